@@ -1,0 +1,148 @@
+using System.Text.Json.Serialization;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Geometry;
+
+namespace FaithfulBracket.Core.Blocks;
+
+/// <summary>A water block with its kit. Steps are measured from the main die land, + further from the board. Lengths mm.</summary>
+public sealed record Block
+{
+    public required string Id { get; init; }
+    public required string Maker { get; init; }
+    public required string Model { get; init; }
+    public required BlockKind Kind { get; init; }
+    public string? ManualRevision { get; init; }
+    public IReadOnlyList<Declaration> DeclaredFor { get; init; } = [];
+    public IReadOnlyList<SocketFit> Sockets { get; init; } = [];
+    /// <summary>Allowed turns of the block on the board, degrees.</summary>
+    public IReadOnlyList<double> Rotations { get; init; } = [0];
+    public ColdPlate? ColdPlate { get; init; }
+    public IReadOnlyList<Plate> Plates { get; init; } = [];
+    public BackPlate? BackPlate { get; init; }
+    public IReadOnlyList<Port> Ports { get; init; } = [];
+    public int? BracketSlots { get; init; }
+    public double? HeightMm { get; init; }
+    public double? MassG { get; init; }
+    /// <summary>Header kinds the block uses up.</summary>
+    public IReadOnlyList<string> Headers { get; init; } = [];
+    public KitContents? Kit { get; init; }
+    public FlowCurve? Flow { get; init; }
+    public Money? Price { get; init; }
+    public double? GuardHeightMm { get; init; }
+}
+
+/// <summary>The maker's statement that the block fits a board.</summary>
+public sealed record Declaration(string Maker, string BoardCode, IReadOnlyList<string> Revisions);
+
+/// <summary>What the block needs to sit on a socket.</summary>
+public sealed record SocketFit(string Socket, string? Kit, string? Posts, string? JetPlate, string? Insert, double? InsertBowMm, double? StopHeightMm);
+
+public sealed record ColdPlate(string Metal, double? BaseMm, double? FinDirectionDeg, double? SlitDirectionDeg);
+
+/// <summary>One rigid plate of a block.</summary>
+public sealed record Plate
+{
+    public required string Id { get; init; }
+    /// <summary>The board it belongs to in a card of several; null for the only one.</summary>
+    public string? Board { get; init; }
+    public Face Face { get; init; }
+    public Seat Seat { get; init; }
+    /// <summary>Height of the reference plane above the board when standoffs carry the plate, mm.</summary>
+    public double? StandoffMm { get; init; }
+    public double StandoffTolMm { get; init; }
+    public required Polygon Outline { get; init; }
+    /// <summary>How much further from the board the plain underside is than the die land, mm.</summary>
+    public double BaseStepMm { get; init; }
+    public IReadOnlyList<Land> Lands { get; init; } = [];
+    public IReadOnlyList<Pocket> Pockets { get; init; } = [];
+    public IReadOnlyList<BlockHole> Holes { get; init; } = [];
+}
+
+/// <summary>A face meant to touch a part, through paste or pad.</summary>
+public sealed record Land
+{
+    public required string Id { get; init; }
+    public required Polygon Outline { get; init; }
+    public double StepMm { get; init; }
+    /// <summary>Three standard deviations of the step, mm.</summary>
+    public double StepTolMm { get; init; }
+    /// <summary>The kind of part it serves.</summary>
+    public PartKind? For { get; init; }
+    /// <summary>The one part it serves, by id.</summary>
+    public string? Part { get; init; }
+    public Through Through { get; init; }
+    /// <summary>Pad thickness the maker supplies for it, mm.</summary>
+    public double? PadMm { get; init; }
+    public string? Metal { get; init; }
+
+    /// <summary>Whether this land is meant for the part.</summary>
+    public bool Serves(Part part) => Part is not null ? Part == part.Id : For == part.Kind;
+}
+
+public sealed record Pocket(Polygon Outline, double StepMm);
+
+/// <summary>A screw hole of the block.</summary>
+public sealed record BlockHole
+{
+    public required string Id { get; init; }
+    public required double X { get; init; }
+    public required double Y { get; init; }
+    /// <summary>Outer diameter of the screw, mm.</summary>
+    public required double ScrewMm { get; init; }
+    public string? Thread { get; init; }
+    public HoleRole Role { get; init; }
+    /// <summary>Tightening ring, 1 innermost.</summary>
+    public int? Ring { get; init; }
+    public bool Required { get; init; } = true;
+    /// <summary>Thread depth the screw engages, mm.</summary>
+    public double? EngageMm { get; init; }
+    /// <summary>Height above the board at which an unsprung screw holds the plate, mm.</summary>
+    public double? StopMm { get; init; }
+    public string? Washer { get; init; }
+    public Spring? Spring { get; init; }
+    /// <summary>Torque target, N·m.</summary>
+    public double? TargetNm { get; init; }
+    public string? Finish { get; init; }
+
+    [JsonIgnore]
+    public Point2 At => new(X, Y);
+}
+
+/// <param name="RateNPerMm">Stiffness, N/mm.</param>
+/// <param name="TravelMm">Compression at home with zero bond line on a rigid board, mm.</param>
+public sealed record Spring(double RateNPerMm, double TravelMm);
+
+public sealed record BackPlate
+{
+    public required string Id { get; init; }
+    public IReadOnlyList<string> UsesHoles { get; init; } = [];
+    public double StiffnessFactor { get; init; } = 1;
+    public IReadOnlyList<Land> Lands { get; init; } = [];
+    /// <summary>Height of its reference plane above the back surface, mm.</summary>
+    public double? StandoffMm { get; init; }
+    public double StandoffTolMm { get; init; }
+}
+
+public sealed record Port(string Id, string Thread, double X, double Y, string? Facing, string? Role);
+
+public sealed record KitContents
+{
+    public IReadOnlyList<KitScrew> Screws { get; init; } = [];
+    public IReadOnlyList<KitPad> Pads { get; init; } = [];
+    public double PasteG { get; init; }
+    public int Plugs { get; init; }
+    public IReadOnlyList<string> Keys { get; init; } = [];
+    public IReadOnlyList<KitSink> Sinks { get; init; } = [];
+}
+
+public sealed record KitScrew(string Thread, double? LengthMm, int Count, string? Driver, string? Washer);
+
+public sealed record KitPad(double ThicknessMm, double WidthMm, double DepthMm, int Count, string Material, string? Tacky);
+
+/// <param name="RKPerW">Sink to air, K/W, in the stated airflow.</param>
+public sealed record KitSink(double WidthMm, double DepthMm, double HeightMm, double RKPerW, int Count);
+
+/// <summary>R(Q) = a + b·Q^−n, K/W with Q in L/min; pressure drop points in kPa.</summary>
+public sealed record FlowCurve(double AKPerW, double BKPerW, double N, string Unit, IReadOnlyList<Point2> DropKPaAt);
+
+public sealed record Money(double Amount, string Currency);

@@ -1,0 +1,32 @@
+using FaithfulBracket.Core.Materials;
+
+namespace FaithfulBracket.Core.Kit;
+
+/// <summary>Sheets, strips or offcuts of pad, mm.</summary>
+public sealed record PadStock(string Id, string Material, double ThicknessMm, double WidthMm, double DepthMm, int Count, bool Offcut);
+
+/// <summary>A tube of paste.</summary>
+/// <param name="MonthsToRepaste">How long the shop trusts it, months.</param>
+public sealed record PasteStock(string Id, PasteMaterial Material, double GramsLeft, int MonthsToRepaste);
+
+public sealed record ScrewStock(string Id, string Thread, double LengthMm, int Count);
+
+/// <summary>A tool by name; drivers by their tip, such as T6 or PH1.</summary>
+public sealed record Tool(string Id, string Name);
+
+/// <param name="LowAt">Less than this runs short.</param>
+/// <param name="WaitS">How long it has to work before wiping, s.</param>
+public sealed record Consumable(string Id, string Name, double Amount, string Unit, double LowAt, int? WaitS);
+
+/// <summary>What the shop holds.</summary>
+public sealed record Drawer
+{
+    public static readonly Drawer Empty = new();
+
+    public IReadOnlyList<PadMaterial> Materials { get; init; } = [];
+    public IReadOnlyList<PadStock> Pads { get; init; } = [];
+    public IReadOnlyList<PasteStock> Pastes { get; init; } = [];
+    public IReadOnlyList<ScrewStock> Screws { get; init; } = [];
+    public IReadOnlyList<Tool> Tools { get; init; } = [];
+    public IReadOnlyList<Consumable> Consumables { get; init; } = [];
+}

@@ -1,0 +1,90 @@
+using System.Globalization;
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
+
+namespace FaithfulBracket.Core.Match;
+
+/// <summary>Judges whether a block seats on a board: alignment, clashes, coverage, envelope, evidence and chance.</summary>
+public static class Fit
+{
+    /// <exception cref="OperationCanceledException">The draws were stopped.</exception>
+    public static FitResult Judge(Board board, Block block, FitSettings? settings = null, CancellationToken cancel = default)
+    {
+        settings ??= new();
+        var plates = block.Plates.Where(p => p.Board is null || p.Board == board.Id).ToList();
+        var best = block.Rotations.DefaultIfEmpty(0)
+            .Select(turn => Laid.On(board, block, plates, turn, settings))
+            .MinBy(l => (l.Alignment.Fits ? 0 : 1, l.Clashes.Count, l.Uncovered.Count, Math.Round(l.Alignment.Ratio, 6)))!;
+        var chance = Chance(board, best, settings, cancel);
+        var grade = Grade(board, block);
+        var judgements = FitReasons.For(board, block, best, settings, chance, grade).ToList();
+        var verdict = Decide(board, best, chance, judgements);
+        return new FitResult
+        {
+            Verdict = verdict,
+            Grade = grade,
+            Summary = Summarise(verdict, best, chance, judgements),
+            PlaneMm = best.PlaneMm,
+            Placement = best.Alignment.Placement,
+            MissRatio = best.Alignment.Ratio,
+            Screws = best.Alignment.Screws,
+            Clashes = best.Clashes,
+            Tight = best.Tight,
+            Margins = best.Margins,
+            Uncovered = best.Uncovered,
+            Coverage = best.Coverage,
+            Sinks = PassiveSinks.For(board, block, best.Uncovered, settings.AirC),
+            ChanceOfSeating = chance,
+            Reasons = [.. judgements.OrderByDescending(j => j.Weight).Select(j => j.Reason)],
+        };
+    }
+
+    /// <summary>A with the maker's statement for this board code and revision; else what the board says of itself; else surveyed or traced.</summary>
+    public static EvidenceGrade Grade(Board board, Block block) =>
+        block.DeclaredFor.Any(d => d.Maker == board.Maker && d.BoardCode == board.BoardCode
+            && (d.Revisions.Count == 0 || d.Revisions.Contains(board.Revision)))
+            ? EvidenceGrade.A
+            : board.Evidence ?? (board.PositionSigmaMm > 0 ? EvidenceGrade.C : EvidenceGrade.B);
+
+    private static double Chance(Board board, Laid laid, FitSettings settings, CancellationToken cancel)
+    {
+        if (board.PositionSigmaMm > 0) return SeatingChance.Of(board, laid.Alignment, laid.Loose, settings.Seed, cancel);
+        return laid.Alignment.Fits && laid.Clashes.Count == 0 ? 1 : 0;
+    }
+
+    private static Verdict Decide(Board board, Laid laid, double chance, List<Judgement> judgements)
+    {
+        var heaviest = judgements.Count == 0 ? Weight.Note : judgements.Max(j => j.Weight);
+        if (board.PositionSigmaMm <= 0)
+            return heaviest == Weight.Clash ? Verdict.Clashes : heaviest == Weight.Work ? Verdict.SeatsWithWork : Verdict.Seats;
+        var certainClash = judgements.Any(j => j.Weight == Weight.Clash && j.Reason.Code is "socket" or "hole-missing" or "no-plane" or "land-meets-part");
+        if (certainClash || chance < SeatingChance.Fails) return Verdict.Clashes;
+        if (chance <= SeatingChance.Passes) return Verdict.Unproven;
+        return heaviest >= Weight.Work ? Verdict.SeatsWithWork : Verdict.Seats;
+    }
+
+    private static string Summarise(Verdict verdict, Laid laid, double chance, List<Judgement> judgements)
+    {
+        static string Mm(double v) => v.ToString("0.00", CultureInfo.InvariantCulture);
+        switch (verdict)
+        {
+            case Verdict.Seats:
+                return laid.Margins.Count > 0 ? $"seats, tightest {Mm(laid.Margins[0].MarginMm)} mm" : "seats, all screws pass";
+            case Verdict.SeatsWithWork:
+                return laid.Uncovered.Count > 0 ? $"seats, {laid.Uncovered.Count} parts need sinks"
+                    : laid.Tight.Count > 0 ? $"seats, {laid.Tight[0].Part} tight {Mm(laid.Tight[0].MarginMm)} mm"
+                    : "seats, with work";
+            case Verdict.Unproven:
+                return $"unproven, {Math.Round(chance * 100)} % likely";
+            default:
+                if (laid.Clashes.Count > 0) return $"{laid.Clashes[0].Part} clashes by {Mm(-laid.Clashes[0].MarginMm)} mm";
+                return judgements.FirstOrDefault(j => j.Weight == Weight.Clash)?.Reason.Code switch
+                {
+                    "socket" => "wrong socket",
+                    "hole-missing" => "a screw has no hole",
+                    "no-plane" => "the block misses the die",
+                    _ => "screws do not line up",
+                };
+        }
+    }
+}

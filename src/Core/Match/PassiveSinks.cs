@@ -1,0 +1,27 @@
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
+
+namespace FaithfulBracket.Core.Match;
+
+/// <summary>Stick-on sinks from the kit for the parts a block leaves uncovered.</summary>
+public static class PassiveSinks
+{
+    /// <summary>The coolest sink of the kit that the part can carry, with the temperature T = air + P·R; each sink is used once.</summary>
+    public static IReadOnlyList<PassiveSink> For(Board board, Block block, IReadOnlyList<string> uncovered, double airC)
+    {
+        var left = (block.Kit?.Sinks ?? []).ToDictionary(s => s, s => s.Count);
+        var placed = new List<PassiveSink>();
+        foreach (var part in uncovered.Select(board.FindPart).OfType<Part>().OrderByDescending(p => p.DissipationW))
+        {
+            var sink = left.Where(s => s.Value > 0).Select(s => s.Key)
+                .OrderBy(s => Overhang(s, part)).ThenBy(s => s.RKPerW).FirstOrDefault();
+            if (sink is null) break;
+            left[sink]--;
+            placed.Add(new(part.Id, sink.WidthMm, sink.DepthMm, sink.HeightMm, airC + part.DissipationW * sink.RKPerW, part.LimitC));
+        }
+        return placed;
+    }
+
+    private static double Overhang(KitSink sink, Part part) =>
+        Math.Max(0, sink.WidthMm - part.WidthMm - 4) + Math.Max(0, sink.DepthMm - part.DepthMm - 4);
+}

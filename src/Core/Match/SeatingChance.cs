@@ -1,0 +1,54 @@
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Geometry;
+
+namespace FaithfulBracket.Core.Match;
+
+/// <summary>Chance that a block seats on a board whose positions were measured: holes and parts drawn about where they were seen.</summary>
+public static class SeatingChance
+{
+    public const double Passes = 0.95;
+    public const double Fails = 0.05;
+    private const int Draws = 2000;
+    private const double ReachSigmas = 5;
+
+    /// <summary>Share of draws in which every required screw goes through and no part meets the plate.</summary>
+    public static double Of(Board board, Alignment alignment, IReadOnlyList<(Ceiling Ceiling, Part Part)> loose, ulong seed, CancellationToken cancel = default)
+    {
+        var sigma = board.PositionSigmaMm;
+        if (alignment.Screws.Any(s => s.Required && s.BoardHole is null)) return 0;
+        var drifting = loose.Where(x => IsNearAnEdge(x.Ceiling, x.Part, sigma)).ToList();
+        HolePair[] nominal = [.. alignment.RequiredPairs], drawn = new HolePair[nominal.Length];
+        var draws = new NormalDraws(seed);
+        var seated = 0;
+        for (var k = 0; k < Draws; k++)
+        {
+            if ((k & 63) == 0) cancel.ThrowIfCancellationRequested();
+            for (var i = 0; i < nominal.Length; i++)
+                drawn[i] = nominal[i] with { Board = nominal[i].Board + new Point2(draws.Next() * sigma, draws.Next() * sigma) };
+            if (!ScrewsPass(drawn, alignment.Placement)) continue;
+            var clear = true;
+            foreach (var (ceiling, part) in drifting)
+            {
+                var at = part with { X = part.X + draws.Next() * sigma, Y = part.Y + draws.Next() * sigma };
+                if (ceiling.Over(at, at.Top()) is { MarginMm: < 0 }) { clear = false; break; }
+            }
+            if (clear) seated++;
+        }
+        return seated / (double)Draws;
+    }
+
+    private static bool ScrewsPass(ReadOnlySpan<HolePair> pairs, Placement nominal)
+    {
+        if (MinimaxPlacement.Ratio(pairs, nominal) <= 1) return true;
+        if (MinimaxPlacement.Ratio(pairs, MinimaxPlacement.LeastSquares(pairs, nominal.RotationDeg)) <= 1) return true;
+        return MinimaxPlacement.Solve(pairs, nominal.RotationDeg).Ratio <= 1;
+    }
+
+    /// <summary>Whether moving the part within reach could change whether it clears. A part that clears or clashes everywhere near needs no draw of its own if it clears.</summary>
+    private static bool IsNearAnEdge(Ceiling ceiling, Part part, double sigma)
+    {
+        var bounds = part.Top().Bounds.Grown(ReachSigmas * sigma);
+        var grown = Polygon.Rectangle(new((bounds.MinX + bounds.MaxX) / 2, (bounds.MinY + bounds.MaxY) / 2), bounds.Width, bounds.Height);
+        return ceiling.Over(part, grown) is { MarginMm: < 0 };
+    }
+}

@@ -1,0 +1,16 @@
+namespace FaithfulBracket.Core.Materials;
+
+/// <summary>A pad material with its compression curve and the squash it works in.</summary>
+/// <param name="Id">Its name in the drawer.</param>
+/// <param name="Curve">Relaxed stress over squash: pairs of squash (0 to 1) and MPa, rising.</param>
+/// <param name="SquashMin">Least squash that carries heat, 0 to 1.</param>
+/// <param name="SquashMax">Most squash the pad takes, 0 to 1.</param>
+/// <param name="ThicknessTolMm">Thickness tolerance, ± mm.</param>
+public sealed record PadMaterial(string Id, IReadOnlyList<Geometry.Point2> Curve, double SquashMin, double SquashMax, double ThicknessTolMm)
+{
+    /// <summary>Conductivity the shop reckons with, W/(m·K).</summary>
+    public double? ConductivityWPerMK { get; init; }
+
+    /// <summary>Conductivity the maker claims, W/(m·K).</summary>
+    public double? ClaimedWPerMK { get; init; }
+}

@@ -1,0 +1,149 @@
+namespace FaithfulBracket.Core.Pads.Cutting;
+
+/// <summary>
+/// Plans edge-to-edge cuts. Objective in order: everything placed, fewest new sheets, largest single leftover, fewest cuts.
+/// A rectangle that the pieces fill exactly is sought first; else the best of many seeded greedy passes is taken.
+/// </summary>
+public static class CutPlanner
+{
+    /// <summary>Lengths closer than this are equal, mm.</summary>
+    public const double Epsilon = 1e-6;
+
+    private const int DefaultPasses = 600;
+    private const int PerfectBudget = 40_000;
+    private const int PerfectTries = 4;
+    private const int MostPerfectPieces = 24;
+
+    public static CutPlan Plan(IReadOnlyList<CutPiece> pieces, IReadOnlyList<CutStock> stock, ulong seed = 1, int passes = DefaultPasses, CancellationToken cancel = default)
+    {
+        var sheets = new List<CutSheet>();
+        var unplaced = new List<UnplacedPiece>();
+        var left = stock.Select(s => s.Count).ToArray();
+        foreach (var group in pieces.GroupBy(p => (p.ThicknessMm, p.Material)).OrderBy(g => g.Key.Material is null))
+        {
+            var (thickness, material) = group.Key;
+            var usable = Enumerable.Range(0, stock.Count)
+                .Where(i => Math.Abs(stock[i].ThicknessMm - thickness) < Epsilon && (material is null || stock[i].Material is null || stock[i].Material == material))
+                .OrderByDescending(i => stock[i].Offcut).ThenBy(i => stock[i].WidthMm * stock[i].DepthMm).ToList();
+            var items = group.SelectMany(p => Enumerable.Repeat(p, p.Count)).ToList();
+            var result = new Group(items, Expand(usable, stock, left, items.Count), stock, seed, passes, cancel).Solve();
+            foreach (var s in result.Opened) left[s.Stock]--;
+            sheets.AddRange(result.Opened.Select(s => Describe(s.Root, stock[s.Stock], items)));
+            unplaced.AddRange(result.Unplaced.GroupBy(i => items[i].Id).Select(g => new UnplacedPiece(g.Key, WhyNot(items[g.First()], usable, stock, g.Count()))));
+        }
+        var placed = sheets.Sum(s => s.Placements.Sum(p => p.WidthMm * p.DepthMm));
+        var used = sheets.Sum(s => s.WidthMm * s.DepthMm);
+        return new(sheets, unplaced, sheets.Count(s => !s.Offcut), used > 0 ? Math.Max(0, 1 - placed / used) : 0);
+    }
+
+    private static List<int> Expand(List<int> usable, IReadOnlyList<CutStock> stock, int[] left, int most) =>
+        [.. usable.SelectMany(i => Enumerable.Repeat(i, Math.Min(Math.Max(0, left[i]), most)))];
+
+    private static string WhyNot(CutPiece piece, List<int> usable, IReadOnlyList<CutStock> stock, int count)
+    {
+        var what = FormattableString.Invariant($"{piece.ThicknessMm:0.0#} mm{(piece.Material is null ? "" : " " + piece.Material)}");
+        if (usable.Count == 0) return $"No {what} is in stock.";
+        var largest = usable.Any(i => piece.WidthMm <= stock[i].WidthMm + Epsilon && piece.DepthMm <= stock[i].DepthMm + Epsilon
+            || piece.DepthMm <= stock[i].WidthMm + Epsilon && piece.WidthMm <= stock[i].DepthMm + Epsilon);
+        return largest
+            ? $"The {what} in stock is used up: {count} of this piece left over."
+            : FormattableString.Invariant($"No {what} sheet is large enough for {piece.WidthMm:0.##} × {piece.DepthMm:0.##} mm.");
+    }
+
+    private static CutSheet Describe(CutNode root, CutStock stock, List<CutPiece> items)
+    {
+        var placements = new List<CutPlacement>();
+        var cuts = new List<Cut>();
+        var leftovers = new List<Leftover>();
+        void Walk(CutNode n)
+        {
+            var r = n.Rect;
+            if (n.First is not null)
+            {
+                cuts.Add(n.Axis == 'x' ? new(cuts.Count + 1, 'x', n.At, r.Y, r.Y + r.H) : new(cuts.Count + 1, 'y', n.At, r.X, r.X + r.W));
+                Walk(n.First); Walk(n.Second!);
+            }
+            else if (n.Piece >= 0)
+            {
+                // the sheet may be wider than the piece by less than can be cut
+                var p = items[n.Piece];
+                var (w, d) = n.Rotated ? (p.DepthMm, p.WidthMm) : (p.WidthMm, p.DepthMm);
+                placements.Add(new(p.Id, r.X, r.Y, w, d, n.Rotated));
+            }
+            else leftovers.Add(new(r.X, r.Y, r.W, r.H));
+        }
+        Walk(root);
+        return new(stock.Id, stock.Offcut, stock.WidthMm, stock.DepthMm, placements, cuts, leftovers);
+    }
+
+    /// <summary>Pieces of one thickness and material against the sheets that serve them.</summary>
+    private sealed class Group(List<CutPiece> items, List<int> bins, IReadOnlyList<CutStock> stock, ulong seed, int passes, CancellationToken cancel)
+    {
+        private readonly (double W, double H)[] _pieces = [.. items.Select(p => (p.WidthMm, p.DepthMm))];
+        private readonly (double W, double H)[] _bins = [.. bins.Select(b => (stock[b].WidthMm, stock[b].DepthMm))];
+
+        public sealed record Result(List<(int Stock, CutNode Root)> Opened, List<int> Unplaced);
+
+        public Result Solve()
+        {
+            if (Perfect() is { } perfect) return perfect;
+            var draws = new Match.NormalDraws(seed);
+            Result? best = null;
+            (int, int, double, int) bestScore = default;
+            for (var pass = 0; pass < passes; pass++)
+            {
+                if ((pass & 15) == 0) cancel.ThrowIfCancellationRequested();
+                var (opened, unplaced) = GreedyFill.Run(_pieces, Order(pass, draws), _bins, (FreeChoice)(pass % 3), (SplitRule)(pass / 3 % 3));
+                var score = Score(opened, unplaced);
+                if (best is not null && score.CompareTo(bestScore) >= 0) continue;
+                best = new([.. opened.Select(o => (bins[o.Sheet], o.Root))], unplaced);
+                bestScore = score;
+            }
+            return best ?? new([], [.. Enumerable.Range(0, items.Count)]);
+        }
+
+        private Result? Perfect()
+        {
+            if (_pieces.Length > MostPerfectPieces) return null;
+            var area = _pieces.Sum(p => p.W * p.H);
+            for (var b = 0; b < _bins.Length; b++)
+            {
+                if (b > 0 && bins[b] == bins[b - 1] || Math.Abs(_bins[b].W * _bins[b].H - area) > 1e-6 * area) continue;
+                for (var attempt = 0; attempt < PerfectTries; attempt++)
+                {
+                    cancel.ThrowIfCancellationRequested();
+                    if (new PerfectFill(_bins[b].W, _bins[b].H, PerfectBudget, seed + (ulong)attempt).Solve(_pieces) is { } root)
+                        return new([(bins[b], root)], []);
+                }
+            }
+            return null;
+        }
+
+        private List<int> Order(int pass, Match.NormalDraws draws)
+        {
+            var key = pass / 9 % 4;
+            var noise = pass < 36 ? 0 : 0.05 + 0.35 * draws.Uniform();
+            double Rank(int i)
+            {
+                var (w, h) = _pieces[i];
+                var size = key switch { 0 => w * h, 1 => Math.Pow(Math.Max(w, h), 2), 2 => Math.Pow(Math.Min(w, h), 2), _ => Math.Pow((w + h) / 2, 2) };
+                return size * (noise == 0 ? 1 : 1 + noise * draws.Next());
+            }
+            return [.. Enumerable.Range(0, _pieces.Length).Select(i => (i, Rank(i))).OrderByDescending(x => x.Item2).Select(x => x.i)];
+        }
+
+        private (int, int, double, int) Score(List<(int Sheet, CutNode Root)> opened, List<int> unplaced)
+        {
+            double largest = 0;
+            int cuts = 0;
+            void Walk(CutNode n)
+            {
+                if (n.First is null) { if (n.Piece < 0) largest = Math.Max(largest, n.Rect.Area); return; }
+                cuts++;
+                Walk(n.First); Walk(n.Second!);
+            }
+            foreach (var (_, root) in opened) Walk(root);
+            return (unplaced.Count, opened.Count(o => !stock[bins[o.Sheet]].Offcut), -largest, cuts);
+        }
+    }
+}

@@ -1,0 +1,80 @@
+namespace FaithfulBracket.Core.Pads.Cutting;
+
+internal enum FreeChoice { BestArea, BestShortSide, BestLongSide }
+
+internal enum SplitRule { ShorterLeftover, LongerLeftover, LargerRest }
+
+/// <summary>One pass of guillotine best fit over an order of pieces; sheets are opened as they are needed, offcuts first.</summary>
+internal static class GreedyFill
+{
+    /// <param name="order">Indices into <paramref name="pieces"/>.</param>
+    /// <returns>A tree per opened sheet, and the pieces that found no place.</returns>
+    public static (List<(int Sheet, CutNode Root)> Opened, List<int> Unplaced) Run(
+        IReadOnlyList<(double W, double H)> pieces, IReadOnlyList<int> order, IReadOnlyList<(double W, double H)> sheets, FreeChoice choice, SplitRule split)
+    {
+        var opened = new List<(int, CutNode)>();
+        var free = new List<CutNode>();
+        var unplaced = new List<int>();
+        var closed = Enumerable.Range(0, sheets.Count).ToList();
+        foreach (var i in order)
+        {
+            var (w, h) = pieces[i];
+            var at = Best(free, w, h, choice, out var turned);
+            if (at < 0)
+            {
+                var sheet = closed.FindIndex(s => Holds(sheets[s].W, sheets[s].H, w, h) || Holds(sheets[s].W, sheets[s].H, h, w));
+                if (sheet < 0) { unplaced.Add(i); continue; }
+                var root = new CutNode(new(0, 0, sheets[closed[sheet]].W, sheets[closed[sheet]].H));
+                opened.Add((closed[sheet], root));
+                closed.RemoveAt(sheet);
+                free.Add(root);
+                at = Best(free, w, h, choice, out turned);
+            }
+            var node = free[at];
+            free.RemoveAt(at);
+            var (pw, ph) = turned ? (h, w) : (w, h);
+            free.AddRange(node.Lay(i, pw, ph, turned, FirstAxis(node.Rect, pw, ph, split)));
+        }
+        return (opened, unplaced);
+    }
+
+    private static bool Holds(double haveW, double haveH, double w, double h) => w <= haveW + CutPlanner.Epsilon && h <= haveH + CutPlanner.Epsilon;
+
+    private static int Best(List<CutNode> free, double w, double h, FreeChoice choice, out bool turned)
+    {
+        int best = -1;
+        turned = false;
+        var least = double.PositiveInfinity;
+        for (var k = 0; k < free.Count; k++)
+        {
+            var r = free[k].Rect;
+            for (var t = 0; t < 2; t++)
+            {
+                var (pw, ph) = t == 1 ? (h, w) : (w, h);
+                if (!Holds(r.W, r.H, pw, ph)) continue;
+                double dx = r.W - pw, dy = r.H - ph;
+                var score = choice switch
+                {
+                    FreeChoice.BestArea => r.Area - pw * ph,
+                    FreeChoice.BestShortSide => Math.Min(dx, dy),
+                    _ => Math.Max(dx, dy),
+                };
+                // a side that fits exactly saves a cut and leaves no sliver
+                if (dx <= CutPlanner.Epsilon || dy <= CutPlanner.Epsilon) score -= 0.5 * Math.Sqrt(r.Area);
+                if (score < least) (best, least, turned) = (k, score, t == 1);
+            }
+        }
+        return best;
+    }
+
+    private static char FirstAxis(Rect r, double w, double h, SplitRule split)
+    {
+        double dx = r.W - w, dy = r.H - h;
+        return split switch
+        {
+            SplitRule.ShorterLeftover => dx < dy ? 'y' : 'x',
+            SplitRule.LongerLeftover => dx < dy ? 'x' : 'y',
+            _ => Math.Max(dx * r.H, dy * w) >= Math.Max(dx * h, dy * r.W) ? 'x' : 'y',
+        };
+    }
+}

@@ -1,0 +1,29 @@
+using FaithfulBracket.Core.Route;
+
+namespace FaithfulBracket.Core.Prove;
+
+/// <summary>Look, leak test, boot, measure.</summary>
+public static class ProveSteps
+{
+    public static StationPlan Of(JobPlan plan)
+    {
+        var comparison = plan.Comparison;
+        return new(Station.Prove, comparison?.Verdict ?? "no readings yet", comparison?.Trouble ?? false,
+        [
+            new WorkStep { Id = "prove.edges", Station = Station.Prove, Done = "Even all round", Title = "Look along the edges: gap even, pads touching at memory, power stages and die", Detail = "No lift to read the imprint unless the proof is poor: lifting costs fresh pads and paste." },
+            new WorkStep
+            {
+                Id = "prove.leak", Station = Station.Prove, Done = "Tight", TimerS = 900, Title = "Leak test off the machine: pressure hold or a soak with plain water",
+                Detail = "Paper under every joint. A leak is recorded with its place: it may be a pump or a fitting.",
+                Caution = "Nothing powered but the pump. Air at most 0.5 bar, never with a compressor straight on.",
+                Facts = [new("15 min", "hold"), new("0.5 bar", "at most")],
+            },
+            new WorkStep { Id = "prove.boot", Station = Station.Prove, Done = "It boots", Title = "Plug in the sensor leads and boot" },
+            new WorkStep
+            {
+                Id = "prove.after", Station = Station.Prove, Done = "Readings taken", Title = "Measure at the same load, room and clocks as before, steady",
+                Detail = comparison is { Why.Count: > 0 } ? string.Join(" ", comparison.Why) : "Coolant, room and flow noted; bubbles bled; same pump setting.",
+            },
+        ]);
+    }
+}

@@ -1,0 +1,29 @@
+using FaithfulBracket.Core.Kit;
+using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Mount;
+using FaithfulBracket.Core.Pads;
+using FaithfulBracket.Core.Pads.Cutting;
+using FaithfulBracket.Core.Pads.Seating;
+using FaithfulBracket.Core.Paste;
+using FaithfulBracket.Core.Prove;
+using FaithfulBracket.Core.Teardown;
+
+namespace FaithfulBracket.Core.Route;
+
+/// <summary>Everything reckoned for one job. A part that can not be reckoned is null and its trouble is said.</summary>
+public sealed record JobPlan
+{
+    public FitResult? Fit { get; init; }
+    public IReadOnlyList<KitLine> Kit { get; init; } = [];
+    public TeardownPlan? Teardown { get; init; }
+    public GapsResult? Gaps { get; init; }
+    public IReadOnlyList<PlacedPad> Pads { get; init; } = [];
+    public CutPlan? Cutting { get; init; }
+    public SeatingResult? Seating { get; init; }
+    public IReadOnlyList<PasteFace> Paste { get; init; } = [];
+    public TighteningResult? Tightening { get; init; }
+    public Comparison? Comparison { get; init; }
+    public IReadOnlyList<StationPlan> Stations { get; init; } = [];
+    /// <summary>What could not be reckoned, and why.</summary>
+    public IReadOnlyList<string> Troubles { get; init; } = [];
+}

@@ -1,0 +1,149 @@
+using FaithfulBracket.Core.Boards;
+
+namespace FaithfulBracket.Core.Teardown;
+
+/// <summary>
+/// The legal order with the fewest flips, then the fewest driver changes. An act that can be done with the board and the
+/// driver as they are costs nothing now and can only cost later, so it is done at once; between those, best-first search
+/// (A*, Hart, Nilsson and Raphael 1968) chooses the next face and driver.
+/// </summary>
+internal sealed class OrderSearch
+{
+    private const int FlipCost = 1 << 12;
+
+    private readonly AssemblyGraph _graph;
+    private readonly int _budget;
+    private readonly UInt128[] _onFace = new UInt128[2];
+    private readonly string[] _drivers;
+    private readonly UInt128[] _withDriver;
+    private readonly UInt128 _all;
+
+    /// <param name="budget">States to look at before the order found first is taken unproven.</param>
+    public OrderSearch(AssemblyGraph graph, int budget = 1_000_000)
+    {
+        (_graph, _budget) = (graph, budget);
+        _drivers = [.. graph.Acts.Select(a => a.Driver).OfType<string>().Distinct()];
+        _withDriver = new UInt128[_drivers.Length];
+        for (var i = 0; i < graph.Acts.Count; i++)
+        {
+            var bit = UInt128.One << i;
+            _all |= bit;
+            _onFace[(int)graph.Acts[i].Face] |= bit;
+            if (graph.Acts[i].Driver is { } d) _withDriver[Array.IndexOf(_drivers, d)] |= bit;
+        }
+    }
+
+    private readonly record struct State(UInt128 Done, int Face, int Driver);
+
+    /// <summary>Indices of the acts in order, and whether no better order exists.</summary>
+    public (List<int> Order, bool Proven) Solve(CancellationToken cancel)
+    {
+        var cost = new Dictionary<State, int>();
+        var from = new Dictionary<State, State>();
+        var start = new State(0, -1, -1);
+        cost[start] = 0;
+        var queue = new PriorityQueue<State, (int, int)>();
+        queue.Enqueue(start, (Bound(start), 0));
+        var serial = 0;
+        while (queue.TryDequeue(out var state, out var rank))
+        {
+            if ((serial & 1023) == 0) cancel.ThrowIfCancellationRequested();
+            var spent = cost[state];
+            if (rank.Item1 > spent + Bound(state)) continue;
+            if (state.Done == _all) return (Unroll(state, from), true);
+            if (++serial > _budget) return (Unroll(Descend(state, from), from), false);
+            foreach (var (next, extra) in Next(state))
+            {
+                if (cost.TryGetValue(next, out var known) && known <= spent + extra) continue;
+                cost[next] = spent + extra;
+                from[next] = state;
+                // deeper states first among equals
+                queue.Enqueue(next, (spent + extra + Bound(next), -(int)UInt128.PopCount(next.Done)));
+            }
+        }
+        throw new InvalidOperationException("An assembly without cycles always has an order.");
+    }
+
+    /// <summary>Goes on from a state by the cheapest next move each time.</summary>
+    private State Descend(State state, Dictionary<State, State> from)
+    {
+        while (state.Done != _all)
+        {
+            var next = Next(state).MinBy(n => n.Extra + Bound(n.State)).State;
+            from[next] = state;
+            state = next;
+        }
+        return state;
+    }
+
+    /// <summary>At least this much is still to pay: a flip if the other face has work, a change for each driver not in hand.</summary>
+    private int Bound(State s)
+    {
+        var open = _all & ~s.Done;
+        var bound = 0;
+        if (s.Face >= 0 ? (open & ~_onFace[s.Face]) != 0 : (open & _onFace[0]) != 0 && (open & _onFace[1]) != 0) bound += FlipCost;
+        var drivers = 0;
+        for (var d = 0; d < _drivers.Length; d++) if (d != s.Driver && (open & _withDriver[d]) != 0) drivers++;
+        return bound + Math.Max(0, s.Driver < 0 ? drivers - 1 : drivers);
+    }
+
+    private IEnumerable<(State State, int Extra)> Next(State s)
+    {
+        var ready = Ready(s.Done);
+        for (var face = 0; face < 2; face++)
+        {
+            var here = ready & _onFace[face];
+            if (here == 0) continue;
+            var flip = s.Face >= 0 && s.Face != face ? FlipCost : 0;
+            var bare = here;
+            for (var d = 0; d < _drivers.Length; d++)
+            {
+                bare &= ~_withDriver[d];
+                if ((here & _withDriver[d]) == 0) continue;
+                yield return (Close(s.Done, face, d), flip + (s.Driver >= 0 && s.Driver != d ? 1 : 0));
+            }
+            if (bare != 0) yield return (Close(s.Done, face, s.Driver), flip);
+        }
+    }
+
+    private UInt128 Ready(UInt128 done)
+    {
+        UInt128 ready = 0;
+        for (var i = 0; i < _graph.Before.Length; i++)
+            if ((done >> i & 1) == 0 && (_graph.Before[i] & ~done) == 0) ready |= UInt128.One << i;
+        return ready;
+    }
+
+    private UInt128 Free(int face, int driver)
+    {
+        var other = UInt128.Zero;
+        for (var d = 0; d < _drivers.Length; d++) if (d != driver) other |= _withDriver[d];
+        return _onFace[face] & ~other;
+    }
+
+    private State Close(UInt128 done, int face, int driver)
+    {
+        var free = Free(face, driver);
+        for (UInt128 now; (now = Ready(done) & free) != 0;) done |= now;
+        return new(done, face, driver);
+    }
+
+    private List<int> Unroll(State last, Dictionary<State, State> from)
+    {
+        var chain = new List<State> { last };
+        while (from.TryGetValue(chain[^1], out var before)) chain.Add(before);
+        chain.Reverse();
+        var order = new List<int>();
+        for (var k = 1; k < chain.Count; k++)
+        {
+            var done = chain[k - 1].Done;
+            while (done != chain[k].Done)
+            {
+                var i = (int)UInt128.TrailingZeroCount(Ready(done) & chain[k].Done & ~done);
+                order.Add(i);
+                done |= UInt128.One << i;
+            }
+        }
+        return order;
+    }
+}

@@ -1,0 +1,38 @@
+using System.Text;
+using System.Text.Json;
+using FaithfulBracket.Core;
+
+namespace FaithfulBracket.Formats.Json;
+
+/// <summary>Reads bounded JSON text; refuses what is too large, too deep or malformed with the place.</summary>
+public static class JsonInput
+{
+    public const int MostBytes = 4 * 1024 * 1024;
+    public const int MostDepth = 32;
+
+    /// <exception cref="MalformedJsonException">The text is no JSON, too large or nested too deeply.</exception>
+    public static JsonDocument Parse(ReadOnlyMemory<byte> utf8)
+    {
+        if (utf8.Length > MostBytes) throw new MalformedJsonException($"The document has {utf8.Length / 1048576.0:0.0} MiB; at most {MostBytes / 1048576} MiB are read.");
+        if (utf8.Span.StartsWith(Encoding.UTF8.Preamble)) utf8 = utf8[3..];
+        try
+        {
+            return JsonDocument.Parse(utf8, new JsonDocumentOptions { MaxDepth = MostDepth });
+        }
+        catch (JsonException e)
+        {
+            var deep = e.Message.Contains("depth", StringComparison.OrdinalIgnoreCase);
+            throw new MalformedJsonException(deep
+                ? $"Nested more than {MostDepth} levels deep at line {e.LineNumber + 1}."
+                : $"No JSON at line {e.LineNumber + 1}, byte {e.BytePositionInLine + 1}: {FirstSentence(e.Message)}");
+        }
+    }
+
+    private static string FirstSentence(string text) => text.Split(" LineNumber", 2)[0].TrimEnd('.') + ".";
+}
+
+/// <summary>Text that is no JSON that can be read at all.</summary>
+public sealed class MalformedJsonException(string message) : Exception(message)
+{
+    public InputFault Fault => new("", Message);
+}
