@@ -69,7 +69,9 @@ public sealed class Laid
     private void Cover(Board board, Block block, IReadOnlyList<Plate> plates)
     {
         var faces = plates.Select(p => p.Face).ToHashSet();
-        foreach (var part in faces.SelectMany(f => ExposedParts.For(board, block, f)).Where(p => p.Cool != Cooling.No))
+        // a small block for one kind of part leaves the others to other blocks
+        var serves = block.Kind is BlockKind.Chip or BlockKind.PowerStage ? plates.SelectMany(p => p.Lands).Select(l => l.For).OfType<PartKind>().ToHashSet() : null;
+        foreach (var part in faces.SelectMany(f => ExposedParts.For(board, block, f)).Where(p => p.Cool != Cooling.No && serves?.Contains(p.Kind) != false))
         {
             var pairing = Pairings.Where(p => p.Part.Id == part.Id).MaxBy(p => p.Share);
             Coverage.Add(new(part.Id, pairing?.Land.Id, pairing?.Share ?? 0));

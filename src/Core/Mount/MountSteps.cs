@@ -60,7 +60,7 @@ public static class MountSteps
         if (block.Headers.Count > 0)
             steps.Add(new() { Id = "mount.headers", Station = Station.Mount, Done = "Lead plugged", Title = $"Plug the {string.Join(" and ", block.Headers)} lead, polarity checked", Caution = "A lighting plug the wrong way round kills the strip." });
         var turns = plan.Tightening?.RecommendedTurns;
-        return new(Station.Mount, $"{first.Count} screws{(turns is { } x ? $", {TurnWords(x)}s" : "")}", false, steps);
+        return new(Station.Mount, $"{first.Count} screws{(turns is { } x ? $", {TurnWords(x)} at a time" : "")}", false, steps);
     }
 
     private static WorkStep Turn(TighteningMove m, int index, IReadOnlyList<BlockHole> order, Dictionary<string, int> number, TighteningResult t, Func<BlockHole, string> driver, bool fromBack)

@@ -1,0 +1,78 @@
+using System.Globalization;
+using System.Net;
+using System.Text;
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Route;
+
+namespace FaithfulBracket.Formats.Records;
+
+public sealed record RecordSignature(string By, string At, long? Count, string? OverrideReason);
+
+public sealed record RecordPhoto(string MediaType, byte[] Content, string At);
+
+public sealed record RecordJob(
+    long Id, string Title, string? Client, Board Board, Block? Block, JobPlan Plan, IReadOnlyDictionary<string, RecordSignature> Signed, IReadOnlyList<string> Notes, IReadOnlyList<RecordPhoto> Photos);
+
+/// <summary>The build record: one page that needs nothing else, for the client and for the day the card goes back to stock.</summary>
+public static class BuildRecord
+{
+    private const string Style = """
+        body{font:15px/1.45 "Atkinson Hyperlegible Next","Atkinson Hyperlegible",Verdana,sans-serif;color:#1d2a2e;background:#fbf8f1;max-width:190mm;margin:12mm auto;padding:0 6mm}
+        h1{font-size:26px;margin:0}h2{font-size:17px;border-bottom:2px solid #a8572b;margin:22px 0 6px}table{border-collapse:collapse;width:100%}
+        td,th{padding:3px 8px 3px 0;text-align:left;vertical-align:top;border-bottom:1px solid #d9d2c2}th{font-weight:600;color:#4b5a5c}.n{text-align:right;font-variant-numeric:tabular-nums}
+        .who{color:#17727c;font-weight:700;white-space:nowrap}.open{color:#852a58}img{max-width:60mm;margin:0 4mm 4mm 0}@media print{body{margin:0}}
+        """;
+
+    public static string Html(RecordJob job)
+    {
+        var s = new StringBuilder();
+        s.Append("<!doctype html><html lang=\"en\"><meta charset=\"utf-8\"><title>").Append(E($"Build record, job {job.Id}")).Append("</title><style>").Append(Style).Append("</style>");
+        s.Append($"<h1>{E(job.Title)}</h1><p>Job {job.Id}{(job.Client is { } c ? $", for {E(c)}" : "")}. Board {E(job.Board.Maker)} {E(job.Board.Model)}, {E(job.Board.BoardCode)} {E(job.Board.Revision)}.");
+        s.Append(job.Block is { } b ? $" Block {E(b.Maker)} {E(b.Model)}{(b.ManualRevision is { } m ? $", manual revision {E(m)}" : "")}.</p>" : "</p>");
+        Proof(s, job.Plan);
+        Pads(s, job.Plan);
+        foreach (var station in job.Plan.Stations.Where(x => x.Steps.Count > 0)) StationTable(s, station, job.Signed);
+        Restore(s, job.Plan);
+        if (job.Notes.Count > 0) s.Append("<h2>Notes</h2>").AppendJoin("", job.Notes.Select(n => $"<p>{E(n)}</p>"));
+        if (job.Photos.Count > 0) s.Append("<h2>Photos</h2>").AppendJoin("", job.Photos.Select(p => $"<img alt=\"photo of {E(p.At[..10])}\" src=\"data:{p.MediaType};base64,{Convert.ToBase64String(p.Content)}\">"));
+        return s.Append("</html>").ToString();
+    }
+
+    private static void Proof(StringBuilder s, JobPlan plan)
+    {
+        if (plan.Comparison is not { Why.Count: > 0 } c) return;
+        s.Append($"<h2>Proof: {E(c.Verdict)}</h2>").AppendJoin("", c.Why.Select(w => $"<p>{E(w)}</p>"));
+    }
+
+    private static void Pads(StringBuilder s, JobPlan plan)
+    {
+        if (plan.Pads.Count == 0) return;
+        s.Append("<h2>Pads and paste</h2><table><tr><th>Letter<th>Part<th class=n>mm<th>Material<th class=n>Size, mm<th class=n>Squash, %");
+        foreach (var p in plan.Pads)
+            s.Append(CultureInfo.InvariantCulture, $"<tr><td>{E(p.Letter)}<td>{E(p.Part)}<td class=n>{p.ThicknessMm:0.0#}<td>{E(p.Material)}<td class=n>{p.WidthMm:0.#} × {p.DepthMm:0.#}<td class=n>{(p.Fit is { } f ? FormattableString.Invariant($"{f.SquashMin * 100:0}–{f.SquashMax * 100:0}") : "")}");
+        s.Append("</table>");
+        foreach (var f in plan.Paste) s.Append(CultureInfo.InvariantCulture, $"<p>{E(f.Part)}: {f.Amount.MassG:0.00} g, film {f.Amount.BondLineUm:0} µm, {E(f.Method)}.</p>");
+    }
+
+    private static void StationTable(StringBuilder s, StationPlan station, IReadOnlyDictionary<string, RecordSignature> signed)
+    {
+        s.Append($"<h2>{station.Station}</h2><table>");
+        foreach (var step in station.Steps)
+        {
+            var mark = signed.TryGetValue(step.Id, out var who) ? $"<td class=who>{E(who.By)} {E(who.At[..10])} {E(who.At[11..16])}" : "<td class=open>open";
+            s.Append($"<tr><td>{E(step.Title)}{(who?.OverrideReason is { } r ? $"<br>Signed in spite of a lock: {E(r)}" : "")}{mark}");
+        }
+        s.Append("</table>");
+    }
+
+    private static void Restore(StringBuilder s, JobPlan plan)
+    {
+        if (plan.Teardown is not { } t) return;
+        s.Append("<h2>Back to stock</h2><table><tr><th>Step<th>Driver<th>Tray cell<th class=n>Count");
+        foreach (var r in t.Restore) s.Append($"<tr><td>{E(r.Action)} {E(r.Name)}<td>{E(r.Driver ?? "")}<td>{E(r.Cell ?? "")}<td class=n>{r.Count}");
+        s.Append("</table>");
+    }
+
+    private static string E(string text) => WebUtility.HtmlEncode(text);
+}

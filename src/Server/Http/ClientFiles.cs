@@ -1,0 +1,28 @@
+using Microsoft.Extensions.FileProviders;
+
+namespace FaithfulBracket.Server.Http;
+
+/// <summary>Serves the built client and the published schemas; every other page path gets the client's first page.</summary>
+internal static class ClientFiles
+{
+    public static void Map(WebApplication app, string? folder)
+    {
+        var root = folder is null ? null : Path.GetFullPath(folder);
+        if (root is null || !Directory.Exists(root)) { app.MapGet("/", () => Results.Text("The server runs; the client is not built. ./run demo builds both.")); return; }
+        var files = new PhysicalFileProvider(root);
+        app.UseStaticFiles(new StaticFileOptions
+        {
+            FileProvider = files,
+            ServeUnknownFileTypes = false,
+            // built files carry a hash of their content in their name
+            OnPrepareResponse = c => c.Context.Response.Headers.CacheControl = c.Context.Request.Path.StartsWithSegments("/assets") ? "public, max-age=31536000, immutable" : "no-cache",
+        });
+        app.MapFallback("{*path:nonfile}", async context =>
+        {
+            if (context.Request.Path.StartsWithSegments("/api")) { context.Response.StatusCode = 404; return; }
+            context.Response.Headers.CacheControl = "no-cache";
+            context.Response.ContentType = "text/html; charset=utf-8";
+            await context.Response.SendFileAsync(files.GetFileInfo("index.html"));
+        });
+    }
+}

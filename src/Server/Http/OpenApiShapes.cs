@@ -1,0 +1,31 @@
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Geometry;
+using Microsoft.AspNetCore.OpenApi;
+using Microsoft.OpenApi;
+
+namespace FaithfulBracket.Server.Http;
+
+/// <summary>Describes the types that have their own JSON: points, outlines and precedence.</summary>
+internal sealed class OpenApiShapes : IOpenApiSchemaTransformer
+{
+    public Task TransformAsync(OpenApiSchema schema, OpenApiSchemaTransformerContext context, CancellationToken cancel)
+    {
+        var type = context.JsonTypeInfo.Type;
+        if (type == typeof(Point2) || type == typeof(Point2?)) ArrayOf(schema, new OpenApiSchema { Type = JsonSchemaType.Number });
+        else if (type == typeof(Polygon)) ArrayOf(schema, new OpenApiSchema { Type = JsonSchemaType.Array, Items = new OpenApiSchema { Type = JsonSchemaType.Number } });
+        else if (type == typeof(Precedence)) ArrayOf(schema, new OpenApiSchema { Type = JsonSchemaType.String });
+        else if (schema.Properties is { Count: > 0 } properties)
+            schema.Required = properties.Where(p => !MayBeNull(p.Value)).Select(p => p.Key).ToHashSet();
+        return Task.CompletedTask;
+    }
+
+    private static bool MayBeNull(IOpenApiSchema s) => s.Type?.HasFlag(JsonSchemaType.Null) == true || (s.OneOf?.Any(o => o.Type == JsonSchemaType.Null) ?? false);
+
+    private static void ArrayOf(OpenApiSchema schema, OpenApiSchema items)
+    {
+        schema.Type = JsonSchemaType.Array;
+        schema.Items = items;
+        schema.Properties?.Clear();
+        schema.Required?.Clear();
+    }
+}

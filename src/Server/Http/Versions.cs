@@ -1,0 +1,19 @@
+using System.Globalization;
+using Microsoft.Net.Http.Headers;
+
+namespace FaithfulBracket.Server.Http;
+
+/// <summary>Expected versions as entity tags.</summary>
+internal static class Versions
+{
+    /// <summary>The version in If-Match.</summary>
+    /// <exception cref="BadHttpRequestException">428 when there is none.</exception>
+    public static long Expected(HttpRequest request)
+    {
+        var tag = request.Headers[HeaderNames.IfMatch].ToString().Trim('"', ' ');
+        return long.TryParse(tag, NumberStyles.None, CultureInfo.InvariantCulture, out var v) ? v
+            : throw new BadHttpRequestException("Say which version you saw in If-Match, such as \"3\".", StatusCodes.Status428PreconditionRequired);
+    }
+
+    public static void Tag(HttpResponse response, long version) => response.Headers.ETag = $"\"{version}\"";
+}

@@ -1,0 +1,46 @@
+using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Demo;
+using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Stations;
+using FaithfulBracket.Store;
+using Microsoft.AspNetCore.Http.Json;
+using Microsoft.Extensions.DependencyInjection.Extensions;
+
+var builder = WebApplication.CreateSlimBuilder(args);
+builder.Logging.AddFilter("Microsoft.AspNetCore", LogLevel.Warning);
+builder.WebHost.ConfigureKestrel(k => { k.AddServerHeader = false; k.Limits.MaxRequestBodySize = 32 * 1024 * 1024; });
+if (string.IsNullOrEmpty(builder.Configuration["urls"])) builder.WebHost.UseUrls("http://127.0.0.1:5140");
+
+var data = builder.Configuration["data"] ?? Path.Combine(AppContext.BaseDirectory, "data");
+builder.Services.AddSingleton(new ShopDatabase(Path.Combine(data, "shop.db")));
+builder.Services.TryAddSingleton(TimeProvider.System);
+builder.Services.AddKeyedSingleton("board", (s, _) => new Library(s.GetRequiredService<ShopDatabase>(), "board", s.GetRequiredService<TimeProvider>()));
+builder.Services.AddKeyedSingleton("block", (s, _) => new Library(s.GetRequiredService<ShopDatabase>(), "block", s.GetRequiredService<TimeProvider>()));
+builder.Services.AddSingleton<Jobs>().AddSingleton<JobPapers>().AddSingleton<DrawerItems>().AddSingleton<ShopMemory>().AddSingleton<JobViews>().AddSingleton<DemoShop>();
+builder.Services.Configure<JsonOptions>(o => DocumentJson.Configure(o.SerializerOptions));
+builder.Services.AddOpenApi("v1", o => o.AddSchemaTransformer<OpenApiShapes>());
+builder.Services.AddProblemDetails().AddExceptionHandler<Problems>();
+builder.Services.AddResponseCompression(o => o.EnableForHttps = true);
+
+var app = builder.Build();
+app.Services.GetRequiredService<ShopDatabase>().Migrate();
+if (builder.Configuration["demo"] is { Length: > 0 } demo) app.Services.GetRequiredService<DemoShop>().FillIfEmpty(demo);
+
+app.UseExceptionHandler();
+app.UseStatusCodePages();
+app.UseResponseCompression();
+app.Use(SafeHeaders.AddAsync);
+app.MapOpenApi("/openapi/{documentName}.json");
+ComputeEndpoints.Map(app);
+LibraryEndpoints.Map(app);
+JobEndpoints.Map(app);
+PhotoEndpoints.Map(app);
+RecordEndpoints.Map(app);
+BenchEndpoints.Map(app);
+DrawerEndpoints.Map(app);
+ClientFiles.Map(app, builder.Configuration["client"]);
+app.Run();
+
+/// <summary>Lets tests start the server in their own process.</summary>
+public partial class Program;

@@ -1,0 +1,81 @@
+using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Mount;
+using FaithfulBracket.Core.Pads;
+using FaithfulBracket.Core.Pads.Cutting;
+using FaithfulBracket.Core.Pads.Seating;
+using FaithfulBracket.Core.Teardown;
+using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Shop;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace FaithfulBracket.Server.Stations;
+
+/// <summary>The engine without the interface: board, block and settings in, the answer out, nothing stored.</summary>
+internal static class ComputeEndpoints
+{
+    public static void Map(IEndpointRouteBuilder app)
+    {
+        var compute = app.MapGroup("/api/compute").WithTags("compute");
+        compute.MapPost("/fit", FitAsync).Accepts<System.Text.Json.JsonElement>("application/json");
+        compute.MapPost("/gaps", GapsAsync).Accepts<System.Text.Json.JsonElement>("application/json");
+        compute.MapPost("/seating", SeatingAsync).Accepts<System.Text.Json.JsonElement>("application/json");
+        compute.MapPost("/cut-plan", CutPlanAsync).Accepts<System.Text.Json.JsonElement>("application/json");
+        compute.MapPost("/paste", PasteEndpoint.AnswerAsync).Accepts<System.Text.Json.JsonElement>("application/json");
+        compute.MapPost("/teardown", TeardownAsync).Accepts<System.Text.Json.JsonElement>("application/json");
+        compute.MapPost("/tightening", TighteningAsync).Accepts<System.Text.Json.JsonElement>("application/json");
+    }
+
+    private static async Task<Ok<FitResult>> FitAsync(HttpRequest request)
+    {
+        var (board, block, settings) = await Bodies.ReadAsync(request, o => (ComputeInputs.Board(o), ComputeInputs.Block(o), new FitSettings(
+            o.Number("bondLineMm", 0, 5, PlaneHeight.DefaultBondLineMm), o.Number("minClearanceMm", 0, 20, 0.3), (ulong)o.Number("seed", 0, 1e15, 1))));
+        return TypedResults.Ok(Fit.Judge(board, block, settings, request.HttpContext.RequestAborted));
+    }
+
+    private static async Task<Ok<GapsResult>> GapsAsync(HttpRequest request, ShopMemory shop)
+    {
+        var (board, block, bond, materials, stock) = await Bodies.ReadAsync(request, o => (ComputeInputs.Board(o), ComputeInputs.Block(o),
+            o.Number("bondLineMm", 0, 5, PlaneHeight.DefaultBondLineMm), ComputeInputs.Materials(o, shop), o.Objects("stock", Stocked)));
+        return TypedResults.Ok(Gaps.Of(board, block, materials, stock, bond));
+    }
+
+    /// <summary>A stocked pad; sheet sizes and counts may stand beside it.</summary>
+    private static StockedPad Stocked(ObjectReader o)
+    {
+        foreach (var known in (string[])["id", "widthMm", "depthMm", "count", "offcut", "tacky"]) o.Raw(known);
+        return new(o.Number("thicknessMm", 0.05, 20), o.Text("material"));
+    }
+
+    private static async Task<Ok<SeatingResult>> SeatingAsync(HttpRequest request, ShopMemory shop)
+    {
+        var (board, block, pads, materials, paste, limit) = await Bodies.ReadAsync(request, o =>
+        {
+            o.Flag("elasticBoard", false);
+            return (ComputeInputs.Board(o), ComputeInputs.Block(o), ComputeInputs.Pads(o), ComputeInputs.Materials(o, shop), ComputeInputs.Paste(o, shop),
+                o.Number("maxBondLineUm", 1, 10_000, SeatingSolver.DefaultMaxBondLineUm));
+        });
+        return TypedResults.Ok(SeatingSolver.Solve(board, block, pads, materials, paste, limit));
+    }
+
+    private static async Task<Ok<CutPlan>> CutPlanAsync(HttpRequest request)
+    {
+        var (pieces, stock) = await Bodies.ReadAsync(request, o => (
+            o.Objects("pieces", p => new CutPiece(p.Text("id"), p.Number("widthMm", 0.1, 5000), p.Number("depthMm", 0.1, 5000), p.Number("thicknessMm", 0.01, 50), p.OptionalText("material"), p.OptionalInteger("count", 0, 2000) ?? 1)),
+            o.Objects("stock", s => new CutStock(s.Text("id"), s.Number("widthMm", 0.1, 5000), s.Number("depthMm", 0.1, 5000), s.Number("thicknessMm", 0.01, 50), s.OptionalText("material"), s.OptionalInteger("count", 0, 100_000) ?? 1, s.Flag("offcut", false)))));
+        return TypedResults.Ok(CutPlanner.Plan(pieces, stock, cancel: request.HttpContext.RequestAborted));
+    }
+
+    private static async Task<Ok<TeardownPlan>> TeardownAsync(HttpRequest request)
+    {
+        var board = await Bodies.ReadAsync(request, ComputeInputs.Board);
+        return TypedResults.Ok(TeardownPlanner.Plan(board, request.HttpContext.RequestAborted));
+    }
+
+    private static async Task<Ok<TighteningResult>> TighteningAsync(HttpRequest request, ShopMemory shop)
+    {
+        var (board, block, pads, materials, paste, turns, order) = await Bodies.ReadAsync(request, o => (ComputeInputs.Board(o), ComputeInputs.Block(o), ComputeInputs.Pads(o),
+            ComputeInputs.Materials(o, shop), ComputeInputs.Paste(o, shop), o.OptionalNumber("turnsPerMove", 0.01, 100), o.Has("order") ? o.Texts("order") : null));
+        return TypedResults.Ok(Tightening.Simulate(board, block, pads, materials, paste, turns, order, cancel: request.HttpContext.RequestAborted));
+    }
+}

@@ -1,0 +1,159 @@
+using System.Text;
+using System.Text.Json;
+using FaithfulBracket.Core;
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Match;
+using FaithfulBracket.Formats.Documents;
+using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Store;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.Extensions.DependencyInjection;
+
+namespace FaithfulBracket.Server.Stations;
+
+internal sealed record BoardEntry(string Id, string Maker, string Model, string BoardCode, string Revision, BoardKind Kind, int Holes, int Parts, double WidthMm, double DepthMm, double PositionSigmaMm, bool HasAssembly);
+
+internal sealed record BlockEntry(string Id, string Maker, string Model, BlockKind Kind, string? ManualRevision, IReadOnlyList<string> DeclaredFor, int Screws, Money? Price);
+
+/// <summary>One block judged against one board, for a list.</summary>
+internal sealed record MatchEntry(
+    string BoardId, string BoardName, string BlockId, string BlockName, BlockKind Kind, Verdict Verdict, EvidenceGrade Grade, string Summary, string TopReason, double ChanceOfSeating, double? TightestMm, int Uncovered, Money? Price);
+
+/// <summary>What a dropped file turned out to be: a document to look at, or its faults.</summary>
+internal sealed record Checked(string Kind, Board? Board, Block? Block, IReadOnlyList<InputFault> Faults, bool Known, bool SameContent);
+
+/// <summary>Boards and blocks: list, show, check, keep.</summary>
+internal static class LibraryEndpoints
+{
+    private const long MostBatchBytes = 1L << 30;
+
+    public static void Map(IEndpointRouteBuilder app)
+    {
+        var api = app.MapGroup("/api").WithTags("library");
+        api.MapGet("/boards", (ShopMemory shop) => TypedResults.Ok(shop.Boards.Values.Select(Entry)));
+        api.MapGet("/blocks", (ShopMemory shop) => TypedResults.Ok(shop.Blocks.Values.Select(Entry)));
+        api.MapGet("/boards/{id}", (string id, [FromKeyedServices("board")] Library boards) => Document(boards.Find(id), "board", id)).Produces<Board>();
+        api.MapGet("/blocks/{id}", (string id, [FromKeyedServices("block")] Library blocks) => Document(blocks.Find(id), "block", id)).Produces<Block>();
+        api.MapGet("/boards/{id}/blocks", BlocksFor);
+        api.MapGet("/blocks/{id}/boards", BoardsFor);
+        api.MapGet("/match/{boardId}/{blockId}", MatchOne);
+        api.MapPost("/boards", (HttpRequest r, [FromKeyedServices("board")] Library boards) => KeepAsync(r, boards, "boards", BoardDocument)).Accepts<JsonElement>("application/json");
+        api.MapPost("/blocks", (HttpRequest r, [FromKeyedServices("block")] Library blocks) => KeepAsync(r, blocks, "blocks", BlockDocument)).Accepts<JsonElement>("application/json");
+        api.MapPost("/boards/batch", (HttpRequest r, [FromKeyedServices("board")] Library boards, bool? replace) => BatchAsync(r, boards, BoardDocument, replace ?? false)).WithMetadata(new RequestSizeLimitAttribute(MostBatchBytes));
+        api.MapPost("/blocks/batch", (HttpRequest r, [FromKeyedServices("block")] Library blocks, bool? replace) => BatchAsync(r, blocks, BlockDocument, replace ?? false)).WithMetadata(new RequestSizeLimitAttribute(MostBatchBytes));
+        api.MapPost("/library/check", CheckAsync).Accepts<JsonElement>("application/json");
+    }
+
+    private static BoardEntry Entry(Board b) => new(b.Id, b.Maker, b.Model, b.BoardCode, b.Revision, b.Kind, b.Holes.Count, b.Parts.Count, b.Outline.Bounds.Width, b.Outline.Bounds.Height, b.PositionSigmaMm, b.Assembly is not null);
+
+    private static BlockEntry Entry(Block b) => new(b.Id, b.Maker, b.Model, b.Kind, b.ManualRevision, [.. b.DeclaredFor.Select(d => $"{d.BoardCode} {string.Join(", ", d.Revisions)}".Trim())], b.Plates.Sum(p => p.Holes.Count), b.Price);
+
+    private static IResult Document(byte[]? document, string kind, string id) =>
+        document is null ? throw new NotHereException($"The library has no {kind} \"{id}\".") : Results.Bytes(document, "application/json");
+
+    private static Ok<List<MatchEntry>> BlocksFor(string id, ShopMemory shop, CancellationToken cancel)
+    {
+        var board = shop.Boards.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no board \"{id}\".");
+        return TypedResults.Ok(Sorted(shop.Blocks.Values.Select(block => Judge(board, block, cancel))));
+    }
+
+    private static Ok<List<MatchEntry>> BoardsFor(string id, ShopMemory shop, CancellationToken cancel)
+    {
+        var block = shop.Blocks.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no block \"{id}\".");
+        return TypedResults.Ok(Sorted(shop.Boards.Values.Select(board => Judge(board, block, cancel))));
+    }
+
+    private static Ok<FitResult> MatchOne(string boardId, string blockId, ShopMemory shop, CancellationToken cancel)
+    {
+        var board = shop.Boards.GetValueOrDefault(boardId) ?? throw new NotHereException($"The library has no board \"{boardId}\".");
+        var block = shop.Blocks.GetValueOrDefault(blockId) ?? throw new NotHereException($"The library has no block \"{blockId}\".");
+        return TypedResults.Ok(Fit.Judge(board, block, cancel: cancel));
+    }
+
+    private static MatchEntry Judge(Board board, Block block, CancellationToken cancel)
+    {
+        var f = Fit.Judge(board, block, cancel: cancel);
+        return new(board.Id, $"{board.Maker} {board.Model} {board.BoardCode} {board.Revision}", block.Id, $"{block.Maker} {block.Model}", block.Kind, f.Verdict, f.Grade, f.Summary, f.Reasons[0].Text,
+            f.ChanceOfSeating, f.Margins.Count > 0 ? f.Margins[0].MarginMm : null, f.Uncovered.Count, block.Price);
+    }
+
+    /// <summary>Least change first.</summary>
+    private static List<MatchEntry> Sorted(IEnumerable<MatchEntry> entries) =>
+        [.. entries.OrderBy(e => e.Verdict).ThenBy(e => e.Uncovered).ThenBy(e => e.Grade).ThenByDescending(e => e.TightestMm ?? 0).ThenBy(e => e.BlockName, StringComparer.Ordinal)];
+
+    private static LibraryDocument BoardDocument(ReadOnlyMemory<byte> utf8)
+    {
+        var b = BoardReader.Read(utf8);
+        return new(b.Id, b.Maker, b.Model, b.BoardCode, b.Revision, b.Kind.ToString(), utf8.ToArray(), Digest(utf8));
+    }
+
+    private static LibraryDocument BlockDocument(ReadOnlyMemory<byte> utf8)
+    {
+        var b = BlockReader.Read(utf8);
+        return new(b.Id, b.Maker, b.Model, "", "", b.Kind.ToString(), utf8.ToArray(), Digest(utf8));
+    }
+
+    private static string Digest(ReadOnlyMemory<byte> utf8)
+    {
+        using var json = JsonInput.Parse(utf8);
+        return CanonicalJson.Digest(json.RootElement);
+    }
+
+    private static async Task<IResult> KeepAsync(HttpRequest request, Library library, string path, Func<ReadOnlyMemory<byte>, LibraryDocument> read)
+    {
+        var document = read(await Bodies.BytesAsync(request, JsonInput.MostBytes));
+        var address = $"/api/{path}/{Uri.EscapeDataString(document.Id)}";
+        if (library.Keep(document)) return Results.Created(address, new { document.Id, address });
+        request.HttpContext.Response.Headers.Location = address;
+        return Results.Ok(new { document.Id, address });
+    }
+
+    private static async Task<Ok<KeptCount>> BatchAsync(HttpRequest request, Library library, Func<ReadOnlyMemory<byte>, LibraryDocument> read, bool replace)
+    {
+        const int mostFaults = 100;
+        var documents = new List<LibraryDocument>();
+        var faults = new List<InputFault>();
+        using var reader = new StreamReader(request.Body, Encoding.UTF8);
+        var line = 0;
+        while (await reader.ReadLineAsync(request.HttpContext.RequestAborted) is { } text)
+        {
+            line++;
+            if (string.IsNullOrWhiteSpace(text)) continue;
+            try { documents.Add(read(Encoding.UTF8.GetBytes(text))); }
+            catch (MalformedJsonException e) { faults.Add(new($"/{line - 1}", $"Line {line}: {e.Message}")); }
+            catch (InputException e) { faults.AddRange(e.Faults.Select(f => new InputFault($"/{line - 1}{f.Pointer}", $"Line {line}: {f.Message}"))); }
+            if (faults.Count >= mostFaults) break;
+        }
+        if (faults.Count > 0) throw new InputException(faults);
+        return TypedResults.Ok(library.Keep(documents, replace));
+    }
+
+    /// <summary>Reads a dropped file and says what it is and what is wrong with it; keeps nothing.</summary>
+    private static async Task<Ok<Checked>> CheckAsync(HttpRequest request, [FromKeyedServices("board")] Library boards, [FromKeyedServices("block")] Library blocks)
+    {
+        ReadOnlyMemory<byte> bytes = await Bodies.BytesAsync(request, JsonInput.MostBytes);
+        try
+        {
+            using var json = JsonInput.Parse(bytes);
+            var format = json.RootElement.ValueKind == JsonValueKind.Object && json.RootElement.TryGetProperty("format", out var f) && f.ValueKind == JsonValueKind.String ? f.GetString() : null;
+            var digest = CanonicalJson.Digest(json.RootElement);
+            if (format == BlockReader.Format)
+            {
+                var block = BlockReader.Read(bytes);
+                var kept = blocks.Find(block.Id);
+                return TypedResults.Ok(new Checked("block", null, block, [], kept is not null, kept is not null && Digest(kept) == digest));
+            }
+            if (format != BoardReader.Format)
+                return TypedResults.Ok(new Checked("unknown", null, null, [new("/format", $"Expected \"{BoardReader.Format}\" or \"{BlockReader.Format}\", found {(format is null ? "nothing" : $"\"{format}\"")}.")], false, false));
+            var board = BoardReader.Read(bytes);
+            var known = boards.Find(board.Id);
+            return TypedResults.Ok(new Checked("board", board, null, [], known is not null, known is not null && Digest(known) == digest));
+        }
+        catch (MalformedJsonException e) { return TypedResults.Ok(new Checked("unknown", null, null, [e.Fault], false, false)); }
+        catch (InputException e) { return TypedResults.Ok(new Checked("unknown", null, null, e.Faults, false, false)); }
+    }
+}

@@ -1,0 +1,35 @@
+using FaithfulBracket.Core;
+using FaithfulBracket.Formats.Photos;
+using FaithfulBracket.Server.Http;
+using FaithfulBracket.Store;
+
+namespace FaithfulBracket.Server.Stations;
+
+/// <summary>Photos of a job: bounded, told by content, without where they were taken.</summary>
+internal static class PhotoEndpoints
+{
+    private const int MostBytes = 16 * 1024 * 1024;
+
+    public static void Map(IEndpointRouteBuilder app)
+    {
+        app.MapPost("/api/jobs/{id:long}/photos", AddAsync).WithTags("jobs").Accepts<IFormFile>("image/jpeg", "image/png").Produces<Opened>(201);
+        app.MapGet("/api/photos/{id:long}", (long id, JobPapers papers, HttpResponse response) =>
+        {
+            var photo = papers.Photo(id);
+            response.Headers.ContentDisposition = "inline";
+            response.Headers.XContentTypeOptions = "nosniff";
+            response.Headers.ContentSecurityPolicy = "default-src 'none'; sandbox";
+            response.Headers.CacheControl = "private, max-age=31536000, immutable";
+            return Results.File(papers.PathOf(photo), photo.MediaType);
+        }).WithTags("jobs");
+    }
+
+    private static async Task<IResult> AddAsync(long id, string by, string? stepId, HttpRequest request, Jobs jobs, JobPapers papers)
+    {
+        jobs.Get(id);
+        JobEndpoints.CheckInitials(by);
+        var photo = PhotoIntake.Read((await Bodies.BytesAsync(request, MostBytes)).Span) ?? throw new InputException("", "Expected a JPEG or PNG picture of at most 50 million pixels.");
+        var added = papers.AddPhoto(id, stepId, photo.Content, photo.MediaType, photo.Extension, by);
+        return TypedResults.Created($"/api/photos/{added}", new Opened(added, $"/api/photos/{added}"));
+    }
+}

@@ -1,0 +1,52 @@
+using Dapper;
+
+namespace FaithfulBracket.Store;
+
+public sealed record DrawerRow(string Kind, string Id, string Content, long Version);
+
+/// <summary>What lies in the drawer, an item a row; every change is also written to a history.</summary>
+public sealed class DrawerItems(ShopDatabase database, TimeProvider time)
+{
+    public long Edition => Interlocked.Read(ref _edition);
+
+    private long _edition;
+
+    public IReadOnlyList<DrawerRow> All()
+    {
+        using var c = database.Open();
+        return [.. c.Query<DrawerRow>("select kind, id, content, version from drawer_item order by kind, id")];
+    }
+
+    /// <param name="version">0 for a new item, else the version the caller saw.</param>
+    /// <exception cref="LostRaceException">The item changed meanwhile, or a new one stands already.</exception>
+    public long Put(string kind, string id, string content, long version)
+    {
+        var next = database.Change((c, t) =>
+        {
+            var changed = version == 0
+                ? c.Execute("insert into drawer_item (kind, id, content) values (@kind, @id, @content) on conflict do nothing", new { kind, id, content }, t)
+                : c.Execute("update drawer_item set content = @content, version = version + 1 where kind = @kind and id = @id and version = @version", new { kind, id, content, version }, t);
+            if (changed == 0) throw new LostRaceException($"\"{id}\" changed in the drawer since you looked. Look again, then change it.");
+            History(c, t, kind, id, content);
+            return version + 1;
+        });
+        Interlocked.Increment(ref _edition);
+        return next;
+    }
+
+    /// <exception cref="LostRaceException">The item changed meanwhile.</exception>
+    public void Remove(string kind, string id, long version)
+    {
+        database.Change((c, t) =>
+        {
+            if (c.Execute("delete from drawer_item where kind = @kind and id = @id and version = @version", new { kind, id, version }, t) == 0)
+                throw new LostRaceException($"\"{id}\" changed in the drawer since you looked. Look again, then take it out.");
+            History(c, t, kind, id, null);
+            return 0;
+        });
+        Interlocked.Increment(ref _edition);
+    }
+
+    private void History(Microsoft.Data.Sqlite.SqliteConnection c, System.Data.Common.DbTransaction t, string kind, string id, string? content) =>
+        c.Execute("insert into drawer_event (kind, item_id, content, at) values (@kind, @id, @content, @at)", new { kind, id, content, at = Stamp.Of(time) }, t);
+}

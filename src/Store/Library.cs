@@ -1,0 +1,78 @@
+using Dapper;
+using Microsoft.Data.Sqlite;
+
+namespace FaithfulBracket.Store;
+
+/// <summary>A document to keep, with the columns it is listed by.</summary>
+/// <param name="Digest">Hash of the canonical content: equal content, equal digest.</param>
+public sealed record LibraryDocument(string Id, string Maker, string Model, string BoardCode, string Revision, string Kind, byte[] Document, string Digest);
+
+public sealed record KeptCount(int Added, int Unchanged, int Replaced);
+
+/// <summary>Kept board or block documents.</summary>
+public sealed class Library(ShopDatabase database, string table, TimeProvider time)
+{
+    private readonly bool _isBoard = table == "board";
+
+    /// <summary>Counts changes, so that whatever was reckoned from the library can be told stale.</summary>
+    public long Edition => Interlocked.Read(ref _edition);
+
+    private long _edition;
+
+    public byte[]? Find(string id)
+    {
+        using var c = database.Open();
+        return c.QuerySingleOrDefault<byte[]>($"select document from {table} where id = @id", new { id });
+    }
+
+    public IReadOnlyList<byte[]> All()
+    {
+        using var c = database.Open();
+        return [.. c.Query<byte[]>($"select document from {table} order by maker, model, id")];
+    }
+
+    /// <summary>Keeps one document.</summary>
+    /// <returns>Whether it was new.</returns>
+    /// <exception cref="IdTakenException">The id stands already with other content.</exception>
+    public bool Keep(LibraryDocument d) => Keep([d], replace: false).Added == 1;
+
+    /// <summary>Keeps all documents or none.</summary>
+    /// <exception cref="IdTakenException">An id stands already with other content and <paramref name="replace"/> is off.</exception>
+    public KeptCount Keep(IEnumerable<LibraryDocument> documents, bool replace)
+    {
+        var count = database.Change((c, t) =>
+        {
+            int added = 0, unchanged = 0, replaced = 0;
+            foreach (var d in documents)
+            {
+                var known = c.QuerySingleOrDefault<string>($"select digest from {table} where id = @Id", d, t);
+                if (known == d.Digest) { unchanged++; continue; }
+                if (known is not null && !replace)
+                    throw new IdTakenException($"The id \"{d.Id}\" stands already with other content. Give this one another id, or replace it with ?replace=true in a batch.");
+                Write(c, t, d);
+                if (known is null) added++; else replaced++;
+            }
+            return new KeptCount(added, unchanged, replaced);
+        });
+        Interlocked.Increment(ref _edition);
+        return count;
+    }
+
+    private void Write(SqliteConnection c, System.Data.Common.DbTransaction t, LibraryDocument d)
+    {
+        var row = new { d.Id, d.Maker, d.Model, d.BoardCode, d.Revision, d.Kind, d.Document, d.Digest, At = Stamp.Of(time) };
+        c.Execute(_isBoard
+            ? """
+              insert into board (id, maker, model, board_code, revision, kind, document, digest, kept_at)
+              values (@Id, @Maker, @Model, @BoardCode, @Revision, @Kind, @Document, @Digest, @At)
+              on conflict (id) do update set maker = excluded.maker, model = excluded.model, board_code = excluded.board_code,
+                  revision = excluded.revision, kind = excluded.kind, document = excluded.document, digest = excluded.digest, kept_at = excluded.kept_at
+              """
+            : """
+              insert into block (id, maker, model, kind, document, digest, kept_at)
+              values (@Id, @Maker, @Model, @Kind, @Document, @Digest, @At)
+              on conflict (id) do update set maker = excluded.maker, model = excluded.model,
+                  kind = excluded.kind, document = excluded.document, digest = excluded.digest, kept_at = excluded.kept_at
+              """, row, t);
+    }
+}
