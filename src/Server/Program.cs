@@ -19,7 +19,12 @@ builder.Services.AddKeyedSingleton("board", (s, _) => new Library(s.GetRequiredS
 builder.Services.AddKeyedSingleton("block", (s, _) => new Library(s.GetRequiredService<ShopDatabase>(), "block", s.GetRequiredService<TimeProvider>()));
 builder.Services.AddSingleton<Jobs>().AddSingleton<JobPapers>().AddSingleton<DrawerItems>().AddSingleton<ShopMemory>().AddSingleton<JobViews>().AddSingleton<DemoShop>();
 builder.Services.Configure<JsonOptions>(o => DocumentJson.Configure(o.SerializerOptions));
-builder.Services.AddOpenApi("v1", o => o.AddSchemaTransformer<OpenApiShapes>());
+builder.Services.AddOpenApi("v1", o => o.AddSchemaTransformer<OpenApiShapes>().AddDocumentTransformer((doc, _, _) =>
+{
+    doc.Info = new() { Title = "Faithful Bracket", Version = "1", Description = "Matching, planning, simulating and recording of water block fits." };
+    doc.Servers?.Clear();
+    return Task.CompletedTask;
+}));
 builder.Services.AddProblemDetails().AddExceptionHandler<Problems>();
 builder.Services.AddResponseCompression(o => o.EnableForHttps = true);
 

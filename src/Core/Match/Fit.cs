@@ -35,7 +35,8 @@ public static class Fit
             Coverage = best.Coverage,
             Sinks = PassiveSinks.For(board, block, best.Uncovered, settings.AirC),
             ChanceOfSeating = chance,
-            Reasons = [.. judgements.OrderByDescending(j => j.Weight).Select(j => j.Reason)],
+            // the reason that decides stands first
+            Reasons = [.. judgements.OrderByDescending(j => verdict == Verdict.Unproven && j.Reason.Code == "chance" ? Weight.Clash + 1 : j.Weight).Select(j => j.Reason)],
         };
     }
 

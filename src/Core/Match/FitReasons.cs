@@ -36,6 +36,11 @@ internal static class FitReasons
         foreach (var s in a.Screws.Where(s => !s.Passes))
         {
             var weight = s.Required ? Weight.Clash : Weight.Note;
+            if (s is { BoardHole: not null, SlackMm: < 0 })
+            {
+                yield return new(weight, new("screw-too-wide", FormattableString.Invariant($"Screw {s.BlockHole} is {-2 * s.SlackMm:0.00} mm too wide for hole {s.BoardHole}{(s.Required ? "" : "; it is optional and stays out")}."), [s.BlockHole, s.BoardHole]));
+                continue;
+            }
             yield return s.BoardHole is null
                 ? new(weight, new("hole-missing", $"Screw {s.BlockHole} finds no hole in the board within {HoleAlignment.CaptureMm:0} mm{(s.Required ? "" : "; it is optional and stays out")}.", [s.BlockHole]))
                 : new(weight, new("screw-misses", FormattableString.Invariant($"Screw {s.BlockHole} misses {s.BoardHole} by {s.MissMm:0.00} mm, slack {Math.Max(0, s.SlackMm ?? 0):0.00} mm{(s.Required ? "" : "; it is optional and stays out")}."), [s.BlockHole, s.BoardHole]));

@@ -7,6 +7,7 @@ public static class PasteSteps
 {
     public static StationPlan Of(JobContext c, JobPlan plan, ShopSettings shop)
     {
+        if (plan.Seating is { Dies.Count: 0 }) return new(Station.Paste, "no face takes paste", false, []);
         if (plan.Paste.Count == 0) return new(Station.Paste, plan.Gaps is null ? "waits for a block" : "no paste in the drawer", plan.Gaps is not null, []);
         var steps = plan.Paste.Select(f => new WorkStep
         {

@@ -54,6 +54,6 @@ public static class PrepSteps
             Title = "Dry fit without pads or paste: holes, leads, ports, bracket",
             Detail = "Some blocks reach below the board's covers: let the board overhang. No lead may lie under the plate.",
         });
-        return new(Station.Prep, $"{steps.Count - 2} faces to clean, dry fit", false, steps);
+        return new(Station.Prep, $"{steps.Count - 2} {(steps.Count == 3 ? "face" : "faces")} to clean, dry fit", false, steps);
     }
 }

@@ -59,7 +59,8 @@ internal sealed class JobViews(Jobs jobs, JobPapers papers, ShopMemory shop, Tim
     public static IReadOnlyList<StationState> Route(JobPlan plan, Dictionary<string, StepState> states) => [.. plan.Stations.Select(s =>
     {
         var signed = s.Steps.Select(x => states.GetValueOrDefault(x.Id)).OfType<StepState>().Where(x => x.Signed).ToList();
-        var complete = s.Steps.Count > 0 && signed.Count == s.Steps.Count;
+        // a station with nothing to do is done once the block is chosen
+        var complete = s.Steps.Count > 0 ? signed.Count == s.Steps.Count : !s.Trouble && plan.Fit is not null;
         var last = signed.MaxBy(x => x.At);
         return new StationState(s.Station, Words(s, signed, complete), s.Trouble && !complete, s.Steps.Count, signed.Count, complete, last?.By, last?.At);
     })];

@@ -1,0 +1,40 @@
+import createClient from 'openapi-fetch'
+import type { components, paths } from './schema'
+
+export type Schemas = components['schemas']
+export type Board = Schemas['Board']
+export type Block = Schemas['Block']
+export type Part = Schemas['Part']
+export type JobView = Schemas['JobView']
+export type WorkStep = Schemas['WorkStep']
+export type StepState = Schemas['StepState']
+export type Station = Schemas['Station']
+export type FitResult = Schemas['FitResult']
+export type Placement = Schemas['Placement']
+export type Face = Schemas['Face']
+
+export const http = createClient<paths>({ baseUrl: '' })
+
+/** What the server refused, with its sentence and the place of each fault. */
+export class Refusal extends Error {
+  constructor(readonly status: number, readonly title: string, message: string, readonly errors: { pointer: string; message: string }[], readonly waitsFor: string[]) {
+    super(message)
+  }
+}
+
+type Answer<T> = { data?: T; error?: unknown; response: Response }
+
+/** The data, or the refusal as an error. */
+export async function answer<T>(call: Promise<Answer<T>>): Promise<T> {
+  let result: Answer<T>
+  try {
+    result = await call
+  } catch {
+    throw new Refusal(0, 'No answer', 'The server does not answer. Nothing was lost; try again when it runs.', [], [])
+  }
+  if (result.response.ok) return result.data as T
+  const p = (result.error ?? {}) as { title?: string; detail?: string; errors?: { pointer: string; message: string }[]; waitsFor?: string[] }
+  throw new Refusal(result.response.status, p.title ?? `Answer ${result.response.status}`, p.detail ?? 'The server refused without a reason.', p.errors ?? [], p.waitsFor ?? [])
+}
+
+export const ifMatch = (version: number) => ({ 'If-Match': `"${version}"` })

@@ -1,0 +1,62 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { answer, http, ifMatch, type JobView, type Schemas } from './client'
+
+export const useBench = () => useQuery({ queryKey: ['bench'], queryFn: () => answer(http.GET('/api/bench')), refetchInterval: 5000 })
+export const useBoards = () => useQuery({ queryKey: ['boards'], queryFn: () => answer(http.GET('/api/boards')) })
+export const useBlocks = () => useQuery({ queryKey: ['blocks'], queryFn: () => answer(http.GET('/api/blocks')) })
+export const useBoard = (id?: string) => useQuery({ queryKey: ['board', id], enabled: !!id, queryFn: () => answer(http.GET('/api/boards/{id}', { params: { path: { id: id! } } })) })
+export const useBlock = (id?: string) => useQuery({ queryKey: ['block', id], enabled: !!id, queryFn: () => answer(http.GET('/api/blocks/{id}', { params: { path: { id: id! } } })) })
+export const useBlocksFor = (boardId?: string) =>
+  useQuery({ queryKey: ['match', 'board', boardId], enabled: !!boardId, queryFn: () => answer(http.GET('/api/boards/{id}/blocks', { params: { path: { id: boardId! } } })) })
+export const useBoardsFor = (blockId?: string) =>
+  useQuery({ queryKey: ['match', 'block', blockId], enabled: !!blockId, queryFn: () => answer(http.GET('/api/blocks/{id}/boards', { params: { path: { id: blockId! } } })) })
+export const useMatch = (boardId?: string, blockId?: string) =>
+  useQuery({
+    queryKey: ['match', boardId, blockId], enabled: !!boardId && !!blockId,
+    queryFn: () => answer(http.GET('/api/match/{boardId}/{blockId}', { params: { path: { boardId: boardId!, blockId: blockId! } } })),
+  })
+export const useDrawer = () => useQuery({ queryKey: ['drawer'], queryFn: () => answer(http.GET('/api/drawer')) })
+export const useJob = (id: number) =>
+  useQuery({ queryKey: ['job', id], queryFn: () => answer(http.GET('/api/jobs/{id}', { params: { path: { id } } })), refetchInterval: 3000 })
+
+/** Changes that belong to one job; each loads the job again when it is done, refused or not. */
+export function useJobChanges(job: JobView) {
+  const client = useQueryClient()
+  const again = { onSettled: () => Promise.all([client.invalidateQueries({ queryKey: ['job', job.id] }), client.invalidateQueries({ queryKey: ['bench'] })]) }
+  const version = (stepId: string) => job.steps.find((s) => s.stepId === stepId)?.version ?? 0
+  const path = { id: job.id }
+  return {
+    sign: useMutation({
+      ...again,
+      mutationFn: (v: { stepId: string; by: string; count?: number; overrideReason?: string }) =>
+        answer(http.POST('/api/jobs/{id}/steps/{stepId}/sign', { params: { path: { ...path, stepId: v.stepId } }, headers: ifMatch(version(v.stepId)), body: { by: v.by, count: v.count, overrideReason: v.overrideReason } })),
+    }),
+    undo: useMutation({
+      ...again,
+      mutationFn: (v: { stepId: string; by: string }) =>
+        answer(http.POST('/api/jobs/{id}/steps/{stepId}/undo', { params: { path: { ...path, stepId: v.stepId } }, headers: ifMatch(version(v.stepId)), body: { by: v.by } })),
+    }),
+    change: useMutation({
+      ...again,
+      mutationFn: (v: Partial<Schemas['JobChange']>) =>
+        answer(http.PUT('/api/jobs/{id}', {
+          params: { path }, headers: ifMatch(job.version),
+          body: { title: job.title, client: job.client, bench: job.bench, blockId: job.block?.id, pasteId: job.pasteId, padChoices: job.padChoices, ...v },
+        })),
+    }),
+    read: useMutation({ ...again, mutationFn: (body: Schemas['NewReading']) => answer(http.POST('/api/jobs/{id}/readings', { params: { path }, body })) }),
+    strike: useMutation({ ...again, mutationFn: (readingId: number) => answer(http.DELETE('/api/jobs/{id}/readings/{readingId}', { params: { path: { ...path, readingId } } })) }),
+    note: useMutation({ ...again, mutationFn: (body: Schemas['NewNote']) => answer(http.POST('/api/jobs/{id}/notes', { params: { path }, body })) }),
+    startTimer: useMutation({ ...again, mutationFn: (stepId: string) => answer(http.POST('/api/jobs/{id}/timers', { params: { path }, body: { stepId } })) }),
+    stopTimer: useMutation({ ...again, mutationFn: (timerId: number) => answer(http.DELETE('/api/jobs/{id}/timers/{timerId}', { params: { path: { ...path, timerId } } })) }),
+    photo: useMutation({
+      ...again,
+      mutationFn: async (v: { by: string; stepId?: string; file: File }) => {
+        const query = new URLSearchParams({ by: v.by, ...(v.stepId ? { stepId: v.stepId } : {}) })
+        const response = await fetch(`/api/jobs/${job.id}/photos?${query}`, { method: 'POST', headers: { 'Content-Type': v.file.type }, body: v.file })
+        return answer(Promise.resolve({ data: response.ok, error: response.ok ? undefined : await response.json(), response }))
+      },
+    }),
+  }
+}
+export type JobChanges = ReturnType<typeof useJobChanges>

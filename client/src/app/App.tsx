@@ -1,0 +1,29 @@
+import { lazy, Suspense } from 'react'
+import { Route, Routes } from 'react-router'
+import { BenchIndex } from '../bench/BenchIndex'
+import { Loading } from '../ui/Notice'
+import { Shell } from './Shell'
+
+const Traveller = lazy(() => import('../stations/Traveller').then((m) => ({ default: m.Traveller })))
+const BenchMode = lazy(() => import('../bench/BenchMode').then((m) => ({ default: m.BenchMode })))
+const Library = lazy(() => import('../library/Library').then((m) => ({ default: m.Library })))
+const Drawer = lazy(() => import('../drawer/Drawer').then((m) => ({ default: m.Drawer })))
+const CuttingSheet = lazy(() => import('../stations/pads/CuttingSheet').then((m) => ({ default: m.CuttingSheet })))
+
+export function App() {
+  return (
+    <Suspense fallback={<Loading what="the page" />}>
+      <Routes>
+        <Route path="/job/:id/:station/bench" element={<BenchMode />} />
+        <Route path="/job/:id/cutting" element={<CuttingSheet />} />
+        <Route element={<Shell />}>
+          <Route index element={<BenchIndex />} />
+          <Route path="/job/:id/:station?" element={<Traveller />} />
+          <Route path="/library/:kind?/:id?" element={<Library />} />
+          <Route path="/drawer" element={<Drawer />} />
+          <Route path="*" element={<p className="m-6 text-[18px]">There is no such page. <a className="text-copper underline" href="/">To the benches</a></p>} />
+        </Route>
+      </Routes>
+    </Suspense>
+  )
+}

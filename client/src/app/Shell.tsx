@@ -1,0 +1,54 @@
+import { useState } from 'react'
+import { Outlet, NavLink, useNavigate } from 'react-router'
+import { Finder } from './Finder'
+import { HeaderSlotProvider, HeaderSlot } from './HeaderSlot'
+import { useKeys } from './keys'
+import { KeysDialog } from './KeysDialog'
+import { useInitials, useTheme } from './settings'
+import { SignDialog } from './SignDialog'
+
+/** Header with the tie of the traveller, the places to go, who signs, and the light. */
+export function Shell() {
+  const [dialog, open] = useState<'keys' | 'find' | 'who' | null>(null)
+  const [initials] = useInitials()
+  const [theme, setTheme] = useTheme()
+  const go = useNavigate()
+  const close = () => open(null)
+  useKeys({ '?': () => open('keys'), 'ctrl+k': () => open('find'), b: () => go('/'), l: () => go('/library'), d: () => go('/drawer') })
+  return (
+    <HeaderSlotProvider>
+      <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[52px_minmax(0,1fr)]">
+        <header className="no-print flex items-center gap-4 border-b border-rule bg-paper pr-4">
+          <NavLink to="/" className="flex h-full w-[207px] shrink-0 items-center gap-3 pl-4" aria-label="Faithful Bracket, to the benches">
+            <Tie />
+            <b className="text-[17px]">Faithful Bracket</b>
+          </NavLink>
+          <div className="flex min-w-0 flex-1 items-center gap-4 overflow-hidden whitespace-nowrap"><HeaderSlot /></div>
+          <nav className="flex items-center gap-4 text-[15px]" aria-label="Places">
+            {[['/', 'Benches'], ['/library', 'Library'], ['/drawer', 'Drawer']].map(([to, text]) => (
+              <NavLink key={to} to={to} end={to === '/'} className={({ isActive }) => (isActive ? 'border-b-3 border-copper font-bold' : 'border-b-3 border-transparent text-soft')}>{text}</NavLink>
+            ))}
+          </nav>
+          <button type="button" className="text-[14px] text-soft" onClick={() => open('find')}>Find <kbd className="num">Ctrl K</kbd></button>
+          <button type="button" className="text-[14px] text-soft" onClick={() => open('keys')} aria-label="Keys">Keys <kbd className="num">?</kbd></button>
+          <button type="button" className="text-[14px] text-soft" onClick={() => setTheme(theme === 'night' ? 'paper' : 'night')}>{theme === 'night' ? 'Paper' : 'Night'}</button>
+          <button type="button" className="rounded-[3px] border border-rule bg-card px-3 py-1" onClick={() => open('who')} aria-label={`Signs as ${initials}, change`}>signs <b className="ml-1">{initials}</b></button>
+        </header>
+        <Outlet />
+      </div>
+      <KeysDialog open={dialog === 'keys'} onClose={close} />
+      <Finder open={dialog === 'find'} onClose={close} />
+      <SignDialog open={dialog === 'who'} onClose={close} />
+    </HeaderSlotProvider>
+  )
+}
+
+/** The hole of the card with the wire it hangs by. */
+function Tie() {
+  return (
+    <svg width="20" height="52" viewBox="0 0 20 52" aria-hidden>
+      <path d="M10 0V17" stroke="var(--copper)" strokeWidth="3" />
+      <circle cx="10" cy="26" r="8" fill="none" stroke="var(--copper)" strokeWidth="3.4" />
+    </svg>
+  )
+}

@@ -1,0 +1,27 @@
+import { useEffect, useRef } from 'react'
+
+export type Keys = Record<string, (e: KeyboardEvent) => void>
+
+const typing = (e: KeyboardEvent) => e.target instanceof HTMLElement && e.target.closest('input, textarea, select, [contenteditable], [role=dialog]') !== null
+
+/** Listens for keys by name ("Space", "Backspace", "f", "ctrl+k") while nothing is being typed. */
+export function useKeys(keys: Keys, enabled = true) {
+  const current = useRef(keys)
+  current.current = keys
+  useEffect(() => {
+    if (!enabled) return
+    const down = (e: KeyboardEvent) => {
+      const name = e.code === 'Space' ? 'Space' : e.key.length === 1 ? e.key.toLowerCase() : e.key
+      const full = e.ctrlKey || e.metaKey ? `ctrl+${name}` : name
+      if (typing(e) && full !== 'ctrl+k') return
+      // Space on a focused button presses that button
+      if (name === 'Space' && e.target instanceof HTMLElement && e.target.closest('button, a, summary')) return
+      const act = current.current[full]
+      if (!act) return
+      e.preventDefault()
+      act(e)
+    }
+    window.addEventListener('keydown', down)
+    return () => window.removeEventListener('keydown', down)
+  }, [enabled])
+}

@@ -1,0 +1,64 @@
+import { useState } from 'react'
+import { Link, useNavigate } from 'react-router'
+import { answer, http, type Face } from '../api/client'
+import { useBlock, useBlocksFor, useBoard, useMatch } from '../api/queries'
+import { useInitials } from '../app/settings'
+import { useKeys } from '../app/keys'
+import { BlockLayer } from '../mat/BlockLayer'
+import { Mat } from '../mat/Mat'
+import { placed } from '../mat/place'
+import { MatchOverlay } from '../stations/match/MatchOverlay'
+import { Head, Row, Section, Why } from '../stations/Ledger'
+import { Button } from '../ui/Button'
+import { ErrorNotice, Loading } from '../ui/Notice'
+import { VerdictMark, verdictColour, verdictWords } from '../ui/Verdict'
+import { mm } from '../ui/format'
+
+/** A board drawn, with every block judged against it; the chosen one is laid over it. */
+export function BoardPage({ id }: { id: string }) {
+  const board = useBoard(id)
+  const matches = useBlocksFor(id)
+  const [chosen, choose] = useState<string>()
+  const [face, setFace] = useState<Face>('front')
+  const [selected, select] = useState<string>()
+  const [initials] = useInitials()
+  const go = useNavigate()
+  const blockId = chosen ?? matches.data?.[0]?.blockId
+  const block = useBlock(blockId).data
+  const fit = useMatch(id, blockId).data
+  const flip = () => setFace(face === 'front' ? 'back' : 'front')
+  useKeys({ f: flip })
+  if (board.error) return <ErrorNotice error={board.error} again={() => board.refetch()} />
+  if (!board.data) return <Loading what="the board" />
+  const b = board.data
+  const top = Math.max(...(b.outline as number[][]).map((p) => p[1]))
+  const part = b.parts.find((x) => x.id === selected)
+  const tint = Object.fromEntries([...(fit?.uncovered ?? []).map((x) => [x, 'amber' as const]), ...(fit?.clashes ?? []).map((x) => [x.part, 'plum' as const])])
+  const openJob = async () => {
+    const made = await answer(http.POST('/api/jobs', { body: { title: `${b.model}${block ? `, ${block.model}` : ''}`, bench: 'Bench A', boardId: b.id, blockId, by: initials } }))
+    go(`/job/${made.id}/match`)
+  }
+  return (
+    <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_332px]">
+      <div className="flex min-h-0">
+        <Mat board={b} face={face} onFlip={flip} label={`${b.model} drawn`} selected={selected} onPick={select} tint={tint} include={block && fit ? block.plates.flatMap((p) => placed(fit.placement, p.outline as number[][])) : []} legend={<span>{block ? `${block.model} laid over` : 'bare board'}</span>}>
+          {(p) => block && fit && <><BlockLayer block={block} placement={fit.placement} p={p} fill /><MatchOverlay board={b} block={block} fit={fit} p={p} top={top} /></>}
+        </Mat>
+      </div>
+      <aside className="scroll-thin min-h-0 overflow-y-auto border-l border-rule bg-card px-4 py-3.5" aria-label="Ledger" tabIndex={0}>
+        <Head sub={`${b.maker}, board ${b.boardCode} ${b.revision}. ${b.holes.length} holes, ${b.parts.length} parts${b.positionSigmaMm > 0 ? `, positions ±${mm(3 * b.positionSigmaMm)} mm` : ''}.`}>{b.model}</Head>
+        <div className="mt-2 flex gap-3"><Button kind="go" onClick={openJob}>Open a job{block ? ' with this block' : ''}</Button><a className="self-center text-copper underline underline-offset-3" href={`/api/boards/${b.id}`} download={`${b.id}.board.json`}>Save the document</a></div>
+        {part && <Section title={`Part ${part.id}`}><Row name={part.kind.replace('-', ' ')} value={`${part.widthMm} × ${part.depthMm}`} unit="mm" /><Row name="height" value={`${part.heightMm} ± ${part.heightTolMm}`} unit="mm" />{part.dissipationW > 0 && <Row name="heat" value={part.dissipationW} unit="W" />}</Section>}
+        {fit && <Section title="Chosen block"><p className={`flex items-center gap-2 text-[20px] font-bold ${verdictColour[fit.verdict]}`}><VerdictMark verdict={fit.verdict} />{verdictWords[fit.verdict]}</p>{fit.reasons.map((r) => <Why key={r.text}>{r.text}</Why>)}</Section>}
+        <Section title="Blocks by verdict, least change first">
+          {(matches.data ?? []).map((m) => (
+            <button key={m.blockId} type="button" aria-pressed={m.blockId === blockId} onClick={() => choose(m.blockId)} className={`grid w-full grid-cols-[20px_1fr_auto] items-baseline gap-2 border-b border-rule/60 py-1.5 text-left ${m.blockId === blockId ? 'bg-copper-wash' : ''}`}>
+              <VerdictMark verdict={m.verdict} /><span><b>{m.blockName}</b><span className={`block text-[13.5px] leading-tight ${verdictColour[m.verdict]}`}>{verdictWords[m.verdict]}: <span className="text-soft">{m.topReason}</span></span></span><span className="num text-[16px]">{m.grade}</span>
+            </button>
+          ))}
+          {matches.data?.length === 0 && <p className="text-soft">No blocks in the library. <Link to="/library" className="text-copper underline">Drop a block file.</Link></p>}
+        </Section>
+      </aside>
+    </div>
+  )
+}

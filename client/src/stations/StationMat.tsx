@@ -1,0 +1,58 @@
+import type { Face, JobView, Station } from '../api/client'
+import { BlockLayer } from '../mat/BlockLayer'
+import { Callout } from '../mat/Callout'
+import { Mat } from '../mat/Mat'
+import { PadLayer } from '../mat/PadLayer'
+import { identity, placed } from '../mat/place'
+import { mm } from '../ui/format'
+import { MatchOverlay } from './match/MatchOverlay'
+import { MountOverlay } from './mount/MountOverlay'
+import { PasteOverlay } from './paste/PasteOverlay'
+import { ProveOverlay } from './prove/ProveOverlay'
+import { TeardownOverlay } from './teardown/TeardownOverlay'
+import type { Steps } from './useSteps'
+
+/** What each station draws over the same board. */
+export function StationMat({ job, station, s, face, onFlip, selected, select }: { job: JobView; station: Station; s: Steps; face: Face; onFlip: () => void; selected?: string; select: (id?: string) => void }) {
+  const { board, block, plan } = job
+  const placement = plan.fit?.placement ?? identity
+  const top = Math.max(...(board.outline as number[][]).map((p) => p[1]))
+  const include = block && (station === 'match' || station === 'mount') ? block.plates.flatMap((p) => placed(placement, p.outline as number[][])) : []
+  const targets = new Set(s.step?.targets ?? [])
+  const tint: Record<string, 'plum' | 'amber' | 'copper' | 'cool'> = {}
+  if (station === 'match') {
+    plan.fit?.uncovered.forEach((id) => { tint[id] = 'amber' })
+    plan.fit?.tight.forEach((t) => { tint[t.part] = 'amber' })
+    plan.fit?.clashes.forEach((c) => { tint[c.part] = 'plum' })
+  } else if (station !== 'pads') targets.forEach((id) => { tint[id] = 'copper' })
+  const gap = plan.gaps?.pairs.find((g) => g.part === selected)
+  const pad = plan.pads.find((x) => x.part === selected)
+  return (
+    <Mat board={board} face={face} onFlip={onFlip} label={`${board.model}, ${station}`} selected={selected} onPick={select} tint={tint} include={include} legend={legends[station]} quiet={station === 'pads'}>
+      {(p) => (
+        <>
+          {block && (station === 'match' || station === 'pads' || station === 'paste' || station === 'prove') && <BlockLayer block={block} placement={placement} p={p} pockets={station === 'match'} fill={station === 'match'} lands={station === 'match' || station === 'pads'} />}
+          {station === 'match' && block && plan.fit && <MatchOverlay board={board} block={block} fit={plan.fit} p={p} top={top} />}
+          {station === 'teardown' && <TeardownOverlay job={job} s={s} p={p} />}
+          {station === 'pads' && <PadLayer board={board} pads={plan.pads} p={p} selected={selected} onPick={select} />}
+          {station === 'pads' && pad && gap && <Callout p={p} at={at(job, pad.part)} topMm={top} tone={pad.fit?.state === 'good' ? 'cool' : 'plum'} text={`${pad.letter}: gap ${mm(gap.nominalMm)} mm, ${pad.thicknessMm.toFixed(1)} mm pad ${pad.fit?.state === 'good' ? 'fills it' : pad.fit?.state === 'crushed' ? 'is crushed' : 'barely touches'}`} />}
+          {station === 'paste' && <PasteOverlay job={job} p={p} />}
+          {station === 'mount' && block && <MountOverlay job={job} block={block} placement={placement} s={s} p={p} />}
+          {station === 'prove' && <ProveOverlay job={job} p={p} top={top} />}
+        </>
+      )}
+    </Mat>
+  )
+}
+
+const at = (job: JobView, part: string): [number, number] => {
+  const found = job.board.parts.find((x) => x.id === part)
+  return found ? [found.x, found.y] : [0, 0]
+}
+
+const land = <span><span className="mr-1 inline-block h-3 w-4 border-2 border-copper align-[-1px]" />land</span>
+const plate = <span><span className="mr-1 inline-block w-5 border-t-2 border-dashed border-copper align-[4px]" />block</span>
+const legends: Record<Station, React.ReactNode> = {
+  match: <>{plate}{land}</>, kit: <span>bare board</span>, teardown: <span>screws by drive, in order</span>, prep: <span>faces to clean</span>, pads: <>{land}<span>pad: letter, mm</span></>,
+  paste: <span>film at the die's corners, µm</span>, mount: <span>screws by drive, in order</span>, prove: <span>°C under load</span>, care: <span>as built</span>,
+}

@@ -1,0 +1,37 @@
+import { useDrawer } from '../../api/queries'
+import { Head, Row, Section, Why } from '../Ledger'
+import { StepList } from '../StepList'
+import type { LedgerProps } from '../Traveller'
+
+/** How much, in the hand's terms, from which tube. */
+export function PasteLedger({ job, s }: LedgerProps) {
+  const pastes = useDrawer().data?.drawer.pastes ?? []
+  const faces = job.plan.paste
+  if (faces.length === 0) return <Head tone="text-plum" sub="Paste needs a block that rests on a die, and a tube in the drawer.">No paste reckoned</Head>
+  const grams = faces.reduce((n, f) => n + f.amount.massG, 0)
+  const now = job.pasteId ?? pastes[0]?.material.id
+  return (
+    <>
+      <Head sub={faces[0].why}>{grams.toFixed(2)} g, {faces[0].method}</Head>
+      {faces.map((f) => (
+        <Section key={f.part} title={`${f.part} under ${f.clampN.toFixed(0)} N`}>
+          <Row name="film left at home" value={f.amount.bondLineUm.toFixed(0)} unit="µm" />
+          <Row name="volume" value={(f.amount.volumeMl * 1000).toFixed(0)} unit="µL" />
+          <Row name="plunger" value={f.amount.plungerMm.toFixed(1)} unit="mm" />
+          <Row name="as one dot, across" value={f.amount.dotDiameterMm.toFixed(1)} unit="mm" />
+          <Row name="as one 1.5 mm bead" value={f.amount.lineLengthMm.toFixed(0)} unit="mm" />
+          <Row name="as a cross, each arm" value={f.amount.crossArmMm.toFixed(0)} unit="mm" />
+          <Row name={`left in ${f.pasteId}`} value={f.gramsLeft.toFixed(1)} unit="g" />
+          <Row name="jobs like this one left" value={f.applications} unit="" tone={f.applications < 2 ? 'text-plum' : ''} />
+        </Section>
+      ))}
+      <Section title="Tube">
+        <div className="flex flex-wrap gap-1.5">
+          {pastes.map((p) => <button key={p.id} type="button" aria-pressed={p.material.id === now} onClick={() => s.changes.change.mutate({ pasteId: p.material.id }, { onError: s.refuse })} className={`rounded-[3px] border px-2.5 py-1 ${p.material.id === now ? 'border-copper bg-copper-wash font-semibold' : 'border-rule bg-raised'}`}>{p.material.id}<span className="num ml-2 text-soft">{p.gramsLeft} g, {p.material.conductivityWPerMK} W/(m·K), {p.monthsToRepaste} mo</span></button>)}
+        </div>
+      </Section>
+      <Section title="Why"><Why>The amount is the face times the film that the clamp leaves, and four tenths more for the rim.</Why><Why>{job.plan.seating?.why}</Why></Section>
+      <Section title="Steps"><StepList s={s} /></Section>
+    </>
+  )
+}
