@@ -1744,9 +1744,9 @@ export interface components {
         };
         FlowCurve: {
             /** Format: double */
-            akPerW: number;
+            aKPerW: number;
             /** Format: double */
-            bkPerW: number;
+            bKPerW: number;
             /** Format: double */
             n: number;
             unit: string;
@@ -1898,7 +1898,7 @@ export interface components {
             /** Format: double */
             heightMm: number;
             /** Format: double */
-            rkPerW: number;
+            rKPerW: number;
             /** Format: int32 */
             count: number;
         };

@@ -15,7 +15,7 @@ export function useKeys(keys: Keys, enabled = true) {
       const full = e.ctrlKey || e.metaKey ? `ctrl+${name}` : name
       if (typing(e) && full !== 'ctrl+k') return
       // Space on a focused button presses that button
-      if (name === 'Space' && e.target instanceof HTMLElement && e.target.closest('button, a, summary')) return
+      if (name === 'Space' && e.target instanceof HTMLElement && e.target.closest('button, summary')) return
       const act = current.current[full]
       if (!act) return
       e.preventDefault()
@@ -24,4 +24,11 @@ export function useKeys(keys: Keys, enabled = true) {
     window.addEventListener('keydown', down)
     return () => window.removeEventListener('keydown', down)
   }, [enabled])
+}
+
+/** A button pressed by hand lets go of the keyboard, so that Space still signs the step. */
+export function releaseButtons() {
+  document.addEventListener('click', (e) => {
+    if (e.detail > 0 && e.target instanceof HTMLElement) e.target.closest<HTMLElement>('button')?.blur()
+  })
 }

@@ -15,7 +15,7 @@ export function StepLine({ job, s, onBench, note, setNote }: { job: JobView; s: 
   if (!step) return <footer className="grid grid-cols-[207px_1fr] items-center bg-line text-on-line"><span /><p className="text-[19px]">Nothing to do here yet: {job.route.find((r) => r.steps === 0)?.summary ?? 'choose a block first'}.</p></footer>
   const timer = job.timers.find((t) => t.stepId === step.id)
   return (
-    <footer className="no-print grid grid-cols-[207px_minmax(0,1fr)_auto] items-center bg-line text-on-line" aria-label="Step">
+    <footer className="no-print grid grid-cols-[207px_minmax(0,1fr)_auto] items-center bg-line text-on-line" aria-label="Step" data-step={step.id}>
       <div className="flex items-center gap-2 pl-[18px] text-line-soft">
         <button type="button" aria-label="Step before" className="min-h-9 px-1.5 text-[20px]" onClick={() => s.look(-1)} disabled={s.index === 0}>‹</button>
         <span className="leading-tight">step<br /><span className="num text-[28px] font-semibold text-on-line">{s.index + 1}</span> of {s.steps.length}</span>

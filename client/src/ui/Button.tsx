@@ -14,7 +14,7 @@ export function Button({ kind = 'plain', keyName, className = '', children, ...r
   return (
     <button type="button" className={`rounded-[3px] whitespace-nowrap ${size} ${looks[kind]} ${className}`} {...rest}>
       {children}
-      {keyName && <kbd className="num ml-2 text-[13px] opacity-80">{keyName}</kbd>}
+      {keyName && <kbd className="num ml-2 text-[13px] font-normal">{keyName}</kbd>}
     </button>
   )
 }

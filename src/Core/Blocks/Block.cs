@@ -140,9 +140,9 @@ public sealed record KitScrew(string Thread, double? LengthMm, int Count, string
 public sealed record KitPad(double ThicknessMm, double WidthMm, double DepthMm, int Count, string Material, string? Tacky);
 
 /// <param name="RKPerW">Sink to air, K/W, in the stated airflow.</param>
-public sealed record KitSink(double WidthMm, double DepthMm, double HeightMm, double RKPerW, int Count);
+public sealed record KitSink(double WidthMm, double DepthMm, double HeightMm, [property: JsonPropertyName("rKPerW")] double RKPerW, int Count);
 
 /// <summary>R(Q) = a + b·Q^−n, K/W with Q in L/min; pressure drop points in kPa.</summary>
-public sealed record FlowCurve(double AKPerW, double BKPerW, double N, string Unit, IReadOnlyList<Point2> DropKPaAt);
+public sealed record FlowCurve([property: JsonPropertyName("aKPerW")] double AKPerW, [property: JsonPropertyName("bKPerW")] double BKPerW, double N, string Unit, IReadOnlyList<Point2> DropKPaAt);
 
 public sealed record Money(double Amount, string Currency);

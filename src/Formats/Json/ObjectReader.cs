@@ -240,8 +240,8 @@ public sealed class ObjectReader
         if (_faults.Count > before) return null;
         if (points.Count < 3) { Fault(field, $"Expected at least three points, found {points.Count}."); return null; }
         var polygon = new Polygon(points);
-        if (polygon.Area < 1e-6) { Fault(field, "The outline encloses no area."); return null; }
         if (CrossesItself(points)) { Fault(field, "The outline crosses itself: list its corners in order."); return null; }
+        if (polygon.Area < 1e-6) { Fault(field, "The outline encloses no area."); return null; }
         return polygon;
     }
 

@@ -7,6 +7,10 @@ internal static class ClientFiles
 {
     public static void Map(WebApplication app, string? folder)
     {
+        var schemas = Path.Combine(AppContext.BaseDirectory, "formats");
+        app.MapGet("/formats/{kind}-1.schema.json", (string kind) => kind is "board" or "block"
+            ? Results.File(Path.Combine(schemas, $"{kind}-1.schema.json"), "application/schema+json")
+            : Results.NotFound()).ExcludeFromDescription();
         var root = folder is null ? null : Path.GetFullPath(folder);
         if (root is null || !Directory.Exists(root)) { app.MapGet("/", () => Results.Text("The server runs; the client is not built. ./run demo builds both.")); return; }
         var files = new PhysicalFileProvider(root);

@@ -21,6 +21,7 @@ public static class SeatingSolver
         foreach (var model in PlateModel.For(board, block, pads, materials, paste))
         {
             var screws = model.Screws().ToList();
+            if (screws.Count == 0) throw new InputException("/block/plates", $"Plate {model.Plate.Id} has no screws: nothing pulls it down.");
             var pose = PlateBalance.Solve([.. Contacts(model), .. screws.Select(s => s.Contact)], new(model.HomeMm + 0.05, 0, 0));
             main ??= pose;
             dies.AddRange(model.Films.Select(f => Die(f.Part, f.Film, pose, paste)));

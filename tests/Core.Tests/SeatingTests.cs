@@ -1,0 +1,160 @@
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Mount;
+using FaithfulBracket.Core.Pads.Seating;
+using Xunit;
+
+namespace FaithfulBracket.Core.Tests;
+
+public class SeatingTests
+{
+    private static readonly LaidPad[] Pads = [new("M1", 1, "soft"), new("M2", 1, "soft")];
+
+    private static SeatingResult Solve(Block? block = null, LaidPad[]? pads = null) => SeatingSolver.Solve(Sample.Board(), block ?? Sample.Block(), pads ?? Pads, Sample.Materials, Sample.Grey);
+
+    [Fact]
+    public void Symmetric_seating_equals_the_closed_form()
+    {
+        // 4·k·(travel + h) = A·τ·(c/h)^(1/m) + 2·a·E·(t − gap)/t with gap = 0.67 + h, by bisection on the film h in mm
+        double Balance(double h) => 4 * 75 * (1.2 + h) - 24 * 22 * Sample.Grey.PressureMPa(h * 1000) - 2 * 14 * 12 * (1 - (2.1 - 0.23 - 1.2 + h)) / 1;
+        double low = 0.001, high = 0.5;
+        for (var i = 0; i < 100; i++) { var mid = (low + high) / 2; if (Balance(mid) < 0) low = mid; else high = mid; }
+        var seated = Solve();
+        Assert.All(seated.Dies[0].BondLinesUm, b => Assert.Equal(low * 1000, b, 4));
+        Assert.Equal(0, seated.TiltDeg[0], 6);
+        Assert.Equal(0, seated.TiltDeg[1], 6);
+        Assert.False(seated.Floats);
+    }
+
+    [Fact]
+    public void Forces_balance() =>
+        Assert.Equal(Solve().Screws.Sum(s => s.LoadN), Solve().Dies.Sum(d => d.LoadN) + Solve().Pads.Sum(p => p.LoadN), 1e-6);
+
+    [Fact]
+    public void Too_thick_pads_float_the_block_off_the_die()
+    {
+        var stiff = Sample.Soft with { Id = "stiff", Curve = [new(0, 0), new(0.5, 2)] };
+        var seated = SeatingSolver.Solve(Sample.Board(), Sample.Block(), [new("M1", 1.5, "stiff"), new("M2", 1.5, "stiff")], new Dictionary<string, PadMaterial> { ["stiff"] = stiff }, Sample.Grey);
+        Assert.True(seated.Floats);
+        Assert.Contains("floats", seated.Why, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void One_thick_pad_tilts_the_plate_away_from_it()
+    {
+        var seated = Solve(pads: [new("M1", 1.5, "soft"), new("M2", 1, "soft")]);
+        // M1 lies at +y: the plate rises there, a right-handed turn about +x
+        Assert.True(seated.TiltDeg[0] > 0.01);
+        Assert.True(seated.Dies[0].BondLinesUm[2] > seated.Dies[0].BondLinesUm[0]);
+    }
+
+    [Fact]
+    public void An_eccentric_load_on_a_linear_foundation_tilts_by_M_over_kI()
+    {
+        // foundation: one pad 40 × 20, stress E·squash, so k = E/t per area; load F at x = 3
+        const double e = 0.8, t = 2, f = 50, x = 3;
+        var pad = new SqueezedPad([.. Quadrature.Rectangle(default, 40, 20, 0, 3)], 0, t, new([new(0, 0), new(1, e)]));
+        var pose = PlateBalance.Solve([pad, new Pull(new(x, 0), f)], new(t - 0.2, 0, 0));
+        double k = e / t, inertia = 20 * Math.Pow(40, 3) / 12;
+        Assert.Equal(-f * x / (k * inertia), pose.SlopeX, 9);
+        Assert.Equal(t - f / (k * 800), pose.ZMm, 9);
+    }
+
+    [Fact]
+    public void The_start_does_not_matter()
+    {
+        var model = PlateModel.For(Sample.Board(), Sample.Block(), [new("M1", 1.5, "soft"), new("M2", 1, "soft")], Sample.Materials, Sample.Grey)[0];
+        List<Contact> contacts = [.. model.Films.Select(f => f.Film), .. model.Pads.Select(p => p.Contact), .. model.Screws().Select(s => s.Contact)];
+        PlatePose[] ends = [.. new PlatePose[] { new(2.11, 0, 0), new(5, 0.02, -0.03), new(1, -0.05, 0.05), new(2.2, 0.004, 0) }.Select(s => PlateBalance.Solve(contacts, s))];
+        Assert.All(ends, p => { Assert.Equal(ends[0].ZMm, p.ZMm, 9); Assert.Equal(ends[0].SlopeX, p.SlopeX, 9); Assert.Equal(ends[0].SlopeY, p.SlopeY, 9); });
+    }
+
+    [Fact]
+    public void Nothing_that_pulls_is_refused_with_a_reason()
+    {
+        var block = Sample.Block();
+        var loose = block with { Plates = [block.Plates[0] with { Holes = [] }] };
+        Assert.Throws<InputException>(() => Solve(loose));
+    }
+
+    [Fact]
+    public void A_pad_where_no_land_is_is_refused() =>
+        Assert.Equal("/pads/0/part", Assert.Throws<InputException>(() => Solve(pads: [new("U1", 1, "soft")])).Faults[0].Pointer);
+
+    [Fact]
+    public void Yield_stress_is_brought_to_megapascal() =>
+        // h = 131·(110e-6/0.5)^0.166 µm
+        Assert.Equal(131 * Math.Pow(110e-6 / 0.5, 0.166), Sample.Grey.BondLineUm(0.5), 9);
+
+    private sealed class Pull(Point2 at, double n) : Contact([new(at.X, at.Y, 1)])
+    {
+        public override (double Force, double Slope) At(double heightMm) => (-n, 0);
+    }
+}
+
+public class TighteningTests
+{
+    private static readonly LaidPad[] Pads = [new("M1", 1, "soft"), new("M2", 1, "soft")];
+
+    private static TighteningResult Simulate(double? turns = null, string[]? order = null) =>
+        Tightening.Simulate(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey, turns, order);
+
+    [Fact]
+    public void The_die_ring_goes_in_a_cross()
+    {
+        var order = Simulate().Order;
+        // S1 (−,−) is opposite S3 (+,+), S2 opposite S4
+        Assert.Equal(new HashSet<string> { "S1", "S3" }, order.Take(2).ToHashSet());
+        Assert.Equal(new HashSet<string> { "S2", "S4" }, order.Skip(2).ToHashSet());
+    }
+
+    [Fact]
+    public void It_ends_where_the_seating_says()
+    {
+        var seated = SeatingSolver.Solve(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey);
+        var last = Simulate(0.25).Moves[^1];
+        // the block's own weight rests on it too, five newtons of some hundred
+        Assert.Equal(seated.Screws[0].LoadN, last.LoadN, 0.5);
+        Assert.Equal(0, last.TiltDeg, 0.002);
+    }
+
+    [Fact]
+    public void One_corner_home_first_presses_the_die_harder_than_the_cross()
+    {
+        var t = Simulate(0.25);
+        Assert.True(t.OneCornerFirst!.PeakMPa > 2 * t.Worst.PeakMPa);
+        Assert.True(t.OneCornerFirst.TiltDeg > t.Worst.TiltDeg);
+    }
+
+    [Fact]
+    public void The_recommended_step_keeps_the_bounds_and_the_next_larger_does_not()
+    {
+        var t = Simulate();
+        Assert.True(t.Worst.TiltDeg <= t.TiltLimitDeg && t.Worst.PeakMPa <= t.PeakLimitMPa);
+        double[] steps = [0.125, 0.25, 0.5, 0.75, 1, 1.5, 2];
+        var larger = steps.FirstOrDefault(s => s > t.RecommendedTurns);
+        if (larger > 0)
+        {
+            var worse = Simulate(larger).Worst;
+            Assert.True(worse.TiltDeg > t.TiltLimitDeg || worse.PeakMPa > t.PeakLimitMPa);
+        }
+    }
+
+    [Fact]
+    public void Every_screw_is_turned_home_exactly()
+    {
+        foreach (var screw in Simulate(0.5).Moves.GroupBy(m => m.Hole))
+            // travel 1.2 mm and the height of the first touch, in turns of 0.45 mm
+            Assert.True(screw.Sum(m => m.Turns) * 0.45 >= 1.2);
+        Assert.Throws<InputException>(() => Simulate(0.5, ["S1", "S1", "S2", "S3"]));
+        Assert.Throws<InputException>(() => Simulate(0.5, ["S1", "S9", "S2", "S3"]));
+    }
+
+    [Fact]
+    public void Torque_is_K_times_diameter_times_load()
+    {
+        var move = Simulate().Moves[^1];
+        Assert.Equal(0.2 * 0.0025 * move.LoadN, move.TorqueNm, 9);
+    }
+}

@@ -1,0 +1,17 @@
+import { defineConfig } from '@playwright/test'
+
+export const launch = {
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+}
+
+export default defineConfig({
+  testDir: '.',
+  workers: 1,
+  retries: 0,
+  timeout: 120_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list']],
+  outputDir: '../../.run/test-results',
+  use: { viewport: { width: 1280, height: 800 }, launchOptions: launch, trace: 'off', locale: 'en-GB' },
+})
