@@ -45,6 +45,7 @@ test('a board file becomes a signed traveller, and a restart keeps it', async ({
   await page.keyboard.press('+')
   await page.keyboard.press('Space')
   await expect(page.getByRole('alert')).toBeHidden()
+  await expect(page.locator('[data-step="teardown.F2"]')).toHaveCount(0)
   await signStation(page)
   await expect(station(page, 'Teardown')).toContainText('18 of 18 screws in tray')
 

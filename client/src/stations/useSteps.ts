@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import type { JobView, Station } from '../api/client'
 import { Refusal } from '../api/client'
 import { useJobChanges } from '../api/queries'
@@ -13,7 +13,10 @@ export function useSteps(job: JobView, station: Station) {
   const firstOpen = steps.findIndex((s) => !signed.has(s.id))
   const next = firstOpen < 0 ? Math.max(0, steps.length - 1) : firstOpen
   const [looking, setLooking] = useState<number | null>(null)
-  const index = Math.min(looking ?? next, Math.max(0, steps.length - 1))
+  // a step signed just now is left behind as soon as its signature is seen
+  const justSigned = useRef<string>(undefined)
+  const left = looking !== null && steps[looking]?.id === justSigned.current && signed.has(steps[looking].id)
+  const index = Math.min(left ? next : (looking ?? next), Math.max(0, steps.length - 1))
   const step = steps[index]
   const [counted, setCounted] = useState<Record<string, number>>({})
   const [refusal, setRefusal] = useState<Refusal | null>(null)
@@ -25,13 +28,14 @@ export function useSteps(job: JobView, station: Station) {
     steps, step, index, signed, counted, refusal, busy, changes, by,
     allSigned: firstOpen < 0 && steps.length > 0,
     isSigned: step ? signed.has(step.id) : false,
-    look: (delta: number) => { setRefusal(null); setLooking(Math.max(0, Math.min(steps.length - 1, index + delta))) },
-    lookAt: (id: string) => { setRefusal(null); const i = steps.findIndex((s) => s.id === id); if (i >= 0) setLooking(i) },
+    look: (delta: number) => { setRefusal(null); justSigned.current = undefined; setLooking(Math.max(0, Math.min(steps.length - 1, index + delta))) },
+    lookAt: (id: string) => { setRefusal(null); justSigned.current = undefined; const i = steps.findIndex((s) => s.id === id); if (i >= 0) setLooking(i) },
     count: step ? (counted[step.id] ?? 0) : 0,
     setCount: (n: number) => { if (step) { setRefusal(null); setCounted({ ...counted, [step.id]: Math.max(0, n) }) } },
     sign: (overrideReason?: string) => {
       if (!step || busy || signed.has(step.id)) return
       setRefusal(null)
+      justSigned.current = step.id
       changes.sign.mutate({ stepId: step.id, by, count: step.count == null ? undefined : (counted[step.id] ?? 0), overrideReason }, { onSuccess: () => setLooking(null), onError: refuse })
     },
     back: () => {

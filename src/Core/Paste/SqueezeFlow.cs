@@ -1,0 +1,344 @@
+using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Materials;
+
+namespace FaithfulBracket.Core.Paste;
+
+/// <summary>One moment of a squeeze.</summary>
+/// <param name="Coverage">Share of the face that is wet, 0 to 1.</param>
+public sealed record SqueezeMoment(double TimeS, double GapUm, double Coverage);
+
+/// <param name="Bare">Places of the face without paste, named by where they lie, with their share of the face.</param>
+/// <param name="SpillMl">Paste pressed over the edge.</param>
+/// <param name="Film">The face as rows from −y to +y, one sign a cell: # wet, + partly, . bare, space off the face.</param>
+public sealed record SqueezeResult(
+    double Coverage, double FinalGapUm, double TimeS, double SpillMl, double VolumeErrorShare, IReadOnlyList<BareSpot> Bare, IReadOnlyList<SqueezeMoment> History, IReadOnlyList<string> Film);
+
+public sealed record BareSpot(string Where, double ShareOfFace);
+
+/// <param name="Cells">Cells along the longer side of the face.</param>
+/// <param name="TiltMmPerMm">Rise of the plate along x and y.</param>
+/// <param name="WithYield">False for a Newtonian paste.</param>
+/// <param name="MaxTimeS">Stops then, flowing or not.</param>
+public sealed record SqueezeSettings(int Cells = 96, Point2 TiltMmPerMm = default, bool WithYield = true, double MaxTimeS = 600, double? StopGapUm = null);
+
+/// <summary>
+/// Paste pressed out between a face and a plate: thin-film (Hele-Shaw) pressure on the wet cells, zero at the paste's rim, each
+/// cell's volume kept. The plate sinks as the clamp load allows; it stops at the bond-line law or where the yield stress
+/// carries the load, F = ∫ (2τ/h)·d dA with d the distance to the rim (Covey and Stanmore 1981 for the disc).
+/// </summary>
+public sealed class SqueezeFlow
+{
+    private readonly int _nx, _ny;
+    private readonly double _d;
+    private readonly bool[] _face;
+    private readonly double[] _volume, _rise, _pressure;
+    private readonly double _forceN;
+    private readonly PasteMaterial _paste;
+    private readonly SqueezeSettings _settings;
+    private double _gap, _spill;
+
+    private SqueezeFlow(Polygon face, PasteMaterial paste, double volumeMm3, Func<Point2, bool> mask, double forceN, SqueezeSettings settings)
+    {
+        (_paste, _forceN, _settings) = (paste, forceN, settings);
+        var b = face.Bounds;
+        _d = Math.Max(b.Width, b.Height) / settings.Cells;
+        _nx = Math.Max(4, (int)Math.Round(b.Width / _d));
+        _ny = Math.Max(4, (int)Math.Round(b.Height / _d));
+        int n = _nx * _ny;
+        (_face, _volume, _rise, _pressure) = (new bool[n], new double[n], new double[n], new double[n]);
+        var centre = new Point2((b.MinX + b.MaxX) / 2, (b.MinY + b.MaxY) / 2);
+        double laid = 0;
+        var share = new double[n];
+        for (var i = 0; i < n; i++)
+        {
+            var p = At(i, b);
+            _face[i] = face.Contains(p);
+            _rise[i] = settings.TiltMmPerMm.Dot(p - centre);
+            if (!_face[i]) continue;
+            // sixteen points a cell say how much of it the pattern takes
+            for (var k = 0; k < 16; k++)
+                if (mask(p - centre + new Point2((k % 4 - 1.5) * _d / 4, (k / 4 - 1.5) * _d / 4))) share[i] += 1 / 16.0;
+            laid += share[i] * _d * _d;
+        }
+        if (laid <= 0) throw new InputException("/pattern", "The pattern lays no paste on the face.");
+        var lowest = _rise.Min();
+        for (var i = 0; i < n; i++) _rise[i] -= lowest;
+        _gap = volumeMm3 / laid;
+        for (var i = 0; i < n; i++) _volume[i] = share[i] * _gap * _d * _d;
+    }
+
+    /// <param name="face">Outline of the face, mm.</param>
+    /// <param name="volumeMm3">Paste laid.</param>
+    /// <param name="mask">Where it is laid, from the face's centre.</param>
+    /// <param name="forceN">Clamp load.</param>
+    /// <param name="progress">Told the share done, 0 to 1.</param>
+    /// <exception cref="InputException">The pattern misses the face.</exception>
+    /// <exception cref="OperationCanceledException">Stopped.</exception>
+    public static SqueezeResult Run(Polygon face, PasteMaterial paste, double volumeMm3, Func<Point2, bool> mask, double forceN, SqueezeSettings? settings = null, IProgress<double>? progress = null, CancellationToken cancel = default) =>
+        new SqueezeFlow(face, paste, volumeMm3, mask, forceN, settings ?? new()).Run(volumeMm3, progress, cancel);
+
+    private Point2 At(int i, Bounds b) => new(b.MinX + (i % _nx + 0.5) * b.Width / _nx, b.MinY + (i / _nx + 0.5) * b.Height / _ny);
+
+    private double Capacity(int i) => (_gap + _rise[i]) * _d * _d;
+
+    private bool Full(int i) => _face[i] && _volume[i] >= Capacity(i) * (1 - 1e-9);
+
+    private SqueezeResult Run(double volumeMm3, IProgress<double>? progress, CancellationToken cancel)
+    {
+        double time = 0, start = _gap;
+        List<SqueezeMoment> history = [new(0, _gap * 1000, Coverage())];
+        for (var step = 0; step < 2000; step++)
+        {
+            cancel.ThrowIfCancellationRequested();
+            var stop = StopGap();
+            if (_gap <= stop * 1.0005 || time >= _settings.MaxTimeS) break;
+            var resistance = SolvePressure();
+            var driving = _forceN - (_settings.WithYield ? YieldForce() : 0);
+            if (driving <= 0) break;
+            // pressure was solved for one mm/s of sinking; the load sets the true speed
+            var speed = resistance > 0 ? driving / resistance : double.PositiveInfinity;
+            var sink = Math.Min(_gap - stop, Math.Min(0.02 * _gap, RoomLimit()));
+            if (time + sink / speed > _settings.MaxTimeS) sink = (_settings.MaxTimeS - time) * speed;
+            Move(sink);
+            if (!double.IsInfinity(speed)) time += sink / speed;
+            history.Add(new(time, _gap * 1000, Coverage()));
+            progress?.Report(Math.Min(1, Math.Log(start / _gap) / Math.Log(start / Math.Max(stop, 1e-4))));
+        }
+        var kept = _volume.Sum() + _spill;
+        return new(Coverage(), _gap * 1000, time, _spill / 1000, Math.Abs(kept - volumeMm3) / volumeMm3, Bare(), Thin(history), Film());
+    }
+
+    private double StopGap()
+    {
+        if (_settings.StopGapUm is { } um) return um / 1000;
+        var wet = 0;
+        for (var i = 0; i < _face.Length; i++) if (Full(i)) wet++;
+        return wet == 0 ? 0 : _paste.BondLineUm(_forceN / (wet * _d * _d)) / 1000;
+    }
+
+    /// <summary>Load that the paste carries without flowing, N.</summary>
+    private double YieldForce()
+    {
+        var distance = RimDistance();
+        double sum = 0;
+        for (var i = 0; i < distance.Length; i++) if (distance[i] > 0) sum += distance[i] / (_gap + _rise[i]);
+        return 2 * _paste.YieldPa * 1e-6 * sum * _d * _d;
+    }
+
+    /// <summary>Distance of each full cell to the rim, two sweeps of a chamfer (Borgefors 1986).</summary>
+    private double[] RimDistance()
+    {
+        var r = new double[_face.Length];
+        for (var i = 0; i < r.Length; i++) r[i] = Full(i) ? double.MaxValue / 4 : 0;
+        const double straight = 0.95509, diagonal = 1.36930;
+        double Neighbour(int x, int y) => x < 0 || y < 0 || x >= _nx || y >= _ny ? 0 : r[y * _nx + x];
+        for (var pass = 0; pass < 2; pass++)
+        {
+            for (var k = 0; k < r.Length; k++)
+            {
+                var i = pass == 0 ? k : r.Length - 1 - k;
+                if (r[i] == 0) continue;
+                int x = i % _nx, y = i / _nx, s = pass == 0 ? -1 : 1;
+                var near = Math.Min(Math.Min(Neighbour(x + s, y), Neighbour(x, y + s)) + straight, Math.Min(Neighbour(x + s, y + s), Neighbour(x - s, y + s)) + diagonal);
+                r[i] = Math.Min(r[i], Math.Min(near, Math.Min(Neighbour(x - s, y), Neighbour(x, y - s)) + straight));
+            }
+        }
+        for (var i = 0; i < r.Length; i++) r[i] = r[i] == 0 ? 0 : (r[i] - 0.5) * _d;
+        return r;
+    }
+
+    /// <summary>How much a full cell and what lies beside it conduct: the rim stands where the neighbour's paste ends.</summary>
+    private double Conductance(int i, int j, out bool open)
+    {
+        var gap = _gap + _rise[i];
+        open = true;
+        if (j < 0 || !_face[j]) return Cube(gap) / 0.5;
+        if (Full(j)) { open = false; return Cube((gap + _gap + _rise[j]) / 2); }
+        return Cube(gap) / (0.5 + Math.Min(1, _volume[j] / Capacity(j)));
+    }
+
+    private static double Cube(double v) => v * v * v;
+
+    private void Neighbours(int i, Span<int> n)
+    {
+        int x = i % _nx, y = i / _nx;
+        n[0] = x > 0 ? i - 1 : -1;
+        n[1] = x < _nx - 1 ? i + 1 : -1;
+        n[2] = y > 0 ? i - _nx : -1;
+        n[3] = y < _ny - 1 ? i + _nx : -1;
+    }
+
+    /// <summary>Pressure in MPa for a sinking speed of 1 mm/s, and the load it carries, N. Conjugate gradients, started from the last answer.</summary>
+    private double SolvePressure()
+    {
+        var cells = new List<int>();
+        var index = new int[_face.Length];
+        for (var i = 0; i < _face.Length; i++) { index[i] = -1; if (Full(i)) { index[i] = cells.Count; cells.Add(i); } else _pressure[i] = 0; }
+        var n = cells.Count;
+        if (n == 0) return 0;
+        double[] diagonal = new double[n], x = new double[n], r = new double[n], p = new double[n], q = new double[n];
+        var links = new int[4 * n];
+        var weights = new double[4 * n];
+        Span<int> near = stackalloc int[4];
+        // 12·µ·ḣ·d² with µ in Pa·s, lengths in mm, pressure in MPa
+        var source = 12 * _paste.ViscosityPaS * 1e-6 * _d * _d;
+        for (var k = 0; k < n; k++)
+        {
+            Neighbours(cells[k], near);
+            for (var m = 0; m < 4; m++)
+            {
+                var c = Conductance(cells[k], near[m], out var open);
+                diagonal[k] += c;
+                links[4 * k + m] = open ? -1 : index[near[m]];
+                weights[4 * k + m] = c;
+            }
+            x[k] = _pressure[cells[k]];
+        }
+        void Multiply(double[] v, double[] into)
+        {
+            for (var k = 0; k < n; k++)
+            {
+                var sum = diagonal[k] * v[k];
+                for (var m = 4 * k; m < 4 * k + 4; m++) if (links[m] >= 0) sum -= weights[m] * v[links[m]];
+                into[k] = sum;
+            }
+        }
+        Multiply(x, q);
+        double rho = 0;
+        for (var k = 0; k < n; k++) { r[k] = source - q[k]; p[k] = r[k] / diagonal[k]; rho += r[k] * p[k]; }
+        var goal = 1e-8 * source * source * n;
+        for (var iteration = 0; iteration < 3000; iteration++)
+        {
+            double norm = 0;
+            for (var k = 0; k < n; k++) norm += r[k] * r[k];
+            if (norm < goal) break;
+            Multiply(p, q);
+            double pq = 0;
+            for (var k = 0; k < n; k++) pq += p[k] * q[k];
+            var alpha = rho / pq;
+            double next = 0;
+            for (var k = 0; k < n; k++) { x[k] += alpha * p[k]; r[k] -= alpha * q[k]; next += r[k] * r[k] / diagonal[k]; }
+            var beta = next / rho;
+            for (var k = 0; k < n; k++) p[k] = r[k] / diagonal[k] + beta * p[k];
+            rho = next;
+        }
+        double load = 0;
+        for (var k = 0; k < n; k++) { _pressure[cells[k]] = x[k]; load += x[k] * _d * _d; }
+        return load;
+    }
+
+    /// <summary>Sinking until the fastest rim cell has filled about half its room, mm.</summary>
+    private double RoomLimit()
+    {
+        var inflow = new Dictionary<int, double>();
+        Span<int> near = stackalloc int[4];
+        var scale = 1 / (12 * _paste.ViscosityPaS * 1e-6);
+        for (var i = 0; i < _face.Length; i++)
+        {
+            if (!Full(i)) continue;
+            Neighbours(i, near);
+            foreach (var j in near)
+                if (j >= 0 && _face[j] && !Full(j)) inflow[j] = inflow.GetValueOrDefault(j) + Conductance(i, j, out _) * _pressure[i] * scale;
+        }
+        var limit = double.PositiveInfinity;
+        foreach (var (j, rate) in inflow)
+        {
+            var room = Math.Max(Capacity(j) - _volume[j], 0.25 * Capacity(j));
+            if (rate > 0) limit = Math.Min(limit, room / (rate + _d * _d));
+        }
+        return limit;
+    }
+
+    /// <summary>Lets the plate sink: full cells press what no longer fits through their sides, in proportion to the flow there.</summary>
+    private void Move(double sink)
+    {
+        var scale = sink / (12 * _paste.ViscosityPaS * 1e-6);
+        var change = new double[_face.Length];
+        Span<int> near = stackalloc int[4];
+        for (var i = 0; i < _face.Length; i++)
+        {
+            if (!Full(i)) continue;
+            Neighbours(i, near);
+            foreach (var j in near)
+            {
+                var c = Conductance(i, j, out var open);
+                if (open)
+                {
+                    var flow = c * _pressure[i] * scale;
+                    change[i] -= flow;
+                    if (j < 0 || !_face[j]) _spill += flow; else change[j] += flow;
+                }
+                else change[i] -= c * (_pressure[i] - _pressure[j]) * scale;
+            }
+        }
+        _gap -= sink;
+        for (var i = 0; i < _face.Length; i++) _volume[i] += change[i];
+        PushOn();
+    }
+
+    /// <summary>What a cell holds over its room goes on to neighbours with room, downhill; over the edge it is spilt.</summary>
+    private void PushOn()
+    {
+        Span<int> near = stackalloc int[4];
+        for (var sweep = 0; sweep < 8; sweep++)
+        {
+            var moved = false;
+            for (var i = 0; i < _face.Length; i++)
+            {
+                if (!_face[i]) continue;
+                var excess = _volume[i] - Capacity(i);
+                if (excess <= 1e-12) continue;
+                Neighbours(i, near);
+                int free = 0;
+                foreach (var j in near) if (j < 0 || !_face[j] || _volume[j] < Capacity(j)) free++;
+                if (free == 0) continue;
+                moved = true;
+                foreach (var j in near)
+                {
+                    if (j >= 0 && _face[j] && _volume[j] >= Capacity(j)) continue;
+                    if (j < 0 || !_face[j]) _spill += excess / free; else _volume[j] += excess / free;
+                }
+                _volume[i] -= excess;
+            }
+            if (!moved) return;
+        }
+    }
+
+    private double Coverage()
+    {
+        double wet = 0;
+        var face = 0;
+        for (var i = 0; i < _face.Length; i++) if (_face[i]) { face++; wet += Math.Clamp(_volume[i] / Capacity(i), 0, 1); }
+        return wet / face;
+    }
+
+    /// <summary>Bare ninths of the face by name.</summary>
+    private List<BareSpot> Bare()
+    {
+        string[] names = ["lower left", "lower edge", "lower right", "left edge", "middle", "right edge", "upper left", "upper edge", "upper right"];
+        var bare = new double[9];
+        var face = 0;
+        for (var i = 0; i < _face.Length; i++)
+        {
+            if (!_face[i]) continue;
+            face++;
+            int column = Math.Min(2, 3 * (i % _nx) / _nx), row = Math.Min(2, 3 * (i / _nx) / _ny);
+            bare[3 * row + column] += 1 - Math.Clamp(_volume[i] / Capacity(i), 0, 1);
+        }
+        return [.. bare.Select((b, k) => new BareSpot(names[k], b / face)).Where(b => b.ShareOfFace > 0.0005).OrderByDescending(b => b.ShareOfFace)];
+    }
+
+    private static List<SqueezeMoment> Thin(List<SqueezeMoment> history)
+    {
+        const int most = 80;
+        return history.Count <= most ? history : [.. Enumerable.Range(0, most).Select(k => history[k * (history.Count - 1) / (most - 1)])];
+    }
+
+    private List<string> Film() => [.. Enumerable.Range(0, _ny).Select(y => string.Concat(Enumerable.Range(0, _nx).Select(x =>
+    {
+        var i = y * _nx + x;
+        if (!_face[i]) return ' ';
+        var fill = _volume[i] / Capacity(i);
+        return fill > 0.95 ? '#' : fill > 0.1 ? '+' : '.';
+    })))];
+}
