@@ -81,32 +81,44 @@ public sealed class SqueezeFlow
 
     private double Capacity(int i) => (_gap + _rise[i]) * _d * _d;
 
-    private bool Full(int i) => _face[i] && _volume[i] >= Capacity(i) * (1 - 1e-9);
+    /// <summary>A cell this full takes part in the pressure; what it lacks is within the solver's tolerance.</summary>
+    private const double FullShare = 0.97;
+
+    private bool Full(int i) => _face[i] && _volume[i] >= Capacity(i) * FullShare;
 
     private SqueezeResult Run(double volumeMm3, IProgress<double>? progress, CancellationToken cancel)
     {
-        double time = 0, start = _gap;
+        double time = 0, start = _gap, lastSlowness = 0, lastSink = 0;
         List<SqueezeMoment> history = [new(0, _gap * 1000, Coverage())];
         for (var step = 0; step < 2000; step++)
         {
             cancel.ThrowIfCancellationRequested();
             var stop = StopGap();
             if (_gap <= stop * 1.0005 || time >= _settings.MaxTimeS) break;
-            var resistance = SolvePressure();
-            var driving = _forceN - (_settings.WithYield ? YieldForce() : 0);
-            if (driving <= 0) break;
+            var sink = Math.Min(_gap - stop, LargestStep * _gap);
+            var resistance = SolvePressure(sink);
+            var carried = _settings.WithYield ? YieldForce() : 0;
+            var driving = _forceN - carried;
+            if (driving <= 1e-3 * _forceN) break;
+            // for a disc the yield force grows as h^−5/2: never sink past where it carries the whole load
+            if (carried > 0) sink = Math.Min(sink, _gap * (1 - Math.Pow(carried / _forceN, 0.4)) + 1e-5 * _gap);
             // pressure was solved for one mm/s of sinking; the load sets the true speed
-            var speed = resistance > 0 ? driving / resistance : double.PositiveInfinity;
-            var sink = Math.Min(_gap - stop, Math.Min(0.02 * _gap, RoomLimit()));
-            if (time + sink / speed > _settings.MaxTimeS) sink = (_settings.MaxTimeS - time) * speed;
+            var slowness = resistance / driving;
+            // the last step was timed by its start alone; now its end is known too (trapezium)
+            time += lastSink * (slowness - lastSlowness) / 2;
+            if (slowness > 0 && time + sink * slowness > _settings.MaxTimeS) sink = Math.Max(0, (_settings.MaxTimeS - time) / slowness);
             Move(sink);
-            if (!double.IsInfinity(speed)) time += sink / speed;
+            time += sink * slowness;
+            (lastSlowness, lastSink) = (slowness, sink);
             history.Add(new(time, _gap * 1000, Coverage()));
             progress?.Report(Math.Min(1, Math.Log(start / _gap) / Math.Log(start / Math.Max(stop, 1e-4))));
         }
         var kept = _volume.Sum() + _spill;
         return new(Coverage(), _gap * 1000, time, _spill / 1000, Math.Abs(kept - volumeMm3) / volumeMm3, Bare(), Thin(history), Film());
     }
+
+    /// <summary>Share of the gap by which the plate sinks in one step.</summary>
+    private const double LargestStep = 0.02;
 
     private double StopGap()
     {
@@ -143,7 +155,7 @@ public sealed class SqueezeFlow
                 r[i] = Math.Min(r[i], Math.Min(near, Math.Min(Neighbour(x - s, y), Neighbour(x, y - s)) + straight));
             }
         }
-        for (var i = 0; i < r.Length; i++) r[i] = r[i] == 0 ? 0 : (r[i] - 0.5) * _d;
+        for (var i = 0; i < r.Length; i++) r[i] *= _d;
         return r;
     }
 
@@ -154,7 +166,22 @@ public sealed class SqueezeFlow
         open = true;
         if (j < 0 || !_face[j]) return Cube(gap) / 0.5;
         if (Full(j)) { open = false; return Cube((gap + _gap + _rise[j]) / 2); }
-        return Cube(gap) / (0.5 + Math.Min(1, _volume[j] / Capacity(j)));
+        return Cube(gap) / (0.5 + RimBeyond(i, j));
+    }
+
+    /// <summary>How far the paste reaches past cell i in the direction of j, in cells: the fills of the row added up (height function, Cummins et al. 2005).</summary>
+    private double RimBeyond(int i, int j)
+    {
+        double reach = 0;
+        var step = j - i;
+        for (var k = 0; k < 3; k++, j += step)
+        {
+            if (j < 0 || j >= _face.Length || Math.Abs(step) == 1 && j / _nx != i / _nx || !_face[j] || Full(j)) break;
+            var fill = Math.Min(1, _volume[j] / Capacity(j));
+            reach += fill;
+            if (fill <= 0) break;
+        }
+        return reach;
     }
 
     private static double Cube(double v) => v * v * v;
@@ -169,14 +196,15 @@ public sealed class SqueezeFlow
     }
 
     /// <summary>Pressure in MPa for a sinking speed of 1 mm/s, and the load it carries, N. Conjugate gradients, started from the last answer.</summary>
-    private double SolvePressure()
+    /// <param name="sink">The step it is solved for, mm: what a cell holds over or under its room is evened out within it.</param>
+    private double SolvePressure(double sink)
     {
         var cells = new List<int>();
         var index = new int[_face.Length];
         for (var i = 0; i < _face.Length; i++) { index[i] = -1; if (Full(i)) { index[i] = cells.Count; cells.Add(i); } else _pressure[i] = 0; }
         var n = cells.Count;
         if (n == 0) return 0;
-        double[] diagonal = new double[n], x = new double[n], r = new double[n], p = new double[n], q = new double[n];
+        double[] diagonal = new double[n], rhs = new double[n], x = new double[n], r = new double[n], p = new double[n], q = new double[n];
         var links = new int[4 * n];
         var weights = new double[4 * n];
         Span<int> near = stackalloc int[4];
@@ -193,6 +221,7 @@ public sealed class SqueezeFlow
                 weights[4 * k + m] = c;
             }
             x[k] = _pressure[cells[k]];
+            rhs[k] = source * Math.Clamp(1 + (_volume[cells[k]] - Capacity(cells[k])) / (_d * _d * sink), -1, 3);
         }
         void Multiply(double[] v, double[] into)
         {
@@ -205,7 +234,7 @@ public sealed class SqueezeFlow
         }
         Multiply(x, q);
         double rho = 0;
-        for (var k = 0; k < n; k++) { r[k] = source - q[k]; p[k] = r[k] / diagonal[k]; rho += r[k] * p[k]; }
+        for (var k = 0; k < n; k++) { r[k] = rhs[k] - q[k]; p[k] = r[k] / diagonal[k]; rho += r[k] * p[k]; }
         var goal = 1e-8 * source * source * n;
         for (var iteration = 0; iteration < 3000; iteration++)
         {
@@ -225,28 +254,6 @@ public sealed class SqueezeFlow
         double load = 0;
         for (var k = 0; k < n; k++) { _pressure[cells[k]] = x[k]; load += x[k] * _d * _d; }
         return load;
-    }
-
-    /// <summary>Sinking until the fastest rim cell has filled about half its room, mm.</summary>
-    private double RoomLimit()
-    {
-        var inflow = new Dictionary<int, double>();
-        Span<int> near = stackalloc int[4];
-        var scale = 1 / (12 * _paste.ViscosityPaS * 1e-6);
-        for (var i = 0; i < _face.Length; i++)
-        {
-            if (!Full(i)) continue;
-            Neighbours(i, near);
-            foreach (var j in near)
-                if (j >= 0 && _face[j] && !Full(j)) inflow[j] = inflow.GetValueOrDefault(j) + Conductance(i, j, out _) * _pressure[i] * scale;
-        }
-        var limit = double.PositiveInfinity;
-        foreach (var (j, rate) in inflow)
-        {
-            var room = Math.Max(Capacity(j) - _volume[j], 0.25 * Capacity(j));
-            if (rate > 0) limit = Math.Min(limit, room / (rate + _d * _d));
-        }
-        return limit;
     }
 
     /// <summary>Lets the plate sink: full cells press what no longer fits through their sides, in proportion to the flow there.</summary>
