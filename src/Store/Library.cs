@@ -25,10 +25,18 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
         return c.QuerySingleOrDefault<byte[]>($"select document from {table} where id = @id", new { id });
     }
 
-    public IReadOnlyList<byte[]> All()
+    /// <summary>Id and digest of every document, in listing order.</summary>
+    public IReadOnlyList<(string Id, string Digest)> Digests()
     {
         using var c = database.Open();
-        return [.. c.Query<byte[]>($"select document from {table} order by maker, model, id")];
+        return [.. c.Query<(string, string)>($"select id, digest from {table} order by maker, model, id")];
+    }
+
+    /// <summary>Every document by id.</summary>
+    public IEnumerable<(string Id, byte[] Document)> All()
+    {
+        using var c = database.Open();
+        foreach (var row in c.Query<(string, byte[])>($"select id, document from {table}", buffered: false)) yield return row;
     }
 
     /// <summary>Keeps one document.</summary>

@@ -9,9 +9,18 @@ public sealed record SqueezeMoment(double TimeS, double GapUm, double Coverage);
 
 /// <param name="Bare">Places of the face without paste, named by where they lie, with their share of the face.</param>
 /// <param name="SpillMl">Paste pressed over the edge.</param>
+/// <param name="SpillEdges">Over which sides it went.</param>
 /// <param name="Film">The face as rows from −y to +y, one sign a cell: # wet, + partly, . bare, space off the face.</param>
+/// <param name="Frames">The film on its way, coarser.</param>
 public sealed record SqueezeResult(
-    double Coverage, double FinalGapUm, double TimeS, double SpillMl, double VolumeErrorShare, IReadOnlyList<BareSpot> Bare, IReadOnlyList<SqueezeMoment> History, IReadOnlyList<string> Film);
+    double Coverage, double FinalGapUm, double TimeS, double SpillMl, double VolumeErrorShare, IReadOnlyList<BareSpot> Bare, IReadOnlyList<SpillEdge> SpillEdges,
+    IReadOnlyList<SqueezeMoment> History, IReadOnlyList<string> Film, IReadOnlyList<FilmFrame> Frames);
+
+/// <param name="Where">left, right, lower or upper edge, or notch.</param>
+public sealed record SpillEdge(string Where, double Ml);
+
+/// <summary>The film at one moment, rows as in <see cref="SqueezeResult.Film"/>.</summary>
+public sealed record FilmFrame(double TimeS, double GapUm, double Coverage, IReadOnlyList<string> Rows);
 
 public sealed record BareSpot(string Where, double ShareOfFace);
 
@@ -35,6 +44,8 @@ public sealed class SqueezeFlow
     private readonly double _forceN;
     private readonly PasteMaterial _paste;
     private readonly SqueezeSettings _settings;
+    private static readonly string[] SpillNames = ["left edge", "right edge", "lower edge", "upper edge", "notch"];
+    private readonly double[] _spilt = new double[5];
     private double _gap, _spill;
 
     private SqueezeFlow(Polygon face, PasteMaterial paste, double volumeMm3, Func<Point2, bool> mask, double forceN, SqueezeSettings settings)
@@ -90,6 +101,7 @@ public sealed class SqueezeFlow
     {
         double time = 0, start = _gap, lastSlowness = 0, lastSink = 0;
         List<SqueezeMoment> history = [new(0, _gap * 1000, Coverage())];
+        List<FilmFrame> frames = [Frame(0)];
         for (var step = 0; step < 2000; step++)
         {
             cancel.ThrowIfCancellationRequested();
@@ -111,10 +123,28 @@ public sealed class SqueezeFlow
             time += sink * slowness;
             (lastSlowness, lastSink) = (slowness, sink);
             history.Add(new(time, _gap * 1000, Coverage()));
+            if (_gap < frames[^1].GapUm / 1000 * FrameStep) frames.Add(Frame(time));
             progress?.Report(Math.Min(1, Math.Log(start / _gap) / Math.Log(start / Math.Max(stop, 1e-4))));
         }
         var kept = _volume.Sum() + _spill;
-        return new(Coverage(), _gap * 1000, time, _spill / 1000, Math.Abs(kept - volumeMm3) / volumeMm3, Bare(), Thin(history), Film());
+        frames.Add(Frame(time));
+        List<SpillEdge> edges = [.. SpillNames.Select((n, k) => new SpillEdge(n, _spilt[k] / 1000)).Where(e => e.Ml > 1e-7).OrderByDescending(e => e.Ml)];
+        return new(Coverage(), _gap * 1000, time, _spill / 1000, Math.Abs(kept - volumeMm3) / volumeMm3, Bare(), edges, Thin(history), Film(1), frames);
+    }
+
+    /// <summary>A frame is kept each time the gap has shrunk by this.</summary>
+    private const double FrameStep = 0.88;
+
+    private const int FrameCells = 48;
+
+    private FilmFrame Frame(double time) => new(time, _gap * 1000, Coverage(), Film(Math.Max(1, (Math.Max(_nx, _ny) + FrameCells - 1) / FrameCells)));
+
+    private void Spill(double volume, int cell, int direction)
+    {
+        _spill += volume;
+        int x = cell % _nx, y = cell / _nx;
+        var atBounds = direction switch { 0 => x == 0, 1 => x == _nx - 1, 2 => y == 0, _ => y == _ny - 1 };
+        _spilt[atBounds ? direction : 4] += volume;
     }
 
     /// <summary>Share of the gap by which the plate sinks in one step.</summary>
@@ -266,14 +296,15 @@ public sealed class SqueezeFlow
         {
             if (!Full(i)) continue;
             Neighbours(i, near);
-            foreach (var j in near)
+            for (var m = 0; m < 4; m++)
             {
+                var j = near[m];
                 var c = Conductance(i, j, out var open);
                 if (open)
                 {
                     var flow = c * _pressure[i] * scale;
                     change[i] -= flow;
-                    if (j < 0 || !_face[j]) _spill += flow; else change[j] += flow;
+                    if (j < 0 || !_face[j]) Spill(flow, i, m); else change[j] += flow;
                 }
                 else change[i] -= c * (_pressure[i] - _pressure[j]) * scale;
             }
@@ -300,10 +331,11 @@ public sealed class SqueezeFlow
                 foreach (var j in near) if (j < 0 || !_face[j] || _volume[j] < Capacity(j)) free++;
                 if (free == 0) continue;
                 moved = true;
-                foreach (var j in near)
+                for (var m = 0; m < 4; m++)
                 {
+                    var j = near[m];
                     if (j >= 0 && _face[j] && _volume[j] >= Capacity(j)) continue;
-                    if (j < 0 || !_face[j]) _spill += excess / free; else _volume[j] += excess / free;
+                    if (j < 0 || !_face[j]) Spill(excess / free, i, m); else _volume[j] += excess / free;
                 }
                 _volume[i] -= excess;
             }
@@ -341,9 +373,9 @@ public sealed class SqueezeFlow
         return history.Count <= most ? history : [.. Enumerable.Range(0, most).Select(k => history[k * (history.Count - 1) / (most - 1)])];
     }
 
-    private List<string> Film() => [.. Enumerable.Range(0, _ny).Select(y => string.Concat(Enumerable.Range(0, _nx).Select(x =>
+    private List<string> Film(int every) => [.. Enumerable.Range(0, (_ny + every - 1) / every).Select(y => string.Concat(Enumerable.Range(0, (_nx + every - 1) / every).Select(x =>
     {
-        var i = y * _nx + x;
+        var i = Math.Min(_ny - 1, y * every + every / 2) * _nx + Math.Min(_nx - 1, x * every + every / 2);
         if (!_face[i]) return ' ';
         var fill = _volume[i] / Capacity(i);
         return fill > 0.95 ? '#' : fill > 0.1 ? '+' : '.';

@@ -150,8 +150,21 @@ public sealed class ObjectReader
     /// <summary>A list of [x, y] pairs; empty when the field is missing.</summary>
     public List<Point2> Points(string field, double least = -MostLength, double most = MostLength)
     {
+        return [.. Pairs(Items(field), least, most)];
+    }
+
+    /// <summary>A list of [x, y] pairs inside a list.</summary>
+    public List<Point2> PointList(JsonElement list, string field)
+    {
+        if (list.ValueKind == JsonValueKind.Array && list.GetArrayLength() <= MostItems) return Pairs(list.EnumerateArray().Select((e, i) => (e, $"{Pointer}/{field}/{i}")), -MostLength, MostLength);
+        _faults.Add(new($"{Pointer}/{field}", $"Expected a list of at most {MostItems} pairs [x, y], found {Describe(list)}."));
+        return [];
+    }
+
+    private List<Point2> Pairs(IEnumerable<(JsonElement Element, string Pointer)> items, double least, double most)
+    {
         var list = new List<Point2>();
-        foreach (var (e, pointer) in Items(field))
+        foreach (var (e, pointer) in items)
         {
             if (e.ValueKind != JsonValueKind.Array || e.GetArrayLength() != 2) { _faults.Add(new(pointer, $"Expected a pair [x, y], found {Describe(e)}.")); continue; }
             if (ReadNumber(e[0], pointer + "/0", least, most) is { } x && ReadNumber(e[1], pointer + "/1", least, most) is { } y) list.Add(new(x, y));

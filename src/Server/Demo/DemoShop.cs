@@ -16,7 +16,7 @@ internal sealed class DemoShop([FromKeyedServices("board")] Library boards, [Fro
 {
     public void FillIfEmpty(string folder)
     {
-        if (boards.All().Count > 0 || jobs.All().Count > 0) return;
+        if (boards.Digests().Count > 0 || jobs.All().Count > 0) return;
         foreach (var f in Files(folder, "boards", "*.board.json")) boards.Keep(Document(f, "board"));
         foreach (var f in Files(folder, "blocks", "*.block.json")) blocks.Keep(Document(f, "block"));
         using (var json = JsonInput.Parse(File.ReadAllBytes(Path.Combine(folder, "drawer.json"))))

@@ -23,6 +23,8 @@ internal static class ComputeEndpoints
         compute.MapPost("/cut-plan", CutPlanAsync).Accepts<System.Text.Json.JsonElement>("application/json");
         compute.MapPost("/paste", PasteEndpoint.AnswerAsync).Accepts<System.Text.Json.JsonElement>("application/json");
         compute.MapPost("/teardown", TeardownAsync).Accepts<System.Text.Json.JsonElement>("application/json");
+        compute.MapPost("/bow", BowEndpoint.AnswerAsync).Accepts<System.Text.Json.JsonElement>("application/json");
+        compute.MapPost("/identify", IdentifyEndpoint.AnswerAsync).Accepts<System.Text.Json.JsonElement>("application/json");
         compute.MapPost("/tightening", TighteningAsync).Accepts<System.Text.Json.JsonElement>("application/json");
     }
 

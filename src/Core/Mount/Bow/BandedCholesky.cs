@@ -25,10 +25,12 @@ public sealed class BandedCholesky
     }
 
     /// <exception cref="InputException">The matrix is singular: the plate is not held.</exception>
-    public void Factor()
+    /// <exception cref="OperationCanceledException">Stopped.</exception>
+    public void Factor(CancellationToken cancel = default)
     {
         for (var i = 0; i < _n; i++)
         {
+            if ((i & 63) == 0) cancel.ThrowIfCancellationRequested();
             var first = Math.Max(0, i - _width + 1);
             var row = _band.AsSpan(i * _width, _width);
             for (var j = first; j <= i; j++)

@@ -77,7 +77,8 @@ public sealed class BoardBow
     }
 
     /// <exception cref="InputException">The board is not held, or a load or probe lies off it.</exception>
-    public static BowResult Solve(BowProblem problem) => new BoardBow(problem).Run();
+    /// <exception cref="OperationCanceledException">Stopped.</exception>
+    public static BowResult Solve(BowProblem problem, CancellationToken cancel = default) => new BoardBow(problem).Run(cancel);
 
     private static int Even(double n) => Math.Max(4, 2 * (int)Math.Round(n / 2));
 
@@ -90,7 +91,7 @@ public sealed class BoardBow
         return [.. nodes.SelectMany(n => new[] { 3 * n, 3 * n + 1, 3 * n + 2 })];
     }
 
-    private BowResult Run()
+    private BowResult Run(CancellationToken cancel)
     {
         var load = new double[Freedoms];
         var held = new bool[Freedoms];
@@ -100,7 +101,7 @@ public sealed class BoardBow
         foreach (var (l, k) in _p.Loads.Select((l, k) => (l, k))) Apply(l, k, load);
         var matrix = Assemble(load, held);
         for (var f = 0; f < Freedoms; f++) if (held[f]) load[f] = 0;
-        matrix.Factor();
+        matrix.Factor(cancel);
         var u = (double[])load.Clone();
         matrix.Solve(u);
         var reactions = Hold(matrix, discs, u);

@@ -1,0 +1,33 @@
+using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Mount.Bow;
+using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Http;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace FaithfulBracket.Server.Stations;
+
+/// <summary>Bending of one board under given loads and supports.</summary>
+internal static class BowEndpoint
+{
+    public static async Task<Ok<BowResult>> AnswerAsync(HttpRequest request)
+    {
+        var problem = await Bodies.ReadAsync(request, Read);
+        return TypedResults.Ok(await Task.Run(() => BoardBow.Solve(problem, request.HttpContext.RequestAborted)));
+    }
+
+    private static BowProblem Read(ObjectReader o)
+    {
+        var material = o.Object("material");
+        double e = material.Number("eMPa", 0.1, 1e6), nu = material.Number("nu", 0, 0.499);
+        material.End();
+        return new(o.Polygon("outline"), o.Number("thicknessMm", 0.05, 50), e, nu)
+        {
+            Edges = o.OptionalChoice<EdgeHold>("edges") ?? EdgeHold.Free,
+            Supports = o.Objects("supports", s => new BowSupport(s.Number("x"), s.Number("y"), s.Choice<SupportKind>("kind"), s.Number("diameterMm", 0, 1000, otherwise: 0))),
+            Loads = o.Objects("loads", l => new BowLoad(l.Number("x"), l.Number("y"), l.Number("widthMm", 0, 10_000, otherwise: 0), l.Number("depthMm", 0, 10_000, otherwise: 0), l.Number("forceN"))),
+            PressureMPa = o.Number("pressureMPa", -1000, 1000, otherwise: 0),
+            Probes = o.Points("probes"),
+            Elements = o.OptionalInteger("elements", 16, 40_000) ?? 2500,
+        };
+    }
+}
