@@ -19,9 +19,9 @@ public sealed class BoardFamilies(int families, int classes, int members, int se
     public Board Make(int board)
     {
         int family = board / (classes * members), kind = board / members, member = board % members;
-        var (holes, parts) = Plan(new Random(HashCode.Combine(seed, family)));
-        if (kind % classes > 0) Edit(new Random(HashCode.Combine(seed, 7, kind)), holes, parts, 10);
-        Outside(new Random(HashCode.Combine(seed, 13, board)), parts, member);
+        var (holes, parts) = Plan(new Random(seed + 31 * family));
+        if (kind % classes > 0) Edit(new Random(seed + 31 * kind + 7), holes, parts, 10);
+        Outside(new Random(seed + 31 * board + 13), parts, member);
         return new()
         {
             Id = IdOf(board), Maker = "Made", Model = $"Family {family}", BoardCode = $"F{family}", Revision = $"R{kind % classes}.{member}", Kind = BoardKind.GraphicsCard,

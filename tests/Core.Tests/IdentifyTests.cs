@@ -60,7 +60,7 @@ public class IdentifyTests
     public void What_differs_is_told_apart_by_whether_the_block_is_over_it()
     {
         var board = Boards[0];
-        var capacitor = board.Parts.First(p => p.Kind == PartKind.Capacitor && Math.Abs(p.X) < 30);
+        var capacitor = board.Parts.First(p => p.Kind == PartKind.Capacitor && p.X is > -20 and < 50 && Math.Abs(p.Y) < 30);
         var changed = board with
         {
             Parts = [.. board.Parts.Select(p => p.Id == capacitor.Id ? p with { HeightMm = p.HeightMm + 0.6 } : p), new Part { Id = "J9", Kind = PartKind.Connector, X = 170, Y = 0, WidthMm = 5, DepthMm = 5, HeightMm = 5 }],

@@ -25,6 +25,7 @@ internal static class ComputeEndpoints
         compute.MapPost("/teardown", TeardownAsync).Accepts<System.Text.Json.JsonElement>("application/json");
         compute.MapPost("/bow", BowEndpoint.AnswerAsync).Accepts<System.Text.Json.JsonElement>("application/json");
         compute.MapPost("/identify", IdentifyEndpoint.AnswerAsync).Accepts<System.Text.Json.JsonElement>("application/json");
+        compute.MapPost("/trace", TraceEndpoint.AnswerAsync).Accepts<System.Text.Json.JsonElement>("application/json");
         compute.MapPost("/tightening", TighteningAsync).Accepts<System.Text.Json.JsonElement>("application/json");
     }
 

@@ -9,7 +9,7 @@ internal static class Likelihood
     public static double None(int seen, double areaMm2) => Strangers(seen, areaMm2);
 
     /// <summary>Rows of memory and power stages look alike on many boards: a twin has to meet about half of what was seen.</summary>
-    private const double LeastShareMet = 0.45, ShareWeight = 100;
+    private const double LeastShareMet = 0.5, ShareWeight = 300;
 
     /// <param name="sigmaMm">Standard deviation of a miss per axis.</param>
     public static double Of(int holesOfBoard, int holesMet, int partsOfBoard, int partsMet, double squares, double sigmaMm, int seen, double areaMm2)

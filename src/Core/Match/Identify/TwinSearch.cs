@@ -75,7 +75,7 @@ public static class TwinSearch
             // boards of one family stand in one frame: a pose found on one usually holds for the next
             foreach (var k in known) Try(k);
             var met = pose is { } p ? finder.Meet(p, x.Span, y.Span, hole.Span) : default;
-            if (met.Holes + met.Parts < 0.4 * Math.Min(seen.Points.Count, x.Length) && searched < 16)
+            if (met.Holes + met.Parts < 0.4 * Math.Min(seen.Points.Count, x.Length) && searched < 40)
             {
                 searched++;
                 if (finder.FromTriangles(x.Span, y.Span, hole.Span, scratch) is { } fresh)
