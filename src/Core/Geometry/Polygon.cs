@@ -76,7 +76,8 @@ public sealed class Polygon
         return (p - (a + d * t)).Length;
     }
 
-    internal static double Shoelace(IReadOnlyList<Point2> points)
+    /// <summary>Signed area of a closed line, positive counter-clockwise, mm².</summary>
+    public static double Shoelace(IReadOnlyList<Point2> points)
     {
         double sum = 0;
         for (int i = 0, j = points.Count - 1; i < points.Count; j = i++) sum += points[j].Cross(points[i]);

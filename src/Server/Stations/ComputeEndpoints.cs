@@ -26,6 +26,7 @@ internal static class ComputeEndpoints
         compute.MapPost("/bow", BowEndpoint.AnswerAsync).Accepts<System.Text.Json.JsonElement>("application/json");
         compute.MapPost("/identify", IdentifyEndpoint.AnswerAsync).Accepts<System.Text.Json.JsonElement>("application/json");
         compute.MapPost("/trace", TraceEndpoint.AnswerAsync).Accepts<System.Text.Json.JsonElement>("application/json");
+        compute.MapPost("/read-layout", LayoutEndpoint.AnswerAsync).Accepts<IFormFileCollection>("multipart/form-data").DisableAntiforgery();
         compute.MapPost("/tightening", TighteningAsync).Accepts<System.Text.Json.JsonElement>("application/json");
     }
 

@@ -1,0 +1,40 @@
+using System.Globalization;
+using FaithfulBracket.Core;
+using FaithfulBracket.Formats.Layouts;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace FaithfulBracket.Server.Stations;
+
+/// <summary>Holes and parts out of layout files; nothing is stored.</summary>
+internal static class LayoutEndpoint
+{
+    private const long MostBytes = 32 * 1024 * 1024;
+
+    public static async Task<Ok<LayoutResult>> AnswerAsync(HttpRequest request, string? units, string? digits)
+    {
+        if (!request.HasFormContentType) throw new BadHttpRequestException("Expected multipart/form-data with the layout's files in the field \"files\".", StatusCodes.Status415UnsupportedMediaType);
+        var options = new LayoutOptions(Units(units));
+        if (digits is not null) options = Digits(options, digits);
+        IFormCollection form;
+        try { form = await request.ReadFormAsync(new Microsoft.AspNetCore.Http.Features.FormOptions { MultipartBodyLengthLimit = MostBytes }, request.HttpContext.RequestAborted); }
+        catch (InvalidDataException e) { throw new InputException("/files", $"The form can't be read: {e.Message}"); }
+        var files = new List<LayoutFile>();
+        foreach (var f in form.Files.Where(f => f.Name == "files"))
+        {
+            using var memory = new MemoryStream();
+            await f.CopyToAsync(memory, request.HttpContext.RequestAborted);
+            files.Add(new(Path.GetFileName(f.FileName), memory.ToArray()));
+        }
+        return TypedResults.Ok(LayoutReader.Read(files, options));
+    }
+
+    private static LengthUnit? Units(string? text) => text is null ? null : LengthUnits.Parse(text) ?? throw new InputException("?units", $"Expected mm, inch or mil, found \"{text}\".");
+
+    private static LayoutOptions Digits(LayoutOptions options, string digits)
+    {
+        var parts = digits.Split('.', ':');
+        return parts.Length == 2 && int.TryParse(parts[0], CultureInfo.InvariantCulture, out var a) && int.TryParse(parts[1], CultureInfo.InvariantCulture, out var b) && a is >= 1 and <= 6 && b is >= 1 and <= 6
+            ? options with { IntegerDigits = a, DecimalDigits = b }
+            : throw new InputException("?digits", $"Expected digits before and after the point such as 2.4, found \"{digits}\".");
+    }
+}
