@@ -1,4 +1,4 @@
-using FaithfulBracket.Core.Mount.Bow;
+using FaithfulBracket.Core.Boards.Bow;
 using Xunit;
 
 namespace FaithfulBracket.Core.Tests;

@@ -32,6 +32,29 @@ public class SeatingTests
         Assert.Equal(Solve().Screws.Sum(s => s.LoadN), Solve().Dies.Sum(d => d.LoadN) + Solve().Pads.Sum(p => p.LoadN), 1e-6);
 
     [Fact]
+    public void A_very_stiff_laminate_seats_as_a_rigid_board()
+    {
+        var (rigid, elastic) = (Solve(), Bent(new(EMPa: 2.2e9)));
+        for (var k = 0; k < 4; k++) Assert.Equal(rigid.Dies[0].BondLinesUm[k], elastic.Dies[0].BondLinesUm[k], 0.01);
+        Assert.Equal(rigid.Dies[0].LoadN, elastic.Dies[0].LoadN, 0.05);
+    }
+
+    [Fact]
+    public void On_a_bending_board_forces_balance_and_the_screws_relax()
+    {
+        var (rigid, bent) = (Solve(), Bent(new()));
+        Assert.Equal(bent.Screws.Sum(s => s.LoadN), bent.Dies.Sum(d => d.LoadN) + bent.Pads.Sum(p => p.LoadN), 1e-3);
+        // the screws lift the board towards the plate, so their springs are squeezed less
+        Assert.True(bent.Screws.Sum(s => s.LoadN) < rigid.Screws.Sum(s => s.LoadN));
+        Assert.Equal(bent.Dies[0].BondLinesUm[0], bent.Dies[0].BondLinesUm[2], 0.05);
+    }
+
+    [Fact]
+    public void A_softer_laminate_relaxes_more() => Assert.True(Bent(new(EMPa: 8000)).Dies[0].LoadN < Bent(new()).Dies[0].LoadN);
+
+    private static SeatingResult Bent(BoardStiffness stiffness) => SeatingSolver.Solve(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey, elastic: stiffness);
+
+    [Fact]
     public void Too_thick_pads_float_the_block_off_the_die()
     {
         var stiff = Sample.Soft with { Id = "stiff", Curve = [new(0, 0), new(0.5, 2)] };

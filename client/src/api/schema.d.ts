@@ -409,7 +409,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["PasteAmount"];
+                        "application/json": components["schemas"]["PasteAnswer"];
                     };
                 };
             };
@@ -449,6 +449,165 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["TeardownPlan"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/bow": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BowResult"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/identify": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["IdentifyResult"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/trace": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TraceResult"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/read-layout": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: {
+                    units?: string;
+                    digits?: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "multipart/form-data": components["schemas"]["IFormFileCollection"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LayoutResult"];
                     };
                 };
             };
@@ -1406,6 +1565,11 @@ export interface components {
             /** Format: double */
             standoffTolMm: number;
         };
+        BareSpot: {
+            where: string;
+            /** Format: double */
+            shareOfFace: number;
+        };
         BenchIndex: {
             jobs: components["schemas"]["BenchJob"][];
             timers: components["schemas"]["RunningTimer"][];
@@ -1513,6 +1677,12 @@ export interface components {
             assembly: null | components["schemas"]["Assembly"];
             evidence: null | components["schemas"]["EvidenceGrade"];
         };
+        BoardDifference: {
+            code: string;
+            text: string;
+            refs: string[];
+            atMm: number[];
+        };
         BoardEntry: {
             id: string;
             maker: string;
@@ -1565,6 +1735,41 @@ export interface components {
         };
         /** @enum {unknown} */
         BondKind: "pads" | "paste" | "clips" | "tape" | "snug";
+        BowMap: {
+            /** Format: double */
+            minX: number;
+            /** Format: double */
+            minY: number;
+            /** Format: double */
+            stepX: number;
+            /** Format: double */
+            stepY: number;
+            /** Format: int32 */
+            columns: number;
+            /** Format: int32 */
+            rows: number;
+            mm: (null | number)[];
+        };
+        BowReaction: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            /** Format: double */
+            forceN: number;
+        };
+        BowResult: {
+            /** Format: double */
+            peakMm: number;
+            atMm: number[];
+            probesMm: number[];
+            /** Format: double */
+            strainMicro: number;
+            reactions: components["schemas"]["BowReaction"][];
+            /** Format: int32 */
+            elementsUsed: number;
+            map: components["schemas"]["BowMap"];
+        };
         /** @enum {unknown} */
         CeilingRegion: "base" | "pocket" | "land";
         Checked: {
@@ -1722,6 +1927,15 @@ export interface components {
             springLoaded: boolean;
             seal: boolean;
         };
+        FilmFrame: {
+            /** Format: double */
+            timeS: number;
+            /** Format: double */
+            gapUm: number;
+            /** Format: double */
+            coverage: number;
+            rows: string[];
+        };
         FitResult: {
             verdict: components["schemas"]["Verdict"];
             grade: components["schemas"]["EvidenceGrade"];
@@ -1787,6 +2001,13 @@ export interface components {
         HoleRole: "retention" | "perimeter" | "bracket" | "standoff";
         /** Format: binary */
         IFormFile: string;
+        IFormFileCollection: components["schemas"]["IFormFile"][];
+        IdentifyResult: {
+            candidates: components["schemas"]["TwinCandidate"][];
+            /** Format: double */
+            noneChance: number;
+            text: string;
+        };
         InputFault: {
             pointer: string;
             message: string;
@@ -1922,6 +2143,53 @@ export interface components {
             padMm?: null | number;
             metal?: null | string;
         };
+        LayoutHole: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            /** Format: double */
+            diameterMm?: null | number;
+            plated?: null | boolean;
+            /** Format: double */
+            slotMm?: null | number;
+            /** Format: double */
+            slotDeg?: null | number;
+        };
+        LayoutPart: {
+            id: string;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            /** Format: double */
+            rotationDeg: number;
+            face: components["schemas"]["Face"];
+            /** Format: double */
+            heightMm?: null | number;
+            kind: null | components["schemas"]["PartKind"];
+            /** Format: double */
+            widthMm?: null | number;
+            /** Format: double */
+            depthMm?: null | number;
+            package?: null | string;
+        };
+        LayoutResult: {
+            holes: components["schemas"]["LayoutHole"][];
+            parts: components["schemas"]["LayoutPart"][];
+            outline: null | components["schemas"]["Polygon"];
+            /** Format: double */
+            thicknessMm?: null | number;
+            units: components["schemas"]["LengthUnit"];
+            assumptions: string[];
+            warnings: components["schemas"]["LayoutWarning"][];
+        };
+        LayoutWarning: {
+            file: string;
+            /** Format: int32 */
+            line: number;
+            text: string;
+        };
         Lead: {
             id: string;
             name: string;
@@ -1942,6 +2210,8 @@ export interface components {
             /** Format: double */
             depthMm: number;
         };
+        /** @enum {unknown} */
+        LengthUnit: "mm" | "inch" | "mil";
         MatchEntry: {
             boardId: string;
             boardName: string;
@@ -2103,7 +2373,7 @@ export interface components {
             packageOutline: null | components["schemas"]["Polygon"];
         };
         /** @enum {unknown} */
-        PartKind: "die" | "lid" | "memory" | "power-stage" | "inductor" | "bridge-chip" | "controller" | "capacitor" | "connector" | "cover" | "empty" | "other";
+        PartKind: "die" | "lid" | "memory" | "power-stage" | "inductor" | "bridge-chip" | "controller" | "capacitor" | "connector" | "cover" | "empty" | "other" | null;
         PartMargin: {
             part: string;
             /** Format: double */
@@ -2142,6 +2412,41 @@ export interface components {
             crossArmMm: number;
             /** Format: double */
             plungerMm: number;
+        };
+        PasteAnswer: {
+            /** Format: double */
+            bondLineUm: number;
+            /** Format: double */
+            pressureMPa: number;
+            /** Format: double */
+            areaMm2: number;
+            /** Format: double */
+            volumeMl: number;
+            /** Format: double */
+            massG: number;
+            /** Format: double */
+            dotDiameterMm: number;
+            /** Format: double */
+            lineLengthMm: number;
+            /** Format: double */
+            crossArmMm: number;
+            /** Format: double */
+            plungerMm: number;
+            /** Format: double */
+            coverage?: null | number;
+            bare?: null | components["schemas"]["BareSpot"][];
+            spill: null | components["schemas"]["SpillAnswer"];
+            /** Format: double */
+            finalBondLineUm?: null | number;
+            /** Format: double */
+            timeS?: null | number;
+            history?: null | components["schemas"]["SqueezeMoment"][];
+            film?: null | string[];
+            frames?: null | components["schemas"]["FilmFrame"][];
+            /** Format: double */
+            costK?: null | number;
+            /** Format: double */
+            volumeErrorShare?: null | number;
         };
         PasteFace: {
             part: string;
@@ -2366,11 +2671,31 @@ export interface components {
             /** Format: double */
             stopHeightMm?: null | number;
         };
+        SpillAnswer: {
+            /** Format: double */
+            ml: number;
+            /** Format: double */
+            share: number;
+            edges: components["schemas"]["SpillEdge"][];
+        };
+        SpillEdge: {
+            where: string;
+            /** Format: double */
+            ml: number;
+        };
         Spring: {
             /** Format: double */
             rateNPerMm: number;
             /** Format: double */
             travelMm: number;
+        };
+        SqueezeMoment: {
+            /** Format: double */
+            timeS: number;
+            /** Format: double */
+            gapUm: number;
+            /** Format: double */
+            coverage: number;
         };
         /** @enum {unknown} */
         Station: "match" | "kit" | "teardown" | "prep" | "pads" | "paste" | "mount" | "prove" | "care";
@@ -2476,6 +2801,28 @@ export interface components {
             id: string;
             name: string;
         };
+        TraceResult: {
+            points: components["schemas"]["TracedPoint"][];
+            /** Format: double */
+            rmsPx: number;
+            /** Format: double */
+            lensK1?: null | number;
+            /** Format: double */
+            sigmaPx: number;
+            /** Format: double */
+            focalPx: number;
+            cameraMm: number[];
+            /** Format: double */
+            tiltDeg: number;
+        };
+        TracedPoint: {
+            id: string;
+            /** Format: double */
+            xMm: number;
+            /** Format: double */
+            yMm: number;
+            covMm2: number[];
+        };
         TrayCell: {
             cell: string;
             driver: string;
@@ -2485,6 +2832,21 @@ export interface components {
             /** Format: int32 */
             count: number;
             fasteners: string[];
+        };
+        TwinCandidate: {
+            boardId: string;
+            /** Format: double */
+            chance: number;
+            placement: components["schemas"]["Placement"];
+            differencesUnderBlock: components["schemas"]["BoardDifference"][];
+            otherDifferences: components["schemas"]["BoardDifference"][];
+            twins: string[];
+            /** Format: int32 */
+            met: number;
+            /** Format: int32 */
+            seen: number;
+            /** Format: double */
+            rmsMm: number;
         };
         UnplacedPiece: {
             pieceId: string;

@@ -1,5 +1,5 @@
 using FaithfulBracket.Core.Geometry;
-using FaithfulBracket.Core.Mount.Bow;
+using FaithfulBracket.Core.Boards.Bow;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using Microsoft.AspNetCore.Http.HttpResults;

@@ -53,13 +53,23 @@ internal static class ComputeEndpoints
 
     private static async Task<Ok<SeatingResult>> SeatingAsync(HttpRequest request, ShopMemory shop)
     {
-        var (board, block, pads, materials, paste, limit) = await Bodies.ReadAsync(request, o =>
-        {
-            o.Flag("elasticBoard", false);
-            return (ComputeInputs.Board(o), ComputeInputs.Block(o), ComputeInputs.Pads(o), ComputeInputs.Materials(o, shop), ComputeInputs.Paste(o, shop),
-                o.Number("maxBondLineUm", 1, 10_000, SeatingSolver.DefaultMaxBondLineUm));
-        });
-        return TypedResults.Ok(SeatingSolver.Solve(board, block, pads, materials, paste, limit));
+        var (board, block, pads, materials, paste, limit, elastic) = await Bodies.ReadAsync(request, o =>
+            (ComputeInputs.Board(o), ComputeInputs.Block(o), ComputeInputs.Pads(o), ComputeInputs.Materials(o, shop), ComputeInputs.Paste(o, shop),
+                o.Number("maxBondLineUm", 1, 10_000, SeatingSolver.DefaultMaxBondLineUm), Elastic(o)));
+        var cancel = request.HttpContext.RequestAborted;
+        if (elastic is { } stiffness) elastic = stiffness with { BackPlateFactor = block.BackPlate?.StiffnessFactor ?? 1 };
+        return TypedResults.Ok(await Task.Run(() => SeatingSolver.Solve(board, block, pads, materials, paste, limit, elastic, cancel), cancel));
+    }
+
+    /// <summary>true, or the laminate's values; the board is stiff otherwise.</summary>
+    private static BoardStiffness? Elastic(ObjectReader o)
+    {
+        if (o.Raw("elasticBoard") is not { ValueKind: System.Text.Json.JsonValueKind.Object }) return o.Flag("elasticBoard", false) ? new() : null;
+        var e = o.Object("elasticBoard");
+        var defaults = new BoardStiffness();
+        var read = new BoardStiffness(e.Number("eMPa", 10, 1e6, defaults.EMPa), e.Number("nu", 0, 0.499, defaults.Nu), e.Number("packageFactor", 1, 1000, defaults.PackageFactor), 1, e.OptionalInteger("elements", 100, 10_000) ?? defaults.Elements);
+        e.End();
+        return read;
     }
 
     private static async Task<Ok<CutPlan>> CutPlanAsync(HttpRequest request)

@@ -31,7 +31,7 @@ internal static class Homography
             ReadOnlySpan<double> r1 = [0, 0, 0, -p.X, -p.Y, -1, q.Y * p.X, q.Y * p.Y, q.Y], r2 = [p.X, p.Y, 1, 0, 0, 0, -q.X * p.X, -q.X * p.Y, -q.X];
             for (var r = 0; r < 9; r++) for (var c = 0; c < 9; c++) m[r, c] += r1[r] * r1[c] + r2[r] * r2[c];
         }
-        var n = SmallMatrix.LeastEigenvector(m);
+        var n = DenseSolve.LeastEigenvector(m);
         // undo: B⁻¹ · N · A
         double[] back = [1 / b.Scale, 0, b.Centre.X, 0, 1 / b.Scale, b.Centre.Y, 0, 0, 1], forth = [a.Scale, 0, -a.Scale * a.Centre.X, 0, a.Scale, -a.Scale * a.Centre.Y, 0, 0, 1];
         return Product(Product(back, n), forth);

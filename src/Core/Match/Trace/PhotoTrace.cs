@@ -138,7 +138,7 @@ public sealed class PhotoTrace
             {
                 var damped = (double[,])normal.Clone();
                 for (var a = 0; a < n; a++) damped[a, a] *= 1 + damping;
-                if (SmallMatrix.Solve(damped, g) is { } step)
+                if (DenseSolve.Solve(damped, g) is { } step)
                 {
                     double[] trial = [.. _theta.Zip(step, (t, s) => t + s)];
                     var rest = new double[r.Length];
@@ -157,7 +157,7 @@ public sealed class PhotoTrace
             if (!better) break;
         }
         // the inverse of the normal matrix times the variance of a click is the parameters' covariance
-        _cov = SmallMatrix.Inverse(normal) ?? throw new InputException("/target", "The marks do not define a view: spread them round the board.");
+        _cov = DenseSolve.Inverse(normal) ?? throw new InputException("/target", "The marks do not define a view: spread them round the board.");
     }
 
     private static double[,] Jacobian(double[] at, int rows, Action<ReadOnlySpan<double>, double[]> function)

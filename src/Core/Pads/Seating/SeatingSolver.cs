@@ -1,10 +1,12 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Boards.Bow;
+using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Materials;
 
 namespace FaithfulBracket.Core.Pads.Seating;
 
-/// <summary>Where a block comes to rest: films, pads and screws in balance, rigid board.</summary>
+/// <summary>Where a block comes to rest: films, pads and screws in balance, on a stiff board or on one that bends.</summary>
 public static class SeatingSolver
 {
     /// <summary>A film thicker than this at any corner means the block floats, µm.</summary>
@@ -12,7 +14,7 @@ public static class SeatingSolver
 
     /// <exception cref="InputException">The input does not describe a block that can come to rest.</exception>
     public static SeatingResult Solve(Board board, Block block, IReadOnlyList<LaidPad> pads,
-        IReadOnlyDictionary<string, PadMaterial> materials, PasteMaterial paste, double maxBondLineUm = DefaultMaxBondLineUm)
+        IReadOnlyDictionary<string, PadMaterial> materials, PasteMaterial paste, double maxBondLineUm = DefaultMaxBondLineUm, BoardStiffness? elastic = null, CancellationToken cancel = default)
     {
         var dies = new List<DieContact>();
         var squeezed = new List<PadContact>();
@@ -23,6 +25,11 @@ public static class SeatingSolver
             var screws = model.Screws().ToList();
             if (screws.Count == 0) throw new InputException("/block/plates", $"Plate {model.Plate.Id} has no screws: nothing pulls it down.");
             var pose = PlateBalance.Solve([.. Contacts(model), .. screws.Select(s => s.Contact)], new(model.HomeMm + 0.05, 0, 0));
+            if (elastic is not null)
+            {
+                main ??= Bent(board, block, model, screws, pose, paste, elastic, dies, squeezed, screwLoads, cancel);
+                continue;
+            }
             main ??= pose;
             dies.AddRange(model.Films.Select(f => Die(f.Part, f.Film, pose, paste)));
             squeezed.AddRange(model.Pads.Select(p => new PadContact(p.Pad.Part, MeanSquash(p.Contact, pose), Load(p.Contact, pose))));
@@ -31,6 +38,62 @@ public static class SeatingSolver
         var (x, y) = main!.Value.TiltDeg;
         var floats = dies.Any(d => d.BondLinesUm.Any(b => b > maxBondLineUm));
         return new(dies, [x, y], squeezed, screwLoads, floats, main.Value.ZMm, Why(dies, squeezed, floats, maxBondLineUm));
+    }
+
+    private const int FilmPatches = 6;
+
+    /// <summary>The balance on a bending board; each film is cut into patches so that the board may curve under it.</summary>
+    private static PlatePose Bent(Board board, Block block, PlateModel model, List<(BlockHole Hole, Contact Contact)> screws, PlatePose stiff, PasteMaterial paste, BoardStiffness stiffness,
+        List<DieContact> dies, List<PadContact> squeezed, List<ScrewLoad> screwLoads, CancellationToken cancel)
+    {
+        var films = model.Films.Select(f => (f.Part, f.Film, Pieces: Patches(f.Film, f.Part, paste))).ToList();
+        List<Contact> contacts = [.. films.SelectMany(f => f.Pieces), .. model.Pads.Select(p => p.Contact), .. screws.Select(s => s.Contact), .. model.Standoffs()];
+        var problem = new BowProblem(board.Outline, board.ThicknessMm, stiffness.EMPa, stiffness.Nu) { Elements = stiffness.Elements, Stiffeners = Stiffeners(board, block, model, stiffness) };
+        var compliance = BoardBow.Compliance(problem, [.. contacts.Select(c => ElasticSeating.Patch(c))], [], cancel);
+        var bent = new ElasticSeating(contacts, compliance).Solve(stiff);
+        double HeightOf(int i) => bent.Pose.At(ElasticSeating.Middle(contacts[i])) - bent.Deflection[i];
+        double LoadOf(int i) => contacts[i].At(HeightOf(i)).Force * contacts[i].Points.Sum(q => q.WeightMm2);
+        var at = 0;
+        foreach (var f in films)
+        {
+            double load = 0;
+            var die = LeastSquaresPlane.Of([.. f.Pieces.Select((c, k) => (ElasticSeating.Middle(c), bent.Deflection[at + k]))]);
+            for (var k = 0; k < f.Pieces.Count; k++) load += LoadOf(at++);
+            double[] lines = [.. f.Part.Corners().Select(c => f.Film.FilmMm(bent.Pose.At(c) - die.At(c)) * 1000)];
+            dies.Add(new(f.Part.Id, lines, load, paste.PressureMPa(Math.Max(lines.Min(), 0.1)), f.Part.MaxLoadN, f.Part.MaxPressureMPa));
+        }
+        foreach (var p in model.Pads)
+        {
+            squeezed.Add(new(p.Pad.Part, p.Contact.Squash(HeightOf(at)), LoadOf(at)));
+            at++;
+        }
+        foreach (var s in screws) screwLoads.Add(new(s.Hole.Id, Math.Max(0, -LoadOf(at++))));
+        return bent.Pose;
+    }
+
+    private static List<PasteFilm> Patches(PasteFilm film, Part part, PasteMaterial paste)
+    {
+        var frame = new Placement(part.X, part.Y, part.RotationDeg);
+        int Cell(double v, double size) => Math.Clamp((int)((v / size + 0.5) * FilmPatches), 0, FilmPatches - 1);
+        return [.. film.Points.GroupBy(q =>
+        {
+            var p = (new Point2(q.X, q.Y) - part.At).Turned(-frame.Radians);
+            return (Cell(p.X, part.WidthMm), Cell(p.Y, part.DepthMm));
+        }).Select(g => new PasteFilm([.. g], -film.FloorMm, paste))];
+    }
+
+    private static List<(Polygon, double)> Stiffeners(Board board, Block block, PlateModel model, BoardStiffness s)
+    {
+        var list = new List<(Polygon, double)>();
+        foreach (var die in board.Parts.Where(p => p.Face == Face.Front && p.Kind is PartKind.Die or PartKind.Lid))
+        {
+            list.Add((die.Top(), BoardStiffness.DieFactor));
+            list.Add((die.PackageOutline is { } o ? new Placement(die.X, die.Y, die.RotationDeg).Apply(o)
+                : Polygon.Rectangle(die.At, die.WidthMm + 2 * BoardStiffness.PackageRimMm, die.DepthMm + 2 * BoardStiffness.PackageRimMm, die.RotationDeg), s.PackageFactor));
+        }
+        if (s.BackPlateFactor > 1 && block.BackPlate is { } back
+            && ConvexHull.Of([.. model.Plate.Holes.Where(h => back.UsesHoles.Contains(h.Id)).Select(h => model.Placement.Apply(h.At))]) is { } hull) list.Add((hull, s.BackPlateFactor));
+        return list;
     }
 
     internal static IEnumerable<Contact> Contacts(PlateModel model) =>

@@ -1,6 +1,6 @@
 using System.Numerics;
 
-namespace FaithfulBracket.Core.Mount.Bow;
+namespace FaithfulBracket.Core.Boards.Bow;
 
 /// <summary>A symmetric positive definite matrix in a band, factored as L·Lᵀ (Golub and Van Loan 2013, section 4.3.5).</summary>
 public sealed class BandedCholesky

@@ -1,6 +1,6 @@
 using FaithfulBracket.Core.Geometry;
 
-namespace FaithfulBracket.Core.Mount.Bow;
+namespace FaithfulBracket.Core.Boards.Bow;
 
 public enum EdgeHold { Free, SimplySupported, Clamped }
 
@@ -30,6 +30,8 @@ public sealed record BowProblem(Polygon Outline, double ThicknessMm, double EMPa
     public double PressureMPa { get; init; }
     public IReadOnlyList<Point2> Probes { get; init; } = [];
     public int Elements { get; init; } = 2500;
+    /// <summary>Areas stiffened by what is fixed to them, by a factor on the plate's rigidity.</summary>
+    public IReadOnlyList<(Polygon Area, double Factor)> Stiffeners { get; init; } = [];
 }
 
 /// <summary>
@@ -43,7 +45,7 @@ public sealed class BoardBow
 
     private readonly BowProblem _p;
     private readonly PlateElement _element;
-    private readonly double[] _share;
+    private readonly double[] _share, _stiffness;
     private readonly int _nx, _ny;
     private readonly double _x0, _y0;
     private readonly bool _columnsFirst;
@@ -62,6 +64,7 @@ public sealed class BoardBow
         _element = new(b.Width / _nx, b.Height / _ny, rigidity, p.Nu);
         _columnsFirst = _ny < _nx;
         _share = new double[_nx * _ny];
+        _stiffness = new double[_nx * _ny];
         _node = new bool[(_nx + 1) * (_ny + 1)];
         for (var i = 0; i < _nx; i++)
         {
@@ -71,6 +74,8 @@ public sealed class BoardBow
                 var share = PolygonOverlap.Area(p.Outline, cell) / (_element.A * _element.B);
                 if (share < 0.02) continue;
                 _share[i * _ny + j] = share > 0.999999 ? 1 : share;
+                var centre = new Point2(_x0 + (i + 0.5) * _element.A, _y0 + (j + 0.5) * _element.B);
+                _stiffness[i * _ny + j] = _share[i * _ny + j] * p.Stiffeners.Where(s => s.Area.Contains(centre)).Select(s => s.Factor).DefaultIfEmpty(1).Aggregate((a, b) => a * b);
                 _node[Node(i, j)] = _node[Node(i + 1, j)] = _node[Node(i + 1, j + 1)] = _node[Node(i, j + 1)] = true;
             }
         }
@@ -79,6 +84,53 @@ public sealed class BoardBow
     /// <exception cref="InputException">The board is not held, or a load or probe lies off it.</exception>
     /// <exception cref="OperationCanceledException">Stopped.</exception>
     public static BowResult Solve(BowProblem problem, CancellationToken cancel = default) => new BoardBow(problem).Run(cancel);
+
+    /// <summary>
+    /// Deflection at each point for a unit force on each patch, mm/N, held at three points so that nothing but bending counts:
+    /// meant for forces that balance among themselves.
+    /// </summary>
+    /// <param name="patches">Where unit forces act and mean deflections are taken.</param>
+    /// <param name="probes">Further points whose deflection is asked.</param>
+    /// <returns>Rows: patches, then probes; columns: patches.</returns>
+    public static double[,] Compliance(BowProblem problem, IReadOnlyList<BowLoad> patches, IReadOnlyList<Point2> probes, CancellationToken cancel = default)
+    {
+        var b = problem.Outline.Bounds;
+        // three supports anywhere off one line carry nothing when the forces balance
+        Point2[] near = [new(b.MinX, b.MinY), new(b.MaxX, b.MinY), new(b.MinX, b.MaxY)];
+        var bow = new BoardBow(problem with { Edges = EdgeHold.Free, Loads = [], Supports = [] });
+        var nodes = Enumerable.Range(0, bow._node.Length).Where(n => bow._node[n]).ToList();
+        var held = near.Select(p => nodes.MinBy(n => (bow.PlaceOf(n) - p).Length)).Distinct().ToArray();
+        if (held.Length < 3) throw new InputException("/board/outline", "The outline is too narrow to bend.");
+        var fixedFreedoms = new bool[bow.Freedoms];
+        foreach (var n in held) fixedFreedoms[3 * n] = true;
+        var matrix = bow.Assemble(new double[bow.Freedoms], fixedFreedoms);
+        matrix.Factor(cancel);
+        var rows = patches.Select((p, k) => bow.WeightsOf(p, k)).Concat(probes.Select((p, k) => bow.WeightsOf(new(p.X, p.Y, 0, 0, 1), k))).ToList();
+        var c = new double[rows.Count, patches.Count];
+        var u = new double[bow.Freedoms];
+        for (var j = 0; j < patches.Count; j++)
+        {
+            cancel.ThrowIfCancellationRequested();
+            Array.Clear(u);
+            foreach (var (f, w) in rows[j]) if (!fixedFreedoms[f]) u[f] = w;
+            matrix.Solve(u);
+            for (var i = 0; i < rows.Count; i++) c[i, j] = rows[i].Sum(r => r.Value * u[r.Key]);
+        }
+        return c;
+    }
+
+    private Point2 PlaceOf(int node)
+    {
+        var (i, j) = _columnsFirst ? (node / (_ny + 1), node % (_ny + 1)) : (node % (_nx + 1), node / (_nx + 1));
+        return new(_x0 + i * _element.A, _y0 + j * _element.B);
+    }
+
+    private Dictionary<int, double> WeightsOf(BowLoad patch, int index)
+    {
+        var weights = new Dictionary<int, double>();
+        Spread(patch with { ForceN = 1 }, index, (f, w) => weights[f] = weights.GetValueOrDefault(f) + w);
+        return weights;
+    }
 
     private static int Even(double n) => Math.Max(4, 2 * (int)Math.Round(n / 2));
 
@@ -190,14 +242,16 @@ public sealed class BoardBow
         return true;
     }
 
-    private void Apply(BowLoad l, int index, double[] load)
+    private void Apply(BowLoad l, int index, double[] load) => Spread(l, index, (f, w) => load[f] += w);
+
+    private void Spread(BowLoad l, int index, Action<int, double> add)
     {
         var points = l.WidthMm <= 0 || l.DepthMm <= 0 ? [new QuadraturePoint(l.X, l.Y, 1)]
             : Quadrature.Rectangle(new(l.X, l.Y), l.WidthMm, l.DepthMm, 0, 10).ToList();
         var on = points.Where(q => Locate(new(q.X, q.Y)) is not null).ToList();
         if (on.Count == 0) throw new InputException($"/loads/{index}", FormattableString.Invariant($"The load at {l.X:0.##}, {l.Y:0.##} lies off the board."));
         var total = on.Sum(q => q.WeightMm2);
-        foreach (var q in on) Spread(new(q.X, q.Y), l.ForceN * q.WeightMm2 / total, 0, 0, (f, w) => load[f] += w);
+        foreach (var q in on) Spread(new(q.X, q.Y), l.ForceN * q.WeightMm2 / total, 0, 0, add);
     }
 
     private BandedCholesky Assemble(double[] load, bool[] held)
@@ -217,7 +271,7 @@ public sealed class BoardBow
                 {
                     load[f[r]] += _p.PressureMPa * share * _element.PressureLoad[r];
                     if (held[f[r]]) continue;
-                    for (var c = 0; c < 12; c++) if (!held[f[c]]) matrix.Add(f[r], f[c], share * _element.Stiffness[r, c]);
+                    for (var c = 0; c < 12; c++) if (!held[f[c]]) matrix.Add(f[r], f[c], _stiffness[i * _ny + j] * _element.Stiffness[r, c]);
                 }
             }
         }

@@ -1,4 +1,4 @@
-namespace FaithfulBracket.Core.Mount.Bow;
+namespace FaithfulBracket.Core.Boards.Bow;
 
 /// <summary>
 /// The twelve-freedom rectangle for thin plates (Adini and Clough 1961; Melosh 1963): at each corner the deflection w and its
