@@ -13,6 +13,7 @@ public sealed record KeptCount(int Added, int Unchanged, int Replaced);
 public sealed class Library(ShopDatabase database, string table, TimeProvider time)
 {
     private readonly bool _isBoard = table == "board";
+    private readonly ShopDatabase _database = database;
 
     /// <summary>Counts changes, so that whatever was reckoned from the library can be told stale.</summary>
     public long Edition => Interlocked.Read(ref _edition);
@@ -21,21 +22,21 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
 
     public byte[]? Find(string id)
     {
-        using var c = database.Open();
+        using var c = _database.Open();
         return c.QuerySingleOrDefault<byte[]>($"select document from {table} where id = @id", new { id });
     }
 
     /// <summary>Id and digest of every document, in listing order.</summary>
     public IReadOnlyList<(string Id, string Digest)> Digests()
     {
-        using var c = database.Open();
+        using var c = _database.Open();
         return [.. c.Query<(string, string)>($"select id, digest from {table} order by maker, model, id")];
     }
 
     /// <summary>Every document by id.</summary>
     public IEnumerable<(string Id, byte[] Document)> All()
     {
-        using var c = database.Open();
+        using var c = _database.Open();
         foreach (var row in c.Query<(string, byte[])>($"select id, document from {table}", buffered: false)) yield return row;
     }
 
@@ -48,22 +49,34 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
     /// <exception cref="IdTakenException">An id stands already with other content and <paramref name="replace"/> is off.</exception>
     public KeptCount Keep(IEnumerable<LibraryDocument> documents, bool replace)
     {
-        var count = database.Change((c, t) =>
-        {
-            int added = 0, unchanged = 0, replaced = 0;
-            foreach (var d in documents)
-            {
-                var known = c.QuerySingleOrDefault<string>($"select digest from {table} where id = @Id", d, t);
-                if (known == d.Digest) { unchanged++; continue; }
-                if (known is not null && !replace)
-                    throw new IdTakenException($"The id \"{d.Id}\" stands already with other content. Give this one another id, or replace it with ?replace=true in a batch.");
-                Write(c, t, d);
-                if (known is null) added++; else replaced++;
-            }
-            return new KeptCount(added, unchanged, replaced);
-        });
+        var count = _database.Change((c, t) => KeepAll(c, t, documents, replace));
         Interlocked.Increment(ref _edition);
         return count;
+    }
+
+    /// <summary>Keeps documents of several libraries of one database, all or none.</summary>
+    /// <exception cref="IdTakenException">An id stands already with other content and <paramref name="replace"/> is off.</exception>
+    public static KeptCount KeepTogether(bool replace, params ReadOnlySpan<(Library Library, IEnumerable<LibraryDocument> Documents)> all)
+    {
+        var list = all.ToArray();
+        var count = list[0].Library._database.Change((c, t) => list.Select(l => l.Library.KeepAll(c, t, l.Documents, replace)).Aggregate((x, y) => new(x.Added + y.Added, x.Unchanged + y.Unchanged, x.Replaced + y.Replaced)));
+        foreach (var (library, _) in list) Interlocked.Increment(ref library._edition);
+        return count;
+    }
+
+    private KeptCount KeepAll(SqliteConnection c, System.Data.Common.DbTransaction t, IEnumerable<LibraryDocument> documents, bool replace)
+    {
+        int added = 0, unchanged = 0, replaced = 0;
+        foreach (var d in documents)
+        {
+            var known = c.QuerySingleOrDefault<string>($"select digest from {table} where id = @Id", d, t);
+            if (known == d.Digest) { unchanged++; continue; }
+            if (known is not null && !replace)
+                throw new IdTakenException($"The id \"{d.Id}\" stands already with other content. Give this one another id, or replace it with ?replace=true.");
+            Write(c, t, d);
+            if (known is null) added++; else replaced++;
+        }
+        return new(added, unchanged, replaced);
     }
 
     private void Write(SqliteConnection c, System.Data.Common.DbTransaction t, LibraryDocument d)

@@ -155,3 +155,61 @@ public class LayoutTests
         Assert.Equal(50, r.Outline!.Area, 9);
     }
 }
+
+public class LayoutRoundTripTests
+{
+    private static Board Board() => Sample.Board(0, Sample.Part("C1", PartKind.Capacitor, 35.1234, -0.0071, 5, 5.25, 2.6) with { RotationDeg = 90 }, Sample.Part("B1", PartKind.Other, 10, 10, 3, 2, 1) with { Face = Face.Back });
+
+    private static void Same(Board board, LayoutResult read, bool heights)
+    {
+        const double micron = 1e-3;
+        Assert.Equal(board.Holes.Count, read.Holes.Count);
+        foreach (var (h, r) in board.Holes.Zip(read.Holes)) { Assert.Equal(h.X, r.X, micron); Assert.Equal(h.Y, r.Y, micron); Assert.Equal(h.DiameterMm, r.DiameterMm!.Value, micron); }
+        Assert.Equal(board.Parts.Count, read.Parts.Count);
+        foreach (var p in board.Parts)
+        {
+            var r = read.Parts.Single(x => x.Id == p.Id);
+            Assert.Equal((p.Face, Math.Round(p.WidthMm, 3), Math.Round(p.DepthMm, 3)), (r.Face, Math.Round(r.WidthMm!.Value, 3), Math.Round(r.DepthMm!.Value, 3)));
+            Assert.Equal(p.X, r.X, micron);
+            Assert.Equal(p.Y, r.Y, micron);
+            Assert.Equal(p.RotationDeg, r.RotationDeg, 1e-6);
+            if (heights) Assert.Equal(p.HeightMm, r.HeightMm!.Value, micron);
+        }
+        Assert.Equal(board.Outline.Points.Count, read.Outline!.Points.Count);
+        foreach (var (a, b) in board.Outline.Points.Zip(read.Outline.Points)) Assert.True((a - b).Length < micron);
+    }
+
+    private static LayoutFile File(string name, string text) => new(name, System.Text.Encoding.UTF8.GetBytes(text));
+
+    [Fact]
+    public void Our_table_comes_back_to_a_micron() => Same(Board(), LayoutReader.Read([File("b.csv", TableWriter.Write(Board()))]), heights: true);
+
+    [Fact]
+    public void Idf_comes_back_to_a_micron()
+    {
+        var read = LayoutReader.Read([File("b.emn", IdfWriter.Board(Board())), File("b.emp", IdfWriter.Library(Board()))]);
+        Same(Board(), read, heights: true);
+        Assert.Equal(1.6, read.ThicknessMm);
+    }
+
+    [Fact]
+    public void A_drawing_comes_back_to_a_micron() => Same(Board(), LayoutReader.Read([File("b.dxf", DrawingWriter.Dxf(Board()))]), heights: false);
+
+    [Fact]
+    public void The_svg_is_in_true_millimetres()
+    {
+        var svg = System.Xml.Linq.XDocument.Parse(DrawingWriter.Svg(Board()));
+        Assert.Equal("124mm", svg.Root!.Attribute("width")!.Value);
+        Assert.Equal(4, svg.Descendants().Count(e => e.Name.LocalName == "circle"));
+    }
+
+    [Fact]
+    public void A_board_out_of_a_layout_has_its_die_at_the_origin_and_can_be_kept()
+    {
+        var layout = LayoutReader.Read([File("b.csv", TableWriter.Write(Board()))]);
+        var moved = layout with { Parts = [.. layout.Parts.Select(p => p with { X = p.X + 50 })], Holes = [.. layout.Holes.Select(h => h with { X = h.X + 50 })] };
+        var board = LayoutBoard.From(moved, new("x", "m", "Model", "C", "R1", "U1"));
+        Assert.Equal((0.0, 0.0), (board.FindPart("U1")!.X, board.FindPart("U1")!.Y));
+        Assert.Equal(board.Holes.Count, Formats.Documents.BoardReader.Read(Formats.Documents.DocumentWriter.Write(board)).Holes.Count);
+    }
+}

@@ -2,6 +2,8 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { answer, http, ifMatch, type JobView, type Schemas } from './client'
 
 export const useBench = () => useQuery({ queryKey: ['bench'], queryFn: () => answer(http.GET('/api/bench')), refetchInterval: 5000 })
+export const useComparison = (id: string, blocks: string[]) => useQuery({ queryKey: ['compare', id, ...blocks], queryFn: () => answer(http.GET('/api/boards/{id}/compare', { params: { path: { id }, query: { blocks: blocks.join(',') } } })) })
+export const usePlanB = (id: string) => useQuery({ queryKey: ['plan-b', id], queryFn: () => answer(http.GET('/api/boards/{id}/plan-b', { params: { path: { id } } })) })
 export const useBoards = () => useQuery({ queryKey: ['boards'], queryFn: () => answer(http.GET('/api/boards')) })
 export const useBlocks = () => useQuery({ queryKey: ['blocks'], queryFn: () => answer(http.GET('/api/blocks')) })
 export const useBoard = (id?: string) => useQuery({ queryKey: ['board', id], enabled: !!id, queryFn: () => answer(http.GET('/api/boards/{id}', { params: { path: { id: id! } } })) })

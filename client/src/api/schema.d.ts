@@ -1068,6 +1068,416 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/boards/{id}/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query: {
+                    blocks: string;
+                    flow?: number;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Choice"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/boards/{id}/plan-b": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: {
+                    airC?: number;
+                    airflow?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PlanBResult"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/boards/{id}/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query: {
+                    form: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/plain": string;
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/blocks/{id}/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query: {
+                    form: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/plain": string;
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/library/layout": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: {
+                    units?: string;
+                    digits?: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "multipart/form-data": components["schemas"]["IFormFileCollection"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LayoutDraftAnswer"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/library/pack": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/zip": string;
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: {
+                    replace?: boolean;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/zip": string;
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["KeptCount"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/library/pack/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/zip": string;
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PackPreview"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/twins": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TwinIndexState"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/twins/rebuild": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TwinIndexState"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/survey": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SurveyName"];
+                };
+            };
+            responses: {
+                /** @description Created */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Board"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs": {
         parameters: {
             query?: never;
@@ -1780,6 +2190,31 @@ export interface components {
             known: boolean;
             sameContent: boolean;
         };
+        Choice: {
+            blockId: string;
+            name: string;
+            kind: components["schemas"]["BlockKind"];
+            fit: components["schemas"]["FitResult"];
+            /** Format: double */
+            coveredShare: number;
+            /** Format: int32 */
+            padsGood: number;
+            /** Format: int32 */
+            padPlaces: number;
+            /** Format: int32 */
+            slots?: null | number;
+            ports: string[];
+            /** Format: double */
+            resistanceKPerW?: null | number;
+            /** Format: double */
+            dieRiseK?: null | number;
+            cost: components["schemas"]["CostLine"][];
+            /** Format: double */
+            total?: null | number;
+            currency: string;
+            /** Format: double */
+            moneyPerKelvin?: null | number;
+        };
         ColdPlate: {
             metal: string;
             /** Format: double */
@@ -1818,6 +2253,11 @@ export interface components {
         };
         /** @enum {unknown} */
         Cooling: "no" | "should" | "must";
+        CostLine: {
+            what: string;
+            /** Format: double */
+            amount: number;
+        };
         Coverage: {
             part: string;
             land?: null | string;
@@ -2143,6 +2583,11 @@ export interface components {
             padMm?: null | number;
             metal?: null | string;
         };
+        LayoutDraftAnswer: {
+            board: null | components["schemas"]["Board"];
+            document?: null | string;
+            layout: components["schemas"]["LayoutResult"];
+        };
         LayoutHole: {
             /** Format: double */
             x: number;
@@ -2285,6 +2730,24 @@ export interface components {
             /** Format: int64 */
             id: number;
             address: string;
+        };
+        /** @enum {unknown} */
+        PackItemKind: "board" | "block" | "picture";
+        PackLine: {
+            kind: components["schemas"]["PackItemKind"];
+            id: string;
+            state: string;
+        };
+        PackPreview: {
+            lines: components["schemas"]["PackLine"][];
+            /** Format: int32 */
+            new: number;
+            /** Format: int32 */
+            same: number;
+            /** Format: int32 */
+            changed: number;
+            /** Format: int32 */
+            pictures: number;
         };
         PadContact: {
             part: string;
@@ -2532,6 +2995,34 @@ export interface components {
             /** Format: double */
             rotationDeg: number;
         };
+        PlanBResult: {
+            blockId?: null | string;
+            blockName?: null | string;
+            verdict: null | components["schemas"]["Verdict"];
+            sinks: components["schemas"]["PlanBSink"][];
+            needsFan: boolean;
+            allHold: boolean;
+            text: string;
+            givesUp: string[];
+        };
+        PlanBSink: {
+            part: string;
+            kind: components["schemas"]["PartKind"];
+            /** Format: double */
+            widthMm?: null | number;
+            /** Format: double */
+            depthMm?: null | number;
+            /** Format: double */
+            heightMm?: null | number;
+            /** Format: double */
+            stillC: number;
+            /** Format: double */
+            fanC: number;
+            /** Format: double */
+            limitC?: null | number;
+            finDirection: string;
+            text: string;
+        };
         Plate: {
             id: string;
             board?: null | string;
@@ -2739,6 +3230,13 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        SurveyName: {
+            id: string;
+            maker: string;
+            model: string;
+            boardCode: string;
+            revision: string;
+        };
         /** @enum {unknown} */
         TeardownAction: "unscrew" | "unplug" | "lift";
         TeardownPlan: {
@@ -2847,6 +3345,14 @@ export interface components {
             seen: number;
             /** Format: double */
             rmsMm: number;
+        };
+        TwinIndexState: {
+            /** Format: int32 */
+            boards: number;
+            /** Format: double */
+            megabytes: number;
+            /** Format: int32 */
+            waitingToMerge: number;
         };
         UnplacedPiece: {
             pieceId: string;

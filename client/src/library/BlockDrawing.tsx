@@ -18,7 +18,6 @@ export function BlockDrawing({ block }: { block: Block }) {
           <BlockLayer block={block} placement={identity} p={p} fill />
           {block.plates.flatMap((x) => x.lands).map((l) => { const b = boxOf(l.outline as number[][]); return (b.maxX - b.minX) * p.scale > 36 && <text key={l.id} x={p.x((b.minX + b.maxX) / 2)} y={p.y((b.minY + b.maxY) / 2) + 5} textAnchor="middle" fontSize={14} fill="var(--copper)">{l.for ?? l.part}</text> })}
           {holesOf(block).map((h) => <ScrewSymbol key={h.id} x={p.x(h.x)} y={p.y(h.y)} driver={driverOf(block, h.thread)} label={h.id} labelSide={h.x > 0 ? -1 : 1} />)}
-          {block.ports.map((x) => <g key={x.id}><circle cx={p.x(x.x)} cy={p.y(x.y)} r={6.5 * p.scale} fill="none" stroke="var(--cool)" strokeWidth={2} /><text x={p.x(x.x)} y={p.y(x.y) + 5} textAnchor="middle" fontSize={15} fill="var(--cool)" fontWeight={700}>{x.id}</text></g>)}
         </svg>
       )}
     </div>

@@ -3,6 +3,7 @@ import { useBlock, useBoardsFor } from '../api/queries'
 import { Head, Row, Section } from '../stations/Ledger'
 import { ErrorNotice, Loading } from '../ui/Notice'
 import { VerdictMark, verdictColour, verdictWords } from '../ui/Verdict'
+import { SaveAs } from './exchange/SaveAs'
 import { BlockDrawing } from './BlockDrawing'
 
 /** A block drawn, its kit, and every board it was judged against. */
@@ -17,7 +18,7 @@ export function BlockPage({ id }: { id: string }) {
       <div className="flex min-h-0"><BlockDrawing block={b} /></div>
       <aside className="scroll-thin min-h-0 overflow-y-auto border-l border-rule bg-card px-4 py-3.5" aria-label="Ledger" tabIndex={0}>
         <Head sub={`${b.maker}, ${b.kind.replace('-', ' ')}${b.manualRevision ? `, manual revision ${b.manualRevision}` : ''}.`}>{b.model}</Head>
-        <a className="text-copper underline underline-offset-3" href={`/api/blocks/${b.id}`} download={`${b.id}.block.json`}>Save the document</a>
+        <SaveAs what="blocks" id={b.id} forms={['svg', 'dxf']} />
         <Section title="Boards by verdict">
           {(matches.data ?? []).map((m) => (
             <Link key={m.boardId} to={`/library/boards/${m.boardId}`} className="grid w-full grid-cols-[20px_1fr_auto] items-baseline gap-2 border-b border-rule/60 py-1.5">

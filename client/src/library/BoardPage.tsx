@@ -7,8 +7,11 @@ import { useKeys } from '../app/keys'
 import { BlockLayer } from '../mat/BlockLayer'
 import { Mat } from '../mat/Mat'
 import { placed } from '../mat/place'
+import { Comparison } from './Comparison'
+import { PlanB } from './PlanB'
 import { MatchOverlay } from '../stations/match/MatchOverlay'
 import { Head, Row, Section, Why } from '../stations/Ledger'
+import { SaveAs } from './exchange/SaveAs'
 import { Button } from '../ui/Button'
 import { ErrorNotice, Loading } from '../ui/Notice'
 import { VerdictMark, verdictColour, verdictWords } from '../ui/Verdict'
@@ -21,6 +24,8 @@ export function BoardPage({ id }: { id: string }) {
   const [chosen, choose] = useState<string>()
   const [face, setFace] = useState<Face>('front')
   const [selected, select] = useState<string>()
+  const [compared, setCompared] = useState<string[]>([])
+  const [comparing, setComparing] = useState(false)
   const [initials] = useInitials()
   const go = useNavigate()
   const blockId = chosen ?? matches.data?.[0]?.blockId
@@ -40,21 +45,27 @@ export function BoardPage({ id }: { id: string }) {
   }
   return (
     <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_332px]">
-      <div className="flex min-h-0">
+      {comparing ? <Comparison boardId={id} blockIds={compared} onClose={() => setComparing(false)} onTake={(x) => { choose(x); setComparing(false) }} /> : <div className="flex min-h-0">
         <Mat board={b} face={face} onFlip={flip} label={`${b.model} drawn`} selected={selected} onPick={select} tint={tint} include={block && fit ? block.plates.flatMap((p) => placed(fit.placement, p.outline as number[][])) : []} legend={<span>{block ? `${block.model} laid over` : 'bare board'}</span>}>
           {(p) => block && fit && <><BlockLayer block={block} placement={fit.placement} p={p} fill /><MatchOverlay board={b} block={block} fit={fit} p={p} top={top} /></>}
         </Mat>
-      </div>
+      </div>}
       <aside className="scroll-thin min-h-0 overflow-y-auto border-l border-rule bg-card px-4 py-3.5" aria-label="Ledger" tabIndex={0}>
         <Head sub={`${b.maker}, board ${b.boardCode} ${b.revision}. ${b.holes.length} holes, ${b.parts.length} parts${b.positionSigmaMm > 0 ? `, positions ±${mm(3 * b.positionSigmaMm)} mm` : ''}.`}>{b.model}</Head>
-        <div className="mt-2 flex gap-3"><Button kind="go" onClick={openJob}>Open a job{block ? ' with this block' : ''}</Button><a className="self-center text-copper underline underline-offset-3" href={`/api/boards/${b.id}`} download={`${b.id}.board.json`}>Save the document</a></div>
+        <div className="mt-2 flex gap-3"><Button kind="go" onClick={openJob}>Open a job{block ? ' with this block' : ''}</Button></div>
+        <SaveAs what="boards" id={b.id} forms={['csv', 'emn', 'emp', 'svg', 'dxf']} />
         {part && <Section title={`Part ${part.id}`}><Row name={part.kind.replace('-', ' ')} value={`${part.widthMm} × ${part.depthMm}`} unit="mm" /><Row name="height" value={`${part.heightMm} ± ${part.heightTolMm}`} unit="mm" />{part.dissipationW > 0 && <Row name="heat" value={part.dissipationW} unit="W" />}</Section>}
         {fit && <Section title="Chosen block"><p className={`flex items-center gap-2 text-[20px] font-bold ${verdictColour[fit.verdict]}`}><VerdictMark verdict={fit.verdict} />{verdictWords[fit.verdict]}</p>{fit.reasons.map((r) => <Why key={r.text}>{r.text}</Why>)}</Section>}
+        {matches.data && !matches.data.some((m) => m.verdict === 'seats' && m.kind !== 'core-only') && <PlanB boardId={id} />}
         <Section title="Blocks by verdict, least change first">
+          <div className="mb-1 flex items-center gap-3"><p className="flex-1 text-[13.5px] text-soft">Tick up to three to see them side by side.</p><Button kind={compared.length > 1 ? 'go' : 'plain'} disabled={compared.length < 2} onClick={() => setComparing(true)}>Compare {compared.length || ''}</Button></div>
           {(matches.data ?? []).map((m) => (
-            <button key={m.blockId} type="button" aria-pressed={m.blockId === blockId} onClick={() => choose(m.blockId)} className={`grid w-full grid-cols-[20px_1fr_auto] items-baseline gap-2 border-b border-rule/60 py-1.5 text-left ${m.blockId === blockId ? 'bg-copper-wash' : ''}`}>
-              <VerdictMark verdict={m.verdict} /><span><b>{m.blockName}</b><span className={`block text-[13.5px] leading-tight ${verdictColour[m.verdict]}`}>{verdictWords[m.verdict]}: <span className="text-soft">{m.topReason}</span></span></span><span className="num text-[16px]">{m.grade}</span>
-            </button>
+            <div key={m.blockId} className={`flex items-start gap-2 border-b border-rule/60 ${m.blockId === blockId ? 'bg-copper-wash' : ''}`}>
+              <input type="checkbox" aria-label={`Compare ${m.blockName}`} className="mt-2.5 size-5 accent-copper" checked={compared.includes(m.blockId)} disabled={!compared.includes(m.blockId) && compared.length >= 3} onChange={(e) => setCompared(e.target.checked ? [...compared, m.blockId] : compared.filter((x) => x !== m.blockId))} />
+              <button type="button" aria-pressed={m.blockId === blockId} onClick={() => { choose(m.blockId); setComparing(false) }} className="grid min-w-0 flex-1 grid-cols-[20px_1fr_auto] items-baseline gap-2 py-1.5 text-left">
+                <VerdictMark verdict={m.verdict} /><span><b>{m.blockName}</b><span className={`block text-[13.5px] leading-tight ${verdictColour[m.verdict]}`}>{verdictWords[m.verdict]}: <span className="text-soft">{m.topReason}</span></span></span><span className="num text-[16px]">{m.grade}</span>
+              </button>
+            </div>
           ))}
           {matches.data?.length === 0 && <p className="text-soft">No blocks in the library. <Link to="/library" className="text-copper underline">Drop a block file.</Link></p>}
         </Section>

@@ -5,7 +5,10 @@ import { answer, http, type Schemas } from '../api/client'
 import { useBlocks, useBoards } from '../api/queries'
 import { BlockPage } from './BlockPage'
 import { BoardPage } from './BoardPage'
+import { LayoutIntake } from './exchange/LayoutIntake'
+import { PackIntake } from './exchange/PackIntake'
 import { Intake, type Dropped } from './Intake'
+import { TwinPage } from './twin/TwinPage'
 
 /** Boards and blocks: drop a file, see it drawn, see what is wrong with it, keep it or not. */
 export function Library() {
@@ -17,9 +20,16 @@ export function Library() {
   const [filter, setFilter] = useState('')
   const client = useQueryClient()
   const go = useNavigate()
+  const [layout, setLayout] = useState<File[]>([])
+  const [pack, setPack] = useState<File>()
   const take = async (files: FileList | null) => {
+    const all = [...(files ?? [])]
+    const json = all.filter((f) => /\.json$/i.test(f.name))
+    const zip = all.find((f) => /\.zip$/i.test(f.name))
     const read: Dropped[] = []
-    for (const file of [...(files ?? [])]) {
+    setPack(zip)
+    setLayout(zip ? [] : all.filter((f) => !json.includes(f)))
+    for (const file of json) {
       const text = file.size > 4 * 1024 * 1024 ? null : await file.text()
       if (text === null) read.push({ name: file.name, text: '', fault: `${file.name} has ${(file.size / 1048576).toFixed(1)} MiB; at most 4 MiB are read.` })
       else {
@@ -28,6 +38,13 @@ export function Library() {
       }
     }
     setDropped(read)
+  }
+  const keepBoard = async (text: string) => {
+    try {
+      const kept = (await answer(http.POST('/api/boards', { body: text as never, bodySerializer: (b: unknown) => b as string }))) as unknown as { id: string }
+      await client.invalidateQueries()
+      go(`/library/boards/${kept.id}`)
+    } catch (e) { setDropped([{ name: 'board from layout files', text, fault: (e as Error).message }]) }
   }
   const keep = async (d: Dropped) => {
     const path = d.checked!.kind === 'board' ? '/api/boards' : '/api/blocks'
@@ -48,15 +65,23 @@ export function Library() {
       <nav className="scroll-thin flex min-h-0 flex-col overflow-y-auto border-r-2 border-dotted border-rule bg-card" aria-label="Library">
         <div className="border-b border-rule p-3">
           <label className="block cursor-pointer border-2 border-dashed border-copper bg-copper-wash px-3 py-2.5 text-center focus-within:outline-3 focus-within:outline-copper">
-            <b>Drop a board or block file here</b><span className="block text-[14px] text-soft">or press to choose one</span>
-            <input type="file" multiple accept=".json,application/json" className="sr-only" onChange={(e) => { void take(e.target.files); e.target.value = '' }} />
+            <b>Drop board or block files here</b><span className="block text-[14px] text-soft">documents, layout files, or a pack</span>
+            <input type="file" multiple className="sr-only" onChange={(e) => { void take(e.target.files); e.target.value = '' }} />
           </label>
           <input value={filter} onChange={(e) => setFilter(e.target.value)} placeholder="maker, model, code" aria-label="Narrow the list" className="mt-2 w-full border border-rule bg-raised px-2 py-1.5" />
+          <p className="mt-2 flex flex-wrap gap-x-4 gap-y-1 text-[15px]">
+            <Link className="text-copper underline underline-offset-3" to="/library/twin">Whose twin is it</Link>
+            <Link className="text-copper underline underline-offset-3" to="/library/trace">Trace a photo</Link>
+            <a className="text-copper underline underline-offset-3" href="/api/library/pack" download>Save all as a pack</a>
+          </p>
         </div>
         <List title="Boards" to="boards" active={kind === 'boards' ? id : undefined} items={(boards.data ?? []).map((b) => ({ id: b.id, name: `${b.maker} ${b.model}`, sub: `${b.boardCode} ${b.revision}, ${b.kind.replace('-', ' ')}${b.positionSigmaMm > 0 ? ', traced' : ''}` })).filter((x) => match(x.name + x.sub))} />
         <List title="Blocks" to="blocks" active={kind === 'blocks' ? id : undefined} items={(blocks.data ?? []).map((b) => ({ id: b.id, name: `${b.maker} ${b.model}`, sub: `${b.kind.replace('-', ' ')}, ${b.screws} screws` })).filter((x) => match(x.name + x.sub))} />
       </nav>
-      {dropped.length > 0 ? <Intake items={dropped} onKeep={keep} onDrop={(d) => setDropped(dropped.filter((x) => x !== d))} />
+      {pack ? <PackIntake key={pack.name} file={pack} onDone={(kept) => { setPack(undefined); if (kept) void client.invalidateQueries() }} />
+        : layout.length > 0 ? <LayoutIntake key={layout.map((f) => f.name).join()} files={layout} onDone={() => setLayout([])} onKeep={(text) => { setLayout([]); return keepBoard(text) }} />
+        : dropped.length > 0 ? <Intake items={dropped} onKeep={keep} onDrop={(d) => setDropped(dropped.filter((x) => x !== d))} />
+        : kind === 'twin' ? <TwinPage />
         : kind === 'boards' && id ? <BoardPage id={id} />
         : kind === 'blocks' && id ? <BlockPage id={id} />
         : <Empty boards={boards.data} />}

@@ -25,6 +25,7 @@ export function StationMat({ job, station, s, face, onFlip, selected, select }: 
     plan.fit?.tight.forEach((t) => { tint[t.part] = 'amber' })
     plan.fit?.clashes.forEach((c) => { tint[c.part] = 'plum' })
   } else if (station !== 'pads') targets.forEach((id) => { tint[id] = 'copper' })
+  if (station === 'prep' && targets.size === 0) board.parts.filter((x) => x.cool !== 'no' && x.face === face).forEach((x) => { tint[x.id] = 'copper' })
   const gap = plan.gaps?.pairs.find((g) => g.part === selected)
   const pad = plan.pads.find((x) => x.part === selected)
   return (

@@ -64,6 +64,8 @@ public static class Fit
         return heaviest >= Weight.Work ? Verdict.SeatsWithWork : Verdict.Seats;
     }
 
+    internal static readonly (string Code, string Words)[] Hopeless = [("socket", "wrong socket"), ("hole-missing", "a screw has no hole")];
+
     private static string Summarise(Verdict verdict, Laid laid, double chance, List<Judgement> judgements)
     {
         static string Mm(double v) => v.ToString("0.00", CultureInfo.InvariantCulture);
@@ -78,11 +80,11 @@ public static class Fit
             case Verdict.Unproven:
                 return $"unproven, {Math.Round(chance * 100)} % likely";
             default:
+                // what no filing or shimming can mend comes first
+                foreach (var (code, words) in Hopeless) if (judgements.Any(j => j.Weight == Weight.Clash && j.Reason.Code == code)) return words;
                 if (laid.Clashes.Count > 0) return $"{laid.Clashes[0].Part} clashes by {Mm(-laid.Clashes[0].MarginMm)} mm";
                 return judgements.FirstOrDefault(j => j.Weight == Weight.Clash)?.Reason.Code switch
                 {
-                    "socket" => "wrong socket",
-                    "hole-missing" => "a screw has no hole",
                     "no-plane" => "the block misses the die",
                     _ => "screws do not line up",
                 };

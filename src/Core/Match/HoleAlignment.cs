@@ -31,12 +31,13 @@ public static class HoleAlignment
     /// <summary>The best alignment for one allowed turn.</summary>
     public static Alignment Align(Board board, IReadOnlyList<BlockHole> holes, double rotationDeg)
     {
-        var atOrigin = Refine(board, holes, new(0, 0, rotationDeg));
+        var solved = new List<(int[] Partners, Alignment Alignment)>();
+        var atOrigin = Refine(board, holes, new(0, 0, rotationDeg), solved);
         if (holes.Count == 0 || atOrigin.Fits) return atOrigin;
         var best = atOrigin;
         foreach (var start in ShiftedStarts(board, holes, rotationDeg))
         {
-            var candidate = Refine(board, holes, start);
+            var candidate = Refine(board, holes, start, solved);
             if (Missing(candidate) < Missing(best) || Missing(candidate) == Missing(best) && candidate.Ratio < best.Ratio - 1e-6) best = candidate;
             if (best.Fits) break;
         }
@@ -71,7 +72,8 @@ public static class HoleAlignment
         return [.. starts.OrderByDescending(s => s.Caught).ThenBy(s => s.Miss).Take(4).Select(s => s.Start)];
     }
 
-    private static Alignment Refine(Board board, IReadOnlyList<BlockHole> holes, Placement start)
+    /// <param name="solved">Pairings whose best placement is known already.</param>
+    private static Alignment Refine(Board board, IReadOnlyList<BlockHole> holes, Placement start, List<(int[] Partners, Alignment Alignment)> solved)
     {
         var placement = start;
         var ratio = 0.0;
@@ -82,12 +84,15 @@ public static class HoleAlignment
             var next = Partners(board, holes, placement);
             if (partner.AsSpan().SequenceEqual(next)) break;
             partner = next;
+            foreach (var (known, alignment) in solved) if (known.AsSpan().SequenceEqual(partner)) return alignment;
             required = Pairs(board, holes, partner, requiredOnly: true);
             if (required.Count == 0) required = Pairs(board, holes, partner, requiredOnly: false);
             (placement, ratio) = required.Count == 0 ? (start, 0) : MinimaxPlacement.Solve([.. required], start.RotationDeg);
         }
         var screws = holes.Select((h, i) => Screw(board, h, partner[i], placement)).ToList();
-        return new(placement, ratio, screws, required);
+        var result = new Alignment(placement, ratio, screws, required);
+        solved.Add((partner, result));
+        return result;
     }
 
     private static ScrewFit Screw(Board board, BlockHole hole, int partner, Placement placement)

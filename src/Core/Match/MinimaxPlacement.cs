@@ -28,7 +28,7 @@ public readonly record struct HolePair(Point2 Block, Point2 Board, double SlackM
 public static class MinimaxPlacement
 {
     private const double LeastSlackMm = 1e-6;
-    private const double Gap = 1e-10;
+    private const double Gap = 1e-10, RoughGap = 1e-3;
 
     /// <summary>Best placement near a start turn, with the largest miss/slack it leaves.</summary>
     public static (Placement Placement, double Ratio) Solve(ReadOnlySpan<HolePair> pairs, double startDeg)
@@ -36,14 +36,17 @@ public static class MinimaxPlacement
         if (pairs.Length == 0) return (new(0, 0, startDeg), 0);
         var best = LeastSquares(pairs, startDeg);
         var bestRatio = Ratio(pairs, best);
-        for (var round = 0; round < 6; round++)
+        // roughly while the turn still moves, then to the end
+        var gap = RoughGap;
+        for (var round = 0; round < 7; round++)
         {
-            var next = Linearised(pairs, best);
+            var next = Linearised(pairs, best, gap);
             var ratio = Ratio(pairs, next);
-            if (ratio >= bestRatio) break;
-            var settled = bestRatio - ratio < 1e-12 + 1e-9 * bestRatio;
-            (best, bestRatio) = (next, ratio);
-            if (settled || bestRatio < 1e-9) break;
+            var gained = bestRatio - ratio;
+            if (gained > 0) (best, bestRatio) = (next, ratio);
+            if (bestRatio < 1e-9) break;
+            if (gap == Gap && gained < 1e-12 + 1e-9 * bestRatio) break;
+            if (gained < 2 * RoughGap * bestRatio) gap = Gap;
         }
         if (Math.Abs(best.RotationDeg - startDeg) < 1e-7) best = best with { RotationDeg = startDeg };
         if (Math.Abs(best.XMm) < 1e-9) best = best with { XMm = 0 };
@@ -57,6 +60,65 @@ public static class MinimaxPlacement
         double worst = 0;
         foreach (var pair in pairs) worst = Math.Max(worst, pair.Miss(placement).Length / Math.Max(pair.SlackMm, LeastSlackMm));
         return worst;
+    }
+
+    private const int MostReweightings = 80;
+
+    /// <summary>
+    /// Whether some placement brings every miss/slack to at most one. Reweighted least squares (Lawson 1961): any placement it visits proves
+    /// yes; its weighted root mean square is below every placement's largest ratio and so proves no. Rarely neither happens; then the exact
+    /// answer decides.
+    /// </summary>
+    public static bool CanReachOne(ReadOnlySpan<HolePair> pairs, double startDeg)
+    {
+        var n = pairs.Length;
+        if (n == 0) return true;
+        var slotted = false;
+        foreach (var p in pairs) { if (p.SlackMm <= LeastSlackMm) return Solve(pairs, startDeg).Ratio <= 1; slotted |= p.SlotHalfMm > 0; }
+        if (slotted) return Ratio(pairs, LeastSquares(pairs, startDeg)) <= 1 || Solve(pairs, startDeg).Ratio <= 1;
+        Span<double> weight = n <= 64 ? stackalloc double[n] : new double[n];
+        Span<double> ratio = n <= 64 ? stackalloc double[n] : new double[n];
+        weight.Fill(1.0 / n);
+        for (var round = 0; round < MostReweightings; round++)
+        {
+            var (sin, cos, tx, ty) = Weighted(pairs, weight, startDeg);
+            double worst = 0, mean = 0, sum = 0;
+            for (var i = 0; i < n; i++)
+            {
+                ref readonly var p = ref pairs[i];
+                double dx = cos * p.Block.X - sin * p.Block.Y + tx - p.Board.X, dy = sin * p.Block.X + cos * p.Block.Y + ty - p.Board.Y;
+                ratio[i] = Math.Sqrt(dx * dx + dy * dy) / p.SlackMm;
+                worst = Math.Max(worst, ratio[i]);
+                mean += weight[i] * ratio[i] * ratio[i];
+            }
+            if (worst <= 1) return true;
+            if (mean > 1) return false;
+            for (var i = 0; i < n; i++) { weight[i] *= ratio[i]; sum += weight[i]; }
+            for (var i = 0; i < n; i++) weight[i] /= sum;
+        }
+        return Solve(pairs, startDeg).Ratio <= 1;
+    }
+
+    /// <summary>The placement of least Σ w·(miss/slack)².</summary>
+    private static (double Sin, double Cos, double X, double Y) Weighted(ReadOnlySpan<HolePair> pairs, ReadOnlySpan<double> weight, double startDeg)
+    {
+        double total = 0, bx = 0, by = 0, px = 0, py = 0;
+        for (var i = 0; i < pairs.Length; i++)
+        {
+            var w = weight[i] / (pairs[i].SlackMm * pairs[i].SlackMm);
+            total += w; bx += w * pairs[i].Block.X; by += w * pairs[i].Block.Y; px += w * pairs[i].Board.X; py += w * pairs[i].Board.Y;
+        }
+        bx /= total; by /= total; px /= total; py /= total;
+        double cos = 0, sin = 0;
+        for (var i = 0; i < pairs.Length; i++)
+        {
+            var w = weight[i] / (pairs[i].SlackMm * pairs[i].SlackMm);
+            double qx = pairs[i].Block.X - bx, qy = pairs[i].Block.Y - by, rx = pairs[i].Board.X - px, ry = pairs[i].Board.Y - py;
+            cos += w * (qx * rx + qy * ry); sin += w * (qx * ry - qy * rx);
+        }
+        var length = Math.Sqrt(cos * cos + sin * sin);
+        if (length < 1e-12) (sin, cos) = Math.SinCos(startDeg * Math.PI / 180); else { sin /= length; cos /= length; }
+        return (sin, cos, px - (cos * bx - sin * by), py - (sin * bx + cos * by));
     }
 
     /// <summary>Rigid least-squares fit of the pairs in two dimensions, where the best turn has a closed form.</summary>
@@ -78,7 +140,7 @@ public static class MinimaxPlacement
         return new(t.X, t.Y, radians * 180 / Math.PI);
     }
 
-    private static Placement Linearised(ReadOnlySpan<HolePair> pairs, in Placement at)
+    private static Placement Linearised(ReadOnlySpan<HolePair> pairs, in Placement at, double gap)
     {
         var n = pairs.Length;
         var lever = 1.0;
@@ -96,7 +158,7 @@ public static class MinimaxPlacement
         {
             for (var step = 0; step < 30; step++)
                 if (!NewtonStep(rows, weight, n >= 2, ref x, ref y, ref w, ref z)) break;
-            if (2.0 * n / weight < Gap * Math.Max(1, start)) break;
+            if (2.0 * n / weight < gap * Math.Max(1, start)) break;
         }
         return new(at.XMm + x, at.YMm + y, at.RotationDeg + w / lever * 180 / Math.PI);
     }

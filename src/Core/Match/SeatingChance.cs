@@ -37,12 +37,8 @@ public static class SeatingChance
         return seated / (double)Draws;
     }
 
-    private static bool ScrewsPass(ReadOnlySpan<HolePair> pairs, Placement nominal)
-    {
-        if (MinimaxPlacement.Ratio(pairs, nominal) <= 1) return true;
-        if (MinimaxPlacement.Ratio(pairs, MinimaxPlacement.LeastSquares(pairs, nominal.RotationDeg)) <= 1) return true;
-        return MinimaxPlacement.Solve(pairs, nominal.RotationDeg).Ratio <= 1;
-    }
+    private static bool ScrewsPass(ReadOnlySpan<HolePair> pairs, Placement nominal) =>
+        MinimaxPlacement.Ratio(pairs, nominal) <= 1 || MinimaxPlacement.CanReachOne(pairs, nominal.RotationDeg);
 
     /// <summary>Whether moving the part within reach could change whether it clears. A part that clears or clashes everywhere near needs no draw of its own if it clears.</summary>
     private static bool IsNearAnEdge(Ceiling ceiling, Part part, double sigma)

@@ -11,6 +11,8 @@ public static class EnumNames<T> where T : struct, Enum
 
     public static IReadOnlyCollection<string> All => ByName.Keys;
 
+    public static string Of(T value) => ByName.First(p => EqualityComparer<T>.Default.Equals(p.Value, value)).Key;
+
     public static bool TryParse(string text, out T value) => ByName.TryGetValue(text, out value);
 
     private static string Name(T value) =>

@@ -24,12 +24,16 @@ public static class CuttingSvg
             var size = Math.Min(5, Math.Min(p.WidthMm, p.DepthMm) * 0.6);
             s.Append(CultureInfo.InvariantCulture, $"""<text x="{N(Margin + p.XMm + p.WidthMm / 2)}" y="{N(Y(p.YMm + p.DepthMm / 2) + size * 0.35)}" font-size="{N(size)}" text-anchor="middle" fill="#1d2a2e" stroke="none">{System.Net.WebUtility.HtmlEncode(p.PieceId)}</text>""");
         }
+        var numbers = new StringBuilder();
         foreach (var c in sheet.Cuts)
         {
             var (x1, y1, x2, y2) = c.Axis == 'x' ? (c.AtMm, c.FromMm, c.AtMm, c.ToMm) : (c.FromMm, c.AtMm, c.ToMm, c.AtMm);
             s.Append(CultureInfo.InvariantCulture, $"""<line x1="{N(Margin + x1)}" y1="{N(Y(y1))}" x2="{N(Margin + x2)}" y2="{N(Y(y2))}" stroke="#a8572b" stroke-dasharray="2 1"/>""");
-            s.Append(CultureInfo.InvariantCulture, $"""<text x="{N(Margin + x2 + (c.Axis == 'x' ? 0 : 1))}" y="{N(Y(y2) - (c.Axis == 'x' ? 1 : 0))}" font-size="2.4" fill="#a8572b" stroke="none">{c.Order}</text>""");
+            // the number sits on its own line, on a patch of paper
+            double mx = Margin + (x1 + x2) / 2, my = Y((y1 + y2) / 2), half = c.Order > 9 ? 1.5 : 0.9;
+            numbers.Append(CultureInfo.InvariantCulture, $"""<rect x="{N(mx - half)}" y="{N(my - 1.15)}" width="{N(2 * half)}" height="2.3" fill="#ffffff" stroke="none"/><text x="{N(mx)}" y="{N(my + 0.8)}" font-size="2.2" text-anchor="middle" fill="#a8572b" stroke="none">{c.Order}</text>""");
         }
+        s.Append(numbers);
         var bar = sheet.DepthMm + 2 * Margin;
         s.Append(CultureInfo.InvariantCulture, $"""<path d="M{N(Margin)} {N(bar)}h50m-50 -2v4m50 -4v4" stroke-width="0.3"/><text x="{N(Margin)}" y="{N(bar + 7)}" font-size="3.5" fill="#1d2a2e" stroke="none">50 mm</text>""");
         return s.Append("</svg>").ToString();

@@ -10,7 +10,9 @@ internal static class LayoutEndpoint
 {
     private const long MostBytes = 32 * 1024 * 1024;
 
-    public static async Task<Ok<LayoutResult>> AnswerAsync(HttpRequest request, string? units, string? digits)
+    public static async Task<Ok<LayoutResult>> AnswerAsync(HttpRequest request, string? units, string? digits) => TypedResults.Ok((await ReadAsync(request, units, digits)).Layout);
+
+    internal static async Task<(LayoutResult Layout, IFormCollection Form)> ReadAsync(HttpRequest request, string? units, string? digits)
     {
         if (!request.HasFormContentType) throw new BadHttpRequestException("Expected multipart/form-data with the layout's files in the field \"files\".", StatusCodes.Status415UnsupportedMediaType);
         var options = new LayoutOptions(Units(units));
@@ -25,7 +27,7 @@ internal static class LayoutEndpoint
             await f.CopyToAsync(memory, request.HttpContext.RequestAborted);
             files.Add(new(Path.GetFileName(f.FileName), memory.ToArray()));
         }
-        return TypedResults.Ok(LayoutReader.Read(files, options));
+        return (LayoutReader.Read(files, options), form);
     }
 
     private static LengthUnit? Units(string? text) => text is null ? null : LengthUnits.Parse(text) ?? throw new InputException("?units", $"Expected mm, inch or mil, found \"{text}\".");

@@ -58,13 +58,13 @@ internal static class LibraryEndpoints
     private static Ok<List<MatchEntry>> BlocksFor(string id, ShopMemory shop, CancellationToken cancel)
     {
         var board = shop.Boards.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no board \"{id}\".");
-        return TypedResults.Ok(Sorted(shop.Blocks.Values.Select(block => Judge(board, block, cancel))));
+        return TypedResults.Ok(Sorted(FitScan.Run(board, [.. shop.Blocks.Values], cancel: cancel).Select(e => Entry(board, e))));
     }
 
     private static Ok<List<MatchEntry>> BoardsFor(string id, ShopMemory shop, CancellationToken cancel)
     {
         var block = shop.Blocks.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no block \"{id}\".");
-        return TypedResults.Ok(Sorted(shop.Boards.Values.Select(board => Judge(board, block, cancel))));
+        return TypedResults.Ok(Sorted(shop.Boards.Values.AsParallel().WithCancellation(cancel).Select(board => Entry(board, FitScan.Run(board, [block], cancel: cancel)[0])).ToList()));
     }
 
     private static Ok<FitResult> MatchOne(string boardId, string blockId, ShopMemory shop, CancellationToken cancel)
@@ -74,30 +74,30 @@ internal static class LibraryEndpoints
         return TypedResults.Ok(Fit.Judge(board, block, cancel: cancel));
     }
 
-    private static MatchEntry Judge(Board board, Block block, CancellationToken cancel)
-    {
-        var f = Fit.Judge(board, block, cancel: cancel);
-        return new(board.Id, $"{board.Maker} {board.Model} {board.BoardCode} {board.Revision}", block.Id, $"{block.Maker} {block.Model}", block.Kind, f.Verdict, f.Grade, f.Summary, f.Reasons[0].Text,
-            f.ChanceOfSeating, f.Margins.Count > 0 ? f.Margins[0].MarginMm : null, f.Uncovered.Count, block.Price);
-    }
+    private static MatchEntry Entry(Board board, ScanEntry e) =>
+        new(board.Id, NameOf(board), e.Block.Id, $"{e.Block.Maker} {e.Block.Model}", e.Block.Kind, e.Verdict, e.Grade, e.Summary, e.TopReason,
+            e.ChanceOfSeating, e.Fit is { Margins: [var tightest, ..] } ? tightest.MarginMm : null, e.Fit?.Uncovered.Count ?? 0, e.Block.Price);
+
+    /// <summary>A label that is not there is not read out.</summary>
+    private static string NameOf(Board b) => string.Join(' ', ((string[])[b.Maker, b.Model, b.BoardCode, b.Revision]).Where(t => t is not ("none" or "unknown")));
 
     /// <summary>Least change first.</summary>
     private static List<MatchEntry> Sorted(IEnumerable<MatchEntry> entries) =>
         [.. entries.OrderBy(e => e.Verdict).ThenBy(e => e.Uncovered).ThenBy(e => e.Grade).ThenByDescending(e => e.TightestMm ?? 0).ThenBy(e => e.BlockName, StringComparer.Ordinal)];
 
-    private static LibraryDocument BoardDocument(ReadOnlyMemory<byte> utf8)
+    internal static LibraryDocument BoardDocument(ReadOnlyMemory<byte> utf8)
     {
         var b = BoardReader.Read(utf8);
         return new(b.Id, b.Maker, b.Model, b.BoardCode, b.Revision, b.Kind.ToString(), utf8.ToArray(), Digest(utf8));
     }
 
-    private static LibraryDocument BlockDocument(ReadOnlyMemory<byte> utf8)
+    internal static LibraryDocument BlockDocument(ReadOnlyMemory<byte> utf8)
     {
         var b = BlockReader.Read(utf8);
         return new(b.Id, b.Maker, b.Model, "", "", b.Kind.ToString(), utf8.ToArray(), Digest(utf8));
     }
 
-    private static string Digest(ReadOnlyMemory<byte> utf8)
+    internal static string Digest(ReadOnlyMemory<byte> utf8)
     {
         using var json = JsonInput.Parse(utf8);
         return CanonicalJson.Digest(json.RootElement);

@@ -1,0 +1,113 @@
+using System.IO.Compression;
+using System.Security.Cryptography;
+using System.Text.Json;
+using FaithfulBracket.Core;
+using FaithfulBracket.Formats.Documents;
+using FaithfulBracket.Formats.Json;
+
+namespace FaithfulBracket.Formats.Packs;
+
+public enum PackItemKind { Board, Block, Picture }
+
+/// <summary>One file of a pack, read and checked.</summary>
+public sealed record PackItem(PackItemKind Kind, string Path, string Id, byte[] Content);
+
+/// <summary>A zip of documents and pictures with a manifest of hashes.</summary>
+public static class CataloguePack
+{
+    public const string Format = "faithful-bracket/pack";
+    public const int MostBytes = 64 * 1024 * 1024;
+    private const int MostFiles = 5000;
+    private const string ManifestName = "manifest.json";
+
+    public static byte[] Write(IEnumerable<(PackItemKind Kind, string Id, byte[] Content)> items)
+    {
+        using var memory = new MemoryStream();
+        using (var zip = new ZipArchive(memory, ZipArchiveMode.Create, leaveOpen: true))
+        {
+            var files = new List<object>();
+            foreach (var (kind, id, content) in items)
+            {
+                var path = kind switch { PackItemKind.Board => $"boards/{id}.board.json", PackItemKind.Block => $"blocks/{id}.block.json", _ => $"pictures/{id}" };
+                Put(zip, path, content);
+                files.Add(new { path, kind = EnumNames<PackItemKind>.Of(kind), id, sha256 = Hash(content) });
+            }
+            Put(zip, ManifestName, JsonSerializer.SerializeToUtf8Bytes(new { format = Format, version = 1, files }, Indented));
+        }
+        return memory.ToArray();
+    }
+
+    private static readonly JsonSerializerOptions Indented = new() { WriteIndented = true };
+
+    private static void Put(ZipArchive zip, string path, byte[] content)
+    {
+        using var s = zip.CreateEntry(path, CompressionLevel.Optimal).Open();
+        s.Write(content);
+    }
+
+    private static string Hash(byte[] content) => Convert.ToHexStringLower(SHA256.HashData(content));
+
+    /// <summary>Reads a pack whole; every file must stand in the manifest with its hash, and every document must be good.</summary>
+    /// <exception cref="InputException">Anything is wrong, with the file it is wrong in.</exception>
+    public static IReadOnlyList<PackItem> Read(ReadOnlyMemory<byte> content)
+    {
+        if (content.Length > MostBytes) throw new InputException("", $"The pack is larger than {MostBytes / 1048576} MiB.");
+        ZipArchive zip;
+        try { zip = new ZipArchive(new MemoryStream(content.ToArray()), ZipArchiveMode.Read); }
+        catch (InvalidDataException) { throw new InputException("", "Expected a zip file with manifest.json, boards/ and blocks/."); }
+        using var open = zip;
+        if (zip.Entries.Count > MostFiles) throw new InputException("", $"The pack holds {zip.Entries.Count} files; at most {MostFiles} are read.");
+        var entries = zip.Entries.Where(e => !e.FullName.EndsWith('/')).GroupBy(e => e.FullName).ToDictionary(g => g.Key, g => g.First());
+        if (!entries.Remove(ManifestName, out var manifestEntry)) throw new InputException($"/{ManifestName}", "Missing: a pack needs a manifest with the hash of every file.");
+        var budget = (long)MostBytes;
+        var faults = new List<InputFault>();
+        var listed = Manifest(Bytes(manifestEntry, ref budget), faults);
+        var items = new List<PackItem>();
+        foreach (var (kind, path, sha) in listed)
+        {
+            if (!entries.Remove(path, out var entry)) { faults.Add(new($"/{path}", "Stands in the manifest but not in the pack.")); continue; }
+            var bytes = Bytes(entry, ref budget);
+            if (!string.Equals(Hash(bytes), sha, StringComparison.OrdinalIgnoreCase)) { faults.Add(new($"/{path}", "Its hash is not the manifest's: the file was changed or damaged.")); continue; }
+            try
+            {
+                items.Add(new(kind, path, kind switch { PackItemKind.Board => BoardReader.Read(bytes).Id, PackItemKind.Block => BlockReader.Read(bytes).Id, _ => Path.GetFileName(path) }, bytes));
+            }
+            catch (MalformedJsonException e) { faults.Add(new($"/{path}", e.Message)); }
+            catch (InputException e) { faults.AddRange(e.Faults.Select(f => new InputFault($"/{path}#{f.Pointer}", f.Message))); }
+        }
+        faults.AddRange(entries.Keys.Select(k => new InputFault($"/{k}", "Stands in the pack but not in the manifest.")));
+        faults.AddRange(items.GroupBy(i => (i.Kind, i.Id)).Where(g => g.Count() > 1).Select(g => new InputFault($"/{g.Last().Path}", $"The id \"{g.Key.Id}\" stands twice in this pack.")));
+        return faults.Count > 0 ? throw new InputException(faults) : items;
+    }
+
+    private static byte[] Bytes(ZipArchiveEntry entry, ref long budget)
+    {
+        using var s = entry.Open();
+        using var memory = new MemoryStream();
+        var chunk = new byte[81920];
+        int n;
+        while ((n = s.Read(chunk)) > 0)
+        {
+            budget -= n;
+            if (budget < 0) throw new InputException("", $"Unpacked, the pack is larger than {MostBytes / 1048576} MiB.");
+            memory.Write(chunk, 0, n);
+        }
+        return memory.ToArray();
+    }
+
+    private static List<(PackItemKind Kind, string Path, string Sha)> Manifest(byte[] content, List<InputFault> faults)
+    {
+        var own = new List<InputFault>();
+        JsonDocument json;
+        try { json = JsonInput.Parse(content); }
+        catch (MalformedJsonException e) { throw new InputException($"/{ManifestName}", e.Message); }
+        using var open = json;
+        var o = new ObjectReader(json.RootElement, "", own);
+        o.Exactly("format", Format);
+        o.Integer("version", 1, 1);
+        var files = o.Objects("files", f => { f.OptionalText("id"); return (f.Choice<PackItemKind>("kind"), f.Text("path"), f.Text("sha256")); });
+        o.End();
+        faults.AddRange(own.Select(f => new InputFault($"/{ManifestName}#{f.Pointer}", f.Message)));
+        return files;
+    }
+}
