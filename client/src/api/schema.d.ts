@@ -2836,7 +2836,7 @@ export interface components {
             packageOutline: null | components["schemas"]["Polygon"];
         };
         /** @enum {unknown} */
-        PartKind: "die" | "lid" | "memory" | "power-stage" | "inductor" | "bridge-chip" | "controller" | "capacitor" | "connector" | "cover" | "empty" | "other" | null;
+        PartKind: "die" | "lid" | "memory" | "power-stage" | "inductor" | "bridge-chip" | "controller" | "capacitor" | "connector" | "cover" | "empty" | "other";
         PartMargin: {
             part: string;
             /** Format: double */

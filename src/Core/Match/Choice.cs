@@ -31,8 +31,8 @@ public static class Comparing
     public static IReadOnlyList<Choice> Of(Board board, IReadOnlyList<Block> blocks, double flowLPerMin, KitPrices prices, IReadOnlyDictionary<string, PadMaterial> materials, IReadOnlyList<StockedPad> owned, CancellationToken cancel = default)
     {
         var choices = blocks.Select(b => One(board, b, flowLPerMin, prices, materials, owned, cancel)).ToList();
-        var cheapest = choices.Where(c => c.Total is not null && c.DieRiseK is not null).MinBy(c => c.Total);
-        return [.. choices.Select(c => cheapest is not null && c != cheapest && c.Total is { } t && c.DieRiseK < cheapest.DieRiseK ? c with { MoneyPerKelvin = (t - cheapest.Total!.Value) / (cheapest.DieRiseK.Value - c.DieRiseK.Value) } : c)];
+        var cheapest = choices.Where(c => c.Fit.Verdict != Verdict.Clashes && c.Total is not null && c.DieRiseK is not null).MinBy(c => c.Total);
+        return [.. choices.Select(c => cheapest is not null && c != cheapest && c.Fit.Verdict != Verdict.Clashes && c.Total is { } t && c.DieRiseK < cheapest.DieRiseK ? c with { MoneyPerKelvin = (t - cheapest.Total!.Value) / (cheapest.DieRiseK.Value - c.DieRiseK.Value) } : c)];
     }
 
     private static Choice One(Board board, Block block, double flow, KitPrices prices, IReadOnlyDictionary<string, PadMaterial> materials, IReadOnlyList<StockedPad> owned, CancellationToken cancel)

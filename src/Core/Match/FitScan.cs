@@ -6,7 +6,11 @@ namespace FaithfulBracket.Core.Match;
 
 /// <summary>One pair of a scan.</summary>
 /// <param name="Fit">The full answer; null where the screws settle it without one.</param>
-public sealed record ScanEntry(Block Block, Verdict Verdict, EvidenceGrade Grade, string Summary, string TopReason, double ChanceOfSeating, FitResult? Fit);
+public sealed record ScanEntry(Block Block, Verdict Verdict, EvidenceGrade Grade, string Summary, string TopReason, double ChanceOfSeating, FitResult? Fit)
+{
+    /// <summary>Another socket or another pattern of screws: no work mends it.</summary>
+    public bool IsHopeless => Verdict == Verdict.Clashes && Match.Fit.Hopeless.Any(h => h.Words == Summary);
+}
 
 /// <summary>One board against many blocks: a bound on the screw pattern first, the exact judgement for those that may go on.</summary>
 public static class FitScan

@@ -58,13 +58,13 @@ internal static class LibraryEndpoints
     private static Ok<List<MatchEntry>> BlocksFor(string id, ShopMemory shop, CancellationToken cancel)
     {
         var board = shop.Boards.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no board \"{id}\".");
-        return TypedResults.Ok(Sorted(FitScan.Run(board, [.. shop.Blocks.Values], cancel: cancel).Select(e => Entry(board, e))));
+        return TypedResults.Ok(Sorted(FitScan.Run(board, [.. shop.Blocks.Values], cancel: cancel).Select(e => (board, e))));
     }
 
     private static Ok<List<MatchEntry>> BoardsFor(string id, ShopMemory shop, CancellationToken cancel)
     {
         var block = shop.Blocks.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no block \"{id}\".");
-        return TypedResults.Ok(Sorted(shop.Boards.Values.AsParallel().WithCancellation(cancel).Select(board => Entry(board, FitScan.Run(board, [block], cancel: cancel)[0])).ToList()));
+        return TypedResults.Ok(Sorted(shop.Boards.Values.AsParallel().WithCancellation(cancel).Select(board => (board, FitScan.Run(board, [block], cancel: cancel)[0])).ToList()));
     }
 
     private static Ok<FitResult> MatchOne(string boardId, string blockId, ShopMemory shop, CancellationToken cancel)
@@ -81,9 +81,10 @@ internal static class LibraryEndpoints
     /// <summary>A label that is not there is not read out.</summary>
     private static string NameOf(Board b) => string.Join(' ', ((string[])[b.Maker, b.Model, b.BoardCode, b.Revision]).Where(t => t is not ("none" or "unknown")));
 
-    /// <summary>Least change first.</summary>
-    private static List<MatchEntry> Sorted(IEnumerable<MatchEntry> entries) =>
-        [.. entries.OrderBy(e => e.Verdict).ThenBy(e => e.Uncovered).ThenBy(e => e.Grade).ThenByDescending(e => e.TightestMm ?? 0).ThenBy(e => e.BlockName, StringComparer.Ordinal)];
+    /// <summary>Least change first; what no work can mend comes last.</summary>
+    private static List<MatchEntry> Sorted(IEnumerable<(Board Board, ScanEntry Scan)> entries) =>
+        [.. entries.OrderBy(e => e.Scan.Verdict).ThenBy(e => e.Scan.IsHopeless).ThenBy(e => e.Scan.Fit?.Uncovered.Count ?? 0).ThenBy(e => e.Scan.Grade)
+            .ThenByDescending(e => e.Scan.Fit is { Margins: [var m, ..] } ? m.MarginMm : 0).ThenBy(e => e.Scan.Block.Maker + e.Scan.Block.Model, StringComparer.Ordinal).Select(e => Entry(e.Board, e.Scan))];
 
     internal static LibraryDocument BoardDocument(ReadOnlyMemory<byte> utf8)
     {

@@ -22,6 +22,8 @@ export function TwinPage() {
   useEffect(() => { if (given) ask() }, [])
   const found = search.data
   const shown = found?.candidates.find((c) => c.boardId === chosen) ?? found?.candidates[0]
+  const under = (shown?.differencesUnderBlock ?? []).filter((d) => d.code !== 'not-seen')
+  const unseen = (shown?.differencesUnderBlock ?? []).filter((d) => d.code === 'not-seen')
   const board = useBoard(shown?.boardId).data
   const load = async (files: FileList | null) => {
     if (!files?.length) return
@@ -70,16 +72,17 @@ export function TwinPage() {
               <Section title="Candidates">
                 {found.candidates.map((c) => (
                   <button key={c.boardId} type="button" aria-pressed={c === shown} onClick={() => choose(c.boardId)} className={`grid w-full grid-cols-[1fr_auto] border-b border-rule/60 py-1.5 text-left ${c === shown ? 'bg-copper-wash' : ''}`}>
-                    <b>{c.boardId}</b><span className="num text-[17px]">{(c.chance * 100).toFixed(c.chance > 0.0995 ? 0 : 1)} %</span><span className="text-[13.5px] text-soft">{c.met} of {c.seen} meet, {c.differencesUnderBlock.length} differ under the block</span>
+                    <b>{c.boardId}</b><span className="num text-[17px]">{(c.chance * 100).toFixed(c.chance > 0.0995 ? 0 : 1)} %</span><span className="text-[13.5px] text-soft">{c.met} of {c.seen} meet, {c.differencesUnderBlock.filter((d) => d.code !== 'not-seen').length} differ under the block</span>
                   </button>
                 ))}
               </Section>
             )}
-            <Section title={`Under the block, ${shown.differencesUnderBlock.length} ${shown.differencesUnderBlock.length === 1 ? 'difference' : 'differences'}`}>
-              {shown.differencesUnderBlock.length === 0 && <p className="text-[15px] text-cool">Nothing differs where a block touches or passes.</p>}
-              {shown.differencesUnderBlock.slice(0, 30).map((d) => <Why key={d.text} tone={d.code === 'not-seen' ? '' : 'text-plum'}>{d.text}</Why>)}
+            <Section title={`Under the block, ${under.length} ${under.length === 1 ? 'difference' : 'differences'}`}>
+              {under.length === 0 && <p className="text-[15px] text-cool">Nothing seen differs where a block touches or passes.</p>}
+              {under.slice(0, 30).map((d) => <Why key={d.text} tone="text-plum">{d.text}</Why>)}
+              {unseen.length > 0 && <p className="mt-1.5 text-[14px] leading-snug text-soft">Not seen, so not compared: {unseen.flatMap((d) => d.refs).join(', ')}. Measure those near your block's pockets.</p>}
             </Section>
-            {shown.otherDifferences.length > 0 && <Section title="Elsewhere, does not matter to a block">{shown.otherDifferences.slice(0, 10).map((d) => <Why key={d.text}>{d.text}</Why>)}</Section>}
+            {shown.otherDifferences.some((d) => d.code !== 'not-seen') && <Section title="Elsewhere, does not matter to a block">{shown.otherDifferences.filter((d) => d.code !== 'not-seen').slice(0, 10).map((d) => <Why key={d.text}>{d.text}</Why>)}</Section>}
             {shown.twins.length > 0 && <Section title="Same under the block"><p className="text-[15px]">{shown.twins.join(', ')}</p></Section>}
             <p className="mt-3"><Link className="text-copper underline underline-offset-3" to={`/library/boards/${shown.boardId}`}>Blocks for this board</Link></p>
           </>

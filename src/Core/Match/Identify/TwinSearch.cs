@@ -56,8 +56,9 @@ public static class TwinSearch
     {
         if (shown.Count == 0) return FormattableString.Invariant($"None is close: {none:0 %} that no board of the library is this one. Add holes, or survey it as a new board.");
         var (first, board) = (shown[0], find(shown[0].BoardId)!);
-        var under = first.DifferencesUnderBlock.Count;
-        return FormattableString.Invariant($"{board.Maker} {board.Model} {board.Revision}, {Math.Min(first.Chance, 0.999):0.# %}: {first.Met} of {first.Seen} points meet within {first.RmsMm:0.00} mm rms; ") + (under == 0 ? "nothing differs under the block." : $"{under} {(under == 1 ? "difference" : "differences")} under the block.");
+        // what was not seen was not compared: only what was seen otherwise differs
+        var under = first.DifferencesUnderBlock.Count(d => d.Code != "not-seen");
+        return FormattableString.Invariant($"{board.Maker} {board.Model} {board.Revision}, {Math.Min(first.Chance, 0.999):0.# %}: {first.Met} of {first.Seen} points meet within {first.RmsMm:0.00} mm rms; ") + (under == 0 ? "nothing seen differs under the block." : $"{under} {(under == 1 ? "difference" : "differences")} under the block.");
     }
 
     private static List<(string Id, Placement Pose, double Score)> Poses(PoseFinder finder, TwinIndex index, Constellation seen, double sigma)

@@ -1,0 +1,36 @@
+using FaithfulBracket.Core.Match.Trace;
+using SkiaSharp;
+
+namespace FaithfulBracket.Formats.Photos;
+
+/// <summary>A kept picture as brightness.</summary>
+public static class PhotoPixels
+{
+    /// <exception cref="Core.InputException">The picture can't be decoded.</exception>
+    public static GreyPicture Grey(byte[] content)
+    {
+        using var codec = SKCodec.Create(new MemoryStream(content)) ?? throw Broken();
+        var info = new SKImageInfo(codec.Info.Width, codec.Info.Height, SKColorType.Gray8, SKAlphaType.Opaque);
+        using var bitmap = new SKBitmap(info);
+        if (codec.GetPixels(info, bitmap.GetPixels()) is not (SKCodecResult.Success or SKCodecResult.IncompleteInput)) return ByColour(content);
+        return new(info.Width, info.Height, bitmap.GetPixelSpan().ToArray());
+    }
+
+    /// <summary>Formats that do not decode straight to grey: ITU-R BT.601 weights.</summary>
+    private static GreyPicture ByColour(byte[] content)
+    {
+        using var bitmap = SKBitmap.Decode(content) ?? throw Broken();
+        var grey = new byte[bitmap.Width * bitmap.Height];
+        for (var y = 0; y < bitmap.Height; y++)
+        {
+            for (var x = 0; x < bitmap.Width; x++)
+            {
+                var c = bitmap.GetPixel(x, y);
+                grey[y * bitmap.Width + x] = (byte)((299 * c.Red + 587 * c.Green + 114 * c.Blue) / 1000);
+            }
+        }
+        return new(bitmap.Width, bitmap.Height, grey);
+    }
+
+    private static Core.InputException Broken() => new("", "The picture can't be decoded: save it as JPEG or PNG and drop it again.");
+}
