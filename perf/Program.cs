@@ -3,6 +3,7 @@ using BenchmarkDotNet.Jobs;
 using BenchmarkDotNet.Running;
 using FaithfulBracket.Perf;
 
+if (args is ["photos"]) { DemoPhotos.Write(); return; }
 var quiet = ManualConfig.Create(DefaultConfig.Instance)
     .AddJob(Job.Default.WithToolchain(BenchmarkDotNet.Toolchains.InProcess.Emit.InProcessEmitToolchain.Instance).WithStrategy(BenchmarkDotNet.Engines.RunStrategy.Monitoring).WithWarmupCount(2).WithIterationCount(5).WithInvocationCount(1).WithUnrollFactor(1))
     .WithOptions(ConfigOptions.JoinSummary | ConfigOptions.DisableLogFile);

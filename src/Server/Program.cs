@@ -17,7 +17,7 @@ builder.Services.AddSingleton(new ShopDatabase(Path.Combine(data, "shop.db")));
 builder.Services.TryAddSingleton(TimeProvider.System);
 builder.Services.AddKeyedSingleton("board", (s, _) => new Library(s.GetRequiredService<ShopDatabase>(), "board", s.GetRequiredService<TimeProvider>()));
 builder.Services.AddKeyedSingleton("block", (s, _) => new Library(s.GetRequiredService<ShopDatabase>(), "block", s.GetRequiredService<TimeProvider>()));
-builder.Services.AddSingleton<Jobs>().AddSingleton<JobPapers>().AddSingleton<DrawerItems>().AddSingleton<ShopMemory>().AddSingleton<TwinLibrary>().AddSingleton<JobViews>().AddSingleton<DemoShop>();
+builder.Services.AddSingleton<PhotoShelf>().AddSingleton<Traces>().AddSingleton<Jobs>().AddSingleton<JobPapers>().AddSingleton<DrawerItems>().AddSingleton<ShopMemory>().AddSingleton<TwinLibrary>().AddSingleton<JobViews>().AddSingleton<DemoShop>();
 builder.Services.Configure<JsonOptions>(o => DocumentJson.Configure(o.SerializerOptions));
 builder.Services.AddOpenApi("v1", o => o.AddSchemaTransformer<OpenApiShapes>().AddDocumentTransformer((doc, _, _) =>
 {
@@ -42,6 +42,7 @@ LibraryEndpoints.Map(app);
 ChooseEndpoints.Map(app);
 ExchangeEndpoints.Map(app);
 TwinEndpoints.Map(app);
+TraceStore.Map(app);
 JobEndpoints.Map(app);
 PhotoEndpoints.Map(app);
 RecordEndpoints.Map(app);

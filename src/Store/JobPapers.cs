@@ -11,7 +11,7 @@ public sealed record PhotoRow(long Id, long JobId, string? StepId, string File, 
 public sealed record TimerRow(long Id, long JobId, string StepId, string Label, string StartedAt, long Seconds);
 
 /// <summary>What is clipped to a job: readings, notes, photos, running timers.</summary>
-public sealed class JobPapers(ShopDatabase database, TimeProvider time)
+public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvider time)
 {
     public IReadOnlyList<ReadingRow> Readings(long jobId)
     {
@@ -58,17 +58,14 @@ public sealed class JobPapers(ShopDatabase database, TimeProvider time)
     /// <summary>The picture is on disk before its row is.</summary>
     public long AddPhoto(long jobId, string? stepId, byte[] content, string mediaType, string extension, string by)
     {
-        Directory.CreateDirectory(database.PhotoFolder);
-        var file = $"{Convert.ToHexStringLower(System.Security.Cryptography.SHA256.HashData(content))[..24]}{extension}";
-        var path = Path.Combine(database.PhotoFolder, file);
-        using (var stream = new FileStream(path, FileMode.Create, FileAccess.Write)) { stream.Write(content); stream.Flush(flushToDisk: true); }
+        var file = shelf.Put(content, extension);
         return database.Change((c, t) => c.ExecuteScalar<long>("""
             insert into photo (job_id, step_id, file, media_type, bytes, by_initials, at)
             values (@jobId, @stepId, @file, @mediaType, @bytes, @by, @at) returning id
             """, new { jobId, stepId, file, mediaType, bytes = content.Length, by, at = Stamp.Of(time) }, t));
     }
 
-    public string PathOf(PhotoRow photo) => Path.Combine(database.PhotoFolder, photo.File);
+    public string PathOf(PhotoRow photo) => shelf.PathOf(photo.File);
 
     public IReadOnlyList<TimerRow> Running(long? jobId = null)
     {

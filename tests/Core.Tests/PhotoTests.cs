@@ -35,7 +35,7 @@ public class PhotoTests
         Assert.True(found.Count >= 10, $"{found.Count} of 12 marks");
         foreach (var m in found)
         {
-            var truth = scene.See(m.XMm - 70, m.YMm - 215, 0);
+            var truth = scene.See(m.XMm - 70, m.YMm - 215, 0) + new Point2(0.5, 0.5);
             Assert.True(Math.Abs(m.UPx - truth.X) < 0.6 && Math.Abs(m.VPx - truth.Y) < 0.6, $"mark {m.Id} is off by {m.UPx - truth.X:0.00}, {m.VPx - truth.Y:0.00} px");
         }
     }
@@ -50,7 +50,7 @@ public class PhotoTests
         var random = new Random(4);
         var clicks = Dunlin.Holes.Select(h =>
         {
-            var at = scene.See(h.X, h.Y, 0);
+            var at = scene.See(h.X, h.Y, 0) + new Point2(0.5, 0.5);
             // a hand clicks within six pixels; the hole's rim draws it in
             var snap = HoleSnap.Find(picture, at.X + 12 * (random.NextDouble() - 0.5), at.Y + 12 * (random.NextDouble() - 0.5), 40);
             Assert.True(snap.Snapped, h.Id);

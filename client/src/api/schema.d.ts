@@ -4,6 +4,41 @@
  */
 
 export interface paths {
+    "/api/target.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "image/svg+xml": string;
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/photos": {
         parameters: {
             query?: never;
@@ -1478,6 +1513,283 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/traces": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TraceEntry"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query: {
+                    by: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "image/jpeg": components["schemas"]["IFormFile"];
+                    "image/png": components["schemas"]["IFormFile"];
+                };
+            };
+            responses: {
+                /** @description Created */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TraceView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/traces/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TraceView"];
+                    };
+                };
+            };
+        };
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["TraceState"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TraceView"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/traces/{id}/photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/traces/{id}/snap": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Click"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SnapResult"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/traces/{id}/mirror": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["MirrorAsk"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PhotoFeature"][];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/traces/{id}/reckon": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TraceReckoning"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs": {
         parameters: {
             query?: never;
@@ -2215,6 +2527,14 @@ export interface components {
             /** Format: double */
             moneyPerKelvin?: null | number;
         };
+        Click: {
+            /** Format: double */
+            uPx: number;
+            /** Format: double */
+            vPx: number;
+            /** Format: double */
+            reachPx: number;
+        };
         ColdPlate: {
             metal: string;
             /** Format: double */
@@ -2405,6 +2725,18 @@ export interface components {
             n: number;
             unit: string;
             dropKPaAt: unknown[];
+        };
+        FoundMark: {
+            /** Format: int32 */
+            id: number;
+            /** Format: double */
+            xMm: number;
+            /** Format: double */
+            yMm: number;
+            /** Format: double */
+            uPx: number;
+            /** Format: double */
+            vPx: number;
         };
         Gap: {
             part: string;
@@ -2674,6 +3006,16 @@ export interface components {
             /** Format: int32 */
             uncovered: number;
             price: null | components["schemas"]["Money"];
+        };
+        Measure: {
+            what: string;
+            id: string;
+            /** Format: double */
+            chanceThen?: null | number;
+            text: string;
+        };
+        MirrorAsk: {
+            featureId: string;
         };
         Money: {
             /** Format: double */
@@ -2958,6 +3300,26 @@ export interface components {
         };
         /** @enum {unknown} */
         Phase: "before" | "after";
+        PhotoFeature: {
+            id: string;
+            isHole: boolean;
+            /** Format: double */
+            uPx: number;
+            /** Format: double */
+            vPx: number;
+            /** Format: double */
+            oppositeUPx?: null | number;
+            /** Format: double */
+            oppositeVPx?: null | number;
+            kind: null | components["schemas"]["PartKind"];
+            role: null | components["schemas"]["HoleRole"];
+            /** Format: double */
+            diameterMm?: null | number;
+            /** Format: double */
+            heightMm: number;
+            /** Format: double */
+            heightTolMm: number;
+        };
         PhotoInfo: {
             /** Format: int64 */
             id: number;
@@ -3151,6 +3513,15 @@ export interface components {
             count?: null | number;
             overrideReason?: null | string;
         };
+        SnapResult: {
+            /** Format: double */
+            uPx: number;
+            /** Format: double */
+            vPx: number;
+            /** Format: double */
+            diameterPx: number;
+            snapped: boolean;
+        };
         SocketFit: {
             socket: string;
             kit?: null | string;
@@ -3299,6 +3670,25 @@ export interface components {
             id: string;
             name: string;
         };
+        TraceEntry: {
+            /** Format: int64 */
+            id: number;
+            model: string;
+            at: string;
+            /** Format: int32 */
+            features: number;
+        };
+        TraceReckoning: {
+            board: null | components["schemas"]["Board"];
+            document?: null | string;
+            trace: components["schemas"]["TraceResult"];
+            /** Format: double */
+            sigmaMm?: null | number;
+            matches: components["schemas"]["MatchEntry"][];
+            fit: null | components["schemas"]["FitResult"];
+            next: components["schemas"]["Measure"][];
+            trouble?: null | string;
+        };
         TraceResult: {
             points: components["schemas"]["TracedPoint"][];
             /** Format: double */
@@ -3312,6 +3702,29 @@ export interface components {
             cameraMm: number[];
             /** Format: double */
             tiltDeg: number;
+        };
+        TraceState: {
+            marks: components["schemas"]["FoundMark"][];
+            features: components["schemas"]["PhotoFeature"][];
+            /** Format: int32 */
+            quarterTurns: number;
+            maker: string;
+            model: string;
+            boardCode: string;
+            revision: string;
+        };
+        TraceView: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int32 */
+            widthPx: number;
+            /** Format: int32 */
+            heightPx: number;
+            /** Format: int64 */
+            version: number;
+            by: string;
+            at: string;
+            state: components["schemas"]["TraceState"];
         };
         TracedPoint: {
             id: string;

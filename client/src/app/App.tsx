@@ -8,6 +8,7 @@ const Traveller = lazy(() => import('../stations/Traveller').then((m) => ({ defa
 const BenchMode = lazy(() => import('../bench/BenchMode').then((m) => ({ default: m.BenchMode })))
 const Library = lazy(() => import('../library/Library').then((m) => ({ default: m.Library })))
 const Drawer = lazy(() => import('../drawer/Drawer').then((m) => ({ default: m.Drawer })))
+const TargetPage = lazy(() => import('../library/trace/TargetPage').then((m) => ({ default: m.TargetPage })))
 const CuttingSheet = lazy(() => import('../stations/pads/CuttingSheet').then((m) => ({ default: m.CuttingSheet })))
 
 export function App() {
@@ -16,6 +17,7 @@ export function App() {
       <Routes>
         <Route path="/job/:id/:station/bench" element={<BenchMode />} />
         <Route path="/job/:id/cutting" element={<CuttingSheet />} />
+        <Route path="/target" element={<TargetPage />} />
         <Route element={<Shell />}>
           <Route index element={<BenchIndex />} />
           <Route path="/job/:id/:station?" element={<Traveller />} />

@@ -8,6 +8,7 @@ import { BoardPage } from './BoardPage'
 import { LayoutIntake } from './exchange/LayoutIntake'
 import { PackIntake } from './exchange/PackIntake'
 import { Intake, type Dropped } from './Intake'
+import { TracePage } from './trace/TracePage'
 import { TwinPage } from './twin/TwinPage'
 
 /** Boards and blocks: drop a file, see it drawn, see what is wrong with it, keep it or not. */
@@ -82,6 +83,7 @@ export function Library() {
         : layout.length > 0 ? <LayoutIntake key={layout.map((f) => f.name).join()} files={layout} onDone={() => setLayout([])} onKeep={(text) => { setLayout([]); return keepBoard(text) }} />
         : dropped.length > 0 ? <Intake items={dropped} onKeep={keep} onDrop={(d) => setDropped(dropped.filter((x) => x !== d))} />
         : kind === 'twin' ? <TwinPage />
+        : kind === 'trace' ? <TracePage id={id} />
         : kind === 'boards' && id ? <BoardPage id={id} />
         : kind === 'blocks' && id ? <BlockPage id={id} />
         : <Empty boards={boards.data} />}

@@ -49,7 +49,7 @@ public static class Fit
 
     private static double Chance(Board board, Laid laid, FitSettings settings, CancellationToken cancel)
     {
-        if (board.PositionSigmaMm > 0) return SeatingChance.Of(board, laid.Alignment, laid.Loose, settings.Seed, cancel);
+        if (board.PositionSigmaMm > 0) return SeatingChance.Of(board, laid.Alignment, laid.Loose, settings.Seed, cancel: cancel);
         return laid.Alignment.Fits && laid.Clashes.Count == 0 ? 1 : 0;
     }
 

@@ -12,11 +12,14 @@ public static class SeatingChance
     private const double ReachSigmas = 5;
 
     /// <summary>Share of draws in which every required screw goes through and no part meets the plate.</summary>
-    public static double Of(Board board, Alignment alignment, IReadOnlyList<(Ceiling Ceiling, Part Part)> loose, ulong seed, CancellationToken cancel = default)
+    /// <param name="knownHole">A hole of the board whose place is taken as exact.</param>
+    public static double Of(Board board, Alignment alignment, IReadOnlyList<(Ceiling Ceiling, Part Part)> loose, ulong seed, string? knownHole = null, CancellationToken cancel = default)
     {
         var sigma = board.PositionSigmaMm;
         if (alignment.Screws.Any(s => s.Required && s.BoardHole is null)) return 0;
         var drifting = loose.Where(x => IsNearAnEdge(x.Ceiling, x.Part, sigma)).ToList();
+        // a hole measured with a caliper no longer moves
+        var known = knownHole is null ? null : board.Holes.FirstOrDefault(h => h.Id == knownHole);
         HolePair[] nominal = [.. alignment.RequiredPairs], drawn = new HolePair[nominal.Length];
         var draws = new NormalDraws(seed);
         var seated = 0;
@@ -24,7 +27,10 @@ public static class SeatingChance
         {
             if ((k & 63) == 0) cancel.ThrowIfCancellationRequested();
             for (var i = 0; i < nominal.Length; i++)
-                drawn[i] = nominal[i] with { Board = nominal[i].Board + new Point2(draws.Next() * sigma, draws.Next() * sigma) };
+            {
+                var shift = new Point2(draws.Next() * sigma, draws.Next() * sigma);
+                drawn[i] = known is not null && nominal[i].Board == known.At ? nominal[i] : nominal[i] with { Board = nominal[i].Board + shift };
+            }
             if (!ScrewsPass(drawn, alignment.Placement)) continue;
             var clear = true;
             foreach (var (ceiling, part) in drifting)

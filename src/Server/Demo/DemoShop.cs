@@ -1,9 +1,11 @@
 using System.Text;
 using System.Text.Json;
 using FaithfulBracket.Core;
+using FaithfulBracket.Core.Match.Trace;
 using FaithfulBracket.Core.Pads.Seating;
 using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Formats.Photos;
 using FaithfulBracket.Server.Shop;
 using FaithfulBracket.Server.Stations;
 using FaithfulBracket.Store;
@@ -12,7 +14,7 @@ using Microsoft.Extensions.DependencyInjection;
 namespace FaithfulBracket.Server.Demo;
 
 /// <summary>Fills an empty shop from a folder of documents: boards, blocks, the drawer, and jobs with what was signed.</summary>
-internal sealed class DemoShop([FromKeyedServices("board")] Library boards, [FromKeyedServices("block")] Library blocks, DrawerItems drawer, Jobs jobs, JobPapers papers, JobViews views)
+internal sealed class DemoShop([FromKeyedServices("board")] Library boards, [FromKeyedServices("block")] Library blocks, DrawerItems drawer, Jobs jobs, JobPapers papers, JobViews views, Traces traces)
 {
     public void FillIfEmpty(string folder)
     {
@@ -24,6 +26,15 @@ internal sealed class DemoShop([FromKeyedServices("board")] Library boards, [Fro
                 foreach (var item in kind.Value.EnumerateArray()) PutIn(kind.Name, item);
         using (var json = JsonInput.Parse(File.ReadAllBytes(Path.Combine(folder, "jobs.json"))))
             foreach (var job in json.RootElement.EnumerateArray()) OpenJob(job);
+        if (Directory.Exists(Path.Combine(folder, "photos"))) foreach (var f in Files(folder, "photos", "*.jpg")) LayOnDesk(File.ReadAllBytes(f));
+    }
+
+    /// <summary>A photo to trace, its marks found, nothing clicked yet.</summary>
+    private void LayOnDesk(byte[] photo)
+    {
+        var kept = PhotoIntake.Read(photo) ?? throw new InvalidDataException("A demo photo is no picture.");
+        var state = TraceState.Fresh(MarkFinder.Find(PhotoPixels.Grey(kept.Content))) with { Model = "Card without a label" };
+        traces.Add(kept.Content, kept.MediaType, kept.Extension, kept.WidthPx, kept.HeightPx, JsonSerializer.Serialize(state, DocumentJson.Options), "QA");
     }
 
     private static IEnumerable<string> Files(string folder, string sub, string pattern) => Directory.EnumerateFiles(Path.Combine(folder, sub), pattern).Order(StringComparer.Ordinal);

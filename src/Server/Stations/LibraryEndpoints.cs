@@ -82,7 +82,7 @@ internal static class LibraryEndpoints
     private static string NameOf(Board b) => string.Join(' ', ((string[])[b.Maker, b.Model, b.BoardCode, b.Revision]).Where(t => t is not ("none" or "unknown")));
 
     /// <summary>Least change first; what no work can mend comes last.</summary>
-    private static List<MatchEntry> Sorted(IEnumerable<(Board Board, ScanEntry Scan)> entries) =>
+    internal static List<MatchEntry> Sorted(IEnumerable<(Board Board, ScanEntry Scan)> entries) =>
         [.. entries.OrderBy(e => e.Scan.Verdict).ThenBy(e => e.Scan.IsHopeless).ThenBy(e => e.Scan.Fit?.Uncovered.Count ?? 0).ThenBy(e => e.Scan.Grade)
             .ThenByDescending(e => e.Scan.Fit is { Margins: [var m, ..] } ? m.MarginMm : 0).ThenBy(e => e.Scan.Block.Maker + e.Scan.Block.Model, StringComparer.Ordinal).Select(e => Entry(e.Board, e.Scan))];
 

@@ -16,19 +16,29 @@ internal static class PhotoEndpoints
         app.MapGet("/api/photos/{id:long}", (long id, JobPapers papers, HttpResponse response) =>
         {
             var photo = papers.Photo(id);
-            response.Headers.ContentDisposition = "inline";
-            response.Headers.XContentTypeOptions = "nosniff";
-            response.Headers.ContentSecurityPolicy = "default-src 'none'; sandbox";
-            response.Headers.CacheControl = "private, max-age=31536000, immutable";
-            return Results.File(papers.PathOf(photo), photo.MediaType);
+            return Serve(response, papers.PathOf(photo), photo.MediaType);
         }).WithTags("jobs");
     }
+
+    /// <summary>A picture that a browser may show and nothing else.</summary>
+    internal static IResult Serve(HttpResponse response, string path, string mediaType)
+    {
+        response.Headers.ContentDisposition = "inline";
+        response.Headers.XContentTypeOptions = "nosniff";
+        response.Headers.ContentSecurityPolicy = "default-src 'none'; sandbox";
+        response.Headers.CacheControl = "private, max-age=31536000, immutable";
+        return Results.File(path, mediaType);
+    }
+
+    /// <summary>The picture in the body, bounded and cleaned.</summary>
+    internal static async Task<KeptPhoto> TakeAsync(HttpRequest request) =>
+        PhotoIntake.Read((await Bodies.BytesAsync(request, MostBytes)).Span) ?? throw new InputException("", "Expected a JPEG or PNG picture of at most 50 million pixels.");
 
     private static async Task<IResult> AddAsync(long id, string by, string? stepId, HttpRequest request, Jobs jobs, JobPapers papers)
     {
         jobs.Get(id);
         JobEndpoints.CheckInitials(by);
-        var photo = PhotoIntake.Read((await Bodies.BytesAsync(request, MostBytes)).Span) ?? throw new InputException("", "Expected a JPEG or PNG picture of at most 50 million pixels.");
+        var photo = await TakeAsync(request);
         var added = papers.AddPhoto(id, stepId, photo.Content, photo.MediaType, photo.Extension, by);
         return TypedResults.Created($"/api/photos/{added}", new Opened(added, $"/api/photos/{added}"));
     }

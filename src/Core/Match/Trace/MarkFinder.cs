@@ -48,7 +48,8 @@ public static class MarkFinder
         if (!(gap - ringLight > 25 && inner - dot > 20)) return null;
         if (Decode(share => k => At(share, k), (ringLight + gap) / 2) is not { } code || TargetSheet.Find(code) is not { } mark) return null;
         var (u, v) = Centre(picture, cx, cy, TargetSheet.DotMm / TargetSheet.RingOuterMm * a, TargetSheet.DotMm / TargetSheet.RingOuterMm * b, cos, sin);
-        return (new(mark.Id, mark.XMm, mark.YMm, u, v), gap - ringLight);
+        // from the corner of the picture, not from its first pixel's centre
+        return (new(mark.Id, mark.XMm, mark.YMm, u + 0.5, v + 0.5), gap - ringLight);
     }
 
     /// <summary>The eight sectors, whatever the turn: the phase that splits dark from light most cleanly. The picture's v runs down, so the order is reversed.</summary>

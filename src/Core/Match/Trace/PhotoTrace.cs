@@ -76,6 +76,15 @@ public sealed class PhotoTrace
         return best.Answer(points, sigmaPx);
     }
 
+    /// <summary>Where places of the target's frame, on the board's surface, lie in the photo.</summary>
+    public static IReadOnlyList<Point2> Project(IReadOnlyList<TargetMark> target, IReadOnlyList<Point2> placesMm, double widthPx, double heightPx)
+    {
+        if (target.Count < 4 || InLine(target)) throw new InputException("/target", "Four marks at least, not in one line, are needed.");
+        var view = new PhotoTrace(target, widthPx, heightPx, target.Count >= 8);
+        var h = Nine(view._theta);
+        return [.. placesMm.Select(p => Bend(Homography.Apply(h, p * 0.01), view.LensOf(view._theta)) * view._half + view._centre)];
+    }
+
     private static bool InLine(IReadOnlyList<TargetMark> target)
     {
         var hull = ConvexHull.Of([.. target.Select(m => new Point2(m.XMm, m.YMm))]);

@@ -1,0 +1,22 @@
+using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Formats.Documents;
+using SkiaSharp;
+
+namespace FaithfulBracket.Perf;
+
+/// <summary>Renders the demo shop's photos: the unlabelled board on the bench, the target beside it, with known truth.</summary>
+internal static class DemoPhotos
+{
+    public static void Write()
+    {
+        var folder = Path.Combine(Path.GetDirectoryName(Demo.DocsFile)!, "../demo");
+        var board = BoardReader.Read(File.ReadAllBytes(Path.Combine(folder, "boards/dunlin-250-traced.board.json")));
+        var picture = new PhotoScene(board, new(-70, -215, 0), new(30, -75), new(2000, 1500, 1900, 400, 28, 12, -0.05), 7).Take();
+        using var bitmap = new SKBitmap(new SKImageInfo(picture.Width, picture.Height, SKColorType.Gray8, SKAlphaType.Opaque));
+        System.Runtime.InteropServices.Marshal.Copy(picture.Pixels, 0, bitmap.GetPixels(), picture.Pixels.Length);
+        using var data = SKImage.FromBitmap(bitmap).Encode(SKEncodedImageFormat.Jpeg, 80);
+        Directory.CreateDirectory(Path.Combine(folder, "photos"));
+        File.WriteAllBytes(Path.Combine(folder, "photos/dunlin-bench.jpg"), data.ToArray());
+        Console.WriteLine($"demo/photos/dunlin-bench.jpg, {data.Size / 1024} kB");
+    }
+}

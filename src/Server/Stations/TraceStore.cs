@@ -1,0 +1,149 @@
+using System.Collections.Concurrent;
+using System.Text;
+using System.Text.Json;
+using FaithfulBracket.Core;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Match.Trace;
+using FaithfulBracket.Formats.Documents;
+using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Formats.Photos;
+using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Store;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace FaithfulBracket.Server.Stations;
+
+/// <summary>What was found and marked in a photo.</summary>
+internal sealed record TraceState(IReadOnlyList<FoundMark> Marks, IReadOnlyList<PhotoFeature> Features, int QuarterTurns, string Maker, string Model, string BoardCode, string Revision)
+{
+    public static TraceState Fresh(IReadOnlyList<FoundMark> marks) => new(marks, [], 0, "unknown maker", "Traced board", "none", "none");
+}
+
+internal sealed record TraceView(long Id, int WidthPx, int HeightPx, long Version, string By, string At, TraceState State);
+
+internal sealed record TraceEntry(long Id, string Model, string At, int Features);
+
+/// <param name="Matches">Every block judged, least change first.</param>
+/// <param name="Next">What to measure for the best of them.</param>
+internal sealed record TraceReckoning(Board? Board, string? Document, TraceResult Trace, double? SigmaMm, IReadOnlyList<MatchEntry> Matches, FitResult? Fit, IReadOnlyList<Measure> Next, string? Trouble);
+
+internal sealed record Click(double UPx, double VPx, double ReachPx);
+
+internal sealed record MirrorAsk(string FeatureId);
+
+/// <summary>Photos to trace boards from: kept with what was marked, reckoned on demand.</summary>
+internal static class TraceStore
+{
+    private static readonly ConcurrentDictionary<string, GreyPicture> Recent = new();
+
+    public static void Map(IEndpointRouteBuilder app)
+    {
+        app.MapGet("/api/target.svg", () => Results.Text(TargetSvg.Draw(), "image/svg+xml", Encoding.UTF8)).WithTags("trace").Produces<string>(200, "image/svg+xml");
+        var api = app.MapGroup("/api/traces").WithTags("trace");
+        api.MapPost("", AddAsync).Accepts<IFormFile>("image/jpeg", "image/png").Produces<TraceView>(201);
+        api.MapGet("", (Traces traces) => TypedResults.Ok(traces.All().Select(r => { var s = State(r); return new TraceEntry(r.Id, s.Model, r.At, s.Features.Count); })));
+        api.MapGet("/{id:long}", (long id, Traces traces, HttpResponse response) => Tagged(View(traces.Get(id)), response));
+        api.MapGet("/{id:long}/photo", (long id, Traces traces, PhotoShelf shelf, HttpResponse response) => { var r = traces.Get(id); return PhotoEndpoints.Serve(response, shelf.PathOf(r.File), r.MediaType); });
+        api.MapPut("/{id:long}", ChangeAsync);
+        api.MapPost("/{id:long}/snap", (long id, Click click, Traces traces, PhotoShelf shelf) => TypedResults.Ok(HoleSnap.Find(Picture(traces.Get(id), shelf), click.UPx, click.VPx, Math.Clamp(click.ReachPx, 4, 90))));
+        api.MapPost("/{id:long}/mirror", Mirror);
+        api.MapGet("/{id:long}/reckon", Reckon);
+    }
+
+    private static TraceState State(TraceRow r) => JsonSerializer.Deserialize<TraceState>(r.State, DocumentJson.Options)!;
+
+    private static TraceView View(TraceRow r) => new(r.Id, (int)r.WidthPx, (int)r.HeightPx, r.Version, r.ByInitials, r.At, State(r));
+
+    private static Ok<TraceView> Tagged(TraceView v, HttpResponse response) { Versions.Tag(response, v.Version); return TypedResults.Ok(v); }
+
+    private static GreyPicture Picture(TraceRow r, PhotoShelf shelf)
+    {
+        if (Recent.TryGetValue(r.File, out var known)) return known;
+        if (Recent.Count > 3) Recent.Clear();
+        return Recent[r.File] = PhotoPixels.Grey(File.ReadAllBytes(shelf.PathOf(r.File)));
+    }
+
+    private static async Task<IResult> AddAsync(string by, HttpRequest request, Traces traces)
+    {
+        JobEndpoints.CheckInitials(by);
+        var photo = await PhotoEndpoints.TakeAsync(request);
+        var picture = await Task.Run(() => PhotoPixels.Grey(photo.Content));
+        var marks = await Task.Run(() => MarkFinder.Find(picture, request.HttpContext.RequestAborted));
+        var id = traces.Add(photo.Content, photo.MediaType, photo.Extension, picture.Width, picture.Height, JsonSerializer.Serialize(TraceState.Fresh(marks), DocumentJson.Options), by);
+        var view = View(traces.Get(id));
+        Recent[traces.Get(id).File] = picture;
+        Versions.Tag(request.HttpContext.Response, view.Version);
+        return TypedResults.Created($"/api/traces/{id}", view);
+    }
+
+    private static Ok<TraceView> ChangeAsync(long id, TraceState body, HttpRequest request, Traces traces)
+    {
+        Check(body);
+        traces.Change(id, Versions.Expected(request), JsonSerializer.Serialize(body, DocumentJson.Options));
+        return Tagged(View(traces.Get(id)), request.HttpContext.Response);
+    }
+
+    private static void Check(TraceState s)
+    {
+        const int most = 2000;
+        var faults = new List<InputFault>();
+        if (s.Features.Count > most) faults.Add(new("/features", $"Expected at most {most} holes and parts."));
+        for (var i = 0; i < s.Features.Count; i++)
+        {
+            var f = s.Features[i];
+            if (string.IsNullOrWhiteSpace(f.Id) || f.Id.Length > 50) faults.Add(new($"/features/{i}/id", "Expected a name of at most 50 characters."));
+            if (!f.IsHole && (f.OppositeUPx is null || f.OppositeVPx is null)) faults.Add(new($"/features/{i}/oppositeUPx", "A part needs two opposite corners."));
+            if (f.HeightMm is < 0 or > 100 || !double.IsFinite(f.UPx + f.VPx)) faults.Add(new($"/features/{i}/heightMm", "Expected a height from 0 to 100 mm."));
+        }
+        if (s.Features.Select(f => f.Id).Distinct().Count() != s.Features.Count) faults.Add(new("/features", "Two features have the same name."));
+        if (faults.Count > 0) throw new InputException(faults);
+    }
+
+    private static List<TargetMark> Target(TraceState s) => s.Marks.Select(m => new TargetMark(m.XMm, m.YMm, m.UPx, m.VPx)).ToList();
+
+    private static Ok<TraceReckoning> Reckon(long id, Traces traces, ShopMemory shop, CancellationToken cancel)
+    {
+        var row = traces.Get(id);
+        var s = State(row);
+        var target = Target(s);
+        try
+        {
+            if (s.Features.Count < 3) return TypedResults.Ok(new TraceReckoning(null, null, PhotoTrace.Run(target, Clicks(s), row.WidthPx, row.HeightPx), null, [], null, [], $"Mark holes and parts: {s.Features.Count} so far, three at least."));
+            var slug = $"traced-{id}";
+            var names = new Board { Id = slug, Maker = s.Maker, Model = s.Model, BoardCode = s.BoardCode, Revision = s.Revision, Kind = BoardKind.GraphicsCard, Outline = Polygon.Rectangle(default, 1, 1), ThicknessMm = 1.6 };
+            var traced = TracedBoard.Of(target, s.Features, row.WidthPx, row.HeightPx, s.QuarterTurns, names);
+            var scan = FitScan.Run(traced.Board, [.. shop.Blocks.Values], cancel: cancel);
+            var matches = LibraryEndpoints.Sorted(scan.Select(e => (traced.Board, e)));
+            var best = scan.FirstOrDefault(e => e.Block.Id == matches.FirstOrDefault()?.BlockId && e.Fit is not null);
+            var next = best is null ? [] : NextMeasure.For(traced.Board, best.Block, best.Fit!, cancel: cancel);
+            return TypedResults.Ok(new TraceReckoning(traced.Board, Encoding.UTF8.GetString(DocumentWriter.Write(traced.Board)), traced.Trace, traced.SigmaMm, matches, best?.Fit, next, null));
+        }
+        catch (InputException e) { return TypedResults.Ok(new TraceReckoning(null, null, new([], 0, null, 0, 0, [0, 0, 0], 0), null, [], null, [], e.Faults[0].Message)); }
+    }
+
+    private static List<ClickedPoint> Clicks(TraceState s) => s.Features.Where(f => f.IsHole).Select(f => new ClickedPoint(f.Id, f.UPx, f.VPx)).ToList();
+
+    /// <summary>The hole mirrored about the die's axes, each place snapped to what the photo shows there.</summary>
+    private static Ok<List<PhotoFeature>> Mirror(long id, MirrorAsk ask, Traces traces, PhotoShelf shelf)
+    {
+        var row = traces.Get(id);
+        var s = State(row);
+        var target = Target(s);
+        var hole = s.Features.FirstOrDefault(f => f.Id == ask.FeatureId && f.IsHole) ?? throw new InputException("/featureId", $"There is no hole \"{ask.FeatureId}\" in this trace.");
+        var die = s.Features.FirstOrDefault(f => !f.IsHole && f.Kind is PartKind.Die or PartKind.Lid) ?? throw new InputException("/featureId", "Mark the die first: the others lie about its middle.");
+        var points = PhotoTrace.Run(target, [new("h", hole.UPx, hole.VPx), new("1", die.UPx, die.VPx, die.HeightMm), new("2", die.OppositeUPx!.Value, die.OppositeVPx!.Value, die.HeightMm)], row.WidthPx, row.HeightPx).Points;
+        Point2 At(int i) => new(points[i].XMm, points[i].YMm);
+        var centre = (At(1) + At(2)) * 0.5;
+        var turn = TracedBoard.Of(target, s.Features, row.WidthPx, row.HeightPx, 0, new() { Id = "x", Maker = "", Model = "", BoardCode = "", Revision = "", Kind = BoardKind.GraphicsCard, Outline = Polygon.Rectangle(default, 1, 1), ThicknessMm = 1 }).Frame.Radians;
+        var local = (At(0) - centre).Turned(turn);
+        Point2[] mirrored = [new(-local.X, local.Y), new(-local.X, -local.Y), new(local.X, -local.Y)];
+        var places = PhotoTrace.Project(target, [.. mirrored.Select(m => centre + m.Turned(-turn))], row.WidthPx, row.HeightPx);
+        var picture = Picture(row, shelf);
+        var number = s.Features.Count(f => f.IsHole);
+        return TypedResults.Ok(places.Select(p => HoleSnap.Find(picture, p.X, p.Y, row.WidthPx / 90.0)).Select(snap => hole with { Id = $"H{++number}", UPx = snap.UPx, VPx = snap.VPx })
+            .Where(f => !s.Features.Any(k => k.IsHole && Math.Abs(k.UPx - f.UPx) < 8 && Math.Abs(k.VPx - f.VPx) < 8)).ToList());
+    }
+}
