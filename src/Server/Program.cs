@@ -43,6 +43,7 @@ ChooseEndpoints.Map(app);
 ExchangeEndpoints.Map(app);
 TwinEndpoints.Map(app);
 TraceStore.Map(app);
+PasteStream.Map(app);
 JobEndpoints.Map(app);
 PhotoEndpoints.Map(app);
 RecordEndpoints.Map(app);

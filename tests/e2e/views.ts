@@ -10,5 +10,9 @@ export const views: [name: string, path: string][] = [
   ['library', '/library'],
   ['board', '/library/boards/tern-460-r2'],
   ['block', '/library/blocks/brineworks-full-460'],
+  ['trace, start', '/library/trace'],
+  ['trace', '/library/trace/1'],
+  ['twin', '/library/twin'],
+  ['target', '/target'],
   ['drawer', '/drawer'],
 ]

@@ -54,7 +54,7 @@ export function Comparison({ boardId, blockIds, onClose, onTake }: { boardId: st
           {line('each kelvin less costs', (c) => (c.moneyPerKelvin ? `${c.moneyPerKelvin.toFixed(2)} ${c.currency}` : '–'))}
           {line('evidence', (c) => `grade ${c.fit.grade}`)}
         </tbody>
-        <tfoot><tr><td />{data.map((c) => <td key={c.blockId} className="px-3 pt-4"><Button kind="go" onClick={() => onTake(c.blockId)}>Lay {c.name} on the board</Button></td>)}</tr></tfoot>
+        <tfoot><tr><td />{data.map((c) => <td key={c.blockId} className="px-3 pt-4"><Button kind="go" aria-label={`Lay ${c.name} on the board`} onClick={() => onTake(c.blockId)}>Lay on board</Button></td>)}</tr></tfoot>
       </table>
     </div>
   )

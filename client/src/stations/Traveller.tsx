@@ -1,9 +1,10 @@
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { Navigate, useNavigate, useParams } from 'react-router'
 import type { Face, JobView, Station } from '../api/client'
 import { useJob } from '../api/queries'
 import { InHeader } from '../app/HeaderSlot'
 import { useKeys } from '../app/keys'
+import { Button } from '../ui/Button'
 import { ErrorNotice, Loading } from '../ui/Notice'
 import { left } from '../ui/format'
 import { useNow } from '../ui/useNow'
@@ -20,6 +21,8 @@ import { StationMat } from './StationMat'
 import { StepLine } from './StepLine'
 import { TeardownLedger } from './teardown/TeardownLedger'
 import { useSteps, type Steps } from './useSteps'
+
+const SqueezeLab = lazy(() => import('./paste/SqueezeLab').then((m) => ({ default: m.SqueezeLab })))
 
 const order: Station[] = ['match', 'kit', 'teardown', 'prep', 'pads', 'paste', 'mount', 'prove', 'care']
 
@@ -44,6 +47,7 @@ function Sheet({ job, station }: { job: JobView; station: Station }) {
   const [face, setFace] = useState<Face | null>(null)
   const [selected, select] = useState<string>()
   const [note, setNote] = useState(false)
+  const [lab, setLab] = useState(false)
   const shown = face ?? s.step?.face ?? 'front'
   const flip = () => setFace(shown === 'front' ? 'back' : 'front')
   const bench = () => go(`/job/${job.id}/${station}/bench`)
@@ -64,8 +68,8 @@ function Sheet({ job, station }: { job: JobView; station: Station }) {
         <HeaderTimers job={job} />
       </InHeader>
       <Route job={job} station={station} />
-      <main className="flex min-h-0 min-w-0" aria-label="Mat"><StationMat job={job} station={station} s={s} face={shown} onFlip={flip} selected={selected} select={select} /></main>
-      <aside aria-label="Ledger" tabIndex={0} className="scroll-thin min-h-0 overflow-y-auto border-l border-rule bg-card px-4 py-3.5"><Ledger key={station} job={job} s={s} selected={selected} select={select} /></aside>
+      <main className="flex min-h-0 min-w-0" aria-label="Mat">{station === 'paste' && lab && job.plan.paste.length > 0 ? <Suspense fallback={<Loading what="the patterns" />}><SqueezeLab job={job} onClose={() => setLab(false)} /></Suspense> : <StationMat job={job} station={station} s={s} face={shown} onFlip={flip} selected={selected} select={select} />}</main>
+      <aside aria-label="Ledger" tabIndex={0} className="scroll-thin min-h-0 overflow-y-auto border-l border-rule bg-card px-4 py-3.5">{station === 'paste' && job.plan.paste.length > 0 && <Button className="mb-3" kind={lab ? 'plain' : 'go'} onClick={() => setLab(!lab)}>{lab ? 'Show the mat' : 'Compare patterns'}</Button>}<Ledger key={station} job={job} s={s} selected={selected} select={select} /></aside>
       <div className="col-span-3 grid min-h-[84px]"><StepLine job={job} s={s} onBench={station === 'teardown' || station === 'mount' || station === 'pads' || station === 'prep' ? bench : undefined} note={note} setNote={setNote} /></div>
     </div>
   )

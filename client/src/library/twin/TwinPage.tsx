@@ -1,4 +1,4 @@
-import { useMutation } from '@tanstack/react-query'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useMemo, useState } from 'react'
 import { Link, useLocation } from 'react-router'
 import { answer, http, type Schemas } from '../../api/client'
@@ -97,9 +97,19 @@ export function TwinPage() {
             <label className="cursor-pointer text-copper underline underline-offset-3 focus-within:outline-3">from a layout file<input type="file" multiple className="sr-only" onChange={(e) => { void load(e.target.files); e.target.value = '' }} /></label>
           </div>
         </Section>
+        <IndexLine />
       </aside>
     </div>
   )
+}
+
+/** What the search runs over. */
+function IndexLine() {
+  const client = useQueryClient()
+  const index = useQuery({ queryKey: ['twins'], queryFn: () => answer(http.GET('/api/twins')) }).data
+  const rebuild = useMutation({ mutationFn: () => answer(http.POST('/api/twins/rebuild')), onSuccess: () => client.invalidateQueries({ queryKey: ['twins'] }) })
+  if (!index) return null
+  return <p className="mt-4 border-t border-rule pt-2 text-[13.5px] text-soft">Searched: {index.boards} boards, index {index.megabytes.toFixed(1)} MB. <button type="button" className="text-copper underline underline-offset-3" onClick={() => rebuild.mutate()}>{rebuild.isPending ? 'Rebuilding…' : 'Rebuild'}</button></p>
 }
 
 const Ring = () => <svg width="16" height="16" className="mr-1 inline align-[-3px]" aria-hidden><circle cx="8" cy="8" r="6" fill="none" stroke="var(--cool)" strokeWidth="2.4" /></svg>

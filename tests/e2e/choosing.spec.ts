@@ -1,0 +1,141 @@
+import { expect, test, type Page } from '@playwright/test'
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { house, Server } from './server'
+
+const server = new Server()
+test.beforeAll(() => server.start())
+test.afterAll(() => server.stop())
+
+interface Truth { holes: { id: string; px: [number, number]; xMm: number; yMm: number }[]; parts: { id: string; kind: string; heightMm: number; corners: [number, number][] }[] }
+const truth = JSON.parse(readFileSync(join(house, 'demo/photos/dunlin-bench.truth.json'), 'utf8')) as Truth
+const ledger = (page: Page) => page.getByRole('complementary', { name: 'Ledger' })
+
+/** Where a pixel of the demo photo lies on the screen before anything was zoomed. */
+async function onScreen(page: Page, [u, v]: [number, number]): Promise<[number, number]> {
+  const box = (await page.getByRole('application', { name: 'Photo of the board' }).boundingBox())!
+  const perPx = Math.max(2000 / box.width, 1500 / box.height)
+  return [box.x + box.width / 2 + (u - 1000) / perPx, box.y + box.height / 2 + (v - 750) / perPx]
+}
+
+test('a photo of an unknown card becomes a board with a verdict, and says what to measure next', async ({ page }) => {
+  await page.goto(`${server.address}/library/trace`)
+  await page.locator('main input[type=file][accept="image/jpeg,image/png"]').setInputFiles(join(house, 'demo/photos/dunlin-bench.jpg'))
+  await expect(page.getByRole('heading', { name: '12 of 12 marks found' })).toBeVisible()
+
+  // a hand clicks a few pixels off; the rim of the hole draws the click in
+  await page.keyboard.press('h')
+  for (const [i, h] of truth.holes.entries()) {
+    await page.mouse.click(...await onScreen(page, [h.px[0] + (i % 3) * 2 - 2, h.px[1] + (i % 2) * 2]))
+    await expect(ledger(page).getByRole('heading', { name: `${i + 1} holes and parts, 95 % within` })).toBeVisible()
+  }
+  await page.keyboard.press('p')
+  const die = truth.parts.find((p) => p.kind === 'Die')!
+  await page.mouse.move(...await onScreen(page, die.corners[0]))
+  await page.mouse.down()
+  await page.mouse.move(...await onScreen(page, [1000, 700]))
+  await page.mouse.move(...await onScreen(page, die.corners[2]))
+  await page.mouse.up()
+  await ledger(page).getByLabel('height by caliper, mm').fill(String(die.heightMm))
+  await page.keyboard.press('Enter')
+
+  await expect(ledger(page).getByText('Undertow Slim 250').first()).toBeVisible()
+  await expect(ledger(page).getByRole('heading', { name: 'Measure next' })).toBeVisible()
+  await expect(ledger(page)).toContainText(/Hole H\d: .* chance goes from/)
+
+  // the holes are where they are: distances against the truth
+  const traced = (await (await page.request.get(`${server.address}/api/traces/2/reckon`)).json()) as { board: { holes: { x: number; y: number }[] }; sigmaMm: number }
+  const d = (list: { x: number; y: number }[], i: number, j: number) => Math.hypot(list[i].x - list[j].x, list[i].y - list[j].y)
+  const real = truth.holes.map((h) => ({ x: h.xMm, y: h.yMm }))
+  for (let i = 1; i < real.length; i++) expect(Math.abs(d(traced.board.holes, 0, i) - d(real, 0, i))).toBeLessThan(0.2)
+
+  await page.getByRole('button', { name: 'Keep as a board' }).click()
+  await page.getByRole('link', { name: 'Open it' }).click()
+  await expect(ledger(page)).toContainText('positions ±')
+})
+
+test('holes and parts of a bare card find its twin, differences under the block apart', async ({ page }) => {
+  const board = (await (await page.request.get(`${server.address}/api/boards/tern-460-r2`)).json()) as { holes: { x: number; y: number; diameterMm: number }[]; parts: { id: string; kind: string; face?: string; x: number; y: number; heightMm: number }[] }
+  // turned by a quarter, shifted, a hole and some parts not measured, one capacitor taller, one part that is not there
+  const at = (x: number, y: number) => `${(40 - y).toFixed(2)} ${(7 + x).toFixed(2)}`
+  const seen = [
+    ...board.holes.slice(1).map((h) => `hole ${at(h.x, h.y)} ${h.diameterMm}`),
+    ...board.parts.filter((p) => p.face !== 'back' && p.kind !== 'empty').slice(3).map((p) => `part ${at(p.x, p.y)} ${(p.heightMm + (p.id === 'C21' ? 0.4 : 0)).toFixed(2)} ${p.kind}`),
+    'part 0 0 1.5 capacitor',
+  ]
+  await page.goto(`${server.address}/library/twin`)
+  await page.getByLabel('Holes and parts').fill(seen.join('\n'))
+  await page.getByRole('button', { name: 'Find its twin' }).click()
+  await expect(ledger(page).getByRole('heading', { level: 2 })).toContainText('Tern 460 R2')
+  await expect(ledger(page)).toContainText('Capacitor C21 stands')
+  await expect(ledger(page)).toContainText('is not on Tern 460 R2')
+
+  // nothing like it: a row of points of no board
+  await page.getByLabel('Holes and parts').fill(Array.from({ length: 14 }, (_, i) => `hole ${(i * 7.3).toFixed(1)} ${((i * i * 3.1) % 57).toFixed(1)} 3`).join('\n'))
+  await page.getByRole('button', { name: 'Find its twin' }).click()
+  await expect(page.getByText('None is close', { exact: true })).toBeVisible()
+})
+
+test('three blocks side by side, and one of them laid on the board', async ({ page }) => {
+  await page.goto(`${server.address}/library/boards/tern-460-r2`)
+  for (const name of ['Brineworks Full 460', 'Copperwell Broad 380', 'Lathe & Loch Core U']) await page.getByRole('checkbox', { name: `Compare ${name}` }).check()
+  await page.getByRole('button', { name: 'Compare 3' }).click()
+  const table = page.getByRole('table')
+  await expect(table.getByRole('columnheader')).toHaveCount(3)
+  await expect(table.getByRole('row', { name: /pads that fit/ })).toContainText('23 of 23')
+  await expect(table.getByRole('row', { name: /complete kit/ })).toContainText('2 fittings')
+  await page.getByRole('button', { name: 'Lay Brineworks Full 460 on the board' }).click()
+  await expect(ledger(page)).toContainText('Grade A')
+})
+
+test('when nothing seats there is a plan B with each part against its limit', async ({ page }) => {
+  await page.goto(`${server.address}/library/boards/skua-380-r1`)
+  await expect(ledger(page).getByRole('heading', { name: 'Blocks by verdict, least change first' })).toBeVisible()
+  const plan = (await (await page.request.get(`${server.address}/api/boards/skua-380-r1/plan-b`)).json()) as { text: string; sinks: unknown[]; blockName: string }
+  expect(plan.blockName).toBe('Lathe & Loch Core U')
+  expect(plan.sinks.length).toBeGreaterThan(10)
+})
+
+const good: [name: string, file: string, text: string, says: string][] = [
+  ['a drill file', 'board.drl', 'M48\nMETRIC,TZ\nT1C2.8\n%\nT1\nX10000Y10000\nX68000Y10000\nX68000Y68000\nX10000Y68000\nM30\n', '4 holes, 0 parts'],
+  ['a placement list', 'parts.csv', 'Designator,Mid X,Mid Y,Rotation,Layer\nU1,20mm,20mm,0,Top\nC1,30mm,20mm,90,Top\nC2,30mm,30mm,0,Bottom\n', '0 holes, 3 parts'],
+  ['an IDF board', 'board.emn', '.HEADER\nBOARD_FILE 3.0 "x" 2026/01/01.00:00:00 1\nb MM\n.END_HEADER\n.BOARD_OUTLINE ECAD\n1.6\n0 0 0 0\n0 100 0 0\n0 100 80 0\n0 0 80 0\n0 0 0 0\n.END_BOARD_OUTLINE\n.DRILLED_HOLES\n2.8 10 10 NPTH BOARD MTG ECAD\n.END_DRILLED_HOLES\n', '1 holes, 0 parts'],
+  ['our own table', 'own.csv', 'what,id,face,x,y,diameterMm,widthMm,depthMm,rotationDeg,heightMm,kind\nhole,H1,,1,2,2.8,,,,,\npart,U1,front,0,0,,24,22,0,2.1,die\noutline,,,-20,-20,,,,,,\noutline,,,20,-20,,,,,,\noutline,,,20,20,,,,,,\n', '1 holes, 1 parts'],
+]
+for (const [name, file, text, says] of good) {
+  test(`${name} is read, drawn and can be kept`, async ({ page }) => {
+    await page.goto(`${server.address}/library`)
+    await page.locator('nav input[type=file]').setInputFiles({ name: file, mimeType: 'text/plain', buffer: Buffer.from(text) })
+    await expect(ledger(page).getByRole('heading', { level: 2 })).toHaveText(says)
+    await ledger(page).getByLabel('model').fill(`From ${file}`)
+    await page.keyboard.press('Enter')
+    await page.getByRole('button', { name: 'Keep as a board' }).click()
+    await expect(ledger(page).getByRole('heading', { level: 2 })).toHaveText(`From ${file}`)
+  })
+}
+
+const bad: [file: string, text: string, says: string][] = [
+  ['parts.csv', 'Designator,X,Y,Layer\nC1,5,far,Top\n', 'line 2: y: expected a length'],
+  ['board.emn', '.HEADER\nBOARD_FILE 3.0 x 2026 1\nb CM\n.END_HEADER\n', 'units: expected MM or THOU'],
+  ['drawing.dxf', '0\nSECTION\n2\nENTITIES\n0\nCIRCLE\n10\nx\n20\n0\n40\n1\n0\nENDSEC\n0\nEOF\n', 'line 8: group 10'],
+  ['copper.gbr', '%FSLAX36Y36*%\n%MOMM*%\nD10*\n', 'Export the drill file'],
+]
+for (const [file, text, says] of bad) {
+  test(`${file} is refused with its line and field, and nothing is kept`, async ({ page }) => {
+    const before = ((await (await page.request.get(`${server.address}/api/boards`)).json()) as unknown[]).length
+    await page.goto(`${server.address}/library`)
+    await page.locator('nav input[type=file]').setInputFiles({ name: file, mimeType: 'text/plain', buffer: Buffer.from(text) })
+    await expect(ledger(page)).toContainText(says)
+    await expect(page.getByRole('button', { name: 'Keep as a board' })).toBeDisabled()
+    expect(((await (await page.request.get(`${server.address}/api/boards`)).json()) as unknown[]).length).toBe(before)
+  })
+}
+
+test('a pack is previewed before it is kept', async ({ page }) => {
+  const pack = await (await page.request.get(`${server.address}/api/library/pack`)).body()
+  await page.goto(`${server.address}/library`)
+  await page.locator('nav input[type=file]').setInputFiles({ name: 'library.pack.zip', mimeType: 'application/zip', buffer: pack })
+  await expect(page.getByText(/0 new, 0 with other content/)).toBeVisible()
+  await page.locator('nav input[type=file]').setInputFiles({ name: 'broken.zip', mimeType: 'application/zip', buffer: Buffer.from('no zip') })
+  await expect(page.getByRole('alert')).toContainText('nothing was kept')
+})
