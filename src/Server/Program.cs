@@ -44,6 +44,8 @@ ExchangeEndpoints.Map(app);
 TwinEndpoints.Map(app);
 TraceStore.Map(app);
 PasteStream.Map(app);
+LiveEndpoint.Map(app);
+WhatIfEndpoints.Map(app);
 JobEndpoints.Map(app);
 PhotoEndpoints.Map(app);
 RecordEndpoints.Map(app);

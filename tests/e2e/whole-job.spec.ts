@@ -124,6 +124,17 @@ test('a second browser that signs the same step loses politely', async ({ browse
   await expect(b.locator('[data-step="kit.manual"]')).toBeVisible()
 })
 
+test('two people on one job see each other within a second', async ({ browser }) => {
+  const [a, b] = [await (await browser.newContext()).newPage(), await (await browser.newContext()).newPage()]
+  for (const page of [a, b]) {
+    await page.goto(`${server.address}/job/6/kit`)
+    await expect(page.getByRole('complementary', { name: 'Ledger' })).toBeVisible()
+  }
+  await expect(a.locator('[data-step="kit.count"]')).toBeVisible()
+  await a.keyboard.press('Space')
+  await expect(b.getByRole('complementary', { name: 'Ledger' }).getByRole('button', { name: /Open the block's box/ })).toContainText('QA', { timeout: 1000 })
+})
+
 test('a sign-off can be taken back', async ({ page }) => {
   await page.goto(`${server.address}/job/4/kit`)
   await expect(page.locator('[data-step="kit.count"]')).toBeVisible()

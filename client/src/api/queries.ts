@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { answer, http, ifMatch, type JobView, type Schemas } from './client'
 
-export const useBench = () => useQuery({ queryKey: ['bench'], queryFn: () => answer(http.GET('/api/bench')), refetchInterval: 5000 })
+export const useBench = () => useQuery({ queryKey: ['bench'], queryFn: () => answer(http.GET('/api/bench')), refetchInterval: 20_000 })
 export const useComparison = (id: string, blocks: string[]) => useQuery({ queryKey: ['compare', id, ...blocks], queryFn: () => answer(http.GET('/api/boards/{id}/compare', { params: { path: { id }, query: { blocks: blocks.join(',') } } })) })
 export const usePlanB = (id: string) => useQuery({ queryKey: ['plan-b', id], queryFn: () => answer(http.GET('/api/boards/{id}/plan-b', { params: { path: { id } } })) })
 export const useBoards = () => useQuery({ queryKey: ['boards'], queryFn: () => answer(http.GET('/api/boards')) })
@@ -19,7 +19,7 @@ export const useMatch = (boardId?: string, blockId?: string) =>
   })
 export const useDrawer = () => useQuery({ queryKey: ['drawer'], queryFn: () => answer(http.GET('/api/drawer')) })
 export const useJob = (id: number) =>
-  useQuery({ queryKey: ['job', id], queryFn: () => answer(http.GET('/api/jobs/{id}', { params: { path: { id } } })), refetchInterval: 3000 })
+  useQuery({ queryKey: ['job', id], queryFn: () => answer(http.GET('/api/jobs/{id}', { params: { path: { id } } })), refetchInterval: 10_000 })
 
 /** Changes that belong to one job; each loads the job again when it is done, refused or not. */
 export function useJobChanges(job: JobView) {

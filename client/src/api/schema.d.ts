@@ -78,6 +78,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/live": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/event-stream": string;
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/photos": {
         parameters: {
             query?: never;
@@ -1829,6 +1864,123 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/alternatives": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query: {
+                    part: string;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Alternative"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PracticeAsk"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PracticeResult"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/bow": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MountedBowResult"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs": {
         parameters: {
             query?: never;
@@ -2308,6 +2460,22 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        Alternative: {
+            /** Format: double */
+            thicknessMm: number;
+            material: string;
+            floats: boolean;
+            /** Format: double */
+            worstFilmUm: number;
+            /** Format: double */
+            dieLoadN: number;
+            /** Format: double */
+            squash: number;
+            /** Format: double */
+            partRiseK?: null | number;
+            tooMuch: boolean;
+            text: string;
+        };
         Assembly: {
             pieces: components["schemas"]["Piece"][];
             fasteners: components["schemas"]["FastenerGroup"][];
@@ -2530,6 +2698,8 @@ export interface components {
             /** Format: int32 */
             elementsUsed: number;
             map: components["schemas"]["BowMap"];
+            /** Format: double */
+            watchedStrainMicro?: null | number;
         };
         /** @enum {unknown} */
         CeilingRegion: "base" | "pocket" | "land";
@@ -3061,6 +3231,13 @@ export interface components {
             amount: number;
             currency: string;
         };
+        MountedBowResult: {
+            without: components["schemas"]["BowResult"];
+            with: null | components["schemas"]["BowResult"];
+            /** Format: double */
+            limitMicro: number;
+            text: string;
+        };
         NewJob: {
             title: string;
             client?: null | string;
@@ -3456,6 +3633,34 @@ export interface components {
             facing?: null | string;
             role?: null | string;
         };
+        PracticeAsk: {
+            moves: components["schemas"]["PracticeMove"][];
+        };
+        PracticeMove: {
+            hole: string;
+            /** Format: double */
+            turns: number;
+        };
+        PracticeResult: {
+            moves: components["schemas"]["TighteningMove"][];
+            left: components["schemas"]["ScrewLeft"][];
+            allHome: boolean;
+            worst: components["schemas"]["Worst"];
+            /** Format: double */
+            score?: null | number;
+            /** Format: double */
+            crossScore: number;
+            /** Format: double */
+            cornerScore: number;
+            crossWorst: components["schemas"]["Worst"];
+            cornerWorst: components["schemas"]["Worst"];
+            /** Format: int32 */
+            crossMoves: number;
+            /** Format: double */
+            tiltLimitDeg: number;
+            /** Format: double */
+            peakLimitMPa?: null | number;
+        };
         ReadingRow: {
             /** Format: int64 */
             id: number;
@@ -3520,6 +3725,11 @@ export interface components {
             slackMm?: null | number;
             required: boolean;
             passes: boolean;
+        };
+        ScrewLeft: {
+            hole: string;
+            /** Format: double */
+            turns: number;
         };
         ScrewLoad: {
             hole: string;

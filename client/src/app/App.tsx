@@ -1,6 +1,7 @@
 import { lazy, Suspense } from 'react'
 import { Route, Routes } from 'react-router'
 import { BenchIndex } from '../bench/BenchIndex'
+import { useLive } from '../api/live'
 import { Loading } from '../ui/Notice'
 import { Shell } from './Shell'
 
@@ -12,6 +13,7 @@ const TargetPage = lazy(() => import('../library/trace/TargetPage').then((m) => 
 const CuttingSheet = lazy(() => import('../stations/pads/CuttingSheet').then((m) => ({ default: m.CuttingSheet })))
 
 export function App() {
+  useLive()
   return (
     <Suspense fallback={<Loading what="the page" />}>
       <Routes>

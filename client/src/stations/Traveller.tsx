@@ -24,6 +24,8 @@ import { useSteps, type Steps } from './useSteps'
 
 const SqueezeLab = lazy(() => import('./paste/SqueezeLab').then((m) => ({ default: m.SqueezeLab })))
 
+const Practice = lazy(() => import('./mount/Practice').then((m) => ({ default: m.Practice })))
+
 const order: Station[] = ['match', 'kit', 'teardown', 'prep', 'pads', 'paste', 'mount', 'prove', 'care']
 
 export interface LedgerProps { job: JobView; s: Steps; selected?: string; select: (id?: string) => void }
@@ -68,8 +70,8 @@ function Sheet({ job, station }: { job: JobView; station: Station }) {
         <HeaderTimers job={job} />
       </InHeader>
       <Route job={job} station={station} />
-      <main className="flex min-h-0 min-w-0" aria-label="Mat">{station === 'paste' && lab && job.plan.paste.length > 0 ? <Suspense fallback={<Loading what="the patterns" />}><SqueezeLab job={job} onClose={() => setLab(false)} /></Suspense> : <StationMat job={job} station={station} s={s} face={shown} onFlip={flip} selected={selected} select={select} />}</main>
-      <aside aria-label="Ledger" tabIndex={0} className="scroll-thin min-h-0 overflow-y-auto border-l border-rule bg-card px-4 py-3.5">{station === 'paste' && job.plan.paste.length > 0 && <Button className="mb-3" kind={lab ? 'plain' : 'go'} onClick={() => setLab(!lab)}>{lab ? 'Show the mat' : 'Compare patterns'}</Button>}<Ledger key={station} job={job} s={s} selected={selected} select={select} /></aside>
+      <main className="flex min-h-0 min-w-0" aria-label="Mat">{station === 'paste' && lab && job.plan.paste.length > 0 ? <Suspense fallback={<Loading what="the patterns" />}><SqueezeLab job={job} onClose={() => setLab(false)} /></Suspense> : station === 'mount' && lab && job.plan.tightening ? <Suspense fallback={<Loading what="the practice" />}><Practice job={job} onClose={() => setLab(false)} /></Suspense> : <StationMat job={job} station={station} s={s} face={shown} onFlip={flip} selected={selected} select={select} />}</main>
+      <aside aria-label="Ledger" tabIndex={0} className="scroll-thin min-h-0 overflow-y-auto border-l border-rule bg-card px-4 py-3.5">{station === 'paste' && job.plan.paste.length > 0 && <Button className="mb-3" kind={lab ? 'plain' : 'go'} onClick={() => setLab(!lab)}>{lab ? 'Show the mat' : 'Compare patterns'}</Button>}{station === 'mount' && job.plan.tightening && <Button className="mb-3" kind={lab ? 'plain' : 'go'} onClick={() => setLab(!lab)}>{lab ? 'Show the mat' : 'Practise it first'}</Button>}<Ledger key={station} job={job} s={s} selected={selected} select={select} /></aside>
       <div className="col-span-3 grid min-h-[84px]"><StepLine job={job} s={s} onBench={station === 'teardown' || station === 'mount' || station === 'pads' || station === 'prep' ? bench : undefined} note={note} setNote={setNote} /></div>
     </div>
   )

@@ -66,6 +66,31 @@ public sealed class Tightening
         return new([.. sim._order.Select(h => h.Id)], moves, WorstOf(moves), recommended, moves.Max(m => m.Pass), tiltLimitDeg, sim._peakLimit, WorstOf(sim.CornerFirst(cancel)));
     }
 
+    /// <summary>Moves of one's own, from screws just started.</summary>
+    /// <param name="turns">Screw and turns of each move; more than is left goes home.</param>
+    /// <exception cref="InputException">A screw is not of this plate.</exception>
+    public static PracticeResult Practise(Board board, Block block, IReadOnlyList<LaidPad> pads, IReadOnlyDictionary<string, PadMaterial> materials, PasteMaterial paste,
+        IReadOnlyList<(string Hole, double Turns)> turns, double tiltLimitDeg = DefaultTiltLimitDeg, CancellationToken cancel = default)
+    {
+        var model = PlateModel.For(board, block, pads, materials, paste)[0];
+        var sim = new Tightening(model, paste, ScrewOrder.Of(model.Plate.Holes));
+        var remaining = sim._order.ToDictionary(h => h.Id, sim.StartRemaining);
+        var pose = new PlatePose(sim._startMm, 0, 0);
+        var moves = new List<TighteningMove>();
+        for (var i = 0; i < turns.Count; i++)
+        {
+            cancel.ThrowIfCancellationRequested();
+            var hole = sim._order.FirstOrDefault(h => h.Id == turns[i].Hole) ?? throw new InputException($"/moves/{i}/hole", $"\"{turns[i].Hole}\" is no screw of this plate.");
+            moves.Add(sim.Move(hole, 1, turns[i].Turns, remaining, ref pose));
+        }
+        var cross = Simulate(board, block, pads, materials, paste, tiltLimitDeg: tiltLimitDeg, cancel: cancel);
+        var corner = sim.CornerFirst(cancel);
+        double Score(IReadOnlyList<TighteningMove> m) => PracticeScore.Of(WorstOf(m), m.Count, cross.Worst, cross.Moves.Count, tiltLimitDeg, sim._peakLimit);
+        var home = remaining.Values.All(r => r <= 1e-9);
+        return new(moves, [.. sim._order.Select(h => new ScrewLeft(h.Id, remaining[h.Id] / Thread.Of(h.Thread, h.ScrewMm).PitchMm))], home,
+            moves.Count == 0 ? new(0, 0) : WorstOf(moves), home ? Score(moves) : null, Score(cross.Moves), Score(corner), cross.Worst, WorstOf(corner), cross.Moves.Count, tiltLimitDeg, sim._peakLimit);
+    }
+
     private static IReadOnlyList<BlockHole> Ordered(PlateModel model, IReadOnlyList<string>? order)
     {
         if (order is null) return ScrewOrder.Of(model.Plate.Holes);

@@ -1,6 +1,7 @@
 import { Head, Row, Section, Why } from '../Ledger'
 import { StepList } from '../StepList'
 import type { LedgerProps } from '../Traveller'
+import { BowSection } from './BowSection'
 import { LoadChart } from './LoadChart'
 
 /** What the tightening does to the die, move by move, and why this order. */
@@ -27,6 +28,7 @@ export function MountLedger({ job, s }: LedgerProps) {
         {t.oneCornerFirst && <Row name="one corner home first" value={t.oneCornerFirst.peakMPa.toFixed(t.oneCornerFirst.peakMPa > 20 ? 0 : 1)} unit="MPa" tone="text-plum" />}
         <Why>The die ring goes in a cross, then outward: one corner home first presses the die's edge {t.oneCornerFirst && t.worst.peakMPa > 0 ? `${(t.oneCornerFirst.peakMPa / t.worst.peakMPa).toFixed(0)} times as hard` : 'far harder'}.</Why>
       </Section>
+      <BowSection job={job} />
       <Section title="Steps"><StepList s={s} most={14} /></Section>
     </>
   )

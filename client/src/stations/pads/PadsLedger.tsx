@@ -1,5 +1,6 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
-import type { JobView, Schemas } from '../../api/client'
+import { answer, http, type JobView, type Schemas } from '../../api/client'
 import { useDrawer } from '../../api/queries'
 import { Band } from '../../ui/Band'
 import { percent, range } from '../../ui/format'
@@ -77,15 +78,20 @@ function OnePad({ job, s, selected, select, materials }: { job: JobView; s: Ledg
   const choose = (o: { thicknessMm: number; material: string } | null, parts: string[]) =>
     s.changes.change.mutate({ padChoices: [...job.padChoices.filter((c) => !parts.includes(c.part)), ...(o ? parts.map((part) => ({ part, ...o })) : [])] }, { onError: s.refuse })
   const m = materials.find((x) => x.id === pad.material)
+  const ranked = useQuery({ queryKey: ['alternatives', job.id, job.version, selected], queryFn: () => answer(http.GET('/api/jobs/{id}/alternatives', { params: { path: { id: job.id }, query: { part: selected } } })), placeholderData: keepPreviousData }).data
   return (
     <Section title={`Pad ${pad.letter} on ${pad.part}`}>
       <div className="flex items-center justify-between"><Band gapMin={gap.minMm} gapMax={gap.maxMm} fillMin={pad.thicknessMm * (1 - (m?.squashMax ?? 0.45))} fillMax={pad.thicknessMm * (1 - (m?.squashMin ?? 0.1))} padMm={pad.thicknessMm} good={pad.fit?.state === 'good'} /><button type="button" className="min-h-9 px-2 text-copper underline" onClick={() => select(undefined)}>all pads</button></div>
       <Why>{gap.why}</Why>
-      <p className="mt-2 text-[13px] font-semibold text-soft">Try instead on all {like.length} of its kind</p>
-      <div className="mt-1 flex flex-wrap gap-1.5">
-        {options.map((o) => {
+      <p className="mt-2 text-[13px] font-semibold text-soft">What may I use instead, on all {like.length} of its kind, best first</p>
+      <div className="mt-1">
+        {(ranked ?? options.map((o) => ({ ...o, floats: false, tooMuch: false, text: '…' }))).map((o) => {
           const on = o.thicknessMm === pad.thicknessMm && o.material === pad.material
-          return <button key={`${o.thicknessMm}${o.material}`} type="button" aria-pressed={on} onClick={() => choose(o, like)} className={`num rounded-[3px] border px-2.5 py-1 text-[16px] ${on ? 'border-copper bg-copper-wash font-semibold' : 'border-rule bg-raised'}`}>{o.thicknessMm.toFixed(1)} {o.material}</button>
+          return (
+            <button key={`${o.thicknessMm}${o.material}`} type="button" aria-pressed={on} onClick={() => choose(o, like)} className={`grid w-full grid-cols-[104px_1fr] items-baseline gap-2 border-b border-rule/60 px-1 py-1.5 text-left ${on ? 'bg-copper-wash' : ''}`}>
+              <span className="num text-[16px] font-semibold">{o.thicknessMm.toFixed(1)} {o.material}</span><span className={`text-[14px] leading-snug ${o.floats || o.tooMuch || o.text === 'does not touch' ? 'text-plum' : 'text-soft'}`}>{o.text}</span>
+            </button>
+          )
         })}
         {pad.chosen && <button type="button" onClick={() => choose(null, like)} className="px-2 py-1 text-copper underline">as reckoned</button>}
       </div>

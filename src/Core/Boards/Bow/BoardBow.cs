@@ -16,8 +16,9 @@ public sealed record BowReaction(double X, double Y, double ForceN);
 
 /// <param name="PeakMm">Signed deflection of largest size anywhere on the board, mm, + along +z.</param>
 /// <param name="StrainMicro">Largest principal surface strain, millionths.</param>
+/// <param name="WatchedStrainMicro">The same within the watched areas; null when none are watched.</param>
 /// <param name="Map">Deflections on a grid for the drawing: rows from −y to +y, null off the board.</param>
-public sealed record BowResult(double PeakMm, IReadOnlyList<double> AtMm, IReadOnlyList<double> ProbesMm, double StrainMicro, IReadOnlyList<BowReaction> Reactions, int ElementsUsed, BowMap Map);
+public sealed record BowResult(double PeakMm, IReadOnlyList<double> AtMm, IReadOnlyList<double> ProbesMm, double StrainMicro, IReadOnlyList<BowReaction> Reactions, int ElementsUsed, BowMap Map, double? WatchedStrainMicro = null);
 
 public sealed record BowMap(double MinX, double MinY, double StepX, double StepY, int Columns, int Rows, IReadOnlyList<double?> Mm);
 
@@ -30,6 +31,8 @@ public sealed record BowProblem(Polygon Outline, double ThicknessMm, double EMPa
     public double PressureMPa { get; init; }
     public IReadOnlyList<Point2> Probes { get; init; } = [];
     public int Elements { get; init; } = 2500;
+    /// <summary>Where strain matters apart from the whole board: under parts with many joints.</summary>
+    public IReadOnlyList<Polygon> Watched { get; init; } = [];
     /// <summary>Areas stiffened by what is fixed to them, by a factor on the plate's rigidity.</summary>
     public IReadOnlyList<(Polygon Area, double Factor)> Stiffeners { get; init; } = [];
 }
@@ -313,7 +316,7 @@ public sealed class BoardBow
 
     private BowResult Describe(double[] u, Dictionary<int, double> reactions)
     {
-        double peak = 0, strain = 0;
+        double peak = 0, strain = 0, watched = 0;
         Point2 at = default;
         for (var i = 0; i < _nx; i++)
         {
@@ -328,7 +331,10 @@ public sealed class BoardBow
                     if (_share[i * _ny + j] < 1 && !_p.Outline.Contains(p)) continue;
                     var w = Value(f, u, x, y, 0, 0);
                     if (Math.Abs(w) > Math.Abs(peak)) (peak, at) = (w, p);
-                    if (sx == 0.5) strain = Math.Max(strain, PrincipalCurvature(f, u, x, y) * _p.ThicknessMm / 2);
+                    if (sx != 0.5) continue;
+                    var here = PrincipalCurvature(f, u, x, y) * _p.ThicknessMm / 2;
+                    strain = Math.Max(strain, here);
+                    if (here > watched && _p.Watched.Any(a => a.Contains(p))) watched = here;
                 }
             }
         }
@@ -336,7 +342,7 @@ public sealed class BoardBow
             ? Value(CellFreedoms(c.I, c.J), u, p.X - _x0 - c.I * _element.A, p.Y - _y0 - c.J * _element.B, 0, 0)
             : throw new InputException($"/probes/{k}", "The probe lies off the board.")).ToList();
         return new(peak, [at.X, at.Y], probes, strain * 1e6,
-            [.. _p.Supports.Select((s, k) => new BowReaction(s.X, s.Y, reactions.GetValueOrDefault(k)))], _share.Count(s => s > 0), Map(u));
+            [.. _p.Supports.Select((s, k) => new BowReaction(s.X, s.Y, reactions.GetValueOrDefault(k)))], _share.Count(s => s > 0), Map(u), _p.Watched.Count > 0 ? watched * 1e6 : null);
     }
 
     private double Value(int[] f, double[] u, double x, double y, int dx, int dy)

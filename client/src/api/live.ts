@@ -1,0 +1,13 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { useEffect } from 'react'
+
+/** Jobs and benches are read again as soon as anybody changes something; polling stays as the slow way round. */
+export function useLive() {
+  const client = useQueryClient()
+  useEffect(() => {
+    const source = new EventSource('/api/live')
+    const again = () => { void client.invalidateQueries({ queryKey: ['job'] }); void client.invalidateQueries({ queryKey: ['bench'] }) }
+    source.addEventListener('changed', again)
+    return () => source.close()
+  }, [client])
+}

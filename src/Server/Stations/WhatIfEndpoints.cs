@@ -1,0 +1,63 @@
+using FaithfulBracket.Core;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Mount;
+using FaithfulBracket.Core.Pads;
+using FaithfulBracket.Core.Pads.Seating;
+using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Store;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace FaithfulBracket.Server.Stations;
+
+internal sealed record PracticeMove(string Hole, double Turns);
+
+internal sealed record PracticeAsk(IReadOnlyList<PracticeMove> Moves);
+
+/// <summary>Questions about a job that change nothing: other pads, turns of one's own, how the board bows.</summary>
+internal static class WhatIfEndpoints
+{
+    private const int MostMoves = 2000;
+
+    public static void Map(IEndpointRouteBuilder app)
+    {
+        var job = app.MapGroup("/api/jobs/{id:long}").WithTags("what if");
+        job.MapGet("/alternatives", OtherPads);
+        job.MapPost("/practice", Practise);
+        job.MapGet("/bow", Bow);
+    }
+
+    private sealed record Ready(JobView Job, Core.Blocks.Block Block, List<LaidPad> Laid, PasteMaterial Paste, Dictionary<string, PadMaterial> Materials);
+
+    private static Ready Prepare(long id, JobViews views, ShopMemory shop, CancellationToken cancel)
+    {
+        var job = views.View(id, cancel);
+        if (job.Block is not { } block || job.Plan.Seating is null) throw new InputException("", "Choose a block and a paste first: nothing is seated yet.");
+        var stock = shop.Drawer.Pastes.FirstOrDefault(p => p.Material.Id == job.PasteId || p.Id == job.PasteId) ?? shop.Drawer.Pastes[0];
+        return new(job, block, [.. job.Plan.Pads.Where(p => p.Face == Face.Front).Select(p => new LaidPad(p.Part, p.ThicknessMm, p.Material))], stock.Material, shop.Drawer.Materials.ToDictionary(m => m.Id));
+    }
+
+    /// <summary>Every pad at hand tried on all places like this one.</summary>
+    private static Ok<IReadOnlyList<Alternative>> OtherPads(long id, string part, JobViews views, ShopMemory shop, CancellationToken cancel)
+    {
+        var r = Prepare(id, views, shop, cancel);
+        var own = r.Job.Plan.Pads.FirstOrDefault(p => p.Part == part) ?? throw new InputException("?part", $"\"{part}\" has no pad in this job.");
+        List<string> places = [part, .. r.Job.Plan.Pads.Where(p => p.Kind == own.Kind && p.Face == own.Face && p.Part != part).Select(p => p.Part)];
+        var atHand = shop.Drawer.Pads.Select(p => new StockedPad(p.ThicknessMm, p.Material)).Concat((r.Block.Kit?.Pads ?? []).Select(p => new StockedPad(p.ThicknessMm, p.Material))).Distinct().ToList();
+        return TypedResults.Ok(Alternatives.For(r.Job.Board, r.Block, r.Laid, places, atHand, r.Materials, r.Paste));
+    }
+
+    private static Ok<PracticeResult> Practise(long id, PracticeAsk ask, JobViews views, ShopMemory shop, CancellationToken cancel)
+    {
+        if (ask.Moves.Count > MostMoves) throw new InputException("/moves", $"Expected at most {MostMoves} moves.");
+        for (var i = 0; i < ask.Moves.Count; i++) if (ask.Moves[i].Turns is not (> 0 and <= 100)) throw new InputException($"/moves/{i}/turns", "Expected turns above 0, at most 100.");
+        var r = Prepare(id, views, shop, cancel);
+        return TypedResults.Ok(Tightening.Practise(r.Job.Board, r.Block, r.Laid, r.Materials, r.Paste, [.. ask.Moves.Select(m => (m.Hole, m.Turns))], cancel: cancel));
+    }
+
+    private static Ok<MountedBowResult> Bow(long id, JobViews views, ShopMemory shop, CancellationToken cancel)
+    {
+        var r = Prepare(id, views, shop, cancel);
+        return TypedResults.Ok(MountedBow.Of(r.Job.Board, r.Block, r.Job.Plan.Fit!, r.Job.Plan.Seating!, cancel: cancel));
+    }
+}
