@@ -1,7 +1,7 @@
 // Pictures of every main view, from the demo data: node shots.mjs <server.dll> <house>
 import { chromium } from '@playwright/test'
 import { spawn } from 'node:child_process'
-import { mkdtempSync, mkdirSync, readdirSync, rmSync } from 'node:fs'
+import { mkdtempSync, mkdirSync, readFileSync, readdirSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 
@@ -9,11 +9,35 @@ const [dll, house] = process.argv.slice(2)
 const out = join(house, 'docs/screenshots')
 const data = mkdtempSync(join(tmpdir(), 'fb-shots-'))
 const address = 'http://127.0.0.1:5187'
+const truth = JSON.parse(readFileSync(join(house, 'demo/photos/dunlin-bench.truth.json'), 'utf8'))
+/** The demo photo with its holes clicked and its die drawn. */
+async function traced(page) {
+  const box = await page.getByRole('application').boundingBox()
+  const perPx = Math.max(2000 / box.width, 1500 / box.height)
+  const at = ([u, v]) => [box.x + box.width / 2 + (u - 1000) / perPx, box.y + box.height / 2 + (v - 750) / perPx]
+  await page.keyboard.press('h')
+  for (const [i, h] of truth.holes.entries()) { await page.mouse.click(...at(h.px)); await page.getByRole('heading', { name: `${i + 1} holes and parts` }).waitFor() }
+  await page.keyboard.press('p')
+  const die = truth.parts.find((p) => p.kind === 'Die')
+  await page.mouse.move(...at(die.corners[0])); await page.mouse.down(); await page.mouse.move(...at([1000, 700])); await page.mouse.move(...at(die.corners[2])); await page.mouse.up()
+  await page.getByRole('heading', { name: 'Measure next' }).waitFor()
+  await page.keyboard.press('l')
+}
+/** A card turned by a quarter, one capacitor taller, three parts not measured. */
+async function twin(page) {
+  const board = await (await page.request.get(`${address}/api/boards/tern-460-r2`)).json()
+  const at = (x, y) => `${(40 - y).toFixed(2)} ${(7 + x).toFixed(2)}`
+  const seen = [...board.holes.slice(1).map((h) => `hole ${at(h.x, h.y)} ${h.diameterMm}`), ...board.parts.filter((p) => p.face !== 'back' && p.kind !== 'empty').slice(3).map((p) => `part ${at(p.x, p.y)} ${(p.heightMm + (p.id === 'C21' ? 0.4 : 0)).toFixed(2)} ${p.kind}`)]
+  await page.getByLabel('Holes and parts').fill(seen.join('\n'))
+  await page.getByRole('button', { name: 'Find its twin' }).click()
+  await page.getByText('Capacitor C21 stands').waitFor()
+}
 const views = [
   ['benches', '/'], ['match', '/job/1/match'], ['match-clash', '/job/3/match'], ['kit', '/job/1/kit'], ['teardown', '/job/6/teardown'], ['prep', '/job/1/prep'],
-  ['pads', '/job/1/pads'], ['paste', '/job/1/paste'], ['mount', '/job/1/mount'], ['prove', '/job/5/prove'], ['care', '/job/5/care'],
+  ['pads', '/job/1/pads'], ['paste', '/job/1/paste', 'paper', [], async (page) => { await page.getByRole('button', { name: 'Compare patterns' }).click(); await page.getByRole('region', { name: 'Cross', exact: true }).getByText(/^covered/).waitFor(); await page.waitForTimeout(2500) }], ['mount', '/job/1/mount'], ['prove', '/job/5/prove'], ['care', '/job/5/care'],
   ['bench-teardown', '/job/6/teardown/bench', 'night'], ['bench-mount', '/job/1/mount/bench', 'night', ['ArrowRight', 'ArrowRight', 'ArrowRight', 'ArrowRight']],
   ['cutting', '/job/1/cutting'], ['library-board', '/library/boards/dunlin-250-traced'], ['library-block', '/library/blocks/brineworks-full-460'], ['drawer', '/drawer'],
+  ['trace', '/library/trace/1', 'paper', [], traced], ['twin', '/library/twin', 'paper', [], twin],
 ]
 mkdirSync(out, { recursive: true })
 const server = spawn('dotnet', [dll, '--urls', address, '--data', data, '--demo', join(house, 'demo'), '--client', join(house, 'client/dist')], { stdio: ['ignore', 'pipe', 'inherit'] })
@@ -21,13 +45,14 @@ await new Promise((ready) => server.stdout.on('data', (d) => String(d).includes(
 const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
 try {
   for (const file of readdirSync(out)) rmSync(join(out, file))
-  for (const [name, path, theme = 'paper', keys = []] of views) {
+  for (const [name, path, theme = 'paper', keys = [], act] of views) {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' })
     await page.addInitScript((t) => localStorage.setItem('fb.theme', t), theme)
     await page.goto(address + path)
     await page.locator('main, [role=application], svg, table').first().waitFor()
     await page.getByText(/^Loading /).first().waitFor({ state: 'detached' })
     await page.waitForTimeout(900)
+    if (act) await act(page)
     for (const key of keys) await page.keyboard.press(key)
     await page.evaluate(() => document.fonts.ready)
     await page.screenshot({ path: join(out, `${name}.png`) })
