@@ -24,6 +24,17 @@ export function useSteps(job: JobView, station: Station) {
   const refuse = (e: unknown) => setRefusal(e instanceof Refusal ? e : new Refusal(0, 'Something broke', String(e), [], []))
   const busy = changes.sign.isPending || changes.undo.isPending
 
+  const back = () => {
+    // asked for while the last sign-off is still on its way: done as soon as that has landed
+    if (busy) { backAgain.current = true; return }
+    const last = [...steps.slice(0, signed.has(step?.id ?? '') ? index + 1 : index)].reverse().find((s) => signed.has(s.id))
+    if (!last) return
+    setRefusal(null)
+    changes.undo.mutate({ stepId: last.id, by }, { onSuccess: () => { setLooking(null); setCounted({ ...counted, [last.id]: 0 }) }, onError: refuse })
+  }
+  const backAgain = useRef(false)
+  useEffect(() => { if (!busy && backAgain.current) { backAgain.current = false; back() } }, [busy])
+
   return {
     steps, step, index, signed, counted, refusal, busy, changes, by,
     allSigned: firstOpen < 0 && steps.length > 0,
@@ -38,13 +49,7 @@ export function useSteps(job: JobView, station: Station) {
       justSigned.current = step.id
       changes.sign.mutate({ stepId: step.id, by, count: step.count == null ? undefined : (counted[step.id] ?? 0), overrideReason }, { onSuccess: () => setLooking(null), onError: refuse })
     },
-    back: () => {
-      if (busy) return
-      const last = [...steps.slice(0, signed.has(step?.id ?? '') ? index + 1 : index)].reverse().find((s) => signed.has(s.id))
-      if (!last) return
-      setRefusal(null)
-      changes.undo.mutate({ stepId: last.id, by }, { onSuccess: () => { setLooking(null); setCounted({ ...counted, [last.id]: 0 }) }, onError: refuse })
-    },
+    back,
     refuse,
   }
 }

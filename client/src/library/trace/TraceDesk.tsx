@@ -13,7 +13,7 @@ import { PhotoView, type Tool } from './PhotoView'
 
 type State = Schemas['TraceState']
 type Feature = Schemas['PhotoFeature']
-const tools: [Tool, string, string][] = [['look', 'Look', 'l'], ['hole', 'Hole', 'h'], ['part', 'Part', 'p']]
+const tools: [Tool, string, string][] = [['look', 'Move', 'm'], ['hole', 'Hole', 'h'], ['part', 'Part', 'p']]
 
 /** One photo on the desk: marks, holes and parts on the left, what they say on the right. */
 export function TraceDesk({ id }: { id: number }) {
@@ -51,7 +51,7 @@ export function TraceDesk({ id }: { id: number }) {
     else if (current) change((s) => ({ ...s, features: s.features.map((f) => (f.id === selected ? { ...f, uPx: f.uPx + du * step, vPx: f.vPx + dv * step, ...(f.isHole ? {} : { oppositeUPx: f.oppositeUPx! + du * step, oppositeVPx: f.oppositeVPx! + dv * step }) } : f)) }))
   }
   const remove = () => { if (current) { change((s) => ({ ...s, features: s.features.filter((f) => f.id !== selected) })); select(undefined) } }
-  useKeys({ l: () => setTool('look'), h: () => setTool('hole'), p: () => setTool('part'), ArrowLeft: () => nudge(-1, 0), ArrowRight: () => nudge(1, 0), ArrowUp: () => nudge(0, -1), ArrowDown: () => nudge(0, 1), Delete: remove })
+  useKeys({ m: () => setTool('look'), Escape: () => { setTool('look'); select(undefined) }, h: () => setTool('hole'), p: () => setTool('part'), ArrowLeft: () => nudge(-1, 0), ArrowRight: () => nudge(1, 0), ArrowUp: () => nudge(0, -1), ArrowDown: () => nudge(0, 1), Delete: remove })
   if (trace.error) return <ErrorNotice error={trace.error} again={() => trace.refetch()} />
   if (!trace.data || !state) return <Loading what="the photo" />
   const free = (letter: string) => { let n = 1; while (state.features.some((f) => f.id === `${letter}${n}`)) n++; return `${letter}${n}` }

@@ -37,7 +37,7 @@ function Start() {
   ]
   return (
     <div className="grid min-h-0 place-items-center overflow-y-auto bg-mat p-6" onDragOver={(e) => e.preventDefault()} onDrop={(e) => { e.preventDefault(); void take(e.dataTransfer.files[0]) }}>
-      <div className="w-full max-w-2xl">
+      <div className="w-full max-w-2xl bg-card p-6">
         <h1 className="text-[28px] font-bold">Trace a board from a photo</h1>
         <ol className="mt-3">
           {steps.map(([title, text], i) => <li key={title} className="grid grid-cols-[44px_1fr] border-b border-rule py-2.5"><span className="num text-[26px] text-copper">{i + 1}</span><span><b className="block text-[17px]">{title}</b><span className="text-[15px] text-soft">{text}</span></span></li>)}

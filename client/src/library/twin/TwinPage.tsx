@@ -40,7 +40,7 @@ export function TwinPage() {
     <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_356px]">
       <div className="flex min-h-0">
         {board && shown ? (
-          <Mat board={board} face="front" label={`${board.model} with what was seen`} legend={<><span><Ring /> seen and met</span><span><Cross /> seen, not there</span><span><Miss /> there, not seen</span></>}>
+          <Mat board={board} face="front" label={`${board.model} with what was seen`} legend={<><span><Ring /> met</span><span><Cross /> not there</span><span><Miss /> not seen</span></>}>
             {(p) => (
               <g>
                 {[...read.holes, ...read.parts].map((s, i) => {
