@@ -13,9 +13,9 @@ const ledger = (page: Page) => page.getByRole('complementary', { name: 'Ledger' 
 
 /** Where a pixel of the demo photo lies on the screen before anything was zoomed. */
 async function onScreen(page: Page, [u, v]: [number, number]): Promise<[number, number]> {
-  const box = (await page.getByRole('application', { name: 'Photo of the board' }).boundingBox())!
-  const perPx = Math.max(2000 / box.width, 1500 / box.height)
-  return [box.x + box.width / 2 + (u - 1000) / perPx, box.y + box.height / 2 + (v - 750) / perPx]
+  const area = (await page.getByRole('application', { name: 'Photo of the board' }).boundingBox())!
+  const perPx = Math.max(2000 / area.width, 1500 / area.height)
+  return [area.x + area.width / 2 + (u - 1000) / perPx, area.y + area.height / 2 + (v - 750) / perPx]
 }
 
 test('a photo of an unknown card becomes a board with a verdict, and says what to measure next', async ({ page }) => {

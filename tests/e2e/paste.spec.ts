@@ -7,8 +7,8 @@ test.afterAll(() => server.stop())
 
 /** A stroke on the die, given in shares of its sides from the lower left. */
 async function stroke(page: Page, from: [number, number], to: [number, number]) {
-  const box = (await page.getByRole('application', { name: /Draw paste/ }).boundingBox())!
-  const at = ([x, y]: [number, number]): [number, number] => [box.x + x * box.width, box.y + (1 - y) * box.height]
+  const area = (await page.getByRole('application', { name: /Draw paste/ }).boundingBox())!
+  const at = ([x, y]: [number, number]): [number, number] => [area.x + x * area.width, area.y + (1 - y) * area.height]
   await page.mouse.move(...at(from))
   await page.mouse.down()
   await page.mouse.move(...at([(from[0] + to[0]) / 2, (from[1] + to[1]) / 2]))

@@ -12,9 +12,9 @@ const address = 'http://127.0.0.1:5187'
 const truth = JSON.parse(readFileSync(join(house, 'demo/photos/dunlin-bench.truth.json'), 'utf8'))
 /** The demo photo with its holes clicked and its die drawn. */
 async function traced(page) {
-  const box = await page.getByRole('application').boundingBox()
-  const perPx = Math.max(2000 / box.width, 1500 / box.height)
-  const at = ([u, v]) => [box.x + box.width / 2 + (u - 1000) / perPx, box.y + box.height / 2 + (v - 750) / perPx]
+  const area = await page.getByRole('application').boundingBox()
+  const perPx = Math.max(2000 / area.width, 1500 / area.height)
+  const at = ([u, v]) => [area.x + area.width / 2 + (u - 1000) / perPx, area.y + area.height / 2 + (v - 750) / perPx]
   await page.keyboard.press('h')
   for (const [i, h] of truth.holes.entries()) { await page.mouse.click(...at(h.px)); await page.getByRole('heading', { name: `${i + 1} holes and parts` }).waitFor() }
   await page.keyboard.press('p')

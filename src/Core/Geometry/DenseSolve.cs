@@ -1,7 +1,7 @@
 namespace FaithfulBracket.Core.Geometry;
 
 /// <summary>Dense algebra for up to a few hundred unknowns.</summary>
-internal static class DenseSolve
+public static class DenseSolve
 {
     /// <summary>Solves A·x = b by Gaussian elimination with row exchange; null when singular.</summary>
     public static double[]? Solve(double[,] matrix, double[] right)

@@ -148,7 +148,7 @@ public sealed class SqueezeFlow
     }
 
     /// <summary>Share of the gap by which the plate sinks in one step.</summary>
-    private const double LargestStep = 0.02;
+    private const double LargestStep = 0.03;
 
     private double StopGap()
     {
@@ -253,52 +253,26 @@ public sealed class SqueezeFlow
             x[k] = _pressure[cells[k]];
             rhs[k] = source * Math.Clamp(1 + (_volume[cells[k]] - Capacity(cells[k])) / (_d * _d * sink), -1, 3);
         }
-        void Multiply(double[] v, double[] into)
-        {
-            for (var k = 0; k < n; k++)
-            {
-                var sum = diagonal[k] * v[k];
-                for (var m = 4 * k; m < 4 * k + 4; m++) if (links[m] >= 0) sum -= weights[m] * v[links[m]];
-                into[k] = sum;
-            }
-        }
         var pre = ModifiedCholesky(n, diagonal, links, weights);
         var z = new double[n];
-        void Precondition(double[] from, double[] into)
-        {
-            for (var k = 0; k < n; k++)
-            {
-                var t = from[k];
-                if (links[4 * k] is >= 0 and var left) t += weights[4 * k] * pre[left] * into[left];
-                if (links[4 * k + 2] is >= 0 and var lower) t += weights[4 * k + 2] * pre[lower] * into[lower];
-                into[k] = t * pre[k];
-            }
-            for (var k = n - 1; k >= 0; k--)
-            {
-                var t = into[k];
-                if (links[4 * k + 1] is >= 0 and var right) t += weights[4 * k + 1] * pre[k] * into[right];
-                if (links[4 * k + 3] is >= 0 and var upper) t += weights[4 * k + 3] * pre[k] * into[upper];
-                into[k] = t * pre[k];
-            }
-        }
-        Multiply(x, q);
+        Multiply(diagonal, links, weights, x, q);
         double rho = 0;
         for (var k = 0; k < n; k++) r[k] = rhs[k] - q[k];
-        Precondition(r, z);
+        Precondition(pre, links, weights, r, z);
         for (var k = 0; k < n; k++) { p[k] = z[k]; rho += r[k] * z[k]; }
-        var goal = 1e-8 * source * source * n;
+        var goal = 1e-7 * source * source * n;
         for (var iteration = 0; iteration < 3000; iteration++)
         {
             double norm = 0;
             for (var k = 0; k < n; k++) norm += r[k] * r[k];
             if (norm < goal) break;
-            Multiply(p, q);
+            Multiply(diagonal, links, weights, p, q);
             double pq = 0;
             for (var k = 0; k < n; k++) pq += p[k] * q[k];
             var alpha = rho / pq;
             double next = 0;
             for (var k = 0; k < n; k++) { x[k] += alpha * p[k]; r[k] -= alpha * q[k]; }
-            Precondition(r, z);
+            Precondition(pre, links, weights, r, z);
             for (var k = 0; k < n; k++) next += r[k] * z[k];
             var beta = next / rho;
             for (var k = 0; k < n; k++) p[k] = z[k] + beta * p[k];
@@ -307,6 +281,42 @@ public sealed class SqueezeFlow
         double load = 0;
         for (var k = 0; k < n; k++) { _pressure[cells[k]] = x[k]; load += x[k] * _d * _d; }
         return load;
+    }
+
+    private static void Multiply(double[] diagonal, int[] links, double[] weights, double[] v, double[] into)
+    {
+        for (var k = 0; k < diagonal.Length; k++)
+        {
+            var sum = diagonal[k] * v[k];
+            var at = 4 * k;
+            int a = links[at], b = links[at + 1], c = links[at + 2], d = links[at + 3];
+            if (a >= 0) sum -= weights[at] * v[a];
+            if (b >= 0) sum -= weights[at + 1] * v[b];
+            if (c >= 0) sum -= weights[at + 2] * v[c];
+            if (d >= 0) sum -= weights[at + 3] * v[d];
+            into[k] = sum;
+        }
+    }
+
+    /// <summary>Solves with the incomplete factor, forth and back; cells are numbered by rows, so left and lower come first.</summary>
+    private static void Precondition(double[] pre, int[] links, double[] weights, double[] from, double[] into)
+    {
+        for (var k = 0; k < pre.Length; k++)
+        {
+            var t = from[k];
+            int left = links[4 * k], lower = links[4 * k + 2];
+            if (left >= 0) t += weights[4 * k] * pre[left] * into[left];
+            if (lower >= 0) t += weights[4 * k + 2] * pre[lower] * into[lower];
+            into[k] = t * pre[k];
+        }
+        for (var k = pre.Length - 1; k >= 0; k--)
+        {
+            var t = into[k];
+            int right = links[4 * k + 1], upper = links[4 * k + 3];
+            if (right >= 0) t += weights[4 * k + 1] * pre[k] * into[right];
+            if (upper >= 0) t += weights[4 * k + 3] * pre[k] * into[upper];
+            into[k] = t * pre[k];
+        }
     }
 
     /// <summary>Inverse roots of the modified incomplete Cholesky factor's diagonal, no fill-in (Gustafsson 1978; Bridson 2008, section 4.3).</summary>
