@@ -139,3 +139,13 @@ test('a pack is previewed before it is kept', async ({ page }) => {
   await page.locator('nav input[type=file]').setInputFiles({ name: 'broken.zip', mimeType: 'application/zip', buffer: Buffer.from('no zip') })
   await expect(page.getByRole('alert')).toContainText('nothing was kept')
 })
+
+test('the board of a finished job is kept as surveyed and answers for its twins', async ({ page }) => {
+  await page.goto(`${server.address}/job/5/care`)
+  await ledger(page).getByLabel('model').fill('Skua as measured')
+  await ledger(page).getByRole('button', { name: 'Keep it in the library' }).click()
+  await ledger(page).getByRole('link', { name: 'Open it' }).click()
+  await expect(ledger(page).getByRole('heading', { level: 2 })).toHaveText('Skua as measured')
+  const board = (await (await page.request.get(`${server.address}${new URL(page.url()).pathname.replace('/library', '/api')}`)).json()) as { evidence: string }
+  expect(board.evidence).toBe('B')
+})

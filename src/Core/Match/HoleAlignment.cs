@@ -37,11 +37,23 @@ public static class HoleAlignment
         var best = atOrigin;
         foreach (var start in ShiftedStarts(board, holes, rotationDeg))
         {
+            if (IsWorse(board, holes, start, best)) continue;
             var candidate = Refine(board, holes, start, solved);
             if (Missing(candidate) < Missing(best) || Missing(candidate) == Missing(best) && candidate.Ratio < best.Ratio - 1e-6) best = candidate;
             if (best.Fits) break;
         }
         return best;
+    }
+
+    private const int BoundRounds = 8;
+
+    /// <summary>Whether the pairs a start catches can't beat what is known: no fewer screws without a hole, and a proven larger ratio.</summary>
+    private static bool IsWorse(Board board, IReadOnlyList<BlockHole> holes, Placement start, Alignment best)
+    {
+        var partners = Partners(board, holes, start);
+        var missing = 0;
+        for (var i = 0; i < holes.Count; i++) if (holes[i].Required && partners[i] < 0) missing++;
+        return missing >= Missing(best) && MinimaxPlacement.LowerBound([.. Pairs(board, holes, partners, requiredOnly: true)], start.RotationDeg, BoundRounds) >= best.Ratio;
     }
 
     private static int Missing(Alignment a) => a.Screws.Count(s => s.Required && s.BoardHole is null);

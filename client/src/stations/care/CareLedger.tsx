@@ -2,6 +2,7 @@ import { day } from '../../ui/format'
 import { Head, Row, Section, Why } from '../Ledger'
 import { StepList } from '../StepList'
 import type { LedgerProps } from '../Traveller'
+import { SurveyForm } from './SurveyForm'
 
 /** What was used, what is kept, the record, the way back. */
 export function CareLedger({ job, s }: LedgerProps) {
@@ -20,6 +21,7 @@ export function CareLedger({ job, s }: LedgerProps) {
       </Section>
       {job.notes.length > 0 && <Section title="Notes">{job.notes.map((n) => <Why key={n.id}>{n.text} <span className="text-soft">{n.byInitials} {day(n.at)}</span></Why>)}</Section>}
       {job.photos.length > 0 && <Section title="Photos"><div className="grid grid-cols-3 gap-1.5">{job.photos.map((x) => <a key={x.id} href={`/api/photos/${x.id}`}><img src={`/api/photos/${x.id}`} alt={`by ${x.by}, ${day(x.at)}`} className="h-20 w-full object-cover" /></a>)}</div></Section>}
+      {job.route.every((r) => r.complete) && <SurveyForm job={job} />}
       <Section title="Steps"><StepList s={s} /></Section>
     </>
   )
