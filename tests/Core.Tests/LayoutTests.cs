@@ -120,6 +120,8 @@ public class LayoutTests
     [InlineData("designator,x,y,side\nC1,1,2,middle\n", "line 2: side: expected top or bottom")]
     [InlineData("designator,x,y\nC1,1,two\n", "line 2: y: expected a length")]
     [InlineData("%FSLAX36Y36*%\n%MOMM*%\n", "Gerber")]
+    [InlineData("M48\nMETRIC\nT99999999999C1.0\n%\nT1\nX1.0Y1.0\nM30\n", "can't be read")]
+    [InlineData("M48\nMETRIC\nT1C1.2.3\n%\nT1\nX1.0Y1.0\nM30\n", "can't be read")]
     [InlineData("hello\nworld\n", "no header names the columns")]
     [InlineData("", "empty")]
     public void Refusals_name_line_field_and_fix(string text, string expected) => Assert.Contains(expected, Refusal(text), StringComparison.Ordinal);

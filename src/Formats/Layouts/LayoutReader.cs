@@ -33,6 +33,8 @@ public static class LayoutReader
                 if (draft.Holes.Count + draft.Parts.Count > LayoutDraft.MostItems) throw new InputException(text.Pointer, $"{text.Name}: more than {LayoutDraft.MostItems} holes and parts.");
             }
             catch (InputException e) { faults.AddRange(e.Faults); }
+            // what no check foresaw in a broken file: numbers past all range, outlines without area
+            catch (Exception e) when (e is FormatException or OverflowException or ArgumentException) { faults.Add(new($"/files/{i}", $"{files[i].Name}: a number in this file can't be read: {e.Message}")); }
         }
         if (faults.Count > 0) throw new InputException(faults);
         WarnOfOrigins(draft, files);
