@@ -19,7 +19,9 @@ public static class NextMeasure
         if (board.PositionSigmaMm <= 0) return [];
         var plates = block.Plates.Where(p => p.Board is null || p.Board == board.Id).ToList();
         var laid = Laid.On(board, block, plates, fit.Placement.RotationDeg, settings);
-        var holes = fit.Screws.Where(s => s is { Required: true, BoardHole: not null }).Select(s =>
+        // what is settled needs no caliper
+        var open = fit.ChanceOfSeating is >= SeatingChance.Fails and <= SeatingChance.Passes;
+        var holes = fit.Screws.Where(s => open && s is { Required: true, BoardHole: not null }).Select(s =>
         {
             var then = SeatingChance.Of(board, laid.Alignment, laid.Loose, settings.Seed, s.BoardHole, cancel);
             var spare = (s.SlackMm ?? 0) - (s.MissMm ?? 0);
