@@ -21,7 +21,7 @@ internal static class Table
             var plain = group.FirstOrDefault(r => r.BenchmarkCase.Descriptor.Baseline);
             if (ours is null) continue;
             var note = ours.BenchmarkCase.Descriptor.WorkloadMethod.GetCustomAttributes(typeof(NoteAttribute), false).Cast<NoteAttribute>().FirstOrDefault()?.Text ?? "";
-            text.Append(CultureInfo.InvariantCulture, $"| {group.Key} | {Time(ours)} | {(plain is null ? "" : Time(plain))} | {(plain is null ? "" : (Median(plain) / Median(ours)).ToString("0.#", CultureInfo.InvariantCulture) + "×")} | {note} |\n");
+            text.Append(CultureInfo.InvariantCulture, $"| {group.Key} | {Time(ours)} | {(plain is null ? "" : Time(plain))} | {(plain is null ? "" : (Median(plain) / Median(ours)).ToString(Median(plain) < Median(ours) ? "0.###" : "0.#", CultureInfo.InvariantCulture) + "×")} | {note} |\n");
         }
         foreach (var line in Facts.Lines) text.Append("\n- ").Append(line);
         text.Append('\n');

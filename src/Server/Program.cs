@@ -25,6 +25,7 @@ builder.Services.AddOpenApi("v1", o => o.AddSchemaTransformer<OpenApiShapes>().A
     doc.Servers?.Clear();
     return Task.CompletedTask;
 }));
+builder.Services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
 builder.Services.AddProblemDetails().AddExceptionHandler<Problems>();
 builder.Services.AddResponseCompression(o => o.EnableForHttps = true);
 

@@ -54,6 +54,8 @@ public class PhotoTests
             // a hand clicks within six pixels; the hole's rim draws it in
             var snap = HoleSnap.Find(picture, at.X + 12 * (random.NextDouble() - 0.5), at.Y + 12 * (random.NextDouble() - 0.5), 40);
             Assert.True(snap.Snapped, h.Id);
+            var diameter = snap.DiameterPx * PhotoTrace.MmPerPx(marks, snap.UPx, snap.VPx, picture.Width, picture.Height);
+            Assert.True(Math.Abs(diameter - h.DiameterMm) < 0.15, $"{h.Id} is {h.DiameterMm} mm wide, read as {diameter:0.00}");
             return new ClickedPoint(h.Id, snap.UPx, snap.VPx);
         }).ToList();
         var traced = PhotoTrace.Run(marks, clicks, picture.Width, picture.Height);

@@ -75,4 +75,20 @@ public class SqueezeFlowTests
         stop.Cancel();
         Assert.Throws<OperationCanceledException>(() => SqueezeFlow.Run(Sample.Rect(0, 0, 20, 20), Sample.Grey, 12, _ => true, 200, cancel: stop.Token));
     }
+
+    [Fact]
+    public void A_stopped_squeeze_stops_at_the_next_step()
+    {
+        using var stop = new CancellationTokenSource();
+        var told = new List<double>();
+        var amount = PasteAmount.For(576, Sample.Grey, 300, 0.3);
+        Assert.Throws<OperationCanceledException>(() => SqueezeFlow.Run(Sample.Rect(0, 0, 24, 24), Sample.Grey, amount.VolumeMl * 1000, new PastePattern(PatternKind.Dot).Mask(amount, 1.5), 300, new(48),
+            new Told(v => { told.Add(v); if (told.Count == 3) stop.Cancel(); }), stop.Token));
+        Assert.Equal(3, told.Count);
+    }
+
+    private sealed class Told(Action<double> act) : IProgress<double>
+    {
+        public void Report(double value) => act(value);
+    }
 }

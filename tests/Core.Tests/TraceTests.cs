@@ -100,5 +100,9 @@ public class TraceTests
         TargetMark[] line = [.. Enumerable.Range(0, 6).Select(i => new TargetMark(i * 10, i * 5, i * 100, i * 50))];
         Assert.Contains("one line", Assert.Throws<InputException>(() => PhotoTrace.Run(line, [], Width, Height)).Faults[0].Message, StringComparison.Ordinal);
         Assert.Throws<InputException>(() => PhotoTrace.Run(line[..3], [], Width, Height));
+        // five marks, but only one off the line of the others, and one mark told three times
+        TargetMark[] lame = [.. line[..4], new(10, 60, 400, 900)];
+        Assert.Throws<InputException>(() => PhotoTrace.Run(lame, [], Width, Height));
+        Assert.Throws<InputException>(() => PhotoTrace.Run([lame[0], lame[0], lame[0], lame[3], lame[4]], [], Width, Height));
     }
 }

@@ -45,6 +45,15 @@ public class TracedBoardTests
     }
 
     [Fact]
+    public void Nothing_is_judged_before_heights_and_diameters_are_measured()
+    {
+        var (marks, features) = View(0, Sample.Board());
+        features = [.. features.Select(f => f.Id switch { "U1" => f with { HeightMm = null }, "H2" => f with { DiameterMm = null }, _ => f })];
+        var refused = Assert.Throws<InputException>(() => TracedBoard.Of(marks, features, 4000, 3000, 0, Names)).Faults[0].Message;
+        Assert.Contains("the diameter of H2, the height of U1", refused, StringComparison.Ordinal);
+    }
+
+    [Fact]
     public void Quarter_turns_turn_it_on()
     {
         var (marks, features) = View(0, Sample.Board(0, Sample.Part("M9", PartKind.Memory, 40, 10, 8, 4, 1)));

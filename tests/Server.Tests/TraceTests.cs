@@ -111,6 +111,7 @@ public class TraceTests(DemoServer demo) : IClassFixture<DemoServer>
         double u = h1["uPx"]!.GetValue<double>(), v = h1["vPx"]!.GetValue<double>();
         var snap = await ServerProcess.JsonAsync(await server.PostAsync($"/api/traces/{id}/snap", FormattableString.Invariant($$"""{"uPx":{{u + 3}},"vPx":{{v - 3}},"reachPx":14}""")));
         Assert.True(snap.GetProperty("snapped").GetBoolean());
+        Assert.Equal(2.8, snap.GetProperty("diameterMm").GetDouble(), 0.25);
         Assert.Equal(u, snap.GetProperty("uPx").GetDouble(), 0.7);
         Assert.Equal(v, snap.GetProperty("vPx").GetDouble(), 0.7);
 
@@ -125,5 +126,44 @@ public class TraceTests(DemoServer demo) : IClassFixture<DemoServer>
         Assert.Equal(HttpStatusCode.OK, (await server.SendAsync(HttpMethod.Put, $"/api/traces/{id}", state.ToJsonString(), "1")).StatusCode);
         var more = await ServerProcess.JsonAsync(await server.PostAsync($"/api/traces/{id}/mirror", """{"featureId":"H1"}"""));
         Assert.Equal(3, more.GetArrayLength());
+    }
+
+    [Theory]
+    [InlineData("PUT", "/api/traces/1")]
+    [InlineData("POST", "/api/traces/1/snap")]
+    [InlineData("POST", "/api/traces/1/mirror")]
+    [InlineData("POST", "/api/jobs/1/practice")]
+    [InlineData("POST", "/api/jobs/5/survey")]
+    [InlineData("PUT", "/api/jobs/1")]
+    [InlineData("POST", "/api/paste/simulate")]
+    [InlineData("POST", "/api/compute/trace")]
+    [InlineData("POST", "/api/compute/identify")]
+    [InlineData("POST", "/api/compute/bow")]
+    public async Task Junk_is_refused_with_a_sentence_and_breaks_nothing(string method, string path)
+    {
+        string[] junk = ["", "{}", "[]", "null", "not json", """{"moves":[null],"marks":[null],"features":[null],"padChoices":[null],"title":"t","bench":"b"}""", """{"marks":[{}],"features":[{"isHole":false}],"moves":[{}]}""", """{"uPx":1e308,"vPx":{},"reachPx":"x","featureId":7,"id":null}"""];
+        foreach (var body in junk)
+        {
+            var answer = await server.SendAsync(new(method), path, body, "1");
+            Assert.True((int)answer.StatusCode is 400 or 412 or 422, $"{body}: {answer.StatusCode}");
+            Assert.NotEqual("", (await ServerProcess.JsonAsync(answer)).GetProperty("detail").GetString());
+        }
+        Assert.Equal(HttpStatusCode.OK, (await server.Http.GetAsync("/api/traces/1/reckon")).StatusCode);
+    }
+
+    [Fact]
+    public async Task Without_a_caliper_there_are_places_but_no_verdict()
+    {
+        var trace = await UploadAsync();
+        var id = trace.GetProperty("id").GetInt64();
+        var state = StateOf(trace);
+        var holes = TrueHoles();
+        holes[2]!.AsObject().Remove("diameterMm");
+        state["features"] = holes;
+        Assert.Equal(HttpStatusCode.OK, (await server.SendAsync(HttpMethod.Put, $"/api/traces/{id}", state.ToJsonString(), "1")).StatusCode);
+        var reckoned = await server.GetAsync($"/api/traces/{id}/reckon");
+        Assert.Contains("the diameter of H3", reckoned.GetProperty("trouble").GetString(), StringComparison.Ordinal);
+        Assert.Equal(0, reckoned.GetProperty("matches").GetArrayLength());
+        Assert.Equal(8, reckoned.GetProperty("trace").GetProperty("points").GetArrayLength());
     }
 }

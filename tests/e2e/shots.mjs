@@ -20,7 +20,8 @@ async function traced(page) {
   await page.keyboard.press('p')
   const die = truth.parts.find((p) => p.kind === 'Die')
   await page.mouse.move(...at(die.corners[0])); await page.mouse.down(); await page.mouse.move(...at([1000, 700])); await page.mouse.move(...at(die.corners[2])); await page.mouse.up()
-  await page.getByRole('heading', { name: 'Seats' }).waitFor()
+  await page.getByLabel('height by caliper, mm').fill(String(die.heightMm)); await page.keyboard.press('Enter')
+  await page.getByRole('heading', { name: 'Blocks by verdict' }).waitFor(); await page.waitForTimeout(500)
   await page.keyboard.press('m')
 }
 /** A card turned by a quarter, one capacitor taller, three parts not measured. */

@@ -1186,8 +1186,8 @@ export interface paths {
         };
         get: {
             parameters: {
-                query: {
-                    blocks: string;
+                query?: {
+                    blocks?: string;
                     flow?: number;
                 };
                 header?: never;
@@ -1266,8 +1266,8 @@ export interface paths {
         };
         get: {
             parameters: {
-                query: {
-                    form: string;
+                query?: {
+                    form?: string;
                 };
                 header?: never;
                 path: {
@@ -1305,8 +1305,8 @@ export interface paths {
         };
         get: {
             parameters: {
-                query: {
-                    form: string;
+                query?: {
+                    form?: string;
                 };
                 header?: never;
                 path: {
@@ -1775,7 +1775,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["SnapResult"];
+                        "application/json": components["schemas"]["SnapAnswer"];
                     };
                 };
             };
@@ -1873,8 +1873,8 @@ export interface paths {
         };
         get: {
             parameters: {
-                query: {
-                    part: string;
+                query?: {
+                    part?: string;
                 };
                 header?: never;
                 path: {
@@ -2726,6 +2726,8 @@ export interface components {
             slots?: null | number;
             ports: string[];
             /** Format: double */
+            flowLPerMin: number;
+            /** Format: double */
             resistanceKPerW?: null | number;
             /** Format: double */
             dieRiseK?: null | number;
@@ -3532,9 +3534,9 @@ export interface components {
             /** Format: double */
             diameterMm?: null | number;
             /** Format: double */
-            heightMm: number;
+            heightMm?: null | number;
             /** Format: double */
-            heightTolMm: number;
+            heightTolMm?: null | number;
         };
         PhotoInfo: {
             /** Format: int64 */
@@ -3762,13 +3764,13 @@ export interface components {
             count?: null | number;
             overrideReason?: null | string;
         };
-        SnapResult: {
+        SnapAnswer: {
             /** Format: double */
             uPx: number;
             /** Format: double */
             vPx: number;
             /** Format: double */
-            diameterPx: number;
+            diameterMm?: null | number;
             snapped: boolean;
         };
         SocketFit: {

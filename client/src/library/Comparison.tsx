@@ -48,7 +48,7 @@ export function Comparison({ boardId, blockIds, onClose, onTake }: { boardId: st
           {line('pads that fit', (c) => (c.padPlaces ? `${c.padsGood} of ${c.padPlaces}` : 'no pads'))}
           {line('bracket', (c) => (c.slots ? `${c.slots} ${c.slots === 1 ? 'slot' : 'slots'}` : 'as it was'), (c) => c.slots)}
           {line('ports', (c) => c.ports.join(' · ') || 'none stated')}
-          {line('die to coolant at 3 L/min', (c) => (c.resistanceKPerW ? `${(c.resistanceKPerW * 1000).toFixed(0)} K/kW` : 'not stated'), (c) => c.resistanceKPerW)}
+          {line(`die to coolant at ${data[0].flowLPerMin} L/min`, (c) => (c.resistanceKPerW ? `${(c.resistanceKPerW * 1000).toFixed(0)} K/kW` : 'not stated'), (c) => c.resistanceKPerW)}
           {line('die over coolant', (c) => (c.dieRiseK ? `${c.dieRiseK.toFixed(0)} K` : '–'), (c) => c.dieRiseK)}
           {line('complete kit', (c) => (c.total ? <>{c.total.toFixed(0)} {c.currency}<span className="block text-[14px] leading-snug text-soft">{c.cost.map((x) => `${x.what} ${x.amount.toFixed(0)}`).join(', ')}</span></> : 'no price'), (c) => c.total)}
           {line('each kelvin less costs', (c) => (c.moneyPerKelvin ? `${c.moneyPerKelvin.toFixed(2)} ${c.currency}` : '–'))}

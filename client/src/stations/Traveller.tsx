@@ -49,7 +49,9 @@ function Sheet({ job, station }: { job: JobView; station: Station }) {
   const [face, setFace] = useState<Face | null>(null)
   const [selected, select] = useState<string>()
   const [note, setNote] = useState(false)
-  const [lab, setLab] = useState(false)
+  const [labOf, setLabOf] = useState<Station>()
+  const lab = labOf === station
+  const setLab = (on: boolean) => setLabOf(on ? station : undefined)
   const shown = face ?? s.step?.face ?? 'front'
   const flip = () => setFace(shown === 'front' ? 'back' : 'front')
   const bench = () => go(`/job/${job.id}/${station}/bench`)

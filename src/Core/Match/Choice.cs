@@ -19,7 +19,7 @@ public sealed record CostLine(string What, double Amount);
 /// <param name="MoneyPerKelvin">Against the cheapest of those compared: what each kelvin less costs.</param>
 public sealed record Choice(
     string BlockId, string Name, BlockKind Kind, FitResult Fit, double CoveredShare, int PadsGood, int PadPlaces, int? Slots, IReadOnlyList<string> Ports,
-    double? ResistanceKPerW, double? DieRiseK, IReadOnlyList<CostLine> Cost, double? Total, string Currency, double? MoneyPerKelvin);
+    double FlowLPerMin, double? ResistanceKPerW, double? DieRiseK, IReadOnlyList<CostLine> Cost, double? Total, string Currency, double? MoneyPerKelvin);
 
 /// <summary>Blocks for one board, side by side.</summary>
 public static class Comparing
@@ -44,7 +44,7 @@ public static class Comparing
         var die = board.Parts.Where(p => p.Kind is PartKind.Die or PartKind.Lid).Sum(p => p.DissipationW);
         var cost = Cost(board, block, prices).ToList();
         return new(block.Id, $"{block.Maker} {block.Model}", block.Kind, fit, hot.Count == 0 ? 1 : hot.Sum(h => h.Watts * h.Share) / hot.Sum(h => h.Watts), good, places, block.BracketSlots,
-            [.. block.Ports.Select(p => $"{p.Id} {p.Thread}{(p.Facing is { } way ? $", {way}" : "")}")], resistance, resistance * die, cost, block.Price is null ? null : cost.Sum(c => c.Amount), block.Price?.Currency ?? prices.Currency, null);
+            [.. block.Ports.Select(p => $"{p.Id} {p.Thread}{(p.Facing is { } way ? $", {way}" : "")}")], flow, resistance, resistance * die, cost, block.Price is null ? null : cost.Sum(c => c.Amount), block.Price?.Currency ?? prices.Currency, null);
     }
 
     private static (int Good, int Places) Pads(Board board, Block block, IReadOnlyDictionary<string, PadMaterial> materials, IReadOnlyList<StockedPad> owned)

@@ -21,10 +21,10 @@ internal static class ChooseEndpoints
     }
 
     /// <param name="blocks">Up to three ids, comma between.</param>
-    private static Ok<IReadOnlyList<Choice>> Compare(string id, string blocks, double? flow, ShopMemory shop, CancellationToken cancel)
+    private static Ok<IReadOnlyList<Choice>> Compare(string id, string? blocks, double? flow, ShopMemory shop, CancellationToken cancel)
     {
         var board = shop.Boards.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no board \"{id}\".");
-        var ids = blocks.Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).Distinct().ToList();
+        var ids = (blocks ?? "").Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).Distinct().ToList();
         if (ids.Count is 0 or > MostCompared) throw new InputException("?blocks", $"Expected one to {MostCompared} block ids, found {ids.Count}.");
         if (flow is <= 0 or > 30) throw new InputException("?flow", "Expected a flow from 0 to 30 L/min.");
         var chosen = ids.ConvertAll(b => shop.Blocks.GetValueOrDefault(b) ?? throw new NotHereException($"The library has no block \"{b}\"."));

@@ -8,6 +8,7 @@ using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
 using Microsoft.Extensions.DependencyInjection;
 
 namespace FaithfulBracket.Server.Stations;
@@ -28,15 +29,15 @@ internal static class ExchangeEndpoints
     public static void Map(IEndpointRouteBuilder app)
     {
         var api = app.MapGroup("/api").WithTags("exchange");
-        api.MapGet("/boards/{id}/export", (string id, string form, ShopMemory shop) => BoardExport(shop.Boards.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no board \"{id}\"."), form)).Produces<string>(200, "text/plain");
-        api.MapGet("/blocks/{id}/export", (string id, string form, ShopMemory shop) => BlockExport(shop.Blocks.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no block \"{id}\"."), form)).Produces<string>(200, "text/plain");
+        api.MapGet("/boards/{id}/export", (string id, string? form, ShopMemory shop) => BoardExport(shop.Boards.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no board \"{id}\"."), form)).Produces<string>(200, "text/plain");
+        api.MapGet("/blocks/{id}/export", (string id, string? form, ShopMemory shop) => BlockExport(shop.Blocks.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no block \"{id}\"."), form)).Produces<string>(200, "text/plain");
         api.MapPost("/library/layout", DraftAsync).Accepts<IFormFileCollection>("multipart/form-data").DisableAntiforgery();
         api.MapGet("/library/pack", WritePack).Produces<byte[]>(200, "application/zip");
-        api.MapPost("/library/pack/check", CheckPackAsync).Accepts<byte[]>("application/zip");
-        api.MapPost("/library/pack", KeepPackAsync).Accepts<byte[]>("application/zip");
+        api.MapPost("/library/pack/check", CheckPackAsync).Accepts<byte[]>("application/zip").WithMetadata(new RequestSizeLimitAttribute(CataloguePack.MostBytes));
+        api.MapPost("/library/pack", KeepPackAsync).Accepts<byte[]>("application/zip").WithMetadata(new RequestSizeLimitAttribute(CataloguePack.MostBytes));
     }
 
-    private static IResult BoardExport(Board board, string form) => form switch
+    private static IResult BoardExport(Board board, string? form) => form switch
     {
         "csv" => Download(TableWriter.Write(board), "text/csv", $"{board.Id}.csv"),
         "emn" => Download(IdfWriter.Board(board), "text/plain", $"{board.Id}.emn"),
@@ -46,7 +47,7 @@ internal static class ExchangeEndpoints
         _ => throw new InputException("?form", $"Expected csv, emn, emp, svg or dxf, found \"{form}\"."),
     };
 
-    private static IResult BlockExport(Core.Blocks.Block block, string form) => form switch
+    private static IResult BlockExport(Core.Blocks.Block block, string? form) => form switch
     {
         "svg" => Download(DrawingWriter.Svg(block), "image/svg+xml", $"{block.Id}.svg"),
         "dxf" => Download(DrawingWriter.Dxf(block), "image/vnd.dxf", $"{block.Id}.dxf"),

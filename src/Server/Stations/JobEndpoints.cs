@@ -71,7 +71,7 @@ internal static class JobEndpoints
         if (body.PasteId is { } p && shop.Drawer.Pastes.All(x => x.Material.Id != p)) faults.Add(new("/pasteId", $"The drawer has no paste \"{p}\"."));
         for (var i = 0; i < (body.PadChoices?.Count ?? 0); i++)
         {
-            var c = body.PadChoices![i];
+            if (body.PadChoices![i] is not { } c) { faults.Add(new($"/padChoices/{i}", "Expected a pad for a part, found null.")); continue; }
             if (c.ThicknessMm is < 0.05 or > 20) faults.Add(new($"/padChoices/{i}/thicknessMm", "Expected 0.05 to 20 mm."));
             if (shop.Drawer.Materials.All(m => m.Id != c.Material)) faults.Add(new($"/padChoices/{i}/material", $"Pad material \"{c.Material}\" is not in the drawer."));
         }

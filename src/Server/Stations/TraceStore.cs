@@ -32,6 +32,9 @@ internal sealed record TraceReckoning(Board? Board, string? Document, TraceResul
 
 internal sealed record Click(double UPx, double VPx, double ReachPx);
 
+/// <param name="DiameterMm">Of the hole on the board's surface; null when nothing was found or the marks do not define a view.</param>
+internal sealed record SnapAnswer(double UPx, double VPx, double? DiameterMm, bool Snapped);
+
 internal sealed record MirrorAsk(string FeatureId);
 
 /// <summary>Photos to trace boards from: kept with what was marked, reckoned on demand.</summary>
@@ -47,9 +50,9 @@ internal static class TraceStore
         api.MapGet("", (Traces traces) => TypedResults.Ok(traces.All().Select(r => { var s = State(r); return new TraceEntry(r.Id, s.Model, r.At, s.Features.Count); })));
         api.MapGet("/{id:long}", (long id, Traces traces, HttpResponse response) => Tagged(View(traces.Get(id)), response));
         api.MapGet("/{id:long}/photo", (long id, Traces traces, PhotoShelf shelf, HttpResponse response) => { var r = traces.Get(id); return PhotoEndpoints.Serve(response, shelf.PathOf(r.File), r.MediaType); });
-        api.MapPut("/{id:long}", ChangeAsync);
-        api.MapPost("/{id:long}/snap", (long id, Click click, Traces traces, PhotoShelf shelf) => TypedResults.Ok(HoleSnap.Find(Picture(traces.Get(id), shelf), click.UPx, click.VPx, Math.Clamp(click.ReachPx, 4, 90))));
-        api.MapPost("/{id:long}/mirror", Mirror);
+        api.MapPut("/{id:long}", ChangeAsync).Accepts<TraceState>("application/json");
+        api.MapPost("/{id:long}/snap", SnapAsync).Accepts<Click>("application/json");
+        api.MapPost("/{id:long}/mirror", MirrorAsync).Accepts<MirrorAsk>("application/json");
         api.MapGet("/{id:long}/reckon", Reckon);
     }
 
@@ -79,27 +82,49 @@ internal static class TraceStore
         return TypedResults.Created($"/api/traces/{id}", view);
     }
 
-    private static Ok<TraceView> ChangeAsync(long id, TraceState body, HttpRequest request, Traces traces)
+    private static async Task<Ok<TraceView>> ChangeAsync(long id, HttpRequest request, Traces traces)
     {
-        Check(body);
-        traces.Change(id, Versions.Expected(request), JsonSerializer.Serialize(body, DocumentJson.Options));
+        var state = await Bodies.ReadAsync(request, Read);
+        traces.Change(id, Versions.Expected(request), JsonSerializer.Serialize(state, DocumentJson.Options));
         return Tagged(View(traces.Get(id)), request.HttpContext.Response);
     }
 
-    private static void Check(TraceState s)
+    private const int MostFeatures = 2000, MostPx = 100_000;
+
+    private static TraceState Read(ObjectReader o)
     {
-        const int most = 2000;
-        var faults = new List<InputFault>();
-        if (s.Features.Count > most) faults.Add(new("/features", $"Expected at most {most} holes and parts."));
-        for (var i = 0; i < s.Features.Count; i++)
-        {
-            var f = s.Features[i];
-            if (string.IsNullOrWhiteSpace(f.Id) || f.Id.Length > 50) faults.Add(new($"/features/{i}/id", "Expected a name of at most 50 characters."));
-            if (!f.IsHole && (f.OppositeUPx is null || f.OppositeVPx is null)) faults.Add(new($"/features/{i}/oppositeUPx", "A part needs two opposite corners."));
-            if (f.HeightMm is < 0 or > 100 || !double.IsFinite(f.UPx + f.VPx)) faults.Add(new($"/features/{i}/heightMm", "Expected a height from 0 to 100 mm."));
-        }
-        if (s.Features.Select(f => f.Id).Distinct().Count() != s.Features.Count) faults.Add(new("/features", "Two features have the same name."));
-        if (faults.Count > 0) throw new InputException(faults);
+        foreach (var list in (string[])["marks", "features"]) if (!o.Has(list)) o.Fault(list, "Missing: expected a list.");
+        var marks = o.Objects("marks", m => new FoundMark(m.Integer("id", 1, 1000), m.Number("xMm", -5000, 5000), m.Number("yMm", -5000, 5000), m.Number("uPx", -MostPx, MostPx), m.Number("vPx", -MostPx, MostPx)));
+        var features = o.Objects("features", Feature);
+        if (features.Count > MostFeatures) o.Fault("features", $"Expected at most {MostFeatures} holes and parts, found {features.Count}.");
+        foreach (var twice in features.GroupBy(f => f.Id).Where(g => g.Count() > 1)) o.Fault("features", $"The name \"{twice.Key}\" stands twice: each hole and part needs its own.");
+        foreach (var twice in marks.GroupBy(m => m.Id).Where(g => g.Count() > 1)) o.Fault("marks", $"Mark {twice.Key} stands twice: keep one.");
+        return new(marks, features, o.OptionalInteger("quarterTurns", 0, 3) ?? 0, o.Text("maker"), o.Text("model"), o.Text("boardCode"), o.Text("revision"));
+    }
+
+    private static PhotoFeature Feature(ObjectReader f)
+    {
+        var hole = f.Flag("isHole", true);
+        if (!hole && !(f.Has("oppositeUPx") && f.Has("oppositeVPx"))) f.Fault("oppositeUPx", "A part needs two opposite corners: give oppositeUPx and oppositeVPx.");
+        double Px(string name) => f.Number(name, -MostPx, MostPx);
+        return new(f.Text("id", 50), hole, Px("uPx"), Px("vPx"), f.OptionalNumber("oppositeUPx", -MostPx, MostPx), f.OptionalNumber("oppositeVPx", -MostPx, MostPx), f.OptionalChoice<PartKind>("kind"), f.OptionalChoice<HoleRole>("role"),
+            f.OptionalNumber("diameterMm", 0.1, 50), f.OptionalNumber("heightMm", 0, 100), f.OptionalNumber("heightTolMm", 0, 10));
+    }
+
+    private static async Task<Ok<SnapAnswer>> SnapAsync(long id, HttpRequest request, Traces traces, PhotoShelf shelf)
+    {
+        var click = await Bodies.ReadAsync(request, o => new Click(o.Number("uPx", -MostPx, MostPx), o.Number("vPx", -MostPx, MostPx), o.Number("reachPx", 1, 1000)));
+        var row = traces.Get(id);
+        var snap = HoleSnap.Find(Picture(row, shelf), click.UPx, click.VPx, Math.Clamp(click.ReachPx, 4, 90));
+        return TypedResults.Ok(new SnapAnswer(snap.UPx, snap.VPx, DiameterMm(row, snap), snap.Snapped));
+    }
+
+    /// <summary>To a tenth: a photo tells no more.</summary>
+    private static double? DiameterMm(TraceRow row, SnapResult snap)
+    {
+        if (!snap.Snapped) return null;
+        try { return Math.Round(snap.DiameterPx * PhotoTrace.MmPerPx(Target(State(row)), snap.UPx, snap.VPx, row.WidthPx, row.HeightPx), 1); }
+        catch (InputException) { return null; }
     }
 
     private static List<TargetMark> Target(TraceState s) => s.Marks.Select(m => new TargetMark(m.XMm, m.YMm, m.UPx, m.VPx)).ToList();
@@ -111,7 +136,9 @@ internal static class TraceStore
         var target = Target(s);
         try
         {
-            if (s.Features.Count < 3) return TypedResults.Ok(new TraceReckoning(null, null, PhotoTrace.Run(target, Clicks(s), row.WidthPx, row.HeightPx), null, [], null, [], $"Mark holes and parts: {s.Features.Count} so far, three at least."));
+            var trouble = s.Features.Count < 3 ? $"Mark holes and parts: {s.Features.Count} so far, three at least."
+                : s.Features.Select(f => f.Missing()).OfType<string>().Take(4).ToList() is { Count: > 0 } missing ? $"Put the caliper on it: {string.Join(", ", missing)}." : null;
+            if (trouble is not null) return TypedResults.Ok(new TraceReckoning(null, null, PhotoTrace.Run(target, [.. s.Features.SelectMany(f => f.Clicks())], row.WidthPx, row.HeightPx), null, [], null, [], trouble));
             var slug = $"traced-{id}";
             var names = new Board { Id = slug, Maker = s.Maker, Model = s.Model, BoardCode = s.BoardCode, Revision = s.Revision, Kind = BoardKind.GraphicsCard, Outline = Polygon.Rectangle(default, 1, 1), ThicknessMm = 1.6 };
             var traced = TracedBoard.Of(target, s.Features, row.WidthPx, row.HeightPx, s.QuarterTurns, names);
@@ -124,26 +151,25 @@ internal static class TraceStore
         catch (InputException e) { return TypedResults.Ok(new TraceReckoning(null, null, new([], 0, null, 0, 0, [0, 0, 0], 0), null, [], null, [], e.Faults[0].Message)); }
     }
 
-    private static List<ClickedPoint> Clicks(TraceState s) => s.Features.Where(f => f.IsHole).Select(f => new ClickedPoint(f.Id, f.UPx, f.VPx)).ToList();
-
     /// <summary>The hole mirrored about the die's axes, each place snapped to what the photo shows there.</summary>
-    private static Ok<List<PhotoFeature>> Mirror(long id, MirrorAsk ask, Traces traces, PhotoShelf shelf)
+    private static async Task<Ok<List<PhotoFeature>>> MirrorAsync(long id, HttpRequest request, Traces traces, PhotoShelf shelf)
     {
+        var ask = await Bodies.ReadAsync(request, o => new MirrorAsk(o.Text("featureId", 50)));
         var row = traces.Get(id);
         var s = State(row);
         var target = Target(s);
         var hole = s.Features.FirstOrDefault(f => f.Id == ask.FeatureId && f.IsHole) ?? throw new InputException("/featureId", $"There is no hole \"{ask.FeatureId}\" in this trace.");
         var die = s.Features.FirstOrDefault(f => !f.IsHole && f.Kind is PartKind.Die or PartKind.Lid) ?? throw new InputException("/featureId", "Mark the die first: the others lie about its middle.");
-        var points = PhotoTrace.Run(target, [new("h", hole.UPx, hole.VPx), new("1", die.UPx, die.VPx, die.HeightMm), new("2", die.OppositeUPx!.Value, die.OppositeVPx!.Value, die.HeightMm)], row.WidthPx, row.HeightPx).Points;
+        var points = PhotoTrace.Run(target, [.. hole.Clicks(), .. die.Clicks()], row.WidthPx, row.HeightPx).Points;
         Point2 At(int i) => new(points[i].XMm, points[i].YMm);
         var centre = (At(1) + At(2)) * 0.5;
-        var turn = TracedBoard.Of(target, s.Features, row.WidthPx, row.HeightPx, 0, new() { Id = "x", Maker = "", Model = "", BoardCode = "", Revision = "", Kind = BoardKind.GraphicsCard, Outline = Polygon.Rectangle(default, 1, 1), ThicknessMm = 1 }).Frame.Radians;
+        var turn = TracedBoard.TurnOf(target, s.Features, row.WidthPx, row.HeightPx);
         var local = (At(0) - centre).Turned(turn);
         Point2[] mirrored = [new(-local.X, local.Y), new(-local.X, -local.Y), new(local.X, -local.Y)];
         var places = PhotoTrace.Project(target, [.. mirrored.Select(m => centre + m.Turned(-turn))], row.WidthPx, row.HeightPx);
         var picture = Picture(row, shelf);
         var number = s.Features.Count(f => f.IsHole);
-        return TypedResults.Ok(places.Select(p => HoleSnap.Find(picture, p.X, p.Y, row.WidthPx / 90.0)).Select(snap => hole with { Id = $"H{++number}", UPx = snap.UPx, VPx = snap.VPx })
+        return TypedResults.Ok(places.Select(p => HoleSnap.Find(picture, p.X, p.Y, row.WidthPx / 90.0)).Select(snap => hole with { Id = $"H{++number}", UPx = snap.UPx, VPx = snap.VPx, DiameterMm = DiameterMm(row, snap) })
             .Where(f => !s.Features.Any(k => k.IsHole && Math.Abs(k.UPx - f.UPx) < 8 && Math.Abs(k.VPx - f.VPx) < 8)).ToList());
     }
 }

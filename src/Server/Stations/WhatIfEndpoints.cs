@@ -4,6 +4,7 @@ using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Mount;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Pads.Seating;
+using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -23,7 +24,7 @@ internal static class WhatIfEndpoints
     {
         var job = app.MapGroup("/api/jobs/{id:long}").WithTags("what if");
         job.MapGet("/alternatives", OtherPads);
-        job.MapPost("/practice", Practise);
+        job.MapPost("/practice", PractiseAsync).Accepts<PracticeAsk>("application/json");
         job.MapGet("/bow", Bow);
     }
 
@@ -38,21 +39,26 @@ internal static class WhatIfEndpoints
     }
 
     /// <summary>Every pad at hand tried on all places like this one.</summary>
-    private static Ok<IReadOnlyList<Alternative>> OtherPads(long id, string part, JobViews views, ShopMemory shop, CancellationToken cancel)
+    private static Ok<IReadOnlyList<Alternative>> OtherPads(long id, string? part, JobViews views, ShopMemory shop, CancellationToken cancel)
     {
         var r = Prepare(id, views, shop, cancel);
-        var own = r.Job.Plan.Pads.FirstOrDefault(p => p.Part == part) ?? throw new InputException("?part", $"\"{part}\" has no pad in this job.");
-        List<string> places = [part, .. r.Job.Plan.Pads.Where(p => p.Kind == own.Kind && p.Face == own.Face && p.Part != part).Select(p => p.Part)];
+        var own = r.Job.Plan.Pads.FirstOrDefault(p => p.Part == part) ?? throw new InputException("?part", part is null ? "Say whose pad: ?part= and the part's id." : $"\"{part}\" has no pad in this job.");
+        List<string> places = [own.Part, .. r.Job.Plan.Pads.Where(p => p.Kind == own.Kind && p.Face == own.Face && p.Part != part).Select(p => p.Part)];
         var atHand = shop.Drawer.Pads.Select(p => new StockedPad(p.ThicknessMm, p.Material)).Concat((r.Block.Kit?.Pads ?? []).Select(p => new StockedPad(p.ThicknessMm, p.Material))).Distinct().ToList();
         return TypedResults.Ok(Alternatives.For(r.Job.Board, r.Block, r.Laid, places, atHand, r.Materials, r.Paste));
     }
 
-    private static Ok<PracticeResult> Practise(long id, PracticeAsk ask, JobViews views, ShopMemory shop, CancellationToken cancel)
+    private static async Task<Ok<PracticeResult>> PractiseAsync(long id, HttpRequest request, JobViews views, ShopMemory shop, CancellationToken cancel)
     {
-        if (ask.Moves.Count > MostMoves) throw new InputException("/moves", $"Expected at most {MostMoves} moves.");
-        for (var i = 0; i < ask.Moves.Count; i++) if (ask.Moves[i].Turns is not (> 0 and <= 100)) throw new InputException($"/moves/{i}/turns", "Expected turns above 0, at most 100.");
+        var moves = await Bodies.ReadAsync(request, o =>
+        {
+            if (!o.Has("moves")) o.Fault("moves", "Missing: expected a list of turns, each with hole and turns.");
+            var list = o.Objects("moves", m => (m.Text("hole"), m.Number("turns", 0.001, 100)));
+            if (list.Count > MostMoves) o.Fault("moves", $"Expected at most {MostMoves} moves, found {list.Count}.");
+            return list;
+        });
         var r = Prepare(id, views, shop, cancel);
-        return TypedResults.Ok(Tightening.Practise(r.Job.Board, r.Block, r.Laid, r.Materials, r.Paste, [.. ask.Moves.Select(m => (m.Hole, m.Turns))], cancel: cancel));
+        return TypedResults.Ok(Tightening.Practise(r.Job.Board, r.Block, r.Laid, r.Materials, r.Paste, moves, cancel: cancel));
     }
 
     private static Ok<MountedBowResult> Bow(long id, JobViews views, ShopMemory shop, CancellationToken cancel)

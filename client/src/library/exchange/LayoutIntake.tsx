@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { answer, type Schemas } from '../../api/client'
 import { Mat } from '../../mat/Mat'
 import { Button } from '../../ui/Button'
@@ -12,7 +12,6 @@ export function LayoutIntake({ files, onDone, onKeep }: { files: File[]; onDone:
   const [faults, setFaults] = useState<{ pointer: string; message: string }[]>([])
   const [said, setSaid] = useState(blank)
   const [busy, setBusy] = useState(false)
-  const [asked, setAsked] = useState(false)
   const read = async (values: typeof blank) => {
     setBusy(true)
     const form = new FormData()
@@ -30,7 +29,7 @@ export function LayoutIntake({ files, onDone, onKeep }: { files: File[]; onDone:
     }
     setBusy(false)
   }
-  if (!asked) { setAsked(true); void read(said) }
+  useEffect(() => { void read(said) }, [])
   const say = (k: keyof typeof blank, v: string) => { const next = { ...said, [k]: v }; setSaid(next); void read(next) }
   const field = (k: keyof typeof blank, label: string) => (
     <label key={k} className="block text-[13.5px] text-soft">{label}

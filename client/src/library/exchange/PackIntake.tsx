@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { answer, type Schemas } from '../../api/client'
 import { Button } from '../../ui/Button'
 
@@ -8,13 +8,12 @@ const words: Record<string, [string, string]> = { new: ['new', 'text-cool'], sam
 export function PackIntake({ file, onDone }: { file: File; onDone: (kept?: boolean) => void }) {
   const [preview, setPreview] = useState<Schemas['PackPreview']>()
   const [faults, setFaults] = useState<{ pointer: string; message: string }[]>([])
-  const [asked, setAsked] = useState(false)
   const send = async <T,>(path: string) => {
     const response = await fetch(path, { method: 'POST', headers: { 'Content-Type': 'application/zip' }, body: file })
     return answer<T>(Promise.resolve({ data: response.ok ? ((await response.json()) as T) : undefined, error: response.ok ? undefined : await response.json(), response }))
   }
   const refuse = (e: unknown) => { const r = e as { errors?: { pointer: string; message: string }[]; message: string }; setFaults(r.errors?.length ? r.errors : [{ pointer: '', message: r.message }]) }
-  if (!asked) { setAsked(true); send<Schemas['PackPreview']>('/api/library/pack/check').then(setPreview, refuse) }
+  useEffect(() => { send<Schemas['PackPreview']>('/api/library/pack/check').then(setPreview, refuse) }, [])
   const keep = (replace: boolean) => send(`/api/library/pack${replace ? '?replace=true' : ''}`).then(() => onDone(true), refuse)
   return (
     <div className="scroll-thin min-h-0 overflow-y-auto bg-card p-6">

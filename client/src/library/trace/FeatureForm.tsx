@@ -11,7 +11,7 @@ const look = 'mt-0.5 block w-full border border-rule bg-raised px-2 py-1 text-[1
 export function FeatureForm({ feature: f, within, taken, onChange, onRemove, onMirror }: { feature: Feature; within: string; taken: string[]; onChange: (f: Feature) => void; onRemove: () => void; onMirror?: () => void }) {
   const number = (label: string, value: number | null | undefined, set: (v: number) => Feature) => (
     <label className="block text-[13px] text-soft">{label}
-      <input key={`${f.id}${value}`} defaultValue={value ?? ''} inputMode="decimal" className={`num ${look}`} onBlur={(e) => { const v = Number(e.target.value.replace(',', '.')); if (Number.isFinite(v) && v !== value) onChange(set(v)) }} onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()} />
+      <input key={`${f.id}${value}`} defaultValue={value ?? ''} inputMode="decimal" className={`num ${look}`} onBlur={(e) => { const v = Number(e.target.value.replace(',', '.')); if (e.target.value.trim() && Number.isFinite(v) && v !== value) onChange(set(v)) }} onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()} />
     </label>
   )
   return (
@@ -21,13 +21,13 @@ export function FeatureForm({ feature: f, within, taken, onChange, onRemove, onM
         {f.isHole ? (
           <>
             <label className="block text-[13px] text-soft">for<select value={f.role ?? 'perimeter'} className={look} onChange={(e) => onChange({ ...f, role: e.target.value as Feature['role'] })}>{roles.map((r) => <option key={r}>{r}</option>)}</select></label>
-            {number('diameter, mm', f.diameterMm, (v) => ({ ...f, diameterMm: v }))}
+            {number('Ø by photo or caliper, mm', f.diameterMm, (v) => ({ ...f, diameterMm: v }))}
           </>
         ) : (
           <>
             <label className="block text-[13px] text-soft">kind<select value={f.kind ?? 'other'} className={look} onChange={(e) => onChange({ ...f, kind: e.target.value as Feature['kind'] })}>{kinds.map((k) => <option key={k}>{k}</option>)}</select></label>
             {number('height by caliper, mm', f.heightMm, (v) => ({ ...f, heightMm: v }))}
-            {number('± mm', f.heightTolMm, (v) => ({ ...f, heightTolMm: v }))}
+            {number('± mm, empty: caliper', f.heightTolMm, (v) => ({ ...f, heightTolMm: v }))}
           </>
         )}
       </div>

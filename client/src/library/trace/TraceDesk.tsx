@@ -60,14 +60,13 @@ export function TraceDesk({ id }: { id: number }) {
     if (tool !== 'hole') { select(undefined); return }
     const snap = await answer(http.POST('/api/traces/{id}/snap', { params: path, body: { uPx: u, vPx: v, reachPx: 2.6 * perMm } }))
     const name = free('H')
-    const diameterMm = snap.snapped ? Math.round((snap.diameterPx / perMm) * 10) / 10 : 2.8
-    change((s) => ({ ...s, features: [...s.features, { id: name, isHole: true, uPx: snap.uPx, vPx: snap.vPx, oppositeUPx: null, oppositeVPx: null, kind: null, role: 'retention', diameterMm, heightMm: 0, heightTolMm: 0 }] }))
+    change((s) => ({ ...s, features: [...s.features, { id: name, isHole: true, uPx: snap.uPx, vPx: snap.vPx, oppositeUPx: null, oppositeVPx: null, kind: null, role: 'retention', diameterMm: snap.diameterMm ?? null, heightMm: null, heightTolMm: null }] }))
     select(name)
   }
   const draw = (a: [number, number], b: [number, number]) => {
     const die = !state.features.some((f) => f.kind === 'die')
     const name = die ? 'U1' : free('P')
-    change((s) => ({ ...s, features: [...s.features, { id: name, isHole: false, uPx: a[0], vPx: a[1], oppositeUPx: b[0], oppositeVPx: b[1], kind: die ? 'die' : 'memory', role: null, diameterMm: null, heightMm: die ? 2 : 1.2, heightTolMm: 0.1 }] }))
+    change((s) => ({ ...s, features: [...s.features, { id: name, isHole: false, uPx: a[0], vPx: a[1], oppositeUPx: b[0], oppositeVPx: b[1], kind: die ? 'die' : 'memory', role: null, diameterMm: null, heightMm: null, heightTolMm: null }] }))
     select(name)
   }
   const mirror = async () => {
@@ -107,7 +106,7 @@ export function TraceDesk({ id }: { id: number }) {
         {mark && <Section title={`Mark ${mark}`}><p className="text-[14.5px] text-soft">Move it with the arrow keys, or place it anew.</p><div className="mt-1 flex gap-2"><Button onClick={() => setTool('mark')}>Place by click</Button><Button onClick={() => { change((s) => ({ ...s, marks: s.marks.filter((m) => m.id !== mark) })); select(undefined) }}>Leave it out</Button></div></Section>}
         <Section title={`${state.features.length} holes and parts, 95 % within`}>
           {state.features.length === 0 && <p className="text-[14.5px] text-soft">None yet. H for holes, P for parts.</p>}
-          {state.features.map((f) => <button key={f.id} type="button" aria-pressed={f.id === selected} onClick={() => select(f.id)} className={`flex w-full border-b border-rule/60 py-[3px] text-left text-[14.5px] ${f.id === selected ? 'bg-copper-wash' : ''}`}><span className="flex-1">{f.id} {f.isHole ? `hole ${f.diameterMm} mm` : f.kind}</span><span className="num text-[16px]">{within(f.id)} mm</span></button>)}
+          {state.features.map((f) => <button key={f.id} type="button" aria-pressed={f.id === selected} onClick={() => select(f.id)} className={`flex w-full border-b border-rule/60 py-[3px] text-left text-[14.5px] ${f.id === selected ? 'bg-copper-wash' : ''}`}><span className="flex-1">{f.id} {f.isHole ? (f.diameterMm == null ? 'hole, Ø to measure' : `hole ${f.diameterMm.toFixed(1)} mm`) : f.heightMm == null ? `${f.kind}, height to measure` : `${f.kind} ${f.heightMm} mm`}</span><span className="num text-[16px]">{within(f.id)} mm</span></button>)}
         </Section>
         {reckoned && reckoned.trace.rmsPx > 0 && (
           <Section title="The picture">

@@ -10,6 +10,7 @@ public static class HoleSnap
     /// <param name="reachPx">How far the hole's rim may be from the click.</param>
     public static SnapResult Find(GreyPicture picture, double uPx, double vPx, double reachPx)
     {
+        if (!picture.Inside(uPx, vPx)) return new(uPx, vPx, 0, false);
         // from the corner of the picture to its first pixel's centre
         double u = uPx - 0.5, v = vPx - 0.5;
         var half = (int)Math.Clamp(2.2 * reachPx, 6, 200);
@@ -23,20 +24,44 @@ public static class HoleSnap
             .Where(b => b.MinX > 0 && b.MinY > 0 && b.MaxX < w - 1 && b.MaxY < h - 1 && b.Area > 0.55 * b.Width * b.Height)
             .MinBy(b => Math.Pow(b.X + x0 - u, 2) + Math.Pow(b.Y + y0 - v, 2));
         if (best is null || Math.Sqrt(Math.Pow(best.X + x0 - u, 2) + Math.Pow(best.Y + y0 - v, 2)) > reachPx) return new(uPx, vPx, 0, false);
-        // weighted by darkness over the patch and its rim, for fractions of a pixel
-        double sum = 0, sx = 0, sy = 0, area = 0, light = threshold, deepest = 255;
-        for (var j = best.MinY; j <= best.MaxY; j++) for (var i = best.MinX; i <= best.MaxX; i++) deepest = Math.Min(deepest, picture[x0 + i, y0 + j]);
-        for (var j = Math.Max(0, best.MinY - 2); j <= Math.Min(h - 1, best.MaxY + 2); j++)
+        var (x, y, area) = Measure(picture, best, x0, y0);
+        return new(x + 0.5, y + 0.5, 2 * Math.Sqrt(area / Math.PI), true);
+    }
+
+    /// <summary>
+    /// Centre and area from how dark each pixel is between the hole's core and the light just round it: blur takes from one pixel
+    /// what it gives to the next, so the sum keeps the area.
+    /// </summary>
+    private static (double X, double Y, double Area) Measure(GreyPicture picture, Blob blob, int x0, int y0)
+    {
+        const double rim = 2.5;
+        double cx = blob.X + x0, cy = blob.Y + y0, a = blob.Width / 2.0, b = blob.Height / 2.0, thin = Math.Min(a, b);
+        int i0 = (int)(cx - a - 6), i1 = (int)(cx + a + 7), j0 = (int)(cy - b - 6), j1 = (int)(cy + b + 7);
+        double Out(int i, int j) => Math.Sqrt(Math.Pow((i - cx) / a, 2) + Math.Pow((j - cy) / b, 2));
+        List<double> inside = [], around = [];
+        for (var j = j0; j <= j1; j++)
         {
-            for (var i = Math.Max(0, best.MinX - 2); i <= Math.Min(w - 1, best.MaxX + 2); i++)
+            for (var i = i0; i <= i1; i++)
             {
-                var d = Math.Clamp((light + (light - deepest) * 0.5 - picture[x0 + i, y0 + j]) / Math.Max(1, light - deepest), 0, 1);
-                if (!dark[j * w + i] && d < 0.3) continue;
-                sum += d; sx += d * (x0 + i); sy += d * (y0 + j);
+                if (!picture.Inside(i, j)) continue;
+                var r = Out(i, j);
+                if (r < 0.6) inside.Add(picture[i, j]);
+                else if (r > 1 + 1 / thin && r < 1 + rim / thin) around.Add(picture[i, j]);
             }
         }
-        area = best.Area;
-        return new(sx / sum + 0.5, sy / sum + 0.5, 2 * Math.Sqrt(area / Math.PI), true);
+        if (inside.Count == 0 || around.Count == 0) return (cx, cy, blob.Area);
+        inside.Sort(); around.Sort();
+        double core = inside[inside.Count / 2], light = around[around.Count * 3 / 4], sum = 0, sx = 0, sy = 0;
+        for (var j = j0; j <= j1; j++)
+        {
+            for (var i = i0; i <= i1; i++)
+            {
+                if (!picture.Inside(i, j) || Out(i, j) > 1 + rim / thin) continue;
+                var dark = Math.Clamp((light - picture[i, j]) / Math.Max(1, light - core), 0, 1);
+                sum += dark; sx += dark * i; sy += dark * j;
+            }
+        }
+        return sum > 0 ? (sx / sum, sy / sum, sum) : (cx, cy, blob.Area);
     }
 
     /// <summary>The threshold that parts dark from light best (Otsu 1979).</summary>

@@ -63,7 +63,7 @@ public sealed class PhotoTrace
     public static TraceResult Run(IReadOnlyList<TargetMark> target, IReadOnlyList<ClickedPoint> points, double widthPx, double heightPx, double? sigmaPx = null, LensTerm lens = LensTerm.Auto)
     {
         if (target.Count < 4) throw new InputException("/target", $"Four marks at least are needed; {target.Count} given.");
-        if (InLine(target)) throw new InputException("/target", "The marks lie in one line: spread them round the board.");
+        if (!DefineAView(target)) throw new InputException("/target", "The marks lie in one line, or fewer than four stand apart from it: spread them round the board.");
         if (lens == LensTerm.Radial && target.Count < 5) throw new InputException("/target", "The lens term needs five marks at least.");
         var plain = new PhotoTrace(target, widthPx, heightPx, lens == LensTerm.Radial);
         var best = plain;
@@ -76,19 +76,41 @@ public sealed class PhotoTrace
         return best.Answer(points, sigmaPx);
     }
 
+    /// <summary>How many millimetres of the board's surface a pixel spans there, as the root of the area.</summary>
+    public static double MmPerPx(IReadOnlyList<TargetMark> target, double uPx, double vPx, double widthPx, double heightPx)
+    {
+        var p = Run(target, [new("o", uPx, vPx), new("u", uPx + 1, vPx), new("v", uPx, vPx + 1)], widthPx, heightPx).Points;
+        Point2 At(int i) => new(p[i].XMm, p[i].YMm);
+        return Math.Sqrt(Math.Abs((At(1) - At(0)).Cross(At(2) - At(0))));
+    }
+
     /// <summary>Where places of the target's frame, on the board's surface, lie in the photo.</summary>
     public static IReadOnlyList<Point2> Project(IReadOnlyList<TargetMark> target, IReadOnlyList<Point2> placesMm, double widthPx, double heightPx)
     {
-        if (target.Count < 4 || InLine(target)) throw new InputException("/target", "Four marks at least, not in one line, are needed.");
+        if (target.Count < 4 || !DefineAView(target)) throw new InputException("/target", "Four marks at least, not in one line, are needed.");
         var view = new PhotoTrace(target, widthPx, heightPx, target.Count >= 8);
         var h = Nine(view._theta);
         return [.. placesMm.Select(p => Bend(Homography.Apply(h, p * 0.01), view.LensOf(view._theta)) * view._half + view._centre)];
     }
 
-    private static bool InLine(IReadOnlyList<TargetMark> target)
+    /// <summary>Four marks of which no three lie in one line fix a homography; the share of the whole that a triangle may have and still be a line.</summary>
+    private const double FlatShare = 1e-3;
+
+    private static bool DefineAView(IReadOnlyList<TargetMark> target)
     {
-        var hull = ConvexHull.Of([.. target.Select(m => new Point2(m.XMm, m.YMm))]);
-        return hull is null || hull.Area < 1e-3 * Math.Pow(Math.Max(hull.Bounds.Width, hull.Bounds.Height), 2);
+        var places = target.Select(m => new Point2(m.XMm, m.YMm)).Distinct().ToList();
+        var b = Bounds.Of(places);
+        var flat = FlatShare * Math.Pow(Math.Max(b.Width, b.Height), 2);
+        bool Turns(Point2 p, Point2 q, Point2 r) => Math.Abs((q - p).Cross(r - p)) > flat;
+        // the two farthest apart, then whatever stands off their line; among those a pair that spans with both
+        if (places.Count < 4) return false;
+        var first = places.MaxBy(p => (p - places[0]).Length);
+        var second = places.MaxBy(p => (p - first).Length);
+        var off = places.Where(p => Turns(first, second, p)).ToList();
+        for (var i = 0; i < off.Count; i++)
+            for (var j = i + 1; j < off.Count; j++)
+                if (Turns(first, off[i], off[j]) && Turns(second, off[i], off[j])) return true;
+        return false;
     }
 
     /// <summary>Bends an ideal picture point as the lens does.</summary>
