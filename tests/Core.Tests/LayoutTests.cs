@@ -214,4 +214,15 @@ public class LayoutRoundTripTests
         Assert.Equal((0.0, 0.0), (board.FindPart("U1")!.X, board.FindPart("U1")!.Y));
         Assert.Equal(board.Holes.Count, Formats.Documents.BoardReader.Read(Formats.Documents.DocumentWriter.Write(board)).Holes.Count);
     }
+
+    [Fact]
+    public void What_a_board_takes_for_granted_is_told_by_name()
+    {
+        var layout = LayoutReader.Read([File("p.csv", "Ref,X,Y,Rot,Side\nC1,1,2,0,top\nU1,5,5,0,top\n"), File("h.drl", "M48\nMETRIC\nT1C2.8\n%\nT1\nX0.0Y0.0\nT2\nX9.0Y9.0\nM30\n")]);
+        var told = LayoutBoard.TakenForGranted(layout).ToList();
+        Assert.Contains(told, t => t.StartsWith("No height is stated for C1, U1:", StringComparison.Ordinal));
+        Assert.Contains(told, t => t.StartsWith("1 hole without a diameter", StringComparison.Ordinal));
+        Assert.Contains(told, t => t.Contains("thickness", StringComparison.Ordinal));
+        Assert.Empty(LayoutBoard.TakenForGranted(LayoutReader.Read([File("b.emn", IdfWriter.Board(Board())), File("b.emp", IdfWriter.Library(Board()))])));
+    }
 }

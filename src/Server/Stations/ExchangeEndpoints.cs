@@ -68,7 +68,7 @@ internal static class ExchangeEndpoints
         var board = LayoutBoard.From(layout, new(Slug($"{model}-{revision}"), maker, model, code, revision, die));
         var document = DocumentWriter.Write(board);
         BoardReader.Read(document);
-        return TypedResults.Ok(new LayoutDraftAnswer(board, Encoding.UTF8.GetString(document), layout));
+        return TypedResults.Ok(new LayoutDraftAnswer(board, Encoding.UTF8.GetString(document), layout with { Assumptions = [.. layout.Assumptions, .. LayoutBoard.TakenForGranted(layout)] }));
     }
 
     private static string Slug(string text)
