@@ -1,4 +1,5 @@
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Instruments;
 using FaithfulBracket.Server.Demo;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
@@ -17,7 +18,9 @@ builder.Services.AddSingleton(new ShopDatabase(Path.Combine(data, "shop.db")));
 builder.Services.TryAddSingleton(TimeProvider.System);
 builder.Services.AddKeyedSingleton("board", (s, _) => new Library(s.GetRequiredService<ShopDatabase>(), "board", s.GetRequiredService<TimeProvider>()));
 builder.Services.AddKeyedSingleton("block", (s, _) => new Library(s.GetRequiredService<ShopDatabase>(), "block", s.GetRequiredService<TimeProvider>()));
-builder.Services.AddSingleton<PhotoShelf>().AddSingleton<Traces>().AddSingleton<Jobs>().AddSingleton<JobPapers>().AddSingleton<DrawerItems>().AddSingleton<ShopMemory>().AddSingleton<TwinLibrary>().AddSingleton<JobViews>().AddSingleton<DemoShop>();
+builder.Services.AddSingleton<PhotoShelf>().AddSingleton<CataloguePictures>().AddSingleton<ColumnMaps>().AddSingleton<Traces>().AddSingleton<Jobs>().AddSingleton<JobPapers>().AddSingleton<DrawerItems>().AddSingleton<ShopMemory>().AddSingleton<TwinLibrary>().AddSingleton<JobViews>().AddSingleton<DemoShop>();
+builder.Services.AddSingleton(new SimulatedCaliper(Environment.TickCount)).AddSingleton<SimulatedTorqueDriver>().AddSingleton<ICaliper>(s => s.GetRequiredService<SimulatedCaliper>()).AddSingleton<ITorqueDriver>(s => s.GetRequiredService<SimulatedTorqueDriver>());
+if (InstrumentEndpoints.Camera(builder.Configuration["demo"]) is { } camera) builder.Services.AddSingleton<ICamera>(camera);
 builder.Services.Configure<JsonOptions>(o => DocumentJson.Configure(o.SerializerOptions));
 builder.Services.AddOpenApi("v1", o => o.AddSchemaTransformer<OpenApiShapes>().AddDocumentTransformer((doc, _, _) =>
 {
@@ -42,6 +45,9 @@ ComputeEndpoints.Map(app);
 LibraryEndpoints.Map(app);
 ChooseEndpoints.Map(app);
 ExchangeEndpoints.Map(app);
+ColumnEndpoints.Map(app);
+PictureEndpoints.Map(app);
+InstrumentEndpoints.Map(app);
 TwinEndpoints.Map(app);
 TraceStore.Map(app);
 PasteStream.Map(app);

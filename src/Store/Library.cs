@@ -54,12 +54,17 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
         return count;
     }
 
-    /// <summary>Keeps documents of several libraries of one database, all or none.</summary>
+    /// <summary>Keeps documents of several libraries of one database and pictures of them, all or none.</summary>
     /// <exception cref="IdTakenException">An id stands already with other content and <paramref name="replace"/> is off.</exception>
-    public static KeptCount KeepTogether(bool replace, params ReadOnlySpan<(Library Library, IEnumerable<LibraryDocument> Documents)> all)
+    public static KeptCount KeepTogether(bool replace, CataloguePictures shelf, IReadOnlyList<NewCataloguePicture> pictures, params ReadOnlySpan<(Library Library, IEnumerable<LibraryDocument> Documents)> all)
     {
         var list = all.ToArray();
-        var count = list[0].Library._database.Change((c, t) => list.Select(l => l.Library.KeepAll(c, t, l.Documents, replace)).Aggregate((x, y) => new(x.Added + y.Added, x.Unchanged + y.Unchanged, x.Replaced + y.Replaced)));
+        var count = list[0].Library._database.Change((c, t) =>
+        {
+            var kept = list.Select(l => l.Library.KeepAll(c, t, l.Documents, replace)).Aggregate((x, y) => new(x.Added + y.Added, x.Unchanged + y.Unchanged, x.Replaced + y.Replaced));
+            foreach (var p in pictures) shelf.Add(c, t, p);
+            return kept;
+        });
         foreach (var (library, _) in list) Interlocked.Increment(ref library._edition);
         return count;
     }

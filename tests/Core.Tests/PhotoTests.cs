@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match.Trace;
 using FaithfulBracket.Formats.Documents;
+using FaithfulBracket.Instruments;
 using FaithfulBracket.Perf;
 using Xunit;
 

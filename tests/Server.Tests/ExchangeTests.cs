@@ -74,4 +74,60 @@ public class ExchangeTests(DemoServer demo) : IClassFixture<DemoServer>
         var kept = await ServerProcess.JsonAsync(await http.GetAsync("/api/boards/shop-5"));
         Assert.Equal("B", kept.GetProperty("evidence").GetString());
     }
+
+    [Fact]
+    public async Task A_packs_pictures_arrive_with_their_blocks_and_strays_are_refused()
+    {
+        var png = File.ReadAllBytes(Path.Combine(ServerProcess.Root, "docs/screenshots/benches.png"));
+        var block = ServerProcess.DemoFile("blocks/brineworks-full-460.block.json").Replace("\"brineworks-full-460\"", "\"brineworks-full-461\"", StringComparison.Ordinal);
+        byte[] Pack(string of)
+        {
+            using var memory = new MemoryStream();
+            using (var zip = new ZipArchive(memory, ZipArchiveMode.Create, leaveOpen: true))
+            {
+                void Put(string path, byte[] content) { using var s = zip.CreateEntry(path).Open(); s.Write(content); }
+                static string Sha(byte[] b) => Convert.ToHexStringLower(System.Security.Cryptography.SHA256.HashData(b));
+                var document = Encoding.UTF8.GetBytes(block);
+                Put("blocks/b.json", document);
+                Put("pictures/front.png", png);
+                Put("manifest.json", Encoding.UTF8.GetBytes($$"""{"format":"faithful-bracket/pack","version":1,"files":[{"path":"blocks/b.json","kind":"block","sha256":"{{Sha(document)}}"},{"path":"pictures/front.png","kind":"picture","sha256":"{{Sha(png)}}","of":"{{of}}"}]}"""));
+            }
+            return memory.ToArray();
+        }
+        var stray = await http.PostAsync("/api/library/pack", Zip(Pack("block/nobody")));
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, stray.StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await http.GetAsync("/api/blocks/brineworks-full-461")).StatusCode);
+
+        Assert.Equal(HttpStatusCode.OK, (await http.PostAsync("/api/library/pack", Zip(Pack("block/brineworks-full-461")))).StatusCode);
+        var pictures = await ServerProcess.JsonAsync(await http.GetAsync("/api/blocks/brineworks-full-461/pictures"));
+        var shown = await http.GetAsync(pictures[0].GetProperty("address").GetString());
+        Assert.Equal("image/png", shown.Content.Headers.ContentType!.MediaType);
+        Assert.Contains("sandbox", shown.Headers.GetValues("Content-Security-Policy").Single(), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task Columns_told_once_read_the_next_table_with_the_same_header()
+    {
+        const string table = "Ort;Ost;Nord\nA1;1,5;2\nA2;3;4\n";
+        MultipartFormDataContent Upload() => new() { { new StringContent(table), "files", "orte.csv" } };
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await http.PostAsync("/api/library/layout", Upload())).StatusCode);
+        var look = (await ServerProcess.JsonAsync(await http.PostAsync("/api/library/columns/look", Upload())))[0];
+        Assert.Equal(3, look.GetProperty("headers").GetArrayLength());
+        Task<HttpResponseMessage> Tell(string columns) => demo.Server.SendAsync(HttpMethod.Put, "/api/library/columns", $$"""{"signature":"{{look.GetProperty("signature").GetString()}}","columns":{{columns}},"units":"inch"}""");
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await Tell("""{"x":1,"y":1}""")).StatusCode);
+        Assert.Equal(HttpStatusCode.NoContent, (await Tell("""{"id":0,"x":1,"y":2}""")).StatusCode);
+        var read = await ServerProcess.JsonAsync(await http.PostAsync("/api/library/layout", Upload()));
+        Assert.Equal(38.1, read.GetProperty("layout").GetProperty("parts")[0].GetProperty("x").GetDouble(), 6);
+    }
+
+    [Fact]
+    public async Task A_board_judges_its_blocks_as_they_are_typed()
+    {
+        var all = await ServerProcess.JsonAsync(await http.GetAsync("/api/boards/tern-460-r2/blocks"));
+        var some = await ServerProcess.JsonAsync(await http.GetAsync("/api/boards/tern-460-r2/blocks?text=brineworks%20full&clearanceMm=0.2&most=5"));
+        Assert.True(all.GetProperty("judged").GetInt32() > some.GetProperty("judged").GetInt32());
+        Assert.Equal("seats", some.GetProperty("entries")[0].GetProperty("verdict").GetString());
+        foreach (var bad in (string[])["clearanceMm=-1", "clearanceMm=NaN", "bondLineUm=9999", "most=0"])
+            Assert.Equal(HttpStatusCode.UnprocessableEntity, (await http.GetAsync($"/api/boards/tern-460-r2/blocks?{bad}")).StatusCode);
+    }
 }

@@ -158,3 +158,65 @@ test('the board of a finished job is kept as surveyed and answers for its twins'
   const board = (await (await page.request.get(`${server.address}${new URL(page.url()).pathname.replace('/library', '/api')}`)).json()) as { evidence: string }
   expect(board.evidence).toBe('B')
 })
+
+test('blocks are narrowed while typing, by words and by room', async ({ page }) => {
+  await page.goto(`${server.address}/library/boards/tern-460-r2`)
+  await expect(ledger(page)).toContainText(/5 judged|[6-9] judged/)
+  await page.getByLabel('Narrow the blocks').fill('full cover'.split(' ')[0])
+  await expect(ledger(page).getByRole('checkbox', { name: 'Compare Lathe & Loch Core U' })).toBeHidden()
+  await expect(ledger(page).getByRole('checkbox', { name: 'Compare Brineworks Full 460' })).toBeVisible()
+  // more room asked for than there is: the seat becomes one with work
+  await page.getByLabel('Narrow the blocks').fill('brineworks')
+  await expect(ledger(page)).toContainText('1 seat')
+  await page.getByLabel('Least clear height, mm').fill('4')
+  await expect(ledger(page)).toContainText('1 with work')
+  await page.getByLabel('Narrow the blocks').fill('nobody makes this')
+  await expect(ledger(page)).toContainText('No block by those words')
+})
+
+test('columns in another tongue are named once and known the next time', async ({ page }) => {
+  const table = { name: 'bauteile.csv', mimeType: 'text/csv', buffer: Buffer.from('Bauteil;Lage A;Lage B;Hoehe\nU1;10,5;20,25;2,1\nC7;30;40;1,2\n') }
+  await page.goto(`${server.address}/library`)
+  await page.locator('nav input[type=file]').setInputFiles(table)
+  const columns = ledger(page).getByRole('region', { name: 'Columns of bauteile.csv' })
+  await columns.getByLabel('Column Bauteil means').selectOption('id')
+  await columns.getByLabel('Column Lage A means').selectOption('x')
+  await columns.getByRole('button', { name: 'Read it so' }).click()
+  await expect(columns.getByRole('alert')).toContainText('Say which column holds y')
+  await columns.getByLabel('Column Lage B means').selectOption('y')
+  await columns.getByLabel('Column Hoehe means').selectOption('height')
+  await columns.getByLabel('lengths in').selectOption('mm')
+  await columns.getByRole('button', { name: 'Read it so' }).click()
+  await expect(ledger(page).getByRole('heading', { level: 2 })).toHaveText('0 holes, 2 parts')
+
+  await page.reload()
+  await page.locator('nav input[type=file]').setInputFiles(table)
+  await expect(ledger(page).getByRole('heading', { level: 2 })).toHaveText('0 holes, 2 parts')
+})
+
+test('the caliper fills in a height, the camera lays a picture on the desk', async ({ page }) => {
+  await page.goto(`${server.address}/library/trace`)
+  await page.getByRole('button', { name: 'or take it with the simulated camera' }).click()
+  await expect(ledger(page).getByRole('heading', { level: 2 })).toContainText('marks found')
+  const id = page.url().split('/').at(-1)
+  const trace = (await (await page.request.get(`${server.address}/api/traces/${id}`)).json()) as { version: number; state: { features: unknown[] } }
+  trace.state.features = [{ id: 'U1', isHole: false, uPx: 900, vPx: 400, oppositeUPx: 1000, oppositeVPx: 480, kind: 'die' }]
+  await page.request.put(`${server.address}/api/traces/${id}`, { data: trace.state, headers: { 'If-Match': `"${trace.version}"` } })
+  await page.reload()
+  await ledger(page).getByRole('button', { name: /^U1 / }).click()
+  await ledger(page).getByRole('button', { name: 'Take it from the caliper' }).click()
+  await expect(async () => {
+    await page.request.post(`${server.address}/api/instruments/caliper/press`, { data: { widthMm: 2.1 } })
+    await expect(ledger(page).getByRole('button', { name: /^U1 die 2\.\d+ mm/ })).toBeVisible({ timeout: 500 })
+  }).toPass()
+})
+
+test('a picture is kept with a block and travels in the pack', async ({ page }) => {
+  await page.goto(`${server.address}/library/blocks/brineworks-full-460`)
+  await page.getByLabel('Add a picture of Full 460').setInputFiles(join(house, 'docs/screenshots/benches.png'))
+  await expect(page.getByRole('button', { name: 'Look at benches' })).toBeVisible()
+  const pack = await (await page.request.get(`${server.address}/api/library/pack`)).body()
+  await page.goto(`${server.address}/library`)
+  await page.locator('nav input[type=file]').setInputFiles({ name: 'all.pack.zip', mimeType: 'application/zip', buffer: pack })
+  await expect(page.getByText(/1 pictures?/)).toBeVisible()
+})

@@ -15,4 +15,5 @@ export const views: [name: string, path: string][] = [
   ['twin', '/library/twin'],
   ['target', '/target'],
   ['drawer', '/drawer'],
+  ['instruments', '/instruments'],
 ]

@@ -4,6 +4,45 @@
  */
 
 export interface paths {
+    "/api/jobs/{id}/driver": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query: {
+                    stepId: string;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/event-stream": components["schemas"]["TurnVerdict"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/target.svg": {
         parameters: {
             query?: never;
@@ -961,7 +1000,12 @@ export interface paths {
         };
         get: {
             parameters: {
-                query?: never;
+                query?: {
+                    text?: string;
+                    clearanceMm?: number;
+                    bondLineUm?: number;
+                    most?: number;
+                };
                 header?: never;
                 path: {
                     id: string;
@@ -976,7 +1020,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["MatchEntry"][];
+                        "application/json": components["schemas"]["MatchList"];
                     };
                 };
             };
@@ -1467,6 +1511,466 @@ export interface paths {
                     content: {
                         "application/json": components["schemas"]["PackPreview"];
                     };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/library/columns/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "multipart/form-data": components["schemas"]["IFormFileCollection"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TableLook"][];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/library/columns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ToldColumns"];
+                };
+            };
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        post?: never;
+        delete: {
+            parameters: {
+                query: {
+                    signature: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/boards/{id}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CataloguePicture"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: {
+                    caption?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "image/jpeg": components["schemas"]["IFormFile"];
+                    "image/png": components["schemas"]["IFormFile"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CataloguePicture"][];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/blocks/{id}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CataloguePicture"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: {
+                    caption?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "image/jpeg": components["schemas"]["IFormFile"];
+                    "image/png": components["schemas"]["IFormFile"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CataloguePicture"][];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pictures/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["InstrumentNames"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/live": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/event-stream": string;
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/caliper/press": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CaliperPress"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CaliperReading"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/driver/turn": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["DriverTurn"];
+                };
+            };
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/camera/shoot": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query: {
+                    by: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
                 };
             };
         };
@@ -2701,6 +3205,23 @@ export interface components {
             /** Format: double */
             watchedStrainMicro?: null | number;
         };
+        CaliperPress: {
+            /** Format: double */
+            widthMm: number;
+        };
+        CaliperReading: {
+            /** Format: double */
+            mm: number;
+            /** Format: double */
+            resolutionMm: number;
+        };
+        CataloguePicture: {
+            /** Format: int64 */
+            id: number;
+            address: string;
+            caption?: null | string;
+            at: string;
+        };
         /** @enum {unknown} */
         CeilingRegion: "base" | "pocket" | "land";
         Checked: {
@@ -2873,6 +3394,10 @@ export interface components {
             drawer: components["schemas"]["Drawer"];
             versions: components["schemas"]["DrawerVersion"][];
         };
+        DriverTurn: {
+            target: components["schemas"]["TurnTarget"];
+            manner: components["schemas"]["TurnManner"];
+        };
         /** @enum {unknown} */
         EvidenceGrade: "A" | "B" | "C" | "D" | "E";
         /** @enum {unknown} */
@@ -2994,6 +3519,11 @@ export interface components {
         InputFault: {
             pointer: string;
             message: string;
+        };
+        InstrumentNames: {
+            caliper: string;
+            driver: string;
+            camera?: null | string;
         };
         JobChange: {
             title: string;
@@ -3217,6 +3747,14 @@ export interface components {
             /** Format: int32 */
             uncovered: number;
             price: null | components["schemas"]["Money"];
+        };
+        MatchList: {
+            entries: components["schemas"]["MatchEntry"][];
+            /** Format: int32 */
+            judged: number;
+            counts: {
+                [key: string]: number;
+            };
         };
         Measure: {
             what: string;
@@ -3859,6 +4397,19 @@ export interface components {
             boardCode: string;
             revision: string;
         };
+        TableLook: {
+            file: string;
+            /** Format: int32 */
+            line: number;
+            signature: string;
+            headers: string[];
+            rows: string[][];
+            columns: {
+                [key: string]: number;
+            };
+            units: null | components["schemas"]["LengthUnit"];
+            told: boolean;
+        };
         /** @enum {unknown} */
         TeardownAction: "unscrew" | "unplug" | "lift";
         TeardownPlan: {
@@ -3916,6 +4467,13 @@ export interface components {
             /** Format: double */
             peakLimitMPa?: null | number;
             oneCornerFirst: null | components["schemas"]["Worst"];
+        };
+        ToldColumns: {
+            signature: string;
+            columns: {
+                [key: string]: number;
+            };
+            units: null | components["schemas"]["LengthUnit"];
         };
         Tool: {
             id: string;
@@ -3995,6 +4553,30 @@ export interface components {
             count: number;
             fasteners: string[];
         };
+        /** @enum {unknown} */
+        TurnManner: "right" | "overshoot" | "cross-thread" | "skipped";
+        /** @enum {unknown} */
+        TurnState: "turning" | "met" | "overshoot" | "cross-thread" | "skipped" | "free";
+        TurnTarget: {
+            /** Format: double */
+            angleDeg: number;
+            /** Format: double */
+            startTorqueNm: number;
+            /** Format: double */
+            torqueNm: number;
+            /** Format: double */
+            limitNm?: null | number;
+        };
+        TurnVerdict: {
+            state: components["schemas"]["TurnState"];
+            /** Format: double */
+            angleDeg: number;
+            /** Format: double */
+            torqueNm: number;
+            /** Format: double */
+            share: number;
+            say: string;
+        };
         TwinCandidate: {
             boardId: string;
             /** Format: double */
@@ -4039,6 +4621,7 @@ export interface components {
             /** Format: int32 */
             timerS?: null | number;
             facts: components["schemas"]["Fact"][];
+            turn: null | components["schemas"]["TurnTarget"];
             locks: string[];
         };
         Worst: {

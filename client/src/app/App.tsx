@@ -9,6 +9,7 @@ const Traveller = lazy(() => import('../stations/Traveller').then((m) => ({ defa
 const BenchMode = lazy(() => import('../bench/BenchMode').then((m) => ({ default: m.BenchMode })))
 const Library = lazy(() => import('../library/Library').then((m) => ({ default: m.Library })))
 const Drawer = lazy(() => import('../drawer/Drawer').then((m) => ({ default: m.Drawer })))
+const InstrumentsPage = lazy(() => import('../instruments/InstrumentsPage').then((m) => ({ default: m.InstrumentsPage })))
 const TargetPage = lazy(() => import('../library/trace/TargetPage').then((m) => ({ default: m.TargetPage })))
 const CuttingSheet = lazy(() => import('../stations/pads/CuttingSheet').then((m) => ({ default: m.CuttingSheet })))
 
@@ -24,6 +25,7 @@ export function App() {
           <Route index element={<BenchIndex />} />
           <Route path="/job/:id/:station?" element={<Traveller />} />
           <Route path="/library/:kind?/:id?" element={<Library />} />
+          <Route path="/instruments" element={<InstrumentsPage />} />
           <Route path="/drawer" element={<Drawer />} />
           <Route path="*" element={<p className="m-6 text-[18px]">There is no such page. <a className="text-copper underline" href="/">To the benches</a></p>} />
         </Route>

@@ -53,6 +53,6 @@ function usePlaces(open: boolean): Place[] {
     ]),
     ...(boards ?? []).map((b) => ({ kind: 'board', text: `${b.maker} ${b.model} ${b.boardCode} ${b.revision}`, to: `/library/boards/${b.id}` })),
     ...(blocks ?? []).map((b) => ({ kind: 'block', text: `${b.maker} ${b.model}`, to: `/library/blocks/${b.id}` })),
-    { kind: 'place', text: 'Benches', to: '/' }, { kind: 'place', text: 'Library', to: '/library' }, { kind: 'place', text: 'Drawer', to: '/drawer' },
+    { kind: 'place', text: 'Benches', to: '/' }, { kind: 'place', text: 'Library', to: '/library' }, { kind: 'place', text: 'Drawer', to: '/drawer' }, { kind: 'place', text: 'Instruments: caliper, torque driver, camera', to: '/instruments' }, { kind: 'place', text: 'Whose twin is it', to: '/library/twin' }, { kind: 'place', text: 'Trace a photo', to: '/library/trace' },
   ]
 }

@@ -25,7 +25,7 @@ export function Shell() {
           </NavLink>
           <div className="flex min-w-0 flex-1 items-center gap-4 overflow-hidden whitespace-nowrap"><HeaderSlot /></div>
           <nav className="flex items-center gap-4 text-[15px]" aria-label="Places">
-            {[['/', 'Benches'], ['/library', 'Library'], ['/drawer', 'Drawer']].map(([to, text]) => (
+            {[['/', 'Benches'], ['/library', 'Library'], ['/drawer', 'Drawer'], ['/instruments', 'Instruments']].map(([to, text]) => (
               <NavLink key={to} to={to} end={to === '/'} className={({ isActive }) => (isActive ? 'border-b-3 border-copper font-bold' : 'border-b-3 border-transparent text-soft')}>{text}</NavLink>
             ))}
           </nav>

@@ -3,6 +3,7 @@ import { useBlock, useBoardsFor } from '../api/queries'
 import { Head, Row, Section } from '../stations/Ledger'
 import { ErrorNotice, Loading } from '../ui/Notice'
 import { VerdictMark, verdictColour, verdictWords } from '../ui/Verdict'
+import { Pictures } from './Pictures'
 import { SaveAs } from './exchange/SaveAs'
 import { BlockDrawing } from './BlockDrawing'
 
@@ -19,6 +20,7 @@ export function BlockPage({ id }: { id: string }) {
       <aside className="scroll-thin min-h-0 overflow-y-auto border-l border-rule bg-card px-4 py-3.5" aria-label="Ledger" tabIndex={0}>
         <Head sub={`${b.maker}, ${b.kind.replace('-', ' ')}${b.manualRevision ? `, manual revision ${b.manualRevision}` : ''}.`}>{b.model}</Head>
         <SaveAs what="blocks" id={b.id} forms={['svg', 'dxf']} />
+        <Pictures what="blocks" id={b.id} name={b.model} />
         <Section title="Boards by verdict">
           {(matches.data ?? []).map((m) => (
             <Link key={m.boardId} to={`/library/boards/${m.boardId}`} className="grid w-full grid-cols-[20px_1fr_auto] items-baseline gap-2 border-b border-rule/60 py-1.5">

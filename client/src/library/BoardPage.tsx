@@ -1,13 +1,15 @@
 import { useState } from 'react'
-import { Link, useNavigate } from 'react-router'
+import { useNavigate } from 'react-router'
 import { answer, http, type Face } from '../api/client'
-import { useBlock, useBlocksFor, useBoard, useMatch } from '../api/queries'
+import { useBlock, useBoard, useMatch } from '../api/queries'
 import { useInitials } from '../app/settings'
 import { useKeys } from '../app/keys'
 import { BlockLayer } from '../mat/BlockLayer'
 import { Mat } from '../mat/Mat'
 import { placed } from '../mat/place'
+import { BlockList, useNarrowed } from './BlockList'
 import { Comparison } from './Comparison'
+import { Pictures } from './Pictures'
 import { PlanB } from './PlanB'
 import { MatchOverlay } from '../stations/match/MatchOverlay'
 import { Head, Row, Section, Why } from '../stations/Ledger'
@@ -20,7 +22,8 @@ import { mm } from '../ui/format'
 /** A board drawn, with every block judged against it; the chosen one is laid over it. */
 export function BoardPage({ id }: { id: string }) {
   const board = useBoard(id)
-  const matches = useBlocksFor(id)
+  const n = useNarrowed(id)
+  const matches = n.list.data?.entries
   const [chosen, choose] = useState<string>()
   const [face, setFace] = useState<Face>('front')
   const [selected, select] = useState<string>()
@@ -28,7 +31,7 @@ export function BoardPage({ id }: { id: string }) {
   const [comparing, setComparing] = useState(false)
   const [initials] = useInitials()
   const go = useNavigate()
-  const blockId = chosen ?? matches.data?.[0]?.blockId
+  const blockId = chosen ?? matches?.[0]?.blockId
   const block = useBlock(blockId).data
   const fit = useMatch(id, blockId).data
   const flip = () => setFace(face === 'front' ? 'back' : 'front')
@@ -56,19 +59,9 @@ export function BoardPage({ id }: { id: string }) {
         <SaveAs what="boards" id={b.id} forms={['csv', 'emn', 'emp', 'svg', 'dxf']} />
         {part && <Section title={`Part ${part.id}`}><Row name={part.kind.replace('-', ' ')} value={`${part.widthMm} × ${part.depthMm}`} unit="mm" /><Row name="height" value={`${part.heightMm} ± ${part.heightTolMm}`} unit="mm" />{part.dissipationW > 0 && <Row name="heat" value={part.dissipationW} unit="W" />}</Section>}
         {fit && <Section title="Chosen block"><p className={`flex items-center gap-2 text-[20px] font-bold ${verdictColour[fit.verdict]}`}><VerdictMark verdict={fit.verdict} />{verdictWords[fit.verdict]}</p>{fit.reasons.map((r) => <Why key={r.text}>{r.text}</Why>)}</Section>}
-        {matches.data && !matches.data.some((m) => m.verdict === 'seats' && m.kind !== 'core-only') && <PlanB boardId={id} />}
-        <Section title="Blocks by verdict, least change first">
-          <div className="mb-1 flex items-center gap-3"><p className="flex-1 text-[13.5px] text-soft">Tick up to three to see them side by side.</p><Button kind={compared.length > 1 ? 'go' : 'plain'} disabled={compared.length < 2} onClick={() => setComparing(true)}>Compare {compared.length || ''}</Button></div>
-          {(matches.data ?? []).map((m) => (
-            <div key={m.blockId} className={`flex items-start gap-2 border-b border-rule/60 ${m.blockId === blockId ? 'bg-copper-wash' : ''}`}>
-              <input type="checkbox" aria-label={`Compare ${m.blockName}`} className="mt-2.5 size-5 accent-copper" checked={compared.includes(m.blockId)} disabled={!compared.includes(m.blockId) && compared.length >= 3} onChange={(e) => setCompared(e.target.checked ? [...compared, m.blockId] : compared.filter((x) => x !== m.blockId))} />
-              <button type="button" aria-pressed={m.blockId === blockId} onClick={() => { choose(m.blockId); setComparing(false) }} className="grid min-w-0 flex-1 grid-cols-[20px_1fr_auto] items-baseline gap-2 py-1.5 text-left">
-                <VerdictMark verdict={m.verdict} /><span><b>{m.blockName}</b><span className={`block text-[13.5px] leading-tight ${verdictColour[m.verdict]}`}>{verdictWords[m.verdict]}: <span className="text-soft">{m.topReason}</span></span></span><span className="num text-[16px]">{m.grade}</span>
-              </button>
-            </div>
-          ))}
-          {matches.data?.length === 0 && <p className="text-soft">No blocks in the library. <Link to="/library" className="text-copper underline">Drop a block file.</Link></p>}
-        </Section>
+        {matches && !n.narrowed && !matches.some((m) => m.verdict === 'seats' && m.kind !== 'core-only') && <PlanB boardId={id} />}
+        <BlockList n={n} blockId={blockId} compared={compared} setCompared={setCompared} onChoose={(x) => { choose(x); setComparing(false) }} onCompare={() => setComparing(true)} />
+        <Pictures what="boards" id={b.id} name={b.model} />
       </aside>
     </div>
   )

@@ -91,15 +91,18 @@ export function Library() {
   )
 }
 
+const mostListed = 200
+
 function List({ title, to, items, active }: { title: string; to: string; active?: string; items: { id: string; name: string; sub: string }[] }) {
   return (
     <section aria-label={title}>
       <h2 className="px-4 pb-1 pt-3 text-[13px] font-semibold text-soft">{title}, {items.length}</h2>
-      {items.map((x) => (
+      {items.slice(0, mostListed).map((x) => (
         <Link key={x.id} to={`/library/${to}/${x.id}`} aria-current={x.id === active ? 'page' : undefined} className={`block border-b border-rule/60 px-4 py-1.5 leading-tight ${x.id === active ? 'bg-raised shadow-[inset_6px_0_0_var(--copper)]' : ''}`}>
           <b className="block">{x.name}</b><span className="text-[13.5px] text-soft">{x.sub}</span>
         </Link>
       ))}
+      {items.length > mostListed && <p className="px-4 py-1.5 text-[13.5px] text-soft">{items.length - mostListed} more. Type above to narrow the list.</p>}
     </section>
   )
 }

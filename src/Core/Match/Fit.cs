@@ -64,7 +64,9 @@ public static class Fit
         return heaviest >= Weight.Work ? Verdict.SeatsWithWork : Verdict.Seats;
     }
 
-    internal static readonly (string Code, string Words)[] Hopeless = [("socket", "wrong socket"), ("hole-missing", "a screw has no hole")];
+    public const string WrongSocket = "wrong socket";
+
+    internal static readonly (string[] Codes, string Words)[] Hopeless = [(["socket"], WrongSocket), (["hole-missing", "screw-misses", "screw-too-wide"], "screws do not line up")];
 
     private static string Summarise(Verdict verdict, Laid laid, double chance, List<Judgement> judgements)
     {
@@ -81,13 +83,9 @@ public static class Fit
                 return $"unproven, {Math.Round(chance * 100)} % likely";
             default:
                 // what no filing or shimming can mend comes first
-                foreach (var (code, words) in Hopeless) if (judgements.Any(j => j.Weight == Weight.Clash && j.Reason.Code == code)) return words;
+                foreach (var (codes, words) in Hopeless) if (judgements.Any(j => j.Weight == Weight.Clash && codes.Contains(j.Reason.Code))) return words;
                 if (laid.Clashes.Count > 0) return $"{laid.Clashes[0].Part} clashes by {Mm(-laid.Clashes[0].MarginMm)} mm";
-                return judgements.FirstOrDefault(j => j.Weight == Weight.Clash)?.Reason.Code switch
-                {
-                    "no-plane" => "the block misses the die",
-                    _ => "screws do not line up",
-                };
+                return judgements.FirstOrDefault(j => j.Weight == Weight.Clash)?.Reason.Code == "no-plane" ? "the block misses the die" : $"seats in {Math.Round(chance * 100)} % of cases";
         }
     }
 }

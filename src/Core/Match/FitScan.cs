@@ -12,7 +12,7 @@ public sealed record ScanEntry(Block Block, Verdict Verdict, EvidenceGrade Grade
     public bool IsHopeless => Verdict == Verdict.Clashes && Match.Fit.Hopeless.Any(h => h.Words == Summary);
 }
 
-/// <summary>One board against many blocks: a bound on the screw pattern first, the exact judgement for those that may go on.</summary>
+/// <summary>One board against many blocks: proofs on the screw pattern first, the exact judgement for those that may go on.</summary>
 public static class FitScan
 {
     /// <summary>The exact alignment may turn a block by this much from its allowed turn, rad.</summary>
@@ -22,17 +22,26 @@ public static class FitScan
     public static ScanEntry[] Run(Board board, IReadOnlyList<Block> blocks, FitSettings? settings = null, CancellationToken cancel = default)
     {
         var entries = new ScanEntry[blocks.Count];
-        Parallel.For(0, blocks.Count, new() { CancellationToken = cancel }, i => entries[i] = One(board, blocks[i], settings, cancel));
+        var distances = new HoleDistances(board);
+        Parallel.For(0, blocks.Count, new() { CancellationToken = cancel }, i => entries[i] = One(board, blocks[i], distances, settings, cancel));
         return entries;
     }
 
-    private static ScanEntry One(Board board, Block block, FitSettings? settings, CancellationToken cancel)
+    /// <summary>The full answer for an entry that the scan settled by its screws alone.</summary>
+    public static ScanEntry InFull(Board board, Block block, FitSettings? settings = null, CancellationToken cancel = default)
+    {
+        var f = Fit.Judge(board, block, settings, cancel);
+        return new(block, f.Verdict, f.Grade, f.Summary, f.Reasons[0].Text, f.ChanceOfSeating, f);
+    }
+
+    private static ScanEntry One(Board board, Block block, HoleDistances distances, FitSettings? settings, CancellationToken cancel)
     {
         if (board.Socket is { } socket && block.Sockets.Count > 0 && !block.Sockets.Any(s => s.Socket == socket))
             return Settled(board, block, 0, $"The board's socket is {socket}; the block is made for {string.Join(", ", block.Sockets.Select(s => s.Socket))}.");
-        if (!MayPair(board, block)) return Settled(board, block, 1, "A required screw finds no hole: the block's pattern of holes is another.");
-        var f = Fit.Judge(board, block, settings, cancel);
-        return new(block, f.Verdict, f.Grade, f.Summary, f.Reasons[0].Text, f.ChanceOfSeating, f);
+        // measured positions may lie anywhere near: only holes out of all reach settle those
+        if (board.PositionSigmaMm > 0 ? !MayPair(board, block) : !distances.MayLineUp(block))
+            return Settled(board, block, 1, "The block's pattern of holes is another: no choice of holes takes every required screw.");
+        return InFull(board, block, settings, cancel);
     }
 
     private static ScanEntry Settled(Board board, Block block, int hopeless, string reason) =>

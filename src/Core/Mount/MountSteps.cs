@@ -72,6 +72,7 @@ public static class MountSteps
             Id = $"mount.turn-{m.Pass}-{m.Hole}",
             Detail = $"Pass {m.Pass} of {t.Passes}, {RingName(hole)}.",
             Done = last ? "Home" : "Turned",
+            Turn = new(m.Turns * 360, t.Moves.Take(index).LastOrDefault(x => x.Hole == m.Hole)?.TorqueNm ?? 0, m.TorqueNm),
             Facts =
             [
                 new(driver(hole), DriverNames.Of(driver(hole))),

@@ -28,6 +28,8 @@ public sealed record WorkStep
     /// <summary>Seconds to wait once started; null without a wait.</summary>
     public int? TimerS { get; init; }
     public IReadOnlyList<Fact> Facts { get; init; } = [];
+    /// <summary>What a torque driver should show; null where nothing is turned.</summary>
+    public Mount.TurnTarget? Turn { get; init; }
     /// <summary>Steps that must be signed before this one.</summary>
     public IReadOnlyList<string> Locks { get; init; } = [];
 }

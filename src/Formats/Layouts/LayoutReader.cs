@@ -43,6 +43,22 @@ public static class LayoutReader
         return new(draft.Holes, parts, draft.Outline, draft.ThicknessMm, draft.Units ?? LengthUnit.Mm, draft.Assumptions, draft.Warnings);
     }
 
+    /// <summary>The tables among the files with their columns, for somebody to say what each means.</summary>
+    public static IReadOnlyList<TableLook> Tables(IReadOnlyList<LayoutFile> files, IReadOnlyDictionary<string, ColumnMap>? known = null)
+    {
+        var tables = new List<TableLook>();
+        for (var i = 0; i < Math.Min(files.Count, MostFiles); i++)
+        {
+            try
+            {
+                var text = new TextFile(files[i].Name, files[i].Content, $"/files/{i}");
+                if (KindOf(text) == Kind.Table && TableReader.Look(text, known) is { } look) tables.Add(look);
+            }
+            catch (InputException) { } // what can't be read at all has no columns to name
+        }
+        return tables;
+    }
+
     private static void WarnOfOrigins(LayoutDraft d, IReadOnlyList<LayoutFile> files)
     {
         if (d.Holes.Count == 0 || d.Parts.Count == 0) return;

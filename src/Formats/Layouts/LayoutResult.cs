@@ -8,7 +8,8 @@ public sealed record LayoutFile(string Name, ReadOnlyMemory<byte> Content);
 
 /// <param name="Units">Overrides what the file says or leaves open.</param>
 /// <param name="IntegerDigits">Digits before the decimal point of numbers written without one.</param>
-public sealed record LayoutOptions(LengthUnit? Units = null, int? IntegerDigits = null, int? DecimalDigits = null);
+/// <param name="Columns">What the columns of known tables mean, by <see cref="TableLook.Signature"/>.</param>
+public sealed record LayoutOptions(LengthUnit? Units = null, int? IntegerDigits = null, int? DecimalDigits = null, IReadOnlyDictionary<string, ColumnMap>? Columns = null);
 
 public enum LengthUnit { Mm, Inch, Mil }
 

@@ -11,8 +11,6 @@ namespace FaithfulBracket.Formats.Layouts;
 /// <summary>Tables with a header row: pick-and-place lists, lists of holes, and our own CSV of a board.</summary>
 internal sealed partial class TableReader
 {
-    private enum Column { What, Id, X, Y, Rotation, Face, Height, Diameter, Width, Depth, Kind, Slot, SlotAngle, Plated, Package }
-
     /// <summary>Names by which columns go, letters and digits only.</summary>
     private static readonly (Column Column, string[] Names)[] Names =
     [
@@ -52,9 +50,9 @@ internal sealed partial class TableReader
 
     private void Run(LayoutOptions options)
     {
-        var (header, delimiter) = FindHeader();
-        var columns = Map(header.Cells);
-        Units(options, header);
+        var (header, delimiter, told) = FindHeader(options.Columns);
+        var columns = told?.Columns ?? Map(header.Cells);
+        Units(options.Units is null && told?.Units is { } u ? options with { Units = u } : options, header);
         // a decimal comma can only stand where the comma does not part columns
         _decimalComma = delimiter != "," ;
         int outlineFrom = header.Line;
@@ -153,22 +151,50 @@ internal sealed partial class TableReader
     }
 
     /// <summary>The first line whose cells name x and y; lines before it are remarks.</summary>
-    private (Row, string Delimiter) FindHeader()
+    private (Row, string Delimiter, ColumnMap? Told) FindHeader(IReadOnlyDictionary<string, ColumnMap>? known)
     {
-        var limit = Math.Min(_file.Lines.Count, 200);
-        for (var i = 0; i < limit; i++)
+        foreach (var (row, delimiter) in Candidates(_file))
         {
-            var line = _file.Lines[i].Trim().TrimStart('#', ';', '!', '*').Trim();
-            if (line.Length == 0) continue;
-            foreach (var delimiter in (string[])[",", ";", "\t", "|", " "])
-            {
-                var cells = Split(line, delimiter);
-                var map = Map(cells);
-                if (map.ContainsKey(Column.X) && map.ContainsKey(Column.Y)) return (new(i + 1, cells), delimiter);
-            }
+            if (known?.GetValueOrDefault(Signature(row.Cells)) is { } told) return (row, delimiter, told);
+            var map = Map(row.Cells);
+            if (map.ContainsKey(Column.X) && map.ContainsKey(Column.Y)) return (row, delimiter, null);
         }
         var first = _file.Lines.TakeWhile(string.IsNullOrWhiteSpace).Count();
         throw _file.Refuse(Math.Min(first + 1, _file.Lines.Count), "no header names the columns x and y. Expected Excellon drill, pick-and-place text, IDF 3.0, DXF, or a table with columns such as what, id, x, y, diameterMm.");
+    }
+
+    private static readonly string[] Delimiters = [",", ";", "\t", "|", " "];
+
+    private static IEnumerable<(Row Row, string Delimiter)> Candidates(TextFile file)
+    {
+        var limit = Math.Min(file.Lines.Count, 200);
+        for (var i = 0; i < limit; i++)
+        {
+            var line = file.Lines[i].Trim().TrimStart('#', ';', '!', '*').Trim();
+            if (line.Length == 0) continue;
+            foreach (var delimiter in Delimiters) yield return (new(i + 1, Split(line, delimiter)), delimiter);
+        }
+    }
+
+    private static string Signature(string[] cells) => string.Join('|', cells.Select(Plain));
+
+    /// <summary>The table's columns as they stand, understood or not; null where there is no table of three columns and a row below.</summary>
+    internal static TableLook? Look(TextFile file, IReadOnlyDictionary<string, ColumnMap>? known)
+    {
+        const int shownRows = 3;
+        TableLook? best = null;
+        foreach (var (row, delimiter) in Candidates(file))
+        {
+            if (row.Cells.Length < 3 || row.Cells.Count(c => c.Any(char.IsLetter)) < row.Cells.Length * 2 / 3) continue;
+            var rows = new TableReader(file, new()).Rows(delimiter, row.Line).Take(shownRows).Select(r => r.Cells).ToList();
+            if (rows.Count == 0 || rows[0].Length < row.Cells.Length - 1 || rows[0].Length > row.Cells.Length + 1) continue;
+            var told = known?.GetValueOrDefault(Signature(row.Cells));
+            var look = new TableLook(file.Name, row.Line, Signature(row.Cells), row.Cells, rows, told?.Columns ?? Map(row.Cells), told?.Units ?? row.Cells.Select(Unit).FirstOrDefault(u => u is not null), told is not null);
+            if (told is not null || look.Columns.ContainsKey(Column.X) && look.Columns.ContainsKey(Column.Y)) return look;
+            // one word parted by blanks makes columns of any remark: another mark between them is surer
+            if (best is null || delimiter != " " && best.Line == row.Line) best ??= look;
+        }
+        return best;
     }
 
     private static Dictionary<Column, int> Map(string[] cells)

@@ -4,13 +4,19 @@ using System.Text.Json;
 using FaithfulBracket.Core;
 using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Formats.Photos;
 
 namespace FaithfulBracket.Formats.Packs;
 
 public enum PackItemKind { Board, Block, Picture }
 
 /// <summary>One file of a pack, read and checked.</summary>
-public sealed record PackItem(PackItemKind Kind, string Path, string Id, byte[] Content);
+/// <param name="Of">Whose picture it is: board/… or block/… and the id; null for documents and loose pictures.</param>
+public sealed record PackItem(PackItemKind Kind, string Path, string Id, byte[] Content, string? Of = null)
+{
+    /// <summary>The picture as it is kept; null for documents.</summary>
+    public KeptPhoto? Picture { get; init; }
+}
 
 /// <summary>A zip of documents and pictures with a manifest of hashes.</summary>
 public static class CataloguePack
@@ -20,17 +26,17 @@ public static class CataloguePack
     private const int MostFiles = 5000;
     private const string ManifestName = "manifest.json";
 
-    public static byte[] Write(IEnumerable<(PackItemKind Kind, string Id, byte[] Content)> items)
+    public static byte[] Write(IEnumerable<(PackItemKind Kind, string Id, byte[] Content, string? Of)> items)
     {
         using var memory = new MemoryStream();
         using (var zip = new ZipArchive(memory, ZipArchiveMode.Create, leaveOpen: true))
         {
             var files = new List<object>();
-            foreach (var (kind, id, content) in items)
+            foreach (var (kind, id, content, of) in items)
             {
                 var path = kind switch { PackItemKind.Board => $"boards/{id}.board.json", PackItemKind.Block => $"blocks/{id}.block.json", _ => $"pictures/{id}" };
                 Put(zip, path, content);
-                files.Add(new { path, kind = EnumNames<PackItemKind>.Of(kind), id, sha256 = Hash(content) });
+                files.Add(of is null ? new { path, kind = EnumNames<PackItemKind>.Of(kind), id, sha256 = Hash(content) } : new { path, kind = EnumNames<PackItemKind>.Of(kind), id, sha256 = Hash(content), of });
             }
             Put(zip, ManifestName, JsonSerializer.SerializeToUtf8Bytes(new { format = Format, version = 1, files }, Indented));
         }
@@ -63,14 +69,14 @@ public static class CataloguePack
         var faults = new List<InputFault>();
         var listed = Manifest(Bytes(manifestEntry, ref budget), faults);
         var items = new List<PackItem>();
-        foreach (var (kind, path, sha) in listed)
+        foreach (var (kind, path, sha, of) in listed)
         {
             if (!entries.Remove(path, out var entry)) { faults.Add(new($"/{path}", "Stands in the manifest but not in the pack.")); continue; }
             var bytes = Bytes(entry, ref budget);
             if (!string.Equals(Hash(bytes), sha, StringComparison.OrdinalIgnoreCase)) { faults.Add(new($"/{path}", "Its hash is not the manifest's: the file was changed or damaged.")); continue; }
             try
             {
-                items.Add(new(kind, path, kind switch { PackItemKind.Board => BoardReader.Read(bytes).Id, PackItemKind.Block => BlockReader.Read(bytes).Id, _ => Path.GetFileName(path) }, bytes));
+                items.Add(kind == PackItemKind.Picture ? Picture(path, bytes, of) : new(kind, path, kind == PackItemKind.Board ? BoardReader.Read(bytes).Id : BlockReader.Read(bytes).Id, bytes));
             }
             catch (MalformedJsonException e) { faults.Add(new($"/{path}", e.Message)); }
             catch (InputException e) { faults.AddRange(e.Faults.Select(f => new InputFault($"/{path}#{f.Pointer}", f.Message))); }
@@ -78,6 +84,12 @@ public static class CataloguePack
         faults.AddRange(entries.Keys.Select(k => new InputFault($"/{k}", "Stands in the pack but not in the manifest.")));
         faults.AddRange(items.GroupBy(i => (i.Kind, i.Id)).Where(g => g.Count() > 1).Select(g => new InputFault($"/{g.Last().Path}", $"The id \"{g.Key.Id}\" stands twice in this pack.")));
         return faults.Count > 0 ? throw new InputException(faults) : items;
+    }
+
+    private static PackItem Picture(string path, byte[] bytes, string? of)
+    {
+        if (of is not null && !(of.StartsWith("board/", StringComparison.Ordinal) || of.StartsWith("block/", StringComparison.Ordinal))) throw new InputException("/of", $"Expected board/ or block/ and an id, found \"{of}\".");
+        return new(PackItemKind.Picture, path, Path.GetFileName(path), bytes, of) { Picture = PhotoIntake.Read(bytes) ?? throw new InputException("", "Expected a JPEG or PNG picture.") };
     }
 
     private static byte[] Bytes(ZipArchiveEntry entry, ref long budget)
@@ -95,7 +107,7 @@ public static class CataloguePack
         return memory.ToArray();
     }
 
-    private static List<(PackItemKind Kind, string Path, string Sha)> Manifest(byte[] content, List<InputFault> faults)
+    private static List<(PackItemKind Kind, string Path, string Sha, string? Of)> Manifest(byte[] content, List<InputFault> faults)
     {
         var own = new List<InputFault>();
         JsonDocument json;
@@ -105,7 +117,7 @@ public static class CataloguePack
         var o = new ObjectReader(json.RootElement, "", own);
         o.Exactly("format", Format);
         o.Integer("version", 1, 1);
-        var files = o.Objects("files", f => { f.OptionalText("id"); return (f.Choice<PackItemKind>("kind"), f.Text("path"), f.Text("sha256")); });
+        var files = o.Objects("files", f => { f.OptionalText("id"); return (f.Choice<PackItemKind>("kind"), f.Text("path"), f.Text("sha256"), f.OptionalText("of")); });
         o.End();
         faults.AddRange(own.Select(f => new InputFault($"/{ManifestName}#{f.Pointer}", f.Message)));
         return files;

@@ -3,7 +3,7 @@ using SkiaSharp;
 
 namespace FaithfulBracket.Formats.Photos;
 
-/// <summary>A kept picture as brightness.</summary>
+/// <summary>Pictures as brightness and back.</summary>
 public static class PhotoPixels
 {
     /// <exception cref="Core.InputException">The picture can't be decoded.</exception>
@@ -30,6 +30,16 @@ public static class PhotoPixels
             }
         }
         return new(bitmap.Width, bitmap.Height, grey);
+    }
+
+    /// <summary>A picture as a JPEG file.</summary>
+    public static byte[] Jpeg(GreyPicture picture, int quality = 80)
+    {
+        using var bitmap = new SKBitmap(new SKImageInfo(picture.Width, picture.Height, SKColorType.Gray8, SKAlphaType.Opaque));
+        System.Runtime.InteropServices.Marshal.Copy(picture.Pixels, 0, bitmap.GetPixels(), picture.Pixels.Length);
+        using var image = SKImage.FromBitmap(bitmap);
+        using var data = image.Encode(SKEncodedImageFormat.Jpeg, quality);
+        return data.ToArray();
     }
 
     private static Core.InputException Broken() => new("", "The picture can't be decoded: save it as JPEG or PNG and drop it again.");

@@ -57,9 +57,9 @@ internal static class ExchangeEndpoints
     private static IResult Download(string text, string type, string name) => Results.File(Encoding.UTF8.GetBytes(text), type, name);
 
     /// <summary>Layout files and what they do not say (fields maker, model, boardCode, revision, die) into a board to look at; nothing is kept.</summary>
-    private static async Task<Ok<LayoutDraftAnswer>> DraftAsync(HttpRequest request, string? units, string? digits)
+    private static async Task<Ok<LayoutDraftAnswer>> DraftAsync(HttpRequest request, string? units, string? digits, ColumnMaps maps)
     {
-        var (layout, form) = await LayoutEndpoint.ReadAsync(request, units, digits);
+        var (layout, form) = await LayoutEndpoint.ReadAsync(request, units, digits, ColumnEndpoints.Known(maps));
         string Field(string name, string otherwise) => form.TryGetValue(name, out var v) && v.ToString().Trim() is { Length: > 0 and <= 200 } text ? text : otherwise;
         var model = Field("model", Path.GetFileNameWithoutExtension(form.Files.Count > 0 ? form.Files[0].FileName : "board"));
         var (maker, code, revision) = (Field("maker", "unknown maker"), Field("boardCode", "none"), Field("revision", "none"));
@@ -78,8 +78,11 @@ internal static class ExchangeEndpoints
         return s.Length == 0 ? "board" : s;
     }
 
-    private static IResult WritePack([FromKeyedServices("board")] Library boards, [FromKeyedServices("block")] Library blocks) =>
-        Results.File(CataloguePack.Write([.. boards.All().Select(d => (PackItemKind.Board, d.Id, d.Document)), .. blocks.All().Select(d => (PackItemKind.Block, d.Id, d.Document))]), "application/zip", "library.pack.zip");
+    private static IResult WritePack([FromKeyedServices("board")] Library boards, [FromKeyedServices("block")] Library blocks, CataloguePictures pictures) =>
+        Results.File(CataloguePack.Write([
+            .. boards.All().Select(d => (PackItemKind.Board, d.Id, d.Document, (string?)null)), .. blocks.All().Select(d => (PackItemKind.Block, d.Id, d.Document, (string?)null)),
+            .. pictures.All().Select(p => (PackItemKind.Picture, $"{p.Kind}-{p.OfId}-{p.File}", File.ReadAllBytes(pictures.PathOf(p)), (string?)$"{p.Kind}/{p.OfId}")),
+        ]), "application/zip", "library.pack.zip");
 
     private static async Task<Ok<PackPreview>> CheckPackAsync(HttpRequest request, [FromKeyedServices("board")] Library boards, [FromKeyedServices("block")] Library blocks)
     {
@@ -91,10 +94,15 @@ internal static class ExchangeEndpoints
     }
 
     /// <summary>Keeps a whole pack or nothing; changed documents only with ?replace=true.</summary>
-    private static async Task<Ok<KeptCount>> KeepPackAsync(HttpRequest request, bool? replace, [FromKeyedServices("board")] Library boards, [FromKeyedServices("block")] Library blocks)
+    private static async Task<Ok<KeptCount>> KeepPackAsync(HttpRequest request, bool? replace, CataloguePictures shelf, PhotoShelf photos, [FromKeyedServices("board")] Library boards, [FromKeyedServices("block")] Library blocks)
     {
         var items = CataloguePack.Read(await Bodies.BytesAsync(request, CataloguePack.MostBytes));
-        var kept = Library.KeepTogether(replace ?? false,
+        // pictures of things that neither the pack nor the library holds belong to nobody
+        var known = items.Select(i => $"{i.Kind}/{i.Id}".ToLowerInvariant()).Concat(boards.Digests().Select(d => $"board/{d.Id}")).Concat(blocks.Digests().Select(d => $"block/{d.Id}")).ToHashSet();
+        var stray = items.Where(i => i.Of is not null && !known.Contains(i.Of)).Select(i => new InputFault($"/{i.Path}", $"It is a picture of \"{i.Of}\", which neither the pack nor the library holds.")).ToList();
+        if (stray.Count > 0) throw new InputException(stray);
+        List<NewCataloguePicture> pictures = [.. items.Where(i => i is { Picture: not null, Of: not null }).Select(i => new NewCataloguePicture(i.Of![..5], i.Of[6..], photos.Put(i.Picture!.Content, i.Picture.Extension), i.Picture.MediaType, null))];
+        var kept = Library.KeepTogether(replace ?? false, shelf, pictures,
             (boards, items.Where(i => i.Kind == PackItemKind.Board).Select(i => LibraryEndpoints.BoardDocument(i.Content))),
             (blocks, items.Where(i => i.Kind == PackItemKind.Block).Select(i => LibraryEndpoints.BlockDocument(i.Content))));
         return TypedResults.Ok(kept);

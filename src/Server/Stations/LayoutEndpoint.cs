@@ -12,11 +12,18 @@ internal static class LayoutEndpoint
 
     public static async Task<Ok<LayoutResult>> AnswerAsync(HttpRequest request, string? units, string? digits) => TypedResults.Ok((await ReadAsync(request, units, digits)).Layout);
 
-    internal static async Task<(LayoutResult Layout, IFormCollection Form)> ReadAsync(HttpRequest request, string? units, string? digits)
+    internal static async Task<(LayoutResult Layout, IFormCollection Form)> ReadAsync(HttpRequest request, string? units, string? digits, IReadOnlyDictionary<string, ColumnMap>? columns = null)
     {
         if (!request.HasFormContentType) throw new BadHttpRequestException("Expected multipart/form-data with the layout's files in the field \"files\".", StatusCodes.Status415UnsupportedMediaType);
         var options = new LayoutOptions(Units(units));
         if (digits is not null) options = Digits(options, digits);
+        var (files, form) = await FilesAsync(request);
+        return (LayoutReader.Read(files, options with { Columns = columns }), form);
+    }
+
+    internal static async Task<(List<LayoutFile> Files, IFormCollection Form)> FilesAsync(HttpRequest request)
+    {
+        if (!request.HasFormContentType) throw new BadHttpRequestException("Expected multipart/form-data with the layout's files in the field \"files\".", StatusCodes.Status415UnsupportedMediaType);
         IFormCollection form;
         try { form = await request.ReadFormAsync(new Microsoft.AspNetCore.Http.Features.FormOptions { MultipartBodyLengthLimit = MostBytes }, request.HttpContext.RequestAborted); }
         catch (InvalidDataException e) { throw new InputException("/files", $"The form can't be read: {e.Message}"); }
@@ -27,7 +34,7 @@ internal static class LayoutEndpoint
             await f.CopyToAsync(memory, request.HttpContext.RequestAborted);
             files.Add(new(Path.GetFileName(f.FileName), memory.ToArray()));
         }
-        return (LayoutReader.Read(files, options), form);
+        return (files, form);
     }
 
     private static LengthUnit? Units(string? text) => text is null ? null : LengthUnits.Parse(text) ?? throw new InputException("?units", $"Expected mm, inch or mil, found \"{text}\".");

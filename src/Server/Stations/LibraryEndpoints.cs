@@ -23,6 +23,9 @@ internal sealed record BlockEntry(string Id, string Maker, string Model, BlockKi
 internal sealed record MatchEntry(
     string BoardId, string BoardName, string BlockId, string BlockName, BlockKind Kind, Verdict Verdict, EvidenceGrade Grade, string Summary, string TopReason, double ChanceOfSeating, double? TightestMm, int Uncovered, Money? Price);
 
+/// <summary>The first of the blocks judged, and how many there are by verdict.</summary>
+internal sealed record MatchList(IReadOnlyList<MatchEntry> Entries, int Judged, IReadOnlyDictionary<Verdict, int> Counts);
+
 /// <summary>What a dropped file turned out to be: a document to look at, or its faults.</summary>
 internal sealed record Checked(string Kind, Board? Board, Block? Block, IReadOnlyList<InputFault> Faults, bool Known, bool SameContent);
 
@@ -55,11 +58,26 @@ internal static class LibraryEndpoints
     private static IResult Document(byte[]? document, string kind, string id) =>
         document is null ? throw new NotHereException($"The library has no {kind} \"{id}\".") : Results.Bytes(document, "application/json");
 
-    private static Ok<List<MatchEntry>> BlocksFor(string id, ShopMemory shop, CancellationToken cancel)
+    private const int MostShown = 60, MostAsked = 1000;
+
+    /// <summary>The shop's blocks judged against one board, narrowed by what is typed.</summary>
+    /// <param name="text">Words that must all stand in maker, model, kind or socket.</param>
+    private static Ok<MatchList> BlocksFor(string id, string? text, double? clearanceMm, double? bondLineUm, int? most, ShopMemory shop, CancellationToken cancel)
     {
         var board = shop.Boards.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no board \"{id}\".");
-        return TypedResults.Ok(Sorted(FitScan.Run(board, [.. shop.Blocks.Values], cancel: cancel).Select(e => (board, e))));
+        if (clearanceMm is not null and not (>= 0 and <= 5)) throw new InputException("?clearanceMm", "Expected 0 to 5 mm.");
+        if (bondLineUm is not null and not (>= 0 and <= 500)) throw new InputException("?bondLineUm", "Expected 0 to 500 µm.");
+        if (most is not null and not (>= 1 and <= MostAsked)) throw new InputException("?most", $"Expected 1 to {MostAsked}.");
+        var words = (text ?? "").Split(' ', StringSplitOptions.RemoveEmptyEntries);
+        List<Block> blocks = [.. shop.Blocks.Values.Where(b => words.All(w => Described(b).Contains(w, StringComparison.OrdinalIgnoreCase)))];
+        var plain = new FitSettings();
+        var settings = plain with { MinClearanceMm = clearanceMm ?? plain.MinClearanceMm, BondLineMm = bondLineUm / 1000 ?? plain.BondLineMm };
+        var scan = FitScan.Run(board, blocks, settings, cancel);
+        var shown = Sorted(scan.Select(e => (board, e)), most ?? MostShown, e => FitScan.InFull(board, e.Block, settings, cancel));
+        return TypedResults.Ok(new MatchList(shown, scan.Length, Enum.GetValues<Verdict>().ToDictionary(v => v, v => scan.Count(e => e.Verdict == v))));
     }
+
+    private static string Described(Block b) => $"{b.Maker} {b.Model} {EnumNames<BlockKind>.Of(b.Kind)} {string.Join(' ', b.Sockets.Select(s => s.Socket))} {b.ColdPlate?.Metal}";
 
     private static Ok<List<MatchEntry>> BoardsFor(string id, ShopMemory shop, CancellationToken cancel)
     {
@@ -82,9 +100,12 @@ internal static class LibraryEndpoints
     private static string NameOf(Board b) => string.Join(' ', ((string[])[b.Maker, b.Model, b.BoardCode, b.Revision]).Where(t => t is not ("none" or "unknown")));
 
     /// <summary>Least change first; what no work can mend comes last.</summary>
-    internal static List<MatchEntry> Sorted(IEnumerable<(Board Board, ScanEntry Scan)> entries) =>
+    /// <param name="most">How many are shown.</param>
+    /// <param name="inFull">Says why of those shown that a proof settled.</param>
+    internal static List<MatchEntry> Sorted(IEnumerable<(Board Board, ScanEntry Scan)> entries, int most = int.MaxValue, Func<ScanEntry, ScanEntry>? inFull = null) =>
         [.. entries.OrderBy(e => e.Scan.Verdict).ThenBy(e => e.Scan.IsHopeless).ThenBy(e => e.Scan.Fit?.Uncovered.Count ?? 0).ThenBy(e => e.Scan.Grade)
-            .ThenByDescending(e => e.Scan.Fit is { Margins: [var m, ..] } ? m.MarginMm : 0).ThenBy(e => e.Scan.Block.Maker + e.Scan.Block.Model, StringComparer.Ordinal).Select(e => Entry(e.Board, e.Scan))];
+            .ThenByDescending(e => e.Scan.Fit is { Margins: [var m, ..] } ? m.MarginMm : 0).ThenBy(e => e.Scan.Block.Maker, StringComparer.Ordinal).ThenBy(e => e.Scan.Block.Model, StringComparer.Ordinal).Take(most)
+            .Select(e => Entry(e.Board, e.Scan.Fit is null && inFull is not null && e.Scan.Summary != Fit.WrongSocket ? inFull(e.Scan) : e.Scan))];
 
     internal static LibraryDocument BoardDocument(ReadOnlyMemory<byte> utf8)
     {

@@ -72,13 +72,18 @@ internal static class TraceStore
     private static async Task<IResult> AddAsync(string by, HttpRequest request, Traces traces)
     {
         JobEndpoints.CheckInitials(by);
-        var photo = await PhotoEndpoints.TakeAsync(request);
+        return await KeepAsync(await PhotoEndpoints.TakeAsync(request), by, request.HttpContext, traces);
+    }
+
+    /// <summary>Lays a picture on the desk, its marks found.</summary>
+    internal static async Task<IResult> KeepAsync(KeptPhoto photo, string by, HttpContext context, Traces traces)
+    {
         var picture = await Task.Run(() => PhotoPixels.Grey(photo.Content));
-        var marks = await Task.Run(() => MarkFinder.Find(picture, request.HttpContext.RequestAborted));
+        var marks = await Task.Run(() => MarkFinder.Find(picture, context.RequestAborted));
         var id = traces.Add(photo.Content, photo.MediaType, photo.Extension, picture.Width, picture.Height, JsonSerializer.Serialize(TraceState.Fresh(marks), DocumentJson.Options), by);
         var view = View(traces.Get(id));
         Recent[traces.Get(id).File] = picture;
-        Versions.Tag(request.HttpContext.Response, view.Version);
+        Versions.Tag(context.Response, view.Version);
         return TypedResults.Created($"/api/traces/{id}", view);
     }
 

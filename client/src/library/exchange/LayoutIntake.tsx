@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react'
 import { answer, type Schemas } from '../../api/client'
 import { Mat } from '../../mat/Mat'
 import { Button } from '../../ui/Button'
+import { Columns } from './Columns'
 
 type Draft = Schemas['LayoutDraftAnswer']
 const blank = { maker: '', model: '', boardCode: '', revision: '', die: '', units: '', digits: '' }
@@ -12,6 +13,8 @@ export function LayoutIntake({ files, onDone, onKeep }: { files: File[]; onDone:
   const [faults, setFaults] = useState<{ pointer: string; message: string }[]>([])
   const [said, setSaid] = useState(blank)
   const [busy, setBusy] = useState(false)
+  const [tables, setTables] = useState<Schemas['TableLook'][]>([])
+  const [naming, setNaming] = useState(false)
   const read = async (values: typeof blank) => {
     setBusy(true)
     const form = new FormData()
@@ -28,6 +31,12 @@ export function LayoutIntake({ files, onDone, onKeep }: { files: File[]; onDone:
       setDraft(undefined)
     }
     setBusy(false)
+    const look = new FormData()
+    files.forEach((f) => look.append('files', f))
+    const looked = await fetch('/api/library/columns/look', { method: 'POST', body: look })
+    const seen = looked.ok ? ((await looked.json()) as Schemas['TableLook'][]) : []
+    setTables(seen)
+    setNaming((on) => on || seen.some((t) => !('x' in t.columns && 'y' in t.columns)))
   }
   useEffect(() => { void read(said) }, [])
   const say = (k: keyof typeof blank, v: string) => { const next = { ...said, [k]: v }; setSaid(next); void read(next) }
@@ -41,7 +50,7 @@ export function LayoutIntake({ files, onDone, onKeep }: { files: File[]; onDone:
     <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_332px]">
       <div className="flex min-h-0">
         {draft?.board ? <Mat board={draft.board} face="front" label="Board as read" />
-          : <div className="grid flex-1 place-items-center bg-mat p-8"><p className="max-w-md text-center text-[18px] text-soft">{busy ? 'Reading…' : faults.length ? 'Nothing was kept. Mend the places on the right and drop the files again.' : 'These files hold no outline and hardly any holes or parts.'}</p></div>}
+          : <div className="grid flex-1 place-items-center bg-mat p-8"><p className="max-w-md text-center text-[18px] text-soft">{busy ? 'Reading…' : faults.length ? (naming ? 'Say on the right what the columns mean. It is remembered for every table like this one.' : 'Nothing was kept. Mend the places on the right and drop the files again.') : 'These files hold no outline and hardly any holes or parts.'}</p></div>}
       </div>
       <aside className="scroll-thin min-h-0 overflow-y-auto border-l border-rule bg-card px-4 py-3.5" aria-label="Ledger" tabIndex={0}>
         <h2 className="text-[25px] font-bold leading-[1.1]">{faults.length ? <span className="text-plum">{faults.length} {faults.length === 1 ? 'fault' : 'faults'}</span> : layout ? `${layout.holes.length} holes, ${layout.parts.length} parts` : 'Reading'}</h2>
@@ -49,6 +58,8 @@ export function LayoutIntake({ files, onDone, onKeep }: { files: File[]; onDone:
         {faults.map((f) => <p key={f.message} className="mt-2 border-l-4 border-plum pl-2 text-[15px] leading-snug">{f.message}</p>)}
         {!!layout?.assumptions.length && <><h3 className="mt-3 border-t border-rule pt-2 text-[13px] font-semibold text-soft">Assumed, because the files leave it open</h3>{layout.assumptions.map((a) => <p key={a} className="my-1 text-[14.5px] leading-snug">{a}</p>)}</>}
         {!!layout?.warnings.length && <><h3 className="mt-3 border-t border-rule pt-2 text-[13px] font-semibold text-amber">Left out or doubtful</h3>{layout.warnings.slice(0, 12).map((w, i) => <p key={i} className="my-1 text-[14.5px] leading-snug">{w.file}, line {w.line}: {w.text}</p>)}</>}
+        {tables.length > 0 && !naming && <button type="button" className="mt-3 block text-copper underline underline-offset-3" onClick={() => setNaming(true)}>Say what the columns mean</button>}
+        {naming && tables.map((t) => <Columns key={t.file + t.signature + JSON.stringify(t.columns) + t.told} table={t} onTold={() => { setNaming(false); void read(said) }} />)}
         <div className="mt-3 grid grid-cols-2 gap-2 border-t border-rule pt-3">
           {field('maker', 'maker')}{field('model', 'model')}{field('boardCode', 'board code')}{field('revision', 'revision')}
           <label className="block text-[13.5px] text-soft">main die, the origin

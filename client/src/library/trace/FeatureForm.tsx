@@ -1,4 +1,6 @@
 import type { Schemas } from '../../api/client'
+import { useState } from 'react'
+import { useCaliper } from '../../api/instruments'
 import { Section } from '../../stations/Ledger'
 import { Button } from '../../ui/Button'
 
@@ -9,6 +11,8 @@ const look = 'mt-0.5 block w-full border border-rule bg-raised px-2 py-1 text-[1
 
 /** Name, sort and caliper values of one hole or part. */
 export function FeatureForm({ feature: f, within, taken, onChange, onRemove, onMirror }: { feature: Feature; within: string; taken: string[]; onChange: (f: Feature) => void; onRemove: () => void; onMirror?: () => void }) {
+  const [waits, setWaits] = useState(false)
+  useCaliper(waits, (r) => { setWaits(false); onChange(f.isHole ? { ...f, diameterMm: Math.round(r.mm * 100) / 100 } : { ...f, heightMm: Math.round(r.mm * 100) / 100 }) })
   const number = (label: string, value: number | null | undefined, set: (v: number) => Feature) => (
     <label className="block text-[13px] text-soft">{label}
       <input key={`${f.id}${value}`} defaultValue={value ?? ''} inputMode="decimal" className={`num ${look}`} onBlur={(e) => { const v = Number(e.target.value.replace(',', '.')); if (e.target.value.trim() && Number.isFinite(v) && v !== value) onChange(set(v)) }} onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()} />
@@ -31,7 +35,7 @@ export function FeatureForm({ feature: f, within, taken, onChange, onRemove, onM
           </>
         )}
       </div>
-      <div className="mt-2 flex gap-2">{onMirror && <Button onClick={onMirror}>Add the other three</Button>}<Button onClick={onRemove}>Take it out</Button></div>
+      <div className="mt-2 flex flex-wrap gap-2"><Button kind={waits ? 'go' : 'plain'} aria-pressed={waits} onClick={() => setWaits(!waits)}>{waits ? 'Waits for the caliper' : 'Take it from the caliper'}</Button>{onMirror && <Button onClick={onMirror}>Add the other three</Button>}<Button onClick={onRemove}>Take it out</Button></div>
     </Section>
   )
 }

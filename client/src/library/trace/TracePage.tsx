@@ -29,6 +29,16 @@ function Start() {
     } catch (e) { setFault((e as Error).message) }
     setBusy(false)
   }
+  const camera = useQuery({ queryKey: ['instruments'], queryFn: () => answer(http.GET('/api/instruments')) }).data?.camera
+  const shoot = async () => {
+    setBusy(true); setFault(undefined)
+    try {
+      const made = (await answer(http.POST('/api/instruments/camera/shoot', { params: { query: { by: initials } } }))) as unknown as Schemas['TraceView']
+      await client.invalidateQueries({ queryKey: ['traces'] })
+      go(`/library/trace/${made.id}`)
+    } catch (e) { setFault((e as Error).message) }
+    setBusy(false)
+  }
   const steps: [string, React.ReactNode][] = [
     ['Print the target', <>A5, at 100 %. Check that its bar measures 50 mm. <a className="text-copper underline underline-offset-3" href="/target" target="_blank" rel="noreferrer">Open the sheet</a></>],
     ['Lay it flat beside the bare board', 'Same height as the board’s surface. A thin board lies on the bench; raise the sheet with card if the board stands on something.'],
@@ -46,6 +56,7 @@ function Start() {
           <b>{busy ? 'Looking for the marks…' : 'Choose the picture'}</b><span className="block text-[14px] text-soft">JPEG or PNG, up to 16 MiB; where it was taken is not kept</span>
           <input type="file" accept="image/jpeg,image/png" className="sr-only" onChange={(e) => { void take(e.target.files?.[0]); e.target.value = '' }} />
         </label>
+        {camera && <p className="mt-2 text-center"><button type="button" disabled={busy} className="min-h-9 px-2 text-copper underline underline-offset-3" onClick={() => void shoot()}>or take it with the {camera}</button></p>}
         {fault && <p role="alert" className="mt-2 border-l-4 border-plum pl-3 text-plum">{fault}</p>}
         {traces.length > 0 && <><h2 className="mt-5 text-[13px] font-semibold text-soft">Photos on the desk</h2>{traces.map((t) => <Link key={t.id} to={`/library/trace/${t.id}`} className="flex border-b border-rule py-2"><b className="flex-1">{t.model}</b><span className="text-soft">{t.features} marked, {t.at.slice(0, 10)}</span></Link>)}</>}
       </div>

@@ -7,7 +7,7 @@ import type { LedgerProps } from '../Traveller'
 /** The verdict with its reasons, and every block of the library for this board by verdict. */
 export function MatchLedger({ job, s }: LedgerProps) {
   const fit = job.plan.fit
-  const list = useBlocksFor(job.board.id).data ?? []
+  const list = useBlocksFor(job.board.id).data?.entries ?? []
   return (
     <>
       {fit

@@ -2,7 +2,7 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match.Trace;
 
-namespace FaithfulBracket.Perf;
+namespace FaithfulBracket.Instruments;
 
 /// <summary>A camera over the bench.</summary>
 /// <param name="TiltDeg">Between line of sight and the bench's normal.</param>

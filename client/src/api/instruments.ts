@@ -1,0 +1,30 @@
+import { useEffect, useRef } from 'react'
+import type { Schemas } from './client'
+
+export type CaliperReading = Schemas['CaliperReading']
+
+/** Hands on each press of the caliper's data key while it is wanted. */
+export function useCaliper(wanted: boolean, take: (r: CaliperReading) => void) {
+  const current = useRef(take)
+  current.current = take
+  useEffect(() => {
+    if (!wanted) return
+    const source = new EventSource('/api/instruments/live')
+    source.addEventListener('caliper', (e) => current.current(JSON.parse((e as MessageEvent<string>).data) as CaliperReading))
+    return () => source.close()
+  }, [wanted])
+}
+
+export type TurnVerdict = Schemas['TurnVerdict']
+
+/** Hands on what the torque driver's turn comes to, judged against the step it is for. */
+export function useDriver(jobId: number, stepId: string | undefined, take: (v: TurnVerdict) => void) {
+  const current = useRef(take)
+  current.current = take
+  useEffect(() => {
+    if (!stepId) return
+    const source = new EventSource(`/api/jobs/${jobId}/driver?stepId=${encodeURIComponent(stepId)}`)
+    source.addEventListener('turn', (e) => current.current(JSON.parse((e as MessageEvent<string>).data) as TurnVerdict))
+    return () => source.close()
+  }, [jobId, stepId])
+}

@@ -1,0 +1,52 @@
+namespace FaithfulBracket.Core.Mount;
+
+/// <summary>One sample of a torque driver.</summary>
+/// <param name="AngleDeg">Turned since this turn began, degrees.</param>
+/// <param name="TorqueNm">Now, N·m.</param>
+/// <param name="Stopped">The hand let go.</param>
+public readonly record struct DriverSample(double AngleDeg, double TorqueNm, bool Stopped);
+
+/// <summary>What one turn of a screw should come to, from the tightening simulation.</summary>
+/// <param name="StartTorqueNm">Expected where the turn begins, N·m.</param>
+/// <param name="TorqueNm">Expected where it ends, N·m.</param>
+/// <param name="LimitNm">More than this may break something, N·m; null takes a quarter over the expected.</param>
+public sealed record TurnTarget(double AngleDeg, double StartTorqueNm, double TorqueNm, double? LimitNm = null)
+{
+    /// <summary>Below this a hand driver's torque says nothing, N·m.</summary>
+    public const double LeastTorqueNm = 0.05;
+}
+
+public enum TurnState { Turning, Met, Overshoot, CrossThread, Skipped, Free }
+
+/// <param name="Share">Of the target angle, 0 to 1 and above.</param>
+/// <param name="Say">One sentence for the bench.</param>
+public sealed record TurnVerdict(TurnState State, double AngleDeg, double TorqueNm, double Share, string Say);
+
+/// <summary>Judges a turn while it is made: torque that comes without angle is a crossed thread, angle without torque a screw that does not hold.</summary>
+public static class DriverWatch
+{
+    /// <summary>How near to the angle counts as there.</summary>
+    private const double AngleTolerance = 0.08;
+    private const double OverBy = 1.25, BarelyTurned = 0.15, CrossedBefore = 0.5, HoldsFrom = 0.3;
+
+    /// <param name="samples">Of this turn, oldest first.</param>
+    public static TurnVerdict Judge(TurnTarget target, IReadOnlyList<DriverSample> samples)
+    {
+        double angle = samples.Count == 0 ? 0 : samples.Max(s => s.AngleDeg), peak = samples.Count == 0 ? 0 : samples.Max(s => s.TorqueNm);
+        var stopped = samples.Count > 0 && samples[^1].Stopped;
+        var share = target.AngleDeg > 0 ? angle / target.AngleDeg : 1;
+        var crossed = samples.Any(s => s.AngleDeg < CrossedBefore * target.AngleDeg && s.TorqueNm > Math.Max(OverBy * target.TorqueNm, 2 * TurnTarget.LeastTorqueNm));
+        TurnVerdict Of(TurnState state, string say) => new(state, angle, peak, share, say);
+        if (crossed) return Of(TurnState.CrossThread, FormattableString.Invariant($"Stop: {peak:0.00} N·m after {angle:0}° of {target.AngleDeg:0}°. The thread is crossed or the screw has run out of depth. Back it out by hand."));
+        if (share > OverBy || peak > (target.LimitNm ?? Math.Max(OverBy * target.TorqueNm, 2 * TurnTarget.LeastTorqueNm)))
+            return Of(TurnState.Overshoot, FormattableString.Invariant($"Too far: {angle:0}° and {peak:0.00} N·m, {target.AngleDeg:0}° and {target.TorqueNm:0.00} N·m were due. Turn back {Math.Max(0, angle - target.AngleDeg):0}° before the next screw."));
+        if (share >= 1 - AngleTolerance)
+        {
+            return target.TorqueNm > TurnTarget.LeastTorqueNm && peak < HoldsFrom * target.TorqueNm
+                ? Of(TurnState.Free, FormattableString.Invariant($"It turns without load: {peak:0.00} N·m, {target.TorqueNm:0.00} expected. Is it in its hole, with its spring and washer?"))
+                : Of(TurnState.Met, FormattableString.Invariant($"{angle:0}° and {peak:0.00} N·m: met."));
+        }
+        if (stopped && share < BarelyTurned) return Of(TurnState.Skipped, "This screw was not turned: it was skipped. Turn it before the next.");
+        return Of(TurnState.Turning, stopped ? FormattableString.Invariant($"{angle:0}° of {target.AngleDeg:0}°: go on.") : FormattableString.Invariant($"{target.AngleDeg - angle:0}° to go."));
+    }
+}

@@ -1,0 +1,95 @@
+using System.Text.Json;
+using FaithfulBracket.Core;
+using FaithfulBracket.Core.Mount;
+using FaithfulBracket.Formats.Documents;
+using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Formats.Photos;
+using FaithfulBracket.Instruments;
+using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Store;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+
+namespace FaithfulBracket.Server.Stations;
+
+internal sealed record CaliperPress(double WidthMm);
+
+internal sealed record DriverTurn(TurnTarget Target, TurnManner Manner);
+
+internal sealed record InstrumentNames(string Caliper, string Driver, string? Camera);
+
+/// <summary>Measuring devices of the bench: what they send as an event stream, and the panels of the simulated ones.</summary>
+internal static class InstrumentEndpoints
+{
+    public static void Map(IEndpointRouteBuilder app)
+    {
+        var api = app.MapGroup("/api/instruments").WithTags("instruments");
+        api.MapGet("", (ICaliper caliper, ITorqueDriver driver, [FromServices] ICamera? camera) => TypedResults.Ok(new InstrumentNames(caliper.Name, driver.Name, camera?.Name)));
+        api.MapGet("/live", LiveAsync).Produces<string>(200, "text/event-stream");
+        api.MapPost("/caliper/press", PressAsync).Accepts<CaliperPress>("application/json");
+        api.MapPost("/driver/turn", TurnAsync).Accepts<DriverTurn>("application/json");
+        api.MapPost("/camera/shoot", ShootAsync);
+        app.MapGet("/api/jobs/{id:long}/driver", WatchAsync).WithTags("instruments").Produces<TurnVerdict>(200, "text/event-stream");
+    }
+
+    /// <summary>A camera that looks at a board of the demo folder; none without that folder.</summary>
+    internal static SimulatedCamera? Camera(string? demoFolder)
+    {
+        const string onTheBench = "boards/dunlin-250-traced.board.json";
+        if (demoFolder is null || Path.Combine(demoFolder, onTheBench) is var file && !File.Exists(file)) return null;
+        return new(BoardReader.Read(File.ReadAllBytes(file)), p => PhotoPixels.Jpeg(p), Environment.TickCount);
+    }
+
+    private static async Task<Ok<CaliperReading>> PressAsync(HttpRequest request, SimulatedCaliper caliper)
+    {
+        var press = await Bodies.ReadAsync(request, o => new CaliperPress(o.Number("widthMm", 0, 300)));
+        return TypedResults.Ok(caliper.Press(press.WidthMm));
+    }
+
+    private static async Task<NoContent> TurnAsync(HttpRequest request, SimulatedTorqueDriver driver, CancellationToken cancel)
+    {
+        var turn = await Bodies.ReadAsync(request, o =>
+        {
+            var t = o.Object("target");
+            var target = new TurnTarget(t.Number("angleDeg", 1, 36_000), t.Number("startTorqueNm", 0, 20), t.Number("torqueNm", 0, 20), t.OptionalNumber("limitNm", 0, 20));
+            t.End();
+            return new DriverTurn(target, o.Choice<TurnManner>("manner"));
+        });
+        await driver.TurnAsync(turn.Target, turn.Manner, cancel);
+        return TypedResults.NoContent();
+    }
+
+    /// <summary>Takes a picture and lays it on the tracing desk.</summary>
+    private static async Task<IResult> ShootAsync(string by, HttpContext context, Traces traces, [FromServices] ICamera? camera, CancellationToken cancel)
+    {
+        JobEndpoints.CheckInitials(by);
+        if (camera is null) throw new InputException("", "No camera is connected. Take the picture with any camera and drop the file.");
+        var photo = PhotoIntake.Read(await camera.ShootAsync(cancel)) ?? throw new InputException("", "The camera sent no picture. Take it again.");
+        return await TraceStore.KeepAsync(photo, by, context, traces);
+    }
+
+    private static Task LiveAsync(HttpContext context, ICaliper caliper, IHostApplicationLifetime life) =>
+        EventStream.RunAsync(context, life, async (say, cancel) =>
+        {
+            await foreach (var r in caliper.Readings(cancel)) await say("caliper", r);
+        });
+
+    /// <summary>The driver's turn judged against a step's target while it is made.</summary>
+    private static Task WatchAsync(long id, string stepId, HttpContext context, JobViews views, ITorqueDriver driver, IHostApplicationLifetime life)
+    {
+        var target = views.PlanOf(id).Stations.SelectMany(s => s.Steps).FirstOrDefault(s => s.Id == stepId)?.Turn
+            ?? throw new InputException("?stepId", $"\"{stepId}\" is no step with a turn.");
+        return EventStream.RunAsync(context, life, async (say, cancel) =>
+        {
+            var turn = new List<DriverSample>();
+            await foreach (var sample in driver.Samples(cancel))
+            {
+                // a new turn begins where the angle starts over
+                if (turn.Count > 0 && turn[^1].Stopped) turn.Clear();
+                turn.Add(sample);
+                await say("turn", DriverWatch.Judge(target, turn));
+            }
+        });
+    }
+}
