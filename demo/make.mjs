@@ -225,6 +225,7 @@ save('.', 'drawer.json', {
   paste: [
     { id: 'tube-3', material: { id: 'grey-standard', yieldPa: 110, viscosityPaS: 180, densityGPerMl: 2.6, cUm: 131, m: 0.166, conductivityWPerMK: 4.2 }, gramsLeft: 6.4, monthsToRepaste: 24 },
     { id: 'tube-5', material: { id: 'stiff-9', yieldPa: 320, viscosityPaS: 420, densityGPerMl: 3.1, cUm: 131, m: 0.166, conductivityWPerMK: 7.5 }, gramsLeft: 0.8, monthsToRepaste: 36 },
+    { id: 'syringe-73', material: { id: 'quick-73', yieldPa: 8, viscosityPaS: 0.1, densityGPerMl: 6.4, cUm: 131, m: 0.166, conductivityWPerMK: 70, liquidMetal: true }, gramsLeft: 1.1, monthsToRepaste: 24, boreMm: 4.6 },
   ],
   screw: [{ id: 'm2.5x6', thread: 'M2.5', lengthMm: 6, count: 14 }, { id: 'm2.5x5', thread: 'M2.5', lengthMm: 5, count: 6 }, { id: 'm3x8', thread: 'M3', lengthMm: 8, count: 10 }],
   tool: ['PH0', 'PH1', 'PH2', 'T5', 'T6', 'T8', 'HEX1.5', 'HEX2', 'HEX2.5', 'NUT4', 'NUT5'].map(name => ({ id: name.toLowerCase(), name })),

@@ -46,6 +46,12 @@ export function useJobChanges(job: JobView) {
           body: { title: job.title, client: job.client, bench: job.bench, blockId: job.block?.id, pasteId: job.pasteId, padChoices: job.padChoices, ...v },
         })),
     }),
+    way: useMutation({ ...again, mutationFn: (body: Schemas['WayChosen']) => answer(http.PUT('/api/jobs/{id}/ways', { params: { path }, headers: ifMatch(job.sheets.versions['ways'] ?? 0), body })) }),
+    asFound: useMutation({ ...again, mutationFn: (body: Schemas['AsFoundChange']) => answer(http.PUT('/api/jobs/{id}/as-found', { params: { path }, headers: ifMatch(job.sheets.versions['as-found'] ?? 0), body })) }),
+    putAway: useMutation({
+      onSettled: async () => { await again.onSettled(); await client.invalidateQueries({ queryKey: ['drawer'] }) },
+      mutationFn: (v: { sheet: number; by: string }) => answer(http.POST('/api/jobs/{id}/cutting/{sheet}/put-away', { params: { path: { ...path, sheet: v.sheet } }, body: { by: v.by } as never })),
+    }),
     read: useMutation({ ...again, mutationFn: (body: Schemas['NewReading']) => answer(http.POST('/api/jobs/{id}/readings', { params: { path }, body })) }),
     strike: useMutation({ ...again, mutationFn: (readingId: number) => answer(http.DELETE('/api/jobs/{id}/readings/{readingId}', { params: { path: { ...path, readingId } } })) }),
     note: useMutation({ ...again, mutationFn: (body: Schemas['NewNote']) => answer(http.POST('/api/jobs/{id}/notes', { params: { path }, body })) }),

@@ -267,44 +267,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/jobs/{id}/cutting/{sheet}.svg": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: {
-                    scale?: number;
-                };
-                header?: never;
-                path: {
-                    id: number;
-                    sheet: number;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/bench": {
         parameters: {
             query?: never;
@@ -2485,6 +2447,289 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/section": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query: {
+                    x1: number;
+                    y1: number;
+                    x2: number;
+                    y2: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SectionResult"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/pad-fault": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query: {
+                    part: string;
+                    fault: components["schemas"]["PadFault"];
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PadFaultResult"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/ways": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["WayChosen"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SheetVersion"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/as-found": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["AsFoundChange"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SheetVersion"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/cutting/{sheet}.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: {
+                    scale?: number;
+                    cut?: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                    sheet: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/cutting/{sheet}.dxf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                    sheet: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "image/vnd.dxf": string;
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/cutting/{sheet}/put-away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                    sheet: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Signature"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PutAwayAnswer"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs": {
         parameters: {
             query?: never;
@@ -2980,6 +3225,20 @@ export interface components {
             tooMuch: boolean;
             text: string;
         };
+        AsFoundChange: {
+            pads: components["schemas"]["AsFoundPad"][];
+            by: string;
+        };
+        AsFoundPad: {
+            part: string;
+            /** Format: double */
+            newMm: number;
+            /** Format: double */
+            pressedMm: number;
+            /** Format: double */
+            landStepMm: number;
+            note?: null | string;
+        };
         Assembly: {
             pieces: components["schemas"]["Piece"][];
             fasteners: components["schemas"]["FastenerGroup"][];
@@ -3002,6 +3261,10 @@ export interface components {
             where: string;
             /** Format: double */
             shareOfFace: number;
+        };
+        BegunCutting: {
+            plan: components["schemas"]["CutPlan"];
+            putAway: number[];
         };
         BenchIndex: {
             jobs: components["schemas"]["BenchJob"][];
@@ -3358,6 +3621,9 @@ export interface components {
             placements: components["schemas"]["CutPlacement"][];
             cuts: components["schemas"]["Cut"][];
             leftovers: components["schemas"]["Leftover"][];
+            /** Format: double */
+            thicknessMm?: null | number;
+            material?: null | string;
         };
         Declaration: {
             maker: string;
@@ -3539,13 +3805,26 @@ export interface components {
             teardown: null | components["schemas"]["TeardownPlan"];
             gaps: null | components["schemas"]["GapsResult"];
             pads: components["schemas"]["PlacedPad"][];
+            pieces: components["schemas"]["PadPiece"][];
             cutting: null | components["schemas"]["CutPlan"];
+            evidence: components["schemas"]["PartEvidence"][];
             seating: null | components["schemas"]["SeatingResult"];
             paste: components["schemas"]["PasteFace"][];
             tightening: null | components["schemas"]["TighteningResult"];
             comparison: null | components["schemas"]["Comparison"];
             stations: components["schemas"]["StationPlan"][];
+            schools: components["schemas"]["School"][];
             troubles: string[];
+        };
+        JobSheetSet: {
+            ways: {
+                [key: string]: string;
+            };
+            cutting: null | components["schemas"]["BegunCutting"];
+            asFound: components["schemas"]["AsFoundPad"][];
+            versions: {
+                [key: string]: number;
+            };
         };
         JobView: {
             /** Format: int64 */
@@ -3570,6 +3849,7 @@ export interface components {
             photos: components["schemas"]["PhotoInfo"][];
             timers: components["schemas"]["RunningTimer"][];
             serverTime: string;
+            sheets: components["schemas"]["JobSheetSet"];
         };
         JsonElement: unknown;
         KeptCount: {
@@ -3854,6 +4134,18 @@ export interface components {
             /** Format: double */
             loadN: number;
         };
+        /** @enum {unknown} */
+        PadFault: "film-one-side" | "film-both-sides" | "missed" | "doubled" | "thicker-by-half" | "thinner-by-half";
+        PadFaultResult: {
+            fault: components["schemas"]["PadFault"];
+            seating: components["schemas"]["SeatingResult"];
+            /** Format: double */
+            riseK?: null | number;
+            /** Format: double */
+            riseBeforeK?: null | number;
+            seen: string[];
+            felt: string[];
+        };
         PadFit: {
             /** Format: double */
             thicknessMm: number;
@@ -3880,6 +4172,20 @@ export interface components {
             conductivityWPerMK?: null | number;
             /** Format: double */
             claimedWPerMK?: null | number;
+        };
+        PadPiece: {
+            id: string;
+            parts: string[];
+            kind: components["schemas"]["PartKind"];
+            face: components["schemas"]["Face"];
+            /** Format: double */
+            thicknessMm: number;
+            material: string;
+            /** Format: double */
+            widthMm: number;
+            /** Format: double */
+            depthMm: number;
+            onBlock: boolean;
         };
         /** @enum {unknown} */
         PadState: "good" | "starved" | "crushed";
@@ -3932,6 +4238,23 @@ export interface components {
             /** Format: double */
             powerShare?: null | number;
             packageOutline: null | components["schemas"]["Polygon"];
+        };
+        PartEvidence: {
+            part: string;
+            /** Format: double */
+            documentMm: number;
+            /** Format: double */
+            documentTolMm: number;
+            /** Format: double */
+            foundMm: number;
+            /** Format: double */
+            foundTolMm: number;
+            agrees: boolean;
+            /** Format: double */
+            usedMm: number;
+            /** Format: double */
+            usedTolMm: number;
+            text: string;
         };
         /** @enum {unknown} */
         PartKind: "die" | "lid" | "memory" | "power-stage" | "inductor" | "bridge-chip" | "controller" | "capacitor" | "connector" | "cover" | "empty" | "other";
@@ -4021,6 +4344,12 @@ export interface components {
             gramsLeft: number;
             /** Format: int32 */
             applications: number;
+            surface: components["schemas"]["PasteSurface"];
+            school: string;
+            /** Format: double */
+            liquidPerFaceUl?: null | number;
+            refusals: string[];
+            cautions: string[];
         };
         PasteMaterial: {
             id?: null | string;
@@ -4045,6 +4374,7 @@ export interface components {
              * @default 4
              */
             conductivityWPerMK: number;
+            liquidMetal: boolean;
         };
         PasteStock: {
             id: string;
@@ -4053,7 +4383,13 @@ export interface components {
             gramsLeft: number;
             /** Format: int32 */
             monthsToRepaste: number;
+            /** Format: double */
+            boreMm: number;
+            /** Format: double */
+            plungerMm: number;
         };
+        /** @enum {unknown} */
+        PasteSurface: "bare-die" | "lid" | "large-plate" | "bridge-chip";
         /** @enum {unknown} */
         Phase: "before" | "after";
         PhotoFeature: {
@@ -4201,6 +4537,10 @@ export interface components {
             /** Format: double */
             peakLimitMPa?: null | number;
         };
+        PutAwayAnswer: {
+            stored: components["schemas"]["PadStock"][];
+            usedUp?: null | string;
+        };
         ReadingRow: {
             /** Format: int64 */
             id: number;
@@ -4256,6 +4596,18 @@ export interface components {
             seconds: number;
             endsAt: string;
         };
+        School: {
+            id: string;
+            station: components["schemas"]["Station"];
+            question: string;
+            default: string;
+            ways: components["schemas"]["SchoolWay"][];
+        };
+        SchoolWay: {
+            id: string;
+            name: string;
+            why: string;
+        };
         ScrewFit: {
             blockHole: string;
             boardHole?: null | string;
@@ -4295,6 +4647,36 @@ export interface components {
             /** Format: double */
             planeMm: number;
             why: string;
+        };
+        SectionGap: {
+            part: string;
+            /** Format: double */
+            atMm: number;
+            /** Format: double */
+            gapMm: number;
+            /** Format: double */
+            padMm?: null | number;
+            /** Format: double */
+            squash?: null | number;
+            text: string;
+        };
+        /** @enum {unknown} */
+        SectionLayer: "board" | "part" | "pad" | "paste" | "plate";
+        SectionResult: {
+            /** Format: double */
+            lengthMm: number;
+            shapes: components["schemas"]["SectionShape"][];
+            gaps: components["schemas"]["SectionGap"][];
+        };
+        SectionShape: {
+            layer: components["schemas"]["SectionLayer"];
+            id: string;
+            points: unknown[];
+        };
+        SheetVersion: {
+            kind: string;
+            /** Format: int64 */
+            version: number;
         };
         Signature: {
             by: string;
@@ -4606,6 +4988,11 @@ export interface components {
         };
         /** @enum {unknown} */
         Verdict: "seats" | "seats-with-work" | "unproven" | "clashes";
+        WayChosen: {
+            school: string;
+            way?: null | string;
+            by: string;
+        };
         WorkStep: {
             id: string;
             station: components["schemas"]["Station"];

@@ -2,7 +2,7 @@ import { Dialog } from '../ui/Dialog'
 
 const lists: [string, [string, string][]][] = [
   ['Anywhere', [['?', 'this list'], ['Ctrl K', 'find a job, board, block, step or place'], ['B', 'benches'], ['L', 'library'], ['D', 'drawer']]],
-  ['On a job', [['Space', 'sign the step'], ['Backspace', 'take the last sign-off back'], ['1 – 9', 'go to a station'], ['← →', 'look at the step before or after'], ['F', 'turn the board over'], ['T', "start the step's timer"], ['N', 'write a note'], ['G', 'bench mode']]],
+  ['On a job', [['Space', 'sign the step'], ['Backspace', 'take the last sign-off back'], ['1 – 9', 'go to a station'], ['← →', 'look at the step before or after'], ['F', 'turn the board over'], ['T', "start the step's timer"], ['N', 'write a note'], ['G', 'bench mode'], ['X', 'cut a section, at Pads']]],
   ['Tracing a photo', [['H', 'click holes'], ['P', 'draw parts'], ['M, Esc', 'move the picture'], ['← → ↑ ↓', 'move by 0.1 mm'], ['Delete', 'take it out']]],
   ['At the bench', [['Space, right pedal', 'done'], ['Backspace, left pedal', 'back one'], ['F', 'turn the board over'], ['T', 'timer'], ['V', 'read it aloud'], ['+ −', 'count a screw'], ['Esc', 'back to the desk']]],
 ]

@@ -6,6 +6,7 @@ import { useKeys } from '../app/keys'
 import { Mat } from '../mat/Mat'
 import { PadLayer } from '../mat/PadLayer'
 import { holesOf, identity, placed } from '../mat/place'
+import { atHand, SheetAtHand } from './PadsAtHand'
 import { Counter } from '../stations/Counter'
 import { MountOverlay } from '../stations/mount/MountOverlay'
 import { TeardownOverlay } from '../stations/teardown/TeardownOverlay'
@@ -33,6 +34,9 @@ function Bench({ job, station }: { job: JobView; station: Station }) {
   const next = s.steps[s.index + 1]
   useEffect(() => setTurned(null), [step?.id])
   useWakeLock()
+  const hand = step ? atHand(job, step, s.isSigned ? (step.count ?? 0) : s.count) : null
+  // at Pads every press is one cut or one film, and the last one signs
+  const go1 = () => { if (hand && !s.isSigned && step?.count != null && s.count < step.count) s.setCount(s.count + 1); else s.sign() }
   const desk = () => go(`/job/${job.id}/${station}`)
   const say = () => {
     if (!step || !('speechSynthesis' in window)) return
@@ -41,7 +45,7 @@ function Bench({ job, station }: { job: JobView; station: Station }) {
   }
   const start = () => { if (step?.timerS != null && !timer) s.changes.startTimer.mutate(step.id) }
   useKeys({
-    Space: () => s.sign(), Backspace: s.back, f: () => setTurned(face === 'front' ? 'back' : 'front'), t: start, v: say, Escape: desk,
+    Space: go1, Backspace: () => { if (hand && !s.isSigned && s.count > 0) s.setCount(s.count - 1); else s.back() }, f: () => setTurned(face === 'front' ? 'back' : 'front'), t: start, v: say, Escape: desk,
     '+': () => s.setCount(s.count + 1), '-': () => s.setCount(s.count - 1), ArrowLeft: () => s.look(-1), ArrowRight: () => s.look(1),
   })
   if (!step) return <ErrorNotice error={new Error('This station has no steps yet. Go back to the desk and choose a block.')} again={desk} />
@@ -55,6 +59,7 @@ function Bench({ job, station }: { job: JobView; station: Station }) {
             {step.facts.map((f) => <div key={f.label} className="min-w-[112px] border-t-[3px] border-copper pt-1.5"><b className="num block text-[44px] font-semibold leading-none">{f.value}</b><span className="text-[19px] text-soft">{f.label}</span></div>)}
           </div>
         )}
+        {hand && !s.isSigned && <p className="mt-5 max-w-[620px] border-l-[6px] border-copper pl-4 text-[28px] font-semibold leading-tight">{hand.say}</p>}
         {step.caution && <Caution text={step.caution} />}
         {!step.caution && step.detail && <p className="mt-5 max-w-[600px] text-[22px] leading-snug text-soft">{step.detail}</p>}
         <div className="mt-5 flex items-center gap-4">
@@ -63,7 +68,7 @@ function Bench({ job, station }: { job: JobView; station: Station }) {
         </div>
         {s.refusal && <div role="alert" className="mt-4 max-w-[620px] border-l-[6px] border-plum pl-4 text-[24px] leading-tight text-plum">{s.refusal.message}</div>}
       </section>
-      <div className="flex min-h-0"><BenchMat job={job} station={station} s={s} face={face} onFlip={() => setTurned(face === 'front' ? 'back' : 'front')} /></div>
+      <div className="flex min-h-0">{hand?.sheet ? <SheetAtHand job={job} hand={hand} /> : <BenchMat job={job} station={station} s={s} piece={hand?.piece?.parts} face={face} onFlip={() => setTurned(face === 'front' ? 'back' : 'front')} />}</div>
       <div className="col-span-2 grid grid-cols-[230px_minmax(0,1fr)_150px_420px] items-stretch bg-line text-on-line">
         <button type="button" onClick={s.back} className="px-6 text-left text-[22px]">Back one<kbd className="num block text-[17px] text-line-soft">Backspace, left pedal</kbd></button>
         <div className="min-w-0 self-center px-4 text-[20px] leading-tight text-line-soft">
@@ -73,7 +78,7 @@ function Bench({ job, station }: { job: JobView; station: Station }) {
         <button type="button" onClick={desk} className="px-3 text-[20px] text-line-soft">Desk<kbd className="num block text-[17px]">Esc</kbd></button>
         {s.allSigned
           ? <button type="button" onClick={desk} className="bg-cool px-7 text-left text-[30px] font-bold text-card">{stationName(station)} is signed<kbd className="num block text-[18px] font-normal">back to the desk</kbd></button>
-          : <button type="button" onClick={() => s.sign()} disabled={s.busy || s.isSigned} className="bg-copper px-7 text-left text-[32px] font-bold leading-tight text-on-copper">{step.done}<kbd className="num block text-[18px] font-normal">Space, right pedal</kbd></button>}
+          : <button type="button" onClick={go1} disabled={s.busy || s.isSigned} className="bg-copper px-7 text-left text-[32px] font-bold leading-tight text-on-copper">{hand?.done ?? step.done}<kbd className="num block text-[18px] font-normal">Space, right pedal</kbd></button>}
       </div>
     </div>
   )
@@ -102,7 +107,7 @@ function BenchTimer({ seconds, endsAt, start }: { seconds: number; endsAt?: stri
   return <b role="timer" className={`num text-[56px] leading-none ${over ? 'text-cool' : ''}`}>{over ? 'wait is over' : text}</b>
 }
 
-function BenchMat({ job, station, s, face, onFlip }: { job: JobView; station: Station; s: Steps; face: Face; onFlip: () => void }) {
+function BenchMat({ job, station, s, piece, face, onFlip }: { job: JobView; station: Station; s: Steps; piece?: string[]; face: Face; onFlip: () => void }) {
   const { board, block, plan } = job
   const placement = plan.fit?.placement ?? identity
   const tint = Object.fromEntries((s.step?.targets ?? []).map((t) => [t, 'copper' as const]))
@@ -112,7 +117,7 @@ function BenchMat({ job, station, s, face, onFlip }: { job: JobView; station: St
       {(p) => (
         <>
           {station === 'teardown' && <TeardownOverlay job={job} s={s} p={p} big />}
-          {station === 'pads' && <PadLayer board={board} pads={plan.pads.filter((x) => s.step?.targets.includes(x.part))} p={p} />}
+          {station === 'pads' && <PadLayer board={board} pads={plan.pads.filter((x) => s.step?.targets.includes(x.part))} p={p} lit={piece} />}
           {station === 'mount' && block && <MountOverlay job={job} block={block} placement={placement} s={s} p={p} big />}
         </>
       )}

@@ -21,7 +21,7 @@ export function PadPatterns({ thicknesses }: { thicknesses: number[] }) {
   )
 }
 
-export function PadLayer({ board, pads, p, selected, onPick }: { board: Board; pads: Schemas['PlacedPad'][]; p: Projection; selected?: string; onPick?: (part: string) => void }) {
+export function PadLayer({ board, pads, p, selected, onPick, lit }: { board: Board; pads: Schemas['PlacedPad'][]; p: Projection; selected?: string; onPick?: (part: string) => void; lit?: string[] }) {
   return (
     <g>
       <PadPatterns thicknesses={pads.map((x) => x.thicknessMm)} />
@@ -30,12 +30,13 @@ export function PadLayer({ board, pads, p, selected, onPick }: { board: Board; p
         const bad = pad.fit?.state !== 'good'
         const small = Math.min(part.widthMm, part.depthMm) * p.scale < 34
         const on = pad.part === selected
+        const now = lit?.includes(pad.part)
         const text = small ? pad.letter : `${pad.letter} ${pad.thicknessMm.toFixed(1)}`
         const half = small ? 5 + pad.letter.length * 3 : 21
         return (
           <g key={pad.part} onClick={onPick && (() => onPick(pad.part))} className={onPick ? 'cursor-pointer' : undefined} data-pad={pad.part}>
             <title>{`Pad ${pad.letter} on ${pad.part}, ${pad.thicknessMm} mm ${pad.material}`}</title>
-            <path d={p.path(partCorners(part))} fill={`url(#${padPattern(pad.thicknessMm)})`} stroke={on || bad ? 'var(--plum)' : 'var(--ink)'} strokeWidth={on ? 3.4 : bad ? 2.4 : 1.1} />
+            <path d={p.path(partCorners(part))} fill={`url(#${padPattern(pad.thicknessMm)})`} stroke={now ? 'var(--copper)' : on || bad ? 'var(--plum)' : 'var(--ink)'} strokeWidth={now ? 6 : on ? 3.4 : bad ? 2.4 : 1.1} opacity={lit && !now ? 0.45 : 1} />
             <rect x={p.x(part.x) - half} y={p.y(part.y) - (small ? 8 : 11)} width={half * 2} height={small ? 16 : 22} fill="var(--card)" opacity={0.92} />
             <text x={p.x(part.x)} y={p.y(part.y) + (small ? 5 : 6)} textAnchor="middle" className="num" fontSize={small ? 14 : 17} fontWeight={600} fill={bad ? 'var(--plum)' : 'var(--ink)'}>{text}</text>
           </g>

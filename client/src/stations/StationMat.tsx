@@ -7,13 +7,15 @@ import { identity, placed } from '../mat/place'
 import { mm } from '../ui/format'
 import { MatchOverlay } from './match/MatchOverlay'
 import { MountOverlay } from './mount/MountOverlay'
+import { SectionTool } from './pads/SectionTool'
+import type { Line } from './pads/SectionView'
 import { PasteOverlay } from './paste/PasteOverlay'
 import { ProveOverlay } from './prove/ProveOverlay'
 import { TeardownOverlay } from './teardown/TeardownOverlay'
 import type { Steps } from './useSteps'
 
 /** What each station draws over the same board. */
-export function StationMat({ job, station, s, face, onFlip, selected, select }: { job: JobView; station: Station; s: Steps; face: Face; onFlip: () => void; selected?: string; select: (id?: string) => void }) {
+export function StationMat({ job, station, s, face, onFlip, selected, select, section }: { job: JobView; station: Station; s: Steps; face: Face; onFlip: () => void; selected?: string; select: (id?: string) => void; section?: { active: boolean; line?: Line; set: (l: Line) => void } }) {
   const { board, block, plan } = job
   const placement = plan.fit?.placement ?? identity
   const top = Math.max(...(board.outline as number[][]).map((p) => p[1]))
@@ -37,6 +39,8 @@ export function StationMat({ job, station, s, face, onFlip, selected, select }: 
           {station === 'teardown' && <TeardownOverlay job={job} s={s} p={p} />}
           {station === 'pads' && <PadLayer board={board} pads={plan.pads} p={p} selected={selected} onPick={select} />}
           {station === 'pads' && pad && gap && <Callout p={p} at={at(job, pad.part)} topMm={top} tone={pad.fit?.state === 'good' ? 'cool' : 'plum'} text={`${pad.letter}: gap ${mm(gap.nominalMm)} mm, ${pad.thicknessMm.toFixed(1)} mm pad ${pad.fit?.state === 'good' ? 'fills it' : pad.fit?.state === 'crushed' ? 'is crushed' : 'barely touches'}`} />}
+          {section?.active && <SectionTool p={p} line={section.line} onLine={section.set} />}
+          {section && !section.active && section.line && <path d={`M${p.x(section.line.x1)} ${p.y(section.line.y1)}L${p.x(section.line.x2)} ${p.y(section.line.y2)}`} stroke="var(--copper)" strokeWidth={2.5} strokeDasharray="14 4 3 4" />}
           {station === 'paste' && <PasteOverlay job={job} p={p} />}
           {station === 'mount' && block && <MountOverlay job={job} block={block} placement={placement} s={s} p={p} />}
           {station === 'prove' && <ProveOverlay job={job} p={p} top={top} />}

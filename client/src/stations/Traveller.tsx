@@ -16,11 +16,13 @@ import { PadsLedger } from './pads/PadsLedger'
 import { PasteLedger } from './paste/PasteLedger'
 import { PrepLedger } from './prep/PrepLedger'
 import { ProveLedger } from './prove/ProveLedger'
+import { SectionView, type Line } from './pads/SectionView'
 import { Route } from './Route'
 import { StationMat } from './StationMat'
 import { StepLine } from './StepLine'
 import { TeardownLedger } from './teardown/TeardownLedger'
 import { useSteps, type Steps } from './useSteps'
+import { Ways } from './Ways'
 
 const SqueezeLab = lazy(() => import('./paste/SqueezeLab').then((m) => ({ default: m.SqueezeLab })))
 
@@ -28,7 +30,7 @@ const Practice = lazy(() => import('./mount/Practice').then((m) => ({ default: m
 
 const order: Station[] = ['match', 'kit', 'teardown', 'prep', 'pads', 'paste', 'mount', 'prove', 'care']
 
-export interface LedgerProps { job: JobView; s: Steps; selected?: string; select: (id?: string) => void }
+export interface LedgerProps { job: JobView; s: Steps; selected?: string; select: (id?: string) => void; cutting?: boolean; setCutting?: (on: boolean) => void; setLine?: (l: Line) => void }
 
 const ledgers: Record<Station, (p: LedgerProps) => React.ReactNode> = {
   match: MatchLedger, kit: KitLedger, teardown: TeardownLedger, prep: PrepLedger, pads: PadsLedger, paste: PasteLedger, mount: MountLedger, prove: ProveLedger, care: CareLedger,
@@ -49,6 +51,9 @@ function Sheet({ job, station }: { job: JobView; station: Station }) {
   const [face, setFace] = useState<Face | null>(null)
   const [selected, select] = useState<string>()
   const [note, setNote] = useState(false)
+  const [cutting, setCutting] = useState(false)
+  const [line, setLine] = useState<Line>()
+  const sectioned = station === 'pads'
   const [labOf, setLabOf] = useState<Station>()
   const lab = labOf === station
   const setLab = (on: boolean) => setLabOf(on ? station : undefined)
@@ -58,7 +63,7 @@ function Sheet({ job, station }: { job: JobView; station: Station }) {
   const running = job.timers.find((t) => t.stepId === s.step?.id)
   useKeys({
     Space: () => { s.sign(); setFace(null) }, Backspace: s.back, f: flip, ArrowLeft: () => s.look(-1), ArrowRight: () => s.look(1), g: bench, n: () => setNote(true),
-    '+': () => s.setCount(s.count + 1), '-': () => s.setCount(s.count - 1), Escape: () => select(undefined),
+    '+': () => s.setCount(s.count + 1), '-': () => s.setCount(s.count - 1), Escape: () => { select(undefined); setCutting(false); setLine(undefined) }, x: () => { if (sectioned) setCutting(!cutting) },
     t: () => { if (s.step?.timerS != null && !running) s.changes.startTimer.mutate(s.step.id) },
     ...Object.fromEntries(order.map((st, i) => [String(i + 1), () => go(`/job/${job.id}/${st}`)])),
   })
@@ -72,8 +77,8 @@ function Sheet({ job, station }: { job: JobView; station: Station }) {
         <HeaderTimers job={job} />
       </InHeader>
       <Route job={job} station={station} />
-      <main className="flex min-h-0 min-w-0" aria-label="Mat">{station === 'paste' && lab && job.plan.paste.length > 0 ? <Suspense fallback={<Loading what="the patterns" />}><SqueezeLab job={job} onClose={() => setLab(false)} /></Suspense> : station === 'mount' && lab && job.plan.tightening ? <Suspense fallback={<Loading what="the practice" />}><Practice job={job} onClose={() => setLab(false)} /></Suspense> : <StationMat job={job} station={station} s={s} face={shown} onFlip={flip} selected={selected} select={select} />}</main>
-      <aside aria-label="Ledger" tabIndex={0} className="scroll-thin min-h-0 overflow-y-auto border-l border-rule bg-card px-4 py-3.5">{station === 'paste' && job.plan.paste.length > 0 && <Button className="mb-3" kind={lab ? 'plain' : 'go'} onClick={() => setLab(!lab)}>{lab ? 'Show the mat' : 'Compare patterns'}</Button>}{station === 'mount' && job.plan.tightening && <Button className="mb-3" kind={lab ? 'plain' : 'go'} onClick={() => setLab(!lab)}>{lab ? 'Show the mat' : 'Practise it first'}</Button>}<Ledger key={station} job={job} s={s} selected={selected} select={select} /></aside>
+      <main className="flex min-h-0 min-w-0" aria-label="Mat">{station === 'paste' && lab && job.plan.paste.length > 0 ? <Suspense fallback={<Loading what="the patterns" />}><SqueezeLab job={job} onClose={() => setLab(false)} /></Suspense> : station === 'mount' && lab && job.plan.tightening ? <Suspense fallback={<Loading what="the practice" />}><Practice job={job} onClose={() => setLab(false)} /></Suspense> : <div className="flex min-h-0 min-w-0 flex-1 flex-col"><StationMat job={job} station={station} s={s} face={shown} onFlip={flip} selected={selected} select={select} section={sectioned && (cutting || line) ? { active: cutting, line, set: (l) => { setLine(l); setCutting(false) } } : undefined} />{sectioned && line && <SectionView job={job} line={line} onClose={() => { setLine(undefined); setCutting(false) }} />}</div>}</main>
+      <aside aria-label="Ledger" tabIndex={0} className="scroll-thin min-h-0 overflow-y-auto border-l border-rule bg-card px-4 py-3.5">{station === 'paste' && job.plan.paste.length > 0 && <Button className="mb-3" kind={lab ? 'plain' : 'go'} onClick={() => setLab(!lab)}>{lab ? 'Show the mat' : 'Compare patterns'}</Button>}{station === 'mount' && job.plan.tightening && <Button className="mb-3" kind={lab ? 'plain' : 'go'} onClick={() => setLab(!lab)}>{lab ? 'Show the mat' : 'Practise it first'}</Button>}<Ledger key={station} job={job} s={s} selected={selected} select={select} cutting={cutting} setCutting={setCutting} setLine={setLine} /><Ways job={job} station={station} s={s} /></aside>
       <div className="col-span-3 grid min-h-[84px]"><StepLine job={job} s={s} onBench={station === 'teardown' || station === 'mount' || station === 'pads' || station === 'prep' ? bench : undefined} note={note} setNote={setNote} /></div>
     </div>
   )

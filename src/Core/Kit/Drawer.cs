@@ -7,7 +7,14 @@ public sealed record PadStock(string Id, string Material, double ThicknessMm, do
 
 /// <summary>A tube of paste.</summary>
 /// <param name="MonthsToRepaste">How long the shop trusts it, months.</param>
-public sealed record PasteStock(string Id, PasteMaterial Material, double GramsLeft, int MonthsToRepaste);
+public sealed record PasteStock(string Id, PasteMaterial Material, double GramsLeft, int MonthsToRepaste)
+{
+    /// <summary>Bore of its syringe, mm.</summary>
+    public double BoreMm { get; init; } = Paste.PasteAmount.DefaultBoreMm;
+
+    /// <summary>Plunger travel that is left, mm.</summary>
+    public double PlungerMm => GramsLeft / Material.DensityGPerMl * 1000 / (Math.PI * BoreMm * BoreMm / 4);
+}
 
 public sealed record ScrewStock(string Id, string Thread, double LengthMm, int Count);
 
@@ -29,4 +36,7 @@ public sealed record Drawer
     public IReadOnlyList<ScrewStock> Screws { get; init; } = [];
     public IReadOnlyList<Tool> Tools { get; init; } = [];
     public IReadOnlyList<Consumable> Consumables { get; init; } = [];
+
+    /// <summary>The paste by id; else the first that is no liquid metal, which nobody gets without asking.</summary>
+    public PasteStock? PasteOr(string? id) => Pastes.FirstOrDefault(p => id is not null && (p.Material.Id == id || p.Id == id)) ?? Pastes.FirstOrDefault(p => !p.Material.LiquidMetal);
 }

@@ -12,6 +12,9 @@ public sealed record PasteMaterial(
     string? Id, double YieldPa, double ViscosityPaS, double DensityGPerMl,
     double CUm = PasteMaterial.DefaultCUm, double M = PasteMaterial.DefaultM, double ConductivityWPerMK = 4)
 {
+    /// <summary>A gallium alloy: conducts, destroys aluminium, goes on as a film on both faces.</summary>
+    public bool LiquidMetal { get; init; }
+
     public const double DefaultCUm = 131;
     public const double DefaultM = 0.166;
 

@@ -13,11 +13,12 @@ public static class MountSteps
         if (c.Block is not { } block) return new(Station.Mount, "waits for a block", true, []);
         var back = block.BackPlate;
         var holes = block.Plates.SelectMany(p => p.Holes).ToList();
-        var first = holes.Where(h => back?.UsesHoles.Contains(h.Id) != true).ToList();
-        var held = holes.Except(first).ToList();
+        var all = c.Way("back-plate-screws") == "all";
+        var first = holes.Where(h => all || back?.UsesHoles.Contains(h.Id) != true).ToList();
+        var held = holes.Where(h => back?.UsesHoles.Contains(h.Id) == true).ToList();
         var order = plan.Tightening is { } t ? [.. t.Order.Select(id => first.First(h => h.Id == id))] : ScrewOrder.Of(first);
-        var number = order.Concat(ScrewOrder.Of(held)).Select((h, i) => (h.Id, i: i + 1)).ToDictionary(x => x.Id, x => x.i);
-        var boardFirst = c.Board.Kind is BoardKind.GraphicsCard or BoardKind.MemoryModule;
+        var number = order.Concat(ScrewOrder.Of([.. held.Except(first)])).Select((h, i) => (h.Id, i: i + 1)).ToDictionary(x => x.Id, x => x.i);
+        var boardFirst = c.Way("who-moves") == "board";
         var driver = (BlockHole h) => block.Kit?.Screws.FirstOrDefault(s => s.Thread == h.Thread)?.Driver ?? "PH1";
         List<WorkStep> steps =
         [
@@ -26,15 +27,15 @@ public static class MountSteps
                 Id = "mount.lower", Station = Station.Mount, Done = "Lowered, holes line up", Face = boardFirst ? Face.Back : Face.Front,
                 Title = boardFirst ? "Lower the board onto the block, holes visible from above" : "Lower the block onto the board",
                 Detail = "Line up before contact: sliding smears paste and drags pads. Leads routed out from under.",
-                Caution = "Do not press down while screwing.",
+                Caution = c.Way("pressing") == "light" ? "Press lightly over the die only, never on a corner." : "Do not press down while screwing.",
             },
             new()
             {
                 Id = "mount.start", Station = Station.Mount, Done = $"All {first.Count} started", Face = boardFirst ? Face.Back : Face.Front,
                 Title = $"Start {first.Count} screws loose{Washers(first)}",
-                Detail = held.Count > 0 ? $"Leave {held.Count} out: {string.Join(", ", held.Select(h => h.Id))} hold the back plate." : "No thread may bite yet; a screw that binds is crossed: back it out.",
+                Detail = held.Count > 0 && !all ? $"Leave {held.Count} out: {string.Join(", ", held.Select(h => h.Id))} hold the back plate." : "No thread may bite yet; a screw that binds is crossed: back it out.",
                 Targets = [.. first.Select(h => h.Id)], Driver = first.Count > 0 ? driver(first[0]) : null, Count = first.Count,
-                Facts = [new($"{first.Count}", "screws"), .. held.Count > 0 ? new[] { new Fact($"{held.Count}", "stay out") } : []],
+                Facts = [new($"{first.Count}", "screws"), .. held.Count > 0 && !all ? new[] { new Fact($"{held.Count}", "stay out") } : []],
             },
         ];
         if (plan.Tightening is { } tightening)
@@ -46,7 +47,7 @@ public static class MountSteps
             steps.Add(new()
             {
                 Id = "mount.back-plate", Station = Station.Mount, Done = $"Back plate on, {held.Count} screws", Face = Face.Back,
-                Title = $"Set the back plate with its pads and {held.Count} screws, started loose, then firm",
+                Title = all ? $"Take {held.Count} screws out again, set the back plate with its pads, and put them through it" : $"Set the back plate with its pads and {held.Count} screws, started loose, then firm",
                 Detail = "Its own pads and washers; nothing may short.",
                 Caution = "A back plate that touches a lead or a pin is a short circuit.",
                 Targets = [.. held.Select(h => h.Id)], Count = held.Count,

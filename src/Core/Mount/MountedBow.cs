@@ -24,7 +24,7 @@ public static class MountedBow
     {
         stiffness ??= new();
         var loads = seated.Dies.Select(d => (d.Part, d.LoadN)).Concat(seated.Pads.Select(p => (p.Part, p.LoadN))).Where(l => l.LoadN > 0)
-            .Select(l => board.FindPart(l.Part)).Zip(seated.Dies.Select(d => d.LoadN).Concat(seated.Pads.Select(p => p.LoadN)).Where(n => n > 0), (p, n) => new BowLoad(p!.X, p.Y, p.WidthMm, p.DepthMm, -n)).ToList();
+            .Select(l => board.FindPart(l.Part)).Zip(seated.Dies.Select(d => d.LoadN).Concat(seated.Pads.Select(p => p.LoadN)).Where(n => n > 0), (p, n) => new BowLoad(p!.X, p.Y, p.WidthMm, p.DepthMm, p.Face == Face.Back ? n : -n)).ToList();
         var supports = block.Plates.SelectMany(p => p.Holes).Where(h => seated.Screws.Any(s => s.Hole == h.Id && s.LoadN > 0.1))
             .Select(h => fit.Placement.Apply(h.At)).Where(p => board.Outline.Contains(p)).Select(p => new BowSupport(p.X, p.Y, SupportKind.Pinned, WasherMm)).ToList();
         var dies = board.Parts.Where(p => p.Face == Face.Front && p.Kind is PartKind.Die or PartKind.Lid).ToList();

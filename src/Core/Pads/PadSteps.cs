@@ -12,7 +12,7 @@ public static class PadSteps
         [PartKind.BridgeChip] = "bridge chip", [PartKind.Controller] = "controllers", [PartKind.Capacitor] = "capacitors",
     };
 
-    public static StationPlan Of(JobPlan plan)
+    public static StationPlan Of(JobContext c, JobPlan plan)
     {
         if (plan.Gaps is null) return new(Station.Pads, "waits for a block", true, []);
         if (plan.Pads.Count == 0) return new(Station.Pads, "no pads", false, []);
@@ -25,10 +25,11 @@ public static class PadSteps
                 Title = $"Cut {sheet.Placements.Count} pieces from {(sheet.Offcut ? "offcut" : "sheet")} {sheet.StockId}, {sheet.Cuts.Count} cuts",
                 Detail = FormattableString.Invariant($"{sheet.WidthMm:0.#} × {sheet.DepthMm:0.#} mm, letters {Letters([.. sheet.Placements.Select(p => p.PieceId)])}. Follow the cutting sheet, edge to edge."),
                 Caution = "Cut away from the hand.",
+                Count = sheet.Cuts.Count,
                 Facts = [new($"{sheet.Cuts.Count}", "cuts"), new($"{sheet.Placements.Count}", "pieces")],
             });
         }
-        foreach (var g in plan.Pads.GroupBy(p => (p.Kind, p.Face, p.ThicknessMm, p.Material)))
+        foreach (var g in plan.Pieces.GroupBy(p => (p.Kind, p.Face, p.ThicknessMm, p.Material)))
         {
             var list = g.ToList();
             var words = Words.GetValueOrDefault(g.Key.Kind, "parts");
@@ -37,18 +38,25 @@ public static class PadSteps
                 Id = FormattableString.Invariant($"pads.lay-{words.Replace(' ', '-')}-{g.Key.Face}-{g.Key.ThicknessMm:0.0#}-{g.Key.Material}").ToLowerInvariant(),
                 Station = Station.Pads,
                 Done = $"{list.Count} laid, {list.Count * 2} films off",
-                Title = FormattableString.Invariant($"Lay {list.Count} {g.Key.ThicknessMm:0.0#} mm {(list.Count == 1 ? "pad" : "pads")} on the {words}, {(list.Count == 1 ? "letter" : "letters")} {Letters([.. list.Select(p => p.Letter)])}"),
-                Detail = $"Film off both sides of each, {list.Count * 2} films in all. Press each on its chip; {(list[0].OnBlock ? "tacky side to the block" : "on the board")}.",
+                Title = FormattableString.Invariant($"Lay {list.Count} {g.Key.ThicknessMm:0.0#} mm {(list.Exists(p => p.Parts.Count > 1) ? list.Count == 1 ? "strip" : "strips" : list.Count == 1 ? "pad" : "pads")} on the {words}, {(list.Count == 1 ? "letter" : "letters")} {Letters([.. list.Select(p => p.Id)])}"),
+                Detail = $"Film off both sides of each, {list.Count * 2} films in all. Press each on its chip; {Where(c, list[0])}.",
                 Caution = "Film left on a pad cooks the chip under it: count the films.",
                 Face = g.Key.Face,
-                Targets = [.. list.Select(p => p.Part)],
+                Targets = [.. list.SelectMany(p => p.Parts)],
                 Count = list.Count * 2,
-                Facts = [new(FormattableString.Invariant($"{g.Key.ThicknessMm:0.0#} mm"), g.Key.Material), new($"{list.Count}", "pads"), new($"{list.Count * 2}", "films")],
+                Facts = [new(FormattableString.Invariant($"{g.Key.ThicknessMm:0.0#} mm"), g.Key.Material), new($"{list.Count}", "pieces"), new($"{list.Count * 2}", "films")],
             });
         }
         var (summary, trouble) = Summary(plan);
         return new(Station.Pads, summary, trouble, steps);
     }
+
+    private static string Where(JobContext c, PadPiece piece) => c.Way("pads-on") switch
+    {
+        "board" => "on the board, where its part shows it",
+        "block" => "on the block, in its pocket",
+        _ => piece.OnBlock ? "tacky side to the block" : "on the board",
+    };
 
     private static (string, bool) Summary(JobPlan plan)
     {

@@ -33,12 +33,12 @@ public static class PrepSteps
                 Id = $"prep.clean-{System.Text.Json.JsonNamingPolicy.KebabCaseLower.ConvertName(kind.ToString())}",
                 Station = Station.Prep,
                 Title = $"Clean {words}{(parts.Count > 1 ? $", {parts.Count} faces" : "")}",
-                Detail = die ? $"{remover?.Name ?? "Remover"} on, wait {wait} s, wipe; then alcohol. {detail}" : $"Alcohol and a lint-free cloth. {detail}",
+                Detail = die || c.Way("cleaning") == "remover" ? $"{remover?.Name ?? "Remover"} on, wait {wait} s, wipe; then alcohol. {detail}" : $"Alcohol and a lint-free cloth. {detail}",
                 Caution = "Alcohol burns: no heat gun, oven or spark near it; ventilate.",
                 Done = "Clean",
                 Face = parts[0].Face,
                 Targets = [.. parts.Select(p => p.Id)],
-                TimerS = die ? wait : null,
+                TimerS = die || c.Way("cleaning") == "remover" ? wait : null,
                 Facts = die ? [new($"{wait} s", "wait before wiping")] : [],
             });
         }

@@ -18,8 +18,17 @@ public sealed record JobContext
     /// <summary>Paste by id from the drawer; null takes the first.</summary>
     public string? PasteId { get; init; }
     public IReadOnlyList<Reading> Readings { get; init; } = [];
+    /// <summary>Ways chosen where installers disagree, by question.</summary>
+    public IReadOnlyDictionary<string, string> Ways { get; init; } = new Dictionary<string, string>();
+    /// <summary>The cut plan that somebody has begun to cut; null while nothing is cut.</summary>
+    public Pads.Cutting.BegunCutting? Begun { get; init; }
+    /// <summary>Stock pads as they were found.</summary>
+    public IReadOnlyList<Pads.Stock.AsFoundPad> AsFound { get; init; } = [];
+
+    /// <summary>The way chosen for a question, or its default.</summary>
+    public string Way(string school) => Ways.TryGetValue(school, out var way) ? way : Schools.For(Board).First(s => s.Id == school).Default;
 
     public IReadOnlyDictionary<string, PadMaterial> Materials => Drawer.Materials.ToDictionary(m => m.Id);
 
-    public PasteStock? Paste => Drawer.Pastes.FirstOrDefault(p => p.Material.Id == PasteId) ?? (Drawer.Pastes.Count > 0 ? Drawer.Pastes[0] : null);
+    public PasteStock? Paste => Drawer.PasteOr(PasteId);
 }

@@ -18,12 +18,18 @@ public sealed record JobPlan
     public TeardownPlan? Teardown { get; init; }
     public GapsResult? Gaps { get; init; }
     public IReadOnlyList<PlacedPad> Pads { get; init; } = [];
+    /// <summary>Pieces to cut: one for each pad, or strips.</summary>
+    public IReadOnlyList<PadPiece> Pieces { get; init; } = [];
     public CutPlan? Cutting { get; init; }
+    /// <summary>What the stock pads say of the parts' heights.</summary>
+    public IReadOnlyList<Pads.Stock.PartEvidence> Evidence { get; init; } = [];
     public SeatingResult? Seating { get; init; }
     public IReadOnlyList<PasteFace> Paste { get; init; } = [];
     public TighteningResult? Tightening { get; init; }
     public Comparison? Comparison { get; init; }
     public IReadOnlyList<StationPlan> Stations { get; init; } = [];
+    /// <summary>Questions on which installers disagree, for this board.</summary>
+    public IReadOnlyList<School> Schools { get; init; } = [];
     /// <summary>What could not be reckoned, and why.</summary>
     public IReadOnlyList<string> Troubles { get; init; } = [];
 }

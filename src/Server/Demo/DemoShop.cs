@@ -14,7 +14,7 @@ using Microsoft.Extensions.DependencyInjection;
 namespace FaithfulBracket.Server.Demo;
 
 /// <summary>Fills an empty shop from a folder of documents: boards, blocks, the drawer, and jobs with what was signed.</summary>
-internal sealed class DemoShop([FromKeyedServices("board")] Library boards, [FromKeyedServices("block")] Library blocks, DrawerItems drawer, Jobs jobs, JobPapers papers, JobViews views, Traces traces)
+internal sealed class DemoShop([FromKeyedServices("board")] Library boards, [FromKeyedServices("block")] Library blocks, DrawerItems drawer, Jobs jobs, JobPapers papers, JobViews views, Traces traces, JobSheets sheets)
 {
     public void FillIfEmpty(string folder)
     {
@@ -88,7 +88,12 @@ internal sealed class DemoShop([FromKeyedServices("board")] Library boards, [Fro
         var signedSteps = j.TryGetProperty("signedSteps", out var sp) ? sp.GetInt32() : 0;
         var stations = views.PlanOf(id).Stations;
         var steps = stations.Take(signedStations).SelectMany(s => s.Steps).Concat(stations.Skip(signedStations).Take(1).SelectMany(s => s.Steps).Take(signedSteps));
-        foreach (var step in steps) jobs.Record(id, step.Id, "done", by, step.Count, null, 0);
+        var plan = views.PlanOf(id);
+        foreach (var step in steps)
+        {
+            if (step.Id.StartsWith(CuttingEndpoints.CutSteps, StringComparison.Ordinal)) CuttingEndpoints.Begin(id, plan, JobViews.States(jobs.Events(id)).Values.Where(s => s.Signed).Select(s => s.StepId).ToHashSet(), by, sheets);
+            jobs.Record(id, step.Id, "done", by, step.Count, null, 0);
+        }
         if (j.TryGetProperty("notes", out var notes)) foreach (var n in notes.EnumerateArray()) papers.AddNote(id, null, n.GetString()!, by);
         if (j.TryGetProperty("timers", out var timers))
             foreach (var t in timers.EnumerateArray()) papers.StartTimer(id, t.GetProperty("stepId").GetString()!, t.GetProperty("label").GetString()!, t.GetProperty("seconds").GetInt32());

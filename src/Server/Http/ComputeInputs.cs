@@ -58,7 +58,7 @@ internal static class ComputeInputs
 
     public static PasteMaterial PasteValues(ObjectReader p, string? id) => new(
         id, p.Number("yieldPa", 1e-3, 1e6), p.Number("viscosityPaS", 1e-3, 1e6, otherwise: 100), p.Number("densityGPerMl", 0.1, 30, otherwise: 2.5),
-        p.Number("cUm", 0.01, 10_000, PasteMaterial.DefaultCUm), p.Number("m", 0.01, 0.9, PasteMaterial.DefaultM), p.Number("conductivityWPerMK", 0.01, 1000, otherwise: 4));
+        p.Number("cUm", 0.01, 10_000, PasteMaterial.DefaultCUm), p.Number("m", 0.01, 0.9, PasteMaterial.DefaultM), p.Number("conductivityWPerMK", 0.01, 1000, otherwise: 4)) { LiquidMetal = p.Flag("liquidMetal", false) };
 
     public static List<LaidPad> Pads(ObjectReader o) =>
         o.Objects("pads", p => new LaidPad(p.Text("part"), p.Number("thicknessMm", 0.05, 20), p.Text("material")));

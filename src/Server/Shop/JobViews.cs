@@ -24,10 +24,13 @@ internal sealed record RunningTimer(long Id, long JobId, string StepId, string L
 internal sealed record JobView(
     long Id, string Title, string? Client, string Bench, string? PasteId, IReadOnlyList<LaidPad> PadChoices, long Version, string OpenedBy, string OpenedAt,
     Board Board, Block? Block, JobPlan Plan, IReadOnlyList<StationState> Route, IReadOnlyList<StepState> Steps, IReadOnlyList<StepEvent> History,
-    IReadOnlyList<ReadingRow> Readings, IReadOnlyList<NoteRow> Notes, IReadOnlyList<PhotoInfo> Photos, IReadOnlyList<RunningTimer> Timers, string ServerTime);
+    IReadOnlyList<ReadingRow> Readings, IReadOnlyList<NoteRow> Notes, IReadOnlyList<PhotoInfo> Photos, IReadOnlyList<RunningTimer> Timers, string ServerTime)
+{
+    public required JobSheetSet Sheets { get; init; }
+}
 
 /// <summary>Puts a job together from its rows; plans are kept until something they rest on changes.</summary>
-internal sealed class JobViews(Jobs jobs, JobPapers papers, ShopMemory shop, TimeProvider time)
+internal sealed class JobViews(Jobs jobs, JobPapers papers, JobSheets sheets, ShopMemory shop, TimeProvider time)
 {
     private readonly ConcurrentDictionary<long, (object Key, JobPlan Plan)> _plans = new();
 
@@ -36,16 +39,17 @@ internal sealed class JobViews(Jobs jobs, JobPapers papers, ShopMemory shop, Tim
         var row = jobs.Get(id);
         var events = jobs.Events(id);
         var readings = papers.Readings(id);
-        var (plan, board, block, choices) = Plan(row, readings, cancel);
+        var set = JobSheetSet.Of(sheets.All(id));
+        var (plan, board, block, choices) = Plan(row, readings, set, events, cancel);
         var states = States(events);
         return new(row.Id, row.Title, row.Client, row.Bench, row.PasteId, choices, row.Version, row.OpenedBy, row.OpenedAt, board, block, plan,
             Route(plan, states), [.. states.Values], events, readings, papers.Notes(id),
-            [.. papers.Photos(id).Select(p => new PhotoInfo(p.Id, p.StepId, p.ByInitials, p.At))], Timers(papers.Running(id)), Now());
+            [.. papers.Photos(id).Select(p => new PhotoInfo(p.Id, p.StepId, p.ByInitials, p.At))], Timers(papers.Running(id)), Now()) { Sheets = set };
     }
 
     public string Now() => time.GetUtcNow().UtcDateTime.ToString("yyyy-MM-dd'T'HH:mm:ss.fff'Z'", System.Globalization.CultureInfo.InvariantCulture);
 
-    public JobPlan PlanOf(long id, CancellationToken cancel = default) => Plan(jobs.Get(id), papers.Readings(id), cancel).Plan;
+    public JobPlan PlanOf(long id, CancellationToken cancel = default) => Plan(jobs.Get(id), papers.Readings(id), JobSheetSet.Of(sheets.All(id)), jobs.Events(id), cancel).Plan;
 
     public static Dictionary<string, StepState> States(IReadOnlyList<StepEvent> events) => events.GroupBy(e => e.StepId).ToDictionary(g => g.Key, g =>
     {
@@ -78,12 +82,14 @@ internal sealed class JobViews(Jobs jobs, JobPapers papers, ShopMemory shop, Tim
         return $"{signed.Count} of {s.Steps.Count} steps signed";
     }
 
-    private (JobPlan Plan, Board Board, Block? Block, IReadOnlyList<LaidPad> Choices) Plan(JobRow row, IReadOnlyList<ReadingRow> readings, CancellationToken cancel)
+    private (JobPlan Plan, Board Board, Block? Block, IReadOnlyList<LaidPad> Choices) Plan(JobRow row, IReadOnlyList<ReadingRow> readings, JobSheetSet set, IReadOnlyList<StepEvent> events, CancellationToken cancel)
     {
         var board = shop.Boards.GetValueOrDefault(row.BoardId) ?? throw new NotHereException($"The library has no board \"{row.BoardId}\".");
         var block = row.BlockId is null ? null : shop.Blocks.GetValueOrDefault(row.BlockId);
         var choices = JsonSerializer.Deserialize<List<LaidPad>>(row.PadChoices, DocumentJson.Options)!;
-        var key = (row.Version, shop.Edition, string.Join(',', readings.Select(r => r.Id)));
+        // a cut plan stands once a cut is signed, and only as long as one is
+        var begun = set.Cutting is not null && States(events).Values.Any(s => s.Signed && s.StepId.StartsWith("pads.cut-", StringComparison.Ordinal));
+        var key = (row.Version, shop.Edition, string.Join(',', readings.Select(r => r.Id)), set.Key, begun);
         if (_plans.TryGetValue(row.Id, out var kept) && kept.Key.Equals(key)) return (kept.Plan, board, block, choices);
         var plan = JobPlanner.Plan(new()
         {
@@ -92,6 +98,9 @@ internal sealed class JobViews(Jobs jobs, JobPapers papers, ShopMemory shop, Tim
             Drawer = shop.Drawer,
             PadChoices = choices.ToDictionary(c => c.Part),
             PasteId = row.PasteId,
+            Ways = set.Ways,
+            Begun = begun ? set.Cutting : null,
+            AsFound = set.AsFound,
             Readings = [.. readings.Select(r => new Reading(Enum.Parse<Phase>(r.Phase, ignoreCase: true), r.RoomC, r.CoolantC, r.DieC, r.HotspotC, r.MemoryC, r.PowerW, r.FlowLMin, r.Note))],
         }, cancel: cancel);
         _plans[row.Id] = (key, plan);

@@ -40,12 +40,18 @@ internal static class DrawerEndpoints
         {
             "material" => ComputeInputs.Material(o),
             "pad" => new PadStock(id, o.Text("material"), o.Number("thicknessMm", 0.05, 20), o.Number("widthMm", 1, 2000), o.Number("depthMm", 1, 2000), o.Integer("count", 0, 10_000), o.Flag("offcut", false)),
-            "paste" => new PasteStock(id, Paste(o), o.Number("gramsLeft", 0, 10_000), o.OptionalInteger("monthsToRepaste", 1, 240) ?? 24),
+            "paste" => new PasteStock(id, Paste(o), o.Number("gramsLeft", 0, 10_000), o.OptionalInteger("monthsToRepaste", 1, 240) ?? 24) { BoreMm = Bore(o) },
             "screw" => new ScrewStock(id, o.Text("thread", 20), o.Number("lengthMm", 0.5, 200), o.Integer("count", 0, 100_000)),
             "tool" => new Tool(id, o.Text("name")),
             "consumable" => new Consumable(id, o.Text("name"), o.Number("amount", 0, 1e6), o.OptionalText("unit") ?? "", o.Number("lowAt", 0, 1e6, otherwise: 0), o.OptionalInteger("waitS", 1, 86400)),
             _ => throw new InputException("", $"The drawer has no kind \"{kind}\": material, pad, paste, screw, tool or consumable."),
         };
+    }
+
+    private static double Bore(ObjectReader o)
+    {
+        o.OptionalNumber("plungerMm"); // told from grams and bore, read back and left
+        return o.Number("boreMm", 2, 60, otherwise: Core.Paste.PasteAmount.DefaultBoreMm);
     }
 
     private static PasteMaterial Paste(ObjectReader o)

@@ -80,7 +80,7 @@ internal static class JobEndpoints
         return View(id, views, response, default);
     }
 
-    private static Ok<StepState> Sign(long id, string stepId, Signature body, HttpRequest request, Jobs jobs, JobViews views, JobPapers papers)
+    private static Ok<StepState> Sign(long id, string stepId, Signature body, HttpRequest request, Jobs jobs, JobViews views, JobPapers papers, JobSheets sheets)
     {
         CheckInitials(body.By);
         var version = Versions.Expected(request);
@@ -89,6 +89,7 @@ internal static class JobEndpoints
         var signed = states.Values.Where(s => s.Signed).Select(s => s.StepId).ToHashSet();
         if (signed.Contains(stepId) && states[stepId].Version == version) throw new StepLockedException($"{states[stepId].By} signed this already at {states[stepId].At[11..16]}.", []);
         SignOff.Check(plan, signed, stepId, body.Count, body.OverrideReason);
+        if (stepId.StartsWith(CuttingEndpoints.CutSteps, StringComparison.Ordinal)) CuttingEndpoints.Begin(id, plan, signed, body.By, sheets);
         var e = jobs.Record(id, stepId, "done", body.By, body.Count, string.IsNullOrWhiteSpace(body.OverrideReason) ? null : body.OverrideReason, version);
         foreach (var timer in papers.Running(id).Where(t => t.StepId == stepId)) papers.StopTimer(id, timer.Id);
         return TypedResults.Ok(new StepState(stepId, true, e.ByInitials, e.At, e.Count, e.OverrideReason, version + 1));

@@ -1,11 +1,10 @@
-using FaithfulBracket.Core;
 using FaithfulBracket.Formats.Records;
 using FaithfulBracket.Server.Shop;
 using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Stations;
 
-/// <summary>Papers a job leaves with: the build record and the cutting sheets.</summary>
+/// <summary>The build record a job leaves with.</summary>
 internal static class RecordEndpoints
 {
     public static void Map(IEndpointRouteBuilder app)
@@ -16,13 +15,6 @@ internal static class RecordEndpoints
             var photos = papers.Photos(id).Select(p => new RecordPhoto(p.MediaType, File.ReadAllBytes(papers.PathOf(p)), p.At)).ToList();
             var signed = v.Steps.Where(s => s.Signed).ToDictionary(s => s.StepId, s => new RecordSignature(s.By, s.At, s.Count, s.OverrideReason));
             return Results.Text(BuildRecord.Html(new(v.Id, v.Title, v.Client, v.Board, v.Block, v.Plan, signed, [.. v.Notes.Select(n => $"{n.ByInitials} {n.At[..10]}: {n.Text}")], photos)), "text/html; charset=utf-8");
-        }).WithTags("jobs");
-        app.MapGet("/api/jobs/{id:long}/cutting/{sheet:int}.svg", (long id, int sheet, double? scale, JobViews views) =>
-        {
-            if (scale is { } s && !(s is > 0.9 and < 1.1)) throw new InputException("/scale", "Expected a correction between 0.9 and 1.1.");
-            var sheets = views.PlanOf(id).Cutting?.Sheets ?? [];
-            if (sheet < 1 || sheet > sheets.Count) throw new NotHereException($"Job {id} has {sheets.Count} cutting sheets.");
-            return Results.Text(CuttingSvg.Draw(sheets[sheet - 1], scale ?? 1), "image/svg+xml; charset=utf-8");
         }).WithTags("jobs");
     }
 }

@@ -3,7 +3,9 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Mount;
 using FaithfulBracket.Core.Pads;
+using FaithfulBracket.Core.Pads.Section;
 using FaithfulBracket.Core.Pads.Seating;
+using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
 using FaithfulBracket.Store;
@@ -26,6 +28,25 @@ internal static class WhatIfEndpoints
         job.MapGet("/alternatives", OtherPads);
         job.MapPost("/practice", PractiseAsync).Accepts<PracticeAsk>("application/json");
         job.MapGet("/bow", Bow);
+        job.MapGet("/section", Section);
+        job.MapGet("/pad-fault", Faulty);
+    }
+
+    /// <summary>The stack cut through between two points of the board.</summary>
+    private static Ok<SectionResult> Section(long id, double x1, double y1, double x2, double y2, JobViews views, CancellationToken cancel)
+    {
+        foreach (var (name, v) in (ReadOnlySpan<(string, double)>)[("?x1", x1), ("?y1", y1), ("?x2", x2), ("?y2", y2)])
+            if (!(Math.Abs(v) <= 5000)) throw new InputException(name, "Expected millimetres on the board.");
+        var job = views.View(id, cancel);
+        return TypedResults.Ok(SectionCut.Of(job.Board, job.Block, job.Plan.Fit?.Placement ?? new(0, 0, 0), job.Plan.Gaps?.PlaneMm, job.Plan.Seating, job.Plan.Pads, new(x1, y1), new(x2, y2)));
+    }
+
+    /// <summary>One pad laid wrong: what would be seen and felt.</summary>
+    private static Ok<PadFaultResult> Faulty(long id, string part, string fault, JobViews views, ShopMemory shop, CancellationToken cancel)
+    {
+        if (!EnumNames<PadFault>.TryParse(fault, out var kind)) throw new InputException("?fault", $"Expected one of {string.Join(", ", EnumNames<PadFault>.All)}, found \"{fault}\".");
+        var r = Prepare(id, views, shop, cancel);
+        return TypedResults.Ok(PadFaults.Try(r.Job.Board, r.Block, r.Laid, part, kind, r.Materials, r.Paste));
     }
 
     private sealed record Ready(JobView Job, Core.Blocks.Block Block, List<LaidPad> Laid, PasteMaterial Paste, Dictionary<string, PadMaterial> Materials);
@@ -34,7 +55,7 @@ internal static class WhatIfEndpoints
     {
         var job = views.View(id, cancel);
         if (job.Block is not { } block || job.Plan.Seating is null) throw new InputException("", "Choose a block and a paste first: nothing is seated yet.");
-        var stock = shop.Drawer.Pastes.FirstOrDefault(p => p.Material.Id == job.PasteId || p.Id == job.PasteId) ?? shop.Drawer.Pastes[0];
+        var stock = shop.Drawer.PasteOr(job.PasteId)!;
         return new(job, block, [.. job.Plan.Pads.Where(p => p.Face == Face.Front).Select(p => new LaidPad(p.Part, p.ThicknessMm, p.Material))], stock.Material, shop.Drawer.Materials.ToDictionary(m => m.Id));
     }
 

@@ -3,13 +3,15 @@ import { Link } from 'react-router'
 import { answer, http, type JobView, type Schemas } from '../../api/client'
 import { useDrawer } from '../../api/queries'
 import { Band } from '../../ui/Band'
+import { Button } from '../../ui/Button'
 import { percent, range } from '../../ui/format'
 import { Head, Row, Section, Why } from '../Ledger'
 import { StepList } from '../StepList'
+import { Faults } from './Faults'
 import type { LedgerProps } from '../Traveller'
 
 /** Gap bands with the pad on the same scale, where the block comes to rest, and what else would do. */
-export function PadsLedger({ job, s, selected, select }: LedgerProps) {
+export function PadsLedger({ job, s, selected, select, cutting: slicing, setCutting, setLine }: LedgerProps) {
   const { pads, seating, gaps, cutting } = job.plan
   const materials = useDrawer().data?.drawer.materials ?? []
   if (!gaps) return <Head tone="text-plum" sub={job.plan.troubles.join(' ') || 'Choose a block at Match first.'}>No pads yet</Head>
@@ -20,8 +22,10 @@ export function PadsLedger({ job, s, selected, select }: LedgerProps) {
       <Head tone={seating?.floats || bad.length ? 'text-plum' : 'text-cool'} sub={seating?.why}>
         {seating?.floats ? 'The block floats' : bad.length ? `${bad.length} ${bad.length === 1 ? 'pad does' : 'pads do'} not fit` : 'Every pad touches'}
       </Head>
+      <div className="mt-2"><Button kind={slicing ? 'go' : 'plain'} aria-pressed={slicing} keyName="X" onClick={() => setCutting?.(!slicing)}>{slicing ? 'Click two points on the mat' : 'Cut a section'}</Button></div>
+      {job.plan.evidence.filter((e) => !e.agrees).map((e) => <Why key={e.part} tone="text-plum">{e.text}</Why>)}
       {selected && pads.some((p) => p.part === selected)
-        ? <OnePad job={job} s={s} selected={selected} select={select} materials={materials} />
+        ? <OnePad job={job} s={s} selected={selected} select={select} materials={materials} setLine={setLine} />
         : (
           <Section title="Gap with its tolerance, the pad, and the gaps that pad can fill">
             <table className="w-full">
@@ -57,7 +61,7 @@ export function PadsLedger({ job, s, selected, select }: LedgerProps) {
       )}
       {cutting && cutting.sheets.length > 0 && (
         <Section title="Cutting">
-          {cutting.sheets.map((x, i) => <Row key={i} name={`${x.offcut ? 'offcut' : 'sheet'} ${x.stockId}`} value={`${x.placements.length} pieces, ${x.cuts.length} cuts`} />)}
+          {cutting.sheets.map((x, i) => <div key={i}><Row name={`${x.offcut ? 'offcut' : 'sheet'} ${x.stockId}`} value={`${x.placements.length} pieces, ${x.cuts.length} cuts`} /><PutAway job={job} s={s} sheet={i + 1} rests={x.leftovers} /></div>)}
           {cutting.unplaced.map((u) => <Why key={u.pieceId} tone="text-plum">{u.pieceId}: {u.reason}</Why>)}
           <Link to={`/job/${job.id}/cutting`} className="mt-1 inline-block text-copper underline underline-offset-3">Open the cutting sheets</Link>
         </Section>
@@ -69,7 +73,7 @@ export function PadsLedger({ job, s, selected, select }: LedgerProps) {
 }
 
 /** One pad: its band, why, and other thicknesses to try; the seating answers at once. */
-function OnePad({ job, s, selected, select, materials }: { job: JobView; s: LedgerProps['s']; selected: string; select: (id?: string) => void; materials: Schemas['PadMaterial'][] }) {
+function OnePad({ job, s, selected, select, materials, setLine }: { job: JobView; s: LedgerProps['s']; selected: string; select: (id?: string) => void; materials: Schemas['PadMaterial'][]; setLine?: LedgerProps['setLine'] }) {
   const pad = job.plan.pads.find((p) => p.part === selected)!
   const gap = job.plan.gaps!.pairs.find((g) => g.part === selected)!
   const stock = useDrawer().data?.drawer.pads ?? []
@@ -95,8 +99,28 @@ function OnePad({ job, s, selected, select, materials }: { job: JobView; s: Ledg
         })}
         {pad.chosen && <button type="button" onClick={() => choose(null, like)} className="px-2 py-1 text-copper underline">as reckoned</button>}
       </div>
+      <div className="mt-2 flex gap-2"><Button onClick={() => setLine?.(through(job, selected, true))}>Section along x</Button><Button onClick={() => setLine?.(through(job, selected, false))}>along y</Button></div>
+      {job.plan.evidence.filter((e) => e.part === selected).map((e) => <Why key={e.part} tone={e.agrees ? '' : 'text-plum'}>{e.text}</Why>)}
+      <Faults key={selected} job={job} part={selected} />
     </Section>
   )
+}
+
+/** Once a sheet is cut its useful rests go into the drawer with one press. */
+export function PutAway({ job, s, sheet, rests }: { job: JobView; s: LedgerProps['s']; sheet: number; rests: Schemas['Leftover'][] }) {
+  const cut = job.steps.some((x) => x.stepId === `pads.cut-${sheet}` && x.signed)
+  const kept = rests.filter((r) => r.widthMm >= 8 && r.depthMm >= 8)
+  if (!cut) return null
+  if (job.sheets.cutting?.putAway.includes(sheet)) return <p className="text-[13.5px] text-cool">{kept.length === 0 ? 'taken off the drawer' : `${kept.length} ${kept.length === 1 ? 'offcut lies' : 'offcuts lie'} in the drawer`}</p>
+  return <Button className="my-1" kind="go" disabled={s.changes.putAway.isPending} onClick={() => s.changes.putAway.mutate({ sheet, by: s.by }, { onError: s.refuse })}>{kept.length === 0 ? 'Take the sheet off the drawer' : `Put ${kept.length} ${kept.length === 1 ? 'offcut' : 'offcuts'} in the drawer`}</Button>
+}
+
+/** A line across the whole board through the middle of a part. */
+function through(job: JobView, part: string, alongX: boolean) {
+  const at = job.board.parts.find((p) => p.id === part)!
+  const xs = (job.board.outline as number[][]).map((p) => p[alongX ? 0 : 1])
+  const [a, b] = [Math.min(...xs), Math.max(...xs)]
+  return alongX ? { x1: a, y1: at.y, x2: b, y2: at.y } : { x1: at.x, y1: a, x2: at.x, y2: b }
 }
 
 /** "A–F" for a run, else the letters. */

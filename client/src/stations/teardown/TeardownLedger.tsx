@@ -1,9 +1,10 @@
 import { Head, Section, Why } from '../Ledger'
+import { AsFound } from './AsFound'
 import { StepList } from '../StepList'
 import type { LedgerProps } from '../Traveller'
 
 /** The order with its reasons, the tray map, and the way back. */
-export function TeardownLedger({ job, s }: LedgerProps) {
+export function TeardownLedger({ job, s, selected }: LedgerProps) {
   const plan = job.plan.teardown
   if (!plan) return <Head tone="text-plum" sub="The board document holds no pieces, fasteners or leads. Add an assembly to the document and keep it again.">No assembly described</Head>
   const screws = plan.tray.reduce((n, t) => n + t.count, 0)
@@ -26,6 +27,7 @@ export function TeardownLedger({ job, s }: LedgerProps) {
           })}
         </div>
       </Section>
+      <AsFound key={selected} job={job} s={s} selected={selected} />
       <Section title="Back to stock, in this order">
         <ol className="list-inside list-decimal text-[14px] text-soft">{plan.restore.map((r) => <li key={r.target}>{r.action} {r.name}{r.cell ? `, cell ${r.cell}` : ''}</li>)}</ol>
       </Section>

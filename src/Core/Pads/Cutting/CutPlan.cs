@@ -17,7 +17,11 @@ public sealed record Cut(int Order, char Axis, double AtMm, double FromMm, doubl
 
 public sealed record Leftover(double XMm, double YMm, double WidthMm, double DepthMm);
 
-public sealed record CutSheet(string StockId, bool Offcut, double WidthMm, double DepthMm, IReadOnlyList<CutPlacement> Placements, IReadOnlyList<Cut> Cuts, IReadOnlyList<Leftover> Leftovers);
+public sealed record CutSheet(string StockId, bool Offcut, double WidthMm, double DepthMm, IReadOnlyList<CutPlacement> Placements, IReadOnlyList<Cut> Cuts, IReadOnlyList<Leftover> Leftovers)
+{
+    public double? ThicknessMm { get; init; }
+    public string? Material { get; init; }
+}
 
 public sealed record UnplacedPiece(string PieceId, string Reason);
 

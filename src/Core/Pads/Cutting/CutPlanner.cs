@@ -73,7 +73,7 @@ public static class CutPlanner
             else leftovers.Add(new(r.X, r.Y, r.W, r.H));
         }
         Walk(root);
-        return new(stock.Id, stock.Offcut, stock.WidthMm, stock.DepthMm, placements, cuts, leftovers);
+        return new(stock.Id, stock.Offcut, stock.WidthMm, stock.DepthMm, placements, cuts, leftovers) { ThicknessMm = stock.ThicknessMm, Material = stock.Material };
     }
 
     /// <summary>Pieces of one thickness and material against the sheets that serve them.</summary>

@@ -38,12 +38,15 @@ public sealed class ElasticSeating
     private readonly double _lever;
     private readonly double[] _weight;
     private readonly Point2[] _at;
+    private readonly double[] _pushed;
 
     /// <param name="contacts">Each acts on one patch of the board.</param>
     /// <param name="compliance">Deflection at each contact for a unit force on each, mm/N.</param>
-    public ElasticSeating(IReadOnlyList<Contact> contacts, double[,] compliance)
+    /// <param name="pushed">Deflection at each contact by what else presses on the board while no contact holds it, mm; null for nothing.</param>
+    public ElasticSeating(IReadOnlyList<Contact> contacts, double[,] compliance, double[]? pushed = null)
     {
         (_contacts, _n) = (contacts, contacts.Count);
+        _pushed = pushed ?? new double[_n];
         _weight = [.. contacts.Select(c => c.Points.Sum(q => q.WeightMm2))];
         _at = [.. contacts.Select(Middle)];
         var square = new double[_n, _n];
@@ -110,7 +113,7 @@ public sealed class ElasticSeating
         Span<double> arm = stackalloc double[3];
         for (var i = 0; i < _n; i++)
         {
-            for (var j = 0; j < _n; j++) { g[i] += _stiffness[i, j] * v[j]; h[i, j] = _stiffness[i, j]; }
+            for (var j = 0; j < _n; j++) { g[i] += _stiffness[i, j] * (v[j] - _pushed[j]); h[i, j] = _stiffness[i, j]; }
         }
         for (var i = 0; i < _n; i++)
         {

@@ -28,7 +28,7 @@ public sealed class PlateModel
         var placement = Fit.Judge(board with { PositionSigmaMm = 0 }, block).Placement;
         var models = new List<PlateModel>();
         var laid = new HashSet<string>();
-        foreach (var plate in block.Plates.Where(p => p.Board is null || p.Board == board.Id))
+        foreach (var plate in block.Plates.Where(p => p.Board is null || p.Board == board.Id).Concat(BackPlate(board, block, pads)))
         {
             var pairings = LandPairing.Pair(ExposedParts.For(board, block, plate.Face), plate.Lands, placement).Where(p => p.Share >= LandPairing.LeastShare).ToList();
             var plane = PlaneHeight.Of(plate.Seat, plate.StandoffMm, plate.StandoffTolMm, pairings, 0);
@@ -49,6 +49,15 @@ public sealed class PlateModel
             if (!laid.Contains(pads[i].Part)) faults.Add(new($"/pads/{i}/part", $"\"{pads[i].Part}\" has no pad land under this block: take the pad off the list."));
         if (models.Count == 0) faults.Add(new("/block/plates", "Nothing fixes the block's height: no paste land lies over a die and no standoff is given."));
         return faults.Count > 0 ? throw new InputException(faults) : models;
+    }
+
+    /// <summary>The back plate as a plate of its own, once a pad lies on a part under it: its screws hold it on its standoffs, its heights count from the board's back.</summary>
+    private static IEnumerable<Plate> BackPlate(Board board, Block block, IReadOnlyList<LaidPad> pads)
+    {
+        if (block.BackPlate is not { StandoffMm: { } standoff, Lands.Count: > 0 } back || !pads.Any(p => board.FindPart(p.Part)?.Face == Boards.Face.Back)) yield break;
+        var holes = block.Plates.SelectMany(p => p.Holes).Where(h => back.UsesHoles.Contains(h.Id)).Select(h => h with { Spring = null, StopMm = standoff }).ToList();
+        if (holes.Count == 0) yield break;
+        yield return new() { Id = back.Id, Face = Boards.Face.Back, Seat = Seat.Standoff, StandoffMm = standoff, StandoffTolMm = back.StandoffTolMm, Outline = back.Lands[0].Outline, Lands = back.Lands, Holes = holes };
     }
 
     /// <summary>The plate's screw holes with the contact each makes when home; screws without spring or stop hold the plate at the default bond line.</summary>

@@ -20,14 +20,15 @@ public static class SeatingSolver
         var squeezed = new List<PadContact>();
         var screwLoads = new List<ScrewLoad>();
         PlatePose? main = null;
-        foreach (var model in PlateModel.For(board, block, pads, materials, paste))
+        var models = PlateModel.For(board, block, pads, materials, paste);
+        foreach (var model in models)
         {
             var screws = model.Screws().ToList();
             if (screws.Count == 0) throw new InputException("/block/plates", $"Plate {model.Plate.Id} has no screws: nothing pulls it down.");
             var pose = PlateBalance.Solve([.. Contacts(model), .. screws.Select(s => s.Contact)], new(model.HomeMm + 0.05, 0, 0));
-            if (elastic is not null)
+            if (elastic is not null && model.Plate.Face == Face.Front)
             {
-                main ??= Bent(board, block, model, screws, pose, paste, elastic, dies, squeezed, screwLoads, cancel);
+                main ??= Bent(board, block, model, screws, pose, paste, elastic, Behind(models), dies, squeezed, screwLoads, cancel);
                 continue;
             }
             main ??= pose;
@@ -35,6 +36,8 @@ public static class SeatingSolver
             squeezed.AddRange(model.Pads.Select(p => new PadContact(p.Pad.Part, MeanSquash(p.Contact, pose), Load(p.Contact, pose))));
             screwLoads.AddRange(screws.Select(s => new ScrewLoad(s.Hole.Id, Math.Max(0, -Load(s.Contact, pose)))));
         }
+        // a screw through both plates pulls as hard as the harder of the two asks
+        screwLoads = [.. screwLoads.GroupBy(s => s.Hole).Select(g => g.MaxBy(s => s.LoadN)!)];
         var (x, y) = main!.Value.TiltDeg;
         var floats = dies.Any(d => d.BondLinesUm.Any(b => b > maxBondLineUm));
         return new(dies, [x, y], squeezed, screwLoads, floats, main.Value.ZMm, Why(dies, squeezed, floats, maxBondLineUm));
@@ -42,15 +45,38 @@ public static class SeatingSolver
 
     private const int FilmPatches = 6;
 
+    /// <summary>What a back plate does to the board: its pads press it forward, its standoffs hold it back.</summary>
+    private static List<BowLoad> Behind(IReadOnlyList<PlateModel> models)
+    {
+        var loads = new List<BowLoad>();
+        foreach (var model in models.Where(m => m.Plate.Face == Face.Back))
+        {
+            var screws = model.Screws().ToList();
+            var pose = PlateBalance.Solve([.. Contacts(model), .. screws.Select(s => s.Contact)], new(model.HomeMm, 0, 0));
+            loads.AddRange(model.Pads.Select(p => ElasticSeating.Patch(p.Contact) with { ForceN = Load(p.Contact, pose) }));
+            loads.AddRange(screws.Select(s => ElasticSeating.Patch(s.Contact) with { ForceN = Load(s.Contact, pose) }));
+        }
+        return [.. loads.Where(l => Math.Abs(l.ForceN) > 1e-9)];
+    }
+
     /// <summary>The balance on a bending board; each film is cut into patches so that the board may curve under it.</summary>
-    private static PlatePose Bent(Board board, Block block, PlateModel model, List<(BlockHole Hole, Contact Contact)> screws, PlatePose stiff, PasteMaterial paste, BoardStiffness stiffness,
+    private static PlatePose Bent(Board board, Block block, PlateModel model, List<(BlockHole Hole, Contact Contact)> screws, PlatePose stiff, PasteMaterial paste, BoardStiffness stiffness, List<BowLoad> behind,
         List<DieContact> dies, List<PadContact> squeezed, List<ScrewLoad> screwLoads, CancellationToken cancel)
     {
         var films = model.Films.Select(f => (f.Part, f.Film, Pieces: Patches(f.Film, f.Part, paste))).ToList();
         List<Contact> contacts = [.. films.SelectMany(f => f.Pieces), .. model.Pads.Select(p => p.Contact), .. screws.Select(s => s.Contact), .. model.Standoffs()];
         var problem = new BowProblem(board.Outline, board.ThicknessMm, stiffness.EMPa, stiffness.Nu) { Elements = stiffness.Elements, Stiffeners = Stiffeners(board, block, model, stiffness) };
-        var compliance = BoardBow.Compliance(problem, [.. contacts.Select(c => ElasticSeating.Patch(c))], [], cancel);
-        var bent = new ElasticSeating(contacts, compliance).Solve(stiff);
+        var all = BoardBow.Compliance(problem, [.. contacts.Select(c => ElasticSeating.Patch(c)), .. behind], [], cancel);
+        var n = contacts.Count;
+        var compliance = new double[n, n];
+        var pushed = new double[n];
+        for (var i = 0; i < n; i++)
+        {
+            for (var j = 0; j < n; j++) compliance[i, j] = all[i, j];
+            // patches are unit loads: scaled by what the back plate presses with
+            for (var j = 0; j < behind.Count; j++) pushed[i] += all[i, n + j] * behind[j].ForceN;
+        }
+        var bent = new ElasticSeating(contacts, compliance, pushed).Solve(stiff);
         double HeightOf(int i) => bent.Pose.At(ElasticSeating.Middle(contacts[i])) - bent.Deflection[i];
         double LoadOf(int i) => contacts[i].At(HeightOf(i)).Force * contacts[i].Points.Sum(q => q.WeightMm2);
         var at = 0;

@@ -1,0 +1,38 @@
+using System.Text.Json;
+using FaithfulBracket.Core.Pads.Cutting;
+using FaithfulBracket.Core.Pads.Stock;
+using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Store;
+
+namespace FaithfulBracket.Server.Shop;
+
+/// <summary>The sheets of a job as Core types, with the version of each.</summary>
+internal sealed record JobSheetSet
+{
+    public const string WaysKind = "ways", CuttingKind = "cutting", AsFoundKind = "as-found";
+
+    /// <summary>Way chosen for each question on which installers disagree.</summary>
+    public IReadOnlyDictionary<string, string> Ways { get; private init; } = new Dictionary<string, string>();
+    public BegunCutting? Cutting { get; private init; }
+    public IReadOnlyList<AsFoundPad> AsFound { get; private init; } = [];
+    /// <summary>Version of each sheet; 0 where there is none.</summary>
+    public IReadOnlyDictionary<string, long> Versions { get; private init; } = new Dictionary<string, long>();
+
+    /// <summary>Changes whenever any sheet does.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public string Key => string.Join(',', Versions.Select(v => $"{v.Key}{v.Value}"));
+
+    public long VersionOf(string kind) => Versions.GetValueOrDefault(kind);
+
+    public static JobSheetSet Of(IReadOnlyList<JobSheetRow> rows)
+    {
+        T? Read<T>(string kind) => rows.FirstOrDefault(r => r.Kind == kind) is { } row ? JsonSerializer.Deserialize<T>(row.Content, DocumentJson.Options) : default;
+        return new()
+        {
+            Ways = Read<Dictionary<string, string>>(WaysKind) ?? [],
+            Cutting = Read<BegunCutting>(CuttingKind),
+            AsFound = Read<List<AsFoundPad>>(AsFoundKind) ?? [],
+            Versions = rows.ToDictionary(r => r.Kind, r => r.Version),
+        };
+    }
+}

@@ -1,0 +1,95 @@
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Pads;
+using FaithfulBracket.Core.Pads.Seating;
+using Xunit;
+
+namespace FaithfulBracket.Core.Tests;
+
+public class PadFaultTests
+{
+    private static readonly LaidPad[] Pads = [new("M1", 1, "soft"), new("M2", 1, "soft")];
+    private static readonly Dictionary<string, PadMaterial> Materials = new() { ["soft"] = Sample.Soft with { ConductivityWPerMK = 3 } };
+
+    private static Board Board => Sample.Board() with { Parts = [.. Sample.Board().Parts.Select(p => p.Kind == PartKind.Memory ? p with { DissipationW = 3 } : p)] };
+
+    private static PadFaultResult Try(PadFault fault) => PadFaults.Try(Board, Sample.Block(), Pads, "M1", fault, Materials, Sample.Grey);
+
+    [Fact]
+    public void Film_left_on_heats_by_what_film_resists()
+    {
+        var (one, both) = (Try(PadFault.FilmOneSide), Try(PadFault.FilmBothSides));
+        // 3 W through 0.075 mm of 0.2 W/(m·K) on 14 × 12 mm: 6.7 K, less what the thinner pad gives back
+        var film = 3 * 0.075e-3 / 0.2 / (14e-3 * 12e-3);
+        Assert.InRange(one.RiseK!.Value - one.RiseBeforeK!.Value, 0.85 * film, 1.1 * film);
+        Assert.True(both.RiseK > one.RiseK);
+    }
+
+    [Fact]
+    public void A_missed_pad_touches_nothing_and_lets_the_block_sink_there()
+    {
+        var missed = Try(PadFault.Missed);
+        Assert.Null(missed.RiseK);
+        Assert.Contains(missed.Seen, t => t.Contains("touches nothing", StringComparison.Ordinal));
+        Assert.DoesNotContain(missed.Seating.Pads, p => p.Part == "M1");
+    }
+
+    [Fact]
+    public void A_doubled_pad_lifts_the_edge_on_its_side()
+    {
+        var doubled = Try(PadFault.Doubled);
+        var sound = SeatingSolver.Solve(Board, Sample.Block(), Pads, Materials, Sample.Grey);
+        Assert.True(doubled.Seating.Dies.Max(d => d.BondLinesUm.Max()) > sound.Dies.Max(d => d.BondLinesUm.Max()));
+        // M1 lies above and left of the die
+        Assert.Contains(doubled.Seen, t => t.Contains("upper edge", StringComparison.Ordinal) || t.Contains("left edge", StringComparison.Ordinal));
+        Assert.Contains(doubled.Felt, t => t.Contains("S4", StringComparison.Ordinal) || t.Contains("The die keeps", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void A_part_without_a_pad_is_refused() => Assert.Throws<InputException>(() => PadFaults.Try(Board, Sample.Block(), Pads, "U1", PadFault.Missed, Materials, Sample.Grey));
+}
+
+public class BackPlateSeatingTests
+{
+    /// <summary>Two chips behind the board under a back plate on 1.6 mm standoffs, held by two of the die's screws.</summary>
+    private static Board Board => Sample.Board(more: [Sample.Part("B1", PartKind.Memory, -15, 0, 14, 12, 0.9, Cooling.Must) with { Face = Face.Back }, Sample.Part("B2", PartKind.Memory, 15, 0, 14, 12, 0.9, Cooling.Must) with { Face = Face.Back }]);
+
+    private static Block Block => Sample.Block() with
+    {
+        BackPlate = new()
+        {
+            Id = "back", UsesHoles = ["S1", "S2", "S3", "S4"], StandoffMm = 1.6,
+            Lands = [new() { Id = "Lb1", Outline = Sample.Rect(-15, 0, 15, 13), For = PartKind.Memory, Through = Through.Pad, PadMm = 1 }, new() { Id = "Lb2", Outline = Sample.Rect(15, 0, 15, 13), For = PartKind.Memory, Through = Through.Pad, PadMm = 1 }],
+        },
+    };
+
+    private static readonly LaidPad[] Front = [new("M1", 1, "soft"), new("M2", 1, "soft")];
+
+    private static SeatingResult Solve(LaidPad[] pads, BoardStiffness? elastic = null) => SeatingSolver.Solve(Board, Block, pads, Sample.Materials, Sample.Grey, elastic: elastic);
+
+    [Fact]
+    public void Pads_behind_are_squashed_by_the_standoffs_and_leave_a_stiff_boards_front_alone()
+    {
+        var with = Solve([.. Front, new("B1", 1, "soft"), new("B2", 1, "soft")]);
+        // gap 1.6 − 0.9 = 0.7: squash 0.3, stress 0.3 MPa on 168 mm²
+        var behind = with.Pads.Single(p => p.Part == "B1");
+        Assert.Equal(0.3, behind.Squash, 3);
+        Assert.Equal(0.3 * 168, behind.LoadN, 0.2);
+        var without = Solve(Front);
+        Assert.Equal(without.Dies[0].LoadN, with.Dies[0].LoadN, 6);
+        Assert.Equal(4, with.Screws.Count);
+    }
+
+    [Fact]
+    public void On_a_bending_board_pads_behind_the_die_press_it_against_the_block()
+    {
+        var stiff = new BoardStiffness();
+        var with = Solve([.. Front, new("B1", 1.2, "soft"), new("B2", 1.2, "soft")], stiff);
+        Assert.True(with.Dies[0].LoadN > Solve(Front, stiff).Dies[0].LoadN, "the die is pressed harder");
+    }
+
+    [Fact]
+    public void A_pad_behind_without_a_back_plate_is_refused() =>
+        Assert.Throws<InputException>(() => SeatingSolver.Solve(Board, Sample.Block(), [.. Front, new("B1", 1, "soft")], Sample.Materials, Sample.Grey));
+}
