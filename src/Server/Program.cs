@@ -55,6 +55,7 @@ LiveEndpoint.Map(app);
 WhatIfEndpoints.Map(app);
 SheetEndpoints.Map(app);
 CuttingEndpoints.Map(app);
+StripEndpoints.Map(app);
 JobEndpoints.Map(app);
 PhotoEndpoints.Map(app);
 RecordEndpoints.Map(app);

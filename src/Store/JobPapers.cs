@@ -6,7 +6,10 @@ public sealed record ReadingRow(long Id, string Phase, double RoomC, double? Coo
 
 public sealed record NoteRow(long Id, string? StepId, string Text, string ByInitials, string At);
 
-public sealed record PhotoRow(long Id, long JobId, string? StepId, string File, string MediaType, long Bytes, string ByInitials, string At);
+public sealed record PhotoRow(long Id, long JobId, string? StepId, string File, string MediaType, long Bytes, string ByInitials, string At, double? XMm, double? YMm, string? Face);
+
+/// <summary>Where a photo belongs on the board.</summary>
+public sealed record PhotoPlace(double XMm, double YMm, string Face);
 
 public sealed record TimerRow(long Id, long JobId, string StepId, string Label, string StartedAt, long Seconds);
 
@@ -45,24 +48,24 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
     public IReadOnlyList<PhotoRow> Photos(long jobId)
     {
         using var c = database.Open();
-        return [.. c.Query<PhotoRow>("select id, job_id, step_id, file, media_type, bytes, by_initials, at from photo where job_id = @jobId order by id", new { jobId })];
+        return [.. c.Query<PhotoRow>("select id, job_id, step_id, file, media_type, bytes, by_initials, at, x_mm, y_mm, face from photo where job_id = @jobId order by id", new { jobId })];
     }
 
     /// <exception cref="NotHereException">No such photo.</exception>
     public PhotoRow Photo(long id)
     {
         using var c = database.Open();
-        return c.QuerySingleOrDefault<PhotoRow>("select id, job_id, step_id, file, media_type, bytes, by_initials, at from photo where id = @id", new { id }) ?? throw new NotHereException($"There is no photo {id}.");
+        return c.QuerySingleOrDefault<PhotoRow>("select id, job_id, step_id, file, media_type, bytes, by_initials, at, x_mm, y_mm, face from photo where id = @id", new { id }) ?? throw new NotHereException($"There is no photo {id}.");
     }
 
     /// <summary>The picture is on disk before its row is.</summary>
-    public long AddPhoto(long jobId, string? stepId, byte[] content, string mediaType, string extension, string by)
+    public long AddPhoto(long jobId, string? stepId, byte[] content, string mediaType, string extension, string by, PhotoPlace? place = null)
     {
         var file = shelf.Put(content, extension);
         return database.Change((c, t) => c.ExecuteScalar<long>("""
-            insert into photo (job_id, step_id, file, media_type, bytes, by_initials, at)
-            values (@jobId, @stepId, @file, @mediaType, @bytes, @by, @at) returning id
-            """, new { jobId, stepId, file, mediaType, bytes = content.Length, by, at = Stamp.Of(time) }, t));
+            insert into photo (job_id, step_id, file, media_type, bytes, by_initials, at, x_mm, y_mm, face)
+            values (@jobId, @stepId, @file, @mediaType, @bytes, @by, @at, @x, @y, @face) returning id
+            """, new { jobId, stepId, file, mediaType, bytes = content.Length, by, at = Stamp.Of(time), x = place?.XMm, y = place?.YMm, face = place?.Face }, t));
     }
 
     public string PathOf(PhotoRow photo) => shelf.PathOf(photo.File);

@@ -6,13 +6,17 @@ namespace FaithfulBracket.Store;
 public sealed record JobRow(long Id, string Title, string? Client, string Bench, string BoardId, string? BlockId, string? PasteId, string PadChoices, long Version, string OpenedBy, string OpenedAt);
 
 /// <summary>A sign-off or its undo.</summary>
-public sealed record StepEvent(long Id, string StepId, string Kind, string ByInitials, string At, long? Count, string? OverrideReason);
+/// <param name="DoneAt">When it was done at the bench, if that was before it reached the shop.</param>
+public sealed record StepEvent(long Id, string StepId, string Kind, string ByInitials, string At, long? Count, string? OverrideReason, string? DoneAt);
+
+/// <summary>How a sign-off was sent: its key, so that it counts once, and when it was done.</summary>
+public sealed record Sending(string? Key, string? DoneAt);
 
 /// <summary>Jobs and their sign-offs. A sign-off is on disk when the call returns.</summary>
 public sealed class Jobs(ShopDatabase database, TimeProvider time)
 {
     private const string Columns = "id, title, client, bench, board_id, block_id, paste_id, pad_choices, version, opened_by, opened_at";
-    private const string EventColumns = "id, step_id, kind, by_initials, at, count, override_reason";
+    private const string EventColumns = "id, step_id, kind, by_initials, at, count, override_reason, done_at";
 
     public IReadOnlyList<JobRow> All()
     {
@@ -53,16 +57,18 @@ public sealed class Jobs(ShopDatabase database, TimeProvider time)
     /// <summary>Adds a sign-off or its undo, if the step stands where the caller saw it.</summary>
     /// <param name="version">Events the caller has seen for this step.</param>
     /// <exception cref="LostRaceException">Somebody else signed or undid the step meanwhile.</exception>
-    public StepEvent Record(long jobId, string stepId, string kind, string by, long? count, string? overrideReason, long version) =>
+    public StepEvent Record(long jobId, string stepId, string kind, string by, long? count, string? overrideReason, long version, Sending? sending = null) =>
         database.Change((c, t) =>
         {
+            // sent before and the answer lost: it stands, once
+            if (sending?.Key is { } key && c.QuerySingleOrDefault<StepEvent>($"select {EventColumns} from step_event where client_key = @key and job_id = @jobId and step_id = @stepId", new { key, jobId, stepId }, t) is { } sent) return sent;
             var last = c.QuerySingleOrDefault<StepEvent>($"select {EventColumns} from step_event where job_id = @jobId and step_id = @stepId order by id desc limit 1", new { jobId, stepId }, t);
             var seen = c.ExecuteScalar<long>("select count(*) from step_event where job_id = @jobId and step_id = @stepId", new { jobId, stepId }, t);
             if (seen != version)
                 throw new LostRaceException(last is null ? "This step changed meanwhile." : $"{last.ByInitials} {(last.Kind == "done" ? "signed" : "took back")} this step at {last.At[11..16]} while you were at it. Theirs stands; look, then go on.");
             return c.QuerySingle<StepEvent>($"""
-                insert into step_event (job_id, step_id, kind, by_initials, at, count, override_reason)
-                values (@jobId, @stepId, @kind, @by, @at, @count, @overrideReason) returning {EventColumns}
-                """, new { jobId, stepId, kind, by, at = Stamp.Of(time), count, overrideReason }, t);
+                insert into step_event (job_id, step_id, kind, by_initials, at, count, override_reason, client_key, done_at)
+                values (@jobId, @stepId, @kind, @by, @at, @count, @overrideReason, @clientKey, @doneAt) returning {EventColumns}
+                """, new { jobId, stepId, kind, by, at = Stamp.Of(time), count, overrideReason, clientKey = sending?.Key, doneAt = sending?.DoneAt }, t);
         });
 }

@@ -51,6 +51,15 @@ public class DriverWatchTests
     }
 
     [Fact]
+    public void The_rest_of_the_turn_before_begins_no_new_one()
+    {
+        var turn = SimulatedTorqueDriver.Samples(Target, TurnManner.Right).ToList();
+        Assert.True(DriverWatch.BeginsTurn(Target, turn[0]));
+        Assert.All(turn.Where(s => s.AngleDeg > 0.9 * Target.AngleDeg), s => Assert.False(DriverWatch.BeginsTurn(Target, s)));
+        Assert.True(DriverWatch.BeginsTurn(Target, SimulatedTorqueDriver.Samples(Target, TurnManner.Skipped).Single()));
+    }
+
+    [Fact]
     public void A_screw_that_spins_without_load_is_told() =>
         Assert.Equal(TurnState.Free, DriverWatch.Judge(Target, [new(90, 0.02, false), new(180, 0.03, true)]).State);
 

@@ -16,4 +16,8 @@ export const views: [name: string, path: string][] = [
   ['target', '/target'],
   ['drawer', '/drawer'],
   ['instruments', '/instruments'],
+  ['restore', '/job/5/restore'],
+  ['tray map', '/job/1/tray'],
+  ['unknown teardown', '/job/4/teardown'],
+  ['bench mode, pads', '/job/1/pads/bench'],
 ]

@@ -59,8 +59,8 @@ export function useJobChanges(job: JobView) {
     stopTimer: useMutation({ ...again, mutationFn: (timerId: number) => answer(http.DELETE('/api/jobs/{id}/timers/{timerId}', { params: { path: { ...path, timerId } } })) }),
     photo: useMutation({
       ...again,
-      mutationFn: async (v: { by: string; stepId?: string; file: File }) => {
-        const query = new URLSearchParams({ by: v.by, ...(v.stepId ? { stepId: v.stepId } : {}) })
+      mutationFn: async (v: { by: string; stepId?: string; file: File; place?: { x: number; y: number; face: string } }) => {
+        const query = new URLSearchParams({ by: v.by, ...(v.stepId ? { stepId: v.stepId } : {}), ...(v.place ? { xMm: String(v.place.x), yMm: String(v.place.y), face: v.place.face } : {}) })
         const response = await fetch(`/api/jobs/${job.id}/photos?${query}`, { method: 'POST', headers: { 'Content-Type': v.file.type }, body: v.file })
         return answer(Promise.resolve({ data: response.ok, error: response.ok ? undefined : await response.json(), response }))
       },

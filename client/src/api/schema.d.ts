@@ -166,6 +166,9 @@ export interface paths {
                 query: {
                     by: string;
                     stepId?: string;
+                    xMm?: number;
+                    yMm?: number;
+                    face?: string;
                 };
                 header?: never;
                 path: {
@@ -2500,7 +2503,7 @@ export interface paths {
             parameters: {
                 query: {
                     part: string;
-                    fault: components["schemas"]["PadFault"];
+                    fault: string;
                 };
                 header?: never;
                 path: {
@@ -2724,6 +2727,246 @@ export interface paths {
                 };
             };
         };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/strip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["StripEntry"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["StripAnswer"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/assembly": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["AssemblyChange"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SheetVersion"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/assembly.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Assembly"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/assembly/keep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Signature"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["KeptCount"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/order": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["OrderChange"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SheetVersion"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/tray.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: {
+                    scale?: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "image/svg+xml": string;
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -3246,6 +3489,10 @@ export interface components {
             bonds: components["schemas"]["Bond"][];
             after: unknown[];
         };
+        AssemblyChange: {
+            assembly: components["schemas"]["Assembly"];
+            by: string;
+        };
         BackPlate: {
             id: string;
             usesHoles: string[];
@@ -3664,6 +3911,14 @@ export interface components {
             target: components["schemas"]["TurnTarget"];
             manner: components["schemas"]["TurnManner"];
         };
+        DryFitCheck: {
+            id: string;
+            state: components["schemas"]["DryFitState"];
+            text: string;
+            parts: string[];
+        };
+        /** @enum {unknown} */
+        DryFitState: "fine" | "look" | "trouble";
         /** @enum {unknown} */
         EvidenceGrade: "A" | "B" | "C" | "D" | "E";
         /** @enum {unknown} */
@@ -3771,8 +4026,29 @@ export interface components {
             id: string;
             kind: string;
         };
+        HoleContent: {
+            stage: components["schemas"]["HoleStage"];
+            what: string;
+        };
         /** @enum {unknown} */
         HoleRole: "retention" | "perimeter" | "bracket" | "standoff";
+        HoleRow: {
+            hole: string;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            blockHole?: null | string;
+            stages: components["schemas"]["HoleContent"][];
+            washer?: null | string;
+            /** Format: double */
+            shortestMm?: null | number;
+            /** Format: double */
+            longestMm?: null | number;
+            trouble?: null | string;
+        };
+        /** @enum {unknown} */
+        HoleStage: "stock" | "stripped" | "block" | "back-plate";
         /** Format: binary */
         IFormFile: string;
         IFormFileCollection: components["schemas"]["IFormFile"][];
@@ -3801,6 +4077,10 @@ export interface components {
         };
         JobPlan: {
             fit: null | components["schemas"]["FitResult"];
+            dryFit: components["schemas"]["DryFitCheck"][];
+            holes: components["schemas"]["HoleRow"][];
+            restore: components["schemas"]["WorkStep"][];
+            bestTeardown: null | components["schemas"]["TeardownPlan"];
             kit: components["schemas"]["KitLine"][];
             teardown: null | components["schemas"]["TeardownPlan"];
             gaps: null | components["schemas"]["GapsResult"];
@@ -3822,6 +4102,8 @@ export interface components {
             };
             cutting: null | components["schemas"]["BegunCutting"];
             asFound: components["schemas"]["AsFoundPad"][];
+            assembly: null | components["schemas"]["Assembly"];
+            order?: null | string[];
             versions: {
                 [key: string]: number;
             };
@@ -3997,6 +4279,7 @@ export interface components {
             slackMm?: null | number;
             face: components["schemas"]["Face"];
             hiddenBy?: null | string;
+            at: null | components["schemas"]["Point2"];
         };
         Leftover: {
             /** Format: double */
@@ -4108,6 +4391,10 @@ export interface components {
             /** Format: int64 */
             id: number;
             address: string;
+        };
+        OrderChange: {
+            order: string[];
+            by: string;
         };
         /** @enum {unknown} */
         PackItemKind: "board" | "block" | "picture";
@@ -4418,6 +4705,11 @@ export interface components {
             stepId?: null | string;
             by: string;
             at: string;
+            /** Format: double */
+            xMm?: null | number;
+            /** Format: double */
+            yMm?: null | number;
+            face: null | components["schemas"]["Face"];
         };
         Piece: {
             id: string;
@@ -4498,6 +4790,7 @@ export interface components {
             /** Format: double */
             stepMm: number;
         };
+        Point2: number[][];
         Polygon: number[][];
         Port: {
             id: string;
@@ -4683,6 +4976,8 @@ export interface components {
             /** Format: int32 */
             count?: null | number;
             overrideReason?: null | string;
+            key?: null | string;
+            doneAt?: null | string;
         };
         SnapAnswer: {
             /** Format: double */
@@ -4760,6 +5055,7 @@ export interface components {
             /** Format: int64 */
             count?: null | number;
             overrideReason?: null | string;
+            doneAt?: null | string;
         };
         StepState: {
             stepId: string;
@@ -4771,6 +5067,33 @@ export interface components {
             overrideReason?: null | string;
             /** Format: int64 */
             version: number;
+        };
+        StripAnswer: {
+            target: string;
+            /** Format: int64 */
+            version: number;
+        };
+        StripEntry: {
+            note: components["schemas"]["StripNote"];
+            done: boolean;
+            by: string;
+        };
+        StripNote: {
+            action: components["schemas"]["TeardownAction"];
+            holds: string;
+            face: components["schemas"]["Face"];
+            name?: null | string;
+            driver?: null | string;
+            thread?: null | string;
+            /** Format: double */
+            lengthMm?: null | number;
+            places: unknown[];
+            springLoaded: boolean;
+            latch?: null | string;
+            /** Format: double */
+            slackMm?: null | number;
+            at: null | components["schemas"]["Point2"];
+            bond: null | components["schemas"]["BondKind"];
         };
         SurveyName: {
             id: string;

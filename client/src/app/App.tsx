@@ -3,6 +3,7 @@ import { Route, Routes } from 'react-router'
 import { BenchIndex } from '../bench/BenchIndex'
 import { useLive } from '../api/live'
 import { Loading } from '../ui/Notice'
+import { OutboxNotice } from './OutboxNotice'
 import { Shell } from './Shell'
 
 const Traveller = lazy(() => import('../stations/Traveller').then((m) => ({ default: m.Traveller })))
@@ -10,6 +11,8 @@ const BenchMode = lazy(() => import('../bench/BenchMode').then((m) => ({ default
 const Library = lazy(() => import('../library/Library').then((m) => ({ default: m.Library })))
 const Drawer = lazy(() => import('../drawer/Drawer').then((m) => ({ default: m.Drawer })))
 const InstrumentsPage = lazy(() => import('../instruments/InstrumentsPage').then((m) => ({ default: m.InstrumentsPage })))
+const RestorePage = lazy(() => import('../stations/care/RestorePage').then((m) => ({ default: m.RestorePage })))
+const TrayPage = lazy(() => import('../stations/teardown/TrayMap').then((m) => ({ default: m.TrayPage })))
 const TargetPage = lazy(() => import('../library/trace/TargetPage').then((m) => ({ default: m.TargetPage })))
 const CuttingSheet = lazy(() => import('../stations/pads/CuttingSheet').then((m) => ({ default: m.CuttingSheet })))
 
@@ -17,12 +20,15 @@ export function App() {
   useLive()
   return (
     <Suspense fallback={<Loading what="the page" />}>
+      <OutboxNotice />
       <Routes>
         <Route path="/job/:id/:station/bench" element={<BenchMode />} />
         <Route path="/job/:id/cutting" element={<CuttingSheet />} />
+        <Route path="/job/:id/tray" element={<TrayPage />} />
         <Route path="/target" element={<TargetPage />} />
         <Route element={<Shell />}>
           <Route index element={<BenchIndex />} />
+          <Route path="/job/:id/restore" element={<RestorePage />} />
           <Route path="/job/:id/:station?" element={<Traveller />} />
           <Route path="/library/:kind?/:id?" element={<Library />} />
           <Route path="/instruments" element={<InstrumentsPage />} />

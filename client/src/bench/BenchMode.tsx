@@ -6,9 +6,11 @@ import { useKeys } from '../app/keys'
 import { Mat } from '../mat/Mat'
 import { PadLayer } from '../mat/PadLayer'
 import { holesOf, identity, placed } from '../mat/place'
+import { DriverPanel } from './DriverPanel'
 import { atHand, SheetAtHand } from './PadsAtHand'
 import { Counter } from '../stations/Counter'
 import { MountOverlay } from '../stations/mount/MountOverlay'
+import { TrayMap } from '../stations/teardown/TrayMap'
 import { TeardownOverlay } from '../stations/teardown/TeardownOverlay'
 import { useSteps, type Steps } from '../stations/useSteps'
 import { ErrorNotice, Loading } from '../ui/Notice'
@@ -21,10 +23,10 @@ export function BenchMode() {
   const job = useJob(Number(id))
   if (job.error && !job.data) return <ErrorNotice error={job.error} again={() => job.refetch()} />
   if (!job.data) return <Loading what="the step" />
-  return <Bench job={job.data} station={station as Station} />
+  return <Bench job={job.data} station={station as Station | 'restore'} />
 }
 
-function Bench({ job, station }: { job: JobView; station: Station }) {
+function Bench({ job, station }: { job: JobView; station: Station | 'restore' }) {
   const s = useSteps(job, station)
   const go = useNavigate()
   const [turned, setTurned] = useState<Face | null>(null)
@@ -66,6 +68,7 @@ function Bench({ job, station }: { job: JobView; station: Station }) {
           {step.count != null && !s.isSigned && <Counter big count={s.count} of={step.count} onChange={s.setCount} />}
           {step.timerS != null && <BenchTimer seconds={step.timerS} endsAt={timer?.endsAt} start={start} />}
         </div>
+        {step.turn && <DriverPanel jobId={job.id} step={step} s={s} />}
         {s.refusal && <div role="alert" className="mt-4 max-w-[620px] border-l-[6px] border-plum pl-4 text-[24px] leading-tight text-plum">{s.refusal.message}</div>}
       </section>
       <div className="flex min-h-0">{hand?.sheet ? <SheetAtHand job={job} hand={hand} /> : <BenchMat job={job} station={station} s={s} piece={hand?.piece?.parts} face={face} onFlip={() => setTurned(face === 'front' ? 'back' : 'front')} />}</div>
@@ -107,21 +110,24 @@ function BenchTimer({ seconds, endsAt, start }: { seconds: number; endsAt?: stri
   return <b role="timer" className={`num text-[56px] leading-none ${over ? 'text-cool' : ''}`}>{over ? 'wait is over' : text}</b>
 }
 
-function BenchMat({ job, station, s, piece, face, onFlip }: { job: JobView; station: Station; s: Steps; piece?: string[]; face: Face; onFlip: () => void }) {
+function BenchMat({ job, station, s, piece, face, onFlip }: { job: JobView; station: Station | 'restore'; s: Steps; piece?: string[]; face: Face; onFlip: () => void }) {
   const { board, block, plan } = job
   const placement = plan.fit?.placement ?? identity
   const tint = Object.fromEntries((s.step?.targets ?? []).map((t) => [t, 'copper' as const]))
   const near = station === 'mount' && block ? focusOf(job, s) : undefined
   return (
+    <div className="flex min-h-0 min-w-0 flex-1 flex-col">
     <Mat board={board} face={face} onFlip={onFlip} label={`Place of the step on the ${face}`} tint={tint} focus={near} quiet>
       {(p) => (
         <>
-          {station === 'teardown' && <TeardownOverlay job={job} s={s} p={p} big />}
+          {(station === 'teardown' || station === 'restore') && <TeardownOverlay job={job} s={s} p={p} big prefix={station === 'restore' ? 'restore.back-' : undefined} />}
           {station === 'pads' && <PadLayer board={board} pads={plan.pads.filter((x) => s.step?.targets.includes(x.part))} p={p} lit={piece} />}
           {station === 'mount' && block && <MountOverlay job={job} block={block} placement={placement} s={s} p={p} big />}
         </>
       )}
     </Mat>
+    {(station === 'teardown' || station === 'restore') && plan.teardown && <div className="bg-card p-3"><TrayMap tray={plan.teardown.tray} lit={s.step?.id} big /></div>}
+    </div>
   )
 }
 

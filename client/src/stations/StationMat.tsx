@@ -4,6 +4,7 @@ import { Callout } from '../mat/Callout'
 import { Mat } from '../mat/Mat'
 import { PadLayer } from '../mat/PadLayer'
 import { identity, placed } from '../mat/place'
+import { PlaceTool } from '../mat/PlaceTool'
 import { mm } from '../ui/format'
 import { MatchOverlay } from './match/MatchOverlay'
 import { MountOverlay } from './mount/MountOverlay'
@@ -11,11 +12,12 @@ import { SectionTool } from './pads/SectionTool'
 import type { Line } from './pads/SectionView'
 import { PasteOverlay } from './paste/PasteOverlay'
 import { ProveOverlay } from './prove/ProveOverlay'
+import type { Strip } from './teardown/StripDesk'
 import { TeardownOverlay } from './teardown/TeardownOverlay'
 import type { Steps } from './useSteps'
 
 /** What each station draws over the same board. */
-export function StationMat({ job, station, s, face, onFlip, selected, select, section }: { job: JobView; station: Station; s: Steps; face: Face; onFlip: () => void; selected?: string; select: (id?: string) => void; section?: { active: boolean; line?: Line; set: (l: Line) => void } }) {
+export function StationMat({ job, station, s, face, onFlip, selected, select, section, place }: { job: JobView; station: Station; s: Steps; face: Face; onFlip: () => void; selected?: string; select: (id?: string) => void; section?: { active: boolean; line?: Line; set: (l: Line) => void }; place?: Strip }) {
   const { board, block, plan } = job
   const placement = plan.fit?.placement ?? identity
   const top = Math.max(...(board.outline as number[][]).map((p) => p[1]))
@@ -39,6 +41,8 @@ export function StationMat({ job, station, s, face, onFlip, selected, select, se
           {station === 'teardown' && <TeardownOverlay job={job} s={s} p={p} />}
           {station === 'pads' && <PadLayer board={board} pads={plan.pads} p={p} selected={selected} onPick={select} />}
           {station === 'pads' && pad && gap && <Callout p={p} at={at(job, pad.part)} topMm={top} tone={pad.fit?.state === 'good' ? 'cool' : 'plum'} text={`${pad.letter}: gap ${mm(gap.nominalMm)} mm, ${pad.thicknessMm.toFixed(1)} mm pad ${pad.fit?.state === 'good' ? 'fills it' : pad.fit?.state === 'crushed' ? 'is crushed' : 'barely touches'}`} />}
+          {job.photos.filter((x) => x.xMm != null && x.face === face).map((x) => <PhotoPin key={x.id} x={p.x(x.xMm!)} y={p.y(x.yMm!)} id={x.id} by={x.by} />)}
+          {place && <PlaceTool p={p} board={board} places={place.places} onPlace={(at) => place.set({ on: true, places: [...place.places, at] })} />}
           {section?.active && <SectionTool p={p} line={section.line} onLine={section.set} />}
           {section && !section.active && section.line && <path d={`M${p.x(section.line.x1)} ${p.y(section.line.y1)}L${p.x(section.line.x2)} ${p.y(section.line.y2)}`} stroke="var(--copper)" strokeWidth={2.5} strokeDasharray="14 4 3 4" />}
           {station === 'paste' && <PasteOverlay job={job} p={p} />}
@@ -49,6 +53,11 @@ export function StationMat({ job, station, s, face, onFlip, selected, select, se
     </Mat>
   )
 }
+
+/** A photo pinned to its place: opens it. */
+const PhotoPin = ({ x, y, id, by }: { x: number; y: number; id: number; by: string }) => (
+  <a href={`/api/photos/${id}`} target="_blank" rel="noreferrer" aria-label={`Photo ${id} by ${by}`}><g transform={`translate(${x} ${y - 12})`}><rect x={-11} y={-8} width={22} height={16} rx={2} fill="var(--raised)" stroke="var(--ink)" strokeWidth={1.6} /><circle r={4.5} fill="none" stroke="var(--ink)" strokeWidth={1.6} /><path d="M-4 8L0 13L4 8" fill="var(--ink)" /></g></a>
+)
 
 const at = (job: JobView, part: string): [number, number] => {
   const found = job.board.parts.find((x) => x.id === part)

@@ -8,10 +8,11 @@ import { Counter } from './Counter'
 import type { Steps } from './useSteps'
 
 /** The dark line under the mat: the step, its caution, what was counted, done and undo, note, photo, timers. */
-export function StepLine({ job, s, onBench, note, setNote }: { job: JobView; s: Steps; onBench?: () => void; note: boolean; setNote: (open: boolean) => void }) {
+export function StepLine({ job, s, onBench, note, setNote, selected }: { job: JobView; s: Steps; onBench?: () => void; note: boolean; setNote: (open: boolean) => void; selected?: string }) {
   const [override, setOverride] = useState(false)
   const file = useRef<HTMLInputElement>(null)
   const { step } = s
+  const pinned = job.board.parts.find((x) => x.id === selected)
   if (!step) return <footer className="grid grid-cols-[207px_1fr] items-center bg-line text-on-line"><span /><p className="text-[19px]">Nothing to do here yet: {job.route.find((r) => r.steps === 0)?.summary ?? 'choose a block first'}.</p></footer>
   const timer = job.timers.find((t) => t.stepId === step.id)
   return (
@@ -32,8 +33,8 @@ export function StepLine({ job, s, onBench, note, setNote }: { job: JobView; s: 
         {step.timerS != null && !s.isSigned && (timer ? <TimerFace endsAt={timer.endsAt} onStop={() => s.changes.stopTimer.mutate(timer.id)} /> : <Button kind="line" keyName="T" onClick={() => s.changes.startTimer.mutate(step.id)}>Start {step.timerS >= 120 ? `${Math.round(step.timerS / 60)} min` : `${step.timerS} s`}</Button>)}
         <Button kind="line" keyName="⌫" onClick={s.back}>Back</Button>
         <Button kind="line" onClick={() => setNote(true)}>Note</Button>
-        <Button kind="line" onClick={() => file.current?.click()} aria-label="Add a photo">Photo</Button>
-        <input ref={file} type="file" accept="image/jpeg,image/png" className="hidden" tabIndex={-1} aria-label="Photo file" onChange={(e) => { const f = e.target.files?.[0]; e.target.value = ''; if (f) s.changes.photo.mutate({ by: s.by, stepId: step.id, file: f }, { onError: s.refuse }) }} />
+        <Button kind="line" onClick={() => file.current?.click()} aria-label={pinned ? `Add a photo of ${pinned.id}` : 'Add a photo'}>{pinned ? `Photo of ${pinned.id}` : 'Photo'}</Button>
+        <input ref={file} type="file" accept="image/jpeg,image/png" className="hidden" tabIndex={-1} aria-label="Photo file" onChange={(e) => { const f = e.target.files?.[0]; e.target.value = ''; if (f) s.changes.photo.mutate({ by: s.by, stepId: step.id, file: f, place: pinned && { x: pinned.x, y: pinned.y, face: pinned.face } }, { onError: s.refuse }) }} />
         {onBench && <Button kind="line" keyName="G" onClick={onBench}>Bench</Button>}
         {s.isSigned
           ? <span className="num max-w-44 px-2 text-[17px] text-line-soft">signed {s.signed.get(step.id)!.by}</span>

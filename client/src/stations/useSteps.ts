@@ -1,15 +1,20 @@
 import { useEffect, useRef, useState } from 'react'
 import type { JobView, Station } from '../api/client'
+import { enqueue, useOutbox, waiting } from '../api/outbox'
 import { Refusal } from '../api/client'
 import { useJobChanges } from '../api/queries'
 import { useInitials } from '../app/settings'
 
 /** The steps of one station: which is next, what was counted, signing and taking back. */
-export function useSteps(job: JobView, station: Station) {
+export function useSteps(job: JobView, station: Station | 'restore') {
   const changes = useJobChanges(job)
   const [by] = useInitials()
-  const steps = job.plan.stations.find((s) => s.station === station)?.steps ?? []
+  const steps = station === 'restore' ? job.plan.restore : (job.plan.stations.find((s) => s.station === station)?.steps ?? [])
   const signed = new Map(job.steps.filter((s) => s.signed).map((s) => [s.stepId, s]))
+  // what waits on this device counts here as done
+  const kept = waiting(useOutbox(), job.id)
+  for (const p of kept) if (p.kind === 'sign') signed.set(p.stepId, { stepId: p.stepId, signed: true, by: p.by, at: p.doneAt, count: p.count ?? null, overrideReason: p.overrideReason ?? null, version: p.version + 1 }); else signed.delete(p.stepId)
+  const version = (stepId: string) => job.steps.find((s) => s.stepId === stepId)?.version ?? 0
   const firstOpen = steps.findIndex((s) => !signed.has(s.id))
   const next = firstOpen < 0 ? Math.max(0, steps.length - 1) : firstOpen
   const [looking, setLooking] = useState<number | null>(null)
@@ -30,7 +35,10 @@ export function useSteps(job: JobView, station: Station) {
     const last = [...steps.slice(0, signed.has(step?.id ?? '') ? index + 1 : index)].reverse().find((s) => signed.has(s.id))
     if (!last) return
     setRefusal(null)
-    changes.undo.mutate({ stepId: last.id, by }, { onSuccess: () => { setLooking(null); setCounted({ ...counted, [last.id]: 0 }) }, onError: refuse })
+    const undone = () => { setLooking(null); setCounted({ ...counted, [last.id]: 0 }) }
+    const keep = () => { enqueue({ jobId: job.id, stepId: last.id, title: last.title, kind: 'undo', by, version: version(last.id) }); undone() }
+    if (kept.length > 0) keep()
+    else changes.undo.mutate({ stepId: last.id, by }, { onSuccess: undone, onError: (e) => { if (e instanceof Refusal && e.status === 0) keep(); else refuse(e) } })
   }
   const backAgain = useRef(false)
   useEffect(() => { if (!busy && backAgain.current) { backAgain.current = false; back() } }, [busy])
@@ -47,7 +55,17 @@ export function useSteps(job: JobView, station: Station) {
       if (!step || busy || signed.has(step.id)) return
       setRefusal(null)
       justSigned.current = step.id
-      changes.sign.mutate({ stepId: step.id, by, count: step.count == null ? undefined : (counted[step.id] ?? 0), overrideReason }, { onSuccess: () => setLooking(null), onError: refuse })
+      const count = step.count == null ? undefined : (counted[step.id] ?? 0)
+      const keep = () => {
+        // the shop is not there to ask: what it would lock stays locked here
+        const open = step.locks.filter((l) => !signed.has(l))
+        if (!overrideReason && step.count != null && count !== step.count) { setRefusal(new Refusal(409, 'Locked', `${count} of ${step.count} counted.`, [], [])); return }
+        if (!overrideReason && open.length > 0) { setRefusal(new Refusal(409, 'Locked', `Locked: ${open.length} ${open.length === 1 ? 'step is' : 'steps are'} open.`, [], open)); return }
+        enqueue({ jobId: job.id, stepId: step.id, title: step.title, kind: 'sign', by, count, overrideReason, version: version(step.id) })
+        setLooking(null)
+      }
+      if (kept.length > 0) keep()
+      else changes.sign.mutate({ stepId: step.id, by, count, overrideReason }, { onSuccess: () => setLooking(null), onError: (e) => { if (e instanceof Refusal && e.status === 0) keep(); else refuse(e) } })
     },
     back,
     refuse,

@@ -41,7 +41,11 @@ public sealed record FastenerGroup
 }
 
 /// <summary>A cable or ribbon that ties two pieces together. Slack in mm.</summary>
-public sealed record Lead(string Id, string Name, IReadOnlyList<string> Between, string Latch, double? SlackMm, Face Face, string? HiddenBy = null);
+public sealed record Lead(string Id, string Name, IReadOnlyList<string> Between, string Latch, double? SlackMm, Face Face, string? HiddenBy = null)
+{
+    /// <summary>Where it leaves the board, mm; null when nobody noted it.</summary>
+    public Point2? At { get; init; }
+}
 
 /// <summary>Something that sticks two pieces together.</summary>
 public sealed record Bond(string Id, IReadOnlyList<string> Between, BondKind Kind, double? PadMm, IReadOnlyList<string> Parts, bool Warm);

@@ -27,7 +27,10 @@ public static class DriverWatch
 {
     /// <summary>How near to the angle counts as there.</summary>
     private const double AngleTolerance = 0.08;
-    private const double OverBy = 1.25, BarelyTurned = 0.15, CrossedBefore = 0.5, HoldsFrom = 0.3;
+    private const double OverBy = 1.25, BarelyTurned = 0.15, CrossedBefore = 0.5, HoldsFrom = 0.3, BeginsWithin = 0.3;
+
+    /// <summary>Whether a turn may begin with this sample; one far along belongs to the turn before.</summary>
+    public static bool BeginsTurn(TurnTarget target, DriverSample first) => first.AngleDeg <= BeginsWithin * target.AngleDeg;
 
     /// <param name="samples">Of this turn, oldest first.</param>
     public static TurnVerdict Judge(TurnTarget target, IReadOnlyList<DriverSample> samples)
@@ -42,6 +45,8 @@ public static class DriverWatch
             return Of(TurnState.Overshoot, FormattableString.Invariant($"Too far: {angle:0}° and {peak:0.00} N·m, {target.AngleDeg:0}° and {target.TorqueNm:0.00} N·m were due. Turn back {Math.Max(0, angle - target.AngleDeg):0}° before the next screw."));
         if (share >= 1 - AngleTolerance)
         {
+            // it may still go too far: only a hand that let go has met it
+            if (!stopped) return Of(TurnState.Turning, "There. Let go.");
             return target.TorqueNm > TurnTarget.LeastTorqueNm && peak < HoldsFrom * target.TorqueNm
                 ? Of(TurnState.Free, FormattableString.Invariant($"It turns without load: {peak:0.00} N·m, {target.TorqueNm:0.00} expected. Is it in its hole, with its spring and washer?"))
                 : Of(TurnState.Met, FormattableString.Invariant($"{angle:0}° and {peak:0.00} N·m: met."));

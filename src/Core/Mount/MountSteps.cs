@@ -39,7 +39,7 @@ public static class MountSteps
             },
         ];
         if (plan.Tightening is { } tightening)
-            steps.AddRange(tightening.Moves.Select((m, i) => Turn(m, i, order, number, tightening, driver, boardFirst)));
+            steps.AddRange(tightening.Moves.Select((m, i) => Turn(m, i, order, number, tightening, driver, boardFirst, c.Way("tightness") == "grip")));
         else
             steps.AddRange(order.Select(h => Plain(h, number[h.Id], driver(h), boardFirst, "home")));
         if (back is not null)
@@ -64,16 +64,16 @@ public static class MountSteps
         return new(Station.Mount, $"{first.Count} screws{(turns is { } x ? $", {TurnWords(x)} at a time" : "")}", false, steps);
     }
 
-    private static WorkStep Turn(TighteningMove m, int index, IReadOnlyList<BlockHole> order, Dictionary<string, int> number, TighteningResult t, Func<BlockHole, string> driver, bool fromBack)
+    private static WorkStep Turn(TighteningMove m, int index, IReadOnlyList<BlockHole> order, Dictionary<string, int> number, TighteningResult t, Func<BlockHole, string> driver, bool fromBack, bool grip)
     {
         var hole = order.First(h => h.Id == m.Hole);
         var last = !t.Moves.Skip(index + 1).Any(x => x.Hole == m.Hole);
-        return Plain(hole, number[m.Hole], driver(hole), fromBack, last && m.Turns < t.RecommendedTurns - 1e-6 ? $"{Degrees(m.Turns)}, home" : last ? $"{TurnWords(m.Turns)}, home" : TurnWords(m.Turns)) with
+        return Plain(hole, number[m.Hole], driver(hole), fromBack, last && m.Turns < t.RecommendedTurns - 1e-6 ? $"{Degrees(m.Turns)}, {Home(hole, grip)}" : last ? $"{TurnWords(m.Turns)}, {Home(hole, grip)}" : TurnWords(m.Turns)) with
         {
             Id = $"mount.turn-{m.Pass}-{m.Hole}",
             Detail = $"Pass {m.Pass} of {t.Passes}, {RingName(hole)}.",
             Done = last ? "Home" : "Turned",
-            Turn = new(m.Turns * 360, t.Moves.Take(index).LastOrDefault(x => x.Hole == m.Hole)?.TorqueNm ?? 0, m.TorqueNm),
+            Turn = new(m.Turns * 360, t.Moves.Take(index).LastOrDefault(x => x.Hole == m.Hole)?.TorqueNm ?? 0, last && hole.TargetNm is { } target ? target : m.TorqueNm),
             Facts =
             [
                 new(driver(hole), DriverNames.Of(driver(hole))),
@@ -83,6 +83,12 @@ public static class MountSteps
             ],
         };
     }
+
+    /// <summary>What ends this screw: its torque, its stop, or grip and a little more.</summary>
+    private static string Home(BlockHole hole, bool grip) =>
+        hole.TargetNm is { } nm ? FormattableString.Invariant($"to {nm:0.0#} N·m")
+        : hole.Finish is "stop" or null && !grip ? "home"
+        : hole.Finish == "light" ? "light, no further" : "until it grips, then an eighth turn";
 
     private static WorkStep Plain(BlockHole hole, int number, string driver, bool fromBack, string turn) => new()
     {

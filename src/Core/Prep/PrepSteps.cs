@@ -51,8 +51,11 @@ public static class PrepSteps
         steps.Add(new()
         {
             Id = "prep.dry-fit", Station = Station.Prep, Done = "Dry fit good",
-            Title = "Dry fit without pads or paste: holes, leads, ports, bracket",
-            Detail = "Some blocks reach below the board's covers: let the board overhang. No lead may lie under the plate.",
+            Title = plan.DryFit.Count > 0 ? $"Dry fit without pads or paste: {plan.DryFit.Count} things to look at" : "Dry fit without pads or paste: holes, leads, ports, bracket",
+            Detail = plan.DryFit.Count > 0 ? string.Join(" ", plan.DryFit.Where(d => d.State == DryFitState.Look).Take(2).Select(d => d.Text).DefaultIfEmpty("The documents see nothing in the way.")) : "Some blocks reach below the board's covers: let the board overhang. No lead may lie under the plate.",
+            Caution = plan.DryFit.FirstOrDefault(d => d.State == DryFitState.Trouble)?.Text,
+            Count = plan.DryFit.Count > 0 ? plan.DryFit.Count : null,
+            Targets = [.. plan.DryFit.SelectMany(d => d.Parts).Distinct()],
         });
         return new(Station.Prep, $"{steps.Count - 2} {(steps.Count == 3 ? "face" : "faces")} to clean, dry fit", false, steps);
     }

@@ -25,6 +25,9 @@ public sealed record JobContext
     /// <summary>Stock pads as they were found.</summary>
     public IReadOnlyList<Pads.Stock.AsFoundPad> AsFound { get; init; } = [];
 
+    /// <summary>A teardown order somebody chose; null takes the best.</summary>
+    public IReadOnlyList<string>? TeardownOrder { get; init; }
+
     /// <summary>The way chosen for a question, or its default.</summary>
     public string Way(string school) => Ways.TryGetValue(school, out var way) ? way : Schools.For(Board).First(s => s.Id == school).Default;
 

@@ -14,6 +14,14 @@ namespace FaithfulBracket.Core.Route;
 public sealed record JobPlan
 {
     public FitResult? Fit { get; init; }
+    /// <summary>What to check with the block laid on dry.</summary>
+    public IReadOnlyList<Prep.DryFitCheck> DryFit { get; init; } = [];
+    /// <summary>What sits in every hole at each stage.</summary>
+    public IReadOnlyList<HoleRow> Holes { get; init; } = [];
+    /// <summary>Back to stock, step by step.</summary>
+    public IReadOnlyList<WorkStep> Restore { get; init; } = [];
+    /// <summary>Flips and driver changes of the best order, where another was chosen.</summary>
+    public TeardownPlan? BestTeardown { get; init; }
     public IReadOnlyList<KitLine> Kit { get; init; } = [];
     public TeardownPlan? Teardown { get; init; }
     public GapsResult? Gaps { get; init; }

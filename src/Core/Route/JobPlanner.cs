@@ -25,7 +25,7 @@ public static class JobPlanner
         }
         var (board, evidence) = Pads.Stock.StockEvidence.Apply(context.Board, context.AsFound);
         var (block, drawer) = (context.Block, context.Drawer);
-        var plan = new JobPlan { Evidence = evidence, Schools = Schools.For(board), Teardown = board.Assembly is null ? null : Try(() => TeardownPlanner.Plan(board, cancel), "Teardown") };
+        var plan = new JobPlan { Evidence = evidence, Schools = Schools.For(board), Teardown = board.Assembly is null ? null : Try(() => TeardownPlanner.Plan(board, context.TeardownOrder, cancel), "Teardown"), BestTeardown = board.Assembly is null || context.TeardownOrder is null ? null : Try(() => TeardownPlanner.Plan(board, null, cancel), "Teardown") };
         if (block is not null)
         {
             var stock = drawer.Pads.Select(p => new StockedPad(p.ThicknessMm, p.Material)).Distinct().ToList();
@@ -53,7 +53,8 @@ public static class JobPlanner
                 Comparison = Comparison.Of(context.Readings, block.Flow, FilmResistance(context, seating)),
             };
         }
-        plan = plan with { Troubles = troubles };
+        plan = plan with { Troubles = troubles, Holes = HoleLedger.Of(board, block, plan.Fit), DryFit = block is null || plan.Fit is null ? [] : Prep.DryFit.Of(board, block, plan.Fit) };
+        plan = plan with { Restore = RestoreSteps.Of(context, plan) };
         return plan with { Stations = [.. Stations(context, plan, shop)] };
     }
 

@@ -16,7 +16,7 @@ public static class SignOff
     /// <exception cref="InputException">The plan has no such step.</exception>
     public static WorkStep Check(JobPlan plan, IReadOnlySet<string> signed, string stepId, int? count, string? overrideReason)
     {
-        var step = plan.Stations.SelectMany(s => s.Steps).FirstOrDefault(s => s.Id == stepId)
+        var step = plan.Stations.SelectMany(s => s.Steps).Concat(plan.Restore).FirstOrDefault(s => s.Id == stepId)
             ?? throw new InputException("/stepId", $"The plan has no step \"{stepId}\": the board, block or pads changed. Load the job again.");
         if (overrideReason is { Length: > 0 }) return step;
         if (step.Count is { } need && count != need)

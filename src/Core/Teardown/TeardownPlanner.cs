@@ -6,12 +6,13 @@ namespace FaithfulBracket.Core.Teardown;
 public static class TeardownPlanner
 {
     /// <exception cref="InputException">The board has no assembly, or the assembly can not be taken apart as described.</exception>
-    public static TeardownPlan Plan(Board board, CancellationToken cancel = default)
+    /// <param name="chosen">An order somebody chose; taken where it is legal.</param>
+    public static TeardownPlan Plan(Board board, IReadOnlyList<string>? chosen = null, CancellationToken cancel = default)
     {
         if (board.Assembly is not { } assembly)
             throw new InputException("/board/assembly", "The board has no assembly: describe its pieces, fasteners and leads first.");
         var graph = AssemblyGraph.Of(assembly);
-        var (order, proven) = new OrderSearch(graph).Solve(cancel);
+        var (order, proven) = ChosenOrder.Indices(graph, assembly, chosen) is { } own ? (own, false) : new OrderSearch(graph).Solve(cancel);
         var tray = Tray(assembly);
         var steps = new List<TeardownStep>();
         int flips = 0, changes = 0;
@@ -21,7 +22,7 @@ public static class TeardownPlanner
         {
             var flipped = face is { } f && f != act.Face;
             var changed = act.Driver is not null && driver is not null && driver != act.Driver;
-            steps.Add(TeardownReasons.Describe(assembly, act, steps, flipped, changed));
+            steps.Add(TeardownReasons.Describe(board, assembly, act, steps, flipped, changed));
             if (flipped) flips++;
             if (changed) changes++;
             face = act.Face;

@@ -5,7 +5,7 @@ namespace FaithfulBracket.Core.Teardown;
 /// <summary>Says why a step comes now, what locks a lift, and how to free what is stuck.</summary>
 internal static class TeardownReasons
 {
-    public static TeardownStep Describe(Assembly assembly, Act act, IReadOnlyList<TeardownStep> before, bool flipped, bool changed)
+    public static TeardownStep Describe(Board board, Assembly assembly, Act act, IReadOnlyList<TeardownStep> before, bool flipped, bool changed)
     {
         var turn = flipped ? $"Turn the board over to the {act.Face.ToString().ToLowerInvariant()}. " : "";
         switch (act.Action)
@@ -22,7 +22,7 @@ internal static class TeardownReasons
                 var screws = assembly.Fasteners.Where(x => x.Joins.Contains(p.Id)).ToList();
                 var leads = assembly.Leads.Where(x => x.Between.Contains(p.Id)).ToList();
                 var held = screws.Count + leads.Count == 0 ? "Nothing holds it but its bonds." : $"{screws.Sum(x => x.Count)} screws are out{(leads.Count > 0 ? $" and {leads.Count} {(leads.Count == 1 ? "lead is" : "leads are")} off" : "")}: nothing holds it but its bonds.";
-                return new(act.Action, p.Id, p.Name, null, p.Face, 1, turn + held, [.. screws.Select(x => x.Id), .. leads.Select(x => x.Id)], LiftAdvice(assembly, p, leads));
+                return new(act.Action, p.Id, p.Name, null, p.Face, 1, turn + held, [.. screws.Select(x => x.Id), .. leads.Select(x => x.Id)], LiftAdvice(board, assembly, p, leads));
         }
     }
 
@@ -52,7 +52,7 @@ internal static class TeardownReasons
         _ => "Pull straight, plug held, never by the wires.",
     };
 
-    private static List<string> LiftAdvice(Assembly assembly, Piece piece, List<Lead> leads)
+    private static List<string> LiftAdvice(Board board, Assembly assembly, Piece piece, List<Lead> leads)
     {
         var advice = new List<string>();
         foreach (var b in assembly.Bonds.Where(b => b.Between.Contains(piece.Id)))
@@ -64,9 +64,9 @@ internal static class TeardownReasons
                 BondKind.Snug => "It sits snug: lift evenly.",
                 _ => "Pads and paste glue it: rock and twist, never lever from one end.",
             });
-            if (b.Warm) advice.Add("Warm it first; use gloves.");
+            if (b.Warm) advice.Add("Warm it first, evenly, with a heat pad or ten minutes of load; use gloves.");
         }
-        if (leads.Count > 0) advice.Add("Lift on the side away from the leads.");
+        advice.AddRange(LiftSide.Advice(board, piece, leads, advice.Count > 0));
         return [.. advice.Distinct()];
     }
 

@@ -4,7 +4,7 @@ using FaithfulBracket.Formats.Json;
 namespace FaithfulBracket.Formats.Documents;
 
 /// <summary>Reads the stock assembly of a board document.</summary>
-internal static class AssemblyReader
+public static class AssemblyReader
 {
     public static Assembly Read(ObjectReader o)
     {
@@ -13,7 +13,7 @@ internal static class AssemblyReader
             Pieces = o.Objects("pieces", p => new Piece(p.Text("id"), p.OptionalText("name") ?? p.Text("id"), p.OptionalChoice<Face>("face") ?? Face.Front)),
             Fasteners = o.Objects("fasteners", Fasteners),
             Leads = o.Objects("leads", l => new Lead(l.Text("id"), l.OptionalText("name") ?? l.Text("id"), l.Texts("between"), l.OptionalText("latch") ?? "straight",
-                l.OptionalNumber("slackMm", 0, 2000), l.OptionalChoice<Face>("face") ?? Face.Front, l.OptionalText("hiddenBy"))),
+                l.OptionalNumber("slackMm", 0, 2000), l.OptionalChoice<Face>("face") ?? Face.Front, l.OptionalText("hiddenBy")) { At = l.OptionalPoint("at") }),
             Bonds = o.Objects("bonds", b => new Bond(b.Text("id"), b.Texts("between"), b.Choice<BondKind>("kind"), b.OptionalNumber("padMm", 0.05, 20), b.Texts("parts"), b.Flag("warm", false))),
             After = [.. o.TextPairs("after").Select(p => new Precedence(p.First, p.Second))],
         };

@@ -153,6 +153,13 @@ public sealed class ObjectReader
         return [.. Pairs(Items(field), least, most)];
     }
 
+    /// <summary>One [x, y] pair; null when the field is missing.</summary>
+    public Point2? OptionalPoint(string field)
+    {
+        if (!Find(field, out var e) || e.ValueKind == JsonValueKind.Null) return null;
+        return Pairs([(e, At(field))], -MostLength, MostLength) is [var p] ? p : null;
+    }
+
     /// <summary>A list of [x, y] pairs inside a list.</summary>
     public List<Point2> PointList(JsonElement list, string field)
     {

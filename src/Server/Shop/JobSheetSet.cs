@@ -1,4 +1,5 @@
 using System.Text.Json;
+using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Pads.Cutting;
 using FaithfulBracket.Core.Pads.Stock;
 using FaithfulBracket.Formats.Json;
@@ -9,12 +10,16 @@ namespace FaithfulBracket.Server.Shop;
 /// <summary>The sheets of a job as Core types, with the version of each.</summary>
 internal sealed record JobSheetSet
 {
-    public const string WaysKind = "ways", CuttingKind = "cutting", AsFoundKind = "as-found";
+    public const string WaysKind = "ways", CuttingKind = "cutting", AsFoundKind = "as-found", AssemblyKind = "assembly", OrderKind = "order";
 
     /// <summary>Way chosen for each question on which installers disagree.</summary>
     public IReadOnlyDictionary<string, string> Ways { get; private init; } = new Dictionary<string, string>();
     public BegunCutting? Cutting { get; private init; }
     public IReadOnlyList<AsFoundPad> AsFound { get; private init; } = [];
+    /// <summary>The assembly as it was recorded in this job; null where the board's own stands.</summary>
+    public Assembly? Assembly { get; private init; }
+    /// <summary>Teardown order somebody chose.</summary>
+    public IReadOnlyList<string>? Order { get; private init; }
     /// <summary>Version of each sheet; 0 where there is none.</summary>
     public IReadOnlyDictionary<string, long> Versions { get; private init; } = new Dictionary<string, long>();
 
@@ -32,6 +37,8 @@ internal sealed record JobSheetSet
             Ways = Read<Dictionary<string, string>>(WaysKind) ?? [],
             Cutting = Read<BegunCutting>(CuttingKind),
             AsFound = Read<List<AsFoundPad>>(AsFoundKind) ?? [],
+            Assembly = Read<Assembly>(AssemblyKind),
+            Order = Read<List<string>>(OrderKind) is { Count: > 0 } order ? order : null,
             Versions = rows.ToDictionary(r => r.Kind, r => r.Version),
         };
     }

@@ -16,7 +16,8 @@ internal sealed record StepState(string StepId, bool Signed, string By, string A
 /// <summary>How a station stands.</summary>
 internal sealed record StationState(Station Station, string Summary, bool Trouble, int Steps, int SignedSteps, bool Complete, string? By, string? At);
 
-internal sealed record PhotoInfo(long Id, string? StepId, string By, string At);
+/// <param name="Face">front or back, with the place it is pinned to; null for a photo of the whole.</param>
+internal sealed record PhotoInfo(long Id, string? StepId, string By, string At, double? XMm, double? YMm, Face? Face);
 
 internal sealed record RunningTimer(long Id, long JobId, string StepId, string Label, string StartedAt, long Seconds, string EndsAt);
 
@@ -44,7 +45,7 @@ internal sealed class JobViews(Jobs jobs, JobPapers papers, JobSheets sheets, Sh
         var states = States(events);
         return new(row.Id, row.Title, row.Client, row.Bench, row.PasteId, choices, row.Version, row.OpenedBy, row.OpenedAt, board, block, plan,
             Route(plan, states), [.. states.Values], events, readings, papers.Notes(id),
-            [.. papers.Photos(id).Select(p => new PhotoInfo(p.Id, p.StepId, p.ByInitials, p.At))], Timers(papers.Running(id)), Now()) { Sheets = set };
+            [.. papers.Photos(id).Select(p => new PhotoInfo(p.Id, p.StepId, p.ByInitials, p.At, p.XMm, p.YMm, p.Face is null ? null : p.Face == "back" ? Core.Boards.Face.Back : Core.Boards.Face.Front))], Timers(papers.Running(id)), Now()) { Sheets = set };
     }
 
     public string Now() => time.GetUtcNow().UtcDateTime.ToString("yyyy-MM-dd'T'HH:mm:ss.fff'Z'", System.Globalization.CultureInfo.InvariantCulture);
@@ -85,6 +86,8 @@ internal sealed class JobViews(Jobs jobs, JobPapers papers, JobSheets sheets, Sh
     private (JobPlan Plan, Board Board, Block? Block, IReadOnlyList<LaidPad> Choices) Plan(JobRow row, IReadOnlyList<ReadingRow> readings, JobSheetSet set, IReadOnlyList<StepEvent> events, CancellationToken cancel)
     {
         var board = shop.Boards.GetValueOrDefault(row.BoardId) ?? throw new NotHereException($"The library has no board \"{row.BoardId}\".");
+        // what was recorded while stripping stands in for what the document does not say
+        if (set.Assembly is { } recorded) board = board with { Assembly = recorded };
         var block = row.BlockId is null ? null : shop.Blocks.GetValueOrDefault(row.BlockId);
         var choices = JsonSerializer.Deserialize<List<LaidPad>>(row.PadChoices, DocumentJson.Options)!;
         // a cut plan stands once a cut is signed, and only as long as one is
@@ -101,6 +104,7 @@ internal sealed class JobViews(Jobs jobs, JobPapers papers, JobSheets sheets, Sh
             Ways = set.Ways,
             Begun = begun ? set.Cutting : null,
             AsFound = set.AsFound,
+            TeardownOrder = set.Order,
             Readings = [.. readings.Select(r => new Reading(Enum.Parse<Phase>(r.Phase, ignoreCase: true), r.RoomC, r.CoolantC, r.DieC, r.HotspotC, r.MemoryC, r.PowerW, r.FlowLMin, r.Note))],
         }, cancel: cancel);
         _plans[row.Id] = (key, plan);

@@ -83,7 +83,7 @@ internal static class ComputeEndpoints
     private static async Task<Ok<TeardownPlan>> TeardownAsync(HttpRequest request)
     {
         var board = await Bodies.ReadAsync(request, ComputeInputs.Board);
-        return TypedResults.Ok(TeardownPlanner.Plan(board, request.HttpContext.RequestAborted));
+        return TypedResults.Ok(TeardownPlanner.Plan(board, null, request.HttpContext.RequestAborted));
     }
 
     private static async Task<Ok<TighteningResult>> TighteningAsync(HttpRequest request, ShopMemory shop)

@@ -87,6 +87,8 @@ internal static class InstrumentEndpoints
             {
                 // a new turn begins where the angle starts over
                 if (turn.Count > 0 && turn[^1].Stopped) turn.Clear();
+                // the rest of the turn before this step is nobody's
+                if (turn.Count == 0 && !DriverWatch.BeginsTurn(target, sample)) continue;
                 turn.Add(sample);
                 await say("turn", DriverWatch.Judge(target, turn));
             }

@@ -14,7 +14,9 @@ internal sealed record NewJob(string Title, string? Client, string Bench, string
 
 internal sealed record JobChange(string Title, string? Client, string Bench, string? BlockId, string? PasteId, IReadOnlyList<LaidPad> PadChoices);
 
-internal sealed record Signature(string By, int? Count, string? OverrideReason);
+/// <param name="Key">The same for every try to send it: it counts once.</param>
+/// <param name="DoneAt">When it was done at the bench, if the network was down then.</param>
+internal sealed record Signature(string By, int? Count, string? OverrideReason, string? Key = null, string? DoneAt = null);
 
 internal sealed record NewTimer(string StepId, string? Label, int? Seconds);
 
@@ -84,13 +86,14 @@ internal static class JobEndpoints
     {
         CheckInitials(body.By);
         var version = Versions.Expected(request);
+        var sending = SendingOf(body);
         var plan = views.PlanOf(id);
         var states = JobViews.States(jobs.Events(id));
         var signed = states.Values.Where(s => s.Signed).Select(s => s.StepId).ToHashSet();
         if (signed.Contains(stepId) && states[stepId].Version == version) throw new StepLockedException($"{states[stepId].By} signed this already at {states[stepId].At[11..16]}.", []);
         SignOff.Check(plan, signed, stepId, body.Count, body.OverrideReason);
         if (stepId.StartsWith(CuttingEndpoints.CutSteps, StringComparison.Ordinal)) CuttingEndpoints.Begin(id, plan, signed, body.By, sheets);
-        var e = jobs.Record(id, stepId, "done", body.By, body.Count, string.IsNullOrWhiteSpace(body.OverrideReason) ? null : body.OverrideReason, version);
+        var e = jobs.Record(id, stepId, "done", body.By, body.Count, string.IsNullOrWhiteSpace(body.OverrideReason) ? null : body.OverrideReason, version, sending);
         foreach (var timer in papers.Running(id).Where(t => t.StepId == stepId)) papers.StopTimer(id, timer.Id);
         return TypedResults.Ok(new StepState(stepId, true, e.ByInitials, e.At, e.Count, e.OverrideReason, version + 1));
     }
@@ -101,8 +104,17 @@ internal static class JobEndpoints
         var version = Versions.Expected(request);
         var state = JobViews.States(jobs.Events(id)).GetValueOrDefault(stepId);
         if (state is null || !state.Signed && state.Version == version) throw new StepLockedException("This step is not signed: nothing to take back.", []);
-        var e = jobs.Record(id, stepId, "undone", body.By, null, body.OverrideReason, version);
+        var e = jobs.Record(id, stepId, "undone", body.By, null, body.OverrideReason, version, SendingOf(body));
         return TypedResults.Ok(new StepState(stepId, false, e.ByInitials, e.At, null, e.OverrideReason, version + 1));
+    }
+
+    private static Sending? SendingOf(Signature body)
+    {
+        if (body.Key is null && body.DoneAt is null) return null;
+        var faults = new List<InputFault>();
+        if (body.Key is { } key && (key.Length is < 8 or > 64 || !key.All(c => char.IsAsciiLetterOrDigit(c) || c == '-'))) faults.Add(new("/key", "Expected 8 to 64 letters, digits and dashes."));
+        if (body.DoneAt is { } at && (at.Length > 40 || !DateTimeOffset.TryParse(at, System.Globalization.CultureInfo.InvariantCulture, System.Globalization.DateTimeStyles.AssumeUniversal, out _))) faults.Add(new("/doneAt", "Expected an instant such as 2026-01-31T10:20:30Z."));
+        return faults.Count > 0 ? throw new InputException(faults) : new(body.Key, body.DoneAt);
     }
 
     private static Created<Opened> AddReading(long id, NewReading body, Jobs jobs, JobPapers papers)

@@ -1,3 +1,4 @@
+import { Link } from 'react-router'
 import { day } from '../../ui/format'
 import { Head, Row, Section, Why } from '../Ledger'
 import { StepList } from '../StepList'
@@ -17,6 +18,7 @@ export function CareLedger({ job, s }: LedgerProps) {
       </Section>
       <Section title="Kept for the day it goes back">
         {(job.plan.teardown?.tray ?? []).map((t) => <Row key={t.cell} name={`cell ${t.cell}, ${t.thread ?? t.driver}${t.lengthMm ? ` × ${t.lengthMm}` : ''}`} value={t.count} />)}
+        <Link to={`/job/${job.id}/restore`} className="mt-1 inline-block text-copper underline underline-offset-3">Put it back to stock, step by step</Link>
         <Why>The stock cooler, its screws and its as-found pads put the card back for a warranty claim.</Why>
       </Section>
       {job.notes.length > 0 && <Section title="Notes">{job.notes.map((n) => <Why key={n.id}>{n.text} <span className="text-soft">{n.byInitials} {day(n.at)}</span></Why>)}</Section>}

@@ -2,12 +2,13 @@ import { Head, Row, Section, Why } from '../Ledger'
 import { StepList } from '../StepList'
 import type { LedgerProps } from '../Traveller'
 import { BowSection } from './BowSection'
+import { HoleTable } from './HoleTable'
 import { LoadChart } from './LoadChart'
 
 /** What the tightening does to the die, move by move, and why this order. */
-export function MountLedger({ job, s }: LedgerProps) {
+export function MountLedger({ job, s, select }: LedgerProps) {
   const t = job.plan.tightening
-  if (!t) return <><Head sub={job.plan.troubles.join(' ') || 'Choose a block at Match first.'}>Order only</Head><Section title="Steps"><StepList s={s} /></Section></>
+  if (!t) return <><Head sub={job.plan.troubles.join(' ') || 'Choose a block at Match first.'}>Order only</Head><HoleTable job={job} select={select} /><Section title="Steps"><StepList s={s} /></Section></>
   const move = t.moves.find((m) => `mount.turn-${m.pass}-${m.hole}` === s.step?.id)
   const peak = t.peakLimitMPa
   return (
@@ -29,6 +30,7 @@ export function MountLedger({ job, s }: LedgerProps) {
         <Why>The die ring goes in a cross, then outward: one corner home first presses the die's edge {t.oneCornerFirst && t.worst.peakMPa > 0 ? `${(t.oneCornerFirst.peakMPa / t.worst.peakMPa).toFixed(0)} times as hard` : 'far harder'}.</Why>
       </Section>
       <BowSection job={job} />
+      <HoleTable job={job} select={select} />
       <Section title="Steps"><StepList s={s} most={14} /></Section>
     </>
   )

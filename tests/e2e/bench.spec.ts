@@ -1,0 +1,202 @@
+import { expect, test, type Page } from '@playwright/test'
+import { Server } from './server'
+
+const server = new Server()
+test.beforeAll(() => server.start())
+test.afterAll(() => server.stop())
+const ledger = (page: Page) => page.getByRole('complementary', { name: 'Ledger' })
+const bench = (page: Page) => page.locator('[data-bench]')
+interface Job { id: number; steps: { stepId: string; signed: boolean; version: number }[]; plan: { teardown?: { steps: { target: string }[] }; restore: { id: string }[]; stations: { station: string; steps: { id: string; count?: number }[] }[] }; history: { stepId: string; kind: string; doneAt?: string }[] }
+const read = async (page: Page, id: number) => (await (await page.request.get(`${server.address}/api/jobs/${id}`)).json()) as Job
+const open = async (page: Page, boardId: string, blockId?: string) => ((await (await page.request.post(`${server.address}/api/jobs`, { data: { title: 'Bench test', bench: 'Bench A', boardId, blockId, by: 'QA' } })).json()) as { id: number }).id
+
+test('an unknown card is stripped and recorded, and the same card is planned from the record', async ({ page }) => {
+  const id = await open(page, 'dunlin-250-traced')
+  await page.goto(`${server.address}/job/${id}/teardown`)
+  await expect(ledger(page).getByRole('heading', { level: 2 })).toHaveText('Unknown assembly')
+  await ledger(page).getByRole('button', { name: 'Note what comes off' }).click()
+  const desk = ledger(page).getByRole('group', { name: 'Note what comes off' })
+
+  // a cover with two screws, one of them clicked on the mat
+  await desk.getByLabel('they held the').fill('cover')
+  const box = (await page.locator('[data-place]').boundingBox())!
+  await page.mouse.click(box.x + box.width * 0.5, box.y + box.height * 0.3)
+  await desk.getByLabel('Add a place at hole').selectOption('P1')
+  await desk.getByLabel('length, mm').fill('4')
+  await desk.getByRole('button', { name: '2 out, in the tray' }).click()
+  await expect(ledger(page).getByRole('heading', { level: 2 })).toHaveText('2 of 2 screws out')
+  await desk.getByRole('button', { name: 'piece', exact: true }).click()
+  await desk.getByLabel('piece', { exact: true }).fill('cover')
+  await desk.getByRole('button', { name: 'Lifted' }).click()
+  await expect(ledger(page)).toContainText('Lift the cover')
+
+  // the cooler under it: the die ring, its lead, then the lift
+  await desk.getByRole('button', { name: 'screws', exact: true }).click()
+  await desk.getByLabel('they held the').fill('cooler')
+  for (const h of ['H1', 'H2', 'H3', 'H4']) await desk.getByLabel('Add a place at hole').selectOption(h)
+  await desk.getByLabel('length, mm').fill('6')
+  await desk.getByRole('button', { name: '4 out, in the tray' }).click()
+  await expect(ledger(page).getByRole('heading', { level: 2 })).toHaveText('6 of 6 screws out')
+  await desk.getByRole('button', { name: 'lead', exact: true }).click()
+  await desk.getByLabel('lead', { exact: true }).fill('fan')
+  await desk.getByRole('button', { name: 'Describe only' }).click()
+  await expect(desk.getByRole('button', { name: 'Strike W1' })).toBeVisible()
+  await desk.getByRole('button', { name: 'piece', exact: true }).click()
+  await desk.getByLabel('piece', { exact: true }).fill('cooler')
+  await desk.getByRole('button', { name: 'Lifted' }).click()
+  await expect(desk.getByRole('alert')).toContainText('W1')
+  await page.reload()
+  await ledger(page).getByRole('button', { name: 'Unplug the fan lead' }).click()
+  await page.getByRole('button', { name: /^Unplugged and marked/ }).click()
+  await ledger(page).getByRole('button', { name: 'Note what comes off' }).click()
+  await desk.getByRole('button', { name: 'piece', exact: true }).click()
+  await desk.getByLabel('piece', { exact: true }).fill('cooler')
+  await desk.getByRole('button', { name: 'Lifted' }).click()
+  await expect(desk.getByRole('alert')).toBeHidden()
+  await desk.getByRole('button', { name: 'Keep it with the board' }).click()
+
+  // the way back is the record backwards
+  const first = await read(page, id)
+  const record = first.plan.teardown!.steps.map((s) => s.target)
+  expect(first.plan.restore.map((s) => s.id).filter((s) => s.startsWith('restore.back-')).map((s) => s.slice(13))).toEqual([...record].reverse())
+
+  // the next job on that board plans from it
+  await expect(async () => {
+    const next = await read(page, await open(page, 'dunlin-250-traced'))
+    expect(next.plan.teardown!.steps.map((s) => s.target)).toEqual(record)
+  }).toPass()
+})
+
+test('a lift stays locked for one screw, and an order of ones own is refused only where it can not be', async ({ page }) => {
+  const id = await open(page, 'tern-460-r2', 'brineworks-full-460')
+  await page.goto(`${server.address}/job/${id}/teardown`)
+  await ledger(page).getByRole('button', { name: /Lift the fin stack/ }).click()
+  await page.keyboard.press('Space')
+  await expect(page.getByRole('contentinfo', { name: 'Step' }).getByRole('alert')).toContainText('Locked')
+  // earlier and earlier: legal moves are made, the first that is not is refused with its reason
+  const order = async () => (await read(page, id)).plan.teardown!.steps.map((s) => s.target).join()
+  const refused = ledger(page).getByRole('alert')
+  let moved = 0
+  for (;;) {
+    const before = await order()
+    await ledger(page).getByRole('button', { name: 'Earlier' }).click()
+    await expect(async () => expect((await refused.count()) > 0 || (await order()) !== before).toBe(true)).toPass()
+    if ((await refused.count()) > 0) break
+    moved++
+    await expect(ledger(page).getByRole('button', { name: /Lift the fin stack/ })).toHaveAttribute('aria-current', 'step')
+  }
+  await expect(refused).toContainText(/still (hold|tie)/)
+  if (moved > 0) {
+    await expect(ledger(page)).toContainText('Your order:')
+    await ledger(page).getByRole('button', { name: 'The best order again' }).click()
+    await expect(ledger(page)).not.toContainText('Your order:')
+  }
+
+  // five of six: not signed
+  await page.goto(`${server.address}/job/${id}/teardown/bench`)
+  await page.keyboard.press('Space')
+  const counter = page.getByRole('group', { name: 'Count' })
+  await expect(counter).toBeVisible()
+  const of = Number((await counter.innerText()).match(/of (\d+)/)![1])
+  for (let i = 1; i < of; i++) await page.keyboard.press('+')
+  await page.keyboard.press('Space')
+  await expect(bench(page).getByRole('alert')).toContainText(`${of - 1} of ${of} counted`)
+})
+
+test('ten steps without the network are kept, sent when it is back, and a conflict is shown', async ({ page, context, browser }) => {
+  const id = 1
+  await page.goto(`${server.address}/job/${id}/mount/bench`)
+  await expect(bench(page)).toHaveAttribute('data-bench', 'mount.lower')
+  // the application itself has to be on the device before the network goes
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+  await page.reload()
+  await expect(bench(page)).toHaveAttribute('data-bench', 'mount.lower')
+
+  await context.setOffline(true)
+  const done: string[] = []
+  for (let i = 0; i < 10; i++) {
+    const step = (await bench(page).getAttribute('data-bench'))!
+    const counter = page.getByRole('group', { name: 'Count' })
+    if (await counter.isVisible()) { const of = Number((await counter.innerText()).match(/of (\d+)/)![1]); for (let k = 0; k < of; k++) await page.keyboard.press('+') }
+    await page.keyboard.press('Space')
+    await expect(bench(page)).not.toHaveAttribute('data-bench', step)
+    done.push(step)
+  }
+  await expect(page.getByRole('status', { name: 'Kept on this device' })).toContainText('10 steps kept on this device')
+  // the tablet sleeps and wakes without the network
+  await page.reload()
+  await expect(page.getByRole('status', { name: 'Kept on this device' })).toContainText('10 steps kept on this device')
+  await expect(bench(page)).not.toHaveAttribute('data-bench', done[9])
+
+  // meanwhile somebody else signs the first of them
+  const other = await browser.newContext()
+  const theirs = await other.request.post(`${server.address}/api/jobs/${id}/steps/${done[0]}/sign`, { headers: { 'If-Match': '"0"' }, data: { by: 'RV' } })
+  expect(theirs.ok()).toBe(true)
+  await other.close()
+
+  await context.setOffline(false)
+  const notice = page.getByRole('status', { name: 'Kept on this device' })
+  await expect(notice).toContainText('1 met somebody else’s')
+  await notice.getByRole('button', { name: 'Look' }).click()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog).toContainText('RV signed this step')
+  await dialog.getByRole('button', { name: 'Let theirs stand' }).click()
+  await expect(notice).toBeHidden()
+  const job = await read(page, id)
+  for (const step of done) expect(job.steps.find((s) => s.stepId === step)?.signed).toBe(true)
+  const kept = job.history.filter((h) => done.slice(1).includes(h.stepId))
+  expect(kept.length).toBe(9)
+  expect(kept.every((h) => !!h.doneAt)).toBe(true)
+})
+
+test('the torque driver signs a turn that is met and warns of one that went too far', async ({ page }) => {
+  const id = await open(page, 'tern-460-r2', 'brineworks-full-460')
+  const mount = (await read(page, id)).plan.stations.find((s) => s.station === 'mount')!.steps
+  for (const step of mount.slice(0, 2)) await page.request.post(`${server.address}/api/jobs/${id}/steps/${step.id}/sign`, { headers: { 'If-Match': '"0"' }, data: { by: 'QA', count: step.count } })
+  await page.goto(`${server.address}/job/${id}/mount/bench`)
+  await expect(bench(page)).toHaveAttribute('data-bench', mount[2].id)
+  const panel = page.getByRole('group', { name: 'Torque driver' })
+  await panel.getByRole('button', { name: 'Turn it' }).click()
+  await expect(bench(page)).toHaveAttribute('data-bench', mount[3].id)
+  await panel.getByRole('button', { name: 'too far' }).click()
+  await expect(panel.getByRole('alert')).toContainText(/Too far: \d+°/)
+  await expect(bench(page)).toHaveAttribute('data-bench', mount[3].id)
+  await panel.getByRole('button', { name: 'skip it' }).click()
+  await expect(panel.getByRole('alert')).toContainText('skipped')
+  await panel.getByRole('button', { name: 'across the thread' }).click()
+  await expect(panel.getByRole('alert')).toContainText('thread is crossed')
+  await panel.getByRole('button', { name: 'Turn it' }).click()
+  await expect(bench(page)).toHaveAttribute('data-bench', mount[4].id)
+})
+
+test('back to stock is walked through at the bench, and photos are pinned where they belong', async ({ page }) => {
+  await page.goto(`${server.address}/job/2/teardown`)
+  await page.locator('[data-part="M1"]').click()
+  const chooser = page.waitForEvent('filechooser')
+  await page.getByRole('button', { name: 'Add a photo of M1' }).click()
+  await (await chooser).setFiles({ name: 'm1.png', mimeType: 'image/png', buffer: Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64') })
+  await expect(page.getByRole('link', { name: /^Photo \d+ by QA/ })).toBeVisible()
+
+  await page.goto(`${server.address}/job/2/care`)
+  await ledger(page).getByRole('link', { name: 'Put it back to stock, step by step' }).click()
+  await expect(ledger(page).getByRole('heading', { level: 2 })).toContainText('steps to stock')
+  await page.keyboard.press('g')
+  await expect(bench(page)).toHaveAttribute('data-bench', 'restore.power')
+  await page.keyboard.press('Space')
+  await expect(bench(page)).toHaveAttribute('data-bench', 'restore.block')
+})
+
+test('every hole is in the ledger, and the tray map prints', async ({ page }) => {
+  await page.goto(`${server.address}/job/1/mount`)
+  const stage = ledger(page).getByRole('group', { name: 'Stage' })
+  await stage.getByRole('button', { name: 'stock', exact: true }).click()
+  await expect(ledger(page).getByRole('row', { name: /^H1 stock M2\.5/ })).toBeVisible()
+  await stage.getByRole('button', { name: 'block on' }).click()
+  await expect(ledger(page)).toContainText('empty until the back plate is on')
+  await page.goto(`${server.address}/job/1/tray`)
+  const map = page.getByRole('img', { name: /^Tray map: \d cells/ })
+  await expect(map).toBeVisible()
+  // true size: the browser lays 96 px on an inch
+  const svg = await (await page.request.get(`${server.address}/api/jobs/1/tray.svg`)).text()
+  expect(Math.abs((await map.boundingBox())!.width - (Number(/width="([\d.]+)mm"/.exec(svg)![1]) * 96) / 25.4)).toBeLessThan(1)
+})
