@@ -210,8 +210,8 @@ save('blocks', 'copperwell-rail-lx.block.json', {
 const curve = k => [[0, 0], [0.1, 0.015], [0.2, 0.04], [0.3, 0.08], [0.4, 0.16], [0.5, 0.35], [0.6, 0.8]].map(([s, p]) => [s, round(p * k)])
 save('.', 'drawer.json', {
   material: [
-    { id: 'soft-3', curve: curve(1), squashMin: 0.1, squashMax: 0.45, thicknessTolMm: 0.05, conductivityWPerMK: 2.6, claimedWPerMK: 3 },
-    { id: 'firm-6', curve: curve(3), squashMin: 0.08, squashMax: 0.3, thicknessTolMm: 0.05, conductivityWPerMK: 4.8, claimedWPerMK: 6 },
+    { id: 'soft-3', curve: curve(1), freshCurve: curve(1.6), squashMin: 0.1, squashMax: 0.45, thicknessTolMm: 0.05, conductivityWPerMK: 2.6, claimedWPerMK: 3 },
+    { id: 'firm-6', curve: curve(3), freshCurve: curve(5), squashMin: 0.08, squashMax: 0.3, thicknessTolMm: 0.05, conductivityWPerMK: 4.8, claimedWPerMK: 6 },
     { id: 'putty-8', curve: [[0, 0], [0.5, 0.02], [0.8, 0.06]], squashMin: 0.05, squashMax: 0.8, thicknessTolMm: 0.1, conductivityWPerMK: 5.5, claimedWPerMK: 8 },
   ],
   pad: [

@@ -94,6 +94,7 @@ test('a lift stays locked for one screw, and an order of ones own is refused onl
 
   // five of six: not signed
   await page.goto(`${server.address}/job/${id}/teardown/bench`)
+  await expect(bench(page)).toHaveAttribute('data-bench', 'teardown.power')
   await page.keyboard.press('Space')
   const counter = page.getByRole('group', { name: 'Count' })
   await expect(counter).toBeVisible()

@@ -45,6 +45,8 @@ test('the bow of the mounted board is told with and without its back plate', asy
   await page.goto(`${server.address}/job/1/mount`)
   await expect(ledger(page)).toContainText(/The board bows 0\.\d\d mm/)
   await expect(ledger(page).getByRole('img', { name: /^with back plate/ })).toBeVisible()
+  await ledger(page).getByRole('group', { name: 'Bow on the mat' }).getByRole('button', { name: 'with back plate', exact: true }).click()
+  await expect(page.getByRole('img', { name: /^Bow with back plate, peak/ })).toBeVisible()
 })
 
 test('1.5 for 1.0 at the memory floats the block, and the application says so', async ({ page }) => {

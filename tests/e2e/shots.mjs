@@ -35,9 +35,9 @@ async function twin(page) {
 }
 const views = [
   ['benches', '/'], ['match', '/job/1/match'], ['match-clash', '/job/3/match'], ['kit', '/job/1/kit'], ['teardown', '/job/6/teardown'], ['prep', '/job/1/prep'],
-  ['pads', '/job/1/pads'], ['paste', '/job/1/paste', 'paper', [], async (page) => { await page.getByRole('button', { name: 'Compare patterns' }).click(); await page.getByRole('region', { name: 'Cross', exact: true }).getByText(/^covered/).waitFor(); await page.waitForTimeout(2500) }], ['mount', '/job/1/mount'], ['prove', '/job/5/prove'], ['care', '/job/5/care'],
+  ['pads', '/job/1/pads', 'paper', [], async (page) => { await page.locator('[data-pad="M1"]').click(); await page.getByRole('button', { name: 'Section along x' }).click(); await page.getByRole('region', { name: 'Section' }).getByRole('img').waitFor(); await page.waitForTimeout(400) }], ['paste', '/job/1/paste', 'paper', [], async (page) => { await page.getByRole('button', { name: 'Compare patterns' }).click(); await page.getByRole('region', { name: 'Cross', exact: true }).getByText(/^covered/).waitFor(); await page.waitForTimeout(2500) }], ['mount', '/job/1/mount'], ['prove', '/job/5/prove'], ['care', '/job/5/care'],
   ['bench-teardown', '/job/6/teardown/bench', 'night'], ['bench-mount', '/job/1/mount/bench', 'night', ['ArrowRight', 'ArrowRight', 'ArrowRight', 'ArrowRight']],
-  ['cutting', '/job/1/cutting'], ['library-board', '/library/boards/dunlin-250-traced'], ['library-block', '/library/blocks/brineworks-full-460'], ['drawer', '/drawer'],
+  ['cutting', '/job/1/cutting'], ['library-board', '/library/boards/dunlin-250-traced'], ['strip', '/job/4/teardown', 'paper', [], async (page) => { await page.getByRole('button', { name: 'Note what comes off' }).click(); for (const h of ['H1', 'H2', 'H3', 'H4']) await page.getByLabel('Add a place at hole').selectOption(h) }], ['drawer', '/drawer'],
   ['trace', '/library/trace/1', 'paper', [], traced], ['twin', '/library/twin', 'paper', [], twin],
 ]
 mkdirSync(out, { recursive: true })

@@ -24,7 +24,7 @@ export const useJob = (id: number) =>
 /** Changes that belong to one job; each loads the job again when it is done, refused or not. */
 export function useJobChanges(job: JobView) {
   const client = useQueryClient()
-  const again = { onSettled: () => Promise.all([client.invalidateQueries({ queryKey: ['job', job.id] }), client.invalidateQueries({ queryKey: ['bench'] })]) }
+  const again = { onSettled: () => { void client.invalidateQueries({ queryKey: ['bench'] }); return client.invalidateQueries({ queryKey: ['job', job.id] }) } }
   const version = (stepId: string) => job.steps.find((s) => s.stepId === stepId)?.version ?? 0
   const path = { id: job.id }
   return {

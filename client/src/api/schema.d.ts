@@ -4455,6 +4455,7 @@ export interface components {
             squashMax: number;
             /** Format: double */
             thicknessTolMm: number;
+            freshCurve?: null | unknown[];
             /** Format: double */
             conductivityWPerMK?: null | number;
             /** Format: double */

@@ -4,6 +4,7 @@ import type { Face, JobView, Station, WorkStep } from '../api/client'
 import { useJob } from '../api/queries'
 import { useKeys } from '../app/keys'
 import { Mat } from '../mat/Mat'
+import { ScrewSymbol } from '../mat/ScrewSymbol'
 import { PadLayer } from '../mat/PadLayer'
 import { holesOf, identity, placed } from '../mat/place'
 import { DriverPanel } from './DriverPanel'
@@ -58,7 +59,7 @@ function Bench({ job, station }: { job: JobView; station: Station | 'restore' })
         <h1 className={`mt-2 text-balance font-bold leading-[1.07] ${step.title.length > 52 ? 'text-[42px]' : 'text-[54px]'}`}><Told step={step} /></h1>
         {step.facts.length > 0 && (
           <div className="mt-5 flex flex-wrap gap-6">
-            {step.facts.map((f) => <div key={f.label} className="min-w-[112px] border-t-[3px] border-copper pt-1.5"><b className="num block text-[44px] font-semibold leading-none">{f.value}</b><span className="text-[19px] text-soft">{f.label}</span></div>)}
+            {step.facts.map((f) => <div key={f.label} className="min-w-[112px] border-t-[3px] border-copper pt-1.5"><b className="num flex items-center gap-3 text-[44px] font-semibold leading-none">{f.value === step.driver && <svg width="44" height="44" viewBox="-22 -22 44 44" aria-hidden><ScrewSymbol x={0} y={0} r={20} driver={f.value} /></svg>}{f.value}</b><span className="text-[19px] text-soft">{f.label}</span></div>)}
           </div>
         )}
         {hand && !s.isSigned && <p className="mt-5 max-w-[620px] border-l-[6px] border-copper pl-4 text-[28px] font-semibold leading-tight">{hand.say}</p>}

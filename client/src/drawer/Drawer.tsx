@@ -71,8 +71,8 @@ export function Drawer() {
         </section>
         <section className={`${card} col-span-2`}>
           <Title>Pad materials</Title>
-          <Table head={['material', 'claimed, W/(m·K)', 'reckoned with', 'squash it works in, %', 'thickness, ± mm', 'at 30 % it pushes, MPa']}>
-            {d.materials.map((m) => <tr key={m.id} className="border-b border-rule/60"><td className="py-1">{m.id}</td><td className="num text-right text-[17px]">{m.claimedWPerMK ?? '–'}</td><td className="num text-right text-[17px]">{m.conductivityWPerMK ?? '–'}</td><td className="num text-right text-[17px]">{Math.round(m.squashMin * 100)}–{Math.round(m.squashMax * 100)}</td><td className="num text-right text-[17px]">{m.thicknessTolMm}</td><td className="num text-right text-[17px]">{(m.curve as number[][]).find((c) => c[0] >= 0.3)?.[1].toFixed(2) ?? '–'}</td></tr>)}
+          <Table head={['material', 'claimed, W/(m·K)', 'reckoned with', 'squash it works in, %', 'thickness, ± mm', 'at 30 % it pushes fresh, relaxed, MPa']}>
+            {d.materials.map((m) => <tr key={m.id} className="border-b border-rule/60"><td className="py-1">{m.id}</td><td className="num text-right text-[17px]">{m.claimedWPerMK ?? '–'}</td><td className="num text-right text-[17px]">{m.conductivityWPerMK ?? '–'}</td><td className="num text-right text-[17px]">{Math.round(m.squashMin * 100)}–{Math.round(m.squashMax * 100)}</td><td className="num text-right text-[17px]">{m.thicknessTolMm}</td><td className="num text-right text-[17px]">{(m.freshCurve as number[][] | undefined)?.find((c) => c[0] >= 0.3)?.[1].toFixed(2) ?? '–'}, {(m.curve as number[][]).find((c) => c[0] >= 0.3)?.[1].toFixed(2) ?? '–'}</td></tr>)}
           </Table>
         </section>
       </div>

@@ -7,6 +7,7 @@ import { identity, placed } from '../mat/place'
 import { PlaceTool } from '../mat/PlaceTool'
 import { mm } from '../ui/format'
 import { MatchOverlay } from './match/MatchOverlay'
+import { BowLayer, type BowShown } from './mount/BowLayer'
 import { MountOverlay } from './mount/MountOverlay'
 import { SectionTool } from './pads/SectionTool'
 import type { Line } from './pads/SectionView'
@@ -17,7 +18,7 @@ import { TeardownOverlay } from './teardown/TeardownOverlay'
 import type { Steps } from './useSteps'
 
 /** What each station draws over the same board. */
-export function StationMat({ job, station, s, face, onFlip, selected, select, section, place }: { job: JobView; station: Station; s: Steps; face: Face; onFlip: () => void; selected?: string; select: (id?: string) => void; section?: { active: boolean; line?: Line; set: (l: Line) => void }; place?: Strip }) {
+export function StationMat({ job, station, s, face, onFlip, selected, select, section, place, bow }: { job: JobView; station: Station; s: Steps; face: Face; onFlip: () => void; selected?: string; select: (id?: string) => void; section?: { active: boolean; line?: Line; set: (l: Line) => void }; place?: Strip; bow?: BowShown }) {
   const { board, block, plan } = job
   const placement = plan.fit?.placement ?? identity
   const top = Math.max(...(board.outline as number[][]).map((p) => p[1]))
@@ -46,6 +47,7 @@ export function StationMat({ job, station, s, face, onFlip, selected, select, se
           {section?.active && <SectionTool p={p} line={section.line} onLine={section.set} />}
           {section && !section.active && section.line && <path d={`M${p.x(section.line.x1)} ${p.y(section.line.y1)}L${p.x(section.line.x2)} ${p.y(section.line.y2)}`} stroke="var(--copper)" strokeWidth={2.5} strokeDasharray="14 4 3 4" />}
           {station === 'paste' && <PasteOverlay job={job} p={p} />}
+          {bow && <BowLayer job={job} which={bow} p={p} />}
           {station === 'mount' && block && <MountOverlay job={job} block={block} placement={placement} s={s} p={p} />}
           {station === 'prove' && <ProveOverlay job={job} p={p} top={top} />}
         </>
@@ -67,6 +69,6 @@ const at = (job: JobView, part: string): [number, number] => {
 const land = <span><span className="mr-1 inline-block h-3 w-4 border-2 border-copper align-[-1px]" />land</span>
 const plate = <span><span className="mr-1 inline-block w-5 border-t-2 border-dashed border-copper align-[4px]" />block</span>
 const legends: Record<Station, React.ReactNode> = {
-  match: <>{plate}{land}</>, kit: <span>bare board</span>, teardown: <span>screws by drive, in order</span>, prep: <span>faces to clean</span>, pads: <>{land}<span>pad: letter, mm</span></>,
+  match: <>{plate}{land}</>, kit: <span>bare board</span>, teardown: <span>screws by drive, in order</span>, prep: <span>faces to clean</span>, pads: <>{land}<span>pad: letter, mm, squash %</span></>,
   paste: <span>film at the die's corners, µm</span>, mount: <span>screws by drive, in order</span>, prove: <span>°C under load</span>, care: <span>as built</span>,
 }

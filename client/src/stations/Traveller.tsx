@@ -11,6 +11,7 @@ import { useNow } from '../ui/useNow'
 import { CareLedger } from './care/CareLedger'
 import { KitLedger } from './kit/KitLedger'
 import { MatchLedger } from './match/MatchLedger'
+import type { BowShown } from './mount/BowLayer'
 import { MountLedger } from './mount/MountLedger'
 import { PadsLedger } from './pads/PadsLedger'
 import { PasteLedger } from './paste/PasteLedger'
@@ -31,7 +32,7 @@ const Practice = lazy(() => import('./mount/Practice').then((m) => ({ default: m
 
 const order: Station[] = ['match', 'kit', 'teardown', 'prep', 'pads', 'paste', 'mount', 'prove', 'care']
 
-export interface LedgerProps { job: JobView; s: Steps; selected?: string; select: (id?: string) => void; cutting?: boolean; setCutting?: (on: boolean) => void; setLine?: (l: Line) => void; strip?: Strip }
+export interface LedgerProps { job: JobView; s: Steps; selected?: string; select: (id?: string) => void; cutting?: boolean; setCutting?: (on: boolean) => void; setLine?: (l: Line) => void; strip?: Strip; bow?: BowShown; showBow?: (b?: BowShown) => void }
 
 const ledgers: Record<Station, (p: LedgerProps) => React.ReactNode> = {
   match: MatchLedger, kit: KitLedger, teardown: TeardownLedger, prep: PrepLedger, pads: PadsLedger, paste: PasteLedger, mount: MountLedger, prove: ProveLedger, care: CareLedger,
@@ -54,6 +55,7 @@ function Sheet({ job, station }: { job: JobView; station: Station }) {
   const [note, setNote] = useState(false)
   const [cutting, setCutting] = useState(false)
   const [line, setLine] = useState<Line>()
+  const [bow, showBow] = useState<BowShown>()
   const [stripping, setStripping] = useState<{ on: boolean; places: [number, number][] }>({ on: false, places: [] })
   const sectioned = station === 'pads'
   const [labOf, setLabOf] = useState<Station>()
@@ -80,8 +82,8 @@ function Sheet({ job, station }: { job: JobView; station: Station }) {
         <HeaderTimers job={job} />
       </InHeader>
       <Route job={job} station={station} />
-      <main className="flex min-h-0 min-w-0" aria-label="Mat">{station === 'paste' && lab && job.plan.paste.length > 0 ? <Suspense fallback={<Loading what="the patterns" />}><SqueezeLab job={job} onClose={() => setLab(false)} /></Suspense> : station === 'mount' && lab && job.plan.tightening ? <Suspense fallback={<Loading what="the practice" />}><Practice job={job} onClose={() => setLab(false)} /></Suspense> : <div className="flex min-h-0 min-w-0 flex-1 flex-col"><StationMat job={job} station={station} s={s} face={shown} onFlip={flip} selected={selected} select={select} place={station === 'teardown' && stripping.on ? strip : undefined} section={sectioned && (cutting || line) ? { active: cutting, line, set: (l) => { setLine(l); setCutting(false) } } : undefined} />{sectioned && line && <SectionView job={job} line={line} onClose={() => { setLine(undefined); setCutting(false) }} />}</div>}</main>
-      <aside aria-label="Ledger" tabIndex={0} className="scroll-thin min-h-0 overflow-y-auto border-l border-rule bg-card px-4 py-3.5">{station === 'paste' && job.plan.paste.length > 0 && <Button className="mb-3" kind={lab ? 'plain' : 'go'} onClick={() => setLab(!lab)}>{lab ? 'Show the mat' : 'Compare patterns'}</Button>}{station === 'mount' && job.plan.tightening && <Button className="mb-3" kind={lab ? 'plain' : 'go'} onClick={() => setLab(!lab)}>{lab ? 'Show the mat' : 'Practise it first'}</Button>}<Ledger key={station} job={job} s={s} selected={selected} select={select} cutting={cutting} setCutting={setCutting} setLine={setLine} strip={strip} /><Ways job={job} station={station} s={s} /></aside>
+      <main className="flex min-h-0 min-w-0" aria-label="Mat">{station === 'paste' && lab && job.plan.paste.length > 0 ? <Suspense fallback={<Loading what="the patterns" />}><SqueezeLab job={job} onClose={() => setLab(false)} /></Suspense> : station === 'mount' && lab && job.plan.tightening ? <Suspense fallback={<Loading what="the practice" />}><Practice job={job} onClose={() => setLab(false)} /></Suspense> : <div className="flex min-h-0 min-w-0 flex-1 flex-col"><StationMat job={job} station={station} s={s} face={shown} onFlip={flip} selected={selected} select={select} bow={station === 'mount' ? bow : undefined} place={station === 'teardown' && stripping.on ? strip : undefined} section={sectioned && (cutting || line) ? { active: cutting, line, set: (l) => { setLine(l); setCutting(false) } } : undefined} />{sectioned && line && <SectionView job={job} line={line} onClose={() => { setLine(undefined); setCutting(false) }} />}</div>}</main>
+      <aside aria-label="Ledger" tabIndex={0} className="scroll-thin min-h-0 overflow-y-auto border-l border-rule bg-card px-4 py-3.5">{station === 'paste' && job.plan.paste.length > 0 && <Button className="mb-3" kind={lab ? 'plain' : 'go'} onClick={() => setLab(!lab)}>{lab ? 'Show the mat' : 'Compare patterns'}</Button>}{station === 'mount' && job.plan.tightening && <Button className="mb-3" kind={lab ? 'plain' : 'go'} onClick={() => setLab(!lab)}>{lab ? 'Show the mat' : 'Practise it first'}</Button>}<Ledger key={station} job={job} s={s} selected={selected} select={select} cutting={cutting} setCutting={setCutting} setLine={setLine} strip={strip} bow={bow} showBow={showBow} /><Ways job={job} station={station} s={s} /></aside>
       <div className="col-span-3 grid min-h-[84px]"><StepLine job={job} s={s} onBench={station === 'teardown' || station === 'mount' || station === 'pads' || station === 'prep' ? bench : undefined} note={note} setNote={setNote} selected={selected} /></div>
     </div>
   )

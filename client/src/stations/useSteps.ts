@@ -17,7 +17,10 @@ export function useSteps(job: JobView, station: Station | 'restore') {
   const version = (stepId: string) => job.steps.find((s) => s.stepId === stepId)?.version ?? 0
   const firstOpen = steps.findIndex((s) => !signed.has(s.id))
   const next = firstOpen < 0 ? Math.max(0, steps.length - 1) : firstOpen
-  const [looking, setLooking] = useState<number | null>(null)
+  // by name: the order may change under the eye
+  const [lookingAt, setLooking] = useState<string | null>(null)
+  const found = lookingAt === null ? -1 : steps.findIndex((s) => s.id === lookingAt)
+  const looking = found < 0 ? null : found
   // a step signed just now is left behind as soon as its signature is seen
   const justSigned = useRef<string>(undefined)
   const left = looking !== null && steps[looking]?.id === justSigned.current && signed.has(steps[looking].id)
@@ -28,6 +31,24 @@ export function useSteps(job: JobView, station: Station | 'restore') {
   useEffect(() => { setLooking(null); setRefusal(null) }, [station, job.id])
   const refuse = (e: unknown) => setRefusal(e instanceof Refusal ? e : new Refusal(0, 'Something broke', String(e), [], []))
   const busy = changes.sign.isPending || changes.undo.isPending
+
+  const sign = (overrideReason?: string) => {
+    if (!step || signed.has(step.id)) return
+    if (busy) { if (justSigned.current !== step.id) signNext.current = step.id; return }
+    setRefusal(null)
+    justSigned.current = step.id
+    const count = step.count == null ? undefined : (counted[step.id] ?? 0)
+    const keep = () => {
+      // the shop is not there to ask: what it would lock stays locked here
+      const open = step.locks.filter((l) => !signed.has(l))
+      if (!overrideReason && step.count != null && count !== step.count) { setRefusal(new Refusal(409, 'Locked', `${count} of ${step.count} counted.`, [], [])); return }
+      if (!overrideReason && open.length > 0) { setRefusal(new Refusal(409, 'Locked', `Locked: ${open.length} ${open.length === 1 ? 'step is' : 'steps are'} open.`, [], open)); return }
+      enqueue({ jobId: job.id, stepId: step.id, title: step.title, kind: 'sign', by, count, overrideReason, version: version(step.id) })
+      setLooking(null)
+    }
+    if (kept.length > 0) keep()
+    else changes.sign.mutate({ stepId: step.id, by, count, overrideReason }, { onSuccess: () => setLooking(null), onError: (e) => { if (e instanceof Refusal && e.status === 0) keep(); else refuse(e) } })
+  }
 
   const back = () => {
     // asked for while the last sign-off is still on its way: done as soon as that has landed
@@ -41,32 +62,25 @@ export function useSteps(job: JobView, station: Station | 'restore') {
     else changes.undo.mutate({ stepId: last.id, by }, { onSuccess: undone, onError: (e) => { if (e instanceof Refusal && e.status === 0) keep(); else refuse(e) } })
   }
   const backAgain = useRef(false)
-  useEffect(() => { if (!busy && backAgain.current) { backAgain.current = false; back() } }, [busy])
+  // pressed for the next step while the last sign-off is still on its way: signed as soon as that has landed
+  const signNext = useRef<string>(undefined)
+  useEffect(() => {
+    if (busy) return
+    if (backAgain.current) { backAgain.current = false; signNext.current = undefined; back(); return }
+    const wanted = signNext.current
+    signNext.current = undefined
+    if (wanted && wanted === step?.id) sign()
+  }, [busy])
 
   return {
     steps, step, index, signed, counted, refusal, busy, changes, by,
     allSigned: firstOpen < 0 && steps.length > 0,
     isSigned: step ? signed.has(step.id) : false,
-    look: (delta: number) => { setRefusal(null); justSigned.current = undefined; setLooking(Math.max(0, Math.min(steps.length - 1, index + delta))) },
-    lookAt: (id: string) => { setRefusal(null); justSigned.current = undefined; const i = steps.findIndex((s) => s.id === id); if (i >= 0) setLooking(i) },
+    look: (delta: number) => { setRefusal(null); justSigned.current = undefined; setLooking(steps[Math.max(0, Math.min(steps.length - 1, index + delta))]?.id ?? null) },
+    lookAt: (id: string) => { setRefusal(null); justSigned.current = undefined; setLooking(id) },
     count: step ? (counted[step.id] ?? 0) : 0,
     setCount: (n: number) => { if (step) { setRefusal(null); setCounted({ ...counted, [step.id]: Math.max(0, n) }) } },
-    sign: (overrideReason?: string) => {
-      if (!step || busy || signed.has(step.id)) return
-      setRefusal(null)
-      justSigned.current = step.id
-      const count = step.count == null ? undefined : (counted[step.id] ?? 0)
-      const keep = () => {
-        // the shop is not there to ask: what it would lock stays locked here
-        const open = step.locks.filter((l) => !signed.has(l))
-        if (!overrideReason && step.count != null && count !== step.count) { setRefusal(new Refusal(409, 'Locked', `${count} of ${step.count} counted.`, [], [])); return }
-        if (!overrideReason && open.length > 0) { setRefusal(new Refusal(409, 'Locked', `Locked: ${open.length} ${open.length === 1 ? 'step is' : 'steps are'} open.`, [], open)); return }
-        enqueue({ jobId: job.id, stepId: step.id, title: step.title, kind: 'sign', by, count, overrideReason, version: version(step.id) })
-        setLooking(null)
-      }
-      if (kept.length > 0) keep()
-      else changes.sign.mutate({ stepId: step.id, by, count, overrideReason }, { onSuccess: () => setLooking(null), onError: (e) => { if (e instanceof Refusal && e.status === 0) keep(); else refuse(e) } })
-    },
+    sign,
     back,
     refuse,
   }

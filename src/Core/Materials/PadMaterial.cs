@@ -8,6 +8,12 @@ namespace FaithfulBracket.Core.Materials;
 /// <param name="ThicknessTolMm">Thickness tolerance, ± mm.</param>
 public sealed record PadMaterial(string Id, IReadOnlyList<Geometry.Point2> Curve, double SquashMin, double SquashMax, double ThicknessTolMm)
 {
+    /// <summary>Stress over squash in the first minutes, before the pad relaxes; null where only the relaxed curve is known.</summary>
+    public IReadOnlyList<Geometry.Point2>? FreshCurve { get; init; }
+
+    /// <summary>The material as it pushes while it is being mounted.</summary>
+    public PadMaterial WhileMounting() => FreshCurve is { } fresh ? this with { Curve = fresh } : this;
+
     /// <summary>Conductivity the shop reckons with, W/(m·K).</summary>
     public double? ConductivityWPerMK { get; init; }
 

@@ -13,7 +13,7 @@ public readonly record struct DriverSample(double AngleDeg, double TorqueNm, boo
 public sealed record TurnTarget(double AngleDeg, double StartTorqueNm, double TorqueNm, double? LimitNm = null)
 {
     /// <summary>Below this a hand driver's torque says nothing, N·m.</summary>
-    public const double LeastTorqueNm = 0.05;
+    public const double LeastTorqueNm = 0.01;
 }
 
 public enum TurnState { Turning, Met, Overshoot, CrossThread, Skipped, Free }
@@ -25,6 +25,8 @@ public sealed record TurnVerdict(TurnState State, double AngleDeg, double Torque
 /// <summary>Judges a turn while it is made: torque that comes without angle is a crossed thread, angle without torque a screw that does not hold.</summary>
 public static class DriverWatch
 {
+    /// <summary>Card screws are told in N·cm.</summary>
+    private const double NcmPerNm = 100;
     /// <summary>How near to the angle counts as there.</summary>
     private const double AngleTolerance = 0.08;
     private const double OverBy = 1.25, BarelyTurned = 0.15, CrossedBefore = 0.5, HoldsFrom = 0.3, BeginsWithin = 0.3;
@@ -40,16 +42,16 @@ public static class DriverWatch
         var share = target.AngleDeg > 0 ? angle / target.AngleDeg : 1;
         var crossed = samples.Any(s => s.AngleDeg < CrossedBefore * target.AngleDeg && s.TorqueNm > Math.Max(OverBy * target.TorqueNm, 2 * TurnTarget.LeastTorqueNm));
         TurnVerdict Of(TurnState state, string say) => new(state, angle, peak, share, say);
-        if (crossed) return Of(TurnState.CrossThread, FormattableString.Invariant($"Stop: {peak:0.00} N·m after {angle:0}° of {target.AngleDeg:0}°. The thread is crossed or the screw has run out of depth. Back it out by hand."));
+        if (crossed) return Of(TurnState.CrossThread, FormattableString.Invariant($"Stop: {peak * NcmPerNm:0.0} N·cm after {angle:0}° of {target.AngleDeg:0}°. The thread is crossed or the screw has run out of depth. Back it out by hand."));
         if (share > OverBy || peak > (target.LimitNm ?? Math.Max(OverBy * target.TorqueNm, 2 * TurnTarget.LeastTorqueNm)))
-            return Of(TurnState.Overshoot, FormattableString.Invariant($"Too far: {angle:0}° and {peak:0.00} N·m, {target.AngleDeg:0}° and {target.TorqueNm:0.00} N·m were due. Turn back {Math.Max(0, angle - target.AngleDeg):0}° before the next screw."));
+            return Of(TurnState.Overshoot, FormattableString.Invariant($"Too far: {angle:0}° and {peak * NcmPerNm:0.0} N·cm, {target.AngleDeg:0}° and {target.TorqueNm * NcmPerNm:0.0} N·cm were due. Turn back {Math.Max(0, angle - target.AngleDeg):0}° before the next screw."));
         if (share >= 1 - AngleTolerance)
         {
             // it may still go too far: only a hand that let go has met it
             if (!stopped) return Of(TurnState.Turning, "There. Let go.");
             return target.TorqueNm > TurnTarget.LeastTorqueNm && peak < HoldsFrom * target.TorqueNm
-                ? Of(TurnState.Free, FormattableString.Invariant($"It turns without load: {peak:0.00} N·m, {target.TorqueNm:0.00} expected. Is it in its hole, with its spring and washer?"))
-                : Of(TurnState.Met, FormattableString.Invariant($"{angle:0}° and {peak:0.00} N·m: met."));
+                ? Of(TurnState.Free, FormattableString.Invariant($"It turns without load: {peak * NcmPerNm:0.0} N·cm, {target.TorqueNm * NcmPerNm:0.0} expected. Is it in its hole, with its spring and washer?"))
+                : Of(TurnState.Met, FormattableString.Invariant($"{angle:0}° and {peak * NcmPerNm:0.0} N·cm: met."));
         }
         if (stopped && share < BarelyTurned) return Of(TurnState.Skipped, "This screw was not turned: it was skipped. Turn it before the next.");
         return Of(TurnState.Turning, stopped ? FormattableString.Invariant($"{angle:0}° of {target.AngleDeg:0}°: go on.") : FormattableString.Invariant($"{target.AngleDeg - angle:0}° to go."));

@@ -52,7 +52,7 @@ public sealed class Tightening
     public static TighteningResult Simulate(Board board, Block block, IReadOnlyList<LaidPad> pads, IReadOnlyDictionary<string, PadMaterial> materials, PasteMaterial paste,
         double? turnsPerMove = null, IReadOnlyList<string>? order = null, double tiltLimitDeg = DefaultTiltLimitDeg, CancellationToken cancel = default)
     {
-        var model = PlateModel.For(board, block, pads, materials, paste)[0];
+        var model = PlateModel.For(board, block, pads, Fresh(materials), paste)[0];
         var sim = new Tightening(model, paste, Ordered(model, order));
         var recommended = Steps[^1];
         IReadOnlyList<TighteningMove> moves = [];
@@ -72,7 +72,7 @@ public sealed class Tightening
     public static PracticeResult Practise(Board board, Block block, IReadOnlyList<LaidPad> pads, IReadOnlyDictionary<string, PadMaterial> materials, PasteMaterial paste,
         IReadOnlyList<(string Hole, double Turns)> turns, double tiltLimitDeg = DefaultTiltLimitDeg, CancellationToken cancel = default)
     {
-        var model = PlateModel.For(board, block, pads, materials, paste)[0];
+        var model = PlateModel.For(board, block, pads, Fresh(materials), paste)[0];
         var sim = new Tightening(model, paste, ScrewOrder.Of(model.Plate.Holes));
         var remaining = sim._order.ToDictionary(h => h.Id, sim.StartRemaining);
         var pose = new PlatePose(sim._startMm, 0, 0);
@@ -90,6 +90,9 @@ public sealed class Tightening
         return new(moves, [.. sim._order.Select(h => new ScrewLeft(h.Id, remaining[h.Id] / Thread.Of(h.Thread, h.ScrewMm).PitchMm))], home,
             moves.Count == 0 ? new(0, 0) : WorstOf(moves), home ? Score(moves) : null, Score(cross.Moves), Score(corner), cross.Worst, WorstOf(corner), cross.Moves.Count, tiltLimitDeg, sim._peakLimit);
     }
+
+    /// <summary>Pads have not relaxed yet while screws are turned.</summary>
+    private static Dictionary<string, PadMaterial> Fresh(IReadOnlyDictionary<string, PadMaterial> materials) => materials.ToDictionary(m => m.Key, m => m.Value.WhileMounting());
 
     private static IReadOnlyList<BlockHole> Ordered(PlateModel model, IReadOnlyList<string>? order)
     {

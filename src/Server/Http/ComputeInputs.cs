@@ -30,13 +30,19 @@ internal static class ComputeInputs
         {
             ConductivityWPerMK = o.OptionalNumber("conductivityWPerMK", 0.01, 1000),
             ClaimedWPerMK = o.OptionalNumber("claimedWPerMK", 0.01, 1000),
+            FreshCurve = o.Has("freshCurve") ? o.Points("freshCurve", 0, 1000) : null,
         };
-        var c = material.Curve;
-        if (c.Count == 0 || c.Count == 1 && c[0].X <= 0) o.Fault("curve", "Expected at least one point [squash, MPa] above zero squash.");
-        for (var i = 1; i < c.Count; i++)
-            if (c[i].X <= c[i - 1].X || c[i].Y < c[i - 1].Y) { o.Fault($"curve/{i}", "Squash has to rise and stress may not fall along the curve."); break; }
+        Rising(o, "curve", material.Curve);
+        if (material.FreshCurve is { } fresh) Rising(o, "freshCurve", fresh);
         if (material.SquashMax <= material.SquashMin) o.Fault("squashMax", "Expected more than squashMin.");
         return material;
+    }
+
+    private static void Rising(ObjectReader o, string field, IReadOnlyList<Core.Geometry.Point2> c)
+    {
+        if (c.Count == 0 || c.Count == 1 && c[0].X <= 0) o.Fault(field, "Expected at least one point [squash, MPa] above zero squash.");
+        for (var i = 1; i < c.Count; i++)
+            if (c[i].X <= c[i - 1].X || c[i].Y < c[i - 1].Y) { o.Fault($"{field}/{i}", "Squash has to rise and stress may not fall along the curve."); break; }
     }
 
     /// <summary>Paste given inline or by id.</summary>

@@ -1,15 +1,17 @@
-import { useQuery } from '@tanstack/react-query'
-import { answer, http, type JobView, type Schemas } from '../../api/client'
+import type { JobView, Schemas } from '../../api/client'
 import { Section } from '../Ledger'
+import type { BowShown } from './BowLayer'
+import { useBow } from './useBow'
 
 /** How the mounted board bows, as a small map, with and without the back plate. */
-export function BowSection({ job }: { job: JobView }) {
-  const bow = useQuery({ queryKey: ['bow', job.id, job.version], queryFn: () => answer(http.GET('/api/jobs/{id}/bow', { params: { path: { id: job.id } } })), enabled: !!job.plan.seating }).data
+export function BowSection({ job, shown, show }: { job: JobView; shown?: BowShown; show?: (b?: BowShown) => void }) {
+  const bow = useBow(job)
   if (!bow) return null
   const most = Math.max(Math.abs(bow.without.peakMm), Math.abs(bow.with?.peakMm ?? 0))
   return (
     <Section title="Bow of the board">
       <p className={`text-[15px] leading-snug ${((bow.with ?? bow.without).watchedStrainMicro ?? 0) > bow.limitMicro ? 'text-plum' : ''}`}>{bow.text}</p>
+      <div className="mt-1 flex flex-wrap gap-1" role="group" aria-label="Bow on the mat">{([['without', bow.with ? 'on the mat, without back plate' : 'on the mat'], ...(bow.with ? [['with', 'with back plate']] : [])] as [BowShown, string][]).map(([id, name]) => <button key={id} type="button" aria-pressed={shown === id} onClick={() => show?.(shown === id ? undefined : id)} className={`rounded-[3px] border px-2 py-1 text-[14px] ${shown === id ? 'border-copper bg-copper-wash font-semibold' : 'border-rule bg-raised'}`}>{name}</button>)}</div>
       <BowMap name={bow.with ? 'without back plate' : 'as mounted'} r={bow.without} most={most} />
       {bow.with && <BowMap name="with back plate" r={bow.with} most={most} />}
     </Section>

@@ -6,7 +6,7 @@ import { HoleTable } from './HoleTable'
 import { LoadChart } from './LoadChart'
 
 /** What the tightening does to the die, move by move, and why this order. */
-export function MountLedger({ job, s, select }: LedgerProps) {
+export function MountLedger({ job, s, select, bow, showBow }: LedgerProps) {
   const t = job.plan.tightening
   if (!t) return <><Head sub={job.plan.troubles.join(' ') || 'Choose a block at Match first.'}>Order only</Head><HoleTable job={job} select={select} /><Section title="Steps"><StepList s={s} /></Section></>
   const move = t.moves.find((m) => `mount.turn-${m.pass}-${m.hole}` === s.step?.id)
@@ -18,7 +18,7 @@ export function MountLedger({ job, s, select }: LedgerProps) {
       {move && (
         <Section title={`This turn, pass ${move.pass} of ${t.passes}`}>
           <Row name="screw pulls afterwards" value={move.loadN.toFixed(0)} unit="N" />
-          <Row name="torque" value={move.torqueNm.toFixed(2)} unit="N·m" />
+          <Row name="torque" value={(move.torqueNm * 100).toFixed(1)} unit="N·cm" />
           {move.filmUm.length === 2 && <Row name="film, thin to thick" value={`${move.filmUm[0].toFixed(0)}–${move.filmUm[1].toFixed(0)}`} unit="µm" />}
           <Row name="tilt" value={move.tiltDeg.toFixed(2)} unit="°" />
         </Section>
@@ -29,7 +29,7 @@ export function MountLedger({ job, s, select }: LedgerProps) {
         {t.oneCornerFirst && <Row name="one corner home first" value={t.oneCornerFirst.peakMPa.toFixed(t.oneCornerFirst.peakMPa > 20 ? 0 : 1)} unit="MPa" tone="text-plum" />}
         <Why>The die ring goes in a cross, then outward: one corner home first presses the die's edge {t.oneCornerFirst && t.worst.peakMPa > 0 ? `${(t.oneCornerFirst.peakMPa / t.worst.peakMPa).toFixed(0)} times as hard` : 'far harder'}.</Why>
       </Section>
-      <BowSection job={job} />
+      <BowSection job={job} shown={bow} show={showBow} />
       <HoleTable job={job} select={select} />
       <Section title="Steps"><StepList s={s} most={14} /></Section>
     </>
