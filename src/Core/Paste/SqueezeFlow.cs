@@ -46,7 +46,7 @@ public sealed class SqueezeFlow
     private readonly SqueezeSettings _settings;
     private static readonly string[] SpillNames = ["left edge", "right edge", "lower edge", "upper edge", "notch"];
     private readonly double[] _spilt = new double[5];
-    private double _gap, _spill;
+    private double _gap, _spill, _pressureGap;
 
     private SqueezeFlow(Polygon face, PasteMaterial paste, double volumeMm3, Func<Point2, bool> mask, double forceN, SqueezeSettings settings)
     {
@@ -148,7 +148,7 @@ public sealed class SqueezeFlow
     }
 
     /// <summary>Share of the gap by which the plate sinks in one step.</summary>
-    private const double LargestStep = 0.03;
+    private const double LargestStep = 0.04;
 
     private double StopGap()
     {
@@ -234,7 +234,11 @@ public sealed class SqueezeFlow
         for (var i = 0; i < _face.Length; i++) { index[i] = -1; if (Full(i)) { index[i] = cells.Count; cells.Add(i); } else _pressure[i] = 0; }
         var n = cells.Count;
         if (n == 0) return 0;
-        double[] diagonal = new double[n], rhs = new double[n], x = new double[n], r = new double[n], p = new double[n], q = new double[n];
+        // the same flow through a narrower gap takes the cube more pressure: a nearer start than the last answer itself
+        var grown = _pressureGap > 0 ? Cube(_pressureGap / _gap) : 1;
+        _pressureGap = _gap;
+        // one place more than there are cells: what lies past the rim reads as nothing
+        double[] diagonal = new double[n], rhs = new double[n], x = new double[n + 1], r = new double[n + 1], p = new double[n + 1], q = new double[n + 1];
         var links = new int[4 * n];
         var weights = new double[4 * n];
         Span<int> near = stackalloc int[4];
@@ -247,18 +251,21 @@ public sealed class SqueezeFlow
             {
                 var c = Conductance(cells[k], near[m], out var open);
                 diagonal[k] += c;
-                links[4 * k + m] = open ? -1 : index[near[m]];
-                weights[4 * k + m] = c;
+                links[4 * k + m] = open ? n : index[near[m]];
+                weights[4 * k + m] = open ? 0 : c;
             }
-            x[k] = _pressure[cells[k]];
+            x[k] = _pressure[cells[k]] * grown;
             rhs[k] = source * Math.Clamp(1 + (_volume[cells[k]] - Capacity(cells[k])) / (_d * _d * sink), -1, 3);
         }
         var pre = ModifiedCholesky(n, diagonal, links, weights);
-        var z = new double[n];
+        // what the forward sweep takes from the left and from below
+        var taken = new double[2 * n];
+        for (var k = 0; k < n; k++) { taken[2 * k] = weights[4 * k] * pre[links[4 * k]]; taken[2 * k + 1] = weights[4 * k + 2] * pre[links[4 * k + 2]]; }
+        var z = new double[n + 1];
         Multiply(diagonal, links, weights, x, q);
         double rho = 0;
         for (var k = 0; k < n; k++) r[k] = rhs[k] - q[k];
-        Precondition(pre, links, weights, r, z);
+        Precondition(n, pre, taken, links, weights, r, z);
         for (var k = 0; k < n; k++) { p[k] = z[k]; rho += r[k] * z[k]; }
         var goal = 1e-7 * source * source * n;
         for (var iteration = 0; iteration < 3000; iteration++)
@@ -272,7 +279,7 @@ public sealed class SqueezeFlow
             var alpha = rho / pq;
             double next = 0;
             for (var k = 0; k < n; k++) { x[k] += alpha * p[k]; r[k] -= alpha * q[k]; }
-            Precondition(pre, links, weights, r, z);
+            Precondition(n, pre, taken, links, weights, r, z);
             for (var k = 0; k < n; k++) next += r[k] * z[k];
             var beta = next / rho;
             for (var k = 0; k < n; k++) p[k] = z[k] + beta * p[k];
@@ -287,50 +294,34 @@ public sealed class SqueezeFlow
     {
         for (var k = 0; k < diagonal.Length; k++)
         {
-            var sum = diagonal[k] * v[k];
             var at = 4 * k;
-            int a = links[at], b = links[at + 1], c = links[at + 2], d = links[at + 3];
-            if (a >= 0) sum -= weights[at] * v[a];
-            if (b >= 0) sum -= weights[at + 1] * v[b];
-            if (c >= 0) sum -= weights[at + 2] * v[c];
-            if (d >= 0) sum -= weights[at + 3] * v[d];
-            into[k] = sum;
+            into[k] = diagonal[k] * v[k] - weights[at] * v[links[at]] - weights[at + 1] * v[links[at + 1]] - weights[at + 2] * v[links[at + 2]] - weights[at + 3] * v[links[at + 3]];
         }
     }
 
     /// <summary>Solves with the incomplete factor, forth and back; cells are numbered by rows, so left and lower come first.</summary>
-    private static void Precondition(double[] pre, int[] links, double[] weights, double[] from, double[] into)
+    private static void Precondition(int n, double[] pre, double[] taken, int[] links, double[] weights, double[] from, double[] into)
     {
-        for (var k = 0; k < pre.Length; k++)
-        {
-            var t = from[k];
-            int left = links[4 * k], lower = links[4 * k + 2];
-            if (left >= 0) t += weights[4 * k] * pre[left] * into[left];
-            if (lower >= 0) t += weights[4 * k + 2] * pre[lower] * into[lower];
-            into[k] = t * pre[k];
-        }
-        for (var k = pre.Length - 1; k >= 0; k--)
-        {
-            var t = into[k];
-            int right = links[4 * k + 1], upper = links[4 * k + 3];
-            if (right >= 0) t += weights[4 * k + 1] * pre[k] * into[right];
-            if (upper >= 0) t += weights[4 * k + 3] * pre[k] * into[upper];
-            into[k] = t * pre[k];
-        }
+        for (var k = 0; k < n; k++)
+            into[k] = (from[k] + taken[2 * k] * into[links[4 * k]] + taken[2 * k + 1] * into[links[4 * k + 2]]) * pre[k];
+        for (var k = n - 1; k >= 0; k--)
+            into[k] = (into[k] + pre[k] * (weights[4 * k + 1] * into[links[4 * k + 1]] + weights[4 * k + 3] * into[links[4 * k + 3]])) * pre[k];
     }
 
     /// <summary>Inverse roots of the modified incomplete Cholesky factor's diagonal, no fill-in (Gustafsson 1978; Bridson 2008, section 4.3).</summary>
     private static double[] ModifiedCholesky(int n, double[] diagonal, int[] links, double[] weights)
     {
         const double tuning = 0.97, safety = 0.25;
-        var pre = new double[n];
+        var pre = new double[n + 1];
+        ReadOnlySpan<(int Side, int Across)> before = [(0, 3), (2, 1)];
         for (var k = 0; k < n; k++)
         {
             var e = diagonal[k];
-            foreach (var (side, across) in ((int, int)[])[(0, 3), (2, 1)])
+            foreach (var (side, across) in before)
             {
-                if (links[4 * k + side] is not (>= 0 and var j)) continue;
-                double w = weights[4 * k + side] * pre[j], cross = links[4 * j + across] >= 0 ? weights[4 * j + across] : 0;
+                var j = links[4 * k + side];
+                if (j == n) continue;
+                double w = weights[4 * k + side] * pre[j], cross = weights[4 * j + across];
                 e -= w * w + tuning * w * cross * pre[j];
             }
             if (e < safety * diagonal[k]) e = diagonal[k];
