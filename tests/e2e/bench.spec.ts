@@ -19,8 +19,8 @@ test('an unknown card is stripped and recorded, and the same card is planned fro
 
   // a cover with two screws, one of them clicked on the mat
   await desk.getByLabel('they held the').fill('cover')
-  const box = (await page.locator('[data-place]').boundingBox())!
-  await page.mouse.click(box.x + box.width * 0.5, box.y + box.height * 0.3)
+  const area = (await page.locator('[data-place]').boundingBox())!
+  await page.mouse.click(area.x + area.width * 0.5, area.y + area.height * 0.3)
   await desk.getByLabel('Add a place at hole').selectOption('P1')
   await desk.getByLabel('length, mm').fill('4')
   await desk.getByRole('button', { name: '2 out, in the tray' }).click()

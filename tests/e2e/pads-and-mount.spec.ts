@@ -82,9 +82,9 @@ test('two clicks cut a section, with its gaps in figures', async ({ page }) => {
   await expect(ledger(page).getByRole('button', { name: 'Cut a section' })).toBeVisible()
   await page.keyboard.press('x')
   const mat = page.getByRole('main', { name: 'Mat' })
-  const box = (await mat.boundingBox())!
-  await page.mouse.click(box.x + 40, box.y + box.height * 0.3)
-  await page.mouse.click(box.x + box.width - 40, box.y + box.height * 0.3)
+  const area = (await mat.boundingBox())!
+  await page.mouse.click(area.x + 40, area.y + area.height * 0.3)
+  await page.mouse.click(area.x + area.width - 40, area.y + area.height * 0.3)
   const section = page.getByRole('region', { name: 'Section' })
   await expect(section).toContainText(/heights drawn \d+ times as tall/)
   await expect(section.getByRole('img')).toBeVisible()
