@@ -107,7 +107,9 @@ test('a board file becomes a signed traveller, and a restart keeps it', async ({
 })
 
 test('a second browser that signs the same step loses politely', async ({ browser }) => {
-  const [a, b] = [await (await browser.newContext()).newPage(), await (await browser.newContext()).newPage()]
+  // without the worker that keeps jobs on the device: what it fetches can not be held back here
+  const alone = async () => (await browser.newContext({ serviceWorkers: 'block' })).newPage()
+  const [a, b] = [await alone(), await alone()]
   for (const [page, initials] of [[a, 'QA'], [b, 'ML']] as const) {
     await page.addInitScript((i) => localStorage.setItem('fb.initials', i), initials)
     await page.goto(`${server.address}/job/3/kit`)
