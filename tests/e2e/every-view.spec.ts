@@ -12,7 +12,7 @@ test.afterAll(() => server.stop())
 
 for (const theme of ['paper', 'night']) {
   test(`axe finds nothing on any view and none scrolls sideways, ${theme}`, async ({ page }) => {
-    test.setTimeout(240_000)
+    test.setTimeout(views.length * 12_000)
     await page.addInitScript((t) => localStorage.setItem('fb.theme', t), theme)
     const faults: string[] = []
     page.on('pageerror', (e) => faults.push(`${page.url()}: ${e.message}`))
