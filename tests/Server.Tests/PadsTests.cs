@@ -64,6 +64,8 @@ public sealed class PadsTests : IDisposable
         Task<HttpResponseMessage> Note(double fresh, double pressed, string version) => _server.SendAsync(HttpMethod.Put, "/api/jobs/2/as-found", JsonSerializer.Serialize(new { pads = new[] { new { part = "M1", newMm = fresh, pressedMm = pressed } }, by = "QA" }), version);
         Assert.Equal(HttpStatusCode.UnprocessableEntity, (await Note(1.0, 1.4, "0")).StatusCode);
         Assert.Equal(HttpStatusCode.OK, (await Note(1.5, 0.95, "0")).StatusCode);
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await _server.SendAsync(HttpMethod.Put, "/api/jobs/2/as-found", """{"by":"QA"}""", "1")).StatusCode);
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await _server.SendAsync(HttpMethod.Put, "/api/jobs/2/order", """{"by":"QA"}""", "0")).StatusCode);
         var evidence = (await JobAsync(2)).GetProperty("plan").GetProperty("evidence")[0];
         Assert.Equal("M1", evidence.GetProperty("part").GetString());
         Assert.NotEqual(evidence.GetProperty("documentMm").GetDouble(), evidence.GetProperty("usedMm").GetDouble());

@@ -1,3 +1,4 @@
+using FaithfulBracket.Store;
 using Microsoft.Extensions.FileProviders;
 
 namespace FaithfulBracket.Server.Http;
@@ -23,7 +24,8 @@ internal static class ClientFiles
         });
         app.MapFallback("{*path:nonfile}", async context =>
         {
-            if (context.Request.Path.StartsWithSegments("/api")) { context.Response.StatusCode = 404; return; }
+            if (context.Request.Path.StartsWithSegments("/api"))
+                throw new NotHereException($"There is no call {context.Request.Method} {context.Request.Path}{(context.Request.ContentType is { } type ? $" for {type}" : "")}. Pictures are sent as image/jpeg or image/png, packs as application/zip, all else as application/json.");
             context.Response.Headers.CacheControl = "no-cache";
             context.Response.ContentType = "text/html; charset=utf-8";
             await context.Response.SendFileAsync(files.GetFileInfo("index.html"));

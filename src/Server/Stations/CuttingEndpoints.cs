@@ -57,6 +57,7 @@ internal static class CuttingEndpoints
         var by = await Bodies.ReadAsync(request, o => SheetEndpoints.By(o));
         var set = JobSheetSet.Of(sheets.All(id));
         var signed = JobViews.States(jobs.Events(id)).GetValueOrDefault($"{CutSteps}{sheet}")?.Signed == true;
+        if (signed && set.Cutting is null) throw new StepLockedException("This sheet was cut before its plan was kept: lay its rests into the drawer by hand.", []);
         if (set.Cutting is not { } begun || sheet < 1 || sheet > begun.Plan.Sheets.Count || !signed) throw new StepLockedException($"Sheet {sheet} is not cut yet: sign its cuts first.", [$"{CutSteps}{sheet}"]);
         if (begun.PutAway.Contains(sheet)) throw new StepLockedException($"The rests of sheet {sheet} lie in the drawer already.", []);
         var cut = begun.Plan.Sheets[sheet - 1];

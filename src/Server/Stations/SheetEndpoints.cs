@@ -54,6 +54,8 @@ internal static class SheetEndpoints
         var board = shop.Boards.GetValueOrDefault(row.BoardId) ?? throw new NotHereException($"The library has no board \"{row.BoardId}\".");
         var body = await Bodies.ReadAsync(request, o =>
         {
+            // a list that was forgotten must not empty the one that is kept
+            if (!o.Has("pads")) o.Fault("pads", "Missing: expected the whole list, empty to strike all.");
             var pads = o.Objects("pads", p =>
             {
                 var pad = new AsFoundPad(p.Text("part"), p.Number("newMm", 0.05, 20), p.Number("pressedMm", 0.01, 20), p.Number("landStepMm", -10, 10, otherwise: 0)) { Note = p.OptionalText("note", 500) };

@@ -112,7 +112,11 @@ internal static class StripEndpoints
     /// <summary>Takes an order where it is legal; an empty one takes the best again.</summary>
     private static async Task<Ok<SheetVersion>> OrderAsync(long id, HttpRequest request, JobViews views, JobSheets sheets)
     {
-        var body = await Bodies.ReadAsync(request, o => new OrderChange(o.Texts("order"), SheetEndpoints.By(o)));
+        var body = await Bodies.ReadAsync(request, o =>
+        {
+            if (!o.Has("order")) o.Fault("order", "Missing: expected every screw group, lead and piece once, or an empty list for the best order.");
+            return new OrderChange(o.Texts("order"), SheetEndpoints.By(o));
+        });
         var assembly = views.View(id).Board.Assembly ?? throw new InputException("", "The board has no assembly: there is nothing to order.");
         if (body.Order.Count > 0 && ChosenOrder.WhyNot(assembly, body.Order) is { } reason) throw new InputException("/order", reason);
         return SheetEndpoints.Put(id, JobSheetSet.OrderKind, JsonSerializer.Serialize(body.Order, DocumentJson.Options), request, sheets, body.By);
