@@ -4,7 +4,8 @@ namespace FaithfulBracket.Core;
 public sealed class InputException(IReadOnlyList<InputFault> faults)
     : Exception(string.Join(" ", faults.Select(f => $"{f.Pointer}: {f.Message}")))
 {
-    public InputException(string pointer, string message) : this([new(pointer, message)]) { }
+    public InputException(string pointer, string message)
+        : this([new(pointer, message)]) { }
 
     public IReadOnlyList<InputFault> Faults { get; } = faults;
 }

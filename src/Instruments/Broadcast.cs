@@ -12,17 +12,24 @@ public sealed class Broadcast<T>
 
     public void Send(T value)
     {
-        foreach (var listener in _listeners.Keys) listener.Writer.TryWrite(value);
+        foreach (var listener in _listeners.Keys)
+            listener.Writer.TryWrite(value);
     }
 
     public async IAsyncEnumerable<T> Listen([EnumeratorCancellation] CancellationToken cancel)
     {
-        var own = Channel.CreateBounded<T>(new BoundedChannelOptions(MostWaiting) { FullMode = BoundedChannelFullMode.DropOldest });
+        var own = Channel.CreateBounded<T>(
+            new BoundedChannelOptions(MostWaiting) { FullMode = BoundedChannelFullMode.DropOldest }
+        );
         _listeners[own] = 0;
         try
         {
-            await foreach (var value in own.Reader.ReadAllAsync(cancel)) yield return value;
+            await foreach (var value in own.Reader.ReadAllAsync(cancel))
+                yield return value;
         }
-        finally { _listeners.TryRemove(own, out _); }
+        finally
+        {
+            _listeners.TryRemove(own, out _);
+        }
     }
 }

@@ -7,41 +7,85 @@ namespace FaithfulBracket.Instruments;
 /// <summary>A camera over the bench.</summary>
 /// <param name="TiltDeg">Between line of sight and the bench's normal.</param>
 /// <param name="K1">First-order lens term, radii in focal lengths.</param>
-public sealed record SceneCamera(int Width, int Height, double FocalPx, double DistanceMm, double TiltDeg, double TurnDeg, double K1);
+public sealed record SceneCamera(
+    int Width,
+    int Height,
+    double FocalPx,
+    double DistanceMm,
+    double TiltDeg,
+    double TurnDeg,
+    double K1
+);
 
 /// <summary>A bare board on the bench with the target beside it, seen through a camera of known pose: what a photo of it looks like.</summary>
 public sealed class PhotoScene(Board board, Placement sheet, Point2 lookAt, SceneCamera camera, int seed)
 {
-    private readonly (double Height, Polygon Top, byte Shade)[] _raised = [.. board.Parts.Where(p => p.Face == Face.Front && p.Kind != PartKind.Empty)
-        .Select(p => (p.HeightMm, p.Top(), (byte)(p.Kind switch { PartKind.Die => 60, PartKind.Memory => 45, PartKind.Inductor => 110, PartKind.Capacitor => 165, _ => 80 }))).OrderByDescending(p => p.HeightMm)];
+    private readonly (double Height, Polygon Top, byte Shade)[] _raised =
+    [
+        .. board
+            .Parts.Where(p => p.Face == Face.Front && p.Kind != PartKind.Empty)
+            .Select(p =>
+                (
+                    p.HeightMm,
+                    p.Top(),
+                    (byte)(
+                        p.Kind switch
+                        {
+                            PartKind.Die => 60,
+                            PartKind.Memory => 45,
+                            PartKind.Inductor => 110,
+                            PartKind.Capacitor => 165,
+                            _ => 80,
+                        }
+                    )
+                )
+            )
+            .OrderByDescending(p => p.HeightMm),
+    ];
 
     private readonly Bounds _reach = Bounds.Of([.. board.Parts.SelectMany(p => p.Top().Points)]).Grown(10);
 
     /// <summary>Where the camera sees a point of the board frame, px from the centre of the top left pixel.</summary>
     public Point2 See(double x, double y, double z)
     {
-        double t = camera.TiltDeg * Math.PI / 180, p = camera.TurnDeg * Math.PI / 180, dx = x - lookAt.X, dy = y - lookAt.Y;
-        double x1 = dx * Math.Cos(p) - dy * Math.Sin(p), y1 = dx * Math.Sin(p) + dy * Math.Cos(p);
-        double y2 = y1 * Math.Cos(t) - z * Math.Sin(t), z2 = y1 * Math.Sin(t) + z * Math.Cos(t), depth = camera.DistanceMm - z2;
-        double nx = x1 / depth, ny = -y2 / depth, bend = 1 + camera.K1 * (nx * nx + ny * ny);
+        double t = camera.TiltDeg * Math.PI / 180,
+            p = camera.TurnDeg * Math.PI / 180,
+            dx = x - lookAt.X,
+            dy = y - lookAt.Y;
+        double x1 = dx * Math.Cos(p) - dy * Math.Sin(p),
+            y1 = dx * Math.Sin(p) + dy * Math.Cos(p);
+        double y2 = y1 * Math.Cos(t) - z * Math.Sin(t),
+            z2 = y1 * Math.Sin(t) + z * Math.Cos(t),
+            depth = camera.DistanceMm - z2;
+        double nx = x1 / depth,
+            ny = -y2 / depth,
+            bend = 1 + camera.K1 * (nx * nx + ny * ny);
         return new(camera.Width / 2.0 + camera.FocalPx * nx * bend, camera.Height / 2.0 + camera.FocalPx * ny * bend);
     }
 
-    private readonly (double Sin, double Cos) _tilt = Math.SinCos(camera.TiltDeg * Math.PI / 180), _turn = Math.SinCos(camera.TurnDeg * Math.PI / 180);
+    private readonly (double Sin, double Cos) _tilt = Math.SinCos(camera.TiltDeg * Math.PI / 180),
+        _turn = Math.SinCos(camera.TurnDeg * Math.PI / 180);
 
     /// <summary>The ray of a pixel without the lens: x and y at depth one.</summary>
     private Point2 Ray(double u, double v)
     {
-        double dx = (u - camera.Width / 2.0) / camera.FocalPx, dy = (v - camera.Height / 2.0) / camera.FocalPx, r2 = dx * dx + dy * dy, f = 1;
-        for (var k = 0; k < 4; k++) f -= (f * (1 + camera.K1 * r2 * f * f) - 1) / (1 + 3 * camera.K1 * r2 * f * f);
+        double dx = (u - camera.Width / 2.0) / camera.FocalPx,
+            dy = (v - camera.Height / 2.0) / camera.FocalPx,
+            r2 = dx * dx + dy * dy,
+            f = 1;
+        for (var k = 0; k < 4; k++)
+            f -= (f * (1 + camera.K1 * r2 * f * f) - 1) / (1 + 3 * camera.K1 * r2 * f * f);
         return new(dx * f, dy * f);
     }
 
     /// <summary>The point at height z on a ray.</summary>
     private Point2 Ground(Point2 ray, double z)
     {
-        double a = -ray.Y * _tilt.Cos - _tilt.Sin, c = ray.Y * _tilt.Sin - _tilt.Cos, lambda = (z - camera.DistanceMm * _tilt.Cos) / c;
-        double y1 = camera.DistanceMm * _tilt.Sin + lambda * a, x1 = lambda * ray.X;
+        double a = -ray.Y * _tilt.Cos - _tilt.Sin,
+            c = ray.Y * _tilt.Sin - _tilt.Cos,
+            lambda = (z - camera.DistanceMm * _tilt.Cos) / c;
+        double y1 = camera.DistanceMm * _tilt.Sin + lambda * a,
+            x1 = lambda * ray.X;
         return new(lookAt.X + x1 * _turn.Cos + y1 * _turn.Sin, lookAt.Y - x1 * _turn.Sin + y1 * _turn.Cos);
     }
 
@@ -49,27 +93,39 @@ public sealed class PhotoScene(Board board, Placement sheet, Point2 lookAt, Scen
     public GreyPicture Take(double noise = 4)
     {
         var raw = new double[camera.Width * camera.Height];
-        Parallel.For(0, camera.Height, j =>
-        {
-            for (var i = 0; i < camera.Width; i++)
+        Parallel.For(
+            0,
+            camera.Height,
+            j =>
             {
-                double sum = 0;
-                for (var k = 0; k < 4; k++) sum += Shade(i - 0.25 + 0.5 * (k % 2), j - 0.25 + 0.5 * (k / 2));
-                // light falls off to one side, a soft shadow lies across a corner
-                var shadow = 1 - 0.35 / (1 + Math.Exp((i * 0.7 + j - 0.55 * camera.Width) / (0.06 * camera.Width)));
-                raw[j * camera.Width + i] = sum / 4 * shadow * (0.85 + 0.2 * i / camera.Width);
+                for (var i = 0; i < camera.Width; i++)
+                {
+                    double sum = 0;
+                    for (var k = 0; k < 4; k++)
+                        sum += Shade(i - 0.25 + 0.5 * (k % 2), j - 0.25 + 0.5 * (k / 2));
+                    // light falls off to one side, a soft shadow lies across a corner
+                    var shadow = 1 - 0.35 / (1 + Math.Exp((i * 0.7 + j - 0.55 * camera.Width) / (0.06 * camera.Width)));
+                    raw[j * camera.Width + i] = sum / 4 * shadow * (0.85 + 0.2 * i / camera.Width);
+                }
             }
-        });
+        );
         var random = new Random(seed);
         var pixels = new byte[raw.Length];
         for (var j = 0; j < camera.Height; j++)
         {
             for (var i = 0; i < camera.Width; i++)
             {
-                double sum = 0, weight = 0;
+                double sum = 0,
+                    weight = 0;
                 for (var y = Math.Max(0, j - 1); y <= Math.Min(camera.Height - 1, j + 1); y++)
-                    for (var x = Math.Max(0, i - 1); x <= Math.Min(camera.Width - 1, i + 1); x++) { var w = (x == i ? 2 : 1) * (y == j ? 2 : 1); sum += w * raw[y * camera.Width + x]; weight += w; }
-                var gauss = Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
+                for (var x = Math.Max(0, i - 1); x <= Math.Min(camera.Width - 1, i + 1); x++)
+                {
+                    var w = (x == i ? 2 : 1) * (y == j ? 2 : 1);
+                    sum += w * raw[y * camera.Width + x];
+                    weight += w;
+                }
+                var gauss =
+                    Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
                 pixels[j * camera.Width + i] = (byte)Math.Clamp(sum / weight + noise * gauss, 0, 255);
             }
         }
@@ -86,12 +142,15 @@ public sealed class PhotoScene(Board board, Placement sheet, Point2 lookAt, Scen
             {
                 // the top first, then the side as a few levels below it
                 var at = Ground(ray, height);
-                if (Near(top, at) && top.Contains(at)) return shade;
-                if (height < 0.8) continue;
+                if (Near(top, at) && top.Contains(at))
+                    return shade;
+                if (height < 0.8)
+                    continue;
                 for (var k = 1; k <= 3; k++)
                 {
                     var side = Ground(ray, height * (1 - k / 4.0));
-                    if (Near(top, side) && top.Contains(side)) return shade * 0.55;
+                    if (Near(top, side) && top.Contains(side))
+                        return shade * 0.55;
                 }
             }
         }
@@ -100,16 +159,21 @@ public sealed class PhotoScene(Board board, Placement sheet, Point2 lookAt, Scen
             foreach (var h in board.Holes)
             {
                 var r = (h.At - p).Length;
-                if (r <= h.DiameterMm / 2) return 14;
-                if (r <= h.DiameterMm / 2 + 1.1) return 178;
+                if (r <= h.DiameterMm / 2)
+                    return 14;
+                if (r <= h.DiameterMm / 2 + 1.1)
+                    return 178;
             }
             return 96 + 7 * Math.Sin(p.X * 2.1) * Math.Sin(p.Y * 1.7);
         }
         var q = (p - new Point2(sheet.XMm, sheet.YMm)).Turned(-sheet.Radians);
-        if (q.X >= 0 && q.Y >= 0 && q.X <= TargetSheet.WidthMm && q.Y <= TargetSheet.DepthMm) return TargetSheet.IsDark(q) ? 28 : 232;
+        if (q.X >= 0 && q.Y >= 0 && q.X <= TargetSheet.WidthMm && q.Y <= TargetSheet.DepthMm)
+            return TargetSheet.IsDark(q) ? 28 : 232;
         // a driver and two screws left on the mat
-        if (Polygon.DistanceToSegment(p, new(-70, 80), new(-10, 92)) < 4) return 50;
-        if ((p - new Point2(60, 78)).Length < 3 || (p - new Point2(72, 83)).Length < 3) return 200;
+        if (Polygon.DistanceToSegment(p, new(-70, 80), new(-10, 92)) < 4)
+            return 50;
+        if ((p - new Point2(60, 78)).Length < 3 || (p - new Point2(72, 83)).Length < 3)
+            return 200;
         return 128 + 10 * Math.Sin(p.X * 0.6) + 8 * Math.Sin(p.Y * 0.9 + p.X * 0.2);
     }
 

@@ -4,6 +4,7 @@ namespace FaithfulBracket.Instruments;
 public sealed class SimulatedCaliper(int seed) : ICaliper
 {
     public const double ResolutionMm = 0.01;
+
     /// <summary>How well a hand closes jaws on a small part, 1σ, mm.</summary>
     public const double HandSigmaMm = 0.01;
 
@@ -17,8 +18,15 @@ public sealed class SimulatedCaliper(int seed) : ICaliper
     public CaliperReading Press(double widthMm)
     {
         double error;
-        lock (_gate) error = HandSigmaMm * Math.Sqrt(-2 * Math.Log(1 - _random.NextDouble())) * Math.Cos(2 * Math.PI * _random.NextDouble());
-        var reading = new CaliperReading(Math.Max(0, Math.Round((widthMm + error) / ResolutionMm) * ResolutionMm), ResolutionMm);
+        lock (_gate)
+            error =
+                HandSigmaMm
+                * Math.Sqrt(-2 * Math.Log(1 - _random.NextDouble()))
+                * Math.Cos(2 * Math.PI * _random.NextDouble());
+        var reading = new CaliperReading(
+            Math.Max(0, Math.Round((widthMm + error) / ResolutionMm) * ResolutionMm),
+            ResolutionMm
+        );
         _sent.Send(reading);
         return reading;
     }

@@ -15,13 +15,21 @@ public sealed class SimulatedCamera(Board board, Func<GreyPicture, byte[]> encod
 
     public Task<byte[]> ShootAsync(CancellationToken cancel)
     {
-        double tilt, turn;
+        double tilt,
+            turn;
         int noise;
-        lock (_gate) (tilt, turn, noise) = (18 + 14 * _hand.NextDouble(), -15 + 30 * _hand.NextDouble(), _hand.Next());
+        lock (_gate)
+            (tilt, turn, noise) = (18 + 14 * _hand.NextDouble(), -15 + 30 * _hand.NextDouble(), _hand.Next());
         var b = board.Outline.Bounds;
         // the sheet lies below the board; the camera looks between the two
         var middle = (b.MinX + b.MaxX) / 2;
-        var scene = new PhotoScene(board, new(middle - TargetSheet.WidthMm / 2, b.MinY - TargetSheet.DepthMm - 12, 0), new(middle, b.MinY - 30), new(2000, 1500, 1900, 430, tilt, turn, -0.04), noise);
+        var scene = new PhotoScene(
+            board,
+            new(middle - TargetSheet.WidthMm / 2, b.MinY - TargetSheet.DepthMm - 12, 0),
+            new(middle, b.MinY - 30),
+            new(2000, 1500, 1900, 430, tilt, turn, -0.04),
+            noise
+        );
         return Task.Run(() => encode(scene.Take()), cancel);
     }
 }

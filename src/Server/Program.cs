@@ -10,31 +10,72 @@ using Microsoft.Extensions.DependencyInjection.Extensions;
 
 var builder = WebApplication.CreateSlimBuilder(args);
 builder.Logging.AddFilter("Microsoft.AspNetCore", LogLevel.Warning);
-builder.WebHost.ConfigureKestrel(k => { k.AddServerHeader = false; k.Limits.MaxRequestBodySize = 32 * 1024 * 1024; });
-if (string.IsNullOrEmpty(builder.Configuration["urls"])) builder.WebHost.UseUrls("http://127.0.0.1:5140");
+builder.WebHost.ConfigureKestrel(k =>
+{
+    k.AddServerHeader = false;
+    k.Limits.MaxRequestBodySize = 32 * 1024 * 1024;
+});
+if (string.IsNullOrEmpty(builder.Configuration["urls"]))
+    builder.WebHost.UseUrls("http://127.0.0.1:5140");
 
 var data = builder.Configuration["data"] ?? Path.Combine(AppContext.BaseDirectory, "data");
 builder.Services.AddSingleton(new ShopDatabase(Path.Combine(data, "shop.db")));
 builder.Services.TryAddSingleton(TimeProvider.System);
-builder.Services.AddKeyedSingleton("board", (s, _) => new Library(s.GetRequiredService<ShopDatabase>(), "board", s.GetRequiredService<TimeProvider>()));
-builder.Services.AddKeyedSingleton("block", (s, _) => new Library(s.GetRequiredService<ShopDatabase>(), "block", s.GetRequiredService<TimeProvider>()));
-builder.Services.AddSingleton<PhotoShelf>().AddSingleton<CataloguePictures>().AddSingleton<ColumnMaps>().AddSingleton<Traces>().AddSingleton<Jobs>().AddSingleton<JobPapers>().AddSingleton<JobSheets>().AddSingleton<DrawerItems>().AddSingleton<ShopMemory>().AddSingleton<TwinLibrary>().AddSingleton<JobViews>().AddSingleton<DemoShop>();
-builder.Services.AddSingleton(new SimulatedCaliper(Environment.TickCount)).AddSingleton<SimulatedTorqueDriver>().AddSingleton<ICaliper>(s => s.GetRequiredService<SimulatedCaliper>()).AddSingleton<ITorqueDriver>(s => s.GetRequiredService<SimulatedTorqueDriver>());
-if (InstrumentEndpoints.Camera(builder.Configuration["demo"]) is { } camera) builder.Services.AddSingleton<ICamera>(camera);
+builder.Services.AddKeyedSingleton(
+    "board",
+    (s, _) => new Library(s.GetRequiredService<ShopDatabase>(), "board", s.GetRequiredService<TimeProvider>())
+);
+builder.Services.AddKeyedSingleton(
+    "block",
+    (s, _) => new Library(s.GetRequiredService<ShopDatabase>(), "block", s.GetRequiredService<TimeProvider>())
+);
+builder
+    .Services.AddSingleton<PhotoShelf>()
+    .AddSingleton<CataloguePictures>()
+    .AddSingleton<ColumnMaps>()
+    .AddSingleton<Traces>()
+    .AddSingleton<Jobs>()
+    .AddSingleton<JobPapers>()
+    .AddSingleton<JobSheets>()
+    .AddSingleton<DrawerItems>()
+    .AddSingleton<ShopMemory>()
+    .AddSingleton<TwinLibrary>()
+    .AddSingleton<JobViews>()
+    .AddSingleton<DemoShop>();
+builder
+    .Services.AddSingleton(new SimulatedCaliper(Environment.TickCount))
+    .AddSingleton<SimulatedTorqueDriver>()
+    .AddSingleton<ICaliper>(s => s.GetRequiredService<SimulatedCaliper>())
+    .AddSingleton<ITorqueDriver>(s => s.GetRequiredService<SimulatedTorqueDriver>());
+if (InstrumentEndpoints.Camera(builder.Configuration["demo"]) is { } camera)
+    builder.Services.AddSingleton<ICamera>(camera);
 builder.Services.Configure<JsonOptions>(o => DocumentJson.Configure(o.SerializerOptions));
-builder.Services.AddOpenApi("v1", o => o.AddSchemaTransformer<OpenApiShapes>().AddDocumentTransformer((doc, _, _) =>
-{
-    doc.Info = new() { Title = "Faithful Bracket", Version = "1", Description = "Matching, planning, simulating and recording of water block fits." };
-    doc.Servers?.Clear();
-    return Task.CompletedTask;
-}));
+builder.Services.AddOpenApi(
+    "v1",
+    o =>
+        o.AddSchemaTransformer<OpenApiShapes>()
+            .AddDocumentTransformer(
+                (doc, _, _) =>
+                {
+                    doc.Info = new()
+                    {
+                        Title = "Faithful Bracket",
+                        Version = "1",
+                        Description = "Matching, planning, simulating and recording of water block fits.",
+                    };
+                    doc.Servers?.Clear();
+                    return Task.CompletedTask;
+                }
+            )
+);
 builder.Services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
 builder.Services.AddProblemDetails().AddExceptionHandler<Problems>();
 builder.Services.AddResponseCompression(o => o.EnableForHttps = true);
 
 var app = builder.Build();
 app.Services.GetRequiredService<ShopDatabase>().Migrate();
-if (builder.Configuration["demo"] is { Length: > 0 } demo) app.Services.GetRequiredService<DemoShop>().FillIfEmpty(demo);
+if (builder.Configuration["demo"] is { Length: > 0 } demo)
+    app.Services.GetRequiredService<DemoShop>().FillIfEmpty(demo);
 
 app.UseExceptionHandler();
 app.UseStatusCodePages();

@@ -15,10 +15,27 @@ public sealed class ColumnMaps(ShopDatabase database, TimeProvider time)
         return [.. c.Query<ColumnMapRow>("select signature, columns, units from column_map order by signature")];
     }
 
-    public void Put(ColumnMapRow row) => database.Change((c, t) => c.Execute("""
-        insert into column_map (signature, columns, units, at) values (@Signature, @Columns, @Units, @At)
-        on conflict (signature) do update set columns = excluded.columns, units = excluded.units, at = excluded.at
-        """, new { row.Signature, row.Columns, row.Units, At = Stamp.Of(time) }, t));
+    public void Put(ColumnMapRow row) =>
+        database.Change(
+            (c, t) =>
+                c.Execute(
+                    """
+                    insert into column_map (signature, columns, units, at) values (@Signature, @Columns, @Units, @At)
+                    on conflict (signature) do update set columns = excluded.columns, units = excluded.units, at = excluded.at
+                    """,
+                    new
+                    {
+                        row.Signature,
+                        row.Columns,
+                        row.Units,
+                        At = Stamp.Of(time),
+                    },
+                    t
+                )
+        );
 
-    public void Forget(string signature) => database.Change((c, t) => c.Execute("delete from column_map where signature = @signature", new { signature }, t));
+    public void Forget(string signature) =>
+        database.Change(
+            (c, t) => c.Execute("delete from column_map where signature = @signature", new { signature }, t)
+        );
 }

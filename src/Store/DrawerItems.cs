@@ -21,15 +21,40 @@ public sealed class DrawerItems(ShopDatabase database, TimeProvider time)
     /// <exception cref="LostRaceException">The item changed meanwhile, or a new one stands already.</exception>
     public long Put(string kind, string id, string content, long version)
     {
-        var next = database.Change((c, t) =>
-        {
-            var changed = version == 0
-                ? c.Execute("insert into drawer_item (kind, id, content) values (@kind, @id, @content) on conflict do nothing", new { kind, id, content }, t)
-                : c.Execute("update drawer_item set content = @content, version = version + 1 where kind = @kind and id = @id and version = @version", new { kind, id, content, version }, t);
-            if (changed == 0) throw new LostRaceException($"\"{id}\" changed in the drawer since you looked. Look again, then change it.");
-            History(c, t, kind, id, content);
-            return version + 1;
-        });
+        var next = database.Change(
+            (c, t) =>
+            {
+                var changed =
+                    version == 0
+                        ? c.Execute(
+                            "insert into drawer_item (kind, id, content) values (@kind, @id, @content) on conflict do nothing",
+                            new
+                            {
+                                kind,
+                                id,
+                                content,
+                            },
+                            t
+                        )
+                        : c.Execute(
+                            "update drawer_item set content = @content, version = version + 1 where kind = @kind and id = @id and version = @version",
+                            new
+                            {
+                                kind,
+                                id,
+                                content,
+                                version,
+                            },
+                            t
+                        );
+                if (changed == 0)
+                    throw new LostRaceException(
+                        $"\"{id}\" changed in the drawer since you looked. Look again, then change it."
+                    );
+                History(c, t, kind, id, content);
+                return version + 1;
+            }
+        );
         Interlocked.Increment(ref _edition);
         return next;
     }
@@ -37,36 +62,111 @@ public sealed class DrawerItems(ShopDatabase database, TimeProvider time)
     /// <exception cref="LostRaceException">The item changed meanwhile.</exception>
     public void Remove(string kind, string id, long version)
     {
-        database.Change((c, t) =>
-        {
-            if (c.Execute("delete from drawer_item where kind = @kind and id = @id and version = @version", new { kind, id, version }, t) == 0)
-                throw new LostRaceException($"\"{id}\" changed in the drawer since you looked. Look again, then take it out.");
-            History(c, t, kind, id, null);
-            return 0;
-        });
+        database.Change(
+            (c, t) =>
+            {
+                if (
+                    c.Execute(
+                        "delete from drawer_item where kind = @kind and id = @id and version = @version",
+                        new
+                        {
+                            kind,
+                            id,
+                            version,
+                        },
+                        t
+                    ) == 0
+                )
+                    throw new LostRaceException(
+                        $"\"{id}\" changed in the drawer since you looked. Look again, then take it out."
+                    );
+                History(c, t, kind, id, null);
+                return 0;
+            }
+        );
         Interlocked.Increment(ref _edition);
     }
 
     /// <summary>Several changes to the drawer and one to a job's sheet, all or none.</summary>
     /// <param name="changes">New content, or null to take the item out; the version each had.</param>
     /// <exception cref="LostRaceException">An item or the sheet changed meanwhile; nothing changed.</exception>
-    public void ChangeTogether(IReadOnlyList<(string Kind, string Id, string? Content, long Version)> changes, JobSheets sheets, long jobId, string sheetKind, string sheet, long sheetVersion, string by)
+    public void ChangeTogether(
+        IReadOnlyList<(string Kind, string Id, string? Content, long Version)> changes,
+        JobSheets sheets,
+        long jobId,
+        string sheetKind,
+        string sheet,
+        long sheetVersion,
+        string by
+    )
     {
-        database.Change((c, t) =>
-        {
-            foreach (var (kind, id, content, version) in changes)
+        database.Change(
+            (c, t) =>
             {
-                var done = content is null ? c.Execute("delete from drawer_item where kind = @kind and id = @id and version = @version", new { kind, id, version }, t)
-                    : version == 0 ? c.Execute("insert into drawer_item (kind, id, content) values (@kind, @id, @content) on conflict do nothing", new { kind, id, content }, t)
-                    : c.Execute("update drawer_item set content = @content, version = version + 1 where kind = @kind and id = @id and version = @version", new { kind, id, content, version }, t);
-                if (done == 0) throw new LostRaceException($"\"{id}\" changed in the drawer since you looked. Look again, then put the rests away.");
-                History(c, t, kind, id, content);
+                foreach (var (kind, id, content, version) in changes)
+                {
+                    var done =
+                        content is null
+                            ? c.Execute(
+                                "delete from drawer_item where kind = @kind and id = @id and version = @version",
+                                new
+                                {
+                                    kind,
+                                    id,
+                                    version,
+                                },
+                                t
+                            )
+                        : version == 0
+                            ? c.Execute(
+                                "insert into drawer_item (kind, id, content) values (@kind, @id, @content) on conflict do nothing",
+                                new
+                                {
+                                    kind,
+                                    id,
+                                    content,
+                                },
+                                t
+                            )
+                        : c.Execute(
+                            "update drawer_item set content = @content, version = version + 1 where kind = @kind and id = @id and version = @version",
+                            new
+                            {
+                                kind,
+                                id,
+                                content,
+                                version,
+                            },
+                            t
+                        );
+                    if (done == 0)
+                        throw new LostRaceException(
+                            $"\"{id}\" changed in the drawer since you looked. Look again, then put the rests away."
+                        );
+                    History(c, t, kind, id, content);
+                }
+                return sheets.Put(c, t, jobId, sheetKind, sheet, sheetVersion, by);
             }
-            return sheets.Put(c, t, jobId, sheetKind, sheet, sheetVersion, by);
-        });
+        );
         Interlocked.Increment(ref _edition);
     }
 
-    private void History(Microsoft.Data.Sqlite.SqliteConnection c, System.Data.Common.DbTransaction t, string kind, string id, string? content) =>
-        c.Execute("insert into drawer_event (kind, item_id, content, at) values (@kind, @id, @content, @at)", new { kind, id, content, at = Stamp.Of(time) }, t);
+    private void History(
+        Microsoft.Data.Sqlite.SqliteConnection c,
+        System.Data.Common.DbTransaction t,
+        string kind,
+        string id,
+        string? content
+    ) =>
+        c.Execute(
+            "insert into drawer_event (kind, item_id, content, at) values (@kind, @id, @content, @at)",
+            new
+            {
+                kind,
+                id,
+                content,
+                at = Stamp.Of(time),
+            },
+            t
+        );
 }

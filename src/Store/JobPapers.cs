@@ -2,11 +2,36 @@ using Dapper;
 
 namespace FaithfulBracket.Store;
 
-public sealed record ReadingRow(long Id, string Phase, double RoomC, double? CoolantC, double DieC, double? HotspotC, double? MemoryC, double PowerW, double? FlowLMin, string? Note, string ByInitials, string At);
+public sealed record ReadingRow(
+    long Id,
+    string Phase,
+    double RoomC,
+    double? CoolantC,
+    double DieC,
+    double? HotspotC,
+    double? MemoryC,
+    double PowerW,
+    double? FlowLMin,
+    string? Note,
+    string ByInitials,
+    string At
+);
 
 public sealed record NoteRow(long Id, string? StepId, string Text, string ByInitials, string At);
 
-public sealed record PhotoRow(long Id, long JobId, string? StepId, string File, string MediaType, long Bytes, string ByInitials, string At, double? XMm, double? YMm, string? Face);
+public sealed record PhotoRow(
+    long Id,
+    long JobId,
+    string? StepId,
+    string File,
+    string MediaType,
+    long Bytes,
+    string ByInitials,
+    string At,
+    double? XMm,
+    double? YMm,
+    string? Face
+);
 
 /// <summary>Where a photo belongs on the board.</summary>
 public sealed record PhotoPlace(double XMm, double YMm, string Face);
@@ -19,53 +44,156 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
     public IReadOnlyList<ReadingRow> Readings(long jobId)
     {
         using var c = database.Open();
-        return [.. c.Query<ReadingRow>("""
-            select id, phase, room_c, coolant_c, die_c, hotspot_c, memory_c, power_w, flow_l_min, note, by_initials, at
-            from reading where job_id = @jobId and struck_at is null order by id
-            """, new { jobId })];
+        return
+        [
+            .. c.Query<ReadingRow>(
+                """
+                select id, phase, room_c, coolant_c, die_c, hotspot_c, memory_c, power_w, flow_l_min, note, by_initials, at
+                from reading where job_id = @jobId and struck_at is null order by id
+                """,
+                new { jobId }
+            ),
+        ];
     }
 
-    public long AddReading(long jobId, string phase, double roomC, double? coolantC, double dieC, double? hotspotC, double? memoryC, double powerW, double? flowLMin, string? note, string by) =>
-        database.Change((c, t) => c.ExecuteScalar<long>("""
-            insert into reading (job_id, phase, room_c, coolant_c, die_c, hotspot_c, memory_c, power_w, flow_l_min, note, by_initials, at)
-            values (@jobId, @phase, @roomC, @coolantC, @dieC, @hotspotC, @memoryC, @powerW, @flowLMin, @note, @by, @at) returning id
-            """, new { jobId, phase, roomC, coolantC, dieC, hotspotC, memoryC, powerW, flowLMin, note, by, at = Stamp.Of(time) }, t));
+    public long AddReading(
+        long jobId,
+        string phase,
+        double roomC,
+        double? coolantC,
+        double dieC,
+        double? hotspotC,
+        double? memoryC,
+        double powerW,
+        double? flowLMin,
+        string? note,
+        string by
+    ) =>
+        database.Change(
+            (c, t) =>
+                c.ExecuteScalar<long>(
+                    """
+                    insert into reading (job_id, phase, room_c, coolant_c, die_c, hotspot_c, memory_c, power_w, flow_l_min, note, by_initials, at)
+                    values (@jobId, @phase, @roomC, @coolantC, @dieC, @hotspotC, @memoryC, @powerW, @flowLMin, @note, @by, @at) returning id
+                    """,
+                    new
+                    {
+                        jobId,
+                        phase,
+                        roomC,
+                        coolantC,
+                        dieC,
+                        hotspotC,
+                        memoryC,
+                        powerW,
+                        flowLMin,
+                        note,
+                        by,
+                        at = Stamp.Of(time),
+                    },
+                    t
+                )
+        );
 
     /// <summary>A struck reading stays in the file but counts no more.</summary>
-    public void StrikeReading(long jobId, long id) => Required(
-        "update reading set struck_at = @at where id = @id and job_id = @jobId and struck_at is null", new { id, jobId, at = Stamp.Of(time) }, $"There is no reading {id} in job {jobId}.");
+    public void StrikeReading(long jobId, long id) =>
+        Required(
+            "update reading set struck_at = @at where id = @id and job_id = @jobId and struck_at is null",
+            new
+            {
+                id,
+                jobId,
+                at = Stamp.Of(time),
+            },
+            $"There is no reading {id} in job {jobId}."
+        );
 
     public IReadOnlyList<NoteRow> Notes(long jobId)
     {
         using var c = database.Open();
-        return [.. c.Query<NoteRow>("select id, step_id, text, by_initials, at from note where job_id = @jobId order by id", new { jobId })];
+        return
+        [
+            .. c.Query<NoteRow>(
+                "select id, step_id, text, by_initials, at from note where job_id = @jobId order by id",
+                new { jobId }
+            ),
+        ];
     }
 
     public long AddNote(long jobId, string? stepId, string text, string by) =>
-        database.Change((c, t) => c.ExecuteScalar<long>(
-            "insert into note (job_id, step_id, text, by_initials, at) values (@jobId, @stepId, @text, @by, @at) returning id", new { jobId, stepId, text, by, at = Stamp.Of(time) }, t));
+        database.Change(
+            (c, t) =>
+                c.ExecuteScalar<long>(
+                    "insert into note (job_id, step_id, text, by_initials, at) values (@jobId, @stepId, @text, @by, @at) returning id",
+                    new
+                    {
+                        jobId,
+                        stepId,
+                        text,
+                        by,
+                        at = Stamp.Of(time),
+                    },
+                    t
+                )
+        );
 
     public IReadOnlyList<PhotoRow> Photos(long jobId)
     {
         using var c = database.Open();
-        return [.. c.Query<PhotoRow>("select id, job_id, step_id, file, media_type, bytes, by_initials, at, x_mm, y_mm, face from photo where job_id = @jobId order by id", new { jobId })];
+        return
+        [
+            .. c.Query<PhotoRow>(
+                "select id, job_id, step_id, file, media_type, bytes, by_initials, at, x_mm, y_mm, face from photo where job_id = @jobId order by id",
+                new { jobId }
+            ),
+        ];
     }
 
     /// <exception cref="NotHereException">No such photo.</exception>
     public PhotoRow Photo(long id)
     {
         using var c = database.Open();
-        return c.QuerySingleOrDefault<PhotoRow>("select id, job_id, step_id, file, media_type, bytes, by_initials, at, x_mm, y_mm, face from photo where id = @id", new { id }) ?? throw new NotHereException($"There is no photo {id}.");
+        return c.QuerySingleOrDefault<PhotoRow>(
+                "select id, job_id, step_id, file, media_type, bytes, by_initials, at, x_mm, y_mm, face from photo where id = @id",
+                new { id }
+            ) ?? throw new NotHereException($"There is no photo {id}.");
     }
 
     /// <summary>The picture is on disk before its row is.</summary>
-    public long AddPhoto(long jobId, string? stepId, byte[] content, string mediaType, string extension, string by, PhotoPlace? place = null)
+    public long AddPhoto(
+        long jobId,
+        string? stepId,
+        byte[] content,
+        string mediaType,
+        string extension,
+        string by,
+        PhotoPlace? place = null
+    )
     {
         var file = shelf.Put(content, extension);
-        return database.Change((c, t) => c.ExecuteScalar<long>("""
-            insert into photo (job_id, step_id, file, media_type, bytes, by_initials, at, x_mm, y_mm, face)
-            values (@jobId, @stepId, @file, @mediaType, @bytes, @by, @at, @x, @y, @face) returning id
-            """, new { jobId, stepId, file, mediaType, bytes = content.Length, by, at = Stamp.Of(time), x = place?.XMm, y = place?.YMm, face = place?.Face }, t));
+        return database.Change(
+            (c, t) =>
+                c.ExecuteScalar<long>(
+                    """
+                    insert into photo (job_id, step_id, file, media_type, bytes, by_initials, at, x_mm, y_mm, face)
+                    values (@jobId, @stepId, @file, @mediaType, @bytes, @by, @at, @x, @y, @face) returning id
+                    """,
+                    new
+                    {
+                        jobId,
+                        stepId,
+                        file,
+                        mediaType,
+                        bytes = content.Length,
+                        by,
+                        at = Stamp.Of(time),
+                        x = place?.XMm,
+                        y = place?.YMm,
+                        face = place?.Face,
+                    },
+                    t
+                )
+        );
     }
 
     public string PathOf(PhotoRow photo) => shelf.PathOf(photo.File);
@@ -73,22 +201,52 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
     public IReadOnlyList<TimerRow> Running(long? jobId = null)
     {
         using var c = database.Open();
-        return [.. c.Query<TimerRow>("""
-            select id, job_id, step_id, label, started_at, seconds from timer
-            where stopped_at is null and (@jobId is null or job_id = @jobId) order by id
-            """, new { jobId })];
+        return
+        [
+            .. c.Query<TimerRow>(
+                """
+                select id, job_id, step_id, label, started_at, seconds from timer
+                where stopped_at is null and (@jobId is null or job_id = @jobId) order by id
+                """,
+                new { jobId }
+            ),
+        ];
     }
 
     public long StartTimer(long jobId, string stepId, string label, int seconds) =>
-        database.Change((c, t) => c.ExecuteScalar<long>("""
-            insert into timer (job_id, step_id, label, started_at, seconds) values (@jobId, @stepId, @label, @at, @seconds) returning id
-            """, new { jobId, stepId, label, seconds, at = Stamp.Of(time) }, t));
+        database.Change(
+            (c, t) =>
+                c.ExecuteScalar<long>(
+                    """
+                    insert into timer (job_id, step_id, label, started_at, seconds) values (@jobId, @stepId, @label, @at, @seconds) returning id
+                    """,
+                    new
+                    {
+                        jobId,
+                        stepId,
+                        label,
+                        seconds,
+                        at = Stamp.Of(time),
+                    },
+                    t
+                )
+        );
 
-    public void StopTimer(long jobId, long id) => Required(
-        "update timer set stopped_at = @at where id = @id and job_id = @jobId and stopped_at is null", new { id, jobId, at = Stamp.Of(time) }, $"Timer {id} of job {jobId} does not run.");
+    public void StopTimer(long jobId, long id) =>
+        Required(
+            "update timer set stopped_at = @at where id = @id and job_id = @jobId and stopped_at is null",
+            new
+            {
+                id,
+                jobId,
+                at = Stamp.Of(time),
+            },
+            $"Timer {id} of job {jobId} does not run."
+        );
 
     private void Required(string sql, object values, string otherwise)
     {
-        if (database.Change((c, t) => c.Execute(sql, values, t)) == 0) throw new NotHereException(otherwise);
+        if (database.Change((c, t) => c.Execute(sql, values, t)) == 0)
+            throw new NotHereException(otherwise);
     }
 }

@@ -15,22 +15,61 @@ public sealed class JobSheets(ShopDatabase database, TimeProvider time)
     public IReadOnlyList<JobSheetRow> All(long jobId)
     {
         using var c = database.Open();
-        return [.. c.Query<JobSheetRow>($"select {Columns} from job_sheet where job_id = @jobId order by kind", new { jobId })];
+        return
+        [
+            .. c.Query<JobSheetRow>(
+                $"select {Columns} from job_sheet where job_id = @jobId order by kind",
+                new { jobId }
+            ),
+        ];
     }
 
     /// <param name="version">0 for a new sheet, else the version the caller saw.</param>
     /// <returns>The new version.</returns>
     /// <exception cref="LostRaceException">The sheet changed meanwhile.</exception>
-    public long Put(long jobId, string kind, string content, long version, string by) => database.Change((c, t) => Put(c, t, jobId, kind, content, version, by));
+    public long Put(long jobId, string kind, string content, long version, string by) =>
+        database.Change((c, t) => Put(c, t, jobId, kind, content, version, by));
 
-    internal long Put(SqliteConnection c, DbTransaction t, long jobId, string kind, string content, long version, string by)
+    internal long Put(
+        SqliteConnection c,
+        DbTransaction t,
+        long jobId,
+        string kind,
+        string content,
+        long version,
+        string by
+    )
     {
-        var row = new { jobId, kind, content, version, by, at = Stamp.Of(time) };
-        var changed = version == 0
-            ? c.Execute("insert into job_sheet (job_id, kind, content, by_initials, at) values (@jobId, @kind, @content, @by, @at) on conflict do nothing", row, t)
-            : c.Execute("update job_sheet set content = @content, version = version + 1, by_initials = @by, at = @at where job_id = @jobId and kind = @kind and version = @version", row, t);
-        if (changed == 0) throw new LostRaceException("Somebody changed this meanwhile. Look at their change, then make yours again.");
-        c.Execute("insert into job_sheet_event (job_id, kind, content, by_initials, at) values (@jobId, @kind, @content, @by, @at)", row, t);
+        var row = new
+        {
+            jobId,
+            kind,
+            content,
+            version,
+            by,
+            at = Stamp.Of(time),
+        };
+        var changed =
+            version == 0
+                ? c.Execute(
+                    "insert into job_sheet (job_id, kind, content, by_initials, at) values (@jobId, @kind, @content, @by, @at) on conflict do nothing",
+                    row,
+                    t
+                )
+                : c.Execute(
+                    "update job_sheet set content = @content, version = version + 1, by_initials = @by, at = @at where job_id = @jobId and kind = @kind and version = @version",
+                    row,
+                    t
+                );
+        if (changed == 0)
+            throw new LostRaceException(
+                "Somebody changed this meanwhile. Look at their change, then make yours again."
+            );
+        c.Execute(
+            "insert into job_sheet_event (job_id, kind, content, by_initials, at) values (@jobId, @kind, @content, @by, @at)",
+            row,
+            t
+        );
         return version + 1;
     }
 }

@@ -5,7 +5,16 @@ namespace FaithfulBracket.Store;
 
 /// <summary>A document to keep, with the columns it is listed by.</summary>
 /// <param name="Digest">Hash of the canonical content: equal content, equal digest.</param>
-public sealed record LibraryDocument(string Id, string Maker, string Model, string BoardCode, string Revision, string Kind, byte[] Document, string Digest);
+public sealed record LibraryDocument(
+    string Id,
+    string Maker,
+    string Model,
+    string BoardCode,
+    string Revision,
+    string Kind,
+    byte[] Document,
+    string Digest
+);
 
 public sealed record KeptCount(int Added, int Unchanged, int Replaced);
 
@@ -37,7 +46,8 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
     public IEnumerable<(string Id, byte[] Document)> All()
     {
         using var c = _database.Open();
-        foreach (var row in c.Query<(string, byte[])>($"select id, document from {table}", buffered: false)) yield return row;
+        foreach (var row in c.Query<(string, byte[])>($"select id, document from {table}", buffered: false))
+            yield return row;
     }
 
     /// <summary>Keeps one document.</summary>
@@ -56,49 +66,93 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
 
     /// <summary>Keeps documents of several libraries of one database and pictures of them, all or none.</summary>
     /// <exception cref="IdTakenException">An id stands already with other content and <paramref name="replace"/> is off.</exception>
-    public static KeptCount KeepTogether(bool replace, CataloguePictures shelf, IReadOnlyList<NewCataloguePicture> pictures, params ReadOnlySpan<(Library Library, IEnumerable<LibraryDocument> Documents)> all)
+    public static KeptCount KeepTogether(
+        bool replace,
+        CataloguePictures shelf,
+        IReadOnlyList<NewCataloguePicture> pictures,
+        params ReadOnlySpan<(Library Library, IEnumerable<LibraryDocument> Documents)> all
+    )
     {
         var list = all.ToArray();
-        var count = list[0].Library._database.Change((c, t) =>
-        {
-            var kept = list.Select(l => l.Library.KeepAll(c, t, l.Documents, replace)).Aggregate((x, y) => new(x.Added + y.Added, x.Unchanged + y.Unchanged, x.Replaced + y.Replaced));
-            foreach (var p in pictures) shelf.Add(c, t, p);
-            return kept;
-        });
-        foreach (var (library, _) in list) Interlocked.Increment(ref library._edition);
+        var count = list[0]
+            .Library._database.Change(
+                (c, t) =>
+                {
+                    var kept = list.Select(l => l.Library.KeepAll(c, t, l.Documents, replace))
+                        .Aggregate(
+                            (x, y) => new(x.Added + y.Added, x.Unchanged + y.Unchanged, x.Replaced + y.Replaced)
+                        );
+                    foreach (var p in pictures)
+                        shelf.Add(c, t, p);
+                    return kept;
+                }
+            );
+        foreach (var (library, _) in list)
+            Interlocked.Increment(ref library._edition);
         return count;
     }
 
-    private KeptCount KeepAll(SqliteConnection c, System.Data.Common.DbTransaction t, IEnumerable<LibraryDocument> documents, bool replace)
+    private KeptCount KeepAll(
+        SqliteConnection c,
+        System.Data.Common.DbTransaction t,
+        IEnumerable<LibraryDocument> documents,
+        bool replace
+    )
     {
-        int added = 0, unchanged = 0, replaced = 0;
+        int added = 0,
+            unchanged = 0,
+            replaced = 0;
         foreach (var d in documents)
         {
             var known = c.QuerySingleOrDefault<string>($"select digest from {table} where id = @Id", d, t);
-            if (known == d.Digest) { unchanged++; continue; }
+            if (known == d.Digest)
+            {
+                unchanged++;
+                continue;
+            }
             if (known is not null && !replace)
-                throw new IdTakenException($"The id \"{d.Id}\" stands already with other content. Give this one another id, or replace it with ?replace=true.");
+                throw new IdTakenException(
+                    $"The id \"{d.Id}\" stands already with other content. Give this one another id, or replace it with ?replace=true."
+                );
             Write(c, t, d);
-            if (known is null) added++; else replaced++;
+            if (known is null)
+                added++;
+            else
+                replaced++;
         }
         return new(added, unchanged, replaced);
     }
 
     private void Write(SqliteConnection c, System.Data.Common.DbTransaction t, LibraryDocument d)
     {
-        var row = new { d.Id, d.Maker, d.Model, d.BoardCode, d.Revision, d.Kind, d.Document, d.Digest, At = Stamp.Of(time) };
-        c.Execute(_isBoard
-            ? """
-              insert into board (id, maker, model, board_code, revision, kind, document, digest, kept_at)
-              values (@Id, @Maker, @Model, @BoardCode, @Revision, @Kind, @Document, @Digest, @At)
-              on conflict (id) do update set maker = excluded.maker, model = excluded.model, board_code = excluded.board_code,
-                  revision = excluded.revision, kind = excluded.kind, document = excluded.document, digest = excluded.digest, kept_at = excluded.kept_at
-              """
-            : """
-              insert into block (id, maker, model, kind, document, digest, kept_at)
-              values (@Id, @Maker, @Model, @Kind, @Document, @Digest, @At)
-              on conflict (id) do update set maker = excluded.maker, model = excluded.model,
-                  kind = excluded.kind, document = excluded.document, digest = excluded.digest, kept_at = excluded.kept_at
-              """, row, t);
+        var row = new
+        {
+            d.Id,
+            d.Maker,
+            d.Model,
+            d.BoardCode,
+            d.Revision,
+            d.Kind,
+            d.Document,
+            d.Digest,
+            At = Stamp.Of(time),
+        };
+        c.Execute(
+            _isBoard
+                ? """
+                insert into board (id, maker, model, board_code, revision, kind, document, digest, kept_at)
+                values (@Id, @Maker, @Model, @BoardCode, @Revision, @Kind, @Document, @Digest, @At)
+                on conflict (id) do update set maker = excluded.maker, model = excluded.model, board_code = excluded.board_code,
+                    revision = excluded.revision, kind = excluded.kind, document = excluded.document, digest = excluded.digest, kept_at = excluded.kept_at
+                """
+                : """
+                insert into block (id, maker, model, kind, document, digest, kept_at)
+                values (@Id, @Maker, @Model, @Kind, @Document, @Digest, @At)
+                on conflict (id) do update set maker = excluded.maker, model = excluded.model,
+                    kind = excluded.kind, document = excluded.document, digest = excluded.digest, kept_at = excluded.kept_at
+                """,
+            row,
+            t
+        );
     }
 }

@@ -14,7 +14,12 @@ public sealed class ShopDatabase
     {
         File = Path.GetFullPath(file);
         Directory.CreateDirectory(Path.GetDirectoryName(File)!);
-        _connection = new SqliteConnectionStringBuilder { DataSource = File, ForeignKeys = true, DefaultTimeout = 10 }.ToString();
+        _connection = new SqliteConnectionStringBuilder
+        {
+            DataSource = File,
+            ForeignKeys = true,
+            DefaultTimeout = 10,
+        }.ToString();
     }
 
     public string File { get; }
@@ -26,13 +31,20 @@ public sealed class ShopDatabase
     /// <exception cref="InvalidOperationException">A migration failed; the file is as it was before that migration.</exception>
     public void Migrate()
     {
-        using (var c = Open()) c.Execute("pragma journal_mode = wal");
-        var result = DeployChanges.To.SqliteDatabase(_connection)
+        using (var c = Open())
+            c.Execute("pragma journal_mode = wal");
+        var result = DeployChanges
+            .To.SqliteDatabase(_connection)
             .WithScriptsEmbeddedInAssembly(typeof(ShopDatabase).Assembly)
             .WithTransactionPerScript()
             .LogToNowhere()
-            .Build().PerformUpgrade();
-        if (!result.Successful) throw new InvalidOperationException($"Migration {result.ErrorScript?.Name} failed: {result.Error?.Message}", result.Error);
+            .Build()
+            .PerformUpgrade();
+        if (!result.Successful)
+            throw new InvalidOperationException(
+                $"Migration {result.ErrorScript?.Name} failed: {result.Error?.Message}",
+                result.Error
+            );
     }
 
     public SqliteConnection Open()

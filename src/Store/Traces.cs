@@ -2,7 +2,17 @@ using Dapper;
 
 namespace FaithfulBracket.Store;
 
-public sealed record TraceRow(long Id, string File, string MediaType, long WidthPx, long HeightPx, string State, long Version, string ByInitials, string At);
+public sealed record TraceRow(
+    long Id,
+    string File,
+    string MediaType,
+    long WidthPx,
+    long HeightPx,
+    string State,
+    long Version,
+    string ByInitials,
+    string At
+);
 
 /// <summary>Photos that boards are traced from, with what was clicked in them.</summary>
 public sealed class Traces(ShopDatabase database, PhotoShelf shelf, TimeProvider time)
@@ -19,15 +29,38 @@ public sealed class Traces(ShopDatabase database, PhotoShelf shelf, TimeProvider
     public TraceRow Get(long id)
     {
         using var c = database.Open();
-        return c.QuerySingleOrDefault<TraceRow>($"select {Columns} from trace where id = @id", new { id }) ?? throw new NotHereException($"There is no trace {id}.");
+        return c.QuerySingleOrDefault<TraceRow>($"select {Columns} from trace where id = @id", new { id })
+            ?? throw new NotHereException($"There is no trace {id}.");
     }
 
-    public long Add(byte[] content, string mediaType, string extension, int widthPx, int heightPx, string state, string by)
+    public long Add(
+        byte[] content,
+        string mediaType,
+        string extension,
+        int widthPx,
+        int heightPx,
+        string state,
+        string by
+    )
     {
         var file = shelf.Put(content, extension);
-        return database.Change((c, t) => c.ExecuteScalar<long>(
-            "insert into trace (file, media_type, width_px, height_px, state, by_initials, at) values (@file, @mediaType, @widthPx, @heightPx, @state, @by, @at) returning id",
-            new { file, mediaType, widthPx, heightPx, state, by, at = Stamp.Of(time) }, t));
+        return database.Change(
+            (c, t) =>
+                c.ExecuteScalar<long>(
+                    "insert into trace (file, media_type, width_px, height_px, state, by_initials, at) values (@file, @mediaType, @widthPx, @heightPx, @state, @by, @at) returning id",
+                    new
+                    {
+                        file,
+                        mediaType,
+                        widthPx,
+                        heightPx,
+                        state,
+                        by,
+                        at = Stamp.Of(time),
+                    },
+                    t
+                )
+        );
     }
 
     /// <returns>The new version.</returns>
@@ -35,7 +68,22 @@ public sealed class Traces(ShopDatabase database, PhotoShelf shelf, TimeProvider
     public long Change(long id, long version, string state)
     {
         Get(id);
-        return database.Change((c, t) => c.Execute("update trace set state = @state, version = version + 1 where id = @id and version = @version", new { id, version, state }, t) == 1
-            ? version + 1 : throw new LostRaceException("Somebody changed this trace since you opened it. Look at their change, then make yours again."));
+        return database.Change(
+            (c, t) =>
+                c.Execute(
+                    "update trace set state = @state, version = version + 1 where id = @id and version = @version",
+                    new
+                    {
+                        id,
+                        version,
+                        state,
+                    },
+                    t
+                ) == 1
+                    ? version + 1
+                    : throw new LostRaceException(
+                        "Somebody changed this trace since you opened it. Look at their change, then make yours again."
+                    )
+        );
     }
 }

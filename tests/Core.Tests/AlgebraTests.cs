@@ -10,68 +10,123 @@ namespace FaithfulBracket.Core.Tests;
 /// <summary>Small solvers against their defining properties and an independent library.</summary>
 public class AlgebraTests
 {
-    private static readonly Gen<Point2> Places = Gen.Select(Gen.Double[-80, 80], Gen.Double[-80, 80], (x, y) => new Point2(x, y));
+    private static readonly Gen<Point2> Places = Gen.Select(
+        Gen.Double[-80, 80],
+        Gen.Double[-80, 80],
+        (x, y) => new Point2(x, y)
+    );
 
     [Fact]
     public void The_rigid_fit_undoes_any_turn_and_shift() =>
-        Gen.Select(Gen.Double[-179, 179], Places, Places.Array[3, 12]).Sample((turn, shift, points) =>
-        {
-            var pose = new Placement(shift.X, shift.Y, turn);
-            var found = RigidFit.Of([.. points.Select(p => (p, pose.Apply(p)))]);
-            // points all in one place fix no turn
-            if (points.Max(p => (p - points[0]).Length) < 1e-3) return;
-            foreach (var p in points) Assert.True((found.Apply(p) - pose.Apply(p)).Length < 1e-6);
-        });
+        Gen.Select(Gen.Double[-179, 179], Places, Places.Array[3, 12])
+            .Sample(
+                (turn, shift, points) =>
+                {
+                    var pose = new Placement(shift.X, shift.Y, turn);
+                    var found = RigidFit.Of([.. points.Select(p => (p, pose.Apply(p)))]);
+                    // points all in one place fix no turn
+                    if (points.Max(p => (p - points[0]).Length) < 1e-3)
+                        return;
+                    foreach (var p in points)
+                        Assert.True((found.Apply(p) - pose.Apply(p)).Length < 1e-6);
+                }
+            );
 
     [Fact]
     public void No_other_pose_near_the_rigid_fit_misses_less() =>
-        Gen.Select(Places.Array[4, 9], Gen.Double[-0.3, 0.3].Array[18]).Sample((points, noise) =>
-        {
-            var pairs = points.Select((p, i) => (p, p + new Point2(noise[2 * i], noise[2 * i + 1]))).ToList();
-            if (points.Max(p => (p - points[0]).Length) < 1) return;
-            double Misses(Placement q) => pairs.Sum(x => Math.Pow((q.Apply(x.p) - x.Item2).Length, 2));
-            var best = RigidFit.Of(pairs);
-            foreach (var (dx, dy, turn) in ((double, double, double)[])[(0.01, 0, 0), (-0.01, 0, 0), (0, 0.01, 0), (0, -0.01, 0), (0, 0, 0.01), (0, 0, -0.01)])
-                Assert.True(Misses(best) <= Misses(new(best.XMm + dx, best.YMm + dy, best.RotationDeg + turn)) + 1e-9);
-        });
+        Gen.Select(Places.Array[4, 9], Gen.Double[-0.3, 0.3].Array[18])
+            .Sample(
+                (points, noise) =>
+                {
+                    var pairs = points.Select((p, i) => (p, p + new Point2(noise[2 * i], noise[2 * i + 1]))).ToList();
+                    if (points.Max(p => (p - points[0]).Length) < 1)
+                        return;
+                    double Misses(Placement q) => pairs.Sum(x => Math.Pow((q.Apply(x.p) - x.Item2).Length, 2));
+                    var best = RigidFit.Of(pairs);
+                    foreach (
+                        var (dx, dy, turn) in ((double, double, double)[])
+                            [(0.01, 0, 0), (-0.01, 0, 0), (0, 0.01, 0), (0, -0.01, 0), (0, 0, 0.01), (0, 0, -0.01)]
+                    )
+                        Assert.True(
+                            Misses(best) <= Misses(new(best.XMm + dx, best.YMm + dy, best.RotationDeg + turn)) + 1e-9
+                        );
+                }
+            );
 
     [Fact]
     public void Hulls_are_those_of_the_topology_library() =>
-        Places.Array[3, 40].Sample(points =>
-        {
-            var theirs = new MultiPoint([.. points.Select(p => new Point(p.X, p.Y))]).ConvexHull();
-            var ours = ConvexHull.Of(points);
-            Assert.Equal(theirs.Area, ours?.Area ?? 0, 1e-6 * Math.Max(1, theirs.Area));
-        });
+        Places
+            .Array[3, 40]
+            .Sample(points =>
+            {
+                var theirs = new MultiPoint([.. points.Select(p => new Point(p.X, p.Y))]).ConvexHull();
+                var ours = ConvexHull.Of(points);
+                Assert.Equal(theirs.Area, ours?.Area ?? 0, 1e-6 * Math.Max(1, theirs.Area));
+            });
 
     [Fact]
     public void A_hull_holds_its_points_and_turns_one_way() =>
-        Places.Array[4, 25].Sample(points =>
-        {
-            if (ConvexHull.Of(points) is not { } hull || hull.Area < 1) return;
-            Assert.True(hull.IsConvex);
-            Assert.True(hull.SignedArea > 0);
-            Assert.All(points, p => Assert.True(hull.Contains(p) || hull.Points.Select((a, i) => Polygon.DistanceToSegment(p, a, hull.Points[(i + 1) % hull.Points.Count])).Min() < 1e-6));
-        });
+        Places
+            .Array[4, 25]
+            .Sample(points =>
+            {
+                if (ConvexHull.Of(points) is not { } hull || hull.Area < 1)
+                    return;
+                Assert.True(hull.IsConvex);
+                Assert.True(hull.SignedArea > 0);
+                Assert.All(
+                    points,
+                    p =>
+                        Assert.True(
+                            hull.Contains(p)
+                                || hull.Points.Select(
+                                        (a, i) =>
+                                            Polygon.DistanceToSegment(p, a, hull.Points[(i + 1) % hull.Points.Count])
+                                    )
+                                    .Min() < 1e-6
+                        )
+                );
+            });
 
     [Fact]
     public void Solved_systems_give_back_their_right_side() =>
-        Gen.Select(Gen.Double[-5, 5].Array[36], Gen.Double[-5, 5].Array[6]).Sample((entries, right) =>
-        {
-            var a = new double[6, 6];
-            for (var i = 0; i < 36; i++) a[i / 6, i % 6] = entries[i] + (i / 6 == i % 6 ? 40 : 0);
-            var x = DenseSolve.Solve(a, right)!;
-            for (var i = 0; i < 6; i++) Assert.Equal(right[i], Enumerable.Range(0, 6).Sum(j => a[i, j] * x[j]), 1e-9);
-        });
+        Gen.Select(Gen.Double[-5, 5].Array[36], Gen.Double[-5, 5].Array[6])
+            .Sample(
+                (entries, right) =>
+                {
+                    var a = new double[6, 6];
+                    for (var i = 0; i < 36; i++)
+                        a[i / 6, i % 6] = entries[i] + (i / 6 == i % 6 ? 40 : 0);
+                    var x = DenseSolve.Solve(a, right)!;
+                    for (var i = 0; i < 6; i++)
+                        Assert.Equal(right[i], Enumerable.Range(0, 6).Sum(j => a[i, j] * x[j]), 1e-9);
+                }
+            );
 
     [Fact]
-    public void A_singular_system_has_no_answer() => Assert.Null(DenseSolve.Solve(new double[,] { { 1, 2 }, { 2, 4 } }, [1, 1]));
+    public void A_singular_system_has_no_answer() =>
+        Assert.Null(
+            DenseSolve.Solve(
+                new double[,]
+                {
+                    { 1, 2 },
+                    { 2, 4 },
+                },
+                [1, 1]
+            )
+        );
 
     [Fact]
     public void The_least_eigenvector_of_a_known_matrix()
     {
         // eigenvalues 1 and 3, vectors (1, −1) and (1, 1)
-        var v = DenseSolve.LeastEigenvector(new double[,] { { 2, 1 }, { 1, 2 } });
+        var v = DenseSolve.LeastEigenvector(
+            new double[,]
+            {
+                { 2, 1 },
+                { 1, 2 },
+            }
+        );
         Assert.Equal(-1, v[0] / v[1], 12);
     }
 }

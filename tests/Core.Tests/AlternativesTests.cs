@@ -16,8 +16,19 @@ public class AlternativesTests
 
     private static IReadOnlyList<Alternative> Ask(params StockedPad[] atHand)
     {
-        var board = Sample.Board() with { Parts = [.. Sample.Board().Parts.Select(p => p.Id == "M1" ? p with { DissipationW = 3 } : p)] };
-        return Alternatives.For(board, Sample.Block(), [new("M1", 1, "soft"), new("M2", 1, "soft")], ["M1", "M2"], atHand, Materials, Sample.Grey);
+        var board = Sample.Board() with
+        {
+            Parts = [.. Sample.Board().Parts.Select(p => p.Id == "M1" ? p with { DissipationW = 3 } : p)],
+        };
+        return Alternatives.For(
+            board,
+            Sample.Block(),
+            [new("M1", 1, "soft"), new("M2", 1, "soft")],
+            ["M1", "M2"],
+            atHand,
+            Materials,
+            Sample.Grey
+        );
     }
 
     [Fact]
@@ -32,9 +43,12 @@ public class AlternativesTests
     }
 
     [Fact]
-    public void A_pad_too_thin_does_not_touch() => Assert.Equal("does not touch", Ask(new StockedPad(0.5, "soft"))[0].Text);
+    public void A_pad_too_thin_does_not_touch() =>
+        Assert.Equal("does not touch", Ask(new StockedPad(0.5, "soft"))[0].Text);
 
     [Fact]
     public void Places_without_a_pad_are_refused() =>
-        Assert.Throws<InputException>(() => Alternatives.For(Sample.Board(), Sample.Block(), [new("M1", 1, "soft")], ["U9"], [], Materials, Sample.Grey));
+        Assert.Throws<InputException>(() =>
+            Alternatives.For(Sample.Board(), Sample.Block(), [new("M1", 1, "soft")], ["U9"], [], Materials, Sample.Grey)
+        );
 }

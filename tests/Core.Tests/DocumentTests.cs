@@ -12,16 +12,34 @@ public class DocumentTests
 {
     private static readonly string Root = FindRoot();
 
-    public static TheoryData<string> Demo => [.. Directory.EnumerateFiles(Path.Combine(Root, "demo"), "*.json", SearchOption.AllDirectories).Where(f => f.Contains(".board.") || f.Contains(".block.")).Select(f => Path.GetRelativePath(Root, f))];
+    public static TheoryData<string> Demo =>
+        [
+            .. Directory
+                .EnumerateFiles(Path.Combine(Root, "demo"), "*.json", SearchOption.AllDirectories)
+                .Where(f => f.Contains(".board.") || f.Contains(".block."))
+                .Select(f => Path.GetRelativePath(Root, f)),
+        ];
 
     [Theory, MemberData(nameof(Demo))]
     public void Demo_documents_are_read_and_agree_with_the_published_schema(string file)
     {
         var bytes = File.ReadAllBytes(Path.Combine(Root, file));
         var kind = file.Contains(".board.") ? "board" : "block";
-        if (kind == "board") BoardReader.Read(bytes); else BlockReader.Read(bytes);
+        if (kind == "board")
+            BoardReader.Read(bytes);
+        else
+            BlockReader.Read(bytes);
         var result = Schema(kind).Evaluate(JsonNode.Parse(bytes), new() { OutputFormat = OutputFormat.List });
-        Assert.True(result.IsValid, string.Join("; ", result.Details.Where(d => d.Errors is not null).SelectMany(d => d.Errors!.Select(e => $"{d.InstanceLocation} {e.Value}")).Take(5)));
+        Assert.True(
+            result.IsValid,
+            string.Join(
+                "; ",
+                result
+                    .Details.Where(d => d.Errors is not null)
+                    .SelectMany(d => d.Errors!.Select(e => $"{d.InstanceLocation} {e.Value}"))
+                    .Take(5)
+            )
+        );
     }
 
     [Theory, MemberData(nameof(Demo))]
@@ -32,13 +50,19 @@ public class DocumentTests
         {
             var first = BoardReader.Read(bytes);
             var again = BoardReader.Read(DocumentWriter.Write(first));
-            Assert.Equal(JsonSerializer.Serialize(first, DocumentJson.Options), JsonSerializer.Serialize(again, DocumentJson.Options));
+            Assert.Equal(
+                JsonSerializer.Serialize(first, DocumentJson.Options),
+                JsonSerializer.Serialize(again, DocumentJson.Options)
+            );
         }
         else
         {
             var first = BlockReader.Read(bytes);
             var again = BlockReader.Read(DocumentWriter.Write(first));
-            Assert.Equal(JsonSerializer.Serialize(first, DocumentJson.Options), JsonSerializer.Serialize(again, DocumentJson.Options));
+            Assert.Equal(
+                JsonSerializer.Serialize(first, DocumentJson.Options),
+                JsonSerializer.Serialize(again, DocumentJson.Options)
+            );
         }
     }
 
@@ -52,7 +76,12 @@ public class DocumentTests
     [InlineData("/outline", "[[0,0],[10,10],[10,0],[0,10]]", "/outline", "crosses itself")]
     [InlineData("/outline", "[[-2,-2],[8,-2],[8,2],[-2,2]]", "/outline", "inches")]
     [InlineData("/holes/1/id", "\"H1\"", "/holes", "stands 2 times")]
-    public void A_fault_is_named_with_its_place_and_what_is_expected(string where, string value, string pointer, string says)
+    public void A_fault_is_named_with_its_place_and_what_is_expected(
+        string where,
+        string value,
+        string pointer,
+        string says
+    )
     {
         var doc = JsonNode.Parse(File.ReadAllBytes(Path.Combine(Root, "demo/boards/skua-380-r1.board.json")))!;
         Put(doc, where, JsonNode.Parse(value));
@@ -74,19 +103,39 @@ public class DocumentTests
     [InlineData("{\"a\":", "line 1")]
     [InlineData("[1,2", "No JSON")]
     public void Broken_text_is_refused_with_its_line(string text, string says) =>
-        Assert.Contains(says, Assert.Throws<MalformedJsonException>(() => JsonInput.Parse(Encoding.UTF8.GetBytes(text))).Message, StringComparison.Ordinal);
+        Assert.Contains(
+            says,
+            Assert.Throws<MalformedJsonException>(() => JsonInput.Parse(Encoding.UTF8.GetBytes(text))).Message,
+            StringComparison.Ordinal
+        );
 
     [Fact]
     public void Too_deep_and_too_large_are_refused()
     {
-        Assert.Contains("levels deep", Assert.Throws<MalformedJsonException>(() => JsonInput.Parse(Encoding.UTF8.GetBytes(new string('[', 5000) + new string(']', 5000)))).Message, StringComparison.Ordinal);
-        Assert.Contains("MiB", Assert.Throws<MalformedJsonException>(() => JsonInput.Parse(new byte[JsonInput.MostBytes + 1])).Message, StringComparison.Ordinal);
+        Assert.Contains(
+            "levels deep",
+            Assert
+                .Throws<MalformedJsonException>(() =>
+                    JsonInput.Parse(Encoding.UTF8.GetBytes(new string('[', 5000) + new string(']', 5000)))
+                )
+                .Message,
+            StringComparison.Ordinal
+        );
+        Assert.Contains(
+            "MiB",
+            Assert.Throws<MalformedJsonException>(() => JsonInput.Parse(new byte[JsonInput.MostBytes + 1])).Message,
+            StringComparison.Ordinal
+        );
     }
 
     [Fact]
     public void Equal_content_has_an_equal_digest_whatever_its_order_and_spacing()
     {
-        static string Digest(string s) { using var d = JsonDocument.Parse(s); return CanonicalJson.Digest(d.RootElement); }
+        static string Digest(string s)
+        {
+            using var d = JsonDocument.Parse(s);
+            return CanonicalJson.Digest(d.RootElement);
+        }
         Assert.Equal(Digest("{\"a\":1.0,\"b\":[1,2]}"), Digest("{ \"b\": [1, 2], \"a\": 1 }"));
         Assert.NotEqual(Digest("{\"a\":1}"), Digest("{\"a\":2}"));
     }
@@ -95,16 +144,19 @@ public class DocumentTests
     {
         var parts = pointer[1..].Split('/');
         var at = doc;
-        foreach (var p in parts[..^1]) at = at is JsonArray a ? a[int.Parse(p)]! : at[p]!;
+        foreach (var p in parts[..^1])
+            at = at is JsonArray a ? a[int.Parse(p)]! : at[p]!;
         at[parts[^1]] = value;
     }
 
-    private static JsonSchema Schema(string kind) => JsonSchema.FromText(File.ReadAllText(Path.Combine(Root, "docs/formats", $"{kind}-1.schema.json")));
+    private static JsonSchema Schema(string kind) =>
+        JsonSchema.FromText(File.ReadAllText(Path.Combine(Root, "docs/formats", $"{kind}-1.schema.json")));
 
     private static string FindRoot()
     {
         var at = new DirectoryInfo(AppContext.BaseDirectory);
-        while (!File.Exists(Path.Combine(at.FullName, "run"))) at = at.Parent ?? throw new DirectoryNotFoundException("the house is not above the tests");
+        while (!File.Exists(Path.Combine(at.FullName, "run")))
+            at = at.Parent ?? throw new DirectoryNotFoundException("the house is not above the tests");
         return at.FullName;
     }
 }

@@ -23,7 +23,8 @@ public class DriverWatchTests
     {
         Assert.Equal(state, Ends(manner));
         // the first pass meets hardly any load: the angle alone decides
-        if (manner is TurnManner.Right or TurnManner.CrossThread) Assert.Equal(state, Ends(manner, new(90, 0, 0.02)));
+        if (manner is TurnManner.Right or TurnManner.CrossThread)
+            Assert.Equal(state, Ends(manner, new(90, 0, 0.02)));
     }
 
     [Fact]
@@ -33,7 +34,8 @@ public class DriverWatchTests
         foreach (var s in SimulatedTorqueDriver.Samples(Target, TurnManner.CrossThread))
         {
             samples.Add(s);
-            if (DriverWatch.Judge(Target, samples).State == TurnState.CrossThread) break;
+            if (DriverWatch.Judge(Target, samples).State == TurnState.CrossThread)
+                break;
         }
         Assert.True(samples[^1].AngleDeg < 90, $"told at {samples[^1].AngleDeg}°");
     }
@@ -55,7 +57,10 @@ public class DriverWatchTests
     {
         var turn = SimulatedTorqueDriver.Samples(Target, TurnManner.Right).ToList();
         Assert.True(DriverWatch.BeginsTurn(Target, turn[0]));
-        Assert.All(turn.Where(s => s.AngleDeg > 0.9 * Target.AngleDeg), s => Assert.False(DriverWatch.BeginsTurn(Target, s)));
+        Assert.All(
+            turn.Where(s => s.AngleDeg > 0.9 * Target.AngleDeg),
+            s => Assert.False(DriverWatch.BeginsTurn(Target, s))
+        );
         Assert.True(DriverWatch.BeginsTurn(Target, SimulatedTorqueDriver.Samples(Target, TurnManner.Skipped).Single()));
     }
 
@@ -69,9 +74,21 @@ public class DriverWatchTests
         var caliper = new SimulatedCaliper(5);
         using var stop = new CancellationTokenSource();
         var arrived = new List<double>();
-        var listening = Task.Run(async () => { await foreach (var r in caliper.Readings(stop.Token)) { arrived.Add(r.Mm); if (arrived.Count == 200) return; } });
+        var listening = Task.Run(async () =>
+        {
+            await foreach (var r in caliper.Readings(stop.Token))
+            {
+                arrived.Add(r.Mm);
+                if (arrived.Count == 200)
+                    return;
+            }
+        });
         // a listener counts from when it listens
-        while (!listening.IsCompleted) { caliper.Press(1.2); await Task.Yield(); }
+        while (!listening.IsCompleted)
+        {
+            caliper.Press(1.2);
+            await Task.Yield();
+        }
         await listening;
         Assert.All(arrived, mm => Assert.Equal(Math.Round(mm * 100), mm * 100, 6));
         Assert.InRange(arrived.Average(), 1.2 - 0.004, 1.2 + 0.004);

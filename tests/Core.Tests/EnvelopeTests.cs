@@ -7,7 +7,8 @@ namespace FaithfulBracket.Core.Tests;
 
 public class EnvelopeTests
 {
-    private static Reason? Find(Board board, Block block, string code) => Envelope.Judge(board, block).Select(j => j.Reason).FirstOrDefault(r => r.Code == code);
+    private static Reason? Find(Board board, Block block, string code) =>
+        Envelope.Judge(board, block).Select(j => j.Reason).FirstOrDefault(r => r.Code == code);
 
     [Fact]
     public void Another_socket_clashes_and_an_upgrade_kit_is_work()
@@ -26,12 +27,19 @@ public class EnvelopeTests
     [InlineData(34, 2, false)]
     [InlineData(36, 2, true)]
     public void A_tall_block_takes_the_neighbours_slot(double height, int bracket, bool takes) =>
-        Assert.Equal(takes, Find(Sample.Board(), Sample.Block() with { HeightMm = height, BracketSlots = bracket }, "neighbour") is not null);
+        Assert.Equal(
+            takes,
+            Find(Sample.Board(), Sample.Block() with { HeightMm = height, BracketSlots = bracket }, "neighbour")
+                is not null
+        );
 
     [Fact]
     public void Port_spacing_is_told_for_links_between_cards()
     {
-        var block = Sample.Block() with { Ports = [new("A", "G1/4", 0, 70, "up", null), new("B", "G1/4", 30, 110, "up", null)] };
+        var block = Sample.Block() with
+        {
+            Ports = [new("A", "G1/4", 0, 70, "up", null), new("B", "G1/4", 30, 110, "up", null)],
+        };
         Assert.Contains("50.0 mm apart", Find(Sample.Board(), block, "port-spacing")!.Text, StringComparison.Ordinal);
     }
 
@@ -40,7 +48,13 @@ public class EnvelopeTests
     {
         var board = Sample.Board(0, Sample.Part("J1", PartKind.Connector, 30, 10, 10, 6, 12));
         Assert.Equal(["J1"], Find(board, Sample.Block(), "connector-under")!.Refs);
-        Assert.Null(Find(Sample.Board(0, Sample.Part("J1", PartKind.Connector, 55, 10, 6, 6, 12)), Sample.Block(), "connector-under"));
+        Assert.Null(
+            Find(
+                Sample.Board(0, Sample.Part("J1", PartKind.Connector, 55, 10, 6, 6, 12)),
+                Sample.Block(),
+                "connector-under"
+            )
+        );
     }
 
     [Fact]
@@ -52,6 +66,10 @@ public class EnvelopeTests
     {
         var board = Sample.Board() with { Headers = [new("LIT1", "lighting")] };
         Assert.Null(Find(board, Sample.Block() with { Headers = ["lighting"] }, "header"));
-        Assert.Contains("wants 2 lighting", Find(board, Sample.Block() with { Headers = ["lighting", "lighting"] }, "header")!.Text, StringComparison.Ordinal);
+        Assert.Contains(
+            "wants 2 lighting",
+            Find(board, Sample.Block() with { Headers = ["lighting", "lighting"] }, "header")!.Text,
+            StringComparison.Ordinal
+        );
     }
 }

@@ -26,7 +26,10 @@ public class FitTests
     [InlineData(3.4, Verdict.Clashes)]
     public void A_capacitor_under_the_base_is_judged_by_its_room(double heightMm, Verdict verdict)
     {
-        var fit = Fit.Judge(Sample.Board(0, Sample.Part("C1", PartKind.Capacitor, 35, 0, 5, 5, heightMm)), Sample.Block());
+        var fit = Fit.Judge(
+            Sample.Board(0, Sample.Part("C1", PartKind.Capacitor, 35, 0, 5, 5, heightMm)),
+            Sample.Block()
+        );
         Assert.Equal(verdict, fit.Verdict);
         // plane 2.13 + base step 0.9
         Assert.Equal(3.03 - heightMm, fit.Margins.Single(m => m.Part == "C1").MarginMm, 9);
@@ -37,12 +40,26 @@ public class FitTests
     {
         var plate = Sample.Block().Plates[0] with
         {
-            Lands = [new() { Id = "L", Outline = Sample.Rect(0, 0, 10, 10), StepMm = 0, For = PartKind.Die, Through = Through.Paste }],
+            Lands =
+            [
+                new()
+                {
+                    Id = "L",
+                    Outline = Sample.Rect(0, 0, 10, 10),
+                    StepMm = 0,
+                    For = PartKind.Die,
+                    Through = Through.Paste,
+                },
+            ],
             Pockets = [new(Sample.Rect(0, 0, 20, 20), 5)],
         };
         var ceiling = new Ceiling(plate, Placement.Identity, 2);
         CeilingRegion? Region(double x, double size) => Over(x, size)?.Region;
-        PartMargin? Over(double x, double size) { var p = Sample.Part("C", PartKind.Capacitor, x, 0, size, size, 1); return ceiling.Over(p, p.Top()); }
+        PartMargin? Over(double x, double size)
+        {
+            var p = Sample.Part("C", PartKind.Capacitor, x, 0, size, size, 1);
+            return ceiling.Over(p, p.Top());
+        }
         Assert.Equal(CeilingRegion.Land, Region(0, 4));
         Assert.Equal(CeilingRegion.Pocket, Region(7.5, 2));
         Assert.Equal(CeilingRegion.Land, Region(5, 4));
@@ -57,8 +74,24 @@ public class FitTests
     public void A_required_screw_without_a_hole_clashes_and_an_optional_one_does_not()
     {
         var block = Sample.Block();
-        BlockHole extra = new() { Id = "S9", X = 44, Y = 0, ScrewMm = 2.5 };
-        Block With(bool required) => block with { Plates = [block.Plates[0] with { Holes = [.. block.Plates[0].Holes, extra with { Required = required }] }] };
+        BlockHole extra = new()
+        {
+            Id = "S9",
+            X = 44,
+            Y = 0,
+            ScrewMm = 2.5,
+        };
+        Block With(bool required) =>
+            block with
+            {
+                Plates =
+                [
+                    block.Plates[0] with
+                    {
+                        Holes = [.. block.Plates[0].Holes, extra with { Required = required }],
+                    },
+                ],
+            };
         var refused = Fit.Judge(Sample.Board(), With(true));
         Assert.Equal(Verdict.Clashes, refused.Verdict);
         Assert.Null(refused.Screws.Single(s => s.BlockHole == "S9").BoardHole);
@@ -77,12 +110,15 @@ public class FitTests
         var moved = block with
         {
             Rotations = [0, 90],
-            Plates = [plate with
-            {
-                Outline = BackAll(plate.Outline),
-                Lands = [.. plate.Lands.Select(l => l with { Outline = BackAll(l.Outline) })],
-                Holes = [.. plate.Holes.Select(h => h with { X = Back(h.At).X, Y = Back(h.At).Y })],
-            }],
+            Plates =
+            [
+                plate with
+                {
+                    Outline = BackAll(plate.Outline),
+                    Lands = [.. plate.Lands.Select(l => l with { Outline = BackAll(l.Outline) })],
+                    Holes = [.. plate.Holes.Select(h => h with { X = Back(h.At).X, Y = Back(h.At).Y })],
+                },
+            ],
         };
         var fit = Fit.Judge(Sample.Board(), moved);
         Assert.Equal(Verdict.Seats, fit.Verdict);
@@ -94,7 +130,14 @@ public class FitTests
     [Fact]
     public void Uncovered_hot_parts_are_named_and_empty_sites_are_not()
     {
-        var fit = Fit.Judge(Sample.Board(0, Sample.Part("M3", PartKind.Memory, 33, 10, 12, 14, 1.2, Cooling.Must), Sample.Part("E1", PartKind.Empty, -33, 10, 12, 14, 0, Cooling.Must)), Sample.Block());
+        var fit = Fit.Judge(
+            Sample.Board(
+                0,
+                Sample.Part("M3", PartKind.Memory, 33, 10, 12, 14, 1.2, Cooling.Must),
+                Sample.Part("E1", PartKind.Empty, -33, 10, 12, 14, 0, Cooling.Must)
+            ),
+            Sample.Block()
+        );
         Assert.Equal(["M3"], fit.Uncovered);
         Assert.Equal(Verdict.SeatsWithWork, fit.Verdict);
     }
@@ -133,6 +176,9 @@ public class FitTests
     private static double Erf(double x)
     {
         var t = 1 / (1 + 0.3275911 * x);
-        return 1 - ((((1.061405429 * t - 1.453152027) * t + 1.421413741) * t - 0.284496736) * t + 0.254829592) * t * Math.Exp(-x * x);
+        return 1
+            - ((((1.061405429 * t - 1.453152027) * t + 1.421413741) * t - 0.284496736) * t + 0.254829592)
+                * t
+                * Math.Exp(-x * x);
     }
 }

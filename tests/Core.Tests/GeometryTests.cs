@@ -27,28 +27,40 @@ public class PolygonOverlapTests
         var factory = new GeometryFactory();
         for (var i = 0; i < 300; i++)
         {
-            Polygon a = Star(draws, 9), b = i % 2 == 0 ? Star(draws, 7) : Polygon.Rectangle(new(draws.Next() * 3, draws.Next() * 3), 6, 4, draws.Uniform() * 90);
+            Polygon a = Star(draws, 9),
+                b = i % 2 == 0
+                    ? Star(draws, 7)
+                    : Polygon.Rectangle(new(draws.Next() * 3, draws.Next() * 3), 6, 4, draws.Uniform() * 90);
             var expected = Nts(a).Intersection(Nts(b)).Area;
             Assert.Equal(expected, PolygonOverlap.Area(a, b), 6);
         }
 
-        NetTopologySuite.Geometries.Geometry Nts(Polygon p) => factory.CreatePolygon([.. p.Points.Append(p.Points[0]).Select(q => new Coordinate(q.X, q.Y))]);
+        NetTopologySuite.Geometries.Geometry Nts(Polygon p) =>
+            factory.CreatePolygon([.. p.Points.Append(p.Points[0]).Select(q => new Coordinate(q.X, q.Y))]);
     }
 
     [Fact]
     public void Overlapping_regions_cover_an_area_once()
     {
         var subject = Polygon.Rectangle(default, 10, 10);
-        var covered = PolygonOverlap.CoveredArea(subject, [Polygon.Rectangle(new(-2, 0), 4, 4), Polygon.Rectangle(new(0, 0), 4, 4)]);
+        var covered = PolygonOverlap.CoveredArea(
+            subject,
+            [Polygon.Rectangle(new(-2, 0), 4, 4), Polygon.Rectangle(new(0, 0), 4, 4)]
+        );
         Assert.Equal(24, covered, 9);
     }
 
-    private static Polygon Star(NormalDraws draws, int n) => new([.. Enumerable.Range(0, n).Select(k =>
-    {
-        var a = 2 * Math.PI * k / n;
-        var r = 1 + 5 * draws.Uniform();
-        return new Point2(r * Math.Cos(a), r * Math.Sin(a));
-    })]);
+    private static Polygon Star(NormalDraws draws, int n) =>
+        new([
+            .. Enumerable
+                .Range(0, n)
+                .Select(k =>
+                {
+                    var a = 2 * Math.PI * k / n;
+                    var r = 1 + 5 * draws.Uniform();
+                    return new Point2(r * Math.Cos(a), r * Math.Sin(a));
+                }),
+        ]);
 }
 
 public class QuadratureTests
@@ -64,7 +76,8 @@ public class QuadratureTests
     [Fact]
     public void Clipped_cells_add_up_to_the_common_area()
     {
-        Polygon a = Polygon.Rectangle(default, 10, 6, 30), b = Polygon.Rectangle(new(2, 1), 7, 7);
+        Polygon a = Polygon.Rectangle(default, 10, 6, 30),
+            b = Polygon.Rectangle(new(2, 1), 7, 7);
         Assert.Equal(PolygonOverlap.Area(a, b), Quadrature.Clipped(a, b, 12).Sum(q => q.WeightMm2), 9);
     }
 }

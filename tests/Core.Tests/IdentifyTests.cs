@@ -12,7 +12,8 @@ public class IdentifyTests
     private static readonly Board[] Boards = [.. Enumerable.Range(0, Families.Count).Select(Families.Make)];
     private static readonly TwinIndex Index = TwinIndex.Build([.. Boards.Select(b => (b.Id, Constellation.Of(b)))]);
 
-    private static IdentifyResult Search(Constellation seen, double sigma = 0.1) => TwinSearch.Run(seen, sigma, [Index], id => Boards[BoardFamilies.NumberOf(id)], _ => []);
+    private static IdentifyResult Search(Constellation seen, double sigma = 0.1) =>
+        TwinSearch.Run(seen, sigma, [Index], id => Boards[BoardFamilies.NumberOf(id)], _ => []);
 
     [Fact]
     public void The_right_class_comes_first_with_a_third_missing_and_a_third_strangers()
@@ -23,7 +24,11 @@ public class IdentifyTests
             var r = new Random(k);
             var truth = r.Next(Boards.Length);
             var found = Search(BoardFamilies.Measure(Boards[truth], 0.1, 0.3, 0.3, r));
-            if (found.Candidates.Count > 0 && Families.ClassOf(BoardFamilies.NumberOf(found.Candidates[0].BoardId)) == Families.ClassOf(truth)) right++;
+            if (
+                found.Candidates.Count > 0
+                && Families.ClassOf(BoardFamilies.NumberOf(found.Candidates[0].BoardId)) == Families.ClassOf(truth)
+            )
+                right++;
         }
         Assert.True(right >= 198, $"{right} of 200");
     }
@@ -33,9 +38,12 @@ public class IdentifyTests
     {
         var board = Boards[77];
         var turn = new Placement(12.5, -40, 33);
-        var seen = new Constellation([.. Constellation.Of(board).Points.Select(p => p with { X = turn.Apply(p.At).X, Y = turn.Apply(p.At).Y })]);
+        var seen = new Constellation([
+            .. Constellation.Of(board).Points.Select(p => p with { X = turn.Apply(p.At).X, Y = turn.Apply(p.At).Y }),
+        ]);
         var first = Search(seen).Candidates[0];
-        foreach (var (s, k) in seen.Points.Zip(Constellation.Of(board).Points)) Assert.True((first.Placement.Apply(s.At) - k.At).Length < 1e-3);
+        foreach (var (s, k) in seen.Points.Zip(Constellation.Of(board).Points))
+            Assert.True((first.Placement.Apply(s.At) - k.At).Length < 1e-3);
         Assert.Empty(first.DifferencesUnderBlock);
         Assert.True(first.Chance > 0.99);
     }
@@ -60,10 +68,25 @@ public class IdentifyTests
     public void What_differs_is_told_apart_by_whether_the_block_is_over_it()
     {
         var board = Boards[0];
-        var capacitor = board.Parts.First(p => p.Kind == PartKind.Capacitor && p.X is > -20 and < 50 && Math.Abs(p.Y) < 30);
+        var capacitor = board.Parts.First(p =>
+            p.Kind == PartKind.Capacitor && p.X is > -20 and < 50 && Math.Abs(p.Y) < 30
+        );
         var changed = board with
         {
-            Parts = [.. board.Parts.Select(p => p.Id == capacitor.Id ? p with { HeightMm = p.HeightMm + 0.6 } : p), new Part { Id = "J9", Kind = PartKind.Connector, X = 170, Y = 0, WidthMm = 5, DepthMm = 5, HeightMm = 5 }],
+            Parts =
+            [
+                .. board.Parts.Select(p => p.Id == capacitor.Id ? p with { HeightMm = p.HeightMm + 0.6 } : p),
+                new Part
+                {
+                    Id = "J9",
+                    Kind = PartKind.Connector,
+                    X = 170,
+                    Y = 0,
+                    WidthMm = 5,
+                    DepthMm = 5,
+                    HeightMm = 5,
+                },
+            ],
         };
         var first = Search(Constellation.Of(changed)).Candidates[0];
         Assert.Equal(["height"], first.DifferencesUnderBlock.Select(d => d.Code));

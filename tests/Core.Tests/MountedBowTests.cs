@@ -13,8 +13,21 @@ public class MountedBowTests
 
     private static MountedBowResult Bow(double stiffness)
     {
-        var block = Sample.Block() with { BackPlate = new() { Id = "back", UsesHoles = ["S1", "S2", "S3", "S4"], StiffnessFactor = stiffness } };
-        return MountedBow.Of(Sample.Board(), block, Fit.Judge(Sample.Board(), block), SeatingSolver.Solve(Sample.Board(), block, Pads, Sample.Materials, Sample.Grey));
+        var block = Sample.Block() with
+        {
+            BackPlate = new()
+            {
+                Id = "back",
+                UsesHoles = ["S1", "S2", "S3", "S4"],
+                StiffnessFactor = stiffness,
+            },
+        };
+        return MountedBow.Of(
+            Sample.Board(),
+            block,
+            Fit.Judge(Sample.Board(), block),
+            SeatingSolver.Solve(Sample.Board(), block, Pads, Sample.Materials, Sample.Grey)
+        );
     }
 
     [Fact]
@@ -26,7 +39,11 @@ public class MountedBowTests
         Assert.True(Math.Abs(Middle(bow.With!)) < 0.7 * Math.Abs(Middle(bow.Without)));
         // what the screws hold is what die and pads press
         var seated = SeatingSolver.Solve(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey);
-        Assert.Equal(seated.Dies.Sum(d => d.LoadN) + seated.Pads.Sum(p => p.LoadN), bow.Without.Reactions.Sum(r => r.ForceN), 0.01);
+        Assert.Equal(
+            seated.Dies.Sum(d => d.LoadN) + seated.Pads.Sum(p => p.LoadN),
+            bow.Without.Reactions.Sum(r => r.ForceN),
+            0.01
+        );
     }
 
     [Fact]
@@ -36,13 +53,29 @@ public class MountedBowTests
     public void Compliance_is_symmetric_and_gives_the_bending_of_balanced_forces()
     {
         var problem = new BowProblem(Sample.Rect(0, 0, 120, 100), 1.6, 22_000, 0.15) { Elements = 900 };
-        BowLoad[] at = [new(-30, -30, 4, 4, 1), new(30, -30, 4, 4, 1), new(30, 30, 4, 4, 1), new(-30, 30, 4, 4, 1), new(0, 0, 20, 20, 1)];
+        BowLoad[] at =
+        [
+            new(-30, -30, 4, 4, 1),
+            new(30, -30, 4, 4, 1),
+            new(30, 30, 4, 4, 1),
+            new(-30, 30, 4, 4, 1),
+            new(0, 0, 20, 20, 1),
+        ];
         var c = BoardBow.Compliance(problem, at, [new Point2(0, 0)]);
-        for (var i = 0; i < 5; i++) for (var j = 0; j < i; j++) Assert.Equal(c[i, j], c[j, i], 1e-7);
+        for (var i = 0; i < 5; i++)
+        for (var j = 0; j < i; j++)
+            Assert.Equal(c[i, j], c[j, i], 1e-7);
         // the same board on four pins under the middle load: the middle against the corners
         double[] force = [25, 25, 25, 25, -100];
         double Of(int i) => Enumerable.Range(0, 5).Sum(j => c[i, j] * force[j]);
-        var pinned = BoardBow.Solve(problem with { Loads = [at[4] with { ForceN = -100 }], Supports = [.. at.Take(4).Select(l => new BowSupport(l.X, l.Y, SupportKind.Pinned, 4.5))], Probes = [new(0, 0)] });
+        var pinned = BoardBow.Solve(
+            problem with
+            {
+                Loads = [at[4] with { ForceN = -100 }],
+                Supports = [.. at.Take(4).Select(l => new BowSupport(l.X, l.Y, SupportKind.Pinned, 4.5))],
+                Probes = [new(0, 0)],
+            }
+        );
         Assert.Equal(pinned.ProbesMm[0], Of(5) - Of(0), 0.02 * Math.Abs(pinned.ProbesMm[0]));
     }
 }

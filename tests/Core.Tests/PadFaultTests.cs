@@ -10,11 +10,19 @@ namespace FaithfulBracket.Core.Tests;
 public class PadFaultTests
 {
     private static readonly LaidPad[] Pads = [new("M1", 1, "soft"), new("M2", 1, "soft")];
-    private static readonly Dictionary<string, PadMaterial> Materials = new() { ["soft"] = Sample.Soft with { ConductivityWPerMK = 3 } };
+    private static readonly Dictionary<string, PadMaterial> Materials = new()
+    {
+        ["soft"] = Sample.Soft with { ConductivityWPerMK = 3 },
+    };
 
-    private static Board Board => Sample.Board() with { Parts = [.. Sample.Board().Parts.Select(p => p.Kind == PartKind.Memory ? p with { DissipationW = 3 } : p)] };
+    private static Board Board =>
+        Sample.Board() with
+        {
+            Parts = [.. Sample.Board().Parts.Select(p => p.Kind == PartKind.Memory ? p with { DissipationW = 3 } : p)],
+        };
 
-    private static PadFaultResult Try(PadFault fault) => PadFaults.Try(Board, Sample.Block(), Pads, "M1", fault, Materials, Sample.Grey);
+    private static PadFaultResult Try(PadFault fault) =>
+        PadFaults.Try(Board, Sample.Block(), Pads, "M1", fault, Materials, Sample.Grey);
 
     [Fact]
     public void Film_left_on_heats_by_what_film_resists()
@@ -42,31 +50,75 @@ public class PadFaultTests
         var sound = SeatingSolver.Solve(Board, Sample.Block(), Pads, Materials, Sample.Grey);
         Assert.True(doubled.Seating.Dies.Max(d => d.BondLinesUm.Max()) > sound.Dies.Max(d => d.BondLinesUm.Max()));
         // M1 lies above and left of the die
-        Assert.Contains(doubled.Seen, t => t.Contains("upper edge", StringComparison.Ordinal) || t.Contains("left edge", StringComparison.Ordinal));
-        Assert.Contains(doubled.Felt, t => t.Contains("S4", StringComparison.Ordinal) || t.Contains("The die keeps", StringComparison.Ordinal));
+        Assert.Contains(
+            doubled.Seen,
+            t => t.Contains("upper edge", StringComparison.Ordinal) || t.Contains("left edge", StringComparison.Ordinal)
+        );
+        Assert.Contains(
+            doubled.Felt,
+            t => t.Contains("S4", StringComparison.Ordinal) || t.Contains("The die keeps", StringComparison.Ordinal)
+        );
     }
 
     [Fact]
-    public void A_part_without_a_pad_is_refused() => Assert.Throws<InputException>(() => PadFaults.Try(Board, Sample.Block(), Pads, "U1", PadFault.Missed, Materials, Sample.Grey));
+    public void A_part_without_a_pad_is_refused() =>
+        Assert.Throws<InputException>(() =>
+            PadFaults.Try(Board, Sample.Block(), Pads, "U1", PadFault.Missed, Materials, Sample.Grey)
+        );
 }
 
 public class BackPlateSeatingTests
 {
     /// <summary>Two chips behind the board under a back plate on 1.6 mm standoffs, held by two of the die's screws.</summary>
-    private static Board Board => Sample.Board(more: [Sample.Part("B1", PartKind.Memory, -15, 0, 14, 12, 0.9, Cooling.Must) with { Face = Face.Back }, Sample.Part("B2", PartKind.Memory, 15, 0, 14, 12, 0.9, Cooling.Must) with { Face = Face.Back }]);
+    private static Board Board =>
+        Sample.Board(
+            more:
+            [
+                Sample.Part("B1", PartKind.Memory, -15, 0, 14, 12, 0.9, Cooling.Must) with
+                {
+                    Face = Face.Back,
+                },
+                Sample.Part("B2", PartKind.Memory, 15, 0, 14, 12, 0.9, Cooling.Must) with
+                {
+                    Face = Face.Back,
+                },
+            ]
+        );
 
-    private static Block Block => Sample.Block() with
-    {
-        BackPlate = new()
+    private static Block Block =>
+        Sample.Block() with
         {
-            Id = "back", UsesHoles = ["S1", "S2", "S3", "S4"], StandoffMm = 1.6,
-            Lands = [new() { Id = "Lb1", Outline = Sample.Rect(-15, 0, 15, 13), For = PartKind.Memory, Through = Through.Pad, PadMm = 1 }, new() { Id = "Lb2", Outline = Sample.Rect(15, 0, 15, 13), For = PartKind.Memory, Through = Through.Pad, PadMm = 1 }],
-        },
-    };
+            BackPlate = new()
+            {
+                Id = "back",
+                UsesHoles = ["S1", "S2", "S3", "S4"],
+                StandoffMm = 1.6,
+                Lands =
+                [
+                    new()
+                    {
+                        Id = "Lb1",
+                        Outline = Sample.Rect(-15, 0, 15, 13),
+                        For = PartKind.Memory,
+                        Through = Through.Pad,
+                        PadMm = 1,
+                    },
+                    new()
+                    {
+                        Id = "Lb2",
+                        Outline = Sample.Rect(15, 0, 15, 13),
+                        For = PartKind.Memory,
+                        Through = Through.Pad,
+                        PadMm = 1,
+                    },
+                ],
+            },
+        };
 
     private static readonly LaidPad[] Front = [new("M1", 1, "soft"), new("M2", 1, "soft")];
 
-    private static SeatingResult Solve(LaidPad[] pads, BoardStiffness? elastic = null) => SeatingSolver.Solve(Board, Block, pads, Sample.Materials, Sample.Grey, elastic: elastic);
+    private static SeatingResult Solve(LaidPad[] pads, BoardStiffness? elastic = null) =>
+        SeatingSolver.Solve(Board, Block, pads, Sample.Materials, Sample.Grey, elastic: elastic);
 
     [Fact]
     public void Pads_behind_are_squashed_by_the_standoffs_and_leave_a_stiff_boards_front_alone()
@@ -91,5 +143,7 @@ public class BackPlateSeatingTests
 
     [Fact]
     public void A_pad_behind_without_a_back_plate_is_refused() =>
-        Assert.Throws<InputException>(() => SeatingSolver.Solve(Board, Sample.Block(), [.. Front, new("B1", 1, "soft")], Sample.Materials, Sample.Grey));
+        Assert.Throws<InputException>(() =>
+            SeatingSolver.Solve(Board, Sample.Block(), [.. Front, new("B1", 1, "soft")], Sample.Materials, Sample.Grey)
+        );
 }

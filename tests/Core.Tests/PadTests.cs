@@ -21,7 +21,8 @@ public class PadTests
     [Fact]
     public void The_die_under_the_plate_keeps_its_bond_line_whatever_its_height()
     {
-        var die = Gaps.Of(Sample.Board(), Sample.Block(), Sample.Materials, bondLineMm: 0.05).Pairs.Single(p => p.Part == "U1");
+        var die = Gaps.Of(Sample.Board(), Sample.Block(), Sample.Materials, bondLineMm: 0.05)
+            .Pairs.Single(p => p.Part == "U1");
         Assert.Equal(0.05, die.MinMm, 9);
         Assert.Equal(0.05, die.MaxMm, 9);
         Assert.Null(die.Pad);
@@ -50,7 +51,8 @@ public class PadTests
     [Fact]
     public void A_starved_kit_pad_gives_way_to_the_drawers_thicker_one()
     {
-        var gap = Gaps.Of(Sample.Board(), Sample.Block(memoryStepMm: 0.03), Sample.Materials, [new(1.5, "soft")]).Pairs.Single(p => p.Part == "M1");
+        var gap = Gaps.Of(Sample.Board(), Sample.Block(memoryStepMm: 0.03), Sample.Materials, [new(1.5, "soft")])
+            .Pairs.Single(p => p.Part == "M1");
         Assert.Equal(1.5, gap.Pad!.ThicknessMm);
         Assert.Equal(PadState.Good, gap.Pad.State);
         Assert.Equal(PadState.Starved, gap.Declared!.State);
@@ -59,7 +61,9 @@ public class PadTests
     [Fact]
     public void Unknown_materials_are_all_named()
     {
-        var e = Assert.Throws<InputException>(() => Gaps.Of(Sample.Board(), Sample.Block(), new Dictionary<string, PadMaterial>(), [new(1, "other")]));
+        var e = Assert.Throws<InputException>(() =>
+            Gaps.Of(Sample.Board(), Sample.Block(), new Dictionary<string, PadMaterial>(), [new(1, "other")])
+        );
         Assert.Equal(2, e.Faults.Count);
     }
 

@@ -8,7 +8,8 @@ public class PracticeTests
 {
     private static readonly LaidPad[] Pads = [new("M1", 1, "soft"), new("M2", 1, "soft")];
 
-    private static PracticeResult Practise(params (string, double)[] moves) => Tightening.Practise(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey, moves);
+    private static PracticeResult Practise(params (string, double)[] moves) =>
+        Tightening.Practise(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey, moves);
 
     [Fact]
     public void The_cross_by_hand_scores_as_the_cross_and_beats_corner_first()
@@ -18,24 +19,38 @@ public class PracticeTests
         Assert.True(own.AllHome);
         Assert.Equal(own.CrossScore, own.Score!.Value, 6);
         Assert.Equal(100, own.Score.Value, 6);
-        Assert.True(own.CornerScore < own.CrossScore - 20, $"corner first {own.CornerScore:0}, cross {own.CrossScore:0}");
+        Assert.True(
+            own.CornerScore < own.CrossScore - 20,
+            $"corner first {own.CornerScore:0}, cross {own.CrossScore:0}"
+        );
         Assert.True(own.CornerWorst.PeakMPa > own.CrossWorst.PeakMPa);
     }
 
     [Fact]
     public void On_a_bare_die_no_order_of_the_four_screws_keeps_the_edge_lighter_than_the_cross()
     {
-        TighteningResult Run(IReadOnlyList<string>? order, double? turns) => Tightening.Simulate(Sample.Board(), Sample.Block(), [], Sample.Materials, Sample.Grey, turns, order);
+        TighteningResult Run(IReadOnlyList<string>? order, double? turns) =>
+            Tightening.Simulate(Sample.Board(), Sample.Block(), [], Sample.Materials, Sample.Grey, turns, order);
         var cross = Run(null, null);
         foreach (var order in Orders(cross.Order))
         {
             var run = Run(order, cross.RecommendedTurns);
-            Assert.True(run.Worst.PeakMPa >= cross.Worst.PeakMPa - 1e-6, $"{string.Join(' ', order)}: {run.Worst.PeakMPa:0.000} against {cross.Worst.PeakMPa:0.000}");
+            Assert.True(
+                run.Worst.PeakMPa >= cross.Worst.PeakMPa - 1e-6,
+                $"{string.Join(' ', order)}: {run.Worst.PeakMPa:0.000} against {cross.Worst.PeakMPa:0.000}"
+            );
         }
     }
 
     private static IEnumerable<List<string>> Orders(IReadOnlyList<string> of) =>
-        of.Count <= 1 ? [[.. of]] : of.SelectMany(first => Orders([.. of.Where(x => x != first)]).Select(rest => (List<string>)[first, .. rest]));
+        of.Count <= 1
+            ?
+            [
+                [.. of],
+            ]
+            : of.SelectMany(first =>
+                Orders([.. of.Where(x => x != first)]).Select(rest => (List<string>)[first, .. rest])
+            );
 
     [Fact]
     public void Nothing_scores_before_every_screw_is_home_and_strangers_are_refused()

@@ -15,35 +15,123 @@ internal static class Sample
 
     public static Polygon Rect(double x, double y, double w, double d) => Polygon.Rectangle(new(x, y), w, d);
 
-    public static Part Part(string id, PartKind kind, double x, double y, double w, double d, double h, Cooling cool = Cooling.No) =>
-        new() { Id = id, Kind = kind, X = x, Y = y, WidthMm = w, DepthMm = d, HeightMm = h, HeightTolMm = 0.05, Cool = cool };
-
-    public static Board Board(double sigma = 0, params Part[] more) => new()
-    {
-        Id = "b", Maker = "Harrow & Tull", Model = "Tern", BoardCode = "HT-1", Revision = "R1", Kind = BoardKind.GraphicsCard,
-        Outline = Rect(0, 0, 120, 100), ThicknessMm = 1.6, PositionSigmaMm = sigma,
-        Holes = [.. Corners(29).Select((p, i) => new BoardHole($"H{i + 1}", p.X, p.Y, 2.8, HoleRole.Retention))],
-        Parts = [
-            Part("U1", PartKind.Die, 0, 0, 24, 22, 2.1, Cooling.Must) with { MaxLoadN = 450, MaxPressureMPa = 3, DissipationW = 240 },
-            Part("M1", PartKind.Memory, -15, 33, 14, 12, 1.2, Cooling.Must),
-            Part("M2", PartKind.Memory, 15, -33, 14, 12, 1.2, Cooling.Must),
-            .. more],
-    };
-
-    public static Block Block(double memoryStepMm = -0.23) => new()
-    {
-        Id = "k", Maker = "Brineworks", Model = "Full", Kind = BlockKind.FullCover, DeclaredFor = [new("Harrow & Tull", "HT-1", ["R1"])],
-        Plates = [new()
+    public static Part Part(
+        string id,
+        PartKind kind,
+        double x,
+        double y,
+        double w,
+        double d,
+        double h,
+        Cooling cool = Cooling.No
+    ) =>
+        new()
         {
-            Id = "main", Outline = Rect(0, 0, 90, 90), BaseStepMm = 0.9,
-            Lands = [
-                new() { Id = "L-die", Outline = Rect(0, 0, 28, 26), For = PartKind.Die, Through = Through.Paste },
-                new() { Id = "L-m1", Outline = Rect(-15, 33, 15, 13), StepMm = memoryStepMm, StepTolMm = 0.02, For = PartKind.Memory, Through = Through.Pad, PadMm = 1 },
-                new() { Id = "L-m2", Outline = Rect(15, -33, 15, 13), StepMm = memoryStepMm, StepTolMm = 0.02, For = PartKind.Memory, Through = Through.Pad, PadMm = 1 }],
-            Holes = [.. Corners(29).Select((p, i) => new BlockHole { Id = $"S{i + 1}", X = p.X, Y = p.Y, ScrewMm = 2.5, Thread = "M2.5", Role = HoleRole.Retention, Ring = 1, Spring = new(75, 1.2) })],
-        }],
-        Kit = new() { Pads = [new(1, 120, 20, 1, "soft", "both")], Screws = [new("M2.5", 6, 4, "T6", "plastic")] },
-    };
+            Id = id,
+            Kind = kind,
+            X = x,
+            Y = y,
+            WidthMm = w,
+            DepthMm = d,
+            HeightMm = h,
+            HeightTolMm = 0.05,
+            Cool = cool,
+        };
+
+    public static Board Board(double sigma = 0, params Part[] more) =>
+        new()
+        {
+            Id = "b",
+            Maker = "Harrow & Tull",
+            Model = "Tern",
+            BoardCode = "HT-1",
+            Revision = "R1",
+            Kind = BoardKind.GraphicsCard,
+            Outline = Rect(0, 0, 120, 100),
+            ThicknessMm = 1.6,
+            PositionSigmaMm = sigma,
+            Holes = [.. Corners(29).Select((p, i) => new BoardHole($"H{i + 1}", p.X, p.Y, 2.8, HoleRole.Retention))],
+            Parts =
+            [
+                Part("U1", PartKind.Die, 0, 0, 24, 22, 2.1, Cooling.Must) with
+                {
+                    MaxLoadN = 450,
+                    MaxPressureMPa = 3,
+                    DissipationW = 240,
+                },
+                Part("M1", PartKind.Memory, -15, 33, 14, 12, 1.2, Cooling.Must),
+                Part("M2", PartKind.Memory, 15, -33, 14, 12, 1.2, Cooling.Must),
+                .. more,
+            ],
+        };
+
+    public static Block Block(double memoryStepMm = -0.23) =>
+        new()
+        {
+            Id = "k",
+            Maker = "Brineworks",
+            Model = "Full",
+            Kind = BlockKind.FullCover,
+            DeclaredFor = [new("Harrow & Tull", "HT-1", ["R1"])],
+            Plates =
+            [
+                new()
+                {
+                    Id = "main",
+                    Outline = Rect(0, 0, 90, 90),
+                    BaseStepMm = 0.9,
+                    Lands =
+                    [
+                        new()
+                        {
+                            Id = "L-die",
+                            Outline = Rect(0, 0, 28, 26),
+                            For = PartKind.Die,
+                            Through = Through.Paste,
+                        },
+                        new()
+                        {
+                            Id = "L-m1",
+                            Outline = Rect(-15, 33, 15, 13),
+                            StepMm = memoryStepMm,
+                            StepTolMm = 0.02,
+                            For = PartKind.Memory,
+                            Through = Through.Pad,
+                            PadMm = 1,
+                        },
+                        new()
+                        {
+                            Id = "L-m2",
+                            Outline = Rect(15, -33, 15, 13),
+                            StepMm = memoryStepMm,
+                            StepTolMm = 0.02,
+                            For = PartKind.Memory,
+                            Through = Through.Pad,
+                            PadMm = 1,
+                        },
+                    ],
+                    Holes =
+                    [
+                        .. Corners(29)
+                            .Select(
+                                (p, i) =>
+                                    new BlockHole
+                                    {
+                                        Id = $"S{i + 1}",
+                                        X = p.X,
+                                        Y = p.Y,
+                                        ScrewMm = 2.5,
+                                        Thread = "M2.5",
+                                        Role = HoleRole.Retention,
+                                        Ring = 1,
+                                        Spring = new(75, 1.2),
+                                    }
+                            ),
+                    ],
+                },
+            ],
+            Kit = new() { Pads = [new(1, 120, 20, 1, "soft", "both")], Screws = [new("M2.5", 6, 4, "T6", "plastic")] },
+        };
 
     /// <summary>(−,−), (+,−), (+,+), (−,+).</summary>
     public static Point2[] Corners(double d) => [new(-d, -d), new(d, -d), new(d, d), new(-d, d)];

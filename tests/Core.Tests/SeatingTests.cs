@@ -11,15 +11,27 @@ public class SeatingTests
 {
     private static readonly LaidPad[] Pads = [new("M1", 1, "soft"), new("M2", 1, "soft")];
 
-    private static SeatingResult Solve(Block? block = null, LaidPad[]? pads = null) => SeatingSolver.Solve(Sample.Board(), block ?? Sample.Block(), pads ?? Pads, Sample.Materials, Sample.Grey);
+    private static SeatingResult Solve(Block? block = null, LaidPad[]? pads = null) =>
+        SeatingSolver.Solve(Sample.Board(), block ?? Sample.Block(), pads ?? Pads, Sample.Materials, Sample.Grey);
 
     [Fact]
     public void Symmetric_seating_equals_the_closed_form()
     {
         // 4·k·(travel + h) = A·τ·(c/h)^(1/m) + 2·a·E·(t − gap)/t with gap = 0.67 + h, by bisection on the film h in mm
-        double Balance(double h) => 4 * 75 * (1.2 + h) - 24 * 22 * Sample.Grey.PressureMPa(h * 1000) - 2 * 14 * 12 * (1 - (2.1 - 0.23 - 1.2 + h)) / 1;
-        double low = 0.001, high = 0.5;
-        for (var i = 0; i < 100; i++) { var mid = (low + high) / 2; if (Balance(mid) < 0) low = mid; else high = mid; }
+        double Balance(double h) =>
+            4 * 75 * (1.2 + h)
+            - 24 * 22 * Sample.Grey.PressureMPa(h * 1000)
+            - 2 * 14 * 12 * (1 - (2.1 - 0.23 - 1.2 + h)) / 1;
+        double low = 0.001,
+            high = 0.5;
+        for (var i = 0; i < 100; i++)
+        {
+            var mid = (low + high) / 2;
+            if (Balance(mid) < 0)
+                low = mid;
+            else
+                high = mid;
+        }
         var seated = Solve();
         Assert.All(seated.Dies[0].BondLinesUm, b => Assert.Equal(low * 1000, b, 4));
         Assert.Equal(0, seated.TiltDeg[0], 6);
@@ -29,13 +41,18 @@ public class SeatingTests
 
     [Fact]
     public void Forces_balance() =>
-        Assert.Equal(Solve().Screws.Sum(s => s.LoadN), Solve().Dies.Sum(d => d.LoadN) + Solve().Pads.Sum(p => p.LoadN), 1e-6);
+        Assert.Equal(
+            Solve().Screws.Sum(s => s.LoadN),
+            Solve().Dies.Sum(d => d.LoadN) + Solve().Pads.Sum(p => p.LoadN),
+            1e-6
+        );
 
     [Fact]
     public void A_very_stiff_laminate_seats_as_a_rigid_board()
     {
         var (rigid, elastic) = (Solve(), Bent(new(EMPa: 2.2e9)));
-        for (var k = 0; k < 4; k++) Assert.Equal(rigid.Dies[0].BondLinesUm[k], elastic.Dies[0].BondLinesUm[k], 0.01);
+        for (var k = 0; k < 4; k++)
+            Assert.Equal(rigid.Dies[0].BondLinesUm[k], elastic.Dies[0].BondLinesUm[k], 0.01);
         Assert.Equal(rigid.Dies[0].LoadN, elastic.Dies[0].LoadN, 0.05);
     }
 
@@ -50,15 +67,23 @@ public class SeatingTests
     }
 
     [Fact]
-    public void A_softer_laminate_relaxes_more() => Assert.True(Bent(new(EMPa: 8000)).Dies[0].LoadN < Bent(new()).Dies[0].LoadN);
+    public void A_softer_laminate_relaxes_more() =>
+        Assert.True(Bent(new(EMPa: 8000)).Dies[0].LoadN < Bent(new()).Dies[0].LoadN);
 
-    private static SeatingResult Bent(BoardStiffness stiffness) => SeatingSolver.Solve(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey, elastic: stiffness);
+    private static SeatingResult Bent(BoardStiffness stiffness) =>
+        SeatingSolver.Solve(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey, elastic: stiffness);
 
     [Fact]
     public void Too_thick_pads_float_the_block_off_the_die()
     {
         var stiff = Sample.Soft with { Id = "stiff", Curve = [new(0, 0), new(0.5, 2)] };
-        var seated = SeatingSolver.Solve(Sample.Board(), Sample.Block(), [new("M1", 1.5, "stiff"), new("M2", 1.5, "stiff")], new Dictionary<string, PadMaterial> { ["stiff"] = stiff }, Sample.Grey);
+        var seated = SeatingSolver.Solve(
+            Sample.Board(),
+            Sample.Block(),
+            [new("M1", 1.5, "stiff"), new("M2", 1.5, "stiff")],
+            new Dictionary<string, PadMaterial> { ["stiff"] = stiff },
+            Sample.Grey
+        );
         Assert.True(seated.Floats);
         Assert.Contains("floats", seated.Why, StringComparison.Ordinal);
     }
@@ -76,10 +101,14 @@ public class SeatingTests
     public void An_eccentric_load_on_a_linear_foundation_tilts_by_M_over_kI()
     {
         // foundation: one pad 40 × 20, stress E·squash, so k = E/t per area; load F at x = 3
-        const double e = 0.8, t = 2, f = 50, x = 3;
+        const double e = 0.8,
+            t = 2,
+            f = 50,
+            x = 3;
         var pad = new SqueezedPad([.. Quadrature.Rectangle(default, 40, 20, 0, 3)], 0, t, new([new(0, 0), new(1, e)]));
         var pose = PlateBalance.Solve([pad, new Pull(new(x, 0), f)], new(t - 0.2, 0, 0));
-        double k = e / t, inertia = 20 * Math.Pow(40, 3) / 12;
+        double k = e / t,
+            inertia = 20 * Math.Pow(40, 3) / 12;
         Assert.Equal(-f * x / (k * inertia), pose.SlopeX, 9);
         Assert.Equal(t - f / (k * 800), pose.ZMm, 9);
     }
@@ -87,10 +116,34 @@ public class SeatingTests
     [Fact]
     public void The_start_does_not_matter()
     {
-        var model = PlateModel.For(Sample.Board(), Sample.Block(), [new("M1", 1.5, "soft"), new("M2", 1, "soft")], Sample.Materials, Sample.Grey)[0];
-        List<Contact> contacts = [.. model.Films.Select(f => f.Film), .. model.Pads.Select(p => p.Contact), .. model.Screws().Select(s => s.Contact)];
-        PlatePose[] ends = [.. new PlatePose[] { new(2.11, 0, 0), new(5, 0.02, -0.03), new(1, -0.05, 0.05), new(2.2, 0.004, 0) }.Select(s => PlateBalance.Solve(contacts, s))];
-        Assert.All(ends, p => { Assert.Equal(ends[0].ZMm, p.ZMm, 9); Assert.Equal(ends[0].SlopeX, p.SlopeX, 9); Assert.Equal(ends[0].SlopeY, p.SlopeY, 9); });
+        var model = PlateModel.For(
+            Sample.Board(),
+            Sample.Block(),
+            [new("M1", 1.5, "soft"), new("M2", 1, "soft")],
+            Sample.Materials,
+            Sample.Grey
+        )[0];
+        List<Contact> contacts =
+        [
+            .. model.Films.Select(f => f.Film),
+            .. model.Pads.Select(p => p.Contact),
+            .. model.Screws().Select(s => s.Contact),
+        ];
+        PlatePose[] ends =
+        [
+            .. new PlatePose[] { new(2.11, 0, 0), new(5, 0.02, -0.03), new(1, -0.05, 0.05), new(2.2, 0.004, 0) }.Select(
+                s => PlateBalance.Solve(contacts, s)
+            ),
+        ];
+        Assert.All(
+            ends,
+            p =>
+            {
+                Assert.Equal(ends[0].ZMm, p.ZMm, 9);
+                Assert.Equal(ends[0].SlopeX, p.SlopeX, 9);
+                Assert.Equal(ends[0].SlopeY, p.SlopeY, 9);
+            }
+        );
     }
 
     [Fact]
@@ -103,7 +156,10 @@ public class SeatingTests
 
     [Fact]
     public void A_pad_where_no_land_is_is_refused() =>
-        Assert.Equal("/pads/0/part", Assert.Throws<InputException>(() => Solve(pads: [new("U1", 1, "soft")])).Faults[0].Pointer);
+        Assert.Equal(
+            "/pads/0/part",
+            Assert.Throws<InputException>(() => Solve(pads: [new("U1", 1, "soft")])).Faults[0].Pointer
+        );
 
     [Fact]
     public void Yield_stress_is_brought_to_megapascal() =>

@@ -13,7 +13,13 @@ public class SectionTests
     {
         var (board, block) = (Sample.Board(), Sample.Block());
         var gaps = Gaps.Of(board, block, Sample.Materials);
-        var pads = PadLayout.Of(board, block, gaps, new Dictionary<string, Pads.Seating.LaidPad> { ["M1"] = new("M1", padMm, "soft") }, Sample.Materials);
+        var pads = PadLayout.Of(
+            board,
+            block,
+            gaps,
+            new Dictionary<string, Pads.Seating.LaidPad> { ["M1"] = new("M1", padMm, "soft") },
+            Sample.Materials
+        );
         return SectionCut.Of(board, block, Fit.Judge(board, block).Placement, gaps.PlaneMm, null, pads, from, to);
     }
 
@@ -34,16 +40,27 @@ public class SectionTests
 
     [Fact]
     public void A_pad_that_does_not_reach_leaves_air() =>
-        Assert.Contains("0.20 mm of air", Cut(new(-60, 33), new(60, 33), 0.5).Gaps.Single(g => g.Part == "M1").Text, StringComparison.Ordinal);
+        Assert.Contains(
+            "0.20 mm of air",
+            Cut(new(-60, 33), new(60, 33), 0.5).Gaps.Single(g => g.Part == "M1").Text,
+            StringComparison.Ordinal
+        );
 
     [Fact]
     public void The_die_lies_under_a_film() =>
-        Assert.Contains("30 µm of paste", Cut(new(0, -50), new(0, 50)).Gaps.Single(g => g.Part == "U1").Text, StringComparison.Ordinal);
+        Assert.Contains(
+            "30 µm of paste",
+            Cut(new(0, -50), new(0, 50)).Gaps.Single(g => g.Part == "U1").Text,
+            StringComparison.Ordinal
+        );
 
     [Fact]
     public void Land_stands_lower_than_the_base_beside_it()
     {
-        var steps = Cut(new(-60, 33), new(60, 33)).Shapes.Where(s => s.Layer == SectionLayer.Plate).Select(s => Math.Round(s.Points[0].Y, 6)).ToList();
+        var steps = Cut(new(-60, 33), new(60, 33))
+            .Shapes.Where(s => s.Layer == SectionLayer.Plate)
+            .Select(s => Math.Round(s.Points[0].Y, 6))
+            .ToList();
         Assert.Equal([3.03, 1.9, 3.03], steps);
     }
 
@@ -56,7 +73,11 @@ public class SectionTests
         Assert.Equal([(1, 5)], LineCrossings.Inside(l, new(-1, 7), new(12, 7)));
         Assert.Empty(LineCrossings.Inside(l, new(-1, 11), new(12, 11)));
         // slanting through the notch: out and in again
-        Assert.Equal(2, LineCrossings.Inside(l, new(2, 12), new(12, 2)).Count(s => s.To > s.From) + LineCrossings.Inside(l, new(0, 12), new(12, 0)).Count);
+        Assert.Equal(
+            2,
+            LineCrossings.Inside(l, new(2, 12), new(12, 2)).Count(s => s.To > s.From)
+                + LineCrossings.Inside(l, new(0, 12), new(12, 0)).Count
+        );
     }
 
     [Fact]

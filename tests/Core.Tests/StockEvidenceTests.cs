@@ -35,7 +35,11 @@ public class StockEvidenceTests
     public void A_surer_height_narrows_the_band_of_the_gap()
     {
         var board = Sample.Board();
-        double Width(Board b) { var g = Gaps.Of(b, Sample.Block(), Sample.Materials).Pairs.Single(p => p.Part == "M1"); return g.MaxMm - g.MinMm; }
+        double Width(Board b)
+        {
+            var g = Gaps.Of(b, Sample.Block(), Sample.Materials).Pairs.Single(p => p.Part == "M1");
+            return g.MaxMm - g.MinMm;
+        }
         var found = StockEvidence.Apply(board, [new("M1", 1.0, 0.91, 0), new("M1", 1.0, 0.92, 0)]).Board;
         Assert.True(Width(found) < Width(board));
     }
@@ -44,17 +48,31 @@ public class StockEvidenceTests
     public void The_truth_is_within_the_stated_tolerance_in_nearly_every_bench()
     {
         // benches drawn from the stated errors: three sigma hold it
-        int held = 0, drawn = 0;
-        Gen.Select(Gen.Double[0.8, 1.6], Gen.Double[-1, 1], Gen.Double[-1, 1], Gen.Double[-0.4, 0.4]).Sample((height, readError, stepError, step) =>
-        {
-            const double die = 2.1, fresh = 1.5;
-            var gap = die + 0.03 - step - height;
-            if (gap is < 0.3 or > 1.4) return;
-            var pressed = gap + StockEvidence.SpringBack * (fresh - gap) / (1 + StockEvidence.SpringBack) + readError * StockEvidence.PadTolMm;
-            var (_, evidence) = StockEvidence.Apply(Sample.Board(), [new("M1", fresh, pressed, step + stepError * StockEvidence.StepTolMm)]);
-            Interlocked.Increment(ref drawn);
-            if (Math.Abs(evidence[0].FoundMm - height) <= evidence[0].FoundTolMm) Interlocked.Increment(ref held);
-        }, iter: 2000);
+        int held = 0,
+            drawn = 0;
+        Gen.Select(Gen.Double[0.8, 1.6], Gen.Double[-1, 1], Gen.Double[-1, 1], Gen.Double[-0.4, 0.4])
+            .Sample(
+                (height, readError, stepError, step) =>
+                {
+                    const double die = 2.1,
+                        fresh = 1.5;
+                    var gap = die + 0.03 - step - height;
+                    if (gap is < 0.3 or > 1.4)
+                        return;
+                    var pressed =
+                        gap
+                        + StockEvidence.SpringBack * (fresh - gap) / (1 + StockEvidence.SpringBack)
+                        + readError * StockEvidence.PadTolMm;
+                    var (_, evidence) = StockEvidence.Apply(
+                        Sample.Board(),
+                        [new("M1", fresh, pressed, step + stepError * StockEvidence.StepTolMm)]
+                    );
+                    Interlocked.Increment(ref drawn);
+                    if (Math.Abs(evidence[0].FoundMm - height) <= evidence[0].FoundTolMm)
+                        Interlocked.Increment(ref held);
+                },
+                iter: 2000
+            );
         Assert.True(held >= 0.97 * drawn, $"{held} of {drawn}");
     }
 }

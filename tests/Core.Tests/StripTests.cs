@@ -14,7 +14,14 @@ public class StripTests
 {
     private static readonly Board Bare = Sample.Board();
 
-    private static StripNote Screws(string holds, params Point2[] places) => new(TeardownAction.Unscrew, holds, Face.Back) { Driver = "T6", Thread = "M2.5", LengthMm = 5, Places = places };
+    private static StripNote Screws(string holds, params Point2[] places) =>
+        new(TeardownAction.Unscrew, holds, Face.Back)
+        {
+            Driver = "T6",
+            Thread = "M2.5",
+            LengthMm = 5,
+            Places = places,
+        };
 
     /// <summary>A back cover, the cooler under it with its lead, noted in the order it was done.</summary>
     private static (Assembly Assembly, List<string> Record) Strip()
@@ -24,12 +31,21 @@ public class StripTests
         {
             (assembly, var target) = StripRecord.Note(Bare, assembly, lifted, note);
             record.Add(target);
-            if (note.Action == TeardownAction.Lift) lifted.Add(target);
+            if (note.Action == TeardownAction.Lift)
+                lifted.Add(target);
         }
         Note(Screws("cover", new(50, 40), new(-50, 40)) with { Driver = "PH1" });
         Note(new(TeardownAction.Lift, "cover", Face.Back) { Name = "back cover", Bond = BondKind.Clips });
         Note(Screws("cooler", Sample.Corners(29)) with { SpringLoaded = true });
-        Note(new(TeardownAction.Unplug, "cooler", Face.Front) { Name = "fan", Latch = "squeeze", SlackMm = 30, At = new(55, 0) });
+        Note(
+            new(TeardownAction.Unplug, "cooler", Face.Front)
+            {
+                Name = "fan",
+                Latch = "squeeze",
+                SlackMm = 30,
+                At = new(55, 0),
+            }
+        );
         Note(new(TeardownAction.Lift, "cooler", Face.Front) { Name = "fan and fins", Bond = BondKind.Paste });
         return (assembly, record);
     }
@@ -58,7 +74,10 @@ public class StripTests
         Assert.Equal(record, plan.Steps.Select(s => s.Target));
         Assert.Equal(record.AsEnumerable().Reverse(), plan.Restore.Select(r => r.Target));
         var job = JobPlanner.Plan(new() { Board = Bare with { Assembly = assembly }, TeardownOrder = record });
-        Assert.Equal(record.AsEnumerable().Reverse().Select(t => $"restore.back-{t}"), job.Restore.Select(s => s.Id).Where(i => i.StartsWith("restore.back-", StringComparison.Ordinal)));
+        Assert.Equal(
+            record.AsEnumerable().Reverse().Select(t => $"restore.back-{t}"),
+            job.Restore.Select(s => s.Id).Where(i => i.StartsWith("restore.back-", StringComparison.Ordinal))
+        );
         Assert.Contains(job.Restore, s => s.Count == 4 && s.Title.Contains("cell", StringComparison.Ordinal));
     }
 
@@ -69,16 +88,34 @@ public class StripTests
         var lift = TeardownPlanner.Plan(Bare with { Assembly = assembly }).Steps.Single(s => s.Target == "cooler");
         Assert.Contains(lift.Advice, a => a.Contains("left edge", StringComparison.Ordinal));
         Assert.Contains(lift.Advice, a => a.Contains("30 mm of slack", StringComparison.Ordinal));
-        var edged = Sample.Board(more: Sample.Part("C9", PartKind.Capacitor, 57, 10, 3, 3, 1)) with { Assembly = assembly };
-        Assert.Contains(TeardownPlanner.Plan(edged).Steps.Single(s => s.Target == "cooler").Advice, a => a.Contains("No lever at the right edge: C9", StringComparison.Ordinal));
+        var edged = Sample.Board(more: Sample.Part("C9", PartKind.Capacitor, 57, 10, 3, 3, 1)) with
+        {
+            Assembly = assembly,
+        };
+        Assert.Contains(
+            TeardownPlanner.Plan(edged).Steps.Single(s => s.Target == "cooler").Advice,
+            a => a.Contains("No lever at the right edge: C9", StringComparison.Ordinal)
+        );
     }
 
     [Fact]
     public void A_note_without_what_it_needs_is_refused()
     {
-        foreach (var note in (StripNote[])[Screws("board", new Point2(0, 0)), Screws("cooler"), Screws("cooler", new Point2(0, 0)) with { Driver = null }])
+        foreach (
+            var note in (StripNote[])
+                [
+                    Screws("board", new Point2(0, 0)),
+                    Screws("cooler"),
+                    Screws("cooler", new Point2(0, 0)) with
+                    {
+                        Driver = null,
+                    },
+                ]
+        )
             Assert.Throws<InputException>(() => StripRecord.Note(Bare, new(), [], note));
-        Assert.Throws<InputException>(() => StripRecord.Note(Bare, new(), ["cooler"], Screws("cooler", new Point2(0, 0))));
+        Assert.Throws<InputException>(() =>
+            StripRecord.Note(Bare, new(), ["cooler"], Screws("cooler", new Point2(0, 0)))
+        );
     }
 
     [Theory]
@@ -98,29 +135,80 @@ public class StripTests
         var (assembly, record) = Strip();
         var board = Bare with { Assembly = assembly };
         var best = TeardownPlanner.Plan(board);
-        Gen.Shuffle(record.ToArray()).Sample(order =>
-        {
-            if (ChosenOrder.WhyNot(assembly, order) is not null) return;
-            var own = TeardownPlanner.Plan(board, order);
-            Assert.Equal(order, own.Steps.Select(s => s.Target));
-            Assert.True((own.Flips, own.DriverChanges).CompareTo((best.Flips, best.DriverChanges)) >= 0);
-        }, iter: 300);
+        Gen.Shuffle(record.ToArray())
+            .Sample(
+                order =>
+                {
+                    if (ChosenOrder.WhyNot(assembly, order) is not null)
+                        return;
+                    var own = TeardownPlanner.Plan(board, order);
+                    Assert.Equal(order, own.Steps.Select(s => s.Target));
+                    Assert.True((own.Flips, own.DriverChanges).CompareTo((best.Flips, best.DriverChanges)) >= 0);
+                },
+                iter: 300
+            );
     }
 }
 
 public class HoleLedgerTests
 {
-    private static Board WithStock(double length) => Sample.Board() with { Assembly = new() { Pieces = [new("cooler", "cooler", Face.Front)], Fasteners = [new() { Id = "F1", Driver = "T6", Thread = "M2.5", LengthMm = length, Count = 4, Face = Face.Back, Joins = ["cooler", "board"], Holes = ["H1", "H2", "H3", "H4"] }] } };
+    private static Board WithStock(double length) =>
+        Sample.Board() with
+        {
+            Assembly = new()
+            {
+                Pieces = [new("cooler", "cooler", Face.Front)],
+                Fasteners =
+                [
+                    new()
+                    {
+                        Id = "F1",
+                        Driver = "T6",
+                        Thread = "M2.5",
+                        LengthMm = length,
+                        Count = 4,
+                        Face = Face.Back,
+                        Joins = ["cooler", "board"],
+                        Holes = ["H1", "H2", "H3", "H4"],
+                    },
+                ],
+            },
+        };
 
     /// <summary>Screws that hold the plate at 2.13 mm, thread 4 mm deep, two of them through a back plate.</summary>
-    private static Blocks.Block Block(double kitLength) => Sample.Block() with
-    {
-        BackPlate = new() { Id = "back", UsesHoles = ["S3", "S4"] },
-        Kit = new() { Screws = [new("M2.5", kitLength, 4, "T6", "plastic")] },
-        Plates = [Sample.Block().Plates[0] with { Holes = [.. Sample.Block().Plates[0].Holes.Select(h => h with { Spring = null, StopMm = 2.13, EngageMm = 4, Washer = "plastic" })] }],
-    };
+    private static Blocks.Block Block(double kitLength) =>
+        Sample.Block() with
+        {
+            BackPlate = new() { Id = "back", UsesHoles = ["S3", "S4"] },
+            Kit = new() { Screws = [new("M2.5", kitLength, 4, "T6", "plastic")] },
+            Plates =
+            [
+                Sample.Block().Plates[0] with
+                {
+                    Holes =
+                    [
+                        .. Sample
+                            .Block()
+                            .Plates[0]
+                            .Holes.Select(h =>
+                                h with
+                                {
+                                    Spring = null,
+                                    StopMm = 2.13,
+                                    EngageMm = 4,
+                                    Washer = "plastic",
+                                }
+                            ),
+                    ],
+                },
+            ],
+        };
 
-    private static IReadOnlyList<HoleRow> Rows(double kit, double stock) { var (b, k) = (WithStock(stock), Block(kit)); return HoleLedger.Of(b, k, Fit.Judge(b, k)); }
+    private static IReadOnlyList<HoleRow> Rows(double kit, double stock)
+    {
+        var (b, k) = (WithStock(stock), Block(kit));
+        return HoleLedger.Of(b, k, Fit.Judge(b, k));
+    }
 
     [Fact]
     public void Every_hole_is_told_at_every_stage()
@@ -149,7 +237,11 @@ public class HoleLedgerTests
     public void The_dry_fit_list_comes_out_of_the_documents()
     {
         var board = Sample.Board(more: Sample.Part("J1", PartKind.Connector, 35, 0, 8, 4, 0.5));
-        var wide = Sample.Block() with { BracketSlots = 1, Plates = [Sample.Block().Plates[0] with { Outline = Sample.Rect(0, -10, 90, 90) }] };
+        var wide = Sample.Block() with
+        {
+            BracketSlots = 1,
+            Plates = [Sample.Block().Plates[0] with { Outline = Sample.Rect(0, -10, 90, 90) }],
+        };
         var checks = DryFit.Of(board with { Slots = 3 }, wide, Fit.Judge(board, wide)).ToDictionary(c => c.Id);
         Assert.Equal(DryFitState.Fine, checks["holes"].State);
         Assert.Equal(DryFitState.Trouble, checks["leads"].State);

@@ -10,12 +10,23 @@ public class TeardownTests
     [Fact]
     public void The_ring_comes_last_and_the_lift_waits_for_everything()
     {
-        var plan = TeardownPlanner.Plan(With(new()
-        {
-            Pieces = [new("cooler", "cooler", Face.Front)],
-            Fasteners = [Group("R", "T6", Face.Back, 4, "cooler") with { Ring = "retention" }, Group("P", "T6", Face.Back, 6, "cooler")],
-            Leads = [new("W", "fan", ["cooler", "board"], "squeeze", 30, Face.Front)],
-        }));
+        var plan = TeardownPlanner.Plan(
+            With(
+                new()
+                {
+                    Pieces = [new("cooler", "cooler", Face.Front)],
+                    Fasteners =
+                    [
+                        Group("R", "T6", Face.Back, 4, "cooler") with
+                        {
+                            Ring = "retention",
+                        },
+                        Group("P", "T6", Face.Back, 6, "cooler"),
+                    ],
+                    Leads = [new("W", "fan", ["cooler", "board"], "squeeze", 30, Face.Front)],
+                }
+            )
+        );
         string[] order = [.. plan.Steps.Select(s => s.Target)];
         Assert.True(Array.IndexOf(order, "P") < Array.IndexOf(order, "R"));
         Assert.Equal("cooler", order[^1]);
@@ -27,23 +38,52 @@ public class TeardownTests
     [Fact]
     public void The_assembly_may_say_that_the_ring_comes_first()
     {
-        var plan = TeardownPlanner.Plan(With(new()
-        {
-            Pieces = [new("cooler", "cooler", Face.Front)],
-            Fasteners = [Group("P", "T6", Face.Back, 6, "cooler"), Group("R", "NUT4", Face.Back, 4, "cooler") with { Ring = "retention" }],
-            After = [new("R", "P")],
-        }));
+        var plan = TeardownPlanner.Plan(
+            With(
+                new()
+                {
+                    Pieces = [new("cooler", "cooler", Face.Front)],
+                    Fasteners =
+                    [
+                        Group("P", "T6", Face.Back, 6, "cooler"),
+                        Group("R", "NUT4", Face.Back, 4, "cooler") with
+                        {
+                            Ring = "retention",
+                        },
+                    ],
+                    After = [new("R", "P")],
+                }
+            )
+        );
         Assert.Equal(["R", "P", "cooler"], plan.Steps.Select(s => s.Target));
     }
 
     [Fact]
     public void Two_lengths_never_share_a_cell()
     {
-        var plan = TeardownPlanner.Plan(With(new()
-        {
-            Pieces = [new("cooler", "cooler", Face.Front)],
-            Fasteners = [Group("A", "PH1", Face.Back, 4, "cooler") with { LengthMm = 5 }, Group("B", "PH1", Face.Back, 4, "cooler") with { LengthMm = 6 }, Group("C", "PH1", Face.Back, 2, "cooler") with { LengthMm = 5 }],
-        }));
+        var plan = TeardownPlanner.Plan(
+            With(
+                new()
+                {
+                    Pieces = [new("cooler", "cooler", Face.Front)],
+                    Fasteners =
+                    [
+                        Group("A", "PH1", Face.Back, 4, "cooler") with
+                        {
+                            LengthMm = 5,
+                        },
+                        Group("B", "PH1", Face.Back, 4, "cooler") with
+                        {
+                            LengthMm = 6,
+                        },
+                        Group("C", "PH1", Face.Back, 2, "cooler") with
+                        {
+                            LengthMm = 5,
+                        },
+                    ],
+                }
+            )
+        );
         Assert.Equal(2, plan.Tray.Count);
         Assert.Equal(6, plan.Tray.Single(t => t.LengthMm == 5).Count);
     }
@@ -58,11 +98,27 @@ public class TeardownTests
     [Fact]
     public void Screws_that_wait_for_each_other_are_named()
     {
-        var e = Assert.Throws<InputException>(() => TeardownPlanner.Plan(With(new()
-        {
-            Pieces = [new("a", "a", Face.Front), new("b", "b", Face.Front)],
-            Fasteners = [Group("F1", "T6", Face.Back, 1, "a") with { HiddenBy = "b" }, Group("F2", "T6", Face.Back, 1, "b") with { HiddenBy = "a" }],
-        })));
+        var e = Assert.Throws<InputException>(() =>
+            TeardownPlanner.Plan(
+                With(
+                    new()
+                    {
+                        Pieces = [new("a", "a", Face.Front), new("b", "b", Face.Front)],
+                        Fasteners =
+                        [
+                            Group("F1", "T6", Face.Back, 1, "a") with
+                            {
+                                HiddenBy = "b",
+                            },
+                            Group("F2", "T6", Face.Back, 1, "b") with
+                            {
+                                HiddenBy = "a",
+                            },
+                        ],
+                    }
+                )
+            )
+        );
         Assert.Contains("F1", e.Message, StringComparison.Ordinal);
         Assert.Contains("F2", e.Message, StringComparison.Ordinal);
     }
@@ -76,7 +132,10 @@ public class TeardownTests
             var board = Random(draws, 2 + i % 11);
             var plan = TeardownPlanner.Plan(board);
             Assert.Null(Violation(board.Assembly!, [.. plan.Steps.Select(s => s.Target)]));
-            Assert.Equal(Cost(board.Assembly!, [.. plan.Steps.Select(s => s.Target)]), (plan.Flips, plan.DriverChanges));
+            Assert.Equal(
+                Cost(board.Assembly!, [.. plan.Steps.Select(s => s.Target)]),
+                (plan.Flips, plan.DriverChanges)
+            );
         }
     }
 
@@ -100,7 +159,15 @@ public class TeardownTests
         Assert.True(plan.Proven);
     }
 
-    private static FastenerGroup Group(string id, string driver, Face face, int count, params string[] joins) => new() { Id = id, Driver = driver, Face = face, Count = count, Joins = [.. joins, "board"] };
+    private static FastenerGroup Group(string id, string driver, Face face, int count, params string[] joins) =>
+        new()
+        {
+            Id = id,
+            Driver = driver,
+            Face = face,
+            Count = count,
+            Joins = [.. joins, "board"],
+        };
 
     private static Board With(Assembly assembly) => Sample.Board() with { Assembly = assembly };
 
@@ -108,62 +175,109 @@ public class TeardownTests
     {
         int Pick(int n) => (int)(draws.Uniform() * n);
         string[] drivers = ["T6", "PH1", "PH0", "NUT4"];
-        var pieces = Enumerable.Range(0, 1 + groups / 3).Select(i => new Piece($"p{i}", $"piece {i}", (Face)Pick(2))).ToList();
+        var pieces = Enumerable
+            .Range(0, 1 + groups / 3)
+            .Select(i => new Piece($"p{i}", $"piece {i}", (Face)Pick(2)))
+            .ToList();
         // covers always have a lower number than what they hide, so that no circle can arise
-        var fasteners = Enumerable.Range(0, groups).Select(i =>
-        {
-            var piece = Pick(pieces.Count);
-            return Group($"f{i}", drivers[Pick(4)], (Face)Pick(2), 1 + Pick(4), pieces[piece].Id) with
+        var fasteners = Enumerable
+            .Range(0, groups)
+            .Select(i =>
             {
-                HiddenBy = piece > 0 && Pick(3) == 0 ? pieces[Pick(piece)].Id : null,
-                Ring = Pick(6) == 0 ? "retention" : null,
-            };
-        }).ToList();
-        var leads = Enumerable.Range(0, Pick(3)).Select(i => new Lead($"w{i}", "lead", [pieces[Pick(pieces.Count)].Id, "board"], "straight", 20, (Face)Pick(2))).ToList();
-        return With(new() { Pieces = pieces, Fasteners = fasteners, Leads = leads });
+                var piece = Pick(pieces.Count);
+                return Group($"f{i}", drivers[Pick(4)], (Face)Pick(2), 1 + Pick(4), pieces[piece].Id) with
+                {
+                    HiddenBy = piece > 0 && Pick(3) == 0 ? pieces[Pick(piece)].Id : null,
+                    Ring = Pick(6) == 0 ? "retention" : null,
+                };
+            })
+            .ToList();
+        var leads = Enumerable
+            .Range(0, Pick(3))
+            .Select(i => new Lead(
+                $"w{i}",
+                "lead",
+                [pieces[Pick(pieces.Count)].Id, "board"],
+                "straight",
+                20,
+                (Face)Pick(2)
+            ))
+            .ToList();
+        return With(
+            new()
+            {
+                Pieces = pieces,
+                Fasteners = fasteners,
+                Leads = leads,
+            }
+        );
     }
 
     /// <summary>Written apart from the planner: null when the order is legal.</summary>
     private static string? Violation(Assembly a, List<string> order)
     {
         int At(string id) => order.IndexOf(id);
-        if (order.Count != a.Fasteners.Count + a.Leads.Count + a.Pieces.Count || order.Distinct().Count() != order.Count) return "not every act once";
+        if (
+            order.Count != a.Fasteners.Count + a.Leads.Count + a.Pieces.Count
+            || order.Distinct().Count() != order.Count
+        )
+            return "not every act once";
         foreach (var f in a.Fasteners)
         {
-            if (f.HiddenBy is { } cover && At(cover) > At(f.Id)) return $"{f.Id} before {cover}";
-            foreach (var p in f.Joins.Where(p => p != "board")) if (At(f.Id) > At(p)) return $"{p} lifted before {f.Id}";
+            if (f.HiddenBy is { } cover && At(cover) > At(f.Id))
+                return $"{f.Id} before {cover}";
+            foreach (var p in f.Joins.Where(p => p != "board"))
+                if (At(f.Id) > At(p))
+                    return $"{p} lifted before {f.Id}";
         }
-        foreach (var l in a.Leads) foreach (var p in l.Between.Where(p => p != "board")) if (At(l.Id) > At(p)) return $"{p} lifted before {l.Id}";
+        foreach (var l in a.Leads)
+        foreach (var p in l.Between.Where(p => p != "board"))
+            if (At(l.Id) > At(p))
+                return $"{p} lifted before {l.Id}";
         foreach (var ring in a.Fasteners.Where(f => f.Ring is not null))
-            foreach (var peer in a.Fasteners.Where(f => f.Ring is null && f.Joins.Any(j => j != "board" && ring.Joins.Contains(j))))
-                if (At(ring.Id) < At(peer.Id) && !Needs(a, peer.Id, ring.Id, [])) return $"ring {ring.Id} before {peer.Id}";
+        foreach (
+            var peer in a.Fasteners.Where(f =>
+                f.Ring is null && f.Joins.Any(j => j != "board" && ring.Joins.Contains(j))
+            )
+        )
+            if (At(ring.Id) < At(peer.Id) && !Needs(a, peer.Id, ring.Id, []))
+                return $"ring {ring.Id} before {peer.Id}";
         return null;
     }
 
     /// <summary>Whether one act can only come after another by cover, joins and rings.</summary>
     private static bool Needs(Assembly a, string id, string before, HashSet<string> seen)
     {
-        if (id == before) return true;
-        if (!seen.Add(id)) return false;
+        if (id == before)
+            return true;
+        if (!seen.Add(id))
+            return false;
         IEnumerable<string> first = a.Fasteners.FirstOrDefault(f => f.Id == id) is { } group
             ? (group.HiddenBy is { } c ? [c] : [])
-            : a.Fasteners.Where(f => f.Joins.Contains(id)).Select(f => f.Id).Concat(a.Leads.Where(l => l.Between.Contains(id)).Select(l => l.Id));
+            : a
+                .Fasteners.Where(f => f.Joins.Contains(id))
+                .Select(f => f.Id)
+                .Concat(a.Leads.Where(l => l.Between.Contains(id)).Select(l => l.Id));
         return first.Any(x => Needs(a, x, before, seen));
     }
 
     private static (int, int) Cost(Assembly a, List<string> order)
     {
-        int flips = 0, changes = 0;
+        int flips = 0,
+            changes = 0;
         Face? face = null;
         string? driver = null;
         foreach (var id in order)
         {
             var f = a.Fasteners.FirstOrDefault(x => x.Id == id);
             var here = f?.Face ?? a.Leads.FirstOrDefault(x => x.Id == id)?.Face ?? a.Pieces.First(x => x.Id == id).Face;
-            if (face is { } was && was != here) flips++;
+            if (face is { } was && was != here)
+                flips++;
             face = here;
-            if (f is null) continue;
-            if (driver is not null && driver != f.Driver) changes++;
+            if (f is null)
+                continue;
+            if (driver is not null && driver != f.Driver)
+                changes++;
             driver = f.Driver;
         }
         return (flips, changes);
@@ -171,25 +285,44 @@ public class TeardownTests
 
     private static (int, int) Exhaustive(Assembly a)
     {
-        List<string> all = [.. a.Fasteners.Select(f => f.Id), .. a.Leads.Select(l => l.Id), .. a.Pieces.Select(p => p.Id)];
+        List<string> all =
+        [
+            .. a.Fasteners.Select(f => f.Id),
+            .. a.Leads.Select(l => l.Id),
+            .. a.Pieces.Select(p => p.Id),
+        ];
         var best = (int.MaxValue, int.MaxValue);
         var order = new List<string>();
         void Extend()
         {
-            if (order.Count == all.Count) { if (Violation(a, order) is null) { var c = Cost(a, order); if (c.CompareTo(best) < 0) best = c; } return; }
-            if (Cost(a, order).CompareTo(best) >= 0) return;
+            if (order.Count == all.Count)
+            {
+                if (Violation(a, order) is null)
+                {
+                    var c = Cost(a, order);
+                    if (c.CompareTo(best) < 0)
+                        best = c;
+                }
+                return;
+            }
+            if (Cost(a, order).CompareTo(best) >= 0)
+                return;
             foreach (var id in all)
             {
-                if (order.Contains(id) || !MayFollow(id)) continue;
+                if (order.Contains(id) || !MayFollow(id))
+                    continue;
                 order.Add(id);
                 Extend();
                 order.RemoveAt(order.Count - 1);
             }
         }
         // only what is surely illegal is cut off; rings are judged on whole orders
-        bool MayFollow(string id) => a.Fasteners.FirstOrDefault(f => f.Id == id) is { } g
-            ? g.HiddenBy is null || order.Contains(g.HiddenBy)
-            : a.Pieces.All(p => p.Id != id) || a.Fasteners.Where(f => f.Joins.Contains(id)).All(f => order.Contains(f.Id)) && a.Leads.Where(l => l.Between.Contains(id)).All(l => order.Contains(l.Id));
+        bool MayFollow(string id) =>
+            a.Fasteners.FirstOrDefault(f => f.Id == id) is { } g
+                ? g.HiddenBy is null || order.Contains(g.HiddenBy)
+                : a.Pieces.All(p => p.Id != id)
+                    || a.Fasteners.Where(f => f.Joins.Contains(id)).All(f => order.Contains(f.Id))
+                        && a.Leads.Where(l => l.Between.Contains(id)).All(l => order.Contains(l.Id));
         Extend();
         return best;
     }

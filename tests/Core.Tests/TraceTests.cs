@@ -7,19 +7,27 @@ namespace FaithfulBracket.Core.Tests;
 /// <summary>A pinhole camera of known pose is the independent check.</summary>
 public class TraceTests
 {
-    private const double Width = 4000, Height = 3000, FocalPx = 3200;
+    private const double Width = 4000,
+        Height = 3000,
+        FocalPx = 3200;
 
     private static (double U, double V) See(double x, double y, double z, double tiltDeg, double panDeg, double k1 = 0)
     {
-        double a = tiltDeg * Math.PI / 180, b = panDeg * Math.PI / 180;
+        double a = tiltDeg * Math.PI / 180,
+            b = panDeg * Math.PI / 180;
         // the board's frame is right-handed with y up; the camera looks down −z, v runs down
         var (x1, y1) = (x * Math.Cos(b) - y * Math.Sin(b), x * Math.Sin(b) + y * Math.Cos(b));
-        double y2 = y1 * Math.Cos(a) - z * Math.Sin(a), z2 = y1 * Math.Sin(a) + z * Math.Cos(a), depth = 420 - z2;
-        double nx = x1 / depth, ny = -y2 / depth, bend = 1 + k1 * (nx * nx + ny * ny);
+        double y2 = y1 * Math.Cos(a) - z * Math.Sin(a),
+            z2 = y1 * Math.Sin(a) + z * Math.Cos(a),
+            depth = 420 - z2;
+        double nx = x1 / depth,
+            ny = -y2 / depth,
+            bend = 1 + k1 * (nx * nx + ny * ny);
         return (Width / 2 + FocalPx * nx * bend, Height / 2 + FocalPx * ny * bend);
     }
 
-    private static double Normal(Random r) => Math.Sqrt(-2 * Math.Log(1 - r.NextDouble())) * Math.Cos(2 * Math.PI * r.NextDouble());
+    private static double Normal(Random r) =>
+        Math.Sqrt(-2 * Math.Log(1 - r.NextDouble())) * Math.Cos(2 * Math.PI * r.NextDouble());
 
     private static List<TargetMark> Target(double tilt, double pan, double k1, double noise, Random r)
     {
@@ -28,7 +36,8 @@ public class TraceTests
         {
             for (var j = -1; j <= 1; j++)
             {
-                double x = i * 45, y = j * 60 - 10;
+                double x = i * 45,
+                    y = j * 60 - 10;
                 var (u, v) = See(x, y, 0, tilt, pan, k1);
                 marks.Add(new(x, y, u + noise * Normal(r), v + noise * Normal(r)));
             }
@@ -36,7 +45,16 @@ public class TraceTests
         return marks;
     }
 
-    private static readonly (double X, double Y, double Z)[] Truth = [(-29, -29, 0), (29, 29, 0), (60, -40, 0), (0, 0, 2.1), (34, 12, 1.2), (80, 30, 4.5), (-55, 44, 9)];
+    private static readonly (double X, double Y, double Z)[] Truth =
+    [
+        (-29, -29, 0),
+        (29, 29, 0),
+        (60, -40, 0),
+        (0, 0, 2.1),
+        (34, 12, 1.2),
+        (80, 30, 4.5),
+        (-55, 44, 9),
+    ];
 
     [Theory]
     [InlineData(30, 20, 0)]
@@ -44,7 +62,15 @@ public class TraceTests
     [InlineData(45, 10, 0.08)]
     public void Exact_clicks_give_exact_places_raised_or_not(double tilt, double pan, double k1)
     {
-        var points = Truth.Select((t, i) => { var (u, v) = See(t.X, t.Y, t.Z, tilt, pan, k1); return new ClickedPoint($"P{i}", u, v, t.Z); }).ToList();
+        var points = Truth
+            .Select(
+                (t, i) =>
+                {
+                    var (u, v) = See(t.X, t.Y, t.Z, tilt, pan, k1);
+                    return new ClickedPoint($"P{i}", u, v, t.Z);
+                }
+            )
+            .ToList();
         var traced = PhotoTrace.Run(Target(tilt, pan, k1, 0, new(1)), points, Width, Height);
         for (var i = 0; i < Truth.Length; i++)
         {
@@ -53,7 +79,8 @@ public class TraceTests
         }
         Assert.Equal(FocalPx, traced.FocalPx, 0.5);
         Assert.Equal(tilt, traced.TiltDeg, 0.01);
-        if (k1 != 0) Assert.Equal(k1, traced.LensK1!.Value, 3);
+        if (k1 != 0)
+            Assert.Equal(k1, traced.LensK1!.Value, 3);
         Assert.True(traced.RmsPx < 1e-3);
     }
 
@@ -63,20 +90,31 @@ public class TraceTests
     [InlineData(25, 130, -0.1)]
     public void The_ellipses_hold_the_truth_as_often_as_they_say(double tilt, double pan, double k1)
     {
-        int inside = 0, all = 0;
+        int inside = 0,
+            all = 0;
         var random = new Random(3);
         for (var run = 0; run < 250; run++)
         {
             var marks = Target(tilt, pan, k1, 0.6, random);
-            var points = Truth.Select((t, i) => { var (u, v) = See(t.X, t.Y, t.Z, tilt, pan, k1); return new ClickedPoint($"P{i}", u + 0.6 * Normal(random), v + 0.6 * Normal(random), t.Z); }).ToList();
+            var points = Truth
+                .Select(
+                    (t, i) =>
+                    {
+                        var (u, v) = See(t.X, t.Y, t.Z, tilt, pan, k1);
+                        return new ClickedPoint($"P{i}", u + 0.6 * Normal(random), v + 0.6 * Normal(random), t.Z);
+                    }
+                )
+                .ToList();
             var traced = PhotoTrace.Run(marks, points, Width, Height, 0.6, k1 == 0 ? LensTerm.None : LensTerm.Radial);
             for (var i = 0; i < Truth.Length; i++)
             {
-                double dx = traced.Points[i].XMm - Truth[i].X, dy = traced.Points[i].YMm - Truth[i].Y;
+                double dx = traced.Points[i].XMm - Truth[i].X,
+                    dy = traced.Points[i].YMm - Truth[i].Y;
                 var c = traced.Points[i].CovMm2;
                 var mahalanobis = (c[2] * dx * dx - 2 * c[1] * dx * dy + c[0] * dy * dy) / (c[0] * c[2] - c[1] * c[1]);
                 // the 95 % quantile of chi-square with two degrees of freedom
-                if (mahalanobis < 5.991) inside++;
+                if (mahalanobis < 5.991)
+                    inside++;
                 all++;
             }
         }
@@ -98,11 +136,17 @@ public class TraceTests
     public void Marks_in_a_line_or_too_few_are_refused()
     {
         TargetMark[] line = [.. Enumerable.Range(0, 6).Select(i => new TargetMark(i * 10, i * 5, i * 100, i * 50))];
-        Assert.Contains("one line", Assert.Throws<InputException>(() => PhotoTrace.Run(line, [], Width, Height)).Faults[0].Message, StringComparison.Ordinal);
+        Assert.Contains(
+            "one line",
+            Assert.Throws<InputException>(() => PhotoTrace.Run(line, [], Width, Height)).Faults[0].Message,
+            StringComparison.Ordinal
+        );
         Assert.Throws<InputException>(() => PhotoTrace.Run(line[..3], [], Width, Height));
         // five marks, but only one off the line of the others, and one mark told three times
         TargetMark[] lame = [.. line[..4], new(10, 60, 400, 900)];
         Assert.Throws<InputException>(() => PhotoTrace.Run(lame, [], Width, Height));
-        Assert.Throws<InputException>(() => PhotoTrace.Run([lame[0], lame[0], lame[0], lame[3], lame[4]], [], Width, Height));
+        Assert.Throws<InputException>(() =>
+            PhotoTrace.Run([lame[0], lame[0], lame[0], lame[3], lame[4]], [], Width, Height)
+        );
     }
 }

@@ -13,8 +13,21 @@ public class TracedBoardTests
     {
         (double U, double V) Px(Point2 p) => (2000 + 10 * p.X, 1500 - 10 * p.Y);
         var lay = new Placement(12, -7, turnDeg);
-        var marks = TargetSheet.Marks.Select(m => { var (u, v) = Px(new(m.XMm, m.YMm - 150)); return new TargetMark(m.XMm, m.YMm - 150, u, v); }).ToList();
-        List<PhotoFeature> features = [.. board.Holes.Select(h => { var (u, v) = Px(lay.Apply(h.At)); return new PhotoFeature(h.Id, true, u, v, null, null, null, HoleRole.Retention, 2.8, 0, 0); })];
+        var marks = TargetSheet
+            .Marks.Select(m =>
+            {
+                var (u, v) = Px(new(m.XMm, m.YMm - 150));
+                return new TargetMark(m.XMm, m.YMm - 150, u, v);
+            })
+            .ToList();
+        List<PhotoFeature> features =
+        [
+            .. board.Holes.Select(h =>
+            {
+                var (u, v) = Px(lay.Apply(h.At));
+                return new PhotoFeature(h.Id, true, u, v, null, null, null, HoleRole.Retention, 2.8, 0, 0);
+            }),
+        ];
         foreach (var p in board.Parts)
         {
             // straight above, a raised corner hardly moves; none at the height of the sheet
@@ -25,7 +38,18 @@ public class TracedBoardTests
         return (marks, features);
     }
 
-    private static Board Names => new() { Id = "t", Maker = "m", Model = "M", BoardCode = "none", Revision = "none", Kind = BoardKind.GraphicsCard, Outline = Sample.Rect(0, 0, 1, 1), ThicknessMm = 1.6 };
+    private static Board Names =>
+        new()
+        {
+            Id = "t",
+            Maker = "m",
+            Model = "M",
+            BoardCode = "none",
+            Revision = "none",
+            Kind = BoardKind.GraphicsCard,
+            Outline = Sample.Rect(0, 0, 1, 1),
+            ThicknessMm = 1.6,
+        };
 
     [Theory]
     [InlineData(0)]
@@ -35,7 +59,8 @@ public class TracedBoardTests
     {
         var (marks, features) = View(turn, Sample.Board());
         var traced = TracedBoard.Of(marks, features, 4000, 3000, 0, Names).Board;
-        foreach (var h in Sample.Board().Holes) Assert.True((traced.Holes.Single(x => x.Id == h.Id).At - h.At).Length < 0.01, h.Id);
+        foreach (var h in Sample.Board().Holes)
+            Assert.True((traced.Holes.Single(x => x.Id == h.Id).At - h.At).Length < 0.01, h.Id);
         var die = traced.FindPart("U1")!;
         Assert.Equal((0.0, 0.0), (Math.Round(die.X, 2), Math.Round(die.Y, 2)));
         Assert.Equal(24, die.WidthMm, 0.05);
@@ -48,8 +73,21 @@ public class TracedBoardTests
     public void Nothing_is_judged_before_heights_and_diameters_are_measured()
     {
         var (marks, features) = View(0, Sample.Board());
-        features = [.. features.Select(f => f.Id switch { "U1" => f with { HeightMm = null }, "H2" => f with { DiameterMm = null }, _ => f })];
-        var refused = Assert.Throws<InputException>(() => TracedBoard.Of(marks, features, 4000, 3000, 0, Names)).Faults[0].Message;
+        features =
+        [
+            .. features.Select(f =>
+                f.Id switch
+                {
+                    "U1" => f with { HeightMm = null },
+                    "H2" => f with { DiameterMm = null },
+                    _ => f,
+                }
+            ),
+        ];
+        var refused = Assert
+            .Throws<InputException>(() => TracedBoard.Of(marks, features, 4000, 3000, 0, Names))
+            .Faults[0]
+            .Message;
         Assert.Contains("the diameter of H2, the height of U1", refused, StringComparison.Ordinal);
     }
 
@@ -67,7 +105,8 @@ public class TracedBoardTests
     public void Every_turn_of_every_code_names_its_own_mark()
     {
         foreach (var mark in TargetSheet.Marks)
-            for (var k = 0; k < 8; k++) Assert.Equal(mark.Id, TargetSheet.Find((byte)(mark.Code >> k | mark.Code << (8 - k)))!.Id);
+            for (var k = 0; k < 8; k++)
+                Assert.Equal(mark.Id, TargetSheet.Find((byte)(mark.Code >> k | mark.Code << (8 - k)))!.Id);
         Assert.Equal(12, TargetSheet.Marks.Select(m => TargetSheet.Canonical(m.Code)).Distinct().Count());
     }
 
@@ -77,7 +116,9 @@ public class TracedBoardTests
         var pixels = new byte[120 * 120];
         Array.Fill(pixels, (byte)180);
         for (var y = 0; y < 120; y++)
-            for (var x = 0; x < 120; x++) if (Math.Sqrt(Math.Pow(x + 0.5 - 62.3, 2) + Math.Pow(y + 0.5 - 55.8, 2)) <= 9) pixels[y * 120 + x] = 20;
+        for (var x = 0; x < 120; x++)
+            if (Math.Sqrt(Math.Pow(x + 0.5 - 62.3, 2) + Math.Pow(y + 0.5 - 55.8, 2)) <= 9)
+                pixels[y * 120 + x] = 20;
         var snap = HoleSnap.Find(new(120, 120, pixels), 58, 58, 16);
         Assert.True(snap.Snapped);
         Assert.Equal(62.3, snap.UPx, 0.15);
@@ -91,13 +132,19 @@ public class TracedBoardTests
     public void The_hole_nearest_its_slack_is_the_one_to_measure()
     {
         // one hole sits 0.12 mm off, the slack is 0.15
-        var board = Sample.Board(0.06) with { Holes = [.. Sample.Board().Holes.Select(h => h.Id == "H3" ? h with { X = h.X + 0.34 } : h)] };
+        var board = Sample.Board(0.06) with
+        {
+            Holes = [.. Sample.Board().Holes.Select(h => h.Id == "H3" ? h with { X = h.X + 0.34 } : h)],
+        };
         var fit = Fit.Judge(board, Sample.Block());
         Assert.InRange(fit.ChanceOfSeating, 0.02, 0.98);
         var next = NextMeasure.For(board, Sample.Block(), fit);
         Assert.All(next, n => Assert.InRange(n.ChanceThen ?? 0, 0, 1));
         var first = next.First(n => n.What == "hole");
-        Assert.Equal(next.Where(n => n.What == "hole").Max(n => Math.Abs(n.ChanceThen!.Value - fit.ChanceOfSeating)), Math.Abs(first.ChanceThen!.Value - fit.ChanceOfSeating));
+        Assert.Equal(
+            next.Where(n => n.What == "hole").Max(n => Math.Abs(n.ChanceThen!.Value - fit.ChanceOfSeating)),
+            Math.Abs(first.ChanceThen!.Value - fit.ChanceOfSeating)
+        );
         Assert.Empty(NextMeasure.For(Sample.Board(), Sample.Block(), Fit.Judge(Sample.Board(), Sample.Block())));
     }
 }

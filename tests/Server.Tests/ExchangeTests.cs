@@ -12,7 +12,8 @@ public class ExchangeTests(DemoServer demo) : IClassFixture<DemoServer>
 {
     private readonly HttpClient http = demo.Server.Http;
 
-    private static ByteArrayContent Zip(byte[] bytes) => new(bytes) { Headers = { ContentType = new MediaTypeHeaderValue("application/zip") } };
+    private static ByteArrayContent Zip(byte[] bytes) =>
+        new(bytes) { Headers = { ContentType = new MediaTypeHeaderValue("application/zip") } };
 
     [Theory]
     [InlineData("csv")]
@@ -26,7 +27,11 @@ public class ExchangeTests(DemoServer demo) : IClassFixture<DemoServer>
         var board = JsonDocument.Parse(await http.GetStringAsync("/api/boards/tern-460-r2")).RootElement;
         var holes = board.GetProperty("holes");
         Assert.Equal(holes.GetArrayLength(), read.GetProperty("holes").GetArrayLength());
-        Assert.Equal(holes[0].GetProperty("x").GetDouble(), read.GetProperty("holes")[0].GetProperty("x").GetDouble(), 3);
+        Assert.Equal(
+            holes[0].GetProperty("x").GetDouble(),
+            read.GetProperty("holes")[0].GetProperty("x").GetDouble(),
+            3
+        );
     }
 
     [Fact]
@@ -49,18 +54,33 @@ public class ExchangeTests(DemoServer demo) : IClassFixture<DemoServer>
         }
         var refused = await http.PostAsync("/api/library/pack", Zip(memory.ToArray()));
         Assert.Equal(HttpStatusCode.UnprocessableEntity, refused.StatusCode);
-        Assert.Contains("hash", (await ServerProcess.JsonAsync(refused)).GetProperty("errors")[0].GetProperty("message").GetString(), StringComparison.Ordinal);
-        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await http.PostAsync("/api/library/pack", Zip([1, 2, 3]))).StatusCode);
+        Assert.Contains(
+            "hash",
+            (await ServerProcess.JsonAsync(refused)).GetProperty("errors")[0].GetProperty("message").GetString(),
+            StringComparison.Ordinal
+        );
+        Assert.Equal(
+            HttpStatusCode.UnprocessableEntity,
+            (await http.PostAsync("/api/library/pack", Zip([1, 2, 3]))).StatusCode
+        );
     }
 
     [Fact]
     public async Task Blocks_are_compared_and_plan_b_is_found()
     {
-        var compared = await ServerProcess.JsonAsync(await http.GetAsync("/api/boards/tern-460-r2/compare?blocks=brineworks-full-460,lathe-loch-core-u"));
+        var compared = await ServerProcess.JsonAsync(
+            await http.GetAsync("/api/boards/tern-460-r2/compare?blocks=brineworks-full-460,lathe-loch-core-u")
+        );
         Assert.Equal(2, compared.GetArrayLength());
         Assert.Equal("seats", compared[0].GetProperty("fit").GetProperty("verdict").GetString());
-        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await http.GetAsync("/api/boards/tern-460-r2/compare?blocks=a,b,c,d")).StatusCode);
-        Assert.Equal(HttpStatusCode.NotFound, (await http.GetAsync("/api/boards/tern-460-r2/compare?blocks=nobody")).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.UnprocessableEntity,
+            (await http.GetAsync("/api/boards/tern-460-r2/compare?blocks=a,b,c,d")).StatusCode
+        );
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (await http.GetAsync("/api/boards/tern-460-r2/compare?blocks=nobody")).StatusCode
+        );
         var plan = await ServerProcess.JsonAsync(await http.GetAsync("/api/boards/tern-460-r3/plan-b"));
         Assert.NotEqual("", plan.GetProperty("text").GetString());
     }
@@ -68,8 +88,16 @@ public class ExchangeTests(DemoServer demo) : IClassFixture<DemoServer>
     [Fact]
     public async Task A_finished_jobs_board_is_kept_as_surveyed_and_an_unfinished_ones_is_not()
     {
-        static StringContent Name(string id) => new($$"""{"id":"{{id}}","maker":"Shop","model":"Unlabelled 1","boardCode":"S-1","revision":"R1"}""", Encoding.UTF8, "application/json");
-        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await http.PostAsync("/api/jobs/1/survey", Name("shop-1"))).StatusCode);
+        static StringContent Name(string id) =>
+            new(
+                $$"""{"id":"{{id}}","maker":"Shop","model":"Unlabelled 1","boardCode":"S-1","revision":"R1"}""",
+                Encoding.UTF8,
+                "application/json"
+            );
+        Assert.Equal(
+            HttpStatusCode.UnprocessableEntity,
+            (await http.PostAsync("/api/jobs/1/survey", Name("shop-1"))).StatusCode
+        );
         Assert.Equal(HttpStatusCode.Created, (await http.PostAsync("/api/jobs/5/survey", Name("shop-5"))).StatusCode);
         var kept = await ServerProcess.JsonAsync(await http.GetAsync("/api/boards/shop-5"));
         Assert.Equal("B", kept.GetProperty("evidence").GetString());
@@ -79,18 +107,30 @@ public class ExchangeTests(DemoServer demo) : IClassFixture<DemoServer>
     public async Task A_packs_pictures_arrive_with_their_blocks_and_strays_are_refused()
     {
         var png = File.ReadAllBytes(Path.Combine(ServerProcess.Root, "docs/screenshots/benches.png"));
-        var block = ServerProcess.DemoFile("blocks/brineworks-full-460.block.json").Replace("\"brineworks-full-460\"", "\"brineworks-full-461\"", StringComparison.Ordinal);
+        var block = ServerProcess
+            .DemoFile("blocks/brineworks-full-460.block.json")
+            .Replace("\"brineworks-full-460\"", "\"brineworks-full-461\"", StringComparison.Ordinal);
         byte[] Pack(string of)
         {
             using var memory = new MemoryStream();
             using (var zip = new ZipArchive(memory, ZipArchiveMode.Create, leaveOpen: true))
             {
-                void Put(string path, byte[] content) { using var s = zip.CreateEntry(path).Open(); s.Write(content); }
-                static string Sha(byte[] b) => Convert.ToHexStringLower(System.Security.Cryptography.SHA256.HashData(b));
+                void Put(string path, byte[] content)
+                {
+                    using var s = zip.CreateEntry(path).Open();
+                    s.Write(content);
+                }
+                static string Sha(byte[] b) =>
+                    Convert.ToHexStringLower(System.Security.Cryptography.SHA256.HashData(b));
                 var document = Encoding.UTF8.GetBytes(block);
                 Put("blocks/b.json", document);
                 Put("pictures/front.png", png);
-                Put("manifest.json", Encoding.UTF8.GetBytes($$"""{"format":"faithful-bracket/pack","version":1,"files":[{"path":"blocks/b.json","kind":"block","sha256":"{{Sha(document)}}"},{"path":"pictures/front.png","kind":"picture","sha256":"{{Sha(png)}}","of":"{{of}}"}]}"""));
+                Put(
+                    "manifest.json",
+                    Encoding.UTF8.GetBytes(
+                        $$"""{"format":"faithful-bracket/pack","version":1,"files":[{"path":"blocks/b.json","kind":"block","sha256":"{{Sha(document)}}"},{"path":"pictures/front.png","kind":"picture","sha256":"{{Sha(png)}}","of":"{{of}}"}]}"""
+                    )
+                );
             }
             return memory.ToArray();
         }
@@ -98,11 +138,18 @@ public class ExchangeTests(DemoServer demo) : IClassFixture<DemoServer>
         Assert.Equal(HttpStatusCode.UnprocessableEntity, stray.StatusCode);
         Assert.Equal(HttpStatusCode.NotFound, (await http.GetAsync("/api/blocks/brineworks-full-461")).StatusCode);
 
-        Assert.Equal(HttpStatusCode.OK, (await http.PostAsync("/api/library/pack", Zip(Pack("block/brineworks-full-461")))).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await http.PostAsync("/api/library/pack", Zip(Pack("block/brineworks-full-461")))).StatusCode
+        );
         var pictures = await ServerProcess.JsonAsync(await http.GetAsync("/api/blocks/brineworks-full-461/pictures"));
         var shown = await http.GetAsync(pictures[0].GetProperty("address").GetString());
         Assert.Equal("image/png", shown.Content.Headers.ContentType!.MediaType);
-        Assert.Contains("sandbox", shown.Headers.GetValues("Content-Security-Policy").Single(), StringComparison.Ordinal);
+        Assert.Contains(
+            "sandbox",
+            shown.Headers.GetValues("Content-Security-Policy").Single(),
+            StringComparison.Ordinal
+        );
     }
 
     [Fact]
@@ -110,10 +157,18 @@ public class ExchangeTests(DemoServer demo) : IClassFixture<DemoServer>
     {
         const string table = "Ort;Ost;Nord\nA1;1,5;2\nA2;3;4\n";
         MultipartFormDataContent Upload() => new() { { new StringContent(table), "files", "orte.csv" } };
-        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await http.PostAsync("/api/library/layout", Upload())).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.UnprocessableEntity,
+            (await http.PostAsync("/api/library/layout", Upload())).StatusCode
+        );
         var look = (await ServerProcess.JsonAsync(await http.PostAsync("/api/library/columns/look", Upload())))[0];
         Assert.Equal(3, look.GetProperty("headers").GetArrayLength());
-        Task<HttpResponseMessage> Tell(string columns) => demo.Server.SendAsync(HttpMethod.Put, "/api/library/columns", $$"""{"signature":"{{look.GetProperty("signature").GetString()}}","columns":{{columns}},"units":"inch"}""");
+        Task<HttpResponseMessage> Tell(string columns) =>
+            demo.Server.SendAsync(
+                HttpMethod.Put,
+                "/api/library/columns",
+                $$"""{"signature":"{{look.GetProperty("signature").GetString()}}","columns":{{columns}},"units":"inch"}"""
+            );
         Assert.Equal(HttpStatusCode.UnprocessableEntity, (await Tell("""{"x":1,"y":1}""")).StatusCode);
         Assert.Equal(HttpStatusCode.NoContent, (await Tell("""{"id":0,"x":1,"y":2}""")).StatusCode);
         var read = await ServerProcess.JsonAsync(await http.PostAsync("/api/library/layout", Upload()));
@@ -124,10 +179,15 @@ public class ExchangeTests(DemoServer demo) : IClassFixture<DemoServer>
     public async Task A_board_judges_its_blocks_as_they_are_typed()
     {
         var all = await ServerProcess.JsonAsync(await http.GetAsync("/api/boards/tern-460-r2/blocks"));
-        var some = await ServerProcess.JsonAsync(await http.GetAsync("/api/boards/tern-460-r2/blocks?text=brineworks%20full&clearanceMm=0.2&most=5"));
+        var some = await ServerProcess.JsonAsync(
+            await http.GetAsync("/api/boards/tern-460-r2/blocks?text=brineworks%20full&clearanceMm=0.2&most=5")
+        );
         Assert.True(all.GetProperty("judged").GetInt32() > some.GetProperty("judged").GetInt32());
         Assert.Equal("seats", some.GetProperty("entries")[0].GetProperty("verdict").GetString());
         foreach (var bad in (string[])["clearanceMm=-1", "clearanceMm=NaN", "bondLineUm=9999", "most=0"])
-            Assert.Equal(HttpStatusCode.UnprocessableEntity, (await http.GetAsync($"/api/boards/tern-460-r2/blocks?{bad}")).StatusCode);
+            Assert.Equal(
+                HttpStatusCode.UnprocessableEntity,
+                (await http.GetAsync($"/api/boards/tern-460-r2/blocks?{bad}")).StatusCode
+            );
     }
 }

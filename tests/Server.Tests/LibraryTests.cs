@@ -26,7 +26,10 @@ public class LibraryTests : IDisposable
         Assert.Equal("/api/boards/a", first.Headers.Location?.ToString());
         Assert.Equal("Skua", (await _server.GetAsync("/api/boards/a")).GetProperty("model").GetString());
         Assert.True((await _server.PostAsync("/api/boards", Skua("a").ToJsonString())).IsSuccessStatusCode);
-        Assert.Equal(HttpStatusCode.Conflict, (await _server.PostAsync("/api/boards", Skua("a", "Other").ToJsonString())).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.Conflict,
+            (await _server.PostAsync("/api/boards", Skua("a", "Other").ToJsonString())).StatusCode
+        );
         Assert.Equal("Skua", (await _server.GetAsync("/api/boards/a")).GetProperty("model").GetString());
     }
 
@@ -35,18 +38,36 @@ public class LibraryTests : IDisposable
     {
         var bad = Skua("c");
         bad["holes"]![0]!["diameterMm"] = 0;
-        var refused = await _server.PostAsync("/api/boards/batch", string.Join('\n', Line(Skua("a")), Line(Skua("b")), Line(bad)));
+        var refused = await _server.PostAsync(
+            "/api/boards/batch",
+            string.Join('\n', Line(Skua("a")), Line(Skua("b")), Line(bad))
+        );
         Assert.Equal(HttpStatusCode.UnprocessableEntity, refused.StatusCode);
         var error = (await ServerProcess.JsonAsync(refused)).GetProperty("errors")[0];
         Assert.Equal("/2/holes/0/diameterMm", error.GetProperty("pointer").GetString());
         Assert.StartsWith("Line 3:", error.GetProperty("message").GetString(), StringComparison.Ordinal);
         Assert.Equal(0, await CountAsync());
 
-        var kept = await ServerProcess.JsonAsync(await _server.PostAsync("/api/boards/batch", string.Join('\n', Line(Skua("a")), Line(Skua("b")))));
+        var kept = await ServerProcess.JsonAsync(
+            await _server.PostAsync("/api/boards/batch", string.Join('\n', Line(Skua("a")), Line(Skua("b"))))
+        );
         Assert.Equal((2, 0, 0), Counts(kept));
-        Assert.Equal(HttpStatusCode.Conflict, (await _server.PostAsync("/api/boards/batch", string.Join('\n', Line(Skua("new")), Line(Skua("b", "Changed"))))).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.Conflict,
+            (
+                await _server.PostAsync(
+                    "/api/boards/batch",
+                    string.Join('\n', Line(Skua("new")), Line(Skua("b", "Changed")))
+                )
+            ).StatusCode
+        );
         Assert.Equal(2, await CountAsync());
-        var replaced = await ServerProcess.JsonAsync(await _server.PostAsync("/api/boards/batch?replace=true", string.Join('\n', Line(Skua("a")), Line(Skua("b", "Changed")), Line(Skua("c")))));
+        var replaced = await ServerProcess.JsonAsync(
+            await _server.PostAsync(
+                "/api/boards/batch?replace=true",
+                string.Join('\n', Line(Skua("a")), Line(Skua("b", "Changed")), Line(Skua("c")))
+            )
+        );
         Assert.Equal((1, 1, 1), Counts(replaced));
     }
 
@@ -66,15 +87,30 @@ public class LibraryTests : IDisposable
     [Fact]
     public async Task Huge_and_deeply_nested_bodies_are_refused()
     {
-        Assert.Equal(HttpStatusCode.RequestEntityTooLarge, (await _server.PostAsync("/api/boards", "{\"notes\":\"" + new string('x', 5 * 1024 * 1024) + "\"}")).StatusCode);
-        Assert.Equal(HttpStatusCode.BadRequest, (await _server.PostAsync("/api/boards", string.Concat(Enumerable.Repeat("{\"a\":", 9000)) + "1" + new string('}', 9000))).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.RequestEntityTooLarge,
+            (
+                await _server.PostAsync("/api/boards", "{\"notes\":\"" + new string('x', 5 * 1024 * 1024) + "\"}")
+            ).StatusCode
+        );
+        Assert.Equal(
+            HttpStatusCode.BadRequest,
+            (
+                await _server.PostAsync(
+                    "/api/boards",
+                    string.Concat(Enumerable.Repeat("{\"a\":", 9000)) + "1" + new string('}', 9000)
+                )
+            ).StatusCode
+        );
         Assert.Equal(0, await CountAsync());
     }
 
     [Fact]
     public async Task Checking_a_file_says_what_it_is_and_keeps_nothing()
     {
-        var good = await ServerProcess.JsonAsync(await _server.PostAsync("/api/library/check", Skua("a").ToJsonString()));
+        var good = await ServerProcess.JsonAsync(
+            await _server.PostAsync("/api/library/check", Skua("a").ToJsonString())
+        );
         Assert.Equal("board", good.GetProperty("kind").GetString());
         Assert.Equal(0, good.GetProperty("faults").GetArrayLength());
         var bad = Skua("a");
@@ -86,7 +122,12 @@ public class LibraryTests : IDisposable
 
     private static string Line(JsonNode n) => n.ToJsonString();
 
-    private static (int, int, int) Counts(System.Text.Json.JsonElement e) => (e.GetProperty("added").GetInt32(), e.GetProperty("unchanged").GetInt32(), e.GetProperty("replaced").GetInt32());
+    private static (int, int, int) Counts(System.Text.Json.JsonElement e) =>
+        (
+            e.GetProperty("added").GetInt32(),
+            e.GetProperty("unchanged").GetInt32(),
+            e.GetProperty("replaced").GetInt32()
+        );
 
     public void Dispose()
     {

@@ -10,7 +10,8 @@ public class LiveTests(DemoServer demo) : IClassFixture<DemoServer>
 {
     private readonly ServerProcess server = demo.Server;
 
-    private const string Squeeze = """{"surface":{"widthMm":30,"depthMm":30},"paste":{"yieldPa":110,"viscosityPaS":180},"clampN":300,"margin":0.3,"cells":160,"pattern":{"kind":"cross"}}""";
+    private const string Squeeze =
+        """{"surface":{"widthMm":30,"depthMm":30},"paste":{"yieldPa":110,"viscosityPaS":180},"clampN":300,"margin":0.3,"cells":160,"pattern":{"kind":"cross"}}""";
 
     [Fact]
     public async Task A_change_by_anybody_reaches_an_open_page()
@@ -20,7 +21,9 @@ public class LiveTests(DemoServer demo) : IClassFixture<DemoServer>
         using var lines = new StreamReader(stream);
         async Task<string> EventAsync()
         {
-            while (await lines.ReadLineAsync(stop.Token) is { } line) if (line.StartsWith("event: ", StringComparison.Ordinal)) return line[7..];
+            while (await lines.ReadLineAsync(stop.Token) is { } line)
+                if (line.StartsWith("event: ", StringComparison.Ordinal))
+                    return line[7..];
             return "closed";
         }
         Assert.Equal("open", await EventAsync());
@@ -32,10 +35,16 @@ public class LiveTests(DemoServer demo) : IClassFixture<DemoServer>
     [Fact]
     public async Task A_squeeze_tells_its_progress_and_then_the_answer_of_the_plain_call()
     {
-        using var request = new HttpRequestMessage(HttpMethod.Post, "/api/paste/simulate") { Content = new StringContent(Squeeze, Encoding.UTF8, "application/json") };
+        using var request = new HttpRequestMessage(HttpMethod.Post, "/api/paste/simulate")
+        {
+            Content = new StringContent(Squeeze, Encoding.UTF8, "application/json"),
+        };
         using var response = await server.Http.SendAsync(request, HttpCompletionOption.ResponseHeadersRead);
         Assert.Equal("application/x-ndjson", response.Content.Headers.ContentType!.MediaType);
-        var said = (await response.Content.ReadAsStringAsync()).Split('\n', StringSplitOptions.RemoveEmptyEntries).Select(l => JsonDocument.Parse(l).RootElement).ToList();
+        var said = (await response.Content.ReadAsStringAsync())
+            .Split('\n', StringSplitOptions.RemoveEmptyEntries)
+            .Select(l => JsonDocument.Parse(l).RootElement)
+            .ToList();
         var progress = said.SkipLast(1).Select(s => s.GetProperty("progress").GetDouble()).ToList();
         Assert.All(progress, p => Assert.InRange(p, 0, 1));
         Assert.Equal(progress.Order(), progress);
@@ -49,8 +58,15 @@ public class LiveTests(DemoServer demo) : IClassFixture<DemoServer>
         for (var k = 0; k < 3; k++)
         {
             using var stop = new CancellationTokenSource();
-            using var request = new HttpRequestMessage(HttpMethod.Post, "/api/paste/simulate") { Content = new StringContent(Squeeze, Encoding.UTF8, "application/json") };
-            using var response = await server.Http.SendAsync(request, HttpCompletionOption.ResponseHeadersRead, stop.Token);
+            using var request = new HttpRequestMessage(HttpMethod.Post, "/api/paste/simulate")
+            {
+                Content = new StringContent(Squeeze, Encoding.UTF8, "application/json"),
+            };
+            using var response = await server.Http.SendAsync(
+                request,
+                HttpCompletionOption.ResponseHeadersRead,
+                stop.Token
+            );
             await stop.CancelAsync();
         }
         Assert.Equal(HttpStatusCode.OK, (await server.Http.GetAsync("/api/bench")).StatusCode);
@@ -59,9 +75,16 @@ public class LiveTests(DemoServer demo) : IClassFixture<DemoServer>
     [Fact]
     public async Task Faulty_squeezes_are_refused_with_their_place()
     {
-        var refused = await server.PostAsync("/api/paste/simulate", """{"surface":{"widthMm":30,"depthMm":30},"paste":{"yieldPa":110},"clampN":-1,"pattern":{"kind":"star"}}""");
+        var refused = await server.PostAsync(
+            "/api/paste/simulate",
+            """{"surface":{"widthMm":30,"depthMm":30},"paste":{"yieldPa":110},"clampN":-1,"pattern":{"kind":"star"}}"""
+        );
         Assert.Equal(HttpStatusCode.UnprocessableEntity, refused.StatusCode);
-        var pointers = (await ServerProcess.JsonAsync(refused)).GetProperty("errors").EnumerateArray().Select(e => e.GetProperty("pointer").GetString()).ToList();
+        var pointers = (await ServerProcess.JsonAsync(refused))
+            .GetProperty("errors")
+            .EnumerateArray()
+            .Select(e => e.GetProperty("pointer").GetString())
+            .ToList();
         Assert.Contains("/clampN", pointers);
         Assert.Contains("/pattern/kind", pointers);
     }
@@ -74,10 +97,27 @@ public class LiveTests(DemoServer demo) : IClassFixture<DemoServer>
         Assert.True(other.GetArrayLength() >= 3);
         var bow = await server.GetAsync("/api/jobs/1/bow");
         Assert.NotEqual("", bow.GetProperty("text").GetString());
-        var practice = await ServerProcess.JsonAsync(await server.PostAsync("/api/jobs/1/practice", """{"moves":[{"hole":"S1","turns":100}]}"""));
-        Assert.Equal(0, practice.GetProperty("left").EnumerateArray().Single(l => l.GetProperty("hole").GetString() == "S1").GetProperty("turns").GetDouble(), 6);
-        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await server.PostAsync("/api/jobs/1/practice", """{"moves":[{"hole":"S99","turns":1}]}""")).StatusCode);
-        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await server.Http.GetAsync("/api/jobs/1/alternatives?part=nobody")).StatusCode);
+        var practice = await ServerProcess.JsonAsync(
+            await server.PostAsync("/api/jobs/1/practice", """{"moves":[{"hole":"S1","turns":100}]}""")
+        );
+        Assert.Equal(
+            0,
+            practice
+                .GetProperty("left")
+                .EnumerateArray()
+                .Single(l => l.GetProperty("hole").GetString() == "S1")
+                .GetProperty("turns")
+                .GetDouble(),
+            6
+        );
+        Assert.Equal(
+            HttpStatusCode.UnprocessableEntity,
+            (await server.PostAsync("/api/jobs/1/practice", """{"moves":[{"hole":"S99","turns":1}]}""")).StatusCode
+        );
+        Assert.Equal(
+            HttpStatusCode.UnprocessableEntity,
+            (await server.Http.GetAsync("/api/jobs/1/alternatives?part=nobody")).StatusCode
+        );
         Assert.Equal(before, (await server.GetAsync("/api/jobs/1")).GetProperty("version").GetInt64());
     }
 }

@@ -41,25 +41,35 @@ public sealed class ServerProcess : IDisposable
         _process.WaitForExit();
     }
 
-    public Task<HttpResponseMessage> PostAsync(string path, string body, string? ifMatch = null) => SendAsync(HttpMethod.Post, path, body, ifMatch);
+    public Task<HttpResponseMessage> PostAsync(string path, string body, string? ifMatch = null) =>
+        SendAsync(HttpMethod.Post, path, body, ifMatch);
 
-    public async Task<HttpResponseMessage> SendAsync(HttpMethod method, string path, string? body, string? ifMatch = null)
+    public async Task<HttpResponseMessage> SendAsync(
+        HttpMethod method,
+        string path,
+        string? body,
+        string? ifMatch = null
+    )
     {
         using var request = new HttpRequestMessage(method, path);
-        if (body is not null) request.Content = new StringContent(body, Encoding.UTF8, "application/json");
-        if (ifMatch is not null) request.Headers.TryAddWithoutValidation("If-Match", $"\"{ifMatch}\"");
+        if (body is not null)
+            request.Content = new StringContent(body, Encoding.UTF8, "application/json");
+        if (ifMatch is not null)
+            request.Headers.TryAddWithoutValidation("If-Match", $"\"{ifMatch}\"");
         return await Http.SendAsync(request);
     }
 
     public async Task<JsonElement> GetAsync(string path) => await Http.GetFromJsonAsync<JsonElement>(path);
 
-    public static async Task<JsonElement> JsonAsync(HttpResponseMessage response) => JsonDocument.Parse(await response.Content.ReadAsStringAsync()).RootElement;
+    public static async Task<JsonElement> JsonAsync(HttpResponseMessage response) =>
+        JsonDocument.Parse(await response.Content.ReadAsStringAsync()).RootElement;
 
     public static string DemoFile(string name) => File.ReadAllText(Path.Combine(Root, "demo", name));
 
     public void Dispose()
     {
-        if (!_process.HasExited) Kill();
+        if (!_process.HasExited)
+            Kill();
         _process.Dispose();
         Http.Dispose();
         Directory.Delete(Data, recursive: true);
@@ -71,12 +81,31 @@ public sealed class ServerProcess : IDisposable
         Http.Dispose();
         Http = new() { BaseAddress = new($"http://127.0.0.1:{port}"), Timeout = TimeSpan.FromSeconds(60) };
         var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true, RedirectStandardError = true };
-        foreach (var a in (string[])[Path.Combine(AppContext.BaseDirectory, "FaithfulBracket.Server.dll"), "--urls", $"http://127.0.0.1:{port}", "--data", Data]) start.ArgumentList.Add(a);
-        if (Demo) { start.ArgumentList.Add("--demo"); start.ArgumentList.Add(Path.Combine(Root, "demo")); }
+        foreach (
+            var a in (string[])
+                [
+                    Path.Combine(AppContext.BaseDirectory, "FaithfulBracket.Server.dll"),
+                    "--urls",
+                    $"http://127.0.0.1:{port}",
+                    "--data",
+                    Data,
+                ]
+        )
+            start.ArgumentList.Add(a);
+        if (Demo)
+        {
+            start.ArgumentList.Add("--demo");
+            start.ArgumentList.Add(Path.Combine(Root, "demo"));
+        }
         var process = Process.Start(start)!;
         var ready = new TaskCompletionSource();
-        process.OutputDataReceived += (_, e) => { if (e.Data?.Contains("Application started", StringComparison.Ordinal) == true) ready.TrySetResult(); };
-        process.Exited += (_, _) => ready.TrySetException(new InvalidOperationException("the server ended while starting"));
+        process.OutputDataReceived += (_, e) =>
+        {
+            if (e.Data?.Contains("Application started", StringComparison.Ordinal) == true)
+                ready.TrySetResult();
+        };
+        process.Exited += (_, _) =>
+            ready.TrySetException(new InvalidOperationException("the server ended while starting"));
         process.EnableRaisingEvents = true;
         process.BeginOutputReadLine();
         process.BeginErrorReadLine();
@@ -94,7 +123,8 @@ public sealed class ServerProcess : IDisposable
     private static string FindRoot()
     {
         var at = new DirectoryInfo(AppContext.BaseDirectory);
-        while (!File.Exists(Path.Combine(at.FullName, "run"))) at = at.Parent ?? throw new DirectoryNotFoundException("the house is not above the tests");
+        while (!File.Exists(Path.Combine(at.FullName, "run")))
+            at = at.Parent ?? throw new DirectoryNotFoundException("the house is not above the tests");
         return at.FullName;
     }
 }

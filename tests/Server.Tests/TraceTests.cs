@@ -11,25 +11,46 @@ public class TraceTests(DemoServer demo) : IClassFixture<DemoServer>
 {
     private readonly ServerProcess server = demo.Server;
 
-    private static readonly byte[] Photo = File.ReadAllBytes(Path.Combine(ServerProcess.Root, "demo/photos/dunlin-bench.jpg"));
+    private static readonly byte[] Photo = File.ReadAllBytes(
+        Path.Combine(ServerProcess.Root, "demo/photos/dunlin-bench.jpg")
+    );
 
     private async Task<JsonElement> UploadAsync()
     {
-        using var body = new ByteArrayContent(Photo) { Headers = { ContentType = new MediaTypeHeaderValue("image/jpeg") } };
+        using var body = new ByteArrayContent(Photo)
+        {
+            Headers = { ContentType = new MediaTypeHeaderValue("image/jpeg") },
+        };
         var made = await server.Http.PostAsync("/api/traces?by=QA", body);
         Assert.Equal(HttpStatusCode.Created, made.StatusCode);
         return await ServerProcess.JsonAsync(made);
     }
 
-    private static JsonObject StateOf(JsonElement trace) => JsonNode.Parse(trace.GetProperty("state").GetRawText())!.AsObject();
+    private static JsonObject StateOf(JsonElement trace) =>
+        JsonNode.Parse(trace.GetProperty("state").GetRawText())!.AsObject();
 
     private static JsonArray TrueHoles()
     {
         var truth = JsonNode.Parse(ServerProcess.DemoFile("photos/dunlin-bench.truth.json"))!;
-        return [.. truth["holes"]!.AsArray().Select(h => (JsonNode)new JsonObject
-        {
-            ["id"] = h!["id"]!.GetValue<string>(), ["isHole"] = true, ["uPx"] = h["px"]![0]!.GetValue<double>(), ["vPx"] = h["px"]![1]!.GetValue<double>(), ["role"] = "retention", ["diameterMm"] = 2.8, ["heightMm"] = 0, ["heightTolMm"] = 0,
-        })];
+        return
+        [
+            .. truth["holes"]!
+                .AsArray()
+                .Select(h =>
+                    (JsonNode)
+                        new JsonObject
+                        {
+                            ["id"] = h!["id"]!.GetValue<string>(),
+                            ["isHole"] = true,
+                            ["uPx"] = h["px"]![0]!.GetValue<double>(),
+                            ["vPx"] = h["px"]![1]!.GetValue<double>(),
+                            ["role"] = "retention",
+                            ["diameterMm"] = 2.8,
+                            ["heightMm"] = 0,
+                            ["heightTolMm"] = 0,
+                        }
+                ),
+        ];
     }
 
     [Fact]
@@ -41,7 +62,11 @@ public class TraceTests(DemoServer demo) : IClassFixture<DemoServer>
         var photo = await server.Http.GetAsync($"/api/traces/{trace.GetProperty("id").GetInt64()}/photo");
         Assert.Equal("image/jpeg", photo.Content.Headers.ContentType!.MediaType);
         Assert.Equal("nosniff", photo.Headers.GetValues("X-Content-Type-Options").Single());
-        Assert.Contains("sandbox", photo.Headers.GetValues("Content-Security-Policy").Single(), StringComparison.Ordinal);
+        Assert.Contains(
+            "sandbox",
+            photo.Headers.GetValues("Content-Security-Policy").Single(),
+            StringComparison.Ordinal
+        );
     }
 
     [Theory]
@@ -50,7 +75,10 @@ public class TraceTests(DemoServer demo) : IClassFixture<DemoServer>
     public async Task What_is_no_picture_is_refused(string content, HttpStatusCode expected)
     {
         var before = (await server.GetAsync("/api/traces")).GetArrayLength();
-        using var body = new ByteArrayContent(System.Text.Encoding.ASCII.GetBytes(content)) { Headers = { ContentType = new MediaTypeHeaderValue("image/png") } };
+        using var body = new ByteArrayContent(System.Text.Encoding.ASCII.GetBytes(content))
+        {
+            Headers = { ContentType = new MediaTypeHeaderValue("image/png") },
+        };
         Assert.Equal(expected, (await server.Http.PostAsync("/api/traces?by=QA", body)).StatusCode);
         Assert.Equal(before, (await server.GetAsync("/api/traces")).GetArrayLength());
     }
@@ -62,13 +90,32 @@ public class TraceTests(DemoServer demo) : IClassFixture<DemoServer>
         var id = trace.GetProperty("id").GetInt64();
         var state = StateOf(trace);
         state["features"] = TrueHoles();
-        Assert.Equal(HttpStatusCode.OK, (await server.SendAsync(HttpMethod.Put, $"/api/traces/{id}", state.ToJsonString(), "1")).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await server.SendAsync(HttpMethod.Put, $"/api/traces/{id}", state.ToJsonString(), "1")).StatusCode
+        );
         var reckoned = await server.GetAsync($"/api/traces/{id}/reckon");
-        var holes = reckoned.GetProperty("board").GetProperty("holes").EnumerateArray().ToDictionary(h => h.GetProperty("id").GetString()!, h => (X: h.GetProperty("x").GetDouble(), Y: h.GetProperty("y").GetDouble()));
-        var truth = JsonNode.Parse(ServerProcess.DemoFile("photos/dunlin-bench.truth.json"))!["holes"]!.AsArray().ToDictionary(h => h!["id"]!.GetValue<string>(), h => (X: h!["xMm"]!.GetValue<double>(), Y: h["yMm"]!.GetValue<double>()));
+        var holes = reckoned
+            .GetProperty("board")
+            .GetProperty("holes")
+            .EnumerateArray()
+            .ToDictionary(
+                h => h.GetProperty("id").GetString()!,
+                h => (X: h.GetProperty("x").GetDouble(), Y: h.GetProperty("y").GetDouble())
+            );
+        var truth = JsonNode.Parse(ServerProcess.DemoFile("photos/dunlin-bench.truth.json"))!["holes"]!
+            .AsArray()
+            .ToDictionary(
+                h => h!["id"]!.GetValue<string>(),
+                h => (X: h!["xMm"]!.GetValue<double>(), Y: h["yMm"]!.GetValue<double>())
+            );
         foreach (var a in truth.Keys)
-            foreach (var b in truth.Keys)
-                Assert.Equal(Math.Sqrt(Math.Pow(truth[a].X - truth[b].X, 2) + Math.Pow(truth[a].Y - truth[b].Y, 2)), Math.Sqrt(Math.Pow(holes[a].X - holes[b].X, 2) + Math.Pow(holes[a].Y - holes[b].Y, 2)), 0.1);
+        foreach (var b in truth.Keys)
+            Assert.Equal(
+                Math.Sqrt(Math.Pow(truth[a].X - truth[b].X, 2) + Math.Pow(truth[a].Y - truth[b].Y, 2)),
+                Math.Sqrt(Math.Pow(holes[a].X - holes[b].X, 2) + Math.Pow(holes[a].Y - holes[b].Y, 2)),
+                0.1
+            );
         Assert.NotEmpty(reckoned.GetProperty("matches").EnumerateArray());
         Assert.True(reckoned.GetProperty("sigmaMm").GetDouble() < 0.2);
     }
@@ -80,11 +127,30 @@ public class TraceTests(DemoServer demo) : IClassFixture<DemoServer>
         var address = $"/api/traces/{trace.GetProperty("id").GetInt64()}";
         var state = StateOf(trace);
         state["model"] = "First";
-        Assert.Equal(HttpStatusCode.OK, (await server.SendAsync(HttpMethod.Put, address, state.ToJsonString(), "1")).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await server.SendAsync(HttpMethod.Put, address, state.ToJsonString(), "1")).StatusCode
+        );
         state["model"] = "Second";
-        Assert.Equal(HttpStatusCode.PreconditionFailed, (await server.SendAsync(HttpMethod.Put, address, state.ToJsonString(), "1")).StatusCode);
-        Assert.Equal(HttpStatusCode.PreconditionRequired, (await server.SendAsync(HttpMethod.Put, address, state.ToJsonString())).StatusCode);
-        state["features"] = new JsonArray(new JsonObject { ["id"] = "P1", ["isHole"] = false, ["uPx"] = 1, ["vPx"] = 2, ["heightMm"] = 900, ["heightTolMm"] = 0 });
+        Assert.Equal(
+            HttpStatusCode.PreconditionFailed,
+            (await server.SendAsync(HttpMethod.Put, address, state.ToJsonString(), "1")).StatusCode
+        );
+        Assert.Equal(
+            HttpStatusCode.PreconditionRequired,
+            (await server.SendAsync(HttpMethod.Put, address, state.ToJsonString())).StatusCode
+        );
+        state["features"] = new JsonArray(
+            new JsonObject
+            {
+                ["id"] = "P1",
+                ["isHole"] = false,
+                ["uPx"] = 1,
+                ["vPx"] = 2,
+                ["heightMm"] = 900,
+                ["heightTolMm"] = 0,
+            }
+        );
         var refused = await server.SendAsync(HttpMethod.Put, address, state.ToJsonString(), "2");
         Assert.Equal(HttpStatusCode.UnprocessableEntity, refused.StatusCode);
         Assert.Equal(2, (await ServerProcess.JsonAsync(refused)).GetProperty("errors").GetArrayLength());
@@ -95,10 +161,18 @@ public class TraceTests(DemoServer demo) : IClassFixture<DemoServer>
     public async Task A_trace_outlives_a_power_cut()
     {
         using var own = new ServerProcess();
-        using var body = new ByteArrayContent(Photo) { Headers = { ContentType = new MediaTypeHeaderValue("image/jpeg") } };
-        var id = (await ServerProcess.JsonAsync(await own.Http.PostAsync("/api/traces?by=QA", body))).GetProperty("id").GetInt64();
+        using var body = new ByteArrayContent(Photo)
+        {
+            Headers = { ContentType = new MediaTypeHeaderValue("image/jpeg") },
+        };
+        var id = (await ServerProcess.JsonAsync(await own.Http.PostAsync("/api/traces?by=QA", body)))
+            .GetProperty("id")
+            .GetInt64();
         own.KillAndRestart();
-        Assert.Equal(12, (await own.GetAsync($"/api/traces/{id}")).GetProperty("state").GetProperty("marks").GetArrayLength());
+        Assert.Equal(
+            12,
+            (await own.GetAsync($"/api/traces/{id}")).GetProperty("state").GetProperty("marks").GetArrayLength()
+        );
         Assert.Equal(HttpStatusCode.OK, (await own.Http.GetAsync($"/api/traces/{id}/photo")).StatusCode);
     }
 
@@ -108,23 +182,51 @@ public class TraceTests(DemoServer demo) : IClassFixture<DemoServer>
         var trace = await UploadAsync();
         var id = trace.GetProperty("id").GetInt64();
         var h1 = TrueHoles()[0]!;
-        double u = h1["uPx"]!.GetValue<double>(), v = h1["vPx"]!.GetValue<double>();
-        var snap = await ServerProcess.JsonAsync(await server.PostAsync($"/api/traces/{id}/snap", FormattableString.Invariant($$"""{"uPx":{{u + 3}},"vPx":{{v - 3}},"reachPx":14}""")));
+        double u = h1["uPx"]!.GetValue<double>(),
+            v = h1["vPx"]!.GetValue<double>();
+        var snap = await ServerProcess.JsonAsync(
+            await server.PostAsync(
+                $"/api/traces/{id}/snap",
+                FormattableString.Invariant($$"""{"uPx":{{u + 3}},"vPx":{{v - 3}},"reachPx":14}""")
+            )
+        );
         Assert.True(snap.GetProperty("snapped").GetBoolean());
         Assert.Equal(2.8, snap.GetProperty("diameterMm").GetDouble(), 0.25);
         Assert.Equal(u, snap.GetProperty("uPx").GetDouble(), 0.7);
         Assert.Equal(v, snap.GetProperty("vPx").GetDouble(), 0.7);
 
-        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await server.PostAsync($"/api/traces/{id}/mirror", """{"featureId":"H1"}""")).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.UnprocessableEntity,
+            (await server.PostAsync($"/api/traces/{id}/mirror", """{"featureId":"H1"}""")).StatusCode
+        );
         var state = StateOf(trace);
-        var die = JsonNode.Parse(ServerProcess.DemoFile("photos/dunlin-bench.truth.json"))!["parts"]!.AsArray().First(p => p!["kind"]!.GetValue<string>() == "Die")!;
+        var die = JsonNode.Parse(ServerProcess.DemoFile("photos/dunlin-bench.truth.json"))!["parts"]!
+            .AsArray()
+            .First(p => p!["kind"]!.GetValue<string>() == "Die")!;
         double Corner(int k, int axis) => die["corners"]![k]![axis]!.GetValue<double>();
-        state["features"] = new JsonArray(h1.DeepClone(), TrueHoles()[4]!.DeepClone(), new JsonObject
-        {
-            ["id"] = "U1", ["isHole"] = false, ["kind"] = "die", ["uPx"] = Corner(0, 0), ["vPx"] = Corner(0, 1), ["oppositeUPx"] = Corner(2, 0), ["oppositeVPx"] = Corner(2, 1), ["heightMm"] = die["heightMm"]!.GetValue<double>(), ["heightTolMm"] = 0.1,
-        });
-        Assert.Equal(HttpStatusCode.OK, (await server.SendAsync(HttpMethod.Put, $"/api/traces/{id}", state.ToJsonString(), "1")).StatusCode);
-        var more = await ServerProcess.JsonAsync(await server.PostAsync($"/api/traces/{id}/mirror", """{"featureId":"H1"}"""));
+        state["features"] = new JsonArray(
+            h1.DeepClone(),
+            TrueHoles()[4]!.DeepClone(),
+            new JsonObject
+            {
+                ["id"] = "U1",
+                ["isHole"] = false,
+                ["kind"] = "die",
+                ["uPx"] = Corner(0, 0),
+                ["vPx"] = Corner(0, 1),
+                ["oppositeUPx"] = Corner(2, 0),
+                ["oppositeVPx"] = Corner(2, 1),
+                ["heightMm"] = die["heightMm"]!.GetValue<double>(),
+                ["heightTolMm"] = 0.1,
+            }
+        );
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await server.SendAsync(HttpMethod.Put, $"/api/traces/{id}", state.ToJsonString(), "1")).StatusCode
+        );
+        var more = await ServerProcess.JsonAsync(
+            await server.PostAsync($"/api/traces/{id}/mirror", """{"featureId":"H1"}""")
+        );
         Assert.Equal(3, more.GetArrayLength());
     }
 
@@ -141,7 +243,17 @@ public class TraceTests(DemoServer demo) : IClassFixture<DemoServer>
     [InlineData("POST", "/api/compute/bow")]
     public async Task Junk_is_refused_with_a_sentence_and_breaks_nothing(string method, string path)
     {
-        string[] junk = ["", "{}", "[]", "null", "not json", """{"moves":[null],"marks":[null],"features":[null],"padChoices":[null],"title":"t","bench":"b"}""", """{"marks":[{}],"features":[{"isHole":false}],"moves":[{}]}""", """{"uPx":1e308,"vPx":{},"reachPx":"x","featureId":7,"id":null}"""];
+        string[] junk =
+        [
+            "",
+            "{}",
+            "[]",
+            "null",
+            "not json",
+            """{"moves":[null],"marks":[null],"features":[null],"padChoices":[null],"title":"t","bench":"b"}""",
+            """{"marks":[{}],"features":[{"isHole":false}],"moves":[{}]}""",
+            """{"uPx":1e308,"vPx":{},"reachPx":"x","featureId":7,"id":null}""",
+        ];
         foreach (var body in junk)
         {
             var answer = await server.SendAsync(new(method), path, body, "1");
@@ -160,7 +272,10 @@ public class TraceTests(DemoServer demo) : IClassFixture<DemoServer>
         var holes = TrueHoles();
         holes[2]!.AsObject().Remove("diameterMm");
         state["features"] = holes;
-        Assert.Equal(HttpStatusCode.OK, (await server.SendAsync(HttpMethod.Put, $"/api/traces/{id}", state.ToJsonString(), "1")).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await server.SendAsync(HttpMethod.Put, $"/api/traces/{id}", state.ToJsonString(), "1")).StatusCode
+        );
         var reckoned = await server.GetAsync($"/api/traces/{id}/reckon");
         Assert.Contains("the diameter of H3", reckoned.GetProperty("trouble").GetString(), StringComparison.Ordinal);
         Assert.Equal(0, reckoned.GetProperty("matches").GetArrayLength());

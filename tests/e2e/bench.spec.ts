@@ -6,9 +6,26 @@ test.beforeAll(() => server.start())
 test.afterAll(() => server.stop())
 const ledger = (page: Page) => page.getByRole('complementary', { name: 'Ledger' })
 const bench = (page: Page) => page.locator('[data-bench]')
-interface Job { id: number; steps: { stepId: string; signed: boolean; version: number }[]; plan: { teardown?: { steps: { target: string }[] }; restore: { id: string }[]; stations: { station: string; steps: { id: string; count?: number }[] }[] }; history: { stepId: string; kind: string; doneAt?: string }[] }
-const read = async (page: Page, id: number) => (await (await page.request.get(`${server.address}/api/jobs/${id}`)).json()) as Job
-const open = async (page: Page, boardId: string, blockId?: string) => ((await (await page.request.post(`${server.address}/api/jobs`, { data: { title: 'Bench test', bench: 'Bench A', boardId, blockId, by: 'QA' } })).json()) as { id: number }).id
+interface Job {
+  id: number
+  steps: { stepId: string; signed: boolean; version: number }[]
+  plan: {
+    teardown?: { steps: { target: string }[] }
+    restore: { id: string }[]
+    stations: { station: string; steps: { id: string; count?: number }[] }[]
+  }
+  history: { stepId: string; kind: string; doneAt?: string }[]
+}
+const read = async (page: Page, id: number) =>
+  (await (await page.request.get(`${server.address}/api/jobs/${id}`)).json()) as Job
+const open = async (page: Page, boardId: string, blockId?: string) =>
+  (
+    (await (
+      await page.request.post(`${server.address}/api/jobs`, {
+        data: { title: 'Bench test', bench: 'Bench A', boardId, blockId, by: 'QA' },
+      })
+    ).json()) as { id: number }
+  ).id
 
 test('an unknown card is stripped and recorded, and the same card is planned from the record', async ({ page }) => {
   const id = await open(page, 'dunlin-250-traced')
@@ -58,7 +75,12 @@ test('an unknown card is stripped and recorded, and the same card is planned fro
   // the way back is the record backwards
   const first = await read(page, id)
   const record = first.plan.teardown!.steps.map((s) => s.target)
-  expect(first.plan.restore.map((s) => s.id).filter((s) => s.startsWith('restore.back-')).map((s) => s.slice(13))).toEqual([...record].reverse())
+  expect(
+    first.plan.restore
+      .map((s) => s.id)
+      .filter((s) => s.startsWith('restore.back-'))
+      .map((s) => s.slice(13)),
+  ).toEqual([...record].reverse())
 
   // the next job on that board plans from it
   await expect(async () => {
@@ -67,10 +89,14 @@ test('an unknown card is stripped and recorded, and the same card is planned fro
   }).toPass()
 })
 
-test('a lift stays locked for one screw, and an order of ones own is refused only where it can not be', async ({ page }) => {
+test('a lift stays locked for one screw, and an order of ones own is refused only where it can not be', async ({
+  page,
+}) => {
   const id = await open(page, 'tern-460-r2', 'brineworks-full-460')
   await page.goto(`${server.address}/job/${id}/teardown`)
-  await ledger(page).getByRole('button', { name: /Lift the fin stack/ }).click()
+  await ledger(page)
+    .getByRole('button', { name: /Lift the fin stack/ })
+    .click()
   await page.keyboard.press('Space')
   await expect(page.getByRole('contentinfo', { name: 'Step' }).getByRole('alert')).toContainText('Locked')
   // earlier and earlier: legal moves are made, the first that is not is refused with its reason
@@ -83,7 +109,10 @@ test('a lift stays locked for one screw, and an order of ones own is refused onl
     await expect(async () => expect((await refused.count()) > 0 || (await order()) !== before).toBe(true)).toPass()
     if ((await refused.count()) > 0) break
     moved++
-    await expect(ledger(page).getByRole('button', { name: /Lift the fin stack/ })).toHaveAttribute('aria-current', 'step')
+    await expect(ledger(page).getByRole('button', { name: /Lift the fin stack/ })).toHaveAttribute(
+      'aria-current',
+      'step',
+    )
   }
   await expect(refused).toContainText(/still (hold|tie)/)
   if (moved > 0) {
@@ -104,7 +133,11 @@ test('a lift stays locked for one screw, and an order of ones own is refused onl
   await expect(bench(page).getByRole('alert')).toContainText(`${of - 1} of ${of} counted`)
 })
 
-test('ten steps without the network are kept, sent when it is back, and a conflict is shown', async ({ page, context, browser }) => {
+test('ten steps without the network are kept, sent when it is back, and a conflict is shown', async ({
+  page,
+  context,
+  browser,
+}) => {
   const id = 1
   await page.goto(`${server.address}/job/${id}/mount/bench`)
   await expect(bench(page)).toHaveAttribute('data-bench', 'mount.lower')
@@ -118,7 +151,10 @@ test('ten steps without the network are kept, sent when it is back, and a confli
   for (let i = 0; i < 10; i++) {
     const step = (await bench(page).getAttribute('data-bench'))!
     const counter = page.getByRole('group', { name: 'Count' })
-    if (await counter.isVisible()) { const of = Number((await counter.innerText()).match(/of (\d+)/)![1]); for (let k = 0; k < of; k++) await page.keyboard.press('+') }
+    if (await counter.isVisible()) {
+      const of = Number((await counter.innerText()).match(/of (\d+)/)![1])
+      for (let k = 0; k < of; k++) await page.keyboard.press('+')
+    }
     await page.keyboard.press('Space')
     await expect(bench(page)).not.toHaveAttribute('data-bench', step)
     done.push(step)
@@ -131,7 +167,10 @@ test('ten steps without the network are kept, sent when it is back, and a confli
 
   // meanwhile somebody else signs the first of them
   const other = await browser.newContext()
-  const theirs = await other.request.post(`${server.address}/api/jobs/${id}/steps/${done[0]}/sign`, { headers: { 'If-Match': '"0"' }, data: { by: 'RV' } })
+  const theirs = await other.request.post(`${server.address}/api/jobs/${id}/steps/${done[0]}/sign`, {
+    headers: { 'If-Match': '"0"' },
+    data: { by: 'RV' },
+  })
   expect(theirs.ok()).toBe(true)
   await other.close()
 
@@ -153,7 +192,11 @@ test('ten steps without the network are kept, sent when it is back, and a confli
 test('the torque driver signs a turn that is met and warns of one that went too far', async ({ page }) => {
   const id = await open(page, 'tern-460-r2', 'brineworks-full-460')
   const mount = (await read(page, id)).plan.stations.find((s) => s.station === 'mount')!.steps
-  for (const step of mount.slice(0, 2)) await page.request.post(`${server.address}/api/jobs/${id}/steps/${step.id}/sign`, { headers: { 'If-Match': '"0"' }, data: { by: 'QA', count: step.count } })
+  for (const step of mount.slice(0, 2))
+    await page.request.post(`${server.address}/api/jobs/${id}/steps/${step.id}/sign`, {
+      headers: { 'If-Match': '"0"' },
+      data: { by: 'QA', count: step.count },
+    })
   await page.goto(`${server.address}/job/${id}/mount/bench`)
   await expect(bench(page)).toHaveAttribute('data-bench', mount[2].id)
   const panel = page.getByRole('group', { name: 'Torque driver' })
@@ -175,7 +218,14 @@ test('back to stock is walked through at the bench, and photos are pinned where 
   await page.locator('[data-part="M1"]').click()
   const chooser = page.waitForEvent('filechooser')
   await page.getByRole('button', { name: 'Add a photo of M1' }).click()
-  await (await chooser).setFiles({ name: 'm1.png', mimeType: 'image/png', buffer: Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64') })
+  await (await chooser).setFiles({
+    name: 'm1.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from(
+      'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+      'base64',
+    ),
+  })
   await expect(page.getByRole('link', { name: /^Photo \d+ by QA/ })).toBeVisible()
 
   await page.goto(`${server.address}/job/2/care`)
@@ -199,5 +249,7 @@ test('every hole is in the ledger, and the tray map prints', async ({ page }) =>
   await expect(map).toBeVisible()
   // true size: the browser lays 96 px on an inch
   const svg = await (await page.request.get(`${server.address}/api/jobs/1/tray.svg`)).text()
-  expect(Math.abs((await map.boundingBox())!.width - (Number(/width="([\d.]+)mm"/.exec(svg)![1]) * 96) / 25.4)).toBeLessThan(1)
+  expect(
+    Math.abs((await map.boundingBox())!.width - (Number(/width="([\d.]+)mm"/.exec(svg)![1]) * 96) / 25.4),
+  ).toBeLessThan(1)
 })

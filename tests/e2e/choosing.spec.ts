@@ -7,7 +7,10 @@ const server = new Server()
 test.beforeAll(() => server.start())
 test.afterAll(() => server.stop())
 
-interface Truth { holes: { id: string; px: [number, number]; xMm: number; yMm: number }[]; parts: { id: string; kind: string; heightMm: number; corners: [number, number][] }[] }
+interface Truth {
+  holes: { id: string; px: [number, number]; xMm: number; yMm: number }[]
+  parts: { id: string; kind: string; heightMm: number; corners: [number, number][] }[]
+}
 const truth = JSON.parse(readFileSync(join(house, 'demo/photos/dunlin-bench.truth.json'), 'utf8')) as Truth
 const ledger = (page: Page) => page.getByRole('complementary', { name: 'Ledger' })
 
@@ -20,21 +23,23 @@ async function onScreen(page: Page, [u, v]: [number, number]): Promise<[number, 
 
 test('a photo of an unknown card becomes a board with a verdict', async ({ page }) => {
   await page.goto(`${server.address}/library/trace`)
-  await page.locator('main input[type=file][accept="image/jpeg,image/png"]').setInputFiles(join(house, 'demo/photos/dunlin-bench.jpg'))
+  await page
+    .locator('main input[type=file][accept="image/jpeg,image/png"]')
+    .setInputFiles(join(house, 'demo/photos/dunlin-bench.jpg'))
   await expect(page.getByRole('heading', { name: '12 of 12 marks found' })).toBeVisible()
 
   // a hand clicks a few pixels off; the rim of the hole draws the click in
   await page.keyboard.press('h')
   for (const [i, h] of truth.holes.entries()) {
-    await page.mouse.click(...await onScreen(page, [h.px[0] + (i % 3) * 2 - 2, h.px[1] + (i % 2) * 2]))
+    await page.mouse.click(...(await onScreen(page, [h.px[0] + (i % 3) * 2 - 2, h.px[1] + (i % 2) * 2])))
     await expect(ledger(page).getByRole('heading', { name: `${i + 1} holes and parts, 95 % within` })).toBeVisible()
   }
   await page.keyboard.press('p')
   const die = truth.parts.find((p) => p.kind === 'Die')!
-  await page.mouse.move(...await onScreen(page, die.corners[0]))
+  await page.mouse.move(...(await onScreen(page, die.corners[0])))
   await page.mouse.down()
-  await page.mouse.move(...await onScreen(page, [1000, 700]))
-  await page.mouse.move(...await onScreen(page, die.corners[2]))
+  await page.mouse.move(...(await onScreen(page, [1000, 700])))
+  await page.mouse.move(...(await onScreen(page, die.corners[2])))
   await page.mouse.up()
   // a height that nobody measured decides nothing
   await expect(ledger(page)).toContainText('Put the caliper on it: the height of U1')
@@ -46,8 +51,12 @@ test('a photo of an unknown card becomes a board with a verdict', async ({ page 
   await expect(ledger(page)).toContainText('Undertow Slim 250: All 8 screws pass')
 
   // the holes are where they are: distances against the truth
-  const traced = (await (await page.request.get(`${server.address}/api/traces/2/reckon`)).json()) as { board: { holes: { x: number; y: number }[] }; sigmaMm: number }
-  const d = (list: { x: number; y: number }[], i: number, j: number) => Math.hypot(list[i].x - list[j].x, list[i].y - list[j].y)
+  const traced = (await (await page.request.get(`${server.address}/api/traces/2/reckon`)).json()) as {
+    board: { holes: { x: number; y: number }[] }
+    sigmaMm: number
+  }
+  const d = (list: { x: number; y: number }[], i: number, j: number) =>
+    Math.hypot(list[i].x - list[j].x, list[i].y - list[j].y)
   const real = truth.holes.map((h) => ({ x: h.xMm, y: h.yMm }))
   for (let i = 1; i < real.length; i++) expect(Math.abs(d(traced.board.holes, 0, i) - d(real, 0, i))).toBeLessThan(0.2)
 
@@ -57,12 +66,18 @@ test('a photo of an unknown card becomes a board with a verdict', async ({ page 
 })
 
 test('holes and parts of a bare card find its twin, differences under the block apart', async ({ page }) => {
-  const board = (await (await page.request.get(`${server.address}/api/boards/tern-460-r2`)).json()) as { holes: { x: number; y: number; diameterMm: number }[]; parts: { id: string; kind: string; face?: string; x: number; y: number; heightMm: number }[] }
+  const board = (await (await page.request.get(`${server.address}/api/boards/tern-460-r2`)).json()) as {
+    holes: { x: number; y: number; diameterMm: number }[]
+    parts: { id: string; kind: string; face?: string; x: number; y: number; heightMm: number }[]
+  }
   // turned by a quarter, shifted, a hole and some parts not measured, one capacitor taller, one part that is not there
   const at = (x: number, y: number) => `${(40 - y).toFixed(2)} ${(7 + x).toFixed(2)}`
   const seen = [
     ...board.holes.slice(1).map((h) => `hole ${at(h.x, h.y)} ${h.diameterMm}`),
-    ...board.parts.filter((p) => p.face !== 'back' && p.kind !== 'empty').slice(3).map((p) => `part ${at(p.x, p.y)} ${(p.heightMm + (p.id === 'C21' ? 0.4 : 0)).toFixed(2)} ${p.kind}`),
+    ...board.parts
+      .filter((p) => p.face !== 'back' && p.kind !== 'empty')
+      .slice(3)
+      .map((p) => `part ${at(p.x, p.y)} ${(p.heightMm + (p.id === 'C21' ? 0.4 : 0)).toFixed(2)} ${p.kind}`),
     'part 0 0 1.5 capacitor',
   ]
   await page.goto(`${server.address}/library/twin`)
@@ -73,14 +88,21 @@ test('holes and parts of a bare card find its twin, differences under the block 
   await expect(ledger(page)).toContainText('is not on Tern 460 R2')
 
   // nothing like it: a row of points of no board
-  await page.getByLabel('Holes and parts').fill(Array.from({ length: 14 }, (_, i) => `hole ${(i * 7.3).toFixed(1)} ${((i * i * 3.1) % 57).toFixed(1)} 3`).join('\n'))
+  await page
+    .getByLabel('Holes and parts')
+    .fill(
+      Array.from({ length: 14 }, (_, i) => `hole ${(i * 7.3).toFixed(1)} ${((i * i * 3.1) % 57).toFixed(1)} 3`).join(
+        '\n',
+      ),
+    )
   await page.getByRole('button', { name: 'Find its twin' }).click()
   await expect(page.getByText('None is close', { exact: true })).toBeVisible()
 })
 
 test('three blocks side by side, and one of them laid on the board', async ({ page }) => {
   await page.goto(`${server.address}/library/boards/tern-460-r2`)
-  for (const name of ['Brineworks Full 460', 'Copperwell Broad 380', 'Lathe & Loch Core U']) await page.getByRole('checkbox', { name: `Compare ${name}` }).check()
+  for (const name of ['Brineworks Full 460', 'Copperwell Broad 380', 'Lathe & Loch Core U'])
+    await page.getByRole('checkbox', { name: `Compare ${name}` }).check()
   await page.getByRole('button', { name: 'Compare 3' }).click()
   const table = page.getByRole('table')
   await expect(table.getByRole('columnheader')).toHaveCount(3)
@@ -92,29 +114,61 @@ test('three blocks side by side, and one of them laid on the board', async ({ pa
 
 test('when nothing seats there is a plan B with each part against its limit', async ({ page }) => {
   // the same card with one tall capacitor in the full cover's way
-  const board = JSON.parse(readFileSync(join(house, 'demo/boards/skua-380-r1.board.json'), 'utf8')) as { id: string; revision: string; parts: { kind: string; heightMm: number }[] }
+  const board = JSON.parse(readFileSync(join(house, 'demo/boards/skua-380-r1.board.json'), 'utf8')) as {
+    id: string
+    revision: string
+    parts: { kind: string; heightMm: number }[]
+  }
   board.id = 'skua-380-r9'
   board.revision = 'R9'
   for (const c of board.parts.filter((p) => p.kind === 'capacitor')) c.heightMm = 9
   await page.goto(`${server.address}/library`)
-  await page.locator('nav input[type=file]').setInputFiles({ name: 'r9.board.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(board)) })
+  await page
+    .locator('nav input[type=file]')
+    .setInputFiles({ name: 'r9.board.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(board)) })
   await page.getByRole('button', { name: 'Keep in the library' }).click()
   await expect(ledger(page).getByRole('heading', { name: /^Plan B/ })).toBeVisible()
   await expect(ledger(page)).toContainText('Lathe & Loch Core U on the die')
   await expect(ledger(page).getByRole('columnheader', { name: 'limit °C' })).toBeVisible()
-  await expect(ledger(page).getByRole('row', { name: /^Q\d .*\d+ \d+ \d+$/ }).first()).toBeVisible()
+  await expect(
+    ledger(page)
+      .getByRole('row', { name: /^Q\d .*\d+ \d+ \d+$/ })
+      .first(),
+  ).toBeVisible()
 })
 
 const good: [name: string, file: string, text: string, says: string][] = [
-  ['a drill file', 'board.drl', 'M48\nMETRIC,TZ\nT1C2.8\n%\nT1\nX10000Y10000\nX68000Y10000\nX68000Y68000\nX10000Y68000\nM30\n', '4 holes, 0 parts'],
-  ['a placement list', 'parts.csv', 'Designator,Mid X,Mid Y,Rotation,Layer\nU1,20mm,20mm,0,Top\nC1,30mm,20mm,90,Top\nC2,30mm,30mm,0,Bottom\n', '0 holes, 3 parts'],
-  ['an IDF board', 'board.emn', '.HEADER\nBOARD_FILE 3.0 "x" 2026/01/01.00:00:00 1\nb MM\n.END_HEADER\n.BOARD_OUTLINE ECAD\n1.6\n0 0 0 0\n0 100 0 0\n0 100 80 0\n0 0 80 0\n0 0 0 0\n.END_BOARD_OUTLINE\n.DRILLED_HOLES\n2.8 10 10 NPTH BOARD MTG ECAD\n.END_DRILLED_HOLES\n', '1 holes, 0 parts'],
-  ['our own table', 'own.csv', 'what,id,face,x,y,diameterMm,widthMm,depthMm,rotationDeg,heightMm,kind\nhole,H1,,1,2,2.8,,,,,\npart,U1,front,0,0,,24,22,0,2.1,die\noutline,,,-20,-20,,,,,,\noutline,,,20,-20,,,,,,\noutline,,,20,20,,,,,,\n', '1 holes, 1 parts'],
+  [
+    'a drill file',
+    'board.drl',
+    'M48\nMETRIC,TZ\nT1C2.8\n%\nT1\nX10000Y10000\nX68000Y10000\nX68000Y68000\nX10000Y68000\nM30\n',
+    '4 holes, 0 parts',
+  ],
+  [
+    'a placement list',
+    'parts.csv',
+    'Designator,Mid X,Mid Y,Rotation,Layer\nU1,20mm,20mm,0,Top\nC1,30mm,20mm,90,Top\nC2,30mm,30mm,0,Bottom\n',
+    '0 holes, 3 parts',
+  ],
+  [
+    'an IDF board',
+    'board.emn',
+    '.HEADER\nBOARD_FILE 3.0 "x" 2026/01/01.00:00:00 1\nb MM\n.END_HEADER\n.BOARD_OUTLINE ECAD\n1.6\n0 0 0 0\n0 100 0 0\n0 100 80 0\n0 0 80 0\n0 0 0 0\n.END_BOARD_OUTLINE\n.DRILLED_HOLES\n2.8 10 10 NPTH BOARD MTG ECAD\n.END_DRILLED_HOLES\n',
+    '1 holes, 0 parts',
+  ],
+  [
+    'our own table',
+    'own.csv',
+    'what,id,face,x,y,diameterMm,widthMm,depthMm,rotationDeg,heightMm,kind\nhole,H1,,1,2,2.8,,,,,\npart,U1,front,0,0,,24,22,0,2.1,die\noutline,,,-20,-20,,,,,,\noutline,,,20,-20,,,,,,\noutline,,,20,20,,,,,,\n',
+    '1 holes, 1 parts',
+  ],
 ]
 for (const [name, file, text, says] of good) {
   test(`${name} is read, drawn and can be kept`, async ({ page }) => {
     await page.goto(`${server.address}/library`)
-    await page.locator('nav input[type=file]').setInputFiles({ name: file, mimeType: 'text/plain', buffer: Buffer.from(text) })
+    await page
+      .locator('nav input[type=file]')
+      .setInputFiles({ name: file, mimeType: 'text/plain', buffer: Buffer.from(text) })
     await expect(ledger(page).getByRole('heading', { level: 2 })).toHaveText(says)
     await ledger(page).getByLabel('model').fill(`From ${file}`)
     await page.keyboard.press('Enter')
@@ -133,7 +187,9 @@ for (const [file, text, says] of bad) {
   test(`${file} is refused with its line and field, and nothing is kept`, async ({ page }) => {
     const before = ((await (await page.request.get(`${server.address}/api/boards`)).json()) as unknown[]).length
     await page.goto(`${server.address}/library`)
-    await page.locator('nav input[type=file]').setInputFiles({ name: file, mimeType: 'text/plain', buffer: Buffer.from(text) })
+    await page
+      .locator('nav input[type=file]')
+      .setInputFiles({ name: file, mimeType: 'text/plain', buffer: Buffer.from(text) })
     await expect(ledger(page)).toContainText(says)
     await expect(page.getByRole('button', { name: 'Keep as a board' })).toBeDisabled()
     expect(((await (await page.request.get(`${server.address}/api/boards`)).json()) as unknown[]).length).toBe(before)
@@ -143,9 +199,13 @@ for (const [file, text, says] of bad) {
 test('a pack is previewed before it is kept', async ({ page }) => {
   const pack = await (await page.request.get(`${server.address}/api/library/pack`)).body()
   await page.goto(`${server.address}/library`)
-  await page.locator('nav input[type=file]').setInputFiles({ name: 'library.pack.zip', mimeType: 'application/zip', buffer: pack })
+  await page
+    .locator('nav input[type=file]')
+    .setInputFiles({ name: 'library.pack.zip', mimeType: 'application/zip', buffer: pack })
   await expect(page.getByText(/0 new, 0 with other content/)).toBeVisible()
-  await page.locator('nav input[type=file]').setInputFiles({ name: 'broken.zip', mimeType: 'application/zip', buffer: Buffer.from('no zip') })
+  await page
+    .locator('nav input[type=file]')
+    .setInputFiles({ name: 'broken.zip', mimeType: 'application/zip', buffer: Buffer.from('no zip') })
   await expect(page.getByRole('alert')).toContainText('nothing was kept')
 })
 
@@ -155,7 +215,9 @@ test('the board of a finished job is kept as surveyed and answers for its twins'
   await ledger(page).getByRole('button', { name: 'Keep it in the library' }).click()
   await ledger(page).getByRole('link', { name: 'Open it' }).click()
   await expect(ledger(page).getByRole('heading', { level: 2 })).toHaveText('Skua as measured')
-  const board = (await (await page.request.get(`${server.address}${new URL(page.url()).pathname.replace('/library', '/api')}`)).json()) as { evidence: string }
+  const board = (await (
+    await page.request.get(`${server.address}${new URL(page.url()).pathname.replace('/library', '/api')}`)
+  ).json()) as { evidence: string }
   expect(board.evidence).toBe('B')
 })
 
@@ -175,7 +237,11 @@ test('blocks are narrowed while typing, by words and by room', async ({ page }) 
 })
 
 test('columns in another tongue are named once and known the next time', async ({ page }) => {
-  const table = { name: 'bauteile.csv', mimeType: 'text/csv', buffer: Buffer.from('Bauteil;Lage A;Lage B;Hoehe\nU1;10,5;20,25;2,1\nC7;30;40;1,2\n') }
+  const table = {
+    name: 'bauteile.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('Bauteil;Lage A;Lage B;Hoehe\nU1;10,5;20,25;2,1\nC7;30;40;1,2\n'),
+  }
   await page.goto(`${server.address}/library`)
   await page.locator('nav input[type=file]').setInputFiles(table)
   const columns = ledger(page).getByRole('region', { name: 'Columns of bauteile.csv' })
@@ -199,9 +265,17 @@ test('the caliper fills in a height, the camera lays a picture on the desk', asy
   await page.getByRole('button', { name: 'or take it with the simulated camera' }).click()
   await expect(ledger(page).getByRole('heading', { level: 2 })).toContainText('marks found')
   const id = page.url().split('/').at(-1)
-  const trace = (await (await page.request.get(`${server.address}/api/traces/${id}`)).json()) as { version: number; state: { features: unknown[] } }
-  trace.state.features = [{ id: 'U1', isHole: false, uPx: 900, vPx: 400, oppositeUPx: 1000, oppositeVPx: 480, kind: 'die' }]
-  await page.request.put(`${server.address}/api/traces/${id}`, { data: trace.state, headers: { 'If-Match': `"${trace.version}"` } })
+  const trace = (await (await page.request.get(`${server.address}/api/traces/${id}`)).json()) as {
+    version: number
+    state: { features: unknown[] }
+  }
+  trace.state.features = [
+    { id: 'U1', isHole: false, uPx: 900, vPx: 400, oppositeUPx: 1000, oppositeVPx: 480, kind: 'die' },
+  ]
+  await page.request.put(`${server.address}/api/traces/${id}`, {
+    data: trace.state,
+    headers: { 'If-Match': `"${trace.version}"` },
+  })
   await page.reload()
   await ledger(page).getByRole('button', { name: /^U1 / }).click()
   await ledger(page).getByRole('button', { name: 'Take it from the caliper' }).click()
@@ -217,6 +291,8 @@ test('a picture is kept with a block and travels in the pack', async ({ page }) 
   await expect(page.getByRole('button', { name: 'Look at benches' })).toBeVisible()
   const pack = await (await page.request.get(`${server.address}/api/library/pack`)).body()
   await page.goto(`${server.address}/library`)
-  await page.locator('nav input[type=file]').setInputFiles({ name: 'all.pack.zip', mimeType: 'application/zip', buffer: pack })
+  await page
+    .locator('nav input[type=file]')
+    .setInputFiles({ name: 'all.pack.zip', mimeType: 'application/zip', buffer: pack })
   await expect(page.getByText(/1 pictures?/)).toBeVisible()
 })

@@ -19,9 +19,20 @@ for (const theme of ['paper', 'night']) {
     for (const [name, path] of views) {
       await page.goto(server.address + path)
       await page.waitForLoadState('networkidle')
-      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze()
-      faults.push(...violations.map((v) => `${name}: ${v.id} at ${v.nodes.slice(0, 3).map((n) => n.target.join(' ')).join(', ')} (${v.nodes[0].failureSummary?.split('\n')[1]?.trim()})`))
-      if (await page.evaluate(() => document.documentElement.scrollWidth > innerWidth)) faults.push(`${name}: scrolls sideways`)
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+        .analyze()
+      faults.push(
+        ...violations.map(
+          (v) =>
+            `${name}: ${v.id} at ${v.nodes
+              .slice(0, 3)
+              .map((n) => n.target.join(' '))
+              .join(', ')} (${v.nodes[0].failureSummary?.split('\n')[1]?.trim()})`,
+        ),
+      )
+      if (await page.evaluate(() => document.documentElement.scrollWidth > innerWidth))
+        faults.push(`${name}: scrolls sideways`)
     }
     expect(faults).toEqual([])
   })
@@ -29,13 +40,20 @@ for (const theme of ['paper', 'night']) {
 
 test('the client weighs under 250 kB compressed', () => {
   const assets = join(house, 'client/dist/assets')
-  const bytes = readdirSync(assets).filter((f) => /\.(js|css)$/.test(f)).reduce((n, f) => n + gzipSync(readFileSync(join(assets, f))).length, 0)
+  const bytes = readdirSync(assets)
+    .filter((f) => /\.(js|css)$/.test(f))
+    .reduce((n, f) => n + gzipSync(readFileSync(join(assets, f))).length, 0)
   expect(bytes).toBeLessThan(250_000)
 })
 
 test('the page asks nothing of anyone but its own server', async ({ page }) => {
   const strangers: string[] = []
-  page.on('request', (r) => { if (!r.url().startsWith(server.address) && !r.url().startsWith('data:')) strangers.push(r.url()) })
-  for (const [, path] of views.slice(0, 6)) { await page.goto(server.address + path); await page.waitForLoadState('networkidle') }
+  page.on('request', (r) => {
+    if (!r.url().startsWith(server.address) && !r.url().startsWith('data:')) strangers.push(r.url())
+  })
+  for (const [, path] of views.slice(0, 6)) {
+    await page.goto(server.address + path)
+    await page.waitForLoadState('networkidle')
+  }
   expect(strangers).toEqual([])
 })

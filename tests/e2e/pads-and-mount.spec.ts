@@ -30,7 +30,7 @@ test('practising: corner first scores under the cross', async ({ page }) => {
   await bar.getByRole('button', { name: 'home' }).click()
   for (let screw = 1; screw <= 10; screw++) {
     const left = page.getByRole('button', { name: new RegExp(`^Turn S${screw}, [\\d.]+ turns left`) })
-    if (await left.count() === 0) continue
+    if ((await left.count()) === 0) continue
     await left.focus()
     await page.keyboard.press('Enter')
     await expect(page.getByRole('button', { name: `Turn S${screw}, home` })).toBeVisible()
@@ -45,17 +45,29 @@ test('the bow of the mounted board is told with and without its back plate', asy
   await page.goto(`${server.address}/job/1/mount`)
   await expect(ledger(page)).toContainText(/The board bows 0\.\d\d mm/)
   await expect(ledger(page).getByRole('img', { name: /^with back plate/ })).toBeVisible()
-  await ledger(page).getByRole('group', { name: 'Bow on the mat' }).getByRole('button', { name: 'with back plate', exact: true }).click()
+  await ledger(page)
+    .getByRole('group', { name: 'Bow on the mat' })
+    .getByRole('button', { name: 'with back plate', exact: true })
+    .click()
   await expect(page.getByRole('img', { name: /^Bow with back plate, peak/ })).toBeVisible()
 })
 
 test('1.5 for 1.0 at the memory floats the block, and the application says so', async ({ page }) => {
   // the same cover held by its four spring screws alone
-  const block = JSON.parse(readFileSync(join(house, 'demo/blocks/brineworks-full-460.block.json'), 'utf8')) as { id: string; model: string; backPlate: unknown; plates: { holes: { spring: unknown }[] }[] }
+  const block = JSON.parse(readFileSync(join(house, 'demo/blocks/brineworks-full-460.block.json'), 'utf8')) as {
+    id: string
+    model: string
+    backPlate: unknown
+    plates: { holes: { spring: unknown }[] }[]
+  }
   Object.assign(block, { id: 'brineworks-open-460', model: 'Open 460', backPlate: null })
   block.plates[0].holes = block.plates[0].holes.filter((h) => h.spring)
   await page.request.post(`${server.address}/api/blocks`, { data: block })
-  const job = (await (await page.request.post(`${server.address}/api/jobs`, { data: { title: 'Four screws', bench: 'Bench A', boardId: 'tern-460-r2', blockId: block.id, by: 'QA' } })).json()) as { id: number }
+  const job = (await (
+    await page.request.post(`${server.address}/api/jobs`, {
+      data: { title: 'Four screws', bench: 'Bench A', boardId: 'tern-460-r2', blockId: block.id, by: 'QA' },
+    })
+  ).json()) as { id: number }
   await page.goto(`${server.address}/job/${job.id}/pads`)
   await ledger(page).getByRole('button', { name: /A/ }).first().click()
   const swap = ledger(page).getByRole('button', { name: /^1\.5 soft-3/ })
@@ -106,7 +118,17 @@ test('the printed sheet is true to a fifth of a millimetre, on both papers', asy
     writeFileSync(file, await page.pdf({ preferCSSPageSize: true }))
     const dpi = 600
     execFileSync('pdftoppm', ['-r', String(dpi), '-f', '1', '-l', '1', '-gray', file, join(folder, paper)])
-    const picture = readPgm(readFileSync(join(folder, execFileSync('ls', [folder]).toString().split('\n').find((f) => f.startsWith(paper) && f.endsWith('.pgm'))!)))
+    const picture = readPgm(
+      readFileSync(
+        join(
+          folder,
+          execFileSync('ls', [folder])
+            .toString()
+            .split('\n')
+            .find((f) => f.startsWith(paper) && f.endsWith('.pgm'))!,
+        ),
+      ),
+    )
     const mm = (px: number) => (px / dpi) * 25.4
     const [w, h] = paper === 'A4' ? [210, 297] : [215.9, 279.4]
     expect(Math.abs(mm(picture.width) - w)).toBeLessThan(0.2)
@@ -122,7 +144,11 @@ test('a bar that measured short corrects the next print', async ({ page }) => {
   await page.goto(`${server.address}/job/1/cutting`)
   await page.getByLabel('The 50 mm bar measures on paper, mm').fill('49')
   await expect(page.getByText('Corrected by 2.0 %')).toBeVisible()
-  const svg = await (await page.request.get(`${server.address}${await page.getByRole('img', { name: /^Cutting sheet 1/ }).getAttribute('src')}`)).text()
+  const svg = await (
+    await page.request.get(
+      `${server.address}${await page.getByRole('img', { name: /^Cutting sheet 1/ }).getAttribute('src')}`,
+    )
+  ).text()
   const width = (t: string) => Number(/width="([\d.]+)mm"/.exec(t)![1])
   const plain = await (await page.request.get(`${server.address}/api/jobs/1/cutting/1.svg`)).text()
   expect(width(svg) / width(plain)).toBeCloseTo(50 / 49, 4)
@@ -142,14 +168,21 @@ test('an offcut is used up, cut by cut at the bench, and new ones are stored', a
 
   await page.goto(`${server.address}/job/1/pads`)
   await ledger(page).getByRole('button', { name: 'Take the sheet off the drawer' }).click()
-  await ledger(page).getByRole('button', { name: /^Put \d offcuts? in the drawer/ }).first().click()
+  await ledger(page)
+    .getByRole('button', { name: /^Put \d offcuts? in the drawer/ })
+    .first()
+    .click()
   await expect(ledger(page)).toContainText(/offcuts? lies? in the drawer/)
   await page.goto(`${server.address}/drawer`)
   await expect(page.getByRole('main', { name: 'Drawer' })).not.toContainText('62 × 28')
   await expect(page.getByRole('row', { name: /soft-3.*offcut/ }).first()).toBeVisible()
 })
 
-interface Pgm { width: number; height: number; at: (x: number, y: number) => number }
+interface Pgm {
+  width: number
+  height: number
+  at: (x: number, y: number) => number
+}
 
 function readPgm(bytes: Buffer): Pgm {
   const head = /^P5\s+(\d+)\s+(\d+)\s+\d+\s/.exec(bytes.subarray(0, 60).toString('latin1'))!

@@ -16,12 +16,22 @@ async function stroke(page: Page, from: [number, number], to: [number, number]) 
   await page.mouse.up()
 }
 
-const covered = async (page: Page) => Number((await page.getByRole('region', { name: 'Drawn by hand' }).getByText(/^covered/).locator('..').innerText()).match(/([\d.]+) %/)![1])
+const covered = async (page: Page) =>
+  Number(
+    (
+      await page
+        .getByRole('region', { name: 'Drawn by hand' })
+        .getByText(/^covered/)
+        .locator('..')
+        .innerText()
+    ).match(/([\d.]+) %/)![1],
+  )
 
 test('patterns are pressed side by side, and a drawn one is mended until it covers', async ({ page }) => {
   await page.goto(`${server.address}/job/1/paste`)
   await page.getByRole('button', { name: 'Compare patterns' }).click()
-  for (const name of ['Spread', 'Dot', 'Line', 'Cross']) await expect(page.getByRole('region', { name, exact: true }).getByText(/^covered/)).toBeVisible({ timeout: 60_000 })
+  for (const name of ['Spread', 'Dot', 'Line', 'Cross'])
+    await expect(page.getByRole('region', { name, exact: true }).getByText(/^covered/)).toBeVisible({ timeout: 60_000 })
   await expect(page.getByRole('region', { name: 'Spread' })).toContainText('covers most')
 
   const own = page.getByRole('region', { name: 'Drawn by hand' })
@@ -34,8 +44,32 @@ test('patterns are pressed side by side, and a drawn one is mended until it cove
   expect(first).toBeLessThan(98)
 
   await own.getByRole('button', { name: 'Draw on' }).click()
-  for (const [x, y] of [[0.12, 0.88], [0.88, 0.88], [0.88, 0.12], [0.12, 0.12]] as const) await stroke(page, [0.5, 0.5], [x, y])
-  for (const [from, to] of [[[0.1, 0.1], [0.9, 0.1]], [[0.1, 0.9], [0.9, 0.9]], [[0.1, 0.1], [0.1, 0.9]], [[0.9, 0.1], [0.9, 0.9]]] as const) await stroke(page, [...from], [...to])
+  for (const [x, y] of [
+    [0.12, 0.88],
+    [0.88, 0.88],
+    [0.88, 0.12],
+    [0.12, 0.12],
+  ] as const)
+    await stroke(page, [0.5, 0.5], [x, y])
+  for (const [from, to] of [
+    [
+      [0.1, 0.1],
+      [0.9, 0.1],
+    ],
+    [
+      [0.1, 0.9],
+      [0.9, 0.9],
+    ],
+    [
+      [0.1, 0.1],
+      [0.1, 0.9],
+    ],
+    [
+      [0.9, 0.1],
+      [0.9, 0.9],
+    ],
+  ] as const)
+    await stroke(page, [...from], [...to])
   await own.getByRole('button', { name: 'Press it' }).click()
   await expect(own.getByText(/^covered/)).toBeVisible({ timeout: 60_000 })
   expect(await covered(page)).toBeGreaterThan(99)

@@ -16,7 +16,17 @@ export class Server {
   async start() {
     const port = await freePort(this.address ? Number(new URL(this.address).port) : 0)
     this.address = `http://127.0.0.1:${port}`
-    const args = [join(house, '.run/app/FaithfulBracket.Server.dll'), '--urls', this.address, '--data', this.data, '--demo', join(house, 'demo'), '--client', join(house, 'client/dist')]
+    const args = [
+      join(house, '.run/app/FaithfulBracket.Server.dll'),
+      '--urls',
+      this.address,
+      '--data',
+      this.data,
+      '--demo',
+      join(house, 'demo'),
+      '--client',
+      join(house, 'client/dist'),
+    ]
     const child = spawn('dotnet', args, { stdio: ['ignore', 'pipe', 'inherit'] })
     this.process = child
     await new Promise<void>((ready, failed) => {
@@ -29,7 +39,10 @@ export class Server {
   kill() {
     const child = this.process
     if (!child || child.exitCode !== null) return Promise.resolve()
-    return new Promise<void>((done) => { child.once('exit', () => done()); child.kill('SIGKILL') })
+    return new Promise<void>((done) => {
+      child.once('exit', () => done())
+      child.kill('SIGKILL')
+    })
   }
 
   async stop() {
@@ -38,7 +51,11 @@ export class Server {
   }
 }
 
-const freePort = (wanted: number) => new Promise<number>((got) => {
-  const s = createServer()
-  s.listen(wanted, '127.0.0.1', () => { const { port } = s.address() as { port: number }; s.close(() => got(port)) })
-})
+const freePort = (wanted: number) =>
+  new Promise<number>((got) => {
+    const s = createServer()
+    s.listen(wanted, '127.0.0.1', () => {
+      const { port } = s.address() as { port: number }
+      s.close(() => got(port))
+    })
+  })

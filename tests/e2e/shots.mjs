@@ -16,34 +16,111 @@ async function traced(page) {
   const perPx = Math.max(2000 / area.width, 1500 / area.height)
   const at = ([u, v]) => [area.x + area.width / 2 + (u - 1000) / perPx, area.y + area.height / 2 + (v - 750) / perPx]
   await page.keyboard.press('h')
-  for (const [i, h] of truth.holes.entries()) { await page.mouse.click(...at(h.px)); await page.getByRole('heading', { name: `${i + 1} holes and parts` }).waitFor() }
+  for (const [i, h] of truth.holes.entries()) {
+    await page.mouse.click(...at(h.px))
+    await page.getByRole('heading', { name: `${i + 1} holes and parts` }).waitFor()
+  }
   await page.keyboard.press('p')
   const die = truth.parts.find((p) => p.kind === 'Die')
-  await page.mouse.move(...at(die.corners[0])); await page.mouse.down(); await page.mouse.move(...at([1000, 700])); await page.mouse.move(...at(die.corners[2])); await page.mouse.up()
-  await page.getByLabel('height by caliper, mm').fill(String(die.heightMm)); await page.keyboard.press('Enter')
-  await page.getByRole('heading', { name: 'Blocks by verdict' }).waitFor(); await page.waitForTimeout(500)
+  await page.mouse.move(...at(die.corners[0]))
+  await page.mouse.down()
+  await page.mouse.move(...at([1000, 700]))
+  await page.mouse.move(...at(die.corners[2]))
+  await page.mouse.up()
+  await page.getByLabel('height by caliper, mm').fill(String(die.heightMm))
+  await page.keyboard.press('Enter')
+  await page.getByRole('heading', { name: 'Blocks by verdict' }).waitFor()
+  await page.waitForTimeout(500)
   await page.keyboard.press('m')
 }
 /** A card turned by a quarter, one capacitor taller, three parts not measured. */
 async function twin(page) {
   const board = await (await page.request.get(`${address}/api/boards/tern-460-r2`)).json()
   const at = (x, y) => `${(40 - y).toFixed(2)} ${(7 + x).toFixed(2)}`
-  const seen = [...board.holes.slice(1).map((h) => `hole ${at(h.x, h.y)} ${h.diameterMm}`), ...board.parts.filter((p) => p.face !== 'back' && p.kind !== 'empty').slice(3).map((p) => `part ${at(p.x, p.y)} ${(p.heightMm + (p.id === 'C21' ? 0.4 : 0)).toFixed(2)} ${p.kind}`)]
+  const seen = [
+    ...board.holes.slice(1).map((h) => `hole ${at(h.x, h.y)} ${h.diameterMm}`),
+    ...board.parts
+      .filter((p) => p.face !== 'back' && p.kind !== 'empty')
+      .slice(3)
+      .map((p) => `part ${at(p.x, p.y)} ${(p.heightMm + (p.id === 'C21' ? 0.4 : 0)).toFixed(2)} ${p.kind}`),
+  ]
   await page.getByLabel('Holes and parts').fill(seen.join('\n'))
   await page.getByRole('button', { name: 'Find its twin' }).click()
   await page.getByText('Capacitor C21 stands').waitFor()
 }
 const views = [
-  ['benches', '/'], ['match', '/job/1/match'], ['match-clash', '/job/3/match'], ['kit', '/job/1/kit'], ['teardown', '/job/6/teardown'], ['prep', '/job/1/prep'],
-  ['pads', '/job/1/pads', 'paper', [], async (page) => { await page.locator('[data-pad="M1"]').click(); await page.getByRole('button', { name: 'Section along x' }).click(); await page.getByRole('region', { name: 'Section' }).getByRole('img').waitFor(); await page.waitForTimeout(400) }], ['paste', '/job/1/paste', 'paper', [], async (page) => { await page.getByRole('button', { name: 'Compare patterns' }).click(); await page.getByRole('region', { name: 'Cross', exact: true }).getByText(/^covered/).waitFor(); await page.waitForTimeout(2500) }], ['mount', '/job/1/mount'], ['prove', '/job/5/prove'], ['care', '/job/5/care'],
-  ['bench-teardown', '/job/6/teardown/bench', 'night'], ['bench-mount', '/job/1/mount/bench', 'night', ['ArrowRight', 'ArrowRight', 'ArrowRight', 'ArrowRight']],
-  ['cutting', '/job/1/cutting'], ['library-board', '/library/boards/dunlin-250-traced'], ['strip', '/job/4/teardown', 'paper', [], async (page) => { await page.getByRole('button', { name: 'Note what comes off' }).click(); for (const h of ['H1', 'H2', 'H3', 'H4']) await page.getByLabel('Add a place at hole').selectOption(h) }], ['drawer', '/drawer'],
-  ['trace', '/library/trace/1', 'paper', [], traced], ['twin', '/library/twin', 'paper', [], twin],
+  ['benches', '/'],
+  ['match', '/job/1/match'],
+  ['match-clash', '/job/3/match'],
+  ['kit', '/job/1/kit'],
+  ['teardown', '/job/6/teardown'],
+  ['prep', '/job/1/prep'],
+  [
+    'pads',
+    '/job/1/pads',
+    'paper',
+    [],
+    async (page) => {
+      await page.locator('[data-pad="M1"]').click()
+      await page.getByRole('button', { name: 'Section along x' }).click()
+      await page.getByRole('region', { name: 'Section' }).getByRole('img').waitFor()
+      await page.waitForTimeout(400)
+    },
+  ],
+  [
+    'paste',
+    '/job/1/paste',
+    'paper',
+    [],
+    async (page) => {
+      await page.getByRole('button', { name: 'Compare patterns' }).click()
+      await page
+        .getByRole('region', { name: 'Cross', exact: true })
+        .getByText(/^covered/)
+        .waitFor()
+      await page.waitForTimeout(2500)
+    },
+  ],
+  ['mount', '/job/1/mount'],
+  ['prove', '/job/5/prove'],
+  ['care', '/job/5/care'],
+  ['bench-teardown', '/job/6/teardown/bench', 'night'],
+  ['bench-mount', '/job/1/mount/bench', 'night', ['ArrowRight', 'ArrowRight', 'ArrowRight', 'ArrowRight']],
+  ['cutting', '/job/1/cutting'],
+  ['library-board', '/library/boards/dunlin-250-traced'],
+  [
+    'strip',
+    '/job/4/teardown',
+    'paper',
+    [],
+    async (page) => {
+      await page.getByRole('button', { name: 'Note what comes off' }).click()
+      for (const h of ['H1', 'H2', 'H3', 'H4']) await page.getByLabel('Add a place at hole').selectOption(h)
+    },
+  ],
+  ['drawer', '/drawer'],
+  ['trace', '/library/trace/1', 'paper', [], traced],
+  ['twin', '/library/twin', 'paper', [], twin],
 ]
 mkdirSync(out, { recursive: true })
-const server = spawn('dotnet', [dll, '--urls', address, '--data', data, '--demo', join(house, 'demo'), '--client', join(house, 'client/dist')], { stdio: ['ignore', 'pipe', 'inherit'] })
+const server = spawn(
+  'dotnet',
+  [dll, '--urls', address, '--data', data, '--demo', join(house, 'demo'), '--client', join(house, 'client/dist')],
+  { stdio: ['ignore', 'pipe', 'inherit'] },
+)
 await new Promise((ready) => server.stdout.on('data', (d) => String(d).includes('Application started') && ready()))
-const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+})
 try {
   for (const file of readdirSync(out)) rmSync(join(out, file))
   for (const [name, path, theme = 'paper', keys = [], act] of views) {
@@ -51,7 +128,10 @@ try {
     await page.addInitScript((t) => localStorage.setItem('fb.theme', t), theme)
     await page.goto(address + path)
     await page.locator('main, [role=application], svg, table').first().waitFor()
-    await page.getByText(/^Loading /).first().waitFor({ state: 'detached' })
+    await page
+      .getByText(/^Loading /)
+      .first()
+      .waitFor({ state: 'detached' })
     await page.waitForTimeout(900)
     if (act) await act(page)
     for (const key of keys) await page.keyboard.press(key)

@@ -15,12 +15,22 @@ async function countAll(page: Page) {
 export async function signStation(page: Page) {
   for (;;) {
     const step = await line(page).getAttribute('data-step')
-    if (await line(page).getByText(/^signed /).isVisible()) return
+    if (
+      await line(page)
+        .getByText(/^signed /)
+        .isVisible()
+    )
+      return
     await countAll(page)
     await page.keyboard.press('Space')
     await expect(async () => {
       const now = await line(page).getAttribute('data-step')
-      expect(now !== step || (await line(page).getByText(/^signed /).isVisible())).toBe(true)
+      expect(
+        now !== step ||
+          (await line(page)
+            .getByText(/^signed /)
+            .isVisible()),
+      ).toBe(true)
     }).toPass()
   }
 }
@@ -40,4 +50,5 @@ export async function signBench(page: Page) {
   }
 }
 
-export const station = (page: Page, name: string) => page.getByRole('navigation', { name: 'Route' }).getByRole('link', { name: new RegExp(`^${name}`) })
+export const station = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'Route' }).getByRole('link', { name: new RegExp(`^${name}`) })

@@ -1,7 +1,10 @@
 /** Every view of the application, by path. */
 export const views: [name: string, path: string][] = [
   ['benches', '/'],
-  ...['match', 'kit', 'teardown', 'prep', 'pads', 'paste', 'mount', 'prove', 'care'].map((s): [string, string] => [s, `/job/1/${s}`]),
+  ...['match', 'kit', 'teardown', 'prep', 'pads', 'paste', 'mount', 'prove', 'care'].map((s): [string, string] => [
+    s,
+    `/job/1/${s}`,
+  ]),
   ['match, clash', '/job/3/match'],
   ['prove, finished', '/job/5/prove'],
   ['bench mode, teardown', '/job/2/teardown/bench'],

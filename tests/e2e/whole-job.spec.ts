@@ -14,7 +14,13 @@ test('a board file becomes a signed traveller, and a restart keeps it', async ({
   // a new revision of a board, dropped on the library: drawn first, kept when told to
   const board = JSON.parse(readFileSync(join(house, 'demo/boards/tern-460-r2.board.json'), 'utf8'))
   Object.assign(board, { id: 'tern-460-r1', revision: 'R1' })
-  await page.locator('input[type=file]').setInputFiles({ name: 'tern-r1.board.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(board)) })
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({
+      name: 'tern-r1.board.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify(board)),
+    })
   await expect(page.getByRole('article', { name: 'tern-r1.board.json' })).toContainText('12 holes')
   await page.getByRole('button', { name: 'Keep in the library' }).click()
 
@@ -110,7 +116,10 @@ test('a second browser that signs the same step loses politely', async ({ browse
   // without the worker that keeps jobs on the device: what it fetches can not be held back here
   const alone = async () => (await browser.newContext({ serviceWorkers: 'block' })).newPage()
   const [a, b] = [await alone(), await alone()]
-  for (const [page, initials] of [[a, 'QA'], [b, 'ML']] as const) {
+  for (const [page, initials] of [
+    [a, 'QA'],
+    [b, 'ML'],
+  ] as const) {
     await page.addInitScript((i) => localStorage.setItem('fb.initials', i), initials)
     await page.goto(`${server.address}/job/3/kit`)
     await expect(page.locator('[data-step="kit.count"]')).toBeVisible()
@@ -128,7 +137,10 @@ test('a second browser that signs the same step loses politely', async ({ browse
 
 test('two people on one job see each other within a second', async ({ browser }) => {
   const [a, b] = [await (await browser.newContext()).newPage(), await (await browser.newContext()).newPage()]
-  const running = (page: Page) => page.getByRole('complementary', { name: 'Ledger' }).getByRole('button', { name: /Run the card with its stock cooler/ })
+  const running = (page: Page) =>
+    page
+      .getByRole('complementary', { name: 'Ledger' })
+      .getByRole('button', { name: /Run the card with its stock cooler/ })
   for (const page of [a, b]) {
     await page.goto(`${server.address}/job/3/kit`)
     await expect(running(page)).toBeVisible()
@@ -153,7 +165,13 @@ test('a faulty file is drawn up fault by fault and not kept', async ({ page }) =
   board.id = 'faulty'
   board.parts[0].heigthMm = 2
   board.holes[1].diameterMm = 'wide'
-  await page.locator('input[type=file]').setInputFiles({ name: 'faulty.board.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(board)) })
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({
+      name: 'faulty.board.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify(board)),
+    })
   const article = page.getByRole('article', { name: 'faulty.board.json' })
   await expect(article).toContainText('2 faults; nothing was kept')
   await expect(article.getByRole('row', { name: /\/holes\/1\/diameterMm/ })).toContainText('found the text "wide"')

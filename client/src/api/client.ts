@@ -17,7 +17,13 @@ export const http = createClient<paths>({ baseUrl: '' })
 
 /** What the server refused, with its sentence and the place of each fault. */
 export class Refusal extends Error {
-  constructor(readonly status: number, readonly title: string, message: string, readonly errors: { pointer: string; message: string }[], readonly waitsFor: string[]) {
+  constructor(
+    readonly status: number,
+    readonly title: string,
+    message: string,
+    readonly errors: { pointer: string; message: string }[],
+    readonly waitsFor: string[],
+  ) {
     super(message)
   }
 }
@@ -33,8 +39,19 @@ export async function answer<T>(call: Promise<Answer<T>>): Promise<T> {
     throw new Refusal(0, 'No answer', 'The server does not answer. Nothing was lost; try again when it runs.', [], [])
   }
   if (result.response.ok) return result.data as T
-  const p = (result.error ?? {}) as { title?: string; detail?: string; errors?: { pointer: string; message: string }[]; waitsFor?: string[] }
-  throw new Refusal(result.response.status, p.title ?? `Answer ${result.response.status}`, p.detail ?? 'The server refused without a reason.', p.errors ?? [], p.waitsFor ?? [])
+  const p = (result.error ?? {}) as {
+    title?: string
+    detail?: string
+    errors?: { pointer: string; message: string }[]
+    waitsFor?: string[]
+  }
+  throw new Refusal(
+    result.response.status,
+    p.title ?? `Answer ${result.response.status}`,
+    p.detail ?? 'The server refused without a reason.',
+    p.errors ?? [],
+    p.waitsFor ?? [],
+  )
 }
 
 export const ifMatch = (version: number) => ({ 'If-Match': `"${version}"` })

@@ -10,7 +10,9 @@ export function useCaliper(wanted: boolean, take: (r: CaliperReading) => void) {
   useEffect(() => {
     if (!wanted) return
     const source = new EventSource('/api/instruments/live')
-    source.addEventListener('caliper', (e) => current.current(JSON.parse((e as MessageEvent<string>).data) as CaliperReading))
+    source.addEventListener('caliper', (e) =>
+      current.current(JSON.parse((e as MessageEvent<string>).data) as CaliperReading),
+    )
     return () => source.close()
   }, [wanted])
 }

@@ -6,7 +6,10 @@ export function useLive() {
   const client = useQueryClient()
   useEffect(() => {
     const source = new EventSource('/api/live')
-    const again = () => { void client.invalidateQueries({ queryKey: ['job'] }); void client.invalidateQueries({ queryKey: ['bench'] }) }
+    const again = () => {
+      void client.invalidateQueries({ queryKey: ['job'] })
+      void client.invalidateQueries({ queryKey: ['bench'] })
+    }
     source.addEventListener('changed', again)
     return () => source.close()
   }, [client])

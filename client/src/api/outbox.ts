@@ -2,7 +2,19 @@ import { useSyncExternalStore } from 'react'
 import { answer, http, ifMatch, Refusal } from './client'
 
 /** A sign-off or take-back that could not be sent yet, or that met somebody else's. */
-export interface Parcel { key: string; jobId: number; stepId: string; title: string; kind: 'sign' | 'undo'; by: string; count?: number; overrideReason?: string; version: number; doneAt: string; conflict?: string }
+export interface Parcel {
+  key: string
+  jobId: number
+  stepId: string
+  title: string
+  kind: 'sign' | 'undo'
+  by: string
+  count?: number
+  overrideReason?: string
+  version: number
+  doneAt: string
+  conflict?: string
+}
 
 const place = 'fb.outbox'
 const listeners = new Set<() => void>()
@@ -10,7 +22,11 @@ let parcels: Parcel[] = read()
 let sending = false
 
 function read(): Parcel[] {
-  try { return JSON.parse(localStorage.getItem(place) ?? '[]') as Parcel[] } catch { return [] }
+  try {
+    return JSON.parse(localStorage.getItem(place) ?? '[]') as Parcel[]
+  } catch {
+    return []
+  }
 }
 
 function keep(next: Parcel[]) {
@@ -19,7 +35,11 @@ function keep(next: Parcel[]) {
   listeners.forEach((l) => l())
 }
 
-export const useOutbox = () => useSyncExternalStore((l) => (listeners.add(l), () => listeners.delete(l)), () => parcels)
+export const useOutbox = () =>
+  useSyncExternalStore(
+    (l) => (listeners.add(l), () => listeners.delete(l)),
+    () => parcels,
+  )
 export const waiting = (list: Parcel[], jobId: number) => list.filter((p) => p.jobId === jobId && !p.conflict)
 
 /** Keeps one until the shop has it; a step that waits already counts on from there. */
@@ -31,7 +51,9 @@ export function enqueue(p: Omit<Parcel, 'key' | 'doneAt'>) {
 export const drop = (key: string) => keep(parcels.filter((p) => p.key !== key))
 
 /** Mine once more, on what stands now. */
-export const again = (key: string, version: number) => { keep(parcels.map((p) => (p.key === key ? { ...p, key: crypto.randomUUID(), version, conflict: undefined } : p))) }
+export const again = (key: string, version: number) => {
+  keep(parcels.map((p) => (p.key === key ? { ...p, key: crypto.randomUUID(), version, conflict: undefined } : p)))
+}
 
 /** Sends what waits, in order. What the shop refuses stays as a conflict to look at; nothing is merged silently. */
 export async function flush(): Promise<boolean> {
@@ -40,9 +62,17 @@ export async function flush(): Promise<boolean> {
   let sent = false
   try {
     for (const p of parcels.filter((x) => !x.conflict)) {
-      const options = { params: { path: { id: p.jobId, stepId: p.stepId } }, headers: ifMatch(p.version), body: { by: p.by, count: p.count, overrideReason: p.overrideReason, key: p.key, doneAt: p.doneAt } }
+      const options = {
+        params: { path: { id: p.jobId, stepId: p.stepId } },
+        headers: ifMatch(p.version),
+        body: { by: p.by, count: p.count, overrideReason: p.overrideReason, key: p.key, doneAt: p.doneAt },
+      }
       try {
-        await answer(p.kind === 'sign' ? http.POST('/api/jobs/{id}/steps/{stepId}/sign', options) : http.POST('/api/jobs/{id}/steps/{stepId}/undo', options))
+        await answer(
+          p.kind === 'sign'
+            ? http.POST('/api/jobs/{id}/steps/{stepId}/sign', options)
+            : http.POST('/api/jobs/{id}/steps/{stepId}/undo', options),
+        )
         keep(parcels.filter((x) => x.key !== p.key))
         sent = true
       } catch (e) {
@@ -51,6 +81,8 @@ export async function flush(): Promise<boolean> {
         sent = true
       }
     }
-  } finally { sending = false }
+  } finally {
+    sending = false
+  }
   return sent
 }

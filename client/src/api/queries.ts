@@ -1,68 +1,195 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { answer, http, ifMatch, type JobView, type Schemas } from './client'
 
-export const useBench = () => useQuery({ queryKey: ['bench'], queryFn: () => answer(http.GET('/api/bench')), refetchInterval: 20_000 })
-export const useComparison = (id: string, blocks: string[]) => useQuery({ queryKey: ['compare', id, ...blocks], queryFn: () => answer(http.GET('/api/boards/{id}/compare', { params: { path: { id }, query: { blocks: blocks.join(',') } } })) })
-export const usePlanB = (id: string) => useQuery({ queryKey: ['plan-b', id], queryFn: () => answer(http.GET('/api/boards/{id}/plan-b', { params: { path: { id } } })) })
+export const useBench = () =>
+  useQuery({ queryKey: ['bench'], queryFn: () => answer(http.GET('/api/bench')), refetchInterval: 20_000 })
+export const useComparison = (id: string, blocks: string[]) =>
+  useQuery({
+    queryKey: ['compare', id, ...blocks],
+    queryFn: () =>
+      answer(http.GET('/api/boards/{id}/compare', { params: { path: { id }, query: { blocks: blocks.join(',') } } })),
+  })
+export const usePlanB = (id: string) =>
+  useQuery({
+    queryKey: ['plan-b', id],
+    queryFn: () => answer(http.GET('/api/boards/{id}/plan-b', { params: { path: { id } } })),
+  })
 export const useBoards = () => useQuery({ queryKey: ['boards'], queryFn: () => answer(http.GET('/api/boards')) })
 export const useBlocks = () => useQuery({ queryKey: ['blocks'], queryFn: () => answer(http.GET('/api/blocks')) })
-export const useBoard = (id?: string) => useQuery({ queryKey: ['board', id], enabled: !!id, queryFn: () => answer(http.GET('/api/boards/{id}', { params: { path: { id: id! } } })) })
-export const useBlock = (id?: string) => useQuery({ queryKey: ['block', id], enabled: !!id, queryFn: () => answer(http.GET('/api/blocks/{id}', { params: { path: { id: id! } } })) })
+export const useBoard = (id?: string) =>
+  useQuery({
+    queryKey: ['board', id],
+    enabled: !!id,
+    queryFn: () => answer(http.GET('/api/boards/{id}', { params: { path: { id: id! } } })),
+  })
+export const useBlock = (id?: string) =>
+  useQuery({
+    queryKey: ['block', id],
+    enabled: !!id,
+    queryFn: () => answer(http.GET('/api/blocks/{id}', { params: { path: { id: id! } } })),
+  })
 export const useBlocksFor = (boardId?: string) =>
-  useQuery({ queryKey: ['match', 'board', boardId], enabled: !!boardId, queryFn: () => answer(http.GET('/api/boards/{id}/blocks', { params: { path: { id: boardId! } } })) })
+  useQuery({
+    queryKey: ['match', 'board', boardId],
+    enabled: !!boardId,
+    queryFn: () => answer(http.GET('/api/boards/{id}/blocks', { params: { path: { id: boardId! } } })),
+  })
 export const useBoardsFor = (blockId?: string) =>
-  useQuery({ queryKey: ['match', 'block', blockId], enabled: !!blockId, queryFn: () => answer(http.GET('/api/blocks/{id}/boards', { params: { path: { id: blockId! } } })) })
+  useQuery({
+    queryKey: ['match', 'block', blockId],
+    enabled: !!blockId,
+    queryFn: () => answer(http.GET('/api/blocks/{id}/boards', { params: { path: { id: blockId! } } })),
+  })
 export const useMatch = (boardId?: string, blockId?: string) =>
   useQuery({
-    queryKey: ['match', boardId, blockId], enabled: !!boardId && !!blockId,
-    queryFn: () => answer(http.GET('/api/match/{boardId}/{blockId}', { params: { path: { boardId: boardId!, blockId: blockId! } } })),
+    queryKey: ['match', boardId, blockId],
+    enabled: !!boardId && !!blockId,
+    queryFn: () =>
+      answer(
+        http.GET('/api/match/{boardId}/{blockId}', { params: { path: { boardId: boardId!, blockId: blockId! } } }),
+      ),
   })
 export const useDrawer = () => useQuery({ queryKey: ['drawer'], queryFn: () => answer(http.GET('/api/drawer')) })
 export const useJob = (id: number) =>
-  useQuery({ queryKey: ['job', id], queryFn: () => answer(http.GET('/api/jobs/{id}', { params: { path: { id } } })), refetchInterval: 10_000 })
+  useQuery({
+    queryKey: ['job', id],
+    queryFn: () => answer(http.GET('/api/jobs/{id}', { params: { path: { id } } })),
+    refetchInterval: 10_000,
+  })
 
 /** Changes that belong to one job; each loads the job again when it is done, refused or not. */
 export function useJobChanges(job: JobView) {
   const client = useQueryClient()
-  const again = { onSettled: () => { void client.invalidateQueries({ queryKey: ['bench'] }); return client.invalidateQueries({ queryKey: ['job', job.id] }) } }
+  const again = {
+    onSettled: () => {
+      void client.invalidateQueries({ queryKey: ['bench'] })
+      return client.invalidateQueries({ queryKey: ['job', job.id] })
+    },
+  }
   const version = (stepId: string) => job.steps.find((s) => s.stepId === stepId)?.version ?? 0
   const path = { id: job.id }
   return {
     sign: useMutation({
       ...again,
       mutationFn: (v: { stepId: string; by: string; count?: number; overrideReason?: string }) =>
-        answer(http.POST('/api/jobs/{id}/steps/{stepId}/sign', { params: { path: { ...path, stepId: v.stepId } }, headers: ifMatch(version(v.stepId)), body: { by: v.by, count: v.count, overrideReason: v.overrideReason } })),
+        answer(
+          http.POST('/api/jobs/{id}/steps/{stepId}/sign', {
+            params: { path: { ...path, stepId: v.stepId } },
+            headers: ifMatch(version(v.stepId)),
+            body: { by: v.by, count: v.count, overrideReason: v.overrideReason },
+          }),
+        ),
     }),
     undo: useMutation({
       ...again,
       mutationFn: (v: { stepId: string; by: string }) =>
-        answer(http.POST('/api/jobs/{id}/steps/{stepId}/undo', { params: { path: { ...path, stepId: v.stepId } }, headers: ifMatch(version(v.stepId)), body: { by: v.by } })),
+        answer(
+          http.POST('/api/jobs/{id}/steps/{stepId}/undo', {
+            params: { path: { ...path, stepId: v.stepId } },
+            headers: ifMatch(version(v.stepId)),
+            body: { by: v.by },
+          }),
+        ),
     }),
     change: useMutation({
       ...again,
       mutationFn: (v: Partial<Schemas['JobChange']>) =>
-        answer(http.PUT('/api/jobs/{id}', {
-          params: { path }, headers: ifMatch(job.version),
-          body: { title: job.title, client: job.client, bench: job.bench, blockId: job.block?.id, pasteId: job.pasteId, padChoices: job.padChoices, ...v },
-        })),
+        answer(
+          http.PUT('/api/jobs/{id}', {
+            params: { path },
+            headers: ifMatch(job.version),
+            body: {
+              title: job.title,
+              client: job.client,
+              bench: job.bench,
+              blockId: job.block?.id,
+              pasteId: job.pasteId,
+              padChoices: job.padChoices,
+              ...v,
+            },
+          }),
+        ),
     }),
-    way: useMutation({ ...again, mutationFn: (body: Schemas['WayChosen']) => answer(http.PUT('/api/jobs/{id}/ways', { params: { path }, headers: ifMatch(job.sheets.versions['ways'] ?? 0), body })) }),
-    asFound: useMutation({ ...again, mutationFn: (body: Schemas['AsFoundChange']) => answer(http.PUT('/api/jobs/{id}/as-found', { params: { path }, headers: ifMatch(job.sheets.versions['as-found'] ?? 0), body })) }),
+    way: useMutation({
+      ...again,
+      mutationFn: (body: Schemas['WayChosen']) =>
+        answer(
+          http.PUT('/api/jobs/{id}/ways', {
+            params: { path },
+            headers: ifMatch(job.sheets.versions['ways'] ?? 0),
+            body,
+          }),
+        ),
+    }),
+    asFound: useMutation({
+      ...again,
+      mutationFn: (body: Schemas['AsFoundChange']) =>
+        answer(
+          http.PUT('/api/jobs/{id}/as-found', {
+            params: { path },
+            headers: ifMatch(job.sheets.versions['as-found'] ?? 0),
+            body,
+          }),
+        ),
+    }),
     putAway: useMutation({
-      onSettled: async () => { await again.onSettled(); await client.invalidateQueries({ queryKey: ['drawer'] }) },
-      mutationFn: (v: { sheet: number; by: string }) => answer(http.POST('/api/jobs/{id}/cutting/{sheet}/put-away', { params: { path: { ...path, sheet: v.sheet } }, body: { by: v.by } as never })),
+      onSettled: async () => {
+        await again.onSettled()
+        await client.invalidateQueries({ queryKey: ['drawer'] })
+      },
+      mutationFn: (v: { sheet: number; by: string }) =>
+        answer(
+          http.POST('/api/jobs/{id}/cutting/{sheet}/put-away', {
+            params: { path: { ...path, sheet: v.sheet } },
+            body: { by: v.by } as never,
+          }),
+        ),
     }),
-    read: useMutation({ ...again, mutationFn: (body: Schemas['NewReading']) => answer(http.POST('/api/jobs/{id}/readings', { params: { path }, body })) }),
-    strike: useMutation({ ...again, mutationFn: (readingId: number) => answer(http.DELETE('/api/jobs/{id}/readings/{readingId}', { params: { path: { ...path, readingId } } })) }),
-    note: useMutation({ ...again, mutationFn: (body: Schemas['NewNote']) => answer(http.POST('/api/jobs/{id}/notes', { params: { path }, body })) }),
-    startTimer: useMutation({ ...again, mutationFn: (stepId: string) => answer(http.POST('/api/jobs/{id}/timers', { params: { path }, body: { stepId } })) }),
-    stopTimer: useMutation({ ...again, mutationFn: (timerId: number) => answer(http.DELETE('/api/jobs/{id}/timers/{timerId}', { params: { path: { ...path, timerId } } })) }),
+    read: useMutation({
+      ...again,
+      mutationFn: (body: Schemas['NewReading']) =>
+        answer(http.POST('/api/jobs/{id}/readings', { params: { path }, body })),
+    }),
+    strike: useMutation({
+      ...again,
+      mutationFn: (readingId: number) =>
+        answer(http.DELETE('/api/jobs/{id}/readings/{readingId}', { params: { path: { ...path, readingId } } })),
+    }),
+    note: useMutation({
+      ...again,
+      mutationFn: (body: Schemas['NewNote']) => answer(http.POST('/api/jobs/{id}/notes', { params: { path }, body })),
+    }),
+    startTimer: useMutation({
+      ...again,
+      mutationFn: (stepId: string) =>
+        answer(http.POST('/api/jobs/{id}/timers', { params: { path }, body: { stepId } })),
+    }),
+    stopTimer: useMutation({
+      ...again,
+      mutationFn: (timerId: number) =>
+        answer(http.DELETE('/api/jobs/{id}/timers/{timerId}', { params: { path: { ...path, timerId } } })),
+    }),
     photo: useMutation({
       ...again,
-      mutationFn: async (v: { by: string; stepId?: string; file: File; place?: { x: number; y: number; face: string } }) => {
-        const query = new URLSearchParams({ by: v.by, ...(v.stepId ? { stepId: v.stepId } : {}), ...(v.place ? { xMm: String(v.place.x), yMm: String(v.place.y), face: v.place.face } : {}) })
-        const response = await fetch(`/api/jobs/${job.id}/photos?${query}`, { method: 'POST', headers: { 'Content-Type': v.file.type }, body: v.file })
-        return answer(Promise.resolve({ data: response.ok, error: response.ok ? undefined : await response.json(), response }))
+      mutationFn: async (v: {
+        by: string
+        stepId?: string
+        file: File
+        place?: { x: number; y: number; face: string }
+      }) => {
+        const query = new URLSearchParams({
+          by: v.by,
+          ...(v.stepId ? { stepId: v.stepId } : {}),
+          ...(v.place ? { xMm: String(v.place.x), yMm: String(v.place.y), face: v.place.face } : {}),
+        })
+        const response = await fetch(`/api/jobs/${job.id}/photos?${query}`, {
+          method: 'POST',
+          headers: { 'Content-Type': v.file.type },
+          body: v.file,
+        })
+        return answer(
+          Promise.resolve({ data: response.ok, error: response.ok ? undefined : await response.json(), response }),
+        )
       },
     }),
   }

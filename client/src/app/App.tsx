@@ -10,7 +10,9 @@ const Traveller = lazy(() => import('../stations/Traveller').then((m) => ({ defa
 const BenchMode = lazy(() => import('../bench/BenchMode').then((m) => ({ default: m.BenchMode })))
 const Library = lazy(() => import('../library/Library').then((m) => ({ default: m.Library })))
 const Drawer = lazy(() => import('../drawer/Drawer').then((m) => ({ default: m.Drawer })))
-const InstrumentsPage = lazy(() => import('../instruments/InstrumentsPage').then((m) => ({ default: m.InstrumentsPage })))
+const InstrumentsPage = lazy(() =>
+  import('../instruments/InstrumentsPage').then((m) => ({ default: m.InstrumentsPage })),
+)
 const RestorePage = lazy(() => import('../stations/care/RestorePage').then((m) => ({ default: m.RestorePage })))
 const TrayPage = lazy(() => import('../stations/teardown/TrayMap').then((m) => ({ default: m.TrayPage })))
 const TargetPage = lazy(() => import('../library/trace/TargetPage').then((m) => ({ default: m.TargetPage })))
@@ -33,7 +35,17 @@ export function App() {
           <Route path="/library/:kind?/:id?" element={<Library />} />
           <Route path="/instruments" element={<InstrumentsPage />} />
           <Route path="/drawer" element={<Drawer />} />
-          <Route path="*" element={<p className="m-6 text-[18px]">There is no such page. <a className="text-copper underline" href="/">To the benches</a></p>} />
+          <Route
+            path="*"
+            element={
+              <p className="m-6 text-[18px]">
+                There is no such page.{' '}
+                <a className="text-copper underline" href="/">
+                  To the benches
+                </a>
+              </p>
+            }
+          />
         </Route>
       </Routes>
     </Suspense>

@@ -4,20 +4,45 @@ import { useBench, useBlocks, useBoards } from '../api/queries'
 import { Dialog } from '../ui/Dialog'
 import { stationName } from '../ui/format'
 
-interface Place { kind: string; text: string; to: string }
+interface Place {
+  kind: string
+  text: string
+  to: string
+}
 
 /** Finds any job, board, block, station or place by a few letters of each word. */
 export function Finder({ open, onClose }: { open: boolean; onClose: () => void }) {
   const [text, setText] = useState('')
   const [at, setAt] = useState(0)
   const go = useNavigate()
-  const found = usePlaces(open).filter((p) => text.toLowerCase().split(/\s+/).every((w) => `${p.kind} ${p.text}`.toLowerCase().includes(w))).slice(0, 12)
-  const pick = (p?: Place) => { if (p) { go(p.to); setText(''); setAt(0); onClose() } }
+  const found = usePlaces(open)
+    .filter((p) =>
+      text
+        .toLowerCase()
+        .split(/\s+/)
+        .every((w) => `${p.kind} ${p.text}`.toLowerCase().includes(w)),
+    )
+    .slice(0, 12)
+  const pick = (p?: Place) => {
+    if (p) {
+      go(p.to)
+      setText('')
+      setAt(0)
+      onClose()
+    }
+  }
   return (
     <Dialog open={open} onClose={onClose} title="Find">
       <input
-        autoFocus value={text} aria-label="Find a job, board, block, step or place" placeholder="job, board, block, step" className="w-full border border-rule bg-raised px-3 py-2 text-[18px]"
-        onChange={(e) => { setText(e.target.value); setAt(0) }}
+        autoFocus
+        value={text}
+        aria-label="Find a job, board, block, step or place"
+        placeholder="job, board, block, step"
+        className="w-full border border-rule bg-raised px-3 py-2 text-[18px]"
+        onChange={(e) => {
+          setText(e.target.value)
+          setAt(0)
+        }}
         onKeyDown={(e) => {
           if (e.key === 'ArrowDown') setAt((a) => Math.min(found.length - 1, a + 1))
           else if (e.key === 'ArrowUp') setAt((a) => Math.max(0, a - 1))
@@ -29,8 +54,13 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
       <ul className="mt-3">
         {found.map((p, i) => (
           <li key={p.kind + p.to + p.text}>
-            <button type="button" onClick={() => pick(p)} className={`flex w-full gap-3 px-2 py-1.5 text-left ${i === at ? 'bg-copper-wash' : ''}`}>
-              <span className="w-16 shrink-0 text-soft">{p.kind}</span><span>{p.text}</span>
+            <button
+              type="button"
+              onClick={() => pick(p)}
+              className={`flex w-full gap-3 px-2 py-1.5 text-left ${i === at ? 'bg-copper-wash' : ''}`}
+            >
+              <span className="w-16 shrink-0 text-soft">{p.kind}</span>
+              <span>{p.text}</span>
             </button>
           </li>
         ))}
@@ -49,10 +79,23 @@ function usePlaces(open: boolean): Place[] {
     ...(bench?.jobs ?? []).flatMap((j) => [
       { kind: 'job', text: `${j.id} ${j.title}`, to: `/job/${j.id}/${j.station}` },
       ...(j.nextStep ? [{ kind: 'step', text: `${j.nextStep} (job ${j.id})`, to: `/job/${j.id}/${j.station}` }] : []),
-      ...j.route.map((r) => ({ kind: 'station', text: `${stationName(r.station)}, job ${j.id}, ${j.title}`, to: `/job/${j.id}/${r.station}` })),
+      ...j.route.map((r) => ({
+        kind: 'station',
+        text: `${stationName(r.station)}, job ${j.id}, ${j.title}`,
+        to: `/job/${j.id}/${r.station}`,
+      })),
     ]),
-    ...(boards ?? []).map((b) => ({ kind: 'board', text: `${b.maker} ${b.model} ${b.boardCode} ${b.revision}`, to: `/library/boards/${b.id}` })),
+    ...(boards ?? []).map((b) => ({
+      kind: 'board',
+      text: `${b.maker} ${b.model} ${b.boardCode} ${b.revision}`,
+      to: `/library/boards/${b.id}`,
+    })),
     ...(blocks ?? []).map((b) => ({ kind: 'block', text: `${b.maker} ${b.model}`, to: `/library/blocks/${b.id}` })),
-    { kind: 'place', text: 'Benches', to: '/' }, { kind: 'place', text: 'Library', to: '/library' }, { kind: 'place', text: 'Drawer', to: '/drawer' }, { kind: 'place', text: 'Instruments: caliper, torque driver, camera', to: '/instruments' }, { kind: 'place', text: 'Whose twin is it', to: '/library/twin' }, { kind: 'place', text: 'Trace a photo', to: '/library/trace' },
+    { kind: 'place', text: 'Benches', to: '/' },
+    { kind: 'place', text: 'Library', to: '/library' },
+    { kind: 'place', text: 'Drawer', to: '/drawer' },
+    { kind: 'place', text: 'Instruments: caliper, torque driver, camera', to: '/instruments' },
+    { kind: 'place', text: 'Whose twin is it', to: '/library/twin' },
+    { kind: 'place', text: 'Trace a photo', to: '/library/trace' },
   ]
 }

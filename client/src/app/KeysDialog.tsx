@@ -1,10 +1,52 @@
 import { Dialog } from '../ui/Dialog'
 
 const lists: [string, [string, string][]][] = [
-  ['Anywhere', [['?', 'this list'], ['Ctrl K', 'find a job, board, block, step or place'], ['B', 'benches'], ['L', 'library'], ['D', 'drawer']]],
-  ['On a job', [['Space', 'sign the step'], ['Backspace', 'take the last sign-off back'], ['1 – 9', 'go to a station'], ['← →', 'look at the step before or after'], ['F', 'turn the board over'], ['T', "start the step's timer"], ['N', 'write a note'], ['G', 'bench mode'], ['X', 'cut a section, at Pads']]],
-  ['Tracing a photo', [['H', 'click holes'], ['P', 'draw parts'], ['M, Esc', 'move the picture'], ['← → ↑ ↓', 'move by 0.1 mm'], ['Delete', 'take it out']]],
-  ['At the bench', [['Space, right pedal', 'done'], ['Backspace, left pedal', 'back one'], ['F', 'turn the board over'], ['T', 'timer'], ['V', 'read it aloud'], ['+ −', 'count a screw'], ['Esc', 'back to the desk']]],
+  [
+    'Anywhere',
+    [
+      ['?', 'this list'],
+      ['Ctrl K', 'find a job, board, block, step or place'],
+      ['B', 'benches'],
+      ['L', 'library'],
+      ['D', 'drawer'],
+    ],
+  ],
+  [
+    'On a job',
+    [
+      ['Space', 'sign the step'],
+      ['Backspace', 'take the last sign-off back'],
+      ['1 – 9', 'go to a station'],
+      ['← →', 'look at the step before or after'],
+      ['F', 'turn the board over'],
+      ['T', "start the step's timer"],
+      ['N', 'write a note'],
+      ['G', 'bench mode'],
+      ['X', 'cut a section, at Pads'],
+    ],
+  ],
+  [
+    'Tracing a photo',
+    [
+      ['H', 'click holes'],
+      ['P', 'draw parts'],
+      ['M, Esc', 'move the picture'],
+      ['← → ↑ ↓', 'move by 0.1 mm'],
+      ['Delete', 'take it out'],
+    ],
+  ],
+  [
+    'At the bench',
+    [
+      ['Space, right pedal', 'done'],
+      ['Backspace, left pedal', 'back one'],
+      ['F', 'turn the board over'],
+      ['T', 'timer'],
+      ['V', 'read it aloud'],
+      ['+ −', 'count a screw'],
+      ['Esc', 'back to the desk'],
+    ],
+  ],
 ]
 
 export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
@@ -14,7 +56,14 @@ export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => vo
         {lists.map(([title, keys]) => (
           <section key={title}>
             <h3 className="mb-1 font-bold text-copper">{title}</h3>
-            <dl>{keys.map(([k, v]) => <div key={k} className="border-b border-rule py-1"><dt className="num text-[17px] font-semibold">{k}</dt><dd className="text-soft">{v}</dd></div>)}</dl>
+            <dl>
+              {keys.map(([k, v]) => (
+                <div key={k} className="border-b border-rule py-1">
+                  <dt className="num text-[17px] font-semibold">{k}</dt>
+                  <dd className="text-soft">{v}</dd>
+                </div>
+              ))}
+            </dl>
           </section>
         ))}
       </div>

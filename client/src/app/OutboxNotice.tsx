@@ -17,25 +17,59 @@ export function OutboxNotice() {
   const met = parcels.filter((p) => p.conflict)
   useEffect(() => {
     if (waits.length === 0) return
-    const send = () => void flush().then((sent) => { if (sent) void client.invalidateQueries() })
+    const send = () =>
+      void flush().then((sent) => {
+        if (sent) void client.invalidateQueries()
+      })
     const t = setInterval(send, every)
     window.addEventListener('online', send)
     send()
-    return () => { clearInterval(t); window.removeEventListener('online', send) }
+    return () => {
+      clearInterval(t)
+      window.removeEventListener('online', send)
+    }
   }, [waits.length > 0, client])
   if (parcels.length === 0) return null
   return (
-    <div role="status" aria-label="Kept on this device" className={`no-print fixed left-1/2 top-1.5 z-30 flex -translate-x-1/2 items-center gap-4 border-l-8 px-4 py-2 text-[17px] shadow-lg ${met.length ? 'border-plum bg-plum-wash' : 'border-amber bg-amber-wash'}`}>
-      {waits.length > 0 && <span><b>{waits.length} {waits.length === 1 ? 'step' : 'steps'} kept on this device</b>, sent when the shop answers</span>}
-      {met.length > 0 && <><b>{met.length} met somebody else’s</b><Button kind="go" onClick={() => setOpen(true)}>Look</Button></>}
+    <div
+      role="status"
+      aria-label="Kept on this device"
+      className={`no-print fixed left-1/2 top-1.5 z-30 flex -translate-x-1/2 items-center gap-4 border-l-8 px-4 py-2 text-[17px] shadow-lg ${met.length ? 'border-plum bg-plum-wash' : 'border-amber bg-amber-wash'}`}
+    >
+      {waits.length > 0 && (
+        <span>
+          <b>
+            {waits.length} {waits.length === 1 ? 'step' : 'steps'} kept on this device
+          </b>
+          , sent when the shop answers
+        </span>
+      )}
+      {met.length > 0 && (
+        <>
+          <b>{met.length} met somebody else’s</b>
+          <Button kind="go" onClick={() => setOpen(true)}>
+            Look
+          </Button>
+        </>
+      )}
       <Dialog open={open && met.length > 0} onClose={() => setOpen(false)} title="Signed while you were away" wide>
         {met.map((p) => (
           <div key={p.key} className="mb-3 border-l-4 border-plum pl-3">
-            <p className="text-[17px] font-bold">{p.kind === 'sign' ? 'Yours' : 'Your take-back'}: {p.title}, {clock(p.doneAt)}</p>
+            <p className="text-[17px] font-bold">
+              {p.kind === 'sign' ? 'Yours' : 'Your take-back'}: {p.title}, {clock(p.doneAt)}
+            </p>
             <p>{p.conflict}</p>
             <div className="mt-1.5 flex gap-2">
               <Button onClick={() => drop(p.key)}>Let theirs stand</Button>
-              <Button onClick={() => { const job = client.getQueryData<JobView>(['job', p.jobId]); again(p.key, job?.steps.find((s) => s.stepId === p.stepId)?.version ?? p.version); void flush().then(() => client.invalidateQueries()) }}>Send mine again</Button>
+              <Button
+                onClick={() => {
+                  const job = client.getQueryData<JobView>(['job', p.jobId])
+                  again(p.key, job?.steps.find((s) => s.stepId === p.stepId)?.version ?? p.version)
+                  void flush().then(() => client.invalidateQueries())
+                }}
+              >
+                Send mine again
+              </Button>
             </div>
           </div>
         ))}

@@ -14,25 +14,68 @@ export function Shell() {
   const [theme, setTheme] = useTheme()
   const go = useNavigate()
   const close = () => open(null)
-  useKeys({ '?': () => open('keys'), 'ctrl+k': () => open('find'), b: () => go('/'), l: () => go('/library'), d: () => go('/drawer') })
+  useKeys({
+    '?': () => open('keys'),
+    'ctrl+k': () => open('find'),
+    b: () => go('/'),
+    l: () => go('/library'),
+    d: () => go('/drawer'),
+  })
   return (
     <HeaderSlotProvider>
       <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[52px_minmax(0,1fr)]">
         <header className="no-print flex items-center gap-4 border-b border-rule bg-paper pr-4">
-          <NavLink to="/" className="flex h-full w-[207px] shrink-0 items-center gap-3 pl-4" aria-label="Faithful Bracket, to the benches">
+          <NavLink
+            to="/"
+            className="flex h-full w-[207px] shrink-0 items-center gap-3 pl-4"
+            aria-label="Faithful Bracket, to the benches"
+          >
             <Tie />
             <b className="text-[17px]">Faithful Bracket</b>
           </NavLink>
-          <div className="flex min-w-0 flex-1 items-center gap-4 overflow-hidden whitespace-nowrap"><HeaderSlot /></div>
+          <div className="flex min-w-0 flex-1 items-center gap-4 overflow-hidden whitespace-nowrap">
+            <HeaderSlot />
+          </div>
           <nav className="flex items-center gap-4 text-[15px]" aria-label="Places">
-            {[['/', 'Benches'], ['/library', 'Library'], ['/drawer', 'Drawer'], ['/instruments', 'Instruments']].map(([to, text]) => (
-              <NavLink key={to} to={to} end={to === '/'} className={({ isActive }) => (isActive ? 'border-b-3 border-copper font-bold' : 'border-b-3 border-transparent text-soft')}>{text}</NavLink>
+            {[
+              ['/', 'Benches'],
+              ['/library', 'Library'],
+              ['/drawer', 'Drawer'],
+              ['/instruments', 'Instruments'],
+            ].map(([to, text]) => (
+              <NavLink
+                key={to}
+                to={to}
+                end={to === '/'}
+                className={({ isActive }) =>
+                  isActive ? 'border-b-3 border-copper font-bold' : 'border-b-3 border-transparent text-soft'
+                }
+              >
+                {text}
+              </NavLink>
             ))}
           </nav>
-          <button type="button" className="text-[14px] text-soft" onClick={() => open('find')}>Find <kbd className="num">Ctrl K</kbd></button>
-          <button type="button" className="text-[14px] text-soft" onClick={() => open('keys')} aria-label="Keys">Keys <kbd className="num">?</kbd></button>
-          <button type="button" className="text-[14px] text-soft" onClick={() => setTheme(theme === 'night' ? 'paper' : 'night')}>{theme === 'night' ? 'Paper' : 'Night'}</button>
-          <button type="button" className="rounded-[3px] border border-rule bg-card px-3 py-1" onClick={() => open('who')} aria-label={`Signs as ${initials}, change`}>signs <b className="ml-1">{initials}</b></button>
+          <button type="button" className="text-[14px] text-soft" onClick={() => open('find')}>
+            Find <kbd className="num">Ctrl K</kbd>
+          </button>
+          <button type="button" className="text-[14px] text-soft" onClick={() => open('keys')} aria-label="Keys">
+            Keys <kbd className="num">?</kbd>
+          </button>
+          <button
+            type="button"
+            className="text-[14px] text-soft"
+            onClick={() => setTheme(theme === 'night' ? 'paper' : 'night')}
+          >
+            {theme === 'night' ? 'Paper' : 'Night'}
+          </button>
+          <button
+            type="button"
+            className="rounded-[3px] border border-rule bg-card px-3 py-1"
+            onClick={() => open('who')}
+            aria-label={`Signs as ${initials}, change`}
+          >
+            signs <b className="ml-1">{initials}</b>
+          </button>
         </header>
         <Outlet />
       </div>

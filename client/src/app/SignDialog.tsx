@@ -10,11 +10,28 @@ export function SignDialog({ open, onClose }: { open: boolean; onClose: () => vo
   const good = /^\p{L}{1,4}$/u.test(text)
   return (
     <Dialog open={open} onClose={onClose} title="Who signs here">
-      <form onSubmit={(e) => { e.preventDefault(); if (good) { set(text.toUpperCase()); onClose() } }} className="flex items-end gap-3">
-        <label className="flex-1">Bench initials, one to four letters
-          <input value={text} onChange={(e) => setText(e.target.value)} maxLength={4} className="mt-1 block w-full border border-rule bg-raised px-3 py-2 text-[22px] font-bold uppercase" />
+      <form
+        onSubmit={(e) => {
+          e.preventDefault()
+          if (good) {
+            set(text.toUpperCase())
+            onClose()
+          }
+        }}
+        className="flex items-end gap-3"
+      >
+        <label className="flex-1">
+          Bench initials, one to four letters
+          <input
+            value={text}
+            onChange={(e) => setText(e.target.value)}
+            maxLength={4}
+            className="mt-1 block w-full border border-rule bg-raised px-3 py-2 text-[22px] font-bold uppercase"
+          />
         </label>
-        <Button kind="go" type="submit" disabled={!good}>Sign as {text.toUpperCase() || '…'}</Button>
+        <Button kind="go" type="submit" disabled={!good}>
+          Sign as {text.toUpperCase() || '…'}
+        </Button>
       </form>
     </Dialog>
   )

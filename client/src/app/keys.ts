@@ -2,7 +2,9 @@ import { useEffect, useRef } from 'react'
 
 export type Keys = Record<string, (e: KeyboardEvent) => void>
 
-const typing = (e: KeyboardEvent) => e.target instanceof HTMLElement && e.target.closest('input, textarea, select, [contenteditable], [role=dialog]') !== null
+const typing = (e: KeyboardEvent) =>
+  e.target instanceof HTMLElement &&
+  e.target.closest('input, textarea, select, [contenteditable], [role=dialog]') !== null
 
 /** Listens for keys by name ("Space", "Backspace", "f", "ctrl+k") while nothing is being typed. */
 export function useKeys(keys: Keys, enabled = true) {

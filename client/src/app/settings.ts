@@ -11,7 +11,10 @@ export function write(key: string, value: string) {
 }
 
 export function useSetting(key: string, otherwise: string): [string, (v: string) => void] {
-  const value = useSyncExternalStore((l) => (listeners.add(l), () => listeners.delete(l)), () => read(key, otherwise))
+  const value = useSyncExternalStore(
+    (l) => (listeners.add(l), () => listeners.delete(l)),
+    () => read(key, otherwise),
+  )
   return [value, (v) => write(key, v)]
 }
 

@@ -25,31 +25,65 @@ export function BenchIndex() {
     <main className="scroll-thin grid min-h-0 grid-cols-[minmax(0,1fr)_332px] overflow-hidden">
       <div className="scroll-thin min-h-0 overflow-y-auto bg-mat px-6 py-5">
         <div className="mb-4 flex items-baseline gap-4">
-          <h1 className="text-[26px] font-bold">{open.length === 0 ? 'Nothing on the benches' : `${open.length} jobs on the benches`}</h1>
+          <h1 className="text-[26px] font-bold">
+            {open.length === 0 ? 'Nothing on the benches' : `${open.length} jobs on the benches`}
+          </h1>
           <span className="flex-1" />
-          <Button kind="go" onClick={() => setOpening(true)}>Open a job</Button>
+          <Button kind="go" onClick={() => setOpening(true)}>
+            Open a job
+          </Button>
         </div>
         {benches.map(([name, list]) => (
           <section key={name} className="mb-5" aria-label={name}>
             <h2 className="mb-1.5 text-[15px] font-semibold text-soft">{name}</h2>
-            <div className="grid gap-2.5">{list.map((j) => <Ticket key={j.id} job={j} timer={timers.find((t) => t.jobId === j.id)} />)}</div>
+            <div className="grid gap-2.5">
+              {list.map((j) => (
+                <Ticket key={j.id} job={j} timer={timers.find((t) => t.jobId === j.id)} />
+              ))}
+            </div>
           </section>
         ))}
         {jobs.some((j) => j.finished) && (
           <section aria-label="Finished">
             <h2 className="mb-1.5 text-[15px] font-semibold text-soft">Finished, on the shelf</h2>
-            <div className="grid gap-2.5">{jobs.filter((j) => j.finished).map((j) => <Ticket key={j.id} job={j} />)}</div>
+            <div className="grid gap-2.5">
+              {jobs
+                .filter((j) => j.finished)
+                .map((j) => (
+                  <Ticket key={j.id} job={j} />
+                ))}
+            </div>
           </section>
         )}
       </div>
-      <aside className="scroll-thin min-h-0 overflow-y-auto border-l border-rule bg-card px-4 py-4" aria-label="Timers and stock" tabIndex={0}>
+      <aside
+        className="scroll-thin min-h-0 overflow-y-auto border-l border-rule bg-card px-4 py-4"
+        aria-label="Timers and stock"
+        tabIndex={0}
+      >
         <h2 className="text-[20px] font-bold">Timers</h2>
-        {timers.length === 0 && <p className="mt-1 text-[14.5px] text-soft">None running. A wait starts with T at its step.</p>}
-        {timers.map((t) => <TimerRow key={t.id} timer={t} job={jobs.find((j) => j.id === t.jobId)} />)}
+        {timers.length === 0 && (
+          <p className="mt-1 text-[14.5px] text-soft">None running. A wait starts with T at its step.</p>
+        )}
+        {timers.map((t) => (
+          <TimerRow key={t.id} timer={t} job={jobs.find((j) => j.id === t.jobId)} />
+        ))}
         {timers.length > 0 && <Meanwhile jobs={open.filter((j) => !timers.some((t) => t.jobId === j.id))} />}
         <h2 className="mt-6 text-[20px] font-bold">Runs short</h2>
-        {runsShort.length === 0 ? <p className="mt-1 text-[14.5px] text-soft">Nothing in the drawer is low.</p> : <ul className="mt-1">{runsShort.map((r) => <li key={r} className="border-b border-rule/60 py-1 text-plum">{r}</li>)}</ul>}
-        <Link to="/drawer" className="mt-2 inline-block text-copper underline underline-offset-3">Open the drawer</Link>
+        {runsShort.length === 0 ? (
+          <p className="mt-1 text-[14.5px] text-soft">Nothing in the drawer is low.</p>
+        ) : (
+          <ul className="mt-1">
+            {runsShort.map((r) => (
+              <li key={r} className="border-b border-rule/60 py-1 text-plum">
+                {r}
+              </li>
+            ))}
+          </ul>
+        )}
+        <Link to="/drawer" className="mt-2 inline-block text-copper underline underline-offset-3">
+          Open the drawer
+        </Link>
       </aside>
       <OpenJob open={opening} onClose={() => setOpening(false)} />
     </main>
@@ -60,18 +94,32 @@ export function BenchIndex() {
 function Ticket({ job, timer }: { job: Job; timer?: Schemas['RunningTimer'] }) {
   const now = useNow()
   return (
-    <Link to={`/job/${job.id}/${job.station}`} className="grid grid-cols-[34px_minmax(0,1fr)_minmax(0,300px)] items-center gap-3 bg-card py-2.5 pr-4 shadow-[0_1px_0_var(--rule),inset_0_0_0_1px_var(--rule)] hover:bg-raised">
+    <Link
+      to={`/job/${job.id}/${job.station}`}
+      className="grid grid-cols-[34px_minmax(0,1fr)_minmax(0,300px)] items-center gap-3 bg-card py-2.5 pr-4 shadow-[0_1px_0_var(--rule),inset_0_0_0_1px_var(--rule)] hover:bg-raised"
+    >
       <span aria-hidden className="ml-3 h-[18px] w-[18px] rounded-full border-[3px] border-copper bg-mat" />
       <span className="min-w-0">
         <b className="block truncate text-[18px] leading-tight">{job.title}</b>
-        <span className="block truncate text-[14px] text-soft">job {job.id} · {job.boardName}{job.blockName ? ` · ${job.blockName}` : ''}</span>
+        <span className="block truncate text-[14px] text-soft">
+          job {job.id} · {job.boardName}
+          {job.blockName ? ` · ${job.blockName}` : ''}
+        </span>
         <Strip route={job.route} />
       </span>
       <span className="min-w-0 text-right">
-        <span className={`block text-[15px] leading-tight ${job.trouble ? 'font-semibold text-plum' : 'text-soft'}`}>{job.finished ? job.waits : `${stationName(job.station)}: ${job.waits}`}</span>
-        {job.nextStep && <span className="mt-0.5 line-clamp-2 block text-[15.5px] leading-tight text-copper">{job.nextStep}</span>}
+        <span className={`block text-[15px] leading-tight ${job.trouble ? 'font-semibold text-plum' : 'text-soft'}`}>
+          {job.finished ? job.waits : `${stationName(job.station)}: ${job.waits}`}
+        </span>
+        {job.nextStep && (
+          <span className="mt-0.5 line-clamp-2 block text-[15.5px] leading-tight text-copper">{job.nextStep}</span>
+        )}
         {timer && <span className="num text-[20px] font-semibold">{left(timer.endsAt, now).text}</span>}
-        {job.lastBy && <span className="num block text-[14px] text-soft">last {job.lastBy} {clock(job.lastAt)}</span>}
+        {job.lastBy && (
+          <span className="num block text-[14px] text-soft">
+            last {job.lastBy} {clock(job.lastAt)}
+          </span>
+        )}
       </span>
     </Link>
   )
@@ -80,11 +128,22 @@ function Ticket({ job, timer }: { job: Job; timer?: Schemas['RunningTimer'] }) {
 /** Nine marks: signed filled, under way half, open empty, in trouble crossed. */
 function Strip({ route }: { route: Schemas['StationState'][] }) {
   return (
-    <svg width={9 * 26} height={17} className="mt-1" role="img" aria-label={`${route.filter((r) => r.complete).length} of 9 stations signed`}>
+    <svg
+      width={9 * 26}
+      height={17}
+      className="mt-1"
+      role="img"
+      aria-label={`${route.filter((r) => r.complete).length} of 9 stations signed`}
+    >
       <path d={`M5 8H${8 * 26 + 5}`} stroke="var(--rule)" strokeWidth={2} />
       {route.map((r, i) => (
         <g key={r.station} transform={`translate(${i * 26 + 7} 8)`}>
-          <circle r={5.5} fill={r.complete ? 'var(--cool)' : 'var(--card)'} stroke={r.trouble ? 'var(--plum)' : r.signedSteps > 0 ? 'var(--cool)' : 'var(--soft)'} strokeWidth={1.7} />
+          <circle
+            r={5.5}
+            fill={r.complete ? 'var(--cool)' : 'var(--card)'}
+            stroke={r.trouble ? 'var(--plum)' : r.signedSteps > 0 ? 'var(--cool)' : 'var(--soft)'}
+            strokeWidth={1.7}
+          />
           {!r.complete && r.signedSteps > 0 && <path d="M0 -5.5A5.5 5.5 0 0 1 0 5.5Z" fill="var(--cool)" />}
           {r.trouble && <path d="M-3.5 3.5L3.5 -3.5" stroke="var(--plum)" strokeWidth={1.8} />}
         </g>
@@ -98,7 +157,13 @@ function TimerRow({ timer, job }: { timer: Schemas['RunningTimer']; job?: Job })
   return (
     <Link to={`/job/${timer.jobId}`} className="mt-2 flex items-center gap-3 border-b border-rule pb-2">
       <b className={`num w-24 text-[34px] leading-none ${over ? 'text-plum' : ''}`}>{text}</b>
-      <span className="min-w-0 text-[14.5px] leading-tight"><span className="block">{timer.label}{over && <b className="text-plum">, over</b>}</span><span className="text-soft">{job?.title}</span></span>
+      <span className="min-w-0 text-[14.5px] leading-tight">
+        <span className="block">
+          {timer.label}
+          {over && <b className="text-plum">, over</b>}
+        </span>
+        <span className="text-soft">{job?.title}</span>
+      </span>
     </Link>
   )
 }
@@ -106,7 +171,15 @@ function TimerRow({ timer, job }: { timer: Schemas['RunningTimer']; job?: Job })
 /** What hands can do while a wait runs. */
 function Meanwhile({ jobs }: { jobs: Job[] }) {
   const next = jobs.find((j) => j.nextStep && !j.trouble)
-  return next ? <p className="mt-3 text-[15px]">Meanwhile: <Link className="text-copper underline underline-offset-3" to={`/job/${next.id}/${next.station}`}>{next.nextStep}</Link>, {next.bench}.</p> : null
+  return next ? (
+    <p className="mt-3 text-[15px]">
+      Meanwhile:{' '}
+      <Link className="text-copper underline underline-offset-3" to={`/job/${next.id}/${next.station}`}>
+        {next.nextStep}
+      </Link>
+      , {next.bench}.
+    </p>
+  ) : null
 }
 
 /** Opens a job on a board of the library. */
@@ -123,21 +196,56 @@ function OpenJob({ open, onClose }: { open: boolean; onClose: () => void }) {
   const submit = async (e: React.FormEvent) => {
     e.preventDefault()
     try {
-      const made = await answer(http.POST('/api/jobs', { body: { title, client: client || undefined, bench, boardId: chosen, by: initials } }))
+      const made = await answer(
+        http.POST('/api/jobs', { body: { title, client: client || undefined, bench, boardId: chosen, by: initials } }),
+      )
       onClose()
       go(`/job/${made.id}/match`)
-    } catch (x) { setFault((x as Error).message) }
+    } catch (x) {
+      setFault((x as Error).message)
+    }
   }
   const input = 'mt-0.5 block w-full border border-rule bg-raised px-2 py-1.5 text-[16px]'
   return (
     <Dialog open={open} onClose={onClose} title="Open a job">
       <form onSubmit={submit} className="grid gap-3">
-        <label>What it is<input autoFocus required value={title} onChange={(e) => setTitle(e.target.value)} className={input} maxLength={120} /></label>
-        <label>For whom<input value={client} onChange={(e) => setClient(e.target.value)} className={input} /></label>
-        <label>Board<select value={chosen} onChange={(e) => setBoard(e.target.value)} className={input}>{boards.map((b) => <option key={b.id} value={b.id}>{b.maker} {b.model}, {b.boardCode} {b.revision}</option>)}</select></label>
-        <label>Bench<input required value={bench} onChange={(e) => setBench(e.target.value)} className={input} maxLength={20} /></label>
-        {fault && <p role="alert" className="text-plum">{fault}</p>}
-        <Button kind="go" type="submit" disabled={!title.trim() || !chosen}>Open the job</Button>
+        <label>
+          What it is
+          <input
+            autoFocus
+            required
+            value={title}
+            onChange={(e) => setTitle(e.target.value)}
+            className={input}
+            maxLength={120}
+          />
+        </label>
+        <label>
+          For whom
+          <input value={client} onChange={(e) => setClient(e.target.value)} className={input} />
+        </label>
+        <label>
+          Board
+          <select value={chosen} onChange={(e) => setBoard(e.target.value)} className={input}>
+            {boards.map((b) => (
+              <option key={b.id} value={b.id}>
+                {b.maker} {b.model}, {b.boardCode} {b.revision}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label>
+          Bench
+          <input required value={bench} onChange={(e) => setBench(e.target.value)} className={input} maxLength={20} />
+        </label>
+        {fault && (
+          <p role="alert" className="text-plum">
+            {fault}
+          </p>
+        )}
+        <Button kind="go" type="submit" disabled={!title.trim() || !chosen}>
+          Open the job
+        </Button>
       </form>
     </Dialog>
   )

@@ -18,26 +18,51 @@ export function Drawer() {
     const version = versions.find((v) => v.kind === kind && v.id === item.id)?.version ?? 0
     try {
       setFault(undefined)
-      await answer(http.PUT('/api/drawer/{kind}/{id}', { params: { path: { kind, id: item.id } }, headers: ifMatch(version), body: item as never }))
-    } catch (e) { setFault((e as Error).message) }
+      await answer(
+        http.PUT('/api/drawer/{kind}/{id}', {
+          params: { path: { kind, id: item.id } },
+          headers: ifMatch(version),
+          body: item as never,
+        }),
+      )
+    } catch (e) {
+      setFault((e as Error).message)
+    }
     await client.invalidateQueries()
   }
   const card = 'bg-card p-4 shadow-[inset_0_0_0_1px_var(--rule)]'
   return (
     <main className="scroll-thin min-h-0 overflow-y-auto bg-mat px-6 py-5" tabIndex={0} aria-label="Drawer">
       <h1 className="mb-3 text-[26px] font-bold">Drawer</h1>
-      {fault && <p role="alert" className="mb-3 border-l-4 border-plum bg-card px-3 py-2 text-plum">{fault}</p>}
+      {fault && (
+        <p role="alert" className="mb-3 border-l-4 border-plum bg-card px-3 py-2 text-plum">
+          {fault}
+        </p>
+      )}
       <div className="grid grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-4">
         <section className={card}>
           <Title>Pads and offcuts</Title>
           <Table head={['material', 'mm', 'size, mm', '', 'count']}>
-            {[...d.pads].sort((a, b) => a.material.localeCompare(b.material) || a.thicknessMm - b.thicknessMm || Number(a.offcut) - Number(b.offcut)).map((p) => (
-              <tr key={p.id} className="border-b border-rule/60">
-                <td className="py-1">{p.material}</td><td className="num text-right text-[17px]">{p.thicknessMm.toFixed(1)}</td><td className="num text-right text-[17px]">{p.widthMm} × {p.depthMm}</td>
-                <td className="pl-3 text-soft">{p.offcut ? 'offcut' : 'sheet'}</td>
-                <td className="text-right"><Amount name={p.id} value={p.count} onChange={(count) => put('pad', { ...p, count })} /></td>
-              </tr>
-            ))}
+            {[...d.pads]
+              .sort(
+                (a, b) =>
+                  a.material.localeCompare(b.material) ||
+                  a.thicknessMm - b.thicknessMm ||
+                  Number(a.offcut) - Number(b.offcut),
+              )
+              .map((p) => (
+                <tr key={p.id} className="border-b border-rule/60">
+                  <td className="py-1">{p.material}</td>
+                  <td className="num text-right text-[17px]">{p.thicknessMm.toFixed(1)}</td>
+                  <td className="num text-right text-[17px]">
+                    {p.widthMm} × {p.depthMm}
+                  </td>
+                  <td className="pl-3 text-soft">{p.offcut ? 'offcut' : 'sheet'}</td>
+                  <td className="text-right">
+                    <Amount name={p.id} value={p.count} onChange={(count) => put('pad', { ...p, count })} />
+                  </td>
+                </tr>
+              ))}
           </Table>
         </section>
         <section className={card}>
@@ -45,8 +70,23 @@ export function Drawer() {
           <Table head={['tube', 'W/(m·K)', 'months', 'grams']}>
             {d.pastes.map((p) => (
               <tr key={p.id} className={`border-b border-rule/60 ${p.gramsLeft < 1 ? 'text-plum' : ''}`}>
-                <td className="py-1">{p.material.id}<span className="block text-[13px] text-soft">{p.id}{p.gramsLeft < 1 ? ', runs short' : ''}</span></td><td className="num text-right text-[17px]">{p.material.conductivityWPerMK}</td><td className="num text-right text-[17px]">{p.monthsToRepaste}</td>
-                <td className="text-right"><Amount name={p.id} step={0.5} value={p.gramsLeft} onChange={(gramsLeft) => put('paste', { ...p, gramsLeft } as Schemas['PasteStock'])} /></td>
+                <td className="py-1">
+                  {p.material.id}
+                  <span className="block text-[13px] text-soft">
+                    {p.id}
+                    {p.gramsLeft < 1 ? ', runs short' : ''}
+                  </span>
+                </td>
+                <td className="num text-right text-[17px]">{p.material.conductivityWPerMK}</td>
+                <td className="num text-right text-[17px]">{p.monthsToRepaste}</td>
+                <td className="text-right">
+                  <Amount
+                    name={p.id}
+                    step={0.5}
+                    value={p.gramsLeft}
+                    onChange={(gramsLeft) => put('paste', { ...p, gramsLeft } as Schemas['PasteStock'])}
+                  />
+                </td>
               </tr>
             ))}
           </Table>
@@ -56,8 +96,22 @@ export function Drawer() {
           <Table head={['item', 'low at', 'amount']}>
             {d.consumables.map((c) => (
               <tr key={c.id} className={`border-b border-rule/60 ${c.amount < c.lowAt ? 'text-plum' : ''}`}>
-                <td className="py-1">{c.name}{c.amount < c.lowAt && <b>, runs short</b>}{c.waitS && <span className="text-soft">, waits {c.waitS} s</span>}</td><td className="num text-right text-[17px]">{c.lowAt} {c.unit}</td>
-                <td className="text-right"><Amount name={c.name} step={c.amount > 50 ? 10 : 1} value={c.amount} onChange={(amount) => put('consumable', { ...c, amount })} /></td>
+                <td className="py-1">
+                  {c.name}
+                  {c.amount < c.lowAt && <b>, runs short</b>}
+                  {c.waitS && <span className="text-soft">, waits {c.waitS} s</span>}
+                </td>
+                <td className="num text-right text-[17px]">
+                  {c.lowAt} {c.unit}
+                </td>
+                <td className="text-right">
+                  <Amount
+                    name={c.name}
+                    step={c.amount > 50 ? 10 : 1}
+                    value={c.amount}
+                    onChange={(amount) => put('consumable', { ...c, amount })}
+                  />
+                </td>
               </tr>
             ))}
           </Table>
@@ -65,14 +119,46 @@ export function Drawer() {
         <section className={card}>
           <Title>Screws and drivers</Title>
           <Table head={['screw', 'count']}>
-            {d.screws.map((x) => <tr key={x.id} className="border-b border-rule/60"><td className="num py-1 text-[17px]">{x.thread} × {x.lengthMm}</td><td className="text-right"><Amount name={x.id} value={x.count} onChange={(count) => put('screw', { ...x, count })} /></td></tr>)}
+            {d.screws.map((x) => (
+              <tr key={x.id} className="border-b border-rule/60">
+                <td className="num py-1 text-[17px]">
+                  {x.thread} × {x.lengthMm}
+                </td>
+                <td className="text-right">
+                  <Amount name={x.id} value={x.count} onChange={(count) => put('screw', { ...x, count })} />
+                </td>
+              </tr>
+            ))}
           </Table>
           <p className="num mt-3 text-[17px]">{d.tools.map((t) => t.name).join(' · ')}</p>
         </section>
         <section className={`${card} col-span-2`}>
           <Title>Pad materials</Title>
-          <Table head={['material', 'claimed, W/(m·K)', 'reckoned with', 'squash it works in, %', 'thickness, ± mm', 'at 30 % it pushes fresh, relaxed, MPa']}>
-            {d.materials.map((m) => <tr key={m.id} className="border-b border-rule/60"><td className="py-1">{m.id}</td><td className="num text-right text-[17px]">{m.claimedWPerMK ?? '–'}</td><td className="num text-right text-[17px]">{m.conductivityWPerMK ?? '–'}</td><td className="num text-right text-[17px]">{Math.round(m.squashMin * 100)}–{Math.round(m.squashMax * 100)}</td><td className="num text-right text-[17px]">{m.thicknessTolMm}</td><td className="num text-right text-[17px]">{(m.freshCurve as number[][] | undefined)?.find((c) => c[0] >= 0.3)?.[1].toFixed(2) ?? '–'}, {(m.curve as number[][]).find((c) => c[0] >= 0.3)?.[1].toFixed(2) ?? '–'}</td></tr>)}
+          <Table
+            head={[
+              'material',
+              'claimed, W/(m·K)',
+              'reckoned with',
+              'squash it works in, %',
+              'thickness, ± mm',
+              'at 30 % it pushes fresh, relaxed, MPa',
+            ]}
+          >
+            {d.materials.map((m) => (
+              <tr key={m.id} className="border-b border-rule/60">
+                <td className="py-1">{m.id}</td>
+                <td className="num text-right text-[17px]">{m.claimedWPerMK ?? '–'}</td>
+                <td className="num text-right text-[17px]">{m.conductivityWPerMK ?? '–'}</td>
+                <td className="num text-right text-[17px]">
+                  {Math.round(m.squashMin * 100)}–{Math.round(m.squashMax * 100)}
+                </td>
+                <td className="num text-right text-[17px]">{m.thicknessTolMm}</td>
+                <td className="num text-right text-[17px]">
+                  {(m.freshCurve as number[][] | undefined)?.find((c) => c[0] >= 0.3)?.[1].toFixed(2) ?? '–'},{' '}
+                  {(m.curve as number[][]).find((c) => c[0] >= 0.3)?.[1].toFixed(2) ?? '–'}
+                </td>
+              </tr>
+            ))}
           </Table>
         </section>
       </div>
@@ -84,19 +170,41 @@ const Title = ({ children }: { children: ReactNode }) => <h2 className="mb-1 tex
 
 const Table = ({ head, children }: { head: string[]; children: ReactNode }) => (
   <table className="w-full text-[15px]">
-    <thead className="text-[13px] text-soft"><tr>{head.map((h, i) => <th key={h + i} scope="col" className={`font-normal ${i === 0 ? 'text-left' : 'text-right'}`}>{h}</th>)}</tr></thead>
+    <thead className="text-[13px] text-soft">
+      <tr>
+        {head.map((h, i) => (
+          <th key={h + i} scope="col" className={`font-normal ${i === 0 ? 'text-left' : 'text-right'}`}>
+            {h}
+          </th>
+        ))}
+      </tr>
+    </thead>
     <tbody>{children}</tbody>
   </table>
 )
 
-function Amount({ name, value, step = 1, onChange }: { name: string; value: number; step?: number; onChange: (v: number) => void }) {
+function Amount({
+  name,
+  value,
+  step = 1,
+  onChange,
+}: {
+  name: string
+  value: number
+  step?: number
+  onChange: (v: number) => void
+}) {
   const press = 'min-h-8 min-w-8 border border-rule bg-raised'
   const round = (v: number) => Math.max(0, Math.round(v * 100) / 100)
   return (
     <span className="inline-flex items-center">
-      <button type="button" aria-label={`Less ${name}`} className={press} onClick={() => onChange(round(value - step))}>−</button>
+      <button type="button" aria-label={`Less ${name}`} className={press} onClick={() => onChange(round(value - step))}>
+        −
+      </button>
       <span className="num w-14 text-center text-[17px]">{value}</span>
-      <button type="button" aria-label={`More ${name}`} className={press} onClick={() => onChange(round(value + step))}>+</button>
+      <button type="button" aria-label={`More ${name}`} className={press} onClick={() => onChange(round(value + step))}>
+        +
+      </button>
     </span>
   )
 }

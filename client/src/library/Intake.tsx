@@ -3,10 +3,23 @@ import { Mat } from '../mat/Mat'
 import { Button } from '../ui/Button'
 import { BlockDrawing } from './BlockDrawing'
 
-export interface Dropped { name: string; text: string; checked?: Schemas['Checked']; fault?: string }
+export interface Dropped {
+  name: string
+  text: string
+  checked?: Schemas['Checked']
+  fault?: string
+}
 
 /** Dropped files before they are kept: drawn, or with every fault at its place. */
-export function Intake({ items, onKeep, onDrop }: { items: Dropped[]; onKeep: (d: Dropped) => void; onDrop: (d: Dropped) => void }) {
+export function Intake({
+  items,
+  onKeep,
+  onDrop,
+}: {
+  items: Dropped[]
+  onKeep: (d: Dropped) => void
+  onDrop: (d: Dropped) => void
+}) {
   return (
     <div className="scroll-thin flex min-h-0 flex-col overflow-y-auto">
       {items.map((d) => {
@@ -17,22 +30,58 @@ export function Intake({ items, onKeep, onDrop }: { items: Dropped[]; onKeep: (d
               <div className="min-w-0 flex-1">
                 <h2 className="truncate text-[20px] font-bold">{d.name}</h2>
                 <p className={d.fault || faults.length ? 'text-plum' : 'text-soft'}>
-                  {d.fault ?? (faults.length ? `${faults.length} ${faults.length === 1 ? 'fault' : 'faults'}; nothing was kept` : board ? `${board.maker} ${board.model}, ${board.boardCode} ${board.revision}: ${board.holes.length} holes, ${board.parts.length} parts` : block ? `${block.maker} ${block.model}, ${block.kind.replace('-', ' ')}` : '')}
-                  {known && !faults.length && !d.fault && (sameContent ? ' Kept already, same content.' : ' The id stands already with other content.')}
+                  {d.fault ??
+                    (faults.length
+                      ? `${faults.length} ${faults.length === 1 ? 'fault' : 'faults'}; nothing was kept`
+                      : board
+                        ? `${board.maker} ${board.model}, ${board.boardCode} ${board.revision}: ${board.holes.length} holes, ${board.parts.length} parts`
+                        : block
+                          ? `${block.maker} ${block.model}, ${block.kind.replace('-', ' ')}`
+                          : '')}
+                  {known &&
+                    !faults.length &&
+                    !d.fault &&
+                    (sameContent ? ' Kept already, same content.' : ' The id stands already with other content.')}
                 </p>
               </div>
-              {(board || block) && !sameContent && <Button kind="go" onClick={() => onKeep(d)}>Keep in the library</Button>}
+              {(board || block) && !sameContent && (
+                <Button kind="go" onClick={() => onKeep(d)}>
+                  Keep in the library
+                </Button>
+              )}
               <Button onClick={() => onDrop(d)}>Put aside</Button>
             </header>
             {faults.length > 0 && (
               <table className="m-5 w-[calc(100%-40px)] text-[15px]">
                 <caption className="mb-2 text-left text-soft">Mend these places in {d.name} and drop it again.</caption>
-                <thead className="text-left text-[13px] text-soft"><tr><th scope="col" className="w-72">place</th><th scope="col">what is wrong</th></tr></thead>
-                <tbody>{faults.map((f, i) => <tr key={i} className="border-b border-rule align-top"><td className="num py-1.5 pr-4 text-[16px] text-plum">{f.pointer || 'the whole file'}</td><td className="py-1.5">{f.message}</td></tr>)}</tbody>
+                <thead className="text-left text-[13px] text-soft">
+                  <tr>
+                    <th scope="col" className="w-72">
+                      place
+                    </th>
+                    <th scope="col">what is wrong</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {faults.map((f, i) => (
+                    <tr key={i} className="border-b border-rule align-top">
+                      <td className="num py-1.5 pr-4 text-[16px] text-plum">{f.pointer || 'the whole file'}</td>
+                      <td className="py-1.5">{f.message}</td>
+                    </tr>
+                  ))}
+                </tbody>
               </table>
             )}
-            {board && <div className="flex min-h-80 flex-1"><Mat board={board} face="front" label={`${board.model} as read`} /></div>}
-            {block && <div className="flex min-h-80 flex-1"><BlockDrawing block={block} /></div>}
+            {board && (
+              <div className="flex min-h-80 flex-1">
+                <Mat board={board} face="front" label={`${board.model} as read`} />
+              </div>
+            )}
+            {block && (
+              <div className="flex min-h-80 flex-1">
+                <BlockDrawing block={block} />
+              </div>
+            )}
           </article>
         )
       })}

@@ -32,77 +32,204 @@ export function Library() {
     setLayout(zip ? [] : all.filter((f) => !json.includes(f)))
     for (const file of json) {
       const text = file.size > 4 * 1024 * 1024 ? null : await file.text()
-      if (text === null) read.push({ name: file.name, text: '', fault: `${file.name} has ${(file.size / 1048576).toFixed(1)} MiB; at most 4 MiB are read.` })
+      if (text === null)
+        read.push({
+          name: file.name,
+          text: '',
+          fault: `${file.name} has ${(file.size / 1048576).toFixed(1)} MiB; at most 4 MiB are read.`,
+        })
       else {
-        try { read.push({ name: file.name, text, checked: await answer(http.POST('/api/library/check', { body: text as never, bodySerializer: (b) => b as unknown as string })) }) }
-        catch (e) { read.push({ name: file.name, text, fault: (e as Error).message }) }
+        try {
+          read.push({
+            name: file.name,
+            text,
+            checked: await answer(
+              http.POST('/api/library/check', { body: text as never, bodySerializer: (b) => b as unknown as string }),
+            ),
+          })
+        } catch (e) {
+          read.push({ name: file.name, text, fault: (e as Error).message })
+        }
       }
     }
     setDropped(read)
   }
   const keepBoard = async (text: string) => {
     try {
-      const kept = (await answer(http.POST('/api/boards', { body: text as never, bodySerializer: (b: unknown) => b as string }))) as unknown as { id: string }
+      const kept = (await answer(
+        http.POST('/api/boards', { body: text as never, bodySerializer: (b: unknown) => b as string }),
+      )) as unknown as { id: string }
       await client.invalidateQueries()
       go(`/library/boards/${kept.id}`)
-    } catch (e) { setDropped([{ name: 'board from layout files', text, fault: (e as Error).message }]) }
+    } catch (e) {
+      setDropped([{ name: 'board from layout files', text, fault: (e as Error).message }])
+    }
   }
   const keep = async (d: Dropped) => {
     const path = d.checked!.kind === 'board' ? '/api/boards' : '/api/blocks'
     const options = { body: d.text as never, bodySerializer: (b: unknown) => b as string }
     try {
-      const kept = (await answer(path === '/api/boards' ? http.POST('/api/boards', options) : http.POST('/api/blocks', options))) as unknown as { id: string }
+      const kept = (await answer(
+        path === '/api/boards' ? http.POST('/api/boards', options) : http.POST('/api/blocks', options),
+      )) as unknown as { id: string }
       await client.invalidateQueries()
       setDropped((list) => list.filter((x) => x !== d))
       go(`/library/${d.checked!.kind}s/${kept.id}`)
-    } catch (e) { setDropped((list) => list.map((x) => (x === d ? { ...x, fault: (e as Error).message } : x))) }
+    } catch (e) {
+      setDropped((list) => list.map((x) => (x === d ? { ...x, fault: (e as Error).message } : x)))
+    }
   }
-  const match = (text: string) => filter.toLowerCase().split(/\s+/).every((w) => text.toLowerCase().includes(w))
+  const match = (text: string) =>
+    filter
+      .toLowerCase()
+      .split(/\s+/)
+      .every((w) => text.toLowerCase().includes(w))
   return (
     <main
       className={`grid min-h-0 grid-cols-[300px_minmax(0,1fr)] ${over ? 'outline-4 -outline-offset-4 outline-copper outline-dashed' : ''}`}
-      onDragOver={(e) => { e.preventDefault(); setOver(true) }} onDragLeave={() => setOver(false)} onDrop={(e) => { e.preventDefault(); setOver(false); void take(e.dataTransfer.files) }}
+      onDragOver={(e) => {
+        e.preventDefault()
+        setOver(true)
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={(e) => {
+        e.preventDefault()
+        setOver(false)
+        void take(e.dataTransfer.files)
+      }}
     >
-      <nav className="scroll-thin flex min-h-0 flex-col overflow-y-auto border-r-2 border-dotted border-rule bg-card" aria-label="Library">
+      <nav
+        className="scroll-thin flex min-h-0 flex-col overflow-y-auto border-r-2 border-dotted border-rule bg-card"
+        aria-label="Library"
+      >
         <div className="border-b border-rule p-3">
           <label className="block cursor-pointer border-2 border-dashed border-copper bg-copper-wash px-3 py-2.5 text-center focus-within:outline-3 focus-within:outline-copper">
-            <b>Drop board or block files here</b><span className="block text-[14px] text-soft">documents, layout files, or a pack</span>
-            <input type="file" multiple className="sr-only" onChange={(e) => { void take(e.target.files); e.target.value = '' }} />
+            <b>Drop board or block files here</b>
+            <span className="block text-[14px] text-soft">documents, layout files, or a pack</span>
+            <input
+              type="file"
+              multiple
+              className="sr-only"
+              onChange={(e) => {
+                void take(e.target.files)
+                e.target.value = ''
+              }}
+            />
           </label>
-          <input value={filter} onChange={(e) => setFilter(e.target.value)} placeholder="maker, model, code" aria-label="Narrow the list" className="mt-2 w-full border border-rule bg-raised px-2 py-1.5" />
+          <input
+            value={filter}
+            onChange={(e) => setFilter(e.target.value)}
+            placeholder="maker, model, code"
+            aria-label="Narrow the list"
+            className="mt-2 w-full border border-rule bg-raised px-2 py-1.5"
+          />
           <p className="mt-2 flex flex-wrap gap-x-4 gap-y-1 text-[15px]">
-            <Link className="text-copper underline underline-offset-3" to="/library/twin">Whose twin is it</Link>
-            <Link className="text-copper underline underline-offset-3" to="/library/trace">Trace a photo</Link>
-            <a className="text-copper underline underline-offset-3" href="/api/library/pack" download>Save all as a pack</a>
+            <Link className="text-copper underline underline-offset-3" to="/library/twin">
+              Whose twin is it
+            </Link>
+            <Link className="text-copper underline underline-offset-3" to="/library/trace">
+              Trace a photo
+            </Link>
+            <a className="text-copper underline underline-offset-3" href="/api/library/pack" download>
+              Save all as a pack
+            </a>
           </p>
         </div>
-        <List title="Boards" to="boards" active={kind === 'boards' ? id : undefined} items={(boards.data ?? []).map((b) => ({ id: b.id, name: `${b.maker} ${b.model}`, sub: `${b.boardCode} ${b.revision}, ${b.kind.replace('-', ' ')}${b.positionSigmaMm > 0 ? ', traced' : ''}` })).filter((x) => match(x.name + x.sub))} />
-        <List title="Blocks" to="blocks" active={kind === 'blocks' ? id : undefined} items={(blocks.data ?? []).map((b) => ({ id: b.id, name: `${b.maker} ${b.model}`, sub: `${b.kind.replace('-', ' ')}, ${b.screws} screws` })).filter((x) => match(x.name + x.sub))} />
+        <List
+          title="Boards"
+          to="boards"
+          active={kind === 'boards' ? id : undefined}
+          items={(boards.data ?? [])
+            .map((b) => ({
+              id: b.id,
+              name: `${b.maker} ${b.model}`,
+              sub: `${b.boardCode} ${b.revision}, ${b.kind.replace('-', ' ')}${b.positionSigmaMm > 0 ? ', traced' : ''}`,
+            }))
+            .filter((x) => match(x.name + x.sub))}
+        />
+        <List
+          title="Blocks"
+          to="blocks"
+          active={kind === 'blocks' ? id : undefined}
+          items={(blocks.data ?? [])
+            .map((b) => ({
+              id: b.id,
+              name: `${b.maker} ${b.model}`,
+              sub: `${b.kind.replace('-', ' ')}, ${b.screws} screws`,
+            }))
+            .filter((x) => match(x.name + x.sub))}
+        />
       </nav>
-      {pack ? <PackIntake key={pack.name} file={pack} onDone={(kept) => { setPack(undefined); if (kept) void client.invalidateQueries() }} />
-        : layout.length > 0 ? <LayoutIntake key={layout.map((f) => f.name).join()} files={layout} onDone={() => setLayout([])} onKeep={(text) => { setLayout([]); return keepBoard(text) }} />
-        : dropped.length > 0 ? <Intake items={dropped} onKeep={keep} onDrop={(d) => setDropped(dropped.filter((x) => x !== d))} />
-        : kind === 'twin' ? <TwinPage />
-        : kind === 'trace' ? <TracePage id={id} />
-        : kind === 'boards' && id ? <BoardPage id={id} />
-        : kind === 'blocks' && id ? <BlockPage id={id} />
-        : <Empty boards={boards.data} />}
+      {pack ? (
+        <PackIntake
+          key={pack.name}
+          file={pack}
+          onDone={(kept) => {
+            setPack(undefined)
+            if (kept) void client.invalidateQueries()
+          }}
+        />
+      ) : layout.length > 0 ? (
+        <LayoutIntake
+          key={layout.map((f) => f.name).join()}
+          files={layout}
+          onDone={() => setLayout([])}
+          onKeep={(text) => {
+            setLayout([])
+            return keepBoard(text)
+          }}
+        />
+      ) : dropped.length > 0 ? (
+        <Intake items={dropped} onKeep={keep} onDrop={(d) => setDropped(dropped.filter((x) => x !== d))} />
+      ) : kind === 'twin' ? (
+        <TwinPage />
+      ) : kind === 'trace' ? (
+        <TracePage id={id} />
+      ) : kind === 'boards' && id ? (
+        <BoardPage id={id} />
+      ) : kind === 'blocks' && id ? (
+        <BlockPage id={id} />
+      ) : (
+        <Empty boards={boards.data} />
+      )}
     </main>
   )
 }
 
 const mostListed = 200
 
-function List({ title, to, items, active }: { title: string; to: string; active?: string; items: { id: string; name: string; sub: string }[] }) {
+function List({
+  title,
+  to,
+  items,
+  active,
+}: {
+  title: string
+  to: string
+  active?: string
+  items: { id: string; name: string; sub: string }[]
+}) {
   return (
     <section aria-label={title}>
-      <h2 className="px-4 pb-1 pt-3 text-[13px] font-semibold text-soft">{title}, {items.length}</h2>
+      <h2 className="px-4 pb-1 pt-3 text-[13px] font-semibold text-soft">
+        {title}, {items.length}
+      </h2>
       {items.slice(0, mostListed).map((x) => (
-        <Link key={x.id} to={`/library/${to}/${x.id}`} aria-current={x.id === active ? 'page' : undefined} className={`block border-b border-rule/60 px-4 py-1.5 leading-tight ${x.id === active ? 'bg-raised shadow-[inset_6px_0_0_var(--copper)]' : ''}`}>
-          <b className="block">{x.name}</b><span className="text-[13.5px] text-soft">{x.sub}</span>
+        <Link
+          key={x.id}
+          to={`/library/${to}/${x.id}`}
+          aria-current={x.id === active ? 'page' : undefined}
+          className={`block border-b border-rule/60 px-4 py-1.5 leading-tight ${x.id === active ? 'bg-raised shadow-[inset_6px_0_0_var(--copper)]' : ''}`}
+        >
+          <b className="block">{x.name}</b>
+          <span className="text-[13.5px] text-soft">{x.sub}</span>
         </Link>
       ))}
-      {items.length > mostListed && <p className="px-4 py-1.5 text-[13.5px] text-soft">{items.length - mostListed} more. Type above to narrow the list.</p>}
+      {items.length > mostListed && (
+        <p className="px-4 py-1.5 text-[13.5px] text-soft">
+          {items.length - mostListed} more. Type above to narrow the list.
+        </p>
+      )}
     </section>
   )
 }
@@ -110,7 +237,12 @@ function List({ title, to, items, active }: { title: string; to: string; active?
 function Empty({ boards }: { boards?: Schemas['BoardEntry'][] }) {
   return (
     <div className="grid place-items-center bg-mat p-8 text-center">
-      <div className="max-w-md"><p className="text-[22px] font-bold">{boards?.length === 0 ? 'The library is empty' : 'Choose a board or block'}</p><p className="mt-2 text-soft">A dropped file is drawn and checked first. It is kept only when you say so.</p></div>
+      <div className="max-w-md">
+        <p className="text-[22px] font-bold">
+          {boards?.length === 0 ? 'The library is empty' : 'Choose a board or block'}
+        </p>
+        <p className="mt-2 text-soft">A dropped file is drawn and checked first. It is kept only when you say so.</p>
+      </div>
     </div>
   )
 }

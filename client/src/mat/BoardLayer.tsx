@@ -1,34 +1,113 @@
 import type { Board, Part } from '../api/client'
 import type { Projection } from './view'
 
-const words: Partial<Record<Part['kind'], string>> = { die: 'die', lid: 'lid', connector: '', empty: 'empty', 'bridge-chip': 'bridge', cover: 'cover' }
+const words: Partial<Record<Part['kind'], string>> = {
+  die: 'die',
+  lid: 'lid',
+  connector: '',
+  empty: 'empty',
+  'bridge-chip': 'bridge',
+  cover: 'cover',
+}
 
 export function partCorners(part: Part): number[][] {
   const r = (part.rotationDeg * Math.PI) / 180
   const [s, c] = [Math.sin(r), Math.cos(r)]
-  const local = part.outline ?? [[-1, -1], [1, -1], [1, 1], [-1, 1]].map(([x, y]) => [(x * part.widthMm) / 2, (y * part.depthMm) / 2])
+  const local =
+    part.outline ??
+    [
+      [-1, -1],
+      [1, -1],
+      [1, 1],
+      [-1, 1],
+    ].map(([x, y]) => [(x * part.widthMm) / 2, (y * part.depthMm) / 2])
   return local.map(([x, y]) => [part.x + c * x - s * y, part.y + s * x + c * y])
 }
 
 /** The bare board to scale: outline, holes, parts of the face that is up; the other face's parts as faint shadows. */
-export function BoardLayer({ board, p, selected, tint, onPick, quiet }: {
-  board: Board; p: Projection; selected?: string; tint?: Record<string, 'plum' | 'amber' | 'copper' | 'cool'>; onPick?: (id: string) => void; quiet?: boolean
+export function BoardLayer({
+  board,
+  p,
+  selected,
+  tint,
+  onPick,
+  quiet,
+}: {
+  board: Board
+  p: Projection
+  selected?: string
+  tint?: Record<string, 'plum' | 'amber' | 'copper' | 'cool'>
+  onPick?: (id: string) => void
+  quiet?: boolean
 }) {
   return (
     <g>
       <path d={p.path(board.outline as number[][])} fill="var(--board)" stroke="var(--ink)" strokeWidth={1.8} />
-      {board.parts.filter((x) => x.face !== p.face && x.kind !== 'empty').map((x) => <path key={x.id} d={p.path(partCorners(x))} fill="none" stroke="var(--rule)" strokeDasharray="2 3" />)}
-      {board.parts.filter((x) => x.face === p.face).map((x) => <PartShape key={x.id} part={x} p={p} selected={x.id === selected} tint={tint?.[x.id]} onPick={onPick} quiet={quiet} />)}
-      {board.holes.map((h) => <circle key={h.id} cx={p.x(h.x)} cy={p.y(h.y)} r={Math.max(2, (h.diameterMm / 2) * p.scale)} fill="var(--mat)" stroke="var(--soft)" strokeWidth={1.2} />)}
+      {board.parts
+        .filter((x) => x.face !== p.face && x.kind !== 'empty')
+        .map((x) => (
+          <path key={x.id} d={p.path(partCorners(x))} fill="none" stroke="var(--rule)" strokeDasharray="2 3" />
+        ))}
+      {board.parts
+        .filter((x) => x.face === p.face)
+        .map((x) => (
+          <PartShape
+            key={x.id}
+            part={x}
+            p={p}
+            selected={x.id === selected}
+            tint={tint?.[x.id]}
+            onPick={onPick}
+            quiet={quiet}
+          />
+        ))}
+      {board.holes.map((h) => (
+        <circle
+          key={h.id}
+          cx={p.x(h.x)}
+          cy={p.y(h.y)}
+          r={Math.max(2, (h.diameterMm / 2) * p.scale)}
+          fill="var(--mat)"
+          stroke="var(--soft)"
+          strokeWidth={1.2}
+        />
+      ))}
     </g>
   )
 }
 
-function PartShape({ part, p, selected, tint, onPick, quiet }: { part: Part; p: Projection; selected: boolean; tint?: string; onPick?: (id: string) => void; quiet?: boolean }) {
-  const fills: Partial<Record<Part['kind'], string>> = { die: 'var(--silicon)', lid: 'var(--metal)', memory: 'var(--metal)', inductor: 'var(--metal)', connector: 'var(--metal)', empty: 'none' }
+function PartShape({
+  part,
+  p,
+  selected,
+  tint,
+  onPick,
+  quiet,
+}: {
+  part: Part
+  p: Projection
+  selected: boolean
+  tint?: string
+  onPick?: (id: string) => void
+  quiet?: boolean
+}) {
+  const fills: Partial<Record<Part['kind'], string>> = {
+    die: 'var(--silicon)',
+    lid: 'var(--metal)',
+    memory: 'var(--metal)',
+    inductor: 'var(--metal)',
+    connector: 'var(--metal)',
+    empty: 'none',
+  }
   const width = Math.min(part.widthMm, part.depthMm) * p.scale
   const label = words[part.kind] ?? part.id
-  const colour = selected ? 'var(--plum)' : tint ? `var(--${tint})` : part.kind === 'empty' ? 'var(--soft)' : 'var(--part-line)'
+  const colour = selected
+    ? 'var(--plum)'
+    : tint
+      ? `var(--${tint})`
+      : part.kind === 'empty'
+        ? 'var(--soft)'
+        : 'var(--part-line)'
   const round = part.kind === 'capacitor' && Math.abs(part.widthMm - part.depthMm) < 0.2
   return (
     <g
@@ -37,11 +116,34 @@ function PartShape({ part, p, selected, tint, onPick, quiet }: { part: Part; p: 
       data-part={part.id}
     >
       <title>{`${part.id}, ${part.kind}, ${part.heightMm} mm high`}</title>
-      {round
-        ? <circle cx={p.x(part.x)} cy={p.y(part.y)} r={width / 2} fill={tint ? `var(--${tint}-wash)` : 'var(--raised)'} stroke={colour} strokeWidth={selected || tint ? 2.6 : 1} />
-        : <path d={p.path(partCorners(part))} fill={tint && part.kind !== 'die' ? `var(--${tint}-wash)` : (fills[part.kind] ?? 'var(--raised)')} stroke={colour} strokeWidth={selected || tint ? 2.6 : 1.1} strokeDasharray={part.kind === 'empty' ? '3 3' : undefined} />}
+      {round ? (
+        <circle
+          cx={p.x(part.x)}
+          cy={p.y(part.y)}
+          r={width / 2}
+          fill={tint ? `var(--${tint}-wash)` : 'var(--raised)'}
+          stroke={colour}
+          strokeWidth={selected || tint ? 2.6 : 1}
+        />
+      ) : (
+        <path
+          d={p.path(partCorners(part))}
+          fill={tint && part.kind !== 'die' ? `var(--${tint}-wash)` : (fills[part.kind] ?? 'var(--raised)')}
+          stroke={colour}
+          strokeWidth={selected || tint ? 2.6 : 1.1}
+          strokeDasharray={part.kind === 'empty' ? '3 3' : undefined}
+        />
+      )}
       {!quiet && label && width > 24 && (
-        <text x={p.x(part.x)} y={p.y(part.y) + 4.5} textAnchor="middle" fontSize={width > 40 && label.length < 5 ? 15 : 12} fill={part.kind === 'die' ? '#fff' : 'var(--soft)'}>{label}</text>
+        <text
+          x={p.x(part.x)}
+          y={p.y(part.y) + 4.5}
+          textAnchor="middle"
+          fontSize={width > 40 && label.length < 5 ? 15 : 12}
+          fill={part.kind === 'die' ? '#fff' : 'var(--soft)'}
+        >
+          {label}
+        </text>
       )}
     </g>
   )

@@ -8,15 +8,29 @@ export function Grid({ p }: { p: Projection }) {
   const to = Math.max(inverse(p.x, 0), inverse(p.x, p.width))
   for (let v = Math.ceil(from / step) * step; v <= to; v += step) {
     const strong = v % 50 === 0
-    lines.push(<path key={`x${v}`} d={`M${p.x(v)} 24V${p.height}`} stroke={strong ? 'var(--grid-strong)' : 'var(--grid)'} />)
-    if (strong) lines.push(<text key={`tx${v}`} x={p.x(v)} y={16} textAnchor="middle" fontSize={14} className="num" fill="var(--soft)">{v}</text>)
+    lines.push(
+      <path key={`x${v}`} d={`M${p.x(v)} 24V${p.height}`} stroke={strong ? 'var(--grid-strong)' : 'var(--grid)'} />,
+    )
+    if (strong)
+      lines.push(
+        <text key={`tx${v}`} x={p.x(v)} y={16} textAnchor="middle" fontSize={14} className="num" fill="var(--soft)">
+          {v}
+        </text>,
+      )
   }
   const low = inverse(p.y, p.height)
   const high = inverse(p.y, 0)
   for (let v = Math.ceil(low / step) * step; v <= high; v += step) {
     const strong = v % 50 === 0
-    lines.push(<path key={`y${v}`} d={`M26 ${p.y(v)}H${p.width}`} stroke={strong ? 'var(--grid-strong)' : 'var(--grid)'} />)
-    if (strong && p.y(v) > 30) lines.push(<text key={`ty${v}`} x={4} y={p.y(v) + 5} fontSize={14} className="num" fill="var(--soft)">{v}</text>)
+    lines.push(
+      <path key={`y${v}`} d={`M26 ${p.y(v)}H${p.width}`} stroke={strong ? 'var(--grid-strong)' : 'var(--grid)'} />,
+    )
+    if (strong && p.y(v) > 30)
+      lines.push(
+        <text key={`ty${v}`} x={4} y={p.y(v) + 5} fontSize={14} className="num" fill="var(--soft)">
+          {v}
+        </text>,
+      )
   }
   return <g aria-hidden>{lines}</g>
 }

@@ -22,7 +22,20 @@ interface Props {
 }
 
 /** The board to scale on a ruled mat, with whatever the station draws over it. */
-export function Mat({ board, face, onFlip, label, selected, onPick, tint, quiet, include = [], focus, legend, children }: Props) {
+export function Mat({
+  board,
+  face,
+  onFlip,
+  label,
+  selected,
+  onPick,
+  tint,
+  quiet,
+  include = [],
+  focus,
+  legend,
+  children,
+}: Props) {
   const { ref, width, height } = useSize()
   const box = boxOf(focus ?? [...(board.outline as number[][]), ...include])
   const { projection: p, zoomBy, panBy, fit } = useView(box, width, height, face)
@@ -32,9 +45,15 @@ export function Mat({ board, face, onFlip, label, selected, onPick, tint, quiet,
     <div ref={ref} className="relative min-h-0 min-w-0 flex-1 overflow-hidden bg-mat">
       {width > 0 && (
         <svg
-          width={width} height={height} role="group" aria-label={label} className={`absolute inset-0 touch-none select-none ${holding ? 'cursor-grabbing' : ''}`}
+          width={width}
+          height={height}
+          role="group"
+          aria-label={label}
+          className={`absolute inset-0 touch-none select-none ${holding ? 'cursor-grabbing' : ''}`}
           onWheel={(e) => zoomBy(e.deltaY < 0 ? 1.15 : 1 / 1.15)}
-          onPointerDown={(e) => { drag.current = { x: e.clientX, y: e.clientY, moved: false } }}
+          onPointerDown={(e) => {
+            drag.current = { x: e.clientX, y: e.clientY, moved: false }
+          }}
           onPointerMove={(e) => {
             const d = drag.current
             if (!d || e.buttons === 0) return
@@ -44,13 +63,29 @@ export function Mat({ board, face, onFlip, label, selected, onPick, tint, quiet,
             setHolding(true)
             panBy(dx, dy)
           }}
-          onPointerUp={() => { drag.current = null; setHolding(false) }}
-          onPointerLeave={() => { drag.current = null; setHolding(false) }}
+          onPointerUp={() => {
+            drag.current = null
+            setHolding(false)
+          }}
+          onPointerLeave={() => {
+            drag.current = null
+            setHolding(false)
+          }}
         >
           <Grid p={p} />
           <BoardLayer board={board} p={p} selected={selected} onPick={onPick} tint={tint} quiet={quiet} />
           {children?.(p)}
-          <text x={34} y={height - 14} fontSize={22} fontWeight={700} letterSpacing={4} fill="var(--soft)" opacity={0.8}>{face.toUpperCase()}</text>
+          <text
+            x={34}
+            y={height - 14}
+            fontSize={22}
+            fontWeight={700}
+            letterSpacing={4}
+            fill="var(--soft)"
+            opacity={0.8}
+          >
+            {face.toUpperCase()}
+          </text>
         </svg>
       )}
       <div className="no-print absolute bottom-2 left-36 flex gap-1">
@@ -59,15 +94,35 @@ export function Mat({ board, face, onFlip, label, selected, onPick, tint, quiet,
         <MatButton onClick={() => zoomBy(0.8)} name="Zoom out" text="−" />
         <MatButton onClick={fit} name="Fit the board" text="fit" />
       </div>
-      {legend && <div className="pointer-events-none absolute bottom-2 right-3 flex gap-3 bg-mat/85 px-2 py-1 text-[13.5px] text-soft">{legend}</div>}
+      {legend && (
+        <div className="pointer-events-none absolute bottom-2 right-3 flex gap-3 bg-mat/85 px-2 py-1 text-[13.5px] text-soft">
+          {legend}
+        </div>
+      )}
     </div>
   )
 }
 
-function MatButton({ onClick, name, text, keyName }: { onClick: () => void; name: string; text: string; keyName?: string }) {
+function MatButton({
+  onClick,
+  name,
+  text,
+  keyName,
+}: {
+  onClick: () => void
+  name: string
+  text: string
+  keyName?: string
+}) {
   return (
-    <button type="button" aria-label={name} onClick={onClick} className="min-h-8 min-w-8 rounded-[3px] border border-rule bg-card px-2 text-[14px] text-ink">
-      {text}{keyName && <kbd className="num ml-1.5 text-soft">{keyName}</kbd>}
+    <button
+      type="button"
+      aria-label={name}
+      onClick={onClick}
+      className="min-h-8 min-w-8 rounded-[3px] border border-rule bg-card px-2 text-[14px] text-ink"
+    >
+      {text}
+      {keyName && <kbd className="num ml-1.5 text-soft">{keyName}</kbd>}
     </button>
   )
 }

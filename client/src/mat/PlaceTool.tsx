@@ -4,7 +4,17 @@ import type { Projection } from './view'
 const snapMm = 3
 
 /** Clicks on the mat become places, drawn to a hole that is near. */
-export function PlaceTool({ p, board, places, onPlace }: { p: Projection; board: Board; places: [number, number][]; onPlace: (at: [number, number]) => void }) {
+export function PlaceTool({
+  p,
+  board,
+  places,
+  onPlace,
+}: {
+  p: Projection
+  board: Board
+  places: [number, number][]
+  onPlace: (at: [number, number]) => void
+}) {
   const click = (e: React.MouseEvent<SVGRectElement>) => {
     const box = e.currentTarget.ownerSVGElement!.getBoundingClientRect()
     const inverse = (f: (v: number) => number, px: number) => (px - f(0)) / (f(1) - f(0))
@@ -14,8 +24,30 @@ export function PlaceTool({ p, board, places, onPlace }: { p: Projection; board:
   }
   return (
     <g>
-      {places.map(([x, y], i) => <g key={i}><circle cx={p.x(x)} cy={p.y(y)} r={11} fill="var(--copper)" stroke="var(--ink)" strokeWidth={2} /><text x={p.x(x)} y={p.y(y) + 5} textAnchor="middle" className="num" fontSize={14} fontWeight={700} fill="var(--on-copper)">{i + 1}</text></g>)}
-      <rect width={p.width} height={p.height} fill="transparent" className="cursor-crosshair" data-place onClick={click} />
+      {places.map(([x, y], i) => (
+        <g key={i}>
+          <circle cx={p.x(x)} cy={p.y(y)} r={11} fill="var(--copper)" stroke="var(--ink)" strokeWidth={2} />
+          <text
+            x={p.x(x)}
+            y={p.y(y) + 5}
+            textAnchor="middle"
+            className="num"
+            fontSize={14}
+            fontWeight={700}
+            fill="var(--on-copper)"
+          >
+            {i + 1}
+          </text>
+        </g>
+      ))}
+      <rect
+        width={p.width}
+        height={p.height}
+        fill="transparent"
+        className="cursor-crosshair"
+        data-place
+        onClick={click}
+      />
     </g>
   )
 }

@@ -1,6 +1,20 @@
 /** A screw head drawn by its drive: cross, six-lobe, hex, slot, nut. */
-export function ScrewSymbol({ x, y, r = 9, driver, state = 'plain', label, labelSide = 1 }: {
-  x: number; y: number; r?: number; driver: string; state?: 'plain' | 'now' | 'done' | 'out'; label?: string | number; labelSide?: number
+export function ScrewSymbol({
+  x,
+  y,
+  r = 9,
+  driver,
+  state = 'plain',
+  label,
+  labelSide = 1,
+}: {
+  x: number
+  y: number
+  r?: number
+  driver: string
+  state?: 'plain' | 'now' | 'done' | 'out'
+  label?: string | number
+  labelSide?: number
 }) {
   const ring = { plain: 'var(--ink)', now: 'var(--ink)', done: 'var(--cool)', out: 'var(--soft)' }[state]
   const fill = state === 'now' ? 'var(--copper)' : state === 'done' ? 'var(--cool-wash)' : 'var(--raised)'
@@ -8,10 +22,29 @@ export function ScrewSymbol({ x, y, r = 9, driver, state = 'plain', label, label
   const R = state === 'now' ? r * 1.35 : r
   return (
     <g transform={`translate(${x.toFixed(1)} ${y.toFixed(1)})`}>
-      <circle r={R} fill={fill} stroke={ring} strokeWidth={state === 'now' ? 2.6 : 1.7} strokeDasharray={state === 'out' ? '3 2.5' : undefined} />
+      <circle
+        r={R}
+        fill={fill}
+        stroke={ring}
+        strokeWidth={state === 'now' ? 2.6 : 1.7}
+        strokeDasharray={state === 'out' ? '3 2.5' : undefined}
+      />
       <Drive driver={driver} r={R * 0.62} colour={mark} />
       {label !== undefined && (
-        <text x={labelSide * (R + 4)} y={R * 0.45} textAnchor={labelSide > 0 ? 'start' : 'end'} className="num" fontSize={state === 'now' ? R * 1.7 : R * 1.35} fontWeight={600} fill={state === 'now' ? 'var(--copper)' : 'var(--ink)'} stroke="var(--board)" strokeWidth={3} paintOrder="stroke">{label}</text>
+        <text
+          x={labelSide * (R + 4)}
+          y={R * 0.45}
+          textAnchor={labelSide > 0 ? 'start' : 'end'}
+          className="num"
+          fontSize={state === 'now' ? R * 1.7 : R * 1.35}
+          fontWeight={600}
+          fill={state === 'now' ? 'var(--copper)' : 'var(--ink)'}
+          stroke="var(--board)"
+          strokeWidth={3}
+          paintOrder="stroke"
+        >
+          {label}
+        </text>
       )}
     </g>
   )
@@ -21,7 +54,13 @@ function Drive({ driver, r, colour }: { driver: string; r: number; colour: strin
   if (driver.startsWith('PH')) return <path d={`M${-r} 0H${r}M0 ${-r}V${r}`} stroke={colour} strokeWidth={r * 0.5} />
   if (driver.startsWith('SL')) return <path d={`M${-r} 0H${r}`} stroke={colour} strokeWidth={r * 0.5} />
   if (driver.startsWith('HEX')) return <path d={polygon(6, r, r)} fill={colour} />
-  if (driver.startsWith('NUT')) return <><path d={polygon(6, r * 1.1, r * 1.1)} fill="none" stroke={colour} strokeWidth={r * 0.35} /><circle r={r * 0.35} fill={colour} /></>
+  if (driver.startsWith('NUT'))
+    return (
+      <>
+        <path d={polygon(6, r * 1.1, r * 1.1)} fill="none" stroke={colour} strokeWidth={r * 0.35} />
+        <circle r={r * 0.35} fill={colour} />
+      </>
+    )
   return <path d={polygon(12, r, r * 0.55)} fill={colour} />
 }
 

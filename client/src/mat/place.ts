@@ -12,4 +12,5 @@ export const identity: Placement = { xMm: 0, yMm: 0, rotationDeg: 0 }
 export const holesOf = (block: Block) => block.plates.flatMap((p) => p.holes)
 
 /** The driver that turns a screw of this thread, by the block's kit. */
-export const driverOf = (block: Block, thread?: string | null) => block.kit?.screws.find((s) => s.thread === thread)?.driver ?? 'PH1'
+export const driverOf = (block: Block, thread?: string | null) =>
+  block.kit?.screws.find((s) => s.thread === thread)?.driver ?? 'PH1'

@@ -16,11 +16,25 @@ export const Section = ({ title, children }: { title: string; children: ReactNod
 
 /** One reason, a sentence with its figures. */
 export const Why = ({ children, tone }: { children: ReactNode; tone?: string }) => (
-  <p className={`my-1 pl-3.5 -indent-3.5 text-[14.5px] leading-snug before:content-['–_'] before:text-copper ${tone ?? ''}`}>{children}</p>
+  <p
+    className={`my-1 pl-3.5 -indent-3.5 text-[14.5px] leading-snug before:content-['–_'] before:text-copper ${tone ?? ''}`}
+  >
+    {children}
+  </p>
 )
 
 /** A figure with its name, figures in one column. */
-export const Row = ({ name, value, unit, tone }: { name: ReactNode; value: ReactNode; unit?: string; tone?: string }) => (
+export const Row = ({
+  name,
+  value,
+  unit,
+  tone,
+}: {
+  name: ReactNode
+  value: ReactNode
+  unit?: string
+  tone?: string
+}) => (
   <div className={`flex items-baseline gap-2 border-b border-rule/60 py-[3px] ${tone ?? ''}`}>
     <span className="min-w-0 flex-1 text-[14.5px]">{name}</span>
     <span className="num text-right text-[17px]">{value}</span>

@@ -8,37 +8,143 @@ import { Counter } from './Counter'
 import type { Steps } from './useSteps'
 
 /** The dark line under the mat: the step, its caution, what was counted, done and undo, note, photo, timers. */
-export function StepLine({ job, s, onBench, note, setNote, selected }: { job: JobView; s: Steps; onBench?: () => void; note: boolean; setNote: (open: boolean) => void; selected?: string }) {
+export function StepLine({
+  job,
+  s,
+  onBench,
+  note,
+  setNote,
+  selected,
+}: {
+  job: JobView
+  s: Steps
+  onBench?: () => void
+  note: boolean
+  setNote: (open: boolean) => void
+  selected?: string
+}) {
   const [override, setOverride] = useState(false)
   const file = useRef<HTMLInputElement>(null)
   const { step } = s
   const pinned = job.board.parts.find((x) => x.id === selected)
-  if (!step) return <footer className="grid grid-cols-[207px_1fr] items-center bg-line text-on-line"><span /><p className="text-[19px]">Nothing to do here yet: {job.route.find((r) => r.steps === 0)?.summary ?? 'choose a block first'}.</p></footer>
+  if (!step)
+    return (
+      <footer className="grid grid-cols-[207px_1fr] items-center bg-line text-on-line">
+        <span />
+        <p className="text-[19px]">
+          Nothing to do here yet: {job.route.find((r) => r.steps === 0)?.summary ?? 'choose a block first'}.
+        </p>
+      </footer>
+    )
   const timer = job.timers.find((t) => t.stepId === step.id)
   return (
-    <footer className="no-print grid grid-cols-[207px_minmax(0,1fr)_auto] items-center bg-line text-on-line" aria-label="Step" data-step={step.id}>
+    <footer
+      className="no-print grid grid-cols-[207px_minmax(0,1fr)_auto] items-center bg-line text-on-line"
+      aria-label="Step"
+      data-step={step.id}
+    >
       <div className="flex items-center gap-2 pl-[18px] text-line-soft">
-        <button type="button" aria-label="Step before" className="min-h-9 px-1.5 text-[20px]" onClick={() => s.look(-1)} disabled={s.index === 0}>‹</button>
-        <span className="leading-tight">step<br /><span className="num text-[28px] font-semibold text-on-line">{s.index + 1}</span> of {s.steps.length}</span>
-        <button type="button" aria-label="Step after" className="min-h-9 px-1.5 text-[20px]" onClick={() => s.look(1)} disabled={s.index === s.steps.length - 1}>›</button>
+        <button
+          type="button"
+          aria-label="Step before"
+          className="min-h-9 px-1.5 text-[20px]"
+          onClick={() => s.look(-1)}
+          disabled={s.index === 0}
+        >
+          ‹
+        </button>
+        <span className="leading-tight">
+          step
+          <br />
+          <span className="num text-[28px] font-semibold text-on-line">{s.index + 1}</span> of {s.steps.length}
+        </span>
+        <button
+          type="button"
+          aria-label="Step after"
+          className="min-h-9 px-1.5 text-[20px]"
+          onClick={() => s.look(1)}
+          disabled={s.index === s.steps.length - 1}
+        >
+          ›
+        </button>
       </div>
       <div className="min-w-0 pr-4" aria-live="polite">
         <p className="text-[20px] leading-[1.15]">{step.title}</p>
-        {s.refusal
-          ? <p className="text-[14.5px] leading-tight text-line-plum" role="alert">{s.refusal.message} {s.refusal.status === 409 && !s.isSigned && <button type="button" className="underline" onClick={() => setOverride(true)}>Sign anyway, with a reason</button>}</p>
-          : <p className={`line-clamp-2 text-[14.5px] leading-tight ${step.caution ? 'text-line-amber' : 'text-line-soft'}`}>{step.caution ?? step.detail}</p>}
+        {s.refusal ? (
+          <p className="text-[14.5px] leading-tight text-line-plum" role="alert">
+            {s.refusal.message}{' '}
+            {s.refusal.status === 409 && !s.isSigned && (
+              <button type="button" className="underline" onClick={() => setOverride(true)}>
+                Sign anyway, with a reason
+              </button>
+            )}
+          </p>
+        ) : (
+          <p
+            className={`line-clamp-2 text-[14.5px] leading-tight ${step.caution ? 'text-line-amber' : 'text-line-soft'}`}
+          >
+            {step.caution ?? step.detail}
+          </p>
+        )}
       </div>
       <div className="flex items-center gap-2 pr-4">
         {step.count != null && !s.isSigned && <Counter count={s.count} of={step.count} onChange={s.setCount} />}
-        {step.timerS != null && !s.isSigned && (timer ? <TimerFace endsAt={timer.endsAt} onStop={() => s.changes.stopTimer.mutate(timer.id)} /> : <Button kind="line" keyName="T" onClick={() => s.changes.startTimer.mutate(step.id)}>Start {step.timerS >= 120 ? `${Math.round(step.timerS / 60)} min` : `${step.timerS} s`}</Button>)}
-        <Button kind="line" keyName="⌫" onClick={s.back}>Back</Button>
-        <Button kind="line" onClick={() => setNote(true)}>Note</Button>
-        <Button kind="line" onClick={() => file.current?.click()} aria-label={pinned ? `Add a photo of ${pinned.id}` : 'Add a photo'}>{pinned ? `Photo of ${pinned.id}` : 'Photo'}</Button>
-        <input ref={file} type="file" accept="image/jpeg,image/png" className="hidden" tabIndex={-1} aria-label="Photo file" onChange={(e) => { const f = e.target.files?.[0]; e.target.value = ''; if (f) s.changes.photo.mutate({ by: s.by, stepId: step.id, file: f, place: pinned && { x: pinned.x, y: pinned.y, face: pinned.face } }, { onError: s.refuse }) }} />
-        {onBench && <Button kind="line" keyName="G" onClick={onBench}>Bench</Button>}
-        {s.isSigned
-          ? <span className="num max-w-44 px-2 text-[17px] text-line-soft">signed {s.signed.get(step.id)!.by}</span>
-          : <Button kind="go-line" keyName="Space" onClick={() => s.sign()} disabled={s.busy}>{step.done}</Button>}
+        {step.timerS != null &&
+          !s.isSigned &&
+          (timer ? (
+            <TimerFace endsAt={timer.endsAt} onStop={() => s.changes.stopTimer.mutate(timer.id)} />
+          ) : (
+            <Button kind="line" keyName="T" onClick={() => s.changes.startTimer.mutate(step.id)}>
+              Start {step.timerS >= 120 ? `${Math.round(step.timerS / 60)} min` : `${step.timerS} s`}
+            </Button>
+          ))}
+        <Button kind="line" keyName="⌫" onClick={s.back}>
+          Back
+        </Button>
+        <Button kind="line" onClick={() => setNote(true)}>
+          Note
+        </Button>
+        <Button
+          kind="line"
+          onClick={() => file.current?.click()}
+          aria-label={pinned ? `Add a photo of ${pinned.id}` : 'Add a photo'}
+        >
+          {pinned ? `Photo of ${pinned.id}` : 'Photo'}
+        </Button>
+        <input
+          ref={file}
+          type="file"
+          accept="image/jpeg,image/png"
+          className="hidden"
+          tabIndex={-1}
+          aria-label="Photo file"
+          onChange={(e) => {
+            const f = e.target.files?.[0]
+            e.target.value = ''
+            if (f)
+              s.changes.photo.mutate(
+                {
+                  by: s.by,
+                  stepId: step.id,
+                  file: f,
+                  place: pinned && { x: pinned.x, y: pinned.y, face: pinned.face },
+                },
+                { onError: s.refuse },
+              )
+          }}
+        />
+        {onBench && (
+          <Button kind="line" keyName="G" onClick={onBench}>
+            Bench
+          </Button>
+        )}
+        {s.isSigned ? (
+          <span className="num max-w-44 px-2 text-[17px] text-line-soft">signed {s.signed.get(step.id)!.by}</span>
+        ) : (
+          <Button kind="go-line" keyName="Space" onClick={() => s.sign()} disabled={s.busy}>
+            {step.done}
+          </Button>
+        )}
       </div>
       <NoteDialog open={note} onClose={() => setNote(false)} s={s} />
       <OverrideDialog open={override} onClose={() => setOverride(false)} s={s} />
@@ -48,16 +154,48 @@ export function StepLine({ job, s, onBench, note, setNote, selected }: { job: Jo
 
 function TimerFace({ endsAt, onStop }: { endsAt: string; onStop: () => void }) {
   const { text, over } = left(endsAt, useNow())
-  return <button type="button" onClick={onStop} aria-label="Stop the timer" className={`num min-h-11 rounded-[3px] px-3 text-[22px] font-semibold ${over ? 'bg-copper text-on-copper' : 'bg-line-button'}`}>{over ? `done ${text}` : text}</button>
+  return (
+    <button
+      type="button"
+      onClick={onStop}
+      aria-label="Stop the timer"
+      className={`num min-h-11 rounded-[3px] px-3 text-[22px] font-semibold ${over ? 'bg-copper text-on-copper' : 'bg-line-button'}`}
+    >
+      {over ? `done ${text}` : text}
+    </button>
+  )
 }
 
 function NoteDialog({ open, onClose, s }: { open: boolean; onClose: () => void; s: Steps }) {
   const [text, setText] = useState('')
   return (
     <Dialog open={open} onClose={onClose} title="Note">
-      <form onSubmit={(e) => { e.preventDefault(); s.changes.note.mutate({ by: s.by, text, stepId: s.step?.id }, { onSuccess: () => { setText(''); onClose() }, onError: s.refuse }) }}>
-        <textarea autoFocus value={text} onChange={(e) => setText(e.target.value)} rows={4} aria-label="Note" className="w-full border border-rule bg-raised p-2" />
-        <Button kind="go" type="submit" disabled={!text.trim()}>Pin the note</Button>
+      <form
+        onSubmit={(e) => {
+          e.preventDefault()
+          s.changes.note.mutate(
+            { by: s.by, text, stepId: s.step?.id },
+            {
+              onSuccess: () => {
+                setText('')
+                onClose()
+              },
+              onError: s.refuse,
+            },
+          )
+        }}
+      >
+        <textarea
+          autoFocus
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+          rows={4}
+          aria-label="Note"
+          className="w-full border border-rule bg-raised p-2"
+        />
+        <Button kind="go" type="submit" disabled={!text.trim()}>
+          Pin the note
+        </Button>
       </form>
     </Dialog>
   )
@@ -68,9 +206,24 @@ function OverrideDialog({ open, onClose, s }: { open: boolean; onClose: () => vo
   return (
     <Dialog open={open} onClose={onClose} title="Sign in spite of the lock">
       <p className="mb-2">{s.refusal?.message} The reason goes into the record.</p>
-      <form onSubmit={(e) => { e.preventDefault(); s.sign(text); setText(''); onClose() }}>
-        <input autoFocus value={text} onChange={(e) => setText(e.target.value)} aria-label="Reason" className="mb-3 w-full border border-rule bg-raised p-2" />
-        <Button kind="go" type="submit" disabled={text.trim().length < 4}>Sign with this reason</Button>
+      <form
+        onSubmit={(e) => {
+          e.preventDefault()
+          s.sign(text)
+          setText('')
+          onClose()
+        }}
+      >
+        <input
+          autoFocus
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+          aria-label="Reason"
+          className="mb-3 w-full border border-rule bg-raised p-2"
+        />
+        <Button kind="go" type="submit" disabled={text.trim().length < 4}>
+          Sign with this reason
+        </Button>
       </form>
     </Dialog>
   )

@@ -11,10 +11,17 @@ export function StepList({ s, most }: { s: Steps; most?: number }) {
         const here = x.id === s.step?.id
         return (
           <li key={x.id}>
-            <button type="button" onClick={() => s.lookAt(x.id)} aria-current={here ? 'step' : undefined} className={`grid w-full grid-cols-[24px_1fr_auto] gap-1 border-b border-rule/60 py-[5px] pr-1 text-left ${here ? 'bg-copper-wash' : ''}`}>
+            <button
+              type="button"
+              onClick={() => s.lookAt(x.id)}
+              aria-current={here ? 'step' : undefined}
+              className={`grid w-full grid-cols-[24px_1fr_auto] gap-1 border-b border-rule/60 py-[5px] pr-1 text-left ${here ? 'bg-copper-wash' : ''}`}
+            >
               <span className="num text-right text-soft">{from + i + 1}</span>
               <span className={done ? 'text-soft' : ''}>{x.title}</span>
-              <span className={`num min-w-8 text-right font-semibold ${done ? 'text-cool' : 'text-soft'}`}>{done ? done.by : '·'}</span>
+              <span className={`num min-w-8 text-right font-semibold ${done ? 'text-cool' : 'text-soft'}`}>
+                {done ? done.by : '·'}
+              </span>
             </button>
           </li>
         )

@@ -9,8 +9,15 @@ const looks: Record<Kind, string> = {
   'go-line': 'bg-copper text-on-copper font-bold text-[17px]',
 }
 
-export function Button({ kind = 'plain', keyName, className = '', children, ...rest }: ButtonHTMLAttributes<HTMLButtonElement> & { kind?: Kind; keyName?: string }) {
-  const size = kind === 'quiet' ? '' : kind === 'line' || kind === 'go-line' ? 'px-4 py-2.5 min-h-11' : 'px-3 py-1.5 min-h-9'
+export function Button({
+  kind = 'plain',
+  keyName,
+  className = '',
+  children,
+  ...rest
+}: ButtonHTMLAttributes<HTMLButtonElement> & { kind?: Kind; keyName?: string }) {
+  const size =
+    kind === 'quiet' ? '' : kind === 'line' || kind === 'go-line' ? 'px-4 py-2.5 min-h-11' : 'px-3 py-1.5 min-h-9'
   return (
     <button type="button" className={`rounded-[3px] whitespace-nowrap ${size} ${looks[kind]} ${className}`} {...rest}>
       {children}

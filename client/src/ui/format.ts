@@ -1,6 +1,8 @@
 export const mm = (v: number, digits = 2) => v.toFixed(digits)
-export const clock = (iso?: string | null) => (iso ? new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' }) : '')
-export const day = (iso?: string | null) => (iso ? new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' }) : '')
+export const clock = (iso?: string | null) =>
+  iso ? new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' }) : ''
+export const day = (iso?: string | null) =>
+  iso ? new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' }) : ''
 export const percent = (v: number) => `${Math.round(v * 100)}`
 export const range = (a: number, b: number, f: (v: number) => string) => (f(a) === f(b) ? f(a) : `${f(a)}–${f(b)}`)
 export const stationName = (s: string) => s[0].toUpperCase() + s.slice(1)
@@ -9,6 +11,9 @@ export const stationName = (s: string) => s[0].toUpperCase() + s.slice(1)
 export function left(endsAt: string, now: number) {
   const s = Math.round((Date.parse(endsAt) - now) / 1000)
   const a = Math.abs(s)
-  const text = a >= 3600 ? `${Math.floor(a / 3600)}:${String(Math.floor((a % 3600) / 60)).padStart(2, '0')} h` : `${String(Math.floor(a / 60)).padStart(2, '0')}:${String(a % 60).padStart(2, '0')}`
+  const text =
+    a >= 3600
+      ? `${Math.floor(a / 3600)}:${String(Math.floor((a % 3600) / 60)).padStart(2, '0')} h`
+      : `${String(Math.floor(a / 60)).padStart(2, '0')}:${String(a % 60).padStart(2, '0')}`
   return { text, over: s <= 0 }
 }

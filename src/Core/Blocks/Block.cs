@@ -14,6 +14,7 @@ public sealed record Block
     public string? ManualRevision { get; init; }
     public IReadOnlyList<Declaration> DeclaredFor { get; init; } = [];
     public IReadOnlyList<SocketFit> Sockets { get; init; } = [];
+
     /// <summary>Allowed turns of the block on the board, degrees.</summary>
     public IReadOnlyList<double> Rotations { get; init; } = [0];
     public ColdPlate? ColdPlate { get; init; }
@@ -23,6 +24,7 @@ public sealed record Block
     public int? BracketSlots { get; init; }
     public double? HeightMm { get; init; }
     public double? MassG { get; init; }
+
     /// <summary>Header kinds the block uses up.</summary>
     public IReadOnlyList<string> Headers { get; init; } = [];
     public KitContents? Kit { get; init; }
@@ -35,7 +37,15 @@ public sealed record Block
 public sealed record Declaration(string Maker, string BoardCode, IReadOnlyList<string> Revisions);
 
 /// <summary>What the block needs to sit on a socket.</summary>
-public sealed record SocketFit(string Socket, string? Kit, string? Posts, string? JetPlate, string? Insert, double? InsertBowMm, double? StopHeightMm);
+public sealed record SocketFit(
+    string Socket,
+    string? Kit,
+    string? Posts,
+    string? JetPlate,
+    string? Insert,
+    double? InsertBowMm,
+    double? StopHeightMm
+);
 
 public sealed record ColdPlate(string Metal, double? BaseMm, double? FinDirectionDeg, double? SlitDirectionDeg);
 
@@ -43,14 +53,17 @@ public sealed record ColdPlate(string Metal, double? BaseMm, double? FinDirectio
 public sealed record Plate
 {
     public required string Id { get; init; }
+
     /// <summary>The board it belongs to in a card of several; null for the only one.</summary>
     public string? Board { get; init; }
     public Face Face { get; init; }
     public Seat Seat { get; init; }
+
     /// <summary>Height of the reference plane above the board when standoffs carry the plate, mm.</summary>
     public double? StandoffMm { get; init; }
     public double StandoffTolMm { get; init; }
     public required Polygon Outline { get; init; }
+
     /// <summary>How much further from the board the plain underside is than the die land, mm.</summary>
     public double BaseStepMm { get; init; }
     public IReadOnlyList<Land> Lands { get; init; } = [];
@@ -64,13 +77,17 @@ public sealed record Land
     public required string Id { get; init; }
     public required Polygon Outline { get; init; }
     public double StepMm { get; init; }
+
     /// <summary>Three standard deviations of the step, mm.</summary>
     public double StepTolMm { get; init; }
+
     /// <summary>The kind of part it serves.</summary>
     public PartKind? For { get; init; }
+
     /// <summary>The one part it serves, by id.</summary>
     public string? Part { get; init; }
     public Through Through { get; init; }
+
     /// <summary>Pad thickness the maker supplies for it, mm.</summary>
     public double? PadMm { get; init; }
     public string? Metal { get; init; }
@@ -87,19 +104,24 @@ public sealed record BlockHole
     public required string Id { get; init; }
     public required double X { get; init; }
     public required double Y { get; init; }
+
     /// <summary>Outer diameter of the screw, mm.</summary>
     public required double ScrewMm { get; init; }
     public string? Thread { get; init; }
     public HoleRole Role { get; init; }
+
     /// <summary>Tightening ring, 1 innermost.</summary>
     public int? Ring { get; init; }
     public bool Required { get; init; } = true;
+
     /// <summary>Thread depth the screw engages, mm.</summary>
     public double? EngageMm { get; init; }
+
     /// <summary>Height above the board at which an unsprung screw holds the plate, mm.</summary>
     public double? StopMm { get; init; }
     public string? Washer { get; init; }
     public Spring? Spring { get; init; }
+
     /// <summary>Torque target, N·m.</summary>
     public double? TargetNm { get; init; }
     public string? Finish { get; init; }
@@ -118,6 +140,7 @@ public sealed record BackPlate
     public IReadOnlyList<string> UsesHoles { get; init; } = [];
     public double StiffnessFactor { get; init; } = 1;
     public IReadOnlyList<Land> Lands { get; init; } = [];
+
     /// <summary>Height of its reference plane above the back surface, mm.</summary>
     public double? StandoffMm { get; init; }
     public double StandoffTolMm { get; init; }
@@ -137,12 +160,31 @@ public sealed record KitContents
 
 public sealed record KitScrew(string Thread, double? LengthMm, int Count, string? Driver, string? Washer);
 
-public sealed record KitPad(double ThicknessMm, double WidthMm, double DepthMm, int Count, string Material, string? Tacky);
+public sealed record KitPad(
+    double ThicknessMm,
+    double WidthMm,
+    double DepthMm,
+    int Count,
+    string Material,
+    string? Tacky
+);
 
 /// <param name="RKPerW">Sink to air, K/W, in the stated airflow.</param>
-public sealed record KitSink(double WidthMm, double DepthMm, double HeightMm, [property: JsonPropertyName("rKPerW")] double RKPerW, int Count);
+public sealed record KitSink(
+    double WidthMm,
+    double DepthMm,
+    double HeightMm,
+    [property: JsonPropertyName("rKPerW")] double RKPerW,
+    int Count
+);
 
 /// <summary>R(Q) = a + b·Q^−n, K/W with Q in L/min; pressure drop points in kPa.</summary>
-public sealed record FlowCurve([property: JsonPropertyName("aKPerW")] double AKPerW, [property: JsonPropertyName("bKPerW")] double BKPerW, double N, string Unit, IReadOnlyList<Point2> DropKPaAt);
+public sealed record FlowCurve(
+    [property: JsonPropertyName("aKPerW")] double AKPerW,
+    [property: JsonPropertyName("bKPerW")] double BKPerW,
+    double N,
+    string Unit,
+    IReadOnlyList<Point2> DropKPaAt
+);
 
 public sealed record Money(double Amount, string Currency);

@@ -12,6 +12,7 @@ public sealed record Assembly
     public IReadOnlyList<FastenerGroup> Fasteners { get; init; } = [];
     public IReadOnlyList<Lead> Leads { get; init; } = [];
     public IReadOnlyList<Bond> Bonds { get; init; } = [];
+
     /// <summary>Extra precedence: the second comes after the first.</summary>
     public IReadOnlyList<Precedence> After { get; init; } = [];
 }
@@ -22,6 +23,7 @@ public sealed record Piece(string Id, string Name, Face Face);
 public sealed record FastenerGroup
 {
     public required string Id { get; init; }
+
     /// <summary>Driver tip: T6, PH1, SL2, HEX1.5, NUT4.</summary>
     public required string Driver { get; init; }
     public string? Thread { get; init; }
@@ -31,24 +33,42 @@ public sealed record FastenerGroup
     public IReadOnlyList<string> Holes { get; init; } = [];
     public required Face Face { get; init; }
     public IReadOnlyList<string> Joins { get; init; } = [];
+
     /// <summary>The piece or group that must be gone before these can be reached.</summary>
     public string? HiddenBy { get; init; }
+
     /// <summary>"retention" for the ring round the die.</summary>
     public string? Ring { get; init; }
     public bool SpringLoaded { get; init; }
+
     /// <summary>Under a warranty seal.</summary>
     public bool Seal { get; init; }
 }
 
 /// <summary>A cable or ribbon that ties two pieces together. Slack in mm.</summary>
-public sealed record Lead(string Id, string Name, IReadOnlyList<string> Between, string Latch, double? SlackMm, Face Face, string? HiddenBy = null)
+public sealed record Lead(
+    string Id,
+    string Name,
+    IReadOnlyList<string> Between,
+    string Latch,
+    double? SlackMm,
+    Face Face,
+    string? HiddenBy = null
+)
 {
     /// <summary>Where it leaves the board, mm; null when nobody noted it.</summary>
     public Point2? At { get; init; }
 }
 
 /// <summary>Something that sticks two pieces together.</summary>
-public sealed record Bond(string Id, IReadOnlyList<string> Between, BondKind Kind, double? PadMm, IReadOnlyList<string> Parts, bool Warm);
+public sealed record Bond(
+    string Id,
+    IReadOnlyList<string> Between,
+    BondKind Kind,
+    double? PadMm,
+    IReadOnlyList<string> Parts,
+    bool Warm
+);
 
 /// <summary><paramref name="Second"/> may only be done after <paramref name="First"/>.</summary>
 public sealed record Precedence(string First, string Second);

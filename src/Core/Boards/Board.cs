@@ -13,20 +13,26 @@ public sealed record Board
     public required string Revision { get; init; }
     public required BoardKind Kind { get; init; }
     public required Polygon Outline { get; init; }
+
     /// <summary>Thickness of the bare board, mm.</summary>
     public required double ThicknessMm { get; init; }
+
     /// <summary>Bracket width in slots; null where there is no bracket.</summary>
     public int? Slots { get; init; }
+
     /// <summary>Socket id of mainboards and processors.</summary>
     public string? Socket { get; init; }
+
     /// <summary>False when the board may not run without its block.</summary>
     public bool UsableWithoutBlock { get; init; } = true;
     public IReadOnlyList<Header> Headers { get; init; } = [];
+
     /// <summary>Standard deviation of every measured position, per axis, mm; 0 for drawings.</summary>
     public double PositionSigmaMm { get; init; }
     public IReadOnlyList<BoardHole> Holes { get; init; } = [];
     public IReadOnlyList<Part> Parts { get; init; } = [];
     public Assembly? Assembly { get; init; }
+
     /// <summary>How the shop came to know the board, when it says so itself.</summary>
     public EvidenceGrade? Evidence { get; init; }
 
@@ -37,7 +43,15 @@ public sealed record Board
 public sealed record Header(string Id, string Kind);
 
 /// <summary>A hole through the board. A slot reaches <paramref name="SlotMm"/> along <paramref name="SlotDeg"/>, half to each side.</summary>
-public sealed record BoardHole(string Id, double X, double Y, double DiameterMm, HoleRole Role, double SlotMm = 0, double SlotDeg = 0)
+public sealed record BoardHole(
+    string Id,
+    double X,
+    double Y,
+    double DiameterMm,
+    HoleRole Role,
+    double SlotMm = 0,
+    double SlotDeg = 0
+)
 {
     [JsonIgnore]
     public Point2 At => new(X, Y);
@@ -56,25 +70,34 @@ public sealed record Part
     public required double WidthMm { get; init; }
     public required double DepthMm { get; init; }
     public double RotationDeg { get; init; }
+
     /// <summary>Top above the face it stands on, mm.</summary>
     public double HeightMm { get; init; }
+
     /// <summary>Three standard deviations of the height, mm.</summary>
     public double HeightTolMm { get; init; }
     public Cooling Cool { get; init; }
+
     /// <summary>Heat to carry away, W.</summary>
     public double DissipationW { get; init; }
+
     /// <summary>Highest allowed temperature, °C.</summary>
     public double? LimitC { get; init; }
+
     /// <summary>Highest allowed clamp load, N.</summary>
     public double? MaxLoadN { get; init; }
+
     /// <summary>Highest allowed local pressure, MPa.</summary>
     public double? MaxPressureMPa { get; init; }
+
     /// <summary>Top face in the part's own frame, when it is no rectangle.</summary>
     public Polygon? Outline { get; init; }
+
     /// <summary>Id of the lid above a die.</summary>
     public string? Under { get; init; }
     public double? LidThicknessMm { get; init; }
     public double? BondMm { get; init; }
+
     /// <summary>Share of the package's power, 0 to 1.</summary>
     public double? PowerShare { get; init; }
     public Polygon? PackageOutline { get; init; }
@@ -83,9 +106,10 @@ public sealed record Part
     public Point2 At => new(X, Y);
 
     /// <summary>The top face in the board frame.</summary>
-    public Polygon Top() => _top ??= Outline is null
-        ? Polygon.Rectangle(At, WidthMm, DepthMm, RotationDeg)
-        : new Placement(X, Y, RotationDeg).Apply(Outline);
+    public Polygon Top() =>
+        _top ??= Outline is null
+            ? Polygon.Rectangle(At, WidthMm, DepthMm, RotationDeg)
+            : new Placement(X, Y, RotationDeg).Apply(Outline);
 
     /// <summary>Corners (−,−), (+,−), (+,+), (−,+) of the part's rectangle, in the board frame.</summary>
     public IReadOnlyList<Point2> Corners() => Polygon.Rectangle(At, WidthMm, DepthMm, RotationDeg).Points;

@@ -3,15 +3,16 @@ namespace FaithfulBracket.Core.Boards;
 /// <summary>What the trade calls a kind of part in a sentence.</summary>
 public static class PartNames
 {
-    public static string Of(PartKind kind) => kind switch
-    {
-        PartKind.Memory => "memory",
-        PartKind.PowerStage => "power stage",
-        PartKind.BridgeChip => "bridge chip",
-        PartKind.Empty => "empty site",
-        PartKind.Other => "part",
-        _ => kind.ToString().ToLowerInvariant(),
-    };
+    public static string Of(PartKind kind) =>
+        kind switch
+        {
+            PartKind.Memory => "memory",
+            PartKind.PowerStage => "power stage",
+            PartKind.BridgeChip => "bridge chip",
+            PartKind.Empty => "empty site",
+            PartKind.Other => "part",
+            _ => kind.ToString().ToLowerInvariant(),
+        };
 
     public static string Capital(PartKind kind) => Of(kind) is var n ? char.ToUpperInvariant(n[0]) + n[1..] : "";
 }

@@ -8,11 +8,16 @@ public readonly record struct Bounds(double MinX, double MinY, double MaxX, doub
 
     public static Bounds Of(IReadOnlyList<Point2> points)
     {
-        double x0 = double.PositiveInfinity, y0 = x0, x1 = double.NegativeInfinity, y1 = x1;
+        double x0 = double.PositiveInfinity,
+            y0 = x0,
+            x1 = double.NegativeInfinity,
+            y1 = x1;
         foreach (var p in points)
         {
-            x0 = Math.Min(x0, p.X); x1 = Math.Max(x1, p.X);
-            y0 = Math.Min(y0, p.Y); y1 = Math.Max(y1, p.Y);
+            x0 = Math.Min(x0, p.X);
+            x1 = Math.Max(x1, p.X);
+            y0 = Math.Min(y0, p.Y);
+            y1 = Math.Max(y1, p.Y);
         }
         return new(x0, y0, x1, y1);
     }

@@ -7,14 +7,16 @@ public static class ConvexHull
     public static Polygon? Of(IReadOnlyList<Point2> points)
     {
         var sorted = points.Distinct().OrderBy(p => p.X).ThenBy(p => p.Y).ToList();
-        if (sorted.Count < 3) return null;
+        if (sorted.Count < 3)
+            return null;
         var hull = new List<Point2>();
         void Chain(IEnumerable<Point2> run)
         {
             var from = hull.Count;
             foreach (var p in run)
             {
-                while (hull.Count >= from + 2 && (hull[^1] - hull[^2]).Cross(p - hull[^1]) <= 0) hull.RemoveAt(hull.Count - 1);
+                while (hull.Count >= from + 2 && (hull[^1] - hull[^2]).Cross(p - hull[^1]) <= 0)
+                    hull.RemoveAt(hull.Count - 1);
                 hull.Add(p);
             }
             hull.RemoveAt(hull.Count - 1);

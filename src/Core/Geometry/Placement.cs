@@ -18,7 +18,8 @@ public readonly record struct Placement(double XMm, double YMm, double RotationD
     /// <summary>A polygon of the block in the board frame.</summary>
     public Polygon Apply(Polygon polygon)
     {
-        if (this == Identity) return polygon;
+        if (this == Identity)
+            return polygon;
         var (s, c) = Math.SinCos(Radians);
         var points = new Point2[polygon.Points.Count];
         for (var i = 0; i < points.Length; i++)

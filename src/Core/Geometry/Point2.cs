@@ -4,7 +4,9 @@ namespace FaithfulBracket.Core.Geometry;
 public readonly record struct Point2(double X, double Y)
 {
     public static Point2 operator +(Point2 a, Point2 b) => new(a.X + b.X, a.Y + b.Y);
+
     public static Point2 operator -(Point2 a, Point2 b) => new(a.X - b.X, a.Y - b.Y);
+
     public static Point2 operator *(Point2 a, double k) => new(a.X * k, a.Y * k);
 
     /// <summary>Euclidean length, mm.</summary>

@@ -11,7 +11,8 @@ public sealed class Polygon
     /// <exception cref="ArgumentException">Fewer than three corners.</exception>
     public Polygon(IReadOnlyList<Point2> points)
     {
-        if (points.Count < 3) throw new ArgumentException("A polygon needs at least three corners.", nameof(points));
+        if (points.Count < 3)
+            throw new ArgumentException("A polygon needs at least three corners.", nameof(points));
         Points = points;
     }
 
@@ -33,14 +34,18 @@ public sealed class Polygon
     {
         get
         {
-            double cx = 0, cy = 0, a = 0;
+            double cx = 0,
+                cy = 0,
+                a = 0;
             var origin = Points[0];
             for (var i = 0; i < Points.Count; i++)
             {
                 var p = Points[i] - origin;
                 var q = Points[(i + 1) % Points.Count] - origin;
                 var w = p.Cross(q);
-                a += w; cx += (p.X + q.X) * w; cy += (p.Y + q.Y) * w;
+                a += w;
+                cx += (p.X + q.X) * w;
+                cy += (p.Y + q.Y) * w;
             }
             return Math.Abs(a) < 1e-12 ? origin : origin + new Point2(cx / (3 * a), cy / (3 * a));
         }
@@ -49,7 +54,9 @@ public sealed class Polygon
     /// <summary>A rectangle about a centre, turned counter-clockwise; corners (−,−), (+,−), (+,+), (−,+) in its own frame.</summary>
     public static Polygon Rectangle(Point2 centre, double widthMm, double depthMm, double rotationDeg = 0)
     {
-        double w = widthMm / 2, d = depthMm / 2, r = rotationDeg * Math.PI / 180;
+        double w = widthMm / 2,
+            d = depthMm / 2,
+            r = rotationDeg * Math.PI / 180;
         Point2 At(double x, double y) => centre + (r == 0 ? new Point2(x, y) : new Point2(x, y).Turned(r));
         return new Polygon([At(-w, -d), At(w, -d), At(w, d), At(-w, d)]);
     }
@@ -60,9 +67,12 @@ public sealed class Polygon
         var inside = false;
         for (int i = 0, j = Points.Count - 1; i < Points.Count; j = i++)
         {
-            Point2 a = Points[i], b = Points[j];
-            if (DistanceToSegment(p, a, b) < 1e-9) return true;
-            if (a.Y > p.Y != b.Y > p.Y && p.X < (b.X - a.X) * (p.Y - a.Y) / (b.Y - a.Y) + a.X) inside = !inside;
+            Point2 a = Points[i],
+                b = Points[j];
+            if (DistanceToSegment(p, a, b) < 1e-9)
+                return true;
+            if (a.Y > p.Y != b.Y > p.Y && p.X < (b.X - a.X) * (p.Y - a.Y) / (b.Y - a.Y) + a.X)
+                inside = !inside;
         }
         return inside;
     }
@@ -80,7 +90,8 @@ public sealed class Polygon
     public static double Shoelace(IReadOnlyList<Point2> points)
     {
         double sum = 0;
-        for (int i = 0, j = points.Count - 1; i < points.Count; j = i++) sum += points[j].Cross(points[i]);
+        for (int i = 0, j = points.Count - 1; i < points.Count; j = i++)
+            sum += points[j].Cross(points[i]);
         return sum / 2;
     }
 
@@ -89,11 +100,15 @@ public sealed class Polygon
         var sign = 0;
         for (var i = 0; i < Points.Count; i++)
         {
-            var cross = (Points[(i + 1) % Points.Count] - Points[i])
-                .Cross(Points[(i + 2) % Points.Count] - Points[(i + 1) % Points.Count]);
-            if (Math.Abs(cross) < 1e-12) continue;
-            if (sign == 0) sign = Math.Sign(cross);
-            else if (sign != Math.Sign(cross)) return false;
+            var cross = (Points[(i + 1) % Points.Count] - Points[i]).Cross(
+                Points[(i + 2) % Points.Count] - Points[(i + 1) % Points.Count]
+            );
+            if (Math.Abs(cross) < 1e-12)
+                continue;
+            if (sign == 0)
+                sign = Math.Sign(cross);
+            else if (sign != Math.Sign(cross))
+                return false;
         }
         return true;
     }

@@ -16,9 +16,12 @@ public static class PolygonOverlap
     /// <summary>Area common to both, mm².</summary>
     public static double Area(Polygon a, Polygon b)
     {
-        if (!a.Bounds.Meets(b.Bounds)) return 0;
-        if (b.IsConvex) return Math.Abs(Polygon.Shoelace(Clip(a, b)));
-        if (a.IsConvex) return Math.Abs(Polygon.Shoelace(Clip(b, a)));
+        if (!a.Bounds.Meets(b.Bounds))
+            return 0;
+        if (b.IsConvex)
+            return Math.Abs(Polygon.Shoelace(Clip(a, b)));
+        if (a.IsConvex)
+            return Math.Abs(Polygon.Shoelace(Clip(b, a)));
         return ToGeometry(a).Intersection(ToGeometry(b)).Area;
     }
 
@@ -26,9 +29,12 @@ public static class PolygonOverlap
     public static double CoveredArea(Polygon subject, IReadOnlyList<Polygon> regions)
     {
         var meeting = regions.Where(r => r.Bounds.Meets(subject.Bounds)).ToList();
-        if (meeting.Count == 0) return 0;
-        if (meeting.Count == 1) return Area(subject, meeting[0]);
-        if (!AnyPairMeets(meeting)) return meeting.Sum(r => Area(subject, r));
+        if (meeting.Count == 0)
+            return 0;
+        if (meeting.Count == 1)
+            return Area(subject, meeting[0]);
+        if (!AnyPairMeets(meeting))
+            return meeting.Sum(r => Area(subject, r));
         var union = NetTopologySuite.Operation.Union.UnaryUnionOp.Union(meeting.Select(ToGeometry));
         return ToGeometry(subject).Intersection(union).Area;
     }
@@ -37,7 +43,8 @@ public static class PolygonOverlap
     public static IReadOnlyList<Point2> Clip(Polygon subject, Polygon convexWindow)
     {
         var sign = Math.Sign(convexWindow.SignedArea);
-        List<Point2> current = [.. subject.Points], next = [];
+        List<Point2> current = [.. subject.Points],
+            next = [];
         var window = convexWindow.Points;
         for (int i = 0; i < window.Count && current.Count > 0; i++)
         {
@@ -49,8 +56,10 @@ public static class PolygonOverlap
             foreach (var p in current)
             {
                 var side = sign * edge.Cross(p - a);
-                if (side >= 0 != previousSide >= 0) next.Add(previous + (p - previous) * (previousSide / (previousSide - side)));
-                if (side >= 0) next.Add(p);
+                if (side >= 0 != previousSide >= 0)
+                    next.Add(previous + (p - previous) * (previousSide / (previousSide - side)));
+                if (side >= 0)
+                    next.Add(p);
                 (previous, previousSide) = (p, side);
             }
             (current, next) = (next, current);
@@ -61,15 +70,17 @@ public static class PolygonOverlap
     private static bool AnyPairMeets(List<Polygon> regions)
     {
         for (var i = 0; i < regions.Count; i++)
-            for (var j = i + 1; j < regions.Count; j++)
-                if (regions[i].Bounds.Meets(regions[j].Bounds)) return true;
+        for (var j = i + 1; j < regions.Count; j++)
+            if (regions[i].Bounds.Meets(regions[j].Bounds))
+                return true;
         return false;
     }
 
     private static NetTopologySuite.Geometries.Geometry ToGeometry(Polygon p)
     {
         var ring = new Coordinate[p.Points.Count + 1];
-        for (var i = 0; i < p.Points.Count; i++) ring[i] = new(p.Points[i].X, p.Points[i].Y);
+        for (var i = 0; i < p.Points.Count; i++)
+            ring[i] = new(p.Points[i].X, p.Points[i].Y);
         ring[^1] = ring[0].Copy();
         return Factory.CreatePolygon(ring).Buffer(0);
     }

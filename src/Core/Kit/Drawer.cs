@@ -3,7 +3,15 @@ using FaithfulBracket.Core.Materials;
 namespace FaithfulBracket.Core.Kit;
 
 /// <summary>Sheets, strips or offcuts of pad, mm.</summary>
-public sealed record PadStock(string Id, string Material, double ThicknessMm, double WidthMm, double DepthMm, int Count, bool Offcut);
+public sealed record PadStock(
+    string Id,
+    string Material,
+    double ThicknessMm,
+    double WidthMm,
+    double DepthMm,
+    int Count,
+    bool Offcut
+);
 
 /// <summary>A tube of paste.</summary>
 /// <param name="MonthsToRepaste">How long the shop trusts it, months.</param>
@@ -38,5 +46,7 @@ public sealed record Drawer
     public IReadOnlyList<Consumable> Consumables { get; init; } = [];
 
     /// <summary>The paste by id; else the first that is no liquid metal, which nobody gets without asking.</summary>
-    public PasteStock? PasteOr(string? id) => Pastes.FirstOrDefault(p => id is not null && (p.Material.Id == id || p.Id == id)) ?? Pastes.FirstOrDefault(p => !p.Material.LiquidMetal);
+    public PasteStock? PasteOr(string? id) =>
+        Pastes.FirstOrDefault(p => id is not null && (p.Material.Id == id || p.Id == id))
+        ?? Pastes.FirstOrDefault(p => !p.Material.LiquidMetal);
 }

@@ -4,7 +4,12 @@ using FaithfulBracket.Core.Geometry;
 
 namespace FaithfulBracket.Core.Match;
 
-public enum CeilingRegion { Base, Pocket, Land }
+public enum CeilingRegion
+{
+    Base,
+    Pocket,
+    Land,
+}
 
 /// <summary>Room between a part's top and the lowest face of the plate over it, mm; negative when they meet.</summary>
 public sealed record PartMargin(string Part, double MarginMm, CeilingRegion Region);
@@ -33,31 +38,44 @@ public sealed class Ceiling
     /// <summary>The margin over a part whose top is <paramref name="top"/>; null when the plate is not over it.</summary>
     public PartMargin? Over(Part part, Polygon top)
     {
-        if (!_outline.Bounds.Meets(top.Bounds)) return null;
+        if (!_outline.Bounds.Meets(top.Bounds))
+            return null;
         var under = PolygonOverlap.Area(_outline, top);
-        if (under <= PolygonOverlap.TouchMm2) return null;
+        if (under <= PolygonOverlap.TouchMm2)
+            return null;
         (double Step, CeilingRegion Region)? lowest = null;
-        void Consider(double step, CeilingRegion region) { if (lowest is null || step < lowest.Value.Step) lowest = (step, region); }
+        void Consider(double step, CeilingRegion region)
+        {
+            if (lowest is null || step < lowest.Value.Step)
+                lowest = (step, region);
+        }
 
         List<Polygon> higher = [];
         foreach (var (outline, step) in _lands)
         {
-            if (!outline.Bounds.Meets(top.Bounds)) continue;
+            if (!outline.Bounds.Meets(top.Bounds))
+                continue;
             higher.Add(outline);
-            if (PolygonOverlap.Area(outline, top) > PolygonOverlap.TouchMm2) Consider(step, CeilingRegion.Land);
+            if (PolygonOverlap.Area(outline, top) > PolygonOverlap.TouchMm2)
+                Consider(step, CeilingRegion.Land);
         }
         var landCount = higher.Count;
         var landArea = landCount == 0 ? 0 : PolygonOverlap.CoveredArea(top, higher);
         foreach (var (outline, step) in _pockets)
         {
-            if (!outline.Bounds.Meets(top.Bounds) || PolygonOverlap.Area(outline, top) <= PolygonOverlap.TouchMm2) continue;
-            var shown = landArea <= PolygonOverlap.TouchMm2
-                || PolygonOverlap.CoveredArea(top, [.. higher.Take(landCount), outline]) - landArea > PolygonOverlap.TouchMm2;
-            if (shown) Consider(step, CeilingRegion.Pocket);
+            if (!outline.Bounds.Meets(top.Bounds) || PolygonOverlap.Area(outline, top) <= PolygonOverlap.TouchMm2)
+                continue;
+            var shown =
+                landArea <= PolygonOverlap.TouchMm2
+                || PolygonOverlap.CoveredArea(top, [.. higher.Take(landCount), outline]) - landArea
+                    > PolygonOverlap.TouchMm2;
+            if (shown)
+                Consider(step, CeilingRegion.Pocket);
             higher.Add(outline);
         }
         var recessed = higher.Count == 0 ? 0 : PolygonOverlap.CoveredArea(top, higher);
-        if (under - recessed > PolygonOverlap.TouchMm2) Consider(_baseStepMm, CeilingRegion.Base);
+        if (under - recessed > PolygonOverlap.TouchMm2)
+            Consider(_baseStepMm, CeilingRegion.Base);
         return lowest is { } l ? new(part.Id, _planeMm + l.Step - part.HeightMm, l.Region) : null;
     }
 }

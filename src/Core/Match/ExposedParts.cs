@@ -10,7 +10,10 @@ public static class ExposedParts
     {
         var bare = block.Kind == BlockKind.DirectDie;
         var lids = board.Parts.Where(p => p.Kind == PartKind.Lid).Select(p => p.Id).ToHashSet();
-        return board.Parts.Where(p => p.Face == face && p.Kind != PartKind.Empty
-            && (bare ? p.Kind != PartKind.Lid : p.Under is null || !lids.Contains(p.Under)));
+        return board.Parts.Where(p =>
+            p.Face == face
+            && p.Kind != PartKind.Empty
+            && (bare ? p.Kind != PartKind.Lid : p.Under is null || !lids.Contains(p.Under))
+        );
     }
 }

@@ -8,13 +8,21 @@ namespace FaithfulBracket.Core.Match;
 public static class Fit
 {
     /// <exception cref="OperationCanceledException">The draws were stopped.</exception>
-    public static FitResult Judge(Board board, Block block, FitSettings? settings = null, CancellationToken cancel = default)
+    public static FitResult Judge(
+        Board board,
+        Block block,
+        FitSettings? settings = null,
+        CancellationToken cancel = default
+    )
     {
         settings ??= new();
         var plates = block.Plates.Where(p => p.Board is null || p.Board == board.Id).ToList();
-        var best = block.Rotations.DefaultIfEmpty(0)
+        var best = block
+            .Rotations.DefaultIfEmpty(0)
             .Select(turn => Laid.On(board, block, plates, turn, settings))
-            .MinBy(l => (l.Alignment.Fits ? 0 : 1, l.Clashes.Count, l.Uncovered.Count, Math.Round(l.Alignment.Ratio, 6)))!;
+            .MinBy(l =>
+                (l.Alignment.Fits ? 0 : 1, l.Clashes.Count, l.Uncovered.Count, Math.Round(l.Alignment.Ratio, 6))
+            )!;
         var chance = Chance(board, best, settings, cancel);
         var grade = Grade(board, block);
         var judgements = FitReasons.For(board, block, best, settings, chance, grade).ToList();
@@ -36,20 +44,31 @@ public static class Fit
             Sinks = PassiveSinks.For(board, block, best.Uncovered, settings.AirC),
             ChanceOfSeating = chance,
             // the reason that decides stands first
-            Reasons = [.. judgements.OrderByDescending(j => verdict == Verdict.Unproven && j.Reason.Code == "chance" ? Weight.Clash + 1 : j.Weight).Select(j => j.Reason)],
+            Reasons =
+            [
+                .. judgements
+                    .OrderByDescending(j =>
+                        verdict == Verdict.Unproven && j.Reason.Code == "chance" ? Weight.Clash + 1 : j.Weight
+                    )
+                    .Select(j => j.Reason),
+            ],
         };
     }
 
     /// <summary>A with the maker's statement for this board code and revision; else what the board says of itself; else surveyed or traced.</summary>
     public static EvidenceGrade Grade(Board board, Block block) =>
-        block.DeclaredFor.Any(d => d.Maker == board.Maker && d.BoardCode == board.BoardCode
-            && (d.Revisions.Count == 0 || d.Revisions.Contains(board.Revision)))
+        block.DeclaredFor.Any(d =>
+            d.Maker == board.Maker
+            && d.BoardCode == board.BoardCode
+            && (d.Revisions.Count == 0 || d.Revisions.Contains(board.Revision))
+        )
             ? EvidenceGrade.A
             : board.Evidence ?? (board.PositionSigmaMm > 0 ? EvidenceGrade.C : EvidenceGrade.B);
 
     private static double Chance(Board board, Laid laid, FitSettings settings, CancellationToken cancel)
     {
-        if (board.PositionSigmaMm > 0) return SeatingChance.Of(board, laid.Alignment, laid.Loose, settings.Seed, cancel: cancel);
+        if (board.PositionSigmaMm > 0)
+            return SeatingChance.Of(board, laid.Alignment, laid.Loose, settings.Seed, cancel: cancel);
         return laid.Alignment.Fits && laid.Clashes.Count == 0 ? 1 : 0;
     }
 
@@ -57,16 +76,26 @@ public static class Fit
     {
         var heaviest = judgements.Count == 0 ? Weight.Note : judgements.Max(j => j.Weight);
         if (board.PositionSigmaMm <= 0)
-            return heaviest == Weight.Clash ? Verdict.Clashes : heaviest == Weight.Work ? Verdict.SeatsWithWork : Verdict.Seats;
-        var certainClash = judgements.Any(j => j.Weight == Weight.Clash && j.Reason.Code is "socket" or "hole-missing" or "no-plane" or "land-meets-part");
-        if (certainClash || chance < SeatingChance.Fails) return Verdict.Clashes;
-        if (chance <= SeatingChance.Passes) return Verdict.Unproven;
+            return heaviest == Weight.Clash ? Verdict.Clashes
+                : heaviest == Weight.Work ? Verdict.SeatsWithWork
+                : Verdict.Seats;
+        var certainClash = judgements.Any(j =>
+            j.Weight == Weight.Clash && j.Reason.Code is "socket" or "hole-missing" or "no-plane" or "land-meets-part"
+        );
+        if (certainClash || chance < SeatingChance.Fails)
+            return Verdict.Clashes;
+        if (chance <= SeatingChance.Passes)
+            return Verdict.Unproven;
         return heaviest >= Weight.Work ? Verdict.SeatsWithWork : Verdict.Seats;
     }
 
     public const string WrongSocket = "wrong socket";
 
-    internal static readonly (string[] Codes, string Words)[] Hopeless = [(["socket"], WrongSocket), (["hole-missing", "screw-misses", "screw-too-wide"], "screws do not line up")];
+    internal static readonly (string[] Codes, string Words)[] Hopeless =
+    [
+        (["socket"], WrongSocket),
+        (["hole-missing", "screw-misses", "screw-too-wide"], "screws do not line up"),
+    ];
 
     private static string Summarise(Verdict verdict, Laid laid, double chance, List<Judgement> judgements)
     {
@@ -74,7 +103,9 @@ public static class Fit
         switch (verdict)
         {
             case Verdict.Seats:
-                return laid.Margins.Count > 0 ? $"seats, tightest {Mm(laid.Margins[0].MarginMm)} mm" : "seats, all screws pass";
+                return laid.Margins.Count > 0
+                    ? $"seats, tightest {Mm(laid.Margins[0].MarginMm)} mm"
+                    : "seats, all screws pass";
             case Verdict.SeatsWithWork:
                 return laid.Uncovered.Count > 0 ? $"seats, {laid.Uncovered.Count} parts need sinks"
                     : laid.Tight.Count > 0 ? $"seats, {laid.Tight[0].Part} tight {Mm(laid.Tight[0].MarginMm)} mm"
@@ -83,9 +114,14 @@ public static class Fit
                 return $"unproven, {Math.Round(chance * 100)} % likely";
             default:
                 // what no filing or shimming can mend comes first
-                foreach (var (codes, words) in Hopeless) if (judgements.Any(j => j.Weight == Weight.Clash && codes.Contains(j.Reason.Code))) return words;
-                if (laid.Clashes.Count > 0) return $"{laid.Clashes[0].Part} clashes by {Mm(-laid.Clashes[0].MarginMm)} mm";
-                return judgements.FirstOrDefault(j => j.Weight == Weight.Clash)?.Reason.Code == "no-plane" ? "the block misses the die" : $"seats in {Math.Round(chance * 100)} % of cases";
+                foreach (var (codes, words) in Hopeless)
+                    if (judgements.Any(j => j.Weight == Weight.Clash && codes.Contains(j.Reason.Code)))
+                        return words;
+                if (laid.Clashes.Count > 0)
+                    return $"{laid.Clashes[0].Part} clashes by {Mm(-laid.Clashes[0].MarginMm)} mm";
+                return judgements.FirstOrDefault(j => j.Weight == Weight.Clash)?.Reason.Code == "no-plane"
+                    ? "the block misses the die"
+                    : $"seats in {Math.Round(chance * 100)} % of cases";
         }
     }
 }

@@ -6,29 +6,110 @@ namespace FaithfulBracket.Core.Match;
 /// <summary>Says why a block fits or not, one sentence a judgement, each with its figures.</summary>
 internal static class FitReasons
 {
-    public static IEnumerable<Judgement> For(Board board, Block block, Laid laid, FitSettings settings, double chance, EvidenceGrade grade)
+    public static IEnumerable<Judgement> For(
+        Board board,
+        Block block,
+        Laid laid,
+        FitSettings settings,
+        double chance,
+        EvidenceGrade grade
+    )
     {
-        foreach (var j in Screws(laid.Alignment)) yield return j;
+        foreach (var j in Screws(laid.Alignment))
+            yield return j;
         if (laid.PlaneMm is null)
-            yield return new(Weight.Clash, new("no-plane", "No paste land of the block lies over a die, and no standoff height is given: nothing fixes its height.", []));
+            yield return new(
+                Weight.Clash,
+                new(
+                    "no-plane",
+                    "No paste land of the block lies over a die, and no standoff height is given: nothing fixes its height.",
+                    []
+                )
+            );
         foreach (var c in laid.Clashes)
         {
             yield return laid.Gaps.Any(g => g.Pairing.Part.Id == c.Part)
-                ? new(Weight.Clash, new("land-meets-part", FormattableString.Invariant($"{c.Part} stands {-c.MarginMm:0.00} mm higher than its land: the block would rest on it and float off the die."), [c.Part]))
-                : new(Weight.Clash, new("clash", FormattableString.Invariant($"{c.Part} ({Name(board, c.Part)}) meets the block's {Region(c.Region)}: {-c.MarginMm:0.00} mm too tall."), [c.Part]));
+                ? new(
+                    Weight.Clash,
+                    new(
+                        "land-meets-part",
+                        FormattableString.Invariant(
+                            $"{c.Part} stands {-c.MarginMm:0.00} mm higher than its land: the block would rest on it and float off the die."
+                        ),
+                        [c.Part]
+                    )
+                )
+                : new(
+                    Weight.Clash,
+                    new(
+                        "clash",
+                        FormattableString.Invariant(
+                            $"{c.Part} ({Name(board, c.Part)}) meets the block's {Region(c.Region)}: {-c.MarginMm:0.00} mm too tall."
+                        ),
+                        [c.Part]
+                    )
+                );
         }
         foreach (var t in laid.Tight)
-            yield return new(Weight.Work, new("tight", FormattableString.Invariant($"{t.Part} clears the {Region(t.Region)} by only {t.MarginMm:0.00} mm, less than {settings.MinClearanceMm:0.0#}: measure it before mounting."), [t.Part]));
-        foreach (var (p, gap) in laid.Gaps.Where(g => g.Pairing.Land is { Through: Through.Pad, PadMm: { } pad } && g.GapMm >= pad))
-            yield return new(Weight.Work, new("pad-too-thin", FormattableString.Invariant($"{p.Part.Id}: gap {gap:0.00} mm, the supplied {p.Land.PadMm:0.0#} mm pad does not touch; a thicker one is needed."), [p.Part.Id, p.Land.Id]));
+            yield return new(
+                Weight.Work,
+                new(
+                    "tight",
+                    FormattableString.Invariant(
+                        $"{t.Part} clears the {Region(t.Region)} by only {t.MarginMm:0.00} mm, less than {settings.MinClearanceMm:0.0#}: measure it before mounting."
+                    ),
+                    [t.Part]
+                )
+            );
+        foreach (
+            var (p, gap) in laid.Gaps.Where(g =>
+                g.Pairing.Land is { Through: Through.Pad, PadMm: { } pad } && g.GapMm >= pad
+            )
+        )
+            yield return new(
+                Weight.Work,
+                new(
+                    "pad-too-thin",
+                    FormattableString.Invariant(
+                        $"{p.Part.Id}: gap {gap:0.00} mm, the supplied {p.Land.PadMm:0.0#} mm pad does not touch; a thicker one is needed."
+                    ),
+                    [p.Part.Id, p.Land.Id]
+                )
+            );
         if (laid.Uncovered.Count > 0)
-            yield return new(Weight.Work, new("uncovered", $"No land covers {List(laid.Uncovered)}: {(laid.Uncovered.Count == 1 ? "it needs" : "they need")} passive sinks and airflow.", laid.Uncovered));
-        foreach (var j in Envelope.Judge(board, block)) yield return j;
+            yield return new(
+                Weight.Work,
+                new(
+                    "uncovered",
+                    $"No land covers {List(laid.Uncovered)}: {(laid.Uncovered.Count == 1 ? "it needs" : "they need")} passive sinks and airflow.",
+                    laid.Uncovered
+                )
+            );
+        foreach (var j in Envelope.Judge(board, block))
+            yield return j;
         if (board.PositionSigmaMm > 0)
-            yield return new(Weight.Note, new("chance", FormattableString.Invariant($"Positions are known to ±{3 * board.PositionSigmaMm:0.00} mm (3σ): chance of seating {chance * 100:0} %."), []));
+            yield return new(
+                Weight.Note,
+                new(
+                    "chance",
+                    FormattableString.Invariant(
+                        $"Positions are known to ±{3 * board.PositionSigmaMm:0.00} mm (3σ): chance of seating {chance * 100:0} %."
+                    ),
+                    []
+                )
+            );
         yield return new(Weight.Note, new("evidence", Evidence(grade, board, block), []));
         if (laid.Clashes.Count == 0 && laid.Margins.Count > 0)
-            yield return new(Weight.Note, new("tightest", FormattableString.Invariant($"Of {laid.Margins.Count} parts under the plate the tightest is {laid.Margins[0].Part}, {laid.Margins[0].MarginMm:0.00} mm clear."), [laid.Margins[0].Part]));
+            yield return new(
+                Weight.Note,
+                new(
+                    "tightest",
+                    FormattableString.Invariant(
+                        $"Of {laid.Margins.Count} parts under the plate the tightest is {laid.Margins[0].Part}, {laid.Margins[0].MarginMm:0.00} mm clear."
+                    ),
+                    [laid.Margins[0].Part]
+                )
+            );
     }
 
     private static IEnumerable<Judgement> Screws(Alignment a)
@@ -38,39 +119,83 @@ internal static class FitReasons
             var weight = s.Required ? Weight.Clash : Weight.Note;
             if (s is { BoardHole: not null, SlackMm: < 0 })
             {
-                yield return new(weight, new("screw-too-wide", FormattableString.Invariant($"Screw {s.BlockHole} is {-2 * s.SlackMm:0.00} mm too wide for hole {s.BoardHole}{(s.Required ? "" : "; it is optional and stays out")}."), [s.BlockHole, s.BoardHole]));
+                yield return new(
+                    weight,
+                    new(
+                        "screw-too-wide",
+                        FormattableString.Invariant(
+                            $"Screw {s.BlockHole} is {-2 * s.SlackMm:0.00} mm too wide for hole {s.BoardHole}{(s.Required ? "" : "; it is optional and stays out")}."
+                        ),
+                        [s.BlockHole, s.BoardHole]
+                    )
+                );
                 continue;
             }
             yield return s.BoardHole is null
-                ? new(weight, new("hole-missing", $"Screw {s.BlockHole} finds no hole in the board within {HoleAlignment.CaptureMm:0} mm{(s.Required ? "" : "; it is optional and stays out")}.", [s.BlockHole]))
-                : new(weight, new("screw-misses", FormattableString.Invariant($"Screw {s.BlockHole} misses {s.BoardHole} by {s.MissMm:0.00} mm, slack {Math.Max(0, s.SlackMm ?? 0):0.00} mm{(s.Required ? "" : "; it is optional and stays out")}."), [s.BlockHole, s.BoardHole]));
+                ? new(
+                    weight,
+                    new(
+                        "hole-missing",
+                        $"Screw {s.BlockHole} finds no hole in the board within {HoleAlignment.CaptureMm:0} mm{(s.Required ? "" : "; it is optional and stays out")}.",
+                        [s.BlockHole]
+                    )
+                )
+                : new(
+                    weight,
+                    new(
+                        "screw-misses",
+                        FormattableString.Invariant(
+                            $"Screw {s.BlockHole} misses {s.BoardHole} by {s.MissMm:0.00} mm, slack {Math.Max(0, s.SlackMm ?? 0):0.00} mm{(s.Required ? "" : "; it is optional and stays out")}."
+                        ),
+                        [s.BlockHole, s.BoardHole]
+                    )
+                );
         }
         var passing = a.Screws.Where(s => s.Passes).ToList();
         if (passing.Count == a.Screws.Count && passing.Count > 0)
         {
             var worst = passing.MaxBy(s => s.SlackMm > 0 ? s.MissMm / s.SlackMm : 0)!;
-            yield return new(Weight.Note, new("screws-pass", FormattableString.Invariant($"All {passing.Count} screws pass; worst is {worst.BlockHole}, {worst.MissMm:0.00} of {worst.SlackMm:0.00} mm slack used."), [worst.BlockHole]));
+            yield return new(
+                Weight.Note,
+                new(
+                    "screws-pass",
+                    FormattableString.Invariant(
+                        $"All {passing.Count} screws pass; worst is {worst.BlockHole}, {worst.MissMm:0.00} of {worst.SlackMm:0.00} mm slack used."
+                    ),
+                    [worst.BlockHole]
+                )
+            );
         }
     }
 
-    private static string Evidence(EvidenceGrade grade, Board board, Block block) => grade switch
-    {
-        EvidenceGrade.A => $"Grade A: {block.Maker} states the fit for {board.BoardCode} {board.Revision}.",
-        EvidenceGrade.B => $"Grade B: no statement for {board.BoardCode} {board.Revision}; judged from the surveyed board.",
-        EvidenceGrade.C => "Grade C: judged from a board traced from a photo.",
-        EvidenceGrade.D => "Grade D: judged from a twin by resemblance.",
-        _ => "Grade E: the maker's opinion on pictures only.",
-    };
+    private static string Evidence(EvidenceGrade grade, Board board, Block block) =>
+        grade switch
+        {
+            EvidenceGrade.A => $"Grade A: {block.Maker} states the fit for {board.BoardCode} {board.Revision}.",
+            EvidenceGrade.B =>
+                $"Grade B: no statement for {board.BoardCode} {board.Revision}; judged from the surveyed board.",
+            EvidenceGrade.C => "Grade C: judged from a board traced from a photo.",
+            EvidenceGrade.D => "Grade D: judged from a twin by resemblance.",
+            _ => "Grade E: the maker's opinion on pictures only.",
+        };
 
-    private static string Region(CeilingRegion r) => r switch { CeilingRegion.Base => "underside", CeilingRegion.Pocket => "pocket", _ => "land" };
+    private static string Region(CeilingRegion r) =>
+        r switch
+        {
+            CeilingRegion.Base => "underside",
+            CeilingRegion.Pocket => "pocket",
+            _ => "land",
+        };
 
-    private static string Name(Board board, string part) => board.FindPart(part)?.Kind switch
-    {
-        PartKind.PowerStage => "power stage",
-        PartKind.BridgeChip => "bridge chip",
-        { } k => k.ToString().ToLowerInvariant(),
-        null => "part",
-    };
+    private static string Name(Board board, string part) =>
+        board.FindPart(part)?.Kind switch
+        {
+            PartKind.PowerStage => "power stage",
+            PartKind.BridgeChip => "bridge chip",
+            { } k => k.ToString().ToLowerInvariant(),
+            null => "part",
+        };
 
-    private static string List(List<string> ids) => ids.Count <= 6 ? string.Join(", ", ids) : string.Join(", ", ids.Take(5)) + $" and {ids.Count - 5} more";
+    private static string List(List<string> ids) =>
+        ids.Count <= 6 ? string.Join(", ", ids) : string.Join(", ", ids.Take(5)) + $" and {ids.Count - 5} more";
 }

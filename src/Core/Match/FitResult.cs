@@ -3,7 +3,13 @@ using FaithfulBracket.Core.Geometry;
 
 namespace FaithfulBracket.Core.Match;
 
-public enum Verdict { Seats, SeatsWithWork, Unproven, Clashes }
+public enum Verdict
+{
+    Seats,
+    SeatsWithWork,
+    Unproven,
+    Clashes,
+}
 
 /// <summary>One judgement in a sentence, with what it speaks of.</summary>
 /// <param name="Code">Stable short name of the judgement.</param>
@@ -16,23 +22,34 @@ public sealed record Coverage(string Part, string? Land, double Share);
 
 /// <summary>A stick-on sink for a part the block leaves alone.</summary>
 /// <param name="TemperatureC">Expected in the stated air, °C.</param>
-public sealed record PassiveSink(string Part, double WidthMm, double DepthMm, double HeightMm, double TemperatureC, double? LimitC);
+public sealed record PassiveSink(
+    string Part,
+    double WidthMm,
+    double DepthMm,
+    double HeightMm,
+    double TemperatureC,
+    double? LimitC
+);
 
 /// <summary>The answer to "does this block seat on this board".</summary>
 public sealed record FitResult
 {
     public required Verdict Verdict { get; init; }
     public required EvidenceGrade Grade { get; init; }
+
     /// <summary>The verdict in a few words for the route.</summary>
     public required string Summary { get; init; }
+
     /// <summary>Height of the reference plane above the board, mm; null when nothing fixes it.</summary>
     public double? PlaneMm { get; init; }
     public required Placement Placement { get; init; }
+
     /// <summary>Largest miss/slack of a required screw.</summary>
     public required double MissRatio { get; init; }
     public required IReadOnlyList<ScrewFit> Screws { get; init; }
     public required IReadOnlyList<PartMargin> Clashes { get; init; }
     public required IReadOnlyList<PartMargin> Tight { get; init; }
+
     /// <summary>Every unpaired part under the plate with its room, least first.</summary>
     public required IReadOnlyList<PartMargin> Margins { get; init; }
     public required IReadOnlyList<string> Uncovered { get; init; }
@@ -46,4 +63,9 @@ public sealed record FitResult
 /// <param name="MinClearanceMm">Less room than this is tight, mm.</param>
 /// <param name="Seed">Seed of the draws for measured boards.</param>
 /// <param name="AirC">Air around passive sinks, °C.</param>
-public sealed record FitSettings(double BondLineMm = PlaneHeight.DefaultBondLineMm, double MinClearanceMm = 0.3, ulong Seed = 1, double AirC = 40);
+public sealed record FitSettings(
+    double BondLineMm = PlaneHeight.DefaultBondLineMm,
+    double MinClearanceMm = 0.3,
+    ulong Seed = 1,
+    double AirC = 40
+);

@@ -16,7 +16,12 @@ public sealed record ScrewFit(string BlockHole, string? BoardHole, double? MissM
 
 /// <summary>The block laid on the board's holes.</summary>
 /// <param name="Ratio">Largest miss/slack over the required screws; at most 1 when it fits mechanically.</param>
-public sealed record Alignment(Placement Placement, double Ratio, IReadOnlyList<ScrewFit> Screws, IReadOnlyList<HolePair> RequiredPairs)
+public sealed record Alignment(
+    Placement Placement,
+    double Ratio,
+    IReadOnlyList<ScrewFit> Screws,
+    IReadOnlyList<HolePair> RequiredPairs
+)
 {
     /// <summary>Whether every required screw goes through.</summary>
     public bool Fits => Screws.All(s => !s.Required || s.Passes);
@@ -33,14 +38,21 @@ public static class HoleAlignment
     {
         var solved = new List<(int[] Partners, Alignment Alignment)>();
         var atOrigin = Refine(board, holes, new(0, 0, rotationDeg), solved);
-        if (holes.Count == 0 || atOrigin.Fits) return atOrigin;
+        if (holes.Count == 0 || atOrigin.Fits)
+            return atOrigin;
         var best = atOrigin;
         foreach (var start in ShiftedStarts(board, holes, rotationDeg))
         {
-            if (IsWorse(board, holes, start, best)) continue;
+            if (IsWorse(board, holes, start, best))
+                continue;
             var candidate = Refine(board, holes, start, solved);
-            if (Missing(candidate) < Missing(best) || Missing(candidate) == Missing(best) && candidate.Ratio < best.Ratio - 1e-6) best = candidate;
-            if (best.Fits) break;
+            if (
+                Missing(candidate) < Missing(best)
+                || Missing(candidate) == Missing(best) && candidate.Ratio < best.Ratio - 1e-6
+            )
+                best = candidate;
+            if (best.Fits)
+                break;
         }
         return best;
     }
@@ -52,8 +64,15 @@ public static class HoleAlignment
     {
         var partners = Partners(board, holes, start);
         var missing = 0;
-        for (var i = 0; i < holes.Count; i++) if (holes[i].Required && partners[i] < 0) missing++;
-        return missing >= Missing(best) && MinimaxPlacement.LowerBound([.. Pairs(board, holes, partners, requiredOnly: true)], start.RotationDeg, BoundRounds) >= best.Ratio;
+        for (var i = 0; i < holes.Count; i++)
+            if (holes[i].Required && partners[i] < 0)
+                missing++;
+        return missing >= Missing(best)
+            && MinimaxPlacement.LowerBound(
+                [.. Pairs(board, holes, partners, requiredOnly: true)],
+                start.RotationDeg,
+                BoundRounds
+            ) >= best.Ratio;
     }
 
     private static int Missing(Alignment a) => a.Screws.Count(s => s.Required && s.BoardHole is null);
@@ -74,9 +93,12 @@ public static class HoleAlignment
                 foreach (var p in turned)
                 {
                     var nearest = double.PositiveInfinity;
-                    foreach (var h in board.Holes) nearest = Math.Min(nearest, (h.At - p - shift).Length);
-                    if (nearest > CaptureMm) continue;
-                    caught++; miss += nearest;
+                    foreach (var h in board.Holes)
+                        nearest = Math.Min(nearest, (h.At - p - shift).Length);
+                    if (nearest > CaptureMm)
+                        continue;
+                    caught++;
+                    miss += nearest;
                 }
                 starts.Add((caught, miss, new(shift.X, shift.Y, rotationDeg)));
             }
@@ -85,7 +107,12 @@ public static class HoleAlignment
     }
 
     /// <param name="solved">Pairings whose best placement is known already.</param>
-    private static Alignment Refine(Board board, IReadOnlyList<BlockHole> holes, Placement start, List<(int[] Partners, Alignment Alignment)> solved)
+    private static Alignment Refine(
+        Board board,
+        IReadOnlyList<BlockHole> holes,
+        Placement start,
+        List<(int[] Partners, Alignment Alignment)> solved
+    )
     {
         var placement = start;
         var ratio = 0.0;
@@ -94,12 +121,17 @@ public static class HoleAlignment
         for (var round = 0; round < 3; round++)
         {
             var next = Partners(board, holes, placement);
-            if (partner.AsSpan().SequenceEqual(next)) break;
+            if (partner.AsSpan().SequenceEqual(next))
+                break;
             partner = next;
-            foreach (var (known, alignment) in solved) if (known.AsSpan().SequenceEqual(partner)) return alignment;
+            foreach (var (known, alignment) in solved)
+                if (known.AsSpan().SequenceEqual(partner))
+                    return alignment;
             required = Pairs(board, holes, partner, requiredOnly: true);
-            if (required.Count == 0) required = Pairs(board, holes, partner, requiredOnly: false);
-            (placement, ratio) = required.Count == 0 ? (start, 0) : MinimaxPlacement.Solve([.. required], start.RotationDeg);
+            if (required.Count == 0)
+                required = Pairs(board, holes, partner, requiredOnly: false);
+            (placement, ratio) =
+                required.Count == 0 ? (start, 0) : MinimaxPlacement.Solve([.. required], start.RotationDeg);
         }
         var screws = holes.Select((h, i) => Screw(board, h, partner[i], placement)).ToList();
         var result = new Alignment(placement, ratio, screws, required);
@@ -109,7 +141,8 @@ public static class HoleAlignment
 
     private static ScrewFit Screw(Board board, BlockHole hole, int partner, Placement placement)
     {
-        if (partner < 0) return new(hole.Id, null, null, null, hole.Required);
+        if (partner < 0)
+            return new(hole.Id, null, null, null, hole.Required);
         var pair = PairOf(board.Holes[partner], hole);
         return new(hole.Id, board.Holes[partner].Id, pair.Miss(placement).Length, pair.SlackMm, hole.Required);
     }
@@ -118,7 +151,8 @@ public static class HoleAlignment
     {
         var pairs = new List<HolePair>();
         for (var i = 0; i < holes.Count; i++)
-            if (partner[i] >= 0 && (holes[i].Required || !requiredOnly)) pairs.Add(PairOf(board.Holes[partner[i]], holes[i]));
+            if (partner[i] >= 0 && (holes[i].Required || !requiredOnly))
+                pairs.Add(PairOf(board.Holes[partner[i]], holes[i]));
         return pairs;
     }
 
@@ -130,19 +164,23 @@ public static class HoleAlignment
     {
         var toBoard = new int[holes.Count];
         var at = new Point2[holes.Count];
-        for (var i = 0; i < holes.Count; i++) at[i] = placement.Apply(holes[i].At);
-        for (var i = 0; i < holes.Count; i++) toBoard[i] = Nearest(board.Holes.Count, j => Distance(board.Holes[j], at[i]));
+        for (var i = 0; i < holes.Count; i++)
+            at[i] = placement.Apply(holes[i].At);
+        for (var i = 0; i < holes.Count; i++)
+            toBoard[i] = Nearest(board.Holes.Count, j => Distance(board.Holes[j], at[i]));
         for (var i = 0; i < holes.Count; i++)
         {
             var j = toBoard[i];
-            if (j >= 0 && Nearest(holes.Count, k => Distance(board.Holes[j], at[k])) != i) toBoard[i] = -1;
+            if (j >= 0 && Nearest(holes.Count, k => Distance(board.Holes[j], at[k])) != i)
+                toBoard[i] = -1;
         }
         return toBoard;
     }
 
     private static double Distance(BoardHole hole, Point2 p)
     {
-        if (hole.SlotMm <= 0) return (p - hole.At).Length;
+        if (hole.SlotMm <= 0)
+            return (p - hole.At).Length;
         var reach = new Point2(hole.SlotMm / 2, 0).Turned(hole.SlotDeg * Math.PI / 180);
         return Polygon.DistanceToSegment(p, hole.At - reach, hole.At + reach);
     }
@@ -154,7 +192,8 @@ public static class HoleAlignment
         for (var i = 0; i < count; i++)
         {
             var d = distance(i);
-            if (d <= least) (best, least) = (i, d);
+            if (d <= least)
+                (best, least) = (i, d);
         }
         return best;
     }

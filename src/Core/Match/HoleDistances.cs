@@ -23,15 +23,24 @@ public sealed class HoleDistances
         var n = board.Holes.Count;
         _between = new double[n, n];
         for (var i = 0; i < n; i++)
-            for (var j = 0; j < n; j++) _between[i, j] = (board.Holes[i].At - board.Holes[j].At).Length;
+        for (var j = 0; j < n; j++)
+            _between[i, j] = (board.Holes[i].At - board.Holes[j].At).Length;
     }
 
     /// <summary>False only when no placement takes every required screw of the block through a hole.</summary>
     public bool MayLineUp(Block block)
     {
-        List<BlockHole> required = [.. block.Plates.Where(p => p.Board is null || p.Board == _board.Id).SelectMany(p => p.Holes).Where(h => h.Required)];
-        if (required.Count == 0) return true;
-        if (_board.Holes.Count == 0) return false;
+        List<BlockHole> required =
+        [
+            .. block
+                .Plates.Where(p => p.Board is null || p.Board == _board.Id)
+                .SelectMany(p => p.Holes)
+                .Where(h => h.Required),
+        ];
+        if (required.Count == 0)
+            return true;
+        if (_board.Holes.Count == 0)
+            return false;
         var anchor = required[0].At;
         // far screws tell patterns apart soonest
         required.Sort((a, b) => (b.At - anchor).Length.CompareTo((a.At - anchor).Length));
@@ -42,20 +51,30 @@ public sealed class HoleDistances
 
     private bool Choose(List<BlockHole> screws, Span<int> chosen, int at, ref int budget)
     {
-        if (at == screws.Count) return true;
+        if (at == screws.Count)
+            return true;
         for (var h = 0; h < _board.Holes.Count; h++)
         {
-            if (--budget < 0) return true;
-            if (Slack(h, screws[at]) < -RoundingMm) continue;
+            if (--budget < 0)
+                return true;
+            if (Slack(h, screws[at]) < -RoundingMm)
+                continue;
             var agrees = true;
             for (var k = 0; k < at && agrees; k++)
             {
                 var apart = (screws[at].At - screws[k].At).Length - _between[h, chosen[k]];
-                agrees = Math.Abs(apart) <= Slack(h, screws[at]) + Slack(chosen[k], screws[k]) + (_board.Holes[h].SlotMm + _board.Holes[chosen[k]].SlotMm) / 2 + RoundingMm;
+                agrees =
+                    Math.Abs(apart)
+                    <= Slack(h, screws[at])
+                        + Slack(chosen[k], screws[k])
+                        + (_board.Holes[h].SlotMm + _board.Holes[chosen[k]].SlotMm) / 2
+                        + RoundingMm;
             }
-            if (!agrees) continue;
+            if (!agrees)
+                continue;
             chosen[at] = h;
-            if (Choose(screws, chosen, at + 1, ref budget)) return true;
+            if (Choose(screws, chosen, at + 1, ref budget))
+                return true;
         }
         return false;
     }

@@ -14,8 +14,10 @@ public sealed class Laid
     public List<PartMargin> Margins { get; private set; } = [];
     public List<string> Uncovered { get; } = [];
     public List<Coverage> Coverage { get; } = [];
+
     /// <summary>Paired parts with the height left over them, mm.</summary>
     public List<(Pairing Pairing, double GapMm)> Gaps { get; } = [];
+
     /// <summary>Parts under a plate that no land serves.</summary>
     public List<(Ceiling Ceiling, Part Part)> Loose { get; } = [];
 
@@ -23,18 +25,31 @@ public sealed class Laid
     {
         List<BlockHole> holes = [.. plates.SelectMany(p => p.Holes)];
         var alignment = HoleAlignment.Align(board, holes, turn);
-        var paired = plates.Select(plate =>
+        var paired = plates
+            .Select(plate =>
+            {
+                var parts = ExposedParts.For(board, block, plate.Face).ToList();
+                var pairings = LandPairing.Pair(parts, plate.Lands, alignment.Placement);
+                var plane = PlaneHeight.Of(
+                    plate.Seat,
+                    plate.StandoffMm,
+                    plate.StandoffTolMm,
+                    pairings.Where(p => p.Share >= LandPairing.LeastShare),
+                    settings.BondLineMm
+                );
+                return (Plate: plate, Parts: parts, Pairings: pairings, Plane: plane);
+            })
+            .ToList();
+        var laid = new Laid
         {
-            var parts = ExposedParts.For(board, block, plate.Face).ToList();
-            var pairings = LandPairing.Pair(parts, plate.Lands, alignment.Placement);
-            var plane = PlaneHeight.Of(plate.Seat, plate.StandoffMm, plate.StandoffTolMm, pairings.Where(p => p.Share >= LandPairing.LeastShare), settings.BondLineMm);
-            return (Plate: plate, Parts: parts, Pairings: pairings, Plane: plane);
-        }).ToList();
-        var laid = new Laid { Alignment = alignment, PlaneMm = paired.FirstOrDefault(p => p.Plane is not null).Plane?.Mm };
+            Alignment = alignment,
+            PlaneMm = paired.FirstOrDefault(p => p.Plane is not null).Plane?.Mm,
+        };
         foreach (var (plate, parts, pairings, plane) in paired)
         {
             laid.Pairings.AddRange(pairings);
-            if (plane is null) continue;
+            if (plane is null)
+                continue;
             laid.Measure(plate, parts, pairings, plane.Mm, settings.MinClearanceMm);
         }
         laid.Margins = [.. laid.Margins.OrderBy(m => m.MarginMm)];
@@ -44,7 +59,13 @@ public sealed class Laid
         return laid;
     }
 
-    private void Measure(Plate plate, List<Part> parts, IReadOnlyList<Pairing> pairings, double planeMm, double minClearanceMm)
+    private void Measure(
+        Plate plate,
+        List<Part> parts,
+        IReadOnlyList<Pairing> pairings,
+        double planeMm,
+        double minClearanceMm
+    )
     {
         var ceiling = new Ceiling(plate, Alignment.Placement, planeMm);
         foreach (var part in parts)
@@ -54,14 +75,18 @@ public sealed class Laid
             {
                 var gap = planeMm + pairing.Land.StepMm - part.HeightMm;
                 Gaps.Add((pairing, gap));
-                if (gap < -1e-9) Clashes.Add(new(part.Id, gap, CeilingRegion.Land));
+                if (gap < -1e-9)
+                    Clashes.Add(new(part.Id, gap, CeilingRegion.Land));
                 continue;
             }
-            if (ceiling.Over(part, part.Top()) is not { } margin) continue;
+            if (ceiling.Over(part, part.Top()) is not { } margin)
+                continue;
             Loose.Add((ceiling, part));
             Margins.Add(margin);
-            if (margin.MarginMm < -1e-9) Clashes.Add(margin);
-            else if (margin.MarginMm < minClearanceMm - 1e-9) Tight.Add(margin);
+            if (margin.MarginMm < -1e-9)
+                Clashes.Add(margin);
+            else if (margin.MarginMm < minClearanceMm - 1e-9)
+                Tight.Add(margin);
         }
     }
 
@@ -70,12 +95,19 @@ public sealed class Laid
     {
         var faces = plates.Select(p => p.Face).ToHashSet();
         // a small block for one kind of part leaves the others to other blocks
-        var serves = block.Kind is BlockKind.Chip or BlockKind.PowerStage ? plates.SelectMany(p => p.Lands).Select(l => l.For).OfType<PartKind>().ToHashSet() : null;
-        foreach (var part in faces.SelectMany(f => ExposedParts.For(board, block, f)).Where(p => p.Cool != Cooling.No && serves?.Contains(p.Kind) != false))
+        var serves = block.Kind is BlockKind.Chip or BlockKind.PowerStage
+            ? plates.SelectMany(p => p.Lands).Select(l => l.For).OfType<PartKind>().ToHashSet()
+            : null;
+        foreach (
+            var part in faces
+                .SelectMany(f => ExposedParts.For(board, block, f))
+                .Where(p => p.Cool != Cooling.No && serves?.Contains(p.Kind) != false)
+        )
         {
             var pairing = Pairings.Where(p => p.Part.Id == part.Id).MaxBy(p => p.Share);
             Coverage.Add(new(part.Id, pairing?.Land.Id, pairing?.Share ?? 0));
-            if ((pairing?.Share ?? 0) < LandPairing.LeastShare) Uncovered.Add(part.Id);
+            if ((pairing?.Share ?? 0) < LandPairing.LeastShare)
+                Uncovered.Add(part.Id);
         }
     }
 }

@@ -1,5 +1,5 @@
-using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 
 namespace FaithfulBracket.Core.Match;
@@ -25,11 +25,14 @@ public static class LandPairing
             Pairing? best = null;
             foreach (var (land, outline) in placed)
             {
-                if (!land.Serves(part) || !outline.Bounds.Meets(top.Bounds)) continue;
+                if (!land.Serves(part) || !outline.Bounds.Meets(top.Bounds))
+                    continue;
                 var share = PolygonOverlap.Area(outline, top) / top.Area;
-                if (share > (best?.Share ?? 1e-9)) best = new(part, land, share, outline);
+                if (share > (best?.Share ?? 1e-9))
+                    best = new(part, land, share, outline);
             }
-            if (best is not null) pairings.Add(best);
+            if (best is not null)
+                pairings.Add(best);
         }
         return pairings;
     }

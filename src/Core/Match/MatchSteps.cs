@@ -14,7 +14,9 @@ public static class MatchSteps
         {
             Id = "match.verdict",
             Station = Station.Match,
-            Title = trouble ? $"Read the verdict on {c.Block!.Maker} {c.Block.Model} and choose another block, or sign knowing it" : $"Read the verdict on {c.Block!.Maker} {c.Block.Model} and accept it",
+            Title = trouble
+                ? $"Read the verdict on {c.Block!.Maker} {c.Block.Model} and choose another block, or sign knowing it"
+                : $"Read the verdict on {c.Block!.Maker} {c.Block.Model} and accept it",
             Detail = fit.Reasons[0].Text,
             Caution = trouble ? "A block that does not seat can crack the die or bend the board." : null,
             Done = "Accept this block",

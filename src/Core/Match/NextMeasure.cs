@@ -13,24 +13,52 @@ public static class NextMeasure
 {
     private const int Most = 4;
 
-    public static IReadOnlyList<Measure> For(Board board, Block block, FitResult fit, FitSettings? settings = null, CancellationToken cancel = default)
+    public static IReadOnlyList<Measure> For(
+        Board board,
+        Block block,
+        FitResult fit,
+        FitSettings? settings = null,
+        CancellationToken cancel = default
+    )
     {
         settings ??= new();
-        if (board.PositionSigmaMm <= 0) return [];
+        if (board.PositionSigmaMm <= 0)
+            return [];
         var plates = block.Plates.Where(p => p.Board is null || p.Board == board.Id).ToList();
         var laid = Laid.On(board, block, plates, fit.Placement.RotationDeg, settings);
         // what is settled needs no caliper
         var open = fit.ChanceOfSeating is >= SeatingChance.Fails and <= SeatingChance.Passes;
-        var holes = fit.Screws.Where(s => open && s is { Required: true, BoardHole: not null }).Select(s =>
-        {
-            var then = SeatingChance.Of(board, laid.Alignment, laid.Loose, settings.Seed, s.BoardHole, cancel);
-            var spare = (s.SlackMm ?? 0) - (s.MissMm ?? 0);
-            return new Measure("hole", s.BoardHole!, then, spare >= 0
-                ? FormattableString.Invariant($"Hole {s.BoardHole}: {spare:0.00} mm to spare at ±{3 * board.PositionSigmaMm:0.00}. Where it was seen, the chance goes from {fit.ChanceOfSeating * 100:0} to {then * 100:0} %.")
-                : FormattableString.Invariant($"Hole {s.BoardHole} is {-spare:0.00} mm past its slack. If it is truly there, the chance goes from {fit.ChanceOfSeating * 100:0} to {then * 100:0} %."));
-        }).OrderByDescending(m => Math.Abs(m.ChanceThen!.Value - fit.ChanceOfSeating)).Take(Most - 1);
-        var heights = fit.Margins.Where(m => board.FindPart(m.Part) is { } p && Math.Abs(m.MarginMm) < Math.Max(0.3, p.HeightTolMm))
-            .Select(m => new Measure("height", m.Part, null, FormattableString.Invariant($"Height of {m.Part}: {m.MarginMm:0.00} mm of room, known to ±{board.FindPart(m.Part)!.HeightTolMm:0.00}. Put the caliper on it.")));
+        var holes = fit
+            .Screws.Where(s => open && s is { Required: true, BoardHole: not null })
+            .Select(s =>
+            {
+                var then = SeatingChance.Of(board, laid.Alignment, laid.Loose, settings.Seed, s.BoardHole, cancel);
+                var spare = (s.SlackMm ?? 0) - (s.MissMm ?? 0);
+                return new Measure(
+                    "hole",
+                    s.BoardHole!,
+                    then,
+                    spare >= 0
+                        ? FormattableString.Invariant(
+                            $"Hole {s.BoardHole}: {spare:0.00} mm to spare at ±{3 * board.PositionSigmaMm:0.00}. Where it was seen, the chance goes from {fit.ChanceOfSeating * 100:0} to {then * 100:0} %."
+                        )
+                        : FormattableString.Invariant(
+                            $"Hole {s.BoardHole} is {-spare:0.00} mm past its slack. If it is truly there, the chance goes from {fit.ChanceOfSeating * 100:0} to {then * 100:0} %."
+                        )
+                );
+            })
+            .OrderByDescending(m => Math.Abs(m.ChanceThen!.Value - fit.ChanceOfSeating))
+            .Take(Most - 1);
+        var heights = fit
+            .Margins.Where(m => board.FindPart(m.Part) is { } p && Math.Abs(m.MarginMm) < Math.Max(0.3, p.HeightTolMm))
+            .Select(m => new Measure(
+                "height",
+                m.Part,
+                null,
+                FormattableString.Invariant(
+                    $"Height of {m.Part}: {m.MarginMm:0.00} mm of room, known to ±{board.FindPart(m.Part)!.HeightTolMm:0.00}. Put the caliper on it."
+                )
+            ));
         return [.. heights.Take(2), .. holes];
     }
 }

@@ -18,9 +18,20 @@ public sealed class NormalDraws(ulong seed)
     /// <summary>Mean 0, standard deviation 1.</summary>
     public double Next()
     {
-        if (_spare is { } spare) { _spare = null; return spare; }
-        double u, v, s;
-        do { u = 2 * Uniform() - 1; v = 2 * Uniform() - 1; s = u * u + v * v; } while (s is >= 1 or 0);
+        if (_spare is { } spare)
+        {
+            _spare = null;
+            return spare;
+        }
+        double u,
+            v,
+            s;
+        do
+        {
+            u = 2 * Uniform() - 1;
+            v = 2 * Uniform() - 1;
+            s = u * u + v * v;
+        } while (s is >= 1 or 0);
         var k = Math.Sqrt(-2 * Math.Log(s) / s);
         _spare = v * k;
         return u * k;

@@ -13,11 +13,24 @@ public static class PassiveSinks
         var placed = new List<PassiveSink>();
         foreach (var part in uncovered.Select(board.FindPart).OfType<Part>().OrderByDescending(p => p.DissipationW))
         {
-            var sink = left.Where(s => s.Value > 0).Select(s => s.Key)
-                .OrderBy(s => Overhang(s, part)).ThenBy(s => s.RKPerW).FirstOrDefault();
-            if (sink is null) break;
+            var sink = left.Where(s => s.Value > 0)
+                .Select(s => s.Key)
+                .OrderBy(s => Overhang(s, part))
+                .ThenBy(s => s.RKPerW)
+                .FirstOrDefault();
+            if (sink is null)
+                break;
             left[sink]--;
-            placed.Add(new(part.Id, sink.WidthMm, sink.DepthMm, sink.HeightMm, airC + part.DissipationW * sink.RKPerW, part.LimitC));
+            placed.Add(
+                new(
+                    part.Id,
+                    sink.WidthMm,
+                    sink.DepthMm,
+                    sink.HeightMm,
+                    airC + part.DissipationW * sink.RKPerW,
+                    part.LimitC
+                )
+            );
         }
         return placed;
     }

@@ -13,14 +13,22 @@ public sealed record PlaneHeight(double Mm, IReadOnlyList<double> TolerancesMm, 
 
     /// <summary>Die-seated: the largest of height − step + bond line over paired paste lands. Standoff-seated: the standoff.</summary>
     /// <returns>Null when nothing fixes the height.</returns>
-    public static PlaneHeight? Of(Seat seat, double? standoffMm, double standoffTolMm, IEnumerable<Pairing> pairings, double bondLineMm)
+    public static PlaneHeight? Of(
+        Seat seat,
+        double? standoffMm,
+        double standoffTolMm,
+        IEnumerable<Pairing> pairings,
+        double bondLineMm
+    )
     {
-        if (seat == Seat.Standoff) return standoffMm is { } s ? new(s, [standoffTolMm], null) : null;
+        if (seat == Seat.Standoff)
+            return standoffMm is { } s ? new(s, [standoffTolMm], null) : null;
         PlaneHeight? highest = null;
         foreach (var p in pairings.Where(p => p.Land.Through != Through.Pad))
         {
             var mm = p.Part.HeightMm - p.Land.StepMm + bondLineMm;
-            if (highest is null || mm > highest.Mm) highest = new(mm, [p.Part.HeightTolMm, p.Land.StepTolMm], p);
+            if (highest is null || mm > highest.Mm)
+                highest = new(mm, [p.Part.HeightTolMm, p.Land.StepTolMm], p);
         }
         return highest ?? (standoffMm is { } fallback ? new(fallback, [standoffTolMm], null) : null);
     }

@@ -13,32 +13,54 @@ public static class SeatingChance
 
     /// <summary>Share of draws in which every required screw goes through and no part meets the plate.</summary>
     /// <param name="knownHole">A hole of the board whose place is taken as exact.</param>
-    public static double Of(Board board, Alignment alignment, IReadOnlyList<(Ceiling Ceiling, Part Part)> loose, ulong seed, string? knownHole = null, CancellationToken cancel = default)
+    public static double Of(
+        Board board,
+        Alignment alignment,
+        IReadOnlyList<(Ceiling Ceiling, Part Part)> loose,
+        ulong seed,
+        string? knownHole = null,
+        CancellationToken cancel = default
+    )
     {
         var sigma = board.PositionSigmaMm;
-        if (alignment.Screws.Any(s => s.Required && s.BoardHole is null)) return 0;
+        if (alignment.Screws.Any(s => s.Required && s.BoardHole is null))
+            return 0;
         var drifting = loose.Where(x => IsNearAnEdge(x.Ceiling, x.Part, sigma)).ToList();
         // a hole measured with a caliper no longer moves
         var known = knownHole is null ? null : board.Holes.FirstOrDefault(h => h.Id == knownHole);
-        HolePair[] nominal = [.. alignment.RequiredPairs], drawn = new HolePair[nominal.Length];
+        HolePair[] nominal = [.. alignment.RequiredPairs],
+            drawn = new HolePair[nominal.Length];
         var draws = new NormalDraws(seed);
         var seated = 0;
         for (var k = 0; k < Draws; k++)
         {
-            if ((k & 63) == 0) cancel.ThrowIfCancellationRequested();
+            if ((k & 63) == 0)
+                cancel.ThrowIfCancellationRequested();
             for (var i = 0; i < nominal.Length; i++)
             {
                 var shift = new Point2(draws.Next() * sigma, draws.Next() * sigma);
-                drawn[i] = known is not null && nominal[i].Board == known.At ? nominal[i] : nominal[i] with { Board = nominal[i].Board + shift };
+                drawn[i] =
+                    known is not null && nominal[i].Board == known.At
+                        ? nominal[i]
+                        : nominal[i] with
+                        {
+                            Board = nominal[i].Board + shift,
+                        };
             }
-            if (!ScrewsPass(drawn, alignment.Placement)) continue;
+            if (!ScrewsPass(drawn, alignment.Placement))
+                continue;
             var clear = true;
             foreach (var (ceiling, part) in drifting)
             {
                 var at = part with { X = part.X + draws.Next() * sigma, Y = part.Y + draws.Next() * sigma };
-                if (ceiling.Over(at, at.Top()) is { MarginMm: < 0 }) { clear = false; break; }
+                if (ceiling.Over(at, at.Top()) is { MarginMm: < 0 })
+                {
+                    clear = false;
+                    break;
+                }
             }
-            if (clear) seated++;
+            if (clear)
+                seated++;
         }
         return seated / (double)Draws;
     }
@@ -50,7 +72,11 @@ public static class SeatingChance
     private static bool IsNearAnEdge(Ceiling ceiling, Part part, double sigma)
     {
         var bounds = part.Top().Bounds.Grown(ReachSigmas * sigma);
-        var grown = Polygon.Rectangle(new((bounds.MinX + bounds.MaxX) / 2, (bounds.MinY + bounds.MaxY) / 2), bounds.Width, bounds.Height);
+        var grown = Polygon.Rectangle(
+            new((bounds.MinX + bounds.MaxX) / 2, (bounds.MinY + bounds.MaxY) / 2),
+            bounds.Width,
+            bounds.Height
+        );
         return ceiling.Over(part, grown) is { MarginMm: < 0 };
     }
 }

@@ -6,7 +6,13 @@ namespace FaithfulBracket.Core.Materials;
 /// <param name="SquashMin">Least squash that carries heat, 0 to 1.</param>
 /// <param name="SquashMax">Most squash the pad takes, 0 to 1.</param>
 /// <param name="ThicknessTolMm">Thickness tolerance, ± mm.</param>
-public sealed record PadMaterial(string Id, IReadOnlyList<Geometry.Point2> Curve, double SquashMin, double SquashMax, double ThicknessTolMm)
+public sealed record PadMaterial(
+    string Id,
+    IReadOnlyList<Geometry.Point2> Curve,
+    double SquashMin,
+    double SquashMax,
+    double ThicknessTolMm
+)
 {
     /// <summary>Stress over squash in the first minutes, before the pad relaxes; null where only the relaxed curve is known.</summary>
     public IReadOnlyList<Geometry.Point2>? FreshCurve { get; init; }

@@ -9,8 +9,14 @@ namespace FaithfulBracket.Core.Materials;
 /// <param name="M">Exponent m of the law.</param>
 /// <param name="ConductivityWPerMK">Conductivity, W/(m·K).</param>
 public sealed record PasteMaterial(
-    string? Id, double YieldPa, double ViscosityPaS, double DensityGPerMl,
-    double CUm = PasteMaterial.DefaultCUm, double M = PasteMaterial.DefaultM, double ConductivityWPerMK = 4)
+    string? Id,
+    double YieldPa,
+    double ViscosityPaS,
+    double DensityGPerMl,
+    double CUm = PasteMaterial.DefaultCUm,
+    double M = PasteMaterial.DefaultM,
+    double ConductivityWPerMK = 4
+)
 {
     /// <summary>A gallium alloy: conducts, destroys aluminium, goes on as a film on both faces.</summary>
     public bool LiquidMetal { get; init; }

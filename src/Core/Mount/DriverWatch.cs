@@ -16,7 +16,15 @@ public sealed record TurnTarget(double AngleDeg, double StartTorqueNm, double To
     public const double LeastTorqueNm = 0.01;
 }
 
-public enum TurnState { Turning, Met, Overshoot, CrossThread, Skipped, Free }
+public enum TurnState
+{
+    Turning,
+    Met,
+    Overshoot,
+    CrossThread,
+    Skipped,
+    Free,
+}
 
 /// <param name="Share">Of the target angle, 0 to 1 and above.</param>
 /// <param name="Say">One sentence for the bench.</param>
@@ -27,33 +35,69 @@ public static class DriverWatch
 {
     /// <summary>Card screws are told in N·cm.</summary>
     private const double NcmPerNm = 100;
+
     /// <summary>How near to the angle counts as there.</summary>
     private const double AngleTolerance = 0.08;
-    private const double OverBy = 1.25, BarelyTurned = 0.15, CrossedBefore = 0.5, HoldsFrom = 0.3, BeginsWithin = 0.3;
+    private const double OverBy = 1.25,
+        BarelyTurned = 0.15,
+        CrossedBefore = 0.5,
+        HoldsFrom = 0.3,
+        BeginsWithin = 0.3;
 
     /// <summary>Whether a turn may begin with this sample; one far along belongs to the turn before.</summary>
-    public static bool BeginsTurn(TurnTarget target, DriverSample first) => first.AngleDeg <= BeginsWithin * target.AngleDeg;
+    public static bool BeginsTurn(TurnTarget target, DriverSample first) =>
+        first.AngleDeg <= BeginsWithin * target.AngleDeg;
 
     /// <param name="samples">Of this turn, oldest first.</param>
     public static TurnVerdict Judge(TurnTarget target, IReadOnlyList<DriverSample> samples)
     {
-        double angle = samples.Count == 0 ? 0 : samples.Max(s => s.AngleDeg), peak = samples.Count == 0 ? 0 : samples.Max(s => s.TorqueNm);
+        double angle = samples.Count == 0 ? 0 : samples.Max(s => s.AngleDeg),
+            peak = samples.Count == 0 ? 0 : samples.Max(s => s.TorqueNm);
         var stopped = samples.Count > 0 && samples[^1].Stopped;
         var share = target.AngleDeg > 0 ? angle / target.AngleDeg : 1;
-        var crossed = samples.Any(s => s.AngleDeg < CrossedBefore * target.AngleDeg && s.TorqueNm > Math.Max(OverBy * target.TorqueNm, 2 * TurnTarget.LeastTorqueNm));
+        var crossed = samples.Any(s =>
+            s.AngleDeg < CrossedBefore * target.AngleDeg
+            && s.TorqueNm > Math.Max(OverBy * target.TorqueNm, 2 * TurnTarget.LeastTorqueNm)
+        );
         TurnVerdict Of(TurnState state, string say) => new(state, angle, peak, share, say);
-        if (crossed) return Of(TurnState.CrossThread, FormattableString.Invariant($"Stop: {peak * NcmPerNm:0.0} N·cm after {angle:0}° of {target.AngleDeg:0}°. The thread is crossed or the screw has run out of depth. Back it out by hand."));
-        if (share > OverBy || peak > (target.LimitNm ?? Math.Max(OverBy * target.TorqueNm, 2 * TurnTarget.LeastTorqueNm)))
-            return Of(TurnState.Overshoot, FormattableString.Invariant($"Too far: {angle:0}° and {peak * NcmPerNm:0.0} N·cm, {target.AngleDeg:0}° and {target.TorqueNm * NcmPerNm:0.0} N·cm were due. Turn back {Math.Max(0, angle - target.AngleDeg):0}° before the next screw."));
+        if (crossed)
+            return Of(
+                TurnState.CrossThread,
+                FormattableString.Invariant(
+                    $"Stop: {peak * NcmPerNm:0.0} N·cm after {angle:0}° of {target.AngleDeg:0}°. The thread is crossed or the screw has run out of depth. Back it out by hand."
+                )
+            );
+        if (
+            share > OverBy
+            || peak > (target.LimitNm ?? Math.Max(OverBy * target.TorqueNm, 2 * TurnTarget.LeastTorqueNm))
+        )
+            return Of(
+                TurnState.Overshoot,
+                FormattableString.Invariant(
+                    $"Too far: {angle:0}° and {peak * NcmPerNm:0.0} N·cm, {target.AngleDeg:0}° and {target.TorqueNm * NcmPerNm:0.0} N·cm were due. Turn back {Math.Max(0, angle - target.AngleDeg):0}° before the next screw."
+                )
+            );
         if (share >= 1 - AngleTolerance)
         {
             // it may still go too far: only a hand that let go has met it
-            if (!stopped) return Of(TurnState.Turning, "There. Let go.");
+            if (!stopped)
+                return Of(TurnState.Turning, "There. Let go.");
             return target.TorqueNm > TurnTarget.LeastTorqueNm && peak < HoldsFrom * target.TorqueNm
-                ? Of(TurnState.Free, FormattableString.Invariant($"It turns without load: {peak * NcmPerNm:0.0} N·cm, {target.TorqueNm * NcmPerNm:0.0} expected. Is it in its hole, with its spring and washer?"))
+                ? Of(
+                    TurnState.Free,
+                    FormattableString.Invariant(
+                        $"It turns without load: {peak * NcmPerNm:0.0} N·cm, {target.TorqueNm * NcmPerNm:0.0} expected. Is it in its hole, with its spring and washer?"
+                    )
+                )
                 : Of(TurnState.Met, FormattableString.Invariant($"{angle:0}° and {peak * NcmPerNm:0.0} N·cm: met."));
         }
-        if (stopped && share < BarelyTurned) return Of(TurnState.Skipped, "This screw was not turned: it was skipped. Turn it before the next.");
-        return Of(TurnState.Turning, stopped ? FormattableString.Invariant($"{angle:0}° of {target.AngleDeg:0}°: go on.") : FormattableString.Invariant($"{target.AngleDeg - angle:0}° to go."));
+        if (stopped && share < BarelyTurned)
+            return Of(TurnState.Skipped, "This screw was not turned: it was skipped. Turn it before the next.");
+        return Of(
+            TurnState.Turning,
+            stopped
+                ? FormattableString.Invariant($"{angle:0}° of {target.AngleDeg:0}°: go on.")
+                : FormattableString.Invariant($"{target.AngleDeg - angle:0}° to go.")
+        );
     }
 }

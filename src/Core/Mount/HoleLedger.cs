@@ -5,7 +5,13 @@ using FaithfulBracket.Core.Match;
 namespace FaithfulBracket.Core.Mount;
 
 /// <summary>When one looks at the holes.</summary>
-public enum HoleStage { Stock, Stripped, Block, BackPlate }
+public enum HoleStage
+{
+    Stock,
+    Stripped,
+    Block,
+    BackPlate,
+}
 
 /// <param name="What">What sits in the hole; "empty" for nothing.</param>
 public sealed record HoleContent(HoleStage Stage, string What);
@@ -16,7 +22,17 @@ public sealed record HoleContent(HoleStage Stage, string What);
 /// <param name="ShortestMm">Least screw length with two threads of hold; null where the documents do not say.</param>
 /// <param name="LongestMm">More than this runs against the bottom of the thread, mm.</param>
 /// <param name="Trouble">A length that does not belong here, in a sentence.</param>
-public sealed record HoleRow(string Hole, double X, double Y, string? BlockHole, IReadOnlyList<HoleContent> Stages, string? Washer, double? ShortestMm, double? LongestMm, string? Trouble);
+public sealed record HoleRow(
+    string Hole,
+    double X,
+    double Y,
+    string? BlockHole,
+    IReadOnlyList<HoleContent> Stages,
+    string? Washer,
+    double? ShortestMm,
+    double? LongestMm,
+    string? Trouble
+);
 
 /// <summary>What sits in every hole at each stage, and which screw lengths belong there.</summary>
 public static class HoleLedger
@@ -26,47 +42,93 @@ public static class HoleLedger
     public static IReadOnlyList<HoleRow> Of(Board board, Block? block, FitResult? fit)
     {
         var screws = block?.Plates.SelectMany(p => p.Holes.Select(h => (Plate: p, Hole: h))).ToList() ?? [];
-        return [.. board.Holes.Select(hole =>
-        {
-            var stock = board.Assembly?.Fasteners.FirstOrDefault(f => f.Holes.Contains(hole.Id) || f.Places.Any(p => (p - hole.At).Length <= InHoleMm));
-            var used = fit?.Screws.FirstOrDefault(s => s.BoardHole == hole.Id)?.BlockHole;
-            var own = screws.FirstOrDefault(s => s.Hole.Id == used);
-            var back = own.Hole is not null && block!.BackPlate?.UsesHoles.Contains(own.Hole.Id) == true;
-            var kit = own.Hole is null ? null : block!.Kit?.Screws.FirstOrDefault(s => s.Thread == own.Hole.Thread);
-            var (least, most) = own.Hole is null ? (null, null) : Lengths(board, own.Plate, own.Hole, fit!.PlaneMm);
-            return new HoleRow(hole.Id, hole.X, hole.Y, own.Hole?.Id,
-            [
-                new(HoleStage.Stock, stock is null ? "empty" : Stock(stock)),
-                new(HoleStage.Stripped, "empty"),
-                new(HoleStage.Block, own.Hole is null ? "empty" : back ? "empty until the back plate is on" : Screw(own.Hole, kit)),
-                new(HoleStage.BackPlate, own.Hole is null ? "empty" : back ? $"{Screw(own.Hole, kit)}, through the back plate" : Screw(own.Hole, kit)),
-            ],
-            own.Hole?.Washer is { } w ? $"{w} washer, {w} side to the board" : null, least, most, own.Hole is null ? null : Trouble(own.Hole, kit, stock, least, most));
-        })];
+        return
+        [
+            .. board.Holes.Select(hole =>
+            {
+                var stock = board.Assembly?.Fasteners.FirstOrDefault(f =>
+                    f.Holes.Contains(hole.Id) || f.Places.Any(p => (p - hole.At).Length <= InHoleMm)
+                );
+                var used = fit?.Screws.FirstOrDefault(s => s.BoardHole == hole.Id)?.BlockHole;
+                var own = screws.FirstOrDefault(s => s.Hole.Id == used);
+                var back = own.Hole is not null && block!.BackPlate?.UsesHoles.Contains(own.Hole.Id) == true;
+                var kit = own.Hole is null ? null : block!.Kit?.Screws.FirstOrDefault(s => s.Thread == own.Hole.Thread);
+                var (least, most) = own.Hole is null ? (null, null) : Lengths(board, own.Plate, own.Hole, fit!.PlaneMm);
+                return new HoleRow(
+                    hole.Id,
+                    hole.X,
+                    hole.Y,
+                    own.Hole?.Id,
+                    [
+                        new(HoleStage.Stock, stock is null ? "empty" : Stock(stock)),
+                        new(HoleStage.Stripped, "empty"),
+                        new(
+                            HoleStage.Block,
+                            own.Hole is null ? "empty"
+                                : back ? "empty until the back plate is on"
+                                : Screw(own.Hole, kit)
+                        ),
+                        new(
+                            HoleStage.BackPlate,
+                            own.Hole is null ? "empty"
+                                : back ? $"{Screw(own.Hole, kit)}, through the back plate"
+                                : Screw(own.Hole, kit)
+                        ),
+                    ],
+                    own.Hole?.Washer is { } w ? $"{w} washer, {w} side to the board" : null,
+                    least,
+                    most,
+                    own.Hole is null ? null : Trouble(own.Hole, kit, stock, least, most)
+                );
+            }),
+        ];
     }
 
-    private static string Stock(FastenerGroup f) => FormattableString.Invariant($"stock {f.Thread ?? f.Driver}{(f.LengthMm is { } l ? $" × {l:0.#}" : "")}, group {f.Id}");
+    private static string Stock(FastenerGroup f) =>
+        FormattableString.Invariant(
+            $"stock {f.Thread ?? f.Driver}{(f.LengthMm is { } l ? $" × {l:0.#}" : "")}, group {f.Id}"
+        );
 
     private static string Screw(BlockHole h, KitScrew? kit)
     {
-        if (h.Role == HoleRole.Standoff) return $"standoff {h.Thread}";
+        if (h.Role == HoleRole.Standoff)
+            return $"standoff {h.Thread}";
         var nut = h.Finish == "nut" ? ", with a nut" : "";
-        return FormattableString.Invariant($"{h.Thread ?? $"{h.ScrewMm:0.#} mm"}{(kit?.LengthMm is { } l ? $" × {l:0.#}" : "")}{(h.Spring is not null ? ", sprung" : "")}{nut}");
+        return FormattableString.Invariant(
+            $"{h.Thread ?? $"{h.ScrewMm:0.#} mm"}{(kit?.LengthMm is { } l ? $" × {l:0.#}" : "")}{(h.Spring is not null ? ", sprung" : "")}{nut}"
+        );
     }
 
     /// <summary>Board and the height at which the plate holds, then the thread's depth.</summary>
     private static (double? Least, double? Most) Lengths(Board board, Plate plate, BlockHole hole, double? planeMm)
     {
-        if (hole.Spring is not null || hole.EngageMm is not { } depth || (hole.StopMm ?? plate.StandoffMm ?? planeMm) is not { } height) return (null, null);
+        if (
+            hole.Spring is not null
+            || hole.EngageMm is not { } depth
+            || (hole.StopMm ?? plate.StandoffMm ?? planeMm) is not { } height
+        )
+            return (null, null);
         var through = board.ThicknessMm + height;
-        return (Math.Round(through + Math.Min(depth, 2 * Thread.Of(hole.Thread, hole.ScrewMm).PitchMm), 2), Math.Round(through + depth, 2));
+        return (
+            Math.Round(through + Math.Min(depth, 2 * Thread.Of(hole.Thread, hole.ScrewMm).PitchMm), 2),
+            Math.Round(through + depth, 2)
+        );
     }
 
     private static string? Trouble(BlockHole hole, KitScrew? kit, FastenerGroup? stock, double? least, double? most)
     {
-        if (kit?.LengthMm is { } l && most is { } longest && l > longest) return FormattableString.Invariant($"The kit's {l:0.#} mm screw is {l - longest:0.0} mm too long for {hole.Id}: it runs against the bottom before it holds.");
-        if (kit?.LengthMm is { } s && least is { } shortest && s < shortest) return FormattableString.Invariant($"The kit's {s:0.#} mm screw reaches {Math.Max(0, s - shortest + 2 * Thread.Of(hole.Thread, hole.ScrewMm).PitchMm):0.0} mm into {hole.Id}: too little thread.");
-        if (stock is { LengthMm: { } old } && stock.Thread == hole.Thread && most is { } m && old > m) return FormattableString.Invariant($"The stock screw of group {stock.Id} is {old - m:0.0} mm too long for the block: keep it out of here.");
+        if (kit?.LengthMm is { } l && most is { } longest && l > longest)
+            return FormattableString.Invariant(
+                $"The kit's {l:0.#} mm screw is {l - longest:0.0} mm too long for {hole.Id}: it runs against the bottom before it holds."
+            );
+        if (kit?.LengthMm is { } s && least is { } shortest && s < shortest)
+            return FormattableString.Invariant(
+                $"The kit's {s:0.#} mm screw reaches {Math.Max(0, s - shortest + 2 * Thread.Of(hole.Thread, hole.ScrewMm).PitchMm):0.0} mm into {hole.Id}: too little thread."
+            );
+        if (stock is { LengthMm: { } old } && stock.Thread == hole.Thread && most is { } m && old > m)
+            return FormattableString.Invariant(
+                $"The stock screw of group {stock.Id} is {old - m:0.0} mm too long for the block: keep it out of here."
+            );
         return null;
     }
 }

@@ -20,27 +20,91 @@ public static class MountedBow
 
     private static double Rim(Part p) => p.Kind is PartKind.Die or PartKind.Lid ? 2 * BoardStiffness.PackageRimMm : 0;
 
-    public static MountedBowResult Of(Board board, Block block, FitResult fit, SeatingResult seated, BoardStiffness? stiffness = null, CancellationToken cancel = default)
+    public static MountedBowResult Of(
+        Board board,
+        Block block,
+        FitResult fit,
+        SeatingResult seated,
+        BoardStiffness? stiffness = null,
+        CancellationToken cancel = default
+    )
     {
         stiffness ??= new();
-        var loads = seated.Dies.Select(d => (d.Part, d.LoadN)).Concat(seated.Pads.Select(p => (p.Part, p.LoadN))).Where(l => l.LoadN > 0)
-            .Select(l => board.FindPart(l.Part)).Zip(seated.Dies.Select(d => d.LoadN).Concat(seated.Pads.Select(p => p.LoadN)).Where(n => n > 0), (p, n) => new BowLoad(p!.X, p.Y, p.WidthMm, p.DepthMm, p.Face == Face.Back ? n : -n)).ToList();
-        var supports = block.Plates.SelectMany(p => p.Holes).Where(h => seated.Screws.Any(s => s.Hole == h.Id && s.LoadN > 0.1))
-            .Select(h => fit.Placement.Apply(h.At)).Where(p => board.Outline.Contains(p)).Select(p => new BowSupport(p.X, p.Y, SupportKind.Pinned, WasherMm)).ToList();
+        var loads = seated
+            .Dies.Select(d => (d.Part, d.LoadN))
+            .Concat(seated.Pads.Select(p => (p.Part, p.LoadN)))
+            .Where(l => l.LoadN > 0)
+            .Select(l => board.FindPart(l.Part))
+            .Zip(
+                seated.Dies.Select(d => d.LoadN).Concat(seated.Pads.Select(p => p.LoadN)).Where(n => n > 0),
+                (p, n) => new BowLoad(p!.X, p.Y, p.WidthMm, p.DepthMm, p.Face == Face.Back ? n : -n)
+            )
+            .ToList();
+        var supports = block
+            .Plates.SelectMany(p => p.Holes)
+            .Where(h => seated.Screws.Any(s => s.Hole == h.Id && s.LoadN > 0.1))
+            .Select(h => fit.Placement.Apply(h.At))
+            .Where(p => board.Outline.Contains(p))
+            .Select(p => new BowSupport(p.X, p.Y, SupportKind.Pinned, WasherMm))
+            .ToList();
         var dies = board.Parts.Where(p => p.Face == Face.Front && p.Kind is PartKind.Die or PartKind.Lid).ToList();
-        List<(Polygon, double)> stiff = [.. dies.Select(d => (d.Top(), BoardStiffness.DieFactor)),
-            .. dies.Select(d => (Polygon.Rectangle(d.At, d.WidthMm + 2 * BoardStiffness.PackageRimMm, d.DepthMm + 2 * BoardStiffness.PackageRimMm, d.RotationDeg), stiffness.PackageFactor))];
-        var problem = new BowProblem(board.Outline, board.ThicknessMm, stiffness.EMPa, stiffness.Nu) { Supports = supports, Loads = loads, Elements = Elements, Stiffeners = stiff,
+        List<(Polygon, double)> stiff =
+        [
+            .. dies.Select(d => (d.Top(), BoardStiffness.DieFactor)),
+            .. dies.Select(d =>
+                (
+                    Polygon.Rectangle(
+                        d.At,
+                        d.WidthMm + 2 * BoardStiffness.PackageRimMm,
+                        d.DepthMm + 2 * BoardStiffness.PackageRimMm,
+                        d.RotationDeg
+                    ),
+                    stiffness.PackageFactor
+                )
+            ),
+        ];
+        var problem = new BowProblem(board.Outline, board.ThicknessMm, stiffness.EMPa, stiffness.Nu)
+        {
+            Supports = supports,
+            Loads = loads,
+            Elements = Elements,
+            Stiffeners = stiff,
             // beside a screw the laminate strains most, but no joints lie there
-            Watched = [.. board.Parts.Where(p => p.Cool != Cooling.No && p.Kind is not (PartKind.Inductor or PartKind.Capacitor)).Select(p => Polygon.Rectangle(p.At, p.WidthMm + Rim(p), p.DepthMm + Rim(p), p.RotationDeg))] };
+            Watched =
+            [
+                .. board
+                    .Parts.Where(p => p.Cool != Cooling.No && p.Kind is not (PartKind.Inductor or PartKind.Capacitor))
+                    .Select(p => Polygon.Rectangle(p.At, p.WidthMm + Rim(p), p.DepthMm + Rim(p), p.RotationDeg)),
+            ],
+        };
         var bare = BoardBow.Solve(problem, cancel);
         BowResult? backed = null;
-        if (block.BackPlate is { StiffnessFactor: > 1 } back
-            && ConvexHull.Of([.. block.Plates.SelectMany(p => p.Holes).Where(h => back.UsesHoles.Contains(h.Id) || h.Role == HoleRole.Retention).Select(h => fit.Placement.Apply(h.At))]) is { } hull)
+        if (
+            block.BackPlate is { StiffnessFactor: > 1 } back
+            && ConvexHull.Of([
+                .. block
+                    .Plates.SelectMany(p => p.Holes)
+                    .Where(h => back.UsesHoles.Contains(h.Id) || h.Role == HoleRole.Retention)
+                    .Select(h => fit.Placement.Apply(h.At)),
+            ])
+                is { } hull
+        )
             backed = BoardBow.Solve(problem with { Stiffeners = [.. stiff, (hull, back.StiffnessFactor)] }, cancel);
         var worst = backed ?? bare;
         var strain = worst.WatchedStrainMicro ?? worst.StrainMicro;
-        var verdict = strain > StrainLimitMicro ? FormattableString.Invariant($"past the {StrainLimitMicro:0} that joints take: a stiffer back plate or thinner pads ease it") : FormattableString.Invariant($"under the {StrainLimitMicro:0} that joints take");
-        return new(bare, backed, StrainLimitMicro, FormattableString.Invariant($"The board bows {Math.Abs(worst.PeakMm):0.00} mm; under the parts the strain reaches {strain:0} millionths, {verdict}."));
+        var verdict =
+            strain > StrainLimitMicro
+                ? FormattableString.Invariant(
+                    $"past the {StrainLimitMicro:0} that joints take: a stiffer back plate or thinner pads ease it"
+                )
+                : FormattableString.Invariant($"under the {StrainLimitMicro:0} that joints take");
+        return new(
+            bare,
+            backed,
+            StrainLimitMicro,
+            FormattableString.Invariant(
+                $"The board bows {Math.Abs(worst.PeakMm):0.00} mm; under the parts the strain reaches {strain:0} millionths, {verdict}."
+            )
+        );
     }
 }

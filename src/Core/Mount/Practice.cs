@@ -6,18 +6,42 @@ public sealed record ScrewLeft(string Hole, double Turns);
 /// <summary>A tightening by hand, move by move, beside the cross and beside one corner home first.</summary>
 /// <param name="Score">Out of 100 once every screw is home.</param>
 public sealed record PracticeResult(
-    IReadOnlyList<TighteningMove> Moves, IReadOnlyList<ScrewLeft> Left, bool AllHome, Worst Worst, double? Score, double CrossScore, double CornerScore, Worst CrossWorst, Worst CornerWorst, int CrossMoves, double TiltLimitDeg, double? PeakLimitMPa);
+    IReadOnlyList<TighteningMove> Moves,
+    IReadOnlyList<ScrewLeft> Left,
+    bool AllHome,
+    Worst Worst,
+    double? Score,
+    double CrossScore,
+    double CornerScore,
+    Worst CrossWorst,
+    Worst CornerWorst,
+    int CrossMoves,
+    double TiltLimitDeg,
+    double? PeakLimitMPa
+);
 
 /// <summary>Half for the pressure at the die's edge, three tenths for tilt, two for how few moves it took.</summary>
 public static class PracticeScore
 {
     /// <param name="least">Peak and tilt of the recommended way: doing as well is full marks, not doing better.</param>
-    public static double Of(Worst worst, int moves, Worst least, int leastMoves, double tiltLimitDeg, double? peakLimitMPa)
+    public static double Of(
+        Worst worst,
+        int moves,
+        Worst least,
+        int leastMoves,
+        double tiltLimitDeg,
+        double? peakLimitMPa
+    )
     {
         static double Share(double allowed, double reached) => reached <= allowed ? 1 : allowed / reached;
         var peak = Math.Max(least.PeakMPa, 1e-9);
         // past the die's limit nothing is left of that half
         var pressure = peakLimitMPa is { } limit && worst.PeakMPa > limit ? 0 : Share(peak, worst.PeakMPa);
-        return 100 * (0.5 * pressure + 0.3 * Share(Math.Max(least.TiltDeg, 0.02 * tiltLimitDeg), worst.TiltDeg) + 0.2 * Share(leastMoves, moves));
+        return 100
+            * (
+                0.5 * pressure
+                + 0.3 * Share(Math.Max(least.TiltDeg, 0.02 * tiltLimitDeg), worst.TiltDeg)
+                + 0.2 * Share(leastMoves, moves)
+            );
     }
 }

@@ -15,7 +15,15 @@ public static class ScrewOrder
     }
 
     /// <summary>The ring as given; else retention is 1, standoffs 2, the perimeter 3, the bracket 4.</summary>
-    public static int Ring(BlockHole hole) => hole.Ring ?? hole.Role switch { HoleRole.Retention => 1, HoleRole.Standoff => 2, HoleRole.Perimeter => 3, _ => 4 };
+    public static int Ring(BlockHole hole) =>
+        hole.Ring
+        ?? hole.Role switch
+        {
+            HoleRole.Retention => 1,
+            HoleRole.Standoff => 2,
+            HoleRole.Perimeter => 3,
+            _ => 4,
+        };
 
     private static Point2 Centre(IEnumerable<BlockHole> holes)
     {
@@ -25,7 +33,9 @@ public static class ScrewOrder
 
     private static IEnumerable<BlockHole> Cross(List<BlockHole> ring, Point2 centre)
     {
-        var left = ring.OrderBy(h => (h.At - centre).Length).ThenBy(h => Math.Atan2(h.Y - centre.Y, h.X - centre.X)).ToList();
+        var left = ring.OrderBy(h => (h.At - centre).Length)
+            .ThenBy(h => Math.Atan2(h.Y - centre.Y, h.X - centre.X))
+            .ToList();
         while (left.Count > 0)
         {
             var first = left[0];
@@ -34,7 +44,8 @@ public static class ScrewOrder
             var arm = first.At - centre;
             // its opposite: the direction most nearly through the centre, then the like distance
             var opposite = left.Where(h => arm.Dot(h.At - centre) < 0).MinBy(h => (h.At - centre + arm).Length);
-            if (opposite is null) continue;
+            if (opposite is null)
+                continue;
             left.Remove(opposite);
             yield return opposite;
         }

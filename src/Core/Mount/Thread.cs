@@ -5,12 +5,20 @@ public readonly record struct Thread(string Name, double DiameterMm, double Pitc
 {
     private static readonly Dictionary<string, Thread> Known = new Thread[]
     {
-        new("M1.6", 1.6, 0.35), new("M2", 2, 0.4), new("M2.5", 2.5, 0.45), new("M3", 3, 0.5), new("M4", 4, 0.7), new("6-32", 3.505, 0.794), new("6-32 UNC", 3.505, 0.794),
+        new("M1.6", 1.6, 0.35),
+        new("M2", 2, 0.4),
+        new("M2.5", 2.5, 0.45),
+        new("M3", 3, 0.5),
+        new("M4", 4, 0.7),
+        new("6-32", 3.505, 0.794),
+        new("6-32 UNC", 3.505, 0.794),
     }.ToDictionary(t => t.Name);
 
     /// <summary>The named thread; an unnamed one is taken as M2.5 of the given diameter.</summary>
     public static Thread Of(string? name, double screwMm) =>
-        name is not null && Known.TryGetValue(name, out var t) ? t : Known.Values.MinBy(k => Math.Abs(k.DiameterMm - screwMm));
+        name is not null && Known.TryGetValue(name, out var t)
+            ? t
+            : Known.Values.MinBy(k => Math.Abs(k.DiameterMm - screwMm));
 
     /// <summary>Tightening torque K·d·F with K = 0.2 for dry steel, N·m.</summary>
     public double TorqueNm(double loadN) => 0.2 * DiameterMm / 1000 * loadN;

@@ -11,14 +11,32 @@ namespace FaithfulBracket.Core.Mount;
 /// <param name="TiltDeg">Angle between plate and board, degrees.</param>
 /// <param name="PeakMPa">Highest pressure at a die's edge.</param>
 /// <param name="FilmUm">Thinnest and thickest film at a die corner.</param>
-public sealed record TighteningMove(string Hole, int Pass, double Turns, double LoadN, double TorqueNm, double TiltDeg, double PeakMPa, double AdvanceMm, IReadOnlyList<double> FilmUm);
+public sealed record TighteningMove(
+    string Hole,
+    int Pass,
+    double Turns,
+    double LoadN,
+    double TorqueNm,
+    double TiltDeg,
+    double PeakMPa,
+    double AdvanceMm,
+    IReadOnlyList<double> FilmUm
+);
 
 public sealed record Worst(double TiltDeg, double PeakMPa);
 
 /// <param name="RecommendedTurns">The largest even step that keeps tilt and pressure in bounds.</param>
 /// <param name="OneCornerFirst">The same screws with the first turned home at once.</param>
 public sealed record TighteningResult(
-    IReadOnlyList<string> Order, IReadOnlyList<TighteningMove> Moves, Worst Worst, double RecommendedTurns, int Passes, double TiltLimitDeg, double? PeakLimitMPa, Worst? OneCornerFirst);
+    IReadOnlyList<string> Order,
+    IReadOnlyList<TighteningMove> Moves,
+    Worst Worst,
+    double RecommendedTurns,
+    int Passes,
+    double TiltLimitDeg,
+    double? PeakLimitMPa,
+    Worst? OneCornerFirst
+);
 
 /// <summary>Simulates a tightening screw by screw, re-solving the seating after every move.</summary>
 public sealed class Tightening
@@ -39,7 +57,13 @@ public sealed class Tightening
     {
         (_model, _paste, _order) = (model, paste, order);
         _fixed = [.. SeatingSolver.Contacts(model)];
-        _startMm = Math.Max(model.HomeMm + StartFilmMm, model.Pads.Select(p => p.Contact.Squash(0) * p.Pad.ThicknessMm).DefaultIfEmpty(double.NegativeInfinity).Max());
+        _startMm = Math.Max(
+            model.HomeMm + StartFilmMm,
+            model
+                .Pads.Select(p => p.Contact.Squash(0) * p.Pad.ThicknessMm)
+                .DefaultIfEmpty(double.NegativeInfinity)
+                .Max()
+        );
         _peakLimit = model.Films.Select(f => f.Part.MaxPressureMPa).Min();
     }
 
@@ -49,8 +73,17 @@ public sealed class Tightening
     /// <param name="order">Holes in the order to turn; the cross by default.</param>
     /// <param name="turnsPerMove">Step; the recommended one by default.</param>
     /// <exception cref="InputException">The order does not name every screw of the plate once, or the seating can not be solved.</exception>
-    public static TighteningResult Simulate(Board board, Block block, IReadOnlyList<LaidPad> pads, IReadOnlyDictionary<string, PadMaterial> materials, PasteMaterial paste,
-        double? turnsPerMove = null, IReadOnlyList<string>? order = null, double tiltLimitDeg = DefaultTiltLimitDeg, CancellationToken cancel = default)
+    public static TighteningResult Simulate(
+        Board board,
+        Block block,
+        IReadOnlyList<LaidPad> pads,
+        IReadOnlyDictionary<string, PadMaterial> materials,
+        PasteMaterial paste,
+        double? turnsPerMove = null,
+        IReadOnlyList<string>? order = null,
+        double tiltLimitDeg = DefaultTiltLimitDeg,
+        CancellationToken cancel = default
+    )
     {
         var model = PlateModel.For(board, block, pads, Fresh(materials), paste)[0];
         var sim = new Tightening(model, paste, Ordered(model, order));
@@ -60,17 +93,36 @@ public sealed class Tightening
         {
             moves = sim.Run(step, cancel);
             recommended = step;
-            if (sim.InBounds(moves, tiltLimitDeg)) break;
+            if (sim.InBounds(moves, tiltLimitDeg))
+                break;
         }
-        if (turnsPerMove is { } turns && turns != recommended) moves = sim.Run(turns, cancel);
-        return new([.. sim._order.Select(h => h.Id)], moves, WorstOf(moves), recommended, moves.Max(m => m.Pass), tiltLimitDeg, sim._peakLimit, WorstOf(sim.CornerFirst(cancel)));
+        if (turnsPerMove is { } turns && turns != recommended)
+            moves = sim.Run(turns, cancel);
+        return new(
+            [.. sim._order.Select(h => h.Id)],
+            moves,
+            WorstOf(moves),
+            recommended,
+            moves.Max(m => m.Pass),
+            tiltLimitDeg,
+            sim._peakLimit,
+            WorstOf(sim.CornerFirst(cancel))
+        );
     }
 
     /// <summary>Moves of one's own, from screws just started.</summary>
     /// <param name="turns">Screw and turns of each move; more than is left goes home.</param>
     /// <exception cref="InputException">A screw is not of this plate.</exception>
-    public static PracticeResult Practise(Board board, Block block, IReadOnlyList<LaidPad> pads, IReadOnlyDictionary<string, PadMaterial> materials, PasteMaterial paste,
-        IReadOnlyList<(string Hole, double Turns)> turns, double tiltLimitDeg = DefaultTiltLimitDeg, CancellationToken cancel = default)
+    public static PracticeResult Practise(
+        Board board,
+        Block block,
+        IReadOnlyList<LaidPad> pads,
+        IReadOnlyDictionary<string, PadMaterial> materials,
+        PasteMaterial paste,
+        IReadOnlyList<(string Hole, double Turns)> turns,
+        double tiltLimitDeg = DefaultTiltLimitDeg,
+        CancellationToken cancel = default
+    )
     {
         var model = PlateModel.For(board, block, pads, Fresh(materials), paste)[0];
         var sim = new Tightening(model, paste, ScrewOrder.Of(model.Plate.Holes));
@@ -80,26 +132,47 @@ public sealed class Tightening
         for (var i = 0; i < turns.Count; i++)
         {
             cancel.ThrowIfCancellationRequested();
-            var hole = sim._order.FirstOrDefault(h => h.Id == turns[i].Hole) ?? throw new InputException($"/moves/{i}/hole", $"\"{turns[i].Hole}\" is no screw of this plate.");
+            var hole =
+                sim._order.FirstOrDefault(h => h.Id == turns[i].Hole)
+                ?? throw new InputException($"/moves/{i}/hole", $"\"{turns[i].Hole}\" is no screw of this plate.");
             moves.Add(sim.Move(hole, 1, turns[i].Turns, remaining, ref pose));
         }
         var cross = Simulate(board, block, pads, materials, paste, tiltLimitDeg: tiltLimitDeg, cancel: cancel);
         var corner = sim.CornerFirst(cancel);
-        double Score(IReadOnlyList<TighteningMove> m) => PracticeScore.Of(WorstOf(m), m.Count, cross.Worst, cross.Moves.Count, tiltLimitDeg, sim._peakLimit);
+        double Score(IReadOnlyList<TighteningMove> m) =>
+            PracticeScore.Of(WorstOf(m), m.Count, cross.Worst, cross.Moves.Count, tiltLimitDeg, sim._peakLimit);
         var home = remaining.Values.All(r => r <= 1e-9);
-        return new(moves, [.. sim._order.Select(h => new ScrewLeft(h.Id, remaining[h.Id] / Thread.Of(h.Thread, h.ScrewMm).PitchMm))], home,
-            moves.Count == 0 ? new(0, 0) : WorstOf(moves), home ? Score(moves) : null, Score(cross.Moves), Score(corner), cross.Worst, WorstOf(corner), cross.Moves.Count, tiltLimitDeg, sim._peakLimit);
+        return new(
+            moves,
+            [.. sim._order.Select(h => new ScrewLeft(h.Id, remaining[h.Id] / Thread.Of(h.Thread, h.ScrewMm).PitchMm))],
+            home,
+            moves.Count == 0 ? new(0, 0) : WorstOf(moves),
+            home ? Score(moves) : null,
+            Score(cross.Moves),
+            Score(corner),
+            cross.Worst,
+            WorstOf(corner),
+            cross.Moves.Count,
+            tiltLimitDeg,
+            sim._peakLimit
+        );
     }
 
     /// <summary>Pads have not relaxed yet while screws are turned.</summary>
-    private static Dictionary<string, PadMaterial> Fresh(IReadOnlyDictionary<string, PadMaterial> materials) => materials.ToDictionary(m => m.Key, m => m.Value.WhileMounting());
+    private static Dictionary<string, PadMaterial> Fresh(IReadOnlyDictionary<string, PadMaterial> materials) =>
+        materials.ToDictionary(m => m.Key, m => m.Value.WhileMounting());
 
     private static IReadOnlyList<BlockHole> Ordered(PlateModel model, IReadOnlyList<string>? order)
     {
-        if (order is null) return ScrewOrder.Of(model.Plate.Holes);
+        if (order is null)
+            return ScrewOrder.Of(model.Plate.Holes);
         var named = order.Select(id => model.Plate.Holes.FirstOrDefault(h => h.Id == id)).ToList();
         var unknown = named.FindIndex(h => h is null);
-        if (unknown >= 0) throw new InputException($"/order/{unknown}", $"\"{order[unknown]}\" is no hole of plate {model.Plate.Id}.");
+        if (unknown >= 0)
+            throw new InputException(
+                $"/order/{unknown}",
+                $"\"{order[unknown]}\" is no hole of plate {model.Plate.Id}."
+            );
         if (order.Distinct().Count() != model.Plate.Holes.Count || order.Count != model.Plate.Holes.Count)
             throw new InputException("/order", $"Name each of the {model.Plate.Holes.Count} screws once.");
         return named!;
@@ -108,10 +181,12 @@ public sealed class Tightening
     private bool InBounds(IReadOnlyList<TighteningMove> moves, double tiltLimitDeg) =>
         moves.All(m => m.TiltDeg <= tiltLimitDeg && (_peakLimit is not { } limit || m.PeakMPa <= limit));
 
-    private static Worst WorstOf(IReadOnlyList<TighteningMove> moves) => new(moves.Max(m => m.TiltDeg), moves.Max(m => m.PeakMPa));
+    private static Worst WorstOf(IReadOnlyList<TighteningMove> moves) =>
+        new(moves.Max(m => m.TiltDeg), moves.Max(m => m.PeakMPa));
 
     /// <summary>How far the head is from home when it first touches spring or plate, mm.</summary>
-    private double StartRemaining(BlockHole hole) => hole.Spring is { } s ? s.TravelMm + _startMm - _model.HomeMm : Math.Max(0, _startMm - _model.StopMm(hole));
+    private double StartRemaining(BlockHole hole) =>
+        hole.Spring is { } s ? s.TravelMm + _startMm - _model.HomeMm : Math.Max(0, _startMm - _model.StopMm(hole));
 
     private IReadOnlyList<TighteningMove> Run(double turnsPerMove, CancellationToken cancel)
     {
@@ -142,7 +217,13 @@ public sealed class Tightening
         return moves;
     }
 
-    private TighteningMove Move(BlockHole hole, int pass, double turns, Dictionary<string, double> remaining, ref PlatePose pose)
+    private TighteningMove Move(
+        BlockHole hole,
+        int pass,
+        double turns,
+        Dictionary<string, double> remaining,
+        ref PlatePose pose
+    )
     {
         var thread = Thread.Of(hole.Thread, hole.ScrewMm);
         var advance = Math.Min(turns * thread.PitchMm, remaining[hole.Id]);
@@ -151,11 +232,21 @@ public sealed class Tightening
         pose = PlateBalance.Solve([.. _fixed, .. screws.Select(s => s.Contact), new DeadWeight()], pose);
         var load = Math.Max(0, -SeatingSolver.Load(screws.First(s => s.Hole.Id == hole.Id).Contact, pose));
         var dies = new List<DieContact>();
-        foreach (var (part, film) in _model.Films) dies.Add(SeatingSolver.Die(part, film, pose, _paste));
+        foreach (var (part, film) in _model.Films)
+            dies.Add(SeatingSolver.Die(part, film, pose, _paste));
         var films = dies.SelectMany(d => d.BondLinesUm).ToList();
         var tilt = Math.Atan(Math.Sqrt(pose.SlopeX * pose.SlopeX + pose.SlopeY * pose.SlopeY)) * 180 / Math.PI;
-        return new(hole.Id, pass, advance / thread.PitchMm, load, thread.TorqueNm(load), tilt,
-            dies.Count == 0 ? 0 : dies.Max(d => d.PeakMPa), advance, films.Count == 0 ? [] : [films.Min(), films.Max()]);
+        return new(
+            hole.Id,
+            pass,
+            advance / thread.PitchMm,
+            load,
+            thread.TorqueNm(load),
+            tilt,
+            dies.Count == 0 ? 0 : dies.Max(d => d.PeakMPa),
+            advance,
+            films.Count == 0 ? [] : [films.Min(), films.Max()]
+        );
     }
 
     /// <summary>The block's own weight and a hand's touch: enough that it lies on its pads before the first turn.</summary>

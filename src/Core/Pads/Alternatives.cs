@@ -10,41 +10,103 @@ namespace FaithfulBracket.Core.Pads;
 /// <param name="DieLoadN">Load the dies keep.</param>
 /// <param name="PartRiseK">Of the part over its land, by the heat it gives through the squashed pad; null when conductivity is unknown.</param>
 /// <param name="Squash">At this place.</param>
-public sealed record Alternative(double ThicknessMm, string Material, bool Floats, double WorstFilmUm, double DieLoadN, double Squash, double? PartRiseK, bool TooMuch, string Text);
+public sealed record Alternative(
+    double ThicknessMm,
+    string Material,
+    bool Floats,
+    double WorstFilmUm,
+    double DieLoadN,
+    double Squash,
+    double? PartRiseK,
+    bool TooMuch,
+    string Text
+);
 
 /// <summary>What may be used instead: every pad at hand tried at the same places, ranked by die contact first and the part's temperature second.</summary>
 public static class Alternatives
 {
     /// <param name="parts">Places that change together.</param>
     /// <exception cref="InputException">A place has no pad.</exception>
-    public static IReadOnlyList<Alternative> For(Board board, Block block, IReadOnlyList<LaidPad> pads, IReadOnlyList<string> parts, IReadOnlyList<StockedPad> atHand,
-        IReadOnlyDictionary<string, PadMaterial> materials, PasteMaterial paste, double maxBondLineUm = SeatingSolver.DefaultMaxBondLineUm)
+    public static IReadOnlyList<Alternative> For(
+        Board board,
+        Block block,
+        IReadOnlyList<LaidPad> pads,
+        IReadOnlyList<string> parts,
+        IReadOnlyList<StockedPad> atHand,
+        IReadOnlyDictionary<string, PadMaterial> materials,
+        PasteMaterial paste,
+        double maxBondLineUm = SeatingSolver.DefaultMaxBondLineUm
+    )
     {
-        if (parts.Count == 0 || parts.Any(p => !pads.Any(x => x.Part == p))) throw new InputException("/parts", "Name parts that have a pad.");
+        if (parts.Count == 0 || parts.Any(p => !pads.Any(x => x.Part == p)))
+            throw new InputException("/parts", "Name parts that have a pad.");
         var list = new List<Alternative>();
         foreach (var option in atHand.Distinct().Where(o => materials.ContainsKey(o.Material)))
         {
-            var laid = pads.Select(p => parts.Contains(p.Part) ? p with { ThicknessMm = option.ThicknessMm, Material = option.Material } : p).ToList();
+            var laid = pads.Select(p =>
+                    parts.Contains(p.Part) ? p with { ThicknessMm = option.ThicknessMm, Material = option.Material } : p
+                )
+                .ToList();
             SeatingResult seated;
-            try { seated = SeatingSolver.Solve(board, block, laid, materials, paste, maxBondLineUm); }
-            catch (InputException) { continue; }
+            try
+            {
+                seated = SeatingSolver.Solve(board, block, laid, materials, paste, maxBondLineUm);
+            }
+            catch (InputException)
+            {
+                continue;
+            }
             list.Add(Describe(board, block, seated, parts[0], option, materials[option.Material], maxBondLineUm));
         }
-        return [.. list.OrderBy(a => a.Floats).ThenBy(a => a.TooMuch).ThenBy(a => a.Squash <= 0).ThenBy(a => a.PartRiseK ?? double.MaxValue).ThenBy(a => a.WorstFilmUm)];
+        return
+        [
+            .. list.OrderBy(a => a.Floats)
+                .ThenBy(a => a.TooMuch)
+                .ThenBy(a => a.Squash <= 0)
+                .ThenBy(a => a.PartRiseK ?? double.MaxValue)
+                .ThenBy(a => a.WorstFilmUm),
+        ];
     }
 
-    private static Alternative Describe(Board board, Block block, SeatingResult seated, string place, StockedPad option, PadMaterial material, double limitUm)
+    private static Alternative Describe(
+        Board board,
+        Block block,
+        SeatingResult seated,
+        string place,
+        StockedPad option,
+        PadMaterial material,
+        double limitUm
+    )
     {
         var film = seated.Dies.SelectMany(d => d.BondLinesUm).DefaultIfEmpty(0).Max();
         var pad = seated.Pads.First(p => p.Part == place);
         var part = board.FindPart(place)!;
         var left = option.ThicknessMm * (1 - Math.Max(0, pad.Squash));
-        double? rise = material.ConductivityWPerMK is { } k && part.DissipationW > 0 && pad.Squash > 0 ? part.DissipationW * left * 1e-3 / (k * part.Top().Area * 1e-6) : null;
+        double? rise =
+            material.ConductivityWPerMK is { } k && part.DissipationW > 0 && pad.Squash > 0
+                ? part.DissipationW * left * 1e-3 / (k * part.Top().Area * 1e-6)
+                : null;
         var over = seated.Dies.Any(d => d.MaxLoadN is { } max && d.LoadN > max) || pad.Squash > material.SquashMax;
-        var text = seated.Floats ? FormattableString.Invariant($"floats: film up to {film:0} µm, {limitUm:0} allowed")
+        var text =
+            seated.Floats ? FormattableString.Invariant($"floats: film up to {film:0} µm, {limitUm:0} allowed")
             : pad.Squash <= 0 ? "does not touch"
-            : pad.Squash > material.SquashMax ? FormattableString.Invariant($"squashed {pad.Squash * 100:0} %, past the {material.SquashMax * 100:0} % it takes")
-            : FormattableString.Invariant($"film up to {film:0} µm, squash {pad.Squash * 100:0} %{(rise is { } r ? FormattableString.Invariant($", {place} {r:0.0} K over its land") : "")}");
-        return new(option.ThicknessMm, option.Material, seated.Floats, film, seated.Dies.Sum(d => d.LoadN), pad.Squash, rise, over, text);
+            : pad.Squash > material.SquashMax
+                ? FormattableString.Invariant(
+                    $"squashed {pad.Squash * 100:0} %, past the {material.SquashMax * 100:0} % it takes"
+                )
+            : FormattableString.Invariant(
+                $"film up to {film:0} µm, squash {pad.Squash * 100:0} %{(rise is { } r ? FormattableString.Invariant($", {place} {r:0.0} K over its land") : "")}"
+            );
+        return new(
+            option.ThicknessMm,
+            option.Material,
+            seated.Floats,
+            film,
+            seated.Dies.Sum(d => d.LoadN),
+            pad.Squash,
+            rise,
+            over,
+            text
+        );
     }
 }

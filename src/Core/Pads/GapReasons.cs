@@ -8,16 +8,32 @@ internal static class GapReasons
     public static string Why(Pairing p, double min, double max, PadFit? chosen, PadFit? declared)
     {
         var gap = FormattableString.Invariant($"{p.Part.Id}: gap {min:0.00}–{max:0.00} mm");
-        if (chosen is null) return $"{gap}; no pad is known for land {p.Land.Id}.";
-        var first = declared is not null && declared != chosen ? $"; {Describe(declared)}. {Describe(chosen, capital: true)}" : $"; {Describe(chosen)}";
+        if (chosen is null)
+            return $"{gap}; no pad is known for land {p.Land.Id}.";
+        var first =
+            declared is not null && declared != chosen
+                ? $"; {Describe(declared)}. {Describe(chosen, capital: true)}"
+                : $"; {Describe(chosen)}";
         return gap + first + ".";
     }
 
     private static string Describe(PadFit f, bool capital = false)
     {
-        var verdict = f.State switch { PadState.Good => "good", PadState.Starved => "too little", _ => "too much" };
-        var source = f.Source switch { "kit" => "kit's ", "drawer" => "drawer's ", _ => "" };
+        var verdict = f.State switch
+        {
+            PadState.Good => "good",
+            PadState.Starved => "too little",
+            _ => "too much",
+        };
+        var source = f.Source switch
+        {
+            "kit" => "kit's ",
+            "drawer" => "drawer's ",
+            _ => "",
+        };
         var article = capital ? "The " : "the ";
-        return FormattableString.Invariant($"{article}{source}{f.ThicknessMm:0.0#} mm {f.Material} squashes {f.SquashMin * 100:0} to {f.SquashMax * 100:0} %, {verdict}");
+        return FormattableString.Invariant(
+            $"{article}{source}{f.ThicknessMm:0.0#} mm {f.Material} squashes {f.SquashMin * 100:0} to {f.SquashMax * 100:0} %, {verdict}"
+        );
     }
 }

@@ -12,8 +12,21 @@ namespace FaithfulBracket.Core.Pads;
 /// <param name="Declared">The supplied thickness, when it is not the one chosen.</param>
 /// <param name="WouldDo">Thicknesses in kit or drawer that fill the whole band.</param>
 public sealed record Gap(
-    string Part, string Land, Face Face, Through Through, double NominalMm, double MinMm, double MaxMm, double RssMinMm, double RssMaxMm,
-    double PadAreaMm2, PadFit? Pad, PadFit? Declared, IReadOnlyList<PadFit> WouldDo, string Why);
+    string Part,
+    string Land,
+    Face Face,
+    Through Through,
+    double NominalMm,
+    double MinMm,
+    double MaxMm,
+    double RssMinMm,
+    double RssMaxMm,
+    double PadAreaMm2,
+    PadFit? Pad,
+    PadFit? Declared,
+    IReadOnlyList<PadFit> WouldDo,
+    string Why
+);
 
 public sealed record GapsResult(double? PlaneMm, IReadOnlyList<Gap> Pairs);
 
@@ -26,8 +39,13 @@ public static class Gaps
     /// <param name="materials">Every material named by kit or stock.</param>
     /// <param name="stock">What the drawer holds beside the kit.</param>
     /// <exception cref="InputException">Nothing fixes the block's height, or a material is unknown.</exception>
-    public static GapsResult Of(Board board, Block block, IReadOnlyDictionary<string, PadMaterial> materials,
-        IReadOnlyList<StockedPad>? stock = null, double bondLineMm = PlaneHeight.DefaultBondLineMm)
+    public static GapsResult Of(
+        Board board,
+        Block block,
+        IReadOnlyDictionary<string, PadMaterial> materials,
+        IReadOnlyList<StockedPad>? stock = null,
+        double bondLineMm = PlaneHeight.DefaultBondLineMm
+    )
     {
         var plates = block.Plates.Where(p => p.Board is null || p.Board == board.Id).ToList();
         var placement = Fit.Judge(board with { PositionSigmaMm = 0 }, block, new(bondLineMm)).Placement;
@@ -37,16 +55,30 @@ public static class Gaps
         foreach (var plate in plates)
         {
             var pairings = LandPairing.Pair(ExposedParts.For(board, block, plate.Face), plate.Lands, placement);
-            var plane = PlaneHeight.Of(plate.Seat, plate.StandoffMm, plate.StandoffTolMm, pairings.Where(p => p.Share >= LandPairing.LeastShare), bondLineMm);
-            if (plane is null) continue;
+            var plane = PlaneHeight.Of(
+                plate.Seat,
+                plate.StandoffMm,
+                plate.StandoffTolMm,
+                pairings.Where(p => p.Share >= LandPairing.LeastShare),
+                bondLineMm
+            );
+            if (plane is null)
+                continue;
             front ??= plane.Mm;
             gaps.AddRange(pairings.Where(p => p.Share >= LandPairing.LeastShare).Select(p => Of(p, plane, choice)));
         }
         if (block.BackPlate is { } back)
         {
             var pairings = LandPairing.Pair(ExposedParts.For(board, block, Face.Back), back.Lands, placement);
-            var plane = PlaneHeight.Of(back.StandoffMm is null ? Seat.Die : Seat.Standoff, back.StandoffMm, back.StandoffTolMm, pairings, bondLineMm);
-            if (plane is not null) gaps.AddRange(pairings.Where(p => p.Share >= LandPairing.LeastShare).Select(p => Of(p, plane, choice)));
+            var plane = PlaneHeight.Of(
+                back.StandoffMm is null ? Seat.Die : Seat.Standoff,
+                back.StandoffMm,
+                back.StandoffTolMm,
+                pairings,
+                bondLineMm
+            );
+            if (plane is not null)
+                gaps.AddRange(pairings.Where(p => p.Share >= LandPairing.LeastShare).Select(p => Of(p, plane, choice)));
         }
         return new(front, gaps);
     }
@@ -57,14 +89,46 @@ public static class Gaps
         // the die that carries the plate: its own height cancels out of its own gap
         var carries = plane.Controlling is { } c && c.Part.Id == p.Part.Id && c.Land.Id == p.Land.Id;
         double[] chain = carries ? [] : [.. plane.TolerancesMm, p.Land.StepTolMm, p.Part.HeightTolMm];
-        double worst = chain.Sum(), rss = Math.Sqrt(chain.Sum(t => t * t));
-        double min = nominal - worst, max = nominal + worst;
+        double worst = chain.Sum(),
+            rss = Math.Sqrt(chain.Sum(t => t * t));
+        double min = nominal - worst,
+            max = nominal + worst;
         var area = p.Share * p.Part.Top().Area;
         if (p.Land.Through != Through.Pad)
-            return new(p.Part.Id, p.Land.Id, p.Part.Face, p.Land.Through, nominal, min, max, nominal - rss, nominal + rss, area, null, null, [],
-                FormattableString.Invariant($"{p.Part.Id}: paste film {nominal:0.000} mm between the die and land {p.Land.Id}."));
+            return new(
+                p.Part.Id,
+                p.Land.Id,
+                p.Part.Face,
+                p.Land.Through,
+                nominal,
+                min,
+                max,
+                nominal - rss,
+                nominal + rss,
+                area,
+                null,
+                null,
+                [],
+                FormattableString.Invariant(
+                    $"{p.Part.Id}: paste film {nominal:0.000} mm between the die and land {p.Land.Id}."
+                )
+            );
         var (chosen, declared, wouldDo) = choice.For(p.Land, min, max);
-        return new(p.Part.Id, p.Land.Id, p.Part.Face, p.Land.Through, nominal, min, max, nominal - rss, nominal + rss, area,
-            chosen, declared is not null && chosen is not null && declared != chosen ? declared : null, wouldDo, GapReasons.Why(p, min, max, chosen, declared));
+        return new(
+            p.Part.Id,
+            p.Land.Id,
+            p.Part.Face,
+            p.Land.Through,
+            nominal,
+            min,
+            max,
+            nominal - rss,
+            nominal + rss,
+            area,
+            chosen,
+            declared is not null && chosen is not null && declared != chosen ? declared : null,
+            wouldDo,
+            GapReasons.Why(p, min, max, chosen, declared)
+        );
     }
 }

@@ -1,16 +1,35 @@
-using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Pads.Seating;
 
 namespace FaithfulBracket.Core.Pads;
 
 /// <summary>A pad with its letter, place and size as cut.</summary>
-public sealed record PlacedPad(string Letter, string Part, string Land, PartKind Kind, Face Face, double ThicknessMm, string Material, double WidthMm, double DepthMm, PadFit? Fit, bool Chosen, bool OnBlock);
+public sealed record PlacedPad(
+    string Letter,
+    string Part,
+    string Land,
+    PartKind Kind,
+    Face Face,
+    double ThicknessMm,
+    string Material,
+    double WidthMm,
+    double DepthMm,
+    PadFit? Fit,
+    bool Chosen,
+    bool OnBlock
+);
 
 /// <summary>Which pad goes where: the installer's choice, else what the gaps ask for; lettered part kind by part kind, from the top left.</summary>
 public static class PadLayout
 {
-    public static IReadOnlyList<PlacedPad> Of(Board board, Block block, GapsResult gaps, IReadOnlyDictionary<string, LaidPad> choices, IReadOnlyDictionary<string, Materials.PadMaterial> materials)
+    public static IReadOnlyList<PlacedPad> Of(
+        Board board,
+        Block block,
+        GapsResult gaps,
+        IReadOnlyDictionary<string, LaidPad> choices,
+        IReadOnlyDictionary<string, Materials.PadMaterial> materials
+    )
     {
         var pads = new List<PlacedPad>();
         var tacky = block.Kit is { Pads.Count: > 0 } kit ? kit.Pads[0].Tacky : null;
@@ -21,10 +40,29 @@ public static class PadLayout
             var chosen = choices.TryGetValue(gap.Part, out var choice);
             if (chosen && materials.TryGetValue(choice!.Material, out var material))
                 fit = PadSquash.In(gap.MinMm, gap.MaxMm, choice.ThicknessMm, material, "chosen");
-            if (fit is null) continue;
-            pads.Add(new("", part.Id, gap.Land, part.Kind, part.Face, fit.ThicknessMm, fit.Material, part.WidthMm, part.DepthMm, fit, chosen, tacky == "block"));
+            if (fit is null)
+                continue;
+            pads.Add(
+                new(
+                    "",
+                    part.Id,
+                    gap.Land,
+                    part.Kind,
+                    part.Face,
+                    fit.ThicknessMm,
+                    fit.Material,
+                    part.WidthMm,
+                    part.DepthMm,
+                    fit,
+                    chosen,
+                    tacky == "block"
+                )
+            );
         }
-        var ordered = pads.OrderBy(p => p.Kind).ThenBy(p => Row(board, p)).ThenBy(p => board.FindPart(p.Part)!.X).ToList();
+        var ordered = pads.OrderBy(p => p.Kind)
+            .ThenBy(p => Row(board, p))
+            .ThenBy(p => board.FindPart(p.Part)!.X)
+            .ToList();
         return [.. ordered.Select((p, i) => p with { Letter = Letter(i) })];
     }
 

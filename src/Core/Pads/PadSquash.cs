@@ -2,25 +2,52 @@ using FaithfulBracket.Core.Materials;
 
 namespace FaithfulBracket.Core.Pads;
 
-public enum PadState { Good, Starved, Crushed }
+public enum PadState
+{
+    Good,
+    Starved,
+    Crushed,
+}
 
 /// <summary>One thickness of one material tried in a gap.</summary>
 /// <param name="SquashMin">Least squash over the worst-case band: thinnest pad, widest gap.</param>
 /// <param name="SquashMax">Most squash over the worst-case band: thickest pad, narrowest gap.</param>
 /// <param name="MissBy">How far the band leaves the material's window, in squash; 0 when good.</param>
 /// <param name="Source">kit, drawer or declared.</param>
-public sealed record PadFit(double ThicknessMm, string Material, double SquashMin, double SquashMax, PadState State, double MissBy, string Source);
+public sealed record PadFit(
+    double ThicknessMm,
+    string Material,
+    double SquashMin,
+    double SquashMax,
+    PadState State,
+    double MissBy,
+    string Source
+);
 
 /// <summary>Squash = (thickness − gap)/thickness, not clamped; the pad's own tolerance widens the band.</summary>
 public static class PadSquash
 {
     public static PadFit In(double gapMinMm, double gapMaxMm, double thicknessMm, PadMaterial material, string source)
     {
-        double thin = thicknessMm - material.ThicknessTolMm, thick = thicknessMm + material.ThicknessTolMm;
-        double least = (thin - gapMaxMm) / thin, most = (thick - gapMinMm) / thick;
-        double under = Math.Max(0, material.SquashMin - least), over = Math.Max(0, most - material.SquashMax);
+        double thin = thicknessMm - material.ThicknessTolMm,
+            thick = thicknessMm + material.ThicknessTolMm;
+        double least = (thin - gapMaxMm) / thin,
+            most = (thick - gapMinMm) / thick;
+        double under = Math.Max(0, material.SquashMin - least),
+            over = Math.Max(0, most - material.SquashMax);
         const double rounding = 1e-9;
-        var state = under <= rounding && over <= rounding ? PadState.Good : under >= over ? PadState.Starved : PadState.Crushed;
-        return new(thicknessMm, material.Id, least, most, state, state == PadState.Good ? 0 : Math.Max(under, over), source);
+        var state =
+            under <= rounding && over <= rounding ? PadState.Good
+            : under >= over ? PadState.Starved
+            : PadState.Crushed;
+        return new(
+            thicknessMm,
+            material.Id,
+            least,
+            most,
+            state,
+            state == PadState.Good ? 0 : Math.Max(under, over),
+            source
+        );
     }
 }

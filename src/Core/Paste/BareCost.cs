@@ -12,7 +12,8 @@ public static class BareCost
     /// <param name="coverage">Share covered, above 0 to 1.</param>
     public static double Kelvin(double areaMm2, double coverage, double filmUm, PasteMaterial paste, double powerW)
     {
-        if (coverage <= 0) return double.PositiveInfinity;
+        if (coverage <= 0)
+            return double.PositiveInfinity;
         var full = filmUm * 1e-6 / (paste.ConductivityWPerMK * areaMm2 * 1e-6);
         return powerW * full * (1 / coverage - 1);
     }

@@ -2,7 +2,14 @@ using FaithfulBracket.Core.Geometry;
 
 namespace FaithfulBracket.Core.Paste;
 
-public enum PatternKind { Spread, Dot, Line, Cross, Strokes }
+public enum PatternKind
+{
+    Spread,
+    Dot,
+    Line,
+    Cross,
+    Strokes,
+}
 
 /// <summary>How paste is laid before the plate comes down.</summary>
 /// <param name="DiameterMm">Of a dot; the half sphere's when null.</param>
@@ -11,14 +18,21 @@ public enum PatternKind { Spread, Dot, Line, Cross, Strokes }
 /// <param name="Strokes">Drawn lines, mm from the face's centre.</param>
 /// <param name="At">Centre of a dot, line or cross.</param>
 public sealed record PastePattern(
-    PatternKind Kind, double? DiameterMm = null, double? LengthMm = null, double AngleDeg = 0, IReadOnlyList<IReadOnlyList<Point2>>? Strokes = null, Point2 At = default)
+    PatternKind Kind,
+    double? DiameterMm = null,
+    double? LengthMm = null,
+    double AngleDeg = 0,
+    IReadOnlyList<IReadOnlyList<Point2>>? Strokes = null,
+    Point2 At = default
+)
 {
     /// <summary>Whether a point of the face lies under paste as laid.</summary>
     public Func<Point2, bool> Mask(PasteAmount amount, double beadMm)
     {
         switch (Kind)
         {
-            case PatternKind.Spread: return _ => true;
+            case PatternKind.Spread:
+                return _ => true;
             case PatternKind.Dot:
                 var radius = (DiameterMm ?? amount.DotDiameterMm) / 2;
                 return p => (p - At).Length <= radius;
@@ -28,16 +42,21 @@ public sealed record PastePattern(
             default:
                 var half = (LengthMm ?? (Kind == PatternKind.Line ? amount.LineLengthMm : amount.CrossArmMm)) / 2;
                 var angle = (AngleDeg + (Kind == PatternKind.Cross ? 45 : 0)) * Math.PI / 180;
-                IReadOnlyList<Point2> Arm(double a) => [At - new Point2(half, 0).Turned(a), At + new Point2(half, 0).Turned(a)];
-                IReadOnlyList<Point2>[] arms = Kind == PatternKind.Line ? [Arm(angle)] : [Arm(angle), Arm(angle + Math.PI / 2)];
+                IReadOnlyList<Point2> Arm(double a) =>
+                    [At - new Point2(half, 0).Turned(a), At + new Point2(half, 0).Turned(a)];
+                IReadOnlyList<Point2>[] arms =
+                    Kind == PatternKind.Line ? [Arm(angle)] : [Arm(angle), Arm(angle + Math.PI / 2)];
                 return p => arms.Any(a => Near(p, a, beadMm / 2));
         }
     }
 
     private static bool Near(Point2 p, IReadOnlyList<Point2> line, double reach)
     {
-        if (line.Count == 1) return (p - line[0]).Length <= reach;
-        for (var i = 1; i < line.Count; i++) if (Polygon.DistanceToSegment(p, line[i - 1], line[i]) <= reach) return true;
+        if (line.Count == 1)
+            return (p - line[0]).Length <= reach;
+        for (var i = 1; i < line.Count; i++)
+            if (Polygon.DistanceToSegment(p, line[i - 1], line[i]) <= reach)
+                return true;
         return false;
     }
 }

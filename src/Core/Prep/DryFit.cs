@@ -4,7 +4,12 @@ using FaithfulBracket.Core.Match;
 
 namespace FaithfulBracket.Core.Prep;
 
-public enum DryFitState { Fine, Look, Trouble }
+public enum DryFitState
+{
+    Fine,
+    Look,
+    Trouble,
+}
 
 /// <summary>One thing to check with the block laid on dry.</summary>
 public sealed record DryFitCheck(string Id, DryFitState State, string Text, IReadOnlyList<string> Parts);
@@ -12,30 +17,105 @@ public sealed record DryFitCheck(string Id, DryFitState State, string Text, IRea
 /// <summary>The dry-fit list, out of the documents: holes, leads, ports, bracket, covers, overhang.</summary>
 public static class DryFit
 {
-    private const double TightMm = 1, OverhangMm = 0.5;
+    private const double TightMm = 1,
+        OverhangMm = 0.5;
 
     public static IReadOnlyList<DryFitCheck> Of(Board board, Block block, FitResult fit)
     {
         var checks = new List<DryFitCheck>();
-        void Add(string id, DryFitState state, string text, params string[] parts) => checks.Add(new(id, state, text, parts));
+        void Add(string id, DryFitState state, string text, params string[] parts) =>
+            checks.Add(new(id, state, text, parts));
         var plates = block.Plates.Where(p => p.Face == Face.Front).Select(p => fit.Placement.Apply(p.Outline)).ToList();
         var required = fit.Screws.Where(s => s.Required).ToList();
         var missing = required.Where(s => !s.Passes).Select(s => s.BlockHole).ToList();
-        Add("holes", missing.Count == 0 ? DryFitState.Fine : DryFitState.Trouble, missing.Count == 0 ? $"All {required.Count} holes in sight, each screw drops in by hand." : $"{string.Join(", ", missing)} will not line up.");
-        if (fit.Clashes.Count > 0) Add("clash", DryFitState.Trouble, $"{string.Join(", ", fit.Clashes.Select(c => c.Part))} will meet the block.", [.. fit.Clashes.Select(c => c.Part)]);
-        else if (fit.Margins.Count > 0 && fit.Margins[0].MarginMm < TightMm) Add("tight", DryFitState.Look, FormattableString.Invariant($"Look at {fit.Margins[0].Part} from the side: {fit.Margins[0].MarginMm:0.00} mm clear."), fit.Margins[0].Part);
-        List<Part> Under(PartKind kind) => [.. board.Parts.Where(p => p.Face == Face.Front && p.Kind == kind && plates.Any(o => Geometry.PolygonOverlap.Area(o, p.Top()) > 0.2 * p.Top().Area))];
-        if (Under(PartKind.Connector) is { Count: > 0 } plugs) Add("leads", DryFitState.Trouble, $"{string.Join(", ", plugs.Select(p => p.Id))} {(plugs.Count == 1 ? "lies" : "lie")} under the plate: a plug in it would be pinched. Its lead has to go round, or stay off.", [.. plugs.Select(p => p.Id)]);
-        else Add("leads", DryFitState.Fine, "No plug lies under the plate. Lay the leads clear of its edge all the same.");
-        if (Under(PartKind.Cover) is { Count: > 0 } covers) Add("covers", DryFitState.Trouble, $"{string.Join(", ", covers.Select(p => p.Id))} has to come off first.", [.. covers.Select(p => p.Id)]);
+        Add(
+            "holes",
+            missing.Count == 0 ? DryFitState.Fine : DryFitState.Trouble,
+            missing.Count == 0
+                ? $"All {required.Count} holes in sight, each screw drops in by hand."
+                : $"{string.Join(", ", missing)} will not line up."
+        );
+        if (fit.Clashes.Count > 0)
+            Add(
+                "clash",
+                DryFitState.Trouble,
+                $"{string.Join(", ", fit.Clashes.Select(c => c.Part))} will meet the block.",
+                [.. fit.Clashes.Select(c => c.Part)]
+            );
+        else if (fit.Margins.Count > 0 && fit.Margins[0].MarginMm < TightMm)
+            Add(
+                "tight",
+                DryFitState.Look,
+                FormattableString.Invariant(
+                    $"Look at {fit.Margins[0].Part} from the side: {fit.Margins[0].MarginMm:0.00} mm clear."
+                ),
+                fit.Margins[0].Part
+            );
+        List<Part> Under(PartKind kind) =>
+            [
+                .. board.Parts.Where(p =>
+                    p.Face == Face.Front
+                    && p.Kind == kind
+                    && plates.Any(o => Geometry.PolygonOverlap.Area(o, p.Top()) > 0.2 * p.Top().Area)
+                ),
+            ];
+        if (Under(PartKind.Connector) is { Count: > 0 } plugs)
+            Add(
+                "leads",
+                DryFitState.Trouble,
+                $"{string.Join(", ", plugs.Select(p => p.Id))} {(plugs.Count == 1 ? "lies" : "lie")} under the plate: a plug in it would be pinched. Its lead has to go round, or stay off.",
+                [.. plugs.Select(p => p.Id)]
+            );
+        else
+            Add(
+                "leads",
+                DryFitState.Fine,
+                "No plug lies under the plate. Lay the leads clear of its edge all the same."
+            );
+        if (Under(PartKind.Cover) is { Count: > 0 } covers)
+            Add(
+                "covers",
+                DryFitState.Trouble,
+                $"{string.Join(", ", covers.Select(p => p.Id))} has to come off first.",
+                [.. covers.Select(p => p.Id)]
+            );
         var over = Overhang(board, plates);
-        if (over.Count > 0) Add("overhang", DryFitState.Look, $"The block reaches past the {string.Join(" and the ", over.Select(o => FormattableString.Invariant($"{o.Edge} edge by {o.Mm:0} mm")))}: let the board overhang the bench there.");
-        foreach (var port in block.Ports.Where(p => p.Facing is not null).GroupBy(p => p.Facing)) Add($"ports-{port.Key}", DryFitState.Look, $"Ports {string.Join(" and ", port.Select(p => p.Id))} face {port.Key}: the fitting turns there without touching board or case.");
-        if (block.BracketSlots is { } slots && board.Slots is { } wide) Add("bracket", slots == wide ? DryFitState.Fine : DryFitState.Look, slots == wide ? "The bracket stays as it is." : $"The bracket changes from {wide} to {slots} {(slots == 1 ? "slot" : "slots")}: try it on now.");
-        if (block.BackPlate is { } back && board.Parts.Where(p => p.Face == Face.Back && p.Kind != PartKind.Empty).ToList() is { Count: > 0 } behind)
+        if (over.Count > 0)
+            Add(
+                "overhang",
+                DryFitState.Look,
+                $"The block reaches past the {string.Join(" and the ", over.Select(o => FormattableString.Invariant($"{o.Edge} edge by {o.Mm:0} mm")))}: let the board overhang the bench there."
+            );
+        foreach (var port in block.Ports.Where(p => p.Facing is not null).GroupBy(p => p.Facing))
+            Add(
+                $"ports-{port.Key}",
+                DryFitState.Look,
+                $"Ports {string.Join(" and ", port.Select(p => p.Id))} face {port.Key}: the fitting turns there without touching board or case."
+            );
+        if (block.BracketSlots is { } slots && board.Slots is { } wide)
+            Add(
+                "bracket",
+                slots == wide ? DryFitState.Fine : DryFitState.Look,
+                slots == wide
+                    ? "The bracket stays as it is."
+                    : $"The bracket changes from {wide} to {slots} {(slots == 1 ? "slot" : "slots")}: try it on now."
+            );
+        if (
+            block.BackPlate is { } back
+            && board.Parts.Where(p => p.Face == Face.Back && p.Kind != PartKind.Empty).ToList() is { Count: > 0 } behind
+        )
         {
             var tallest = behind.MaxBy(p => p.HeightMm)!;
-            Add("back", back.StandoffMm is { } s && tallest.HeightMm > s && !back.Lands.Any(l => l.Part == tallest.Id) ? DryFitState.Trouble : DryFitState.Look, FormattableString.Invariant($"Lay the back plate on: {tallest.Id} is the tallest behind, {tallest.HeightMm:0.0} mm."), tallest.Id);
+            Add(
+                "back",
+                back.StandoffMm is { } s && tallest.HeightMm > s && !back.Lands.Any(l => l.Part == tallest.Id)
+                    ? DryFitState.Trouble
+                    : DryFitState.Look,
+                FormattableString.Invariant(
+                    $"Lay the back plate on: {tallest.Id} is the tallest behind, {tallest.HeightMm:0.0} mm."
+                ),
+                tallest.Id
+            );
         }
         return checks;
     }
@@ -43,7 +123,16 @@ public static class DryFit
     private static List<(string Edge, double Mm)> Overhang(Board board, List<Geometry.Polygon> plates)
     {
         var b = board.Outline.Bounds;
-        List<(string Edge, double Mm)> all = plates.Count == 0 ? [] : [("left", b.MinX - plates.Min(p => p.Bounds.MinX)), ("right", plates.Max(p => p.Bounds.MaxX) - b.MaxX), ("lower", b.MinY - plates.Min(p => p.Bounds.MinY)), ("upper", plates.Max(p => p.Bounds.MaxY) - b.MaxY)];
+        List<(string Edge, double Mm)> all =
+            plates.Count == 0
+                ? []
+                :
+                [
+                    ("left", b.MinX - plates.Min(p => p.Bounds.MinX)),
+                    ("right", plates.Max(p => p.Bounds.MaxX) - b.MaxX),
+                    ("lower", b.MinY - plates.Min(p => p.Bounds.MinY)),
+                    ("upper", plates.Max(p => p.Bounds.MaxY) - b.MaxY),
+                ];
         return [.. all.Where(e => e.Mm > OverhangMm)];
     }
 }

@@ -10,8 +10,17 @@ namespace FaithfulBracket.Core.Prove;
 /// <param name="GainK">Cooler at the before power, room for room, K.</param>
 /// <param name="CoolantRiseK">Rise of the coolant through the block.</param>
 public sealed record Comparison(
-    Resistance? BeforeToRoom, Resistance? AfterToRoom, Resistance? AfterToCoolant, double? ExpectedToCoolantKPerW, double? GainK, double? GainUncertaintyK, double? CoolantRiseK,
-    string Verdict, bool Trouble, IReadOnlyList<string> Why)
+    Resistance? BeforeToRoom,
+    Resistance? AfterToRoom,
+    Resistance? AfterToCoolant,
+    double? ExpectedToCoolantKPerW,
+    double? GainK,
+    double? GainUncertaintyK,
+    double? CoolantRiseK,
+    string Verdict,
+    bool Trouble,
+    IReadOnlyList<string> Why
+)
 {
     /// <summary>More than this share over the expected resistance is poor.</summary>
     private const double PoorShare = 0.35;
@@ -28,36 +37,77 @@ public sealed record Comparison(
         Resistance? beforeRoom = before is null ? null : Resistance.Between(before.DieC, before.RoomC, before.PowerW);
         Resistance? afterRoom = after is null ? null : Resistance.Between(after.DieC, after.RoomC, after.PowerW);
         Resistance? afterCoolant = after?.CoolantC is { } c ? Resistance.Between(after.DieC, c, after.PowerW) : null;
-        double? expected = curve is not null && after?.FlowLMin is > 0 and { } q ? curve.AKPerW + curve.BKPerW * Math.Pow(q, -curve.N) + (filmKPerW ?? 0) : null;
+        double? expected =
+            curve is not null && after?.FlowLMin is > 0 and { } q
+                ? curve.AKPerW + curve.BKPerW * Math.Pow(q, -curve.N) + (filmKPerW ?? 0)
+                : null;
         double? rise = after?.FlowLMin is > 0 and { } f ? Coolant.RiseK(after.PowerW, f) : null;
-        if (beforeRoom is { } b) why.Add(FormattableString.Invariant($"Before: die {before!.DieC - before.RoomC:0.0} K over the room at {before.PowerW:0} W, {b.KPerW:0.000} ± {b.UncertaintyKPerW:0.000} K/W."));
-        if (afterRoom is { } a) why.Add(FormattableString.Invariant($"After: die {after!.DieC - after.RoomC:0.0} K over the room at {after.PowerW:0} W, {a.KPerW:0.000} ± {a.UncertaintyKPerW:0.000} K/W."));
-        if (afterCoolant is { } ac) why.Add(FormattableString.Invariant($"Die to coolant {ac.KPerW:0.000} ± {ac.UncertaintyKPerW:0.000} K/W{(expected is { } e ? FormattableString.Invariant($", expected {e:0.000}") : "")}."));
-        if (rise is { } k) why.Add(FormattableString.Invariant($"The coolant warms by {k:0.0} K through the block at {after!.FlowLMin:0.0} L/min."));
-        double? gain = null, gainU = null;
+        if (beforeRoom is { } b)
+            why.Add(
+                FormattableString.Invariant(
+                    $"Before: die {before!.DieC - before.RoomC:0.0} K over the room at {before.PowerW:0} W, {b.KPerW:0.000} ± {b.UncertaintyKPerW:0.000} K/W."
+                )
+            );
+        if (afterRoom is { } a)
+            why.Add(
+                FormattableString.Invariant(
+                    $"After: die {after!.DieC - after.RoomC:0.0} K over the room at {after.PowerW:0} W, {a.KPerW:0.000} ± {a.UncertaintyKPerW:0.000} K/W."
+                )
+            );
+        if (afterCoolant is { } ac)
+            why.Add(
+                FormattableString.Invariant(
+                    $"Die to coolant {ac.KPerW:0.000} ± {ac.UncertaintyKPerW:0.000} K/W{(expected is { } e ? FormattableString.Invariant($", expected {e:0.000}") : "")}."
+                )
+            );
+        if (rise is { } k)
+            why.Add(
+                FormattableString.Invariant(
+                    $"The coolant warms by {k:0.0} K through the block at {after!.FlowLMin:0.0} L/min."
+                )
+            );
+        double? gain = null,
+            gainU = null;
         if (beforeRoom is { } r0 && afterRoom is { } r1)
         {
             gain = (r0.KPerW - r1.KPerW) * before!.PowerW;
-            gainU = Math.Sqrt(r0.UncertaintyKPerW * r0.UncertaintyKPerW + r1.UncertaintyKPerW * r1.UncertaintyKPerW) * before.PowerW;
+            gainU =
+                Math.Sqrt(r0.UncertaintyKPerW * r0.UncertaintyKPerW + r1.UncertaintyKPerW * r1.UncertaintyKPerW)
+                * before.PowerW;
             if (Math.Abs(before.PowerW - after!.PowerW) > UnlikePower * before.PowerW)
-                why.Add(FormattableString.Invariant($"Power differs, {before.PowerW:0} and {after.PowerW:0} W: the comparison is brought to {before.PowerW:0} W; measure again at the same load to be sure."));
+                why.Add(
+                    FormattableString.Invariant(
+                        $"Power differs, {before.PowerW:0} and {after.PowerW:0} W: the comparison is brought to {before.PowerW:0} W; measure again at the same load to be sure."
+                    )
+                );
         }
         var (verdict, trouble) = Judge(before, after, afterCoolant, expected, gain, gainU);
         return new(beforeRoom, afterRoom, afterCoolant, expected, gain, gainU, rise, verdict, trouble, why);
     }
 
-    private static (string, bool) Judge(Reading? before, Reading? after, Resistance? toCoolant, double? expected, double? gain, double? gainU)
+    private static (string, bool) Judge(
+        Reading? before,
+        Reading? after,
+        Resistance? toCoolant,
+        double? expected,
+        double? gain,
+        double? gainU
+    )
     {
-        if (before is null && after is null) return ("no readings yet", false);
-        if (after is null) return (FormattableString.Invariant($"before: {before!.DieC - before.RoomC:0} K over room"), false);
+        if (before is null && after is null)
+            return ("no readings yet", false);
+        if (after is null)
+            return (FormattableString.Invariant($"before: {before!.DieC - before.RoomC:0} K over room"), false);
         if (toCoolant is { } r && expected is { } e)
         {
             var margin = PoorShare * e + 2 * r.UncertaintyKPerW;
-            if (r.KPerW > e + margin) return (FormattableString.Invariant($"poor, {100 * (r.KPerW / e - 1):0} % over expected"), true);
+            if (r.KPerW > e + margin)
+                return (FormattableString.Invariant($"poor, {100 * (r.KPerW / e - 1):0} % over expected"), true);
         }
         if (gain is { } g)
         {
-            if (g < -2 * (gainU ?? 0)) return (FormattableString.Invariant($"{-g:0} K warmer than stock"), true);
+            if (g < -2 * (gainU ?? 0))
+                return (FormattableString.Invariant($"{-g:0} K warmer than stock"), true);
             return (FormattableString.Invariant($"{g:0} K cooler, good"), false);
         }
         return (FormattableString.Invariant($"after: {after.DieC - after.RoomC:0} K over room"), false);

@@ -1,7 +1,21 @@
 namespace FaithfulBracket.Core.Prove;
 
-public enum Phase { Before, After }
+public enum Phase
+{
+    Before,
+    After,
+}
 
 /// <summary>Steady temperatures under one load. Temperatures °C, power W, flow L/min.</summary>
 /// <param name="CoolantC">Coolant at the block's inlet; null for an air cooler.</param>
-public sealed record Reading(Phase Phase, double RoomC, double? CoolantC, double DieC, double? HotspotC, double? MemoryC, double PowerW, double? FlowLMin, string? Note);
+public sealed record Reading(
+    Phase Phase,
+    double RoomC,
+    double? CoolantC,
+    double DieC,
+    double? HotspotC,
+    double? MemoryC,
+    double PowerW,
+    double? FlowLMin,
+    string? Note
+);

@@ -30,5 +30,6 @@ public static class Coolant
     /// <summary>Rise through the block, K: P/(ρ·c·Q).</summary>
     /// <param name="powerW">Heat taken up, W.</param>
     /// <param name="flowLMin">Flow, L/min.</param>
-    public static double RiseK(double powerW, double flowLMin) => powerW / (DensityKgPerL * SpecificHeat * flowLMin / 60);
+    public static double RiseK(double powerW, double flowLMin) =>
+        powerW / (DensityKgPerL * SpecificHeat * flowLMin / 60);
 }

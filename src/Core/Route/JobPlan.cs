@@ -14,21 +14,27 @@ namespace FaithfulBracket.Core.Route;
 public sealed record JobPlan
 {
     public FitResult? Fit { get; init; }
+
     /// <summary>What to check with the block laid on dry.</summary>
     public IReadOnlyList<Prep.DryFitCheck> DryFit { get; init; } = [];
+
     /// <summary>What sits in every hole at each stage.</summary>
     public IReadOnlyList<HoleRow> Holes { get; init; } = [];
+
     /// <summary>Back to stock, step by step.</summary>
     public IReadOnlyList<WorkStep> Restore { get; init; } = [];
+
     /// <summary>Flips and driver changes of the best order, where another was chosen.</summary>
     public TeardownPlan? BestTeardown { get; init; }
     public IReadOnlyList<KitLine> Kit { get; init; } = [];
     public TeardownPlan? Teardown { get; init; }
     public GapsResult? Gaps { get; init; }
     public IReadOnlyList<PlacedPad> Pads { get; init; } = [];
+
     /// <summary>Pieces to cut: one for each pad, or strips.</summary>
     public IReadOnlyList<PadPiece> Pieces { get; init; } = [];
     public CutPlan? Cutting { get; init; }
+
     /// <summary>What the stock pads say of the parts' heights.</summary>
     public IReadOnlyList<Pads.Stock.PartEvidence> Evidence { get; init; } = [];
     public SeatingResult? Seating { get; init; }
@@ -36,8 +42,10 @@ public sealed record JobPlan
     public TighteningResult? Tightening { get; init; }
     public Comparison? Comparison { get; init; }
     public IReadOnlyList<StationPlan> Stations { get; init; } = [];
+
     /// <summary>Questions on which installers disagree, for this board.</summary>
     public IReadOnlyList<School> Schools { get; init; } = [];
+
     /// <summary>What could not be reckoned, and why.</summary>
     public IReadOnlyList<string> Troubles { get; init; } = [];
 }

@@ -1,4 +1,15 @@
 namespace FaithfulBracket.Core.Route;
 
 /// <summary>The nine stations a job goes through, in working order.</summary>
-public enum Station { Match, Kit, Teardown, Prep, Pads, Paste, Mount, Prove, Care }
+public enum Station
+{
+    Match,
+    Kit,
+    Teardown,
+    Prep,
+    Pads,
+    Paste,
+    Mount,
+    Prove,
+    Care,
+}

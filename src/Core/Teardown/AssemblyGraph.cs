@@ -11,6 +11,7 @@ internal sealed class AssemblyGraph
     public const int MostActs = 128;
 
     public IReadOnlyList<Act> Acts { get; }
+
     /// <summary>For each act the acts that must be done before it, as bits.</summary>
     public UInt128[] Before { get; }
 
@@ -24,34 +25,51 @@ internal sealed class AssemblyGraph
     public static AssemblyGraph Of(Assembly assembly)
     {
         // screws before leads before lifts where nothing else decides
-        List<Act> acts = [
+        List<Act> acts =
+        [
             .. assembly.Fasteners.Select(f => new Act(TeardownAction.Unscrew, f.Id, f.Driver, f.Face)),
             .. assembly.Leads.Select(l => new Act(TeardownAction.Unplug, l.Id, null, l.Face)),
-            .. assembly.Pieces.Where(p => p.Id != Assembly.BoardId).Select(p => new Act(TeardownAction.Lift, p.Id, null, p.Face))];
-        if (acts.Count > MostActs) throw new InputException("/board/assembly", $"{acts.Count} screws groups, leads and pieces; at most {MostActs} can be planned.");
+            .. assembly
+                .Pieces.Where(p => p.Id != Assembly.BoardId)
+                .Select(p => new Act(TeardownAction.Lift, p.Id, null, p.Face)),
+        ];
+        if (acts.Count > MostActs)
+            throw new InputException(
+                "/board/assembly",
+                $"{acts.Count} screws groups, leads and pieces; at most {MostActs} can be planned."
+            );
         var graph = new AssemblyGraph(acts);
         var index = acts.Select((a, i) => (a.Target, i)).ToDictionary(x => x.Target, x => x.i);
         var faults = new List<InputFault>();
         void Add(string first, string second, string pointer)
         {
-            if (!index.TryGetValue(first, out var f)) faults.Add(new(pointer, $"\"{first}\" is no piece, fastener group or lead of this assembly."));
-            else if (!index.TryGetValue(second, out var s)) faults.Add(new(pointer, $"\"{second}\" is no piece, fastener group or lead of this assembly."));
-            else graph.Before[s] |= UInt128.One << f;
+            if (!index.TryGetValue(first, out var f))
+                faults.Add(new(pointer, $"\"{first}\" is no piece, fastener group or lead of this assembly."));
+            else if (!index.TryGetValue(second, out var s))
+                faults.Add(new(pointer, $"\"{second}\" is no piece, fastener group or lead of this assembly."));
+            else
+                graph.Before[s] |= UInt128.One << f;
         }
         for (var i = 0; i < assembly.Fasteners.Count; i++)
         {
             var f = assembly.Fasteners[i];
-            if (f.HiddenBy is { } cover) Add(cover, f.Id, $"/board/assembly/fasteners/{i}/hiddenBy");
-            foreach (var p in f.Joins.Where(p => p != Assembly.BoardId)) Add(f.Id, p, $"/board/assembly/fasteners/{i}/joins");
+            if (f.HiddenBy is { } cover)
+                Add(cover, f.Id, $"/board/assembly/fasteners/{i}/hiddenBy");
+            foreach (var p in f.Joins.Where(p => p != Assembly.BoardId))
+                Add(f.Id, p, $"/board/assembly/fasteners/{i}/joins");
         }
         for (var i = 0; i < assembly.Leads.Count; i++)
         {
             var l = assembly.Leads[i];
-            if (l.HiddenBy is { } cover) Add(cover, l.Id, $"/board/assembly/leads/{i}/hiddenBy");
-            foreach (var p in l.Between.Where(p => p != Assembly.BoardId)) Add(l.Id, p, $"/board/assembly/leads/{i}/between");
+            if (l.HiddenBy is { } cover)
+                Add(cover, l.Id, $"/board/assembly/leads/{i}/hiddenBy");
+            foreach (var p in l.Between.Where(p => p != Assembly.BoardId))
+                Add(l.Id, p, $"/board/assembly/leads/{i}/between");
         }
-        for (var i = 0; i < assembly.After.Count; i++) Add(assembly.After[i].First, assembly.After[i].Second, $"/board/assembly/after/{i}");
-        if (faults.Count > 0) throw new InputException(faults);
+        for (var i = 0; i < assembly.After.Count; i++)
+            Add(assembly.After[i].First, assembly.After[i].Second, $"/board/assembly/after/{i}");
+        if (faults.Count > 0)
+            throw new InputException(faults);
         graph.RetentionRingLast(assembly);
         graph.RefuseCycles();
         return graph;
@@ -63,11 +81,17 @@ internal sealed class AssemblyGraph
         var fasteners = assembly.Fasteners;
         for (var r = 0; r < fasteners.Count; r++)
         {
-            if (!IsRing(fasteners[r])) continue;
+            if (!IsRing(fasteners[r]))
+                continue;
             for (var p = 0; p < fasteners.Count; p++)
             {
-                if (IsRing(fasteners[p]) || !fasteners[p].Joins.Any(x => x != Assembly.BoardId && fasteners[r].Joins.Contains(x))) continue;
-                if (!MustPrecede(r, p)) Before[r] |= UInt128.One << p;
+                if (
+                    IsRing(fasteners[p])
+                    || !fasteners[p].Joins.Any(x => x != Assembly.BoardId && fasteners[r].Joins.Contains(x))
+                )
+                    continue;
+                if (!MustPrecede(r, p))
+                    Before[r] |= UInt128.One << p;
             }
         }
     }
@@ -77,11 +101,13 @@ internal sealed class AssemblyGraph
     /// <summary>Whether <paramref name="first"/> comes before <paramref name="second"/> along some chain.</summary>
     private bool MustPrecede(int first, int second)
     {
-        UInt128 seen = 0, open = Before[second];
+        UInt128 seen = 0,
+            open = Before[second];
         while (open != 0)
         {
             var i = (int)UInt128.TrailingZeroCount(open);
-            if (i == first) return true;
+            if (i == first)
+                return true;
             seen |= UInt128.One << i;
             open = (open | Before[i]) & ~seen;
         }
@@ -91,18 +117,26 @@ internal sealed class AssemblyGraph
     private void RefuseCycles()
     {
         UInt128 done = 0;
-        for (var progress = true; progress;)
+        for (var progress = true; progress; )
         {
             progress = false;
             for (var i = 0; i < Acts.Count; i++)
             {
-                if ((done >> i & 1) != 0 || (Before[i] & ~done) != 0) continue;
+                if ((done >> i & 1) != 0 || (Before[i] & ~done) != 0)
+                    continue;
                 done |= UInt128.One << i;
                 progress = true;
             }
         }
-        var stuck = Enumerable.Range(0, Acts.Count).Where(i => (done >> i & 1) == 0).Select(i => Acts[i].Target).ToList();
+        var stuck = Enumerable
+            .Range(0, Acts.Count)
+            .Where(i => (done >> i & 1) == 0)
+            .Select(i => Acts[i].Target)
+            .ToList();
         if (stuck.Count > 0)
-            throw new InputException("/board/assembly", $"These wait for each other and can never start: {string.Join(", ", stuck)}. Check hiddenBy and after.");
+            throw new InputException(
+                "/board/assembly",
+                $"These wait for each other and can never start: {string.Join(", ", stuck)}. Check hiddenBy and after."
+            );
     }
 }

@@ -10,13 +10,15 @@ public static class ChosenOrder
     {
         var graph = AssemblyGraph.Of(assembly);
         var ids = graph.Acts.Select(a => a.Target).ToList();
-        if (order.Distinct().Count() != ids.Count || order.Any(o => !ids.Contains(o))) return $"Name each of the {ids.Count} screw groups, leads and pieces once.";
+        if (order.Distinct().Count() != ids.Count || order.Any(o => !ids.Contains(o)))
+            return $"Name each of the {ids.Count} screw groups, leads and pieces once.";
         var done = new HashSet<string>();
         foreach (var target in order)
         {
             var before = graph.Before[ids.IndexOf(target)];
             for (var i = 0; i < ids.Count; i++)
-                if ((before >> i & 1) != 0 && !done.Contains(ids[i])) return Reason(assembly, target, ids[i]);
+                if ((before >> i & 1) != 0 && !done.Contains(ids[i]))
+                    return Reason(assembly, target, ids[i]);
             done.Add(target);
         }
         return null;
@@ -25,21 +27,31 @@ public static class ChosenOrder
     private static string Reason(Assembly a, string target, string first)
     {
         var group = a.Fasteners.FirstOrDefault(f => f.Id == target);
-        if (group?.HiddenBy == first) return $"{first} hides group {target}: it has to be gone first.";
-        if (a.Leads.FirstOrDefault(l => l.Id == target)?.HiddenBy == first) return $"{first} hides the lead {target}: it has to be gone first.";
+        if (group?.HiddenBy == first)
+            return $"{first} hides group {target}: it has to be gone first.";
+        if (a.Leads.FirstOrDefault(l => l.Id == target)?.HiddenBy == first)
+            return $"{first} hides the lead {target}: it has to be gone first.";
         if (a.Pieces.Any(p => p.Id == target))
         {
-            if (a.Fasteners.FirstOrDefault(f => f.Id == first) is { } holds) return $"{holds.Count} {(holds.Count == 1 ? "screw" : "screws")} of group {first} still hold the {target}.";
-            if (a.Leads.Any(l => l.Id == first)) return $"The lead {first} still ties the {target} down.";
+            if (a.Fasteners.FirstOrDefault(f => f.Id == first) is { } holds)
+                return $"{holds.Count} {(holds.Count == 1 ? "screw" : "screws")} of group {first} still hold the {target}.";
+            if (a.Leads.Any(l => l.Id == first))
+                return $"The lead {first} still ties the {target} down.";
         }
-        if (group is not null && AssemblyGraph.IsRing(group) && !a.After.Any(x => x.First == first && x.Second == target)) return $"The die ring {target} comes after its peer {first} on the same piece.";
+        if (
+            group is not null
+            && AssemblyGraph.IsRing(group)
+            && !a.After.Any(x => x.First == first && x.Second == target)
+        )
+            return $"The die ring {target} comes after its peer {first} on the same piece.";
         return $"{target} comes after {first}.";
     }
 
     /// <summary>Positions of the acts in the order asked; null when it is not legal.</summary>
     internal static List<int>? Indices(AssemblyGraph graph, Assembly assembly, IReadOnlyList<string>? order)
     {
-        if (order is null || WhyNot(assembly, order) is not null) return null;
+        if (order is null || WhyNot(assembly, order) is not null)
+            return null;
         var ids = graph.Acts.Select(a => a.Target).ToList();
         return [.. order.Select(o => ids.IndexOf(o))];
     }

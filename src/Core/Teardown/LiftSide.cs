@@ -13,22 +13,56 @@ internal static class LiftSide
     public static IEnumerable<string> Advice(Board board, Piece piece, IReadOnlyList<Lead> leads, bool glued)
     {
         var b = board.Outline.Bounds;
-        double cx = (b.MinX + b.MaxX) / 2, cy = (b.MinY + b.MaxY) / 2;
+        double cx = (b.MinX + b.MaxX) / 2,
+            cy = (b.MinY + b.MaxY) / 2;
         var at = leads.Where(l => l.At is not null).Select(l => l.At!.Value).ToList();
         if (at.Count > 0)
         {
-            double x = at.Average(p => p.X) - cx, y = at.Average(p => p.Y) - cy;
-            var side = Math.Abs(x) >= Math.Abs(y) ? Math.Abs(x) < TellingMm ? null : x > 0 ? "left" : "right" : Math.Abs(y) < TellingMm ? null : y > 0 ? "lower" : "upper";
-            yield return side is null ? "Lift evenly: the leads leave in the middle." : $"Open it like a book at the {side} edge: the leads leave on the other side.";
+            double x = at.Average(p => p.X) - cx,
+                y = at.Average(p => p.Y) - cy;
+            var side =
+                Math.Abs(x) >= Math.Abs(y)
+                    ? Math.Abs(x) < TellingMm
+                        ? null
+                        : x > 0
+                            ? "left"
+                            : "right"
+                    : Math.Abs(y) < TellingMm
+                        ? null
+                        : y > 0
+                            ? "lower"
+                            : "upper";
+            yield return side is null
+                ? "Lift evenly: the leads leave in the middle."
+                : $"Open it like a book at the {side} edge: the leads leave on the other side.";
         }
-        else if (leads.Count > 0) yield return "Lift on the side away from the leads.";
-        if (leads.Where(l => l.SlackMm is < 50).MinBy(l => l.SlackMm) is { } shortest) yield return FormattableString.Invariant($"The {shortest.Name} lead has only {shortest.SlackMm:0} mm of slack: do not lift further before it is off.");
-        if (!glued) yield break;
-        (string Name, Func<Part, double> From)[] edges = [("left", p => p.Top().Bounds.MinX - b.MinX), ("right", p => b.MaxX - p.Top().Bounds.MaxX), ("lower", p => p.Top().Bounds.MinY - b.MinY), ("upper", p => b.MaxY - p.Top().Bounds.MaxY)];
+        else if (leads.Count > 0)
+            yield return "Lift on the side away from the leads.";
+        if (leads.Where(l => l.SlackMm is < 50).MinBy(l => l.SlackMm) is { } shortest)
+            yield return FormattableString.Invariant(
+                $"The {shortest.Name} lead has only {shortest.SlackMm:0} mm of slack: do not lift further before it is off."
+            );
+        if (!glued)
+            yield break;
+        (string Name, Func<Part, double> From)[] edges =
+        [
+            ("left", p => p.Top().Bounds.MinX - b.MinX),
+            ("right", p => b.MaxX - p.Top().Bounds.MaxX),
+            ("lower", p => p.Top().Bounds.MinY - b.MinY),
+            ("upper", p => b.MaxY - p.Top().Bounds.MaxY),
+        ];
         foreach (var (name, from) in edges)
         {
-            var near = board.Parts.Where(p => p.Face == piece.Face && p.Kind is PartKind.Capacitor or PartKind.Other or PartKind.Controller && from(p) < LeverMm).Select(p => p.Id).ToList();
-            if (near.Count > 0) yield return $"No lever at the {name} edge: {string.Join(", ", near.Take(4))}{(near.Count > 4 ? " and more" : "")} {(near.Count == 1 ? "stands" : "stand")} there.";
+            var near = board
+                .Parts.Where(p =>
+                    p.Face == piece.Face
+                    && p.Kind is PartKind.Capacitor or PartKind.Other or PartKind.Controller
+                    && from(p) < LeverMm
+                )
+                .Select(p => p.Id)
+                .ToList();
+            if (near.Count > 0)
+                yield return $"No lever at the {name} edge: {string.Join(", ", near.Take(4))}{(near.Count > 4 ? " and more" : "")} {(near.Count == 1 ? "stands" : "stand")} there.";
         }
     }
 }

@@ -29,7 +29,8 @@ internal sealed class OrderSearch
             var bit = UInt128.One << i;
             _all |= bit;
             _onFace[(int)graph.Acts[i].Face] |= bit;
-            if (graph.Acts[i].Driver is { } d) _withDriver[Array.IndexOf(_drivers, d)] |= bit;
+            if (graph.Acts[i].Driver is { } d)
+                _withDriver[Array.IndexOf(_drivers, d)] |= bit;
         }
     }
 
@@ -47,14 +48,19 @@ internal sealed class OrderSearch
         var serial = 0;
         while (queue.TryDequeue(out var state, out var rank))
         {
-            if ((serial & 1023) == 0) cancel.ThrowIfCancellationRequested();
+            if ((serial & 1023) == 0)
+                cancel.ThrowIfCancellationRequested();
             var spent = cost[state];
-            if (rank.Item1 > spent + Bound(state)) continue;
-            if (state.Done == _all) return (Unroll(state, from), true);
-            if (++serial > _budget) return (Unroll(Descend(state, from), from), false);
+            if (rank.Item1 > spent + Bound(state))
+                continue;
+            if (state.Done == _all)
+                return (Unroll(state, from), true);
+            if (++serial > _budget)
+                return (Unroll(Descend(state, from), from), false);
             foreach (var (next, extra) in Next(state))
             {
-                if (cost.TryGetValue(next, out var known) && known <= spent + extra) continue;
+                if (cost.TryGetValue(next, out var known) && known <= spent + extra)
+                    continue;
                 cost[next] = spent + extra;
                 from[next] = state;
                 // deeper states first among equals
@@ -81,9 +87,12 @@ internal sealed class OrderSearch
     {
         var open = _all & ~s.Done;
         var bound = 0;
-        if (s.Face >= 0 ? (open & ~_onFace[s.Face]) != 0 : (open & _onFace[0]) != 0 && (open & _onFace[1]) != 0) bound += FlipCost;
+        if (s.Face >= 0 ? (open & ~_onFace[s.Face]) != 0 : (open & _onFace[0]) != 0 && (open & _onFace[1]) != 0)
+            bound += FlipCost;
         var drivers = 0;
-        for (var d = 0; d < _drivers.Length; d++) if (d != s.Driver && (open & _withDriver[d]) != 0) drivers++;
+        for (var d = 0; d < _drivers.Length; d++)
+            if (d != s.Driver && (open & _withDriver[d]) != 0)
+                drivers++;
         return bound + Math.Max(0, s.Driver < 0 ? drivers - 1 : drivers);
     }
 
@@ -93,16 +102,19 @@ internal sealed class OrderSearch
         for (var face = 0; face < 2; face++)
         {
             var here = ready & _onFace[face];
-            if (here == 0) continue;
+            if (here == 0)
+                continue;
             var flip = s.Face >= 0 && s.Face != face ? FlipCost : 0;
             var bare = here;
             for (var d = 0; d < _drivers.Length; d++)
             {
                 bare &= ~_withDriver[d];
-                if ((here & _withDriver[d]) == 0) continue;
+                if ((here & _withDriver[d]) == 0)
+                    continue;
                 yield return (Close(s.Done, face, d), flip + (s.Driver >= 0 && s.Driver != d ? 1 : 0));
             }
-            if (bare != 0) yield return (Close(s.Done, face, s.Driver), flip);
+            if (bare != 0)
+                yield return (Close(s.Done, face, s.Driver), flip);
         }
     }
 
@@ -110,28 +122,33 @@ internal sealed class OrderSearch
     {
         UInt128 ready = 0;
         for (var i = 0; i < _graph.Before.Length; i++)
-            if ((done >> i & 1) == 0 && (_graph.Before[i] & ~done) == 0) ready |= UInt128.One << i;
+            if ((done >> i & 1) == 0 && (_graph.Before[i] & ~done) == 0)
+                ready |= UInt128.One << i;
         return ready;
     }
 
     private UInt128 Free(int face, int driver)
     {
         var other = UInt128.Zero;
-        for (var d = 0; d < _drivers.Length; d++) if (d != driver) other |= _withDriver[d];
+        for (var d = 0; d < _drivers.Length; d++)
+            if (d != driver)
+                other |= _withDriver[d];
         return _onFace[face] & ~other;
     }
 
     private State Close(UInt128 done, int face, int driver)
     {
         var free = Free(face, driver);
-        for (UInt128 now; (now = Ready(done) & free) != 0;) done |= now;
+        for (UInt128 now; (now = Ready(done) & free) != 0; )
+            done |= now;
         return new(done, face, driver);
     }
 
     private List<int> Unroll(State last, Dictionary<State, State> from)
     {
         var chain = new List<State> { last };
-        while (from.TryGetValue(chain[^1], out var before)) chain.Add(before);
+        while (from.TryGetValue(chain[^1], out var before))
+            chain.Add(before);
         chain.Reverse();
         var order = new List<int>();
         for (var k = 1; k < chain.Count; k++)

@@ -7,15 +7,25 @@ public static class TeardownPlanner
 {
     /// <exception cref="InputException">The board has no assembly, or the assembly can not be taken apart as described.</exception>
     /// <param name="chosen">An order somebody chose; taken where it is legal.</param>
-    public static TeardownPlan Plan(Board board, IReadOnlyList<string>? chosen = null, CancellationToken cancel = default)
+    public static TeardownPlan Plan(
+        Board board,
+        IReadOnlyList<string>? chosen = null,
+        CancellationToken cancel = default
+    )
     {
         if (board.Assembly is not { } assembly)
-            throw new InputException("/board/assembly", "The board has no assembly: describe its pieces, fasteners and leads first.");
+            throw new InputException(
+                "/board/assembly",
+                "The board has no assembly: describe its pieces, fasteners and leads first."
+            );
         var graph = AssemblyGraph.Of(assembly);
-        var (order, proven) = ChosenOrder.Indices(graph, assembly, chosen) is { } own ? (own, false) : new OrderSearch(graph).Solve(cancel);
+        var (order, proven) = ChosenOrder.Indices(graph, assembly, chosen) is { } own
+            ? (own, false)
+            : new OrderSearch(graph).Solve(cancel);
         var tray = Tray(assembly);
         var steps = new List<TeardownStep>();
-        int flips = 0, changes = 0;
+        int flips = 0,
+            changes = 0;
         Face? face = null;
         string? driver = null;
         foreach (var act in order.Select(i => graph.Acts[i]))
@@ -23,8 +33,10 @@ public static class TeardownPlanner
             var flipped = face is { } f && f != act.Face;
             var changed = act.Driver is not null && driver is not null && driver != act.Driver;
             steps.Add(TeardownReasons.Describe(board, assembly, act, steps, flipped, changed));
-            if (flipped) flips++;
-            if (changed) changes++;
+            if (flipped)
+                flips++;
+            if (changed)
+                changes++;
             face = act.Face;
             driver = act.Driver ?? driver;
         }
@@ -33,11 +45,40 @@ public static class TeardownPlanner
 
     /// <summary>One cell for each driver, thread and length: two lengths never share.</summary>
     private static List<TrayCell> Tray(Assembly assembly) =>
-        [.. assembly.Fasteners.GroupBy(f => (f.Driver, f.Thread, f.LengthMm))
-            .Select((g, i) => new TrayCell($"{(char)('A' + i / 4 % 26)}{i % 4 + 1}", g.Key.Driver, g.Key.Thread, g.Key.LengthMm, g.Sum(f => f.Count), [.. g.Select(f => f.Id)]))];
+        [
+            .. assembly
+                .Fasteners.GroupBy(f => (f.Driver, f.Thread, f.LengthMm))
+                .Select(
+                    (g, i) =>
+                        new TrayCell(
+                            $"{(char)('A' + i / 4 % 26)}{i % 4 + 1}",
+                            g.Key.Driver,
+                            g.Key.Thread,
+                            g.Key.LengthMm,
+                            g.Sum(f => f.Count),
+                            [.. g.Select(f => f.Id)]
+                        )
+                ),
+        ];
 
     private static List<RestoreStep> Restore(List<TeardownStep> steps, List<TrayCell> tray) =>
-        [.. steps.AsEnumerable().Reverse().Select(s => new RestoreStep(
-            s.Action switch { TeardownAction.Unscrew => "fasten", TeardownAction.Unplug => "plug", _ => "set" },
-            s.Target, s.Name, s.Driver, s.Face, s.Count, tray.FirstOrDefault(c => c.Fasteners.Contains(s.Target))?.Cell))];
+        [
+            .. steps
+                .AsEnumerable()
+                .Reverse()
+                .Select(s => new RestoreStep(
+                    s.Action switch
+                    {
+                        TeardownAction.Unscrew => "fasten",
+                        TeardownAction.Unplug => "plug",
+                        _ => "set",
+                    },
+                    s.Target,
+                    s.Name,
+                    s.Driver,
+                    s.Face,
+                    s.Count,
+                    tray.FirstOrDefault(c => c.Fasteners.Contains(s.Target))?.Cell
+                )),
+        ];
 }

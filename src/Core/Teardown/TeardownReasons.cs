@@ -5,74 +5,135 @@ namespace FaithfulBracket.Core.Teardown;
 /// <summary>Says why a step comes now, what locks a lift, and how to free what is stuck.</summary>
 internal static class TeardownReasons
 {
-    public static TeardownStep Describe(Board board, Assembly assembly, Act act, IReadOnlyList<TeardownStep> before, bool flipped, bool changed)
+    public static TeardownStep Describe(
+        Board board,
+        Assembly assembly,
+        Act act,
+        IReadOnlyList<TeardownStep> before,
+        bool flipped,
+        bool changed
+    )
     {
         var turn = flipped ? $"Turn the board over to the {act.Face.ToString().ToLowerInvariant()}. " : "";
         switch (act.Action)
         {
             case TeardownAction.Unscrew:
                 var f = assembly.Fasteners.First(x => x.Id == act.Target);
-                return new(act.Action, f.Id, ScrewName(f), f.Driver, f.Face, f.Count, turn + WhyScrew(assembly, f, before, changed), [], ScrewAdvice(f));
+                return new(
+                    act.Action,
+                    f.Id,
+                    ScrewName(f),
+                    f.Driver,
+                    f.Face,
+                    f.Count,
+                    turn + WhyScrew(assembly, f, before, changed),
+                    [],
+                    ScrewAdvice(f)
+                );
             case TeardownAction.Unplug:
                 var l = assembly.Leads.First(x => x.Id == act.Target);
-                return new(act.Action, l.Id, $"{l.Name} lead", null, l.Face, 1,
-                    turn + $"It ties {Names(assembly, l.Between)} together{(l.SlackMm is { } s ? FormattableString.Invariant($" with {s:0} mm of slack") : "")}: off before anything is lifted.", [], [Latch(l.Latch)]);
+                return new(
+                    act.Action,
+                    l.Id,
+                    $"{l.Name} lead",
+                    null,
+                    l.Face,
+                    1,
+                    turn
+                        + $"It ties {Names(assembly, l.Between)} together{(l.SlackMm is { } s ? FormattableString.Invariant($" with {s:0} mm of slack") : "")}: off before anything is lifted.",
+                    [],
+                    [Latch(l.Latch)]
+                );
             default:
                 var p = assembly.Pieces.First(x => x.Id == act.Target);
                 var screws = assembly.Fasteners.Where(x => x.Joins.Contains(p.Id)).ToList();
                 var leads = assembly.Leads.Where(x => x.Between.Contains(p.Id)).ToList();
-                var held = screws.Count + leads.Count == 0 ? "Nothing holds it but its bonds." : $"{screws.Sum(x => x.Count)} screws are out{(leads.Count > 0 ? $" and {leads.Count} {(leads.Count == 1 ? "lead is" : "leads are")} off" : "")}: nothing holds it but its bonds.";
-                return new(act.Action, p.Id, p.Name, null, p.Face, 1, turn + held, [.. screws.Select(x => x.Id), .. leads.Select(x => x.Id)], LiftAdvice(board, assembly, p, leads));
+                var held =
+                    screws.Count + leads.Count == 0
+                        ? "Nothing holds it but its bonds."
+                        : $"{screws.Sum(x => x.Count)} screws are out{(leads.Count > 0 ? $" and {leads.Count} {(leads.Count == 1 ? "lead is" : "leads are")} off" : "")}: nothing holds it but its bonds.";
+                return new(
+                    act.Action,
+                    p.Id,
+                    p.Name,
+                    null,
+                    p.Face,
+                    1,
+                    turn + held,
+                    [.. screws.Select(x => x.Id), .. leads.Select(x => x.Id)],
+                    LiftAdvice(board, assembly, p, leads)
+                );
         }
     }
 
     private static string ScrewName(FastenerGroup f) =>
-        FormattableString.Invariant($"{f.Count} × {f.Thread ?? f.Driver}{(f.LengthMm is { } l ? $" × {l:0.#}" : "")}{(AssemblyGraph.IsRing(f) ? ", die ring" : "")}");
+        FormattableString.Invariant(
+            $"{f.Count} × {f.Thread ?? f.Driver}{(f.LengthMm is { } l ? $" × {l:0.#}" : "")}{(AssemblyGraph.IsRing(f) ? ", die ring" : "")}"
+        );
 
     private static string WhyScrew(Assembly assembly, FastenerGroup f, IReadOnlyList<TeardownStep> before, bool changed)
     {
-        if (f.Seal) return "These sit under the warranty seal: check the terms before you break it.";
-        if (f.HiddenBy is { } cover) return $"Now reachable: {Name(assembly, cover)} hid them.";
+        if (f.Seal)
+            return "These sit under the warranty seal: check the terms before you break it.";
+        if (f.HiddenBy is { } cover)
+            return $"Now reachable: {Name(assembly, cover)} hid them.";
         if (AssemblyGraph.IsRing(f) && before.Any(b => b.Action == TeardownAction.Unscrew))
             return "The die ring comes after its peers, in a cross, a little each: the cooler stays flat while its springs let go.";
-        if (assembly.Fasteners.Any(x => x.HiddenBy == f.Id) || f.Joins.Any(j => assembly.Fasteners.Any(x => x.HiddenBy == j)))
+        if (
+            assembly.Fasteners.Any(x => x.HiddenBy == f.Id)
+            || f.Joins.Any(j => assembly.Fasteners.Any(x => x.HiddenBy == j))
+        )
             return "Other screws lie behind what these hold.";
-        return before.Any(b => b.Driver is not null) && !changed ? "Same driver as before." : changed ? $"Change to {f.Driver}: nothing is left that the last driver reaches." : $"First driver: {f.Driver}.";
+        return before.Any(b => b.Driver is not null) && !changed ? "Same driver as before."
+            : changed ? $"Change to {f.Driver}: nothing is left that the last driver reaches."
+            : $"First driver: {f.Driver}.";
     }
 
-    private static IReadOnlyList<string> ScrewAdvice(FastenerGroup f) => AssemblyGraph.IsRing(f)
-        ? ["Hold the cooler as the last screws leave: hanging by one it bends the board.", .. f.SpringLoaded ? new[] { "Springs under load: eye protection." } : []]
-        : [];
+    private static IReadOnlyList<string> ScrewAdvice(FastenerGroup f) =>
+        AssemblyGraph.IsRing(f)
+            ?
+            [
+                "Hold the cooler as the last screws leave: hanging by one it bends the board.",
+                .. f.SpringLoaded ? new[] { "Springs under load: eye protection." } : [],
+            ]
+            : [];
 
-    private static string Latch(string latch) => latch switch
-    {
-        "squeeze" => "Squeeze the latch, pull the plug, never the wires.",
-        "pull-tab" => "Pull the tab straight out.",
-        "lift-bar" => "Lift the bar with a plastic tool, then draw the ribbon.",
-        _ => "Pull straight, plug held, never by the wires.",
-    };
+    private static string Latch(string latch) =>
+        latch switch
+        {
+            "squeeze" => "Squeeze the latch, pull the plug, never the wires.",
+            "pull-tab" => "Pull the tab straight out.",
+            "lift-bar" => "Lift the bar with a plastic tool, then draw the ribbon.",
+            _ => "Pull straight, plug held, never by the wires.",
+        };
 
     private static List<string> LiftAdvice(Board board, Assembly assembly, Piece piece, List<Lead> leads)
     {
         var advice = new List<string>();
         foreach (var b in assembly.Bonds.Where(b => b.Between.Contains(piece.Id)))
         {
-            advice.Add(b.Kind switch
-            {
-                BondKind.Clips => "Clips hold it: start at one end with plastic.",
-                BondKind.Tape => "Tape holds it: peel slowly.",
-                BondKind.Snug => "It sits snug: lift evenly.",
-                _ => "Pads and paste glue it: rock and twist, never lever from one end.",
-            });
-            if (b.Warm) advice.Add("Warm it first, evenly, with a heat pad or ten minutes of load; use gloves.");
+            advice.Add(
+                b.Kind switch
+                {
+                    BondKind.Clips => "Clips hold it: start at one end with plastic.",
+                    BondKind.Tape => "Tape holds it: peel slowly.",
+                    BondKind.Snug => "It sits snug: lift evenly.",
+                    _ => "Pads and paste glue it: rock and twist, never lever from one end.",
+                }
+            );
+            if (b.Warm)
+                advice.Add("Warm it first, evenly, with a heat pad or ten minutes of load; use gloves.");
         }
         advice.AddRange(LiftSide.Advice(board, piece, leads, advice.Count > 0));
         return [.. advice.Distinct()];
     }
 
-    private static string Names(Assembly assembly, IReadOnlyList<string> ids) => string.Join(" and ", ids.Select(i => Name(assembly, i)));
+    private static string Names(Assembly assembly, IReadOnlyList<string> ids) =>
+        string.Join(" and ", ids.Select(i => Name(assembly, i)));
 
-    private static string Name(Assembly assembly, string id) => id == Assembly.BoardId ? "the board"
+    private static string Name(Assembly assembly, string id) =>
+        id == Assembly.BoardId ? "the board"
         : assembly.Pieces.FirstOrDefault(p => p.Id == id) is { } p ? $"the {p.Name}"
-        : assembly.Leads.FirstOrDefault(l => l.Id == id) is { } l ? $"the {l.Name} lead" : $"group {id}";
+        : assembly.Leads.FirstOrDefault(l => l.Id == id) is { } l ? $"the {l.Name} lead"
+        : $"group {id}";
 }

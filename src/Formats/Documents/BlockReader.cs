@@ -28,7 +28,8 @@ public static class BlockReader
     public static Block Read(ObjectReader o)
     {
         DocumentRules.Head(o, Format);
-        foreach (var kept in Kept) o.Raw(kept);
+        foreach (var kept in Kept)
+            o.Raw(kept);
         var rotations = o.Numbers("rotations", -360, 360);
         var block = new Block
         {
@@ -37,14 +38,37 @@ public static class BlockReader
             Model = o.Text("model"),
             Kind = o.Choice<BlockKind>("kind"),
             ManualRevision = o.OptionalText("manualRevision"),
-            DeclaredFor = o.Objects("declaredFor", d => new Declaration(d.Text("maker"), d.Text("boardCode"), d.Texts("revisions"))),
-            Sockets = o.Objects("sockets", s => new SocketFit(s.Text("socket"), s.OptionalText("kit"), s.OptionalText("posts"), s.OptionalText("jetPlate"), s.OptionalText("insert"),
-                s.OptionalNumber("insertBowMm", -2, 2), s.OptionalNumber("stopHeightMm", 0, 100))),
+            DeclaredFor = o.Objects(
+                "declaredFor",
+                d => new Declaration(d.Text("maker"), d.Text("boardCode"), d.Texts("revisions"))
+            ),
+            Sockets = o.Objects(
+                "sockets",
+                s => new SocketFit(
+                    s.Text("socket"),
+                    s.OptionalText("kit"),
+                    s.OptionalText("posts"),
+                    s.OptionalText("jetPlate"),
+                    s.OptionalText("insert"),
+                    s.OptionalNumber("insertBowMm", -2, 2),
+                    s.OptionalNumber("stopHeightMm", 0, 100)
+                )
+            ),
             Rotations = rotations.Count == 0 ? [0] : rotations,
             ColdPlate = o.OptionalObject("coldPlate") is { } c ? ColdPlate(c) : null,
             Plates = o.Objects("plates", Plate),
             BackPlate = o.OptionalObject("backPlate") is { } b ? BackPlate(b) : null,
-            Ports = o.Objects("ports", p => new Port(p.Text("id"), p.OptionalText("thread") ?? "G1/4", p.Number("x"), p.Number("y"), p.OptionalText("facing"), p.OptionalText("role"))),
+            Ports = o.Objects(
+                "ports",
+                p => new Port(
+                    p.Text("id"),
+                    p.OptionalText("thread") ?? "G1/4",
+                    p.Number("x"),
+                    p.Number("y"),
+                    p.OptionalText("facing"),
+                    p.OptionalText("role")
+                )
+            ),
             BracketSlots = o.OptionalInteger("bracketSlots", 0, 10),
             HeightMm = o.OptionalNumber("heightMm", 0, 500),
             MassG = o.OptionalNumber("massG", 0, 20_000),
@@ -54,7 +78,8 @@ public static class BlockReader
             Price = o.OptionalObject("price") is { } p ? Price(p) : null,
             GuardHeightMm = o.OptionalNumber("guardHeightMm", 0, 100),
         };
-        if (!o.Has("plates") && block.Kind != BlockKind.BackPlate) o.Fault("plates", "Missing: expected at least one plate.");
+        if (!o.Has("plates") && block.Kind != BlockKind.BackPlate)
+            o.Fault("plates", "Missing: expected at least one plate.");
         o.End();
         DocumentRules.Unique(o, "plates", block.Plates.Select(p => p.Id));
         DocumentRules.Unique(o, "plates", block.Plates.SelectMany(p => p.Holes).Select(h => h.Id));
@@ -63,7 +88,12 @@ public static class BlockReader
 
     private static ColdPlate ColdPlate(ObjectReader o)
     {
-        var plate = new ColdPlate(o.Text("metal"), o.OptionalNumber("baseMm", 0, 50), o.OptionalNumber("finDirectionDeg", -360, 360), o.OptionalNumber("slitDirectionDeg", -360, 360));
+        var plate = new ColdPlate(
+            o.Text("metal"),
+            o.OptionalNumber("baseMm", 0, 50),
+            o.OptionalNumber("finDirectionDeg", -360, 360),
+            o.OptionalNumber("slitDirectionDeg", -360, 360)
+        );
         o.End();
         return plate;
     }
@@ -84,7 +114,8 @@ public static class BlockReader
             Pockets = o.Objects("pockets", p => new Pocket(p.Polygon("outline"), p.Number("stepMm", -100, 200))),
             Holes = o.Objects("holes", Hole),
         };
-        if (plate.Seat == Seat.Standoff && plate.StandoffMm is null) o.Fault("standoffMm", "Missing: a plate that stands on standoffs needs their height.");
+        if (plate.Seat == Seat.Standoff && plate.StandoffMm is null)
+            o.Fault("standoffMm", "Missing: a plate that stands on standoffs needs their height.");
         DocumentRules.Unique(o, "lands", plate.Lands.Select(l => l.Id));
         return plate;
     }
@@ -103,27 +134,29 @@ public static class BlockReader
             PadMm = o.OptionalNumber("padMm", 0.05, 20),
             Metal = o.OptionalText("metal"),
         };
-        if (land.For is null && land.Part is null) o.Fault("for", "Missing: say which kind of part the land is for, or name one part in part.");
+        if (land.For is null && land.Part is null)
+            o.Fault("for", "Missing: say which kind of part the land is for, or name one part in part.");
         return land;
     }
 
-    private static BlockHole Hole(ObjectReader o) => new()
-    {
-        Id = o.Text("id"),
-        X = o.Number("x"),
-        Y = o.Number("y"),
-        ScrewMm = o.Number("screwMm", 0.5, 20),
-        Thread = o.OptionalText("thread", 20),
-        Role = o.OptionalChoice<HoleRole>("role") ?? HoleRole.Perimeter,
-        Ring = o.OptionalInteger("ring", 0, 100),
-        Required = o.Flag("required", true),
-        EngageMm = o.OptionalNumber("engageMm", 0, 100),
-        StopMm = o.OptionalNumber("stopMm", -50, 100),
-        Washer = o.OptionalText("washer"),
-        Spring = o.OptionalObject("spring") is { } s ? Spring(s) : null,
-        TargetNm = o.OptionalNumber("targetNm", 0, 20),
-        Finish = o.OptionalText("finish"),
-    };
+    private static BlockHole Hole(ObjectReader o) =>
+        new()
+        {
+            Id = o.Text("id"),
+            X = o.Number("x"),
+            Y = o.Number("y"),
+            ScrewMm = o.Number("screwMm", 0.5, 20),
+            Thread = o.OptionalText("thread", 20),
+            Role = o.OptionalChoice<HoleRole>("role") ?? HoleRole.Perimeter,
+            Ring = o.OptionalInteger("ring", 0, 100),
+            Required = o.Flag("required", true),
+            EngageMm = o.OptionalNumber("engageMm", 0, 100),
+            StopMm = o.OptionalNumber("stopMm", -50, 100),
+            Washer = o.OptionalText("washer"),
+            Spring = o.OptionalObject("spring") is { } s ? Spring(s) : null,
+            TargetNm = o.OptionalNumber("targetNm", 0, 20),
+            Finish = o.OptionalText("finish"),
+        };
 
     private static Spring Spring(ObjectReader o)
     {
@@ -151,12 +184,40 @@ public static class BlockReader
     {
         var kit = new KitContents
         {
-            Screws = o.Objects("screws", s => new KitScrew(s.Text("thread"), s.OptionalNumber("lengthMm", 0.5, 200), s.Integer("count", 0, 1000), s.OptionalText("driver", 20), s.OptionalText("washer"))),
-            Pads = o.Objects("pads", p => new KitPad(p.Number("thicknessMm", 0.05, 20), p.Number("widthMm", 1, 1000), p.Number("depthMm", 1, 1000), p.Integer("count", 0, 1000), p.Text("material"), p.OptionalText("tacky"))),
+            Screws = o.Objects(
+                "screws",
+                s => new KitScrew(
+                    s.Text("thread"),
+                    s.OptionalNumber("lengthMm", 0.5, 200),
+                    s.Integer("count", 0, 1000),
+                    s.OptionalText("driver", 20),
+                    s.OptionalText("washer")
+                )
+            ),
+            Pads = o.Objects(
+                "pads",
+                p => new KitPad(
+                    p.Number("thicknessMm", 0.05, 20),
+                    p.Number("widthMm", 1, 1000),
+                    p.Number("depthMm", 1, 1000),
+                    p.Integer("count", 0, 1000),
+                    p.Text("material"),
+                    p.OptionalText("tacky")
+                )
+            ),
             PasteG = o.Number("pasteG", 0, 1000, otherwise: 0),
             Plugs = o.OptionalInteger("plugs", 0, 100) ?? 0,
             Keys = o.Texts("keys"),
-            Sinks = o.Objects("sinks", s => new KitSink(s.Number("widthMm", 1, 500), s.Number("depthMm", 1, 500), s.Number("heightMm", 0.5, 500), s.Number("rKPerW", 0.001, 1000), s.Integer("count", 0, 1000))),
+            Sinks = o.Objects(
+                "sinks",
+                s => new KitSink(
+                    s.Number("widthMm", 1, 500),
+                    s.Number("depthMm", 1, 500),
+                    s.Number("heightMm", 0.5, 500),
+                    s.Number("rKPerW", 0.001, 1000),
+                    s.Integer("count", 0, 1000)
+                )
+            ),
         };
         o.End();
         return kit;
@@ -164,7 +225,13 @@ public static class BlockReader
 
     private static FlowCurve Flow(ObjectReader o)
     {
-        var flow = new FlowCurve(o.Number("aKPerW", 0, 100), o.Number("bKPerW", 0, 100), o.Number("n", 0, 10), o.OptionalText("unit") ?? "L/min", o.Points("dropKPaAt", 0));
+        var flow = new FlowCurve(
+            o.Number("aKPerW", 0, 100),
+            o.Number("bKPerW", 0, 100),
+            o.Number("n", 0, 10),
+            o.OptionalText("unit") ?? "L/min",
+            o.Points("dropKPaAt", 0)
+        );
         o.End();
         return flow;
     }

@@ -54,9 +54,16 @@ public static class BoardReader
         return board;
     }
 
-    private static BoardHole Hole(ObjectReader o) => new(
-        o.Text("id"), o.Number("x"), o.Number("y"), o.Number("diameterMm", 0.1, 50), o.OptionalChoice<HoleRole>("role") ?? HoleRole.Perimeter,
-        o.Number("slotMm", 0, 50, otherwise: 0), o.Number("slotDeg", -360, 360, otherwise: 0));
+    private static BoardHole Hole(ObjectReader o) =>
+        new(
+            o.Text("id"),
+            o.Number("x"),
+            o.Number("y"),
+            o.Number("diameterMm", 0.1, 50),
+            o.OptionalChoice<HoleRole>("role") ?? HoleRole.Perimeter,
+            o.Number("slotMm", 0, 50, otherwise: 0),
+            o.Number("slotDeg", -360, 360, otherwise: 0)
+        );
 
     private static Part Part(ObjectReader o)
     {
@@ -71,7 +78,8 @@ public static class BoardReader
             WidthMm = o.Number("widthMm", 0.05, 700),
             DepthMm = o.Number("depthMm", 0.05, 700),
             RotationDeg = o.Number("rotationDeg", -360, 360, otherwise: 0),
-            HeightMm = kind == PartKind.Empty ? o.Number("heightMm", 0, 200, otherwise: 0) : o.Number("heightMm", 0, 200),
+            HeightMm =
+                kind == PartKind.Empty ? o.Number("heightMm", 0, 200, otherwise: 0) : o.Number("heightMm", 0, 200),
             HeightTolMm = o.Number("heightTolMm", 0, 10, otherwise: 0),
             Cool = o.OptionalChoice<Cooling>("cool") ?? Cooling.No,
             DissipationW = o.Number("dissipationW", 0, 5000, otherwise: 0),

@@ -6,14 +6,17 @@ namespace FaithfulBracket.Formats.Documents;
 /// <summary>Rules that every document keeps.</summary>
 internal static class DocumentRules
 {
-    private const double LeastBoardMm = 15, MostBoardMm = 700;
+    private const double LeastBoardMm = 15,
+        MostBoardMm = 700;
 
     public static void Head(ObjectReader o, string format)
     {
         o.Exactly("format", format);
         var version = o.OptionalInteger("version", 1, 1000);
-        if (version is null && !o.Has("version")) o.Fault("version", "Missing: expected 1.");
-        else if (version is > 1) o.Fault("version", $"Expected version 1, found {version}: this reader is older than the document.");
+        if (version is null && !o.Has("version"))
+            o.Fault("version", "Missing: expected 1.");
+        else if (version is > 1)
+            o.Fault("version", $"Expected version 1, found {version}: this reader is older than the document.");
     }
 
     public static string Id(ObjectReader o)
@@ -27,18 +30,31 @@ internal static class DocumentRules
     public static void Unique(ObjectReader o, string list, IEnumerable<string> ids)
     {
         foreach (var twice in ids.GroupBy(i => i).Where(g => g.Key.Length > 0 && g.Count() > 1))
-            o.Fault(list.Length == 0 ? null : list, $"The id \"{twice.Key}\" stands {twice.Count()} times; every id once.");
+            o.Fault(
+                list.Length == 0 ? null : list,
+                $"The id \"{twice.Key}\" stands {twice.Count()} times; every id once."
+            );
     }
 
     /// <summary>A board far from any real size was written in other units.</summary>
     public static void BoardSize(ObjectReader o, Polygon outline)
     {
-        if (!o.Has("outline") || outline.Area == 1) return;
+        if (!o.Has("outline") || outline.Area == 1)
+            return;
         var longest = Math.Max(outline.Bounds.Width, outline.Bounds.Height);
-        if (longest is >= LeastBoardMm and <= MostBoardMm) return;
-        var guess = longest < LeastBoardMm
-            ? longest < 1 ? "it looks like metres: multiply by 1000" : "it looks like inches or centimetres: lengths are millimetres"
-            : "it looks like mils or micrometres: lengths are millimetres";
-        o.Fault("outline", FormattableString.Invariant($"The board is {longest:0.###} mm long, expected {LeastBoardMm} to {MostBoardMm}; {guess}."));
+        if (longest is >= LeastBoardMm and <= MostBoardMm)
+            return;
+        var guess =
+            longest < LeastBoardMm
+                ? longest < 1
+                    ? "it looks like metres: multiply by 1000"
+                    : "it looks like inches or centimetres: lengths are millimetres"
+                : "it looks like mils or micrometres: lengths are millimetres";
+        o.Fault(
+            "outline",
+            FormattableString.Invariant(
+                $"The board is {longest:0.###} mm long, expected {LeastBoardMm} to {MostBoardMm}; {guess}."
+            )
+        );
     }
 }

@@ -18,7 +18,8 @@ public static class DocumentWriter
     private static byte[] Write<T>(T value, string format)
     {
         var document = new JsonObject { ["format"] = format, ["version"] = 1 };
-        foreach (var (name, field) in JsonSerializer.SerializeToNode(value, DocumentJson.Options)!.AsObject().ToList()) document[name] = field?.DeepClone();
+        foreach (var (name, field) in JsonSerializer.SerializeToNode(value, DocumentJson.Options)!.AsObject().ToList())
+            document[name] = field?.DeepClone();
         return JsonSerializer.SerializeToUtf8Bytes(document, Indented);
     }
 }

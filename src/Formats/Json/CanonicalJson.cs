@@ -9,7 +9,8 @@ public static class CanonicalJson
     public static string Digest(JsonElement root)
     {
         using var buffer = new MemoryStream();
-        using (var writer = new Utf8JsonWriter(buffer)) Write(root, writer);
+        using (var writer = new Utf8JsonWriter(buffer))
+            Write(root, writer);
         return Convert.ToHexStringLower(SHA256.HashData(buffer.GetBuffer().AsSpan(0, (int)buffer.Length)));
     }
 
@@ -19,16 +20,25 @@ public static class CanonicalJson
         {
             case JsonValueKind.Object:
                 w.WriteStartObject();
-                foreach (var p in e.EnumerateObject().OrderBy(p => p.Name, StringComparer.Ordinal)) { w.WritePropertyName(p.Name); Write(p.Value, w); }
+                foreach (var p in e.EnumerateObject().OrderBy(p => p.Name, StringComparer.Ordinal))
+                {
+                    w.WritePropertyName(p.Name);
+                    Write(p.Value, w);
+                }
                 w.WriteEndObject();
                 break;
             case JsonValueKind.Array:
                 w.WriteStartArray();
-                foreach (var item in e.EnumerateArray()) Write(item, w);
+                foreach (var item in e.EnumerateArray())
+                    Write(item, w);
                 w.WriteEndArray();
                 break;
-            case JsonValueKind.Number: w.WriteNumberValue(e.GetDouble()); break;
-            default: e.WriteTo(w); break;
+            case JsonValueKind.Number:
+                w.WriteNumberValue(e.GetDouble());
+                break;
+            default:
+                e.WriteTo(w);
+                break;
         }
     }
 }

@@ -42,15 +42,20 @@ public static class DocumentJson
     private sealed class PolygonConverter : JsonConverter<Polygon>
     {
         public override Polygon Read(ref Utf8JsonReader reader, Type type, JsonSerializerOptions options) =>
-            JsonSerializer.Deserialize<Point2[]>(ref reader, options) is { Length: >= 3 } p ? new(p) : throw new JsonException("Expected at least three points.");
+            JsonSerializer.Deserialize<Point2[]>(ref reader, options) is { Length: >= 3 } p
+                ? new(p)
+                : throw new JsonException("Expected at least three points.");
 
-        public override void Write(Utf8JsonWriter writer, Polygon value, JsonSerializerOptions options) => JsonSerializer.Serialize(writer, value.Points, options);
+        public override void Write(Utf8JsonWriter writer, Polygon value, JsonSerializerOptions options) =>
+            JsonSerializer.Serialize(writer, value.Points, options);
     }
 
     private sealed class PrecedenceConverter : JsonConverter<Precedence>
     {
         public override Precedence Read(ref Utf8JsonReader reader, Type type, JsonSerializerOptions options) =>
-            JsonSerializer.Deserialize<string[]>(ref reader, options) is { Length: 2 } p ? new(p[0], p[1]) : throw new JsonException("Expected [first, second].");
+            JsonSerializer.Deserialize<string[]>(ref reader, options) is { Length: 2 } p
+                ? new(p[0], p[1])
+                : throw new JsonException("Expected [first, second].");
 
         public override void Write(Utf8JsonWriter writer, Precedence value, JsonSerializerOptions options) =>
             JsonSerializer.Serialize(writer, new[] { value.First, value.Second }, options);

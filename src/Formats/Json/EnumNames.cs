@@ -5,7 +5,8 @@ using System.Text.Json.Serialization;
 namespace FaithfulBracket.Formats.Json;
 
 /// <summary>The names an enum has in documents: kebab-case, or as stated on the member.</summary>
-public static class EnumNames<T> where T : struct, Enum
+public static class EnumNames<T>
+    where T : struct, Enum
 {
     private static readonly Dictionary<string, T> ByName = Enum.GetValues<T>().ToDictionary(Name);
 

@@ -13,8 +13,12 @@ public static class JsonInput
     /// <exception cref="MalformedJsonException">The text is no JSON, too large or nested too deeply.</exception>
     public static JsonDocument Parse(ReadOnlyMemory<byte> utf8)
     {
-        if (utf8.Length > MostBytes) throw new MalformedJsonException($"The document has {utf8.Length / 1048576.0:0.0} MiB; at most {MostBytes / 1048576} MiB are read.");
-        if (utf8.Span.StartsWith(Encoding.UTF8.Preamble)) utf8 = utf8[3..];
+        if (utf8.Length > MostBytes)
+            throw new MalformedJsonException(
+                $"The document has {utf8.Length / 1048576.0:0.0} MiB; at most {MostBytes / 1048576} MiB are read."
+            );
+        if (utf8.Span.StartsWith(Encoding.UTF8.Preamble))
+            utf8 = utf8[3..];
         try
         {
             return JsonDocument.Parse(utf8, new JsonDocumentOptions { MaxDepth = MostDepth });
@@ -22,9 +26,11 @@ public static class JsonInput
         catch (JsonException e)
         {
             var deep = e.Message.Contains("depth", StringComparison.OrdinalIgnoreCase);
-            throw new MalformedJsonException(deep
-                ? $"Nested more than {MostDepth} levels deep at line {e.LineNumber + 1}."
-                : $"No JSON at line {e.LineNumber + 1}, byte {e.BytePositionInLine + 1}: {FirstSentence(e.Message)}");
+            throw new MalformedJsonException(
+                deep
+                    ? $"Nested more than {MostDepth} levels deep at line {e.LineNumber + 1}."
+                    : $"No JSON at line {e.LineNumber + 1}, byte {e.BytePositionInLine + 1}: {FirstSentence(e.Message)}"
+            );
         }
     }
 

@@ -17,14 +17,20 @@ public sealed class ObjectReader
     public ObjectReader(JsonElement element, string pointer, List<InputFault> faults)
     {
         (Pointer, _faults) = (pointer, faults);
-        if (element.ValueKind != JsonValueKind.Object) { Fault(null, $"Expected an object, found {Describe(element)}."); return; }
+        if (element.ValueKind != JsonValueKind.Object)
+        {
+            Fault(null, $"Expected an object, found {Describe(element)}.");
+            return;
+        }
         foreach (var p in element.EnumerateObject())
-            if (!_fields.TryAdd(p.Name, p.Value)) Fault(p.Name, "This field stands twice; keep one.");
+            if (!_fields.TryAdd(p.Name, p.Value))
+                Fault(p.Name, "This field stands twice; keep one.");
     }
 
     public string Pointer { get; }
 
-    public string At(string field) => $"{Pointer}/{field.Replace("~", "~0", StringComparison.Ordinal).Replace("/", "~1", StringComparison.Ordinal)}";
+    public string At(string field) =>
+        $"{Pointer}/{field.Replace("~", "~0", StringComparison.Ordinal).Replace("/", "~1", StringComparison.Ordinal)}";
 
     public void Fault(string? field, string message) => _faults.Add(new(field is null ? Pointer : At(field), message));
 
@@ -35,68 +41,91 @@ public sealed class ObjectReader
 
     public string Text(string field, int most = 200)
     {
-        if (OptionalText(field, most) is { Length: > 0 } text) return text;
-        if (!Has(field)) Fault(field, "Missing: expected text.");
-        else if (_fields[field].ValueKind == JsonValueKind.String) Fault(field, "Expected text, found an empty one.");
+        if (OptionalText(field, most) is { Length: > 0 } text)
+            return text;
+        if (!Has(field))
+            Fault(field, "Missing: expected text.");
+        else if (_fields[field].ValueKind == JsonValueKind.String)
+            Fault(field, "Expected text, found an empty one.");
         return "";
     }
 
     public string? OptionalText(string field, int most = 200)
     {
-        if (!Find(field, out var e)) return null;
-        if (e.ValueKind != JsonValueKind.String) { Fault(field, $"Expected text, found {Describe(e)}."); return null; }
+        if (!Find(field, out var e))
+            return null;
+        if (e.ValueKind != JsonValueKind.String)
+        {
+            Fault(field, $"Expected text, found {Describe(e)}.");
+            return null;
+        }
         var text = e.GetString()!;
-        if (text.Length > most) Fault(field, $"Expected at most {most} characters, found {text.Length}.");
+        if (text.Length > most)
+            Fault(field, $"Expected at most {most} characters, found {text.Length}.");
         return text;
     }
 
     public double Number(string field, double least = -MostLength, double most = MostLength)
     {
-        if (OptionalNumber(field, least, most) is { } n) return n;
-        if (!Has(field)) Fault(field, $"Missing: expected a number{Range(least, most)}.");
+        if (OptionalNumber(field, least, most) is { } n)
+            return n;
+        if (!Has(field))
+            Fault(field, $"Missing: expected a number{Range(least, most)}.");
         return Math.Clamp(0, least, most);
     }
 
-    public double Number(string field, double least, double most, double otherwise) => OptionalNumber(field, least, most) ?? otherwise;
+    public double Number(string field, double least, double most, double otherwise) =>
+        OptionalNumber(field, least, most) ?? otherwise;
 
     public double? OptionalNumber(string field, double least = -MostLength, double most = MostLength)
     {
-        if (!Find(field, out var e)) return null;
+        if (!Find(field, out var e))
+            return null;
         return ReadNumber(e, At(field), least, most);
     }
 
     public int? OptionalInteger(string field, int least, int most)
     {
-        if (OptionalNumber(field, least, most) is not { } n) return null;
-        if (n == Math.Floor(n)) return (int)n;
+        if (OptionalNumber(field, least, most) is not { } n)
+            return null;
+        if (n == Math.Floor(n))
+            return (int)n;
         Fault(field, $"Expected a whole number, found {n}.");
         return null;
     }
 
     public int Integer(string field, int least, int most)
     {
-        if (!Has(field)) Fault(field, $"Missing: expected a whole number{Range(least, most)}.");
+        if (!Has(field))
+            Fault(field, $"Missing: expected a whole number{Range(least, most)}.");
         return OptionalInteger(field, least, most) ?? least;
     }
 
     public bool Flag(string field, bool otherwise)
     {
-        if (!Find(field, out var e)) return otherwise;
-        if (e.ValueKind is JsonValueKind.True or JsonValueKind.False) return e.GetBoolean();
+        if (!Find(field, out var e))
+            return otherwise;
+        if (e.ValueKind is JsonValueKind.True or JsonValueKind.False)
+            return e.GetBoolean();
         Fault(field, $"Expected true or false, found {Describe(e)}.");
         return otherwise;
     }
 
-    public T Choice<T>(string field) where T : struct, Enum
+    public T Choice<T>(string field)
+        where T : struct, Enum
     {
-        if (!Has(field)) Fault(field, $"Missing: expected one of {string.Join(", ", EnumNames<T>.All)}.");
+        if (!Has(field))
+            Fault(field, $"Missing: expected one of {string.Join(", ", EnumNames<T>.All)}.");
         return OptionalChoice<T>(field) ?? default;
     }
 
-    public T? OptionalChoice<T>(string field) where T : struct, Enum
+    public T? OptionalChoice<T>(string field)
+        where T : struct, Enum
     {
-        if (OptionalText(field) is not { } text) return null;
-        if (EnumNames<T>.TryParse(text, out var value)) return value;
+        if (OptionalText(field) is not { } text)
+            return null;
+        if (EnumNames<T>.TryParse(text, out var value))
+            return value;
         Fault(field, $"Expected one of {string.Join(", ", EnumNames<T>.All)}, found \"{text}\".");
         return null;
     }
@@ -105,16 +134,20 @@ public sealed class ObjectReader
     public void Exactly(string field, string expected)
     {
         var found = OptionalText(field);
-        if (found == expected) return;
-        if (!Has(field)) Fault(field, $"Missing: expected \"{expected}\".");
-        else if (found is not null) Fault(field, $"Expected \"{expected}\", found \"{found}\".");
+        if (found == expected)
+            return;
+        if (!Has(field))
+            Fault(field, $"Missing: expected \"{expected}\".");
+        else if (found is not null)
+            Fault(field, $"Expected \"{expected}\", found \"{found}\".");
     }
 
     public ObjectReader? OptionalObject(string field) => Find(field, out var e) ? new(e, At(field), _faults) : null;
 
     public ObjectReader Object(string field)
     {
-        if (Find(field, out var e)) return new(e, At(field), _faults);
+        if (Find(field, out var e))
+            return new(e, At(field), _faults);
         Fault(field, "Missing: expected an object.");
         return new(JsonDocument.Parse("{}").RootElement, At(field), []);
     }
@@ -126,7 +159,8 @@ public sealed class ObjectReader
         foreach (var (e, pointer) in Items(field))
         {
             var item = new ObjectReader(e, pointer, _faults);
-            if (e.ValueKind != JsonValueKind.Object) continue;
+            if (e.ValueKind != JsonValueKind.Object)
+                continue;
             list.Add(read(item));
             item.End();
         }
@@ -138,8 +172,10 @@ public sealed class ObjectReader
         var list = new List<string>();
         foreach (var (e, pointer) in Items(field))
         {
-            if (e.ValueKind == JsonValueKind.String) list.Add(e.GetString()!);
-            else _faults.Add(new(pointer, $"Expected text, found {Describe(e)}."));
+            if (e.ValueKind == JsonValueKind.String)
+                list.Add(e.GetString()!);
+            else
+                _faults.Add(new(pointer, $"Expected text, found {Describe(e)}."));
         }
         return list;
     }
@@ -156,15 +192,23 @@ public sealed class ObjectReader
     /// <summary>One [x, y] pair; null when the field is missing.</summary>
     public Point2? OptionalPoint(string field)
     {
-        if (!Find(field, out var e) || e.ValueKind == JsonValueKind.Null) return null;
+        if (!Find(field, out var e) || e.ValueKind == JsonValueKind.Null)
+            return null;
         return Pairs([(e, At(field))], -MostLength, MostLength) is [var p] ? p : null;
     }
 
     /// <summary>A list of [x, y] pairs inside a list.</summary>
     public List<Point2> PointList(JsonElement list, string field)
     {
-        if (list.ValueKind == JsonValueKind.Array && list.GetArrayLength() <= MostItems) return Pairs(list.EnumerateArray().Select((e, i) => (e, $"{Pointer}/{field}/{i}")), -MostLength, MostLength);
-        _faults.Add(new($"{Pointer}/{field}", $"Expected a list of at most {MostItems} pairs [x, y], found {Describe(list)}."));
+        if (list.ValueKind == JsonValueKind.Array && list.GetArrayLength() <= MostItems)
+            return Pairs(
+                list.EnumerateArray().Select((e, i) => (e, $"{Pointer}/{field}/{i}")),
+                -MostLength,
+                MostLength
+            );
+        _faults.Add(
+            new($"{Pointer}/{field}", $"Expected a list of at most {MostItems} pairs [x, y], found {Describe(list)}.")
+        );
         return [];
     }
 
@@ -173,8 +217,16 @@ public sealed class ObjectReader
         var list = new List<Point2>();
         foreach (var (e, pointer) in items)
         {
-            if (e.ValueKind != JsonValueKind.Array || e.GetArrayLength() != 2) { _faults.Add(new(pointer, $"Expected a pair [x, y], found {Describe(e)}.")); continue; }
-            if (ReadNumber(e[0], pointer + "/0", least, most) is { } x && ReadNumber(e[1], pointer + "/1", least, most) is { } y) list.Add(new(x, y));
+            if (e.ValueKind != JsonValueKind.Array || e.GetArrayLength() != 2)
+            {
+                _faults.Add(new(pointer, $"Expected a pair [x, y], found {Describe(e)}."));
+                continue;
+            }
+            if (
+                ReadNumber(e[0], pointer + "/0", least, most) is { } x
+                && ReadNumber(e[1], pointer + "/1", least, most) is { } y
+            )
+                list.Add(new(x, y));
         }
         return list;
     }
@@ -185,9 +237,15 @@ public sealed class ObjectReader
         var list = new List<(string, string)>();
         foreach (var (e, pointer) in Items(field))
         {
-            if (e.ValueKind == JsonValueKind.Array && e.GetArrayLength() == 2 && e[0].ValueKind == JsonValueKind.String && e[1].ValueKind == JsonValueKind.String)
+            if (
+                e.ValueKind == JsonValueKind.Array
+                && e.GetArrayLength() == 2
+                && e[0].ValueKind == JsonValueKind.String
+                && e[1].ValueKind == JsonValueKind.String
+            )
                 list.Add((e[0].GetString()!, e[1].GetString()!));
-            else _faults.Add(new(pointer, $"Expected a pair of ids [first, second], found {Describe(e)}."));
+            else
+                _faults.Add(new(pointer, $"Expected a pair of ids [first, second], found {Describe(e)}."));
         }
         return list;
     }
@@ -196,7 +254,8 @@ public sealed class ObjectReader
 
     public Polygon Polygon(string field)
     {
-        if (Has(field)) return ReadPolygon(field) ?? Unit;
+        if (Has(field))
+            return ReadPolygon(field) ?? Unit;
         Fault(field, "Missing: expected an outline of at least three [x, y] points.");
         return Unit;
     }
@@ -206,22 +265,34 @@ public sealed class ObjectReader
     {
         foreach (var name in _fields.Keys)
         {
-            if (_known.Contains(name) || name == "notes" || name.StartsWith("x-", StringComparison.Ordinal)) continue;
-            var near = _known.Select(k => (k, d: Distance(k, name))).Where(x => x.d <= 2 + name.Length / 6).OrderBy(x => x.d).Select(x => x.k).FirstOrDefault();
-            Fault(name, near is null ? $"Unknown field \"{name}\": remove it, or keep it as x-{name}." : $"Unknown field \"{name}\": did you mean \"{near}\"?");
+            if (_known.Contains(name) || name == "notes" || name.StartsWith("x-", StringComparison.Ordinal))
+                continue;
+            var near = _known
+                .Select(k => (k, d: Distance(k, name)))
+                .Where(x => x.d <= 2 + name.Length / 6)
+                .OrderBy(x => x.d)
+                .Select(x => x.k)
+                .FirstOrDefault();
+            Fault(
+                name,
+                near is null
+                    ? $"Unknown field \"{name}\": remove it, or keep it as x-{name}."
+                    : $"Unknown field \"{name}\": did you mean \"{near}\"?"
+            );
         }
     }
 
-    public static string Describe(JsonElement e) => e.ValueKind switch
-    {
-        JsonValueKind.String => $"the text \"{Short(e.GetString()!)}\"",
-        JsonValueKind.Number => $"the number {Short(e.GetRawText())}",
-        JsonValueKind.True => "true",
-        JsonValueKind.False => "false",
-        JsonValueKind.Null => "null",
-        JsonValueKind.Array => $"a list of {e.GetArrayLength()}",
-        _ => "an object",
-    };
+    public static string Describe(JsonElement e) =>
+        e.ValueKind switch
+        {
+            JsonValueKind.String => $"the text \"{Short(e.GetString()!)}\"",
+            JsonValueKind.Number => $"the number {Short(e.GetRawText())}",
+            JsonValueKind.True => "true",
+            JsonValueKind.False => "false",
+            JsonValueKind.Null => "null",
+            JsonValueKind.Array => $"a list of {e.GetArrayLength()}",
+            _ => "an object",
+        };
 
     private static readonly Polygon Unit = Core.Geometry.Polygon.Rectangle(default, 1, 1);
 
@@ -233,11 +304,21 @@ public sealed class ObjectReader
 
     private IEnumerable<(JsonElement Element, string Pointer)> Items(string field)
     {
-        if (!Find(field, out var e)) yield break;
-        if (e.ValueKind != JsonValueKind.Array) { Fault(field, $"Expected a list, found {Describe(e)}."); yield break; }
-        if (e.GetArrayLength() > MostItems) { Fault(field, $"Expected at most {MostItems} entries, found {e.GetArrayLength()}."); yield break; }
+        if (!Find(field, out var e))
+            yield break;
+        if (e.ValueKind != JsonValueKind.Array)
+        {
+            Fault(field, $"Expected a list, found {Describe(e)}.");
+            yield break;
+        }
+        if (e.GetArrayLength() > MostItems)
+        {
+            Fault(field, $"Expected at most {MostItems} entries, found {e.GetArrayLength()}.");
+            yield break;
+        }
         var i = 0;
-        foreach (var item in e.EnumerateArray()) yield return (item, $"{At(field)}/{i++}");
+        foreach (var item in e.EnumerateArray())
+            yield return (item, $"{At(field)}/{i++}");
     }
 
     private double? ReadNumber(JsonElement e, string pointer, double least, double most)
@@ -247,7 +328,8 @@ public sealed class ObjectReader
             _faults.Add(new(pointer, $"Expected a number{Range(least, most)}, found {Describe(e)}."));
             return null;
         }
-        if (n >= least && n <= most) return n;
+        if (n >= least && n <= most)
+            return n;
         _faults.Add(new(pointer, FormattableString.Invariant($"Expected a number{Range(least, most)}, found {n}.")));
         return null;
     }
@@ -256,26 +338,46 @@ public sealed class ObjectReader
     {
         var before = _faults.Count;
         var points = Points(field);
-        if (points.Count > 3 && points[0] == points[^1]) points.RemoveAt(points.Count - 1);
-        if (_faults.Count > before) return null;
-        if (points.Count < 3) { Fault(field, $"Expected at least three points, found {points.Count}."); return null; }
+        if (points.Count > 3 && points[0] == points[^1])
+            points.RemoveAt(points.Count - 1);
+        if (_faults.Count > before)
+            return null;
+        if (points.Count < 3)
+        {
+            Fault(field, $"Expected at least three points, found {points.Count}.");
+            return null;
+        }
         var polygon = new Polygon(points);
-        if (CrossesItself(points)) { Fault(field, "The outline crosses itself: list its corners in order."); return null; }
-        if (polygon.Area < 1e-6) { Fault(field, "The outline encloses no area."); return null; }
+        if (CrossesItself(points))
+        {
+            Fault(field, "The outline crosses itself: list its corners in order.");
+            return null;
+        }
+        if (polygon.Area < 1e-6)
+        {
+            Fault(field, "The outline encloses no area.");
+            return null;
+        }
         return polygon;
     }
 
     private static bool CrossesItself(List<Point2> p)
     {
         var n = p.Count;
-        if (n > 500) return false;
+        if (n > 500)
+            return false;
         for (var i = 0; i < n; i++)
         {
             for (var j = i + 2; j < n; j++)
             {
-                if (i == 0 && j == n - 1) continue;
-                Point2 a = p[i], b = p[(i + 1) % n], c = p[j], d = p[(j + 1) % n];
-                if ((b - a).Cross(c - a) * (b - a).Cross(d - a) < 0 && (d - c).Cross(a - c) * (d - c).Cross(b - c) < 0) return true;
+                if (i == 0 && j == n - 1)
+                    continue;
+                Point2 a = p[i],
+                    b = p[(i + 1) % n],
+                    c = p[j],
+                    d = p[(j + 1) % n];
+                if ((b - a).Cross(c - a) * (b - a).Cross(d - a) < 0 && (d - c).Cross(a - c) * (d - c).Cross(b - c) < 0)
+                    return true;
             }
         }
         return false;
@@ -298,7 +400,10 @@ public sealed class ObjectReader
             row[0] = i;
             for (var j = 1; j <= b.Length; j++)
             {
-                var cost = Math.Min(Math.Min(row[j], row[j - 1]) + 1, diagonal + (char.ToLowerInvariant(a[i - 1]) == char.ToLowerInvariant(b[j - 1]) ? 0 : 1));
+                var cost = Math.Min(
+                    Math.Min(row[j], row[j - 1]) + 1,
+                    diagonal + (char.ToLowerInvariant(a[i - 1]) == char.ToLowerInvariant(b[j - 1]) ? 0 : 1)
+                );
                 (diagonal, row[j]) = (row[j], cost);
             }
         }

@@ -1,7 +1,24 @@
 namespace FaithfulBracket.Formats.Layouts;
 
 /// <summary>What a column of a table may hold.</summary>
-public enum Column { What, Id, X, Y, Rotation, Face, Height, Diameter, Width, Depth, Kind, Slot, SlotAngle, Plated, Package }
+public enum Column
+{
+    What,
+    Id,
+    X,
+    Y,
+    Rotation,
+    Face,
+    Height,
+    Diameter,
+    Width,
+    Depth,
+    Kind,
+    Slot,
+    SlotAngle,
+    Plated,
+    Package,
+}
 
 /// <summary>What the columns of one kind of table mean.</summary>
 /// <param name="Columns">Index of each column that is used, from 0.</param>
@@ -14,4 +31,13 @@ public sealed record ColumnMap(IReadOnlyDictionary<Column, int> Columns, LengthU
 /// <param name="Rows">The first rows below the header.</param>
 /// <param name="Columns">As told, or as understood by name.</param>
 /// <param name="Told">Whether somebody said what the columns mean.</param>
-public sealed record TableLook(string File, int Line, string Signature, IReadOnlyList<string> Headers, IReadOnlyList<IReadOnlyList<string>> Rows, IReadOnlyDictionary<Column, int> Columns, LengthUnit? Units, bool Told);
+public sealed record TableLook(
+    string File,
+    int Line,
+    string Signature,
+    IReadOnlyList<string> Headers,
+    IReadOnlyList<IReadOnlyList<string>> Rows,
+    IReadOnlyDictionary<Column, int> Columns,
+    LengthUnit? Units,
+    bool Told
+);

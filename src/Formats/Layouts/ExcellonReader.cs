@@ -12,12 +12,21 @@ internal sealed partial class ExcellonReader
     private readonly Dictionary<int, double> _tools = [];
     private readonly List<(int Tool, double Value, int Line)> _toolTexts = [];
     private LengthUnit? _unit;
-    private int? _integers, _decimals;
+    private int? _integers,
+        _decimals;
     private bool? _leadingKept;
     private bool? _plated;
-    private bool _incremental, _routing, _down, _header = true, _assumedFormat;
-    private int _tool = -1, _line;
-    private double _x, _y, _offsetX, _offsetY;
+    private bool _incremental,
+        _routing,
+        _down,
+        _header = true,
+        _assumedFormat;
+    private int _tool = -1,
+        _line;
+    private double _x,
+        _y,
+        _offsetX,
+        _offsetY;
     private (double X, double Y)? _routeStart;
 
     [GeneratedRegex(@"^(G0?[0-3]|G05)?\s*[XY][-+]?[\d.,]+")]
@@ -36,16 +45,21 @@ internal sealed partial class ExcellonReader
     private static partial Regex DigitsPattern();
 
     /// <summary>Tool tables some programs write as remarks: "Holesize 2. = 31.5 …" and the like.</summary>
-    [GeneratedRegex(@"^;\s*(?:T|Tool\s*|Holesize\s+)(\d+)\.?\s*[=:]?\s*(?:C|D|dia\w*\s*[=:]?)?\s*([\d.]+)", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"^;\s*(?:T|Tool\s*|Holesize\s+)(\d+)\.?\s*[=:]?\s*(?:C|D|dia\w*\s*[=:]?)?\s*([\d.]+)",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex RemarkToolPattern();
 
-    private ExcellonReader(TextFile file, LayoutOptions options, LayoutDraft draft) => (_file, _options, _draft) = (file, options, draft);
+    private ExcellonReader(TextFile file, LayoutOptions options, LayoutDraft draft) =>
+        (_file, _options, _draft) = (file, options, draft);
 
     public static bool IsCoordinate(string line) => CoordinatePattern().IsMatch(line);
 
     public static bool IsTool(string line) => SelectPattern().IsMatch(line);
 
-    public static void Read(TextFile file, LayoutOptions options, LayoutDraft draft) => new ExcellonReader(file, options, draft).Run();
+    public static void Read(TextFile file, LayoutOptions options, LayoutDraft draft) =>
+        new ExcellonReader(file, options, draft).Run();
 
     private void Run()
     {
@@ -55,12 +69,16 @@ internal sealed partial class ExcellonReader
         for (_line = 1; _line <= _file.Lines.Count; _line++)
         {
             var text = _file.Lines[_line - 1].Trim();
-            if (text.Length == 0) continue;
-            if (text.StartsWith(';')) continue;
-            if (text is "M30" or "M00") break;
+            if (text.Length == 0)
+                continue;
+            if (text.StartsWith(';'))
+                continue;
+            if (text is "M30" or "M00")
+                break;
             Command(text.ToUpperInvariant());
         }
-        if (_draft.Holes.Count == before) _draft.Warn(_file, 1, "No hole is drilled in this file.");
+        if (_draft.Holes.Count == before)
+            _draft.Warn(_file, 1, "No hole is drilled in this file.");
     }
 
     /// <summary>Units, number format and tool sizes are settled before any hole is read; some programs write them late.</summary>
@@ -70,18 +88,38 @@ internal sealed partial class ExcellonReader
         {
             var text = _file.Lines[i].Trim();
             var upper = text.ToUpperInvariant();
-            if (text.StartsWith(';')) Remark(text, upper, i + 1);
-            else if (upper.StartsWith("METRIC", StringComparison.Ordinal) || upper.StartsWith("INCH", StringComparison.Ordinal)) UnitLine(upper);
-            else if (upper is "M71") _unit ??= LengthUnit.Mm;
-            else if (upper is "M72") _unit ??= LengthUnit.Inch;
-            else if (ToolPattern().Match(upper) is { Success: true } t) _toolTexts.Add((int.Parse(t.Groups[1].Value, CultureInfo.InvariantCulture), double.Parse(t.Groups[2].Value, CultureInfo.InvariantCulture), i + 1));
+            if (text.StartsWith(';'))
+                Remark(text, upper, i + 1);
+            else if (
+                upper.StartsWith("METRIC", StringComparison.Ordinal)
+                || upper.StartsWith("INCH", StringComparison.Ordinal)
+            )
+                UnitLine(upper);
+            else if (upper is "M71")
+                _unit ??= LengthUnit.Mm;
+            else if (upper is "M72")
+                _unit ??= LengthUnit.Inch;
+            else if (ToolPattern().Match(upper) is { Success: true } t)
+                _toolTexts.Add(
+                    (
+                        int.Parse(t.Groups[1].Value, CultureInfo.InvariantCulture),
+                        double.Parse(t.Groups[2].Value, CultureInfo.InvariantCulture),
+                        i + 1
+                    )
+                );
         }
-        if (_options.Units is { } forced) { _unit = forced; _draft.Assume($"{_file.Name}: units taken as {Name(forced)}, as asked."); }
+        if (_options.Units is { } forced)
+        {
+            _unit = forced;
+            _draft.Assume($"{_file.Name}: units taken as {Name(forced)}, as asked.");
+        }
         else if (_unit is null)
         {
             // a drill of more than half an inch is not likely: sizes tell the unit when nothing else does
             _unit = _toolTexts.Count > 0 && _toolTexts.Min(t => t.Value) >= 0.15 ? LengthUnit.Mm : LengthUnit.Inch;
-            _draft.Assume($"{_file.Name}: no unit is stated; taken as {Name(_unit.Value)} from the drill sizes. Override with units=.");
+            _draft.Assume(
+                $"{_file.Name}: no unit is stated; taken as {Name(_unit.Value)} from the drill sizes. Override with units=."
+            );
         }
         if (_options.DecimalDigits is { } d)
         {
@@ -89,28 +127,54 @@ internal sealed partial class ExcellonReader
             _draft.Assume($"{_file.Name}: numbers without a point read as {_integers}.{_decimals} digits, as asked.");
         }
         _draft.Units ??= _unit;
-        foreach (var (tool, value, _) in _toolTexts) _tools[tool] = value * _unit.Value.ToMm();
+        foreach (var (tool, value, _) in _toolTexts)
+            _tools[tool] = value * _unit.Value.ToMm();
     }
 
-    private static string Name(LengthUnit u) => u switch { LengthUnit.Mm => "mm", LengthUnit.Inch => "inches", _ => "mil" };
+    private static string Name(LengthUnit u) =>
+        u switch
+        {
+            LengthUnit.Mm => "mm",
+            LengthUnit.Inch => "inches",
+            _ => "mil",
+        };
 
     private void Remark(string text, string upper, int line)
     {
         if (upper.Contains("FORMAT", StringComparison.Ordinal))
         {
-            if (DigitsPattern().Match(upper) is { Success: true } m) (_integers, _decimals) = (m.Groups[1].Value[0] - '0', m.Groups[2].Value[0] - '0');
-            if (upper.Contains("METRIC", StringComparison.Ordinal)) _unit ??= LengthUnit.Mm;
-            else if (upper.Contains("INCH", StringComparison.Ordinal)) _unit ??= LengthUnit.Inch;
-            if (upper.Contains("SUPPRESS LEADING", StringComparison.Ordinal)) _leadingKept ??= false;
-            if (upper.Contains("SUPPRESS TRAILING", StringComparison.Ordinal) || upper.Contains("KEEP ZEROS", StringComparison.Ordinal)) _leadingKept ??= true;
+            if (DigitsPattern().Match(upper) is { Success: true } m)
+                (_integers, _decimals) = (m.Groups[1].Value[0] - '0', m.Groups[2].Value[0] - '0');
+            if (upper.Contains("METRIC", StringComparison.Ordinal))
+                _unit ??= LengthUnit.Mm;
+            else if (upper.Contains("INCH", StringComparison.Ordinal))
+                _unit ??= LengthUnit.Inch;
+            if (upper.Contains("SUPPRESS LEADING", StringComparison.Ordinal))
+                _leadingKept ??= false;
+            if (
+                upper.Contains("SUPPRESS TRAILING", StringComparison.Ordinal)
+                || upper.Contains("KEEP ZEROS", StringComparison.Ordinal)
+            )
+                _leadingKept ??= true;
         }
-        if (upper.Contains("NON_PLATED", StringComparison.Ordinal) || upper.Contains("NONPLATED", StringComparison.Ordinal) || upper.Contains("NON-PLATED", StringComparison.Ordinal)) _plated = false;
-        else if (upper.Contains("MIXEDPLATING", StringComparison.Ordinal)) _plated = null;
-        else if (upper.Contains("PLATED", StringComparison.Ordinal)) _plated = true;
-        if (RemarkToolPattern().Match(text) is { Success: true } t && !_toolTexts.Any(x => x.Tool == int.Parse(t.Groups[1].Value, CultureInfo.InvariantCulture)))
+        if (
+            upper.Contains("NON_PLATED", StringComparison.Ordinal)
+            || upper.Contains("NONPLATED", StringComparison.Ordinal)
+            || upper.Contains("NON-PLATED", StringComparison.Ordinal)
+        )
+            _plated = false;
+        else if (upper.Contains("MIXEDPLATING", StringComparison.Ordinal))
+            _plated = null;
+        else if (upper.Contains("PLATED", StringComparison.Ordinal))
+            _plated = true;
+        if (
+            RemarkToolPattern().Match(text) is { Success: true } t
+            && !_toolTexts.Any(x => x.Tool == int.Parse(t.Groups[1].Value, CultureInfo.InvariantCulture))
+        )
         {
             var value = double.Parse(t.Groups[2].Value, CultureInfo.InvariantCulture);
-            if (upper.Contains("MILS", StringComparison.Ordinal)) value *= (_unit ?? LengthUnit.Inch) == LengthUnit.Mm ? 0.0254 : 0.001;
+            if (upper.Contains("MILS", StringComparison.Ordinal))
+                value *= (_unit ?? LengthUnit.Inch) == LengthUnit.Mm ? 0.0254 : 0.001;
             _toolTexts.Add((int.Parse(t.Groups[1].Value, CultureInfo.InvariantCulture), value, line));
         }
     }
@@ -120,52 +184,163 @@ internal sealed partial class ExcellonReader
         _unit ??= upper.StartsWith('M') ? LengthUnit.Mm : LengthUnit.Inch;
         foreach (var word in upper.Split(',').Skip(1))
         {
-            if (word.Trim() == "LZ") _leadingKept ??= true;
-            else if (word.Trim() == "TZ") _leadingKept ??= false;
-            else if (word.Contains('.') && word.All(c => c is '0' or '.')) (_integers, _decimals) = (word.IndexOf('.', StringComparison.Ordinal), word.Length - word.IndexOf('.', StringComparison.Ordinal) - 1);
+            if (word.Trim() == "LZ")
+                _leadingKept ??= true;
+            else if (word.Trim() == "TZ")
+                _leadingKept ??= false;
+            else if (word.Contains('.') && word.All(c => c is '0' or '.'))
+                (_integers, _decimals) = (
+                    word.IndexOf('.', StringComparison.Ordinal),
+                    word.Length - word.IndexOf('.', StringComparison.Ordinal) - 1
+                );
         }
     }
 
     private void Command(string text)
     {
-        if (text == "M48") return;
-        if (text is "%" or "M95") { _header = false; return; }
-        if (text.StartsWith("ICI", StringComparison.Ordinal)) { _incremental = text.Contains("ON", StringComparison.Ordinal); return; }
+        if (text == "M48")
+            return;
+        if (text is "%" or "M95")
+        {
+            _header = false;
+            return;
+        }
+        if (text.StartsWith("ICI", StringComparison.Ordinal))
+        {
+            _incremental = text.Contains("ON", StringComparison.Ordinal);
+            return;
+        }
         // some programs never end the header: the first bare tool or hole does
-        if (_header && (IsCoordinate(text) || SelectPattern().Match(text) is { Success: true } bare && bare.Length == text.Length)) _header = false;
-        if (_header || ToolPattern().IsMatch(text)) { if (!_header && SelectPattern().Match(text) is { Success: true } own) Select(int.Parse(own.Groups[1].Value, CultureInfo.InvariantCulture)); return; }
-        if (text is "G90") { _incremental = false; return; }
-        if (text is "G91") { _incremental = true; return; }
-        if (text is "G05" or "G81") { _routing = _down = false; return; }
-        if (text is "M15") { _down = true; _routeStart = (_x, _y); return; }
-        if (text is "M16" or "M17") { _down = false; return; }
-        if (text.StartsWith("G93", StringComparison.Ordinal)) { var (ox, oy) = Words(text[3..], 0, 0, false); (_offsetX, _offsetY) = (ox, oy); return; }
+        if (
+            _header
+            && (
+                IsCoordinate(text)
+                || SelectPattern().Match(text) is { Success: true } bare && bare.Length == text.Length
+            )
+        )
+            _header = false;
+        if (_header || ToolPattern().IsMatch(text))
+        {
+            if (!_header && SelectPattern().Match(text) is { Success: true } own)
+                Select(int.Parse(own.Groups[1].Value, CultureInfo.InvariantCulture));
+            return;
+        }
+        if (text is "G90")
+        {
+            _incremental = false;
+            return;
+        }
+        if (text is "G91")
+        {
+            _incremental = true;
+            return;
+        }
+        if (text is "G05" or "G81")
+        {
+            _routing = _down = false;
+            return;
+        }
+        if (text is "M15")
+        {
+            _down = true;
+            _routeStart = (_x, _y);
+            return;
+        }
+        if (text is "M16" or "M17")
+        {
+            _down = false;
+            return;
+        }
+        if (text.StartsWith("G93", StringComparison.Ordinal))
+        {
+            var (ox, oy) = Words(text[3..], 0, 0, false);
+            (_offsetX, _offsetY) = (ox, oy);
+            return;
+        }
         if (SelectPattern().Match(text) is { Success: true } select)
         {
             Select(int.Parse(select.Groups[1].Value, CultureInfo.InvariantCulture));
             var rest = text[select.Length..];
-            if (!IsCoordinate(rest)) return;
+            if (!IsCoordinate(rest))
+                return;
             text = rest;
         }
-        if (text.StartsWith('R') && text.Length > 1 && char.IsDigit(text[1])) { Repeat(text); return; }
-        if (text.StartsWith("G00", StringComparison.Ordinal) || text.StartsWith("G0X", StringComparison.Ordinal)) { _routing = true; _down = false; Go(text[(text[2] == '0' ? 3 : 2)..]); return; }
-        if (text.StartsWith("G01", StringComparison.Ordinal) || text.StartsWith("G1X", StringComparison.Ordinal)) { Rout(text[(text[2] == '1' ? 3 : 2)..]); return; }
-        if (text.StartsWith("G02", StringComparison.Ordinal) || text.StartsWith("G03", StringComparison.Ordinal)) { _draft.Warn(_file, _line, "A routed arc is left out."); Go(text[3..]); return; }
-        if (text.IndexOf("G85", StringComparison.Ordinal) is > 0 and var at) { Slot(text[..at], text[(at + 3)..]); return; }
-        if (IsCoordinate(text)) { if (_routing && _down) { Rout(text); return; } Go(text); if (!_routing) Drill(); return; }
-        if (text is "M01" or "M02" or "M25" || text.StartsWith("M02X", StringComparison.Ordinal)) { _draft.Warn(_file, _line, "A repeated pattern is left out: export without step and repeat."); return; }
-        if (KnownAndIdle(text)) return;
+        if (text.StartsWith('R') && text.Length > 1 && char.IsDigit(text[1]))
+        {
+            Repeat(text);
+            return;
+        }
+        if (text.StartsWith("G00", StringComparison.Ordinal) || text.StartsWith("G0X", StringComparison.Ordinal))
+        {
+            _routing = true;
+            _down = false;
+            Go(text[(text[2] == '0' ? 3 : 2)..]);
+            return;
+        }
+        if (text.StartsWith("G01", StringComparison.Ordinal) || text.StartsWith("G1X", StringComparison.Ordinal))
+        {
+            Rout(text[(text[2] == '1' ? 3 : 2)..]);
+            return;
+        }
+        if (text.StartsWith("G02", StringComparison.Ordinal) || text.StartsWith("G03", StringComparison.Ordinal))
+        {
+            _draft.Warn(_file, _line, "A routed arc is left out.");
+            Go(text[3..]);
+            return;
+        }
+        if (text.IndexOf("G85", StringComparison.Ordinal) is > 0 and var at)
+        {
+            Slot(text[..at], text[(at + 3)..]);
+            return;
+        }
+        if (IsCoordinate(text))
+        {
+            if (_routing && _down)
+            {
+                Rout(text);
+                return;
+            }
+            Go(text);
+            if (!_routing)
+                Drill();
+            return;
+        }
+        if (text is "M01" or "M02" or "M25" || text.StartsWith("M02X", StringComparison.Ordinal))
+        {
+            _draft.Warn(_file, _line, "A repeated pattern is left out: export without step and repeat.");
+            return;
+        }
+        if (KnownAndIdle(text))
+            return;
         _draft.Warn(_file, _line, $"\"{LayoutReader.Short(text)}\" is not understood and left out.");
     }
 
     private static bool KnownAndIdle(string text) =>
-        text.StartsWith("FMAT", StringComparison.Ordinal) || text.StartsWith("VER", StringComparison.Ordinal) || text.StartsWith("M47", StringComparison.Ordinal) || text.StartsWith("M97", StringComparison.Ordinal)
-        || text.StartsWith("METRIC", StringComparison.Ordinal) || text.StartsWith("INCH", StringComparison.Ordinal) || text is "M71" or "M72" or "G40" or "G41" or "G42" or "M06" or "M08" or "M09" or "ATC,ON" or "ATC,OFF" or "DETECT,ON" or "DETECT,OFF";
+        text.StartsWith("FMAT", StringComparison.Ordinal)
+        || text.StartsWith("VER", StringComparison.Ordinal)
+        || text.StartsWith("M47", StringComparison.Ordinal)
+        || text.StartsWith("M97", StringComparison.Ordinal)
+        || text.StartsWith("METRIC", StringComparison.Ordinal)
+        || text.StartsWith("INCH", StringComparison.Ordinal)
+        || text
+            is "M71"
+                or "M72"
+                or "G40"
+                or "G41"
+                or "G42"
+                or "M06"
+                or "M08"
+                or "M09"
+                or "ATC,ON"
+                or "ATC,OFF"
+                or "DETECT,ON"
+                or "DETECT,OFF";
 
     private void Select(int tool)
     {
         _tool = tool;
-        if (tool > 0 && !_tools.ContainsKey(tool)) _draft.Warn(_file, _line, $"Tool T{tool} has no size in this file: its holes come without a diameter.");
+        if (tool > 0 && !_tools.ContainsKey(tool))
+            _draft.Warn(_file, _line, $"Tool T{tool} has no size in this file: its holes come without a diameter.");
     }
 
     private double? Diameter => _tools.TryGetValue(_tool, out var d) ? d : null;
@@ -176,7 +351,8 @@ internal sealed partial class ExcellonReader
 
     private void Add(LayoutHole hole)
     {
-        if (_draft.Holes.Count > LayoutDraft.MostItems) throw _file.Refuse(_line, $"more than {LayoutDraft.MostItems} holes.");
+        if (_draft.Holes.Count > LayoutDraft.MostItems)
+            throw _file.Refuse(_line, $"more than {LayoutDraft.MostItems} holes.");
         _draft.Holes.Add(hole with { X = Math.Round(hole.X, 6), Y = Math.Round(hole.Y, 6) });
     }
 
@@ -192,24 +368,41 @@ internal sealed partial class ExcellonReader
     {
         var length = Math.Sqrt((x1 - x0) * (x1 - x0) + (y1 - y0) * (y1 - y0));
         var angle = Math.Atan2(y1 - y0, x1 - x0) * 180 / Math.PI;
-        Add(length < 1e-6 ? new(x0 + _offsetX, y0 + _offsetY, Diameter, _plated)
-            : new((x0 + x1) / 2 + _offsetX, (y0 + y1) / 2 + _offsetY, Diameter, _plated, Math.Round(length, 6), Math.Round((angle + 180) % 180, 6)));
+        Add(
+            length < 1e-6
+                ? new(x0 + _offsetX, y0 + _offsetY, Diameter, _plated)
+                : new(
+                    (x0 + x1) / 2 + _offsetX,
+                    (y0 + y1) / 2 + _offsetY,
+                    Diameter,
+                    _plated,
+                    Math.Round(length, 6),
+                    Math.Round((angle + 180) % 180, 6)
+                )
+        );
     }
 
     private void Rout(string words)
     {
         var (x0, y0) = (_x, _y);
         Go(words);
-        if (_down || _routeStart is null) AddSlot(x0, y0, _x, _y);
+        if (_down || _routeStart is null)
+            AddSlot(x0, y0, _x, _y);
     }
 
     private void Repeat(string text)
     {
         var count = new string([.. text.Skip(1).TakeWhile(char.IsDigit)]);
         var n = int.Parse(count, CultureInfo.InvariantCulture);
-        if (n > 10_000) throw _file.Refuse(_line, $"{n} repeats are more than 10 000.");
+        if (n > 10_000)
+            throw _file.Refuse(_line, $"{n} repeats are more than 10 000.");
         var (dx, dy) = Words(text[(1 + count.Length)..], 0, 0, false);
-        for (var k = 0; k < n; k++) { _x += dx; _y += dy; Drill(); }
+        for (var k = 0; k < n; k++)
+        {
+            _x += dx;
+            _y += dy;
+            Drill();
+        }
     }
 
     private (double X, double Y) Words(string text, double x, double y, bool incremental)
@@ -218,10 +411,13 @@ internal sealed partial class ExcellonReader
         foreach (Match m in WordPattern().Matches(text))
         {
             var value = Length(m.Groups[2].Value);
-            if (m.Groups[1].Value == "X") (x, any) = (incremental ? x + value : value, true);
-            else if (m.Groups[1].Value == "Y") (y, any) = (incremental ? y + value : value, true);
+            if (m.Groups[1].Value == "X")
+                (x, any) = (incremental ? x + value : value, true);
+            else if (m.Groups[1].Value == "Y")
+                (y, any) = (incremental ? y + value : value, true);
         }
-        if (!any) throw _file.Refuse(_line, $"expected X or Y with a number, found \"{LayoutReader.Short(text)}\".");
+        if (!any)
+            throw _file.Refuse(_line, $"expected X or Y with a number, found \"{LayoutReader.Short(text)}\".");
         return (x, y);
     }
 
@@ -230,23 +426,34 @@ internal sealed partial class ExcellonReader
         var unit = _unit!.Value;
         if (number.Contains('.'))
         {
-            if (!double.TryParse(number, NumberStyles.Float, CultureInfo.InvariantCulture, out var v)) throw _file.Refuse(_line, $"\"{number}\" is no number.");
+            if (!double.TryParse(number, NumberStyles.Float, CultureInfo.InvariantCulture, out var v))
+                throw _file.Refuse(_line, $"\"{number}\" is no number.");
             return v * unit.ToMm();
         }
         var (integers, decimals) = Format(unit);
         var digits = number.TrimStart('+', '-');
-        if (digits.Length == 0 || digits.Length > 15) throw _file.Refuse(_line, $"\"{number}\" is no number.");
-        if (_leadingKept == true && digits.Length < integers + decimals) digits = digits.PadRight(integers + decimals, '0');
+        if (digits.Length == 0 || digits.Length > 15)
+            throw _file.Refuse(_line, $"\"{number}\" is no number.");
+        if (_leadingKept == true && digits.Length < integers + decimals)
+            digits = digits.PadRight(integers + decimals, '0');
         var value = long.Parse(digits, CultureInfo.InvariantCulture) / Math.Pow(10, decimals);
         return (number[0] == '-' ? -value : value) * unit.ToMm();
     }
 
     private (int Integers, int Decimals) Format(LengthUnit unit)
     {
-        var format = _decimals is { } d ? (_integers ?? (unit == LengthUnit.Mm ? 3 : 2), d) : unit == LengthUnit.Mm ? (3, 3) : unit == LengthUnit.Inch ? (2, 4) : (5, 1);
-        if (_assumedFormat) return format;
+        var format =
+            _decimals is { } d ? (_integers ?? (unit == LengthUnit.Mm ? 3 : 2), d)
+            : unit == LengthUnit.Mm ? (3, 3)
+            : unit == LengthUnit.Inch ? (2, 4)
+            : (5, 1);
+        if (_assumedFormat)
+            return format;
         _assumedFormat = true;
-        if (_decimals is null) _draft.Assume($"{_file.Name}: numbers have no decimal point and no format is stated; read as {format.Item1}.{format.Item2} digits in {Name(unit)}. Override with digits=.");
+        if (_decimals is null)
+            _draft.Assume(
+                $"{_file.Name}: numbers have no decimal point and no format is stated; read as {format.Item1}.{format.Item2} digits in {Name(unit)}. Override with digits=."
+            );
         if (_leadingKept is null)
         {
             _draft.Assume($"{_file.Name}: which zeros are left out is not stated; taken as leading zeros left out.");

@@ -10,40 +10,98 @@ public sealed record LayoutNames(string Id, string Maker, string Model, string B
 /// <summary>A board document out of layout files.</summary>
 public static class LayoutBoard
 {
-    private const double RimMm = 3, UnknownSizeMm = 2, UnknownThicknessMm = 1.6;
+    private const double RimMm = 3,
+        UnknownSizeMm = 2,
+        UnknownThicknessMm = 1.6;
 
     /// <exception cref="Core.InputException">The named die is not among the parts, or there is nothing to make a board of.</exception>
     public static Board From(LayoutResult layout, LayoutNames names)
     {
-        var die = names.Die is null ? null : layout.Parts.FirstOrDefault(p => p.Id == names.Die) ?? throw new Core.InputException("/die", $"\"{names.Die}\" is not among the parts of these files.");
+        var die = names.Die is null
+            ? null
+            : layout.Parts.FirstOrDefault(p => p.Id == names.Die)
+                ?? throw new Core.InputException("/die", $"\"{names.Die}\" is not among the parts of these files.");
         var origin = die is null ? default : new Point2(die.X, die.Y);
-        var points = layout.Holes.Select(h => new Point2(h.X, h.Y)).Concat(layout.Parts.Select(p => new Point2(p.X, p.Y))).ToList();
-        if (layout.Outline is null && points.Count < 2) throw new Core.InputException("/files", "The files hold no outline and fewer than two holes and parts: there is nothing to make a board of.");
+        var points = layout
+            .Holes.Select(h => new Point2(h.X, h.Y))
+            .Concat(layout.Parts.Select(p => new Point2(p.X, p.Y)))
+            .ToList();
+        if (layout.Outline is null && points.Count < 2)
+            throw new Core.InputException(
+                "/files",
+                "The files hold no outline and fewer than two holes and parts: there is nothing to make a board of."
+            );
         var outline = layout.Outline ?? Around(points);
         return new()
         {
-            Id = names.Id, Maker = names.Maker, Model = names.Model, BoardCode = names.BoardCode, Revision = names.Revision, Kind = BoardKind.GraphicsCard,
-            Outline = new([.. outline.Points.Select(p => p - origin)]), ThicknessMm = layout.ThicknessMm ?? UnknownThicknessMm, Evidence = EvidenceGrade.B,
-            Holes = [.. layout.Holes.Where(h => h.DiameterMm is > 0).Select((h, i) => new BoardHole($"H{i + 1}", h.X - origin.X, h.Y - origin.Y, h.DiameterMm!.Value, HoleRole.Perimeter, h.SlotMm ?? 0, h.SlotDeg ?? 0))],
-            Parts = [.. layout.Parts.DistinctBy(p => p.Id).Select(p => new Part
-            {
-                Id = p.Id, Kind = p.Id == names.Die ? PartKind.Die : p.Kind ?? PartKind.Other, Face = p.Face, X = p.X - origin.X, Y = p.Y - origin.Y, RotationDeg = p.RotationDeg,
-                WidthMm = p.WidthMm is > 0 ? p.WidthMm.Value : UnknownSizeMm, DepthMm = p.DepthMm is > 0 ? p.DepthMm.Value : UnknownSizeMm, HeightMm = p.HeightMm ?? 0, Cool = p.Id == names.Die ? Cooling.Must : Cooling.No,
-            })],
+            Id = names.Id,
+            Maker = names.Maker,
+            Model = names.Model,
+            BoardCode = names.BoardCode,
+            Revision = names.Revision,
+            Kind = BoardKind.GraphicsCard,
+            Outline = new([.. outline.Points.Select(p => p - origin)]),
+            ThicknessMm = layout.ThicknessMm ?? UnknownThicknessMm,
+            Evidence = EvidenceGrade.B,
+            Holes =
+            [
+                .. layout
+                    .Holes.Where(h => h.DiameterMm is > 0)
+                    .Select(
+                        (h, i) =>
+                            new BoardHole(
+                                $"H{i + 1}",
+                                h.X - origin.X,
+                                h.Y - origin.Y,
+                                h.DiameterMm!.Value,
+                                HoleRole.Perimeter,
+                                h.SlotMm ?? 0,
+                                h.SlotDeg ?? 0
+                            )
+                    ),
+            ],
+            Parts =
+            [
+                .. layout
+                    .Parts.DistinctBy(p => p.Id)
+                    .Select(p => new Part
+                    {
+                        Id = p.Id,
+                        Kind = p.Id == names.Die ? PartKind.Die : p.Kind ?? PartKind.Other,
+                        Face = p.Face,
+                        X = p.X - origin.X,
+                        Y = p.Y - origin.Y,
+                        RotationDeg = p.RotationDeg,
+                        WidthMm = p.WidthMm is > 0 ? p.WidthMm.Value : UnknownSizeMm,
+                        DepthMm = p.DepthMm is > 0 ? p.DepthMm.Value : UnknownSizeMm,
+                        HeightMm = p.HeightMm ?? 0,
+                        Cool = p.Id == names.Die ? Cooling.Must : Cooling.No,
+                    }),
+            ],
         };
     }
 
     /// <summary>What a board made of this layout takes for granted because the files do not say it.</summary>
     public static IEnumerable<string> TakenForGranted(LayoutResult layout)
     {
-        static string Names(IEnumerable<LayoutPart> parts) => parts.Select(p => p.Id).ToList() is var ids && ids.Count > 6 ? $"{string.Join(", ", ids.Take(6))} and {ids.Count - 6} more" : string.Join(", ", ids);
+        static string Names(IEnumerable<LayoutPart> parts) =>
+            parts.Select(p => p.Id).ToList() is var ids && ids.Count > 6
+                ? $"{string.Join(", ", ids.Take(6))} and {ids.Count - 6} more"
+                : string.Join(", ", ids);
         if (layout.Parts.Where(p => p.HeightMm is null).ToList() is { Count: > 0 } flat)
             yield return $"No height is stated for {Names(flat)}: they are drawn flat. Measure what lies under a block before you trust a verdict.";
         if (layout.Parts.Where(p => p.WidthMm is null or <= 0).ToList() is { Count: > 0 } small)
-            yield return FormattableString.Invariant($"No size is stated for {Names(small)}: drawn {UnknownSizeMm:0} × {UnknownSizeMm:0} mm.");
-        if (layout.Holes.Count(h => h.DiameterMm is not > 0) is > 0 and var nameless) yield return $"{nameless} {(nameless == 1 ? "hole" : "holes")} without a diameter left out.";
-        if (layout.ThicknessMm is null) yield return FormattableString.Invariant($"No thickness is stated: taken as {UnknownThicknessMm:0.0} mm.");
-        if (layout.Outline is null) yield return FormattableString.Invariant($"No outline is stated: a rectangle {RimMm:0} mm round everything.");
+            yield return FormattableString.Invariant(
+                $"No size is stated for {Names(small)}: drawn {UnknownSizeMm:0} × {UnknownSizeMm:0} mm."
+            );
+        if (layout.Holes.Count(h => h.DiameterMm is not > 0) is > 0 and var nameless)
+            yield return $"{nameless} {(nameless == 1 ? "hole" : "holes")} without a diameter left out.";
+        if (layout.ThicknessMm is null)
+            yield return FormattableString.Invariant($"No thickness is stated: taken as {UnknownThicknessMm:0.0} mm.");
+        if (layout.Outline is null)
+            yield return FormattableString.Invariant(
+                $"No outline is stated: a rectangle {RimMm:0} mm round everything."
+            );
     }
 
     private static Polygon Around(List<Point2> points)

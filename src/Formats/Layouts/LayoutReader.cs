@@ -7,14 +7,23 @@ public static class LayoutReader
 {
     public const int MostFiles = 20;
 
-    private enum Kind { Excellon, IdfBoard, IdfLibrary, Dxf, Table }
+    private enum Kind
+    {
+        Excellon,
+        IdfBoard,
+        IdfLibrary,
+        Dxf,
+        Table,
+    }
 
     /// <exception cref="InputException">A file can't be read; nothing of the others is kept.</exception>
     public static LayoutResult Read(IReadOnlyList<LayoutFile> files, LayoutOptions? options = null)
     {
         options ??= new();
-        if (files.Count == 0) throw new InputException("/files", "Expected at least one file in the field \"files\".");
-        if (files.Count > MostFiles) throw new InputException("/files", $"Expected at most {MostFiles} files, found {files.Count}.");
+        if (files.Count == 0)
+            throw new InputException("/files", "Expected at least one file in the field \"files\".");
+        if (files.Count > MostFiles)
+            throw new InputException("/files", $"Expected at most {MostFiles} files, found {files.Count}.");
         var draft = new LayoutDraft();
         var faults = new List<InputFault>();
         for (var i = 0; i < files.Count; i++)
@@ -24,27 +33,67 @@ public static class LayoutReader
                 var text = new TextFile(files[i].Name, files[i].Content, $"/files/{i}");
                 switch (KindOf(text))
                 {
-                    case Kind.Excellon: ExcellonReader.Read(text, options, draft); break;
-                    case Kind.IdfBoard: IdfReader.ReadBoard(text, options, draft); break;
-                    case Kind.IdfLibrary: IdfReader.ReadLibrary(text, draft); break;
-                    case Kind.Dxf: DxfReader.Read(text, options, draft); break;
-                    default: TableReader.Read(text, options, draft); break;
+                    case Kind.Excellon:
+                        ExcellonReader.Read(text, options, draft);
+                        break;
+                    case Kind.IdfBoard:
+                        IdfReader.ReadBoard(text, options, draft);
+                        break;
+                    case Kind.IdfLibrary:
+                        IdfReader.ReadLibrary(text, draft);
+                        break;
+                    case Kind.Dxf:
+                        DxfReader.Read(text, options, draft);
+                        break;
+                    default:
+                        TableReader.Read(text, options, draft);
+                        break;
                 }
-                if (draft.Holes.Count + draft.Parts.Count > LayoutDraft.MostItems) throw new InputException(text.Pointer, $"{text.Name}: more than {LayoutDraft.MostItems} holes and parts.");
+                if (draft.Holes.Count + draft.Parts.Count > LayoutDraft.MostItems)
+                    throw new InputException(
+                        text.Pointer,
+                        $"{text.Name}: more than {LayoutDraft.MostItems} holes and parts."
+                    );
             }
-            catch (InputException e) { faults.AddRange(e.Faults); }
+            catch (InputException e)
+            {
+                faults.AddRange(e.Faults);
+            }
             // what no check foresaw in a broken file: numbers past all range, outlines without area
-            catch (Exception e) when (e is FormatException or OverflowException or ArgumentException) { faults.Add(new($"/files/{i}", $"{files[i].Name}: a number in this file can't be read: {e.Message}")); }
+            catch (Exception e) when (e is FormatException or OverflowException or ArgumentException)
+            {
+                faults.Add(new($"/files/{i}", $"{files[i].Name}: a number in this file can't be read: {e.Message}"));
+            }
         }
-        if (faults.Count > 0) throw new InputException(faults);
+        if (faults.Count > 0)
+            throw new InputException(faults);
         WarnOfOrigins(draft, files);
-        var parts = draft.Parts.ConvertAll(p => p.Package is { } name && draft.Packages.TryGetValue(name, out var size)
-            ? p with { HeightMm = p.HeightMm ?? size.HeightMm, WidthMm = p.WidthMm ?? size.WidthMm, DepthMm = p.DepthMm ?? size.DepthMm } : p);
-        return new(draft.Holes, parts, draft.Outline, draft.ThicknessMm, draft.Units ?? LengthUnit.Mm, draft.Assumptions, draft.Warnings);
+        var parts = draft.Parts.ConvertAll(p =>
+            p.Package is { } name && draft.Packages.TryGetValue(name, out var size)
+                ? p with
+                {
+                    HeightMm = p.HeightMm ?? size.HeightMm,
+                    WidthMm = p.WidthMm ?? size.WidthMm,
+                    DepthMm = p.DepthMm ?? size.DepthMm,
+                }
+                : p
+        );
+        return new(
+            draft.Holes,
+            parts,
+            draft.Outline,
+            draft.ThicknessMm,
+            draft.Units ?? LengthUnit.Mm,
+            draft.Assumptions,
+            draft.Warnings
+        );
     }
 
     /// <summary>The tables among the files with their columns, for somebody to say what each means.</summary>
-    public static IReadOnlyList<TableLook> Tables(IReadOnlyList<LayoutFile> files, IReadOnlyDictionary<string, ColumnMap>? known = null)
+    public static IReadOnlyList<TableLook> Tables(
+        IReadOnlyList<LayoutFile> files,
+        IReadOnlyDictionary<string, ColumnMap>? known = null
+    )
     {
         var tables = new List<TableLook>();
         for (var i = 0; i < Math.Min(files.Count, MostFiles); i++)
@@ -52,7 +101,8 @@ public static class LayoutReader
             try
             {
                 var text = new TextFile(files[i].Name, files[i].Content, $"/files/{i}");
-                if (KindOf(text) == Kind.Table && TableReader.Look(text, known) is { } look) tables.Add(look);
+                if (KindOf(text) == Kind.Table && TableReader.Look(text, known) is { } look)
+                    tables.Add(look);
             }
             catch (InputException) { } // what can't be read at all has no columns to name
         }
@@ -61,34 +111,73 @@ public static class LayoutReader
 
     private static void WarnOfOrigins(LayoutDraft d, IReadOnlyList<LayoutFile> files)
     {
-        if (d.Holes.Count == 0 || d.Parts.Count == 0) return;
+        if (d.Holes.Count == 0 || d.Parts.Count == 0)
+            return;
         const double beside = 5;
-        if (d.Holes.Min(h => h.X) > d.Parts.Max(p => p.X) + beside || d.Parts.Min(p => p.X) > d.Holes.Max(h => h.X) + beside
-            || d.Holes.Min(h => h.Y) > d.Parts.Max(p => p.Y) + beside || d.Parts.Min(p => p.Y) > d.Holes.Max(h => h.Y) + beside)
-            d.Warnings.Add(new(files[0].Name, 1, "Holes and parts lie apart: the files were written with different origins. Export both with the same one."));
+        if (
+            d.Holes.Min(h => h.X) > d.Parts.Max(p => p.X) + beside
+            || d.Parts.Min(p => p.X) > d.Holes.Max(h => h.X) + beside
+            || d.Holes.Min(h => h.Y) > d.Parts.Max(p => p.Y) + beside
+            || d.Parts.Min(p => p.Y) > d.Holes.Max(h => h.Y) + beside
+        )
+            d.Warnings.Add(
+                new(
+                    files[0].Name,
+                    1,
+                    "Holes and parts lie apart: the files were written with different origins. Export both with the same one."
+                )
+            );
     }
 
     private static Kind KindOf(TextFile file)
     {
         var lines = file.Lines.Select(l => l.Trim()).Where(l => l.Length > 0).Take(400).ToList();
-        if (lines.Count == 0) throw file.Refuse(1, "the file is empty.");
-        if (lines.Any(l => l.Any(c => c == '\0'))) throw file.Refuse(1, "this is no text file. Expected Excellon drill, pick-and-place text, IDF 3.0, DXF or our own CSV.");
+        if (lines.Count == 0)
+            throw file.Refuse(1, "the file is empty.");
+        if (lines.Any(l => l.Any(c => c == '\0')))
+            throw file.Refuse(
+                1,
+                "this is no text file. Expected Excellon drill, pick-and-place text, IDF 3.0, DXF or our own CSV."
+            );
         var first = lines.FirstOrDefault(l => !l.StartsWith('#')) ?? "";
         if (first.Equals(".HEADER", StringComparison.OrdinalIgnoreCase))
         {
-            var kind = lines.SkipWhile(l => !l.Equals(".HEADER", StringComparison.OrdinalIgnoreCase)).Skip(1).FirstOrDefault(l => !l.StartsWith('#')) ?? "";
+            var kind =
+                lines
+                    .SkipWhile(l => !l.Equals(".HEADER", StringComparison.OrdinalIgnoreCase))
+                    .Skip(1)
+                    .FirstOrDefault(l => !l.StartsWith('#'))
+                ?? "";
             return kind.ToUpperInvariant() switch
             {
                 var k when k.StartsWith("BOARD_FILE", StringComparison.Ordinal) => Kind.IdfBoard,
                 var k when k.StartsWith("LIBRARY_FILE", StringComparison.Ordinal) => Kind.IdfLibrary,
-                _ => throw file.Refuse(2, $"expected BOARD_FILE or LIBRARY_FILE, found \"{Short(kind)}\". Export a single board as IDF 3.0."),
+                _ => throw file.Refuse(
+                    2,
+                    $"expected BOARD_FILE or LIBRARY_FILE, found \"{Short(kind)}\". Export a single board as IDF 3.0."
+                ),
             };
         }
-        if (lines.Contains("SECTION") && lines[0] is "0" or "999") return Kind.Dxf;
-        if (lines.Contains("M48") || lines.Contains("%") && lines.Any(ExcellonReader.IsCoordinate) || lines.Any(ExcellonReader.IsCoordinate) && lines.Any(ExcellonReader.IsTool)) return Kind.Excellon;
-        if (lines[0].StartsWith('{') || lines[0].StartsWith('[')) throw file.Refuse(1, "this is JSON. Board and block documents are dropped on the library, one file each.");
-        if (lines[0].StartsWith("%FS", StringComparison.Ordinal) || lines.Any(l => l.StartsWith("%MO", StringComparison.Ordinal) || l.StartsWith("%ADD", StringComparison.Ordinal)))
-            throw file.Refuse(1, "this is a copper or mask layer (Gerber), which holds no holes or parts. Export the drill file.");
+        if (lines.Contains("SECTION") && lines[0] is "0" or "999")
+            return Kind.Dxf;
+        if (
+            lines.Contains("M48")
+            || lines.Contains("%") && lines.Any(ExcellonReader.IsCoordinate)
+            || lines.Any(ExcellonReader.IsCoordinate) && lines.Any(ExcellonReader.IsTool)
+        )
+            return Kind.Excellon;
+        if (lines[0].StartsWith('{') || lines[0].StartsWith('['))
+            throw file.Refuse(1, "this is JSON. Board and block documents are dropped on the library, one file each.");
+        if (
+            lines[0].StartsWith("%FS", StringComparison.Ordinal)
+            || lines.Any(l =>
+                l.StartsWith("%MO", StringComparison.Ordinal) || l.StartsWith("%ADD", StringComparison.Ordinal)
+            )
+        )
+            throw file.Refuse(
+                1,
+                "this is a copper or mask layer (Gerber), which holds no holes or parts. Export the drill file."
+            );
         return Kind.Table;
     }
 

@@ -9,13 +9,41 @@ public sealed record LayoutFile(string Name, ReadOnlyMemory<byte> Content);
 /// <param name="Units">Overrides what the file says or leaves open.</param>
 /// <param name="IntegerDigits">Digits before the decimal point of numbers written without one.</param>
 /// <param name="Columns">What the columns of known tables mean, by <see cref="TableLook.Signature"/>.</param>
-public sealed record LayoutOptions(LengthUnit? Units = null, int? IntegerDigits = null, int? DecimalDigits = null, IReadOnlyDictionary<string, ColumnMap>? Columns = null);
+public sealed record LayoutOptions(
+    LengthUnit? Units = null,
+    int? IntegerDigits = null,
+    int? DecimalDigits = null,
+    IReadOnlyDictionary<string, ColumnMap>? Columns = null
+);
 
-public enum LengthUnit { Mm, Inch, Mil }
+public enum LengthUnit
+{
+    Mm,
+    Inch,
+    Mil,
+}
 
-public sealed record LayoutHole(double X, double Y, double? DiameterMm, bool? Plated = null, double? SlotMm = null, double? SlotDeg = null);
+public sealed record LayoutHole(
+    double X,
+    double Y,
+    double? DiameterMm,
+    bool? Plated = null,
+    double? SlotMm = null,
+    double? SlotDeg = null
+);
 
-public sealed record LayoutPart(string Id, double X, double Y, double RotationDeg, Face Face, double? HeightMm = null, PartKind? Kind = null, double? WidthMm = null, double? DepthMm = null, string? Package = null);
+public sealed record LayoutPart(
+    string Id,
+    double X,
+    double Y,
+    double RotationDeg,
+    Face Face,
+    double? HeightMm = null,
+    PartKind? Kind = null,
+    double? WidthMm = null,
+    double? DepthMm = null,
+    string? Package = null
+);
 
 public sealed record LayoutWarning(string File, int Line, string Text);
 
@@ -23,7 +51,14 @@ public sealed record LayoutWarning(string File, int Line, string Text);
 /// <param name="Units">Of the first file that has any.</param>
 /// <param name="Assumptions">Choices the files left open.</param>
 public sealed record LayoutResult(
-    IReadOnlyList<LayoutHole> Holes, IReadOnlyList<LayoutPart> Parts, Polygon? Outline, double? ThicknessMm, LengthUnit Units, IReadOnlyList<string> Assumptions, IReadOnlyList<LayoutWarning> Warnings);
+    IReadOnlyList<LayoutHole> Holes,
+    IReadOnlyList<LayoutPart> Parts,
+    Polygon? Outline,
+    double? ThicknessMm,
+    LengthUnit Units,
+    IReadOnlyList<string> Assumptions,
+    IReadOnlyList<LayoutWarning> Warnings
+);
 
 /// <summary>Gathers what the files of one export say.</summary>
 internal sealed class LayoutDraft
@@ -32,31 +67,45 @@ internal sealed class LayoutDraft
 
     public List<LayoutHole> Holes { get; } = [];
     public List<LayoutPart> Parts { get; } = [];
+
     /// <summary>Height and size by package name, mm.</summary>
-    public Dictionary<string, (double? HeightMm, double? WidthMm, double? DepthMm)> Packages { get; } = new(StringComparer.OrdinalIgnoreCase);
+    public Dictionary<string, (double? HeightMm, double? WidthMm, double? DepthMm)> Packages { get; } =
+        new(StringComparer.OrdinalIgnoreCase);
     public Polygon? Outline { get; set; }
     public double? ThicknessMm { get; set; }
     public LengthUnit? Units { get; set; }
     public List<string> Assumptions { get; } = [];
     public List<LayoutWarning> Warnings { get; } = [];
 
-    public void Assume(string text) { if (!Assumptions.Contains(text)) Assumptions.Add(text); }
+    public void Assume(string text)
+    {
+        if (!Assumptions.Contains(text))
+            Assumptions.Add(text);
+    }
 
     public void Warn(TextFile file, int line, string text)
     {
-        if (Warnings.Count < 500) Warnings.Add(new(file.Name, line, text));
+        if (Warnings.Count < 500)
+            Warnings.Add(new(file.Name, line, text));
     }
 }
 
 public static class LengthUnits
 {
-    public static double ToMm(this LengthUnit unit) => unit switch { LengthUnit.Inch => 25.4, LengthUnit.Mil => 0.0254, _ => 1 };
+    public static double ToMm(this LengthUnit unit) =>
+        unit switch
+        {
+            LengthUnit.Inch => 25.4,
+            LengthUnit.Mil => 0.0254,
+            _ => 1,
+        };
 
-    public static LengthUnit? Parse(string text) => text.Trim().ToLowerInvariant() switch
-    {
-        "mm" or "millimeter" or "millimeters" or "millimetre" or "millimetres" or "metric" => LengthUnit.Mm,
-        "in" or "inch" or "inches" or "\"" or "imperial" or "english" => LengthUnit.Inch,
-        "mil" or "mils" or "thou" => LengthUnit.Mil,
-        _ => null,
-    };
+    public static LengthUnit? Parse(string text) =>
+        text.Trim().ToLowerInvariant() switch
+        {
+            "mm" or "millimeter" or "millimeters" or "millimetre" or "millimetres" or "metric" => LengthUnit.Mm,
+            "in" or "inch" or "inches" or "\"" or "imperial" or "english" => LengthUnit.Inch,
+            "mil" or "mils" or "thou" => LengthUnit.Mil,
+            _ => null,
+        };
 }

@@ -15,13 +15,75 @@ internal sealed partial class TableReader
     private static readonly (Column Column, string[] Names)[] Names =
     [
         (Column.What, ["what", "recordtype"]),
-        (Column.Id, ["id", "designator", "ref", "refdes", "reference", "refdesignator", "referencedesignator", "component", "name", "part", "partid"]),
-        (Column.X, ["x", "midx", "posx", "centerx", "centrex", "refx", "locationx", "xcoord", "coordx", "xcenter", "xpos", "positionx", "xlocation", "xmm", "xin", "xinch", "xmil", "symx"]),
-        (Column.Y, ["y", "midy", "posy", "centery", "centrey", "refy", "locationy", "ycoord", "coordy", "ycenter", "ypos", "positiony", "ylocation", "ymm", "yin", "yinch", "ymil", "symy"]),
+        (
+            Column.Id,
+            [
+                "id",
+                "designator",
+                "ref",
+                "refdes",
+                "reference",
+                "refdesignator",
+                "referencedesignator",
+                "component",
+                "name",
+                "part",
+                "partid",
+            ]
+        ),
+        (
+            Column.X,
+            [
+                "x",
+                "midx",
+                "posx",
+                "centerx",
+                "centrex",
+                "refx",
+                "locationx",
+                "xcoord",
+                "coordx",
+                "xcenter",
+                "xpos",
+                "positionx",
+                "xlocation",
+                "xmm",
+                "xin",
+                "xinch",
+                "xmil",
+                "symx",
+            ]
+        ),
+        (
+            Column.Y,
+            [
+                "y",
+                "midy",
+                "posy",
+                "centery",
+                "centrey",
+                "refy",
+                "locationy",
+                "ycoord",
+                "coordy",
+                "ycenter",
+                "ypos",
+                "positiony",
+                "ylocation",
+                "ymm",
+                "yin",
+                "yinch",
+                "ymil",
+                "symy",
+            ]
+        ),
         (Column.Rotation, ["rotationdeg", "rotation", "rot", "angle", "orientation", "rotate", "theta", "symrotate"]),
         (Column.Face, ["face", "side", "layer", "tb", "mountside", "boardside", "mirror", "symmirror"]),
         (Column.Height, ["height", "heightmm", "partheight", "heightin", "heightmil"]),
-        (Column.Diameter, ["diameter", "diametermm", "dia", "hole", "holesize", "drill", "drillsize", "drilldiameter", "size"]),
+        (
+            Column.Diameter,
+            ["diameter", "diametermm", "dia", "hole", "holesize", "drill", "drillsize", "drilldiameter", "size"]
+        ),
         (Column.Width, ["width", "widthmm"]),
         (Column.Depth, ["depth", "depthmm", "length", "lengthmm"]),
         (Column.Kind, ["kind"]),
@@ -34,9 +96,13 @@ internal sealed partial class TableReader
     private readonly TextFile _file;
     private readonly LayoutDraft _draft;
     private LengthUnit? _unit;
-    private bool _forced, _decimalComma;
+    private bool _forced,
+        _decimalComma;
 
-    [GeneratedRegex(@"units?\b\W*(?:used)?\W*(?:=|:|\s)\W*(mm|millimet\w+|inch(?:es)?|in|mils?|thou)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"units?\b\W*(?:used)?\W*(?:=|:|\s)\W*(mm|millimet\w+|inch(?:es)?|in|mils?|thou)\b",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex UnitPattern();
 
     [GeneratedRegex(@"^([-+]?[\d.]+(?:[eE][-+]?\d+)?)\s*(mm|mils?|thou|in|inch|"")?$", RegexOptions.IgnoreCase)]
@@ -44,7 +110,8 @@ internal sealed partial class TableReader
 
     private TableReader(TextFile file, LayoutDraft draft) => (_file, _draft) = (file, draft);
 
-    public static void Read(TextFile file, LayoutOptions options, LayoutDraft draft) => new TableReader(file, draft).Run(options);
+    public static void Read(TextFile file, LayoutOptions options, LayoutDraft draft) =>
+        new TableReader(file, draft).Run(options);
 
     private sealed record Row(int Line, string[] Cells);
 
@@ -54,56 +121,156 @@ internal sealed partial class TableReader
         var columns = told?.Columns ?? Map(header.Cells);
         Units(options.Units is null && told?.Units is { } u ? options with { Units = u } : options, header);
         // a decimal comma can only stand where the comma does not part columns
-        _decimalComma = delimiter != "," ;
+        _decimalComma = delimiter != ",";
         int outlineFrom = header.Line;
         var outline = new List<Point2>();
         var rows = Rows(delimiter, header.Line);
         foreach (var row in rows)
         {
-            string? Cell(Column c) => columns.TryGetValue(c, out var i) && i < row.Cells.Length && row.Cells[i].Trim() is { Length: > 0 } t ? t : null;
-            if (Cell(Column.X) is null && Cell(Column.Y) is null && columns.Count > 2 && row.Cells.Count(c => c.Trim().Length > 0) < 3) { _draft.Warn(_file, row.Line, "This line has no x and y and is left out."); continue; }
+            string? Cell(Column c) =>
+                columns.TryGetValue(c, out var i) && i < row.Cells.Length && row.Cells[i].Trim() is { Length: > 0 } t
+                    ? t
+                    : null;
+            if (
+                Cell(Column.X) is null
+                && Cell(Column.Y) is null
+                && columns.Count > 2
+                && row.Cells.Count(c => c.Trim().Length > 0) < 3
+            )
+            {
+                _draft.Warn(_file, row.Line, "This line has no x and y and is left out.");
+                continue;
+            }
             var at = new Point2(Length(row, Cell(Column.X), "x"), Length(row, Cell(Column.Y), "y"));
-            var what = Cell(Column.What)?.ToLowerInvariant() ?? (columns.ContainsKey(Column.Diameter) && !columns.ContainsKey(Column.Rotation) && !columns.ContainsKey(Column.Face) ? "hole" : "part");
+            var what =
+                Cell(Column.What)?.ToLowerInvariant()
+                ?? (
+                    columns.ContainsKey(Column.Diameter)
+                    && !columns.ContainsKey(Column.Rotation)
+                    && !columns.ContainsKey(Column.Face)
+                        ? "hole"
+                        : "part"
+                );
             switch (what)
             {
                 case "hole":
-                    _draft.Holes.Add(new(at.X, at.Y, Optional(row, Cell(Column.Diameter), "diameter"), Plated(Cell(Column.Plated)), Optional(row, Cell(Column.Slot), "slot"), Cell(Column.SlotAngle) is { } a ? Number(row, a, "slotDeg") : null));
+                    _draft.Holes.Add(
+                        new(
+                            at.X,
+                            at.Y,
+                            Optional(row, Cell(Column.Diameter), "diameter"),
+                            Plated(Cell(Column.Plated)),
+                            Optional(row, Cell(Column.Slot), "slot"),
+                            Cell(Column.SlotAngle) is { } a ? Number(row, a, "slotDeg") : null
+                        )
+                    );
                     break;
-                case "outline": outline.Add(at); break;
-                case "part": Part(row, at, Cell); break;
-                default: throw _file.Refuse(row.Line, $"what: expected hole, part or outline, found \"{LayoutReader.Short(what)}\".");
+                case "outline":
+                    outline.Add(at);
+                    break;
+                case "part":
+                    Part(row, at, Cell);
+                    break;
+                default:
+                    throw _file.Refuse(
+                        row.Line,
+                        $"what: expected hole, part or outline, found \"{LayoutReader.Short(what)}\"."
+                    );
             }
         }
-        if (outline.Count is > 0 and < 3) throw _file.Refuse(outlineFrom, "the outline needs three points at least.");
-        if (outline.Count > 0) _draft.Outline = new(outline);
+        if (outline.Count is > 0 and < 3)
+            throw _file.Refuse(outlineFrom, "the outline needs three points at least.");
+        if (outline.Count > 0)
+            _draft.Outline = new(outline);
     }
 
     private void Part(Row row, Point2 at, Func<Column, string?> cell)
     {
         var id = cell(Column.Id) ?? throw _file.Refuse(row.Line, "designator: missing.");
-        PartKind? kind = cell(Column.Kind) is { } k ? EnumNames<PartKind>.TryParse(k, out var known) ? known : throw _file.Refuse(row.Line, $"kind: expected one of {string.Join(", ", EnumNames<PartKind>.All)}, found \"{LayoutReader.Short(k)}\".") : PartKinds.FromDesignator(id);
+        PartKind? kind = cell(Column.Kind) is { } k
+            ? EnumNames<PartKind>.TryParse(k, out var known)
+                ? known
+                : throw _file.Refuse(
+                    row.Line,
+                    $"kind: expected one of {string.Join(", ", EnumNames<PartKind>.All)}, found \"{LayoutReader.Short(k)}\"."
+                )
+            : PartKinds.FromDesignator(id);
         var face = Side(row, cell(Column.Face));
-        if (face == Face.Back) _draft.Assume($"{_file.Name}: places on the back are taken in the same x and y as on the front, not mirrored.");
-        _draft.Parts.Add(new(id, at.X, at.Y, cell(Column.Rotation) is { } r ? Number(row, r, "rotation") : 0, face,
-            Optional(row, cell(Column.Height), "height"), kind, Optional(row, cell(Column.Width), "width"), Optional(row, cell(Column.Depth), "depth")));
+        if (face == Face.Back)
+            _draft.Assume(
+                $"{_file.Name}: places on the back are taken in the same x and y as on the front, not mirrored."
+            );
+        _draft.Parts.Add(
+            new(
+                id,
+                at.X,
+                at.Y,
+                cell(Column.Rotation) is { } r ? Number(row, r, "rotation") : 0,
+                face,
+                Optional(row, cell(Column.Height), "height"),
+                kind,
+                Optional(row, cell(Column.Width), "width"),
+                Optional(row, cell(Column.Depth), "depth")
+            )
+        );
     }
 
-    private Face Side(Row row, string? text) => text?.Trim().ToLowerInvariant().Replace(" ", "", StringComparison.Ordinal) switch
-    {
-        null or "t" or "top" or "front" or "f.cu" or "toplayer" or "1" or "no" or "n" or "component" or "primary" or "top(1)" => Face.Front,
-        "b" or "bot" or "bottom" or "back" or "b.cu" or "bottomlayer" or "2" or "yes" or "y" or "m" or "solder" or "secondary" => Face.Back,
-        var other => throw _file.Refuse(row.Line, $"side: expected top or bottom, found \"{LayoutReader.Short(other)}\"."),
-    };
+    private Face Side(Row row, string? text) =>
+        text?.Trim().ToLowerInvariant().Replace(" ", "", StringComparison.Ordinal) switch
+        {
+            null
+            or "t"
+            or "top"
+            or "front"
+            or "f.cu"
+            or "toplayer"
+            or "1"
+            or "no"
+            or "n"
+            or "component"
+            or "primary"
+            or "top(1)" => Face.Front,
+            "b"
+            or "bot"
+            or "bottom"
+            or "back"
+            or "b.cu"
+            or "bottomlayer"
+            or "2"
+            or "yes"
+            or "y"
+            or "m"
+            or "solder"
+            or "secondary" => Face.Back,
+            var other => throw _file.Refuse(
+                row.Line,
+                $"side: expected top or bottom, found \"{LayoutReader.Short(other)}\"."
+            ),
+        };
 
-    private static bool? Plated(string? text) => text?.ToLowerInvariant() switch { "pth" or "plated" or "yes" or "true" or "y" or "1" => true, "npth" or "non-plated" or "nonplated" or "no" or "false" or "n" or "0" => false, _ => null };
+    private static bool? Plated(string? text) =>
+        text?.ToLowerInvariant() switch
+        {
+            "pth" or "plated" or "yes" or "true" or "y" or "1" => true,
+            "npth" or "non-plated" or "nonplated" or "no" or "false" or "n" or "0" => false,
+            _ => null,
+        };
 
     private void Units(LayoutOptions options, Row header)
     {
-        if (options.Units is { } asked) { (_unit, _forced) = (asked, true); _draft.Assume($"{_file.Name}: units taken as {Name(asked)}, as asked."); }
+        if (options.Units is { } asked)
+        {
+            (_unit, _forced) = (asked, true);
+            _draft.Assume($"{_file.Name}: units taken as {Name(asked)}, as asked.");
+        }
         else
         {
             foreach (var line in _file.Lines.Take(Math.Max(header.Line, 30)))
-                if (UnitPattern().Match(line) is { Success: true } m) { _unit = LengthUnits.Parse(m.Groups[1].Value); break; }
+                if (UnitPattern().Match(line) is { Success: true } m)
+                {
+                    _unit = LengthUnits.Parse(m.Groups[1].Value);
+                    break;
+                }
             _unit ??= header.Cells.Select(Unit).FirstOrDefault(u => u is not null);
         }
         _draft.Units ??= _unit;
@@ -112,18 +279,36 @@ internal sealed partial class TableReader
     private static LengthUnit? Unit(string cell)
     {
         var t = cell.ToLowerInvariant();
-        return t.Contains("mm", StringComparison.Ordinal) ? LengthUnit.Mm : t.Contains("mil", StringComparison.Ordinal) ? LengthUnit.Mil : t.Contains("(in", StringComparison.Ordinal) || t.Contains("inch", StringComparison.Ordinal) ? LengthUnit.Inch : null;
+        return t.Contains("mm", StringComparison.Ordinal) ? LengthUnit.Mm
+            : t.Contains("mil", StringComparison.Ordinal) ? LengthUnit.Mil
+            : t.Contains("(in", StringComparison.Ordinal) || t.Contains("inch", StringComparison.Ordinal)
+                ? LengthUnit.Inch
+            : null;
     }
 
-    private static string Name(LengthUnit u) => u switch { LengthUnit.Mm => "mm", LengthUnit.Inch => "inches", _ => "mil" };
+    private static string Name(LengthUnit u) =>
+        u switch
+        {
+            LengthUnit.Mm => "mm",
+            LengthUnit.Inch => "inches",
+            _ => "mil",
+        };
 
     private double? Optional(Row row, string? text, string field) => text is null ? null : Length(row, text, field);
 
     private double Length(Row row, string? text, string field)
     {
-        if (text is null) throw _file.Refuse(row.Line, $"{field}: missing.");
+        if (text is null)
+            throw _file.Refuse(row.Line, $"{field}: missing.");
         var m = LengthPattern().Match(Point(text));
-        if (!m.Success || !double.TryParse(m.Groups[1].Value, NumberStyles.Float, CultureInfo.InvariantCulture, out var v)) throw _file.Refuse(row.Line, $"{field}: expected a length such as 12.5 or 12.5mm, found \"{LayoutReader.Short(text)}\".");
+        if (
+            !m.Success
+            || !double.TryParse(m.Groups[1].Value, NumberStyles.Float, CultureInfo.InvariantCulture, out var v)
+        )
+            throw _file.Refuse(
+                row.Line,
+                $"{field}: expected a length such as 12.5 or 12.5mm, found \"{LayoutReader.Short(text)}\"."
+            );
         if (m.Groups[2].Success && !_forced)
         {
             var own = LengthUnits.Parse(m.Groups[2].Value)!.Value;
@@ -140,14 +325,22 @@ internal sealed partial class TableReader
     }
 
     private double Number(Row row, string text, string field) =>
-        double.TryParse(Point(text).TrimEnd('°'), NumberStyles.Float, CultureInfo.InvariantCulture, out var v) && double.IsFinite(v) ? v
-        : throw _file.Refuse(row.Line, $"{field}: expected a number, found \"{LayoutReader.Short(text)}\".");
+        double.TryParse(Point(text).TrimEnd('°'), NumberStyles.Float, CultureInfo.InvariantCulture, out var v)
+        && double.IsFinite(v)
+            ? v
+            : throw _file.Refuse(row.Line, $"{field}: expected a number, found \"{LayoutReader.Short(text)}\".");
 
     private string Point(string text)
     {
         var t = text.Trim();
         // 12,5 is twelve and a half where commas do not part columns, or where the cell was quoted
-        return _decimalComma && t.Contains(',') ? t.Contains('.') ? t.Replace(".", "", StringComparison.Ordinal).Replace(',', '.') : t.Replace(',', '.') : !_decimalComma && t.Count(c => c == ',') == 1 && !t.Contains('.') ? t.Replace(',', '.') : t;
+        return _decimalComma && t.Contains(',')
+            ? t.Contains('.')
+                ? t.Replace(".", "", StringComparison.Ordinal).Replace(',', '.')
+                : t.Replace(',', '.')
+            : !_decimalComma && t.Count(c => c == ',') == 1 && !t.Contains('.')
+                ? t.Replace(',', '.')
+                : t;
     }
 
     /// <summary>The first line whose cells name x and y; lines before it are remarks.</summary>
@@ -155,12 +348,17 @@ internal sealed partial class TableReader
     {
         foreach (var (row, delimiter) in Candidates(_file))
         {
-            if (known?.GetValueOrDefault(Signature(row.Cells)) is { } told) return (row, delimiter, told);
+            if (known?.GetValueOrDefault(Signature(row.Cells)) is { } told)
+                return (row, delimiter, told);
             var map = Map(row.Cells);
-            if (map.ContainsKey(Column.X) && map.ContainsKey(Column.Y)) return (row, delimiter, null);
+            if (map.ContainsKey(Column.X) && map.ContainsKey(Column.Y))
+                return (row, delimiter, null);
         }
         var first = _file.Lines.TakeWhile(string.IsNullOrWhiteSpace).Count();
-        throw _file.Refuse(Math.Min(first + 1, _file.Lines.Count), "no header names the columns x and y. Expected Excellon drill, pick-and-place text, IDF 3.0, DXF, or a table with columns such as what, id, x, y, diameterMm.");
+        throw _file.Refuse(
+            Math.Min(first + 1, _file.Lines.Count),
+            "no header names the columns x and y. Expected Excellon drill, pick-and-place text, IDF 3.0, DXF, or a table with columns such as what, id, x, y, diameterMm."
+        );
     }
 
     private static readonly string[] Delimiters = [",", ";", "\t", "|", " "];
@@ -171,8 +369,10 @@ internal sealed partial class TableReader
         for (var i = 0; i < limit; i++)
         {
             var line = file.Lines[i].Trim().TrimStart('#', ';', '!', '*').Trim();
-            if (line.Length == 0) continue;
-            foreach (var delimiter in Delimiters) yield return (new(i + 1, Split(line, delimiter)), delimiter);
+            if (line.Length == 0)
+                continue;
+            foreach (var delimiter in Delimiters)
+                yield return (new(i + 1, Split(line, delimiter)), delimiter);
         }
     }
 
@@ -185,14 +385,31 @@ internal sealed partial class TableReader
         TableLook? best = null;
         foreach (var (row, delimiter) in Candidates(file))
         {
-            if (row.Cells.Length < 3 || row.Cells.Count(c => c.Any(char.IsLetter)) < row.Cells.Length * 2 / 3) continue;
-            var rows = new TableReader(file, new()).Rows(delimiter, row.Line).Take(shownRows).Select(r => r.Cells).ToList();
-            if (rows.Count == 0 || rows[0].Length < row.Cells.Length - 1 || rows[0].Length > row.Cells.Length + 1) continue;
+            if (row.Cells.Length < 3 || row.Cells.Count(c => c.Any(char.IsLetter)) < row.Cells.Length * 2 / 3)
+                continue;
+            var rows = new TableReader(file, new())
+                .Rows(delimiter, row.Line)
+                .Take(shownRows)
+                .Select(r => r.Cells)
+                .ToList();
+            if (rows.Count == 0 || rows[0].Length < row.Cells.Length - 1 || rows[0].Length > row.Cells.Length + 1)
+                continue;
             var told = known?.GetValueOrDefault(Signature(row.Cells));
-            var look = new TableLook(file.Name, row.Line, Signature(row.Cells), row.Cells, rows, told?.Columns ?? Map(row.Cells), told?.Units ?? row.Cells.Select(Unit).FirstOrDefault(u => u is not null), told is not null);
-            if (told is not null || look.Columns.ContainsKey(Column.X) && look.Columns.ContainsKey(Column.Y)) return look;
+            var look = new TableLook(
+                file.Name,
+                row.Line,
+                Signature(row.Cells),
+                row.Cells,
+                rows,
+                told?.Columns ?? Map(row.Cells),
+                told?.Units ?? row.Cells.Select(Unit).FirstOrDefault(u => u is not null),
+                told is not null
+            );
+            if (told is not null || look.Columns.ContainsKey(Column.X) && look.Columns.ContainsKey(Column.Y))
+                return look;
             // one word parted by blanks makes columns of any remark: another mark between them is surer
-            if (best is null || delimiter != " " && best.Line == row.Line) best ??= look;
+            if (best is null || delimiter != " " && best.Line == row.Line)
+                best ??= look;
         }
         return best;
     }
@@ -206,7 +423,11 @@ internal sealed partial class TableReader
             foreach (var name in names)
             {
                 var at = Array.FindIndex(cells, c => Plain(c) == name);
-                if (at >= 0 && taken.Add(at)) { map[column] = at; break; }
+                if (at >= 0 && taken.Add(at))
+                {
+                    map[column] = at;
+                    break;
+                }
             }
         }
         return map;
@@ -224,15 +445,30 @@ internal sealed partial class TableReader
         for (var i = headerLine; i < _file.Lines.Count; i++)
         {
             var line = _file.Lines[i];
-            if (string.IsNullOrWhiteSpace(line) || line.TrimStart() is ['#' or ';' or '*' or '!', ..] || line.All(c => c is '-' or '=' or '_' or '+' or '|' or ' ')) continue;
+            if (
+                string.IsNullOrWhiteSpace(line)
+                || line.TrimStart() is ['#' or ';' or '*' or '!', ..]
+                || line.All(c => c is '-' or '=' or '_' or '+' or '|' or ' ')
+            )
+                continue;
             yield return new(i + 1, Split(line, delimiter));
         }
     }
 
     private static string[] Split(string line, string delimiter)
     {
-        if (delimiter == " ") return QuotedWords().Matches(line).Select(m => m.Groups[1].Success ? m.Groups[1].Value : m.Value).ToArray();
-        using var parser = new CsvParser(new StringReader(line), new CsvConfiguration(CultureInfo.InvariantCulture) { Delimiter = delimiter, HasHeaderRecord = false, BadDataFound = null, TrimOptions = TrimOptions.Trim });
+        if (delimiter == " ")
+            return QuotedWords().Matches(line).Select(m => m.Groups[1].Success ? m.Groups[1].Value : m.Value).ToArray();
+        using var parser = new CsvParser(
+            new StringReader(line),
+            new CsvConfiguration(CultureInfo.InvariantCulture)
+            {
+                Delimiter = delimiter,
+                HasHeaderRecord = false,
+                BadDataFound = null,
+                TrimOptions = TrimOptions.Trim,
+            }
+        );
         var cells = parser.Read() ? parser.Record! : [];
         return delimiter == "|" ? [.. cells.SkipWhile(string.IsNullOrWhiteSpace)] : cells;
     }

@@ -12,9 +12,11 @@ internal sealed class TextFile
     public TextFile(string name, ReadOnlyMemory<byte> content, string pointer)
     {
         (Name, Pointer) = (name, pointer);
-        if (content.Length > MostBytes) throw new InputException(pointer, $"{name}: larger than {MostBytes / 1048576} MiB.");
+        if (content.Length > MostBytes)
+            throw new InputException(pointer, $"{name}: larger than {MostBytes / 1048576} MiB.");
         Lines = Decode(content.Span).Split(["\r\n", "\n", "\r"], StringSplitOptions.None);
-        if (Lines.Count > MostLines) throw new InputException(pointer, $"{name}: more than {MostLines} lines.");
+        if (Lines.Count > MostLines)
+            throw new InputException(pointer, $"{name}: more than {MostLines} lines.");
     }
 
     public string Name { get; }
@@ -26,10 +28,19 @@ internal sealed class TextFile
 
     private static string Decode(ReadOnlySpan<byte> bytes)
     {
-        if (bytes.StartsWith((ReadOnlySpan<byte>)[0xEF, 0xBB, 0xBF])) return Encoding.UTF8.GetString(bytes[3..]);
-        if (bytes.StartsWith((ReadOnlySpan<byte>)[0xFF, 0xFE])) return Encoding.Unicode.GetString(bytes[2..]);
-        if (bytes.StartsWith((ReadOnlySpan<byte>)[0xFE, 0xFF])) return Encoding.BigEndianUnicode.GetString(bytes[2..]);
-        try { return new UTF8Encoding(false, true).GetString(bytes); }
-        catch (DecoderFallbackException) { return Encoding.Latin1.GetString(bytes); }
+        if (bytes.StartsWith((ReadOnlySpan<byte>)[0xEF, 0xBB, 0xBF]))
+            return Encoding.UTF8.GetString(bytes[3..]);
+        if (bytes.StartsWith((ReadOnlySpan<byte>)[0xFF, 0xFE]))
+            return Encoding.Unicode.GetString(bytes[2..]);
+        if (bytes.StartsWith((ReadOnlySpan<byte>)[0xFE, 0xFF]))
+            return Encoding.BigEndianUnicode.GetString(bytes[2..]);
+        try
+        {
+            return new UTF8Encoding(false, true).GetString(bytes);
+        }
+        catch (DecoderFallbackException)
+        {
+            return Encoding.Latin1.GetString(bytes);
+        }
     }
 }

@@ -8,7 +8,12 @@ using FaithfulBracket.Formats.Photos;
 
 namespace FaithfulBracket.Formats.Packs;
 
-public enum PackItemKind { Board, Block, Picture }
+public enum PackItemKind
+{
+    Board,
+    Block,
+    Picture,
+}
 
 /// <summary>One file of a pack, read and checked.</summary>
 /// <param name="Of">Whose picture it is: board/… or block/… and the id; null for documents and loose pictures.</param>
@@ -34,11 +39,45 @@ public static class CataloguePack
             var files = new List<object>();
             foreach (var (kind, id, content, of) in items)
             {
-                var path = kind switch { PackItemKind.Board => $"boards/{id}.board.json", PackItemKind.Block => $"blocks/{id}.block.json", _ => $"pictures/{id}" };
+                var path = kind switch
+                {
+                    PackItemKind.Board => $"boards/{id}.board.json",
+                    PackItemKind.Block => $"blocks/{id}.block.json",
+                    _ => $"pictures/{id}",
+                };
                 Put(zip, path, content);
-                files.Add(of is null ? new { path, kind = EnumNames<PackItemKind>.Of(kind), id, sha256 = Hash(content) } : new { path, kind = EnumNames<PackItemKind>.Of(kind), id, sha256 = Hash(content), of });
+                files.Add(
+                    of is null
+                        ? new
+                        {
+                            path,
+                            kind = EnumNames<PackItemKind>.Of(kind),
+                            id,
+                            sha256 = Hash(content),
+                        }
+                        : new
+                        {
+                            path,
+                            kind = EnumNames<PackItemKind>.Of(kind),
+                            id,
+                            sha256 = Hash(content),
+                            of,
+                        }
+                );
             }
-            Put(zip, ManifestName, JsonSerializer.SerializeToUtf8Bytes(new { format = Format, version = 1, files }, Indented));
+            Put(
+                zip,
+                ManifestName,
+                JsonSerializer.SerializeToUtf8Bytes(
+                    new
+                    {
+                        format = Format,
+                        version = 1,
+                        files,
+                    },
+                    Indented
+                )
+            );
         }
         return memory.ToArray();
     }
@@ -57,39 +96,91 @@ public static class CataloguePack
     /// <exception cref="InputException">Anything is wrong, with the file it is wrong in.</exception>
     public static IReadOnlyList<PackItem> Read(ReadOnlyMemory<byte> content)
     {
-        if (content.Length > MostBytes) throw new InputException("", $"The pack is larger than {MostBytes / 1048576} MiB.");
+        if (content.Length > MostBytes)
+            throw new InputException("", $"The pack is larger than {MostBytes / 1048576} MiB.");
         ZipArchive zip;
-        try { zip = new ZipArchive(new MemoryStream(content.ToArray()), ZipArchiveMode.Read); }
-        catch (InvalidDataException) { throw new InputException("", "Expected a zip file with manifest.json, boards/ and blocks/."); }
+        try
+        {
+            zip = new ZipArchive(new MemoryStream(content.ToArray()), ZipArchiveMode.Read);
+        }
+        catch (InvalidDataException)
+        {
+            throw new InputException("", "Expected a zip file with manifest.json, boards/ and blocks/.");
+        }
         using var open = zip;
-        if (zip.Entries.Count > MostFiles) throw new InputException("", $"The pack holds {zip.Entries.Count} files; at most {MostFiles} are read.");
-        var entries = zip.Entries.Where(e => !e.FullName.EndsWith('/')).GroupBy(e => e.FullName).ToDictionary(g => g.Key, g => g.First());
-        if (!entries.Remove(ManifestName, out var manifestEntry)) throw new InputException($"/{ManifestName}", "Missing: a pack needs a manifest with the hash of every file.");
+        if (zip.Entries.Count > MostFiles)
+            throw new InputException("", $"The pack holds {zip.Entries.Count} files; at most {MostFiles} are read.");
+        var entries = zip
+            .Entries.Where(e => !e.FullName.EndsWith('/'))
+            .GroupBy(e => e.FullName)
+            .ToDictionary(g => g.Key, g => g.First());
+        if (!entries.Remove(ManifestName, out var manifestEntry))
+            throw new InputException(
+                $"/{ManifestName}",
+                "Missing: a pack needs a manifest with the hash of every file."
+            );
         var budget = (long)MostBytes;
         var faults = new List<InputFault>();
         var listed = Manifest(Bytes(manifestEntry, ref budget), faults);
         var items = new List<PackItem>();
         foreach (var (kind, path, sha, of) in listed)
         {
-            if (!entries.Remove(path, out var entry)) { faults.Add(new($"/{path}", "Stands in the manifest but not in the pack.")); continue; }
+            if (!entries.Remove(path, out var entry))
+            {
+                faults.Add(new($"/{path}", "Stands in the manifest but not in the pack."));
+                continue;
+            }
             var bytes = Bytes(entry, ref budget);
-            if (!string.Equals(Hash(bytes), sha, StringComparison.OrdinalIgnoreCase)) { faults.Add(new($"/{path}", "Its hash is not the manifest's: the file was changed or damaged.")); continue; }
+            if (!string.Equals(Hash(bytes), sha, StringComparison.OrdinalIgnoreCase))
+            {
+                faults.Add(new($"/{path}", "Its hash is not the manifest's: the file was changed or damaged."));
+                continue;
+            }
             try
             {
-                items.Add(kind == PackItemKind.Picture ? Picture(path, bytes, of) : new(kind, path, kind == PackItemKind.Board ? BoardReader.Read(bytes).Id : BlockReader.Read(bytes).Id, bytes));
+                items.Add(
+                    kind == PackItemKind.Picture
+                        ? Picture(path, bytes, of)
+                        : new(
+                            kind,
+                            path,
+                            kind == PackItemKind.Board ? BoardReader.Read(bytes).Id : BlockReader.Read(bytes).Id,
+                            bytes
+                        )
+                );
             }
-            catch (MalformedJsonException e) { faults.Add(new($"/{path}", e.Message)); }
-            catch (InputException e) { faults.AddRange(e.Faults.Select(f => new InputFault($"/{path}#{f.Pointer}", f.Message))); }
+            catch (MalformedJsonException e)
+            {
+                faults.Add(new($"/{path}", e.Message));
+            }
+            catch (InputException e)
+            {
+                faults.AddRange(e.Faults.Select(f => new InputFault($"/{path}#{f.Pointer}", f.Message)));
+            }
         }
-        faults.AddRange(entries.Keys.Select(k => new InputFault($"/{k}", "Stands in the pack but not in the manifest.")));
-        faults.AddRange(items.GroupBy(i => (i.Kind, i.Id)).Where(g => g.Count() > 1).Select(g => new InputFault($"/{g.Last().Path}", $"The id \"{g.Key.Id}\" stands twice in this pack.")));
+        faults.AddRange(
+            entries.Keys.Select(k => new InputFault($"/{k}", "Stands in the pack but not in the manifest."))
+        );
+        faults.AddRange(
+            items
+                .GroupBy(i => (i.Kind, i.Id))
+                .Where(g => g.Count() > 1)
+                .Select(g => new InputFault($"/{g.Last().Path}", $"The id \"{g.Key.Id}\" stands twice in this pack."))
+        );
         return faults.Count > 0 ? throw new InputException(faults) : items;
     }
 
     private static PackItem Picture(string path, byte[] bytes, string? of)
     {
-        if (of is not null && !(of.StartsWith("board/", StringComparison.Ordinal) || of.StartsWith("block/", StringComparison.Ordinal))) throw new InputException("/of", $"Expected board/ or block/ and an id, found \"{of}\".");
-        return new(PackItemKind.Picture, path, Path.GetFileName(path), bytes, of) { Picture = PhotoIntake.Read(bytes) ?? throw new InputException("", "Expected a JPEG or PNG picture.") };
+        if (
+            of is not null
+            && !(of.StartsWith("board/", StringComparison.Ordinal) || of.StartsWith("block/", StringComparison.Ordinal))
+        )
+            throw new InputException("/of", $"Expected board/ or block/ and an id, found \"{of}\".");
+        return new(PackItemKind.Picture, path, Path.GetFileName(path), bytes, of)
+        {
+            Picture = PhotoIntake.Read(bytes) ?? throw new InputException("", "Expected a JPEG or PNG picture."),
+        };
     }
 
     private static byte[] Bytes(ZipArchiveEntry entry, ref long budget)
@@ -101,23 +192,40 @@ public static class CataloguePack
         while ((n = s.Read(chunk)) > 0)
         {
             budget -= n;
-            if (budget < 0) throw new InputException("", $"Unpacked, the pack is larger than {MostBytes / 1048576} MiB.");
+            if (budget < 0)
+                throw new InputException("", $"Unpacked, the pack is larger than {MostBytes / 1048576} MiB.");
             memory.Write(chunk, 0, n);
         }
         return memory.ToArray();
     }
 
-    private static List<(PackItemKind Kind, string Path, string Sha, string? Of)> Manifest(byte[] content, List<InputFault> faults)
+    private static List<(PackItemKind Kind, string Path, string Sha, string? Of)> Manifest(
+        byte[] content,
+        List<InputFault> faults
+    )
     {
         var own = new List<InputFault>();
         JsonDocument json;
-        try { json = JsonInput.Parse(content); }
-        catch (MalformedJsonException e) { throw new InputException($"/{ManifestName}", e.Message); }
+        try
+        {
+            json = JsonInput.Parse(content);
+        }
+        catch (MalformedJsonException e)
+        {
+            throw new InputException($"/{ManifestName}", e.Message);
+        }
         using var open = json;
         var o = new ObjectReader(json.RootElement, "", own);
         o.Exactly("format", Format);
         o.Integer("version", 1, 1);
-        var files = o.Objects("files", f => { f.OptionalText("id"); return (f.Choice<PackItemKind>("kind"), f.Text("path"), f.Text("sha256"), f.OptionalText("of")); });
+        var files = o.Objects(
+            "files",
+            f =>
+            {
+                f.OptionalText("id");
+                return (f.Choice<PackItemKind>("kind"), f.Text("path"), f.Text("sha256"), f.OptionalText("of"));
+            }
+        );
         o.End();
         faults.AddRange(own.Select(f => new InputFault($"/{ManifestName}#{f.Pointer}", f.Message)));
         return files;

@@ -14,8 +14,13 @@ public static class PhotoIntake
     /// <returns>Null when it is no JPEG or PNG, broken, or too large.</returns>
     public static KeptPhoto? Read(ReadOnlySpan<byte> data)
     {
-        var photo = data.StartsWith(PngHead) ? Png(data) : data.Length > 4 && data[0] == 0xFF && data[1] == 0xD8 ? Jpeg(data) : null;
-        return photo is { WidthPx: > 0, HeightPx: > 0 } && (long)photo.WidthPx * photo.HeightPx <= MostPixels ? photo : null;
+        var photo =
+            data.StartsWith(PngHead) ? Png(data)
+            : data.Length > 4 && data[0] == 0xFF && data[1] == 0xD8 ? Jpeg(data)
+            : null;
+        return photo is { WidthPx: > 0, HeightPx: > 0 } && (long)photo.WidthPx * photo.HeightPx <= MostPixels
+            ? photo
+            : null;
     }
 
     /// <summary>Keeps the chunks that make the image (PNG specification, third edition).</summary>
@@ -23,15 +28,23 @@ public static class PhotoIntake
     {
         using var kept = new MemoryStream();
         kept.Write(data[..8]);
-        int width = 0, height = 0;
-        for (var at = 8; at + 12 <= data.Length;)
+        int width = 0,
+            height = 0;
+        for (var at = 8; at + 12 <= data.Length; )
         {
             var length = BinaryPrimitives.ReadUInt32BigEndian(data[at..]);
-            if (length > int.MaxValue || at + 12 + (long)length > data.Length) return null;
+            if (length > int.MaxValue || at + 12 + (long)length > data.Length)
+                return null;
             var name = System.Text.Encoding.ASCII.GetString(data.Slice(at + 4, 4));
-            if (name == "IHDR" && length >= 8) (width, height) = (BinaryPrimitives.ReadInt32BigEndian(data[(at + 8)..]), BinaryPrimitives.ReadInt32BigEndian(data[(at + 12)..]));
-            if (name is "IHDR" or "PLTE" or "IDAT" or "IEND" or "tRNS" or "gAMA" or "cHRM" or "sRGB" or "iCCP") kept.Write(data.Slice(at, 12 + (int)length));
-            if (name == "IEND") return new(kept.ToArray(), "image/png", ".png", width, height);
+            if (name == "IHDR" && length >= 8)
+                (width, height) = (
+                    BinaryPrimitives.ReadInt32BigEndian(data[(at + 8)..]),
+                    BinaryPrimitives.ReadInt32BigEndian(data[(at + 12)..])
+                );
+            if (name is "IHDR" or "PLTE" or "IDAT" or "IEND" or "tRNS" or "gAMA" or "cHRM" or "sRGB" or "iCCP")
+                kept.Write(data.Slice(at, 12 + (int)length));
+            if (name == "IEND")
+                return new(kept.ToArray(), "image/png", ".png", width, height);
             at += 12 + (int)length;
         }
         return null;
@@ -42,20 +55,32 @@ public static class PhotoIntake
     {
         using var kept = new MemoryStream();
         kept.Write(data[..2]);
-        int width = 0, height = 0;
-        for (var at = 2; at + 4 <= data.Length;)
+        int width = 0,
+            height = 0;
+        for (var at = 2; at + 4 <= data.Length; )
         {
-            if (data[at] != 0xFF) return null;
+            if (data[at] != 0xFF)
+                return null;
             var marker = data[at + 1];
-            if (marker == 0xFF) { at++; continue; }
+            if (marker == 0xFF)
+            {
+                at++;
+                continue;
+            }
             var length = BinaryPrimitives.ReadUInt16BigEndian(data[(at + 2)..]);
-            if (length < 2 || at + 2 + length > data.Length) return null;
+            if (length < 2 || at + 2 + length > data.Length)
+                return null;
             if (marker is >= 0xC0 and <= 0xCF and not (0xC4 or 0xC8 or 0xCC) && length >= 7)
-                (height, width) = (BinaryPrimitives.ReadUInt16BigEndian(data[(at + 5)..]), BinaryPrimitives.ReadUInt16BigEndian(data[(at + 7)..]));
+                (height, width) = (
+                    BinaryPrimitives.ReadUInt16BigEndian(data[(at + 5)..]),
+                    BinaryPrimitives.ReadUInt16BigEndian(data[(at + 7)..])
+                );
             var describes = marker is (>= 0xE1 and <= 0xEF and not 0xEE) or 0xFE;
-            if (!describes) kept.Write(data.Slice(at, 2 + length));
+            if (!describes)
+                kept.Write(data.Slice(at, 2 + length));
             at += 2 + length;
-            if (marker != 0xDA) continue;
+            if (marker != 0xDA)
+                continue;
             kept.Write(data[at..]);
             return new(kept.ToArray(), "image/jpeg", ".jpg", width, height);
         }

@@ -12,7 +12,8 @@ public static class PhotoPixels
         using var codec = SKCodec.Create(new MemoryStream(content)) ?? throw Broken();
         var info = new SKImageInfo(codec.Info.Width, codec.Info.Height, SKColorType.Gray8, SKAlphaType.Opaque);
         using var bitmap = new SKBitmap(info);
-        if (codec.GetPixels(info, bitmap.GetPixels()) is not (SKCodecResult.Success or SKCodecResult.IncompleteInput)) return ByColour(content);
+        if (codec.GetPixels(info, bitmap.GetPixels()) is not (SKCodecResult.Success or SKCodecResult.IncompleteInput))
+            return ByColour(content);
         return new(info.Width, info.Height, bitmap.GetPixelSpan().ToArray());
     }
 
@@ -35,12 +36,15 @@ public static class PhotoPixels
     /// <summary>A picture as a JPEG file.</summary>
     public static byte[] Jpeg(GreyPicture picture, int quality = 80)
     {
-        using var bitmap = new SKBitmap(new SKImageInfo(picture.Width, picture.Height, SKColorType.Gray8, SKAlphaType.Opaque));
+        using var bitmap = new SKBitmap(
+            new SKImageInfo(picture.Width, picture.Height, SKColorType.Gray8, SKAlphaType.Opaque)
+        );
         System.Runtime.InteropServices.Marshal.Copy(picture.Pixels, 0, bitmap.GetPixels(), picture.Pixels.Length);
         using var image = SKImage.FromBitmap(bitmap);
         using var data = image.Encode(SKEncodedImageFormat.Jpeg, quality);
         return data.ToArray();
     }
 
-    private static Core.InputException Broken() => new("", "The picture can't be decoded: save it as JPEG or PNG and drop it again.");
+    private static Core.InputException Broken() =>
+        new("", "The picture can't be decoded: save it as JPEG or PNG and drop it again.");
 }

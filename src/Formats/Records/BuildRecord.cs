@@ -12,7 +12,16 @@ public sealed record RecordSignature(string By, string At, long? Count, string? 
 public sealed record RecordPhoto(string MediaType, byte[] Content, string At);
 
 public sealed record RecordJob(
-    long Id, string Title, string? Client, Board Board, Block? Block, JobPlan Plan, IReadOnlyDictionary<string, RecordSignature> Signed, IReadOnlyList<string> Notes, IReadOnlyList<RecordPhoto> Photos);
+    long Id,
+    string Title,
+    string? Client,
+    Board Board,
+    Block? Block,
+    JobPlan Plan,
+    IReadOnlyDictionary<string, RecordSignature> Signed,
+    IReadOnlyList<string> Notes,
+    IReadOnlyList<RecordPhoto> Photos
+);
 
 /// <summary>The build record: one page that needs nothing else, for the client and for the day the card goes back to stock.</summary>
 public static class BuildRecord
@@ -27,50 +36,92 @@ public static class BuildRecord
     public static string Html(RecordJob job)
     {
         var s = new StringBuilder();
-        s.Append("<!doctype html><html lang=\"en\"><meta charset=\"utf-8\"><title>").Append(E($"Build record, job {job.Id}")).Append("</title><style>").Append(Style).Append("</style>");
-        s.Append($"<h1>{E(job.Title)}</h1><p>Job {job.Id}{(job.Client is { } c ? $", for {E(c)}" : "")}. Board {E(job.Board.Maker)} {E(job.Board.Model)}, {E(job.Board.BoardCode)} {E(job.Board.Revision)}.");
-        s.Append(job.Block is { } b ? $" Block {E(b.Maker)} {E(b.Model)}{(b.ManualRevision is { } m ? $", manual revision {E(m)}" : "")}.</p>" : "</p>");
+        s.Append("<!doctype html><html lang=\"en\"><meta charset=\"utf-8\"><title>")
+            .Append(E($"Build record, job {job.Id}"))
+            .Append("</title><style>")
+            .Append(Style)
+            .Append("</style>");
+        s.Append(
+            $"<h1>{E(job.Title)}</h1><p>Job {job.Id}{(job.Client is { } c ? $", for {E(c)}" : "")}. Board {E(job.Board.Maker)} {E(job.Board.Model)}, {E(job.Board.BoardCode)} {E(job.Board.Revision)}."
+        );
+        s.Append(
+            job.Block is { } b
+                ? $" Block {E(b.Maker)} {E(b.Model)}{(b.ManualRevision is { } m ? $", manual revision {E(m)}" : "")}.</p>"
+                : "</p>"
+        );
         Proof(s, job.Plan);
         Pads(s, job.Plan);
-        foreach (var station in job.Plan.Stations.Where(x => x.Steps.Count > 0)) StationTable(s, station, job.Signed);
+        foreach (var station in job.Plan.Stations.Where(x => x.Steps.Count > 0))
+            StationTable(s, station, job.Signed);
         Restore(s, job.Plan);
-        if (job.Notes.Count > 0) s.Append("<h2>Notes</h2>").AppendJoin("", job.Notes.Select(n => $"<p>{E(n)}</p>"));
-        if (job.Photos.Count > 0) s.Append("<h2>Photos</h2>").AppendJoin("", job.Photos.Select(p => $"<img alt=\"photo of {E(p.At[..10])}\" src=\"data:{p.MediaType};base64,{Convert.ToBase64String(p.Content)}\">"));
+        if (job.Notes.Count > 0)
+            s.Append("<h2>Notes</h2>").AppendJoin("", job.Notes.Select(n => $"<p>{E(n)}</p>"));
+        if (job.Photos.Count > 0)
+            s.Append("<h2>Photos</h2>")
+                .AppendJoin(
+                    "",
+                    job.Photos.Select(p =>
+                        $"<img alt=\"photo of {E(p.At[..10])}\" src=\"data:{p.MediaType};base64,{Convert.ToBase64String(p.Content)}\">"
+                    )
+                );
         return s.Append("</html>").ToString();
     }
 
     private static void Proof(StringBuilder s, JobPlan plan)
     {
-        if (plan.Comparison is not { Why.Count: > 0 } c) return;
+        if (plan.Comparison is not { Why.Count: > 0 } c)
+            return;
         s.Append($"<h2>Proof: {E(c.Verdict)}</h2>").AppendJoin("", c.Why.Select(w => $"<p>{E(w)}</p>"));
     }
 
     private static void Pads(StringBuilder s, JobPlan plan)
     {
-        if (plan.Pads.Count == 0) return;
-        s.Append("<h2>Pads and paste</h2><table><tr><th>Letter<th>Part<th class=n>mm<th>Material<th class=n>Size, mm<th class=n>Squash, %");
+        if (plan.Pads.Count == 0)
+            return;
+        s.Append(
+            "<h2>Pads and paste</h2><table><tr><th>Letter<th>Part<th class=n>mm<th>Material<th class=n>Size, mm<th class=n>Squash, %"
+        );
         foreach (var p in plan.Pads)
-            s.Append(CultureInfo.InvariantCulture, $"<tr><td>{E(p.Letter)}<td>{E(p.Part)}<td class=n>{p.ThicknessMm:0.0#}<td>{E(p.Material)}<td class=n>{p.WidthMm:0.#} × {p.DepthMm:0.#}<td class=n>{(p.Fit is { } f ? FormattableString.Invariant($"{f.SquashMin * 100:0}–{f.SquashMax * 100:0}") : "")}");
+            s.Append(
+                CultureInfo.InvariantCulture,
+                $"<tr><td>{E(p.Letter)}<td>{E(p.Part)}<td class=n>{p.ThicknessMm:0.0#}<td>{E(p.Material)}<td class=n>{p.WidthMm:0.#} × {p.DepthMm:0.#}<td class=n>{(p.Fit is { } f ? FormattableString.Invariant($"{f.SquashMin * 100:0}–{f.SquashMax * 100:0}") : "")}"
+            );
         s.Append("</table>");
-        foreach (var f in plan.Paste) s.Append(CultureInfo.InvariantCulture, $"<p>{E(f.Part)}: {f.Amount.MassG:0.00} g, film {f.Amount.BondLineUm:0} µm, {E(f.Method)}.</p>");
+        foreach (var f in plan.Paste)
+            s.Append(
+                CultureInfo.InvariantCulture,
+                $"<p>{E(f.Part)}: {f.Amount.MassG:0.00} g, film {f.Amount.BondLineUm:0} µm, {E(f.Method)}.</p>"
+            );
     }
 
-    private static void StationTable(StringBuilder s, StationPlan station, IReadOnlyDictionary<string, RecordSignature> signed)
+    private static void StationTable(
+        StringBuilder s,
+        StationPlan station,
+        IReadOnlyDictionary<string, RecordSignature> signed
+    )
     {
         s.Append($"<h2>{station.Station}</h2><table>");
         foreach (var step in station.Steps)
         {
-            var mark = signed.TryGetValue(step.Id, out var who) ? $"<td class=who>{E(who.By)} {E(who.At[..10])} {E(who.At[11..16])}" : "<td class=open>open";
-            s.Append($"<tr><td>{E(step.Title)}{(who?.OverrideReason is { } r ? $"<br>Signed in spite of a lock: {E(r)}" : "")}{mark}");
+            var mark = signed.TryGetValue(step.Id, out var who)
+                ? $"<td class=who>{E(who.By)} {E(who.At[..10])} {E(who.At[11..16])}"
+                : "<td class=open>open";
+            s.Append(
+                $"<tr><td>{E(step.Title)}{(who?.OverrideReason is { } r ? $"<br>Signed in spite of a lock: {E(r)}" : "")}{mark}"
+            );
         }
         s.Append("</table>");
     }
 
     private static void Restore(StringBuilder s, JobPlan plan)
     {
-        if (plan.Teardown is not { } t) return;
+        if (plan.Teardown is not { } t)
+            return;
         s.Append("<h2>Back to stock</h2><table><tr><th>Step<th>Driver<th>Tray cell<th class=n>Count");
-        foreach (var r in t.Restore) s.Append($"<tr><td>{E(r.Action)} {E(r.Name)}<td>{E(r.Driver ?? "")}<td>{E(r.Cell ?? "")}<td class=n>{r.Count}");
+        foreach (var r in t.Restore)
+            s.Append(
+                $"<tr><td>{E(r.Action)} {E(r.Name)}<td>{E(r.Driver ?? "")}<td>{E(r.Cell ?? "")}<td class=n>{r.Count}"
+            );
         s.Append("</table>");
     }
 

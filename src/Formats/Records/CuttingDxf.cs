@@ -14,19 +14,27 @@ public static class CuttingDxf
         void Rectangle(string layer, double x, double y, double w, double h)
         {
             s.Append(CultureInfo.InvariantCulture, $"0\nPOLYLINE\n8\n{layer}\n66\n1\n10\n0\n20\n0\n30\n0\n70\n1\n");
-            foreach (var (px, py) in (ReadOnlySpan<(double, double)>)[(x, y), (x + w, y), (x + w, y + h), (x, y + h)]) s.Append(CultureInfo.InvariantCulture, $"0\nVERTEX\n8\n{layer}\n10\n{N(px)}\n20\n{N(py)}\n30\n0\n");
+            foreach (var (px, py) in (ReadOnlySpan<(double, double)>)[(x, y), (x + w, y), (x + w, y + h), (x, y + h)])
+                s.Append(CultureInfo.InvariantCulture, $"0\nVERTEX\n8\n{layer}\n10\n{N(px)}\n20\n{N(py)}\n30\n0\n");
             s.Append("0\nSEQEND\n");
         }
         Rectangle("SHEET", 0, 0, sheet.WidthMm, sheet.DepthMm);
         foreach (var p in sheet.Placements)
         {
             Rectangle("PIECES", p.XMm, p.YMm, p.WidthMm, p.DepthMm);
-            s.Append(CultureInfo.InvariantCulture, $"0\nTEXT\n8\nLETTERS\n10\n{N(p.XMm + p.WidthMm / 2)}\n20\n{N(p.YMm + p.DepthMm / 2)}\n40\n2.5\n1\n{p.PieceId}\n");
+            s.Append(
+                CultureInfo.InvariantCulture,
+                $"0\nTEXT\n8\nLETTERS\n10\n{N(p.XMm + p.WidthMm / 2)}\n20\n{N(p.YMm + p.DepthMm / 2)}\n40\n2.5\n1\n{p.PieceId}\n"
+            );
         }
         foreach (var c in sheet.Cuts)
         {
-            var (x1, y1, x2, y2) = c.Axis == 'x' ? (c.AtMm, c.FromMm, c.AtMm, c.ToMm) : (c.FromMm, c.AtMm, c.ToMm, c.AtMm);
-            s.Append(CultureInfo.InvariantCulture, $"0\nLINE\n8\nCUTS\n10\n{N(x1)}\n20\n{N(y1)}\n30\n0\n11\n{N(x2)}\n21\n{N(y2)}\n31\n0\n");
+            var (x1, y1, x2, y2) =
+                c.Axis == 'x' ? (c.AtMm, c.FromMm, c.AtMm, c.ToMm) : (c.FromMm, c.AtMm, c.ToMm, c.AtMm);
+            s.Append(
+                CultureInfo.InvariantCulture,
+                $"0\nLINE\n8\nCUTS\n10\n{N(x1)}\n20\n{N(y1)}\n30\n0\n11\n{N(x2)}\n21\n{N(y2)}\n31\n0\n"
+            );
         }
         return s.Append("0\nENDSEC\n0\nEOF\n").ToString();
     }

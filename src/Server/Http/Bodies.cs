@@ -27,7 +27,11 @@ internal static class Bodies
         int n;
         while ((n = await request.Body.ReadAsync(chunk, request.HttpContext.RequestAborted)) > 0)
         {
-            if (buffer.Length + n > most) throw new BadHttpRequestException($"The body is larger than {most / 1048576} MiB.", StatusCodes.Status413PayloadTooLarge);
+            if (buffer.Length + n > most)
+                throw new BadHttpRequestException(
+                    $"The body is larger than {most / 1048576} MiB.",
+                    StatusCodes.Status413PayloadTooLarge
+                );
             buffer.Write(chunk, 0, n);
         }
         return buffer.ToArray();

@@ -9,26 +9,45 @@ internal static class ClientFiles
     public static void Map(WebApplication app, string? folder)
     {
         var schemas = Path.Combine(AppContext.BaseDirectory, "formats");
-        app.MapGet("/formats/{kind}-1.schema.json", (string kind) => kind is "board" or "block"
-            ? Results.File(Path.Combine(schemas, $"{kind}-1.schema.json"), "application/schema+json")
-            : Results.NotFound()).ExcludeFromDescription();
+        app.MapGet(
+                "/formats/{kind}-1.schema.json",
+                (string kind) =>
+                    kind is "board" or "block"
+                        ? Results.File(Path.Combine(schemas, $"{kind}-1.schema.json"), "application/schema+json")
+                        : Results.NotFound()
+            )
+            .ExcludeFromDescription();
         var root = folder is null ? null : Path.GetFullPath(folder);
-        if (root is null || !Directory.Exists(root)) { app.MapGet("/", () => Results.Text("The server runs; the client is not built. ./run demo builds both.")); return; }
+        if (root is null || !Directory.Exists(root))
+        {
+            app.MapGet("/", () => Results.Text("The server runs; the client is not built. ./run demo builds both."));
+            return;
+        }
         var files = new PhysicalFileProvider(root);
-        app.UseStaticFiles(new StaticFileOptions
-        {
-            FileProvider = files,
-            ServeUnknownFileTypes = false,
-            // built files carry a hash of their content in their name
-            OnPrepareResponse = c => c.Context.Response.Headers.CacheControl = c.Context.Request.Path.StartsWithSegments("/assets") ? "public, max-age=31536000, immutable" : "no-cache",
-        });
-        app.MapFallback("{*path:nonfile}", async context =>
-        {
-            if (context.Request.Path.StartsWithSegments("/api"))
-                throw new NotHereException($"There is no call {context.Request.Method} {context.Request.Path}{(context.Request.ContentType is { } type ? $" for {type}" : "")}. Pictures are sent as image/jpeg or image/png, packs as application/zip, all else as application/json.");
-            context.Response.Headers.CacheControl = "no-cache";
-            context.Response.ContentType = "text/html; charset=utf-8";
-            await context.Response.SendFileAsync(files.GetFileInfo("index.html"));
-        });
+        app.UseStaticFiles(
+            new StaticFileOptions
+            {
+                FileProvider = files,
+                ServeUnknownFileTypes = false,
+                // built files carry a hash of their content in their name
+                OnPrepareResponse = c =>
+                    c.Context.Response.Headers.CacheControl = c.Context.Request.Path.StartsWithSegments("/assets")
+                        ? "public, max-age=31536000, immutable"
+                        : "no-cache",
+            }
+        );
+        app.MapFallback(
+            "{*path:nonfile}",
+            async context =>
+            {
+                if (context.Request.Path.StartsWithSegments("/api"))
+                    throw new NotHereException(
+                        $"There is no call {context.Request.Method} {context.Request.Path}{(context.Request.ContentType is { } type ? $" for {type}" : "")}. Pictures are sent as image/jpeg or image/png, packs as application/zip, all else as application/json."
+                    );
+                context.Response.Headers.CacheControl = "no-cache";
+                context.Response.ContentType = "text/html; charset=utf-8";
+                await context.Response.SendFileAsync(files.GetFileInfo("index.html"));
+            }
+        );
     }
 }

@@ -20,29 +20,43 @@ internal static class ComputeInputs
     public static Dictionary<string, PadMaterial> Materials(ObjectReader o, ShopMemory shop)
     {
         var known = shop.Drawer.Materials.ToDictionary(m => m.Id);
-        foreach (var m in o.Objects("materials", Material)) known[m.Id] = m;
+        foreach (var m in o.Objects("materials", Material))
+            known[m.Id] = m;
         return known;
     }
 
     public static PadMaterial Material(ObjectReader o)
     {
-        var material = new PadMaterial(o.Text("id"), o.Points("curve", 0, 1000), o.Number("squashMin", 0, 1), o.Number("squashMax", 0, 1), o.Number("thicknessTolMm", 0, 2, otherwise: 0))
+        var material = new PadMaterial(
+            o.Text("id"),
+            o.Points("curve", 0, 1000),
+            o.Number("squashMin", 0, 1),
+            o.Number("squashMax", 0, 1),
+            o.Number("thicknessTolMm", 0, 2, otherwise: 0)
+        )
         {
             ConductivityWPerMK = o.OptionalNumber("conductivityWPerMK", 0.01, 1000),
             ClaimedWPerMK = o.OptionalNumber("claimedWPerMK", 0.01, 1000),
             FreshCurve = o.Has("freshCurve") ? o.Points("freshCurve", 0, 1000) : null,
         };
         Rising(o, "curve", material.Curve);
-        if (material.FreshCurve is { } fresh) Rising(o, "freshCurve", fresh);
-        if (material.SquashMax <= material.SquashMin) o.Fault("squashMax", "Expected more than squashMin.");
+        if (material.FreshCurve is { } fresh)
+            Rising(o, "freshCurve", fresh);
+        if (material.SquashMax <= material.SquashMin)
+            o.Fault("squashMax", "Expected more than squashMin.");
         return material;
     }
 
     private static void Rising(ObjectReader o, string field, IReadOnlyList<Core.Geometry.Point2> c)
     {
-        if (c.Count == 0 || c.Count == 1 && c[0].X <= 0) o.Fault(field, "Expected at least one point [squash, MPa] above zero squash.");
+        if (c.Count == 0 || c.Count == 1 && c[0].X <= 0)
+            o.Fault(field, "Expected at least one point [squash, MPa] above zero squash.");
         for (var i = 1; i < c.Count; i++)
-            if (c[i].X <= c[i - 1].X || c[i].Y < c[i - 1].Y) { o.Fault($"{field}/{i}", "Squash has to rise and stress may not fall along the curve."); break; }
+            if (c[i].X <= c[i - 1].X || c[i].Y < c[i - 1].Y)
+            {
+                o.Fault($"{field}/{i}", "Squash has to rise and stress may not fall along the curve.");
+                break;
+            }
     }
 
     /// <summary>Paste given inline or by id.</summary>
@@ -54,21 +68,34 @@ internal static class ComputeInputs
         if (id is not null && !p.Has("yieldPa"))
         {
             var known = shop.Drawer.Pastes.FirstOrDefault(x => x.Material.Id == id || x.Id == id)?.Material;
-            if (known is null) p.Fault("id", $"Paste \"{id}\" is not known: give its values or add it to the drawer.");
+            if (known is null)
+                p.Fault("id", $"Paste \"{id}\" is not known: give its values or add it to the drawer.");
             paste = known ?? new(id, 100, 100, 2.5);
         }
-        else paste = PasteValues(p, id);
+        else
+            paste = PasteValues(p, id);
         p.End();
         return paste;
     }
 
-    public static PasteMaterial PasteValues(ObjectReader p, string? id) => new(
-        id, p.Number("yieldPa", 1e-3, 1e6), p.Number("viscosityPaS", 1e-3, 1e6, otherwise: 100), p.Number("densityGPerMl", 0.1, 30, otherwise: 2.5),
-        p.Number("cUm", 0.01, 10_000, PasteMaterial.DefaultCUm), p.Number("m", 0.01, 0.9, PasteMaterial.DefaultM), p.Number("conductivityWPerMK", 0.01, 1000, otherwise: 4)) { LiquidMetal = p.Flag("liquidMetal", false) };
+    public static PasteMaterial PasteValues(ObjectReader p, string? id) =>
+        new(
+            id,
+            p.Number("yieldPa", 1e-3, 1e6),
+            p.Number("viscosityPaS", 1e-3, 1e6, otherwise: 100),
+            p.Number("densityGPerMl", 0.1, 30, otherwise: 2.5),
+            p.Number("cUm", 0.01, 10_000, PasteMaterial.DefaultCUm),
+            p.Number("m", 0.01, 0.9, PasteMaterial.DefaultM),
+            p.Number("conductivityWPerMK", 0.01, 1000, otherwise: 4)
+        )
+        {
+            LiquidMetal = p.Flag("liquidMetal", false),
+        };
 
     public static List<LaidPad> Pads(ObjectReader o) =>
         o.Objects("pads", p => new LaidPad(p.Text("part"), p.Number("thicknessMm", 0.05, 20), p.Text("material")));
 
     /// <summary>Reads two documents and more, then computes only if all were good.</summary>
-    public static T Whole<T>(List<InputFault> faults, Func<T> compute) => faults.Count > 0 ? throw new InputException(faults) : compute();
+    public static T Whole<T>(List<InputFault> faults, Func<T> compute) =>
+        faults.Count > 0 ? throw new InputException(faults) : compute();
 }

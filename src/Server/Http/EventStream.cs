@@ -9,15 +9,25 @@ internal static class EventStream
 {
     public delegate Task Say(string name, object? value);
 
-    public static async Task RunAsync(HttpContext context, IHostApplicationLifetime life, Func<Say, CancellationToken, Task> send)
+    public static async Task RunAsync(
+        HttpContext context,
+        IHostApplicationLifetime life,
+        Func<Say, CancellationToken, Task> send
+    )
     {
-        using var stop = CancellationTokenSource.CreateLinkedTokenSource(context.RequestAborted, life.ApplicationStopping);
+        using var stop = CancellationTokenSource.CreateLinkedTokenSource(
+            context.RequestAborted,
+            life.ApplicationStopping
+        );
         context.Response.ContentType = "text/event-stream";
         context.Response.Headers.CacheControl = "no-store";
         context.Features.Get<IHttpResponseBodyFeature>()?.DisableBuffering();
         async Task SayAsync(string name, object? value)
         {
-            await context.Response.WriteAsync($"event: {name}\ndata: {(value is null ? "" : JsonSerializer.Serialize(value, DocumentJson.Options))}\n\n", stop.Token);
+            await context.Response.WriteAsync(
+                $"event: {name}\ndata: {(value is null ? "" : JsonSerializer.Serialize(value, DocumentJson.Options))}\n\n",
+                stop.Token
+            );
             await context.Response.Body.FlushAsync(stop.Token);
         }
         try
@@ -25,6 +35,8 @@ internal static class EventStream
             await SayAsync("open", null);
             await send(SayAsync, stop.Token);
         }
-        catch (OperationCanceledException) { /* the page was left or the server stops */ }
+        catch (OperationCanceledException)
+        { /* the page was left or the server stops */
+        }
     }
 }

@@ -11,17 +11,31 @@ internal sealed class OpenApiShapes : IOpenApiSchemaTransformer
     public Task TransformAsync(OpenApiSchema schema, OpenApiSchemaTransformerContext context, CancellationToken cancel)
     {
         var type = context.JsonTypeInfo.Type;
-        if (type == typeof(Point2) || type == typeof(Point2?)) ArrayOf(schema, new OpenApiSchema { Type = JsonSchemaType.Number });
-        else if (type == typeof(Polygon)) ArrayOf(schema, new OpenApiSchema { Type = JsonSchemaType.Array, Items = new OpenApiSchema { Type = JsonSchemaType.Number } });
-        else if (type == typeof(Precedence)) ArrayOf(schema, new OpenApiSchema { Type = JsonSchemaType.String });
+        if (type == typeof(Point2) || type == typeof(Point2?))
+            ArrayOf(schema, new OpenApiSchema { Type = JsonSchemaType.Number });
+        else if (type == typeof(Polygon))
+            ArrayOf(
+                schema,
+                new OpenApiSchema
+                {
+                    Type = JsonSchemaType.Array,
+                    Items = new OpenApiSchema { Type = JsonSchemaType.Number },
+                }
+            );
+        else if (type == typeof(Precedence))
+            ArrayOf(schema, new OpenApiSchema { Type = JsonSchemaType.String });
         // the shared schema of an enum is the same whether it was first met where it may be missing
-        else if ((Nullable.GetUnderlyingType(type) ?? type).IsEnum) schema.Enum = schema.Enum?.Where(v => v is not null && v.GetValueKind() != System.Text.Json.JsonValueKind.Null).ToList();
+        else if ((Nullable.GetUnderlyingType(type) ?? type).IsEnum)
+            schema.Enum = schema
+                .Enum?.Where(v => v is not null && v.GetValueKind() != System.Text.Json.JsonValueKind.Null)
+                .ToList();
         else if (schema.Properties is { Count: > 0 } properties)
             schema.Required = properties.Where(p => !MayBeNull(p.Value)).Select(p => p.Key).ToHashSet();
         return Task.CompletedTask;
     }
 
-    private static bool MayBeNull(IOpenApiSchema s) => s.Type?.HasFlag(JsonSchemaType.Null) == true || (s.OneOf?.Any(o => o.Type == JsonSchemaType.Null) ?? false);
+    private static bool MayBeNull(IOpenApiSchema s) =>
+        s.Type?.HasFlag(JsonSchemaType.Null) == true || (s.OneOf?.Any(o => o.Type == JsonSchemaType.Null) ?? false);
 
     private static void ArrayOf(OpenApiSchema schema, OpenApiSchema items)
     {

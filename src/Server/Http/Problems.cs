@@ -13,38 +13,74 @@ internal sealed class Problems(ILogger<Problems> log) : IExceptionHandler
 {
     public async ValueTask<bool> TryHandleAsync(HttpContext context, Exception exception, CancellationToken cancel)
     {
-        if (exception is OperationCanceledException && context.RequestAborted.IsCancellationRequested) return true;
+        if (exception is OperationCanceledException && context.RequestAborted.IsCancellationRequested)
+            return true;
         var problem = Describe(exception);
-        if (problem.Status >= 500) log.LogError(exception, "Unexpected failure at {Path}", context.Request.Path);
+        if (problem.Status >= 500)
+            log.LogError(exception, "Unexpected failure at {Path}", context.Request.Path);
         problem.Instance = context.Request.Path;
         context.Response.StatusCode = problem.Status!.Value;
         await context.Response.WriteAsJsonAsync(problem, DocumentJson.Options, "application/problem+json", cancel);
         return true;
     }
 
-    private static ProblemDetails Describe(Exception exception) => exception switch
-    {
-        InputException e => Problem(422, "The input breaks a rule", e.Message, e.Faults),
-        MalformedJsonException e => Problem(400, "The input can not be read", e.Message, [e.Fault]),
-        StepLockedException e => Problem(409, "This step is locked", e.Message, [], ("waitsFor", e.WaitsFor)),
-        LostRaceException e => Problem(412, "Somebody was faster", e.Message),
-        IdTakenException e => Problem(409, "The id is taken", e.Message, [new("/id", e.Message)]),
-        NotHereException e => Problem(404, "Not here", e.Message),
-        BadHttpRequestException { InnerException: JsonException j } => Problem(400, "The input can not be read", Sentence(j), [new(Pointer(j.Path), Sentence(j))]),
-        BadHttpRequestException e => Problem(e.StatusCode, "The request can not be read", e.Message, [new("", e.Message)]),
-        _ => Problem(500, "Something broke", "The server failed on this request; nothing was changed. The log has the details."),
-    };
+    private static ProblemDetails Describe(Exception exception) =>
+        exception switch
+        {
+            InputException e => Problem(422, "The input breaks a rule", e.Message, e.Faults),
+            MalformedJsonException e => Problem(400, "The input can not be read", e.Message, [e.Fault]),
+            StepLockedException e => Problem(409, "This step is locked", e.Message, [], ("waitsFor", e.WaitsFor)),
+            LostRaceException e => Problem(412, "Somebody was faster", e.Message),
+            IdTakenException e => Problem(409, "The id is taken", e.Message, [new("/id", e.Message)]),
+            NotHereException e => Problem(404, "Not here", e.Message),
+            BadHttpRequestException { InnerException: JsonException j } => Problem(
+                400,
+                "The input can not be read",
+                Sentence(j),
+                [new(Pointer(j.Path), Sentence(j))]
+            ),
+            BadHttpRequestException e => Problem(
+                e.StatusCode,
+                "The request can not be read",
+                e.Message,
+                [new("", e.Message)]
+            ),
+            _ => Problem(
+                500,
+                "Something broke",
+                "The server failed on this request; nothing was changed. The log has the details."
+            ),
+        };
 
-    private static ProblemDetails Problem(int status, string title, string detail, IReadOnlyList<InputFault>? errors = null, (string Name, object Value)? more = null)
+    private static ProblemDetails Problem(
+        int status,
+        string title,
+        string detail,
+        IReadOnlyList<InputFault>? errors = null,
+        (string Name, object Value)? more = null
+    )
     {
-        var problem = new ProblemDetails { Status = status, Title = title, Detail = detail, Type = "about:blank" };
-        if (errors is not null) problem.Extensions["errors"] = errors;
-        if (more is { } m) problem.Extensions[m.Name] = m.Value;
+        var problem = new ProblemDetails
+        {
+            Status = status,
+            Title = title,
+            Detail = detail,
+            Type = "about:blank",
+        };
+        if (errors is not null)
+            problem.Extensions["errors"] = errors;
+        if (more is { } m)
+            problem.Extensions[m.Name] = m.Value;
         return problem;
     }
 
     private static string Sentence(JsonException e) => e.Message.Split(" Path:", 2)[0].Split(" The JSON value", 2)[0];
 
     /// <summary>$.a.b[3] as /a/b/3.</summary>
-    private static string Pointer(string? path) => (path ?? "$").TrimStart('$').Replace('.', '/').Replace("[", "/", StringComparison.Ordinal).Replace("]", "", StringComparison.Ordinal);
+    private static string Pointer(string? path) =>
+        (path ?? "$")
+            .TrimStart('$')
+            .Replace('.', '/')
+            .Replace("[", "/", StringComparison.Ordinal)
+            .Replace("]", "", StringComparison.Ordinal);
 }

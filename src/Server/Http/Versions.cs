@@ -11,8 +11,12 @@ internal static class Versions
     public static long Expected(HttpRequest request)
     {
         var tag = request.Headers[HeaderNames.IfMatch].ToString().Trim('"', ' ');
-        return long.TryParse(tag, NumberStyles.None, CultureInfo.InvariantCulture, out var v) ? v
-            : throw new BadHttpRequestException("Say which version you saw in If-Match, such as \"3\".", StatusCodes.Status428PreconditionRequired);
+        return long.TryParse(tag, NumberStyles.None, CultureInfo.InvariantCulture, out var v)
+            ? v
+            : throw new BadHttpRequestException(
+                "Say which version you saw in If-Match, such as \"3\".",
+                StatusCodes.Status428PreconditionRequired
+            );
     }
 
     public static void Tag(HttpResponse response, long version) => response.Headers.ETag = $"\"{version}\"";

@@ -10,16 +10,23 @@ namespace FaithfulBracket.Server.Shop;
 /// <summary>The sheets of a job as Core types, with the version of each.</summary>
 internal sealed record JobSheetSet
 {
-    public const string WaysKind = "ways", CuttingKind = "cutting", AsFoundKind = "as-found", AssemblyKind = "assembly", OrderKind = "order";
+    public const string WaysKind = "ways",
+        CuttingKind = "cutting",
+        AsFoundKind = "as-found",
+        AssemblyKind = "assembly",
+        OrderKind = "order";
 
     /// <summary>Way chosen for each question on which installers disagree.</summary>
     public IReadOnlyDictionary<string, string> Ways { get; private init; } = new Dictionary<string, string>();
     public BegunCutting? Cutting { get; private init; }
     public IReadOnlyList<AsFoundPad> AsFound { get; private init; } = [];
+
     /// <summary>The assembly as it was recorded in this job; null where the board's own stands.</summary>
     public Assembly? Assembly { get; private init; }
+
     /// <summary>Teardown order somebody chose.</summary>
     public IReadOnlyList<string>? Order { get; private init; }
+
     /// <summary>Version of each sheet; 0 where there is none.</summary>
     public IReadOnlyDictionary<string, long> Versions { get; private init; } = new Dictionary<string, long>();
 
@@ -31,7 +38,10 @@ internal sealed record JobSheetSet
 
     public static JobSheetSet Of(IReadOnlyList<JobSheetRow> rows)
     {
-        T? Read<T>(string kind) => rows.FirstOrDefault(r => r.Kind == kind) is { } row ? JsonSerializer.Deserialize<T>(row.Content, DocumentJson.Options) : default;
+        T? Read<T>(string kind) =>
+            rows.FirstOrDefault(r => r.Kind == kind) is { } row
+                ? JsonSerializer.Deserialize<T>(row.Content, DocumentJson.Options)
+                : default;
         return new()
         {
             Ways = Read<Dictionary<string, string>>(WaysKind) ?? [],

@@ -11,28 +11,37 @@ using Microsoft.Extensions.DependencyInjection;
 namespace FaithfulBracket.Server.Shop;
 
 /// <summary>The library and the drawer as Core types, read again when they change.</summary>
-internal sealed class ShopMemory([FromKeyedServices("board")] Library boards, [FromKeyedServices("block")] Library blocks, DrawerItems drawer)
+internal sealed class ShopMemory(
+    [FromKeyedServices("board")] Library boards,
+    [FromKeyedServices("block")] Library blocks,
+    DrawerItems drawer
+)
 {
     private readonly Lock _gate = new();
     private (long Edition, Dictionary<string, Board> Value)? _boards;
     private (long Edition, Dictionary<string, Block> Value)? _blocks;
     private (long Edition, Drawer Value)? _drawer;
-    private readonly Dictionary<string, string> _boardDigests = [], _blockDigests = [];
+    private readonly Dictionary<string, string> _boardDigests = [],
+        _blockDigests = [];
 
-    public IReadOnlyDictionary<string, Board> Boards => Fresh(ref _boards, boards.Edition, old => Read(boards, old, d => BoardReader.Read(d), _boardDigests));
+    public IReadOnlyDictionary<string, Board> Boards =>
+        Fresh(ref _boards, boards.Edition, old => Read(boards, old, d => BoardReader.Read(d), _boardDigests));
 
-    public IReadOnlyDictionary<string, Block> Blocks => Fresh(ref _blocks, blocks.Edition, old => Read(blocks, old, d => BlockReader.Read(d), _blockDigests));
+    public IReadOnlyDictionary<string, Block> Blocks =>
+        Fresh(ref _blocks, blocks.Edition, old => Read(blocks, old, d => BlockReader.Read(d), _blockDigests));
 
     public Drawer Drawer => Fresh(ref _drawer, drawer.Edition, _ => Assemble(drawer.All()));
 
     /// <summary>Changes whenever anything here does.</summary>
     public (long, long, long) Edition => (boards.Edition, blocks.Edition, drawer.Edition);
 
-    private T Fresh<T>(ref (long Edition, T Value)? slot, long edition, Func<T?, T> read) where T : class
+    private T Fresh<T>(ref (long Edition, T Value)? slot, long edition, Func<T?, T> read)
+        where T : class
     {
         lock (_gate)
         {
-            if (slot is { } s && s.Edition == edition) return s.Value;
+            if (slot is { } s && s.Edition == edition)
+                return s.Value;
             var value = read(slot?.Value);
             slot = (edition, value);
             return value;
@@ -40,22 +49,41 @@ internal sealed class ShopMemory([FromKeyedServices("board")] Library boards, [F
     }
 
     /// <summary>Reads what is new or changed; the rest stays as it was read before.</summary>
-    private static Dictionary<string, T> Read<T>(Library library, Dictionary<string, T>? old, Func<byte[], T> read, Dictionary<string, string> digests)
+    private static Dictionary<string, T> Read<T>(
+        Library library,
+        Dictionary<string, T>? old,
+        Func<byte[], T> read,
+        Dictionary<string, string> digests
+    )
     {
         const int fewChanges = 200;
         var listed = library.Digests();
-        var changed = listed.Where(d => old is null || digests.GetValueOrDefault(d.Id) != d.Digest).Select(d => d.Id).ToHashSet();
-        var fresh = changed.Count <= fewChanges
-            ? changed.ToDictionary(id => id, id => read(library.Find(id)!))
-            : library.All().Where(d => changed.Contains(d.Id)).AsParallel().Select(d => (d.Id, Value: read(d.Document))).ToDictionary(d => d.Id, d => d.Value);
+        var changed = listed
+            .Where(d => old is null || digests.GetValueOrDefault(d.Id) != d.Digest)
+            .Select(d => d.Id)
+            .ToHashSet();
+        var fresh =
+            changed.Count <= fewChanges
+                ? changed.ToDictionary(id => id, id => read(library.Find(id)!))
+                : library
+                    .All()
+                    .Where(d => changed.Contains(d.Id))
+                    .AsParallel()
+                    .Select(d => (d.Id, Value: read(d.Document)))
+                    .ToDictionary(d => d.Id, d => d.Value);
         digests.Clear();
-        foreach (var (id, digest) in listed) digests[id] = digest;
+        foreach (var (id, digest) in listed)
+            digests[id] = digest;
         return listed.ToDictionary(d => d.Id, d => fresh.TryGetValue(d.Id, out var v) ? v : old![d.Id]);
     }
 
     private static Drawer Assemble(IReadOnlyList<DrawerRow> rows)
     {
-        List<T> Of<T>(string kind) => [.. rows.Where(r => r.Kind == kind).Select(r => JsonSerializer.Deserialize<T>(r.Content, DocumentJson.Options)!)];
+        List<T> Of<T>(string kind) =>
+            [
+                .. rows.Where(r => r.Kind == kind)
+                    .Select(r => JsonSerializer.Deserialize<T>(r.Content, DocumentJson.Options)!),
+            ];
         return new()
         {
             Materials = Of<PadMaterial>("material"),

@@ -1,5 +1,5 @@
-using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Boards.Bow;
+using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -18,13 +18,31 @@ internal static class BowEndpoint
     private static BowProblem Read(ObjectReader o)
     {
         var material = o.Object("material");
-        double e = material.Number("eMPa", 0.1, 1e6), nu = material.Number("nu", 0, 0.499);
+        double e = material.Number("eMPa", 0.1, 1e6),
+            nu = material.Number("nu", 0, 0.499);
         material.End();
         return new(o.Polygon("outline"), o.Number("thicknessMm", 0.05, 50), e, nu)
         {
             Edges = o.OptionalChoice<EdgeHold>("edges") ?? EdgeHold.Free,
-            Supports = o.Objects("supports", s => new BowSupport(s.Number("x"), s.Number("y"), s.Choice<SupportKind>("kind"), s.Number("diameterMm", 0, 1000, otherwise: 0))),
-            Loads = o.Objects("loads", l => new BowLoad(l.Number("x"), l.Number("y"), l.Number("widthMm", 0, 10_000, otherwise: 0), l.Number("depthMm", 0, 10_000, otherwise: 0), l.Number("forceN"))),
+            Supports = o.Objects(
+                "supports",
+                s => new BowSupport(
+                    s.Number("x"),
+                    s.Number("y"),
+                    s.Choice<SupportKind>("kind"),
+                    s.Number("diameterMm", 0, 1000, otherwise: 0)
+                )
+            ),
+            Loads = o.Objects(
+                "loads",
+                l => new BowLoad(
+                    l.Number("x"),
+                    l.Number("y"),
+                    l.Number("widthMm", 0, 10_000, otherwise: 0),
+                    l.Number("depthMm", 0, 10_000, otherwise: 0),
+                    l.Number("forceN")
+                )
+            ),
             PressureMPa = o.Number("pressureMPa", -1000, 1000, otherwise: 0),
             Probes = o.Points("probes"),
             Elements = o.OptionalInteger("elements", 16, 40_000) ?? 2500,

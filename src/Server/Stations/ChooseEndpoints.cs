@@ -21,22 +21,55 @@ internal static class ChooseEndpoints
     }
 
     /// <param name="blocks">Up to three ids, comma between.</param>
-    private static Ok<IReadOnlyList<Choice>> Compare(string id, string? blocks, double? flow, ShopMemory shop, CancellationToken cancel)
+    private static Ok<IReadOnlyList<Choice>> Compare(
+        string id,
+        string? blocks,
+        double? flow,
+        ShopMemory shop,
+        CancellationToken cancel
+    )
     {
-        var board = shop.Boards.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no board \"{id}\".");
-        var ids = (blocks ?? "").Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).Distinct().ToList();
-        if (ids.Count is 0 or > MostCompared) throw new InputException("?blocks", $"Expected one to {MostCompared} block ids, found {ids.Count}.");
-        if (flow is <= 0 or > 30) throw new InputException("?flow", "Expected a flow from 0 to 30 L/min.");
-        var chosen = ids.ConvertAll(b => shop.Blocks.GetValueOrDefault(b) ?? throw new NotHereException($"The library has no block \"{b}\"."));
+        var board =
+            shop.Boards.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no board \"{id}\".");
+        var ids = (blocks ?? "")
+            .Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
+            .Distinct()
+            .ToList();
+        if (ids.Count is 0 or > MostCompared)
+            throw new InputException("?blocks", $"Expected one to {MostCompared} block ids, found {ids.Count}.");
+        if (flow is <= 0 or > 30)
+            throw new InputException("?flow", "Expected a flow from 0 to 30 L/min.");
+        var chosen = ids.ConvertAll(b =>
+            shop.Blocks.GetValueOrDefault(b) ?? throw new NotHereException($"The library has no block \"{b}\".")
+        );
         var owned = shop.Drawer.Pads.Select(p => new StockedPad(p.ThicknessMm, p.Material)).Distinct().ToList();
-        return TypedResults.Ok(Comparing.Of(board, chosen, flow ?? DefaultFlowLPerMin, new(), shop.Drawer.Materials.ToDictionary(m => m.Id), owned, cancel));
+        return TypedResults.Ok(
+            Comparing.Of(
+                board,
+                chosen,
+                flow ?? DefaultFlowLPerMin,
+                new(),
+                shop.Drawer.Materials.ToDictionary(m => m.Id),
+                owned,
+                cancel
+            )
+        );
     }
 
-    private static Ok<PlanBResult> PlanBFor(string id, double? airC, string? airflow, ShopMemory shop, CancellationToken cancel)
+    private static Ok<PlanBResult> PlanBFor(
+        string id,
+        double? airC,
+        string? airflow,
+        ShopMemory shop,
+        CancellationToken cancel
+    )
     {
-        var board = shop.Boards.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no board \"{id}\".");
-        if (airC is < -20 or > 90) throw new InputException("?airC", "Expected air from −20 to 90 °C.");
-        if (airflow is not (null or "x" or "y")) throw new InputException("?airflow", "Expected x or y.");
+        var board =
+            shop.Boards.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no board \"{id}\".");
+        if (airC is < -20 or > 90)
+            throw new InputException("?airC", "Expected air from −20 to 90 °C.");
+        if (airflow is not (null or "x" or "y"))
+            throw new InputException("?airflow", "Expected x or y.");
         return TypedResults.Ok(PlanB.For(board, shop.Blocks.Values, airC ?? 40, airflow ?? "x", cancel));
     }
 }

@@ -14,7 +14,8 @@ internal sealed record ToldColumns(string Signature, IReadOnlyDictionary<Column,
 /// <summary>What the columns of tables mean: told once, remembered.</summary>
 internal static class ColumnEndpoints
 {
-    private const int MostColumns = 200, LongestSignature = 4000;
+    private const int MostColumns = 200,
+        LongestSignature = 4000;
 
     public static void Map(IEndpointRouteBuilder app)
     {
@@ -25,7 +26,14 @@ internal static class ColumnEndpoints
     }
 
     internal static Dictionary<string, ColumnMap> Known(ColumnMaps maps) =>
-        maps.All().ToDictionary(r => r.Signature, r => new ColumnMap(JsonSerializer.Deserialize<Dictionary<Column, int>>(r.Columns, DocumentJson.Options)!, r.Units is null ? null : LengthUnits.Parse(r.Units)));
+        maps.All()
+            .ToDictionary(
+                r => r.Signature,
+                r => new ColumnMap(
+                    JsonSerializer.Deserialize<Dictionary<Column, int>>(r.Columns, DocumentJson.Options)!,
+                    r.Units is null ? null : LengthUnits.Parse(r.Units)
+                )
+            );
 
     /// <summary>The tables among the files, with what their columns are taken for.</summary>
     private static async Task<Ok<IReadOnlyList<TableLook>>> LookAsync(HttpRequest request, ColumnMaps maps) =>
@@ -33,19 +41,38 @@ internal static class ColumnEndpoints
 
     private static async Task<NoContent> PutAsync(HttpRequest request, ColumnMaps maps)
     {
-        var told = await Bodies.ReadAsync(request, o =>
-        {
-            var columns = new Dictionary<Column, int>();
-            var c = o.Object("columns");
-            foreach (var (name, column) in Enum.GetValues<Column>().Select(v => (EnumNames<Column>.Of(v), v)))
-                if (c.OptionalInteger(name, 0, MostColumns) is { } index) columns[column] = index;
-            c.End();
-            foreach (var (name, column) in (ReadOnlySpan<(string, Column)>)[("x", Column.X), ("y", Column.Y)])
-                if (!columns.ContainsKey(column)) o.Fault("columns", $"Say which column holds {name}.");
-            if (columns.GroupBy(k => k.Value).FirstOrDefault(g => g.Count() > 1) is { } twice) o.Fault("columns", $"Column {twice.Key + 1} is told to be {string.Join(" and ", twice.Select(t => EnumNames<Column>.Of(t.Key)))}: one of them.");
-            return new ToldColumns(o.Text("signature", LongestSignature), columns, o.OptionalChoice<LengthUnit>("units"));
-        });
-        maps.Put(new(told.Signature, JsonSerializer.Serialize(told.Columns, DocumentJson.Options), told.Units is { } u ? EnumNames<LengthUnit>.Of(u) : null));
+        var told = await Bodies.ReadAsync(
+            request,
+            o =>
+            {
+                var columns = new Dictionary<Column, int>();
+                var c = o.Object("columns");
+                foreach (var (name, column) in Enum.GetValues<Column>().Select(v => (EnumNames<Column>.Of(v), v)))
+                    if (c.OptionalInteger(name, 0, MostColumns) is { } index)
+                        columns[column] = index;
+                c.End();
+                foreach (var (name, column) in (ReadOnlySpan<(string, Column)>)[("x", Column.X), ("y", Column.Y)])
+                    if (!columns.ContainsKey(column))
+                        o.Fault("columns", $"Say which column holds {name}.");
+                if (columns.GroupBy(k => k.Value).FirstOrDefault(g => g.Count() > 1) is { } twice)
+                    o.Fault(
+                        "columns",
+                        $"Column {twice.Key + 1} is told to be {string.Join(" and ", twice.Select(t => EnumNames<Column>.Of(t.Key)))}: one of them."
+                    );
+                return new ToldColumns(
+                    o.Text("signature", LongestSignature),
+                    columns,
+                    o.OptionalChoice<LengthUnit>("units")
+                );
+            }
+        );
+        maps.Put(
+            new(
+                told.Signature,
+                JsonSerializer.Serialize(told.Columns, DocumentJson.Options),
+                told.Units is { } u ? EnumNames<LengthUnit>.Of(u) : null
+            )
+        );
         return TypedResults.NoContent();
     }
 

@@ -24,59 +24,134 @@ internal static class ComputeEndpoints
         compute.MapPost("/paste", PasteEndpoint.AnswerAsync).Accepts<System.Text.Json.JsonElement>("application/json");
         compute.MapPost("/teardown", TeardownAsync).Accepts<System.Text.Json.JsonElement>("application/json");
         compute.MapPost("/bow", BowEndpoint.AnswerAsync).Accepts<System.Text.Json.JsonElement>("application/json");
-        compute.MapPost("/identify", IdentifyEndpoint.AnswerAsync).Accepts<System.Text.Json.JsonElement>("application/json");
+        compute
+            .MapPost("/identify", IdentifyEndpoint.AnswerAsync)
+            .Accepts<System.Text.Json.JsonElement>("application/json");
         compute.MapPost("/trace", TraceEndpoint.AnswerAsync).Accepts<System.Text.Json.JsonElement>("application/json");
-        compute.MapPost("/read-layout", LayoutEndpoint.AnswerAsync).Accepts<IFormFileCollection>("multipart/form-data").DisableAntiforgery();
+        compute
+            .MapPost("/read-layout", LayoutEndpoint.AnswerAsync)
+            .Accepts<IFormFileCollection>("multipart/form-data")
+            .DisableAntiforgery();
         compute.MapPost("/tightening", TighteningAsync).Accepts<System.Text.Json.JsonElement>("application/json");
     }
 
     private static async Task<Ok<FitResult>> FitAsync(HttpRequest request)
     {
-        var (board, block, settings) = await Bodies.ReadAsync(request, o => (ComputeInputs.Board(o), ComputeInputs.Block(o), new FitSettings(
-            o.Number("bondLineMm", 0, 5, PlaneHeight.DefaultBondLineMm), o.Number("minClearanceMm", 0, 20, 0.3), (ulong)o.Number("seed", 0, 1e15, 1))));
+        var (board, block, settings) = await Bodies.ReadAsync(
+            request,
+            o =>
+                (
+                    ComputeInputs.Board(o),
+                    ComputeInputs.Block(o),
+                    new FitSettings(
+                        o.Number("bondLineMm", 0, 5, PlaneHeight.DefaultBondLineMm),
+                        o.Number("minClearanceMm", 0, 20, 0.3),
+                        (ulong)o.Number("seed", 0, 1e15, 1)
+                    )
+                )
+        );
         return TypedResults.Ok(Fit.Judge(board, block, settings, request.HttpContext.RequestAborted));
     }
 
     private static async Task<Ok<GapsResult>> GapsAsync(HttpRequest request, ShopMemory shop)
     {
-        var (board, block, bond, materials, stock) = await Bodies.ReadAsync(request, o => (ComputeInputs.Board(o), ComputeInputs.Block(o),
-            o.Number("bondLineMm", 0, 5, PlaneHeight.DefaultBondLineMm), ComputeInputs.Materials(o, shop), o.Objects("stock", Stocked)));
+        var (board, block, bond, materials, stock) = await Bodies.ReadAsync(
+            request,
+            o =>
+                (
+                    ComputeInputs.Board(o),
+                    ComputeInputs.Block(o),
+                    o.Number("bondLineMm", 0, 5, PlaneHeight.DefaultBondLineMm),
+                    ComputeInputs.Materials(o, shop),
+                    o.Objects("stock", Stocked)
+                )
+        );
         return TypedResults.Ok(Gaps.Of(board, block, materials, stock, bond));
     }
 
     /// <summary>A stocked pad; sheet sizes and counts may stand beside it.</summary>
     private static StockedPad Stocked(ObjectReader o)
     {
-        foreach (var known in (string[])["id", "widthMm", "depthMm", "count", "offcut", "tacky"]) o.Raw(known);
+        foreach (var known in (string[])["id", "widthMm", "depthMm", "count", "offcut", "tacky"])
+            o.Raw(known);
         return new(o.Number("thicknessMm", 0.05, 20), o.Text("material"));
     }
 
     private static async Task<Ok<SeatingResult>> SeatingAsync(HttpRequest request, ShopMemory shop)
     {
-        var (board, block, pads, materials, paste, limit, elastic) = await Bodies.ReadAsync(request, o =>
-            (ComputeInputs.Board(o), ComputeInputs.Block(o), ComputeInputs.Pads(o), ComputeInputs.Materials(o, shop), ComputeInputs.Paste(o, shop),
-                o.Number("maxBondLineUm", 1, 10_000, SeatingSolver.DefaultMaxBondLineUm), Elastic(o)));
+        var (board, block, pads, materials, paste, limit, elastic) = await Bodies.ReadAsync(
+            request,
+            o =>
+                (
+                    ComputeInputs.Board(o),
+                    ComputeInputs.Block(o),
+                    ComputeInputs.Pads(o),
+                    ComputeInputs.Materials(o, shop),
+                    ComputeInputs.Paste(o, shop),
+                    o.Number("maxBondLineUm", 1, 10_000, SeatingSolver.DefaultMaxBondLineUm),
+                    Elastic(o)
+                )
+        );
         var cancel = request.HttpContext.RequestAborted;
-        if (elastic is { } stiffness) elastic = stiffness with { BackPlateFactor = block.BackPlate?.StiffnessFactor ?? 1 };
-        return TypedResults.Ok(await Task.Run(() => SeatingSolver.Solve(board, block, pads, materials, paste, limit, elastic, cancel), cancel));
+        if (elastic is { } stiffness)
+            elastic = stiffness with { BackPlateFactor = block.BackPlate?.StiffnessFactor ?? 1 };
+        return TypedResults.Ok(
+            await Task.Run(
+                () => SeatingSolver.Solve(board, block, pads, materials, paste, limit, elastic, cancel),
+                cancel
+            )
+        );
     }
 
     /// <summary>true, or the laminate's values; the board is stiff otherwise.</summary>
     private static BoardStiffness? Elastic(ObjectReader o)
     {
-        if (o.Raw("elasticBoard") is not { ValueKind: System.Text.Json.JsonValueKind.Object }) return o.Flag("elasticBoard", false) ? new() : null;
+        if (o.Raw("elasticBoard") is not { ValueKind: System.Text.Json.JsonValueKind.Object })
+            return o.Flag("elasticBoard", false) ? new() : null;
         var e = o.Object("elasticBoard");
         var defaults = new BoardStiffness();
-        var read = new BoardStiffness(e.Number("eMPa", 10, 1e6, defaults.EMPa), e.Number("nu", 0, 0.499, defaults.Nu), e.Number("packageFactor", 1, 1000, defaults.PackageFactor), 1, e.OptionalInteger("elements", 100, 10_000) ?? defaults.Elements);
+        var read = new BoardStiffness(
+            e.Number("eMPa", 10, 1e6, defaults.EMPa),
+            e.Number("nu", 0, 0.499, defaults.Nu),
+            e.Number("packageFactor", 1, 1000, defaults.PackageFactor),
+            1,
+            e.OptionalInteger("elements", 100, 10_000) ?? defaults.Elements
+        );
         e.End();
         return read;
     }
 
     private static async Task<Ok<CutPlan>> CutPlanAsync(HttpRequest request)
     {
-        var (pieces, stock) = await Bodies.ReadAsync(request, o => (
-            o.Objects("pieces", p => new CutPiece(p.Text("id"), p.Number("widthMm", 0.1, 5000), p.Number("depthMm", 0.1, 5000), p.Number("thicknessMm", 0.01, 50), p.OptionalText("material"), p.OptionalInteger("count", 0, 2000) ?? 1)),
-            o.Objects("stock", s => new CutStock(s.Text("id"), s.Number("widthMm", 0.1, 5000), s.Number("depthMm", 0.1, 5000), s.Number("thicknessMm", 0.01, 50), s.OptionalText("material"), s.OptionalInteger("count", 0, 100_000) ?? 1, s.Flag("offcut", false)))));
+        var (pieces, stock) = await Bodies.ReadAsync(
+            request,
+            o =>
+                (
+                    o.Objects(
+                        "pieces",
+                        p => new CutPiece(
+                            p.Text("id"),
+                            p.Number("widthMm", 0.1, 5000),
+                            p.Number("depthMm", 0.1, 5000),
+                            p.Number("thicknessMm", 0.01, 50),
+                            p.OptionalText("material"),
+                            p.OptionalInteger("count", 0, 2000) ?? 1
+                        )
+                    ),
+                    o.Objects(
+                        "stock",
+                        s => new CutStock(
+                            s.Text("id"),
+                            s.Number("widthMm", 0.1, 5000),
+                            s.Number("depthMm", 0.1, 5000),
+                            s.Number("thicknessMm", 0.01, 50),
+                            s.OptionalText("material"),
+                            s.OptionalInteger("count", 0, 100_000) ?? 1,
+                            s.Flag("offcut", false)
+                        )
+                    )
+                )
+        );
         return TypedResults.Ok(CutPlanner.Plan(pieces, stock, cancel: request.HttpContext.RequestAborted));
     }
 
@@ -88,8 +163,30 @@ internal static class ComputeEndpoints
 
     private static async Task<Ok<TighteningResult>> TighteningAsync(HttpRequest request, ShopMemory shop)
     {
-        var (board, block, pads, materials, paste, turns, order) = await Bodies.ReadAsync(request, o => (ComputeInputs.Board(o), ComputeInputs.Block(o), ComputeInputs.Pads(o),
-            ComputeInputs.Materials(o, shop), ComputeInputs.Paste(o, shop), o.OptionalNumber("turnsPerMove", 0.01, 100), o.Has("order") ? o.Texts("order") : null));
-        return TypedResults.Ok(Tightening.Simulate(board, block, pads, materials, paste, turns, order, cancel: request.HttpContext.RequestAborted));
+        var (board, block, pads, materials, paste, turns, order) = await Bodies.ReadAsync(
+            request,
+            o =>
+                (
+                    ComputeInputs.Board(o),
+                    ComputeInputs.Block(o),
+                    ComputeInputs.Pads(o),
+                    ComputeInputs.Materials(o, shop),
+                    ComputeInputs.Paste(o, shop),
+                    o.OptionalNumber("turnsPerMove", 0.01, 100),
+                    o.Has("order") ? o.Texts("order") : null
+                )
+        );
+        return TypedResults.Ok(
+            Tightening.Simulate(
+                board,
+                block,
+                pads,
+                materials,
+                paste,
+                turns,
+                order,
+                cancel: request.HttpContext.RequestAborted
+            )
+        );
     }
 }

@@ -19,9 +19,25 @@ internal static class DrawerEndpoints
     public static void Map(IEndpointRouteBuilder app)
     {
         var drawer = app.MapGroup("/api/drawer").WithTags("drawer");
-        drawer.MapGet("/", (ShopMemory shop, DrawerItems items) => TypedResults.Ok(new DrawerView(shop.Drawer, [.. items.All().Select(r => new DrawerVersion(r.Kind, r.Id, r.Version))])));
+        drawer.MapGet(
+            "/",
+            (ShopMemory shop, DrawerItems items) =>
+                TypedResults.Ok(
+                    new DrawerView(
+                        shop.Drawer,
+                        [.. items.All().Select(r => new DrawerVersion(r.Kind, r.Id, r.Version))]
+                    )
+                )
+        );
         drawer.MapPut("/{kind}/{id}", PutAsync).Accepts<JsonElement>("application/json");
-        drawer.MapDelete("/{kind}/{id}", (string kind, string id, HttpRequest request, DrawerItems items) => { items.Remove(kind, id, Versions.Expected(request)); return TypedResults.NoContent(); });
+        drawer.MapDelete(
+            "/{kind}/{id}",
+            (string kind, string id, HttpRequest request, DrawerItems items) =>
+            {
+                items.Remove(kind, id, Versions.Expected(request));
+                return TypedResults.NoContent();
+            }
+        );
     }
 
     /// <summary>If-Match "0" for a new item.</summary>
@@ -35,16 +51,51 @@ internal static class DrawerEndpoints
 
     internal static object Item(string kind, string id, ObjectReader o)
     {
-        if (kind != "material") { if (o.Text("id") != id) o.Fault("id", $"Expected the id of the address, \"{id}\"."); }
+        if (kind != "material")
+        {
+            if (o.Text("id") != id)
+                o.Fault("id", $"Expected the id of the address, \"{id}\".");
+        }
         return kind switch
         {
             "material" => ComputeInputs.Material(o),
-            "pad" => new PadStock(id, o.Text("material"), o.Number("thicknessMm", 0.05, 20), o.Number("widthMm", 1, 2000), o.Number("depthMm", 1, 2000), o.Integer("count", 0, 10_000), o.Flag("offcut", false)),
-            "paste" => new PasteStock(id, Paste(o), o.Number("gramsLeft", 0, 10_000), o.OptionalInteger("monthsToRepaste", 1, 240) ?? 24) { BoreMm = Bore(o) },
-            "screw" => new ScrewStock(id, o.Text("thread", 20), o.Number("lengthMm", 0.5, 200), o.Integer("count", 0, 100_000)),
+            "pad" => new PadStock(
+                id,
+                o.Text("material"),
+                o.Number("thicknessMm", 0.05, 20),
+                o.Number("widthMm", 1, 2000),
+                o.Number("depthMm", 1, 2000),
+                o.Integer("count", 0, 10_000),
+                o.Flag("offcut", false)
+            ),
+            "paste" => new PasteStock(
+                id,
+                Paste(o),
+                o.Number("gramsLeft", 0, 10_000),
+                o.OptionalInteger("monthsToRepaste", 1, 240) ?? 24
+            )
+            {
+                BoreMm = Bore(o),
+            },
+            "screw" => new ScrewStock(
+                id,
+                o.Text("thread", 20),
+                o.Number("lengthMm", 0.5, 200),
+                o.Integer("count", 0, 100_000)
+            ),
             "tool" => new Tool(id, o.Text("name")),
-            "consumable" => new Consumable(id, o.Text("name"), o.Number("amount", 0, 1e6), o.OptionalText("unit") ?? "", o.Number("lowAt", 0, 1e6, otherwise: 0), o.OptionalInteger("waitS", 1, 86400)),
-            _ => throw new InputException("", $"The drawer has no kind \"{kind}\": material, pad, paste, screw, tool or consumable."),
+            "consumable" => new Consumable(
+                id,
+                o.Text("name"),
+                o.Number("amount", 0, 1e6),
+                o.OptionalText("unit") ?? "",
+                o.Number("lowAt", 0, 1e6, otherwise: 0),
+                o.OptionalInteger("waitS", 1, 86400)
+            ),
+            _ => throw new InputException(
+                "",
+                $"The drawer has no kind \"{kind}\": material, pad, paste, screw, tool or consumable."
+            ),
         };
     }
 

@@ -29,82 +29,220 @@ internal static class ExchangeEndpoints
     public static void Map(IEndpointRouteBuilder app)
     {
         var api = app.MapGroup("/api").WithTags("exchange");
-        api.MapGet("/boards/{id}/export", (string id, string? form, ShopMemory shop) => BoardExport(shop.Boards.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no board \"{id}\"."), form)).Produces<string>(200, "text/plain");
-        api.MapGet("/blocks/{id}/export", (string id, string? form, ShopMemory shop) => BlockExport(shop.Blocks.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no block \"{id}\"."), form)).Produces<string>(200, "text/plain");
-        api.MapPost("/library/layout", DraftAsync).Accepts<IFormFileCollection>("multipart/form-data").DisableAntiforgery();
+        api.MapGet(
+                "/boards/{id}/export",
+                (string id, string? form, ShopMemory shop) =>
+                    BoardExport(
+                        shop.Boards.GetValueOrDefault(id)
+                            ?? throw new NotHereException($"The library has no board \"{id}\"."),
+                        form
+                    )
+            )
+            .Produces<string>(200, "text/plain");
+        api.MapGet(
+                "/blocks/{id}/export",
+                (string id, string? form, ShopMemory shop) =>
+                    BlockExport(
+                        shop.Blocks.GetValueOrDefault(id)
+                            ?? throw new NotHereException($"The library has no block \"{id}\"."),
+                        form
+                    )
+            )
+            .Produces<string>(200, "text/plain");
+        api.MapPost("/library/layout", DraftAsync)
+            .Accepts<IFormFileCollection>("multipart/form-data")
+            .DisableAntiforgery();
         api.MapGet("/library/pack", WritePack).Produces<byte[]>(200, "application/zip");
-        api.MapPost("/library/pack/check", CheckPackAsync).Accepts<byte[]>("application/zip").WithMetadata(new RequestSizeLimitAttribute(CataloguePack.MostBytes));
-        api.MapPost("/library/pack", KeepPackAsync).Accepts<byte[]>("application/zip").WithMetadata(new RequestSizeLimitAttribute(CataloguePack.MostBytes));
+        api.MapPost("/library/pack/check", CheckPackAsync)
+            .Accepts<byte[]>("application/zip")
+            .WithMetadata(new RequestSizeLimitAttribute(CataloguePack.MostBytes));
+        api.MapPost("/library/pack", KeepPackAsync)
+            .Accepts<byte[]>("application/zip")
+            .WithMetadata(new RequestSizeLimitAttribute(CataloguePack.MostBytes));
     }
 
-    private static IResult BoardExport(Board board, string? form) => form switch
-    {
-        "csv" => Download(TableWriter.Write(board), "text/csv", $"{board.Id}.csv"),
-        "emn" => Download(IdfWriter.Board(board), "text/plain", $"{board.Id}.emn"),
-        "emp" => Download(IdfWriter.Library(board), "text/plain", $"{board.Id}.emp"),
-        "svg" => Download(DrawingWriter.Svg(board), "image/svg+xml", $"{board.Id}.svg"),
-        "dxf" => Download(DrawingWriter.Dxf(board), "image/vnd.dxf", $"{board.Id}.dxf"),
-        _ => throw new InputException("?form", $"Expected csv, emn, emp, svg or dxf, found \"{form}\"."),
-    };
+    private static IResult BoardExport(Board board, string? form) =>
+        form switch
+        {
+            "csv" => Download(TableWriter.Write(board), "text/csv", $"{board.Id}.csv"),
+            "emn" => Download(IdfWriter.Board(board), "text/plain", $"{board.Id}.emn"),
+            "emp" => Download(IdfWriter.Library(board), "text/plain", $"{board.Id}.emp"),
+            "svg" => Download(DrawingWriter.Svg(board), "image/svg+xml", $"{board.Id}.svg"),
+            "dxf" => Download(DrawingWriter.Dxf(board), "image/vnd.dxf", $"{board.Id}.dxf"),
+            _ => throw new InputException("?form", $"Expected csv, emn, emp, svg or dxf, found \"{form}\"."),
+        };
 
-    private static IResult BlockExport(Core.Blocks.Block block, string? form) => form switch
-    {
-        "svg" => Download(DrawingWriter.Svg(block), "image/svg+xml", $"{block.Id}.svg"),
-        "dxf" => Download(DrawingWriter.Dxf(block), "image/vnd.dxf", $"{block.Id}.dxf"),
-        _ => throw new InputException("?form", $"Expected svg or dxf, found \"{form}\"."),
-    };
+    private static IResult BlockExport(Core.Blocks.Block block, string? form) =>
+        form switch
+        {
+            "svg" => Download(DrawingWriter.Svg(block), "image/svg+xml", $"{block.Id}.svg"),
+            "dxf" => Download(DrawingWriter.Dxf(block), "image/vnd.dxf", $"{block.Id}.dxf"),
+            _ => throw new InputException("?form", $"Expected svg or dxf, found \"{form}\"."),
+        };
 
-    private static IResult Download(string text, string type, string name) => Results.File(Encoding.UTF8.GetBytes(text), type, name);
+    private static IResult Download(string text, string type, string name) =>
+        Results.File(Encoding.UTF8.GetBytes(text), type, name);
 
     /// <summary>Layout files and what they do not say (fields maker, model, boardCode, revision, die) into a board to look at; nothing is kept.</summary>
-    private static async Task<Ok<LayoutDraftAnswer>> DraftAsync(HttpRequest request, string? units, string? digits, ColumnMaps maps)
+    private static async Task<Ok<LayoutDraftAnswer>> DraftAsync(
+        HttpRequest request,
+        string? units,
+        string? digits,
+        ColumnMaps maps
+    )
     {
         var (layout, form) = await LayoutEndpoint.ReadAsync(request, units, digits, ColumnEndpoints.Known(maps));
-        string Field(string name, string otherwise) => form.TryGetValue(name, out var v) && v.ToString().Trim() is { Length: > 0 and <= 200 } text ? text : otherwise;
-        var model = Field("model", Path.GetFileNameWithoutExtension(form.Files.Count > 0 ? form.Files[0].FileName : "board"));
-        var (maker, code, revision) = (Field("maker", "unknown maker"), Field("boardCode", "none"), Field("revision", "none"));
-        var die = Field("die", "") is { Length: > 0 } d ? d : layout.Parts.FirstOrDefault(p => p.Kind == PartKind.Die)?.Id;
-        if (layout.Outline is null && layout.Holes.Count + layout.Parts.Count < 2) return TypedResults.Ok(new LayoutDraftAnswer(null, null, layout));
+        string Field(string name, string otherwise) =>
+            form.TryGetValue(name, out var v) && v.ToString().Trim() is { Length: > 0 and <= 200 } text
+                ? text
+                : otherwise;
+        var model = Field(
+            "model",
+            Path.GetFileNameWithoutExtension(form.Files.Count > 0 ? form.Files[0].FileName : "board")
+        );
+        var (maker, code, revision) = (
+            Field("maker", "unknown maker"),
+            Field("boardCode", "none"),
+            Field("revision", "none")
+        );
+        var die = Field("die", "") is { Length: > 0 } d
+            ? d
+            : layout.Parts.FirstOrDefault(p => p.Kind == PartKind.Die)?.Id;
+        if (layout.Outline is null && layout.Holes.Count + layout.Parts.Count < 2)
+            return TypedResults.Ok(new LayoutDraftAnswer(null, null, layout));
         var board = LayoutBoard.From(layout, new(Slug($"{model}-{revision}"), maker, model, code, revision, die));
         var document = DocumentWriter.Write(board);
         BoardReader.Read(document);
-        return TypedResults.Ok(new LayoutDraftAnswer(board, Encoding.UTF8.GetString(document), layout with { Assumptions = [.. layout.Assumptions, .. LayoutBoard.TakenForGranted(layout)] }));
+        return TypedResults.Ok(
+            new LayoutDraftAnswer(
+                board,
+                Encoding.UTF8.GetString(document),
+                layout with
+                {
+                    Assumptions = [.. layout.Assumptions, .. LayoutBoard.TakenForGranted(layout)],
+                }
+            )
+        );
     }
 
     private static string Slug(string text)
     {
         var s = new string([.. text.ToLowerInvariant().Select(c => char.IsAsciiLetterOrDigit(c) ? c : '-')]).Trim('-');
-        while (s.Contains("--", StringComparison.Ordinal)) s = s.Replace("--", "-", StringComparison.Ordinal);
+        while (s.Contains("--", StringComparison.Ordinal))
+            s = s.Replace("--", "-", StringComparison.Ordinal);
         return s.Length == 0 ? "board" : s;
     }
 
-    private static IResult WritePack([FromKeyedServices("board")] Library boards, [FromKeyedServices("block")] Library blocks, CataloguePictures pictures) =>
-        Results.File(CataloguePack.Write([
-            .. boards.All().Select(d => (PackItemKind.Board, d.Id, d.Document, (string?)null)), .. blocks.All().Select(d => (PackItemKind.Block, d.Id, d.Document, (string?)null)),
-            .. pictures.All().Select(p => (PackItemKind.Picture, $"{p.Kind}-{p.OfId}-{p.File}", File.ReadAllBytes(pictures.PathOf(p)), (string?)$"{p.Kind}/{p.OfId}")),
-        ]), "application/zip", "library.pack.zip");
+    private static IResult WritePack(
+        [FromKeyedServices("board")] Library boards,
+        [FromKeyedServices("block")] Library blocks,
+        CataloguePictures pictures
+    ) =>
+        Results.File(
+            CataloguePack.Write([
+                .. boards.All().Select(d => (PackItemKind.Board, d.Id, d.Document, (string?)null)),
+                .. blocks.All().Select(d => (PackItemKind.Block, d.Id, d.Document, (string?)null)),
+                .. pictures
+                    .All()
+                    .Select(p =>
+                        (
+                            PackItemKind.Picture,
+                            $"{p.Kind}-{p.OfId}-{p.File}",
+                            File.ReadAllBytes(pictures.PathOf(p)),
+                            (string?)$"{p.Kind}/{p.OfId}"
+                        )
+                    ),
+            ]),
+            "application/zip",
+            "library.pack.zip"
+        );
 
-    private static async Task<Ok<PackPreview>> CheckPackAsync(HttpRequest request, [FromKeyedServices("board")] Library boards, [FromKeyedServices("block")] Library blocks)
+    private static async Task<Ok<PackPreview>> CheckPackAsync(
+        HttpRequest request,
+        [FromKeyedServices("board")] Library boards,
+        [FromKeyedServices("block")] Library blocks
+    )
     {
         var items = CataloguePack.Read(await Bodies.BytesAsync(request, CataloguePack.MostBytes));
-        var known = boards.Digests().Select(d => (PackItemKind.Board, d)).Concat(blocks.Digests().Select(d => (PackItemKind.Block, d))).ToDictionary(d => (d.Item1, d.d.Id), d => d.d.Digest);
-        List<PackLine> lines = [.. items.Where(i => i.Kind != PackItemKind.Picture).Select(i => new PackLine(i.Kind, i.Id,
-            !known.TryGetValue((i.Kind, i.Id), out var digest) ? "new" : digest == LibraryEndpoints.Digest(i.Content) ? "same" : "changed"))];
-        return TypedResults.Ok(new PackPreview(lines, lines.Count(l => l.State == "new"), lines.Count(l => l.State == "same"), lines.Count(l => l.State == "changed"), items.Count - lines.Count));
+        var known = boards
+            .Digests()
+            .Select(d => (PackItemKind.Board, d))
+            .Concat(blocks.Digests().Select(d => (PackItemKind.Block, d)))
+            .ToDictionary(d => (d.Item1, d.d.Id), d => d.d.Digest);
+        List<PackLine> lines =
+        [
+            .. items
+                .Where(i => i.Kind != PackItemKind.Picture)
+                .Select(i => new PackLine(
+                    i.Kind,
+                    i.Id,
+                    !known.TryGetValue((i.Kind, i.Id), out var digest) ? "new"
+                        : digest == LibraryEndpoints.Digest(i.Content) ? "same"
+                        : "changed"
+                )),
+        ];
+        return TypedResults.Ok(
+            new PackPreview(
+                lines,
+                lines.Count(l => l.State == "new"),
+                lines.Count(l => l.State == "same"),
+                lines.Count(l => l.State == "changed"),
+                items.Count - lines.Count
+            )
+        );
     }
 
     /// <summary>Keeps a whole pack or nothing; changed documents only with ?replace=true.</summary>
-    private static async Task<Ok<KeptCount>> KeepPackAsync(HttpRequest request, bool? replace, CataloguePictures shelf, PhotoShelf photos, [FromKeyedServices("board")] Library boards, [FromKeyedServices("block")] Library blocks)
+    private static async Task<Ok<KeptCount>> KeepPackAsync(
+        HttpRequest request,
+        bool? replace,
+        CataloguePictures shelf,
+        PhotoShelf photos,
+        [FromKeyedServices("board")] Library boards,
+        [FromKeyedServices("block")] Library blocks
+    )
     {
         var items = CataloguePack.Read(await Bodies.BytesAsync(request, CataloguePack.MostBytes));
         // pictures of things that neither the pack nor the library holds belong to nobody
-        var known = items.Select(i => $"{i.Kind}/{i.Id}".ToLowerInvariant()).Concat(boards.Digests().Select(d => $"board/{d.Id}")).Concat(blocks.Digests().Select(d => $"block/{d.Id}")).ToHashSet();
-        var stray = items.Where(i => i.Of is not null && !known.Contains(i.Of)).Select(i => new InputFault($"/{i.Path}", $"It is a picture of \"{i.Of}\", which neither the pack nor the library holds.")).ToList();
-        if (stray.Count > 0) throw new InputException(stray);
-        List<NewCataloguePicture> pictures = [.. items.Where(i => i is { Picture: not null, Of: not null }).Select(i => new NewCataloguePicture(i.Of![..5], i.Of[6..], photos.Put(i.Picture!.Content, i.Picture.Extension), i.Picture.MediaType, null))];
-        var kept = Library.KeepTogether(replace ?? false, shelf, pictures,
-            (boards, items.Where(i => i.Kind == PackItemKind.Board).Select(i => LibraryEndpoints.BoardDocument(i.Content))),
-            (blocks, items.Where(i => i.Kind == PackItemKind.Block).Select(i => LibraryEndpoints.BlockDocument(i.Content))));
+        var known = items
+            .Select(i => $"{i.Kind}/{i.Id}".ToLowerInvariant())
+            .Concat(boards.Digests().Select(d => $"board/{d.Id}"))
+            .Concat(blocks.Digests().Select(d => $"block/{d.Id}"))
+            .ToHashSet();
+        var stray = items
+            .Where(i => i.Of is not null && !known.Contains(i.Of))
+            .Select(i => new InputFault(
+                $"/{i.Path}",
+                $"It is a picture of \"{i.Of}\", which neither the pack nor the library holds."
+            ))
+            .ToList();
+        if (stray.Count > 0)
+            throw new InputException(stray);
+        List<NewCataloguePicture> pictures =
+        [
+            .. items
+                .Where(i => i is { Picture: not null, Of: not null })
+                .Select(i => new NewCataloguePicture(
+                    i.Of![..5],
+                    i.Of[6..],
+                    photos.Put(i.Picture!.Content, i.Picture.Extension),
+                    i.Picture.MediaType,
+                    null
+                )),
+        ];
+        var kept = Library.KeepTogether(
+            replace ?? false,
+            shelf,
+            pictures,
+            (
+                boards,
+                items.Where(i => i.Kind == PackItemKind.Board).Select(i => LibraryEndpoints.BoardDocument(i.Content))
+            ),
+            (
+                blocks,
+                items.Where(i => i.Kind == PackItemKind.Block).Select(i => LibraryEndpoints.BlockDocument(i.Content))
+            )
+        );
         return TypedResults.Ok(kept);
     }
 }

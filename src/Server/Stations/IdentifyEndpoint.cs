@@ -15,35 +15,89 @@ internal static class IdentifyEndpoint
 
     public static async Task<Ok<IdentifyResult>> AnswerAsync(HttpRequest request, TwinLibrary twins)
     {
-        var (seen, sigma) = await Bodies.ReadAsync(request, o =>
-        {
-            var holes = o.Objects("holes", Hole);
-            var parts = o.Objects("parts", Part).OfType<SeenPoint>().ToList();
-            if (holes.Count + parts.Count < 3) o.Fault("holes", $"Expected at least three holes and parts together, found {holes.Count + parts.Count}.");
-            if (holes.Count + parts.Count > MostPoints) o.Fault("parts", $"Expected at most {MostPoints} points, found {holes.Count + parts.Count}.");
-            return (new Constellation([.. holes, .. parts]), o.Number("sigmaMm", 0, 5, otherwise: 0.1));
-        });
+        var (seen, sigma) = await Bodies.ReadAsync(
+            request,
+            o =>
+            {
+                var holes = o.Objects("holes", Hole);
+                var parts = o.Objects("parts", Part).OfType<SeenPoint>().ToList();
+                if (holes.Count + parts.Count < 3)
+                    o.Fault(
+                        "holes",
+                        $"Expected at least three holes and parts together, found {holes.Count + parts.Count}."
+                    );
+                if (holes.Count + parts.Count > MostPoints)
+                    o.Fault("parts", $"Expected at most {MostPoints} points, found {holes.Count + parts.Count}.");
+                return (new Constellation([.. holes, .. parts]), o.Number("sigmaMm", 0, 5, otherwise: 0.1));
+            }
+        );
         var cancel = request.HttpContext.RequestAborted;
-        return TypedResults.Ok(await Task.Run(() =>
-        {
-            var areas = new Dictionary<string, IReadOnlyList<Polygon>>();
-            return TwinSearch.Run(seen, sigma, twins.Indexes(cancel), twins.Find, b => areas.TryGetValue(b.Id, out var a) ? a : areas[b.Id] = twins.UnderBlock(b, cancel));
-        }, cancel));
+        return TypedResults.Ok(
+            await Task.Run(
+                () =>
+                {
+                    var areas = new Dictionary<string, IReadOnlyList<Polygon>>();
+                    return TwinSearch.Run(
+                        seen,
+                        sigma,
+                        twins.Indexes(cancel),
+                        twins.Find,
+                        b => areas.TryGetValue(b.Id, out var a) ? a : areas[b.Id] = twins.UnderBlock(b, cancel)
+                    );
+                },
+                cancel
+            )
+        );
     }
 
     /// <summary>A hole; what else a board document says of it may stand beside.</summary>
     private static SeenPoint Hole(ObjectReader o)
     {
-        foreach (var known in (string[])["role", "slotMm", "slotDeg", "plated"]) o.Raw(known);
-        return new(o.Number("x"), o.Number("y"), true, o.OptionalNumber("diameterMm", 0.05, 100), Id: o.OptionalText("id"));
+        foreach (var known in (string[])["role", "slotMm", "slotDeg", "plated"])
+            o.Raw(known);
+        return new(
+            o.Number("x"),
+            o.Number("y"),
+            true,
+            o.OptionalNumber("diameterMm", 0.05, 100),
+            Id: o.OptionalText("id")
+        );
     }
 
     /// <summary>A part; those on the back or empty sites do not count.</summary>
     private static SeenPoint? Part(ObjectReader o)
     {
-        foreach (var known in (string[])["widthMm", "depthMm", "rotationDeg", "heightTolMm", "cool", "dissipationW", "limitC", "maxLoadN", "maxPressureMPa", "outline", "under", "lidThicknessMm", "bondMm", "powerShare", "packageOutline"]) o.Raw(known);
+        foreach (
+            var known in (string[])
+                [
+                    "widthMm",
+                    "depthMm",
+                    "rotationDeg",
+                    "heightTolMm",
+                    "cool",
+                    "dissipationW",
+                    "limitC",
+                    "maxLoadN",
+                    "maxPressureMPa",
+                    "outline",
+                    "under",
+                    "lidThicknessMm",
+                    "bondMm",
+                    "powerShare",
+                    "packageOutline",
+                ]
+        )
+            o.Raw(known);
         var (kind, face) = (o.OptionalChoice<PartKind>("kind"), o.OptionalChoice<Face>("face") ?? Face.Front);
-        var part = new SeenPoint(o.Number("x"), o.Number("y"), false, null, kind, o.OptionalNumber("heightMm", 0, 200), o.OptionalText("id"));
+        var part = new SeenPoint(
+            o.Number("x"),
+            o.Number("y"),
+            false,
+            null,
+            kind,
+            o.OptionalNumber("heightMm", 0, 200),
+            o.OptionalText("id")
+        );
         return face == Face.Front && kind != PartKind.Empty ? part : null;
     }
 }

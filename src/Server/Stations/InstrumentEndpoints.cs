@@ -25,19 +25,26 @@ internal static class InstrumentEndpoints
     public static void Map(IEndpointRouteBuilder app)
     {
         var api = app.MapGroup("/api/instruments").WithTags("instruments");
-        api.MapGet("", (ICaliper caliper, ITorqueDriver driver, [FromServices] ICamera? camera) => TypedResults.Ok(new InstrumentNames(caliper.Name, driver.Name, camera?.Name)));
+        api.MapGet(
+            "",
+            (ICaliper caliper, ITorqueDriver driver, [FromServices] ICamera? camera) =>
+                TypedResults.Ok(new InstrumentNames(caliper.Name, driver.Name, camera?.Name))
+        );
         api.MapGet("/live", LiveAsync).Produces<string>(200, "text/event-stream");
         api.MapPost("/caliper/press", PressAsync).Accepts<CaliperPress>("application/json");
         api.MapPost("/driver/turn", TurnAsync).Accepts<DriverTurn>("application/json");
         api.MapPost("/camera/shoot", ShootAsync);
-        app.MapGet("/api/jobs/{id:long}/driver", WatchAsync).WithTags("instruments").Produces<TurnVerdict>(200, "text/event-stream");
+        app.MapGet("/api/jobs/{id:long}/driver", WatchAsync)
+            .WithTags("instruments")
+            .Produces<TurnVerdict>(200, "text/event-stream");
     }
 
     /// <summary>A camera that looks at a board of the demo folder; none without that folder.</summary>
     internal static SimulatedCamera? Camera(string? demoFolder)
     {
         const string onTheBench = "boards/dunlin-250-traced.board.json";
-        if (demoFolder is null || Path.Combine(demoFolder, onTheBench) is var file && !File.Exists(file)) return null;
+        if (demoFolder is null || Path.Combine(demoFolder, onTheBench) is var file && !File.Exists(file))
+            return null;
         return new(BoardReader.Read(File.ReadAllBytes(file)), p => PhotoPixels.Jpeg(p), Environment.TickCount);
     }
 
@@ -47,51 +54,91 @@ internal static class InstrumentEndpoints
         return TypedResults.Ok(caliper.Press(press.WidthMm));
     }
 
-    private static async Task<NoContent> TurnAsync(HttpRequest request, SimulatedTorqueDriver driver, CancellationToken cancel)
+    private static async Task<NoContent> TurnAsync(
+        HttpRequest request,
+        SimulatedTorqueDriver driver,
+        CancellationToken cancel
+    )
     {
-        var turn = await Bodies.ReadAsync(request, o =>
-        {
-            var t = o.Object("target");
-            var target = new TurnTarget(t.Number("angleDeg", 1, 36_000), t.Number("startTorqueNm", 0, 20), t.Number("torqueNm", 0, 20), t.OptionalNumber("limitNm", 0, 20));
-            t.End();
-            return new DriverTurn(target, o.Choice<TurnManner>("manner"));
-        });
+        var turn = await Bodies.ReadAsync(
+            request,
+            o =>
+            {
+                var t = o.Object("target");
+                var target = new TurnTarget(
+                    t.Number("angleDeg", 1, 36_000),
+                    t.Number("startTorqueNm", 0, 20),
+                    t.Number("torqueNm", 0, 20),
+                    t.OptionalNumber("limitNm", 0, 20)
+                );
+                t.End();
+                return new DriverTurn(target, o.Choice<TurnManner>("manner"));
+            }
+        );
         await driver.TurnAsync(turn.Target, turn.Manner, cancel);
         return TypedResults.NoContent();
     }
 
     /// <summary>Takes a picture and lays it on the tracing desk.</summary>
-    private static async Task<IResult> ShootAsync(string by, HttpContext context, Traces traces, [FromServices] ICamera? camera, CancellationToken cancel)
+    private static async Task<IResult> ShootAsync(
+        string by,
+        HttpContext context,
+        Traces traces,
+        [FromServices] ICamera? camera,
+        CancellationToken cancel
+    )
     {
         JobEndpoints.CheckInitials(by);
-        if (camera is null) throw new InputException("", "No camera is connected. Take the picture with any camera and drop the file.");
-        var photo = PhotoIntake.Read(await camera.ShootAsync(cancel)) ?? throw new InputException("", "The camera sent no picture. Take it again.");
+        if (camera is null)
+            throw new InputException("", "No camera is connected. Take the picture with any camera and drop the file.");
+        var photo =
+            PhotoIntake.Read(await camera.ShootAsync(cancel))
+            ?? throw new InputException("", "The camera sent no picture. Take it again.");
         return await TraceStore.KeepAsync(photo, by, context, traces);
     }
 
     private static Task LiveAsync(HttpContext context, ICaliper caliper, IHostApplicationLifetime life) =>
-        EventStream.RunAsync(context, life, async (say, cancel) =>
-        {
-            await foreach (var r in caliper.Readings(cancel)) await say("caliper", r);
-        });
+        EventStream.RunAsync(
+            context,
+            life,
+            async (say, cancel) =>
+            {
+                await foreach (var r in caliper.Readings(cancel))
+                    await say("caliper", r);
+            }
+        );
 
     /// <summary>The driver's turn judged against a step's target while it is made.</summary>
-    private static Task WatchAsync(long id, string stepId, HttpContext context, JobViews views, ITorqueDriver driver, IHostApplicationLifetime life)
+    private static Task WatchAsync(
+        long id,
+        string stepId,
+        HttpContext context,
+        JobViews views,
+        ITorqueDriver driver,
+        IHostApplicationLifetime life
+    )
     {
-        var target = views.PlanOf(id).Stations.SelectMany(s => s.Steps).FirstOrDefault(s => s.Id == stepId)?.Turn
+        var target =
+            views.PlanOf(id).Stations.SelectMany(s => s.Steps).FirstOrDefault(s => s.Id == stepId)?.Turn
             ?? throw new InputException("?stepId", $"\"{stepId}\" is no step with a turn.");
-        return EventStream.RunAsync(context, life, async (say, cancel) =>
-        {
-            var turn = new List<DriverSample>();
-            await foreach (var sample in driver.Samples(cancel))
+        return EventStream.RunAsync(
+            context,
+            life,
+            async (say, cancel) =>
             {
-                // a new turn begins where the angle starts over
-                if (turn.Count > 0 && turn[^1].Stopped) turn.Clear();
-                // the rest of the turn before this step is nobody's
-                if (turn.Count == 0 && !DriverWatch.BeginsTurn(target, sample)) continue;
-                turn.Add(sample);
-                await say("turn", DriverWatch.Judge(target, turn));
+                var turn = new List<DriverSample>();
+                await foreach (var sample in driver.Samples(cancel))
+                {
+                    // a new turn begins where the angle starts over
+                    if (turn.Count > 0 && turn[^1].Stopped)
+                        turn.Clear();
+                    // the rest of the turn before this step is nobody's
+                    if (turn.Count == 0 && !DriverWatch.BeginsTurn(target, sample))
+                        continue;
+                    turn.Add(sample);
+                    await say("turn", DriverWatch.Judge(target, turn));
+                }
             }
-        });
+        );
     }
 }

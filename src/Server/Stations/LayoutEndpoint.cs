@@ -10,23 +10,47 @@ internal static class LayoutEndpoint
 {
     private const long MostBytes = 32 * 1024 * 1024;
 
-    public static async Task<Ok<LayoutResult>> AnswerAsync(HttpRequest request, string? units, string? digits) => TypedResults.Ok((await ReadAsync(request, units, digits)).Layout);
+    public static async Task<Ok<LayoutResult>> AnswerAsync(HttpRequest request, string? units, string? digits) =>
+        TypedResults.Ok((await ReadAsync(request, units, digits)).Layout);
 
-    internal static async Task<(LayoutResult Layout, IFormCollection Form)> ReadAsync(HttpRequest request, string? units, string? digits, IReadOnlyDictionary<string, ColumnMap>? columns = null)
+    internal static async Task<(LayoutResult Layout, IFormCollection Form)> ReadAsync(
+        HttpRequest request,
+        string? units,
+        string? digits,
+        IReadOnlyDictionary<string, ColumnMap>? columns = null
+    )
     {
-        if (!request.HasFormContentType) throw new BadHttpRequestException("Expected multipart/form-data with the layout's files in the field \"files\".", StatusCodes.Status415UnsupportedMediaType);
+        if (!request.HasFormContentType)
+            throw new BadHttpRequestException(
+                "Expected multipart/form-data with the layout's files in the field \"files\".",
+                StatusCodes.Status415UnsupportedMediaType
+            );
         var options = new LayoutOptions(Units(units));
-        if (digits is not null) options = Digits(options, digits);
+        if (digits is not null)
+            options = Digits(options, digits);
         var (files, form) = await FilesAsync(request);
         return (LayoutReader.Read(files, options with { Columns = columns }), form);
     }
 
     internal static async Task<(List<LayoutFile> Files, IFormCollection Form)> FilesAsync(HttpRequest request)
     {
-        if (!request.HasFormContentType) throw new BadHttpRequestException("Expected multipart/form-data with the layout's files in the field \"files\".", StatusCodes.Status415UnsupportedMediaType);
+        if (!request.HasFormContentType)
+            throw new BadHttpRequestException(
+                "Expected multipart/form-data with the layout's files in the field \"files\".",
+                StatusCodes.Status415UnsupportedMediaType
+            );
         IFormCollection form;
-        try { form = await request.ReadFormAsync(new Microsoft.AspNetCore.Http.Features.FormOptions { MultipartBodyLengthLimit = MostBytes }, request.HttpContext.RequestAborted); }
-        catch (InvalidDataException e) { throw new InputException("/files", $"The form can't be read: {e.Message}"); }
+        try
+        {
+            form = await request.ReadFormAsync(
+                new Microsoft.AspNetCore.Http.Features.FormOptions { MultipartBodyLengthLimit = MostBytes },
+                request.HttpContext.RequestAborted
+            );
+        }
+        catch (InvalidDataException e)
+        {
+            throw new InputException("/files", $"The form can't be read: {e.Message}");
+        }
         var files = new List<LayoutFile>();
         foreach (var f in form.Files.Where(f => f.Name == "files"))
         {
@@ -37,13 +61,29 @@ internal static class LayoutEndpoint
         return (files, form);
     }
 
-    private static LengthUnit? Units(string? text) => text is null ? null : LengthUnits.Parse(text) ?? throw new InputException("?units", $"Expected mm, inch or mil, found \"{text}\".");
+    private static LengthUnit? Units(string? text) =>
+        text is null
+            ? null
+            : LengthUnits.Parse(text)
+                ?? throw new InputException("?units", $"Expected mm, inch or mil, found \"{text}\".");
 
     private static LayoutOptions Digits(LayoutOptions options, string digits)
     {
         var parts = digits.Split('.', ':');
-        return parts.Length == 2 && int.TryParse(parts[0], CultureInfo.InvariantCulture, out var a) && int.TryParse(parts[1], CultureInfo.InvariantCulture, out var b) && a is >= 1 and <= 6 && b is >= 1 and <= 6
-            ? options with { IntegerDigits = a, DecimalDigits = b }
-            : throw new InputException("?digits", $"Expected digits before and after the point such as 2.4, found \"{digits}\".");
+        return
+            parts.Length == 2
+            && int.TryParse(parts[0], CultureInfo.InvariantCulture, out var a)
+            && int.TryParse(parts[1], CultureInfo.InvariantCulture, out var b)
+            && a is >= 1 and <= 6
+            && b is >= 1 and <= 6
+            ? options with
+            {
+                IntegerDigits = a,
+                DecimalDigits = b,
+            }
+            : throw new InputException(
+                "?digits",
+                $"Expected digits before and after the point such as 2.4, found \"{digits}\"."
+            );
     }
 }

@@ -10,23 +10,38 @@ internal static class LiveEndpoint
     private static readonly TimeSpan Look = TimeSpan.FromMilliseconds(300);
     private const int BeatsBetweenSigns = 50;
 
-    public static void Map(IEndpointRouteBuilder app) => app.MapGet("/api/live", RunAsync).WithTags("bench").Produces<string>(200, "text/event-stream");
+    public static void Map(IEndpointRouteBuilder app) =>
+        app.MapGet("/api/live", RunAsync).WithTags("bench").Produces<string>(200, "text/event-stream");
 
-    private static async Task RunAsync(HttpContext context, ShopDatabase database, TimeProvider time, IHostApplicationLifetime life)
+    private static async Task RunAsync(
+        HttpContext context,
+        ShopDatabase database,
+        TimeProvider time,
+        IHostApplicationLifetime life
+    )
     {
         // SQLite counts the commits of all other connections for each open one
         using var connection = database.Open();
         long Version() => connection.ExecuteScalar<long>("pragma data_version");
         var known = Version();
-        await EventStream.RunAsync(context, life, async (say, cancel) =>
-        {
-            for (var beat = 1; ; beat++)
+        await EventStream.RunAsync(
+            context,
+            life,
+            async (say, cancel) =>
             {
-                await Task.Delay(Look, time, cancel);
-                var now = Version();
-                if (now != known) { known = now; await say("changed", null); }
-                else if (beat % BeatsBetweenSigns == 0) await say("here", null);
+                for (var beat = 1; ; beat++)
+                {
+                    await Task.Delay(Look, time, cancel);
+                    var now = Version();
+                    if (now != known)
+                    {
+                        known = now;
+                        await say("changed", null);
+                    }
+                    else if (beat % BeatsBetweenSigns == 0)
+                        await say("here", null);
+                }
             }
-        });
+        );
     }
 }

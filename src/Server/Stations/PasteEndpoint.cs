@@ -12,9 +12,26 @@ namespace FaithfulBracket.Server.Stations;
 /// <param name="Coverage">Share of the face wet at the end, 0 to 1; absent without a pattern.</param>
 /// <param name="Spill">Paste pressed over the edges.</param>
 internal sealed record PasteAnswer(
-    double BondLineUm, double PressureMPa, double AreaMm2, double VolumeMl, double MassG, double DotDiameterMm, double LineLengthMm, double CrossArmMm, double PlungerMm,
-    double? Coverage, IReadOnlyList<BareSpot>? Bare, SpillAnswer? Spill, double? FinalBondLineUm, double? TimeS, IReadOnlyList<SqueezeMoment>? History, IReadOnlyList<string>? Film,
-    IReadOnlyList<FilmFrame>? Frames, double? CostK, double? VolumeErrorShare);
+    double BondLineUm,
+    double PressureMPa,
+    double AreaMm2,
+    double VolumeMl,
+    double MassG,
+    double DotDiameterMm,
+    double LineLengthMm,
+    double CrossArmMm,
+    double PlungerMm,
+    double? Coverage,
+    IReadOnlyList<BareSpot>? Bare,
+    SpillAnswer? Spill,
+    double? FinalBondLineUm,
+    double? TimeS,
+    IReadOnlyList<SqueezeMoment>? History,
+    IReadOnlyList<string>? Film,
+    IReadOnlyList<FilmFrame>? Frames,
+    double? CostK,
+    double? VolumeErrorShare
+);
 
 /// <param name="Edges">Share of the spill that leaves over each side.</param>
 internal sealed record SpillAnswer(double Ml, double Share, IReadOnlyList<SpillEdge> Edges);
@@ -23,7 +40,18 @@ internal sealed record SpillAnswer(double Ml, double Share, IReadOnlyList<SpillE
 internal static class PasteEndpoint
 {
     /// <summary>One squeeze to reckon.</summary>
-    internal sealed record Asked(Polygon Face, double AreaMm2, PasteMaterial Paste, double ClampN, double Margin, double BeadMm, PastePattern? Pattern, double? VolumeMl, SqueezeSettings Settings, double PowerW);
+    internal sealed record Asked(
+        Polygon Face,
+        double AreaMm2,
+        PasteMaterial Paste,
+        double ClampN,
+        double Margin,
+        double BeadMm,
+        PastePattern? Pattern,
+        double? VolumeMl,
+        SqueezeSettings Settings,
+        double PowerW
+    );
 
     public static async Task<Ok<PasteAnswer>> AnswerAsync(HttpRequest request, ShopMemory shop)
     {
@@ -34,11 +62,43 @@ internal static class PasteEndpoint
     internal static PasteAnswer Reckon(Asked a, IProgress<double>? progress, CancellationToken cancel)
     {
         var m = PasteAmount.For(a.AreaMm2, a.Paste, a.ClampN, a.Margin, a.BeadMm);
-        var squeeze = a.Pattern is null ? null
-            : SqueezeFlow.Run(a.Face, a.Paste, (a.VolumeMl ?? m.VolumeMl) * 1000, a.Pattern.Mask(m, a.BeadMm), a.ClampN, a.Settings, progress, cancel);
-        return new(m.BondLineUm, m.PressureMPa, m.AreaMm2, m.VolumeMl, m.MassG, m.DotDiameterMm, m.LineLengthMm, m.CrossArmMm, m.PlungerMm,
-            squeeze?.Coverage, squeeze?.Bare, squeeze is null ? null : new(squeeze.SpillMl, squeeze.SpillMl / (a.VolumeMl ?? m.VolumeMl), squeeze.SpillEdges), squeeze?.FinalGapUm, squeeze?.TimeS, squeeze?.History, squeeze?.Film,
-            squeeze?.Frames, squeeze is null || a.PowerW <= 0 ? null : BareCost.Kelvin(a.AreaMm2, squeeze.Coverage, squeeze.FinalGapUm, a.Paste, a.PowerW), squeeze?.VolumeErrorShare);
+        var squeeze = a.Pattern is null
+            ? null
+            : SqueezeFlow.Run(
+                a.Face,
+                a.Paste,
+                (a.VolumeMl ?? m.VolumeMl) * 1000,
+                a.Pattern.Mask(m, a.BeadMm),
+                a.ClampN,
+                a.Settings,
+                progress,
+                cancel
+            );
+        return new(
+            m.BondLineUm,
+            m.PressureMPa,
+            m.AreaMm2,
+            m.VolumeMl,
+            m.MassG,
+            m.DotDiameterMm,
+            m.LineLengthMm,
+            m.CrossArmMm,
+            m.PlungerMm,
+            squeeze?.Coverage,
+            squeeze?.Bare,
+            squeeze is null
+                ? null
+                : new(squeeze.SpillMl, squeeze.SpillMl / (a.VolumeMl ?? m.VolumeMl), squeeze.SpillEdges),
+            squeeze?.FinalGapUm,
+            squeeze?.TimeS,
+            squeeze?.History,
+            squeeze?.Film,
+            squeeze?.Frames,
+            squeeze is null || a.PowerW <= 0
+                ? null
+                : BareCost.Kelvin(a.AreaMm2, squeeze.Coverage, squeeze.FinalGapUm, a.Paste, a.PowerW),
+            squeeze?.VolumeErrorShare
+        );
     }
 
     internal static Asked Read(ObjectReader o, ShopMemory shop)
@@ -49,17 +109,34 @@ internal static class PasteEndpoint
         if (s.Has("outline"))
         {
             face = s.Polygon("outline");
-            s.OptionalNumber("widthMm"); s.OptionalNumber("depthMm");
+            s.OptionalNumber("widthMm");
+            s.OptionalNumber("depthMm");
         }
-        else face = Polygon.Rectangle(default, s.Number("widthMm", 0.1, 1000), s.Number("depthMm", 0.1, 1000));
+        else
+            face = Polygon.Rectangle(default, s.Number("widthMm", 0.1, 1000), s.Number("depthMm", 0.1, 1000));
         s.End();
         var tilt = o.Has("tiltDeg") ? o.Numbers("tiltDeg", -5, 5) : [];
-        if (tilt.Count is not (0 or 2)) o.Fault("tiltDeg", "Expected two turns [x, y] in degrees.");
-        var settings = new SqueezeSettings(o.OptionalInteger("cells", 8, 256) ?? 96,
+        if (tilt.Count is not (0 or 2))
+            o.Fault("tiltDeg", "Expected two turns [x, y] in degrees.");
+        var settings = new SqueezeSettings(
+            o.OptionalInteger("cells", 8, 256) ?? 96,
             tilt.Count == 2 ? new(-Math.Tan(tilt[1] * Math.PI / 180), Math.Tan(tilt[0] * Math.PI / 180)) : default,
-            o.Flag("yield", true), o.Number("maxTimeS", 0.001, 1e6, otherwise: 600), o.OptionalNumber("stopGapUm", 0.1, 5000));
-        return new(face, face.Area, ComputeInputs.Paste(o, shop), o.Number("clampN", 0.1, 1e6), o.Number("margin", 0, 10, otherwise: 0), o.Number("beadMm", 0.1, 20, PasteAmount.DefaultBeadMm),
-            o.OptionalObject("pattern") is { } p ? Pattern(p) : null, o.OptionalNumber("volumeMl", 1e-6, 1000), settings, o.Number("powerW", 0, 10_000, otherwise: 0));
+            o.Flag("yield", true),
+            o.Number("maxTimeS", 0.001, 1e6, otherwise: 600),
+            o.OptionalNumber("stopGapUm", 0.1, 5000)
+        );
+        return new(
+            face,
+            face.Area,
+            ComputeInputs.Paste(o, shop),
+            o.Number("clampN", 0.1, 1e6),
+            o.Number("margin", 0, 10, otherwise: 0),
+            o.Number("beadMm", 0.1, 20, PasteAmount.DefaultBeadMm),
+            o.OptionalObject("pattern") is { } p ? Pattern(p) : null,
+            o.OptionalNumber("volumeMl", 1e-6, 1000),
+            settings,
+            o.Number("powerW", 0, 10_000, otherwise: 0)
+        );
     }
 
     /// <summary>A pattern; drawn strokes are lists of [x, y] from the face's centre.</summary>
@@ -69,13 +146,23 @@ internal static class PasteEndpoint
         var strokes = new List<IReadOnlyList<Point2>>();
         if (p.Raw("strokes") is { } raw)
         {
-            if (raw.ValueKind != System.Text.Json.JsonValueKind.Array || raw.GetArrayLength() > 500) p.Fault("strokes", "Expected at most 500 strokes, each a list of [x, y] points.");
+            if (raw.ValueKind != System.Text.Json.JsonValueKind.Array || raw.GetArrayLength() > 500)
+                p.Fault("strokes", "Expected at most 500 strokes, each a list of [x, y] points.");
             else
-                for (var i = 0; i < raw.GetArrayLength(); i++) strokes.Add(p.PointList(raw[i], $"strokes/{i}"));
+                for (var i = 0; i < raw.GetArrayLength(); i++)
+                    strokes.Add(p.PointList(raw[i], $"strokes/{i}"));
         }
-        if (kind == PatternKind.Strokes && strokes.All(s => s.Count == 0)) p.Fault("strokes", "Expected at least one stroke of at least one point.");
+        if (kind == PatternKind.Strokes && strokes.All(s => s.Count == 0))
+            p.Fault("strokes", "Expected at least one stroke of at least one point.");
         var at = p.Has("x") || p.Has("y") ? new Point2(p.Number("x"), p.Number("y")) : default;
-        var pattern = new PastePattern(kind, p.OptionalNumber("diameterMm", 0.1, 500), p.OptionalNumber("lengthMm", 0.1, 1000), p.Number("angleDeg", -360, 360, otherwise: 0), strokes, at);
+        var pattern = new PastePattern(
+            kind,
+            p.OptionalNumber("diameterMm", 0.1, 500),
+            p.OptionalNumber("lengthMm", 0.1, 1000),
+            p.Number("angleDeg", -360, 360, otherwise: 0),
+            strokes,
+            at
+        );
         p.End();
         return pattern;
     }

@@ -8,7 +8,11 @@ namespace FaithfulBracket.Server.Stations;
 /// <summary>The squeeze with its progress: one JSON object a line, the last one the answer; hanging up stops it.</summary>
 internal static class PasteStream
 {
-    public static void Map(IEndpointRouteBuilder app) => app.MapPost("/api/paste/simulate", RunAsync).WithTags("paste").Accepts<JsonElement>("application/json").Produces<PasteAnswer>(200, "application/x-ndjson");
+    public static void Map(IEndpointRouteBuilder app) =>
+        app.MapPost("/api/paste/simulate", RunAsync)
+            .WithTags("paste")
+            .Accepts<JsonElement>("application/json")
+            .Produces<PasteAnswer>(200, "application/x-ndjson");
 
     private static async Task RunAsync(HttpContext context, ShopMemory shop)
     {
@@ -17,12 +21,16 @@ internal static class PasteStream
         context.Response.ContentType = "application/x-ndjson";
         context.Response.Headers.CacheControl = "no-store";
         var latest = 0.0;
-        var work = Task.Run(() => PasteEndpoint.Reckon(asked, new Share(v => Volatile.Write(ref latest, v)), cancel), cancel);
+        var work = Task.Run(
+            () => PasteEndpoint.Reckon(asked, new Share(v => Volatile.Write(ref latest, v)), cancel),
+            cancel
+        );
         var told = -1.0;
         while (await Task.WhenAny(work, Task.Delay(120, cancel)) != work)
         {
             var now = Volatile.Read(ref latest);
-            if (now - told < 0.01) continue;
+            if (now - told < 0.01)
+                continue;
             told = now;
             await LineAsync(context, new { progress = Math.Round(now, 2) }, cancel);
         }
@@ -31,7 +39,10 @@ internal static class PasteStream
 
     private static async Task LineAsync<T>(HttpContext context, T value, CancellationToken cancel)
     {
-        await context.Response.Body.WriteAsync(JsonSerializer.SerializeToUtf8Bytes(value, DocumentJson.Options), cancel);
+        await context.Response.Body.WriteAsync(
+            JsonSerializer.SerializeToUtf8Bytes(value, DocumentJson.Options),
+            cancel
+        );
         await context.Response.Body.WriteAsync("\n"u8.ToArray(), cancel);
         await context.Response.Body.FlushAsync(cancel);
     }

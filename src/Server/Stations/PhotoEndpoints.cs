@@ -12,12 +12,19 @@ internal static class PhotoEndpoints
 
     public static void Map(IEndpointRouteBuilder app)
     {
-        app.MapPost("/api/jobs/{id:long}/photos", AddAsync).WithTags("jobs").Accepts<IFormFile>("image/jpeg", "image/png").Produces<Opened>(201);
-        app.MapGet("/api/photos/{id:long}", (long id, JobPapers papers, HttpResponse response) =>
-        {
-            var photo = papers.Photo(id);
-            return Serve(response, papers.PathOf(photo), photo.MediaType);
-        }).WithTags("jobs");
+        app.MapPost("/api/jobs/{id:long}/photos", AddAsync)
+            .WithTags("jobs")
+            .Accepts<IFormFile>("image/jpeg", "image/png")
+            .Produces<Opened>(201);
+        app.MapGet(
+                "/api/photos/{id:long}",
+                (long id, JobPapers papers, HttpResponse response) =>
+                {
+                    var photo = papers.Photo(id);
+                    return Serve(response, papers.PathOf(photo), photo.MediaType);
+                }
+            )
+            .WithTags("jobs");
     }
 
     /// <summary>A picture that a browser may show and nothing else.</summary>
@@ -32,16 +39,37 @@ internal static class PhotoEndpoints
 
     /// <summary>The picture in the body, bounded and cleaned.</summary>
     internal static async Task<KeptPhoto> TakeAsync(HttpRequest request) =>
-        PhotoIntake.Read((await Bodies.BytesAsync(request, MostBytes)).Span) ?? throw new InputException("", "Expected a JPEG or PNG picture of at most 50 million pixels.");
+        PhotoIntake.Read((await Bodies.BytesAsync(request, MostBytes)).Span)
+        ?? throw new InputException("", "Expected a JPEG or PNG picture of at most 50 million pixels.");
 
-    private static async Task<IResult> AddAsync(long id, string by, string? stepId, double? xMm, double? yMm, string? face, HttpRequest request, Jobs jobs, JobPapers papers)
+    private static async Task<IResult> AddAsync(
+        long id,
+        string by,
+        string? stepId,
+        double? xMm,
+        double? yMm,
+        string? face,
+        HttpRequest request,
+        Jobs jobs,
+        JobPapers papers
+    )
     {
         jobs.Get(id);
         JobEndpoints.CheckInitials(by);
-        if (face is not (null or "front" or "back")) throw new InputException("?face", $"Expected front or back, found \"{face}\".");
-        if (xMm is { } x && !(Math.Abs(x) <= 5000) || yMm is { } y && !(Math.Abs(y) <= 5000)) throw new InputException("?xMm", "Expected millimetres on the board.");
+        if (face is not (null or "front" or "back"))
+            throw new InputException("?face", $"Expected front or back, found \"{face}\".");
+        if (xMm is { } x && !(Math.Abs(x) <= 5000) || yMm is { } y && !(Math.Abs(y) <= 5000))
+            throw new InputException("?xMm", "Expected millimetres on the board.");
         var photo = await TakeAsync(request);
-        var added = papers.AddPhoto(id, stepId, photo.Content, photo.MediaType, photo.Extension, by, xMm is { } px && yMm is { } py ? new(px, py, face ?? "front") : null);
+        var added = papers.AddPhoto(
+            id,
+            stepId,
+            photo.Content,
+            photo.MediaType,
+            photo.Extension,
+            by,
+            xMm is { } px && yMm is { } py ? new(px, py, face ?? "front") : null
+        );
         return TypedResults.Created($"/api/photos/{added}", new Opened(added, $"/api/photos/{added}"));
     }
 }

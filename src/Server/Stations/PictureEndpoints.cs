@@ -17,21 +17,80 @@ internal static class PictureEndpoints
         var api = app.MapGroup("/api").WithTags("library");
         api.MapGet("/boards/{id}/pictures", (string id, CataloguePictures pictures) => Of("board", id, pictures));
         api.MapGet("/blocks/{id}/pictures", (string id, CataloguePictures pictures) => Of("block", id, pictures));
-        api.MapPost("/boards/{id}/pictures", (string id, string? caption, HttpRequest r, ShopMemory shop, CataloguePictures pictures, PhotoShelf shelf) => AddAsync("board", id, shop.Boards.ContainsKey(id), caption, r, pictures, shelf)).Accepts<IFormFile>("image/jpeg", "image/png");
-        api.MapPost("/blocks/{id}/pictures", (string id, string? caption, HttpRequest r, ShopMemory shop, CataloguePictures pictures, PhotoShelf shelf) => AddAsync("block", id, shop.Blocks.ContainsKey(id), caption, r, pictures, shelf)).Accepts<IFormFile>("image/jpeg", "image/png");
-        api.MapGet("/pictures/{id:long}", (long id, CataloguePictures pictures, HttpResponse response) => { var p = pictures.Get(id); return PhotoEndpoints.Serve(response, pictures.PathOf(p), p.MediaType); });
-        api.MapDelete("/pictures/{id:long}", (long id, CataloguePictures pictures) => { pictures.Remove(id); return TypedResults.NoContent(); });
+        api.MapPost(
+                "/boards/{id}/pictures",
+                (
+                    string id,
+                    string? caption,
+                    HttpRequest r,
+                    ShopMemory shop,
+                    CataloguePictures pictures,
+                    PhotoShelf shelf
+                ) => AddAsync("board", id, shop.Boards.ContainsKey(id), caption, r, pictures, shelf)
+            )
+            .Accepts<IFormFile>("image/jpeg", "image/png");
+        api.MapPost(
+                "/blocks/{id}/pictures",
+                (
+                    string id,
+                    string? caption,
+                    HttpRequest r,
+                    ShopMemory shop,
+                    CataloguePictures pictures,
+                    PhotoShelf shelf
+                ) => AddAsync("block", id, shop.Blocks.ContainsKey(id), caption, r, pictures, shelf)
+            )
+            .Accepts<IFormFile>("image/jpeg", "image/png");
+        api.MapGet(
+            "/pictures/{id:long}",
+            (long id, CataloguePictures pictures, HttpResponse response) =>
+            {
+                var p = pictures.Get(id);
+                return PhotoEndpoints.Serve(response, pictures.PathOf(p), p.MediaType);
+            }
+        );
+        api.MapDelete(
+            "/pictures/{id:long}",
+            (long id, CataloguePictures pictures) =>
+            {
+                pictures.Remove(id);
+                return TypedResults.NoContent();
+            }
+        );
     }
 
     private static Ok<IEnumerable<CataloguePicture>> Of(string kind, string id, CataloguePictures pictures) =>
-        TypedResults.Ok(pictures.Of(kind, id).Select(p => new CataloguePicture(p.Id, $"/api/pictures/{p.Id}", p.Caption, p.At)));
+        TypedResults.Ok(
+            pictures.Of(kind, id).Select(p => new CataloguePicture(p.Id, $"/api/pictures/{p.Id}", p.Caption, p.At))
+        );
 
-    private static async Task<Ok<IEnumerable<CataloguePicture>>> AddAsync(string kind, string id, bool known, string? caption, HttpRequest request, CataloguePictures pictures, PhotoShelf shelf)
+    private static async Task<Ok<IEnumerable<CataloguePicture>>> AddAsync(
+        string kind,
+        string id,
+        bool known,
+        string? caption,
+        HttpRequest request,
+        CataloguePictures pictures,
+        PhotoShelf shelf
+    )
     {
-        if (!known) throw new NotHereException($"The library has no {kind} \"{id}\".");
-        if (caption?.Length > LongestCaption) throw new Core.InputException("?caption", $"Expected at most {LongestCaption} characters, found {caption.Length}.");
+        if (!known)
+            throw new NotHereException($"The library has no {kind} \"{id}\".");
+        if (caption?.Length > LongestCaption)
+            throw new Core.InputException(
+                "?caption",
+                $"Expected at most {LongestCaption} characters, found {caption.Length}."
+            );
         var photo = await PhotoEndpoints.TakeAsync(request);
-        pictures.Add(new(kind, id, shelf.Put(photo.Content, photo.Extension), photo.MediaType, string.IsNullOrWhiteSpace(caption) ? null : caption.Trim()));
+        pictures.Add(
+            new(
+                kind,
+                id,
+                shelf.Put(photo.Content, photo.Extension),
+                photo.MediaType,
+                string.IsNullOrWhiteSpace(caption) ? null : caption.Trim()
+            )
+        );
         return Of(kind, id, pictures);
     }
 }

@@ -31,44 +31,114 @@ internal static class SheetEndpoints
     internal static string By(ObjectReader o)
     {
         var by = o.Text("by", 4);
-        if (!by.All(char.IsLetter)) o.Fault("by", "Sign with one to four letters.");
+        if (!by.All(char.IsLetter))
+            o.Fault("by", "Sign with one to four letters.");
         return by;
     }
 
     /// <summary>Takes a way, or the default again with no way. If-Match: the version of the sheet of ways.</summary>
-    private static async Task<Ok<SheetVersion>> ChooseAsync(long id, HttpRequest request, Jobs jobs, JobSheets sheets, ShopMemory shop)
+    private static async Task<Ok<SheetVersion>> ChooseAsync(
+        long id,
+        HttpRequest request,
+        Jobs jobs,
+        JobSheets sheets,
+        ShopMemory shop
+    )
     {
-        var body = await Bodies.ReadAsync(request, o => new WayChosen(o.Text("school", 50), o.OptionalText("way", 50), By(o)));
+        var body = await Bodies.ReadAsync(
+            request,
+            o => new WayChosen(o.Text("school", 50), o.OptionalText("way", 50), By(o))
+        );
         var row = jobs.Get(id);
-        var board = shop.Boards.GetValueOrDefault(row.BoardId) ?? throw new NotHereException($"The library has no board \"{row.BoardId}\".");
-        var school = Schools.For(board).FirstOrDefault(s => s.Id == body.School) ?? throw new InputException("/school", $"There is no question \"{body.School}\".");
-        if (body.Way is { } way && school.Ways.All(w => w.Id != way)) throw new InputException("/way", $"Expected one of {string.Join(", ", school.Ways.Select(w => w.Id))}, found \"{way}\".");
+        var board =
+            shop.Boards.GetValueOrDefault(row.BoardId)
+            ?? throw new NotHereException($"The library has no board \"{row.BoardId}\".");
+        var school =
+            Schools.For(board).FirstOrDefault(s => s.Id == body.School)
+            ?? throw new InputException("/school", $"There is no question \"{body.School}\".");
+        if (body.Way is { } way && school.Ways.All(w => w.Id != way))
+            throw new InputException(
+                "/way",
+                $"Expected one of {string.Join(", ", school.Ways.Select(w => w.Id))}, found \"{way}\"."
+            );
         var ways = new Dictionary<string, string>(JobSheetSet.Of(sheets.All(id)).Ways);
-        if (body.Way is null || body.Way == school.Default) ways.Remove(school.Id); else ways[school.Id] = body.Way;
-        return Put(id, JobSheetSet.WaysKind, JsonSerializer.Serialize(ways, DocumentJson.Options), request, sheets, body.By);
+        if (body.Way is null || body.Way == school.Default)
+            ways.Remove(school.Id);
+        else
+            ways[school.Id] = body.Way;
+        return Put(
+            id,
+            JobSheetSet.WaysKind,
+            JsonSerializer.Serialize(ways, DocumentJson.Options),
+            request,
+            sheets,
+            body.By
+        );
     }
 
-    private static async Task<Ok<SheetVersion>> AsFoundAsync(long id, HttpRequest request, Jobs jobs, JobSheets sheets, ShopMemory shop)
+    private static async Task<Ok<SheetVersion>> AsFoundAsync(
+        long id,
+        HttpRequest request,
+        Jobs jobs,
+        JobSheets sheets,
+        ShopMemory shop
+    )
     {
         var row = jobs.Get(id);
-        var board = shop.Boards.GetValueOrDefault(row.BoardId) ?? throw new NotHereException($"The library has no board \"{row.BoardId}\".");
-        var body = await Bodies.ReadAsync(request, o =>
-        {
-            // a list that was forgotten must not empty the one that is kept
-            if (!o.Has("pads")) o.Fault("pads", "Missing: expected the whole list, empty to strike all.");
-            var pads = o.Objects("pads", p =>
+        var board =
+            shop.Boards.GetValueOrDefault(row.BoardId)
+            ?? throw new NotHereException($"The library has no board \"{row.BoardId}\".");
+        var body = await Bodies.ReadAsync(
+            request,
+            o =>
             {
-                var pad = new AsFoundPad(p.Text("part"), p.Number("newMm", 0.05, 20), p.Number("pressedMm", 0.01, 20), p.Number("landStepMm", -10, 10, otherwise: 0)) { Note = p.OptionalText("note", 500) };
-                if (board.FindPart(pad.Part) is null) p.Fault("part", $"The board has no part \"{pad.Part}\".");
-                if (pad.PressedMm > pad.NewMm) p.Fault("pressedMm", "A pressed pad is not thicker than it was: the two are swapped, or the rim was pressed too.");
-                return pad;
-            });
-            if (pads.Count > MostPads) o.Fault("pads", $"Expected at most {MostPads}, found {pads.Count}.");
-            return new AsFoundChange(pads, By(o));
-        });
-        return Put(id, JobSheetSet.AsFoundKind, JsonSerializer.Serialize(body.Pads, DocumentJson.Options), request, sheets, body.By);
+                // a list that was forgotten must not empty the one that is kept
+                if (!o.Has("pads"))
+                    o.Fault("pads", "Missing: expected the whole list, empty to strike all.");
+                var pads = o.Objects(
+                    "pads",
+                    p =>
+                    {
+                        var pad = new AsFoundPad(
+                            p.Text("part"),
+                            p.Number("newMm", 0.05, 20),
+                            p.Number("pressedMm", 0.01, 20),
+                            p.Number("landStepMm", -10, 10, otherwise: 0)
+                        )
+                        {
+                            Note = p.OptionalText("note", 500),
+                        };
+                        if (board.FindPart(pad.Part) is null)
+                            p.Fault("part", $"The board has no part \"{pad.Part}\".");
+                        if (pad.PressedMm > pad.NewMm)
+                            p.Fault(
+                                "pressedMm",
+                                "A pressed pad is not thicker than it was: the two are swapped, or the rim was pressed too."
+                            );
+                        return pad;
+                    }
+                );
+                if (pads.Count > MostPads)
+                    o.Fault("pads", $"Expected at most {MostPads}, found {pads.Count}.");
+                return new AsFoundChange(pads, By(o));
+            }
+        );
+        return Put(
+            id,
+            JobSheetSet.AsFoundKind,
+            JsonSerializer.Serialize(body.Pads, DocumentJson.Options),
+            request,
+            sheets,
+            body.By
+        );
     }
 
-    internal static Ok<SheetVersion> Put(long id, string kind, string content, HttpRequest request, JobSheets sheets, string by) =>
-        TypedResults.Ok(new SheetVersion(kind, sheets.Put(id, kind, content, Versions.Expected(request), by)));
+    internal static Ok<SheetVersion> Put(
+        long id,
+        string kind,
+        string content,
+        HttpRequest request,
+        JobSheets sheets,
+        string by
+    ) => TypedResults.Ok(new SheetVersion(kind, sheets.Put(id, kind, content, Versions.Expected(request), by)));
 }

@@ -35,17 +35,34 @@ internal static class StripEndpoints
         job.MapGet("/assembly.json", Export).Produces<Assembly>();
         job.MapPost("/assembly/keep", KeepAsync).Accepts<Signature>("application/json");
         job.MapPut("/order", OrderAsync).Accepts<OrderChange>("application/json");
-        job.MapGet("/tray.svg", (long id, double? scale, JobViews views) =>
-        {
-            if (scale is { } s && !(s is > 0.9 and < 1.1)) throw new InputException("?scale", "Expected a correction between 0.9 and 1.1.");
-            return Results.Text(TraySvg.Draw(views.PlanOf(id).Teardown?.Tray ?? [], scale ?? 1), "image/svg+xml", Encoding.UTF8);
-        }).Produces<string>(200, "image/svg+xml");
+        job.MapGet(
+                "/tray.svg",
+                (long id, double? scale, JobViews views) =>
+                {
+                    if (scale is { } s && !(s is > 0.9 and < 1.1))
+                        throw new InputException("?scale", "Expected a correction between 0.9 and 1.1.");
+                    return Results.Text(
+                        TraySvg.Draw(views.PlanOf(id).Teardown?.Tray ?? [], scale ?? 1),
+                        "image/svg+xml",
+                        Encoding.UTF8
+                    );
+                }
+            )
+            .Produces<string>(200, "image/svg+xml");
     }
 
-    private static Board BoardOf(JobRow row, ShopMemory shop) => shop.Boards.GetValueOrDefault(row.BoardId) ?? throw new NotHereException($"The library has no board \"{row.BoardId}\".");
+    private static Board BoardOf(JobRow row, ShopMemory shop) =>
+        shop.Boards.GetValueOrDefault(row.BoardId)
+        ?? throw new NotHereException($"The library has no board \"{row.BoardId}\".");
 
     /// <summary>One thing done that nobody had described: it joins the assembly, and is signed if it is out.</summary>
-    private static async Task<Ok<StripAnswer>> NoteAsync(long id, HttpRequest request, Jobs jobs, JobSheets sheets, ShopMemory shop)
+    private static async Task<Ok<StripAnswer>> NoteAsync(
+        long id,
+        HttpRequest request,
+        Jobs jobs,
+        JobSheets sheets,
+        ShopMemory shop
+    )
     {
         var entry = await Bodies.ReadAsync(request, Read);
         var expected = Versions.Expected(request);
@@ -54,7 +71,17 @@ internal static class StripEndpoints
         var assembly = set.Assembly ?? board.Assembly ?? new();
         var events = jobs.Events(id);
         var states = JobViews.States(events);
-        List<string> lifted = [.. events.Where(e => e.Kind == "done" && states[e.StepId].Signed && assembly.Pieces.Any(p => $"teardown.{p.Id}" == e.StepId)).Select(e => e.StepId["teardown.".Length..]).Distinct()];
+        List<string> lifted =
+        [
+            .. events
+                .Where(e =>
+                    e.Kind == "done"
+                    && states[e.StepId].Signed
+                    && assembly.Pieces.Any(p => $"teardown.{p.Id}" == e.StepId)
+                )
+                .Select(e => e.StepId["teardown.".Length..])
+                .Distinct(),
+        ];
         var (noted, target) = StripRecord.Note(board, assembly, lifted, entry.Note);
         TeardownPlanner.Plan(board with { Assembly = noted });
         var step = $"teardown.{target}";
@@ -62,21 +89,49 @@ internal static class StripEndpoints
         {
             // a lift stays locked here too
             var plan = TeardownPlanner.Plan(board with { Assembly = noted });
-            var open = plan.Steps.First(s => s.Target == target).Locks.Where(l => states.GetValueOrDefault($"teardown.{l}")?.Signed != true).ToList();
-            if (open.Count > 0) throw new Core.Route.StepLockedException($"Locked: {string.Join(", ", open)} still {(open.Count == 1 ? "holds" : "hold")} it.", [.. open.Select(o => $"teardown.{o}")]);
+            var open = plan
+                .Steps.First(s => s.Target == target)
+                .Locks.Where(l => states.GetValueOrDefault($"teardown.{l}")?.Signed != true)
+                .ToList();
+            if (open.Count > 0)
+                throw new Core.Route.StepLockedException(
+                    $"Locked: {string.Join(", ", open)} still {(open.Count == 1 ? "holds" : "hold")} it.",
+                    [.. open.Select(o => $"teardown.{o}")]
+                );
         }
         var version = sheets.Put(id, JobSheetSet.AssemblyKind, Write(noted), expected, entry.By);
-        if (entry.Done) jobs.Record(id, step, "done", entry.By, entry.Note.Action == TeardownAction.Unscrew ? entry.Note.Places.Count : null, null, states.GetValueOrDefault(step)?.Version ?? 0);
+        if (entry.Done)
+            jobs.Record(
+                id,
+                step,
+                "done",
+                entry.By,
+                entry.Note.Action == TeardownAction.Unscrew ? entry.Note.Places.Count : null,
+                null,
+                states.GetValueOrDefault(step)?.Version ?? 0
+            );
         return TypedResults.Ok(new StripAnswer(target, version));
     }
 
     private static StripEntry Read(ObjectReader o)
     {
         var n = o.Object("note");
-        var note = new StripNote(n.Choice<TeardownAction>("action"), n.Text("holds", 60), n.OptionalChoice<Face>("face") ?? Face.Front)
+        var note = new StripNote(
+            n.Choice<TeardownAction>("action"),
+            n.Text("holds", 60),
+            n.OptionalChoice<Face>("face") ?? Face.Front
+        )
         {
-            Name = n.OptionalText("name", 80), Driver = n.OptionalText("driver", 20), Thread = n.OptionalText("thread", 20), LengthMm = n.OptionalNumber("lengthMm", 0.5, 100), Places = n.Points("places"),
-            SpringLoaded = n.Flag("springLoaded", false), Latch = n.OptionalText("latch", 20), SlackMm = n.OptionalNumber("slackMm", 0, 2000), At = n.OptionalPoint("at"), Bond = n.OptionalChoice<BondKind>("bond"),
+            Name = n.OptionalText("name", 80),
+            Driver = n.OptionalText("driver", 20),
+            Thread = n.OptionalText("thread", 20),
+            LengthMm = n.OptionalNumber("lengthMm", 0.5, 100),
+            Places = n.Points("places"),
+            SpringLoaded = n.Flag("springLoaded", false),
+            Latch = n.OptionalText("latch", 20),
+            SlackMm = n.OptionalNumber("slackMm", 0, 2000),
+            At = n.OptionalPoint("at"),
+            Bond = n.OptionalChoice<BondKind>("bond"),
         };
         n.End();
         return new(note, o.Flag("done", true), SheetEndpoints.By(o));
@@ -85,10 +140,19 @@ internal static class StripEndpoints
     private static string Write(Assembly a) => JsonSerializer.Serialize(a, DocumentJson.Options);
 
     /// <summary>Replaces the job's assembly: edited by hand, or out of a file.</summary>
-    private static async Task<Ok<SheetVersion>> DescribeAsync(long id, HttpRequest request, Jobs jobs, JobSheets sheets, ShopMemory shop)
+    private static async Task<Ok<SheetVersion>> DescribeAsync(
+        long id,
+        HttpRequest request,
+        Jobs jobs,
+        JobSheets sheets,
+        ShopMemory shop
+    )
     {
         var board = BoardOf(jobs.Get(id), shop);
-        var body = await Bodies.ReadAsync(request, o => new AssemblyChange(AssemblyReader.Read(o.Object("assembly")), SheetEndpoints.By(o)));
+        var body = await Bodies.ReadAsync(
+            request,
+            o => new AssemblyChange(AssemblyReader.Read(o.Object("assembly")), SheetEndpoints.By(o))
+        );
         TeardownPlanner.Plan(board with { Assembly = body.Assembly });
         return SheetEndpoints.Put(id, JobSheetSet.AssemblyKind, Write(body.Assembly), request, sheets, body.By);
     }
@@ -96,29 +160,64 @@ internal static class StripEndpoints
     private static IResult Export(long id, JobViews views)
     {
         var board = views.View(id).Board;
-        return Results.File(JsonSerializer.SerializeToUtf8Bytes(board.Assembly ?? new(), DocumentJson.Options), "application/json", $"{board.Id}.assembly.json");
+        return Results.File(
+            JsonSerializer.SerializeToUtf8Bytes(board.Assembly ?? new(), DocumentJson.Options),
+            "application/json",
+            $"{board.Id}.assembly.json"
+        );
     }
 
     /// <summary>Writes the job's assembly into its board in the library: the next job on that board plans from it.</summary>
-    private static async Task<Ok<KeptCount>> KeepAsync(long id, HttpRequest request, Jobs jobs, JobSheets sheets, ShopMemory shop, [FromKeyedServices("board")] Library boards)
+    private static async Task<Ok<KeptCount>> KeepAsync(
+        long id,
+        HttpRequest request,
+        Jobs jobs,
+        JobSheets sheets,
+        ShopMemory shop,
+        [FromKeyedServices("board")] Library boards
+    )
     {
         await Bodies.ReadAsync(request, SheetEndpoints.By);
         var board = BoardOf(jobs.Get(id), shop);
-        var recorded = JobSheetSet.Of(sheets.All(id)).Assembly ?? throw new InputException("", "Nothing was recorded in this job: the board's own assembly stands.");
+        var recorded =
+            JobSheetSet.Of(sheets.All(id)).Assembly
+            ?? throw new InputException("", "Nothing was recorded in this job: the board's own assembly stands.");
         var document = DocumentWriter.Write(board with { Assembly = recorded });
         return TypedResults.Ok(boards.Keep([LibraryEndpoints.BoardDocument(document)], replace: true));
     }
 
     /// <summary>Takes an order where it is legal; an empty one takes the best again.</summary>
-    private static async Task<Ok<SheetVersion>> OrderAsync(long id, HttpRequest request, JobViews views, JobSheets sheets)
+    private static async Task<Ok<SheetVersion>> OrderAsync(
+        long id,
+        HttpRequest request,
+        JobViews views,
+        JobSheets sheets
+    )
     {
-        var body = await Bodies.ReadAsync(request, o =>
-        {
-            if (!o.Has("order")) o.Fault("order", "Missing: expected every screw group, lead and piece once, or an empty list for the best order.");
-            return new OrderChange(o.Texts("order"), SheetEndpoints.By(o));
-        });
-        var assembly = views.View(id).Board.Assembly ?? throw new InputException("", "The board has no assembly: there is nothing to order.");
-        if (body.Order.Count > 0 && ChosenOrder.WhyNot(assembly, body.Order) is { } reason) throw new InputException("/order", reason);
-        return SheetEndpoints.Put(id, JobSheetSet.OrderKind, JsonSerializer.Serialize(body.Order, DocumentJson.Options), request, sheets, body.By);
+        var body = await Bodies.ReadAsync(
+            request,
+            o =>
+            {
+                if (!o.Has("order"))
+                    o.Fault(
+                        "order",
+                        "Missing: expected every screw group, lead and piece once, or an empty list for the best order."
+                    );
+                return new OrderChange(o.Texts("order"), SheetEndpoints.By(o));
+            }
+        );
+        var assembly =
+            views.View(id).Board.Assembly
+            ?? throw new InputException("", "The board has no assembly: there is nothing to order.");
+        if (body.Order.Count > 0 && ChosenOrder.WhyNot(assembly, body.Order) is { } reason)
+            throw new InputException("/order", reason);
+        return SheetEndpoints.Put(
+            id,
+            JobSheetSet.OrderKind,
+            JsonSerializer.Serialize(body.Order, DocumentJson.Options),
+            request,
+            sheets,
+            body.By
+        );
     }
 }

@@ -9,29 +9,52 @@ namespace FaithfulBracket.Server.Stations;
 /// <summary>Places on a board from a photo with the target beside it.</summary>
 internal static class TraceEndpoint
 {
-    private const int MostMarks = 2000, MostPoints = 20_000;
+    private const int MostMarks = 2000,
+        MostPoints = 20_000;
 
     public static async Task<Ok<TraceResult>> AnswerAsync(HttpRequest request)
     {
-        var (marks, points, size, sigma, lens) = await Bodies.ReadAsync(request, o =>
-        {
-            var marks = o.Objects("target", m => { m.OptionalText("id"); return new TargetMark(m.Number("xMm"), m.Number("yMm"), m.Number("uPx"), m.Number("vPx")); });
-            var points = o.Objects("points", p => new ClickedPoint(p.Text("id"), p.Number("uPx"), p.Number("vPx"), p.Number("heightMm", -20, 200, otherwise: 0)));
-            var size = o.Numbers("imageSize", 1, 100_000);
-            if (size.Count != 2) o.Fault("imageSize", "Expected the picture's width and height in pixels.");
-            if (marks.Count is < 4 or > MostMarks) o.Fault("target", $"Expected 4 to {MostMarks} marks, found {marks.Count}.");
-            if (points.Count > MostPoints) o.Fault("points", $"Expected at most {MostPoints} points, found {points.Count}.");
-            return (marks, points, size, o.OptionalNumber("sigmaPx", 0.001, 100), Lens(o));
-        });
+        var (marks, points, size, sigma, lens) = await Bodies.ReadAsync(
+            request,
+            o =>
+            {
+                var marks = o.Objects(
+                    "target",
+                    m =>
+                    {
+                        m.OptionalText("id");
+                        return new TargetMark(m.Number("xMm"), m.Number("yMm"), m.Number("uPx"), m.Number("vPx"));
+                    }
+                );
+                var points = o.Objects(
+                    "points",
+                    p => new ClickedPoint(
+                        p.Text("id"),
+                        p.Number("uPx"),
+                        p.Number("vPx"),
+                        p.Number("heightMm", -20, 200, otherwise: 0)
+                    )
+                );
+                var size = o.Numbers("imageSize", 1, 100_000);
+                if (size.Count != 2)
+                    o.Fault("imageSize", "Expected the picture's width and height in pixels.");
+                if (marks.Count is < 4 or > MostMarks)
+                    o.Fault("target", $"Expected 4 to {MostMarks} marks, found {marks.Count}.");
+                if (points.Count > MostPoints)
+                    o.Fault("points", $"Expected at most {MostPoints} points, found {points.Count}.");
+                return (marks, points, size, o.OptionalNumber("sigmaPx", 0.001, 100), Lens(o));
+            }
+        );
         return TypedResults.Ok(PhotoTrace.Run(marks, points, size[0], size[1], sigma, lens));
     }
 
     /// <summary>true, false or a name; left out, the marks decide.</summary>
-    private static LensTerm Lens(ObjectReader o) => o.Raw("lens")?.ValueKind switch
-    {
-        null => LensTerm.Auto,
-        JsonValueKind.True => LensTerm.Radial,
-        JsonValueKind.False => LensTerm.None,
-        _ => o.OptionalChoice<LensTerm>("lens") ?? LensTerm.Auto,
-    };
+    private static LensTerm Lens(ObjectReader o) =>
+        o.Raw("lens")?.ValueKind switch
+        {
+            null => LensTerm.Auto,
+            JsonValueKind.True => LensTerm.Radial,
+            JsonValueKind.False => LensTerm.None,
+            _ => o.OptionalChoice<LensTerm>("lens") ?? LensTerm.Auto,
+        };
 }

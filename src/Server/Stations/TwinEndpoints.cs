@@ -19,18 +19,49 @@ internal static class TwinEndpoints
     public static void Map(IEndpointRouteBuilder app)
     {
         var api = app.MapGroup("/api").WithTags("match");
-        api.MapGet("/twins", (TwinLibrary twins, CancellationToken cancel) => { twins.Indexes(cancel); return TypedResults.Ok(twins.State()); });
-        api.MapPost("/twins/rebuild", (TwinLibrary twins, CancellationToken cancel) => TypedResults.Ok(twins.Rebuild(cancel)));
+        api.MapGet(
+            "/twins",
+            (TwinLibrary twins, CancellationToken cancel) =>
+            {
+                twins.Indexes(cancel);
+                return TypedResults.Ok(twins.State());
+            }
+        );
+        api.MapPost(
+            "/twins/rebuild",
+            (TwinLibrary twins, CancellationToken cancel) => TypedResults.Ok(twins.Rebuild(cancel))
+        );
         api.MapPost("/jobs/{id:long}/survey", SurveyAsync).Accepts<SurveyName>("application/json").Produces<Board>(201);
     }
 
     /// <summary>Keeps the board of a finished job under a name of its own, as surveyed by the shop (grade B): it went together.</summary>
-    private static async Task<IResult> SurveyAsync(long id, HttpRequest request, JobViews views, [FromKeyedServices("board")] Library boards, CancellationToken cancel)
+    private static async Task<IResult> SurveyAsync(
+        long id,
+        HttpRequest request,
+        JobViews views,
+        [FromKeyedServices("board")] Library boards,
+        CancellationToken cancel
+    )
     {
-        var name = await Bodies.ReadAsync(request, o => new SurveyName(o.Text("id"), o.Text("maker"), o.Text("model"), o.Text("boardCode"), o.Text("revision")));
+        var name = await Bodies.ReadAsync(
+            request,
+            o => new SurveyName(o.Text("id"), o.Text("maker"), o.Text("model"), o.Text("boardCode"), o.Text("revision"))
+        );
         var job = views.View(id, cancel);
-        if (job.Route.Any(r => !r.Complete)) throw new InputException("", "A board counts as surveyed when its job is finished: sign the traveller first.");
-        var board = job.Board with { Id = name.Id, Maker = name.Maker, Model = name.Model, BoardCode = name.BoardCode, Revision = name.Revision, Evidence = EvidenceGrade.B };
+        if (job.Route.Any(r => !r.Complete))
+            throw new InputException(
+                "",
+                "A board counts as surveyed when its job is finished: sign the traveller first."
+            );
+        var board = job.Board with
+        {
+            Id = name.Id,
+            Maker = name.Maker,
+            Model = name.Model,
+            BoardCode = name.BoardCode,
+            Revision = name.Revision,
+            Evidence = EvidenceGrade.B,
+        };
         var document = DocumentWriter.Write(board);
         boards.Keep(LibraryEndpoints.BoardDocument(document));
         return Results.Text(Encoding.UTF8.GetString(document), "application/json", Encoding.UTF8, 201);

@@ -10,21 +10,69 @@ export function CareLedger({ job, s }: LedgerProps) {
   const pads = Object.entries(Object.groupBy(job.plan.pads, (p) => `${p.thicknessMm.toFixed(1)} mm ${p.material}`))
   return (
     <>
-      <Head sub={`Opened ${day(job.openedAt)} by ${job.openedBy}${job.client ? ` for ${job.client}` : ''}.`}>{s.allSigned ? 'Traveller signed' : 'To hand over'}</Head>
-      <a href={`/api/jobs/${job.id}/record.html`} target="_blank" rel="noreferrer" className="mt-2 inline-block rounded-[3px] bg-copper px-3 py-2 font-bold text-on-copper">Open the build record</a>
+      <Head sub={`Opened ${day(job.openedAt)} by ${job.openedBy}${job.client ? ` for ${job.client}` : ''}.`}>
+        {s.allSigned ? 'Traveller signed' : 'To hand over'}
+      </Head>
+      <a
+        href={`/api/jobs/${job.id}/record.html`}
+        target="_blank"
+        rel="noreferrer"
+        className="mt-2 inline-block rounded-[3px] bg-copper px-3 py-2 font-bold text-on-copper"
+      >
+        Open the build record
+      </a>
       <Section title="Used">
-        {pads.map(([name, list]) => <Row key={name} name={`pads ${name}`} value={list!.length} />)}
-        {job.plan.paste.map((f) => <Row key={f.part} name={`paste on ${f.part}`} value={f.amount.massG.toFixed(2)} unit="g" />)}
+        {pads.map(([name, list]) => (
+          <Row key={name} name={`pads ${name}`} value={list!.length} />
+        ))}
+        {job.plan.paste.map((f) => (
+          <Row key={f.part} name={`paste on ${f.part}`} value={f.amount.massG.toFixed(2)} unit="g" />
+        ))}
       </Section>
       <Section title="Kept for the day it goes back">
-        {(job.plan.teardown?.tray ?? []).map((t) => <Row key={t.cell} name={`cell ${t.cell}, ${t.thread ?? t.driver}${t.lengthMm ? ` × ${t.lengthMm}` : ''}`} value={t.count} />)}
-        <Link to={`/job/${job.id}/restore`} className="mt-1 inline-block text-copper underline underline-offset-3">Put it back to stock, step by step</Link>
+        {(job.plan.teardown?.tray ?? []).map((t) => (
+          <Row
+            key={t.cell}
+            name={`cell ${t.cell}, ${t.thread ?? t.driver}${t.lengthMm ? ` × ${t.lengthMm}` : ''}`}
+            value={t.count}
+          />
+        ))}
+        <Link to={`/job/${job.id}/restore`} className="mt-1 inline-block text-copper underline underline-offset-3">
+          Put it back to stock, step by step
+        </Link>
         <Why>The stock cooler, its screws and its as-found pads put the card back for a warranty claim.</Why>
       </Section>
-      {job.notes.length > 0 && <Section title="Notes">{job.notes.map((n) => <Why key={n.id}>{n.text} <span className="text-soft">{n.byInitials} {day(n.at)}</span></Why>)}</Section>}
-      {job.photos.length > 0 && <Section title="Photos"><div className="grid grid-cols-3 gap-1.5">{job.photos.map((x) => <a key={x.id} href={`/api/photos/${x.id}`}><img src={`/api/photos/${x.id}`} alt={`by ${x.by}, ${day(x.at)}`} className="h-20 w-full object-cover" /></a>)}</div></Section>}
+      {job.notes.length > 0 && (
+        <Section title="Notes">
+          {job.notes.map((n) => (
+            <Why key={n.id}>
+              {n.text}{' '}
+              <span className="text-soft">
+                {n.byInitials} {day(n.at)}
+              </span>
+            </Why>
+          ))}
+        </Section>
+      )}
+      {job.photos.length > 0 && (
+        <Section title="Photos">
+          <div className="grid grid-cols-3 gap-1.5">
+            {job.photos.map((x) => (
+              <a key={x.id} href={`/api/photos/${x.id}`}>
+                <img
+                  src={`/api/photos/${x.id}`}
+                  alt={`by ${x.by}, ${day(x.at)}`}
+                  className="h-20 w-full object-cover"
+                />
+              </a>
+            ))}
+          </div>
+        </Section>
+      )}
       {job.route.every((r) => r.complete) && <SurveyForm job={job} />}
-      <Section title="Steps"><StepList s={s} /></Section>
+      <Section title="Steps">
+        <StepList s={s} />
+      </Section>
     </>
   )
 }

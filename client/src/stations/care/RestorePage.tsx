@@ -29,18 +29,69 @@ function Restore({ job }: { job: JobView }) {
   const face = turned ?? s.step?.face ?? 'front'
   const flip = () => setTurned(face === 'front' ? 'back' : 'front')
   const bench = () => go(`/job/${job.id}/restore/bench`)
-  useKeys({ Space: () => { s.sign(); setTurned(null) }, Backspace: s.back, f: flip, ArrowLeft: () => s.look(-1), ArrowRight: () => s.look(1), g: bench, '+': () => s.setCount(s.count + 1), '-': () => s.setCount(s.count - 1), n: () => setNote(true) })
+  useKeys({
+    Space: () => {
+      s.sign()
+      setTurned(null)
+    },
+    Backspace: s.back,
+    f: flip,
+    ArrowLeft: () => s.look(-1),
+    ArrowRight: () => s.look(1),
+    g: bench,
+    '+': () => s.setCount(s.count + 1),
+    '-': () => s.setCount(s.count - 1),
+    n: () => setNote(true),
+  })
   return (
     <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_372px] grid-rows-[minmax(0,1fr)_auto]">
-      <InHeader><b className="text-[17px]">{job.board.model}, back to stock</b><Link className="text-copper underline underline-offset-3" to={`/job/${job.id}/care`}>job {job.id}</Link></InHeader>
-      <main className="flex min-h-0" aria-label="Mat"><Mat board={job.board} face={face} onFlip={flip} label={`${job.board.model}, back to stock`} tint={Object.fromEntries((s.step?.targets ?? []).map((t) => [t, 'copper' as const]))}>{(p) => <TeardownOverlay job={job} s={s} p={p} prefix="restore.back-" />}</Mat></main>
-      <aside aria-label="Ledger" tabIndex={0} className="scroll-thin min-h-0 overflow-y-auto border-l border-rule bg-card px-4 py-3.5">
-        <Head sub="The record of the strip-down read backwards, with its screws by tray cell and its pads as they were found.">{s.allSigned ? 'Back to stock' : s.steps.length === 0 ? 'Nothing recorded yet' : `${s.steps.filter((x) => !s.signed.has(x.id)).length} steps to stock`}</Head>
-        {s.step?.detail && <Section title="Now"><Why>{s.step.detail}</Why>{s.step.caution && <Why tone="text-amber">{s.step.caution}</Why>}</Section>}
-        <Section title="Order"><StepList s={s} /></Section>
-        {job.plan.teardown && <Section title="Tray"><TrayMap tray={job.plan.teardown.tray} lit={s.step?.id} /></Section>}
+      <InHeader>
+        <b className="text-[17px]">{job.board.model}, back to stock</b>
+        <Link className="text-copper underline underline-offset-3" to={`/job/${job.id}/care`}>
+          job {job.id}
+        </Link>
+      </InHeader>
+      <main className="flex min-h-0" aria-label="Mat">
+        <Mat
+          board={job.board}
+          face={face}
+          onFlip={flip}
+          label={`${job.board.model}, back to stock`}
+          tint={Object.fromEntries((s.step?.targets ?? []).map((t) => [t, 'copper' as const]))}
+        >
+          {(p) => <TeardownOverlay job={job} s={s} p={p} prefix="restore.back-" />}
+        </Mat>
+      </main>
+      <aside
+        aria-label="Ledger"
+        tabIndex={0}
+        className="scroll-thin min-h-0 overflow-y-auto border-l border-rule bg-card px-4 py-3.5"
+      >
+        <Head sub="The record of the strip-down read backwards, with its screws by tray cell and its pads as they were found.">
+          {s.allSigned
+            ? 'Back to stock'
+            : s.steps.length === 0
+              ? 'Nothing recorded yet'
+              : `${s.steps.filter((x) => !s.signed.has(x.id)).length} steps to stock`}
+        </Head>
+        {s.step?.detail && (
+          <Section title="Now">
+            <Why>{s.step.detail}</Why>
+            {s.step.caution && <Why tone="text-amber">{s.step.caution}</Why>}
+          </Section>
+        )}
+        <Section title="Order">
+          <StepList s={s} />
+        </Section>
+        {job.plan.teardown && (
+          <Section title="Tray">
+            <TrayMap tray={job.plan.teardown.tray} lit={s.step?.id} />
+          </Section>
+        )}
       </aside>
-      <div className="col-span-2 grid min-h-[84px]"><StepLine job={job} s={s} onBench={bench} note={note} setNote={setNote} /></div>
+      <div className="col-span-2 grid min-h-[84px]">
+        <StepLine job={job} s={s} onBench={bench} note={note} setNote={setNote} />
+      </div>
     </div>
   )
 }

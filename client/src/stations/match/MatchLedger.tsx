@@ -10,21 +10,63 @@ export function MatchLedger({ job, s }: LedgerProps) {
   const list = useBlocksFor(job.board.id).data?.entries ?? []
   return (
     <>
-      {fit
-        ? <Head tone={verdictColour[fit.verdict]} sub={fit.reasons[0].text}><span className="inline-flex items-center gap-2"><VerdictMark verdict={fit.verdict} size={24} />{verdictWords[fit.verdict]}</span></Head>
-        : <Head sub="Choose one below; the list is sorted by how little must change.">No block chosen</Head>}
+      {fit ? (
+        <Head tone={verdictColour[fit.verdict]} sub={fit.reasons[0].text}>
+          <span className="inline-flex items-center gap-2">
+            <VerdictMark verdict={fit.verdict} size={24} />
+            {verdictWords[fit.verdict]}
+          </span>
+        </Head>
+      ) : (
+        <Head sub="Choose one below; the list is sorted by how little must change.">No block chosen</Head>
+      )}
       {fit && (
         <Section title="Figures">
           <Row name="chance of seating" value={Math.round(fit.chanceOfSeating * 100)} unit="%" />
-          <Row name="worst screw, of its slack" value={Math.round(fit.missRatio * 100)} unit="%" tone={fit.missRatio > 1 ? 'text-plum' : ''} />
-          {fit.margins[0] && <Row name={`tightest part, ${fit.margins[0].part}`} value={mm(fit.margins[0].marginMm)} unit="mm" tone={fit.margins[0].marginMm < 0 ? 'text-plum' : ''} />}
+          <Row
+            name="worst screw, of its slack"
+            value={Math.round(fit.missRatio * 100)}
+            unit="%"
+            tone={fit.missRatio > 1 ? 'text-plum' : ''}
+          />
+          {fit.margins[0] && (
+            <Row
+              name={`tightest part, ${fit.margins[0].part}`}
+              value={mm(fit.margins[0].marginMm)}
+              unit="mm"
+              tone={fit.margins[0].marginMm < 0 ? 'text-plum' : ''}
+            />
+          )}
           <Row name="evidence" value={`grade ${fit.grade}`} />
         </Section>
       )}
-      {fit && <Section title="Why">{fit.reasons.map((r) => <Why key={r.code + r.text} tone={['clash', 'land-meets-part', 'hole-missing', 'screw-misses', 'socket'].includes(r.code) && fit.verdict === 'clashes' ? 'text-plum' : ''}>{r.text}</Why>)}</Section>}
+      {fit && (
+        <Section title="Why">
+          {fit.reasons.map((r) => (
+            <Why
+              key={r.code + r.text}
+              tone={
+                ['clash', 'land-meets-part', 'hole-missing', 'screw-misses', 'socket'].includes(r.code) &&
+                fit.verdict === 'clashes'
+                  ? 'text-plum'
+                  : ''
+              }
+            >
+              {r.text}
+            </Why>
+          ))}
+        </Section>
+      )}
       {!!fit?.sinks.length && (
         <Section title="Sinks on uncovered parts, °C in 40 °C air">
-          {fit.sinks.slice(0, 8).map((x) => <Row key={x.part} name={`${x.part}, ${x.widthMm} × ${x.depthMm} × ${x.heightMm}`} value={`${Math.round(x.temperatureC)}${x.limitC ? ` of ${x.limitC}` : ''}`} tone={x.limitC != null && x.temperatureC > x.limitC ? 'text-plum' : ''} />)}
+          {fit.sinks.slice(0, 8).map((x) => (
+            <Row
+              key={x.part}
+              name={`${x.part}, ${x.widthMm} × ${x.depthMm} × ${x.heightMm}`}
+              value={`${Math.round(x.temperatureC)}${x.limitC ? ` of ${x.limitC}` : ''}`}
+              tone={x.limitC != null && x.temperatureC > x.limitC ? 'text-plum' : ''}
+            />
+          ))}
           {fit.sinks.length > 8 && <p className="text-[13px] text-soft">and {fit.sinks.length - 8} more like these</p>}
         </Section>
       )}
@@ -32,10 +74,23 @@ export function MatchLedger({ job, s }: LedgerProps) {
         <ul>
           {list.map((m) => (
             <li key={m.blockId}>
-              <button type="button" aria-pressed={m.blockId === job.block?.id} onClick={() => s.changes.change.mutate({ blockId: m.blockId, padChoices: [] }, { onError: s.refuse })} className={`grid w-full grid-cols-[20px_1fr_auto] items-baseline gap-2 border-b border-rule/60 py-1.5 text-left ${m.blockId === job.block?.id ? 'bg-copper-wash' : ''}`}>
+              <button
+                type="button"
+                aria-pressed={m.blockId === job.block?.id}
+                onClick={() => s.changes.change.mutate({ blockId: m.blockId, padChoices: [] }, { onError: s.refuse })}
+                className={`grid w-full grid-cols-[20px_1fr_auto] items-baseline gap-2 border-b border-rule/60 py-1.5 text-left ${m.blockId === job.block?.id ? 'bg-copper-wash' : ''}`}
+              >
                 <VerdictMark verdict={m.verdict} />
-                <span><b>{m.blockName}</b><span className={`block text-[13.5px] leading-tight ${verdictColour[m.verdict]}`}>{verdictWords[m.verdict]}: <span className="text-soft">{m.summary}</span></span></span>
-                <span className="num text-[16px]">{m.grade}{m.price ? ` ${m.price.amount.toFixed(0)} €` : ''}</span>
+                <span>
+                  <b>{m.blockName}</b>
+                  <span className={`block text-[13.5px] leading-tight ${verdictColour[m.verdict]}`}>
+                    {verdictWords[m.verdict]}: <span className="text-soft">{m.summary}</span>
+                  </span>
+                </span>
+                <span className="num text-[16px]">
+                  {m.grade}
+                  {m.price ? ` ${m.price.amount.toFixed(0)} €` : ''}
+                </span>
               </button>
             </li>
           ))}

@@ -10,8 +10,29 @@ export function BowSection({ job, shown, show }: { job: JobView; shown?: BowShow
   const most = Math.max(Math.abs(bow.without.peakMm), Math.abs(bow.with?.peakMm ?? 0))
   return (
     <Section title="Bow of the board">
-      <p className={`text-[15px] leading-snug ${((bow.with ?? bow.without).watchedStrainMicro ?? 0) > bow.limitMicro ? 'text-plum' : ''}`}>{bow.text}</p>
-      <div className="mt-1 flex flex-wrap gap-1" role="group" aria-label="Bow on the mat">{([['without', bow.with ? 'on the mat, without back plate' : 'on the mat'], ...(bow.with ? [['with', 'with back plate']] : [])] as [BowShown, string][]).map(([id, name]) => <button key={id} type="button" aria-pressed={shown === id} onClick={() => show?.(shown === id ? undefined : id)} className={`rounded-[3px] border px-2 py-1 text-[14px] ${shown === id ? 'border-copper bg-copper-wash font-semibold' : 'border-rule bg-raised'}`}>{name}</button>)}</div>
+      <p
+        className={`text-[15px] leading-snug ${((bow.with ?? bow.without).watchedStrainMicro ?? 0) > bow.limitMicro ? 'text-plum' : ''}`}
+      >
+        {bow.text}
+      </p>
+      <div className="mt-1 flex flex-wrap gap-1" role="group" aria-label="Bow on the mat">
+        {(
+          [
+            ['without', bow.with ? 'on the mat, without back plate' : 'on the mat'],
+            ...(bow.with ? [['with', 'with back plate']] : []),
+          ] as [BowShown, string][]
+        ).map(([id, name]) => (
+          <button
+            key={id}
+            type="button"
+            aria-pressed={shown === id}
+            onClick={() => show?.(shown === id ? undefined : id)}
+            className={`rounded-[3px] border px-2 py-1 text-[14px] ${shown === id ? 'border-copper bg-copper-wash font-semibold' : 'border-rule bg-raised'}`}
+          >
+            {name}
+          </button>
+        ))}
+      </div>
       <BowMap name={bow.with ? 'without back plate' : 'as mounted'} r={bow.without} most={most} />
       {bow.with && <BowMap name="with back plate" r={bow.with} most={most} />}
     </Section>
@@ -30,11 +51,31 @@ function BowMap({ name, r, most }: { name: string; r: Schemas['BowResult']; most
           if (v == null) return null
           const [c, row] = [i % m.columns, Math.floor(i / m.columns)]
           const share = most > 0 ? v / most : 0
-          return <rect key={i} x={(c - 0.5) * m.stepX * k} y={h - (row + 0.5) * m.stepY * k} width={m.stepX * k} height={m.stepY * k} fill={share < 0 ? 'var(--cool)' : 'var(--copper)'} opacity={0.06 + 0.9 * Math.min(1, Math.abs(share))} />
+          return (
+            <rect
+              key={i}
+              x={(c - 0.5) * m.stepX * k}
+              y={h - (row + 0.5) * m.stepY * k}
+              width={m.stepX * k}
+              height={m.stepY * k}
+              fill={share < 0 ? 'var(--cool)' : 'var(--copper)'}
+              opacity={0.06 + 0.9 * Math.min(1, Math.abs(share))}
+            />
+          )
         })}
-        <circle cx={(r.atMm[0] - m.minX) * k} cy={h - (r.atMm[1] - m.minY) * k} r={5} fill="none" stroke="var(--ink)" strokeWidth={2} />
+        <circle
+          cx={(r.atMm[0] - m.minX) * k}
+          cy={h - (r.atMm[1] - m.minY) * k}
+          r={5}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth={2}
+        />
       </svg>
-      <figcaption className="num text-[14.5px] text-soft">{name}: peak {r.peakMm.toFixed(2)} mm (ring), strain under parts {(r.watchedStrainMicro ?? r.strainMicro).toFixed(0)} millionths; copper towards the block, blue-green away</figcaption>
+      <figcaption className="num text-[14.5px] text-soft">
+        {name}: peak {r.peakMm.toFixed(2)} mm (ring), strain under parts{' '}
+        {(r.watchedStrainMicro ?? r.strainMicro).toFixed(0)} millionths; copper towards the block, blue-green away
+      </figcaption>
     </figure>
   )
 }

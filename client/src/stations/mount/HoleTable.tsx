@@ -2,24 +2,81 @@ import { useState } from 'react'
 import type { JobView, Schemas } from '../../api/client'
 import { Section } from '../Ledger'
 
-const stages: [Schemas['HoleStage'], string][] = [['stock', 'stock'], ['stripped', 'stripped'], ['block', 'block on'], ['back-plate', 'back plate on']]
+const stages: [Schemas['HoleStage'], string][] = [
+  ['stock', 'stock'],
+  ['stripped', 'stripped'],
+  ['block', 'block on'],
+  ['back-plate', 'back plate on'],
+]
 
 /** What sits in every hole at each stage, and which lengths belong there. */
 export function HoleTable({ job, select }: { job: JobView; select: (id?: string) => void }) {
   const signed = new Set(job.steps.filter((x) => x.signed).map((x) => x.stepId))
-  const now: Schemas['HoleStage'] = signed.has('mount.back-plate') ? 'back-plate' : signed.has('mount.start') ? 'block' : job.route.find((r) => r.station === 'teardown')?.complete ? 'stripped' : 'stock'
+  const now: Schemas['HoleStage'] = signed.has('mount.back-plate')
+    ? 'back-plate'
+    : signed.has('mount.start')
+      ? 'block'
+      : job.route.find((r) => r.station === 'teardown')?.complete
+        ? 'stripped'
+        : 'stock'
   const [stage, setStage] = useState(now)
   const troubles = job.plan.holes.filter((h) => h.trouble)
   return (
     <Section title={`Hole ledger, ${job.plan.holes.length} holes`}>
-      {troubles.map((h) => <p key={h.hole} className="my-1 border-l-4 border-plum pl-2 text-[14.5px] leading-snug text-plum">{h.hole}: {h.trouble}</p>)}
-      <div className="flex gap-1" role="group" aria-label="Stage">{stages.map(([id, name]) => <button key={id} type="button" aria-pressed={id === stage} onClick={() => setStage(id)} className={`flex-1 rounded-[3px] border px-1 py-1 text-[13.5px] ${id === stage ? 'border-copper bg-copper-wash font-semibold' : 'border-rule bg-raised'}`}>{name}{id === now ? ', now' : ''}</button>)}</div>
+      {troubles.map((h) => (
+        <p key={h.hole} className="my-1 border-l-4 border-plum pl-2 text-[14.5px] leading-snug text-plum">
+          {h.hole}: {h.trouble}
+        </p>
+      ))}
+      <div className="flex gap-1" role="group" aria-label="Stage">
+        {stages.map(([id, name]) => (
+          <button
+            key={id}
+            type="button"
+            aria-pressed={id === stage}
+            onClick={() => setStage(id)}
+            className={`flex-1 rounded-[3px] border px-1 py-1 text-[13.5px] ${id === stage ? 'border-copper bg-copper-wash font-semibold' : 'border-rule bg-raised'}`}
+          >
+            {name}
+            {id === now ? ', now' : ''}
+          </button>
+        ))}
+      </div>
       <table className="mt-1.5 w-full text-[14px]">
-        <thead className="text-[13px] text-soft"><tr><th scope="col" className="text-left font-normal">hole</th><th scope="col" className="text-left font-normal">what sits in it</th><th scope="col" className="text-right font-normal">mm</th></tr></thead>
+        <thead className="text-[13px] text-soft">
+          <tr>
+            <th scope="col" className="text-left font-normal">
+              hole
+            </th>
+            <th scope="col" className="text-left font-normal">
+              what sits in it
+            </th>
+            <th scope="col" className="text-right font-normal">
+              mm
+            </th>
+          </tr>
+        </thead>
         <tbody>
           {job.plan.holes.map((h) => {
             const what = h.stages.find((x) => x.stage === stage)!.what
-            return <tr key={h.hole} className={`border-b border-rule/60 align-top ${h.trouble ? 'text-plum' : ''}`}><td className="py-0.5 pr-1"><button type="button" className="font-semibold" onClick={() => select(h.hole)}>{h.hole}</button></td><td className={what.startsWith('empty') ? 'text-soft' : ''}>{what}{stage !== 'stock' && !what.startsWith('empty') && h.washer ? <span className="block text-soft">{h.washer}</span> : null}</td><td className="num whitespace-nowrap text-right text-[15px]">{h.longestMm != null ? `${h.shortestMm?.toFixed(1)}–${h.longestMm.toFixed(1)}` : ''}</td></tr>
+            return (
+              <tr key={h.hole} className={`border-b border-rule/60 align-top ${h.trouble ? 'text-plum' : ''}`}>
+                <td className="py-0.5 pr-1">
+                  <button type="button" className="font-semibold" onClick={() => select(h.hole)}>
+                    {h.hole}
+                  </button>
+                </td>
+                <td className={what.startsWith('empty') ? 'text-soft' : ''}>
+                  {what}
+                  {stage !== 'stock' && !what.startsWith('empty') && h.washer ? (
+                    <span className="block text-soft">{h.washer}</span>
+                  ) : null}
+                </td>
+                <td className="num whitespace-nowrap text-right text-[15px]">
+                  {h.longestMm != null ? `${h.shortestMm?.toFixed(1)}–${h.longestMm.toFixed(1)}` : ''}
+                </td>
+              </tr>
+            )
           })}
         </tbody>
       </table>

@@ -5,11 +5,30 @@ export function LoadChart({ values, limit, now }: { values: number[]; limit?: nu
   const x = (i: number) => (values.length < 2 ? 0 : (i / (values.length - 1)) * (w - 26))
   const y = (v: number) => h - 6 - (v / most) * (h - 14)
   return (
-    <svg width={w} height={h} role="img" aria-label={`highest ${Math.max(...values).toFixed(1)} MPa${limit ? ` of ${limit} allowed` : ''}`}>
+    <svg
+      width={w}
+      height={h}
+      role="img"
+      aria-label={`highest ${Math.max(...values).toFixed(1)} MPa${limit ? ` of ${limit} allowed` : ''}`}
+    >
       <path d={`M0 ${y(0)}H${w}`} stroke="var(--rule)" />
-      {limit != null && <><path d={`M0 ${y(limit)}H${w}`} stroke="var(--plum)" strokeDasharray="5 4" /><text x={w} y={y(limit) + 13} textAnchor="end" className="num" fontSize={14} fill="var(--plum)">limit {limit}</text></>}
-      <path d={`M${values.map((v, i) => `${x(i).toFixed(1)} ${y(v).toFixed(1)}`).join('L')}`} fill="none" stroke="var(--cool)" strokeWidth={2.2} />
-      {now !== undefined && now >= 0 && <circle cx={x(now)} cy={y(values[now])} r={5} fill="var(--copper)" stroke="var(--card)" strokeWidth={1.5} />}
+      {limit != null && (
+        <>
+          <path d={`M0 ${y(limit)}H${w}`} stroke="var(--plum)" strokeDasharray="5 4" />
+          <text x={w} y={y(limit) + 13} textAnchor="end" className="num" fontSize={14} fill="var(--plum)">
+            limit {limit}
+          </text>
+        </>
+      )}
+      <path
+        d={`M${values.map((v, i) => `${x(i).toFixed(1)} ${y(v).toFixed(1)}`).join('L')}`}
+        fill="none"
+        stroke="var(--cool)"
+        strokeWidth={2.2}
+      />
+      {now !== undefined && now >= 0 && (
+        <circle cx={x(now)} cy={y(values[now])} r={5} fill="var(--copper)" stroke="var(--card)" strokeWidth={1.5} />
+      )}
     </svg>
   )
 }

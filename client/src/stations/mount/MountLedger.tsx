@@ -8,32 +8,77 @@ import { LoadChart } from './LoadChart'
 /** What the tightening does to the die, move by move, and why this order. */
 export function MountLedger({ job, s, select, bow, showBow }: LedgerProps) {
   const t = job.plan.tightening
-  if (!t) return <><Head sub={job.plan.troubles.join(' ') || 'Choose a block at Match first.'}>Order only</Head><HoleTable job={job} select={select} /><Section title="Steps"><StepList s={s} /></Section></>
+  if (!t)
+    return (
+      <>
+        <Head sub={job.plan.troubles.join(' ') || 'Choose a block at Match first.'}>Order only</Head>
+        <HoleTable job={job} select={select} />
+        <Section title="Steps">
+          <StepList s={s} />
+        </Section>
+      </>
+    )
   const move = t.moves.find((m) => `mount.turn-${m.pass}-${m.hole}` === s.step?.id)
   const peak = t.peakLimitMPa
   return (
     <>
-      <Head sub={`${t.order.length} screws in ${t.passes} passes, ${t.moves.length} turns. The largest even step that keeps tilt under ${t.tiltLimitDeg.toFixed(1)}°${peak ? ` and the die's edge under ${peak} MPa` : ''}.`}>{turnWords(t.recommendedTurns)} at a time</Head>
-      <Section title="Pressure at the die's edge, move by move, MPa"><LoadChart values={t.moves.map((m) => m.peakMPa)} limit={peak} now={move ? t.moves.indexOf(move) : undefined} /></Section>
+      <Head
+        sub={`${t.order.length} screws in ${t.passes} passes, ${t.moves.length} turns. The largest even step that keeps tilt under ${t.tiltLimitDeg.toFixed(1)}°${peak ? ` and the die's edge under ${peak} MPa` : ''}.`}
+      >
+        {turnWords(t.recommendedTurns)} at a time
+      </Head>
+      <Section title="Pressure at the die's edge, move by move, MPa">
+        <LoadChart values={t.moves.map((m) => m.peakMPa)} limit={peak} now={move ? t.moves.indexOf(move) : undefined} />
+      </Section>
       {move && (
         <Section title={`This turn, pass ${move.pass} of ${t.passes}`}>
           <Row name="screw pulls afterwards" value={move.loadN.toFixed(0)} unit="N" />
           <Row name="torque" value={(move.torqueNm * 100).toFixed(1)} unit="N·cm" />
-          {move.filmUm.length === 2 && <Row name="film, thin to thick" value={`${move.filmUm[0].toFixed(0)}–${move.filmUm[1].toFixed(0)}`} unit="µm" />}
+          {move.filmUm.length === 2 && (
+            <Row
+              name="film, thin to thick"
+              value={`${move.filmUm[0].toFixed(0)}–${move.filmUm[1].toFixed(0)}`}
+              unit="µm"
+            />
+          )}
           <Row name="tilt" value={move.tiltDeg.toFixed(2)} unit="°" />
         </Section>
       )}
       <Section title="Why this order">
         <Row name="worst tilt, this order" value={t.worst.tiltDeg.toFixed(2)} unit="°" />
         <Row name="worst edge pressure, this order" value={t.worst.peakMPa.toFixed(1)} unit="MPa" />
-        {t.oneCornerFirst && <Row name="one corner home first" value={t.oneCornerFirst.peakMPa.toFixed(t.oneCornerFirst.peakMPa > 20 ? 0 : 1)} unit="MPa" tone="text-plum" />}
-        <Why>The die ring goes in a cross, then outward: one corner home first presses the die's edge {t.oneCornerFirst && t.worst.peakMPa > 0 ? `${(t.oneCornerFirst.peakMPa / t.worst.peakMPa).toFixed(0)} times as hard` : 'far harder'}.</Why>
+        {t.oneCornerFirst && (
+          <Row
+            name="one corner home first"
+            value={t.oneCornerFirst.peakMPa.toFixed(t.oneCornerFirst.peakMPa > 20 ? 0 : 1)}
+            unit="MPa"
+            tone="text-plum"
+          />
+        )}
+        <Why>
+          The die ring goes in a cross, then outward: one corner home first presses the die's edge{' '}
+          {t.oneCornerFirst && t.worst.peakMPa > 0
+            ? `${(t.oneCornerFirst.peakMPa / t.worst.peakMPa).toFixed(0)} times as hard`
+            : 'far harder'}
+          .
+        </Why>
       </Section>
       <BowSection job={job} shown={bow} show={showBow} />
       <HoleTable job={job} select={select} />
-      <Section title="Steps"><StepList s={s} most={14} /></Section>
+      <Section title="Steps">
+        <StepList s={s} most={14} />
+      </Section>
     </>
   )
 }
 
-const turnWords = (t: number) => ({ 0.125: 'An eighth turn', 0.25: 'A quarter turn', 0.5: 'Half a turn', 0.75: 'Three quarters', 1: 'One turn', 1.5: 'One and a half turns', 2: 'Two turns' })[t] ?? `${Math.round(t * 360)}°`
+const turnWords = (t: number) =>
+  ({
+    0.125: 'An eighth turn',
+    0.25: 'A quarter turn',
+    0.5: 'Half a turn',
+    0.75: 'Three quarters',
+    1: 'One turn',
+    1.5: 'One and a half turns',
+    2: 'Two turns',
+  })[t] ?? `${Math.round(t * 360)}°`

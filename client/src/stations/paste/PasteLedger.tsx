@@ -7,34 +7,85 @@ import type { LedgerProps } from '../Traveller'
 export function PasteLedger({ job, s }: LedgerProps) {
   const pastes = useDrawer().data?.drawer.pastes ?? []
   const faces = job.plan.paste
-  if (faces.length === 0) return <Head tone="text-plum" sub="Paste needs a block that rests on a die, and a tube in the drawer.">No paste reckoned</Head>
+  if (faces.length === 0)
+    return (
+      <Head tone="text-plum" sub="Paste needs a block that rests on a die, and a tube in the drawer.">
+        No paste reckoned
+      </Head>
+    )
   const grams = faces.reduce((n, f) => n + f.amount.massG, 0)
   const now = job.pasteId ?? pastes.find((p) => p.id === faces[0]?.pasteId)?.material.id
   return (
     <>
-      <Head tone={faces.some((f) => f.refusals.length) ? 'text-plum' : ''} sub={faces[0].why}>{faces.some((f) => f.refusals.length) ? 'Not this one here' : `${grams.toFixed(2)} g, ${faces[0].method}`}</Head>
-      {faces.flatMap((f) => [...f.refusals.map((t) => <Why key={f.part + t} tone="text-plum">{f.part}: {t}</Why>), ...f.cautions.map((t) => <Why key={f.part + t} tone="text-amber">{t}</Why>)])}
+      <Head tone={faces.some((f) => f.refusals.length) ? 'text-plum' : ''} sub={faces[0].why}>
+        {faces.some((f) => f.refusals.length) ? 'Not this one here' : `${grams.toFixed(2)} g, ${faces[0].method}`}
+      </Head>
+      {faces.flatMap((f) => [
+        ...f.refusals.map((t) => (
+          <Why key={f.part + t} tone="text-plum">
+            {f.part}: {t}
+          </Why>
+        )),
+        ...f.cautions.map((t) => (
+          <Why key={f.part + t} tone="text-amber">
+            {t}
+          </Why>
+        )),
+      ])}
       {faces.map((f) => (
         <Section key={f.part} title={`${f.part} under ${f.clampN.toFixed(0)} N`}>
           <Row name="film left at home" value={f.amount.bondLineUm.toFixed(0)} unit="µm" />
-          <Row name="face" value={{ 'bare-die': 'bare silicon', lid: 'lid', 'large-plate': 'large lid', 'bridge-chip': 'bridge chip' }[f.surface]} />
-          {f.liquidPerFaceUl != null && <Row name="on each of the two faces" value={f.liquidPerFaceUl.toFixed(0)} unit="µL" />}
+          <Row
+            name="face"
+            value={
+              { 'bare-die': 'bare silicon', lid: 'lid', 'large-plate': 'large lid', 'bridge-chip': 'bridge chip' }[
+                f.surface
+              ]
+            }
+          />
+          {f.liquidPerFaceUl != null && (
+            <Row name="on each of the two faces" value={f.liquidPerFaceUl.toFixed(0)} unit="µL" />
+          )}
           <Row name="volume" value={(f.amount.volumeMl * 1000).toFixed(0)} unit="µL" />
           <Row name="plunger" value={f.amount.plungerMm.toFixed(1)} unit="mm" />
           <Row name="as one dot, across" value={f.amount.dotDiameterMm.toFixed(1)} unit="mm" />
           <Row name="as one 1.5 mm bead" value={f.amount.lineLengthMm.toFixed(0)} unit="mm" />
           <Row name="as a cross, each arm" value={f.amount.crossArmMm.toFixed(0)} unit="mm" />
           <Row name={`left in ${f.pasteId}`} value={f.gramsLeft.toFixed(1)} unit="g" />
-          <Row name="jobs like this one left" value={f.applications} unit="" tone={f.applications < 2 ? 'text-plum' : ''} />
+          <Row
+            name="jobs like this one left"
+            value={f.applications}
+            unit=""
+            tone={f.applications < 2 ? 'text-plum' : ''}
+          />
         </Section>
       ))}
       <Section title="Tube">
         <div className="flex flex-wrap gap-1.5">
-          {pastes.map((p) => <button key={p.id} type="button" aria-pressed={p.material.id === now} onClick={() => s.changes.change.mutate({ pasteId: p.material.id }, { onError: s.refuse })} className={`w-full rounded-[3px] border px-2.5 py-1 text-left ${p.material.id === now ? 'border-copper bg-copper-wash font-semibold' : 'border-rule bg-raised'}`}>{p.material.id}<span className="num ml-2 text-soft">{p.gramsLeft} g or {p.plungerMm.toFixed(0)} mm of plunger, {p.material.conductivityWPerMK} W/(m·K), {p.monthsToRepaste} mo</span></button>)}
+          {pastes.map((p) => (
+            <button
+              key={p.id}
+              type="button"
+              aria-pressed={p.material.id === now}
+              onClick={() => s.changes.change.mutate({ pasteId: p.material.id }, { onError: s.refuse })}
+              className={`w-full rounded-[3px] border px-2.5 py-1 text-left ${p.material.id === now ? 'border-copper bg-copper-wash font-semibold' : 'border-rule bg-raised'}`}
+            >
+              {p.material.id}
+              <span className="num ml-2 text-soft">
+                {p.gramsLeft} g or {p.plungerMm.toFixed(0)} mm of plunger, {p.material.conductivityWPerMK} W/(m·K),{' '}
+                {p.monthsToRepaste} mo
+              </span>
+            </button>
+          ))}
         </div>
       </Section>
-      <Section title="Why"><Why>The amount is the face times the film that the clamp leaves, and four tenths more for the rim.</Why><Why>{job.plan.seating?.why}</Why></Section>
-      <Section title="Steps"><StepList s={s} /></Section>
+      <Section title="Why">
+        <Why>The amount is the face times the film that the clamp leaves, and four tenths more for the rim.</Why>
+        <Why>{job.plan.seating?.why}</Why>
+      </Section>
+      <Section title="Steps">
+        <StepList s={s} />
+      </Section>
     </>
   )
 }

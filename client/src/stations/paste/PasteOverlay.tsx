@@ -11,12 +11,34 @@ export function PasteOverlay({ job, p }: { job: JobView; p: Projection }) {
         const corners = partCorners({ ...part, outline: null })
         return (
           <g key={d.part}>
-            <path d={p.path(partCorners(part))} fill="var(--copper)" fillOpacity={0.55} stroke="var(--copper)" strokeWidth={2} />
+            <path
+              d={p.path(partCorners(part))}
+              fill="var(--copper)"
+              fillOpacity={0.55}
+              stroke="var(--copper)"
+              strokeWidth={2}
+            />
             {corners.map((c, i) => {
               const outX = c[0] > part.x ? 1 : -1
               const outY = c[1] > part.y ? 1 : -1
               const sx = p.face === 'back' ? -outX : outX
-              return <text key={i} x={p.x(c[0]) + sx * 6} y={p.y(c[1]) - outY * 5 + (outY < 0 ? 12 : 0)} textAnchor={sx > 0 ? 'start' : 'end'} className="num" fontSize={19} fontWeight={600} fill="var(--copper)" stroke="var(--board)" strokeWidth={4} paintOrder="stroke">{d.bondLinesUm[i].toFixed(0)} µm</text>
+              return (
+                <text
+                  key={i}
+                  x={p.x(c[0]) + sx * 6}
+                  y={p.y(c[1]) - outY * 5 + (outY < 0 ? 12 : 0)}
+                  textAnchor={sx > 0 ? 'start' : 'end'}
+                  className="num"
+                  fontSize={19}
+                  fontWeight={600}
+                  fill="var(--copper)"
+                  stroke="var(--board)"
+                  strokeWidth={4}
+                  paintOrder="stroke"
+                >
+                  {d.bondLinesUm[i].toFixed(0)} µm
+                </text>
+              )
             })}
           </g>
         )

@@ -5,7 +5,15 @@ import { Head, Row, Section, Why } from '../Ledger'
 import { StepList } from '../StepList'
 import type { LedgerProps } from '../Traveller'
 
-const fields = [['roomC', 'room', '°C'], ['coolantC', 'coolant', '°C'], ['dieC', 'die', '°C'], ['hotspotC', 'hotspot', '°C'], ['memoryC', 'memory', '°C'], ['powerW', 'power', 'W'], ['flowLMin', 'flow', 'L/min']] as const
+const fields = [
+  ['roomC', 'room', '°C'],
+  ['coolantC', 'coolant', '°C'],
+  ['dieC', 'die', '°C'],
+  ['hotspotC', 'hotspot', '°C'],
+  ['memoryC', 'memory', '°C'],
+  ['powerW', 'power', 'W'],
+  ['flowLMin', 'flow', 'L/min'],
+] as const
 type Field = (typeof fields)[number][0]
 
 /** Readings before and after, what they say, and the verdict in words. */
@@ -13,31 +21,69 @@ export function ProveLedger({ job, s }: LedgerProps) {
   const c = job.plan.comparison
   return (
     <>
-      <Head tone={c?.trouble ? 'text-plum' : c?.gainK != null ? 'text-cool' : ''} sub="Same load, same room, same clocks, steady; several runs.">{c?.verdict ?? 'No readings yet'}</Head>
+      <Head
+        tone={c?.trouble ? 'text-plum' : c?.gainK != null ? 'text-cool' : ''}
+        sub="Same load, same room, same clocks, steady; several runs."
+      >
+        {c?.verdict ?? 'No readings yet'}
+      </Head>
       {c && c.why.length > 0 && (
         <Section title="Figures">
-          {c.gainK != null && <Row name="cooler at the before power" value={`${c.gainK.toFixed(1)} ± ${(c.gainUncertaintyK ?? 0).toFixed(1)}`} unit="K" />}
+          {c.gainK != null && (
+            <Row
+              name="cooler at the before power"
+              value={`${c.gainK.toFixed(1)} ± ${(c.gainUncertaintyK ?? 0).toFixed(1)}`}
+              unit="K"
+            />
+          )}
           {c.beforeToRoom && <Row name="die to room, before" value={c.beforeToRoom.kPerW.toFixed(3)} unit="K/W" />}
           {c.afterToRoom && <Row name="die to room, after" value={c.afterToRoom.kPerW.toFixed(3)} unit="K/W" />}
           {c.afterToCoolant && <Row name="die to coolant" value={c.afterToCoolant.kPerW.toFixed(3)} unit="K/W" />}
-          {c.expectedToCoolantKPerW != null && <Row name="expected of this block" value={c.expectedToCoolantKPerW.toFixed(3)} unit="K/W" />}
+          {c.expectedToCoolantKPerW != null && (
+            <Row name="expected of this block" value={c.expectedToCoolantKPerW.toFixed(3)} unit="K/W" />
+          )}
           {c.coolantRiseK != null && <Row name="coolant warms by" value={c.coolantRiseK.toFixed(1)} unit="K" />}
         </Section>
       )}
       <Section title="Readings">
-        {job.readings.length === 0 && <p className="text-[14.5px] text-soft">None. The before reading belongs to Kit: run the card with its stock cooler first.</p>}
+        {job.readings.length === 0 && (
+          <p className="text-[14.5px] text-soft">
+            None. The before reading belongs to Kit: run the card with its stock cooler first.
+          </p>
+        )}
         {job.readings.map((r) => (
           <div key={r.id} className="flex items-baseline gap-2 border-b border-rule/60 py-1 text-[14px]">
             <b className="w-12">{r.phase}</b>
-            <span className="num flex-1 text-[15.5px]">die {r.dieC} · room {r.roomC}{r.coolantC != null && ` · coolant ${r.coolantC}`} · {r.powerW} W{r.flowLMin != null && ` · ${r.flowLMin} L/min`}</span>
-            <span className="text-soft">{r.byInitials} {day(r.at)} {clock(r.at)}</span>
-            <button type="button" aria-label={`Strike the ${r.phase} reading`} className="text-copper underline" onClick={() => s.changes.strike.mutate(r.id)}>strike</button>
+            <span className="num flex-1 text-[15.5px]">
+              die {r.dieC} · room {r.roomC}
+              {r.coolantC != null && ` · coolant ${r.coolantC}`} · {r.powerW} W
+              {r.flowLMin != null && ` · ${r.flowLMin} L/min`}
+            </span>
+            <span className="text-soft">
+              {r.byInitials} {day(r.at)} {clock(r.at)}
+            </span>
+            <button
+              type="button"
+              aria-label={`Strike the ${r.phase} reading`}
+              className="text-copper underline"
+              onClick={() => s.changes.strike.mutate(r.id)}
+            >
+              strike
+            </button>
           </div>
         ))}
         <ReadingForm s={s} first={job.readings.length === 0} />
       </Section>
-      {c && c.why.length > 0 && <Section title="Why">{c.why.map((w) => <Why key={w}>{w}</Why>)}</Section>}
-      <Section title="Steps"><StepList s={s} /></Section>
+      {c && c.why.length > 0 && (
+        <Section title="Why">
+          {c.why.map((w) => (
+            <Why key={w}>{w}</Why>
+          ))}
+        </Section>
+      )}
+      <Section title="Steps">
+        <StepList s={s} />
+      </Section>
     </>
   )
 }
@@ -46,27 +92,70 @@ function ReadingForm({ s, first }: { s: LedgerProps['s']; first: boolean }) {
   const [phase, setPhase] = useState<'before' | 'after'>(first ? 'before' : 'after')
   const [text, setText] = useState<Partial<Record<Field, string>>>({})
   const [fault, setFault] = useState<string>()
-  const number = (f: Field) => { const t = text[f]?.trim().replace(',', '.'); return t ? Number(t) : undefined }
+  const number = (f: Field) => {
+    const t = text[f]?.trim().replace(',', '.')
+    return t ? Number(t) : undefined
+  }
   const missing = (['roomC', 'dieC', 'powerW'] as Field[]).some((f) => !Number.isFinite(number(f)))
   const submit = (e: React.FormEvent) => {
     e.preventDefault()
-    s.changes.read.mutate({ by: s.by, phase, roomC: number('roomC')!, dieC: number('dieC')!, powerW: number('powerW')!, coolantC: number('coolantC'), hotspotC: number('hotspotC'), memoryC: number('memoryC'), flowLMin: number('flowLMin') },
-      { onSuccess: () => { setText({}); setFault(undefined) }, onError: (x) => setFault(x.message) })
+    s.changes.read.mutate(
+      {
+        by: s.by,
+        phase,
+        roomC: number('roomC')!,
+        dieC: number('dieC')!,
+        powerW: number('powerW')!,
+        coolantC: number('coolantC'),
+        hotspotC: number('hotspotC'),
+        memoryC: number('memoryC'),
+        flowLMin: number('flowLMin'),
+      },
+      {
+        onSuccess: () => {
+          setText({})
+          setFault(undefined)
+        },
+        onError: (x) => setFault(x.message),
+      },
+    )
   }
   return (
     <form onSubmit={submit} className="mt-2" aria-label="New reading">
       <div className="mb-1.5 flex gap-1.5" role="group" aria-label="Phase">
-        {(['before', 'after'] as const).map((x) => <button key={x} type="button" aria-pressed={phase === x} onClick={() => setPhase(x)} className={`rounded-[3px] border px-3 py-1 ${phase === x ? 'border-copper bg-copper-wash font-semibold' : 'border-rule bg-raised'}`}>{x}</button>)}
+        {(['before', 'after'] as const).map((x) => (
+          <button
+            key={x}
+            type="button"
+            aria-pressed={phase === x}
+            onClick={() => setPhase(x)}
+            className={`rounded-[3px] border px-3 py-1 ${phase === x ? 'border-copper bg-copper-wash font-semibold' : 'border-rule bg-raised'}`}
+          >
+            {x}
+          </button>
+        ))}
       </div>
       <div className="grid grid-cols-4 gap-1.5">
         {fields.map(([f, name, unit]) => (
-          <label key={f} className="text-[13px] text-soft">{name}, {unit}
-            <input value={text[f] ?? ''} onChange={(e) => setText({ ...text, [f]: e.target.value })} inputMode="decimal" className="num block w-full border border-rule bg-raised px-1.5 py-1 text-[17px] text-ink" />
+          <label key={f} className="text-[13px] text-soft">
+            {name}, {unit}
+            <input
+              value={text[f] ?? ''}
+              onChange={(e) => setText({ ...text, [f]: e.target.value })}
+              inputMode="decimal"
+              className="num block w-full border border-rule bg-raised px-1.5 py-1 text-[17px] text-ink"
+            />
           </label>
         ))}
-        <Button kind="go" type="submit" disabled={missing} className="self-end">Keep</Button>
+        <Button kind="go" type="submit" disabled={missing} className="self-end">
+          Keep
+        </Button>
       </div>
-      {fault && <p role="alert" className="mt-1 text-plum">{fault}</p>}
+      {fault && (
+        <p role="alert" className="mt-1 text-plum">
+          {fault}
+        </p>
+      )}
     </form>
   )
 }

@@ -10,17 +10,39 @@ export function ProveOverlay({ job, p }: { job: JobView; p: Projection; top: num
   return (
     <g>
       {die && <Tag p={p} x={die.x} y={die.y} before={before?.dieC} after={after?.dieC} name="die" />}
-      {memory && (before?.memoryC ?? after?.memoryC) != null && <Tag p={p} x={memory.x} y={memory.y} before={before?.memoryC} after={after?.memoryC} name="memory" />}
+      {memory && (before?.memoryC ?? after?.memoryC) != null && (
+        <Tag p={p} x={memory.x} y={memory.y} before={before?.memoryC} after={after?.memoryC} name="memory" />
+      )}
     </g>
   )
 }
 
-function Tag({ p, x, y, before, after, name }: { p: Projection; x: number; y: number; before?: number | null; after?: number | null; name: string }) {
+function Tag({
+  p,
+  x,
+  y,
+  before,
+  after,
+  name,
+}: {
+  p: Projection
+  x: number
+  y: number
+  before?: number | null
+  after?: number | null
+  name: string
+}) {
   return (
     <g transform={`translate(${p.x(x)} ${p.y(y)})`}>
       <rect x={-62} y={-24} width={124} height={46} fill="var(--card)" stroke="var(--ink)" />
-      <text y={-8} textAnchor="middle" fontSize={13} fill="var(--soft)">{name}, °C</text>
-      <text y={15} textAnchor="middle" className="num" fontSize={22} fontWeight={600} fill="var(--ink)">{before?.toFixed(0) ?? '–'}<tspan fill="var(--soft)"> → </tspan><tspan fill="var(--cool)">{after?.toFixed(0) ?? '–'}</tspan></text>
+      <text y={-8} textAnchor="middle" fontSize={13} fill="var(--soft)">
+        {name}, °C
+      </text>
+      <text y={15} textAnchor="middle" className="num" fontSize={22} fontWeight={600} fill="var(--ink)">
+        {before?.toFixed(0) ?? '–'}
+        <tspan fill="var(--soft)"> → </tspan>
+        <tspan fill="var(--cool)">{after?.toFixed(0) ?? '–'}</tspan>
+      </text>
     </g>
   )
 }

@@ -16,20 +16,48 @@ export function Reorder({ job, s }: { job: JobView; s: Steps }) {
   const put = async (next: string[]) => {
     try {
       setFault(undefined)
-      await answer(http.PUT('/api/jobs/{id}/order', { params: { path: { id: job.id } }, headers: ifMatch(job.sheets.versions['order'] ?? 0), body: { order: next, by: s.by } as never }))
+      await answer(
+        http.PUT('/api/jobs/{id}/order', {
+          params: { path: { id: job.id } },
+          headers: ifMatch(job.sheets.versions['order'] ?? 0),
+          body: { order: next, by: s.by } as never,
+        }),
+      )
       if (target) s.lookAt(`teardown.${target}`)
-    } catch (e) { const r = e as { errors?: { message: string }[]; message: string }; setFault(r.errors?.[0]?.message ?? r.message) }
+    } catch (e) {
+      const r = e as { errors?: { message: string }[]; message: string }
+      setFault(r.errors?.[0]?.message ?? r.message)
+    }
     await client.invalidateQueries({ queryKey: ['job', job.id] })
   }
-  const move = (by: number) => { const next = [...order]; const [x] = next.splice(at, 1); next.splice(at + by, 0, x); void put(next) }
+  const move = (by: number) => {
+    const next = [...order]
+    const [x] = next.splice(at, 1)
+    next.splice(at + by, 0, x)
+    void put(next)
+  }
   return (
     <div className="mt-1.5">
       <div className="flex flex-wrap items-center gap-2">
-        <Button disabled={at < 1} onClick={() => move(-1)}>Earlier</Button><Button disabled={at < 0 || at === order.length - 1} onClick={() => move(1)}>Later</Button>
+        <Button disabled={at < 1} onClick={() => move(-1)}>
+          Earlier
+        </Button>
+        <Button disabled={at < 0 || at === order.length - 1} onClick={() => move(1)}>
+          Later
+        </Button>
         {best && <Button onClick={() => void put([])}>The best order again</Button>}
       </div>
-      {best && <p className="mt-1 text-[14px] text-soft">Your order: {plan.flips} flips, {plan.driverChanges} driver changes; the best has {best.flips} and {best.driverChanges}.</p>}
-      {fault && <p role="alert" className="mt-1 border-l-4 border-plum pl-2 text-[14.5px] text-plum">{fault}</p>}
+      {best && (
+        <p className="mt-1 text-[14px] text-soft">
+          Your order: {plan.flips} flips, {plan.driverChanges} driver changes; the best has {best.flips} and{' '}
+          {best.driverChanges}.
+        </p>
+      )}
+      {fault && (
+        <p role="alert" className="mt-1 border-l-4 border-plum pl-2 text-[14.5px] text-plum">
+          {fault}
+        </p>
+      )}
     </div>
   )
 }

@@ -5,9 +5,18 @@ import { Button } from '../../ui/Button'
 import { Section, Why } from '../Ledger'
 import type { Steps } from '../useSteps'
 
-export interface Strip { on: boolean; places: [number, number][]; set: (s: { on: boolean; places: [number, number][] }) => void; face: Face }
+export interface Strip {
+  on: boolean
+  places: [number, number][]
+  set: (s: { on: boolean; places: [number, number][] }) => void
+  face: Face
+}
 type Kind = Schemas['TeardownAction']
-const kinds: [Kind, string][] = [['unscrew', 'screws'], ['unplug', 'lead'], ['lift', 'piece']]
+const kinds: [Kind, string][] = [
+  ['unscrew', 'screws'],
+  ['unplug', 'lead'],
+  ['lift', 'piece'],
+]
 const drivers = ['T5', 'T6', 'T8', 'PH0', 'PH1', 'PH2', 'SL2', 'HEX1.5', 'HEX2', 'HEX2.5', 'NUT4', 'NUT5']
 const threads = ['M1.6', 'M2', 'M2.5', 'M3', 'M4', '6-32']
 const latches = ['pull-tab', 'lift-bar', 'squeeze', 'straight']
@@ -17,56 +26,282 @@ const bonds = ['pads', 'paste', 'clips', 'tape', 'snug']
 export function StripDesk({ job, s, strip }: { job: JobView; s: Steps; strip: Strip }) {
   const client = useQueryClient()
   const [kind, setKind] = useState<Kind>('unscrew')
-  const [said, setSaid] = useState<Record<string, string>>({ driver: 'PH1', thread: 'M2.5', holds: 'cooler', latch: 'squeeze', bond: 'paste' })
+  const [said, setSaid] = useState<Record<string, string>>({
+    driver: 'PH1',
+    thread: 'M2.5',
+    holds: 'cooler',
+    latch: 'squeeze',
+    bond: 'paste',
+  })
   const [fault, setFault] = useState<string>()
   const path = { id: job.id }
   const version = job.sheets.versions['assembly'] ?? 0
   const assembly = job.board.assembly
   const reload = () => client.invalidateQueries({ queryKey: ['job', job.id] })
-  const guard = async (run: () => Promise<unknown>) => { try { setFault(undefined); await run() } catch (e) { const r = e as { errors?: { message: string }[]; message: string }; setFault(r.errors?.map((f) => f.message).join(' ') || r.message) } await reload() }
-  const number = (t?: string) => { const v = Number((t ?? '').replace(',', '.')); return t?.trim() && Number.isFinite(v) ? v : undefined }
-  const note = (done: boolean) => guard(async () => {
-    const body = {
-      note: {
-        action: kind, holds: said.holds?.trim() ?? '', face: strip.face, name: said.name?.trim() || undefined,
-        ...(kind === 'unscrew' ? { driver: said.driver, thread: said.thread, lengthMm: number(said.length), places: strip.places, springLoaded: said.spring === 'yes' } : kind === 'unplug' ? { latch: said.latch, slackMm: number(said.slack), at: strip.places[0] } : { bond: said.bond }),
-      }, done, by: s.by,
+  const guard = async (run: () => Promise<unknown>) => {
+    try {
+      setFault(undefined)
+      await run()
+    } catch (e) {
+      const r = e as { errors?: { message: string }[]; message: string }
+      setFault(r.errors?.map((f) => f.message).join(' ') || r.message)
     }
-    await answer(http.POST('/api/jobs/{id}/strip', { params: { path }, headers: ifMatch(version), body: body as never }))
-    strip.set({ on: true, places: [] })
-    setSaid((x) => ({ ...x, name: '' }))
-  })
-  const put = (next: unknown) => guard(() => answer(http.PUT('/api/jobs/{id}/assembly', { params: { path }, headers: ifMatch(version), body: { assembly: next, by: s.by } as never })))
+    await reload()
+  }
+  const number = (t?: string) => {
+    const v = Number((t ?? '').replace(',', '.'))
+    return t?.trim() && Number.isFinite(v) ? v : undefined
+  }
+  const note = (done: boolean) =>
+    guard(async () => {
+      const body = {
+        note: {
+          action: kind,
+          holds: said.holds?.trim() ?? '',
+          face: strip.face,
+          name: said.name?.trim() || undefined,
+          ...(kind === 'unscrew'
+            ? {
+                driver: said.driver,
+                thread: said.thread,
+                lengthMm: number(said.length),
+                places: strip.places,
+                springLoaded: said.spring === 'yes',
+              }
+            : kind === 'unplug'
+              ? { latch: said.latch, slackMm: number(said.slack), at: strip.places[0] }
+              : { bond: said.bond }),
+        },
+        done,
+        by: s.by,
+      }
+      await answer(
+        http.POST('/api/jobs/{id}/strip', { params: { path }, headers: ifMatch(version), body: body as never }),
+      )
+      strip.set({ on: true, places: [] })
+      setSaid((x) => ({ ...x, name: '' }))
+    })
+  const put = (next: unknown) =>
+    guard(() =>
+      answer(
+        http.PUT('/api/jobs/{id}/assembly', {
+          params: { path },
+          headers: ifMatch(version),
+          body: { assembly: next, by: s.by } as never,
+        }),
+      ),
+    )
   const field = (k: string, label: string, numeric?: boolean) => (
-    <label className="block text-[13px] text-soft">{label}<input value={said[k] ?? ''} inputMode={numeric ? 'decimal' : undefined} list={k === 'holds' ? 'pieces' : undefined} onChange={(e) => setSaid({ ...said, [k]: e.target.value })} className="mt-0.5 block w-full border border-rule bg-raised px-2 py-1 text-[16px] text-ink" /></label>
+    <label className="block text-[13px] text-soft">
+      {label}
+      <input
+        value={said[k] ?? ''}
+        inputMode={numeric ? 'decimal' : undefined}
+        list={k === 'holds' ? 'pieces' : undefined}
+        onChange={(e) => setSaid({ ...said, [k]: e.target.value })}
+        className="mt-0.5 block w-full border border-rule bg-raised px-2 py-1 text-[16px] text-ink"
+      />
+    </label>
   )
   const choice = (k: string, label: string, of: string[]) => (
-    <label className="block text-[13px] text-soft">{label}<select value={said[k]} onChange={(e) => setSaid({ ...said, [k]: e.target.value })} className="mt-0.5 block w-full border border-rule bg-raised px-1 py-1 text-[16px] text-ink">{of.map((o) => <option key={o}>{o}</option>)}</select></label>
+    <label className="block text-[13px] text-soft">
+      {label}
+      <select
+        value={said[k]}
+        onChange={(e) => setSaid({ ...said, [k]: e.target.value })}
+        className="mt-0.5 block w-full border border-rule bg-raised px-1 py-1 text-[16px] text-ink"
+      >
+        {of.map((o) => (
+          <option key={o}>{o}</option>
+        ))}
+      </select>
+    </label>
   )
-  if (!strip.on) return <div className="mt-2"><Button onClick={() => strip.set({ on: true, places: [] })}>Note what comes off</Button></div>
+  if (!strip.on)
+    return (
+      <div className="mt-2">
+        <Button onClick={() => strip.set({ on: true, places: [] })}>Note what comes off</Button>
+      </div>
+    )
   const open = (id: string) => !s.signed.has(`teardown.${id}`)
   return (
     <Section title="Note what comes off">
       <div role="group" aria-label="Note what comes off">
-        <div className="flex gap-1">{kinds.map(([k, name]) => <button key={k} type="button" aria-pressed={k === kind} onClick={() => setKind(k)} className={`flex-1 rounded-[3px] border px-2 py-1.5 ${k === kind ? 'border-copper bg-copper-wash font-semibold' : 'border-rule bg-raised'}`}>{name}</button>)}</div>
+        <div className="flex gap-1">
+          {kinds.map(([k, name]) => (
+            <button
+              key={k}
+              type="button"
+              aria-pressed={k === kind}
+              onClick={() => setKind(k)}
+              className={`flex-1 rounded-[3px] border px-2 py-1.5 ${k === kind ? 'border-copper bg-copper-wash font-semibold' : 'border-rule bg-raised'}`}
+            >
+              {name}
+            </button>
+          ))}
+        </div>
         <div className="mt-2 grid grid-cols-2 gap-2">
-          {kind === 'unscrew' && <>{choice('driver', 'driver', drivers)}{choice('thread', 'thread', threads)}{field('length', 'length, mm', true)}{field('holds', 'they held the')}{choice('spring', 'sprung', ['no', 'yes'])}</>}
-          {kind === 'unplug' && <>{field('name', 'lead')}{field('holds', 'it tied down the')}{choice('latch', 'latch', latches)}{field('slack', 'slack, mm', true)}</>}
-          {kind === 'lift' && <>{field('holds', 'piece')}{field('name', 'its name')}{choice('bond', 'was stuck by', bonds)}</>}
-          {kind !== 'lift' && <label className="block text-[13px] text-soft">add a place at hole<select value="" aria-label="Add a place at hole" onChange={(e) => { const h = job.board.holes.find((x) => x.id === e.target.value); if (h) strip.set({ on: true, places: [...strip.places, [h.x, h.y]] }) }} className="mt-0.5 block w-full border border-rule bg-raised px-1 py-1 text-[16px] text-ink"><option value="">choose</option>{job.board.holes.map((h) => <option key={h.id}>{h.id}</option>)}</select></label>}
-          <datalist id="pieces">{(assembly?.pieces ?? []).map((p) => <option key={p.id} value={p.id} />)}</datalist>
+          {kind === 'unscrew' && (
+            <>
+              {choice('driver', 'driver', drivers)}
+              {choice('thread', 'thread', threads)}
+              {field('length', 'length, mm', true)}
+              {field('holds', 'they held the')}
+              {choice('spring', 'sprung', ['no', 'yes'])}
+            </>
+          )}
+          {kind === 'unplug' && (
+            <>
+              {field('name', 'lead')}
+              {field('holds', 'it tied down the')}
+              {choice('latch', 'latch', latches)}
+              {field('slack', 'slack, mm', true)}
+            </>
+          )}
+          {kind === 'lift' && (
+            <>
+              {field('holds', 'piece')}
+              {field('name', 'its name')}
+              {choice('bond', 'was stuck by', bonds)}
+            </>
+          )}
+          {kind !== 'lift' && (
+            <label className="block text-[13px] text-soft">
+              add a place at hole
+              <select
+                value=""
+                aria-label="Add a place at hole"
+                onChange={(e) => {
+                  const h = job.board.holes.find((x) => x.id === e.target.value)
+                  if (h) strip.set({ on: true, places: [...strip.places, [h.x, h.y]] })
+                }}
+                className="mt-0.5 block w-full border border-rule bg-raised px-1 py-1 text-[16px] text-ink"
+              >
+                <option value="">choose</option>
+                {job.board.holes.map((h) => (
+                  <option key={h.id}>{h.id}</option>
+                ))}
+              </select>
+            </label>
+          )}
+          <datalist id="pieces">
+            {(assembly?.pieces ?? []).map((p) => (
+              <option key={p.id} value={p.id} />
+            ))}
+          </datalist>
         </div>
-        {kind !== 'lift' && <p className="mt-1 text-[14px] text-soft">{strip.places.length === 0 ? `Click ${kind === 'unscrew' ? 'each screw' : 'where it leaves the board'} on the mat.` : <>{strip.places.length} {strip.places.length === 1 ? 'place' : 'places'} on the {strip.face}. <button type="button" className="text-copper underline" onClick={() => strip.set({ on: true, places: strip.places.slice(0, -1) })}>take the last back</button></>}</p>}
-        <div className="mt-2 flex flex-wrap gap-2"><Button kind="go" onClick={() => void note(true)}>{kind === 'unscrew' ? `${strip.places.length} out, in the tray` : kind === 'unplug' ? 'Unplugged and marked' : 'Lifted'}</Button><Button onClick={() => void note(false)}>Describe only</Button></div>
-        {fault && <p role="alert" className="mt-1.5 border-l-4 border-plum pl-2 text-plum">{fault}</p>}
-        {assembly && [...assembly.fasteners.map((f) => ({ id: f.id, text: `${f.count} × ${f.thread ?? f.driver}${f.lengthMm ? ` × ${f.lengthMm}` : ''}` })), ...assembly.leads.map((l) => ({ id: l.id, text: `${l.name} lead` }))].filter((x) => open(x.id)).map((x) => <p key={x.id} className="mt-1 flex items-baseline gap-2 border-b border-rule/60 text-[14.5px]"><span className="flex-1">{x.id}, {x.text}</span><button type="button" className="min-h-7 text-copper underline" aria-label={`Strike ${x.id}`} onClick={() => void put({ ...assembly, fasteners: assembly.fasteners.filter((f) => f.id !== x.id), leads: assembly.leads.filter((l) => l.id !== x.id), after: assembly.after.filter((a) => !(a as unknown as string[]).includes(x.id)) })}>strike</button></p>)}
+        {kind !== 'lift' && (
+          <p className="mt-1 text-[14px] text-soft">
+            {strip.places.length === 0 ? (
+              `Click ${kind === 'unscrew' ? 'each screw' : 'where it leaves the board'} on the mat.`
+            ) : (
+              <>
+                {strip.places.length} {strip.places.length === 1 ? 'place' : 'places'} on the {strip.face}.{' '}
+                <button
+                  type="button"
+                  className="text-copper underline"
+                  onClick={() => strip.set({ on: true, places: strip.places.slice(0, -1) })}
+                >
+                  take the last back
+                </button>
+              </>
+            )}
+          </p>
+        )}
+        <div className="mt-2 flex flex-wrap gap-2">
+          <Button kind="go" onClick={() => void note(true)}>
+            {kind === 'unscrew'
+              ? `${strip.places.length} out, in the tray`
+              : kind === 'unplug'
+                ? 'Unplugged and marked'
+                : 'Lifted'}
+          </Button>
+          <Button onClick={() => void note(false)}>Describe only</Button>
+        </div>
+        {fault && (
+          <p role="alert" className="mt-1.5 border-l-4 border-plum pl-2 text-plum">
+            {fault}
+          </p>
+        )}
+        {assembly &&
+          [
+            ...assembly.fasteners.map((f) => ({
+              id: f.id,
+              text: `${f.count} × ${f.thread ?? f.driver}${f.lengthMm ? ` × ${f.lengthMm}` : ''}`,
+            })),
+            ...assembly.leads.map((l) => ({ id: l.id, text: `${l.name} lead` })),
+          ]
+            .filter((x) => open(x.id))
+            .map((x) => (
+              <p key={x.id} className="mt-1 flex items-baseline gap-2 border-b border-rule/60 text-[14.5px]">
+                <span className="flex-1">
+                  {x.id}, {x.text}
+                </span>
+                <button
+                  type="button"
+                  className="min-h-7 text-copper underline"
+                  aria-label={`Strike ${x.id}`}
+                  onClick={() =>
+                    void put({
+                      ...assembly,
+                      fasteners: assembly.fasteners.filter((f) => f.id !== x.id),
+                      leads: assembly.leads.filter((l) => l.id !== x.id),
+                      after: assembly.after.filter((a) => !(a as unknown as string[]).includes(x.id)),
+                    })
+                  }
+                >
+                  strike
+                </button>
+              </p>
+            ))}
         <div className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-1 text-[14.5px]">
-          {version > 0 && <Button onClick={() => void guard(() => answer(http.POST('/api/jobs/{id}/assembly/keep', { params: { path }, body: { by: s.by } as never })))}>Keep it with the board</Button>}
-          <a className="text-copper underline underline-offset-3" href={`/api/jobs/${job.id}/assembly.json`} download>save as a file</a>
-          <label className="cursor-pointer text-copper underline underline-offset-3 focus-within:outline-3">read from a file<input type="file" accept="application/json,.json" aria-label="Assembly file" className="sr-only" onChange={(e) => { const f = e.target.files?.[0]; e.target.value = ''; if (f) void f.text().then((t) => { try { void put(JSON.parse(t)) } catch { setFault(`${f.name} is no JSON.`) } }) }} /></label>
-          <button type="button" className="text-copper underline underline-offset-3" onClick={() => strip.set({ on: false, places: [] })}>close</button>
+          {version > 0 && (
+            <Button
+              onClick={() =>
+                void guard(() =>
+                  answer(http.POST('/api/jobs/{id}/assembly/keep', { params: { path }, body: { by: s.by } as never })),
+                )
+              }
+            >
+              Keep it with the board
+            </Button>
+          )}
+          <a className="text-copper underline underline-offset-3" href={`/api/jobs/${job.id}/assembly.json`} download>
+            save as a file
+          </a>
+          <label className="cursor-pointer text-copper underline underline-offset-3 focus-within:outline-3">
+            read from a file
+            <input
+              type="file"
+              accept="application/json,.json"
+              aria-label="Assembly file"
+              className="sr-only"
+              onChange={(e) => {
+                const f = e.target.files?.[0]
+                e.target.value = ''
+                if (f)
+                  void f.text().then((t) => {
+                    try {
+                      void put(JSON.parse(t))
+                    } catch {
+                      setFault(`${f.name} is no JSON.`)
+                    }
+                  })
+              }}
+            />
+          </label>
+          <button
+            type="button"
+            className="text-copper underline underline-offset-3"
+            onClick={() => strip.set({ on: false, places: [] })}
+          >
+            close
+          </button>
         </div>
-        <Why>What is found after a lift lies under that piece; four screws in retention holes are the die ring. Kept with the board, this record is the plan of the next strip-down.</Why>
+        <Why>
+          What is found after a lift lies under that piece; four screws in retention holes are the die ring. Kept with
+          the board, this record is the plan of the next strip-down.
+        </Why>
       </div>
     </Section>
   )

@@ -11,9 +11,21 @@ export function TrayMap({ tray, lit, big }: { tray: Schemas['TrayCell'][]; lit?:
       {tray.map((c) => {
         const here = c.fasteners.some((f) => lit === `teardown.${f}` || lit === `restore.back-${f}`)
         return (
-          <div key={c.cell} aria-current={here ? 'true' : undefined} className={`border px-2 py-1 ${here ? 'border-2 border-copper bg-copper-wash' : 'border-rule bg-card'}`}>
-            <b className="num text-[20px]">{c.cell}</b> <span className="num text-[17px]">{c.count} × {c.thread ?? ''}{c.lengthMm ? ` × ${c.lengthMm}` : ''}</span>
-            {!big && <span className="block text-[13px] text-soft">{c.driver}, group {c.fasteners.join(', ')}</span>}
+          <div
+            key={c.cell}
+            aria-current={here ? 'true' : undefined}
+            className={`border px-2 py-1 ${here ? 'border-2 border-copper bg-copper-wash' : 'border-rule bg-card'}`}
+          >
+            <b className="num text-[20px]">{c.cell}</b>{' '}
+            <span className="num text-[17px]">
+              {c.count} × {c.thread ?? ''}
+              {c.lengthMm ? ` × ${c.lengthMm}` : ''}
+            </span>
+            {!big && (
+              <span className="block text-[13px] text-soft">
+                {c.driver}, group {c.fasteners.join(', ')}
+              </span>
+            )}
           </div>
         )
       })}
@@ -32,8 +44,28 @@ export function TrayPage() {
   const scale = measured > 45.5 && measured < 55 ? 50 / measured : 1
   return (
     <main className="h-full overflow-auto p-6 print:h-auto print:overflow-visible print:p-0">
-      <header className="no-print mb-4 flex items-end gap-6"><div><Link to={`/job/${id}/teardown`} className="text-copper underline">Back to the teardown</Link><h1 className="text-[25px] font-bold">Tray map, job {id}</h1></div><button type="button" className="rounded-[3px] bg-copper px-4 py-2 font-bold text-on-copper" onClick={() => window.print()}>Print at 100 %</button></header>
-      <div className="inline-block bg-white p-2 print:p-0"><img src={`/api/jobs/${id}/tray.svg?scale=${scale}&v=${job.data.version}-${job.data.sheets.versions['assembly'] ?? 0}`} alt={`Tray map: ${job.data.plan.teardown?.tray.length ?? 0} cells`} style={{ maxWidth: 'none' }} /></div>
+      <header className="no-print mb-4 flex items-end gap-6">
+        <div>
+          <Link to={`/job/${id}/teardown`} className="text-copper underline">
+            Back to the teardown
+          </Link>
+          <h1 className="text-[25px] font-bold">Tray map, job {id}</h1>
+        </div>
+        <button
+          type="button"
+          className="rounded-[3px] bg-copper px-4 py-2 font-bold text-on-copper"
+          onClick={() => window.print()}
+        >
+          Print at 100 %
+        </button>
+      </header>
+      <div className="inline-block bg-white p-2 print:p-0">
+        <img
+          src={`/api/jobs/${id}/tray.svg?scale=${scale}&v=${job.data.version}-${job.data.sheets.versions['assembly'] ?? 0}`}
+          alt={`Tray map: ${job.data.plan.teardown?.tray.length ?? 0} cells`}
+          style={{ maxWidth: 'none' }}
+        />
+      </div>
     </main>
   )
 }

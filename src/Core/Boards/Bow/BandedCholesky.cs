@@ -5,7 +5,8 @@ namespace FaithfulBracket.Core.Boards.Bow;
 /// <summary>A symmetric positive definite matrix in a band, factored as L·Lᵀ (Golub and Van Loan 2013, section 4.3.5).</summary>
 public sealed class BandedCholesky
 {
-    private readonly int _n, _width;
+    private readonly int _n,
+        _width;
     private readonly double[] _band;
     private bool _factored;
 
@@ -20,7 +21,8 @@ public sealed class BandedCholesky
     /// <summary>Adds to entry (i, j); only the lower triangle is kept.</summary>
     public void Add(int i, int j, double value)
     {
-        if (j > i) return;
+        if (j > i)
+            return;
         _band[(long)i * _width + (j - i + _width - 1)] += value;
     }
 
@@ -30,7 +32,8 @@ public sealed class BandedCholesky
     {
         for (var i = 0; i < _n; i++)
         {
-            if ((i & 63) == 0) cancel.ThrowIfCancellationRequested();
+            if ((i & 63) == 0)
+                cancel.ThrowIfCancellationRequested();
             var first = Math.Max(0, i - _width + 1);
             var row = _band.AsSpan(i * _width, _width);
             for (var j = first; j <= i; j++)
@@ -43,10 +46,12 @@ public sealed class BandedCholesky
                 var sum = row[j - i + _width - 1] - Dot(a, b);
                 if (i == j)
                 {
-                    if (!(sum > 0)) throw new InputException("/supports", "The board is not held: add supports or edges.");
+                    if (!(sum > 0))
+                        throw new InputException("/supports", "The board is not held: add supports or edges.");
                     row[_width - 1] = Math.Sqrt(sum);
                 }
-                else row[j - i + _width - 1] = sum / other[_width - 1];
+                else
+                    row[j - i + _width - 1] = sum / other[_width - 1];
             }
         }
         _factored = true;
@@ -56,22 +61,26 @@ public sealed class BandedCholesky
     {
         var sum = Vector<double>.Zero;
         var k = 0;
-        for (; k <= a.Length - Vector<double>.Count; k += Vector<double>.Count) sum += new Vector<double>(a[k..]) * new Vector<double>(b[k..]);
+        for (; k <= a.Length - Vector<double>.Count; k += Vector<double>.Count)
+            sum += new Vector<double>(a[k..]) * new Vector<double>(b[k..]);
         var total = Vector.Sum(sum);
-        for (; k < a.Length; k++) total += a[k] * b[k];
+        for (; k < a.Length; k++)
+            total += a[k] * b[k];
         return total;
     }
 
     /// <summary>Solves for one right side in place.</summary>
     public void Solve(Span<double> x)
     {
-        if (!_factored) Factor();
+        if (!_factored)
+            Factor();
         for (var i = 0; i < _n; i++)
         {
             var first = Math.Max(0, i - _width + 1);
             var row = _band.AsSpan(i * _width, _width);
             var sum = x[i];
-            for (var k = first; k < i; k++) sum -= row[k - i + _width - 1] * x[k];
+            for (var k = first; k < i; k++)
+                sum -= row[k - i + _width - 1] * x[k];
             x[i] = sum / row[_width - 1];
         }
         for (var i = _n - 1; i >= 0; i--)
@@ -79,7 +88,8 @@ public sealed class BandedCholesky
             var row = _band.AsSpan(i * _width, _width);
             x[i] /= row[_width - 1];
             var first = Math.Max(0, i - _width + 1);
-            for (var k = first; k < i; k++) x[k] -= row[k - i + _width - 1] * x[i];
+            for (var k = first; k < i; k++)
+                x[k] -= row[k - i + _width - 1] * x[i];
         }
     }
 }

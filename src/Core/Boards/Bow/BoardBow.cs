@@ -2,9 +2,18 @@ using FaithfulBracket.Core.Geometry;
 
 namespace FaithfulBracket.Core.Boards.Bow;
 
-public enum EdgeHold { Free, SimplySupported, Clamped }
+public enum EdgeHold
+{
+    Free,
+    SimplySupported,
+    Clamped,
+}
 
-public enum SupportKind { Pinned, Clamped }
+public enum SupportKind
+{
+    Pinned,
+    Clamped,
+}
 
 /// <param name="DiameterMm">Disc it holds over: washer or standoff, mm.</param>
 public sealed record BowSupport(double X, double Y, SupportKind Kind, double DiameterMm);
@@ -18,9 +27,26 @@ public sealed record BowReaction(double X, double Y, double ForceN);
 /// <param name="StrainMicro">Largest principal surface strain, millionths.</param>
 /// <param name="WatchedStrainMicro">The same within the watched areas; null when none are watched.</param>
 /// <param name="Map">Deflections on a grid for the drawing: rows from −y to +y, null off the board.</param>
-public sealed record BowResult(double PeakMm, IReadOnlyList<double> AtMm, IReadOnlyList<double> ProbesMm, double StrainMicro, IReadOnlyList<BowReaction> Reactions, int ElementsUsed, BowMap Map, double? WatchedStrainMicro = null);
+public sealed record BowResult(
+    double PeakMm,
+    IReadOnlyList<double> AtMm,
+    IReadOnlyList<double> ProbesMm,
+    double StrainMicro,
+    IReadOnlyList<BowReaction> Reactions,
+    int ElementsUsed,
+    BowMap Map,
+    double? WatchedStrainMicro = null
+);
 
-public sealed record BowMap(double MinX, double MinY, double StepX, double StepY, int Columns, int Rows, IReadOnlyList<double?> Mm);
+public sealed record BowMap(
+    double MinX,
+    double MinY,
+    double StepX,
+    double StepY,
+    int Columns,
+    int Rows,
+    IReadOnlyList<double?> Mm
+);
 
 /// <summary>What a bow is reckoned from. E in MPa.</summary>
 public sealed record BowProblem(Polygon Outline, double ThicknessMm, double EMPa, double Nu)
@@ -31,8 +57,10 @@ public sealed record BowProblem(Polygon Outline, double ThicknessMm, double EMPa
     public double PressureMPa { get; init; }
     public IReadOnlyList<Point2> Probes { get; init; } = [];
     public int Elements { get; init; } = 2500;
+
     /// <summary>Where strain matters apart from the whole board: under parts with many joints.</summary>
     public IReadOnlyList<Polygon> Watched { get; init; } = [];
+
     /// <summary>Areas stiffened by what is fixed to them, by a factor on the plate's rigidity.</summary>
     public IReadOnlyList<(Polygon Area, double Factor)> Stiffeners { get; init; } = [];
 }
@@ -48,9 +76,12 @@ public sealed class BoardBow
 
     private readonly BowProblem _p;
     private readonly PlateElement _element;
-    private readonly double[] _share, _stiffness;
-    private readonly int _nx, _ny;
-    private readonly double _x0, _y0;
+    private readonly double[] _share,
+        _stiffness;
+    private readonly int _nx,
+        _ny;
+    private readonly double _x0,
+        _y0;
     private readonly bool _columnsFirst;
     private readonly bool[] _node;
     private int Freedoms => 3 * (_nx + 1) * (_ny + 1);
@@ -73,12 +104,22 @@ public sealed class BoardBow
         {
             for (var j = 0; j < _ny; j++)
             {
-                var cell = Polygon.Rectangle(new(_x0 + (i + 0.5) * _element.A, _y0 + (j + 0.5) * _element.B), _element.A, _element.B);
+                var cell = Polygon.Rectangle(
+                    new(_x0 + (i + 0.5) * _element.A, _y0 + (j + 0.5) * _element.B),
+                    _element.A,
+                    _element.B
+                );
                 var share = PolygonOverlap.Area(p.Outline, cell) / (_element.A * _element.B);
-                if (share < 0.02) continue;
+                if (share < 0.02)
+                    continue;
                 _share[i * _ny + j] = share > 0.999999 ? 1 : share;
                 var centre = new Point2(_x0 + (i + 0.5) * _element.A, _y0 + (j + 0.5) * _element.B);
-                _stiffness[i * _ny + j] = _share[i * _ny + j] * p.Stiffeners.Where(s => s.Area.Contains(centre)).Select(s => s.Factor).DefaultIfEmpty(1).Aggregate((a, b) => a * b);
+                _stiffness[i * _ny + j] =
+                    _share[i * _ny + j]
+                    * p.Stiffeners.Where(s => s.Area.Contains(centre))
+                        .Select(s => s.Factor)
+                        .DefaultIfEmpty(1)
+                        .Aggregate((a, b) => a * b);
                 _node[Node(i, j)] = _node[Node(i + 1, j)] = _node[Node(i + 1, j + 1)] = _node[Node(i, j + 1)] = true;
             }
         }
@@ -86,7 +127,8 @@ public sealed class BoardBow
 
     /// <exception cref="InputException">The board is not held, or a load or probe lies off it.</exception>
     /// <exception cref="OperationCanceledException">Stopped.</exception>
-    public static BowResult Solve(BowProblem problem, CancellationToken cancel = default) => new BoardBow(problem).Run(cancel);
+    public static BowResult Solve(BowProblem problem, CancellationToken cancel = default) =>
+        new BoardBow(problem).Run(cancel);
 
     /// <summary>
     /// Deflection at each point for a unit force on each patch, mm/N, held at three points so that nothing but bending counts:
@@ -95,7 +137,12 @@ public sealed class BoardBow
     /// <param name="patches">Where unit forces act and mean deflections are taken.</param>
     /// <param name="probes">Further points whose deflection is asked.</param>
     /// <returns>Rows: patches, then probes; columns: patches.</returns>
-    public static double[,] Compliance(BowProblem problem, IReadOnlyList<BowLoad> patches, IReadOnlyList<Point2> probes, CancellationToken cancel = default)
+    public static double[,] Compliance(
+        BowProblem problem,
+        IReadOnlyList<BowLoad> patches,
+        IReadOnlyList<Point2> probes,
+        CancellationToken cancel = default
+    )
     {
         var b = problem.Outline.Bounds;
         // three supports anywhere off one line carry nothing when the forces balance
@@ -103,21 +150,29 @@ public sealed class BoardBow
         var bow = new BoardBow(problem with { Edges = EdgeHold.Free, Loads = [], Supports = [] });
         var nodes = Enumerable.Range(0, bow._node.Length).Where(n => bow._node[n]).ToList();
         var held = near.Select(p => nodes.MinBy(n => (bow.PlaceOf(n) - p).Length)).Distinct().ToArray();
-        if (held.Length < 3) throw new InputException("/board/outline", "The outline is too narrow to bend.");
+        if (held.Length < 3)
+            throw new InputException("/board/outline", "The outline is too narrow to bend.");
         var fixedFreedoms = new bool[bow.Freedoms];
-        foreach (var n in held) fixedFreedoms[3 * n] = true;
+        foreach (var n in held)
+            fixedFreedoms[3 * n] = true;
         var matrix = bow.Assemble(new double[bow.Freedoms], fixedFreedoms);
         matrix.Factor(cancel);
-        var rows = patches.Select((p, k) => bow.WeightsOf(p, k)).Concat(probes.Select((p, k) => bow.WeightsOf(new(p.X, p.Y, 0, 0, 1), k))).ToList();
+        var rows = patches
+            .Select((p, k) => bow.WeightsOf(p, k))
+            .Concat(probes.Select((p, k) => bow.WeightsOf(new(p.X, p.Y, 0, 0, 1), k)))
+            .ToList();
         var c = new double[rows.Count, patches.Count];
         var u = new double[bow.Freedoms];
         for (var j = 0; j < patches.Count; j++)
         {
             cancel.ThrowIfCancellationRequested();
             Array.Clear(u);
-            foreach (var (f, w) in rows[j]) if (!fixedFreedoms[f]) u[f] = w;
+            foreach (var (f, w) in rows[j])
+                if (!fixedFreedoms[f])
+                    u[f] = w;
             matrix.Solve(u);
-            for (var i = 0; i < rows.Count; i++) c[i, j] = rows[i].Sum(r => r.Value * u[r.Key]);
+            for (var i = 0; i < rows.Count; i++)
+                c[i, j] = rows[i].Sum(r => r.Value * u[r.Key]);
         }
         return c;
     }
@@ -152,10 +207,14 @@ public sealed class BoardBow
         var held = new bool[Freedoms];
         HoldEdges(held);
         var discs = _p.Supports.Select((s, k) => Disc(s, k, held)).ToList();
-        if (_p.Edges == EdgeHold.Free && discs.Count == 0) throw new InputException("/supports", "The board is not held: give edges or supports.");
-        foreach (var (l, k) in _p.Loads.Select((l, k) => (l, k))) Apply(l, k, load);
+        if (_p.Edges == EdgeHold.Free && discs.Count == 0)
+            throw new InputException("/supports", "The board is not held: give edges or supports.");
+        foreach (var (l, k) in _p.Loads.Select((l, k) => (l, k)))
+            Apply(l, k, load);
         var matrix = Assemble(load, held);
-        for (var f = 0; f < Freedoms; f++) if (held[f]) load[f] = 0;
+        for (var f = 0; f < Freedoms; f++)
+            if (held[f])
+                load[f] = 0;
         matrix.Factor(cancel);
         var u = (double[])load.Clone();
         matrix.Solve(u);
@@ -165,18 +224,23 @@ public sealed class BoardBow
 
     private void HoldEdges(bool[] held)
     {
-        if (_p.Edges == EdgeHold.Free) return;
+        if (_p.Edges == EdgeHold.Free)
+            return;
         for (var i = 0; i <= _nx; i++)
         {
             for (var j = 0; j <= _ny; j++)
             {
-                bool sideX = !Solid(i - 1, j - 1) && !Solid(i - 1, j) || !Solid(i, j - 1) && !Solid(i, j), sideY = !Solid(i - 1, j - 1) && !Solid(i, j - 1) || !Solid(i - 1, j) && !Solid(i, j);
-                if (!sideX && !sideY || !_node[Node(i, j)]) continue;
+                bool sideX = !Solid(i - 1, j - 1) && !Solid(i - 1, j) || !Solid(i, j - 1) && !Solid(i, j),
+                    sideY = !Solid(i - 1, j - 1) && !Solid(i, j - 1) || !Solid(i - 1, j) && !Solid(i, j);
+                if (!sideX && !sideY || !_node[Node(i, j)])
+                    continue;
                 var f = 3 * Node(i, j);
                 held[f] = true;
                 // along an edge the slope along it is zero too; across it only when clamped
-                if (_p.Edges == EdgeHold.Clamped || sideY) held[f + 1] = true;
-                if (_p.Edges == EdgeHold.Clamped || sideX) held[f + 2] = true;
+                if (_p.Edges == EdgeHold.Clamped || sideY)
+                    held[f + 1] = true;
+                if (_p.Edges == EdgeHold.Clamped || sideX)
+                    held[f + 2] = true;
             }
         }
     }
@@ -190,14 +254,17 @@ public sealed class BoardBow
     {
         var r = s.DiameterMm / 2;
         var rows = new List<Row> { new(index, true, Mean(s, r, 0, 0, index)) };
-        if (s.Kind == SupportKind.Pinned) return rows;
+        if (s.Kind == SupportKind.Pinned)
+            return rows;
         var inside = 0;
         for (var i = 0; i <= _nx; i++)
         {
             for (var j = 0; j <= _ny; j++)
             {
-                double dx = _x0 + i * _element.A - s.X, dy = _y0 + j * _element.B - s.Y;
-                if (dx * dx + dy * dy > r * r || !_node[Node(i, j)]) continue;
+                double dx = _x0 + i * _element.A - s.X,
+                    dy = _y0 + j * _element.B - s.Y;
+                if (dx * dx + dy * dy > r * r || !_node[Node(i, j)])
+                    continue;
                 inside++;
                 var f = 3 * Node(i, j);
                 rows.Add(new(index, true, new() { [f] = 1 }));
@@ -205,8 +272,13 @@ public sealed class BoardBow
                 rows.Add(new(index, false, new() { [f + 2] = 1 }));
             }
         }
-        if (inside > 0) rows.RemoveAt(0);
-        else { rows.Add(new(index, false, Mean(s, r, 1, 0, index))); rows.Add(new(index, false, Mean(s, r, 0, 1, index))); }
+        if (inside > 0)
+            rows.RemoveAt(0);
+        else
+        {
+            rows.Add(new(index, false, Mean(s, r, 1, 0, index)));
+            rows.Add(new(index, false, Mean(s, r, 0, 1, index)));
+        }
         return rows;
     }
 
@@ -220,28 +292,43 @@ public sealed class BoardBow
         {
             // rings of equal area
             var radius = r * Math.Sqrt((k + 0.5) / rings);
-            for (var a = 0; a < 12; a++) points.Add(new(s.X + radius * Math.Cos((a + 0.5 * (k % 2)) * Math.PI / 6), s.Y + radius * Math.Sin((a + 0.5 * (k % 2)) * Math.PI / 6)));
+            for (var a = 0; a < 12; a++)
+                points.Add(
+                    new(
+                        s.X + radius * Math.Cos((a + 0.5 * (k % 2)) * Math.PI / 6),
+                        s.Y + radius * Math.Sin((a + 0.5 * (k % 2)) * Math.PI / 6)
+                    )
+                );
         }
         var on = points.Where(p => Locate(p) is not null).ToList();
-        if (on.Count == 0) throw new InputException($"/supports/{index}", FormattableString.Invariant($"The support at {s.X:0.##}, {s.Y:0.##} lies off the board."));
-        foreach (var p in on) Spread(p, 1.0 / on.Count, dx, dy, (f, w) => weights[f] = weights.GetValueOrDefault(f) + w);
+        if (on.Count == 0)
+            throw new InputException(
+                $"/supports/{index}",
+                FormattableString.Invariant($"The support at {s.X:0.##}, {s.Y:0.##} lies off the board.")
+            );
+        foreach (var p in on)
+            Spread(p, 1.0 / on.Count, dx, dy, (f, w) => weights[f] = weights.GetValueOrDefault(f) + w);
         return weights;
     }
 
     private (int I, int J)? Locate(Point2 p)
     {
         var b = _p.Outline.Bounds;
-        if (p.X < b.MinX - 1e-9 || p.X > b.MaxX + 1e-9 || p.Y < b.MinY - 1e-9 || p.Y > b.MaxY + 1e-9) return null;
-        int i = Math.Clamp((int)((p.X - _x0) / _element.A), 0, _nx - 1), j = Math.Clamp((int)((p.Y - _y0) / _element.B), 0, _ny - 1);
+        if (p.X < b.MinX - 1e-9 || p.X > b.MaxX + 1e-9 || p.Y < b.MinY - 1e-9 || p.Y > b.MaxY + 1e-9)
+            return null;
+        int i = Math.Clamp((int)((p.X - _x0) / _element.A), 0, _nx - 1),
+            j = Math.Clamp((int)((p.Y - _y0) / _element.B), 0, _ny - 1);
         return _share[i * _ny + j] > 0 ? (i, j) : null;
     }
 
     private bool Spread(Point2 p, double weight, int dx, int dy, Action<int, double> add)
     {
-        if (Locate(p) is not { } cell) return false;
+        if (Locate(p) is not { } cell)
+            return false;
         var n = _element.Shape(p.X - _x0 - cell.I * _element.A, p.Y - _y0 - cell.J * _element.B, dx, dy);
         var freedoms = CellFreedoms(cell.I, cell.J);
-        for (var k = 0; k < 12; k++) add(freedoms[k], weight * n[k]);
+        for (var k = 0; k < 12; k++)
+            add(freedoms[k], weight * n[k]);
         return true;
     }
 
@@ -249,12 +336,19 @@ public sealed class BoardBow
 
     private void Spread(BowLoad l, int index, Action<int, double> add)
     {
-        var points = l.WidthMm <= 0 || l.DepthMm <= 0 ? [new QuadraturePoint(l.X, l.Y, 1)]
-            : Quadrature.Rectangle(new(l.X, l.Y), l.WidthMm, l.DepthMm, 0, 10).ToList();
+        var points =
+            l.WidthMm <= 0 || l.DepthMm <= 0
+                ? [new QuadraturePoint(l.X, l.Y, 1)]
+                : Quadrature.Rectangle(new(l.X, l.Y), l.WidthMm, l.DepthMm, 0, 10).ToList();
         var on = points.Where(q => Locate(new(q.X, q.Y)) is not null).ToList();
-        if (on.Count == 0) throw new InputException($"/loads/{index}", FormattableString.Invariant($"The load at {l.X:0.##}, {l.Y:0.##} lies off the board."));
+        if (on.Count == 0)
+            throw new InputException(
+                $"/loads/{index}",
+                FormattableString.Invariant($"The load at {l.X:0.##}, {l.Y:0.##} lies off the board.")
+            );
         var total = on.Sum(q => q.WeightMm2);
-        foreach (var q in on) Spread(new(q.X, q.Y), l.ForceN * q.WeightMm2 / total, 0, 0, add);
+        foreach (var q in on)
+            Spread(new(q.X, q.Y), l.ForceN * q.WeightMm2 / total, 0, 0, add);
     }
 
     private BandedCholesky Assemble(double[] load, bool[] held)
@@ -262,27 +356,34 @@ public sealed class BoardBow
         var stride = _columnsFirst ? _ny + 1 : _nx + 1;
         var matrix = new BandedCholesky(Freedoms, 3 * (stride + 2));
         double largest = 0;
-        for (var k = 0; k < 12; k++) largest = Math.Max(largest, _element.Stiffness[k, k]);
+        for (var k = 0; k < 12; k++)
+            largest = Math.Max(largest, _element.Stiffness[k, k]);
         for (var i = 0; i < _nx; i++)
         {
             for (var j = 0; j < _ny; j++)
             {
                 var share = _share[i * _ny + j];
-                if (share == 0) continue;
+                if (share == 0)
+                    continue;
                 var f = CellFreedoms(i, j);
                 for (var r = 0; r < 12; r++)
                 {
                     load[f[r]] += _p.PressureMPa * share * _element.PressureLoad[r];
-                    if (held[f[r]]) continue;
-                    for (var c = 0; c < 12; c++) if (!held[f[c]]) matrix.Add(f[r], f[c], _stiffness[i * _ny + j] * _element.Stiffness[r, c]);
+                    if (held[f[r]])
+                        continue;
+                    for (var c = 0; c < 12; c++)
+                        if (!held[f[c]])
+                            matrix.Add(f[r], f[c], _stiffness[i * _ny + j] * _element.Stiffness[r, c]);
                 }
             }
         }
         var bed = BedShare * _element.Stiffness[0, 0];
         for (var f = 0; f < Freedoms; f++)
         {
-            if (held[f] || !_node[f / 3]) matrix.Add(f, f, largest);
-            else matrix.Add(f, f, f % 3 == 0 ? bed : bed * _element.A * _element.B);
+            if (held[f] || !_node[f / 3])
+                matrix.Add(f, f, largest);
+            else
+                matrix.Add(f, f, f % 3 == 0 ? bed : bed * _element.A * _element.B);
         }
         return matrix;
     }
@@ -292,70 +393,107 @@ public sealed class BoardBow
     {
         var rows = discs.SelectMany(d => d).ToList();
         var reactions = new Dictionary<int, double>();
-        if (rows.Count == 0) return reactions;
+        if (rows.Count == 0)
+            return reactions;
         var responses = rows.ConvertAll(r =>
         {
             var x = new double[u.Length];
-            foreach (var (f, w) in r.Weights) x[f] = w;
+            foreach (var (f, w) in r.Weights)
+                x[f] = w;
             matrix.Solve(x);
             return x;
         });
         static double At(Row r, double[] x) => r.Weights.Sum(p => p.Value * x[p.Key]);
         var n = rows.Count;
         var schur = new BandedCholesky(n, n);
-        for (var i = 0; i < n; i++) for (var j = 0; j <= i; j++) schur.Add(i, j, At(rows[i], responses[j]));
+        for (var i = 0; i < n; i++)
+        for (var j = 0; j <= i; j++)
+            schur.Add(i, j, At(rows[i], responses[j]));
         double[] force = [.. rows.Select(r => At(r, u))];
         schur.Solve(force);
         for (var k = 0; k < n; k++)
         {
-            for (var f = 0; f < u.Length; f++) u[f] -= force[k] * responses[k][f];
-            if (rows[k].IsDeflection) reactions[rows[k].Support] = reactions.GetValueOrDefault(rows[k].Support) - force[k];
+            for (var f = 0; f < u.Length; f++)
+                u[f] -= force[k] * responses[k][f];
+            if (rows[k].IsDeflection)
+                reactions[rows[k].Support] = reactions.GetValueOrDefault(rows[k].Support) - force[k];
         }
         return reactions;
     }
 
     private BowResult Describe(double[] u, Dictionary<int, double> reactions)
     {
-        double peak = 0, strain = 0, watched = 0;
+        double peak = 0,
+            strain = 0,
+            watched = 0;
         Point2 at = default;
         for (var i = 0; i < _nx; i++)
         {
             for (var j = 0; j < _ny; j++)
             {
-                if (_share[i * _ny + j] == 0) continue;
+                if (_share[i * _ny + j] == 0)
+                    continue;
                 var f = CellFreedoms(i, j);
                 foreach (var (sx, sy) in ((double, double)[])[(0, 0), (1, 0), (1, 1), (0, 1), (0.5, 0.5)])
                 {
-                    double x = sx * _element.A, y = sy * _element.B;
+                    double x = sx * _element.A,
+                        y = sy * _element.B;
                     var p = new Point2(_x0 + i * _element.A + x, _y0 + j * _element.B + y);
-                    if (_share[i * _ny + j] < 1 && !_p.Outline.Contains(p)) continue;
+                    if (_share[i * _ny + j] < 1 && !_p.Outline.Contains(p))
+                        continue;
                     var w = Value(f, u, x, y, 0, 0);
-                    if (Math.Abs(w) > Math.Abs(peak)) (peak, at) = (w, p);
-                    if (sx != 0.5) continue;
+                    if (Math.Abs(w) > Math.Abs(peak))
+                        (peak, at) = (w, p);
+                    if (sx != 0.5)
+                        continue;
                     var here = PrincipalCurvature(f, u, x, y) * _p.ThicknessMm / 2;
                     strain = Math.Max(strain, here);
-                    if (here > watched && _p.Watched.Any(a => a.Contains(p))) watched = here;
+                    if (here > watched && _p.Watched.Any(a => a.Contains(p)))
+                        watched = here;
                 }
             }
         }
-        var probes = _p.Probes.Select((p, k) => Locate(p) is { } c
-            ? Value(CellFreedoms(c.I, c.J), u, p.X - _x0 - c.I * _element.A, p.Y - _y0 - c.J * _element.B, 0, 0)
-            : throw new InputException($"/probes/{k}", "The probe lies off the board.")).ToList();
-        return new(peak, [at.X, at.Y], probes, strain * 1e6,
-            [.. _p.Supports.Select((s, k) => new BowReaction(s.X, s.Y, reactions.GetValueOrDefault(k)))], _share.Count(s => s > 0), Map(u), _p.Watched.Count > 0 ? watched * 1e6 : null);
+        var probes = _p
+            .Probes.Select(
+                (p, k) =>
+                    Locate(p) is { } c
+                        ? Value(
+                            CellFreedoms(c.I, c.J),
+                            u,
+                            p.X - _x0 - c.I * _element.A,
+                            p.Y - _y0 - c.J * _element.B,
+                            0,
+                            0
+                        )
+                        : throw new InputException($"/probes/{k}", "The probe lies off the board.")
+            )
+            .ToList();
+        return new(
+            peak,
+            [at.X, at.Y],
+            probes,
+            strain * 1e6,
+            [.. _p.Supports.Select((s, k) => new BowReaction(s.X, s.Y, reactions.GetValueOrDefault(k)))],
+            _share.Count(s => s > 0),
+            Map(u),
+            _p.Watched.Count > 0 ? watched * 1e6 : null
+        );
     }
 
     private double Value(int[] f, double[] u, double x, double y, int dx, int dy)
     {
         var n = _element.Shape(x, y, dx, dy);
         double sum = 0;
-        for (var k = 0; k < 12; k++) sum += n[k] * u[f[k]];
+        for (var k = 0; k < 12; k++)
+            sum += n[k] * u[f[k]];
         return sum;
     }
 
     private double PrincipalCurvature(int[] f, double[] u, double x, double y)
     {
-        double xx = Value(f, u, x, y, 2, 0), yy = Value(f, u, x, y, 0, 2), xy = Value(f, u, x, y, 1, 1);
+        double xx = Value(f, u, x, y, 2, 0),
+            yy = Value(f, u, x, y, 0, 2),
+            xy = Value(f, u, x, y, 1, 1);
         var mean = (xx + yy) / 2;
         var radius = Math.Sqrt(Math.Pow((xx - yy) / 2, 2) + xy * xy);
         return Math.Max(Math.Abs(mean + radius), Math.Abs(mean - radius));
@@ -363,11 +501,17 @@ public sealed class BoardBow
 
     private BowMap Map(double[] u)
     {
-        int stepX = Math.Max(1, _nx / 40), stepY = Math.Max(1, _ny / 30);
+        int stepX = Math.Max(1, _nx / 40),
+            stepY = Math.Max(1, _ny / 30);
         var values = new List<double?>();
-        int columns = _nx / stepX + 1, rows = _ny / stepY + 1;
+        int columns = _nx / stepX + 1,
+            rows = _ny / stepY + 1;
         for (var j = 0; j < rows; j++)
-            for (var i = 0; i < columns; i++) { var n = Node(i * stepX, j * stepY); values.Add(_node[n] ? Math.Round(u[3 * n], 6) : null); }
+        for (var i = 0; i < columns; i++)
+        {
+            var n = Node(i * stepX, j * stepY);
+            values.Add(_node[n] ? Math.Round(u[3 * n], 6) : null);
+        }
         return new(_x0, _y0, stepX * _element.A, stepY * _element.B, columns, rows, values);
     }
 }

@@ -9,12 +9,27 @@ public static class RigidFit
     /// <param name="pairs">At least one; one pair gives a shift only.</param>
     public static Placement Of(IReadOnlyList<(Point2 From, Point2 To)> pairs)
     {
-        double fx = 0, fy = 0, tx = 0, ty = 0;
-        foreach (var (f, t) in pairs) { fx += f.X; fy += f.Y; tx += t.X; ty += t.Y; }
+        double fx = 0,
+            fy = 0,
+            tx = 0,
+            ty = 0;
+        foreach (var (f, t) in pairs)
+        {
+            fx += f.X;
+            fy += f.Y;
+            tx += t.X;
+            ty += t.Y;
+        }
         var n = pairs.Count;
-        Point2 from = new(fx / n, fy / n), to = new(tx / n, ty / n);
-        double dot = 0, cross = 0;
-        foreach (var (f, t) in pairs) { dot += (f - from).Dot(t - to); cross += (f - from).Cross(t - to); }
+        Point2 from = new(fx / n, fy / n),
+            to = new(tx / n, ty / n);
+        double dot = 0,
+            cross = 0;
+        foreach (var (f, t) in pairs)
+        {
+            dot += (f - from).Dot(t - to);
+            cross += (f - from).Cross(t - to);
+        }
         var angle = Math.Atan2(cross, dot);
         var shift = to - from.Turned(angle);
         return new(shift.X, shift.Y, angle * 180 / Math.PI);

@@ -9,16 +9,24 @@ internal static class Triangles
     /// <summary>Width of one step of a side length, mm.</summary>
     public const float StepMm = 0.6f;
 
-    private const float LeastSideMm = 1.0f, LongestSideMm = 90;
+    private const float LeastSideMm = 1.0f,
+        LongestSideMm = 90;
 
     /// <summary>Each point with every two of its <paramref name="neighbours"/> nearest.</summary>
     /// <param name="list">Cleared and filled; every triangle stands once.</param>
-    public static void Of(ReadOnlySpan<float> x, ReadOnlySpan<float> y, ReadOnlySpan<bool> hole, int neighbours, List<Triangle> list)
+    public static void Of(
+        ReadOnlySpan<float> x,
+        ReadOnlySpan<float> y,
+        ReadOnlySpan<bool> hole,
+        int neighbours,
+        List<Triangle> list
+    )
     {
         list.Clear();
         var n = x.Length;
         var k = Math.Min(neighbours, n - 1);
-        if (k < 2) return;
+        if (k < 2)
+            return;
         Span<int> near = stackalloc int[k];
         Span<float> distance = stackalloc float[k];
         var seen = new HashSet<long>();
@@ -27,40 +35,67 @@ internal static class Triangles
             var found = 0;
             for (var j = 0; j < n; j++)
             {
-                if (j == i) continue;
-                float dx = x[j] - x[i], dy = y[j] - y[i], d = dx * dx + dy * dy;
-                if (found == k && d >= distance[k - 1]) continue;
+                if (j == i)
+                    continue;
+                float dx = x[j] - x[i],
+                    dy = y[j] - y[i],
+                    d = dx * dx + dy * dy;
+                if (found == k && d >= distance[k - 1])
+                    continue;
                 var at = found < k ? found++ : k - 1;
-                while (at > 0 && distance[at - 1] > d) { distance[at] = distance[at - 1]; near[at] = near[at - 1]; at--; }
+                while (at > 0 && distance[at - 1] > d)
+                {
+                    distance[at] = distance[at - 1];
+                    near[at] = near[at - 1];
+                    at--;
+                }
                 (distance[at], near[at]) = (d, j);
             }
             for (var a = 0; a < found; a++)
-                for (var b = a + 1; b < found; b++)
-                    if (seen.Add(Name(i, near[a], near[b])) && Make(x, y, hole, i, near[a], near[b]) is { } t) list.Add(t);
+            for (var b = a + 1; b < found; b++)
+                if (seen.Add(Name(i, near[a], near[b])) && Make(x, y, hole, i, near[a], near[b]) is { } t)
+                    list.Add(t);
         }
     }
 
     private static long Name(int a, int b, int c)
     {
-        if (a > b) (a, b) = (b, a);
-        if (b > c) (b, c) = (c, b);
-        if (a > b) (a, b) = (b, a);
+        if (a > b)
+            (a, b) = (b, a);
+        if (b > c)
+            (b, c) = (c, b);
+        if (a > b)
+            (a, b) = (b, a);
         return ((long)a << 42) | ((long)b << 21) | (uint)c;
     }
 
-    private static Triangle? Make(ReadOnlySpan<float> x, ReadOnlySpan<float> y, ReadOnlySpan<bool> hole, int a, int b, int c)
+    private static Triangle? Make(
+        ReadOnlySpan<float> x,
+        ReadOnlySpan<float> y,
+        ReadOnlySpan<bool> hole,
+        int a,
+        int b,
+        int c
+    )
     {
-        float la = Side(x, y, b, c), lb = Side(x, y, a, c), lc = Side(x, y, a, b);
-        if (la > lb) (a, b, la, lb) = (b, a, lb, la);
-        if (lb > lc) (b, c, lb, lc) = (c, b, lc, lb);
-        if (la > lb) (a, b, la, lb) = (b, a, lb, la);
-        if (la < LeastSideMm || lc > LongestSideMm) return null;
+        float la = Side(x, y, b, c),
+            lb = Side(x, y, a, c),
+            lc = Side(x, y, a, b);
+        if (la > lb)
+            (a, b, la, lb) = (b, a, lb, la);
+        if (lb > lc)
+            (b, c, lb, lc) = (c, b, lc, lb);
+        if (la > lb)
+            (a, b, la, lb) = (b, a, lb, la);
+        if (la < LeastSideMm || lc > LongestSideMm)
+            return null;
         return new(a, b, c, la, lb, lc, (byte)((hole[a] ? 1 : 0) + (hole[b] ? 1 : 0) + (hole[c] ? 1 : 0)));
     }
 
     private static float Side(ReadOnlySpan<float> x, ReadOnlySpan<float> y, int a, int b)
     {
-        float dx = x[a] - x[b], dy = y[a] - y[b];
+        float dx = x[a] - x[b],
+            dy = y[a] - y[b];
         return MathF.Sqrt(dx * dx + dy * dy);
     }
 
@@ -70,7 +105,10 @@ internal static class Triangles
     public static uint Hash(int a, int b, int c, int holes)
     {
         var h = (uint)((((a << 8) | b) << 8) | c) * 4u + (uint)holes;
-        h *= 0x9E3779B1; h ^= h >> 15; h *= 0x85EBCA77; h ^= h >> 13;
+        h *= 0x9E3779B1;
+        h ^= h >> 15;
+        h *= 0x85EBCA77;
+        h ^= h >> 13;
         return h;
     }
 
@@ -81,9 +119,10 @@ internal static class Triangles
         Span<int> high = [Step(t.Short + tolerance), Step(t.Middle + tolerance), Step(t.Long + tolerance)];
         var n = 0;
         for (var a = low[0]; a <= high[0]; a++)
-            for (var b = low[1]; b <= high[1]; b++)
-                for (var c = low[2]; c <= high[2]; c++)
-                    if (a <= b && b <= c && n < into.Length) into[n++] = Hash(a, b, c, t.Holes);
+        for (var b = low[1]; b <= high[1]; b++)
+        for (var c = low[2]; c <= high[2]; c++)
+            if (a <= b && b <= c && n < into.Length)
+                into[n++] = Hash(a, b, c, t.Holes);
         return n;
     }
 }

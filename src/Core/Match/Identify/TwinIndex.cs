@@ -6,28 +6,55 @@ namespace FaithfulBracket.Core.Match.Identify;
 /// </summary>
 public sealed class TwinIndex
 {
-    private const int NeighboursKept = 5, NeighboursAsked = 8;
+    private const int NeighboursKept = 5,
+        NeighboursAsked = 8;
     private const int MostPostings = 600_000;
 
-    private readonly int[] _start, _offsets, _postings;
-    private readonly float[] _x, _y;
+    private readonly int[] _start,
+        _offsets,
+        _postings;
+    private readonly float[] _x,
+        _y;
     private readonly bool[] _hole;
     private readonly uint _mask;
 
-    private TwinIndex(IReadOnlyList<string> ids, int[] start, float[] x, float[] y, bool[] hole, int[] offsets, int[] postings) =>
-        (Ids, _start, _x, _y, _hole, _offsets, _postings, _mask) = (ids, start, x, y, hole, offsets, postings, (uint)offsets.Length - 2);
+    private TwinIndex(
+        IReadOnlyList<string> ids,
+        int[] start,
+        float[] x,
+        float[] y,
+        bool[] hole,
+        int[] offsets,
+        int[] postings
+    ) =>
+        (Ids, _start, _x, _y, _hole, _offsets, _postings, _mask) = (
+            ids,
+            start,
+            x,
+            y,
+            hole,
+            offsets,
+            postings,
+            (uint)offsets.Length - 2
+        );
 
     public IReadOnlyList<string> Ids { get; }
 
     /// <summary>Memory its arrays take, bytes.</summary>
-    public long Bytes => 4L * (_start.Length + _offsets.Length + _postings.Length + _x.Length + _y.Length) + _hole.Length;
+    public long Bytes =>
+        4L * (_start.Length + _offsets.Length + _postings.Length + _x.Length + _y.Length) + _hole.Length;
 
     /// <param name="boards">Id and constellation of each; read twice.</param>
-    public static TwinIndex Build(IReadOnlyList<(string Id, Constellation Points)> boards, CancellationToken cancel = default)
+    public static TwinIndex Build(
+        IReadOnlyList<(string Id, Constellation Points)> boards,
+        CancellationToken cancel = default
+    )
     {
         var start = new int[boards.Count + 1];
-        for (var b = 0; b < boards.Count; b++) start[b + 1] = start[b] + boards[b].Points.Points.Count;
-        float[] x = new float[start[^1]], y = new float[start[^1]];
+        for (var b = 0; b < boards.Count; b++)
+            start[b + 1] = start[b] + boards[b].Points.Points.Count;
+        float[] x = new float[start[^1]],
+            y = new float[start[^1]];
         var hole = new bool[start[^1]];
         for (var b = 0; b < boards.Count; b++)
         {
@@ -38,7 +65,8 @@ public sealed class TwinIndex
             }
         }
         var buckets = 1;
-        while (buckets < 1 << 21 && buckets < 64L * boards.Count) buckets <<= 1;
+        while (buckets < 1 << 21 && buckets < 64L * boards.Count)
+            buckets <<= 1;
         var offsets = new int[buckets + 1];
         var triangles = new List<Triangle>();
         var own = new HashSet<uint>();
@@ -46,19 +74,34 @@ public sealed class TwinIndex
         {
             for (var b = 0; b < boards.Count; b++)
             {
-                if ((b & 1023) == 0) cancel.ThrowIfCancellationRequested();
+                if ((b & 1023) == 0)
+                    cancel.ThrowIfCancellationRequested();
                 var (from, length) = (start[b], start[b + 1] - start[b]);
-                Triangles.Of(x.AsSpan(from, length), y.AsSpan(from, length), hole.AsSpan(from, length), NeighboursKept, triangles);
+                Triangles.Of(
+                    x.AsSpan(from, length),
+                    y.AsSpan(from, length),
+                    hole.AsSpan(from, length),
+                    NeighboursKept,
+                    triangles
+                );
                 own.Clear();
                 foreach (var t in triangles)
                 {
-                    var bucket = Triangles.Hash(Triangles.Step(t.Short), Triangles.Step(t.Middle), Triangles.Step(t.Long), t.Holes) & (uint)(buckets - 1);
-                    if (own.Add(bucket)) act(b, bucket);
+                    var bucket =
+                        Triangles.Hash(
+                            Triangles.Step(t.Short),
+                            Triangles.Step(t.Middle),
+                            Triangles.Step(t.Long),
+                            t.Holes
+                        ) & (uint)(buckets - 1);
+                    if (own.Add(bucket))
+                        act(b, bucket);
                 }
             }
         }
         Each((_, bucket) => offsets[bucket + 1]++);
-        for (var k = 0; k < buckets; k++) offsets[k + 1] += offsets[k];
+        for (var k = 0; k < buckets; k++)
+            offsets[k + 1] += offsets[k];
         var postings = new int[offsets[^1]];
         var next = offsets.AsSpan(0, buckets).ToArray();
         Each((b, bucket) => postings[next[bucket]++] = b);
@@ -66,7 +109,11 @@ public sealed class TwinIndex
     }
 
     internal (ReadOnlyMemory<float> X, ReadOnlyMemory<float> Y, ReadOnlyMemory<bool> Hole) PointsOf(int board) =>
-        (_x.AsMemory(_start[board], Length(board)), _y.AsMemory(_start[board], Length(board)), _hole.AsMemory(_start[board], Length(board)));
+        (
+            _x.AsMemory(_start[board], Length(board)),
+            _y.AsMemory(_start[board], Length(board)),
+            _hole.AsMemory(_start[board], Length(board))
+        );
 
     private int Length(int board) => _start[board + 1] - _start[board];
 
@@ -83,16 +130,19 @@ public sealed class TwinIndex
             {
                 var bucket = probes[k] & _mask;
                 var count = _offsets[bucket + 1] - _offsets[bucket];
-                if (count > 0) lookups.Add((count, bucket));
+                if (count > 0)
+                    lookups.Add((count, bucket));
             }
         }
         lookups.Sort();
         var spent = 0;
         foreach (var (count, bucket) in lookups)
         {
-            if ((spent += count) > MostPostings) break;
+            if ((spent += count) > MostPostings)
+                break;
             var weight = MathF.Log(1 + (float)Ids.Count / count);
-            foreach (var b in _postings.AsSpan(_offsets[bucket], count)) score[b] += weight;
+            foreach (var b in _postings.AsSpan(_offsets[bucket], count))
+                score[b] += weight;
         }
         return Best(score, most);
     }
@@ -102,17 +152,31 @@ public sealed class TwinIndex
         var queue = new PriorityQueue<int, float>(most + 1);
         for (var b = 0; b < score.Length; b++)
         {
-            if (score[b] <= 0) continue;
-            if (queue.Count < most) queue.Enqueue(b, score[b]);
-            else if (queue.TryPeek(out _, out var least) && score[b] > least) queue.EnqueueDequeue(b, score[b]);
+            if (score[b] <= 0)
+                continue;
+            if (queue.Count < most)
+                queue.Enqueue(b, score[b]);
+            else if (queue.TryPeek(out _, out var least) && score[b] > least)
+                queue.EnqueueDequeue(b, score[b]);
         }
         var list = new List<int>(queue.Count);
-        while (queue.TryDequeue(out var b, out _)) list.Add(b);
+        while (queue.TryDequeue(out var b, out _))
+            list.Add(b);
         list.Reverse();
         return list;
     }
 
-    internal static void TrianglesAsked(ReadOnlySpan<float> x, ReadOnlySpan<float> y, ReadOnlySpan<bool> hole, List<Triangle> into) => Triangles.Of(x, y, hole, NeighboursAsked, into);
+    internal static void TrianglesAsked(
+        ReadOnlySpan<float> x,
+        ReadOnlySpan<float> y,
+        ReadOnlySpan<bool> hole,
+        List<Triangle> into
+    ) => Triangles.Of(x, y, hole, NeighboursAsked, into);
 
-    internal static void TrianglesKept(ReadOnlySpan<float> x, ReadOnlySpan<float> y, ReadOnlySpan<bool> hole, List<Triangle> into) => Triangles.Of(x, y, hole, NeighboursKept, into);
+    internal static void TrianglesKept(
+        ReadOnlySpan<float> x,
+        ReadOnlySpan<float> y,
+        ReadOnlySpan<bool> hole,
+        List<Triangle> into
+    ) => Triangles.Of(x, y, hole, NeighboursKept, into);
 }

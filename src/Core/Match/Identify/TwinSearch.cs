@@ -9,8 +9,16 @@ namespace FaithfulBracket.Core.Match.Identify;
 /// <param name="Twins">Other boards of the class.</param>
 /// <param name="Met">Seen points that meet a hole or part of the candidate.</param>
 public sealed record TwinCandidate(
-    string BoardId, double Chance, Placement Placement, IReadOnlyList<BoardDifference> DifferencesUnderBlock, IReadOnlyList<BoardDifference> OtherDifferences,
-    IReadOnlyList<string> Twins, int Met, int Seen, double RmsMm);
+    string BoardId,
+    double Chance,
+    Placement Placement,
+    IReadOnlyList<BoardDifference> DifferencesUnderBlock,
+    IReadOnlyList<BoardDifference> OtherDifferences,
+    IReadOnlyList<string> Twins,
+    int Met,
+    int Seen,
+    double RmsMm
+);
 
 /// <param name="NoneChance">That no board of the library is close.</param>
 public sealed record IdentifyResult(IReadOnlyList<TwinCandidate> Candidates, double NoneChance, string Text);
@@ -18,7 +26,8 @@ public sealed record IdentifyResult(IReadOnlyList<TwinCandidate> Candidates, dou
 /// <summary>Whose twin is it: ranks boards of the library against holes and parts seen in any frame.</summary>
 public static class TwinSearch
 {
-    private const int Voted = 250, Judged = 20;
+    private const int Voted = 250,
+        Judged = 20;
     private const double SharedChance = 0.005;
 
     /// <param name="seen">At least three points.</param>
@@ -26,15 +35,35 @@ public static class TwinSearch
     /// <param name="find">A board by id; null when it is gone.</param>
     /// <param name="underBlock">Areas that matter on a board; when empty, the hull of its holes and cooled parts.</param>
     /// <exception cref="InputException">Too few points.</exception>
-    public static IdentifyResult Run(Constellation seen, double sigmaMm, IReadOnlyList<TwinIndex> indexes, Func<string, Board?> find, Func<Board, IReadOnlyList<Polygon>> underBlock, int most = 5)
+    public static IdentifyResult Run(
+        Constellation seen,
+        double sigmaMm,
+        IReadOnlyList<TwinIndex> indexes,
+        Func<string, Board?> find,
+        Func<Board, IReadOnlyList<Polygon>> underBlock,
+        int most = 5
+    )
     {
-        if (seen.Points.Count < 3) throw new InputException("/holes", $"Three points at least are needed to tell boards apart; {seen.Points.Count} given.");
+        if (seen.Points.Count < 3)
+            throw new InputException(
+                "/holes",
+                $"Three points at least are needed to tell boards apart; {seen.Points.Count} given."
+            );
         underBlock = Areas(underBlock);
         var sigma = Math.Max(0.05, sigmaMm);
         var finder = new PoseFinder(seen, Math.Max(0.25, 3.5 * sigma));
         var boards = indexes.Sum(x => x.Ids.Count);
-        var rough = indexes.SelectMany(index => Poses(finder, index, seen, sigma)).OrderByDescending(r => r.Score).DistinctBy(r => r.Id).Take(Judged).ToList();
-        var judged = rough.Select(r => find(r.Id) is { } b ? Judge(seen, b, r.Pose, sigma, finder.AreaMm2) : null).OfType<Judgement>().OrderByDescending(j => j.Score).ToList();
+        var rough = indexes
+            .SelectMany(index => Poses(finder, index, seen, sigma))
+            .OrderByDescending(r => r.Score)
+            .DistinctBy(r => r.Id)
+            .Take(Judged)
+            .ToList();
+        var judged = rough
+            .Select(r => find(r.Id) is { } b ? Judge(seen, b, r.Pose, sigma, finder.AreaMm2) : null)
+            .OfType<Judgement>()
+            .OrderByDescending(j => j.Score)
+            .ToList();
         var prior = -Math.Log(Math.Max(1, boards));
         var none = Likelihood.None(seen.Points.Count, finder.AreaMm2);
         var top = Math.Max(none, judged.Count > 0 ? judged[0].Score + prior : none);
@@ -45,23 +74,52 @@ public static class TwinSearch
         {
             var chance = Math.Exp(j.Score + prior - top) / total;
             var twin = classes.FindIndex(c => Same(c.First, j, underBlock));
-            if (twin >= 0) { classes[twin].Twins.Add(j.Board.Id); classes[twin] = classes[twin] with { Chance = classes[twin].Chance + chance }; }
-            else classes.Add((j, chance, []));
+            if (twin >= 0)
+            {
+                classes[twin].Twins.Add(j.Board.Id);
+                classes[twin] = classes[twin] with { Chance = classes[twin].Chance + chance };
+            }
+            else
+                classes.Add((j, chance, []));
         }
-        var shown = classes.Where(c => c.Chance >= SharedChance).OrderByDescending(c => c.Chance).Take(most).Select(c => Describe(c.First, c.Chance, c.Twins, seen, finder.ReachMm, underBlock)).ToList();
-        return new(noneChance > 0.5 ? [] : shown, noneChance, Sentence(noneChance > 0.5 ? [] : shown, noneChance, find));
+        var shown = classes
+            .Where(c => c.Chance >= SharedChance)
+            .OrderByDescending(c => c.Chance)
+            .Take(most)
+            .Select(c => Describe(c.First, c.Chance, c.Twins, seen, finder.ReachMm, underBlock))
+            .ToList();
+        return new(
+            noneChance > 0.5 ? [] : shown,
+            noneChance,
+            Sentence(noneChance > 0.5 ? [] : shown, noneChance, find)
+        );
     }
 
     private static string Sentence(List<TwinCandidate> shown, double none, Func<string, Board?> find)
     {
-        if (shown.Count == 0) return FormattableString.Invariant($"None is close: {none:0 %} that no board of the library is this one. Add holes, or survey it as a new board.");
+        if (shown.Count == 0)
+            return FormattableString.Invariant(
+                $"None is close: {none:0 %} that no board of the library is this one. Add holes, or survey it as a new board."
+            );
         var (first, board) = (shown[0], find(shown[0].BoardId)!);
         // what was not seen was not compared: only what was seen otherwise differs
         var under = first.DifferencesUnderBlock.Count(d => d.Code != "not-seen");
-        return FormattableString.Invariant($"{board.Maker} {board.Model} {board.Revision}, {Math.Min(first.Chance, 0.999):0.# %}: {first.Met} of {first.Seen} points meet within {first.RmsMm:0.00} mm rms; ") + (under == 0 ? "nothing seen differs under the block." : $"{under} {(under == 1 ? "difference" : "differences")} under the block.");
+        return FormattableString.Invariant(
+                $"{board.Maker} {board.Model} {board.Revision}, {Math.Min(first.Chance, 0.999):0.# %}: {first.Met} of {first.Seen} points meet within {first.RmsMm:0.00} mm rms; "
+            )
+            + (
+                under == 0
+                    ? "nothing seen differs under the block."
+                    : $"{under} {(under == 1 ? "difference" : "differences")} under the block."
+            );
     }
 
-    private static List<(string Id, Placement Pose, double Score)> Poses(PoseFinder finder, TwinIndex index, Constellation seen, double sigma)
+    private static List<(string Id, Placement Pose, double Score)> Poses(
+        PoseFinder finder,
+        TwinIndex index,
+        Constellation seen,
+        double sigma
+    )
     {
         var found = new List<(string, Placement, double)>();
         var known = new List<Placement>();
@@ -74,7 +132,8 @@ public static class TwinSearch
             Placement? pose = null;
             var score = double.NegativeInfinity;
             // boards of one family stand in one frame: a pose found on one usually holds for the next
-            foreach (var k in known) Try(k);
+            foreach (var k in known)
+                Try(k);
             var met = pose is { } p ? finder.Meet(p, x.Span, y.Span, hole.Span) : default;
             if (met.Holes + met.Parts < 0.4 * Math.Min(seen.Points.Count, x.Length) && searched < 40)
             {
@@ -82,21 +141,40 @@ public static class TwinSearch
                 if (finder.FromTriangles(x.Span, y.Span, hole.Span, scratch) is { } fresh)
                 {
                     Try(fresh);
-                    if (pose == fresh && known.Count < 8) known.Add(fresh);
+                    if (pose == fresh && known.Count < 8)
+                        known.Add(fresh);
                 }
             }
-            if (pose is { } best) found.Add((index.Ids[b], best, score));
+            if (pose is { } best)
+                found.Add((index.Ids[b], best, score));
             void Try(Placement candidate)
             {
                 var m = finder.Meet(candidate, x.Span, y.Span, hole.Span);
-                var s = Likelihood.Of(holes, m.Holes, x.Length - holes, m.Parts, m.Squares, sigma, seen.Points.Count, finder.AreaMm2);
-                if (m.Holes + m.Parts >= 3 && s > score) (pose, score) = (candidate, s);
+                var s = Likelihood.Of(
+                    holes,
+                    m.Holes,
+                    x.Length - holes,
+                    m.Parts,
+                    m.Squares,
+                    sigma,
+                    seen.Points.Count,
+                    finder.AreaMm2
+                );
+                if (m.Holes + m.Parts >= 3 && s > score)
+                    (pose, score) = (candidate, s);
             }
         }
         return found;
     }
 
-    private sealed record Judgement(Board Board, Constellation Points, Placement Pose, double Score, int Met, double RmsMm);
+    private sealed record Judgement(
+        Board Board,
+        Constellation Points,
+        Placement Pose,
+        double Score,
+        int Met,
+        double RmsMm
+    );
 
     private static Judgement Judge(Constellation seen, Board board, Placement pose, double sigma, double areaMm2)
     {
@@ -112,7 +190,16 @@ public static class TwinSearch
         }
         var squares = pairs.Sum(p => p.Mm * p.Mm);
         var holes = pairs.Count(p => kept[p.Kept].IsHole);
-        var score = Likelihood.Of(kept.Count(k => k.IsHole), holes, kept.Count(k => !k.IsHole), pairs.Count - holes, squares, spread, seen.Points.Count, areaMm2);
+        var score = Likelihood.Of(
+            kept.Count(k => k.IsHole),
+            holes,
+            kept.Count(k => !k.IsHole),
+            pairs.Count - holes,
+            squares,
+            spread,
+            seen.Points.Count,
+            areaMm2
+        );
         score += pairs.Sum(p => Attributes(seen.Points[p.Seen], kept[p.Kept]));
         return new(board, points, pose, score, pairs.Count, pairs.Count == 0 ? 0 : Math.Sqrt(squares / pairs.Count));
     }
@@ -121,42 +208,78 @@ public static class TwinSearch
     private static double Attributes(SeenPoint s, SeenPoint k)
     {
         double sum = 0;
-        if (s.DiameterMm is { } d && k.DiameterMm is { } e) sum += Close(d - e, 0.1);
-        if (s.HeightMm is { } h && k.HeightMm is { } g) sum += Close(h - g, 0.08);
-        if (s.Kind is { } a && k.Kind is { } b) sum += Math.Log(a == b ? 0.95 : 0.05);
+        if (s.DiameterMm is { } d && k.DiameterMm is { } e)
+            sum += Close(d - e, 0.1);
+        if (s.HeightMm is { } h && k.HeightMm is { } g)
+            sum += Close(h - g, 0.08);
+        if (s.Kind is { } a && k.Kind is { } b)
+            sum += Math.Log(a == b ? 0.95 : 0.05);
         return sum;
-        static double Close(double difference, double sigma) => Math.Log(0.95 * Math.Exp(-difference * difference / (2 * sigma * sigma)) + 0.01);
+        static double Close(double difference, double sigma) =>
+            Math.Log(0.95 * Math.Exp(-difference * difference / (2 * sigma * sigma)) + 0.01);
     }
 
     private static bool Same(Judgement a, Judgement b, Func<Board, IReadOnlyList<Polygon>> underBlock)
     {
         // the two poses tell how the boards' frames lie to each other
         var pairs = b.Points.Points.Select(p => (p.At, a.Pose.Apply(Inverse(b.Pose, p.At)))).ToList();
-        if (pairs.Count == 0) return false;
+        if (pairs.Count == 0)
+            return false;
         var pose = RigidFit.Of(pairs);
-        if (Math.Abs(pose.XMm) < 0.5 && Math.Abs(pose.YMm) < 0.5 && Math.Abs(pose.RotationDeg) < 0.5) pose = Placement.Identity;
-        var differences = Differences.Between(b.Points.Points, a.Points.Points, pose, pose == Placement.Identity ? 0.1 : 0.5, a.Board.Id);
+        if (Math.Abs(pose.XMm) < 0.5 && Math.Abs(pose.YMm) < 0.5 && Math.Abs(pose.RotationDeg) < 0.5)
+            pose = Placement.Identity;
+        var differences = Differences.Between(
+            b.Points.Points,
+            a.Points.Points,
+            pose,
+            pose == Placement.Identity ? 0.1 : 0.5,
+            a.Board.Id
+        );
         return !differences.Any(d => Matters(d.At, a.Board, underBlock));
     }
 
-    private static Point2 Inverse(Placement pose, Point2 p) => (p - new Point2(pose.XMm, pose.YMm)).Turned(-pose.Radians);
+    private static Point2 Inverse(Placement pose, Point2 p) =>
+        (p - new Point2(pose.XMm, pose.YMm)).Turned(-pose.Radians);
 
-    private static TwinCandidate Describe(Judgement j, double chance, List<string> twins, Constellation seen, double reachMm, Func<Board, IReadOnlyList<Polygon>> underBlock)
+    private static TwinCandidate Describe(
+        Judgement j,
+        double chance,
+        List<string> twins,
+        Constellation seen,
+        double reachMm,
+        Func<Board, IReadOnlyList<Polygon>> underBlock
+    )
     {
-        var all = Differences.Between(seen.Points, j.Points.Points, j.Pose, reachMm, $"{j.Board.Model} {j.Board.Revision}");
+        var all = Differences.Between(
+            seen.Points,
+            j.Points.Points,
+            j.Pose,
+            reachMm,
+            $"{j.Board.Model} {j.Board.Revision}"
+        );
         var under = all.Where(d => Matters(d.At, j.Board, underBlock)).ToList();
         return new(j.Board.Id, chance, j.Pose, under, [.. all.Except(under)], twins, j.Met, seen.Points.Count, j.RmsMm);
     }
 
-    private static bool Matters(Point2 at, Board board, Func<Board, IReadOnlyList<Polygon>> underBlock) => underBlock(board).Any(a => a.Contains(at));
+    private static bool Matters(Point2 at, Board board, Func<Board, IReadOnlyList<Polygon>> underBlock) =>
+        underBlock(board).Any(a => a.Contains(at));
 
     /// <summary>Areas that matter, looked up once a board: as given, or the hull of its holes and cooled parts.</summary>
     private static Func<Board, IReadOnlyList<Polygon>> Areas(Func<Board, IReadOnlyList<Polygon>> given)
     {
         var known = new Dictionary<string, IReadOnlyList<Polygon>>();
-        return board => known.TryGetValue(board.Id, out var a) ? a : known[board.Id] = given(board) is { Count: > 0 } areas ? areas : Hull(board);
+        return board =>
+            known.TryGetValue(board.Id, out var a)
+                ? a
+                : known[board.Id] = given(board) is { Count: > 0 } areas ? areas : Hull(board);
     }
 
     private static IReadOnlyList<Polygon> Hull(Board board) =>
-        ConvexHull.Of([.. board.Holes.Where(h => h.Role != HoleRole.Bracket).Select(h => h.At), .. board.Parts.Where(p => p.Cool != Cooling.No).SelectMany(p => p.Corners())]) is { } hull ? [hull] : [];
+        ConvexHull.Of([
+            .. board.Holes.Where(h => h.Role != HoleRole.Bracket).Select(h => h.At),
+            .. board.Parts.Where(p => p.Cool != Cooling.No).SelectMany(p => p.Corners()),
+        ])
+            is { } hull
+            ? [hull]
+            : [];
 }

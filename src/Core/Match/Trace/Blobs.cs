@@ -3,8 +3,16 @@ namespace FaithfulBracket.Core.Match.Trace;
 /// <summary>A connected patch of dark pixels with its moments.</summary>
 internal sealed class Blob
 {
-    public int MinX = int.MaxValue, MinY = int.MaxValue, MaxX = -1, MaxY = -1;
-    public double Area, SumX, SumY, SumXX, SumXY, SumYY;
+    public int MinX = int.MaxValue,
+        MinY = int.MaxValue,
+        MaxX = -1,
+        MaxY = -1;
+    public double Area,
+        SumX,
+        SumY,
+        SumXX,
+        SumXY,
+        SumYY;
 
     public int Width => MaxX - MinX + 1;
     public int Height => MaxY - MinY + 1;
@@ -13,12 +21,21 @@ internal sealed class Blob
 
     public void Add(int x, int y)
     {
-        MinX = Math.Min(MinX, x); MinY = Math.Min(MinY, y); MaxX = Math.Max(MaxX, x); MaxY = Math.Max(MaxY, y);
-        Area++; SumX += x; SumY += y; SumXX += (double)x * x; SumXY += (double)x * y; SumYY += (double)y * y;
+        MinX = Math.Min(MinX, x);
+        MinY = Math.Min(MinY, y);
+        MaxX = Math.Max(MaxX, x);
+        MaxY = Math.Max(MaxY, y);
+        Area++;
+        SumX += x;
+        SumY += y;
+        SumXX += (double)x * x;
+        SumXY += (double)x * y;
+        SumYY += (double)y * y;
     }
 
     /// <summary>Second moments about the centre, px².</summary>
-    public (double XX, double XY, double YY) Moments => (SumXX / Area - X * X, SumXY / Area - X * Y, SumYY / Area - Y * Y);
+    public (double XX, double XY, double YY) Moments =>
+        (SumXX / Area - X * X, SumXY / Area - X * Y, SumYY / Area - Y * Y);
 }
 
 /// <summary>Connected patches, eight neighbours, by flood fill.</summary>
@@ -32,28 +49,34 @@ internal static class Blobs
         var list = new List<Blob>();
         for (var start = 0; start < dark.Length; start++)
         {
-            if (!dark[start] || seen[start]) continue;
+            if (!dark[start] || seen[start])
+                continue;
             var blob = new Blob();
             stack.Push(start);
             seen[start] = true;
             while (stack.TryPop(out var i))
             {
-                int x = i % width, y = i / width;
+                int x = i % width,
+                    y = i / width;
                 blob.Add(x, y);
                 for (var dy = -1; dy <= 1; dy++)
                 {
                     for (var dx = -1; dx <= 1; dx++)
                     {
-                        int nx = x + dx, ny = y + dy;
-                        if (nx < 0 || ny < 0 || nx >= width || ny >= height) continue;
+                        int nx = x + dx,
+                            ny = y + dy;
+                        if (nx < 0 || ny < 0 || nx >= width || ny >= height)
+                            continue;
                         var j = ny * width + nx;
-                        if (!dark[j] || seen[j]) continue;
+                        if (!dark[j] || seen[j])
+                            continue;
                         seen[j] = true;
                         stack.Push(j);
                     }
                 }
             }
-            if (blob.Area >= least && blob.Area <= most) list.Add(blob);
+            if (blob.Area >= least && blob.Area <= most)
+                list.Add(blob);
         }
         return list;
     }

@@ -12,11 +12,17 @@ internal static class Homography
     }
 
     public static double[] Inverse(ReadOnlySpan<double> h) =>
-    [
-        h[4] * h[8] - h[5] * h[7], h[2] * h[7] - h[1] * h[8], h[1] * h[5] - h[2] * h[4],
-        h[5] * h[6] - h[3] * h[8], h[0] * h[8] - h[2] * h[6], h[2] * h[3] - h[0] * h[5],
-        h[3] * h[7] - h[4] * h[6], h[1] * h[6] - h[0] * h[7], h[0] * h[4] - h[1] * h[3],
-    ];
+        [
+            h[4] * h[8] - h[5] * h[7],
+            h[2] * h[7] - h[1] * h[8],
+            h[1] * h[5] - h[2] * h[4],
+            h[5] * h[6] - h[3] * h[8],
+            h[0] * h[8] - h[2] * h[6],
+            h[2] * h[3] - h[0] * h[5],
+            h[3] * h[7] - h[4] * h[6],
+            h[1] * h[6] - h[0] * h[7],
+            h[0] * h[4] - h[1] * h[3],
+        ];
 
     /// <summary>Normalised direct linear transform (Hartley and Zisserman 2004, algorithm 4.2).</summary>
     /// <param name="from">At least four, no three of the first four in one line.</param>
@@ -28,19 +34,26 @@ internal static class Homography
         {
             var p = (from[i] - a.Centre) * a.Scale;
             var q = (to[i] - b.Centre) * b.Scale;
-            ReadOnlySpan<double> r1 = [0, 0, 0, -p.X, -p.Y, -1, q.Y * p.X, q.Y * p.Y, q.Y], r2 = [p.X, p.Y, 1, 0, 0, 0, -q.X * p.X, -q.X * p.Y, -q.X];
-            for (var r = 0; r < 9; r++) for (var c = 0; c < 9; c++) m[r, c] += r1[r] * r1[c] + r2[r] * r2[c];
+            ReadOnlySpan<double> r1 = [0, 0, 0, -p.X, -p.Y, -1, q.Y * p.X, q.Y * p.Y, q.Y],
+                r2 = [p.X, p.Y, 1, 0, 0, 0, -q.X * p.X, -q.X * p.Y, -q.X];
+            for (var r = 0; r < 9; r++)
+            for (var c = 0; c < 9; c++)
+                m[r, c] += r1[r] * r1[c] + r2[r] * r2[c];
         }
         var n = DenseSolve.LeastEigenvector(m);
         // undo: B⁻¹ · N · A
-        double[] back = [1 / b.Scale, 0, b.Centre.X, 0, 1 / b.Scale, b.Centre.Y, 0, 0, 1], forth = [a.Scale, 0, -a.Scale * a.Centre.X, 0, a.Scale, -a.Scale * a.Centre.Y, 0, 0, 1];
+        double[] back = [1 / b.Scale, 0, b.Centre.X, 0, 1 / b.Scale, b.Centre.Y, 0, 0, 1],
+            forth = [a.Scale, 0, -a.Scale * a.Centre.X, 0, a.Scale, -a.Scale * a.Centre.Y, 0, 0, 1];
         return Product(Product(back, n), forth);
     }
 
     public static double[] Product(ReadOnlySpan<double> a, ReadOnlySpan<double> b)
     {
         var c = new double[9];
-        for (var i = 0; i < 3; i++) for (var j = 0; j < 3; j++) for (var k = 0; k < 3; k++) c[3 * i + j] += a[3 * i + k] * b[3 * k + j];
+        for (var i = 0; i < 3; i++)
+        for (var j = 0; j < 3; j++)
+        for (var k = 0; k < 3; k++)
+            c[3 * i + j] += a[3 * i + k] * b[3 * k + j];
         return c;
     }
 

@@ -12,9 +12,16 @@ public sealed record SheetMark(int Id, double XMm, double YMm, byte Code);
 /// </summary>
 public static class TargetSheet
 {
-    public const double WidthMm = 210, DepthMm = 148;
+    public const double WidthMm = 210,
+        DepthMm = 148;
+
     /// <summary>Radii of a mark, mm.</summary>
-    public const double RingOuterMm = 7, RingInnerMm = 5.6, SectorOuterMm = 4.8, SectorInnerMm = 2.9, DotMm = 1.6;
+    public const double RingOuterMm = 7,
+        RingInnerMm = 5.6,
+        SectorOuterMm = 4.8,
+        SectorInnerMm = 2.9,
+        DotMm = 1.6;
+
     /// <summary>Length of the bar that checks the print, mm.</summary>
     public const double BarMm = 50;
 
@@ -22,7 +29,8 @@ public static class TargetSheet
 
     private static List<SheetMark> Make()
     {
-        double[] xs = [14, 74, 136, 196], ys = [14, 74, 134];
+        double[] xs = [14, 74, 136, 196],
+            ys = [14, 74, 134];
         var codes = Codes();
         return [.. ys.SelectMany((y, j) => xs.Select((x, i) => new SheetMark(4 * j + i + 1, x, y, codes[4 * j + i])))];
     }
@@ -34,13 +42,15 @@ public static class TargetSheet
         for (var code = 0; code < 256; code++)
         {
             var dark = System.Numerics.BitOperations.PopCount((uint)code);
-            if (dark is < 3 or > 5 || Canonical((byte)code) != code || Turns((byte)code).Distinct().Count() < 8) continue;
+            if (dark is < 3 or > 5 || Canonical((byte)code) != code || Turns((byte)code).Distinct().Count() < 8)
+                continue;
             codes.Add((byte)code);
         }
         return codes;
     }
 
-    private static IEnumerable<byte> Turns(byte code) => Enumerable.Range(0, 8).Select(k => (byte)(code >> k | code << (8 - k)));
+    private static IEnumerable<byte> Turns(byte code) =>
+        Enumerable.Range(0, 8).Select(k => (byte)(code >> k | code << (8 - k)));
 
     /// <summary>The least of a code's turns, the same however the picture is turned.</summary>
     public static byte Canonical(byte code) => Turns(code).Min();
@@ -53,10 +63,15 @@ public static class TargetSheet
     {
         foreach (var m in Marks)
         {
-            double dx = p.X - m.XMm, dy = p.Y - m.YMm, r = Math.Sqrt(dx * dx + dy * dy);
-            if (r > RingOuterMm) continue;
-            if (r >= RingInnerMm || r <= DotMm) return true;
-            if (r is < SectorInnerMm or > SectorOuterMm) return false;
+            double dx = p.X - m.XMm,
+                dy = p.Y - m.YMm,
+                r = Math.Sqrt(dx * dx + dy * dy);
+            if (r > RingOuterMm)
+                continue;
+            if (r >= RingInnerMm || r <= DotMm)
+                return true;
+            if (r is < SectorInnerMm or > SectorOuterMm)
+                return false;
             var sector = (int)Math.Floor((Math.Atan2(dy, dx) + 2 * Math.PI) % (2 * Math.PI) / (Math.PI / 4));
             return (m.Code >> Math.Min(7, sector) & 1) == 1;
         }

@@ -8,21 +8,58 @@ public sealed record BegunCutting(CutPlan Plan, IReadOnlyList<int> PutAway)
     /// The plan as begun, and sheets more for pieces it does not hold: pads changed since, so their pieces have to be cut anew.
     /// </summary>
     /// <param name="stock">As it lies in the drawer now; sheets under the knife are taken off it unless they were put away.</param>
-    public CutPlan Continue(IReadOnlyList<CutPiece> pieces, IReadOnlyList<CutStock> stock, CancellationToken cancel = default)
+    public CutPlan Continue(
+        IReadOnlyList<CutPiece> pieces,
+        IReadOnlyList<CutStock> stock,
+        CancellationToken cancel = default
+    )
     {
-        var cut = Plan.Sheets.SelectMany(s => s.Placements.Select(p => (p.PieceId, Short: Math.Min(p.WidthMm, p.DepthMm), Long: Math.Max(p.WidthMm, p.DepthMm), s.ThicknessMm, s.Material))).ToList();
-        var missing = pieces.Where(p =>
-        {
-            var at = cut.FindIndex(c => c.PieceId == p.Id && Math.Abs(c.Short - Math.Min(p.WidthMm, p.DepthMm)) < CutPlanner.Epsilon && Math.Abs(c.Long - Math.Max(p.WidthMm, p.DepthMm)) < CutPlanner.Epsilon
-                && (c.ThicknessMm is not { } t || Math.Abs(t - p.ThicknessMm) < CutPlanner.Epsilon) && (c.Material is null || p.Material is null || c.Material == p.Material));
-            if (at >= 0) cut.RemoveAt(at);
-            return at < 0;
-        }).ToList();
-        if (missing.Count == 0) return Plan;
-        var underTheKnife = Plan.Sheets.Where((_, i) => !PutAway.Contains(i + 1)).GroupBy(s => s.StockId).ToDictionary(g => g.Key, g => g.Count());
-        var more = CutPlanner.Plan(missing, [.. stock.Select(s => underTheKnife.TryGetValue(s.Id, out var n) ? s with { Count = Math.Max(0, s.Count - n) } : s)], cancel: cancel);
+        var cut = Plan
+            .Sheets.SelectMany(s =>
+                s.Placements.Select(p =>
+                    (
+                        p.PieceId,
+                        Short: Math.Min(p.WidthMm, p.DepthMm),
+                        Long: Math.Max(p.WidthMm, p.DepthMm),
+                        s.ThicknessMm,
+                        s.Material
+                    )
+                )
+            )
+            .ToList();
+        var missing = pieces
+            .Where(p =>
+            {
+                var at = cut.FindIndex(c =>
+                    c.PieceId == p.Id
+                    && Math.Abs(c.Short - Math.Min(p.WidthMm, p.DepthMm)) < CutPlanner.Epsilon
+                    && Math.Abs(c.Long - Math.Max(p.WidthMm, p.DepthMm)) < CutPlanner.Epsilon
+                    && (c.ThicknessMm is not { } t || Math.Abs(t - p.ThicknessMm) < CutPlanner.Epsilon)
+                    && (c.Material is null || p.Material is null || c.Material == p.Material)
+                );
+                if (at >= 0)
+                    cut.RemoveAt(at);
+                return at < 0;
+            })
+            .ToList();
+        if (missing.Count == 0)
+            return Plan;
+        var underTheKnife = Plan
+            .Sheets.Where((_, i) => !PutAway.Contains(i + 1))
+            .GroupBy(s => s.StockId)
+            .ToDictionary(g => g.Key, g => g.Count());
+        var more = CutPlanner.Plan(
+            missing,
+            [
+                .. stock.Select(s =>
+                    underTheKnife.TryGetValue(s.Id, out var n) ? s with { Count = Math.Max(0, s.Count - n) } : s
+                ),
+            ],
+            cancel: cancel
+        );
         List<CutSheet> sheets = [.. Plan.Sheets, .. more.Sheets];
-        double placed = sheets.Sum(s => s.Placements.Sum(p => p.WidthMm * p.DepthMm)), used = sheets.Sum(s => s.WidthMm * s.DepthMm);
+        double placed = sheets.Sum(s => s.Placements.Sum(p => p.WidthMm * p.DepthMm)),
+            used = sheets.Sum(s => s.WidthMm * s.DepthMm);
         return new(sheets, more.Unplaced, sheets.Count(s => !s.Offcut), used > 0 ? Math.Max(0, 1 - placed / used) : 0);
     }
 }
@@ -33,5 +70,6 @@ public static class Leftovers
     /// <summary>Narrower rests are thrown away, mm.</summary>
     public const double LeastSideMm = 8;
 
-    public static IReadOnlyList<Leftover> WorthKeeping(CutSheet sheet) => [.. sheet.Leftovers.Where(l => l.WidthMm >= LeastSideMm && l.DepthMm >= LeastSideMm)];
+    public static IReadOnlyList<Leftover> WorthKeeping(CutSheet sheet) =>
+        [.. sheet.Leftovers.Where(l => l.WidthMm >= LeastSideMm && l.DepthMm >= LeastSideMm)];
 }

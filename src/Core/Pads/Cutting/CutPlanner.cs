@@ -14,7 +14,13 @@ public static class CutPlanner
     private const int PerfectTries = 4;
     private const int MostPerfectPieces = 24;
 
-    public static CutPlan Plan(IReadOnlyList<CutPiece> pieces, IReadOnlyList<CutStock> stock, ulong seed = 1, int passes = DefaultPasses, CancellationToken cancel = default)
+    public static CutPlan Plan(
+        IReadOnlyList<CutPiece> pieces,
+        IReadOnlyList<CutStock> stock,
+        ulong seed = 1,
+        int passes = DefaultPasses,
+        CancellationToken cancel = default
+    )
     {
         var sheets = new List<CutSheet>();
         var unplaced = new List<UnplacedPiece>();
@@ -22,14 +28,32 @@ public static class CutPlanner
         foreach (var group in pieces.GroupBy(p => (p.ThicknessMm, p.Material)).OrderBy(g => g.Key.Material is null))
         {
             var (thickness, material) = group.Key;
-            var usable = Enumerable.Range(0, stock.Count)
-                .Where(i => Math.Abs(stock[i].ThicknessMm - thickness) < Epsilon && (material is null || stock[i].Material is null || stock[i].Material == material))
-                .OrderByDescending(i => stock[i].Offcut).ThenBy(i => stock[i].WidthMm * stock[i].DepthMm).ToList();
+            var usable = Enumerable
+                .Range(0, stock.Count)
+                .Where(i =>
+                    Math.Abs(stock[i].ThicknessMm - thickness) < Epsilon
+                    && (material is null || stock[i].Material is null || stock[i].Material == material)
+                )
+                .OrderByDescending(i => stock[i].Offcut)
+                .ThenBy(i => stock[i].WidthMm * stock[i].DepthMm)
+                .ToList();
             var items = group.SelectMany(p => Enumerable.Repeat(p, p.Count)).ToList();
-            var result = new Group(items, Expand(usable, stock, left, items.Count), stock, seed, passes, cancel).Solve();
-            foreach (var s in result.Opened) left[s.Stock]--;
+            var result = new Group(
+                items,
+                Expand(usable, stock, left, items.Count),
+                stock,
+                seed,
+                passes,
+                cancel
+            ).Solve();
+            foreach (var s in result.Opened)
+                left[s.Stock]--;
             sheets.AddRange(result.Opened.Select(s => Describe(s.Root, stock[s.Stock], items)));
-            unplaced.AddRange(result.Unplaced.GroupBy(i => items[i].Id).Select(g => new UnplacedPiece(g.Key, WhyNot(items[g.First()], usable, stock, g.Count()))));
+            unplaced.AddRange(
+                result
+                    .Unplaced.GroupBy(i => items[i].Id)
+                    .Select(g => new UnplacedPiece(g.Key, WhyNot(items[g.First()], usable, stock, g.Count())))
+            );
         }
         var placed = sheets.Sum(s => s.Placements.Sum(p => p.WidthMm * p.DepthMm));
         var used = sheets.Sum(s => s.WidthMm * s.DepthMm);
@@ -41,13 +65,20 @@ public static class CutPlanner
 
     private static string WhyNot(CutPiece piece, List<int> usable, IReadOnlyList<CutStock> stock, int count)
     {
-        var what = FormattableString.Invariant($"{piece.ThicknessMm:0.0#} mm{(piece.Material is null ? "" : " " + piece.Material)}");
-        if (usable.Count == 0) return $"No {what} is in stock.";
-        var largest = usable.Any(i => piece.WidthMm <= stock[i].WidthMm + Epsilon && piece.DepthMm <= stock[i].DepthMm + Epsilon
-            || piece.DepthMm <= stock[i].WidthMm + Epsilon && piece.WidthMm <= stock[i].DepthMm + Epsilon);
+        var what = FormattableString.Invariant(
+            $"{piece.ThicknessMm:0.0#} mm{(piece.Material is null ? "" : " " + piece.Material)}"
+        );
+        if (usable.Count == 0)
+            return $"No {what} is in stock.";
+        var largest = usable.Any(i =>
+            piece.WidthMm <= stock[i].WidthMm + Epsilon && piece.DepthMm <= stock[i].DepthMm + Epsilon
+            || piece.DepthMm <= stock[i].WidthMm + Epsilon && piece.WidthMm <= stock[i].DepthMm + Epsilon
+        );
         return largest
             ? $"The {what} in stock is used up: {count} of this piece left over."
-            : FormattableString.Invariant($"No {what} sheet is large enough for {piece.WidthMm:0.##} × {piece.DepthMm:0.##} mm.");
+            : FormattableString.Invariant(
+                $"No {what} sheet is large enough for {piece.WidthMm:0.##} × {piece.DepthMm:0.##} mm."
+            );
     }
 
     private static CutSheet Describe(CutNode root, CutStock stock, List<CutPiece> items)
@@ -60,8 +91,13 @@ public static class CutPlanner
             var r = n.Rect;
             if (n.First is not null)
             {
-                cuts.Add(n.Axis == 'x' ? new(cuts.Count + 1, 'x', n.At, r.Y, r.Y + r.H) : new(cuts.Count + 1, 'y', n.At, r.X, r.X + r.W));
-                Walk(n.First); Walk(n.Second!);
+                cuts.Add(
+                    n.Axis == 'x'
+                        ? new(cuts.Count + 1, 'x', n.At, r.Y, r.Y + r.H)
+                        : new(cuts.Count + 1, 'y', n.At, r.X, r.X + r.W)
+                );
+                Walk(n.First);
+                Walk(n.Second!);
             }
             else if (n.Piece >= 0)
             {
@@ -70,14 +106,26 @@ public static class CutPlanner
                 var (w, d) = n.Rotated ? (p.DepthMm, p.WidthMm) : (p.WidthMm, p.DepthMm);
                 placements.Add(new(p.Id, r.X, r.Y, w, d, n.Rotated));
             }
-            else leftovers.Add(new(r.X, r.Y, r.W, r.H));
+            else
+                leftovers.Add(new(r.X, r.Y, r.W, r.H));
         }
         Walk(root);
-        return new(stock.Id, stock.Offcut, stock.WidthMm, stock.DepthMm, placements, cuts, leftovers) { ThicknessMm = stock.ThicknessMm, Material = stock.Material };
+        return new(stock.Id, stock.Offcut, stock.WidthMm, stock.DepthMm, placements, cuts, leftovers)
+        {
+            ThicknessMm = stock.ThicknessMm,
+            Material = stock.Material,
+        };
     }
 
     /// <summary>Pieces of one thickness and material against the sheets that serve them.</summary>
-    private sealed class Group(List<CutPiece> items, List<int> bins, IReadOnlyList<CutStock> stock, ulong seed, int passes, CancellationToken cancel)
+    private sealed class Group(
+        List<CutPiece> items,
+        List<int> bins,
+        IReadOnlyList<CutStock> stock,
+        ulong seed,
+        int passes,
+        CancellationToken cancel
+    )
     {
         private readonly (double W, double H)[] _pieces = [.. items.Select(p => (p.WidthMm, p.DepthMm))];
         private readonly (double W, double H)[] _bins = [.. bins.Select(b => (stock[b].WidthMm, stock[b].DepthMm))];
@@ -86,16 +134,25 @@ public static class CutPlanner
 
         public Result Solve()
         {
-            if (Perfect() is { } perfect) return perfect;
+            if (Perfect() is { } perfect)
+                return perfect;
             var draws = new Match.NormalDraws(seed);
             Result? best = null;
             (int, int, double, int) bestScore = default;
             for (var pass = 0; pass < passes; pass++)
             {
-                if ((pass & 15) == 0) cancel.ThrowIfCancellationRequested();
-                var (opened, unplaced) = GreedyFill.Run(_pieces, Order(pass, draws), _bins, (FreeChoice)(pass % 3), (SplitRule)(pass / 3 % 3));
+                if ((pass & 15) == 0)
+                    cancel.ThrowIfCancellationRequested();
+                var (opened, unplaced) = GreedyFill.Run(
+                    _pieces,
+                    Order(pass, draws),
+                    _bins,
+                    (FreeChoice)(pass % 3),
+                    (SplitRule)(pass / 3 % 3)
+                );
                 var score = Score(opened, unplaced);
-                if (best is not null && score.CompareTo(bestScore) >= 0) continue;
+                if (best is not null && score.CompareTo(bestScore) >= 0)
+                    continue;
                 best = new([.. opened.Select(o => (bins[o.Sheet], o.Root))], unplaced);
                 bestScore = score;
             }
@@ -104,15 +161,20 @@ public static class CutPlanner
 
         private Result? Perfect()
         {
-            if (_pieces.Length > MostPerfectPieces) return null;
+            if (_pieces.Length > MostPerfectPieces)
+                return null;
             var area = _pieces.Sum(p => p.W * p.H);
             for (var b = 0; b < _bins.Length; b++)
             {
-                if (b > 0 && bins[b] == bins[b - 1] || Math.Abs(_bins[b].W * _bins[b].H - area) > 1e-6 * area) continue;
+                if (b > 0 && bins[b] == bins[b - 1] || Math.Abs(_bins[b].W * _bins[b].H - area) > 1e-6 * area)
+                    continue;
                 for (var attempt = 0; attempt < PerfectTries; attempt++)
                 {
                     cancel.ThrowIfCancellationRequested();
-                    if (new PerfectFill(_bins[b].W, _bins[b].H, PerfectBudget, seed + (ulong)attempt).Solve(_pieces) is { } root)
+                    if (
+                        new PerfectFill(_bins[b].W, _bins[b].H, PerfectBudget, seed + (ulong)attempt).Solve(_pieces) is
+                        { } root
+                    )
                         return new([(bins[b], root)], []);
                 }
             }
@@ -126,10 +188,23 @@ public static class CutPlanner
             double Rank(int i)
             {
                 var (w, h) = _pieces[i];
-                var size = key switch { 0 => w * h, 1 => Math.Pow(Math.Max(w, h), 2), 2 => Math.Pow(Math.Min(w, h), 2), _ => Math.Pow((w + h) / 2, 2) };
+                var size = key switch
+                {
+                    0 => w * h,
+                    1 => Math.Pow(Math.Max(w, h), 2),
+                    2 => Math.Pow(Math.Min(w, h), 2),
+                    _ => Math.Pow((w + h) / 2, 2),
+                };
                 return size * (noise == 0 ? 1 : 1 + noise * draws.Next());
             }
-            return [.. Enumerable.Range(0, _pieces.Length).Select(i => (i, Rank(i))).OrderByDescending(x => x.Item2).Select(x => x.i)];
+            return
+            [
+                .. Enumerable
+                    .Range(0, _pieces.Length)
+                    .Select(i => (i, Rank(i)))
+                    .OrderByDescending(x => x.Item2)
+                    .Select(x => x.i),
+            ];
         }
 
         private (int, int, double, int) Score(List<(int Sheet, CutNode Root)> opened, List<int> unplaced)
@@ -138,11 +213,18 @@ public static class CutPlanner
             int cuts = 0;
             void Walk(CutNode n)
             {
-                if (n.First is null) { if (n.Piece < 0) largest = Math.Max(largest, n.Rect.Area); return; }
+                if (n.First is null)
+                {
+                    if (n.Piece < 0)
+                        largest = Math.Max(largest, n.Rect.Area);
+                    return;
+                }
                 cuts++;
-                Walk(n.First); Walk(n.Second!);
+                Walk(n.First);
+                Walk(n.Second!);
             }
-            foreach (var (_, root) in opened) Walk(root);
+            foreach (var (_, root) in opened)
+                Walk(root);
             return (unplaced.Count, opened.Count(o => !stock[bins[o.Sheet]].Offcut), -largest, cuts);
         }
     }

@@ -1,8 +1,18 @@
 namespace FaithfulBracket.Core.Pads.Cutting;
 
-internal enum FreeChoice { BestArea, BestShortSide, BestLongSide }
+internal enum FreeChoice
+{
+    BestArea,
+    BestShortSide,
+    BestLongSide,
+}
 
-internal enum SplitRule { ShorterLeftover, LongerLeftover, LargerRest }
+internal enum SplitRule
+{
+    ShorterLeftover,
+    LongerLeftover,
+    LargerRest,
+}
 
 /// <summary>One pass of guillotine best fit over an order of pieces; sheets are opened as they are needed, offcuts first.</summary>
 internal static class GreedyFill
@@ -10,7 +20,12 @@ internal static class GreedyFill
     /// <param name="order">Indices into <paramref name="pieces"/>.</param>
     /// <returns>A tree per opened sheet, and the pieces that found no place.</returns>
     public static (List<(int Sheet, CutNode Root)> Opened, List<int> Unplaced) Run(
-        IReadOnlyList<(double W, double H)> pieces, IReadOnlyList<int> order, IReadOnlyList<(double W, double H)> sheets, FreeChoice choice, SplitRule split)
+        IReadOnlyList<(double W, double H)> pieces,
+        IReadOnlyList<int> order,
+        IReadOnlyList<(double W, double H)> sheets,
+        FreeChoice choice,
+        SplitRule split
+    )
     {
         var opened = new List<(int, CutNode)>();
         var free = new List<CutNode>();
@@ -22,8 +37,14 @@ internal static class GreedyFill
             var at = Best(free, w, h, choice, out var turned);
             if (at < 0)
             {
-                var sheet = closed.FindIndex(s => Holds(sheets[s].W, sheets[s].H, w, h) || Holds(sheets[s].W, sheets[s].H, h, w));
-                if (sheet < 0) { unplaced.Add(i); continue; }
+                var sheet = closed.FindIndex(s =>
+                    Holds(sheets[s].W, sheets[s].H, w, h) || Holds(sheets[s].W, sheets[s].H, h, w)
+                );
+                if (sheet < 0)
+                {
+                    unplaced.Add(i);
+                    continue;
+                }
                 var root = new CutNode(new(0, 0, sheets[closed[sheet]].W, sheets[closed[sheet]].H));
                 opened.Add((closed[sheet], root));
                 closed.RemoveAt(sheet);
@@ -38,7 +59,8 @@ internal static class GreedyFill
         return (opened, unplaced);
     }
 
-    private static bool Holds(double haveW, double haveH, double w, double h) => w <= haveW + CutPlanner.Epsilon && h <= haveH + CutPlanner.Epsilon;
+    private static bool Holds(double haveW, double haveH, double w, double h) =>
+        w <= haveW + CutPlanner.Epsilon && h <= haveH + CutPlanner.Epsilon;
 
     private static int Best(List<CutNode> free, double w, double h, FreeChoice choice, out bool turned)
     {
@@ -51,8 +73,10 @@ internal static class GreedyFill
             for (var t = 0; t < 2; t++)
             {
                 var (pw, ph) = t == 1 ? (h, w) : (w, h);
-                if (!Holds(r.W, r.H, pw, ph)) continue;
-                double dx = r.W - pw, dy = r.H - ph;
+                if (!Holds(r.W, r.H, pw, ph))
+                    continue;
+                double dx = r.W - pw,
+                    dy = r.H - ph;
                 var score = choice switch
                 {
                     FreeChoice.BestArea => r.Area - pw * ph,
@@ -60,8 +84,10 @@ internal static class GreedyFill
                     _ => Math.Max(dx, dy),
                 };
                 // a side that fits exactly saves a cut and leaves no sliver
-                if (dx <= CutPlanner.Epsilon || dy <= CutPlanner.Epsilon) score -= 0.5 * Math.Sqrt(r.Area);
-                if (score < least) (best, least, turned) = (k, score, t == 1);
+                if (dx <= CutPlanner.Epsilon || dy <= CutPlanner.Epsilon)
+                    score -= 0.5 * Math.Sqrt(r.Area);
+                if (score < least)
+                    (best, least, turned) = (k, score, t == 1);
             }
         }
         return best;
@@ -69,7 +95,8 @@ internal static class GreedyFill
 
     private static char FirstAxis(Rect r, double w, double h, SplitRule split)
     {
-        double dx = r.W - w, dy = r.H - h;
+        double dx = r.W - w,
+            dy = r.H - h;
         return split switch
         {
             SplitRule.ShorterLeftover => dx < dy ? 'y' : 'x',

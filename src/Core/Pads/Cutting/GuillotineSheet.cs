@@ -21,9 +21,16 @@ internal sealed class CutNode(Rect rect)
     public void CutAt(char axis, double at)
     {
         (Axis, At) = (axis, at);
-        (First, Second) = axis == 'x'
-            ? (new CutNode(Rect with { W = at - Rect.X }), new CutNode(new(at, Rect.Y, Rect.X + Rect.W - at, Rect.H)))
-            : (new CutNode(Rect with { H = at - Rect.Y }), new CutNode(new(Rect.X, at, Rect.W, Rect.Y + Rect.H - at)));
+        (First, Second) =
+            axis == 'x'
+                ? (
+                    new CutNode(Rect with { W = at - Rect.X }),
+                    new CutNode(new(at, Rect.Y, Rect.X + Rect.W - at, Rect.H))
+                )
+                : (
+                    new CutNode(Rect with { H = at - Rect.Y }),
+                    new CutNode(new(Rect.X, at, Rect.W, Rect.Y + Rect.H - at))
+                );
     }
 
     /// <summary>Lays a piece in the lower left corner; the cut across the sheet comes first along <paramref name="firstAxis"/>.</summary>
@@ -34,7 +41,8 @@ internal sealed class CutNode(Rect rect)
         foreach (var axis in firstAxis == 'x' ? "xy" : "yx")
         {
             var (size, have, from) = axis == 'x' ? (w, node.Rect.W, node.Rect.X) : (h, node.Rect.H, node.Rect.Y);
-            if (have - size <= CutPlanner.Epsilon) continue;
+            if (have - size <= CutPlanner.Epsilon)
+                continue;
             node.CutAt(axis, from + size);
             free.Add(node.Second!);
             node = node.First!;

@@ -18,7 +18,8 @@ public abstract class Contact(IReadOnlyList<QuadraturePoint> points)
 
 /// <summary>Paste over a die: P = τy·(c/h)^(1/m), locally.</summary>
 /// <param name="offsetMm">Film thickness minus plate height: land step − part height.</param>
-public sealed class PasteFilm(IReadOnlyList<QuadraturePoint> points, double offsetMm, PasteMaterial paste) : Contact(points)
+public sealed class PasteFilm(IReadOnlyList<QuadraturePoint> points, double offsetMm, PasteMaterial paste)
+    : Contact(points)
 {
     private readonly double _power = 1 / paste.M;
 
@@ -35,7 +36,12 @@ public sealed class PasteFilm(IReadOnlyList<QuadraturePoint> points, double offs
 }
 
 /// <summary>A pad squeezed between part and land.</summary>
-public sealed class SqueezedPad(IReadOnlyList<QuadraturePoint> points, double offsetMm, double thicknessMm, CompressionCurve curve) : Contact(points)
+public sealed class SqueezedPad(
+    IReadOnlyList<QuadraturePoint> points,
+    double offsetMm,
+    double thicknessMm,
+    CompressionCurve curve
+) : Contact(points)
 {
     public double Squash(double heightMm) => (thicknessMm - heightMm - offsetMm) / thicknessMm;
 
@@ -49,7 +55,8 @@ public sealed class SqueezedPad(IReadOnlyList<QuadraturePoint> points, double of
 /// <summary>A spring screw: F = k·max(0, travel + rise), rise measured from home.</summary>
 /// <param name="homeMm">Plate height at zero bond line.</param>
 /// <param name="travelMm">Compression at home, less what the screw still has to turn in.</param>
-public sealed class SpringScrew(Point2 at, double homeMm, double rateNPerMm, double travelMm) : Contact([new(at.X, at.Y, 1)])
+public sealed class SpringScrew(Point2 at, double homeMm, double rateNPerMm, double travelMm)
+    : Contact([new(at.X, at.Y, 1)])
 {
     public override (double Force, double Slope) At(double heightMm)
     {

@@ -8,7 +8,13 @@ namespace FaithfulBracket.Core.Pads.Seating;
 /// <param name="EMPa">Young's modulus of the laminate with its copper.</param>
 /// <param name="PackageFactor">How much stiffer the board is under a die's package.</param>
 /// <param name="BackPlateFactor">How much stiffer it is within the screws of a back plate; 1 without one.</param>
-public sealed record BoardStiffness(double EMPa = 22_000, double Nu = 0.15, double PackageFactor = 6, double BackPlateFactor = 1, int Elements = 1600)
+public sealed record BoardStiffness(
+    double EMPa = 22_000,
+    double Nu = 0.15,
+    double PackageFactor = 6,
+    double BackPlateFactor = 1,
+    int Elements = 1600
+)
 {
     /// <summary>A package without an outline of its own reaches this far past its die, mm.</summary>
     public const double PackageRimMm = 5;
@@ -29,6 +35,7 @@ public sealed class ElasticSeating
 {
     private const int MostSteps = 300;
     private const double ForceTolN = 1e-7;
+
     /// <summary>Local give of laminate and solder under a contact, keeps C regular at the held points, mm/N.</summary>
     private const double LocalGiveMmPerN = 1e-8;
 
@@ -50,8 +57,12 @@ public sealed class ElasticSeating
         _weight = [.. contacts.Select(c => c.Points.Sum(q => q.WeightMm2))];
         _at = [.. contacts.Select(Middle)];
         var square = new double[_n, _n];
-        for (var i = 0; i < _n; i++) for (var j = 0; j < _n; j++) square[i, j] = (compliance[i, j] + compliance[j, i]) / 2 + (i == j ? LocalGiveMmPerN : 0);
-        _stiffness = DenseSolve.Inverse(square) ?? throw new InputException("/board/outline", "The board's stiffness can't be reckoned from this outline.");
+        for (var i = 0; i < _n; i++)
+        for (var j = 0; j < _n; j++)
+            square[i, j] = (compliance[i, j] + compliance[j, i]) / 2 + (i == j ? LocalGiveMmPerN : 0);
+        _stiffness =
+            DenseSolve.Inverse(square)
+            ?? throw new InputException("/board/outline", "The board's stiffness can't be reckoned from this outline.");
         _lever = _at.Max(p => Math.Max(1, Math.Max(Math.Abs(p.X), Math.Abs(p.Y))));
     }
 
@@ -59,7 +70,10 @@ public sealed class ElasticSeating
     public static Point2 Middle(Contact contact)
     {
         var weight = contact.Points.Sum(q => q.WeightMm2);
-        return new(contact.Points.Sum(q => q.X * q.WeightMm2) / weight, contact.Points.Sum(q => q.Y * q.WeightMm2) / weight);
+        return new(
+            contact.Points.Sum(q => q.X * q.WeightMm2) / weight,
+            contact.Points.Sum(q => q.Y * q.WeightMm2) / weight
+        );
     }
 
     /// <summary>A contact's patch as a rectangle of the same extent.</summary>
@@ -81,28 +95,38 @@ public sealed class ElasticSeating
         {
             var p = DenseSolve.Solve(h, [.. g.Select(x => -x)]) ?? throw NoRest();
             var slope = Dot(g, p);
-            double low = 0, high = LongestStep(v, p), t = Math.Min(1, high);
-            double[] next = v, nextG = g;
+            double low = 0,
+                high = LongestStep(v, p),
+                t = Math.Min(1, high);
+            double[] next = v,
+                nextG = g;
             for (var trial = 0; trial < 60; trial++)
             {
                 next = [.. v.Select((x, i) => x + t * p[i])];
                 nextG = Gradient(next, out h);
                 // past the minimum along the step: go back
-                if (Dot(nextG, p) <= 0.5 * Math.Abs(slope)) break;
+                if (Dot(nextG, p) <= 0.5 * Math.Abs(slope))
+                    break;
                 high = t;
                 t = (low + high) / 2;
             }
             var moved = next.Zip(v).Any(x => x.First != x.Second);
             (v, g) = (next, nextG);
-            if (!moved) break;
+            if (!moved)
+                break;
         }
-        if (g.Max(Math.Abs) > 1e-3) throw NoRest();
+        if (g.Max(Math.Abs) > 1e-3)
+            throw NoRest();
         return new(new(v[_n], v[_n + 1] / _lever, v[_n + 2] / _lever), v[.._n]);
     }
 
     private static double Dot(double[] a, double[] b) => a.Zip(b, (x, y) => x * y).Sum();
 
-    private static InputException NoRest() => new("/elasticBoard", "The plate does not come to rest on the bending board. Check springs, stops and pad curves.");
+    private static InputException NoRest() =>
+        new(
+            "/elasticBoard",
+            "The plate does not come to rest on the bending board. Check springs, stops and pad curves."
+        );
 
     private double Height(double[] v, int i) => v[_n] + (v[_n + 1] * _at[i].X + v[_n + 2] * _at[i].Y) / _lever - v[i];
 
@@ -113,13 +137,18 @@ public sealed class ElasticSeating
         Span<double> arm = stackalloc double[3];
         for (var i = 0; i < _n; i++)
         {
-            for (var j = 0; j < _n; j++) { g[i] += _stiffness[i, j] * (v[j] - _pushed[j]); h[i, j] = _stiffness[i, j]; }
+            for (var j = 0; j < _n; j++)
+            {
+                g[i] += _stiffness[i, j] * (v[j] - _pushed[j]);
+                h[i, j] = _stiffness[i, j];
+            }
         }
         for (var i = 0; i < _n; i++)
         {
             // a patch moves as one: its force acts in its middle, on plate and board alike
             var (force, slope) = _contacts[i].At(Height(v, i));
-            double f = force * _weight[i], s = -slope * _weight[i];
+            double f = force * _weight[i],
+                s = -slope * _weight[i];
             (arm[0], arm[1], arm[2]) = (1, _at[i].X / _lever, _at[i].Y / _lever);
             g[i] += f;
             h[i, i] += s;
@@ -128,10 +157,12 @@ public sealed class ElasticSeating
                 g[_n + k] -= f * arm[k];
                 h[i, _n + k] -= s * arm[k];
                 h[_n + k, i] -= s * arm[k];
-                for (var l = 0; l < 3; l++) h[_n + k, _n + l] += s * arm[k] * arm[l];
+                for (var l = 0; l < 3; l++)
+                    h[_n + k, _n + l] += s * arm[k] * arm[l];
             }
         }
-        for (var k = 0; k < 3; k++) h[_n + k, _n + k] += 1e-9;
+        for (var k = 0; k < 3; k++)
+            h[_n + k, _n + k] += 1e-9;
         return g;
     }
 
@@ -141,9 +172,11 @@ public sealed class ElasticSeating
         var longest = double.MaxValue;
         for (var i = 0; i < _n; i++)
         {
-            if (double.IsNegativeInfinity(_contacts[i].FloorMm)) continue;
+            if (double.IsNegativeInfinity(_contacts[i].FloorMm))
+                continue;
             var fall = -Height(p, i);
-            if (fall > 0) longest = Math.Min(longest, 0.9 * (Height(v, i) - _contacts[i].FloorMm) / fall);
+            if (fall > 0)
+                longest = Math.Min(longest, 0.9 * (Height(v, i) - _contacts[i].FloorMm) / fall);
         }
         return longest;
     }

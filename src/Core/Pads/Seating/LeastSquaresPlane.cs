@@ -13,8 +13,15 @@ public static class LeastSquaresPlane
         foreach (var (p, mm) in heights)
         {
             double[] arm = [1, p.X, p.Y];
-            for (var i = 0; i < 3; i++) { b[i] += arm[i] * mm; for (var j = 0; j < 3; j++) a[i, j] += arm[i] * arm[j]; }
+            for (var i = 0; i < 3; i++)
+            {
+                b[i] += arm[i] * mm;
+                for (var j = 0; j < 3; j++)
+                    a[i, j] += arm[i] * arm[j];
+            }
         }
-        return DenseSolve.Solve(a, b) is { } x && x.All(double.IsFinite) ? new(x[0], x[1], x[2]) : new(heights.Average(h => h.Mm), 0, 0);
+        return DenseSolve.Solve(a, b) is { } x && x.All(double.IsFinite)
+            ? new(x[0], x[1], x[2])
+            : new(heights.Average(h => h.Mm), 0, 0);
     }
 }

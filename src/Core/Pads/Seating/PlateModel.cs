@@ -15,6 +15,7 @@ public sealed class PlateModel
 
     public required Plate Plate { get; init; }
     public required Placement Placement { get; init; }
+
     /// <summary>Plate height at zero bond line, mm.</summary>
     public required double HomeMm { get; init; }
     public List<(Part Part, PasteFilm Film)> Films { get; } = [];
@@ -22,42 +23,116 @@ public sealed class PlateModel
 
     /// <summary>The plates of the block that belong to this board.</summary>
     /// <exception cref="InputException">A pad lies on a part without a pad land, its material is unknown, or nothing fixes a plate's height.</exception>
-    public static IReadOnlyList<PlateModel> For(Board board, Block block, IReadOnlyList<LaidPad> pads, IReadOnlyDictionary<string, PadMaterial> materials, PasteMaterial paste)
+    public static IReadOnlyList<PlateModel> For(
+        Board board,
+        Block block,
+        IReadOnlyList<LaidPad> pads,
+        IReadOnlyDictionary<string, PadMaterial> materials,
+        PasteMaterial paste
+    )
     {
         var faults = new List<InputFault>();
         var placement = Fit.Judge(board with { PositionSigmaMm = 0 }, block).Placement;
         var models = new List<PlateModel>();
         var laid = new HashSet<string>();
-        foreach (var plate in block.Plates.Where(p => p.Board is null || p.Board == board.Id).Concat(BackPlate(board, block, pads)))
+        foreach (
+            var plate in block
+                .Plates.Where(p => p.Board is null || p.Board == board.Id)
+                .Concat(BackPlate(board, block, pads))
+        )
         {
-            var pairings = LandPairing.Pair(ExposedParts.For(board, block, plate.Face), plate.Lands, placement).Where(p => p.Share >= LandPairing.LeastShare).ToList();
+            var pairings = LandPairing
+                .Pair(ExposedParts.For(board, block, plate.Face), plate.Lands, placement)
+                .Where(p => p.Share >= LandPairing.LeastShare)
+                .ToList();
             var plane = PlaneHeight.Of(plate.Seat, plate.StandoffMm, plate.StandoffTolMm, pairings, 0);
-            if (plane is null) continue;
-            var model = new PlateModel { Plate = plate, Placement = placement, HomeMm = plane.Mm };
+            if (plane is null)
+                continue;
+            var model = new PlateModel
+            {
+                Plate = plate,
+                Placement = placement,
+                HomeMm = plane.Mm,
+            };
             foreach (var p in pairings)
             {
-                if (p.Land.Through != Through.Pad) { model.Films.Add((p.Part, new(Face(p, FilmOrder), p.Land.StepMm - p.Part.HeightMm, paste))); continue; }
+                if (p.Land.Through != Through.Pad)
+                {
+                    model.Films.Add((p.Part, new(Face(p, FilmOrder), p.Land.StepMm - p.Part.HeightMm, paste)));
+                    continue;
+                }
                 var index = pads.ToList().FindIndex(x => x.Part == p.Part.Id);
-                if (index < 0) continue;
+                if (index < 0)
+                    continue;
                 laid.Add(p.Part.Id);
-                if (!materials.TryGetValue(pads[index].Material, out var material)) { faults.Add(new($"/pads/{index}/material", $"Pad material \"{pads[index].Material}\" is not known: give it in materials or add it to the drawer.")); continue; }
-                model.Pads.Add((pads[index], new(Face(p, PadOrder), p.Land.StepMm - p.Part.HeightMm, pads[index].ThicknessMm, new(material.Curve))));
+                if (!materials.TryGetValue(pads[index].Material, out var material))
+                {
+                    faults.Add(
+                        new(
+                            $"/pads/{index}/material",
+                            $"Pad material \"{pads[index].Material}\" is not known: give it in materials or add it to the drawer."
+                        )
+                    );
+                    continue;
+                }
+                model.Pads.Add(
+                    (
+                        pads[index],
+                        new(
+                            Face(p, PadOrder),
+                            p.Land.StepMm - p.Part.HeightMm,
+                            pads[index].ThicknessMm,
+                            new(material.Curve)
+                        )
+                    )
+                );
             }
             models.Add(model);
         }
         for (var i = 0; i < pads.Count; i++)
-            if (!laid.Contains(pads[i].Part)) faults.Add(new($"/pads/{i}/part", $"\"{pads[i].Part}\" has no pad land under this block: take the pad off the list."));
-        if (models.Count == 0) faults.Add(new("/block/plates", "Nothing fixes the block's height: no paste land lies over a die and no standoff is given."));
+            if (!laid.Contains(pads[i].Part))
+                faults.Add(
+                    new(
+                        $"/pads/{i}/part",
+                        $"\"{pads[i].Part}\" has no pad land under this block: take the pad off the list."
+                    )
+                );
+        if (models.Count == 0)
+            faults.Add(
+                new(
+                    "/block/plates",
+                    "Nothing fixes the block's height: no paste land lies over a die and no standoff is given."
+                )
+            );
         return faults.Count > 0 ? throw new InputException(faults) : models;
     }
 
     /// <summary>The back plate as a plate of its own, once a pad lies on a part under it: its screws hold it on its standoffs, its heights count from the board's back.</summary>
     private static IEnumerable<Plate> BackPlate(Board board, Block block, IReadOnlyList<LaidPad> pads)
     {
-        if (block.BackPlate is not { StandoffMm: { } standoff, Lands.Count: > 0 } back || !pads.Any(p => board.FindPart(p.Part)?.Face == Boards.Face.Back)) yield break;
-        var holes = block.Plates.SelectMany(p => p.Holes).Where(h => back.UsesHoles.Contains(h.Id)).Select(h => h with { Spring = null, StopMm = standoff }).ToList();
-        if (holes.Count == 0) yield break;
-        yield return new() { Id = back.Id, Face = Boards.Face.Back, Seat = Seat.Standoff, StandoffMm = standoff, StandoffTolMm = back.StandoffTolMm, Outline = back.Lands[0].Outline, Lands = back.Lands, Holes = holes };
+        if (
+            block.BackPlate is not { StandoffMm: { } standoff, Lands.Count: > 0 } back
+            || !pads.Any(p => board.FindPart(p.Part)?.Face == Boards.Face.Back)
+        )
+            yield break;
+        var holes = block
+            .Plates.SelectMany(p => p.Holes)
+            .Where(h => back.UsesHoles.Contains(h.Id))
+            .Select(h => h with { Spring = null, StopMm = standoff })
+            .ToList();
+        if (holes.Count == 0)
+            yield break;
+        yield return new()
+        {
+            Id = back.Id,
+            Face = Boards.Face.Back,
+            Seat = Seat.Standoff,
+            StandoffMm = standoff,
+            StandoffTolMm = back.StandoffTolMm,
+            Outline = back.Lands[0].Outline,
+            Lands = back.Lands,
+            Holes = holes,
+        };
     }
 
     /// <summary>The plate's screw holes with the contact each makes when home; screws without spring or stop hold the plate at the default bond line.</summary>
@@ -66,10 +141,13 @@ public sealed class PlateModel
         foreach (var hole in Plate.Holes)
         {
             var remaining = remainingMm is null ? 0 : remainingMm(hole);
-            if (remaining is not { } r) continue;
+            if (remaining is not { } r)
+                continue;
             var at = Placement.Apply(hole.At);
-            if (hole.Spring is { } s) yield return (hole, new SpringScrew(at, HomeMm, s.RateNPerMm, s.TravelMm - r));
-            else yield return (hole, new StiffStop(at, StopMm(hole) + r));
+            if (hole.Spring is { } s)
+                yield return (hole, new SpringScrew(at, HomeMm, s.RateNPerMm, s.TravelMm - r));
+            else
+                yield return (hole, new StiffStop(at, StopMm(hole) + r));
         }
     }
 
@@ -77,10 +155,17 @@ public sealed class PlateModel
     public double StopMm(BlockHole hole) => hole.StopMm ?? Plate.StandoffMm ?? HomeMm + PlaneHeight.DefaultBondLineMm;
 
     /// <summary>Standoffs under the plate, where it stands on them.</summary>
-    public IEnumerable<Contact> Standoffs() => Plate.Seat != Seat.Standoff ? []
-        : Plate.Holes.Select(h => new StiffStop(Placement.Apply(h.At), Plate.StandoffMm ?? HomeMm, fromBelow: true));
+    public IEnumerable<Contact> Standoffs() =>
+        Plate.Seat != Seat.Standoff
+            ? []
+            : Plate.Holes.Select(h => new StiffStop(
+                Placement.Apply(h.At),
+                Plate.StandoffMm ?? HomeMm,
+                fromBelow: true
+            ));
 
-    private static List<QuadraturePoint> Face(Pairing p, int order) => p.Share > 0.9995 && p.Part.Outline is null
-        ? [.. Quadrature.Rectangle(p.Part.At, p.Part.WidthMm, p.Part.DepthMm, p.Part.RotationDeg, order)]
-        : [.. Quadrature.Clipped(p.Part.Top(), p.LandOutline, ClippedCells)];
+    private static List<QuadraturePoint> Face(Pairing p, int order) =>
+        p.Share > 0.9995 && p.Part.Outline is null
+            ? [.. Quadrature.Rectangle(p.Part.At, p.Part.WidthMm, p.Part.DepthMm, p.Part.RotationDeg, order)]
+            : [.. Quadrature.Clipped(p.Part.Top(), p.LandOutline, ClippedCells)];
 }

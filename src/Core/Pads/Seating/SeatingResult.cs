@@ -6,7 +6,14 @@ public sealed record LaidPad(string Part, double ThicknessMm, string Material);
 /// <summary>The film over one die.</summary>
 /// <param name="BondLinesUm">At the corners (−,−), (+,−), (+,+), (−,+) of the part's frame, µm.</param>
 /// <param name="PeakMPa">Highest local pressure, at the thinnest corner.</param>
-public sealed record DieContact(string Part, IReadOnlyList<double> BondLinesUm, double LoadN, double PeakMPa, double? MaxLoadN, double? MaxPressureMPa);
+public sealed record DieContact(
+    string Part,
+    IReadOnlyList<double> BondLinesUm,
+    double LoadN,
+    double PeakMPa,
+    double? MaxLoadN,
+    double? MaxPressureMPa
+);
 
 public sealed record PadContact(string Part, double Squash, double LoadN);
 
@@ -15,4 +22,11 @@ public sealed record ScrewLoad(string Hole, double LoadN);
 /// <param name="TiltDeg">Right-handed turns about x and y, degrees.</param>
 /// <param name="Floats">Whether a corner's film is thicker than allowed: the pads hold the block off the die.</param>
 public sealed record SeatingResult(
-    IReadOnlyList<DieContact> Dies, IReadOnlyList<double> TiltDeg, IReadOnlyList<PadContact> Pads, IReadOnlyList<ScrewLoad> Screws, bool Floats, double PlaneMm, string Why);
+    IReadOnlyList<DieContact> Dies,
+    IReadOnlyList<double> TiltDeg,
+    IReadOnlyList<PadContact> Pads,
+    IReadOnlyList<ScrewLoad> Screws,
+    bool Floats,
+    double PlaneMm,
+    string Why
+);

@@ -13,8 +13,16 @@ public static class SeatingSolver
     public const double DefaultMaxBondLineUm = 100;
 
     /// <exception cref="InputException">The input does not describe a block that can come to rest.</exception>
-    public static SeatingResult Solve(Board board, Block block, IReadOnlyList<LaidPad> pads,
-        IReadOnlyDictionary<string, PadMaterial> materials, PasteMaterial paste, double maxBondLineUm = DefaultMaxBondLineUm, BoardStiffness? elastic = null, CancellationToken cancel = default)
+    public static SeatingResult Solve(
+        Board board,
+        Block block,
+        IReadOnlyList<LaidPad> pads,
+        IReadOnlyDictionary<string, PadMaterial> materials,
+        PasteMaterial paste,
+        double maxBondLineUm = DefaultMaxBondLineUm,
+        BoardStiffness? elastic = null,
+        CancellationToken cancel = default
+    )
     {
         var dies = new List<DieContact>();
         var squeezed = new List<PadContact>();
@@ -24,23 +32,53 @@ public static class SeatingSolver
         foreach (var model in models)
         {
             var screws = model.Screws().ToList();
-            if (screws.Count == 0) throw new InputException("/block/plates", $"Plate {model.Plate.Id} has no screws: nothing pulls it down.");
-            var pose = PlateBalance.Solve([.. Contacts(model), .. screws.Select(s => s.Contact)], new(model.HomeMm + 0.05, 0, 0));
+            if (screws.Count == 0)
+                throw new InputException(
+                    "/block/plates",
+                    $"Plate {model.Plate.Id} has no screws: nothing pulls it down."
+                );
+            var pose = PlateBalance.Solve(
+                [.. Contacts(model), .. screws.Select(s => s.Contact)],
+                new(model.HomeMm + 0.05, 0, 0)
+            );
             if (elastic is not null && model.Plate.Face == Face.Front)
             {
-                main ??= Bent(board, block, model, screws, pose, paste, elastic, Behind(models), dies, squeezed, screwLoads, cancel);
+                main ??= Bent(
+                    board,
+                    block,
+                    model,
+                    screws,
+                    pose,
+                    paste,
+                    elastic,
+                    Behind(models),
+                    dies,
+                    squeezed,
+                    screwLoads,
+                    cancel
+                );
                 continue;
             }
             main ??= pose;
             dies.AddRange(model.Films.Select(f => Die(f.Part, f.Film, pose, paste)));
-            squeezed.AddRange(model.Pads.Select(p => new PadContact(p.Pad.Part, MeanSquash(p.Contact, pose), Load(p.Contact, pose))));
+            squeezed.AddRange(
+                model.Pads.Select(p => new PadContact(p.Pad.Part, MeanSquash(p.Contact, pose), Load(p.Contact, pose)))
+            );
             screwLoads.AddRange(screws.Select(s => new ScrewLoad(s.Hole.Id, Math.Max(0, -Load(s.Contact, pose)))));
         }
         // a screw through both plates pulls as hard as the harder of the two asks
         screwLoads = [.. screwLoads.GroupBy(s => s.Hole).Select(g => g.MaxBy(s => s.LoadN)!)];
         var (x, y) = main!.Value.TiltDeg;
         var floats = dies.Any(d => d.BondLinesUm.Any(b => b > maxBondLineUm));
-        return new(dies, [x, y], squeezed, screwLoads, floats, main.Value.ZMm, Why(dies, squeezed, floats, maxBondLineUm));
+        return new(
+            dies,
+            [x, y],
+            squeezed,
+            screwLoads,
+            floats,
+            main.Value.ZMm,
+            Why(dies, squeezed, floats, maxBondLineUm)
+        );
     }
 
     private const int FilmPatches = 6;
@@ -52,29 +90,63 @@ public static class SeatingSolver
         foreach (var model in models.Where(m => m.Plate.Face == Face.Back))
         {
             var screws = model.Screws().ToList();
-            var pose = PlateBalance.Solve([.. Contacts(model), .. screws.Select(s => s.Contact)], new(model.HomeMm, 0, 0));
-            loads.AddRange(model.Pads.Select(p => ElasticSeating.Patch(p.Contact) with { ForceN = Load(p.Contact, pose) }));
+            var pose = PlateBalance.Solve(
+                [.. Contacts(model), .. screws.Select(s => s.Contact)],
+                new(model.HomeMm, 0, 0)
+            );
+            loads.AddRange(
+                model.Pads.Select(p => ElasticSeating.Patch(p.Contact) with { ForceN = Load(p.Contact, pose) })
+            );
             loads.AddRange(screws.Select(s => ElasticSeating.Patch(s.Contact) with { ForceN = Load(s.Contact, pose) }));
         }
         return [.. loads.Where(l => Math.Abs(l.ForceN) > 1e-9)];
     }
 
     /// <summary>The balance on a bending board; each film is cut into patches so that the board may curve under it.</summary>
-    private static PlatePose Bent(Board board, Block block, PlateModel model, List<(BlockHole Hole, Contact Contact)> screws, PlatePose stiff, PasteMaterial paste, BoardStiffness stiffness, List<BowLoad> behind,
-        List<DieContact> dies, List<PadContact> squeezed, List<ScrewLoad> screwLoads, CancellationToken cancel)
+    private static PlatePose Bent(
+        Board board,
+        Block block,
+        PlateModel model,
+        List<(BlockHole Hole, Contact Contact)> screws,
+        PlatePose stiff,
+        PasteMaterial paste,
+        BoardStiffness stiffness,
+        List<BowLoad> behind,
+        List<DieContact> dies,
+        List<PadContact> squeezed,
+        List<ScrewLoad> screwLoads,
+        CancellationToken cancel
+    )
     {
         var films = model.Films.Select(f => (f.Part, f.Film, Pieces: Patches(f.Film, f.Part, paste))).ToList();
-        List<Contact> contacts = [.. films.SelectMany(f => f.Pieces), .. model.Pads.Select(p => p.Contact), .. screws.Select(s => s.Contact), .. model.Standoffs()];
-        var problem = new BowProblem(board.Outline, board.ThicknessMm, stiffness.EMPa, stiffness.Nu) { Elements = stiffness.Elements, Stiffeners = Stiffeners(board, block, model, stiffness) };
-        var all = BoardBow.Compliance(problem, [.. contacts.Select(c => ElasticSeating.Patch(c)), .. behind], [], cancel);
+        List<Contact> contacts =
+        [
+            .. films.SelectMany(f => f.Pieces),
+            .. model.Pads.Select(p => p.Contact),
+            .. screws.Select(s => s.Contact),
+            .. model.Standoffs(),
+        ];
+        var problem = new BowProblem(board.Outline, board.ThicknessMm, stiffness.EMPa, stiffness.Nu)
+        {
+            Elements = stiffness.Elements,
+            Stiffeners = Stiffeners(board, block, model, stiffness),
+        };
+        var all = BoardBow.Compliance(
+            problem,
+            [.. contacts.Select(c => ElasticSeating.Patch(c)), .. behind],
+            [],
+            cancel
+        );
         var n = contacts.Count;
         var compliance = new double[n, n];
         var pushed = new double[n];
         for (var i = 0; i < n; i++)
         {
-            for (var j = 0; j < n; j++) compliance[i, j] = all[i, j];
+            for (var j = 0; j < n; j++)
+                compliance[i, j] = all[i, j];
             // patches are unit loads: scaled by what the back plate presses with
-            for (var j = 0; j < behind.Count; j++) pushed[i] += all[i, n + j] * behind[j].ForceN;
+            for (var j = 0; j < behind.Count; j++)
+                pushed[i] += all[i, n + j] * behind[j].ForceN;
         }
         var bent = new ElasticSeating(contacts, compliance, pushed).Solve(stiff);
         double HeightOf(int i) => bent.Pose.At(ElasticSeating.Middle(contacts[i])) - bent.Deflection[i];
@@ -83,17 +155,30 @@ public static class SeatingSolver
         foreach (var f in films)
         {
             double load = 0;
-            var die = LeastSquaresPlane.Of([.. f.Pieces.Select((c, k) => (ElasticSeating.Middle(c), bent.Deflection[at + k]))]);
-            for (var k = 0; k < f.Pieces.Count; k++) load += LoadOf(at++);
+            var die = LeastSquaresPlane.Of([
+                .. f.Pieces.Select((c, k) => (ElasticSeating.Middle(c), bent.Deflection[at + k])),
+            ]);
+            for (var k = 0; k < f.Pieces.Count; k++)
+                load += LoadOf(at++);
             double[] lines = [.. f.Part.Corners().Select(c => f.Film.FilmMm(bent.Pose.At(c) - die.At(c)) * 1000)];
-            dies.Add(new(f.Part.Id, lines, load, paste.PressureMPa(Math.Max(lines.Min(), 0.1)), f.Part.MaxLoadN, f.Part.MaxPressureMPa));
+            dies.Add(
+                new(
+                    f.Part.Id,
+                    lines,
+                    load,
+                    paste.PressureMPa(Math.Max(lines.Min(), 0.1)),
+                    f.Part.MaxLoadN,
+                    f.Part.MaxPressureMPa
+                )
+            );
         }
         foreach (var p in model.Pads)
         {
             squeezed.Add(new(p.Pad.Part, p.Contact.Squash(HeightOf(at)), LoadOf(at)));
             at++;
         }
-        foreach (var s in screws) screwLoads.Add(new(s.Hole.Id, Math.Max(0, -LoadOf(at++))));
+        foreach (var s in screws)
+            screwLoads.Add(new(s.Hole.Id, Math.Max(0, -LoadOf(at++))));
         return bent.Pose;
     }
 
@@ -101,11 +186,16 @@ public static class SeatingSolver
     {
         var frame = new Placement(part.X, part.Y, part.RotationDeg);
         int Cell(double v, double size) => Math.Clamp((int)((v / size + 0.5) * FilmPatches), 0, FilmPatches - 1);
-        return [.. film.Points.GroupBy(q =>
-        {
-            var p = (new Point2(q.X, q.Y) - part.At).Turned(-frame.Radians);
-            return (Cell(p.X, part.WidthMm), Cell(p.Y, part.DepthMm));
-        }).Select(g => new PasteFilm([.. g], -film.FloorMm, paste))];
+        return
+        [
+            .. film
+                .Points.GroupBy(q =>
+                {
+                    var p = (new Point2(q.X, q.Y) - part.At).Turned(-frame.Radians);
+                    return (Cell(p.X, part.WidthMm), Cell(p.Y, part.DepthMm));
+                })
+                .Select(g => new PasteFilm([.. g], -film.FloorMm, paste)),
+        ];
     }
 
     private static List<(Polygon, double)> Stiffeners(Board board, Block block, PlateModel model, BoardStiffness s)
@@ -114,11 +204,29 @@ public static class SeatingSolver
         foreach (var die in board.Parts.Where(p => p.Face == Face.Front && p.Kind is PartKind.Die or PartKind.Lid))
         {
             list.Add((die.Top(), BoardStiffness.DieFactor));
-            list.Add((die.PackageOutline is { } o ? new Placement(die.X, die.Y, die.RotationDeg).Apply(o)
-                : Polygon.Rectangle(die.At, die.WidthMm + 2 * BoardStiffness.PackageRimMm, die.DepthMm + 2 * BoardStiffness.PackageRimMm, die.RotationDeg), s.PackageFactor));
+            list.Add(
+                (
+                    die.PackageOutline is { } o
+                        ? new Placement(die.X, die.Y, die.RotationDeg).Apply(o)
+                        : Polygon.Rectangle(
+                            die.At,
+                            die.WidthMm + 2 * BoardStiffness.PackageRimMm,
+                            die.DepthMm + 2 * BoardStiffness.PackageRimMm,
+                            die.RotationDeg
+                        ),
+                    s.PackageFactor
+                )
+            );
         }
-        if (s.BackPlateFactor > 1 && block.BackPlate is { } back
-            && ConvexHull.Of([.. model.Plate.Holes.Where(h => back.UsesHoles.Contains(h.Id)).Select(h => model.Placement.Apply(h.At))]) is { } hull) list.Add((hull, s.BackPlateFactor));
+        if (
+            s.BackPlateFactor > 1
+            && block.BackPlate is { } back
+            && ConvexHull.Of([
+                .. model.Plate.Holes.Where(h => back.UsesHoles.Contains(h.Id)).Select(h => model.Placement.Apply(h.At)),
+            ])
+                is { } hull
+        )
+            list.Add((hull, s.BackPlateFactor));
         return list;
     }
 
@@ -128,33 +236,55 @@ public static class SeatingSolver
     internal static DieContact Die(Part part, PasteFilm film, PlatePose pose, PasteMaterial paste)
     {
         double[] corners = [.. part.Corners().Select(c => film.FilmMm(pose.At(c)) * 1000)];
-        return new(part.Id, corners, Load(film, pose), paste.PressureMPa(Math.Max(corners.Min(), 0.1)), part.MaxLoadN, part.MaxPressureMPa);
+        return new(
+            part.Id,
+            corners,
+            Load(film, pose),
+            paste.PressureMPa(Math.Max(corners.Min(), 0.1)),
+            part.MaxLoadN,
+            part.MaxPressureMPa
+        );
     }
 
     internal static double Load(Contact contact, PlatePose pose)
     {
         double sum = 0;
-        foreach (var q in contact.Points) sum += contact.At(pose.At(q.X, q.Y)).Force * q.WeightMm2;
+        foreach (var q in contact.Points)
+            sum += contact.At(pose.At(q.X, q.Y)).Force * q.WeightMm2;
         return sum;
     }
 
     private static double MeanSquash(SqueezedPad pad, PlatePose pose)
     {
-        double sum = 0, area = 0;
-        foreach (var q in pad.Points) { sum += pad.Squash(pose.At(q.X, q.Y)) * q.WeightMm2; area += q.WeightMm2; }
+        double sum = 0,
+            area = 0;
+        foreach (var q in pad.Points)
+        {
+            sum += pad.Squash(pose.At(q.X, q.Y)) * q.WeightMm2;
+            area += q.WeightMm2;
+        }
         return area > 0 ? sum / area : 0;
     }
 
     private static string Why(List<DieContact> dies, List<PadContact> pads, bool floats, double limitUm)
     {
-        if (dies.Count == 0) return "No die is under paste: the plate stands on its standoffs.";
+        if (dies.Count == 0)
+            return "No die is under paste: the plate stands on its standoffs.";
         var films = dies.SelectMany(d => d.BondLinesUm).ToList();
-        var film = films.Max() - films.Min() < 0.5 ? FormattableString.Invariant($"{films.Max():0}") : FormattableString.Invariant($"{films.Min():0}–{films.Max():0}");
+        var film =
+            films.Max() - films.Min() < 0.5
+                ? FormattableString.Invariant($"{films.Max():0}")
+                : FormattableString.Invariant($"{films.Min():0}–{films.Max():0}");
         var load = dies.Sum(d => d.LoadN);
-        var push = FormattableString.Invariant($"The pads push back {pads.Sum(p => p.LoadN):0} N, the die keeps {load:0} N");
-        var limit = dies.Count == 1 && dies[0].MaxLoadN is { } max ? FormattableString.Invariant($" of {max:0} allowed") : "";
+        var push = FormattableString.Invariant(
+            $"The pads push back {pads.Sum(p => p.LoadN):0} N, the die keeps {load:0} N"
+        );
+        var limit =
+            dies.Count == 1 && dies[0].MaxLoadN is { } max ? FormattableString.Invariant($" of {max:0} allowed") : "";
         return floats
-            ? FormattableString.Invariant($"{push}{limit}. Its film is {film} µm, more than {limitUm:0}: the block floats.")
+            ? FormattableString.Invariant(
+                $"{push}{limit}. Its film is {film} µm, more than {limitUm:0}: the block floats."
+            )
             : $"{push}{limit}. Its film is {film} µm: it does not float.";
     }
 }
