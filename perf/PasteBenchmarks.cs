@@ -12,7 +12,7 @@ public class PasteBenchmarks
 
     private static double Squeeze(PasteMaterial paste, bool yield)
     {
-        var amount = PasteAmount.For(Face.Area, paste, 300, 0.3);
+        var amount = PasteAmount.For(Face.Area, paste, 300, 0.3, PasteStock.DefaultBoreMm);
         return SqueezeFlow
             .Run(
                 Face,
@@ -37,7 +37,7 @@ public class PasteBenchmarks
     ]
     public double SmallNewtonian()
     {
-        var amount = PasteAmount.For(Face.Area, Demo.Grey, 300, 0.3);
+        var amount = PasteAmount.For(Face.Area, Demo.Grey, 300, 0.3, PasteStock.DefaultBoreMm);
         return SqueezeFlow
             .Run(
                 Face,
@@ -53,7 +53,7 @@ public class PasteBenchmarks
     [Benchmark(Baseline = true), BenchmarkCategory("paste coverage, 48 × 48 cells, Newtonian")]
     public double PlainNewtonian()
     {
-        var amount = PasteAmount.For(Face.Area, Demo.Grey, 300, 0.3);
+        var amount = PasteAmount.For(Face.Area, Demo.Grey, 300, 0.3, PasteStock.DefaultBoreMm);
         return PlainSqueeze.Coverage(
             24,
             Small,

@@ -1,4 +1,5 @@
 using BenchmarkDotNet.Attributes;
+using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Mount;
 using FaithfulBracket.Core.Pads.Seating;
 
@@ -15,7 +16,7 @@ public class SeatingBenchmarks
     public void Setup()
     {
         var (board, block, pads) = Demo.Large(40, 14);
-        var model = PlateModel.For(board, block, pads, Demo.Materials, Demo.Grey)[0];
+        var model = PlateModel.For(new(LaidBlock.Of(board, block), pads, Demo.Materials, Demo.Grey))[0];
         _contacts =
         [
             .. model.Films.Select(f => (Contact)f.Film),
@@ -100,6 +101,11 @@ public class SeatingBenchmarks
     public int Tighten()
     {
         var (board, block, pads) = Demo.Large(40, 14);
-        return Tightening.Simulate(board, block, pads, Demo.Materials, Demo.Grey, turnsPerMove: 0.5).Moves.Count;
+        return Tightening
+            .Simulate(
+                new StackUp(LaidBlock.Of(board, block), pads, Demo.Materials, Demo.Grey).WhileMounting(screwsIn: true),
+                0.5
+            )
+            .Moves.Count;
     }
 }

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Mount;
+using FaithfulBracket.Core.Orders;
 
 namespace FaithfulBracket.Instruments;
 

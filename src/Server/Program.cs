@@ -29,12 +29,26 @@ builder.Services.AddKeyedSingleton(
     "block",
     (s, _) => new Library(s.GetRequiredService<ShopDatabase>(), "block", s.GetRequiredService<TimeProvider>())
 );
+builder.Services.AddKeyedSingleton(
+    "card",
+    (s, _) => new Library(s.GetRequiredService<ShopDatabase>(), "card", s.GetRequiredService<TimeProvider>())
+);
 builder
     .Services.AddSingleton<PhotoShelf>()
     .AddSingleton<CataloguePictures>()
     .AddSingleton<ColumnMaps>()
     .AddSingleton<Traces>()
     .AddSingleton<Jobs>()
+    .AddSingleton<SignOffs>()
+    .AddSingleton<JobStamps>()
+    .AddSingleton<JobSummaries>()
+    .AddSingleton<JobOrders>()
+    .AddSingleton<JobIntake>()
+    .AddSingleton<JobPlans>()
+    .AddSingleton<SignDesk>()
+    .AddSingleton<BenchSummaries>()
+    .AddSingleton<BenchRenewal>()
+    .AddHostedService(s => s.GetRequiredService<BenchRenewal>())
     .AddSingleton<JobPapers>()
     .AddSingleton<JobSheets>()
     .AddSingleton<DrawerItems>()
@@ -98,6 +112,8 @@ SheetEndpoints.Map(app);
 CuttingEndpoints.Map(app);
 StripEndpoints.Map(app);
 JobEndpoints.Map(app);
+PaperEndpoints.Map(app);
+CardEndpoints.Map(app);
 PhotoEndpoints.Map(app);
 RecordEndpoints.Map(app);
 BenchEndpoints.Map(app);

@@ -14,7 +14,23 @@ public sealed record ReadingRow(
     double? FlowLMin,
     string? Note,
     string ByInitials,
-    string At
+    string At,
+    string? Board
+);
+
+/// <param name="Board">Key of the board it was taken on; null for the first.</param>
+public sealed record NewReadingRow(
+    string Phase,
+    double RoomC,
+    double? CoolantC,
+    double DieC,
+    double? HotspotC,
+    double? MemoryC,
+    double PowerW,
+    double? FlowLMin,
+    string? Note,
+    string By,
+    string? Board = null
 );
 
 public sealed record NoteRow(long Id, string? StepId, string Text, string ByInitials, string At);
@@ -48,7 +64,7 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
         [
             .. c.Query<ReadingRow>(
                 """
-                select id, phase, room_c, coolant_c, die_c, hotspot_c, memory_c, power_w, flow_l_min, note, by_initials, at
+                select id, phase, room_c, coolant_c, die_c, hotspot_c, memory_c, power_w, flow_l_min, note, by_initials, at, board
                 from reading where job_id = @jobId and struck_at is null order by id
                 """,
                 new { jobId }
@@ -56,39 +72,28 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
         ];
     }
 
-    public long AddReading(
-        long jobId,
-        string phase,
-        double roomC,
-        double? coolantC,
-        double dieC,
-        double? hotspotC,
-        double? memoryC,
-        double powerW,
-        double? flowLMin,
-        string? note,
-        string by
-    ) =>
+    public long AddReading(long jobId, NewReadingRow reading) =>
         database.Change(
             (c, t) =>
                 c.ExecuteScalar<long>(
                     """
-                    insert into reading (job_id, phase, room_c, coolant_c, die_c, hotspot_c, memory_c, power_w, flow_l_min, note, by_initials, at)
-                    values (@jobId, @phase, @roomC, @coolantC, @dieC, @hotspotC, @memoryC, @powerW, @flowLMin, @note, @by, @at) returning id
+                    insert into reading (job_id, phase, room_c, coolant_c, die_c, hotspot_c, memory_c, power_w, flow_l_min, note, by_initials, at, board)
+                    values (@jobId, @Phase, @RoomC, @CoolantC, @DieC, @HotspotC, @MemoryC, @PowerW, @FlowLMin, @Note, @By, @at, @Board) returning id
                     """,
                     new
                     {
                         jobId,
-                        phase,
-                        roomC,
-                        coolantC,
-                        dieC,
-                        hotspotC,
-                        memoryC,
-                        powerW,
-                        flowLMin,
-                        note,
-                        by,
+                        reading.Phase,
+                        reading.RoomC,
+                        reading.CoolantC,
+                        reading.DieC,
+                        reading.HotspotC,
+                        reading.MemoryC,
+                        reading.PowerW,
+                        reading.FlowLMin,
+                        reading.Note,
+                        reading.By,
+                        reading.Board,
                         at = Stamp.Of(time),
                     },
                     t

@@ -15,14 +15,17 @@ public sealed class JobSheets(ShopDatabase database, TimeProvider time)
     public IReadOnlyList<JobSheetRow> All(long jobId)
     {
         using var c = database.Open();
-        return
+        return All(c, null, jobId);
+    }
+
+    internal static IReadOnlyList<JobSheetRow> All(SqliteConnection c, DbTransaction? t, long jobId) =>
         [
             .. c.Query<JobSheetRow>(
                 $"select {Columns} from job_sheet where job_id = @jobId order by kind",
-                new { jobId }
+                new { jobId },
+                t
             ),
         ];
-    }
 
     /// <param name="version">0 for a new sheet, else the version the caller saw.</param>
     /// <returns>The new version.</returns>

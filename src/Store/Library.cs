@@ -21,7 +21,8 @@ public sealed record KeptCount(int Added, int Unchanged, int Replaced);
 /// <summary>Kept board or block documents.</summary>
 public sealed class Library(ShopDatabase database, string table, TimeProvider time)
 {
-    private readonly bool _isBoard = table == "board";
+    /// <summary>Boards and cards are listed by code and revision too.</summary>
+    private readonly bool _hasCode = table != "block";
     private readonly ShopDatabase _database = database;
 
     /// <summary>Counts changes, so that whatever was reckoned from the library can be told stale.</summary>
@@ -138,15 +139,15 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
             At = Stamp.Of(time),
         };
         c.Execute(
-            _isBoard
-                ? """
-                insert into board (id, maker, model, board_code, revision, kind, document, digest, kept_at)
+            _hasCode
+                ? $"""
+                insert into {table} (id, maker, model, board_code, revision, kind, document, digest, kept_at)
                 values (@Id, @Maker, @Model, @BoardCode, @Revision, @Kind, @Document, @Digest, @At)
                 on conflict (id) do update set maker = excluded.maker, model = excluded.model, board_code = excluded.board_code,
                     revision = excluded.revision, kind = excluded.kind, document = excluded.document, digest = excluded.digest, kept_at = excluded.kept_at
                 """
-                : """
-                insert into block (id, maker, model, kind, document, digest, kept_at)
+                : $"""
+                insert into {table} (id, maker, model, kind, document, digest, kept_at)
                 values (@Id, @Maker, @Model, @Kind, @Document, @Digest, @At)
                 on conflict (id) do update set maker = excluded.maker, model = excluded.model,
                     kind = excluded.kind, document = excluded.document, digest = excluded.digest, kept_at = excluded.kept_at

@@ -33,8 +33,10 @@ public sealed class ShopDatabase
     {
         using (var c = Open())
             c.Execute("pragma journal_mode = wal");
+        // tables are rebuilt in migrations: what refers to them is checked once all is done
+        var unchecked_ = new SqliteConnectionStringBuilder(_connection) { ForeignKeys = false }.ToString();
         var result = DeployChanges
-            .To.SqliteDatabase(_connection)
+            .To.SqliteDatabase(unchecked_)
             .WithScriptsEmbeddedInAssembly(typeof(ShopDatabase).Assembly)
             .WithTransactionPerScript()
             .LogToNowhere()

@@ -20,7 +20,7 @@ public class AlternativesTests
         {
             Parts = [.. Sample.Board().Parts.Select(p => p.Id == "M1" ? p with { DissipationW = 3 } : p)],
         };
-        return Alternatives.For(
+        return Reckon.Others(
             board,
             Sample.Block(),
             [new("M1", 1, "soft"), new("M2", 1, "soft")],
@@ -49,6 +49,6 @@ public class AlternativesTests
     [Fact]
     public void Places_without_a_pad_are_refused() =>
         Assert.Throws<InputException>(() =>
-            Alternatives.For(Sample.Board(), Sample.Block(), [new("M1", 1, "soft")], ["U9"], [], Materials, Sample.Grey)
+            Reckon.Others(Sample.Board(), Sample.Block(), [new("M1", 1, "soft")], ["U9"], [], Materials, Sample.Grey)
         );
 }

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Choosing;
 using FaithfulBracket.Core.Match;
 using Xunit;
 

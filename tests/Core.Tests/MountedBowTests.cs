@@ -23,10 +23,8 @@ public class MountedBowTests
             },
         };
         return MountedBow.Of(
-            Sample.Board(),
-            block,
-            Fit.Judge(Sample.Board(), block),
-            SeatingSolver.Solve(Sample.Board(), block, Pads, Sample.Materials, Sample.Grey)
+            LaidBlock.Of(Sample.Board(), block),
+            Reckon.Seat(Sample.Board(), block, Pads, Sample.Materials, Sample.Grey)
         );
     }
 
@@ -38,7 +36,7 @@ public class MountedBowTests
         Assert.True(Middle(bow.Without) < -0.01);
         Assert.True(Math.Abs(Middle(bow.With!)) < 0.7 * Math.Abs(Middle(bow.Without)));
         // what the screws hold is what die and pads press
-        var seated = SeatingSolver.Solve(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey);
+        var seated = Reckon.Seat(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey);
         Assert.Equal(
             seated.Dies.Sum(d => d.LoadN) + seated.Pads.Sum(p => p.LoadN),
             bow.Without.Reactions.Sum(r => r.ForceN),

@@ -22,7 +22,7 @@ public class PadFaultTests
         };
 
     private static PadFaultResult Try(PadFault fault) =>
-        PadFaults.Try(Board, Sample.Block(), Pads, "M1", fault, Materials, Sample.Grey);
+        Reckon.Fault(Board, Sample.Block(), Pads, "M1", fault, Materials, Sample.Grey);
 
     [Fact]
     public void Film_left_on_heats_by_what_film_resists()
@@ -47,7 +47,7 @@ public class PadFaultTests
     public void A_doubled_pad_lifts_the_edge_on_its_side()
     {
         var doubled = Try(PadFault.Doubled);
-        var sound = SeatingSolver.Solve(Board, Sample.Block(), Pads, Materials, Sample.Grey);
+        var sound = Reckon.Seat(Board, Sample.Block(), Pads, Materials, Sample.Grey);
         Assert.True(doubled.Seating.Dies.Max(d => d.BondLinesUm.Max()) > sound.Dies.Max(d => d.BondLinesUm.Max()));
         // M1 lies above and left of the die
         Assert.Contains(
@@ -63,7 +63,7 @@ public class PadFaultTests
     [Fact]
     public void A_part_without_a_pad_is_refused() =>
         Assert.Throws<InputException>(() =>
-            PadFaults.Try(Board, Sample.Block(), Pads, "U1", PadFault.Missed, Materials, Sample.Grey)
+            Reckon.Fault(Board, Sample.Block(), Pads, "U1", PadFault.Missed, Materials, Sample.Grey)
         );
 }
 
@@ -118,7 +118,7 @@ public class BackPlateSeatingTests
     private static readonly LaidPad[] Front = [new("M1", 1, "soft"), new("M2", 1, "soft")];
 
     private static SeatingResult Solve(LaidPad[] pads, BoardStiffness? elastic = null) =>
-        SeatingSolver.Solve(Board, Block, pads, Sample.Materials, Sample.Grey, elastic: elastic);
+        Reckon.Seat(Board, Block, pads, Sample.Materials, Sample.Grey, elastic: elastic);
 
     [Fact]
     public void Pads_behind_are_squashed_by_the_standoffs_and_leave_a_stiff_boards_front_alone()
@@ -144,6 +144,6 @@ public class BackPlateSeatingTests
     [Fact]
     public void A_pad_behind_without_a_back_plate_is_refused() =>
         Assert.Throws<InputException>(() =>
-            SeatingSolver.Solve(Board, Sample.Block(), [.. Front, new("B1", 1, "soft")], Sample.Materials, Sample.Grey)
+            Reckon.Seat(Board, Sample.Block(), [.. Front, new("B1", 1, "soft")], Sample.Materials, Sample.Grey)
         );
 }

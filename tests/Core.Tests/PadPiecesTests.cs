@@ -34,7 +34,11 @@ public class PadPiecesTests
             null,
             false,
             false
-        );
+        )
+        {
+            Pair = "P",
+            Board = "A",
+        };
 
     private static PlacedPad[] Pads => [.. Places.Select((p, i) => Pad(p.Id, i))];
 

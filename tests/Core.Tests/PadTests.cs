@@ -10,7 +10,7 @@ public class PadTests
     [Fact]
     public void Gap_bands_add_the_chain_straight_and_in_squares()
     {
-        var gap = Gaps.Of(Sample.Board(), Sample.Block(), Sample.Materials).Pairs.Single(p => p.Part == "M1");
+        var gap = Reckon.Gaps(Sample.Board(), Sample.Block(), Sample.Materials).Pairs.Single(p => p.Part == "M1");
         // 2.1 + 0.03 − 0.23 − 1.2; chain: die 0.05, part 0.05, step 0.02
         Assert.Equal(0.70, gap.NominalMm, 9);
         Assert.Equal(0.58, gap.MinMm, 9);
@@ -21,7 +21,8 @@ public class PadTests
     [Fact]
     public void The_die_under_the_plate_keeps_its_bond_line_whatever_its_height()
     {
-        var die = Gaps.Of(Sample.Board(), Sample.Block(), Sample.Materials, bondLineMm: 0.05)
+        var die = Reckon
+            .Gaps(Sample.Board(), Sample.Block(), Sample.Materials, bondLineMm: 0.05)
             .Pairs.Single(p => p.Part == "U1");
         Assert.Equal(0.05, die.MinMm, 9);
         Assert.Equal(0.05, die.MaxMm, 9);
@@ -51,7 +52,8 @@ public class PadTests
     [Fact]
     public void A_starved_kit_pad_gives_way_to_the_drawers_thicker_one()
     {
-        var gap = Gaps.Of(Sample.Board(), Sample.Block(memoryStepMm: 0.03), Sample.Materials, [new(1.5, "soft")])
+        var gap = Reckon
+            .Gaps(Sample.Board(), Sample.Block(memoryStepMm: 0.03), Sample.Materials, [new(1.5, "soft")])
             .Pairs.Single(p => p.Part == "M1");
         Assert.Equal(1.5, gap.Pad!.ThicknessMm);
         Assert.Equal(PadState.Good, gap.Pad.State);
@@ -62,7 +64,7 @@ public class PadTests
     public void Unknown_materials_are_all_named()
     {
         var e = Assert.Throws<InputException>(() =>
-            Gaps.Of(Sample.Board(), Sample.Block(), new Dictionary<string, PadMaterial>(), [new(1, "other")])
+            Reckon.Gaps(Sample.Board(), Sample.Block(), new Dictionary<string, PadMaterial>(), [new(1, "other")])
         );
         Assert.Equal(2, e.Faults.Count);
     }

@@ -1,9 +1,10 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads.Seating;
 using FaithfulBracket.Core.Paste;
-using FaithfulBracket.Core.Route;
+using FaithfulBracket.Core.Plans;
 using Xunit;
 
 namespace FaithfulBracket.Core.Tests;
@@ -50,8 +51,7 @@ public class PasteMethodTests
         JobPlanner.Plan(
             new()
             {
-                Board = Sample.Board(),
-                Block = Plated("nickel-plated copper"),
+                Order = WorkOrder.Plain(Sample.Board(), Plated("nickel-plated copper")),
                 PasteId = paste.Id,
                 Ways = ways ?? [],
                 Drawer = new()
@@ -66,7 +66,7 @@ public class PasteMethodTests
     [Fact]
     public void Liquid_metal_goes_on_both_faces_by_film()
     {
-        var face = Plan(Liquid).Paste[0];
+        var face = Plan(Liquid).Paste.Faces[0];
         // 24 × 22 mm by 30 µm, twice
         Assert.Equal(24 * 22 * 0.03, face.LiquidPerFaceUl!.Value, 6);
         Assert.Equal(2 * 24 * 22 * 0.03 / 1000 * 6.4, face.Amount.MassG, 6);
@@ -79,7 +79,7 @@ public class PasteMethodTests
 
     [Fact]
     public void Nobody_gets_liquid_metal_without_asking() =>
-        Assert.Equal("t", Plan(Sample.Grey with { Id = null }).Paste[0].PasteId);
+        Assert.Equal("t", Plan(Sample.Grey with { Id = null }).Paste.Faces[0].PasteId);
 
     [Theory]
     [InlineData("spread", "Spread")]
@@ -95,7 +95,7 @@ public class PasteMethodTests
     [Fact]
     public void Every_question_has_its_default_among_its_ways_and_each_way_a_reason()
     {
-        foreach (var school in Schools.For(Sample.Board()))
+        foreach (var school in Schools.For(WorkOrder.Plain(Sample.Board())))
         {
             Assert.Contains(school.Ways, w => w.Id == school.Default);
             Assert.All(school.Ways, w => Assert.EndsWith(".", w.Why, StringComparison.Ordinal));
@@ -116,10 +116,16 @@ public class PasteMethodTests
                 ["who-moves"] = "block",
             }
         );
-        Assert.All(quarter.Tightening!.Moves, m => Assert.True(m.Turns <= 0.25 + 1e-9));
-        Assert.True(quarter.Tightening.Moves.Count > plain.Tightening!.Moves.Count);
-        Assert.Contains(quarter.Stations[(int)Station.Prove].Steps, s => s.Id == "prove.imprint");
-        Assert.DoesNotContain(plain.Stations[(int)Station.Prove].Steps, s => s.Id == "prove.imprint");
+        Assert.All(quarter.Mount.Pairs[0].Tightening!.Moves, m => Assert.True(m.Turns <= 0.25 + 1e-9));
+        Assert.True(quarter.Mount.Pairs[0].Tightening!.Moves.Count > plain.Mount.Pairs[0].Tightening!.Moves.Count);
+        Assert.Contains(
+            quarter.Stations[(int)Station.Prove].Steps,
+            s => s.Id == new StepId(Station.Prove, null, "imprint")
+        );
+        Assert.DoesNotContain(
+            plain.Stations[(int)Station.Prove].Steps,
+            s => s.Id == new StepId(Station.Prove, null, "imprint")
+        );
         Assert.Contains(
             "Lower the block",
             quarter.Stations[(int)Station.Mount].Steps[0].Title,

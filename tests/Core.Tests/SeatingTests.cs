@@ -12,7 +12,7 @@ public class SeatingTests
     private static readonly LaidPad[] Pads = [new("M1", 1, "soft"), new("M2", 1, "soft")];
 
     private static SeatingResult Solve(Block? block = null, LaidPad[]? pads = null) =>
-        SeatingSolver.Solve(Sample.Board(), block ?? Sample.Block(), pads ?? Pads, Sample.Materials, Sample.Grey);
+        Reckon.Seat(Sample.Board(), block ?? Sample.Block(), pads ?? Pads, Sample.Materials, Sample.Grey);
 
     [Fact]
     public void Symmetric_seating_equals_the_closed_form()
@@ -71,13 +71,13 @@ public class SeatingTests
         Assert.True(Bent(new(EMPa: 8000)).Dies[0].LoadN < Bent(new()).Dies[0].LoadN);
 
     private static SeatingResult Bent(BoardStiffness stiffness) =>
-        SeatingSolver.Solve(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey, elastic: stiffness);
+        Reckon.Seat(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey, elastic: stiffness);
 
     [Fact]
     public void Too_thick_pads_float_the_block_off_the_die()
     {
         var stiff = Sample.Soft with { Id = "stiff", Curve = [new(0, 0), new(0.5, 2)] };
-        var seated = SeatingSolver.Solve(
+        var seated = Reckon.Seat(
             Sample.Board(),
             Sample.Block(),
             [new("M1", 1.5, "stiff"), new("M2", 1.5, "stiff")],
@@ -116,7 +116,7 @@ public class SeatingTests
     [Fact]
     public void The_start_does_not_matter()
     {
-        var model = PlateModel.For(
+        var model = Reckon.Models(
             Sample.Board(),
             Sample.Block(),
             [new("M1", 1.5, "soft"), new("M2", 1, "soft")],
@@ -177,7 +177,7 @@ public class TighteningTests
     private static readonly LaidPad[] Pads = [new("M1", 1, "soft"), new("M2", 1, "soft")];
 
     private static TighteningResult Simulate(double? turns = null, string[]? order = null) =>
-        Tightening.Simulate(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey, turns, order);
+        Reckon.Tighten(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey, turns, order);
 
     [Fact]
     public void The_die_ring_goes_in_a_cross()
@@ -191,7 +191,7 @@ public class TighteningTests
     [Fact]
     public void It_ends_where_the_seating_says()
     {
-        var seated = SeatingSolver.Solve(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey);
+        var seated = Reckon.Seat(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey);
         var last = Simulate(0.25).Moves[^1];
         // the block's own weight rests on it too, five newtons of some hundred
         Assert.Equal(seated.Screws[0].LoadN, last.LoadN, 0.5);

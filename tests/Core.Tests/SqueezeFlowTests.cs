@@ -122,7 +122,7 @@ public class SqueezeFlowTests
     {
         using var stop = new CancellationTokenSource();
         var told = new List<double>();
-        var amount = PasteAmount.For(576, Sample.Grey, 300, 0.3);
+        var amount = PasteAmount.For(576, Sample.Grey, 300, 0.3, 9.5);
         Assert.Throws<OperationCanceledException>(() =>
             SqueezeFlow.Run(
                 Sample.Rect(0, 0, 24, 24),

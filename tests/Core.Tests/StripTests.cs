@@ -3,8 +3,9 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Mount;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Plans;
 using FaithfulBracket.Core.Prep;
-using FaithfulBracket.Core.Route;
 using FaithfulBracket.Core.Teardown;
 using Xunit;
 
@@ -73,10 +74,10 @@ public class StripTests
         var plan = TeardownPlanner.Plan(Bare with { Assembly = assembly }, record);
         Assert.Equal(record, plan.Steps.Select(s => s.Target));
         Assert.Equal(record.AsEnumerable().Reverse(), plan.Restore.Select(r => r.Target));
-        var job = JobPlanner.Plan(new() { Board = Bare with { Assembly = assembly }, TeardownOrder = record });
+        var job = JobPlanner.Plan(Reckon.Job(Bare with { Assembly = assembly }) with { TeardownOrder = record }).Care;
         Assert.Equal(
-            record.AsEnumerable().Reverse().Select(t => $"restore.back-{t}"),
-            job.Restore.Select(s => s.Id).Where(i => i.StartsWith("restore.back-", StringComparison.Ordinal))
+            record.AsEnumerable().Reverse().Select(t => $"restore-back-{t}"),
+            job.Restore.Select(s => s.Id.Target).Where(i => i.StartsWith("restore-back-", StringComparison.Ordinal))
         );
         Assert.Contains(job.Restore, s => s.Count == 4 && s.Title.Contains("cell", StringComparison.Ordinal));
     }
@@ -207,7 +208,7 @@ public class HoleLedgerTests
     private static IReadOnlyList<HoleRow> Rows(double kit, double stock)
     {
         var (b, k) = (WithStock(stock), Block(kit));
-        return HoleLedger.Of(b, k, Fit.Judge(b, k));
+        return HoleLedger.Of(b, b.Assembly!.Fasteners, [(k, Fit.Judge(b, k))]);
     }
 
     [Fact]
@@ -242,7 +243,9 @@ public class HoleLedgerTests
             BracketSlots = 1,
             Plates = [Sample.Block().Plates[0] with { Outline = Sample.Rect(0, -10, 90, 90) }],
         };
-        var checks = DryFit.Of(board with { Slots = 3 }, wide, Fit.Judge(board, wide)).ToDictionary(c => c.Id);
+        var checks = DryFit
+            .Of(LaidBlock.Of(board with { Slots = 3 }, wide), Fit.Judge(board, wide))
+            .ToDictionary(c => c.Id);
         Assert.Equal(DryFitState.Fine, checks["holes"].State);
         Assert.Equal(DryFitState.Trouble, checks["leads"].State);
         Assert.Contains("J1", checks["leads"].Text, StringComparison.Ordinal);

@@ -32,7 +32,11 @@ public sealed class PadsTests : IDisposable
     [Fact]
     public async Task A_begun_cut_plan_stands_and_its_rests_go_to_the_drawer_once()
     {
-        var sheets = (await JobAsync()).GetProperty("plan").GetProperty("cutting").GetProperty("sheets");
+        var sheets = (await JobAsync())
+            .GetProperty("plan")
+            .GetProperty("pads")
+            .GetProperty("cutting")
+            .GetProperty("sheets");
         Assert.True(sheets[0].GetProperty("offcut").GetBoolean());
         Assert.Equal(HttpStatusCode.Conflict, (await PutAwayAsync(2)).StatusCode);
         await SignAsync("pads.cut-2", sheets[1].GetProperty("cuts").GetArrayLength());
@@ -53,12 +57,22 @@ public sealed class PadsTests : IDisposable
         // the drawer changed under it; the plan that is being cut did not
         Assert.Equal(
             sheets.GetRawText(),
-            (await JobAsync()).GetProperty("plan").GetProperty("cutting").GetProperty("sheets").GetRawText()
+            (await JobAsync())
+                .GetProperty("plan")
+                .GetProperty("pads")
+                .GetProperty("cutting")
+                .GetProperty("sheets")
+                .GetRawText()
         );
         _server.KillAndRestart();
         Assert.Equal(
             sheets.GetRawText(),
-            (await JobAsync()).GetProperty("plan").GetProperty("cutting").GetProperty("sheets").GetRawText()
+            (await JobAsync())
+                .GetProperty("plan")
+                .GetProperty("pads")
+                .GetProperty("cutting")
+                .GetProperty("sheets")
+                .GetRawText()
         );
     }
 
@@ -83,14 +97,24 @@ public sealed class PadsTests : IDisposable
         Assert.Equal(HttpStatusCode.PreconditionFailed, (await Choose("paste-die", "line", "0")).StatusCode);
         Assert.Equal(
             "cross",
-            (await JobAsync()).GetProperty("plan").GetProperty("paste")[0].GetProperty("method").GetString()
+            (await JobAsync())
+                .GetProperty("plan")
+                .GetProperty("paste")
+                .GetProperty("faces")[0]
+                .GetProperty("method")
+                .GetString()
         );
         Assert.Equal(HttpStatusCode.UnprocessableEntity, (await Choose("paste-die", "shovel", "1")).StatusCode);
         Assert.Equal(HttpStatusCode.UnprocessableEntity, (await Choose("colour", "red", "1")).StatusCode);
         Assert.Equal(HttpStatusCode.OK, (await Choose("paste-die", "spread", "1")).StatusCode);
         Assert.Equal(
             "spread",
-            (await JobAsync()).GetProperty("plan").GetProperty("paste")[0].GetProperty("method").GetString()
+            (await JobAsync())
+                .GetProperty("plan")
+                .GetProperty("paste")
+                .GetProperty("faces")[0]
+                .GetProperty("method")
+                .GetString()
         );
     }
 
@@ -128,7 +152,7 @@ public sealed class PadsTests : IDisposable
             HttpStatusCode.UnprocessableEntity,
             (await _server.SendAsync(HttpMethod.Put, "/api/jobs/2/order", """{"by":"QA"}""", "0")).StatusCode
         );
-        var evidence = (await JobAsync(2)).GetProperty("plan").GetProperty("evidence")[0];
+        var evidence = (await JobAsync(2)).GetProperty("plan").GetProperty("evidence")[0].GetProperty("parts")[0];
         Assert.Equal("M1", evidence.GetProperty("part").GetString());
         Assert.NotEqual(evidence.GetProperty("documentMm").GetDouble(), evidence.GetProperty("usedMm").GetDouble());
     }

@@ -1,7 +1,6 @@
 using System.Diagnostics;
 using System.Net;
 using System.Net.Http.Json;
-using System.Net.Sockets;
 using System.Text;
 using System.Text.Json;
 
@@ -75,18 +74,16 @@ public sealed class ServerProcess : IDisposable
         Directory.Delete(Data, recursive: true);
     }
 
+    /// <summary>The server takes a free port itself and says which: nobody else can be given it in between.</summary>
     private Process Start()
     {
-        var port = FreePort();
-        Http.Dispose();
-        Http = new() { BaseAddress = new($"http://127.0.0.1:{port}"), Timeout = TimeSpan.FromSeconds(60) };
         var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true, RedirectStandardError = true };
         foreach (
             var a in (string[])
                 [
                     Path.Combine(AppContext.BaseDirectory, "FaithfulBracket.Server.dll"),
                     "--urls",
-                    $"http://127.0.0.1:{port}",
+                    "http://127.0.0.1:0",
                     "--data",
                     Data,
                 ]
@@ -97,42 +94,31 @@ public sealed class ServerProcess : IDisposable
             start.ArgumentList.Add("--demo");
             start.ArgumentList.Add(Path.Combine(Root, "demo"));
         }
-        var process = Process.Start(start)!;
-        var ready = new TaskCompletionSource();
+        const string says = "Now listening on: ";
+        var process = new Process { StartInfo = start, EnableRaisingEvents = true };
+        var address = new TaskCompletionSource<Uri>(TaskCreationOptions.RunContinuationsAsynchronously);
         process.OutputDataReceived += (_, e) =>
         {
-            if (e.Data?.Contains("Application started", StringComparison.Ordinal) == true)
-                ready.TrySetResult();
+            if (e.Data?.IndexOf(says, StringComparison.Ordinal) is >= 0 and var at)
+                address.TrySetResult(new(e.Data[(at + says.Length)..].Trim()));
         };
         process.Exited += (_, _) =>
-            ready.TrySetException(new InvalidOperationException("the server ended while starting"));
-        process.EnableRaisingEvents = true;
+            address.TrySetException(new InvalidOperationException("the server ended while starting"));
+        process.Start();
         process.BeginOutputReadLine();
         process.BeginErrorReadLine();
-        ready.Task.Wait(TimeSpan.FromSeconds(60));
+        if (!address.Task.Wait(TimeSpan.FromSeconds(120)))
+            throw new TimeoutException("the server did not say where it listens");
+        Http.Dispose();
+        Http = new() { BaseAddress = address.Task.Result, Timeout = TimeSpan.FromSeconds(120) };
         return process;
-    }
-
-    private static int FreePort()
-    {
-        using var listener = new TcpListener(IPAddress.Loopback, 0);
-        listener.Start();
-        return ((IPEndPoint)listener.LocalEndpoint).Port;
     }
 
     private static string FindRoot()
     {
-        var at = new DirectoryInfo(AppContext.BaseDirectory);
-        while (!File.Exists(Path.Combine(at.FullName, "run")))
-            at = at.Parent ?? throw new DirectoryNotFoundException("the house is not above the tests");
-        return at.FullName;
+        var at = AppContext.BaseDirectory;
+        while (!File.Exists(Path.Combine(at, "FaithfulBracket.slnx")))
+            at = Path.GetDirectoryName(at) ?? throw new InvalidOperationException("the house was not found");
+        return at;
     }
-}
-
-/// <summary>One server with the demo shop for all tests of a class.</summary>
-public sealed class DemoServer : IDisposable
-{
-    public ServerProcess Server { get; } = new();
-
-    public void Dispose() => Server.Dispose();
 }

@@ -15,8 +15,9 @@ export const launch = {
 
 export default defineConfig({
   testDir: '.',
-  workers: 1,
+  workers: 2,
   retries: 0,
+  fullyParallel: false,
   timeout: 120_000,
   expect: { timeout: 10_000 },
   reporter: [['list']],

@@ -1,6 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process'
+import { connect, createServer, type AddressInfo, type Server as Listener, type Socket } from 'node:net'
 import { mkdtempSync, rmSync } from 'node:fs'
-import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -13,24 +13,22 @@ export class Server {
   private process?: ChildProcess
   address = ''
 
+  /** Takes a free port itself and says which: nobody else can be given it in between. */
   async start() {
-    const port = await freePort(this.address ? Number(new URL(this.address).port) : 0)
-    this.address = `http://127.0.0.1:${port}`
     const args = [
       join(house, '.run/app/FaithfulBracket.Server.dll'),
-      '--urls',
-      this.address,
-      '--data',
-      this.data,
-      '--demo',
-      join(house, 'demo'),
-      '--client',
-      join(house, 'client/dist'),
+      ...['--urls', 'http://127.0.0.1:0', '--data', this.data],
+      ...['--demo', join(house, 'demo'), '--client', join(house, 'client/dist')],
     ]
     const child = spawn('dotnet', args, { stdio: ['ignore', 'pipe', 'inherit'] })
     this.process = child
-    await new Promise<void>((ready, failed) => {
-      child.stdout!.on('data', (d) => String(d).includes('Application started') && ready())
+    this.address = await new Promise<string>((ready, failed) => {
+      let said = ''
+      child.stdout!.on('data', (d) => {
+        said += String(d)
+        const at = /Now listening on: (http:\S+)/.exec(said)
+        if (at && said.includes('Application started')) ready(at[1])
+      })
       child.on('exit', (code) => failed(new Error(`the server ended with ${code}`)))
     })
     return this
@@ -51,11 +49,40 @@ export class Server {
   }
 }
 
-const freePort = (wanted: number) =>
-  new Promise<number>((got) => {
-    const s = createServer()
-    s.listen(wanted, '127.0.0.1', () => {
-      const { port } = s.address() as { port: number }
-      s.close(() => got(port))
+/** The network between a page and the shop. Pulled, nothing of this device gets through, whoever on it asks. */
+export class Cable {
+  private listener?: Listener
+  private readonly lines = new Set<Socket>()
+  private port = 0
+
+  constructor(private readonly shop: string) {}
+
+  get address() {
+    return `http://127.0.0.1:${this.port}`
+  }
+
+  async plug() {
+    const shop = new URL(this.shop)
+    const listener = createServer((line) => {
+      const on = connect(Number(shop.port), shop.hostname)
+      for (const [end, other] of [
+        [line, on],
+        [on, line],
+      ]) {
+        this.lines.add(end)
+        end.pipe(other)
+        end.on('error', () => other.destroy())
+        end.on('close', () => this.lines.delete(end) && other.destroy())
+      }
     })
-  })
+    this.listener = listener
+    await new Promise<void>((ready) => listener.listen(this.port, '127.0.0.1', ready))
+    this.port = (listener.address() as AddressInfo).port
+    return this
+  }
+
+  pull() {
+    this.listener?.close()
+    for (const line of this.lines) line.destroy()
+  }
+}

@@ -23,6 +23,7 @@ export class Refusal extends Error {
     message: string,
     readonly errors: { pointer: string; message: string }[],
     readonly waitsFor: string[],
+    readonly restsOn: string[],
   ) {
     super(message)
   }
@@ -36,7 +37,14 @@ export async function answer<T>(call: Promise<Answer<T>>): Promise<T> {
   try {
     result = await call
   } catch {
-    throw new Refusal(0, 'No answer', 'The server does not answer. Nothing was lost; try again when it runs.', [], [])
+    throw new Refusal(
+      0,
+      'No answer',
+      'The server does not answer. Nothing was lost; try again when it runs.',
+      [],
+      [],
+      [],
+    )
   }
   if (result.response.ok) return result.data as T
   const p = (result.error ?? {}) as {
@@ -44,6 +52,7 @@ export async function answer<T>(call: Promise<Answer<T>>): Promise<T> {
     detail?: string
     errors?: { pointer: string; message: string }[]
     waitsFor?: string[]
+    restsOn?: string[]
   }
   throw new Refusal(
     result.response.status,
@@ -51,6 +60,7 @@ export async function answer<T>(call: Promise<Answer<T>>): Promise<T> {
     p.detail ?? 'The server refused without a reason.',
     p.errors ?? [],
     p.waitsFor ?? [],
+    p.restsOn ?? [],
   )
 }
 

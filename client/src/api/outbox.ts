@@ -11,6 +11,8 @@ export interface Parcel {
   by: string
   count?: number
   overrideReason?: string
+  /** For a take-back: steps that rest on it, taken back with it. */
+  together?: string[]
   version: number
   doneAt: string
   conflict?: string
@@ -65,7 +67,14 @@ export async function flush(): Promise<boolean> {
       const options = {
         params: { path: { id: p.jobId, stepId: p.stepId } },
         headers: ifMatch(p.version),
-        body: { by: p.by, count: p.count, overrideReason: p.overrideReason, key: p.key, doneAt: p.doneAt },
+        body: {
+          by: p.by,
+          count: p.count,
+          overrideReason: p.overrideReason,
+          with: p.together,
+          key: p.key,
+          doneAt: p.doneAt,
+        },
       }
       try {
         await answer(

@@ -66,7 +66,8 @@ export function useJobChanges(job: JobView) {
       return client.invalidateQueries({ queryKey: ['job', job.id] })
     },
   }
-  const version = (stepId: string) => job.steps.find((s) => s.stepId === stepId)?.version ?? 0
+  const version = (stepId: string) =>
+    [...job.steps, ...job.wayBack, ...job.gone].find((s) => s.stepId === stepId)?.version ?? 0
   const path = { id: job.id }
   return {
     sign: useMutation({
@@ -82,12 +83,12 @@ export function useJobChanges(job: JobView) {
     }),
     undo: useMutation({
       ...again,
-      mutationFn: (v: { stepId: string; by: string }) =>
+      mutationFn: (v: { stepId: string; by: string; together: string[] }) =>
         answer(
           http.POST('/api/jobs/{id}/steps/{stepId}/undo', {
             params: { path: { ...path, stepId: v.stepId } },
             headers: ifMatch(version(v.stepId)),
-            body: { by: v.by },
+            body: { by: v.by, with: v.together },
           }),
         ),
     }),
@@ -116,7 +117,7 @@ export function useJobChanges(job: JobView) {
         answer(
           http.PUT('/api/jobs/{id}/ways', {
             params: { path },
-            headers: ifMatch(job.sheets.versions['ways'] ?? 0),
+            headers: ifMatch(job.sheets.versions.ways ?? 0),
             body,
           }),
         ),
@@ -195,3 +196,7 @@ export function useJobChanges(job: JobView) {
   }
 }
 export type JobChanges = ReturnType<typeof useJobChanges>
+
+/** Drivers, threads, latches and bonds that the trade meets. */
+export const useTradeWords = () =>
+  useQuery({ queryKey: ['trade-words'], queryFn: () => answer(http.GET('/api/trade-words')), staleTime: Infinity })

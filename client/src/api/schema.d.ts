@@ -152,6 +152,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/trade-words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TradeWords"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/photos": {
         parameters: {
             query?: never;
@@ -294,39 +329,6 @@ export interface paths {
                     content: {
                         "application/json": components["schemas"]["BenchIndex"];
                     };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
                 };
             };
         };
@@ -721,6 +723,45 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["LayoutResult"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/work-order": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["OrderAnswer"];
                     };
                 };
             };
@@ -2344,6 +2385,8 @@ export interface paths {
             parameters: {
                 query?: {
                     part?: string;
+                    pair?: string;
+                    board?: string;
                 };
                 header?: never;
                 path: {
@@ -2383,7 +2426,10 @@ export interface paths {
         put?: never;
         post: {
             parameters: {
-                query?: never;
+                query?: {
+                    pair?: string;
+                    board?: string;
+                };
                 header?: never;
                 path: {
                     id: number;
@@ -2422,7 +2468,10 @@ export interface paths {
         };
         get: {
             parameters: {
-                query?: never;
+                query?: {
+                    pair?: string;
+                    board?: string;
+                };
                 header?: never;
                 path: {
                     id: number;
@@ -2464,6 +2513,8 @@ export interface paths {
                     y1: number;
                     x2: number;
                     y2: number;
+                    pair?: string;
+                    board?: string;
                 };
                 header?: never;
                 path: {
@@ -2504,6 +2555,8 @@ export interface paths {
                 query: {
                     part: string;
                     fault: string;
+                    pair?: string;
+                    board?: string;
                 };
                 header?: never;
                 path: {
@@ -3353,6 +3406,136 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cards": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CardEntry"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Card"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{id}/blocks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CardMatch"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drawer": {
         parameters: {
             query?: never;
@@ -3467,6 +3650,7 @@ export interface components {
             partRiseK?: null | number;
             tooMuch: boolean;
             text: string;
+            wrong: boolean;
         };
         AsFoundChange: {
             pads: components["schemas"]["AsFoundPad"][];
@@ -3481,6 +3665,7 @@ export interface components {
             /** Format: double */
             landStepMm: number;
             note?: null | string;
+            board?: null | string;
         };
         Assembly: {
             pieces: components["schemas"]["Piece"][];
@@ -3517,6 +3702,8 @@ export interface components {
             jobs: components["schemas"]["BenchJob"][];
             timers: components["schemas"]["RunningTimer"][];
             runsShort: string[];
+            /** Format: int32 */
+            renewing: number;
             serverTime: string;
         };
         BenchJob: {
@@ -3535,6 +3722,18 @@ export interface components {
             finished: boolean;
             lastBy?: null | string;
             lastAt?: null | string;
+        };
+        /** @enum {unknown} */
+        BetweenCode: "overlap" | "join-miss" | "spacing" | "ribbon";
+        BetweenFault: {
+            code: components["schemas"]["BetweenCode"];
+            a: string;
+            b: string;
+            text: string;
+            /** Format: double */
+            missMm?: null | number;
+            /** Format: double */
+            areaMm2?: null | number;
         };
         Block: {
             id: string;
@@ -3561,6 +3760,7 @@ export interface components {
             price: null | components["schemas"]["Money"];
             /** Format: double */
             guardHeightMm?: null | number;
+            joins: components["schemas"]["Join"][];
         };
         BlockEntry: {
             id: string;
@@ -3595,6 +3795,7 @@ export interface components {
             /** Format: double */
             targetNm?: null | number;
             finish?: null | string;
+            sockets: string[];
         };
         /** @enum {unknown} */
         BlockKind: "full-cover" | "core-only" | "one-piece" | "chip" | "power-stage" | "processor" | "direct-die" | "memory" | "two-half" | "back-plate";
@@ -3645,6 +3846,14 @@ export interface components {
             positionSigmaMm: number;
             hasAssembly: boolean;
         };
+        BoardEvidence: {
+            board: string;
+            parts: components["schemas"]["PartEvidence"][];
+        };
+        BoardFit: {
+            board: string;
+            fit: components["schemas"]["FitResult"];
+        };
         BoardHole: {
             id: string;
             /** Format: double */
@@ -3665,8 +3874,35 @@ export interface components {
              */
             slotDeg: number;
         };
+        BoardHoles: {
+            board: string;
+            rows: components["schemas"]["HoleRow"][];
+        };
         /** @enum {unknown} */
         BoardKind: "graphics-card" | "mainboard" | "memory-module" | "console-board" | "processor";
+        BoardPose: {
+            flipped: boolean;
+            /** Format: double */
+            xMm: number;
+            /** Format: double */
+            yMm: number;
+            /** Format: double */
+            spacingMm: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            spacingTolMm: number;
+        };
+        BoardStage: {
+            board: string;
+            stage: components["schemas"]["HoleStage"];
+        };
+        BoardTeardown: {
+            board: string;
+            plan: components["schemas"]["TeardownPlan"];
+            best: null | components["schemas"]["TeardownPlan"];
+        };
         Bond: {
             id: string;
             between: string[];
@@ -3724,6 +3960,51 @@ export interface components {
             mm: number;
             /** Format: double */
             resolutionMm: number;
+        };
+        Card: {
+            id: string;
+            maker: string;
+            model: string;
+            boardCode: string;
+            revision: string;
+            kind: components["schemas"]["BoardKind"];
+            boards: components["schemas"]["CardBoard"][];
+            ribbons: components["schemas"]["Ribbon"][];
+            assembly: null | components["schemas"]["Assembly"];
+        };
+        CardBoard: {
+            key: string;
+            board: components["schemas"]["Board"];
+            pose: null | components["schemas"]["BoardPose"];
+        };
+        CardEntry: {
+            id: string;
+            maker: string;
+            model: string;
+            boardCode: string;
+            revision: string;
+            kind: components["schemas"]["BoardKind"];
+            boards: string[];
+        };
+        CardMatch: {
+            blockId: string;
+            blockName: string;
+            verdict: components["schemas"]["Verdict"];
+            summary: string;
+            topReason: string;
+        };
+        CardName: {
+            id: string;
+            maker: string;
+            model: string;
+            boardCode: string;
+            revision: string;
+        };
+        CareResult: {
+            /** Format: int32 */
+            repasteMonths: number;
+            restore: components["schemas"]["WorkStep"][];
+            sheet: components["schemas"]["StationPlan"];
         };
         CataloguePicture: {
             /** Format: int64 */
@@ -3785,6 +4066,10 @@ export interface components {
             finDirectionDeg?: null | number;
             /** Format: double */
             slitDirectionDeg?: null | number;
+            finArea: null | components["schemas"]["Polygon"];
+            flowArea: null | components["schemas"]["Polygon"];
+            /** Format: double */
+            kwPerMK?: null | number;
         };
         Comparison: {
             beforeToRoom: null | components["schemas"]["Resistance"];
@@ -3820,6 +4105,8 @@ export interface components {
             /** Format: double */
             amount: number;
         };
+        /** @enum {unknown} */
+        CountOf: "screws" | "films" | "cuts" | "checks" | "ports";
         Coverage: {
             part: string;
             land?: null | string;
@@ -3871,6 +4158,8 @@ export interface components {
             /** Format: double */
             thicknessMm?: null | number;
             material?: null | string;
+            /** Format: int32 */
+            restsWorthKeeping: number;
         };
         Declaration: {
             maker: string;
@@ -3888,6 +4177,12 @@ export interface components {
             maxLoadN?: null | number;
             /** Format: double */
             maxPressureMPa?: null | number;
+        };
+        DocumentStand: {
+            role: string;
+            key: string;
+            id: string;
+            digest: string;
         };
         Drawer: {
             materials: components["schemas"]["PadMaterial"][];
@@ -3943,6 +4238,7 @@ export interface components {
             ring?: null | string;
             springLoaded: boolean;
             seal: boolean;
+            board?: null | string;
         };
         FilmFrame: {
             /** Format: double */
@@ -4022,9 +4318,31 @@ export interface components {
             planeMm?: null | number;
             pairs: components["schemas"]["Gap"][];
         };
+        GoneStep: {
+            stepId: string;
+            station: null | components["schemas"]["Station"];
+            title: string;
+            by: string;
+            at: string;
+            /** Format: int64 */
+            version: number;
+        };
         Header: {
             id: string;
             kind: string;
+        };
+        HistoryEntry: {
+            /** Format: int64 */
+            id: number;
+            stepId: string;
+            kind: string;
+            by: string;
+            at: string;
+            /** Format: int64 */
+            count?: null | number;
+            overrideReason?: null | string;
+            doneAt?: null | string;
+            signed: null | components["schemas"]["SignedBasis"];
         };
         HoleContent: {
             stage: components["schemas"]["HoleStage"];
@@ -4074,27 +4392,21 @@ export interface components {
             blockId?: null | string;
             pasteId?: null | string;
             padChoices: components["schemas"]["LaidPad"][];
+            pairs?: null | components["schemas"]["WorkPair"][];
         };
         JobPlan: {
-            fit: null | components["schemas"]["FitResult"];
-            dryFit: components["schemas"]["DryFitCheck"][];
-            holes: components["schemas"]["HoleRow"][];
-            restore: components["schemas"]["WorkStep"][];
-            bestTeardown: null | components["schemas"]["TeardownPlan"];
-            kit: components["schemas"]["KitLine"][];
-            teardown: null | components["schemas"]["TeardownPlan"];
-            gaps: null | components["schemas"]["GapsResult"];
-            pads: components["schemas"]["PlacedPad"][];
-            pieces: components["schemas"]["PadPiece"][];
-            cutting: null | components["schemas"]["CutPlan"];
-            evidence: components["schemas"]["PartEvidence"][];
-            seating: null | components["schemas"]["SeatingResult"];
-            paste: components["schemas"]["PasteFace"][];
-            tightening: null | components["schemas"]["TighteningResult"];
-            comparison: null | components["schemas"]["Comparison"];
-            stations: components["schemas"]["StationPlan"][];
+            match: components["schemas"]["MatchResult"];
+            kit: components["schemas"]["KitResult"];
+            teardown: components["schemas"]["TeardownResult"];
+            prep: components["schemas"]["PrepResult"];
+            pads: components["schemas"]["PadsResult"];
+            paste: components["schemas"]["PasteResult"];
+            mount: components["schemas"]["MountResult"];
+            prove: components["schemas"]["ProveResult"];
+            care: components["schemas"]["CareResult"];
+            evidence: components["schemas"]["BoardEvidence"][];
             schools: components["schemas"]["School"][];
-            troubles: string[];
+            troubles: components["schemas"]["Trouble"][];
         };
         JobSheetSet: {
             ways: {
@@ -4120,18 +4432,39 @@ export interface components {
             version: number;
             openedBy: string;
             openedAt: string;
+            finished: boolean;
+            boardName: string;
+            blockName?: null | string;
+            order: components["schemas"]["WorkOrder"];
             board: components["schemas"]["Board"];
             block: null | components["schemas"]["Block"];
             plan: components["schemas"]["JobPlan"];
+            stations: components["schemas"]["StationPlan"][];
             route: components["schemas"]["StationState"][];
-            steps: components["schemas"]["StepState"][];
-            history: components["schemas"]["StepEvent"][];
+            steps: components["schemas"]["StepStand"][];
+            wayBack: components["schemas"]["StepStand"][];
+            gone: components["schemas"]["GoneStep"][];
+            holeStages: components["schemas"]["BoardStage"][];
+            history: components["schemas"]["HistoryEntry"][];
             readings: components["schemas"]["ReadingRow"][];
             notes: components["schemas"]["NoteRow"][];
             photos: components["schemas"]["PhotoInfo"][];
             timers: components["schemas"]["RunningTimer"][];
             serverTime: string;
             sheets: components["schemas"]["JobSheetSet"];
+        };
+        Join: {
+            id: string;
+            port: string;
+            to: components["schemas"]["JoinEnd"];
+            /** Format: double */
+            lengthMm: number;
+            /** Format: double */
+            tolMm: number;
+        };
+        JoinEnd: {
+            block: string;
+            port: string;
         };
         JsonElement: unknown;
         KeptCount: {
@@ -4177,6 +4510,11 @@ export interface components {
             material: string;
             tacky?: null | string;
         };
+        KitResult: {
+            lines: components["schemas"]["KitLine"][];
+            sheet: components["schemas"]["StationPlan"];
+            short?: null | components["schemas"]["KitLine"][];
+        };
         KitScrew: {
             thread: string;
             /** Format: double */
@@ -4203,6 +4541,7 @@ export interface components {
             /** Format: double */
             thicknessMm: number;
             material: string;
+            board?: null | string;
         };
         Land: {
             id: string;
@@ -4280,6 +4619,8 @@ export interface components {
             face: components["schemas"]["Face"];
             hiddenBy?: null | string;
             at: null | components["schemas"]["Point2"];
+            movesTo?: null | string;
+            board?: null | string;
         };
         Leftover: {
             /** Format: double */
@@ -4319,6 +4660,10 @@ export interface components {
                 [key: string]: number;
             };
         };
+        MatchResult: {
+            order: null | components["schemas"]["OrderFit"];
+            sheet: components["schemas"]["StationPlan"];
+        };
         Measure: {
             what: string;
             id: string;
@@ -4334,6 +4679,19 @@ export interface components {
             amount: number;
             currency: string;
         };
+        MountResult: {
+            pairs: components["schemas"]["PairMount"][];
+            holes: components["schemas"]["BoardHoles"][];
+            sheet: components["schemas"]["StationPlan"];
+            troubles: components["schemas"]["Trouble"][];
+        };
+        MountScrew: {
+            hole: string;
+            /** Format: int32 */
+            number: number;
+            driver: string;
+            held: boolean;
+        };
         MountedBowResult: {
             without: components["schemas"]["BowResult"];
             with: null | components["schemas"]["BowResult"];
@@ -4345,9 +4703,12 @@ export interface components {
             title: string;
             client?: null | string;
             bench: string;
-            boardId: string;
+            boardId?: null | string;
             blockId?: null | string;
             by: string;
+            cardId?: null | string;
+            pieces?: null | components["schemas"]["WorkPiece"][];
+            pairs?: null | components["schemas"]["WorkPair"][];
         };
         NewNote: {
             by: string;
@@ -4372,6 +4733,7 @@ export interface components {
             /** Format: double */
             flowLMin?: null | number;
             note?: null | string;
+            board?: null | string;
         };
         NewTimer: {
             stepId: string;
@@ -4392,9 +4754,24 @@ export interface components {
             id: number;
             address: string;
         };
+        OrderAnswer: {
+            verdict: components["schemas"]["Verdict"];
+            pairs: components["schemas"]["PairAnswer"][];
+            uncovered: components["schemas"]["UncoveredPart"][];
+            between: components["schemas"]["BetweenFault"][];
+            reasons: components["schemas"]["Reason"][];
+        };
         OrderChange: {
             order: string[];
             by: string;
+        };
+        OrderFit: {
+            verdict: components["schemas"]["Verdict"];
+            grade: null | components["schemas"]["EvidenceGrade"];
+            pairs: components["schemas"]["PairFit"][];
+            uncovered: components["schemas"]["UncoveredPart"][];
+            between: components["schemas"]["BetweenFault"][];
+            reasons: components["schemas"]["Reason"][];
         };
         /** @enum {unknown} */
         PackItemKind: "board" | "block" | "picture";
@@ -4445,6 +4822,10 @@ export interface components {
             /** Format: double */
             missBy: number;
             source: string;
+            /** Format: double */
+            fillsMinMm: number;
+            /** Format: double */
+            fillsMaxMm: number;
         };
         PadMaterial: {
             id: string;
@@ -4458,6 +4839,8 @@ export interface components {
             freshCurve?: null | unknown[];
             /** Format: double */
             conductivityWPerMK?: null | number;
+            /** Format: double */
+            contactMm2KPerW?: null | number;
             /** Format: double */
             claimedWPerMK?: null | number;
         };
@@ -4474,6 +4857,8 @@ export interface components {
             /** Format: double */
             depthMm: number;
             onBlock: boolean;
+            pair: string;
+            board: string;
         };
         /** @enum {unknown} */
         PadState: "good" | "starved" | "crushed";
@@ -4489,6 +4874,54 @@ export interface components {
             /** Format: int32 */
             count: number;
             offcut: boolean;
+        };
+        PadsResult: {
+            pairs: components["schemas"]["PairPads"][];
+            pieces: components["schemas"]["PadPiece"][];
+            cutting: null | components["schemas"]["CutPlan"];
+            sheet: components["schemas"]["StationPlan"];
+            troubles: components["schemas"]["Trouble"][];
+        };
+        Pair: {
+            key: string;
+            block: components["schemas"]["Block"];
+            on?: null | string;
+        };
+        PairAnswer: {
+            key: string;
+            verdict: components["schemas"]["Verdict"];
+            plates: components["schemas"]["PlateFit"][];
+        };
+        PairFit: {
+            key: string;
+            block: string;
+            verdict: components["schemas"]["Verdict"];
+            summary: string;
+            plates: components["schemas"]["PlateFit"][];
+            on: components["schemas"]["BoardFit"][];
+        };
+        PairMount: {
+            pair: string;
+            board: string;
+            tightening: null | components["schemas"]["TighteningResult"];
+            screws: components["schemas"]["MountScrew"][];
+        };
+        PairPads: {
+            pair: string;
+            board: string;
+            gaps: components["schemas"]["GapsResult"];
+            pads: components["schemas"]["PlacedPad"][];
+            seating: null | components["schemas"]["SeatingResult"];
+        };
+        PairPrep: {
+            pair: string;
+            board: string;
+            dryFit: components["schemas"]["DryFitCheck"][];
+        };
+        PairProof: {
+            pair: string;
+            board: string;
+            comparison: components["schemas"]["Comparison"];
         };
         Part: {
             id: string;
@@ -4526,6 +4959,10 @@ export interface components {
             /** Format: double */
             powerShare?: null | number;
             packageOutline: null | components["schemas"]["Polygon"];
+            /** Format: double */
+            lidKWPerMK?: null | number;
+            /** Format: double */
+            bondKWPerMK?: null | number;
         };
         PartEvidence: {
             part: string;
@@ -4583,6 +5020,10 @@ export interface components {
             /** Format: double */
             crossArmMm: number;
             /** Format: double */
+            beadMm: number;
+            /** Format: double */
+            margin: number;
+            /** Format: double */
             plungerMm: number;
         };
         PasteAnswer: {
@@ -4626,12 +5067,14 @@ export interface components {
             /** Format: double */
             clampN: number;
             amount: components["schemas"]["PasteAmount"];
-            method: string;
+            method: components["schemas"]["PasteWay"];
             why: string;
             /** Format: double */
             gramsLeft: number;
             /** Format: int32 */
             applications: number;
+            pair: string;
+            board: string;
             surface: components["schemas"]["PasteSurface"];
             school: string;
             /** Format: double */
@@ -4664,6 +5107,12 @@ export interface components {
             conductivityWPerMK: number;
             liquidMetal: boolean;
         };
+        PasteResult: {
+            faces: components["schemas"]["PasteFace"][];
+            sheet: components["schemas"]["StationPlan"];
+            /** Format: double */
+            massG: number;
+        };
         PasteStock: {
             id: string;
             material: components["schemas"]["PasteMaterial"];
@@ -4678,6 +5127,8 @@ export interface components {
         };
         /** @enum {unknown} */
         PasteSurface: "bare-die" | "lid" | "large-plate" | "bridge-chip";
+        /** @enum {unknown} */
+        PasteWay: "spread" | "cross" | "line" | "dot" | "film";
         /** @enum {unknown} */
         Phase: "before" | "after";
         PhotoFeature: {
@@ -4716,6 +5167,9 @@ export interface components {
             id: string;
             name: string;
             face: components["schemas"]["Face"];
+            returns: boolean;
+            stays: boolean;
+            board?: null | string;
         };
         PlacedPad: {
             letter: string;
@@ -4733,6 +5187,9 @@ export interface components {
             fit: null | components["schemas"]["PadFit"];
             chosen: boolean;
             onBlock: boolean;
+            pair: string;
+            board: string;
+            like: string[];
         };
         Placement: {
             /** Format: double */
@@ -4779,12 +5236,24 @@ export interface components {
             standoffMm?: null | number;
             /** Format: double */
             standoffTolMm: number;
+            /** Format: double */
+            coreMm?: null | number;
             outline: components["schemas"]["Polygon"];
             /** Format: double */
             baseStepMm: number;
             lands: components["schemas"]["Land"][];
             pockets: components["schemas"]["Pocket"][];
             holes: components["schemas"]["BlockHole"][];
+        };
+        PlateFit: {
+            plate: string;
+            board: string;
+            /** Format: double */
+            planeMm?: null | number;
+            placement: components["schemas"]["Placement"];
+            screws: components["schemas"]["ScrewFit"][];
+            clashes: components["schemas"]["PartMargin"][];
+            tight: components["schemas"]["PartMargin"][];
         };
         Pocket: {
             outline: components["schemas"]["Polygon"];
@@ -4802,6 +5271,8 @@ export interface components {
             y: number;
             facing?: null | string;
             role?: null | string;
+            /** Format: double */
+            zMm?: null | number;
         };
         PracticeAsk: {
             moves: components["schemas"]["PracticeMove"][];
@@ -4830,6 +5301,22 @@ export interface components {
             tiltLimitDeg: number;
             /** Format: double */
             peakLimitMPa?: null | number;
+            choices?: null | components["schemas"]["PracticeTurn"][];
+            pressesDie: boolean;
+        };
+        PracticeTurn: {
+            words: string;
+            /** Format: double */
+            turns: number;
+        };
+        PrepResult: {
+            pairs: components["schemas"]["PairPrep"][];
+            sheet: components["schemas"]["StationPlan"];
+        };
+        ProveResult: {
+            pairs: components["schemas"]["PairProof"][];
+            sheet: components["schemas"]["StationPlan"];
+            first: components["schemas"]["Comparison"];
         };
         PutAwayAnswer: {
             stored: components["schemas"]["PadStock"][];
@@ -4856,11 +5343,13 @@ export interface components {
             note?: null | string;
             byInitials: string;
             at: string;
+            board?: null | string;
         };
         Reason: {
             code: string;
             text: string;
             refs: string[];
+            weight: components["schemas"]["Weight"];
         };
         Resistance: {
             /** Format: double */
@@ -4868,8 +5357,10 @@ export interface components {
             /** Format: double */
             uncertaintyKPerW: number;
         };
+        /** @enum {unknown} */
+        RestoreAction: "fasten" | "plug" | "set";
         RestoreStep: {
-            action: string;
+            action: components["schemas"]["RestoreAction"];
             target: string;
             name: string;
             driver?: null | string;
@@ -4877,6 +5368,23 @@ export interface components {
             /** Format: int32 */
             count: number;
             cell?: null | string;
+        };
+        Ribbon: {
+            id: string;
+            name: string;
+            from: components["schemas"]["RibbonEnd"];
+            to: components["schemas"]["RibbonEnd"];
+            /** Format: double */
+            widthMm: number;
+            /** Format: double */
+            slackMm?: null | number;
+        };
+        RibbonEnd: {
+            board: string;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
         };
         RunningTimer: {
             /** Format: int64 */
@@ -4979,6 +5487,15 @@ export interface components {
             overrideReason?: null | string;
             key?: null | string;
             doneAt?: null | string;
+            with?: null | string[];
+        };
+        SignedBasis: {
+            title?: null | string;
+            facts: components["schemas"]["Fact"][];
+            /** Format: int32 */
+            count?: null | number;
+            documents: components["schemas"]["DocumentStand"][];
+            tiedLater: boolean;
         };
         SnapAnswer: {
             /** Format: double */
@@ -4999,6 +5516,16 @@ export interface components {
             insertBowMm?: null | number;
             /** Format: double */
             stopHeightMm?: null | number;
+            /** Format: double */
+            designHeightMm?: null | number;
+            /** Format: double */
+            seatMm?: null | number;
+            /** Format: double */
+            frameN?: null | number;
+            /** Format: double */
+            frameNm?: null | number;
+            /** Format: double */
+            bestRotationDeg?: null | number;
         };
         SpillAnswer: {
             /** Format: double */
@@ -5043,20 +5570,27 @@ export interface components {
             /** Format: int32 */
             signedSteps: number;
             complete: boolean;
+            /** Format: int32 */
+            lookAgain: number;
             by?: null | string;
             at?: null | string;
         };
-        StepEvent: {
-            /** Format: int64 */
-            id: number;
-            stepId: string;
-            kind: string;
-            byInitials: string;
-            at: string;
-            /** Format: int64 */
+        StepId: string;
+        /** @enum {unknown} */
+        StepKind: "read" | "count" | "run" | "power-off" | "unscrew" | "unplug" | "lift" | "clean" | "prepare" | "dry-fit" | "cut" | "lay" | "spread" | "lower" | "start" | "turn" | "fit" | "back-plate" | "plug" | "connect" | "look" | "leak-test" | "boot" | "store" | "note" | "fasten" | "hand-over";
+        StepStand: {
+            stepId: components["schemas"]["StepId"];
+            station: components["schemas"]["Station"];
+            title: string;
+            signed: boolean;
+            by?: null | string;
+            at?: null | string;
+            /** Format: int32 */
             count?: null | number;
-            overrideReason?: null | string;
-            doneAt?: null | string;
+            /** Format: int32 */
+            version: number;
+            lookAgain: boolean;
+            changed: string[];
         };
         StepState: {
             stepId: string;
@@ -5128,6 +5662,11 @@ export interface components {
             tray: components["schemas"]["TrayCell"][];
             restore: components["schemas"]["RestoreStep"][];
         };
+        TeardownResult: {
+            boards: components["schemas"]["BoardTeardown"][];
+            sheet: components["schemas"]["StationPlan"];
+            troubles: components["schemas"]["Trouble"][];
+        };
         TeardownStep: {
             action: components["schemas"]["TeardownAction"];
             target: string;
@@ -5159,6 +5698,8 @@ export interface components {
             /** Format: double */
             advanceMm: number;
             filmUm: number[];
+            plate: string;
+            home: boolean;
         };
         TighteningResult: {
             order: string[];
@@ -5173,6 +5714,11 @@ export interface components {
             /** Format: double */
             peakLimitMPa?: null | number;
             oneCornerFirst: null | components["schemas"]["Worst"];
+            /** Format: double */
+            takenTurns: number;
+            takenWords?: null | string;
+            recommendedWords?: null | string;
+            pressesDie: boolean;
         };
         ToldColumns: {
             signature: string;
@@ -5249,6 +5795,12 @@ export interface components {
             yMm: number;
             covMm2: number[];
         };
+        TradeWords: {
+            drivers?: null | string[];
+            threads?: null | string[];
+            latches?: null | string[];
+            bonds?: null | components["schemas"]["BondKind"][];
+        };
         TrayCell: {
             cell: string;
             driver: string;
@@ -5258,6 +5810,11 @@ export interface components {
             /** Format: int32 */
             count: number;
             fasteners: string[];
+        };
+        Trouble: {
+            station: components["schemas"]["Station"];
+            scope?: null | string;
+            text: string;
         };
         /** @enum {unknown} */
         TurnManner: "right" | "overshoot" | "cross-thread" | "skipped";
@@ -5306,6 +5863,10 @@ export interface components {
             /** Format: int32 */
             waitingToMerge: number;
         };
+        UncoveredPart: {
+            board: string;
+            part: string;
+        };
         UnplacedPiece: {
             pieceId: string;
             reason: string;
@@ -5317,23 +5878,64 @@ export interface components {
             way?: null | string;
             by: string;
         };
+        /** @enum {unknown} */
+        Weight: "note" | "work" | "clash";
+        WorkOrder: {
+            pieces: components["schemas"]["Workpiece"][];
+            pairs: components["schemas"]["Pair"][];
+            ribbons: components["schemas"]["Ribbon"][];
+            assembly: null | components["schemas"]["Assembly"];
+            card: null | components["schemas"]["CardName"];
+            first: components["schemas"]["Workpiece"];
+        };
+        WorkPair: {
+            key: string;
+            blockId: string;
+            on?: null | string;
+        };
+        WorkPiece: {
+            key: string;
+            boardId: string;
+        };
         WorkStep: {
-            id: string;
+            id: components["schemas"]["StepId"];
+            kind: components["schemas"]["StepKind"];
             station: components["schemas"]["Station"];
             title: string;
             detail?: null | string;
+            feel?: null | string;
             caution?: null | string;
             done: string;
+            board?: null | string;
+            pair?: null | string;
             face: components["schemas"]["Face"];
             targets: string[];
+            places: unknown[];
             driver?: null | string;
             /** Format: int32 */
             count?: null | number;
+            counted: null | components["schemas"]["CountOf"];
             /** Format: int32 */
             timerS?: null | number;
             facts: components["schemas"]["Fact"][];
             turn: null | components["schemas"]["TurnTarget"];
-            locks: string[];
+            /** Format: int32 */
+            number?: null | number;
+            where?: null | string;
+            howFar?: null | string;
+            /** Format: int32 */
+            pass?: null | number;
+            /** Format: int32 */
+            passes?: null | number;
+            /** Format: int32 */
+            sheet?: null | number;
+            pieces: string[];
+            locks: unknown[];
+        };
+        Workpiece: {
+            key: string;
+            board: components["schemas"]["Board"];
+            pose: null | components["schemas"]["BoardPose"];
         };
         Worst: {
             /** Format: double */

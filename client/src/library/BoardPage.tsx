@@ -11,7 +11,7 @@ import { BlockList, useNarrowed } from './BlockList'
 import { Comparison } from './Comparison'
 import { Pictures } from './Pictures'
 import { PlanB } from './PlanB'
-import { MatchOverlay } from '../stations/match/MatchOverlay'
+import { FitOverlay } from '../stations/match/MatchOverlay'
 import { Head, Row, Section, Why } from '../stations/Ledger'
 import { SaveAs } from './exchange/SaveAs'
 import { Button } from '../ui/Button'
@@ -89,7 +89,7 @@ export function BoardPage({ id }: { id: string }) {
               fit && (
                 <>
                   <BlockLayer block={block} placement={fit.placement} p={p} fill />
-                  <MatchOverlay board={b} block={block} fit={fit} p={p} top={top} />
+                  <FitOverlay board={b} block={block} fit={fit} p={p} top={top} />
                 </>
               )
             }

@@ -75,30 +75,20 @@ export function Mat({
           <Grid p={p} />
           <BoardLayer board={board} p={p} selected={selected} onPick={onPick} tint={tint} quiet={quiet} />
           {children?.(p)}
-          <text
-            x={34}
-            y={height - 14}
-            fontSize={22}
-            fontWeight={700}
-            letterSpacing={4}
-            fill="var(--soft)"
-            opacity={0.8}
-          >
-            {face.toUpperCase()}
-          </text>
         </svg>
       )}
-      <div className="no-print absolute bottom-2 left-36 flex gap-1">
-        {onFlip && <MatButton onClick={onFlip} name="Turn the board over" text="turn over" keyName="F" />}
-        <MatButton onClick={() => zoomBy(1.25)} name="Zoom in" text="+" />
-        <MatButton onClick={() => zoomBy(0.8)} name="Zoom out" text="−" />
-        <MatButton onClick={fit} name="Fit the board" text="fit" />
-      </div>
-      {legend && (
-        <div className="pointer-events-none absolute bottom-2 right-3 flex gap-3 bg-mat/85 px-2 py-1 text-[13.5px] text-soft">
-          {legend}
+      <div className="pointer-events-none absolute inset-x-3 bottom-2 flex flex-wrap-reverse items-end justify-between gap-x-3 gap-y-1">
+        <div className="flex items-end gap-3">
+          <b className="min-w-24 text-[22px] leading-8 tracking-[4px] text-soft">{face.toUpperCase()}</b>
+          <div className="no-print pointer-events-auto flex gap-1">
+            {onFlip && <MatButton onClick={onFlip} name="Turn the board over" text="turn over" keyName="F" />}
+            <MatButton onClick={() => zoomBy(1.25)} name="Zoom in" text="+" />
+            <MatButton onClick={() => zoomBy(0.8)} name="Zoom out" text="−" />
+            <MatButton onClick={fit} name="Fit the board" text="fit" />
+          </div>
         </div>
-      )}
+        {legend && <div className="flex flex-wrap gap-x-3 bg-mat/85 px-2 py-1 text-[13.5px] text-soft">{legend}</div>}
+      </div>
     </div>
   )
 }

@@ -9,8 +9,8 @@ export function placed(p: Placement, points: number[][]): number[][] {
 
 export const identity: Placement = { xMm: 0, yMm: 0, rotationDeg: 0 }
 
-export const holesOf = (block: Block) => block.plates.flatMap((p) => p.holes)
-
-/** The driver that turns a screw of this thread, by the block's kit. */
+/** The driver the block's kit names for a thread; nothing where it names none. */
 export const driverOf = (block: Block, thread?: string | null) =>
-  block.kit?.screws.find((s) => s.thread === thread)?.driver ?? 'PH1'
+  block.kit?.screws.find((s) => s.thread === thread)?.driver ?? ''
+
+export const holesOf = (block: Block) => block.plates.flatMap((p) => p.holes)

@@ -7,7 +7,7 @@ export function Route({ job, station }: { job: JobView; station: Station }) {
   return (
     <nav
       aria-label="Route"
-      className="no-print scroll-thin overflow-y-auto border-r-2 border-dotted border-rule bg-card"
+      className="traveller-route no-print scroll-thin min-h-0 overflow-y-auto border-r-2 border-dotted border-rule bg-card"
     >
       {job.route.map((r, i) => {
         const on = r.station === station
@@ -27,7 +27,7 @@ export function Route({ job, station }: { job: JobView; station: Station }) {
             <span className={`block text-[13.5px] leading-[1.2] ${r.trouble ? 'text-plum' : 'text-soft'}`}>
               {r.summary}
             </span>
-            {r.complete && r.by ? (
+            {r.complete && r.lookAgain === 0 && r.by ? (
               <Stamp by={r.by} at={clock(r.at)} />
             ) : (
               <span

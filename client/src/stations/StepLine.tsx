@@ -2,48 +2,41 @@ import { useRef, useState } from 'react'
 import type { JobView } from '../api/client'
 import { Button } from '../ui/Button'
 import { Dialog } from '../ui/Dialog'
-import { left } from '../ui/format'
+import { left, wait } from '../ui/format'
 import { useNow } from '../ui/useNow'
 import { Counter } from './Counter'
+import type { Here } from './here'
 import type { Steps } from './useSteps'
 
-/** The dark line under the mat: the step, its caution, what was counted, done and undo, note, photo, timers. */
-export function StepLine({
-  job,
-  s,
-  onBench,
-  note,
-  setNote,
-  selected,
-}: {
+interface Props {
   job: JobView
+  here: Here
   s: Steps
   onBench?: () => void
   note: boolean
   setNote: (open: boolean) => void
   selected?: string
-}) {
+}
+
+/** The dark line under the mat: the step, its caution, what was counted, done and undo, note, photo, timers. */
+export function StepLine({ job, here, s, onBench, note, setNote, selected }: Props) {
   const [override, setOverride] = useState(false)
-  const file = useRef<HTMLInputElement>(null)
   const { step } = s
-  const pinned = job.board.parts.find((x) => x.id === selected)
   if (!step)
     return (
-      <footer className="grid grid-cols-[207px_1fr] items-center bg-line text-on-line">
-        <span />
+      <footer className="flex min-h-[84px] items-center bg-line px-5 text-on-line">
         <p className="text-[19px]">
           Nothing to do here yet: {job.route.find((r) => r.steps === 0)?.summary ?? 'choose a block first'}.
         </p>
       </footer>
     )
-  const timer = job.timers.find((t) => t.stepId === step.id)
   return (
     <footer
-      className="no-print grid grid-cols-[207px_minmax(0,1fr)_auto] items-center bg-line text-on-line"
+      className="no-print flex min-h-[84px] flex-wrap items-center gap-x-4 gap-y-1.5 bg-line px-4 py-2 text-on-line"
       aria-label="Step"
       data-step={step.id}
     >
-      <div className="flex items-center gap-2 pl-[18px] text-line-soft">
+      <div className="flex items-center gap-2 text-line-soft">
         <button
           type="button"
           aria-label="Step before"
@@ -68,7 +61,7 @@ export function StepLine({
           ›
         </button>
       </div>
-      <div className="min-w-0 pr-4" aria-live="polite">
+      <div className="min-w-0 flex-1 basis-[300px]" aria-live="polite">
         <p className="text-[20px] leading-[1.15]">{step.title}</p>
         {s.refusal ? (
           <p className="text-[14.5px] leading-tight text-line-plum" role="alert">
@@ -80,75 +73,101 @@ export function StepLine({
             )}
           </p>
         ) : (
-          <p
-            className={`line-clamp-2 text-[14.5px] leading-tight ${step.caution ? 'text-line-amber' : 'text-line-soft'}`}
-          >
+          <p className={`text-[14.5px] leading-tight ${step.caution ? 'text-line-amber' : 'text-line-soft'}`}>
             {step.caution ?? step.detail}
           </p>
         )}
       </div>
-      <div className="flex items-center gap-2 pr-4">
-        {step.count != null && !s.isSigned && <Counter count={s.count} of={step.count} onChange={s.setCount} />}
-        {step.timerS != null &&
-          !s.isSigned &&
-          (timer ? (
-            <TimerFace endsAt={timer.endsAt} onStop={() => s.changes.stopTimer.mutate(timer.id)} />
-          ) : (
-            <Button kind="line" keyName="T" onClick={() => s.changes.startTimer.mutate(step.id)}>
-              Start {step.timerS >= 120 ? `${Math.round(step.timerS / 60)} min` : `${step.timerS} s`}
-            </Button>
-          ))}
-        <Button kind="line" keyName="⌫" onClick={s.back}>
-          Back
-        </Button>
-        <Button kind="line" onClick={() => setNote(true)}>
-          Note
-        </Button>
-        <Button
-          kind="line"
-          onClick={() => file.current?.click()}
-          aria-label={pinned ? `Add a photo of ${pinned.id}` : 'Add a photo'}
-        >
-          {pinned ? `Photo of ${pinned.id}` : 'Photo'}
-        </Button>
-        <input
-          ref={file}
-          type="file"
-          accept="image/jpeg,image/png"
-          className="hidden"
-          tabIndex={-1}
-          aria-label="Photo file"
-          onChange={(e) => {
-            const f = e.target.files?.[0]
-            e.target.value = ''
-            if (f)
-              s.changes.photo.mutate(
-                {
-                  by: s.by,
-                  stepId: step.id,
-                  file: f,
-                  place: pinned && { x: pinned.x, y: pinned.y, face: pinned.face },
-                },
-                { onError: s.refuse },
-              )
-          }}
-        />
-        {onBench && (
-          <Button kind="line" keyName="G" onClick={onBench}>
-            Bench
-          </Button>
-        )}
-        {s.isSigned ? (
-          <span className="num max-w-44 px-2 text-[17px] text-line-soft">signed {s.signed.get(step.id)!.by}</span>
-        ) : (
-          <Button kind="go-line" keyName="Space" onClick={() => s.sign()} disabled={s.busy}>
-            {step.done}
-          </Button>
-        )}
-      </div>
+      <Doing job={job} here={here} s={s} onBench={onBench} setNote={setNote} selected={selected} />
       <NoteDialog open={note} onClose={() => setNote(false)} s={s} />
       <OverrideDialog open={override} onClose={() => setOverride(false)} s={s} />
+      <TogetherDialog s={s} />
     </footer>
+  )
+}
+
+/** What the hands press. */
+function Doing({ job, here, s, onBench, setNote, selected }: Omit<Props, 'note'>) {
+  const file = useRef<HTMLInputElement>(null)
+  const step = s.step!
+  const timer = job.timers.find((t) => t.stepId === step.id)
+  const pinned = here.board.parts.find((x) => x.id === selected)
+  const signed = s.signed.get(step.id)
+  return (
+    <div className="flex flex-wrap items-center justify-end gap-2">
+      {step.count != null && !s.isSigned && <Counter count={s.count} of={step.count} onChange={s.setCount} />}
+      {step.timerS != null &&
+        !s.isSigned &&
+        (timer ? (
+          <TimerFace endsAt={timer.endsAt} onStop={() => s.changes.stopTimer.mutate(timer.id)} />
+        ) : (
+          <Button kind="line" keyName="T" onClick={() => s.changes.startTimer.mutate(step.id)}>
+            Start {wait(step.timerS)}
+          </Button>
+        ))}
+      <Button kind="line" keyName="⌫" onClick={s.back}>
+        Back
+      </Button>
+      <Button kind="line" onClick={() => setNote(true)}>
+        Note
+      </Button>
+      <Button
+        kind="line"
+        onClick={() => file.current?.click()}
+        aria-label={pinned ? `Add a photo of ${pinned.id}` : 'Add a photo'}
+      >
+        {pinned ? `Photo of ${pinned.id}` : 'Photo'}
+      </Button>
+      <input
+        ref={file}
+        type="file"
+        accept="image/jpeg,image/png"
+        className="hidden"
+        tabIndex={-1}
+        aria-label="Photo file"
+        onChange={(e) => {
+          const f = e.target.files?.[0]
+          e.target.value = ''
+          if (f)
+            s.changes.photo.mutate(
+              {
+                by: s.by,
+                stepId: step.id,
+                file: f,
+                place: pinned && { x: pinned.x, y: pinned.y, face: pinned.face },
+              },
+              { onError: s.refuse },
+            )
+        }}
+      />
+      {onBench && (
+        <Button kind="line" keyName="G" onClick={onBench}>
+          Bench
+        </Button>
+      )}
+      {s.isSigned ? (
+        <span className="num max-w-44 px-2 text-[17px] text-line-soft">signed {signed?.by}</span>
+      ) : (
+        <Button kind="go-line" keyName="Space" onClick={() => s.sign()} disabled={s.busy}>
+          {signed?.lookAgain ? 'Looked at, sign again' : step.done}
+        </Button>
+      )}
+    </div>
+  )
+}
+
+/** Signed steps rest on the one to take back: together or not at all. */
+export function TogetherDialog({ s }: { s: Steps }) {
+  return (
+    <Dialog open={!!s.question} onClose={() => s.answer(false)} title="Signed steps rest on this one">
+      <p className="mb-3 text-[17px] leading-snug">{s.question?.text}</p>
+      <div className="flex gap-2">
+        <Button kind="go" onClick={() => s.answer(true)}>
+          Take {(s.question?.restsOn.length ?? 0) + 1} steps back
+        </Button>
+        <Button onClick={() => s.answer(false)}>Leave them signed</Button>
+      </div>
+    </Dialog>
   )
 }
 

@@ -19,8 +19,12 @@ export function StepList({ s, most }: { s: Steps; most?: number }) {
             >
               <span className="num text-right text-soft">{from + i + 1}</span>
               <span className={done ? 'text-soft' : ''}>{x.title}</span>
-              <span className={`num min-w-8 text-right font-semibold ${done ? 'text-cool' : 'text-soft'}`}>
+              <span
+                className={`num min-w-8 text-right font-semibold ${done?.lookAgain ? 'text-amber' : done ? 'text-cool' : 'text-soft'}`}
+                title={done?.changed.join(' ')}
+              >
                 {done ? done.by : '·'}
+                {done?.lookAgain && <small className="block text-[12px] leading-none">look again</small>}
               </span>
             </button>
           </li>

@@ -5,7 +5,7 @@ export const day = (iso?: string | null) =>
   iso ? new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' }) : ''
 export const percent = (v: number) => `${Math.round(v * 100)}`
 export const range = (a: number, b: number, f: (v: number) => string) => (f(a) === f(b) ? f(a) : `${f(a)}–${f(b)}`)
-export const stationName = (s: string) => s[0].toUpperCase() + s.slice(1)
+export const stationName = (s: string) => capital(s)
 
 /** Minutes and seconds left until an instant; negative when it is past. */
 export function left(endsAt: string, now: number) {
@@ -17,3 +17,7 @@ export function left(endsAt: string, now: number) {
       : `${String(Math.floor(a / 60)).padStart(2, '0')}:${String(a % 60).padStart(2, '0')}`
   return { text, over: s <= 0 }
 }
+export const capital = (t: string) => (t ? t[0].toUpperCase() + t.slice(1) : t)
+
+/** A wait as it is said on a button. */
+export const wait = (seconds: number) => (seconds >= 120 ? `${Math.round(seconds / 60)} min` : `${seconds} s`)

@@ -31,7 +31,17 @@ public sealed record Block
     public FlowCurve? Flow { get; init; }
     public Money? Price { get; init; }
     public double? GuardHeightMm { get; init; }
+
+    /// <summary>Fittings that bridge a port of this block and one of another.</summary>
+    public IReadOnlyList<Join> Joins { get; init; } = [];
 }
+
+/// <summary>A bridging fitting: as long as its two ports lie apart. Lengths mm.</summary>
+/// <param name="Port">Of this block.</param>
+public sealed record Join(string Id, string Port, JoinEnd To, double LengthMm, double TolMm);
+
+/// <param name="Block">Id of the other block's document, or its key in the order.</param>
+public sealed record JoinEnd(string Block, string Port);
 
 /// <summary>The maker's statement that the block fits a board.</summary>
 public sealed record Declaration(string Maker, string BoardCode, IReadOnlyList<string> Revisions);
@@ -45,9 +55,33 @@ public sealed record SocketFit(
     string? Insert,
     double? InsertBowMm,
     double? StopHeightMm
-);
+)
+{
+    /// <summary>Height of the contact that its springs are made for, mm above the mainboard.</summary>
+    public double? DesignHeightMm { get; init; }
 
-public sealed record ColdPlate(string Metal, double? BaseMm, double? FinDirectionDeg, double? SlitDirectionDeg);
+    /// <summary>Where the package sits when a frame stands in for the clamp, mm above the mainboard.</summary>
+    public double? SeatMm { get; init; }
+
+    /// <summary>What the frame holds the package with, N, and the torque of its screws, N·m.</summary>
+    public double? FrameN { get; init; }
+    public double? FrameNm { get; init; }
+
+    /// <summary>The turn that cools best by the maker's word, degrees.</summary>
+    public double? BestRotationDeg { get; init; }
+}
+
+public sealed record ColdPlate(string Metal, double? BaseMm, double? FinDirectionDeg, double? SlitDirectionDeg)
+{
+    /// <summary>Where the fins stand, in the block's frame.</summary>
+    public Polygon? FinArea { get; init; }
+
+    /// <summary>Where coolant flows over the plate.</summary>
+    public Polygon? FlowArea { get; init; }
+
+    /// <summary>Conductivity of the plate; copper's 390 where not stated.</summary>
+    public double? KWPerMK { get; init; }
+}
 
 /// <summary>One rigid plate of a block.</summary>
 public sealed record Plate
@@ -62,6 +96,9 @@ public sealed record Plate
     /// <summary>Height of the reference plane above the board when standoffs carry the plate, mm.</summary>
     public double? StandoffMm { get; init; }
     public double StandoffTolMm { get; init; }
+
+    /// <summary>From its die land to the die land of the block's first plate, mm, for a block between two boards.</summary>
+    public double? CoreMm { get; init; }
     public required Polygon Outline { get; init; }
 
     /// <summary>How much further from the board the plain underside is than the die land, mm.</summary>
@@ -126,6 +163,9 @@ public sealed record BlockHole
     public double? TargetNm { get; init; }
     public string? Finish { get; init; }
 
+    /// <summary>Only for these sockets; empty for any.</summary>
+    public IReadOnlyList<string> Sockets { get; init; } = [];
+
     [JsonIgnore]
     public Point2 At => new(X, Y);
 }
@@ -146,7 +186,14 @@ public sealed record BackPlate
     public double StandoffTolMm { get; init; }
 }
 
-public sealed record Port(string Id, string Thread, double X, double Y, string? Facing, string? Role);
+public sealed record Port(string Id, string Thread, double X, double Y, string? Facing, string? Role)
+{
+    /// <summary>Above the die land, mm.</summary>
+    public double? ZMm { get; init; }
+
+    [JsonIgnore]
+    public Point2 At => new(X, Y);
+}
 
 public sealed record KitContents
 {

@@ -17,7 +17,17 @@ public sealed record Assembly
     public IReadOnlyList<Precedence> After { get; init; } = [];
 }
 
-public sealed record Piece(string Id, string Name, Face Face);
+public sealed record Piece(string Id, string Name, Face Face)
+{
+    /// <summary>Fitted again after the block.</summary>
+    public bool Returns { get; init; }
+
+    /// <summary>Never comes off.</summary>
+    public bool Stays { get; init; }
+
+    /// <summary>Key of the board of a card it lies on; null for the first.</summary>
+    public string? Board { get; init; }
+}
 
 /// <summary>Like screws that are taken out in one go.</summary>
 public sealed record FastenerGroup
@@ -43,6 +53,9 @@ public sealed record FastenerGroup
 
     /// <summary>Under a warranty seal.</summary>
     public bool Seal { get; init; }
+
+    /// <summary>Key of the board of a card it sits in; null for the first.</summary>
+    public string? Board { get; init; }
 }
 
 /// <summary>A cable or ribbon that ties two pieces together. Slack in mm.</summary>
@@ -56,8 +69,14 @@ public sealed record Lead(
     string? HiddenBy = null
 )
 {
-    /// <summary>Where it leaves the board, mm; null when nobody noted it.</summary>
+    /// <summary>Its plug on the board, mm; null when nobody noted it.</summary>
     public Point2? At { get; init; }
+
+    /// <summary>What it is fastened to afterwards; null where it stays with its piece.</summary>
+    public string? MovesTo { get; init; }
+
+    /// <summary>Key of the board of a card it is plugged into; null for the first.</summary>
+    public string? Board { get; init; }
 }
 
 /// <summary>Something that sticks two pieces together.</summary>

@@ -102,6 +102,10 @@ public sealed record Part
     public double? PowerShare { get; init; }
     public Polygon? PackageOutline { get; init; }
 
+    /// <summary>Conductivity of the lid and of the bond under it, W/(m·K); null takes copper, and solder or paste by the bond.</summary>
+    public double? LidKWPerMK { get; init; }
+    public double? BondKWPerMK { get; init; }
+
     [JsonIgnore]
     public Point2 At => new(X, Y);
 

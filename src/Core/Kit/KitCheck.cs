@@ -1,6 +1,6 @@
 using FaithfulBracket.Core.Blocks;
-using FaithfulBracket.Core.Boards;
-using FaithfulBracket.Core.Pads;
+using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Orders;
 
 namespace FaithfulBracket.Core.Kit;
 
@@ -17,67 +17,75 @@ public sealed record KitLine(
     double Short
 );
 
-/// <summary>Counts what the job needs against the block's kit and the drawer.</summary>
+/// <summary>Counts what an order needs against its blocks' kits and the drawer; what is in stock is counted once.</summary>
 public static class KitCheck
 {
     /// <summary>Sheet reckoned for a given area of pads, over the pieces themselves.</summary>
     private const double CuttingMargin = 1.15;
 
-    public static IReadOnlyList<KitLine> Of(
-        Board board,
-        Block block,
-        Drawer drawer,
-        IReadOnlyList<PlacedPad> pads,
-        double pasteG
-    )
+    /// <summary>Ports that the loop itself uses, a block.</summary>
+    private const int PortsInUse = 2;
+
+    public static IReadOnlyList<KitLine> Of(WorkOrder order, Drawer drawer, KitNeeds needs)
     {
-        var kit = block.Kit ?? new();
+        List<Block> blocks = [.. order.Pairs.Select(p => p.Block)];
+        List<KitContents> kits = [.. blocks.Select(b => b.Kit).OfType<KitContents>()];
+        List<BlockHole> holes = [.. blocks.SelectMany(b => b.Plates).SelectMany(p => p.Holes)];
         List<KitLine> lines =
         [
-            .. Screws(block, kit, drawer),
-            .. Washers(block, kit, drawer),
-            .. Pads(pads, kit, drawer),
+            .. Screws(holes, kits, drawer),
+            .. Washers(holes, kits, drawer),
+            .. Pads(needs.Pads, kits, drawer),
         ];
-        if (pasteG > 0)
-            lines.Add(Line("paste", "paste", pasteG, "g", kit.PasteG, drawer.Pastes.Sum(p => p.GramsLeft)));
-        var open = Math.Max(0, block.Ports.Count - 2);
+        if (needs.PasteG > 0)
+            lines.Add(
+                Line(
+                    "paste",
+                    "paste",
+                    needs.PasteG,
+                    "g",
+                    kits.Sum(k => k.PasteG),
+                    drawer.PasteOr(needs.PasteId)?.GramsLeft ?? 0
+                )
+            );
+        var open = blocks.Sum(b => Math.Max(0, b.Ports.Count - PortsInUse));
         if (open > 0)
-            lines.Add(Line("plugs", "port plugs G1/4", open, "", kit.Plugs, Amount(drawer, "port plug")));
-        lines.AddRange(Drivers(board, block, kit, drawer));
+            lines.Add(Line("plugs", "port plugs G1/4", open, "", kits.Sum(k => k.Plugs), Amount(drawer, "port plug")));
+        lines.AddRange(Drivers(order, kits, drawer));
         lines.AddRange(
             drawer
-                .Consumables.Where(c =>
-                    c.LowAt > 0
-                    && !c.Name.Contains("plug", StringComparison.OrdinalIgnoreCase)
-                    && !c.Name.Contains("washer", StringComparison.OrdinalIgnoreCase)
-                )
+                .Consumables.Where(c => c.LowAt > 0 && !IsCounted(c))
                 .Select(c => Line("consumables", c.Name, c.LowAt, c.Unit, 0, c.Amount))
         );
         return lines;
     }
 
-    private static IEnumerable<KitLine> Screws(Block block, KitContents kit, Drawer drawer) =>
-        block
-            .Plates.SelectMany(p => p.Holes)
+    /// <summary>Plugs and washers have lines of their own.</summary>
+    private static bool IsCounted(Consumable c) =>
+        c.Name.Contains("plug", StringComparison.OrdinalIgnoreCase)
+        || c.Name.Contains("washer", StringComparison.OrdinalIgnoreCase);
+
+    private static IEnumerable<KitLine> Screws(List<BlockHole> holes, List<KitContents> kits, Drawer drawer) =>
+        holes
             .GroupBy(h => h.Thread ?? FormattableString.Invariant($"M{h.ScrewMm:0.#}"))
             .Select(g =>
             {
-                var lengths = kit.Screws.Where(s => s.Thread == g.Key).Select(s => s.LengthMm).ToHashSet();
+                var own = kits.SelectMany(k => k.Screws).Where(s => s.Thread == g.Key).ToList();
+                var lengths = own.Select(s => s.LengthMm).ToHashSet();
                 return Line(
                     "screws",
                     $"screws {g.Key}",
                     g.Count(),
                     "",
-                    kit.Screws.Where(s => s.Thread == g.Key).Sum(s => s.Count),
+                    own.Sum(s => s.Count),
                     drawer
                         .Screws.Where(s => s.Thread == g.Key && (lengths.Count == 0 || lengths.Contains(s.LengthMm)))
                         .Sum(s => s.Count)
                 );
             });
 
-    private static IEnumerable<KitLine> Washers(Block block, KitContents kit, Drawer drawer) =>
-        block
-            .Plates.SelectMany(p => p.Holes)
+    private static IEnumerable<KitLine> Washers(List<BlockHole> holes, List<KitContents> kits, Drawer drawer) =>
+        holes
             .Where(h => h.Washer is not null)
             .GroupBy(h => h.Washer!)
             .Select(g =>
@@ -86,41 +94,37 @@ public static class KitCheck
                     $"{g.Key} washers",
                     g.Count(),
                     "",
-                    kit.Screws.Where(s => s.Washer == g.Key).Sum(s => s.Count),
+                    kits.SelectMany(k => k.Screws).Where(s => s.Washer == g.Key).Sum(s => s.Count),
                     Amount(drawer, $"{g.Key} washer")
                 )
             );
 
-    private static IEnumerable<KitLine> Pads(IReadOnlyList<PlacedPad> pads, KitContents kit, Drawer drawer) =>
+    private static IEnumerable<KitLine> Pads(IReadOnlyList<PadNeed> pads, List<KitContents> kits, Drawer drawer) =>
         pads.GroupBy(p => (p.ThicknessMm, p.Material))
             .OrderBy(g => g.Key.ThicknessMm)
             .Select(g =>
             {
-                var need = Math.Ceiling(g.Sum(p => p.WidthMm * p.DepthMm) * CuttingMargin / 100);
+                bool Same(double mm, string material) =>
+                    material == g.Key.Material && Math.Abs(mm - g.Key.ThicknessMm) < 1e-6;
+                var inKits = kits.SelectMany(k => k.Pads).Where(k => Same(k.ThicknessMm, k.Material));
+                var stock = drawer.Pads.Where(d => Same(d.ThicknessMm, d.Material));
                 return Line(
                     "pads",
                     FormattableString.Invariant($"pad {g.Key.ThicknessMm:0.0#} mm {g.Key.Material}"),
-                    need,
+                    Math.Ceiling(g.Sum(p => p.AreaMm2) * CuttingMargin / 100),
                     "cm²",
-                    Math.Floor(
-                        kit.Pads.Where(k =>
-                                k.Material == g.Key.Material && Math.Abs(k.ThicknessMm - g.Key.ThicknessMm) < 1e-6
-                            )
-                            .Sum(k => k.WidthMm * k.DepthMm * k.Count) / 100
-                    ),
-                    Math.Floor(
-                        drawer
-                            .Pads.Where(d =>
-                                d.Material == g.Key.Material && Math.Abs(d.ThicknessMm - g.Key.ThicknessMm) < 1e-6
-                            )
-                            .Sum(d => d.WidthMm * d.DepthMm * d.Count) / 100
-                    )
+                    Math.Floor(inKits.Sum(k => k.WidthMm * k.DepthMm * k.Count) / 100),
+                    Math.Floor(stock.Sum(d => d.WidthMm * d.DepthMm * d.Count) / 100)
                 );
             });
 
-    private static IEnumerable<KitLine> Drivers(Board board, Block block, KitContents kit, Drawer drawer) =>
-        (board.Assembly?.Fasteners.Select(f => f.Driver) ?? [])
-            .Concat(kit.Screws.Select(s => s.Driver).OfType<string>())
+    private static IEnumerable<KitLine> Drivers(WorkOrder order, List<KitContents> kits, Drawer drawer) =>
+        order
+            .Pieces.Select(p => p.Board.Assembly)
+            .Append(order.Assembly)
+            .OfType<Boards.Assembly>()
+            .SelectMany(a => a.Fasteners.Select(f => f.Driver))
+            .Concat(kits.SelectMany(k => k.Screws).Select(s => s.Driver).OfType<string>())
             .Distinct()
             .Order()
             .Select(d =>
@@ -129,7 +133,7 @@ public static class KitCheck
                     $"driver {d}",
                     1,
                     "",
-                    kit.Keys.Contains(d) ? 1 : 0,
+                    kits.Exists(k => k.Keys.Contains(d)) ? 1 : 0,
                     drawer.Tools.Any(t => t.Name == d) ? 1 : 0
                 )
             );

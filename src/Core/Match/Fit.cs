@@ -16,13 +16,20 @@ public static class Fit
     )
     {
         settings ??= new();
-        var plates = block.Plates.Where(p => p.Board is null || p.Board == board.Id).ToList();
-        var best = block
-            .Rotations.DefaultIfEmpty(0)
-            .Select(turn => Laid.On(board, block, plates, turn, settings))
-            .MinBy(l =>
-                (l.Alignment.Fits ? 0 : 1, l.Clashes.Count, l.Uncovered.Count, Math.Round(l.Alignment.Ratio, 6))
-            )!;
+        var own = LaidBlock.Plates(block, p => p.Board is null || p.Board == board.Id);
+        return Judge(board, own, Laying.Best(board, own, settings), settings, cancel);
+    }
+
+    /// <summary>Judges one placement of a block whose plates all belong to this board.</summary>
+    /// <exception cref="OperationCanceledException">The draws were stopped.</exception>
+    public static FitResult Judge(
+        Board board,
+        Block block,
+        Laid best,
+        FitSettings settings,
+        CancellationToken cancel = default
+    )
+    {
         var chance = Chance(board, best, settings, cancel);
         var grade = Grade(board, block);
         var judgements = FitReasons.For(board, block, best, settings, chance, grade).ToList();
@@ -50,7 +57,7 @@ public static class Fit
                     .OrderByDescending(j =>
                         verdict == Verdict.Unproven && j.Reason.Code == "chance" ? Weight.Clash + 1 : j.Weight
                     )
-                    .Select(j => j.Reason),
+                    .Select(j => j.Reason with { Weight = j.Weight }),
             ],
         };
     }

@@ -15,7 +15,11 @@ public enum Verdict
 /// <param name="Code">Stable short name of the judgement.</param>
 /// <param name="Text">The sentence, with its figures.</param>
 /// <param name="Refs">Ids of the parts, holes or lands it is about.</param>
-public sealed record Reason(string Code, string Text, IReadOnlyList<string> Refs);
+public sealed record Reason(string Code, string Text, IReadOnlyList<string> Refs)
+{
+    /// <summary>How far it moves the verdict.</summary>
+    public Weight Weight { get; init; }
+}
 
 /// <summary>Share of a hot part's top under its land.</summary>
 public sealed record Coverage(string Part, string? Land, double Share);

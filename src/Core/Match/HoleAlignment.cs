@@ -57,6 +57,35 @@ public static class HoleAlignment
         return best;
     }
 
+    /// <summary>The alignment from where the block stands, turned by one allowed turn.</summary>
+    public static Alignment Standing(Board board, IReadOnlyList<BlockHole> holes, double rotationDeg) =>
+        Refine(board, holes, new(0, 0, rotationDeg), []);
+
+    /// <summary>
+    /// Every alignment at one allowed turn in which all required screws go through: the first required screw laid on each hole in
+    /// turn, and only those looked at where every other required screw finds a hole in reach.
+    /// </summary>
+    public static IEnumerable<Alignment> Search(Board board, IReadOnlyList<BlockHole> holes, double rotationDeg)
+    {
+        var turn = rotationDeg * Math.PI / 180;
+        var required = holes.Where(h => h.Required).ToList();
+        var solved = new List<(int[] Partners, Alignment Alignment)>();
+        foreach (var hole in board.Holes.Where(h => h.DiameterMm >= required[0].ScrewMm - 1e-9))
+        {
+            var shift = hole.At - required[0].At.Turned(turn);
+            var start = new Placement(shift.X, shift.Y, rotationDeg);
+            if (
+                !required.TrueForAll(s =>
+                    Nearest(board.Holes.Count, j => Distance(board.Holes[j], start.Apply(s.At))) >= 0
+                )
+            )
+                continue;
+            var found = Refine(board, holes, start, solved);
+            if (found.Fits)
+                yield return found;
+        }
+    }
+
     private const int BoundRounds = 8;
 
     /// <summary>Whether the pairs a start catches can't beat what is known: no fewer screws without a hole, and a proven larger ratio.</summary>

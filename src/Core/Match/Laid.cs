@@ -3,16 +3,26 @@ using FaithfulBracket.Core.Boards;
 
 namespace FaithfulBracket.Core.Match;
 
-/// <summary>A block laid on a board at one of its allowed turns, with everything measured between them.</summary>
+/// <summary>One plate over its board: how high it stands and what it meets.</summary>
+/// <param name="PlaneMm">Height of its reference plane above the board, mm; null when nothing fixes it.</param>
+public sealed record LaidPlate(
+    Plate Plate,
+    double? PlaneMm,
+    IReadOnlyList<PartMargin> Clashes,
+    IReadOnlyList<PartMargin> Tight
+);
+
+/// <summary>A block laid on a board at one placement, with everything measured between them.</summary>
 public sealed class Laid
 {
     public required Alignment Alignment { get; init; }
-    public double? PlaneMm { get; private init; }
+    public double? PlaneMm => Plates.FirstOrDefault(p => p.PlaneMm is not null)?.PlaneMm;
+    public List<LaidPlate> Plates { get; } = [];
     public List<Pairing> Pairings { get; } = [];
     public List<PartMargin> Clashes { get; } = [];
     public List<PartMargin> Tight { get; } = [];
-    public List<PartMargin> Margins { get; private set; } = [];
-    public List<string> Uncovered { get; } = [];
+    public List<PartMargin> Margins { get; } = [];
+    public List<string> Uncovered { get; private set; } = [];
     public List<Coverage> Coverage { get; } = [];
 
     /// <summary>Paired parts with the height left over them, mm.</summary>
@@ -21,62 +31,61 @@ public sealed class Laid
     /// <summary>Parts under a plate that no land serves.</summary>
     public List<(Ceiling Ceiling, Part Part)> Loose { get; } = [];
 
-    public static Laid On(Board board, Block block, IReadOnlyList<Plate> plates, double turn, FitSettings settings)
+    /// <summary>Heat of the parts that its lands cover, W, and how many they are.</summary>
+    public (double Watts, int Parts) Covered { get; private set; }
+
+    public static Laid On(Board board, Block block, Alignment alignment, FitSettings settings)
     {
-        List<BlockHole> holes = [.. plates.SelectMany(p => p.Holes)];
-        var alignment = HoleAlignment.Align(board, holes, turn);
-        var paired = plates
-            .Select(plate =>
-            {
-                var parts = ExposedParts.For(board, block, plate.Face).ToList();
-                var pairings = LandPairing.Pair(parts, plate.Lands, alignment.Placement);
-                var plane = PlaneHeight.Of(
-                    plate.Seat,
-                    plate.StandoffMm,
-                    plate.StandoffTolMm,
-                    pairings.Where(p => p.Share >= LandPairing.LeastShare),
-                    settings.BondLineMm
-                );
-                return (Plate: plate, Parts: parts, Pairings: pairings, Plane: plane);
-            })
-            .ToList();
-        var laid = new Laid
+        var laid = new Laid { Alignment = alignment };
+        foreach (var plate in block.Plates)
         {
-            Alignment = alignment,
-            PlaneMm = paired.FirstOrDefault(p => p.Plane is not null).Plane?.Mm,
-        };
-        foreach (var (plate, parts, pairings, plane) in paired)
-        {
+            var parts = ExposedParts.For(board, block, plate.Face).ToList();
+            var pairings = LandPairing.Pair(parts, plate.Lands, alignment.Placement);
+            var plane = PlaneHeight.Of(
+                plate.Seat,
+                plate.StandoffMm,
+                plate.StandoffTolMm,
+                pairings.Where(p => p.Share >= LandPairing.LeastShare),
+                settings.BondLineMm
+            );
             laid.Pairings.AddRange(pairings);
-            if (plane is null)
-                continue;
-            laid.Measure(plate, parts, pairings, plane.Mm, settings.MinClearanceMm);
+            laid.Plates.Add(laid.Measure(plate, parts, pairings, plane?.Mm, settings.MinClearanceMm));
         }
-        laid.Margins = [.. laid.Margins.OrderBy(m => m.MarginMm)];
-        laid.Clashes.Sort((a, b) => a.MarginMm.CompareTo(b.MarginMm));
-        laid.Tight.Sort((a, b) => a.MarginMm.CompareTo(b.MarginMm));
-        laid.Cover(board, block, plates);
+        laid.Margins.Sort(LeastFirst);
+        laid.Clashes.AddRange(laid.Plates.SelectMany(p => p.Clashes).OrderBy(m => m.MarginMm));
+        laid.Tight.AddRange(laid.Plates.SelectMany(p => p.Tight).OrderBy(m => m.MarginMm));
+        laid.Cover(board, block);
         return laid;
     }
 
-    private void Measure(
+    /// <summary>Parts that another block of the order covers are not this one's to leave bare.</summary>
+    public void LeaveToOthers(IReadOnlySet<string> covered) =>
+        Uncovered = [.. Uncovered.Where(p => !covered.Contains(p))];
+
+    private static int LeastFirst(PartMargin a, PartMargin b) => a.MarginMm.CompareTo(b.MarginMm);
+
+    private LaidPlate Measure(
         Plate plate,
         List<Part> parts,
         IReadOnlyList<Pairing> pairings,
-        double planeMm,
+        double? planeMm,
         double minClearanceMm
     )
     {
-        var ceiling = new Ceiling(plate, Alignment.Placement, planeMm);
+        if (planeMm is not { } height)
+            return new(plate, null, [], []);
+        List<PartMargin> clashes = [],
+            tight = [];
+        var ceiling = new Ceiling(plate, Alignment.Placement, height);
         foreach (var part in parts)
         {
             var pairing = pairings.FirstOrDefault(p => p.Part.Id == part.Id && p.Share >= LandPairing.LeastShare);
             if (pairing is not null)
             {
-                var gap = planeMm + pairing.Land.StepMm - part.HeightMm;
+                var gap = height + pairing.Land.StepMm - part.HeightMm;
                 Gaps.Add((pairing, gap));
                 if (gap < -1e-9)
-                    Clashes.Add(new(part.Id, gap, CeilingRegion.Land));
+                    clashes.Add(new(part.Id, gap, CeilingRegion.Land));
                 continue;
             }
             if (ceiling.Over(part, part.Top()) is not { } margin)
@@ -84,19 +93,22 @@ public sealed class Laid
             Loose.Add((ceiling, part));
             Margins.Add(margin);
             if (margin.MarginMm < -1e-9)
-                Clashes.Add(margin);
+                clashes.Add(margin);
             else if (margin.MarginMm < minClearanceMm - 1e-9)
-                Tight.Add(margin);
+                tight.Add(margin);
         }
+        clashes.Sort(LeastFirst);
+        tight.Sort(LeastFirst);
+        return new(plate, planeMm, clashes, tight);
     }
 
     /// <summary>Every hot part on a face the block serves, by how much of its top has a land.</summary>
-    private void Cover(Board board, Block block, IReadOnlyList<Plate> plates)
+    private void Cover(Board board, Block block)
     {
-        var faces = plates.Select(p => p.Face).ToHashSet();
+        var faces = block.Plates.Select(p => p.Face).ToHashSet();
         // a small block for one kind of part leaves the others to other blocks
         var serves = block.Kind is BlockKind.Chip or BlockKind.PowerStage
-            ? plates.SelectMany(p => p.Lands).Select(l => l.For).OfType<PartKind>().ToHashSet()
+            ? block.Plates.SelectMany(p => p.Lands).Select(l => l.For).OfType<PartKind>().ToHashSet()
             : null;
         foreach (
             var part in faces
@@ -109,5 +121,7 @@ public sealed class Laid
             if ((pairing?.Share ?? 0) < LandPairing.LeastShare)
                 Uncovered.Add(part.Id);
         }
+        var met = Pairings.Where(p => p.Share >= LandPairing.LeastShare).DistinctBy(p => p.Part.Id).ToList();
+        Covered = (met.Sum(p => p.Share * p.Part.DissipationW), met.Count);
     }
 }

@@ -24,8 +24,7 @@ public static class NextMeasure
         settings ??= new();
         if (board.PositionSigmaMm <= 0)
             return [];
-        var plates = block.Plates.Where(p => p.Board is null || p.Board == board.Id).ToList();
-        var laid = Laid.On(board, block, plates, fit.Placement.RotationDeg, settings);
+        var laid = Laying.Best(board, LaidBlock.Plates(block, p => p.Board is null || p.Board == board.Id), settings);
         // what is settled needs no caliper
         var open = fit.ChanceOfSeating is >= SeatingChance.Fails and <= SeatingChance.Passes;
         var holes = fit

@@ -23,6 +23,9 @@ public sealed record PadMaterial(
     /// <summary>Conductivity the shop reckons with, W/(m·K).</summary>
     public double? ConductivityWPerMK { get; init; }
 
+    /// <summary>Resistance of one face against what it touches, mm²·K/W; 10 where not stated.</summary>
+    public double? ContactMm2KPerW { get; init; }
+
     /// <summary>Conductivity the maker claims, W/(m·K).</summary>
     public double? ClaimedWPerMK { get; init; }
 }

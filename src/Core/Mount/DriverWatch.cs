@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Orders;
+
 namespace FaithfulBracket.Core.Mount;
 
 /// <summary>One sample of a torque driver.</summary>
@@ -5,16 +7,6 @@ namespace FaithfulBracket.Core.Mount;
 /// <param name="TorqueNm">Now, N·m.</param>
 /// <param name="Stopped">The hand let go.</param>
 public readonly record struct DriverSample(double AngleDeg, double TorqueNm, bool Stopped);
-
-/// <summary>What one turn of a screw should come to, from the tightening simulation.</summary>
-/// <param name="StartTorqueNm">Expected where the turn begins, N·m.</param>
-/// <param name="TorqueNm">Expected where it ends, N·m.</param>
-/// <param name="LimitNm">More than this may break something, N·m; null takes a quarter over the expected.</param>
-public sealed record TurnTarget(double AngleDeg, double StartTorqueNm, double TorqueNm, double? LimitNm = null)
-{
-    /// <summary>Below this a hand driver's torque says nothing, N·m.</summary>
-    public const double LeastTorqueNm = 0.01;
-}
 
 public enum TurnState
 {

@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Orders;
 
 namespace FaithfulBracket.Core.Mount;
 
@@ -39,21 +40,49 @@ public static class HoleLedger
 {
     private const double InHoleMm = 1.2;
 
-    public static IReadOnlyList<HoleRow> Of(Board board, Block? block, FitResult? fit)
+    /// <summary>The stage that the holes of one board are at.</summary>
+    public static HoleStage StageOf(string board, IEnumerable<WorkStep> steps, IReadOnlySet<StepId> signed)
     {
-        var screws = block?.Plates.SelectMany(p => p.Holes.Select(h => (Plate: p, Hole: h))).ToList() ?? [];
+        var own = steps.Where(s => s.Board == board || s.Station == Station.Teardown).ToList();
+        bool Done(StepKind kind) => own.Exists(s => s.Kind == kind && signed.Contains(s.Id));
+        var stripped = own.Where(s => s.Station == Station.Teardown).ToList();
+        return Done(StepKind.BackPlate) ? HoleStage.BackPlate
+            : Done(StepKind.Start) ? HoleStage.Block
+            : stripped.Count > 0 && stripped.TrueForAll(s => signed.Contains(s.Id)) ? HoleStage.Stripped
+            : HoleStage.Stock;
+    }
+
+    /// <param name="stockScrews">Stock screws that sit in this board.</param>
+    /// <param name="pairs">Every block laid on this board, with how it fits.</param>
+    public static IReadOnlyList<HoleRow> Of(
+        Board board,
+        IReadOnlyList<FastenerGroup> stockScrews,
+        IReadOnlyList<(Block Block, FitResult Fit)> pairs
+    )
+    {
+        var screws = (
+            from pair in pairs
+            from plate in pair.Block.Plates
+            from hole in plate.Holes
+            select (Plate: plate, Hole: hole, pair.Block, pair.Fit)
+        ).ToList();
         return
         [
             .. board.Holes.Select(hole =>
             {
-                var stock = board.Assembly?.Fasteners.FirstOrDefault(f =>
+                var stock = stockScrews.FirstOrDefault(f =>
                     f.Holes.Contains(hole.Id) || f.Places.Any(p => (p - hole.At).Length <= InHoleMm)
                 );
-                var used = fit?.Screws.FirstOrDefault(s => s.BoardHole == hole.Id)?.BlockHole;
-                var own = screws.FirstOrDefault(s => s.Hole.Id == used);
-                var back = own.Hole is not null && block!.BackPlate?.UsesHoles.Contains(own.Hole.Id) == true;
-                var kit = own.Hole is null ? null : block!.Kit?.Screws.FirstOrDefault(s => s.Thread == own.Hole.Thread);
-                var (least, most) = own.Hole is null ? (null, null) : Lengths(board, own.Plate, own.Hole, fit!.PlaneMm);
+                var own = screws.FirstOrDefault(s =>
+                    s.Fit.Screws.Any(f => f.BoardHole == hole.Id && f.BlockHole == s.Hole.Id)
+                );
+                var back = own.Hole is not null && own.Block.BackPlate?.UsesHoles.Contains(own.Hole.Id) == true;
+                var kit = own.Hole is null
+                    ? null
+                    : own.Block.Kit?.Screws.FirstOrDefault(s => s.Thread == own.Hole.Thread);
+                var (least, most) = own.Hole is null
+                    ? (null, null)
+                    : Lengths(board, own.Plate, own.Hole, own.Fit.PlaneMm);
                 return new HoleRow(
                     hole.Id,
                     hole.X,

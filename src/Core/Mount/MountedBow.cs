@@ -21,15 +21,14 @@ public static class MountedBow
     private static double Rim(Part p) => p.Kind is PartKind.Die or PartKind.Lid ? 2 * BoardStiffness.PackageRimMm : 0;
 
     public static MountedBowResult Of(
-        Board board,
-        Block block,
-        FitResult fit,
+        LaidBlock laid,
         SeatingResult seated,
         BoardStiffness? stiffness = null,
         CancellationToken cancel = default
     )
     {
         stiffness ??= new();
+        var (board, block, placement) = laid;
         var loads = seated
             .Dies.Select(d => (d.Part, d.LoadN))
             .Concat(seated.Pads.Select(p => (p.Part, p.LoadN)))
@@ -43,7 +42,7 @@ public static class MountedBow
         var supports = block
             .Plates.SelectMany(p => p.Holes)
             .Where(h => seated.Screws.Any(s => s.Hole == h.Id && s.LoadN > 0.1))
-            .Select(h => fit.Placement.Apply(h.At))
+            .Select(h => placement.Apply(h.At))
             .Where(p => board.Outline.Contains(p))
             .Select(p => new BowSupport(p.X, p.Y, SupportKind.Pinned, WasherMm))
             .ToList();
@@ -85,7 +84,7 @@ public static class MountedBow
                 .. block
                     .Plates.SelectMany(p => p.Holes)
                     .Where(h => back.UsesHoles.Contains(h.Id) || h.Role == HoleRole.Retention)
-                    .Select(h => fit.Placement.Apply(h.At)),
+                    .Select(h => placement.Apply(h.At)),
             ])
                 is { } hull
         )

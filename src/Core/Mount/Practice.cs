@@ -1,5 +1,8 @@
 namespace FaithfulBracket.Core.Mount;
 
+/// <summary>A turn to choose. More than is left goes home.</summary>
+public sealed record PracticeTurn(string Words, double Turns);
+
 /// <param name="Turns">Left until home.</param>
 public sealed record ScrewLeft(string Hole, double Turns);
 
@@ -18,7 +21,15 @@ public sealed record PracticeResult(
     int CrossMoves,
     double TiltLimitDeg,
     double? PeakLimitMPa
-);
+)
+{
+    /// <summary>Turns to choose from.</summary>
+    public IReadOnlyList<PracticeTurn> Choices { get; } =
+    [new("a quarter", 0.25), new("half", 0.5), new("one", 1), new("home", 100)];
+
+    /// <summary>Whether a die lies under paste, so that a pressure at its edge means something.</summary>
+    public bool PressesDie { get; init; }
+}
 
 /// <summary>Half for the pressure at the die's edge, three tenths for tilt, two for how few moves it took.</summary>
 public static class PracticeScore

@@ -20,7 +20,11 @@ public sealed record Alternative(
     double? PartRiseK,
     bool TooMuch,
     string Text
-);
+)
+{
+    /// <summary>Whether it would be wrong here: it floats the block, is squashed too far, or does not touch.</summary>
+    public bool Wrong => Floats || TooMuch || Squash <= 0;
+}
 
 /// <summary>What may be used instead: every pad at hand tried at the same places, ranked by die contact first and the part's temperature second.</summary>
 public static class Alternatives
@@ -28,16 +32,13 @@ public static class Alternatives
     /// <param name="parts">Places that change together.</param>
     /// <exception cref="InputException">A place has no pad.</exception>
     public static IReadOnlyList<Alternative> For(
-        Board board,
-        Block block,
-        IReadOnlyList<LaidPad> pads,
+        StackUp stack,
         IReadOnlyList<string> parts,
         IReadOnlyList<StockedPad> atHand,
-        IReadOnlyDictionary<string, PadMaterial> materials,
-        PasteMaterial paste,
         double maxBondLineUm = SeatingSolver.DefaultMaxBondLineUm
     )
     {
+        var ((board, block, _), pads, materials, _) = stack;
         if (parts.Count == 0 || parts.Any(p => !pads.Any(x => x.Part == p)))
             throw new InputException("/parts", "Name parts that have a pad.");
         var list = new List<Alternative>();
@@ -50,7 +51,7 @@ public static class Alternatives
             SeatingResult seated;
             try
             {
-                seated = SeatingSolver.Solve(board, block, laid, materials, paste, maxBondLineUm);
+                seated = SeatingSolver.Solve(stack with { Pads = laid }, maxBondLineUm);
             }
             catch (InputException)
             {

@@ -40,19 +40,17 @@ public static class Gaps
     /// <param name="stock">What the drawer holds beside the kit.</param>
     /// <exception cref="InputException">Nothing fixes the block's height, or a material is unknown.</exception>
     public static GapsResult Of(
-        Board board,
-        Block block,
+        LaidBlock laid,
         IReadOnlyDictionary<string, PadMaterial> materials,
         IReadOnlyList<StockedPad>? stock = null,
         double bondLineMm = PlaneHeight.DefaultBondLineMm
     )
     {
-        var plates = block.Plates.Where(p => p.Board is null || p.Board == board.Id).ToList();
-        var placement = Fit.Judge(board with { PositionSigmaMm = 0 }, block, new(bondLineMm)).Placement;
+        var (board, block, placement) = laid;
         var choice = new PadChoice(block, materials, stock ?? []);
         var gaps = new List<Gap>();
         double? front = null;
-        foreach (var plate in plates)
+        foreach (var plate in block.Plates)
         {
             var pairings = LandPairing.Pair(ExposedParts.For(board, block, plate.Face), plate.Lands, placement);
             var plane = PlaneHeight.Of(

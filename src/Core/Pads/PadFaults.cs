@@ -43,16 +43,9 @@ public static class PadFaults
         TellingN = 3;
 
     /// <exception cref="InputException">The part has no pad, or the block can't come to rest.</exception>
-    public static PadFaultResult Try(
-        Board board,
-        Block block,
-        IReadOnlyList<LaidPad> pads,
-        string part,
-        PadFault fault,
-        IReadOnlyDictionary<string, PadMaterial> materials,
-        PasteMaterial paste
-    )
+    public static PadFaultResult Try(StackUp stack, string part, PadFault fault)
     {
+        var ((board, block, placement), pads, materials, _) = stack;
         var own =
             pads.FirstOrDefault(p => p.Part == part) ?? throw new InputException("?part", $"\"{part}\" has no pad.");
         var films = fault switch
@@ -72,15 +65,14 @@ public static class PadFaults
             fault == PadFault.Missed
                 ? pads.Where(p => p.Part != part).ToList()
                 : [.. pads.Select(p => p.Part == part ? p with { ThicknessMm = thickness } : p)];
-        var before = SeatingSolver.Solve(board, block, pads, materials, paste);
-        var after = SeatingSolver.Solve(board, block, laid, materials, paste);
+        var before = SeatingSolver.Solve(stack);
+        var after = SeatingSolver.Solve(stack with { Pads = laid });
         var target = board.FindPart(part)!;
         var layers = fault == PadFault.Doubled ? 2 : 1;
         double? riseBefore = Rise(target, own, before, materials, 0, 1),
             rise = fault == PadFault.Missed
                 ? null
                 : Rise(target, own with { ThicknessMm = thickness }, after, materials, films, layers);
-        var placement = Fit.Judge(board with { PositionSigmaMm = 0 }, block).Placement;
         return new(
             fault,
             after,

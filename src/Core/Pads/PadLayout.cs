@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Pads.Seating;
 
 namespace FaithfulBracket.Core.Pads;
@@ -18,19 +19,40 @@ public sealed record PlacedPad(
     PadFit? Fit,
     bool Chosen,
     bool OnBlock
-);
+)
+{
+    /// <summary>Key of the pair whose land presses it.</summary>
+    public required string Pair { get; init; }
+
+    /// <summary>Key of the board it lies on.</summary>
+    public required string Board { get; init; }
+
+    /// <summary>Parts whose pads change together with this one, itself among them.</summary>
+    public IReadOnlyList<string> Like { get; init; } = [];
+
+    /// <summary>As the seating reckons it.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public LaidPad Laid => new(Part, ThicknessMm, Material);
+}
 
 /// <summary>Which pad goes where: the installer's choice, else what the gaps ask for; lettered part kind by part kind, from the top left.</summary>
 public static class PadLayout
 {
+    /// <param name="choices">Pads chosen instead of the reckoned ones, by part.</param>
+    /// <param name="pair">Key of the pair.</param>
+    /// <param name="on">Key of the board.</param>
+    /// <param name="before">Letters given already: they are unique in the order.</param>
     public static IReadOnlyList<PlacedPad> Of(
-        Board board,
-        Block block,
+        LaidBlock laid,
         GapsResult gaps,
         IReadOnlyDictionary<string, LaidPad> choices,
-        IReadOnlyDictionary<string, Materials.PadMaterial> materials
+        IReadOnlyDictionary<string, Materials.PadMaterial> materials,
+        string pair = Orders.Pair.FirstKey,
+        string on = "A",
+        int before = 0
     )
     {
+        var (board, block, _) = laid;
         var pads = new List<PlacedPad>();
         var tacky = block.Kit is { Pads.Count: > 0 } kit ? kit.Pads[0].Tacky : null;
         foreach (var gap in gaps.Pairs.Where(g => g.Through == Through.Pad))
@@ -57,13 +79,22 @@ public static class PadLayout
                     chosen,
                     tacky == "block"
                 )
+                {
+                    Pair = pair,
+                    Board = on,
+                }
             );
         }
         var ordered = pads.OrderBy(p => p.Kind)
             .ThenBy(p => Row(board, p))
             .ThenBy(p => board.FindPart(p.Part)!.X)
             .ToList();
-        return [.. ordered.Select((p, i) => p with { Letter = Letter(i) })];
+        return
+        [
+            .. ordered.Select(
+                (p, i) => p with { Letter = Letter(before + i), Like = LikePads.Places(ordered, p.Part) }
+            ),
+        ];
     }
 
     /// <summary>A to Z, then A2 to Z2 and on.</summary>

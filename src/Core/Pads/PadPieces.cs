@@ -15,7 +15,12 @@ public sealed record PadPiece(
     double WidthMm,
     double DepthMm,
     bool OnBlock
-);
+)
+{
+    /// <summary>Keys of the pair whose lands press it and of the board it lies on.</summary>
+    public required string Pair { get; init; }
+    public required string Board { get; init; }
+}
 
 /// <summary>Which pieces are cut: one for each part, or strips over rows of like parts that stand close together under one land.</summary>
 public static class PadPieces
@@ -106,7 +111,11 @@ public static class PadPieces
                 first.WidthMm,
                 first.DepthMm,
                 first.OnBlock
-            );
+            )
+            {
+                Pair = first.Pair,
+                Board = first.Board,
+            };
         var b = Geometry.Bounds.Of([.. row.SelectMany(p => board.FindPart(p.Part)!.Top().Points)]);
         return new(
             $"{first.Letter}–{row[^1].Letter}",
@@ -118,6 +127,10 @@ public static class PadPieces
             Math.Round(b.Width, 3),
             Math.Round(b.Height, 3),
             first.OnBlock
-        );
+        )
+        {
+            Pair = first.Pair,
+            Board = first.Board,
+        };
     }
 }

@@ -22,14 +22,22 @@ public sealed record PadFit(
     PadState State,
     double MissBy,
     string Source
-);
+)
+{
+    /// <summary>Gaps that the material's window lets this pad fill, mm.</summary>
+    public required double FillsMinMm { get; init; }
+    public required double FillsMaxMm { get; init; }
+}
 
 /// <summary>Squash = (thickness − gap)/thickness, not clamped; the pad's own tolerance widens the band.</summary>
 public static class PadSquash
 {
+    private const double ThinnestShare = 0.01;
+
     public static PadFit In(double gapMinMm, double gapMaxMm, double thicknessMm, PadMaterial material, string source)
     {
-        double thin = thicknessMm - material.ThicknessTolMm,
+        // a pad that may not be there at all still has a figure: it is told as thin as makes no difference
+        double thin = Math.Max(thicknessMm - material.ThicknessTolMm, thicknessMm * ThinnestShare),
             thick = thicknessMm + material.ThicknessTolMm;
         double least = (thin - gapMaxMm) / thin,
             most = (thick - gapMinMm) / thick;
@@ -48,6 +56,10 @@ public static class PadSquash
             state,
             state == PadState.Good ? 0 : Math.Max(under, over),
             source
-        );
+        )
+        {
+            FillsMinMm = thicknessMm * (1 - material.SquashMax),
+            FillsMaxMm = thicknessMm * (1 - material.SquashMin),
+        };
     }
 }

@@ -1,11 +1,15 @@
 using FaithfulBracket.Core.Boards;
-using FaithfulBracket.Core.Route;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Pads.Cutting;
 
 namespace FaithfulBracket.Core.Pads;
 
 /// <summary>Cut the sheets, then lay each group of pads and count the films.</summary>
-public static class PadSteps
+internal static class PadSteps
 {
+    /// <summary>Protective films on a pad.</summary>
+    public const int FilmsAPad = 2;
+
     private static readonly Dictionary<PartKind, string> Words = new()
     {
         [PartKind.Memory] = "memory",
@@ -16,96 +20,131 @@ public static class PadSteps
         [PartKind.Capacitor] = "capacitors",
     };
 
-    public static StationPlan Of(JobContext c, JobPlan plan)
+    /// <summary>The step in which one sheet is cut.</summary>
+    /// <param name="sheet">Its number, from 1.</param>
+    public static StepId CutStep(int sheet) => new(Station.Pads, null, $"cut-{sheet}");
+
+    public static StationPlan Of(
+        WorkOrder order,
+        IReadOnlyList<PairPads> pairs,
+        IReadOnlyList<PadPiece> pieces,
+        CutPlan? cutting,
+        Ways ways
+    )
     {
-        if (plan.Gaps is null)
+        if (pairs.Count == 0)
             return new(Station.Pads, "waits for a block", true, []);
-        if (plan.Pads.Count == 0)
+        if (pieces.Count == 0)
             return new(Station.Pads, "no pads", false, []);
-        var steps = new List<WorkStep>();
-        foreach (var (sheet, i) in (plan.Cutting?.Sheets ?? []).Select((s, i) => (s, i)))
-        {
-            steps.Add(
-                new()
-                {
-                    Id = $"pads.cut-{i + 1}",
-                    Station = Station.Pads,
-                    Done = $"{sheet.Placements.Count} pieces cut",
-                    Title =
-                        $"Cut {sheet.Placements.Count} pieces from {(sheet.Offcut ? "offcut" : "sheet")} {sheet.StockId}, {sheet.Cuts.Count} cuts",
-                    Detail = FormattableString.Invariant(
-                        $"{sheet.WidthMm:0.#} × {sheet.DepthMm:0.#} mm, letters {Letters([.. sheet.Placements.Select(p => p.PieceId)])}. Follow the cutting sheet, edge to edge."
-                    ),
-                    Caution = "Cut away from the hand.",
-                    Count = sheet.Cuts.Count,
-                    Facts = [new($"{sheet.Cuts.Count}", "cuts"), new($"{sheet.Placements.Count}", "pieces")],
-                }
-            );
-        }
-        foreach (var g in plan.Pieces.GroupBy(p => (p.Kind, p.Face, p.ThicknessMm, p.Material)))
-        {
-            var list = g.ToList();
-            var words = Words.GetValueOrDefault(g.Key.Kind, "parts");
-            steps.Add(
-                new()
-                {
-                    Id = FormattableString
-                        .Invariant(
-                            $"pads.lay-{words.Replace(' ', '-')}-{g.Key.Face}-{g.Key.ThicknessMm:0.0#}-{g.Key.Material}"
-                        )
-                        .ToLowerInvariant(),
-                    Station = Station.Pads,
-                    Done = $"{list.Count} laid, {list.Count * 2} films off",
-                    Title = FormattableString.Invariant(
-                        $"Lay {list.Count} {g.Key.ThicknessMm:0.0#} mm {(list.Exists(p => p.Parts.Count > 1) ? list.Count == 1 ? "strip" : "strips" : list.Count == 1 ? "pad" : "pads")} on the {words}, {(list.Count == 1 ? "letter" : "letters")} {Letters([.. list.Select(p => p.Id)])}"
-                    ),
-                    Detail =
-                        $"Film off both sides of each, {list.Count * 2} films in all. Press each on its chip; {Where(c, list[0])}.",
-                    Caution = "Film left on a pad cooks the chip under it: count the films.",
-                    Face = g.Key.Face,
-                    Targets = [.. list.SelectMany(p => p.Parts)],
-                    Count = list.Count * 2,
-                    Facts =
-                    [
-                        new(FormattableString.Invariant($"{g.Key.ThicknessMm:0.0#} mm"), g.Key.Material),
-                        new($"{list.Count}", "pieces"),
-                        new($"{list.Count * 2}", "films"),
-                    ],
-                }
-            );
-        }
-        var (summary, trouble) = Summary(plan);
+        List<WorkStep> steps = [.. (cutting?.Sheets ?? []).Select((s, i) => Cut(s, i + 1))];
+        foreach (var pair in order.Pairs)
+        foreach (
+            var g in pieces
+                .Where(p => p.Pair == pair.Key)
+                .GroupBy(p => (p.Board, p.Kind, p.Face, p.ThicknessMm, p.Material))
+        )
+            steps.Add(Lay(order, pair, [.. g], ways));
+        var (summary, trouble) = Summary(pairs, cutting);
         return new(Station.Pads, summary, trouble, steps);
     }
 
-    private static string Where(JobContext c, PadPiece piece) =>
-        c.Way("pads-on") switch
+    private static WorkStep Cut(CutSheet sheet, int number)
+    {
+        List<string> pieces = [.. sheet.Placements.Select(p => p.PieceId)];
+        return new()
         {
-            "board" => "on the board, where its part shows it",
-            "block" => "on the block, in its pocket",
+            Id = CutStep(number),
+            Kind = StepKind.Cut,
+            Done = $"{pieces.Count} pieces cut",
+            Title =
+                $"Cut {pieces.Count} pieces from {(sheet.Offcut ? "offcut" : "sheet")} {sheet.StockId}, {sheet.Cuts.Count} cuts",
+            Detail = FormattableString.Invariant(
+                $"{sheet.WidthMm:0.#} × {sheet.DepthMm:0.#} mm, letters {Letters(pieces)}. Follow the cutting sheet, edge to edge."
+            ),
+            Caution = "Cut away from the hand.",
+            Count = sheet.Cuts.Count,
+            Counted = CountOf.Cuts,
+            Sheet = number,
+            Pieces = pieces,
+            Facts = [new($"{sheet.Cuts.Count}", "cuts"), new($"{pieces.Count}", "pieces")],
+        };
+    }
+
+    private static WorkStep Lay(WorkOrder order, Pair pair, List<PadPiece> list, Ways ways)
+    {
+        var first = list[0];
+        var words = Words.GetValueOrDefault(first.Kind, "parts");
+        var films = list.Count * FilmsAPad;
+        var one = list.Count == 1;
+        var pads = list.Exists(p => p.Parts.Count > 1)
+            ? one
+                ? "strip"
+                : "strips"
+            : one
+                ? "pad"
+                : "pads";
+        List<string> ids = [.. list.Select(p => p.Id)];
+        var face = first.Face.ToString().ToLowerInvariant();
+        return new()
+        {
+            Id = new(
+                Station.Pads,
+                order.ScopeOf(pair, first.Board),
+                FormattableString
+                    .Invariant($"lay-{words.Replace(' ', '-')}-{face}-{first.ThicknessMm:0.0#}-{first.Material}")
+                    .ToLowerInvariant()
+            ),
+            Kind = StepKind.Lay,
+            Board = first.Board,
+            Pair = pair.Key,
+            Done = $"{list.Count} laid, {films} films off",
+            Title = FormattableString.Invariant(
+                $"Lay {list.Count} {first.ThicknessMm:0.0#} mm {pads} on the {words}{order.On(first.Board)}, {(one ? "letter" : "letters")} {Letters(ids)}"
+            ),
+            Detail =
+                $"Film off both sides of each, {films} films in all. Press each on its chip; {Where(ways, first)}.",
+            Caution = "Film left on a pad cooks the chip under it: count the films.",
+            Face = first.Face,
+            Targets = [.. list.SelectMany(p => p.Parts)],
+            Count = films,
+            Counted = CountOf.Films,
+            Pieces = ids,
+            Facts =
+            [
+                new(FormattableString.Invariant($"{first.ThicknessMm:0.0#} mm"), first.Material),
+                new($"{list.Count}", "pieces"),
+                new($"{films}", "films"),
+            ],
+        };
+    }
+
+    private static string Where(Ways ways, PadPiece piece) =>
+        ways.PadsOn switch
+        {
+            PadsOn.Board => "on the board, where its part shows it",
+            PadsOn.Block => "on the block, in its pocket",
             _ => piece.OnBlock ? "tacky side to the block" : "on the board",
         };
 
-    private static (string, bool) Summary(JobPlan plan)
+    private static (string, bool) Summary(IReadOnlyList<PairPads> pairs, CutPlan? cutting)
     {
-        if (plan.Seating is { Floats: true })
-            return ("the block floats", true);
-        var bad = plan.Pads.Where(p => p.Fit?.State != PadState.Good).ToList();
-        if (bad.Count > 0)
+        if (pairs.FirstOrDefault(p => p.Seating is { Floats: true }) is { } floating)
+            return (pairs.Count > 1 ? $"block {floating.Pair} floats" : "the block floats", true);
+        var pads = pairs.SelectMany(p => p.Pads).ToList();
+        if (pads.Find(p => p.Fit is null || p.Fit.State != PadState.Good) is { } bad)
             return (
                 FormattableString.Invariant(
-                    $"{bad[0].ThicknessMm:0.0#} mm {(bad[0].Fit!.State == PadState.Starved ? "barely touches" : "is crushed")} at {bad[0].Letter}"
+                    $"{bad.ThicknessMm:0.0#} mm {(bad.Fit?.State == PadState.Crushed ? "is crushed" : "barely touches")} at {bad.Letter}"
                 ),
                 true
             );
-        if (plan.Cutting is { Unplaced.Count: > 0 } cut)
+        if (cutting is { Unplaced.Count: > 0 } cut)
             return ($"{cut.Unplaced.Count} pads lack a sheet", true);
-        var sizes = plan
-            .Pads.Select(p => p.ThicknessMm)
+        var sizes = pads.Select(p => p.ThicknessMm)
             .Distinct()
             .Order()
             .Select(t => FormattableString.Invariant($"{t:0.0#}"));
-        return ($"{plan.Pads.Count} pads, {string.Join(" and ", sizes)} mm", false);
+        return ($"{pads.Count} pads, {string.Join(" and ", sizes)} mm", false);
     }
 
     /// <summary>"A to F" for a run, else the letters.</summary>

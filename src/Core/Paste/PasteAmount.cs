@@ -2,57 +2,71 @@ using FaithfulBracket.Core.Materials;
 
 namespace FaithfulBracket.Core.Paste;
 
-/// <summary>How much paste a face needs, in the hand's terms.</summary>
-/// <param name="BondLineUm">Film left at the seating pressure, µm.</param>
-/// <param name="PressureMPa">Mean pressure on the face, MPa.</param>
-/// <param name="DotDiameterMm">Diameter of one dot, taken as a half sphere.</param>
-/// <param name="LineLengthMm">Length of one bead.</param>
-/// <param name="CrossArmMm">Length of each of the two beads of a cross.</param>
-/// <param name="PlungerMm">How far the plunger moves.</param>
-public sealed record PasteAmount(
-    double BondLineUm,
-    double PressureMPa,
-    double AreaMm2,
-    double VolumeMl,
-    double MassG,
-    double DotDiameterMm,
-    double LineLengthMm,
-    double CrossArmMm,
-    double PlungerMm
-)
+/// <summary>How much paste a face needs, in the hand's terms. Made in one place, so that every figure is of the same volume.</summary>
+public sealed record PasteAmount
 {
     public const double DefaultBeadMm = 1.5;
-    public const double DefaultBoreMm = 9.5;
 
-    /// <summary>Amount = area × bond line × (1 + margin); the bond line by h = c·(τy/P)^m at P = clamp/area.</summary>
+    /// <summary>Film left at the seating pressure, µm; for liquid metal the film on each face.</summary>
+    public required double BondLineUm { get; init; }
+
+    /// <summary>Mean pressure on the face, MPa.</summary>
+    public required double PressureMPa { get; init; }
+    public required double AreaMm2 { get; init; }
+    public required double VolumeMl { get; init; }
+    public required double MassG { get; init; }
+
+    /// <summary>Diameter of one dot, taken as a half sphere, mm.</summary>
+    public required double DotDiameterMm { get; init; }
+
+    /// <summary>Length of one bead, mm.</summary>
+    public required double LineLengthMm { get; init; }
+
+    /// <summary>Length of each of the two beads of a cross, mm.</summary>
+    public required double CrossArmMm { get; init; }
+
+    /// <summary>Bead that line and cross are told for, mm, and the extra share that is in the volume.</summary>
+    public required double BeadMm { get; init; }
+    public required double Margin { get; init; }
+
+    /// <summary>How far the plunger moves, mm.</summary>
+    public required double PlungerMm { get; init; }
+
+    /// <summary>
+    /// Amount = area × bond line × (1 + margin); the bond line by h = c·(τy/P)^m at P = clamp/area. Liquid metal goes on as a film of
+    /// its own on both faces, whatever the pressure.
+    /// </summary>
     /// <param name="areaMm2">Face to cover, mm².</param>
     /// <param name="clampN">Clamp load on it, N.</param>
     /// <param name="margin">Extra share, 0.2 for a fifth more.</param>
-    /// <param name="beadMm">Diameter of the bead that is drawn, mm.</param>
     /// <param name="boreMm">Bore of the syringe, mm.</param>
+    /// <param name="beadMm">Diameter of the bead that is drawn, mm.</param>
     public static PasteAmount For(
         double areaMm2,
         PasteMaterial paste,
         double clampN,
         double margin,
-        double beadMm = DefaultBeadMm,
-        double boreMm = DefaultBoreMm
+        double boreMm,
+        double beadMm = DefaultBeadMm
     )
     {
         var pressure = clampN / areaMm2;
-        var film = paste.BondLineUm(pressure);
-        var mm3 = areaMm2 * film / 1000 * (1 + margin);
+        var film = paste.LiquidMetal ? PasteMethods.LiquidFilmUm : paste.BondLineUm(pressure);
+        var mm3 = paste.LiquidMetal ? 2 * PasteMethods.LiquidPerFaceUl(areaMm2) : areaMm2 * film / 1000 * (1 + margin);
         var line = mm3 / (Math.PI * beadMm * beadMm / 4);
-        return new(
-            film,
-            pressure,
-            areaMm2,
-            mm3 / 1000,
-            mm3 / 1000 * paste.DensityGPerMl,
-            2 * Math.Cbrt(3 * mm3 / (2 * Math.PI)),
-            line,
-            line / 2,
-            mm3 / (Math.PI * boreMm * boreMm / 4)
-        );
+        return new()
+        {
+            BondLineUm = film,
+            PressureMPa = pressure,
+            AreaMm2 = areaMm2,
+            VolumeMl = mm3 / 1000,
+            MassG = mm3 / 1000 * paste.DensityGPerMl,
+            DotDiameterMm = 2 * Math.Cbrt(3 * mm3 / (2 * Math.PI)),
+            LineLengthMm = line,
+            CrossArmMm = line / 2,
+            BeadMm = beadMm,
+            Margin = paste.LiquidMetal ? 0 : margin,
+            PlungerMm = mm3 / (Math.PI * boreMm * boreMm / 4),
+        };
     }
 }

@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Orders;
+
 namespace FaithfulBracket.Core.Paste;
 
 /// <summary>Paste for one die or lid of a job.</summary>
@@ -6,12 +8,17 @@ public sealed record PasteFace(
     string PasteId,
     double ClampN,
     PasteAmount Amount,
-    string Method,
+    PasteWay Method,
     string Why,
     double GramsLeft,
     int Applications
 )
 {
+    /// <summary>Key of the pair whose land presses it.</summary>
+    public required string Pair { get; init; }
+
+    /// <summary>Key of the board the part is on.</summary>
+    public required string Board { get; init; }
     public PasteSurface Surface { get; init; }
 
     /// <summary>The shop's question that decides the method.</summary>

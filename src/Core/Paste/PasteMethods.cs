@@ -1,6 +1,6 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
-using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Orders;
 
 namespace FaithfulBracket.Core.Paste;
 
@@ -38,19 +38,20 @@ public static class PasteMethods
     /// <summary>Which of the shop's questions the face belongs to.</summary>
     public static string SchoolOf(Part part) => part.Kind == PartKind.Lid ? "paste-lid" : "paste-die";
 
-    public static string Why(PasteSurface surface, string method, Part part) =>
+    public static string Why(PasteSurface surface, PasteWay method, Part part) =>
         (surface, method) switch
         {
-            (PasteSurface.BareDie, "spread") =>
+            (PasteSurface.BareDie, PasteWay.Spread) =>
                 "Bare silicon: every square millimetre covered, thin and even; a pattern may leave a corner bare.",
             (PasteSurface.BareDie, _) =>
                 "Bare silicon under a pattern: look in the simulation whether the corners are reached before you trust it.",
-            (PasteSurface.BridgeChip, "spread") => "A bridge chip gives little heat: a thin spread is enough.",
+            (PasteSurface.BridgeChip, PasteWay.Spread) => "A bridge chip gives little heat: a thin spread is enough.",
             (PasteSurface.BridgeChip, _) => "A bridge chip gives little heat: a small amount pressed out does.",
-            (PasteSurface.LargePlate, "spread") => "A large lid: spread, and slightly more than a small one takes.",
+            (PasteSurface.LargePlate, PasteWay.Spread) =>
+                "A large lid: spread, and slightly more than a small one takes.",
             (PasteSurface.LargePlate, _) =>
                 "A large lid: one dot does not reach its corners; arms do, with slightly more paste.",
-            (_, "line") => FormattableString.Invariant(
+            (_, PasteWay.Line) => FormattableString.Invariant(
                 $"A lid of {part.WidthMm:0} × {part.DepthMm:0} mm: a line along the long side."
             ),
             _ => "A lid spreads the heat: a pattern or a spread both do.",

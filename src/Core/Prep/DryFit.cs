@@ -20,8 +20,9 @@ public static class DryFit
     private const double TightMm = 1,
         OverhangMm = 0.5;
 
-    public static IReadOnlyList<DryFitCheck> Of(Board board, Block block, FitResult fit)
+    public static IReadOnlyList<DryFitCheck> Of(LaidBlock laid, FitResult fit)
     {
+        var (board, block, _) = laid;
         var checks = new List<DryFitCheck>();
         void Add(string id, DryFitState state, string text, params string[] parts) =>
             checks.Add(new(id, state, text, parts));

@@ -18,4 +18,8 @@ public sealed record Reading(
     double PowerW,
     double? FlowLMin,
     string? Note
-);
+)
+{
+    /// <summary>Key of the board it was taken on; null for the first of the order.</summary>
+    public string? Board { get; init; }
+}

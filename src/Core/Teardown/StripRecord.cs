@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Orders;
 
 namespace FaithfulBracket.Core.Teardown;
 
@@ -31,6 +32,43 @@ public static class StripRecord
 {
     /// <summary>A screw nearer than this to a hole's centre sits in it, mm.</summary>
     private const double InHoleMm = 1.2;
+
+    /// <summary>The assembly that a recording goes on from: the card's, else the first board's, else an empty one.</summary>
+    public static Assembly Begun(WorkOrder order) => order.Assembly ?? order.First.Board.Assembly ?? new();
+
+    /// <summary>The order with what was recorded.</summary>
+    public static WorkOrder With(WorkOrder order, Assembly recorded) =>
+        order.Assembly is not null
+            ? order with
+            {
+                Assembly = recorded,
+            }
+            : order with
+            {
+                Pieces =
+                [
+                    order.First with
+                    {
+                        Board = order.First.Board with { Assembly = recorded },
+                    },
+                    .. order.Pieces.Skip(1),
+                ],
+            };
+
+    /// <param name="signed">Steps that stand signed: what is off already.</param>
+    /// <inheritdoc cref="Note(Board, Assembly, IReadOnlyList{string}, StripNote)"/>
+    public static (Assembly Assembly, string Target) Note(WorkOrder order, IReadOnlySet<StepId> signed, StripNote note)
+    {
+        var begun = Begun(order);
+        List<string> lifted =
+        [
+            .. signed
+                .Where(s => s.Station == Station.Teardown && s.Scope is null)
+                .Select(s => s.Target)
+                .Where(t => begun.Pieces.Any(p => p.Id == t)),
+        ];
+        return Note(order.First.Board, begun, lifted, note);
+    }
 
     /// <param name="lifted">Pieces that are off already, in order: whatever is found afterwards lay under the last of them.</param>
     /// <returns>The assembly with the note in it, and the id of what was noted.</returns>

@@ -38,9 +38,16 @@ public sealed record TrayCell(
     IReadOnlyList<string> Fasteners
 );
 
+public enum RestoreAction
+{
+    Fasten,
+    Plug,
+    Set,
+}
+
 /// <summary>One step of putting the stock cooler back.</summary>
 public sealed record RestoreStep(
-    string Action,
+    RestoreAction Action,
     string Target,
     string Name,
     string? Driver,

@@ -69,9 +69,9 @@ public static class TeardownPlanner
                 .Select(s => new RestoreStep(
                     s.Action switch
                     {
-                        TeardownAction.Unscrew => "fasten",
-                        TeardownAction.Unplug => "plug",
-                        _ => "set",
+                        TeardownAction.Unscrew => RestoreAction.Fasten,
+                        TeardownAction.Unplug => RestoreAction.Plug,
+                        _ => RestoreAction.Set,
                     },
                     s.Target,
                     s.Name,

@@ -6,7 +6,8 @@ namespace FaithfulBracket.Formats.Documents;
 /// <summary>Reads the stock assembly of a board document.</summary>
 public static class AssemblyReader
 {
-    public static Assembly Read(ObjectReader o)
+    /// <param name="boards">Keys of the boards of a card, which joins may name instead of "board".</param>
+    public static Assembly Read(ObjectReader o, IReadOnlyCollection<string>? boards = null)
     {
         var assembly = new Assembly
         {
@@ -17,6 +18,11 @@ public static class AssemblyReader
                     p.OptionalText("name") ?? p.Text("id"),
                     p.OptionalChoice<Face>("face") ?? Face.Front
                 )
+                {
+                    Returns = p.Flag("returns", false),
+                    Stays = p.Flag("stays", false),
+                    Board = p.OptionalText("board"),
+                }
             ),
             Fasteners = o.Objects("fasteners", Fasteners),
             Leads = o.Objects(
@@ -32,6 +38,8 @@ public static class AssemblyReader
                 )
                 {
                     At = l.OptionalPoint("at"),
+                    MovesTo = l.OptionalText("movesTo"),
+                    Board = l.OptionalText("board"),
                 }
             ),
             Bonds = o.Objects(
@@ -56,14 +64,38 @@ public static class AssemblyReader
                 .Concat(assembly.Fasteners.Select(f => f.Id))
                 .Concat(assembly.Leads.Select(l => l.Id))
         );
-        var pieces = assembly.Pieces.Select(p => p.Id).Append(Assembly.BoardId).ToHashSet();
+        var keys = boards ?? [];
+        var pieces = assembly.Pieces.Select(p => p.Id).Append(Assembly.BoardId).Concat(keys).ToHashSet();
         for (var i = 0; i < assembly.Fasteners.Count; i++)
             foreach (var j in assembly.Fasteners[i].Joins.Where(j => !pieces.Contains(j)))
                 o.Fault($"fasteners/{i}/joins", $"\"{j}\" is no piece of this assembly.");
         for (var i = 0; i < assembly.Leads.Count; i++)
             foreach (var j in assembly.Leads[i].Between.Where(j => !pieces.Contains(j)))
                 o.Fault($"leads/{i}/between", $"\"{j}\" is no piece of this assembly.");
-        return assembly;
+        return keys.Count == 0 ? assembly : OnBoards(assembly, keys);
+    }
+
+    /// <summary>A board key among what a screw or lead ties says on which board it is; in the graph every board is "board".</summary>
+    private static Assembly OnBoards(Assembly a, IReadOnlyCollection<string> keys)
+    {
+        IReadOnlyList<string> Plain(IReadOnlyList<string> ids) =>
+            [.. ids.Select(i => keys.Contains(i) ? Assembly.BoardId : i).Distinct()];
+        string? BoardOf(string? own, IReadOnlyList<string> ids) =>
+            own
+            ?? ids.FirstOrDefault(keys.Contains)
+            ?? ids.Select(i => a.Pieces.FirstOrDefault(p => p.Id == i)?.Board).FirstOrDefault(b => b is not null);
+        return a with
+        {
+            Fasteners =
+            [
+                .. a.Fasteners.Select(f => f with { Joins = Plain(f.Joins), Board = BoardOf(f.Board, f.Joins) }),
+            ],
+            Leads =
+            [
+                .. a.Leads.Select(l => l with { Between = Plain(l.Between), Board = BoardOf(l.Board, l.Between) }),
+            ],
+            Bonds = [.. a.Bonds.Select(b => b with { Between = Plain(b.Between) })],
+        };
     }
 
     private static FastenerGroup Fasteners(ObjectReader o) =>
@@ -82,5 +114,6 @@ public static class AssemblyReader
             Ring = o.OptionalText("ring"),
             SpringLoaded = o.Flag("springLoaded", false),
             Seal = o.Flag("seal", false),
+            Board = o.OptionalText("board"),
         };
 }

@@ -12,7 +12,7 @@ public static class BlockReader
     public const string Format = "faithful-bracket/block";
 
     /// <summary>Parts of special kinds that are kept as they are.</summary>
-    private static readonly string[] Kept = ["bodies", "joins", "carriers", "halves", "gasket"];
+    private static readonly string[] Kept = ["bodies", "carriers", "halves", "gasket"];
 
     /// <exception cref="MalformedJsonException">No JSON.</exception>
     /// <exception cref="InputException">Every broken rule with its place.</exception>
@@ -53,6 +53,13 @@ public static class BlockReader
                     s.OptionalNumber("insertBowMm", -2, 2),
                     s.OptionalNumber("stopHeightMm", 0, 100)
                 )
+                {
+                    DesignHeightMm = s.OptionalNumber("designHeightMm", 0, 100),
+                    SeatMm = s.OptionalNumber("seatMm", -20, 100),
+                    FrameN = s.OptionalNumber("frameN", 0, 10_000),
+                    FrameNm = s.OptionalNumber("frameNm", 0, 20),
+                    BestRotationDeg = s.OptionalNumber("bestRotationDeg", -360, 360),
+                }
             ),
             Rotations = rotations.Count == 0 ? [0] : rotations,
             ColdPlate = o.OptionalObject("coldPlate") is { } c ? ColdPlate(c) : null,
@@ -68,6 +75,9 @@ public static class BlockReader
                     p.OptionalText("facing"),
                     p.OptionalText("role")
                 )
+                {
+                    ZMm = p.OptionalNumber("zMm", -100, 500),
+                }
             ),
             BracketSlots = o.OptionalInteger("bracketSlots", 0, 10),
             HeightMm = o.OptionalNumber("heightMm", 0, 500),
@@ -77,13 +87,31 @@ public static class BlockReader
             Flow = o.OptionalObject("flow") is { } f ? Flow(f) : null,
             Price = o.OptionalObject("price") is { } p ? Price(p) : null,
             GuardHeightMm = o.OptionalNumber("guardHeightMm", 0, 100),
+            Joins = o.Objects("joins", Join),
         };
         if (!o.Has("plates") && block.Kind != BlockKind.BackPlate)
             o.Fault("plates", "Missing: expected at least one plate.");
         o.End();
         DocumentRules.Unique(o, "plates", block.Plates.Select(p => p.Id));
         DocumentRules.Unique(o, "plates", block.Plates.SelectMany(p => p.Holes).Select(h => h.Id));
+        for (var i = 0; i < block.Joins.Count; i++)
+            if (!block.Ports.Any(p => p.Id == block.Joins[i].Port))
+                o.Fault($"joins/{i}/port", $"\"{block.Joins[i].Port}\" is no port of this block.");
         return block;
+    }
+
+    private static Join Join(ObjectReader o)
+    {
+        var to = o.Object("to");
+        var end = new JoinEnd(to.Text("block"), to.Text("port"));
+        to.End();
+        return new(
+            o.Text("id"),
+            o.Text("port"),
+            end,
+            o.Number("lengthMm", 0, 2000),
+            o.Number("tolMm", 0, 100, otherwise: 0)
+        );
     }
 
     private static ColdPlate ColdPlate(ObjectReader o)
@@ -93,7 +121,12 @@ public static class BlockReader
             o.OptionalNumber("baseMm", 0, 50),
             o.OptionalNumber("finDirectionDeg", -360, 360),
             o.OptionalNumber("slitDirectionDeg", -360, 360)
-        );
+        )
+        {
+            FinArea = o.OptionalPolygon("finArea"),
+            FlowArea = o.OptionalPolygon("flowArea"),
+            KWPerMK = o.OptionalNumber("kWPerMK", 0.1, 5000),
+        };
         o.End();
         return plate;
     }
@@ -108,6 +141,7 @@ public static class BlockReader
             Seat = o.OptionalChoice<Seat>("seat") ?? Seat.Die,
             StandoffMm = o.OptionalNumber("standoffMm", 0, 100),
             StandoffTolMm = o.Number("standoffTolMm", 0, 10, otherwise: 0),
+            CoreMm = o.OptionalNumber("coreMm", 0, 500),
             Outline = o.Polygon("outline"),
             BaseStepMm = o.Number("baseStepMm", -100, 100, otherwise: 0),
             Lands = o.Objects("lands", Land),
@@ -156,6 +190,7 @@ public static class BlockReader
             Spring = o.OptionalObject("spring") is { } s ? Spring(s) : null,
             TargetNm = o.OptionalNumber("targetNm", 0, 20),
             Finish = o.OptionalText("finish"),
+            Sockets = o.Texts("sockets"),
         };
 
     private static Spring Spring(ObjectReader o)

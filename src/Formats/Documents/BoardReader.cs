@@ -92,6 +92,8 @@ public static class BoardReader
             BondMm = o.OptionalNumber("bondMm", 0, 5),
             PowerShare = o.OptionalNumber("powerShare", 0, 1),
             PackageOutline = o.OptionalPolygon("packageOutline"),
+            LidKWPerMK = o.OptionalNumber("lidKWPerMK", 0.1, 5000),
+            BondKWPerMK = o.OptionalNumber("bondKWPerMK", 0.1, 5000),
         };
     }
 }

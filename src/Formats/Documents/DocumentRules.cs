@@ -4,7 +4,7 @@ using FaithfulBracket.Formats.Json;
 namespace FaithfulBracket.Formats.Documents;
 
 /// <summary>Rules that every document keeps.</summary>
-internal static class DocumentRules
+public static class DocumentRules
 {
     private const double LeastBoardMm = 15,
         MostBoardMm = 700;
@@ -25,6 +25,15 @@ internal static class DocumentRules
         if (id.Length > 0 && !id.All(c => char.IsAsciiLetterOrDigit(c) || c is '-' or '_' or '.'))
             o.Fault("id", $"Expected letters, digits, dots and dashes only, found \"{id}\".");
         return id;
+    }
+
+    /// <summary>A board's or pair's key: short, so that it can be said aloud and stand in a step's id.</summary>
+    public static string Key(ObjectReader o, string field = "key")
+    {
+        var key = o.Text(field, 12);
+        if (key.Length > 0 && !key.All(char.IsAsciiLetterOrDigit))
+            o.Fault(field, $"Expected letters and digits only, found \"{key}\".");
+        return key;
     }
 
     public static void Unique(ObjectReader o, string list, IEnumerable<string> ids)

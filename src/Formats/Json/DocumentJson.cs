@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Orders;
 
 namespace FaithfulBracket.Formats.Json;
 
@@ -16,6 +17,7 @@ public static class DocumentJson
         options.Converters.Add(new PointConverter());
         options.Converters.Add(new PolygonConverter());
         options.Converters.Add(new PrecedenceConverter());
+        options.Converters.Add(new StepIdConverter());
         options.DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull;
         options.NumberHandling = JsonNumberHandling.Strict;
         options.Encoder = System.Text.Encodings.Web.JavaScriptEncoder.UnsafeRelaxedJsonEscaping;
@@ -48,6 +50,17 @@ public static class DocumentJson
 
         public override void Write(Utf8JsonWriter writer, Polygon value, JsonSerializerOptions options) =>
             JsonSerializer.Serialize(writer, value.Points, options);
+    }
+
+    private sealed class StepIdConverter : JsonConverter<StepId>
+    {
+        public override StepId Read(ref Utf8JsonReader reader, Type type, JsonSerializerOptions options) =>
+            StepId.TryParse(reader.GetString(), out var id)
+                ? id
+                : throw new JsonException("Expected the id of a step.");
+
+        public override void Write(Utf8JsonWriter writer, StepId value, JsonSerializerOptions options) =>
+            writer.WriteStringValue(value.ToString());
     }
 
     private sealed class PrecedenceConverter : JsonConverter<Precedence>

@@ -1,9 +1,10 @@
 using System.Globalization;
 using System.Net;
 using System.Text;
-using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
-using FaithfulBracket.Core.Route;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Core.Teardown;
 
 namespace FaithfulBracket.Formats.Records;
 
@@ -15,8 +16,7 @@ public sealed record RecordJob(
     long Id,
     string Title,
     string? Client,
-    Board Board,
-    Block? Block,
+    WorkOrder Order,
     JobPlan Plan,
     IReadOnlyDictionary<string, RecordSignature> Signed,
     IReadOnlyList<string> Notes,
@@ -41,14 +41,8 @@ public static class BuildRecord
             .Append("</title><style>")
             .Append(Style)
             .Append("</style>");
-        s.Append(
-            $"<h1>{E(job.Title)}</h1><p>Job {job.Id}{(job.Client is { } c ? $", for {E(c)}" : "")}. Board {E(job.Board.Maker)} {E(job.Board.Model)}, {E(job.Board.BoardCode)} {E(job.Board.Revision)}."
-        );
-        s.Append(
-            job.Block is { } b
-                ? $" Block {E(b.Maker)} {E(b.Model)}{(b.ManualRevision is { } m ? $", manual revision {E(m)}" : "")}.</p>"
-                : "</p>"
-        );
+        s.Append($"<h1>{E(job.Title)}</h1><p>Job {job.Id}{(job.Client is { } c ? $", for {E(c)}" : "")}.</p>");
+        Subject(s, job.Order);
         Proof(s, job.Plan);
         Pads(s, job.Plan);
         foreach (var station in job.Plan.Stations.Where(x => x.Steps.Count > 0))
@@ -67,30 +61,43 @@ public static class BuildRecord
         return s.Append("</html>").ToString();
     }
 
+    private static void Subject(StringBuilder s, WorkOrder order)
+    {
+        foreach (var p in order.Pieces)
+            s.Append(
+                $"<p>Board{(order.Pieces.Count > 1 ? $" {E(p.Key)}" : "")}: {E(p.Board.Maker)} {E(p.Board.Model)}, {E(BoardLabel.Of(p.Board))}.</p>"
+            );
+        foreach (var p in order.Pairs)
+            s.Append(
+                $"<p>Block{(order.Pairs.Count > 1 ? $" {E(p.Key)}" : "")}: {E(p.Block.Maker)} {E(p.Block.Model)}{(p.Block.ManualRevision is { } m ? $", manual revision {E(m)}" : "")}.</p>"
+            );
+    }
+
     private static void Proof(StringBuilder s, JobPlan plan)
     {
-        if (plan.Comparison is not { Why.Count: > 0 } c)
-            return;
-        s.Append($"<h2>Proof: {E(c.Verdict)}</h2>").AppendJoin("", c.Why.Select(w => $"<p>{E(w)}</p>"));
+        foreach (var proof in plan.Prove.Pairs.Where(p => p.Comparison.Why.Count > 0))
+            s.Append($"<h2>Proof: {E(proof.Comparison.Verdict)}</h2>")
+                .AppendJoin("", proof.Comparison.Why.Select(w => $"<p>{E(w)}</p>"));
     }
 
     private static void Pads(StringBuilder s, JobPlan plan)
     {
-        if (plan.Pads.Count == 0)
+        var pads = plan.Pads.Pads.ToList();
+        if (pads.Count == 0)
             return;
         s.Append(
             "<h2>Pads and paste</h2><table><tr><th>Letter<th>Part<th class=n>mm<th>Material<th class=n>Size, mm<th class=n>Squash, %"
         );
-        foreach (var p in plan.Pads)
+        foreach (var p in pads)
             s.Append(
                 CultureInfo.InvariantCulture,
                 $"<tr><td>{E(p.Letter)}<td>{E(p.Part)}<td class=n>{p.ThicknessMm:0.0#}<td>{E(p.Material)}<td class=n>{p.WidthMm:0.#} × {p.DepthMm:0.#}<td class=n>{(p.Fit is { } f ? FormattableString.Invariant($"{f.SquashMin * 100:0}–{f.SquashMax * 100:0}") : "")}"
             );
         s.Append("</table>");
-        foreach (var f in plan.Paste)
+        foreach (var f in plan.Paste.Faces)
             s.Append(
                 CultureInfo.InvariantCulture,
-                $"<p>{E(f.Part)}: {f.Amount.MassG:0.00} g, film {f.Amount.BondLineUm:0} µm, {E(f.Method)}.</p>"
+                $"<p>{E(f.Part)}: {f.Amount.MassG:0.00} g, film {f.Amount.BondLineUm:0} µm, {f.Method.ToString().ToLowerInvariant()}.</p>"
             );
     }
 
@@ -103,7 +110,7 @@ public static class BuildRecord
         s.Append($"<h2>{station.Station}</h2><table>");
         foreach (var step in station.Steps)
         {
-            var mark = signed.TryGetValue(step.Id, out var who)
+            var mark = signed.TryGetValue(step.Id.ToString(), out var who)
                 ? $"<td class=who>{E(who.By)} {E(who.At[..10])} {E(who.At[11..16])}"
                 : "<td class=open>open";
             s.Append(
@@ -115,15 +122,23 @@ public static class BuildRecord
 
     private static void Restore(StringBuilder s, JobPlan plan)
     {
-        if (plan.Teardown is not { } t)
+        if (plan.Teardown.Boards.Count == 0)
             return;
         s.Append("<h2>Back to stock</h2><table><tr><th>Step<th>Driver<th>Tray cell<th class=n>Count");
-        foreach (var r in t.Restore)
+        foreach (var r in plan.Teardown.Boards.AsEnumerable().Reverse().SelectMany(b => b.Plan.Restore))
             s.Append(
-                $"<tr><td>{E(r.Action)} {E(r.Name)}<td>{E(r.Driver ?? "")}<td>{E(r.Cell ?? "")}<td class=n>{r.Count}"
+                $"<tr><td>{Verb(r.Action)} {E(r.Name)}<td>{E(r.Driver ?? "")}<td>{E(r.Cell ?? "")}<td class=n>{r.Count}"
             );
         s.Append("</table>");
     }
+
+    private static string Verb(RestoreAction action) =>
+        action switch
+        {
+            RestoreAction.Fasten => "fasten",
+            RestoreAction.Plug => "plug",
+            _ => "set",
+        };
 
     private static string E(string text) => WebUtility.HtmlEncode(text);
 }

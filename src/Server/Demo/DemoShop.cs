@@ -17,12 +17,14 @@ namespace FaithfulBracket.Server.Demo;
 internal sealed class DemoShop(
     [FromKeyedServices("board")] Library boards,
     [FromKeyedServices("block")] Library blocks,
+    [FromKeyedServices("card")] Library cards,
     DrawerItems drawer,
     Jobs jobs,
     JobPapers papers,
-    JobViews views,
-    Traces traces,
-    JobSheets sheets
+    JobPlans plans,
+    JobIntake intake,
+    SignDesk desk,
+    Traces traces
 )
 {
     public void FillIfEmpty(string folder)
@@ -30,9 +32,12 @@ internal sealed class DemoShop(
         if (boards.Digests().Count > 0 || jobs.All().Count > 0)
             return;
         foreach (var f in Files(folder, "boards", "*.board.json"))
-            boards.Keep(Document(f, "board"));
+            boards.Keep(Document(f, LibraryDocuments.Board));
         foreach (var f in Files(folder, "blocks", "*.block.json"))
-            blocks.Keep(Document(f, "block"));
+            blocks.Keep(Document(f, LibraryDocuments.Block));
+        if (Directory.Exists(Path.Combine(folder, "cards")))
+            foreach (var f in Files(folder, "cards", "*.card.json"))
+                cards.Keep(Document(f, LibraryDocuments.Card));
         using (var json = JsonInput.Parse(File.ReadAllBytes(Path.Combine(folder, "drawer.json"))))
             foreach (var kind in json.RootElement.EnumerateObject())
             foreach (var item in kind.Value.EnumerateArray())
@@ -67,29 +72,11 @@ internal sealed class DemoShop(
     private static IEnumerable<string> Files(string folder, string sub, string pattern) =>
         Directory.EnumerateFiles(Path.Combine(folder, sub), pattern).Order(StringComparer.Ordinal);
 
-    private static LibraryDocument Document(string file, string kind)
+    private static LibraryDocument Document(string file, Func<ReadOnlyMemory<byte>, LibraryDocument> read)
     {
-        var bytes = File.ReadAllBytes(file);
-        using var json = JsonInput.Parse(bytes);
-        var digest = CanonicalJson.Digest(json.RootElement);
         try
         {
-            if (kind == "block")
-            {
-                var b = BlockReader.Read(bytes);
-                return new(b.Id, b.Maker, b.Model, "", "", b.Kind.ToString(), bytes, digest);
-            }
-            var board = BoardReader.Read(bytes);
-            return new(
-                board.Id,
-                board.Maker,
-                board.Model,
-                board.BoardCode,
-                board.Revision,
-                board.Kind.ToString(),
-                bytes,
-                digest
-            );
+            return read(File.ReadAllBytes(file));
         }
         catch (InputException e)
         {
@@ -114,65 +101,23 @@ internal sealed class DemoShop(
     {
         string? Text(string name) => j.TryGetProperty(name, out var e) ? e.GetString() : null;
         var by = Text("by") ?? "QA";
-        var id = jobs.Open(Text("title")!, Text("client"), Text("bench")!, Text("board")!, Text("block"), by);
-        if (j.TryGetProperty("pads", out var pads) || Text("paste") is not null)
-        {
-            var row = jobs.Get(id);
-            var choices = pads.ValueKind == JsonValueKind.Array ? pads.GetRawText() : "[]";
-            jobs.Update(
-                id,
-                row.Version,
-                row.Title,
-                row.Client,
-                row.Bench,
-                row.BlockId,
-                Text("paste"),
-                JsonSerializer.Serialize(
-                    JsonSerializer.Deserialize<List<LaidPad>>(choices, DocumentJson.Options),
-                    DocumentJson.Options
-                )
-            );
-        }
+        var id = jobs.Open(Fields(j), by);
         if (j.TryGetProperty("readings", out var readings))
-        {
             foreach (var r in readings.EnumerateArray())
-            {
-                var n = JsonSerializer.Deserialize<NewReading>(r.GetRawText(), DocumentJson.Options)!;
                 papers.AddReading(
                     id,
-                    n.Phase.ToString().ToLowerInvariant(),
-                    n.RoomC,
-                    n.CoolantC,
-                    n.DieC,
-                    n.HotspotC,
-                    n.MemoryC,
-                    n.PowerW,
-                    n.FlowLMin,
-                    n.Note,
-                    n.By
+                    PaperEndpoints.Row(JsonSerializer.Deserialize<NewReading>(r.GetRawText(), DocumentJson.Options)!)
                 );
-            }
-        }
-        var signedStations = j.TryGetProperty("signedStations", out var st) ? st.GetInt32() : 0;
-        var signedSteps = j.TryGetProperty("signedSteps", out var sp) ? sp.GetInt32() : 0;
-        var stations = views.PlanOf(id).Stations;
+        int Number(string name) => j.TryGetProperty(name, out var e) ? e.GetInt32() : 0;
+        var stations = plans.Of(id).Plan.Stations;
         var steps = stations
-            .Take(signedStations)
+            .Take(Number("signedStations"))
             .SelectMany(s => s.Steps)
-            .Concat(stations.Skip(signedStations).Take(1).SelectMany(s => s.Steps).Take(signedSteps));
-        var plan = views.PlanOf(id);
+            .Concat(
+                stations.Skip(Number("signedStations")).Take(1).SelectMany(s => s.Steps).Take(Number("signedSteps"))
+            );
         foreach (var step in steps)
-        {
-            if (step.Id.StartsWith(CuttingEndpoints.CutSteps, StringComparison.Ordinal))
-                CuttingEndpoints.Begin(
-                    id,
-                    plan,
-                    JobViews.States(jobs.Events(id)).Values.Where(s => s.Signed).Select(s => s.StepId).ToHashSet(),
-                    by,
-                    sheets
-                );
-            jobs.Record(id, step.Id, "done", by, step.Count, null, 0);
-        }
+            desk.Sign(id, step.Id, by, step.Count, null, 0, null, default);
         if (j.TryGetProperty("notes", out var notes))
             foreach (var n in notes.EnumerateArray())
                 papers.AddNote(id, null, n.GetString()!, by);
@@ -184,5 +129,32 @@ internal sealed class DemoShop(
                     t.GetProperty("label").GetString()!,
                     t.GetProperty("seconds").GetInt32()
                 );
+    }
+
+    private JobFields Fields(JsonElement j)
+    {
+        string? Text(string name) => j.TryGetProperty(name, out var e) ? e.GetString() : null;
+        T? Part<T>(string name) =>
+            j.TryGetProperty(name, out var e)
+                ? JsonSerializer.Deserialize<T>(e.GetRawText(), DocumentJson.Options)
+                : default;
+        var opened = intake.Read(
+            new NewJob(
+                Text("title")!,
+                Text("client"),
+                Text("bench")!,
+                Text("board"),
+                Text("block"),
+                Text("by") ?? "QA",
+                Text("card"),
+                Part<List<WorkPiece>>("pieces"),
+                Part<List<WorkPair>>("pairs")
+            )
+        );
+        return opened with
+        {
+            PasteId = Text("paste"),
+            PadChoices = JsonSerializer.Serialize(Part<List<LaidPad>>("pads") ?? [], DocumentJson.Options),
+        };
     }
 }

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Orders;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
 
@@ -22,6 +23,12 @@ internal sealed class OpenApiShapes : IOpenApiSchemaTransformer
                     Items = new OpenApiSchema { Type = JsonSchemaType.Number },
                 }
             );
+        else if ((Nullable.GetUnderlyingType(type) ?? type) == typeof(StepId))
+        {
+            schema.Type = JsonSchemaType.String;
+            schema.Properties?.Clear();
+            schema.Required?.Clear();
+        }
         else if (type == typeof(Precedence))
             ArrayOf(schema, new OpenApiSchema { Type = JsonSchemaType.String });
         // the shared schema of an enum is the same whether it was first met where it may be missing

@@ -1,7 +1,7 @@
 using System.Text.Json;
 using FaithfulBracket.Core;
-using FaithfulBracket.Core.Route;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Shop;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Mvc;
@@ -29,7 +29,15 @@ internal sealed class Problems(ILogger<Problems> log) : IExceptionHandler
         {
             InputException e => Problem(422, "The input breaks a rule", e.Message, e.Faults),
             MalformedJsonException e => Problem(400, "The input can not be read", e.Message, [e.Fault]),
-            StepLockedException e => Problem(409, "This step is locked", e.Message, [], ("waitsFor", e.WaitsFor)),
+            LockedException { RestsOn.Count: > 0 } e => Problem(
+                409,
+                "Signed steps rest on this one",
+                e.Message,
+                [],
+                ("restsOn", e.RestsOn)
+            ),
+            LockedException e => Problem(409, "This step is locked", e.Message, [], ("waitsFor", e.WaitsFor)),
+            KeyTakenException e => Problem(409, "The key is taken", e.Message, [new("/key", e.Message)]),
             LostRaceException e => Problem(412, "Somebody was faster", e.Message),
             IdTakenException e => Problem(409, "The id is taken", e.Message, [new("/id", e.Message)]),
             NotHereException e => Problem(404, "Not here", e.Message),

@@ -1,37 +1,15 @@
-using System.Collections.Concurrent;
+using System.Globalization;
 using System.Text.Json;
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Mount;
+using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads.Seating;
-using FaithfulBracket.Core.Prove;
-using FaithfulBracket.Core.Route;
+using FaithfulBracket.Core.Plans;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Shop;
-
-/// <summary>Who signed a step, as it stands now. Version counts its sign-offs and undos.</summary>
-internal sealed record StepState(
-    string StepId,
-    bool Signed,
-    string By,
-    string At,
-    long? Count,
-    string? OverrideReason,
-    long Version
-);
-
-/// <summary>How a station stands.</summary>
-internal sealed record StationState(
-    Station Station,
-    string Summary,
-    bool Trouble,
-    int Steps,
-    int SignedSteps,
-    bool Complete,
-    string? By,
-    string? At
-);
 
 /// <param name="Face">front or back, with the place it is pinned to; null for a photo of the whole.</param>
 internal sealed record PhotoInfo(long Id, string? StepId, string By, string At, double? XMm, double? YMm, Face? Face);
@@ -46,7 +24,30 @@ internal sealed record RunningTimer(
     string EndsAt
 );
 
+/// <summary>One entry of a job's history: who signed or took back what, and on which documents.</summary>
+internal sealed record HistoryEntry(
+    long Id,
+    string StepId,
+    string Kind,
+    string By,
+    string At,
+    long? Count,
+    string? OverrideReason,
+    string? DoneAt,
+    SignedBasis? Signed
+);
+
+/// <summary>A signed step that the plan does not have any more.</summary>
+/// <param name="Station">Null where the id is of no station.</param>
+internal sealed record GoneStep(string StepId, Station? Station, string Title, string By, string At, long Version);
+
+/// <summary>Which stage the holes of a board are at.</summary>
+internal sealed record BoardStage(string Board, HoleStage Stage);
+
 /// <summary>A whole job: what is planned, what is done.</summary>
+/// <param name="Steps">Every step of the plan in working order, as it stands.</param>
+/// <param name="WayBack">Steps of the way back to stock, as they stand.</param>
+/// <param name="Gone">Signed steps that the plan does not have any more: to look at again.</param>
 internal sealed record JobView(
     long Id,
     string Title,
@@ -57,12 +58,20 @@ internal sealed record JobView(
     long Version,
     string OpenedBy,
     string OpenedAt,
+    bool Finished,
+    string BoardName,
+    string? BlockName,
+    WorkOrder Order,
     Board Board,
     Block? Block,
     JobPlan Plan,
+    IReadOnlyList<StationPlan> Stations,
     IReadOnlyList<StationState> Route,
-    IReadOnlyList<StepState> Steps,
-    IReadOnlyList<StepEvent> History,
+    IReadOnlyList<StepStand> Steps,
+    IReadOnlyList<StepStand> WayBack,
+    IReadOnlyList<GoneStep> Gone,
+    IReadOnlyList<BoardStage> HoleStages,
+    IReadOnlyList<HistoryEntry> History,
     IReadOnlyList<ReadingRow> Readings,
     IReadOnlyList<NoteRow> Notes,
     IReadOnlyList<PhotoInfo> Photos,
@@ -73,86 +82,95 @@ internal sealed record JobView(
     public required JobSheetSet Sheets { get; init; }
 }
 
-/// <summary>Puts a job together from its rows; plans are kept until something they rest on changes.</summary>
-internal sealed class JobViews(Jobs jobs, JobPapers papers, JobSheets sheets, ShopMemory shop, TimeProvider time)
+/// <summary>Puts a job together from its rows and its plan.</summary>
+internal sealed class JobViews(JobPlans plans, SignOffs signOffs, JobPapers papers, TimeProvider time)
 {
-    private readonly ConcurrentDictionary<long, (object Key, JobPlan Plan)> _plans = new();
-
     public JobView View(long id, CancellationToken cancel = default)
     {
-        var row = jobs.Get(id);
-        var events = jobs.Events(id);
-        var readings = papers.Readings(id);
-        var set = JobSheetSet.Of(sheets.All(id));
-        var (plan, board, block, choices) = Plan(row, readings, set, events, cancel);
-        var states = States(events);
+        var planned = plans.Of(id, cancel);
+        var (row, plan) = (planned.Row, planned.Plan);
+        var events = signOffs.Events(id);
+        var read = SignDesk.Read(events);
+        var stands = StepStands.Of(plan.Steps, read, planned.Documents);
         return new(
             row.Id,
             row.Title,
             row.Client,
             row.Bench,
             row.PasteId,
-            choices,
+            JsonSerializer.Deserialize<List<LaidPad>>(row.PadChoices, DocumentJson.Options)!,
             row.Version,
             row.OpenedBy,
             row.OpenedAt,
-            board,
-            block,
+            planned.Finished,
+            OrderNames.Boards(planned.Order),
+            OrderNames.Blocks(planned.Order),
+            planned.Order,
+            planned.Order.First.Board,
+            planned.Order.Pairs.Count > 0 ? planned.Order.Pairs[0].Block : null,
             plan,
-            Route(plan, states),
-            [.. states.Values],
-            events,
-            readings,
-            papers.Notes(id),
+            plan.Stations,
+            RouteCard.Of(plan, stands),
+            stands,
+            StepStands.Of(plan.Care.Restore, read, planned.Documents),
+            GoneFrom(plan, events),
             [
-                .. papers
-                    .Photos(id)
-                    .Select(p => new PhotoInfo(
-                        p.Id,
-                        p.StepId,
-                        p.ByInitials,
-                        p.At,
-                        p.XMm,
-                        p.YMm,
-                        p.Face is null ? null
-                            : p.Face == "back" ? Core.Boards.Face.Back
-                            : Core.Boards.Face.Front
-                    )),
+                .. planned.Order.Pieces.Select(p => new BoardStage(
+                    p.Key,
+                    HoleLedger.StageOf(p.Key, plan.Steps, StepStands.Signed(read))
+                )),
             ],
+            [.. events.Select(History)],
+            papers.Readings(id),
+            papers.Notes(id),
+            [.. papers.Photos(id).Select(Photo)],
             Timers(papers.Running(id)),
             Now()
         )
         {
-            Sheets = set,
+            Sheets = planned.Sheets,
         };
     }
 
-    public string Now() =>
-        time.GetUtcNow()
-            .UtcDateTime.ToString("yyyy-MM-dd'T'HH:mm:ss.fff'Z'", System.Globalization.CultureInfo.InvariantCulture);
+    public string Now() => Instant(time.GetUtcNow().UtcDateTime);
 
-    public JobPlan PlanOf(long id, CancellationToken cancel = default) =>
-        Plan(jobs.Get(id), papers.Readings(id), JobSheetSet.Of(sheets.All(id)), jobs.Events(id), cancel).Plan;
+    private static string Instant(DateTime utc) =>
+        utc.ToString("yyyy-MM-dd'T'HH:mm:ss.fff'Z'", CultureInfo.InvariantCulture);
 
-    public static Dictionary<string, StepState> States(IReadOnlyList<StepEvent> events) =>
-        events
-            .GroupBy(e => e.StepId)
-            .ToDictionary(
-                g => g.Key,
-                g =>
-                {
-                    var last = g.Last();
-                    return new StepState(
-                        g.Key,
-                        last.Kind == "done",
-                        last.ByInitials,
-                        last.At,
-                        last.Count,
-                        last.OverrideReason,
-                        g.Count()
-                    );
-                }
-            );
+    private static HistoryEntry History(StepEvent e) =>
+        new(e.Id, e.StepId, e.Kind, e.ByInitials, e.At, e.Count, e.OverrideReason, e.DoneAt, SignDesk.Basis(e.Signed));
+
+    private static PhotoInfo Photo(PhotoRow p) =>
+        new(
+            p.Id,
+            p.StepId,
+            p.ByInitials,
+            p.At,
+            p.XMm,
+            p.YMm,
+            p.Face is null ? null
+                : p.Face == "back" ? Face.Back
+                : Face.Front
+        );
+
+    private static IReadOnlyList<GoneStep> GoneFrom(JobPlan plan, IReadOnlyList<StepEvent> events)
+    {
+        var planned = plan.Steps.Concat(plan.Care.Restore).Select(s => s.Id.ToString()).ToHashSet();
+        return
+        [
+            .. events
+                .GroupBy(e => e.StepId)
+                .Where(g => !planned.Contains(g.Key) && g.Last().Kind == StepEvent.Done)
+                .Select(g => new GoneStep(
+                    g.Key,
+                    StepId.TryParse(g.Key, out var id) ? id.Station : null,
+                    SignDesk.Basis(g.Last().Signed)?.Title ?? g.Key,
+                    g.Last().ByInitials,
+                    g.Last().At,
+                    g.Count()
+                )),
+        ];
+    }
 
     public static IReadOnlyList<RunningTimer> Timers(IReadOnlyList<TimerRow> rows) =>
         [
@@ -163,105 +181,7 @@ internal sealed class JobViews(Jobs jobs, JobPapers papers, JobSheets sheets, Sh
                 t.Label,
                 t.StartedAt,
                 t.Seconds,
-                DateTime
-                    .Parse(t.StartedAt, null, System.Globalization.DateTimeStyles.RoundtripKind)
-                    .AddSeconds(t.Seconds)
-                    .ToString("yyyy-MM-dd'T'HH:mm:ss.fff'Z'", System.Globalization.CultureInfo.InvariantCulture)
+                Instant(DateTime.Parse(t.StartedAt, null, DateTimeStyles.RoundtripKind).AddSeconds(t.Seconds))
             )),
         ];
-
-    public static IReadOnlyList<StationState> Route(JobPlan plan, Dictionary<string, StepState> states) =>
-        [
-            .. plan.Stations.Select(s =>
-            {
-                var signed = s
-                    .Steps.Select(x => states.GetValueOrDefault(x.Id))
-                    .OfType<StepState>()
-                    .Where(x => x.Signed)
-                    .ToList();
-                // a station with nothing to do is done once the block is chosen
-                var complete = s.Steps.Count > 0 ? signed.Count == s.Steps.Count : !s.Trouble && plan.Fit is not null;
-                var last = signed.MaxBy(x => x.At);
-                return new StationState(
-                    s.Station,
-                    Words(s, signed, complete),
-                    s.Trouble && !complete,
-                    s.Steps.Count,
-                    signed.Count,
-                    complete,
-                    last?.By,
-                    last?.At
-                );
-            }),
-        ];
-
-    /// <summary>Outcome once signed, progress while under way, else what the station waits for.</summary>
-    private static string Words(StationPlan s, List<StepState> signed, bool complete)
-    {
-        if (s.Station == Station.Teardown && signed.Count > 0)
-        {
-            var counted = signed.Sum(x => x.Count ?? 0);
-            var all = s.Steps.Sum(x => x.Count ?? 0);
-            return $"{counted} of {all} screws in tray";
-        }
-        if (complete || signed.Count == 0 || s.Trouble)
-            return s.Summary;
-        return $"{signed.Count} of {s.Steps.Count} steps signed";
-    }
-
-    private (JobPlan Plan, Board Board, Block? Block, IReadOnlyList<LaidPad> Choices) Plan(
-        JobRow row,
-        IReadOnlyList<ReadingRow> readings,
-        JobSheetSet set,
-        IReadOnlyList<StepEvent> events,
-        CancellationToken cancel
-    )
-    {
-        var board =
-            shop.Boards.GetValueOrDefault(row.BoardId)
-            ?? throw new NotHereException($"The library has no board \"{row.BoardId}\".");
-        // what was recorded while stripping stands in for what the document does not say
-        if (set.Assembly is { } recorded)
-            board = board with { Assembly = recorded };
-        var block = row.BlockId is null ? null : shop.Blocks.GetValueOrDefault(row.BlockId);
-        var choices = JsonSerializer.Deserialize<List<LaidPad>>(row.PadChoices, DocumentJson.Options)!;
-        // a cut plan stands once a cut is signed, and only as long as one is
-        var begun =
-            set.Cutting is not null
-            && States(events).Values.Any(s => s.Signed && s.StepId.StartsWith("pads.cut-", StringComparison.Ordinal));
-        var key = (row.Version, shop.Edition, string.Join(',', readings.Select(r => r.Id)), set.Key, begun);
-        if (_plans.TryGetValue(row.Id, out var kept) && kept.Key.Equals(key))
-            return (kept.Plan, board, block, choices);
-        var plan = JobPlanner.Plan(
-            new()
-            {
-                Board = board,
-                Block = block,
-                Drawer = shop.Drawer,
-                PadChoices = choices.ToDictionary(c => c.Part),
-                PasteId = row.PasteId,
-                Ways = set.Ways,
-                Begun = begun ? set.Cutting : null,
-                AsFound = set.AsFound,
-                TeardownOrder = set.Order,
-                Readings =
-                [
-                    .. readings.Select(r => new Reading(
-                        Enum.Parse<Phase>(r.Phase, ignoreCase: true),
-                        r.RoomC,
-                        r.CoolantC,
-                        r.DieC,
-                        r.HotspotC,
-                        r.MemoryC,
-                        r.PowerW,
-                        r.FlowLMin,
-                        r.Note
-                    )),
-                ],
-            },
-            cancel: cancel
-        );
-        _plans[row.Id] = (key, plan);
-        return (plan, board, block, choices);
-    }
 }

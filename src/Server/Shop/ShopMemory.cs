@@ -1,7 +1,6 @@
 using System.Text.Json;
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
-using FaithfulBracket.Core.Kit;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Json;
@@ -14,15 +13,18 @@ namespace FaithfulBracket.Server.Shop;
 internal sealed class ShopMemory(
     [FromKeyedServices("board")] Library boards,
     [FromKeyedServices("block")] Library blocks,
+    [FromKeyedServices("card")] Library cards,
     DrawerItems drawer
 )
 {
     private readonly Lock _gate = new();
     private (long Edition, Dictionary<string, Board> Value)? _boards;
     private (long Edition, Dictionary<string, Block> Value)? _blocks;
+    private (long Edition, Dictionary<string, Card> Value)? _cards;
     private (long Edition, Drawer Value)? _drawer;
     private readonly Dictionary<string, string> _boardDigests = [],
-        _blockDigests = [];
+        _blockDigests = [],
+        _cardDigests = [];
 
     public IReadOnlyDictionary<string, Board> Boards =>
         Fresh(ref _boards, boards.Edition, old => Read(boards, old, d => BoardReader.Read(d), _boardDigests));
@@ -30,10 +32,10 @@ internal sealed class ShopMemory(
     public IReadOnlyDictionary<string, Block> Blocks =>
         Fresh(ref _blocks, blocks.Edition, old => Read(blocks, old, d => BlockReader.Read(d), _blockDigests));
 
-    public Drawer Drawer => Fresh(ref _drawer, drawer.Edition, _ => Assemble(drawer.All()));
+    public IReadOnlyDictionary<string, Card> Cards =>
+        Fresh(ref _cards, cards.Edition, old => Read(cards, old, d => CardReader.Read(d), _cardDigests));
 
-    /// <summary>Changes whenever anything here does.</summary>
-    public (long, long, long) Edition => (boards.Edition, blocks.Edition, drawer.Edition);
+    public Drawer Drawer => Fresh(ref _drawer, drawer.Edition, _ => Assemble(drawer.All()));
 
     private T Fresh<T>(ref (long Edition, T Value)? slot, long edition, Func<T?, T> read)
         where T : class

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core;
+using FaithfulBracket.Core.Choosing;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Server.Shop;

@@ -32,6 +32,9 @@ internal static class ComputeEndpoints
             .MapPost("/read-layout", LayoutEndpoint.AnswerAsync)
             .Accepts<IFormFileCollection>("multipart/form-data")
             .DisableAntiforgery();
+        compute
+            .MapPost("/work-order", WorkOrderEndpoint.AnswerAsync)
+            .Accepts<System.Text.Json.JsonElement>("application/json");
         compute.MapPost("/tightening", TighteningAsync).Accepts<System.Text.Json.JsonElement>("application/json");
     }
 
@@ -66,7 +69,7 @@ internal static class ComputeEndpoints
                     o.Objects("stock", Stocked)
                 )
         );
-        return TypedResults.Ok(Gaps.Of(board, block, materials, stock, bond));
+        return TypedResults.Ok(Gaps.Of(LaidBlock.Of(board, block, new(bond)), materials, stock, bond));
     }
 
     /// <summary>A stocked pad; sheet sizes and counts may stand beside it.</summary>
@@ -97,7 +100,13 @@ internal static class ComputeEndpoints
             elastic = stiffness with { BackPlateFactor = block.BackPlate?.StiffnessFactor ?? 1 };
         return TypedResults.Ok(
             await Task.Run(
-                () => SeatingSolver.Solve(board, block, pads, materials, paste, limit, elastic, cancel),
+                () =>
+                    SeatingSolver.Solve(
+                        new(LaidBlock.Of(board, block), pads, materials, paste),
+                        limit,
+                        elastic,
+                        cancel
+                    ),
                 cancel
             )
         );
@@ -178,11 +187,7 @@ internal static class ComputeEndpoints
         );
         return TypedResults.Ok(
             Tightening.Simulate(
-                board,
-                block,
-                pads,
-                materials,
-                paste,
+                new StackUp(LaidBlock.Of(board, block), pads, materials, paste).WhileMounting(screwsIn: true),
                 turns,
                 order,
                 cancel: request.HttpContext.RequestAborted

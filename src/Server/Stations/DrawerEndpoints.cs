@@ -1,6 +1,5 @@
 using System.Text.Json;
 using FaithfulBracket.Core;
-using FaithfulBracket.Core.Kit;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
@@ -102,7 +101,7 @@ internal static class DrawerEndpoints
     private static double Bore(ObjectReader o)
     {
         o.OptionalNumber("plungerMm"); // told from grams and bore, read back and left
-        return o.Number("boreMm", 2, 60, otherwise: Core.Paste.PasteAmount.DefaultBoreMm);
+        return o.Number("boreMm", 2, 60, otherwise: PasteStock.DefaultBoreMm);
     }
 
     private static PasteMaterial Paste(ObjectReader o)

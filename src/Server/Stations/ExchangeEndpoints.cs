@@ -177,7 +177,7 @@ internal static class ExchangeEndpoints
                     i.Kind,
                     i.Id,
                     !known.TryGetValue((i.Kind, i.Id), out var digest) ? "new"
-                        : digest == LibraryEndpoints.Digest(i.Content) ? "same"
+                        : digest == LibraryDocuments.Digest(i.Content) ? "same"
                         : "changed"
                 )),
         ];
@@ -234,14 +234,8 @@ internal static class ExchangeEndpoints
             replace ?? false,
             shelf,
             pictures,
-            (
-                boards,
-                items.Where(i => i.Kind == PackItemKind.Board).Select(i => LibraryEndpoints.BoardDocument(i.Content))
-            ),
-            (
-                blocks,
-                items.Where(i => i.Kind == PackItemKind.Block).Select(i => LibraryEndpoints.BlockDocument(i.Content))
-            )
+            (boards, items.Where(i => i.Kind == PackItemKind.Board).Select(i => LibraryDocuments.Board(i.Content))),
+            (blocks, items.Where(i => i.Kind == PackItemKind.Block).Select(i => LibraryDocuments.Block(i.Content)))
         );
         return TypedResults.Ok(kept);
     }

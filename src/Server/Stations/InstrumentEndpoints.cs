@@ -1,6 +1,7 @@
 using System.Text.Json;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Mount;
+using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Formats.Photos;
@@ -113,13 +114,13 @@ internal static class InstrumentEndpoints
         long id,
         string stepId,
         HttpContext context,
-        JobViews views,
+        JobPlans plans,
         ITorqueDriver driver,
         IHostApplicationLifetime life
     )
     {
         var target =
-            views.PlanOf(id).Stations.SelectMany(s => s.Steps).FirstOrDefault(s => s.Id == stepId)?.Turn
+            plans.Of(id).Plan.Find(JobEndpoints.IdOf(stepId, "?stepId"))?.Turn
             ?? throw new InputException("?stepId", $"\"{stepId}\" is no step with a turn.");
         return EventStream.RunAsync(
             context,

@@ -1,7 +1,8 @@
 using System.Text.Json;
 using FaithfulBracket.Core;
+using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads.Seating;
-using FaithfulBracket.Core.Route;
+using FaithfulBracket.Core.Plans;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
@@ -10,45 +11,56 @@ using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace FaithfulBracket.Server.Stations;
 
-internal sealed record NewJob(string Title, string? Client, string Bench, string BoardId, string? BlockId, string By);
+/// <summary>A job to open: one board, or a card, or several boards; a block, or several.</summary>
+/// <param name="Pieces">Several boards, the first one first; absent for one board or a card.</param>
+/// <param name="Pairs">Several blocks; absent for one.</param>
+internal sealed record NewJob(
+    string Title,
+    string? Client,
+    string Bench,
+    string? BoardId,
+    string? BlockId,
+    string By,
+    string? CardId = null,
+    IReadOnlyList<WorkPiece>? Pieces = null,
+    IReadOnlyList<WorkPair>? Pairs = null
+);
 
+/// <param name="Pairs">Several blocks; absent for the one in blockId, or none.</param>
 internal sealed record JobChange(
     string Title,
     string? Client,
     string Bench,
     string? BlockId,
     string? PasteId,
-    IReadOnlyList<LaidPad> PadChoices
+    IReadOnlyList<LaidPad> PadChoices,
+    IReadOnlyList<WorkPair>? Pairs = null
 );
 
 /// <param name="Key">The same for every try to send it: it counts once.</param>
 /// <param name="DoneAt">When it was done at the bench, if the network was down then.</param>
+/// <param name="With">For an undo: steps that rest on it and are taken back with it.</param>
 internal sealed record Signature(
     string By,
     int? Count,
     string? OverrideReason,
     string? Key = null,
-    string? DoneAt = null
-);
-
-internal sealed record NewTimer(string StepId, string? Label, int? Seconds);
-
-internal sealed record NewNote(string By, string Text, string? StepId);
-
-internal sealed record NewReading(
-    string By,
-    Core.Prove.Phase Phase,
-    double RoomC,
-    double? CoolantC,
-    double DieC,
-    double? HotspotC,
-    double? MemoryC,
-    double PowerW,
-    double? FlowLMin,
-    string? Note
+    string? DoneAt = null,
+    IReadOnlyList<string>? With = null
 );
 
 internal sealed record Opened(long Id, string Address);
+
+/// <summary>How a step stands after a sign-off or its undo.</summary>
+internal sealed record StepState(
+    string StepId,
+    bool Signed,
+    string By,
+    string At,
+    long? Count,
+    string? OverrideReason,
+    long Version
+);
 
 /// <summary>Jobs and their sign-offs.</summary>
 internal static class JobEndpoints
@@ -56,45 +68,16 @@ internal static class JobEndpoints
     public static void Map(IEndpointRouteBuilder app)
     {
         var jobs = app.MapGroup("/api/jobs").WithTags("jobs");
-        jobs.MapPost("/", Open);
+        jobs.MapPost("/", Open).AddEndpointFilter(Summaries.RenewAsync);
         jobs.MapGet("/{id:long}", View);
-        jobs.MapPut("/{id:long}", Change);
-        jobs.MapPost("/{id:long}/steps/{stepId}/sign", Sign);
-        jobs.MapPost("/{id:long}/steps/{stepId}/undo", Undo);
-        jobs.MapPost("/{id:long}/readings", AddReading);
-        jobs.MapDelete(
-            "/{id:long}/readings/{readingId:long}",
-            (long id, long readingId, JobPapers papers) =>
-            {
-                papers.StrikeReading(id, readingId);
-                return TypedResults.NoContent();
-            }
-        );
-        jobs.MapPost("/{id:long}/notes", AddNote);
-        jobs.MapPost("/{id:long}/timers", StartTimer);
-        jobs.MapDelete(
-            "/{id:long}/timers/{timerId:long}",
-            (long id, long timerId, JobPapers papers) =>
-            {
-                papers.StopTimer(id, timerId);
-                return TypedResults.NoContent();
-            }
-        );
+        jobs.MapPut("/{id:long}", Change).AddEndpointFilter(Summaries.RenewAsync);
+        jobs.MapPost("/{id:long}/steps/{stepId}/sign", Sign).AddEndpointFilter(Summaries.RenewAsync);
+        jobs.MapPost("/{id:long}/steps/{stepId}/undo", Undo).AddEndpointFilter(Summaries.RenewAsync);
     }
 
-    private static Created<Opened> Open(NewJob body, Jobs jobs, ShopMemory shop)
+    private static Created<Opened> Open(NewJob body, Store.Jobs jobs, JobIntake intake)
     {
-        var faults = new List<InputFault>();
-        Check(faults, "/title", body.Title, 1, 120);
-        Check(faults, "/bench", body.Bench, 1, 20);
-        Initials(faults, body.By);
-        if (!shop.Boards.ContainsKey(body.BoardId ?? ""))
-            faults.Add(new("/boardId", $"The library has no board \"{body.BoardId}\"."));
-        if (body.BlockId is { } b && !shop.Blocks.ContainsKey(b))
-            faults.Add(new("/blockId", $"The library has no block \"{b}\"."));
-        if (faults.Count > 0)
-            throw new InputException(faults);
-        var id = jobs.Open(body.Title, body.Client, body.Bench, body.BoardId!, body.BlockId, body.By);
+        var id = jobs.Open(intake.Read(body), body.By);
         return TypedResults.Created($"/api/jobs/{id}", new Opened(id, $"/api/jobs/{id}"));
     }
 
@@ -110,43 +93,14 @@ internal static class JobEndpoints
         JobChange body,
         HttpRequest request,
         HttpResponse response,
-        Jobs jobs,
-        ShopMemory shop,
-        JobViews views
+        Store.Jobs jobs,
+        JobIntake intake,
+        JobViews views,
+        CancellationToken cancel
     )
     {
-        var faults = new List<InputFault>();
-        Check(faults, "/title", body.Title, 1, 120);
-        Check(faults, "/bench", body.Bench, 1, 20);
-        if (body.BlockId is { } b && !shop.Blocks.ContainsKey(b))
-            faults.Add(new("/blockId", $"The library has no block \"{b}\"."));
-        if (body.PasteId is { } p && shop.Drawer.Pastes.All(x => x.Material.Id != p))
-            faults.Add(new("/pasteId", $"The drawer has no paste \"{p}\"."));
-        for (var i = 0; i < (body.PadChoices?.Count ?? 0); i++)
-        {
-            if (body.PadChoices![i] is not { } c)
-            {
-                faults.Add(new($"/padChoices/{i}", "Expected a pad for a part, found null."));
-                continue;
-            }
-            if (c.ThicknessMm is < 0.05 or > 20)
-                faults.Add(new($"/padChoices/{i}/thicknessMm", "Expected 0.05 to 20 mm."));
-            if (shop.Drawer.Materials.All(m => m.Id != c.Material))
-                faults.Add(new($"/padChoices/{i}/material", $"Pad material \"{c.Material}\" is not in the drawer."));
-        }
-        if (faults.Count > 0)
-            throw new InputException(faults);
-        jobs.Update(
-            id,
-            Versions.Expected(request),
-            body.Title,
-            body.Client,
-            body.Bench,
-            body.BlockId,
-            body.PasteId,
-            JsonSerializer.Serialize(body.PadChoices ?? [], DocumentJson.Options)
-        );
-        return View(id, views, response, default);
+        jobs.Update(id, Versions.Expected(request), intake.Read(jobs.Get(id), body));
+        return View(id, views, response, cancel);
     }
 
     private static Ok<StepState> Sign(
@@ -154,51 +108,65 @@ internal static class JobEndpoints
         string stepId,
         Signature body,
         HttpRequest request,
-        Jobs jobs,
-        JobViews views,
+        SignDesk desk,
         JobPapers papers,
-        JobSheets sheets
+        CancellationToken cancel
     )
     {
         CheckInitials(body.By);
         var version = Versions.Expected(request);
-        var sending = SendingOf(body);
-        var plan = views.PlanOf(id);
-        var states = JobViews.States(jobs.Events(id));
-        var signed = states.Values.Where(s => s.Signed).Select(s => s.StepId).ToHashSet();
-        if (signed.Contains(stepId) && states[stepId].Version == version)
-            throw new StepLockedException(
-                $"{states[stepId].By} signed this already at {states[stepId].At[11..16]}.",
-                []
-            );
-        SignOff.Check(plan, signed, stepId, body.Count, body.OverrideReason);
-        if (stepId.StartsWith(CuttingEndpoints.CutSteps, StringComparison.Ordinal))
-            CuttingEndpoints.Begin(id, plan, signed, body.By, sheets);
-        var e = jobs.Record(
+        var e = desk.Sign(
             id,
-            stepId,
-            "done",
+            IdOf(stepId, "/stepId"),
             body.By,
             body.Count,
-            string.IsNullOrWhiteSpace(body.OverrideReason) ? null : body.OverrideReason,
+            Reason(body),
             version,
-            sending
+            SendingOf(body),
+            cancel
         );
         foreach (var timer in papers.Running(id).Where(t => t.StepId == stepId))
             papers.StopTimer(id, timer.Id);
         return TypedResults.Ok(new StepState(stepId, true, e.ByInitials, e.At, e.Count, e.OverrideReason, version + 1));
     }
 
-    private static Ok<StepState> Undo(long id, string stepId, Signature body, HttpRequest request, Jobs jobs)
+    private static Ok<StepState> Undo(
+        long id,
+        string stepId,
+        Signature body,
+        HttpRequest request,
+        SignDesk desk,
+        CancellationToken cancel
+    )
     {
         CheckInitials(body.By);
         var version = Versions.Expected(request);
-        var state = JobViews.States(jobs.Events(id)).GetValueOrDefault(stepId);
-        if (state is null || !state.Signed && state.Version == version)
-            throw new StepLockedException("This step is not signed: nothing to take back.", []);
-        var e = jobs.Record(id, stepId, "undone", body.By, null, body.OverrideReason, version, SendingOf(body));
+        List<StepId> with = [.. (body.With ?? []).Select((s, i) => IdOf(s, $"/with/{i}"))];
+        var e = desk.TakeBack(
+            id,
+            IdOf(stepId, "/stepId"),
+            body.By,
+            Reason(body),
+            with,
+            version,
+            SendingOf(body),
+            cancel
+        );
         return TypedResults.Ok(new StepState(stepId, false, e.ByInitials, e.At, null, e.OverrideReason, version + 1));
     }
+
+    internal static StepId IdOf(string? text, string pointer) =>
+        StepId.TryParse(text, out var id) ? id : throw new InputException(pointer, $"\"{text}\" names no step.");
+
+    private const int MostReason = 1000;
+
+    private static string? Reason(Signature body) =>
+        body.OverrideReason is { Length: > MostReason } r
+            ? throw new InputException(
+                "/overrideReason",
+                $"Expected at most {MostReason} characters, found {r.Length}."
+            )
+            : body.OverrideReason;
 
     private static Sending? SendingOf(Signature body)
     {
@@ -226,94 +194,9 @@ internal static class JobEndpoints
         return faults.Count > 0 ? throw new InputException(faults) : new(body.Key, body.DoneAt);
     }
 
-    private static Created<Opened> AddReading(long id, NewReading body, Jobs jobs, JobPapers papers)
-    {
-        jobs.Get(id);
-        var faults = new List<InputFault>();
-        Initials(faults, body.By);
-        void Within(string field, double? value, double least, double most)
-        {
-            if (value is { } v && !(v >= least && v <= most))
-                faults.Add(new(field, FormattableString.Invariant($"Expected {least} to {most}, found {v}.")));
-        }
-        Within("/roomC", body.RoomC, -20, 60);
-        Within("/coolantC", body.CoolantC, -20, 100);
-        Within("/dieC", body.DieC, -20, 150);
-        Within("/hotspotC", body.HotspotC, -20, 150);
-        Within("/memoryC", body.MemoryC, -20, 150);
-        Within("/powerW", body.PowerW, 1, 3000);
-        Within("/flowLMin", body.FlowLMin, 0.01, 100);
-        if (body.DieC <= body.RoomC)
-            faults.Add(new("/dieC", "The die is not warmer than the room: measure under load."));
-        if (faults.Count > 0)
-            throw new InputException(faults);
-        var reading = papers.AddReading(
-            id,
-            body.Phase.ToString().ToLowerInvariant(),
-            body.RoomC,
-            body.CoolantC,
-            body.DieC,
-            body.HotspotC,
-            body.MemoryC,
-            body.PowerW,
-            body.FlowLMin,
-            body.Note,
-            body.By
-        );
-        return TypedResults.Created(
-            $"/api/jobs/{id}/readings/{reading}",
-            new Opened(reading, $"/api/jobs/{id}/readings/{reading}")
-        );
-    }
-
-    private static Created<Opened> AddNote(long id, NewNote body, Jobs jobs, JobPapers papers)
-    {
-        jobs.Get(id);
-        var faults = new List<InputFault>();
-        Initials(faults, body.By);
-        Check(faults, "/text", body.Text, 1, 4000);
-        if (faults.Count > 0)
-            throw new InputException(faults);
-        var note = papers.AddNote(id, body.StepId, body.Text, body.By);
-        return TypedResults.Created($"/api/jobs/{id}/notes/{note}", new Opened(note, $"/api/jobs/{id}/notes/{note}"));
-    }
-
-    private static Created<Opened> StartTimer(long id, NewTimer body, Jobs jobs, JobPapers papers, JobViews views)
-    {
-        jobs.Get(id);
-        var step =
-            views.PlanOf(id).Stations.SelectMany(s => s.Steps).FirstOrDefault(s => s.Id == body.StepId)
-            ?? throw new InputException("/stepId", $"The plan has no step \"{body.StepId}\".");
-        var seconds =
-            body.Seconds
-            ?? step.TimerS
-            ?? throw new InputException("/seconds", "This step has no wait: say how many seconds.");
-        if (seconds is < 1 or > 86400 * 7)
-            throw new InputException("/seconds", $"Expected 1 s to 7 days, found {seconds}.");
-        var timer = papers.StartTimer(id, step.Id, body.Label ?? step.Title, seconds);
-        return TypedResults.Created(
-            $"/api/jobs/{id}/timers/{timer}",
-            new Opened(timer, $"/api/jobs/{id}/timers/{timer}")
-        );
-    }
-
-    private static void Check(List<InputFault> faults, string pointer, string? text, int least, int most)
-    {
-        if (text is null || text.Trim().Length < least || text.Length > most)
-            faults.Add(new(pointer, $"Expected {least} to {most} characters, found {text?.Length ?? 0}."));
-    }
-
-    private static void Initials(List<InputFault> faults, string? by)
-    {
-        if (by is null || by.Length is < 1 or > 4 || !by.All(char.IsLetter))
-            faults.Add(new("/by", "Sign with one to four letters."));
-    }
-
     internal static void CheckInitials(string? by)
     {
-        var faults = new List<InputFault>();
-        Initials(faults, by);
-        if (faults.Count > 0)
-            throw new InputException(faults);
+        if (!Signer.IsGood(by))
+            throw new InputException("/by", Signer.Expected);
     }
 }

@@ -101,25 +101,25 @@ internal static class LibraryEndpoints
         api.MapPost(
                 "/boards",
                 (HttpRequest r, [FromKeyedServices("board")] Library boards) =>
-                    KeepAsync(r, boards, "boards", BoardDocument)
+                    KeepAsync(r, boards, "boards", LibraryDocuments.Board)
             )
             .Accepts<JsonElement>("application/json");
         api.MapPost(
                 "/blocks",
                 (HttpRequest r, [FromKeyedServices("block")] Library blocks) =>
-                    KeepAsync(r, blocks, "blocks", BlockDocument)
+                    KeepAsync(r, blocks, "blocks", LibraryDocuments.Block)
             )
             .Accepts<JsonElement>("application/json");
         api.MapPost(
                 "/boards/batch",
                 (HttpRequest r, [FromKeyedServices("board")] Library boards, bool? replace) =>
-                    BatchAsync(r, boards, BoardDocument, replace ?? false)
+                    BatchAsync(r, boards, LibraryDocuments.Board, replace ?? false)
             )
             .WithMetadata(new RequestSizeLimitAttribute(MostBatchBytes));
         api.MapPost(
                 "/blocks/batch",
                 (HttpRequest r, [FromKeyedServices("block")] Library blocks, bool? replace) =>
-                    BatchAsync(r, blocks, BlockDocument, replace ?? false)
+                    BatchAsync(r, blocks, LibraryDocuments.Block, replace ?? false)
             )
             .WithMetadata(new RequestSizeLimitAttribute(MostBatchBytes));
         api.MapPost("/library/check", CheckAsync).Accepts<JsonElement>("application/json");
@@ -289,24 +289,6 @@ internal static class LibraryEndpoints
                 ),
         ];
 
-    internal static LibraryDocument BoardDocument(ReadOnlyMemory<byte> utf8)
-    {
-        var b = BoardReader.Read(utf8);
-        return new(b.Id, b.Maker, b.Model, b.BoardCode, b.Revision, b.Kind.ToString(), utf8.ToArray(), Digest(utf8));
-    }
-
-    internal static LibraryDocument BlockDocument(ReadOnlyMemory<byte> utf8)
-    {
-        var b = BlockReader.Read(utf8);
-        return new(b.Id, b.Maker, b.Model, "", "", b.Kind.ToString(), utf8.ToArray(), Digest(utf8));
-    }
-
-    internal static string Digest(ReadOnlyMemory<byte> utf8)
-    {
-        using var json = JsonInput.Parse(utf8);
-        return CanonicalJson.Digest(json.RootElement);
-    }
-
     private static async Task<IResult> KeepAsync(
         HttpRequest request,
         Library library,
@@ -384,7 +366,14 @@ internal static class LibraryEndpoints
                 var block = BlockReader.Read(bytes);
                 var kept = blocks.Find(block.Id);
                 return TypedResults.Ok(
-                    new Checked("block", null, block, [], kept is not null, kept is not null && Digest(kept) == digest)
+                    new Checked(
+                        "block",
+                        null,
+                        block,
+                        [],
+                        kept is not null,
+                        kept is not null && LibraryDocuments.Digest(kept) == digest
+                    )
                 );
             }
             if (format != BoardReader.Format)
@@ -406,7 +395,14 @@ internal static class LibraryEndpoints
             var board = BoardReader.Read(bytes);
             var known = boards.Find(board.Id);
             return TypedResults.Ok(
-                new Checked("board", board, null, [], known is not null, known is not null && Digest(known) == digest)
+                new Checked(
+                    "board",
+                    board,
+                    null,
+                    [],
+                    known is not null,
+                    known is not null && LibraryDocuments.Digest(known) == digest
+                )
             );
         }
         catch (MalformedJsonException e)

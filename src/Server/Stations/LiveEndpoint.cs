@@ -1,4 +1,3 @@
-using Dapper;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Store;
 
@@ -20,10 +19,7 @@ internal static class LiveEndpoint
         IHostApplicationLifetime life
     )
     {
-        // SQLite counts the commits of all other connections for each open one
-        using var connection = database.Open();
-        long Version() => connection.ExecuteScalar<long>("pragma data_version");
-        var known = Version();
+        using var watch = new CommitWatch(database);
         await EventStream.RunAsync(
             context,
             life,
@@ -32,12 +28,8 @@ internal static class LiveEndpoint
                 for (var beat = 1; ; beat++)
                 {
                     await Task.Delay(Look, time, cancel);
-                    var now = Version();
-                    if (now != known)
-                    {
-                        known = now;
+                    if (watch.Changed())
                         await say("changed", null);
-                    }
                     else if (beat % BeatsBetweenSigns == 0)
                         await say("here", null);
                 }

@@ -61,7 +61,14 @@ internal static class PasteEndpoint
 
     internal static PasteAnswer Reckon(Asked a, IProgress<double>? progress, CancellationToken cancel)
     {
-        var m = PasteAmount.For(a.AreaMm2, a.Paste, a.ClampN, a.Margin, a.BeadMm);
+        var m = PasteAmount.For(
+            a.AreaMm2,
+            a.Paste,
+            a.ClampN,
+            a.Margin,
+            Core.Materials.PasteStock.DefaultBoreMm,
+            a.BeadMm
+        );
         var squeeze = a.Pattern is null
             ? null
             : SqueezeFlow.Run(

@@ -18,19 +18,15 @@ internal static class RecordEndpoints
                         .Photos(id)
                         .Select(p => new RecordPhoto(p.MediaType, File.ReadAllBytes(papers.PathOf(p)), p.At))
                         .ToList();
-                    var signed = v
-                        .Steps.Where(s => s.Signed)
-                        .ToDictionary(s => s.StepId, s => new RecordSignature(s.By, s.At, s.Count, s.OverrideReason));
                     return Results.Text(
                         BuildRecord.Html(
                             new(
                                 v.Id,
                                 v.Title,
                                 v.Client,
-                                v.Board,
-                                v.Block,
+                                v.Order,
                                 v.Plan,
-                                signed,
+                                Signatures(v.History),
                                 [.. v.Notes.Select(n => $"{n.ByInitials} {n.At[..10]}: {n.Text}")],
                                 photos
                             )
@@ -41,4 +37,14 @@ internal static class RecordEndpoints
             )
             .WithTags("jobs");
     }
+
+    /// <summary>The signatures that stand.</summary>
+    private static Dictionary<string, RecordSignature> Signatures(IReadOnlyList<HistoryEntry> history) =>
+        history
+            .GroupBy(e => e.StepId)
+            .Where(g => g.Last().Kind == StepEvent.Done)
+            .ToDictionary(
+                g => g.Key,
+                g => new RecordSignature(g.Last().By, g.Last().At, g.Last().Count, g.Last().OverrideReason)
+            );
 }

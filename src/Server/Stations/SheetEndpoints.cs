@@ -1,7 +1,7 @@
 using System.Text.Json;
 using FaithfulBracket.Core;
+using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads.Stock;
-using FaithfulBracket.Core.Route;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
@@ -23,7 +23,7 @@ internal static class SheetEndpoints
 
     public static void Map(IEndpointRouteBuilder app)
     {
-        var job = app.MapGroup("/api/jobs/{id:long}").WithTags("jobs");
+        var job = app.MapGroup("/api/jobs/{id:long}").WithTags("jobs").AddEndpointFilter(Summaries.RenewAsync);
         job.MapPut("/ways", ChooseAsync).Accepts<WayChosen>("application/json");
         job.MapPut("/as-found", AsFoundAsync).Accepts<AsFoundChange>("application/json");
     }
@@ -31,8 +31,8 @@ internal static class SheetEndpoints
     internal static string By(ObjectReader o)
     {
         var by = o.Text("by", 4);
-        if (!by.All(char.IsLetter))
-            o.Fault("by", "Sign with one to four letters.");
+        if (!Signer.IsGood(by))
+            o.Fault("by", Signer.Expected);
         return by;
     }
 
@@ -42,19 +42,15 @@ internal static class SheetEndpoints
         HttpRequest request,
         Jobs jobs,
         JobSheets sheets,
-        ShopMemory shop
+        JobOrders orders
     )
     {
         var body = await Bodies.ReadAsync(
             request,
             o => new WayChosen(o.Text("school", 50), o.OptionalText("way", 50), By(o))
         );
-        var row = jobs.Get(id);
-        var board =
-            shop.Boards.GetValueOrDefault(row.BoardId)
-            ?? throw new NotHereException($"The library has no board \"{row.BoardId}\".");
         var school =
-            Schools.For(board).FirstOrDefault(s => s.Id == body.School)
+            Schools.For(orders.Of(jobs.Get(id))).FirstOrDefault(s => s.Id == body.School)
             ?? throw new InputException("/school", $"There is no question \"{body.School}\".");
         if (body.Way is { } way && school.Ways.All(w => w.Id != way))
             throw new InputException(
@@ -81,13 +77,10 @@ internal static class SheetEndpoints
         HttpRequest request,
         Jobs jobs,
         JobSheets sheets,
-        ShopMemory shop
+        JobOrders orders
     )
     {
-        var row = jobs.Get(id);
-        var board =
-            shop.Boards.GetValueOrDefault(row.BoardId)
-            ?? throw new NotHereException($"The library has no board \"{row.BoardId}\".");
+        var order = orders.Of(jobs.Get(id));
         var body = await Bodies.ReadAsync(
             request,
             o =>
@@ -107,8 +100,11 @@ internal static class SheetEndpoints
                         )
                         {
                             Note = p.OptionalText("note", 500),
+                            Board = p.OptionalText("board", 20),
                         };
-                        if (board.FindPart(pad.Part) is null)
+                        if (order.Find(pad.Board ?? order.First.Key) is not { } piece)
+                            p.Fault("board", $"The order has no board \"{pad.Board}\".");
+                        else if (piece.Board.FindPart(pad.Part) is null)
                             p.Fault("part", $"The board has no part \"{pad.Part}\".");
                         if (pad.PressedMm > pad.NewMm)
                             p.Fault(

@@ -29,7 +29,8 @@ internal static class StripEndpoints
 {
     public static void Map(IEndpointRouteBuilder app)
     {
-        var job = app.MapGroup("/api/jobs/{id:long}").WithTags("teardown");
+        app.MapGet("/api/trade-words", () => TypedResults.Ok(TradeWords.All)).WithTags("teardown");
+        var job = app.MapGroup("/api/jobs/{id:long}").WithTags("teardown").AddEndpointFilter(Summaries.RenewAsync);
         job.MapPost("/strip", NoteAsync).Accepts<StripEntry>("application/json");
         job.MapPut("/assembly", DescribeAsync).Accepts<AssemblyChange>("application/json");
         job.MapGet("/assembly.json", Export).Produces<Assembly>();
@@ -37,12 +38,15 @@ internal static class StripEndpoints
         job.MapPut("/order", OrderAsync).Accepts<OrderChange>("application/json");
         job.MapGet(
                 "/tray.svg",
-                (long id, double? scale, JobViews views) =>
+                (long id, double? scale, JobPlans plans, CancellationToken cancel) =>
                 {
                     if (scale is { } s && !(s is > 0.9 and < 1.1))
                         throw new InputException("?scale", "Expected a correction between 0.9 and 1.1.");
                     return Results.Text(
-                        TraySvg.Draw(views.PlanOf(id).Teardown?.Tray ?? [], scale ?? 1),
+                        TraySvg.Draw(
+                            [.. plans.Of(id, cancel).Plan.Teardown.Boards.SelectMany(b => b.Plan.Tray)],
+                            scale ?? 1
+                        ),
                         "image/svg+xml",
                         Encoding.UTF8
                     );
@@ -51,66 +55,18 @@ internal static class StripEndpoints
             .Produces<string>(200, "image/svg+xml");
     }
 
-    private static Board BoardOf(JobRow row, ShopMemory shop) =>
-        shop.Boards.GetValueOrDefault(row.BoardId)
-        ?? throw new NotHereException($"The library has no board \"{row.BoardId}\".");
-
     /// <summary>One thing done that nobody had described: it joins the assembly, and is signed if it is out.</summary>
     private static async Task<Ok<StripAnswer>> NoteAsync(
         long id,
         HttpRequest request,
-        Jobs jobs,
-        JobSheets sheets,
-        ShopMemory shop
+        SignDesk desk,
+        CancellationToken cancel
     )
     {
         var entry = await Bodies.ReadAsync(request, Read);
         var expected = Versions.Expected(request);
-        var board = BoardOf(jobs.Get(id), shop);
-        var set = JobSheetSet.Of(sheets.All(id));
-        var assembly = set.Assembly ?? board.Assembly ?? new();
-        var events = jobs.Events(id);
-        var states = JobViews.States(events);
-        List<string> lifted =
-        [
-            .. events
-                .Where(e =>
-                    e.Kind == "done"
-                    && states[e.StepId].Signed
-                    && assembly.Pieces.Any(p => $"teardown.{p.Id}" == e.StepId)
-                )
-                .Select(e => e.StepId["teardown.".Length..])
-                .Distinct(),
-        ];
-        var (noted, target) = StripRecord.Note(board, assembly, lifted, entry.Note);
-        TeardownPlanner.Plan(board with { Assembly = noted });
-        var step = $"teardown.{target}";
-        if (entry.Done && entry.Note.Action == TeardownAction.Lift)
-        {
-            // a lift stays locked here too
-            var plan = TeardownPlanner.Plan(board with { Assembly = noted });
-            var open = plan
-                .Steps.First(s => s.Target == target)
-                .Locks.Where(l => states.GetValueOrDefault($"teardown.{l}")?.Signed != true)
-                .ToList();
-            if (open.Count > 0)
-                throw new Core.Route.StepLockedException(
-                    $"Locked: {string.Join(", ", open)} still {(open.Count == 1 ? "holds" : "hold")} it.",
-                    [.. open.Select(o => $"teardown.{o}")]
-                );
-        }
-        var version = sheets.Put(id, JobSheetSet.AssemblyKind, Write(noted), expected, entry.By);
-        if (entry.Done)
-            jobs.Record(
-                id,
-                step,
-                "done",
-                entry.By,
-                entry.Note.Action == TeardownAction.Unscrew ? entry.Note.Places.Count : null,
-                null,
-                states.GetValueOrDefault(step)?.Version ?? 0
-            );
-        return TypedResults.Ok(new StripAnswer(target, version));
+        var target = desk.Strip(id, entry.Note, entry.Done, entry.By, expected, cancel);
+        return TypedResults.Ok(new StripAnswer(target, expected + 1));
     }
 
     private static StripEntry Read(ObjectReader o)
@@ -143,27 +99,34 @@ internal static class StripEndpoints
     private static async Task<Ok<SheetVersion>> DescribeAsync(
         long id,
         HttpRequest request,
-        Jobs jobs,
+        Store.Jobs jobs,
         JobSheets sheets,
-        ShopMemory shop
+        JobOrders orders
     )
     {
-        var board = BoardOf(jobs.Get(id), shop);
+        var order = orders.Of(jobs.Get(id));
         var body = await Bodies.ReadAsync(
             request,
-            o => new AssemblyChange(AssemblyReader.Read(o.Object("assembly")), SheetEndpoints.By(o))
+            o => new AssemblyChange(
+                AssemblyReader.Read(
+                    o.Object("assembly"),
+                    order.Card is null ? [] : [.. order.Pieces.Select(p => p.Key)]
+                ),
+                SheetEndpoints.By(o)
+            )
         );
-        TeardownPlanner.Plan(board with { Assembly = body.Assembly });
+        if (TeardownStation.Of(StripRecord.With(order, body.Assembly)).Troubles is [var trouble, ..])
+            throw new InputException("/assembly", trouble.Text);
         return SheetEndpoints.Put(id, JobSheetSet.AssemblyKind, Write(body.Assembly), request, sheets, body.By);
     }
 
-    private static IResult Export(long id, JobViews views)
+    private static IResult Export(long id, JobPlans plans)
     {
-        var board = views.View(id).Board;
+        var order = plans.Of(id).Order;
         return Results.File(
-            JsonSerializer.SerializeToUtf8Bytes(board.Assembly ?? new(), DocumentJson.Options),
+            JsonSerializer.SerializeToUtf8Bytes(StripRecord.Begun(order), DocumentJson.Options),
             "application/json",
-            $"{board.Id}.assembly.json"
+            $"{order.Card?.Id ?? order.First.Board.Id}.assembly.json"
         );
     }
 
@@ -171,26 +134,33 @@ internal static class StripEndpoints
     private static async Task<Ok<KeptCount>> KeepAsync(
         long id,
         HttpRequest request,
-        Jobs jobs,
+        Store.Jobs jobs,
         JobSheets sheets,
         ShopMemory shop,
-        [FromKeyedServices("board")] Library boards
+        [FromKeyedServices("board")] Library boards,
+        [FromKeyedServices("card")] Library cards
     )
     {
         await Bodies.ReadAsync(request, SheetEndpoints.By);
-        var board = BoardOf(jobs.Get(id), shop);
+        var row = jobs.Get(id);
         var recorded =
             JobSheetSet.Of(sheets.All(id)).Assembly
             ?? throw new InputException("", "Nothing was recorded in this job: the board's own assembly stands.");
-        var document = DocumentWriter.Write(board with { Assembly = recorded });
-        return TypedResults.Ok(boards.Keep([LibraryEndpoints.BoardDocument(document)], replace: true));
+        if (row.CardId is { } card)
+        {
+            var whole = DocumentWriter.Write(shop.Cards[card] with { Assembly = recorded });
+            return TypedResults.Ok(cards.Keep([LibraryDocuments.Card(whole)], replace: true));
+        }
+        var first = JobOrders.Work(row)?.Pieces?[0].BoardId ?? row.BoardId!;
+        var document = DocumentWriter.Write(shop.Boards[first] with { Assembly = recorded });
+        return TypedResults.Ok(boards.Keep([LibraryDocuments.Board(document)], replace: true));
     }
 
     /// <summary>Takes an order where it is legal; an empty one takes the best again.</summary>
     private static async Task<Ok<SheetVersion>> OrderAsync(
         long id,
         HttpRequest request,
-        JobViews views,
+        JobPlans plans,
         JobSheets sheets
     )
     {
@@ -206,9 +176,9 @@ internal static class StripEndpoints
                 return new OrderChange(o.Texts("order"), SheetEndpoints.By(o));
             }
         );
-        var assembly =
-            views.View(id).Board.Assembly
-            ?? throw new InputException("", "The board has no assembly: there is nothing to order.");
+        var assembly = StripRecord.Begun(plans.Of(id).Order);
+        if (assembly.Pieces.Count == 0)
+            throw new InputException("", "The board has no assembly: there is nothing to order.");
         if (body.Order.Count > 0 && ChosenOrder.WhyNot(assembly, body.Order) is { } reason)
             throw new InputException("/order", reason);
         return SheetEndpoints.Put(

@@ -63,7 +63,7 @@ internal static class TwinEndpoints
             Evidence = EvidenceGrade.B,
         };
         var document = DocumentWriter.Write(board);
-        boards.Keep(LibraryEndpoints.BoardDocument(document));
+        boards.Keep(LibraryDocuments.Board(document));
         return Results.Text(Encoding.UTF8.GetString(document), "application/json", Encoding.UTF8, 201);
     }
 }

@@ -1,14 +1,12 @@
 using FaithfulBracket.Core;
-using FaithfulBracket.Core.Boards;
-using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Mount;
+using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
-using FaithfulBracket.Core.Pads.Seating;
 using FaithfulBracket.Core.Pads.Section;
+using FaithfulBracket.Core.Plans;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
-using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace FaithfulBracket.Server.Stations;
@@ -17,7 +15,10 @@ internal sealed record PracticeMove(string Hole, double Turns);
 
 internal sealed record PracticeAsk(IReadOnlyList<PracticeMove> Moves);
 
-/// <summary>Questions about a job that change nothing: other pads, turns of one's own, how the board bows.</summary>
+/// <summary>
+/// Questions about a job that change nothing: other pads, turns of one's own, how the board bows. Each is asked of the same laid pair that the
+/// plan was reckoned from; pair and board name it, absent for the first.
+/// </summary>
 internal static class WhatIfEndpoints
 {
     private const int MostMoves = 2000;
@@ -39,22 +40,32 @@ internal static class WhatIfEndpoints
         double y1,
         double x2,
         double y2,
-        JobViews views,
+        string? pair,
+        string? board,
+        JobPlans plans,
         CancellationToken cancel
     )
     {
         foreach (var (name, v) in (ReadOnlySpan<(string, double)>)[("?x1", x1), ("?y1", y1), ("?x2", x2), ("?y2", y2)])
             if (!(Math.Abs(v) <= 5000))
                 throw new InputException(name, "Expected millimetres on the board.");
-        var job = views.View(id, cancel);
+        if (Math.Abs(x1 - x2) + Math.Abs(y1 - y2) < 1)
+            throw new InputException("?x2", "Choose two points at least a millimetre apart.");
+        var job = plans.Today(id, cancel);
+        var piece = board is null
+            ? job.Order.First
+            : job.Order.Find(board) ?? throw new InputException("?board", $"The order has no board \"{board}\".");
+        var pads = job.Plan.Pads.Pairs.FirstOrDefault(p => p.Board == piece.Key && (pair is null || p.Pair == pair));
+        var laid = job
+            .Plan.Match.Laid()
+            .FirstOrDefault(l => l.On.Board == piece.Key && (pair is null || l.Pair.Key == pair));
         return TypedResults.Ok(
             SectionCut.Of(
-                job.Board,
-                job.Block,
-                job.Plan.Fit?.Placement ?? new(0, 0, 0),
-                job.Plan.Gaps?.PlaneMm,
-                job.Plan.Seating,
-                job.Plan.Pads,
+                pads?.Stack?.Board ?? piece.Board,
+                laid.On?.Laid,
+                pads?.Gaps.PlaneMm,
+                pads?.Seating,
+                pads?.Pads ?? [],
                 new(x1, y1),
                 new(x2, y2)
             )
@@ -66,8 +77,9 @@ internal static class WhatIfEndpoints
         long id,
         string part,
         string fault,
-        JobViews views,
-        ShopMemory shop,
+        string? pair,
+        string? board,
+        JobPlans plans,
         CancellationToken cancel
     )
     {
@@ -76,73 +88,42 @@ internal static class WhatIfEndpoints
                 "?fault",
                 $"Expected one of {string.Join(", ", EnumNames<PadFault>.All)}, found \"{fault}\"."
             );
-        var r = Prepare(id, views, shop, cancel);
-        return TypedResults.Ok(PadFaults.Try(r.Job.Board, r.Block, r.Laid, part, kind, r.Materials, r.Paste));
+        var seated = Seated(plans.Today(id, cancel).Plan, pair, board);
+        return TypedResults.Ok(PadFaults.Try(seated.Stack!.Finished(), part, kind));
     }
 
-    private sealed record Ready(
-        JobView Job,
-        Core.Blocks.Block Block,
-        List<LaidPad> Laid,
-        PasteMaterial Paste,
-        Dictionary<string, PadMaterial> Materials
-    );
-
-    private static Ready Prepare(long id, JobViews views, ShopMemory shop, CancellationToken cancel)
-    {
-        var job = views.View(id, cancel);
-        if (job.Block is not { } block || job.Plan.Seating is null)
-            throw new InputException("", "Choose a block and a paste first: nothing is seated yet.");
-        var stock = shop.Drawer.PasteOr(job.PasteId)!;
-        return new(
-            job,
-            block,
-            [
-                .. job
-                    .Plan.Pads.Where(p => p.Face == Face.Front)
-                    .Select(p => new LaidPad(p.Part, p.ThicknessMm, p.Material)),
-            ],
-            stock.Material,
-            shop.Drawer.Materials.ToDictionary(m => m.Id)
-        );
-    }
+    private static PairPads Seated(JobPlan plan, string? pair, string? board) =>
+        JobPlanner.Seated(plan, pair, board)
+        ?? throw new InputException("", "Choose a block and a paste first: nothing is seated yet.");
 
     /// <summary>Every pad at hand tried on all places like this one.</summary>
     private static Ok<IReadOnlyList<Alternative>> OtherPads(
         long id,
         string? part,
-        JobViews views,
+        string? pair,
+        string? board,
+        JobPlans plans,
         ShopMemory shop,
         CancellationToken cancel
     )
     {
-        var r = Prepare(id, views, shop, cancel);
-        var own =
-            r.Job.Plan.Pads.FirstOrDefault(p => p.Part == part)
-            ?? throw new InputException(
+        var seated = Seated(plans.Today(id, cancel).Plan, pair, board);
+        var places = LikePads.Places(seated.Pads, part);
+        if (places.Count == 0)
+            throw new InputException(
                 "?part",
                 part is null ? "Say whose pad: ?part= and the part's id." : $"\"{part}\" has no pad in this job."
             );
-        List<string> places =
-        [
-            own.Part,
-            .. r
-                .Job.Plan.Pads.Where(p => p.Kind == own.Kind && p.Face == own.Face && p.Part != part)
-                .Select(p => p.Part),
-        ];
-        var atHand = shop
-            .Drawer.Pads.Select(p => new StockedPad(p.ThicknessMm, p.Material))
-            .Concat((r.Block.Kit?.Pads ?? []).Select(p => new StockedPad(p.ThicknessMm, p.Material)))
-            .Distinct()
-            .ToList();
-        return TypedResults.Ok(Alternatives.For(r.Job.Board, r.Block, r.Laid, places, atHand, r.Materials, r.Paste));
+        var atHand = LikePads.AtHand(shop.Drawer, seated.Stack!.Block);
+        return TypedResults.Ok(Alternatives.For(seated.Stack.Finished(), places, atHand));
     }
 
     private static async Task<Ok<PracticeResult>> PractiseAsync(
         long id,
         HttpRequest request,
-        JobViews views,
-        ShopMemory shop,
+        string? pair,
+        string? board,
+        JobPlans plans,
         CancellationToken cancel
     )
     {
@@ -158,17 +139,21 @@ internal static class WhatIfEndpoints
                 return list;
             }
         );
-        var r = Prepare(id, views, shop, cancel);
-        return TypedResults.Ok(
-            Tightening.Practise(r.Job.Board, r.Block, r.Laid, r.Materials, r.Paste, moves, cancel: cancel)
-        );
+        var job = plans.Today(id, cancel);
+        var all = Ways.Of(job.Order, job.Sheets.Ways).BackPlateScrews == BackPlateScrews.All;
+        var seated = Seated(job.Plan, pair, board);
+        return TypedResults.Ok(Tightening.Practise(seated.Stack!.WhileMounting(all), moves, cancel: cancel));
     }
 
-    private static Ok<MountedBowResult> Bow(long id, JobViews views, ShopMemory shop, CancellationToken cancel)
+    private static Ok<MountedBowResult> Bow(
+        long id,
+        string? pair,
+        string? board,
+        JobPlans plans,
+        CancellationToken cancel
+    )
     {
-        var r = Prepare(id, views, shop, cancel);
-        return TypedResults.Ok(
-            MountedBow.Of(r.Job.Board, r.Block, r.Job.Plan.Fit!, r.Job.Plan.Seating!, cancel: cancel)
-        );
+        var seated = Seated(plans.Today(id, cancel).Plan, pair, board);
+        return TypedResults.Ok(MountedBow.Of(seated.Stack!.Laid, seated.Seating!, cancel: cancel));
     }
 }

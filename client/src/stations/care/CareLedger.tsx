@@ -2,12 +2,17 @@ import { Link } from 'react-router'
 import { day } from '../../ui/format'
 import { Head, Row, Section, Why } from '../Ledger'
 import { StepList } from '../StepList'
-import type { LedgerProps } from '../Traveller'
+import type { RoomProps } from '../room'
 import { SurveyForm } from './SurveyForm'
 
 /** What was used, what is kept, the record, the way back. */
-export function CareLedger({ job, s }: LedgerProps) {
-  const pads = Object.entries(Object.groupBy(job.plan.pads, (p) => `${p.thicknessMm.toFixed(1)} mm ${p.material}`))
+export function CareLedger({ job, here, s }: RoomProps) {
+  const pads = Object.entries(
+    Object.groupBy(
+      job.plan.pads.pairs.flatMap((p) => p.pads),
+      (p) => `${p.thicknessMm.toFixed(1)} mm ${p.material}`,
+    ),
+  )
   return (
     <>
       <Head sub={`Opened ${day(job.openedAt)} by ${job.openedBy}${job.client ? ` for ${job.client}` : ''}.`}>
@@ -25,12 +30,12 @@ export function CareLedger({ job, s }: LedgerProps) {
         {pads.map(([name, list]) => (
           <Row key={name} name={`pads ${name}`} value={list!.length} />
         ))}
-        {job.plan.paste.map((f) => (
+        {job.plan.paste.faces.map((f) => (
           <Row key={f.part} name={`paste on ${f.part}`} value={f.amount.massG.toFixed(2)} unit="g" />
         ))}
       </Section>
       <Section title="Kept for the day it goes back">
-        {(job.plan.teardown?.tray ?? []).map((t) => (
+        {(here.teardown?.tray ?? []).map((t) => (
           <Row
             key={t.cell}
             name={`cell ${t.cell}, ${t.thread ?? t.driver}${t.lengthMm ? ` × ${t.lengthMm}` : ''}`}
@@ -69,7 +74,7 @@ export function CareLedger({ job, s }: LedgerProps) {
           </div>
         </Section>
       )}
-      {job.route.every((r) => r.complete) && <SurveyForm job={job} />}
+      {job.route.every((r) => r.complete) && <SurveyForm job={job} here={here} />}
       <Section title="Steps">
         <StepList s={s} />
       </Section>

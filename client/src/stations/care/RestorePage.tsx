@@ -6,10 +6,11 @@ import { InHeader } from '../../app/HeaderSlot'
 import { useKeys } from '../../app/keys'
 import { Mat } from '../../mat/Mat'
 import { ErrorNotice, Loading } from '../../ui/Notice'
+import { hereOf } from '../here'
 import { Head, Section, Why } from '../Ledger'
 import { StepLine } from '../StepLine'
 import { StepList } from '../StepList'
-import { TeardownOverlay } from '../teardown/TeardownOverlay'
+import { WayBackOverlay } from '../teardown/TeardownOverlay'
 import { TrayMap } from '../teardown/TrayMap'
 import { useSteps } from '../useSteps'
 
@@ -26,6 +27,7 @@ function Restore({ job }: { job: JobView }) {
   const [turned, setTurned] = useState<Face | null>(null)
   const [note, setNote] = useState(false)
   const go = useNavigate()
+  const here = hereOf(job, { board: s.step?.board ?? undefined })
   const face = turned ?? s.step?.face ?? 'front'
   const flip = () => setTurned(face === 'front' ? 'back' : 'front')
   const bench = () => go(`/job/${job.id}/restore/bench`)
@@ -44,28 +46,28 @@ function Restore({ job }: { job: JobView }) {
     n: () => setNote(true),
   })
   return (
-    <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_372px] grid-rows-[minmax(0,1fr)_auto]">
+    <div className="traveller traveller-plain">
       <InHeader>
-        <b className="text-[17px]">{job.board.model}, back to stock</b>
+        <b className="text-[17px]">{here.board.model}, back to stock</b>
         <Link className="text-copper underline underline-offset-3" to={`/job/${job.id}/care`}>
           job {job.id}
         </Link>
       </InHeader>
-      <main className="flex min-h-0" aria-label="Mat">
+      <main className="traveller-mat flex min-h-0 min-w-0" aria-label="Mat">
         <Mat
-          board={job.board}
+          board={here.board}
           face={face}
           onFlip={flip}
-          label={`${job.board.model}, back to stock`}
+          label={`${here.board.model}, back to stock`}
           tint={Object.fromEntries((s.step?.targets ?? []).map((t) => [t, 'copper' as const]))}
         >
-          {(p) => <TeardownOverlay job={job} s={s} p={p} prefix="restore.back-" />}
+          {(p) => <WayBackOverlay here={here} s={s} p={p} />}
         </Mat>
       </main>
       <aside
         aria-label="Ledger"
         tabIndex={0}
-        className="scroll-thin min-h-0 overflow-y-auto border-l border-rule bg-card px-4 py-3.5"
+        className="traveller-ledger scroll-thin min-h-0 overflow-y-auto border-l border-rule bg-card px-4 py-3.5"
       >
         <Head sub="The record of the strip-down read backwards, with its screws by tray cell and its pads as they were found.">
           {s.allSigned
@@ -83,14 +85,14 @@ function Restore({ job }: { job: JobView }) {
         <Section title="Order">
           <StepList s={s} />
         </Section>
-        {job.plan.teardown && (
+        {here.teardown && (
           <Section title="Tray">
-            <TrayMap tray={job.plan.teardown.tray} lit={s.step?.id} />
+            <TrayMap tray={here.teardown.tray} lit={s.step?.targets} />
           </Section>
         )}
       </aside>
-      <div className="col-span-2 grid min-h-[84px]">
-        <StepLine job={job} s={s} onBench={bench} note={note} setNote={setNote} />
+      <div className="traveller-line">
+        <StepLine job={job} here={here} s={s} onBench={bench} note={note} setNote={setNote} />
       </div>
     </div>
   )

@@ -3,16 +3,17 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { answer, http, type JobView } from '../../api/client'
 import { Button } from '../../ui/Button'
+import type { Here } from '../here'
 import { Section } from '../Ledger'
 
 /** A board that went together once is known: kept under a name of its own, it answers for its twins. */
-export function SurveyForm({ job }: { job: JobView }) {
+export function SurveyForm({ job, here }: { job: JobView; here: Here }) {
   const client = useQueryClient()
   const [said, setSaid] = useState({
-    maker: job.board.maker,
-    model: job.board.model,
-    boardCode: job.board.boardCode,
-    revision: job.board.revision,
+    maker: here.board.maker,
+    model: here.board.model,
+    boardCode: here.board.boardCode,
+    revision: here.board.revision,
   })
   const [kept, setKept] = useState<string>()
   const [fault, setFault] = useState<string>()

@@ -1,10 +1,10 @@
 import { Head, Section, Why } from '../Ledger'
 import { StepList } from '../StepList'
-import type { LedgerProps } from '../Traveller'
+import type { RoomProps } from '../room'
 
 /** What the job needs against the block's box and the drawer, line by line. */
-export function KitLedger({ job, s }: LedgerProps) {
-  const short = job.plan.kit.filter((l) => l.short > 0)
+export function KitLedger({ job, here, s }: RoomProps) {
+  const short = job.plan.kit.lines.filter((l) => l.short > 0)
   return (
     <>
       <Head
@@ -36,7 +36,7 @@ export function KitLedger({ job, s }: LedgerProps) {
             </tr>
           </thead>
           <tbody className="align-baseline">
-            {job.plan.kit.map((l) => (
+            {job.plan.kit.lines.map((l) => (
               <tr key={l.name} className={`border-b border-rule/60 ${l.short > 0 ? 'text-plum' : ''}`}>
                 <td className="py-[3px] leading-tight">
                   {l.name}
@@ -60,10 +60,10 @@ export function KitLedger({ job, s }: LedgerProps) {
       <Section title="Steps">
         <StepList s={s} />
       </Section>
-      {job.block?.manualRevision && (
+      {here.block?.manualRevision && (
         <Section title="Why">
           <Why>
-            The manual in the box should be revision {job.block.manualRevision}; kits change without notice, so it is
+            The manual in the box should be revision {here.block.manualRevision}; kits change without notice, so it is
             read again every time.
           </Why>
         </Section>

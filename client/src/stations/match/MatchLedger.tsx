@@ -2,12 +2,12 @@ import { useBlocksFor } from '../../api/queries'
 import { VerdictMark, verdictColour, verdictWords } from '../../ui/Verdict'
 import { mm } from '../../ui/format'
 import { Head, Row, Section, Why } from '../Ledger'
-import type { LedgerProps } from '../Traveller'
+import type { RoomProps } from '../room'
 
 /** The verdict with its reasons, and every block of the library for this board by verdict. */
-export function MatchLedger({ job, s }: LedgerProps) {
-  const fit = job.plan.fit
-  const list = useBlocksFor(job.board.id).data?.entries ?? []
+export function MatchLedger({ here, s }: RoomProps) {
+  const fit = here.fit
+  const list = useBlocksFor(here.board.id).data?.entries ?? []
   return (
     <>
       {fit ? (
@@ -43,15 +43,7 @@ export function MatchLedger({ job, s }: LedgerProps) {
       {fit && (
         <Section title="Why">
           {fit.reasons.map((r) => (
-            <Why
-              key={r.code + r.text}
-              tone={
-                ['clash', 'land-meets-part', 'hole-missing', 'screw-misses', 'socket'].includes(r.code) &&
-                fit.verdict === 'clashes'
-                  ? 'text-plum'
-                  : ''
-              }
-            >
+            <Why key={r.code + r.text} tone={r.weight === 'clash' ? 'text-plum' : ''}>
               {r.text}
             </Why>
           ))}
@@ -76,9 +68,9 @@ export function MatchLedger({ job, s }: LedgerProps) {
             <li key={m.blockId}>
               <button
                 type="button"
-                aria-pressed={m.blockId === job.block?.id}
+                aria-pressed={m.blockId === here.block?.id}
                 onClick={() => s.changes.change.mutate({ blockId: m.blockId, padChoices: [] }, { onError: s.refuse })}
-                className={`grid w-full grid-cols-[20px_1fr_auto] items-baseline gap-2 border-b border-rule/60 py-1.5 text-left ${m.blockId === job.block?.id ? 'bg-copper-wash' : ''}`}
+                className={`grid w-full grid-cols-[20px_1fr_auto] items-baseline gap-2 border-b border-rule/60 py-1.5 text-left ${m.blockId === here.block?.id ? 'bg-copper-wash' : ''}`}
               >
                 <VerdictMark verdict={m.verdict} />
                 <span>
@@ -89,7 +81,7 @@ export function MatchLedger({ job, s }: LedgerProps) {
                 </span>
                 <span className="num text-[16px]">
                   {m.grade}
-                  {m.price ? ` ${m.price.amount.toFixed(0)} €` : ''}
+                  {m.price ? ` ${m.price.amount.toFixed(0)} ${m.price.currency}` : ''}
                 </span>
               </button>
             </li>

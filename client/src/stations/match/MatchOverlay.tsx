@@ -4,9 +4,15 @@ import { driverOf, holesOf, placed } from '../../mat/place'
 import { ScrewSymbol } from '../../mat/ScrewSymbol'
 import type { Projection } from '../../mat/view'
 import { mm } from '../../ui/format'
+import type { OverlayProps } from '../room'
+
+export function MatchOverlay({ here, p, top }: OverlayProps) {
+  const { board, block, fit } = here
+  return block && fit ? <FitOverlay board={board} block={block} fit={fit} p={p} top={top} /> : null
+}
 
 /** The block's screws over the board's holes with their misses, and the one part that decides. */
-export function MatchOverlay({
+export function FitOverlay({
   board,
   block,
   fit,
@@ -27,7 +33,7 @@ export function MatchOverlay({
         const s = fit.screws.find((x) => x.blockHole === h.id)
         const hole = board.holes.find((b) => b.id === s?.boardHole)
         const [[x, y]] = placed(fit.placement, [[h.x, h.y]])
-        const passes = s?.boardHole != null && (s.missMm ?? 0) <= (s.slackMm ?? 0) + 1e-9
+        const passes = s?.passes ?? false
         return (
           <g key={h.id}>
             {hole && !passes && (

@@ -1,12 +1,13 @@
 import type { JobView } from '../../api/client'
 import type { Projection } from '../../mat/view'
+import type { Here } from '../here'
 import { useBow } from './useBow'
 
 export type BowShown = 'without' | 'with'
 
 /** How far the board bends, laid over the board: copper towards the block, blue-green away, the figure where it is most. */
-export function BowLayer({ job, which, p }: { job: JobView; which: BowShown; p: Projection }) {
-  const bow = useBow(job)
+export function BowLayer({ job, here, which, p }: { job: JobView; here: Here; which: BowShown; p: Projection }) {
+  const bow = useBow(job, here)
   const r = bow && (which === 'with' ? (bow.with ?? bow.without) : bow.without)
   if (!r) return null
   const m = r.map

@@ -1,11 +1,22 @@
 import type { JobView, Schemas } from '../../api/client'
+import type { Here } from '../here'
 import { Section } from '../Ledger'
 import type { BowShown } from './BowLayer'
 import { useBow } from './useBow'
 
 /** How the mounted board bows, as a small map, with and without the back plate. */
-export function BowSection({ job, shown, show }: { job: JobView; shown?: BowShown; show?: (b?: BowShown) => void }) {
-  const bow = useBow(job)
+export function BowSection({
+  job,
+  here,
+  shown,
+  show,
+}: {
+  job: JobView
+  here: Here
+  shown?: BowShown
+  show: (b?: BowShown) => void
+}) {
+  const bow = useBow(job, here)
   if (!bow) return null
   const most = Math.max(Math.abs(bow.without.peakMm), Math.abs(bow.with?.peakMm ?? 0))
   return (
@@ -26,7 +37,7 @@ export function BowSection({ job, shown, show }: { job: JobView; shown?: BowShow
             key={id}
             type="button"
             aria-pressed={shown === id}
-            onClick={() => show?.(shown === id ? undefined : id)}
+            onClick={() => show(shown === id ? undefined : id)}
             className={`rounded-[3px] border px-2 py-1 text-[14px] ${shown === id ? 'border-copper bg-copper-wash font-semibold' : 'border-rule bg-raised'}`}
           >
             {name}

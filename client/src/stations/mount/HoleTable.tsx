@@ -1,5 +1,6 @@
 import { useState } from 'react'
-import type { JobView, Schemas } from '../../api/client'
+import type { Schemas } from '../../api/client'
+import type { Here } from '../here'
 import { Section } from '../Ledger'
 
 const stages: [Schemas['HoleStage'], string][] = [
@@ -10,19 +11,12 @@ const stages: [Schemas['HoleStage'], string][] = [
 ]
 
 /** What sits in every hole at each stage, and which lengths belong there. */
-export function HoleTable({ job, select }: { job: JobView; select: (id?: string) => void }) {
-  const signed = new Set(job.steps.filter((x) => x.signed).map((x) => x.stepId))
-  const now: Schemas['HoleStage'] = signed.has('mount.back-plate')
-    ? 'back-plate'
-    : signed.has('mount.start')
-      ? 'block'
-      : job.route.find((r) => r.station === 'teardown')?.complete
-        ? 'stripped'
-        : 'stock'
+export function HoleTable({ here, select }: { here: Here; select: (id?: string) => void }) {
+  const now = here.holeStage
   const [stage, setStage] = useState(now)
-  const troubles = job.plan.holes.filter((h) => h.trouble)
+  const troubles = here.holes.filter((h) => h.trouble)
   return (
-    <Section title={`Hole ledger, ${job.plan.holes.length} holes`}>
+    <Section title={`Hole ledger, ${here.holes.length} holes`}>
       {troubles.map((h) => (
         <p key={h.hole} className="my-1 border-l-4 border-plum pl-2 text-[14.5px] leading-snug text-plum">
           {h.hole}: {h.trouble}
@@ -57,7 +51,7 @@ export function HoleTable({ job, select }: { job: JobView; select: (id?: string)
           </tr>
         </thead>
         <tbody>
-          {job.plan.holes.map((h) => {
+          {here.holes.map((h) => {
             const what = h.stages.find((x) => x.stage === stage)!.what
             return (
               <tr key={h.hole} className={`border-b border-rule/60 align-top ${h.trouble ? 'text-plum' : ''}`}>

@@ -1,31 +1,34 @@
 import { Head, Row, Section, Why } from '../Ledger'
 import { StepList } from '../StepList'
-import type { LedgerProps } from '../Traveller'
+import type { RoomProps } from '../room'
 import { BowSection } from './BowSection'
 import { HoleTable } from './HoleTable'
+import { troublesOf } from '../here'
+import { capital } from '../../ui/format'
 import { LoadChart } from './LoadChart'
+import type { BowChoice } from './room'
 
 /** What the tightening does to the die, move by move, and why this order. */
-export function MountLedger({ job, s, select, bow, showBow }: LedgerProps) {
-  const t = job.plan.tightening
+export function MountLedger({ job, here, s, select, own }: RoomProps<BowChoice>) {
+  const t = here.tightening
   if (!t)
     return (
       <>
-        <Head sub={job.plan.troubles.join(' ') || 'Choose a block at Match first.'}>Order only</Head>
-        <HoleTable job={job} select={select} />
+        <Head sub={troublesOf(job) || 'Choose a block at Match first.'}>Order only</Head>
+        <HoleTable here={here} select={select} />
         <Section title="Steps">
           <StepList s={s} />
         </Section>
       </>
     )
-  const move = t.moves.find((m) => `mount.turn-${m.pass}-${m.hole}` === s.step?.id)
+  const move = t.moves.find((m) => m.pass === s.step?.pass && m.hole === s.step?.targets[0])
   const peak = t.peakLimitMPa
   return (
     <>
       <Head
-        sub={`${t.order.length} screws in ${t.passes} passes, ${t.moves.length} turns. The largest even step that keeps tilt under ${t.tiltLimitDeg.toFixed(1)}°${peak ? ` and the die's edge under ${peak} MPa` : ''}.`}
+        sub={`${t.order.length} screws in ${t.passes} passes, ${t.moves.length} turns. ${t.takenTurns === t.recommendedTurns ? 'The' : `Recommended: ${t.recommendedWords}, the`} largest even step that keeps tilt under ${t.tiltLimitDeg.toFixed(1)}°${peak ? ` and the die's edge under ${peak} MPa` : ''}.`}
       >
-        {turnWords(t.recommendedTurns)} at a time
+        {capital(t.takenWords ?? '')} at a time
       </Head>
       <Section title="Pressure at the die's edge, move by move, MPa">
         <LoadChart values={t.moves.map((m) => m.peakMPa)} limit={peak} now={move ? t.moves.indexOf(move) : undefined} />
@@ -63,22 +66,11 @@ export function MountLedger({ job, s, select, bow, showBow }: LedgerProps) {
           .
         </Why>
       </Section>
-      <BowSection job={job} shown={bow} show={showBow} />
-      <HoleTable job={job} select={select} />
+      <BowSection job={job} here={here} shown={own.bow} show={own.show} />
+      <HoleTable here={here} select={select} />
       <Section title="Steps">
         <StepList s={s} most={14} />
       </Section>
     </>
   )
 }
-
-const turnWords = (t: number) =>
-  ({
-    0.125: 'An eighth turn',
-    0.25: 'A quarter turn',
-    0.5: 'Half a turn',
-    0.75: 'Three quarters',
-    1: 'One turn',
-    1.5: 'One and a half turns',
-    2: 'Two turns',
-  })[t] ?? `${Math.round(t * 360)}°`

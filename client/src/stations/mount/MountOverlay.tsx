@@ -1,34 +1,21 @@
-import type { Block, JobView, Placement } from '../../api/client'
-import { driverOf, holesOf, placed } from '../../mat/place'
+import { holesOf, placed } from '../../mat/place'
 import { ScrewSymbol } from '../../mat/ScrewSymbol'
-import type { Projection } from '../../mat/view'
-import type { Steps } from '../useSteps'
+import type { OverlayProps } from '../room'
 
 /** Screws in their order, the one to turn now large in copper, the cross of the die ring dotted. */
-export function MountOverlay({
-  job,
-  block,
-  placement,
-  s,
-  p,
-  big,
-}: {
-  job: JobView
-  block: Block
-  placement: Placement
-  s: Steps
-  p: Projection
-  big?: boolean
-}) {
-  const order = job.plan.tightening?.order ?? holesOf(block).map((h) => h.id)
-  const held = holesOf(block).filter((h) => !order.includes(h.id))
-  const numbered = [...order, ...held.map((h) => h.id)]
+export function MountOverlay({ here, s, p, big }: Pick<OverlayProps, 'here' | 's' | 'p' | 'big'>) {
+  const { block, placement, screws } = here
+  if (!block) return null
+  const order = screws.filter((x) => !x.held).map((x) => x.hole)
+  const backed = s.steps.some((x) => x.kind === 'back-plate' && s.signed.has(x.id))
   const now = new Set(s.step?.targets ?? [])
   const home = new Set(
-    numbered.filter((id) => {
-      const turns = s.steps.filter((x) => x.id.endsWith(`-${id}`))
-      return turns.length > 0 && turns.every((x) => s.signed.has(x.id))
-    }),
+    screws
+      .map((x) => x.hole)
+      .filter((id) => {
+        const turns = s.steps.filter((x) => x.kind === 'turn' && x.targets[0] === id)
+        return turns.length > 0 && turns.every((x) => s.signed.has(x.id))
+      }),
   )
   const at = Object.fromEntries(holesOf(block).map((h) => [h.id, placed(placement, [[h.x, h.y]])[0]]))
   const ring = order.slice(0, 4).filter((id) => holesOf(block).find((h) => h.id === id)?.role === 'retention')
@@ -46,27 +33,26 @@ export function MountOverlay({
           strokeDasharray="3 7"
         />
       )}
-      {[...numbered]
-        .sort((a, b) => Number(now.has(a)) - Number(now.has(b)))
-        .map((id) => {
-          const hole = holesOf(block).find((h) => h.id === id)!
-          const [x, y] = at[id]
-          const state = now.has(id)
+      {[...screws]
+        .sort((a, b) => Number(now.has(a.hole)) - Number(now.has(b.hole)))
+        .map((screw) => {
+          const [x, y] = at[screw.hole]
+          const state = now.has(screw.hole)
             ? 'now'
-            : home.has(id)
+            : home.has(screw.hole)
               ? 'done'
-              : held.some((h) => h.id === id) && !s.signed.has('mount.back-plate')
+              : screw.held && !backed
                 ? 'out'
                 : 'plain'
           return (
             <ScrewSymbol
-              key={id}
+              key={screw.hole}
               x={p.x(x)}
               y={p.y(y)}
               r={big ? 15 : 10}
-              driver={driverOf(block, hole.thread)}
+              driver={screw.driver}
               state={state}
-              label={numbered.indexOf(id) + 1}
+              label={screw.number}
               labelSide={p.x(x) > p.width * 0.5 ? 1 : -1}
             />
           )

@@ -2,27 +2,24 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { answer, http, type JobView } from '../../api/client'
 import { Mat } from '../../mat/Mat'
-import { driverOf, holesOf, identity, placed } from '../../mat/place'
+import { holesOf, placed } from '../../mat/place'
 import { ScrewSymbol } from '../../mat/ScrewSymbol'
 import { Button } from '../../ui/Button'
+import { asked, type Here } from '../here'
 import { LoadChart } from './LoadChart'
 
-const turns: [string, number][] = [
-  ['a quarter', 0.25],
-  ['half', 0.5],
-  ['one', 1],
-  ['home', 100],
-]
-
 /** Choose the screw and the turn yourself and watch the die; the score waits until every screw is home. */
-export function Practice({ job, onClose }: { job: JobView; onClose: () => void }) {
+export function Practice({ job, here, onClose }: { job: JobView; here: Here; onClose: () => void }) {
   const [moves, setMoves] = useState<{ hole: string; turns: number }[]>([])
   const [step, setStep] = useState(0.5)
-  const block = job.block!
-  const placement = job.plan.fit?.placement ?? identity
+  const block = here.block!
+  const placement = here.placement
   const { data: r, error } = useQuery({
-    queryKey: ['practice', job.id, job.version, moves],
-    queryFn: () => answer(http.POST('/api/jobs/{id}/practice', { params: { path: { id: job.id } }, body: { moves } })),
+    queryKey: ['practice', job.id, job.version, moves, here.pairKey, here.boardKey],
+    queryFn: () =>
+      answer(
+        http.POST('/api/jobs/{id}/practice', { params: { path: { id: job.id }, query: asked(here) }, body: { moves } }),
+      ),
     placeholderData: keepPreviousData,
   })
   const left = Object.fromEntries((r?.left ?? []).map((x) => [x.hole, x.turns]))
@@ -36,7 +33,7 @@ export function Practice({ job, onClose }: { job: JobView; onClose: () => void }
     <div className="grid min-h-0 flex-1 grid-rows-[minmax(0,1fr)_auto]">
       <div className="flex min-h-0">
         <Mat
-          board={job.board}
+          board={here.board}
           face="front"
           label="Practise the tightening"
           quiet
@@ -77,7 +74,7 @@ export function Practice({ job, onClose }: { job: JobView; onClose: () => void }
                         x={p.x(x)}
                         y={p.y(y)}
                         r={14}
-                        driver={driverOf(block, h.thread)}
+                        driver={here.screws.find((x) => x.hole === h.id)?.driver ?? ''}
                         state={home ? 'done' : last?.hole === h.id ? 'now' : 'plain'}
                       />
                       <text
@@ -108,7 +105,7 @@ export function Practice({ job, onClose }: { job: JobView; onClose: () => void }
       >
         <div className="flex items-center gap-1.5">
           <span className="text-[14px] text-soft">turn</span>
-          {turns.map(([name, t]) => (
+          {(r?.choices ?? []).map(({ words: name, turns: t }) => (
             <Button key={name} kind={step === t ? 'go' : 'plain'} aria-pressed={step === t} onClick={() => setStep(t)}>
               {name}
             </Button>

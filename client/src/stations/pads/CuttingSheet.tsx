@@ -5,7 +5,7 @@ import { Button } from '../../ui/Button'
 import { ErrorNotice, Loading } from '../../ui/Notice'
 import { useSteps } from '../useSteps'
 import type { JobView } from '../../api/client'
-import { PutAway } from './PadsLedger'
+import { PutAway } from './PutAway'
 
 /** The cutting sheets at true size, with a bar to check the print and a place to correct it. */
 export function CuttingSheet() {
@@ -23,7 +23,7 @@ function Sheets({ job }: { job: JobView }) {
   const measured = Number(bar.replace(',', '.'))
   const sane = measured > 45.5 && measured < 55
   const scale = sane ? 50 / measured : 1
-  const sheets = job.plan.cutting?.sheets ?? []
+  const sheets = job.plan.pads.cutting?.sheets ?? []
   return (
     <main className="h-full overflow-auto p-6 print:h-auto print:overflow-visible print:p-0">
       <style>{`@media print { @page { size: ${paper === 'Letter' ? '8.5in 11in' : 'A4'}; margin: 10mm } }`}</style>
@@ -88,7 +88,7 @@ function Sheets({ job }: { job: JobView }) {
               {x.material ? `, ${x.thicknessMm} mm ${x.material}` : ''}
             </h2>
             <img
-              src={`/api/jobs/${job.id}/cutting/${i + 1}.svg?scale=${scale}&v=${job.version}-${job.sheets.versions['cutting'] ?? 0}`}
+              src={`/api/jobs/${job.id}/cutting/${i + 1}.svg?scale=${scale}&v=${job.version}-${job.sheets.versions.cutting ?? 0}`}
               alt={`Cutting sheet ${i + 1}: ${x.placements.length} pieces`}
               style={{ maxWidth: 'none' }}
             />
@@ -114,7 +114,7 @@ function Sheets({ job }: { job: JobView }) {
                   DXF
                 </a>
               </span>
-              <PutAway job={job} s={s} sheet={i + 1} rests={x.leftovers} />
+              <PutAway job={job} s={s} sheet={i + 1} rests={x.restsWorthKeeping} />
             </p>
           </section>
         ))}

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { answer, http, type JobView, type Schemas } from '../../api/client'
+import { asked, type Here } from '../here'
 import { Why } from '../Ledger'
 
 type Fault = Schemas['PadFault']
@@ -14,14 +15,16 @@ const faults: [Fault, string][] = [
 ]
 
 /** Lays one pad wrong and says what would be seen and felt. */
-export function Faults({ job, part }: { job: JobView; part: string }) {
+export function Faults({ job, here, part }: { job: JobView; here: Here; part: string }) {
   const [fault, setFault] = useState<Fault>()
   const tried = useQuery({
-    queryKey: ['pad-fault', job.id, job.version, part, fault],
+    queryKey: ['pad-fault', job.id, job.version, part, fault, here.pairKey],
     enabled: !!fault,
     queryFn: () =>
       answer(
-        http.GET('/api/jobs/{id}/pad-fault', { params: { path: { id: job.id }, query: { part, fault: fault! } } }),
+        http.GET('/api/jobs/{id}/pad-fault', {
+          params: { path: { id: job.id }, query: { part, fault: fault!, ...asked(here) } },
+        }),
       ),
   })
   return (

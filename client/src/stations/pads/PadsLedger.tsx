@@ -1,22 +1,26 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { answer, http, type JobView, type Schemas } from '../../api/client'
-import { useDrawer } from '../../api/queries'
 import { Band } from '../../ui/Band'
 import { Button } from '../../ui/Button'
 import { percent, range } from '../../ui/format'
 import { Head, Row, Section, Why } from '../Ledger'
 import { StepList } from '../StepList'
+import { asked, troublesOf, type Here } from '../here'
+import type { Steps } from '../useSteps'
 import { Faults } from './Faults'
-import type { LedgerProps } from '../Traveller'
+import { PutAway } from './PutAway'
+import type { Line } from './SectionView'
+import type { Slice } from './room'
+import type { RoomProps } from '../room'
 
 /** Gap bands with the pad on the same scale, where the block comes to rest, and what else would do. */
-export function PadsLedger({ job, s, selected, select, cutting: slicing, setCutting, setLine }: LedgerProps) {
-  const { pads, seating, gaps, cutting } = job.plan
-  const materials = useDrawer().data?.drawer.materials ?? []
+export function PadsLedger({ job, here, s, selected, select, own }: RoomProps<Slice>) {
+  const { pads, seating, gaps } = here
+  const cutting = job.plan.pads.cutting
   if (!gaps)
     return (
-      <Head tone="text-plum" sub={job.plan.troubles.join(' ') || 'Choose a block at Match first.'}>
+      <Head tone="text-plum" sub={troublesOf(job) || 'Choose a block at Match first.'}>
         No pads yet
       </Head>
     )
@@ -39,15 +43,15 @@ export function PadsLedger({ job, s, selected, select, cutting: slicing, setCutt
       </Head>
       <div className="mt-2">
         <Button
-          kind={slicing ? 'go' : 'plain'}
-          aria-pressed={slicing}
+          kind={own.active ? 'go' : 'plain'}
+          aria-pressed={own.active}
           keyName="X"
-          onClick={() => setCutting?.(!slicing)}
+          onClick={() => own.setActive(!own.active)}
         >
-          {slicing ? 'Click two points on the mat' : 'Cut a section'}
+          {own.active ? 'Click two points on the mat' : 'Cut a section'}
         </Button>
       </div>
-      {job.plan.evidence
+      {here.evidence
         .filter((e) => !e.agrees)
         .map((e) => (
           <Why key={e.part} tone="text-plum">
@@ -55,14 +59,13 @@ export function PadsLedger({ job, s, selected, select, cutting: slicing, setCutt
           </Why>
         ))}
       {selected && pads.some((p) => p.part === selected) ? (
-        <OnePad job={job} s={s} selected={selected} select={select} materials={materials} setLine={setLine} />
+        <OnePad job={job} here={here} s={s} selected={selected} select={select} setLine={own.setLine} />
       ) : (
         <Section title="Gap with its tolerance, the pad, and the gaps that pad can fill">
           <table className="w-full">
             <tbody>
               {groups.map((g) => {
                 const gap = gaps.pairs.find((x) => x.part === g[0].part)!
-                const m = materials.find((x) => x.id === g[0].material)
                 return (
                   <tr key={g[0].letter} className="cursor-pointer" onClick={() => select(g[0].part)}>
                     <td className="num w-16 text-[15px] leading-tight">
@@ -74,8 +77,8 @@ export function PadsLedger({ job, s, selected, select, cutting: slicing, setCutt
                       <Band
                         gapMin={gap.minMm}
                         gapMax={gap.maxMm}
-                        fillMin={g[0].thicknessMm * (1 - (m?.squashMax ?? 0.45))}
-                        fillMax={g[0].thicknessMm * (1 - (m?.squashMin ?? 0.1))}
+                        fillMin={g[0].fit?.fillsMinMm ?? g[0].thicknessMm}
+                        fillMax={g[0].fit?.fillsMaxMm ?? g[0].thicknessMm}
                         padMm={g[0].thicknessMm}
                         good={g[0].fit?.state === 'good'}
                       />
@@ -135,7 +138,7 @@ export function PadsLedger({ job, s, selected, select, cutting: slicing, setCutt
                 name={`${x.offcut ? 'offcut' : 'sheet'} ${x.stockId}`}
                 value={`${x.placements.length} pieces, ${x.cuts.length} cuts`}
               />
-              <PutAway job={job} s={s} sheet={i + 1} rests={x.leftovers} />
+              <PutAway job={job} s={s} sheet={i + 1} rests={x.restsWorthKeeping} />
             </div>
           ))}
           {cutting.unplaced.map((u) => (
@@ -169,46 +172,41 @@ export function PadsLedger({ job, s, selected, select, cutting: slicing, setCutt
 /** One pad: its band, why, and other thicknesses to try; the seating answers at once. */
 function OnePad({
   job,
+  here,
   s,
   selected,
   select,
-  materials,
   setLine,
 }: {
   job: JobView
-  s: LedgerProps['s']
+  here: Here
+  s: Steps
   selected: string
   select: (id?: string) => void
-  materials: Schemas['PadMaterial'][]
-  setLine?: LedgerProps['setLine']
+  setLine: (l: Line) => void
 }) {
-  const pad = job.plan.pads.find((p) => p.part === selected)!
-  const gap = job.plan.gaps!.pairs.find((g) => g.part === selected)!
-  const stock = useDrawer().data?.drawer.pads ?? []
-  const options = [
-    ...new Map(
-      [
-        ...stock.map((x) => [x.thicknessMm, x.material] as const),
-        ...(job.block?.kit?.pads ?? []).map((x) => [x.thicknessMm, x.material] as const),
-      ].map(([t, m]) => [`${t} ${m}`, { thicknessMm: t, material: m }]),
-    ).values(),
-  ].sort((a, b) => a.thicknessMm - b.thicknessMm)
-  const like = job.plan.pads.filter((p) => p.kind === pad.kind && p.face === pad.face).map((p) => p.part)
+  const pad = here.pads.find((p) => p.part === selected)!
+  const gap = here.gaps!.pairs.find((g) => g.part === selected)!
+  const like = pad.like
+  const own = (c: Schemas['LaidPad']) => (c.board ?? job.order.pieces[0].key) === here.boardKey && like.includes(c.part)
   const choose = (o: { thicknessMm: number; material: string } | null, parts: string[]) =>
     s.changes.change.mutate(
       {
         padChoices: [
-          ...job.padChoices.filter((c) => !parts.includes(c.part)),
-          ...(o ? parts.map((part) => ({ part, ...o })) : []),
+          ...job.padChoices.filter((c) => !own(c)),
+          ...(o ? parts.map((part) => ({ part, board: here.boardKey, ...o })) : []),
         ],
       },
       { onError: s.refuse },
     )
-  const m = materials.find((x) => x.id === pad.material)
   const ranked = useQuery({
-    queryKey: ['alternatives', job.id, job.version, selected],
+    queryKey: ['alternatives', job.id, job.version, selected, here.pairKey],
     queryFn: () =>
-      answer(http.GET('/api/jobs/{id}/alternatives', { params: { path: { id: job.id }, query: { part: selected } } })),
+      answer(
+        http.GET('/api/jobs/{id}/alternatives', {
+          params: { path: { id: job.id }, query: { part: selected, ...asked(here) } },
+        }),
+      ),
     placeholderData: keepPreviousData,
   }).data
   return (
@@ -217,8 +215,8 @@ function OnePad({
         <Band
           gapMin={gap.minMm}
           gapMax={gap.maxMm}
-          fillMin={pad.thicknessMm * (1 - (m?.squashMax ?? 0.45))}
-          fillMax={pad.thicknessMm * (1 - (m?.squashMin ?? 0.1))}
+          fillMin={pad.fit?.fillsMinMm ?? pad.thicknessMm}
+          fillMax={pad.fit?.fillsMaxMm ?? pad.thicknessMm}
           padMm={pad.thicknessMm}
           good={pad.fit?.state === 'good'}
         />
@@ -231,7 +229,7 @@ function OnePad({
         What may I use instead, on all {like.length} of its kind, best first
       </p>
       <div className="mt-1">
-        {(ranked ?? options.map((o) => ({ ...o, floats: false, tooMuch: false, text: '…' }))).map((o) => {
+        {(ranked ?? []).map((o) => {
           const on = o.thicknessMm === pad.thicknessMm && o.material === pad.material
           return (
             <button
@@ -244,11 +242,7 @@ function OnePad({
               <span className="num text-[16px] font-semibold">
                 {o.thicknessMm.toFixed(1)} {o.material}
               </span>
-              <span
-                className={`text-[14px] leading-snug ${o.floats || o.tooMuch || o.text === 'does not touch' ? 'text-plum' : 'text-soft'}`}
-              >
-                {o.text}
-              </span>
+              <span className={`text-[14px] leading-snug ${o.wrong ? 'text-plum' : 'text-soft'}`}>{o.text}</span>
             </button>
           )
         })}
@@ -259,62 +253,25 @@ function OnePad({
         )}
       </div>
       <div className="mt-2 flex gap-2">
-        <Button onClick={() => setLine?.(through(job, selected, true))}>Section along x</Button>
-        <Button onClick={() => setLine?.(through(job, selected, false))}>along y</Button>
+        <Button onClick={() => setLine(through(here, selected, true))}>Section along x</Button>
+        <Button onClick={() => setLine(through(here, selected, false))}>along y</Button>
       </div>
-      {job.plan.evidence
+      {here.evidence
         .filter((e) => e.part === selected)
         .map((e) => (
           <Why key={e.part} tone={e.agrees ? '' : 'text-plum'}>
             {e.text}
           </Why>
         ))}
-      <Faults key={selected} job={job} part={selected} />
+      <Faults key={selected} job={job} here={here} part={selected} />
     </Section>
   )
 }
 
-/** Once a sheet is cut its useful rests go into the drawer with one press. */
-export function PutAway({
-  job,
-  s,
-  sheet,
-  rests,
-}: {
-  job: JobView
-  s: LedgerProps['s']
-  sheet: number
-  rests: Schemas['Leftover'][]
-}) {
-  const cut = job.steps.some((x) => x.stepId === `pads.cut-${sheet}` && x.signed)
-  const kept = rests.filter((r) => r.widthMm >= 8 && r.depthMm >= 8)
-  if (!cut) return null
-  if (job.sheets.cutting?.putAway.includes(sheet))
-    return (
-      <p className="text-[13.5px] text-cool">
-        {kept.length === 0
-          ? 'taken off the drawer'
-          : `${kept.length} ${kept.length === 1 ? 'offcut lies' : 'offcuts lie'} in the drawer`}
-      </p>
-    )
-  return (
-    <Button
-      className="my-1"
-      kind="go"
-      disabled={s.changes.putAway.isPending}
-      onClick={() => s.changes.putAway.mutate({ sheet, by: s.by }, { onError: s.refuse })}
-    >
-      {kept.length === 0
-        ? 'Take the sheet off the drawer'
-        : `Put ${kept.length} ${kept.length === 1 ? 'offcut' : 'offcuts'} in the drawer`}
-    </Button>
-  )
-}
-
 /** A line across the whole board through the middle of a part. */
-function through(job: JobView, part: string, alongX: boolean) {
-  const at = job.board.parts.find((p) => p.id === part)!
-  const xs = (job.board.outline as number[][]).map((p) => p[alongX ? 0 : 1])
+function through(here: Here, part: string, alongX: boolean) {
+  const at = here.board.parts.find((p) => p.id === part)!
+  const xs = (here.board.outline as number[][]).map((p) => p[alongX ? 0 : 1])
   const [a, b] = [Math.min(...xs), Math.max(...xs)]
   return alongX ? { x1: a, y1: at.y, x2: b, y2: at.y } : { x1: at.x, y1: a, x2: at.x, y2: b }
 }

@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { answer, http, type JobView, type Schemas } from '../../api/client'
 import { useSize } from '../../mat/view'
+import { asked, type Here } from '../here'
 
 export type Line = { x1: number; y1: number; x2: number; y2: number }
 const looks: Record<Schemas['SectionLayer'], { fill: string; stroke: string }> = {
@@ -13,11 +14,24 @@ const looks: Record<Schemas['SectionLayer'], { fill: string; stroke: string }> =
 const factors = [1, 2, 3, 4, 5, 8, 10, 15, 20]
 
 /** The stack cut through along a line: lengths to scale, heights drawn taller by a stated factor. */
-export function SectionView({ job, line, onClose }: { job: JobView; line: Line; onClose: () => void }) {
+export function SectionView({
+  job,
+  here,
+  line,
+  onClose,
+}: {
+  job: JobView
+  here: Here
+  line: Line
+  onClose: () => void
+}) {
   const { ref, width, height } = useSize()
   const cut = useQuery({
-    queryKey: ['section', job.id, job.version, job.sheets.versions, line],
-    queryFn: () => answer(http.GET('/api/jobs/{id}/section', { params: { path: { id: job.id }, query: line } })),
+    queryKey: ['section', job.id, job.version, job.sheets.versions, line, here.pairKey, here.boardKey],
+    queryFn: () =>
+      answer(
+        http.GET('/api/jobs/{id}/section', { params: { path: { id: job.id }, query: { ...line, ...asked(here) } } }),
+      ),
     placeholderData: keepPreviousData,
   })
   const shapes = cut.data?.shapes ?? []

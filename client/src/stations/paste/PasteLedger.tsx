@@ -1,12 +1,12 @@
 import { useDrawer } from '../../api/queries'
 import { Head, Row, Section, Why } from '../Ledger'
 import { StepList } from '../StepList'
-import type { LedgerProps } from '../Traveller'
+import type { RoomProps } from '../room'
 
 /** How much, in the hand's terms, from which tube. */
-export function PasteLedger({ job, s }: LedgerProps) {
+export function PasteLedger({ job, here, s }: RoomProps) {
   const pastes = useDrawer().data?.drawer.pastes ?? []
-  const faces = job.plan.paste
+  const faces = here.faces
   if (faces.length === 0)
     return (
       <Head tone="text-plum" sub="Paste needs a block that rests on a die, and a tube in the drawer.">
@@ -49,7 +49,11 @@ export function PasteLedger({ job, s }: LedgerProps) {
           <Row name="volume" value={(f.amount.volumeMl * 1000).toFixed(0)} unit="µL" />
           <Row name="plunger" value={f.amount.plungerMm.toFixed(1)} unit="mm" />
           <Row name="as one dot, across" value={f.amount.dotDiameterMm.toFixed(1)} unit="mm" />
-          <Row name="as one 1.5 mm bead" value={f.amount.lineLengthMm.toFixed(0)} unit="mm" />
+          <Row
+            name={`as one ${f.amount.beadMm.toFixed(1)} mm bead`}
+            value={f.amount.lineLengthMm.toFixed(0)}
+            unit="mm"
+          />
           <Row name="as a cross, each arm" value={f.amount.crossArmMm.toFixed(0)} unit="mm" />
           <Row name={`left in ${f.pasteId}`} value={f.gramsLeft.toFixed(1)} unit="g" />
           <Row
@@ -80,8 +84,14 @@ export function PasteLedger({ job, s }: LedgerProps) {
         </div>
       </Section>
       <Section title="Why">
-        <Why>The amount is the face times the film that the clamp leaves, and four tenths more for the rim.</Why>
-        <Why>{job.plan.seating?.why}</Why>
+        <Why>
+          The amount is the face times the film that the clamp leaves
+          {faces[0].amount.margin > 0
+            ? `, and ${Math.round(faces[0].amount.margin * 100)} % more for the rim`
+            : ', on both faces'}
+          .
+        </Why>
+        <Why>{here.seating?.why}</Why>
       </Section>
       <Section title="Steps">
         <StepList s={s} />

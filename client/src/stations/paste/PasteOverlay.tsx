@@ -1,13 +1,12 @@
-import type { JobView } from '../../api/client'
 import { partCorners } from '../../mat/BoardLayer'
-import type { Projection } from '../../mat/view'
+import type { OverlayProps } from '../room'
 
 /** The film over each die: its thickness at the corners. */
-export function PasteOverlay({ job, p }: { job: JobView; p: Projection }) {
+export function PasteOverlay({ here, p }: OverlayProps) {
   return (
     <g>
-      {(job.plan.seating?.dies ?? []).map((d) => {
-        const part = job.board.parts.find((x) => x.id === d.part)!
+      {(here.seating?.dies ?? []).map((d) => {
+        const part = here.board.parts.find((x) => x.id === d.part)!
         const corners = partCorners({ ...part, outline: null })
         return (
           <g key={d.part}>

@@ -4,6 +4,7 @@ import { useDrawer } from '../../api/queries'
 import { Button } from '../../ui/Button'
 import { DrawPad, type Stroke } from './DrawPad'
 import { FilmView } from './FilmView'
+import type { Here } from '../here'
 import { simulate, type Answer } from './simulate'
 
 type Kind = 'spread' | 'dot' | 'line' | 'cross' | 'strokes'
@@ -22,16 +23,16 @@ interface Run {
 }
 
 /** Patterns side by side: what each leaves bare once the block is down. */
-export function SqueezeLab({ job, onClose }: { job: JobView; onClose: () => void }) {
-  const face = job.plan.paste[0]
-  const part = job.board.parts.find((p) => p.id === face.part)!
+export function SqueezeLab({ job, here, onClose }: { job: JobView; here: Here; onClose: () => void }) {
+  const face = here.faces[0]
+  const part = here.board.parts.find((p) => p.id === face.part)!
   const pastes = useDrawer().data?.drawer.pastes ?? []
   const paste =
     pastes.find((p) => p.material.id === (job.pasteId ?? face.pasteId)) ??
     pastes.find((p) => p.id === face.pasteId) ??
     pastes[0]
   const [tilt, setTilt] = useState(0)
-  const [extra, setExtra] = useState(0.4)
+  const [extra, setExtra] = useState(face.amount.margin)
   const [strokes, setStrokes] = useState<Stroke[]>([])
   const [runs, setRuns] = useState<Partial<Record<Kind, Run>>>({})
   const live = useRef(runs)
@@ -41,7 +42,7 @@ export function SqueezeLab({ job, onClose }: { job: JobView; onClose: () => void
     live.current[kind]?.stop?.abort()
     const stop = new AbortController()
     set(kind, { share: 0, stop })
-    const tiltDeg = job.plan.seating?.tiltDeg ?? [0, 0]
+    const tiltDeg = here.seating?.tiltDeg ?? [0, 0]
     try {
       const answer = await simulate(
         {
@@ -49,7 +50,7 @@ export function SqueezeLab({ job, onClose }: { job: JobView; onClose: () => void
           paste: paste.material,
           clampN: face.clampN,
           margin: extra,
-          beadMm: 1.5,
+          beadMm: face.amount.beadMm,
           cells: 64,
           powerW: part.dissipationW,
           pattern: { kind, ...(kind === 'strokes' ? { strokes } : {}) },
@@ -86,9 +87,9 @@ export function SqueezeLab({ job, onClose }: { job: JobView; onClose: () => void
             onChange={(e) => setExtra(Number(e.target.value))}
             className="border border-rule bg-raised px-1 py-1"
           >
-            {[0, 0.2, 0.4, 0.8].map((v) => (
+            {[...new Set([0, face.amount.margin / 2, face.amount.margin, face.amount.margin * 2])].map((v) => (
               <option key={v} value={v}>
-                {v * 100} %
+                {Math.round(v * 100)} %
               </option>
             ))}
           </select>
@@ -122,7 +123,7 @@ export function SqueezeLab({ job, onClose }: { job: JobView; onClose: () => void
               height={height}
               widthMm={part.widthMm}
               depthMm={part.depthMm}
-              beadMm={1.5}
+              beadMm={face.amount.beadMm}
               strokes={strokes}
               onChange={setStrokes}
             />

@@ -26,6 +26,7 @@ export async function simulate(
       p.errors?.[0]?.message ?? p.detail ?? '',
       p.errors ?? [],
       [],
+      [],
     )
   }
   const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader()

@@ -2,7 +2,7 @@ import { left } from '../../ui/format'
 import { useNow } from '../../ui/useNow'
 import { Head, Section, Why } from '../Ledger'
 import { StepList } from '../StepList'
-import type { LedgerProps } from '../Traveller'
+import type { RoomProps } from '../room'
 
 /** Closed ring: fine. Eye: look. Crossed ring: trouble. */
 function CheckMark({ state }: { state: string }) {
@@ -32,7 +32,7 @@ function CheckMark({ state }: { state: string }) {
 }
 
 /** Faces to clean with the remover's wait, then the dry fit. */
-export function PrepLedger({ job, s }: LedgerProps) {
+export function PrepLedger({ job, here, s }: RoomProps) {
   const now = useNow()
   return (
     <>
@@ -55,10 +55,10 @@ export function PrepLedger({ job, s }: LedgerProps) {
           ))}
         </Section>
       )}
-      {job.plan.dryFit.length > 0 && (
+      {here.dryFit.length > 0 && (
         <Section title="Dry fit, out of the documents">
           <ul>
-            {job.plan.dryFit.map((d) => (
+            {here.dryFit.map((d) => (
               <li
                 key={d.id}
                 className={`flex gap-2 border-b border-rule/60 py-1 text-[14.5px] leading-snug ${d.state === 'trouble' ? 'text-plum' : ''}`}

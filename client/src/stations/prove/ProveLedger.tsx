@@ -3,7 +3,7 @@ import { Button } from '../../ui/Button'
 import { clock, day } from '../../ui/format'
 import { Head, Row, Section, Why } from '../Ledger'
 import { StepList } from '../StepList'
-import type { LedgerProps } from '../Traveller'
+import type { RoomProps } from '../room'
 
 const fields = [
   ['roomC', 'room', '°C'],
@@ -17,8 +17,8 @@ const fields = [
 type Field = (typeof fields)[number][0]
 
 /** Readings before and after, what they say, and the verdict in words. */
-export function ProveLedger({ job, s }: LedgerProps) {
-  const c = job.plan.comparison
+export function ProveLedger({ job, here, s }: RoomProps) {
+  const c = here.comparison
   return (
     <>
       <Head
@@ -72,7 +72,7 @@ export function ProveLedger({ job, s }: LedgerProps) {
             </button>
           </div>
         ))}
-        <ReadingForm s={s} first={job.readings.length === 0} />
+        <ReadingForm s={s} board={here.boardKey} first={job.readings.length === 0} />
       </Section>
       {c && c.why.length > 0 && (
         <Section title="Why">
@@ -88,7 +88,7 @@ export function ProveLedger({ job, s }: LedgerProps) {
   )
 }
 
-function ReadingForm({ s, first }: { s: LedgerProps['s']; first: boolean }) {
+function ReadingForm({ s, board, first }: { s: RoomProps['s']; board: string; first: boolean }) {
   const [phase, setPhase] = useState<'before' | 'after'>(first ? 'before' : 'after')
   const [text, setText] = useState<Partial<Record<Field, string>>>({})
   const [fault, setFault] = useState<string>()
@@ -102,6 +102,7 @@ function ReadingForm({ s, first }: { s: LedgerProps['s']; first: boolean }) {
     s.changes.read.mutate(
       {
         by: s.by,
+        board,
         phase,
         roomC: number('roomC')!,
         dieC: number('dieC')!,

@@ -1,12 +1,13 @@
-import type { JobView } from '../../api/client'
 import type { Projection } from '../../mat/view'
+import type { OverlayProps } from '../room'
 
 /** Temperatures where they were measured: before on the left, after on the right. */
-export function ProveOverlay({ job, p }: { job: JobView; p: Projection; top: number }) {
-  const before = job.readings.findLast((r) => r.phase === 'before')
-  const after = job.readings.findLast((r) => r.phase === 'after')
-  const die = job.board.parts.find((x) => x.kind === 'die' || x.kind === 'lid')
-  const memory = job.board.parts.filter((x) => x.kind === 'memory').sort((a, b) => b.y - a.y)[0]
+export function ProveOverlay({ job, here, p }: OverlayProps) {
+  const own = job.readings.filter((r) => (r.board ?? job.order.pieces[0].key) === here.boardKey)
+  const before = own.findLast((r) => r.phase === 'before')
+  const after = own.findLast((r) => r.phase === 'after')
+  const die = here.board.parts.find((x) => x.kind === 'die' || x.kind === 'lid')
+  const memory = here.board.parts.filter((x) => x.kind === 'memory').sort((a, b) => b.y - a.y)[0]
   return (
     <g>
       {die && <Tag p={p} x={die.x} y={die.y} before={before?.dieC} after={after?.dieC} name="die" />}

@@ -3,6 +3,7 @@ import { useCaliper } from '../../api/instruments'
 import type { JobView, Schemas } from '../../api/client'
 import { Button } from '../../ui/Button'
 import { Section, Why } from '../Ledger'
+import type { Here } from '../here'
 import type { Steps } from '../useSteps'
 
 type Found = Schemas['AsFoundPad']
@@ -13,11 +14,12 @@ const fields: ['newMm' | 'pressedMm' | 'landStepMm', string][] = [
 ]
 
 /** Stock pads measured just after the lift: they tell the parts' heights. */
-export function AsFound({ job, s, selected }: { job: JobView; s: Steps; selected?: string }) {
-  const part = job.board.parts.find(
+export function AsFound({ job, here, s, selected }: { job: JobView; here: Here; s: Steps; selected?: string }) {
+  const part = here.board.parts.find(
     (p) => p.id === selected && p.face === 'front' && p.kind !== 'die' && p.kind !== 'lid',
   )
   const kept = job.sheets.asFound
+  const same = (x: Found, id: string) => x.part === id && (x.board ?? job.order.pieces[0].key) === here.boardKey
   const [draft, setDraft] = useState<Record<string, string>>({})
   const [field, setField] = useState<string>()
   useCaliper(!!field && !!part, (r) => {
@@ -63,9 +65,10 @@ export function AsFound({ job, s, selected }: { job: JobView; s: Steps; selected
               disabled={!ready}
               onClick={() =>
                 put([
-                  ...kept.filter((x) => x.part !== part.id),
+                  ...kept.filter((x) => !same(x, part.id)),
                   {
                     part: part.id,
+                    board: here.boardKey,
                     newMm: number('newMm'),
                     pressedMm: number('pressedMm'),
                     landStepMm: number('landStepMm'),
@@ -80,7 +83,7 @@ export function AsFound({ job, s, selected }: { job: JobView; s: Steps; selected
           </div>
         </div>
       )}
-      {job.plan.evidence.map((e) => (
+      {here.evidence.map((e) => (
         <div key={e.part} className="flex items-start gap-2">
           <div className="min-w-0 flex-1">
             <Why tone={e.agrees ? '' : 'text-plum'}>{e.text}</Why>
@@ -89,7 +92,7 @@ export function AsFound({ job, s, selected }: { job: JobView; s: Steps; selected
             type="button"
             aria-label={`Strike the pad on ${e.part}`}
             className="min-h-7 px-1.5 text-[14px] text-copper underline"
-            onClick={() => put(kept.filter((x) => x.part !== e.part))}
+            onClick={() => put(kept.filter((x) => !same(x, e.part)))}
           >
             strike
           </button>

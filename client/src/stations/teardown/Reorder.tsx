@@ -2,15 +2,16 @@ import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { answer, http, ifMatch, type JobView } from '../../api/client'
 import { Button } from '../../ui/Button'
+import type { Here } from '../here'
 import type { Steps } from '../useSteps'
 
 /** Moves the step one place earlier or later; the shop refuses only what can not be done, and says why. */
-export function Reorder({ job, s }: { job: JobView; s: Steps }) {
+export function Reorder({ job, here, s }: { job: JobView; here: Here; s: Steps }) {
   const client = useQueryClient()
   const [fault, setFault] = useState<string>()
-  const plan = job.plan.teardown!
-  const best = job.plan.bestTeardown
-  const target = s.step?.id.replace(/^teardown\./, '')
+  const plan = here.teardown!
+  const best = here.bestTeardown
+  const target = s.step?.targets[0]
   const order = plan.steps.map((x) => x.target)
   const at = order.indexOf(target ?? '')
   const put = async (next: string[]) => {
@@ -19,11 +20,11 @@ export function Reorder({ job, s }: { job: JobView; s: Steps }) {
       await answer(
         http.PUT('/api/jobs/{id}/order', {
           params: { path: { id: job.id } },
-          headers: ifMatch(job.sheets.versions['order'] ?? 0),
+          headers: ifMatch(job.sheets.versions.order ?? 0),
           body: { order: next, by: s.by } as never,
         }),
       )
-      if (target) s.lookAt(`teardown.${target}`)
+      if (s.step) s.lookAt(s.step.id)
     } catch (e) {
       const r = e as { errors?: { message: string }[]; message: string }
       setFault(r.errors?.[0]?.message ?? r.message)

@@ -1,8 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { answer, http, ifMatch, type Face, type JobView, type Schemas } from '../../api/client'
+import { useTradeWords } from '../../api/queries'
 import { Button } from '../../ui/Button'
 import { Section, Why } from '../Ledger'
+import type { Here } from '../here'
 import type { Steps } from '../useSteps'
 
 export interface Strip {
@@ -17,13 +19,8 @@ const kinds: [Kind, string][] = [
   ['unplug', 'lead'],
   ['lift', 'piece'],
 ]
-const drivers = ['T5', 'T6', 'T8', 'PH0', 'PH1', 'PH2', 'SL2', 'HEX1.5', 'HEX2', 'HEX2.5', 'NUT4', 'NUT5']
-const threads = ['M1.6', 'M2', 'M2.5', 'M3', 'M4', '6-32']
-const latches = ['pull-tab', 'lift-bar', 'squeeze', 'straight']
-const bonds = ['pads', 'paste', 'clips', 'tape', 'snug']
-
 /** Notes what comes off a card that nobody has described, or describes it beforehand; the record is the next plan. */
-export function StripDesk({ job, s, strip }: { job: JobView; s: Steps; strip: Strip }) {
+export function StripDesk({ job, here, s, strip }: { job: JobView; here: Here; s: Steps; strip: Strip }) {
   const client = useQueryClient()
   const [kind, setKind] = useState<Kind>('unscrew')
   const [said, setSaid] = useState<Record<string, string>>({
@@ -34,9 +31,10 @@ export function StripDesk({ job, s, strip }: { job: JobView; s: Steps; strip: St
     bond: 'paste',
   })
   const [fault, setFault] = useState<string>()
+  const words = useTradeWords().data
   const path = { id: job.id }
-  const version = job.sheets.versions['assembly'] ?? 0
-  const assembly = job.board.assembly
+  const version = job.sheets.versions.assembly ?? 0
+  const assembly = here.assembly
   const reload = () => client.invalidateQueries({ queryKey: ['job', job.id] })
   const guard = async (run: () => Promise<unknown>) => {
     try {
@@ -123,7 +121,7 @@ export function StripDesk({ job, s, strip }: { job: JobView; s: Steps; strip: St
         <Button onClick={() => strip.set({ on: true, places: [] })}>Note what comes off</Button>
       </div>
     )
-  const open = (id: string) => !s.signed.has(`teardown.${id}`)
+  const open = (id: string) => !s.steps.some((x) => x.targets.includes(id) && s.signed.has(x.id))
   return (
     <Section title="Note what comes off">
       <div role="group" aria-label="Note what comes off">
@@ -143,8 +141,8 @@ export function StripDesk({ job, s, strip }: { job: JobView; s: Steps; strip: St
         <div className="mt-2 grid grid-cols-2 gap-2">
           {kind === 'unscrew' && (
             <>
-              {choice('driver', 'driver', drivers)}
-              {choice('thread', 'thread', threads)}
+              {choice('driver', 'driver', words?.drivers ?? [])}
+              {choice('thread', 'thread', words?.threads ?? [])}
               {field('length', 'length, mm', true)}
               {field('holds', 'they held the')}
               {choice('spring', 'sprung', ['no', 'yes'])}
@@ -154,7 +152,7 @@ export function StripDesk({ job, s, strip }: { job: JobView; s: Steps; strip: St
             <>
               {field('name', 'lead')}
               {field('holds', 'it tied down the')}
-              {choice('latch', 'latch', latches)}
+              {choice('latch', 'latch', words?.latches ?? [])}
               {field('slack', 'slack, mm', true)}
             </>
           )}
@@ -162,7 +160,7 @@ export function StripDesk({ job, s, strip }: { job: JobView; s: Steps; strip: St
             <>
               {field('holds', 'piece')}
               {field('name', 'its name')}
-              {choice('bond', 'was stuck by', bonds)}
+              {choice('bond', 'was stuck by', words?.bonds ?? [])}
             </>
           )}
           {kind !== 'lift' && (
@@ -172,13 +170,13 @@ export function StripDesk({ job, s, strip }: { job: JobView; s: Steps; strip: St
                 value=""
                 aria-label="Add a place at hole"
                 onChange={(e) => {
-                  const h = job.board.holes.find((x) => x.id === e.target.value)
+                  const h = here.board.holes.find((x) => x.id === e.target.value)
                   if (h) strip.set({ on: true, places: [...strip.places, [h.x, h.y]] })
                 }}
                 className="mt-0.5 block w-full border border-rule bg-raised px-1 py-1 text-[16px] text-ink"
               >
                 <option value="">choose</option>
-                {job.board.holes.map((h) => (
+                {here.board.holes.map((h) => (
                   <option key={h.id}>{h.id}</option>
                 ))}
               </select>

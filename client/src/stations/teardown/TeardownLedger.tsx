@@ -2,14 +2,14 @@ import { Link } from 'react-router'
 import { Head, Section, Why } from '../Ledger'
 import { AsFound } from './AsFound'
 import { Reorder } from './Reorder'
-import { StripDesk } from './StripDesk'
+import { StripDesk, type Strip } from './StripDesk'
 import { TrayMap } from './TrayMap'
 import { StepList } from '../StepList'
-import type { LedgerProps } from '../Traveller'
+import type { RoomProps } from '../room'
 
 /** The order with its reasons, the tray map, and the way back. */
-export function TeardownLedger({ job, s, selected, strip }: LedgerProps) {
-  const plan = job.plan.teardown
+export function TeardownLedger({ job, here, s, selected, own: strip }: RoomProps<Strip>) {
+  const plan = here.teardown
   if (!plan)
     return (
       <>
@@ -19,7 +19,7 @@ export function TeardownLedger({ job, s, selected, strip }: LedgerProps) {
         >
           Unknown assembly
         </Head>
-        {strip && <StripDesk job={job} s={s} strip={strip} />}
+        <StripDesk job={job} here={here} s={s} strip={strip} />
       </>
     )
   const screws = plan.tray.reduce((n, t) => n + t.count, 0)
@@ -27,7 +27,7 @@ export function TeardownLedger({ job, s, selected, strip }: LedgerProps) {
   return (
     <>
       <Head
-        sub={`${plan.flips} ${plan.flips === 1 ? 'flip' : 'flips'}, ${plan.driverChanges} driver ${plan.driverChanges === 1 ? 'change' : 'changes'}: ${plan.proven ? 'no legal order has fewer.' : job.plan.bestTeardown ? 'as you ordered it.' : 'a good order, not proven the best.'}`}
+        sub={`${plan.flips} ${plan.flips === 1 ? 'flip' : 'flips'}, ${plan.driverChanges} driver ${plan.driverChanges === 1 ? 'change' : 'changes'}: ${plan.proven ? 'no legal order has fewer.' : here.bestTeardown ? 'as you ordered it.' : 'a good order, not proven the best.'}`}
       >
         {out} of {screws} screws out
       </Head>
@@ -37,18 +37,18 @@ export function TeardownLedger({ job, s, selected, strip }: LedgerProps) {
           {s.step.caution && <Why tone="text-amber">{s.step.caution}</Why>}
         </Section>
       )}
-      {strip && <StripDesk job={job} s={s} strip={strip} />}
+      <StripDesk job={job} here={here} s={s} strip={strip} />
       <Section title="Order">
         <StepList s={s} />
-        <Reorder job={job} s={s} />
+        <Reorder job={job} here={here} s={s} />
       </Section>
       <Section title="Tray, two lengths never share a cell">
-        <TrayMap tray={plan.tray} lit={s.step?.id} />
+        <TrayMap tray={plan.tray} lit={s.step?.targets} />
         <Link to={`/job/${job.id}/tray`} className="mt-1 inline-block text-copper underline underline-offset-3">
           Print the tray map
         </Link>
       </Section>
-      <AsFound key={selected} job={job} s={s} selected={selected} />
+      <AsFound key={selected} job={job} here={here} s={s} selected={selected} />
       <Section title="Back to stock, in this order">
         <Link to={`/job/${job.id}/restore`} className="text-copper underline underline-offset-3">
           Step by step

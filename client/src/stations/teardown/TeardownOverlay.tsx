@@ -1,30 +1,23 @@
-import type { JobView } from '../../api/client'
 import { ScrewSymbol } from '../../mat/ScrewSymbol'
-import type { Projection } from '../../mat/view'
-import type { Steps } from '../useSteps'
+import type { OverlayProps } from '../room'
 
 /** Screws of every group where they sit, numbered by the order they come out; press one to count it out. */
-export function TeardownOverlay({
-  job,
-  s,
-  p,
-  big,
-  prefix = 'teardown.',
-}: {
-  job: JobView
-  s: Steps
-  p: Projection
-  big?: boolean
-  prefix?: string
-}) {
-  const assembly = job.board.assembly
-  const plan = job.plan.teardown
-  if (!assembly || !plan) return null
-  const groups = assembly.fasteners.map((f) => {
-    const groups = plan.steps.filter((x) => x.action === 'unscrew').map((x) => x.target)
-    const order = prefix === 'teardown.' ? groups.indexOf(f.id) + 1 : groups.length - groups.indexOf(f.id)
-    const id = `${prefix}${f.id}`
-    return { f, order, now: s.step?.id === id, done: s.signed.has(id), counted: s.counted[id] ?? 0, id }
+export function TeardownOverlay({ here, s, p, big }: OverlayProps) {
+  return <Screws here={here} s={s} p={p} big={big} out />
+}
+
+/** The same on the way back: screws go in, in the order backwards. */
+export function WayBackOverlay({ here, s, p, big }: Pick<OverlayProps, 'here' | 's' | 'p' | 'big'>) {
+  return <Screws here={here} s={s} p={p} big={big} out={false} />
+}
+
+function Screws({ here, s, p, big, out: away }: Pick<OverlayProps, 'here' | 's' | 'p' | 'big'> & { out: boolean }) {
+  const steps = s.steps.filter((x) => x.kind === (away ? 'unscrew' : 'fasten'))
+  const groups = steps.flatMap((step, i) => {
+    const f = here.assembly?.fasteners.find((x) => x.id === step.targets[0])
+    if (!f) return []
+    const now = s.step?.id === step.id
+    return [{ f, step, order: i + 1, now, done: s.signed.has(step.id), counted: s.counted[step.id] ?? 0 }]
   })
   return (
     <g>
@@ -32,10 +25,10 @@ export function TeardownOverlay({
         .filter((g) => g.f.face === p.face)
         .sort((a, b) => Number(a.now) - Number(b.now))
         .map((g) =>
-          (g.f.places as number[][]).map(([x, y], i) => {
+          (g.step.places as unknown as number[][]).map(([x, y], i) => {
             const counted = g.done || (g.now && i < g.counted)
             // taken out at teardown, put in on the way back
-            const out = prefix === 'teardown.' ? counted : !counted && !g.now
+            const out = away ? counted : !counted && !g.now
             return (
               <g
                 key={g.f.id + i}
@@ -48,7 +41,7 @@ export function TeardownOverlay({
                   y={p.y(y)}
                   r={big ? 15 : 9}
                   driver={g.f.driver}
-                  state={out ? 'out' : g.now && !counted ? 'now' : prefix === 'teardown.' ? 'plain' : 'done'}
+                  state={out ? 'out' : g.now && !counted ? 'now' : away ? 'plain' : 'done'}
                   label={out ? undefined : g.order}
                   labelSide={p.x(x) > p.width * 0.8 ? -1 : 1}
                 />

@@ -5,11 +5,11 @@ import { useSetting } from '../../app/settings'
 import { ErrorNotice, Loading } from '../../ui/Notice'
 
 /** The tray as it lies beside the board; the cell of the step lit. */
-export function TrayMap({ tray, lit, big }: { tray: Schemas['TrayCell'][]; lit?: string; big?: boolean }) {
+export function TrayMap({ tray, lit, big }: { tray: Schemas['TrayCell'][]; lit?: string[]; big?: boolean }) {
   return (
     <div className={`grid gap-1.5 ${big ? 'grid-cols-4' : 'grid-cols-2'}`} role="group" aria-label="Tray">
       {tray.map((c) => {
-        const here = c.fasteners.some((f) => lit === `teardown.${f}` || lit === `restore.back-${f}`)
+        const here = c.fasteners.some((f) => lit?.includes(f))
         return (
           <div
             key={c.cell}
@@ -61,8 +61,8 @@ export function TrayPage() {
       </header>
       <div className="inline-block bg-white p-2 print:p-0">
         <img
-          src={`/api/jobs/${id}/tray.svg?scale=${scale}&v=${job.data.version}-${job.data.sheets.versions['assembly'] ?? 0}`}
-          alt={`Tray map: ${job.data.plan.teardown?.tray.length ?? 0} cells`}
+          src={`/api/jobs/${id}/tray.svg?scale=${scale}&v=${job.data.version}-${job.data.sheets.versions.assembly ?? 0}`}
+          alt={`Tray map: ${job.data.plan.teardown.boards.reduce((n, b) => n + b.plan.tray.length, 0)} cells`}
           style={{ maxWidth: 'none' }}
         />
       </div>

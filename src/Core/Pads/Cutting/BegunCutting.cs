@@ -4,6 +4,15 @@ namespace FaithfulBracket.Core.Pads.Cutting;
 /// <param name="PutAway">Numbers of the sheets, from 1, whose leftovers lie in the drawer.</param>
 public sealed record BegunCutting(CutPlan Plan, IReadOnlyList<int> PutAway)
 {
+    /// <summary>What stands once a cut of the plan is signed; null where it stands already.</summary>
+    /// <param name="had">What stood before; null at the first cut.</param>
+    public static BegunCutting? Begin(CutPlan plan, BegunCutting? had) =>
+        // sheets added after the first cut join the plan once they are cut too
+        had is not null
+        && had.Plan.Sheets.Count == plan.Sheets.Count
+            ? null
+            : new(plan, had?.PutAway ?? []);
+
     /// <summary>
     /// The plan as begun, and sheets more for pieces it does not hold: pads changed since, so their pieces have to be cut anew.
     /// </summary>
@@ -62,14 +71,4 @@ public sealed record BegunCutting(CutPlan Plan, IReadOnlyList<int> PutAway)
             used = sheets.Sum(s => s.WidthMm * s.DepthMm);
         return new(sheets, more.Unplaced, sheets.Count(s => !s.Offcut), used > 0 ? Math.Max(0, 1 - placed / used) : 0);
     }
-}
-
-/// <summary>What becomes of a sheet's rests.</summary>
-public static class Leftovers
-{
-    /// <summary>Narrower rests are thrown away, mm.</summary>
-    public const double LeastSideMm = 8;
-
-    public static IReadOnlyList<Leftover> WorthKeeping(CutSheet sheet) =>
-        [.. sheet.Leftovers.Where(l => l.WidthMm >= LeastSideMm && l.DepthMm >= LeastSideMm)];
 }

@@ -44,6 +44,9 @@ public sealed record CutSheet(
 {
     public double? ThicknessMm { get; init; }
     public string? Material { get; init; }
+
+    /// <summary>How many of its rests are worth keeping.</summary>
+    public int RestsWorthKeeping => Cutting.Leftovers.WorthKeeping(this).Count;
 }
 
 public sealed record UnplacedPiece(string PieceId, string Reason);

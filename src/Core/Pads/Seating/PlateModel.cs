@@ -23,23 +23,13 @@ public sealed class PlateModel
 
     /// <summary>The plates of the block that belong to this board.</summary>
     /// <exception cref="InputException">A pad lies on a part without a pad land, its material is unknown, or nothing fixes a plate's height.</exception>
-    public static IReadOnlyList<PlateModel> For(
-        Board board,
-        Block block,
-        IReadOnlyList<LaidPad> pads,
-        IReadOnlyDictionary<string, PadMaterial> materials,
-        PasteMaterial paste
-    )
+    public static IReadOnlyList<PlateModel> For(StackUp stack)
     {
+        var ((board, block, placement), pads, materials, paste) = stack;
         var faults = new List<InputFault>();
-        var placement = Fit.Judge(board with { PositionSigmaMm = 0 }, block).Placement;
         var models = new List<PlateModel>();
         var laid = new HashSet<string>();
-        foreach (
-            var plate in block
-                .Plates.Where(p => p.Board is null || p.Board == board.Id)
-                .Concat(BackPlate(board, block, pads))
-        )
+        foreach (var plate in block.Plates.Concat(BackPlate(board, block, pads)))
         {
             var pairings = LandPairing
                 .Pair(ExposedParts.For(board, block, plate.Face), plate.Lands, placement)

@@ -1,7 +1,11 @@
 namespace FaithfulBracket.Core.Pads.Seating;
 
 /// <summary>A pad laid on a part.</summary>
-public sealed record LaidPad(string Part, double ThicknessMm, string Material);
+public sealed record LaidPad(string Part, double ThicknessMm, string Material)
+{
+    /// <summary>Key of the board the part is on; null for the first of the order.</summary>
+    public string? Board { get; init; }
+}
 
 /// <summary>The film over one die.</summary>
 /// <param name="BondLinesUm">At the corners (−,−), (+,−), (+,+), (−,+) of the part's frame, µm.</param>

@@ -14,11 +14,7 @@ public static class SeatingSolver
 
     /// <exception cref="InputException">The input does not describe a block that can come to rest.</exception>
     public static SeatingResult Solve(
-        Board board,
-        Block block,
-        IReadOnlyList<LaidPad> pads,
-        IReadOnlyDictionary<string, PadMaterial> materials,
-        PasteMaterial paste,
+        StackUp stack,
         double maxBondLineUm = DefaultMaxBondLineUm,
         BoardStiffness? elastic = null,
         CancellationToken cancel = default
@@ -28,7 +24,8 @@ public static class SeatingSolver
         var squeezed = new List<PadContact>();
         var screwLoads = new List<ScrewLoad>();
         PlatePose? main = null;
-        var models = PlateModel.For(board, block, pads, materials, paste);
+        var (board, block, paste) = (stack.Board, stack.Block, stack.Paste);
+        var models = PlateModel.For(stack);
         foreach (var model in models)
         {
             var screws = model.Screws().ToList();

@@ -36,8 +36,7 @@ public static class SectionCut
     /// <exception cref="InputException">The two points are the same.</exception>
     public static SectionResult Of(
         Board board,
-        Block? block,
-        Placement placement,
+        LaidBlock? laid,
         double? planeMm,
         SeatingResult? seating,
         IReadOnlyList<PlacedPad> pads,
@@ -46,6 +45,7 @@ public static class SectionCut
     )
     {
         var length = (to - from).Length;
+        var (block, placement) = (laid?.Block, laid?.Placement ?? Placement.Identity);
         if (length < 1)
             throw new InputException("?to", "Choose two points at least a millimetre apart.");
         var u = (to - from) * (1 / length);
@@ -74,7 +74,7 @@ public static class SectionCut
             var p = At(s);
             return (seating?.PlaneMm ?? plane) + slopeX * p.X + slopeY * p.Y;
         }
-        foreach (var plate in block.Plates.Where(p => p.Face == Face.Front && (p.Board is null || p.Board == board.Id)))
+        foreach (var plate in block.Plates.Where(p => p.Face == Face.Front))
         {
             foreach (var (a, b, step) in Underside(plate, placement, from, to))
             {

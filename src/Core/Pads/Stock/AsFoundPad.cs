@@ -8,4 +8,7 @@ namespace FaithfulBracket.Core.Pads.Stock;
 public sealed record AsFoundPad(string Part, double NewMm, double PressedMm, double LandStepMm)
 {
     public string? Note { get; init; }
+
+    /// <summary>Key of the board it lay on; null for the first of the order.</summary>
+    public string? Board { get; init; }
 }

@@ -1,0 +1,24 @@
+import { nothing, type Room } from '../room'
+import { landMark, plateMark } from '../marks'
+import { MatchLedger } from './MatchLedger'
+import { MatchOverlay } from './MatchOverlay'
+
+export const room: Room = {
+  useOwn: nothing,
+  Ledger: MatchLedger,
+  Overlay: MatchOverlay,
+  legend: (
+    <>
+      {plateMark}
+      {landMark}
+    </>
+  ),
+  block: { fill: true, lands: true, pockets: true },
+  wide: true,
+  tint: ({ here }) =>
+    Object.fromEntries([
+      ...(here.fit?.uncovered ?? []).map((id) => [id, 'amber']),
+      ...(here.fit?.tight ?? []).map((t) => [t.part, 'amber']),
+      ...(here.fit?.clashes ?? []).map((c) => [c.part, 'plum']),
+    ]),
+}

@@ -1,0 +1,57 @@
+import { lazy, useState } from 'react'
+import { holesOf, placed } from '../../mat/place'
+import type { OverlayProps, Room, RoomProps } from '../room'
+import { BowLayer, type BowShown } from './BowLayer'
+import { MountLedger } from './MountLedger'
+import { MountOverlay } from './MountOverlay'
+import { TurnPanel } from './TurnPanel'
+
+const Practice = lazy(() => import('./Practice').then((m) => ({ default: m.Practice })))
+
+/** Which bow is drawn on the mat. */
+export interface BowChoice {
+  bow?: BowShown
+  show: (b?: BowShown) => void
+}
+
+export const room: Room<BowChoice> = {
+  useOwn: () => {
+    const [bow, show] = useState<BowShown>()
+    return { bow, show }
+  },
+  Ledger: MountLedger,
+  Overlay: Overlay,
+  legend: <span>screws by drive, in order</span>,
+  wide: true,
+  hands: true,
+  view: {
+    open: 'Practise it first',
+    shows: (here) => !!here.tightening,
+    View: ({ job, here, onClose }) => <Practice job={job} here={here} onClose={onClose} />,
+  },
+  bench: { Panel: TurnPanel, focus: ringNear },
+}
+
+function Overlay(props: OverlayProps<BowChoice>) {
+  return (
+    <>
+      {props.own.bow && !props.big && <BowLayer job={props.job} here={props.here} which={props.own.bow} p={props.p} />}
+      <MountOverlay {...props} />
+    </>
+  )
+}
+
+/** Round the die while its ring is turned, else the whole board. */
+function ringNear({ here, s }: RoomProps<BowChoice>): number[][] | undefined {
+  const ids = s.step?.targets ?? []
+  if (ids.length !== 1 || !here.block) return undefined
+  const holes = holesOf(here.block).filter((h) => h.role === 'retention')
+  if (!holes.some((h) => h.id === ids[0])) return undefined
+  const [left, up] = [14, 12]
+  return holes
+    .map((h) => placed(here.placement, [[h.x, h.y]])[0])
+    .flatMap(([x, y]) => [
+      [x - left, y - up],
+      [x + left, y + up],
+    ])
+}

@@ -1,0 +1,56 @@
+import { Callout } from '../../mat/Callout'
+import { PadLayer } from '../../mat/PadLayer'
+import { mm } from '../../ui/format'
+import type { OverlayProps } from '../room'
+import type { Slice } from './room'
+import { SectionTool } from './SectionTool'
+
+const words = { good: 'fills it', crushed: 'is crushed', starved: 'barely touches' }
+
+/** Pads where they lie; the chosen one with its gap; the line of the section. */
+export function PadsOverlay({ here, s, p, top, selected, select, own, big }: OverlayProps<Slice>) {
+  const gap = here.gaps?.pairs.find((g) => g.part === selected)
+  const pad = here.pads.find((x) => x.part === selected)
+  const part = here.board.parts.find((x) => x.id === selected)
+  const shown = big ? here.pads.filter((x) => s.step?.targets.includes(x.part)) : here.pads
+  const state = pad?.fit?.state ?? 'starved'
+  return (
+    <>
+      <PadLayer
+        board={here.board}
+        pads={shown}
+        p={p}
+        selected={selected}
+        onPick={big ? undefined : select}
+        lit={own.lit}
+      />
+      {pad && gap && part && !big && (
+        <Callout
+          p={p}
+          at={[part.x, part.y]}
+          topMm={top}
+          tone={state === 'good' ? 'cool' : 'plum'}
+          text={`${pad.letter}: gap ${mm(gap.nominalMm)} mm, ${pad.thicknessMm.toFixed(1)} mm pad ${words[state]}`}
+        />
+      )}
+      {own.active && (
+        <SectionTool
+          p={p}
+          line={own.line}
+          onLine={(l) => {
+            own.setLine(l)
+            own.setActive(false)
+          }}
+        />
+      )}
+      {!own.active && own.line && (
+        <path
+          d={`M${p.x(own.line.x1)} ${p.y(own.line.y1)}L${p.x(own.line.x2)} ${p.y(own.line.y2)}`}
+          stroke="var(--copper)"
+          strokeWidth={2.5}
+          strokeDasharray="14 4 3 4"
+        />
+      )}
+    </>
+  )
+}

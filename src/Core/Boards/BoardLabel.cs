@@ -1,0 +1,21 @@
+namespace FaithfulBracket.Core.Boards;
+
+/// <summary>What is printed on a board, as it is said.</summary>
+public static class BoardLabel
+{
+    private static readonly string[] Nothing = ["", "-", "–", "none", "unknown", "n/a"];
+
+    /// <summary>Whether a board code can be read off it.</summary>
+    public static bool HasCode(Board board) => Says(board.BoardCode);
+
+    /// <summary>Code and revision; "no label" where none can be read.</summary>
+    public static string Of(Board board) => Of(board.BoardCode, board.Revision);
+
+    /// <inheritdoc cref="Of(Board)"/>
+    public static string Of(string boardCode, string revision) =>
+        !Says(boardCode) ? "no label"
+        : Says(revision) ? $"{boardCode} {revision}"
+        : boardCode;
+
+    private static bool Says(string text) => !Nothing.Contains(text.Trim().ToLowerInvariant());
+}

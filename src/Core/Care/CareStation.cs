@@ -1,0 +1,91 @@
+using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Pads;
+using FaithfulBracket.Core.Pads.Stock;
+using FaithfulBracket.Core.Paste;
+using FaithfulBracket.Core.Prove;
+using FaithfulBracket.Core.Teardown;
+
+namespace FaithfulBracket.Core.Care;
+
+/// <param name="RepasteMonths">By the paste's kind, capped by the shop.</param>
+/// <param name="Restore">Back to stock, step by step.</param>
+public sealed record CareResult(int RepasteMonths, IReadOnlyList<WorkStep> Restore, StationPlan Sheet);
+
+/// <summary>Care: what is kept, when to look again, the hand-over, and the way back to stock.</summary>
+public static class CareStation
+{
+    public static CareResult Of(
+        WorkOrder order,
+        TeardownResult teardown,
+        PadsResult pads,
+        PasteResult paste,
+        ProveResult proof,
+        IReadOnlyList<AsFoundPad> asFound,
+        PasteStock? stock,
+        Ways ways,
+        ShopSettings shop
+    )
+    {
+        var months = Math.Min(shop.RepasteCapMonths, stock?.MonthsToRepaste ?? shop.RepasteCapMonths);
+        return new(
+            months,
+            RestoreSteps.Of(order, teardown, proof, asFound),
+            new(
+                Station.Care,
+                $"repaste in {months} months or by drift",
+                false,
+                [
+                    Step(
+                        "stock",
+                        StepKind.Store,
+                        "Store the stock cooler with its screws in their tray cells",
+                        "Stored and labelled",
+                        ways.StockPads == StockPads.Reuse
+                            ? "Needed to put the card back for a warranty claim. The back plate's pads stay with it, undisturbed."
+                            : "Needed to put the card back for a warranty claim. Its pads are replaced when it goes back."
+                    ),
+                    Step(
+                        "offcuts",
+                        StepKind.Store,
+                        "Put the offcuts in the drawer and note what was used",
+                        "Drawer is right",
+                        Used(pads, paste)
+                    ),
+                    Step(
+                        "date",
+                        StepKind.Note,
+                        $"Note the repaste date, {months} months, and the yearly look at the loop",
+                        "Date noted",
+                        "Earlier if the measured resistance drifts."
+                    ),
+                    Step(
+                        "hand-over",
+                        StepKind.HandOver,
+                        "Hand over the build record and sign the traveller",
+                        "Sign the traveller",
+                        null
+                    ),
+                ]
+            )
+        );
+    }
+
+    private static WorkStep Step(string target, StepKind kind, string title, string done, string? detail) =>
+        new()
+        {
+            Id = new(Station.Care, null, target),
+            Kind = kind,
+            Title = title,
+            Done = done,
+            Detail = detail,
+        };
+
+    private static string Used(PadsResult pads, PasteResult paste)
+    {
+        var laid = pads
+            .Pads.GroupBy(p => (p.ThicknessMm, p.Material))
+            .Select(g => FormattableString.Invariant($"{g.Count()} × {g.Key.ThicknessMm:0.0#} mm {g.Key.Material}"));
+        return $"Used: {string.Join(", ", laid.Append(FormattableString.Invariant($"{paste.MassG:0.00} g paste")))}.";
+    }
+}

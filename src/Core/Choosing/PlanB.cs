@@ -1,0 +1,140 @@
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Match;
+
+namespace FaithfulBracket.Core.Choosing;
+
+/// <summary>A sink on a part that the block leaves bare, with and without a fan on it.</summary>
+/// <param name="StillC">In still case air, °C.</param>
+/// <param name="FanC">With a fan on it, °C.</param>
+/// <param name="FitsHeight">Whether it stays under the block's ports and neighbours.</param>
+public sealed record PlanBSink(
+    string Part,
+    PartKind Kind,
+    double? WidthMm,
+    double? DepthMm,
+    double? HeightMm,
+    double StillC,
+    double FanC,
+    double? LimitC,
+    string FinDirection,
+    string Text
+);
+
+/// <param name="NeedsFan">Whether a part passes its limit only with a fan.</param>
+/// <param name="GivesUp">What this plan costs against a full cover.</param>
+public sealed record PlanBResult(
+    string? BlockId,
+    string? BlockName,
+    Verdict? Verdict,
+    IReadOnlyList<PlanBSink> Sinks,
+    bool NeedsFan,
+    bool AllHold,
+    string Text,
+    IReadOnlyList<string> GivesUp
+);
+
+/// <summary>When nothing seats: the die on water, the rest on air.</summary>
+public static class PlanB
+{
+    /// <summary>Share of the still-air resistance that is left with a fan: forced against free convection on a small finned sink.</summary>
+    public const double FanShare = 0.4;
+
+    /// <summary>Resistance of a bare part's own top and board to air, K/W, when no sink is left for it.</summary>
+    private const double BareKPerW = 60;
+
+    /// <param name="blocks">The library; only core-only blocks count.</param>
+    /// <param name="airC">Air in the case, °C.</param>
+    /// <param name="airflow">Where it flows, for the fins: along x or y.</param>
+    public static PlanBResult For(
+        Board board,
+        IEnumerable<Block> blocks,
+        double airC = 40,
+        string airflow = "x",
+        CancellationToken cancel = default
+    )
+    {
+        var best = FitScan
+            .Run(board, [.. blocks.Where(b => b.Kind == BlockKind.CoreOnly)], cancel: cancel)
+            .Where(e => e.Verdict != Verdict.Clashes)
+            .OrderBy(e => e.Verdict)
+            .ThenBy(e => e.Grade)
+            .FirstOrDefault();
+        if (best?.Fit is not { } fit)
+            return new(
+                null,
+                null,
+                null,
+                [],
+                false,
+                false,
+                "No core-only block of the library has this board's retention holes.",
+                []
+            );
+        var given = fit.Sinks.ToDictionary(s => s.Part);
+        var sinks = fit
+            .Uncovered.Select(id => Sink(board.FindPart(id)!, given.GetValueOrDefault(id), best.Block, airC, airflow))
+            .OrderByDescending(s => s.StillC - (s.LimitC ?? 1000))
+            .ToList();
+        var stillFails = sinks.Where(s => s.LimitC is { } l && s.StillC > l).ToList();
+        var fanFails = sinks.Where(s => s.LimitC is { } l && s.FanC > l).ToList();
+        var name = $"{best.Block.Maker} {best.Block.Model}";
+        var text =
+            fanFails.Count > 0
+                ? $"{name} on the die; {fanFails[0].Part} passes its limit even with a fan: not without a larger sink."
+            : stillFails.Count > 0
+                ? $"{name} on the die, sinks on {sinks.Count} parts, and a fan on them: without it {stillFails[0].Part} passes its limit."
+            : $"{name} on the die, sinks on {sinks.Count} parts; case airflow is enough.";
+        return new(
+            best.Block.Id,
+            name,
+            best.Verdict,
+            sinks,
+            stillFails.Count > 0 && fanFails.Count == 0,
+            fanFails.Count == 0,
+            text,
+            [
+                $"{sinks.Count} parts stay on air and need {(stillFails.Count > 0 ? "a fan" : "case airflow")}.",
+                FormattableString.Invariant(
+                    $"{sinks.Sum(s => board.FindPart(s.Part)!.DissipationW):0} W stay in the case."
+                ),
+                sinks.Any(s => s.HeightMm is > 12)
+                    ? "Tall sinks may meet the next card: keep a slot free."
+                    : "Sinks stay within the card's own height.",
+            ]
+        );
+    }
+
+    private static PlanBSink Sink(Part part, PassiveSink? sink, Block block, double airC, string airflow)
+    {
+        var resistance = sink is null
+            ? BareKPerW
+            : block
+                .Kit!.Sinks.First(s =>
+                    s.WidthMm == sink.WidthMm && s.DepthMm == sink.DepthMm && s.HeightMm == sink.HeightMm
+                )
+                .RKPerW;
+        double still = airC + part.DissipationW * resistance,
+            fan = airC + part.DissipationW * resistance * FanShare;
+        var limit = part.LimitC is { } l ? FormattableString.Invariant($" of {l:0} °C allowed") : "";
+        var what = sink is null
+            ? "no sink is left for it"
+            : FormattableString.Invariant(
+                $"sink {sink.WidthMm:0.#} × {sink.DepthMm:0.#} × {sink.HeightMm:0.#}, fins along {airflow}"
+            );
+        return new(
+            part.Id,
+            part.Kind,
+            sink?.WidthMm,
+            sink?.DepthMm,
+            sink?.HeightMm,
+            still,
+            fan,
+            part.LimitC,
+            airflow,
+            FormattableString.Invariant(
+                $"{part.Id}, {part.DissipationW:0.#} W: {what}: {still:0} °C in still air, {fan:0} °C with a fan{limit}."
+            )
+        );
+    }
+}

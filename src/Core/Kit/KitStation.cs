@@ -1,0 +1,70 @@
+using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Orders;
+
+namespace FaithfulBracket.Core.Kit;
+
+/// <param name="Lines">What the order needs, and where it comes from.</param>
+public sealed record KitResult(IReadOnlyList<KitLine> Lines, StationPlan Sheet)
+{
+    public IReadOnlyList<KitLine> Short => [.. Lines.Where(l => l.Short > 0)];
+}
+
+/// <summary>Kit: boxes counted, manuals read, the card run with its stock cooler.</summary>
+public static class KitStation
+{
+    public static KitResult Of(WorkOrder order, Drawer drawer, KitNeeds needs)
+    {
+        var lines = order.Pairs.Count == 0 ? [] : KitCheck.Of(order, drawer, needs);
+        var missing = lines.Where(l => l.Short > 0).ToList();
+        var summary =
+            lines.Count == 0 ? "waits for a block"
+            : missing.Count == 0 ? "all here"
+            : $"{Amount(missing[0])} short{(missing.Count > 1 ? $", {missing.Count - 1} more" : "")}";
+        var boxes = order.Pairs.Select(p => p.Block.Id).Distinct().Count();
+        return new(
+            lines,
+            new(
+                Station.Kit,
+                summary,
+                missing.Count > 0,
+                [
+                    new()
+                    {
+                        Id = new(Station.Kit, null, "count"),
+                        Kind = StepKind.Count,
+                        Done = "Counted",
+                        Title =
+                            boxes > 1
+                                ? $"Open the boxes of the {order.Pairs.Count} blocks and count them against the list"
+                                : "Open the block's box and count it against the list",
+                        Detail =
+                            missing.Count == 0
+                                ? "Kit and drawer hold everything the job needs."
+                                : $"Short: {string.Join(", ", missing.Select(Amount))}.",
+                    },
+                    new()
+                    {
+                        Id = new(Station.Kit, null, "manual"),
+                        Kind = StepKind.Read,
+                        Done = "Manual read",
+                        Title = "Read the manual's revision and the manual",
+                        Detail = "Kits change without notice. Where the manual says otherwise, the manual wins.",
+                    },
+                    new()
+                    {
+                        Id = new(Station.Kit, null, "stock-run"),
+                        Kind = StepKind.Run,
+                        Done = "It runs, readings taken",
+                        Title = "Run the card with its stock cooler and take the before reading",
+                        Detail = "A dead part must be found before the seal is broken. Enter the reading at Prove.",
+                        Caution =
+                            "Warranty may end when the seal is broken: check the terms and local consumer law first.",
+                    },
+                ]
+            )
+        );
+    }
+
+    private static string Amount(KitLine l) =>
+        FormattableString.Invariant($"{l.Short:0.##}{(l.Unit.Length > 0 ? " " + l.Unit : "")} {l.Name}");
+}

@@ -1,0 +1,86 @@
+using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Pads;
+
+namespace FaithfulBracket.Core.Mount;
+
+/// <summary>How one pair is screwed down on one of its boards.</summary>
+/// <param name="Tightening">Null where no paste is known or the block can not come to rest.</param>
+/// <param name="Screws">Every screw in the order in which it is turned.</param>
+public sealed record PairMount(
+    string Pair,
+    string Board,
+    TighteningResult? Tightening,
+    IReadOnlyList<MountScrew> Screws
+);
+
+/// <summary>What sits in every hole of one board at each stage.</summary>
+public sealed record BoardHoles(string Board, IReadOnlyList<HoleRow> Rows);
+
+public sealed record MountResult(
+    IReadOnlyList<PairMount> Pairs,
+    IReadOnlyList<BoardHoles> Holes,
+    StationPlan Sheet,
+    IReadOnlyList<Trouble> Troubles
+)
+{
+    public PairMount? Find(string pair, string board) => Pairs.FirstOrDefault(p => p.Pair == pair && p.Board == board);
+}
+
+/// <summary>Mount: every plate's screws from started to home, and what is put on afterwards.</summary>
+public static class MountStation
+{
+    /// <summary>A turn so large that every screw goes to its stop at once.</summary>
+    private const double HomeTurns = 100;
+
+    public static MountResult Of(
+        WorkOrder order,
+        MatchResult match,
+        PadsResult pads,
+        Ways ways,
+        CancellationToken cancel = default
+    )
+    {
+        var troubles = new Troubles(Station.Mount);
+        var pairs = new List<PairMount>();
+        foreach (var (fit, on) in match.Laid())
+        {
+            var stack = pads.Find(fit.Key, on.Board) is { Seating: not null } seated ? seated.Stack : null;
+            var scope = order.ScopeOf(order.Pairs.First(p => p.Key == fit.Key), on.Board);
+            var tightening = stack is null
+                ? null
+                : troubles.Try(
+                    scope,
+                    () =>
+                        Tightening.Simulate(
+                            stack.WhileMounting(ways.BackPlateScrews == BackPlateScrews.All),
+                            Turns(ways.Increments),
+                            cancel: cancel
+                        )
+                );
+            pairs.Add(new(fit.Key, on.Board, tightening, MountScrews.Of(on.Laid.Block, ways, tightening)));
+        }
+        List<BoardHoles> holes =
+        [
+            .. order.Pieces.Select(p => new BoardHoles(
+                p.Key,
+                HoleLedger.Of(
+                    p.Board,
+                    order.StockScrews(p),
+                    [.. match.Laid().Where(l => l.On.Board == p.Key).Select(l => (l.On.Laid.Block, l.On.Fit))]
+                )
+            )),
+        ];
+        return new(pairs, holes, MountSteps.Of(order, match, pairs, ways), troubles.List);
+    }
+
+    /// <summary>Turns at a time; null for the simulated step.</summary>
+    private static double? Turns(Increments way) =>
+        way switch
+        {
+            Increments.Quarter => 0.25,
+            Increments.Two => 2,
+            Increments.Home => HomeTurns,
+            _ => null,
+        };
+}

@@ -1,0 +1,313 @@
+using System.Text.Json.Serialization;
+using FaithfulBracket.Core.Boards;
+
+namespace FaithfulBracket.Core.Orders;
+
+/// <summary>One way of doing it.</summary>
+/// <param name="Why">Its reason, in a sentence.</param>
+public sealed record SchoolWay(string Id, string Name, string Why)
+{
+    /// <summary>The choices with this way taken.</summary>
+    [JsonIgnore]
+    public Func<Ways, Ways> Take { get; init; } = w => w;
+}
+
+/// <summary>A question on which good installers disagree; both ways are supported.</summary>
+/// <param name="Default">The way taken unless somebody chooses.</param>
+public sealed record School(string Id, Station Station, string Question, string Default, IReadOnlyList<SchoolWay> Ways);
+
+/// <summary>Where installers disagree: the ways, the defaults and their reasons.</summary>
+public static class Schools
+{
+    /// <summary>A card is lowered onto its block; a block onto a mainboard that lies in its tray.</summary>
+    public static WhoMoves Mover(WorkOrder order) =>
+        order.First.Board.Kind is BoardKind.GraphicsCard or BoardKind.MemoryModule ? WhoMoves.Board : WhoMoves.Block;
+
+    /// <summary>The questions that apply to an order.</summary>
+    public static IReadOnlyList<School> For(WorkOrder order) =>
+        [
+            .. Common.TakeWhile(s => s.Station < Station.Mount),
+            WhoMovesOf(order),
+            .. Common.SkipWhile(s => s.Station < Station.Mount),
+        ];
+
+    private static School WhoMovesOf(WorkOrder order) =>
+        new(
+            "who-moves",
+            Station.Mount,
+            "Who moves",
+            Mover(order) == WhoMoves.Board ? "board" : "block",
+            [
+                Way(
+                    "board",
+                    "board onto block",
+                    "Holes stay in sight from above, and a card is lighter than its block.",
+                    w => w with { WhoMoves = WhoMoves.Board }
+                ),
+                Way(
+                    "block",
+                    "block onto board",
+                    "A mainboard lies still in its tray; pads on the board stay where they were laid.",
+                    w => w with { WhoMoves = WhoMoves.Block }
+                ),
+            ]
+        );
+
+    private static SchoolWay Way(string id, string name, string why, Func<Ways, Ways> take) =>
+        new(id, name, why) { Take = take };
+
+    private static readonly School[] Common =
+    [
+        new(
+            "cleaning",
+            Station.Prep,
+            "What cleans the faces",
+            "alcohol",
+            [
+                Way(
+                    "alcohol",
+                    "alcohol, every contact face",
+                    "Residue anywhere lifts a pad and tilts the block.",
+                    w => w with { Cleaning = Cleaning.Alcohol }
+                ),
+                Way(
+                    "remover",
+                    "two-part remover first",
+                    "Old paste comes off in one wipe; it has to wait, and alcohol follows all the same.",
+                    w => w with { Cleaning = Cleaning.Remover }
+                ),
+            ]
+        ),
+        new(
+            "cut",
+            Station.Pads,
+            "How pads are cut",
+            "each",
+            [
+                Way(
+                    "each",
+                    "a piece for each part",
+                    "Least waste, and each part's squash is its own.",
+                    w => w with { Cut = PadCutting.Each }
+                ),
+                Way(
+                    "strips",
+                    "whole strips over a row",
+                    "Fewer pieces to peel and lay; the strip also covers what lies between the chips.",
+                    w => w with { Cut = PadCutting.Strips }
+                ),
+            ]
+        ),
+        new(
+            "pads-on",
+            Station.Pads,
+            "Where pads are laid",
+            "by-tack",
+            [
+                Way(
+                    "by-tack",
+                    "by the tacky side",
+                    "The tacky side holds where the part is turned over: that decides board or block.",
+                    w => w with { PadsOn = PadsOn.ByTack }
+                ),
+                Way(
+                    "board",
+                    "on the board",
+                    "The part shows where the pad belongs; nothing falls when the plate comes down.",
+                    w => w with { PadsOn = PadsOn.Board }
+                ),
+                Way(
+                    "block",
+                    "on the block",
+                    "Marked pockets make placing easier, and a board that is turned over loses none.",
+                    w => w with { PadsOn = PadsOn.Block }
+                ),
+            ]
+        ),
+        new(
+            "paste-die",
+            Station.Paste,
+            "Paste on bare silicon",
+            "spread",
+            [
+                Way(
+                    "spread",
+                    "spread to full cover",
+                    "Bare silicon has nothing that carries heat sideways: a corner without paste overheats.",
+                    w => w with { PasteDie = PasteWay.Spread }
+                ),
+                Way(
+                    "cross",
+                    "a cross, pressed out",
+                    "No air is shut in, and the clamp makes the film; look at what the simulation leaves bare.",
+                    w => w with { PasteDie = PasteWay.Cross }
+                ),
+                Way(
+                    "line",
+                    "one line, pressed out",
+                    "Right for a long narrow die.",
+                    w => w with { PasteDie = PasteWay.Line }
+                ),
+            ]
+        ),
+        new(
+            "paste-lid",
+            Station.Paste,
+            "Paste on a lid",
+            "cross",
+            [
+                Way(
+                    "cross",
+                    "a cross",
+                    "Reaches the corners of a square lid with the least excess.",
+                    w => w with { PasteLid = PasteWay.Cross }
+                ),
+                Way(
+                    "dot",
+                    "one dot",
+                    "Cannot shut in air; leaves the corners of a large lid bare, which matters little.",
+                    w => w with { PasteLid = PasteWay.Dot }
+                ),
+                Way("line", "one line", "Follows a long die under the lid.", w => w with { PasteLid = PasteWay.Line }),
+                Way(
+                    "spread",
+                    "spread",
+                    "Sure of full cover; takes a steady hand.",
+                    w => w with { PasteLid = PasteWay.Spread }
+                ),
+            ]
+        ),
+        new(
+            "increments",
+            Station.Mount,
+            "How far at a time",
+            "simulated",
+            [
+                Way(
+                    "simulated",
+                    "the largest even step in bounds",
+                    "The simulation keeps tilt and edge pressure within limits with the fewest moves.",
+                    w => w with { Increments = Increments.Simulated }
+                ),
+                Way(
+                    "quarter",
+                    "quarter turns",
+                    "Slow and even whatever the springs are.",
+                    w => w with { Increments = Increments.Quarter }
+                ),
+                Way(
+                    "two",
+                    "two turns, then the opposite",
+                    "Quick on long springs; watch the tilt it shows.",
+                    w => w with { Increments = Increments.Two }
+                ),
+                Way(
+                    "home",
+                    "each to its stop",
+                    "Only where stops are short: see what the edge has to take.",
+                    w => w with { Increments = Increments.Home }
+                ),
+            ]
+        ),
+        new(
+            "tightness",
+            Station.Mount,
+            "How tight",
+            "stop",
+            [
+                Way(
+                    "stop",
+                    "to the hard stop, else the simulated load",
+                    "Evenness matters more than tightness; a shank that stops makes every screw the same.",
+                    w => w with { Tightness = Tightness.Stop }
+                ),
+                Way(
+                    "grip",
+                    "until it grips, then a little more",
+                    "For screws without a stop and without figures: the same little more on each.",
+                    w => w with { Tightness = Tightness.Grip }
+                ),
+            ]
+        ),
+        new(
+            "pressing",
+            Station.Mount,
+            "Pressing down while screwing",
+            "none",
+            [
+                Way(
+                    "none",
+                    "none",
+                    "The springs do it; a thumb on one corner is a load nobody reckoned.",
+                    w => w with { Pressing = Pressing.None }
+                ),
+                Way(
+                    "light",
+                    "light, in the middle",
+                    "Helps short springs to catch; only over the die, never at a corner.",
+                    w => w with { Pressing = Pressing.Light }
+                ),
+            ]
+        ),
+        new(
+            "back-plate-screws",
+            Station.Mount,
+            "Screws that the back plate needs",
+            "out",
+            [
+                Way(
+                    "out",
+                    "left out until it is on",
+                    "They hold the back plate: put in early they have to come out again under load.",
+                    w => w with { BackPlateScrews = BackPlateScrews.Out }
+                ),
+                Way(
+                    "all",
+                    "all in, then some out",
+                    "The block is held everywhere while the board is handled.",
+                    w => w with { BackPlateScrews = BackPlateScrews.All }
+                ),
+            ]
+        ),
+        new(
+            "imprint",
+            Station.Prove,
+            "Looking at the imprint",
+            "no-lift",
+            [
+                Way(
+                    "no-lift",
+                    "no lift unless proof is poor",
+                    "Every lift costs fresh pads and paste and another chance to chip a die.",
+                    w => w with { Imprint = ImprintCheck.NoLift }
+                ),
+                Way(
+                    "lift",
+                    "lift once, read it, mount again",
+                    "The imprint shows film and pads as they are; fresh pads and paste go on for the second time.",
+                    w => w with { Imprint = ImprintCheck.Lift }
+                ),
+            ]
+        ),
+        new(
+            "stock-pads",
+            Station.Care,
+            "Stock pads",
+            "replace",
+            [
+                Way(
+                    "replace",
+                    "replace",
+                    "Pressed pads do not come back to their thickness.",
+                    w => w with { StockPads = StockPads.Replace }
+                ),
+                Way(
+                    "reuse",
+                    "keep those of the back plate",
+                    "Intact and undisturbed, they fit where they were.",
+                    w => w with { StockPads = StockPads.Reuse }
+                ),
+            ]
+        ),
+    ];
+}

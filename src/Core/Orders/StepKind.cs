@@ -1,0 +1,62 @@
+namespace FaithfulBracket.Core.Orders;
+
+/// <summary>What the hands or eyes do in a step.</summary>
+public enum StepKind
+{
+    /// <summary>Read a label, a verdict or a manual.</summary>
+    Read,
+    Count,
+
+    /// <summary>Run it and take readings.</summary>
+    Run,
+    PowerOff,
+    Unscrew,
+    Unplug,
+    Lift,
+    Clean,
+
+    /// <summary>Make the block ready.</summary>
+    Prepare,
+    DryFit,
+    Cut,
+    Lay,
+    Spread,
+
+    /// <summary>Bring board and block together.</summary>
+    Lower,
+
+    /// <summary>Start screws loose.</summary>
+    Start,
+    Turn,
+
+    /// <summary>Put a piece on: a bracket, a stock piece that comes back.</summary>
+    Fit,
+
+    /// <summary>Put the block's back plate on.</summary>
+    BackPlate,
+
+    /// <summary>Close ports.</summary>
+    Plug,
+
+    /// <summary>Plug a lead in.</summary>
+    Connect,
+    Look,
+    LeakTest,
+    Boot,
+    Store,
+    Note,
+
+    /// <summary>Put screws back where they came from.</summary>
+    Fasten,
+    HandOver,
+}
+
+/// <summary>What a step counts.</summary>
+public enum CountOf
+{
+    Screws,
+    Films,
+    Cuts,
+    Checks,
+    Ports,
+}

@@ -1,0 +1,106 @@
+namespace FaithfulBracket.Core.Orders;
+
+public enum Cleaning
+{
+    Alcohol,
+    Remover,
+}
+
+public enum PadCutting
+{
+    Each,
+    Strips,
+}
+
+public enum PadsOn
+{
+    ByTack,
+    Board,
+    Block,
+}
+
+public enum PasteWay
+{
+    Spread,
+    Cross,
+    Line,
+    Dot,
+
+    /// <summary>A thin film on both faces: liquid metal only.</summary>
+    Film,
+}
+
+public enum WhoMoves
+{
+    Board,
+    Block,
+}
+
+public enum Increments
+{
+    Simulated,
+    Quarter,
+    Two,
+    Home,
+}
+
+public enum Tightness
+{
+    Stop,
+    Grip,
+}
+
+public enum Pressing
+{
+    None,
+    Light,
+}
+
+public enum BackPlateScrews
+{
+    Out,
+    All,
+}
+
+public enum ImprintCheck
+{
+    NoLift,
+    Lift,
+}
+
+public enum StockPads
+{
+    Replace,
+    Reuse,
+}
+
+/// <summary>What somebody chose where installers disagree; the defaults are those of the trade.</summary>
+public sealed record Ways
+{
+    public Cleaning Cleaning { get; init; }
+    public PadCutting Cut { get; init; }
+    public PadsOn PadsOn { get; init; }
+
+    /// <summary>On bare silicon.</summary>
+    public PasteWay PasteDie { get; init; } = PasteWay.Spread;
+
+    /// <summary>On a lid.</summary>
+    public PasteWay PasteLid { get; init; } = PasteWay.Cross;
+    public WhoMoves WhoMoves { get; init; }
+    public Increments Increments { get; init; }
+    public Tightness Tightness { get; init; }
+    public Pressing Pressing { get; init; }
+    public BackPlateScrews BackPlateScrews { get; init; }
+    public ImprintCheck Imprint { get; init; }
+    public StockPads StockPads { get; init; }
+
+    /// <summary>The choices by question, over the defaults for this order; what no question knows any more is left out.</summary>
+    public static Ways Of(WorkOrder order, IReadOnlyDictionary<string, string> chosen)
+    {
+        var ways = new Ways { WhoMoves = Schools.Mover(order) };
+        foreach (var school in Schools.For(order))
+            if (chosen.TryGetValue(school.Id, out var id) && school.Ways.FirstOrDefault(w => w.Id == id) is { } way)
+                ways = way.Take(ways);
+        return ways;
+    }
+}

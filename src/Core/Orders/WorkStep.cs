@@ -1,0 +1,78 @@
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Geometry;
+
+namespace FaithfulBracket.Core.Orders;
+
+/// <summary>A figure to read at the bench.</summary>
+public sealed record Fact(string Value, string Label);
+
+/// <summary>One thing to do, one sign-off. Its figures are fields; its words are made from them last.</summary>
+public sealed record WorkStep
+{
+    public required StepId Id { get; init; }
+    public required StepKind Kind { get; init; }
+    public Station Station => Id.Station;
+
+    /// <summary>What to do, one sentence.</summary>
+    public required string Title { get; init; }
+
+    /// <summary>Why, or how, in a sentence.</summary>
+    public string? Detail { get; init; }
+
+    /// <summary>What it looks and feels like when it is right.</summary>
+    public string? Feel => WhatToFeel.Of(Kind);
+
+    /// <summary>What can hurt or break here.</summary>
+    public string? Caution { get; init; }
+
+    /// <summary>What the button says when it is done.</summary>
+    public required string Done { get; init; }
+
+    /// <summary>Key of the board that lies on the mat for it; null where no board is needed.</summary>
+    public string? Board { get; init; }
+
+    /// <summary>Key of the pair it belongs to; null where none is meant.</summary>
+    public string? Pair { get; init; }
+    public Face Face { get; init; }
+
+    /// <summary>Ids of parts, holes, screw groups, leads and pieces to light up.</summary>
+    public IReadOnlyList<string> Targets { get; init; } = [];
+
+    /// <summary>Places to light that have no part of their own: the plug of a lead, the middle of a screw group.</summary>
+    public IReadOnlyList<Point2> Places { get; init; } = [];
+    public string? Driver { get; init; }
+
+    /// <summary>How many to count; null when there is nothing to count.</summary>
+    public int? Count { get; init; }
+    public CountOf? Counted { get; init; }
+
+    /// <summary>Seconds to wait once started; null without a wait.</summary>
+    public int? TimerS { get; init; }
+    public IReadOnlyList<Fact> Facts { get; init; } = [];
+
+    /// <summary>What a torque driver should show; null where nothing is turned.</summary>
+    public TurnTarget? Turn { get; init; }
+
+    /// <summary>Of a screw: its number in the order, where it sits, and how far it goes, in words.</summary>
+    public int? Number { get; init; }
+    public string? Where { get; init; }
+    public string? HowFar { get; init; }
+
+    /// <summary>Which round of turns this is, of how many.</summary>
+    public int? Pass { get; init; }
+    public int? Passes { get; init; }
+
+    /// <summary>Number of the cutting sheet, from 1.</summary>
+    public int? Sheet { get; init; }
+
+    /// <summary>Pieces of pad that are cut or laid, by letter.</summary>
+    public IReadOnlyList<string> Pieces { get; init; } = [];
+
+    /// <summary>Steps that must be signed before this one.</summary>
+    public IReadOnlyList<StepId> Locks { get; init; } = [];
+}
+
+/// <summary>A station of one job: its steps and what it stands at.</summary>
+/// <param name="Summary">What it waits for or how it ended, in three or four words.</param>
+/// <param name="Trouble">Whether the summary names something wrong.</param>
+public sealed record StationPlan(Station Station, string Summary, bool Trouble, IReadOnlyList<WorkStep> Steps);

@@ -1,0 +1,145 @@
+using System.Text.Json.Serialization;
+using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Pads.Cutting;
+using FaithfulBracket.Core.Pads.Seating;
+
+namespace FaithfulBracket.Core.Pads;
+
+/// <summary>The pads of one pair on one of its boards, and how the block rests on them.</summary>
+/// <param name="Pair">Key of the pair.</param>
+/// <param name="Board">Key of the board.</param>
+/// <param name="Seating">Null where no paste is known or the block can not come to rest.</param>
+public sealed record PairPads(
+    string Pair,
+    string Board,
+    GapsResult Gaps,
+    IReadOnlyList<PlacedPad> Pads,
+    SeatingResult? Seating
+)
+{
+    /// <summary>What seating, tightening and every what-if reckon from; null without paste.</summary>
+    [JsonIgnore]
+    public StackUp? Stack { get; init; }
+}
+
+/// <param name="Pieces">Pieces to cut: one for each pad, or strips.</param>
+/// <param name="Cutting">One pool of stock for the whole order; null where no pad is laid.</param>
+public sealed record PadsResult(
+    IReadOnlyList<PairPads> Pairs,
+    IReadOnlyList<PadPiece> Pieces,
+    CutPlan? Cutting,
+    StationPlan Sheet,
+    IReadOnlyList<Trouble> Troubles
+)
+{
+    /// <summary>Every pad of the order.</summary>
+    [JsonIgnore]
+    public IEnumerable<PlacedPad> Pads => Pairs.SelectMany(p => p.Pads);
+
+    public PairPads? Find(string pair, string board) => Pairs.FirstOrDefault(p => p.Pair == pair && p.Board == board);
+}
+
+/// <summary>Pads: which pad fills which gap, how the block rests on them, and which pieces are cut from what.</summary>
+public static class PadsStation
+{
+    /// <param name="choices">Pads somebody chose instead of the reckoned ones.</param>
+    /// <param name="pasteId">Paste by id from the drawer; null takes the first.</param>
+    /// <param name="begun">The cut plan that somebody has begun to cut; null while nothing is cut.</param>
+    public static PadsResult Of(
+        WorkOrder order,
+        MatchResult match,
+        Drawer drawer,
+        Ways ways,
+        IReadOnlyList<LaidPad> choices,
+        string? pasteId,
+        BegunCutting? begun,
+        CancellationToken cancel = default
+    )
+    {
+        var troubles = new Troubles(Station.Pads);
+        var materials = drawer.MaterialById();
+        var paste = drawer.PasteOr(pasteId)?.Material;
+        var stock = drawer.Pads.Select(p => new StockedPad(p.ThicknessMm, p.Material)).Distinct().ToList();
+        var pairs = new List<PairPads>();
+        foreach (var (fit, on) in match.Laid())
+        {
+            var scope = order.ScopeOf(order.Pairs.First(p => p.Key == fit.Key), on.Board);
+            if (troubles.Try(scope, () => Gaps.Of(on.Laid, materials, stock)) is not { } gaps)
+                continue;
+            var own = choices
+                .Where(c => (c.Board ?? order.First.Key) == on.Board)
+                .DistinctBy(c => c.Part)
+                .ToDictionary(c => c.Part);
+            var before = pairs.Sum(p => p.Pads.Count);
+            var pads = PadLayout.Of(on.Laid, gaps, own, materials, fit.Key, on.Board, before);
+            var stack = paste is null ? null : new StackUp(on.Laid, [.. pads.Select(p => p.Laid)], materials, paste);
+            pairs.Add(
+                new(
+                    fit.Key,
+                    on.Board,
+                    gaps,
+                    pads,
+                    stack is null
+                        ? null
+                        : troubles.Try(scope, () => SeatingSolver.Solve(stack.Finished(), cancel: cancel))
+                )
+                {
+                    Stack = stack,
+                }
+            );
+        }
+        List<PadPiece> pieces =
+        [
+            .. pairs.SelectMany(p => PadPieces.Of(order.Find(p.Board)!.Board, p.Pads, ways.Cut == PadCutting.Strips)),
+        ];
+        var cutting = pieces.Count == 0 ? null : Cut(order, pieces, drawer, begun, cancel);
+        var sheet = PadSteps.Of(order, pairs, pieces, cutting, ways);
+        return new(pairs, pieces, cutting, sheet, troubles.List);
+    }
+
+    private static CutPlan Cut(
+        WorkOrder order,
+        List<PadPiece> pieces,
+        Drawer drawer,
+        BegunCutting? begun,
+        CancellationToken cancel
+    )
+    {
+        List<CutPiece> cut =
+        [
+            .. pieces.Select(p => new CutPiece(p.Id, p.WidthMm, p.DepthMm, p.ThicknessMm, p.Material, 1)),
+        ];
+        var stock = Stock(order, drawer);
+        return begun is null ? CutPlanner.Plan(cut, stock, cancel: cancel) : begun.Continue(cut, stock, cancel);
+    }
+
+    /// <summary>The drawer's offcuts and sheets, and what came with each block; every sheet stands here once.</summary>
+    private static List<CutStock> Stock(WorkOrder order, Drawer drawer) =>
+        [
+            .. drawer.Pads.Select(p => new CutStock(
+                p.Id,
+                p.WidthMm,
+                p.DepthMm,
+                p.ThicknessMm,
+                p.Material,
+                p.Count,
+                p.Offcut
+            )),
+            .. order.Pairs.SelectMany(pair =>
+                (pair.Block.Kit?.Pads ?? []).Select(
+                    (p, i) =>
+                        new CutStock(
+                            order.ScopeOf(pair) is { } scope ? $"kit-{scope}-{i + 1}" : $"kit-{i + 1}",
+                            p.WidthMm,
+                            p.DepthMm,
+                            p.ThicknessMm,
+                            p.Material,
+                            p.Count,
+                            false
+                        )
+                )
+            ),
+        ];
+}

@@ -1,0 +1,44 @@
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Materials;
+
+namespace FaithfulBracket.Core.Pads.Seating;
+
+/// <summary>A laid block with everything between it and its board: what seating, tightening and every what-if reckon from.</summary>
+/// <param name="Pads">On both faces; those behind the board count once a back plate carries them.</param>
+/// <param name="Materials">Every material the pads name.</param>
+public sealed record StackUp(
+    LaidBlock Laid,
+    IReadOnlyList<LaidPad> Pads,
+    IReadOnlyDictionary<string, PadMaterial> Materials,
+    PasteMaterial Paste
+)
+{
+    public Board Board => Laid.Board;
+
+    public Blocks.Block Block => Laid.Block;
+
+    /// <summary>A back plate presses once its own standoffs give it a height.</summary>
+    public bool BackPlatePresses => Block.BackPlate?.StandoffMm is not null;
+
+    /// <summary>As it rests when all is on: pads behind the board count where the back plate presses.</summary>
+    public StackUp Finished() => BackPlatePresses ? this : FrontOnly();
+
+    /// <summary>As it is while the block is screwed down: the back plate is not on yet, the pads have not relaxed.</summary>
+    /// <param name="screwsIn">Whether the screws that will hold the back plate are in already.</param>
+    public StackUp WhileMounting(bool screwsIn)
+    {
+        var fresh = FrontOnly() with { Materials = Materials.ToDictionary(m => m.Key, m => m.Value.WhileMounting()) };
+        if (screwsIn || Block.BackPlate is not { UsesHoles.Count: > 0 } back)
+            return fresh;
+        var plates = Block.Plates.Select(p =>
+            p with
+            {
+                Holes = [.. p.Holes.Where(h => !back.UsesHoles.Contains(h.Id))],
+            }
+        );
+        return fresh with { Laid = Laid with { Block = Block with { Plates = [.. plates] } } };
+    }
+
+    private StackUp FrontOnly() => this with { Pads = [.. Pads.Where(p => Board.FindPart(p.Part)?.Face != Face.Back)] };
+}

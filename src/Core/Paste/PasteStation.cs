@@ -1,0 +1,153 @@
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Pads;
+using FaithfulBracket.Core.Pads.Seating;
+
+namespace FaithfulBracket.Core.Paste;
+
+public sealed record PasteResult(IReadOnlyList<PasteFace> Faces, StationPlan Sheet)
+{
+    /// <summary>All faces together, g.</summary>
+    public double MassG => Faces.Sum(f => f.Amount.MassG);
+}
+
+/// <summary>Paste: on each die or lid, by the amount reckoned.</summary>
+public static class PasteStation
+{
+    public static PasteResult Of(
+        WorkOrder order,
+        PadsResult pads,
+        Drawer drawer,
+        string? pasteId,
+        Ways ways,
+        ShopSettings shop
+    )
+    {
+        if (pads.Pairs.Count == 0)
+            return new([], new(Station.Paste, "waits for a block", true, []));
+        if (drawer.PasteOr(pasteId) is not { } paste)
+            return new([], new(Station.Paste, "no paste in the drawer", true, []));
+        var faces = new List<PasteFace>();
+        foreach (var pair in pads.Pairs)
+        foreach (var die in pair.Seating?.Dies.Where(d => d.LoadN > 0) ?? [])
+            faces.Add(Face(pair, die, paste, ways, shop));
+        if (faces.Count == 0)
+            return new([], new(Station.Paste, "no face takes paste", false, []));
+        return new(faces, Sheet(order, faces, paste, shop));
+    }
+
+    private static PasteFace Face(PairPads pair, DieContact die, PasteStock paste, Ways ways, ShopSettings shop)
+    {
+        var laid = pair.Stack!.Laid;
+        var part = laid.Board.FindPart(die.Part)!;
+        var liquid = paste.Material.LiquidMetal;
+        var amount = PasteAmount.For(
+            part.Top().Area,
+            paste.Material,
+            die.LoadN,
+            shop.PasteMargin,
+            paste.BoreMm,
+            shop.BeadMm
+        );
+        var surface = PasteMethods.SurfaceOf(part);
+        var method =
+            liquid ? PasteWay.Film
+            : part.Kind == PartKind.Lid ? ways.PasteLid
+            : ways.PasteDie;
+        var (refusals, cautions) = liquid ? PasteMethods.LiquidMetal(laid.Board, laid.Block, part) : ([], []);
+        return new(
+            die.Part,
+            paste.Id,
+            die.LoadN,
+            amount,
+            method,
+            liquid
+                ? "Liquid metal: a thin film on the die and on the contact patch."
+                : PasteMethods.Why(surface, method, part),
+            paste.GramsLeft,
+            amount.MassG > 0 ? (int)Math.Floor(paste.GramsLeft / amount.MassG) : 0
+        )
+        {
+            Pair = pair.Pair,
+            Board = pair.Board,
+            Surface = surface,
+            School = PasteMethods.SchoolOf(part),
+            LiquidPerFaceUl = liquid ? PasteMethods.LiquidPerFaceUl(amount.AreaMm2) : null,
+            Refusals = refusals,
+            Cautions = cautions,
+        };
+    }
+
+    private static StationPlan Sheet(WorkOrder order, List<PasteFace> faces, PasteStock paste, ShopSettings shop)
+    {
+        List<WorkStep> steps = [.. faces.Select(f => Step(order, f, paste, shop))];
+        if (faces.Find(f => f.Refusals.Count > 0) is { } refused)
+            return new(Station.Paste, $"not this on {refused.Part}", true, steps);
+        var grams = faces.Sum(f => f.Amount.MassG);
+        var enough = paste.GramsLeft + order.Pairs.Sum(p => p.Block.Kit?.PasteG ?? 0) >= grams;
+        var method = faces[0].Method.ToString().ToLowerInvariant();
+        return new(
+            Station.Paste,
+            FormattableString.Invariant($"{grams:0.00} g {method}{(enough ? "" : ", tube is short")}"),
+            !enough,
+            steps
+        );
+    }
+
+    private static WorkStep Step(WorkOrder order, PasteFace f, PasteStock paste, ShopSettings shop) =>
+        new()
+        {
+            Id = new(Station.Paste, order.ScopeOf(order.Pairs.First(p => p.Key == f.Pair), f.Board), f.Part),
+            Kind = StepKind.Spread,
+            Board = f.Board,
+            Pair = f.Pair,
+            Title = Title(f, f.Part + order.On(f.Board), paste, shop),
+            Detail = f.Refusals.Count > 0 ? string.Join(" ", f.Refusals) : f.Why,
+            Caution =
+                f.Refusals.Count > 0 ? $"Not here: {f.Refusals[0]}"
+                : f.Cautions.Count > 0 ? string.Join(" ", f.Cautions.Take(2))
+                : f.Method == PasteWay.Spread
+                    ? "A bare corner overheats. Look from the side: no silicon may shine through."
+                : null,
+            Done = "Covered",
+            Targets = [f.Part],
+            Facts = f.LiquidPerFaceUl is { } drop
+                ?
+                [
+                    new(FormattableString.Invariant($"{drop:0} µL"), "on each of two faces"),
+                    new(FormattableString.Invariant($"{f.Amount.BondLineUm:0} µm"), "film"),
+                    new(FormattableString.Invariant($"{f.Amount.PlungerMm:0.00} mm"), "of plunger"),
+                ]
+                :
+                [
+                    new(FormattableString.Invariant($"{f.Amount.MassG:0.00} g"), "paste"),
+                    new(FormattableString.Invariant($"{f.Amount.PlungerMm:0.0} mm"), "of plunger"),
+                    new(
+                        FormattableString.Invariant($"{f.Amount.LineLengthMm:0} mm"),
+                        FormattableString.Invariant($"of {shop.BeadMm:0.0} mm bead")
+                    ),
+                ],
+        };
+
+    private static string Title(PasteFace f, string part, PasteStock paste, ShopSettings shop)
+    {
+        var name = paste.Material.Id ?? paste.Id;
+        return f.Method switch
+        {
+            PasteWay.Film => FormattableString.Invariant(
+                $"A film of {name} on {part} and on its contact patch, {f.LiquidPerFaceUl:0} µL each"
+            ),
+            PasteWay.Cross => FormattableString.Invariant(
+                $"Draw a cross on {part}, arms {f.Amount.CrossArmMm:0} mm, bead {shop.BeadMm:0.0} mm"
+            ),
+            PasteWay.Line => FormattableString.Invariant(
+                $"Draw a line on {part}, {f.Amount.LineLengthMm:0} mm long, bead {shop.BeadMm:0.0} mm"
+            ),
+            PasteWay.Dot => FormattableString.Invariant(
+                $"One dot in the middle of {part}, {f.Amount.DotDiameterMm:0.0} mm across"
+            ),
+            _ => FormattableString.Invariant($"Spread {f.Amount.MassG:0.00} g of {name} over {part}, edge to edge"),
+        };
+    }
+}

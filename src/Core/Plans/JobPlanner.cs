@@ -1,0 +1,89 @@
+using FaithfulBracket.Core.Care;
+using FaithfulBracket.Core.Kit;
+using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Mount;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Pads;
+using FaithfulBracket.Core.Pads.Stock;
+using FaithfulBracket.Core.Paste;
+using FaithfulBracket.Core.Prep;
+using FaithfulBracket.Core.Prove;
+using FaithfulBracket.Core.Teardown;
+
+namespace FaithfulBracket.Core.Plans;
+
+/// <summary>Reckons the nine stations of a job from its order, the drawer and its readings.</summary>
+public static class JobPlanner
+{
+    /// <exception cref="OperationCanceledException">The caller left.</exception>
+    public static JobPlan Plan(JobContext c, CancellationToken cancel = default)
+    {
+        var (order, evidence) = WithEvidence(c);
+        var ways = Ways.Of(order, c.Ways);
+        var match = MatchStation.Of(order, c.Shop, cancel);
+        var teardown = TeardownStation.Of(order, c.TeardownOrder, cancel);
+        var prep = PrepStation.Of(order, match, c.Drawer, ways, c.Shop);
+        var pads = PadsStation.Of(order, match, c.Drawer, ways, c.PadChoices, c.PasteId, c.Begun, cancel);
+        var paste = PasteStation.Of(order, pads, c.Drawer, c.PasteId, ways, c.Shop);
+        var mount = MountStation.Of(order, match, pads, ways, cancel);
+        var prove = ProveStation.Of(order, pads, paste, c.Readings, ways);
+        var stock = c.Drawer.PasteOr(c.PasteId);
+        return new()
+        {
+            Match = match,
+            Kit = KitStation.Of(order, c.Drawer, Needs(pads, paste, stock?.Id)),
+            Teardown = teardown,
+            Prep = prep,
+            Pads = pads,
+            Paste = paste,
+            Mount = mount,
+            Prove = prove,
+            Care = CareStation.Of(order, teardown, pads, paste, prove, c.AsFound, stock, ways, c.Shop),
+            Evidence = evidence,
+            Schools = Schools.For(order),
+            Troubles = [.. teardown.Troubles, .. pads.Troubles, .. mount.Troubles],
+        };
+    }
+
+    /// <summary>What one pair of a job rests on: for the questions that change nothing.</summary>
+    /// <returns>Null while no block is chosen, no paste is known, or the block can not come to rest.</returns>
+    public static PairPads? Seated(JobPlan plan, string? pair = null, string? board = null) =>
+        plan.Pads.Pairs.FirstOrDefault(p =>
+            (pair is null || p.Pair == pair)
+            && (board is null || p.Board == board)
+            && p is { Stack: not null, Seating: not null }
+        );
+
+    /// <summary>Part heights as the stock pads tell them stand in for those of the documents.</summary>
+    private static (WorkOrder Order, IReadOnlyList<BoardEvidence> Evidence) WithEvidence(JobContext c)
+    {
+        if (c.AsFound.Count == 0)
+            return (c.Order, []);
+        var first = c.Order.First.Key;
+        var told = c
+            .Order.Pieces.Select(p =>
+            {
+                var (board, parts) = StockEvidence.Apply(
+                    p.Board,
+                    [.. c.AsFound.Where(f => (f.Board ?? first) == p.Key)]
+                );
+                return (Piece: p with { Board = board }, Parts: parts);
+            })
+            .ToList();
+        return (
+            c.Order with
+            {
+                Pieces = [.. told.Select(t => t.Piece)],
+            },
+            [.. told.Where(t => t.Parts.Count > 0).Select(t => new BoardEvidence(t.Piece.Key, t.Parts))]
+        );
+    }
+
+    /// <summary>What is used up, so that the kit can be counted before the first screw.</summary>
+    private static KitNeeds Needs(PadsResult pads, PasteResult paste, string? pasteId) =>
+        new(
+            [.. pads.Pads.Select(p => new PadNeed(p.ThicknessMm, p.Material, p.WidthMm * p.DepthMm))],
+            paste.MassG,
+            pasteId
+        );
+}

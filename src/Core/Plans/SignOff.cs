@@ -1,0 +1,99 @@
+using FaithfulBracket.Core.Orders;
+
+namespace FaithfulBracket.Core.Plans;
+
+/// <summary>Whether a step may be signed or taken back as things stand.</summary>
+public abstract record SignOutcome
+{
+    private SignOutcome() { }
+
+    /// <param name="Step">The step as it is planned now.</param>
+    public sealed record Granted(WorkStep Step) : SignOutcome;
+
+    /// <param name="Why">In a sentence.</param>
+    /// <param name="WaitsFor">Steps still open; empty where a count is off.</param>
+    public sealed record Locked(string Why, IReadOnlyList<StepId> WaitsFor) : SignOutcome;
+
+    /// <summary>Signed steps rest on the one to take back: they have to be taken back with it.</summary>
+    public sealed record RestsOn(string Why, IReadOnlyList<StepId> Steps) : SignOutcome;
+
+    /// <summary>The plan has no such step any more.</summary>
+    public sealed record NotInPlan(string Why) : SignOutcome;
+}
+
+/// <summary>The rules of signing: counts right, everything a step is locked by signed, nothing left hanging by a step taken back.</summary>
+public static class SignOff
+{
+    /// <param name="signed">Steps that stand signed, read in the transaction that writes.</param>
+    /// <param name="count">What the installer counted; null where nothing is counted.</param>
+    /// <param name="overrideReason">Signs in spite of a lock; kept in the record.</param>
+    public static SignOutcome Sign(
+        JobPlan plan,
+        IReadOnlySet<StepId> signed,
+        StepId id,
+        int? count,
+        string? overrideReason
+    )
+    {
+        if (plan.Find(id) is not { } step)
+            return new SignOutcome.NotInPlan(
+                $"The plan has no step \"{id}\": the board, block or pads changed. Load the job again."
+            );
+        if (!string.IsNullOrWhiteSpace(overrideReason))
+            return new SignOutcome.Granted(step);
+        if (step.Count is { } need && count != need)
+        {
+            var counted = count ?? 0;
+            var missing = counted > need ? "one too many, count again" : $"{need - counted} still in";
+            return new SignOutcome.Locked($"{counted} of {need} counted: {missing}.", []);
+        }
+        List<StepId> open = [.. step.Locks.Where(l => !signed.Contains(l))];
+        if (open.Count == 0)
+            return new SignOutcome.Granted(step);
+        var names = open.Select(o => plan.Find(o)?.Title ?? o.ToString());
+        return new SignOutcome.Locked(
+            $"Locked: {open.Count} {(open.Count == 1 ? "step is" : "steps are")} open. {string.Join(". ", names)}.",
+            open
+        );
+    }
+
+    /// <param name="with">Steps that are taken back together with this one.</param>
+    /// <returns>Granted with the step, or the signed steps that rest on it.</returns>
+    public static SignOutcome TakeBack(
+        JobPlan plan,
+        IReadOnlySet<StepId> signed,
+        StepId id,
+        IReadOnlyCollection<StepId> with
+    )
+    {
+        List<StepId> resting = [.. Resting(plan, signed, id).Where(s => !with.Contains(s))];
+        if (resting.Count == 0)
+            return plan.Find(id) is { } step
+                ? new SignOutcome.Granted(step)
+                : new SignOutcome.NotInPlan("The step is of an earlier plan.");
+        var names = resting.Select(r => plan.Find(r)?.Title ?? r.ToString());
+        return new SignOutcome.RestsOn(
+            $"{string.Join("; ", names)}: signed, and {(resting.Count == 1 ? "it rests" : "they rest")} on this. Take {(resting.Count == 1 ? "it" : "them")} back together with it?",
+            resting
+        );
+    }
+
+    /// <summary>Signed steps that are locked by this one, or by one that is, in working order.</summary>
+    private static IReadOnlyList<StepId> Resting(JobPlan plan, IReadOnlySet<StepId> signed, StepId id)
+    {
+        HashSet<StepId> gone = [id];
+        var resting = new List<StepId>();
+        for (var found = true; found; )
+        {
+            found = false;
+            foreach (var step in plan.Steps.Where(s => signed.Contains(s.Id) && s.Locks.Any(gone.Contains)))
+            {
+                if (!gone.Add(step.Id))
+                    continue;
+                resting.Add(step.Id);
+                found = true;
+            }
+        }
+        return resting;
+    }
+}

@@ -1,0 +1,84 @@
+using FaithfulBracket.Core.Orders;
+
+namespace FaithfulBracket.Core.Plans;
+
+/// <summary>A document as it stood.</summary>
+/// <param name="Role">board or block.</param>
+/// <param name="Key">Of the workpiece or pair.</param>
+/// <param name="Digest">Of its content.</param>
+public sealed record DocumentStand(string Role, string Key, string Id, string Digest);
+
+/// <summary>What a step was signed on: its words and figures, and the documents it was reckoned from.</summary>
+public sealed record SignedBasis
+{
+    /// <summary>The step's title; null for a sign-off from before this was kept.</summary>
+    public string? Title { get; init; }
+    public IReadOnlyList<Fact> Facts { get; init; } = [];
+    public int? Count { get; init; }
+    public IReadOnlyList<DocumentStand> Documents { get; init; } = [];
+
+    /// <summary>Whether it was tied afterwards to what the job held then, because nothing was kept when it was signed.</summary>
+    public bool TiedLater { get; init; }
+
+    /// <summary>What a step rests on as it is planned now.</summary>
+    /// <param name="documents">Every document of the job as it stands now.</param>
+    public static SignedBasis Of(WorkStep step, IReadOnlyList<DocumentStand> documents) =>
+        new()
+        {
+            Title = step.Title,
+            Facts = step.Facts,
+            Count = step.Count,
+            Documents = [.. documents.Where(d => RestsOn(step, d))],
+        };
+
+    /// <summary>What changed since, a sentence each; empty when the signature still stands.</summary>
+    /// <param name="step">The same step as it is planned now.</param>
+    /// <param name="documents">Every document of the job as it stands now.</param>
+    public IReadOnlyList<string> ChangedBy(WorkStep step, IReadOnlyList<DocumentStand> documents)
+    {
+        var now = Of(step, documents);
+        var changed = new List<string>();
+        var then = Documents.Where(d => RestsOn(step, d)).ToList();
+        foreach (var d in then)
+        {
+            var stands = now.Documents.FirstOrDefault(x => x.Role == d.Role && x.Key == d.Key);
+            if (stands is null)
+                changed.Add($"The {d.Role} was {d.Id}; there is none now.");
+            else if (stands.Id != d.Id)
+                changed.Add($"The {d.Role} was {d.Id}, now it is {stands.Id}.");
+            else if (stands.Digest != d.Digest)
+                changed.Add($"The document of {d.Role} {d.Id} changed.");
+        }
+        foreach (var d in now.Documents.Where(x => !then.Exists(d => d.Role == x.Role && d.Key == x.Key)))
+            changed.Add($"The {d.Role} {d.Id} came since.");
+        if (Title is null)
+            return changed;
+        if (Title != now.Title)
+            changed.Add($"It said “{Title}”, now “{now.Title}”.");
+        foreach (var f in Facts)
+        {
+            var value = now.Facts.FirstOrDefault(x => x.Label == f.Label)?.Value;
+            if (value is not null && value != f.Value)
+                changed.Add($"{f.Label}: {f.Value} became {value}.");
+        }
+        if (Count != now.Count && Title == now.Title)
+            changed.Add($"{Count?.ToString() ?? "nothing"} to count became {now.Count?.ToString() ?? "nothing"}.");
+        return changed;
+    }
+
+    /// <summary>The documents a step is reckoned from: its board and its block where it names them, else all that its station reads.</summary>
+    private static bool RestsOn(WorkStep step, DocumentStand d)
+    {
+        if (d.Role == BoardRole)
+            return step.Board is null || step.Board == d.Key;
+        if (step.Pair is not null)
+            return step.Pair == d.Key;
+        var ofTheStock = step.Kind is StepKind.PowerOff or StepKind.Unscrew or StepKind.Unplug or StepKind.Lift;
+        var ofTheBoard = step.Station == Station.Match && step.Board is not null;
+        var before = step.Station == Station.Kit && step.Kind == StepKind.Run;
+        return !ofTheStock && !ofTheBoard && !before;
+    }
+
+    public const string BoardRole = "board",
+        BlockRole = "block";
+}

@@ -1,0 +1,57 @@
+using FaithfulBracket.Core.Orders;
+
+namespace FaithfulBracket.Core.Plans;
+
+/// <summary>How a station stands.</summary>
+/// <param name="Summary">Outcome once signed, progress while under way, else what the station waits for.</param>
+/// <param name="LookAgain">Signed steps that rest on something that changed since.</param>
+public sealed record StationState(
+    Station Station,
+    string Summary,
+    bool Trouble,
+    int Steps,
+    int SignedSteps,
+    bool Complete,
+    int LookAgain,
+    string? By,
+    string? At
+);
+
+/// <summary>The route card: nine stations with their outcome in words.</summary>
+public static class RouteCard
+{
+    public static IReadOnlyList<StationState> Of(JobPlan plan, IReadOnlyList<StepStand> stands) =>
+        [.. plan.Stations.Select(s => State(plan, s, [.. stands.Where(x => x.Station == s.Station)]))];
+
+    private static StationState State(JobPlan plan, StationPlan station, List<StepStand> stands)
+    {
+        var signed = stands.Where(x => x.Signed).ToList();
+        // a station with nothing to do is done once the block is chosen
+        var complete =
+            station.Steps.Count > 0
+                ? signed.Count == station.Steps.Count
+                : !station.Trouble && plan.Match.Order is not null;
+        var again = signed.Count(s => s.LookAgain);
+        var last = signed.MaxBy(x => x.At);
+        return new(
+            station.Station,
+            again > 0 ? $"look again at {again} {(again == 1 ? "step" : "steps")}" : Words(station, signed, complete),
+            again > 0 || station.Trouble && !complete,
+            station.Steps.Count,
+            signed.Count,
+            complete,
+            again,
+            last?.By,
+            last?.At
+        );
+    }
+
+    private static string Words(StationPlan station, List<StepStand> signed, bool complete)
+    {
+        if (station.Station == Station.Teardown && signed.Count > 0)
+            return $"{signed.Sum(x => x.Count ?? 0)} of {station.Steps.Sum(x => x.Count ?? 0)} screws in tray";
+        return complete || signed.Count == 0 || station.Trouble
+            ? station.Summary
+            : $"{signed.Count} of {station.Steps.Count} steps signed";
+    }
+}

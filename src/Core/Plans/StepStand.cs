@@ -1,0 +1,69 @@
+using FaithfulBracket.Core.Orders;
+
+namespace FaithfulBracket.Core.Plans;
+
+/// <summary>A sign-off or its undo, as it was written.</summary>
+/// <param name="Done">True for a sign-off, false where it was taken back.</param>
+public sealed record SignEvent(StepId Step, bool Done, string By, string At, int? Count, SignedBasis? Basis);
+
+/// <summary>How one step of the plan stands.</summary>
+/// <param name="Version">Sign-offs and undos so far.</param>
+/// <param name="LookAgain">Whether it stands signed on something that changed since.</param>
+/// <param name="Changed">What changed, a sentence each.</param>
+public sealed record StepStand(
+    StepId StepId,
+    Station Station,
+    string Title,
+    bool Signed,
+    string? By,
+    string? At,
+    int? Count,
+    int Version,
+    bool LookAgain,
+    IReadOnlyList<string> Changed
+);
+
+/// <summary>How every step of a plan stands, from the sign-offs in their order.</summary>
+public static class StepStands
+{
+    /// <summary>Steps that stand signed.</summary>
+    public static IReadOnlySet<StepId> Signed(IEnumerable<SignEvent> events) =>
+        // in the order in which they were signed last
+        events
+            .Select((e, i) => (e, i))
+            .GroupBy(x => x.e.Step)
+            .Where(g => g.Last().e.Done)
+            .OrderBy(g => g.Last().i)
+            .Select(g => g.Key)
+            .ToHashSet();
+
+    /// <param name="documents">Every document of the job as it stands now.</param>
+    public static IReadOnlyList<StepStand> Of(
+        IEnumerable<WorkStep> steps,
+        IReadOnlyList<SignEvent> events,
+        IReadOnlyList<DocumentStand> documents
+    )
+    {
+        var byStep = events.GroupBy(e => e.Step).ToDictionary(g => g.Key, g => g.ToList());
+        return [.. steps.Select(s => Of(s, byStep.GetValueOrDefault(s.Id) ?? [], documents))];
+    }
+
+    private static StepStand Of(WorkStep step, List<SignEvent> own, IReadOnlyList<DocumentStand> documents)
+    {
+        var last = own.Count > 0 ? own[^1] : null;
+        var signed = last is { Done: true };
+        var changed = signed && last!.Basis is { } basis ? basis.ChangedBy(step, documents) : [];
+        return new(
+            step.Id,
+            step.Station,
+            step.Title,
+            signed,
+            last?.By,
+            last?.At,
+            last?.Count,
+            own.Count,
+            changed.Count > 0,
+            changed
+        );
+    }
+}

@@ -1,0 +1,139 @@
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Orders;
+
+namespace FaithfulBracket.Core.Prep;
+
+/// <summary>What to check with one pair laid on dry.</summary>
+public sealed record PairPrep(string Pair, string Board, IReadOnlyList<DryFitCheck> DryFit);
+
+public sealed record PrepResult(IReadOnlyList<PairPrep> Pairs, StationPlan Sheet);
+
+/// <summary>Prep: every contact face cleaned, with the remover's stated wait; the block made ready; the dry fit.</summary>
+public static class PrepStation
+{
+    private static readonly (PartKind Kind, string Name, string Words, string Detail)[] Faces =
+    [
+        (
+            PartKind.Die,
+            "die",
+            "the die",
+            "Wipe from the edge inward with a fresh cloth face each time; no knocks from above, bare silicon chips."
+        ),
+        (PartKind.Lid, "lid", "the lid", "Wipe until the cloth stays clean."),
+        (PartKind.Memory, "memory", "the memory", "Residue lifts pads and tilts the block."),
+        (
+            PartKind.PowerStage,
+            "power-stage",
+            "the power stages",
+            "Old pad crumbs out of the corners with tweezers and cloth, no steel."
+        ),
+        (PartKind.Inductor, "inductor", "the inductors", "Only the top faces touch pads."),
+        (PartKind.BridgeChip, "bridge-chip", "the bridge chip", "Wipe until the cloth stays clean."),
+        (PartKind.Controller, "controller", "the controllers", "Only the top faces touch pads."),
+    ];
+
+    public static PrepResult Of(WorkOrder order, MatchResult match, Drawer drawer, Ways ways, ShopSettings shop)
+    {
+        var steps = new List<WorkStep>();
+        var pairs = new List<PairPrep>();
+        var faces = 0;
+        foreach (var (fit, on) in match.Laid())
+        {
+            var pair = order.Pairs.First(p => p.Key == fit.Key);
+            var scope = order.ScopeOf(pair, on.Board);
+            var checks = DryFit.Of(on.Laid, on.Fit);
+            pairs.Add(new(fit.Key, on.Board, checks));
+            var cleaned = Clean(on, scope, drawer, ways, shop).ToList();
+            faces += cleaned.Count;
+            steps.AddRange(cleaned.Select(s => s with { Board = on.Board, Pair = fit.Key }));
+            // the block itself is made ready once, however many boards it lies on
+            if (fit.On[0].Board == on.Board)
+                steps.Add(Block(order, pair));
+            steps.Add(Dry(order, pair, on, scope, checks));
+        }
+        if (steps.Count == 0)
+            return new([], new(Station.Prep, "waits for a block", true, []));
+        return new(
+            pairs,
+            new(Station.Prep, $"{faces} {(faces == 1 ? "face" : "faces")} to clean, dry fit", false, steps)
+        );
+    }
+
+    private static IEnumerable<WorkStep> Clean(BoardFit on, string? scope, Drawer drawer, Ways ways, ShopSettings shop)
+    {
+        var remover = drawer.Consumables.FirstOrDefault(x => x.WaitS is not null);
+        var wait = remover?.WaitS ?? shop.RemoverWaitS;
+        var contacts = on.Laid.Contacts();
+        foreach (var (kind, name, words, detail) in Faces)
+        {
+            var parts = on.Laid.Board.Parts.Where(p => p.Kind == kind && contacts.Contains(p.Id)).ToList();
+            if (parts.Count == 0)
+                continue;
+            var soaks = kind is PartKind.Die or PartKind.Lid || ways.Cleaning == Cleaning.Remover;
+            yield return new()
+            {
+                Id = new(Station.Prep, scope, $"clean-{name}"),
+                Kind = StepKind.Clean,
+                Title = $"Clean {words}{(parts.Count > 1 ? $", {parts.Count} faces" : "")}",
+                Detail = soaks
+                    ? $"{remover?.Name ?? "Remover"} on, wait {wait} s, wipe; then alcohol. {detail}"
+                    : $"Alcohol and a lint-free cloth. {detail}",
+                Caution = "Alcohol burns: no heat gun, oven or spark near it; ventilate.",
+                Done = "Clean",
+                Face = parts[0].Face,
+                Targets = [.. parts.Select(p => p.Id)],
+                TimerS = soaks ? wait : null,
+                Facts = soaks ? [new($"{wait} s", "wait before wiping")] : [],
+            };
+        }
+    }
+
+    private static WorkStep Block(WorkOrder order, Pair pair)
+    {
+        var metal = pair.Block.ColdPlate?.Metal;
+        return new()
+        {
+            Id = new(Station.Prep, order.ScopeOf(pair), "block"),
+            Kind = StepKind.Prepare,
+            Pair = pair.Key,
+            Done = "Block is clean",
+            Title = $"Take the protective sticker off {order.Name(pair)}, wipe its lands, no fingerprints",
+            Detail =
+                metal is null ? null
+                : metal.Contains("nickel", StringComparison.OrdinalIgnoreCase) ? $"Cold plate: {metal}."
+                : $"Cold plate: {metal}. Bare copper tarnishes under fingers: gloves.",
+        };
+    }
+
+    private static WorkStep Dry(
+        WorkOrder order,
+        Pair pair,
+        BoardFit on,
+        string? scope,
+        IReadOnlyList<DryFitCheck> checks
+    ) =>
+        new()
+        {
+            Id = new(Station.Prep, scope, "dry-fit"),
+            Kind = StepKind.DryFit,
+            Board = on.Board,
+            Pair = pair.Key,
+            Done = "Dry fit good",
+            Title =
+                $"Dry fit of {order.Name(pair)}{order.On(on.Board)} without pads or paste: {checks.Count} things to look at",
+            Detail = string.Join(
+                " ",
+                checks
+                    .Where(d => d.State == DryFitState.Look)
+                    .Take(2)
+                    .Select(d => d.Text)
+                    .DefaultIfEmpty("The documents see nothing in the way.")
+            ),
+            Caution = checks.FirstOrDefault(d => d.State == DryFitState.Trouble)?.Text,
+            Count = checks.Count,
+            Counted = CountOf.Checks,
+            Targets = [.. checks.SelectMany(d => d.Parts).Distinct()],
+        };
+}

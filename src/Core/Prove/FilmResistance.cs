@@ -1,0 +1,17 @@
+using FaithfulBracket.Core.Pads;
+
+namespace FaithfulBracket.Core.Prove;
+
+/// <summary>What the paste film adds between die and block.</summary>
+public static class FilmResistance
+{
+    /// <summary>Mean film thickness over conductivity and area of the hottest die, K/W.</summary>
+    public static double? Of(PairPads pair)
+    {
+        if (pair is not { Seating.Dies: { Count: > 0 } dies, Stack: { } stack })
+            return null;
+        var die = dies.MaxBy(d => stack.Board.FindPart(d.Part)!.DissipationW)!;
+        var area = stack.Board.FindPart(die.Part)!.Top().Area;
+        return die.BondLinesUm.Average() / 1000 / (stack.Paste.ConductivityWPerMK / 1000 * area);
+    }
+}

@@ -1,0 +1,117 @@
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Pads;
+using FaithfulBracket.Core.Paste;
+
+namespace FaithfulBracket.Core.Prove;
+
+/// <summary>Before against after for one pair on one board.</summary>
+public sealed record PairProof(string Pair, string Board, Comparison Comparison);
+
+public sealed record ProveResult(IReadOnlyList<PairProof> Pairs, StationPlan Sheet)
+{
+    public Comparison? First => Pairs.Count > 0 ? Pairs[0].Comparison : null;
+}
+
+/// <summary>Prove: look, leak test, boot, measure.</summary>
+public static class ProveStation
+{
+    private const int LeakHoldS = 900;
+
+    public static ProveResult Of(
+        WorkOrder order,
+        PadsResult pads,
+        PasteResult paste,
+        IReadOnlyList<Reading> readings,
+        Ways ways
+    )
+    {
+        // of several pairs, those that press a die are proved by its temperature
+        var proofs = pads
+            .Pairs.Where((p, i) => i == 0 || p.Seating is { Dies.Count: > 0 })
+            .Select(p =>
+            {
+                var pair = order.Pairs.First(x => x.Key == p.Pair);
+                var first = p == pads.Pairs[0];
+                var own = readings.Where(r => r.Board is null ? first : r.Board == p.Board).ToList();
+                return new PairProof(p.Pair, p.Board, Comparison.Of(own, pair.Block.Flow, FilmResistance.Of(p)));
+            })
+            .ToList();
+        var cost = FormattableString.Invariant($"{pads.Pieces.Count} fresh pads and {paste.MassG:0.0} g of paste");
+        var decisive = proofs.Find(p => p.Comparison.Trouble) ?? (proofs.Count > 0 ? proofs[0] : null);
+        return new(
+            proofs,
+            new(
+                Station.Prove,
+                decisive?.Comparison.Verdict ?? "no readings yet",
+                decisive?.Comparison.Trouble ?? false,
+                [.. Steps(order, proofs, ways.Imprint == ImprintCheck.Lift, cost)]
+            )
+        );
+    }
+
+    private static IEnumerable<WorkStep> Steps(WorkOrder order, List<PairProof> proofs, bool lift, string cost)
+    {
+        foreach (var piece in order.Pieces)
+        {
+            yield return new()
+            {
+                Id = new(Station.Prove, order.ScopeOf(piece), "edges"),
+                Kind = StepKind.Look,
+                Board = piece.Key,
+                Done = "Even all round",
+                Title =
+                    $"Look along the edges{order.On(piece.Key)}: gap even, pads touching at memory, power stages and die",
+                Detail = lift ? null : $"No lift to read the imprint unless the proof is poor: it costs {cost}.",
+            };
+            if (lift)
+                yield return new()
+                {
+                    Id = new(Station.Prove, order.ScopeOf(piece), "imprint"),
+                    Kind = StepKind.Look,
+                    Board = piece.Key,
+                    Done = "Imprint read, mounted again",
+                    Title = $"Lift once{order.On(piece.Key)}, read the imprint of die and pads, mount again",
+                    Detail =
+                        $"Costs {cost}. Pale corners: film too thick there. A pad without a mark: it did not touch.",
+                    Caution = "Straight up: a tilted lift chips the die.",
+                };
+        }
+        yield return new()
+        {
+            Id = new(Station.Prove, null, "leak"),
+            Kind = StepKind.LeakTest,
+            Done = "Tight",
+            TimerS = LeakHoldS,
+            Title = "Leak test off the machine: pressure hold or a soak with plain water",
+            Detail = "Paper under every joint. A leak is recorded with its place: it may be a pump or a fitting.",
+            Caution = "Nothing powered but the pump. Air at most 0.5 bar, never with a compressor straight on.",
+            Facts = [new("15 min", "hold"), new("0.5 bar", "at most")],
+        };
+        yield return new()
+        {
+            Id = new(Station.Prove, null, "boot"),
+            Kind = StepKind.Boot,
+            Done = "It boots",
+            Title = "Plug in the sensor leads and boot",
+        };
+        var why = proofs.Find(p => p.Comparison.Why.Count > 0)?.Comparison.Why;
+        yield return new()
+        {
+            Id = new(Station.Prove, null, "after"),
+            Kind = StepKind.Run,
+            Board = order.First.Key,
+            Done = "Readings taken",
+            Title = "Measure at the same load, room and clocks as before, steady",
+            Detail = why is null
+                ? "Coolant, room and flow noted; bubbles bled; same pump setting."
+                : string.Join(" ", why),
+            Targets =
+            [
+                .. order
+                    .First.Board.Parts.Where(p => p.Kind is PartKind.Die or PartKind.Lid && p.DissipationW > 0)
+                    .Select(p => p.Id),
+            ],
+        };
+    }
+}

@@ -1,0 +1,170 @@
+using System.Text.Json;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Store;
+
+namespace FaithfulBracket.Server.Shop;
+
+/// <summary>A job as it lies on a bench.</summary>
+/// <param name="Waits">What it waits for, in words.</param>
+/// <param name="NextStep">The next thing to do; null when all is signed.</param>
+internal sealed record BenchJob(
+    long Id,
+    string Title,
+    string? Client,
+    string Bench,
+    string BoardName,
+    string? BlockName,
+    Station Station,
+    string Waits,
+    bool Trouble,
+    string? NextStep,
+    IReadOnlyList<StationState> Route,
+    bool Finished,
+    string? LastBy,
+    string? LastAt
+);
+
+/// <summary>Makes and keeps what the bench index shows of each job.</summary>
+internal sealed class BenchSummaries(
+    Store.Jobs jobs,
+    JobSummaries kept,
+    JobStamps stamps,
+    JobViews views,
+    ILogger<BenchSummaries> log
+)
+{
+    /// <summary>Renews one job's summary; a job that can not be planned gets one that says so.</summary>
+    public void Renew(long id, CancellationToken cancel = default)
+    {
+        var stamp = stamps.Of(id);
+        BenchJob entry;
+        try
+        {
+            entry = Entry(views.View(id, cancel));
+        }
+        catch (Exception e) when (e is not OperationCanceledException)
+        {
+            log.LogWarning(e, "Job {Job} can not be planned", id);
+            entry = Troubled(jobs.Get(id), e.Message);
+        }
+        kept.Put(id, stamp, JsonSerializer.Serialize(entry, DocumentJson.Options), entry.Finished);
+    }
+
+    /// <summary>Every job, in the order of the benches; one without a summary yet is told as such.</summary>
+    public IReadOnlyList<BenchJob> All()
+    {
+        var made = kept.All()
+            .ToDictionary(s => s.JobId, s => JsonSerializer.Deserialize<BenchJob>(s.Content, DocumentJson.Options)!);
+        return
+        [
+            .. jobs.All()
+                .Select(j => made.GetValueOrDefault(j.Id) ?? Waiting(j))
+                .OrderBy(j => j.Finished)
+                .ThenBy(j => j.Bench, StringComparer.Ordinal)
+                .ThenBy(j => j.Id),
+        ];
+    }
+
+    private static BenchJob Waiting(JobRow j) => Bare(j, "is being reckoned", false);
+
+    private static BenchJob Troubled(JobRow j, string why) => Bare(j, $"can not be planned: {why}", true);
+
+    private static BenchJob Bare(JobRow j, string waits, bool trouble) =>
+        new(
+            j.Id,
+            j.Title,
+            j.Client,
+            j.Bench,
+            j.BoardId ?? j.CardId ?? "",
+            j.BlockId,
+            Station.Match,
+            waits,
+            trouble,
+            null,
+            [],
+            false,
+            null,
+            null
+        );
+
+    private static BenchJob Entry(JobView v)
+    {
+        var signed = v.Steps.Where(s => s.Signed).Select(s => s.StepId).ToHashSet();
+        var station = v.Route.FirstOrDefault(r => !r.Complete);
+        var next = v
+            .Stations.FirstOrDefault(s => s.Station == station?.Station)
+            ?.Steps.FirstOrDefault(s => !signed.Contains(s.Id));
+        var last = v.History.Count > 0 ? v.History[^1] : null;
+        return new(
+            v.Id,
+            v.Title,
+            v.Client,
+            v.Bench,
+            OrderNames.Boards(v.Order),
+            OrderNames.Blocks(v.Order),
+            station?.Station ?? Station.Care,
+            station is null ? v.Plan.Prove.First?.Verdict ?? "all signed" : station.Summary,
+            station?.Trouble ?? false,
+            next?.Title,
+            v.Route,
+            station is null,
+            last?.By,
+            last?.At
+        );
+    }
+}
+
+/// <summary>Renews summaries in the background when something they rest on changed; never a finished job's.</summary>
+internal sealed class BenchRenewal(
+    BenchSummaries summaries,
+    JobStamps stamps,
+    ShopDatabase database,
+    TimeProvider time,
+    ILogger<BenchRenewal> log
+) : BackgroundService
+{
+    private static readonly TimeSpan Look = TimeSpan.FromMilliseconds(250);
+    private int _renewing;
+
+    /// <summary>Jobs whose summary is of an earlier state.</summary>
+    public int Renewing => Volatile.Read(ref _renewing);
+
+    protected override async Task ExecuteAsync(CancellationToken stoppingToken)
+    {
+        using var watch = new CommitWatch(database);
+        var changed = true;
+        while (!stoppingToken.IsCancellationRequested)
+        {
+            if (changed)
+                await RenewAsync(stoppingToken);
+            await Task.Delay(Look, time, stoppingToken);
+            changed = watch.Changed();
+        }
+    }
+
+    private async Task RenewAsync(CancellationToken stop)
+    {
+        try
+        {
+            var stale = stamps.Stale();
+            Volatile.Write(ref _renewing, stale.Count);
+            foreach (var id in stale)
+            {
+                summaries.Renew(id, stop);
+                Interlocked.Decrement(ref _renewing);
+                // a page that is asked for meanwhile comes first
+                await Task.Yield();
+            }
+        }
+        catch (Exception e) when (e is not OperationCanceledException)
+        {
+            log.LogError(e, "The bench index could not be renewed");
+        }
+        finally
+        {
+            Volatile.Write(ref _renewing, 0);
+        }
+    }
+}

@@ -1,0 +1,144 @@
+using System.Text.Json;
+using FaithfulBracket.Core;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Pads.Seating;
+using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Stations;
+using FaithfulBracket.Store;
+
+namespace FaithfulBracket.Server.Shop;
+
+/// <summary>Reads what a job is opened with or changed to; what it lets through can be planned.</summary>
+internal sealed class JobIntake(ShopMemory shop, JobOrders orders)
+{
+    /// <exception cref="InputException">Every broken rule.</exception>
+    public JobFields Read(NewJob body)
+    {
+        var faults = new List<InputFault>(JobRules.Words(body.Title, body.Client, body.Bench));
+        if (!Signer.IsGood(body.By))
+            faults.Add(new("/by", Signer.Expected));
+        Pieces(body, faults);
+        Pairs(body.BlockId, body.Pairs, faults);
+        Refuse(faults);
+        var work = body.Pieces is null && body.Pairs is null ? null : new WorkText(body.Pieces, body.Pairs);
+        var fields = new JobFields(body.Title, body.Client, body.Bench)
+        {
+            BoardId = body.CardId is not null ? null : body.Pieces?[0].BoardId ?? body.BoardId,
+            CardId = body.CardId,
+            BlockId =
+                body.Pairs is { Count: > 0 } pairs ? pairs[0].BlockId
+                : body.Pairs is null ? body.BlockId
+                : null,
+            Work = work is null ? null : JsonSerializer.Serialize(work, DocumentJson.Options),
+        };
+        Plates(Order(fields), faults);
+        Refuse(faults);
+        return fields;
+    }
+
+    /// <exception cref="InputException">Every broken rule.</exception>
+    public JobFields Read(JobRow row, JobChange body)
+    {
+        var faults = new List<InputFault>(JobRules.Words(body.Title, body.Client, body.Bench));
+        Pairs(body.BlockId, body.Pairs, faults);
+        if (body.PasteId is { } p && shop.Drawer.Pastes.All(x => x.Material.Id != p))
+            faults.Add(new("/pasteId", $"The drawer has no paste \"{p}\"."));
+        Refuse(faults);
+        var had = JobOrders.Work(row);
+        // a change that speaks of one block only leaves the others as they are
+        var pairs = body.Pairs ?? Others(had?.Pairs, body.BlockId);
+        var work = had?.Pieces is null && pairs is null ? null : new WorkText(had?.Pieces, pairs);
+        var fields = new JobFields(body.Title, body.Client, body.Bench)
+        {
+            BoardId = row.BoardId,
+            CardId = row.CardId,
+            BlockId = pairs is { Count: > 0 } ? pairs[0].BlockId : body.BlockId,
+            Work = work is null ? null : JsonSerializer.Serialize(work, DocumentJson.Options),
+            PasteId = body.PasteId,
+            PadChoices = JsonSerializer.Serialize(body.PadChoices ?? [], DocumentJson.Options),
+        };
+        var order = Order(fields);
+        Plates(order, faults);
+        faults.AddRange(JobRules.PadChoices(order, body.PadChoices ?? [], shop.Drawer));
+        Refuse(faults);
+        return fields;
+    }
+
+    private static void Refuse(List<InputFault> faults)
+    {
+        if (faults.Count > 0)
+            throw new InputException(faults);
+    }
+
+    private static IReadOnlyList<WorkPair>? Others(IReadOnlyList<WorkPair>? had, string? blockId) =>
+        had is not { Count: > 1 } ? null
+        : blockId is null ? [.. had.Skip(1)]
+        : [had[0] with { BlockId = blockId }, .. had.Skip(1)];
+
+    private WorkOrder Order(JobFields f) =>
+        orders.Of(new(0, f.Title, f.Client, f.Bench, f.BoardId, f.BlockId, f.CardId, f.Work, null, "[]", 0, "", ""));
+
+    private void Pieces(NewJob body, List<InputFault> faults)
+    {
+        if (body.CardId is { } card)
+        {
+            if (!shop.Cards.ContainsKey(card))
+                faults.Add(new("/cardId", $"The library has no card \"{card}\"."));
+            return;
+        }
+        if (body.Pieces is not { } pieces)
+        {
+            if (!shop.Boards.ContainsKey(body.BoardId ?? ""))
+                faults.Add(new("/boardId", $"The library has no board \"{body.BoardId}\"."));
+            return;
+        }
+        if (pieces.Count is < 1 or > WorkOrder.MostPieces)
+            faults.Add(new("/pieces", $"Expected 1 to {WorkOrder.MostPieces} boards, found {pieces.Count}."));
+        for (var i = 0; i < pieces.Count; i++)
+        {
+            Key(pieces[i]?.Key, $"/pieces/{i}/key", faults);
+            if (!shop.Boards.ContainsKey(pieces[i]?.BoardId ?? ""))
+                faults.Add(new($"/pieces/{i}/boardId", $"The library has no board \"{pieces[i]?.BoardId}\"."));
+        }
+        if (pieces.Select(p => p?.Key).Distinct().Count() != pieces.Count)
+            faults.Add(new("/pieces", "Every key once."));
+    }
+
+    private void Pairs(string? blockId, IReadOnlyList<WorkPair>? pairs, List<InputFault> faults)
+    {
+        if (pairs is null)
+        {
+            if (blockId is { } b && !shop.Blocks.ContainsKey(b))
+                faults.Add(new("/blockId", $"The library has no block \"{b}\"."));
+            return;
+        }
+        if (pairs.Count > WorkOrder.MostPairs)
+            faults.Add(new("/pairs", $"Expected at most {WorkOrder.MostPairs} blocks, found {pairs.Count}."));
+        for (var i = 0; i < pairs.Count; i++)
+        {
+            Key(pairs[i]?.Key, $"/pairs/{i}/key", faults);
+            if (!shop.Blocks.ContainsKey(pairs[i]?.BlockId ?? ""))
+                faults.Add(new($"/pairs/{i}/blockId", $"The library has no block \"{pairs[i]?.BlockId}\"."));
+        }
+        if (pairs.Select(p => p?.Key).Distinct().Count() != pairs.Count)
+            faults.Add(new("/pairs", "Every key once."));
+    }
+
+    private static void Key(string? key, string pointer, List<InputFault> faults)
+    {
+        if (key is not { Length: >= 1 and <= 12 } || !key.All(char.IsAsciiLetterOrDigit))
+            faults.Add(new(pointer, "Expected 1 to 12 letters and digits."));
+    }
+
+    /// <summary>Every plate has its board in the order.</summary>
+    private static void Plates(WorkOrder order, List<InputFault> faults)
+    {
+        for (var i = 0; i < order.Pairs.Count; i++)
+        {
+            var pair = order.Pairs[i];
+            if (pair.On is { } on && order.Find(on) is null)
+                faults.Add(new($"/pairs/{i}/on", $"The order has no board \"{on}\"."));
+        }
+    }
+}

@@ -1,0 +1,86 @@
+using System.Text.Json;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Core.Teardown;
+using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Store;
+
+namespace FaithfulBracket.Server.Shop;
+
+/// <summary>A board of a job, by id.</summary>
+internal sealed record WorkPiece(string Key, string BoardId);
+
+/// <summary>A block of a job, by id.</summary>
+/// <param name="On">Key of its board, where its plates name none.</param>
+internal sealed record WorkPair(string Key, string BlockId, string? On = null);
+
+/// <summary>A job's order as it is kept, where it is more than one board and one block.</summary>
+internal sealed record WorkText(IReadOnlyList<WorkPiece>? Pieces = null, IReadOnlyList<WorkPair>? Pairs = null);
+
+/// <summary>Puts a job's work order together from its row and the library.</summary>
+internal sealed class JobOrders(ShopMemory shop, JobStamps stamps)
+{
+    public static WorkText? Work(JobRow row) =>
+        row.Work is null ? null : JsonSerializer.Deserialize<WorkText>(row.Work, DocumentJson.Options);
+
+    /// <param name="recorded">What was recorded while stripping; it stands in for what the document does not say.</param>
+    /// <exception cref="NotHereException">A document of the job is not in the library.</exception>
+    public WorkOrder Of(JobRow row, Assembly? recorded = null)
+    {
+        var work = Work(row);
+        List<Pair> pairs =
+        [
+            .. (work?.Pairs ?? (row.BlockId is { } only ? [new(Pair.FirstKey, only)] : [])).Select(p => new Pair(
+                p.Key,
+                shop.Blocks.GetValueOrDefault(p.BlockId)
+                    ?? throw new NotHereException($"The library has no block \"{p.BlockId}\"."),
+                p.On
+            )),
+        ];
+        var order = row.CardId is { } cardId
+            ? WorkOrder.Of(
+                shop.Cards.GetValueOrDefault(cardId)
+                    ?? throw new NotHereException($"The library has no card \"{cardId}\"."),
+                pairs
+            )
+            : new()
+            {
+                Pieces =
+                [
+                    .. (work?.Pieces ?? [new("A", row.BoardId!)]).Select(p => new Workpiece(p.Key, BoardOf(p.BoardId))),
+                ],
+                Pairs = pairs,
+            };
+        return recorded is null ? order : StripRecord.With(order, recorded);
+    }
+
+    private Board BoardOf(string id) =>
+        shop.Boards.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no board \"{id}\".");
+
+    /// <summary>Every document of the job as it stands in the library.</summary>
+    public IReadOnlyList<DocumentStand> Documents(JobRow row, WorkOrder order)
+    {
+        var named = order
+            .Pieces.Select(p =>
+                (
+                    Role: SignedBasis.BoardRole,
+                    p.Key,
+                    Table: row.CardId is null ? "board" : "card",
+                    Id: row.CardId ?? p.Board.Id
+                )
+            )
+            .Concat(order.Pairs.Select(p => (Role: SignedBasis.BlockRole, p.Key, Table: "block", p.Block.Id)))
+            .ToList();
+        var rows = stamps.Documents(named.Select(n => (n.Table, n.Id)));
+        return
+        [
+            .. named.Select(n => new DocumentStand(
+                n.Role,
+                n.Key,
+                n.Id,
+                rows.FirstOrDefault(r => r.Role == n.Table && r.Id == n.Id)?.Digest ?? ""
+            )),
+        ];
+    }
+}

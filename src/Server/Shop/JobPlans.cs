@@ -1,0 +1,108 @@
+using System.Collections.Concurrent;
+using System.Text.Json;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Pads.Seating;
+using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Core.Prove;
+using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Store;
+
+namespace FaithfulBracket.Server.Shop;
+
+/// <summary>A job's plan with the state it was reckoned from.</summary>
+/// <param name="Stamp">See <see cref="JobStamps"/>; equal stamps, equal plans.</param>
+/// <param name="Documents">The documents as they stood.</param>
+internal sealed record PlannedJob(
+    JobRow Row,
+    string Stamp,
+    WorkOrder Order,
+    JobPlan Plan,
+    IReadOnlyList<DocumentStand> Documents,
+    JobSheetSet Sheets,
+    bool Finished
+);
+
+/// <summary>A finished job as it was signed.</summary>
+internal sealed record JobRecord(WorkOrder Order, JobPlan Plan, IReadOnlyList<DocumentStand> Documents);
+
+/// <summary>Plans of jobs, kept until something they rest on changes. A finished job's plan is the one it was signed with.</summary>
+internal sealed class JobPlans(
+    Store.Jobs jobs,
+    JobPapers papers,
+    JobSheets sheets,
+    SignOffs signOffs,
+    JobStamps stamps,
+    JobOrders orders,
+    ShopMemory shop
+)
+{
+    private const int MostKept = 500;
+
+    private readonly ConcurrentDictionary<long, PlannedJob> _kept = new();
+
+    /// <exception cref="NotHereException">No such job, or a document of it is gone.</exception>
+    public PlannedJob Of(long id, CancellationToken cancel = default)
+    {
+        var stamp = stamps.Of(id);
+        if (_kept.TryGetValue(id, out var kept) && kept.Stamp == stamp)
+            return kept;
+        var record = signOffs.RecordOf(id);
+        var row = jobs.Get(id);
+        var set = JobSheetSet.Of(sheets.All(id));
+        var planned = record is null ? Reckon(row, stamp, set, cancel) : Signed(row, stamp, set, record);
+        if (_kept.Count > MostKept)
+            _kept.Clear();
+        _kept[id] = planned;
+        return planned;
+    }
+
+    /// <summary>The plan as it comes out today, also of a finished job: for questions that change nothing.</summary>
+    public PlannedJob Today(long id, CancellationToken cancel = default)
+    {
+        var planned = Of(id, cancel);
+        return planned.Finished ? Reckon(planned.Row, planned.Stamp, planned.Sheets, cancel) : planned;
+    }
+
+    private static PlannedJob Signed(JobRow row, string stamp, JobSheetSet set, string record)
+    {
+        var signed = JsonSerializer.Deserialize<JobRecord>(record, DocumentJson.Options)!;
+        return new(row, stamp, signed.Order, signed.Plan, signed.Documents, set, true);
+    }
+
+    private PlannedJob Reckon(JobRow row, string stamp, JobSheetSet set, CancellationToken cancel)
+    {
+        var order = orders.Of(row, set.Assembly);
+        var plan = JobPlanner.Plan(
+            new()
+            {
+                Order = order,
+                Drawer = shop.Drawer,
+                PadChoices = JsonSerializer.Deserialize<List<LaidPad>>(row.PadChoices, DocumentJson.Options)!,
+                PasteId = row.PasteId,
+                Ways = set.Ways,
+                Begun = set.Cutting,
+                AsFound = set.AsFound,
+                TeardownOrder = set.Order,
+                Readings = [.. papers.Readings(row.Id).Select(Reading)],
+            },
+            cancel
+        );
+        return new(row, stamp, order, plan, orders.Documents(row, order), set, false);
+    }
+
+    private static Reading Reading(ReadingRow r) =>
+        new(
+            Enum.Parse<Phase>(r.Phase, ignoreCase: true),
+            r.RoomC,
+            r.CoolantC,
+            r.DieC,
+            r.HotspotC,
+            r.MemoryC,
+            r.PowerW,
+            r.FlowLMin,
+            r.Note
+        )
+        {
+            Board = r.Board,
+        };
+}

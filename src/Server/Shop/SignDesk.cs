@@ -1,0 +1,302 @@
+using System.Text.Json;
+using FaithfulBracket.Core;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Pads.Cutting;
+using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Core.Teardown;
+using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Store;
+
+namespace FaithfulBracket.Server.Shop;
+
+/// <summary>A step may not be signed, or not taken back, as things stand.</summary>
+internal sealed class LockedException(string message, IReadOnlyList<StepId> waitsFor, IReadOnlyList<StepId> restsOn)
+    : Exception(message)
+{
+    public IReadOnlyList<StepId> WaitsFor { get; } = waitsFor;
+    public IReadOnlyList<StepId> RestsOn { get; } = restsOn;
+}
+
+/// <summary>
+/// Signs steps and takes them back. The plan is reckoned outside, its rules are judged inside the writing transaction on what stands
+/// there; when anything the plan rests on changed meanwhile, it is reckoned again.
+/// </summary>
+internal sealed class SignDesk(JobPlans plans, SignOffs signOffs)
+{
+    private const int MostTries = 6;
+
+    /// <summary>Sign-offs as the core reads them; an id that nobody can read is left out.</summary>
+    public static IReadOnlyList<SignEvent> Read(IReadOnlyList<StepEvent> events) =>
+        [
+            .. events
+                .Select(e =>
+                    StepId.TryParse(e.StepId, out var id)
+                        ? new SignEvent(
+                            id,
+                            e.Kind == StepEvent.Done,
+                            e.ByInitials,
+                            e.At,
+                            (int?)e.Count,
+                            Basis(e.Signed)
+                        )
+                        : null
+                )
+                .OfType<SignEvent>(),
+        ];
+
+    public static SignedBasis? Basis(string? signed) =>
+        signed is null ? null : JsonSerializer.Deserialize<SignedBasis>(signed, DocumentJson.Options);
+
+    /// <param name="seen">Events of the step that the caller has seen.</param>
+    /// <exception cref="LockedException">A lock is closed or the count is off, and no reason is given.</exception>
+    /// <exception cref="LostRaceException">Somebody else signed or took back the step meanwhile.</exception>
+    public StepEvent Sign(
+        long jobId,
+        StepId id,
+        string by,
+        int? count,
+        string? overrideReason,
+        long seen,
+        Sending? sending,
+        CancellationToken cancel
+    )
+    {
+        var asked = new NewStepEvent(id.ToString(), StepEvent.Done, by, count, Reason(overrideReason), null);
+        return Write(
+            jobId,
+            asked,
+            sending,
+            (planned, stand) =>
+            {
+                var events = Read(stand.Events);
+                RefuseLostRace(stand.Events, id, seen);
+                RefuseStanding(planned, events, id);
+                switch (SignOff.Sign(planned.Plan, StepStands.Signed(events), id, count, overrideReason))
+                {
+                    case SignOutcome.NotInPlan gone:
+                        throw new InputException("/stepId", gone.Why);
+                    case SignOutcome.Locked locked:
+                        throw new LockedException(locked.Why, locked.WaitsFor, []);
+                    case SignOutcome.Granted granted:
+                        return Signed(planned, stand, asked, granted.Step, events);
+                    default:
+                        throw new InvalidOperationException("Signing has no other outcome.");
+                }
+            },
+            cancel
+        );
+    }
+
+    /// <param name="with">Steps that rest on it and are taken back with it.</param>
+    /// <exception cref="LockedException">It is not signed, or signed steps rest on it that were not named.</exception>
+    public StepEvent TakeBack(
+        long jobId,
+        StepId id,
+        string by,
+        string? reason,
+        IReadOnlyCollection<StepId> with,
+        long seen,
+        Sending? sending,
+        CancellationToken cancel
+    )
+    {
+        var asked = new NewStepEvent(id.ToString(), StepEvent.Undone, by, null, Reason(reason), null);
+        return Write(
+            jobId,
+            asked,
+            sending,
+            (planned, stand) =>
+            {
+                var signed = StepStands.Signed(Read(stand.Events));
+                RefuseLostRace(stand.Events, id, seen);
+                if (!signed.Contains(id))
+                    throw new LockedException("This step is not signed: nothing to take back.", [], []);
+                if (SignOff.TakeBack(planned.Plan, signed, id, with) is SignOutcome.RestsOn resting)
+                    throw new LockedException(resting.Why, [], resting.Steps);
+                List<NewStepEvent> events =
+                [
+                    asked,
+                    .. with.Where(s => s != id && signed.Contains(s))
+                        .Distinct()
+                        .Select(s => asked with { StepId = s.ToString() }),
+                ];
+                var gone = events.Select(e => e.StepId).ToHashSet();
+                return new(events, Uncut(planned, stand, gone), Reopens: planned.Finished);
+            },
+            cancel
+        );
+    }
+
+    /// <summary>
+    /// Notes one thing that came off and that nobody had described: it joins the assembly, and is signed if it is out, together.
+    /// </summary>
+    /// <param name="version">Of the assembly sheet, as the caller saw it.</param>
+    /// <returns>What was noted.</returns>
+    public string Strip(long jobId, StripNote note, bool done, string by, long version, CancellationToken cancel)
+    {
+        for (var attempt = 0; attempt < MostTries; attempt++)
+        {
+            var planned = plans.Of(jobId, cancel);
+            var target = "";
+            var asked = new NewStepEvent("", StepEvent.Done, by, null, null, null);
+            var written = signOffs.Write(
+                jobId,
+                asked,
+                null,
+                stand =>
+                {
+                    if (stand.Stamp != planned.Stamp)
+                        return null;
+                    (target, var write) = Noted(planned, stand, note, done, asked, version);
+                    return write;
+                }
+            );
+            if (written is not null)
+                return target;
+        }
+        throw new LostRaceException("This job keeps changing while you note. Look at it again, then go on.");
+    }
+
+    private static (string Target, SignWrite Write) Noted(
+        PlannedJob planned,
+        JobStandRow stand,
+        StripNote note,
+        bool done,
+        NewStepEvent asked,
+        long version
+    )
+    {
+        var order = planned.Order;
+        var signed = StepStands.Signed(Read(stand.Events));
+        var (noted, target) = StripRecord.Note(order, signed, note);
+        var after = StripRecord.With(order, noted);
+        var teardown = TeardownStation.Of(after);
+        var id = TeardownStation.StepOf(null, target);
+        var step = teardown.Sheet.Steps.FirstOrDefault(s => s.Id == id);
+        if (teardown.Troubles.Count > 0 || step is null)
+            throw new InputException(
+                "",
+                teardown.Troubles.Select(t => t.Text).FirstOrDefault("It can not be taken apart so.")
+            );
+        var open = step.Locks.Where(l => !signed.Contains(l)).ToList();
+        if (done && open.Count > 0)
+            throw new LockedException(
+                $"Locked: {string.Join(", ", open.Select(o => o.Target))} still {(open.Count == 1 ? "holds" : "hold")} it.",
+                open,
+                []
+            );
+        var basis = SignedBasis.Of(step, planned.Documents);
+        List<NewStepEvent> events = done
+            ?
+            [
+                asked with
+                {
+                    StepId = id.ToString(),
+                    Count = step.Count,
+                    Signed = JsonSerializer.Serialize(basis, DocumentJson.Options),
+                },
+            ]
+            : [];
+        return (
+            target,
+            new(events, (JobSheetSet.AssemblyKind, JsonSerializer.Serialize(noted, DocumentJson.Options), version))
+        );
+    }
+
+    private StepEvent Write(
+        long jobId,
+        NewStepEvent asked,
+        Sending? sending,
+        Func<PlannedJob, JobStandRow, SignWrite> judge,
+        CancellationToken cancel
+    )
+    {
+        for (var attempt = 0; attempt < MostTries; attempt++)
+        {
+            var planned = plans.Of(jobId, cancel);
+            var written = signOffs.Write(
+                jobId,
+                asked,
+                sending,
+                stand => stand.Stamp == planned.Stamp || planned.Finished ? judge(planned, stand) : null
+            );
+            if (written is not null)
+                return written.Event!;
+        }
+        throw new LostRaceException("This job keeps changing while you sign. Look at it again, then sign.");
+    }
+
+    private static SignWrite Signed(
+        PlannedJob planned,
+        JobStandRow stand,
+        NewStepEvent asked,
+        WorkStep step,
+        IReadOnlyList<SignEvent> events
+    )
+    {
+        var basis = SignedBasis.Of(step, planned.Documents);
+        var write = new SignWrite([asked with { Signed = JsonSerializer.Serialize(basis, DocumentJson.Options) }]);
+        if (
+            step.Kind == StepKind.Cut
+            && planned.Plan.Pads.Cutting is { } cutting
+            && BegunCutting.Begin(cutting, planned.Sheets.Cutting) is { } begun
+        )
+            write = write with
+            {
+                Sheet = (
+                    JobSheetSet.CuttingKind,
+                    JsonSerializer.Serialize(begun, DocumentJson.Options),
+                    JobSheetSet.Of(stand.Sheets).VersionOf(JobSheetSet.CuttingKind)
+                ),
+            };
+        var signed = StepStands.Signed(events).Append(step.Id).ToHashSet();
+        return planned.Plan.Steps.All(s => signed.Contains(s.Id))
+            ? write with
+            {
+                Record = JsonSerializer.Serialize(
+                    new JobRecord(planned.Order, planned.Plan, planned.Documents),
+                    DocumentJson.Options
+                ),
+            }
+            : write;
+    }
+
+    /// <summary>The begun cut plan goes with the last of its cuts.</summary>
+    private static (string, string, long)? Uncut(PlannedJob planned, JobStandRow stand, HashSet<string> gone)
+    {
+        if (planned.Sheets.Cutting is null)
+            return null;
+        var signed = StepStands.Signed(Read(stand.Events));
+        var cuts = planned.Plan.Steps.Where(s => s.Kind == StepKind.Cut).Select(s => s.Id).ToList();
+        return
+            cuts.Exists(c => gone.Contains(c.ToString()))
+            && !cuts.Exists(c => signed.Contains(c) && !gone.Contains(c.ToString()))
+            ? (JobSheetSet.CuttingKind, "null", JobSheetSet.Of(stand.Sheets).VersionOf(JobSheetSet.CuttingKind))
+            : null;
+    }
+
+    private static void RefuseLostRace(IReadOnlyList<StepEvent> events, StepId id, long seen)
+    {
+        var own = events.Where(e => e.StepId == id.ToString()).ToList();
+        if (own.Count == seen)
+            return;
+        var last = own.Count > 0 ? own[^1] : null;
+        throw new LostRaceException(
+            last is null
+                ? "This step changed meanwhile."
+                : $"{last.ByInitials} {(last.Kind == StepEvent.Done ? "signed" : "took back")} this step at {last.At[11..16]} while you were at it. Theirs stands; look, then go on."
+        );
+    }
+
+    /// <summary>A step that stands signed is not signed twice; one to look at again may be.</summary>
+    private static void RefuseStanding(PlannedJob planned, IReadOnlyList<SignEvent> events, StepId id)
+    {
+        if (
+            planned.Plan.Find(id) is { } step
+            && StepStands.Of([step], events, planned.Documents)[0] is { Signed: true, LookAgain: false } stand
+        )
+            throw new LockedException($"{stand.By} signed this already at {stand.At![11..16]}.", [], []);
+    }
+
+    private static string? Reason(string? text) => string.IsNullOrWhiteSpace(text) ? null : text;
+}

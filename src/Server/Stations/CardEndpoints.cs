@@ -1,0 +1,81 @@
+using System.Text.Json;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Store;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.Extensions.DependencyInjection;
+
+namespace FaithfulBracket.Server.Stations;
+
+internal sealed record CardEntry(
+    string Id,
+    string Maker,
+    string Model,
+    string BoardCode,
+    string Revision,
+    BoardKind Kind,
+    IReadOnlyList<string> Boards
+);
+
+/// <summary>One block judged against a card.</summary>
+internal sealed record CardMatch(string BlockId, string BlockName, Verdict Verdict, string Summary, string TopReason);
+
+/// <summary>Cards of several boards: list, show, keep, and which blocks go on them.</summary>
+internal static class CardEndpoints
+{
+    public static void Map(IEndpointRouteBuilder app)
+    {
+        var api = app.MapGroup("/api/cards").WithTags("library");
+        api.MapGet("/", (ShopMemory shop) => TypedResults.Ok(shop.Cards.Values.Select(Entry)));
+        api.MapGet(
+                "/{id}",
+                (string id, [FromKeyedServices("card")] Library cards) =>
+                    Results.Bytes(
+                        cards.Find(id) ?? throw new NotHereException($"The library has no card \"{id}\"."),
+                        "application/json"
+                    )
+            )
+            .Produces<Card>();
+        api.MapGet("/{id}/blocks", BlocksFor);
+        api.MapPost("/", KeepAsync).Accepts<JsonElement>("application/json");
+    }
+
+    private static CardEntry Entry(Card c) =>
+        new(c.Id, c.Maker, c.Model, c.BoardCode, c.Revision, c.Kind, [.. c.Boards.Select(b => b.Key)]);
+
+    private static async Task<IResult> KeepAsync(HttpRequest request, [FromKeyedServices("card")] Library cards)
+    {
+        var document = LibraryDocuments.Card(await Bodies.BytesAsync(request, JsonInput.MostBytes));
+        var address = $"/api/cards/{Uri.EscapeDataString(document.Id)}";
+        return cards.Keep(document)
+            ? Results.Created(address, new { document.Id, address })
+            : Results.Ok(new { document.Id, address });
+    }
+
+    /// <summary>Blocks whose plates name boards of this card.</summary>
+    private static Ok<List<CardMatch>> BlocksFor(string id, ShopMemory shop, CancellationToken cancel)
+    {
+        var card = shop.Cards.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no card \"{id}\".");
+        var keys = card.Boards.SelectMany(b => new[] { b.Key, b.Board.Id }).ToHashSet();
+        return TypedResults.Ok(
+            shop.Blocks.Values.Where(b => b.Plates.Any(p => p.Board is { } named && keys.Contains(named)))
+                .Select(b =>
+                {
+                    var fit = OrderFits.Judge(WorkOrder.Of(card, [new(Pair.FirstKey, b)]), cancel: cancel);
+                    return new CardMatch(
+                        b.Id,
+                        $"{b.Maker} {b.Model}",
+                        fit.Verdict,
+                        fit.Between.Count > 0 ? fit.Between[0].Text : fit.Pairs[0].Summary,
+                        fit.Reasons.Count > 0 ? fit.Reasons[0].Text : ""
+                    );
+                })
+                .OrderBy(m => m.Verdict)
+                .ToList()
+        );
+    }
+}

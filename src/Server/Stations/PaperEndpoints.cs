@@ -1,0 +1,138 @@
+using FaithfulBracket.Core;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Prove;
+using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Store;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace FaithfulBracket.Server.Stations;
+
+internal sealed record NewTimer(string StepId, string? Label, int? Seconds);
+
+internal sealed record NewNote(string By, string Text, string? StepId);
+
+/// <param name="Board">Key of the board it was taken on; absent for the first.</param>
+internal sealed record NewReading(
+    string By,
+    Phase Phase,
+    double RoomC,
+    double? CoolantC,
+    double DieC,
+    double? HotspotC,
+    double? MemoryC,
+    double PowerW,
+    double? FlowLMin,
+    string? Note,
+    string? Board = null
+)
+{
+    public Reading ToReading() =>
+        new(Phase, RoomC, CoolantC, DieC, HotspotC, MemoryC, PowerW, FlowLMin, Note) { Board = Board };
+}
+
+/// <summary>What is clipped to a job: readings, notes, timers.</summary>
+internal static class PaperEndpoints
+{
+    private const int MostNote = 4000,
+        MostLabel = 200,
+        LongestTimerS = 86400 * 7;
+
+    public static void Map(IEndpointRouteBuilder app)
+    {
+        var jobs = app.MapGroup("/api/jobs/{id:long}").WithTags("jobs").AddEndpointFilter(Summaries.RenewAsync);
+        jobs.MapPost("/readings", AddReading);
+        jobs.MapDelete(
+            "/readings/{readingId:long}",
+            (long id, long readingId, JobPapers papers) =>
+            {
+                papers.StrikeReading(id, readingId);
+                return TypedResults.NoContent();
+            }
+        );
+        jobs.MapPost("/notes", AddNote);
+        jobs.MapPost("/timers", StartTimer);
+        jobs.MapDelete(
+            "/timers/{timerId:long}",
+            (long id, long timerId, JobPapers papers) =>
+            {
+                papers.StopTimer(id, timerId);
+                return TypedResults.NoContent();
+            }
+        );
+    }
+
+    private static Created<Opened> AddReading(
+        long id,
+        NewReading body,
+        Store.Jobs jobs,
+        JobOrders orders,
+        JobPapers papers
+    )
+    {
+        var order = orders.Of(jobs.Get(id));
+        var faults = ReadingRules.Check(body.ToReading()).ToList();
+        if (!Signer.IsGood(body.By))
+            faults.Add(new("/by", Signer.Expected));
+        if (body.Board is { } board && order.Find(board) is null)
+            faults.Add(new("/board", $"The order has no board \"{board}\"."));
+        if (faults.Count > 0)
+            throw new InputException(faults);
+        var reading = papers.AddReading(id, Row(body));
+        return TypedResults.Created(
+            $"/api/jobs/{id}/readings/{reading}",
+            new Opened(reading, $"/api/jobs/{id}/readings/{reading}")
+        );
+    }
+
+    internal static NewReadingRow Row(NewReading r) =>
+        new(
+            r.Phase.ToString().ToLowerInvariant(),
+            r.RoomC,
+            r.CoolantC,
+            r.DieC,
+            r.HotspotC,
+            r.MemoryC,
+            r.PowerW,
+            r.FlowLMin,
+            r.Note,
+            r.By,
+            r.Board
+        );
+
+    private static Created<Opened> AddNote(long id, NewNote body, Store.Jobs jobs, JobPapers papers)
+    {
+        jobs.Get(id);
+        var faults = new List<InputFault>();
+        if (!Signer.IsGood(body.By))
+            faults.Add(new("/by", Signer.Expected));
+        if (body.Text is null || body.Text.Trim().Length < 1 || body.Text.Length > MostNote)
+            faults.Add(new("/text", $"Expected 1 to {MostNote} characters, found {body.Text?.Length ?? 0}."));
+        if (body.StepId is { } step && !StepId.TryParse(step, out _))
+            faults.Add(new("/stepId", $"\"{step}\" names no step."));
+        if (faults.Count > 0)
+            throw new InputException(faults);
+        var note = papers.AddNote(id, body.StepId, body.Text!, body.By);
+        return TypedResults.Created($"/api/jobs/{id}/notes/{note}", new Opened(note, $"/api/jobs/{id}/notes/{note}"));
+    }
+
+    private static Created<Opened> StartTimer(long id, NewTimer body, JobPapers papers, JobPlans plans)
+    {
+        var step =
+            plans.Of(id).Plan.Find(JobEndpoints.IdOf(body.StepId, "/stepId"))
+            ?? throw new InputException("/stepId", $"The plan has no step \"{body.StepId}\".");
+        var seconds =
+            body.Seconds
+            ?? step.TimerS
+            ?? throw new InputException("/seconds", "This step has no wait: say how many seconds.");
+        if (seconds is < 1 or > LongestTimerS)
+            throw new InputException("/seconds", $"Expected 1 s to 7 days, found {seconds}.");
+        if (body.Label is { Length: > MostLabel } label)
+            throw new InputException("/label", $"Expected at most {MostLabel} characters, found {label.Length}.");
+        var timer = papers.StartTimer(id, step.Id.ToString(), body.Label ?? step.Title, seconds);
+        return TypedResults.Created(
+            $"/api/jobs/{id}/timers/{timer}",
+            new Opened(timer, $"/api/jobs/{id}/timers/{timer}")
+        );
+    }
+}

@@ -1,0 +1,79 @@
+using System.Data.Common;
+using Dapper;
+using Microsoft.Data.Sqlite;
+
+namespace FaithfulBracket.Store;
+
+/// <summary>A document a job is reckoned from, as it stands in the library.</summary>
+/// <param name="Role">board, block or card.</param>
+public sealed record DocumentRow(string Role, string Id, string Digest);
+
+/// <summary>
+/// The state of everything a job is reckoned from, as text: its row, sheets and readings, the documents it names, the drawer. Two equal
+/// stamps mean the same plan; it is read in the same transaction that writes a sign-off.
+/// </summary>
+public sealed class JobStamps(ShopDatabase database)
+{
+    private const string StampSql = """
+        select j.version
+            || '|' || coalesce((select group_concat(kind || version) from (select kind, version from job_sheet where job_id = j.id order by kind)), '')
+            || '|' || coalesce((select group_concat(id) from (select id from reading where job_id = j.id and struck_at is null order by id)), '')
+            || '|' || coalesce((select digest from board where id = j.board_id), '')
+            || '|' || coalesce((select digest from card where id = j.card_id), '')
+            || '|' || coalesce((select digest from block where id = j.block_id), '')
+            || '|' || coalesce((select group_concat(d) from (
+                select (select digest from board where id = json_extract(e.value, '$.boardId')) as d from json_each(j.work, '$.pieces') e)), '')
+            || '|' || coalesce((select group_concat(d) from (
+                select (select digest from block where id = json_extract(e.value, '$.blockId')) as d from json_each(j.work, '$.pairs') e)), '')
+            || '|' || coalesce((select max(id) from drawer_event), 0)
+            || '|' || coalesce((select at from job_record where job_id = j.id), '')
+        """;
+
+    /// <exception cref="NotHereException">No such job.</exception>
+    public string Of(long jobId)
+    {
+        using var c = database.Open();
+        return Of(c, null, jobId);
+    }
+
+    internal static string Of(SqliteConnection c, DbTransaction? t, long jobId) =>
+        c.QuerySingleOrDefault<string>($"{StampSql} from job j where j.id = @jobId", new { jobId }, t)
+        ?? throw new NotHereException($"There is no job {jobId}.");
+
+    /// <summary>Jobs that are not finished and whose summary was made from another state, oldest work first.</summary>
+    public IReadOnlyList<long> Stale()
+    {
+        using var c = database.Open();
+        return
+        [
+            .. c.Query<long>(
+                $"""
+                select id from (
+                    {StampSql} as stamp, j.id as id, s.stamp as had
+                    from job j left join job_summary s on s.job_id = j.id
+                    where s.job_id is null or s.finished = 0)
+                where had is null or had <> stamp order by id
+                """
+            ),
+        ];
+    }
+
+    /// <summary>Digests of documents by role and id.</summary>
+    public IReadOnlyList<DocumentRow> Documents(IEnumerable<(string Role, string Id)> named)
+    {
+        using var c = database.Open();
+        var found = new List<DocumentRow>();
+        foreach (var (role, id) in named.Distinct())
+        {
+            var table = role switch
+            {
+                "board" => "board",
+                "block" => "block",
+                _ => "card",
+            };
+            if (c.QuerySingleOrDefault<string>($"select digest from {table} where id = @id", new { id }) is { } digest)
+                found.Add(new(role, id, digest));
+        }
+        return found;
+    }
+}

@@ -1,0 +1,41 @@
+using Dapper;
+
+namespace FaithfulBracket.Store;
+
+/// <summary>What the bench index shows of a job. Content is JSON.</summary>
+public sealed record JobSummaryRow(long JobId, string Content, bool Finished);
+
+/// <summary>Summaries of the jobs, renewed when what they were made from changes; finished jobs never.</summary>
+public sealed class JobSummaries(ShopDatabase database)
+{
+    public IReadOnlyList<JobSummaryRow> All()
+    {
+        using var c = database.Open();
+        return
+        [
+            .. c.Query<(long JobId, string Content, long Finished)>(
+                    "select job_id, content, finished from job_summary order by job_id"
+                )
+                .Select(r => new JobSummaryRow(r.JobId, r.Content, r.Finished != 0)),
+        ];
+    }
+
+    public void Put(long jobId, string stamp, string content, bool finished) =>
+        database.Change(
+            (c, t) =>
+                c.Execute(
+                    """
+                    insert into job_summary (job_id, stamp, content, finished) values (@jobId, @stamp, @content, @finished)
+                    on conflict (job_id) do update set stamp = excluded.stamp, content = excluded.content, finished = excluded.finished
+                    """,
+                    new
+                    {
+                        jobId,
+                        stamp,
+                        content,
+                        finished = finished ? 1 : 0,
+                    },
+                    t
+                )
+        );
+}

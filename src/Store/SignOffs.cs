@@ -1,0 +1,186 @@
+using System.Data.Common;
+using Dapper;
+using Microsoft.Data.Sqlite;
+
+namespace FaithfulBracket.Store;
+
+/// <summary>A sign-off or its undo.</summary>
+/// <param name="DoneAt">When it was done at the bench, if that was before it reached the shop.</param>
+/// <param name="Signed">What it was signed on, as JSON; null for an undo.</param>
+public sealed record StepEvent(
+    long Id,
+    string StepId,
+    string Kind,
+    string ByInitials,
+    string At,
+    long? Count,
+    string? OverrideReason,
+    string? DoneAt,
+    string? Signed
+)
+{
+    public const string Done = "done",
+        Undone = "undone";
+}
+
+/// <summary>How a sign-off was sent: its key, so that it counts once, and when it was done.</summary>
+public sealed record Sending(string? Key, string? DoneAt);
+
+/// <summary>A sign-off or undo to write.</summary>
+public sealed record NewStepEvent(
+    string StepId,
+    string Kind,
+    string By,
+    long? Count,
+    string? OverrideReason,
+    string? Signed
+);
+
+/// <summary>A job as it stands inside the writing transaction.</summary>
+public sealed record JobStandRow(
+    JobRow Job,
+    string Stamp,
+    IReadOnlyList<StepEvent> Events,
+    IReadOnlyList<JobSheetRow> Sheets
+);
+
+/// <summary>What is written together, all or nothing.</summary>
+/// <param name="Events">The first is the one asked for.</param>
+/// <param name="Sheet">A sheet that is kept with it; null for none.</param>
+/// <param name="Record">The finished job as it was signed, JSON; null unless this finishes it.</param>
+/// <param name="Reopens">Whether a finished job is open again.</param>
+public sealed record SignWrite(
+    IReadOnlyList<NewStepEvent> Events,
+    (string Kind, string Content, long Version)? Sheet = null,
+    string? Record = null,
+    bool Reopens = false
+);
+
+/// <param name="Event">The event asked for; null where only a sheet was written.</param>
+public sealed record SignAnswer(StepEvent? Event);
+
+/// <summary>Sign-offs: judged and written in one transaction that holds the write lock; on disk when the call returns.</summary>
+public sealed class SignOffs(ShopDatabase database, JobSheets sheets, TimeProvider time)
+{
+    private const string Columns = "id, step_id, kind, by_initials, at, count, override_reason, done_at, signed";
+
+    public IReadOnlyList<StepEvent> Events(long jobId)
+    {
+        using var c = database.Open();
+        return Events(c, null, jobId);
+    }
+
+    internal static IReadOnlyList<StepEvent> Events(SqliteConnection c, DbTransaction? t, long jobId) =>
+        [
+            .. c.Query<StepEvent>(
+                $"select {Columns} from step_event where job_id = @jobId order by id",
+                new { jobId },
+                t
+            ),
+        ];
+
+    /// <summary>Judges on what stands and writes what the judgement says.</summary>
+    /// <param name="judge">
+    /// Called inside the transaction; returns null to write nothing and end (the caller planned on another state), or throws to refuse.
+    /// </param>
+    /// <returns>The event asked for, or one sent before with the same key; null when the judge wrote nothing.</returns>
+    /// <exception cref="KeyTakenException">The key was sent before for something else.</exception>
+    public SignAnswer? Write(long jobId, NewStepEvent asked, Sending? sending, Func<JobStandRow, SignWrite?> judge) =>
+        database.Change<SignAnswer?>(
+            (c, t) =>
+            {
+                if (sending?.Key is { } key && Sent(c, t, jobId, asked, key) is { } sent)
+                    return new(sent);
+                var stand = new JobStandRow(
+                    Jobs.Get(c, t, jobId),
+                    JobStamps.Of(c, t, jobId),
+                    Events(c, t, jobId),
+                    JobSheets.All(c, t, jobId)
+                );
+                if (judge(stand) is not { } write)
+                    return null;
+                StepEvent? first = null;
+                foreach (var e in write.Events)
+                    first ??= Insert(c, t, jobId, e, sending);
+                foreach (var e in write.Events.Skip(1))
+                    Insert(c, t, jobId, e, null);
+                if (write.Sheet is { } s)
+                    sheets.Put(c, t, jobId, s.Kind, s.Content, s.Version, asked.By);
+                if (write.Record is { } record)
+                    c.Execute(
+                        "insert into job_record (job_id, content, at) values (@jobId, @record, @at) on conflict (job_id) do update set content = excluded.content, at = excluded.at",
+                        new
+                        {
+                            jobId,
+                            record,
+                            at = Stamp.Of(time),
+                        },
+                        t
+                    );
+                if (write.Reopens)
+                {
+                    c.Execute("delete from job_record where job_id = @jobId", new { jobId }, t);
+                    c.Execute(
+                        "update job_summary set finished = 0, stamp = '' where job_id = @jobId",
+                        new { jobId },
+                        t
+                    );
+                }
+                return new(first);
+            }
+        );
+
+    /// <summary>Sent before and the answer lost: it stands, once.</summary>
+    private static StepEvent? Sent(SqliteConnection c, DbTransaction t, long jobId, NewStepEvent asked, string key)
+    {
+        var row = c.QuerySingleOrDefault<(long Id, long JobId)?>(
+            "select id, job_id from step_event where client_key = @key",
+            new { key },
+            t
+        );
+        if (row is not { } found)
+            return null;
+        var sent = c.QuerySingle<StepEvent>($"select {Columns} from step_event where id = @Id", new { found.Id }, t);
+        var same =
+            found.JobId == jobId
+            && sent.StepId == asked.StepId
+            && sent.Kind == asked.Kind
+            && sent.ByInitials == asked.By
+            && sent.Count == asked.Count
+            && sent.OverrideReason == asked.OverrideReason;
+        return same
+            ? sent
+            : throw new KeyTakenException(
+                "This key was sent before with other content. A new press needs a new key; the first one stands."
+            );
+    }
+
+    private StepEvent Insert(SqliteConnection c, DbTransaction t, long jobId, NewStepEvent e, Sending? sending) =>
+        c.QuerySingle<StepEvent>(
+            $"""
+            insert into step_event (job_id, step_id, kind, by_initials, at, count, override_reason, client_key, done_at, signed)
+            values (@jobId, @StepId, @Kind, @By, @at, @Count, @OverrideReason, @key, @doneAt, @Signed) returning {Columns}
+            """,
+            new
+            {
+                jobId,
+                e.StepId,
+                e.Kind,
+                e.By,
+                at = Stamp.Of(time),
+                e.Count,
+                e.OverrideReason,
+                key = sending?.Key,
+                doneAt = sending?.DoneAt,
+                e.Signed,
+            },
+            t
+        );
+
+    /// <summary>The finished job as it was signed; null while it is open.</summary>
+    public string? RecordOf(long jobId)
+    {
+        using var c = database.Open();
+        return c.QuerySingleOrDefault<string>("select content from job_record where job_id = @jobId", new { jobId });
+    }
+}
