@@ -16,7 +16,7 @@ const round = (v) => Math.round(v * 1000) / 1000
 const save = (sub, name, doc) =>
   writeFileSync(
     join(here, sub, name),
-    JSON.stringify(doc, null, 1).replace(/\[\s+(-?[\d.]+),\s+(-?[\d.]+)\s+\]/g, '[$1,$2]') + '\n',
+    `${JSON.stringify(doc, null, 1).replace(/\[\s+(-?[\d.]+),\s+(-?[\d.]+)\s+\]/g, '[$1,$2]')}\n`,
   )
 const part = (id, kind, x, y, w, d, h, more = {}) => ({
   id,
@@ -242,7 +242,7 @@ save('boards', 'tern-460-r3.board.json', tern('R3', 3.4, { notes: 'R3 carries a 
 
 const spring = { rateNPerMm: 75, travelMm: 1.2 }
 const ring = (list) =>
-  list.map(([id, x, y], i) => ({
+  list.map(([id, x, y]) => ({
     id,
     x,
     y,
@@ -259,7 +259,7 @@ const ring = (list) =>
     finish: 'stop',
   }))
 const rim = (list, stopMm, thread = 'M2.5', more = {}) =>
-  list.map(([id, x, y], i) => ({
+  list.map(([id, x, y]) => ({
     id,
     x,
     y,

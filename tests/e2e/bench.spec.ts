@@ -125,7 +125,7 @@ test('a lift stays locked for one screw, and an order of ones own is refused onl
   await page.keyboard.press('Space')
   const counter = page.getByRole('group', { name: 'Count' })
   await expect(counter).toBeVisible()
-  const of = Number((await counter.innerText()).match(/of (\d+)/)![1])
+  const of = Number((await counter.textContent())!.match(/of (\d+)/)![1])
   await countAll(page, of - 1)
   await page.keyboard.press('Space')
   await expect(bench(page).getByRole('alert')).toContainText(`${of - 1} of ${of} counted`)

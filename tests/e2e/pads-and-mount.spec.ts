@@ -36,7 +36,7 @@ test('practising: corner first scores under the cross', async ({ page }) => {
     await expect(page.getByRole('button', { name: `Turn S${screw}, home` })).toBeVisible()
   }
   await expect(bar).toContainText(/Score \d+/)
-  expect(Number((await bar.innerText()).match(/Score (\d+)/)![1])).toBeLessThan(80)
+  expect(Number((await bar.textContent())!.match(/Score (\d+)/)![1])).toBeLessThan(80)
   await bar.getByRole('button', { name: 'Start again' }).click()
   await expect(bar).toContainText('To beat')
 })

@@ -18,13 +18,11 @@ async function stroke(page: Page, from: [number, number], to: [number, number]) 
 
 const covered = async (page: Page) =>
   Number(
-    (
-      await page
-        .getByRole('region', { name: 'Drawn by hand' })
-        .getByText(/^covered/)
-        .locator('..')
-        .innerText()
-    ).match(/([\d.]+) %/)![1],
+    (await page
+      .getByRole('region', { name: 'Drawn by hand' })
+      .getByText(/^covered/)
+      .locator('..')
+      .textContent())!.match(/([\d.]+) %/)![1],
   )
 
 test('patterns are pressed side by side, and a drawn one is mended until it covers', async ({ page }) => {

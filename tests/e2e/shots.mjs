@@ -8,7 +8,7 @@ import { join } from 'node:path'
 const [dll, house] = process.argv.slice(2)
 const out = join(house, 'docs/screenshots')
 const data = mkdtempSync(join(tmpdir(), 'fb-shots-'))
-const address = 'http://127.0.0.1:5187'
+let address = ''
 const truth = JSON.parse(readFileSync(join(house, 'demo/photos/dunlin-bench.truth.json'), 'utf8'))
 /** The demo photo with its holes clicked and its die drawn. */
 async function traced(page) {
@@ -50,7 +50,7 @@ async function twin(page) {
 }
 const views = [
   ['benches', '/'],
-  ['match', '/job/1/match'],
+  ['match', '/job/8/match'],
   ['match-clash', '/job/3/match'],
   ['kit', '/job/1/kit'],
   ['teardown', '/job/6/teardown'],
@@ -81,7 +81,7 @@ const views = [
       await page.waitForTimeout(2500)
     },
   ],
-  ['mount', '/job/1/mount'],
+  ['mount', '/job/7/mount'],
   ['prove', '/job/5/prove'],
   ['care', '/job/5/care'],
   ['bench-teardown', '/job/6/teardown/bench', 'night'],
@@ -105,10 +105,27 @@ const views = [
 mkdirSync(out, { recursive: true })
 const server = spawn(
   'dotnet',
-  [dll, '--urls', address, '--data', data, '--demo', join(house, 'demo'), '--client', join(house, 'client/dist')],
+  [
+    dll,
+    '--urls',
+    'http://127.0.0.1:0',
+    '--data',
+    data,
+    '--demo',
+    join(house, 'demo'),
+    '--client',
+    join(house, 'client/dist'),
+  ],
   { stdio: ['ignore', 'pipe', 'inherit'] },
 )
-await new Promise((ready) => server.stdout.on('data', (d) => String(d).includes('Application started') && ready()))
+address = await new Promise((ready) => {
+  let said = ''
+  server.stdout.on('data', (d) => {
+    said += String(d)
+    const at = /Now listening on: (http:\S+)/.exec(said)
+    if (at && said.includes('Application started')) ready(at[1])
+  })
+})
 const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
   args: [

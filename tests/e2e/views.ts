@@ -1,3 +1,5 @@
+import { expect, type Page } from '@playwright/test'
+
 /** Every view of the application, by path. */
 export const views: [name: string, path: string][] = [
   ['benches', '/'],
@@ -23,4 +25,13 @@ export const views: [name: string, path: string][] = [
   ['tray map', '/job/1/tray'],
   ['unknown teardown', '/job/4/teardown'],
   ['bench mode, pads', '/job/1/pads/bench'],
+  ['card of two boards', '/job/7/mount'],
+  ['three blocks', '/job/8/match'],
 ]
+
+/** Opens a view and waits until all it asked for is drawn. */
+export async function see(page: Page, address: string) {
+  await page.goto(address)
+  await expect(page.locator('main, [data-bench]').first()).toBeVisible()
+  await expect(page.getByText(/^Loading /)).toHaveCount(0)
+}

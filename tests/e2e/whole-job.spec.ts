@@ -38,6 +38,7 @@ test('a board file becomes a signed traveller, and a restart keeps it', async ({
 
   // the lift stays shut for one screw
   await station(page, 'Teardown').click()
+  await expect(page.getByRole('contentinfo', { name: 'Step' })).toHaveAttribute('data-step', /^teardown\./)
   await page.keyboard.press('Space')
   await expect(page.locator('[data-step="teardown.F1"], [data-step="teardown.F2"]').first()).toBeVisible()
   await ledger.getByRole('button', { name: /Lift the fin stack/ }).click()

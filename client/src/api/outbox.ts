@@ -34,12 +34,15 @@ function read(): Parcel[] {
 function keep(next: Parcel[]) {
   parcels = next
   localStorage.setItem(place, JSON.stringify(next))
-  listeners.forEach((l) => l())
+  for (const l of listeners) l()
 }
 
 export const useOutbox = () =>
   useSyncExternalStore(
-    (l) => (listeners.add(l), () => listeners.delete(l)),
+    (l) => {
+      listeners.add(l)
+      return () => listeners.delete(l)
+    },
     () => parcels,
   )
 export const waiting = (list: Parcel[], jobId: number) => list.filter((p) => p.jobId === jobId && !p.conflict)

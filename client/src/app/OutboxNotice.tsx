@@ -15,6 +15,7 @@ export function OutboxNotice() {
   const [open, setOpen] = useState(false)
   const waits = parcels.filter((p) => !p.conflict)
   const met = parcels.filter((p) => p.conflict)
+  // biome-ignore lint/correctness/useExhaustiveDependencies: how many wait decides, not which
   useEffect(() => {
     if (waits.length === 0) return
     const send = () =>

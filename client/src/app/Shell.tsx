@@ -27,11 +27,11 @@ export function Shell() {
         <header className="no-print flex items-center gap-4 border-b border-rule bg-paper pr-4">
           <NavLink
             to="/"
-            className="flex h-full w-[207px] shrink-0 items-center gap-3 pl-4"
+            className="flex h-full shrink-0 items-center gap-3 pl-4 min-[1001px]:w-[207px]"
             aria-label="Faithful Bracket, to the benches"
           >
             <Tie />
-            <b className="text-[17px]">Faithful Bracket</b>
+            <b className="text-[17px] max-[1000px]:hidden">Faithful Bracket</b>
           </NavLink>
           <div className="flex min-w-0 flex-1 items-center gap-4 overflow-hidden whitespace-nowrap">
             <HeaderSlot />

@@ -7,12 +7,15 @@ const read = (key: string, otherwise: string) => localStorage.getItem(`fb.${key}
 export function write(key: string, value: string) {
   localStorage.setItem(`fb.${key}`, value)
   apply()
-  listeners.forEach((l) => l())
+  for (const l of listeners) l()
 }
 
 export function useSetting(key: string, otherwise: string): [string, (v: string) => void] {
   const value = useSyncExternalStore(
-    (l) => (listeners.add(l), () => listeners.delete(l)),
+    (l) => {
+      listeners.add(l)
+      return () => listeners.delete(l)
+    },
     () => read(key, otherwise),
   )
   return [value, (v) => write(key, v)]

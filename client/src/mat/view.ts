@@ -55,6 +55,7 @@ export function useView(
     zoom: 1,
   })
   const key = `${box.minX},${box.minY},${box.maxX},${box.maxY}`
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the key says the box
   const fit = useCallback(
     () => setView({ cx: (box.minX + box.maxX) / 2, cy: (box.minY + box.maxY) / 2, zoom: 1 }),
     [key],

@@ -47,6 +47,7 @@ function Stamp({ by, at }: { by: string; at: string }) {
   return (
     <span
       className="num absolute right-2.5 top-3 grid h-[40px] w-[40px] rotate-[-9deg] place-items-center rounded-full border-2 border-cool text-center leading-none text-cool"
+      role="img"
       aria-label={`signed ${by} at ${at}`}
     >
       <span className="text-[17px] font-semibold">

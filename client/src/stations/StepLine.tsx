@@ -31,6 +31,7 @@ export function StepLine({ job, here, s, onBench, note, setNote, selected }: Pro
       </footer>
     )
   return (
+    // biome-ignore lint/a11y/useAriaPropsSupportedByRole: a footer of the page is a landmark and may be named
     <footer
       className="no-print flex min-h-[84px] flex-wrap items-center gap-x-4 gap-y-1.5 bg-line px-4 py-2 text-on-line"
       aria-label="Step"

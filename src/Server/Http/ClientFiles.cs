@@ -20,7 +20,8 @@ internal static class ClientFiles
         var root = folder is null ? null : Path.GetFullPath(folder);
         if (root is null || !Directory.Exists(root))
         {
-            app.MapGet("/", () => Results.Text("The server runs; the client is not built. ./run demo builds both."));
+            app.MapGet("/", () => Results.Text("The server runs; the client is not built. ./run demo builds both."))
+                .ExcludeFromDescription();
             return;
         }
         var files = new PhysicalFileProvider(root);

@@ -26,7 +26,7 @@ export function LayoutIntake({
   const read = async (values: typeof blank) => {
     setBusy(true)
     const form = new FormData()
-    files.forEach((f) => form.append('files', f))
+    for (const f of files) form.append('files', f)
     for (const k of ['maker', 'model', 'boardCode', 'revision', 'die'] as const)
       if (values[k]) form.append(k, values[k])
     const query = new URLSearchParams(
@@ -51,12 +51,13 @@ export function LayoutIntake({
     }
     setBusy(false)
     const look = new FormData()
-    files.forEach((f) => look.append('files', f))
+    for (const f of files) look.append('files', f)
     const looked = await fetch('/api/library/columns/look', { method: 'POST', body: look })
     const seen = looked.ok ? ((await looked.json()) as Schemas['TableLook'][]) : []
     setTables(seen)
     setNaming((on) => on || seen.some((t) => !('x' in t.columns && 'y' in t.columns)))
   }
+  // biome-ignore lint/correctness/useExhaustiveDependencies: read once as dropped, then on every answer
   useEffect(() => {
     void read(said)
   }, [])

@@ -26,6 +26,7 @@ export function PackIntake({ file, onDone }: { file: File; onDone: (kept?: boole
     const r = e as { errors?: { pointer: string; message: string }[]; message: string }
     setFaults(r.errors?.length ? r.errors : [{ pointer: '', message: r.message }])
   }
+  // biome-ignore lint/correctness/useExhaustiveDependencies: one file is looked through once
   useEffect(() => {
     send<Schemas['PackPreview']>('/api/library/pack/check').then(setPreview, refuse)
   }, [])

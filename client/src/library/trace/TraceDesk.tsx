@@ -216,10 +216,10 @@ export function TraceDesk({ id }: { id: number }) {
     return p ? `±${mm(2 * Math.sqrt((p.covMm2[0] + p.covMm2[2]) / 2))}` : ''
   }
   return (
-    <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_356px]">
-      <div className="flex min-h-0 flex-col">
+    <div className="traveller traveller-plain">
+      <div className="traveller-mat flex min-h-0 min-w-0 flex-col">
         <div
-          className="flex items-center gap-2 border-b border-rule bg-card px-3 py-2"
+          className="flex flex-wrap items-center gap-2 border-b border-rule bg-card px-3 py-2"
           role="toolbar"
           aria-label="Tools"
         >
@@ -234,7 +234,7 @@ export function TraceDesk({ id }: { id: number }) {
               {name}
             </Button>
           ))}
-          <p className="ml-2 min-w-0 flex-1 truncate text-[14.5px] text-soft">
+          <p className="ml-2 min-w-40 flex-1 truncate text-[14.5px] text-soft">
             {tool === 'hole'
               ? 'Click a hole; its rim draws the click in.'
               : tool === 'part'
@@ -269,7 +269,7 @@ export function TraceDesk({ id }: { id: number }) {
         />
       </div>
       <aside
-        className="scroll-thin min-h-0 overflow-y-auto border-l border-rule bg-card px-4 py-3.5"
+        className="traveller-ledger scroll-thin min-h-0 overflow-y-auto border-l border-rule bg-card px-4 py-3.5"
         aria-label="Ledger"
         tabIndex={0}
       >

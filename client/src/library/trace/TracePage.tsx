@@ -77,6 +77,8 @@ function Start() {
   ]
   return (
     <div
+      role="group"
+      aria-label="Photo to trace"
       className="grid min-h-0 place-items-center overflow-y-auto bg-mat p-6"
       onDragOver={(e) => e.preventDefault()}
       onDrop={(e) => {

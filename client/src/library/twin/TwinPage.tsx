@@ -24,6 +24,7 @@ export function TwinPage() {
       ) as unknown as Promise<Schemas['IdentifyResult']>,
   })
   const ask = () => search.mutate({ seen: read, sigmaMm: Number(sigma) || 0.1 })
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what came along is searched for once
   useEffect(() => {
     if (given) ask()
   }, [])

@@ -48,8 +48,8 @@ function Restore({ job }: { job: JobView }) {
   return (
     <div className="traveller traveller-plain">
       <InHeader>
-        <b className="text-[17px]">{here.board.model}, back to stock</b>
-        <Link className="text-copper underline underline-offset-3" to={`/job/${job.id}/care`}>
+        <b className="min-w-0 truncate text-[17px]">{here.board.model}, back to stock</b>
+        <Link className="shrink-0 text-copper underline underline-offset-3" to={`/job/${job.id}/care`}>
           job {job.id}
         </Link>
       </InHeader>

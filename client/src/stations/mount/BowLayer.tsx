@@ -14,6 +14,7 @@ export function BowLayer({ job, here, which, p }: { job: JobView; here: Here; wh
   const most = Math.max(Math.abs(bow.without.peakMm), Math.abs(bow.with?.peakMm ?? 0), 1e-9)
   const [w, h] = [m.stepX * p.scale + 0.6, m.stepY * p.scale + 0.6]
   return (
+    // biome-ignore lint/a11y/noInteractiveElementToNoninteractiveRole: a picture in the drawing
     <g
       aria-label={`Bow ${which === 'with' ? 'with' : 'without'} back plate, peak ${r.peakMm.toFixed(2)} mm`}
       role="img"

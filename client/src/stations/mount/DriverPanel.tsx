@@ -17,6 +17,7 @@ export function DriverPanel({ jobId, step, s }: { jobId: number; step: WorkStep;
   const [fault, setFault] = useState<string>()
   const [busy, setBusy] = useState(false)
   const signed = useRef(false)
+  // biome-ignore lint/correctness/useExhaustiveDependencies: every step begins anew
   useEffect(() => {
     setTurn(undefined)
     setFault(undefined)

@@ -22,6 +22,7 @@ export function FilmView({
   const canvas = useRef<HTMLCanvasElement>(null)
   const still = matchMedia('(prefers-reduced-motion: reduce)').matches
   const [at, setAt] = useState(still ? frames.length - 1 : 0)
+  // biome-ignore lint/correctness/useExhaustiveDependencies: new frames play from the start
   useEffect(() => setAt(still ? frames.length - 1 : 0), [frames])
   useEffect(() => {
     if (at >= frames.length - 1) return

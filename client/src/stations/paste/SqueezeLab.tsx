@@ -64,7 +64,13 @@ export function SqueezeLab({ job, here, onClose }: { job: JobView; here: Here; o
       set(kind, { share: 0, fault: stop.signal.aborted ? 'stopped' : (e as Error).message })
     }
   }
-  useEffect(() => () => Object.values(live.current).forEach((r) => r?.stop?.abort()), [])
+  useEffect(
+    () => () => {
+      for (const r of Object.values(live.current)) r?.stop?.abort()
+    },
+    [],
+  )
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another paste, tilt or thickness squeezes anew
   useEffect(() => {
     if (paste) for (const k of ['spread', 'dot', 'line', 'cross'] as const) void start(k)
   }, [paste?.id, tilt, extra])
