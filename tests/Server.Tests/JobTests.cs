@@ -5,71 +5,34 @@ using Xunit;
 
 namespace FaithfulBracket.Server.Tests;
 
-public class JobTests : IDisposable
+public class JobTests(DemoServer demo) : IClassFixture<DemoServer>
 {
-    private readonly ServerProcess _server = new();
-
-    private async Task<long> OpenAsync(string board = "tern-460-r2", string? block = "brineworks-full-460")
-    {
-        var response = await _server.PostAsync(
-            "/api/jobs",
-            JsonSerializer.Serialize(
-                new
-                {
-                    title = "A card",
-                    bench = "Bench A",
-                    boardId = board,
-                    blockId = block,
-                    by = "QA",
-                }
-            )
-        );
-        Assert.Equal(HttpStatusCode.Created, response.StatusCode);
-        return (await ServerProcess.JsonAsync(response)).GetProperty("id").GetInt64();
-    }
-
-    private Task<HttpResponseMessage> SignAsync(
-        long job,
-        string step,
-        int version = 0,
-        int? count = null,
-        string by = "QA",
-        string? reason = null
-    ) =>
-        _server.PostAsync(
-            $"/api/jobs/{job}/steps/{step}/sign",
-            JsonSerializer.Serialize(
-                new
-                {
-                    by,
-                    count,
-                    overrideReason = reason,
-                }
-            ),
-            version.ToString()
-        );
+    private readonly ServerProcess _server = demo.Server;
 
     [Fact]
     public async Task The_lift_is_refused_until_the_count_is_right()
     {
-        var job = await OpenAsync();
-        var locked = await SignAsync(job, "teardown.cooler");
+        var job = await _server.OpenAsync();
+        var locked = await _server.SignAsync(job, "teardown.cooler");
         Assert.Equal(HttpStatusCode.Conflict, locked.StatusCode);
         Assert.Contains(
             "teardown.F2",
             (await ServerProcess.JsonAsync(locked)).GetProperty("waitsFor").EnumerateArray().Select(e => e.GetString())
         );
-        Assert.Equal(HttpStatusCode.Conflict, (await SignAsync(job, "teardown.F2", count: 5)).StatusCode);
+        Assert.Equal(HttpStatusCode.Conflict, (await _server.SignAsync(job, "teardown.F2", count: 5)).StatusCode);
         foreach (var (step, count) in ((string, int?)[])[("teardown.F1", 6), ("teardown.F2", 6), ("teardown.F3", 4)])
-            Assert.Equal(HttpStatusCode.OK, (await SignAsync(job, step, count: count)).StatusCode);
-        Assert.Equal(HttpStatusCode.OK, (await SignAsync(job, "teardown.cooler")).StatusCode);
+            Assert.Equal(HttpStatusCode.OK, (await _server.SignAsync(job, step, count: count)).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await _server.SignAsync(job, "teardown.cooler")).StatusCode);
     }
 
     [Fact]
     public async Task An_override_needs_a_reason_and_keeps_it()
     {
-        var job = await OpenAsync();
-        Assert.Equal(HttpStatusCode.OK, (await SignAsync(job, "teardown.cooler", reason: "came in pieces")).StatusCode);
+        var job = await _server.OpenAsync();
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await _server.SignAsync(job, "teardown.cooler", reason: "came in pieces")).StatusCode
+        );
         var history = (await _server.GetAsync($"/api/jobs/{job}")).GetProperty("history");
         Assert.Equal("came in pieces", history[0].GetProperty("overrideReason").GetString());
     }
@@ -77,8 +40,11 @@ public class JobTests : IDisposable
     [Fact]
     public async Task Two_that_sign_one_step_at_once_leave_one_signature_and_a_polite_refusal()
     {
-        var job = await OpenAsync();
-        var both = await Task.WhenAll(SignAsync(job, "kit.count", by: "QA"), SignAsync(job, "kit.count", by: "ML"));
+        var job = await _server.OpenAsync();
+        var both = await Task.WhenAll(
+            _server.SignAsync(job, "kit.count", by: "QA"),
+            _server.SignAsync(job, "kit.count", by: "ML")
+        );
         Assert.Single(both, r => r.StatusCode == HttpStatusCode.OK);
         var lost = both.Single(r => r.StatusCode != HttpStatusCode.OK);
         Assert.Equal(HttpStatusCode.PreconditionFailed, lost.StatusCode);
@@ -93,8 +59,8 @@ public class JobTests : IDisposable
     [Fact]
     public async Task An_undo_is_kept_as_history()
     {
-        var job = await OpenAsync();
-        await SignAsync(job, "kit.count");
+        var job = await _server.OpenAsync();
+        await _server.SignAsync(job, "kit.count");
         Assert.Equal(
             HttpStatusCode.OK,
             (await _server.PostAsync($"/api/jobs/{job}/steps/kit.count/undo", """{"by":"ML"}""", "1")).StatusCode
@@ -110,7 +76,7 @@ public class JobTests : IDisposable
     [Fact]
     public async Task A_change_without_its_version_is_refused_and_a_stale_one_loses()
     {
-        var job = await OpenAsync(block: null);
+        var job = await _server.OpenAsync(block: null);
         var body = JsonSerializer.Serialize(
             new
             {
@@ -136,7 +102,7 @@ public class JobTests : IDisposable
     [Fact]
     public async Task Readings_become_a_verdict_and_struck_ones_count_no_more()
     {
-        var job = await OpenAsync();
+        var job = await _server.OpenAsync();
         await _server.PostAsync(
             $"/api/jobs/{job}/readings",
             """{"by":"QA","phase":"before","roomC":21,"dieC":92,"powerW":240}"""
@@ -190,69 +156,9 @@ public class JobTests : IDisposable
     }
 
     [Fact]
-    public async Task Everything_acknowledged_survives_twenty_kills_in_a_stream_of_sign_offs()
-    {
-        var job = await OpenAsync();
-        var acknowledged = 0;
-        string[] steps = ["kit.count", "kit.manual", "kit.stock-run", "match.label"];
-        var versions = steps.ToDictionary(s => s, _ => 0);
-        for (var round = 0; round < 20; round++)
-        {
-            using var stop = new CancellationTokenSource();
-            var killAfter = acknowledged + 2 + round % 5;
-            var reached = new TaskCompletionSource();
-            var stream = Task.Run(async () =>
-            {
-                for (var i = 0; !stop.IsCancellationRequested; i++)
-                {
-                    var step = steps[i % steps.Length];
-                    try
-                    {
-                        var signed = versions[step] % 2 == 0;
-                        var r = signed
-                            ? await SignAsync(job, step, versions[step])
-                            : await _server.PostAsync(
-                                $"/api/jobs/{job}/steps/{step}/undo",
-                                """{"by":"QA"}""",
-                                versions[step].ToString()
-                            );
-                        if (r.StatusCode != HttpStatusCode.OK)
-                            continue;
-                        versions[step]++;
-                        if (++acknowledged >= killAfter)
-                            reached.TrySetResult();
-                    }
-                    catch (HttpRequestException)
-                    {
-                        return;
-                    }
-                }
-            });
-            await reached.Task.WaitAsync(TimeSpan.FromSeconds(60));
-            _server.Kill();
-            await stop.CancelAsync();
-            await stream;
-            _server.KillAndRestart();
-            var history = (await _server.GetAsync($"/api/jobs/{job}")).GetProperty("history");
-            // one sign-off may be on disk whose answer was cut off; none that was answered may be missing
-            Assert.True(
-                history.GetArrayLength() >= acknowledged,
-                $"round {round}: {history.GetArrayLength()} kept of {acknowledged}"
-            );
-            foreach (var step in steps)
-            {
-                var kept = history.EnumerateArray().Count(e => e.GetProperty("stepId").GetString() == step);
-                Assert.InRange(kept, versions[step], versions[step] + 1);
-                versions[step] = kept;
-            }
-            acknowledged = versions.Values.Sum();
-        }
-    }
-
-    [Fact]
     public async Task Photos_are_told_by_content_and_lose_what_describes_them()
     {
-        var job = await OpenAsync();
+        var job = await _server.OpenAsync();
         byte[] png = Convert.FromBase64String(
             "iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg=="
         );
@@ -281,25 +187,6 @@ public class JobTests : IDisposable
         Assert.DoesNotContain("http", html, StringComparison.Ordinal);
     }
 
-    [Fact]
-    public async Task Jobs_drawer_and_library_survive_a_restart()
-    {
-        var job = await OpenAsync();
-        await SignAsync(job, "kit.count");
-        var drawer = await _server.GetAsync("/api/drawer");
-        _server.KillAndRestart();
-        Assert.Equal(drawer.GetRawText(), (await _server.GetAsync("/api/drawer")).GetRawText());
-        Assert.True(
-            (await _server.GetAsync($"/api/jobs/{job}"))
-                .GetProperty("steps")
-                .EnumerateArray()
-                .Single(s => s.GetProperty("stepId").GetString() == "kit.count")
-                .GetProperty("signed")
-                .GetBoolean()
-        );
-    }
-
-    /// <summary>Puts a chunk behind the head of a PNG; the reader does not look at check sums of what it drops.</summary>
     private static byte[] Insert(byte[] png, string name, byte[] data)
     {
         byte[] length = [0, 0, 0, (byte)data.Length];
@@ -315,11 +202,5 @@ public class JobTests : IDisposable
             0,
             .. png[33..],
         ];
-    }
-
-    public void Dispose()
-    {
-        _server.Dispose();
-        GC.SuppressFinalize(this);
     }
 }

@@ -1,7 +1,7 @@
-import { expect, test } from '@playwright/test'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { gzipSync } from 'node:zlib'
+import { expect, test } from '@playwright/test'
 import { house, Server } from './server'
 import { see, views } from './views'
 

@@ -1,6 +1,6 @@
-import { spawn, type ChildProcess } from 'node:child_process'
-import { connect, createServer, type AddressInfo, type Server as Listener, type Socket } from 'node:net'
+import { type ChildProcess, spawn } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
+import { type AddressInfo, connect, createServer, type Server as Listener, type Socket } from 'node:net'
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'

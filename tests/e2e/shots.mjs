@@ -1,9 +1,10 @@
 // Pictures of every main view, from the demo data: node shots.mjs <server.dll> <house>
-import { chromium } from '@playwright/test'
+
 import { spawn } from 'node:child_process'
-import { mkdtempSync, mkdirSync, readFileSync, readdirSync, rmSync } from 'node:fs'
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { chromium } from '@playwright/test'
 
 const [dll, house] = process.argv.slice(2)
 const out = join(house, 'docs/screenshots')

@@ -1,6 +1,6 @@
-import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { expect, type Page, test } from '@playwright/test'
 import { house, Server } from './server'
 import { countAll, signBench, signStation, station } from './steps'
 

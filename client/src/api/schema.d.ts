@@ -841,7 +841,9 @@ export interface paths {
         put?: never;
         post: {
             parameters: {
-                query?: never;
+                query?: {
+                    replace?: boolean;
+                };
                 header?: never;
                 path?: never;
                 cookie?: never;
@@ -897,7 +899,9 @@ export interface paths {
         put?: never;
         post: {
             parameters: {
-                query?: never;
+                query?: {
+                    replace?: boolean;
+                };
                 header?: never;
                 path?: never;
                 cookie?: never;
@@ -3436,7 +3440,9 @@ export interface paths {
         put?: never;
         post: {
             parameters: {
-                query?: never;
+                query?: {
+                    replace?: boolean;
+                };
                 header?: never;
                 path?: never;
                 cookie?: never;

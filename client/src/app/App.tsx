@@ -1,7 +1,7 @@
 import { lazy, Suspense } from 'react'
 import { Route, Routes } from 'react-router'
-import { BenchIndex } from '../bench/BenchIndex'
 import { useLive } from '../api/live'
+import { BenchIndex } from '../bench/BenchIndex'
 import { Loading } from '../ui/Notice'
 import { OutboxNotice } from './OutboxNotice'
 import { Shell } from './Shell'

@@ -1,4 +1,4 @@
-import { createContext, useContext, useState, type ReactNode } from 'react'
+import { createContext, type ReactNode, useContext, useState } from 'react'
 import { createPortal } from 'react-dom'
 
 const Slot = createContext<[HTMLElement | null, (e: HTMLElement | null) => void]>([null, () => {}])

@@ -1,11 +1,11 @@
 import { useState } from 'react'
-import { Outlet, NavLink, useNavigate } from 'react-router'
+import { NavLink, Outlet, useNavigate } from 'react-router'
 import { Finder } from './Finder'
-import { HeaderSlotProvider, HeaderSlot } from './HeaderSlot'
-import { useKeys } from './keys'
+import { HeaderSlot, HeaderSlotProvider } from './HeaderSlot'
 import { KeysDialog } from './KeysDialog'
-import { useInitials, useTheme } from './settings'
+import { useKeys } from './keys'
 import { SignDialog } from './SignDialog'
+import { useInitials, useTheme } from './settings'
 
 /** Header with the tie of the traveller, the places to go, who signs, and the light. */
 export function Shell() {

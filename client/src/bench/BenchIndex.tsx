@@ -1,13 +1,13 @@
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import type { Schemas } from '../api/client'
-import { useBench, useBoards } from '../api/queries'
 import { answer, http } from '../api/client'
+import { useBench, useBoards } from '../api/queries'
 import { useInitials } from '../app/settings'
 import { Button } from '../ui/Button'
 import { Dialog } from '../ui/Dialog'
-import { ErrorNotice, Loading } from '../ui/Notice'
 import { clock, left, stationName } from '../ui/format'
+import { ErrorNotice, Loading } from '../ui/Notice'
 import { useNow } from '../ui/useNow'
 
 type Job = Schemas['BenchJob']

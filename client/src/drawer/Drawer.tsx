@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { useState, type ReactNode } from 'react'
+import { type ReactNode, useState } from 'react'
 import { answer, http, ifMatch, type Schemas } from '../api/client'
 import { useDrawer } from '../api/queries'
 import { ErrorNotice, Loading } from '../ui/Notice'

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { answer, http } from '../api/client'
-import { useCaliper, type CaliperReading } from '../api/instruments'
+import { type CaliperReading, useCaliper } from '../api/instruments'
 import { Button } from '../ui/Button'
 import { mm } from '../ui/format'
 

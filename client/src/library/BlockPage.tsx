@@ -3,9 +3,9 @@ import { useBlock, useBoardsFor } from '../api/queries'
 import { Head, Row, Section } from '../stations/Ledger'
 import { ErrorNotice, Loading } from '../ui/Notice'
 import { VerdictMark, verdictColour, verdictWords } from '../ui/Verdict'
-import { Pictures } from './Pictures'
-import { SaveAs } from './exchange/SaveAs'
 import { BlockDrawing } from './BlockDrawing'
+import { SaveAs } from './exchange/SaveAs'
+import { Pictures } from './Pictures'
 
 /** A block drawn, its kit, and every board it was judged against. */
 export function BlockPage({ id }: { id: string }) {

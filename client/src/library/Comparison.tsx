@@ -2,9 +2,9 @@ import type { ReactNode } from 'react'
 import type { Schemas } from '../api/client'
 import { useComparison } from '../api/queries'
 import { Button } from '../ui/Button'
+import { mm, percent } from '../ui/format'
 import { ErrorNotice, Loading } from '../ui/Notice'
 import { VerdictMark, verdictColour, verdictWords } from '../ui/Verdict'
-import { mm, percent } from '../ui/format'
 
 type Choice = Schemas['Choice']
 

@@ -7,7 +7,7 @@ import { BlockPage } from './BlockPage'
 import { BoardPage } from './BoardPage'
 import { LayoutIntake } from './exchange/LayoutIntake'
 import { PackIntake } from './exchange/PackIntake'
-import { Intake, type Dropped } from './Intake'
+import { type Dropped, Intake } from './Intake'
 import { TracePage } from './trace/TracePage'
 import { TwinPage } from './twin/TwinPage'
 

@@ -1,8 +1,8 @@
-import { useRef, useState, type ReactNode } from 'react'
+import { type ReactNode, useRef, useState } from 'react'
 import type { Board, Face } from '../api/client'
 import { BoardLayer } from './BoardLayer'
 import { Grid } from './Grid'
-import { boxOf, useSize, useView, type Projection } from './view'
+import { boxOf, type Projection, useSize, useView } from './view'
 
 interface Props {
   board: Board

@@ -1,8 +1,8 @@
 import type { Face } from '../api/client'
 import { BlockLayer } from '../mat/BlockLayer'
 import { Mat } from '../mat/Mat'
-import { placed } from '../mat/place'
 import { OtherBlocks } from '../mat/OtherBlocks'
+import { placed } from '../mat/place'
 import { StepPlaces } from '../mat/StepPlaces'
 import type { Room, RoomProps, Tint } from './room'
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Parcel } from '../api/outbox'
-import { keptSigns, lastSigned, nextOpen, offlineRefusal, signedSteps, type Signed } from './stepLogic'
+import { keptSigns, lastSigned, nextOpen, offlineRefusal, type Signed, signedSteps } from './stepLogic'
 
 const steps = ['a', 'b', 'c', 'd'].map((id) => ({ id }))
 const by = (lookAgain = false): Signed => ({ by: 'QA', at: '2026-11-25T10:00:00Z', lookAgain, changed: [] })

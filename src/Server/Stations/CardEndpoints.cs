@@ -41,20 +41,16 @@ internal static class CardEndpoints
             )
             .Produces<Card>();
         api.MapGet("/{id}/blocks", BlocksFor);
-        api.MapPost("/", KeepAsync).Accepts<JsonElement>("application/json");
+        api.MapPost(
+                "/",
+                (HttpRequest r, [FromKeyedServices("card")] Library cards, bool? replace) =>
+                    LibraryEndpoints.KeepAsync(r, cards, "cards", LibraryDocuments.Card, replace ?? false)
+            )
+            .Accepts<JsonElement>("application/json");
     }
 
     private static CardEntry Entry(Card c) =>
         new(c.Id, c.Maker, c.Model, c.BoardCode, c.Revision, c.Kind, [.. c.Boards.Select(b => b.Key)]);
-
-    private static async Task<IResult> KeepAsync(HttpRequest request, [FromKeyedServices("card")] Library cards)
-    {
-        var document = LibraryDocuments.Card(await Bodies.BytesAsync(request, JsonInput.MostBytes));
-        var address = $"/api/cards/{Uri.EscapeDataString(document.Id)}";
-        return cards.Keep(document)
-            ? Results.Created(address, new { document.Id, address })
-            : Results.Ok(new { document.Id, address });
-    }
 
     /// <summary>Blocks whose plates name boards of this card.</summary>
     private static Ok<List<CardMatch>> BlocksFor(string id, ShopMemory shop, CancellationToken cancel)

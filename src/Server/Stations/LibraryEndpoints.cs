@@ -100,14 +100,14 @@ internal static class LibraryEndpoints
         api.MapGet("/match/{boardId}/{blockId}", MatchOne);
         api.MapPost(
                 "/boards",
-                (HttpRequest r, [FromKeyedServices("board")] Library boards) =>
-                    KeepAsync(r, boards, "boards", LibraryDocuments.Board)
+                (HttpRequest r, [FromKeyedServices("board")] Library boards, bool? replace) =>
+                    KeepAsync(r, boards, "boards", LibraryDocuments.Board, replace ?? false)
             )
             .Accepts<JsonElement>("application/json");
         api.MapPost(
                 "/blocks",
-                (HttpRequest r, [FromKeyedServices("block")] Library blocks) =>
-                    KeepAsync(r, blocks, "blocks", LibraryDocuments.Block)
+                (HttpRequest r, [FromKeyedServices("block")] Library blocks, bool? replace) =>
+                    KeepAsync(r, blocks, "blocks", LibraryDocuments.Block, replace ?? false)
             )
             .Accepts<JsonElement>("application/json");
         api.MapPost(
@@ -289,16 +289,17 @@ internal static class LibraryEndpoints
                 ),
         ];
 
-    private static async Task<IResult> KeepAsync(
+    internal static async Task<IResult> KeepAsync(
         HttpRequest request,
         Library library,
         string path,
-        Func<ReadOnlyMemory<byte>, LibraryDocument> read
+        Func<ReadOnlyMemory<byte>, LibraryDocument> read,
+        bool replace
     )
     {
         var document = read(await Bodies.BytesAsync(request, JsonInput.MostBytes));
         var address = $"/api/{path}/{Uri.EscapeDataString(document.Id)}";
-        if (library.Keep(document))
+        if (library.Keep([document], replace).Added == 1)
             return Results.Created(address, new { document.Id, address });
         request.HttpContext.Response.Headers.Location = address;
         return Results.Ok(new { document.Id, address });

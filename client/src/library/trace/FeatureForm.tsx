@@ -1,5 +1,5 @@
-import type { Schemas } from '../../api/client'
 import { useState } from 'react'
+import type { Schemas } from '../../api/client'
 import { useCaliper } from '../../api/instruments'
 import { Section } from '../../stations/Ledger'
 import { Button } from '../../ui/Button'

@@ -1,8 +1,8 @@
 import { Link } from 'react-router'
 import { day } from '../../ui/format'
 import { Head, Row, Section, Why } from '../Ledger'
-import { StepList } from '../StepList'
 import type { RoomProps } from '../room'
+import { StepList } from '../StepList'
 import { SurveyForm } from './SurveyForm'
 
 /** What was used, what is kept, the record, the way back. */

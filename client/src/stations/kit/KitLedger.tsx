@@ -1,6 +1,6 @@
 import { Head, Section, Why } from '../Ledger'
-import { StepList } from '../StepList'
 import type { RoomProps } from '../room'
+import { StepList } from '../StepList'
 
 /** What the job needs against the block's box and the drawer, line by line. */
 export function KitLedger({ job, here, s }: RoomProps) {

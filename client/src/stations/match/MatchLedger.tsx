@@ -1,6 +1,6 @@
 import { useBlocksFor } from '../../api/queries'
-import { VerdictMark, verdictColour, verdictWords } from '../../ui/Verdict'
 import { mm } from '../../ui/format'
+import { VerdictMark, verdictColour, verdictWords } from '../../ui/Verdict'
 import { Head, Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
 

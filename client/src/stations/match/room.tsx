@@ -1,5 +1,5 @@
-import { nothing, type Room } from '../room'
 import { landMark, plateMark } from '../marks'
+import { nothing, type Room } from '../room'
 import { MatchLedger } from './MatchLedger'
 import { MatchOverlay } from './MatchOverlay'
 

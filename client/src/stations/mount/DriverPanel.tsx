@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react'
 import { answer, http, type Schemas, type WorkStep } from '../../api/client'
-import { useDriver, type TurnVerdict } from '../../api/instruments'
+import { type TurnVerdict, useDriver } from '../../api/instruments'
 import type { Steps } from '../useSteps'
 
 const manners: [Schemas['TurnManner'], string][] = [

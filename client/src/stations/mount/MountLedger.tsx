@@ -1,10 +1,10 @@
+import { capital } from '../../ui/format'
+import { troublesOf } from '../here'
 import { Head, Row, Section, Why } from '../Ledger'
-import { StepList } from '../StepList'
 import type { RoomProps } from '../room'
+import { StepList } from '../StepList'
 import { BowSection } from './BowSection'
 import { HoleTable } from './HoleTable'
-import { troublesOf } from '../here'
-import { capital } from '../../ui/format'
 import { LoadChart } from './LoadChart'
 import type { BowChoice } from './room'
 

@@ -1,10 +1,10 @@
 import { Link, useParams } from 'react-router'
+import type { JobView } from '../../api/client'
 import { useJob } from '../../api/queries'
 import { useSetting } from '../../app/settings'
 import { Button } from '../../ui/Button'
 import { ErrorNotice, Loading } from '../../ui/Notice'
 import { useSteps } from '../useSteps'
-import type { JobView } from '../../api/client'
 import { PutAway } from './PutAway'
 
 /** The cutting sheets at true size, with a bar to check the print and a place to correct it. */

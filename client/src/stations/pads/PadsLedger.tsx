@@ -4,15 +4,15 @@ import { answer, http, type JobView, type Schemas } from '../../api/client'
 import { Band } from '../../ui/Band'
 import { Button } from '../../ui/Button'
 import { percent, range } from '../../ui/format'
+import { asked, type Here, troublesOf } from '../here'
 import { Head, Row, Section, Why } from '../Ledger'
+import type { RoomProps } from '../room'
 import { StepList } from '../StepList'
-import { asked, troublesOf, type Here } from '../here'
 import type { Steps } from '../useSteps'
 import { Faults } from './Faults'
 import { PutAway } from './PutAway'
-import type { Line } from './SectionView'
 import type { Slice } from './room'
-import type { RoomProps } from '../room'
+import type { Line } from './SectionView'
 
 /** Gap bands with the pad on the same scale, where the block comes to rest, and what else would do. */
 export function PadsLedger({ job, here, s, selected, select, own }: RoomProps<Slice>) {

@@ -1,7 +1,7 @@
 import { useDrawer } from '../../api/queries'
 import { Head, Row, Section, Why } from '../Ledger'
-import { StepList } from '../StepList'
 import type { RoomProps } from '../room'
+import { StepList } from '../StepList'
 
 /** How much, in the hand's terms, from which tube. */
 export function PasteLedger({ job, here, s }: RoomProps) {

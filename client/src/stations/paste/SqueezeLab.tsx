@@ -2,10 +2,10 @@ import { useEffect, useRef, useState } from 'react'
 import type { JobView, Schemas } from '../../api/client'
 import { useDrawer } from '../../api/queries'
 import { Button } from '../../ui/Button'
+import type { Here } from '../here'
 import { DrawPad, type Stroke } from './DrawPad'
 import { FilmView } from './FilmView'
-import type { Here } from '../here'
-import { simulate, type Answer } from './simulate'
+import { type Answer, simulate } from './simulate'
 
 type Kind = 'spread' | 'dot' | 'line' | 'cross' | 'strokes'
 const names: Record<Kind, string> = {

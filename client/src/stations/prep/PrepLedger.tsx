@@ -1,8 +1,8 @@
 import { left } from '../../ui/format'
 import { useNow } from '../../ui/useNow'
 import { Head, Section, Why } from '../Ledger'
-import { StepList } from '../StepList'
 import type { RoomProps } from '../room'
+import { StepList } from '../StepList'
 
 /** Closed ring: fine. Eye: look. Crossed ring: trouble. */
 function CheckMark({ state }: { state: string }) {

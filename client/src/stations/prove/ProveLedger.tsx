@@ -2,8 +2,8 @@ import { useState } from 'react'
 import { Button } from '../../ui/Button'
 import { clock, day } from '../../ui/format'
 import { Head, Row, Section, Why } from '../Ledger'
-import { StepList } from '../StepList'
 import type { RoomProps } from '../room'
+import { StepList } from '../StepList'
 
 const fields = [
   ['roomC', 'room', '°C'],

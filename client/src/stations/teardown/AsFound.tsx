@@ -1,9 +1,9 @@
 import { useState } from 'react'
-import { useCaliper } from '../../api/instruments'
 import type { JobView, Schemas } from '../../api/client'
+import { useCaliper } from '../../api/instruments'
 import { Button } from '../../ui/Button'
-import { Section, Why } from '../Ledger'
 import type { Here } from '../here'
+import { Section, Why } from '../Ledger'
 import type { Steps } from '../useSteps'
 
 type Found = Schemas['AsFoundPad']

@@ -1,10 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { answer, http, ifMatch, type Face, type JobView, type Schemas } from '../../api/client'
+import { answer, type Face, http, ifMatch, type JobView, type Schemas } from '../../api/client'
 import { useTradeWords } from '../../api/queries'
 import { Button } from '../../ui/Button'
-import { Section, Why } from '../Ledger'
 import type { Here } from '../here'
+import { Section, Why } from '../Ledger'
 import type { Steps } from '../useSteps'
 
 export interface Strip {

@@ -1,11 +1,11 @@
 import { Link } from 'react-router'
 import { Head, Section, Why } from '../Ledger'
+import type { RoomProps } from '../room'
+import { StepList } from '../StepList'
 import { AsFound } from './AsFound'
 import { Reorder } from './Reorder'
-import { StripDesk, type Strip } from './StripDesk'
+import { type Strip, StripDesk } from './StripDesk'
 import { TrayMap } from './TrayMap'
-import { StepList } from '../StepList'
-import type { RoomProps } from '../room'
 
 /** The order with its reasons, the tray map, and the way back. */
 export function TeardownLedger({ job, here, s, selected, own: strip }: RoomProps<Strip>) {

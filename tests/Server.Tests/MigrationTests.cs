@@ -1,0 +1,53 @@
+using System.IO.Compression;
+using System.Net;
+using System.Text.Json;
+using Xunit;
+
+namespace FaithfulBracket.Server.Tests;
+
+/// <summary>A database that was left by any earlier version is opened, read whole and worked on.</summary>
+public class MigrationTests
+{
+    /// <summary>The number is of the last migration that the version had.</summary>
+    [Theory]
+    [InlineData("shop-0001")]
+    [InlineData("shop-0002")]
+    [InlineData("shop-0003")]
+    [InlineData("shop-0004")]
+    [InlineData("shop-0005")]
+    public async Task Every_sign_off_reading_and_document_of_an_old_database_is_there_and_work_goes_on(string name)
+    {
+        var data = Directory.CreateTempSubdirectory("fb-old-").FullName;
+        await using (var packed = File.OpenRead(Path.Combine(AppContext.BaseDirectory, "Old", $"{name}.db.gz")))
+        await using (var unpacked = new GZipStream(packed, CompressionMode.Decompress))
+        await using (var file = File.Create(Path.Combine(data, "shop.db")))
+            await unpacked.CopyToAsync(file);
+        using var server = new ServerProcess(data, demo: false);
+
+        var jobs = (await server.GetAsync("/api/bench")).GetProperty("jobs").EnumerateArray().ToList();
+        Assert.NotEmpty(jobs);
+        foreach (var j in jobs)
+            Assert.True(
+                (await server.JobAsync(j.GetProperty("id").GetInt64())).GetProperty("steps").GetArrayLength() > 0
+            );
+        var id = jobs.Single(j => j.GetProperty("title").GetString() == "From before").GetProperty("id").GetInt64();
+        var job = await server.JobAsync(id);
+        foreach (var step in (string[])["kit.count", "match.label", "teardown.F1"])
+        {
+            Assert.True(job.Step(step).GetProperty("signed").GetBoolean(), step);
+            Assert.False(job.Step(step).GetProperty("lookAgain").GetBoolean(), step);
+        }
+        // what stood at the bench then is tied to what the job holds now, and says that it was tied later
+        var history = job.GetProperty("history").EnumerateArray().ToList();
+        Assert.Equal(3, history.Count);
+        Assert.All(history, h => Assert.True(h.GetProperty("signed").GetProperty("tiedLater").GetBoolean()));
+        Assert.All(history, h => Assert.NotEqual(0, h.GetProperty("signed").GetProperty("documents").GetArrayLength()));
+        Assert.Equal(81, Assert.Single(job.GetProperty("readings").EnumerateArray()).GetProperty("dieC").GetDouble());
+
+        Assert.Equal(HttpStatusCode.OK, (await server.SignAsync(id, "teardown.F2", count: 6)).StatusCode);
+        server.KillAndRestart();
+        var again = await server.JobAsync(id);
+        Assert.True(again.Step("teardown.F2").GetProperty("signed").GetBoolean());
+        Assert.Equal(4, again.GetProperty("history").GetArrayLength());
+    }
+}
