@@ -51,7 +51,7 @@ internal static class OrderPlacement
                 .ToList()
         );
         cancel.ThrowIfCancellationRequested();
-        var chosen = Choose(options, clear: true) ?? Choose(options, clear: false) ?? new Option?[groups.Count];
+        var chosen = Choose(options);
         return groups.Select((g, i) => Laid(g, chosen[i]?.Laid ?? Left(g, groups, chosen, i, settings)));
     }
 
@@ -73,18 +73,28 @@ internal static class OrderPlacement
 
     private static List<T> ConvertAll<TIn, T>(this IReadOnlyList<TIn> list, Func<TIn, T> one) => [.. list.Select(one)];
 
+    /// <summary>All pairs clear of each other; else all on holes of their own; else as many as find holes of their own.</summary>
+    private static Option?[] Choose(List<List<Option>> options)
+    {
+        for (var left = 0; left < options.Count; left++)
+            if ((Choose(options, clear: true, left) ?? Choose(options, clear: false, left)) is { } found)
+                return found;
+        return new Option?[options.Count];
+    }
+
     /// <summary>The first combination, in the order of the options, in which no hole is taken twice; a pair without options is passed over.</summary>
     /// <param name="clear">Whether outlines on one face may not overlap either.</param>
-    private static Option?[]? Choose(List<List<Option>> options, bool clear)
+    /// <param name="left">How many pairs that have options may be left without a place; the last ones are.</param>
+    private static Option?[]? Choose(List<List<Option>> options, bool clear, int left)
     {
         var chosen = new Option?[options.Count];
         var budget = MostTried;
-        bool Go(int at)
+        bool Go(int at, int mayLeave)
         {
             if (at == options.Count)
                 return true;
             if (options[at].Count == 0)
-                return Go(at + 1);
+                return Go(at + 1, mayLeave);
             foreach (var option in options[at])
             {
                 if (--budget < 0)
@@ -97,13 +107,13 @@ internal static class OrderPlacement
                 if (meets)
                     continue;
                 chosen[at] = option;
-                if (Go(at + 1))
+                if (Go(at + 1, mayLeave))
                     return true;
                 chosen[at] = null;
             }
-            return false;
+            return mayLeave > 0 && Go(at + 1, mayLeave - 1);
         }
-        return Go(0) ? chosen : null;
+        return Go(0, left) ? chosen : null;
     }
 
     private static bool Overlap(Option a, Option b)
