@@ -91,10 +91,11 @@ app.Services.GetRequiredService<ShopDatabase>().Migrate();
 if (builder.Configuration["demo"] is { Length: > 0 } demo)
     app.Services.GetRequiredService<DemoShop>().FillIfEmpty(demo);
 
+app.Use(SafeHeaders.AddAsync);
 app.UseExceptionHandler();
+app.Use(new OwnPages(app.Configuration).CheckAsync);
 app.UseStatusCodePages();
 app.UseResponseCompression();
-app.Use(SafeHeaders.AddAsync);
 app.MapOpenApi("/openapi/{documentName}.json");
 ComputeEndpoints.Map(app);
 LibraryEndpoints.Map(app);

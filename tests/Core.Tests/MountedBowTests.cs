@@ -33,13 +33,13 @@ public class MountedBowTests
     {
         var bow = Bow(4);
         double Middle(BowResult r) => r.Map.Mm[r.Map.Rows / 2 * r.Map.Columns + r.Map.Columns / 2]!.Value;
-        Assert.True(Middle(bow.Without) < -0.01);
-        Assert.True(Math.Abs(Middle(bow.With!)) < 0.7 * Math.Abs(Middle(bow.Without)));
+        Assert.True(Middle(bow.Without!) < -0.01);
+        Assert.True(Math.Abs(Middle(bow.With!)) < 0.7 * Math.Abs(Middle(bow.Without!)));
         // what the screws hold is what die and pads press
         var seated = Reckon.Seat(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey);
         Assert.Equal(
             seated.Dies.Sum(d => d.LoadN) + seated.Pads.Sum(p => p.LoadN),
-            bow.Without.Reactions.Sum(r => r.ForceN),
+            bow.Without!.Reactions.Sum(r => r.ForceN),
             0.01
         );
     }

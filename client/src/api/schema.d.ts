@@ -4699,11 +4699,12 @@ export interface components {
             held: boolean;
         };
         MountedBowResult: {
-            without: components["schemas"]["BowResult"];
+            without: null | components["schemas"]["BowResult"];
             with: null | components["schemas"]["BowResult"];
             /** Format: double */
             limitMicro: number;
             text: string;
+            validity: components["schemas"]["Validity"];
         };
         NewJob: {
             title: string;
@@ -5877,6 +5878,8 @@ export interface components {
             pieceId: string;
             reason: string;
         };
+        /** @enum {unknown} */
+        Validity: "ok" | "weak" | "outside";
         /** @enum {unknown} */
         Verdict: "seats" | "seats-with-work" | "unproven" | "clashes";
         WayChosen: {

@@ -7,14 +7,24 @@ using FaithfulBracket.Core.Pads.Seating;
 
 namespace FaithfulBracket.Core.Mount;
 
+/// <param name="Without">Without the back plate; null where the model says nothing, and <paramref name="Text"/> says why.</param>
 /// <param name="LimitMicro">Strain the solder joints take.</param>
-public sealed record MountedBowResult(BowResult Without, BowResult? With, double LimitMicro, string Text);
+public sealed record MountedBowResult(
+    BowResult? Without,
+    BowResult? With,
+    double LimitMicro,
+    string Text,
+    Validity Validity
+);
 
 /// <summary>How the mounted board bows: held at its screws, pressed by die and pads; with and without the back plate.</summary>
 public static class MountedBow
 {
     /// <summary>Surface strain that assembly practice takes as safe for fine-pitch solder joints, millionths.</summary>
     public const double StrainLimitMicro = 500;
+
+    /// <summary>Bending of thin plates holds for deflections of the thickness's order; free edges forgive twice that.</summary>
+    private const double MostThicknesses = 2;
     private const double WasherMm = 5;
     private const int Elements = 1200;
 
@@ -76,6 +86,15 @@ public static class MountedBow
                     .Select(p => Polygon.Rectangle(p.At, p.WidthMm + Rim(p), p.DepthMm + Rim(p), p.RotationDeg)),
             ],
         };
+        var held = BowHold.Of(problem);
+        if (held == Validity.Outside)
+            return new(
+                null,
+                null,
+                StrainLimitMicro,
+                "The screws lie in a line, so they do not hold the board against turning about it: its bow can not be told. Support its far edge while you turn them.",
+                held
+            );
         var bare = BoardBow.Solve(problem, cancel);
         BowResult? backed = null;
         if (
@@ -90,6 +109,16 @@ public static class MountedBow
         )
             backed = BoardBow.Solve(problem with { Stiffeners = [.. stiff, (hull, back.StiffnessFactor)] }, cancel);
         var worst = backed ?? bare;
+        if (Math.Abs(worst.PeakMm) > MostThicknesses * board.ThicknessMm)
+            return new(
+                null,
+                null,
+                StrainLimitMicro,
+                FormattableString.Invariant(
+                    $"The board would bow more than {MostThicknesses:0} times its thickness: further than this model reaches. Use the back plate, or support the board while you turn the screws."
+                ),
+                Validity.Outside
+            );
         var strain = worst.WatchedStrainMicro ?? worst.StrainMicro;
         var verdict =
             strain > StrainLimitMicro
@@ -102,8 +131,9 @@ public static class MountedBow
             backed,
             StrainLimitMicro,
             FormattableString.Invariant(
-                $"The board bows {Math.Abs(worst.PeakMm):0.00} mm; under the parts the strain reaches {strain:0} millionths, {verdict}."
-            )
+                $"The board bows {Math.Abs(worst.PeakMm):0.00} mm; under the parts the strain reaches {strain:0} millionths, {verdict}.{(held == Validity.Weak ? " Its screws lie nearly in a line and hold it weakly: take this as a rough figure." : "")}"
+            ),
+            held
         );
     }
 }

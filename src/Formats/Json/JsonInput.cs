@@ -21,6 +21,7 @@ public static class JsonInput
             utf8 = utf8[3..];
         try
         {
+            RefuseWhatNobodyCanRead(utf8.Span);
             return JsonDocument.Parse(utf8, new JsonDocumentOptions { MaxDepth = MostDepth });
         }
         catch (JsonException e)
@@ -33,6 +34,36 @@ public static class JsonInput
             );
         }
     }
+
+    /// <summary>Well-formed JSON may still hold half a character or a number without end; neither can be kept or compared.</summary>
+    private static void RefuseWhatNobodyCanRead(ReadOnlySpan<byte> utf8)
+    {
+        var reader = new Utf8JsonReader(utf8, new JsonReaderOptions { MaxDepth = MostDepth });
+        while (reader.Read())
+        {
+            if (reader.TokenType is JsonTokenType.String or JsonTokenType.PropertyName)
+            {
+                try
+                {
+                    reader.GetString();
+                }
+                catch (InvalidOperationException)
+                {
+                    throw new MalformedJsonException(
+                        $"{Line(utf8, reader)} holds text that is no whole Unicode: half of a pair, or broken UTF-8."
+                    );
+                }
+            }
+            else if (
+                reader.TokenType == JsonTokenType.Number
+                && !(reader.TryGetDouble(out var number) && double.IsFinite(number))
+            )
+                throw new MalformedJsonException($"{Line(utf8, reader)} holds a number too large to be one.");
+        }
+    }
+
+    private static string Line(ReadOnlySpan<byte> utf8, Utf8JsonReader at) =>
+        $"Line {utf8[..(int)at.TokenStartIndex].Count((byte)'\n') + 1}";
 
     private static string FirstSentence(string text) => text.Split(" LineNumber", 2)[0].TrimEnd('.') + ".";
 }

@@ -8,9 +8,18 @@ internal static class SafeHeaders
 
     public static Task AddAsync(HttpContext context, RequestDelegate next)
     {
-        context.Response.Headers.XContentTypeOptions = "nosniff";
-        context.Response.Headers.ContentSecurityPolicy = Policy;
-        context.Response.Headers["Referrer-Policy"] = "no-referrer";
+        // when the answer begins: an answer that was thrown away for an error takes its headers with it
+        context.Response.OnStarting(
+            static state =>
+            {
+                var headers = ((HttpResponse)state).Headers;
+                headers.XContentTypeOptions = "nosniff";
+                headers.ContentSecurityPolicy = Policy;
+                headers["Referrer-Policy"] = "no-referrer";
+                return Task.CompletedTask;
+            },
+            context.Response
+        );
         return next(context);
     }
 }

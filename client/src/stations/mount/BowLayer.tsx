@@ -9,7 +9,7 @@ export type BowShown = 'without' | 'with'
 export function BowLayer({ job, here, which, p }: { job: JobView; here: Here; which: BowShown; p: Projection }) {
   const bow = useBow(job, here)
   const r = bow && (which === 'with' ? (bow.with ?? bow.without) : bow.without)
-  if (!r) return null
+  if (!bow?.without || !r) return null
   const m = r.map
   const most = Math.max(Math.abs(bow.without.peakMm), Math.abs(bow.with?.peakMm ?? 0), 1e-9)
   const [w, h] = [m.stepX * p.scale + 0.6, m.stepY * p.scale + 0.6]

@@ -18,6 +18,12 @@ export function BowSection({
 }) {
   const bow = useBow(job, here)
   if (!bow) return null
+  if (!bow.without)
+    return (
+      <Section title="Bow of the board">
+        <p className="text-[15px] leading-snug text-amber">{bow.text}</p>
+      </Section>
+    )
   const most = Math.max(Math.abs(bow.without.peakMm), Math.abs(bow.with?.peakMm ?? 0))
   return (
     <Section title="Bow of the board">

@@ -209,6 +209,11 @@ public sealed class BoardBow
         var discs = _p.Supports.Select((s, k) => Disc(s, k, held)).ToList();
         if (_p.Edges == EdgeHold.Free && discs.Count == 0)
             throw new InputException("/supports", "The board is not held: give edges or supports.");
+        if (BowHold.Of(_p) == Validity.Outside)
+            throw new InputException(
+                "/supports",
+                "The supports lie in a line: the board can turn about it. Give one off the line, or a clamped one."
+            );
         foreach (var (l, k) in _p.Loads.Select((l, k) => (l, k)))
             Apply(l, k, load);
         var matrix = Assemble(load, held);

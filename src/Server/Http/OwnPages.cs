@@ -1,0 +1,78 @@
+using System.Net;
+
+namespace FaithfulBracket.Server.Http;
+
+/// <summary>
+/// Answers only under its own names, and lets only its own pages and plain programs write: a page of another site that the same browser
+/// shows can neither read nor change the shop.
+/// </summary>
+internal sealed class OwnPages(IConfiguration configuration)
+{
+    private readonly HashSet<string> _names =
+    [
+        .. (configuration["hosts"] ?? "").Split([',', ' '], StringSplitOptions.RemoveEmptyEntries),
+        .. (configuration["urls"] ?? "")
+            .Split(';', StringSplitOptions.RemoveEmptyEntries)
+            .Select(u => Uri.TryCreate(u, UriKind.Absolute, out var a) ? a.Host : "")
+            .Where(h => h.Length > 0),
+    ];
+
+    public Task CheckAsync(HttpContext context, RequestDelegate next)
+    {
+        var request = context.Request;
+        if (!IsOwn(request.Host.Host))
+            return RefuseAsync(
+                context,
+                StatusCodes.Status421MisdirectedRequest,
+                $"This shop does not answer to the name {request.Host.Host}. Say --hosts to add one."
+            );
+        if (HttpMethods.IsGet(request.Method) || HttpMethods.IsHead(request.Method))
+            return next(context);
+        var origin = request.Headers.Origin.ToString();
+        var site = request.Headers["Sec-Fetch-Site"].ToString();
+        if (
+            site is not ("" or "same-origin" or "none")
+            || origin.Length > 0
+                && !(Uri.TryCreate(origin, UriKind.Absolute, out var from) && from.Authority == request.Host.Value)
+        )
+            return RefuseAsync(
+                context,
+                StatusCodes.Status403Forbidden,
+                "Only this shop's own pages and programs may write to it."
+            );
+        // what a form of any site could send without asking first
+        if (
+            request.ContentType is { } type
+            && (Is(type, "text/plain") || Is(type, "application/x-www-form-urlencoded"))
+        )
+            return RefuseAsync(
+                context,
+                StatusCodes.Status415UnsupportedMediaType,
+                $"Nothing is written from {type}. Send application/json, lines of JSON as application/x-ndjson, files as multipart/form-data."
+            );
+        return next(context);
+    }
+
+    private bool IsOwn(string host) =>
+        host is "localhost"
+        || IPAddress.TryParse(host.Trim('[', ']'), out var address) && IPAddress.IsLoopback(address)
+        || _names.Contains(host);
+
+    private static bool Is(string type, string one) => type.StartsWith(one, StringComparison.OrdinalIgnoreCase);
+
+    private static Task RefuseAsync(HttpContext context, int status, string why)
+    {
+        context.Response.StatusCode = status;
+        return context.Response.WriteAsJsonAsync(
+            new Microsoft.AspNetCore.Mvc.ProblemDetails
+            {
+                Status = status,
+                Title = "Refused",
+                Detail = why,
+                Instance = context.Request.Path,
+            },
+            options: null,
+            "application/problem+json"
+        );
+    }
+}
