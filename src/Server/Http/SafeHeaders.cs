@@ -14,8 +14,9 @@ internal static class SafeHeaders
             {
                 var headers = ((HttpResponse)state).Headers;
                 headers.XContentTypeOptions = "nosniff";
-                headers.ContentSecurityPolicy = Policy;
                 headers["Referrer-Policy"] = "no-referrer";
+                // a picture's own policy is stricter
+                headers.TryAdd("Content-Security-Policy", Policy);
                 return Task.CompletedTask;
             },
             context.Response
