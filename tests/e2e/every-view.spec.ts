@@ -30,11 +30,11 @@ function hidden(): string[] {
     if (cut && !e.matches('input, select, [title], [title] *')) faults.push(`${say(e)} is cut off`)
     if (!e.matches('button, a[href], select, input')) continue
     e.scrollIntoView({ block: 'nearest', inline: 'nearest' })
-    const boxes = [...e.getClientRects()].filter((b) => b.width > 0 && b.height > 0)
-    const box = boxes[0]
-    if (!box) continue
-    const x = box.left + box.width / 2
-    const y = box.top + box.height / 2
+    const rects = [...e.getClientRects()].filter((b) => b.width > 0 && b.height > 0)
+    const rect = rects[0]
+    if (!rect) continue
+    const x = rect.left + rect.width / 2
+    const y = rect.top + rect.height / 2
     if (x < 0 || y < 0 || x > innerWidth || y > innerHeight) {
       faults.push(`${say(e)} can not be reached`)
       continue
