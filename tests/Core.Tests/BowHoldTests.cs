@@ -21,7 +21,7 @@ public class BowHoldTests
         (double, double)[] line = [(-52, 50), (-52, 0), (-52, -46)];
         Assert.Equal(Validity.Outside, BowHold.Of(Plate(line)));
         var refused = Assert.Throws<InputException>(() => BoardBow.Solve(Plate(line)));
-        Assert.Equal("/supports", refused.Faults[0].Pointer);
+        Assert.Equal("supports", refused.Faults[0].Field);
         Assert.Contains("line", refused.Message, StringComparison.Ordinal);
         Assert.Equal(Validity.Ok, BowHold.Of(Plate([.. line, (60, 0)])));
         Assert.InRange(Math.Abs(BoardBow.Solve(Plate([.. line, (60, 0)])).PeakMm), 0, 5);

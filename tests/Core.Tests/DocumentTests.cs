@@ -79,7 +79,7 @@ public class DocumentTests
         var doc = JsonNode.Parse(File.ReadAllBytes(Path.Combine(Root, "demo/boards/skua-380-r1.board.json")))!;
         Put(doc, where, JsonNode.Parse(value));
         var e = Assert.Throws<InputException>(() => BoardReader.Read(Encoding.UTF8.GetBytes(doc.ToJsonString())));
-        Assert.Contains(e.Faults, f => f.Pointer == pointer && f.Message.Contains(says, StringComparison.Ordinal));
+        Assert.Contains(e.Faults, f => f.Field == pointer && f.Message.Contains(says, StringComparison.Ordinal));
     }
 
     [Fact]

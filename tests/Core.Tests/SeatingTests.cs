@@ -157,8 +157,8 @@ public class SeatingTests
     [Fact]
     public void A_pad_where_no_land_is_is_refused() =>
         Assert.Equal(
-            "/pads/0/part",
-            Assert.Throws<InputException>(() => Solve(pads: [new("U1", 1, "soft")])).Faults[0].Pointer
+            "pads/0/part",
+            Assert.Throws<InputException>(() => Solve(pads: [new("U1", 1, "soft")])).Faults[0].Field
         );
 
     [Fact]

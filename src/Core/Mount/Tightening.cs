@@ -64,7 +64,7 @@ public static class Tightening
             cancel.ThrowIfCancellationRequested();
             var plate = plates.Find(p => p.Order.Any(h => h.Id == turns[i].Hole));
             if (plate is null)
-                throw new InputException($"/moves/{i}/hole", $"\"{turns[i].Hole}\" is no screw of this block.");
+                throw new InputException($"moves/{i}/hole", $"\"{turns[i].Hole}\" is no screw of this block.");
             moves.Add(plate.Turn(plate.Order.First(h => h.Id == turns[i].Hole), 1, turns[i].Turns));
         }
         double Score(IReadOnlyList<TighteningMove> m) =>
@@ -111,9 +111,9 @@ public static class Tightening
         var named = order.Select(id => holes.Find(h => h.Id == id)).ToList();
         var unknown = named.FindIndex(h => h is null);
         if (unknown >= 0)
-            throw new InputException($"/order/{unknown}", $"\"{order[unknown]}\" is no screw of this block.");
+            throw new InputException($"order/{unknown}", $"\"{order[unknown]}\" is no screw of this block.");
         if (order.Distinct().Count() != holes.Count || order.Count != holes.Count)
-            throw new InputException("/order", $"Name each of the {holes.Count} screws once.");
+            throw new InputException("order", $"Name each of the {holes.Count} screws once.");
         return named!;
     }
 

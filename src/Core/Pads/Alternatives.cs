@@ -40,7 +40,7 @@ public static class Alternatives
     {
         var ((board, block, _), pads, materials, _) = stack;
         if (parts.Count == 0 || parts.Any(p => !pads.Any(x => x.Part == p)))
-            throw new InputException("/parts", "Name parts that have a pad.");
+            throw new InputException("parts", "Name parts that have a pad.");
         var list = new List<Alternative>();
         foreach (var option in atHand.Distinct().Where(o => materials.ContainsKey(o.Material)))
         {

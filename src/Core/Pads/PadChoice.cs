@@ -21,7 +21,7 @@ public sealed class PadChoice
         if (unknown.Count > 0)
             throw new InputException([
                 .. unknown.Select(m => new InputFault(
-                    "/materials",
+                    "materials",
                     $"Pad material \"{m}\" is not known: give it in materials or add it to the drawer."
                 )),
             ]);

@@ -47,7 +47,7 @@ public static class PadFaults
     {
         var ((board, block, placement), pads, materials, _) = stack;
         var own =
-            pads.FirstOrDefault(p => p.Part == part) ?? throw new InputException("?part", $"\"{part}\" has no pad.");
+            pads.FirstOrDefault(p => p.Part == part) ?? throw new InputException("part", $"\"{part}\" has no pad.");
         var films = fault switch
         {
             PadFault.FilmOneSide => 1,

@@ -101,7 +101,7 @@ public sealed class SqueezeFlow
             laid += share[i] * _d * _d;
         }
         if (laid <= 0)
-            throw new InputException("/pattern", "The pattern lays no paste on the face.");
+            throw new InputException("pattern", "The pattern lays no paste on the face.");
         var lowest = _rise.Min();
         for (var i = 0; i < n; i++)
             _rise[i] -= lowest;

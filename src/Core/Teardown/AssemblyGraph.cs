@@ -35,7 +35,7 @@ internal sealed class AssemblyGraph
         ];
         if (acts.Count > MostActs)
             throw new InputException(
-                "/board/assembly",
+                "board/assembly",
                 $"{acts.Count} screws groups, leads and pieces; at most {MostActs} can be planned."
             );
         var graph = new AssemblyGraph(acts);
@@ -54,20 +54,20 @@ internal sealed class AssemblyGraph
         {
             var f = assembly.Fasteners[i];
             if (f.HiddenBy is { } cover)
-                Add(cover, f.Id, $"/board/assembly/fasteners/{i}/hiddenBy");
+                Add(cover, f.Id, $"board/assembly/fasteners/{i}/hiddenBy");
             foreach (var p in f.Joins.Where(p => p != Assembly.BoardId))
-                Add(f.Id, p, $"/board/assembly/fasteners/{i}/joins");
+                Add(f.Id, p, $"board/assembly/fasteners/{i}/joins");
         }
         for (var i = 0; i < assembly.Leads.Count; i++)
         {
             var l = assembly.Leads[i];
             if (l.HiddenBy is { } cover)
-                Add(cover, l.Id, $"/board/assembly/leads/{i}/hiddenBy");
+                Add(cover, l.Id, $"board/assembly/leads/{i}/hiddenBy");
             foreach (var p in l.Between.Where(p => p != Assembly.BoardId))
-                Add(l.Id, p, $"/board/assembly/leads/{i}/between");
+                Add(l.Id, p, $"board/assembly/leads/{i}/between");
         }
         for (var i = 0; i < assembly.After.Count; i++)
-            Add(assembly.After[i].First, assembly.After[i].Second, $"/board/assembly/after/{i}");
+            Add(assembly.After[i].First, assembly.After[i].Second, $"board/assembly/after/{i}");
         if (faults.Count > 0)
             throw new InputException(faults);
         graph.RetentionRingLast(assembly);
@@ -135,7 +135,7 @@ internal sealed class AssemblyGraph
             .ToList();
         if (stuck.Count > 0)
             throw new InputException(
-                "/board/assembly",
+                "board/assembly",
                 $"These wait for each other and can never start: {string.Join(", ", stuck)}. Check hiddenBy and after."
             );
     }

@@ -82,9 +82,9 @@ public static class StripRecord
     {
         var hidden = lifted.Count > 0 ? lifted[^1] : null;
         if (note.Holds == Assembly.BoardId || string.IsNullOrWhiteSpace(note.Holds))
-            throw new InputException("/holds", "Name the piece that it held, such as cooler.");
+            throw new InputException("holds", "Name the piece that it held, such as cooler.");
         if (lifted.Contains(note.Holds))
-            throw new InputException("/holds", $"The {note.Holds} is off already: nothing can still hold it.");
+            throw new InputException("holds", $"The {note.Holds} is off already: nothing can still hold it.");
         var pieces = assembly.Pieces.Any(p => p.Id == note.Holds)
             ? assembly.Pieces
             :
@@ -101,10 +101,10 @@ public static class StripRecord
         {
             case TeardownAction.Unscrew:
                 if (string.IsNullOrWhiteSpace(note.Driver))
-                    throw new InputException("/driver", "Which driver turned them? T6, PH1, HEX1.5, NUT4.");
+                    throw new InputException("driver", "Which driver turned them? T6, PH1, HEX1.5, NUT4.");
                 if (note.Places.Count == 0)
                     throw new InputException(
-                        "/places",
+                        "places",
                         "Click each screw on the mat: a group needs one place at least."
                     );
                 var id = Next("F", assembly);

@@ -15,7 +15,7 @@ public static class TeardownPlanner
     {
         if (board.Assembly is not { } assembly)
             throw new InputException(
-                "/board/assembly",
+                "board/assembly",
                 "The board has no assembly: describe its pieces, fasteners and leads first."
             );
         var graph = AssemblyGraph.Of(assembly);

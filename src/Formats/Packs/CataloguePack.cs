@@ -155,7 +155,7 @@ public static class CataloguePack
             }
             catch (InputException e)
             {
-                faults.AddRange(e.Faults.Select(f => new InputFault($"/{path}#{f.Pointer}", f.Message)));
+                faults.AddRange(e.Faults.Select(f => new InputFault($"/{path}#{f.Field}", f.Message)));
             }
         }
         faults.AddRange(
@@ -227,7 +227,7 @@ public static class CataloguePack
             }
         );
         o.End();
-        faults.AddRange(own.Select(f => new InputFault($"/{ManifestName}#{f.Pointer}", f.Message)));
+        faults.AddRange(own.Select(f => new InputFault($"/{ManifestName}#{f.Field}", f.Message)));
         return files;
     }
 }

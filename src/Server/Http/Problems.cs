@@ -15,7 +15,7 @@ internal sealed class Problems(ILogger<Problems> log) : IExceptionHandler
     {
         if (exception is OperationCanceledException && context.RequestAborted.IsCancellationRequested)
             return true;
-        var problem = Describe(exception);
+        var problem = Describe(exception, HttpMethods.IsGet(context.Request.Method) ? '?' : '/');
         if (problem.Status >= 500)
             log.LogError(exception, "Unexpected failure at {Path}", context.Request.Path);
         problem.Instance = context.Request.Path;
@@ -24,11 +24,16 @@ internal sealed class Problems(ILogger<Problems> log) : IExceptionHandler
         return true;
     }
 
-    private static ProblemDetails Describe(Exception exception) =>
+    private static ProblemDetails Describe(Exception exception, char sign) =>
         exception switch
         {
-            InputException e => Problem(422, "The input breaks a rule", e.Message, e.Faults),
-            MalformedJsonException e => Problem(400, "The input can not be read", e.Message, [e.Fault]),
+            InputException e => Problem(422, "The input breaks a rule", e.Message, PointedFault.All(e.Faults, sign)),
+            MalformedJsonException e => Problem(
+                400,
+                "The input can not be read",
+                e.Message,
+                PointedFault.All([e.Fault])
+            ),
             LockedException { RestsOn.Count: > 0 } e => Problem(
                 409,
                 "Signed steps rest on this one",
@@ -64,7 +69,7 @@ internal sealed class Problems(ILogger<Problems> log) : IExceptionHandler
         int status,
         string title,
         string detail,
-        IReadOnlyList<InputFault>? errors = null,
+        IReadOnlyList<PointedFault>? errors = null,
         (string Name, object Value)? more = null
     )
     {

@@ -70,7 +70,7 @@ internal sealed record Checked(
     string Kind,
     Board? Board,
     Block? Block,
-    IReadOnlyList<InputFault> Faults,
+    IReadOnlyList<PointedFault> Faults,
     bool Known,
     bool SameContent
 );
@@ -333,7 +333,7 @@ internal static class LibraryEndpoints
             catch (InputException e)
             {
                 faults.AddRange(
-                    e.Faults.Select(f => new InputFault($"/{line - 1}{f.Pointer}", $"Line {line}: {f.Message}"))
+                    e.Faults.Select(f => new InputFault($"/{line - 1}{f.Field}", $"Line {line}: {f.Message}"))
                 );
             }
             if (faults.Count >= mostFaults)
@@ -408,11 +408,11 @@ internal static class LibraryEndpoints
         }
         catch (MalformedJsonException e)
         {
-            return TypedResults.Ok(new Checked("unknown", null, null, [e.Fault], false, false));
+            return TypedResults.Ok(new Checked("unknown", null, null, PointedFault.All([e.Fault]), false, false));
         }
         catch (InputException e)
         {
-            return TypedResults.Ok(new Checked("unknown", null, null, e.Faults, false, false));
+            return TypedResults.Ok(new Checked("unknown", null, null, PointedFault.All(e.Faults), false, false));
         }
     }
 }

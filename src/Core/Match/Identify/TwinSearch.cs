@@ -46,7 +46,7 @@ public static class TwinSearch
     {
         if (seen.Points.Count < 3)
             throw new InputException(
-                "/holes",
+                "holes",
                 $"Three points at least are needed to tell boards apart; {seen.Points.Count} given."
             );
         underBlock = Areas(underBlock);

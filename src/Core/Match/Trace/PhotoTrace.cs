@@ -71,7 +71,7 @@ public sealed class PhotoTrace
             [.. marks.Select(m => Norm(m.UPx, m.VPx))]
         );
         if (!(Math.Abs(h[8]) > 1e-12))
-            throw new InputException("/target", "The marks do not define a view: spread them round the board.");
+            throw new InputException("target", "The marks do not define a view: spread them round the board.");
         _theta = [.. h.Take(Homographic).Select(v => v / h[8]), .. lens ? new double[] { 0 } : []];
         Refine();
     }
@@ -91,14 +91,14 @@ public sealed class PhotoTrace
     )
     {
         if (target.Count < 4)
-            throw new InputException("/target", $"Four marks at least are needed; {target.Count} given.");
+            throw new InputException("target", $"Four marks at least are needed; {target.Count} given.");
         if (!DefineAView(target))
             throw new InputException(
-                "/target",
+                "target",
                 "The marks lie in one line, or fewer than four stand apart from it: spread them round the board."
             );
         if (lens == LensTerm.Radial && target.Count < 5)
-            throw new InputException("/target", "The lens term needs five marks at least.");
+            throw new InputException("target", "The lens term needs five marks at least.");
         var plain = new PhotoTrace(target, widthPx, heightPx, lens == LensTerm.Radial);
         var best = plain;
         if (lens == LensTerm.Auto && target.Count >= 8)
@@ -141,7 +141,7 @@ public sealed class PhotoTrace
     )
     {
         if (target.Count < 4 || !DefineAView(target))
-            throw new InputException("/target", "Four marks at least, not in one line, are needed.");
+            throw new InputException("target", "Four marks at least, not in one line, are needed.");
         var view = new PhotoTrace(target, widthPx, heightPx, target.Count >= 8);
         var h = Nine(view._theta);
         return
@@ -262,7 +262,7 @@ public sealed class PhotoTrace
         // the inverse of the normal matrix times the variance of a click is the parameters' covariance
         _cov =
             DenseSolve.Inverse(normal)
-            ?? throw new InputException("/target", "The marks do not define a view: spread them round the board.");
+            ?? throw new InputException("target", "The marks do not define a view: spread them round the board.");
     }
 
     private static double[,] Jacobian(double[] at, int rows, Action<ReadOnlySpan<double>, double[]> function)

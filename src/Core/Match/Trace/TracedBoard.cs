@@ -73,7 +73,7 @@ public static class TracedBoard
     {
         if (features.Select(f => f.Missing()).OfType<string>().ToList() is { Count: > 0 } missing)
             throw new InputException(
-                "/features",
+                "features",
                 $"Not measured yet: {string.Join(", ", missing.Take(6))}{(missing.Count > 6 ? " and more" : "")}. Type the caliper's values."
             );
         var clicks = features.SelectMany(f => f.Clicks()).ToList();
@@ -81,7 +81,7 @@ public static class TracedBoard
         var at = trace.Points.ToDictionary(p => p.Id, p => new Point2(p.XMm, p.YMm));
         var holes = features.Where(f => f.IsHole).ToList();
         if (features.Count < 3)
-            throw new InputException("/features", "Mark three holes or parts at least.");
+            throw new InputException("features", "Mark three holes or parts at least.");
         var turn = -Squared([.. holes.Select(h => at[h.Id])]) + quarterTurns * Math.PI / 2;
         Point2 Middle(PhotoFeature f) => f.IsHole ? at[f.Id] : (at[f.FirstCorner] + at[f.SecondCorner]) * 0.5;
         var die = features.FirstOrDefault(f => !f.IsHole && f.Kind is PartKind.Die or PartKind.Lid);

@@ -62,7 +62,7 @@ public sealed class ElasticSeating
             square[i, j] = (compliance[i, j] + compliance[j, i]) / 2 + (i == j ? LocalGiveMmPerN : 0);
         _stiffness =
             DenseSolve.Inverse(square)
-            ?? throw new InputException("/board/outline", "The board's stiffness can't be reckoned from this outline.");
+            ?? throw new InputException("board/outline", "The board's stiffness can't be reckoned from this outline.");
         _lever = _at.Max(p => Math.Max(1, Math.Max(Math.Abs(p.X), Math.Abs(p.Y))));
     }
 
@@ -124,7 +124,7 @@ public sealed class ElasticSeating
 
     private static InputException NoRest() =>
         new(
-            "/elasticBoard",
+            "elasticBoard",
             "The plate does not come to rest on the bending board. Check springs, stops and pad curves."
         );
 

@@ -40,7 +40,7 @@ public static class PlateBalance
                 return pose;
             if (!Newton(h, g, p))
                 throw new InputException(
-                    "/block/plates",
+                    "block/plates",
                     "Nothing pulls the plate down or nothing carries it: no balance exists."
                 );
             var slope = g[0] * p[0] + g[1] * p[1] + g[2] * p[2];
@@ -71,7 +71,7 @@ public static class PlateBalance
         residual < 1e-6
             ? pose
             : throw new InputException(
-                "/block/plates",
+                "block/plates",
                 FormattableString.Invariant(
                     $"The plate does not come to rest: {residual:g3} N are left over. Check springs, stops and pad curves."
                 )

@@ -59,7 +59,7 @@ public sealed class PlateModel
                 {
                     faults.Add(
                         new(
-                            $"/pads/{index}/material",
+                            $"pads/{index}/material",
                             $"Pad material \"{pads[index].Material}\" is not known: give it in materials or add it to the drawer."
                         )
                     );
@@ -83,14 +83,14 @@ public sealed class PlateModel
             if (!laid.Contains(pads[i].Part))
                 faults.Add(
                     new(
-                        $"/pads/{i}/part",
+                        $"pads/{i}/part",
                         $"\"{pads[i].Part}\" has no pad land under this block: take the pad off the list."
                     )
                 );
         if (models.Count == 0)
             faults.Add(
                 new(
-                    "/block/plates",
+                    "block/plates",
                     "Nothing fixes the block's height: no paste land lies over a die and no standoff is given."
                 )
             );

@@ -31,7 +31,7 @@ public static class SeatingSolver
             var screws = model.Screws().ToList();
             if (screws.Count == 0)
                 throw new InputException(
-                    "/block/plates",
+                    "block/plates",
                     $"Plate {model.Plate.Id} has no screws: nothing pulls it down."
                 );
             var pose = PlateBalance.Solve(

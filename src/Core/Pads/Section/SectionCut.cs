@@ -47,7 +47,7 @@ public static class SectionCut
         var length = (to - from).Length;
         var (block, placement) = (laid?.Block, laid?.Placement ?? Placement.Identity);
         if (length < 1)
-            throw new InputException("?to", "Choose two points at least a millimetre apart.");
+            throw new InputException("x2", "Choose two points at least a millimetre apart.");
         var u = (to - from) * (1 / length);
         Point2 At(double s) => from + u * s;
         var shapes = new List<SectionShape>();
