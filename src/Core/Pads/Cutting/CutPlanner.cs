@@ -9,10 +9,17 @@ public static class CutPlanner
     /// <summary>Lengths closer than this are equal, mm.</summary>
     public const double Epsilon = 1e-6;
 
-    private const int DefaultPasses = 600;
-    private const int PerfectBudget = 40_000;
-    private const int PerfectTries = 4;
-    private const int MostPerfectPieces = 24;
+    public const int MostLines = 500,
+        MostPieces = 1000;
+
+    public const string InWords = "Limits: 500 kinds of piece, 1,000 pieces together, 500 kinds of sheet.";
+
+    private const int DefaultPasses = 600,
+        LeastPasses = 24;
+
+    /// <summary>Passes times pieces squared: what a group may cost.</summary>
+    private const long MostGreedyWork = 100_000_000;
+    private const int PerfectBudget = 300_000;
 
     public static CutPlan Plan(
         IReadOnlyList<CutPiece> pieces,
@@ -22,6 +29,7 @@ public static class CutPlanner
         CancellationToken cancel = default
     )
     {
+        Check(pieces, stock);
         var sheets = new List<CutSheet>();
         var unplaced = new List<UnplacedPiece>();
         var left = stock.Select(s => s.Count).ToArray();
@@ -40,10 +48,11 @@ public static class CutPlanner
             var items = group.SelectMany(p => Enumerable.Repeat(p, p.Count)).ToList();
             var result = new Group(
                 items,
-                Expand(usable, stock, left, items.Count),
+                [.. usable.Where(i => left[i] > 0 && items.Exists(p => Holds(stock[i], p)))],
+                left,
                 stock,
                 seed,
-                passes,
+                Math.Clamp((int)(MostGreedyWork / ((long)items.Count * items.Count)), LeastPasses, passes),
                 cancel
             ).Solve();
             foreach (var s in result.Opened)
@@ -60,8 +69,25 @@ public static class CutPlanner
         return new(sheets, unplaced, sheets.Count(s => !s.Offcut), used > 0 ? Math.Max(0, 1 - placed / used) : 0);
     }
 
-    private static List<int> Expand(List<int> usable, IReadOnlyList<CutStock> stock, int[] left, int most) =>
-        [.. usable.SelectMany(i => Enumerable.Repeat(i, Math.Min(Math.Max(0, left[i]), most)))];
+    /// <exception cref="InputException">More is asked than can be planned in a moment.</exception>
+    private static void Check(IReadOnlyList<CutPiece> pieces, IReadOnlyList<CutStock> stock)
+    {
+        List<InputFault> faults = [];
+        if (pieces.Count > MostLines)
+            faults.Add(new("pieces", $"Expected at most {MostLines} kinds of piece, found {pieces.Count}."));
+        if (stock.Count > MostLines)
+            faults.Add(new("stock", $"Expected at most {MostLines} kinds of sheet, found {stock.Count}."));
+        if (pieces.Sum(p => (long)p.Count) > MostPieces)
+            faults.Add(
+                new("pieces", $"Expected at most {MostPieces} pieces together, found {pieces.Sum(p => (long)p.Count)}.")
+            );
+        if (faults.Count > 0)
+            throw new InputException(faults);
+    }
+
+    private static bool Holds(CutStock s, CutPiece p) =>
+        GreedyFill.Holds(s.WidthMm, s.DepthMm, p.WidthMm, p.DepthMm)
+        || GreedyFill.Holds(s.WidthMm, s.DepthMm, p.DepthMm, p.WidthMm);
 
     private static string WhyNot(CutPiece piece, List<int> usable, IReadOnlyList<CutStock> stock, int count)
     {
@@ -70,10 +96,7 @@ public static class CutPlanner
         );
         if (usable.Count == 0)
             return $"No {what} is in stock.";
-        var largest = usable.Any(i =>
-            piece.WidthMm <= stock[i].WidthMm + Epsilon && piece.DepthMm <= stock[i].DepthMm + Epsilon
-            || piece.DepthMm <= stock[i].WidthMm + Epsilon && piece.WidthMm <= stock[i].DepthMm + Epsilon
-        );
+        var largest = usable.Any(i => Holds(stock[i], piece));
         return largest
             ? $"The {what} in stock is used up: {count} of this piece left over."
             : FormattableString.Invariant(
@@ -121,6 +144,7 @@ public static class CutPlanner
     private sealed class Group(
         List<CutPiece> items,
         List<int> bins,
+        int[] left,
         IReadOnlyList<CutStock> stock,
         ulong seed,
         int passes,
@@ -128,7 +152,10 @@ public static class CutPlanner
     )
     {
         private readonly (double W, double H)[] _pieces = [.. items.Select(p => (p.WidthMm, p.DepthMm))];
-        private readonly (double W, double H)[] _bins = [.. bins.Select(b => (stock[b].WidthMm, stock[b].DepthMm))];
+        private readonly (double W, double H, int Count)[] _bins =
+        [
+            .. bins.Select(b => (stock[b].WidthMm, stock[b].DepthMm, left[b])),
+        ];
 
         public sealed record Result(List<(int Stock, CutNode Root)> Opened, List<int> Unplaced);
 
@@ -161,22 +188,15 @@ public static class CutPlanner
 
         private Result? Perfect()
         {
-            if (_pieces.Length > MostPerfectPieces)
+            if (_pieces.Length > PerfectSets.MostPieces)
                 return null;
             var area = _pieces.Sum(p => p.W * p.H);
             for (var b = 0; b < _bins.Length; b++)
             {
-                if (b > 0 && bins[b] == bins[b - 1] || Math.Abs(_bins[b].W * _bins[b].H - area) > 1e-6 * area)
+                if (Math.Abs(_bins[b].W * _bins[b].H - area) > 1e-6 * area)
                     continue;
-                for (var attempt = 0; attempt < PerfectTries; attempt++)
-                {
-                    cancel.ThrowIfCancellationRequested();
-                    if (
-                        new PerfectFill(_bins[b].W, _bins[b].H, PerfectBudget, seed + (ulong)attempt).Solve(_pieces) is
-                        { } root
-                    )
-                        return new([(bins[b], root)], []);
-                }
+                if (new PerfectSets(_bins[b].W, _bins[b].H, PerfectBudget).Solve(_pieces, cancel) is { } root)
+                    return new([(bins[b], root)], []);
             }
             return null;
         }

@@ -18,11 +18,12 @@ internal enum SplitRule
 internal static class GreedyFill
 {
     /// <param name="order">Indices into <paramref name="pieces"/>.</param>
+    /// <param name="sheets">Kinds of sheet and how many there are of each, in the order in which they are opened.</param>
     /// <returns>A tree per opened sheet, and the pieces that found no place.</returns>
     public static (List<(int Sheet, CutNode Root)> Opened, List<int> Unplaced) Run(
         IReadOnlyList<(double W, double H)> pieces,
         IReadOnlyList<int> order,
-        IReadOnlyList<(double W, double H)> sheets,
+        IReadOnlyList<(double W, double H, int Count)> sheets,
         FreeChoice choice,
         SplitRule split
     )
@@ -30,24 +31,24 @@ internal static class GreedyFill
         var opened = new List<(int, CutNode)>();
         var free = new List<CutNode>();
         var unplaced = new List<int>();
-        var closed = Enumerable.Range(0, sheets.Count).ToList();
+        var closed = sheets.Select(s => s.Count).ToArray();
         foreach (var i in order)
         {
             var (w, h) = pieces[i];
             var at = Best(free, w, h, choice, out var turned);
             if (at < 0)
             {
-                var sheet = closed.FindIndex(s =>
-                    Holds(sheets[s].W, sheets[s].H, w, h) || Holds(sheets[s].W, sheets[s].H, h, w)
-                );
+                var sheet = Array.FindIndex(closed, 0, c => c > 0);
+                while (sheet >= 0 && !(Holds(sheets[sheet].W, sheets[sheet].H, w, h) || Holds(sheets[sheet].W, sheets[sheet].H, h, w)))
+                    sheet = Array.FindIndex(closed, sheet + 1, c => c > 0);
                 if (sheet < 0)
                 {
                     unplaced.Add(i);
                     continue;
                 }
-                var root = new CutNode(new(0, 0, sheets[closed[sheet]].W, sheets[closed[sheet]].H));
-                opened.Add((closed[sheet], root));
-                closed.RemoveAt(sheet);
+                var root = new CutNode(new(0, 0, sheets[sheet].W, sheets[sheet].H));
+                opened.Add((sheet, root));
+                closed[sheet]--;
                 free.Add(root);
                 at = Best(free, w, h, choice, out turned);
             }
@@ -59,7 +60,7 @@ internal static class GreedyFill
         return (opened, unplaced);
     }
 
-    private static bool Holds(double haveW, double haveH, double w, double h) =>
+    public static bool Holds(double haveW, double haveH, double w, double h) =>
         w <= haveW + CutPlanner.Epsilon && h <= haveH + CutPlanner.Epsilon;
 
     private static int Best(List<CutNode> free, double w, double h, FreeChoice choice, out bool turned)
