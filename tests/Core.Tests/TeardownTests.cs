@@ -159,6 +159,30 @@ public class TeardownTests
         Assert.True(plan.Proven);
     }
 
+    [Theory]
+    [InlineData(42, 1)]
+    [InlineData(60, 2)]
+    [InlineData(75, 3)]
+    public void Many_groups_are_ordered_legally_and_no_worse_than_by_the_nearest_choice(int groups, int seed)
+    {
+        var board = Random(new NormalDraws((ulong)seed), groups);
+        var plan = TeardownPlanner.Plan(board);
+        List<string> order = [.. plan.Steps.Select(s => s.Target)];
+        Assert.Null(Violation(board.Assembly!, order));
+        Assert.Equal(Cost(board.Assembly!, order), (plan.Flips, plan.DriverChanges));
+        // each time the next legal act that costs least, looked at by itself
+        var left = order.ToHashSet();
+        List<string> nearest = [];
+        while (left.Count > 0)
+        {
+            var legal = left.Where(id => Violation(board.Assembly!, [.. nearest, id, .. order.Where(o => left.Contains(o) && o != id)]) is null);
+            var next = legal.MinBy(id => Cost(board.Assembly!, [.. nearest, id]))!;
+            nearest.Add(next);
+            left.Remove(next);
+        }
+        Assert.True(Cost(board.Assembly!, order).CompareTo(Cost(board.Assembly!, nearest)) <= 0);
+    }
+
     private static FastenerGroup Group(string id, string driver, Face face, int count, params string[] joins) =>
         new()
         {
