@@ -55,7 +55,8 @@ builder
     .AddSingleton<ShopMemory>()
     .AddSingleton<TwinLibrary>()
     .AddSingleton<JobViews>()
-    .AddSingleton<DemoShop>();
+    .AddSingleton<DemoShop>()
+    .AddSingleton<HeavyWork>();
 builder
     .Services.AddSingleton(new SimulatedCaliper(Environment.TickCount))
     .AddSingleton<SimulatedTorqueDriver>()
@@ -94,11 +95,14 @@ if (builder.Configuration["demo"] is { Length: > 0 } demo)
 app.Use(SafeHeaders.AddAsync);
 app.UseExceptionHandler();
 app.Use(new OwnPages(app.Configuration).CheckAsync);
+app.UseRouting();
+app.Use(Bodies.RefuseLargeAsync);
 app.UseStatusCodePages();
 app.UseResponseCompression();
 app.MapOpenApi("/openapi/{documentName}.json");
 ComputeEndpoints.Map(app);
 LibraryEndpoints.Map(app);
+IntakeEndpoints.Map(app);
 ChooseEndpoints.Map(app);
 ExchangeEndpoints.Map(app);
 ColumnEndpoints.Map(app);

@@ -87,6 +87,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** @description Limits: 256 cells along the face, 500 strokes of 5,000 points together, 2,000 corners; a squeeze past its budget of work answers as far as it came and says so in cutShort. */
         post: {
             parameters: {
                 query?: never;
@@ -349,6 +350,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** @description Limits: a body of 4 MiB, and those of the board and block documents. At most two computations run at once; a waiting one answers with the header Queued-Behind, past 32 waiting it is 503. */
         post: {
             parameters: {
                 query?: never;
@@ -388,6 +390,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** @description Limits: a body of 4 MiB, and those of the board and block documents. At most two computations run at once; a waiting one answers with the header Queued-Behind, past 32 waiting it is 503. */
         post: {
             parameters: {
                 query?: never;
@@ -427,6 +430,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** @description Limits: a body of 4 MiB, and those of the board and block documents. Limits: 20,000 elements, 2,000 corners, 100 supports, 500 loads, 1,000 probes, an outline at most 100 times as long as wide. At most two computations run at once; a waiting one answers with the header Queued-Behind, past 32 waiting it is 503. */
         post: {
             parameters: {
                 query?: never;
@@ -466,6 +470,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** @description Limits: 500 kinds of piece, 1,000 pieces together, 500 kinds of sheet. At most two computations run at once; a waiting one answers with the header Queued-Behind, past 32 waiting it is 503. */
         post: {
             parameters: {
                 query?: never;
@@ -505,6 +510,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** @description Limits: 256 cells along the face, 500 strokes of 5,000 points together, 2,000 corners; a squeeze past its budget of work answers as far as it came and says so in cutShort. At most two computations run at once; a waiting one answers with the header Queued-Behind, past 32 waiting it is 503. */
         post: {
             parameters: {
                 query?: never;
@@ -544,6 +550,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** @description Limits: 128 groups, leads and pieces together. At most two computations run at once; a waiting one answers with the header Queued-Behind, past 32 waiting it is 503. */
         post: {
             parameters: {
                 query?: never;
@@ -583,6 +590,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** @description Limits: 20,000 elements, 2,000 corners, 100 supports, 500 loads, 1,000 probes, an outline at most 100 times as long as wide. At most two computations run at once; a waiting one answers with the header Queued-Behind, past 32 waiting it is 503. */
         post: {
             parameters: {
                 query?: never;
@@ -622,6 +630,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** @description Limits: 5,000 holes and parts together. At most two computations run at once; a waiting one answers with the header Queued-Behind, past 32 waiting it is 503. */
         post: {
             parameters: {
                 query?: never;
@@ -661,6 +670,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** @description Limits: 2,000 marks, 20,000 points. At most two computations run at once; a waiting one answers with the header Queued-Behind, past 32 waiting it is 503. */
         post: {
             parameters: {
                 query?: never;
@@ -691,48 +701,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/compute/read-layout": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: {
-                    units?: string;
-                    digits?: string;
-                };
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "multipart/form-data": components["schemas"]["IFormFileCollection"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["LayoutResult"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/compute/work-order": {
         parameters: {
             query?: never;
@@ -742,6 +710,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** @description Limits: a body of 4 MiB, 24 boards, 24 blocks. At most two computations run at once; a waiting one answers with the header Queued-Behind, past 32 waiting it is 503. */
         post: {
             parameters: {
                 query?: never;
@@ -781,6 +750,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** @description Limits: a body of 4 MiB, and those of the board and block documents. Limits: 64 screws, 4,000 moves; screws times turns over the step may not ask for more. At most two computations run at once; a waiting one answers with the header Queued-Behind, past 32 waiting it is 503. */
         post: {
             parameters: {
                 query?: never;
@@ -801,6 +771,49 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["TighteningResult"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/read-layout": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Limits: 32 MiB in all files together. */
+        post: {
+            parameters: {
+                query?: {
+                    units?: string;
+                    digits?: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "multipart/form-data": components["schemas"]["IFormFileCollection"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LayoutResult"];
                     };
                 };
             };
@@ -1127,6 +1140,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** @description One document a line, each at most 4 MiB, 1 GiB together. All are kept or none. */
         post: {
             parameters: {
                 query?: {
@@ -1164,6 +1178,103 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** @description One document a line, each at most 4 MiB, 1 GiB together. All are kept or none. */
+        post: {
+            parameters: {
+                query?: {
+                    replace?: boolean;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["KeptCount"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CardEntry"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: {
+                    replace?: boolean;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/batch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description One document a line, each at most 4 MiB, 1 GiB together. All are kept or none. */
         post: {
             parameters: {
                 query?: {
@@ -3410,64 +3521,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/cards": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["CardEntry"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post: {
-            parameters: {
-                query?: {
-                    replace?: boolean;
-                };
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["JsonElement"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/cards/{id}": {
         parameters: {
             query?: never;
@@ -4025,7 +4078,8 @@ export interface components {
             kind: string;
             board: null | components["schemas"]["Board"];
             block: null | components["schemas"]["Block"];
-            faults: components["schemas"]["InputFault"][];
+            card: null | components["schemas"]["Card"];
+            faults: components["schemas"]["PointedFault"][];
             known: boolean;
             sameContent: boolean;
         };
@@ -4381,10 +4435,6 @@ export interface components {
             /** Format: double */
             noneChance: number;
             text: string;
-        };
-        InputFault: {
-            pointer: string;
-            message: string;
         };
         InstrumentNames: {
             caliper: string;
@@ -5067,6 +5117,7 @@ export interface components {
             costK?: null | number;
             /** Format: double */
             volumeErrorShare?: null | number;
+            cutShort?: null | string;
         };
         PasteFace: {
             part: string;
@@ -5268,6 +5319,10 @@ export interface components {
             stepMm: number;
         };
         Point2: number[][];
+        PointedFault: {
+            pointer: string;
+            message: string;
+        };
         Polygon: number[][];
         Port: {
             id: string;

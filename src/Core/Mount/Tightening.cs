@@ -9,6 +9,12 @@ public static class Tightening
     /// <summary>More tilt than this while tightening is out of bounds, degrees.</summary>
     public const double DefaultTiltLimitDeg = 0.3;
 
+    public const int MostScrews = 64,
+        MostMoves = 4000;
+
+    public const string InWords =
+        "Limits: 64 screws, 4,000 moves; screws times turns over the step may not ask for more.";
+
     private static readonly double[] Steps = [2, 1.5, 1, 0.75, 0.5, 0.25, 0.125];
 
     /// <param name="stack">As it is while mounting: see <see cref="StackUp.WhileMounting"/>.</param>
@@ -24,6 +30,8 @@ public static class Tightening
     )
     {
         var plates = Plates(stack, order);
+        if (turnsPerMove is { } asked && plates.Sum(p => p.MovesAt(asked)) is var many && many > MostMoves)
+            throw new InputException("turnsPerMove", $"{many:0} moves at this step; at most {MostMoves}: take larger turns.");
         var recommended = plates.Min(p => Recommended(p, tiltLimitDeg, cancel));
         var taken = turnsPerMove ?? recommended;
         var moves = plates.SelectMany(p => Run(p, taken, cancel)).ToList();
@@ -94,6 +102,9 @@ public static class Tightening
     {
         var own = stack.Block.Plates.Select(p => p.Id).ToHashSet();
         var models = PlateModel.For(stack).Where(m => own.Contains(m.Plate.Id)).ToList();
+        var screws = models.Sum(m => m.Plate.Holes.Count);
+        if (screws > MostScrews)
+            throw new InputException("block/plates", $"{screws} screws; the turning of at most {MostScrews} is simulated.");
         var ordered = Ordered([.. models.SelectMany(m => m.Plate.Holes)], order);
         return models.ConvertAll(m => new TurningPlate(
             m,

@@ -45,6 +45,9 @@ internal sealed class TurningPlate
     /// <summary>Turns left until home.</summary>
     public double TurnsLeft(BlockHole hole) => _remaining[hole.Id] / Thread.Of(hole.Thread, hole.ScrewMm).PitchMm;
 
+    /// <summary>Moves from just started to home by even steps, at most.</summary>
+    public double MovesAt(double turns) => Order.Sum(h => Math.Ceiling(TurnsLeft(h) / turns) + 1);
+
     /// <summary>All screws just started again.</summary>
     public void Loosen()
     {

@@ -37,8 +37,7 @@ public sealed record PastePattern(
                 var radius = (DiameterMm ?? amount.DotDiameterMm) / 2;
                 return p => (p - At).Length <= radius;
             case PatternKind.Strokes:
-                var strokes = Strokes ?? [];
-                return p => strokes.Any(s => Near(p, s, beadMm / 2));
+                return new StrokeBins(Strokes ?? [], beadMm / 2).Covers;
             default:
                 var half = (LengthMm ?? (Kind == PatternKind.Line ? amount.LineLengthMm : amount.CrossArmMm)) / 2;
                 var angle = (AngleDeg + (Kind == PatternKind.Cross ? 45 : 0)) * Math.PI / 180;
@@ -46,17 +45,7 @@ public sealed record PastePattern(
                     [At - new Point2(half, 0).Turned(a), At + new Point2(half, 0).Turned(a)];
                 IReadOnlyList<Point2>[] arms =
                     Kind == PatternKind.Line ? [Arm(angle)] : [Arm(angle), Arm(angle + Math.PI / 2)];
-                return p => arms.Any(a => Near(p, a, beadMm / 2));
+                return new StrokeBins(arms, beadMm / 2).Covers;
         }
-    }
-
-    private static bool Near(Point2 p, IReadOnlyList<Point2> line, double reach)
-    {
-        if (line.Count == 1)
-            return (p - line[0]).Length <= reach;
-        for (var i = 1; i < line.Count; i++)
-            if (Polygon.DistanceToSegment(p, line[i - 1], line[i]) <= reach)
-                return true;
-        return false;
     }
 }

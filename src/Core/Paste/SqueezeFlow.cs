@@ -23,7 +23,11 @@ public sealed record SqueezeResult(
     IReadOnlyList<SqueezeMoment> History,
     IReadOnlyList<string> Film,
     IReadOnlyList<FilmFrame> Frames
-);
+)
+{
+    /// <summary>Whether the work ended before the film did: the true film is thinner and covers more.</summary>
+    public bool CutShort { get; init; }
+}
 
 /// <param name="Where">left, right, lower or upper edge, or notch.</param>
 public sealed record SpillEdge(string Where, double Ml);
@@ -138,6 +142,11 @@ public sealed class SqueezeFlow
 
     private bool Full(int i) => _face[i] && _volume[i] >= Capacity(i) * FullShare;
 
+    /// <summary>Cells times rounds of the pressure's solver, over the whole squeeze; an ordinary one takes a twentieth.</summary>
+    private const long MostWork = 600_000_000;
+
+    private long _work;
+
     private SqueezeResult Run(double volumeMm3, IProgress<double>? progress, CancellationToken cancel)
     {
         double time = 0,
@@ -150,7 +159,7 @@ public sealed class SqueezeFlow
         {
             cancel.ThrowIfCancellationRequested();
             var stop = StopGap();
-            if (_gap <= stop * 1.0005 || time >= _settings.MaxTimeS)
+            if (_gap <= stop * 1.0005 || time >= _settings.MaxTimeS || _work > MostWork)
                 break;
             var sink = Math.Min(_gap - stop, LargestStep * _gap);
             var resistance = SolvePressure(sink);
@@ -195,7 +204,10 @@ public sealed class SqueezeFlow
             Thin(history),
             Film(1),
             frames
-        );
+        )
+        {
+            CutShort = _work > MostWork,
+        };
     }
 
     /// <summary>A frame is kept each time the gap has shrunk by this.</summary>
@@ -394,7 +406,8 @@ public sealed class SqueezeFlow
             double norm = 0;
             for (var k = 0; k < n; k++)
                 norm += r[k] * r[k];
-            if (norm < goal)
+            _work += n;
+            if (norm < goal || _work > MostWork)
                 break;
             Multiply(diagonal, links, weights, p, q);
             double pq = 0;

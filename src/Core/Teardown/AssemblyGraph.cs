@@ -8,7 +8,7 @@ internal sealed record Act(TeardownAction Action, string Target, string? Driver,
 /// <summary>The stock assembly as acts and what has to come before each. At most 128 acts.</summary>
 internal sealed class AssemblyGraph
 {
-    public const int MostActs = 128;
+    private const int MostActs = TeardownPlanner.MostActs;
 
     public IReadOnlyList<Act> Acts { get; }
 

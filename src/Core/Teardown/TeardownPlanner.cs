@@ -5,6 +5,9 @@ namespace FaithfulBracket.Core.Teardown;
 /// <summary>Plans the strip-down of a stock assembly: order, tray, and the way back.</summary>
 public static class TeardownPlanner
 {
+    /// <summary>Groups, leads and pieces that one order can hold: bits of a set.</summary>
+    public const int MostActs = 128;
+
     /// <exception cref="InputException">The board has no assembly, or the assembly can not be taken apart as described.</exception>
     /// <param name="chosen">An order somebody chose; taken where it is legal.</param>
     public static TeardownPlan Plan(

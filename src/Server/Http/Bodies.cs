@@ -1,6 +1,7 @@
 using System.Text.Json;
 using FaithfulBracket.Core;
 using FaithfulBracket.Formats.Json;
+using Microsoft.AspNetCore.Http.Features;
 
 namespace FaithfulBracket.Server.Http;
 
@@ -18,6 +19,42 @@ internal static class Bodies
         var value = read(o);
         o.End();
         return faults.Count > 0 ? throw new InputException(faults) : value;
+    }
+
+    /// <summary>What is poured away of a body that is refused, so that its sender is still there to read why.</summary>
+    private const long MostPouredBytes = 256L * 1024 * 1024;
+
+    private static readonly TimeSpan LongestPouring = TimeSpan.FromSeconds(10);
+
+    /// <summary>A body that says beforehand that it is too large is refused before it is read.</summary>
+    public static Task RefuseLargeAsync(HttpContext context, RequestDelegate next)
+    {
+        var limit = context.Features.Get<IHttpMaxRequestBodySizeFeature>();
+        if (limit is not { MaxRequestBodySize: { } most, IsReadOnly: false } || !(context.Request.ContentLength > most))
+            return next(context);
+        limit.MaxRequestBodySize = null;
+        throw new BadHttpRequestException(
+            $"The body is larger than {most / 1048576} MiB.",
+            StatusCodes.Status413PayloadTooLarge
+        );
+    }
+
+    /// <summary>Reads the rest of a refused body and forgets it.</summary>
+    public static async Task PourAwayAsync(HttpRequest request)
+    {
+        using var stop = CancellationTokenSource.CreateLinkedTokenSource(request.HttpContext.RequestAborted);
+        stop.CancelAfter(LongestPouring);
+        try
+        {
+            var chunk = new byte[1 << 16];
+            long poured = 0;
+            for (int n; poured < MostPouredBytes && (n = await request.Body.ReadAsync(chunk, stop.Token)) > 0; )
+                poured += n;
+        }
+        catch (Exception e) when (e is IOException or OperationCanceledException or BadHttpRequestException)
+        {
+            // who stops sending, or sends without end, is answered all the same
+        }
     }
 
     public static async Task<ReadOnlyMemory<byte>> BytesAsync(HttpRequest request, int most)

@@ -18,6 +18,10 @@ internal sealed class Problems(ILogger<Problems> log) : IExceptionHandler
         var problem = Describe(exception, HttpMethods.IsGet(context.Request.Method) ? '?' : '/');
         if (problem.Status >= 500)
             log.LogError(exception, "Unexpected failure at {Path}", context.Request.Path);
+        if (problem.Status == StatusCodes.Status413PayloadTooLarge)
+            await Bodies.PourAwayAsync(context.Request);
+        if (exception is BusyException)
+            context.Response.Headers.RetryAfter = "5";
         problem.Instance = context.Request.Path;
         context.Response.StatusCode = problem.Status!.Value;
         await context.Response.WriteAsJsonAsync(problem, DocumentJson.Options, "application/problem+json", cancel);
@@ -45,6 +49,7 @@ internal sealed class Problems(ILogger<Problems> log) : IExceptionHandler
             KeyTakenException e => Problem(409, "The key is taken", e.Message, [new("/key", e.Message)]),
             LostRaceException e => Problem(412, "Somebody was faster", e.Message),
             IdTakenException e => Problem(409, "The id is taken", e.Message, [new("/id", e.Message)]),
+            BusyException e => Problem(503, "Too much at once", e.Message),
             NotHereException e => Problem(404, "Not here", e.Message),
             BadHttpRequestException { InnerException: JsonException j } => Problem(
                 400,

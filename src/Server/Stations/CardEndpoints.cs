@@ -1,8 +1,6 @@
-using System.Text.Json;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
-using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
 using FaithfulBracket.Store;
@@ -24,7 +22,7 @@ internal sealed record CardEntry(
 /// <summary>One block judged against a card.</summary>
 internal sealed record CardMatch(string BlockId, string BlockName, Verdict Verdict, string Summary, string TopReason);
 
-/// <summary>Cards of several boards: list, show, keep, and which blocks go on them.</summary>
+/// <summary>Cards of several boards: list, show, and which blocks go on them.</summary>
 internal static class CardEndpoints
 {
     public static void Map(IEndpointRouteBuilder app)
@@ -41,12 +39,6 @@ internal static class CardEndpoints
             )
             .Produces<Card>();
         api.MapGet("/{id}/blocks", BlocksFor);
-        api.MapPost(
-                "/",
-                (HttpRequest r, [FromKeyedServices("card")] Library cards, bool? replace) =>
-                    LibraryEndpoints.KeepAsync(r, cards, "cards", LibraryDocuments.Card, replace ?? false)
-            )
-            .Accepts<JsonElement>("application/json");
     }
 
     private static CardEntry Entry(Card c) =>

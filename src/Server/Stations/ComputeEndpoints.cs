@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Boards.Bow;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Mount;
 using FaithfulBracket.Core.Pads;
@@ -16,27 +17,37 @@ internal static class ComputeEndpoints
 {
     public static void Map(IEndpointRouteBuilder app)
     {
-        var compute = app.MapGroup("/api/compute").WithTags("compute");
-        compute.MapPost("/fit", FitAsync).Accepts<System.Text.Json.JsonElement>("application/json");
-        compute.MapPost("/gaps", GapsAsync).Accepts<System.Text.Json.JsonElement>("application/json");
-        compute.MapPost("/seating", SeatingAsync).Accepts<System.Text.Json.JsonElement>("application/json");
-        compute.MapPost("/cut-plan", CutPlanAsync).Accepts<System.Text.Json.JsonElement>("application/json");
-        compute.MapPost("/paste", PasteEndpoint.AnswerAsync).Accepts<System.Text.Json.JsonElement>("application/json");
-        compute.MapPost("/teardown", TeardownAsync).Accepts<System.Text.Json.JsonElement>("application/json");
-        compute.MapPost("/bow", BowEndpoint.AnswerAsync).Accepts<System.Text.Json.JsonElement>("application/json");
-        compute
-            .MapPost("/identify", IdentifyEndpoint.AnswerAsync)
-            .Accepts<System.Text.Json.JsonElement>("application/json");
-        compute.MapPost("/trace", TraceEndpoint.AnswerAsync).Accepts<System.Text.Json.JsonElement>("application/json");
+        var queue = app.ServiceProvider.GetRequiredService<HeavyWork>();
+        var compute = app.MapGroup("/api/compute").WithTags("compute").AddEndpointFilter(queue.QueueAsync);
+        Post("/fit", FitAsync, Documents);
+        Post("/gaps", GapsAsync, Documents);
+        Post("/seating", SeatingAsync, $"{Documents} {BowLimits.InWords}");
+        Post("/cut-plan", CutPlanAsync, CutPlanner.InWords);
+        Post("/paste", PasteEndpoint.AnswerAsync, PasteEndpoint.InWords);
+        Post("/teardown", TeardownAsync, $"Limits: {TeardownPlanner.MostActs} groups, leads and pieces together.");
+        Post("/bow", BowEndpoint.AnswerAsync, BowLimits.InWords);
+        Post("/identify", IdentifyEndpoint.AnswerAsync, IdentifyEndpoint.InWords);
+        Post("/trace", TraceEndpoint.AnswerAsync, TraceEndpoint.InWords);
+        Post("/work-order", WorkOrderEndpoint.AnswerAsync, WorkOrderEndpoint.InWords);
+        Post("/tightening", TighteningAsync, $"{Documents} {Tightening.InWords}");
         compute
             .MapPost("/read-layout", LayoutEndpoint.AnswerAsync)
             .Accepts<IFormFileCollection>("multipart/form-data")
+            .WithDescription(LayoutEndpoint.InWords)
             .DisableAntiforgery();
-        compute
-            .MapPost("/work-order", WorkOrderEndpoint.AnswerAsync)
-            .Accepts<System.Text.Json.JsonElement>("application/json");
-        compute.MapPost("/tightening", TighteningAsync).Accepts<System.Text.Json.JsonElement>("application/json");
+
+        void Post(string path, Delegate answer, string limits) =>
+            compute
+                .MapPost(path, answer)
+                .Accepts<System.Text.Json.JsonElement>("application/json")
+                .WithDescription($"{limits} {Queue}");
     }
+
+    /// <summary>Limits that every document has.</summary>
+    private const string Documents = "Limits: a body of 4 MiB, and those of the board and block documents.";
+
+    private const string Queue =
+        "At most two computations run at once; a waiting one answers with the header Queued-Behind, past 32 waiting it is 503.";
 
     private static async Task<Ok<FitResult>> FitAsync(HttpRequest request)
     {

@@ -13,6 +13,8 @@ internal static class IdentifyEndpoint
 {
     private const int MostPoints = 5000;
 
+    public const string InWords = "Limits: 5,000 holes and parts together.";
+
     public static async Task<Ok<IdentifyResult>> AnswerAsync(HttpRequest request, TwinLibrary twins)
     {
         var (seen, sigma) = await Bodies.ReadAsync(

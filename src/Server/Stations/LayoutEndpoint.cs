@@ -10,6 +10,8 @@ internal static class LayoutEndpoint
 {
     private const long MostBytes = 32 * 1024 * 1024;
 
+    public const string InWords = "Limits: 32 MiB in all files together.";
+
     public static async Task<Ok<LayoutResult>> AnswerAsync(HttpRequest request, string? units, string? digits) =>
         TypedResults.Ok((await ReadAsync(request, units, digits)).Layout);
 

@@ -65,21 +65,9 @@ internal sealed record MatchList(
     IReadOnlyDictionary<Verdict, int> Counts
 );
 
-/// <summary>What a dropped file turned out to be: a document to look at, or its faults.</summary>
-internal sealed record Checked(
-    string Kind,
-    Board? Board,
-    Block? Block,
-    IReadOnlyList<PointedFault> Faults,
-    bool Known,
-    bool SameContent
-);
-
-/// <summary>Boards and blocks: list, show, check, keep.</summary>
+/// <summary>Boards and blocks: list, show, judge.</summary>
 internal static class LibraryEndpoints
 {
-    private const long MostBatchBytes = 1L << 30;
-
     public static void Map(IEndpointRouteBuilder app)
     {
         var api = app.MapGroup("/api").WithTags("library");
@@ -98,31 +86,6 @@ internal static class LibraryEndpoints
         api.MapGet("/boards/{id}/blocks", BlocksFor);
         api.MapGet("/blocks/{id}/boards", BoardsFor);
         api.MapGet("/match/{boardId}/{blockId}", MatchOne);
-        api.MapPost(
-                "/boards",
-                (HttpRequest r, [FromKeyedServices("board")] Library boards, bool? replace) =>
-                    KeepAsync(r, boards, "boards", LibraryDocuments.Board, replace ?? false)
-            )
-            .Accepts<JsonElement>("application/json");
-        api.MapPost(
-                "/blocks",
-                (HttpRequest r, [FromKeyedServices("block")] Library blocks, bool? replace) =>
-                    KeepAsync(r, blocks, "blocks", LibraryDocuments.Block, replace ?? false)
-            )
-            .Accepts<JsonElement>("application/json");
-        api.MapPost(
-                "/boards/batch",
-                (HttpRequest r, [FromKeyedServices("board")] Library boards, bool? replace) =>
-                    BatchAsync(r, boards, LibraryDocuments.Board, replace ?? false)
-            )
-            .WithMetadata(new RequestSizeLimitAttribute(MostBatchBytes));
-        api.MapPost(
-                "/blocks/batch",
-                (HttpRequest r, [FromKeyedServices("block")] Library blocks, bool? replace) =>
-                    BatchAsync(r, blocks, LibraryDocuments.Block, replace ?? false)
-            )
-            .WithMetadata(new RequestSizeLimitAttribute(MostBatchBytes));
-        api.MapPost("/library/check", CheckAsync).Accepts<JsonElement>("application/json");
     }
 
     private static BoardEntry Entry(Board b) =>
@@ -288,131 +251,4 @@ internal static class LibraryEndpoints
                     )
                 ),
         ];
-
-    internal static async Task<IResult> KeepAsync(
-        HttpRequest request,
-        Library library,
-        string path,
-        Func<ReadOnlyMemory<byte>, LibraryDocument> read,
-        bool replace
-    )
-    {
-        var document = read(await Bodies.BytesAsync(request, JsonInput.MostBytes));
-        var address = $"/api/{path}/{Uri.EscapeDataString(document.Id)}";
-        if (library.Keep([document], replace).Added == 1)
-            return Results.Created(address, new { document.Id, address });
-        request.HttpContext.Response.Headers.Location = address;
-        return Results.Ok(new { document.Id, address });
-    }
-
-    private static async Task<Ok<KeptCount>> BatchAsync(
-        HttpRequest request,
-        Library library,
-        Func<ReadOnlyMemory<byte>, LibraryDocument> read,
-        bool replace
-    )
-    {
-        const int mostFaults = 100;
-        var documents = new List<LibraryDocument>();
-        var faults = new List<InputFault>();
-        using var reader = new StreamReader(request.Body, Encoding.UTF8);
-        var line = 0;
-        while (await reader.ReadLineAsync(request.HttpContext.RequestAborted) is { } text)
-        {
-            line++;
-            if (string.IsNullOrWhiteSpace(text))
-                continue;
-            try
-            {
-                documents.Add(read(Encoding.UTF8.GetBytes(text)));
-            }
-            catch (MalformedJsonException e)
-            {
-                faults.Add(new($"/{line - 1}", $"Line {line}: {e.Message}"));
-            }
-            catch (InputException e)
-            {
-                faults.AddRange(
-                    e.Faults.Select(f => new InputFault($"/{line - 1}{f.Field}", $"Line {line}: {f.Message}"))
-                );
-            }
-            if (faults.Count >= mostFaults)
-                break;
-        }
-        if (faults.Count > 0)
-            throw new InputException(faults);
-        return TypedResults.Ok(library.Keep(documents, replace));
-    }
-
-    /// <summary>Reads a dropped file and says what it is and what is wrong with it; keeps nothing.</summary>
-    private static async Task<Ok<Checked>> CheckAsync(
-        HttpRequest request,
-        [FromKeyedServices("board")] Library boards,
-        [FromKeyedServices("block")] Library blocks
-    )
-    {
-        ReadOnlyMemory<byte> bytes = await Bodies.BytesAsync(request, JsonInput.MostBytes);
-        try
-        {
-            using var json = JsonInput.Parse(bytes);
-            var format =
-                json.RootElement.ValueKind == JsonValueKind.Object
-                && json.RootElement.TryGetProperty("format", out var f)
-                && f.ValueKind == JsonValueKind.String
-                    ? f.GetString()
-                    : null;
-            var digest = CanonicalJson.Digest(json.RootElement);
-            if (format == BlockReader.Format)
-            {
-                var block = BlockReader.Read(bytes);
-                var kept = blocks.Find(block.Id);
-                return TypedResults.Ok(
-                    new Checked(
-                        "block",
-                        null,
-                        block,
-                        [],
-                        kept is not null,
-                        kept is not null && LibraryDocuments.Digest(kept) == digest
-                    )
-                );
-            }
-            if (format != BoardReader.Format)
-                return TypedResults.Ok(
-                    new Checked(
-                        "unknown",
-                        null,
-                        null,
-                        [
-                            new(
-                                "/format",
-                                $"Expected \"{BoardReader.Format}\" or \"{BlockReader.Format}\", found {(format is null ? "nothing" : $"\"{format}\"")}."
-                            ),
-                        ],
-                        false,
-                        false
-                    )
-                );
-            var board = BoardReader.Read(bytes);
-            var known = boards.Find(board.Id);
-            return TypedResults.Ok(
-                new Checked(
-                    "board",
-                    board,
-                    null,
-                    [],
-                    known is not null,
-                    known is not null && LibraryDocuments.Digest(known) == digest
-                )
-            );
-        }
-        catch (MalformedJsonException e)
-        {
-            return TypedResults.Ok(new Checked("unknown", null, null, PointedFault.All([e.Fault]), false, false));
-        }
-        catch (InputException e)
-        {
-            return TypedResults.Ok(new Checked("unknown", null, null, PointedFault.All(e.Faults), false, false));
-        }
-    }
 }

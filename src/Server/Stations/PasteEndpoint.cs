@@ -31,7 +31,11 @@ internal sealed record PasteAnswer(
     IReadOnlyList<FilmFrame>? Frames,
     double? CostK,
     double? VolumeErrorShare
-);
+)
+{
+    /// <summary>In words, when the squeeze is more work than a moment allows: what is told is as far as it came.</summary>
+    public string? CutShort { get; init; }
+}
 
 /// <param name="Edges">Share of the spill that leaves over each side.</param>
 internal sealed record SpillAnswer(double Ml, double Share, IReadOnlyList<SpillEdge> Edges);
@@ -39,6 +43,12 @@ internal sealed record SpillAnswer(double Ml, double Share, IReadOnlyList<SpillE
 /// <summary>Paste for one face.</summary>
 internal static class PasteEndpoint
 {
+    private const int MostStrokes = 500,
+        MostStrokePoints = 5000;
+
+    public const string InWords =
+        "Limits: 256 cells along the face, 500 strokes of 5,000 points together, 2,000 corners; a squeeze past its budget of work answers as far as it came and says so in cutShort.";
+
     /// <summary>One squeeze to reckon.</summary>
     internal sealed record Asked(
         Polygon Face,
@@ -105,7 +115,13 @@ internal static class PasteEndpoint
                 ? null
                 : BareCost.Kelvin(a.AreaMm2, squeeze.Coverage, squeeze.FinalGapUm, a.Paste, a.PowerW),
             squeeze?.VolumeErrorShare
-        );
+        )
+        {
+            CutShort =
+                squeeze is { CutShort: true }
+                    ? "Stopped before the film came to rest: the load is far beyond what this paste film is reckoned for. The true film is thinner and covers more."
+                    : null,
+        };
     }
 
     internal static Asked Read(ObjectReader o, ShopMemory shop)
@@ -153,12 +169,14 @@ internal static class PasteEndpoint
         var strokes = new List<IReadOnlyList<Point2>>();
         if (p.Raw("strokes") is { } raw)
         {
-            if (raw.ValueKind != System.Text.Json.JsonValueKind.Array || raw.GetArrayLength() > 500)
-                p.Fault("strokes", "Expected at most 500 strokes, each a list of [x, y] points.");
+            if (raw.ValueKind != System.Text.Json.JsonValueKind.Array || raw.GetArrayLength() > MostStrokes)
+                p.Fault("strokes", $"Expected at most {MostStrokes} strokes, each a list of [x, y] points.");
             else
                 for (var i = 0; i < raw.GetArrayLength(); i++)
                     strokes.Add(p.PointList(raw[i], $"strokes/{i}"));
         }
+        if (strokes.Sum(s => s.Count) > MostStrokePoints)
+            p.Fault("strokes", $"Expected at most {MostStrokePoints} points together.");
         if (kind == PatternKind.Strokes && strokes.All(s => s.Count == 0))
             p.Fault("strokes", "Expected at least one stroke of at least one point.");
         var at = p.Has("x") || p.Has("y") ? new Point2(p.Number("x"), p.Number("y")) : default;

@@ -11,6 +11,8 @@ internal static class PasteStream
     public static void Map(IEndpointRouteBuilder app) =>
         app.MapPost("/api/paste/simulate", RunAsync)
             .WithTags("paste")
+            .WithDescription(PasteEndpoint.InWords)
+            .AddEndpointFilter(app.ServiceProvider.GetRequiredService<HeavyWork>().QueueAsync)
             .Accepts<JsonElement>("application/json")
             .Produces<PasteAnswer>(200, "application/x-ndjson");
 

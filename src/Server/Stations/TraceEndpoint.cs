@@ -12,6 +12,8 @@ internal static class TraceEndpoint
     private const int MostMarks = 2000,
         MostPoints = 20_000;
 
+    public const string InWords = "Limits: 2,000 marks, 20,000 points.";
+
     public static async Task<Ok<TraceResult>> AnswerAsync(HttpRequest request)
     {
         var (marks, points, size, sigma, lens) = await Bodies.ReadAsync(

@@ -22,6 +22,8 @@ internal sealed record OrderAnswer(
 /// <summary>Several blocks on several boards: where each goes, and what stands between them.</summary>
 internal static class WorkOrderEndpoint
 {
+    public const string InWords = "Limits: a body of 4 MiB, 24 boards, 24 blocks.";
+
     public static async Task<Ok<OrderAnswer>> AnswerAsync(HttpRequest request)
     {
         var (order, settings) = await Bodies.ReadAsync(request, Read);

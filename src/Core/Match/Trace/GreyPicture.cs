@@ -22,38 +22,42 @@ public sealed class GreyPicture(int width, int height, byte[] pixels)
             + (this[i, j + 1] * (1 - fx) + this[i + 1, j + 1] * fx) * fy;
     }
 
-    /// <summary>Darker than its surroundings by a share, window sums from an integral image (Bradley and Roth 2007).</summary>
+    /// <summary>Darker than its surroundings by a share (Bradley and Roth 2007); sums of columns roll down the picture.</summary>
     /// <param name="window">Side of the surroundings, px.</param>
     public bool[] Darker(int window, double share = 0.18)
     {
-        var sums = new long[(Width + 1) * (Height + 1)];
-        for (var y = 0; y < Height; y++)
-        {
-            long row = 0;
-            for (var x = 0; x < Width; x++)
-            {
-                row += Pixels[y * Width + x];
-                sums[(y + 1) * (Width + 1) + x + 1] = sums[y * (Width + 1) + x + 1] + row;
-            }
-        }
         var dark = new bool[Pixels.Length];
         var half = window / 2;
+        var columns = new int[Width];
+        var running = new long[Width + 1];
         for (var y = 0; y < Height; y++)
         {
-            int y0 = Math.Max(0, y - half),
-                y1 = Math.Min(Height, y + half + 1);
+            // what comes in below, and what leaves above
+            if (y == 0)
+                for (var below = 0; below < Math.Min(half, Height); below++)
+                    Add(columns, below, 1);
+            if (y + half < Height)
+                Add(columns, y + half, 1);
+            if (y - half - 1 >= 0)
+                Add(columns, y - half - 1, -1);
+            for (var x = 0; x < Width; x++)
+                running[x + 1] = running[x] + columns[x];
+            var rows = Math.Min(Height, y + half + 1) - Math.Max(0, y - half);
             for (var x = 0; x < Width; x++)
             {
                 int x0 = Math.Max(0, x - half),
                     x1 = Math.Min(Width, x + half + 1);
-                var sum =
-                    sums[y1 * (Width + 1) + x1]
-                    - sums[y0 * (Width + 1) + x1]
-                    - sums[y1 * (Width + 1) + x0]
-                    + sums[y0 * (Width + 1) + x0];
-                dark[y * Width + x] = Pixels[y * Width + x] * (double)((x1 - x0) * (y1 - y0)) < sum * (1 - share);
+                var sum = running[x1] - running[x0];
+                dark[y * Width + x] = Pixels[y * Width + x] * (double)((x1 - x0) * rows) < sum * (1 - share);
             }
         }
         return dark;
+    }
+
+    private void Add(int[] columns, int row, int sign)
+    {
+        var pixels = Pixels.AsSpan(row * Width, Width);
+        for (var x = 0; x < pixels.Length; x++)
+            columns[x] += sign * pixels[x];
     }
 }

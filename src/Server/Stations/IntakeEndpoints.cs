@@ -1,0 +1,180 @@
+using System.Text.Json;
+using FaithfulBracket.Core;
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Formats.Documents;
+using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Store;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.Extensions.DependencyInjection;
+
+namespace FaithfulBracket.Server.Stations;
+
+/// <summary>What a dropped file turned out to be: a document to look at, or its faults.</summary>
+/// <param name="Kind">board, block, card, or unknown.</param>
+internal sealed record Checked(
+    string Kind,
+    Board? Board,
+    Block? Block,
+    Card? Card,
+    IReadOnlyList<PointedFault> Faults,
+    bool Known,
+    bool SameContent
+)
+{
+    public static Checked Broken(IEnumerable<InputFault> faults) =>
+        new("unknown", null, null, null, PointedFault.All(faults), false, false);
+}
+
+/// <summary>Documents into the library: checked, kept, kept in batches.</summary>
+internal static class IntakeEndpoints
+{
+    private const long MostBatchBytes = 1L << 30;
+
+    private delegate LibraryDocument Reading(ReadOnlyMemory<byte> utf8);
+
+    public static void Map(IEndpointRouteBuilder app)
+    {
+        var api = app.MapGroup("/api").WithTags("library");
+        foreach (
+            var (kind, path, read) in (ReadOnlySpan<(string, string, Reading)>)
+                [
+                    ("board", "boards", LibraryDocuments.Board),
+                    ("block", "blocks", LibraryDocuments.Block),
+                    ("card", "cards", LibraryDocuments.Card),
+                ]
+        )
+        {
+            api.MapPost(
+                    $"/{path}",
+                    (HttpRequest r, IServiceProvider s, bool? replace) =>
+                        KeepAsync(r, s.GetRequiredKeyedService<Library>(kind), path, read, replace ?? false)
+                )
+                .Accepts<JsonElement>("application/json");
+            api.MapPost(
+                    $"/{path}/batch",
+                    (HttpRequest r, IServiceProvider s, bool? replace) =>
+                        BatchAsync(r, s.GetRequiredKeyedService<Library>(kind), read, replace ?? false)
+                )
+                .WithMetadata(new RequestSizeLimitAttribute(MostBatchBytes))
+                .WithDescription("One document a line, each at most 4 MiB, 1 GiB together. All are kept or none.");
+        }
+        api.MapPost("/library/check", CheckAsync).Accepts<JsonElement>("application/json");
+    }
+
+    private static async Task<IResult> KeepAsync(
+        HttpRequest request,
+        Library library,
+        string path,
+        Reading read,
+        bool replace
+    )
+    {
+        var document = read(await Bodies.BytesAsync(request, JsonInput.MostBytes));
+        var address = $"/api/{path}/{Uri.EscapeDataString(document.Id)}";
+        if (library.Keep([document], replace).Added == 1)
+            return Results.Created(address, new { document.Id, address });
+        request.HttpContext.Response.Headers.Location = address;
+        return Results.Ok(new { document.Id, address });
+    }
+
+    /// <summary>Every line is read by its rules first and laid aside on disk; only when all were good does the library change.</summary>
+    private static async Task<Ok<KeptCount>> BatchAsync(
+        HttpRequest request,
+        Library library,
+        Reading read,
+        bool replace
+    )
+    {
+        const int mostFaults = 100;
+        var faults = new List<InputFault>();
+        using var aside = new DocumentSpool();
+        var line = 0;
+        await foreach (var text in BodyLines.ReadAsync(request, JsonInput.MostBytes))
+        {
+            line++;
+            if (text.Span.Trim(" \t\r"u8).IsEmpty)
+                continue;
+            try
+            {
+                aside.Add(read(text));
+            }
+            catch (MalformedJsonException e)
+            {
+                faults.Add(new($"/{line - 1}", $"Line {line}: {e.Message}"));
+            }
+            catch (InputException e)
+            {
+                faults.AddRange(
+                    e.Faults.Select(f => new InputFault($"/{line - 1}{f.Field}", $"Line {line}: {f.Message}"))
+                );
+            }
+            if (faults.Count >= mostFaults)
+                break;
+        }
+        return faults.Count > 0
+            ? throw new InputException(faults)
+            : TypedResults.Ok(library.Keep(aside.ReadBack(), replace));
+    }
+
+    /// <summary>Reads a dropped file and says what it is and what is wrong with it; keeps nothing.</summary>
+    private static async Task<Ok<Checked>> CheckAsync(
+        HttpRequest request,
+        [FromKeyedServices("board")] Library boards,
+        [FromKeyedServices("block")] Library blocks,
+        [FromKeyedServices("card")] Library cards
+    )
+    {
+        ReadOnlyMemory<byte> bytes = await Bodies.BytesAsync(request, JsonInput.MostBytes);
+        try
+        {
+            using var json = JsonInput.Parse(bytes);
+            var format =
+                json.RootElement.ValueKind == JsonValueKind.Object
+                && json.RootElement.TryGetProperty("format", out var f)
+                && f.ValueKind == JsonValueKind.String
+                    ? f.GetString()
+                    : null;
+            var digest = CanonicalJson.Digest(json.RootElement);
+            Checked Found(string kind, Library library, string id, Board? board, Block? block, Card? card)
+            {
+                var kept = library.Find(id);
+                var same = kept is not null && LibraryDocuments.Digest(kept) == digest;
+                return new(kind, board, block, card, [], kept is not null, same);
+            }
+            switch (format)
+            {
+                case BlockReader.Format:
+                    var block = BlockReader.Read(bytes);
+                    return TypedResults.Ok(Found("block", blocks, block.Id, null, block, null));
+                case BoardReader.Format:
+                    var board = BoardReader.Read(bytes);
+                    return TypedResults.Ok(Found("board", boards, board.Id, board, null, null));
+                case CardReader.Format:
+                    var card = CardReader.Read(bytes);
+                    return TypedResults.Ok(Found("card", cards, card.Id, null, null, card));
+                default:
+                    var found = format is null ? "nothing" : $"\"{format}\"";
+                    return TypedResults.Ok(
+                        Checked.Broken([
+                            new(
+                                "/format",
+                                $"Expected \"{BoardReader.Format}\", \"{BlockReader.Format}\" or \"{CardReader.Format}\", found {found}."
+                            ),
+                        ])
+                    );
+            }
+        }
+        catch (MalformedJsonException e)
+        {
+            return TypedResults.Ok(Checked.Broken([e.Fault]));
+        }
+        catch (InputException e)
+        {
+            return TypedResults.Ok(Checked.Broken(e.Faults));
+        }
+    }
+}
