@@ -131,13 +131,11 @@ public static class Tightening
     /// <summary>The largest even step of one plate that stays in bounds; the least when none does.</summary>
     private static double Recommended(TurningPlate plate, double tiltLimitDeg, CancellationToken cancel)
     {
-        foreach (var step in Steps)
-            if (
-                Run(plate, step, cancel)
-                    .TrueForAll(m =>
-                        m.TiltDeg <= tiltLimitDeg && !(plate.PeakLimitMPa is { } limit && m.PeakMPa > limit)
-                    )
-            )
+        bool InBounds(TighteningMove m) =>
+            m.TiltDeg <= tiltLimitDeg && !(plate.PeakLimitMPa is { } limit && m.PeakMPa > limit);
+        // the first move out of bounds settles a step
+        foreach (var step in Steps[..^1])
+            if (Turned(plate, step, cancel).All(InBounds))
                 return step;
         return Steps[^1];
     }
@@ -145,19 +143,20 @@ public static class Tightening
     private static Worst WorstOf(IReadOnlyList<TighteningMove> moves) =>
         moves.Count == 0 ? new(0, 0) : new(moves.Max(m => m.TiltDeg), moves.Max(m => m.PeakMPa));
 
-    private static List<TighteningMove> Run(TurningPlate plate, double turnsPerMove, CancellationToken cancel)
+    private static List<TighteningMove> Run(TurningPlate plate, double turnsPerMove, CancellationToken cancel) =>
+        [.. Turned(plate, turnsPerMove, cancel)];
+
+    private static IEnumerable<TighteningMove> Turned(TurningPlate plate, double turnsPerMove, CancellationToken cancel)
     {
         plate.Loosen();
-        var moves = new List<TighteningMove>();
         for (var pass = 1; plate.Open.ToList() is { Count: > 0 } open; pass++)
         {
             foreach (var hole in open)
             {
                 cancel.ThrowIfCancellationRequested();
-                moves.Add(plate.Turn(hole, pass, turnsPerMove));
+                yield return plate.Turn(hole, pass, turnsPerMove);
             }
         }
-        return moves;
     }
 
     private static List<TighteningMove> CornerFirst(TurningPlate plate, CancellationToken cancel)

@@ -15,26 +15,41 @@ internal static class BodyLines
         {
             var read = await reader.ReadAsync(cancel);
             var buffer = read.Buffer;
-            while (buffer.PositionOf((byte)'\n') is { } end)
+            var lines = new List<ReadOnlyMemory<byte>>();
+            var tooLong = false;
+            while (!tooLong && buffer.PositionOf((byte)'\n') is { } end)
             {
-                yield return Whole(buffer.Slice(0, end), line++, mostBytes);
+                tooLong = !Take(buffer.Slice(0, end), lines, mostBytes);
                 buffer = buffer.Slice(buffer.GetPosition(1, end));
             }
-            if (read.IsCompleted)
+            if (read.IsCompleted && !buffer.IsEmpty && !tooLong)
             {
-                if (!buffer.IsEmpty)
-                    yield return Whole(buffer, line, mostBytes);
-                yield break;
+                tooLong = !Take(buffer, lines, mostBytes);
+                buffer = buffer.Slice(buffer.End);
             }
-            if (buffer.Length > mostBytes)
-                throw TooLong(line, mostBytes);
+            tooLong = tooLong || buffer.Length > mostBytes;
+            // the reader has to be let go of before anything else may happen
             reader.AdvanceTo(buffer.Start, buffer.End);
+            foreach (var l in lines)
+            {
+                line++;
+                yield return l;
+            }
+            if (tooLong)
+                throw new InputException(
+                    $"/{line - 1}",
+                    $"Line {line} is longer than {mostBytes / 1048576} MiB: one document a line."
+                );
+            if (read.IsCompleted)
+                yield break;
         }
     }
 
-    private static ReadOnlyMemory<byte> Whole(ReadOnlySequence<byte> part, int line, int mostBytes) =>
-        part.Length > mostBytes ? throw TooLong(line, mostBytes) : part.ToArray();
-
-    private static InputException TooLong(int line, int mostBytes) =>
-        new($"/{line - 1}", $"Line {line} is longer than {mostBytes / 1048576} MiB: one document a line.");
+    private static bool Take(ReadOnlySequence<byte> part, List<ReadOnlyMemory<byte>> lines, int mostBytes)
+    {
+        if (part.Length > mostBytes)
+            return false;
+        lines.Add(part.ToArray());
+        return true;
+    }
 }

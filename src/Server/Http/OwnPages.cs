@@ -1,4 +1,5 @@
 using System.Net;
+using Microsoft.Net.Http.Headers;
 
 namespace FaithfulBracket.Server.Http;
 
@@ -49,6 +50,17 @@ internal sealed class OwnPages(IConfiguration configuration)
                 context,
                 StatusCodes.Status415UnsupportedMediaType,
                 $"Nothing is written from {type}. Send application/json, lines of JSON as application/x-ndjson, files as multipart/form-data."
+            );
+        if (
+            MediaTypeHeaderValue.TryParse(request.ContentType, out var media)
+            && media.Charset.ToString().Trim('"') is { Length: > 0 } charset
+            && !charset.Equals("utf-8", StringComparison.OrdinalIgnoreCase)
+            && !charset.Equals("us-ascii", StringComparison.OrdinalIgnoreCase)
+        )
+            return RefuseAsync(
+                context,
+                StatusCodes.Status415UnsupportedMediaType,
+                "Text is read as UTF-8: send it so, and say charset=utf-8 or nothing."
             );
         return next(context);
     }
