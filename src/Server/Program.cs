@@ -19,7 +19,13 @@ if (string.IsNullOrEmpty(builder.Configuration["urls"]))
     builder.WebHost.UseUrls("http://127.0.0.1:5140");
 
 var data = builder.Configuration["data"] ?? Path.Combine(AppContext.BaseDirectory, "data");
-builder.Services.AddSingleton(new ShopDatabase(Path.Combine(data, "shop.db")));
+var shop = new ShopDatabase(Path.Combine(data, "shop.db"), builder.Configuration.GetValue<int?>("most-mb"));
+if (shop.Look() is { } trouble)
+{
+    StartTrouble.Serve(builder.Build(), trouble);
+    return;
+}
+builder.Services.AddSingleton(shop);
 builder.Services.TryAddSingleton(TimeProvider.System);
 builder.Services.AddKeyedSingleton(
     "board",
@@ -88,8 +94,8 @@ builder.Services.AddProblemDetails().AddExceptionHandler<Problems>();
 builder.Services.AddResponseCompression(o => o.EnableForHttps = true);
 
 var app = builder.Build();
-app.Services.GetRequiredService<ShopDatabase>().Migrate();
-if (builder.Configuration["demo"] is { Length: > 0 } demo)
+shop.Migrate();
+if (builder.Configuration["demo"] is { Length: > 0 } demo && !shop.ReadOnly)
     app.Services.GetRequiredService<DemoShop>().FillIfEmpty(demo);
 
 app.Use(SafeHeaders.AddAsync);

@@ -203,6 +203,9 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
 
     public string PathOf(PhotoRow photo) => shelf.PathOf(photo.File);
 
+    /// <summary>A photo's bytes, or null when its file is gone.</summary>
+    public byte[]? Read(PhotoRow photo) => shelf.Read(photo.File);
+
     public IReadOnlyList<TimerRow> Running(long? jobId = null)
     {
         using var c = database.Open();

@@ -10,16 +10,56 @@ public sealed class ShopDatabase
 {
     private readonly string _connection;
 
-    public ShopDatabase(string file)
+    private readonly long? _mostPages;
+
+    /// <param name="mostMb">What the file may grow to, MB; as large as the disk when null.</param>
+    public ShopDatabase(string file, int? mostMb = null)
     {
         File = Path.GetFullPath(file);
-        Directory.CreateDirectory(Path.GetDirectoryName(File)!);
+        _mostPages = mostMb * 1024L * 1024 / PageBytes;
+        ReadOnly = !CanWrite(Path.GetDirectoryName(File)!);
         _connection = new SqliteConnectionStringBuilder
         {
-            DataSource = File,
+            // a log can not be opened where nothing can be written: the file is read as it stands
+            DataSource = ReadOnly ? $"file:{File}?immutable=1" : File,
             ForeignKeys = true,
             DefaultTimeout = 10,
         }.ToString();
+    }
+
+    private const int PageBytes = 4096;
+
+    /// <summary>Whether the folder can only be read.</summary>
+    public bool ReadOnly { get; }
+
+    /// <summary>Why the file can not be worked with, looked at before anything is written; null when all is well.</summary>
+    public ShopTrouble? Look() =>
+        ReadOnly && !System.IO.File.Exists(File)
+            ? new(
+                "read-only",
+                $"The folder {Path.GetDirectoryName(File)} can not be written: no shop can be kept there. Give this program the right to write, or name another folder with --data."
+            )
+            : ShopTrouble.Look(File);
+
+    private static bool CanWrite(string folder)
+    {
+        try
+        {
+            Directory.CreateDirectory(folder);
+            using var probe = new FileStream(
+                Path.Combine(folder, Path.GetRandomFileName()),
+                FileMode.CreateNew,
+                FileAccess.Write,
+                FileShare.None,
+                1,
+                FileOptions.DeleteOnClose
+            );
+            return true;
+        }
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException)
+        {
+            return false;
+        }
     }
 
     public string File { get; }
@@ -31,6 +71,8 @@ public sealed class ShopDatabase
     /// <exception cref="InvalidOperationException">A migration failed; the file is as it was before that migration.</exception>
     public void Migrate()
     {
+        if (ReadOnly)
+            return;
         using (var c = Open())
             c.Execute("pragma journal_mode = wal");
         // tables are rebuilt in migrations: what refers to them is checked once all is done
@@ -54,6 +96,8 @@ public sealed class ShopDatabase
         var c = new SqliteConnection(_connection);
         c.Open();
         c.Execute("pragma synchronous = full");
+        if (_mostPages is { } most)
+            c.Execute($"pragma max_page_count = {most}");
         return c;
     }
 

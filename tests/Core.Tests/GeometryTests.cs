@@ -81,3 +81,32 @@ public class QuadratureTests
         Assert.Equal(PolygonOverlap.Area(a, b), Quadrature.Clipped(a, b, 12).Sum(q => q.WeightMm2), 9);
     }
 }
+
+public class SelfCrossingTests
+{
+    [Fact]
+    public void Random_closed_lines_cross_as_every_pair_of_sides_says()
+    {
+        var draws = new NormalDraws(12);
+        var crossing = 0;
+        for (var k = 0; k < 2000; k++)
+        {
+            var n = 4 + k % 5;
+            List<Point2> p = [.. Enumerable.Range(0, n).Select(_ => new Point2(draws.Uniform(), draws.Uniform()))];
+            var plain = false;
+            for (var i = 0; i < n; i++)
+            for (var j = i + 2; j < n; j++)
+                plain |= !(i == 0 && j == n - 1) && Meet(p[i], p[(i + 1) % n], p[j], p[(j + 1) % n]);
+            Assert.Equal(plain, SelfCrossing.Of(p));
+            crossing += plain ? 1 : 0;
+        }
+        Assert.InRange(crossing, 200, 1800);
+    }
+
+    /// <summary>By the parameters of both lines at their meeting point.</summary>
+    private static bool Meet(Point2 a, Point2 b, Point2 c, Point2 d)
+    {
+        var x = DenseSolve.Solve(new[,] { { b.X - a.X, c.X - d.X }, { b.Y - a.Y, c.Y - d.Y } }, [c.X - a.X, c.Y - a.Y]);
+        return x is [> 0 and < 1, > 0 and < 1];
+    }
+}

@@ -11,12 +11,33 @@ public sealed class ServerProcess : IDisposable
 {
     private Process _process;
 
-    public ServerProcess(string? data = null, bool demo = true)
+    private readonly int? _mostMb;
+    private readonly bool _ownData;
+
+    /// <param name="mostMb">What its database may grow to.</param>
+    public ServerProcess(string? data = null, bool demo = true, int? mostMb = null)
     {
+        (_mostMb, _ownData) = (mostMb, data is null);
         Data = data ?? Directory.CreateTempSubdirectory("fb-").FullName;
         Demo = demo;
         Http = new();
+        if (data is null && demo && Seed is { } seed)
+            Copy(seed, Data);
         _process = Start();
+    }
+
+    /// <summary>A demo shop filled once, to begin from; filled anew by every server when the run gave none.</summary>
+    private static string? Seed =>
+        Environment.GetEnvironmentVariable("FB_SEED") is { Length: > 0 } s && Directory.Exists(s) ? s : null;
+
+    private static void Copy(string from, string to)
+    {
+        foreach (var file in Directory.EnumerateFiles(from, "*", SearchOption.AllDirectories))
+        {
+            var target = Path.Combine(to, Path.GetRelativePath(from, file));
+            Directory.CreateDirectory(Path.GetDirectoryName(target)!);
+            File.Copy(file, target);
+        }
     }
 
     public static string Root { get; } = FindRoot();
@@ -71,7 +92,8 @@ public sealed class ServerProcess : IDisposable
             Kill();
         _process.Dispose();
         Http.Dispose();
-        Directory.Delete(Data, recursive: true);
+        if (_ownData)
+            Directory.Delete(Data, recursive: true);
     }
 
     /// <summary>The server takes a free port itself and says which: nobody else can be given it in between.</summary>
@@ -89,6 +111,11 @@ public sealed class ServerProcess : IDisposable
                 ]
         )
             start.ArgumentList.Add(a);
+        if (_mostMb is { } mb)
+        {
+            start.ArgumentList.Add("--most-mb");
+            start.ArgumentList.Add(mb.ToString(System.Globalization.CultureInfo.InvariantCulture));
+        }
         if (Demo)
         {
             start.ArgumentList.Add("--demo");

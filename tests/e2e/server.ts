@@ -1,5 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { cpSync, mkdtempSync, rmSync } from 'node:fs'
 import { type AddressInfo, connect, createServer, type Server as Listener, type Socket } from 'node:net'
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
@@ -15,6 +15,9 @@ export class Server {
 
   /** Takes a free port itself and says which: nobody else can be given it in between. */
   async start() {
+    // a demo shop filled once, when the run made one
+    const seed = process.env.FB_SEED
+    if (seed && !this.process) cpSync(seed, this.data, { recursive: true })
     const args = [
       join(house, '.run/app/FaithfulBracket.Server.dll'),
       ...['--urls', 'http://127.0.0.1:0', '--data', this.data],

@@ -24,6 +24,8 @@ public static class DocumentRules
         var id = o.Text("id", 100);
         if (id.Length > 0 && !id.All(c => char.IsAsciiLetterOrDigit(c) || c is '-' or '_' or '.'))
             o.Fault("id", $"Expected letters, digits, dots and dashes only, found \"{id}\".");
+        else if (id.Length > 0 && id.All(c => c == '.'))
+            o.Fault("id", $"Expected a name, found \"{id}\": dots alone are a place in an address.");
         return id;
     }
 

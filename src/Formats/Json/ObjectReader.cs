@@ -8,6 +8,9 @@ namespace FaithfulBracket.Formats.Json;
 public sealed class ObjectReader
 {
     public const int MostItems = 20_000;
+
+    /// <summary>Corners of one outline.</summary>
+    private const int MostCorners = 5000;
     private const double MostLength = 1e6;
 
     private readonly Dictionary<string, JsonElement> _fields = [];
@@ -347,8 +350,13 @@ public sealed class ObjectReader
             Fault(field, $"Expected at least three points, found {points.Count}.");
             return null;
         }
+        if (points.Count > MostCorners)
+        {
+            Fault(field, $"Expected at most {MostCorners} corners, found {points.Count}.");
+            return null;
+        }
         var polygon = new Polygon(points);
-        if (CrossesItself(points))
+        if (SelfCrossing.Of(points))
         {
             Fault(field, "The outline crosses itself: list its corners in order.");
             return null;
@@ -359,28 +367,6 @@ public sealed class ObjectReader
             return null;
         }
         return polygon;
-    }
-
-    private static bool CrossesItself(List<Point2> p)
-    {
-        var n = p.Count;
-        if (n > 500)
-            return false;
-        for (var i = 0; i < n; i++)
-        {
-            for (var j = i + 2; j < n; j++)
-            {
-                if (i == 0 && j == n - 1)
-                    continue;
-                Point2 a = p[i],
-                    b = p[(i + 1) % n],
-                    c = p[j],
-                    d = p[(j + 1) % n];
-                if ((b - a).Cross(c - a) * (b - a).Cross(d - a) < 0 && (d - c).Cross(a - c) * (d - c).Cross(b - c) < 0)
-                    return true;
-            }
-        }
-        return false;
     }
 
     private static string Range(double least, double most) =>

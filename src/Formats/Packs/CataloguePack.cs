@@ -12,6 +12,7 @@ public enum PackItemKind
 {
     Board,
     Block,
+    Card,
     Picture,
 }
 
@@ -43,6 +44,7 @@ public static class CataloguePack
                 {
                     PackItemKind.Board => $"boards/{id}.board.json",
                     PackItemKind.Block => $"blocks/{id}.block.json",
+                    PackItemKind.Card => $"cards/{id}.card.json",
                     _ => $"pictures/{id}",
                 };
                 Put(zip, path, content);
@@ -121,7 +123,16 @@ public static class CataloguePack
             );
         var budget = (long)MostBytes;
         var faults = new List<InputFault>();
-        var listed = Manifest(Bytes(manifestEntry, ref budget), faults);
+        byte[] manifest;
+        try
+        {
+            manifest = Bytes(manifestEntry, ref budget);
+        }
+        catch (InvalidDataException)
+        {
+            throw new InputException($"/{ManifestName}", "Can not be unpacked: the file is damaged.");
+        }
+        var listed = Manifest(manifest, faults);
         var items = new List<PackItem>();
         foreach (var (kind, path, sha, of) in listed)
         {
@@ -130,7 +141,16 @@ public static class CataloguePack
                 faults.Add(new($"/{path}", "Stands in the manifest but not in the pack."));
                 continue;
             }
-            var bytes = Bytes(entry, ref budget);
+            byte[] bytes;
+            try
+            {
+                bytes = Bytes(entry, ref budget);
+            }
+            catch (InvalidDataException)
+            {
+                faults.Add(new($"/{path}", "Can not be unpacked: the file is damaged."));
+                continue;
+            }
             if (!string.Equals(Hash(bytes), sha, StringComparison.OrdinalIgnoreCase))
             {
                 faults.Add(new($"/{path}", "Its hash is not the manifest's: the file was changed or damaged."));
@@ -141,12 +161,7 @@ public static class CataloguePack
                 items.Add(
                     kind == PackItemKind.Picture
                         ? Picture(path, bytes, of)
-                        : new(
-                            kind,
-                            path,
-                            kind == PackItemKind.Board ? BoardReader.Read(bytes).Id : BlockReader.Read(bytes).Id,
-                            bytes
-                        )
+                        : new(kind, path, IdOf(kind, bytes), bytes)
                 );
             }
             catch (MalformedJsonException e)
@@ -169,6 +184,14 @@ public static class CataloguePack
         );
         return faults.Count > 0 ? throw new InputException(faults) : items;
     }
+
+    private static string IdOf(PackItemKind kind, byte[] bytes) =>
+        kind switch
+        {
+            PackItemKind.Board => BoardReader.Read(bytes).Id,
+            PackItemKind.Card => CardReader.Read(bytes).Id,
+            _ => BlockReader.Read(bytes).Id,
+        };
 
     private static PackItem Picture(string path, byte[] bytes, string? of)
     {

@@ -10,7 +10,8 @@ namespace FaithfulBracket.Formats.Records;
 
 public sealed record RecordSignature(string By, string At, long? Count, string? OverrideReason);
 
-public sealed record RecordPhoto(string MediaType, byte[] Content, string At);
+/// <param name="Content">Null when the picture's file is gone.</param>
+public sealed record RecordPhoto(string MediaType, byte[]? Content, string At);
 
 public sealed record RecordJob(
     long Id,
@@ -55,7 +56,9 @@ public static class BuildRecord
                 .AppendJoin(
                     "",
                     job.Photos.Select(p =>
-                        $"<img alt=\"photo of {E(p.At[..10])}\" src=\"data:{p.MediaType};base64,{Convert.ToBase64String(p.Content)}\">"
+                        p.Content is null
+                            ? $"<p>The photo of {E(p.At[..10])} is missing: its file is gone from the shop's folder.</p>"
+                            : $"<img alt=\"photo of {E(p.At[..10])}\" src=\"data:{p.MediaType};base64,{Convert.ToBase64String(p.Content)}\">"
                     )
                 );
         return s.Append("</html>").ToString();

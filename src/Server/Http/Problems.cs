@@ -9,13 +9,15 @@ using Microsoft.AspNetCore.Mvc;
 namespace FaithfulBracket.Server.Http;
 
 /// <summary>Turns what went wrong into problem details (RFC 9457) with a pointer and a sentence for each fault.</summary>
-internal sealed class Problems(ILogger<Problems> log) : IExceptionHandler
+internal sealed class Problems(ILogger<Problems> log, ShopDatabase shop) : IExceptionHandler
 {
     public async ValueTask<bool> TryHandleAsync(HttpContext context, Exception exception, CancellationToken cancel)
     {
         if (exception is OperationCanceledException && context.RequestAborted.IsCancellationRequested)
             return true;
-        var problem = Describe(exception, HttpMethods.IsGet(context.Request.Method) ? '?' : '/');
+        var problem = ShopTrouble.Of(exception, shop.File) is { } trouble
+            ? StartTrouble.Problem(trouble)
+            : Describe(exception, HttpMethods.IsGet(context.Request.Method) ? '?' : '/');
         if (problem.Status >= 500)
             log.LogError(exception, "Unexpected failure at {Path}", context.Request.Path);
         if (problem.Status == StatusCodes.Status413PayloadTooLarge)

@@ -50,11 +50,11 @@ internal static class DrawerEndpoints
 
     internal static object Item(string kind, string id, ObjectReader o)
     {
-        if (kind != "material")
-        {
-            if (o.Text("id") != id)
-                o.Fault("id", $"Expected the id of the address, \"{id}\".");
-        }
+        // what stands under an address carries its name: every kind alike
+        if (o.Text("id") != id)
+            o.Fault("id", $"Expected the id of the address, \"{id}\".");
+        if (id is "." or ".." || id.Any(char.IsControl))
+            o.Fault("id", "Expected letters, digits, dots and dashes.");
         return kind switch
         {
             "material" => ComputeInputs.Material(o),

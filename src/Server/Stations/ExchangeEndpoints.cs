@@ -136,20 +136,26 @@ internal static class ExchangeEndpoints
     private static IResult WritePack(
         [FromKeyedServices("board")] Library boards,
         [FromKeyedServices("block")] Library blocks,
+        [FromKeyedServices("card")] Library cards,
+        PhotoShelf shelf,
         CataloguePictures pictures
     ) =>
         Results.File(
             CataloguePack.Write([
                 .. boards.All().Select(d => (PackItemKind.Board, d.Id, d.Document, (string?)null)),
                 .. blocks.All().Select(d => (PackItemKind.Block, d.Id, d.Document, (string?)null)),
+                .. cards.All().Select(d => (PackItemKind.Card, d.Id, d.Document, (string?)null)),
+                // a picture whose file is gone is left out
                 .. pictures
                     .All()
+                    .Select(p => (Of: p, Content: shelf.Read(p.File)))
+                    .Where(p => p.Content is not null)
                     .Select(p =>
                         (
                             PackItemKind.Picture,
-                            $"{p.Kind}-{p.OfId}-{p.File}",
-                            File.ReadAllBytes(pictures.PathOf(p)),
-                            (string?)$"{p.Kind}/{p.OfId}"
+                            $"{p.Of.Kind}-{p.Of.OfId}-{p.Of.File}",
+                            p.Content!,
+                            (string?)$"{p.Of.Kind}/{p.Of.OfId}"
                         )
                     ),
             ]),
@@ -160,7 +166,8 @@ internal static class ExchangeEndpoints
     private static async Task<Ok<PackPreview>> CheckPackAsync(
         HttpRequest request,
         [FromKeyedServices("board")] Library boards,
-        [FromKeyedServices("block")] Library blocks
+        [FromKeyedServices("block")] Library blocks,
+        [FromKeyedServices("card")] Library cards
     )
     {
         var items = CataloguePack.Read(await Bodies.BytesAsync(request, CataloguePack.MostBytes));
@@ -168,6 +175,7 @@ internal static class ExchangeEndpoints
             .Digests()
             .Select(d => (PackItemKind.Board, d))
             .Concat(blocks.Digests().Select(d => (PackItemKind.Block, d)))
+            .Concat(cards.Digests().Select(d => (PackItemKind.Card, d)))
             .ToDictionary(d => (d.Item1, d.d.Id), d => d.d.Digest);
         List<PackLine> lines =
         [
@@ -199,7 +207,8 @@ internal static class ExchangeEndpoints
         CataloguePictures shelf,
         PhotoShelf photos,
         [FromKeyedServices("board")] Library boards,
-        [FromKeyedServices("block")] Library blocks
+        [FromKeyedServices("block")] Library blocks,
+        [FromKeyedServices("card")] Library cards
     )
     {
         var items = CataloguePack.Read(await Bodies.BytesAsync(request, CataloguePack.MostBytes));
@@ -235,7 +244,8 @@ internal static class ExchangeEndpoints
             shelf,
             pictures,
             (boards, items.Where(i => i.Kind == PackItemKind.Board).Select(i => LibraryDocuments.Board(i.Content))),
-            (blocks, items.Where(i => i.Kind == PackItemKind.Block).Select(i => LibraryDocuments.Block(i.Content)))
+            (blocks, items.Where(i => i.Kind == PackItemKind.Block).Select(i => LibraryDocuments.Block(i.Content))),
+            (cards, items.Where(i => i.Kind == PackItemKind.Card).Select(i => LibraryDocuments.Card(i.Content)))
         );
         return TypedResults.Ok(kept);
     }

@@ -16,7 +16,7 @@ internal static class RecordEndpoints
                     var v = views.View(id, cancel);
                     var photos = papers
                         .Photos(id)
-                        .Select(p => new RecordPhoto(p.MediaType, File.ReadAllBytes(papers.PathOf(p)), p.At))
+                        .Select(p => new RecordPhoto(p.MediaType, papers.Read(p), p.At))
                         .ToList();
                     return Results.Text(
                         BuildRecord.Html(

@@ -124,7 +124,10 @@ internal static class TraceStore
             return known;
         if (Recent.Count > 3)
             Recent.Clear();
-        return Recent[r.File] = PhotoPixels.Grey(File.ReadAllBytes(shelf.PathOf(r.File)));
+        return Recent[r.File] = PhotoPixels.Grey(
+            shelf.Read(r.File)
+                ?? throw new NotHereException("This photo's file is gone from the folder photos: put it back from a backup.")
+        );
     }
 
     private static async Task<IResult> AddAsync(string by, HttpRequest request, Traces traces)
