@@ -106,7 +106,14 @@ public class SelfCrossingTests
     /// <summary>By the parameters of both lines at their meeting point.</summary>
     private static bool Meet(Point2 a, Point2 b, Point2 c, Point2 d)
     {
-        var x = DenseSolve.Solve(new[,] { { b.X - a.X, c.X - d.X }, { b.Y - a.Y, c.Y - d.Y } }, [c.X - a.X, c.Y - a.Y]);
+        var x = DenseSolve.Solve(
+            new[,]
+            {
+                { b.X - a.X, c.X - d.X },
+                { b.Y - a.Y, c.Y - d.Y },
+            },
+            [c.X - a.X, c.Y - a.Y]
+        );
         return x is [> 0 and < 1, > 0 and < 1];
     }
 }

@@ -175,7 +175,9 @@ public class TeardownTests
         List<string> nearest = [];
         while (left.Count > 0)
         {
-            var legal = left.Where(id => Violation(board.Assembly!, [.. nearest, id, .. order.Where(o => left.Contains(o) && o != id)]) is null);
+            var legal = left.Where(id =>
+                Violation(board.Assembly!, [.. nearest, id, .. order.Where(o => left.Contains(o) && o != id)]) is null
+            );
             var next = legal.MinBy(id => Cost(board.Assembly!, [.. nearest, id]))!;
             nearest.Add(next);
             left.Remove(next);

@@ -26,7 +26,11 @@ public sealed class StoreTroubleTests : IDisposable
         var problem = await ServerProcess.JsonAsync(call);
         Assert.Equal(code, problem.GetProperty("trouble").GetString());
         var sentence = problem.GetProperty("detail").GetString()!;
-        Assert.Contains(WebUtility.HtmlEncode(sentence), await page.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+        Assert.Contains(
+            WebUtility.HtmlEncode(sentence),
+            await page.Content.ReadAsStringAsync(),
+            StringComparison.Ordinal
+        );
         server.Kill();
         Assert.Equal(before, File.ReadAllBytes(Shop));
         return sentence;
@@ -157,7 +161,11 @@ public sealed class BrokenInputTests(DemoServer demo) : IClassFixture<DemoServer
     public async Task One_endless_line_of_a_batch_is_refused_with_its_number()
     {
         var board = ServerProcess.DemoFile("boards/tern-460-r2.board.json").ReplaceLineEndings("");
-        using var lines = new StringContent($"{board}\n{new string(' ', 5_000_000)}x", Encoding.UTF8, "application/x-ndjson");
+        using var lines = new StringContent(
+            $"{board}\n{new string(' ', 5_000_000)}x",
+            Encoding.UTF8,
+            "application/x-ndjson"
+        );
         var answer = await _server.Http.PostAsync("/api/boards/batch", lines);
         Assert.Equal(HttpStatusCode.UnprocessableEntity, answer.StatusCode);
         Assert.Contains("Line 2 is longer", await answer.Content.ReadAsStringAsync(), StringComparison.Ordinal);
@@ -196,11 +204,7 @@ public sealed class BrokenInputTests(DemoServer demo) : IClassFixture<DemoServer
         );
         var body = new System.Text.Json.Nodes.JsonObject { ["board"] = board, ["block"] = block }.ToJsonString();
         foreach (var call in (string[])["fit", "gaps", "tightening"])
-            Assert.InRange(
-                (int)(await _server.PostAsync($"/api/compute/{call}", body)).StatusCode,
-                200,
-                422
-            );
+            Assert.InRange((int)(await _server.PostAsync($"/api/compute/{call}", body)).StatusCode, 200, 422);
     }
 
     [Fact]

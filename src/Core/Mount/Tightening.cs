@@ -31,7 +31,10 @@ public static class Tightening
     {
         var plates = Plates(stack, order);
         if (turnsPerMove is { } asked && plates.Sum(p => p.MovesAt(asked)) is var many && many > MostMoves)
-            throw new InputException("turnsPerMove", $"{many:0} moves at this step; at most {MostMoves}: take larger turns.");
+            throw new InputException(
+                "turnsPerMove",
+                $"{many:0} moves at this step; at most {MostMoves}: take larger turns."
+            );
         var recommended = plates.Min(p => Recommended(p, tiltLimitDeg, cancel));
         var taken = turnsPerMove ?? recommended;
         var moves = plates.SelectMany(p => Run(p, taken, cancel)).ToList();
@@ -104,7 +107,10 @@ public static class Tightening
         var models = PlateModel.For(stack).Where(m => own.Contains(m.Plate.Id)).ToList();
         var screws = models.Sum(m => m.Plate.Holes.Count);
         if (screws > MostScrews)
-            throw new InputException("block/plates", $"{screws} screws; the turning of at most {MostScrews} is simulated.");
+            throw new InputException(
+                "block/plates",
+                $"{screws} screws; the turning of at most {MostScrews} is simulated."
+            );
         var ordered = Ordered([.. models.SelectMany(m => m.Plate.Holes)], order);
         return models.ConvertAll(m => new TurningPlate(
             m,

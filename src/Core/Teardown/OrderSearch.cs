@@ -64,7 +64,10 @@ internal sealed class OrderSearch
                 return (beam, false);
             foreach (var (next, extra) in Next(state))
             {
-                if (spent + extra + Bound(next) >= least || cost.TryGetValue(next, out var known) && known <= spent + extra)
+                if (
+                    spent + extra + Bound(next) >= least
+                    || cost.TryGetValue(next, out var known) && known <= spent + extra
+                )
                     continue;
                 cost[next] = spent + extra;
                 from[next] = state;
@@ -104,12 +107,13 @@ internal sealed class OrderSearch
                     from[to] = state;
                 }
             }
-            wave = next.Count <= BeamWidth
-                ? next
-                : next.OrderBy(n => n.Value + Bound(n.Key))
-                    .ThenByDescending(n => (int)UInt128.PopCount(n.Key.Done))
-                    .Take(BeamWidth)
-                    .ToDictionary();
+            wave =
+                next.Count <= BeamWidth
+                    ? next
+                    : next.OrderBy(n => n.Value + Bound(n.Key))
+                        .ThenByDescending(n => (int)UInt128.PopCount(n.Key.Done))
+                        .Take(BeamWidth)
+                        .ToDictionary();
         }
         var (last, cost) =
             best ?? throw new InvalidOperationException("An assembly without cycles always has an order.");

@@ -159,9 +159,7 @@ public static class CataloguePack
             try
             {
                 items.Add(
-                    kind == PackItemKind.Picture
-                        ? Picture(path, bytes, of)
-                        : new(kind, path, IdOf(kind, bytes), bytes)
+                    kind == PackItemKind.Picture ? Picture(path, bytes, of) : new(kind, path, IdOf(kind, bytes), bytes)
                 );
             }
             catch (MalformedJsonException e)

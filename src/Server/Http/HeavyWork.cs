@@ -17,14 +17,13 @@ internal sealed class HeavyWork : IDisposable
     private int _waiting;
 
     /// <summary>Endpoint filter: waits for a place and says how many were ahead.</summary>
-    public async ValueTask<object?> QueueAsync(
-        EndpointFilterInvocationContext context,
-        EndpointFilterDelegate next
-    )
+    public async ValueTask<object?> QueueAsync(EndpointFilterInvocationContext context, EndpointFilterDelegate next)
     {
         var http = context.HttpContext;
         if (!http.Request.HasFormContentType)
-            http.Request.Body = new MemoryStream((await Bodies.BytesAsync(http.Request, JsonInput.MostBytes)).ToArray());
+            http.Request.Body = new MemoryStream(
+                (await Bodies.BytesAsync(http.Request, JsonInput.MostBytes)).ToArray()
+            );
         using var place = await TakeAsync(http);
         return await next(context);
     }

@@ -30,7 +30,10 @@ internal static class StartTrouble
     public static ProblemDetails Problem(ShopTrouble trouble) =>
         new()
         {
-            Status = trouble.Code == "full" ? StatusCodes.Status507InsufficientStorage : StatusCodes.Status503ServiceUnavailable,
+            Status =
+                trouble.Code == "full"
+                    ? StatusCodes.Status507InsufficientStorage
+                    : StatusCodes.Status503ServiceUnavailable,
             Title = "The shop's file",
             Detail = trouble.Sentence,
             Type = "about:blank",

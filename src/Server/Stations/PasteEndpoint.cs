@@ -117,10 +117,9 @@ internal static class PasteEndpoint
             squeeze?.VolumeErrorShare
         )
         {
-            CutShort =
-                squeeze is { CutShort: true }
-                    ? "Stopped before the film came to rest: the load is far beyond what this paste film is reckoned for. The true film is thinner and covers more."
-                    : null,
+            CutShort = squeeze is { CutShort: true }
+                ? "Stopped before the film came to rest: the load is far beyond what this paste film is reckoned for. The true film is thinner and covers more."
+                : null,
         };
     }
 

@@ -31,7 +31,9 @@ internal static class PhotoEndpoints
     internal static IResult Serve(HttpResponse response, string path, string mediaType)
     {
         if (!File.Exists(path))
-            throw new NotHereException("This picture's file is gone from the folder photos: put it back from a backup.");
+            throw new NotHereException(
+                "This picture's file is gone from the folder photos: put it back from a backup."
+            );
         response.Headers.ContentDisposition = "inline";
         response.Headers.XContentTypeOptions = "nosniff";
         response.Headers.ContentSecurityPolicy = "default-src 'none'; sandbox";

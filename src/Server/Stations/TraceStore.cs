@@ -126,7 +126,9 @@ internal static class TraceStore
             Recent.Clear();
         return Recent[r.File] = PhotoPixels.Grey(
             shelf.Read(r.File)
-                ?? throw new NotHereException("This photo's file is gone from the folder photos: put it back from a backup.")
+                ?? throw new NotHereException(
+                    "This photo's file is gone from the folder photos: put it back from a backup."
+                )
         );
     }
 

@@ -7,6 +7,8 @@ internal sealed class PoseFinder
 {
     private const double PoseStepMm = 2,
         PoseStepDeg = 4;
+    private const int PosesTried = 4,
+        RefineRounds = 8;
 
     private readonly float[] _x,
         _y;
@@ -58,6 +60,9 @@ internal sealed class PoseFinder
         }
         AreaMm2 = (width + 10) * (height + 10);
     }
+
+    /// <summary>Whether no part was seen: then only holes can agree.</summary>
+    public bool HolesOnly => !_hole.Contains(false);
 
     public List<Triangle> Asked { get; } = [];
     public float Tolerance { get; }
@@ -127,8 +132,9 @@ internal sealed class PoseFinder
         List<Triangle> scratch
     )
     {
-        TwinIndex.TrianglesKept(x, y, hole, scratch);
-        var votes = new Dictionary<(int, int, int), (int Count, Placement First)>();
+        TwinIndex.TrianglesKept(x, y, hole, HolesOnly, scratch);
+        // of the triangles that agree the longest tells the turn best
+        var votes = new Dictionary<(int, int, int), (int Count, float Long, Placement Pose)>();
         foreach (var t in scratch)
         {
             if (
@@ -148,16 +154,31 @@ internal sealed class PoseFinder
                     (int)Math.Round(at.Y / PoseStepMm),
                     (int)Math.Round(pose.RotationDeg / PoseStepDeg)
                 );
-                votes[key] = votes.TryGetValue(key, out var v) ? (v.Count + 1, v.First) : (1, pose);
+                votes[key] =
+                    !votes.TryGetValue(key, out var v) ? (1, t.Long, pose)
+                    : t.Long > v.Long ? (v.Count + 1, t.Long, pose)
+                    : v with { Count = v.Count + 1 };
             }
         }
         Placement? best = null;
         var most = 0;
-        foreach (var (_, first) in votes.Values.OrderByDescending(v => v.Count).Take(4))
+        foreach (
+            var (_, _, first) in votes
+                .Values.OrderByDescending(v => v.Count)
+                .ThenByDescending(v => v.Long)
+                .Take(PosesTried)
+        )
         {
             var pose = first;
-            for (var round = 0; round < 2; round++)
+            // points far out come within reach only as the turn gets better
+            for (var (round, met) = (0, 0); round < RefineRounds; round++)
+            {
                 pose = Refine(pose, x, y, hole) ?? pose;
+                var (h, p, _) = Meet(pose, x, y, hole);
+                if (h + p <= met)
+                    break;
+                met = h + p;
+            }
             var (holes, parts, _) = Meet(pose, x, y, hole);
             if (holes + parts > most)
                 (most, best) = (holes + parts, pose);

@@ -10,32 +10,66 @@ internal static class Triangles
     public const float StepMm = 0.6f;
 
     private const float LeastSideMm = 1.0f,
-        LongestSideMm = 90;
+        LongestSideMm = 150;
 
-    /// <summary>Each point with every two of its <paramref name="neighbours"/> nearest.</summary>
+    /// <summary>
+    /// Each point with every two of its <paramref name="neighbours"/> nearest, and each hole with every two of its
+    /// <paramref name="holeNeighbours"/> nearest holes: holes alone are what a caliper gives, and among parts they are seldom neighbours.
+    /// </summary>
     /// <param name="list">Cleared and filled; every triangle stands once.</param>
     public static void Of(
         ReadOnlySpan<float> x,
         ReadOnlySpan<float> y,
         ReadOnlySpan<bool> hole,
         int neighbours,
+        int holeNeighbours,
         List<Triangle> list
     )
     {
         list.Clear();
+        var seen = new HashSet<long>();
+        if (hole.Contains(false))
+            Among(x, y, hole, neighbours, holesOnly: false, seen, list);
+        Among(x, y, hole, holeNeighbours, holesOnly: true, seen, list);
+    }
+
+    /// <summary>Those of the holes alone.</summary>
+    public static void OfHoles(
+        ReadOnlySpan<float> x,
+        ReadOnlySpan<float> y,
+        ReadOnlySpan<bool> hole,
+        int holeNeighbours,
+        List<Triangle> list
+    )
+    {
+        list.Clear();
+        Among(x, y, hole, holeNeighbours, holesOnly: true, [], list);
+    }
+
+    private static void Among(
+        ReadOnlySpan<float> x,
+        ReadOnlySpan<float> y,
+        ReadOnlySpan<bool> hole,
+        int neighbours,
+        bool holesOnly,
+        HashSet<long> seen,
+        List<Triangle> list
+    )
+    {
         var n = x.Length;
         var k = Math.Min(neighbours, n - 1);
         if (k < 2)
             return;
         Span<int> near = stackalloc int[k];
         Span<float> distance = stackalloc float[k];
-        var seen = new HashSet<long>();
         for (var i = 0; i < n; i++)
         {
+            if (holesOnly && !hole[i])
+                continue;
             var found = 0;
             for (var j = 0; j < n; j++)
             {
-                if (j == i)
+                if (j == i || holesOnly && !hole[j])
                     continue;
                 float dx = x[j] - x[i],
                     dy = y[j] - y[i],

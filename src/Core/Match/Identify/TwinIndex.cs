@@ -2,12 +2,14 @@ namespace FaithfulBracket.Core.Match.Identify;
 
 /// <summary>
 /// Finds boards that share local triangles with a constellation: an inverted file from triangle to boards (geometric hashing,
-/// Lamdan and Wolfson 1988), weighted by rarity. Immutable; 100 000 boards of 45 points take about 150 MB.
+/// Lamdan and Wolfson 1988), weighted by rarity. Immutable; 100 000 boards of 45 points take about 200 MB.
 /// </summary>
 public sealed class TwinIndex
 {
     private const int NeighboursKept = 5,
-        NeighboursAsked = 8;
+        NeighboursAsked = 8,
+        HolesKept = 6,
+        HolesAsked = 10;
     private const int MostPostings = 600_000;
 
     private readonly int[] _start,
@@ -82,6 +84,7 @@ public sealed class TwinIndex
                     y.AsSpan(from, length),
                     hole.AsSpan(from, length),
                     NeighboursKept,
+                    HolesKept,
                     triangles
                 );
                 own.Clear();
@@ -171,12 +174,19 @@ public sealed class TwinIndex
         ReadOnlySpan<float> y,
         ReadOnlySpan<bool> hole,
         List<Triangle> into
-    ) => Triangles.Of(x, y, hole, NeighboursAsked, into);
+    ) => Triangles.Of(x, y, hole, NeighboursAsked, HolesAsked, into);
 
     internal static void TrianglesKept(
         ReadOnlySpan<float> x,
         ReadOnlySpan<float> y,
         ReadOnlySpan<bool> hole,
+        bool holesOnly,
         List<Triangle> into
-    ) => Triangles.Of(x, y, hole, NeighboursKept, into);
+    )
+    {
+        if (holesOnly)
+            Triangles.OfHoles(x, y, hole, HolesKept, into);
+        else
+            Triangles.Of(x, y, hole, NeighboursKept, HolesKept, into);
+    }
 }

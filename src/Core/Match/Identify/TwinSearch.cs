@@ -26,8 +26,12 @@ public sealed record IdentifyResult(IReadOnlyList<TwinCandidate> Candidates, dou
 /// <summary>Whose twin is it: ranks boards of the library against holes and parts seen in any frame.</summary>
 public static class TwinSearch
 {
-    private const int Voted = 250,
-        Judged = 20;
+    private const int Voted = 400,
+        Judged = 20,
+        Searched = 40,
+        SearchedByHoles = 150,
+        Rivals = 12;
+    private const double BeyondDoubt = 15;
     private const double SharedChance = 0.005;
 
     /// <param name="seen">At least three points.</param>
@@ -125,6 +129,8 @@ public static class TwinSearch
         var known = new List<Placement>();
         var scratch = new List<Triangle>();
         var searched = 0;
+        var none = Likelihood.None(seen.Points.Count, finder.AreaMm2) + Math.Log(index.Ids.Count);
+        var most = finder.HolesOnly ? SearchedByHoles : Searched;
         foreach (var b in index.Vote(finder.Asked, finder.Tolerance, Voted))
         {
             var (x, y, hole) = index.PointsOf(b);
@@ -135,7 +141,7 @@ public static class TwinSearch
             foreach (var k in known)
                 Try(k);
             var met = pose is { } p ? finder.Meet(p, x.Span, y.Span, hole.Span) : default;
-            if (met.Holes + met.Parts < 0.4 * Math.Min(seen.Points.Count, x.Length) && searched < 40)
+            if (met.Holes + met.Parts < 0.4 * Math.Min(seen.Points.Count, x.Length) && searched < most)
             {
                 searched++;
                 if (finder.FromTriangles(x.Span, y.Span, hole.Span, scratch) is { } fresh)
@@ -147,6 +153,9 @@ public static class TwinSearch
             }
             if (pose is { } best)
                 found.Add((index.Ids[b], best, score));
+            // once one explains what was seen beyond doubt, only its nearest rivals are still looked at
+            if (score > none + BeyondDoubt)
+                most = Math.Min(most, searched + Rivals);
             void Try(Placement candidate)
             {
                 var m = finder.Meet(candidate, x.Span, y.Span, hole.Span);

@@ -33,7 +33,12 @@ public static class CutPlanner
         var sheets = new List<CutSheet>();
         var unplaced = new List<UnplacedPiece>();
         var left = stock.Select(s => s.Count).ToArray();
-        foreach (var group in pieces.Where(p => p.Count > 0).GroupBy(p => (p.ThicknessMm, p.Material)).OrderBy(g => g.Key.Material is null))
+        foreach (
+            var group in pieces
+                .Where(p => p.Count > 0)
+                .GroupBy(p => (p.ThicknessMm, p.Material))
+                .OrderBy(g => g.Key.Material is null)
+        )
         {
             var (thickness, material) = group.Key;
             var usable = Enumerable

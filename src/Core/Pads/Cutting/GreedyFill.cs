@@ -39,7 +39,10 @@ internal static class GreedyFill
             if (at < 0)
             {
                 var sheet = Array.FindIndex(closed, 0, c => c > 0);
-                while (sheet >= 0 && !(Holds(sheets[sheet].W, sheets[sheet].H, w, h) || Holds(sheets[sheet].W, sheets[sheet].H, h, w)))
+                while (
+                    sheet >= 0
+                    && !(Holds(sheets[sheet].W, sheets[sheet].H, w, h) || Holds(sheets[sheet].W, sheets[sheet].H, h, w))
+                )
                     sheet = Array.FindIndex(closed, sheet + 1, c => c > 0);
                 if (sheet < 0)
                 {
