@@ -61,10 +61,43 @@ internal sealed partial class ExcellonReader
     public static void Read(TextFile file, LayoutOptions options, LayoutDraft draft) =>
         new ExcellonReader(file, options, draft).Run();
 
-    private void Run()
+    /// <summary>Reads numbers as a given layout says, without remarking on it.</summary>
+    public static void Read(TextFile file, LayoutOptions options, LayoutDraft draft, DrillDigits digits)
+    {
+        var reader = new ExcellonReader(file, options, draft) { _assumedFormat = true };
+        reader.Run(digits);
+    }
+
+    /// <summary>The unit of a file whose numbers may be read in several ways; null when the file settles it.</summary>
+    public static LengthUnit? Unsettled(TextFile file, LayoutOptions options)
+    {
+        if (options.DecimalDigits is not null || !file.Lines.Any(l => IsCoordinate(l.Trim()) && !l.Contains('.')))
+            return null;
+        var reader = new ExcellonReader(file, options, new());
+        reader.Survey();
+        return reader._decimals is null || reader._leadingKept is null ? reader._unit : null;
+    }
+
+    /// <summary>The layouts worth trying, the usual one first; what the file does say stands.</summary>
+    public static IEnumerable<DrillDigits> Layouts(TextFile file, LayoutOptions options, LengthUnit unit)
+    {
+        var reader = new ExcellonReader(file, options, new());
+        reader.Survey();
+        (int, int)[] usual =
+            unit == LengthUnit.Mm
+                ? [(3, 3), (4, 2), (3, 2), (4, 4), (3, 4), (4, 3)]
+                : [(2, 4), (2, 3), (2, 5), (3, 4), (3, 3)];
+        foreach (var kept in reader._leadingKept is { } told ? (bool[])[told] : [false, true])
+        foreach (var (i, d) in reader._decimals is { } own ? [(reader._integers ?? usual[0].Item1, own)] : usual)
+            yield return new(i, d, kept);
+    }
+
+    private void Run(DrillDigits? digits = null)
     {
         _header = _file.Lines.Any(l => l.Trim() == "M48");
         Survey();
+        if (digits is { } d)
+            (_integers, _decimals, _leadingKept) = (d.Integers, d.Decimals, d.LeadingKept);
         var before = _draft.Holes.Count;
         for (_line = 1; _line <= _file.Lines.Count; _line++)
         {

@@ -64,18 +64,21 @@ public static class LayoutBoard
             [
                 .. layout
                     .Parts.DistinctBy(p => p.Id)
-                    .Select(p => new Part
+                    .Select(p => (p, Kind: p.Id == names.Die ? PartKind.Die : p.Kind ?? PartKind.Other))
+                    .Select(t => (t.p, t.Kind, Usual: PartKinds.UsualHeight(t.Kind)))
+                    .Select(t => new Part
                     {
-                        Id = p.Id,
-                        Kind = p.Id == names.Die ? PartKind.Die : p.Kind ?? PartKind.Other,
-                        Face = p.Face,
-                        X = p.X - origin.X,
-                        Y = p.Y - origin.Y,
-                        RotationDeg = p.RotationDeg,
-                        WidthMm = p.WidthMm is > 0 ? p.WidthMm.Value : UnknownSizeMm,
-                        DepthMm = p.DepthMm is > 0 ? p.DepthMm.Value : UnknownSizeMm,
-                        HeightMm = p.HeightMm ?? 0,
-                        Cool = p.Id == names.Die ? Cooling.Must : Cooling.No,
+                        Id = t.p.Id,
+                        Kind = t.Kind,
+                        Face = t.p.Face,
+                        X = t.p.X - origin.X,
+                        Y = t.p.Y - origin.Y,
+                        RotationDeg = t.p.RotationDeg,
+                        WidthMm = t.p.WidthMm is > 0 ? t.p.WidthMm.Value : UnknownSizeMm,
+                        DepthMm = t.p.DepthMm is > 0 ? t.p.DepthMm.Value : UnknownSizeMm,
+                        HeightMm = t.p.HeightMm ?? t.Usual.Mm,
+                        HeightTolMm = t.p.HeightMm is null ? t.Usual.TolMm : 0,
+                        Cool = t.p.Id == names.Die ? Cooling.Must : Cooling.No,
                     }),
             ],
         };
@@ -89,7 +92,7 @@ public static class LayoutBoard
                 ? $"{string.Join(", ", ids.Take(6))} and {ids.Count - 6} more"
                 : string.Join(", ", ids);
         if (layout.Parts.Where(p => p.HeightMm is null).ToList() is { Count: > 0 } flat)
-            yield return $"No height is stated for {Names(flat)}: they are drawn flat. Measure what lies under a block before you trust a verdict.";
+            yield return $"No height is stated for {Names(flat)}: they stand as parts of their kind usually do, with a wide tolerance. Measure what lies under a block before you trust a verdict.";
         if (layout.Parts.Where(p => p.WidthMm is null or <= 0).ToList() is { Count: > 0 } small)
             yield return FormattableString.Invariant(
                 $"No size is stated for {Names(small)}: drawn {UnknownSizeMm:0} × {UnknownSizeMm:0} mm."

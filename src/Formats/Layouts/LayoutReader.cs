@@ -1,4 +1,5 @@
 using FaithfulBracket.Core;
+using FaithfulBracket.Core.Geometry;
 
 namespace FaithfulBracket.Formats.Layouts;
 
@@ -26,6 +27,8 @@ public static class LayoutReader
             throw new InputException("/files", $"Expected at most {MostFiles} files, found {files.Count}.");
         var draft = new LayoutDraft();
         var faults = new List<InputFault>();
+        // drill files that leave their digits open are read last: the others then say how large the board is
+        var open = new List<(TextFile File, LengthUnit Unit)>();
         for (var i = 0; i < files.Count; i++)
         {
             try
@@ -34,7 +37,10 @@ public static class LayoutReader
                 switch (KindOf(text))
                 {
                     case Kind.Excellon:
-                        ExcellonReader.Read(text, options, draft);
+                        if (ExcellonReader.Unsettled(text, options) is { } unit)
+                            open.Add((text, unit));
+                        else
+                            ExcellonReader.Read(text, options, draft);
                         break;
                     case Kind.IdfBoard:
                         IdfReader.ReadBoard(text, options, draft);
@@ -65,9 +71,25 @@ public static class LayoutReader
                 faults.Add(new($"/files/{i}", $"{files[i].Name}: a number in this file can't be read: {e.Message}"));
             }
         }
+        foreach (var (text, unit) in open)
+        {
+            try
+            {
+                DrillDigits.Read(text, options, unit, draft);
+            }
+            catch (InputException e)
+            {
+                faults.AddRange(e.Faults);
+            }
+            catch (Exception e) when (e is FormatException or OverflowException or ArgumentException)
+            {
+                faults.Add(new(text.Pointer, $"{text.Name}: a number in this file can't be read: {e.Message}"));
+            }
+        }
         if (faults.Count > 0)
             throw new InputException(faults);
         WarnOfOrigins(draft, files);
+        WarnOfSize(draft, files);
         var parts = draft.Parts.ConvertAll(p =>
             p.Package is { } name && draft.Packages.TryGetValue(name, out var size)
                 ? p with
@@ -129,6 +151,44 @@ public static class LayoutReader
             );
     }
 
+    private const double LeastBoardMm = 20,
+        MostBoardMm = 700;
+
+    /// <summary>What no board is like is seen before it is kept.</summary>
+    private static void WarnOfSize(LayoutDraft d, IReadOnlyList<LayoutFile> files)
+    {
+        List<Point2> places = d.Outline is { } o
+            ? [.. o.Points]
+            : [.. d.Holes.Select(h => new Point2(h.X, h.Y)), .. d.Parts.Select(p => new Point2(p.X, p.Y))];
+        if (places.Count > 1 && Bounds.Of(places) is var b && Math.Max(b.Width, b.Height) is var longest)
+            if (longest is > MostBoardMm or < LeastBoardMm)
+                d.Warnings.Add(
+                    new(
+                        files[0].Name,
+                        1,
+                        FormattableString.Invariant(
+                            $"The board would be {b.Width:0.##} × {b.Height:0.##} mm, which no board is: look at the units and the digits."
+                        )
+                    )
+                );
+        if (d.Outline is not { } outline)
+            return;
+        var beside = d.Parts.Where(p => !outline.Contains(new(p.X, p.Y))).Select(p => p.Id).ToList();
+        if (beside.Count > 0)
+            d.Warnings.Add(
+                new(
+                    files[0].Name,
+                    1,
+                    $"{beside.Count} {(beside.Count == 1 ? "part lies" : "parts lie")} outside the outline: {string.Join(", ", beside.Take(6))}{(beside.Count > 6 ? " …" : "")}."
+                )
+            );
+        var holes = d.Holes.Count(h => !outline.Contains(new(h.X, h.Y)));
+        if (holes > 0)
+            d.Warnings.Add(
+                new(files[0].Name, 1, $"{holes} {(holes == 1 ? "hole lies" : "holes lie")} outside the outline.")
+            );
+    }
+
     private static Kind KindOf(TextFile file)
     {
         var lines = file.Lines.Select(l => l.Trim()).Where(l => l.Length > 0).Take(400).ToList();
@@ -164,6 +224,8 @@ public static class LayoutReader
             lines.Contains("M48")
             || lines.Contains("%") && lines.Any(ExcellonReader.IsCoordinate)
             || lines.Any(ExcellonReader.IsCoordinate) && lines.Any(ExcellonReader.IsTool)
+            // a file with nothing but its end drills nothing
+            || lines.Any(l => l is "M30" or "M00") && lines.All(IsIdleDrill)
         )
             return Kind.Excellon;
         if (lines[0].StartsWith('{') || lines[0].StartsWith('['))
@@ -180,6 +242,12 @@ public static class LayoutReader
             );
         return Kind.Table;
     }
+
+    private static bool IsIdleDrill(string line) =>
+        line is "M30" or "M00" or "%" or "M95" or "G90" or "G05" or "M71" or "M72"
+        || line.StartsWith(';')
+        || line.StartsWith("METRIC", StringComparison.OrdinalIgnoreCase)
+        || line.StartsWith("INCH", StringComparison.OrdinalIgnoreCase);
 
     internal static string Short(string text) => text.Length <= 40 ? text : text[..39] + "…";
 }

@@ -77,6 +77,18 @@ internal sealed class LayoutDraft
     public List<string> Assumptions { get; } = [];
     public List<LayoutWarning> Warnings { get; } = [];
 
+    /// <summary>Where the board is, as far as is known: its outline's corners, or its parts.</summary>
+    public IReadOnlyList<Point2> Places() => Outline is { } o ? o.Points : [.. Parts.Select(p => new Point2(p.X, p.Y))];
+
+    /// <summary>Adds what another draft gathered.</summary>
+    public void Take(LayoutDraft other)
+    {
+        Holes.AddRange(other.Holes);
+        Units ??= other.Units;
+        other.Assumptions.ForEach(Assume);
+        Warnings.AddRange(other.Warnings);
+    }
+
     public void Assume(string text)
     {
         if (!Assumptions.Contains(text))

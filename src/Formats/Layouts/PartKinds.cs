@@ -13,4 +13,21 @@ internal static class PartKinds
             "J" or "CN" or "X" or "P" or "CON" => PartKind.Connector,
             _ => null,
         };
+
+    /// <summary>What a part of a kind stands at when no file says it, ± as much as such parts differ, mm.</summary>
+    public static (double Mm, double TolMm) UsualHeight(PartKind kind) =>
+        kind switch
+        {
+            PartKind.Die => (0.8, 0.3),
+            PartKind.Lid => (2.5, 1),
+            PartKind.Memory => (1.1, 0.2),
+            PartKind.PowerStage => (1.0, 0.3),
+            PartKind.BridgeChip or PartKind.Controller => (1.0, 0.4),
+            PartKind.Inductor => (4, 2),
+            PartKind.Capacitor => (2, 2),
+            PartKind.Connector => (5, 5),
+            PartKind.Cover => (3, 2),
+            PartKind.Empty => (0, 0),
+            _ => (1, 1),
+        };
 }

@@ -27,58 +27,60 @@ internal sealed partial class TableReader
                 "referencedesignator",
                 "component",
                 "name",
+                "partref",
+                "partreference",
+                "compname",
+                "item",
                 "part",
                 "partid",
             ]
         ),
+        (Column.X, Axis('x')),
+        (Column.Y, Axis('y')),
         (
-            Column.X,
+            Column.Rotation,
             [
-                "x",
-                "midx",
-                "posx",
-                "centerx",
-                "centrex",
-                "refx",
-                "locationx",
-                "xcoord",
-                "coordx",
-                "xcenter",
-                "xpos",
-                "positionx",
-                "xlocation",
-                "xmm",
-                "xin",
-                "xinch",
-                "xmil",
-                "symx",
+                "rotationdeg",
+                "rotation",
+                "rot",
+                "angle",
+                "orientation",
+                "rotate",
+                "theta",
+                "symrotate",
+                "rotationangle",
+                "rotangle",
+                "angledeg",
+                "rotdeg",
+                "orient",
+                "degrees",
+                "deg",
+                "rotationcw",
+                "rotationccw",
+                "rotationclockwise",
+                "anglecw",
             ]
         ),
         (
-            Column.Y,
+            Column.Face,
             [
-                "y",
-                "midy",
-                "posy",
-                "centery",
-                "centrey",
-                "refy",
-                "locationy",
-                "ycoord",
-                "coordy",
-                "ycenter",
-                "ypos",
-                "positiony",
-                "ylocation",
-                "ymm",
-                "yin",
-                "yinch",
-                "ymil",
-                "symy",
+                "face",
+                "side",
+                "layer",
+                "tb",
+                "topbottom",
+                "topbot",
+                "bottomtop",
+                "mountside",
+                "boardside",
+                "boardlayer",
+                "placeside",
+                "layername",
+                "componentside",
+                "mirror",
+                "symmirror",
             ]
         ),
-        (Column.Rotation, ["rotationdeg", "rotation", "rot", "angle", "orientation", "rotate", "theta", "symrotate"]),
-        (Column.Face, ["face", "side", "layer", "tb", "mountside", "boardside", "mirror", "symmirror"]),
         (Column.Height, ["height", "heightmm", "partheight", "heightin", "heightmil"]),
         (
             Column.Diameter,
@@ -93,17 +95,69 @@ internal sealed partial class TableReader
         (Column.Package, ["package", "footprint", "pattern", "cell", "value", "symname"]),
     ];
 
+    /// <summary>Names of one axis: of the middle before those of a reference or a pad.</summary>
+    private static string[] Axis(char axis)
+    {
+        string[] words =
+        [
+            "mid",
+            "center",
+            "centre",
+            "centroid",
+            "loc",
+            "location",
+            "pos",
+            "position",
+            "coord",
+            "coordinate",
+            "place",
+            "body",
+            "sym",
+            "part",
+            "comp",
+            "ref",
+            "pad",
+        ];
+        string[] units = ["", "mm", "in", "inch", "mil", "mils"];
+        return
+        [
+            .. units.Select(u => $"{axis}{u}"),
+            .. words.SelectMany(w => units.SelectMany(u => new[] { $"{w}{axis}{u}", $"{axis}{w}{u}" })),
+        ];
+    }
+
     private readonly TextFile _file;
     private readonly LayoutDraft _draft;
     private LengthUnit? _unit;
     private bool _forced,
-        _decimalComma;
+        _decimalComma,
+        _clockwise;
+
+    /// <summary>The side as numbers: 1 and 2, or 0 and 1.</summary>
+    private bool _sideFromZero;
 
     [GeneratedRegex(
         @"units?\b\W*(?:used)?\W*(?:=|:|\s)\W*(mm|millimet\w+|inch(?:es)?|in|mils?|thou)\b",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex UnitPattern();
+
+    /// <summary>A remark such as "X, Y in mil." or "all dimensions are in inches".</summary>
+    [GeneratedRegex(
+        @"\b(?:x\s*(?:,|and|/|&)?\s*y|coordinates?|positions?|dimensions?|locations?|lengths?|values?|measurements?|everything|all)\b[^.]*?\b(?:are\s+in|in|are)\s+(mm|millimet\w+|inch(?:es)?|in|mils?|thou)\b",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex RemarkUnitPattern();
+
+    /// <summary>A remark that is nothing but a unit.</summary>
+    [GeneratedRegex(
+        @"^[#;!*\s]+\(?(mm|millimet\w+|inch(?:es)?|mils?|thou|metric|imperial|english)\)?\W*$",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex BareUnitPattern();
+
+    [GeneratedRegex(@"(?<!counter\W?)(?<!anti\W?)\b(?:clockwise|cw)\b|rotation\W?cw\b", RegexOptions.IgnoreCase)]
+    private static partial Regex ClockwisePattern();
 
     [GeneratedRegex(@"^([-+]?[\d.]+(?:[eE][-+]?\d+)?)\s*(mm|mils?|thou|in|inch|"")?$", RegexOptions.IgnoreCase)]
     private static partial Regex LengthPattern();
@@ -118,14 +172,18 @@ internal sealed partial class TableReader
     private void Run(LayoutOptions options)
     {
         var (header, delimiter, told) = FindHeader(options.Columns);
-        var columns = told?.Columns ?? Map(header.Cells);
+        var rowsToCome = Rows(delimiter, header.Line).ToList();
+        IReadOnlyDictionary<Column, int> columns = told?.Columns ?? WithSide(Map(header.Cells), header, rowsToCome);
+        if (told is null)
+            NameTheRest(columns, header);
+        SideNumbers(columns, rowsToCome);
+        TurnSense(header);
         Units(options.Units is null && told?.Units is { } u ? options with { Units = u } : options, header);
         // a decimal comma can only stand where the comma does not part columns
         _decimalComma = delimiter != ",";
         int outlineFrom = header.Line;
         var outline = new List<Point2>();
-        var rows = Rows(delimiter, header.Line);
-        foreach (var row in rows)
+        foreach (var row in rowsToCome)
         {
             string? Cell(Column c) =>
                 columns.TryGetValue(c, out var i) && i < row.Cells.Length && row.Cells[i].Trim() is { Length: > 0 } t
@@ -184,6 +242,67 @@ internal sealed partial class TableReader
             _draft.Outline = new(outline);
     }
 
+    /// <summary>A side that no header names: the column in which nothing stands but words for top and bottom.</summary>
+    private Dictionary<Column, int> WithSide(Dictionary<Column, int> columns, Row header, List<Row> rows)
+    {
+        if (columns.ContainsKey(Column.Face) || columns.ContainsKey(Column.What) || rows.Count == 0)
+            return columns;
+        for (var i = Math.Max(header.Cells.Length, rows[0].Cells.Length) - 1; i >= 0; i--)
+        {
+            if (columns.ContainsValue(i) || !rows.TrueForAll(r => i < r.Cells.Length && IsSideWord(r.Cells[i])))
+                continue;
+            columns[Column.Face] = i;
+            var name = i < header.Cells.Length ? $"\"{header.Cells[i]}\"" : $"number {i + 1}";
+            _draft.Assume($"{_file.Name}: column {name} holds only top and bottom and is taken as the side.");
+            break;
+        }
+        return columns;
+    }
+
+    private static bool IsSideWord(string cell) =>
+        cell.Trim().ToLowerInvariant()
+            is "top"
+                or "bottom"
+                or "bot"
+                or "front"
+                or "back"
+                or "toplayer"
+                or "bottomlayer"
+                or "f.cu"
+                or "b.cu";
+
+    private void NameTheRest(IReadOnlyDictionary<Column, int> columns, Row header)
+    {
+        var rest = header.Cells.Where((c, i) => c.Trim().Length > 0 && !columns.Values.Contains(i)).ToList();
+        if (rest.Count > 0)
+            _draft.Assume(
+                $"{_file.Name}: {(rest.Count == 1 ? "column" : "columns")} not understood and left out: {string.Join(", ", rest.Select(LayoutReader.Short))}."
+            );
+    }
+
+    private void SideNumbers(IReadOnlyDictionary<Column, int> columns, List<Row> rows)
+    {
+        if (!columns.TryGetValue(Column.Face, out var at))
+            return;
+        var all = rows.Where(r => at < r.Cells.Length).Select(r => r.Cells[at].Trim()).Distinct().ToList();
+        if (!all.TrueForAll(t => t is "0" or "1" or "2"))
+            return;
+        _sideFromZero = all.Contains("0");
+        if (_sideFromZero && all.Contains("2"))
+            throw _file.Refuse(rows[0].Line, "side: 0, 1 and 2 stand together; which is top is not told.");
+        if (all.Count > 0)
+            _draft.Assume(
+                $"{_file.Name}: sides are numbers; {(_sideFromZero ? "0 is taken as top, 1 as bottom" : "1 is taken as top, 2 as bottom")}."
+            );
+    }
+
+    private void TurnSense(Row header)
+    {
+        _clockwise = _file.Lines.Take(header.Line).Any(l => ClockwisePattern().IsMatch(l));
+        if (_clockwise)
+            _draft.Assume($"{_file.Name}: turns run clockwise in this file and are turned about.");
+    }
+
     private void Part(Row row, Point2 at, Func<Column, string?> cell)
     {
         var id = cell(Column.Id) ?? throw _file.Refuse(row.Line, "designator: missing.");
@@ -205,7 +324,7 @@ internal sealed partial class TableReader
                 id,
                 at.X,
                 at.Y,
-                cell(Column.Rotation) is { } r ? Number(row, r, "rotation") : 0,
+                cell(Column.Rotation) is { } r ? (_clockwise ? -1 : 1) * Number(row, r, "rotation") : 0,
                 face,
                 Optional(row, cell(Column.Height), "height"),
                 kind,
@@ -218,6 +337,8 @@ internal sealed partial class TableReader
     private Face Side(Row row, string? text) =>
         text?.Trim().ToLowerInvariant().Replace(" ", "", StringComparison.Ordinal) switch
         {
+            "0" => Face.Front,
+            "1" when _sideFromZero => Face.Back,
             null
             or "t"
             or "top"
@@ -271,9 +392,22 @@ internal sealed partial class TableReader
                     _unit = LengthUnits.Parse(m.Groups[1].Value);
                     break;
                 }
+            _unit ??= RemarkUnit(header.Line);
             _unit ??= header.Cells.Select(Unit).FirstOrDefault(u => u is not null);
         }
         _draft.Units ??= _unit;
+    }
+
+    private LengthUnit? RemarkUnit(int headerLine)
+    {
+        foreach (var line in _file.Lines.Take(Math.Max(headerLine, 30)))
+        {
+            if (RemarkUnitPattern().Match(line) is { Success: true } m)
+                return LengthUnits.Parse(m.Groups[1].Value);
+            if (BareUnitPattern().Match(line) is { Success: true } bare)
+                return LengthUnits.Parse(bare.Groups[1].Value);
+        }
+        return null;
     }
 
     private static LengthUnit? Unit(string cell)
@@ -352,7 +486,7 @@ internal sealed partial class TableReader
                 return (row, delimiter, told);
             var map = Map(row.Cells);
             if (map.ContainsKey(Column.X) && map.ContainsKey(Column.Y))
-                return (row, delimiter, null);
+                return (row, RowDelimiter(row, delimiter), null);
         }
         var first = _file.Lines.TakeWhile(string.IsNullOrWhiteSpace).Count();
         throw _file.Refuse(
@@ -361,7 +495,22 @@ internal sealed partial class TableReader
         );
     }
 
-    private static readonly string[] Delimiters = [",", ";", "\t", "|", " "];
+    /// <summary>What parts the rows: a header in a remark is often parted otherwise than what stands under it.</summary>
+    private string RowDelimiter(Row header, string delimiter)
+    {
+        if (Rows(delimiter, header.Line).FirstOrDefault() is not { } first || first.Cells.Length >= header.Cells.Length)
+            return delimiter;
+        return Delimiters.FirstOrDefault(d =>
+                Rows(d, header.Line).First().Cells.Length is var n
+                && n >= header.Cells.Length - 1
+                && n <= header.Cells.Length + 1
+            ) ?? delimiter;
+    }
+
+    /// <summary>Two blanks and more part columns whose names have a blank in them.</summary>
+    private const string WideBlanks = "  ";
+
+    private static readonly string[] Delimiters = [",", ";", "\t", "|", WideBlanks, " "];
 
     private static IEnumerable<(Row Row, string Delimiter)> Candidates(TextFile file)
     {
@@ -457,6 +606,8 @@ internal sealed partial class TableReader
 
     private static string[] Split(string line, string delimiter)
     {
+        if (delimiter == WideBlanks)
+            return WideBlank().Split(line.Trim());
         if (delimiter == " ")
             return QuotedWords().Matches(line).Select(m => m.Groups[1].Success ? m.Groups[1].Value : m.Value).ToArray();
         using var parser = new CsvParser(
@@ -472,6 +623,9 @@ internal sealed partial class TableReader
         var cells = parser.Read() ? parser.Record! : [];
         return delimiter == "|" ? [.. cells.SkipWhile(string.IsNullOrWhiteSpace)] : cells;
     }
+
+    [GeneratedRegex(@"\s{2,}|\t")]
+    private static partial Regex WideBlank();
 
     [GeneratedRegex("\"([^\"]*)\"|\\S+")]
     private static partial Regex QuotedWords();
