@@ -960,7 +960,7 @@ save('boards', 'levanter-x4-r1.board.json', {
     ),
     part('PCH', 'bridge-chip', 90, -110, 12, 12, 1.4, { cool: 'must', dissipationW: 8, limitC: 100 }),
     part('J24', 'connector', 150, 30, 8, 50, 13),
-    part('D1', 'connector', 60, 20, 5, 130, 28),
+    part('D1', 'connector', 60, 5, 5, 130, 28),
   ],
   assembly: {
     pieces: [

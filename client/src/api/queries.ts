@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { answer, http, ifMatch, type JobView, type Schemas } from './client'
 
 export const useBench = () =>
@@ -14,8 +14,33 @@ export const usePlanB = (id: string) =>
     queryKey: ['plan-b', id],
     queryFn: () => answer(http.GET('/api/boards/{id}/plan-b', { params: { path: { id } } })),
   })
-export const useBoards = () => useQuery({ queryKey: ['boards'], queryFn: () => answer(http.GET('/api/boards')) })
-export const useBlocks = () => useQuery({ queryKey: ['blocks'], queryFn: () => answer(http.GET('/api/blocks')) })
+/** What a list of the library shows: the first so many that hold all the words typed. */
+const listed = 200
+export const useBoards = (text = '') =>
+  useQuery({
+    queryKey: ['boards', text],
+    placeholderData: keepPreviousData,
+    queryFn: () => answer(http.GET('/api/boards', { params: { query: { text, most: listed } } })),
+  })
+export const useBlocks = (text = '') =>
+  useQuery({
+    queryKey: ['blocks', text],
+    placeholderData: keepPreviousData,
+    queryFn: () => answer(http.GET('/api/blocks', { params: { query: { text, most: listed } } })),
+  })
+export const useCards = () => useQuery({ queryKey: ['cards'], queryFn: () => answer(http.GET('/api/cards')) })
+export const useUnread = () =>
+  useQuery({ queryKey: ['unread'], queryFn: () => answer(http.GET('/api/library/unread')) })
+export const useCard = (id: string) =>
+  useQuery({
+    queryKey: ['card', id],
+    queryFn: () => answer(http.GET('/api/cards/{id}', { params: { path: { id } } })),
+  })
+export const useCardBlocks = (id: string) =>
+  useQuery({
+    queryKey: ['card-blocks', id],
+    queryFn: () => answer(http.GET('/api/cards/{id}/blocks', { params: { path: { id } } })),
+  })
 export const useBoard = (id?: string) =>
   useQuery({
     queryKey: ['board', id],

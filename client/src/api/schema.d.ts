@@ -833,7 +833,10 @@ export interface paths {
         };
         get: {
             parameters: {
-                query?: never;
+                query?: {
+                    text?: string;
+                    most?: number;
+                };
                 header?: never;
                 path?: never;
                 cookie?: never;
@@ -891,7 +894,10 @@ export interface paths {
         };
         get: {
             parameters: {
-                query?: never;
+                query?: {
+                    text?: string;
+                    most?: number;
+                };
                 header?: never;
                 path?: never;
                 cookie?: never;
@@ -934,6 +940,41 @@ export interface paths {
                 };
             };
         };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/library/unread": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["UnreadDocument"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -3892,6 +3933,7 @@ export interface components {
             model: string;
             boardCode: string;
             revision: string;
+            label: string;
             kind: components["schemas"]["BoardKind"];
             /** Format: int32 */
             holes: number;
@@ -4082,6 +4124,7 @@ export interface components {
             faults: components["schemas"]["PointedFault"][];
             known: boolean;
             sameContent: boolean;
+            doubts?: null | string[];
         };
         Choice: {
             blockId: string;
@@ -4109,6 +4152,7 @@ export interface components {
             currency: string;
             /** Format: double */
             moneyPerKelvin?: null | number;
+            mayBeBest: boolean;
         };
         Click: {
             /** Format: double */
@@ -4831,7 +4875,7 @@ export interface components {
             reasons: components["schemas"]["Reason"][];
         };
         /** @enum {unknown} */
-        PackItemKind: "board" | "block" | "picture";
+        PackItemKind: "board" | "block" | "card" | "picture";
         PackLine: {
             kind: components["schemas"]["PackItemKind"];
             id: string;
@@ -5365,6 +5409,8 @@ export interface components {
             peakLimitMPa?: null | number;
             choices?: null | components["schemas"]["PracticeTurn"][];
             pressesDie: boolean;
+            worstEdge?: null | string;
+            edgeOver: boolean;
         };
         PracticeTurn: {
             words: string;
@@ -5781,6 +5827,11 @@ export interface components {
             takenWords?: null | string;
             recommendedWords?: null | string;
             pressesDie: boolean;
+            summary?: null | string;
+            keepsBounds: boolean;
+            whyThisOrder?: null | string;
+            worstEdge?: null | string;
+            cornerEdge?: null | string;
         };
         ToldColumns: {
             signature: string;
@@ -5932,6 +5983,11 @@ export interface components {
         UnplacedPiece: {
             pieceId: string;
             reason: string;
+        };
+        UnreadDocument: {
+            kind: string;
+            id: string;
+            why: string;
         };
         /** @enum {unknown} */
         Validity: "ok" | "weak" | "outside";

@@ -15,7 +15,7 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
   const [text, setText] = useState('')
   const [at, setAt] = useState(0)
   const go = useNavigate()
-  const found = usePlaces(open)
+  const found = usePlaces(open, text.replace(/\b(board|block)\b/gi, ''))
     .filter((p) =>
       text
         .toLowerCase()
@@ -70,10 +70,10 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
   )
 }
 
-function usePlaces(open: boolean): Place[] {
+function usePlaces(open: boolean, text: string): Place[] {
   const bench = useBench().data
-  const boards = useBoards().data
-  const blocks = useBlocks().data
+  const boards = useBoards(text).data
+  const blocks = useBlocks(text).data
   if (!open) return []
   return [
     ...(bench?.jobs ?? []).flatMap((j) => [
@@ -87,7 +87,7 @@ function usePlaces(open: boolean): Place[] {
     ]),
     ...(boards ?? []).map((b) => ({
       kind: 'board',
-      text: `${b.maker} ${b.model} ${b.boardCode} ${b.revision}`,
+      text: `${b.maker} ${b.model} ${b.label}`,
       to: `/library/boards/${b.id}`,
     })),
     ...(blocks ?? []).map((b) => ({ kind: 'block', text: `${b.maker} ${b.model}`, to: `/library/blocks/${b.id}` })),

@@ -24,7 +24,11 @@ export function Comparison({
   if (error) return <ErrorNotice error={error} again={() => refetch()} />
   if (!data) return <Loading what="the comparison" />
   const best = (value: (c: Choice) => number | null | undefined, least = true) => {
-    const all = data.map(value).filter((v): v is number => v != null)
+    // the API says which may be best at anything
+    const all = data
+      .filter((c) => c.mayBeBest)
+      .map(value)
+      .filter((v): v is number => v != null)
     return all.length < 2 || new Set(all).size < 2 ? undefined : least ? Math.min(...all) : Math.max(...all)
   }
   const line = (
@@ -42,7 +46,9 @@ export function Comparison({
         {data.map((c) => (
           <td key={c.blockId} className="num px-3 py-2 text-[18px]">
             {show(c)}
-            {good !== undefined && value!(c) === good && <b className="ml-2 text-[14px] text-cool">best</b>}
+            {good !== undefined && c.mayBeBest && value!(c) === good && (
+              <b className="ml-2 text-[14px] text-cool">best</b>
+            )}
           </td>
         ))}
       </tr>

@@ -10,6 +10,8 @@ export interface Dropped {
   fault?: string
 }
 
+const many = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`
+
 /** Dropped files before they are kept: drawn, or with every fault at its place. */
 export function Intake({
   items,
@@ -23,7 +25,8 @@ export function Intake({
   return (
     <div className="scroll-thin flex min-h-0 flex-col overflow-y-auto">
       {items.map((d) => {
-        const { board, block, faults = [], known, sameContent } = d.checked ?? {}
+        const { board, block, card, faults = [], doubts: told, known, sameContent } = d.checked ?? {}
+        const doubts = told ?? []
         return (
           <article key={d.name} className="flex min-h-[60%] flex-1 flex-col border-b border-rule" aria-label={d.name}>
             <header className="flex items-center gap-4 bg-card px-5 py-3">
@@ -34,23 +37,32 @@ export function Intake({
                     (faults.length
                       ? `${faults.length} ${faults.length === 1 ? 'fault' : 'faults'}; nothing was kept`
                       : board
-                        ? `${board.maker} ${board.model}, ${board.boardCode} ${board.revision}: ${board.holes.length} holes, ${board.parts.length} parts`
+                        ? `${board.maker} ${board.model}, ${board.boardCode} ${board.revision}: ${many(board.holes.length, 'hole')}, ${many(board.parts.length, 'part')}`
                         : block
                           ? `${block.maker} ${block.model}, ${block.kind.replace('-', ' ')}`
-                          : '')}
+                          : card
+                            ? `${card.maker} ${card.model}, ${card.boardCode} ${card.revision}: a card of ${card.boards.length} boards`
+                            : '')}
                   {known &&
                     !faults.length &&
                     !d.fault &&
                     (sameContent ? ' Kept already, same content.' : ' The id stands already with other content.')}
                 </p>
               </div>
-              {(board || block) && !sameContent && (
+              {(board || block || card) && !sameContent && (
                 <Button kind="go" onClick={() => onKeep(d)}>
                   Keep in the library
                 </Button>
               )}
               <Button onClick={() => onDrop(d)}>Put aside</Button>
             </header>
+            {doubts.length > 0 && (
+              <ul className="mx-5 mt-4 list-disc pl-5 text-[15px] text-plum" aria-label="Doubts">
+                {doubts.map((t) => (
+                  <li key={t}>{t}</li>
+                ))}
+              </ul>
+            )}
             {faults.length > 0 && (
               <table className="m-5 w-[calc(100%-40px)] text-[15px]">
                 <caption className="mb-2 text-left text-soft">Mend these places in {d.name} and drop it again.</caption>
@@ -77,6 +89,11 @@ export function Intake({
                 <Mat board={board} face="front" label={`${board.model} as read`} />
               </div>
             )}
+            {card?.boards.map(({ key, board: of }) => (
+              <div key={key} className="flex min-h-64 flex-1">
+                <Mat board={of} face="front" label={`Board ${key} of ${card.model} as read`} />
+              </div>
+            ))}
             {block && (
               <div className="flex min-h-80 flex-1">
                 <BlockDrawing block={block} />

@@ -2,9 +2,10 @@ import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { answer, http, type Schemas } from '../api/client'
-import { useBlocks, useBoards } from '../api/queries'
+import { useBlocks, useBoards, useCards, useUnread } from '../api/queries'
 import { BlockPage } from './BlockPage'
 import { BoardPage } from './BoardPage'
+import { CardPage } from './CardPage'
 import { LayoutIntake } from './exchange/LayoutIntake'
 import { PackIntake } from './exchange/PackIntake'
 import { type Dropped, Intake } from './Intake'
@@ -14,11 +15,13 @@ import { TwinPage } from './twin/TwinPage'
 /** Boards and blocks: drop a file, see it drawn, see what is wrong with it, keep it or not. */
 export function Library() {
   const { kind, id } = useParams()
-  const boards = useBoards()
-  const blocks = useBlocks()
   const [dropped, setDropped] = useState<Dropped[]>([])
   const [over, setOver] = useState(false)
   const [filter, setFilter] = useState('')
+  const boards = useBoards(filter)
+  const blocks = useBlocks(filter)
+  const cards = useCards()
+  const unread = useUnread().data ?? []
   const client = useQueryClient()
   const go = useNavigate()
   const [layout, setLayout] = useState<File[]>([])
@@ -66,12 +69,14 @@ export function Library() {
     }
   }
   const keep = async (d: Dropped) => {
-    const path = d.checked!.kind === 'board' ? '/api/boards' : '/api/blocks'
     const options = { body: d.text as never, bodySerializer: (b: unknown) => b as string }
+    const post = {
+      board: () => http.POST('/api/boards', options),
+      block: () => http.POST('/api/blocks', options),
+      card: () => http.POST('/api/cards', options),
+    }[d.checked!.kind]!
     try {
-      const kept = (await answer(
-        path === '/api/boards' ? http.POST('/api/boards', options) : http.POST('/api/blocks', options),
-      )) as unknown as { id: string }
+      const kept = (await answer(post())) as unknown as { id: string }
       await client.invalidateQueries()
       setDropped((list) => list.filter((x) => x !== d))
       go(`/library/${d.checked!.kind}s/${kept.id}`)
@@ -104,7 +109,7 @@ export function Library() {
       >
         <div className="border-b border-rule p-3">
           <label className="block cursor-pointer border-2 border-dashed border-copper bg-copper-wash px-3 py-2.5 text-center focus-within:outline-3 focus-within:outline-copper">
-            <b>Drop board or block files here</b>
+            <b>Drop board, block or card files here</b>
             <span className="block text-[14px] text-soft">documents, layout files, or a pack</span>
             <input
               type="file"
@@ -139,26 +144,49 @@ export function Library() {
           title="Boards"
           to="boards"
           active={kind === 'boards' ? id : undefined}
-          items={(boards.data ?? [])
-            .map((b) => ({
-              id: b.id,
-              name: `${b.maker} ${b.model}`,
-              sub: `${b.boardCode} ${b.revision}, ${b.kind.replace('-', ' ')}${b.positionSigmaMm > 0 ? ', traced' : ''}`,
-            }))
-            .filter((x) => match(x.name + x.sub))}
+          items={(boards.data ?? []).map((b) => ({
+            id: b.id,
+            name: `${b.maker} ${b.model}`,
+            sub: `${b.label}, ${b.kind.replace('-', ' ')}${b.positionSigmaMm > 0 ? ', traced' : ''}`,
+          }))}
         />
+        {(cards.data ?? []).length > 0 && (
+          <List
+            title="Cards of several boards"
+            to="cards"
+            active={kind === 'cards' ? id : undefined}
+            items={(cards.data ?? [])
+              .map((c) => ({
+                id: c.id,
+                name: `${c.maker} ${c.model}`,
+                sub: `${c.boardCode} ${c.revision}, boards ${c.boards.join(', ')}`,
+              }))
+              .filter((x) => match(x.name + x.sub))}
+          />
+        )}
         <List
           title="Blocks"
           to="blocks"
           active={kind === 'blocks' ? id : undefined}
-          items={(blocks.data ?? [])
-            .map((b) => ({
-              id: b.id,
-              name: `${b.maker} ${b.model}`,
-              sub: `${b.kind.replace('-', ' ')}, ${b.screws} screws`,
-            }))
-            .filter((x) => match(x.name + x.sub))}
+          items={(blocks.data ?? []).map((b) => ({
+            id: b.id,
+            name: `${b.maker} ${b.model}`,
+            sub: `${b.kind.replace('-', ' ')}, ${b.screws} ${b.screws === 1 ? 'screw' : 'screws'}`,
+          }))}
         />
+        {unread.length > 0 && (
+          <section aria-label="Documents that do not read" className="border-t-2 border-plum px-4 py-2 text-[14px]">
+            <h2 className="font-semibold text-plum">Kept, but they do not read: {unread.length}</h2>
+            {unread.map((u) => (
+              <p key={`${u.kind}/${u.id}`} className="mt-1 leading-snug">
+                <b>
+                  {u.kind} {u.id}
+                </b>
+                : {u.why} Mend the document and drop it again.
+              </p>
+            ))}
+          </section>
+        )}
       </nav>
       {pack ? (
         <PackIntake
@@ -187,6 +215,8 @@ export function Library() {
         <TracePage id={id} />
       ) : kind === 'boards' && id ? (
         <BoardPage id={id} />
+      ) : kind === 'cards' && id ? (
+        <CardPage id={id} />
       ) : kind === 'blocks' && id ? (
         <BlockPage id={id} />
       ) : (
@@ -214,7 +244,7 @@ function List({
       <h2 className="px-4 pb-1 pt-3 text-[13px] font-semibold text-soft">
         {title}, {items.length}
       </h2>
-      {items.slice(0, mostListed).map((x) => (
+      {items.map((x) => (
         <Link
           key={x.id}
           to={`/library/${to}/${x.id}`}
@@ -225,10 +255,8 @@ function List({
           <span className="text-[13.5px] text-soft">{x.sub}</span>
         </Link>
       ))}
-      {items.length > mostListed && (
-        <p className="px-4 py-1.5 text-[13.5px] text-soft">
-          {items.length - mostListed} more. Type above to narrow the list.
-        </p>
+      {items.length >= mostListed && (
+        <p className="px-4 py-1.5 text-[13.5px] text-soft">The first {mostListed}. Type above to narrow the list.</p>
       )}
     </section>
   )

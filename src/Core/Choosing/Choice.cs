@@ -42,7 +42,11 @@ public sealed record Choice(
     double? Total,
     string Currency,
     double? MoneyPerKelvin
-);
+)
+{
+    /// <summary>What does not seat is never best at anything.</summary>
+    public bool MayBeBest => Fit.Verdict != Verdict.Clashes;
+}
 
 /// <summary>Blocks for one board, side by side.</summary>
 public static class Comparing

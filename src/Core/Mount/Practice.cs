@@ -29,6 +29,12 @@ public sealed record PracticeResult(
 
     /// <summary>Whether a die lies under paste, so that a pressure at its edge means something.</summary>
     public bool PressesDie { get; init; }
+
+    /// <summary>The worst edge pressure so far, as it is told; null where no die is pressed.</summary>
+    public string? WorstEdge => PressesDie ? EdgePressure.InWords(Worst.PeakMPa, PeakLimitMPa) : null;
+
+    /// <summary>Whether an edge went past what its die allows.</summary>
+    public bool EdgeOver => PressesDie && PeakLimitMPa is { } limit && Worst.PeakMPa > limit;
 }
 
 /// <summary>Half for the pressure at the die's edge, three tenths for tilt, two for how few moves it took.</summary>

@@ -50,4 +50,53 @@ public sealed record TighteningResult(
 
     /// <summary>Whether a die lies under paste, so that a pressure at its edge means something.</summary>
     public bool PressesDie { get; init; }
+
+    /// <summary>What these turns keep, in a sentence.</summary>
+    public string Summary
+    {
+        get
+        {
+            var count = FormattableString.Invariant(
+                $"{Many(Order.Count, "screw", "screws")} in {Many(Passes, "pass", "passes")}, {Many(Moves.Count, "turn", "turns")}."
+            );
+            var bounds = FormattableString.Invariant($"tilt under {TiltLimitDeg:0.0}°");
+            if (PressesDie && PeakLimitMPa is { } limit)
+                bounds += FormattableString.Invariant($" and the die's edge under {limit:0.#} MPa");
+            var kept = KeepsBounds;
+            return TakenTurns != RecommendedTurns
+                    ? $"{count} Recommended is {RecommendedWords}, the largest even step that keeps {bounds}."
+                : kept ? $"{count} The largest even step that keeps {bounds}."
+                : FormattableString.Invariant(
+                    $"{count} No even step keeps {bounds}: it reaches {Worst.TiltDeg:0.00}°. Turn in the smallest steps and hold the block level by hand until all screws grip."
+                );
+        }
+    }
+
+    /// <summary>Whether tilt and edge stay in bounds all the way.</summary>
+    public bool KeepsBounds =>
+        Worst.TiltDeg <= TiltLimitDeg && !(PressesDie && PeakLimitMPa is { } limit && Worst.PeakMPa > limit);
+
+    /// <summary>Why the order is as it is, in a sentence.</summary>
+    public string WhyThisOrder =>
+        !PressesDie
+            ? FormattableString.Invariant(
+                $"No die lies under this block: what counts is that it comes down level. One screw home first tilts it {OneCornerFirst?.TiltDeg ?? 0:0.00}°."
+            )
+        : OneCornerFirst is { } corner
+        && Worst.PeakMPa > 0
+        && EdgePressure.Of(corner.PeakMPa, PeakLimitMPa) == Boards.Bow.Validity.Ok
+        && corner.PeakMPa >= 1.5 * Worst.PeakMPa
+            ? FormattableString.Invariant(
+                $"The die ring goes in a cross, then outward: one corner home first presses the die's edge {corner.PeakMPa / Worst.PeakMPa:0.#} times as hard."
+            )
+        : OneCornerFirst is { } hard && EdgePressure.Of(hard.PeakMPa, PeakLimitMPa) == Boards.Bow.Validity.Outside
+            ? "The die ring goes in a cross, then outward: one corner home first chips the die's edge."
+        : "The die ring goes in a cross, then outward, so that no corner runs ahead.";
+
+    /// <summary>The worst edge pressure of this order, and with one corner first, as it is told; null where no die is pressed.</summary>
+    public string? WorstEdge => PressesDie ? EdgePressure.InWords(Worst.PeakMPa, PeakLimitMPa) : null;
+    public string? CornerEdge =>
+        PressesDie && OneCornerFirst is { } c ? EdgePressure.InWords(c.PeakMPa, PeakLimitMPa) : null;
+
+    private static string Many(int n, string one, string more) => $"{n} {(n == 1 ? one : more)}";
 }

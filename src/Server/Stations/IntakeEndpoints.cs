@@ -25,6 +25,12 @@ internal sealed record Checked(
     bool SameContent
 )
 {
+    /// <summary>What is allowed but hardly meant.</summary>
+    public IReadOnlyList<string> Doubts { get; } =
+        Board is { } b ? BoardDoubts.Of(b)
+        : Card is { } c ? [.. c.Boards.SelectMany(x => BoardDoubts.Of(x.Board).Select(d => $"Board {x.Key}: {d}"))]
+        : [];
+
     public static Checked Broken(IEnumerable<InputFault> faults) =>
         new("unknown", null, null, null, PointedFault.All(faults), false, false);
 }

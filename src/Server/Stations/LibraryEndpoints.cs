@@ -21,6 +21,7 @@ internal sealed record BoardEntry(
     string Model,
     string BoardCode,
     string Revision,
+    string Label,
     BoardKind Kind,
     int Holes,
     int Parts,
@@ -71,8 +72,17 @@ internal static class LibraryEndpoints
     public static void Map(IEndpointRouteBuilder app)
     {
         var api = app.MapGroup("/api").WithTags("library");
-        api.MapGet("/boards", (ShopMemory shop) => TypedResults.Ok(shop.Boards.Values.Select(Entry)));
-        api.MapGet("/blocks", (ShopMemory shop) => TypedResults.Ok(shop.Blocks.Values.Select(Entry)));
+        api.MapGet(
+            "/boards",
+            (string? text, int? most, ShopMemory shop, HttpResponse response) =>
+                List(shop.Boards.Values, Described, Entry, text, most, response)
+        );
+        api.MapGet(
+            "/blocks",
+            (string? text, int? most, ShopMemory shop, HttpResponse response) =>
+                List(shop.Blocks.Values, Described, Entry, text, most, response)
+        );
+        api.MapGet("/library/unread", (ShopMemory shop) => TypedResults.Ok(shop.Unread));
         api.MapGet(
                 "/boards/{id}",
                 (string id, [FromKeyedServices("board")] Library boards) => Document(boards.Find(id), "board", id)
@@ -88,6 +98,30 @@ internal static class LibraryEndpoints
         api.MapGet("/match/{boardId}/{blockId}", MatchOne);
     }
 
+    /// <summary>Entries whose words hold all that was typed, the first so many; how many there are stands in Total-Count.</summary>
+    private static Ok<List<TEntry>> List<T, TEntry>(
+        IEnumerable<T> all,
+        Func<T, string> described,
+        Func<T, TEntry> entry,
+        string? text,
+        int? most,
+        HttpResponse response
+    )
+    {
+        if (most is < 1)
+            throw new InputException("?most", "Expected 1 or more.");
+        var words = (text ?? "").Split(' ', StringSplitOptions.RemoveEmptyEntries);
+        var found = all.Where(t =>
+                words.Length == 0
+                || described(t) is var d && words.All(w => d.Contains(w, StringComparison.OrdinalIgnoreCase))
+            )
+            .ToList();
+        response.Headers["Total-Count"] = found.Count.ToString(System.Globalization.CultureInfo.InvariantCulture);
+        return TypedResults.Ok(found.Take(most ?? int.MaxValue).Select(entry).ToList());
+    }
+
+    private static string Described(Board b) => $"{b.Maker} {b.Model} {BoardLabel.Of(b)} {b.Kind} {b.Id}";
+
     private static BoardEntry Entry(Board b) =>
         new(
             b.Id,
@@ -95,6 +129,7 @@ internal static class LibraryEndpoints
             b.Model,
             b.BoardCode,
             b.Revision,
+            BoardLabel.Of(b),
             b.Kind,
             b.Holes.Count,
             b.Parts.Count,

@@ -1,15 +1,27 @@
 /** A plain line over the moves, with the limit and the move at hand. */
-export function LoadChart({ values, limit, now }: { values: number[]; limit?: number | null; now?: number }) {
+export function LoadChart({
+  values,
+  limit,
+  now,
+  unit,
+}: {
+  values: number[]
+  limit?: number | null
+  now?: number
+  unit: string
+}) {
   const [w, h] = [296, 74]
-  const most = Math.max(...values, limit ?? 0) * 1.08 || 1
+  // far past the limit the line runs along the top: how far is not what it is drawn for
+  const top = Math.min(Math.max(...values), limit ? 3 * limit : Number.POSITIVE_INFINITY)
+  const most = Math.max(top, limit ?? 0) * 1.08 || 1
   const x = (i: number) => (values.length < 2 ? 0 : (i / (values.length - 1)) * (w - 26))
-  const y = (v: number) => h - 6 - (v / most) * (h - 14)
+  const y = (v: number) => h - 6 - (Math.min(v, most) / most) * (h - 14)
   return (
     <svg
       width={w}
       height={h}
       role="img"
-      aria-label={`highest ${Math.max(...values).toFixed(1)} MPa${limit ? ` of ${limit} allowed` : ''}`}
+      aria-label={`${limit && Math.max(...values) > most ? 'far past the limit' : `highest ${Math.max(...values).toFixed(2)} ${unit}`}${limit ? `; ${limit} ${unit} allowed` : ''}`}
     >
       <path d={`M0 ${y(0)}H${w}`} stroke="var(--rule)" />
       {limit != null && (

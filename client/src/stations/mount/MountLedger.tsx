@@ -22,17 +22,28 @@ export function MountLedger({ job, here, s, select, own }: RoomProps<BowChoice>)
       </>
     )
   const move = t.moves.find((m) => m.pass === s.step?.pass && m.hole === s.step?.targets[0])
-  const peak = t.peakLimitMPa
   return (
     <>
-      <Head
-        sub={`${t.order.length} screws in ${t.passes} passes, ${t.moves.length} turns. ${t.takenTurns === t.recommendedTurns ? 'The' : `Recommended: ${t.recommendedWords}, the`} largest even step that keeps tilt under ${t.tiltLimitDeg.toFixed(1)}°${peak ? ` and the die's edge under ${peak} MPa` : ''}.`}
-      >
-        {capital(t.takenWords ?? '')} at a time
-      </Head>
-      <Section title="Pressure at the die's edge, move by move, MPa">
-        <LoadChart values={t.moves.map((m) => m.peakMPa)} limit={peak} now={move ? t.moves.indexOf(move) : undefined} />
-      </Section>
+      <Head sub={t.summary}>{capital(t.takenWords ?? '')} at a time</Head>
+      {t.pressesDie ? (
+        <Section title="Pressure at the die's edge, move by move, MPa">
+          <LoadChart
+            values={t.moves.map((m) => m.peakMPa)}
+            limit={t.peakLimitMPa}
+            unit="MPa"
+            now={move ? t.moves.indexOf(move) : undefined}
+          />
+        </Section>
+      ) : (
+        <Section title="Tilt, move by move, degrees">
+          <LoadChart
+            values={t.moves.map((m) => m.tiltDeg)}
+            limit={t.tiltLimitDeg}
+            unit="°"
+            now={move ? t.moves.indexOf(move) : undefined}
+          />
+        </Section>
+      )}
       {move && (
         <Section title={`This turn, pass ${move.pass} of ${t.passes}`}>
           <Row name="screw pulls afterwards" value={move.loadN.toFixed(0)} unit="N" />
@@ -49,22 +60,9 @@ export function MountLedger({ job, here, s, select, own }: RoomProps<BowChoice>)
       )}
       <Section title="Why this order">
         <Row name="worst tilt, this order" value={t.worst.tiltDeg.toFixed(2)} unit="°" />
-        <Row name="worst edge pressure, this order" value={t.worst.peakMPa.toFixed(1)} unit="MPa" />
-        {t.oneCornerFirst && (
-          <Row
-            name="one corner home first"
-            value={t.oneCornerFirst.peakMPa.toFixed(t.oneCornerFirst.peakMPa > 20 ? 0 : 1)}
-            unit="MPa"
-            tone="text-plum"
-          />
-        )}
-        <Why>
-          The die ring goes in a cross, then outward: one corner home first presses the die's edge{' '}
-          {t.oneCornerFirst && t.worst.peakMPa > 0
-            ? `${(t.oneCornerFirst.peakMPa / t.worst.peakMPa).toFixed(0)} times as hard`
-            : 'far harder'}
-          .
-        </Why>
+        {t.worstEdge && <Row name="worst edge pressure, this order" value={t.worstEdge} />}
+        {t.cornerEdge && <Row name="one corner home first" value={t.cornerEdge} tone="text-plum" />}
+        <Why>{t.whyThisOrder}</Why>
       </Section>
       <BowSection job={job} here={here} shown={own.bow} show={own.show} />
       <HoleTable here={here} select={select} />

@@ -28,7 +28,6 @@ export function Practice({ job, here, onClose }: { job: JobView; here: Here; onC
     if ((left[hole] ?? 0) > 1e-6) setMoves([...moves, { hole, turns: step }])
   }
   const holes = holesOf(block)
-  const over = r?.peakLimitMPa != null && r.worst.peakMPa > r.peakLimitMPa
   return (
     <div className="grid min-h-0 flex-1 grid-rows-[minmax(0,1fr)_auto]">
       <div className="flex min-h-0">
@@ -111,12 +110,16 @@ export function Practice({ job, here, onClose }: { job: JobView; here: Here; onC
             </Button>
           ))}
         </div>
-        {r && r.moves.length > 0 && <LoadChart values={r.moves.map((m) => m.peakMPa)} limit={r.peakLimitMPa} />}
+        {r?.pressesDie && r.moves.length > 0 && (
+          <LoadChart values={r.moves.map((m) => m.peakMPa)} limit={r.peakLimitMPa} unit="MPa" />
+        )}
         <dl className="num flex gap-4 text-[17px]">
-          <div>
-            <dt className="text-[13px] text-soft">edge, worst</dt>
-            <dd className={over ? 'text-plum' : ''}>{r?.worst.peakMPa.toFixed(1)} MPa</dd>
-          </div>
+          {r?.worstEdge && (
+            <div>
+              <dt className="text-[13px] text-soft">edge, worst</dt>
+              <dd className={r.edgeOver ? 'text-plum' : ''}>{r.worstEdge}</dd>
+            </div>
+          )}
           <div>
             <dt className="text-[13px] text-soft">tilt, worst</dt>
             <dd>{r?.worst.tiltDeg.toFixed(2)}°</dd>

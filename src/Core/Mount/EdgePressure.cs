@@ -1,0 +1,26 @@
+using FaithfulBracket.Core.Boards.Bow;
+
+namespace FaithfulBracket.Core.Mount;
+
+/// <summary>
+/// What a pressure at a die's edge means. The film carries load like a spring bed only while the edge stays whole: far past the
+/// limit the edge has chipped, and a figure would tell nothing.
+/// </summary>
+public static class EdgePressure
+{
+    /// <summary>Times the die's limit up to which a figure is told.</summary>
+    public const double MostTimes = 3;
+
+    /// <summary>Where no die states a limit, more than this is no figure anybody can mean, MPa.</summary>
+    private const double MostMPa = 30;
+
+    public static Validity Of(double peakMPa, double? limitMPa) =>
+        peakMPa <= Most(limitMPa) ? Validity.Ok : Validity.Outside;
+
+    private static double Most(double? limitMPa) => MostTimes * limitMPa ?? MostMPa;
+
+    public static string InWords(double peakMPa, double? limitMPa) =>
+        peakMPa <= Most(limitMPa) ? FormattableString.Invariant($"{peakMPa:0.0} MPa")
+        : limitMPa is null ? FormattableString.Invariant($"over {MostMPa:0} MPa: the edge chips")
+        : FormattableString.Invariant($"over {MostTimes:0} times the limit: the edge chips");
+}
