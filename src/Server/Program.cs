@@ -39,6 +39,10 @@ builder.Services.AddKeyedSingleton(
     "card",
     (s, _) => new Library(s.GetRequiredService<ShopDatabase>(), "card", s.GetRequiredService<TimeProvider>())
 );
+builder.Services.AddKeyedSingleton(
+    "socket",
+    (s, _) => new Library(s.GetRequiredService<ShopDatabase>(), "socket", s.GetRequiredService<TimeProvider>())
+);
 builder
     .Services.AddSingleton<PhotoShelf>()
     .AddSingleton<CataloguePictures>()
@@ -125,6 +129,7 @@ StripEndpoints.Map(app);
 JobEndpoints.Map(app);
 PaperEndpoints.Map(app);
 CardEndpoints.Map(app);
+SocketEndpoints.Map(app);
 PhotoEndpoints.Map(app);
 RecordEndpoints.Map(app);
 BenchEndpoints.Map(app);

@@ -18,11 +18,11 @@ public sealed record LibraryDocument(
 
 public sealed record KeptCount(int Added, int Unchanged, int Replaced);
 
-/// <summary>Kept board or block documents.</summary>
+/// <summary>Kept documents of one kind: boards, blocks, cards or sockets.</summary>
 public sealed class Library(ShopDatabase database, string table, TimeProvider time)
 {
     /// <summary>Boards and cards are listed by code and revision too.</summary>
-    private readonly bool _hasCode = table != "block";
+    private readonly bool _hasCode = table is "board" or "card";
     private readonly ShopDatabase _database = database;
 
     /// <summary>Counts changes, so that whatever was reckoned from the library can be told stale.</summary>

@@ -19,6 +19,7 @@ public partial class ArrowTests
         "Materials",
         "Orders",
         "Match",
+        "Sockets",
         "Teardown",
         "Kit",
         "Prep",

@@ -9,8 +9,8 @@ namespace FaithfulBracket.Core.Tests;
 /// <summary>A caliper and holes, the commonest case: 18 holes a board, 30 % missing, 30 % strangers, no part seen.</summary>
 public class HolesAloneTests
 {
-    private const int Boards = 3000,
-        Queries = 200,
+    private const int Boards = 1500,
+        Queries = 100,
         Holes = 18,
         Strangers = 5;
 

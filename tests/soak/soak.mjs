@@ -1,16 +1,15 @@
-// node soak.mjs SERVER.dll HOUSE [minutes] [seed]: spoilt inputs over every call, kills, two hands at once.
+// node soak.mjs SERVER.dll HOUSE [minutes] [seed] [longest answer in seconds]: spoilt inputs over every call, kills, two hands at once.
 // Nothing acknowledged may be lost, nothing may answer 5xx or take over five seconds, and memory may not grow.
 import { calls, corpus } from './calls.mjs'
 import { Draws, spoilt } from './mutate.mjs'
 import { Shop } from './shop.mjs'
 
-const [dll, house, minutes = '2', seed = '1'] = process.argv.slice(2)
+const [dll, house, minutes = '2', seed = '1', mostSeconds = '5'] = process.argv.slice(2)
 const d = new Draws(Number(seed))
 const all = calls(corpus(house))
 const shop = await new Shop(dll, house).start()
 const end = Date.now() + Number(minutes) * 60_000
 const hands = 3
-const mostSeconds = 5
 const mostMb = 700
 const lifeRequests = 700
 const totals = { requests: 0, kills: 0, races: 0, signed: 0, notes: 0 }
@@ -28,7 +27,7 @@ function describe(r, bytes) {
   return `${r.method} ${r.path}${r.type ? ` (${r.type})` : ''}\n${bytes ? bytes.toString('utf8').slice(0, 1500) : ''}`
 }
 
-const types = ['application/json', 'application/json', 'application/json', 'application/json', 'application/json; charset=utf-8', 'application/json; charset=utf-16', 'application/json; charset=klingon', 'text/plain', 'application/x-www-form-urlencoded', '']
+const types = [...Array(14).fill('application/json'), 'application/json; charset=utf-8', 'application/json; charset=utf-16', 'application/json; charset=klingon', 'text/plain', 'application/x-www-form-urlencoded', '']
 
 async function ask(r, bytes) {
   const headers = {}
@@ -42,7 +41,7 @@ async function ask(r, bytes) {
     totals.requests++
     answers.set(response.status, (answers.get(response.status) ?? 0) + 1)
     if (seconds > slowest.seconds) slowest = { seconds, at: `${r.method} ${r.path}` }
-    if (seconds > mostSeconds) fail(`took ${seconds.toFixed(1)} s`, describe(r, bytes))
+    if (seconds > Number(mostSeconds)) fail(`took ${seconds.toFixed(1)} s`, describe(r, bytes))
     const type = response.headers.get('content-type') ?? ''
     if (response.status >= 500 && response.status !== 503) fail(`answered ${response.status}`, describe(r, bytes))
     let json

@@ -1344,6 +1344,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sockets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SocketEntry"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: {
+                    replace?: boolean;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sockets/batch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description One document a line, each at most 4 MiB, 1 GiB together. All are kept or none. */
+        post: {
+            parameters: {
+                query?: {
+                    replace?: boolean;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["KeptCount"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/library/check": {
         parameters: {
             query?: never;
@@ -3636,6 +3732,123 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/socket": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Limits: a body of 4 MiB, and those of the documents. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SocketMatchResult"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/direct-die": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Limits: a body of 4 MiB, and those of the documents. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DirectDieAnswer"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sockets/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Socket"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drawer": {
         parameters: {
             query?: never;
@@ -4121,6 +4334,7 @@ export interface components {
             board: null | components["schemas"]["Board"];
             block: null | components["schemas"]["Block"];
             card: null | components["schemas"]["Card"];
+            socket: null | components["schemas"]["Socket"];
             faults: components["schemas"]["PointedFault"][];
             known: boolean;
             sameContent: boolean;
@@ -4281,6 +4495,40 @@ export interface components {
             maxLoadN?: null | number;
             /** Format: double */
             maxPressureMPa?: null | number;
+        };
+        DieLoad: {
+            part: string;
+            /** Format: double */
+            loadN: number;
+            /** Format: double */
+            peakMPa: number;
+            /** Format: double */
+            minMPa: number;
+            lifts: boolean;
+        };
+        DirectDieAnswer: {
+            lidded: components["schemas"]["WayHeights"];
+            direct: components["schemas"]["WayHeights"];
+            dies: components["schemas"]["DieLoad"][];
+            loadCentre: components["schemas"]["Point2"];
+            areaCentre: components["schemas"]["Point2"];
+            powerCentre: components["schemas"]["Point2"];
+            /** Format: double */
+            gainK: number;
+            /** Format: double */
+            gainLowK: number;
+            /** Format: double */
+            gainHighK: number;
+            hottest: string;
+            /** Format: double */
+            liddedKPerW: number;
+            /** Format: double */
+            directKPerW: number;
+            /** Format: double */
+            moreW?: null | number;
+            verdict: components["schemas"]["Verdict"];
+            refusals: components["schemas"]["Told"][];
+            warnings: components["schemas"]["Told"][];
         };
         DocumentStand: {
             role: string;
@@ -4567,6 +4815,11 @@ export interface components {
             port: string;
         };
         JsonElement: unknown;
+        KeepOut: {
+            outline: components["schemas"]["Polygon"];
+            /** Format: double */
+            heightMm: number;
+        };
         KeptCount: {
             /** Format: int32 */
             added: number;
@@ -4874,8 +5127,17 @@ export interface components {
             between: components["schemas"]["BetweenFault"][];
             reasons: components["schemas"]["Reason"][];
         };
+        Orientation: {
+            /** Format: double */
+            rotationDeg: number;
+            ports: components["schemas"]["TurnedPort"][];
+            slitAcrossFins: boolean;
+            clashes: components["schemas"]["PartMargin"][];
+            allowed: boolean;
+            best: boolean;
+        };
         /** @enum {unknown} */
-        PackItemKind: "board" | "block" | "card" | "picture";
+        PackItemKind: "board" | "block" | "card" | "socket" | "picture";
         PackLine: {
             kind: components["schemas"]["PackItemKind"];
             id: string;
@@ -5380,6 +5642,8 @@ export interface components {
             /** Format: double */
             zMm?: null | number;
         };
+        /** @enum {unknown} */
+        Posts: "backPlate" | "captive";
         PracticeAsk: {
             moves: components["schemas"]["PracticeMove"][];
         };
@@ -5614,6 +5878,36 @@ export interface components {
             diameterMm?: null | number;
             snapped: boolean;
         };
+        Socket: {
+            id: string;
+            name: string;
+            packageOutline: components["schemas"]["Polygon"];
+            /** Format: double */
+            seatMm: number;
+            /** Format: double */
+            contactMinN: number;
+            /** Format: double */
+            contactMaxN: number;
+            /** Format: double */
+            clampN: number;
+            holes: components["schemas"]["SocketHole"][];
+            posts: components["schemas"]["Posts"];
+            stockBackPlate: boolean;
+            gasket: boolean;
+            /** Format: int32 */
+            levers: number;
+            cornerMark: null | components["schemas"]["Point2"];
+            keepOut: components["schemas"]["KeepOut"][];
+        };
+        SocketEntry: {
+            id: string;
+            name: string;
+            posts: components["schemas"]["Posts"];
+            /** Format: double */
+            seatMm: number;
+            /** Format: int32 */
+            keepOuts: number;
+        };
         SocketFit: {
             socket: string;
             kit?: null | string;
@@ -5634,6 +5928,38 @@ export interface components {
             frameNm?: null | number;
             /** Format: double */
             bestRotationDeg?: null | number;
+        };
+        SocketHole: {
+            id: string;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            /** Format: double */
+            diameterMm: number;
+        };
+        SocketMatchResult: {
+            kit?: null | string;
+            posts: components["schemas"]["Posts"];
+            /** Format: double */
+            contactMm: number;
+            /** Format: double */
+            homeMm: number;
+            /** Format: double */
+            stopGapMm?: null | number;
+            /** Format: double */
+            springLoadN: number;
+            /** Format: double */
+            loadN: number;
+            /** Format: double */
+            socketLoadN: number;
+            /** Format: double */
+            shimMm: number;
+            /** Format: double */
+            peakMPa: number;
+            verdict: components["schemas"]["Verdict"];
+            reasons: components["schemas"]["Reason"][];
+            orientations: components["schemas"]["Orientation"][];
         };
         SpillAnswer: {
             /** Format: double */
@@ -5833,6 +6159,10 @@ export interface components {
             worstEdge?: null | string;
             cornerEdge?: null | string;
         };
+        Told: {
+            code: string;
+            text: string;
+        };
         ToldColumns: {
             signature: string;
             columns: {
@@ -5953,6 +6283,15 @@ export interface components {
             share: number;
             say: string;
         };
+        TurnedPort: {
+            id: string;
+            /** Format: double */
+            xMm: number;
+            /** Format: double */
+            yMm: number;
+            /** Format: double */
+            facingDeg?: null | number;
+        };
         TwinCandidate: {
             boardId: string;
             /** Format: double */
@@ -5997,6 +6336,20 @@ export interface components {
             school: string;
             way?: null | string;
             by: string;
+        };
+        WayHeights: {
+            /** Format: double */
+            contactMm: number;
+            /** Format: double */
+            homeMm: number;
+            /** Format: double */
+            stopGapMm?: null | number;
+            /** Format: double */
+            loadN: number;
+            /** Format: double */
+            socketLoadN: number;
+            /** Format: double */
+            shimMm: number;
         };
         /** @enum {unknown} */
         Weight: "note" | "work" | "clash";

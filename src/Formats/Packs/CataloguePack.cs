@@ -13,6 +13,7 @@ public enum PackItemKind
     Board,
     Block,
     Card,
+    Socket,
     Picture,
 }
 
@@ -45,6 +46,7 @@ public static class CataloguePack
                     PackItemKind.Board => $"boards/{id}.board.json",
                     PackItemKind.Block => $"blocks/{id}.block.json",
                     PackItemKind.Card => $"cards/{id}.card.json",
+                    PackItemKind.Socket => $"sockets/{id}.socket.json",
                     _ => $"pictures/{id}",
                 };
                 Put(zip, path, content);
@@ -188,6 +190,7 @@ public static class CataloguePack
         {
             PackItemKind.Board => BoardReader.Read(bytes).Id,
             PackItemKind.Card => CardReader.Read(bytes).Id,
+            PackItemKind.Socket => SocketReader.Read(bytes).Id,
             _ => BlockReader.Read(bytes).Id,
         };
 

@@ -25,6 +25,12 @@ internal static class LibraryDocuments
         return new(c.Id, c.Maker, c.Model, c.BoardCode, c.Revision, c.Kind.ToString(), utf8.ToArray(), Digest(utf8));
     }
 
+    public static LibraryDocument Socket(ReadOnlyMemory<byte> utf8)
+    {
+        var s = SocketReader.Read(utf8);
+        return new(s.Id, "", s.Name, "", "", "socket", utf8.ToArray(), Digest(utf8));
+    }
+
     public static string Digest(ReadOnlyMemory<byte> utf8)
     {
         using var json = JsonInput.Parse(utf8);

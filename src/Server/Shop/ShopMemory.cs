@@ -4,6 +4,7 @@ using FaithfulBracket.Core;
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Sockets;
 using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Store;
@@ -16,6 +17,7 @@ internal sealed class ShopMemory(
     [FromKeyedServices("board")] Library boards,
     [FromKeyedServices("block")] Library blocks,
     [FromKeyedServices("card")] Library cards,
+    [FromKeyedServices("socket")] Library sockets,
     DrawerItems drawer
 )
 {
@@ -23,10 +25,12 @@ internal sealed class ShopMemory(
     private (long Edition, Dictionary<string, Board> Value)? _boards;
     private (long Edition, Dictionary<string, Block> Value)? _blocks;
     private (long Edition, Dictionary<string, Card> Value)? _cards;
+    private (long Edition, Dictionary<string, Socket> Value)? _sockets;
     private (long Edition, Drawer Value)? _drawer;
     private readonly Dictionary<string, string> _boardDigests = [],
         _blockDigests = [],
-        _cardDigests = [];
+        _cardDigests = [],
+        _socketDigests = [];
 
     public IReadOnlyDictionary<string, Board> Boards =>
         Fresh(ref _boards, boards.Edition, old => Read("board", boards, old, d => BoardReader.Read(d), _boardDigests));
@@ -37,12 +41,19 @@ internal sealed class ShopMemory(
     public IReadOnlyDictionary<string, Card> Cards =>
         Fresh(ref _cards, cards.Edition, old => Read("card", cards, old, d => CardReader.Read(d), _cardDigests));
 
+    public IReadOnlyDictionary<string, Socket> Sockets =>
+        Fresh(
+            ref _sockets,
+            sockets.Edition,
+            old => Read("socket", sockets, old, d => SocketReader.Read(d), _socketDigests)
+        );
+
     /// <summary>Documents that were kept but do not read by today's rules: left out, and named with what to mend.</summary>
     public IReadOnlyList<UnreadDocument> Unread
     {
         get
         {
-            _ = (Boards, Blocks, Cards);
+            _ = (Boards, Blocks, Cards, Sockets);
             return [.. _unread.Values.OrderBy(u => u.Kind).ThenBy(u => u.Id, StringComparer.Ordinal)];
         }
     }

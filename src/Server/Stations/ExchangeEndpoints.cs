@@ -137,6 +137,7 @@ internal static class ExchangeEndpoints
         [FromKeyedServices("board")] Library boards,
         [FromKeyedServices("block")] Library blocks,
         [FromKeyedServices("card")] Library cards,
+        [FromKeyedServices("socket")] Library sockets,
         PhotoShelf shelf,
         CataloguePictures pictures
     ) =>
@@ -145,6 +146,7 @@ internal static class ExchangeEndpoints
                 .. boards.All().Select(d => (PackItemKind.Board, d.Id, d.Document, (string?)null)),
                 .. blocks.All().Select(d => (PackItemKind.Block, d.Id, d.Document, (string?)null)),
                 .. cards.All().Select(d => (PackItemKind.Card, d.Id, d.Document, (string?)null)),
+                .. sockets.All().Select(d => (PackItemKind.Socket, d.Id, d.Document, (string?)null)),
                 // a picture whose file is gone is left out
                 .. pictures
                     .All()
@@ -167,7 +169,8 @@ internal static class ExchangeEndpoints
         HttpRequest request,
         [FromKeyedServices("board")] Library boards,
         [FromKeyedServices("block")] Library blocks,
-        [FromKeyedServices("card")] Library cards
+        [FromKeyedServices("card")] Library cards,
+        [FromKeyedServices("socket")] Library sockets
     )
     {
         var items = CataloguePack.Read(await Bodies.BytesAsync(request, CataloguePack.MostBytes));
@@ -176,6 +179,7 @@ internal static class ExchangeEndpoints
             .Select(d => (PackItemKind.Board, d))
             .Concat(blocks.Digests().Select(d => (PackItemKind.Block, d)))
             .Concat(cards.Digests().Select(d => (PackItemKind.Card, d)))
+            .Concat(sockets.Digests().Select(d => (PackItemKind.Socket, d)))
             .ToDictionary(d => (d.Item1, d.d.Id), d => d.d.Digest);
         List<PackLine> lines =
         [
@@ -208,7 +212,8 @@ internal static class ExchangeEndpoints
         PhotoShelf photos,
         [FromKeyedServices("board")] Library boards,
         [FromKeyedServices("block")] Library blocks,
-        [FromKeyedServices("card")] Library cards
+        [FromKeyedServices("card")] Library cards,
+        [FromKeyedServices("socket")] Library sockets
     )
     {
         var items = CataloguePack.Read(await Bodies.BytesAsync(request, CataloguePack.MostBytes));
@@ -245,7 +250,8 @@ internal static class ExchangeEndpoints
             pictures,
             (boards, items.Where(i => i.Kind == PackItemKind.Board).Select(i => LibraryDocuments.Board(i.Content))),
             (blocks, items.Where(i => i.Kind == PackItemKind.Block).Select(i => LibraryDocuments.Block(i.Content))),
-            (cards, items.Where(i => i.Kind == PackItemKind.Card).Select(i => LibraryDocuments.Card(i.Content)))
+            (cards, items.Where(i => i.Kind == PackItemKind.Card).Select(i => LibraryDocuments.Card(i.Content))),
+            (sockets, items.Where(i => i.Kind == PackItemKind.Socket).Select(i => LibraryDocuments.Socket(i.Content)))
         );
         return TypedResults.Ok(kept);
     }

@@ -2,6 +2,7 @@ using System.Text.Json;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Sockets;
 using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
@@ -14,12 +15,13 @@ using Microsoft.Extensions.DependencyInjection;
 namespace FaithfulBracket.Server.Stations;
 
 /// <summary>What a dropped file turned out to be: a document to look at, or its faults.</summary>
-/// <param name="Kind">board, block, card, or unknown.</param>
+/// <param name="Kind">board, block, card, socket, or unknown.</param>
 internal sealed record Checked(
     string Kind,
     Board? Board,
     Block? Block,
     Card? Card,
+    Socket? Socket,
     IReadOnlyList<PointedFault> Faults,
     bool Known,
     bool SameContent
@@ -32,7 +34,7 @@ internal sealed record Checked(
         : [];
 
     public static Checked Broken(IEnumerable<InputFault> faults) =>
-        new("unknown", null, null, null, PointedFault.All(faults), false, false);
+        new("unknown", null, null, null, null, PointedFault.All(faults), false, false);
 }
 
 /// <summary>Documents into the library: checked, kept, kept in batches.</summary>
@@ -51,6 +53,7 @@ internal static class IntakeEndpoints
                     ("board", "boards", LibraryDocuments.Board),
                     ("block", "blocks", LibraryDocuments.Block),
                     ("card", "cards", LibraryDocuments.Card),
+                    ("socket", "sockets", LibraryDocuments.Socket),
                 ]
         )
         {
@@ -131,7 +134,8 @@ internal static class IntakeEndpoints
         HttpRequest request,
         [FromKeyedServices("board")] Library boards,
         [FromKeyedServices("block")] Library blocks,
-        [FromKeyedServices("card")] Library cards
+        [FromKeyedServices("card")] Library cards,
+        [FromKeyedServices("socket")] Library sockets
     )
     {
         ReadOnlyMemory<byte> bytes = await Bodies.BytesAsync(request, JsonInput.MostBytes);
@@ -145,30 +149,41 @@ internal static class IntakeEndpoints
                     ? f.GetString()
                     : null;
             var digest = CanonicalJson.Digest(json.RootElement);
-            Checked Found(string kind, Library library, string id, Board? board, Block? block, Card? card)
+            Checked Found(
+                string kind,
+                Library library,
+                string id,
+                Board? board,
+                Block? block,
+                Card? card,
+                Socket? socket
+            )
             {
                 var kept = library.Find(id);
                 var same = kept is not null && LibraryDocuments.Digest(kept) == digest;
-                return new(kind, board, block, card, [], kept is not null, same);
+                return new(kind, board, block, card, socket, [], kept is not null, same);
             }
             switch (format)
             {
                 case BlockReader.Format:
                     var block = BlockReader.Read(bytes);
-                    return TypedResults.Ok(Found("block", blocks, block.Id, null, block, null));
+                    return TypedResults.Ok(Found("block", blocks, block.Id, null, block, null, null));
                 case BoardReader.Format:
                     var board = BoardReader.Read(bytes);
-                    return TypedResults.Ok(Found("board", boards, board.Id, board, null, null));
+                    return TypedResults.Ok(Found("board", boards, board.Id, board, null, null, null));
                 case CardReader.Format:
                     var card = CardReader.Read(bytes);
-                    return TypedResults.Ok(Found("card", cards, card.Id, null, null, card));
+                    return TypedResults.Ok(Found("card", cards, card.Id, null, null, card, null));
+                case SocketReader.Format:
+                    var socket = SocketReader.Read(bytes);
+                    return TypedResults.Ok(Found("socket", sockets, socket.Id, null, null, null, socket));
                 default:
                     var found = format is null ? "nothing" : $"\"{format}\"";
                     return TypedResults.Ok(
                         Checked.Broken([
                             new(
                                 "/format",
-                                $"Expected \"{BoardReader.Format}\", \"{BlockReader.Format}\" or \"{CardReader.Format}\", found {found}."
+                                $"Expected \"{BoardReader.Format}\", \"{BlockReader.Format}\", \"{CardReader.Format}\" or \"{SocketReader.Format}\", found {found}."
                             ),
                         ])
                     );

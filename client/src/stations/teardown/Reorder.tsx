@@ -9,12 +9,15 @@ import type { Steps } from '../useSteps'
 export function Reorder({ job, here, s }: { job: JobView; here: Here; s: Steps }) {
   const client = useQueryClient()
   const [fault, setFault] = useState<string>()
+  // the next move is made on the order that this one leaves
+  const [busy, setBusy] = useState(false)
   const plan = here.teardown!
   const best = here.bestTeardown
   const target = s.step?.targets[0]
   const order = plan.steps.map((x) => x.target)
   const at = order.indexOf(target ?? '')
   const put = async (next: string[]) => {
+    setBusy(true)
     try {
       setFault(undefined)
       await answer(
@@ -30,6 +33,7 @@ export function Reorder({ job, here, s }: { job: JobView; here: Here; s: Steps }
       setFault(r.errors?.[0]?.message ?? r.message)
     }
     await client.invalidateQueries({ queryKey: ['job', job.id] })
+    setBusy(false)
   }
   const move = (by: number) => {
     const next = [...order]
@@ -40,13 +44,17 @@ export function Reorder({ job, here, s }: { job: JobView; here: Here; s: Steps }
   return (
     <div className="mt-1.5">
       <div className="flex flex-wrap items-center gap-2">
-        <Button disabled={at < 1} onClick={() => move(-1)}>
+        <Button disabled={busy || at < 1} onClick={() => move(-1)}>
           Earlier
         </Button>
-        <Button disabled={at < 0 || at === order.length - 1} onClick={() => move(1)}>
+        <Button disabled={busy || at < 0 || at === order.length - 1} onClick={() => move(1)}>
           Later
         </Button>
-        {best && <Button onClick={() => void put([])}>The best order again</Button>}
+        {best && (
+          <Button disabled={busy} onClick={() => void put([])}>
+            The best order again
+          </Button>
+        )}
       </div>
       {best && (
         <p className="mt-1 text-[14px] text-soft">

@@ -1,0 +1,364 @@
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Match;
+
+namespace FaithfulBracket.Core.Sockets;
+
+/// <summary>A film of liquid metal.</summary>
+public sealed record MetalFilm(double BondLineUm, double ConductivityWPerMK);
+
+/// <param name="PasteBondLineUm">Film between lid and block; 30 µm when not stated.</param>
+public sealed record DirectDieAsk(
+    Socket Socket,
+    Board Processor,
+    Block Block,
+    double PowerW,
+    double BlockKPerW,
+    double PasteWPerMK,
+    MetalFilm Metal,
+    double PasteBondLineUm = 30
+);
+
+public sealed record Told(string Code, string Text);
+
+/// <param name="LoadCentre">Where the springs pull together, in the socket's frame.</param>
+/// <param name="GainK">Cooler hottest die at this power, K; between low and high by the films' spread and the spreading formula's error.</param>
+/// <param name="Hottest">The die that is hottest under its lid.</param>
+/// <param name="LiddedKPerW">Of the hottest die, per watt of the whole package, without what both ways share.</param>
+public sealed record DirectDieResult(
+    HeightChain Lidded,
+    HeightChain Direct,
+    IReadOnlyList<DieLoad> Dies,
+    Point2 LoadCentre,
+    Point2 AreaCentre,
+    Point2 PowerCentre,
+    double GainK,
+    double GainLowK,
+    double GainHighK,
+    string Hottest,
+    double LiddedKPerW,
+    double DirectKPerW,
+    Verdict Verdict,
+    IReadOnlyList<Told> Refusals,
+    IReadOnlyList<Told> Warnings
+)
+{
+    /// <summary>The power that becomes possible at the same temperature of the hottest die, W more; null where nothing is gained.</summary>
+    public double? MoreW { get; init; }
+
+    /// <summary>From the load's centre to the areas' and the power's, mm.</summary>
+    public double LoadToAreaMm => (LoadCentre - AreaCentre).Length;
+    public double LoadToPowerMm => (LoadCentre - PowerCentre).Length;
+}
+
+/// <summary>Lid on or lid off: heights, loads on the dies, and what is gained in kelvin.</summary>
+public static class DirectDie
+{
+    private const double CopperWPerMK = 390,
+        SolderWPerMK = 80,
+        PastedWPerMK = 4,
+        UnstatedBondMm = 0.3;
+
+    /// <summary>How films come out, as shares of what is meant.</summary>
+    private const double ThinShare = 0.7,
+        ThickShare = 1.6;
+
+    /// <summary>Dies that differ by more than films take up, mm.</summary>
+    private const double UnevenMm = 0.05;
+
+    /// <summary>Where a drop of metal may run, mm round a die.</summary>
+    private const double ReachMm = 12;
+
+    /// <exception cref="InputException">No die, no lid, or a figure that makes no resistance.</exception>
+    public static DirectDieResult Of(DirectDieAsk ask)
+    {
+        var (socket, processor, block) = (ask.Socket, ask.Processor, ask.Block);
+        var dies = HeightChain.Dies(processor);
+        if (dies.Count == 0)
+            throw new InputException(
+                "processor/parts",
+                "Expected at least one die: without one nothing lies under the lid."
+            );
+        var lid =
+            HeightChain.Lid(processor)
+            ?? throw new InputException("processor/parts", "Expected a lid: without one there is nothing to take off.");
+        var kit = block.Sockets.FirstOrDefault(s => s.Socket == socket.Id);
+        var lidded = HeightChain.Of(socket, processor, block, kit, lid: true, ask.PasteBondLineUm / 1000);
+        var direct = HeightChain.Of(socket, processor, block, kit, lid: false, ask.Metal.BondLineUm / 1000);
+        var stamp = SocketMatch.Stamp(socket, dies, block, kit, direct);
+        var shares = Shares(dies);
+        var meant = Gain(ask, lid, dies, shares, new(1, 1, 1, 1));
+        var (low, high) = Range(ask, lid, dies, shares);
+        var refusals = Refusals(block, processor, dies).ToList();
+        var judged = Judge(ask, kit, dies, direct, stamp).ToList();
+        var gain = ask.PowerW * (meant.Lidded - meant.Direct);
+        return new(
+            lidded,
+            direct,
+            stamp.Dies,
+            stamp.LoadCentre,
+            stamp.AreaCentre,
+            dies.Zip(shares).Aggregate(default(Point2), (sum, d) => sum + d.First.Top().Centroid * d.Second),
+            gain,
+            low,
+            high,
+            meant.Hottest,
+            meant.Lidded,
+            meant.Direct,
+            judged.Any(j => j.Weight == Weight.Clash) ? Verdict.Clashes
+                : judged.Any(j => j.Weight == Weight.Work) ? Verdict.SeatsWithWork
+                : Verdict.Seats,
+            refusals,
+            [
+                .. judged.OrderByDescending(j => j.Weight).Select(j => new Told(j.Reason.Code, j.Reason.Text)),
+                .. Warnings(block),
+            ]
+        )
+        {
+            // the block's own resistance stands behind both
+            MoreW =
+                gain > 0 ? ask.PowerW * ((meant.Lidded + ask.BlockKPerW) / (meant.Direct + ask.BlockKPerW) - 1) : null,
+        };
+    }
+
+    /// <summary>Of the power, as stated; the rest by area, all by area where none is.</summary>
+    private static double[] Shares(IReadOnlyList<Part> dies)
+    {
+        var stated = dies.Sum(d => d.PowerShare ?? 0);
+        var openArea = dies.Where(d => d.PowerShare is null).Sum(d => d.Top().Area);
+        double[] shares =
+        [
+            .. dies.Select(d => d.PowerShare ?? Math.Max(0, 1 - stated) * d.Top().Area / Math.Max(openArea, 1e-9)),
+        ];
+        return shares.Sum() > 0 ? shares : [.. dies.Select(d => d.Top().Area / dies.Sum(x => x.Top().Area))];
+    }
+
+    /// <summary>Factors on the solder or paste under the lid, the paste over it, the metal, and the spreading term.</summary>
+    private readonly record struct Films(double Bond, double Paste, double Metal, double Spread);
+
+    private static (double Lidded, double Direct, string Hottest) Gain(
+        DirectDieAsk ask,
+        Part lid,
+        IReadOnlyList<Part> dies,
+        double[] shares,
+        Films f
+    )
+    {
+        var lidArea = lid.Top().Area;
+        var plate = ask.Block.ColdPlate;
+        var fins =
+            (plate?.FinArea ?? plate?.FlowArea)?.Area
+            ?? ask.Block.Plates.SelectMany(p => p.Lands).Select(l => l.Outline.Area).DefaultIfEmpty(lidArea).Max();
+        var (baseMm, baseK) = (plate?.BaseMm ?? 3, plate?.KWPerMK ?? CopperWPerMK);
+        // what the block does behind its base, over its fins
+        var behind = 1 / (ask.BlockKPerW * fins * 1e-6);
+        double Base(double from, double share) => Spreading.Layer(from, share * fins, baseMm, baseK, behind, f.Spread);
+        var tallest = dies.Max(d => d.HeightMm);
+        var (withLid, without, hottest) = (double.NegativeInfinity, double.NegativeInfinity, "");
+        for (var i = 0; i < dies.Count; i++)
+        {
+            var (die, s) = (dies[i], shares[i]);
+            if (s <= 0)
+                continue;
+            var area = die.Top().Area;
+            var bond =
+                (die.BondMm ?? lid.BondMm ?? UnstatedBondMm)
+                * f.Bond
+                / 1000
+                / (BondK(ask.Processor, lid, die) * area * 1e-6);
+            var paste = ask.PasteBondLineUm * f.Paste * 1e-6 / (ask.PasteWPerMK * s * lidArea * 1e-6);
+            var under = Base(s * lidArea, s);
+            var behindLid = 1 / ((paste + under + ask.BlockKPerW / s) * s * lidArea * 1e-6);
+            var spread = Spreading.Layer(
+                area,
+                s * lidArea,
+                lid.LidThicknessMm ?? die.LidThicknessMm ?? 2,
+                lid.LidKWPerMK ?? die.LidKWPerMK ?? CopperWPerMK,
+                behindLid,
+                f.Spread
+            );
+            var film = ask.Metal.BondLineUm * f.Metal * 1e-6 + (tallest - die.HeightMm) / 1000;
+            var r = s * (bond + spread + paste + under);
+            if (r > withLid)
+                (withLid, hottest) = (r, die.Id);
+            without = Math.Max(without, s * (film / (ask.Metal.ConductivityWPerMK * area * 1e-6) + Base(area, s)));
+        }
+        return (withLid, without, hottest);
+    }
+
+    /// <summary>Solder where nothing else is said; paste where the processor says so.</summary>
+    private static double BondK(Board processor, Part lid, Part die) =>
+        die.BondKWPerMK
+        ?? lid.BondKWPerMK
+        ?? (
+            processor.Assembly?.Bonds.Any(b =>
+                b.Kind == BondKind.Paste && (b.Parts.Contains(lid.Id) || b.Parts.Contains(die.Id))
+            ) == true
+                ? PastedWPerMK
+                : SolderWPerMK
+        );
+
+    private static (double Low, double High) Range(
+        DirectDieAsk ask,
+        Part lid,
+        IReadOnlyList<Part> dies,
+        double[] shares
+    )
+    {
+        double low = double.PositiveInfinity,
+            high = double.NegativeInfinity;
+        double[] films = [ThinShare, ThickShare],
+            // the formula tells too little by 5 %, or too much by 9
+            spreads = [1 / (1 + Spreading.HighShare), 1 / (1 + Spreading.LowShare)];
+        foreach (var bond in films)
+        foreach (var paste in films)
+        foreach (var metal in films)
+        foreach (var spread in spreads)
+        {
+            var g = Gain(ask, lid, dies, shares, new(bond, paste, metal, spread));
+            var k = ask.PowerW * (g.Lidded - g.Direct);
+            (low, high) = (Math.Min(low, k), Math.Max(high, k));
+        }
+        return (low, high);
+    }
+
+    private static IEnumerable<Judgement> Judge(
+        DirectDieAsk ask,
+        SocketFit? kit,
+        IReadOnlyList<Part> dies,
+        HeightChain direct,
+        StampResult stamp
+    )
+    {
+        static Judgement Say(Weight w, string code, string text) => new(w, new(code, text, []));
+        if (kit is null)
+            yield return Say(Weight.Clash, "wrong-socket", $"The block names no kit for socket {ask.Socket.Id}.");
+        if (direct.StopGapMm is < 0 and var gap)
+            yield return Say(
+                Weight.Clash,
+                "stop-before-contact",
+                FormattableString.Invariant(
+                    $"With the lid off the block lands on its stops {-gap:0.00} mm before it touches: the stops have to come down by as much."
+                )
+            );
+        else if (direct.ShimMm >= 0.02)
+            yield return Say(
+                Weight.Work,
+                "shim",
+                FormattableString.Invariant(
+                    $"Washers of {direct.ShimMm:0.00} mm under the springs give back their load."
+                )
+            );
+        if (!stamp.Balanced)
+            yield return Say(
+                Weight.Clash,
+                "overturns",
+                "The springs pull outside all dies: the block tips over. Turn it, or change the springs."
+            );
+        foreach (var d in stamp.Dies)
+        {
+            var part = dies.First(p => p.Id == d.Part);
+            if (stamp.Balanced && direct.LoadN > 0 && d.Lifts)
+                yield return Say(
+                    Weight.Work,
+                    "lifts",
+                    $"{d.Part} is not pressed everywhere: the load lies too far off. {WhichWay(stamp)}"
+                );
+            if (part.MaxLoadN is { } most && d.LoadN > most)
+                yield return Say(
+                    Weight.Clash,
+                    "over-load",
+                    FormattableString.Invariant($"{d.Part} would carry {d.LoadN:0} N of at most {most:0}.")
+                );
+            if (part.MaxPressureMPa is { } limit && d.PeakMPa > limit)
+                yield return Say(
+                    Weight.Clash,
+                    "over-load",
+                    FormattableString.Invariant(
+                        $"{d.Part} would be pressed with {d.PeakMPa:0.00} MPa of at most {limit:0.00}."
+                    )
+                );
+        }
+        if (direct.SocketLoadN < ask.Socket.ContactMinN)
+            yield return Say(
+                Weight.Work,
+                "contact-low",
+                FormattableString.Invariant(
+                    $"{direct.SocketLoadN:0} N on the contacts, {ask.Socket.ContactMinN:0} at least: memory shows it first."
+                )
+            );
+        else if (direct.SocketLoadN > ask.Socket.ContactMaxN)
+            yield return Say(
+                Weight.Work,
+                "contact-high",
+                FormattableString.Invariant(
+                    $"{direct.SocketLoadN:0} N on the contacts, {ask.Socket.ContactMaxN:0} at most."
+                )
+            );
+        if (dies.Max(d => d.HeightMm) - dies.Min(d => d.HeightMm) is > UnevenMm and var apart)
+            yield return Say(
+                Weight.Work,
+                "uneven-dies",
+                FormattableString.Invariant(
+                    $"The dies differ by {apart:0.00} mm: the lower ones get a film as much thicker."
+                )
+            );
+    }
+
+    private static string WhichWay(StampResult stamp)
+    {
+        var off = stamp.LoadCentre - stamp.AreaCentre;
+        return FormattableString.Invariant(
+            $"It pulls {off.Length:0.0} mm towards {Math.Atan2(off.Y, off.X) * 180 / Math.PI:0}°; turn the block so that its stiffer springs lie the other way."
+        );
+    }
+
+    private static IEnumerable<Told> Refusals(Block block, Board processor, IReadOnlyList<Part> dies)
+    {
+        if (Metals(block).Any(m => m.Contains("alumin", StringComparison.OrdinalIgnoreCase)))
+            yield return new("aluminium", "The block's face is aluminium: gallium destroys it. Never.");
+        var bare = processor
+            .Parts.Where(p =>
+                p.Kind is PartKind.Capacitor or PartKind.Other
+                && p.Face == Face.Front
+                && dies.Any(d => p.Top().Bounds.Meets(d.Top().Bounds.Grown(ReachMm)))
+            )
+            .Select(p => p.Id)
+            .ToList();
+        if (bare.Count > 0)
+            yield return new(
+                "bare-parts",
+                $"{bare.Count} bare {(bare.Count == 1 ? "part lies" : "parts lie")} in reach of a drop: coat them and let it dry before any metal is opened."
+            );
+    }
+
+    private static IEnumerable<Told> Warnings(Block block)
+    {
+        var metals = Metals(block).ToList();
+        if (metals.Count == 0)
+            yield return new(
+                "metal-unknown",
+                "The block does not say what its face is made of: make sure that it is no aluminium."
+            );
+        else if (
+            metals.Any(m =>
+                m.Contains("copper", StringComparison.OrdinalIgnoreCase)
+                && !m.Contains("nickel", StringComparison.OrdinalIgnoreCase)
+            )
+        )
+            yield return new(
+                "bare-copper",
+                "Bare copper soaks liquid metal up: it stains, and a second coat is due after some weeks."
+            );
+        yield return new("for-good", "A lid that is off stays off: nothing brings it back, nor the maker's warranty.");
+    }
+
+    private static IEnumerable<string> Metals(Block block) =>
+        block
+            .Plates.SelectMany(p => p.Lands)
+            .Where(l => l.Through == Through.Paste || l.Through == Through.LiquidMetal)
+            .Select(l => l.Metal)
+            .Append(block.ColdPlate?.Metal)
+            .OfType<string>();
+}

@@ -1,0 +1,216 @@
+using System.Text.Json.Serialization;
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Match;
+
+namespace FaithfulBracket.Core.Sockets;
+
+/// <param name="Kit">The upgrade kit that is needed; null when the block's own parts do or the block does not fit at all.</param>
+/// <param name="PeakMPa">Highest pressure on the lid, or on a die without one.</param>
+public sealed record SocketMatchResult(
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.Never)] string? Kit,
+    Posts Posts,
+    double ContactMm,
+    double HomeMm,
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.Never)] double? StopGapMm,
+    double SpringLoadN,
+    double LoadN,
+    double SocketLoadN,
+    double ShimMm,
+    double PeakMPa,
+    Verdict Verdict,
+    IReadOnlyList<Reason> Reasons,
+    IReadOnlyList<Orientation> Orientations
+);
+
+/// <summary>Does this block go on this socket with this processor: kit, height chain, loads, turns.</summary>
+public static class SocketMatch
+{
+    public const double DefaultBondLineMm = 0.03;
+
+    /// <summary>Washers thinner than this make no difference, mm.</summary>
+    private const double LeastShimMm = 0.02;
+
+    public static SocketMatchResult Of(
+        Board? board,
+        Socket socket,
+        Board processor,
+        Block block,
+        double bondLineMm = DefaultBondLineMm,
+        CancellationToken cancel = default
+    )
+    {
+        var kit = block.Sockets.FirstOrDefault(s => s.Socket == socket.Id);
+        var lidded = HeightChain.Lid(processor) is not null;
+        var chain = HeightChain.Of(socket, processor, block, kit, lidded, bondLineMm);
+        var stamp = Stamp(socket, processor, block, kit, chain);
+        var peak = stamp.Dies.Select(d => d.PeakMPa).DefaultIfEmpty(0).Max();
+        var turns = Orientations.Of(board, socket, block, kit, chain.HomeMm, cancel);
+        List<Judgement> judged =
+        [
+            .. Fits(socket, processor, block, kit),
+            .. Heights(chain),
+            .. Loads(socket, processor, chain, stamp),
+            .. Turns(turns),
+        ];
+        var verdict =
+            judged.Any(j => j.Weight == Weight.Clash) ? Verdict.Clashes
+            : judged.Any(j => j.Weight == Weight.Work) ? Verdict.SeatsWithWork
+            : Verdict.Seats;
+        return new(
+            kit?.Kit is { Length: > 0 } named ? named : null,
+            socket.Posts,
+            chain.ContactMm,
+            chain.HomeMm,
+            chain.StopGapMm,
+            chain.SpringLoadN,
+            chain.LoadN,
+            chain.SocketLoadN,
+            chain.ShimMm,
+            peak,
+            verdict,
+            [.. judged.OrderByDescending(j => j.Weight).Select(j => j.Reason)],
+            turns
+        );
+    }
+
+    /// <summary>The load on lid or dies, with the springs where the block's best turn puts them.</summary>
+    internal static StampResult Stamp(Socket socket, Board processor, Block block, SocketFit? kit, HeightChain chain)
+    {
+        var faces = HeightChain.Lid(processor) is { } lid ? (IReadOnlyList<Part>)[lid] : HeightChain.Dies(processor);
+        return Stamp(socket, faces, block, kit, chain);
+    }
+
+    internal static StampResult Stamp(
+        Socket socket,
+        IReadOnlyList<Part> faces,
+        Block block,
+        SocketFit? kit,
+        HeightChain chain
+    )
+    {
+        var turn = new Geometry.Placement(0, 0, kit?.BestRotationDeg ?? block.Rotations[0]);
+        var design = kit?.DesignHeightMm ?? chain.HomeMm;
+        var springs = HeightChain
+            .Springs(block, socket.Id)
+            .Select(h =>
+                (At: turn.Apply(h.At), Force: h.Spring!.RateNPerMm * HeightChain.Compression(h, chain.HomeMm, design))
+            )
+            .ToList();
+        var total = springs.Sum(s => s.Force);
+        var at =
+            total > 0
+                ? springs.Aggregate(default(Geometry.Point2), (sum, s) => sum + s.At * (s.Force / total))
+                : default;
+        return faces.Count == 0
+            ? new([], at, at, true)
+            : DieStamp.Of([.. faces.Select(f => (f.Id, f.Top()))], chain.LoadN, at);
+    }
+
+    private static IEnumerable<Judgement> Fits(Socket socket, Board processor, Block block, SocketFit? kit)
+    {
+        if (processor.Socket is { } own && own != socket.Id)
+            yield return Clash(
+                "wrong-socket",
+                $"The processor is made for socket {own}, this is {socket.Name} ({socket.Id})."
+            );
+        if (kit is null)
+            yield return Clash(
+                "wrong-socket",
+                block.Sockets.Count == 0
+                    ? $"The block names no socket: nothing holds it to {socket.Name}."
+                    : $"The block is made for {string.Join(", ", block.Sockets.Select(s => s.Socket))}, not for {socket.Name} ({socket.Id}); no upgrade kit is known."
+            );
+        else if (PostsOf(kit.Posts) is { } posts && posts != socket.Posts)
+            yield return Clash(
+                "wrong-socket",
+                $"The kit's posts are {Words(posts)}; socket {socket.Name} takes {Words(socket.Posts)}."
+            );
+    }
+
+    private static Posts? PostsOf(string? text) =>
+        text switch
+        {
+            "backPlate" or "back-plate" => Posts.BackPlate,
+            "captive" => Posts.Captive,
+            _ => null,
+        };
+
+    public static string Words(Posts posts) =>
+        posts == Posts.Captive ? "captive, threaded all the way down" : "for a back plate, with a shoulder";
+
+    private static IEnumerable<Judgement> Heights(HeightChain c)
+    {
+        if (c.StopGapMm is < 0 and var gap)
+            yield return Clash(
+                "stop-before-contact",
+                FormattableString.Invariant(
+                    $"The block lands on its stops {-gap:0.00} mm before it touches: nothing presses. Washers do not help; the stops have to come down by {-gap:0.00} mm."
+                )
+            );
+        else if (c.ShimMm >= LeastShimMm)
+            yield return Work(
+                "shim",
+                FormattableString.Invariant(
+                    $"The contact lies {c.ShimMm:0.00} mm lower than the springs are made for: washers of {c.ShimMm:0.00} mm under them give back the load, {c.LoadN:0} N without."
+                )
+            );
+    }
+
+    private static IEnumerable<Judgement> Loads(Socket socket, Board processor, HeightChain c, StampResult stamp)
+    {
+        if (!stamp.Balanced)
+            yield return Clash(
+                "over-load",
+                "The springs pull outside all that they press on: the block tips over. Another turn, or other springs."
+            );
+        foreach (var d in stamp.Dies)
+        {
+            var part = processor.FindPart(d.Part)!;
+            if (part.MaxLoadN is { } most && d.LoadN > most)
+                yield return Clash(
+                    "over-load",
+                    FormattableString.Invariant($"{d.Part} would carry {d.LoadN:0} N of at most {most:0}.")
+                );
+            if (part.MaxPressureMPa is { } limit && d.PeakMPa > limit)
+                yield return Clash(
+                    "over-load",
+                    FormattableString.Invariant(
+                        $"{d.Part} would be pressed with {d.PeakMPa:0.00} MPa of at most {limit:0.00}."
+                    )
+                );
+        }
+        if (c.SocketLoadN < socket.ContactMinN)
+            yield return Work(
+                "contact-low",
+                FormattableString.Invariant(
+                    $"{c.SocketLoadN:0} N on the contacts, {socket.ContactMinN:0} at least: the first thing to show it is memory that no longer runs at its speed."
+                )
+            );
+        else if (c.SocketLoadN > socket.ContactMaxN)
+            yield return Work(
+                "contact-high",
+                FormattableString.Invariant($"{c.SocketLoadN:0} N on the contacts, {socket.ContactMaxN:0} at most.")
+            );
+    }
+
+    private static IEnumerable<Judgement> Turns(IReadOnlyList<Orientation> turns)
+    {
+        if (turns.Count > 0 && turns.All(t => t.Clashes.Count > 0))
+            yield return Clash(
+                "keep-out",
+                FormattableString.Invariant(
+                    $"However it is turned the block meets something: {turns[0].Clashes[0].Part} by {-turns[0].Clashes[0].MarginMm:0.00} mm."
+                )
+            );
+        if (turns.Count > 0 && !turns[0].SlitAcrossFins)
+            yield return Work(
+                "slit-along-fins",
+                "The jet's slit lies along the fins: turn the jet plate by a quarter, so that coolant crosses them."
+            );
+    }
+
+    private static Judgement Clash(string code, string text) => new(Weight.Clash, new(code, text, []));
+
+    private static Judgement Work(string code, string text) => new(Weight.Work, new(code, text, []));
+}
