@@ -1786,3 +1786,251 @@ save('.', 'jobs.json', [
     signedSteps: 0,
   },
 ])
+
+// ---- sockets, processors, and what cools them ------------------------------------------------------------------------
+const square = (half) => [
+  [-half, -half],
+  [half, -half],
+  [half, half],
+  [-half, half],
+]
+const box = (x, y, w, d) => [
+  [x - w / 2, y - d / 2],
+  [x + w / 2, y - d / 2],
+  [x + w / 2, y + d / 2],
+  [x - w / 2, y + d / 2],
+]
+const posts = (half, id = 'P') => square(half).map(([x, y], i) => ({ id: `${id}${i + 1}`, x, y, diameterMm: 4 }))
+const socket = (id, name, more) =>
+  save('sockets', `${id}.socket.json`, { format: 'faithful-bracket/socket', version: 1, id, name, ...more })
+
+socket('gull', 'Gull', {
+  packageOutline: square(20),
+  seatMm: 1.9,
+  contactMinN: 250,
+  contactMaxN: 800,
+  clampN: 380,
+  holes: posts(38),
+  posts: 'backPlate',
+  stockBackPlate: false,
+  gasket: true,
+  levers: 1,
+  cornerMark: [-1, 1],
+  keepOut: [{ outline: box(28, 0, 6, 44), heightMm: 5.2 }],
+})
+socket('plover', 'Plover', {
+  packageOutline: square(22.5),
+  seatMm: 2.1,
+  contactMinN: 300,
+  contactMaxN: 900,
+  clampN: 420,
+  holes: posts(40),
+  posts: 'captive',
+  stockBackPlate: true,
+  gasket: false,
+  levers: 2,
+  cornerMark: [1, 1],
+  keepOut: [
+    { outline: box(32, 0, 6, 50), heightMm: 5.4 },
+    { outline: box(-32, 0, 6, 50), heightMm: 5.4 },
+  ],
+})
+socket('avocet', 'Avocet', {
+  packageOutline: box(0, 0, 52, 46),
+  seatMm: 2.4,
+  contactMinN: 350,
+  contactMaxN: 1000,
+  clampN: 450,
+  holes: posts(42),
+  posts: 'backPlate',
+  stockBackPlate: true,
+  gasket: false,
+  levers: 2,
+  cornerMark: [-1, -1],
+  keepOut: [],
+})
+
+const processor = (id, model, socketId, half, parts) =>
+  save('boards', `${id}.board.json`, {
+    format: 'faithful-bracket/board',
+    version: 1,
+    id,
+    maker: 'Orrery Works',
+    model,
+    boardCode: model.toUpperCase().replace(' ', '-'),
+    revision: 'B0',
+    kind: 'processor',
+    outline: half,
+    thicknessMm: 1.2,
+    slots: null,
+    socket: socketId,
+    usableWithoutBlock: true,
+    headers: [],
+    positionSigmaMm: 0,
+    holes: [],
+    parts,
+  })
+processor('orrery-p8', 'Orrery P8', 'gull', square(20), [
+  part('LID', 'lid', 0, 0, 36, 34, 4.4, {
+    cool: 'must',
+    dissipationW: 170,
+    limitC: 90,
+    maxLoadN: 800,
+    maxPressureMPa: 0.8,
+    lidThicknessMm: 2.6,
+    bondMm: 0.3,
+  }),
+  part('D1', 'die', 0, 1, 22, 12, 0.8, { under: 'LID', powerShare: 1, bondMm: 0.3, maxPressureMPa: 1.6 }),
+])
+processor('orrery-p8-plover', 'Orrery P8v', 'plover', square(22.5), [
+  part('LID', 'lid', 0, 0, 39, 37, 4.4, {
+    cool: 'must',
+    dissipationW: 190,
+    limitC: 90,
+    maxLoadN: 900,
+    maxPressureMPa: 0.8,
+    lidThicknessMm: 2.6,
+    bondMm: 0.3,
+  }),
+  part('D1', 'die', 0, 0, 24, 13, 0.8, { under: 'LID', powerShare: 1, bondMm: 0.3, maxPressureMPa: 1.6 }),
+])
+processor('orrery-a12', 'Orrery A12', 'avocet', box(0, 0, 52, 46), [
+  part('LID', 'lid', 0, 0, 46, 40, 4.6, {
+    cool: 'must',
+    dissipationW: 260,
+    limitC: 95,
+    maxLoadN: 1000,
+    maxPressureMPa: 0.9,
+    lidThicknessMm: 3,
+    bondMm: 0.35,
+    outline: [
+      [-23, -20],
+      [23, -20],
+      [23, -6],
+      [18, -6],
+      [18, 6],
+      [23, 6],
+      [23, 20],
+      [-23, 20],
+      [-23, 6],
+      [-18, 6],
+      [-18, -6],
+      [-23, -6],
+    ],
+  }),
+  part('CCD1', 'die', -9, 9, 10, 9, 0.8, { under: 'LID', powerShare: 0.36, bondMm: 0.35, maxPressureMPa: 1.8 }),
+  part('CCD2', 'die', 9, 9, 10, 9, 0.8, { under: 'LID', powerShare: 0.36, bondMm: 0.35, maxPressureMPa: 1.8 }),
+  part('IOD', 'die', 0, -8, 18, 11, 0.8, { under: 'LID', powerShare: 0.28, bondMm: 0.35, maxPressureMPa: 1.8 }),
+  ...[-20.5, 20.5].flatMap((x, i) =>
+    [-3, 0, 3].map((y, k) => part(`C${3 * i + k + 1}`, 'capacitor', x, y, 1.2, 0.8, 0.6)),
+  ),
+])
+
+const sprung = (half, rate, travel, names) =>
+  square(half).map(([x, y], i) => ({
+    id: `S${half}-${i + 1}`,
+    x,
+    y,
+    screwMm: 4,
+    thread: 'M4',
+    role: 'retention',
+    ring: 1,
+    required: true,
+    sockets: names,
+    spring: { rateNPerMm: rate, travelMm: travel },
+    finish: 'stop',
+  }))
+save('blocks', 'lathe-loch-jet-p.block.json', {
+  format: 'faithful-bracket/block',
+  version: 1,
+  id: 'lathe-loch-jet-p',
+  maker: 'Lathe & Loch',
+  model: 'Jet P',
+  kind: 'processor',
+  manualRevision: '4',
+  declaredFor: [],
+  sockets: [
+    {
+      socket: 'gull',
+      kit: null,
+      posts: 'backPlate',
+      jetPlate: 'J2, 0.8 mm',
+      insert: 'I1',
+      insertBowMm: 0.04,
+      designHeightMm: 7.5,
+      stopHeightMm: null,
+      bestRotationDeg: 90,
+    },
+    {
+      socket: 'plover',
+      kit: 'upgrade kit LL-PLV',
+      posts: 'captive',
+      jetPlate: 'J3, 1.0 mm',
+      insert: 'I2',
+      insertBowMm: 0.05,
+      designHeightMm: 7.9,
+      stopHeightMm: null,
+      bestRotationDeg: 0,
+    },
+    {
+      socket: 'avocet',
+      kit: 'bare-die frame LL-AVO',
+      posts: 'backPlate',
+      jetPlate: 'J5, 1.2 mm',
+      insert: null,
+      insertBowMm: null,
+      designHeightMm: 4.6,
+      stopHeightMm: 4.0,
+      seatMm: 2.1,
+      frameN: 260,
+      frameNm: 0.35,
+      bestRotationDeg: 0,
+    },
+  ],
+  rotations: [0, 90, 180, 270],
+  coldPlate: {
+    metal: 'nickel-plated copper',
+    baseMm: 3.2,
+    finDirectionDeg: 90,
+    slitDirectionDeg: 90,
+    finArea: square(17),
+    flowArea: square(20),
+  },
+  plates: [
+    {
+      id: 'main',
+      board: null,
+      face: 'front',
+      seat: 'die',
+      standoffTolMm: 0,
+      outline: square(27),
+      baseStepMm: 0.6,
+      lands: [
+        { id: 'L-lid', outline: square(21), stepMm: 0, stepTolMm: 0, for: 'lid', through: 'paste' },
+        { id: 'L-die', outline: square(21), stepMm: 0, stepTolMm: 0, for: 'die', through: 'paste' },
+      ],
+      pockets: [],
+      holes: [...sprung(38, 42, 2, ['gull']), ...sprung(40, 46, 2.2, ['plover']), ...sprung(42, 30, 2, ['avocet'])],
+    },
+  ],
+  backPlate: null,
+  ports: [
+    { id: 'IN', thread: 'G1/4', x: -13, y: 0, facing: 'front', role: 'in' },
+    { id: 'OUT', thread: 'G1/4', x: 13, y: 0, facing: 'front', role: 'out' },
+  ],
+  heightMm: 24,
+  massG: 320,
+  headers: [],
+  kit: { screws: [], pads: [], pasteG: 1.5, plugs: 0, keys: ['HEX2.5'] },
+  flow: {
+    aKPerW: 0.021,
+    bKPerW: 0.03,
+    n: 0.8,
+    unit: 'L/min',
+    dropKPaAt: [
+      [2, 5.2],
+      [4, 17],
+    ],
+  },
+  price: { amount: 96, currency: 'EUR' },
+})

@@ -15,6 +15,8 @@ export const views: [name: string, path: string][] = [
   ['library', '/library'],
   ['board', '/library/boards/tern-460-r2'],
   ['block', '/library/blocks/brineworks-full-460'],
+  ['card', '/library/cards/petrel-twin'],
+  ['socket', '/library/sockets/gull'],
   ['trace, start', '/library/trace'],
   ['trace', '/library/trace/1'],
   ['twin', '/library/twin'],

@@ -12,14 +12,18 @@ export function corpus(house) {
   const tern = boards.find((b) => b.id === 'tern-460-r2') ?? boards[0]
   const full = blocks.find((b) => b.id === 'brineworks-full-460') ?? blocks[0]
   const drawer = json(join(house, 'demo', 'drawer.json'))
-  return { boards, blocks, cards, tern, full, drawer }
+  const sockets = read('sockets')
+  return { boards, blocks, cards, sockets, tern, full, drawer }
 }
 
 /** Calls as functions of draws: method, path, body. */
-export function calls({ boards, blocks, cards, tern, full, drawer }) {
+export function calls({ boards, blocks, cards, sockets, tern, full, drawer }) {
   const pair = (d) => ({ board: d.chance(0.7) ? tern : d.of(boards), block: d.chance(0.7) ? full : d.of(blocks) })
   const pads = [{ part: 'M1', thicknessMm: 1, material: 'soft-3' }, { part: 'M2', thicknessMm: 1, material: 'soft-3' }]
   const paste = { id: 'grey-standard' }
+  const processors = boards.filter((b) => b.kind === 'processor')
+  const coolers = blocks.filter((b) => b.sockets?.length)
+  const onSocket = (d) => ({ socket: d.of(sockets), processor: d.of(processors), block: d.of(coolers), board: tern })
   const plate = [[0, 0], [60, 0], [60, 40], [0, 40]]
   const job = (d) => 1 + d.whole(12)
   const post = (path, body) => (d) => ({ method: 'POST', path: typeof path === 'function' ? path(d) : path, body: typeof body === 'function' ? body(d) : body })
@@ -39,6 +43,15 @@ export function calls({ boards, blocks, cards, tern, full, drawer }) {
     post('/api/compute/paste', (d) => ({ surface: { widthMm: 22, depthMm: 18 }, paste, clampN: 200, pattern: { kind: d.of(['spread', 'dot', 'line', 'cross', 'strokes']), strokes: [[[-5, 0], [5, 0]]] }, cells: 32, tiltDeg: [0.05, 0] })),
     post('/api/compute/identify', () => ({ holes: tern.holes, parts: tern.parts.slice(0, 20) })),
     post('/api/compute/trace', () => ({ target: [[0, 0], [100, 0], [100, 80], [0, 80], [50, 40]].map(([x, y]) => ({ xMm: x, yMm: y, uPx: 300 + 10 * x, vPx: 200 + 10 * y })), points: [{ id: 'p', uPx: 500, vPx: 500 }], imageSize: [2000, 1500] })),
+    post('/api/compute/socket', (d) => onSocket(d)),
+    post('/api/compute/direct-die', (d) => ({
+      ...onSocket(d),
+      powerW: 200,
+      blockKPerW: 0.03,
+      paste,
+      metal: { bondLineUm: 30, conductivityWPerMK: 30 },
+    })),
+    post('/api/sockets?replace=true', (d) => ({ ...d.of(sockets), id: `soak-${d.whole(5)}` })),
     post('/api/boards?replace=true', (d) => ({ ...d.of(boards), id: `soak-${d.whole(5)}` })),
     post('/api/blocks?replace=true', (d) => ({ ...d.of(blocks), id: `soak-${d.whole(5)}` })),
     post('/api/cards?replace=true', (d) => ({ ...d.of(cards), id: `soak-${d.whole(5)}` })),

@@ -29,6 +29,7 @@ export const useBlocks = (text = '') =>
     queryFn: () => answer(http.GET('/api/blocks', { params: { query: { text, most: listed } } })),
   })
 export const useCards = () => useQuery({ queryKey: ['cards'], queryFn: () => answer(http.GET('/api/cards')) })
+export const useSockets = () => useQuery({ queryKey: ['sockets'], queryFn: () => answer(http.GET('/api/sockets')) })
 export const useUnread = () =>
   useQuery({ queryKey: ['unread'], queryFn: () => answer(http.GET('/api/library/unread')) })
 export const useCard = (id: string) =>

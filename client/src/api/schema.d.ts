@@ -3812,6 +3812,125 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sockets/{id}/ways": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SocketWays"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sockets/{id}/match": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query: {
+                    processor: string;
+                    block: string;
+                    board?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SocketMatchResult"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sockets/{id}/direct-die": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query: {
+                    processor: string;
+                    block: string;
+                    powerW?: number;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DirectDieKept"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sockets/{id}": {
         parameters: {
             query?: never;
@@ -4530,6 +4649,17 @@ export interface components {
             refusals: components["schemas"]["Told"][];
             warnings: components["schemas"]["Told"][];
         };
+        DirectDieKept: {
+            answer: components["schemas"]["DirectDieAnswer"];
+            /** Format: double */
+            powerW: number;
+            /** Format: double */
+            blockKPerW: number;
+            /** Format: double */
+            flowLPerMin: number;
+            paste?: null | string;
+            metal?: null | string;
+        };
         DocumentStand: {
             role: string;
             key: string;
@@ -5052,6 +5182,10 @@ export interface components {
             limitMicro: number;
             text: string;
             validity: components["schemas"]["Validity"];
+        };
+        NamedDocument: {
+            id: string;
+            name: string;
         };
         NewJob: {
             title: string;
@@ -5960,6 +6094,11 @@ export interface components {
             verdict: components["schemas"]["Verdict"];
             reasons: components["schemas"]["Reason"][];
             orientations: components["schemas"]["Orientation"][];
+        };
+        SocketWays: {
+            processors: components["schemas"]["NamedDocument"][];
+            blocks: components["schemas"]["NamedDocument"][];
+            mainboards: components["schemas"]["NamedDocument"][];
         };
         SpillAnswer: {
             /** Format: double */

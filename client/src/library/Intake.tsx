@@ -2,6 +2,7 @@ import type { Schemas } from '../api/client'
 import { Mat } from '../mat/Mat'
 import { Button } from '../ui/Button'
 import { BlockDrawing } from './BlockDrawing'
+import { SocketDrawing } from './sockets/SocketDrawing'
 
 export interface Dropped {
   name: string
@@ -25,7 +26,7 @@ export function Intake({
   return (
     <div className="scroll-thin flex min-h-0 flex-col overflow-y-auto">
       {items.map((d) => {
-        const { board, block, card, faults = [], doubts: told, known, sameContent } = d.checked ?? {}
+        const { board, block, card, socket, faults = [], doubts: told, known, sameContent } = d.checked ?? {}
         const doubts = told ?? []
         return (
           <article key={d.name} className="flex min-h-[60%] flex-1 flex-col border-b border-rule" aria-label={d.name}>
@@ -42,14 +43,16 @@ export function Intake({
                           ? `${block.maker} ${block.model}, ${block.kind.replace('-', ' ')}`
                           : card
                             ? `${card.maker} ${card.model}, ${card.boardCode} ${card.revision}: a card of ${card.boards.length} boards`
-                            : '')}
+                            : socket
+                              ? `Socket ${socket.name}`
+                              : '')}
                   {known &&
                     !faults.length &&
                     !d.fault &&
                     (sameContent ? ' Kept already, same content.' : ' The id stands already with other content.')}
                 </p>
               </div>
-              {(board || block || card) && !sameContent && (
+              {(board || block || card || socket) && !sameContent && (
                 <Button kind="go" onClick={() => onKeep(d)}>
                   Keep in the library
                 </Button>
@@ -94,6 +97,11 @@ export function Intake({
                 <Mat board={of} face="front" label={`Board ${key} of ${card.model} as read`} />
               </div>
             ))}
+            {socket && (
+              <div className="flex min-h-80 flex-1">
+                <SocketDrawing socket={socket} rotationDeg={0} bare={false} />
+              </div>
+            )}
             {block && (
               <div className="flex min-h-80 flex-1">
                 <BlockDrawing block={block} />

@@ -2,13 +2,14 @@ import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { answer, http, type Schemas } from '../api/client'
-import { useBlocks, useBoards, useCards, useUnread } from '../api/queries'
+import { useBlocks, useBoards, useCards, useSockets, useUnread } from '../api/queries'
 import { BlockPage } from './BlockPage'
 import { BoardPage } from './BoardPage'
 import { CardPage } from './CardPage'
 import { LayoutIntake } from './exchange/LayoutIntake'
 import { PackIntake } from './exchange/PackIntake'
 import { type Dropped, Intake } from './Intake'
+import { SocketPage } from './sockets/SocketPage'
 import { TracePage } from './trace/TracePage'
 import { TwinPage } from './twin/TwinPage'
 
@@ -21,6 +22,7 @@ export function Library() {
   const boards = useBoards(filter)
   const blocks = useBlocks(filter)
   const cards = useCards()
+  const sockets = useSockets()
   const unread = useUnread().data ?? []
   const client = useQueryClient()
   const go = useNavigate()
@@ -74,6 +76,7 @@ export function Library() {
       board: () => http.POST('/api/boards', options),
       block: () => http.POST('/api/blocks', options),
       card: () => http.POST('/api/cards', options),
+      socket: () => http.POST('/api/sockets', options),
     }[d.checked!.kind]!
     try {
       const kept = (await answer(post())) as unknown as { id: string }
@@ -109,8 +112,8 @@ export function Library() {
       >
         <div className="border-b border-rule p-3">
           <label className="block cursor-pointer border-2 border-dashed border-copper bg-copper-wash px-3 py-2.5 text-center focus-within:outline-3 focus-within:outline-copper">
-            <b>Drop board, block or card files here</b>
-            <span className="block text-[14px] text-soft">documents, layout files, or a pack</span>
+            <b>Drop documents here</b>
+            <span className="block text-[14px] text-soft">boards, blocks, cards, sockets, layout files, or a pack</span>
             <input
               type="file"
               multiple
@@ -144,11 +147,13 @@ export function Library() {
           title="Boards"
           to="boards"
           active={kind === 'boards' ? id : undefined}
-          items={(boards.data ?? []).map((b) => ({
-            id: b.id,
-            name: `${b.maker} ${b.model}`,
-            sub: `${b.label}, ${b.kind.replace('-', ' ')}${b.positionSigmaMm > 0 ? ', traced' : ''}`,
-          }))}
+          items={(boards.data ?? [])
+            .filter((b) => b.kind !== 'processor')
+            .map((b) => ({
+              id: b.id,
+              name: `${b.maker} ${b.model}`,
+              sub: `${b.label}, ${b.kind.replace('-', ' ')}${b.positionSigmaMm > 0 ? ', traced' : ''}`,
+            }))}
         />
         {(cards.data ?? []).length > 0 && (
           <List
@@ -160,6 +165,20 @@ export function Library() {
                 id: c.id,
                 name: `${c.maker} ${c.model}`,
                 sub: `${c.boardCode} ${c.revision}, boards ${c.boards.join(', ')}`,
+              }))
+              .filter((x) => match(x.name + x.sub))}
+          />
+        )}
+        {(sockets.data ?? []).length > 0 && (
+          <List
+            title="Sockets"
+            to="sockets"
+            active={kind === 'sockets' ? id : undefined}
+            items={(sockets.data ?? [])
+              .map((s) => ({
+                id: s.id,
+                name: s.name,
+                sub: s.posts === 'captive' ? 'captive posts' : 'posts on a back plate',
               }))
               .filter((x) => match(x.name + x.sub))}
           />
@@ -215,6 +234,8 @@ export function Library() {
         <TracePage id={id} />
       ) : kind === 'boards' && id ? (
         <BoardPage id={id} />
+      ) : kind === 'sockets' && id ? (
+        <SocketPage key={id} id={id} />
       ) : kind === 'cards' && id ? (
         <CardPage id={id} />
       ) : kind === 'blocks' && id ? (

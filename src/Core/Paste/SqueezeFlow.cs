@@ -143,7 +143,7 @@ public sealed class SqueezeFlow
     private bool Full(int i) => _face[i] && _volume[i] >= Capacity(i) * FullShare;
 
     /// <summary>Cells times rounds of the pressure's solver, over the whole squeeze; an ordinary one takes a twentieth.</summary>
-    private const long MostWork = 600_000_000;
+    private const long MostWork = 150_000_000;
 
     private long _work;
 

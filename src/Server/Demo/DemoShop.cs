@@ -18,6 +18,7 @@ internal sealed class DemoShop(
     [FromKeyedServices("board")] Library boards,
     [FromKeyedServices("block")] Library blocks,
     [FromKeyedServices("card")] Library cards,
+    [FromKeyedServices("socket")] Library sockets,
     DrawerItems drawer,
     Jobs jobs,
     JobPapers papers,
@@ -38,6 +39,9 @@ internal sealed class DemoShop(
         if (Directory.Exists(Path.Combine(folder, "cards")))
             foreach (var f in Files(folder, "cards", "*.card.json"))
                 cards.Keep(Document(f, LibraryDocuments.Card));
+        if (Directory.Exists(Path.Combine(folder, "sockets")))
+            foreach (var f in Files(folder, "sockets", "*.socket.json"))
+                sockets.Keep(Document(f, LibraryDocuments.Socket));
         using (var json = JsonInput.Parse(File.ReadAllBytes(Path.Combine(folder, "drawer.json"))))
             foreach (var kind in json.RootElement.EnumerateObject())
             foreach (var item in kind.Value.EnumerateArray())

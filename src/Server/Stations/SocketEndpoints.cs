@@ -48,6 +48,26 @@ internal sealed record DirectDieAnswer(
     IReadOnlyList<Told> Warnings
 );
 
+/// <summary>A document by its id and name.</summary>
+internal sealed record NamedDocument(string Id, string Name);
+
+/// <summary>What of the library goes with a socket.</summary>
+internal sealed record SocketWays(
+    IReadOnlyList<NamedDocument> Processors,
+    IReadOnlyList<NamedDocument> Blocks,
+    IReadOnlyList<NamedDocument> Mainboards
+);
+
+/// <param name="BlockKPerW">The block behind its base, at this flow.</param>
+internal sealed record DirectDieKept(
+    DirectDieAnswer Answer,
+    double PowerW,
+    double BlockKPerW,
+    double FlowLPerMin,
+    string? Paste,
+    string? Metal
+);
+
 /// <summary>A socket as the library lists it.</summary>
 internal sealed record SocketEntry(string Id, string Name, Posts Posts, double SeatMm, int KeepOuts);
 
@@ -74,6 +94,9 @@ internal static class SocketEndpoints
                     shop.Sockets.Values.Select(s => new SocketEntry(s.Id, s.Name, s.Posts, s.SeatMm, s.KeepOut.Count))
                 )
         );
+        library.MapGet("/{id}/ways", Ways);
+        library.MapGet("/{id}/match", MatchKept);
+        library.MapGet("/{id}/direct-die", DirectKept);
         library
             .MapGet(
                 "/{id}",
@@ -84,6 +107,98 @@ internal static class SocketEndpoints
                     )
             )
             .Produces<Socket>();
+    }
+
+    /// <summary>Which processors of the library sit in a socket, and which blocks name one.</summary>
+    private static Ok<SocketWays> Ways(string id, ShopMemory shop)
+    {
+        var socket = Kept(shop.Sockets, "socket", id);
+        return TypedResults.Ok(
+            new SocketWays(
+                [
+                    .. shop
+                        .Boards.Values.Where(b => b.Kind == BoardKind.Processor && b.Socket == socket.Id)
+                        .Select(b => new NamedDocument(b.Id, $"{b.Maker} {b.Model}")),
+                ],
+                [
+                    .. shop
+                        .Blocks.Values.Where(b => b.Sockets.Count > 0)
+                        .OrderByDescending(b => b.Sockets.Any(s => s.Socket == socket.Id))
+                        .Select(b => new NamedDocument(b.Id, $"{b.Maker} {b.Model}")),
+                ],
+                [
+                    .. shop
+                        .Boards.Values.Where(b => b.Kind == BoardKind.Mainboard && b.Socket == socket.Id)
+                        .Select(b => new NamedDocument(b.Id, $"{b.Maker} {b.Model}")),
+                ]
+            )
+        );
+    }
+
+    private static T Kept<T>(IReadOnlyDictionary<string, T> all, string what, string id) =>
+        all.TryGetValue(id, out var value) ? value : throw new NotHereException($"The library has no {what} \"{id}\".");
+
+    /// <summary>The call "socket" over documents of the library.</summary>
+    private static Ok<SocketMatchResult> MatchKept(
+        string id,
+        string processor,
+        string block,
+        string? board,
+        ShopMemory shop,
+        CancellationToken cancel
+    ) =>
+        TypedResults.Ok(
+            SocketMatch.Of(
+                board is null ? null : Kept(shop.Boards, "board", board),
+                Kept(shop.Sockets, "socket", id),
+                Kept(shop.Boards, "board", processor),
+                Kept(shop.Blocks, "block", block),
+                cancel: cancel
+            )
+        );
+
+    private const double FlowLPerMin = 3;
+
+    /// <summary>The call "direct-die" over documents of the library and what lies in the drawer.</summary>
+    private static Ok<DirectDieKept> DirectKept(
+        string id,
+        string processor,
+        string block,
+        double? powerW,
+        ShopMemory shop
+    )
+    {
+        var (chip, cooler) = (Kept(shop.Boards, "board", processor), Kept(shop.Blocks, "block", block));
+        if (powerW is not null and not (>= 1 and <= 2000))
+            throw new InputException("powerW", "Expected 1 to 2,000 W.");
+        var heated = HeightChain.Lid(chip)?.Top() ?? chip.Outline;
+        var power = powerW ?? chip.Parts.Sum(p => p.DissipationW);
+        var behind =
+            BehindBase.KPerW(cooler, FlowLPerMin, heated)
+            ?? throw new InputException(
+                "block",
+                "This block states no resistance over flow: the gain can not be told."
+            );
+        var metal = shop.Drawer.Pastes.FirstOrDefault(p => p.Material.LiquidMetal)?.Material;
+        var paste = shop.Drawer.Pastes.FirstOrDefault(p => !p.Material.LiquidMetal)?.Material;
+        if (metal is null || paste is null || power <= 0)
+            throw new InputException(
+                "block",
+                "Lay a paste and a liquid metal in the drawer, and give the processor its watts: both ways are reckoned with them."
+            );
+        var film = new MetalFilm(Core.Paste.PasteMethods.LiquidFilmUm, metal.ConductivityWPerMK);
+        var ask = new DirectDieAsk(
+            Kept(shop.Sockets, "socket", id),
+            chip,
+            cooler,
+            power,
+            behind,
+            paste.ConductivityWPerMK,
+            film
+        );
+        return TypedResults.Ok(
+            new DirectDieKept(Answer(DirectDie.Of(ask)), power, behind, FlowLPerMin, paste.Id, metal.Id)
+        );
     }
 
     private static Board Processor(ObjectReader o)
@@ -115,28 +230,28 @@ internal static class SocketEndpoints
     private static async Task<Ok<DirectDieAnswer>> DirectAsync(HttpRequest request, ShopMemory shop)
     {
         var ask = await Bodies.ReadAsync(request, o => Read(o, shop));
-        var r = DirectDie.Of(ask);
-        return TypedResults.Ok(
-            new DirectDieAnswer(
-                WayHeights.Of(r.Lidded),
-                WayHeights.Of(r.Direct),
-                r.Dies,
-                r.LoadCentre,
-                r.AreaCentre,
-                r.PowerCentre,
-                r.GainK,
-                r.GainLowK,
-                r.GainHighK,
-                r.Hottest,
-                r.LiddedKPerW,
-                r.DirectKPerW,
-                r.MoreW,
-                r.Verdict,
-                r.Refusals,
-                r.Warnings
-            )
-        );
+        return TypedResults.Ok(Answer(DirectDie.Of(ask)));
     }
+
+    private static DirectDieAnswer Answer(DirectDieResult r) =>
+        new(
+            WayHeights.Of(r.Lidded),
+            WayHeights.Of(r.Direct),
+            r.Dies,
+            r.LoadCentre,
+            r.AreaCentre,
+            r.PowerCentre,
+            r.GainK,
+            r.GainLowK,
+            r.GainHighK,
+            r.Hottest,
+            r.LiddedKPerW,
+            r.DirectKPerW,
+            r.MoreW,
+            r.Verdict,
+            r.Refusals,
+            r.Warnings
+        );
 
     private static DirectDieAsk Read(ObjectReader o, ShopMemory shop)
     {
