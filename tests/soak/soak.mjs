@@ -1,15 +1,14 @@
-// node soak.mjs SERVER.dll HOUSE [minutes] [seed] [longest answer in seconds]: spoilt inputs over every call, kills, two hands at once.
+// node soak.mjs SERVER.dll HOUSE [minutes] [seed] [longest answer in seconds] [hands]: spoilt inputs over every call, kills, two hands at once.
 // Nothing acknowledged may be lost, nothing may answer 5xx or take over five seconds, and memory may not grow.
 import { calls, corpus } from './calls.mjs'
 import { Draws, spoilt } from './mutate.mjs'
 import { Shop } from './shop.mjs'
 
-const [dll, house, minutes = '2', seed = '1', mostSeconds = '5'] = process.argv.slice(2)
+const [dll, house, minutes = '2', seed = '1', mostSeconds = '5', hands = '3'] = process.argv.slice(2)
 const d = new Draws(Number(seed))
 const all = calls(corpus(house))
 const shop = await new Shop(dll, house).start()
 const end = Date.now() + Number(minutes) * 60_000
-const hands = 3
 const mostMb = 700
 const lifeRequests = 700
 const totals = { requests: 0, kills: 0, races: 0, signed: 0, notes: 0 }
@@ -121,7 +120,7 @@ async function proveKept() {
 }
 
 while (Date.now() < end && failures.length < 20) {
-  const work = Array.from({ length: hands }, () => {
+  const work = Array.from({ length: Number(hands) }, () => {
     const draw = d.next()
     return draw < 0.9 ? one() : draw < 0.96 ? note() : race()
   })
