@@ -85,18 +85,18 @@ const views = [
   ['mount', '/job/7/mount'],
   ['prove', '/job/5/prove'],
   ['care', '/job/5/care'],
-  ['bench-teardown', '/job/6/teardown/bench', 'night'],
   ['bench-mount', '/job/1/mount/bench', 'night', ['ArrowRight', 'ArrowRight', 'ArrowRight', 'ArrowRight']],
   ['cutting', '/job/1/cutting'],
   ['library-board', '/library/boards/dunlin-250-traced'],
+  ['socket', '/library/sockets/gull', 'paper', [], (page) => page.getByText('Seats with work').waitFor()],
   [
-    'strip',
-    '/job/4/teardown',
+    'bare-die',
+    '/library/sockets/avocet',
     'paper',
     [],
     async (page) => {
-      await page.getByRole('button', { name: 'Note what comes off' }).click()
-      for (const h of ['H1', 'H2', 'H3', 'H4']) await page.getByLabel('Add a place at hole').selectOption(h)
+      await page.getByRole('button', { name: 'Bare die' }).click()
+      await page.getByText('K cooler').waitFor()
     },
   ],
   ['drawer', '/drawer'],
