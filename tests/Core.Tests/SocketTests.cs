@@ -48,16 +48,11 @@ public class SocketTests
             ],
         };
 
+    /// <summary>A part without tolerance: heights are told to the last digit here.</summary>
     internal static Part Part(string id, PartKind kind, double x, double y, double w, double d, double h) =>
-        new()
+        Sample.Part(id, kind, x, y, w, d, h) with
         {
-            Id = id,
-            Kind = kind,
-            X = x,
-            Y = y,
-            WidthMm = w,
-            DepthMm = d,
-            HeightMm = h,
+            HeightTolMm = 0,
         };
 
     /// <summary>Four sprung posts at ±38, made for a contact 6.5 mm up: 2 mm of travel at 40 N/mm each.</summary>

@@ -3801,7 +3801,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["DirectDieAnswer"];
+                        "application/json": components["schemas"]["DirectDieResult"];
                     };
                 };
             };
@@ -4625,9 +4625,20 @@ export interface components {
             minMPa: number;
             lifts: boolean;
         };
-        DirectDieAnswer: {
-            lidded: components["schemas"]["WayHeights"];
-            direct: components["schemas"]["WayHeights"];
+        DirectDieKept: {
+            answer: components["schemas"]["DirectDieResult"];
+            /** Format: double */
+            powerW: number;
+            /** Format: double */
+            blockKPerW: number;
+            /** Format: double */
+            flowLPerMin: number;
+            paste?: null | string;
+            metal?: null | string;
+        };
+        DirectDieResult: {
+            lidded: components["schemas"]["HeightChain"];
+            direct: components["schemas"]["HeightChain"];
             dies: components["schemas"]["DieLoad"][];
             loadCentre: components["schemas"]["Point2"];
             areaCentre: components["schemas"]["Point2"];
@@ -4643,22 +4654,15 @@ export interface components {
             liddedKPerW: number;
             /** Format: double */
             directKPerW: number;
-            /** Format: double */
-            moreW?: null | number;
             verdict: components["schemas"]["Verdict"];
             refusals: components["schemas"]["Told"][];
             warnings: components["schemas"]["Told"][];
-        };
-        DirectDieKept: {
-            answer: components["schemas"]["DirectDieAnswer"];
             /** Format: double */
-            powerW: number;
+            moreW?: null | number;
             /** Format: double */
-            blockKPerW: number;
+            loadToAreaMm: number;
             /** Format: double */
-            flowLPerMin: number;
-            paste?: null | string;
-            metal?: null | string;
+            loadToPowerMm: number;
         };
         DocumentStand: {
             role: string;
@@ -4812,6 +4816,22 @@ export interface components {
         Header: {
             id: string;
             kind: string;
+        };
+        HeightChain: {
+            /** Format: double */
+            contactMm: number;
+            /** Format: double */
+            homeMm: number;
+            /** Format: double */
+            stopGapMm?: null | number;
+            /** Format: double */
+            springLoadN: number;
+            /** Format: double */
+            loadN: number;
+            /** Format: double */
+            socketLoadN: number;
+            /** Format: double */
+            shimMm: number;
         };
         HistoryEntry: {
             /** Format: int64 */
@@ -6475,20 +6495,6 @@ export interface components {
             school: string;
             way?: null | string;
             by: string;
-        };
-        WayHeights: {
-            /** Format: double */
-            contactMm: number;
-            /** Format: double */
-            homeMm: number;
-            /** Format: double */
-            stopGapMm?: null | number;
-            /** Format: double */
-            loadN: number;
-            /** Format: double */
-            socketLoadN: number;
-            /** Format: double */
-            shimMm: number;
         };
         /** @enum {unknown} */
         Weight: "note" | "work" | "clash";

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 
@@ -17,7 +18,7 @@ namespace FaithfulBracket.Core.Sockets;
 public sealed record HeightChain(
     double ContactMm,
     double HomeMm,
-    double? StopGapMm,
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.Never)] double? StopGapMm,
     double SpringLoadN,
     double LoadN,
     double SocketLoadN,

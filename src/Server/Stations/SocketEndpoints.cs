@@ -1,8 +1,5 @@
-using System.Text.Json.Serialization;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Boards;
-using FaithfulBracket.Core.Geometry;
-using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Sockets;
 using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Json;
@@ -13,40 +10,6 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.Extensions.DependencyInjection;
 
 namespace FaithfulBracket.Server.Stations;
-
-/// <summary>Heights and loads of one way: lid on or off.</summary>
-internal sealed record WayHeights(
-    double ContactMm,
-    double HomeMm,
-    [property: JsonIgnore(Condition = JsonIgnoreCondition.Never)] double? StopGapMm,
-    double LoadN,
-    double SocketLoadN,
-    double ShimMm
-)
-{
-    public static WayHeights Of(HeightChain c) =>
-        new(c.ContactMm, c.HomeMm, c.StopGapMm, c.LoadN, c.SocketLoadN, c.ShimMm);
-}
-
-/// <summary>Lid on or off, side by side.</summary>
-internal sealed record DirectDieAnswer(
-    WayHeights Lidded,
-    WayHeights Direct,
-    IReadOnlyList<DieLoad> Dies,
-    Point2 LoadCentre,
-    Point2 AreaCentre,
-    Point2 PowerCentre,
-    double GainK,
-    double GainLowK,
-    double GainHighK,
-    string Hottest,
-    double LiddedKPerW,
-    double DirectKPerW,
-    double? MoreW,
-    Verdict Verdict,
-    IReadOnlyList<Told> Refusals,
-    IReadOnlyList<Told> Warnings
-);
 
 /// <summary>A document by its id and name.</summary>
 internal sealed record NamedDocument(string Id, string Name);
@@ -60,7 +23,7 @@ internal sealed record SocketWays(
 
 /// <param name="BlockKPerW">The block behind its base, at this flow.</param>
 internal sealed record DirectDieKept(
-    DirectDieAnswer Answer,
+    DirectDieResult Answer,
     double PowerW,
     double BlockKPerW,
     double FlowLPerMin,
@@ -196,9 +159,7 @@ internal static class SocketEndpoints
             paste.ConductivityWPerMK,
             film
         );
-        return TypedResults.Ok(
-            new DirectDieKept(Answer(DirectDie.Of(ask)), power, behind, FlowLPerMin, paste.Id, metal.Id)
-        );
+        return TypedResults.Ok(new DirectDieKept(DirectDie.Of(ask), power, behind, FlowLPerMin, paste.Id, metal.Id));
     }
 
     private static Board Processor(ObjectReader o)
@@ -227,31 +188,8 @@ internal static class SocketEndpoints
         );
     }
 
-    private static async Task<Ok<DirectDieAnswer>> DirectAsync(HttpRequest request, ShopMemory shop)
-    {
-        var ask = await Bodies.ReadAsync(request, o => Read(o, shop));
-        return TypedResults.Ok(Answer(DirectDie.Of(ask)));
-    }
-
-    private static DirectDieAnswer Answer(DirectDieResult r) =>
-        new(
-            WayHeights.Of(r.Lidded),
-            WayHeights.Of(r.Direct),
-            r.Dies,
-            r.LoadCentre,
-            r.AreaCentre,
-            r.PowerCentre,
-            r.GainK,
-            r.GainLowK,
-            r.GainHighK,
-            r.Hottest,
-            r.LiddedKPerW,
-            r.DirectKPerW,
-            r.MoreW,
-            r.Verdict,
-            r.Refusals,
-            r.Warnings
-        );
+    private static async Task<Ok<DirectDieResult>> DirectAsync(HttpRequest request, ShopMemory shop) =>
+        TypedResults.Ok(DirectDie.Of(await Bodies.ReadAsync(request, o => Read(o, shop))));
 
     private static DirectDieAsk Read(ObjectReader o, ShopMemory shop)
     {

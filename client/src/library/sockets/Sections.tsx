@@ -1,7 +1,7 @@
 import type { Schemas } from '../../api/client'
 import { mm } from '../../ui/format'
 
-type Heights = Schemas['WayHeights']
+type Heights = Schemas['HeightChain']
 
 /** Both ways drawn to scale beside each other: how high the contact stands over the mainboard, where stops come first. */
 export function Sections({ lidded, direct }: { lidded: Heights; direct: Heights }) {
