@@ -19,6 +19,18 @@ public class CuttingTests
     }
 
     [Fact]
+    public void An_offcut_that_holds_all_is_used_before_a_new_sheet_that_they_fill_exactly()
+    {
+        var plan = CutPlanner.Plan(
+            [new("A", 50, 20, 1, "soft", 2)],
+            [new("new", 50, 40, 1, "soft", 1, false), new("old", 60, 45, 1, "soft", 1, true)]
+        );
+        Assert.Equal("old", plan.Sheets.Single().StockId);
+        Assert.Equal(0, plan.NewSheets);
+        Check(plan);
+    }
+
+    [Fact]
     public void What_can_not_be_placed_says_why()
     {
         var plan = CutPlanner.Plan(

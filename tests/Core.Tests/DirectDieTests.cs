@@ -267,6 +267,24 @@ public class DirectDieTests
     }
 
     [Fact]
+    public void What_the_lid_kept_clear_of_may_be_met_when_it_is_off()
+    {
+        // 5 mm tall under the block's edge: clear at 6.53 mm, met at 3.865
+        var board = Sample.Board() with
+        {
+            Parts = [SocketTests.Part("C9", PartKind.Capacitor, 25, 0, 4, 60, 5)],
+        };
+        var ask = Ask() with { Block = SocketTests.Cooler() with { Rotations = [0] } };
+        Assert.DoesNotContain(DirectDie.Of(ask).Warnings, w => w.Code == "keep-out");
+        var r = DirectDie.Of(ask with { Board = board });
+        Assert.Equal(Verdict.Clashes, r.Verdict);
+        Assert.Contains(
+            r.Warnings,
+            w => w.Code == "keep-out" && w.Text.Contains("C9 by 1.1", StringComparison.Ordinal)
+        );
+    }
+
+    [Fact]
     public void Without_a_die_or_a_lid_there_is_nothing_to_decide()
     {
         Assert.Throws<InputException>(() => DirectDie.Of(Ask() with { Processor = SocketTests.Processor(lid: false) }));

@@ -15,8 +15,15 @@ test('a cooler on a socket: the slit is told, the wrong kit refused, a bare die 
   await expect(page.getByRole('img', { name: /turned 180°/ })).toBeVisible()
 
   // the other socket needs its upgrade kit; a block without one is refused in words
+  const jet = await (await page.request.get(`${server.address}/api/blocks/lathe-loch-jet-p`)).json()
+  const own = { ...jet, id: 'jet-gull-only', model: 'Jet G', sockets: [jet.sockets[0]] }
+  expect((await page.request.post(`${server.address}/api/blocks`, { data: own })).status()).toBe(201)
   await page.getByRole('link', { name: /^Plover/ }).click()
   await expect(ledger).toContainText('Needs upgrade kit LL-PLV')
+  await page.reload()
+  await page.getByLabel('Block', { exact: true }).selectOption({ label: 'Lathe & Loch Jet G' })
+  await expect(ledger).toContainText('no upgrade kit is known')
+  await expect(ledger).toContainText('Clashes')
   await page.getByRole('link', { name: /^Avocet/ }).click()
   await page.getByRole('button', { name: 'Bare die' }).click()
   await expect(ledger).toContainText('K cooler')

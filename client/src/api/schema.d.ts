@@ -5289,6 +5289,7 @@ export interface components {
             clashes: components["schemas"]["PartMargin"][];
             allowed: boolean;
             best: boolean;
+            springs: components["schemas"]["TurnedSpring"][];
         };
         /** @enum {unknown} */
         PackItemKind: "board" | "block" | "card" | "socket" | "picture";
@@ -6313,7 +6314,7 @@ export interface components {
             recommendedWords?: null | string;
             pressesDie: boolean;
             summary?: null | string;
-            keepsBounds: boolean;
+            recommendedKeepsBounds: boolean;
             whyThisOrder?: null | string;
             worstEdge?: null | string;
             cornerEdge?: null | string;
@@ -6450,6 +6451,13 @@ export interface components {
             yMm: number;
             /** Format: double */
             facingDeg?: null | number;
+        };
+        TurnedSpring: {
+            id: string;
+            /** Format: double */
+            xMm: number;
+            /** Format: double */
+            yMm: number;
         };
         TwinCandidate: {
             boardId: string;

@@ -60,7 +60,7 @@ export function Intake({
               <Button onClick={() => onDrop(d)}>Put aside</Button>
             </header>
             {doubts.length > 0 && (
-              <ul className="mx-5 mt-4 list-disc pl-5 text-[15px] text-plum" aria-label="Doubts">
+              <ul className="mt-4 ml-5 list-disc pl-5 text-[15px] text-plum" aria-label="Doubts">
                 {doubts.map((t) => (
                   <li key={t}>{t}</li>
                 ))}

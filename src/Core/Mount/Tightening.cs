@@ -35,7 +35,8 @@ public static class Tightening
                 "turnsPerMove",
                 $"{many:0} moves at this step; at most {MostMoves}: take larger turns."
             );
-        var recommended = plates.Min(p => Recommended(p, tiltLimitDeg, cancel));
+        var steps = plates.ConvertAll(p => Recommended(p, tiltLimitDeg, cancel));
+        var recommended = steps.Min(s => s.Turns);
         var taken = turnsPerMove ?? recommended;
         var moves = plates.SelectMany(p => Run(p, taken, cancel)).ToList();
         var corner = plates.SelectMany(p => CornerFirst(p, cancel)).ToList();
@@ -51,6 +52,7 @@ public static class Tightening
         )
         {
             TakenTurns = taken,
+            RecommendedKeepsBounds = steps.TrueForAll(s => s.Keeps),
             PressesDie = plates.Exists(p => p.PressesDie),
         };
     }
@@ -134,16 +136,20 @@ public static class Tightening
         return named!;
     }
 
-    /// <summary>The largest even step of one plate that stays in bounds; the least when none does.</summary>
-    private static double Recommended(TurningPlate plate, double tiltLimitDeg, CancellationToken cancel)
+    /// <summary>The largest even step of one plate that stays in bounds, and the least, which may not, when no other does.</summary>
+    private static (double Turns, bool Keeps) Recommended(
+        TurningPlate plate,
+        double tiltLimitDeg,
+        CancellationToken cancel
+    )
     {
         bool InBounds(TighteningMove m) =>
             m.TiltDeg <= tiltLimitDeg && !(plate.PeakLimitMPa is { } limit && m.PeakMPa > limit);
         // the first move out of bounds settles a step
-        foreach (var step in Steps[..^1])
+        foreach (var step in Steps)
             if (Turned(plate, step, cancel).All(InBounds))
-                return step;
-        return Steps[^1];
+                return (step, true);
+        return (Steps[^1], false);
     }
 
     private static Worst WorstOf(IReadOnlyList<TighteningMove> moves) =>

@@ -62,19 +62,18 @@ public sealed record TighteningResult(
             var bounds = FormattableString.Invariant($"tilt under {TiltLimitDeg:0.0}°");
             if (PressesDie && PeakLimitMPa is { } limit)
                 bounds += FormattableString.Invariant($" and the die's edge under {limit:0.#} MPa");
-            var kept = KeepsBounds;
-            return TakenTurns != RecommendedTurns
-                    ? $"{count} Recommended is {RecommendedWords}, the largest even step that keeps {bounds}."
-                : kept ? $"{count} The largest even step that keeps {bounds}."
-                : FormattableString.Invariant(
-                    $"{count} No even step keeps {bounds}: it reaches {Worst.TiltDeg:0.00}°. Turn in the smallest steps and hold the block level by hand until all screws grip."
+            if (!RecommendedKeepsBounds)
+                return FormattableString.Invariant(
+                    $"{count} No even step keeps {bounds}: this one reaches {Worst.TiltDeg:0.00}°. Turn in the smallest steps and hold the block level by hand until all screws grip."
                 );
+            return TakenTurns == RecommendedTurns
+                ? $"{count} The largest even step that keeps {bounds}."
+                : $"{count} Recommended is {RecommendedWords}, the largest even step that keeps {bounds}.";
         }
     }
 
-    /// <summary>Whether tilt and edge stay in bounds all the way.</summary>
-    public bool KeepsBounds =>
-        Worst.TiltDeg <= TiltLimitDeg && !(PressesDie && PeakLimitMPa is { } limit && Worst.PeakMPa > limit);
+    /// <summary>Whether the recommended step stays in bounds all the way; the least step is recommended when none does.</summary>
+    public bool RecommendedKeepsBounds { get; init; } = true;
 
     /// <summary>Why the order is as it is, in a sentence.</summary>
     public string WhyThisOrder =>

@@ -142,7 +142,7 @@ public sealed class SqueezeFlow
 
     private bool Full(int i) => _face[i] && _volume[i] >= Capacity(i) * FullShare;
 
-    /// <summary>Cells times rounds of the pressure's solver, over the whole squeeze; an ordinary one takes a twentieth.</summary>
+    /// <summary>Cells times rounds of the pressure's solver, over the whole squeeze; an ordinary one takes less even on the finest grid.</summary>
     private const long MostWork = 150_000_000;
 
     private long _work;

@@ -9,6 +9,7 @@ namespace FaithfulBracket.Core.Sockets;
 public sealed record MetalFilm(double BondLineUm, double ConductivityWPerMK);
 
 /// <param name="PasteBondLineUm">Film between lid and block; 30 µm when not stated.</param>
+/// <param name="Board">What the block may meet when it comes down; null when not told.</param>
 public sealed record DirectDieAsk(
     Socket Socket,
     Board Processor,
@@ -17,7 +18,8 @@ public sealed record DirectDieAsk(
     double BlockKPerW,
     double PasteWPerMK,
     MetalFilm Metal,
-    double PasteBondLineUm = 30
+    double PasteBondLineUm = 30,
+    Board? Board = null
 );
 
 public sealed record Told(string Code, string Text);
@@ -280,6 +282,15 @@ public static class DirectDie
                     )
                 );
         }
+        var turns = Orientations.Of(ask.Board, ask.Socket, ask.Block, kit, direct.HomeMm);
+        if (turns.Count > 0 && turns.All(t => t.Clashes.Count > 0))
+            yield return Say(
+                Weight.Clash,
+                "keep-out",
+                FormattableString.Invariant(
+                    $"With the lid off the block meets {turns[0].Clashes[0].Part} by {-turns[0].Clashes[0].MarginMm:0.00} mm, however it is turned."
+                )
+            );
         if (direct.SocketLoadN < ask.Socket.ContactMinN)
             yield return Say(
                 Weight.Work,

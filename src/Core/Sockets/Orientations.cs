@@ -27,7 +27,12 @@ public sealed record Orientation(
 {
     /// <summary>Whether the maker says that it cools best this way round.</summary>
     public bool Best { get; init; }
+
+    /// <summary>Where the sprung posts or screws that count on this socket then stand.</summary>
+    public IReadOnlyList<TurnedSpring> Springs { get; init; } = [];
 }
+
+public sealed record TurnedSpring(string Id, double XMm, double YMm);
 
 /// <summary>Each way a block may be turned, against what stands round its socket.</summary>
 public static class Orientations
@@ -79,6 +84,13 @@ public static class Orientations
                     clashes.Count == 0 && across
                 )
                 {
+                    Springs =
+                    [
+                        .. HeightChain
+                            .Springs(block, socket.Id)
+                            .Select(h => (h.Id, At: turned.Apply(h.At)))
+                            .Select(h => new TurnedSpring(h.Id, h.At.X, h.At.Y)),
+                    ],
                     Best = kit?.BestRotationDeg is { } best && Same(best, r),
                 };
             }),

@@ -5,8 +5,8 @@ namespace FaithfulBracket.Formats.Layouts;
 /// <summary>How numbers without a point are read: digits before and after it, and which zeros stand.</summary>
 internal readonly record struct DrillDigits(int Integers, int Decimals, bool LeadingKept)
 {
-    private const double LeastBoardMm = 20,
-        MostBoardMm = 700,
+    private const double LeastBoardMm = LayoutReader.LeastBoardMm,
+        MostBoardMm = LayoutReader.MostBoardMm,
         BesideMm = 15;
 
     /// <summary>

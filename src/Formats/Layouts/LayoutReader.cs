@@ -151,7 +151,8 @@ public static class LayoutReader
             );
     }
 
-    private const double LeastBoardMm = 20,
+    /// <summary>Longest sides that a board may believably have, mm.</summary>
+    internal const double LeastBoardMm = 20,
         MostBoardMm = 700;
 
     /// <summary>What no board is like is seen before it is kept.</summary>

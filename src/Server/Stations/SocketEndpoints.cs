@@ -196,7 +196,7 @@ internal static class SocketEndpoints
         var metal = o.Object("metal");
         var film = new MetalFilm(metal.Number("bondLineUm", 0.1, 1000), metal.Number("conductivityWPerMK", 0.1, 1000));
         metal.End();
-        _ = o.OptionalObject("board") is { } b ? BoardReader.Read(b) : null;
+        var board = o.OptionalObject("board") is { } b ? BoardReader.Read(b) : null;
         return new(
             SocketReader.Read(o.Object("socket")),
             Processor(o),
@@ -205,7 +205,8 @@ internal static class SocketEndpoints
             o.Number("blockKPerW", 1e-5, 10),
             ComputeInputs.Paste(o, shop).ConductivityWPerMK,
             film,
-            o.Number("pasteBondLineUm", 0.1, 2000, otherwise: 30)
+            o.Number("pasteBondLineUm", 0.1, 2000, otherwise: 30),
+            board
         );
     }
 }

@@ -14,7 +14,7 @@ export function Sections({ lidded, direct }: { lidded: Heights; direct: Heights 
       <rect x={x - 8} y={y(h.homeMm) - 14} width={90} height={14} fill="var(--copper)" fillOpacity={0.75} />
       {h.stopGapMm != null && (
         <path
-          d={`M${x - 18} 150V${y(h.contactMm + (h.homeMm - h.contactMm) - Math.max(0, h.stopGapMm))}h10M${x + 92} 150V${y(h.contactMm + (h.homeMm - h.contactMm) - Math.max(0, h.stopGapMm))}h-10`}
+          d={`M${x - 18} 150V${y(h.homeMm - Math.max(0, h.stopGapMm))}h10M${x + 92} 150V${y(h.homeMm - Math.max(0, h.stopGapMm))}h-10`}
           fill="none"
           stroke={h.stopGapMm < 0 ? 'var(--plum)' : 'var(--ink)'}
           strokeWidth={4}

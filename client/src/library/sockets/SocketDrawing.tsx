@@ -1,6 +1,6 @@
 import type { Block, Schemas } from '../../api/client'
 import { Grid } from '../../mat/Grid'
-import { holesOf, placed } from '../../mat/place'
+import { placed } from '../../mat/place'
 import { boxOf, useSize, useView } from '../../mat/view'
 
 type Points = number[][]
@@ -13,12 +13,14 @@ export function SocketDrawing({
   processor,
   block,
   rotationDeg,
+  springs,
   bare,
 }: {
   socket: Schemas['Socket']
   processor?: Schemas['Board']
   block?: Block
   rotationDeg: number
+  springs?: Schemas['TurnedSpring'][]
   bare: boolean
 }) {
   const { ref, width, height } = useSize()
@@ -52,7 +54,6 @@ export function SocketDrawing({
           [-part.widthMm / 2, part.depthMm / 2],
         ])
   const { finDirectionDeg: fins, slitDirectionDeg: slit } = block?.coldPlate ?? {}
-  const names = new Set([socket.id])
   return (
     <div ref={ref} className="relative min-h-0 min-w-0 flex-1 overflow-hidden bg-mat">
       {width > 0 && (
@@ -124,15 +125,17 @@ export function SocketDrawing({
           {plates.map((o, i) => (
             <path key={i} d={path(p, o)} fill="none" stroke="var(--copper)" strokeWidth={2.5} strokeDasharray="9 5" />
           ))}
-          {block &&
-            holesOf(block)
-              .filter((h) => !h.sockets?.length || h.sockets.some((s) => names.has(s)))
-              .map((h) => {
-                const [[x, y]] = placed(turn, [[h.x, h.y]])
-                return (
-                  <circle key={h.id} cx={p.x(x)} cy={p.y(y)} r={7} fill="none" stroke="var(--copper)" strokeWidth={3} />
-                )
-              })}
+          {(springs ?? []).map((h) => (
+            <circle
+              key={h.id}
+              cx={p.x(h.xMm)}
+              cy={p.y(h.yMm)}
+              r={7}
+              fill="none"
+              stroke="var(--copper)"
+              strokeWidth={3}
+            />
+          ))}
           {fins != null && (
             <path d={line(fins, 15)} stroke="var(--cool)" strokeWidth={14} strokeOpacity={0.28} strokeLinecap="round" />
           )}

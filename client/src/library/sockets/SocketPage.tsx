@@ -83,7 +83,14 @@ export function SocketPage({ id }: { id: string }) {
   return (
     <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_332px]">
       <div className="flex min-h-0 flex-col">
-        <SocketDrawing socket={s} processor={processor} block={block} rotationDeg={rotation} bare={bare} />
+        <SocketDrawing
+          socket={s}
+          processor={processor}
+          block={block}
+          rotationDeg={rotation}
+          springs={way?.springs}
+          bare={bare}
+        />
         <div
           className="flex flex-wrap items-center gap-2 border-t border-rule bg-card px-4 py-2.5"
           aria-label="Turns"

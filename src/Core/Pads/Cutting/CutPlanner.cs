@@ -166,11 +166,14 @@ public static class CutPlanner
 
         public Result Solve()
         {
-            if (Perfect() is { } perfect)
-                return perfect;
+            // nothing is better than a sheet filled without waste, but offcuts that hold all without a new sheet
+            var best = Perfect();
+            if (best is { Opened: [var (filled, _)] } && (stock[filled].Offcut || !bins.Exists(b => stock[b].Offcut)))
+                return best;
+            var bestScore = best is null
+                ? default
+                : Score([.. best.Opened.Select(o => (bins.IndexOf(o.Stock), o.Root))], []);
             var draws = new Match.NormalDraws(seed);
-            Result? best = null;
-            (int, int, double, int) bestScore = default;
             for (var pass = 0; pass < passes; pass++)
             {
                 if ((pass & 15) == 0)
