@@ -19,7 +19,11 @@ if (string.IsNullOrEmpty(builder.Configuration["urls"]))
     builder.WebHost.UseUrls("http://127.0.0.1:5140");
 
 var data = builder.Configuration["data"] ?? Path.Combine(AppContext.BaseDirectory, "data");
-var shop = new ShopDatabase(Path.Combine(data, "shop.db"), builder.Configuration.GetValue<int?>("most-mb"));
+var shop = new ShopDatabase(
+    Path.Combine(data, "shop.db"),
+    builder.Configuration.GetValue<int?>("most-mb"),
+    builder.Configuration.GetValue<bool>("read-only")
+);
 if (shop.Look() is { } trouble)
 {
     StartTrouble.Serve(builder.Build(), trouble);

@@ -13,19 +13,26 @@ public sealed class ShopDatabase
     private readonly long? _mostPages;
 
     /// <param name="mostMb">What the file may grow to, MB; as large as the disk when null.</param>
-    public ShopDatabase(string file, int? mostMb = null)
+    /// <param name="readOnly">Only read, as one looks at a backup; else told by whether the folder can be written.</param>
+    public ShopDatabase(string file, int? mostMb = null, bool readOnly = false)
     {
         File = Path.GetFullPath(file);
         _mostPages = mostMb * 1024L * 1024 / PageBytes;
-        ReadOnly = !CanWrite(Path.GetDirectoryName(File)!);
+        ReadOnly = readOnly || !CanWrite(Path.GetDirectoryName(File)!);
         _connection = new SqliteConnectionStringBuilder
         {
-            // a log can not be opened where nothing can be written: the file is read as it stands
-            DataSource = ReadOnly ? $"file:{File}?immutable=1" : File,
+            DataSource = Source,
+            Mode = ReadOnly ? SqliteOpenMode.ReadOnly : SqliteOpenMode.ReadWriteCreate,
             ForeignKeys = true,
             DefaultTimeout = 10,
         }.ToString();
     }
+
+    /// <summary>The file as a connection names it: where nothing can be written no log can be opened, and without one it is read as it stands.</summary>
+    private string Source =>
+        ReadOnly && new FileInfo($"{File}-wal") is not { Exists: true, Length: > 0 }
+            ? $"file:{File}?immutable=1"
+            : File;
 
     private const int PageBytes = 4096;
 
@@ -39,7 +46,7 @@ public sealed class ShopDatabase
                 "read-only",
                 $"The folder {Path.GetDirectoryName(File)} can not be written: no shop can be kept there. Give this program the right to write, or name another folder with --data."
             )
-            : ShopTrouble.Look(File);
+            : ShopTrouble.Look(File, Source);
 
     private static bool CanWrite(string folder)
     {

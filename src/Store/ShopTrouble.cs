@@ -7,7 +7,8 @@ namespace FaithfulBracket.Store;
 public sealed record ShopTrouble(string Code, string Sentence)
 {
     /// <summary>Looks at the file before anything is written to it; null when all is well or nothing is there yet.</summary>
-    internal static ShopTrouble? Look(string file)
+    /// <param name="source">The file as a connection names it.</param>
+    internal static ShopTrouble? Look(string file, string source)
     {
         if (!File.Exists(file))
             return null;
@@ -18,7 +19,7 @@ public sealed record ShopTrouble(string Code, string Sentence)
             );
         try
         {
-            using var c = new SqliteConnection($"Data Source={file};Mode=ReadOnly;Pooling=False");
+            using var c = new SqliteConnection($"Data Source={source};Mode=ReadOnly;Pooling=False");
             c.Open();
             c.ExecuteScalar<long>("select count(*) from sqlite_master");
             return Newer(c, file);

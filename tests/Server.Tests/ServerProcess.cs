@@ -12,12 +12,13 @@ public sealed class ServerProcess : IDisposable
     private Process _process;
 
     private readonly int? _mostMb;
-    private readonly bool _ownData;
+    private readonly bool _ownData,
+        _readOnly;
 
     /// <param name="mostMb">What its database may grow to.</param>
-    public ServerProcess(string? data = null, bool demo = true, int? mostMb = null)
+    public ServerProcess(string? data = null, bool demo = true, int? mostMb = null, bool readOnly = false)
     {
-        (_mostMb, _ownData) = (mostMb, data is null);
+        (_mostMb, _ownData, _readOnly) = (mostMb, data is null, readOnly);
         Data = data ?? Directory.CreateTempSubdirectory("fb-").FullName;
         Demo = demo;
         Http = new();
@@ -115,6 +116,11 @@ public sealed class ServerProcess : IDisposable
         {
             start.ArgumentList.Add("--most-mb");
             start.ArgumentList.Add(mb.ToString(System.Globalization.CultureInfo.InvariantCulture));
+        }
+        if (_readOnly)
+        {
+            start.ArgumentList.Add("--read-only");
+            start.ArgumentList.Add("true");
         }
         if (Demo)
         {

@@ -85,6 +85,35 @@ public sealed class StoreTroubleTests : IDisposable
         Assert.Equal(1, (await server.JobAsync(1)).GetProperty("id").GetInt64());
     }
 
+    [Theory]
+    [InlineData(false)]
+    [InlineData(true)]
+    public async Task A_shop_that_can_only_be_read_is_read_and_refuses_writing_in_words(bool killed)
+    {
+        // killed, what was signed last still stands in the log beside the file
+        using (var before = new ServerProcess(_data))
+        {
+            await before.PostAsync("/api/jobs/1/notes", """{"by":"QA","text":"the last words"}""");
+            if (!killed)
+                using (var c = new SqliteConnection($"Data Source={Shop};Pooling=False"))
+                {
+                    c.Open();
+                    using var fold = c.CreateCommand();
+                    fold.CommandText = "pragma wal_checkpoint(truncate)";
+                    fold.ExecuteNonQuery();
+                }
+        }
+        using var server = new ServerProcess(_data, readOnly: true);
+        var file = File.ReadAllBytes(Shop);
+        Assert.Contains("the last words", (await server.JobAsync(1)).GetRawText(), StringComparison.Ordinal);
+        Assert.Equal(HttpStatusCode.OK, (await server.Http.GetAsync("/api/bench")).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await server.Http.GetAsync("/api/boards")).StatusCode);
+        var refused = await server.PostAsync("/api/jobs/1/notes", """{"by":"QA","text":"x"}""");
+        Assert.Equal(HttpStatusCode.ServiceUnavailable, refused.StatusCode);
+        Assert.Contains("reading goes on", await refused.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+        Assert.Equal(file, File.ReadAllBytes(Shop));
+    }
+
     [Fact]
     public void Failures_of_the_store_are_told_apart()
     {
