@@ -21,7 +21,7 @@ test('a cooler on a socket: the slit is told, the wrong kit refused, a bare die 
   await page.getByRole('link', { name: /^Plover/ }).click()
   await expect(ledger).toContainText('Needs upgrade kit LL-PLV')
   await page.reload()
-  await page.getByLabel('Block', { exact: true }).selectOption({ label: 'Lathe & Loch Jet G' })
+  await page.getByRole('combobox', { name: 'Block', exact: true }).selectOption({ label: 'Lathe & Loch Jet G' })
   await expect(ledger).toContainText('no upgrade kit is known')
   await expect(ledger).toContainText('Clashes')
   await page.getByRole('link', { name: /^Avocet/ }).click()
