@@ -936,10 +936,10 @@ save('boards', 'levanter-x4-r1.board.json', {
   ],
   positionSigmaMm: 0,
   holes: [
-    hole('G1', -38, -38, 4, 'retention'),
-    hole('G2', 38, -38, 4, 'retention'),
-    hole('G3', 38, 38, 4, 'retention'),
-    hole('G4', -38, 38, 4, 'retention'),
+    hole('G1', -38, -38, 4.3, 'retention'),
+    hole('G2', 38, -38, 4.3, 'retention'),
+    hole('G3', 38, 38, 4.3, 'retention'),
+    hole('G4', -38, 38, 4.3, 'retention'),
     hole('R1', -52, 50, 3.2, 'standoff'),
     hole('R2', -52, -46, 3.2, 'standoff'),
     hole('R3', -62, 2, 3.2, 'standoff'),
@@ -956,7 +956,7 @@ save('boards', 'levanter-x4-r1.board.json', {
     }),
     ...rail,
     ...Array.from({ length: 8 }, (_, i) =>
-      part(`L${i + 1}`, 'inductor', -34.5, 36 - i * 10, 7, 7, 4.2, { cool: 'no', dissipationW: 1 }),
+      part(`L${i + 1}`, 'inductor', -34.5, 28 - i * 8, 7, 7, 4.2, { cool: 'no', dissipationW: 1 }),
     ),
     part('PCH', 'bridge-chip', 90, -110, 12, 12, 1.4, { cool: 'must', dissipationW: 8, limitC: 100 }),
     part('J24', 'connector', 150, 30, 8, 50, 13),
@@ -1785,6 +1785,56 @@ save('.', 'jobs.json', [
     signedStations: 3,
     signedSteps: 0,
   },
+  {
+    title: 'Orrery P8 under a jet cooler',
+    client: 'Tide office',
+    bench: 'Bench A',
+    board: 'levanter-x4-r1',
+    seat: { processorId: 'orrery-p8' },
+    block: 'lathe-loch-jet-p',
+    paste: 'grey-standard',
+    by: 'QA',
+    signedStations: 3,
+    signedSteps: 3,
+  },
+  {
+    title: 'The same cooler on Plover, upgrade kit',
+    client: 'Tide office',
+    bench: 'Shelf',
+    board: 'ostro-o4-r1',
+    seat: { processorId: 'orrery-p8-plover' },
+    block: 'lathe-loch-jet-p',
+    paste: 'grey-standard',
+    by: 'QA',
+    signedStations: 1,
+    signedSteps: 2,
+  },
+  {
+    title: 'Orrery A12, lid off',
+    client: 'I. Merrow',
+    bench: 'Bench B',
+    board: 'meltemi-m6-r1',
+    seat: { processorId: 'orrery-a12', bare: true },
+    block: 'lathe-loch-jet-p',
+    paste: 'quick-73',
+    by: 'RV',
+    signedStations: 3,
+    signedSteps: 4,
+    readings: [reading('RV', 'before', 21.5, 27.8, 82, 94, null, 255, 3)],
+    timers: [{ stepId: 'prep.solder', label: 'alloy on the solder', seconds: 1200 }],
+  },
+  {
+    title: 'Orrery P8 bare',
+    client: 'Marrow Quay test bench',
+    bench: 'Bench A',
+    board: 'orrery-p8',
+    seat: { processorId: 'orrery-p8', bare: true },
+    block: 'undertow-bare-g',
+    paste: 'quick-73',
+    by: 'ML',
+    signedStations: 1,
+    signedSteps: 0,
+  },
 ])
 
 // ---- sockets, processors, and what cools them ------------------------------------------------------------------------
@@ -1800,7 +1850,7 @@ const box = (x, y, w, d) => [
   [x + w / 2, y + d / 2],
   [x - w / 2, y + d / 2],
 ]
-const posts = (half, id = 'P') => square(half).map(([x, y], i) => ({ id: `${id}${i + 1}`, x, y, diameterMm: 4 }))
+const posts = (half, id = 'P') => square(half).map(([x, y], i) => ({ id: `${id}${i + 1}`, x, y, diameterMm: 4.3 }))
 const socket = (id, name, more) =>
   save('sockets', `${id}.socket.json`, { format: 'faithful-bracket/socket', version: 1, id, name, ...more })
 
@@ -1850,7 +1900,39 @@ socket('avocet', 'Avocet', {
   keepOut: [],
 })
 
-const processor = (id, model, socketId, half, parts) =>
+// what stands on a processor before its block: an air cooler on four sprung screws, its fan on a short lead
+const airCooler = (half) => ({
+  pieces: [{ id: 'cooler', name: 'air cooler', face: 'front' }],
+  fasteners: [
+    {
+      id: 'F1',
+      driver: 'PH2',
+      thread: 'M4',
+      lengthMm: 24,
+      count: 4,
+      places: square(half),
+      holes: [],
+      face: 'front',
+      joins: ['cooler', 'board'],
+      ring: 'retention',
+      springLoaded: true,
+    },
+  ],
+  leads: [
+    {
+      id: 'W1',
+      name: 'fan',
+      between: ['cooler', 'board'],
+      latch: 'squeeze',
+      slackMm: 120,
+      face: 'front',
+      at: [half + 14, half + 6],
+    },
+  ],
+  bonds: [{ id: 'B1', between: ['cooler', 'board'], kind: 'clips', parts: ['LID'], warm: true }],
+  after: [],
+})
+const processor = (id, model, socketId, half, parts, coolerAt) =>
   save('boards', `${id}.board.json`, {
     format: 'faithful-bracket/board',
     version: 1,
@@ -1869,62 +1951,85 @@ const processor = (id, model, socketId, half, parts) =>
     positionSigmaMm: 0,
     holes: [],
     parts,
+    assembly: airCooler(coolerAt),
   })
-processor('orrery-p8', 'Orrery P8', 'gull', square(20), [
-  part('LID', 'lid', 0, 0, 36, 34, 4.4, {
-    cool: 'must',
-    dissipationW: 170,
-    limitC: 90,
-    maxLoadN: 800,
-    maxPressureMPa: 0.8,
-    lidThicknessMm: 2.6,
-    bondMm: 0.3,
-  }),
-  part('D1', 'die', 0, 1, 22, 12, 0.8, { under: 'LID', powerShare: 1, bondMm: 0.3, maxPressureMPa: 1.6 }),
-])
-processor('orrery-p8-plover', 'Orrery P8v', 'plover', square(22.5), [
-  part('LID', 'lid', 0, 0, 39, 37, 4.4, {
-    cool: 'must',
-    dissipationW: 190,
-    limitC: 90,
-    maxLoadN: 900,
-    maxPressureMPa: 0.8,
-    lidThicknessMm: 2.6,
-    bondMm: 0.3,
-  }),
-  part('D1', 'die', 0, 0, 24, 13, 0.8, { under: 'LID', powerShare: 1, bondMm: 0.3, maxPressureMPa: 1.6 }),
-])
-processor('orrery-a12', 'Orrery A12', 'avocet', box(0, 0, 52, 46), [
-  part('LID', 'lid', 0, 0, 46, 40, 4.6, {
-    cool: 'must',
-    dissipationW: 260,
-    limitC: 95,
-    maxLoadN: 1000,
-    maxPressureMPa: 0.9,
-    lidThicknessMm: 3,
-    bondMm: 0.35,
-    outline: [
-      [-23, -20],
-      [23, -20],
-      [23, -6],
-      [18, -6],
-      [18, 6],
-      [23, 6],
-      [23, 20],
-      [-23, 20],
-      [-23, 6],
-      [-18, 6],
-      [-18, -6],
-      [-23, -6],
-    ],
-  }),
-  part('CCD1', 'die', -9, 9, 10, 9, 0.8, { under: 'LID', powerShare: 0.36, bondMm: 0.35, maxPressureMPa: 1.8 }),
-  part('CCD2', 'die', 9, 9, 10, 9, 0.8, { under: 'LID', powerShare: 0.36, bondMm: 0.35, maxPressureMPa: 1.8 }),
-  part('IOD', 'die', 0, -8, 18, 11, 0.8, { under: 'LID', powerShare: 0.28, bondMm: 0.35, maxPressureMPa: 1.8 }),
-  ...[-20.5, 20.5].flatMap((x, i) =>
-    [-3, 0, 3].map((y, k) => part(`C${3 * i + k + 1}`, 'capacitor', x, y, 1.2, 0.8, 0.6)),
-  ),
-])
+processor(
+  'orrery-p8',
+  'Orrery P8',
+  'gull',
+  square(20),
+  [
+    part('LID', 'lid', 0, 0, 36, 34, 4.4, {
+      cool: 'must',
+      dissipationW: 170,
+      limitC: 90,
+      maxLoadN: 800,
+      maxPressureMPa: 0.8,
+      lidThicknessMm: 2.6,
+      bondMm: 0.3,
+    }),
+    part('D1', 'die', 0, 0.5, 22, 12, 0.8, { under: 'LID', powerShare: 1, bondMm: 0.3, maxPressureMPa: 1.6 }),
+    ...[-9, -3, 3, 9].map((x, i) => part(`C${i + 1}`, 'capacitor', x, -9, 1.2, 0.8, 0.5, { under: 'LID' })),
+  ],
+  38,
+)
+processor(
+  'orrery-p8-plover',
+  'Orrery P8v',
+  'plover',
+  square(22.5),
+  [
+    part('LID', 'lid', 0, 0, 39, 37, 4.4, {
+      cool: 'must',
+      dissipationW: 190,
+      limitC: 90,
+      maxLoadN: 900,
+      maxPressureMPa: 0.8,
+      lidThicknessMm: 2.6,
+      bondMm: 0.3,
+    }),
+    part('D1', 'die', 0, 0, 24, 13, 0.8, { under: 'LID', powerShare: 1, bondMm: 0.3, maxPressureMPa: 1.6 }),
+  ],
+  40,
+)
+processor(
+  'orrery-a12',
+  'Orrery A12',
+  'avocet',
+  box(0, 0, 52, 46),
+  [
+    part('LID', 'lid', 0, 0, 46, 40, 4.6, {
+      cool: 'must',
+      dissipationW: 260,
+      limitC: 95,
+      maxLoadN: 1000,
+      maxPressureMPa: 0.9,
+      lidThicknessMm: 3,
+      bondMm: 0.35,
+      outline: [
+        [-23, -20],
+        [23, -20],
+        [23, -6],
+        [18, -6],
+        [18, 6],
+        [23, 6],
+        [23, 20],
+        [-23, 20],
+        [-23, 6],
+        [-18, 6],
+        [-18, -6],
+        [-23, -6],
+      ],
+    }),
+    part('CCD1', 'die', -9, 9, 10, 9, 0.8, { under: 'LID', powerShare: 0.36, bondMm: 0.35, maxPressureMPa: 1.8 }),
+    part('CCD2', 'die', 9, 9, 10, 9, 0.8, { under: 'LID', powerShare: 0.36, bondMm: 0.35, maxPressureMPa: 1.8 }),
+    part('IOD', 'die', 0, -8, 18, 11, 0.8, { under: 'LID', powerShare: 0.28, bondMm: 0.35, maxPressureMPa: 1.8 }),
+    ...[-20.5, 20.5].flatMap((x, i) =>
+      [-3, 0, 3].map((y, k) => part(`C${3 * i + k + 1}`, 'capacitor', x, y, 1.2, 0.8, 0.6)),
+    ),
+  ],
+  42,
+)
 
 const sprung = (half, rate, travel, names) =>
   square(half).map(([x, y], i) => ({
@@ -1954,7 +2059,8 @@ save('blocks', 'lathe-loch-jet-p.block.json', {
       socket: 'gull',
       kit: null,
       posts: 'backPlate',
-      jetPlate: 'J2, 0.8 mm',
+      jetPlate: 'J2',
+      jetPlateMm: 0.8,
       insert: 'I1',
       insertBowMm: 0.04,
       designHeightMm: 7.5,
@@ -1965,7 +2071,8 @@ save('blocks', 'lathe-loch-jet-p.block.json', {
       socket: 'plover',
       kit: 'upgrade kit LL-PLV',
       posts: 'captive',
-      jetPlate: 'J3, 1.0 mm',
+      jetPlate: 'J3',
+      jetPlateMm: 1.0,
       insert: 'I2',
       insertBowMm: 0.05,
       designHeightMm: 7.9,
@@ -1976,15 +2083,16 @@ save('blocks', 'lathe-loch-jet-p.block.json', {
       socket: 'avocet',
       kit: 'bare-die frame LL-AVO',
       posts: 'backPlate',
-      jetPlate: 'J5, 1.2 mm',
+      jetPlate: 'J5',
+      jetPlateMm: 1.2,
       insert: null,
       insertBowMm: null,
-      designHeightMm: 4.6,
+      designHeightMm: 4.1,
       stopHeightMm: 4.0,
       seatMm: 2.1,
       frameN: 260,
       frameNm: 0.35,
-      bestRotationDeg: 0,
+      bestRotationDeg: 270,
     },
   ],
   rotations: [0, 90, 180, 270],
@@ -2021,7 +2129,13 @@ save('blocks', 'lathe-loch-jet-p.block.json', {
   heightMm: 24,
   massG: 320,
   headers: [],
-  kit: { screws: [], pads: [], pasteG: 1.5, plugs: 0, keys: ['HEX2.5'] },
+  kit: {
+    screws: [{ thread: 'M4', lengthMm: 28, count: 4, driver: 'NUT8', washer: null }],
+    pads: [],
+    pasteG: 1.5,
+    plugs: 0,
+    keys: ['HEX2.5', 'NUT8'],
+  },
   flow: {
     aKPerW: 0.021,
     bKPerW: 0.03,
@@ -2034,3 +2148,128 @@ save('blocks', 'lathe-loch-jet-p.block.json', {
   },
   price: { amount: 96, currency: 'EUR' },
 })
+
+// a block for one bare die: a raised patch over it, stops far out, sprung studs
+save('blocks', 'undertow-bare-g.block.json', {
+  format: 'faithful-bracket/block',
+  version: 1,
+  id: 'undertow-bare-g',
+  maker: 'Undertow',
+  model: 'Bare G',
+  kind: 'direct-die',
+  manualRevision: '2',
+  declaredFor: [],
+  sockets: [
+    {
+      socket: 'gull',
+      kit: 'frame UT-G',
+      posts: 'backPlate',
+      designHeightMm: 3.7,
+      stopHeightMm: 3.6,
+      seatMm: 1.7,
+      frameN: 220,
+      frameNm: 0.3,
+      bestRotationDeg: 0,
+    },
+  ],
+  rotations: [0, 180],
+  coldPlate: {
+    metal: 'nickel-plated copper',
+    baseMm: 4.5,
+    finDirectionDeg: 90,
+    slitDirectionDeg: 0,
+    finArea: square(15),
+    flowArea: square(18),
+  },
+  plates: [
+    {
+      id: 'main',
+      board: null,
+      face: 'front',
+      seat: 'die',
+      standoffTolMm: 0,
+      outline: square(24),
+      baseStepMm: 1.4,
+      lands: [
+        { id: 'L-die', outline: box(0, 0.5, 23, 13), stepMm: 0, stepTolMm: 0, for: 'die', through: 'liquid-metal' },
+      ],
+      pockets: [],
+      holes: sprung(38, 30, 2, ['gull']),
+    },
+  ],
+  backPlate: null,
+  ports: [
+    { id: 'IN', thread: 'G1/4', x: 0, y: 12, facing: 'front', role: 'in' },
+    { id: 'OUT', thread: 'G1/4', x: 0, y: -12, facing: 'front', role: 'out' },
+  ],
+  heightMm: 26,
+  massG: 360,
+  headers: [],
+  kit: {
+    screws: [{ thread: 'M4', lengthMm: 30, count: 4, driver: 'HEX2.5', washer: null }],
+    pads: [],
+    pasteG: 0,
+    plugs: 0,
+    keys: ['HEX2.5'],
+  },
+  flow: {
+    aKPerW: 0.024,
+    bKPerW: 0.034,
+    n: 0.8,
+    unit: 'L/min',
+    dropKPaAt: [
+      [2, 4.1],
+      [4, 13.5],
+    ],
+  },
+  price: { amount: 148, currency: 'EUR' },
+})
+
+// ---- mainboards for the other two sockets ----------------------------------------------------------------------------
+const mainboard = (id, model, code, socketId, outline, parts) =>
+  save('boards', `${id}.board.json`, {
+    format: 'faithful-bracket/board',
+    version: 1,
+    id,
+    maker: 'Ninefold',
+    model,
+    boardCode: code,
+    revision: 'R1',
+    kind: 'mainboard',
+    outline,
+    thicknessMm: 1.6,
+    slots: null,
+    socket: socketId,
+    usableWithoutBlock: true,
+    headers: [{ id: 'LIT1', kind: 'lighting' }],
+    positionSigmaMm: 0,
+    holes: [
+      hole('T1', outline[0][0] + 6, outline[0][1] + 6, 3.8, 'standoff'),
+      hole('T2', outline[1][0] - 6, outline[1][1] + 6, 3.8, 'standoff'),
+      hole('T3', outline[2][0] - 6, outline[2][1] - 6, 3.8, 'standoff'),
+      hole('T4', outline[3][0] + 6, outline[3][1] - 6, 3.8, 'standoff'),
+    ],
+    parts,
+  })
+const stages = (n, x, y, step) =>
+  Array.from({ length: n }, (_, i) =>
+    part(`Q${i + 1}`, 'power-stage', x, y - i * step, 6, 5, 0.9, { cool: 'must', dissipationW: 4, limitC: 110 }),
+  )
+const coils = (n, x, y, step) =>
+  Array.from({ length: n }, (_, i) => part(`L${i + 1}`, 'inductor', x, y - i * step, 7, 7, 4.2, { dissipationW: 1 }))
+mainboard('ostro-o4-r1', 'Ostro O4', 'NF-OO4', 'plover', rect(22, -48, 206, 240), [
+  ...stages(6, -58, 30, 11),
+  ...coils(6, -49, 30, 11),
+  ...[56, 64].map((x, i) => part(`M${i + 1}`, 'connector', x, 6, 5, 126, 29)),
+  part('J24', 'connector', 116, 20, 8, 50, 13),
+  part('X1', 'connector', 10, -92, 88, 7, 11),
+  part('PCH', 'bridge-chip', 84, -116, 13, 13, 1.4, { dissipationW: 8, limitC: 100 }),
+])
+mainboard('meltemi-m6-r1', 'Meltemi M6', 'NF-MM6', 'avocet', rect(30, -52, 244, 250), [
+  ...stages(8, -64, 40, 11),
+  ...coils(8, -54, 40, 11),
+  ...[62, 70, 82, 90].map((x, i) => part(`M${i + 1}`, 'connector', x, 4, 5, 128, 29)),
+  part('J24', 'connector', 142, 24, 8, 50, 13),
+  part('X1', 'connector', 14, -98, 88, 7, 11),
+  part('PCH', 'bridge-chip', 96, -120, 14, 14, 1.4, { dissipationW: 9, limitC: 100 }),
+])

@@ -127,6 +127,7 @@ TraceStore.Map(app);
 PasteStream.Map(app);
 LiveEndpoint.Map(app);
 WhatIfEndpoints.Map(app);
+SeatEndpoints.Map(app);
 SheetEndpoints.Map(app);
 CuttingEndpoints.Map(app);
 StripEndpoints.Map(app);

@@ -5,7 +5,7 @@ using Microsoft.Data.Sqlite;
 namespace FaithfulBracket.Store;
 
 /// <summary>A document a job is reckoned from, as it stands in the library.</summary>
-/// <param name="Role">board, block or card.</param>
+/// <param name="Role">board, block, card or socket.</param>
 public sealed record DocumentRow(string Role, string Id, string Digest);
 
 /// <summary>
@@ -25,6 +25,9 @@ public sealed class JobStamps(ShopDatabase database)
                 select (select digest from board where id = json_extract(e.value, '$.boardId')) as d from json_each(j.work, '$.pieces') e)), '')
             || '|' || coalesce((select group_concat(d) from (
                 select (select digest from block where id = json_extract(e.value, '$.blockId')) as d from json_each(j.work, '$.pairs') e)), '')
+            || '|' || case when json_extract(j.work, '$.seat') is null then '' else
+                coalesce((select digest from board where id = json_extract(j.work, '$.seat.processorId')), '')
+                || coalesce((select group_concat(digest) from (select digest from socket order by id)), '') end
             || '|' || coalesce((select max(id) from drawer_event), 0)
             || '|' || coalesce((select at from job_record where job_id = j.id), '')
         """;
@@ -69,6 +72,7 @@ public sealed class JobStamps(ShopDatabase database)
             {
                 "board" => "board",
                 "block" => "block",
+                "socket" => "socket",
                 _ => "card",
             };
             if (c.QuerySingleOrDefault<string>($"select digest from {table} where id = @id", new { id }) is { } digest)

@@ -60,6 +60,21 @@ export const useBlocksFor = (boardId?: string) =>
     enabled: !!boardId,
     queryFn: () => answer(http.GET('/api/boards/{id}/blocks', { params: { path: { id: boardId! } } })),
   })
+/** Processors of the library that sit in a socket. */
+export const useProcessors = (socket?: string | null) =>
+  useQuery({
+    queryKey: ['socket-ways', socket],
+    enabled: !!socket,
+    queryFn: () => answer(http.GET('/api/sockets/{id}/ways', { params: { path: { id: socket! } } })),
+  }).data?.processors ?? []
+export const useSeatBlocks = (job: JobView | undefined, board: string) =>
+  useQuery({
+    queryKey: ['seat-blocks', job?.id, job?.version, board],
+    enabled: !!job,
+    placeholderData: keepPreviousData,
+    queryFn: () =>
+      answer(http.GET('/api/jobs/{id}/seat-blocks', { params: { path: { id: job!.id }, query: { board } } })),
+  })
 export const useBoardsFor = (blockId?: string) =>
   useQuery({
     queryKey: ['match', 'block', blockId],

@@ -2837,6 +2837,85 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/seat-blocks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: {
+                    board?: string;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SeatedBlock"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/jet-plate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query: {
+                    mm: number;
+                    pair?: string;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["JetPlateTold"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/ways": {
         parameters: {
             query?: never;
@@ -3918,7 +3997,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["DirectDieKept"];
+                        "application/json": components["schemas"]["DieDecision"];
                     };
                 };
             };
@@ -4176,9 +4255,9 @@ export interface components {
             declaredFor: components["schemas"]["Declaration"][];
             sockets: components["schemas"]["SocketFit"][];
             rotations: number[];
-            coldPlate: null | components["schemas"]["ColdPlate"];
+            coldPlate?: null | components["schemas"]["ColdPlate"];
             plates: components["schemas"]["Plate"][];
-            backPlate: null | components["schemas"]["BackPlate"];
+            backPlate?: null | components["schemas"]["BackPlate"];
             ports: components["schemas"]["Port"][];
             /** Format: int32 */
             bracketSlots?: null | number;
@@ -4187,9 +4266,9 @@ export interface components {
             /** Format: double */
             massG?: null | number;
             headers: string[];
-            kit: null | components["schemas"]["KitContents"];
-            flow: null | components["schemas"]["FlowCurve"];
-            price: null | components["schemas"]["Money"];
+            kit?: null | components["schemas"]["KitContents"];
+            flow?: null | components["schemas"]["FlowCurve"];
+            price?: null | components["schemas"]["Money"];
             /** Format: double */
             guardHeightMm?: null | number;
             joins: components["schemas"]["Join"][];
@@ -4203,7 +4282,7 @@ export interface components {
             declaredFor: string[];
             /** Format: int32 */
             screws: number;
-            price: null | components["schemas"]["Money"];
+            price?: null | components["schemas"]["Money"];
         };
         BlockHole: {
             id: string;
@@ -4223,7 +4302,7 @@ export interface components {
             /** Format: double */
             stopMm?: null | number;
             washer?: null | string;
-            spring: null | components["schemas"]["Spring"];
+            spring?: null | components["schemas"]["Spring"];
             /** Format: double */
             targetNm?: null | number;
             finish?: null | string;
@@ -4250,7 +4329,7 @@ export interface components {
             positionSigmaMm: number;
             holes: components["schemas"]["BoardHole"][];
             parts: components["schemas"]["Part"][];
-            assembly: null | components["schemas"]["Assembly"];
+            assembly?: null | components["schemas"]["Assembly"];
             evidence: null | components["schemas"]["EvidenceGrade"];
         };
         BoardDifference: {
@@ -4278,6 +4357,7 @@ export interface components {
             /** Format: double */
             positionSigmaMm: number;
             hasAssembly: boolean;
+            socket?: null | string;
         };
         BoardEvidence: {
             board: string;
@@ -4334,7 +4414,7 @@ export interface components {
         BoardTeardown: {
             board: string;
             plan: components["schemas"]["TeardownPlan"];
-            best: null | components["schemas"]["TeardownPlan"];
+            best?: null | components["schemas"]["TeardownPlan"];
         };
         Bond: {
             id: string;
@@ -4403,12 +4483,12 @@ export interface components {
             kind: components["schemas"]["BoardKind"];
             boards: components["schemas"]["CardBoard"][];
             ribbons: components["schemas"]["Ribbon"][];
-            assembly: null | components["schemas"]["Assembly"];
+            assembly?: null | components["schemas"]["Assembly"];
         };
         CardBoard: {
             key: string;
             board: components["schemas"]["Board"];
-            pose: null | components["schemas"]["BoardPose"];
+            pose?: null | components["schemas"]["BoardPose"];
         };
         CardEntry: {
             id: string;
@@ -4450,10 +4530,10 @@ export interface components {
         CeilingRegion: "base" | "pocket" | "land";
         Checked: {
             kind: string;
-            board: null | components["schemas"]["Board"];
-            block: null | components["schemas"]["Block"];
-            card: null | components["schemas"]["Card"];
-            socket: null | components["schemas"]["Socket"];
+            board?: null | components["schemas"]["Board"];
+            block?: null | components["schemas"]["Block"];
+            card?: null | components["schemas"]["Card"];
+            socket?: null | components["schemas"]["Socket"];
             faults: components["schemas"]["PointedFault"][];
             known: boolean;
             sameContent: boolean;
@@ -4503,8 +4583,8 @@ export interface components {
             finDirectionDeg?: null | number;
             /** Format: double */
             slitDirectionDeg?: null | number;
-            finArea: null | components["schemas"]["Polygon"];
-            flowArea: null | components["schemas"]["Polygon"];
+            finArea?: null | components["schemas"]["Polygon"];
+            flowArea?: null | components["schemas"]["Polygon"];
             /** Format: double */
             kwPerMK?: null | number;
         };
@@ -4543,12 +4623,22 @@ export interface components {
             amount: number;
         };
         /** @enum {unknown} */
-        CountOf: "screws" | "films" | "cuts" | "checks" | "ports";
+        CountOf: "screws" | "films" | "cuts" | "checks" | "ports" | "strokes" | "rounds" | "posts";
         Coverage: {
             part: string;
             land?: null | string;
             /** Format: double */
             share: number;
+        };
+        CrownedFilm: {
+            /** Format: double */
+            crownMm: number;
+            /** Format: double */
+            leastUm: number;
+            /** Format: double */
+            rimUm: number;
+            /** Format: double */
+            kPerW: number;
         };
         Cut: {
             /** Format: int32 */
@@ -4615,6 +4705,17 @@ export interface components {
             /** Format: double */
             maxPressureMPa?: null | number;
         };
+        DieDecision: {
+            answer: components["schemas"]["DirectDieResult"];
+            /** Format: double */
+            powerW: number;
+            /** Format: double */
+            blockKPerW: number;
+            /** Format: double */
+            flowLPerMin: number;
+            paste?: null | string;
+            metal?: null | string;
+        };
         DieLoad: {
             part: string;
             /** Format: double */
@@ -4625,16 +4726,16 @@ export interface components {
             minMPa: number;
             lifts: boolean;
         };
-        DirectDieKept: {
-            answer: components["schemas"]["DirectDieResult"];
+        DieMoment: {
+            part: string;
             /** Format: double */
-            powerW: number;
-            /** Format: double */
-            blockKPerW: number;
-            /** Format: double */
-            flowLPerMin: number;
-            paste?: null | string;
-            metal?: null | string;
+            loadN: number;
+            edge: string;
+            over: boolean;
+        };
+        DieSection: {
+            lidded: components["schemas"]["SectionWay"];
+            direct: components["schemas"]["SectionWay"];
         };
         DirectDieResult: {
             lidded: components["schemas"]["HeightChain"];
@@ -4659,6 +4760,8 @@ export interface components {
             warnings: components["schemas"]["Told"][];
             /** Format: double */
             moreW?: null | number;
+            liddedLayers: components["schemas"]["LayerRise"][];
+            directLayers: components["schemas"]["LayerRise"][];
             /** Format: double */
             loadToAreaMm: number;
             /** Format: double */
@@ -4794,8 +4897,8 @@ export interface components {
             rssMaxMm: number;
             /** Format: double */
             padAreaMm2: number;
-            pad: null | components["schemas"]["PadFit"];
-            declared: null | components["schemas"]["PadFit"];
+            pad?: null | components["schemas"]["PadFit"];
+            declared?: null | components["schemas"]["PadFit"];
             wouldDo: components["schemas"]["PadFit"][];
             why: string;
         };
@@ -4844,7 +4947,7 @@ export interface components {
             count?: null | number;
             overrideReason?: null | string;
             doneAt?: null | string;
-            signed: null | components["schemas"]["SignedBasis"];
+            signed?: null | components["schemas"]["SignedBasis"];
         };
         HoleContent: {
             stage: components["schemas"]["HoleStage"];
@@ -4883,6 +4986,13 @@ export interface components {
             driver: string;
             camera?: null | string;
         };
+        JetPlateTold: {
+            /** Format: double */
+            measuredMm: number;
+            name?: null | string;
+            right: boolean;
+            text: string;
+        };
         JobChange: {
             title: string;
             client?: null | string;
@@ -4891,6 +5001,7 @@ export interface components {
             pasteId?: null | string;
             padChoices: components["schemas"]["LaidPad"][];
             pairs?: null | components["schemas"]["WorkPair"][];
+            seat?: null | components["schemas"]["WorkSeat"];
         };
         JobPlan: {
             match: components["schemas"]["MatchResult"];
@@ -4902,6 +5013,7 @@ export interface components {
             mount: components["schemas"]["MountResult"];
             prove: components["schemas"]["ProveResult"];
             care: components["schemas"]["CareResult"];
+            seats: components["schemas"]["SeatPlan"][];
             evidence: components["schemas"]["BoardEvidence"][];
             schools: components["schemas"]["School"][];
             troubles: components["schemas"]["Trouble"][];
@@ -4910,9 +5022,9 @@ export interface components {
             ways: {
                 [key: string]: string;
             };
-            cutting: null | components["schemas"]["BegunCutting"];
+            cutting?: null | components["schemas"]["BegunCutting"];
             asFound: components["schemas"]["AsFoundPad"][];
-            assembly: null | components["schemas"]["Assembly"];
+            assembly?: null | components["schemas"]["Assembly"];
             order?: null | string[];
             versions: {
                 [key: string]: number;
@@ -4935,7 +5047,7 @@ export interface components {
             blockName?: null | string;
             order: components["schemas"]["WorkOrder"];
             board: components["schemas"]["Board"];
-            block: null | components["schemas"]["Block"];
+            block?: null | components["schemas"]["Block"];
             plan: components["schemas"]["JobPlan"];
             stations: components["schemas"]["StationPlan"][];
             route: components["schemas"]["StationState"][];
@@ -5060,8 +5172,13 @@ export interface components {
             padMm?: null | number;
             metal?: null | string;
         };
+        LayerRise: {
+            layer: string;
+            /** Format: double */
+            k: number;
+        };
         LayoutDraftAnswer: {
-            board: null | components["schemas"]["Board"];
+            board?: null | components["schemas"]["Board"];
             document?: null | string;
             layout: components["schemas"]["LayoutResult"];
         };
@@ -5099,7 +5216,7 @@ export interface components {
         LayoutResult: {
             holes: components["schemas"]["LayoutHole"][];
             parts: components["schemas"]["LayoutPart"][];
-            outline: null | components["schemas"]["Polygon"];
+            outline?: null | components["schemas"]["Polygon"];
             /** Format: double */
             thicknessMm?: null | number;
             units: components["schemas"]["LengthUnit"];
@@ -5153,7 +5270,7 @@ export interface components {
             tightestMm?: null | number;
             /** Format: int32 */
             uncovered: number;
-            price: null | components["schemas"]["Money"];
+            price?: null | components["schemas"]["Money"];
         };
         MatchList: {
             entries: components["schemas"]["MatchEntry"][];
@@ -5164,7 +5281,7 @@ export interface components {
             };
         };
         MatchResult: {
-            order: null | components["schemas"]["OrderFit"];
+            order?: null | components["schemas"]["OrderFit"];
             sheet: components["schemas"]["StationPlan"];
         };
         Measure: {
@@ -5196,8 +5313,8 @@ export interface components {
             held: boolean;
         };
         MountedBowResult: {
-            without: null | components["schemas"]["BowResult"];
-            with: null | components["schemas"]["BowResult"];
+            without?: null | components["schemas"]["BowResult"];
+            with?: null | components["schemas"]["BowResult"];
             /** Format: double */
             limitMicro: number;
             text: string;
@@ -5217,6 +5334,7 @@ export interface components {
             cardId?: null | string;
             pieces?: null | components["schemas"]["WorkPiece"][];
             pairs?: null | components["schemas"]["WorkPair"][];
+            seat?: null | components["schemas"]["WorkSeat"];
         };
         NewNote: {
             by: string;
@@ -5396,7 +5514,7 @@ export interface components {
         PadsResult: {
             pairs: components["schemas"]["PairPads"][];
             pieces: components["schemas"]["PadPiece"][];
-            cutting: null | components["schemas"]["CutPlan"];
+            cutting?: null | components["schemas"]["CutPlan"];
             sheet: components["schemas"]["StationPlan"];
             troubles: components["schemas"]["Trouble"][];
         };
@@ -5421,7 +5539,7 @@ export interface components {
         PairMount: {
             pair: string;
             board: string;
-            tightening: null | components["schemas"]["TighteningResult"];
+            tightening?: null | components["schemas"]["TighteningResult"];
             screws: components["schemas"]["MountScrew"][];
         };
         PairPads: {
@@ -5429,7 +5547,7 @@ export interface components {
             board: string;
             gaps: components["schemas"]["GapsResult"];
             pads: components["schemas"]["PlacedPad"][];
-            seating: null | components["schemas"]["SeatingResult"];
+            seating?: null | components["schemas"]["SeatingResult"];
         };
         PairPrep: {
             pair: string;
@@ -5468,7 +5586,7 @@ export interface components {
             maxLoadN?: null | number;
             /** Format: double */
             maxPressureMPa?: null | number;
-            outline: null | components["schemas"]["Polygon"];
+            outline?: null | components["schemas"]["Polygon"];
             under?: null | string;
             /** Format: double */
             lidThicknessMm?: null | number;
@@ -5476,7 +5594,7 @@ export interface components {
             bondMm?: null | number;
             /** Format: double */
             powerShare?: null | number;
-            packageOutline: null | components["schemas"]["Polygon"];
+            packageOutline?: null | components["schemas"]["Polygon"];
             /** Format: double */
             lidKWPerMK?: null | number;
             /** Format: double */
@@ -5566,7 +5684,7 @@ export interface components {
             /** Format: double */
             coverage?: null | number;
             bare?: null | components["schemas"]["BareSpot"][];
-            spill: null | components["schemas"]["SpillAnswer"];
+            spill?: null | components["schemas"]["SpillAnswer"];
             /** Format: double */
             finalBondLineUm?: null | number;
             /** Format: double */
@@ -5596,6 +5714,8 @@ export interface components {
             board: string;
             surface: components["schemas"]["PasteSurface"];
             school: string;
+            /** Format: double */
+            crownMm: number;
             /** Format: double */
             liquidPerFaceUl?: null | number;
             refusals: string[];
@@ -5703,7 +5823,7 @@ export interface components {
             widthMm: number;
             /** Format: double */
             depthMm: number;
-            fit: null | components["schemas"]["PadFit"];
+            fit?: null | components["schemas"]["PadFit"];
             chosen: boolean;
             onBlock: boolean;
             pair: string;
@@ -5843,7 +5963,7 @@ export interface components {
         ProveResult: {
             pairs: components["schemas"]["PairProof"][];
             sheet: components["schemas"]["StationPlan"];
-            first: components["schemas"]["Comparison"];
+            first?: components["schemas"]["Comparison"];
         };
         PutAwayAnswer: {
             stored: components["schemas"]["PadStock"][];
@@ -5967,6 +6087,45 @@ export interface components {
         };
         /** @enum {unknown} */
         Seat: "die" | "standoff";
+        SeatPlan: {
+            board: string;
+            pair: string;
+            /** Format: double */
+            turnDeg: number;
+            socket: string;
+            processor: string;
+            bare: boolean;
+            match: components["schemas"]["SocketMatchResult"];
+            fit?: null | components["schemas"]["SocketFit"];
+            decision?: null | components["schemas"]["DieDecision"];
+            section?: null | components["schemas"]["DieSection"];
+            noDecision?: null | string;
+            mark: null | components["schemas"]["Point2"];
+            coat: string[];
+            warm?: null | components["schemas"]["Warming"];
+            crown?: null | components["schemas"]["CrownedFilm"];
+            /** Format: double */
+            inletTurnDeg?: null | number;
+            way?: components["schemas"]["Orientation"];
+            posts?: null | components["schemas"]["TurnedSpring"][];
+        };
+        SeatedBlock: {
+            blockId: string;
+            blockName: string;
+            verdict: components["schemas"]["Verdict"];
+            summary: string;
+            kit?: null | string;
+            price?: null | components["schemas"]["Money"];
+        };
+        SeatedProcessor: {
+            socket: components["schemas"]["Socket"];
+            processor: components["schemas"]["Board"];
+            mainboard?: null | components["schemas"]["Board"];
+            /** @default false */
+            bare: boolean;
+            /** Format: double */
+            turnDeg?: null | number;
+        };
         SeatingResult: {
             dies: components["schemas"]["DieContact"][];
             tiltDeg: number[];
@@ -5976,6 +6135,17 @@ export interface components {
             /** Format: double */
             planeMm: number;
             why: string;
+        };
+        SectionBox: {
+            what: components["schemas"]["SectionMatter"];
+            /** Format: double */
+            fromMm: number;
+            /** Format: double */
+            toMm: number;
+            /** Format: double */
+            lowMm: number;
+            /** Format: double */
+            highMm: number;
         };
         SectionGap: {
             part: string;
@@ -5991,6 +6161,13 @@ export interface components {
         };
         /** @enum {unknown} */
         SectionLayer: "board" | "part" | "pad" | "paste" | "plate";
+        SectionLevel: {
+            name: string;
+            /** Format: double */
+            mm: number;
+        };
+        /** @enum {unknown} */
+        SectionMatter: "board" | "socket" | "package" | "die" | "bond" | "lid" | "small" | "frame" | "stop" | "block" | "fins";
         SectionResult: {
             /** Format: double */
             lengthMm: number;
@@ -6001,6 +6178,13 @@ export interface components {
             layer: components["schemas"]["SectionLayer"];
             id: string;
             points: unknown[];
+        };
+        SectionWay: {
+            boxes: components["schemas"]["SectionBox"][];
+            levels: components["schemas"]["SectionLevel"][];
+            /** Format: double */
+            springMm?: null | number;
+            chain: components["schemas"]["HeightChain"];
         };
         SheetVersion: {
             kind: string;
@@ -6075,6 +6259,8 @@ export interface components {
             stopHeightMm?: null | number;
             /** Format: double */
             designHeightMm?: null | number;
+            /** Format: double */
+            jetPlateMm?: null | number;
             /** Format: double */
             seatMm?: null | number;
             /** Format: double */
@@ -6171,7 +6357,9 @@ export interface components {
         };
         StepId: string;
         /** @enum {unknown} */
-        StepKind: "read" | "count" | "run" | "power-off" | "unscrew" | "unplug" | "lift" | "clean" | "prepare" | "dry-fit" | "cut" | "lay" | "spread" | "lower" | "start" | "turn" | "fit" | "back-plate" | "plug" | "connect" | "look" | "leak-test" | "boot" | "store" | "note" | "fasten" | "hand-over";
+        StepKind: "read" | "count" | "run" | "power-off" | "unscrew" | "unplug" | "lift" | "clean" | "prepare" | "dry-fit" | "cut" | "lay" | "spread" | "lower" | "start" | "turn" | "fit" | "back-plate" | "plug" | "connect" | "look" | "leak-test" | "boot" | "store" | "note" | "fasten" | "hand-over" | "seat" | "warm" | "shear" | "scrape" | "coat" | "rebuild";
+        /** @enum {unknown} */
+        StepPicture: "slit" | "ring" | "evenly" | "jig" | "gasket" | "coat" | "grip";
         StepStand: {
             stepId: components["schemas"]["StepId"];
             station: components["schemas"]["Station"];
@@ -6294,6 +6482,7 @@ export interface components {
             filmUm: number[];
             plate: string;
             home: boolean;
+            dies: components["schemas"]["DieMoment"][];
         };
         TighteningResult: {
             order: string[];
@@ -6307,7 +6496,7 @@ export interface components {
             tiltLimitDeg: number;
             /** Format: double */
             peakLimitMPa?: null | number;
-            oneCornerFirst: null | components["schemas"]["Worst"];
+            oneCornerFirst?: null | components["schemas"]["Worst"];
             /** Format: double */
             takenTurns: number;
             takenWords?: null | string;
@@ -6343,13 +6532,13 @@ export interface components {
             features: number;
         };
         TraceReckoning: {
-            board: null | components["schemas"]["Board"];
+            board?: null | components["schemas"]["Board"];
             document?: null | string;
             trace: components["schemas"]["TraceResult"];
             /** Format: double */
             sigmaMm?: null | number;
             matches: components["schemas"]["MatchEntry"][];
-            fit: null | components["schemas"]["FitResult"];
+            fit?: null | components["schemas"]["FitResult"];
             next: components["schemas"]["Measure"][];
             trouble?: null | string;
         };
@@ -6499,6 +6688,14 @@ export interface components {
         Validity: "ok" | "weak" | "outside";
         /** @enum {unknown} */
         Verdict: "seats" | "seats-with-work" | "unproven" | "clashes";
+        Warming: {
+            /** Format: double */
+            massG: number;
+            /** Format: double */
+            toC: number;
+            /** Format: double */
+            minutes: number;
+        };
         WayChosen: {
             school: string;
             way?: null | string;
@@ -6510,8 +6707,8 @@ export interface components {
             pieces: components["schemas"]["Workpiece"][];
             pairs: components["schemas"]["Pair"][];
             ribbons: components["schemas"]["Ribbon"][];
-            assembly: null | components["schemas"]["Assembly"];
-            card: null | components["schemas"]["CardName"];
+            assembly?: null | components["schemas"]["Assembly"];
+            card?: null | components["schemas"]["CardName"];
             first: components["schemas"]["Workpiece"];
         };
         WorkPair: {
@@ -6522,6 +6719,14 @@ export interface components {
         WorkPiece: {
             key: string;
             boardId: string;
+        };
+        WorkSeat: {
+            processorId: string;
+            on?: null | string;
+            /** @default false */
+            bare: boolean;
+            /** Format: double */
+            turnDeg?: null | number;
         };
         WorkStep: {
             id: components["schemas"]["StepId"];
@@ -6544,7 +6749,7 @@ export interface components {
             /** Format: int32 */
             timerS?: null | number;
             facts: components["schemas"]["Fact"][];
-            turn: null | components["schemas"]["TurnTarget"];
+            turn?: null | components["schemas"]["TurnTarget"];
             /** Format: int32 */
             number?: null | number;
             where?: null | string;
@@ -6556,12 +6761,14 @@ export interface components {
             /** Format: int32 */
             sheet?: null | number;
             pieces: string[];
+            picture: null | components["schemas"]["StepPicture"];
             locks: unknown[];
         };
         Workpiece: {
             key: string;
             board: components["schemas"]["Board"];
-            pose: null | components["schemas"]["BoardPose"];
+            pose?: null | components["schemas"]["BoardPose"];
+            seated?: null | components["schemas"]["SeatedProcessor"];
         };
         Worst: {
             /** Format: double */

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import type { Schemas } from '../api/client'
 import { answer, http } from '../api/client'
-import { useBench, useBoards } from '../api/queries'
+import { useBench, useBoards, useProcessors } from '../api/queries'
 import { useInitials } from '../app/settings'
 import { Button } from '../ui/Button'
 import { Dialog } from '../ui/Dialog'
@@ -193,11 +193,18 @@ function OpenJob({ open, onClose }: { open: boolean; onClose: () => void }) {
   const [boardId, setBoard] = useState('')
   const [fault, setFault] = useState<string>()
   const chosen = boardId || boards[0]?.id || ''
+  const board = boards.find((b) => b.id === chosen)
+  const processors = useProcessors(board?.kind === 'mainboard' ? board.socket : undefined)
+  const [processorId, setProcessor] = useState('')
+  const [bare, setBare] = useState(false)
+  const seat = processors.some((x) => x.id === processorId) ? { processorId, bare } : undefined
   const submit = async (e: React.FormEvent) => {
     e.preventDefault()
     try {
       const made = await answer(
-        http.POST('/api/jobs', { body: { title, client: client || undefined, bench, boardId: chosen, by: initials } }),
+        http.POST('/api/jobs', {
+          body: { title, client: client || undefined, bench, boardId: chosen, by: initials, seat },
+        }),
       )
       onClose()
       go(`/job/${made.id}/match`)
@@ -234,6 +241,25 @@ function OpenJob({ open, onClose }: { open: boolean; onClose: () => void }) {
             ))}
           </select>
         </label>
+        {processors.length > 0 && (
+          <label>
+            Processor in its socket
+            <select value={processorId} onChange={(e) => setProcessor(e.target.value)} className={input}>
+              <option value="">none, only the board's own parts</option>
+              {processors.map((x) => (
+                <option key={x.id} value={x.id}>
+                  {x.name}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
+        {seat && (
+          <label className="flex items-center gap-2">
+            <input type="checkbox" checked={bare} onChange={(e) => setBare(e.target.checked)} className="h-5 w-5" />
+            Its lid comes off for good
+          </label>
+        )}
         <label>
           Bench
           <input required value={bench} onChange={(e) => setBench(e.target.value)} className={input} maxLength={20} />

@@ -11,6 +11,7 @@ import { RoomMat } from '../stations/RoomMat'
 import type { AtHand, Room, RoomProps } from '../stations/room'
 import { rooms } from '../stations/rooms'
 import { TogetherDialog } from '../stations/StepLine'
+import { StepPicture } from '../stations/seat/StepPicture'
 import { type Steps, useSteps } from '../stations/useSteps'
 import { left, stationName, wait } from '../ui/format'
 import { ErrorNotice, Loading } from '../ui/Notice'
@@ -173,6 +174,7 @@ function Words({
         {step.count != null && !s.isSigned && <Counter big count={s.count} of={step.count} onChange={s.setCount} />}
         {step.timerS != null && <BenchTimer seconds={step.timerS} endsAt={timerEnds} start={start} />}
       </div>
+      {step.picture && <StepPicture kind={step.picture} big />}
       {Panel && <Panel {...props} />}
       {s.refusal && (
         <div role="alert" className="border-l-[6px] border-plum pl-4 text-[24px] leading-tight text-plum">

@@ -59,6 +59,7 @@ export function BoardLayer({
             tint={tint?.[x.id]}
             onPick={onPick}
             quiet={quiet}
+            under={!!x.under && board.parts.some((lid) => lid.id === x.under)}
           />
         ))}
       {board.holes.map((h) => (
@@ -83,6 +84,7 @@ function PartShape({
   tint,
   onPick,
   quiet,
+  under,
 }: {
   part: Part
   p: Projection
@@ -90,6 +92,8 @@ function PartShape({
   tint?: string
   onPick?: (id: string) => void
   quiet?: boolean
+  /** Hidden by a lid: drawn as what lies below. */
+  under?: boolean
 }) {
   const fills: Partial<Record<Part['kind'], string>> = {
     die: 'var(--silicon)',
@@ -129,12 +133,13 @@ function PartShape({
         <path
           d={p.path(partCorners(part))}
           fill={tint && part.kind !== 'die' ? `var(--${tint}-wash)` : (fills[part.kind] ?? 'var(--raised)')}
+          fillOpacity={under ? 0.12 : undefined}
           stroke={colour}
           strokeWidth={selected || tint ? 2.6 : 1.1}
-          strokeDasharray={part.kind === 'empty' ? '3 3' : undefined}
+          strokeDasharray={part.kind === 'empty' || under ? '3 3' : undefined}
         />
       )}
-      {!quiet && label && width > 24 && (
+      {!quiet && !under && label && width > 24 && (
         <text
           x={p.x(part.x)}
           y={p.y(part.y) + 4.5}

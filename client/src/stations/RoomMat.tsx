@@ -3,6 +3,7 @@ import { BlockLayer } from '../mat/BlockLayer'
 import { Mat } from '../mat/Mat'
 import { OtherBlocks } from '../mat/OtherBlocks'
 import { placed } from '../mat/place'
+import { SeatLayer, seatPoints } from '../mat/SeatLayer'
 import { StepPlaces } from '../mat/StepPlaces'
 import type { Room, RoomProps, Tint } from './room'
 
@@ -24,7 +25,7 @@ export function RoomMat({
   const { board, block, placement } = here
   const top = Math.max(...(board.outline as number[][]).map((p) => p[1]))
   const lit: Tint = Object.fromEntries((s.step?.targets ?? []).map((id) => [id, 'copper' as const]))
-  const focus = big ? room.bench?.focus?.(props) : undefined
+  const focus = (big ? room.bench?.focus?.(props) : undefined) ?? seatPoints(here, s.step)
   const include = block && room.wide ? block.plates.flatMap((p) => placed(placement, p.outline as number[][])) : []
   return (
     <Mat
@@ -43,6 +44,7 @@ export function RoomMat({
       {(p) => (
         <>
           <OtherBlocks job={job} here={here} p={p} />
+          <SeatLayer here={here} p={p} block={!!room.block?.fill && !big} />
           {block && room.block && !big && <BlockLayer block={block} placement={placement} p={p} {...room.block} />}
           {big && s.step && <StepPlaces step={s.step} here={here} p={p} />}
           {room.Overlay && <room.Overlay {...props} p={p} top={top} big={big} />}

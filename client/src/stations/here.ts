@@ -29,6 +29,9 @@ export interface Here {
   dryFit: Schemas['DryFitCheck'][]
   evidence: Schemas['PartEvidence'][]
   comparison?: Schemas['Comparison']
+  /** The processor in its socket, and what is planned for it. */
+  seated?: Schemas['SeatedProcessor']
+  seat?: Schemas['SeatPlan']
 }
 
 export function hereOf(job: JobView, choice: Choice): Here {
@@ -63,6 +66,8 @@ export function hereOf(job: JobView, choice: Choice): Here {
     assembly: order.assembly ?? piece.board.assembly ?? undefined,
     dryFit: plan.prep.pairs.find(mine)?.dryFit ?? [],
     evidence: plan.evidence.find((e) => e.board === piece.key)?.parts ?? [],
+    seated: piece.seated ?? undefined,
+    seat: plan.seats.find(mine),
     comparison: (plan.prove.pairs.find(mine) ?? plan.prove.pairs[0])?.comparison,
   }
 }

@@ -60,6 +60,9 @@ public sealed record SocketFit(
     /// <summary>Height of the contact that its springs are made for, mm above the mainboard.</summary>
     public double? DesignHeightMm { get; init; }
 
+    /// <summary>Thickness of its jet plate, by which an unmarked one is told, mm.</summary>
+    public double? JetPlateMm { get; init; }
+
     /// <summary>Where the package sits when a frame stands in for the clamp, mm above the mainboard.</summary>
     public double? SeatMm { get; init; }
 

@@ -17,5 +17,15 @@ public static class BoardLabel
         : Says(revision) ? $"{boardCode} {revision}"
         : boardCode;
 
+    /// <summary>What carries the label, in a word.</summary>
+    public static string Carrier(BoardKind kind) =>
+        kind switch
+        {
+            BoardKind.GraphicsCard => "card",
+            BoardKind.MemoryModule => "module",
+            BoardKind.Processor => "processor",
+            _ => "board",
+        };
+
     private static bool Says(string text) => !Nothing.Contains(text.Trim().ToLowerInvariant());
 }

@@ -4,6 +4,7 @@ using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Pads.Stock;
 using FaithfulBracket.Core.Paste;
 using FaithfulBracket.Core.Prove;
+using FaithfulBracket.Core.Sockets;
 using FaithfulBracket.Core.Teardown;
 
 namespace FaithfulBracket.Core.Care;
@@ -24,7 +25,8 @@ public static class CareStation
         IReadOnlyList<AsFoundPad> asFound,
         PasteStock? stock,
         Ways ways,
-        ShopSettings shop
+        ShopSettings shop,
+        IReadOnlyList<SeatPlan>? seats = null
     )
     {
         var months = Math.Min(shop.RepasteCapMonths, stock?.MonthsToRepaste ?? shop.RepasteCapMonths);
@@ -42,7 +44,8 @@ public static class CareStation
                         "Store the stock cooler with its screws in their tray cells",
                         "Stored and labelled",
                         ways.StockPads == StockPads.Reuse
-                            ? "Needed to put the card back for a warranty claim. The back plate's pads stay with it, undisturbed."
+                                ? $"Needed to put the {(seats is { Count: > 0 } ? "machine" : "card")} back for a warranty claim. The back plate's pads stay with it, undisturbed."
+                            : seats is { Count: > 0 } ? "Needed to put the machine back for a warranty claim."
                             : "Needed to put the card back for a warranty claim. Its pads are replaced when it goes back."
                     ),
                     Step(
@@ -52,6 +55,18 @@ public static class CareStation
                         "Drawer is right",
                         Used(pads, paste)
                     ),
+                    .. (seats ?? []).Any(s => s.Coat.Count > 0)
+                        ?
+                        [
+                            Step(
+                                "coat-note",
+                                StepKind.Note,
+                                "Note on the record: bare die, parts coated, no alcohol on them",
+                                "Noted",
+                                "Alcohol strips the coat. The lid stays with the record; it can not go back on."
+                            ),
+                        ]
+                        : Array.Empty<WorkStep>(),
                     Step(
                         "date",
                         StepKind.Note,

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Sockets;
 
 namespace FaithfulBracket.Core.Kit;
 
@@ -12,7 +13,7 @@ public sealed record KitResult(IReadOnlyList<KitLine> Lines, StationPlan Sheet)
 /// <summary>Kit: boxes counted, manuals read, the card run with its stock cooler.</summary>
 public static class KitStation
 {
-    public static KitResult Of(WorkOrder order, Drawer drawer, KitNeeds needs)
+    public static KitResult Of(WorkOrder order, Drawer drawer, KitNeeds needs, IReadOnlyList<SeatPlan>? seats = null)
     {
         var lines = order.Pairs.Count == 0 ? [] : KitCheck.Of(order, drawer, needs);
         var missing = lines.Where(l => l.Short > 0).ToList();
@@ -42,6 +43,7 @@ public static class KitStation
                                 ? "Kit and drawer hold everything the job needs."
                                 : $"Short: {string.Join(", ", missing.Select(Amount))}.",
                     },
+                    .. (seats ?? []).SelectMany(seat => SocketKit.Steps(order, seat)),
                     new()
                     {
                         Id = new(Station.Kit, null, "manual"),
@@ -55,7 +57,9 @@ public static class KitStation
                         Id = new(Station.Kit, null, "stock-run"),
                         Kind = StepKind.Run,
                         Done = "It runs, readings taken",
-                        Title = "Run the card with its stock cooler and take the before reading",
+                        Title = order.Pieces.Any(p => p.Seated is not null)
+                            ? "Run the machine with its old cooler and take the before reading"
+                            : "Run the card with its stock cooler and take the before reading",
                         Detail = "A dead part must be found before the seal is broken. Enter the reading at Prove.",
                         Caution =
                             "Warranty may end when the seal is broken: check the terms and local consumer law first.",

@@ -41,10 +41,7 @@ public static class Envelope
                     )
                 );
             else if (!string.IsNullOrEmpty(fit.Kit))
-                yield return new(
-                    Weight.Work,
-                    new("socket-kit", $"Socket {socket} needs the upgrade kit {fit.Kit}.", [])
-                );
+                yield return new(Weight.Work, new("socket-kit", $"Socket {socket} needs {fit.Kit}.", []));
             if (fit is { JetPlate: { } jet })
                 yield return new(
                     Weight.Note,

@@ -20,7 +20,12 @@ public static class MatchStation
     {
         if (order.Pairs.Count == 0)
             return new(null, new(Station.Match, "choose a block", true, []));
-        var fit = OrderFits.Judge(order, new(MinClearanceMm: shop.MinClearanceMm), cancel);
+        return Of(order, OrderFits.Judge(order, new(MinClearanceMm: shop.MinClearanceMm), cancel));
+    }
+
+    /// <summary>The station out of a fit that is judged already.</summary>
+    public static MatchResult Of(WorkOrder order, OrderFit fit)
+    {
         List<WorkStep> steps =
         [
             .. order.Pieces.Select(p => Label(order, p)),
@@ -69,7 +74,7 @@ public static class MatchStation
             Kind = StepKind.Read,
             Board = piece.Key,
             Title = named
-                ? $"Compare the label on the card with {BoardLabel.Of(piece.Board)}"
+                ? $"Compare the label on the {BoardLabel.Carrier(piece.Board.Kind)} with {BoardLabel.Of(piece.Board)}"
                 : $"No label on this board{order.On(piece.Key)}: compare it bare with the drawing on the mat",
             Detail = named
                 ? "Board code and revision, not the model name: one model is sold on several boards."

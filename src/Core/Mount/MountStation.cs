@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
+using FaithfulBracket.Core.Sockets;
 
 namespace FaithfulBracket.Core.Mount;
 
@@ -38,6 +39,7 @@ public static class MountStation
         MatchResult match,
         PadsResult pads,
         Ways ways,
+        IReadOnlyList<SeatPlan>? seats = null,
         CancellationToken cancel = default
     )
     {
@@ -71,7 +73,7 @@ public static class MountStation
                 )
             )),
         ];
-        return new(pairs, holes, MountSteps.Of(order, match, pairs, ways), troubles.List);
+        return new(pairs, holes, MountSteps.Of(order, match, pairs, ways, seats ?? []), troubles.List);
     }
 
     /// <summary>Turns at a time; null for the simulated step.</summary>

@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Sockets;
 
 namespace FaithfulBracket.Core.Mount;
 
@@ -11,7 +12,13 @@ internal static class MountSteps
     /// <summary>Ports that the loop itself uses, a block.</summary>
     private const int PortsInUse = 2;
 
-    public static StationPlan Of(WorkOrder order, MatchResult match, IReadOnlyList<PairMount> mounts, Ways ways)
+    public static StationPlan Of(
+        WorkOrder order,
+        MatchResult match,
+        IReadOnlyList<PairMount> mounts,
+        Ways ways,
+        IReadOnlyList<SeatPlan> seats
+    )
     {
         if (mounts.Count == 0)
             return new(Station.Mount, "waits for a block", true, []);
@@ -20,14 +27,20 @@ internal static class MountSteps
         {
             var pair = order.Pairs.First(p => p.Key == fit.Key);
             var mount = mounts.First(m => m.Pair == fit.Key && m.Board == on.Board);
-            steps.AddRange(new OneBoard(order, pair, on, mount.Tightening, ways).Steps());
+            var seat = seats.FirstOrDefault(x => x.Pair == fit.Key && x.Board == on.Board);
+            var own = new OneBoard(order, pair, on, mount.Tightening, ways, SocketMount.Turned(seat)).Steps();
+            steps.AddRange(seat is null ? own : new SocketMount(order, seat, ways).Over([.. own], mount.Tightening));
             if (fit.On[^1].Board == on.Board)
                 steps.AddRange(Finish(order, pair));
         }
+        foreach (var seat in ways.Closing == Closing.Tray ? seats : [])
+            steps.AddRange(new SocketMount(order, seat, ways).Close());
         var screws = match.Laid().Sum(l => MountScrews.Split(l.On.Laid.Block, ways).First.Count);
         var turns = mounts.Select(m => m.Tightening?.TakenTurns).OfType<double>().ToList();
         var each = turns.Count == 0 ? "" : $", {TurnWords.Of(turns.Min())} at a time";
-        return new(Station.Mount, $"{screws} screws{each}", false, steps);
+        var named =
+            seats.Count == mounts.Count && seats.Count > 0 ? SocketMount.Turned(seats[0]).ToLowerInvariant() : "screw";
+        return new(Station.Mount, $"{screws} {named}s{each}", false, steps);
     }
 
     /// <summary>What is done once for the block, however many boards it lies on.</summary>
@@ -82,14 +95,16 @@ internal static class MountSteps
         private readonly BoardFit _on;
         private readonly TighteningResult? _tightening;
         private readonly Ways _ways;
+        private readonly string _turned;
         private readonly List<BlockHole> _first;
         private readonly List<BlockHole> _held;
         private readonly List<BlockHole> _sequence;
         private readonly Dictionary<string, int> _number;
 
-        public OneBoard(WorkOrder order, Pair pair, BoardFit on, TighteningResult? tightening, Ways ways)
+        /// <param name="turned">What is turned: screw, nut or stud.</param>
+        public OneBoard(WorkOrder order, Pair pair, BoardFit on, TighteningResult? tightening, Ways ways, string turned)
         {
-            (_order, _pair, _on, _tightening, _ways) = (order, pair, on, tightening, ways);
+            (_order, _pair, _on, _tightening, _ways, _turned) = (order, pair, on, tightening, ways, turned);
             (_first, _held) = MountScrews.Split(on.Laid.Block, ways);
             _sequence = [.. MountScrews.Sequence(on.Laid.Block, _first, tightening)];
             _number = MountScrews
@@ -200,7 +215,7 @@ internal static class MountSteps
                 Kind = StepKind.Turn,
                 Board = _on.Board,
                 Pair = _pair.Key,
-                Title = $"Screw {_number[hole.Id]}, {Where(hole)}: {turn}",
+                Title = $"{_turned} {_number[hole.Id]}, {Where(hole)}: {turn}",
                 Number = _number[hole.Id],
                 Where = Where(hole),
                 HowFar = turn,

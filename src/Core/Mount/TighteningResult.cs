@@ -22,7 +22,14 @@ public sealed record TighteningMove(
 {
     public required string Plate { get; init; }
     public bool Home { get; init; }
+
+    /// <summary>What each die under paste carries after this turn.</summary>
+    public IReadOnlyList<DieMoment> Dies { get; init; } = [];
 }
+
+/// <param name="Edge">Its hardest edge, as it is told.</param>
+/// <param name="Over">Whether that is past what it allows.</param>
+public sealed record DieMoment(string Part, double LoadN, string Edge, bool Over);
 
 public sealed record Worst(double TiltDeg, double PeakMPa);
 

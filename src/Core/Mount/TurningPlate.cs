@@ -89,6 +89,15 @@ internal sealed class TurningPlate
         {
             Plate = Id,
             Home = _remaining[hole.Id] <= 1e-9,
+            Dies =
+                dies.Count < 2
+                    ? []
+                    : dies.ConvertAll(d => new DieMoment(
+                        d.Part,
+                        d.LoadN,
+                        EdgePressure.InWords(d.PeakMPa, d.MaxPressureMPa),
+                        d.MaxPressureMPa is { } most && d.PeakMPa > most
+                    )),
         };
     }
 

@@ -26,9 +26,11 @@ public static class Schools
     /// <summary>The questions that apply to an order.</summary>
     public static IReadOnlyList<School> For(WorkOrder order) =>
         [
-            .. Common.TakeWhile(s => s.Station < Station.Mount),
-            WhoMovesOf(order),
-            .. Common.SkipWhile(s => s.Station < Station.Mount),
+            .. new[] { WhoMovesOf(order) }
+                .Concat(Common)
+                .Concat(order.Pieces.Any(p => p.Seated is not null) ? SocketSchools.Socket : [])
+                .Concat(order.Pieces.Any(p => p.Seated is { Bare: true }) ? SocketSchools.BareDie : [])
+                .OrderBy(s => s.Station),
         ];
 
     private static School WhoMovesOf(WorkOrder order) =>
@@ -53,7 +55,7 @@ public static class Schools
             ]
         );
 
-    private static SchoolWay Way(string id, string name, string why, Func<Ways, Ways> take) =>
+    internal static SchoolWay Way(string id, string name, string why, Func<Ways, Ways> take) =>
         new(id, name, why) { Take = take };
 
     private static readonly School[] Common =

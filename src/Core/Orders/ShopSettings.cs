@@ -15,6 +15,21 @@ public sealed record ShopSettings
     /// <summary>Wait of the remover when the drawer states none, s.</summary>
     public int RemoverWaitS { get; init; } = 60;
 
+    /// <summary>What a lid is warmed to before it is taken off, where the jig states nothing, °C.</summary>
+    public double WarmLidC { get; init; } = 65;
+
+    /// <summary>The bench's air, °C.</summary>
+    public double RoomC { get; init; } = 22;
+
+    /// <summary>How long gallium alloy soaks into solder, s.</summary>
+    public int SolderSoakS { get; init; } = 1200;
+
+    /// <summary>How long a coat over bare parts dries, s.</summary>
+    public int CoatDryS { get; init; } = 1800;
+
+    /// <summary>Flow that a block's curve is read at where none is measured, L/min.</summary>
+    public double FlowLPerMin { get; init; } = 3;
+
     /// <summary>Longest time between pastings, months.</summary>
     public int RepasteCapMonths { get; init; } = 24;
 }

@@ -49,6 +49,24 @@ public enum StepKind
     /// <summary>Put screws back where they came from.</summary>
     Fasten,
     HandOver,
+
+    /// <summary>Lay a processor into its socket.</summary>
+    Seat,
+
+    /// <summary>Warm a part through before it is opened.</summary>
+    Warm,
+
+    /// <summary>Shear a lid off in a jig.</summary>
+    Shear,
+
+    /// <summary>Take glue or solder off.</summary>
+    Scrape,
+
+    /// <summary>Cover bare parts.</summary>
+    Coat,
+
+    /// <summary>Open, change and close a block.</summary>
+    Rebuild,
 }
 
 /// <summary>What a step counts.</summary>
@@ -59,4 +77,7 @@ public enum CountOf
     Cuts,
     Checks,
     Ports,
+    Strokes,
+    Rounds,
+    Posts,
 }

@@ -74,6 +74,38 @@ public enum StockPads
     Reuse,
 }
 
+public enum ProcessorAndClamp
+{
+    ProcessorFirst,
+    ClampOff,
+}
+
+public enum WarmLid
+{
+    Warm,
+    Cold,
+}
+
+public enum Polish
+{
+    No,
+    Yes,
+}
+
+public enum NutsBy
+{
+    Thumb,
+    Driver,
+}
+
+public enum Closing
+{
+    Block,
+
+    /// <summary>The mainboard goes back on its tray and the memory into its slots.</summary>
+    Tray,
+}
+
 /// <summary>What somebody chose where installers disagree; the defaults are those of the trade.</summary>
 public sealed record Ways
 {
@@ -93,6 +125,11 @@ public sealed record Ways
     public BackPlateScrews BackPlateScrews { get; init; }
     public ImprintCheck Imprint { get; init; }
     public StockPads StockPads { get; init; }
+    public ProcessorAndClamp Clamp { get; init; }
+    public WarmLid WarmLid { get; init; }
+    public Polish Polish { get; init; }
+    public NutsBy NutsBy { get; init; }
+    public Closing Closing { get; init; }
 
     /// <summary>The choices by question, over the defaults for this order; what no question knows any more is left out.</summary>
     public static Ways Of(WorkOrder order, IReadOnlyDictionary<string, string> chosen)

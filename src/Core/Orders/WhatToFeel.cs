@@ -34,6 +34,12 @@ public static class WhatToFeel
             StepKind.Boot => "A picture, and every sensor shows a figure that can be.",
             StepKind.Store => "Every cell of the tray goes into its own bag with its label.",
             StepKind.Fasten => "The length you took out goes back in: it stops where it stopped before.",
+            StepKind.Seat => "It drops in by its own weight and lies flat: no contact is touched, nothing is pushed.",
+            StepKind.Warm => "Warm right through, not just on top: the jig takes the heat too.",
+            StepKind.Shear => "A soft tick as the bond lets go; the lid moves on its own from then on.",
+            StepKind.Scrape => "The tool slides without a catch; the light shows no edge of the old film.",
+            StepKind.Coat => "A closed, glossy skin over every part, the old glue line left clean.",
+            StepKind.Rebuild => "Every part lies in its bed before a screw turns; the gap closes evenly all round.",
             _ => null,
         };
 }

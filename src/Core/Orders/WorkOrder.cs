@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
@@ -9,6 +10,9 @@ namespace FaithfulBracket.Core.Orders;
 /// <param name="Pose">How it sits to the first board of its card; null for the first and for a board on its own.</param>
 public sealed record Workpiece(string Key, Board Board, BoardPose? Pose = null)
 {
+    /// <summary>The processor in its socket; null for a board that is worked on as it is.</summary>
+    public SeatedProcessor? Seated { get; init; }
+
     /// <summary>A point of this board in the frame of the first board of its card.</summary>
     public Point2 InFirst(Point2 p) =>
         Pose is not { } pose ? p : new(pose.Flipped ? pose.XMm - p.X : pose.XMm + p.X, pose.YMm + p.Y);
@@ -19,6 +23,10 @@ public sealed record Workpiece(string Key, Board Board, BoardPose? Pose = null)
 /// <param name="On">Key of its board, where its plates name none; null takes the first.</param>
 public sealed record Pair(string Key, Block Block, string? On = null)
 {
+    /// <summary>The block with every kit it is sold with; null where the whole block is laid.</summary>
+    [JsonIgnore]
+    public Block? AsSold { get; init; }
+
     /// <summary>Letters of pairs begin here, so that they are never a board's.</summary>
     public const string FirstKey = "P";
 
@@ -69,6 +77,9 @@ public sealed record WorkOrder
 
     /// <summary>A board's or pair's name put behind a sentence where an order has several; nothing in the plain case.</summary>
     public string On(string board) => Pieces.Count > 1 ? $" on board {board}" : "";
+
+    /// <summary>The pairs laid on one board, the block's own plates aside.</summary>
+    public IEnumerable<Pair> PairsOn(Workpiece piece) => Pairs.Where(p => (p.On ?? First.Key) == piece.Key);
 
     /// <summary>A block as it is said: "the block" in the plain case, by its letter where there are several.</summary>
     public string Name(Pair pair) => Pairs.Count > 1 ? $"block {pair.Key}" : "the block";

@@ -20,7 +20,11 @@ public sealed record WorkStep
     public string? Detail { get; init; }
 
     /// <summary>What it looks and feels like when it is right.</summary>
-    public string? Feel => WhatToFeel.Of(Kind);
+    public string? Feel
+    {
+        get => field ?? WhatToFeel.Of(Kind);
+        init;
+    }
 
     /// <summary>What can hurt or break here.</summary>
     public string? Caution { get; init; }
@@ -67,6 +71,9 @@ public sealed record WorkStep
 
     /// <summary>Pieces of pad that are cut or laid, by letter.</summary>
     public IReadOnlyList<string> Pieces { get; init; } = [];
+
+    /// <summary>What its picture shows; null where the mat does.</summary>
+    public StepPicture? Picture { get; init; }
 
     /// <summary>Steps that must be signed before this one.</summary>
     public IReadOnlyList<StepId> Locks { get; init; } = [];

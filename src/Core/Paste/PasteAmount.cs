@@ -41,18 +41,22 @@ public sealed record PasteAmount
     /// <param name="margin">Extra share, 0.2 for a fifth more.</param>
     /// <param name="boreMm">Bore of the syringe, mm.</param>
     /// <param name="beadMm">Diameter of the bead that is drawn, mm.</param>
+    /// <param name="crownMm">Crowns of both faces together, round paraboloids: half of it is the film's mean excess, mm.</param>
     public static PasteAmount For(
         double areaMm2,
         PasteMaterial paste,
         double clampN,
         double margin,
         double boreMm,
-        double beadMm = DefaultBeadMm
+        double beadMm = DefaultBeadMm,
+        double crownMm = 0
     )
     {
         var pressure = clampN / areaMm2;
         var film = paste.LiquidMetal ? PasteMethods.LiquidFilmUm : paste.BondLineUm(pressure);
-        var mm3 = paste.LiquidMetal ? 2 * PasteMethods.LiquidPerFaceUl(areaMm2) : areaMm2 * film / 1000 * (1 + margin);
+        var mm3 = paste.LiquidMetal
+            ? 2 * PasteMethods.LiquidPerFaceUl(areaMm2)
+            : areaMm2 * (film / 1000 + crownMm / 2) * (1 + margin);
         var line = mm3 / (Math.PI * beadMm * beadMm / 4);
         return new()
         {

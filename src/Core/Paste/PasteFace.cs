@@ -24,6 +24,9 @@ public sealed record PasteFace(
     /// <summary>The shop's question that decides the method.</summary>
     public required string School { get; init; }
 
+    /// <summary>Crowns of lid and insert together, mm; 0 for flat faces.</summary>
+    public double CrownMm { get; init; }
+
     /// <summary>Volume on each face for liquid metal, µL; null for paste.</summary>
     public double? LiquidPerFaceUl { get; init; }
 

@@ -20,7 +20,7 @@ public static class PasteMethods
     private const double LargePlateMm = 45;
 
     /// <summary>Film of liquid metal on each face, µm.</summary>
-    public const double LiquidFilmUm = 30;
+    public const double LiquidFilmUm = Sockets.MetalFilm.UsualUm;
 
     /// <summary>Bare parts nearer than this to the die are in reach of a drop, mm.</summary>
     public const double ReachMm = 6;
@@ -58,11 +58,13 @@ public static class PasteMethods
         };
 
     /// <summary>Liquid metal on this face: what forbids it, what it asks for.</summary>
+    /// <param name="coated">Bare parts that are covered by then.</param>
     /// <returns>Refusals first; empty when nothing forbids it.</returns>
     public static (IReadOnlyList<string> Refusals, IReadOnlyList<string> Cautions) LiquidMetal(
         Board board,
         Block block,
-        Part die
+        Part die,
+        IReadOnlyCollection<string>? coated = null
     )
     {
         List<string> refusals = [],
@@ -79,6 +81,7 @@ public static class PasteMethods
             .Parts.Where(p =>
                 p.Face == die.Face
                 && p.Id != die.Id
+                && coated?.Contains(p.Id) != true
                 && p.Kind is PartKind.Capacitor or PartKind.Other
                 && p.Top().Bounds.Meets(reach)
             )

@@ -3,6 +3,8 @@ using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Pads.Seating;
+using FaithfulBracket.Core.Prep;
+using FaithfulBracket.Core.Sockets;
 
 namespace FaithfulBracket.Core.Paste;
 
@@ -21,7 +23,8 @@ public static class PasteStation
         Drawer drawer,
         string? pasteId,
         Ways ways,
-        ShopSettings shop
+        ShopSettings shop,
+        IReadOnlyList<SeatPlan>? seats = null
     )
     {
         if (pads.Pairs.Count == 0)
@@ -31,31 +34,45 @@ public static class PasteStation
         var faces = new List<PasteFace>();
         foreach (var pair in pads.Pairs)
         foreach (var die in pair.Seating?.Dies.Where(d => d.LoadN > 0) ?? [])
-            faces.Add(Face(pair, die, paste, ways, shop));
+            faces.Add(Face(pair, die, paste, ways, shop, Seat(seats, pair.Pair, pair.Board)));
         if (faces.Count == 0)
             return new([], new(Station.Paste, "no face takes paste", false, []));
-        return new(faces, Sheet(order, faces, paste, shop));
+        return new(faces, Sheet(order, faces, paste, shop, seats));
     }
 
-    private static PasteFace Face(PairPads pair, DieContact die, PasteStock paste, Ways ways, ShopSettings shop)
+    private static SeatPlan? Seat(IReadOnlyList<SeatPlan>? seats, string pair, string board) =>
+        seats?.FirstOrDefault(s => s.Pair == pair && s.Board == board);
+
+    private static PasteFace Face(
+        PairPads pair,
+        DieContact die,
+        PasteStock paste,
+        Ways ways,
+        ShopSettings shop,
+        SeatPlan? seat
+    )
     {
         var laid = pair.Stack!.Laid;
         var part = laid.Board.FindPart(die.Part)!;
         var liquid = paste.Material.LiquidMetal;
+        var crown = part.Kind == PartKind.Lid ? seat?.Crown?.CrownMm ?? 0 : 0;
         var amount = PasteAmount.For(
             part.Top().Area,
             paste.Material,
             die.LoadN,
             shop.PasteMargin,
             paste.BoreMm,
-            shop.BeadMm
+            shop.BeadMm,
+            crown
         );
         var surface = PasteMethods.SurfaceOf(part);
         var method =
             liquid ? PasteWay.Film
             : part.Kind == PartKind.Lid ? ways.PasteLid
             : ways.PasteDie;
-        var (refusals, cautions) = liquid ? PasteMethods.LiquidMetal(laid.Board, laid.Block, part) : ([], []);
+        var (refusals, cautions) = liquid
+            ? PasteMethods.LiquidMetal(laid.Board, laid.Block, part, seat?.Coat)
+            : ([], []);
         return new(
             die.Part,
             paste.Id,
@@ -72,6 +89,7 @@ public static class PasteStation
             Pair = pair.Pair,
             Board = pair.Board,
             Surface = surface,
+            CrownMm = crown,
             School = PasteMethods.SchoolOf(part),
             LiquidPerFaceUl = liquid ? PasteMethods.LiquidPerFaceUl(amount.AreaMm2) : null,
             Refusals = refusals,
@@ -79,9 +97,18 @@ public static class PasteStation
         };
     }
 
-    private static StationPlan Sheet(WorkOrder order, List<PasteFace> faces, PasteStock paste, ShopSettings shop)
+    private static StationPlan Sheet(
+        WorkOrder order,
+        List<PasteFace> faces,
+        PasteStock paste,
+        ShopSettings shop,
+        IReadOnlyList<SeatPlan>? seats
+    )
     {
-        List<WorkStep> steps = [.. faces.Select(f => Step(order, f, paste, shop))];
+        List<WorkStep> steps =
+        [
+            .. faces.Select(f => Step(order, f, paste, shop) with { Locks = Locks(order, f, seats) }),
+        ];
         if (faces.Find(f => f.Refusals.Count > 0) is { } refused)
             return new(Station.Paste, $"not this on {refused.Part}", true, steps);
         var grams = faces.Sum(f => f.Amount.MassG);
@@ -94,6 +121,12 @@ public static class PasteStation
             steps
         );
     }
+
+    /// <summary>Metal stays closed until the bare parts round the dies are coated.</summary>
+    private static IReadOnlyList<StepId> Locks(WorkOrder order, PasteFace f, IReadOnlyList<SeatPlan>? seats) =>
+        f.Method == PasteWay.Film && Seat(seats, f.Pair, f.Board) is { Coat.Count: > 0 } seat
+            ? [DelidPrep.Coat(order, seat)]
+            : [];
 
     private static WorkStep Step(WorkOrder order, PasteFace f, PasteStock paste, ShopSettings shop) =>
         new()

@@ -47,7 +47,11 @@ public sealed record SqueezeSettings(
     bool WithYield = true,
     double MaxTimeS = 600,
     double? StopGapUm = null
-);
+)
+{
+    /// <summary>Crowns of face and plate together, mm: the room grows as a round paraboloid to this at the radius of a disc as large as the face.</summary>
+    public double CrownMm { get; init; }
+}
 
 /// <summary>
 /// Paste pressed out between a face and a plate: thin-film (Hele-Shaw) pressure on the wet cells, zero at the paste's rim, each
@@ -95,7 +99,9 @@ public sealed class SqueezeFlow
         {
             var p = At(i, b);
             _face[i] = face.Contains(p);
-            _rise[i] = settings.TiltMmPerMm.Dot(p - centre);
+            _rise[i] =
+                settings.TiltMmPerMm.Dot(p - centre)
+                + settings.CrownMm * (p - centre).Dot(p - centre) / (face.Area / Math.PI);
             if (!_face[i])
                 continue;
             // sixteen points a cell say how much of it the pattern takes

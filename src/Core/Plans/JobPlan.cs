@@ -9,6 +9,7 @@ using FaithfulBracket.Core.Pads.Stock;
 using FaithfulBracket.Core.Paste;
 using FaithfulBracket.Core.Prep;
 using FaithfulBracket.Core.Prove;
+using FaithfulBracket.Core.Sockets;
 using FaithfulBracket.Core.Teardown;
 
 namespace FaithfulBracket.Core.Plans;
@@ -28,6 +29,9 @@ public sealed record JobPlan
     public required MountResult Mount { get; init; }
     public required ProveResult Prove { get; init; }
     public required CareResult Care { get; init; }
+
+    /// <summary>Blocks on processors in their sockets.</summary>
+    public IReadOnlyList<SeatPlan> Seats { get; init; } = [];
 
     /// <summary>What the stock pads say of the parts' heights.</summary>
     public IReadOnlyList<BoardEvidence> Evidence { get; init; } = [];

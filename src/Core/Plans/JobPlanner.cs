@@ -8,6 +8,7 @@ using FaithfulBracket.Core.Pads.Stock;
 using FaithfulBracket.Core.Paste;
 using FaithfulBracket.Core.Prep;
 using FaithfulBracket.Core.Prove;
+using FaithfulBracket.Core.Sockets;
 using FaithfulBracket.Core.Teardown;
 
 namespace FaithfulBracket.Core.Plans;
@@ -20,25 +21,27 @@ public static class JobPlanner
     {
         var (order, evidence) = WithEvidence(c);
         var ways = Ways.Of(order, c.Ways);
-        var match = MatchStation.Of(order, c.Shop, cancel);
+        var seats = SeatPlans.Of(order, c.Drawer, c.Shop, c.PasteId, cancel);
+        var match = SeatedMatch.With(order, MatchStation.Of(order, c.Shop, cancel), seats);
         var teardown = TeardownStation.Of(order, c.TeardownOrder, cancel);
-        var prep = PrepStation.Of(order, match, c.Drawer, ways, c.Shop);
+        var prep = PrepStation.Of(order, match, c.Drawer, ways, c.Shop, seats);
         var pads = PadsStation.Of(order, match, c.Drawer, ways, c.PadChoices, c.PasteId, c.Begun, cancel);
-        var paste = PasteStation.Of(order, pads, c.Drawer, c.PasteId, ways, c.Shop);
-        var mount = MountStation.Of(order, match, pads, ways, cancel);
-        var prove = ProveStation.Of(order, pads, paste, c.Readings, ways);
+        var paste = PasteStation.Of(order, pads, c.Drawer, c.PasteId, ways, c.Shop, seats);
+        var mount = MountStation.Of(order, match, pads, ways, seats, cancel);
+        var prove = ProveStation.Of(order, pads, paste, c.Readings, ways, seats);
         var stock = c.Drawer.PasteOr(c.PasteId);
         return new()
         {
             Match = match,
-            Kit = KitStation.Of(order, c.Drawer, Needs(pads, paste, stock?.Id)),
+            Kit = KitStation.Of(order, c.Drawer, Needs(pads, paste, stock?.Id), seats),
             Teardown = teardown,
             Prep = prep,
             Pads = pads,
             Paste = paste,
             Mount = mount,
             Prove = prove,
-            Care = CareStation.Of(order, teardown, pads, paste, prove, c.AsFound, stock, ways, c.Shop),
+            Care = CareStation.Of(order, teardown, pads, paste, prove, c.AsFound, stock, ways, c.Shop, seats),
+            Seats = seats,
             Evidence = evidence,
             Schools = Schools.For(order),
             Troubles = [.. teardown.Troubles, .. pads.Troubles, .. mount.Troubles],

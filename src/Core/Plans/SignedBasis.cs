@@ -3,7 +3,7 @@ using FaithfulBracket.Core.Orders;
 namespace FaithfulBracket.Core.Plans;
 
 /// <summary>A document as it stood.</summary>
-/// <param name="Role">board or block.</param>
+/// <param name="Role">board, block, processor or socket.</param>
 /// <param name="Key">Of the workpiece or pair.</param>
 /// <param name="Digest">Of its content.</param>
 public sealed record DocumentStand(string Role, string Key, string Id, string Digest);
@@ -69,7 +69,7 @@ public sealed record SignedBasis
     /// <summary>The documents a step is reckoned from: its board and its block where it names them, else all that its station reads.</summary>
     private static bool RestsOn(WorkStep step, DocumentStand d)
     {
-        if (d.Role == BoardRole)
+        if (d.Role is BoardRole or ProcessorRole or SocketRole)
             return step.Board is null || step.Board == d.Key;
         if (step.Pair is not null)
             return step.Pair == d.Key;
@@ -80,5 +80,7 @@ public sealed record SignedBasis
     }
 
     public const string BoardRole = "board",
-        BlockRole = "block";
+        BlockRole = "block",
+        ProcessorRole = "processor",
+        SocketRole = "socket";
 }

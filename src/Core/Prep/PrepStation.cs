@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Sockets;
 
 namespace FaithfulBracket.Core.Prep;
 
@@ -34,7 +35,14 @@ public static class PrepStation
         (PartKind.Controller, "controller", "the controllers", "Only the top faces touch pads."),
     ];
 
-    public static PrepResult Of(WorkOrder order, MatchResult match, Drawer drawer, Ways ways, ShopSettings shop)
+    public static PrepResult Of(
+        WorkOrder order,
+        MatchResult match,
+        Drawer drawer,
+        Ways ways,
+        ShopSettings shop,
+        IReadOnlyList<SeatPlan>? seats = null
+    )
     {
         var steps = new List<WorkStep>();
         var pairs = new List<PairPrep>();
@@ -47,10 +55,20 @@ public static class PrepStation
             pairs.Add(new(fit.Key, on.Board, checks));
             var cleaned = Clean(on, scope, drawer, ways, shop).ToList();
             faces += cleaned.Count;
+            var seat = seats?.FirstOrDefault(s => s.Pair == fit.Key && s.Board == on.Board);
+            var socket = seat is null ? null : new SocketPrep(order, seat, ways);
+            if (seat is not null)
+                steps.AddRange(DelidPrep.Opening(order, seat, ways, shop));
+            if (seat is { Bare: false })
+                steps.AddRange(socket!.Processor());
             steps.AddRange(cleaned.Select(s => s with { Board = on.Board, Pair = fit.Key }));
+            if (seat is { Bare: true })
+                steps.AddRange([.. DelidPrep.Coating(order, seat, shop), .. socket!.Processor()]);
+            steps.AddRange(socket?.Rebuild() ?? []);
             // the block itself is made ready once, however many boards it lies on
             if (fit.On[0].Board == on.Board)
                 steps.Add(Block(order, pair));
+            steps.AddRange(socket?.Behind() ?? []);
             steps.Add(Dry(order, pair, on, scope, checks));
         }
         if (steps.Count == 0)

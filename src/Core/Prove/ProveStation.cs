@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Paste;
+using FaithfulBracket.Core.Sockets;
 
 namespace FaithfulBracket.Core.Prove;
 
@@ -23,7 +24,8 @@ public static class ProveStation
         PadsResult pads,
         PasteResult paste,
         IReadOnlyList<Reading> readings,
-        Ways ways
+        Ways ways,
+        IReadOnlyList<SeatPlan>? seats = null
     )
     {
         // of several pairs, those that press a die are proved by its temperature
@@ -45,12 +47,18 @@ public static class ProveStation
                 Station.Prove,
                 decisive?.Comparison.Verdict ?? "no readings yet",
                 decisive?.Comparison.Trouble ?? false,
-                [.. Steps(order, proofs, ways.Imprint == ImprintCheck.Lift, cost)]
+                [.. Steps(order, proofs, ways.Imprint == ImprintCheck.Lift, cost, seats ?? [])]
             )
         );
     }
 
-    private static IEnumerable<WorkStep> Steps(WorkOrder order, List<PairProof> proofs, bool lift, string cost)
+    private static IEnumerable<WorkStep> Steps(
+        WorkOrder order,
+        List<PairProof> proofs,
+        bool lift,
+        string cost,
+        IReadOnlyList<SeatPlan> seats
+    )
     {
         foreach (var piece in order.Pieces)
         {
@@ -60,8 +68,9 @@ public static class ProveStation
                 Kind = StepKind.Look,
                 Board = piece.Key,
                 Done = "Even all round",
-                Title =
-                    $"Look along the edges{order.On(piece.Key)}: gap even, pads touching at memory, power stages and die",
+                Title = piece.Seated is null
+                    ? $"Look along the edges{order.On(piece.Key)}: gap even, pads touching at memory, power stages and die"
+                    : $"Look along the edges{order.On(piece.Key)}: gap even all round, every spring as short as the others",
                 Detail = lift ? null : $"No lift to read the imprint unless the proof is poor: it costs {cost}.",
             };
             if (lift)
@@ -95,6 +104,8 @@ public static class ProveStation
             Done = "It boots",
             Title = "Plug in the sensor leads and boot",
         };
+        foreach (var seat in seats)
+            yield return MemorySpeed(order, seat);
         var why = proofs.Find(p => p.Comparison.Why.Count > 0)?.Comparison.Why;
         yield return new()
         {
@@ -111,6 +122,28 @@ public static class ProveStation
                 .. order
                     .First.Board.Parts.Where(p => p.Kind is PartKind.Die or PartKind.Lid && p.DissipationW > 0)
                     .Select(p => p.Id),
+            ],
+        };
+    }
+
+    /// <summary>What a socket shows first when it is pressed too little.</summary>
+    private static WorkStep MemorySpeed(WorkOrder order, SeatPlan seat)
+    {
+        var socket = order.Find(seat.Board)!.Seated!.Socket;
+        return new()
+        {
+            Id = new(Station.Prove, order.ScopeOf(order.Pairs.First(p => p.Key == seat.Pair)), "memory-speed"),
+            Kind = StepKind.Look,
+            Board = seat.Board,
+            Pair = seat.Pair,
+            Title = "Look whether all memory is there and runs at its speed",
+            Detail =
+                "Contacts pressed too little show there first. A module that is missing or slow: the same turn more on each, then look again.",
+            Done = "At its speed",
+            Facts =
+            [
+                new(FormattableString.Invariant($"{seat.Match.SocketLoadN:0} N"), "on the contacts"),
+                new(FormattableString.Invariant($"{socket.ContactMinN:0} to {socket.ContactMaxN:0} N"), "they want"),
             ],
         };
     }

@@ -6,7 +6,11 @@ using FaithfulBracket.Core.Match;
 namespace FaithfulBracket.Core.Sockets;
 
 /// <summary>A film of liquid metal.</summary>
-public sealed record MetalFilm(double BondLineUm, double ConductivityWPerMK);
+public sealed record MetalFilm(double BondLineUm, double ConductivityWPerMK)
+{
+    /// <summary>Film that is meant on each face, µm.</summary>
+    public const double UsualUm = 30;
+}
 
 /// <param name="PasteBondLineUm">Film between lid and block; 30 µm when not stated.</param>
 /// <param name="Board">What the block may meet when it comes down; null when not told.</param>
@@ -49,10 +53,17 @@ public sealed record DirectDieResult(
     /// <summary>The power that becomes possible at the same temperature of the hottest die, W more; null where nothing is gained.</summary>
     public double? MoreW { get; init; }
 
+    /// <summary>What each layer of the hottest die adds with its lid on, and bare, K at this power.</summary>
+    public IReadOnlyList<LayerRise> LiddedLayers { get; init; } = [];
+    public IReadOnlyList<LayerRise> DirectLayers { get; init; } = [];
+
     /// <summary>From the load's centre to the areas' and the power's, mm.</summary>
     public double LoadToAreaMm => (LoadCentre - AreaCentre).Length;
     public double LoadToPowerMm => (LoadCentre - PowerCentre).Length;
 }
+
+/// <param name="Layer">bond, lid, paste, base or metal.</param>
+public sealed record LayerRise(string Layer, double K);
 
 /// <summary>Lid on or lid off: heights, loads on the dies, and what is gained in kelvin.</summary>
 public static class DirectDie
@@ -89,10 +100,10 @@ public static class DirectDie
         var lidded = HeightChain.Of(socket, processor, block, kit, lid: true, ask.PasteBondLineUm / 1000);
         var direct = HeightChain.Of(socket, processor, block, kit, lid: false, ask.Metal.BondLineUm / 1000);
         var stamp = SocketMatch.Stamp(socket, dies, block, kit, direct);
-        var shares = Shares(dies);
+        var shares = PowerShares.Of(dies);
         var meant = Gain(ask, lid, dies, shares, new(1, 1, 1, 1));
         var (low, high) = Range(ask, lid, dies, shares);
-        var refusals = Refusals(block, processor, dies).ToList();
+        var refusals = Refusals(block, processor).ToList();
         var judged = Judge(ask, kit, dies, direct, stamp).ToList();
         var gain = ask.PowerW * (meant.Lidded - meant.Direct);
         return new(
@@ -118,34 +129,27 @@ public static class DirectDie
             ]
         )
         {
+            LiddedLayers = [.. meant.LiddedLayers.Select(l => l with { K = l.K * ask.PowerW })],
+            DirectLayers = [.. meant.DirectLayers.Select(l => l with { K = l.K * ask.PowerW })],
             // the block's own resistance stands behind both
             MoreW =
                 gain > 0 ? ask.PowerW * ((meant.Lidded + ask.BlockKPerW) / (meant.Direct + ask.BlockKPerW) - 1) : null,
         };
     }
 
-    /// <summary>Of the power, as stated; the rest by area, all by area where none is.</summary>
-    private static double[] Shares(IReadOnlyList<Part> dies)
-    {
-        var stated = dies.Sum(d => d.PowerShare ?? 0);
-        var openArea = dies.Where(d => d.PowerShare is null).Sum(d => d.Top().Area);
-        double[] shares =
-        [
-            .. dies.Select(d => d.PowerShare ?? Math.Max(0, 1 - stated) * d.Top().Area / Math.Max(openArea, 1e-9)),
-        ];
-        return shares.Sum() > 0 ? shares : [.. dies.Select(d => d.Top().Area / dies.Sum(x => x.Top().Area))];
-    }
-
     /// <summary>Factors on the solder or paste under the lid, the paste over it, the metal, and the spreading term.</summary>
     private readonly record struct Films(double Bond, double Paste, double Metal, double Spread);
 
-    private static (double Lidded, double Direct, string Hottest) Gain(
-        DirectDieAsk ask,
-        Part lid,
-        IReadOnlyList<Part> dies,
-        double[] shares,
-        Films f
-    )
+    /// <summary>s·R of the hottest die both ways, and what it is made of.</summary>
+    private readonly record struct Ways(
+        double Lidded,
+        double Direct,
+        string Hottest,
+        IReadOnlyList<LayerRise> LiddedLayers,
+        IReadOnlyList<LayerRise> DirectLayers
+    );
+
+    private static Ways Gain(DirectDieAsk ask, Part lid, IReadOnlyList<Part> dies, double[] shares, Films f)
     {
         var lidArea = lid.Top().Area;
         var plate = ask.Block.ColdPlate;
@@ -158,6 +162,8 @@ public static class DirectDie
         double Base(double from, double share) => Spreading.Layer(from, share * fins, baseMm, baseK, behind, f.Spread);
         var tallest = dies.Max(d => d.HeightMm);
         var (withLid, without, hottest) = (double.NegativeInfinity, double.NegativeInfinity, "");
+        IReadOnlyList<LayerRise> lidded = [],
+            bare = [];
         for (var i = 0; i < dies.Count; i++)
         {
             var (die, s) = (dies[i], shares[i]);
@@ -183,11 +189,34 @@ public static class DirectDie
             var film = ask.Metal.BondLineUm * f.Metal * 1e-6 + (tallest - die.HeightMm) / 1000;
             var r = s * (bond + spread + paste + under);
             if (r > withLid)
+            {
                 (withLid, hottest) = (r, die.Id);
-            without = Math.Max(without, s * (film / (ask.Metal.ConductivityWPerMK * area * 1e-6) + Base(area, s)));
+                lidded =
+                [
+                    new("bond", s * bond),
+                    new("lid", s * spread),
+                    new("paste", s * paste),
+                    new("base", s * under),
+                ];
+            }
+            var metal = film / (ask.Metal.ConductivityWPerMK * area * 1e-6);
+            var below = Base(area, s);
+            if (s * (metal + below) > without)
+            {
+                without = s * (metal + below);
+                bare = [new("metal", s * metal), new("base", s * below)];
+            }
         }
-        return (withLid, without, hottest);
+        return new(withLid, without, hottest, lidded, bare);
     }
+
+    /// <summary>A bond that carries heat better than this is solder, W/(m·K).</summary>
+    private const double LeastSolderWPerMK = 20;
+
+    /// <summary>Whether the lid is soldered, as far as the documents say.</summary>
+    public static bool Soldered(Board processor) =>
+        HeightChain.Lid(processor) is { } lid
+        && HeightChain.Dies(processor).Any(d => BondK(processor, lid, d) > LeastSolderWPerMK);
 
     /// <summary>Solder where nothing else is said; paste where the processor says so.</summary>
     private static double BondK(Board processor, Part lid, Part die) =>
@@ -325,23 +354,32 @@ public static class DirectDie
         );
     }
 
-    private static IEnumerable<Told> Refusals(Block block, Board processor, IReadOnlyList<Part> dies)
+    private static IEnumerable<Told> Refusals(Block block, Board processor)
     {
         if (Metals(block).Any(m => m.Contains("alumin", StringComparison.OrdinalIgnoreCase)))
             yield return new("aluminium", "The block's face is aluminium: gallium destroys it. Never.");
-        var bare = processor
-            .Parts.Where(p =>
-                p.Kind is PartKind.Capacitor or PartKind.Other
-                && p.Face == Face.Front
-                && dies.Any(d => p.Top().Bounds.Meets(d.Top().Bounds.Grown(ReachMm)))
-            )
-            .Select(p => p.Id)
-            .ToList();
+        var bare = BareParts(processor);
         if (bare.Count > 0)
             yield return new(
                 "bare-parts",
                 $"{bare.Count} bare {(bare.Count == 1 ? "part lies" : "parts lie")} in reach of a drop: coat them and let it dry before any metal is opened."
             );
+    }
+
+    /// <summary>Parts beside the dies that a drop of metal may reach: what is coated before any is opened.</summary>
+    public static IReadOnlyList<string> BareParts(Board processor)
+    {
+        var dies = HeightChain.Dies(processor);
+        return
+        [
+            .. processor
+                .Parts.Where(p =>
+                    p.Kind is PartKind.Capacitor or PartKind.Other
+                    && p.Face == Face.Front
+                    && dies.Any(d => p.Top().Bounds.Meets(d.Top().Bounds.Grown(ReachMm)))
+                )
+                .Select(p => p.Id),
+        ];
     }
 
     private static IEnumerable<Told> Warnings(Block block)

@@ -29,7 +29,7 @@ public static class SocketMatch
     public const double DefaultBondLineMm = 0.03;
 
     /// <summary>Washers thinner than this make no difference, mm.</summary>
-    private const double LeastShimMm = 0.02;
+    public const double LeastShimMm = 0.02;
 
     public static SocketMatchResult Of(
         Board? board,

@@ -54,6 +54,7 @@ public static class BlockReader
                     s.OptionalNumber("stopHeightMm", 0, 100)
                 )
                 {
+                    JetPlateMm = s.OptionalNumber("jetPlateMm", 0.05, 20),
                     DesignHeightMm = s.OptionalNumber("designHeightMm", 0, 100),
                     SeatMm = s.OptionalNumber("seatMm", -20, 100),
                     FrameN = s.OptionalNumber("frameN", 0, 10_000),

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core;
+using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Sockets;
 using FaithfulBracket.Formats.Json;

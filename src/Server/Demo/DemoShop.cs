@@ -1,6 +1,7 @@
 using System.Text;
 using System.Text.Json;
 using FaithfulBracket.Core;
+using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match.Trace;
 using FaithfulBracket.Core.Pads.Seating;
 using FaithfulBracket.Formats.Documents;
@@ -152,7 +153,8 @@ internal sealed class DemoShop(
                 Text("by") ?? "QA",
                 Text("card"),
                 Part<List<WorkPiece>>("pieces"),
-                Part<List<WorkPair>>("pairs")
+                Part<List<WorkPair>>("pairs"),
+                Part<WorkSeat>("seat")
             )
         );
         return opened with

@@ -37,7 +37,17 @@ internal sealed class OpenApiShapes : IOpenApiSchemaTransformer
                 .Enum?.Where(v => v is not null && v.GetValueKind() != System.Text.Json.JsonValueKind.Null)
                 .ToList();
         else if (schema.Properties is { Count: > 0 } properties)
-            schema.Required = properties.Where(p => !MayBeNull(p.Value)).Select(p => p.Key).ToHashSet();
+        {
+            // a reference that may be missing is not yet told as such when its owner is described
+            var mayBeMissing = context
+                .JsonTypeInfo.Properties.Where(p => p.IsGetNullable && p.PropertyType.IsClass)
+                .Select(p => p.Name)
+                .ToHashSet();
+            schema.Required = properties
+                .Where(p => !MayBeNull(p.Value) && !mayBeMissing.Contains(p.Key))
+                .Select(p => p.Key)
+                .ToHashSet();
+        }
         return Task.CompletedTask;
     }
 

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using FaithfulBracket.Core;
+using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads.Seating;
 using FaithfulBracket.Core.Plans;
@@ -21,7 +22,11 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders)
         Pieces(body, faults);
         Pairs(body.BlockId, body.Pairs, faults);
         Refuse(faults);
-        var work = body.Pieces is null && body.Pairs is null ? null : new WorkText(body.Pieces, body.Pairs);
+        var pieces = body.CardId is null ? body.Pieces ?? [new("A", body.BoardId!)] : [];
+        var seat = body.Seat ?? OwnSeat(pieces);
+        Seat(seat, pieces, faults);
+        Refuse(faults);
+        var work = Text(body.Pieces, body.Pairs, seat);
         var fields = new JobFields(body.Title, body.Client, body.Bench)
         {
             BoardId = body.CardId is not null ? null : body.Pieces?[0].BoardId ?? body.BoardId,
@@ -48,7 +53,10 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders)
         var had = JobOrders.Work(row);
         // a change that speaks of one block only leaves the others as they are
         var pairs = body.Pairs ?? Others(had?.Pairs, body.BlockId);
-        var work = had?.Pieces is null && pairs is null ? null : new WorkText(had?.Pieces, pairs);
+        if (body.Seat is not null)
+            Seat(body.Seat, row.BoardId is { } first ? had?.Pieces ?? [new("A", first)] : [], faults);
+        Refuse(faults);
+        var work = Text(had?.Pieces, pairs, body.Seat ?? had?.Seat);
         var fields = new JobFields(body.Title, body.Client, body.Bench)
         {
             BoardId = row.BoardId,
@@ -63,6 +71,55 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders)
         faults.AddRange(JobRules.PadChoices(order, body.PadChoices ?? [], shop.Drawer));
         Refuse(faults);
         return fields;
+    }
+
+    /// <summary>Null in the plain case.</summary>
+    private static WorkText? Text(IReadOnlyList<WorkPiece>? pieces, IReadOnlyList<WorkPair>? pairs, WorkSeat? seat) =>
+        pieces is null && pairs is null && seat is null ? null : new(pieces, pairs, seat);
+
+    /// <summary>A board that is a processor lies in the socket it is made for, where the library knows that.</summary>
+    private WorkSeat? OwnSeat(IReadOnlyList<WorkPiece> pieces) =>
+        pieces.Count > 0
+        && shop.Boards.TryGetValue(pieces[0].BoardId, out var board)
+        && board is { Kind: BoardKind.Processor, Socket: { } socket }
+        && shop.Sockets.ContainsKey(socket)
+            ? new(board.Id)
+            : null;
+
+    private void Seat(WorkSeat? seat, IReadOnlyList<WorkPiece> pieces, List<InputFault> faults)
+    {
+        if (seat is null)
+            return;
+        if (seat.TurnDeg is not null and not (>= -360 and <= 360))
+            faults.Add(new("/seat/turnDeg", "Expected a turn from −360 to 360°."));
+        if (!shop.Boards.TryGetValue(seat.ProcessorId ?? "", out var processor))
+        {
+            faults.Add(new("/seat/processorId", $"The library has no processor \"{seat.ProcessorId}\"."));
+            return;
+        }
+        if (processor.Kind != BoardKind.Processor)
+            faults.Add(new("/seat/processorId", $"\"{processor.Id}\" is no processor."));
+        if (pieces.Count == 0)
+        {
+            faults.Add(new("/seat", "A card has no socket: leave the seat out."));
+            return;
+        }
+        var at = seat.On is null ? pieces[0] : pieces.FirstOrDefault(p => p.Key == seat.On);
+        if (at is null || !shop.Boards.TryGetValue(at.BoardId, out var board))
+        {
+            faults.Add(new("/seat/on", $"The order has no board \"{seat.On}\"."));
+            return;
+        }
+        var socket = board.Kind == BoardKind.Processor ? processor.Socket : board.Socket;
+        if (socket is null || !shop.Sockets.ContainsKey(socket))
+            faults.Add(
+                new(
+                    "/seat/on",
+                    socket is null
+                        ? $"\"{board.Id}\" names no socket: a processor can not lie on it."
+                        : $"The library has no socket \"{socket}\": drop its document first."
+                )
+            );
     }
 
     private static void Refuse(List<InputFault> faults)

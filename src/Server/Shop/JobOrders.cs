@@ -2,6 +2,7 @@ using System.Text.Json;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Core.Sockets;
 using FaithfulBracket.Core.Teardown;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Store;
@@ -15,8 +16,18 @@ internal sealed record WorkPiece(string Key, string BoardId);
 /// <param name="On">Key of its board, where its plates name none.</param>
 internal sealed record WorkPair(string Key, string BlockId, string? On = null);
 
+/// <summary>A processor in the socket of one of a job's boards.</summary>
+/// <param name="On">Key of the board; null for the first.</param>
+/// <param name="Bare">Whether its lid is taken off for good.</param>
+/// <param name="TurnDeg">How the block is turned on it, degrees; null takes the best that meets nothing.</param>
+internal sealed record WorkSeat(string ProcessorId, string? On = null, bool Bare = false, double? TurnDeg = null);
+
 /// <summary>A job's order as it is kept, where it is more than one board and one block.</summary>
-internal sealed record WorkText(IReadOnlyList<WorkPiece>? Pieces = null, IReadOnlyList<WorkPair>? Pairs = null);
+internal sealed record WorkText(
+    IReadOnlyList<WorkPiece>? Pieces = null,
+    IReadOnlyList<WorkPair>? Pairs = null,
+    WorkSeat? Seat = null
+);
 
 /// <summary>Puts a job's work order together from its row and the library.</summary>
 internal sealed class JobOrders(ShopMemory shop, JobStamps stamps)
@@ -52,7 +63,23 @@ internal sealed class JobOrders(ShopMemory shop, JobStamps stamps)
                 ],
                 Pairs = pairs,
             };
+        order = SeatedOrder.Compose(Seated(order, work?.Seat));
         return recorded is null ? order : StripRecord.With(order, recorded);
+    }
+
+    /// <summary>The order with its processor in the socket; on a board that is a processor itself no mainboard is known.</summary>
+    private WorkOrder Seated(WorkOrder order, WorkSeat? seat)
+    {
+        if (seat is null)
+            return order;
+        var at = order.Find(seat.On ?? order.First.Key) ?? order.First;
+        var alone = at.Board.Kind == BoardKind.Processor;
+        var processor = alone ? at.Board : BoardOf(seat.ProcessorId);
+        var socketId = (alone ? null : at.Board.Socket) ?? processor.Socket;
+        if (socketId is null || shop.Sockets.GetValueOrDefault(socketId) is not { } socket)
+            throw new NotHereException($"The library has no socket \"{socketId}\".");
+        var seated = new SeatedProcessor(socket, processor, alone ? null : at.Board, seat.Bare, seat.TurnDeg);
+        return order with { Pieces = [.. order.Pieces.Select(p => p.Key == at.Key ? p with { Seated = seated } : p)] };
     }
 
     private Board BoardOf(string id) =>
@@ -71,6 +98,17 @@ internal sealed class JobOrders(ShopMemory shop, JobStamps stamps)
                 )
             )
             .Concat(order.Pairs.Select(p => (Role: SignedBasis.BlockRole, p.Key, Table: "block", p.Block.Id)))
+            .Concat(
+                order
+                    .Pieces.Where(p => p.Seated is not null)
+                    .SelectMany(p =>
+                        new[]
+                        {
+                            (Role: SignedBasis.ProcessorRole, p.Key, Table: "board", p.Seated!.Processor.Id),
+                            (Role: SignedBasis.SocketRole, p.Key, Table: "socket", p.Seated.Socket.Id),
+                        }
+                    )
+            )
             .ToList();
         var rows = stamps.Documents(named.Select(n => (n.Table, n.Id)));
         return

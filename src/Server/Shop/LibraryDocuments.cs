@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Store;

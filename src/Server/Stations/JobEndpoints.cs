@@ -14,6 +14,7 @@ namespace FaithfulBracket.Server.Stations;
 /// <summary>A job to open: one board, or a card, or several boards; a block, or several.</summary>
 /// <param name="Pieces">Several boards, the first one first; absent for one board or a card.</param>
 /// <param name="Pairs">Several blocks; absent for one.</param>
+/// <param name="Seat">The processor that lies in the board's socket; absent where none does.</param>
 internal sealed record NewJob(
     string Title,
     string? Client,
@@ -23,10 +24,12 @@ internal sealed record NewJob(
     string By,
     string? CardId = null,
     IReadOnlyList<WorkPiece>? Pieces = null,
-    IReadOnlyList<WorkPair>? Pairs = null
+    IReadOnlyList<WorkPair>? Pairs = null,
+    WorkSeat? Seat = null
 );
 
 /// <param name="Pairs">Several blocks; absent for the one in blockId, or none.</param>
+/// <param name="Seat">The processor in its socket, bare or turned otherwise; absent leaves it as it is.</param>
 internal sealed record JobChange(
     string Title,
     string? Client,
@@ -34,7 +37,8 @@ internal sealed record JobChange(
     string? BlockId,
     string? PasteId,
     IReadOnlyList<LaidPad> PadChoices,
-    IReadOnlyList<WorkPair>? Pairs = null
+    IReadOnlyList<WorkPair>? Pairs = null,
+    WorkSeat? Seat = null
 );
 
 /// <param name="Key">The same for every try to send it: it counts once.</param>

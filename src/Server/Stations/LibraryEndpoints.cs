@@ -28,7 +28,8 @@ internal sealed record BoardEntry(
     double WidthMm,
     double DepthMm,
     double PositionSigmaMm,
-    bool HasAssembly
+    bool HasAssembly,
+    string? Socket = null
 );
 
 internal sealed record BlockEntry(
@@ -136,7 +137,8 @@ internal static class LibraryEndpoints
             b.Outline.Bounds.Width,
             b.Outline.Bounds.Height,
             b.PositionSigmaMm,
-            b.Assembly is not null
+            b.Assembly is not null,
+            b.Socket
         );
 
     private static BlockEntry Entry(Block b) =>

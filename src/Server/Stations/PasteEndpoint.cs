@@ -77,7 +77,8 @@ internal static class PasteEndpoint
             a.ClampN,
             a.Margin,
             Core.Materials.PasteStock.DefaultBoreMm,
-            a.BeadMm
+            a.BeadMm,
+            a.Settings.CrownMm
         );
         var squeeze = a.Pattern is null
             ? null
@@ -146,7 +147,10 @@ internal static class PasteEndpoint
             o.Flag("yield", true),
             o.Number("maxTimeS", 0.001, 1e6, otherwise: 600),
             o.OptionalNumber("stopGapUm", 0.1, 5000)
-        );
+        )
+        {
+            CrownMm = o.Number("crownMm", 0, 2, otherwise: 0),
+        };
         return new(
             face,
             face.Area,

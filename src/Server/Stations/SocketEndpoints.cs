@@ -21,16 +21,6 @@ internal sealed record SocketWays(
     IReadOnlyList<NamedDocument> Mainboards
 );
 
-/// <param name="BlockKPerW">The block behind its base, at this flow.</param>
-internal sealed record DirectDieKept(
-    DirectDieResult Answer,
-    double PowerW,
-    double BlockKPerW,
-    double FlowLPerMin,
-    string? Paste,
-    string? Metal
-);
-
 /// <summary>A socket as the library lists it.</summary>
 internal sealed record SocketEntry(string Id, string Name, Posts Posts, double SeatMm, int KeepOuts);
 
@@ -120,10 +110,10 @@ internal static class SocketEndpoints
             )
         );
 
-    private const double FlowLPerMin = 3;
+    private static readonly Core.Orders.ShopSettings Shop = new();
 
     /// <summary>The call "direct-die" over documents of the library and what lies in the drawer.</summary>
-    private static Ok<DirectDieKept> DirectKept(
+    private static Ok<DieDecision> DirectKept(
         string id,
         string processor,
         string block,
@@ -134,32 +124,9 @@ internal static class SocketEndpoints
         var (chip, cooler) = (Kept(shop.Boards, "board", processor), Kept(shop.Blocks, "block", block));
         if (powerW is not null and not (>= 1 and <= 2000))
             throw new InputException("powerW", "Expected 1 to 2,000 W.");
-        var heated = HeightChain.Lid(chip)?.Top() ?? chip.Outline;
-        var power = powerW ?? chip.Parts.Sum(p => p.DissipationW);
-        var behind =
-            BehindBase.KPerW(cooler, FlowLPerMin, heated)
-            ?? throw new InputException(
-                "block",
-                "This block states no resistance over flow: the gain can not be told."
-            );
-        var metal = shop.Drawer.Pastes.FirstOrDefault(p => p.Material.LiquidMetal)?.Material;
-        var paste = shop.Drawer.Pastes.FirstOrDefault(p => !p.Material.LiquidMetal)?.Material;
-        if (metal is null || paste is null || power <= 0)
-            throw new InputException(
-                "block",
-                "Lay a paste and a liquid metal in the drawer, and give the processor its watts: both ways are reckoned with them."
-            );
-        var film = new MetalFilm(Core.Paste.PasteMethods.LiquidFilmUm, metal.ConductivityWPerMK);
-        var ask = new DirectDieAsk(
-            Kept(shop.Sockets, "socket", id),
-            chip,
-            cooler,
-            power,
-            behind,
-            paste.ConductivityWPerMK,
-            film
+        return TypedResults.Ok(
+            DieDecision.Of(Kept(shop.Sockets, "socket", id), chip, cooler, shop.Drawer, Shop.FlowLPerMin, powerW)
         );
-        return TypedResults.Ok(new DirectDieKept(DirectDie.Of(ask), power, behind, FlowLPerMin, paste.Id, metal.Id));
     }
 
     private static Board Processor(ObjectReader o)

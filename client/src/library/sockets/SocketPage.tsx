@@ -180,7 +180,7 @@ export function SocketPage({ id }: { id: string }) {
   )
 }
 
-function BareDie({ data }: { data: Schemas['DirectDieKept'] }) {
+function BareDie({ data }: { data: Schemas['DieDecision'] }) {
   const a = data.answer
   return (
     <>

@@ -1,9 +1,11 @@
 import { Head, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
 import { StepList } from '../StepList'
+import { JetPlate } from '../seat/JetPlate'
 
 /** What the job needs against the block's box and the drawer, line by line. */
-export function KitLedger({ job, here, s }: RoomProps) {
+export function KitLedger(props: RoomProps) {
+  const { job, here, s } = props
   const short = job.plan.kit.lines.filter((l) => l.short > 0)
   return (
     <>
@@ -17,6 +19,7 @@ export function KitLedger({ job, here, s }: RoomProps) {
       >
         {short.length ? `${short.length} ${short.length === 1 ? 'item' : 'items'} short` : 'All here'}
       </Head>
+      <JetPlate {...props} />
       <Section title="Need, in the box, in the drawer">
         <table className="w-full text-[14.5px]">
           <thead className="text-left text-[13px] text-soft">

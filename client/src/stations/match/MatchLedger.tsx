@@ -1,13 +1,18 @@
-import { useBlocksFor } from '../../api/queries'
+import { useBlocksFor, useSeatBlocks } from '../../api/queries'
 import { mm } from '../../ui/format'
 import { VerdictMark, verdictColour, verdictWords } from '../../ui/Verdict'
 import { Head, Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
+import { SeatMatch } from '../seat/SeatMatch'
 
 /** The verdict with its reasons, and every block of the library for this board by verdict. */
-export function MatchLedger({ here, s }: RoomProps) {
+export function MatchLedger(props: RoomProps) {
+  const { job, here, s } = props
   const fit = here.fit
-  const list = useBlocksFor(here.board.id).data?.entries ?? []
+  const seated = !!here.seated
+  const all = useBlocksFor(seated ? undefined : here.board.id).data?.entries
+  const onSocket = useSeatBlocks(seated ? job : undefined, here.boardKey).data
+  const list = onSocket ?? all ?? []
   return (
     <>
       {fit ? (
@@ -40,6 +45,7 @@ export function MatchLedger({ here, s }: RoomProps) {
           <Row name="evidence" value={`grade ${fit.grade}`} />
         </Section>
       )}
+      <SeatMatch {...props} />
       {fit && (
         <Section title="Why">
           {fit.reasons.map((r) => (
@@ -62,7 +68,9 @@ export function MatchLedger({ here, s }: RoomProps) {
           {fit.sinks.length > 8 && <p className="text-[13px] text-soft">and {fit.sinks.length - 8} more like these</p>}
         </Section>
       )}
-      <Section title="Blocks for this board, least change first">
+      <Section
+        title={seated ? 'Blocks for this socket, least change first' : 'Blocks for this board, least change first'}
+      >
         <ul>
           {list.map((m) => (
             <li key={m.blockId}>
@@ -80,7 +88,7 @@ export function MatchLedger({ here, s }: RoomProps) {
                   </span>
                 </span>
                 <span className="num text-[16px]">
-                  {m.grade}
+                  {'grade' in m ? m.grade : ''}
                   {m.price ? ` ${m.price.amount.toFixed(0)} ${m.price.currency}` : ''}
                 </span>
               </button>

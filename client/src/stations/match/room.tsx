@@ -1,5 +1,6 @@
 import { landMark, plateMark } from '../marks'
 import { nothing, type Room } from '../room'
+import { DecisionView } from '../seat/DecisionView'
 import { MatchLedger } from './MatchLedger'
 import { MatchOverlay } from './MatchOverlay'
 
@@ -15,6 +16,11 @@ export const room: Room = {
   ),
   block: { fill: true, lands: true, pockets: true },
   wide: true,
+  view: {
+    open: 'Lid on beside lid off',
+    shows: (here) => !!here.seat?.section,
+    View: DecisionView,
+  },
   tint: ({ here }) =>
     Object.fromEntries([
       ...(here.fit?.uncovered ?? []).map((id) => [id, 'amber']),

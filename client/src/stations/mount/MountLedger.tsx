@@ -4,6 +4,7 @@ import { Head, Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
 import { StepList } from '../StepList'
 import { BowSection } from './BowSection'
+import { Dies } from './Dies'
 import { HoleTable } from './HoleTable'
 import { LoadChart } from './LoadChart'
 import type { BowChoice } from './room'
@@ -56,6 +57,7 @@ export function MountLedger({ job, here, s, select, own }: RoomProps<BowChoice>)
             />
           )}
           <Row name="tilt" value={move.tiltDeg.toFixed(2)} unit="°" />
+          <Dies dies={move.dies} />
         </Section>
       )}
       <Section title="Why this order">

@@ -4,8 +4,10 @@ import { answer, http, type JobView } from '../../api/client'
 import { Mat } from '../../mat/Mat'
 import { holesOf, placed } from '../../mat/place'
 import { ScrewSymbol } from '../../mat/ScrewSymbol'
+import { SeatLayer, seatPoints } from '../../mat/SeatLayer'
 import { Button } from '../../ui/Button'
 import { asked, type Here } from '../here'
+import { Dies } from './Dies'
 import { LoadChart } from './LoadChart'
 
 /** Choose the screw and the turn yourself and watch the die; the score waits until every screw is home. */
@@ -37,10 +39,12 @@ export function Practice({ job, here, onClose }: { job: JobView; here: Here; onC
           label="Practise the tightening"
           quiet
           include={block.plates.flatMap((p) => placed(placement, p.outline as number[][]))}
+          focus={seatPoints(here)}
           legend={<span>press a screw to turn it</span>}
         >
           {(p) => (
             <g>
+              <SeatLayer here={here} p={p} />
               {block.plates.map((x) => (
                 <path
                   key={x.id}
@@ -113,6 +117,11 @@ export function Practice({ job, here, onClose }: { job: JobView; here: Here; onC
         {r?.pressesDie && r.moves.length > 0 && (
           <LoadChart values={r.moves.map((m) => m.peakMPa)} limit={r.peakLimitMPa} unit="MPa" />
         )}
+        {last && last.dies.length > 0 && (
+          <div className="w-[250px]">
+            <Dies dies={last.dies} />
+          </div>
+        )}
         <dl className="num flex gap-4 text-[17px]">
           {r?.worstEdge && (
             <div>
@@ -140,7 +149,9 @@ export function Practice({ job, here, onClose }: { job: JobView; here: Here; onC
           </p>
         ) : (
           <p className="text-[15px] text-soft">
-            To beat: cross {r?.crossScore.toFixed(0)}, one corner first {r?.cornerScore.toFixed(0)}
+            {r
+              ? `To beat: cross ${r.crossScore.toFixed(0)}, one corner first ${r.cornerScore.toFixed(0)}`
+              : 'Reckoning both ways'}
           </p>
         )}
         <Button disabled={moves.length === 0} onClick={() => setMoves(moves.slice(0, -1))}>

@@ -46,7 +46,13 @@ export function SqueezeLab({ job, here, onClose }: { job: JobView; here: Here; o
     try {
       const answer = await simulate(
         {
-          surface: { kind: part.kind, widthMm: part.widthMm, depthMm: part.depthMm },
+          surface: {
+            kind: part.kind,
+            widthMm: part.widthMm,
+            depthMm: part.depthMm,
+            ...(part.outline ? { outline: part.outline } : {}),
+          },
+          crownMm: face.crownMm,
           paste: paste.material,
           clampN: face.clampN,
           margin: extra,

@@ -3,6 +3,7 @@ import { useNow } from '../../ui/useNow'
 import { Head, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
 import { StepList } from '../StepList'
+import { StepPicture } from '../seat/StepPicture'
 
 /** Closed ring: fine. Eye: look. Crossed ring: trouble. */
 function CheckMark({ state }: { state: string }) {
@@ -41,6 +42,7 @@ export function PrepLedger({ job, here, s }: RoomProps) {
       </Head>
       {s.step && (
         <Section title="Now">
+          {s.step.picture && <StepPicture kind={s.step.picture} />}
           <Why>{s.step.detail}</Why>
           {s.step.caution && <Why tone="text-amber">{s.step.caution}</Why>}
         </Section>

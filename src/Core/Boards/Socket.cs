@@ -1,7 +1,7 @@
 using System.Text.Json.Serialization;
 using FaithfulBracket.Core.Geometry;
 
-namespace FaithfulBracket.Core.Sockets;
+namespace FaithfulBracket.Core.Boards;
 
 /// <summary>What a block's posts hold to.</summary>
 public enum Posts

@@ -1,0 +1,45 @@
+using FaithfulBracket.Core.Blocks;
+
+namespace FaithfulBracket.Core.Kit;
+
+/// <summary>Which jet plate lies in the caliper.</summary>
+/// <param name="Name">Null where it is none of the block's.</param>
+/// <param name="Right">Whether it is the one for this socket.</param>
+public sealed record JetPlateTold(double MeasuredMm, string? Name, bool Right, string Text);
+
+/// <summary>Tells unmarked jet plates apart by their thickness.</summary>
+public static class JetPlates
+{
+    /// <summary>What a caliper and a plate's own tolerance make together, mm.</summary>
+    public const double WithinMm = 0.06;
+
+    /// <param name="block">With every kit it is sold with.</param>
+    public static JetPlateTold Tell(Block block, string socket, double measuredMm)
+    {
+        var known = block
+            .Sockets.Where(s => s is { JetPlate: not null, JetPlateMm: not null })
+            .OrderBy(s => Math.Abs(s.JetPlateMm!.Value - measuredMm))
+            .ToList();
+        var nearest = known.Find(s => Math.Abs(s.JetPlateMm!.Value - measuredMm) <= WithinMm);
+        if (nearest is null)
+            return new(
+                measuredMm,
+                null,
+                false,
+                FormattableString.Invariant(
+                    $"{measuredMm:0.00} mm is no jet plate of this block: measure again, flat between the jaws."
+                )
+            );
+        var right = known.Exists(s => s.Socket == socket && s.JetPlateMm == nearest.JetPlateMm);
+        return new(
+            measuredMm,
+            nearest.JetPlate,
+            right,
+            right
+                ? FormattableString.Invariant($"{measuredMm:0.00} mm: {nearest.JetPlate}, the right one.")
+                : FormattableString.Invariant(
+                    $"{measuredMm:0.00} mm: {nearest.JetPlate}, made for socket {nearest.Socket}. Put it back in the bag."
+                )
+        );
+    }
+}

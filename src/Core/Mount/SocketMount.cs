@@ -1,0 +1,126 @@
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Sockets;
+
+namespace FaithfulBracket.Core.Mount;
+
+/// <summary>Mount on a socket: the same steps as anywhere, in the words of posts, springs and nuts.</summary>
+internal sealed class SocketMount(WorkOrder order, SeatPlan seat, Ways ways)
+{
+    /// <summary>What is turned, as a step says it.</summary>
+    public static string Turned(SeatPlan? seat) =>
+        seat is null ? "Screw"
+        : seat.Bare ? "Stud"
+        : "Nut";
+
+    /// <param name="steps">As the screws of any block are turned.</param>
+    public IEnumerable<WorkStep> Over(IReadOnlyList<WorkStep> steps, TighteningResult? tightening)
+    {
+        var turned = 0;
+        foreach (var step in steps)
+            yield return step.Kind switch
+            {
+                StepKind.Lower => Lower(step),
+                StepKind.Start => Start(step),
+                StepKind.Turn => Turn(step, tightening, turned++),
+                _ => step,
+            };
+    }
+
+    private WorkStep Lower(WorkStep step) =>
+        step with
+        {
+            Title = FormattableString.Invariant(
+                $"Block straight down over its posts, turned {seat.TurnDeg:0}°, no sliding"
+            ),
+            Feel =
+                $"It comes down level over its {(seat.Bare ? "studs" : "posts")} and rests by its own weight; it does not rock.",
+            Detail = seat.Way is { } way
+                ? $"{SeatedMatch.Ports(way)}. {Inlet()}Once it touches it stays: sliding smears the {(seat.Bare ? "metal" : "paste")}."
+                : step.Detail,
+            Caution = seat.Bare ? "Bare silicon: level all the way, no corner runs ahead, no knock." : step.Caution,
+        };
+
+    private string Inlet() =>
+        seat.InletTurnDeg is not { } inlet ? ""
+        : inlet == seat.TurnDeg ? "Only this way round does the inlet lie over the hot dies. "
+        : FormattableString.Invariant($"The inlet lies over the hot dies at {inlet:0}°, not so. ");
+
+    private WorkStep Start(WorkStep step) =>
+        step with
+        {
+            Picture = StepPicture.Grip,
+            Title = seat.Bare
+                ? $"Springs on, {step.Count} studs just gripping"
+                : $"Springs and nuts on, {step.Count} just gripping{(seat.Match.ShimMm >= SocketMatch.LeastShimMm ? ", a washer under each spring" : "")}",
+            Detail = seat.Bare
+                ? "From behind they turn the other way: anticlockwise there is in. How far the tips stand out tells how much is left."
+                : "A washer may be stuck inside a nut. None firm until all grip.",
+            Facts =
+                seat.Match.ShimMm >= SocketMatch.LeastShimMm
+                    ?
+                    [
+                        .. step.Facts,
+                        new(FormattableString.Invariant($"{seat.Match.ShimMm:0.00} mm"), "washer under each spring"),
+                    ]
+                    : step.Facts,
+        };
+
+    private WorkStep Turn(WorkStep step, TighteningResult? tightening, int index)
+    {
+        var words = step with
+        {
+            Driver = ways.NutsBy == NutsBy.Thumb && !seat.Bare ? null : step.Driver,
+            Caution = seat.Bare
+                ? "No corner runs ahead: one turned home first lifts the others and chips a die."
+                : "By equal turns to the stop; stop if the board bends.",
+        };
+        if (tightening is null || index >= tightening.Moves.Count)
+            return words;
+        var move = tightening.Moves[index];
+        var left = tightening.Moves.Skip(index + 1).Where(m => m.Hole == move.Hole).Sum(m => m.AdvanceMm);
+        return words with
+        {
+            // four figures at the bench: the driver is told beside the words
+            Facts =
+            [
+                .. words.Facts.Skip(1),
+                new(FormattableString.Invariant($"{left:0.0} mm"), seat.Bare ? "of tip still to come" : "still to go"),
+            ],
+        };
+    }
+
+    /// <summary>The mainboard on its tray, the memory in.</summary>
+    public IEnumerable<WorkStep> Close()
+    {
+        var pair = order.Pairs.First(p => p.Key == seat.Pair);
+        WorkStep Step(string target, StepKind kind, string title, string detail, string caution, string done) =>
+            new()
+            {
+                Id = new(Station.Mount, order.ScopeOf(pair), target),
+                Kind = kind,
+                Board = seat.Board,
+                Pair = seat.Pair,
+                Title = title,
+                Detail = detail,
+                Caution = caution,
+                Done = done,
+            };
+        yield return Step(
+            "tray",
+            StepKind.Fasten,
+            "Board on its tray: outer corners first, all loose, then firm",
+            "Every standoff under a hole, none where there is no hole.",
+            "A standoff in the wrong place is a short circuit.",
+            "Board is firm"
+        );
+        yield return Step(
+            "memory",
+            StepKind.Fit,
+            "Memory into the slots the manual names for this many modules",
+            "Both levers open, straight down until they close by themselves.",
+            "Do not press on the block to hold the board.",
+            "Memory is in"
+        );
+    }
+}

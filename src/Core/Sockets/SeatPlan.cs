@@ -1,0 +1,192 @@
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Orders;
+
+namespace FaithfulBracket.Core.Sockets;
+
+/// <summary>What a crowned insert makes of the film: thin in the middle, thick at the rim.</summary>
+/// <param name="CrownMm">Both faces together.</param>
+/// <param name="LeastUm">In the middle.</param>
+/// <param name="RimUm">At the corners.</param>
+/// <param name="KPerW">Of the whole film.</param>
+public sealed record CrownedFilm(double CrownMm, double LeastUm, double RimUm, double KPerW);
+
+/// <summary>A block on a processor in its socket: what each station needs to know of it.</summary>
+/// <param name="Board">Key of the board.</param>
+/// <param name="Pair">Key of the pair.</param>
+/// <param name="TurnDeg">How the block is turned.</param>
+public sealed record SeatPlan(string Board, string Pair, double TurnDeg)
+{
+    public required string Socket { get; init; }
+    public required string Processor { get; init; }
+    public bool Bare { get; init; }
+    public required SocketMatchResult Match { get; init; }
+
+    /// <summary>The block's kit for this socket; null when it has none.</summary>
+    public SocketFit? Fit { get; init; }
+
+    /// <summary>Lid on or off; null where it can not be told.</summary>
+    public DieDecision? Decision { get; init; }
+
+    /// <summary>Both ways cut through; null where the decision can not be told.</summary>
+    public DieSection? Section { get; init; }
+
+    /// <summary>Why the decision can not be told.</summary>
+    public string? NoDecision { get; init; }
+
+    /// <summary>Where corner mark and corner mark meet, mm from the socket's centre; null without one.</summary>
+    public Point2? Mark { get; init; }
+
+    /// <summary>Bare parts that are coated before any metal is opened, as they are called on the board.</summary>
+    public IReadOnlyList<string> Coat { get; init; } = [];
+    public Warming? Warm { get; init; }
+    public CrownedFilm? Crown { get; init; }
+
+    /// <summary>The one turn that brings the inlet over the hot dies; null where no turn does more than another.</summary>
+    public double? InletTurnDeg { get; init; }
+
+    /// <summary>The turn that is planned.</summary>
+    public Orientation? Way => Match.Orientations.FirstOrDefault(o => o.RotationDeg == TurnDeg);
+
+    /// <summary>The posts or studs, mm from the socket's centre.</summary>
+    public IReadOnlyList<TurnedSpring> Posts => Way?.Springs ?? [];
+}
+
+/// <summary>Reckons every pair of an order that lies on a processor in its socket.</summary>
+public static class SeatPlans
+{
+    /// <param name="order">With its processors seated.</param>
+    public static IReadOnlyList<SeatPlan> Of(
+        WorkOrder order,
+        Drawer drawer,
+        ShopSettings shop,
+        string? pasteId,
+        CancellationToken cancel = default
+    )
+    {
+        var plans = new List<SeatPlan>();
+        foreach (var pair in order.Pairs)
+            if (SeatedOrder.SeatOf(order, pair) is { Seated: { } seated } piece)
+                plans.Add(Of(piece.Key, seated, pair, drawer, shop, pasteId, cancel));
+        return plans;
+    }
+
+    private static SeatPlan Of(
+        string key,
+        SeatedProcessor seated,
+        Pair pair,
+        Drawer drawer,
+        ShopSettings shop,
+        string? pasteId,
+        CancellationToken cancel
+    )
+    {
+        var (socket, block) = (seated.Socket, pair.AsSold ?? pair.Block);
+        var around = SeatedOrder.Around(seated);
+        var fit = SeatedOrder.FitOf(seated, block);
+        var turn = SeatedOrder.Turn(seated, block);
+        var match = UnderLid(
+            seated,
+            block,
+            SocketMatch.Of(around, socket, SeatedBoard.Opened(seated), block, cancel: cancel)
+        );
+        var (decision, why) = Decide(seated, block, drawer, shop, around);
+        return new(key, pair.Key, turn)
+        {
+            Socket = socket.Id,
+            Processor = seated.Processor.Id,
+            Bare = seated.Bare,
+            Match = match,
+            Fit = fit,
+            Decision = decision,
+            NoDecision = why,
+            Section = decision is null ? null : DieSection.Of(socket, seated.Processor, block, fit, decision.Answer),
+            Mark = MarkOf(socket),
+            Coat = seated.Bare
+                ? [.. DirectDie.BareParts(seated.Processor).Select(id => SeatedBoard.NameOn(seated, id))]
+                : [],
+            Warm =
+                seated.Bare && HeightChain.Lid(seated.Processor) is not null
+                    ? Warming.Of(seated.Processor, shop.WarmLidC, shop.RoomC)
+                    : null,
+            InletTurnDeg = seated.Bare ? InletTurn.Of(seated.Processor, block) : null,
+            Crown = CrownOf(fit, seated, match, drawer.PasteOr(pasteId)?.Material),
+        };
+    }
+
+    /// <summary>A block made for bare dies does not go on a lid.</summary>
+    private static SocketMatchResult UnderLid(SeatedProcessor seated, Block block, SocketMatchResult match) =>
+        seated.Bare || block.Kind != BlockKind.DirectDie || HeightChain.Lid(seated.Processor) is null
+            ? match
+            : match with
+            {
+                Verdict = Match.Verdict.Clashes,
+                Reasons =
+                [
+                    new(
+                        "lid-on",
+                        "This block is made for bare dies: on the lid it stands too high and presses wrong.",
+                        []
+                    )
+                    {
+                        Weight = Match.Weight.Clash,
+                    },
+                    .. match.Reasons,
+                ],
+            };
+
+    private static (DieDecision?, string?) Decide(
+        SeatedProcessor seated,
+        Block block,
+        Drawer drawer,
+        ShopSettings shop,
+        Board? around
+    )
+    {
+        try
+        {
+            var d = DieDecision.Of(seated.Socket, seated.Processor, block, drawer, shop.FlowLPerMin, board: around);
+            return (d, null);
+        }
+        catch (InputException e)
+        {
+            return (null, string.Join(" ", e.Faults.Select(f => f.Message)));
+        }
+    }
+
+    /// <summary>The corner of the package that its mark names.</summary>
+    private static Point2? MarkOf(Socket socket) =>
+        socket.CornerMark is { } side
+            ? new(
+                side.X < 0 ? socket.PackageOutline.Bounds.MinX : socket.PackageOutline.Bounds.MaxX,
+                side.Y < 0 ? socket.PackageOutline.Bounds.MinY : socket.PackageOutline.Bounds.MaxY
+            )
+            : null;
+
+    private static CrownedFilm? CrownOf(
+        SocketFit? fit,
+        SeatedProcessor seated,
+        SocketMatchResult match,
+        PasteMaterial? paste
+    )
+    {
+        if (
+            seated.Bare
+            || paste is null
+            || fit?.InsertBowMm is not ({ } crown and > 0)
+            || HeightChain.Lid(seated.Processor) is not { } lid
+            || match.LoadN <= 0
+        )
+            return null;
+        var area = lid.Top().Area;
+        var least = paste.BondLineUm(match.LoadN / area);
+        return new(
+            crown,
+            least,
+            least + crown * 1000,
+            Spreading.CrownedFilm(least / 1000, crown, area, paste.ConductivityWPerMK)
+        );
+    }
+}

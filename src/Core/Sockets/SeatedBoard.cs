@@ -1,0 +1,129 @@
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Orders;
+
+namespace FaithfulBracket.Core.Sockets;
+
+/// <summary>
+/// A mainboard with its processor in the socket, as one board: lid or dies at their height above the mainboard, the socket's holes.
+/// Every later station reckons from it as from any other board.
+/// </summary>
+public static class SeatedBoard
+{
+    /// <summary>What a board without a document reaches past the socket's holes, mm.</summary>
+    private const double RimMm = 14;
+
+    /// <summary>Holes nearer than this to a hole of the mainboard are the same, mm.</summary>
+    private const double SameHoleMm = 0.75;
+
+    /// <param name="fit">The block's kit for this socket; null without one.</param>
+    /// <param name="onlyProcessor">Whether nothing but the processor is cooled: the rest keeps its own sinks.</param>
+    public static Board Of(SeatedProcessor seated, SocketFit? fit, bool onlyProcessor)
+    {
+        var (socket, processor, bare) = (seated.Socket, Opened(seated), seated.Bare);
+        var board = seated.Mainboard ?? Alone(socket, processor);
+        var seat = (bare ? fit?.SeatMm : null) ?? socket.SeatMm;
+        var raised = seat + processor.ThicknessMm;
+        var rest = Rest(seated).Select(p => onlyProcessor ? p with { Cool = Cooling.No } : p).ToList();
+        var taken = rest.Select(p => p.Id).ToHashSet();
+        List<Part> own =
+        [
+            .. processor.Parts.Select(p =>
+                p with
+                {
+                    Id = NameOf(p.Id, taken),
+                    Under = p.Under is { } lid ? NameOf(lid, taken) : null,
+                    HeightMm = p.HeightMm + raised,
+                    PackageOutline =
+                        p.Kind is PartKind.Lid || (bare && HeightChain.Dies(processor) is [var first, ..] && p == first)
+                            ? Outline(processor, p)
+                            : p.PackageOutline,
+                }
+            ),
+        ];
+        return board with
+        {
+            Socket = socket.Id,
+            Parts = [.. own, .. rest],
+            Holes =
+            [
+                .. board.Holes,
+                .. socket
+                    .Holes.Where(s => !board.Holes.Any(h => (h.At - new Point2(s.X, s.Y)).Length < SameHoleMm))
+                    .Select(s => new BoardHole(s.Id, s.X, s.Y, s.DiameterMm, HoleRole.Retention)),
+            ],
+            Assembly = onlyProcessor ? processor.Assembly : board.Assembly,
+        };
+    }
+
+    /// <summary>A part of the processor as it is called on the board.</summary>
+    public static string NameOn(SeatedProcessor seated, string part) =>
+        NameOf(part, Rest(seated).Select(p => p.Id).ToHashSet());
+
+    /// <summary>A part of the processor as it is called on the board: its own id, unless the mainboard has one of that name.</summary>
+    private static string NameOf(string id, HashSet<string> taken) => taken.Contains(id) ? $"U-{id}" : id;
+
+    /// <summary>The processor as it lies in the socket: with its lid, or bare.</summary>
+    public static Board Opened(SeatedProcessor seated)
+    {
+        var (processor, lid) = (seated.Processor, HeightChain.Lid(seated.Processor));
+        if (!seated.Bare || lid is null)
+            return processor;
+        var dies = HeightChain.Dies(processor);
+        var shares = PowerShares.Of(dies);
+        return processor with
+        {
+            Parts =
+            [
+                .. processor
+                    .Parts.Where(p => p.Id != lid.Id)
+                    .Select(p =>
+                        dies.ToList().FindIndex(d => d.Id == p.Id) is >= 0 and var i
+                            ? p with
+                            {
+                                Under = null,
+                                Cool = Cooling.Must,
+                                DissipationW = p.DissipationW > 0 ? p.DissipationW : shares[i] * lid.DissipationW,
+                                LimitC = p.LimitC ?? lid.LimitC,
+                                MaxLoadN = p.MaxLoadN,
+                            }
+                            : p
+                    ),
+            ],
+        };
+    }
+
+    /// <summary>What stands on the mainboard beside the socket; its document's own stand-in for a processor is left out.</summary>
+    public static IReadOnlyList<Part> Rest(SeatedProcessor seated) =>
+        [
+            .. (seated.Mainboard?.Parts ?? []).Where(p =>
+                p.Face == Face.Back
+                || !(p.Kind is PartKind.Lid or PartKind.Die && seated.Socket.PackageOutline.Contains(p.At))
+            ),
+        ];
+
+    private static Polygon Outline(Board processor, Part part) =>
+        new([.. processor.Outline.Points.Select(p => (p - part.At).Turned(-part.RotationDeg * Math.PI / 180))]);
+
+    /// <summary>The processor and its socket where no mainboard is known: as far as the holes reach.</summary>
+    private static Board Alone(Socket socket, Board processor)
+    {
+        var reach =
+            socket
+                .Holes.SelectMany(h => new[] { Math.Abs(h.X), Math.Abs(h.Y) })
+                .Concat(socket.PackageOutline.Points.SelectMany(p => new[] { Math.Abs(p.X), Math.Abs(p.Y) }))
+                .Max() + RimMm;
+        return processor with
+        {
+            Outline = Polygon.Rectangle(default, 2 * reach, 2 * reach, 0),
+            ThicknessMm = MainboardMm,
+            Parts = [],
+            Holes = [],
+            Assembly = null,
+        };
+    }
+
+    /// <summary>A mainboard nobody described, mm.</summary>
+    private const double MainboardMm = 1.6;
+}

@@ -1,0 +1,192 @@
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Orders;
+
+namespace FaithfulBracket.Core.Sockets;
+
+/// <summary>Match with what a socket says: kit, heights, loads and turns weigh on the verdict of the pairs that lie on one.</summary>
+public static class SeatedMatch
+{
+    /// <summary>The same result where no processor is seated.</summary>
+    public static MatchResult With(WorkOrder order, MatchResult match, IReadOnlyList<SeatPlan> seats)
+    {
+        if (match.Order is not { } fit || seats.Count == 0)
+            return match;
+        var pairs = fit.Pairs.Select(p => Weighed(p, seats)).ToList();
+        var worst = pairs.Select(p => p.Verdict).Append(fit.Verdict).Max();
+        var all = fit with
+        {
+            Pairs = pairs,
+            Verdict = worst,
+            Reasons = [.. seats.SelectMany(s => s.Match.Reasons), .. fit.Reasons],
+        };
+        var station = MatchStation.Of(order, all);
+        var own = seats.SelectMany(s => Steps(order, s)).ToList();
+        return station with { Sheet = station.Sheet with { Steps = [.. station.Sheet.Steps, .. own] } };
+    }
+
+    private static PairFit Weighed(PairFit pair, IReadOnlyList<SeatPlan> seats)
+    {
+        if (seats.FirstOrDefault(s => s.Pair == pair.Key) is not { } seat)
+            return pair;
+        List<BoardFit> on =
+        [
+            .. pair.On.Select(o =>
+                o.Board != seat.Board
+                    ? o
+                    : o with
+                    {
+                        Fit = o.Fit with
+                        {
+                            Verdict = Worse(o.Fit.Verdict, seat.Match.Verdict),
+                            Summary = seat.Match.Verdict > o.Fit.Verdict ? Summary(seat.Match.Reasons) : o.Fit.Summary,
+                            Reasons = [.. Said(seat), .. o.Fit.Reasons.Where(r => r.Code != "socket")],
+                        },
+                    }
+            ),
+        ];
+        var worst = on.MaxBy(o => o.Fit.Verdict);
+        return pair with
+        {
+            On = on,
+            Verdict = worst?.Fit.Verdict ?? pair.Verdict,
+            Summary = worst?.Fit.Summary ?? pair.Summary,
+        };
+    }
+
+    private static Verdict Worse(Verdict a, Verdict b) => a > b ? a : b;
+
+    /// <summary>The first reason in three or four words.</summary>
+    private static string Summary(IReadOnlyList<Reason> reasons) =>
+        reasons.Count == 0
+            ? "seats on its socket"
+            : reasons[0].Code switch
+            {
+                "wrong-socket" => "not for this socket",
+                "lid-on" => "made for bare dies",
+                "stop-before-contact" => "stops come first",
+                "shim" => "washers under the springs",
+                "contact-low" => "too little on the contacts",
+                "contact-high" => "too much on the contacts",
+                "over-load" => "presses too hard",
+                "keep-out" => "meets the socket's parts",
+                "slit-along-fins" => "slit to be turned",
+                _ => "seats with work",
+            };
+
+    /// <summary>What is wrong, then the heights and loads as they come out.</summary>
+    private static IEnumerable<Reason> Said(SeatPlan seat)
+    {
+        foreach (var r in seat.Match.Reasons)
+            yield return r;
+        var m = seat.Match;
+        yield return new(
+            "height-chain",
+            FormattableString.Invariant(
+                $"{(seat.Bare ? "Die" : "Lid")} {m.ContactMm:0.00} mm above the mainboard; the block comes to rest at {m.HomeMm:0.00} mm{(m.StopGapMm is { } gap and >= 0 ? FormattableString.Invariant($", {gap:0.00} mm over its stops") : "")}."
+            ),
+            []
+        );
+        yield return new(
+            "loads",
+            FormattableString.Invariant(
+                $"Springs press with {m.LoadN:0} N, {m.PeakMPa:0.00} MPa at most; {m.SocketLoadN:0} N on the contacts."
+            ),
+            []
+        );
+    }
+
+    private static IEnumerable<WorkStep> Steps(WorkOrder order, SeatPlan seat)
+    {
+        var scope = order.ScopeOf(order.Pairs.First(p => p.Key == seat.Pair));
+        if (seat.Match.Orientations.Count > 1 && seat.Way is { } way)
+            yield return new()
+            {
+                Id = new(Station.Match, scope, "turn"),
+                Kind = StepKind.Read,
+                Board = seat.Board,
+                Pair = seat.Pair,
+                Title = FormattableString.Invariant($"Block turned {seat.TurnDeg:0}°: {Ports(way)}"),
+                Detail = seat.InletTurnDeg is { } inlet
+                    ? inlet == seat.TurnDeg
+                        ? "The only right way round: here the inlet lies over the hot dies."
+                        : FormattableString.Invariant(
+                            $"The inlet does not lie over the hot dies: at {inlet:0}° it does."
+                        )
+                    : way.Best
+                        ? "The maker's word: this way round it cools best on this socket."
+                        : seat.Match.Orientations.FirstOrDefault(o => o.Best) is { } best
+                            ? FormattableString.Invariant(
+                                $"The maker's word is {best.RotationDeg:0}°{(best.Clashes.Count > 0 ? $"; there it meets {best.Clashes[0].Part}" : "; this was chosen instead")}."
+                            )
+                            : "The maker prefers no turn; it is chosen by the loop.",
+                Caution =
+                    way.Clashes.Count > 0
+                        ? FormattableString.Invariant(
+                            $"It meets {way.Clashes[0].Part} by {-way.Clashes[0].MarginMm:0.00} mm."
+                        )
+                        : null,
+                Done = "This turn",
+                Facts = [new(FormattableString.Invariant($"{seat.TurnDeg:0}°"), "turned")],
+            };
+        if (seat.Bare)
+            yield return Decide(scope, seat);
+    }
+
+    /// <summary>Where the ports stand and point, in words.</summary>
+    public static string Ports(Orientation way) =>
+        string.Join(
+            ", ",
+            way.Ports.Select(p =>
+                p.FacingDeg is { } deg ? $"{p.Id} points {Side(deg)}" : $"{p.Id} stands {Place(new(p.XMm, p.YMm))}"
+            )
+        );
+
+    private static string Side(double deg) =>
+        ((int)Math.Round(deg / 90) % 4) switch
+        {
+            0 => "right",
+            1 => "up",
+            2 => "left",
+            _ => "down",
+        };
+
+    private static string Place(Geometry.Point2 at) =>
+        at.Length < 2 ? "in the middle"
+        : Math.Abs(at.X) >= Math.Abs(at.Y)
+            ? at.X > 0 ? "right"
+                : "left"
+        : at.Y > 0 ? "above"
+        : "below";
+
+    private static WorkStep Decide(string? scope, SeatPlan seat)
+    {
+        var d = seat.Decision;
+        return new()
+        {
+            Id = new(Station.Match, scope, "decide"),
+            Kind = StepKind.Read,
+            Board = seat.Board,
+            Pair = seat.Pair,
+            Title = d is null
+                ? "Decide: lid off for good"
+                : FormattableString.Invariant(
+                    $"Decide: lid off for good, {d.Answer.GainLowK:0} to {d.Answer.GainHighK:0} K cooler"
+                ),
+            Detail = d is null
+                ? seat.NoDecision
+                : FormattableString.Invariant(
+                    $"{d.Answer.GainK:0} K at {d.PowerW:0} W and {d.FlowLPerMin:0.#} L/min{(d.Answer.MoreW is { } more ? FormattableString.Invariant($", or {more:0} W more at the same temperature") : "")}. Weigh it against the processor's price and your hands."
+                ),
+            Caution = "Nothing brings the lid back, nor the maker's warranty.",
+            Done = "Decided: lid off",
+            Facts = d is null
+                ? []
+                :
+                [
+                    new(FormattableString.Invariant($"{d.Answer.GainK:0} K"), "cooler"),
+                    new(FormattableString.Invariant($"{d.PowerW:0} W"), "at"),
+                ],
+        };
+    }
+}
