@@ -443,4 +443,15 @@ public class SeatedJobTests
         Assert.NotNull(plan.Pads.Pairs.Single().Seating);
         Assert.All(order.First.Board.Holes, h => Assert.True(order.First.Board.Outline.Contains(h.At)));
     }
+
+    [Theory]
+    [InlineData(0, false)]
+    [InlineData(4, true)]
+    [InlineData(9, true)]
+    public void Strokes_are_counted_and_any_number_is_right(int strokes, bool granted)
+    {
+        var plan = Plan(Order(Cooler(frameNm: 0.35), bare: true), "q");
+        var outcome = SignOff.Sign(plan, new HashSet<StepId>(), new(Station.Prep, null, "shear"), strokes, null);
+        Assert.Equal(granted, outcome is SignOutcome.Granted);
+    }
 }

@@ -6746,6 +6746,7 @@ export interface components {
             /** Format: int32 */
             count?: null | number;
             counted: null | components["schemas"]["CountOf"];
+            countsOpen: boolean;
             /** Format: int32 */
             timerS?: null | number;
             facts: components["schemas"]["Fact"][];

@@ -2,11 +2,14 @@
 export function Counter({
   count,
   of,
+  open,
   onChange,
   big,
 }: {
   count: number
   of: number
+  /** Any number from one on will do; `of` is what it usually takes. */
+  open?: boolean
   onChange: (n: number) => void
   big?: boolean
 }) {
@@ -17,9 +20,9 @@ export function Counter({
         −
       </button>
       <span
-        className={`num px-1 text-center font-semibold ${big ? 'min-w-28 text-[34px]' : 'min-w-16 text-[20px]'} ${count === of ? '' : 'text-line-amber'}`}
+        className={`num px-1 text-center font-semibold ${big ? 'min-w-28 text-[34px]' : 'min-w-16 text-[20px]'} ${(open ? count > 0 : count === of) ? '' : 'text-line-amber'}`}
       >
-        {count} of {of}
+        {open ? `${count}, often ${of}` : `${count} of ${of}`}
       </span>
       <button type="button" aria-label="One more" className={size} onClick={() => onChange(count + 1)}>
         +

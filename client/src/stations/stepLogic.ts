@@ -48,12 +48,14 @@ export function lastSigned<T extends { id: string }>(steps: T[], signed: Readonl
 
 /** What the shop would refuse, said while it can not be asked. */
 export function offlineRefusal(
-  step: Pick<WorkStep, 'count' | 'locks'>,
+  step: Pick<WorkStep, 'count' | 'locks'> & { countsOpen?: boolean },
   count: number | undefined,
   signed: ReadonlyMap<string, Signed>,
 ): Refusal | null {
   const open = (step.locks as string[]).filter((l) => !signed.has(l))
-  if (step.count != null && count !== step.count)
+  if (step.countsOpen) {
+    if (!count) return new Refusal(409, 'Locked', 'None counted: count them as they are done.', [], [], [])
+  } else if (step.count != null && count !== step.count)
     return new Refusal(409, 'Locked', `${count ?? 0} of ${step.count} counted.`, [], [], [])
   if (open.length > 0)
     return new Refusal(

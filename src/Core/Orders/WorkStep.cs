@@ -50,6 +50,9 @@ public sealed record WorkStep
     public int? Count { get; init; }
     public CountOf? Counted { get; init; }
 
+    /// <summary>Whether any number from one on will do, and <see cref="Count"/> is what it usually takes.</summary>
+    public bool CountsOpen => Counted is CountOf.Strokes or CountOf.Rounds;
+
     /// <summary>Seconds to wait once started; null without a wait.</summary>
     public int? TimerS { get; init; }
     public IReadOnlyList<Fact> Facts { get; init; } = [];

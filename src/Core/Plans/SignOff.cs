@@ -41,7 +41,12 @@ public static class SignOff
             );
         if (!string.IsNullOrWhiteSpace(overrideReason))
             return new SignOutcome.Granted(step);
-        if (step.Count is { } need && count != need)
+        if (step.CountsOpen)
+        {
+            if (count is not > 0)
+                return new SignOutcome.Locked("None counted: count them as they are done.", []);
+        }
+        else if (step.Count is { } need && count != need)
         {
             var counted = count ?? 0;
             var missing = counted > need ? "one too many, count again" : $"{need - counted} still in";
