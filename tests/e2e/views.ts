@@ -29,6 +29,10 @@ export const views: [name: string, path: string][] = [
   ['bench mode, pads', '/job/1/pads/bench'],
   ['card of two boards', '/job/7/mount'],
   ['three blocks', '/job/8/match'],
+  ['socket, match', '/job/9/match'],
+  ['socket, kit', '/job/10/kit'],
+  ['bare die, prep', '/job/11/prep'],
+  ['bench mode, bare die', '/job/11/prep/bench'],
 ]
 
 /** Opens a view and waits until all it asked for is drawn. */
