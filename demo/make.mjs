@@ -1218,6 +1218,9 @@ save('.', 'drawer.json', {
     { id: 'remover', name: 'two-part remover', amount: 35, unit: 'mL', lowAt: 10, waitS: 60 },
     { id: 'washers', name: 'plastic washer', amount: 40, unit: '', lowAt: 20 },
     { id: 'plugs', name: 'port plug', amount: 3, unit: '', lowAt: 2 },
+    { id: 'kit-plv', name: 'upgrade kit LL-PLV', amount: 1, unit: '', lowAt: 0 },
+    { id: 'frame-avo', name: 'bare-die frame LL-AVO', amount: 1, unit: '', lowAt: 0 },
+    { id: 'frame-g', name: 'frame UT-G', amount: 1, unit: '', lowAt: 0 },
   ],
 })
 
@@ -1819,7 +1822,7 @@ save('.', 'jobs.json', [
     paste: 'quick-73',
     by: 'RV',
     signedStations: 3,
-    signedSteps: 4,
+    signedSteps: 5,
     readings: [reading('RV', 'before', 21.5, 27.8, 82, 94, null, 255, 3)],
     timers: [{ stepId: 'prep.solder', label: 'alloy on the solder', seconds: 1200 }],
   },

@@ -29,6 +29,8 @@ internal static class Demo
     public static Dictionary<string, PadMaterial> Materials { get; } = new() { ["soft"] = Soft };
     public static PasteMaterial Grey { get; } = new("grey", 110, 180, 2.6);
 
+    public static string Folder => Path.Combine(House, "demo");
+
     public static string DocsFile => Path.Combine(House, "docs/performance.md");
 
     /// <summary>A board and block with as many memory sites and screws as asked.</summary>

@@ -27,6 +27,7 @@ var summary = BenchmarkSwitcher
         typeof(BowBenchmarks),
         typeof(PasteBenchmarks),
         typeof(CuttingBenchmarks),
+        typeof(SocketBenchmarks),
     ])
     .Run(args.Length == 0 ? ["--filter", "*"] : args, quiet);
 Table.Write(summary);

@@ -135,6 +135,8 @@ JobEndpoints.Map(app);
 PaperEndpoints.Map(app);
 CardEndpoints.Map(app);
 SocketEndpoints.Map(app);
+HeatEndpoints.Map(app);
+ProofEndpoints.Map(app);
 PhotoEndpoints.Map(app);
 RecordEndpoints.Map(app);
 BenchEndpoints.Map(app);

@@ -26,6 +26,7 @@ public partial class ArrowTests
         "Pads",
         "Paste",
         "Mount",
+        "Heat",
         "Prove",
         "Care",
         "Choosing",

@@ -268,8 +268,8 @@ public class SeatedJobTests
     {
         var plan = Plan(Order(Cooler(frameNm: 0.35), bare: true), "q");
         Assert.Equal(
-            ["jig", "warm", "shear", "glue", "solder", "swab", "clean-die", "coat", "processor", "frame"],
-            Targets(plan, Station.Prep).Take(10)
+            ["clamp", "jig", "warm", "shear", "glue", "solder", "swab", "clean-die", "coat", "processor", "frame"],
+            Targets(plan, Station.Prep).Take(11)
         );
         Assert.Equal(1200, plan.Find(new(Station.Prep, null, "solder"))!.TimerS);
         Assert.Contains("0.35 N·m", plan.Find(new(Station.Prep, null, "frame"))!.Title);

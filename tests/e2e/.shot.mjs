@@ -6,7 +6,14 @@ const c = await b.newContext({
   viewport: { width: 1280, height: 800 },
   colorScheme: process.env.DARK ? 'dark' : 'light',
 })
-await c.addInitScript(() => localStorage.setItem('initials', 'QA'))
+await c.addInitScript((dark) => {
+  localStorage.setItem('initials', 'QA')
+  localStorage.setItem('fb.initials', 'QA')
+  if (dark) {
+    localStorage.setItem('theme', 'night')
+    localStorage.setItem('fb.theme', 'night')
+  }
+}, !!process.env.DARK)
 const p = await c.newPage()
 p.on('pageerror', (e) => console.log('PAGEERROR', e.message))
 await p.goto('http://127.0.0.1:5197' + url)

@@ -88,15 +88,15 @@ const views = [
   ['bench-mount', '/job/1/mount/bench', 'night', ['ArrowRight', 'ArrowRight', 'ArrowRight', 'ArrowRight']],
   ['cutting', '/job/1/cutting'],
   ['library-board', '/library/boards/dunlin-250-traced'],
-  ['socket', '/library/sockets/gull', 'paper', [], (page) => page.getByText('Seats with work').waitFor()],
+  ['socket', '/job/9/match', 'paper', [], (page) => page.getByText('slit to be turned').first().waitFor()],
   [
     'bare-die',
-    '/library/sockets/avocet',
+    '/job/11/match',
     'paper',
     [],
     async (page) => {
-      await page.getByRole('button', { name: 'Bare die' }).click()
-      await page.getByText('K cooler').waitFor()
+      await page.getByRole('button', { name: 'Lid on beside lid off' }).click()
+      await page.getByRole('region', { name: 'Lid on beside lid off' }).getByText('With its lid').waitFor()
     },
   ],
   ['drawer', '/drawer'],

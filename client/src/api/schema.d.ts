@@ -4047,6 +4047,206 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/plate-heat": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Limits: 60,000 cells, 500 sources, 100 cooled areas, 2,000 probes; a plate too large for its cells answers 422. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PlateHeatResult"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/steady-state": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Limits: 4 to 20,000 samples, times rising. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SteadyResult"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/resistance": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Limits: a body of 4 MiB. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BeforeAfterResult"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/leak": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Limits: 3 to 20,000 samples, times rising. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LeakResult"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/drift": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Limits: 2 to 10,000 points, not all of one day. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DriftResult"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drawer": {
         parameters: {
             query?: never;
@@ -4204,6 +4404,18 @@ export interface components {
             where: string;
             /** Format: double */
             shareOfFace: number;
+        };
+        BeforeAfterResult: {
+            before?: null | components["schemas"]["ProvenResistance"];
+            after?: null | components["schemas"]["ProvenResistance"];
+            /** Format: double */
+            coolantRiseK?: null | number;
+            /** Format: double */
+            gainK?: null | number;
+            /** Format: double */
+            gainPlusMinusK?: null | number;
+            comparable: boolean;
+            reasons: string[];
         };
         BegunCutting: {
             plan: components["schemas"]["CutPlan"];
@@ -4791,6 +5003,21 @@ export interface components {
             drawer: components["schemas"]["Drawer"];
             versions: components["schemas"]["DrawerVersion"][];
         };
+        DriftResult: {
+            /** Format: double */
+            startKPerW: number;
+            /** Format: double */
+            slopePerDay: number;
+            /** Format: double */
+            slopeSigma: number;
+            /** Format: double */
+            dueDay: number;
+            /** Format: double */
+            dueLowDay: number;
+            /** Format: double */
+            dueHighDay: number;
+            capped: boolean;
+        };
         DriverTurn: {
             target: components["schemas"]["TurnTarget"];
             manner: components["schemas"]["TurnManner"];
@@ -5242,6 +5469,19 @@ export interface components {
             movesTo?: null | string;
             board?: null | string;
         };
+        LeakResult: {
+            /** Format: double */
+            leakMlPerMin: number;
+            /** Format: double */
+            lowMlPerMin: number;
+            /** Format: double */
+            highMlPerMin: number;
+            verdict: components["schemas"]["LeakVerdict"];
+            /** Format: double */
+            moreS: number;
+        };
+        /** @enum {unknown} */
+        LeakVerdict: "pass" | "fail" | "wait";
         Leftover: {
             /** Format: double */
             xMm: number;
@@ -5894,6 +6134,18 @@ export interface components {
             clashes: components["schemas"]["PartMargin"][];
             tight: components["schemas"]["PartMargin"][];
         };
+        PlateHeatResult: {
+            probesC: number[];
+            /** Format: double */
+            maxC: number;
+            atMm: components["schemas"]["Point2"];
+            /** Format: double */
+            meanC: number;
+            /** Format: double */
+            heatOutW: number;
+            /** Format: int32 */
+            cells: number;
+        };
         Pocket: {
             outline: components["schemas"]["Polygon"];
             /** Format: double */
@@ -5965,6 +6217,16 @@ export interface components {
             sheet: components["schemas"]["StationPlan"];
             first?: components["schemas"]["Comparison"];
         };
+        ProvenResistance: {
+            /** Format: double */
+            toRoomKPerW: number;
+            /** Format: double */
+            plusMinus: number;
+            /** Format: double */
+            toCoolantKPerW?: null | number;
+            /** Format: double */
+            toCoolantPlusMinus?: null | number;
+        };
         PutAwayAnswer: {
             stored: components["schemas"]["PadStock"][];
             usedUp?: null | string;
@@ -5997,6 +6259,12 @@ export interface components {
             text: string;
             refs: string[];
             weight: components["schemas"]["Weight"];
+        };
+        Regime: {
+            /** Format: double */
+            fromS: number;
+            /** Format: double */
+            toS: number;
         };
         Resistance: {
             /** Format: double */
@@ -6106,6 +6374,13 @@ export interface components {
             crown?: null | components["schemas"]["CrownedFilm"];
             /** Format: double */
             inletTurnDeg?: null | number;
+            /** Format: double */
+            contactTolMm: number;
+            /** Format: double */
+            loadLowN: number;
+            /** Format: double */
+            loadHighN: number;
+            slots?: null | components["schemas"]["SlotRoom"];
             way?: components["schemas"]["Orientation"];
             posts?: null | components["schemas"]["TurnedSpring"][];
         };
@@ -6207,6 +6482,12 @@ export interface components {
             count?: null | number;
             documents: components["schemas"]["DocumentStand"][];
             tiedLater: boolean;
+        };
+        SlotRoom: {
+            under: string[];
+            nearest?: null | string;
+            /** Format: double */
+            roomMm: number;
         };
         SnapAnswer: {
             /** Format: double */
@@ -6354,6 +6635,18 @@ export interface components {
             lookAgain: number;
             by?: null | string;
             at?: null | string;
+        };
+        SteadyResult: {
+            /** Format: double */
+            steadyC: number;
+            /** Format: double */
+            plusMinusC: number;
+            /** Format: double */
+            tauS: number;
+            settled: boolean;
+            /** Format: double */
+            moreS: number;
+            regimes: components["schemas"]["Regime"][];
         };
         StepId: string;
         /** @enum {unknown} */

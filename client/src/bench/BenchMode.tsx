@@ -171,7 +171,9 @@ function Words({
       )}
       {step.caution && <Caution text={step.caution} />}
       <div className="flex flex-wrap items-center gap-4">
-        {step.count != null && !s.isSigned && <Counter big count={s.count} of={step.count} open={step.countsOpen} onChange={s.setCount} />}
+        {step.count != null && !s.isSigned && (
+          <Counter big count={s.count} of={step.count} open={step.countsOpen} onChange={s.setCount} />
+        )}
         {step.timerS != null && <BenchTimer seconds={step.timerS} endsAt={timerEnds} start={start} />}
       </div>
       {step.picture && <StepPicture kind={step.picture} big />}

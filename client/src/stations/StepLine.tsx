@@ -96,7 +96,9 @@ function Doing({ job, here, s, onBench, setNote, selected }: Omit<Props, 'note'>
   const signed = s.signed.get(step.id)
   return (
     <div className="flex flex-wrap items-center justify-end gap-2">
-      {step.count != null && !s.isSigned && <Counter count={s.count} of={step.count} open={step.countsOpen} onChange={s.setCount} />}
+      {step.count != null && !s.isSigned && (
+        <Counter count={s.count} of={step.count} open={step.countsOpen} onChange={s.setCount} />
+      )}
       {step.timerS != null &&
         !s.isSigned &&
         (timer ? (

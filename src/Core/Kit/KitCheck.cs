@@ -1,11 +1,12 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Sockets;
 
 namespace FaithfulBracket.Core.Kit;
 
 /// <summary>One thing the job needs, and where it comes from.</summary>
-/// <param name="Group">screws, washers, pads, paste, drivers, plugs or consumables.</param>
+/// <param name="Group">kits, screws, washers, pads, paste, drivers, plugs or consumables.</param>
 /// <param name="Short">How much is missing; 0 when all is there.</param>
 public sealed record KitLine(
     string Group,
@@ -26,13 +27,19 @@ public static class KitCheck
     /// <summary>Ports that the loop itself uses, a block.</summary>
     private const int PortsInUse = 2;
 
-    public static IReadOnlyList<KitLine> Of(WorkOrder order, Drawer drawer, KitNeeds needs)
+    public static IReadOnlyList<KitLine> Of(
+        WorkOrder order,
+        Drawer drawer,
+        KitNeeds needs,
+        IReadOnlyList<SeatPlan>? seats = null
+    )
     {
         List<Block> blocks = [.. order.Pairs.Select(p => p.Block)];
         List<KitContents> kits = [.. blocks.Select(b => b.Kit).OfType<KitContents>()];
         List<BlockHole> holes = [.. blocks.SelectMany(b => b.Plates).SelectMany(p => p.Holes)];
         List<KitLine> lines =
         [
+            .. Kits(seats ?? [], drawer),
             .. Screws(holes, kits, drawer),
             .. Washers(holes, kits, drawer),
             .. Pads(needs.Pads, kits, drawer),
@@ -59,6 +66,14 @@ public static class KitCheck
         );
         return lines;
     }
+
+    /// <summary>An upgrade kit is bought beside the block: it lies in the drawer or it is missing.</summary>
+    private static IEnumerable<KitLine> Kits(IReadOnlyList<SeatPlan> seats, Drawer drawer) =>
+        seats
+            .Select(s => s.Fit?.Kit)
+            .Where(k => !string.IsNullOrEmpty(k))
+            .GroupBy(k => k!)
+            .Select(g => Line("kits", g.Key, g.Count(), "", 0, Amount(drawer, g.Key)));
 
     /// <summary>Plugs and washers have lines of their own.</summary>
     private static bool IsCounted(Consumable c) =>

@@ -15,7 +15,7 @@ public static class KitStation
 {
     public static KitResult Of(WorkOrder order, Drawer drawer, KitNeeds needs, IReadOnlyList<SeatPlan>? seats = null)
     {
-        var lines = order.Pairs.Count == 0 ? [] : KitCheck.Of(order, drawer, needs);
+        var lines = order.Pairs.Count == 0 ? [] : KitCheck.Of(order, drawer, needs, seats);
         var missing = lines.Where(l => l.Short > 0).ToList();
         var summary =
             lines.Count == 0 ? "waits for a block"

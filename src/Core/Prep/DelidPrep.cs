@@ -28,6 +28,17 @@ internal static class DelidPrep
         WorkStep Step(string target, StepKind kind, string title, string detail, string caution, string done) =>
             DelidPrep.Step(order, seat, target, kind, title, detail, caution, done);
         List<WorkStep> steps = [];
+        if (lidded && seated.Mainboard is not null)
+            steps.Add(
+                Step(
+                    "clamp",
+                    StepKind.Seat,
+                    "Levers up in their order, processor out by its edges, clamp off",
+                    $"{(ways.Clamp == ProcessorAndClamp.ClampOff ? "The clamp's screws first, then the package." : "The package first, then the clamp's screws.")} The cover goes over the contacts; clamp and screws into the tray.",
+                    "Contacts bend under a fingertip, and a screw that drops on them is a new board.",
+                    "Out, contacts covered"
+                )
+            );
         if (lidded)
         {
             steps.Add(

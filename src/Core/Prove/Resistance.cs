@@ -21,11 +21,11 @@ public readonly record struct Resistance(double KPerW, double UncertaintyKPerW)
 /// <summary>Water as a heat carrier.</summary>
 public static class Coolant
 {
-    /// <summary>Density at 30 °C, kg/L.</summary>
-    public const double DensityKgPerL = 0.9956;
+    /// <summary>Density of water about 25 °C, kg/L.</summary>
+    public const double DensityKgPerL = 0.997;
 
-    /// <summary>Specific heat at 30 °C, J/(kg·K).</summary>
-    public const double SpecificHeat = 4178;
+    /// <summary>Specific heat about 25 °C, J/(kg·K).</summary>
+    public const double SpecificHeat = 4180;
 
     /// <summary>Rise through the block, K: P/(ρ·c·Q).</summary>
     /// <param name="powerW">Heat taken up, W.</param>

@@ -47,6 +47,16 @@ public sealed record SeatPlan(string Board, string Pair, double TurnDeg)
     /// <summary>The one turn that brings the inlet over the hot dies; null where no turn does more than another.</summary>
     public double? InletTurnDeg { get; init; }
 
+    /// <summary>How far the contact may lie from where it is told, out of the stated tolerances, mm; 0 where none is stated.</summary>
+    public double ContactTolMm { get; init; }
+
+    /// <summary>Load on the contact over that tolerance, N: least and most.</summary>
+    public double LoadLowN { get; init; }
+    public double LoadHighN { get; init; }
+
+    /// <summary>What of the mainboard's slots and plugs the block covers, and how near the nearest lies; null without any.</summary>
+    public SlotRoom? Slots { get; init; }
+
     /// <summary>The turn that is planned.</summary>
     public Orientation? Way => Match.Orientations.FirstOrDefault(o => o.RotationDeg == TurnDeg);
 
@@ -93,8 +103,13 @@ public static class SeatPlans
             SocketMatch.Of(around, socket, SeatedBoard.Opened(seated), block, cancel: cancel)
         );
         var (decision, why) = Decide(seated, block, drawer, shop, around);
+        var tol = Tolerance(seated);
+        var rate = HeightChain.Springs(block, socket.Id).Sum(h => h.Spring!.RateNPerMm);
         return new(key, pair.Key, turn)
         {
+            ContactTolMm = tol,
+            LoadLowN = match.LoadN > 0 ? Math.Max(0, match.LoadN - rate * tol) : 0,
+            LoadHighN = match.LoadN > 0 ? match.LoadN + rate * tol : 0,
             Socket = socket.Id,
             Processor = seated.Processor.Id,
             Bare = seated.Bare,
@@ -112,8 +127,17 @@ public static class SeatPlans
                     ? Warming.Of(seated.Processor, shop.WarmLidC, shop.RoomC)
                     : null,
             InletTurnDeg = seated.Bare ? InletTurn.Of(seated.Processor, block) : null,
+            Slots = SlotRoom.Of(around, block, turn),
             Crown = CrownOf(fit, seated, match, drawer.PasteOr(pasteId)?.Material),
         };
+    }
+
+    /// <summary>Of the part that is touched; a tolerance of height is three standard deviations.</summary>
+    private static double Tolerance(SeatedProcessor seated)
+    {
+        var opened = SeatedBoard.Opened(seated);
+        return HeightChain.Lid(opened)?.HeightTolMm
+            ?? HeightChain.Dies(opened).OrderByDescending(d => d.HeightMm).Select(d => d.HeightTolMm).FirstOrDefault();
     }
 
     /// <summary>A block made for bare dies does not go on a lid.</summary>

@@ -94,6 +94,36 @@ public static class SeatedMatch
             ),
             []
         );
+        if (seat.Bare && m.StopGapMm is null)
+            yield return new(
+                "no-stops",
+                FormattableString.Invariant(
+                    $"No stops: the block rests on the dies alone, {m.HomeMm:0.0} mm over the board, and the gap stays."
+                ),
+                []
+            );
+        foreach (var r in Room(seat))
+            yield return r;
+    }
+
+    private static IEnumerable<Reason> Room(SeatPlan seat)
+    {
+        if (seat.Slots is not { } room)
+            yield break;
+        if (room.Under.Count > 0)
+            yield return new(
+                "slots-under",
+                $"{string.Join(", ", room.Under)} {(room.Under.Count == 1 ? "lies" : "lie")} under the block turned so: look whether a module goes in.",
+                room.Under
+            );
+        if (room.Nearest is { } nearest)
+            yield return new(
+                "slots-free",
+                FormattableString.Invariant(
+                    $"{(room.Under.Count == 0 ? "Memory and expansion slots stay free" : "The others stay free")}; nearest is {nearest}, {room.RoomMm:0} mm from the block's edge."
+                ),
+                [nearest]
+            );
     }
 
     private static IEnumerable<WorkStep> Steps(WorkOrder order, SeatPlan seat)

@@ -36,6 +36,7 @@ internal static class ComputeInputs
         )
         {
             ConductivityWPerMK = o.OptionalNumber("conductivityWPerMK", 0.01, 1000),
+            ContactMm2KPerW = o.OptionalNumber("contactMm2KPerW", 0, 1000),
             ClaimedWPerMK = o.OptionalNumber("claimedWPerMK", 0.01, 1000),
             FreshCurve = o.Has("freshCurve") ? o.Points("freshCurve", 0, 1000) : null,
         };

@@ -3,6 +3,10 @@ import { mm } from '../../ui/format'
 import { Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
 
+/** A load as a range where its height has a tolerance. */
+const range = (at: number, low: number, high: number) =>
+  high - low > 1 ? `${low.toFixed(0)} to ${high.toFixed(0)}` : at.toFixed(0)
+
 /** What a socket adds to the verdict: heights, loads, turns to choose from, lid on or off. */
 export function SeatMatch({ here, s }: RoomProps) {
   const { seat, seated } = here
@@ -24,7 +28,11 @@ export function SeatMatch({ here, s }: RoomProps) {
   return (
     <>
       <Section title="Heights above the mainboard">
-        <Row name={seated.bare ? 'top of the die' : 'top of the lid'} value={mm(m.contactMm)} unit="mm" />
+        <Row
+          name={seated.bare ? 'top of the die' : 'top of the lid'}
+          value={seat.contactTolMm > 0 ? `${mm(m.contactMm)} ± ${mm(seat.contactTolMm)}` : mm(m.contactMm)}
+          unit="mm"
+        />
         <Row name="block at home" value={mm(m.homeMm)} unit="mm" />
         {m.stopGapMm != null && (
           <Row
@@ -37,7 +45,11 @@ export function SeatMatch({ here, s }: RoomProps) {
         {m.shimMm > 0.005 && <Row name="washers under the springs" value={mm(m.shimMm)} unit="mm" />}
       </Section>
       <Section title="Loads">
-        <Row name={seated.bare ? 'on the dies' : 'on the lid'} value={m.loadN.toFixed(0)} unit="N" />
+        <Row
+          name={seated.bare ? 'on the dies' : 'on the lid'}
+          value={range(m.loadN, seat.loadLowN, seat.loadHighN)}
+          unit="N"
+        />
         <Row
           name={`on the contacts, they want ${seated.socket.contactMinN} to ${seated.socket.contactMaxN}`}
           value={m.socketLoadN.toFixed(0)}
@@ -125,6 +137,7 @@ function Decision({ here, busy, choose }: { here: RoomProps['here']; busy: boole
               </tbody>
             </table>
           )}
+          {bare && <Row name="load off the dies' middle by" value={d.answer.loadToAreaMm.toFixed(1)} unit="mm" />}
           {[...d.answer.refusals, ...d.answer.warnings].map((w) => (
             <Why key={w.code + w.text} tone={d.answer.refusals.includes(w) ? 'text-amber' : ''}>
               {w.text}

@@ -1,0 +1,111 @@
+using FaithfulBracket.Core.Geometry;
+
+namespace FaithfulBracket.Core.Heat;
+
+public sealed record CooledArea(Polygon Outline, double HWPerM2K);
+
+/// <summary>Watts going in evenly over a rectangle, by its middle.</summary>
+public sealed record HeatSource(double X, double Y, double WidthMm, double DepthMm, double Watts)
+{
+    public Polygon Outline => Polygon.Rectangle(new(X, Y), WidthMm, DepthMm);
+}
+
+/// <param name="HWPerM2K">Over the whole plate; null where areas are given.</param>
+/// <param name="CellMm">Null takes one that suits the plate.</param>
+public sealed record PlateHeatAsk(
+    Polygon Outline,
+    double ThicknessMm,
+    double KWPerMK,
+    double? HWPerM2K,
+    IReadOnlyList<CooledArea> Cooled,
+    IReadOnlyList<HeatSource> Sources,
+    double CoolantC,
+    IReadOnlyList<Point2> Probes,
+    double? CellMm
+);
+
+/// <param name="ProbesC">At each probe, °C.</param>
+/// <param name="AtMm">Where it is hottest.</param>
+/// <param name="HeatOutW">What the coolant takes: as much as goes in.</param>
+public sealed record PlateHeatResult(
+    IReadOnlyList<double> ProbesC,
+    double MaxC,
+    Point2 AtMm,
+    double MeanC,
+    double HeatOutW,
+    int Cells
+);
+
+/// <summary>One plate, its sources and what cools it.</summary>
+public static class PlateHeat
+{
+    public const int MostSources = 500,
+        MostAreas = 100,
+        MostProbes = 2000;
+
+    public const string InWords =
+        "Limits: 60,000 cells, 500 sources, 100 cooled areas, 2,000 probes; a plate too large for its cells answers 422.";
+
+    private const int UsualCells = 16_000;
+
+    private const double LeastCellMm = 0.1,
+        MostCellMm = 2;
+
+    /// <exception cref="InputException">A source or probe beside the plate, nothing that cools it, or too fine.</exception>
+    public static PlateHeatResult Of(PlateHeatAsk ask, CancellationToken cancel = default)
+    {
+        var cell = ask.CellMm ?? Math.Clamp(Math.Sqrt(ask.Outline.Area / UsualCells), LeastCellMm, MostCellMm);
+        var b = ask.Outline.Bounds;
+        if (b.Width / cell * (b.Height / cell) > 2.0 * HeatPlate.MostCells)
+            throw new InputException("cellMm", "The plate is too large for cells this small: take larger ones.");
+        var grid = new HeatGrid(ask.Outline, cell);
+        var plate = new HeatPlate(grid, ask.ThicknessMm, ask.KWPerMK, Field(ask, grid), cancel);
+        var watts = new double[grid.Count];
+        for (var i = 0; i < ask.Sources.Count; i++)
+        {
+            var own =
+                plate.Spread(ask.Sources[i].Outline, ask.Sources[i].Watts)
+                ?? throw new InputException($"sources/{i}", "The source lies beside the plate.");
+            for (var n = 0; n < own.Length; n++)
+                watts[n] += own[n];
+        }
+        for (var i = 0; i < ask.Probes.Count; i++)
+            if (!ask.Outline.Contains(ask.Probes[i]))
+                throw new InputException($"probes/{i}", "The probe lies beside the plate.");
+        var rise = plate.Rise(watts);
+        double area = 0,
+            sum = 0,
+            most = double.NegativeInfinity;
+        var hottest = default(Point2);
+        grid.Each(
+            (n, i, j) =>
+            {
+                var a = grid.Metal(i, j) * grid.CellMm2;
+                (area, sum) = (area + a, sum + a * rise[n]);
+                if (rise[n] > most)
+                    (most, hottest) = (rise[n], grid.Centre(i, j));
+            }
+        );
+        return new(
+            [.. ask.Probes.Select(p => ask.CoolantC + plate.At(rise, p))],
+            ask.CoolantC + most,
+            hottest,
+            ask.CoolantC + sum / area,
+            rise.Zip(plate.Cooling, (t, g) => t * g).Sum(),
+            grid.Count
+        );
+    }
+
+    private static double[] Field(PlateHeatAsk ask, HeatGrid grid)
+    {
+        var h = new double[grid.Count];
+        if (ask.HWPerM2K is { } even)
+            Array.Fill(h, even);
+        foreach (var area in ask.Cooled)
+        {
+            var under = grid.Under(area.Outline);
+            grid.Each((n, i, j) => h[n] += area.HWPerM2K * under[n] / (grid.Metal(i, j) * grid.CellMm2));
+        }
+        return h;
+    }
+}

@@ -1,0 +1,135 @@
+namespace FaithfulBracket.Core.Prove;
+
+/// <summary>Standard uncertainties of the sensors.</summary>
+/// <param name="PowerShare">Of the power, as a share.</param>
+public sealed record SensorSigma(double DieC = 1, double RoomC = 0.3, double CoolantC = 0.3, double PowerShare = 0.03);
+
+/// <summary>One steady reading.</summary>
+public sealed record SteadyReading(
+    double DieC,
+    double RoomC,
+    double? CoolantInC,
+    double? FlowLMin,
+    double PowerW,
+    SensorSigma Sigma
+);
+
+/// <param name="ToRoomKPerW">Die over room by the power.</param>
+/// <param name="PlusMinus">Its standard uncertainty.</param>
+/// <param name="ToCoolantKPerW">Die over the mean coolant; null without an inlet and a flow.</param>
+public sealed record ProvenResistance(double ToRoomKPerW, double PlusMinus, double? ToCoolantKPerW)
+{
+    public double? ToCoolantPlusMinus { get; init; }
+}
+
+/// <summary>Two readings compared at equal power and room.</summary>
+/// <param name="CoolantRiseK">Through the block, after, or before where nothing was read after.</param>
+/// <param name="GainK">Cooler at the before's power.</param>
+/// <param name="Comparable">Whether the two are alike enough to be compared.</param>
+public sealed record BeforeAfterResult(
+    ProvenResistance? Before,
+    ProvenResistance? After,
+    double? CoolantRiseK,
+    double? GainK,
+    double? GainPlusMinusK,
+    bool Comparable,
+    IReadOnlyList<string> Reasons
+);
+
+/// <summary>What a block is worth: resistances with their uncertainty, and the gain at equal power.</summary>
+public static class BeforeAfter
+{
+    /// <summary>Apart by more than this the correction can not carry it.</summary>
+    private const double UnlikePowerShare = 0.4,
+        TellPowerShare = 0.05,
+        UnlikeRoomK = 15,
+        UnlikeInletK = 20;
+
+    public static BeforeAfterResult Of(SteadyReading? before, SteadyReading? after)
+    {
+        var reasons = new List<string>();
+        var rise = RiseOf(after) ?? RiseOf(before);
+        var comparable = before is not null && after is not null;
+        double? gain = null,
+            gainSigma = null;
+        if (before is null || after is null)
+            reasons.Add(
+                before is null && after is null ? "Nothing was read yet."
+                : before is null ? "There is no reading from before: the gain can not be told."
+                : "There is no reading from afterwards yet."
+            );
+        else
+        {
+            foreach (var unlike in Unlike(before, after))
+            {
+                comparable = false;
+                reasons.Add(unlike);
+            }
+            if (comparable)
+            {
+                (gain, gainSigma) = Gain(before, after);
+                if (Math.Abs(after.PowerW - before.PowerW) > TellPowerShare * before.PowerW)
+                    reasons.Add(
+                        FormattableString.Invariant(
+                            $"Power was {before.PowerW:0} W before and {after.PowerW:0} W after: both are told at {before.PowerW:0} W. What the chip saves by being cooler is not the block's."
+                        )
+                    );
+                if (Math.Abs(gain.Value) < 2 * gainSigma)
+                    reasons.Add("The difference is within what the sensors can tell.");
+            }
+        }
+        return new(Proven(before), Proven(after), rise, gain, gainSigma, comparable, reasons);
+    }
+
+    private static IEnumerable<string> Unlike(SteadyReading b, SteadyReading a)
+    {
+        if (Math.Abs(a.PowerW - b.PowerW) > UnlikePowerShare * b.PowerW)
+            yield return FormattableString.Invariant(
+                $"{b.PowerW:0} W before and {a.PowerW:0} W after are unlike loads: measure again at the same."
+            );
+        if (Math.Abs(a.RoomC - b.RoomC) > UnlikeRoomK)
+            yield return FormattableString.Invariant(
+                $"Rooms of {b.RoomC:0} and {a.RoomC:0} °C are too far apart: fans and pumps behave otherwise."
+            );
+        if (a.CoolantInC is { } ai && b.CoolantInC is { } bi && Math.Abs(ai - a.RoomC - (bi - b.RoomC)) > UnlikeInletK)
+            yield return FormattableString.Invariant(
+                $"The inlets stand {bi - b.RoomC:0} and {ai - a.RoomC:0} K over their rooms: the loops are unlike."
+            );
+    }
+
+    private static double? RiseOf(SteadyReading? r) =>
+        r is { FlowLMin: { } q and > 0 } ? Coolant.RiseK(r.PowerW, q) : null;
+
+    private static ProvenResistance? Proven(SteadyReading? r)
+    {
+        if (r is null)
+            return null;
+        var (toRoom, sigma) = Over(r.DieC - r.RoomC, r.Sigma.DieC, r.Sigma.RoomC, r);
+        if (r.CoolantInC is not { } inlet || RiseOf(r) is not { } rise)
+            return new(toRoom, sigma, null);
+        // the mean rise is proportional to the power, and leaves a constant of the resistance
+        var (inletR, inletSigma) = Over(r.DieC - inlet, r.Sigma.DieC, r.Sigma.CoolantC, r);
+        return new(toRoom, sigma, inletR - rise / 2 / r.PowerW) { ToCoolantPlusMinus = inletSigma };
+    }
+
+    private static (double KPerW, double Sigma) Over(double rise, double hot, double cold, SteadyReading r)
+    {
+        var k = rise / r.PowerW;
+        var own = (hot * hot + cold * cold) / (r.PowerW * r.PowerW);
+        return (k, Math.Sqrt(own + k * k * r.Sigma.PowerShare * r.Sigma.PowerShare));
+    }
+
+    /// <summary>(R_before − R_after)·P_before = ΔT_before − ΔT_after·P_before/P_after: the before's power counts only in the second term.</summary>
+    private static (double K, double Sigma) Gain(SteadyReading b, SteadyReading a)
+    {
+        var ratio = b.PowerW / a.PowerW;
+        var (db, da) = (b.DieC - b.RoomC, a.DieC - a.RoomC);
+        static double Square(double v) => v * v;
+        var variance =
+            Square(b.Sigma.DieC)
+            + Square(b.Sigma.RoomC)
+            + Square(ratio) * (Square(a.Sigma.DieC) + Square(a.Sigma.RoomC))
+            + Square(da * ratio) * (Square(a.Sigma.PowerShare) + Square(b.Sigma.PowerShare));
+        return (db - da * ratio, Math.Sqrt(variance));
+    }
+}

@@ -1,0 +1,153 @@
+namespace FaithfulBracket.Core.Prove;
+
+public sealed record LogSample(double TS, double C);
+
+/// <summary>A stretch of a log under one load, pump and fan.</summary>
+public sealed record Regime(double FromS, double ToS);
+
+/// <summary>Where a temperature settles.</summary>
+/// <param name="SteadyC">T∞ of T(t) = T∞ − (T∞ − T₀)·e^(−t/τ), of the last regime.</param>
+/// <param name="PlusMinusC">95 % of the fit.</param>
+/// <param name="Settled">Whether the end of the log and the fit's ± both are within what was asked.</param>
+/// <param name="MoreS">How much longer to wait, s; 0 once settled.</param>
+public sealed record SteadyResult(
+    double SteadyC,
+    double PlusMinusC,
+    double TauS,
+    bool Settled,
+    double MoreS,
+    IReadOnlyList<Regime> Regimes
+);
+
+/// <summary>
+/// Settling of a log: one exponential by least squares (variable projection, Golub and Pereyra 1973), cut where two fit clearly better than
+/// one.
+/// </summary>
+public static class SteadyState
+{
+    public const double DefaultWithinK = 0.5;
+
+    public const int LeastSamples = 4,
+        MostSamples = 20_000;
+
+    public const string InWords = "Limits: 4 to 20,000 samples, times rising.";
+
+    /// <summary>Longer logs are averaged down to so many before they are cut into regimes.</summary>
+    private const int MostFitted = 400;
+
+    private const int LeastInRegime = 8,
+        MostRegimes = 6;
+
+    private const double MostMoreS = 86_400,
+        Share = 0.95,
+        ResolutionK = 0.005;
+
+    public static SteadyResult Of(
+        IReadOnlyList<LogSample> samples,
+        double withinK = DefaultWithinK,
+        CancellationToken cancel = default
+    )
+    {
+        var log = Averaged(samples);
+        var noise = Noise(log);
+        var cuts = new List<int> { 0 };
+        for (var from = 0; cuts.Count < MostRegimes && Cut(log, from, noise, cancel) is { } next; from = next)
+            cuts.Add(next);
+        int First(int cut) => (int)((long)cuts[cut] * samples.Count / log.Count);
+        var regimes = cuts.Select(
+                (_, i) =>
+                    new Regime(samples[First(i)].TS, i + 1 < cuts.Count ? samples[First(i + 1) - 1].TS : samples[^1].TS)
+            )
+            .ToList();
+        var own = samples.Where(s => s.TS >= regimes[^1].FromS - 1e-9).ToList();
+        var last = own.Count > MostFitted ? Averaged(own) : own;
+        var fit = Exponential.Fit(last, cancel);
+        var (plusMinus, freedom) = fit.SteadyError(last);
+        var half = plusMinus * Student.Times(Share, freedom);
+        var away = Math.Abs(fit.At(last[^1].TS) - fit.SteadyC);
+        var settled = away <= withinK && half <= withinK;
+        return new(fit.SteadyC, half, fit.TauS, settled, settled ? 0 : More(fit, last, away, half, withinK), regimes);
+    }
+
+    /// <summary>Until what is left of the settling, and the fit's own ±, come within what was asked.</summary>
+    private static double More(Exponential fit, IReadOnlyList<LogSample> log, double away, double half, double withinK)
+    {
+        var so = log[^1].TS - log[0].TS;
+        var settle = away > withinK ? fit.TauS * Math.Log(away / withinK) : 0;
+        // past a few time constants the ± falls with the root of the samples; before, by the exponential itself
+        var certain = half > withinK ? Math.Min(2 * fit.TauS, so * (Math.Pow(half / withinK, 2.0 / 3) - 1)) : 0;
+        return Math.Clamp(Math.Max(settle, certain), 1, MostMoreS);
+    }
+
+    private static List<LogSample> Averaged(IReadOnlyList<LogSample> samples)
+    {
+        if (samples.Count <= MostFitted)
+            return [.. samples];
+        var list = new List<LogSample>(MostFitted);
+        for (var i = 0; i < MostFitted; i++)
+        {
+            int from = (int)((long)i * samples.Count / MostFitted),
+                to = (int)((long)(i + 1) * samples.Count / MostFitted);
+            double t = 0,
+                c = 0;
+            for (var k = from; k < to; k++)
+            {
+                t += samples[k].TS;
+                c += samples[k].C;
+            }
+            list.Add(new(t / (to - from), c / (to - from)));
+        }
+        return list;
+    }
+
+    /// <summary>Standard deviation of a sample, out of what three neighbours in a line leave; the middle of all, so that steps do not count.</summary>
+    private static double Noise(List<LogSample> log)
+    {
+        var second = new List<double>(log.Count);
+        for (var i = 1; i + 1 < log.Count; i++)
+        {
+            // the middle one against the line through its neighbours
+            var share = (log[i].TS - log[i - 1].TS) / Math.Max(1e-12, log[i + 1].TS - log[i - 1].TS);
+            var off = log[i].C - log[i - 1].C - share * (log[i + 1].C - log[i - 1].C);
+            second.Add(Math.Abs(off) / Math.Sqrt(1 + share * share + (1 - share) * (1 - share)));
+        }
+        second.Sort();
+        var median = second.Count == 0 ? 0 : second[second.Count / 2];
+        return Math.Max(median / 0.6745, ResolutionK);
+    }
+
+    /// <summary>Where the log from here on is best cut in two; null where one exponential does.</summary>
+    private static int? Cut(List<LogSample> log, int from, double noise, CancellationToken cancel)
+    {
+        var n = log.Count - from;
+        if (n < 2 * LeastInRegime)
+            return null;
+        var whole = Exponential.Fit(log.GetRange(from, n), cancel).Squares;
+        // what one leaves has to be clearly more than noise
+        if (whole < noise * noise * (n + 6 * Math.Sqrt(2.0 * n)))
+            return null;
+        double best = double.PositiveInfinity;
+        var at = -1;
+        double Both(int cut)
+        {
+            cancel.ThrowIfCancellationRequested();
+            return Exponential.Fit(log.GetRange(from, cut), cancel).Squares
+                + Exponential.Fit(log.GetRange(from + cut, n - cut), cancel).Squares;
+        }
+        var stride = Math.Max(1, n / 40);
+        for (var cut = LeastInRegime; cut <= n - LeastInRegime; cut += stride)
+            if (Both(cut) is var squares && squares < best)
+                (best, at) = (squares, cut);
+        for (
+            int cut = Math.Max(LeastInRegime, at - stride), end = Math.Min(n - LeastInRegime, at + stride);
+            cut <= end;
+            cut++
+        )
+            if (Both(cut) is var squares && squares < best)
+                (best, at) = (squares, cut);
+        // four more figures have to earn their keep (Bayesian information criterion, twice over)
+        var floor = noise * noise * n;
+        var gained = n * Math.Log((whole + floor) / (best + floor));
+        return at > 0 && gained > 2 * 4 * Math.Log(n) ? from + at : null;
+    }
+}

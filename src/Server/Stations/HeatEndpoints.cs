@@ -1,0 +1,65 @@
+using FaithfulBracket.Core.Heat;
+using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Http;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace FaithfulBracket.Server.Stations;
+
+/// <summary>Heat in a cold plate, nothing stored.</summary>
+internal static class HeatEndpoints
+{
+    public static void Map(IEndpointRouteBuilder app)
+    {
+        var queue = app.ServiceProvider.GetRequiredService<HeavyWork>();
+        app.MapGroup("/api/compute")
+            .WithTags("compute")
+            .AddEndpointFilter(queue.QueueAsync)
+            .MapPost("/plate-heat", PlateAsync)
+            .Accepts<System.Text.Json.JsonElement>("application/json")
+            .WithDescription(PlateHeat.InWords);
+    }
+
+    private static async Task<Ok<PlateHeatResult>> PlateAsync(HttpRequest request)
+    {
+        var ask = await Bodies.ReadAsync(request, Read);
+        return TypedResults.Ok(await Task.Run(() => PlateHeat.Of(ask, request.HttpContext.RequestAborted)));
+    }
+
+    private static PlateHeatAsk Read(ObjectReader o)
+    {
+        var ask = new PlateHeatAsk(
+            o.Polygon("outline"),
+            o.Number("thicknessMm", 0.01, 100),
+            o.Number("kWPerMK", 0.01, 5000),
+            o.OptionalNumber("hWPerM2K", 0, 1e7),
+            o.Has("cooled") ? o.Objects("cooled", Cooled) : [],
+            o.Objects("sources", Source),
+            o.Number("coolantC", -50, 200),
+            o.Has("probes") ? o.Points("probes") : [],
+            o.OptionalNumber("cellMm", 0.02, 50)
+        );
+        Most("sources", ask.Sources.Count, PlateHeat.MostSources);
+        Most("cooled", ask.Cooled.Count, PlateHeat.MostAreas);
+        Most("probes", ask.Probes.Count, PlateHeat.MostProbes);
+        if (ask.HWPerM2K is null && ask.Cooled.Count == 0)
+            o.Fault("hWPerM2K", "Expected hWPerM2K over the whole plate, or areas in cooled.");
+        return ask;
+
+        void Most(string field, int found, int most)
+        {
+            if (found > most)
+                o.Fault(field, $"Expected at most {most}, found {found}.");
+        }
+    }
+
+    private static CooledArea Cooled(ObjectReader o) => new(o.Polygon("outline"), o.Number("hWPerM2K", 0, 1e7));
+
+    private static HeatSource Source(ObjectReader o) =>
+        new(
+            o.Number("x"),
+            o.Number("y"),
+            o.Number("widthMm", 0.01, 2000),
+            o.Number("depthMm", 0.01, 2000),
+            o.Number("watts", 0, 10_000)
+        );
+}
