@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Heat;
 using FaithfulBracket.Core.Paste;
 using FaithfulBracket.Core.Prove;
 using Xunit;

@@ -4087,6 +4087,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/expect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Limits: a body of 4 MiB, and those of the board and block documents. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ExpectResult"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compute/steady-state": {
         parameters: {
             query?: never;
@@ -5032,6 +5072,27 @@ export interface components {
         DryFitState: "fine" | "look" | "trouble";
         /** @enum {unknown} */
         EvidenceGrade: "A" | "B" | "C" | "D" | "E";
+        ExpectResult: {
+            /** Format: double */
+            coolantRiseK: number;
+            /** Format: double */
+            coolantMeanC: number;
+            parts: components["schemas"]["ExpectedPart"][];
+            warnings: string[];
+        };
+        ExpectedPart: {
+            part: string;
+            /** Format: double */
+            c: number;
+            /** Format: double */
+            landC: number;
+            /** Format: double */
+            throughK: number;
+            /** Format: double */
+            limitC?: null | number;
+            /** Format: double */
+            watts: number;
+        };
         /** @enum {unknown} */
         Face: "front" | "back";
         Fact: {

@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Heat;
+
 namespace FaithfulBracket.Core.Prove;
 
 /// <summary>Standard uncertainties of the sensors.</summary>

@@ -1,6 +1,8 @@
 using FaithfulBracket.Core.Heat;
+using FaithfulBracket.Core.Match;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Shop;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace FaithfulBracket.Server.Stations;
@@ -11,12 +13,46 @@ internal static class HeatEndpoints
     public static void Map(IEndpointRouteBuilder app)
     {
         var queue = app.ServiceProvider.GetRequiredService<HeavyWork>();
-        app.MapGroup("/api/compute")
-            .WithTags("compute")
-            .AddEndpointFilter(queue.QueueAsync)
+        var compute = app.MapGroup("/api/compute").WithTags("compute").AddEndpointFilter(queue.QueueAsync);
+        compute
             .MapPost("/plate-heat", PlateAsync)
             .Accepts<System.Text.Json.JsonElement>("application/json")
             .WithDescription(PlateHeat.InWords);
+        compute
+            .MapPost("/expect", ExpectAsync)
+            .Accepts<System.Text.Json.JsonElement>("application/json")
+            .WithDescription(Expect.InWords);
+    }
+
+    private static async Task<Ok<ExpectResult>> ExpectAsync(HttpRequest request, ShopMemory shop)
+    {
+        var (board, block, pads, materials, paste, at) = await Bodies.ReadAsync(
+            request,
+            o =>
+                (
+                    ComputeInputs.Board(o),
+                    ComputeInputs.Block(o),
+                    o.Has("pads") ? ComputeInputs.Pads(o) : null,
+                    ComputeInputs.Materials(o, shop),
+                    ComputeInputs.Paste(o, shop),
+                    Conditions(o.Object("conditions"))
+                )
+        );
+        var cancel = request.HttpContext.RequestAborted;
+        return TypedResults.Ok(
+            await Task.Run(() => Expect.Of(LaidBlock.Of(board, block), pads, materials, paste, at, cancel), cancel)
+        );
+    }
+
+    private static HeatConditions Conditions(ObjectReader o)
+    {
+        var at = new HeatConditions(
+            o.OptionalNumber("powerW", 0.1, 10_000),
+            o.Number("coolantInC", -50, 120),
+            o.Number("flowLMin", 0.01, 100)
+        );
+        o.End();
+        return at;
     }
 
     private static async Task<Ok<PlateHeatResult>> PlateAsync(HttpRequest request)

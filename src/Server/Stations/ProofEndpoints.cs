@@ -1,3 +1,4 @@
+using FaithfulBracket.Core;
 using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
@@ -35,10 +36,10 @@ internal static class ProofEndpoints
                     s => new LogSample(s.Number("tS", -1e9, 1e9), s.Number("c", -100, 300))
                 );
                 Count(o, list.Count, SteadyState.LeastSamples, SteadyState.MostSamples);
-                Rising(o, [.. list.Select(s => s.TS)]);
                 return (list, o.Number("withinK", 0.01, 50, otherwise: SteadyState.DefaultWithinK));
             }
         );
+        Rising([.. samples.Select(s => s.TS)]);
         return TypedResults.Ok(
             await Task.Run(() => SteadyState.Of(samples, within, request.HttpContext.RequestAborted))
         );
@@ -104,7 +105,6 @@ internal static class ProofEndpoints
                     )
                 );
                 Count(o, list.Count, LeakTest.LeastSamples, LeakTest.MostSamples);
-                Rising(o, [.. list.Select(s => s.TS)]);
                 return (
                     o.Number("volumeMl", 0.1, 1e6),
                     o.Number("ambientKPa", 20, 200),
@@ -113,6 +113,7 @@ internal static class ProofEndpoints
                 );
             }
         );
+        Rising([.. samples.Select(s => s.TS)]);
         return TypedResults.Ok(LeakTest.Of(volume, ambient, samples, limit));
     }
 
@@ -153,13 +154,10 @@ internal static class ProofEndpoints
             o.Fault("samples", $"Expected {least} to {most} samples, found {found}.");
     }
 
-    private static void Rising(ObjectReader o, double[] times)
+    private static void Rising(IReadOnlyList<double> times)
     {
-        for (var i = 1; i < times.Length; i++)
+        for (var i = 1; i < times.Count; i++)
             if (!(times[i] > times[i - 1]))
-            {
-                o.Fault($"samples/{i}/tS", "Expected times that rise from sample to sample.");
-                return;
-            }
+                throw new InputException($"samples/{i}/tS", "Expected times that rise from sample to sample.");
     }
 }

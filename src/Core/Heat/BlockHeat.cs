@@ -1,0 +1,196 @@
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Match;
+
+namespace FaithfulBracket.Core.Heat;
+
+/// <summary>A part under a block: what it gives, and where its heat goes in, in the block's frame.</summary>
+/// <param name="Into">Its land for a die or lid under paste, its covered top otherwise.</param>
+/// <param name="CoveredMm2">Of its top under the land.</param>
+public sealed record HeatedPart(Pairing Pairing, double Watts, Polygon Into, Polygon Top, double CoveredMm2)
+{
+    public Part Part => Pairing.Part;
+}
+
+/// <summary>
+/// A block's cold plate, cooled so that its main die alone reaches what the block's curve says: h under the fins, a share of it under the rest
+/// of the flow area, none elsewhere.
+/// </summary>
+public sealed class BlockHeat
+{
+    /// <summary>Cooling under the flow area beside the fins, as a share of that under them.</summary>
+    public const double DefaultBesideFins = 0.15;
+
+    /// <summary>Copper, W/(m·K), and a base that no document states, mm.</summary>
+    private const double CopperWPerMK = 390,
+        UnstatedBaseMm = 3;
+
+    private const double LeastH = 10,
+        MostH = 1e8,
+        CloseShare = 1e-6;
+
+    private const int UsualCells = 12_000,
+        MostRounds = 40;
+
+    private BlockHeat(HeatPlate plate, IReadOnlyList<HeatedPart> parts, double hWPerM2K, double[] rise)
+    {
+        (Plate, Parts, HWPerM2K, Rise) = (plate, parts, hWPerM2K, rise);
+    }
+
+    public HeatPlate Plate { get; }
+    public IReadOnlyList<HeatedPart> Parts { get; }
+
+    /// <summary>Under the fins.</summary>
+    public double HWPerM2K { get; }
+
+    /// <summary>Over the mean coolant by cell, K, with every part's watts.</summary>
+    public IReadOnlyList<double> Rise { get; }
+
+    /// <summary>Heat that the block takes, W.</summary>
+    public double Watts => Parts.Sum(p => p.Watts);
+
+    /// <param name="powerW">Scales what all parts of the board give to this sum; null takes it as it stands.</param>
+    /// <param name="flowLMin">Flow, L/min.</param>
+    /// <exception cref="InputException">No curve, no die under paste, or no cooling that reaches the curve.</exception>
+    public static BlockHeat Of(LaidBlock laid, double? powerW, double flowLMin, CancellationToken cancel = default)
+    {
+        var (board, block, placement) = laid;
+        var curve =
+            block.Flow
+            ?? throw new InputException(
+                "block/flow",
+                "The block states no resistance over flow: nothing can be expected of it."
+            );
+        var scale = Scale(board, powerW);
+        var parts = block
+            .Plates.Where(p => p.Face == Face.Front)
+            .SelectMany(p => LandPairing.Pair(ExposedParts.For(board, block, p.Face), p.Lands, placement))
+            .Where(p => p.Share >= LandPairing.LeastShare)
+            .Select(p => Heated(p, p.Part.DissipationW * scale, placement))
+            .ToList();
+        var main =
+            parts.Where(p => p.Part.Kind is PartKind.Die or PartKind.Lid).MaxBy(p => p.Watts)
+            ?? throw new InputException(
+                "block/plates",
+                "No land of the block lies on a die: its curve says nothing here."
+            );
+        var plate = block.Plates.First(p => p.Lands.Contains(main.Pairing.Land));
+        var perWatt = curve.AKPerW + curve.BKPerW * Math.Pow(flowLMin, -curve.N);
+        var cell = Math.Max(0.25, Math.Sqrt(plate.Outline.Area / UsualCells));
+        var coarse = new HeatGrid(plate.Outline, 2 * cell);
+        var fine = new HeatGrid(plate.Outline, cell);
+        var guess = Calibrate(block, coarse, main, perWatt, null, cancel).H;
+        var (h, heat) = Calibrate(block, fine, main, perWatt, guess, cancel);
+        var watts = new double[fine.Count];
+        List<HeatedPart> own = [.. parts.Where(p => plate.Lands.Contains(p.Pairing.Land))];
+        foreach (var part in own.Where(p => p.Watts > 0))
+            if (heat.Spread(part.Into, part.Watts) is { } spread)
+                for (var n = 0; n < spread.Length; n++)
+                    watts[n] += spread[n];
+        return new(heat, own, h, heat.Rise(watts));
+    }
+
+    private static double Scale(Board board, double? powerW)
+    {
+        var stated = board.Parts.Where(p => p.Kind != PartKind.Empty).Sum(p => p.DissipationW);
+        if (powerW is not { } asked)
+            return 1;
+        return stated > 0
+            ? asked / stated
+            : throw new InputException(
+                "board/parts",
+                "No part states the heat it gives: the power can not be shared out."
+            );
+    }
+
+    private static HeatedPart Heated(Pairing pairing, double watts, Placement placement)
+    {
+        var back = new Func<Polygon, Polygon>(o =>
+            new([.. o.Points.Select(p => (p - new Point2(placement.XMm, placement.YMm)).Turned(-placement.Radians))])
+        );
+        var top = back(pairing.Part.Top());
+        var die = pairing.Part.Kind is PartKind.Die or PartKind.Lid && pairing.Land.Through != Through.Pad;
+        return new(pairing, watts, die ? pairing.Land.Outline : top, top, pairing.Share * pairing.Part.Top().Area);
+    }
+
+    /// <summary>θ of the die's land for one watt falls with h as a power nearly: secant steps on logarithms, held in a bracket.</summary>
+    private static (double H, HeatPlate Plate) Calibrate(
+        Block block,
+        HeatGrid grid,
+        HeatedPart main,
+        double perWatt,
+        double? guess,
+        CancellationToken cancel
+    )
+    {
+        HeatPlate Plate(double h) =>
+            new(
+                grid,
+                block.ColdPlate?.BaseMm ?? UnstatedBaseMm,
+                block.ColdPlate?.KWPerMK ?? CopperWPerMK,
+                Field(block, grid, h),
+                cancel
+            );
+        double Miss(HeatPlate plate)
+        {
+            var watts =
+                plate.Spread(main.Into, 1)
+                ?? throw new InputException("block/plates", "The die's land lies beside the block's plate.");
+            return Math.Log(plate.Mean(plate.Rise(watts), main.Into)!.Value / perWatt);
+        }
+        double low = Math.Log(LeastH),
+            high = Math.Log(MostH),
+            x = Math.Log(guess ?? 1e4);
+        var last = (X: double.NaN, Miss: double.NaN);
+        for (var round = 0; round < MostRounds; round++)
+        {
+            cancel.ThrowIfCancellationRequested();
+            var plate = Plate(Math.Exp(x));
+            var miss = Miss(plate);
+            if (Math.Abs(miss) < CloseShare)
+                return (Math.Exp(x), plate);
+            if (miss > 0)
+                low = x;
+            else
+                high = x;
+            if (high - low < 1e-6)
+                break;
+            // too warm: more cooling; the first step as if it were inversely proportional
+            var next =
+                double.IsNaN(last.X) || last.Miss == miss ? x + miss : x - miss * (x - last.X) / (miss - last.Miss);
+            last = (x, miss);
+            x = next > low && next < high ? next : (low + high) / 2;
+        }
+        throw new InputException(
+            "block/flow",
+            FormattableString.Invariant(
+                $"No cooling of this plate gives the {perWatt:0.000} K/W that its curve says: base, fin area or curve do not go together."
+            )
+        );
+    }
+
+    private static double[] Field(Block block, HeatGrid grid, double h)
+    {
+        var (fins, flow) = (block.ColdPlate?.FinArea, block.ColdPlate?.FlowArea);
+        var field = new double[grid.Count];
+        if (fins is null && flow is null)
+        {
+            Array.Fill(field, h);
+            return field;
+        }
+        var under = grid.Under((fins ?? flow)!);
+        var beside = fins is not null && flow is not null ? grid.Under(flow) : under;
+        grid.Each(
+            (n, i, j) =>
+            {
+                var metal = grid.Metal(i, j) * grid.CellMm2;
+                field[n] = h * (under[n] + DefaultBesideFins * Math.Max(0, beside[n] - under[n])) / metal;
+            }
+        );
+        return field;
+    }
+
+    /// <summary>Where a part's heat goes in, over the mean coolant, K; null where none of it lies on the plate.</summary>
+    public double? LandRise(HeatedPart part) => Plate.Mean(Rise, part.Into);
+}

@@ -1,0 +1,155 @@
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Pads;
+using FaithfulBracket.Core.Pads.Seating;
+
+namespace FaithfulBracket.Core.Heat;
+
+/// <param name="PowerW">Scales what all parts give to this sum; null takes the board as it stands.</param>
+public sealed record HeatConditions(double? PowerW, double CoolantInC, double FlowLMin);
+
+/// <summary>What one part will run at.</summary>
+/// <param name="LandC">Of the plate where its heat goes in.</param>
+/// <param name="ThroughK">Its own heat through its paste or pad.</param>
+public sealed record ExpectedPart(string Part, double C, double LandC, double ThroughK, double? LimitC)
+{
+    public double Watts { get; init; }
+}
+
+/// <param name="CoolantRiseK">Of the coolant through the block.</param>
+public sealed record ExpectResult(
+    double CoolantRiseK,
+    double CoolantMeanC,
+    IReadOnlyList<ExpectedPart> Parts,
+    IReadOnlyList<string> Warnings
+);
+
+/// <summary>What every covered part runs at: coolant, plate, and its own way to the land.</summary>
+public static class Expect
+{
+    public const string InWords = "Limits: a body of 4 MiB, and those of the board and block documents.";
+
+    private const double UnstatedContactMm2KPerW = 10;
+
+    /// <param name="pads">Null takes what the block's maker supplies.</param>
+    /// <exception cref="InputException">See <see cref="BlockHeat"/>; a pad of a material nobody knows.</exception>
+    public static ExpectResult Of(
+        LaidBlock laid,
+        IReadOnlyList<LaidPad>? pads,
+        IReadOnlyDictionary<string, PadMaterial> materials,
+        PasteMaterial paste,
+        HeatConditions at,
+        CancellationToken cancel = default
+    )
+    {
+        var heat = BlockHeat.Of(laid, at.PowerW, at.FlowLMin, cancel);
+        var warnings = new List<string>();
+        var ways = new Ways(laid, pads, materials, paste, warnings);
+        var rise = Coolant.RiseK(heat.Watts, at.FlowLMin);
+        var mean = at.CoolantInC + rise / 2;
+        var parts = new List<ExpectedPart>();
+        foreach (var part in heat.Parts)
+        {
+            if (ways.KPerW(part) is not { } through || heat.LandRise(part) is not { } land)
+                continue;
+            var own = part.Watts * through;
+            parts.Add(new(part.Part.Id, mean + land + own, mean + land, own, part.Part.LimitC) { Watts = part.Watts });
+            if (part.Part.LimitC is { } limit && mean + land + own > limit)
+                warnings.Add(
+                    FormattableString.Invariant(
+                        $"{part.Part.Id} would run at {mean + land + own:0} °C, {limit:0} allowed."
+                    )
+                );
+        }
+        return new(rise, mean, parts, warnings);
+    }
+
+    /// <summary>Each part's own way to its land, as the block rests on its pads and films.</summary>
+    private sealed class Ways
+    {
+        private readonly IReadOnlyDictionary<string, PadMaterial> _materials;
+        private readonly PasteMaterial _paste;
+        private readonly List<string> _warnings;
+        private readonly SeatingResult? _seated;
+        private readonly Dictionary<string, LaidPad> _pads;
+        private readonly Dictionary<string, double> _gaps = [];
+
+        public Ways(
+            LaidBlock laid,
+            IReadOnlyList<LaidPad>? pads,
+            IReadOnlyDictionary<string, PadMaterial> materials,
+            PasteMaterial paste,
+            List<string> warnings
+        )
+        {
+            (_materials, _paste, _warnings) = (materials, paste, warnings);
+            var gaps = Gaps.Of(laid, materials);
+            foreach (var gap in gaps.Pairs)
+                _gaps[gap.Part] = gap.NominalMm;
+            var laidPads =
+                pads
+                ??
+                [
+                    .. gaps
+                        .Pairs.Where(g => g.Through == Through.Pad)
+                        .Select(g => (g.Part, Fit: g.Pad ?? g.Declared))
+                        .Where(g => g.Fit is not null)
+                        .Select(g => new LaidPad(g.Part, g.Fit!.ThicknessMm, g.Fit.Material)),
+                ];
+            _pads = laidPads.GroupBy(p => p.Part).ToDictionary(g => g.Key, g => g.First());
+            try
+            {
+                _seated = SeatingSolver.Solve(new(laid, laidPads, materials, paste));
+            }
+            catch (InputException e)
+            {
+                warnings.Add(
+                    $"How the block rests can not be told ({e.Faults[0].Message}): films of {PlaneHeight.DefaultBondLineMm * 1000:0} µm and drawn gaps are taken."
+                );
+            }
+            if (_seated is { Floats: true })
+                warnings.Add("The block floats: the film over the die is thicker than it should be.");
+        }
+
+        /// <returns>Null where nothing carries the part's heat, which is said.</returns>
+        public double? KPerW(HeatedPart part) => part.Pairing.Land.Through == Through.Pad ? Pad(part) : Film(part);
+
+        private double? Film(HeatedPart part)
+        {
+            var um =
+                _seated?.Dies.FirstOrDefault(d => d.Part == part.Part.Id)?.BondLinesUm.Average()
+                ?? PlaneHeight.DefaultBondLineMm * 1000;
+            return um / 1000 / (_paste.ConductivityWPerMK * part.CoveredMm2) * 1000;
+        }
+
+        private double? Pad(HeatedPart part)
+        {
+            var id = part.Part.Id;
+            if (!_pads.TryGetValue(id, out var pad))
+            {
+                _warnings.Add($"{id} has no pad: only the board carries its heat.");
+                return null;
+            }
+            if (!_materials.TryGetValue(pad.Material, out var material))
+                throw new InputException(
+                    "pads",
+                    $"Pad material \"{pad.Material}\" is not known: give it in materials or add it to the drawer."
+                );
+            if ((material.ConductivityWPerMK ?? material.ClaimedWPerMK) is not { } k)
+            {
+                _warnings.Add($"{pad.Material} states no conductivity: {id} can not be told.");
+                return null;
+            }
+            var squash = _seated?.Pads.FirstOrDefault(p => p.Part == id)?.Squash;
+            var gap = squash is { } s ? pad.ThicknessMm * (1 - s) : _gaps.GetValueOrDefault(id, pad.ThicknessMm);
+            if (squash is <= 0 || gap >= pad.ThicknessMm)
+            {
+                _warnings.Add($"The pad on {id} does not touch: only the board carries its heat.");
+                return null;
+            }
+            var contact = material.ContactMm2KPerW ?? UnstatedContactMm2KPerW;
+            return gap / (k * part.CoveredMm2) * 1000 + 2 * contact / part.CoveredMm2;
+        }
+    }
+}
