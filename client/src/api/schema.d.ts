@@ -2751,6 +2751,49 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/expect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: {
+                    flowLMin?: number;
+                    coolantInC?: number;
+                    powerW?: number;
+                    pair?: string;
+                    board?: string;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["JobExpectation"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/section": {
         parameters: {
             query?: never;
@@ -5080,6 +5123,16 @@ export interface components {
             parts: components["schemas"]["ExpectedPart"][];
             warnings: string[];
         };
+        ExpectedKind: {
+            name: string;
+            hottest: string;
+            /** Format: double */
+            c: number;
+            /** Format: double */
+            limitC?: null | number;
+            /** Format: double */
+            marginK?: null | number;
+        };
         ExpectedPart: {
             part: string;
             /** Format: double */
@@ -5208,6 +5261,14 @@ export interface components {
             id: string;
             kind: string;
         };
+        HeatConditions: {
+            /** Format: double */
+            powerW?: null | number;
+            /** Format: double */
+            coolantInC: number;
+            /** Format: double */
+            flowLMin: number;
+        };
         HeightChain: {
             /** Format: double */
             contactMm: number;
@@ -5290,6 +5351,11 @@ export interface components {
             padChoices: components["schemas"]["LaidPad"][];
             pairs?: null | components["schemas"]["WorkPair"][];
             seat?: null | components["schemas"]["WorkSeat"];
+        };
+        JobExpectation: {
+            conditions: components["schemas"]["HeatConditions"];
+            result: components["schemas"]["ExpectResult"];
+            kinds: components["schemas"]["ExpectedKind"][];
         };
         JobPlan: {
             match: components["schemas"]["MatchResult"];

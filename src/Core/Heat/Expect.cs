@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Pads;
@@ -55,7 +56,7 @@ public static class Expect
                 continue;
             var own = part.Watts * through;
             parts.Add(new(part.Part.Id, mean + land + own, mean + land, own, part.Part.LimitC) { Watts = part.Watts });
-            if (part.Part.LimitC is { } limit && mean + land + own > limit)
+            if (part.Part is { LimitC: { } limit, Kind: not PartKind.Lid } && mean + land + own > limit)
                 warnings.Add(
                     FormattableString.Invariant(
                         $"{part.Part.Id} would run at {mean + land + own:0} °C, {limit:0} allowed."

@@ -27,6 +27,9 @@ public sealed record ShopSettings
     /// <summary>How long a coat over bare parts dries, s.</summary>
     public int CoatDryS { get; init; } = 1800;
 
+    /// <summary>Coolant at the block's inlet where none is measured, °C.</summary>
+    public double CoolantInC { get; init; } = 30;
+
     /// <summary>Flow that a block's curve is read at where none is measured, L/min.</summary>
     public double FlowLPerMin { get; init; } = 3;
 

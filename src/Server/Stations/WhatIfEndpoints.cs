@@ -1,4 +1,5 @@
 using FaithfulBracket.Core;
+using FaithfulBracket.Core.Heat;
 using FaithfulBracket.Core.Mount;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
@@ -12,6 +13,13 @@ using Microsoft.AspNetCore.Http.HttpResults;
 namespace FaithfulBracket.Server.Stations;
 
 internal sealed record PracticeMove(string Hole, double Turns);
+
+/// <param name="Kinds">The hottest of each kind of part.</param>
+internal sealed record JobExpectation(
+    HeatConditions Conditions,
+    ExpectResult Result,
+    IReadOnlyList<ExpectedKind> Kinds
+);
 
 internal sealed record PracticeAsk(IReadOnlyList<PracticeMove> Moves);
 
@@ -29,6 +37,7 @@ internal static class WhatIfEndpoints
         job.MapGet("/alternatives", OtherPads);
         job.MapPost("/practice", PractiseAsync).Accepts<PracticeAsk>("application/json");
         job.MapGet("/bow", Bow);
+        job.MapGet("/expect", Expected);
         job.MapGet("/section", Section);
         job.MapGet("/pad-fault", Faulty);
     }
@@ -90,6 +99,33 @@ internal static class WhatIfEndpoints
             );
         var seated = Seated(plans.Today(id, cancel).Plan, pair, board);
         return TypedResults.Ok(PadFaults.Try(seated.Stack!.Finished(), part, kind));
+    }
+
+    /// <summary>What the parts under the block will run at, as it is planned to rest; other conditions by query.</summary>
+    private static Ok<JobExpectation> Expected(
+        long id,
+        double? flowLMin,
+        double? coolantInC,
+        double? powerW,
+        string? pair,
+        string? board,
+        JobPlans plans,
+        ShopMemory shop,
+        CancellationToken cancel
+    )
+    {
+        if (flowLMin is not null and not (>= 0.1 and <= 30))
+            throw new InputException("?flowLMin", "Expected a flow from 0.1 to 30 L/min.");
+        if (coolantInC is not null and not (>= -20 and <= 90))
+            throw new InputException("?coolantInC", "Expected coolant from −20 to 90 °C.");
+        if (powerW is not null and not (>= 1 and <= 3000))
+            throw new InputException("?powerW", "Expected 1 to 3,000 W.");
+        var usual = new ShopSettings();
+        var at = new HeatConditions(powerW, coolantInC ?? usual.CoolantInC, flowLMin ?? usual.FlowLPerMin);
+        var seated = Seated(plans.Today(id, cancel).Plan, pair, board);
+        var stack = seated.Stack!;
+        var result = Expect.Of(stack.Laid, stack.Pads, stack.Materials, stack.Paste, at, cancel);
+        return TypedResults.Ok(new JobExpectation(at, result, ExpectedKinds.Of(stack.Board, result)));
     }
 
     private static PairPads Seated(JobPlan plan, string? pair, string? board) =>

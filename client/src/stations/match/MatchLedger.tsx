@@ -2,6 +2,7 @@ import { useBlocksFor, useSeatBlocks } from '../../api/queries'
 import { mm } from '../../ui/format'
 import { VerdictMark, verdictColour, verdictWords } from '../../ui/Verdict'
 import { Head, Row, Section, Why } from '../Ledger'
+import { Expected } from '../prove/Expected'
 import type { RoomProps } from '../room'
 import { SeatMatch } from '../seat/SeatMatch'
 
@@ -46,6 +47,7 @@ export function MatchLedger(props: RoomProps) {
         </Section>
       )}
       <SeatMatch {...props} />
+      <Expected {...props} />
       {fit && (
         <Section title="Why">
           {fit.reasons.map((r) => (

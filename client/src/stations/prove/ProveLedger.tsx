@@ -4,6 +4,7 @@ import { clock, day } from '../../ui/format'
 import { Head, Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
 import { StepList } from '../StepList'
+import { Expected } from './Expected'
 
 const fields = [
   ['roomC', 'room', '°C'],
@@ -17,7 +18,8 @@ const fields = [
 type Field = (typeof fields)[number][0]
 
 /** Readings before and after, what they say, and the verdict in words. */
-export function ProveLedger({ job, here, s }: RoomProps) {
+export function ProveLedger(props: RoomProps) {
+  const { job, here, s } = props
   const c = here.comparison
   return (
     <>
@@ -45,6 +47,7 @@ export function ProveLedger({ job, here, s }: RoomProps) {
           {c.coolantRiseK != null && <Row name="coolant warms by" value={c.coolantRiseK.toFixed(1)} unit="K" />}
         </Section>
       )}
+      <Expected {...props} />
       <Section title="Readings">
         {job.readings.length === 0 && (
           <p className="text-[14.5px] text-soft">

@@ -1,0 +1,38 @@
+using FaithfulBracket.Core.Boards;
+
+namespace FaithfulBracket.Core.Heat;
+
+/// <summary>The hottest of one kind of part.</summary>
+/// <param name="Name">The kind as it is called, its number before it where there are several.</param>
+/// <param name="MarginK">To its limit; null where none is stated.</param>
+public sealed record ExpectedKind(string Name, string Hottest, double C, double? LimitC, double? MarginK);
+
+/// <summary>What is expected, told by kind: nobody reads twenty power stages one by one.</summary>
+public static class ExpectedKinds
+{
+    public static IReadOnlyList<ExpectedKind> Of(Board board, ExpectResult expected) =>
+        [
+            .. expected
+                .Parts.Where(p => p.Watts > 0)
+                .GroupBy(p => board.FindPart(p.Part)?.Kind ?? PartKind.Other)
+                .OrderBy(g => g.Key)
+                .Select(g =>
+                {
+                    // nearest to its limit first, then the warmest
+                    var worst = g.OrderBy(p => p.LimitC is { } l ? l - p.C : double.PositiveInfinity)
+                        .ThenByDescending(p => p.C)
+                        .First();
+                    var name = PartNames.Of(g.Key);
+                    // the limit is the silicon's, and that is warmer than its lid by bond and lid
+                    if (g.Key == PartKind.Lid)
+                        return new ExpectedKind("top of the lid, the silicon is warmer", worst.Part, worst.C, null, null);
+                    return new ExpectedKind(
+                        g.Count() > 1 ? $"{name}, hottest of {g.Count()}" : name,
+                        worst.Part,
+                        worst.C,
+                        worst.LimitC,
+                        worst.LimitC - worst.C
+                    );
+                }),
+        ];
+}
