@@ -92,7 +92,7 @@ function Slider({
     setMoving(undefined)
   }
   return (
-    <label className="mt-1.5 grid grid-cols-[84px_1fr_84px] items-center gap-2 text-[14.5px]">
+    <label className="mt-1.5 grid grid-cols-[80px_minmax(0,1fr)_72px] items-center gap-2 text-[14.5px]">
       {name}
       <input
         type="range"
@@ -100,7 +100,7 @@ function Slider({
         max={most}
         step={step}
         value={moving ?? value}
-        className="h-6 accent-copper"
+        className="h-6 w-full min-w-0 accent-copper"
         onChange={(e) => setMoving(Number(e.target.value))}
         onPointerUp={done}
         onKeyUp={done}
