@@ -1971,7 +1971,7 @@ processor(
       lidThicknessMm: 2.6,
       bondMm: 0.3,
     }),
-    part('D1', 'die', 0, 0.5, 22, 12, 0.8, { under: 'LID', powerShare: 1, bondMm: 0.3, maxPressureMPa: 1.6 }),
+    part('D1', 'die', 0, 0.5, 22, 12, 0.8, { under: 'LID', powerShare: 1, bondMm: 0.3, maxPressureMPa: 3 }),
     ...[-9, -3, 3, 9].map((x, i) => part(`C${i + 1}`, 'capacitor', x, -9, 1.2, 0.8, 0.5, { under: 'LID' })),
   ],
   38,

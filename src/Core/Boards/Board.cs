@@ -36,8 +36,15 @@ public sealed record Board
     /// <summary>How the shop came to know the board, when it says so itself.</summary>
     public EvidenceGrade? Evidence { get; init; }
 
+    /// <summary>A metal plate behind the board that stays on it while it is worked on; null without one.</summary>
+    [JsonIgnore]
+    public Backing? Backing { get; init; }
+
     public Part? FindPart(string id) => Parts.FirstOrDefault(p => p.Id == id);
 }
+
+/// <param name="Factor">On the bare board's rigidity under the area.</param>
+public sealed record Backing(Polygon Area, double Factor);
 
 /// <summary>A pin header a block may use up.</summary>
 public sealed record Header(string Id, string Kind);

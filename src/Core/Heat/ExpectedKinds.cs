@@ -25,7 +25,13 @@ public static class ExpectedKinds
                     var name = PartNames.Of(g.Key);
                     // the limit is the silicon's, and that is warmer than its lid by bond and lid
                     if (g.Key == PartKind.Lid)
-                        return new ExpectedKind("top of the lid, the silicon is warmer", worst.Part, worst.C, null, null);
+                        return new ExpectedKind(
+                            "top of the lid, the silicon is warmer",
+                            worst.Part,
+                            worst.C,
+                            null,
+                            null
+                        );
                     return new ExpectedKind(
                         g.Count() > 1 ? $"{name}, hottest of {g.Count()}" : name,
                         worst.Part,

@@ -14,7 +14,8 @@ public static class JetPlates
     public const double WithinMm = 0.06;
 
     /// <param name="block">With every kit it is sold with.</param>
-    public static JetPlateTold Tell(Block block, string socket, double measuredMm)
+    /// <param name="nameOf">A socket as it is called.</param>
+    public static JetPlateTold Tell(Block block, string socket, double measuredMm, Func<string, string>? nameOf = null)
     {
         var known = block
             .Sockets.Where(s => s is { JetPlate: not null, JetPlateMm: not null })
@@ -38,7 +39,7 @@ public static class JetPlates
             right
                 ? FormattableString.Invariant($"{measuredMm:0.00} mm: {nearest.JetPlate}, the right one.")
                 : FormattableString.Invariant(
-                    $"{measuredMm:0.00} mm: {nearest.JetPlate}, made for socket {nearest.Socket}. Put it back in the bag."
+                    $"{measuredMm:0.00} mm: {nearest.JetPlate}, made for socket {nameOf?.Invoke(nearest.Socket) ?? nearest.Socket}. Put it back in the bag."
                 )
         );
     }

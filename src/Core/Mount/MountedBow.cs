@@ -57,21 +57,24 @@ public static class MountedBow
             .Select(p => new BowSupport(p.X, p.Y, SupportKind.Pinned, WasherMm))
             .ToList();
         var dies = board.Parts.Where(p => p.Face == Face.Front && p.Kind is PartKind.Die or PartKind.Lid).ToList();
-        List<(Polygon, double)> stiff =
-        [
-            .. dies.Select(d => (d.Top(), BoardStiffness.DieFactor)),
-            .. dies.Select(d =>
-                (
-                    Polygon.Rectangle(
-                        d.At,
-                        d.WidthMm + 2 * BoardStiffness.PackageRimMm,
-                        d.DepthMm + 2 * BoardStiffness.PackageRimMm,
-                        d.RotationDeg
-                    ),
-                    stiffness.PackageFactor
-                )
-            ),
-        ];
+        // what lies in a socket is held there and stiffens nothing; the plate behind it does
+        List<(Polygon, double)> stiff = board.Backing is { } plate
+            ? [(plate.Area, plate.Factor)]
+            :
+            [
+                .. dies.Select(d => (d.Top(), BoardStiffness.DieFactor)),
+                .. dies.Select(d =>
+                    (
+                        Polygon.Rectangle(
+                            d.At,
+                            d.WidthMm + 2 * BoardStiffness.PackageRimMm,
+                            d.DepthMm + 2 * BoardStiffness.PackageRimMm,
+                            d.RotationDeg
+                        ),
+                        stiffness.PackageFactor
+                    )
+                ),
+            ];
         var problem = new BowProblem(board.Outline, board.ThicknessMm, stiffness.EMPa, stiffness.Nu)
         {
             Supports = supports,
@@ -83,6 +86,8 @@ public static class MountedBow
             [
                 .. board
                     .Parts.Where(p => p.Cool != Cooling.No && p.Kind is not (PartKind.Inductor or PartKind.Capacitor))
+                    // what lies in a socket is not soldered to the board
+                    .Where(p => board.Backing is null || p.Kind is not (PartKind.Die or PartKind.Lid))
                     .Select(p => Polygon.Rectangle(p.At, p.WidthMm + Rim(p), p.DepthMm + Rim(p), p.RotationDeg)),
             ],
         };

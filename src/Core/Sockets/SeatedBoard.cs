@@ -53,8 +53,27 @@ public static class SeatedBoard
                     .Holes.Where(s => !board.Holes.Any(h => (h.At - new Point2(s.X, s.Y)).Length < SameHoleMm))
                     .Select(s => new BoardHole(s.Id, s.X, s.Y, s.DiameterMm, HoleRole.Retention)),
             ],
+            Backing = BackingOf(socket),
             Assembly = onlyProcessor ? processor.Assembly : board.Assembly,
         };
+    }
+
+    /// <summary>
+    /// The plate behind a socket, or the frame its posts go into, taken as stiff as 3 mm of steel: 200 GPa · 3³
+    /// against 22 GPa · 1.6³ of laminate.
+    /// </summary>
+    private const double PlateFactor = 60,
+        PlateRimMm = 6;
+
+    private static Backing? BackingOf(Socket socket)
+    {
+        if (socket.Holes.Count == 0)
+            return null;
+        double left = socket.Holes.Min(h => h.X) - PlateRimMm,
+            right = socket.Holes.Max(h => h.X) + PlateRimMm,
+            low = socket.Holes.Min(h => h.Y) - PlateRimMm,
+            high = socket.Holes.Max(h => h.Y) + PlateRimMm;
+        return new(Polygon.Rectangle(new((left + right) / 2, (low + high) / 2), right - left, high - low), PlateFactor);
     }
 
     /// <summary>A part of the processor as it is called on the board.</summary>

@@ -38,7 +38,14 @@ internal static class SeatEndpoints
 
     /// <summary>Which jet plate lies in the caliper.</summary>
     /// <param name="mm">What the caliper reads.</param>
-    private static Ok<JetPlateTold> JetPlate(long id, double mm, string? pair, JobPlans plans, CancellationToken cancel)
+    private static Ok<JetPlateTold> JetPlate(
+        long id,
+        double mm,
+        string? pair,
+        JobPlans plans,
+        ShopMemory shop,
+        CancellationToken cancel
+    )
     {
         if (!(mm is > 0 and <= 50))
             throw new InputException("?mm", "Expected a thickness up to 50 mm.");
@@ -48,6 +55,13 @@ internal static class SeatEndpoints
             ?? throw new NotHereException($"Job {id} has no block \"{pair}\".");
         if (SeatedOrder.SeatOf(order, asked) is not { Seated: { } seated })
             throw new NotHereException($"No processor lies under block \"{asked.Key}\" of job {id}.");
-        return TypedResults.Ok(JetPlates.Tell(asked.AsSold ?? asked.Block, seated.Socket.Id, mm));
+        return TypedResults.Ok(
+            JetPlates.Tell(
+                asked.AsSold ?? asked.Block,
+                seated.Socket.Id,
+                mm,
+                s => shop.Sockets.GetValueOrDefault(s)?.Name ?? s
+            )
+        );
     }
 }

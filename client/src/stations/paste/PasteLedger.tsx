@@ -26,12 +26,12 @@ export function PasteLedger({ job, here, s }: RoomProps) {
             {f.part}: {t}
           </Why>
         )),
-        ...f.cautions.map((t) => (
-          <Why key={f.part + t} tone="text-amber">
-            {t}
-          </Why>
-        )),
       ])}
+      {[...new Set(faces.flatMap((f) => f.cautions))].map((t) => (
+        <Why key={t} tone="text-amber">
+          {t}
+        </Why>
+      ))}
       {faces.map((f) => (
         <Section key={f.part} title={`${f.part} under ${f.clampN.toFixed(0)} N`}>
           <Row name="film left at home" value={f.amount.bondLineUm.toFixed(0)} unit="µm" />

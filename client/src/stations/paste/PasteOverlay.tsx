@@ -7,7 +7,9 @@ export function PasteOverlay({ here, p }: OverlayProps) {
     <g>
       {(here.seating?.dies ?? []).map((d) => {
         const part = here.board.parts.find((x) => x.id === d.part)!
-        const corners = partCorners({ ...part, outline: null })
+        // an even film is told once, in the middle
+        const even = Math.max(...d.bondLinesUm) - Math.min(...d.bondLinesUm) < 1
+        const corners = even ? [] : partCorners({ ...part, outline: null })
         return (
           <g key={d.part}>
             <path
@@ -17,6 +19,19 @@ export function PasteOverlay({ here, p }: OverlayProps) {
               stroke="var(--copper)"
               strokeWidth={2}
             />
+            {even && (
+              <text
+                x={p.x(part.x)}
+                y={p.y(part.y - part.depthMm / 2) - 8}
+                textAnchor="middle"
+                className="num"
+                fontSize={19}
+                fontWeight={600}
+                fill="var(--card)"
+              >
+                {d.bondLinesUm[0].toFixed(0)} µm
+              </text>
+            )}
             {corners.map((c, i) => {
               const outX = c[0] > part.x ? 1 : -1
               const outY = c[1] > part.y ? 1 : -1

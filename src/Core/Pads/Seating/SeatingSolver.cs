@@ -198,7 +198,14 @@ public static class SeatingSolver
     private static List<(Polygon, double)> Stiffeners(Board board, Block block, PlateModel model, BoardStiffness s)
     {
         var list = new List<(Polygon, double)>();
-        foreach (var die in board.Parts.Where(p => p.Face == Face.Front && p.Kind is PartKind.Die or PartKind.Lid))
+        // what lies in a socket is held there and stiffens nothing; the plate behind it does
+        if (board.Backing is { } plate)
+            list.Add((plate.Area, plate.Factor));
+        foreach (
+            var die in board.Parts.Where(p =>
+                board.Backing is null && p.Face == Face.Front && p.Kind is PartKind.Die or PartKind.Lid
+            )
+        )
         {
             list.Add((die.Top(), BoardStiffness.DieFactor));
             list.Add(
