@@ -160,6 +160,19 @@ public sealed class SeatedJobTests(DemoServer demo) : IClassFixture<DemoServer>
         Assert.True(done.GetProperty("finished").GetBoolean());
         Assert.True(Seat(done).GetProperty("bare").GetBoolean());
         Assert.Equal("orrery-p8", Seat(done).GetProperty("processor").GetString());
+        // kept as surveyed it is the mainboard alone, without what lay in its socket
+        var kept = await _server.PostAsync(
+            $"/api/jobs/{job}/survey",
+            """{"id":"levanter-x4-ours","maker":"Saltmarsh Boards","model":"Levanter X4","boardCode":"SB-LX4","revision":"R9"}"""
+        );
+        Assert.Equal(HttpStatusCode.Created, kept.StatusCode);
+        var own = await ServerProcess.JsonAsync(kept);
+        var first = await _server.GetAsync("/api/boards/levanter-x4-r1");
+        foreach (var list in new[] { "parts", "holes" })
+            Assert.Equal(
+                first.GetProperty(list).EnumerateArray().Select(x => x.GetProperty("id").GetString()),
+                own.GetProperty(list).EnumerateArray().Select(x => x.GetProperty("id").GetString())
+            );
     }
 
     [Theory]

@@ -10,19 +10,9 @@ internal static class SocketKit
     public static IEnumerable<WorkStep> Steps(WorkOrder order, SeatPlan seat)
     {
         var pair = order.Pairs.First(p => p.Key == seat.Pair);
-        var scope = order.ScopeOf(pair);
         var socket = order.Find(seat.Board)!.Seated!.Socket;
         WorkStep Step(string target, string title, string? detail, string done) =>
-            new()
-            {
-                Id = new(Station.Kit, scope, target),
-                Kind = StepKind.Count,
-                Board = seat.Board,
-                Pair = seat.Pair,
-                Title = title,
-                Detail = detail,
-                Done = done,
-            };
+            SeatSteps.Of(order, seat, Station.Kit, target, StepKind.Count, title, detail, done);
         if (seat.Fit?.Kit is { Length: > 0 } kit)
             yield return Step(
                 "upgrade",

@@ -93,18 +93,10 @@ internal sealed class SocketMount(WorkOrder order, SeatPlan seat, Ways ways)
     /// <summary>The mainboard on its tray, the memory in.</summary>
     public IEnumerable<WorkStep> Close()
     {
-        var pair = order.Pairs.First(p => p.Key == seat.Pair);
         WorkStep Step(string target, StepKind kind, string title, string detail, string caution, string done) =>
-            new()
+            SeatSteps.Of(order, seat, Station.Mount, target, kind, title, detail, done) with
             {
-                Id = new(Station.Mount, order.ScopeOf(pair), target),
-                Kind = kind,
-                Board = seat.Board,
-                Pair = seat.Pair,
-                Title = title,
-                Detail = detail,
                 Caution = caution,
-                Done = done,
             };
         yield return Step(
             "tray",

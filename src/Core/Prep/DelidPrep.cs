@@ -186,16 +186,5 @@ internal static class DelidPrep
         string detail,
         string caution,
         string done
-    ) =>
-        new()
-        {
-            Id = new(Station.Prep, Scope(order, seat), target),
-            Kind = kind,
-            Board = seat.Board,
-            Pair = seat.Pair,
-            Title = title,
-            Detail = detail,
-            Caution = caution,
-            Done = done,
-        };
+    ) => SeatSteps.Of(order, seat, Station.Prep, target, kind, title, detail, done) with { Caution = caution };
 }

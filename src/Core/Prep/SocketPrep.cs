@@ -11,16 +11,7 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
     private readonly SeatedProcessor _seated = order.Find(seat.Board)!.Seated!;
 
     private WorkStep Step(string target, StepKind kind, string title, string? detail, string done) =>
-        new()
-        {
-            Id = new(Station.Prep, order.ScopeOf(_pair), target),
-            Kind = kind,
-            Board = seat.Board,
-            Pair = seat.Pair,
-            Title = title,
-            Detail = detail,
-            Done = done,
-        };
+        SeatSteps.Of(order, seat, Station.Prep, target, kind, title, detail, done);
 
     /// <summary>The processor into its socket, mark to mark, by the levers' order.</summary>
     public IEnumerable<WorkStep> Processor()

@@ -69,7 +69,7 @@ public static class SocketMatch
             chain.ShimMm,
             peak,
             verdict,
-            [.. judged.OrderByDescending(j => j.Weight).Select(j => j.Reason)],
+            [.. judged.OrderByDescending(j => j.Weight).Select(j => j.Reason with { Weight = j.Weight })],
             turns
         );
     }

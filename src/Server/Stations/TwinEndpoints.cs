@@ -53,7 +53,9 @@ internal static class TwinEndpoints
                 "",
                 "A board counts as surveyed when its job is finished: sign the traveller first."
             );
-        var board = job.Board with
+        // with a processor in its socket the board itself is what was surveyed, not both as they lay
+        var seated = job.Order.First.Seated;
+        var board = (seated is null ? job.Board : seated.Mainboard ?? seated.Processor) with
         {
             Id = name.Id,
             Maker = name.Maker,

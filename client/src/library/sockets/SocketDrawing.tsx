@@ -1,4 +1,5 @@
 import type { Block, Schemas } from '../../api/client'
+import { BlockInside } from '../../mat/BlockInside'
 import { Grid } from '../../mat/Grid'
 import { placed } from '../../mat/place'
 import { boxOf, useSize, useView } from '../../mat/view'
@@ -37,10 +38,6 @@ export function SocketDrawing({
     height,
     'front',
   )
-  const line = (deg: number, half: number) => {
-    const a = ((deg + rotationDeg) * Math.PI) / 180
-    return `M${p.x(-half * Math.cos(a))} ${p.y(-half * Math.sin(a))}L${p.x(half * Math.cos(a))} ${p.y(half * Math.sin(a))}`
-  }
   const package_ = socket.packageOutline as Points
   const mark = socket.cornerMark as number[] | null | undefined
   const corner = boxOf(package_)
@@ -136,21 +133,7 @@ export function SocketDrawing({
               strokeWidth={3}
             />
           ))}
-          {fins != null && (
-            <path d={line(fins, 15)} stroke="var(--cool)" strokeWidth={14} strokeOpacity={0.28} strokeLinecap="round" />
-          )}
-          {slit != null && <path d={line(slit, 14)} stroke="var(--plum)" strokeWidth={3.5} strokeLinecap="round" />}
-          {(block?.ports ?? []).map((port) => {
-            const [[x, y]] = placed(turn, [[port.x, port.y]])
-            return (
-              <g key={port.id}>
-                <circle cx={p.x(x)} cy={p.y(y)} r={15} fill="var(--card)" stroke="var(--copper)" strokeWidth={2} />
-                <text x={p.x(x)} y={p.y(y) + 5} textAnchor="middle" fontSize={13} fontWeight={700} fill="var(--copper)">
-                  {port.role === 'in' ? 'in' : port.role === 'out' ? 'out' : port.id}
-                </text>
-              </g>
-            )
-          })}
+          <BlockInside block={block} placement={turn} p={p} />
         </svg>
       )}
       {block && fins != null && slit != null && (
