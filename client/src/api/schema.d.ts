@@ -6587,6 +6587,8 @@ export interface components {
             /** Format: double */
             springMm?: null | number;
             chain: components["schemas"]["HeightChain"];
+            said?: null | string;
+            trouble: boolean;
         };
         SheetVersion: {
             kind: string;

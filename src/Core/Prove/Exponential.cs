@@ -32,24 +32,24 @@ internal sealed record Exponential(double SteadyC, double LeftC, double TauS, do
         var golden = (Math.Sqrt(5) - 1) / 2;
         double x = b - golden * (b - a),
             y = a + golden * (b - a);
-        Exponential fx = Linear(log, from, Math.Exp(x)),
-            fy = Linear(log, from, Math.Exp(y));
+        Exponential atX = Linear(log, from, Math.Exp(x)),
+            atY = Linear(log, from, Math.Exp(y));
         for (var i = 0; i < Fine; i++)
         {
-            if (fx.Squares < fy.Squares)
+            if (atX.Squares < atY.Squares)
             {
-                (b, y, fy) = (y, x, fx);
+                (b, y, atY) = (y, x, atX);
                 x = b - golden * (b - a);
-                fx = Linear(log, from, Math.Exp(x));
+                atX = Linear(log, from, Math.Exp(x));
             }
             else
             {
-                (a, x, fx) = (x, y, fy);
+                (a, x, atX) = (x, y, atY);
                 y = a + golden * (b - a);
-                fy = Linear(log, from, Math.Exp(y));
+                atY = Linear(log, from, Math.Exp(y));
             }
         }
-        return Best(best, Best(fx, fy));
+        return Best(best, Best(atX, atY));
     }
 
     private static Exponential Linear(IReadOnlyList<LogSample> log, double from, double tau)

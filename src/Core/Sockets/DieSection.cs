@@ -32,7 +32,19 @@ public sealed record SectionWay(
     IReadOnlyList<SectionLevel> Levels,
     double? SpringMm,
     HeightChain Chain
-);
+)
+{
+    /// <summary>Springs, load and washers in a line.</summary>
+    public string Said =>
+        Chain.StopGapMm is < 0 and var early
+            ? FormattableString.Invariant($"stops come {-early:0.00} mm too early")
+            : FormattableString.Invariant(
+                $"{(SpringMm is { } s ? FormattableString.Invariant($"spring {s:0.00} mm in, ") : "")}{Chain.LoadN:0} N{(Chain.ShimMm >= SocketMatch.LeastShimMm ? FormattableString.Invariant($": washers of {Chain.ShimMm:0.00} mm") : "")}"
+            );
+
+    /// <summary>Whether stops or springs have to be changed for it.</summary>
+    public bool Trouble => Chain.StopGapMm is < 0 || Chain.ShimMm >= SocketMatch.LeastShimMm;
+}
 
 /// <summary>Lid on beside lid off, everything at its height, out of the documents.</summary>
 public sealed record DieSection(SectionWay Lidded, SectionWay Direct)

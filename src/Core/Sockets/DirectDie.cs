@@ -141,7 +141,7 @@ public static class DirectDie
     private readonly record struct Films(double Bond, double Paste, double Metal, double Spread);
 
     /// <summary>s·R of the hottest die both ways, and what it is made of.</summary>
-    private readonly record struct Ways(
+    private readonly record struct BothWays(
         double Lidded,
         double Direct,
         string Hottest,
@@ -149,7 +149,7 @@ public static class DirectDie
         IReadOnlyList<LayerRise> DirectLayers
     );
 
-    private static Ways Gain(DirectDieAsk ask, Part lid, IReadOnlyList<Part> dies, double[] shares, Films f)
+    private static BothWays Gain(DirectDieAsk ask, Part lid, IReadOnlyList<Part> dies, double[] shares, Films f)
     {
         var lidArea = lid.Top().Area;
         var plate = ask.Block.ColdPlate;

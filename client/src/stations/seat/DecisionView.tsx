@@ -81,16 +81,11 @@ function Side({
   k: number
 }) {
   const { chain } = way
-  const bad = (chain.stopGapMm ?? 0) < 0
   return (
     <section className="flex min-h-0 min-w-0 flex-col">
       <h3 className="text-[22px] font-bold">{title}</h3>
       <Drawn title={title} way={way} most={most} />
-      <p className={`mt-1 text-[16px] leading-snug ${bad || chain.shimMm > 0.02 ? 'font-semibold text-plum' : ''}`}>
-        {bad
-          ? `stops come ${mm(-chain.stopGapMm!)} mm too early`
-          : `${way.springMm == null ? '' : `spring ${mm(way.springMm)} mm in, `}${chain.loadN.toFixed(0)} N${chain.shimMm > 0.02 ? `: washers of ${mm(chain.shimMm)} mm` : ''}`}
-      </p>
+      <p className={`mt-1 text-[16px] leading-snug ${way.trouble ? 'font-semibold text-plum' : ''}`}>{way.said}</p>
       <p className="text-[16px] leading-snug">
         contacts carry {chain.socketLoadN.toFixed(0)} N of {contacts}
       </p>

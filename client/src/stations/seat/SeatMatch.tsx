@@ -42,7 +42,9 @@ export function SeatMatch({ here, s }: RoomProps) {
             tone={m.stopGapMm < 0 ? 'text-plum' : undefined}
           />
         )}
-        {m.shimMm > 0.005 && <Row name="washers under the springs" value={mm(m.shimMm)} unit="mm" />}
+        {m.reasons.some((r) => r.code === 'shim') && (
+          <Row name="washers under the springs" value={mm(m.shimMm)} unit="mm" />
+        )}
       </Section>
       <Section title="Loads">
         <Row
