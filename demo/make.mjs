@@ -1935,7 +1935,7 @@ const airCooler = (half) => ({
   bonds: [{ id: 'B1', between: ['cooler', 'board'], kind: 'clips', parts: ['LID'], warm: true }],
   after: [],
 })
-const processor = (id, model, socketId, half, parts, coolerAt) =>
+const processor = (id, model, socketId, half, parts, coolerAt, worth) =>
   save('boards', `${id}.board.json`, {
     format: 'faithful-bracket/board',
     version: 1,
@@ -1954,6 +1954,7 @@ const processor = (id, model, socketId, half, parts, coolerAt) =>
     positionSigmaMm: 0,
     holes: [],
     parts,
+    price: { amount: worth, currency: 'EUR' },
     assembly: airCooler(coolerAt),
   })
 processor(
@@ -1975,6 +1976,7 @@ processor(
     ...[-9, -3, 3, 9].map((x, i) => part(`C${i + 1}`, 'capacitor', x, -9, 1.2, 0.8, 0.5, { under: 'LID' })),
   ],
   38,
+  290,
 )
 processor(
   'orrery-p8-plover',
@@ -1994,6 +1996,7 @@ processor(
     part('D1', 'die', 0, 0, 24, 13, 0.8, { under: 'LID', powerShare: 1, bondMm: 0.3, maxPressureMPa: 1.6 }),
   ],
   40,
+  310,
 )
 processor(
   'orrery-a12',
@@ -2032,6 +2035,7 @@ processor(
     ),
   ],
   42,
+  480,
 )
 
 const sprung = (half, rate, travel, names) =>

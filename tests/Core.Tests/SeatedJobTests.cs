@@ -454,4 +454,14 @@ public class SeatedJobTests
         var outcome = SignOff.Sign(plan, new HashSet<StepId>(), new(Station.Prep, null, "shear"), strokes, null);
         Assert.Equal(granted, outcome is SignOutcome.Granted);
     }
+
+    [Fact]
+    public void The_decision_is_weighed_against_what_the_processor_is_worth()
+    {
+        WorkStep Decide(Board processor) =>
+            Plan(Order(Cooler(frameNm: 0.35), bare: true, processor: processor), "q")
+                .Find(new(Station.Match, null, "decide"))!;
+        Assert.Contains("410 EUR", Decide(Processor() with { Price = new(410, "EUR") }).Detail);
+        Assert.Contains("the processor's price", Decide(Processor()).Detail);
+    }
 }

@@ -4626,6 +4626,7 @@ export interface components {
             parts: components["schemas"]["Part"][];
             assembly?: null | components["schemas"]["Assembly"];
             evidence: null | components["schemas"]["EvidenceGrade"];
+            price?: null | components["schemas"]["Money"];
         };
         BoardDifference: {
             code: string;
@@ -6493,6 +6494,7 @@ export interface components {
             match: components["schemas"]["SocketMatchResult"];
             fit?: null | components["schemas"]["SocketFit"];
             decision?: null | components["schemas"]["DieDecision"];
+            worth?: null | components["schemas"]["Money"];
             section?: null | components["schemas"]["DieSection"];
             noDecision?: null | string;
             mark: null | components["schemas"]["Point2"];

@@ -236,5 +236,3 @@ public sealed record FlowCurve(
     string Unit,
     IReadOnlyList<Point2> DropKPaAt
 );
-
-public sealed record Money(double Amount, string Currency);

@@ -36,6 +36,9 @@ public sealed record Board
     /// <summary>How the shop came to know the board, when it says so itself.</summary>
     public EvidenceGrade? Evidence { get; init; }
 
+    /// <summary>What it is worth to whoever owns it; null where nobody says.</summary>
+    public Money? Price { get; init; }
+
     /// <summary>A metal plate behind the board that stays on it while it is worked on; null without one.</summary>
     [JsonIgnore]
     public Backing? Backing { get; init; }

@@ -30,6 +30,9 @@ public sealed record SeatPlan(string Board, string Pair, double TurnDeg)
     /// <summary>Lid on or off; null where it can not be told.</summary>
     public DieDecision? Decision { get; init; }
 
+    /// <summary>What the processor is worth; null where nobody says.</summary>
+    public Money? Worth { get; init; }
+
     /// <summary>Both ways cut through; null where the decision can not be told.</summary>
     public DieSection? Section { get; init; }
 
@@ -117,6 +120,7 @@ public static class SeatPlans
             Fit = fit,
             Decision = decision,
             NoDecision = why,
+            Worth = seated.Processor.Price,
             Section = decision is null ? null : DieSection.Of(socket, seated.Processor, block, fit, decision.Answer),
             Mark = MarkOf(socket),
             Coat = seated.Bare

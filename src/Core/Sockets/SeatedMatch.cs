@@ -189,6 +189,13 @@ public static class SeatedMatch
         : at.Y > 0 ? "above"
         : "below";
 
+    private static string Worth(SeatPlan seat) =>
+        seat.Worth is { } worth
+            ? FormattableString.Invariant(
+                $"Weigh it against {worth.Amount:0} {worth.Currency} for another processor, and your hands."
+            )
+            : "Weigh it against the processor's price and your hands.";
+
     private static WorkStep Decide(string? scope, SeatPlan seat)
     {
         var d = seat.Decision;
@@ -206,7 +213,7 @@ public static class SeatedMatch
             Detail = d is null
                 ? seat.NoDecision
                 : FormattableString.Invariant(
-                    $"{d.Answer.GainK:0} K at {d.PowerW:0} W and {d.FlowLPerMin:0.#} L/min{(d.Answer.MoreW is { } more ? FormattableString.Invariant($", or {more:0} W more at the same temperature") : "")}. Weigh it against the processor's price and your hands."
+                    $"{d.Answer.GainK:0} K at {d.PowerW:0} W and {d.FlowLPerMin:0.#} L/min{(d.Answer.MoreW is { } more ? FormattableString.Invariant($", or {more:0} W more at the same temperature") : "")}. {Worth(seat)}"
                 ),
             Caution = "Nothing brings the lid back, nor the maker's warranty.",
             Done = "Decided: lid off",

@@ -272,7 +272,7 @@ public static class BlockReader
         return flow;
     }
 
-    private static Money Price(ObjectReader o)
+    internal static Money Price(ObjectReader o)
     {
         var price = new Money(o.Number("amount", 0, 1e6), o.Text("currency", 3));
         o.End();

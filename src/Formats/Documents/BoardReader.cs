@@ -36,6 +36,7 @@ public static class BoardReader
             ThicknessMm = o.Number("thicknessMm", 0.2, 10),
             Slots = o.OptionalInteger("slots", 0, 10),
             Socket = o.OptionalText("socket"),
+            Price = o.OptionalObject("price") is { } price ? BlockReader.Price(price) : null,
             UsableWithoutBlock = o.Flag("usableWithoutBlock", true),
             Headers = o.Objects("headers", h => new Header(h.Text("id"), h.Text("kind"))),
             PositionSigmaMm = o.Number("positionSigmaMm", 0, 10, otherwise: 0),

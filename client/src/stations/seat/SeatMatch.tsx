@@ -108,6 +108,9 @@ function Decision({ here, busy, choose }: { here: RoomProps['here']; busy: boole
             {d.flowLPerMin} L/min; {d.answer.hottest} is the hottest.
             {d.answer.moreW != null && ` Or ${d.answer.moreW.toFixed(0)} W more at the same temperature.`}
           </p>
+          {seat.worth && (
+            <Row name="worth of the processor" value={seat.worth.amount.toFixed(0)} unit={seat.worth.currency} />
+          )}
           {bare && d.answer.dies.length > 0 && (
             <table className="w-full text-[14.5px]">
               <thead className="text-left text-[13px] text-soft">
