@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { Server } from './server'
-import { countAll, signBench, signStation, station } from './steps'
+import { countAll, enter, signBench, signStation, station } from './steps'
 
 const server = new Server()
 test.beforeAll(() => server.start())
@@ -38,7 +38,7 @@ test('a jet cooler on its socket goes from match to care: slit told, jet plate m
   await signStation(page)
 
   // unmarked jet plates are told by the caliper
-  await station(page, 'Kit').click()
+  await enter(page, 'Kit')
   await ledger.getByLabel('thickness, mm').fill('1.01')
   await expect(ledger.getByRole('status')).toContainText('Put it back in the bag')
   await ledger.getByRole('button', { name: 'Take it from the caliper' }).click()
@@ -49,7 +49,7 @@ test('a jet cooler on its socket goes from match to care: slit told, jet plate m
   }).toPass()
   await signStation(page)
   for (const name of ['Teardown', 'Prep']) {
-    await station(page, name).click()
+    await enter(page, name)
     if (name === 'Prep') {
       await ledger.getByRole('button', { name: /Jet plate J2 in/ }).click()
       await expect(ledger.getByRole('img', { name: /slit across the fins; not: along them/ })).toBeVisible()
@@ -57,19 +57,19 @@ test('a jet cooler on its socket goes from match to care: slit told, jet plate m
     }
     await signStation(page)
   }
-  await station(page, 'Paste').click()
+  await enter(page, 'Paste')
   await signStation(page)
 
   // nuts at the bench, by keyboard
-  await station(page, 'Mount').click()
+  await enter(page, 'Mount')
   await page.keyboard.press('g')
   await expect(page.locator('[data-bench="mount.lower"]')).toContainText('turned 0°, no sliding')
   await signBench(page)
   await page.keyboard.press('Escape')
-  await station(page, 'Prove').click()
+  await enter(page, 'Prove')
   await expect(ledger).toContainText('runs at its speed')
   await signStation(page)
-  await station(page, 'Care').click()
+  await enter(page, 'Care')
   await signStation(page)
   await page.reload()
   await expect(page.getByText(/^signed /).first()).toBeVisible()
@@ -90,23 +90,23 @@ test('a bare die goes from the decision to care: metal locked before the coat, a
   await expect(ledger).toContainText('Lid off')
 
   // the alloy soaks while its timer runs; strokes are counted as they come
-  await station(page, 'Prep').click()
+  await enter(page, 'Prep')
   await expect(line).toHaveAttribute('data-step', 'prep.solder')
   await expect(page.getByText(/alloy on the solder/).first()).toBeVisible()
 
   // no metal before the coat
-  await station(page, 'Paste').click()
+  await enter(page, 'Paste')
   await ledger.getByRole('button', { name: /quick-73 on CCD1/ }).click()
   await page.keyboard.press('Space')
   await expect(page.getByRole('alert')).toContainText('Locked')
   await expect(page.getByRole('alert')).toContainText('Coat the 6 bare parts')
-  await station(page, 'Prep').click()
+  await enter(page, 'Prep')
   await signStation(page)
-  await station(page, 'Paste').click()
+  await enter(page, 'Paste')
   await signStation(page)
 
   // one corner home first, in practice: each die is told
-  await station(page, 'Mount').click()
+  await enter(page, 'Mount')
   await page.getByRole('button', { name: 'Practise' }).click()
   const practice = page.getByRole('region', { name: 'Practice' })
   await practice.getByRole('button', { name: 'home' }).click()
@@ -115,7 +115,7 @@ test('a bare die goes from the decision to care: metal locked before the coat, a
   await practice.getByRole('button', { name: 'Leave' }).click()
   await countAll(page)
   for (const name of ['Mount', 'Prove', 'Care']) {
-    await station(page, name).click()
+    await enter(page, name)
     await signStation(page)
   }
   await expect(ledger).toContainText('no alcohol on them')

@@ -55,3 +55,9 @@ export async function signBench(page: Page) {
 
 export const station = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Route' }).getByRole('link', { name: new RegExp(`^${name}`) })
+
+/** Goes to a station and waits until its own step stands in the line: a key pressed before would be the last station's. */
+export async function enter(page: Page, name: string) {
+  await station(page, name).click()
+  await expect(line(page)).toHaveAttribute('data-step', new RegExp(`^${name.toLowerCase()}[.@]`))
+}

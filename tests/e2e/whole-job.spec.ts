@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { expect, type Page, test } from '@playwright/test'
 import { house, Server } from './server'
-import { countAll, signBench, signStation, station } from './steps'
+import { countAll, enter, signBench, signStation, station } from './steps'
 
 const server = new Server()
 test.beforeAll(() => server.start())
@@ -33,7 +33,7 @@ test('a board file becomes a signed traveller, and a restart keeps it', async ({
   const id = /job\/(\d+)/.exec(page.url())![1]
   await expect(ledger.getByRole('heading', { level: 2 })).toHaveText(/Seats/)
   await signStation(page)
-  await station(page, 'Kit').click()
+  await enter(page, 'Kit')
   await signStation(page)
 
   // the lift stays shut for one screw
@@ -55,7 +55,7 @@ test('a board file becomes a signed traveller, and a restart keeps it', async ({
   await signStation(page)
   await expect(station(page, 'Teardown')).toContainText('18 of 18 screws in tray')
 
-  await station(page, 'Prep').click()
+  await enter(page, 'Prep')
   await signStation(page)
 
   // pads: another thickness answers at once, then back to what is reckoned
@@ -98,7 +98,7 @@ test('a board file becomes a signed traveller, and a restart keeps it', async ({
   await read({ room: '21.5', coolant: '28', die: '46', power: '239', flow: '3' })
   await expect(ledger.getByRole('heading', { level: 2 })).toContainText('K cooler, good')
   await signStation(page)
-  await station(page, 'Care').click()
+  await enter(page, 'Care')
   await signStation(page)
   await expect(ledger.getByRole('heading', { level: 2 })).toHaveText('Traveller signed')
 
