@@ -136,6 +136,18 @@ public class HeatTests
         Assert.Equal("probes/0", Field(plate with { Probes = [new(200, 10)] }));
         Assert.Equal("hWPerM2K", Field(plate with { HWPerM2K = 0 }));
         Assert.Equal("cellMm", Field(plate with { CellMm = 0.02 }));
+        // a sliver of a hundred metres
+        Assert.Equal(
+            "cellMm",
+            Field(
+                plate with
+                {
+                    Outline = Polygon.Rectangle(new(50_000, 0.0005), 100_000, 0.001),
+                    Probes = [],
+                    Sources = [],
+                }
+            )
+        );
     }
 
     [Theory]

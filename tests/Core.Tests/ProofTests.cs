@@ -35,9 +35,24 @@ public class ComparisonTests
     [Fact]
     public void Resistances_carry_the_uncertainty_of_sensors_and_power()
     {
-        var r = Resistance.Between(81, 21, 200);
+        // one kelvin at the die, three tenths at the room's sensor, three per cent of the power
+        var r = Comparison
+            .Of([new(Phase.Before, 21, null, 81, null, null, 200, null, null)], null, null)
+            .BeforeToRoom!.Value;
         Assert.Equal(0.3, r.KPerW, 12);
-        Assert.Equal(Math.Sqrt(Math.Pow(1.0 / 200, 2) + Math.Pow(0.3 * 0.03, 2)), r.UncertaintyKPerW, 12);
+        Assert.Equal(Math.Sqrt((1 + 0.09) / (200 * 200) + Math.Pow(0.3 * 0.03, 2)), r.UncertaintyKPerW, 12);
+    }
+
+    [Fact]
+    public void The_station_and_the_call_compare_alike()
+    {
+        var after = new Reading(Phase.After, 25, 30, 52, null, null, 150, 3, null);
+        var station = Comparison.Of([Before, after], null, null);
+        var call = BeforeAfter.Of(new(83.5, 21, null, null, 180, new()), new(52, 25, 30, 3, 150, new()));
+        Assert.Equal(call.GainK, station.GainK);
+        Assert.Equal(call.GainPlusMinusK, station.GainUncertaintyK);
+        Assert.Equal(call.After!.ToCoolantKPerW, station.AfterToCoolant!.Value.KPerW);
+        Assert.Equal(call.CoolantRiseK, station.CoolantRiseK);
     }
 
     [Fact]

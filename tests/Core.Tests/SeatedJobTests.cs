@@ -206,6 +206,10 @@ public class SeatedJobTests
     {
         Assert.Equal(180, Plan(Order(Cooler())).Seats[0].TurnDeg);
         Assert.Equal(90, Plan(Order(Cooler(), turn: 90)).Seats[0].TurnDeg);
+        // chosen for a block that turns otherwise: this one has no such turn
+        var other = Plan(Order(Cooler(), turn: 45));
+        Assert.Equal(180, other.Seats[0].TurnDeg);
+        Assert.Equal(180, other.Match.Laid().Single().On.Fit.Placement.RotationDeg, 6);
         // half a turn brings the long side of this plate over a tall part
         var block = Cooler();
         var lopsided = block with { Plates = [block.Plates[0] with { Outline = Sample.Rect(10, 0, 60, 40) }] };

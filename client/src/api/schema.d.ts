@@ -6353,7 +6353,9 @@ export interface components {
             /** Format: double */
             toCoolantKPerW?: null | number;
             /** Format: double */
-            toCoolantPlusMinus?: null | number;
+            toInletKPerW?: null | number;
+            /** Format: double */
+            inletPlusMinus?: null | number;
         };
         PutAwayAnswer: {
             stored: components["schemas"]["PadStock"][];

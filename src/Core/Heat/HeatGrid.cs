@@ -8,15 +8,22 @@ public sealed class HeatGrid
     /// <summary>Cells with less metal than this are left out.</summary>
     private const double LeastShare = 0.02;
 
+    /// <summary>Cells laid over an outline's bounds, metal or not.</summary>
+    private const double MostBuilt = 2.0 * HeatPlate.MostCells;
+
     private readonly int[,] _index;
     private readonly double[,] _metal;
 
+    /// <exception cref="InputException">Too many cells.</exception>
     public HeatGrid(Polygon outline, double cellMm)
     {
         var b = outline.Bounds;
         (MinX, MinY) = (b.MinX, b.MinY);
         Columns = Math.Max(2, (int)Math.Round(b.Width / cellMm));
         Rows = Math.Max(2, (int)Math.Round(b.Height / cellMm));
+        // a sliver has at least two rows: what is counted is what would be built
+        if ((double)Columns * Rows > MostBuilt)
+            throw new InputException("cellMm", "The plate is too large for cells this small: take larger ones.");
         (Dx, Dy) = (b.Width / Columns, b.Height / Rows);
         _metal = CellShares.Of(outline, MinX, MinY, Dx, Dy, Columns, Rows);
         _index = new int[Columns, Rows];

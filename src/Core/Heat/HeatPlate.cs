@@ -56,7 +56,17 @@ public sealed class HeatPlate
                 Join(n, i, j, grid.Index(i, j - 1), i, j - 1, perSquare * grid.Dx / grid.Dy);
             }
         );
-        _matrix.Factor(cancel);
+        try
+        {
+            _matrix.Factor(cancel);
+        }
+        catch (InputException)
+        {
+            throw new InputException(
+                "cellMm",
+                "At this cell size a part of the plate is cut off from what cools it: take smaller cells."
+            );
+        }
     }
 
     public HeatGrid Grid { get; }

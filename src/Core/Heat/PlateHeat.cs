@@ -55,9 +55,6 @@ public static class PlateHeat
     public static PlateHeatResult Of(PlateHeatAsk ask, CancellationToken cancel = default)
     {
         var cell = ask.CellMm ?? Math.Clamp(Math.Sqrt(ask.Outline.Area / UsualCells), LeastCellMm, MostCellMm);
-        var b = ask.Outline.Bounds;
-        if (b.Width / cell * (b.Height / cell) > 2.0 * HeatPlate.MostCells)
-            throw new InputException("cellMm", "The plate is too large for cells this small: take larger ones.");
         var grid = new HeatGrid(ask.Outline, cell);
         var plate = new HeatPlate(grid, ask.ThicknessMm, ask.KWPerMK, Field(ask, grid), cancel);
         var watts = new double[grid.Count];

@@ -21,7 +21,9 @@ public sealed record SteadyReading(
 /// <param name="ToCoolantKPerW">Die over the mean coolant; null without an inlet and a flow.</param>
 public sealed record ProvenResistance(double ToRoomKPerW, double PlusMinus, double? ToCoolantKPerW)
 {
-    public double? ToCoolantPlusMinus { get; init; }
+    /// <summary>Die over the inlet by the power, and its standard uncertainty; null without an inlet.</summary>
+    public double? ToInletKPerW { get; init; }
+    public double? InletPlusMinus { get; init; }
 }
 
 /// <summary>Two readings compared at equal power and room.</summary>
@@ -73,7 +75,7 @@ public static class BeforeAfter
                 if (Math.Abs(after.PowerW - before.PowerW) > TellPowerShare * before.PowerW)
                     reasons.Add(
                         FormattableString.Invariant(
-                            $"Power was {before.PowerW:0} W before and {after.PowerW:0} W after: both are told at {before.PowerW:0} W. What the chip saves by being cooler is not the block's."
+                            $"Power differs, {before.PowerW:0} W before and {after.PowerW:0} W after: both are told at {before.PowerW:0} W. What the chip saves by being cooler is not the block's."
                         )
                     );
                 if (Math.Abs(gain.Value) < 2 * gainSigma)
@@ -107,11 +109,15 @@ public static class BeforeAfter
         if (r is null)
             return null;
         var (toRoom, sigma) = Over(r.DieC - r.RoomC, r.Sigma.DieC, r.Sigma.RoomC, r);
-        if (r.CoolantInC is not { } inlet || RiseOf(r) is not { } rise)
+        if (r.CoolantInC is not { } inlet)
             return new(toRoom, sigma, null);
         // the mean rise is proportional to the power, and leaves a constant of the resistance
         var (inletR, inletSigma) = Over(r.DieC - inlet, r.Sigma.DieC, r.Sigma.CoolantC, r);
-        return new(toRoom, sigma, inletR - rise / 2 / r.PowerW) { ToCoolantPlusMinus = inletSigma };
+        return new(toRoom, sigma, RiseOf(r) is { } rise ? inletR - rise / 2 / r.PowerW : null)
+        {
+            ToInletKPerW = inletR,
+            InletPlusMinus = inletSigma,
+        };
     }
 
     private static (double KPerW, double Sigma) Over(double rise, double hot, double cold, SteadyReading r)

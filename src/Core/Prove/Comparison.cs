@@ -1,5 +1,4 @@
 using FaithfulBracket.Core.Blocks;
-using FaithfulBracket.Core.Heat;
 
 namespace FaithfulBracket.Core.Prove;
 
@@ -26,23 +25,25 @@ public sealed record Comparison(
     /// <summary>More than this share over the expected resistance is poor.</summary>
     private const double PoorShare = 0.35;
 
-    /// <summary>Settings differ too much to compare when power is apart by more than this share.</summary>
-    private const double UnlikePower = 0.15;
-
     /// <param name="filmKPerW">Resistance of the paste film; null when not known.</param>
     public static Comparison Of(IReadOnlyList<Reading> readings, FlowCurve? curve, double? filmKPerW)
     {
         var before = readings.LastOrDefault(r => r.Phase == Phase.Before);
         var after = readings.LastOrDefault(r => r.Phase == Phase.After);
         var why = new List<string>();
-        Resistance? beforeRoom = before is null ? null : Resistance.Between(before.DieC, before.RoomC, before.PowerW);
-        Resistance? afterRoom = after is null ? null : Resistance.Between(after.DieC, after.RoomC, after.PowerW);
-        Resistance? afterCoolant = after?.CoolantC is { } c ? Resistance.Between(after.DieC, c, after.PowerW) : null;
+        var proven = BeforeAfter.Of(Steady(before), Steady(after));
+        Resistance? beforeRoom = proven.Before is { } pb ? new(pb.ToRoomKPerW, pb.PlusMinus) : null;
+        Resistance? afterRoom = proven.After is { } pa ? new(pa.ToRoomKPerW, pa.PlusMinus) : null;
+        // without a flow only the inlet is known
+        Resistance? afterCoolant =
+            proven.After is { InletPlusMinus: { } sigma } to && (to.ToCoolantKPerW ?? to.ToInletKPerW) is { } r
+                ? new(r, sigma)
+                : null;
         double? expected =
             curve is not null && after?.FlowLMin is > 0 and { } q
                 ? curve.AKPerW + curve.BKPerW * Math.Pow(q, -curve.N) + (filmKPerW ?? 0)
                 : null;
-        double? rise = after?.FlowLMin is > 0 and { } f ? Coolant.RiseK(after.PowerW, f) : null;
+        double? rise = after?.FlowLMin is > 0 ? proven.CoolantRiseK : null;
         if (beforeRoom is { } b)
             why.Add(
                 FormattableString.Invariant(
@@ -67,24 +68,15 @@ public sealed record Comparison(
                     $"The coolant warms by {k:0.0} K through the block at {after!.FlowLMin:0.0} L/min."
                 )
             );
-        double? gain = null,
-            gainU = null;
-        if (beforeRoom is { } r0 && afterRoom is { } r1)
-        {
-            gain = (r0.KPerW - r1.KPerW) * before!.PowerW;
-            gainU =
-                Math.Sqrt(r0.UncertaintyKPerW * r0.UncertaintyKPerW + r1.UncertaintyKPerW * r1.UncertaintyKPerW)
-                * before.PowerW;
-            if (Math.Abs(before.PowerW - after!.PowerW) > UnlikePower * before.PowerW)
-                why.Add(
-                    FormattableString.Invariant(
-                        $"Power differs, {before.PowerW:0} and {after.PowerW:0} W: the comparison is brought to {before.PowerW:0} W; measure again at the same load to be sure."
-                    )
-                );
-        }
+        var (gain, gainU) = (proven.GainK, proven.GainPlusMinusK);
+        if (before is not null && after is not null)
+            why.AddRange(proven.Reasons);
         var (verdict, trouble) = Judge(before, after, afterCoolant, expected, gain, gainU);
         return new(beforeRoom, afterRoom, afterCoolant, expected, gain, gainU, rise, verdict, trouble, why);
     }
+
+    private static SteadyReading? Steady(Reading? r) =>
+        r is null ? null : new(r.DieC, r.RoomC, r.CoolantC, r.FlowLMin, r.PowerW, new());
 
     private static (string, bool) Judge(
         Reading? before,

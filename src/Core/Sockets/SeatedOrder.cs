@@ -83,10 +83,11 @@ public static class SeatedOrder
         };
     }
 
-    /// <summary>The chosen turn; on bare dies the one with the inlet over the hot ones; else the best by the maker's word that meets nothing, else the first that meets nothing.</summary>
+    /// <summary>The chosen turn, where the block can be turned so; on bare dies the one with the inlet over the hot ones; else the best by the maker's word that meets nothing, else the first that meets nothing.</summary>
     public static double Turn(SeatedProcessor seated, Block block)
     {
-        if (seated.TurnDeg is { } chosen)
+        // a turn chosen for another block is no turn of this one
+        if (seated.TurnDeg is { } chosen && block.Rotations.Contains(chosen))
             return chosen;
         var turns = Turns(seated, block);
         var free = turns.Where(t => t.Clashes.Count == 0).ToList();
