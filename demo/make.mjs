@@ -1,51 +1,7 @@
 // Writes the made-up catalogue: boards, blocks, drawer and jobs. Heights, holes and powers hang together on purpose.
 // node demo/make.mjs
-import { writeFileSync } from 'node:fs'
-import { dirname, join } from 'node:path'
-import { fileURLToPath } from 'node:url'
-
-const here = dirname(fileURLToPath(import.meta.url))
-const rect = (x, y, w, d) =>
-  [
-    [x - w / 2, y - d / 2],
-    [x + w / 2, y - d / 2],
-    [x + w / 2, y + d / 2],
-    [x - w / 2, y + d / 2],
-  ].map((p) => p.map(round))
-const round = (v) => Math.round(v * 1000) / 1000
-const save = (sub, name, doc) =>
-  writeFileSync(
-    join(here, sub, name),
-    `${JSON.stringify(doc, null, 1).replace(/\[\s+(-?[\d.]+),\s+(-?[\d.]+)\s+\]/g, '[$1,$2]')}\n`,
-  )
-const part = (id, kind, x, y, w, d, h, more = {}) => ({
-  id,
-  kind,
-  face: 'front',
-  x: round(x),
-  y: round(y),
-  widthMm: w,
-  depthMm: d,
-  rotationDeg: 0,
-  heightMm: h,
-  heightTolMm: 0.05,
-  cool: 'no',
-  ...more,
-})
-const corners = (d) => [
-  [-d, -d],
-  [d, -d],
-  [d, d],
-  [-d, d],
-]
-const hole = (id, x, y, diameterMm, role) => ({ id, x, y, diameterMm, role })
-const memory = (id, x, y, more = {}) =>
-  part(id, 'memory', x, y, Math.abs(x) > 20 ? 12 : 14, Math.abs(x) > 20 ? 14 : 12, 1.2, {
-    cool: 'must',
-    dissipationW: 2.2,
-    limitC: 95,
-    ...more,
-  })
+import { kindJobs } from './kinds/index.mjs'
+import { at, corners, hole, memory, part, reading, rect, round, save } from './kinds/shapes.mjs'
 
 // ---- graphics cards of the Tern kind -------------------------------------------------------------------------------
 const ternOutline = [
@@ -108,11 +64,6 @@ const ternParts = (tallMm) => [
   part('J1', 'connector', 130, -20, 10, 26, 12),
   part('J2', 'connector', 122, 40, 6, 8, 5.5),
 ]
-const at = (holes, ids) =>
-  ids.map((id) => {
-    const h = holes.find((x) => x.id === id)
-    return [h.x, h.y]
-  })
 const ternAssembly = {
   pieces: [
     { id: 'shroud', name: 'fan shroud', face: 'front' },
@@ -1214,10 +1165,10 @@ save('.', 'drawer.json', {
   consumable: [
     { id: 'alcohol', name: 'alcohol', amount: 240, unit: 'mL', lowAt: 60 },
     { id: 'cloth', name: 'lint-free cloth', amount: 34, unit: 'pieces', lowAt: 10 },
-    { id: 'gloves', name: 'gloves', amount: 6, unit: 'pairs', lowAt: 8 },
+    { id: 'gloves', name: 'gloves', amount: 12, unit: 'pairs', lowAt: 8 },
     { id: 'remover', name: 'two-part remover', amount: 35, unit: 'mL', lowAt: 10, waitS: 60 },
     { id: 'washers', name: 'plastic washer', amount: 40, unit: '', lowAt: 20 },
-    { id: 'plugs', name: 'port plug', amount: 3, unit: '', lowAt: 2 },
+    { id: 'plugs', name: 'port plug', amount: 2, unit: '', lowAt: 4 },
     { id: 'kit-plv', name: 'upgrade kit LL-PLV', amount: 1, unit: '', lowAt: 0 },
     { id: 'frame-avo', name: 'bare-die frame LL-AVO', amount: 1, unit: '', lowAt: 0 },
     { id: 'frame-g', name: 'frame UT-G', amount: 1, unit: '', lowAt: 0 },
@@ -1225,18 +1176,6 @@ save('.', 'drawer.json', {
 })
 
 // ---- jobs as they lie on the benches ---------------------------------------------------------------------------------
-const reading = (by, phase, roomC, coolantC, dieC, hotspotC, memoryC, powerW, flowLMin) => ({
-  by,
-  phase,
-  roomC,
-  coolantC,
-  dieC,
-  hotspotC,
-  memoryC,
-  powerW,
-  flowLMin,
-  note: null,
-})
 // ---- Petrel Twin: two boards face each other, one block clamped between them ----------------------------------------
 const petrelBoard = (key, dieMm, watts) => ({
   format: 'faithful-bracket/board',
@@ -1533,9 +1472,11 @@ save('boards', 'sirocco-s2-r1.board.json', {
     ...siroccoRow('QA', -52, 0, false),
     ...siroccoRow('QB', 0, 56, true),
     part('PCH', 'bridge-chip', 90, -110, 14, 14, 1.4, { cool: 'must', dissipationW: 9, limitC: 100 }),
+    part('U12', 'controller', 76, -110, 6, 6, 0.9, { cool: 'should', dissipationW: 1.2, limitC: 105 }),
   ],
   assembly: {
     pieces: [
+      { id: 'back', name: 'stock back plate with its pad', face: 'back', stays: true },
       { id: 'rail', name: 'heat sink of both rows', face: 'front' },
       { id: 'cap', name: 'bridge chip heat sink', face: 'front' },
     ],
@@ -1671,6 +1612,15 @@ smallBlock(
         through: 'pad',
         padMm: 1,
       },
+      {
+        id: 'L2',
+        outline: rect(-14, 0, 8, 8),
+        stepMm: -0.5,
+        stepTolMm: 0.03,
+        for: 'controller',
+        through: 'pad',
+        padMm: 1,
+      },
     ],
     holes: [standoff('S1', -16, -16), standoff('S2', 16, 16)],
   },
@@ -1688,7 +1638,7 @@ smallBlock(
   38,
 )
 
-save('.', 'jobs.json', [
+const jobs = [
   {
     title: 'Tern 460 for the harbour office',
     client: 'Harbour office',
@@ -1838,7 +1788,7 @@ save('.', 'jobs.json', [
     signedStations: 1,
     signedSteps: 0,
   },
-])
+]
 
 // ---- sockets, processors, and what cools them ------------------------------------------------------------------------
 const square = (half) => [
@@ -2280,3 +2230,5 @@ mainboard('meltemi-m6-r1', 'Meltemi M6', 'NF-MM6', 'avocet', rect(30, -52, 244, 
   part('X1', 'connector', 14, -98, 88, 7, 11),
   part('PCH', 'bridge-chip', 96, -120, 14, 14, 1.4, { dissipationW: 9, limitC: 100 }),
 ])
+
+save('.', 'jobs.json', [...jobs, ...kindJobs])

@@ -47,6 +47,10 @@ builder.Services.AddKeyedSingleton(
     "socket",
     (s, _) => new Library(s.GetRequiredService<ShopDatabase>(), "socket", s.GetRequiredService<TimeProvider>())
 );
+builder.Services.AddKeyedSingleton(
+    "machine",
+    (s, _) => new Library(s.GetRequiredService<ShopDatabase>(), "machine", s.GetRequiredService<TimeProvider>())
+);
 builder
     .Services.AddSingleton<PhotoShelf>()
     .AddSingleton<CataloguePictures>()
@@ -135,6 +139,7 @@ JobEndpoints.Map(app);
 PaperEndpoints.Map(app);
 CardEndpoints.Map(app);
 SocketEndpoints.Map(app);
+MachineEndpoints.Map(app);
 HeatEndpoints.Map(app);
 ProofEndpoints.Map(app);
 PhotoEndpoints.Map(app);

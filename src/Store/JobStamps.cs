@@ -5,7 +5,7 @@ using Microsoft.Data.Sqlite;
 namespace FaithfulBracket.Store;
 
 /// <summary>A document a job is reckoned from, as it stands in the library.</summary>
-/// <param name="Role">board, block, card or socket.</param>
+/// <param name="Role">board, block, card, socket or machine.</param>
 public sealed record DocumentRow(string Role, string Id, string Digest);
 
 /// <summary>
@@ -28,6 +28,7 @@ public sealed class JobStamps(ShopDatabase database)
             || '|' || case when json_extract(j.work, '$.seat') is null then '' else
                 coalesce((select digest from board where id = json_extract(j.work, '$.seat.processorId')), '')
                 || coalesce((select group_concat(digest) from (select digest from socket order by id)), '') end
+            || '|' || coalesce((select digest from machine where id = json_extract(j.work, '$.machine')), '')
             || '|' || coalesce((select max(id) from drawer_event), 0)
             || '|' || coalesce((select at from job_record where job_id = j.id), '')
         """;
@@ -73,6 +74,7 @@ public sealed class JobStamps(ShopDatabase database)
                 "board" => "board",
                 "block" => "block",
                 "socket" => "socket",
+                "machine" => "machine",
                 _ => "card",
             };
             if (c.QuerySingleOrDefault<string>($"select digest from {table} where id = @id", new { id }) is { } digest)

@@ -27,6 +27,7 @@ public partial class ArrowTests
         "Paste",
         "Mount",
         "Heat",
+        "Flow",
         "Prove",
         "Care",
         "Choosing",

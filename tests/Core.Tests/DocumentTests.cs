@@ -50,6 +50,7 @@ public class DocumentTests
         {
             Board b => DocumentWriter.Write(b),
             Block b => DocumentWriter.Write(b),
+            Machine m => DocumentWriter.Write(m),
             _ => DocumentWriter.Write((Card)first),
         };
         var again = Read(kind, written);
@@ -143,13 +144,14 @@ public class DocumentTests
     }
 
     private static string? KindOf(string file) =>
-        new[] { "board", "block", "card" }.FirstOrDefault(k => file.Contains($".{k}."));
+        new[] { "board", "block", "card", "machine" }.FirstOrDefault(k => file.Contains($".{k}."));
 
     private static object Read(string kind, byte[] bytes) =>
         kind switch
         {
             "board" => BoardReader.Read(bytes),
             "block" => BlockReader.Read(bytes),
+            "machine" => MachineReader.Read(bytes),
             _ => CardReader.Read(bytes),
         };
 

@@ -1440,6 +1440,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/machines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MachineEntry"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: {
+                    replace?: boolean;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/batch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description One document a line, each at most 4 MiB, 1 GiB together. All are kept or none. */
+        post: {
+            parameters: {
+                query?: {
+                    replace?: boolean;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["KeptCount"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/library/check": {
         parameters: {
             query?: never;
@@ -4090,6 +4186,80 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/machines/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Machine"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machines/{id}/stand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MachineJudged"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compute/plate-heat": {
         parameters: {
             query?: never;
@@ -4482,6 +4652,7 @@ export interface components {
             standoffMm?: null | number;
             /** Format: double */
             standoffTolMm: number;
+            pasteBridge?: null | components["schemas"]["Polygon"];
         };
         BareSpot: {
             where: string;
@@ -4528,9 +4699,11 @@ export interface components {
             finished: boolean;
             lastBy?: null | string;
             lastAt?: null | string;
+            kind: null | components["schemas"]["JobKind"];
+            kindName?: null | string;
         };
         /** @enum {unknown} */
-        BetweenCode: "overlap" | "join-miss" | "spacing" | "ribbon";
+        BetweenCode: "overlap" | "join-miss" | "spacing" | "ribbon" | "link-miss" | "slot";
         BetweenFault: {
             code: components["schemas"]["BetweenCode"];
             a: string;
@@ -4567,6 +4740,9 @@ export interface components {
             /** Format: double */
             guardHeightMm?: null | number;
             joins: components["schemas"]["Join"][];
+            carriers: components["schemas"]["Carrier"][];
+            halves: components["schemas"]["BlockHalf"][];
+            gasket: boolean;
         };
         BlockEntry: {
             id: string;
@@ -4578,6 +4754,13 @@ export interface components {
             /** Format: int32 */
             screws: number;
             price?: null | components["schemas"]["Money"];
+        };
+        BlockHalf: {
+            id: string;
+            face: components["schemas"]["Face"];
+            plate: string;
+            opensBefore: boolean;
+            dropParts: string[];
         };
         BlockHole: {
             id: string;
@@ -4815,6 +4998,32 @@ export interface components {
             restore: components["schemas"]["WorkStep"][];
             sheet: components["schemas"]["StationPlan"];
         };
+        Carrier: {
+            id: string;
+            face: components["schemas"]["Face"];
+            outline: components["schemas"]["Polygon"];
+            boltHoles: components["schemas"]["CarrierBolt"][];
+            /** Format: double */
+            padMm: number;
+            /** Format: double */
+            topPadMm?: null | number;
+            /** Format: double */
+            topPadWidthMm?: null | number;
+        };
+        CarrierBolt: {
+            id: string;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            /**
+             * Format: double
+             * @default 2.2
+             */
+            diameterMm: number;
+            /** @default M2 */
+            thread: string;
+        };
         CataloguePicture: {
             /** Format: int64 */
             id: number;
@@ -4830,6 +5039,7 @@ export interface components {
             block?: null | components["schemas"]["Block"];
             card?: null | components["schemas"]["Card"];
             socket?: null | components["schemas"]["Socket"];
+            machine?: null | components["schemas"]["Machine"];
             faults: components["schemas"]["PointedFault"][];
             known: boolean;
             sameContent: boolean;
@@ -5358,6 +5568,8 @@ export interface components {
             result: components["schemas"]["ExpectResult"];
             kinds: components["schemas"]["ExpectedKind"][];
         };
+        /** @enum {unknown} */
+        JobKind: "full-cover" | "core-only" | "twin-board" | "two-dies" | "workstation" | "plug-in-module" | "unknown-make" | "machine" | "back-plate" | "mainboard-one-piece" | "mainboard-split" | "mainboard-bridged" | "socket" | "socket-upgrade" | "direct-die" | "direct-die-several" | "memory" | "console";
         JobPlan: {
             match: components["schemas"]["MatchResult"];
             kit: components["schemas"]["KitResult"];
@@ -5369,6 +5581,7 @@ export interface components {
             prove: components["schemas"]["ProveResult"];
             care: components["schemas"]["CareResult"];
             seats: components["schemas"]["SeatPlan"][];
+            loop?: null | components["schemas"]["LoopResult"];
             evidence: components["schemas"]["BoardEvidence"][];
             schools: components["schemas"]["School"][];
             troubles: components["schemas"]["Trouble"][];
@@ -5417,6 +5630,8 @@ export interface components {
             timers: components["schemas"]["RunningTimer"][];
             serverTime: string;
             sheets: components["schemas"]["JobSheetSet"];
+            kind: components["schemas"]["JobKind"];
+            kindName?: null | string;
         };
         Join: {
             id: string;
@@ -5622,6 +5837,100 @@ export interface components {
         };
         /** @enum {unknown} */
         LengthUnit: "mm" | "inch" | "mil";
+        LinkStand: {
+            from: string;
+            to: string;
+            /** Format: double */
+            distanceMm: number;
+            /** Format: double */
+            offsetMm: number;
+            /** Format: double */
+            minMm: number;
+            /** Format: double */
+            maxMm: number;
+            /** Format: double */
+            mostOffsetMm: number;
+            fits: boolean;
+        };
+        LoopPair: {
+            pair: string;
+            /** Format: double */
+            flowLMin: number;
+            /** Format: double */
+            dropKPa: number;
+            /** Format: double */
+            share: number;
+            /** Format: double */
+            inletRiseK: number;
+        };
+        LoopResult: {
+            parallel: boolean;
+            /** Format: double */
+            flowLMin: number;
+            /** Format: double */
+            blocksKPa: number;
+            /** Format: double */
+            restKPa: number;
+            pairs: components["schemas"]["LoopPair"][];
+            unknown: string[];
+        };
+        Machine: {
+            id: string;
+            name: string;
+            cards: components["schemas"]["MachineCard"][];
+            /** Format: double */
+            slotPitchMm: number;
+            /** Format: int32 */
+            slots?: null | number;
+            links: components["schemas"]["MachineLink"][];
+        };
+        MachineCard: {
+            key: string;
+            /** Format: int32 */
+            job?: null | number;
+            card?: null | string;
+            board?: null | string;
+            block?: null | string;
+            /** Format: int32 */
+            slot: number;
+        };
+        MachineEntry: {
+            id: string;
+            name: string;
+            /** Format: int32 */
+            cards: number;
+            /** Format: int32 */
+            links: number;
+        };
+        MachineJudged: {
+            machine: components["schemas"]["Machine"];
+            verdict: null | components["schemas"]["Verdict"];
+            stand?: null | components["schemas"]["MachineStand"];
+            between: components["schemas"]["BetweenFault"][];
+            loop?: null | components["schemas"]["LoopResult"];
+            missing: string[];
+        };
+        MachineLink: {
+            from: components["schemas"]["MachineLinkEnd"];
+            to: components["schemas"]["MachineLinkEnd"];
+            /** Format: double */
+            minMm: number;
+            /** Format: double */
+            maxMm: number;
+            /** Format: double */
+            offsetMm: number;
+        };
+        MachineLinkEnd: {
+            card: string;
+            port: string;
+        };
+        MachineStand: {
+            slots: components["schemas"]["SlotUse"][];
+            links: components["schemas"]["LinkStand"][];
+            free: number[];
+            /** Format: int32 */
+            plugs: number;
+        };
         MatchEntry: {
             boardId: string;
             boardName: string;
@@ -5703,6 +6012,7 @@ export interface components {
             pieces?: null | components["schemas"]["WorkPiece"][];
             pairs?: null | components["schemas"]["WorkPair"][];
             seat?: null | components["schemas"]["WorkSeat"];
+            machineId?: null | string;
         };
         NewNote: {
             by: string;
@@ -5766,6 +6076,7 @@ export interface components {
             uncovered: components["schemas"]["UncoveredPart"][];
             between: components["schemas"]["BetweenFault"][];
             reasons: components["schemas"]["Reason"][];
+            machine?: null | components["schemas"]["MachineStand"];
         };
         Orientation: {
             /** Format: double */
@@ -5778,7 +6089,7 @@ export interface components {
             springs: components["schemas"]["TurnedSpring"][];
         };
         /** @enum {unknown} */
-        PackItemKind: "board" | "block" | "card" | "socket" | "picture";
+        PackItemKind: "board" | "block" | "card" | "socket" | "machine" | "picture";
         PackLine: {
             kind: components["schemas"]["PackItemKind"];
             id: string;
@@ -5863,6 +6174,7 @@ export interface components {
             onBlock: boolean;
             pair: string;
             board: string;
+            where?: null | string;
         };
         /** @enum {unknown} */
         PadState: "good" | "starved" | "crushed";
@@ -6622,6 +6934,13 @@ export interface components {
             /** Format: double */
             roomMm: number;
         };
+        SlotUse: {
+            card: string;
+            /** Format: int32 */
+            slot: number;
+            /** Format: int32 */
+            slots: number;
+        };
         SnapAnswer: {
             /** Format: double */
             uPx: number;
@@ -7135,6 +7454,7 @@ export interface components {
             ribbons: components["schemas"]["Ribbon"][];
             assembly?: null | components["schemas"]["Assembly"];
             card?: null | components["schemas"]["CardName"];
+            machine?: null | components["schemas"]["Machine"];
             first: components["schemas"]["Workpiece"];
         };
         WorkPair: {

@@ -34,6 +34,64 @@ public sealed record Block
 
     /// <summary>Fittings that bridge a port of this block and one of another.</summary>
     public IReadOnlyList<Join> Joins { get; init; } = [];
+
+    /// <summary>Plates that take a memory module between them; the block is screwed down on their edges.</summary>
+    public IReadOnlyList<Carrier> Carriers { get; init; } = [];
+
+    /// <summary>Halves that close round a board.</summary>
+    public IReadOnlyList<BlockHalf> Halves { get; init; } = [];
+
+    /// <summary>Whether a gasket lies between its back plate and the board.</summary>
+    public bool Gasket { get; init; }
+
+    /// <summary>Plates behind the board under this block's screws, where it is laid: stock ones that come back, or a cooled one.</summary>
+    [JsonIgnore]
+    public IReadOnlyList<StockPlate> StockPlates { get; init; } = [];
+}
+
+/// <summary>One of the two plates that a memory module lies between. Lengths mm, in the module's frame.</summary>
+/// <param name="BoltHoles">Where the block's bolts go down into its edge: place along it, and diameter.</param>
+/// <param name="PadMm">Pad between its face and the chips.</param>
+/// <param name="TopPadMm">Pad between its edge and the block; null without one.</param>
+/// <param name="TopPadWidthMm">Across the edge.</param>
+public sealed record Carrier(
+    string Id,
+    Face Face,
+    Polygon Outline,
+    IReadOnlyList<CarrierBolt> BoltHoles,
+    double PadMm,
+    double? TopPadMm,
+    double? TopPadWidthMm
+);
+
+/// <param name="X">Along the carrier's edge.</param>
+public sealed record CarrierBolt(
+    string Id,
+    double X,
+    double Y,
+    double DiameterMm = CarrierBolt.PlainMm,
+    string Thread = CarrierBolt.PlainThread
+)
+{
+    /// <summary>Where the document states neither.</summary>
+    public const double PlainMm = 2.2;
+    public const string PlainThread = "M2";
+}
+
+/// <summary>Half of a block that comes assembled and closes round a board.</summary>
+/// <param name="Plate">Its plate.</param>
+/// <param name="OpensBefore">Whether it is opened before anything is laid on.</param>
+/// <param name="DropParts">What falls out when it is opened.</param>
+public sealed record BlockHalf(string Id, Face Face, string Plate, bool OpensBefore, IReadOnlyList<string> DropParts);
+
+/// <summary>What lies behind the board under some of the block's screws: a stock back plate that is fitted again, or a cooled one.</summary>
+/// <param name="Piece">Id of the stock piece.</param>
+/// <param name="UsesHoles">Holes of the block.</param>
+/// <param name="Pads">Parts behind the board that its own pads lie on.</param>
+public sealed record StockPlate(string Piece, string Name, IReadOnlyList<string> UsesHoles, IReadOnlyList<string> Pads)
+{
+    /// <summary>Key of the pair whose cooled plate it is; null for a stock piece.</summary>
+    public string? Pair { get; init; }
 }
 
 /// <summary>A bridging fitting: as long as its two ports lie apart. Lengths mm.</summary>
@@ -187,6 +245,9 @@ public sealed record BackPlate
     /// <summary>Height of its reference plane above the back surface, mm.</summary>
     public double? StandoffMm { get; init; }
     public double StandoffTolMm { get; init; }
+
+    /// <summary>Where it meets the front block and takes paste; null where they do not meet.</summary>
+    public Polygon? PasteBridge { get; init; }
 }
 
 public sealed record Port(string Id, string Thread, double X, double Y, string? Facing, string? Role)

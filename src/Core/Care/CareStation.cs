@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
@@ -18,6 +19,7 @@ public static class CareStation
 {
     public static CareResult Of(
         WorkOrder order,
+        MatchResult match,
         TeardownResult teardown,
         PadsResult pads,
         PasteResult paste,
@@ -32,7 +34,7 @@ public static class CareStation
         var months = Math.Min(shop.RepasteCapMonths, stock?.MonthsToRepaste ?? shop.RepasteCapMonths);
         return new(
             months,
-            RestoreSteps.Of(order, teardown, proof, asFound),
+            RestoreSteps.Of(order, match, teardown, proof, asFound),
             new(
                 Station.Care,
                 $"repaste in {months} months or by drift",
@@ -43,10 +45,7 @@ public static class CareStation
                         StepKind.Store,
                         "Store the stock cooler with its screws in their tray cells",
                         "Stored and labelled",
-                        ways.StockPads == StockPads.Reuse
-                                ? $"Needed to put the {(seats is { Count: > 0 } ? "machine" : "card")} back for a warranty claim. The back plate's pads stay with it, undisturbed."
-                            : seats is { Count: > 0 } ? "Needed to put the machine back for a warranty claim."
-                            : "Needed to put the card back for a warranty claim. Its pads are replaced when it goes back."
+                        Kept.Words(order, match, teardown, ways)
                     ),
                     Step(
                         "offcuts",

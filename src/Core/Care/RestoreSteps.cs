@@ -1,4 +1,6 @@
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Mount;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads.Stock;
 using FaithfulBracket.Core.Prove;
@@ -14,6 +16,7 @@ internal static class RestoreSteps
 
     public static IReadOnlyList<WorkStep> Of(
         WorkOrder order,
+        MatchResult match,
         TeardownResult teardown,
         ProveResult proof,
         IReadOnlyList<AsFoundPad> asFound
@@ -32,7 +35,10 @@ internal static class RestoreSteps
                 "Coolant on a live board ends it."
             ),
         };
-        foreach (var pair in order.Pairs.Reverse())
+        foreach (var board in teardown.Boards)
+        foreach (var act in FittedAgain.Acts(order, match, board).Reverse())
+            steps.Add(OffAgain(order, board, act.Step));
+        foreach (var pair in order.Boxes.Reverse())
             steps.Add(BlockOff(order, pair));
         if (order.Pairs.Count > 0)
             steps.Add(
@@ -60,9 +66,46 @@ internal static class RestoreSteps
         return steps;
     }
 
+    /// <summary>What went on over the block comes off before it.</summary>
+    private static WorkStep OffAgain(WorkOrder order, BoardTeardown board, RestoreStep r)
+    {
+        var piece = TeardownStation.Pieces(order).First(p => p.Key == board.Board);
+        var screws = r.Action == RestoreAction.Fasten;
+        var (kind, title, done) = r.Action switch
+        {
+            RestoreAction.Fasten => (
+                StepKind.Unscrew,
+                $"Take out {r.Count} {(r.Count == 1 ? "screw" : "screws")}, group {r.Target}, into cell {r.Cell}",
+                $"{r.Count} in the tray"
+            ),
+            RestoreAction.Plug => (StepKind.Unplug, $"Unplug the {r.Name}", "Unplugged"),
+            _ => (StepKind.Lift, $"Take the {r.Name} off", "Off"),
+        };
+        return Step(
+            $"off-{r.Target}",
+            kind,
+            title,
+            done,
+            "It was fitted again over the block.",
+            null,
+            order.ScopeOf(piece)
+        ) with
+        {
+            Board = piece.Key,
+            Face = r.Face,
+            Driver = r.Driver,
+            Count = screws ? r.Count : null,
+            Counted = screws ? CountOf.Screws : null,
+            Targets = [r.Target],
+        };
+    }
+
     private static WorkStep BlockOff(WorkOrder order, Pair pair)
     {
-        var screws = pair.Block.Plates.Sum(p => p.Holes.Count);
+        var screws =
+            pair.Block.Carriers.Count > 0
+                ? MemoryBridge.Star([.. order.Pairs.Where(p => p.Block.Id == pair.Block.Id)], order).Count
+                : pair.Block.Plates.Sum(p => p.Holes.Count);
         return Step(
             "block",
             StepKind.Unscrew,
@@ -74,8 +117,8 @@ internal static class RestoreSteps
         ) with
         {
             Pair = pair.Key,
-            Count = screws,
-            Counted = CountOf.Screws,
+            Count = screws > 0 ? screws : null,
+            Counted = screws > 0 ? CountOf.Screws : null,
         };
     }
 

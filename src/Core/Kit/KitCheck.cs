@@ -24,23 +24,27 @@ public static class KitCheck
     /// <summary>Sheet reckoned for a given area of pads, over the pieces themselves.</summary>
     private const double CuttingMargin = 1.15;
 
-    /// <summary>Ports that the loop itself uses, a block.</summary>
-    private const int PortsInUse = 2;
-
+    /// <param name="others">Screw places of a block that another block's screws take.</param>
     public static IReadOnlyList<KitLine> Of(
         WorkOrder order,
         Drawer drawer,
         KitNeeds needs,
-        IReadOnlyList<SeatPlan>? seats = null
+        IReadOnlyList<SeatPlan>? seats = null,
+        IReadOnlySet<(string Pair, string Hole)>? others = null
     )
     {
-        List<Block> blocks = [.. order.Pairs.Select(p => p.Block)];
+        List<Block> blocks = [.. order.Boxes.Select(p => p.Block)];
         List<KitContents> kits = [.. blocks.Select(b => b.Kit).OfType<KitContents>()];
-        List<BlockHole> holes = [.. blocks.SelectMany(b => b.Plates).SelectMany(p => p.Holes)];
+        List<BlockHole> holes =
+        [
+            .. order.Pairs.SelectMany(p =>
+                p.Block.Plates.SelectMany(x => x.Holes).Where(h => others?.Contains((p.Key, h.Id)) != true)
+            ),
+        ];
         List<KitLine> lines =
         [
             .. Kits(seats ?? [], drawer),
-            .. Screws(holes, kits, drawer),
+            .. Screws(holes, Bolts(order), kits, drawer),
             .. Washers(holes, kits, drawer),
             .. Pads(needs.Pads, kits, drawer),
         ];
@@ -55,7 +59,7 @@ public static class KitCheck
                     drawer.PasteOr(needs.PasteId)?.GramsLeft ?? 0
                 )
             );
-        var open = blocks.Sum(b => Math.Max(0, b.Ports.Count - PortsInUse));
+        var open = order.Boxes.Sum(p => OpenPorts.Of(order, p));
         if (open > 0)
             lines.Add(Line("plugs", "port plugs G1/4", open, "", kits.Sum(k => k.Plugs), Amount(drawer, "port plug")));
         lines.AddRange(Drivers(order, kits, drawer));
@@ -80,9 +84,20 @@ public static class KitCheck
         c.Name.Contains("plug", StringComparison.OrdinalIgnoreCase)
         || c.Name.Contains("washer", StringComparison.OrdinalIgnoreCase);
 
-    private static IEnumerable<KitLine> Screws(List<BlockHole> holes, List<KitContents> kits, Drawer drawer) =>
+    /// <summary>Threads of the bolts that go down into carriers.</summary>
+    private static IEnumerable<string> Bolts(WorkOrder order) =>
+        order.Pairs.SelectMany(p => p.Block.Carriers).SelectMany(c => c.BoltHoles).Select(b => b.Thread);
+
+    private static IEnumerable<KitLine> Screws(
+        List<BlockHole> holes,
+        IEnumerable<string> bolts,
+        List<KitContents> kits,
+        Drawer drawer
+    ) =>
         holes
-            .GroupBy(h => h.Thread ?? FormattableString.Invariant($"M{h.ScrewMm:0.#}"))
+            .Select(h => h.Thread ?? FormattableString.Invariant($"M{h.ScrewMm:0.#}"))
+            .Concat(bolts)
+            .GroupBy(thread => thread)
             .Select(g =>
             {
                 var own = kits.SelectMany(k => k.Screws).Where(s => s.Thread == g.Key).ToList();

@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Sockets;
@@ -13,9 +15,19 @@ public sealed record KitResult(IReadOnlyList<KitLine> Lines, StationPlan Sheet)
 /// <summary>Kit: boxes counted, manuals read, the card run with its stock cooler.</summary>
 public static class KitStation
 {
-    public static KitResult Of(WorkOrder order, Drawer drawer, KitNeeds needs, IReadOnlyList<SeatPlan>? seats = null)
+    /// <param name="match">Says where one block's screws take the place of another's.</param>
+    public static KitResult Of(
+        WorkOrder order,
+        Drawer drawer,
+        KitNeeds needs,
+        IReadOnlyList<SeatPlan>? seats = null,
+        MatchResult? match = null
+    )
     {
-        var lines = order.Pairs.Count == 0 ? [] : KitCheck.Of(order, drawer, needs, seats);
+        var others = (match?.Laid() ?? [])
+            .SelectMany(l => BehindScrews.OfOthers(l.On.Laid.Block).Select(h => (l.Pair.Key, h)))
+            .ToHashSet();
+        var lines = order.Pairs.Count == 0 ? [] : KitCheck.Of(order, drawer, needs, seats, others);
         var missing = lines.Where(l => l.Short > 0).ToList();
         var summary =
             lines.Count == 0 ? "waits for a block"
@@ -36,7 +48,7 @@ public static class KitStation
                         Done = "Counted",
                         Title =
                             boxes > 1
-                                ? $"Open the boxes of the {order.Pairs.Count} blocks and count them against the list"
+                                ? $"Open the boxes of the {order.Boxes.Count} blocks and count them against the list"
                                 : "Open the block's box and count it against the list",
                         Detail =
                             missing.Count == 0
@@ -59,7 +71,7 @@ public static class KitStation
                         Done = "It runs, readings taken",
                         Title = order.Pieces.Any(p => p.Seated is not null)
                             ? "Run the machine with its old cooler and take the before reading"
-                            : "Run the card with its stock cooler and take the before reading",
+                            : $"Run the {OrderNames.Subject(order)} with its stock cooler and take the before reading",
                         Detail = "A dead part must be found before the seal is broken. Enter the reading at Prove.",
                         Caution =
                             "Warranty may end when the seal is broken: check the terms and local consumer law first.",

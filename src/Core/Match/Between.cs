@@ -12,7 +12,13 @@ public static class Between
     public const double MostOverlapMm2 = 0.5;
 
     public static IReadOnlyList<BetweenFault> Of(WorkOrder order, IReadOnlyList<PairFit> pairs) =>
-        [.. Overlaps(order, pairs), .. Joins(order, pairs), .. Spacing(order, pairs), .. Ribbons(order, pairs)];
+        [
+            .. Overlaps(order, pairs),
+            .. Joins(order, pairs),
+            .. Spacing(order, pairs),
+            .. Ribbons(order, pairs),
+            .. MachineRoom.Faults(order, pairs),
+        ];
 
     private static IEnumerable<(PairFit Pair, string Board, Face Face, Polygon Outline)> Outlines(
         WorkOrder order,

@@ -55,6 +55,8 @@ public static class MatchStation
                 BetweenCode.Overlap => $"blocks {fit.Between[0].A} and {fit.Between[0].B} overlap",
                 BetweenCode.JoinMiss => "a bridging fitting misses",
                 BetweenCode.Spacing => "the block is not the boards' height",
+                BetweenCode.LinkMiss => "a rigid link does not reach",
+                BetweenCode.Slot => "two cards want one slot",
                 _ => "a ribbon would be pinched",
             };
         var worst = fit.Pairs.MaxBy(p => p.Verdict)!;

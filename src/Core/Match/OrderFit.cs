@@ -47,6 +47,8 @@ public enum BetweenCode
     JoinMiss,
     Spacing,
     Ribbon,
+    LinkMiss,
+    Slot,
 }
 
 /// <param name="A">Key of a pair or board, or id of a ribbon.</param>
@@ -69,4 +71,8 @@ public sealed record OrderFit(
     IReadOnlyList<UncoveredPart> Uncovered,
     IReadOnlyList<BetweenFault> Between,
     IReadOnlyList<Reason> Reasons
-);
+)
+{
+    /// <summary>How the cards of a machine stand to each other; null without one.</summary>
+    public MachineStand? Machine { get; init; }
+}

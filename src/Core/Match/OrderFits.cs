@@ -22,6 +22,7 @@ public static class OrderFits
             cancel.ThrowIfCancellationRequested();
             pairs.Add(Judge(order, pair, [.. laid.Where(l => l.Pair.Key == pair.Key)], covered, settings, cancel));
         }
+        pairs = CooledBehind.Of(order, pairs);
         var between = Between.Of(order, pairs);
         var uncovered = order
             .Pieces.SelectMany(p =>
@@ -42,7 +43,10 @@ public static class OrderFits
         else if (uncovered.Count > 0 && verdict == Verdict.Seats)
             verdict = Verdict.SeatsWithWork;
         var grades = pairs.SelectMany(p => p.On).Select(o => o.Fit.Grade).ToList();
-        return new(verdict, grades.Count > 0 ? grades.Max() : null, pairs, uncovered, between, reasons);
+        return new(verdict, grades.Count > 0 ? grades.Max() : null, pairs, uncovered, between, reasons)
+        {
+            Machine = MachineRoom.Of(order, pairs),
+        };
     }
 
     private static Dictionary<string, HashSet<string>> Covered(IReadOnlyList<LaidOn> laid) =>
@@ -71,7 +75,8 @@ public static class OrderFits
         {
             laid.LeaveToOthers(covered[piece.Key]);
             var fit = Fit.Judge(piece.Board, block, laid, settings, cancel);
-            boards.Add(new(piece.Key, fit) { Laid = new(piece.Board, block, fit.Placement) });
+            var carrying = block with { StockPlates = StockPlates.Of(order, piece, block, fit) };
+            boards.Add(new(piece.Key, fit) { Laid = new(piece.Board, carrying, fit.Placement) });
             foreach (var p in laid.Plates)
             {
                 var own = p.Plate.Holes.Select(h => h.Id).ToHashSet();
@@ -107,6 +112,7 @@ public static class OrderFits
         code switch
         {
             BetweenCode.JoinMiss => "join-miss",
+            BetweenCode.LinkMiss => "link-miss",
             _ => code.ToString().ToLowerInvariant(),
         };
 }

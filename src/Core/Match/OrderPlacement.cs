@@ -20,7 +20,7 @@ internal static class OrderPlacement
 
     private sealed record Group(Workpiece Piece, Pair Pair, Block Block);
 
-    private sealed record Option(Laid Laid, HashSet<string> Holes, List<Polygon> Outlines);
+    private sealed record Option(Laid Laid, HashSet<string> Holes, List<Polygon> Outlines, bool Behind);
 
     public static IReadOnlyList<LaidOn> Of(WorkOrder order, FitSettings settings, CancellationToken cancel)
     {
@@ -47,7 +47,7 @@ internal static class OrderPlacement
         var options = groups.ConvertAll(g =>
             Laying
                 .Through(g.Piece.Board, g.Block, settings, everywhere: true)
-                .Select(l => new Option(l, Taken(l), Outlines(g.Block, l)))
+                .Select(l => new Option(l, Taken(l), Outlines(g.Block, l), g.Block.Kind == BlockKind.BackPlate))
                 .ToList()
         );
         cancel.ThrowIfCancellationRequested();
@@ -60,7 +60,11 @@ internal static class OrderPlacement
     /// <summary>A block that finds no place of its own is judged on the holes that the others leave.</summary>
     private static Laid Left(Group g, List<Group> groups, Option?[] chosen, int at, FitSettings settings)
     {
-        var taken = chosen.Where((c, i) => c is not null && i != at).SelectMany(c => c!.Holes).ToHashSet();
+        var behind = g.Block.Kind == BlockKind.BackPlate;
+        var taken = chosen
+            .Where((c, i) => c is not null && i != at && c.Behind == behind)
+            .SelectMany(c => c!.Holes)
+            .ToHashSet();
         var board = g.Piece.Board with { Holes = [.. g.Piece.Board.Holes.Where(h => !taken.Contains(h.Id))] };
         return Laying.Best(taken.Count > 0 && groups.Count > 1 ? board : g.Piece.Board, g.Block, settings);
     }
@@ -103,7 +107,11 @@ internal static class OrderPlacement
                 for (var k = 0; k < at && !meets; k++)
                     meets =
                         chosen[k] is { } other
-                        && (other.Holes.Overlaps(option.Holes) || clear && Overlap(other, option));
+                        // a cooled back plate's screws go through the holes of the front block
+                        && (
+                            other.Behind == option.Behind && other.Holes.Overlaps(option.Holes)
+                            || clear && Overlap(other, option)
+                        );
                 if (meets)
                     continue;
                 chosen[at] = option;

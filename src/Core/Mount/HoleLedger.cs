@@ -76,7 +76,7 @@ public static class HoleLedger
                 var own = screws.FirstOrDefault(s =>
                     s.Fit.Screws.Any(f => f.BoardHole == hole.Id && f.BlockHole == s.Hole.Id)
                 );
-                var back = own.Hole is not null && own.Block.BackPlate?.UsesHoles.Contains(own.Hole.Id) == true;
+                var back = own.Hole is not null && BehindScrews.Held(own.Block).Contains(own.Hole.Id);
                 var kit = own.Hole is null
                     ? null
                     : own.Block.Kit?.Screws.FirstOrDefault(s => s.Thread == own.Hole.Thread);

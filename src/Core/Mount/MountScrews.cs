@@ -14,11 +14,12 @@ internal static class MountScrews
     /// <summary>Where neither block nor kit says.</summary>
     private const string AnyDriver = "PH1";
 
-    /// <summary>Screws that go in now, and those that the back plate needs.</summary>
+    /// <summary>Screws that go in now, and those that a back plate needs.</summary>
     public static (List<BlockHole> First, List<BlockHole> Held) Split(Block block, Ways ways)
     {
         var holes = block.Plates.SelectMany(p => p.Holes).ToList();
-        var held = holes.Where(h => block.BackPlate?.UsesHoles.Contains(h.Id) == true).ToList();
+        var uses = BehindScrews.Held(block);
+        var held = holes.Where(h => uses.Contains(h.Id)).ToList();
         return (ways.BackPlateScrews == BackPlateScrews.All ? holes : [.. holes.Except(held)], held);
     }
 

@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Sockets;
+using FaithfulBracket.Core.Teardown;
 
 namespace FaithfulBracket.Core.Mount;
 
@@ -39,6 +40,7 @@ public static class MountStation
         MatchResult match,
         PadsResult pads,
         Ways ways,
+        TeardownResult teardown,
         IReadOnlyList<SeatPlan>? seats = null,
         CancellationToken cancel = default
     )
@@ -73,7 +75,7 @@ public static class MountStation
                 )
             )),
         ];
-        return new(pairs, holes, MountSteps.Of(order, match, pairs, ways, seats ?? []), troubles.List);
+        return new(pairs, holes, MountSteps.Of(order, match, pairs, ways, seats ?? [], teardown), troubles.List);
     }
 
     /// <summary>Turns at a time; null for the simulated step.</summary>

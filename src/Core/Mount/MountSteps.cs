@@ -3,21 +3,20 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Sockets;
+using FaithfulBracket.Core.Teardown;
 
 namespace FaithfulBracket.Core.Mount;
 
 /// <summary>Lower, start the screws, turn by turn to home, back plate, bracket, plugs: pair by pair.</summary>
 internal static class MountSteps
 {
-    /// <summary>Ports that the loop itself uses, a block.</summary>
-    private const int PortsInUse = 2;
-
     public static StationPlan Of(
         WorkOrder order,
         MatchResult match,
         IReadOnlyList<PairMount> mounts,
         Ways ways,
-        IReadOnlyList<SeatPlan> seats
+        IReadOnlyList<SeatPlan> seats,
+        TeardownResult teardown
     )
     {
         if (mounts.Count == 0)
@@ -28,14 +27,22 @@ internal static class MountSteps
             var pair = order.Pairs.First(p => p.Key == fit.Key);
             var mount = mounts.First(m => m.Pair == fit.Key && m.Board == on.Board);
             var seat = seats.FirstOrDefault(x => x.Pair == fit.Key && x.Board == on.Board);
+            if (fit.On[0].Board == on.Board)
+                steps.AddRange(Bridging.Before(order, pair));
             var own = new OneBoard(order, pair, on, mount.Tightening, ways, SocketMount.Turned(seat)).Steps();
             steps.AddRange(seat is null ? own : new SocketMount(order, seat, ways).Over([.. own], mount.Tightening));
-            if (fit.On[^1].Board == on.Board)
+            if (fit.On[^1].Board == on.Board && pair.Block.Carriers.Count == 0)
                 steps.AddRange(Finish(order, pair));
         }
+        steps.AddRange(MemoryBridge.Steps(order));
+        steps.AddRange(order.Boxes.Where(p => p.Block.Carriers.Count > 0).SelectMany(p => Finish(order, p)));
+        steps.AddRange(Bridging.Steps(order));
+        steps.AddRange(FittedAgain.Steps(order, match, teardown));
+        steps.AddRange(MachineSteps.Steps(order, match));
         foreach (var seat in ways.Closing == Closing.Tray ? seats : [])
             steps.AddRange(new SocketMount(order, seat, ways).Close());
-        var screws = match.Laid().Sum(l => MountScrews.Split(l.On.Laid.Block, ways).First.Count);
+        var screws =
+            match.Laid().Sum(l => MountScrews.Split(l.On.Laid.Block, ways).First.Count) + MemoryBridge.Bolts(order);
         var turns = mounts.Select(m => m.Tightening?.TakenTurns).OfType<double>().ToList();
         var each = turns.Count == 0 ? "" : $", {TurnWords.Of(turns.Min())} at a time";
         var named =
@@ -60,7 +67,7 @@ internal static class MountSteps
                 Done = "Bracket on",
                 Title = $"Fit the {slots} slot bracket",
             };
-        var open = Math.Max(0, block.Ports.Count - PortsInUse);
+        var open = OpenPorts.Of(order, pair);
         if (open > 0)
             yield return new()
             {
@@ -113,14 +120,26 @@ internal static class MountSteps
                 .ToDictionary(x => x.Id, x => x.i);
         }
 
-        private bool FromBack => _ways.WhoMoves == WhoMoves.Board;
+        private bool FromBack => Behind || _ways.WhoMoves == WhoMoves.Board;
         private Face Seen => FromBack ? Face.Back : Face.Front;
 
         private StepId Id(string target) => new(Station.Mount, _order.ScopeOf(_pair, _on.Board), target);
 
         public IEnumerable<WorkStep> Steps()
         {
-            yield return Lower();
+            var block = _on.Laid.Block;
+            foreach (var plate in block.StockPlates.Where(p => BehindScrews.FromStart(block, p)))
+                yield return StockUnder(plate);
+            if (_pair.Block.Carriers.Count > 0)
+            {
+                yield return MemoryBridge.Between(_order, _pair, _on);
+                yield break;
+            }
+            if (_pair.Block.Halves.Count > 0)
+                foreach (var half in HalfSteps.Steps(_order, _pair, _on, FromBack))
+                    yield return half;
+            else
+                yield return Lower();
             yield return Start();
             if (_tightening is { } t)
                 foreach (var (move, i) in t.Moves.Select((m, i) => (m, i)))
@@ -128,9 +147,13 @@ internal static class MountSteps
             else
                 foreach (var hole in _sequence)
                     yield return Screw(hole, $"home-{hole.Id}", "home");
-            if (_on.Laid.Block.BackPlate is not null)
+            if (block.BackPlate is not null)
                 yield return BackPlate();
+            foreach (var plate in block.StockPlates.Where(p => p.Pair is null && !BehindScrews.FromStart(block, p)))
+                yield return StockBehind(plate);
         }
+
+        private bool Behind => _pair.Block.Kind == BlockKind.BackPlate;
 
         private WorkStep Lower() =>
             new()
@@ -141,10 +164,13 @@ internal static class MountSteps
                 Pair = _pair.Key,
                 Done = "Lowered, holes line up",
                 Face = Seen,
-                Title = FromBack
-                    ? _order.Pieces.Count > 1
-                        ? $"Lower board {_on.Board} onto {_order.Name(_pair)}, holes visible from above"
-                        : $"Lower the board onto {_order.Name(_pair)}, holes visible from above"
+                Title =
+                    Behind
+                        ? $"Lay {_order.Name(_pair)} behind the board{_order.On(_on.Board)}, its holes over those left open"
+                    : FromBack
+                        ? _order.Pieces.Count > 1
+                                ? $"Lower board {_on.Board} onto {_order.Name(_pair)}, holes visible from above"
+                            : $"Lower the board onto {_order.Name(_pair)}, holes visible from above"
                     : $"Lower {_order.Name(_pair)} onto the board{_order.On(_on.Board)}",
                 Detail = "Line up before contact: sliding smears paste and drags pads. Leads routed out from under.",
                 Caution =
@@ -240,12 +266,54 @@ internal static class MountSteps
                     _ways.BackPlateScrews == BackPlateScrews.All
                         ? $"Take {_held.Count} screws out again, set the back plate with its pads, and put them through it"
                         : $"Set the back plate with its pads and {_held.Count} screws, started loose, then firm",
-                Detail = "Its own pads and washers; nothing may short.",
+                Detail = Bridge() ?? "Its own pads and washers; nothing may short.",
                 Caution = "A back plate that touches a lead or a pin is a short circuit.",
                 Targets = [.. _held.Select(h => h.Id)],
                 Count = _held.Count,
                 Counted = CountOf.Screws,
             };
+
+        /// <summary>A stock plate that the die ring goes through lies under the board before the first screw.</summary>
+        private WorkStep StockUnder(StockPlate plate) =>
+            StockPlate(plate) with
+            {
+                Title = $"Lay the {plate.Name} back under the board{_order.On(_on.Board)}, its pads on their parts",
+                Detail =
+                    $"{Pads(plate)} The block's {plate.UsesHoles.Count} screws go through it: hold it with one hand while the first bite.",
+                Done = "Lies under the board",
+            };
+
+        private WorkStep StockBehind(StockPlate plate) =>
+            StockPlate(plate) with
+            {
+                Title =
+                    $"Set the {plate.Name} back with its pads and {plate.UsesHoles.Count} of the block's screws, started loose, then firm",
+                Detail =
+                    $"{Pads(plate)} The stock screws of these holes stay in the tray: they are not the block's length.",
+                Done = $"Back plate on, {plate.UsesHoles.Count} screws",
+                Count = plate.UsesHoles.Count,
+                Counted = CountOf.Screws,
+            };
+
+        private WorkStep StockPlate(StockPlate plate) =>
+            new()
+            {
+                Id = Id($"stock-plate-{plate.Piece}"),
+                Kind = StepKind.BackPlate,
+                Board = _on.Board,
+                Pair = _pair.Key,
+                Title = plate.Name,
+                Done = "On",
+                Face = Face.Back,
+                Caution = "A back plate that touches a lead or a pin is a short circuit.",
+                Targets = [.. plate.UsesHoles, .. plate.Pads],
+            };
+
+        private string Pads(StockPlate plate) =>
+            plate.Pads.Count == 0 ? "It has no pads."
+            : _ways.StockPads == StockPads.Reuse
+                ? $"Its {plate.Pads.Count} stock pads stay on it: intact and undisturbed, they fit where they were."
+            : $"New pads where its old ones tore: {plate.Pads.Count} behind the board, as found.";
 
         private string Driver(BlockHole h) => MountScrews.Driver(_pair.Block, h);
 
@@ -255,6 +323,14 @@ internal static class MountSteps
             : hole.Finish is "stop" or null && _ways.Tightness != Tightness.Grip ? "home"
             : hole.Finish == "light" ? "light, no further"
             : "until it grips, then an eighth turn";
+
+        /// <summary>Paste where the back plate meets the front block.</summary>
+        private string? Bridge() =>
+            _on.Laid.Block.BackPlate?.PasteBridge is { } area
+                ? FormattableString.Invariant(
+                    $"Paste first where it meets the block, {area.Area / 100:0.#} cm² spread thin: heat from behind goes over there. Its own pads and washers; nothing may short."
+                )
+                : null;
 
         /// <summary>The place on the board as it is seen: left and right swap on the back.</summary>
         private string Where(BlockHole hole)

@@ -8,7 +8,26 @@ public static class OrderNames
     public static string Boards(WorkOrder order) =>
         order.Card is { } card
             ? $"{card.Model}, {BoardLabel.Of(card.BoardCode, card.Revision)}"
-            : string.Join(" and ", order.Pieces.Select(p => $"{p.Board.Model}, {BoardLabel.Of(p.Board)}"));
+            : string.Join(
+                " and ",
+                order
+                    .Pieces.GroupBy(p => p.Board.Id)
+                    .Select(g =>
+                        $"{(g.Count() > 1 ? $"{g.Count()} × " : "")}{g.First().Board.Model}, {BoardLabel.Of(g.First().Board)}"
+                    )
+            );
+
+    /// <summary>What lies on the mat, in a word.</summary>
+    public static string Subject(WorkOrder order) =>
+        order.Machine is not null || order.Pieces.Any(p => p.Seated is not null)
+            ? "machine"
+            : order.First.Board.Kind switch
+            {
+                BoardKind.GraphicsCard => "card",
+                BoardKind.MemoryModule => "memory",
+                BoardKind.ConsoleBoard => "console",
+                _ => "board",
+            };
 
     /// <summary>Null while no block is chosen.</summary>
     public static string? Blocks(WorkOrder order) =>
@@ -17,7 +36,7 @@ public static class OrderNames
             : string.Join(
                 " and ",
                 order
-                    .Pairs.GroupBy(p => p.Block.Id)
+                    .Boxes.GroupBy(p => p.Block.Id)
                     .Select(g =>
                         $"{(g.Count() > 1 ? $"{g.Count()} × " : "")}{g.First().Block.Maker} {g.First().Block.Model}"
                     )

@@ -28,6 +28,7 @@ public static class Schools
         [
             .. new[] { WhoMovesOf(order) }
                 .Concat(Common)
+                .Concat(order.Boxes.Count > 1 ? [LoopSchool(order)] : [])
                 .Concat(order.Pieces.Any(p => p.Seated is not null) ? SocketSchools.Socket : [])
                 .Concat(order.Pieces.Any(p => p.Seated is { Bare: true }) ? SocketSchools.BareDie : [])
                 .OrderBy(s => s.Station),
@@ -51,6 +52,39 @@ public static class Schools
                     "block onto board",
                     "A mainboard lies still in its tray; pads on the board stay where they were laid.",
                     w => w with { WhoMoves = WhoMoves.Block }
+                ),
+            ]
+        );
+
+    /// <summary>Two links between the same two cards carry in and out: side by side. One link leads on: one after the other.</summary>
+    public static LoopJoin LoopOf(WorkOrder order) =>
+        order.Machine is { } machine
+        && machine
+            .Links.GroupBy(l =>
+                string.CompareOrdinal(l.From.Card, l.To.Card) < 0 ? (l.From.Card, l.To.Card) : (l.To.Card, l.From.Card)
+            )
+            .Any(g => g.Count() > 1)
+            ? LoopJoin.Parallel
+            : LoopJoin.Series;
+
+    private static School LoopSchool(WorkOrder order) =>
+        new(
+            "loop",
+            Station.Match,
+            "How the blocks follow each other",
+            LoopOf(order) == LoopJoin.Parallel ? "parallel" : "series",
+            [
+                Way(
+                    "series",
+                    "one after the other",
+                    "Every block gets the whole flow; the later ones get it a little warmer.",
+                    w => w with { Loop = LoopJoin.Series }
+                ),
+                Way(
+                    "parallel",
+                    "side by side",
+                    "Less drop, the same inlet for all; the freest block takes the most.",
+                    w => w with { Loop = LoopJoin.Parallel }
                 ),
             ]
         );

@@ -33,6 +33,13 @@ public sealed record ShopSettings
     /// <summary>Flow that a block's curve is read at where none is measured, L/min.</summary>
     public double FlowLPerMin { get; init; } = 3;
 
+    /// <summary>Pressure of the shop's test pump at no flow, kPa, and its flow at no pressure, L/min.</summary>
+    public double PumpHeadKPa { get; init; } = 45;
+    public double PumpFreeLMin { get; init; } = 15;
+
+    /// <summary>What hoses, fittings and radiator take at 4 L/min, kPa.</summary>
+    public double LoopRestKPa { get; init; } = 12;
+
     /// <summary>Longest time between pastings, months.</summary>
     public int RepasteCapMonths { get; init; } = 24;
 }

@@ -106,6 +106,12 @@ public enum Closing
     Tray,
 }
 
+public enum LoopJoin
+{
+    Series,
+    Parallel,
+}
+
 /// <summary>What somebody chose where installers disagree; the defaults are those of the trade.</summary>
 public sealed record Ways
 {
@@ -131,10 +137,13 @@ public sealed record Ways
     public NutsBy NutsBy { get; init; }
     public Closing Closing { get; init; }
 
+    /// <summary>How several blocks of one loop follow each other.</summary>
+    public LoopJoin Loop { get; init; }
+
     /// <summary>The choices by question, over the defaults for this order; what no question knows any more is left out.</summary>
     public static Ways Of(WorkOrder order, IReadOnlyDictionary<string, string> chosen)
     {
-        var ways = new Ways { WhoMoves = Schools.Mover(order) };
+        var ways = new Ways { WhoMoves = Schools.Mover(order), Loop = Schools.LoopOf(order) };
         foreach (var school in Schools.For(order))
             if (chosen.TryGetValue(school.Id, out var id) && school.Ways.FirstOrDefault(w => w.Id == id) is { } way)
                 ways = way.Take(ways);

@@ -52,6 +52,9 @@ public sealed record WorkOrder
     /// <summary>What the card says of itself; null for boards of their own.</summary>
     public CardName? Card { get; init; }
 
+    /// <summary>The machine whose cards the boards are, by key; null where they stand in none.</summary>
+    public Machine? Machine { get; init; }
+
     public Workpiece First => Pieces[0];
 
     public Workpiece? Find(string key) => Pieces.FirstOrDefault(p => p.Key == key);
@@ -80,6 +83,11 @@ public sealed record WorkOrder
 
     /// <summary>The pairs laid on one board, the block's own plates aside.</summary>
     public IEnumerable<Pair> PairsOn(Workpiece piece) => Pairs.Where(p => (p.On ?? First.Key) == piece.Key);
+
+    /// <summary>One pair for each block that is bought: carriers of several modules come in one box.</summary>
+    [JsonIgnore]
+    public IReadOnlyList<Pair> Boxes =>
+        [.. Pairs.Where((p, i) => p.Block.Carriers.Count == 0 || !Pairs.Take(i).Any(x => x.Block.Id == p.Block.Id))];
 
     /// <summary>A block as it is said: "the block" in the plain case, by its letter where there are several.</summary>
     public string Name(Pair pair) => Pairs.Count > 1 ? $"block {pair.Key}" : "the block";

@@ -98,7 +98,7 @@ public static class PadLayout
     }
 
     /// <summary>A to Z, then A2 to Z2 and on.</summary>
-    private static string Letter(int i) => i < 26 ? $"{(char)('A' + i)}" : $"{(char)('A' + i % 26)}{i / 26 + 1}";
+    internal static string Letter(int i) => i < 26 ? $"{(char)('A' + i)}" : $"{(char)('A' + i % 26)}{i / 26 + 1}";
 
     /// <summary>Rows of about 8 mm, from the top.</summary>
     private static double Row(Board board, PlacedPad p) => -Math.Round(board.FindPart(p.Part)!.Y / 8);

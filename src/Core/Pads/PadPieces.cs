@@ -20,6 +20,9 @@ public sealed record PadPiece(
     /// <summary>Keys of the pair whose lands press it and of the board it lies on.</summary>
     public required string Pair { get; init; }
     public required string Board { get; init; }
+
+    /// <summary>Where it lies, in words, when that is no part of the board; null on parts.</summary>
+    public string? Where { get; init; }
 }
 
 /// <summary>Which pieces are cut: one for each part, or strips over rows of like parts that stand close together under one land.</summary>

@@ -41,7 +41,7 @@ internal static class PadSteps
         foreach (
             var g in pieces
                 .Where(p => p.Pair == pair.Key)
-                .GroupBy(p => (p.Board, p.Kind, p.Face, p.ThicknessMm, p.Material))
+                .GroupBy(p => (p.Board, p.Kind, p.Face, p.ThicknessMm, p.Material, p.Where))
         )
             steps.Add(Lay(order, pair, [.. g], ways));
         var (summary, trouble) = Summary(pairs, cutting);
@@ -73,7 +73,7 @@ internal static class PadSteps
     private static WorkStep Lay(WorkOrder order, Pair pair, List<PadPiece> list, Ways ways)
     {
         var first = list[0];
-        var words = Words.GetValueOrDefault(first.Kind, "parts");
+        var words = first.Where ?? Words.GetValueOrDefault(first.Kind, "parts");
         var films = list.Count * FilmsAPad;
         var one = list.Count == 1;
         var pads = list.Exists(p => p.Parts.Count > 1)
@@ -101,8 +101,9 @@ internal static class PadSteps
             Title = FormattableString.Invariant(
                 $"Lay {list.Count} {first.ThicknessMm:0.0#} mm {pads} on the {words}{order.On(first.Board)}, {(one ? "letter" : "letters")} {Letters(ids)}"
             ),
-            Detail =
-                $"Film off both sides of each, {films} films in all. Press each on its chip; {Where(ways, first)}.",
+            Detail = first.Where is null
+                ? $"Film off both sides of each, {films} films in all. Press each on its chip; {Where(ways, first)}."
+                : $"Film off both sides of each, {films} films in all, drawn slowly: these stretch and are trimmed. Clear of every bolt hole, with room to spread.",
             Caution = "Film left on a pad cooks the chip under it: count the films.",
             Face = first.Face,
             Targets = [.. list.SelectMany(p => p.Parts)],

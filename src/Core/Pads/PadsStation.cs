@@ -74,7 +74,12 @@ public static class PadsStation
                 .ToDictionary(c => c.Part);
             var before = pairs.Sum(p => p.Pads.Count);
             var pads = PadLayout.Of(on.Laid, gaps, own, materials, fit.Key, on.Board, before);
-            var stack = paste is null ? null : new StackUp(on.Laid, [.. pads.Select(p => p.Laid)], materials, paste);
+            // carriers are held by their pads: nothing is screwed that could come to rest
+            var screwed = on.Laid.Block.Plates.Any(p => p.Holes.Count > 0);
+            var stack =
+                paste is null || !screwed
+                    ? null
+                    : new StackUp(on.Laid, [.. pads.Select(p => p.Laid)], materials, paste);
             pairs.Add(
                 new(
                     fit.Key,
@@ -93,6 +98,7 @@ public static class PadsStation
         List<PadPiece> pieces =
         [
             .. pairs.SelectMany(p => PadPieces.Of(order.Find(p.Board)!.Board, p.Pads, ways.Cut == PadCutting.Strips)),
+            .. EdgePads.Pieces(order, i => PadLayout.Letter(pairs.Sum(p => p.Pads.Count) + i)),
         ];
         var cutting = pieces.Count == 0 ? null : Cut(order, pieces, drawer, begun, cancel);
         var sheet = PadSteps.Of(order, pairs, pieces, cutting, ways);
@@ -127,7 +133,7 @@ public static class PadsStation
                 p.Count,
                 p.Offcut
             )),
-            .. order.Pairs.SelectMany(pair =>
+            .. order.Boxes.SelectMany(pair =>
                 (pair.Block.Kit?.Pads ?? []).Select(
                     (p, i) =>
                         new CutStock(

@@ -1,5 +1,6 @@
 using System.Text.Json.Serialization;
 using FaithfulBracket.Core.Care;
+using FaithfulBracket.Core.Flow;
 using FaithfulBracket.Core.Kit;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Mount;
@@ -32,6 +33,9 @@ public sealed record JobPlan
 
     /// <summary>Blocks on processors in their sockets.</summary>
     public IReadOnlyList<SeatPlan> Seats { get; init; } = [];
+
+    /// <summary>What each block gets of the loop's flow; null where no block states its drop.</summary>
+    public LoopResult? Loop { get; init; }
 
     /// <summary>What the stock pads say of the parts' heights.</summary>
     public IReadOnlyList<BoardEvidence> Evidence { get; init; } = [];

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Care;
+using FaithfulBracket.Core.Flow;
 using FaithfulBracket.Core.Kit;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Mount;
@@ -27,21 +28,23 @@ public static class JobPlanner
         var prep = PrepStation.Of(order, match, c.Drawer, ways, c.Shop, seats);
         var pads = PadsStation.Of(order, match, c.Drawer, ways, c.PadChoices, c.PasteId, c.Begun, cancel);
         var paste = PasteStation.Of(order, pads, c.Drawer, c.PasteId, ways, c.Shop, seats);
-        var mount = MountStation.Of(order, match, pads, ways, seats, cancel);
-        var prove = ProveStation.Of(order, pads, paste, c.Readings, ways, seats);
+        var mount = MountStation.Of(order, match, pads, ways, teardown, seats, cancel);
+        var loop = OrderLoop.Of(order, match, ways, c.Shop);
+        var prove = ProveStation.Of(order, pads, paste, c.Readings, ways, seats, loop);
         var stock = c.Drawer.PasteOr(c.PasteId);
         return new()
         {
             Match = match,
-            Kit = KitStation.Of(order, c.Drawer, Needs(pads, paste, stock?.Id), seats),
+            Kit = KitStation.Of(order, c.Drawer, Needs(pads, paste, stock?.Id), seats, match),
             Teardown = teardown,
             Prep = prep,
             Pads = pads,
             Paste = paste,
             Mount = mount,
             Prove = prove,
-            Care = CareStation.Of(order, teardown, pads, paste, prove, c.AsFound, stock, ways, c.Shop, seats),
+            Care = CareStation.Of(order, match, teardown, pads, paste, prove, c.AsFound, stock, ways, c.Shop, seats),
             Seats = seats,
+            Loop = loop,
             Evidence = evidence,
             Schools = Schools.For(order),
             Troubles = [.. teardown.Troubles, .. pads.Troubles, .. mount.Troubles],
@@ -85,7 +88,12 @@ public static class JobPlanner
     /// <summary>What is used up, so that the kit can be counted before the first screw.</summary>
     private static KitNeeds Needs(PadsResult pads, PasteResult paste, string? pasteId) =>
         new(
-            [.. pads.Pads.Select(p => new PadNeed(p.ThicknessMm, p.Material, p.WidthMm * p.DepthMm))],
+            [
+                .. pads.Pads.Select(p => new PadNeed(p.ThicknessMm, p.Material, p.WidthMm * p.DepthMm)),
+                .. pads
+                    .Pieces.Where(p => p.Where is not null)
+                    .Select(p => new PadNeed(p.ThicknessMm, p.Material, p.WidthMm * p.DepthMm)),
+            ],
             paste.MassG,
             pasteId
         );

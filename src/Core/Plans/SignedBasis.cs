@@ -69,7 +69,7 @@ public sealed record SignedBasis
     /// <summary>The documents a step is reckoned from: its board and its block where it names them, else all that its station reads.</summary>
     private static bool RestsOn(WorkStep step, DocumentStand d)
     {
-        if (d.Role is BoardRole or ProcessorRole or SocketRole)
+        if (d.Role is BoardRole or ProcessorRole or SocketRole or MachineRole)
             return step.Board is null || step.Board == d.Key;
         if (step.Pair is not null)
             return step.Pair == d.Key;
@@ -82,5 +82,6 @@ public sealed record SignedBasis
     public const string BoardRole = "board",
         BlockRole = "block",
         ProcessorRole = "processor",
-        SocketRole = "socket";
+        SocketRole = "socket",
+        MachineRole = "machine";
 }

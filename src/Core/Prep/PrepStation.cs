@@ -66,8 +66,8 @@ public static class PrepStation
                 steps.AddRange([.. DelidPrep.Coating(order, seat, shop), .. socket!.Processor()]);
             steps.AddRange(socket?.Rebuild() ?? []);
             // the block itself is made ready once, however many boards it lies on
-            if (fit.On[0].Board == on.Board)
-                steps.Add(Block(order, pair));
+            if (fit.On[0].Board == on.Board && order.Boxes.Contains(pair))
+                steps.AddRange([.. OpenedBlock.Steps(order, pair), Block(order, pair)]);
             steps.AddRange(socket?.Behind() ?? []);
             steps.Add(Dry(order, pair, on, scope, checks));
         }

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Flow;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Paste;
@@ -19,13 +20,17 @@ public static class ProveStation
 {
     private const int LeakHoldS = 900;
 
+    /// <summary>Less warming on the way to a block is not worth a word, K.</summary>
+    private const double LeastRiseK = 0.2;
+
     public static ProveResult Of(
         WorkOrder order,
         PadsResult pads,
         PasteResult paste,
         IReadOnlyList<Reading> readings,
         Ways ways,
-        IReadOnlyList<SeatPlan>? seats = null
+        IReadOnlyList<SeatPlan>? seats = null,
+        LoopResult? loop = null
     )
     {
         // of several pairs, those that press a die are proved by its temperature
@@ -47,7 +52,7 @@ public static class ProveStation
                 Station.Prove,
                 decisive?.Comparison.Verdict ?? "no readings yet",
                 decisive?.Comparison.Trouble ?? false,
-                [.. Steps(order, proofs, ways.Imprint == ImprintCheck.Lift, cost, seats ?? [])]
+                [.. Steps(order, proofs, ways.Imprint == ImprintCheck.Lift, cost, seats ?? [], loop)]
             )
         );
     }
@@ -57,7 +62,8 @@ public static class ProveStation
         List<PairProof> proofs,
         bool lift,
         string cost,
-        IReadOnlyList<SeatPlan> seats
+        IReadOnlyList<SeatPlan> seats,
+        LoopResult? loop
     )
     {
         foreach (var piece in order.Pieces)
@@ -97,6 +103,16 @@ public static class ProveStation
             Caution = "Nothing powered but the pump. Air at most 0.5 bar, never with a compressor straight on.",
             Facts = [new("15 min", "hold"), new("0.5 bar", "at most")],
         };
+        if (order.Boxes.Count > 1)
+            yield return new()
+            {
+                Id = new(Station.Prove, null, "bleed"),
+                Kind = StepKind.Run,
+                Done = "No bubbles",
+                Title = $"Bleed all {order.Boxes.Count} blocks: pump on, tilt until no bubble comes",
+                Detail = "Air stays longest in the highest block and in the one with the least flow.",
+                Caution = "Nothing powered but the pump.",
+            };
         yield return new()
         {
             Id = new(Station.Prove, null, "boot"),
@@ -106,21 +122,41 @@ public static class ProveStation
         };
         foreach (var seat in seats)
             yield return MemorySpeed(order, seat);
-        var why = proofs.Find(p => p.Comparison.Why.Count > 0)?.Comparison.Why;
-        yield return new()
+        // each board that carries a die of its own is proved on its own
+        List<string> measured =
+        [
+            order.First.Key,
+            .. proofs.Select(p => p.Board).Where(b => b != order.First.Key).Distinct(),
+        ];
+        foreach (var board in measured)
+            yield return Measure(order, proofs, order.Find(board)!, loop);
+    }
+
+    private static WorkStep Measure(WorkOrder order, List<PairProof> proofs, Workpiece piece, LoopResult? loop)
+    {
+        var own = proofs.Where(p => p.Board == piece.Key).ToList();
+        var why = own.Find(p => p.Comparison.Why.Count > 0)?.Comparison.Why;
+        var rise = loop?.Pairs.FirstOrDefault(p => own.Exists(o => o.Pair == p.Pair))?.InletRiseK ?? 0;
+        var inlet =
+            rise >= LeastRiseK
+                ? FormattableString.Invariant(
+                    $" Its coolant comes in {rise:0.0} K warmer than at the first block: read it there."
+                )
+                : "";
+        return new()
         {
-            Id = new(Station.Prove, null, "after"),
+            Id = new(Station.Prove, order.ScopeOf(piece), "after"),
             Kind = StepKind.Run,
-            Board = order.First.Key,
+            Board = piece.Key,
             Done = "Readings taken",
-            Title = "Measure at the same load, room and clocks as before, steady",
-            Detail = why is null
-                ? "Coolant, room and flow noted; bubbles bled; same pump setting."
-                : string.Join(" ", why),
+            Title = $"Measure{order.On(piece.Key)} at the same load, room and clocks as before, steady",
+            Detail =
+                (why is null ? "Coolant, room and flow noted; bubbles bled; same pump setting." : string.Join(" ", why))
+                + inlet,
             Targets =
             [
-                .. order
-                    .First.Board.Parts.Where(p => p.Kind is PartKind.Die or PartKind.Lid && p.DissipationW > 0)
+                .. piece
+                    .Board.Parts.Where(p => p.Kind is PartKind.Die or PartKind.Lid && p.DissipationW > 0)
                     .Select(p => p.Id),
             ],
         };

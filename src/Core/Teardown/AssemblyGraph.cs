@@ -25,6 +25,7 @@ internal sealed class AssemblyGraph
     public static AssemblyGraph Of(Assembly assembly)
     {
         // screws before leads before lifts where nothing else decides
+        assembly = Staying.Without(assembly);
         List<Act> acts =
         [
             .. assembly.Fasteners.Select(f => new Act(TeardownAction.Unscrew, f.Id, f.Driver, f.Face)),

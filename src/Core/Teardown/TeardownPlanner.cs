@@ -21,7 +21,9 @@ public static class TeardownPlanner
                 "board/assembly",
                 "The board has no assembly: describe its pieces, fasteners and leads first."
             );
+        // pointers of faults are of the document as it stands; what stays is left alone after that
         var graph = AssemblyGraph.Of(assembly);
+        assembly = Staying.Without(assembly);
         var (order, proven) = ChosenOrder.Indices(graph, assembly, chosen) is { } own
             ? (own, false)
             : new OrderSearch(graph).Solve(cancel);

@@ -28,7 +28,7 @@ internal static class TeardownReasons
                     f.Count,
                     turn + WhyScrew(assembly, f, before, changed),
                     [],
-                    ScrewAdvice(f)
+                    ScrewAdvice(assembly, f, before)
                 );
             case TeardownAction.Unplug:
                 var l = assembly.Leads.First(x => x.Id == act.Target);
@@ -89,14 +89,34 @@ internal static class TeardownReasons
             : $"First driver: {f.Driver}.";
     }
 
-    private static IReadOnlyList<string> ScrewAdvice(FastenerGroup f) =>
-        AssemblyGraph.IsRing(f)
-            ?
+    private static IReadOnlyList<string> ScrewAdvice(
+        Assembly assembly,
+        FastenerGroup f,
+        IReadOnlyList<TeardownStep> before
+    ) =>
+        !AssemblyGraph.IsRing(f)
+            ? LastHold(assembly, f, before) is { } piece
+                ? [$"Hold the {piece} as the last screws leave: hanging by one it bends the board."]
+                : []
+            :
             [
                 "Hold the cooler as the last screws leave: hanging by one it bends the board.",
                 .. f.SpringLoaded ? new[] { "Springs under load: eye protection." } : [],
-            ]
-            : [];
+            ];
+
+    /// <summary>A piece on the front that nothing but these screws, put in from behind, still holds.</summary>
+    private static string? LastHold(Assembly assembly, FastenerGroup f, IReadOnlyList<TeardownStep> before) =>
+        f.Face != Face.Back
+            ? null
+            : assembly
+                .Pieces.FirstOrDefault(p =>
+                    p.Face == Face.Front
+                    && f.Joins.Contains(p.Id)
+                    && assembly.Fasteners.All(x =>
+                        x.Id == f.Id || !x.Joins.Contains(p.Id) || before.Any(b => b.Target == x.Id)
+                    )
+                )
+                ?.Name;
 
     private static string Latch(string latch) =>
         latch switch

@@ -121,7 +121,7 @@ public static class TeardownStation
     }
 
     /// <summary>The board of a card on which it is done.</summary>
-    private static string BoardOf(WorkOrder order, Workpiece piece, string target)
+    public static string BoardOf(WorkOrder order, Workpiece piece, string target)
     {
         var assembly = piece.Board.Assembly!;
         var named =

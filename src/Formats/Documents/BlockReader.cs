@@ -12,7 +12,7 @@ public static class BlockReader
     public const string Format = "faithful-bracket/block";
 
     /// <summary>Parts of special kinds that are kept as they are.</summary>
-    private static readonly string[] Kept = ["bodies", "carriers", "halves", "gasket"];
+    private static readonly string[] Kept = ["bodies"];
 
     /// <exception cref="MalformedJsonException">No JSON.</exception>
     /// <exception cref="InputException">Every broken rule with its place.</exception>
@@ -89,16 +89,75 @@ public static class BlockReader
             Price = o.OptionalObject("price") is { } p ? Price(p) : null,
             GuardHeightMm = o.OptionalNumber("guardHeightMm", 0, 100),
             Joins = o.Objects("joins", Join),
+            Carriers = o.Objects("carriers", Carrier),
+            Halves = o.Objects(
+                "halves",
+                h => new BlockHalf(
+                    h.Text("id"),
+                    h.Choice<Face>("face"),
+                    h.Text("plate"),
+                    h.Flag("opensBefore", false),
+                    h.Texts("dropParts")
+                )
+            ),
+            Gasket = o.Raw("gasket") is { ValueKind: not (JsonValueKind.False or JsonValueKind.Null) },
         };
-        if (!o.Has("plates") && block.Kind != BlockKind.BackPlate)
+        if (!o.Has("plates") && block.Kind != BlockKind.BackPlate && block.Carriers.Count == 0)
             o.Fault("plates", "Missing: expected at least one plate.");
         o.End();
+        if (block.Carriers.Count > 0 && block.Kind != BlockKind.Memory)
+            o.Fault("carriers", "Only a block of kind memory has carriers.");
+        if (block.Halves.Count > 0 && block.Kind != BlockKind.TwoHalf)
+            o.Fault("halves", "Only a block of kind two-half has halves.");
+        DocumentRules.Unique(o, "carriers", block.Carriers.Select(c => c.Id));
+        DocumentRules.Unique(o, "halves", block.Halves.Select(h => h.Id));
+        for (var i = 0; i < block.Halves.Count; i++)
+            if (!block.Plates.Any(p => p.Id == block.Halves[i].Plate))
+                o.Fault($"halves/{i}/plate", $"\"{block.Halves[i].Plate}\" is no plate of this block.");
         DocumentRules.Unique(o, "plates", block.Plates.Select(p => p.Id));
         DocumentRules.Unique(o, "plates", block.Plates.SelectMany(p => p.Holes).Select(h => h.Id));
         for (var i = 0; i < block.Joins.Count; i++)
             if (!block.Ports.Any(p => p.Id == block.Joins[i].Port))
                 o.Fault($"joins/{i}/port", $"\"{block.Joins[i].Port}\" is no port of this block.");
         return block;
+    }
+
+    private static Carrier Carrier(ObjectReader o)
+    {
+        var carrier = new Carrier(
+            o.Text("id"),
+            o.Choice<Face>("face"),
+            o.Polygon("outline"),
+            Bolts(o),
+            o.Number("padMm", 0.05, 20),
+            o.OptionalNumber("topPadMm", 0.05, 20),
+            o.OptionalNumber("topPadWidthMm", 0.5, 50)
+        );
+        if (carrier.TopPadMm is null != carrier.TopPadWidthMm is null)
+            o.Fault("topPadMm", "A top pad needs both its thickness and its width.");
+        DocumentRules.Unique(o, "boltHoles", carrier.BoltHoles.Select(b => b.Id));
+        return carrier;
+    }
+
+    /// <summary>Bolt holes as objects, or plainly as places.</summary>
+    private static List<CarrierBolt> Bolts(ObjectReader o)
+    {
+        if (
+            o.Raw("boltHoles") is { ValueKind: JsonValueKind.Array } list
+            && list.GetArrayLength() > 0
+            && list[0].ValueKind == JsonValueKind.Array
+        )
+            return [.. o.Points("boltHoles").Select((p, i) => new CarrierBolt($"T{i + 1}", p.X, p.Y))];
+        return o.Objects(
+            "boltHoles",
+            b => new CarrierBolt(
+                b.Text("id"),
+                b.Number("x"),
+                b.OptionalNumber("y") ?? 0,
+                b.OptionalNumber("diameterMm", 0.5, 20) ?? CarrierBolt.PlainMm,
+                b.OptionalText("thread", 20) ?? CarrierBolt.PlainThread
+            )
+        );
     }
 
     private static Join Join(ObjectReader o)
@@ -211,6 +270,7 @@ public static class BlockReader
             Lands = o.Objects("lands", Land),
             StandoffMm = o.OptionalNumber("standoffMm", 0, 100),
             StandoffTolMm = o.Number("standoffTolMm", 0, 10, otherwise: 0),
+            PasteBridge = o.OptionalPolygon("pasteBridge"),
         };
         o.End();
         return plate;

@@ -15,6 +15,8 @@ public static class DocumentWriter
 
     public static byte[] Write(Block block) => Write(block, BlockReader.Format);
 
+    public static byte[] Write(Machine machine) => Write(machine, MachineReader.Format);
+
     /// <summary>The boards of a card are written as the board documents they are.</summary>
     public static byte[] Write(Card card)
     {

@@ -14,6 +14,7 @@ public enum PackItemKind
     Block,
     Card,
     Socket,
+    Machine,
     Picture,
 }
 
@@ -47,6 +48,7 @@ public static class CataloguePack
                     PackItemKind.Block => $"blocks/{id}.block.json",
                     PackItemKind.Card => $"cards/{id}.card.json",
                     PackItemKind.Socket => $"sockets/{id}.socket.json",
+                    PackItemKind.Machine => $"machines/{id}.machine.json",
                     _ => $"pictures/{id}",
                 };
                 Put(zip, path, content);
@@ -191,6 +193,7 @@ public static class CataloguePack
             PackItemKind.Board => BoardReader.Read(bytes).Id,
             PackItemKind.Card => CardReader.Read(bytes).Id,
             PackItemKind.Socket => SocketReader.Read(bytes).Id,
+            PackItemKind.Machine => MachineReader.Read(bytes).Id,
             _ => BlockReader.Read(bytes).Id,
         };
 

@@ -20,6 +20,7 @@ internal sealed class DemoShop(
     [FromKeyedServices("block")] Library blocks,
     [FromKeyedServices("card")] Library cards,
     [FromKeyedServices("socket")] Library sockets,
+    [FromKeyedServices("machine")] Library machines,
     DrawerItems drawer,
     Jobs jobs,
     JobPapers papers,
@@ -43,6 +44,9 @@ internal sealed class DemoShop(
         if (Directory.Exists(Path.Combine(folder, "sockets")))
             foreach (var f in Files(folder, "sockets", "*.socket.json"))
                 sockets.Keep(Document(f, LibraryDocuments.Socket));
+        if (Directory.Exists(Path.Combine(folder, "machines")))
+            foreach (var f in Files(folder, "machines", "*.machine.json"))
+                machines.Keep(Document(f, LibraryDocuments.Machine));
         using (var json = JsonInput.Parse(File.ReadAllBytes(Path.Combine(folder, "drawer.json"))))
             foreach (var kind in json.RootElement.EnumerateObject())
             foreach (var item in kind.Value.EnumerateArray())
@@ -154,7 +158,8 @@ internal sealed class DemoShop(
                 Text("card"),
                 Part<List<WorkPiece>>("pieces"),
                 Part<List<WorkPair>>("pairs"),
-                Part<WorkSeat>("seat")
+                Part<WorkSeat>("seat"),
+                Text("machine")
             )
         );
         return opened with

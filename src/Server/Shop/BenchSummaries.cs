@@ -24,7 +24,12 @@ internal sealed record BenchJob(
     bool Finished,
     string? LastBy,
     string? LastAt
-);
+)
+{
+    /// <summary>What kind of work it is, and in words; null for a job that can not be planned.</summary>
+    public JobKind? Kind { get; init; }
+    public string? KindName { get; init; }
+}
 
 /// <summary>Makes and keeps what the bench index shows of each job.</summary>
 internal sealed class BenchSummaries(
@@ -112,7 +117,11 @@ internal sealed class BenchSummaries(
             station is null,
             last?.By,
             last?.At
-        );
+        )
+        {
+            Kind = v.Kind,
+            KindName = v.KindName,
+        };
     }
 }
 

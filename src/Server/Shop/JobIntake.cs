@@ -11,12 +11,15 @@ using FaithfulBracket.Store;
 namespace FaithfulBracket.Server.Shop;
 
 /// <summary>Reads what a job is opened with or changed to; what it lets through can be planned.</summary>
-internal sealed class JobIntake(ShopMemory shop, JobOrders orders)
+internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jobs)
 {
     /// <exception cref="InputException">Every broken rule.</exception>
     public JobFields Read(NewJob body)
     {
         var faults = new List<InputFault>(JobRules.Words(body.Title, body.Client, body.Bench));
+        if (body.MachineId is not null)
+            body = OfMachine(body, faults);
+        Refuse(faults);
         if (!Signer.IsGood(body.By))
             faults.Add(new("/by", Signer.Expected));
         Pieces(body, faults);
@@ -26,7 +29,7 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders)
         var seat = body.Seat ?? OwnSeat(pieces);
         Seat(seat, pieces, faults);
         Refuse(faults);
-        var work = Text(body.Pieces, body.Pairs, seat);
+        var work = Text(body.Pieces, body.Pairs, seat, body.MachineId);
         var fields = new JobFields(body.Title, body.Client, body.Bench)
         {
             BoardId = body.CardId is not null ? null : body.Pieces?[0].BoardId ?? body.BoardId,
@@ -56,7 +59,7 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders)
         if (body.Seat is not null)
             Seat(body.Seat, row.BoardId is { } first ? had?.Pieces ?? [new("A", first)] : [], faults);
         Refuse(faults);
-        var work = Text(had?.Pieces, pairs, body.Seat ?? had?.Seat);
+        var work = Text(had?.Pieces, pairs, body.Seat ?? had?.Seat, had?.Machine);
         var fields = new JobFields(body.Title, body.Client, body.Bench)
         {
             BoardId = row.BoardId,
@@ -74,8 +77,71 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders)
     }
 
     /// <summary>Null in the plain case.</summary>
-    private static WorkText? Text(IReadOnlyList<WorkPiece>? pieces, IReadOnlyList<WorkPair>? pairs, WorkSeat? seat) =>
-        pieces is null && pairs is null && seat is null ? null : new(pieces, pairs, seat);
+    private static WorkText? Text(
+        IReadOnlyList<WorkPiece>? pieces,
+        IReadOnlyList<WorkPair>? pairs,
+        WorkSeat? seat,
+        string? machine
+    ) => pieces is null && pairs is null && seat is null && machine is null ? null : new(pieces, pairs, seat, machine);
+
+    /// <summary>The boards and blocks of a machine's cards; a card that is a job of the shop brings those of the job.</summary>
+    private NewJob OfMachine(NewJob body, List<InputFault> faults)
+    {
+        if (!shop.Machines.TryGetValue(body.MachineId!, out var machine))
+        {
+            faults.Add(new("/machineId", $"The library has no machine \"{body.MachineId}\"."));
+            return body;
+        }
+        var pieces = new List<WorkPiece>();
+        var pairs = new List<WorkPair>();
+        for (var i = 0; i < machine.Cards.Count; i++)
+        {
+            var card = machine.Cards[i];
+            var (board, block) = card.Job is { } number ? OfJob(number, i, faults) : (card.Board, card.Block);
+            if (card.Card is not null)
+                faults.Add(
+                    new(
+                        "/machineId",
+                        $"Card {card.Key} is one of several boards: such cards are jobs of their own, not yet part of a machine."
+                    )
+                );
+            if (board is null)
+                continue;
+            pieces.Add(new(card.Key, board));
+            if (block is not null)
+                pairs.Add(new($"{(char)(Pair.FirstKey[0] + pairs.Count)}", block, card.Key));
+        }
+        return body with { BoardId = null, BlockId = null, CardId = null, Pieces = pieces, Pairs = pairs };
+    }
+
+    /// <summary>The order that a job on this machine would be about; null with what is missing where that can not be told.</summary>
+    public (WorkOrder? Order, IReadOnlyList<string> Missing) Of(Machine machine)
+    {
+        try
+        {
+            return (Order(Read(new NewJob(machine.Name, null, "Shelf", null, null, "QA", MachineId: machine.Id))), []);
+        }
+        catch (InputException e)
+        {
+            return (null, [.. e.Faults.Select(f => f.Message).Distinct()]);
+        }
+    }
+
+    private (string? Board, string? Block) OfJob(int number, int at, List<InputFault> faults)
+    {
+        try
+        {
+            var row = jobs.Get(number);
+            if (row is { BoardId: not null } && JobOrders.Work(row) is null or { Pieces: null })
+                return (row.BoardId, row.BlockId);
+            faults.Add(new("/machineId", $"Job {number} is not about one board: it can not stand in a machine."));
+        }
+        catch (NotHereException)
+        {
+            faults.Add(new("/machineId", $"Its card {at + 1} is job {number}, which is not here."));
+        }
+        return (null, null);
+    }
 
     /// <summary>A board that is a processor lies in the socket it is made for, where the library knows that.</summary>
     private WorkSeat? OwnSeat(IReadOnlyList<WorkPiece> pieces) =>

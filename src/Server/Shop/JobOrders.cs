@@ -23,10 +23,12 @@ internal sealed record WorkPair(string Key, string BlockId, string? On = null);
 internal sealed record WorkSeat(string ProcessorId, string? On = null, bool Bare = false, double? TurnDeg = null);
 
 /// <summary>A job's order as it is kept, where it is more than one board and one block.</summary>
+/// <param name="Machine">Id of the machine whose cards the boards are; null where they stand in none.</param>
 internal sealed record WorkText(
     IReadOnlyList<WorkPiece>? Pieces = null,
     IReadOnlyList<WorkPair>? Pairs = null,
-    WorkSeat? Seat = null
+    WorkSeat? Seat = null,
+    string? Machine = null
 );
 
 /// <summary>Puts a job's work order together from its row and the library.</summary>
@@ -63,7 +65,14 @@ internal sealed class JobOrders(ShopMemory shop, JobStamps stamps)
                 ],
                 Pairs = pairs,
             };
-        order = SeatedOrder.Compose(Seated(order, work?.Seat));
+        if (work?.Machine is { } machine)
+            order = order with
+            {
+                Machine =
+                    shop.Machines.GetValueOrDefault(machine)
+                    ?? throw new NotHereException($"The library has no machine \"{machine}\"."),
+            };
+        order = CarrierOrder.Compose(SeatedOrder.Compose(Seated(order, work?.Seat)));
         return recorded is null ? order : StripRecord.With(order, recorded);
     }
 
@@ -108,6 +117,11 @@ internal sealed class JobOrders(ShopMemory shop, JobStamps stamps)
                             (Role: SignedBasis.SocketRole, p.Key, Table: "socket", p.Seated.Socket.Id),
                         }
                     )
+            )
+            .Concat(
+                order.Machine is { } machine
+                    ? [(Role: SignedBasis.MachineRole, order.First.Key, Table: "machine", machine.Id)]
+                    : []
             )
             .ToList();
         var rows = stamps.Documents(named.Select(n => (n.Table, n.Id)));

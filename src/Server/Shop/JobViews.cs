@@ -80,6 +80,10 @@ internal sealed record JobView(
 )
 {
     public required JobSheetSet Sheets { get; init; }
+
+    /// <summary>What kind of work it is, and in words.</summary>
+    public required JobKind Kind { get; init; }
+    public string KindName => JobKinds.Words(Kind);
 }
 
 /// <summary>Puts a job together from its rows and its plan.</summary>
@@ -129,6 +133,7 @@ internal sealed class JobViews(JobPlans plans, SignOffs signOffs, JobPapers pape
         )
         {
             Sheets = planned.Sheets,
+            Kind = JobKinds.Of(planned.Order),
         };
     }
 

@@ -32,6 +32,12 @@ internal static class LibraryDocuments
         return new(s.Id, "", s.Name, "", "", "socket", utf8.ToArray(), Digest(utf8));
     }
 
+    public static LibraryDocument Machine(ReadOnlyMemory<byte> utf8)
+    {
+        var m = MachineReader.Read(utf8);
+        return new(m.Id, "", m.Name, "", "", "machine", utf8.ToArray(), Digest(utf8));
+    }
+
     public static string Digest(ReadOnlyMemory<byte> utf8)
     {
         using var json = JsonInput.Parse(utf8);

@@ -18,6 +18,7 @@ internal sealed class ShopMemory(
     [FromKeyedServices("block")] Library blocks,
     [FromKeyedServices("card")] Library cards,
     [FromKeyedServices("socket")] Library sockets,
+    [FromKeyedServices("machine")] Library machines,
     DrawerItems drawer
 )
 {
@@ -26,11 +27,13 @@ internal sealed class ShopMemory(
     private (long Edition, Dictionary<string, Block> Value)? _blocks;
     private (long Edition, Dictionary<string, Card> Value)? _cards;
     private (long Edition, Dictionary<string, Socket> Value)? _sockets;
+    private (long Edition, Dictionary<string, Machine> Value)? _machines;
     private (long Edition, Drawer Value)? _drawer;
     private readonly Dictionary<string, string> _boardDigests = [],
         _blockDigests = [],
         _cardDigests = [],
-        _socketDigests = [];
+        _socketDigests = [],
+        _machineDigests = [];
 
     public IReadOnlyDictionary<string, Board> Boards =>
         Fresh(ref _boards, boards.Edition, old => Read("board", boards, old, d => BoardReader.Read(d), _boardDigests));
@@ -48,12 +51,19 @@ internal sealed class ShopMemory(
             old => Read("socket", sockets, old, d => SocketReader.Read(d), _socketDigests)
         );
 
+    public IReadOnlyDictionary<string, Machine> Machines =>
+        Fresh(
+            ref _machines,
+            machines.Edition,
+            old => Read("machine", machines, old, d => MachineReader.Read(d), _machineDigests)
+        );
+
     /// <summary>Documents that were kept but do not read by today's rules: left out, and named with what to mend.</summary>
     public IReadOnlyList<UnreadDocument> Unread
     {
         get
         {
-            _ = (Boards, Blocks, Cards, Sockets);
+            _ = (Boards, Blocks, Cards, Sockets, Machines);
             return [.. _unread.Values.OrderBy(u => u.Kind).ThenBy(u => u.Id, StringComparer.Ordinal)];
         }
     }

@@ -138,6 +138,7 @@ internal static class ExchangeEndpoints
         [FromKeyedServices("block")] Library blocks,
         [FromKeyedServices("card")] Library cards,
         [FromKeyedServices("socket")] Library sockets,
+        [FromKeyedServices("machine")] Library machines,
         PhotoShelf shelf,
         CataloguePictures pictures
     ) =>
@@ -147,6 +148,7 @@ internal static class ExchangeEndpoints
                 .. blocks.All().Select(d => (PackItemKind.Block, d.Id, d.Document, (string?)null)),
                 .. cards.All().Select(d => (PackItemKind.Card, d.Id, d.Document, (string?)null)),
                 .. sockets.All().Select(d => (PackItemKind.Socket, d.Id, d.Document, (string?)null)),
+                .. machines.All().Select(d => (PackItemKind.Machine, d.Id, d.Document, (string?)null)),
                 // a picture whose file is gone is left out
                 .. pictures
                     .All()
@@ -170,7 +172,8 @@ internal static class ExchangeEndpoints
         [FromKeyedServices("board")] Library boards,
         [FromKeyedServices("block")] Library blocks,
         [FromKeyedServices("card")] Library cards,
-        [FromKeyedServices("socket")] Library sockets
+        [FromKeyedServices("socket")] Library sockets,
+        [FromKeyedServices("machine")] Library machines
     )
     {
         var items = CataloguePack.Read(await Bodies.BytesAsync(request, CataloguePack.MostBytes));
@@ -180,6 +183,7 @@ internal static class ExchangeEndpoints
             .Concat(blocks.Digests().Select(d => (PackItemKind.Block, d)))
             .Concat(cards.Digests().Select(d => (PackItemKind.Card, d)))
             .Concat(sockets.Digests().Select(d => (PackItemKind.Socket, d)))
+            .Concat(machines.Digests().Select(d => (PackItemKind.Machine, d)))
             .ToDictionary(d => (d.Item1, d.d.Id), d => d.d.Digest);
         List<PackLine> lines =
         [
@@ -213,7 +217,8 @@ internal static class ExchangeEndpoints
         [FromKeyedServices("board")] Library boards,
         [FromKeyedServices("block")] Library blocks,
         [FromKeyedServices("card")] Library cards,
-        [FromKeyedServices("socket")] Library sockets
+        [FromKeyedServices("socket")] Library sockets,
+        [FromKeyedServices("machine")] Library machines
     )
     {
         var items = CataloguePack.Read(await Bodies.BytesAsync(request, CataloguePack.MostBytes));
@@ -251,7 +256,11 @@ internal static class ExchangeEndpoints
             (boards, items.Where(i => i.Kind == PackItemKind.Board).Select(i => LibraryDocuments.Board(i.Content))),
             (blocks, items.Where(i => i.Kind == PackItemKind.Block).Select(i => LibraryDocuments.Block(i.Content))),
             (cards, items.Where(i => i.Kind == PackItemKind.Card).Select(i => LibraryDocuments.Card(i.Content))),
-            (sockets, items.Where(i => i.Kind == PackItemKind.Socket).Select(i => LibraryDocuments.Socket(i.Content)))
+            (sockets, items.Where(i => i.Kind == PackItemKind.Socket).Select(i => LibraryDocuments.Socket(i.Content))),
+            (
+                machines,
+                items.Where(i => i.Kind == PackItemKind.Machine).Select(i => LibraryDocuments.Machine(i.Content))
+            )
         );
         return TypedResults.Ok(kept);
     }

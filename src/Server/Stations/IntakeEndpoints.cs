@@ -15,13 +15,14 @@ using Microsoft.Extensions.DependencyInjection;
 namespace FaithfulBracket.Server.Stations;
 
 /// <summary>What a dropped file turned out to be: a document to look at, or its faults.</summary>
-/// <param name="Kind">board, block, card, socket, or unknown.</param>
+/// <param name="Kind">board, block, card, socket, machine, or unknown.</param>
 internal sealed record Checked(
     string Kind,
     Board? Board,
     Block? Block,
     Card? Card,
     Socket? Socket,
+    Machine? Machine,
     IReadOnlyList<PointedFault> Faults,
     bool Known,
     bool SameContent
@@ -34,7 +35,7 @@ internal sealed record Checked(
         : [];
 
     public static Checked Broken(IEnumerable<InputFault> faults) =>
-        new("unknown", null, null, null, null, PointedFault.All(faults), false, false);
+        new("unknown", null, null, null, null, null, PointedFault.All(faults), false, false);
 }
 
 /// <summary>Documents into the library: checked, kept, kept in batches.</summary>
@@ -54,6 +55,7 @@ internal static class IntakeEndpoints
                     ("block", "blocks", LibraryDocuments.Block),
                     ("card", "cards", LibraryDocuments.Card),
                     ("socket", "sockets", LibraryDocuments.Socket),
+                    ("machine", "machines", LibraryDocuments.Machine),
                 ]
         )
         {
@@ -135,7 +137,8 @@ internal static class IntakeEndpoints
         [FromKeyedServices("board")] Library boards,
         [FromKeyedServices("block")] Library blocks,
         [FromKeyedServices("card")] Library cards,
-        [FromKeyedServices("socket")] Library sockets
+        [FromKeyedServices("socket")] Library sockets,
+        [FromKeyedServices("machine")] Library machines
     )
     {
         ReadOnlyMemory<byte> bytes = await Bodies.BytesAsync(request, JsonInput.MostBytes);
@@ -156,12 +159,13 @@ internal static class IntakeEndpoints
                 Board? board,
                 Block? block,
                 Card? card,
-                Socket? socket
+                Socket? socket,
+                Machine? machine = null
             )
             {
                 var kept = library.Find(id);
                 var same = kept is not null && LibraryDocuments.Digest(kept) == digest;
-                return new(kind, board, block, card, socket, [], kept is not null, same);
+                return new(kind, board, block, card, socket, machine, [], kept is not null, same);
             }
             switch (format)
             {
@@ -177,13 +181,16 @@ internal static class IntakeEndpoints
                 case SocketReader.Format:
                     var socket = SocketReader.Read(bytes);
                     return TypedResults.Ok(Found("socket", sockets, socket.Id, null, null, null, socket));
+                case MachineReader.Format:
+                    var machine = MachineReader.Read(bytes);
+                    return TypedResults.Ok(Found("machine", machines, machine.Id, null, null, null, null, machine));
                 default:
                     var found = format is null ? "nothing" : $"\"{format}\"";
                     return TypedResults.Ok(
                         Checked.Broken([
                             new(
                                 "/format",
-                                $"Expected \"{BoardReader.Format}\", \"{BlockReader.Format}\", \"{CardReader.Format}\" or \"{SocketReader.Format}\", found {found}."
+                                $"Expected \"{BoardReader.Format}\", \"{BlockReader.Format}\", \"{CardReader.Format}\", \"{SocketReader.Format}\" or \"{MachineReader.Format}\", found {found}."
                             ),
                         ])
                     );

@@ -15,6 +15,7 @@ namespace FaithfulBracket.Server.Stations;
 /// <param name="Pieces">Several boards, the first one first; absent for one board or a card.</param>
 /// <param name="Pairs">Several blocks; absent for one.</param>
 /// <param name="Seat">The processor that lies in the board's socket; absent where none does.</param>
+/// <param name="MachineId">A machine: its cards and blocks stand for boards and blocks.</param>
 internal sealed record NewJob(
     string Title,
     string? Client,
@@ -25,7 +26,8 @@ internal sealed record NewJob(
     string? CardId = null,
     IReadOnlyList<WorkPiece>? Pieces = null,
     IReadOnlyList<WorkPair>? Pairs = null,
-    WorkSeat? Seat = null
+    WorkSeat? Seat = null,
+    string? MachineId = null
 );
 
 /// <param name="Pairs">Several blocks; absent for the one in blockId, or none.</param>

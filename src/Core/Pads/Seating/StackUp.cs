@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Materials;
@@ -16,7 +17,7 @@ public sealed record StackUp(
 {
     public Board Board => Laid.Board;
 
-    public Blocks.Block Block => Laid.Block;
+    public Block Block => Laid.Block;
 
     /// <summary>A back plate presses once its own standoffs give it a height.</summary>
     public bool BackPlatePresses => Block.BackPlate?.StandoffMm is not null;
@@ -29,14 +30,10 @@ public sealed record StackUp(
     public StackUp WhileMounting(bool screwsIn)
     {
         var fresh = FrontOnly() with { Materials = Materials.ToDictionary(m => m.Key, m => m.Value.WhileMounting()) };
-        if (screwsIn || Block.BackPlate is not { UsesHoles.Count: > 0 } back)
+        var held = BehindScrews.Held(Block);
+        if (screwsIn || held.Count == 0)
             return fresh;
-        var plates = Block.Plates.Select(p =>
-            p with
-            {
-                Holes = [.. p.Holes.Where(h => !back.UsesHoles.Contains(h.Id))],
-            }
-        );
+        var plates = Block.Plates.Select(p => p with { Holes = [.. p.Holes.Where(h => !held.Contains(h.Id))] });
         return fresh with { Laid = Laid with { Block = Block with { Plates = [.. plates] } } };
     }
 

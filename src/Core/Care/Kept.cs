@@ -1,0 +1,39 @@
+using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Mount;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Teardown;
+
+namespace FaithfulBracket.Core.Care;
+
+/// <summary>What became of the stock parts: stored, fitted again, or never taken off.</summary>
+internal static class Kept
+{
+    public static string Words(WorkOrder order, MatchResult match, TeardownResult teardown, Ways ways)
+    {
+        var again = teardown
+            .Boards.SelectMany(b => FittedAgain.Acts(order, match, b))
+            .Where(a => a.Step.Action == RestoreAction.Set)
+            .Select(a => a.Step.Name)
+            .Concat(
+                match.Laid().SelectMany(l => l.On.Laid.Block.StockPlates).Where(p => p.Pair is null).Select(p => p.Name)
+            )
+            .Distinct()
+            .ToList();
+        var stayed = TeardownStation
+            .Pieces(order)
+            .SelectMany(p => Staying.Names(p.Board.Assembly!))
+            .Distinct()
+            .ToList();
+        List<string> words = [$"Needed to put the {OrderNames.Subject(order)} back for a warranty claim."];
+        if (again.Count > 0)
+            words.Add($"Fitted again, not to be stored: {string.Join(", ", again)}.");
+        if (stayed.Count > 0)
+            words.Add($"Never came off: {string.Join(", ", stayed)}.");
+        words.Add(
+            ways.StockPads == StockPads.Reuse ? "The back plate's pads stay with it, undisturbed."
+            : order.Pieces.Any(p => p.Seated is not null) ? ""
+            : "Its pads are replaced when it goes back."
+        );
+        return string.Join(" ", words.Where(w => w.Length > 0));
+    }
+}

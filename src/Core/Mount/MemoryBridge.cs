@@ -1,0 +1,148 @@
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Orders;
+
+namespace FaithfulBracket.Core.Mount;
+
+/// <summary>A bolt of a block that bridges several modules.</summary>
+/// <param name="Id">Module key and the carrier's hole.</param>
+/// <param name="At">Along the edge, and the module's place in the row.</param>
+public sealed record BridgeBolt(string Id, string Board, Point2 At, string Thread);
+
+/// <summary>Memory modules between their carriers, and one block down on all of them in a star.</summary>
+public static class MemoryBridge
+{
+    /// <summary>Rounds in which the bolts go home: until snug, then a little.</summary>
+    private const int Rounds = 2;
+
+    /// <summary>From module to module in their slots, mm: only the order of the star rests on it.</summary>
+    private const double RowMm = 9.5;
+
+    /// <summary>One module between its two carriers.</summary>
+    internal static WorkStep Between(WorkOrder order, Pair pair, BoardFit on)
+    {
+        var carriers = pair.Block.Carriers;
+        return new()
+        {
+            Id = new(Station.Mount, order.ScopeOf(pair, on.Board), "carriers"),
+            Kind = StepKind.Lower,
+            Board = on.Board,
+            Pair = pair.Key,
+            Title = $"Lay module {on.Board} between its carriers, {string.Join(" and ", carriers.Select(c => c.Id))}",
+            Detail =
+                "Pads butt against the top edge of the carrier; press over the chips, not over the bare rim. Every module the same way round as the first.",
+            Caution = "Two rows of tiny parts stand along the bottom edge: hold the module by its short sides.",
+            Done = "Between its carriers",
+            Targets = [.. on.Laid.Contacts()],
+        };
+    }
+
+    /// <summary>The bolts of a block over all modules it bridges, in the star in which they are turned.</summary>
+    public static IReadOnlyList<BridgeBolt> Star(IReadOnlyList<Pair> pairs, WorkOrder order)
+    {
+        List<BridgeBolt> left =
+        [
+            .. pairs.SelectMany(
+                (p, i) =>
+                    p.Block.Carriers.SelectMany(c =>
+                        c.BoltHoles.Select(b => new BridgeBolt(
+                            $"{p.On ?? order.First.Key}-{b.Id}",
+                            p.On ?? order.First.Key,
+                            new(b.X, i * RowMm),
+                            b.Thread
+                        ))
+                    )
+            ),
+        ];
+        if (left.Count == 0)
+            return [];
+        Point2 middle = new(left.Average(b => b.At.X), left.Average(b => b.At.Y));
+        var star = new List<BridgeBolt>();
+        var last = left.MinBy(b => ((b.At - middle).Length, b.Id))!;
+        while (true)
+        {
+            star.Add(last);
+            left.Remove(last);
+            if (left.Count == 0)
+                return star;
+            var from = last.At - middle;
+            // the one most opposite to the last, the nearer of two alike
+            last = left.MinBy(b =>
+            {
+                var to = b.At - middle;
+                return (Math.Round(from.X * to.X + from.Y * to.Y, 6), Math.Round(to.Length, 6), b.Id);
+            })!;
+        }
+    }
+
+    /// <summary>Bolts of the whole order.</summary>
+    internal static int Bolts(WorkOrder order) => Groups(order).Sum(g => Star([.. g], order).Count);
+
+    private static IEnumerable<IGrouping<string, Pair>> Groups(WorkOrder order) =>
+        order.Pairs.Where(p => p.Block.Carriers.Count > 0).GroupBy(p => p.Block.Id);
+
+    internal static IEnumerable<WorkStep> Steps(WorkOrder order)
+    {
+        foreach (var group in Groups(order))
+        {
+            List<Pair> pairs = [.. group];
+            var first = pairs[0];
+            var star = Star(pairs, order);
+            WorkStep Step(string target, StepKind kind, string title, string done) =>
+                new()
+                {
+                    Id = new(Station.Mount, order.ScopeOf(first), target),
+                    Kind = kind,
+                    Board = first.On ?? order.First.Key,
+                    Pair = first.Key,
+                    Title = title,
+                    Done = done,
+                };
+            yield return Step(
+                "row",
+                StepKind.Look,
+                $"Stand the {pairs.Count} modules in a row: bolt holes of all carriers in one line, labels all one way",
+                "In one line"
+            ) with
+            {
+                Detail = "Sight along the edge; a carrier that stands higher tilts the block over the others.",
+            };
+            yield return Step(
+                "bridge",
+                StepKind.Lower,
+                $"Set {first.Block.Model} on all {pairs.Count} modules and start {star.Count} bolts loose",
+                $"{star.Count} started"
+            ) with
+            {
+                Detail = "Films off the narrow pads first. A bolt that binds is crossed: back it out.",
+                Driver = Driver(first.Block, star),
+                Count = star.Count,
+                Counted = CountOf.Screws,
+            };
+            for (var round = 1; round <= Rounds; round++)
+            for (var i = 0; i < star.Count; i++)
+                yield return Step(
+                    $"bolt-{round}-{star[i].Id}",
+                    StepKind.Turn,
+                    $"Bolt {i + 1}, module {star[i].Board}: {(round == 1 ? "until it is snug" : "an eighth turn more, no further")}",
+                    round == 1 ? "Snug" : "Home"
+                ) with
+                {
+                    Board = star[i].Board,
+                    Number = i + 1,
+                    Where = $"module {star[i].Board}",
+                    HowFar = round == 1 ? "snug" : "an eighth turn",
+                    Detail = $"Round {round} of {Rounds}, in a star.",
+                    Pass = round,
+                    Passes = Rounds,
+                    Driver = Driver(first.Block, star),
+                    Caution = "These threads sit in a thin plate: more than snug strips them.",
+                };
+        }
+    }
+
+    private static string? Driver(Block block, IReadOnlyList<BridgeBolt> bolts) =>
+        bolts.Count == 0 ? null : block.Kit?.Screws.FirstOrDefault(s => s.Thread == bolts[0].Thread)?.Driver;
+}

@@ -1,0 +1,29 @@
+using FaithfulBracket.Core.Orders;
+
+namespace FaithfulBracket.Core.Prep;
+
+/// <summary>A block that comes assembled is opened before anything is laid on; what falls out is named and counted.</summary>
+internal static class OpenedBlock
+{
+    public static IEnumerable<WorkStep> Steps(WorkOrder order, Pair pair)
+    {
+        if (!pair.Block.Halves.Any(h => h.OpensBefore))
+            yield break;
+        var parts = pair.Block.Halves.Where(h => h.OpensBefore).SelectMany(h => h.DropParts).ToList();
+        yield return new()
+        {
+            Id = new(Station.Prep, order.ScopeOf(pair), "open-block"),
+            Kind = StepKind.Rebuild,
+            Pair = pair.Key,
+            Title = $"Open {order.Name(pair)} over a tray and take its halves apart",
+            Detail =
+                parts.Count == 0
+                    ? "Nothing falls out of it."
+                    : $"These drop out: {string.Join(", ", parts)}. Count them into a cell of the tray.",
+            Caution = parts.Count == 0 ? null : "A terminal or O-ring that rolls away is missed only under pressure.",
+            Done = parts.Count == 0 ? "Open" : $"Open, {parts.Count} parts in the tray",
+            Count = parts.Count == 0 ? null : parts.Count,
+            Counted = parts.Count == 0 ? null : CountOf.Checks,
+        };
+    }
+}

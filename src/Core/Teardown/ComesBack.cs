@@ -1,0 +1,47 @@
+using FaithfulBracket.Core.Boards;
+
+namespace FaithfulBracket.Core.Teardown;
+
+/// <summary>One act of fitting stock pieces again after the block.</summary>
+/// <param name="Step">As it is on the way back to stock.</param>
+/// <param name="IntoBlock">Whether its screws or its end find their hold in the block now, no longer in the stock cooler.</param>
+public sealed record BackAct(RestoreStep Step, bool IntoBlock);
+
+/// <summary>Stock pieces, leads and screws that are fitted again after the block, in an order the assembly allows.</summary>
+public static class ComesBack
+{
+    /// <summary>The teardown read backwards, of the pieces that return and what holds only them.</summary>
+    /// <param name="carried">Pieces that the block's own screws hold, such as a stock back plate: they have a step of their own.</param>
+    public static IReadOnlyList<BackAct> Of(Assembly assembly, TeardownPlan plan, IReadOnlySet<string>? carried = null)
+    {
+        var whole = Staying.Without(assembly);
+        var back = whole.Pieces.Where(p => p.Returns && carried?.Contains(p.Id) != true).Select(p => p.Id).ToHashSet();
+        if (back.Count == 0 && !whole.Leads.Any(l => l.MovesTo is not null))
+            return [];
+        // what is fitted already, or will be
+        var here = whole.Pieces.Where(p => p.Returns).Select(p => p.Id).Append(Assembly.BoardId).ToHashSet();
+        var acts = new List<BackAct>();
+        foreach (var step in plan.Restore)
+        {
+            var own = step.Action switch
+            {
+                RestoreAction.Set => back.Contains(step.Target) ? new BackAct(step, false) : null,
+                RestoreAction.Fasten => Screws(whole.Fasteners.First(f => f.Id == step.Target), step, back, here),
+                _ => Plug(whole.Leads.First(l => l.Id == step.Target), step, back, here),
+            };
+            if (own is not null)
+                acts.Add(own);
+        }
+        return acts;
+    }
+
+    /// <summary>Screws of a piece that returns; where they held it to the stock cooler, the block takes them now.</summary>
+    private static BackAct? Screws(FastenerGroup f, RestoreStep step, HashSet<string> back, HashSet<string> here) =>
+        f.Joins.Any(back.Contains) ? new(step, !f.Joins.All(here.Contains)) : null;
+
+    /// <summary>A lead between what is here, or one that moves over to the block.</summary>
+    private static BackAct? Plug(Lead l, RestoreStep step, HashSet<string> back, HashSet<string> here) =>
+        l.MovesTo is not null ? new(step, true)
+        : l.Between.Any(back.Contains) && l.Between.All(here.Contains) ? new(step, false)
+        : null;
+}

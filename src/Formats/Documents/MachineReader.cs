@@ -1,0 +1,100 @@
+using System.Globalization;
+using System.Text.Json;
+using FaithfulBracket.Core;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Formats.Json;
+
+namespace FaithfulBracket.Formats.Documents;
+
+/// <summary>Reads a machine document, version 1: cards in slots and the rigid links between their ports.</summary>
+public static class MachineReader
+{
+    public const string Format = "faithful-bracket/machine";
+
+    private const int MostCards = 12,
+        MostSlots = 40;
+
+    /// <exception cref="MalformedJsonException">No JSON.</exception>
+    /// <exception cref="InputException">Every broken rule with its place.</exception>
+    public static Machine Read(ReadOnlyMemory<byte> utf8)
+    {
+        using var json = JsonInput.Parse(utf8);
+        var faults = new List<InputFault>();
+        var machine = Read(new ObjectReader(json.RootElement, "", faults));
+        return faults.Count > 0 ? throw new InputException(faults) : machine;
+    }
+
+    /// <summary>Reads from an open object and adds faults to it; the result is only good when there are none.</summary>
+    public static Machine Read(ObjectReader o)
+    {
+        DocumentRules.Head(o, Format);
+        var count = 0;
+        var cards = o.Objects("cards", c => Card(c, count++));
+        var machine = new Machine
+        {
+            Id = DocumentRules.Id(o),
+            Name = o.Text("name"),
+            Cards = cards,
+            SlotPitchMm = o.Number("slotPitchMm", 1, 200, otherwise: Machine.PlainPitchMm),
+            Slots = o.OptionalInteger("slots", 1, MostSlots),
+            Links = o.Objects(
+                "links",
+                l => new MachineLink(
+                    End(l.Object("from"), cards),
+                    End(l.Object("to"), cards),
+                    l.Number("minMm", 0, 1000),
+                    l.Number("maxMm", 0, 1000),
+                    l.Number("offsetMm", 0, 100, otherwise: 0)
+                )
+            ),
+        };
+        o.End();
+        if (machine.Cards.Count is < 1 or > MostCards)
+            o.Fault("cards", $"Expected 1 to {MostCards} cards, found {machine.Cards.Count}.");
+        DocumentRules.Unique(o, "cards", machine.Cards.Select(c => c.Key));
+        for (var i = 0; i < machine.Links.Count; i++)
+            Check(o, machine, i);
+        return machine;
+    }
+
+    private static void Check(ObjectReader o, Machine machine, int i)
+    {
+        var link = machine.Links[i];
+        foreach (var (end, name) in new[] { (link.From, "from"), (link.To, "to") })
+            if (!machine.Cards.Any(c => c.Key == end.Card))
+                o.Fault($"links/{i}/{name}/card", $"\"{end.Card}\" is no card of this machine.");
+        if (link.From.Card == link.To.Card)
+            o.Fault($"links/{i}/to/card", "A link joins two cards.");
+        if (link.MaxMm < link.MinMm)
+            o.Fault($"links/{i}/maxMm", "Expected no less than minMm.");
+    }
+
+    private static MachineCard Card(ObjectReader o, int index)
+    {
+        var card = new MachineCard(
+            o.Has("key") ? DocumentRules.Key(o) : ((char)('A' + index)).ToString(),
+            o.OptionalInteger("job", 1, int.MaxValue),
+            o.OptionalText("card"),
+            o.OptionalText("board"),
+            o.OptionalText("block"),
+            o.Integer("slot", 1, MostSlots)
+        );
+        if (new object?[] { card.Job, card.Card, card.Board }.Count(x => x is not null) != 1)
+            o.Fault("board", "Say one of job, card or board.");
+        else if (card.Job is null && card.Block is null)
+            o.Fault("block", "Missing: name the block that goes on it.");
+        return card;
+    }
+
+    /// <summary>A card by its key, or by the number of its slot.</summary>
+    private static MachineLinkEnd End(ObjectReader o, List<MachineCard> cards)
+    {
+        var card =
+            o.Raw("card") is { ValueKind: JsonValueKind.Number } n && n.TryGetInt32(out var slot)
+                ? cards.Find(c => c.Slot == slot)?.Key ?? slot.ToString(CultureInfo.InvariantCulture)
+                : o.Text("card", 12);
+        var end = new MachineLinkEnd(card, o.Text("port"));
+        o.End();
+        return end;
+    }
+}
