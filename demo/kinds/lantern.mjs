@@ -138,6 +138,7 @@ save(
       ],
       bonds: [
         { id: 'B1', between: ['upper', 'shield'], kind: 'clips', padMm: null, parts: [], warm: false },
+        { id: 'B4', between: ['shield', 'board'], kind: 'paste', padMm: null, parts: ['U1'], warm: false, metal: true },
         pads(
           'B2',
           ['shield', 'board'],
@@ -173,7 +174,7 @@ save(
     plates: [
       plate(
         'front',
-        rect(2, 0, 152, 126),
+        rect(2, 4, 152, 118),
         [
           pasteLand('L-die', rect(0, 0, 25, 22), 'die'),
           padLand('L-mem-a', rect(0, 38, 38, 14), 'memory', 1, 1.2, seat),

@@ -21,5 +21,11 @@ export default defineConfig({
   expect: { timeout: 30_000 },
   reporter: [['list']],
   outputDir: '../../.run/test-results',
-  use: { viewport: { width: 1280, height: 800 }, launchOptions: launch, trace: 'off', locale: 'en-GB' },
+  use: {
+    viewport: { width: 1280, height: 800 },
+    launchOptions: launch,
+    trace: 'off',
+    actionTimeout: 30_000,
+    locale: 'en-GB',
+  },
 })

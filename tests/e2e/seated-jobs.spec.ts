@@ -14,6 +14,7 @@ test('a jet cooler on its socket goes from match to care: slit told, jet plate m
   await page.getByRole('button', { name: 'Open a job' }).click()
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel('What it is').fill('P8 for the pilot house')
+  await dialog.getByRole('combobox', { name: 'What lies on the mat' }).selectOption('mainboard')
   await dialog.getByRole('combobox', { name: 'Board', exact: true }).selectOption('levanter-x4-r1')
   await dialog
     .getByRole('combobox', { name: 'Processor in its socket' })

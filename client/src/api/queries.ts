@@ -30,6 +30,20 @@ export const useBlocks = (text = '') =>
   })
 export const useCards = () => useQuery({ queryKey: ['cards'], queryFn: () => answer(http.GET('/api/cards')) })
 export const useSockets = () => useQuery({ queryKey: ['sockets'], queryFn: () => answer(http.GET('/api/sockets')) })
+export const useMachines = () => useQuery({ queryKey: ['machines'], queryFn: () => answer(http.GET('/api/machines')) })
+export const useMachine = (id: string) =>
+  useQuery({
+    queryKey: ['machine', id],
+    queryFn: () => answer(http.GET('/api/machines/{id}/stand', { params: { path: { id } } })),
+  })
+/** Blocks that go on the whole board together. */
+export const useTogether = (job: JobView, wanted: boolean) =>
+  useQuery({
+    queryKey: ['together', job.id, job.version],
+    enabled: wanted,
+    placeholderData: keepPreviousData,
+    queryFn: () => answer(http.GET('/api/jobs/{id}/together', { params: { path: { id: job.id } } })),
+  })
 export const useUnread = () =>
   useQuery({ queryKey: ['unread'], queryFn: () => answer(http.GET('/api/library/unread')) })
 export const useCard = (id: string) =>

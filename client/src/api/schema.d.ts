@@ -4,6 +4,43 @@
  */
 
 export interface paths {
+    "/api/jobs/{id}/together": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TogetherChoice"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/driver": {
         parameters: {
             query?: never;
@@ -4903,6 +4940,7 @@ export interface components {
             padMm?: null | number;
             parts: string[];
             warm: boolean;
+            metal: boolean;
         };
         /** @enum {unknown} */
         BondKind: "pads" | "paste" | "clips" | "tape" | "snug";
@@ -4997,6 +5035,7 @@ export interface components {
             repasteMonths: number;
             restore: components["schemas"]["WorkStep"][];
             sheet: components["schemas"]["StationPlan"];
+            kept?: null | string;
         };
         Carrier: {
             id: string;
@@ -6175,6 +6214,7 @@ export interface components {
             pair: string;
             board: string;
             where?: null | string;
+            outline?: null | components["schemas"]["Polygon"];
         };
         /** @enum {unknown} */
         PadState: "good" | "starved" | "crushed";
@@ -7252,6 +7292,24 @@ export interface components {
             whyThisOrder?: null | string;
             worstEdge?: null | string;
             cornerEdge?: null | string;
+        };
+        TogetherBlock: {
+            blockId: string;
+            name: string;
+            kind: components["schemas"]["BlockKind"];
+            /** Format: int32 */
+            count: number;
+        };
+        TogetherChoice: {
+            blocks: components["schemas"]["TogetherBlock"][];
+            verdict: components["schemas"]["Verdict"];
+            summary: string;
+            uncovered: string[];
+            /** Format: double */
+            uncoveredW: number;
+            /** Format: double */
+            total?: null | number;
+            currency: string;
         };
         Told: {
             code: string;

@@ -1,14 +1,12 @@
 import { useState } from 'react'
-import { Link, useNavigate } from 'react-router'
+import { Link } from 'react-router'
 import type { Schemas } from '../api/client'
-import { answer, http } from '../api/client'
-import { useBench, useBoards, useProcessors } from '../api/queries'
-import { useInitials } from '../app/settings'
+import { useBench } from '../api/queries'
 import { Button } from '../ui/Button'
-import { Dialog } from '../ui/Dialog'
 import { clock, left, stationName } from '../ui/format'
 import { ErrorNotice, Loading } from '../ui/Notice'
 import { useNow } from '../ui/useNow'
+import { OpenJob } from './OpenJob'
 
 type Job = Schemas['BenchJob']
 
@@ -102,7 +100,8 @@ function Ticket({ job, timer }: { job: Job; timer?: Schemas['RunningTimer'] }) {
       <span className="min-w-0">
         <b className="block truncate text-[18px] leading-tight">{job.title}</b>
         <span className="block truncate text-[14px] text-soft">
-          job {job.id} · {job.boardName}
+          job {job.id}
+          {job.kindName ? ` · ${job.kindName}` : ''} · {job.boardName}
           {job.blockName ? ` · ${job.blockName}` : ''}
         </span>
         <Strip route={job.route} />
@@ -180,99 +179,4 @@ function Meanwhile({ jobs }: { jobs: Job[] }) {
       , {next.bench}.
     </p>
   ) : null
-}
-
-/** Opens a job on a board of the library. */
-function OpenJob({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const boards = useBoards().data ?? []
-  const [initials] = useInitials()
-  const go = useNavigate()
-  const [title, setTitle] = useState('')
-  const [client, setClient] = useState('')
-  const [bench, setBench] = useState('Bench A')
-  const [boardId, setBoard] = useState('')
-  const [fault, setFault] = useState<string>()
-  const chosen = boardId || boards[0]?.id || ''
-  const board = boards.find((b) => b.id === chosen)
-  const processors = useProcessors(board?.kind === 'mainboard' ? board.socket : undefined)
-  const [processorId, setProcessor] = useState('')
-  const [bare, setBare] = useState(false)
-  const seat = processors.some((x) => x.id === processorId) ? { processorId, bare } : undefined
-  const submit = async (e: React.FormEvent) => {
-    e.preventDefault()
-    try {
-      const made = await answer(
-        http.POST('/api/jobs', {
-          body: { title, client: client || undefined, bench, boardId: chosen, by: initials, seat },
-        }),
-      )
-      onClose()
-      go(`/job/${made.id}/match`)
-    } catch (x) {
-      setFault((x as Error).message)
-    }
-  }
-  const input = 'mt-0.5 block w-full border border-rule bg-raised px-2 py-1.5 text-[16px]'
-  return (
-    <Dialog open={open} onClose={onClose} title="Open a job">
-      <form onSubmit={submit} className="grid gap-3">
-        <label>
-          What it is
-          <input
-            autoFocus
-            required
-            value={title}
-            onChange={(e) => setTitle(e.target.value)}
-            className={input}
-            maxLength={120}
-          />
-        </label>
-        <label>
-          For whom
-          <input value={client} onChange={(e) => setClient(e.target.value)} className={input} />
-        </label>
-        <label>
-          Board
-          <select value={chosen} onChange={(e) => setBoard(e.target.value)} className={input}>
-            {boards.map((b) => (
-              <option key={b.id} value={b.id}>
-                {b.maker} {b.model}, {b.boardCode} {b.revision}
-              </option>
-            ))}
-          </select>
-        </label>
-        {processors.length > 0 && (
-          <label>
-            Processor in its socket
-            <select value={processorId} onChange={(e) => setProcessor(e.target.value)} className={input}>
-              <option value="">none, only the board's own parts</option>
-              {processors.map((x) => (
-                <option key={x.id} value={x.id}>
-                  {x.name}
-                </option>
-              ))}
-            </select>
-          </label>
-        )}
-        {seat && (
-          <label className="flex items-center gap-2">
-            <input type="checkbox" checked={bare} onChange={(e) => setBare(e.target.checked)} className="h-5 w-5" />
-            Its lid comes off for good
-          </label>
-        )}
-        <label>
-          Bench
-          <input required value={bench} onChange={(e) => setBench(e.target.value)} className={input} maxLength={20} />
-        </label>
-        {fault && (
-          <p role="alert" className="text-plum">
-            {fault}
-          </p>
-        )}
-        <Button kind="go" type="submit" disabled={!title.trim() || !chosen}>
-          Open the job
-        </Button>
-      </form>
-    </Dialog>
-  )
 }

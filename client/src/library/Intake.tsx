@@ -26,7 +26,7 @@ export function Intake({
   return (
     <div className="scroll-thin flex min-h-0 flex-col overflow-y-auto">
       {items.map((d) => {
-        const { board, block, card, socket, faults = [], doubts: told, known, sameContent } = d.checked ?? {}
+        const { board, block, card, socket, machine, faults = [], doubts: told, known, sameContent } = d.checked ?? {}
         const doubts = told ?? []
         return (
           <article key={d.name} className="flex min-h-[60%] flex-1 flex-col border-b border-rule" aria-label={d.name}>
@@ -45,14 +45,16 @@ export function Intake({
                             ? `${card.maker} ${card.model}, ${card.boardCode} ${card.revision}: a card of ${card.boards.length} boards`
                             : socket
                               ? `Socket ${socket.name}`
-                              : '')}
+                              : machine
+                                ? `${machine.name}: ${machine.cards.map((c) => `${c.key} in slot ${c.slot}`).join(', ')}; ${many(machine.links.length, 'rigid link')}`
+                                : '')}
                   {known &&
                     !faults.length &&
                     !d.fault &&
                     (sameContent ? ' Kept already, same content.' : ' The id stands already with other content.')}
                 </p>
               </div>
-              {(board || block || card || socket) && !sameContent && (
+              {(board || block || card || socket || machine) && !sameContent && (
                 <Button kind="go" onClick={() => onKeep(d)}>
                   Keep in the library
                 </Button>

@@ -2,13 +2,14 @@ import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { answer, http, type Schemas } from '../api/client'
-import { useBlocks, useBoards, useCards, useSockets, useUnread } from '../api/queries'
+import { useBlocks, useBoards, useCards, useMachines, useSockets, useUnread } from '../api/queries'
 import { BlockPage } from './BlockPage'
 import { BoardPage } from './BoardPage'
 import { CardPage } from './CardPage'
 import { LayoutIntake } from './exchange/LayoutIntake'
 import { PackIntake } from './exchange/PackIntake'
 import { type Dropped, Intake } from './Intake'
+import { MachinePage } from './MachinePage'
 import { SocketPage } from './sockets/SocketPage'
 import { TracePage } from './trace/TracePage'
 import { TwinPage } from './twin/TwinPage'
@@ -23,6 +24,7 @@ export function Library() {
   const blocks = useBlocks(filter)
   const cards = useCards()
   const sockets = useSockets()
+  const machines = useMachines()
   const unread = useUnread().data ?? []
   const client = useQueryClient()
   const go = useNavigate()
@@ -77,6 +79,7 @@ export function Library() {
       block: () => http.POST('/api/blocks', options),
       card: () => http.POST('/api/cards', options),
       socket: () => http.POST('/api/sockets', options),
+      machine: () => http.POST('/api/machines', options),
     }[d.checked!.kind]!
     try {
       const kept = (await answer(post())) as unknown as { id: string }
@@ -113,7 +116,9 @@ export function Library() {
         <div className="border-b border-rule p-3">
           <label className="block cursor-pointer border-2 border-dashed border-copper bg-copper-wash px-3 py-2.5 text-center focus-within:outline-3 focus-within:outline-copper">
             <b>Drop documents here</b>
-            <span className="block text-[14px] text-soft">boards, blocks, cards, sockets, layout files, or a pack</span>
+            <span className="block text-[14px] text-soft">
+              boards, blocks, cards, sockets, machines, layout files, or a pack
+            </span>
             <input
               type="file"
               multiple
@@ -183,6 +188,16 @@ export function Library() {
               .filter((x) => match(x.name + x.sub))}
           />
         )}
+        {(machines.data ?? []).length > 0 && (
+          <List
+            title="Machines"
+            to="machines"
+            active={kind === 'machines' ? id : undefined}
+            items={(machines.data ?? [])
+              .map((m) => ({ id: m.id, name: m.name, sub: `${m.cards} cards, ${m.links} rigid links` }))
+              .filter((x) => match(x.name + x.sub))}
+          />
+        )}
         <List
           title="Blocks"
           to="blocks"
@@ -236,6 +251,8 @@ export function Library() {
         <BoardPage id={id} />
       ) : kind === 'sockets' && id ? (
         <SocketPage key={id} id={id} />
+      ) : kind === 'machines' && id ? (
+        <MachinePage key={id} id={id} />
       ) : kind === 'cards' && id ? (
         <CardPage id={id} />
       ) : kind === 'blocks' && id ? (

@@ -55,6 +55,23 @@ export function BlockLayer({
               ))}
           </g>
         ))}
+      {block.carriers
+        .filter((c) => c.face === p.face)
+        .flatMap((c) =>
+          c.boltHoles.map((b) => (
+            <circle
+              key={c.id + b.id}
+              cx={p.x(b.x)}
+              cy={p.y(b.y)}
+              r={(b.diameterMm / 2) * p.scale}
+              fill="var(--mat)"
+              stroke="var(--ink)"
+              strokeWidth={1.6}
+            >
+              <title>{`bolt ${b.id} of the ${c.id}`}</title>
+            </circle>
+          )),
+        )}
     </g>
   )
 }

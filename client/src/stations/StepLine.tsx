@@ -74,9 +74,16 @@ export function StepLine({ job, here, s, onBench, note, setNote, selected }: Pro
             )}
           </p>
         ) : (
-          <p className={`text-[14.5px] leading-tight ${step.caution ? 'text-line-amber' : 'text-line-soft'}`}>
-            {step.caution ?? step.detail}
-          </p>
+          <>
+            <p className={`text-[14.5px] leading-tight ${step.caution ? 'text-line-amber' : 'text-line-soft'}`}>
+              {step.caution ?? step.detail}
+            </p>
+            {step.caution && step.detail && (
+              <p className="line-clamp-1 text-[13.5px] leading-tight text-line-soft" title={step.detail}>
+                {step.detail}
+              </p>
+            )}
+          </>
         )}
       </div>
       <Doing job={job} here={here} s={s} onBench={onBench} setNote={setNote} selected={selected} />

@@ -83,7 +83,8 @@ function Sheet({ job, station }: { job: JobView; station: Station }) {
       <InHeader>
         <b className="max-w-[50%] shrink-0 truncate text-[17px]">{job.boardName}</b>
         <span className="truncate text-soft">
-          {job.blockName ? `${job.blockName}, ` : ''}job {job.id}
+          job {job.id}, {job.kindName}
+          {job.blockName ? `: ${job.blockName}` : ''}
         </span>
         <span className="flex-1" />
         <HeaderTimers job={job} />

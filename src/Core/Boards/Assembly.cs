@@ -87,7 +87,11 @@ public sealed record Bond(
     double? PadMm,
     IReadOnlyList<string> Parts,
     bool Warm
-);
+)
+{
+    /// <summary>Whether the paste is liquid metal.</summary>
+    public bool Metal { get; init; }
+}
 
 /// <summary><paramref name="Second"/> may only be done after <paramref name="First"/>.</summary>
 public sealed record Precedence(string First, string Second);

@@ -12,7 +12,11 @@ namespace FaithfulBracket.Core.Care;
 
 /// <param name="RepasteMonths">By the paste's kind, capped by the shop.</param>
 /// <param name="Restore">Back to stock, step by step.</param>
-public sealed record CareResult(int RepasteMonths, IReadOnlyList<WorkStep> Restore, StationPlan Sheet);
+public sealed record CareResult(int RepasteMonths, IReadOnlyList<WorkStep> Restore, StationPlan Sheet)
+{
+    /// <summary>What became of the stock parts, in sentences; null in a record from before this was told.</summary>
+    public string? Kept { get; init; }
+}
 
 /// <summary>Care: what is kept, when to look again, the hand-over, and the way back to stock.</summary>
 public static class CareStation
@@ -32,7 +36,8 @@ public static class CareStation
     )
     {
         var months = Math.Min(shop.RepasteCapMonths, stock?.MonthsToRepaste ?? shop.RepasteCapMonths);
-        return new(
+        var kept = StockParts.Words(order, match, teardown, ways);
+        return new CareResult(
             months,
             RestoreSteps.Of(order, match, teardown, proof, asFound),
             new(
@@ -45,7 +50,7 @@ public static class CareStation
                         StepKind.Store,
                         "Store the stock cooler with its screws in their tray cells",
                         "Stored and labelled",
-                        Kept.Words(order, match, teardown, ways)
+                        kept
                     ),
                     Step(
                         "offcuts",
@@ -82,7 +87,10 @@ public static class CareStation
                     ),
                 ]
             )
-        );
+        )
+        {
+            Kept = kept,
+        };
     }
 
     private static WorkStep Step(string target, StepKind kind, string title, string done, string? detail) =>

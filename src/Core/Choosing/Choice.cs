@@ -144,7 +144,7 @@ public static class Comparing
         }
     }
 
-    private static IEnumerable<CostLine> Cost(Board board, Block block, KitPrices prices)
+    internal static IEnumerable<CostLine> Cost(Board board, Block block, KitPrices prices)
     {
         if (block.Price is { } price)
             yield return new(block.BackPlate is null ? "block" : "block with its back plate", price.Amount);

@@ -48,7 +48,7 @@ public static class PlanB
     /// <param name="airflow">Where it flows, for the fins: along x or y.</param>
     public static PlanBResult For(
         Board board,
-        IEnumerable<Block> blocks,
+        IReadOnlyCollection<Block> blocks,
         double airC = 40,
         string airflow = "x",
         CancellationToken cancel = default
@@ -61,16 +61,7 @@ public static class PlanB
             .ThenBy(e => e.Grade)
             .FirstOrDefault();
         if (best?.Fit is not { } fit)
-            return new(
-                null,
-                null,
-                null,
-                [],
-                false,
-                false,
-                "No core-only block of the library has this board's retention holes.",
-                []
-            );
+            return OnAir(board, blocks, airC, airflow);
         var given = fit.Sinks.ToDictionary(s => s.Part);
         var sinks = fit
             .Uncovered.Select(id => Sink(board.FindPart(id)!, given.GetValueOrDefault(id), best.Block, airC, airflow))
@@ -105,11 +96,57 @@ public static class PlanB
         );
     }
 
-    private static PlanBSink Sink(Part part, PassiveSink? sink, Block block, double airC, string airflow)
+    /// <summary>Without any block: dies and lids keep their stock cooler, the other hot parts take sinks that the shop can buy.</summary>
+    private static PlanBResult OnAir(Board board, IEnumerable<Block> blocks, double airC, string airflow)
+    {
+        var shelf = blocks.FirstOrDefault(b => b.Kit is { Sinks.Count: > 0 });
+        var hot = board.Parts.Where(p => p.Cool != Cooling.No).ToList();
+        var kept = hot.Where(p => p.Kind is PartKind.Die or PartKind.Lid).ToList();
+        var bare = hot.Except(kept).ToList();
+        var given = shelf is null
+            ? []
+            : PassiveSinks
+                .For(board, Endless(shelf, bare.Count), [.. bare.Select(p => p.Id)], airC)
+                .ToDictionary(s => s.Part);
+        var sinks = bare.Select(p => Sink(p, given.GetValueOrDefault(p.Id), shelf, airC, airflow))
+            .OrderByDescending(s => s.StillC - (s.LimitC ?? 1000))
+            .ToList();
+        var stillFails = sinks.Where(s => s.LimitC is { } l && s.StillC > l).ToList();
+        var fanFails = sinks.Where(s => s.LimitC is { } l && s.FanC > l).ToList();
+        var first =
+            kept.Count > 0
+                ? $"No core-only block of the library goes on it: {string.Join(", ", kept.Select(p => p.Id))} {(kept.Count == 1 ? "keeps its" : "keep their")} stock cooler"
+                : "No core-only block of the library goes on it";
+        var rest =
+            sinks.Count == 0 ? "nothing else is hot."
+            : fanFails.Count > 0 ? $"{fanFails[0].Part} passes its limit even with a fan: its stock sink stays."
+            : stillFails.Count > 0
+                ? $"sinks on {sinks.Count} parts, and a fan on them: without it {stillFails[0].Part} passes its limit."
+            : $"sinks on {sinks.Count} parts; case airflow is enough.";
+        return new(
+            null,
+            null,
+            null,
+            sinks,
+            stillFails.Count > 0 && fanFails.Count == 0,
+            fanFails.Count == 0,
+            $"{first}; {rest}",
+            [FormattableString.Invariant($"{hot.Sum(p => p.DissipationW):0} W stay in the case.")]
+        );
+    }
+
+    /// <summary>Sinks are bought as many as there are parts.</summary>
+    private static Block Endless(Block block, int count) =>
+        block with
+        {
+            Kit = block.Kit! with { Sinks = [.. block.Kit.Sinks.Select(s => s with { Count = count })] },
+        };
+
+    private static PlanBSink Sink(Part part, PassiveSink? sink, Block? block, double airC, string airflow)
     {
         var resistance = sink is null
             ? BareKPerW
-            : block
+            : block!
                 .Kit!.Sinks.First(s =>
                     s.WidthMm == sink.WidthMm && s.DepthMm == sink.DepthMm && s.HeightMm == sink.HeightMm
                 )

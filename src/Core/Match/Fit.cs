@@ -16,7 +16,7 @@ public static class Fit
     )
     {
         settings ??= new();
-        var own = LaidBlock.Plates(block, p => p.Board is null || p.Board == board.Id);
+        var own = LaidBlock.Plates(Orders.CarrierOrder.On(block, board), p => p.Board is null || p.Board == board.Id);
         return Judge(board, own, Laying.Best(board, own, settings), settings, cancel);
     }
 
@@ -110,9 +110,9 @@ public static class Fit
         switch (verdict)
         {
             case Verdict.Seats:
-                return laid.Margins.Count > 0
-                    ? $"seats, tightest {Mm(laid.Margins[0].MarginMm)} mm"
-                    : "seats, all screws pass";
+                return laid.Margins.Count > 0 ? $"seats, tightest {Mm(laid.Margins[0].MarginMm)} mm"
+                    : laid.Alignment.Screws.Count > 0 ? "seats, all screws pass"
+                    : "seats";
             case Verdict.SeatsWithWork:
                 return laid.Uncovered.Count > 0 ? $"seats, {laid.Uncovered.Count} parts need sinks"
                     : laid.Tight.Count > 0 ? $"seats, {laid.Tight[0].Part} tight {Mm(laid.Tight[0].MarginMm)} mm"

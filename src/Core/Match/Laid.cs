@@ -106,14 +106,14 @@ public sealed class Laid
     private void Cover(Board board, Block block)
     {
         var faces = block.Plates.Select(p => p.Face).ToHashSet();
-        // a small block for one kind of part leaves the others to other blocks
+        // a small block for some parts leaves the others to other blocks
         var serves = block.Kind is BlockKind.Chip or BlockKind.PowerStage
-            ? block.Plates.SelectMany(p => p.Lands).Select(l => l.For).OfType<PartKind>().ToHashSet()
+            ? block.Plates.SelectMany(p => p.Lands).ToList()
             : null;
         foreach (
             var part in faces
                 .SelectMany(f => ExposedParts.For(board, block, f))
-                .Where(p => p.Cool != Cooling.No && serves?.Contains(p.Kind) != false)
+                .Where(p => p.Cool != Cooling.No && serves?.Exists(l => l.Serves(p)) != false)
         )
         {
             var pairing = Pairings.Where(p => p.Part.Id == part.Id).MaxBy(p => p.Share);

@@ -14,7 +14,7 @@ public sealed record LaidBlock(Board Board, Block Block, Placement Placement)
     /// <summary>The block's plates for this board where it stands best.</summary>
     public static LaidBlock Of(Board board, Block block, FitSettings? settings = null)
     {
-        var own = Plates(block, p => p.Board is null || p.Board == board.Id);
+        var own = Plates(Orders.CarrierOrder.On(block, board), p => p.Board is null || p.Board == board.Id);
         return new(board, own, Laying.Best(board, own, settings ?? new()).Alignment.Placement);
     }
 

@@ -11,24 +11,34 @@ public static class CarrierOrder
 
     /// <summary>The same order where no block has carriers.</summary>
     public static WorkOrder Compose(WorkOrder order) =>
-        order.Pairs.All(p => p.Block.Carriers.Count == 0 || p.Block.Plates.Count > 0)
+        order.Pairs.All(p => p.Block.Carriers.Count == 0)
             ? order
             : order with
             {
                 Pairs =
                 [
                     .. order.Pairs.Select(p =>
-                        p.Block is { Carriers.Count: > 0, Plates.Count: 0 }
-                        && order.Find(p.On ?? order.First.Key) is { } at
+                        order.Find(p.On ?? order.First.Key) is { } at
+                        && On(p.Block, at.Board) is var laid
+                        && laid != p.Block
                             ? p with
                             {
-                                Block = p.Block with { Plates = [.. p.Block.Carriers.Select(c => Plate(c, at.Board))] },
+                                Block = laid,
                                 AsSold = p.Block,
                             }
                             : p
                     ),
                 ],
             };
+
+    /// <summary>A block with its carriers as plates over a module; any other block, and on any other board, as it is.</summary>
+    public static Block On(Block block, Board board) =>
+        block is { Carriers.Count: > 0, Plates.Count: 0 } && board.Kind == BoardKind.MemoryModule
+            ? block with
+            {
+                Plates = [.. block.Carriers.Select(c => Plate(c, board))],
+            }
+            : block;
 
     /// <summary>As high over the module as the tallest chip of its face and the pad a hand presses.</summary>
     private static Plate Plate(Carrier carrier, Board module)

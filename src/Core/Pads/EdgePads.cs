@@ -68,6 +68,11 @@ public static class EdgePads
                     Pair = pair.Key,
                     Board = pair.On ?? order.First.Key,
                     Where = $"edge of {carrier.Id}",
+                    Outline = Geometry.Polygon.Rectangle(
+                        new((pad.FromMm + pad.ToMm) / 2, carrier.Outline.Bounds.MaxY),
+                        pad.LengthMm,
+                        pad.WidthMm
+                    ),
                 }
             );
         }

@@ -23,6 +23,9 @@ public sealed record PadPiece(
 
     /// <summary>Where it lies, in words, when that is no part of the board; null on parts.</summary>
     public string? Where { get; init; }
+
+    /// <summary>Its outline in the board's frame, where it lies on no part.</summary>
+    public Geometry.Polygon? Outline { get; init; }
 }
 
 /// <summary>Which pieces are cut: one for each part, or strips over rows of like parts that stand close together under one land.</summary>

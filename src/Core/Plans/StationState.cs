@@ -49,7 +49,9 @@ public static class RouteCard
     private static string Words(StationPlan station, List<StepStand> signed, bool complete)
     {
         if (station.Station == Station.Teardown && signed.Count > 0)
-            return $"{signed.Sum(x => x.Count ?? 0)} of {station.Steps.Sum(x => x.Count ?? 0)} screws in tray";
+            return station.Steps.Sum(x => x.Count ?? 0) is > 0 and var screws
+                ? $"{signed.Sum(x => x.Count ?? 0)} of {screws} screws in tray"
+                : $"{signed.Count} of {station.Steps.Count} steps signed";
         return complete || signed.Count == 0 || station.Trouble
             ? station.Summary
             : $"{signed.Count} of {station.Steps.Count} steps signed";

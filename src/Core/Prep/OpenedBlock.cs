@@ -15,11 +15,11 @@ internal static class OpenedBlock
             Id = new(Station.Prep, order.ScopeOf(pair), "open-block"),
             Kind = StepKind.Rebuild,
             Pair = pair.Key,
-            Title = $"Open {order.Name(pair)} over a tray and take its halves apart",
-            Detail =
+            Title =
                 parts.Count == 0
-                    ? "Nothing falls out of it."
-                    : $"These drop out: {string.Join(", ", parts)}. Count them into a cell of the tray.",
+                    ? $"Open {order.Name(pair)} over a tray and take its halves apart"
+                    : $"Open {order.Name(pair)} over a tray: {string.Join(", ", parts)} drop out",
+            Detail = parts.Count == 0 ? "Nothing falls out of it." : "Count them into a cell of the tray.",
             Caution = parts.Count == 0 ? null : "A terminal or O-ring that rolls away is missed only under pressure.",
             Done = parts.Count == 0 ? "Open" : $"Open, {parts.Count} parts in the tray",
             Count = parts.Count == 0 ? null : parts.Count,

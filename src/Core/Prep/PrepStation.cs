@@ -53,7 +53,7 @@ public static class PrepStation
             var scope = order.ScopeOf(pair, on.Board);
             var checks = DryFit.Of(on.Laid, on.Fit);
             pairs.Add(new(fit.Key, on.Board, checks));
-            var cleaned = Clean(on, scope, drawer, ways, shop).ToList();
+            var cleaned = Clean(on, scope, drawer, ways, shop, MetalOn(order, on)).ToList();
             faces += cleaned.Count;
             var seat = seats?.FirstOrDefault(s => s.Pair == fit.Key && s.Board == on.Board);
             var socket = seat is null ? null : new SocketPrep(order, seat, ways);
@@ -79,7 +79,19 @@ public static class PrepStation
         );
     }
 
-    private static IEnumerable<WorkStep> Clean(BoardFit on, string? scope, Drawer drawer, Ways ways, ShopSettings shop)
+    /// <summary>Parts that the stock cooler was set on with liquid metal.</summary>
+    private static HashSet<string> MetalOn(WorkOrder order, BoardFit on) =>
+        (order.Assembly ?? on.Laid.Board.Assembly)?.Bonds.Where(b => b.Metal).SelectMany(b => b.Parts).ToHashSet()
+        ?? [];
+
+    private static IEnumerable<WorkStep> Clean(
+        BoardFit on,
+        string? scope,
+        Drawer drawer,
+        Ways ways,
+        ShopSettings shop,
+        HashSet<string> metal
+    )
     {
         var remover = drawer.Consumables.FirstOrDefault(x => x.WaitS is not null);
         var wait = remover?.WaitS ?? shop.RemoverWaitS;
@@ -89,6 +101,8 @@ public static class PrepStation
             var parts = on.Laid.Board.Parts.Where(p => p.Kind == kind && contacts.Contains(p.Id)).ToList();
             if (parts.Count == 0)
                 continue;
+            if (parts.Exists(p => metal.Contains(p.Id)))
+                yield return MetalOff(scope, parts, words);
             var soaks = kind is PartKind.Die or PartKind.Lid || ways.Cleaning == Cleaning.Remover;
             yield return new()
             {
@@ -107,6 +121,21 @@ public static class PrepStation
             };
         }
     }
+
+    /// <summary>Factory metal is taken up, not spread.</summary>
+    private static WorkStep MetalOff(string? scope, List<Part> parts, string words) =>
+        new()
+        {
+            Id = new(Station.Prep, scope, "metal-off"),
+            Kind = StepKind.Clean,
+            Title = $"Take the factory's liquid metal off {words}, then out of every corner round it",
+            Detail =
+                "Swab it together with plastic and lift it off; a wipe smears it under the small parts. Wipe until nothing shines.",
+            Caution = "Gallium: gloves and tray, off aluminium and jewellery; what you wipe off is not for the drain.",
+            Done = "No metal left",
+            Face = parts[0].Face,
+            Targets = [.. parts.Select(p => p.Id)],
+        };
 
     private static WorkStep Block(WorkOrder order, Pair pair)
     {

@@ -19,7 +19,8 @@ public static class SeatedBoard
 
     /// <param name="fit">The block's kit for this socket; null without one.</param>
     /// <param name="onlyProcessor">Whether nothing but the processor is cooled: the rest keeps its own sinks.</param>
-    public static Board Of(SeatedProcessor seated, SocketFit? fit, bool onlyProcessor)
+    /// <param name="cooled">Whether the processor stands under a cooler of its own that comes off too.</param>
+    public static Board Of(SeatedProcessor seated, SocketFit? fit, bool onlyProcessor, bool cooled = true)
     {
         var (socket, processor, bare) = (seated.Socket, Opened(seated), seated.Bare);
         var board = seated.Mainboard ?? Alone(socket, processor);
@@ -54,7 +55,10 @@ public static class SeatedBoard
                     .Select(s => new BoardHole(s.Id, s.X, s.Y, s.DiameterMm, HoleRole.Retention)),
             ],
             Backing = BackingOf(socket),
-            Assembly = onlyProcessor ? processor.Assembly : board.Assembly,
+            Assembly =
+                onlyProcessor ? processor.Assembly
+                : cooled ? BothAssemblies.Of(board.Assembly, processor.Assembly)
+                : board.Assembly,
         };
     }
 

@@ -41,10 +41,12 @@ public static class SeatedOrder
     private static Core.Boards.Board BoardOf(WorkOrder order, Workpiece piece, SeatedProcessor seated)
     {
         var own = order.PairsOn(piece).Where(p => GoesOnSockets(p.Block)).ToList();
+        var processorOnly = own.TrueForAll(p => p.Block.Kind is BlockKind.Processor or BlockKind.DirectDie);
         return SeatedBoard.Of(
             seated,
             own.Select(p => FitOf(seated, p.Block)).FirstOrDefault(f => f is not null),
-            own.TrueForAll(p => p.Block.Kind is BlockKind.Processor or BlockKind.DirectDie)
+            processorOnly && own.Count == order.PairsOn(piece).Count(),
+            processorOnly
         );
     }
 

@@ -141,6 +141,10 @@ internal static class TeardownReasons
                     _ => "Pads and paste glue it: rock and twist, never lever from one end.",
                 }
             );
+            if (b.Metal)
+                advice.Add(
+                    "Liquid metal lies under it: straight up, the board flat, gloves, nothing of aluminium near."
+                );
             if (b.Warm)
                 advice.Add("Warm it first, evenly, with a heat pad or ten minutes of load; use gloves.");
         }

@@ -52,6 +52,9 @@ public static class AssemblyReader
                     b.Texts("parts"),
                     b.Flag("warm", false)
                 )
+                {
+                    Metal = b.Flag("metal", false),
+                }
             ),
             After = [.. o.TextPairs("after").Select(p => new Precedence(p.First, p.Second))],
         };

@@ -44,6 +44,8 @@ public static class BuildRecord
             .Append("</style>");
         s.Append($"<h1>{E(job.Title)}</h1><p>Job {job.Id}{(job.Client is { } c ? $", for {E(c)}" : "")}.</p>");
         Subject(s, job.Order);
+        if (job.Plan.Care.Kept is { } kept)
+            s.Append($"<p>Stock parts: {E(kept)}</p>");
         Proof(s, job.Plan);
         Pads(s, job.Plan);
         foreach (var station in job.Plan.Stations.Where(x => x.Steps.Count > 0))
@@ -66,15 +68,27 @@ public static class BuildRecord
 
     private static void Subject(StringBuilder s, WorkOrder order)
     {
+        var kind = JobKinds.Words(JobKinds.Of(order));
+        s.Append($"<p>{E(char.ToUpperInvariant(kind[0]) + kind[1..])}.</p>");
+        if (order.Machine is { } machine)
+            s.Append(
+                $"<p>Machine: {E(machine.Name)}; {E(string.Join(", ", machine.Cards.Select(c => $"card {c.Key} in slot {c.Slot}")))}.</p>"
+            );
         foreach (var p in order.Pieces)
             s.Append(
                 $"<p>Board{(order.Pieces.Count > 1 ? $" {E(p.Key)}" : "")}: {E(p.Board.Maker)} {E(p.Board.Model)}, {E(BoardLabel.Of(p.Board))}.</p>"
             );
         foreach (var p in order.Pairs)
             s.Append(
-                $"<p>Block{(order.Pairs.Count > 1 ? $" {E(p.Key)}" : "")}: {E(p.Block.Maker)} {E(p.Block.Model)}{(p.Block.ManualRevision is { } m ? $", manual revision {E(m)}" : "")}.</p>"
+                $"<p>Block{(order.Pairs.Count > 1 ? $" {E(p.Key)}" : "")}: {E(p.Block.Maker)} {E(p.Block.Model)}{(p.Block.ManualRevision is { } m ? $", manual revision {E(m)}" : "")}{Where(order, p)}.</p>"
             );
     }
+
+    /// <summary>Which board a block lies on, where there are several.</summary>
+    private static string Where(WorkOrder order, Pair pair) =>
+        order.Pieces.Count > 1 && pair.BoardKeys(order) is { Count: > 0 } on
+            ? $", on {E(string.Join(" and ", on))}"
+            : "";
 
     private static void Proof(StringBuilder s, JobPlan plan)
     {

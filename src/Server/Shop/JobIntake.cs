@@ -23,6 +23,7 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jo
         if (!Signer.IsGood(body.By))
             faults.Add(new("/by", Signer.Expected));
         Pieces(body, faults);
+        body = body with { Pairs = body.Pairs ?? OnEach(body.BlockId, body.Pieces) };
         Pairs(body.BlockId, body.Pairs, faults);
         Refuse(faults);
         var pieces = body.CardId is null ? body.Pieces ?? [new("A", body.BoardId!)] : [];
@@ -55,7 +56,7 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jo
         Refuse(faults);
         var had = JobOrders.Work(row);
         // a change that speaks of one block only leaves the others as they are
-        var pairs = body.Pairs ?? Others(had?.Pairs, body.BlockId);
+        var pairs = body.Pairs ?? OnEach(body.BlockId, had?.Pieces) ?? Others(had?.Pairs, body.BlockId);
         if (body.Seat is not null)
             Seat(body.Seat, row.BoardId is { } first ? had?.Pieces ?? [new("A", first)] : [], faults);
         Refuse(faults);
@@ -83,6 +84,15 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jo
         WorkSeat? seat,
         string? machine
     ) => pieces is null && pairs is null && seat is null && machine is null ? null : new(pieces, pairs, seat, machine);
+
+    /// <summary>A block with carriers goes on every module; null for any other.</summary>
+    private IReadOnlyList<WorkPair>? OnEach(string? blockId, IReadOnlyList<WorkPiece>? pieces) =>
+        pieces is { Count: > 0 }
+        && blockId is not null
+        && shop.Blocks.TryGetValue(blockId, out var block)
+        && block.Carriers.Count > 0
+            ? [.. pieces.Select((p, i) => new WorkPair($"{(char)(Pair.FirstKey[0] + i)}", blockId, p?.Key))]
+            : null;
 
     /// <summary>The boards and blocks of a machine's cards; a card that is a job of the shop brings those of the job.</summary>
     private NewJob OfMachine(NewJob body, List<InputFault> faults)

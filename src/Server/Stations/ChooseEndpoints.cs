@@ -19,6 +19,33 @@ internal static class ChooseEndpoints
         var api = app.MapGroup("/api/boards/{id}").WithTags("match");
         api.MapGet("/compare", Compare);
         api.MapGet("/plan-b", PlanBFor);
+        app.MapGet("/api/jobs/{id:long}/together", TogetherFor).WithTags("match");
+    }
+
+    /// <summary>Blocks judged for a whole board: those that state the fit first, then the rest.</summary>
+    private const int MostTogether = 300;
+
+    private static Ok<IReadOnlyList<TogetherChoice>> TogetherFor(
+        long id,
+        JobPlans plans,
+        ShopMemory shop,
+        CancellationToken cancel
+    )
+    {
+        var order = plans.Today(id, cancel).Order;
+        if (order.Pieces.Count > 1)
+            throw new InputException("", "Only one board at a time is put together.");
+        var board = order.First.Board;
+        List<Core.Blocks.Block> blocks =
+        [
+            .. shop
+                .Blocks.Values.OrderByDescending(b =>
+                    b.DeclaredFor.Any(d => d.Maker == board.Maker && d.BoardCode == board.BoardCode)
+                )
+                .ThenBy(b => b.Id, StringComparer.Ordinal)
+                .Take(MostTogether),
+        ];
+        return TypedResults.Ok(Together.Of(order, blocks, new(), new(), cancel));
     }
 
     /// <param name="blocks">Up to three ids, comma between.</param>
@@ -71,6 +98,6 @@ internal static class ChooseEndpoints
             throw new InputException("?airC", "Expected air from −20 to 90 °C.");
         if (airflow is not (null or "x" or "y"))
             throw new InputException("?airflow", "Expected x or y.");
-        return TypedResults.Ok(PlanB.For(board, shop.Blocks.Values, airC ?? 40, airflow ?? "x", cancel));
+        return TypedResults.Ok(PlanB.For(board, [.. shop.Blocks.Values], airC ?? 40, airflow ?? "x", cancel));
     }
 }

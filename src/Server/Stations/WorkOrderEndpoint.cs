@@ -61,7 +61,7 @@ internal static class WorkOrderEndpoint
         if (order.Pieces.Count == 0)
             return (Nothing, settings);
         Belong(o, order);
-        return (order, settings);
+        return (CarrierOrder.Compose(order), settings);
     }
 
     private static List<Workpiece> Boards(ObjectReader o)

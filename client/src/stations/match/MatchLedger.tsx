@@ -5,6 +5,9 @@ import { Head, Row, Section, Why } from '../Ledger'
 import { Expected } from '../prove/Expected'
 import type { RoomProps } from '../room'
 import { SeatMatch } from '../seat/SeatMatch'
+import { LoopFlow } from './LoopFlow'
+import { MachineStand } from './MachineStand'
+import { TogetherBlocks } from './TogetherBlocks'
 
 /** The verdict with its reasons, and every block of the library for this board by verdict. */
 export function MatchLedger(props: RoomProps) {
@@ -46,7 +49,11 @@ export function MatchLedger(props: RoomProps) {
           <Row name="evidence" value={`grade ${fit.grade}`} />
         </Section>
       )}
+      {job.order.machine && job.plan.match.order?.machine && (
+        <MachineStand machine={job.order.machine} stand={job.plan.match.order.machine} />
+      )}
       <SeatMatch {...props} />
+      <LoopFlow job={job} />
       <Expected {...props} />
       {fit && (
         <Section title="Why">
@@ -70,6 +77,7 @@ export function MatchLedger(props: RoomProps) {
           {fit.sinks.length > 8 && <p className="text-[13px] text-soft">and {fit.sinks.length - 8} more like these</p>}
         </Section>
       )}
+      <TogetherBlocks {...props} />
       <Section
         title={seated ? 'Blocks for this socket, least change first' : 'Blocks for this board, least change first'}
       >

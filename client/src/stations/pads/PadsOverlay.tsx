@@ -1,4 +1,5 @@
 import { Callout } from '../../mat/Callout'
+import { EdgePads } from '../../mat/EdgePads'
 import { PadLayer } from '../../mat/PadLayer'
 import { mm } from '../../ui/format'
 import type { OverlayProps } from '../room'
@@ -8,7 +9,7 @@ import { SectionTool } from './SectionTool'
 const words = { good: 'fills it', crushed: 'is crushed', starved: 'barely touches' }
 
 /** Pads where they lie; the chosen one with its gap; the line of the section. */
-export function PadsOverlay({ here, s, p, top, selected, select, own, big }: OverlayProps<Slice>) {
+export function PadsOverlay({ job, here, s, p, top, selected, select, own, big }: OverlayProps<Slice>) {
   const gap = here.gaps?.pairs.find((g) => g.part === selected)
   const pad = here.pads.find((x) => x.part === selected)
   const part = here.board.parts.find((x) => x.id === selected)
@@ -23,6 +24,10 @@ export function PadsOverlay({ here, s, p, top, selected, select, own, big }: Ove
         selected={selected}
         onPick={big ? undefined : select}
         lit={own.lit}
+      />
+      <EdgePads
+        pieces={job.plan.pads.pieces.filter((x) => x.pair === here.pairKey && x.board === here.boardKey)}
+        p={p}
       />
       {pad && gap && part && !big && (
         <Callout

@@ -29,7 +29,7 @@ export function atHand({ job, s }: RoomProps<Slice>, count: number): AtHand | nu
     ? {
         parts: piece.parts,
         done: `${piece.id}: first film off`,
-        say: `${piece.id}: peel the film from the face that goes down, lay it on ${piece.parts.join(', ')}`,
+        say: `${piece.id}: peel the film from the face that goes down, lay it on ${piece.where ? `the ${piece.where}` : piece.parts.join(', ')}`,
       }
     : {
         parts: piece.parts,

@@ -6,7 +6,7 @@ using FaithfulBracket.Core.Teardown;
 namespace FaithfulBracket.Core.Care;
 
 /// <summary>What became of the stock parts: stored, fitted again, or never taken off.</summary>
-internal static class Kept
+internal static class StockParts
 {
     public static string Words(WorkOrder order, MatchResult match, TeardownResult teardown, Ways ways)
     {
