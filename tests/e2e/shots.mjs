@@ -52,7 +52,6 @@ async function twin(page) {
 const views = [
   ['benches', '/'],
   ['match', '/job/8/match'],
-  ['match-clash', '/job/3/match'],
   ['kit', '/job/1/kit'],
   ['teardown', '/job/6/teardown'],
   ['prep', '/job/1/prep'],
@@ -103,6 +102,46 @@ const views = [
   ['trace', '/library/trace/1', 'paper', [], traced],
   ['twin', '/library/twin', 'paper', [], twin],
 ]
+/** One mat of each kind of work, side by side on one sheet. */
+const kinds = [
+  'twin-board',
+  'two-dies',
+  'workstation',
+  'plug-in-module',
+  'back-plate',
+  'machine',
+  'mainboard-one-piece',
+  'mainboard-split',
+  'mainboard-bridged',
+  'memory',
+  'console',
+]
+async function contactSheet(browser) {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' })
+  await page.addInitScript(() => localStorage.setItem('fb.theme', 'paper'))
+  const { jobs } = await (await page.request.get(`${address}/api/bench`)).json()
+  const mats = []
+  for (const kind of kinds) {
+    const job = jobs.findLast((j) => j.kind === kind)
+    await page.goto(`${address}/job/${job.id}/match`)
+    await page.getByRole('complementary', { name: 'Ledger' }).getByRole('heading', { level: 2 }).waitFor()
+    await page.waitForTimeout(900)
+    const mat = await page.getByRole('main', { name: 'Mat' }).screenshot()
+    mats.push({ words: `${job.kindName}: ${job.boardName}`, src: `data:image/png;base64,${mat.toString('base64')}` })
+  }
+  await page.setViewportSize({ width: 1280, height: 900 })
+  await page.setContent(
+    `<style>body{margin:0;padding:14px;background:#d8ded4;font:600 14px 'Atkinson Hyperlegible',Verdana,sans-serif;color:#1d2a2e;
+    display:grid;grid-template-columns:repeat(4,1fr);gap:12px}figure{margin:0}img{width:100%;display:block;box-shadow:0 0 0 1px #b9bfae}
+    figcaption{padding:5px 2px;line-height:1.2;height:34px;overflow:hidden}</style>${mats
+      .map((m) => `<figure><img src="${m.src}"><figcaption>${m.words}</figcaption></figure>`)
+      .join('')}`,
+  )
+  await page.waitForTimeout(300)
+  await page.screenshot({ path: join(out, 'kinds.png') })
+  await page.close()
+  console.log('docs/screenshots/kinds.png')
+}
 mkdirSync(out, { recursive: true })
 const server = spawn(
   'dotnet',
@@ -158,6 +197,7 @@ try {
     await page.close()
     console.log(`docs/screenshots/${name}.png`)
   }
+  await contactSheet(browser)
 } finally {
   await browser.close()
   server.kill()

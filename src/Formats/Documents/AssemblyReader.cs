@@ -71,10 +71,10 @@ public static class AssemblyReader
         var pieces = assembly.Pieces.Select(p => p.Id).Append(Assembly.BoardId).Concat(keys).ToHashSet();
         for (var i = 0; i < assembly.Fasteners.Count; i++)
             foreach (var j in assembly.Fasteners[i].Joins.Where(j => !pieces.Contains(j)))
-                o.Fault($"fasteners/{i}/joins", $"\"{j}\" is no piece of this assembly.");
+                o.FaultAt($"fasteners/{i}/joins", $"\"{j}\" is no piece of this assembly.");
         for (var i = 0; i < assembly.Leads.Count; i++)
             foreach (var j in assembly.Leads[i].Between.Where(j => !pieces.Contains(j)))
-                o.Fault($"leads/{i}/between", $"\"{j}\" is no piece of this assembly.");
+                o.FaultAt($"leads/{i}/between", $"\"{j}\" is no piece of this assembly.");
         return keys.Count == 0 ? assembly : OnBoards(assembly, keys);
     }
 

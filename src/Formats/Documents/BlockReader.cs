@@ -113,12 +113,12 @@ public static class BlockReader
         DocumentRules.Unique(o, "halves", block.Halves.Select(h => h.Id));
         for (var i = 0; i < block.Halves.Count; i++)
             if (!block.Plates.Any(p => p.Id == block.Halves[i].Plate))
-                o.Fault($"halves/{i}/plate", $"\"{block.Halves[i].Plate}\" is no plate of this block.");
+                o.FaultAt($"halves/{i}/plate", $"\"{block.Halves[i].Plate}\" is no plate of this block.");
         DocumentRules.Unique(o, "plates", block.Plates.Select(p => p.Id));
         DocumentRules.Unique(o, "plates", block.Plates.SelectMany(p => p.Holes).Select(h => h.Id));
         for (var i = 0; i < block.Joins.Count; i++)
             if (!block.Ports.Any(p => p.Id == block.Joins[i].Port))
-                o.Fault($"joins/{i}/port", $"\"{block.Joins[i].Port}\" is no port of this block.");
+                o.FaultAt($"joins/{i}/port", $"\"{block.Joins[i].Port}\" is no port of this block.");
         return block;
     }
 

@@ -51,7 +51,7 @@ public static class BoardReader
         DocumentRules.Unique(o, "parts", board.Parts.Select(p => p.Id));
         for (var i = 0; i < board.Parts.Count; i++)
             if (board.Parts[i].Under is { } lid && board.FindPart(lid) is null)
-                o.Fault($"parts/{i}/under", $"\"{lid}\" is no part of this board.");
+                o.FaultAt($"parts/{i}/under", $"\"{lid}\" is no part of this board.");
         return board;
     }
 

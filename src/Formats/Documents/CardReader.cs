@@ -46,15 +46,15 @@ public static class CardReader
         DocumentRules.Unique(o, "boards", card.Boards.Select(b => b.Key));
         DocumentRules.Unique(o, "ribbons", card.Ribbons.Select(r => r.Id));
         if (card.Boards.Count > 0 && card.Boards[0].Pose is not null)
-            o.Fault("boards/0/pose", "The first board is the frame: it has no pose of its own.");
+            o.FaultAt("boards/0/pose", "The first board is the frame: it has no pose of its own.");
         for (var i = 1; i < card.Boards.Count; i++)
             if (card.Boards[i].Pose is null)
-                o.Fault($"boards/{i}/pose", "Missing: say how this board sits to the first.");
+                o.FaultAt($"boards/{i}/pose", "Missing: say how this board sits to the first.");
         var keys = card.Boards.Select(b => b.Key).ToHashSet();
         for (var i = 0; i < card.Ribbons.Count; i++)
             foreach (var (end, name) in new[] { (card.Ribbons[i].From, "from"), (card.Ribbons[i].To, "to") })
                 if (!keys.Contains(end.Board))
-                    o.Fault($"ribbons/{i}/{name}/board", $"\"{end.Board}\" is no board of this card.");
+                    o.FaultAt($"ribbons/{i}/{name}/board", $"\"{end.Board}\" is no board of this card.");
         foreach (var (piece, i) in (card.Assembly?.Pieces ?? []).Select((p, i) => (p, i)))
             if (piece.Board is { } b && !keys.Contains(b))
                 o.Fault($"assembly/pieces/{i}/board", $"\"{b}\" is no board of this card.");

@@ -62,11 +62,11 @@ public static class MachineReader
         var link = machine.Links[i];
         foreach (var (end, name) in new[] { (link.From, "from"), (link.To, "to") })
             if (!machine.Cards.Any(c => c.Key == end.Card))
-                o.Fault($"links/{i}/{name}/card", $"\"{end.Card}\" is no card of this machine.");
+                o.FaultAt($"links/{i}/{name}/card", $"\"{end.Card}\" is no card of this machine.");
         if (link.From.Card == link.To.Card)
-            o.Fault($"links/{i}/to/card", "A link joins two cards.");
+            o.FaultAt($"links/{i}/to/card", "A link joins two cards.");
         if (link.MaxMm < link.MinMm)
-            o.Fault($"links/{i}/maxMm", "Expected no less than minMm.");
+            o.FaultAt($"links/{i}/maxMm", "Expected no less than minMm.");
     }
 
     private static MachineCard Card(ObjectReader o, int index)

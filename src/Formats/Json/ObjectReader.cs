@@ -37,6 +37,9 @@ public sealed class ObjectReader
 
     public void Fault(string? field, string message) => _faults.Add(new(field is null ? Pointer : At(field), message));
 
+    /// <summary>A fault deeper inside: names and numbers of the way, parted by slashes.</summary>
+    public void FaultAt(string path, string message) => _faults.Add(new($"{Pointer}/{path}", message));
+
     public bool Has(string field) => Find(field, out _);
 
     /// <summary>The field as it is, for parts that are kept but not read.</summary>

@@ -133,7 +133,7 @@ internal static class SocketEndpoints
     {
         var processor = BoardReader.Read(o.Object("processor"));
         if (o.Has("processor") && processor.Kind != BoardKind.Processor)
-            o.Fault("processor/kind", "Expected a board document of kind processor.");
+            o.FaultAt("processor/kind", "Expected a board document of kind processor.");
         return processor;
     }
 

@@ -87,10 +87,10 @@ internal static class WorkOrderEndpoint
         {
             var pair = order.Pairs[i];
             if (pair.On is { } on && order.Find(on) is null)
-                o.Fault($"pairs/{i}/on", $"There is no board \"{on}\" here.");
+                o.FaultAt($"pairs/{i}/on", $"There is no board \"{on}\" here.");
             for (var k = 0; k < pair.Block.Plates.Count; k++)
                 if (order.KeyOf(pair, pair.Block.Plates[k]) is null)
-                    o.Fault(
+                    o.FaultAt(
                         $"pairs/{i}/block/plates/{k}/board",
                         $"There is no board \"{pair.Block.Plates[k].Board}\" here."
                     );
