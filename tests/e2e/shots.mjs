@@ -138,7 +138,7 @@ async function contactSheet(browser) {
       .join('')}`,
   )
   await page.waitForTimeout(300)
-  await page.screenshot({ path: join(out, 'kinds.png') })
+  await page.screenshot({ path: join(out, 'kinds.png'), fullPage: true })
   await page.close()
   console.log('docs/screenshots/kinds.png')
 }

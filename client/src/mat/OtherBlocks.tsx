@@ -23,7 +23,9 @@ export function OtherBlocks({ job, here, p }: { job: JobView; here: Here; p: Pro
         .filter((x) => x.face === p.face)
         .map((x) => {
           const mine = x.key === here.pairKey
-          const left = x.outline.reduce((a, b) => (p.x(b[0]) - p.y(b[1]) < p.x(a[0]) - p.y(a[1]) ? b : a))
+          const corner = x.outline.reduce((a, b) => (p.x(b[0]) - p.y(b[1]) < p.x(a[0]) - p.y(a[1]) ? b : a))
+          // outside its corner: a screw may sit right inside
+          const [cx, cy] = [p.x(corner[0]) - 9, p.y(corner[1]) + 9]
           return (
             <g key={x.key + p.path(x.outline)}>
               {!mine && (
@@ -36,16 +38,16 @@ export function OtherBlocks({ job, here, p }: { job: JobView; here: Here; p: Pro
                 />
               )}
               <circle
-                cx={p.x(left[0])}
-                cy={p.y(left[1])}
+                cx={cx}
+                cy={cy}
                 r={13}
                 fill={mine ? 'var(--copper)' : 'var(--card)'}
                 stroke="var(--copper)"
                 strokeWidth={2}
               />
               <text
-                x={p.x(left[0])}
-                y={p.y(left[1]) + 5.5}
+                x={cx}
+                y={cy + 5.5}
                 textAnchor="middle"
                 className="num"
                 fontSize={16}

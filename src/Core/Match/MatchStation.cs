@@ -103,6 +103,7 @@ public static class MatchStation
             Detail = worst?.Fit.Reasons[0].Text ?? "Its plates are made for a board that is not in this order.",
             Caution = trouble ? "A block that does not seat can crack the die or bend the board." : null,
             Done = "Accept this block",
+            Face = block.Plates.Count > 0 && block.Plates.All(p => p.Face == Face.Back) ? Face.Back : Face.Front,
             Targets = [.. worst?.Fit.Reasons[0].Refs ?? []],
         };
     }

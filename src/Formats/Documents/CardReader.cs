@@ -57,7 +57,7 @@ public static class CardReader
                     o.FaultAt($"ribbons/{i}/{name}/board", $"\"{end.Board}\" is no board of this card.");
         foreach (var (piece, i) in (card.Assembly?.Pieces ?? []).Select((p, i) => (p, i)))
             if (piece.Board is { } b && !keys.Contains(b))
-                o.Fault($"assembly/pieces/{i}/board", $"\"{b}\" is no board of this card.");
+                o.FaultAt($"assembly/pieces/{i}/board", $"\"{b}\" is no board of this card.");
         return card;
     }
 

@@ -11,7 +11,7 @@ export function Expected({ job, here }: RoomProps) {
   const [inlet, setInlet] = useState<number>()
   const expected = useQuery({
     queryKey: ['expect', job.id, job.version, job.sheets.versions, here.pairKey, here.boardKey, flow, inlet],
-    enabled: !!here.seating && here.block?.flow != null,
+    enabled: !!here.seating?.dies.length && here.block?.flow != null,
     retry: false,
     placeholderData: keepPreviousData,
     queryFn: () =>
@@ -21,7 +21,7 @@ export function Expected({ job, here }: RoomProps) {
         }),
       ),
   })
-  if (!here.seating || here.block?.flow == null) return null
+  if (!here.seating?.dies.length || here.block?.flow == null) return null
   const e = expected.data
   return (
     <Section title="What it will run at">
