@@ -1697,7 +1697,7 @@ const jobs = [
     signedSteps: 0,
     readings: [
       reading('QA', 'before', 21, null, 83.5, 95.2, 96, 180, null),
-      reading('QA', 'after', 21.4, 27.1, 46.8, 55, 71, 181, 3.1),
+      reading('QA', 'after', 21.4, 27.1, 39.6, 47, 71, 181, 3.1),
     ],
     notes: ['Case fan turned toward the sinks.'],
   },

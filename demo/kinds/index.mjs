@@ -1,6 +1,7 @@
 // One set of documents and one job for each further kind of work.
 import { jobs as bora } from './bora-b3.mjs'
 import { jobs as gannet } from './gannet-duo.mjs'
+import { jobs as hotMemory } from './hot-memory.mjs'
 import { jobs as lantern } from './lantern.mjs'
 import { jobs as onePiece } from './levanter-one.mjs'
 import { jobs as machine } from './machine.mjs'
@@ -19,4 +20,5 @@ export const kindJobs = [
   ...bora,
   ...shingle,
   ...lantern,
+  ...hotMemory,
 ]

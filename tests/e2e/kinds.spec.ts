@@ -347,3 +347,26 @@ test('a twin-board card: both faces screwed and proved, the ribbon kept out', as
     },
   })
 })
+
+test('a warm memory chip is told as a film left on a pad, with what to look at first', async ({ page }) => {
+  const bench = await (await page.request.get(`${server.address}/api/bench`)).json()
+  const id = bench.jobs.find((j: Job) => j.title === 'Tern 460, memory runs warm').id
+  await page.goto(`${server.address}/job/${id}/prove`)
+  const suspects = ledger(page).getByRole('list', { name: 'Suspects' })
+  await expect(suspects.getByRole('listitem').first()).toContainText(/film left on a pad: one of 6/)
+  await expect(ledger(page)).toContainText('Look along the edge at')
+  // once it runs as expected, nothing is suspected
+  const form = page.getByRole('form', { name: 'New reading' })
+  await form.getByRole('button', { name: 'after' }).click()
+  for (const [name, value] of [
+    ['room', '21.4'],
+    ['coolant', '27'],
+    ['die', '41'],
+    ['memory', '32'],
+    ['power', '240'],
+    ['flow', '3'],
+  ])
+    await form.getByLabel(name).fill(value)
+  await form.getByRole('button', { name: 'Keep' }).click()
+  await expect(suspects.getByRole('listitem').first()).toContainText('nothing wrong')
+})

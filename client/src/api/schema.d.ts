@@ -2927,6 +2927,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/faults": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: {
+                    pair?: string;
+                    board?: string;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["FaultResult"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/section": {
         parameters: {
             query?: never;
@@ -4377,6 +4417,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/faults": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Limits: a body of 4 MiB, 200 readings, and those of the board and block documents. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["FaultResult"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compute/steady-state": {
         parameters: {
             query?: never;
@@ -5419,6 +5499,26 @@ export interface components {
             springLoaded: boolean;
             seal: boolean;
             board?: null | string;
+        };
+        FaultHypothesis: {
+            kind: components["schemas"]["FaultKind"];
+            parts: string[];
+            corner?: null | string;
+            /** Format: double */
+            size: number;
+            unit: string;
+            /** Format: double */
+            probability: number;
+            effectK: components["schemas"]["SensorEffect"][];
+            check: string;
+            name?: null | string;
+        };
+        /** @enum {unknown} */
+        FaultKind: "none" | "film-left" | "pad-missing" | "pad-thin" | "paste-void" | "tilt" | "floats" | "low-flow" | "air" | "pump-out" | "misread";
+        FaultResult: {
+            expected: components["schemas"]["SensorExpected"][];
+            hypotheses: components["schemas"]["FaultHypothesis"][];
+            bestCheck: string;
         };
         FilmFrame: {
             /** Format: double */
@@ -6945,6 +7045,16 @@ export interface components {
             chain: components["schemas"]["HeightChain"];
             said?: null | string;
             trouble: boolean;
+        };
+        SensorEffect: {
+            parts: string[];
+            /** Format: double */
+            k: number;
+        };
+        SensorExpected: {
+            parts: string[];
+            /** Format: double */
+            c: number;
         };
         SheetVersion: {
             kind: string;

@@ -31,7 +31,7 @@ public static class Expect
 {
     public const string InWords = "Limits: a body of 4 MiB, and those of the board and block documents.";
 
-    private const double UnstatedContactMm2KPerW = 10;
+    internal const double UnstatedContactMm2KPerW = 10;
 
     /// <param name="pads">Null takes what the block's maker supplies.</param>
     /// <exception cref="InputException">See <see cref="BlockHeat"/>; a pad of a material nobody knows.</exception>

@@ -90,7 +90,7 @@ internal sealed class JobPlans(
         return new(row, stamp, order, plan, orders.Documents(row, order), set, false);
     }
 
-    private static Reading Reading(ReadingRow r) =>
+    internal static Reading Reading(ReadingRow r) =>
         new(
             Enum.Parse<Phase>(r.Phase, ignoreCase: true),
             r.RoomC,

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Heat;
 using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Prove.Faults;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
@@ -22,6 +23,51 @@ internal static class HeatEndpoints
             .MapPost("/expect", ExpectAsync)
             .Accepts<System.Text.Json.JsonElement>("application/json")
             .WithDescription(Expect.InWords);
+        compute
+            .MapPost("/faults", FaultsAsync)
+            .Accepts<System.Text.Json.JsonElement>("application/json")
+            .WithDescription(FaultFinder.InWords);
+    }
+
+    private static async Task<Ok<FaultResult>> FaultsAsync(HttpRequest request, ShopMemory shop)
+    {
+        var (board, block, pads, materials, paste, at, readings) = await Bodies.ReadAsync(
+            request,
+            o =>
+                (
+                    ComputeInputs.Board(o),
+                    ComputeInputs.Block(o),
+                    o.Has("pads") ? ComputeInputs.Pads(o) : null,
+                    ComputeInputs.Materials(o, shop),
+                    ComputeInputs.Paste(o, shop),
+                    Conditions(o.Object("conditions")),
+                    Readings(o)
+                )
+        );
+        var cancel = request.HttpContext.RequestAborted;
+        return TypedResults.Ok(
+            await Task.Run(
+                () =>
+                    FaultFinder.Find(LaidBlock.Of(board, block), pads, materials, paste, at, readings, cancel: cancel),
+                cancel
+            )
+        );
+    }
+
+    private static List<SensorReading> Readings(ObjectReader o)
+    {
+        var readings = o.Objects(
+            "readings",
+            r => new SensorReading(
+                r.Texts("parts"),
+                r.OptionalChoice<SensorKind>("kind") ?? SensorKind.Mean,
+                r.Number("c", -60, 400),
+                r.Number("sigmaK", 0.01, 100, otherwise: 1)
+            )
+        );
+        if (readings.Count is 0 or > FaultFinder.MostReadings)
+            o.Fault("readings", $"Expected 1 to {FaultFinder.MostReadings} readings, found {readings.Count}.");
+        return readings;
     }
 
     private static async Task<Ok<ExpectResult>> ExpectAsync(HttpRequest request, ShopMemory shop)

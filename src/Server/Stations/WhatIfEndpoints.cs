@@ -5,9 +5,12 @@ using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Pads.Section;
 using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Core.Prove;
+using FaithfulBracket.Core.Prove.Faults;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace FaithfulBracket.Server.Stations;
@@ -38,6 +41,7 @@ internal static class WhatIfEndpoints
         job.MapPost("/practice", PractiseAsync).Accepts<PracticeAsk>("application/json");
         job.MapGet("/bow", Bow);
         job.MapGet("/expect", Expected);
+        job.MapGet("/faults", Suspects);
         job.MapGet("/section", Section);
         job.MapGet("/pad-fault", Faulty);
     }
@@ -126,6 +130,28 @@ internal static class WhatIfEndpoints
         var stack = seated.Stack!;
         var result = Expect.Of(stack.Laid, stack.Pads, stack.Materials, stack.Paste, at, cancel);
         return TypedResults.Ok(new JobExpectation(at, result, ExpectedKinds.Of(stack.Board, result)));
+    }
+
+    /// <summary>What the last after reading says is wrong, ranked.</summary>
+    private static Ok<FaultResult> Suspects(
+        long id,
+        string? pair,
+        string? board,
+        JobPlans plans,
+        JobPapers papers,
+        CancellationToken cancel
+    )
+    {
+        var job = plans.Today(id, cancel);
+        var seated = Seated(job.Plan, pair, board);
+        var first = job.Order.First.Key;
+        var after =
+            papers
+                .Readings(id)
+                .Select(JobPlans.Reading)
+                .LastOrDefault(r => r.Phase == Phase.After && (r.Board ?? first) == seated.Board)
+            ?? throw new InputException("", "No after reading yet: measure under load first.");
+        return TypedResults.Ok(JobSuspects.Of(seated.Stack!, after, new ShopSettings(), cancel));
     }
 
     private static PairPads Seated(JobPlan plan, string? pair, string? board) =>

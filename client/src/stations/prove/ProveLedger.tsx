@@ -5,6 +5,7 @@ import { Head, Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
 import { StepList } from '../StepList'
 import { Expected } from './Expected'
+import { Suspects } from './Suspects'
 
 const fields = [
   ['roomC', 'room', '°C'],
@@ -47,6 +48,7 @@ export function ProveLedger(props: RoomProps) {
           {c.coolantRiseK != null && <Row name="coolant warms by" value={c.coolantRiseK.toFixed(1)} unit="K" />}
         </Section>
       )}
+      <Suspects {...props} />
       <Expected {...props} />
       <Section title="Readings">
         {job.readings.length === 0 && (

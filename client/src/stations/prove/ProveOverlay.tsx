@@ -1,5 +1,6 @@
 import type { Projection } from '../../mat/view'
 import type { OverlayProps } from '../room'
+import { useSuspects } from './useSuspects'
 
 /** Temperatures where they were measured: before on the left, after on the right. */
 export function ProveOverlay({ job, here, p }: OverlayProps) {
@@ -7,9 +8,27 @@ export function ProveOverlay({ job, here, p }: OverlayProps) {
   const before = own.findLast((r) => r.phase === 'before')
   const after = own.findLast((r) => r.phase === 'after')
   const die = here.board.parts.find((x) => x.kind === 'die' || x.kind === 'lid')
+  const suspects = useSuspects(job, here).data?.hypotheses ?? []
+  const suspect = suspects[0]?.kind === 'none' ? undefined : suspects[0]
   const memory = here.board.parts.filter((x) => x.kind === 'memory').sort((a, b) => b.y - a.y)[0]
   return (
     <g>
+      {here.board.parts
+        .filter((x) => suspect?.parts.includes(x.id))
+        .map((x) => (
+          <circle
+            key={x.id}
+            cx={p.x(x.x)}
+            cy={p.y(x.y)}
+            r={(Math.max(x.widthMm, x.depthMm) * p.scale) / 2 + 7}
+            fill="none"
+            stroke="var(--plum)"
+            strokeWidth={3}
+            strokeDasharray="7 5"
+          >
+            <title>{`${x.id}: ${suspect?.name}`}</title>
+          </circle>
+        ))}
       {die && <Tag p={p} x={die.x} y={die.y} before={before?.dieC} after={after?.dieC} name="die" />}
       {memory && (before?.memoryC ?? after?.memoryC) != null && (
         <Tag p={p} x={memory.x} y={memory.y} before={before?.memoryC} after={after?.memoryC} name="memory" />

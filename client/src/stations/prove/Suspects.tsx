@@ -1,0 +1,50 @@
+import { Section, Why } from '../Ledger'
+import type { RoomProps } from '../room'
+import { useSuspects, worthTelling } from './useSuspects'
+
+/** What could be wrong, by its chance, what it explains at each sensor, and what to look at first. */
+export function Suspects({ job, here }: RoomProps) {
+  const found = useSuspects(job, here)
+  if (found.error)
+    return (
+      <Section title="What could be wrong">
+        <p className="text-[14.5px] text-soft">{(found.error as Error).message}</p>
+      </Section>
+    )
+  if (!found.data) return null
+  const told = worthTelling(found.data.hypotheses)
+  return (
+    <Section title="What could be wrong">
+      <ol aria-label="Suspects">
+        {told.map((h) => (
+          <li
+            key={h.kind + h.parts.join() + (h.corner ?? '')}
+            className="grid grid-cols-[52px_1fr] items-baseline gap-2 border-b border-rule/60 py-1.5"
+          >
+            <span className="num text-right text-[20px] font-semibold">{Math.round(h.probability * 100)} %</span>
+            <span className="leading-tight">
+              <b className="text-[15.5px]">
+                {h.name}
+                {h.parts.length > 0 && `: ${h.parts.length > 4 ? `one of ${h.parts.length}` : h.parts.join(' or ')}`}
+                {h.corner && `, ${h.corner} high`}
+              </b>
+              {h.kind !== 'none' && (
+                <span className="num block text-[14.5px] text-soft">
+                  {h.unit && h.size !== 0 && `${h.size} ${h.unit}; `}
+                  {h.effectK
+                    .filter((e) => Math.abs(e.k) >= 0.1)
+                    .map(
+                      (e) =>
+                        `${e.k > 0 ? '+' : '−'}${Math.abs(e.k).toFixed(1)} K at ${e.parts.length > 1 ? `${e.parts[0]} to ${e.parts.at(-1)}` : e.parts[0]}`,
+                    )
+                    .join(', ')}
+                </span>
+              )}
+            </span>
+          </li>
+        ))}
+      </ol>
+      <Why>First: {found.data.bestCheck}</Why>
+    </Section>
+  )
+}

@@ -1,0 +1,32 @@
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Heat;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Pads.Seating;
+
+namespace FaithfulBracket.Core.Prove.Faults;
+
+/// <summary>A job's own reading put to the fault finder.</summary>
+public static class JobSuspects
+{
+    /// <summary>What a logger's sensor is good for where nobody says, K.</summary>
+    private const double SigmaK = 1;
+
+    /// <exception cref="InputException">The reading names no coolant, or the block covers nothing that was read.</exception>
+    public static FaultResult Of(StackUp stack, Reading after, ShopSettings shop, CancellationToken cancel = default)
+    {
+        if (after.CoolantC is not { } coolant)
+            throw new InputException("", "The after reading names no coolant: nothing can be expected of it.");
+        var at = new HeatConditions(after.PowerW, coolant, after.FlowLMin ?? shop.FlowLPerMin);
+        var bench = FaultBench.Of(stack.Laid, stack.Pads, stack.Materials, stack.Paste, at, cancel);
+        List<string> Covered(PartKind kind) =>
+            [.. bench.Parts.Select(p => p.Id).Where(id => stack.Board.FindPart(id)?.Kind == kind)];
+        List<SensorReading> readings = [];
+        if (Covered(PartKind.Die) is { Count: > 0 } dies)
+            readings.Add(new(dies, SensorKind.Mean, after.DieC, SigmaK));
+        if (after.MemoryC is { } memory && Covered(PartKind.Memory) is { Count: > 0 } chips)
+            readings.Add(new(chips, SensorKind.Max, memory, SigmaK));
+        if (readings.Count == 0)
+            throw new InputException("", "Nothing that was read lies bare under this block: nothing can be compared.");
+        return FaultFinder.Find(bench, readings, cancel: cancel);
+    }
+}
