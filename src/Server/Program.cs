@@ -140,6 +140,7 @@ PaperEndpoints.Map(app);
 CardEndpoints.Map(app);
 SocketEndpoints.Map(app);
 MachineEndpoints.Map(app);
+ScheduleEndpoint.Map(app);
 HeatEndpoints.Map(app);
 ProofEndpoints.Map(app);
 PhotoEndpoints.Map(app);

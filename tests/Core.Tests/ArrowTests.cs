@@ -31,6 +31,7 @@ public partial class ArrowTests
         "Prove",
         "Care",
         "Choosing",
+        "Schedule",
         "Plans",
     ];
 

@@ -4337,6 +4337,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/schedule": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Limits: a body of 4 MiB, 100 jobs, 1,000 operations, 20 pairs of hands, 20,000 minutes. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DayPlan"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compute/plate-heat": {
         parameters: {
             query?: never;
@@ -5313,6 +5353,15 @@ export interface components {
             /** Format: int32 */
             restsWorthKeeping: number;
         };
+        DayPlan: {
+            /** Format: double */
+            finishMin: number;
+            /** Format: double */
+            boundMin: number;
+            proven: boolean;
+            operations: components["schemas"]["PlannedOperation"][];
+            meanwhile: components["schemas"]["Meanwhile"][];
+        };
         Declaration: {
             maker: string;
             boardCode: string;
@@ -6100,6 +6149,11 @@ export interface components {
             order?: null | components["schemas"]["OrderFit"];
             sheet: components["schemas"]["StationPlan"];
         };
+        Meanwhile: {
+            job: string;
+            id: string;
+            during: string;
+        };
         Measure: {
             what: string;
             id: string;
@@ -6685,6 +6739,14 @@ export interface components {
             limitC?: null | number;
             finDirection: string;
             text: string;
+        };
+        PlannedOperation: {
+            job: string;
+            id: string;
+            /** Format: double */
+            startMin: number;
+            /** Format: double */
+            endMin: number;
         };
         Plate: {
             id: string;

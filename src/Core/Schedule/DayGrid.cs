@@ -1,0 +1,121 @@
+namespace FaithfulBracket.Core.Schedule;
+
+/// <summary>A day as whole numbers: operations in a row, who comes before whom, times in ticks.</summary>
+internal sealed class DayGrid
+{
+    /// <summary>Where a minute is divided, by seconds.</summary>
+    private const int SecondsAMinute = 60;
+
+    private DayGrid(ShopDay day, List<Op> ops, int ticks)
+    {
+        (Day, Ops, TicksAMinute) = (day, ops, ticks);
+    }
+
+    /// <param name="Before">Indices that have to end first.</param>
+    public sealed record Op(
+        BenchWork Job,
+        BenchOperation Of,
+        long Release,
+        long Length,
+        long? Begun,
+        IReadOnlyList<int> Before
+    );
+
+    public ShopDay Day { get; }
+    public IReadOnlyList<Op> Ops { get; }
+    public int TicksAMinute { get; }
+
+    public long Ticks(double minutes) => (long)Math.Round(minutes * TicksAMinute);
+
+    public double Minutes(long ticks) => (double)ticks / TicksAMinute;
+
+    /// <exception cref="InputException">Names that lead nowhere, circles, more hands or tools asked than there are.</exception>
+    public static DayGrid Of(ShopDay day)
+    {
+        var faults = new List<InputFault>();
+        var whole = day.Jobs.All(j =>
+            Whole(j.ReleaseMin)
+            && Whole(j.DueMin ?? 0)
+            && j.Operations.All(o => Whole(o.Minutes) && Whole(o.BegunMin ?? 0))
+        );
+        var ticks = whole ? 1 : SecondsAMinute;
+        var index = new Dictionary<string, int>();
+        foreach (var job in day.Jobs)
+        foreach (var op in job.Operations)
+            index.TryAdd($"{job.Id}/{op.Id}", index.Count);
+        var tools = day.Tools.ToDictionary(t => t.Id, t => t.Count);
+        var ops = new List<Op>();
+        for (var j = 0; j < day.Jobs.Count; j++)
+        {
+            var job = day.Jobs[j];
+            for (var o = 0; o < job.Operations.Count; o++)
+            {
+                var (op, at) = (job.Operations[o], $"jobs/{j}/operations/{o}");
+                var before = new List<int>();
+                foreach (var (name, k) in (op.After ?? Previous(job, o)).Select((n, k) => (n, k)))
+                    if (index.TryGetValue($"{job.Id}/{name}", out var own))
+                        before.Add(own);
+                    else if (index.TryGetValue(name, out var other))
+                        before.Add(other);
+                    else
+                        faults.Add(new($"{at}/after/{k}", $"\"{name}\" is no operation of this day."));
+                if (op.Hands > day.Hands)
+                    faults.Add(new($"{at}/hands", $"It needs {op.Hands} pairs of hands; the day has {day.Hands}."));
+                if (op.Tool is { } tool && !tools.ContainsKey(tool))
+                    faults.Add(new($"{at}/tool", $"\"{tool}\" is no tool of this day."));
+                ops.Add(
+                    new(
+                        job,
+                        op,
+                        (long)Math.Ceiling(job.ReleaseMin * ticks - 1e-9),
+                        (long)Math.Ceiling(op.Minutes * ticks - 1e-9),
+                        op.BegunMin is { } begun ? (long)Math.Round(begun * ticks) : null,
+                        before
+                    )
+                );
+            }
+        }
+        if (faults.Count > 0)
+            throw new InputException(faults);
+        var grid = new DayGrid(day, ops, ticks);
+        grid.RefuseCircles();
+        grid.RefuseCrowds();
+        return grid;
+    }
+
+    private static bool Whole(double minutes) => Math.Abs(minutes - Math.Round(minutes)) < 1e-9;
+
+    private static IReadOnlyList<string> Previous(BenchWork job, int at) => at == 0 ? [] : [job.Operations[at - 1].Id];
+
+    private void RefuseCircles()
+    {
+        var done = new bool[Ops.Count];
+        for (var progress = true; progress; )
+        {
+            progress = false;
+            for (var i = 0; i < Ops.Count; i++)
+                if (!done[i] && Ops[i].Before.All(b => done[b]))
+                    progress = done[i] = true;
+        }
+        if (Array.IndexOf(done, false) is >= 0 and var stuck)
+            throw new InputException(
+                "jobs",
+                $"{Ops[stuck].Job.Id}/{Ops[stuck].Of.Id} waits for something that waits for it."
+            );
+    }
+
+    /// <summary>What has begun is not moved: it must be possible as it stands.</summary>
+    private void RefuseCrowds()
+    {
+        var begun = Ops.Where(o => o.Begun is not null).ToList();
+        foreach (var at in begun.Select(o => o.Begun!.Value).Distinct())
+        {
+            var now = begun.Where(o => o.Begun <= at && at < o.Begun + o.Length).ToList();
+            if (now.Sum(o => o.Of.Hands) > Day.Hands)
+                throw new InputException("jobs", "More has begun at once than there are hands.");
+            foreach (var tool in Day.Tools)
+                if (now.Count(o => o.Of.Tool == tool.Id) > tool.Count)
+                    throw new InputException("jobs", $"More has begun at once than there are tools \"{tool.Id}\".");
+        }
+    }
+}

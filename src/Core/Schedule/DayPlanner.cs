@@ -1,0 +1,236 @@
+using Google.OrTools.Sat;
+
+namespace FaithfulBracket.Core.Schedule;
+
+/// <summary>
+/// Plans the bench's day by constraint programming: shortest finish, then least lateness, then the earliest sum of the jobs' finishes. One
+/// worker and a budget of work instead of a clock, so that the same day has the same plan; what has begun is never moved.
+/// </summary>
+public static class DayPlanner
+{
+    public const int MostJobs = 100,
+        MostOperations = 1000,
+        MostHands = 20;
+    public const double MostMinutes = 20_000;
+    public const string InWords =
+        "Limits: a body of 4 MiB, 100 jobs, 1,000 operations, 20 pairs of hands, 20,000 minutes.";
+
+    /// <summary>Deterministic work of the three questions, in the solver's own measure.</summary>
+    private static readonly double[] Budget = [0.1, 0.05, 0.05];
+
+    /// <exception cref="InputException">See <see cref="DayGrid.Of"/>.</exception>
+    public static DayPlan Plan(ShopDay day, CancellationToken cancel = default)
+    {
+        var grid = DayGrid.Of(day);
+        if (grid.Ops.Count == 0)
+            return new(0, 0, true, [], []);
+        var starts = ListRule.Starts(grid);
+        var finish = Asked(grid, starts, Goal.Finish, null, null, 0, cancel);
+        var ends = Finish(grid, finish.Starts);
+        var late = Asked(grid, finish.Starts, Goal.Lateness, ends, null, 1, cancel);
+        var lateness = Lateness(grid, late.Starts);
+        var sum = Asked(grid, late.Starts, Goal.Sum, ends, lateness, 2, cancel);
+        cancel.ThrowIfCancellationRequested();
+        var bound = Math.Min(Math.Max(finish.Bound, Least(grid)), ends);
+        return new(
+            grid.Minutes(ends),
+            grid.Minutes(bound),
+            (finish.Proven || bound == ends) && late.Proven && sum.Proven,
+            [
+                .. grid
+                    .Ops.Select(
+                        (o, i) =>
+                            new PlannedOperation(
+                                o.Job.Id,
+                                o.Of.Id,
+                                grid.Minutes(sum.Starts[i]),
+                                grid.Minutes(sum.Starts[i] + o.Length)
+                            )
+                    )
+                    .OrderBy(p => p.StartMin),
+            ],
+            During(grid, sum.Starts)
+        );
+    }
+
+    private enum Goal
+    {
+        Finish,
+        Lateness,
+        Sum,
+    }
+
+    private sealed record Answer(long[] Starts, long Bound, bool Proven);
+
+    private static long Finish(DayGrid grid, long[] starts) => grid.Ops.Select((o, i) => starts[i] + o.Length).Max();
+
+    private static Dictionary<string, long> JobEnds(DayGrid grid, long[] starts) =>
+        grid
+            .Ops.Select((o, i) => (o.Job.Id, End: starts[i] + o.Length))
+            .GroupBy(x => x.Id)
+            .ToDictionary(g => g.Key, g => g.Max(x => x.End));
+
+    private static long Lateness(DayGrid grid, long[] starts)
+    {
+        var ends = JobEnds(grid, starts);
+        return grid
+            .Day.Jobs.Where(j => j.DueMin is not null && ends.ContainsKey(j.Id))
+            .Sum(j => Math.Max(0, ends[j.Id] - grid.Ticks(j.DueMin!.Value)));
+    }
+
+    /// <summary>One of the three questions, the earlier ones' answers held.</summary>
+    private static Answer Asked(
+        DayGrid grid,
+        long[] known,
+        Goal goal,
+        long? finish,
+        long? lateness,
+        int question,
+        CancellationToken cancel
+    )
+    {
+        cancel.ThrowIfCancellationRequested();
+        var model = new CpModel();
+        var horizon = Math.Max(Finish(grid, known), finish ?? 0);
+        var low = Math.Min(0, known.Min());
+        var starts = new List<IntVar>();
+        var spans = new List<IntervalVar>();
+        foreach (var (op, i) in grid.Ops.Select((o, i) => (o, i)))
+        {
+            var start = op.Begun is { } begun
+                ? model.NewConstant(begun)
+                : model.NewIntVar(Math.Min(op.Release, known[i]), horizon, "");
+            if (op.Begun is null)
+                model.Add(start >= op.Release);
+            starts.Add(start);
+            spans.Add(model.NewFixedSizeIntervalVar(start, op.Length, ""));
+            model.AddHint(start, known[i]);
+        }
+        foreach (var (op, i) in grid.Ops.Select((o, i) => (o, i)))
+        foreach (var b in op.Before.Where(_ => op.Begun is null))
+            model.Add(starts[i] >= starts[b] + grid.Ops[b].Length);
+        Hold(model, spans, grid.Ops.Select(o => o.Of.Hands).ToList(), grid.Day.Hands);
+        foreach (var tool in grid.Day.Tools)
+            Hold(model, spans, grid.Ops.Select(o => o.Of.Tool == tool.Id ? 1 : 0).ToList(), tool.Count);
+        var end = model.NewIntVar(low, horizon, "");
+        foreach (var (op, i) in grid.Ops.Select((o, i) => (o, i)))
+            model.Add(end >= starts[i] + op.Length);
+        model.Add(end >= Least(grid));
+        if (finish is { } most)
+            model.Add(end <= most);
+        var ends = JobEnds(model, grid, starts, low, horizon);
+        var late = new List<LinearExpr>();
+        foreach (var job in grid.Day.Jobs.Where(j => j.DueMin is not null && ends.ContainsKey(j.Id)))
+        {
+            var over = model.NewIntVar(0, Math.Max(0, horizon - grid.Ticks(job.DueMin!.Value)) + 1, "");
+            model.Add(over >= ends[job.Id] - grid.Ticks(job.DueMin!.Value));
+            late.Add(over);
+        }
+        if (lateness is { } total && late.Count > 0)
+            model.Add(LinearExpr.Sum(late) <= total);
+        if (goal == Goal.Lateness && late.Count == 0)
+            return new(known, 0, true);
+        model.Minimize(
+            goal switch
+            {
+                Goal.Finish => end,
+                Goal.Lateness => LinearExpr.Sum(late),
+                _ => LinearExpr.Sum(ends.Values),
+            }
+        );
+        using var solver = new CpSolver();
+        solver.StringParameters = FormattableString.Invariant(
+            $"num_workers:1 random_seed:1 max_deterministic_time:{Budget[question]}"
+        );
+        var status = solver.Solve(model);
+        if (status is not (CpSolverStatus.Optimal or CpSolverStatus.Feasible))
+            return new(known, 0, false);
+        var found = starts.Select(s => solver.Value(s)).ToArray();
+        return new(found, (long)Math.Ceiling(solver.BestObjectiveBound - 1e-6), status == CpSolverStatus.Optimal);
+    }
+
+    private static void Hold(CpModel model, List<IntervalVar> spans, List<int> demands, int capacity)
+    {
+        var held = spans.Zip(demands).Where(x => x.Second > 0).ToList();
+        if (held.Sum(h => h.Second) <= capacity)
+            return;
+        var cumulative = model.AddCumulative(capacity);
+        foreach (var (span, demand) in held)
+            cumulative.AddDemand(span, demand);
+    }
+
+    private static Dictionary<string, IntVar> JobEnds(
+        CpModel model,
+        DayGrid grid,
+        List<IntVar> starts,
+        long low,
+        long horizon
+    )
+    {
+        var ends = new Dictionary<string, IntVar>();
+        foreach (var (op, i) in grid.Ops.Select((o, i) => (o, i)))
+        {
+            if (!ends.TryGetValue(op.Job.Id, out var end))
+                ends[op.Job.Id] = end = model.NewIntVar(low, horizon, "");
+            model.Add(end >= starts[i] + op.Length);
+        }
+        return ends;
+    }
+
+    /// <summary>Nothing ends before the longest chain, nor before all hands and every tool have done their work.</summary>
+    private static long Least(DayGrid grid)
+    {
+        var first = grid.Ops.Min(o => o.Begun ?? o.Release);
+        long After(Func<BenchOperation, int> takes, int count) =>
+            first + (grid.Ops.Sum(o => o.Length * takes(o.Of)) + count - 1) / count;
+        return grid
+            .Day.Tools.Select(t => After(o => o.Tool == t.Id ? 1 : 0, t.Count))
+            .Append(After(o => o.Hands, grid.Day.Hands))
+            .Append(Chain(grid))
+            .Max();
+    }
+
+    private static long Chain(DayGrid grid)
+    {
+        var end = new long[grid.Ops.Count];
+        for (var changed = true; changed; )
+        {
+            changed = false;
+            for (var i = 0; i < grid.Ops.Count; i++)
+            {
+                var op = grid.Ops[i];
+                var start = op.Begun ?? op.Before.Select(b => end[b]).Append(op.Release).Max();
+                if (start + op.Length > end[i])
+                {
+                    end[i] = start + op.Length;
+                    changed = true;
+                }
+            }
+        }
+        return end.Max();
+    }
+
+    /// <summary>For every wait what hands do while it runs.</summary>
+    private static List<Meanwhile> During(DayGrid grid, long[] starts)
+    {
+        var list = new List<Meanwhile>();
+        for (var w = 0; w < grid.Ops.Count; w++)
+        {
+            var wait = grid.Ops[w];
+            if (wait.Of.Hands > 0 || wait.Length == 0)
+                continue;
+            foreach (
+                var i in Enumerable
+                    .Range(0, grid.Ops.Count)
+                    .Where(i =>
+                        grid.Ops[i].Of.Hands > 0
+                        && starts[i] < starts[w] + wait.Length
+                        && starts[w] < starts[i] + grid.Ops[i].Length
+                    )
+                    .OrderBy(i => starts[i])
+            )
+                list.Add(new(grid.Ops[i].Job.Id, grid.Ops[i].Of.Id, $"{wait.Job.Id}/{wait.Of.Id}"));
+        }
+        return list;
+    }
+}
