@@ -23,7 +23,7 @@ internal static class Bridging
         {
             Id = new(Station.Mount, order.ScopeOf(j.From), $"join-{j.Join.Id}"),
             Kind = StepKind.Fit,
-            Board = order.KeyOf(j.From, j.From.Block.Plates[0]),
+            Board = BoardOf(order, j.From),
             Pair = j.From.Key,
             Title =
                 $"Join {order.Name(j.From)} and {order.Name(j.To)} by fitting {j.Join.Id}, port {j.Join.Port} to port {j.Join.To.Port}",
@@ -47,7 +47,7 @@ internal static class Bridging
         {
             Id = new(Station.Mount, order.ScopeOf(j.From), $"even-{j.Join.Id}"),
             Kind = StepKind.Look,
-            Board = order.KeyOf(j.From, j.From.Block.Plates[0]),
+            Board = BoardOf(order, j.From),
             Pair = j.From.Key,
             Title = $"Even the {screws} screws of {order.Name(j.From)} and {order.Name(j.To)} against each other",
             Detail =
@@ -58,4 +58,7 @@ internal static class Bridging
 
     private static Pair FirstOf(WorkOrder order, Pair a, Pair b) =>
         order.Pairs.First(p => p.Key == a.Key || p.Key == b.Key);
+
+    private static string BoardOf(WorkOrder order, Pair pair) =>
+        pair.BoardKeys(order) is [var first, ..] ? first : order.First.Key;
 }

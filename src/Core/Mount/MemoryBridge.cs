@@ -118,8 +118,8 @@ public static class MemoryBridge
             {
                 Detail = "Films off the narrow pads first. A bolt that binds is crossed: back it out.",
                 Driver = Driver(first.Block, star),
-                Count = star.Count,
-                Counted = CountOf.Screws,
+                Count = star.Count > 0 ? star.Count : null,
+                Counted = star.Count > 0 ? CountOf.Screws : null,
             };
             for (var round = 1; round <= Rounds; round++)
             for (var i = 0; i < star.Count; i++)

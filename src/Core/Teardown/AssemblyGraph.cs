@@ -25,7 +25,8 @@ internal sealed class AssemblyGraph
     public static AssemblyGraph Of(Assembly assembly)
     {
         // screws before leads before lifts where nothing else decides
-        assembly = Staying.Without(assembly);
+        var source = assembly;
+        assembly = Staying.Without(source);
         List<Act> acts =
         [
             .. assembly.Fasteners.Select(f => new Act(TeardownAction.Unscrew, f.Id, f.Driver, f.Face)),
@@ -51,24 +52,28 @@ internal sealed class AssemblyGraph
             else
                 graph.Before[s] |= UInt128.One << f;
         }
-        for (var i = 0; i < assembly.Fasteners.Count; i++)
+        // faults point into the document as it stands
+        for (var i = 0; i < source.Fasteners.Count; i++)
         {
-            var f = assembly.Fasteners[i];
+            if (assembly.Fasteners.FirstOrDefault(x => x.Id == source.Fasteners[i].Id) is not { } f)
+                continue;
             if (f.HiddenBy is { } cover)
                 Add(cover, f.Id, $"board/assembly/fasteners/{i}/hiddenBy");
             foreach (var p in f.Joins.Where(p => p != Assembly.BoardId))
                 Add(f.Id, p, $"board/assembly/fasteners/{i}/joins");
         }
-        for (var i = 0; i < assembly.Leads.Count; i++)
+        for (var i = 0; i < source.Leads.Count; i++)
         {
-            var l = assembly.Leads[i];
+            if (assembly.Leads.FirstOrDefault(x => x.Id == source.Leads[i].Id) is not { } l)
+                continue;
             if (l.HiddenBy is { } cover)
                 Add(cover, l.Id, $"board/assembly/leads/{i}/hiddenBy");
             foreach (var p in l.Between.Where(p => p != Assembly.BoardId))
                 Add(l.Id, p, $"board/assembly/leads/{i}/between");
         }
-        for (var i = 0; i < assembly.After.Count; i++)
-            Add(assembly.After[i].First, assembly.After[i].Second, $"board/assembly/after/{i}");
+        for (var i = 0; i < source.After.Count; i++)
+            if (assembly.After.Contains(source.After[i]))
+                Add(source.After[i].First, source.After[i].Second, $"board/assembly/after/{i}");
         if (faults.Count > 0)
             throw new InputException(faults);
         graph.RetentionRingLast(assembly);

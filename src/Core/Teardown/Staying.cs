@@ -23,18 +23,19 @@ public static class Staying
             .Where(l => l.MovesTo is not null || Moves(l.Between))
             .ToList();
         List<Piece> pieces = [.. assembly.Pieces.Where(p => !p.Stays)];
-        var here = pieces
-            .Select(p => p.Id)
-            .Concat(fasteners.Select(f => f.Id))
-            .Concat(leads.Select(l => l.Id))
+        // only what stays in hides nothing any more; a name that leads nowhere is left for whoever checks names
+        var gone = stays
+            .Concat(assembly.Fasteners.Select(f => f.Id).Except(fasteners.Select(f => f.Id)))
+            .Concat(assembly.Leads.Select(l => l.Id).Except(leads.Select(l => l.Id)))
             .ToHashSet();
+        string? Cover(string? hiddenBy) => hiddenBy is not null && gone.Contains(hiddenBy) ? null : hiddenBy;
         return assembly with
         {
             Pieces = pieces,
-            Fasteners = [.. fasteners.Select(f => here.Contains(f.HiddenBy ?? "") ? f : f with { HiddenBy = null })],
-            Leads = [.. leads.Select(l => here.Contains(l.HiddenBy ?? "") ? l : l with { HiddenBy = null })],
+            Fasteners = [.. fasteners.Select(f => f with { HiddenBy = Cover(f.HiddenBy) })],
+            Leads = [.. leads.Select(l => l with { HiddenBy = Cover(l.HiddenBy) })],
             Bonds = [.. assembly.Bonds.Select(b => b with { Between = Plain(b.Between) }).Where(b => Moves(b.Between))],
-            After = [.. assembly.After.Where(a => here.Contains(a.First) && here.Contains(a.Second))],
+            After = [.. assembly.After.Where(a => !gone.Contains(a.First) && !gone.Contains(a.Second))],
         };
     }
 

@@ -11,6 +11,10 @@ public static class BlockReader
 {
     public const string Format = "faithful-bracket/block";
 
+    private const int MostCarriers = 8,
+        MostBolts = 40,
+        MostHalves = 4;
+
     /// <summary>Parts of special kinds that are kept as they are.</summary>
     private static readonly string[] Kept = ["bodies"];
 
@@ -109,6 +113,10 @@ public static class BlockReader
             o.Fault("carriers", "Only a block of kind memory has carriers.");
         if (block.Halves.Count > 0 && block.Kind != BlockKind.TwoHalf)
             o.Fault("halves", "Only a block of kind two-half has halves.");
+        if (block.Carriers.Count > MostCarriers)
+            o.Fault("carriers", $"Expected at most {MostCarriers}, found {block.Carriers.Count}.");
+        if (block.Halves.Count > MostHalves)
+            o.Fault("halves", $"Expected at most {MostHalves}, found {block.Halves.Count}.");
         DocumentRules.Unique(o, "carriers", block.Carriers.Select(c => c.Id));
         DocumentRules.Unique(o, "halves", block.Halves.Select(h => h.Id));
         for (var i = 0; i < block.Halves.Count; i++)
@@ -135,6 +143,8 @@ public static class BlockReader
         );
         if (carrier.TopPadMm is null != carrier.TopPadWidthMm is null)
             o.Fault("topPadMm", "A top pad needs both its thickness and its width.");
+        if (carrier.BoltHoles.Count > MostBolts)
+            o.Fault("boltHoles", $"Expected at most {MostBolts}, found {carrier.BoltHoles.Count}.");
         DocumentRules.Unique(o, "boltHoles", carrier.BoltHoles.Select(b => b.Id));
         return carrier;
     }

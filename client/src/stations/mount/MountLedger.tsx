@@ -15,8 +15,14 @@ export function MountLedger({ job, here, s, select, own }: RoomProps<BowChoice>)
   if (!t)
     return (
       <>
-        <Head sub={troublesOf(job) || 'Choose a block at Match first.'}>Order only</Head>
-        <HoleTable here={here} select={select} />
+        {here.block ? (
+          <Head sub={troublesOf(job) || job.plan.mount.sheet.summary}>
+            {here.block.carriers.length > 0 ? 'One block on all modules' : 'Order only'}
+          </Head>
+        ) : (
+          <Head sub={troublesOf(job) || 'Choose a block at Match first.'}>Order only</Head>
+        )}
+        {here.holes.length > 0 && <HoleTable here={here} select={select} />}
         <Section title="Steps">
           <StepList s={s} />
         </Section>
