@@ -55,7 +55,7 @@ export function BlockLayer({
               ))}
           </g>
         ))}
-      {block.carriers
+      {(block.carriers ?? [])
         .filter((c) => c.face === p.face)
         .flatMap((c) =>
           c.boltHoles.map((b) => (

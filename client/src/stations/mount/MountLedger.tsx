@@ -17,7 +17,7 @@ export function MountLedger({ job, here, s, select, own }: RoomProps<BowChoice>)
       <>
         {here.block ? (
           <Head sub={troublesOf(job) || job.plan.mount.sheet.summary}>
-            {here.block.carriers.length > 0 ? 'One block on all modules' : 'Order only'}
+            {here.block.carriers?.length ? 'One block on all modules' : 'Order only'}
           </Head>
         ) : (
           <Head sub={troublesOf(job) || 'Choose a block at Match first.'}>Order only</Head>
