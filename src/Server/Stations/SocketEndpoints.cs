@@ -1,4 +1,5 @@
 using FaithfulBracket.Core;
+using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Sockets;
 using FaithfulBracket.Formats.Documents;
@@ -77,6 +78,8 @@ internal static class SocketEndpoints
                     .. shop
                         .Blocks.Values.Where(b => b.Sockets.Count > 0)
                         .OrderByDescending(b => b.Sockets.Any(s => s.Socket == socket.Id))
+                        // a block that covers more than the processor comes after those made for it
+                        .ThenBy(b => b.Kind == BlockKind.OnePiece)
                         .Select(b => new NamedDocument(b.Id, $"{b.Maker} {b.Model}")),
                 ],
                 [
