@@ -82,7 +82,7 @@ const views = [
     },
   ],
   ['mount', '/job/7/mount'],
-  ['prove', '/job/5/prove'],
+  ['prove', '/job/22/prove', 'paper', [], (page) => page.getByRole('list', { name: 'Suspects' }).waitFor()],
   ['care', '/job/5/care'],
   ['bench-mount', '/job/1/mount/bench', 'night', ['ArrowRight', 'ArrowRight', 'ArrowRight', 'ArrowRight']],
   ['cutting', '/job/1/cutting'],
