@@ -109,9 +109,13 @@ test('two dies and a bridge chip: ring by ring, both stock plates back under the
       const firsts = steps.filter((s) => /\.turn-1-/.test(s.id)).map((s) => Number(s.id.split('-S')[1]))
       expect(firsts.slice(0, 4).every((n) => n <= 4)).toBe(true)
       expect(firsts.slice(4, 8).every((n) => n >= 5 && n <= 8)).toBe(true)
-      // the screws wait for the plates: the mistake is to begin without them
       await reach(page, /Lay the back plate behind die U1 back under the board/)
       await expect(line(page)).toContainText('short circuit')
+      // the screws wait for the plates: begun without them they stay locked
+      await reach(page, /Start 14 screws loose/)
+      await countAll(page)
+      await page.keyboard.press('Space')
+      await expect(page.getByRole('alert')).toContainText('Locked')
     },
   })
   expect(record).toContain('back plate behind die U2')

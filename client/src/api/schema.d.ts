@@ -5568,6 +5568,8 @@ export interface components {
             expected: components["schemas"]["SensorExpected"][];
             hypotheses: components["schemas"]["FaultHypothesis"][];
             bestCheck: string;
+            /** Format: int32 */
+            worthTelling: number;
         };
         FilmFrame: {
             /** Format: double */
@@ -6026,8 +6028,8 @@ export interface components {
         /** @enum {unknown} */
         LengthUnit: "mm" | "inch" | "mil";
         LinkStand: {
-            from: string;
-            to: string;
+            from: components["schemas"]["MachineLinkEnd"];
+            to: components["schemas"]["MachineLinkEnd"];
             /** Format: double */
             distanceMm: number;
             /** Format: double */

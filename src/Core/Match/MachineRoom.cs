@@ -12,8 +12,8 @@ public sealed record SlotUse(string Card, int Slot, int Slots);
 /// <param name="DistanceMm">From port to port along the slots.</param>
 /// <param name="OffsetMm">How far the ports stand beside each other.</param>
 public sealed record LinkStand(
-    string From,
-    string To,
+    MachineLinkEnd From,
+    MachineLinkEnd To,
     double DistanceMm,
     double OffsetMm,
     double MinMm,
@@ -65,8 +65,8 @@ public static class MachineRoom
         foreach (var link in stand.Links.Where(l => !l.Fits))
             yield return new(
                 BetweenCode.LinkMiss,
-                link.From[..link.From.IndexOf(' ', StringComparison.Ordinal)],
-                link.To[..link.To.IndexOf(' ', StringComparison.Ordinal)],
+                link.From.Card,
+                link.To.Card,
                 Text(link),
                 MissMm: Math.Max(
                     Math.Max(link.MinMm - link.DistanceMm, link.DistanceMm - link.MaxMm),
@@ -78,10 +78,10 @@ public static class MachineRoom
     private static string Text(LinkStand link) =>
         link.OffsetMm > link.MostOffsetMm
             ? FormattableString.Invariant(
-                $"Ports {link.From} and {link.To} stand {link.OffsetMm:0.0} mm beside each other; a rigid link takes {link.MostOffsetMm:0.0} mm."
+                $"Port {link.From.Port} of card {link.From.Card} and port {link.To.Port} of card {link.To.Card} stand {link.OffsetMm:0.0} mm beside each other; a rigid link takes {link.MostOffsetMm:0.0} mm."
             )
             : FormattableString.Invariant(
-                $"Ports {link.From} and {link.To} lie {link.DistanceMm:0.0} mm apart; the link reaches from {link.MinMm:0.0} to {link.MaxMm:0.0} mm."
+                $"Port {link.From.Port} of card {link.From.Card} and port {link.To.Port} of card {link.To.Card} lie {link.DistanceMm:0.0} mm apart; the link reaches from {link.MinMm:0.0} to {link.MaxMm:0.0} mm."
             );
 
     private static PairFit? FitOn(WorkOrder order, IReadOnlyList<PairFit> pairs, string card) =>
@@ -111,8 +111,8 @@ public static class MachineRoom
         if (At(order, pairs, machine, link.From) is not { } from || At(order, pairs, machine, link.To) is not { } to)
             return null;
         return new(
-            $"{link.From.Card} {link.From.Port}",
-            $"{link.To.Card} {link.To.Port}",
+            link.From,
+            link.To,
             Math.Abs(to.Along - from.Along),
             (to.Plan - from.Plan).Length,
             link.MinMm,

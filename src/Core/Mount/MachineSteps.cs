@@ -30,7 +30,7 @@ internal static class MachineSteps
                 Kind = StepKind.Fit,
                 Board = order.First.Key,
                 Title = FormattableString.Invariant(
-                    $"Join port {link.From} to port {link.To} by a rigid link, drawn to {link.DistanceMm:0.0} mm"
+                    $"Join port {link.From.Port} of card {link.From.Card} to port {link.To.Port} of card {link.To.Card} by a rigid link, drawn to {link.DistanceMm:0.0} mm"
                 ),
                 Detail = FormattableString.Invariant(
                     $"It seals from {link.MinMm:0.0} to {link.MaxMm:0.0} mm and takes {link.MostOffsetMm:0.0} mm beside each other; here it is {link.OffsetMm:0.0} mm. Both O-rings wet, pushed straight; then the brackets firm."

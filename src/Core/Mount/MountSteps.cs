@@ -200,6 +200,12 @@ internal static class MountSteps
                 Driver = _first.Count > 0 ? Driver(_first[0]) : null,
                 Count = _first.Count,
                 Counted = CountOf.Screws,
+                Locks =
+                [
+                    .. _on
+                        .Laid.Block.StockPlates.Where(p => BehindScrews.FromStart(_on.Laid.Block, p))
+                        .Select(p => Id(StockTarget(p))),
+                ],
                 Facts =
                 [
                     new($"{_first.Count}", "screws"),
@@ -295,10 +301,12 @@ internal static class MountSteps
                 Counted = CountOf.Screws,
             };
 
+        private static string StockTarget(StockPlate plate) => $"stock-plate-{plate.Piece}";
+
         private WorkStep StockPlate(StockPlate plate) =>
             new()
             {
-                Id = Id($"stock-plate-{plate.Piece}"),
+                Id = Id(StockTarget(plate)),
                 Kind = StepKind.BackPlate,
                 Board = _on.Board,
                 Pair = _pair.Key,

@@ -46,9 +46,9 @@ export function MachineStand({ machine, stand }: { machine: Schemas['Machine']; 
           const x = width - 38 + i * 14
           const tone = l.fits ? 'var(--cool)' : 'var(--plum)'
           return (
-            <g key={`${l.from}${l.to}`}>
+            <g key={i}>
               <path
-                d={`M${x} ${middle(l.from.split(' ')[0])}V${middle(l.to.split(' ')[0])}`}
+                d={`M${x} ${middle(l.from.card)}V${middle(l.to.card)}`}
                 stroke={tone}
                 strokeWidth={6}
                 strokeLinecap="round"
@@ -58,10 +58,10 @@ export function MachineStand({ machine, stand }: { machine: Schemas['Machine']; 
           )
         })}
       </svg>
-      {stand.links.map((l) => (
+      {stand.links.map((l, i) => (
         <Row
-          key={`${l.from}${l.to}`}
-          name={`link ${l.from} to ${l.to}, takes ${mm(l.minMm)} to ${mm(l.maxMm)}`}
+          key={i}
+          name={`card ${l.from.card} port ${l.from.port} to ${l.to.card} ${l.to.port}, takes ${mm(l.minMm)} to ${mm(l.maxMm)}`}
           value={mm(l.distanceMm)}
           unit="mm"
           tone={l.fits ? '' : 'text-plum'}

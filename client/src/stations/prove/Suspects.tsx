@@ -1,6 +1,6 @@
 import { Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
-import { useSuspects, worthTelling } from './useSuspects'
+import { useSuspects } from './useSuspects'
 
 /** What could be wrong, by its chance, what it explains at each sensor, and what to look at first. */
 export function Suspects({ job, here }: RoomProps) {
@@ -12,7 +12,7 @@ export function Suspects({ job, here }: RoomProps) {
       </Section>
     )
   if (!found.data) return null
-  const told = worthTelling(found.data.hypotheses)
+  const told = found.data.hypotheses.slice(0, found.data.worthTelling)
   return (
     <Section title="What could be wrong">
       <ol aria-label="Suspects">

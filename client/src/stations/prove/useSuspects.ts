@@ -14,8 +14,3 @@ export function useSuspects(job: JobView, here: Here) {
     queryFn: () => answer(http.GET('/api/jobs/{id}/faults', { params: { path: { id: job.id }, query: asked(here) } })),
   })
 }
-
-/** Less likely than this is not worth a line. */
-const least = 0.03
-export const worthTelling = <T extends { probability: number }>(all: T[]) =>
-  all.filter((h, i) => i === 0 || h.probability >= least).slice(0, 5)

@@ -46,7 +46,16 @@ public sealed record FaultResult(
     IReadOnlyList<SensorExpected> Expected,
     IReadOnlyList<FaultHypothesis> Hypotheses,
     string BestCheck
-);
+)
+{
+    /// <summary>Less likely than this is not worth a line; nor is a sixth.</summary>
+    private const double LeastWorth = 0.03;
+    private const int MostWorth = 5;
+
+    /// <summary>How many of the first are worth telling.</summary>
+    public int WorthTelling =>
+        Hypotheses.Take(MostWorth).TakeWhile((h, i) => i == 0 || h.Probability >= LeastWorth).Count();
+}
 
 /// <summary>
 /// Ranks what can be wrong by its posterior: prior times the likelihood of all readings, its size averaged over the stated range. The model's
