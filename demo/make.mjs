@@ -1735,7 +1735,7 @@ const jobs = [
     ],
     paste: 'grey-standard',
     by: 'ML',
-    signedStations: 3,
+    signedStations: 8,
     signedSteps: 0,
   },
   {

@@ -183,8 +183,8 @@ export const jobs = [
     block: 'copperwell-broad-duo',
     paste: 'grey-standard',
     by: 'RV',
-    signedStations: 4,
-    signedSteps: 2,
+    signedStations: 5,
+    signedSteps: 1,
     readings: [reading('RV', 'before', 21.5, null, 88, 99, 90, 372, null)],
   },
 ]

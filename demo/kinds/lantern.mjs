@@ -239,8 +239,8 @@ export const jobs = [
     block: 'undertow-shell-l',
     paste: 'grey-standard',
     by: 'QA',
-    signedStations: 2,
-    signedSteps: 4,
+    signedStations: 0,
+    signedSteps: 0,
     readings: [reading('QA', 'before', 22, null, 82, null, 90, 178, null)],
   },
 ]

@@ -175,7 +175,7 @@ export const jobs = [
     paste: 'grey-standard',
     by: 'QA',
     signedStations: 6,
-    signedSteps: 2,
+    signedSteps: 1,
     readings: [reading('QA', 'before', 21, null, 84, 92, null, 165, null)],
   },
 ]

@@ -74,6 +74,7 @@ builder
     .AddSingleton<TwinLibrary>()
     .AddSingleton<JobViews>()
     .AddSingleton<DemoShop>()
+    .AddSingleton<PlateMemory>()
     .AddSingleton<HeavyWork>();
 builder
     .Services.AddSingleton(new SimulatedCaliper(Environment.TickCount))
@@ -131,6 +132,7 @@ TraceStore.Map(app);
 PasteStream.Map(app);
 LiveEndpoint.Map(app);
 WhatIfEndpoints.Map(app);
+ExpectEndpoints.Map(app);
 SeatEndpoints.Map(app);
 SheetEndpoints.Map(app);
 CuttingEndpoints.Map(app);

@@ -29,7 +29,7 @@ public class ExpectTests
             }
             : null!;
 
-    private static Block Block() =>
+    internal static Block Block() =>
         Sample.Block() with
         {
             Flow = new(0.03, 0.06, 0.8, "L/min", []),

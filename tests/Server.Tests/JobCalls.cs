@@ -7,6 +7,19 @@ namespace FaithfulBracket.Server.Tests;
 /// <summary>What the tests ask of a job, over real HTTP.</summary>
 internal static class JobCalls
 {
+    /// <summary>Every job of the bench, once each has been reckoned.</summary>
+    public static async Task<IReadOnlyList<JsonElement>> ReckonedAsync(this ServerProcess server)
+    {
+        for (var tries = 0; tries < 600; tries++)
+        {
+            var jobs = (await server.GetAsync("/api/bench")).GetProperty("jobs").EnumerateArray().ToList();
+            if (jobs.TrueForAll(j => j.GetProperty("waits").GetString() != "is being reckoned"))
+                return jobs;
+            await Task.Delay(100, TestContext.Current.CancellationToken);
+        }
+        throw new TimeoutException("the bench was not reckoned within a minute");
+    }
+
     public static async Task<long> OpenAsync(
         this ServerProcess server,
         string board = "tern-460-r2",

@@ -2884,49 +2884,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/jobs/{id}/expect": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: {
-                    flowLMin?: number;
-                    coolantInC?: number;
-                    powerW?: number;
-                    pair?: string;
-                    board?: string;
-                };
-                header?: never;
-                path: {
-                    id: number;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["JobExpectation"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/jobs/{id}/faults": {
         parameters: {
             query?: never;
@@ -3041,6 +2998,92 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["PadFaultResult"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/expect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: {
+                    FlowLMin?: number;
+                    CoolantInC?: number;
+                    PowerW?: number;
+                    PadWPerMK?: number;
+                    PasteWPerMK?: number;
+                    pair?: string;
+                    board?: string;
+                    map?: boolean;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["JobExpectation"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/pastes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: {
+                    pair?: string;
+                    board?: string;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PasteCost"][];
                     };
                 };
             };
@@ -3706,6 +3749,48 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["StepState"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/steps/{stepId}/sign-round": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                    stepId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Signature"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RoundSigned"];
                     };
                 };
             };
@@ -5503,6 +5588,7 @@ export interface components {
             warnings: string[];
         };
         ExpectedKind: {
+            kind: components["schemas"]["PartKind"];
             name: string;
             hottest: string;
             /** Format: double */
@@ -5511,6 +5597,8 @@ export interface components {
             limitC?: null | number;
             /** Format: double */
             marginK?: null | number;
+            /** Format: double */
+            rangeK: number;
         };
         ExpectedPart: {
             part: string;
@@ -5524,6 +5612,8 @@ export interface components {
             limitC?: null | number;
             /** Format: double */
             watts: number;
+            /** Format: double */
+            rangeK: number;
         };
         /** @enum {unknown} */
         Face: "front" | "back";
@@ -5670,6 +5760,27 @@ export interface components {
             /** Format: double */
             flowLMin: number;
         };
+        HeatMap: {
+            /** Format: double */
+            minX: number;
+            /** Format: double */
+            minY: number;
+            /** Format: double */
+            stepXMm: number;
+            /** Format: double */
+            stepYMm: number;
+            /** Format: int32 */
+            columns: number;
+            /** Format: int32 */
+            rows: number;
+            c: (null | number)[];
+            /** Format: double */
+            leastC: number;
+            /** Format: double */
+            mostC: number;
+            isolines: components["schemas"]["Isoline"][];
+            outline: unknown[];
+        };
         HeightChain: {
             /** Format: double */
             contactMm: number;
@@ -5736,6 +5847,11 @@ export interface components {
             driver: string;
             camera?: null | string;
         };
+        Isoline: {
+            /** Format: double */
+            c: number;
+            lines: unknown[][];
+        };
         JetPlateTold: {
             /** Format: double */
             measuredMm: number;
@@ -5755,8 +5871,17 @@ export interface components {
         };
         JobExpectation: {
             conditions: components["schemas"]["HeatConditions"];
+            /** Format: double */
+            watts: number;
             result: components["schemas"]["ExpectResult"];
             kinds: components["schemas"]["ExpectedKind"][];
+            /** Format: double */
+            boardW: number;
+            /** Format: double */
+            padWPerMK?: null | number;
+            /** Format: double */
+            pasteWPerMK: number;
+            map?: null | components["schemas"]["HeatMap"];
         };
         /** @enum {unknown} */
         JobKind: "full-cover" | "core-only" | "twin-board" | "two-dies" | "workstation" | "plug-in-module" | "unknown-make" | "machine" | "back-plate" | "mainboard-one-piece" | "mainboard-split" | "mainboard-bridged" | "socket" | "socket-upgrade" | "direct-die" | "direct-die-several" | "memory" | "console";
@@ -6574,6 +6699,16 @@ export interface components {
             volumeErrorShare?: null | number;
             cutShort?: null | string;
         };
+        PasteCost: {
+            id: string;
+            /** Format: double */
+            throughK: number;
+            /** Format: double */
+            dieC: number;
+            /** Format: double */
+            againstK: number;
+            chosen: boolean;
+        };
         PasteFace: {
             part: string;
             pasteId: string;
@@ -6946,6 +7081,11 @@ export interface components {
             x: number;
             /** Format: double */
             y: number;
+        };
+        RoundSigned: {
+            steps: unknown[];
+            by: string;
+            at: string;
         };
         RunningTimer: {
             /** Format: int64 */
@@ -7737,6 +7877,7 @@ export interface components {
             pass?: null | number;
             /** Format: int32 */
             passes?: null | number;
+            round?: null | string;
             /** Format: int32 */
             sheet?: null | number;
             pieces: string[];

@@ -15,6 +15,7 @@ const lists: [string, [string, string][]][] = [
     'On a job',
     [
       ['Space', 'sign the step'],
+      ['Enter', 'sign the rest of a round of turns'],
       ['Backspace', 'take the last sign-off back'],
       ['1 – 9', 'go to a station'],
       ['← →', 'look at the step before or after'],
@@ -39,6 +40,7 @@ const lists: [string, [string, string][]][] = [
     'At the bench',
     [
       ['Space, right pedal', 'done'],
+      ['Enter', 'the whole round is turned'],
       ['Backspace, left pedal', 'back one'],
       ['F', 'turn the board over'],
       ['T', 'timer'],

@@ -16,8 +16,13 @@ export function useKeys(keys: Keys, enabled = true) {
       const name = e.code === 'Space' ? 'Space' : e.key.length === 1 ? e.key.toLowerCase() : e.key
       const full = e.ctrlKey || e.metaKey ? `ctrl+${name}` : name
       if (typing(e) && full !== 'ctrl+k') return
-      // Space on a focused button presses that button
-      if (name === 'Space' && e.target instanceof HTMLElement && e.target.closest('button, summary')) return
+      // Space or Enter on a focused button or link presses that
+      if (
+        (name === 'Space' || name === 'Enter') &&
+        e.target instanceof HTMLElement &&
+        e.target.closest(name === 'Enter' ? 'button, summary, a' : 'button, summary')
+      )
+        return
       const act = current.current[full]
       if (!act) return
       e.preventDefault()

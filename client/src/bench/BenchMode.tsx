@@ -58,6 +58,7 @@ function Bench({ job, station }: { job: JobView; station: Station | 'restore' })
       if (hand && !s.isSigned && s.count > 0) s.setCount(s.count - 1)
       else s.back()
     },
+    Enter: s.signRound,
     f: flip,
     t: start,
     v: () => step && readAloud(step),
@@ -236,7 +237,13 @@ function Pedals({
             then <b className="line-clamp-2 text-[22px] font-semibold text-on-line">{next.title}</b>
           </>
         )}
-        <span className="block text-[18px]">F turns the board over, V reads aloud</span>
+        {s.round.length > 1 ? (
+          <button type="button" className="block min-h-9 text-left text-[18px] underline" onClick={s.signRound}>
+            Enter: all {s.round.length} of this round are turned
+          </button>
+        ) : (
+          <span className="block text-[18px]">F turns the board over, V reads aloud</span>
+        )}
       </div>
       <button type="button" onClick={desk} className="px-5 text-[20px] text-line-soft">
         Desk<kbd className="num block text-[17px]">Esc</kbd>

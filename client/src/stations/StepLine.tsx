@@ -155,6 +155,11 @@ function Doing({ job, here, s, onBench, setNote, selected }: Omit<Props, 'note'>
           Bench
         </Button>
       )}
+      {s.round.length > 1 && (
+        <Button kind="line" keyName="Enter" onClick={s.signRound} disabled={s.busy}>
+          All {s.round.length} of this round
+        </Button>
+      )}
       {s.isSigned ? (
         <span className="num max-w-44 px-2 text-[17px] text-line-soft">signed {signed?.by}</span>
       ) : (

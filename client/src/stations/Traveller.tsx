@@ -59,6 +59,7 @@ function Sheet({ job, station }: { job: JobView; station: Station }) {
       choose({})
     },
     Backspace: s.back,
+    Enter: s.signRound,
     f: flip,
     ArrowLeft: () => s.look(-1),
     ArrowRight: () => s.look(1),

@@ -40,6 +40,16 @@ export function nextOpen(steps: { id: string }[], signed: ReadonlyMap<string, Si
   return open < 0 ? Math.max(0, steps.length - 1) : open
 }
 
+/** Open steps of the round of turns that a step belongs to, from it on; empty where it belongs to none. */
+export function roundFrom<T extends { id: string; round?: string | null }>(
+  steps: T[],
+  signed: ReadonlyMap<string, Signed>,
+  step: T | undefined,
+) {
+  if (!step?.round) return []
+  return steps.slice(steps.indexOf(step)).filter((s) => s.round === step.round && !signed.has(s.id))
+}
+
 /** The step that Back takes back: the one looked at if it is signed, else the last one signed before it. */
 export function lastSigned<T extends { id: string }>(steps: T[], signed: ReadonlyMap<string, Signed>, index: number) {
   const here = steps[index]

@@ -4,7 +4,7 @@ import { Refusal } from '../api/client'
 import { enqueue, useOutbox, waiting } from '../api/outbox'
 import { useJobChanges } from '../api/queries'
 import { useInitials } from '../app/settings'
-import { keptSigns, lastSigned, nextOpen, offlineRefusal, type Signed, signedSteps } from './stepLogic'
+import { keptSigns, lastSigned, nextOpen, offlineRefusal, roundFrom, type Signed, signedSteps } from './stepLogic'
 
 /** Steps that rest on one to take back, asked for together. */
 export interface Question {
@@ -48,7 +48,8 @@ export function useSteps(job: JobView, station: Station | 'restore') {
   }, [station, job.id])
   const refuse = (e: unknown) =>
     setRefusal(e instanceof Refusal ? e : new Refusal(0, 'Something broke', String(e), [], [], []))
-  const busy = changes.sign.isPending || changes.undo.isPending
+  const busy = changes.sign.isPending || changes.signRound.isPending || changes.undo.isPending
+  const round = roundFrom(steps, signed, step)
 
   const sign = (overrideReason?: string) => {
     if (!step || stands(step.id)) return
@@ -74,6 +75,38 @@ export function useSteps(job: JobView, station: Station | 'restore') {
     else
       changes.sign.mutate(
         { stepId: step.id, by, count, overrideReason },
+        {
+          onSuccess: () => setLooking(null),
+          onError: (e) => {
+            if (e instanceof Refusal && e.status === 0) keep()
+            else refuse(e)
+          },
+        },
+      )
+  }
+
+  /** The open rest of the round of turns, with one press; without the shop each is kept for itself. */
+  const signRound = () => {
+    if (!step || busy || round.length === 0) return
+    setRefusal(null)
+    const keep = () => {
+      const now = new Map(signed)
+      for (const turn of round) {
+        const refused = offlineRefusal(turn, undefined, now)
+        if (refused) {
+          if (turn === step) setRefusal(refused)
+          break
+        }
+        const parcel = { jobId: job.id, stepId: turn.id, title: turn.title, kind: 'sign' as const, by }
+        enqueue({ ...parcel, version: version(turn.id) })
+        now.set(turn.id, { by, at: '', lookAgain: false, changed: [] })
+      }
+      setLooking(null)
+    }
+    if (kept.length > 0) keep()
+    else
+      changes.signRound.mutate(
+        { stepId: step.id, by },
         {
           onSuccess: () => setLooking(null),
           onError: (e) => {
@@ -175,6 +208,8 @@ export function useSteps(job: JobView, station: Station | 'restore') {
       }
     },
     sign,
+    round,
+    signRound,
     back,
     takeBack,
     refuse,

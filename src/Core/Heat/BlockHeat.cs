@@ -33,11 +33,20 @@ public sealed class BlockHeat
     private const int UsualCells = 12_000,
         MostRounds = 40;
 
-    private BlockHeat(HeatPlate plate, IReadOnlyList<HeatedPart> parts, double hWPerM2K, double[] rise)
+    private readonly Board _board;
+
+    private BlockHeat(
+        LaidBlock laid,
+        HeatPlate plate,
+        IReadOnlyList<HeatedPart> parts,
+        double hWPerM2K,
+        IReadOnlyList<double> rise
+    )
     {
-        (Plate, Parts, HWPerM2K, Rise) = (plate, parts, hWPerM2K, rise);
+        (_board, Laid, Plate, Parts, HWPerM2K, Rise) = (laid.Board, laid, plate, parts, hWPerM2K, rise);
     }
 
+    public LaidBlock Laid { get; }
     public HeatPlate Plate { get; }
     public IReadOnlyList<HeatedPart> Parts { get; }
 
@@ -88,7 +97,26 @@ public sealed class BlockHeat
             if (heat.Spread(part.Into, part.Watts) is { } spread)
                 for (var n = 0; n < spread.Length; n++)
                     watts[n] += spread[n];
-        return new(heat, own, h, heat.Rise(watts));
+        return new(laid, heat, own, h, heat.Rise(watts));
+    }
+
+    /// <summary>The same plate at the same flow with other watts: every rise goes with them.</summary>
+    /// <param name="powerW">What all parts of the board give together; null takes it as it stands.</param>
+    public BlockHeat At(double? powerW)
+    {
+        var now = Parts.FirstOrDefault(p => p.Watts > 0);
+        if (now is null)
+            return this;
+        var factor = Scale(_board, powerW) * now.Part.DissipationW / now.Watts;
+        return factor == 1
+            ? this
+            : new(
+                Laid,
+                Plate,
+                [.. Parts.Select(p => p with { Watts = p.Watts * factor })],
+                HWPerM2K,
+                [.. Rise.Select(r => r * factor)]
+            );
     }
 
     private static double Scale(Board board, double? powerW)

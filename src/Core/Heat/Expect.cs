@@ -16,6 +16,9 @@ public sealed record HeatConditions(double? PowerW, double CoolantInC, double Fl
 public sealed record ExpectedPart(string Part, double C, double LandC, double ThroughK, double? LimitC)
 {
     public double Watts { get; init; }
+
+    /// <summary>Half the 95 % range that the model's error and the parts' tolerances leave, K.</summary>
+    public double RangeK { get; init; }
 }
 
 /// <param name="CoolantRiseK">Of the coolant through the block.</param>
@@ -31,8 +34,6 @@ public static class Expect
 {
     public const string InWords = "Limits: a body of 4 MiB, and those of the board and block documents.";
 
-    internal const double UnstatedContactMm2KPerW = 10;
-
     /// <param name="pads">Null takes what the block's maker supplies.</param>
     /// <exception cref="InputException">See <see cref="BlockHeat"/>; a pad of a material nobody knows.</exception>
     public static ExpectResult Of(
@@ -42,9 +43,20 @@ public static class Expect
         PasteMaterial paste,
         HeatConditions at,
         CancellationToken cancel = default
+    ) => Of(BlockHeat.Of(laid, at.PowerW, at.FlowLMin, cancel), pads, materials, paste, at);
+
+    /// <summary>The same on a plate that is reckoned already, at the flow it was reckoned for.</summary>
+    /// <exception cref="InputException">A pad of a material nobody knows.</exception>
+    public static ExpectResult Of(
+        BlockHeat plate,
+        IReadOnlyList<LaidPad>? pads,
+        IReadOnlyDictionary<string, PadMaterial> materials,
+        PasteMaterial paste,
+        HeatConditions at
     )
     {
-        var heat = BlockHeat.Of(laid, at.PowerW, at.FlowLMin, cancel);
+        var heat = plate.At(at.PowerW);
+        var laid = heat.Laid;
         var warnings = new List<string>();
         var ways = new Ways(laid, pads, materials, paste, warnings);
         var rise = Coolant.RiseK(heat.Watts, at.FlowLMin);
@@ -55,7 +67,13 @@ public static class Expect
             if (ways.KPerW(part) is not { } through || heat.LandRise(part) is not { } land)
                 continue;
             var own = part.Watts * through;
-            parts.Add(new(part.Part.Id, mean + land + own, mean + land, own, part.Part.LimitC) { Watts = part.Watts });
+            parts.Add(
+                new(part.Part.Id, mean + land + own, mean + land, own, part.Part.LimitC)
+                {
+                    Watts = part.Watts,
+                    RangeK = HeatError.RangeK(own, land, ways.GapShare(part)),
+                }
+            );
             if (part.Part is { LimitC: { } limit, Kind: not PartKind.Lid } && mean + land + own > limit)
                 warnings.Add(
                     FormattableString.Invariant(
@@ -74,7 +92,7 @@ public static class Expect
         private readonly List<string> _warnings;
         private readonly SeatingResult? _seated;
         private readonly Dictionary<string, LaidPad> _pads;
-        private readonly Dictionary<string, double> _gaps = [];
+        private readonly Dictionary<string, Gap> _gaps = [];
 
         public Ways(
             LaidBlock laid,
@@ -87,7 +105,7 @@ public static class Expect
             (_materials, _paste, _warnings) = (materials, paste, warnings);
             var gaps = Gaps.Of(laid, materials);
             foreach (var gap in gaps.Pairs)
-                _gaps[gap.Part] = gap.NominalMm;
+                _gaps[gap.Part] = gap;
             var laidPads =
                 pads
                 ??
@@ -137,20 +155,25 @@ public static class Expect
                     "pads",
                     $"Pad material \"{pad.Material}\" is not known: give it in materials or add it to the drawer."
                 );
-            if ((material.ConductivityWPerMK ?? material.ClaimedWPerMK) is not { } k)
-            {
-                _warnings.Add($"{pad.Material} states no conductivity: {id} can not be told.");
-                return null;
-            }
             var squash = _seated?.Pads.FirstOrDefault(p => p.Part == id)?.Squash;
-            var gap = squash is { } s ? pad.ThicknessMm * (1 - s) : _gaps.GetValueOrDefault(id, pad.ThicknessMm);
+            var gap = squash is { } s
+                ? pad.ThicknessMm * (1 - s)
+                : _gaps.GetValueOrDefault(id)?.NominalMm ?? pad.ThicknessMm;
             if (squash is <= 0 || gap >= pad.ThicknessMm)
             {
                 _warnings.Add($"The pad on {id} does not touch: only the board carries its heat.");
                 return null;
             }
-            var contact = material.ContactMm2KPerW ?? UnstatedContactMm2KPerW;
-            return gap / (k * part.CoveredMm2) * 1000 + 2 * contact / part.CoveredMm2;
+            if (PadWay.KPerW(material, gap, part.CoveredMm2) is { } way)
+                return way;
+            _warnings.Add($"{pad.Material} states no conductivity: {id} can not be told.");
+            return null;
         }
+
+        /// <summary>Standard deviation of the gap over a part as a share of it: the root-sum-square band is three of them to each side.</summary>
+        public double GapShare(HeatedPart part) =>
+            part.Pairing.Land.Through == Through.Pad && _gaps.GetValueOrDefault(part.Part.Id) is { NominalMm: > 0 } gap
+                ? (gap.RssMaxMm - gap.RssMinMm) / 6 / gap.NominalMm
+                : 0;
     }
 }

@@ -5,7 +5,16 @@ namespace FaithfulBracket.Core.Heat;
 /// <summary>The hottest of one kind of part.</summary>
 /// <param name="Name">The kind as it is called, its number before it where there are several.</param>
 /// <param name="MarginK">To its limit; null where none is stated.</param>
-public sealed record ExpectedKind(string Name, string Hottest, double C, double? LimitC, double? MarginK);
+/// <param name="RangeK">Half the 95 % range of its temperature, K.</param>
+public sealed record ExpectedKind(
+    PartKind Kind,
+    string Name,
+    string Hottest,
+    double C,
+    double? LimitC,
+    double? MarginK,
+    double RangeK
+);
 
 /// <summary>What is expected, told by kind: nobody reads twenty power stages one by one.</summary>
 public static class ExpectedKinds
@@ -26,18 +35,22 @@ public static class ExpectedKinds
                     // the limit is the silicon's, and that is warmer than its lid by bond and lid
                     if (g.Key == PartKind.Lid)
                         return new ExpectedKind(
+                            g.Key,
                             "top of the lid, the silicon is warmer",
                             worst.Part,
                             worst.C,
                             null,
-                            null
+                            null,
+                            worst.RangeK
                         );
                     return new ExpectedKind(
+                        g.Key,
                         g.Count() > 1 ? $"{name}, hottest of {g.Count()}" : name,
                         worst.Part,
                         worst.C,
                         worst.LimitC,
-                        worst.LimitC - worst.C
+                        worst.LimitC - worst.C,
+                        worst.RangeK
                     );
                 }),
         ];

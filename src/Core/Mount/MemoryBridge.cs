@@ -140,8 +140,26 @@ public static class MemoryBridge
                     Driver = Driver(first.Block, star),
                     Caution = "These threads sit in a thin plate: more than snug strips them.",
                 };
+            if (order.Machine is null)
+                yield return Slots(first, pairs.Count, Step("slots", StepKind.Fit, "", "In their slots"));
         }
     }
+
+    /// <summary>Where the modules go: with fewer modules than slots, every second one.</summary>
+    private static WorkStep Slots(Pair first, int modules, WorkStep step) =>
+        step with
+        {
+            Title =
+                modules == 1 ? "Press the module into the second slot from the processor"
+                : modules == 2 ? "Press both modules at once into the second and the fourth slot from the processor"
+                : $"Press the {modules} modules at once into {modules} slots side by side, {first.Block.Model} held level",
+            Detail =
+                modules % 2 == 0 && modules > 2
+                    ? "Every slot taken. All notches to one side; both latches of every slot close by themselves."
+                    : "The notch fits one way only. Both latches close by themselves; the slots between stay free.",
+            Caution = "The mainboard's manual goes first: it numbers its slots and says which are filled when.",
+            Facts = [new(modules.ToString(System.Globalization.CultureInfo.InvariantCulture), "latched")],
+        };
 
     private static string? Driver(Block block, IReadOnlyList<BridgeBolt> bolts) =>
         bolts.Count == 0 ? null : block.Kit?.Screws.FirstOrDefault(s => s.Thread == bolts[0].Thread)?.Driver;

@@ -47,7 +47,7 @@ internal static class MountSteps
         var each = turns.Count == 0 ? "" : $", {TurnWords.Of(turns.Min())} at a time";
         var named =
             seats.Count == mounts.Count && seats.Count > 0 ? SocketMount.Turned(seats[0]).ToLowerInvariant() : "screw";
-        return new(Station.Mount, $"{screws} {named}s{each}", false, steps);
+        return new(Station.Mount, $"{screws} {named}s{each}", false, [.. MountLocks.On(order, steps)]);
     }
 
     /// <summary>What is done once for the block, however many boards it lies on.</summary>
@@ -330,7 +330,13 @@ internal static class MountSteps
             hole.TargetNm is { } nm ? FormattableString.Invariant($"to {nm:0.0#} N·m")
             : hole.Finish is "stop" or null && _ways.Tightness != Tightness.Grip ? "home"
             : hole.Finish == "light" ? "light, no further"
-            : "until it grips, then an eighth turn";
+            : $"until it grips, then {AfterGrip}";
+
+        /// <summary>Pads give, a die does not: small blocks on pads are turned further after the grip, and never tight.</summary>
+        private string AfterGrip =>
+            _pair.Block.Kind is BlockKind.Chip or BlockKind.PowerStage
+                ? "a quarter turn, half at most"
+                : "an eighth turn";
 
         /// <summary>Paste where the back plate meets the front block.</summary>
         private string? Bridge() =>

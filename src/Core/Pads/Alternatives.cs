@@ -38,9 +38,10 @@ public static class Alternatives
         double maxBondLineUm = SeatingSolver.DefaultMaxBondLineUm
     )
     {
-        var ((board, block, _), pads, materials, _) = stack;
+        var ((board, _, _), pads, materials, _) = stack;
         if (parts.Count == 0 || parts.Any(p => !pads.Any(x => x.Part == p)))
             throw new InputException("parts", "Name parts that have a pad.");
+        var covered = Gaps.Of(stack.Laid, materials).Pairs.First(g => g.Part == parts[0]).PadAreaMm2;
         var list = new List<Alternative>();
         foreach (var option in atHand.Distinct().Where(o => materials.ContainsKey(o.Material)))
         {
@@ -57,7 +58,7 @@ public static class Alternatives
             {
                 continue;
             }
-            list.Add(Describe(board, block, seated, parts[0], option, materials[option.Material], maxBondLineUm));
+            list.Add(Describe(board, seated, parts[0], option, materials[option.Material], covered, maxBondLineUm));
         }
         return
         [
@@ -71,21 +72,20 @@ public static class Alternatives
 
     private static Alternative Describe(
         Board board,
-        Block block,
         SeatingResult seated,
         string place,
         StockedPad option,
         PadMaterial material,
+        double coveredMm2,
         double limitUm
     )
     {
         var film = seated.Dies.SelectMany(d => d.BondLinesUm).DefaultIfEmpty(0).Max();
         var pad = seated.Pads.First(p => p.Part == place);
         var part = board.FindPart(place)!;
-        var left = option.ThicknessMm * (1 - Math.Max(0, pad.Squash));
-        double? rise =
-            material.ConductivityWPerMK is { } k && part.DissipationW > 0 && pad.Squash > 0
-                ? part.DissipationW * left * 1e-3 / (k * part.Top().Area * 1e-6)
+        var rise =
+            part.DissipationW > 0 && pad.Squash > 0
+                ? part.DissipationW * PadWay.KPerW(material, option.ThicknessMm * (1 - pad.Squash), coveredMm2)
                 : null;
         var over = seated.Dies.Any(d => d.MaxLoadN is { } max && d.LoadN > max) || pad.Squash > material.SquashMax;
         var text =

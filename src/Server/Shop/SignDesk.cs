@@ -87,6 +87,62 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs)
         );
     }
 
+    /// <summary>Signs the open rest of a round of turns with one press, each step for itself, all or none.</summary>
+    /// <param name="seen">Events of the first step that the caller has seen.</param>
+    /// <returns>Steps signed, the one asked for first.</returns>
+    /// <exception cref="LockedException">The first one is locked, or is of no round.</exception>
+    public (StepEvent First, IReadOnlyList<StepId> Steps) SignRound(
+        long jobId,
+        StepId id,
+        string by,
+        long seen,
+        Sending? sending,
+        CancellationToken cancel
+    )
+    {
+        var asked = new NewStepEvent(id.ToString(), StepEvent.Done, by, null, null, null);
+        IReadOnlyList<StepId> steps = [id];
+        var first = Write(
+            jobId,
+            asked,
+            sending,
+            (planned, stand) =>
+            {
+                var events = Read(stand.Events);
+                RefuseLostRace(stand.Events, id, seen);
+                RefuseStanding(planned, events, id);
+                var signed = StepStands.Signed(events);
+                var round = SignOff.Round(planned.Plan, signed, id);
+                if (round.Count == 0)
+                    throw SignOff.Sign(planned.Plan, signed, id, null, null) switch
+                    {
+                        SignOutcome.NotInPlan gone => new InputException("/stepId", gone.Why),
+                        SignOutcome.Locked locked => new LockedException(locked.Why, locked.WaitsFor, []),
+                        _ => new InputException("/stepId", "This step belongs to no round of turns: sign it alone."),
+                    };
+                steps = [.. round.Select(s => s.Id)];
+                return Finishing(
+                    planned,
+                    new([
+                        .. round.Select(s =>
+                            asked with
+                            {
+                                StepId = s.Id.ToString(),
+                                Signed = JsonSerializer.Serialize(
+                                    SignedBasis.Of(s, planned.Documents),
+                                    DocumentJson.Options
+                                ),
+                            }
+                        ),
+                    ]),
+                    signed.Concat(steps)
+                );
+            },
+            cancel
+        );
+        return (first, steps);
+    }
+
     /// <param name="with">Steps that rest on it and are taken back with it.</param>
     /// <exception cref="LockedException">It is not signed, or signed steps rest on it that were not named.</exception>
     public StepEvent TakeBack(
@@ -249,8 +305,14 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs)
                     JobSheetSet.Of(stand.Sheets).VersionOf(JobSheetSet.CuttingKind)
                 ),
             };
-        var signed = StepStands.Signed(events).Append(step.Id).ToHashSet();
-        return planned.Plan.Steps.All(s => signed.Contains(s.Id))
+        return Finishing(planned, write, StepStands.Signed(events).Append(step.Id));
+    }
+
+    /// <summary>With the finished job as it is signed, where these signatures are the last.</summary>
+    private static SignWrite Finishing(PlannedJob planned, SignWrite write, IEnumerable<StepId> signed)
+    {
+        var all = signed.ToHashSet();
+        return planned.Plan.Steps.All(s => all.Contains(s.Id))
             ? write with
             {
                 Record = JsonSerializer.Serialize(

@@ -1,5 +1,4 @@
 using FaithfulBracket.Core;
-using FaithfulBracket.Core.Heat;
 using FaithfulBracket.Core.Mount;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
@@ -17,13 +16,6 @@ namespace FaithfulBracket.Server.Stations;
 
 internal sealed record PracticeMove(string Hole, double Turns);
 
-/// <param name="Kinds">The hottest of each kind of part.</param>
-internal sealed record JobExpectation(
-    HeatConditions Conditions,
-    ExpectResult Result,
-    IReadOnlyList<ExpectedKind> Kinds
-);
-
 internal sealed record PracticeAsk(IReadOnlyList<PracticeMove> Moves);
 
 /// <summary>
@@ -40,7 +32,6 @@ internal static class WhatIfEndpoints
         job.MapGet("/alternatives", OtherPads);
         job.MapPost("/practice", PractiseAsync).Accepts<PracticeAsk>("application/json");
         job.MapGet("/bow", Bow);
-        job.MapGet("/expect", Expected);
         job.MapGet("/faults", Suspects);
         job.MapGet("/section", Section);
         job.MapGet("/pad-fault", Faulty);
@@ -105,33 +96,6 @@ internal static class WhatIfEndpoints
         return TypedResults.Ok(PadFaults.Try(seated.Stack!.Finished(), part, kind));
     }
 
-    /// <summary>What the parts under the block will run at, as it is planned to rest; other conditions by query.</summary>
-    private static Ok<JobExpectation> Expected(
-        long id,
-        double? flowLMin,
-        double? coolantInC,
-        double? powerW,
-        string? pair,
-        string? board,
-        JobPlans plans,
-        ShopMemory shop,
-        CancellationToken cancel
-    )
-    {
-        if (flowLMin is not null and not (>= 0.1 and <= 30))
-            throw new InputException("?flowLMin", "Expected a flow from 0.1 to 30 L/min.");
-        if (coolantInC is not null and not (>= -20 and <= 90))
-            throw new InputException("?coolantInC", "Expected coolant from −20 to 90 °C.");
-        if (powerW is not null and not (>= 1 and <= 3000))
-            throw new InputException("?powerW", "Expected 1 to 3,000 W.");
-        var usual = new ShopSettings();
-        var at = new HeatConditions(powerW, coolantInC ?? usual.CoolantInC, flowLMin ?? usual.FlowLPerMin);
-        var seated = Seated(plans.Today(id, cancel).Plan, pair, board);
-        var stack = seated.Stack!;
-        var result = Expect.Of(stack.Laid, stack.Pads, stack.Materials, stack.Paste, at, cancel);
-        return TypedResults.Ok(new JobExpectation(at, result, ExpectedKinds.Of(stack.Board, result)));
-    }
-
     /// <summary>What the last after reading says is wrong, ranked.</summary>
     private static Ok<FaultResult> Suspects(
         long id,
@@ -144,17 +108,13 @@ internal static class WhatIfEndpoints
     {
         var job = plans.Today(id, cancel);
         var seated = Seated(job.Plan, pair, board);
-        var first = job.Order.First.Key;
         var after =
-            papers
-                .Readings(id)
-                .Select(JobPlans.Reading)
-                .LastOrDefault(r => r.Phase == Phase.After && (r.Board ?? first) == seated.Board)
+            JobReadings.After(papers.Readings(id), seated.Board, job.Order.First.Key)
             ?? throw new InputException("", "No after reading yet: measure under load first.");
         return TypedResults.Ok(JobSuspects.Of(seated.Stack!, after, new ShopSettings(), cancel));
     }
 
-    private static PairPads Seated(JobPlan plan, string? pair, string? board) =>
+    internal static PairPads Seated(JobPlan plan, string? pair, string? board) =>
         JobPlanner.Seated(plan, pair, board)
         ?? throw new InputException("", "Choose a block and a paste first: nothing is seated yet.");
 

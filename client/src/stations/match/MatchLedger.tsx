@@ -2,7 +2,7 @@ import { useBlocksFor, useSeatBlocks } from '../../api/queries'
 import { mm } from '../../ui/format'
 import { VerdictMark, verdictColour, verdictWords } from '../../ui/Verdict'
 import { Head, Row, Section, Why } from '../Ledger'
-import { Expected } from '../prove/Expected'
+import { ExpectedFigures } from '../prove/Expected'
 import type { RoomProps } from '../room'
 import { SeatMatch } from '../seat/SeatMatch'
 import { LoopFlow } from './LoopFlow'
@@ -54,7 +54,7 @@ export function MatchLedger(props: RoomProps) {
       )}
       <SeatMatch {...props} />
       <LoopFlow job={job} />
-      <Expected {...props} />
+      <ExpectedFigures {...props} />
       {fit && (
         <Section title="Why">
           {fit.reasons.map((r) => (

@@ -1,4 +1,7 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { answer, http, type Schemas } from '../../api/client'
 import { useDrawer } from '../../api/queries'
+import { asked } from '../here'
 import { Head, Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
 import { StepList } from '../StepList'
@@ -6,6 +9,15 @@ import { StepList } from '../StepList'
 /** How much, in the hand's terms, from which tube. */
 export function PasteLedger({ job, here, s }: RoomProps) {
   const pastes = useDrawer().data?.drawer.pastes ?? []
+  const costs =
+    useQuery({
+      queryKey: ['pastes', job.id, job.version, job.sheets.versions, here.pairKey, here.boardKey],
+      enabled: !!here.seating?.dies.length && here.block?.flow != null,
+      retry: false,
+      placeholderData: keepPreviousData,
+      queryFn: () =>
+        answer(http.GET('/api/jobs/{id}/pastes', { params: { path: { id: job.id }, query: asked(here) } })),
+    }).data ?? []
   const faces = here.faces
   if (faces.length === 0)
     return (
@@ -79,6 +91,7 @@ export function PasteLedger({ job, here, s }: RoomProps) {
                 {p.gramsLeft} g or {p.plungerMm.toFixed(0)} mm of plunger, {p.material.conductivityWPerMK} W/(m·K),{' '}
                 {p.monthsToRepaste} mo
               </span>
+              <Kelvin cost={costs.find((c) => c.id === p.material.id)} />
             </button>
           ))}
         </div>
@@ -97,5 +110,21 @@ export function PasteLedger({ job, here, s }: RoomProps) {
         <StepList s={s} />
       </Section>
     </>
+  )
+}
+
+/** What the tube costs at the die. */
+function Kelvin({ cost }: { cost?: Schemas['PasteCost'] }) {
+  if (!cost) return null
+  return (
+    <span className="num block text-[15.5px]">
+      die at {cost.dieC.toFixed(0)} °C, {cost.throughK.toFixed(1)} K of it through the film
+      {!cost.chosen && Math.abs(cost.againstK) >= 0.1 && (
+        <b className={cost.againstK > 0 ? 'text-plum' : 'text-cool'}>
+          , {cost.againstK > 0 ? '+' : '−'}
+          {Math.abs(cost.againstK).toFixed(1)} K
+        </b>
+      )}
+    </span>
   )
 }

@@ -1,62 +1,61 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import { useState } from 'react'
-import { answer, http } from '../../api/client'
-import { asked } from '../here'
+import { Button } from '../../ui/Button'
 import { Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
+import { type Heat, type Tried, useHeat } from './useHeat'
 
-/** What every kind of part will run at under this block; flow and inlet can be tried. */
-export function Expected({ job, here }: RoomProps) {
-  const [flow, setFlow] = useState<number>()
-  const [inlet, setInlet] = useState<number>()
-  const expected = useQuery({
-    queryKey: ['expect', job.id, job.version, job.sheets.versions, here.pairKey, here.boardKey, flow, inlet],
-    enabled: !!here.seating?.dies.length && here.block?.flow != null,
-    retry: false,
-    placeholderData: keepPreviousData,
-    queryFn: () =>
-      answer(
-        http.GET('/api/jobs/{id}/expect', {
-          params: { path: { id: job.id }, query: { ...asked(here), flowLMin: flow, coolantInC: inlet } },
-        }),
-      ),
-  })
+/** What every kind of part will run at under this block; every condition can be tried, and the map follows the hand. */
+export function Expected({ here, own, map = true }: { here: RoomProps['here']; own: Heat; map?: boolean }) {
   if (!here.seating?.dies.length || here.block?.flow == null) return null
-  const e = expected.data
+  const e = own.expected
+  const changed = Object.values(own.tried).some((v) => v !== undefined)
   return (
     <Section title="What it will run at">
-      {expected.error && <p className="text-[14.5px] text-plum">{(expected.error as Error).message}</p>}
-      {!e && !expected.error && <p className="text-[14.5px] text-soft">Reckoning the plate</p>}
+      {own.error && <p className="text-[14.5px] text-plum">{own.error.message}</p>}
+      {!e && !own.error && <p className="text-[14.5px] text-soft">Reckoning the plate</p>}
       {e && (
         <>
           {e.kinds.map((k) => (
             <Row
               key={k.name}
               name={`${k.name}, ${k.hottest}`}
-              value={k.limitC == null ? k.c.toFixed(0) : `${k.c.toFixed(0)} of ${k.limitC.toFixed(0)}`}
+              value={`${k.c.toFixed(0)} ± ${Math.max(1, k.rangeK).toFixed(0)}${k.limitC == null ? '' : ` of ${k.limitC.toFixed(0)}`}`}
               unit="°C"
               tone={k.marginK != null && k.marginK < 0 ? 'text-plum' : undefined}
             />
           ))}
           <Row name="coolant warms by" value={e.result.coolantRiseK.toFixed(1)} unit="K" />
+          <Slider own={own} name="flow" unit="L/min" of="flowLMin" now={e.conditions.flowLMin} range={[0.5, 8, 0.5]} />
           <Slider
-            name="flow"
-            unit="L/min"
-            value={e.conditions.flowLMin}
-            least={0.5}
-            most={8}
-            step={0.5}
-            onChange={setFlow}
-          />
-          <Slider
+            own={own}
             name="coolant in"
             unit="°C"
-            value={e.conditions.coolantInC}
-            least={15}
-            most={50}
-            step={1}
-            onChange={setInlet}
+            of="coolantInC"
+            now={e.conditions.coolantInC}
+            range={[15, 50, 1]}
           />
+          <Slider
+            own={own}
+            name="heat"
+            unit="W"
+            of="powerW"
+            now={e.conditions.powerW ?? e.boardW}
+            range={[20, 600, 10]}
+          />
+          <Slider own={own} name="pads" unit="W/mK" of="padWPerMK" now={e.padWPerMK} range={[1, 20, 0.5]} />
+          <Slider own={own} name="paste" unit="W/mK" of="pasteWPerMK" now={e.pasteWPerMK} range={[1, 80, 0.5]} />
+          <div className="mt-2 flex flex-wrap gap-2">
+            {map && (
+              <Button
+                kind={own.shown ? 'go' : 'plain'}
+                aria-pressed={own.shown}
+                keyName="M"
+                onClick={() => own.show(!own.shown)}
+              >
+                Heat on the mat
+              </Button>
+            )}
+            {changed && <Button onClick={() => own.attempt({})}>As planned</Button>}
+          </div>
           {e.result.warnings.slice(0, 3).map((w) => (
             <Why key={w} tone="text-amber">
               {w}
@@ -68,47 +67,43 @@ export function Expected({ job, here }: RoomProps) {
   )
 }
 
-/** Asks when the hand lets go: every step of the way would be a plate to solve. */
 function Slider({
+  own,
   name,
   unit,
-  value,
-  least,
-  most,
-  step,
-  onChange,
+  of,
+  now,
+  range: [least, most, step],
 }: {
+  own: Heat
   name: string
   unit: string
-  value: number
-  least: number
-  most: number
-  step: number
-  onChange: (v: number) => void
+  of: keyof Tried
+  now?: number | null
+  range: [number, number, number]
 }) {
-  const [moving, setMoving] = useState<number>()
-  const done = () => {
-    if (moving !== undefined) onChange(moving)
-    setMoving(undefined)
-  }
+  if (now == null) return null
+  const value = own.tried[of] ?? now
   return (
-    <label className="mt-1.5 grid grid-cols-[80px_minmax(0,1fr)_72px] items-center gap-2 text-[14.5px]">
+    <label className="mt-1.5 grid grid-cols-[74px_minmax(0,1fr)_78px] items-center gap-2 text-[14.5px]">
       {name}
       <input
         type="range"
-        min={least}
-        max={most}
+        min={Math.min(least, value)}
+        max={Math.max(most, value)}
         step={step}
-        value={moving ?? value}
+        value={value}
         className="h-6 w-full min-w-0 accent-copper"
-        onChange={(e) => setMoving(Number(e.target.value))}
-        onPointerUp={done}
-        onKeyUp={done}
-        onBlur={done}
+        onChange={(e) => own.attempt({ ...own.tried, [of]: Number(e.target.value) })}
       />
-      <span className="num text-right text-[16px]">
-        {moving ?? value} {unit}
+      <span className={`num text-right text-[16px] ${own.tried[of] === undefined ? '' : 'font-semibold text-copper'}`}>
+        {value < 10 ? value.toFixed(1) : value.toFixed(0)} {unit}
       </span>
     </label>
   )
+}
+
+/** The same at a station that has no map. */
+export function ExpectedFigures({ job, here }: Pick<RoomProps, 'job' | 'here'>) {
+  return <Expected here={here} own={useHeat(job, here)} map={false} />
 }

@@ -6,6 +6,7 @@ import type { RoomProps } from '../room'
 import { StepList } from '../StepList'
 import { Expected } from './Expected'
 import { Suspects } from './Suspects'
+import type { Heat } from './useHeat'
 
 const fields = [
   ['roomC', 'room', '°C'],
@@ -19,7 +20,7 @@ const fields = [
 type Field = (typeof fields)[number][0]
 
 /** Readings before and after, what they say, and the verdict in words. */
-export function ProveLedger(props: RoomProps) {
+export function ProveLedger(props: RoomProps<Heat>) {
   const { job, here, s } = props
   const c = here.comparison
   return (
@@ -48,7 +49,7 @@ export function ProveLedger(props: RoomProps) {
           {c.coolantRiseK != null && <Row name="coolant warms by" value={c.coolantRiseK.toFixed(1)} unit="K" />}
         </Section>
       )}
-      <Suspects {...props} />
+      <Suspects job={job} here={here} />
       <Expected {...props} />
       <Section title="Readings">
         {job.readings.length === 0 && (

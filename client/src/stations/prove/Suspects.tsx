@@ -3,7 +3,7 @@ import type { RoomProps } from '../room'
 import { useSuspects } from './useSuspects'
 
 /** What could be wrong, by its chance, what it explains at each sensor, and what to look at first. */
-export function Suspects({ job, here }: RoomProps) {
+export function Suspects({ job, here }: Pick<RoomProps, 'job' | 'here'>) {
   const found = useSuspects(job, here)
   if (found.error)
     return (

@@ -125,7 +125,7 @@ public sealed class FaultBench
             if (!materials.TryGetValue(id, out var material))
                 continue;
             var k = material.ConductivityWPerMK ?? material.ClaimedWPerMK ?? 1;
-            var contact = material.ContactMm2KPerW ?? Expect.UnstatedContactMm2KPerW;
+            var contact = material.ContactMm2KPerW ?? PadWay.UnstatedContactMm2KPerW;
             var gap = e.Watts > 0 ? (through - 2 * contact / area) * k * area / 1000 : mm;
             parts.Add(
                 new(

@@ -66,9 +66,6 @@ public static class FaultFinder
     public const int MostReadings = 200;
     public const string InWords = "Limits: a body of 4 MiB, 200 readings, and those of the board and block documents.";
 
-    private const double OwnError = 0.12,
-        LandError = 0.05;
-
     private const int Sizes = 24;
 
     private static readonly string[] Corners = ["lower left", "lower right", "upper right", "upper left"];
@@ -257,8 +254,8 @@ public static class FaultFinder
         foreach (var s in sensors)
         {
             var (c, land, own) = Predicted(bench, s, kind, place, size);
-            var half = LandError * land / Math.Sqrt(2);
-            var d = s.Reading.SigmaK * s.Reading.SigmaK + half * half + Math.Pow(OwnError * own, 2);
+            var half = HeatError.Land * land / Math.Sqrt(2);
+            var d = s.Reading.SigmaK * s.Reading.SigmaK + half * half + Math.Pow(HeatError.Own * own, 2);
             var r = s.Reading.C - c;
             chi += r * r / d;
             dot += half * half / d;

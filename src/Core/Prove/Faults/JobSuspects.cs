@@ -14,9 +14,9 @@ public static class JobSuspects
     /// <exception cref="InputException">The reading names no coolant, or the block covers nothing that was read.</exception>
     public static FaultResult Of(StackUp stack, Reading after, ShopSettings shop, CancellationToken cancel = default)
     {
-        if (after.CoolantC is not { } coolant)
+        if (after.CoolantC is null)
             throw new InputException("", "The after reading names no coolant: nothing can be expected of it.");
-        var at = new HeatConditions(after.PowerW, coolant, after.FlowLMin ?? shop.FlowLPerMin);
+        var at = JobConditions.Of(after, shop);
         var bench = FaultBench.Of(stack.Laid, stack.Pads, stack.Materials, stack.Paste, at, cancel);
         List<string> Covered(PartKind kind) =>
             [.. bench.Parts.Select(p => p.Id).Where(id => stack.Board.FindPart(id)?.Kind == kind)];
