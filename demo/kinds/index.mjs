@@ -1,5 +1,6 @@
 // One set of documents and one job for each further kind of work.
 import { jobs as bora } from './bora-b3.mjs'
+import { jobs as drifting } from './drifting.mjs'
 import { jobs as gannet } from './gannet-duo.mjs'
 import { jobs as hotMemory } from './hot-memory.mjs'
 import { jobs as lantern } from './lantern.mjs'
@@ -21,4 +22,5 @@ export const kindJobs = [
   ...shingle,
   ...lantern,
   ...hotMemory,
+  ...drifting,
 ]

@@ -69,12 +69,15 @@ builder
     .AddHostedService(s => s.GetRequiredService<BenchRenewal>())
     .AddSingleton<JobPapers>()
     .AddSingleton<JobSheets>()
+    .AddSingleton<JobLogs>()
+    .AddSingleton<LeakTests>()
     .AddSingleton<DrawerItems>()
     .AddSingleton<ShopMemory>()
     .AddSingleton<TwinLibrary>()
     .AddSingleton<JobViews>()
     .AddSingleton<DemoShop>()
     .AddSingleton<PlateMemory>()
+    .AddSingleton<JobLogViews>()
     .AddSingleton<HeavyWork>();
 builder
     .Services.AddSingleton(new SimulatedCaliper(Environment.TickCount))
@@ -133,6 +136,10 @@ PasteStream.Map(app);
 LiveEndpoint.Map(app);
 WhatIfEndpoints.Map(app);
 ExpectEndpoints.Map(app);
+LogEndpoints.Map(app);
+BenchEndpoint.Map(app);
+LeakEndpoints.Map(app);
+CareEndpoints.Map(app);
 SeatEndpoints.Map(app);
 SheetEndpoints.Map(app);
 CuttingEndpoints.Map(app);

@@ -15,10 +15,15 @@ public sealed record ReadingRow(
     string? Note,
     string ByInitials,
     string At,
-    string? Board
+    string? Board,
+    double? PowerStageC,
+    long? LogId
 );
 
 /// <param name="Board">Key of the board it was taken on; null for the first.</param>
+/// <param name="PowerStageC">The warmest power stage.</param>
+/// <param name="LogId">The log it came out of; null for one that was typed.</param>
+/// <param name="At">When it was taken; null for now.</param>
 public sealed record NewReadingRow(
     string Phase,
     double RoomC,
@@ -30,7 +35,10 @@ public sealed record NewReadingRow(
     double? FlowLMin,
     string? Note,
     string By,
-    string? Board = null
+    string? Board = null,
+    double? PowerStageC = null,
+    long? LogId = null,
+    DateTimeOffset? At = null
 );
 
 public sealed record NoteRow(long Id, string? StepId, string Text, string ByInitials, string At);
@@ -64,7 +72,8 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
         [
             .. c.Query<ReadingRow>(
                 """
-                select id, phase, room_c, coolant_c, die_c, hotspot_c, memory_c, power_w, flow_l_min, note, by_initials, at, board
+                select id, phase, room_c, coolant_c, die_c, hotspot_c, memory_c, power_w, flow_l_min, note, by_initials, at, board,
+                    power_stage_c, log_id
                 from reading where job_id = @jobId and struck_at is null order by id
                 """,
                 new { jobId }
@@ -77,8 +86,9 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
             (c, t) =>
                 c.ExecuteScalar<long>(
                     """
-                    insert into reading (job_id, phase, room_c, coolant_c, die_c, hotspot_c, memory_c, power_w, flow_l_min, note, by_initials, at, board)
-                    values (@jobId, @Phase, @RoomC, @CoolantC, @DieC, @HotspotC, @MemoryC, @PowerW, @FlowLMin, @Note, @By, @at, @Board) returning id
+                    insert into reading (job_id, phase, room_c, coolant_c, die_c, hotspot_c, memory_c, power_w, flow_l_min, note, by_initials, at, board, power_stage_c, log_id)
+                    values (@jobId, @Phase, @RoomC, @CoolantC, @DieC, @HotspotC, @MemoryC, @PowerW, @FlowLMin, @Note, @By, @at, @Board, @PowerStageC, @LogId)
+                    returning id
                     """,
                     new
                     {
@@ -94,7 +104,9 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
                         reading.Note,
                         reading.By,
                         reading.Board,
-                        at = Stamp.Of(time),
+                        reading.PowerStageC,
+                        reading.LogId,
+                        at = Stamp.Of(reading.At ?? time.GetUtcNow()),
                     },
                     t
                 )

@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Choosing;
 using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Orders;
 using Xunit;
 
 namespace FaithfulBracket.Core.Tests;

@@ -63,7 +63,7 @@ public class FaultTests
         );
     }
 
-    private static readonly FaultBench Whole = Bench();
+    internal static readonly FaultBench Whole = Bench();
 
     private static double Expected(string part) => Whole.ExpectedC(Whole.Parts.Single(p => p.Id == part));
 

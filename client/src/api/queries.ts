@@ -199,6 +199,17 @@ export function useJobChanges(job: JobView) {
           }),
         ),
     }),
+    imprint: useMutation({
+      ...again,
+      mutationFn: (body: Schemas['ImprintChange']) =>
+        answer(
+          http.PUT('/api/jobs/{id}/imprint', {
+            params: { path },
+            headers: ifMatch(job.sheets.versions.imprint ?? 0),
+            body,
+          }),
+        ),
+    }),
     putAway: useMutation({
       onSettled: async () => {
         await again.onSettled()

@@ -190,6 +190,89 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/logs/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Limits: 16 MiB, 200,000 rows, 60 columns. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "text/csv": string;
+                    "text/plain": string;
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LogLook"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/bench-run": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: {
+                    pair?: string;
+                    board?: string;
+                    fault?: number;
+                    speed?: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/event-stream": components["schemas"]["LogVerdict"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/trade-words": {
         parameters: {
             query?: never;
@@ -2924,6 +3007,90 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/trainer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: {
+                    pair?: string;
+                    board?: string;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["TrainingAsk"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TrainingBench"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/imprint-marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: {
+                    pair?: string;
+                    board?: string;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PartMarks"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/section": {
         parameters: {
             query?: never;
@@ -3096,6 +3263,358 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/logs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["JobLogRow"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** @description Limits: 16 MiB, 200,000 rows, 60 columns. */
+        post: {
+            parameters: {
+                query: {
+                    by: string;
+                    phase: string;
+                    name?: string;
+                    board?: string;
+                    columns?: string;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "text/csv": string;
+                    "text/plain": string;
+                };
+            };
+            responses: {
+                /** @description Created */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["JobLogView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/logs/{logId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                    logId: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["JobLogView"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                    logId: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/logs/{logId}/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                    logId: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ReadingOfLog"];
+                };
+            };
+            responses: {
+                /** @description Created */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Opened"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/leak-run": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: {
+                    volumeMl?: number;
+                    limitMlPerMin?: number;
+                    practise?: boolean;
+                    speed?: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/event-stream": components["schemas"]["LeakSoFar"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/leak-tests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["JobLeaks"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LeakWritten"];
+                };
+            };
+            responses: {
+                /** @description Created */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LeakTestRow"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/care": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: {
+                    board?: string;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CareDates"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/care.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: {
+                    board?: string;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/calendar": string;
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/seat-blocks": {
         parameters: {
             query?: never;
@@ -3195,6 +3714,47 @@ export interface paths {
             requestBody: {
                 content: {
                     "application/json": components["schemas"]["WayChosen"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SheetVersion"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/imprint": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ImprintChange"];
                 };
             };
             responses: {
@@ -5235,6 +5795,13 @@ export interface components {
             boardCode: string;
             revision: string;
         };
+        CareDates: {
+            /** Format: date */
+            repaste: string;
+            inspections: string[];
+            drift?: null | components["schemas"]["DriftSeen"];
+            text: string;
+        };
         CareResult: {
             /** Format: int32 */
             repasteMonths: number;
@@ -5277,6 +5844,8 @@ export interface components {
         };
         /** @enum {unknown} */
         CeilingRegion: "base" | "pocket" | "land";
+        /** @enum {unknown} */
+        Channel: "die" | "hotspot" | "memory" | "power-stages" | "coolant-in" | "coolant-out" | "room" | "flow" | "power" | "clock";
         Checked: {
             kind: string;
             board?: null | components["schemas"]["Board"];
@@ -5316,6 +5885,9 @@ export interface components {
             /** Format: double */
             moneyPerKelvin?: null | number;
             mayBeBest: boolean;
+            held: components["schemas"]["Held"][];
+            /** Format: double */
+            coolantInC?: null | number;
         };
         Click: {
             /** Format: double */
@@ -5550,6 +6122,26 @@ export interface components {
             drawer: components["schemas"]["Drawer"];
             versions: components["schemas"]["DrawerVersion"][];
         };
+        DrawnLog: {
+            timesS: number[];
+            series: components["schemas"]["DrawnSeries"][];
+        };
+        DrawnSeries: {
+            channel: components["schemas"]["Channel"];
+            name: string;
+            unit: string;
+            values: (null | number)[];
+        };
+        DriftMark: {
+            /** Format: date */
+            on: string;
+            /** Format: double */
+            day: number;
+            /** Format: double */
+            kPerW: number;
+            /** Format: double */
+            plusMinus: number;
+        };
         DriftResult: {
             /** Format: double */
             startKPerW: number;
@@ -5564,6 +6156,18 @@ export interface components {
             /** Format: double */
             dueHighDay: number;
             capped: boolean;
+        };
+        DriftSeen: {
+            marks: components["schemas"]["DriftMark"][];
+            line: components["schemas"]["DriftResult"];
+            /** Format: double */
+            limitKPerW: number;
+            /** Format: date */
+            due: string;
+            /** Format: date */
+            dueLow: string;
+            /** Format: date */
+            dueHigh: string;
         };
         DriverTurn: {
             target: components["schemas"]["TurnTarget"];
@@ -5658,6 +6262,7 @@ export interface components {
             expected: components["schemas"]["SensorExpected"][];
             hypotheses: components["schemas"]["FaultHypothesis"][];
             bestCheck: string;
+            lift?: null | components["schemas"]["LiftAdvice"];
             /** Format: int32 */
             worthTelling: number;
         };
@@ -5797,6 +6402,20 @@ export interface components {
             /** Format: double */
             shimMm: number;
         };
+        Held: {
+            kind: components["schemas"]["PartKind"];
+            name: string;
+            part: string;
+            by: components["schemas"]["HeldBy"];
+            /** Format: double */
+            c?: null | number;
+            /** Format: double */
+            rangeK?: null | number;
+            /** Format: double */
+            limitC?: null | number;
+        };
+        /** @enum {unknown} */
+        HeldBy: "block" | "sink" | "nothing";
         HistoryEntry: {
             /** Format: int64 */
             id: number;
@@ -5842,6 +6461,12 @@ export interface components {
             noneChance: number;
             text: string;
         };
+        ImprintChange: {
+            looks: components["schemas"]["KeptLook"][];
+            by: string;
+        };
+        /** @enum {unknown} */
+        ImprintMark: "even" | "faint" | "no-mark" | "film" | "no-pad" | "bare-corner" | "one-side" | "thick-all-over" | "pumped-out";
         InstrumentNames: {
             caliper: string;
             driver: string;
@@ -5885,6 +6510,31 @@ export interface components {
         };
         /** @enum {unknown} */
         JobKind: "full-cover" | "core-only" | "twin-board" | "two-dies" | "workstation" | "plug-in-module" | "unknown-make" | "machine" | "back-plate" | "mainboard-one-piece" | "mainboard-split" | "mainboard-bridged" | "socket" | "socket-upgrade" | "direct-die" | "direct-die-several" | "memory" | "console";
+        JobLeaks: {
+            /** Format: double */
+            volumeMl: number;
+            /** Format: double */
+            limitMlPerMin: number;
+            tests: components["schemas"]["LeakTestRow"][];
+        };
+        JobLogRow: {
+            /** Format: int64 */
+            id: number;
+            board?: null | string;
+            phase: string;
+            name: string;
+            /** Format: int64 */
+            samples: number;
+            /** Format: double */
+            durationS: number;
+            byInitials: string;
+            at: string;
+        };
+        JobLogView: {
+            log: components["schemas"]["JobLogRow"];
+            verdict: components["schemas"]["LogVerdict"];
+            drawn: components["schemas"]["DrawnLog"];
+        };
         JobPlan: {
             match: components["schemas"]["MatchResult"];
             kit: components["schemas"]["KitResult"];
@@ -5909,6 +6559,7 @@ export interface components {
             asFound: components["schemas"]["AsFoundPad"][];
             assembly?: null | components["schemas"]["Assembly"];
             order?: null | string[];
+            imprint: components["schemas"]["KeptLook"][];
             versions: {
                 [key: string]: number;
             };
@@ -5974,6 +6625,11 @@ export interface components {
             unchanged: number;
             /** Format: int32 */
             replaced: number;
+        };
+        KeptLook: {
+            part: string;
+            mark: components["schemas"]["ImprintMark"];
+            board?: null | string;
         };
         KitContents: {
             screws: components["schemas"]["KitScrew"][];
@@ -6138,8 +6794,48 @@ export interface components {
             /** Format: double */
             moreS: number;
         };
+        LeakSoFar: {
+            /** Format: double */
+            timeS: number;
+            /** Format: double */
+            gaugeKPa: number;
+            /** Format: double */
+            tempC: number;
+            /** Format: double */
+            ambientKPa?: null | number;
+            result?: null | components["schemas"]["LeakResult"];
+        };
+        LeakTestRow: {
+            /** Format: int64 */
+            id: number;
+            verdict: string;
+            /** Format: double */
+            leakMlMin: number;
+            /** Format: double */
+            lowMlMin: number;
+            /** Format: double */
+            highMlMin: number;
+            /** Format: double */
+            limitMlMin: number;
+            /** Format: double */
+            volumeMl: number;
+            /** Format: double */
+            durationS: number;
+            place?: null | string;
+            byInitials: string;
+            at: string;
+        };
         /** @enum {unknown} */
         LeakVerdict: "pass" | "fail" | "wait";
+        LeakWritten: {
+            by: string;
+            /** Format: double */
+            volumeMl: number;
+            /** Format: double */
+            limitMlPerMin: number;
+            samples: components["schemas"]["PressureSample"][];
+            place?: null | string;
+        };
         Leftover: {
             /** Format: double */
             xMm: number;
@@ -6152,6 +6848,15 @@ export interface components {
         };
         /** @enum {unknown} */
         LengthUnit: "mm" | "inch" | "mil";
+        LiftAdvice: {
+            lift: boolean;
+            /** Format: double */
+            chance: number;
+            /** Format: double */
+            money: number;
+            currency: string;
+            text: string;
+        };
         LinkStand: {
             from: components["schemas"]["MachineLinkEnd"];
             to: components["schemas"]["MachineLinkEnd"];
@@ -6166,6 +6871,45 @@ export interface components {
             /** Format: double */
             mostOffsetMm: number;
             fits: boolean;
+        };
+        LogColumn: {
+            /** Format: int32 */
+            index: number;
+            channel: null | components["schemas"]["Channel"];
+            unit: components["schemas"]["LogUnit"];
+        };
+        LogHeader: {
+            /** Format: int32 */
+            index: number;
+            header: string;
+            samples: string[];
+            guess?: null | components["schemas"]["LogColumn"];
+        };
+        LogLook: {
+            signature: string;
+            /** Format: int32 */
+            rows: number;
+            known: boolean;
+            columns: components["schemas"]["LogHeader"][];
+            roles: components["schemas"]["LogRole"][];
+        };
+        LogRole: {
+            channel: null | components["schemas"]["Channel"];
+            name: string;
+            units: components["schemas"]["LogUnit"][];
+        };
+        /** @enum {unknown} */
+        LogUnit: "s" | "ms" | "min" | "clock-time" | "°C" | "°F" | "L/min" | "L/h" | "W" | "MHz" | "GHz";
+        LogVerdict: {
+            /** Format: double */
+            durationS: number;
+            steady?: null | components["schemas"]["SteadyResult"];
+            /** Format: double */
+            steadyFromS?: null | number;
+            means: components["schemas"]["SteadyMean"][];
+            throttled: components["schemas"]["Throttled"][];
+            gaps: components["schemas"]["Regime"][];
+            text: string;
         };
         LoopPair: {
             pair: string;
@@ -6358,6 +7102,9 @@ export interface components {
             flowLMin?: null | number;
             note?: null | string;
             board?: null | string;
+            /** Format: double */
+            powerStageC?: null | number;
+            takenAt?: null | string;
         };
         NewTimer: {
             stepId: string;
@@ -6625,6 +7372,10 @@ export interface components {
             /** Format: double */
             marginMm: number;
             region: components["schemas"]["CeilingRegion"];
+        };
+        PartMarks: {
+            part: string;
+            marks: components["schemas"]["ImprintMark"][];
         };
         PassiveSink: {
             part: string;
@@ -6991,6 +7742,16 @@ export interface components {
             pairs: components["schemas"]["PairPrep"][];
             sheet: components["schemas"]["StationPlan"];
         };
+        PressureSample: {
+            /** Format: double */
+            ts: number;
+            /** Format: double */
+            gaugeKPa: number;
+            /** Format: double */
+            tempC: number;
+            /** Format: double */
+            ambientKPa?: null | number;
+        };
         ProveResult: {
             pairs: components["schemas"]["PairProof"][];
             sheet: components["schemas"]["StationPlan"];
@@ -7011,6 +7772,12 @@ export interface components {
         PutAwayAnswer: {
             stored: components["schemas"]["PadStock"][];
             usedUp?: null | string;
+        };
+        ReadingOfLog: {
+            by: string;
+            phase: components["schemas"]["Phase"];
+            /** Format: double */
+            roomC?: null | number;
         };
         ReadingRow: {
             /** Format: int64 */
@@ -7034,6 +7801,10 @@ export interface components {
             byInitials: string;
             at: string;
             board?: null | string;
+            /** Format: double */
+            powerStageC?: null | number;
+            /** Format: int64 */
+            logId?: null | number;
         };
         Reason: {
             code: string;
@@ -7442,6 +8213,15 @@ export interface components {
             by?: null | string;
             at?: null | string;
         };
+        SteadyMean: {
+            channel: components["schemas"]["Channel"];
+            name: string;
+            unit: string;
+            /** Format: double */
+            mean: number;
+            /** Format: double */
+            spread: number;
+        };
         SteadyResult: {
             /** Format: double */
             steadyC: number;
@@ -7559,6 +8339,14 @@ export interface components {
             why: string;
             locks: string[];
             advice: string[];
+        };
+        Throttled: {
+            /** Format: double */
+            fromS: number;
+            /** Format: double */
+            toS: number;
+            /** Format: double */
+            clockShare: number;
         };
         /** @enum {unknown} */
         Through: "paste" | "pad" | "liquid-metal";
@@ -7709,6 +8497,46 @@ export interface components {
             threads?: null | string[];
             latches?: null | string[];
             bonds?: null | components["schemas"]["BondKind"][];
+        };
+        TrainingAnswer: {
+            check: components["schemas"]["TrainingCheck"];
+            found: boolean;
+            text: string;
+        };
+        TrainingAsk: {
+            /** Format: int32 */
+            seed: number;
+            checks: components["schemas"]["TrainingCheck"][];
+            giveUp: boolean;
+        };
+        TrainingBench: {
+            /** Format: int32 */
+            seed: number;
+            readings: components["schemas"]["TrainingReading"][];
+            choices: components["schemas"]["TrainingChoice"][];
+            answers: components["schemas"]["TrainingAnswer"][];
+            solved: boolean;
+            truth?: null | string;
+            /** Format: int32 */
+            bestLooks: number;
+            text: string;
+        };
+        TrainingCheck: {
+            kind: components["schemas"]["FaultKind"];
+            part?: null | string;
+        };
+        TrainingChoice: {
+            kind: components["schemas"]["FaultKind"];
+            name: string;
+            parts: string[];
+        };
+        TrainingReading: {
+            name: string;
+            parts: string[];
+            /** Format: double */
+            c: number;
+            /** Format: double */
+            expectedC: number;
         };
         TrayCell: {
             cell: string;

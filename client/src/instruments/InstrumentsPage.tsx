@@ -44,6 +44,19 @@ export function InstrumentsPage() {
             the step: turn right, too far, across the thread, or not at all, and see what the step says.
           </p>
         </section>
+        <section className={card} aria-label="Logger and gauge">
+          <h2 className="text-[18px] font-bold">Logger and pressure gauge</h2>
+          <p className="mt-2 text-[15px]">
+            At Prove of a job the stand-in runs that card’s own physics with noise, faster than the clock: sound, or
+            with a fault to find. The gauge holds a loop in a room that warms. A file of any logger is dropped there, or
+            piped in:
+          </p>
+          <pre
+            className="scroll-thin mt-2 overflow-x-auto border border-rule bg-raised p-3 text-[13.5px] leading-snug"
+            tabIndex={0}
+          >{`curl --data-binary @log.csv -H 'Content-Type: text/csv' \\
+  '${location.origin}/api/jobs/1/logs?by=QA&phase=after&name=log'`}</pre>
+        </section>
         <section className={card} aria-label="A real device">
           <h2 className="text-[18px] font-bold">A real device</h2>
           <p className="mt-2 text-[15px]">
@@ -54,7 +67,9 @@ export function InstrumentsPage() {
             tabIndex={0}
           >{`ICaliper       IAsyncEnumerable<CaliperReading> Readings(…)
 ITorqueDriver  IAsyncEnumerable<DriverSample> Samples(…)
-ICamera        Task<byte[]> ShootAsync(…)`}</pre>
+ICamera        Task<byte[]> ShootAsync(…)
+IBenchLogger   IAsyncEnumerable<LogRow> Rows(…)
+IPressureGauge IAsyncEnumerable<PressureSample> Samples(…)`}</pre>
           <p className="mt-2 text-[15px]">
             Read the device’s port in a class of its own, yield what it sends, and register that class in{' '}
             <code>Program.cs</code> in place of the stand-in. Judging stays where it is.

@@ -107,6 +107,23 @@ export function Comparison({
             (c) => (c.dieRiseK ? `${c.dieRiseK.toFixed(0)} K` : '–'),
             (c) => c.dieRiseK,
           )}
+          {[...new Set(data.flatMap((c) => c.held.map((h) => h.kind)))].map((kind) =>
+            line(
+              `${
+                data
+                  .flatMap((c) => c.held)
+                  .find((h) => h.kind === kind)!
+                  .name.split(',')[0]
+              }, coolant in at ${data[0].coolantInC} °C`,
+              (c) => <HeldAt held={c.held.filter((h) => h.kind === kind)} />,
+              (c) => {
+                const own = c.held.filter((h) => h.kind === kind)
+                return own.length > 0 && own.every((h) => h.c != null)
+                  ? Math.max(...own.map((h) => Math.round(h.c!)))
+                  : null
+              },
+            ),
+          )}
           {line(
             'complete kit',
             (c) =>
@@ -142,4 +159,21 @@ export function Comparison({
       </table>
     </div>
   )
+}
+
+/** What a candidate holds a kind of part at: under the block, on a sink beside it, or on nothing. */
+function HeldAt({ held }: { held: Schemas['Held'][] }) {
+  if (held.length === 0) return '–'
+  return held.map((h) => (
+    <span key={h.by} className={`block ${h.limitC != null && h.c != null && h.c > h.limitC ? 'text-plum' : ''}`}>
+      {h.c == null
+        ? 'left bare'
+        : `${h.c.toFixed(0)}${h.rangeK == null ? '' : ` ± ${Math.max(1, h.rangeK).toFixed(0)}`} °C`}
+      <span className="ml-1.5 text-[14px] text-soft">
+        {h.part}
+        {h.by === 'sink' && ' on a sink, on air'}
+        {h.limitC != null && `, limit ${h.limitC.toFixed(0)}`}
+      </span>
+    </span>
+  ))
 }

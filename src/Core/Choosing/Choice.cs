@@ -1,20 +1,12 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Heat;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
 
 namespace FaithfulBracket.Core.Choosing;
-
-/// <summary>What the shop pays for what a kit does not hold; one currency.</summary>
-public sealed record KitPrices(
-    double Fitting = 8.5,
-    double Plug = 3.5,
-    double PadCm2 = 0.09,
-    double PasteGram = 2.4,
-    double SocketKit = 19,
-    string Currency = "EUR"
-);
 
 /// <summary>One line of a complete kit's cost.</summary>
 public sealed record CostLine(string What, double Amount);
@@ -46,6 +38,12 @@ public sealed record Choice(
 {
     /// <summary>What does not seat is never best at anything.</summary>
     public bool MayBeBest => Fit.Verdict != Verdict.Clashes;
+
+    /// <summary>What it holds dies, memory and power stages at; empty where its maker states no curve.</summary>
+    public IReadOnlyList<Held> Held { get; init; } = [];
+
+    /// <summary>Coolant into the block that <see cref="Held"/> counts from, °C.</summary>
+    public double? CoolantInC { get; init; }
 }
 
 /// <summary>Blocks for one board, side by side.</summary>
@@ -55,6 +53,7 @@ public static class Comparing
 
     /// <param name="flowLPerMin">Flow at which resistances are read.</param>
     /// <param name="owned">Pads in the drawer, which may fill what the kit lacks.</param>
+    /// <param name="paste">Under which temperatures are told; null tells none.</param>
     public static IReadOnlyList<Choice> Of(
         Board board,
         IReadOnlyList<Block> blocks,
@@ -62,10 +61,26 @@ public static class Comparing
         KitPrices prices,
         IReadOnlyDictionary<string, PadMaterial> materials,
         IReadOnlyList<StockedPad> owned,
+        PasteMaterial? paste = null,
+        double coolantInC = 30,
         CancellationToken cancel = default
     )
     {
-        var choices = blocks.Select(b => One(board, b, flowLPerMin, prices, materials, owned, cancel)).ToList();
+        var at = new HeatConditions(null, coolantInC, flowLPerMin);
+        var choices = blocks
+            .Select(b => One(board, b, flowLPerMin, prices, materials, owned, cancel))
+            .Zip(
+                blocks,
+                (c, b) =>
+                    paste is null
+                        ? c
+                        : c with
+                        {
+                            Held = HeldParts.Of(board, b, c.Fit, materials, paste, at, cancel),
+                            CoolantInC = coolantInC,
+                        }
+            )
+            .ToList();
         var cheapest = choices
             .Where(c => c.Fit.Verdict != Verdict.Clashes && c.Total is not null && c.DieRiseK is not null)
             .MinBy(c => c.Total);

@@ -13,6 +13,7 @@ public static class ReadingRules
         ("dieC", r => r.DieC, -20, 150),
         ("hotspotC", r => r.HotspotC, -20, 150),
         ("memoryC", r => r.MemoryC, -20, 150),
+        ("powerStageC", r => r.PowerStageC, -20, 170),
         ("powerW", r => r.PowerW, 1, 3000),
         ("flowLMin", r => r.FlowLMin, 0.01, 100),
     ];

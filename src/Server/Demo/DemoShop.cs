@@ -27,7 +27,8 @@ internal sealed class DemoShop(
     JobPlans plans,
     JobIntake intake,
     SignDesk desk,
-    Traces traces
+    Traces traces,
+    TimeProvider time
 )
 {
     public void FillIfEmpty(string folder)
@@ -113,10 +114,20 @@ internal sealed class DemoShop(
         var id = jobs.Open(Fields(j), by);
         if (j.TryGetProperty("readings", out var readings))
             foreach (var r in readings.EnumerateArray())
+            {
+                var row = PaperEndpoints.Row(
+                    JsonSerializer.Deserialize<NewReading>(r.GetRawText(), DocumentJson.Options)!
+                );
                 papers.AddReading(
                     id,
-                    PaperEndpoints.Row(JsonSerializer.Deserialize<NewReading>(r.GetRawText(), DocumentJson.Options)!)
+                    r.TryGetProperty("daysAgo", out var ago)
+                        ? row with
+                        {
+                            At = time.GetUtcNow().AddDays(-ago.GetDouble()),
+                        }
+                        : row
                 );
+            }
         int Number(string name) => j.TryGetProperty(name, out var e) ? e.GetInt32() : 0;
         var stations = plans.Of(id).Plan.Stations;
         var steps = stations

@@ -104,5 +104,6 @@ internal sealed class JobPlans(
         )
         {
             Board = r.Board,
+            PowerStageC = r.PowerStageC,
         };
 }

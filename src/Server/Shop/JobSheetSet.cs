@@ -2,10 +2,15 @@ using System.Text.Json;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Pads.Cutting;
 using FaithfulBracket.Core.Pads.Stock;
+using FaithfulBracket.Core.Prove.Faults;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Shop;
+
+/// <summary>A look at one part, kept in its job.</summary>
+/// <param name="Board">Key of the board; null for the first.</param>
+internal sealed record KeptLook(string Part, ImprintMark Mark, string? Board = null);
 
 /// <summary>The sheets of a job as Core types, with the version of each.</summary>
 internal sealed record JobSheetSet
@@ -14,7 +19,8 @@ internal sealed record JobSheetSet
         CuttingKind = "cutting",
         AsFoundKind = "as-found",
         AssemblyKind = "assembly",
-        OrderKind = "order";
+        OrderKind = "order",
+        ImprintKind = "imprint";
 
     /// <summary>Way chosen for each question on which installers disagree.</summary>
     public IReadOnlyDictionary<string, string> Ways { get; private init; } = new Dictionary<string, string>();
@@ -26,6 +32,9 @@ internal sealed record JobSheetSet
 
     /// <summary>Teardown order somebody chose.</summary>
     public IReadOnlyList<string>? Order { get; private init; }
+
+    /// <summary>What parts showed when they were looked at.</summary>
+    public IReadOnlyList<KeptLook> Imprint { get; private init; } = [];
 
     /// <summary>Version of each sheet; 0 where there is none.</summary>
     public IReadOnlyDictionary<string, long> Versions { get; private init; } = new Dictionary<string, long>();
@@ -49,6 +58,7 @@ internal sealed record JobSheetSet
             AsFound = Read<List<AsFoundPad>>(AsFoundKind) ?? [],
             Assembly = Read<Assembly>(AssemblyKind),
             Order = Read<List<string>>(OrderKind) is { Count: > 0 } order ? order : null,
+            Imprint = Read<List<KeptLook>>(ImprintKind) ?? [],
             Versions = rows.ToDictionary(r => r.Kind, r => r.Version),
         };
     }

@@ -1,6 +1,7 @@
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Choosing;
 using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Server.Shop;
 using FaithfulBracket.Store;
@@ -79,6 +80,8 @@ internal static class ChooseEndpoints
                 new(),
                 shop.Drawer.Materials.ToDictionary(m => m.Id),
                 owned,
+                shop.Drawer.PasteOr(null)?.Material,
+                new ShopSettings().CoolantInC,
                 cancel
             )
         );

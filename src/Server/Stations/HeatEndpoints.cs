@@ -31,7 +31,7 @@ internal static class HeatEndpoints
 
     private static async Task<Ok<FaultResult>> FaultsAsync(HttpRequest request, ShopMemory shop)
     {
-        var (board, block, pads, materials, paste, at, readings) = await Bodies.ReadAsync(
+        var (board, block, pads, materials, paste, at, readings, looks) = await Bodies.ReadAsync(
             request,
             o =>
                 (
@@ -41,14 +41,26 @@ internal static class HeatEndpoints
                     ComputeInputs.Materials(o, shop),
                     ComputeInputs.Paste(o, shop),
                     Conditions(o.Object("conditions")),
-                    Readings(o)
+                    Readings(o),
+                    o.Has("looks")
+                        ? o.Objects("looks", l => new ImprintLook(l.Text("part"), l.Choice<ImprintMark>("mark")))
+                        : []
                 )
         );
         var cancel = request.HttpContext.RequestAborted;
         return TypedResults.Ok(
             await Task.Run(
                 () =>
-                    FaultFinder.Find(LaidBlock.Of(board, block), pads, materials, paste, at, readings, cancel: cancel),
+                    FaultFinder.Find(
+                        LaidBlock.Of(board, block),
+                        pads,
+                        materials,
+                        paste,
+                        at,
+                        readings,
+                        looks: looks,
+                        cancel: cancel
+                    ),
                 cancel
             )
         );

@@ -13,6 +13,8 @@ internal sealed record NewTimer(string StepId, string? Label, int? Seconds);
 internal sealed record NewNote(string By, string Text, string? StepId);
 
 /// <param name="Board">Key of the board it was taken on; absent for the first.</param>
+/// <param name="PowerStageC">The warmest power stage.</param>
+/// <param name="TakenAt">When it was taken, if that was not now: an instant, not in the future.</param>
 internal sealed record NewReading(
     string By,
     Phase Phase,
@@ -24,11 +26,17 @@ internal sealed record NewReading(
     double PowerW,
     double? FlowLMin,
     string? Note,
-    string? Board = null
+    string? Board = null,
+    double? PowerStageC = null,
+    string? TakenAt = null
 )
 {
     public Reading ToReading() =>
-        new(Phase, RoomC, CoolantC, DieC, HotspotC, MemoryC, PowerW, FlowLMin, Note) { Board = Board };
+        new(Phase, RoomC, CoolantC, DieC, HotspotC, MemoryC, PowerW, FlowLMin, Note)
+        {
+            Board = Board,
+            PowerStageC = PowerStageC,
+        };
 }
 
 /// <summary>What is clipped to a job: readings, notes, timers.</summary>
@@ -67,7 +75,8 @@ internal static class PaperEndpoints
         NewReading body,
         Store.Jobs jobs,
         JobOrders orders,
-        JobPapers papers
+        JobPapers papers,
+        TimeProvider time
     )
     {
         var order = orders.Of(jobs.Get(id));
@@ -76,6 +85,8 @@ internal static class PaperEndpoints
             faults.Add(new("/by", Signer.Expected));
         if (body.Board is { } board && order.Find(board) is null)
             faults.Add(new("/board", $"The order has no board \"{board}\"."));
+        if (body.TakenAt is { } at && !Instant(at, time, out _))
+            faults.Add(new("/takenAt", "Expected an instant such as 2026-01-31T10:20:30Z, not after now."));
         if (faults.Count > 0)
             throw new InputException(faults);
         var reading = papers.AddReading(id, Row(body));
@@ -83,6 +94,20 @@ internal static class PaperEndpoints
             $"/api/jobs/{id}/readings/{reading}",
             new Opened(reading, $"/api/jobs/{id}/readings/{reading}")
         );
+    }
+
+    private static bool Instant(string text, TimeProvider time, out DateTimeOffset at)
+    {
+        at = default;
+        return text.Length is >= 10 and <= 40
+            && DateTimeOffset.TryParse(
+                text,
+                System.Globalization.CultureInfo.InvariantCulture,
+                System.Globalization.DateTimeStyles.AssumeUniversal,
+                out at
+            )
+            && at <= time.GetUtcNow().AddMinutes(1)
+            && at.Year > 2000;
     }
 
     internal static NewReadingRow Row(NewReading r) =>
@@ -97,7 +122,9 @@ internal static class PaperEndpoints
             r.FlowLMin,
             r.Note,
             r.By,
-            r.Board
+            r.Board,
+            r.PowerStageC,
+            At: r.TakenAt is { } at && Instant(at, TimeProvider.System, out var instant) ? instant : null
         );
 
     private static Created<Opened> AddNote(long id, NewNote body, Store.Jobs jobs, JobPapers papers)

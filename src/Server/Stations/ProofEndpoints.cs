@@ -154,7 +154,7 @@ internal static class ProofEndpoints
             o.Fault("samples", $"Expected {least} to {most} samples, found {found}.");
     }
 
-    private static void Rising(IReadOnlyList<double> times)
+    internal static void Rising(IReadOnlyList<double> times)
     {
         for (var i = 1; i < times.Count; i++)
             if (!(times[i] > times[i - 1]))

@@ -1,7 +1,9 @@
 using System.Text.Json;
 using FaithfulBracket.Core;
+using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads.Stock;
+using FaithfulBracket.Core.Prove.Faults;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
@@ -14,6 +16,9 @@ internal sealed record WayChosen(string School, string? Way, string By);
 
 internal sealed record AsFoundChange(IReadOnlyList<AsFoundPad> Pads, string By);
 
+/// <param name="Looks">The whole list; empty strikes all.</param>
+internal sealed record ImprintChange(IReadOnlyList<KeptLook> Looks, string By);
+
 internal sealed record SheetVersion(string Kind, long Version);
 
 /// <summary>What a job notes beside its sign-offs: ways chosen, stock pads as found.</summary>
@@ -25,6 +30,7 @@ internal static class SheetEndpoints
     {
         var job = app.MapGroup("/api/jobs/{id:long}").WithTags("jobs").AddEndpointFilter(Summaries.RenewAsync);
         job.MapPut("/ways", ChooseAsync).Accepts<WayChosen>("application/json");
+        job.MapPut("/imprint", ImprintAsync).Accepts<ImprintChange>("application/json");
         job.MapPut("/as-found", AsFoundAsync).Accepts<AsFoundChange>("application/json");
     }
 
@@ -66,6 +72,54 @@ internal static class SheetEndpoints
             id,
             JobSheetSet.WaysKind,
             JsonSerializer.Serialize(ways, DocumentJson.Options),
+            request,
+            sheets,
+            body.By
+        );
+    }
+
+    private static async Task<Ok<SheetVersion>> ImprintAsync(
+        long id,
+        HttpRequest request,
+        Jobs jobs,
+        JobSheets sheets,
+        JobOrders orders
+    )
+    {
+        var order = orders.Of(jobs.Get(id));
+        var body = await Bodies.ReadAsync(
+            request,
+            o =>
+            {
+                if (!o.Has("looks"))
+                    o.Fault("looks", "Missing: expected the whole list, empty to strike all.");
+                var looks = o.Objects(
+                    "looks",
+                    l =>
+                    {
+                        var look = new KeptLook(
+                            l.Text("part"),
+                            l.Choice<ImprintMark>("mark"),
+                            l.OptionalText("board", 20)
+                        );
+                        if (order.Find(look.Board ?? order.First.Key) is not { } piece)
+                            l.Fault("board", $"The order has no board \"{look.Board}\".");
+                        else if (piece.Board.FindPart(look.Part) is not { } part)
+                            l.Fault("part", $"The board has no part \"{look.Part}\".");
+                        else if (!ImprintOdds.For(part.Kind is PartKind.Die or PartKind.Lid).Contains(look.Mark))
+                            l.Fault("mark", $"{look.Part} can not show that.");
+                        return look;
+                    }
+                );
+                if (looks.Count > MostPads)
+                    o.Fault("looks", $"Expected at most {MostPads}, found {looks.Count}.");
+                return new ImprintChange(looks, By(o));
+            }
+        );
+        return Put(
+            id,
+            JobSheetSet.ImprintKind,
+            JsonSerializer.Serialize(body.Looks, DocumentJson.Options),
             request,
             sheets,
             body.By

@@ -1,4 +1,6 @@
 using FaithfulBracket.Core;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Heat;
 using FaithfulBracket.Core.Mount;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
@@ -15,6 +17,13 @@ using Microsoft.AspNetCore.Http.HttpResults;
 namespace FaithfulBracket.Server.Stations;
 
 internal sealed record PracticeMove(string Hole, double Turns);
+
+/// <param name="Seed">Names the bench: the same number, the same fault.</param>
+/// <param name="GiveUp">Tells what it was.</param>
+internal sealed record TrainingAsk(int Seed, IReadOnlyList<TrainingCheck> Checks, bool GiveUp);
+
+/// <summary>What a covered part can show when it is looked at.</summary>
+internal sealed record PartMarks(string Part, IReadOnlyList<ImprintMark> Marks);
 
 internal sealed record PracticeAsk(IReadOnlyList<PracticeMove> Moves);
 
@@ -33,6 +42,8 @@ internal static class WhatIfEndpoints
         job.MapPost("/practice", PractiseAsync).Accepts<PracticeAsk>("application/json");
         job.MapGet("/bow", Bow);
         job.MapGet("/faults", Suspects);
+        job.MapPost("/trainer", TrainAsync).Accepts<TrainingAsk>("application/json");
+        job.MapGet("/imprint-marks", Marks);
         job.MapGet("/section", Section);
         job.MapGet("/pad-fault", Faulty);
     }
@@ -111,7 +122,78 @@ internal static class WhatIfEndpoints
         var after =
             JobReadings.After(papers.Readings(id), seated.Board, job.Order.First.Key)
             ?? throw new InputException("", "No after reading yet: measure under load first.");
-        return TypedResults.Ok(JobSuspects.Of(seated.Stack!, after, new ShopSettings(), cancel));
+        var first = job.Order.First.Key;
+        var pads = seated.Pads;
+        return TypedResults.Ok(
+            JobSuspects.Of(
+                seated.Stack!,
+                after,
+                [
+                    .. job
+                        .Sheets.Imprint.Where(l => (l.Board ?? first) == seated.Board)
+                        .Select(l => new ImprintLook(l.Part, l.Mark)),
+                ],
+                (pads.Count, pads.Sum(p => p.WidthMm * p.DepthMm) / 100, job.Plan.Paste.MassG),
+                new ShopSettings(),
+                cancel
+            )
+        );
+    }
+
+    /// <summary>What each covered part can show.</summary>
+    private static Ok<IReadOnlyList<PartMarks>> Marks(
+        long id,
+        string? pair,
+        string? board,
+        JobPlans plans,
+        CancellationToken cancel
+    )
+    {
+        var seated = Seated(plans.Today(id, cancel).Plan, pair, board);
+        return TypedResults.Ok<IReadOnlyList<PartMarks>>([
+            .. seated.Gaps.Pairs.Select(g => new PartMarks(
+                g.Part,
+                ImprintOdds.For(seated.Stack!.Board.FindPart(g.Part)?.Kind is PartKind.Die or PartKind.Lid)
+            )),
+        ]);
+    }
+
+    private static async Task<Ok<TrainingBench>> TrainAsync(
+        long id,
+        HttpRequest request,
+        string? pair,
+        string? board,
+        JobPlans plans,
+        PlateMemory plates,
+        CancellationToken cancel
+    )
+    {
+        var ask = await Bodies.ReadAsync(
+            request,
+            o =>
+            {
+                var checks = o.Objects(
+                    "checks",
+                    c => new TrainingCheck(c.Choice<FaultKind>("kind"), c.OptionalText("part", 60))
+                );
+                if (checks.Count > FaultTrainer.MostChecks)
+                    o.Fault("checks", $"Expected at most {FaultTrainer.MostChecks}, found {checks.Count}.");
+                return new TrainingAsk(o.Integer("seed", 0, int.MaxValue), checks, o.Flag("giveUp", otherwise: false));
+            }
+        );
+        var stack = Seated(plans.Today(id, cancel).Plan, pair, board).Stack!;
+        var usual = new ShopSettings();
+        var at = new HeatConditions(null, usual.CoolantInC, usual.FlowLPerMin);
+        var bench = FaultBench.Of(plates.Of(stack.Laid, at.FlowLMin, cancel), stack, at);
+        return TypedResults.Ok(
+            FaultTrainer.Of(
+                bench,
+                stack.Board.Parts.ToDictionary(p => p.Id, p => p.Kind),
+                ask.Seed,
+                ask.Checks,
+                ask.GiveUp
+            )
+        );
     }
 
     internal static PairPads Seated(JobPlan plan, string? pair, string? board) =>

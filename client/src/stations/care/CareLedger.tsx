@@ -3,6 +3,7 @@ import { day } from '../../ui/format'
 import { Head, Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
 import { StepList } from '../StepList'
+import { DriftSection } from './DriftSection'
 import { SurveyForm } from './SurveyForm'
 
 /** What was used, what is kept, the record, the way back. */
@@ -26,6 +27,7 @@ export function CareLedger({ job, here, s }: RoomProps) {
       >
         Open the build record
       </a>
+      <DriftSection job={job} here={here} />
       <Section title="Used">
         {pads.map(([name, list]) => (
           <Row key={name} name={`pads ${name}`} value={list!.length} />

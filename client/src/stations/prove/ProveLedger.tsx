@@ -5,8 +5,11 @@ import { Head, Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
 import { StepList } from '../StepList'
 import { Expected } from './Expected'
+import { ImprintSection } from './ImprintSection'
+import { LeakSection } from './LeakSection'
+import { LogSection } from './LogSection'
+import type { ProveOwn } from './room'
 import { Suspects } from './Suspects'
-import type { Heat } from './useHeat'
 
 const fields = [
   ['roomC', 'room', '°C'],
@@ -14,13 +17,14 @@ const fields = [
   ['dieC', 'die', '°C'],
   ['hotspotC', 'hotspot', '°C'],
   ['memoryC', 'memory', '°C'],
+  ['powerStageC', 'stages', '°C'],
   ['powerW', 'power', 'W'],
   ['flowLMin', 'flow', 'L/min'],
 ] as const
 type Field = (typeof fields)[number][0]
 
 /** Readings before and after, what they say, and the verdict in words. */
-export function ProveLedger(props: RoomProps<Heat>) {
+export function ProveLedger(props: RoomProps<ProveOwn>) {
   const { job, here, s } = props
   const c = here.comparison
   return (
@@ -50,7 +54,10 @@ export function ProveLedger(props: RoomProps<Heat>) {
         </Section>
       )}
       <Suspects job={job} here={here} />
+      <ImprintSection job={job} here={here} s={s} selected={props.selected} />
       <Expected {...props} />
+      <LogSection {...props} />
+      <LeakSection job={job} s={s} />
       <Section title="Readings">
         {job.readings.length === 0 && (
           <p className="text-[14.5px] text-soft">
@@ -116,6 +123,7 @@ function ReadingForm({ s, board, first }: { s: RoomProps['s']; board: string; fi
         coolantC: number('coolantC'),
         hotspotC: number('hotspotC'),
         memoryC: number('memoryC'),
+        powerStageC: number('powerStageC'),
         flowLMin: number('flowLMin'),
       },
       {

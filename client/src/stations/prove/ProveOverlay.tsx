@@ -24,7 +24,7 @@ export function ProveOverlay({ job, here, p, own, face, top }: OverlayProps<Heat
   const lit = here.board.parts.filter((x) => suspect?.parts.includes(x.id))
   const map = own.shown && face === 'front' ? own.expected?.map : undefined
   return (
-    <g>
+    <g pointerEvents="none">
       {map && <HeatLayer map={map} placement={here.placement} p={p} />}
       {face === 'front' &&
         apart(figures(job, here.board, here.boardKey, own, p.scale), p).map(([f, x, y]) => (
@@ -85,7 +85,13 @@ function figures(
         name: all.length > 1 && !each ? `${part.id}, of ${all.length}` : own && all.length === 1 ? part.kind : part.id,
         expected: e.c,
         rangeK: e.rangeK,
-        measured: own ? after?.dieC : memory ? (after?.memoryC ?? undefined) : undefined,
+        measured: own
+          ? after?.dieC
+          : memory
+            ? (after?.memoryC ?? undefined)
+            : k.kind === 'power-stage'
+              ? (after?.powerStageC ?? undefined)
+              : undefined,
       })
     }
   }

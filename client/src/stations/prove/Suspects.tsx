@@ -2,7 +2,7 @@ import { Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
 import { useSuspects } from './useSuspects'
 
-/** What could be wrong, by its chance, what it explains at each sensor, and what to look at first. */
+/** What could be wrong, by its chance, what it explains at each sensor, what to look at first, and whether to lift. */
 export function Suspects({ job, here }: Pick<RoomProps, 'job' | 'here'>) {
   const found = useSuspects(job, here)
   if (found.error)
@@ -13,6 +13,7 @@ export function Suspects({ job, here }: Pick<RoomProps, 'job' | 'here'>) {
     )
   if (!found.data) return null
   const told = found.data.hypotheses.slice(0, found.data.worthTelling)
+  const { lift } = found.data
   return (
     <Section title="What could be wrong">
       <ol aria-label="Suspects">
@@ -45,6 +46,7 @@ export function Suspects({ job, here }: Pick<RoomProps, 'job' | 'here'>) {
         ))}
       </ol>
       <Why>First: {found.data.bestCheck}</Why>
+      {lift && <Why tone={lift.lift ? 'text-plum' : undefined}>{lift.text}</Why>}
     </Section>
   )
 }

@@ -78,7 +78,24 @@ public sealed class FaultBench
         CancellationToken cancel = default
     )
     {
-        var expected = Expect.Of(laid, pads, materials, paste, at, cancel);
+        var plate = BlockHeat.Of(laid, at.PowerW, at.FlowLMin, cancel);
+        return Of(plate, pads, materials, paste, at);
+    }
+
+    /// <summary>On a plate that is reckoned already, at the flow it was reckoned for.</summary>
+    public static FaultBench Of(BlockHeat plate, StackUp stack, HeatConditions at) =>
+        Of(plate, stack.Pads, stack.Materials, stack.Paste, at);
+
+    private static FaultBench Of(
+        BlockHeat plate,
+        IReadOnlyList<LaidPad>? pads,
+        IReadOnlyDictionary<string, PadMaterial> materials,
+        PasteMaterial paste,
+        HeatConditions at
+    )
+    {
+        var laid = plate.Laid;
+        var expected = Expect.Of(plate, pads, materials, paste, at);
         var contacts = LandPairing
             .Pair(
                 ExposedParts.For(laid.Board, laid.Block, Face.Front),

@@ -48,6 +48,9 @@ public sealed record FaultResult(
     string BestCheck
 )
 {
+    /// <summary>Whether a lift is worth it; null where no job is asked about.</summary>
+    public LiftAdvice? Lift { get; init; }
+
     /// <summary>Less likely than this is not worth a line; nor is a sixth.</summary>
     private const double LeastWorth = 0.03;
     private const int MostWorth = 5;
@@ -80,28 +83,36 @@ public static class FaultFinder
         HeatConditions at,
         IReadOnlyList<SensorReading> readings,
         IReadOnlyList<FaultPrior>? priors = null,
+        IReadOnlyList<ImprintLook>? looks = null,
         CancellationToken cancel = default
     )
     {
-        return Find(FaultBench.Of(laid, pads, materials, paste, at, cancel), readings, priors, cancel);
+        return Find(FaultBench.Of(laid, pads, materials, paste, at, cancel), readings, priors, looks, cancel);
     }
 
     /// <summary>The same on a bench that is reckoned already.</summary>
-    /// <exception cref="InputException">Readings of parts that the block does not cover.</exception>
+    /// <param name="looks">What parts showed when they were looked at.</param>
+    /// <exception cref="InputException">Readings or looks of parts that the block does not cover.</exception>
     public static FaultResult Find(
         FaultBench bench,
         IReadOnlyList<SensorReading> readings,
         IReadOnlyList<FaultPrior>? priors = null,
+        IReadOnlyList<ImprintLook>? looks = null,
         CancellationToken cancel = default
     )
     {
         var sensors = Sensors(bench, readings);
+        var seen = Looks(bench, looks ?? []);
         var found = new List<Weighed>();
         foreach (var prior in priors ?? FaultPriors.Default)
         {
-            var places = Places(bench, sensors, prior.Kind);
+            var places = Places(bench, sensors, seen, prior.Kind);
             foreach (var place in places)
-                found.Add(Weigh(bench, sensors, prior, prior.Prior / places.Count, place));
+            {
+                var weighed = Weigh(bench, sensors, prior, prior.Prior / places.Count, place);
+                var odds = seen.Sum(l => Math.Log(ImprintOdds.Of(prior.Kind, place.At == l.Part, l.Mark)));
+                found.Add(weighed with { Log = weighed.Log + odds });
+            }
         }
         cancel.ThrowIfCancellationRequested();
         var top = found.Max(f => f.Log);
@@ -173,18 +184,38 @@ public static class FaultFinder
         return faults.Count > 0 ? throw new InputException(faults) : sensors;
     }
 
+    /// <summary>The last look at each part.</summary>
+    private static IReadOnlyList<ImprintLook> Looks(FaultBench bench, IReadOnlyList<ImprintLook> looks)
+    {
+        var faults = new List<InputFault>();
+        for (var i = 0; i < looks.Count; i++)
+            if (bench.Parts.FirstOrDefault(p => p.Id == looks[i].Part) is not { } part)
+                faults.Add(new($"looks/{i}/part", $"{looks[i].Part}: the block covers no such part."));
+            else if (!ImprintOdds.For(part.IsDie).Contains(looks[i].Mark))
+                faults.Add(new($"looks/{i}/mark", $"{looks[i].Part} can not show that."));
+        return faults.Count > 0
+            ? throw new InputException(faults)
+            : [.. looks.GroupBy(l => l.Part).Select(g => g.Last())];
+    }
+
     /// <summary>Where a fault can sit. What no sensor tells apart is one group.</summary>
     private sealed record Place(string Group, string? At, int Corner, int? Sensor, double Sign);
 
-    private static List<Place> Places(FaultBench bench, List<Sensor> sensors, FaultKind kind)
+    private static List<Place> Places(
+        FaultBench bench,
+        List<Sensor> sensors,
+        IReadOnlyList<ImprintLook> seen,
+        FaultKind kind
+    )
     {
         string Seen(FaultPart p) => string.Join(",", sensors.Where(s => s.Parts.Contains(p)).Select(s => s.Index));
-        // a part that nobody reads is left out
+        // a part that nobody reads and nobody looked at is left out; a look tells parts apart that a sensor does not
+        bool Looked(FaultPart p) => seen.Any(l => l.Part == p.Id);
         List<Place> At(Func<FaultPart, bool> which) =>
             [
                 .. bench
-                    .Parts.Where(p => which(p) && Seen(p).Length > 0)
-                    .Select(p => new Place($"{kind}@{Seen(p)}", p.Id, 0, null, 1)),
+                    .Parts.Where(p => which(p) && (Seen(p).Length > 0 || Looked(p)))
+                    .Select(p => new Place($"{kind}@{Seen(p)}{(Looked(p) ? $"/{p.Id}" : "")}", p.Id, 0, null, 1)),
             ];
         return kind switch
         {

@@ -12,12 +12,20 @@ public static class JobSuspects
     private const double SigmaK = 1;
 
     /// <exception cref="InputException">The reading names no coolant, or the block covers nothing that was read.</exception>
-    public static FaultResult Of(StackUp stack, Reading after, ShopSettings shop, CancellationToken cancel = default)
+    public static FaultResult Of(
+        StackUp stack,
+        Reading after,
+        IReadOnlyList<ImprintLook> looks,
+        (int Pads, double PadsCm2, double PasteG) lift,
+        ShopSettings shop,
+        CancellationToken cancel = default
+    )
     {
         if (after.CoolantC is null)
             throw new InputException("", "The after reading names no coolant: nothing can be expected of it.");
         var at = JobConditions.Of(after, shop);
-        var bench = FaultBench.Of(stack.Laid, stack.Pads, stack.Materials, stack.Paste, at, cancel);
+        var plate = BlockHeat.Of(stack.Laid, at.PowerW, at.FlowLMin, cancel);
+        var bench = FaultBench.Of(plate, stack, at);
         List<string> Covered(PartKind kind) =>
             [.. bench.Parts.Select(p => p.Id).Where(id => stack.Board.FindPart(id)?.Kind == kind)];
         List<SensorReading> readings = [];
@@ -25,8 +33,29 @@ public static class JobSuspects
             readings.Add(new(dies, SensorKind.Mean, after.DieC, SigmaK));
         if (after.MemoryC is { } memory && Covered(PartKind.Memory) is { Count: > 0 } chips)
             readings.Add(new(chips, SensorKind.Max, memory, SigmaK));
+        if (after.PowerStageC is { } stage && Covered(PartKind.PowerStage) is { Count: > 0 } stages)
+            readings.Add(new(stages, SensorKind.Max, stage, SigmaK));
         if (readings.Count == 0)
             throw new InputException("", "Nothing that was read lies bare under this block: nothing can be compared.");
-        return FaultFinder.Find(bench, readings, cancel: cancel);
+        // a look at what is covered no more says nothing
+        var covered = bench.Parts.Select(p => p.Id).ToHashSet();
+        var found = FaultFinder.Find(
+            bench,
+            readings,
+            looks: [.. looks.Where(l => covered.Contains(l.Part))],
+            cancel: cancel
+        );
+        return found with
+        {
+            Lift = LiftOrNot.Of(
+                found,
+                Expect.Of(plate, stack.Pads, stack.Materials, stack.Paste, at),
+                bench.Parts.Where(p => p.IsDie).Select(p => p.Id).ToHashSet(),
+                lift.Pads,
+                lift.PadsCm2,
+                lift.PasteG,
+                new()
+            ),
+        };
     }
 }

@@ -1,0 +1,108 @@
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Prove;
+
+namespace FaithfulBracket.Core.Care;
+
+/// <summary>A proof on the day it was taken.</summary>
+public sealed record DatedReading(DateOnly On, Reading Reading);
+
+/// <summary>One proof as it enters the drift.</summary>
+/// <param name="Day">Since the first.</param>
+/// <param name="PlusMinus">Standard uncertainty, K/W.</param>
+public sealed record DriftMark(DateOnly On, double Day, double KPerW, double PlusMinus);
+
+/// <summary>Repeated proofs as a line.</summary>
+/// <param name="LimitKPerW">What the line may reach.</param>
+/// <param name="DueLow">90 % interval of the day it gets there.</param>
+public sealed record DriftSeen(
+    IReadOnlyList<DriftMark> Marks,
+    DriftResult Line,
+    double LimitKPerW,
+    DateOnly Due,
+    DateOnly DueLow,
+    DateOnly DueHigh
+);
+
+/// <param name="Repaste">When the paste is due: by drift, or by its kind.</param>
+/// <param name="Inspections">Yearly looks at the loop until then.</param>
+/// <param name="Drift">Null with fewer than two proofs of different days.</param>
+/// <param name="Text">In a sentence.</param>
+public sealed record CareDates(DateOnly Repaste, IReadOnlyList<DateOnly> Inspections, DriftSeen? Drift, string Text)
+{
+    /// <summary>Months between two looks at a loop.</summary>
+    private const int InspectMonths = 12;
+
+    /// <param name="readings">After readings with a coolant, in any order.</param>
+    /// <param name="curve">Brings flows to that of the first proof; null where the block states none.</param>
+    /// <param name="months">By the paste's kind.</param>
+    /// <param name="opened">Counts where nothing was proved yet.</param>
+    public static CareDates Of(IReadOnlyList<DatedReading> readings, FlowCurve? curve, int months, DateOnly opened)
+    {
+        var marks = Marks(readings, curve);
+        var from = marks.Count > 0 ? marks[0].On : opened;
+        var cap = from.AddMonths(months);
+        var drift = marks.Count >= Prove.Drift.LeastPoints && marks[^1].Day > marks[0].Day ? Seen(marks, cap) : null;
+        var repaste = drift?.Due ?? cap;
+        var looks = new List<DateOnly>();
+        for (var on = from.AddMonths(InspectMonths); on < repaste; on = on.AddMonths(InspectMonths))
+            looks.Add(on);
+        return new(repaste, looks, drift, Words(drift, repaste, months));
+    }
+
+    private static List<DriftMark> Marks(IReadOnlyList<DatedReading> readings, FlowCurve? curve)
+    {
+        var marks = new List<DriftMark>();
+        double? flow = null;
+        var first = default(DateOnly);
+        foreach (var (on, r) in readings.Where(r => r.Reading.Phase == Phase.After).OrderBy(r => r.On))
+        {
+            if (r.CoolantC is not { } coolant)
+                continue;
+            var proven = BeforeAfter
+                .Of(null, new SteadyReading(r.DieC, r.RoomC, coolant, r.FlowLMin, r.PowerW, new()))
+                .After!;
+            if (proven is not { ToInletKPerW: { } k, InletPlusMinus: { } sigma })
+                continue;
+            if (marks.Count == 0)
+                (flow, first) = (r.FlowLMin, on);
+            // the block alone explains what another flow does: what is left is the paste's
+            if (curve is not null && flow is { } f && r.FlowLMin is { } own)
+                k -= PerWatt(curve, own) - PerWatt(curve, f);
+            marks.Add(new(on, on.DayNumber - first.DayNumber, k, sigma));
+        }
+        return marks;
+    }
+
+    private static double PerWatt(FlowCurve c, double flow) => c.AKPerW + c.BKPerW * Math.Pow(flow, -c.N);
+
+    private static DriftSeen Seen(List<DriftMark> marks, DateOnly cap)
+    {
+        var first = marks[0].On;
+        var capDays = Math.Max(1, cap.DayNumber - first.DayNumber);
+        var line = Prove.Drift.Of(
+            [.. marks.Select(m => new DriftPoint(m.Day, m.KPerW, m.PlusMinus))],
+            capDays: capDays
+        );
+        DateOnly On(double day) => first.AddDays((int)Math.Round(Math.Clamp(day, 0, capDays)));
+        return new(
+            marks,
+            line,
+            line.StartKPerW * (1 + Prove.Drift.DefaultLimitShare),
+            On(line.DueDay),
+            On(line.DueLowDay),
+            On(line.DueHighDay)
+        );
+    }
+
+    private static string Words(DriftSeen? drift, DateOnly repaste, int months)
+    {
+        string Date(DateOnly d) => d.ToString("d MMM yyyy", System.Globalization.CultureInfo.InvariantCulture);
+        if (drift is null)
+            return $"Repaste on {Date(repaste)}, {months} months by the paste's kind. Proved again on another day, its drift tells it better.";
+        var perYear = drift.Line.SlopePerDay * 365.25 / drift.Line.StartKPerW * 100;
+        var rise = FormattableString.Invariant($"{Math.Abs(perYear):0} % a year {(perYear >= 0 ? "more" : "less")}");
+        return drift.Line.Capped
+            ? $"{drift.Marks.Count} proofs, {rise}: the line does not reach its limit first. Repaste on {Date(repaste)}, by the paste's kind."
+            : $"{drift.Marks.Count} proofs, {rise}: repaste on {Date(repaste)}, between {Date(drift.DueLow)} and {Date(drift.DueHigh)} with 90 %.";
+    }
+}

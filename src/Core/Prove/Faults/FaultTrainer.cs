@@ -1,0 +1,153 @@
+using FaithfulBracket.Core.Boards;
+
+namespace FaithfulBracket.Core.Prove.Faults;
+
+/// <summary>One look of somebody who searches: is it this, here?</summary>
+/// <param name="Part">Null for what concerns the whole.</param>
+public sealed record TrainingCheck(FaultKind Kind, string? Part);
+
+/// <summary>A look and what it showed.</summary>
+public sealed record TrainingAnswer(TrainingCheck Check, bool Found, string Text);
+
+/// <summary>A reading of the bench that is searched.</summary>
+public sealed record TrainingReading(string Name, IReadOnlyList<string> Parts, double C, double ExpectedC);
+
+/// <summary>What can be looked for, and where.</summary>
+public sealed record TrainingChoice(FaultKind Kind, string Name, IReadOnlyList<string> Parts);
+
+/// <param name="Solved">Whether a look found it.</param>
+/// <param name="Truth">In words, once it is found or given up; null before.</param>
+/// <param name="BestLooks">Looks that the finder's own order takes.</param>
+public sealed record TrainingBench(
+    int Seed,
+    IReadOnlyList<TrainingReading> Readings,
+    IReadOnlyList<TrainingChoice> Choices,
+    IReadOnlyList<TrainingAnswer> Answers,
+    bool Solved,
+    string? Truth,
+    int BestLooks,
+    string Text
+);
+
+/// <summary>
+/// A bench with one hidden fault to find in as few looks as possible. The measure is the finder's own order: it looks at what is likeliest by the
+/// readings, strikes it out where it is wrong, and goes on.
+/// </summary>
+public static class FaultTrainer
+{
+    public const int MostChecks = 60;
+
+    private const double SigmaK = 0.5;
+
+    /// <param name="kinds">Of each part.</param>
+    /// <param name="giveUp">Tells the truth without a look.</param>
+    public static TrainingBench Of(
+        FaultBench bench,
+        IReadOnlyDictionary<string, PartKind> kinds,
+        int seed,
+        IReadOnlyList<TrainingCheck> checks,
+        bool giveUp
+    )
+    {
+        var fault = HiddenFault.Draw(bench, seed, certain: true);
+        var random = new Random(seed ^ 0x5eed);
+        List<FaultPart> read = [.. bench.Parts.Where(p => p.Watts > 0)];
+        var readings = read.ConvertAll(p => new TrainingReading(
+            p.Id,
+            [p.Id],
+            Math.Round(fault.C(bench, p) + SigmaK * Gauss(random), 1),
+            Math.Round(bench.ExpectedC(p), 1)
+        ));
+        var choices = Choices(read);
+        for (var i = 0; i < checks.Count; i++)
+            if (
+                choices.FirstOrDefault(c => c.Kind == checks[i].Kind) is not { } choice
+                || (choice.Parts.Count > 0) != (checks[i].Part is { } part && choice.Parts.Contains(part))
+            )
+                throw new InputException($"checks/{i}", "This can not be looked for there.");
+        List<TrainingAnswer> answers = [.. checks.Select(c => Answer(fault, c))];
+        var solved = answers.Exists(a => a.Found);
+        var best = Best(bench, fault, readings);
+        return new(
+            seed,
+            readings,
+            choices,
+            answers,
+            solved,
+            solved || giveUp ? fault.Words : null,
+            best,
+            solved ? $"Found in {Looks(answers.FindIndex(a => a.Found) + 1)}; the likeliest first takes {Looks(best)}."
+                : giveUp ? $"It was: {fault.Words}. The likeliest first takes {Looks(best)}."
+                : "Something is wrong with this bench. Compare what was read with what was expected, then look."
+        );
+    }
+
+    private static string Looks(int n) => $"{n} {(n == 1 ? "look" : "looks")}";
+
+    private static List<TrainingChoice> Choices(List<FaultPart> parts)
+    {
+        List<string> pads = [.. parts.Where(p => !p.IsDie).Select(p => p.Id)],
+            dies = [.. parts.Where(p => p.IsDie).Select(p => p.Id)];
+        return
+        [
+            .. FaultPriors
+                .Default.Where(p => p.Kind is not (FaultKind.None or FaultKind.Misread))
+                .Select(p => new TrainingChoice(
+                    p.Kind,
+                    FaultChecks.Name(p.Kind),
+                    p.Kind is FaultKind.FilmLeft or FaultKind.PadMissing or FaultKind.PadThin ? pads
+                        : p.Kind is FaultKind.PasteVoid or FaultKind.PumpOut ? dies
+                        : []
+                ))
+                .Where(c =>
+                    c.Parts.Count > 0
+                    || c.Kind is FaultKind.Tilt or FaultKind.Floats or FaultKind.LowFlow or FaultKind.Air
+                ),
+        ];
+    }
+
+    private static TrainingAnswer Answer(HiddenFault fault, TrainingCheck check)
+    {
+        var found = fault.Kind == check.Kind && fault.Part == check.Part;
+        return new(
+            check,
+            found,
+            found ? $"Yes: {fault.Words}."
+                : check.Part is { } part ? $"{part}: no {FaultChecks.Name(check.Kind)} there."
+                : $"Not that: no {FaultChecks.Name(check.Kind)}."
+        );
+    }
+
+    /// <summary>How many looks the finder's own order takes.</summary>
+    private static int Best(FaultBench bench, HiddenFault fault, List<TrainingReading> readings)
+    {
+        var found = FaultFinder.Find(
+            bench,
+            [.. readings.Select(r => new SensorReading(r.Parts, SensorKind.Mean, r.C, SigmaK))]
+        );
+        var looks = 0;
+        foreach (var h in found.Hypotheses)
+        {
+            if (h.Kind is FaultKind.None or FaultKind.Misread)
+                continue;
+            if (h.Kind == FaultKind.Tilt)
+            {
+                // one look at the four corners is one look
+                looks++;
+                if (fault.Kind == FaultKind.Tilt)
+                    return looks;
+                continue;
+            }
+            foreach (var part in h.Parts.Count > 0 ? h.Parts.Cast<string?>() : [null])
+            {
+                looks++;
+                if (fault.Kind == h.Kind && fault.Part == part)
+                    return looks;
+            }
+        }
+        return looks;
+    }
+
+    private static double Gauss(Random random) =>
+        Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
+}

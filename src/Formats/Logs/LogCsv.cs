@@ -1,0 +1,202 @@
+using System.Globalization;
+using CsvHelper;
+using CsvHelper.Configuration;
+using FaithfulBracket.Core;
+using FaithfulBracket.Core.Prove.Logs;
+using FaithfulBracket.Formats.Layouts;
+
+namespace FaithfulBracket.Formats.Logs;
+
+/// <summary>
+/// Logs as text: commas, semicolons or tabs, decimal points or commas, times as seconds or of the clock, empty cells, lines of other words in
+/// front of the header.
+/// </summary>
+public sealed class LogCsv
+{
+    public const string InWords = "Limits: 16 MiB, 200,000 rows, 60 columns.";
+
+    private const int MostColumns = 60,
+        MostBefore = 30,
+        Shown = 4;
+
+    private readonly TextFile _file;
+    private readonly char _separator;
+    private readonly bool _decimalComma;
+    private readonly int _header;
+    private readonly string[] _names;
+
+    /// <exception cref="InputException">No table of numbers, or too large.</exception>
+    public LogCsv(ReadOnlyMemory<byte> content)
+    {
+        _file = new("log", content, "");
+        (_header, _separator) =
+            Header(_file.Lines)
+            ?? throw new InputException("", "No header with columns of numbers below it was found.");
+        _names = [.. _file.Lines[_header].Split(_separator).Select(n => n.Trim().Trim('"').Trim())];
+        if (_names.Length > MostColumns)
+            throw new InputException("", $"{_names.Length} columns; at most {MostColumns}.");
+        var first = _file.Lines.Skip(_header + 1).Where(l => l.Length > 0).Take(50).ToList();
+        _decimalComma = _separator != ',' && first.Exists(l => l.Contains(',', StringComparison.Ordinal));
+        Rows = _file.Lines.Skip(_header + 1).Count(l => !string.IsNullOrWhiteSpace(l));
+        if (Rows > BenchLog.MostRows)
+            throw new InputException("", $"{Rows} rows; at most {BenchLog.MostRows}.");
+    }
+
+    public int Rows { get; }
+
+    public string Signature => string.Join('|', _names).ToLowerInvariant();
+
+    /// <param name="known">Columns that were told for this header before; null where they were not.</param>
+    public LogLook Look(IReadOnlyList<LogColumn>? known)
+    {
+        var rows = Records().Take(Shown).Select(r => r.Cells).ToList();
+        var taken = new HashSet<Channel>();
+        var timed = false;
+        return new(
+            Signature,
+            Rows,
+            known is not null,
+            [
+                .. _names.Select(
+                    (name, i) =>
+                    {
+                        List<string> samples = [.. rows.Select(r => i < r.Length ? r[i] : "")];
+                        var guess = known is null
+                            ? LogGuess.Of(i, name, samples)
+                            : known.FirstOrDefault(k => k.Index == i);
+                        // each channel once: the first that looks like it
+                        if (guess is { Channel: { } c } && !taken.Add(c) || guess is { Channel: null } && timed)
+                            guess = null;
+                        timed |= guess is { Channel: null };
+                        return new LogHeader(i, name, samples, guess);
+                    }
+                ),
+            ],
+            LogRole.All
+        );
+    }
+
+    /// <summary>The log, by what the columns were told to be.</summary>
+    /// <exception cref="InputException">A cell that is no number, with its line; times that do not rise.</exception>
+    public BenchLog Read(IReadOnlyList<LogColumn> columns, CancellationToken cancel = default)
+    {
+        var time = columns.FirstOrDefault(c => c.Channel is null);
+        var own = columns.Where(c => c.Channel is not null).ToList();
+        if (own.Count == 0)
+            throw new InputException("/columns", "Say which column holds a temperature.");
+        foreach (var c in columns)
+            if (c.Index < 0 || c.Index >= _names.Length || !c.Fits)
+                throw new InputException(
+                    "/columns",
+                    $"Column {c.Index + 1} can not be {c.Channel?.Name() ?? "times"} in that unit."
+                );
+        var times = new List<double>(Rows);
+        var values = own.ConvertAll(_ => new List<double>(Rows));
+        double start = double.NaN,
+            days = 0,
+            last = double.NaN;
+        foreach (var (cells, line) in Records())
+        {
+            if (line % 4096 == 0)
+                cancel.ThrowIfCancellationRequested();
+            var t = time is null ? times.Count : TimeOf(cells, time, line);
+            if (time?.Unit == LogUnit.ClockTime && t + days < last - 43_200)
+                days += 86_400;
+            t += days;
+            if (double.IsNaN(start))
+                start = t;
+            else if (!(t > last))
+            {
+                // several rows of one second: spread over it
+                if (t == last || Math.Abs(t - last) < 1e-9)
+                    t = last + 1e-3;
+                else
+                    throw _file.Refuse(line + 1, "the time goes back.");
+            }
+            last = t;
+            times.Add(t - start);
+            for (var k = 0; k < own.Count; k++)
+                values[k].Add(Value(cells, own[k], line));
+        }
+        return times.Count < 2
+            ? throw new InputException("", "The log has fewer than two rows.")
+            : new(times, [.. own.Select((c, k) => new LogSeries(c.Channel!.Value, values[k]))]);
+    }
+
+    /// <summary>Cells of every row below the header, with the index of its line.</summary>
+    private IEnumerable<(string[] Cells, int Line)> Records()
+    {
+        using var text = new StringReader(string.Join('\n', _file.Lines.Skip(_header + 1)));
+        using var parser = new CsvParser(
+            text,
+            new CsvConfiguration(CultureInfo.InvariantCulture)
+            {
+                Delimiter = _separator.ToString(),
+                TrimOptions = TrimOptions.Trim,
+                BadDataFound = null,
+            }
+        );
+        while (parser.Read())
+            yield return (parser.Record!, _header + parser.RawRow);
+    }
+
+    private double Value(string[] cells, LogColumn column, int line)
+    {
+        var text = column.Index < cells.Length ? cells[column.Index] : "";
+        if (text.Length == 0 || text is "-" or "--" or "N/A" or "n/a" or "NaN" or "nan")
+            return double.NaN;
+        return Number(text) is { } v
+            ? column.Convert(v)
+            : throw _file.Refuse(
+                line + 1,
+                $"\"{Short(text)}\" in column \"{Short(_names[column.Index])}\" is no number."
+            );
+    }
+
+    private double TimeOf(string[] cells, LogColumn column, int line)
+    {
+        var text = column.Index < cells.Length ? cells[column.Index] : "";
+        if (column.Unit != LogUnit.ClockTime)
+            return Number(text) is { } v
+                ? column.Convert(v)
+                : throw _file.Refuse(line + 1, $"\"{Short(text)}\" is no time.");
+        if (LogGuess.ClockSeconds(text) is { } seconds)
+            return seconds;
+        throw _file.Refuse(line + 1, $"\"{Short(text)}\" is no time of the clock.");
+    }
+
+    private double? Number(string text)
+    {
+        if (_decimalComma)
+            text = text.Replace(',', '.');
+        return double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var v) && double.IsFinite(v)
+            ? v
+            : null;
+    }
+
+    private static string Short(string text) => text.Length > 40 ? text[..40] : text;
+
+    /// <summary>The last line in front of the first one that is made of figures, with the separator that cuts both alike.</summary>
+    private static (int Line, char Separator)? Header(IReadOnlyList<string> lines)
+    {
+        for (var i = 0; i + 1 < Math.Min(lines.Count, MostBefore); i++)
+            foreach (var separator in (ReadOnlySpan<char>)['\t', ';', ','])
+            {
+                var names = lines[i].Split(separator);
+                if (names.Length < 2 || names.Count(n => n.Any(char.IsLetter)) < 2)
+                    continue;
+                var cells = lines[i + 1].Split(separator);
+                if (cells.Length < names.Length - 1)
+                    continue;
+                var figures = cells.Count(c => LooksLikeFigure(c.Trim().Trim('"')));
+                if (figures >= 1 && figures * 2 >= cells.Count(c => c.Trim().Length > 0))
+                    return (i, separator);
+            }
+        return null;
+    }
+
+    private static bool LooksLikeFigure(string cell) =>
+        cell.Length > 0
+        && cell.Any(char.IsAsciiDigit)
+        && cell.All(c => char.IsAsciiDigit(c) || "+-.,eE:/ TZ".Contains(c, StringComparison.Ordinal));
+}

@@ -1,0 +1,127 @@
+using System.Runtime.CompilerServices;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Heat;
+using FaithfulBracket.Core.Prove.Faults;
+using FaithfulBracket.Core.Prove.Logs;
+
+namespace FaithfulBracket.Instruments;
+
+/// <summary>What a simulated bench runs: the card as it is expected, one thing wrong with it or none, and the room.</summary>
+/// <param name="Kind">Of each part of the card.</param>
+/// <param name="Speed">Bench seconds in a second of the clock.</param>
+public sealed record BenchScene(
+    FaultBench Bench,
+    HiddenFault Fault,
+    HeatConditions At,
+    IReadOnlyDictionary<string, PartKind> Kind,
+    double RoomC,
+    double Speed,
+    int Seed
+);
+
+/// <summary>
+/// A logger on a card that warms up: every sensor settles by one exponential from the room to what the job's own physics and its hidden fault
+/// say, with the noise and the steps of a cheap sensor.
+/// </summary>
+public sealed class SimulatedBench(BenchScene scene, TimeProvider time) : IBenchLogger
+{
+    private const double TauS = 55,
+        NoiseK = 0.15,
+        StepK = 0.1,
+        HotspotShare = 0.14,
+        ClockMHz = 2310;
+
+    private static readonly TimeSpan Between = TimeSpan.FromMilliseconds(100);
+
+    public string Name => "simulated logger";
+
+    public IReadOnlyList<Channel> Channels { get; } =
+    [
+        Channel.Die,
+        Channel.Hotspot,
+        .. Has(scene, PartKind.Memory) ? [Channel.Memory] : Array.Empty<Channel>(),
+        .. Has(scene, PartKind.PowerStage) ? [Channel.PowerStages] : Array.Empty<Channel>(),
+        Channel.CoolantIn,
+        Channel.CoolantOut,
+        Channel.Room,
+        Channel.Flow,
+        Channel.Power,
+        Channel.Clock,
+    ];
+
+    public async IAsyncEnumerable<LogRow> Rows([EnumeratorCancellation] CancellationToken cancel)
+    {
+        var perTick = Between.TotalSeconds * scene.Speed;
+        var random = new Random(scene.Seed);
+        for (var t = 0.0; ; t += perTick)
+        {
+            yield return Row(t, random);
+            await Task.Delay(Between, time, cancel);
+        }
+    }
+
+    /// <summary>A log of so many seconds at once.</summary>
+    public BenchLog Log(double seconds, double everyS = 1)
+    {
+        var random = new Random(scene.Seed);
+        var rows = new List<LogRow>();
+        for (var t = 0.0; t <= seconds; t += everyS)
+            rows.Add(Row(t, random));
+        return new(
+            [.. rows.Select(r => r.TS)],
+            [.. Channels.Select((c, i) => new LogSeries(c, [.. rows.Select(r => r.Values[i])]))]
+        );
+    }
+
+    private LogRow Row(double t, Random random)
+    {
+        var settled = 1 - Math.Exp(-t / TauS);
+        double Of(double endC) => scene.RoomC + (endC - scene.RoomC) * settled;
+        double Read(double c, double noise, double step) => Math.Round((c + noise * Gauss(random)) / step) * step;
+        var watts = scene.Bench.Parts.Sum(p => p.Watts);
+        var flow = scene.At.FlowLMin * (scene.Fault.Kind == FaultKind.LowFlow ? scene.Fault.Size : 1);
+        var die = Sensor(PartKind.Die, mean: true) ?? Sensor(PartKind.Lid, mean: true) ?? scene.At.CoolantInC;
+        return new(
+            Math.Round(t, 3),
+            [
+                .. Channels.Select(c =>
+                    c switch
+                    {
+                        Channel.Die => Read(Of(die), NoiseK, StepK),
+                        Channel.Hotspot => Read(Of(die + HotspotShare * (die - scene.At.CoolantInC)), NoiseK, StepK),
+                        Channel.Memory => Read(Of(Sensor(PartKind.Memory, false)!.Value), NoiseK, StepK),
+                        Channel.PowerStages => Read(Of(Sensor(PartKind.PowerStage, false)!.Value), NoiseK, StepK),
+                        Channel.CoolantIn => Read(scene.At.CoolantInC, 0.05, 0.1),
+                        Channel.CoolantOut => Read(
+                            scene.At.CoolantInC + Coolant.RiseK(watts, flow) * settled,
+                            0.05,
+                            0.1
+                        ),
+                        Channel.Room => Read(scene.RoomC, 0.05, 0.1),
+                        Channel.Flow => Read(flow, 0.02, 0.01),
+                        Channel.Power => Read(watts, 0.4, 0.1),
+                        _ => ClockMHz,
+                    }
+                ),
+            ]
+        );
+    }
+
+    /// <summary>A sensor of a kind of part: its mean, or the hottest of them.</summary>
+    private double? Sensor(PartKind kind, bool mean)
+    {
+        var temperatures = scene
+            .Bench.Parts.Where(p => p.Watts > 0 && scene.Kind.GetValueOrDefault(p.Id) == kind)
+            .Select(p => scene.Fault.C(scene.Bench, p))
+            .ToList();
+        return temperatures.Count == 0 ? null
+            : mean ? temperatures.Average()
+            : temperatures.Max();
+    }
+
+    private static bool Has(BenchScene scene, PartKind kind) =>
+        scene.Bench.Parts.Any(p => p.Watts > 0 && scene.Kind.GetValueOrDefault(p.Id) == kind);
+
+    private static double Gauss(Random random) =>
+        Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
+}

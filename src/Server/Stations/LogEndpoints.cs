@@ -1,0 +1,194 @@
+using System.Text.Json;
+using FaithfulBracket.Core;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Prove;
+using FaithfulBracket.Core.Prove.Logs;
+using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Formats.Logs;
+using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Store;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace FaithfulBracket.Server.Stations;
+
+/// <param name="RoomC">Where the log has no column of it.</param>
+internal sealed record ReadingOfLog(string By, Phase Phase, double? RoomC = null);
+
+/// <summary>Logs of a job: read from any table, kept packed, judged, taken as a reading.</summary>
+internal static class LogEndpoints
+{
+    private const int MostBytes = 16 * 1024 * 1024,
+        MostName = 120,
+        MostLogs = 60;
+
+    public static void Map(IEndpointRouteBuilder app)
+    {
+        app.MapPost("/api/logs/look", LookAsync)
+            .WithTags("logs")
+            .Accepts<string>("text/csv", "text/plain")
+            .WithDescription(LogCsv.InWords);
+        var logs = app.MapGroup("/api/jobs/{id:long}/logs").WithTags("logs");
+        logs.MapGet("", (long id, JobLogs kept) => TypedResults.Ok(kept.All(id)));
+        logs.MapPost("", KeepAsync).Accepts<string>("text/csv", "text/plain").WithDescription(LogCsv.InWords);
+        logs.MapGet("/{logId:long}", View);
+        logs.MapDelete(
+            "/{logId:long}",
+            (long id, long logId, JobLogs kept) =>
+            {
+                kept.Strike(id, logId);
+                return TypedResults.NoContent();
+            }
+        );
+        logs.MapPost("/{logId:long}/reading", Take).AddEndpointFilter(Summaries.RenewAsync);
+    }
+
+    private static async Task<Ok<LogLook>> LookAsync(HttpRequest request, JobLogs kept)
+    {
+        var csv = new LogCsv(await Bodies.BytesAsync(request, MostBytes));
+        return TypedResults.Ok(csv.Look(Told(kept, csv.Signature)));
+    }
+
+    private static List<LogColumn>? Told(JobLogs kept, string signature) =>
+        kept.Told(signature) is { } told
+            ? JsonSerializer.Deserialize<List<LogColumn>>(told, DocumentJson.Options)
+            : null;
+
+    /// <param name="columns">What the columns are, as JSON; absent takes what was told for this header, or what is guessed.</param>
+    private static async Task<Created<JobLogView>> KeepAsync(
+        long id,
+        string by,
+        string phase,
+        string? name,
+        string? board,
+        string? columns,
+        HttpRequest request,
+        JobLogs kept,
+        JobLogViews views,
+        JobPlans plans,
+        CancellationToken cancel
+    )
+    {
+        JobEndpoints.CheckInitials(by);
+        if (!EnumNames<Phase>.TryParse(phase, out var known))
+            throw new InputException("?phase", "Expected before or after.");
+        if (name is { Length: > MostName })
+            throw new InputException("?name", $"Expected at most {MostName} characters, found {name.Length}.");
+        var order = plans.Of(id, cancel).Order;
+        if (board is not null && order.Find(board) is null)
+            throw new InputException("?board", $"The order has no board \"{board}\".");
+        if (kept.All(id).Count >= MostLogs)
+            throw new InputException("", $"A job keeps at most {MostLogs} logs: strike one first.");
+        var csv = new LogCsv(await Bodies.BytesAsync(request, MostBytes));
+        var told = columns is null ? null : Columns(columns);
+        var own =
+            told ?? Told(kept, csv.Signature) ?? [.. csv.Look(null).Columns.Select(c => c.Guess).OfType<LogColumn>()];
+        var log = await Task.Run(() => csv.Read(own, cancel), cancel);
+        if (told is not null)
+            kept.Tell(csv.Signature, JsonSerializer.Serialize(told, DocumentJson.Options));
+        var logId = kept.Add(
+            id,
+            new(
+                board,
+                EnumNames<Phase>.Of(known),
+                string.IsNullOrWhiteSpace(name) ? "log" : name,
+                log.TimesS.Count,
+                log.DurationS,
+                LogPack.Pack(log),
+                by
+            )
+        );
+        return TypedResults.Created(
+            $"/api/jobs/{id}/logs/{logId}",
+            await Task.Run(() => views.View(id, logId, order, cancel), cancel)
+        );
+    }
+
+    private static List<LogColumn> Columns(string text)
+    {
+        const int longest = 8000,
+            most = BenchLog.MostSeries + 1;
+        try
+        {
+            if (
+                text.Length > longest
+                || JsonSerializer.Deserialize<List<LogColumn>>(text, DocumentJson.Options)
+                    is not { Count: > 0 and <= most } told
+            )
+                throw new InputException("?columns", $"Expected 1 to {most} columns.");
+            if (told.GroupBy(c => c.Channel).FirstOrDefault(g => g.Count() > 1) is { } twice)
+                throw new InputException(
+                    "?columns",
+                    $"Two columns are told to be {(twice.Key is { } c ? c.Name() : "the time")}: one of them."
+                );
+            return told;
+        }
+        catch (JsonException)
+        {
+            throw new InputException("?columns", "Expected a list of columns, each with index, channel and unit.");
+        }
+    }
+
+    private static async Task<Ok<JobLogView>> View(
+        long id,
+        long logId,
+        JobLogViews views,
+        JobPlans plans,
+        CancellationToken cancel
+    )
+    {
+        var order = plans.Of(id, cancel).Order;
+        return TypedResults.Ok(await Task.Run(() => views.View(id, logId, order, cancel), cancel));
+    }
+
+    /// <summary>The log's steady part becomes a reading.</summary>
+    private static async Task<Created<Opened>> Take(
+        long id,
+        long logId,
+        ReadingOfLog body,
+        JobLogViews views,
+        JobPlans plans,
+        JobPapers papers,
+        CancellationToken cancel
+    )
+    {
+        JobEndpoints.CheckInitials(body.By);
+        var order = plans.Of(id, cancel).Order;
+        var (row, log) = views.Read(id, logId);
+        var reading = await Task.Run(
+            () =>
+                LogToReading.Of(
+                    LogReading.Of(log, JobLogViews.DieLimit(order, row.Board), cancel: cancel),
+                    body.Phase,
+                    body.RoomC,
+                    row.Board
+                ),
+            cancel
+        );
+        var faults = ReadingRules.Check(reading).ToList();
+        if (faults.Count > 0)
+            throw new InputException(faults);
+        var readingId = papers.AddReading(
+            id,
+            new(
+                EnumNames<Phase>.Of(reading.Phase),
+                reading.RoomC,
+                reading.CoolantC,
+                reading.DieC,
+                reading.HotspotC,
+                reading.MemoryC,
+                reading.PowerW,
+                reading.FlowLMin,
+                $"from log {logId}, {row.Name}",
+                body.By,
+                row.Board,
+                reading.PowerStageC,
+                logId
+            )
+        );
+        return TypedResults.Created(
+            $"/api/jobs/{id}/readings/{readingId}",
+            new Opened(readingId, $"/api/jobs/{id}/readings/{readingId}")
+        );
+    }
+}
