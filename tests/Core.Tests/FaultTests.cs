@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Heat;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Pads.Seating;
@@ -18,6 +19,19 @@ public class FaultTests
     /// <summary>240 W on the die, six memory chips of 3 W round it.</summary>
     private static FaultBench Bench(double flow = 3)
     {
+        var stack = Stack(3);
+        return FaultBench.Of(stack.Laid, stack.Pads, stack.Materials, stack.Paste, new(null, 30, flow));
+    }
+
+    /// <summary>The bench that the simulator runs: a plate of four times as many cells and another base than the drawing says.</summary>
+    private static readonly FaultBench Simulator = FaultBench.Of(
+        BlockHeat.Of(Stack(3.3).Laid, null, 3, 48_000, default),
+        Stack(3.3),
+        new(null, 30, 3)
+    );
+
+    private static StackUp Stack(double baseMm)
+    {
         var board = Sample.Board();
         (double X, double Y)[] at = [(-9, 33), (9, 33), (30, 6), (30, -9), (9, -33), (-9, -33)];
         var sample = board.Parts.First(p => p.Kind == PartKind.Memory);
@@ -35,7 +49,7 @@ public class FaultTests
         block = block with
         {
             Flow = new(0.03, 0.06, 0.8, "L/min", []),
-            ColdPlate = new("copper", 3, 90, 0)
+            ColdPlate = new("copper", baseMm, 90, 0)
             {
                 FinArea = Sample.Rect(0, 0, 34, 30),
                 FlowArea = Sample.Rect(0, 0, 80, 60),
@@ -54,12 +68,11 @@ public class FaultTests
                 },
             ],
         };
-        return FaultBench.Of(
+        return new(
             LaidBlock.Of(board, block),
             [.. Chips.Select(c => new LaidPad(c, 1, "soft"))],
             new Dictionary<string, PadMaterial> { [Soft.Id] = Soft },
-            Paste,
-            new(null, 30, flow)
+            Paste
         );
     }
 
@@ -165,7 +178,10 @@ public class FaultTests
         Assert.Equal("readings/0/parts", e.Faults[0].Field);
     }
 
-    /// <summary>One simulated bench: what is wrong is drawn by the priors; film, board path and errors are not those the finder takes.</summary>
+    /// <summary>
+    /// One simulated bench: what is wrong is drawn by the priors; plate, film, board path, errors and each sensor's offset are not those the
+    /// finder takes.
+    /// </summary>
     private static (FaultKind Kind, string? Part, List<SensorReading> Readings) Simulated(int seed)
     {
         var rng = new Random(seed);
@@ -195,10 +211,10 @@ public class FaultTests
         var common = 1 + 0.035 * Normal();
         var readings = new List<SensorReading>();
         var index = 0;
-        foreach (var p in Whole.Parts)
+        foreach (var p in Simulator.Parts)
         {
-            var plain = Whole.With(p, FaultKind.None, null, 0, 0);
-            var with = prior.Kind == FaultKind.Misread ? plain : Whole.With(p, prior.Kind, part, corner, size);
+            var plain = Simulator.With(p, FaultKind.None, null, 0, 0);
+            var with = prior.Kind == FaultKind.Misread ? plain : Simulator.With(p, prior.Kind, part, corner, size);
             var land = with.LandK * common * (1 + 0.035 * Normal());
             var extra = with.OwnK - plain.OwnK;
             var own = plain.OwnK * (1 + 0.12 * Normal()) + extra * (extra > 0 ? other : 1);
@@ -208,7 +224,7 @@ public class FaultTests
                     misread == 7 ? sign * size / 100 * (land + own)
                     : misread == index ? sign * size
                     : 0;
-            readings.Add(new([p.Id], SensorKind.Mean, c + 0.5 * Normal(), 0.5));
+            readings.Add(new([p.Id], SensorKind.Mean, c + 0.3 * (2 * rng.NextDouble() - 1) + 0.45 * Normal(), 0.5));
             index++;
         }
         return (prior.Kind, prior.Kind == FaultKind.Misread && misread < 7 ? Whole.Parts[misread].Id : part, readings);

@@ -77,6 +77,22 @@ async function walk(page: Page, job: Job, at: Partial<Record<string, () => Promi
   return record
 }
 
+/** A job of the same documents with nothing signed. */
+async function freshLike(page: Page, job: Job) {
+  const { order } = await (await page.request.get(`${server.address}/api/jobs/${job.id}`)).json()
+  const made = await page.request.post(`${server.address}/api/jobs`, {
+    data: {
+      title: `${job.title}, afresh`,
+      bench: 'Bench A',
+      boardId: order.pieces[0].board.id,
+      blockId: order.pairs[0].block.id,
+      by: 'QA',
+    },
+  })
+  expect(made.status(), await made.text()).toBe(201)
+  return fetchJob(page, (await made.json()).id)
+}
+
 /** Looks along the steps of Mount, by keyboard, until one says these words. */
 async function reach(page: Page, words: RegExp) {
   const count = Number((await line(page).textContent())!.match(/of (\d+)/)![1])
@@ -160,6 +176,12 @@ test('a plug-in module on the back: off first, back last, its screws among the p
   expect(mount.findIndex((t) => t.includes('Set the plug-in module'))).toBeGreaterThan(
     mount.findIndex((t) => t.includes('Set the stock back plate')),
   )
+  // the plate before the module on it is the mistake
+  const fresh = await freshLike(page, job)
+  await page.goto(`${server.address}/job/${fresh.id}/teardown`)
+  await step(page, /Lift the stock back plate/).click()
+  await page.keyboard.press('Space')
+  await expect(page.getByRole('alert')).toContainText('Locked')
   await walk(page, job, {
     Mount: async () => {
       // six of the block's screws stay out until the plate is on: all ten at once is the mistake
@@ -280,6 +302,12 @@ test('separate blocks on a mainboard: the heat sink held, the stock plate never 
   expect(job.kind).toBe('mainboard-split')
   const teardown = sirocco.stations.find((s) => s.station === 'teardown')!.steps
   expect(teardown.some((s) => s.title.includes('back plate'))).toBe(false)
+  // lifting a sink that its screws still hold is the mistake
+  const fresh = await freshLike(page, job)
+  await page.goto(`${server.address}/job/${fresh.id}/teardown`)
+  await step(page, /Lift the /).click()
+  await page.keyboard.press('Space')
+  await expect(page.getByRole('alert')).toContainText('Locked')
   const record = await walk(page, sirocco, {
     Teardown: async () => {
       await step(page, /group F1/).click()

@@ -57,7 +57,14 @@ export function Comparison({
   return (
     <div className="scroll-thin min-h-0 overflow-y-auto bg-card p-5">
       <div className="mb-3 flex items-center gap-4">
-        <h2 className="flex-1 text-[25px] font-bold">Side by side</h2>
+        <h2 className="flex-1 text-[25px] font-bold">
+          Side by side
+          {data[0]?.coolantInC != null && (
+            <span className="ml-3 text-[15px] font-normal text-soft">
+              coolant in at {data[0].coolantInC} °C, {data[0].flowLPerMin} L/min, the board's stated heat
+            </span>
+          )}
+        </h2>
         <Button onClick={onClose}>Back to the board</Button>
       </div>
       <table className="w-full table-fixed">
@@ -114,7 +121,7 @@ export function Comparison({
                   .flatMap((c) => c.held)
                   .find((h) => h.kind === kind)!
                   .name.split(',')[0]
-              }, coolant in at ${data[0].coolantInC} °C`,
+              } runs at`,
               (c) => <HeldAt held={c.held.filter((h) => h.kind === kind)} />,
               (c) => {
                 const own = c.held.filter((h) => h.kind === kind)

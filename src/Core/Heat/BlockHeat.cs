@@ -62,7 +62,11 @@ public sealed class BlockHeat
     /// <param name="powerW">Scales what all parts of the board give to this sum; null takes it as it stands.</param>
     /// <param name="flowLMin">Flow, L/min.</param>
     /// <exception cref="InputException">No curve, no die under paste, or no cooling that reaches the curve.</exception>
-    public static BlockHeat Of(LaidBlock laid, double? powerW, double flowLMin, CancellationToken cancel = default)
+    public static BlockHeat Of(LaidBlock laid, double? powerW, double flowLMin, CancellationToken cancel = default) =>
+        Of(laid, powerW, flowLMin, UsualCells, cancel);
+
+    /// <param name="cells">More than the usual 12,000 give a finer plate; at most 60,000.</param>
+    public static BlockHeat Of(LaidBlock laid, double? powerW, double flowLMin, int cells, CancellationToken cancel)
     {
         var (board, block, placement) = laid;
         var curve =
@@ -86,7 +90,7 @@ public sealed class BlockHeat
             );
         var plate = block.Plates.First(p => p.Lands.Contains(main.Pairing.Land));
         var perWatt = curve.AKPerW + curve.BKPerW * Math.Pow(flowLMin, -curve.N);
-        var cell = Math.Max(0.25, Math.Sqrt(plate.Outline.Area / UsualCells));
+        var cell = Math.Max(0.25, Math.Sqrt(plate.Outline.Area / cells));
         var coarse = new HeatGrid(plate.Outline, 2 * cell);
         var fine = new HeatGrid(plate.Outline, cell);
         var guess = Calibrate(block, coarse, main, perWatt, null, cancel).H;

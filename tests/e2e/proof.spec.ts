@@ -1,0 +1,174 @@
+import { expect, type Page, test } from '@playwright/test'
+import ICAL from 'ical.js'
+import { Server } from './server'
+
+const server = new Server()
+test.beforeAll(() => server.start())
+test.afterAll(() => server.stop())
+
+const ledger = (page: Page) => page.getByRole('complementary', { name: 'Ledger' })
+const log = (page: Page) => page.getByRole('region', { name: 'Log' })
+
+/** A job of one's own, so that no test sees another's readings. */
+async function open(page: Page, title: string) {
+  const made = await page.request.post(`${server.address}/api/jobs`, {
+    data: { title, bench: 'Bench A', boardId: 'tern-460-r2', blockId: 'brineworks-full-460', by: 'QA' },
+  })
+  expect(made.status()).toBe(201)
+  return (await made.json()).id as number
+}
+
+const byTitle = async (page: Page, title: string) => {
+  const bench = await (await page.request.get(`${server.address}/api/bench`)).json()
+  return bench.jobs.find((j: { title: string }) => j.title === title).id as number
+}
+
+test('heat on the mat follows the hand, and figures are told while choosing', async ({ page }) => {
+  const id = await open(page, 'Heat')
+  await page.goto(`${server.address}/job/${id}/prove`)
+  const heat = page.locator('[data-heat]')
+  await expect(heat).toBeVisible()
+  const die = ledger(page).getByText(/^die, U1/)
+  await expect(die).toBeVisible()
+  const row = die.locator('..')
+  const plain = await row.textContent()
+  await ledger(page).getByLabel('heat').focus()
+  for (let i = 0; i < 20; i++) await page.keyboard.press('ArrowRight')
+  await expect(row).not.toHaveText(plain!)
+  await ledger(page).getByRole('button', { name: 'As planned' }).click()
+  await expect(row).toHaveText(plain!)
+  await page
+    .locator('main')
+    .first()
+    .click({ position: { x: 5, y: 5 } })
+  await page.keyboard.press('m')
+  await expect(heat).toBeHidden()
+
+  // while choosing: each candidate by what it will hold the parts at
+  await page.goto(`${server.address}/library/boards/tern-460-r2`)
+  for (const name of ['Brineworks Full 460', 'Lathe & Loch Core U'])
+    await page.getByRole('checkbox', { name: `Compare ${name}` }).check()
+  await page.getByRole('button', { name: 'Compare 2' }).click()
+  await expect(page.getByRole('row', { name: /^memory/ })).toContainText('°C')
+  await expect(page.getByRole('row', { name: /^power stage/ })).toContainText('limit 110')
+})
+
+test('a bench with a fault is run, waited for, kept and taken as a reading, and something is suspected', async ({
+  page,
+}) => {
+  const id = await open(page, 'A run')
+  await page.goto(`${server.address}/job/${id}/prove`)
+  await ledger(page).getByRole('button', { name: 'Run the bench' }).click()
+  await expect(log(page)).toContainText(/Wait|Too short/)
+  await expect(log(page)).toContainText('Steady: die', { timeout: 60_000 })
+  await log(page).getByRole('button', { name: 'Keep the log' }).click()
+  await expect(log(page).getByRole('button', { name: 'Take as after' })).toBeEnabled()
+  await log(page).getByRole('button', { name: 'Take as after' }).click()
+  await expect(ledger(page).getByRole('list', { name: 'Suspects' }).getByRole('listitem').first()).toContainText(
+    'nothing wrong',
+  )
+  // the next bench has something to find
+  await ledger(page).getByRole('button', { name: 'A bench with a fault' }).click()
+  await expect(log(page)).toContainText('simulated logger')
+  await expect(log(page)).toContainText('Steady: die', { timeout: 60_000 })
+  await log(page).getByRole('button', { name: 'Stop' }).click()
+  await log(page).getByRole('button', { name: 'Throw away' }).click()
+  await log(page).getByRole('button', { name: 'Close' }).click()
+  await expect(log(page)).toBeHidden()
+})
+
+test('a log of an unknown logger is dropped in, its columns told once, then known', async ({ page }) => {
+  const id = await open(page, 'A file')
+  const rows = Array.from({ length: 700 }, (_, t) => `${t};${(47 - 25 * Math.exp(-t / 60)).toFixed(2)};30;21,5;240`)
+  const file = (name: string) => ({
+    name,
+    mimeType: 'text/csv',
+    buffer: Buffer.from(['stamp;first;second;third;fourth', ...rows].join('\n').replaceAll('.', ',')),
+  })
+  await page.goto(`${server.address}/job/${id}/prove`)
+  await page.getByLabel('Log file').setInputFiles(file('evening.csv'))
+  const dialog = page.getByRole('dialog')
+  await expect(dialog).toContainText('700 rows')
+  for (const [column, role] of [
+    ['stamp', 'time'],
+    ['first', 'die'],
+    ['second', 'coolant-in'],
+    ['third', 'room'],
+    ['fourth', 'power'],
+  ])
+    await dialog.getByLabel(`What ${column} is`).selectOption(role)
+  await dialog.getByRole('button', { name: 'Read the log' }).click()
+  await expect(log(page)).toContainText('Steady: die 47.0')
+  await log(page).getByRole('button', { name: 'Close' }).click()
+  await page.getByLabel('Log file').setInputFiles(file('morning.csv'))
+  await expect(log(page)).toContainText('morning.csv')
+  await expect(dialog).toBeHidden()
+})
+
+test('a pressure hold waits, passes and is written down; one that leaks asks for the place', async ({ page }) => {
+  const id = await open(page, 'A hold')
+  await page.goto(`${server.address}/job/${id}/prove`)
+  await expect(ledger(page)).toContainText('Air at most 0.5 bar')
+  await ledger(page).getByRole('button', { name: 'Hold and watch' }).click()
+  await expect(ledger(page).getByText('Tight', { exact: true })).toBeVisible({ timeout: 60_000 })
+  await ledger(page).getByRole('button', { name: 'Write it down' }).click()
+  await expect(ledger(page).getByText('tight', { exact: true })).toBeVisible()
+  await ledger(page).getByRole('button', { name: 'Practise on a leak' }).click()
+  await expect(ledger(page).getByText('It leaks', { exact: true })).toBeVisible({ timeout: 60_000 })
+  await ledger(page)
+    .getByLabel(/where it leaks/)
+    .fill('fitting at port B')
+  await ledger(page).getByRole('button', { name: 'Write it down' }).click()
+  await expect(ledger(page)).toContainText('fitting at port B')
+})
+
+test('what a pad showed is evidence: a film seen at one chip settles which', async ({ page }) => {
+  const id = await byTitle(page, 'Tern 460, memory runs warm')
+  await page.goto(`${server.address}/job/${id}/prove`)
+  const suspects = ledger(page).getByRole('list', { name: 'Suspects' }).getByRole('listitem')
+  await expect(suspects.first()).toContainText('one of 6')
+  await expect(ledger(page)).toContainText('Leave it down')
+  await page.locator('[data-part="M4"]').click()
+  await ledger(page).getByRole('button', { name: 'film still on' }).click()
+  await expect(suspects.first()).toContainText('film left on a pad: M4')
+  await ledger(page).getByRole('button', { name: 'Strike M4' }).click()
+  await expect(suspects.first()).toContainText('one of 6')
+})
+
+test('a drifting year is due on a day, and the calendar file says the same to an outside reader', async ({ page }) => {
+  const id = await byTitle(page, 'Tern 460, a year on')
+  await page.goto(`${server.address}/job/${id}/care`)
+  await expect(ledger(page).getByRole('img', { name: /Resistance of 5 proofs/ })).toBeVisible()
+  const care = await (await page.request.get(`${server.address}/api/jobs/${id}/care`)).json()
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    ledger(page).getByRole('link', { name: 'Dates for the calendar' }).click(),
+  ])
+  const stream = await file.createReadStream()
+  const parts: Buffer[] = []
+  for await (const part of stream) parts.push(part as Buffer)
+  const calendar = new ICAL.Component(ICAL.parse(Buffer.concat(parts).toString('utf8')))
+  const events = calendar.getAllSubcomponents('vevent').map((e) => new ICAL.Event(e))
+  const repaste = events.find((e) => e.summary.startsWith('Repaste'))!
+  expect(repaste.startDate.toString()).toBe(care.repaste)
+  expect(repaste.startDate.isDate).toBe(true)
+  expect(events.length).toBe(1 + care.inspections.length)
+  expect(new Set(events.map((e) => e.uid)).size).toBe(events.length)
+})
+
+test('the trainer hides a fault, answers each look, and measures it against the likeliest first', async ({ page }) => {
+  const id = await open(page, 'Training')
+  await page.goto(`${server.address}/job/${id}/prove`)
+  await ledger(page).getByRole('button', { name: 'Find a hidden fault' }).click()
+  const mat = page.getByRole('main', { name: 'Mat' })
+  await expect(mat.getByRole('heading')).toContainText('Something is wrong with this bench')
+  await page.getByLabel('What to look for').selectOption('tilt')
+  await page.getByRole('button', { name: 'Look', exact: true }).click()
+  await expect(page.getByRole('list', { name: 'Looks' }).getByRole('listitem')).toHaveCount(1)
+  if (await page.getByRole('button', { name: 'Give up' }).isEnabled())
+    await page.getByRole('button', { name: 'Give up' }).click()
+  await expect(mat.getByRole('heading')).toContainText(/It was: |Found in /)
+  await expect(mat.getByRole('heading')).toContainText('likeliest first takes')
+  await ledger(page).getByRole('button', { name: 'Show the mat' }).click()
+  await expect(page.locator('[data-heat]')).toBeVisible()
+})
