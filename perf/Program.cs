@@ -28,6 +28,7 @@ var summary = BenchmarkSwitcher
         typeof(PasteBenchmarks),
         typeof(CuttingBenchmarks),
         typeof(SocketBenchmarks),
+        typeof(HeatBenchmarks),
     ])
     .Run(args.Length == 0 ? ["--filter", "*"] : args, quiet);
 Table.Write(summary);

@@ -45,6 +45,10 @@ internal static class Table
         foreach (var line in Facts.Lines)
             text.Append("\n- ").Append(line);
         text.Append('\n');
+        // what is no measurement of this run stays: sections that others wrote
+        var before = File.Exists(Demo.DocsFile) ? File.ReadAllText(Demo.DocsFile) : "";
+        if (before.IndexOf("\n## ", StringComparison.Ordinal) is >= 0 and var kept)
+            text.Append(before[kept..]);
         File.WriteAllText(Demo.DocsFile, text.ToString());
         Console.WriteLine(text);
     }

@@ -11,13 +11,11 @@ public class CareDatesTests
     private static readonly DateOnly First = new(2026, 1, 10);
 
     /// <summary>A proof whose die lies so many kelvin per watt over the inlet.</summary>
-    private static DatedReading Proof(
-        int day,
-        double kPerW,
-        double flow = 3,
-        double coolant = 30,
-        double power = 200
-    ) => new(First.AddDays(day), new(Phase.After, 21, coolant, coolant + kPerW * power, null, null, power, flow, null));
+    private static Reading Proof(int day, double kPerW, double flow = 3, double coolant = 30, double power = 200) =>
+        new(Phase.After, 21, coolant, coolant + kPerW * power, null, null, power, flow, null)
+        {
+            On = First.AddDays(day),
+        };
 
     [Fact]
     public void One_proof_is_due_by_the_pastes_kind_with_a_look_every_year()
@@ -63,8 +61,8 @@ public class CareDatesTests
     [Fact]
     public void Readings_without_a_coolant_and_those_from_before_do_not_count()
     {
-        var before = Proof(50, 0.3) with { Reading = Proof(50, 0.3).Reading with { Phase = Phase.Before } };
-        var dry = Proof(70, 0.3) with { Reading = Proof(70, 0.3).Reading with { CoolantC = null } };
+        var before = Proof(50, 0.3) with { Phase = Phase.Before };
+        var dry = Proof(70, 0.3) with { CoolantC = null };
         Assert.Null(CareDates.Of([Proof(0, 0.1), before, dry], null, 24, First).Drift);
     }
 }

@@ -7306,6 +7306,7 @@ export interface components {
             pair: string;
             board: string;
             comparison: components["schemas"]["Comparison"];
+            runs?: null | components["schemas"]["RepeatedRuns"];
         };
         Part: {
             id: string;
@@ -7701,6 +7702,20 @@ export interface components {
         };
         /** @enum {unknown} */
         Posts: "backPlate" | "captive";
+        PowerSweep: {
+            /** Format: int32 */
+            runs: number;
+            /** Format: double */
+            kPerW: number;
+            /** Format: double */
+            plusMinus: number;
+            /** Format: double */
+            interceptK: number;
+            /** Format: double */
+            interceptPlusMinusK: number;
+            throughZero: boolean;
+            text: string;
+        };
         PracticeAsk: {
             moves: components["schemas"]["PracticeMove"][];
         };
@@ -7818,6 +7833,10 @@ export interface components {
             /** Format: double */
             toS: number;
         };
+        RepeatedRuns: {
+            spread?: null | components["schemas"]["RunSpread"];
+            sweep?: null | components["schemas"]["PowerSweep"];
+        };
         Resistance: {
             /** Format: double */
             kPerW: number;
@@ -7857,6 +7876,18 @@ export interface components {
             steps: unknown[];
             by: string;
             at: string;
+        };
+        RunSpread: {
+            /** Format: int32 */
+            runs: number;
+            /** Format: double */
+            meanKPerW: number;
+            /** Format: double */
+            spreadKPerW: number;
+            /** Format: double */
+            sensorsKPerW: number;
+            repeatable: boolean;
+            text: string;
         };
         RunningTimer: {
             /** Format: int64 */

@@ -29,6 +29,7 @@ export interface Here {
   dryFit: Schemas['DryFitCheck'][]
   evidence: Schemas['PartEvidence'][]
   comparison?: Schemas['Comparison']
+  runs?: Schemas['RepeatedRuns']
   /** The processor in its socket, and what is planned for it. */
   seated?: Schemas['SeatedProcessor']
   seat?: Schemas['SeatPlan']
@@ -68,6 +69,7 @@ export function hereOf(job: JobView, choice: Choice): Here {
     evidence: plan.evidence.find((e) => e.board === piece.key)?.parts ?? [],
     seated: piece.seated ?? undefined,
     seat: plan.seats.find(mine),
+    runs: plan.prove.pairs.find(mine)?.runs ?? undefined,
     comparison: (plan.prove.pairs.find(mine) ?? plan.prove.pairs[0])?.comparison,
   }
 }

@@ -3,9 +3,6 @@ using FaithfulBracket.Core.Prove;
 
 namespace FaithfulBracket.Core.Care;
 
-/// <summary>A proof on the day it was taken.</summary>
-public sealed record DatedReading(DateOnly On, Reading Reading);
-
 /// <summary>One proof as it enters the drift.</summary>
 /// <param name="Day">Since the first.</param>
 /// <param name="PlusMinus">Standard uncertainty, K/W.</param>
@@ -32,11 +29,11 @@ public sealed record CareDates(DateOnly Repaste, IReadOnlyList<DateOnly> Inspect
     /// <summary>Months between two looks at a loop.</summary>
     private const int InspectMonths = 12;
 
-    /// <param name="readings">After readings with a coolant, in any order.</param>
+    /// <param name="readings">Those after, with a coolant and a day, count; in any order.</param>
     /// <param name="curve">Brings flows to that of the first proof; null where the block states none.</param>
     /// <param name="months">By the paste's kind.</param>
     /// <param name="opened">Counts where nothing was proved yet.</param>
-    public static CareDates Of(IReadOnlyList<DatedReading> readings, FlowCurve? curve, int months, DateOnly opened)
+    public static CareDates Of(IReadOnlyList<Reading> readings, FlowCurve? curve, int months, DateOnly opened)
     {
         var marks = Marks(readings, curve);
         var from = marks.Count > 0 ? marks[0].On : opened;
@@ -49,14 +46,14 @@ public sealed record CareDates(DateOnly Repaste, IReadOnlyList<DateOnly> Inspect
         return new(repaste, looks, drift, Words(drift, repaste, months));
     }
 
-    private static List<DriftMark> Marks(IReadOnlyList<DatedReading> readings, FlowCurve? curve)
+    private static List<DriftMark> Marks(IReadOnlyList<Reading> readings, FlowCurve? curve)
     {
         var marks = new List<DriftMark>();
         double? flow = null;
         var first = default(DateOnly);
-        foreach (var (on, r) in readings.Where(r => r.Reading.Phase == Phase.After).OrderBy(r => r.On))
+        foreach (var r in readings.Where(r => r.Phase == Phase.After).OrderBy(r => r.On))
         {
-            if (r.CoolantC is not { } coolant)
+            if (r is not { CoolantC: { } coolant, On: { } on })
                 continue;
             var proven = BeforeAfter
                 .Of(null, new SteadyReading(r.DieC, r.RoomC, coolant, r.FlowLMin, r.PowerW, new()))

@@ -8,7 +8,8 @@ using FaithfulBracket.Core.Sockets;
 namespace FaithfulBracket.Core.Prove;
 
 /// <summary>Before against after for one pair on one board.</summary>
-public sealed record PairProof(string Pair, string Board, Comparison Comparison);
+/// <param name="Runs">Repeated runs and sweeps; null in a record from before they were told.</param>
+public sealed record PairProof(string Pair, string Board, Comparison Comparison, RepeatedRuns? Runs = null);
 
 public sealed record ProveResult(IReadOnlyList<PairProof> Pairs, StationPlan Sheet)
 {
@@ -41,7 +42,12 @@ public static class ProveStation
                 var pair = order.Pairs.First(x => x.Key == p.Pair);
                 var first = p == pads.Pairs[0];
                 var own = readings.Where(r => r.Board is null ? first : r.Board == p.Board).ToList();
-                return new PairProof(p.Pair, p.Board, Comparison.Of(own, pair.Block.Flow, FilmResistance.Of(p)));
+                return new PairProof(
+                    p.Pair,
+                    p.Board,
+                    Comparison.Of(own, pair.Block.Flow, FilmResistance.Of(p)),
+                    RepeatedRuns.Of(own)
+                );
             })
             .ToList();
         var cost = FormattableString.Invariant($"{pads.Pieces.Count} fresh pads and {paste.MassG:0.0} g of paste");

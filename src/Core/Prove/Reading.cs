@@ -23,6 +23,9 @@ public sealed record Reading(
     /// <summary>Key of the board it was taken on; null for the first of the order.</summary>
     public string? Board { get; init; }
 
+    /// <summary>The day it was taken; null where none is kept.</summary>
+    public DateOnly? On { get; init; }
+
     /// <summary>The warmest power stage; null where no sensor shows it.</summary>
     public double? PowerStageC { get; init; }
 }

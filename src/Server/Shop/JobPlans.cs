@@ -105,5 +105,14 @@ internal sealed class JobPlans(
         {
             Board = r.Board,
             PowerStageC = r.PowerStageC,
+            On = DateOnly.FromDateTime(
+                DateTimeOffset
+                    .Parse(
+                        r.At,
+                        System.Globalization.CultureInfo.InvariantCulture,
+                        System.Globalization.DateTimeStyles.AssumeUniversal
+                    )
+                    .UtcDateTime
+            ),
         };
 }

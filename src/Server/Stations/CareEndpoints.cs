@@ -49,12 +49,7 @@ internal static class CareEndpoints
             : job.Order.Find(board) ?? throw new InputException("?board", $"The order has no board \"{board}\".");
         var pair = job.Order.Pairs.FirstOrDefault(p => p.BoardKeys(job.Order).Contains(piece.Key));
         return CareDates.Of(
-            [
-                .. papers
-                    .Readings(id)
-                    .Where(r => (r.Board ?? job.Order.First.Key) == piece.Key)
-                    .Select(r => new DatedReading(Day(r.At), JobPlans.Reading(r))),
-            ],
+            [.. papers.Readings(id).Where(r => (r.Board ?? job.Order.First.Key) == piece.Key).Select(JobPlans.Reading)],
             pair?.Block.Flow,
             job.Plan.Care.RepasteMonths,
             Day(job.Row.OpenedAt)

@@ -209,6 +209,13 @@ function OnePad({
       ),
     placeholderData: keepPreviousData,
   }).data
+  const cost = useQuery({
+    queryKey: ['expect', job.id, job.version, job.sheets.versions, here.pairKey, here.boardKey, 'pad'],
+    enabled: !!here.seating?.dies.length && here.block?.flow != null,
+    retry: false,
+    placeholderData: keepPreviousData,
+    queryFn: () => answer(http.GET('/api/jobs/{id}/expect', { params: { path: { id: job.id }, query: asked(here) } })),
+  }).data?.result.parts.find((x) => x.part === selected)
   return (
     <Section title={`Pad ${pad.letter} on ${pad.part}`}>
       <div className="flex items-center justify-between">
@@ -225,6 +232,17 @@ function OnePad({
         </button>
       </div>
       <Why>{gap.why}</Why>
+      {cost && (
+        <>
+          <Row name={`${pad.part} over its land, through this pad`} value={cost.throughK.toFixed(1)} unit="K" />
+          <Row
+            name="it will run at"
+            value={`${cost.c.toFixed(0)}${cost.limitC == null ? '' : ` of ${cost.limitC.toFixed(0)}`}`}
+            unit="°C"
+            tone={cost.limitC != null && cost.c > cost.limitC ? 'text-plum' : undefined}
+          />
+        </>
+      )}
       <p className="mt-2 text-[13px] font-semibold text-soft">
         What may I use instead, on all {like.length} of its kind, best first
       </p>

@@ -51,6 +51,12 @@ export function ProveLedger(props: RoomProps<ProveOwn>) {
             <Row name="expected of this block" value={c.expectedToCoolantKPerW.toFixed(3)} unit="K/W" />
           )}
           {c.coolantRiseK != null && <Row name="coolant warms by" value={c.coolantRiseK.toFixed(1)} unit="K" />}
+          {here.runs?.spread && (
+            <Why tone={here.runs.spread.repeatable ? undefined : 'text-amber'}>{here.runs.spread.text}</Why>
+          )}
+          {here.runs?.sweep && (
+            <Why tone={here.runs.sweep.throughZero ? undefined : 'text-amber'}>{here.runs.sweep.text}</Why>
+          )}
         </Section>
       )}
       <Suspects job={job} here={here} />
