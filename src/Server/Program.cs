@@ -71,6 +71,7 @@ builder
     .AddSingleton<JobSheets>()
     .AddSingleton<JobLogs>()
     .AddSingleton<LeakTests>()
+    .AddSingleton<Settings>()
     .AddSingleton<DrawerItems>()
     .AddSingleton<ShopMemory>()
     .AddSingleton<TwinLibrary>()
@@ -140,6 +141,7 @@ LogEndpoints.Map(app);
 BenchEndpoint.Map(app);
 LeakEndpoints.Map(app);
 CareEndpoints.Map(app);
+SettingEndpoints.Map(app);
 SeatEndpoints.Map(app);
 SheetEndpoints.Map(app);
 CuttingEndpoints.Map(app);

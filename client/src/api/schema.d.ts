@@ -3615,6 +3615,138 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/settings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SettingsView"];
+                    };
+                };
+            };
+        };
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SettingsChange"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SettingsView"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/settings/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SettingsChange"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SettingConsequences"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/settings/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SettingsFile"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/seat-blocks": {
         parameters: {
             query?: never;
@@ -6494,6 +6626,12 @@ export interface components {
             pairs?: null | components["schemas"]["WorkPair"][];
             seat?: null | components["schemas"]["WorkSeat"];
         };
+        JobConsequence: {
+            /** Format: int64 */
+            jobId: number;
+            title: string;
+            changes: string[];
+        };
         JobExpectation: {
             conditions: components["schemas"]["HeatConditions"];
             /** Format: double */
@@ -8061,6 +8199,59 @@ export interface components {
             parts: string[];
             /** Format: double */
             c: number;
+        };
+        SettingChangeRow: {
+            /** Format: int64 */
+            id: number;
+            key: string;
+            /** Format: double */
+            value?: null | number;
+            reason: string;
+            byInitials: string;
+            at: string;
+        };
+        SettingConsequences: {
+            /** Format: int32 */
+            looked: number;
+            /** Format: int32 */
+            more: number;
+            jobs: components["schemas"]["JobConsequence"][];
+        };
+        SettingView: {
+            key: string;
+            name: string;
+            group: string;
+            unit: string;
+            /** Format: double */
+            value: number;
+            /** Format: double */
+            default: number;
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            most: number;
+            reason: string;
+            last?: null | components["schemas"]["SettingChangeRow"];
+        };
+        SettingsChange: {
+            values: {
+                [key: string]: number;
+            };
+            defaults: string[];
+            reason: string;
+            by: string;
+        };
+        SettingsFile: {
+            format: string;
+            /** Format: int32 */
+            version: number;
+            values: {
+                [key: string]: number;
+            };
+        };
+        SettingsView: {
+            settings: components["schemas"]["SettingView"][];
+            history: components["schemas"]["SettingChangeRow"][];
         };
         SheetVersion: {
             kind: string;

@@ -13,6 +13,7 @@ const Drawer = lazy(() => import('../drawer/Drawer').then((m) => ({ default: m.D
 const InstrumentsPage = lazy(() =>
   import('../instruments/InstrumentsPage').then((m) => ({ default: m.InstrumentsPage })),
 )
+const SettingsPage = lazy(() => import('../settings/SettingsPage').then((m) => ({ default: m.SettingsPage })))
 const RestorePage = lazy(() => import('../stations/care/RestorePage').then((m) => ({ default: m.RestorePage })))
 const TrayPage = lazy(() => import('../stations/teardown/TrayMap').then((m) => ({ default: m.TrayPage })))
 const TargetPage = lazy(() => import('../library/trace/TargetPage').then((m) => ({ default: m.TargetPage })))
@@ -35,6 +36,7 @@ export function App() {
           <Route path="/library/:kind?/:id?" element={<Library />} />
           <Route path="/instruments" element={<InstrumentsPage />} />
           <Route path="/drawer" element={<Drawer />} />
+          <Route path="/settings" element={<SettingsPage />} />
           <Route
             path="*"
             element={

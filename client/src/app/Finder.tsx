@@ -94,7 +94,8 @@ function usePlaces(open: boolean, text: string): Place[] {
     { kind: 'place', text: 'Benches', to: '/' },
     { kind: 'place', text: 'Library', to: '/library' },
     { kind: 'place', text: 'Drawer', to: '/drawer' },
-    { kind: 'place', text: 'Instruments: caliper, torque driver, camera', to: '/instruments' },
+    { kind: 'place', text: 'Instruments: caliper, torque driver, camera, logger', to: '/instruments' },
+    { kind: 'place', text: 'Settings: working defaults of the shop', to: '/settings' },
     { kind: 'place', text: 'Whose twin is it', to: '/library/twin' },
     { kind: 'place', text: 'Trace a photo', to: '/library/trace' },
   ]

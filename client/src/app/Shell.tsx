@@ -42,6 +42,7 @@ export function Shell() {
               ['/library', 'Library'],
               ['/drawer', 'Drawer'],
               ['/instruments', 'Instruments'],
+              ['/settings', 'Settings'],
             ].map(([to, text]) => (
               <NavLink
                 key={to}

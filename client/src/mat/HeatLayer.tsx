@@ -5,9 +5,11 @@ import type { Projection } from './view'
 
 type Map = Schemas['HeatMap']
 
-/** From the plate's coolest to its warmest: paper to copper, as red, green, blue. */
-const cold = [226, 234, 230]
-const warm = [178, 84, 38]
+/** A colour of the theme as red, green, blue. */
+const colour = (name: string) => {
+  const hex = getComputedStyle(document.documentElement).getPropertyValue(name).trim()
+  return [1, 3, 5].map((i) => Number.parseInt(hex.slice(i, i + 2), 16))
+}
 
 /** The plate's temperature under the board's parts: a smooth picture, and lines of one temperature. */
 export function HeatLayer({
@@ -22,7 +24,9 @@ export function HeatLayer({
   /** Without the lines' figures. */
   quiet?: boolean
 }) {
-  const picture = useMemo(() => paint(map), [map])
+  const theme = document.documentElement.dataset.theme
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another theme has other colours
+  const picture = useMemo(() => paint(map), [map, theme])
   const [w, h] = [map.columns * map.stepXMm, map.rows * map.stepYMm]
   const [origin] = placed(placement, [[map.minX, map.minY]])
   const mirror = p.face === 'back' ? -1 : 1
@@ -104,6 +108,8 @@ function paint(map: Map) {
   const draw = canvas.getContext('2d')
   if (!draw) return ''
   const image = draw.createImageData(map.columns, map.rows)
+  // from the plate's coolest to its warmest
+  const [cold, warm] = [colour('--mat'), colour('--copper')]
   const span = Math.max(1e-6, map.mostC - map.leastC)
   map.c.forEach((c, i) => {
     const share = c == null ? 0 : (c - map.leastC) / span

@@ -40,6 +40,9 @@ public sealed record ShopSettings
     /// <summary>What hoses, fittings and radiator take at 4 L/min, kPa.</summary>
     public double LoopRestKPa { get; init; } = 12;
 
+    /// <summary>What a logger keeps the card busy with, W: taken off the power that was read.</summary>
+    public double LoggerW { get; init; }
+
     /// <summary>Longest time between pastings, months.</summary>
     public int RepasteCapMonths { get; init; } = 24;
 }

@@ -69,13 +69,33 @@ internal sealed class JobPlans(
         return new(row, stamp, signed.Order, signed.Plan, signed.Documents, set, true);
     }
 
+    /// <summary>The plan of an open job as it would come out with other settings.</summary>
+    public JobPlan With(long id, ShopSettings settings, CancellationToken cancel)
+    {
+        var row = jobs.Get(id);
+        var set = JobSheetSet.Of(sheets.All(id));
+        return Plan(row, set, orders.Of(row, set.Assembly), settings, cancel);
+    }
+
     private PlannedJob Reckon(JobRow row, string stamp, JobSheetSet set, CancellationToken cancel)
     {
         var order = orders.Of(row, set.Assembly);
-        var plan = JobPlanner.Plan(
+        var plan = Plan(row, set, order, shop.Settings, cancel);
+        return new(row, stamp, order, plan, orders.Documents(row, order), set, false);
+    }
+
+    private JobPlan Plan(
+        JobRow row,
+        JobSheetSet set,
+        WorkOrder order,
+        ShopSettings settings,
+        CancellationToken cancel
+    ) =>
+        JobPlanner.Plan(
             new()
             {
                 Order = order,
+                Shop = settings,
                 Drawer = shop.Drawer,
                 PadChoices = JsonSerializer.Deserialize<List<LaidPad>>(row.PadChoices, DocumentJson.Options)!,
                 PasteId = row.PasteId,
@@ -83,14 +103,12 @@ internal sealed class JobPlans(
                 Begun = set.Cutting,
                 AsFound = set.AsFound,
                 TeardownOrder = set.Order,
-                Readings = [.. papers.Readings(row.Id).Select(Reading)],
+                Readings = [.. papers.Readings(row.Id).Select(r => Reading(r, settings))],
             },
             cancel
         );
-        return new(row, stamp, order, plan, orders.Documents(row, order), set, false);
-    }
 
-    internal static Reading Reading(ReadingRow r) =>
+    internal static Reading Reading(ReadingRow r, ShopSettings settings) =>
         new(
             Enum.Parse<Phase>(r.Phase, ignoreCase: true),
             r.RoomC,
@@ -98,7 +116,7 @@ internal sealed class JobPlans(
             r.DieC,
             r.HotspotC,
             r.MemoryC,
-            r.PowerW,
+            Math.Max(1, r.PowerW - settings.LoggerW),
             r.FlowLMin,
             r.Note
         )

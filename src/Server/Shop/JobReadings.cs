@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Store;
 
@@ -7,6 +8,13 @@ namespace FaithfulBracket.Server.Shop;
 internal static class JobReadings
 {
     /// <param name="first">Key of the job's first board: a reading without a board is its.</param>
-    public static Reading? After(IReadOnlyList<ReadingRow> readings, string board, string first) =>
-        readings.Select(JobPlans.Reading).LastOrDefault(r => r.Phase == Phase.After && (r.Board ?? first) == board);
+    public static Reading? After(
+        IReadOnlyList<ReadingRow> readings,
+        string board,
+        string first,
+        ShopSettings settings
+    ) =>
+        readings
+            .Select(r => JobPlans.Reading(r, settings))
+            .LastOrDefault(r => r.Phase == Phase.After && (r.Board ?? first) == board);
 }

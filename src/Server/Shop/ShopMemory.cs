@@ -4,6 +4,7 @@ using FaithfulBracket.Core;
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Sockets;
 using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Json;
@@ -19,7 +20,8 @@ internal sealed class ShopMemory(
     [FromKeyedServices("card")] Library cards,
     [FromKeyedServices("socket")] Library sockets,
     [FromKeyedServices("machine")] Library machines,
-    DrawerItems drawer
+    DrawerItems drawer,
+    Settings settings
 )
 {
     private readonly Lock _gate = new();
@@ -29,6 +31,7 @@ internal sealed class ShopMemory(
     private (long Edition, Dictionary<string, Socket> Value)? _sockets;
     private (long Edition, Dictionary<string, Machine> Value)? _machines;
     private (long Edition, Drawer Value)? _drawer;
+    private (long Edition, ShopSettings Value)? _settings;
     private readonly Dictionary<string, string> _boardDigests = [],
         _blockDigests = [],
         _cardDigests = [],
@@ -71,6 +74,10 @@ internal sealed class ShopMemory(
     private readonly ConcurrentDictionary<(string, string), UnreadDocument> _unread = new();
 
     public Drawer Drawer => Fresh(ref _drawer, drawer.Edition, _ => Assemble(drawer.All()));
+
+    /// <summary>Working defaults with what the shop changed.</summary>
+    public ShopSettings Settings =>
+        Fresh(ref _settings, settings.Edition, _ => ShopSettingList.With(settings.Changed()));
 
     private T Fresh<T>(ref (long Edition, T Value)? slot, long edition, Func<T?, T> read)
         where T : class

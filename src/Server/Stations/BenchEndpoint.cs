@@ -48,6 +48,7 @@ internal static class BenchEndpoint
         HttpContext context,
         JobPlans plans,
         PlateMemory plates,
+        ShopMemory shop,
         [FromServices] IBenchLogger? device,
         TimeProvider time,
         IHostApplicationLifetime life,
@@ -59,7 +60,17 @@ internal static class BenchEndpoint
         var job = plans.Today(id, cancel);
         var seated = WhatIfEndpoints.Seated(job.Plan, pair, board);
         var logger =
-            device ?? Simulated(seated, fault, speed ?? Speed, plates, time, fault ?? Environment.TickCount, cancel);
+            device
+            ?? Simulated(
+                seated,
+                fault,
+                speed ?? Speed,
+                plates,
+                shop.Settings,
+                time,
+                fault ?? Environment.TickCount,
+                cancel
+            );
         var limit = JobLogViews.DieLimit(job.Order, seated.Board);
         return EventStream.RunAsync(
             context,
@@ -107,13 +118,14 @@ internal static class BenchEndpoint
         int? fault,
         double speed,
         PlateMemory plates,
+        ShopSettings settings,
         TimeProvider time,
         int seed,
         CancellationToken cancel
     )
     {
         const double roomC = 21.5;
-        var usual = new ShopSettings();
+        var usual = settings;
         var stack = seated.Stack!;
         var at = new Core.Heat.HeatConditions(null, usual.CoolantInC, usual.FlowLPerMin);
         var bench = FaultBench.Of(plates.Of(stack.Laid, at.FlowLMin, cancel), stack, at);

@@ -16,8 +16,8 @@ internal static class CareEndpoints
         var job = app.MapGroup("/api/jobs/{id:long}").WithTags("care");
         job.MapGet(
             "/care",
-            (long id, string? board, JobPlans plans, JobPapers papers, CancellationToken cancel) =>
-                TypedResults.Ok(Dates(id, board, plans, papers, cancel))
+            (long id, string? board, JobPlans plans, JobPapers papers, ShopMemory shop, CancellationToken cancel) =>
+                TypedResults.Ok(Dates(id, board, plans, papers, shop, cancel))
         );
         job.MapGet("/care.ics", Calendar).Produces<string>(200, "text/calendar");
     }
@@ -27,12 +27,13 @@ internal static class CareEndpoints
         string? board,
         JobPlans plans,
         JobPapers papers,
+        ShopMemory shop,
         TimeProvider time,
         CancellationToken cancel
     )
     {
         var row = plans.Of(id, cancel).Row;
-        var dates = Dates(id, board, plans, papers, cancel);
+        var dates = Dates(id, board, plans, papers, shop, cancel);
         var uid = $"job-{id}-{Day(row.OpenedAt):yyyyMMdd}{(board is null ? "" : $"-{board}")}@faithful-bracket";
         return TypedResults.File(
             System.Text.Encoding.UTF8.GetBytes(CareCalendar.Of(uid, row.Title, row.Client, dates, time.GetUtcNow())),
@@ -41,7 +42,14 @@ internal static class CareEndpoints
         );
     }
 
-    private static CareDates Dates(long id, string? board, JobPlans plans, JobPapers papers, CancellationToken cancel)
+    private static CareDates Dates(
+        long id,
+        string? board,
+        JobPlans plans,
+        JobPapers papers,
+        ShopMemory shop,
+        CancellationToken cancel
+    )
     {
         var job = plans.Of(id, cancel);
         var piece = board is null
@@ -49,7 +57,12 @@ internal static class CareEndpoints
             : job.Order.Find(board) ?? throw new InputException("?board", $"The order has no board \"{board}\".");
         var pair = job.Order.Pairs.FirstOrDefault(p => p.BoardKeys(job.Order).Contains(piece.Key));
         return CareDates.Of(
-            [.. papers.Readings(id).Where(r => (r.Board ?? job.Order.First.Key) == piece.Key).Select(JobPlans.Reading)],
+            [
+                .. papers
+                    .Readings(id)
+                    .Where(r => (r.Board ?? job.Order.First.Key) == piece.Key)
+                    .Select(r => JobPlans.Reading(r, shop.Settings)),
+            ],
             pair?.Block.Flow,
             job.Plan.Care.RepasteMonths,
             Day(job.Row.OpenedAt)

@@ -81,7 +81,7 @@ internal static class ChooseEndpoints
                 shop.Drawer.Materials.ToDictionary(m => m.Id),
                 owned,
                 shop.Drawer.PasteOr(null)?.Material,
-                new ShopSettings().CoolantInC,
+                shop.Settings.CoolantInC,
                 cancel
             )
         );

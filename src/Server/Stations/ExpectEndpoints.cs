@@ -70,14 +70,15 @@ internal static class ExpectEndpoints
         JobPlans plans,
         JobPapers papers,
         PlateMemory plates,
+        ShopMemory shop,
         CancellationToken cancel
     )
     {
         tried.Check();
         var job = plans.Today(id, cancel);
         var seated = WhatIfEndpoints.Seated(job.Plan, pair, board);
-        var after = JobReadings.After(papers.Readings(id), seated.Board, job.Order.First.Key);
-        var asMeasured = JobConditions.Of(after, new());
+        var after = JobReadings.After(papers.Readings(id), seated.Board, job.Order.First.Key, shop.Settings);
+        var asMeasured = JobConditions.Of(after, shop.Settings);
         var at = new HeatConditions(
             tried.PowerW ?? asMeasured.PowerW,
             tried.CoolantInC ?? asMeasured.CoolantInC,
@@ -125,7 +126,7 @@ internal static class ExpectEndpoints
     )
     {
         var stack = WhatIfEndpoints.Seated(plans.Today(id, cancel).Plan, pair, board).Stack!;
-        var usual = new ShopSettings();
+        var usual = shop.Settings;
         var at = new HeatConditions(null, usual.CoolantInC, usual.FlowLPerMin);
         var plate = plates.Of(stack.Laid, at.FlowLMin, cancel);
         return TypedResults.Ok(PasteCosts.Of(plate, stack, shop.Drawer.Pastes, at));

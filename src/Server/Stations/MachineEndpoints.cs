@@ -56,7 +56,7 @@ internal static class MachineEndpoints
         var (order, missing) = intake.Of(machine);
         if (order is null)
             return TypedResults.Ok(new MachineJudged(machine, null, null, [], null, missing));
-        var settings = new ShopSettings();
+        var settings = shop.Settings;
         var match = MatchStation.Of(order, settings, cancel);
         return TypedResults.Ok(
             new MachineJudged(

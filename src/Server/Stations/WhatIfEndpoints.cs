@@ -114,13 +114,14 @@ internal static class WhatIfEndpoints
         string? board,
         JobPlans plans,
         JobPapers papers,
+        ShopMemory shop,
         CancellationToken cancel
     )
     {
         var job = plans.Today(id, cancel);
         var seated = Seated(job.Plan, pair, board);
         var after =
-            JobReadings.After(papers.Readings(id), seated.Board, job.Order.First.Key)
+            JobReadings.After(papers.Readings(id), seated.Board, job.Order.First.Key, shop.Settings)
             ?? throw new InputException("", "No after reading yet: measure under load first.");
         var first = job.Order.First.Key;
         var pads = seated.Pads;
@@ -134,7 +135,7 @@ internal static class WhatIfEndpoints
                         .Select(l => new ImprintLook(l.Part, l.Mark)),
                 ],
                 (pads.Count, pads.Sum(p => p.WidthMm * p.DepthMm) / 100, job.Plan.Paste.MassG),
-                new ShopSettings(),
+                shop.Settings,
                 cancel
             )
         );
@@ -165,6 +166,7 @@ internal static class WhatIfEndpoints
         string? board,
         JobPlans plans,
         PlateMemory plates,
+        ShopMemory shop,
         CancellationToken cancel
     )
     {
@@ -182,7 +184,7 @@ internal static class WhatIfEndpoints
             }
         );
         var stack = Seated(plans.Today(id, cancel).Plan, pair, board).Stack!;
-        var usual = new ShopSettings();
+        var usual = shop.Settings;
         var at = new HeatConditions(null, usual.CoolantInC, usual.FlowLPerMin);
         var bench = FaultBench.Of(plates.Of(stack.Laid, at.FlowLMin, cancel), stack, at);
         return TypedResults.Ok(

@@ -1,0 +1,207 @@
+namespace FaithfulBracket.Core.Orders;
+
+/// <summary>One working default as it is told, changed and kept.</summary>
+/// <param name="Key">Its name in files, for ever.</param>
+/// <param name="Group">Where it acts.</param>
+/// <param name="Reason">Why the default is what it is.</param>
+public sealed record ShopSetting(
+    string Key,
+    string Name,
+    string Group,
+    string Unit,
+    double Least,
+    double Most,
+    string Reason,
+    Func<ShopSettings, double> Get,
+    Func<ShopSettings, double, ShopSettings> With
+)
+{
+    public double Default => Get(new());
+
+    /// <summary>Whether a value can be; whole numbers for what is counted in months or seconds.</summary>
+    public bool Allows(double value) =>
+        value >= Least && value <= Most && (Unit is not ("months" or "s") || value == Math.Round(value));
+}
+
+/// <summary>Every working default of the shop, by key.</summary>
+public static class ShopSettingList
+{
+    public static IReadOnlyList<ShopSetting> All { get; } =
+    [
+        new(
+            "minClearanceMm",
+            "least clear height over parts",
+            "Match",
+            "mm",
+            0,
+            5,
+            "Parts stand up to a few tenths higher than drawn; less than this is a margin nobody should rely on.",
+            s => s.MinClearanceMm,
+            (s, v) => s with { MinClearanceMm = v }
+        ),
+        new(
+            "coolantInC",
+            "coolant at the block's inlet",
+            "Heat",
+            "°C",
+            5,
+            60,
+            "Taken where nothing was measured: a radiator of fair size in a room of 22 °C.",
+            s => s.CoolantInC,
+            (s, v) => s with { CoolantInC = v }
+        ),
+        new(
+            "flowLPerMin",
+            "flow through a block",
+            "Heat",
+            "L/min",
+            0.2,
+            20,
+            "Taken where nothing was measured: past it a block gains little.",
+            s => s.FlowLPerMin,
+            (s, v) => s with { FlowLPerMin = v }
+        ),
+        new(
+            "pumpHeadKPa",
+            "pressure of the pump at no flow",
+            "Flow",
+            "kPa",
+            1,
+            300,
+            "Of the shop's test pump.",
+            s => s.PumpHeadKPa,
+            (s, v) => s with { PumpHeadKPa = v }
+        ),
+        new(
+            "pumpFreeLMin",
+            "flow of the pump at no pressure",
+            "Flow",
+            "L/min",
+            0.5,
+            100,
+            "Of the shop's test pump.",
+            s => s.PumpFreeLMin,
+            (s, v) => s with { PumpFreeLMin = v }
+        ),
+        new(
+            "loopRestKPa",
+            "what hoses, fittings and radiator take at 4 L/min",
+            "Flow",
+            "kPa",
+            0,
+            200,
+            "Of the shop's test loop; it grows with the square of the flow.",
+            s => s.LoopRestKPa,
+            (s, v) => s with { LoopRestKPa = v }
+        ),
+        new(
+            "removerWaitS",
+            "wait of the remover",
+            "Prep",
+            "s",
+            0,
+            3600,
+            "Where the drawer states none.",
+            s => s.RemoverWaitS,
+            (s, v) => s with { RemoverWaitS = (int)v }
+        ),
+        new(
+            "warmLidC",
+            "what a lid is warmed to",
+            "Prep",
+            "°C",
+            30,
+            110,
+            "Where the jig states nothing: sealant gives way, nothing else does.",
+            s => s.WarmLidC,
+            (s, v) => s with { WarmLidC = v }
+        ),
+        new(
+            "roomC",
+            "air at the bench",
+            "Prep",
+            "°C",
+            0,
+            45,
+            "What a lid cools down to, and warms up from.",
+            s => s.RoomC,
+            (s, v) => s with { RoomC = v }
+        ),
+        new(
+            "solderSoakS",
+            "soak of gallium alloy into solder",
+            "Prep",
+            "s",
+            60,
+            14_400,
+            "Twenty minutes take most of it; the rest is wiped.",
+            s => s.SolderSoakS,
+            (s, v) => s with { SolderSoakS = (int)v }
+        ),
+        new(
+            "coatDryS",
+            "drying of a coat over bare parts",
+            "Prep",
+            "s",
+            60,
+            86_400,
+            "Dry to the touch is not dry under alloy.",
+            s => s.CoatDryS,
+            (s, v) => s with { CoatDryS = (int)v }
+        ),
+        new(
+            "pasteMargin",
+            "paste over the bare film",
+            "Paste",
+            "share",
+            0,
+            3,
+            "What the rim takes; a little too much does no harm.",
+            s => s.PasteMargin,
+            (s, v) => s with { PasteMargin = v }
+        ),
+        new(
+            "beadMm",
+            "bead that a hand draws",
+            "Paste",
+            "mm",
+            0.3,
+            6,
+            "Of a syringe with its usual tip.",
+            s => s.BeadMm,
+            (s, v) => s with { BeadMm = v }
+        ),
+        new(
+            "loggerW",
+            "what the logger itself costs",
+            "Prove",
+            "W",
+            0,
+            100,
+            "A program that reads sensors keeps the card a little busy: taken off the power that was read.",
+            s => s.LoggerW,
+            (s, v) => s with { LoggerW = v }
+        ),
+        new(
+            "repasteCapMonths",
+            "longest time between pastings",
+            "Care",
+            "months",
+            1,
+            120,
+            "However good the paste is said to be.",
+            s => s.RepasteCapMonths,
+            (s, v) => s with { RepasteCapMonths = (int)v }
+        ),
+    ];
+
+    /// <summary>The settings with what was changed; an unknown key or a value that can not be is left out.</summary>
+    public static ShopSettings With(IEnumerable<KeyValuePair<string, double>> changed) =>
+        changed.Aggregate(
+            new ShopSettings(),
+            (s, c) =>
+                All.FirstOrDefault(x => x.Key == c.Key) is { } known && known.Allows(c.Value)
+                    ? known.With(s, c.Value)
+                    : s
+        );
+}

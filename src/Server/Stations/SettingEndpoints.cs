@@ -1,0 +1,211 @@
+using FaithfulBracket.Core;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Store;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace FaithfulBracket.Server.Stations;
+
+/// <summary>One working default as it stands.</summary>
+internal sealed record SettingView(
+    string Key,
+    string Name,
+    string Group,
+    string Unit,
+    double Value,
+    double Default,
+    double Least,
+    double Most,
+    string Reason,
+    SettingChangeRow? Last
+);
+
+internal sealed record SettingsView(IReadOnlyList<SettingView> Settings, IReadOnlyList<SettingChangeRow> History);
+
+/// <summary>What a change would do to one open job.</summary>
+internal sealed record JobConsequence(long JobId, string Title, IReadOnlyList<string> Changes);
+
+/// <param name="Looked">Open jobs that were planned with the change.</param>
+/// <param name="More">Open jobs beyond the limit, not looked at.</param>
+internal sealed record SettingConsequences(int Looked, int More, IReadOnlyList<JobConsequence> Jobs);
+
+/// <param name="Values">By key.</param>
+/// <param name="Defaults">Keys that go back to their default.</param>
+internal sealed record SettingsChange(
+    IReadOnlyDictionary<string, double> Values,
+    IReadOnlyList<string> Defaults,
+    string Reason,
+    string By
+)
+{
+    /// <summary>Every setting named, null where it goes back to its default.</summary>
+    public IReadOnlyList<NewSetting> All() =>
+        [.. Values.Select(v => new NewSetting(v.Key, v.Value)), .. Defaults.Select(k => new NewSetting(k, null))];
+}
+
+/// <summary>Working defaults: one page, their history, and what a change does to open jobs before it is kept.</summary>
+internal static class SettingEndpoints
+{
+    private const int MostReason = 500,
+        MostJobs = 60,
+        MostChanges = 6;
+
+    public static void Map(IEndpointRouteBuilder app)
+    {
+        var queue = app.ServiceProvider.GetRequiredService<HeavyWork>();
+        var settings = app.MapGroup("/api/settings").WithTags("settings");
+        settings.MapGet("", (Settings kept, ShopMemory shop) => TypedResults.Ok(View(kept, shop)));
+        settings.MapPut("", ChangeAsync).Accepts<SettingsChange>("application/json");
+        settings
+            .MapPost("/try", TryAsync)
+            .Accepts<SettingsChange>("application/json")
+            .AddEndpointFilter(queue.QueueAsync);
+        settings.MapGet(
+            "/file",
+            (ShopMemory shop) =>
+                TypedResults.Ok(
+                    new SettingsFile(
+                        SettingsFile.Name,
+                        1,
+                        ShopSettingList.All.ToDictionary(s => s.Key, s => s.Get(shop.Settings))
+                    )
+                )
+        );
+    }
+
+    private static SettingsView View(Settings kept, ShopMemory shop)
+    {
+        var history = kept.History();
+        return new(
+            [
+                .. ShopSettingList.All.Select(s => new SettingView(
+                    s.Key,
+                    s.Name,
+                    s.Group,
+                    s.Unit,
+                    s.Get(shop.Settings),
+                    s.Default,
+                    s.Least,
+                    s.Most,
+                    s.Reason,
+                    history.FirstOrDefault(h => h.Key == s.Key)
+                )),
+            ],
+            history
+        );
+    }
+
+    private static Task<SettingsChange> ReadAsync(HttpRequest request) =>
+        Bodies.ReadAsync(
+            request,
+            o =>
+            {
+                var values = new Dictionary<string, double>();
+                IReadOnlyList<string> defaults = o.Has("defaults") ? o.Texts("defaults") : [];
+                foreach (var key in defaults.Where(k => !ShopSettingList.All.Any(s => s.Key == k)))
+                    o.Fault("defaults", $"\"{key}\" is no setting.");
+                var v = o.Object("values");
+                foreach (var s in ShopSettingList.All.Where(s => v.Has(s.Key)))
+                {
+                    var value = v.Number(s.Key, s.Least, s.Most);
+                    if (value >= s.Least && value <= s.Most && !s.Allows(value))
+                        v.Fault(s.Key, $"Expected a whole number of {s.Unit}.");
+                    values[s.Key] = value;
+                }
+                v.End();
+                if (values.Count + defaults.Count == 0)
+                    o.Fault("values", "Name at least one setting.");
+                return new SettingsChange(
+                    values,
+                    defaults,
+                    o.OptionalText("reason", MostReason) ?? "",
+                    SheetEndpoints.By(o)
+                );
+            }
+        );
+
+    private static async Task<Ok<SettingsView>> ChangeAsync(HttpRequest request, Settings kept, ShopMemory shop)
+    {
+        var change = await ReadAsync(request);
+        if (string.IsNullOrWhiteSpace(change.Reason))
+            throw new InputException("/reason", "Say why: it stays with the setting.");
+        kept.Put(change.All(), change.Reason, change.By);
+        return TypedResults.Ok(View(kept, shop));
+    }
+
+    /// <summary>Plans every open job with the change and says what comes out otherwise; keeps nothing.</summary>
+    private static async Task<Ok<SettingConsequences>> TryAsync(
+        HttpRequest request,
+        Settings kept,
+        Store.Jobs jobs,
+        JobSummaries summaries,
+        JobPlans plans,
+        CancellationToken cancel
+    )
+    {
+        var change = await ReadAsync(request);
+        var values = kept.Changed().ToDictionary();
+        foreach (var (key, value) in change.All())
+            if (value is { } v)
+                values[key] = v;
+            else
+                values.Remove(key);
+        var other = ShopSettingList.With(values);
+        var finished = summaries.All().Where(s => s.Finished).Select(s => s.JobId).ToHashSet();
+        var open = jobs.All().Where(j => !finished.Contains(j.Id)).ToList();
+        var found = await Task.Run(
+            () =>
+                open.Take(MostJobs)
+                    .Select(j => new JobConsequence(j.Id, j.Title, Changes(j.Id, other, plans, cancel)))
+                    .Where(c => c.Changes.Count > 0)
+                    .ToList(),
+            cancel
+        );
+        return TypedResults.Ok(
+            new SettingConsequences(Math.Min(open.Count, MostJobs), Math.Max(0, open.Count - MostJobs), found)
+        );
+    }
+
+    private static IReadOnlyList<string> Changes(
+        long jobId,
+        ShopSettings other,
+        JobPlans plans,
+        CancellationToken cancel
+    )
+    {
+        try
+        {
+            var (now, then) = (plans.Today(jobId, cancel).Plan, plans.With(jobId, other, cancel));
+            List<string> changes = [];
+            foreach (var (a, b) in now.Stations.Zip(then.Stations))
+            {
+                if (a.Summary != b.Summary)
+                    changes.Add($"{a.Station}: {a.Summary} → {b.Summary}");
+                var before = a.Steps.ToDictionary(s => s.Id);
+                foreach (var step in b.Steps)
+                    if (!before.TryGetValue(step.Id, out var old))
+                        changes.Add($"{a.Station}: new: {step.Title}");
+                    else if (old.Title != step.Title)
+                        changes.Add($"{a.Station}: {old.Title} → {step.Title}");
+                    else if (old.TimerS != step.TimerS)
+                        changes.Add($"{a.Station}: {step.Title}: {old.TimerS} s → {step.TimerS} s");
+            }
+            return changes.Count > MostChanges
+                ? [.. changes.Take(MostChanges), $"and {changes.Count - MostChanges} more"]
+                : changes;
+        }
+        // a job that can not be planned has no consequences to tell, and never takes the others' down
+        catch (Exception e) when (e is InputException or NotHereException)
+        {
+            return [];
+        }
+    }
+}
+
+/// <summary>All settings as a file.</summary>
+internal sealed record SettingsFile(string Format, int Version, IReadOnlyDictionary<string, double> Values)
+{
+    public const string Name = "faithful-bracket/settings";
+}

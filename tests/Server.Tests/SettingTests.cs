@@ -1,0 +1,153 @@
+using System.Net;
+using System.Text.Json;
+using Xunit;
+
+namespace FaithfulBracket.Server.Tests;
+
+/// <summary>Working defaults over real HTTP: bounds, consequences, history, and signed steps that a change touches.</summary>
+public sealed class SettingTests(DemoServer demo) : IClassFixture<DemoServer>
+{
+    private readonly ServerProcess _server = demo.Server;
+
+    private static Task<HttpResponseMessage> PutAsync(
+        ServerProcess server,
+        object values,
+        string? reason = "a trial"
+    ) =>
+        server.SendAsync(
+            HttpMethod.Put,
+            "/api/settings",
+            JsonSerializer.Serialize(
+                new
+                {
+                    values,
+                    reason,
+                    by = "QA",
+                }
+            )
+        );
+
+    private static JsonElement One(JsonElement view, string key) =>
+        view.GetProperty("settings").EnumerateArray().Single(s => s.GetProperty("key").GetString() == key);
+
+    [Fact]
+    public async Task A_change_is_tried_on_open_jobs_kept_with_its_reason_and_survives_a_kill()
+    {
+        using var own = new ServerProcess();
+        var job = await own.OpenAsync();
+        Assert.Equal(HttpStatusCode.OK, (await own.SignAsync(job, "match.label")).StatusCode);
+        var before = (await own.JobAsync(job)).GetRawText();
+        Assert.Contains("repaste in 24 months", before, StringComparison.Ordinal);
+        var tried = await own.PostAsync(
+            "/api/settings/try",
+            JsonSerializer.Serialize(
+                new
+                {
+                    values = new { repasteCapMonths = 12 },
+                    reason = "",
+                    by = "QA",
+                }
+            )
+        );
+        Assert.Equal(HttpStatusCode.OK, tried.StatusCode);
+        var consequence = (await ServerProcess.JsonAsync(tried))
+            .GetProperty("jobs")
+            .EnumerateArray()
+            .Single(j => j.GetProperty("jobId").GetInt64() == job);
+        Assert.Contains(
+            "repaste in 12 months",
+            consequence.GetProperty("changes").GetRawText(),
+            StringComparison.Ordinal
+        );
+        // tried is not kept
+        Assert.Equal(24, One(await own.GetAsync("/api/settings"), "repasteCapMonths").GetProperty("value").GetDouble());
+
+        Assert.Equal(HttpStatusCode.OK, (await PutAsync(own, new { repasteCapMonths = 12 })).StatusCode);
+        own.KillAndRestart();
+        var view = await own.GetAsync("/api/settings");
+        Assert.Equal(12, One(view, "repasteCapMonths").GetProperty("value").GetDouble());
+        Assert.Equal(24, One(view, "repasteCapMonths").GetProperty("default").GetDouble());
+        Assert.Equal("a trial", view.GetProperty("history")[0].GetProperty("reason").GetString());
+        Assert.Contains("repaste in 12 months", (await own.JobAsync(job)).GetRawText(), StringComparison.Ordinal);
+        // what was signed and is not touched by it still stands
+        Assert.True((await own.JobAsync(job)).Step("match.label").GetProperty("signed").GetBoolean());
+        Assert.False((await own.JobAsync(job)).Step("match.label").GetProperty("lookAgain").GetBoolean());
+        // the default again is a change as well
+        var back = await own.SendAsync(
+            HttpMethod.Put,
+            "/api/settings",
+            """{"values":{},"defaults":["repasteCapMonths"],"reason":"as it was","by":"QA"}"""
+        );
+        Assert.Equal(HttpStatusCode.OK, back.StatusCode);
+        view = await own.GetAsync("/api/settings");
+        Assert.Equal(24, One(view, "repasteCapMonths").GetProperty("value").GetDouble());
+        Assert.Equal(2, view.GetProperty("history").GetArrayLength());
+    }
+
+    [Fact]
+    public async Task What_the_logger_costs_is_taken_off_the_power_that_was_read()
+    {
+        using var own = new ServerProcess();
+        var job = await own.OpenAsync();
+        await own.PostAsync(
+            $"/api/jobs/{job}/readings",
+            JsonSerializer.Serialize(
+                new
+                {
+                    by = "QA",
+                    phase = "after",
+                    roomC = 20,
+                    coolantC = 30,
+                    dieC = 50,
+                    powerW = 250,
+                    flowLMin = 3,
+                }
+            )
+        );
+        async Task<double> ToRoom() =>
+            (await own.JobAsync(job))
+                .GetProperty("plan")
+                .GetProperty("prove")
+                .GetProperty("pairs")[0]
+                .GetProperty("comparison")
+                .GetProperty("afterToRoom")
+                .GetProperty("kPerW")
+                .GetDouble();
+        Assert.Equal(30.0 / 250, await ToRoom(), 9);
+        Assert.Equal(HttpStatusCode.OK, (await PutAsync(own, new { loggerW = 10 })).StatusCode);
+        Assert.Equal(30.0 / 240, await ToRoom(), 9);
+        // the reading itself stays as it was read
+        Assert.Equal(250, (await own.JobAsync(job)).GetProperty("readings")[0].GetProperty("powerW").GetDouble());
+    }
+
+    [Fact]
+    public async Task What_can_not_be_is_refused_with_its_place_and_nothing_of_it_is_kept()
+    {
+        async Task Refused(object values, string pointer, string? reason = "a trial")
+        {
+            var answer = await PutAsync(_server, values, reason);
+            Assert.Equal(HttpStatusCode.UnprocessableEntity, answer.StatusCode);
+            Assert.Contains($"\"{pointer}\"", await answer.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+        }
+        await Refused(new { coolantInC = 30, flowLPerMin = 200 }, "/values/flowLPerMin");
+        await Refused(new { removerWaitS = 12.5 }, "/values/removerWaitS");
+        await Refused(new { warpFactor = 9 }, "/values/warpFactor");
+        await Refused(new { }, "/values");
+        await Refused(new { coolantInC = 28 }, "/reason", " ");
+        Assert.Equal(0, (await _server.GetAsync("/api/settings")).GetProperty("history").GetArrayLength());
+    }
+
+    [Fact]
+    public async Task The_file_holds_every_setting()
+    {
+        var file = await _server.GetAsync("/api/settings/file");
+        Assert.Equal("faithful-bracket/settings", file.GetProperty("format").GetString());
+        var keys = (await _server.GetAsync("/api/settings"))
+            .GetProperty("settings")
+            .EnumerateArray()
+            .Select(s => s.GetProperty("key").GetString()!)
+            .ToList();
+        Assert.Equal(keys.Order(), file.GetProperty("values").EnumerateObject().Select(p => p.Name).Order());
+        Assert.All(keys, k => Assert.False(string.IsNullOrEmpty(k)));
+    }
+}

@@ -1,0 +1,47 @@
+import { readFileSync } from 'node:fs'
+import { expect, test } from '@playwright/test'
+import { Server } from './server'
+
+const server = new Server()
+test.beforeAll(() => server.start())
+test.afterAll(() => server.stop())
+
+test('a setting is found, its consequences shown, kept with a reason, saved and taken from a file', async ({
+  page,
+}) => {
+  await page.goto(`${server.address}/settings`)
+  await page.getByLabel('Find a setting').fill('pastings')
+  const one = page.getByRole('region', { name: 'Care' })
+  await expect(page.getByRole('region', { name: 'Match' })).toBeHidden()
+  await one.getByLabel(/longest time between pastings/).fill('12')
+  await one.getByRole('button', { name: 'Change' }).click()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog).toContainText(/Changes \d+ of \d+ open jobs/, { timeout: 60_000 })
+  await expect(dialog).toContainText('repaste in 12 months')
+  await expect(dialog.getByRole('button', { name: 'Keep it' })).toBeDisabled()
+  await dialog.getByLabel('Why').fill('harbour air')
+  await dialog.getByRole('button', { name: 'Keep it' }).click()
+  await expect(dialog).toBeHidden()
+  await expect(one).toContainText('harbour air')
+  await expect(page.getByRole('region', { name: 'History' })).toContainText('longest time between pastings')
+  // out as a file, changed by hand, back in: only what differs is asked
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Save as a file' }).click(),
+  ])
+  const file = JSON.parse(readFileSync(await download.path(), 'utf8'))
+  expect(file.values.repasteCapMonths).toBe(12)
+  file.values.coolantInC = 27
+  await page.getByLabel('Settings file').setInputFiles({
+    name: 'ours.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(file)),
+  })
+  await expect(dialog).toContainText('1 settings out of ours.json')
+  await expect(dialog).toContainText(/open jobs/, { timeout: 60_000 })
+  await dialog.getByLabel('Why').fill('our radiator')
+  await dialog.getByRole('button', { name: 'Keep it' }).click()
+  await expect(dialog).toBeHidden()
+  await page.getByLabel('Find a setting').fill('')
+  await expect(page.getByRole('region', { name: 'Heat' })).toContainText('default 30')
+})
