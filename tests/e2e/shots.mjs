@@ -83,7 +83,7 @@ const views = [
   ],
   ['mount', '/job/7/mount'],
   ['prove', '/job/22/prove', 'paper', [], (page) => page.getByRole('list', { name: 'Suspects' }).waitFor()],
-  ['care', '/job/5/care'],
+  ['care', '/job/23/care'],
   ['bench-mount', '/job/1/mount/bench', 'night', ['ArrowRight', 'ArrowRight', 'ArrowRight', 'ArrowRight']],
   ['cutting', '/job/1/cutting'],
   ['library-board', '/library/boards/dunlin-250-traced'],

@@ -17,6 +17,7 @@ public sealed class LogCsv
 
     private const int MostColumns = 60,
         MostBefore = 30,
+        LongestLine = 8000,
         Shown = 4;
 
     private readonly TextFile _file;
@@ -180,6 +181,10 @@ public sealed class LogCsv
     private static (int Line, char Separator)? Header(IReadOnlyList<string> lines)
     {
         for (var i = 0; i + 1 < Math.Min(lines.Count, MostBefore); i++)
+        {
+            // no header is this long, and nobody cuts such a line into cells to find out
+            if (lines[i].Length + lines[i + 1].Length > LongestLine)
+                continue;
             foreach (var separator in (ReadOnlySpan<char>)['\t', ';', ','])
             {
                 var names = lines[i].Split(separator);
@@ -192,6 +197,7 @@ public sealed class LogCsv
                 if (figures >= 1 && figures * 2 >= cells.Count(c => c.Trim().Length > 0))
                     return (i, separator);
             }
+        }
         return null;
     }
 

@@ -10,6 +10,7 @@ import { LeakSection } from './LeakSection'
 import { LogSection } from './LogSection'
 import type { ProveOwn } from './room'
 import { Suspects } from './Suspects'
+import { useSuspects } from './useSuspects'
 
 const fields = [
   ['roomC', 'room', '°C'],
@@ -27,11 +28,17 @@ type Field = (typeof fields)[number][0]
 export function ProveLedger(props: RoomProps<ProveOwn>) {
   const { job, here, s } = props
   const c = here.comparison
+  const suspect = useSuspects(job, here).data?.hypotheses[0]
+  const doubt = suspect && suspect.kind !== 'none' && suspect.probability >= 0.5 ? suspect : undefined
   return (
     <>
       <Head
-        tone={c?.trouble ? 'text-plum' : c?.gainK != null ? 'text-cool' : ''}
-        sub="Same load, same room, same clocks, steady; several runs."
+        tone={c?.trouble || doubt ? 'text-plum' : c?.gainK != null ? 'text-cool' : ''}
+        sub={
+          doubt
+            ? `And something is warmer than it should be: ${doubt.name}, ${Math.round(doubt.probability * 100)} %.`
+            : 'Same load, same room, same clocks, steady; several runs.'
+        }
       >
         {c?.verdict ?? 'No readings yet'}
       </Head>
