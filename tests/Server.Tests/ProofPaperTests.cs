@@ -178,6 +178,10 @@ public sealed class ProofPaperTests(DemoServer demo) : IClassFixture<DemoServer>
         Assert.Equal(1, tests[1].GetProperty("leakMlMin").GetDouble(), 0.05);
         Assert.Equal("fitting at port B", tests[1].GetProperty("place").GetString());
         Assert.Equal(250, kept.GetProperty("volumeMl").GetDouble());
+        var record = await _server.Http.GetStringAsync($"/api/jobs/{job}/record.html");
+        Assert.Contains("<h2>Leak tests</h2>", record, StringComparison.Ordinal);
+        Assert.Contains("at fitting at port B.", record, StringComparison.Ordinal);
+        Assert.Contains("<h2>When to look again</h2>", record, StringComparison.Ordinal);
     }
 
     [Fact]

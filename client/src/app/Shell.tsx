@@ -36,7 +36,7 @@ export function Shell() {
           <div className="flex min-w-0 flex-1 items-center gap-4 overflow-hidden whitespace-nowrap">
             <HeaderSlot />
           </div>
-          <nav className="flex items-center gap-4 text-[15px]" aria-label="Places">
+          <nav className="flex items-center gap-3.5 text-[15px]" aria-label="Places">
             {[
               ['/', 'Benches'],
               ['/library', 'Library'],
@@ -57,10 +57,10 @@ export function Shell() {
             ))}
           </nav>
           <button type="button" className="text-[14px] text-soft" onClick={() => open('find')}>
-            Find <kbd className="num">Ctrl K</kbd>
+            Find <kbd className="num max-[1500px]:hidden">Ctrl K</kbd>
           </button>
           <button type="button" className="text-[14px] text-soft" onClick={() => open('keys')} aria-label="Keys">
-            Keys <kbd className="num">?</kbd>
+            Keys <kbd className="num max-[1500px]:hidden">?</kbd>
           </button>
           <button
             type="button"

@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Net;
 using System.Text;
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Care;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Plans;
 using FaithfulBracket.Core.Teardown;
@@ -22,7 +23,14 @@ public sealed record RecordJob(
     IReadOnlyDictionary<string, RecordSignature> Signed,
     IReadOnlyList<string> Notes,
     IReadOnlyList<RecordPhoto> Photos
-);
+)
+{
+    /// <summary>Leak tests in sentences.</summary>
+    public IReadOnlyList<string> LeakTests { get; init; } = [];
+
+    /// <summary>When it is due, and what the drift says; null where nothing is told.</summary>
+    public CareDates? Care { get; init; }
+}
 
 /// <summary>The build record: one page that needs nothing else, for the client and for the day the card goes back to stock.</summary>
 public static class BuildRecord
@@ -47,6 +55,9 @@ public static class BuildRecord
         if (job.Plan.Care.Kept is { } kept)
             s.Append($"<p>Stock parts: {E(kept)}</p>");
         Proof(s, job.Plan);
+        if (job.LeakTests.Count > 0)
+            s.Append("<h2>Leak tests</h2>").AppendJoin("", job.LeakTests.Select(t => $"<p>{E(t)}</p>"));
+        Due(s, job.Care);
         Pads(s, job.Plan);
         foreach (var station in job.Plan.Stations.Where(x => x.Steps.Count > 0))
             StationTable(s, station, job.Signed);
@@ -89,6 +100,17 @@ public static class BuildRecord
         order.Pieces.Count > 1 && pair.BoardKeys(order) is { Count: > 0 } on
             ? $", on {E(string.Join(" and ", on))}"
             : "";
+
+    private static void Due(StringBuilder s, CareDates? care)
+    {
+        if (care is null)
+            return;
+        s.Append("<h2>When to look again</h2><p>").Append(E(care.Text)).Append("</p>");
+        if (care.Inspections.Count > 0)
+            s.Append("<p>Look at the loop on ")
+                .AppendJoin(", ", care.Inspections.Select(d => d.ToString("d MMM yyyy", CultureInfo.InvariantCulture)))
+                .Append(".</p>");
+    }
 
     private static void Proof(StringBuilder s, JobPlan plan)
     {

@@ -42,7 +42,7 @@ internal static class CareEndpoints
         );
     }
 
-    private static CareDates Dates(
+    internal static CareDates Dates(
         long id,
         string? board,
         JobPlans plans,

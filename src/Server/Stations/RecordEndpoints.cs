@@ -11,7 +11,15 @@ internal static class RecordEndpoints
     {
         app.MapGet(
                 "/api/jobs/{id:long}/record.html",
-                (long id, JobViews views, JobPapers papers, CancellationToken cancel) =>
+                (
+                    long id,
+                    JobViews views,
+                    JobPapers papers,
+                    LeakTests leaks,
+                    JobPlans plans,
+                    ShopMemory shop,
+                    CancellationToken cancel
+                ) =>
                 {
                     var v = views.View(id, cancel);
                     var photos = papers
@@ -30,6 +38,10 @@ internal static class RecordEndpoints
                                 [.. v.Notes.Select(n => $"{n.ByInitials} {n.At[..10]}: {n.Text}")],
                                 photos
                             )
+                            {
+                                LeakTests = [.. leaks.All(id).Select(Words)],
+                                Care = CareEndpoints.Dates(id, null, plans, papers, shop, cancel),
+                            }
                         ),
                         "text/html; charset=utf-8"
                     );
@@ -37,6 +49,11 @@ internal static class RecordEndpoints
             )
             .WithTags("jobs");
     }
+
+    private static string Words(LeakTestRow t) =>
+        FormattableString.Invariant(
+            $"{t.ByInitials} {t.At[..10]}: {(t.Verdict == "pass" ? $"tight, under {t.HighMlMin:0.00}" : $"leaked {t.LeakMlMin:0.00}")} mL/min over {t.DurationS / 60:0} min of pressure hold, limit {t.LimitMlMin:0.00}{(t.Place is { } place ? $", at {place}" : "")}."
+        );
 
     /// <summary>The signatures that stand.</summary>
     private static Dictionary<string, RecordSignature> Signatures(IReadOnlyList<HistoryEntry> history) =>
