@@ -6395,6 +6395,7 @@ export interface components {
             hypotheses: components["schemas"]["FaultHypothesis"][];
             bestCheck: string;
             lift?: null | components["schemas"]["LiftAdvice"];
+            doubt: boolean;
             /** Format: int32 */
             worthTelling: number;
         };

@@ -173,9 +173,7 @@ function HeldAt({ held }: { held: Schemas['Held'][] }) {
   if (held.length === 0) return '–'
   return held.map((h) => (
     <span key={h.by} className={`block ${h.limitC != null && h.c != null && h.c > h.limitC ? 'text-plum' : ''}`}>
-      {h.c == null
-        ? 'left bare'
-        : `${h.c.toFixed(0)}${h.rangeK == null ? '' : ` ± ${Math.max(1, h.rangeK).toFixed(0)}`} °C`}
+      {h.c == null ? 'left bare' : `${h.c.toFixed(0)}${h.rangeK == null ? '' : ` ± ${h.rangeK.toFixed(0)}`} °C`}
       <span className="ml-1.5 text-[14px] text-soft">
         {h.part}
         {h.by === 'sink' && ' on a sink, on air'}

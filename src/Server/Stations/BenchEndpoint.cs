@@ -9,8 +9,11 @@ using Microsoft.AspNetCore.Mvc;
 
 namespace FaithfulBracket.Server.Stations;
 
+/// <summary>A channel as it is told.</summary>
+internal sealed record LoggerChannel(Channel Channel, string Name, string Unit);
+
 /// <param name="Simulated">Whether a stand-in sends, at which speed; null for a device.</param>
-internal sealed record LoggerOpened(string Name, IReadOnlyList<Channel> Channels, double? Simulated);
+internal sealed record LoggerOpened(string Name, IReadOnlyList<LoggerChannel> Channels, double? Simulated);
 
 /// <summary>Rows of a live log since the last event.</summary>
 internal sealed record LoggerRows(IReadOnlyList<LoggerRow> Rows);
@@ -79,7 +82,11 @@ internal static class BenchEndpoint
             {
                 await say(
                     "logger",
-                    new LoggerOpened(logger.Name, logger.Channels, device is null ? speed ?? Speed : null)
+                    new LoggerOpened(
+                        logger.Name,
+                        [.. logger.Channels.Select(c => new LoggerChannel(c, c.Name(), c.Unit()))],
+                        device is null ? speed ?? Speed : null
+                    )
                 );
                 var times = new List<double>();
                 var values = logger.Channels.Select(_ => new List<double>()).ToList();

@@ -18,7 +18,7 @@ export function Expected({ here, own, map = true }: { here: RoomProps['here']; o
             <Row
               key={k.name}
               name={`${k.name}, ${k.hottest}`}
-              value={`${k.c.toFixed(0)} ± ${Math.max(1, k.rangeK).toFixed(0)}${k.limitC == null ? '' : ` of ${k.limitC.toFixed(0)}`}`}
+              value={`${k.c.toFixed(0)} ± ${k.rangeK.toFixed(0)}${k.limitC == null ? '' : ` of ${k.limitC.toFixed(0)}`}`}
               unit="°C"
               tone={k.marginK != null && k.marginK < 0 ? 'text-plum' : undefined}
             />

@@ -5,8 +5,6 @@ import type { ProveOwn } from './room'
 
 const LogPlot = lazy(() => import('./LogPlot').then((m) => ({ default: m.LogPlot })))
 
-const unitless = (c: string) => c.replaceAll('-', ' ')
-
 /** Under the mat: a log as it comes, or one that is kept, with what it says and what can be done with it. */
 export function LogPanel({ own, s }: RoomProps<ProveOwn>) {
   const { bench, log } = own.logs
@@ -14,9 +12,7 @@ export function LogPanel({ own, s }: RoomProps<ProveOwn>) {
   if (!run && !log) return null
   const verdict = run ? run.verdict : log!.verdict
   const temperatures = run
-    ? run.channels
-        .map((c, i) => ({ name: unitless(c), unit: '', values: run.values[i], channel: c }))
-        .filter((l) => !['flow', 'power', 'clock'].includes(l.channel))
+    ? run.channels.map((c, i) => ({ ...c, values: run.values[i] })).filter((c) => c.unit === '°C')
     : log!.drawn.series.filter((x) => x.unit === '°C').map((x) => ({ ...x, values: x.values as (number | null)[] }))
   const steady = verdict?.steadyFromS != null
   return (

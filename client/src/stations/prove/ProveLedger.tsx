@@ -28,8 +28,8 @@ type Field = (typeof fields)[number][0]
 export function ProveLedger(props: RoomProps<ProveOwn>) {
   const { job, here, s } = props
   const c = here.comparison
-  const suspect = useSuspects(job, here).data?.hypotheses[0]
-  const doubt = suspect && suspect.kind !== 'none' && suspect.probability >= 0.5 ? suspect : undefined
+  const found = useSuspects(job, here).data
+  const doubt = found?.doubt ? found.hypotheses[0] : undefined
   return (
     <>
       <Head

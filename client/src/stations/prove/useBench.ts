@@ -3,7 +3,12 @@ import type { JobView, Schemas } from '../../api/client'
 import { asked, type Here } from '../here'
 
 export type Verdict = Schemas['LogVerdict']
-export type Channel = Schemas['Channel']
+/** A channel with its name and unit, as the shop tells them. */
+export interface Channel {
+  channel: Schemas['Channel']
+  name: string
+  unit: string
+}
 
 /** A live log: what came so far, and what it says by now. */
 export interface Run {
@@ -79,11 +84,9 @@ export function useBench(job: JobView, here: Here) {
   return { run, start, stop, clear }
 }
 
-const headers: Partial<Record<Channel, string>> = { flow: 'flow (L/min)', power: 'power (W)', clock: 'clock (MHz)' }
-
 /** The run as a table that any program reads, the shop's own intake too. */
 export function runAsCsv(run: Run) {
-  const head = ['time (s)', ...run.channels.map((c) => headers[c] ?? `${c.replaceAll('-', ' ')} (°C)`)]
+  const head = ['time (s)', ...run.channels.map((c) => `${c.name} (${c.unit})`)]
   const rows = run.times.map((t, i) => [t, ...run.values.map((v) => v[i] ?? '')].join(','))
   return [head.join(','), ...rows].join('\n')
 }

@@ -51,6 +51,12 @@ public sealed record FaultResult(
     /// <summary>Whether a lift is worth it; null where no job is asked about.</summary>
     public LiftAdvice? Lift { get; init; }
 
+    /// <summary>Likelier than not: it stands in the headline.</summary>
+    private const double LeastDoubt = 0.5;
+
+    /// <summary>Whether the first suspicion is likelier than not, and is one.</summary>
+    public bool Doubt => Hypotheses is [{ Kind: not FaultKind.None, Probability: >= LeastDoubt }, ..];
+
     /// <summary>Less likely than this is not worth a line; nor is a sixth.</summary>
     private const double LeastWorth = 0.03;
     private const int MostWorth = 5;
