@@ -36,6 +36,14 @@ public class FaultLookTests
         );
         var unseen = FaultFinder.Find(Bench, Readings(HiddenFault.None));
         Assert.True(sound.Hypotheses[0].Kind == FaultKind.None);
+        // a suspicion that is likelier than not is told as a doubt, and nothing wrong never is
+        Assert.False(sound.Doubt);
+        var sure = FaultFinder.Find(
+            Bench,
+            Readings(new(FaultKind.FilmLeft, chip, 0, 0.1)),
+            looks: [new(chip, ImprintMark.Film)]
+        );
+        Assert.True(sure.Doubt);
         Assert.True(sound.Hypotheses[0].Probability > unseen.Hypotheses[0].Probability);
     }
 
