@@ -16,6 +16,7 @@ export const jobs = [
     paste: 'grey-standard',
     by: 'ML',
     signedStations: 8,
+    lastMinAgo: 525600,
     signedSteps: 1,
     readings: [
       { ...reading('ML', 'before', 21.3, null, 92, 103, 88, 239, null), daysAgo: 372 },

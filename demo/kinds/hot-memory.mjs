@@ -11,6 +11,7 @@ export const jobs = [
     paste: 'grey-standard',
     by: 'QA',
     signedStations: 7,
+    promisedInMin: 75,
     signedSteps: 3,
     readings: [
       reading('QA', 'before', 21.3, null, 92, 103, 88, 239, null),

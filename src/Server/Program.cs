@@ -72,6 +72,10 @@ builder
     .AddSingleton<JobLogs>()
     .AddSingleton<LeakTests>()
     .AddSingleton<Settings>()
+    .AddSingleton<Signers>()
+    .AddSingleton<DayPapers>()
+    .AddSingleton<DayDesk>()
+    .AddSingleton<JobCare>()
     .AddSingleton<DrawerItems>()
     .AddSingleton<ShopMemory>()
     .AddSingleton<TwinLibrary>()
@@ -157,6 +161,8 @@ ProofEndpoints.Map(app);
 PhotoEndpoints.Map(app);
 RecordEndpoints.Map(app);
 BenchEndpoints.Map(app);
+DayEndpoints.Map(app);
+SignerEndpoints.Map(app);
 DrawerEndpoints.Map(app);
 ClientFiles.Map(app, builder.Configuration["client"]);
 app.Run();

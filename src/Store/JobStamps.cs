@@ -56,7 +56,7 @@ public sealed class JobStamps(ShopDatabase database)
                 select id from (
                     {StampSql} as stamp, j.id as id, s.stamp as had
                     from job j left join job_summary s on s.job_id = j.id
-                    where s.job_id is null or s.finished = 0)
+                    where s.job_id is null or s.finished = 0 or s.stamp = '')
                 where had is null or had <> stamp order by id
                 """
             ),

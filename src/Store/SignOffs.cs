@@ -23,6 +23,9 @@ public sealed record StepEvent(
         Undone = "undone";
 }
 
+/// <summary>A sign-off as a time is learned from it.</summary>
+public sealed record PaceRow(long JobId, string ByInitials, string At, long? Count, string StepKind, long WaitS);
+
 /// <summary>How a sign-off was sent: its key, so that it counts once, and when it was done.</summary>
 public sealed record Sending(string? Key, string? DoneAt);
 
@@ -176,6 +179,30 @@ public sealed class SignOffs(ShopDatabase database, JobSheets sheets, TimeProvid
             },
             t
         );
+
+    /// <summary>The newest sign-offs of all jobs, as times are learned from them.</summary>
+    public IReadOnlyList<PaceRow> Paces(int most)
+    {
+        using var c = database.Open();
+        return
+        [
+            .. c.Query<PaceRow>(
+                """
+                select job_id as JobId, by_initials as ByInitials, coalesce(done_at, at) as At, count as Count,
+                    json_extract(signed, '$.kind') as StepKind, coalesce(json_extract(signed, '$.waitS'), 0) as WaitS
+                from step_event where kind = 'done' and json_extract(signed, '$.kind') is not null order by id desc limit @most
+                """,
+                new { most }
+            ),
+        ];
+    }
+
+    /// <summary>The newest sign-off or undo; 0 before the first.</summary>
+    public long Newest()
+    {
+        using var c = database.Open();
+        return c.ExecuteScalar<long>("select coalesce(max(id), 0) from step_event");
+    }
 
     /// <summary>The finished job as it was signed; null while it is open.</summary>
     public string? RecordOf(long jobId)

@@ -9,6 +9,7 @@ export function useLive() {
     const again = () => {
       void client.invalidateQueries({ queryKey: ['job'] })
       void client.invalidateQueries({ queryKey: ['bench'] })
+      void client.invalidateQueries({ queryKey: ['day'] })
     }
     source.addEventListener('changed', again)
     return () => source.close()

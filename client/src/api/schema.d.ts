@@ -5434,6 +5434,304 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DayView"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/day/order.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/csv": string;
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/day.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/calendar": string;
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/promise": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["DayTime"];
+                };
+            };
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/hands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JobHands"];
+                };
+            };
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/pin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PinTime"];
+                };
+            };
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/signers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SignerRow"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/signers/{initials}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    initials: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SignerChange"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SignerRow"][];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drawer": {
         parameters: {
             query?: never;
@@ -5608,6 +5906,19 @@ export interface components {
         BegunCutting: {
             plan: components["schemas"]["CutPlan"];
             putAway: number[];
+        };
+        BenchDayPlan: {
+            /** Format: date-time */
+            now: string;
+            hands: string[];
+            done: components["schemas"]["DayDone"][];
+            work: components["schemas"]["DayWork"][];
+            waits: components["schemas"]["DayWait"][];
+            jobs: components["schemas"]["DayJobEnd"][];
+            headline: string;
+            warnings: string[];
+            sure: string[];
+            proven: boolean;
         };
         BenchIndex: {
             jobs: components["schemas"]["BenchJob"][];
@@ -6142,6 +6453,43 @@ export interface components {
             /** Format: int32 */
             restsWorthKeeping: number;
         };
+        DayDone: {
+            /** Format: int64 */
+            job: number;
+            jobTitle: string;
+            station: components["schemas"]["Station"];
+            by: string;
+            /** Format: date-time */
+            startAt: string;
+            /** Format: date-time */
+            endAt: string;
+            /** Format: int32 */
+            signed: number;
+        };
+        DayJobEnd: {
+            /** Format: int64 */
+            job: number;
+            title: string;
+            by?: null | string;
+            /** Format: date-time */
+            endAt?: null | string;
+            /** Format: date-time */
+            promised?: null | string;
+            /** Format: double */
+            lateMin: number;
+            text: string;
+        };
+        DayMeanwhile: {
+            /** Format: int64 */
+            job: number;
+            jobTitle: string;
+            station: components["schemas"]["Station"];
+            title: string;
+            /** Format: double */
+            minutes: number;
+            fits: boolean;
+            text: string;
+        };
         DayPlan: {
             /** Format: double */
             finishMin: number;
@@ -6150,6 +6498,54 @@ export interface components {
             proven: boolean;
             operations: components["schemas"]["PlannedOperation"][];
             meanwhile: components["schemas"]["Meanwhile"][];
+        };
+        DayTime: {
+            by: string;
+            at?: null | string;
+        };
+        DayView: {
+            plan: components["schemas"]["BenchDayPlan"];
+            order: components["schemas"]["OrderLine"][];
+            signers: components["schemas"]["SignerRow"][];
+            /** Format: double */
+            opens: number;
+            /** Format: double */
+            closes: number;
+        };
+        DayWait: {
+            /** Format: int64 */
+            job: number;
+            jobTitle: string;
+            stepId: string;
+            label: string;
+            by: string;
+            /** Format: date-time */
+            startAt: string;
+            /** Format: date-time */
+            endAt: string;
+            running: boolean;
+            meanwhile: components["schemas"]["DayMeanwhile"][];
+        };
+        DayWork: {
+            /** Format: int64 */
+            job: number;
+            jobTitle: string;
+            key: string;
+            station: components["schemas"]["Station"];
+            title: string;
+            by: string;
+            /** Format: date-time */
+            startAt: string;
+            /** Format: date-time */
+            endAt: string;
+            /** Format: double */
+            minutes: number;
+            begun: boolean;
+            pinned: boolean;
+            /** Format: int32 */
+            signed: number;
+            /** Format: int32 */
+            steps: number;
         };
         Declaration: {
             maker: string;
@@ -6646,6 +7042,10 @@ export interface components {
             /** Format: double */
             pasteWPerMK: number;
             map?: null | components["schemas"]["HeatMap"];
+        };
+        JobHands: {
+            by: string;
+            initials?: null | string;
         };
         /** @enum {unknown} */
         JobKind: "full-cover" | "core-only" | "twin-board" | "two-dies" | "workstation" | "plug-in-module" | "unknown-make" | "machine" | "back-plate" | "mainboard-one-piece" | "mainboard-split" | "mainboard-bridged" | "socket" | "socket-upgrade" | "direct-die" | "direct-die-several" | "memory" | "console";
@@ -7284,6 +7684,22 @@ export interface components {
             reasons: components["schemas"]["Reason"][];
             machine?: null | components["schemas"]["MachineStand"];
         };
+        OrderLine: {
+            group: string;
+            name: string;
+            unit: string;
+            /** Format: double */
+            need: number;
+            /** Format: double */
+            stock: number;
+            /** Format: double */
+            short: number;
+            buy: string;
+            /** Format: date-time */
+            runsOutAt?: null | string;
+            runsOut: string;
+            jobs: string[];
+        };
         Orientation: {
             /** Format: double */
             rotationDeg: number;
@@ -7711,6 +8127,11 @@ export interface components {
             returns: boolean;
             stays: boolean;
             board?: null | string;
+        };
+        PinTime: {
+            by: string;
+            key: string;
+            at?: null | string;
         };
         PlacedPad: {
             letter: string;
@@ -8274,7 +8695,25 @@ export interface components {
             /** Format: int32 */
             count?: null | number;
             documents: components["schemas"]["DocumentStand"][];
+            kind: null | components["schemas"]["StepKind"];
+            /** Format: int32 */
+            waitS?: null | number;
             tiedLater: boolean;
+        };
+        SignerChange: {
+            name: string;
+            colour: string;
+            works: boolean;
+            left: boolean;
+        };
+        SignerRow: {
+            initials: string;
+            name: string;
+            colour: string;
+            works: boolean;
+            leftAt?: null | string;
+            /** Format: int64 */
+            signatures: number;
         };
         SlotRoom: {
             under: string[];

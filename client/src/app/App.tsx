@@ -1,7 +1,7 @@
 import { lazy, Suspense } from 'react'
 import { Route, Routes } from 'react-router'
 import { useLive } from '../api/live'
-import { BenchIndex } from '../bench/BenchIndex'
+import { DayPage } from '../day/DayPage'
 import { Loading } from '../ui/Notice'
 import { OutboxNotice } from './OutboxNotice'
 import { Shell } from './Shell'
@@ -30,7 +30,7 @@ export function App() {
         <Route path="/job/:id/tray" element={<TrayPage />} />
         <Route path="/target" element={<TargetPage />} />
         <Route element={<Shell />}>
-          <Route index element={<BenchIndex />} />
+          <Route index element={<DayPage />} />
           <Route path="/job/:id/restore" element={<RestorePage />} />
           <Route path="/job/:id/:station?" element={<Traveller />} />
           <Route path="/library/:kind?/:id?" element={<Library />} />

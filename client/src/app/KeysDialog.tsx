@@ -12,6 +12,13 @@ const lists: [string, [string, string][]][] = [
     ],
   ],
   [
+    'On the benches',
+    [
+      ['N', 'to your next work'],
+      ['← →', 'the day before or after'],
+    ],
+  ],
+  [
     'On a job',
     [
       ['Space', 'sign the step'],
@@ -44,6 +51,7 @@ const lists: [string, [string, string][]][] = [
       ['Backspace, left pedal', 'back one'],
       ['F', 'turn the board over'],
       ['T', 'timer'],
+      ['M', 'what to do in a wait, and back'],
       ['V', 'read it aloud'],
       ['+ −', 'count a screw'],
       ['Esc', 'back to the desk'],
@@ -54,7 +62,7 @@ const lists: [string, [string, string][]][] = [
 export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
   return (
     <Dialog open={open} onClose={onClose} title="Keys" wide>
-      <div className="grid grid-cols-4 gap-5">
+      <div className="grid grid-cols-[repeat(auto-fit,minmax(160px,1fr))] gap-5">
         {lists.map(([title, keys]) => (
           <section key={title}>
             <h3 className="mb-1 font-bold text-copper">{title}</h3>

@@ -16,6 +16,7 @@ import { type Steps, useSteps } from '../stations/useSteps'
 import { left, stationName, wait } from '../ui/format'
 import { ErrorNotice, Loading } from '../ui/Notice'
 import { useNow } from '../ui/useNow'
+import { MeanwhileLine, useMeanwhile } from './Meanwhile'
 import { useWakeLock } from './useWakeLock'
 
 /** One step fills the screen, readable from a metre, worked by two keys or a pedal. */
@@ -42,6 +43,7 @@ function Bench({ job, station }: { job: JobView; station: Station | 'restore' })
   // biome-ignore lint/correctness/useExhaustiveDependencies: every step begins on its own face
   useEffect(() => setTurned(null), [step?.id])
   useWakeLock()
+  const meanwhile = useMeanwhile(job.id, step?.id)
   const hand = step ? (room.bench?.atHand?.(props, s.isSigned ? (step.count ?? 0) : s.count) ?? null) : null
   // where work is counted piece by piece every press is one, and the last one signs
   const press = () => {
@@ -61,6 +63,7 @@ function Bench({ job, station }: { job: JobView; station: Station | 'restore' })
     Enter: s.signRound,
     f: flip,
     t: start,
+    m: meanwhile.press,
     v: () => step && readAloud(step),
     Escape: desk,
     '+': () => s.setCount(s.count + 1),
@@ -86,6 +89,7 @@ function Bench({ job, station }: { job: JobView; station: Station | 'restore' })
         props={props}
         timerEnds={timer?.endsAt}
         start={start}
+        meanwhile={meanwhile}
       />
       <div className="bench-place flex min-h-0 min-w-0 flex-col">
         {hand?.picture ?? (
@@ -116,6 +120,7 @@ function Words({
   props,
   timerEnds,
   start,
+  meanwhile,
 }: {
   station: string
   step: WorkStep
@@ -124,6 +129,7 @@ function Words({
   props: RoomProps<never>
   timerEnds?: string
   start: () => void
+  meanwhile: ReturnType<typeof useMeanwhile>
 }) {
   const { s } = props
   const again = s.signed.get(step.id)
@@ -176,6 +182,7 @@ function Words({
           <Counter big count={s.count} of={step.count} open={step.countsOpen} onChange={s.setCount} />
         )}
         {step.timerS != null && <BenchTimer seconds={step.timerS} endsAt={timerEnds} start={start} />}
+        <MeanwhileLine told={meanwhile} />
       </div>
       {step.picture && <StepPicture kind={step.picture} big />}
       {Panel && <Panel {...props} />}

@@ -47,7 +47,7 @@ public sealed record Drawer
     public IReadOnlyList<Consumable> Consumables { get; init; } = [];
 
     /// <summary>A tube with less than this runs short, g.</summary>
-    private const double LowTubeG = 1;
+    public const double LowTubeG = 1;
 
     /// <summary>What runs short, in words.</summary>
     public IReadOnlyList<string> RunsShort() =>

@@ -18,9 +18,9 @@ public sealed record ShopSetting(
 {
     public double Default => Get(new());
 
-    /// <summary>Whether a value can be; whole numbers for what is counted in months or seconds.</summary>
+    /// <summary>Whether a value can be; whole numbers for what is counted.</summary>
     public bool Allows(double value) =>
-        value >= Least && value <= Most && (Unit is not ("months" or "s") || value == Math.Round(value));
+        value >= Least && value <= Most && (Unit is not ("months" or "s" or "days" or "pieces") || value == Math.Round(value));
 }
 
 /// <summary>Every working default of the shop, by key.</summary>
@@ -192,6 +192,72 @@ public static class ShopSettingList
             "However good the paste is said to be.",
             s => s.RepasteCapMonths,
             (s, v) => s with { RepasteCapMonths = (int)v }
+        ),
+        new(
+            "dayFromH",
+            "shop opens",
+            "Day",
+            "h",
+            0,
+            20,
+            "The day is planned from then on; by the shop's own clock.",
+            s => s.DayFromH,
+            (s, v) => s with { DayFromH = v }
+        ),
+        new(
+            "dayToH",
+            "shop closes",
+            "Day",
+            "h",
+            1,
+            24,
+            "Work goes on the next day from then on.",
+            s => s.DayToH,
+            (s, v) => s with { DayToH = v }
+        ),
+        new(
+            "daysAWeek",
+            "days of work in a week",
+            "Day",
+            "days",
+            1,
+            7,
+            "From Monday on.",
+            s => s.DaysAWeek,
+            (s, v) => s with { DaysAWeek = (int)v }
+        ),
+        new(
+            "jigs",
+            "jigs for lids",
+            "Day",
+            "pieces",
+            1,
+            20,
+            "Two lids are not sheared in one jig.",
+            s => s.Jigs,
+            (s, v) => s with { Jigs = (int)v }
+        ),
+        new(
+            "torqueDrivers",
+            "torque drivers",
+            "Day",
+            "pieces",
+            1,
+            20,
+            "Screws are turned with one in hand; as many benches can mount at once.",
+            s => s.TorqueDrivers,
+            (s, v) => s with { TorqueDrivers = (int)v }
+        ),
+        new(
+            "gauges",
+            "pressure gauges",
+            "Day",
+            "pieces",
+            1,
+            20,
+            "A loop under test keeps one to itself.",
+            s => s.Gauges,
+            (s, v) => s with { Gauges = (int)v }
         ),
     ];
 

@@ -45,4 +45,16 @@ public sealed record ShopSettings
 
     /// <summary>Longest time between pastings, months.</summary>
     public int RepasteCapMonths { get; init; } = 24;
+
+    /// <summary>Hours at which the shop opens and closes, by its own clock.</summary>
+    public double DayFromH { get; init; } = 8;
+    public double DayToH { get; init; } = 18;
+
+    /// <summary>Days of work in a week, from Monday.</summary>
+    public int DaysAWeek { get; init; } = 5;
+
+    /// <summary>How many of each the shop has.</summary>
+    public int Jigs { get; init; } = 1;
+    public int TorqueDrivers { get; init; } = 2;
+    public int Gauges { get; init; } = 1;
 }

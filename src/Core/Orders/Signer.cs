@@ -10,4 +10,7 @@ public static class Signer
 
     /// <summary>What is wrong with initials that are not good.</summary>
     public const string Expected = "Sign with one to four letters.";
+
+    /// <summary>Inks of a stamp, by name.</summary>
+    public static IReadOnlyList<string> Colours { get; } = ["ink", "copper", "cool", "amber", "plum"];
 }

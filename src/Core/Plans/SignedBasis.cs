@@ -17,6 +17,10 @@ public sealed record SignedBasis
     public int? Count { get; init; }
     public IReadOnlyList<DocumentStand> Documents { get; init; } = [];
 
+    /// <summary>What the hands did, and the wait that was part of it, s; null in a sign-off from before this was kept.</summary>
+    public StepKind? Kind { get; init; }
+    public int? WaitS { get; init; }
+
     /// <summary>Whether it was tied afterwards to what the job held then, because nothing was kept when it was signed.</summary>
     public bool TiedLater { get; init; }
 
@@ -28,6 +32,8 @@ public sealed record SignedBasis
             Title = step.Title,
             Facts = step.Facts,
             Count = step.Count,
+            Kind = step.Kind,
+            WaitS = step.TimerS,
             Documents = [.. documents.Where(d => RestsOn(step, d))],
         };
 

@@ -9,17 +9,34 @@ internal sealed class DayGrid
     private DayGrid(ShopDay day, List<Op> ops, int ticks)
     {
         (Day, Ops, TicksAMinute) = (day, ops, ticks);
+        Shared =
+        [
+            .. day.Tools.Select(t => new SharedThing(t.Count, o => o.Tool == t.Id ? 1 : 0)),
+            // one person does one thing at a time
+            .. ops.Select(o => o.Of.By)
+                .OfType<string>()
+                .Distinct()
+                .Select(by => new SharedThing(1, o => o.By == by ? o.Hands : 0)),
+        ];
     }
 
     /// <param name="Before">Indices that have to end first.</param>
+    /// <param name="Pin">Where it has to begin.</param>
     public sealed record Op(
         BenchWork Job,
         BenchOperation Of,
         long Release,
         long Length,
         long? Begun,
-        IReadOnlyList<int> Before
+        IReadOnlyList<int> Before,
+        long? Pin
     );
+
+    /// <summary>What operations share: tools, and people by name.</summary>
+    /// <param name="Takes">How much of it an operation holds.</param>
+    public sealed record SharedThing(int Count, Func<BenchOperation, int> Takes);
+
+    public IReadOnlyList<SharedThing> Shared { get; }
 
     public ShopDay Day { get; }
     public IReadOnlyList<Op> Ops { get; }
@@ -36,7 +53,7 @@ internal sealed class DayGrid
         var whole = day.Jobs.All(j =>
             Whole(j.ReleaseMin)
             && Whole(j.DueMin ?? 0)
-            && j.Operations.All(o => Whole(o.Minutes) && Whole(o.BegunMin ?? 0))
+            && j.Operations.All(o => Whole(o.Minutes) && Whole(o.BegunMin ?? 0) && Whole(o.PinMin ?? 0))
         );
         var ticks = whole ? 1 : SecondsAMinute;
         var index = new Dictionary<string, int>();
@@ -67,10 +84,11 @@ internal sealed class DayGrid
                     new(
                         job,
                         op,
-                        (long)Math.Ceiling(job.ReleaseMin * ticks - 1e-9),
+                        (long)Math.Ceiling(Math.Max(job.ReleaseMin, op.PinMin ?? double.MinValue) * ticks - 1e-9),
                         (long)Math.Ceiling(op.Minutes * ticks - 1e-9),
                         op.BegunMin is { } begun ? (long)Math.Round(begun * ticks) : null,
-                        before
+                        before,
+                        op.PinMin is { } pin ? (long)Math.Ceiling(pin * ticks - 1e-9) : null
                     )
                 );
             }

@@ -18,24 +18,63 @@ public static class DayPlanner
     /// <summary>Deterministic work of the three questions, in the solver's own measure.</summary>
     private static readonly double[] Budget = [0.1, 0.05, 0.05];
 
+    /// <summary>Shortest finish, then least lateness, then the earliest sum of the jobs' finishes.</summary>
     /// <exception cref="InputException">See <see cref="DayGrid.Of"/>.</exception>
     public static DayPlan Plan(ShopDay day, CancellationToken cancel = default)
     {
         var grid = DayGrid.Of(day);
         if (grid.Ops.Count == 0)
             return new(0, 0, true, [], []);
-        var starts = ListRule.Starts(grid);
-        var finish = Asked(grid, starts, Goal.Finish, null, null, 0, cancel);
-        var ends = Finish(grid, finish.Starts);
-        var late = Asked(grid, finish.Starts, Goal.Lateness, ends, null, 1, cancel);
-        var lateness = Lateness(grid, late.Starts);
-        var sum = Asked(grid, late.Starts, Goal.Sum, ends, lateness, 2, cancel);
+        var finish = Asked(grid, new(ListRule.LongestFirst(grid)), Goal.Finish, cancel);
+        var held = new Held(finish.Starts) { Finish = Finish(grid, finish.Starts) };
+        var late = Asked(grid, held, Goal.Lateness, cancel);
+        held = held with { Starts = late.Starts, Lateness = Lateness(grid, late.Starts) };
+        var sum = Asked(grid, held, Goal.Sum, cancel);
         cancel.ThrowIfCancellationRequested();
-        var bound = Math.Min(Math.Max(finish.Bound, Least(grid)), ends);
-        return new(
-            grid.Minutes(ends),
+        var end = held.Finish!.Value;
+        var bound = Math.Min(Math.Max(finish.Bound, Least(grid)), end);
+        return Told(grid, sum.Starts, bound, (finish.Proven || bound == end) && late.Proven && sum.Proven);
+    }
+
+    /// <summary>
+    /// Least lateness, then the earliest sum of the jobs' finishes: whoever is promised something does not ask when the shop is empty.
+    /// Another order than job by job is taken only where it is worth the going to and fro.
+    /// </summary>
+    /// <exception cref="InputException">See <see cref="DayGrid.Of"/>.</exception>
+    public static DayPlan PlanPromises(ShopDay day, CancellationToken cancel = default)
+    {
+        var grid = DayGrid.Of(day);
+        if (grid.Ops.Count == 0)
+            return new(0, 0, true, [], []);
+        var rule = ListRule.JobByJob(grid);
+        var held = new Held(rule);
+        var pinned = grid.Ops.Any(o => o.Pin is not null);
+        if (pinned)
+        {
+            var asked = Asked(grid, held with { Pins = true }, Goal.Lateness, cancel, always: true);
+            held = asked.Found ? held with { Starts = asked.Starts, Pins = true } : held;
+        }
+        var late = Asked(grid, held, Goal.Lateness, cancel);
+        if (late.Found && Lateness(grid, late.Starts) < Lateness(grid, held.Starts))
+            held = held with { Starts = late.Starts };
+        held = held with { Lateness = Lateness(grid, held.Starts) };
+        var sum = Asked(grid, held, Goal.Sum, cancel);
+        var better = Sum(grid, sum.Starts) < Sum(grid, held.Starts) * (1 - WorthShare);
+        cancel.ThrowIfCancellationRequested();
+        return Told(grid, better ? sum.Starts : held.Starts, Least(grid), late.Proven && sum.Proven) with
+        {
+            PinsHold = !pinned || held.Pins,
+        };
+    }
+
+    /// <summary>An order that ends the jobs less than this share earlier is not worth leaving a job for another.</summary>
+    private const double WorthShare = 0.02;
+
+    private static DayPlan Told(DayGrid grid, long[] starts, long bound, bool proven) =>
+        new(
+            grid.Minutes(Finish(grid, starts)),
             grid.Minutes(bound),
-            (finish.Proven || bound == ends) && late.Proven && sum.Proven,
+            proven,
             [
                 .. grid
                     .Ops.Select(
@@ -43,15 +82,14 @@ public static class DayPlanner
                             new PlannedOperation(
                                 o.Job.Id,
                                 o.Of.Id,
-                                grid.Minutes(sum.Starts[i]),
-                                grid.Minutes(sum.Starts[i] + o.Length)
+                                grid.Minutes(starts[i]),
+                                grid.Minutes(starts[i] + o.Length)
                             )
                     )
                     .OrderBy(p => p.StartMin),
             ],
-            During(grid, sum.Starts)
+            During(grid, starts)
         );
-    }
 
     private enum Goal
     {
@@ -60,7 +98,8 @@ public static class DayPlanner
         Sum,
     }
 
-    private sealed record Answer(long[] Starts, long Bound, bool Proven);
+    /// <param name="Found">Whether the solver found these starts itself.</param>
+    private sealed record Answer(long[] Starts, long Bound, bool Proven, bool Found = true);
 
     private static long Finish(DayGrid grid, long[] starts) => grid.Ops.Select((o, i) => starts[i] + o.Length).Max();
 
@@ -78,20 +117,29 @@ public static class DayPlanner
             .Sum(j => Math.Max(0, ends[j.Id] - grid.Ticks(j.DueMin!.Value)));
     }
 
-    /// <summary>One of the three questions, the earlier ones' answers held.</summary>
+    private static long Sum(DayGrid grid, long[] starts) => JobEnds(grid, starts).Values.Sum();
+
+    /// <summary>What an answer may not be worse in.</summary>
+    /// <param name="Starts">A plan that is known.</param>
+    /// <param name="Pins">Whether pinned work begins at its pin.</param>
+    private sealed record Held(long[] Starts, long? Finish = null, long? Lateness = null, bool Pins = false);
+
+    /// <summary>One of the questions, the earlier ones' answers held.</summary>
+    /// <param name="always">Whether the solver is asked though nothing was promised.</param>
     private static Answer Asked(
         DayGrid grid,
-        long[] known,
+        Held held,
         Goal goal,
-        long? finish,
-        long? lateness,
-        int question,
-        CancellationToken cancel
+        CancellationToken cancel,
+        bool always = false
     )
     {
         cancel.ThrowIfCancellationRequested();
+        var (known, pins) = (held.Starts, held.Pins);
+        if (goal == Goal.Lateness && !always && Lateness(grid, known) == 0)
+            return new(known, 0, true);
         var model = new CpModel();
-        var horizon = Math.Max(Finish(grid, known), finish ?? 0);
+        var horizon = Math.Max(Finish(grid, known), held.Finish ?? 0) + (pins ? grid.Ops.Sum(o => o.Length) : 0);
         var low = Math.Min(0, known.Min());
         var starts = new List<IntVar>();
         var spans = new List<IntervalVar>();
@@ -102,6 +150,8 @@ public static class DayPlanner
                 : model.NewIntVar(Math.Min(op.Release, known[i]), horizon, "");
             if (op.Begun is null)
                 model.Add(start >= op.Release);
+            if (pins && op is { Begun: null, Pin: { } pin })
+                model.Add(start == pin);
             starts.Add(start);
             spans.Add(model.NewFixedSizeIntervalVar(start, op.Length, ""));
             model.AddHint(start, known[i]);
@@ -110,13 +160,13 @@ public static class DayPlanner
         foreach (var b in op.Before.Where(_ => op.Begun is null))
             model.Add(starts[i] >= starts[b] + grid.Ops[b].Length);
         Hold(model, spans, grid.Ops.Select(o => o.Of.Hands).ToList(), grid.Day.Hands);
-        foreach (var tool in grid.Day.Tools)
-            Hold(model, spans, grid.Ops.Select(o => o.Of.Tool == tool.Id ? 1 : 0).ToList(), tool.Count);
+        foreach (var shared in grid.Shared)
+            Hold(model, spans, grid.Ops.Select(o => shared.Takes(o.Of)).ToList(), shared.Count);
         var end = model.NewIntVar(low, horizon, "");
         foreach (var (op, i) in grid.Ops.Select((o, i) => (o, i)))
             model.Add(end >= starts[i] + op.Length);
         model.Add(end >= Least(grid));
-        if (finish is { } most)
+        if (held.Finish is { } most)
             model.Add(end <= most);
         var ends = JobEnds(model, grid, starts, low, horizon);
         var late = new List<LinearExpr>();
@@ -126,10 +176,8 @@ public static class DayPlanner
             model.Add(over >= ends[job.Id] - grid.Ticks(job.DueMin!.Value));
             late.Add(over);
         }
-        if (lateness is { } total && late.Count > 0)
+        if (held.Lateness is { } total && late.Count > 0)
             model.Add(LinearExpr.Sum(late) <= total);
-        if (goal == Goal.Lateness && late.Count == 0)
-            return new(known, 0, true);
         model.Minimize(
             goal switch
             {
@@ -140,11 +188,11 @@ public static class DayPlanner
         );
         using var solver = new CpSolver();
         solver.StringParameters = FormattableString.Invariant(
-            $"num_workers:1 random_seed:1 max_deterministic_time:{Budget[question]}"
+            $"num_workers:1 random_seed:1 max_deterministic_time:{Budget[(int)goal]}"
         );
         var status = solver.Solve(model);
         if (status is not (CpSolverStatus.Optimal or CpSolverStatus.Feasible))
-            return new(known, 0, false);
+            return new(known, 0, false, Found: false);
         var found = starts.Select(s => solver.Value(s)).ToArray();
         return new(found, (long)Math.Ceiling(solver.BestObjectiveBound - 1e-6), status == CpSolverStatus.Optimal);
     }
@@ -184,7 +232,7 @@ public static class DayPlanner
         long After(Func<BenchOperation, int> takes, int count) =>
             first + (grid.Ops.Sum(o => o.Length * takes(o.Of)) + count - 1) / count;
         return grid
-            .Day.Tools.Select(t => After(o => o.Tool == t.Id ? 1 : 0, t.Count))
+            .Shared.Select(t => After(t.Takes, t.Count))
             .Append(After(o => o.Hands, grid.Day.Hands))
             .Append(Chain(grid))
             .Max();

@@ -1,12 +1,32 @@
 namespace FaithfulBracket.Core.Schedule;
 
-/// <summary>A plan by one rule: always the ready operation with the longest way still to go, as early as hands and tools allow.</summary>
+/// <summary>Plans by one rule, each operation as early as hands and tools allow.</summary>
 internal static class ListRule
 {
-    public static long[] Starts(DayGrid grid)
+    /// <summary>Always the ready operation with the longest way still to go.</summary>
+    public static long[] LongestFirst(DayGrid grid)
+    {
+        var tail = Tails(grid.Ops);
+        return Starts(grid, [.. tail.Select(t => -(double)t)]);
+    }
+
+    /// <summary>Job after job: those promised by their promise, then what has begun, then the shortest; a later job fills the gaps of those before it.</summary>
+    public static long[] JobByJob(DayGrid grid)
+    {
+        var rank = grid
+            .Ops.GroupBy(o => o.Job)
+            .OrderBy(g => g.Key.DueMin ?? double.MaxValue)
+            .ThenBy(g => g.All(o => o.Begun is null || o.Of.Hands == 0))
+            .ThenBy(g => g.Where(o => o.Of.Hands > 0).Sum(o => o.Length))
+            .Select((g, i) => (g.Key.Id, i))
+            .ToDictionary(x => x.Id, x => (double)x.i);
+        return Starts(grid, [.. grid.Ops.Select(o => rank[o.Job.Id])]);
+    }
+
+    /// <param name="rank">Of each operation: the lowest that is ready is placed next.</param>
+    private static long[] Starts(DayGrid grid, double[] rank)
     {
         var ops = grid.Ops;
-        var tail = Tails(ops);
         var starts = new long[ops.Count];
         var placed = new List<int>();
         foreach (var i in Enumerable.Range(0, ops.Count).Where(i => ops[i].Begun is not null))
@@ -18,7 +38,7 @@ internal static class ListRule
         while (left.Count > 0)
         {
             var next = left.Where(i => ops[i].Before.All(placed.Contains))
-                .OrderByDescending(i => tail[i])
+                .OrderBy(i => rank[i])
                 .ThenBy(i => i)
                 .First();
             var earliest = ops[next].Before.Select(b => starts[b] + ops[b].Length).Append(ops[next].Release).Max();
@@ -60,14 +80,14 @@ internal static class ListRule
     private static bool Fits(DayGrid grid, long[] starts, List<int> placed, int next, long at)
     {
         var (ops, own) = (grid.Ops, grid.Ops[next]);
-        var tool = grid.Day.Tools.FirstOrDefault(t => t.Id == own.Of.Tool);
+        var shared = grid.Shared.Where(s => s.Takes(own.Of) > 0).ToList();
         var inside = placed.Where(p => starts[p] < at + own.Length && at < starts[p] + ops[p].Length).ToList();
         foreach (var t in inside.Select(p => Math.Max(at, starts[p])).Append(at))
         {
             var now = inside.Where(p => starts[p] <= t && t < starts[p] + ops[p].Length).ToList();
             if (own.Of.Hands > 0 && now.Sum(p => ops[p].Of.Hands) + own.Of.Hands > grid.Day.Hands)
                 return false;
-            if (tool is not null && now.Count(p => ops[p].Of.Tool == tool.Id) + 1 > tool.Count)
+            if (shared.Exists(s => now.Sum(p => s.Takes(ops[p].Of)) + s.Takes(own.Of) > s.Count))
                 return false;
         }
         return true;

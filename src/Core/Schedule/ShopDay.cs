@@ -13,7 +13,14 @@ public sealed record BenchOperation(
     IReadOnlyList<string>? After = null,
     string? Tool = null,
     double? BegunMin = null
-);
+)
+{
+    /// <summary>Whose hands; null for whoever is free.</summary>
+    public string? By { get; init; }
+
+    /// <summary>The minute it has to begin at; null where it may begin at any.</summary>
+    public double? PinMin { get; init; }
+}
 
 /// <param name="ReleaseMin">Not before this minute.</param>
 /// <param name="DueMin">Promised for this minute; null without a promise.</param>
@@ -45,4 +52,9 @@ public sealed record DayPlan(
     bool Proven,
     IReadOnlyList<PlannedOperation> Operations,
     IReadOnlyList<Meanwhile> Meanwhile
-);
+)
+{
+    /// <summary>False where no plan was found that begins everything at its pinned minute: then nothing begins before it.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public bool PinsHold { get; init; } = true;
+}

@@ -15,19 +15,29 @@ public static class CareCalendar
     public static string Of(string uid, string title, string? client, CareDates dates, DateTimeOffset now)
     {
         var calendar = new Calendar { ProductId = "-//Faithful Bracket//Care//EN", Method = "PUBLISH" };
-        var whose = client is null ? title : $"{title}, {client}";
-        calendar.Events.Add(Day($"{uid}-repaste", dates.Repaste, $"Repaste: {whose}", dates.Text, now));
-        for (var i = 0; i < dates.Inspections.Count; i++)
-            calendar.Events.Add(
-                Day(
-                    $"{uid}-loop-{i + 1}",
-                    dates.Inspections[i],
-                    $"Look at the loop: {whose}",
-                    "Coolant clear and full, no weeping joint, fins free, flow as noted. Measure again at the same load: the drift is told by it.",
-                    now
-                )
-            );
+        foreach (var e in Events(uid, title, client, dates, now))
+            calendar.Events.Add(e);
         return new CalendarSerializer().SerializeToString(calendar)!;
+    }
+
+    internal static IEnumerable<CalendarEvent> Events(
+        string uid,
+        string title,
+        string? client,
+        CareDates dates,
+        DateTimeOffset now
+    )
+    {
+        var whose = client is null ? title : $"{title}, {client}";
+        yield return Day($"{uid}-repaste", dates.Repaste, $"Repaste: {whose}", dates.Text, now);
+        for (var i = 0; i < dates.Inspections.Count; i++)
+            yield return Day(
+                $"{uid}-loop-{i + 1}",
+                dates.Inspections[i],
+                $"Look at the loop: {whose}",
+                "Coolant clear and full, no weeping joint, fins free, flow as noted. Measure again at the same load: the drift is told by it.",
+                now
+            );
     }
 
     private static CalendarEvent Day(string uid, DateOnly on, string summary, string text, DateTimeOffset now)

@@ -28,6 +28,7 @@ internal sealed class DemoShop(
     JobIntake intake,
     SignDesk desk,
     Traces traces,
+    DayPapers days,
     TimeProvider time
 )
 {
@@ -53,8 +54,11 @@ internal sealed class DemoShop(
             foreach (var item in kind.Value.EnumerateArray())
                 PutIn(kind.Name, item);
         using (var json = JsonInput.Parse(File.ReadAllBytes(Path.Combine(folder, "jobs.json"))))
+        {
+            var times = new DemoTimes(time.GetUtcNow());
             foreach (var job in json.RootElement.EnumerateArray())
-                OpenJob(job);
+                OpenJob(job, times);
+        }
         if (Directory.Exists(Path.Combine(folder, "photos")))
             foreach (var f in Files(folder, "photos", "*.jpg"))
                 LayOnDesk(File.ReadAllBytes(f));
@@ -107,7 +111,7 @@ internal sealed class DemoShop(
     }
 
     /// <summary>Opens a job and signs its stations up to the one it stands at, then some steps of that one.</summary>
-    private void OpenJob(JsonElement j)
+    private void OpenJob(JsonElement j, DemoTimes times)
     {
         string? Text(string name) => j.TryGetProperty(name, out var e) ? e.GetString() : null;
         var by = Text("by") ?? "QA";
@@ -136,8 +140,10 @@ internal sealed class DemoShop(
             .Concat(
                 stations.Skip(Number("signedStations")).Take(1).SelectMany(s => s.Steps).Take(Number("signedSteps"))
             );
-        foreach (var step in steps)
-            desk.Sign(id, step.Id, by, step.Count, null, 0, null, default);
+        foreach (var (step, at) in times.Of(id, by, [.. steps], Number("lastMinAgo")))
+            desk.Sign(id, step.Id, by, step.Count, null, 0, new(null, at), default);
+        if (Number("promisedInMin") is > 0 and var minutes)
+            days.Promise(id, time.GetUtcNow().AddMinutes(minutes), by);
         if (j.TryGetProperty("notes", out var notes))
             foreach (var n in notes.EnumerateArray())
                 papers.AddNote(id, null, n.GetString()!, by);

@@ -1,6 +1,10 @@
 using System.Text.Json;
+using System.Text.Json.Serialization;
+using FaithfulBracket.Core.Care;
+using FaithfulBracket.Core.Kit;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Core.Schedule;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Store;
 
@@ -29,6 +33,41 @@ internal sealed record BenchJob(
     /// <summary>What kind of work it is, and in words; null for a job that can not be planned.</summary>
     public JobKind? Kind { get; init; }
     public string? KindName { get; init; }
+
+    /// <summary>Its steps as blocks of work; empty for a job that can not be planned.</summary>
+    [JsonIgnore]
+    public IReadOnlyList<WorkBlock> Work { get; init; } = [];
+
+    /// <summary>What it needs of kits and drawer.</summary>
+    [JsonIgnore]
+    public IReadOnlyList<KitLine> Needs { get; init; } = [];
+
+    /// <summary>When it is due again; null for a job that can not be planned.</summary>
+    [JsonIgnore]
+    public CareDates? Care { get; init; }
+}
+
+/// <summary>An entry as it is kept: what the bench index shows, and what the day is planned from.</summary>
+internal sealed record KeptBenchJob(
+    BenchJob Shown,
+    IReadOnlyList<WorkBlock> Work,
+    IReadOnlyList<KitLine> Needs,
+    CareDates? Care
+)
+{
+    public static string Write(BenchJob job) =>
+        JsonSerializer.Serialize(new KeptBenchJob(job, job.Work, job.Needs, job.Care), DocumentJson.Options);
+
+    /// <summary>Also an entry from before the day was planned: it is that job without work.</summary>
+    public static BenchJob Read(string content) =>
+        JsonSerializer.Deserialize<KeptBenchJob>(content, DocumentJson.Options) is { Shown: { } shown } kept
+            ? shown with
+            {
+                Work = kept.Work ?? [],
+                Needs = kept.Needs ?? [],
+                Care = kept.Care,
+            }
+            : JsonSerializer.Deserialize<BenchJob>(content, DocumentJson.Options)!;
 }
 
 /// <summary>Makes and keeps what the bench index shows of each job.</summary>
@@ -37,6 +76,7 @@ internal sealed class BenchSummaries(
     JobSummaries kept,
     JobStamps stamps,
     JobViews views,
+    JobCare care,
     ILogger<BenchSummaries> log
 )
 {
@@ -47,21 +87,24 @@ internal sealed class BenchSummaries(
         BenchJob entry;
         try
         {
-            entry = Entry(views.View(id, cancel));
+            entry = Entry(views.View(id, cancel)) with
+            {
+                Care = care.Of(id, null, cancel),
+            };
         }
         catch (Exception e) when (e is not OperationCanceledException)
         {
             log.LogWarning(e, "Job {Job} can not be planned", id);
             entry = Troubled(jobs.Get(id), e.Message);
         }
-        kept.Put(id, stamp, JsonSerializer.Serialize(entry, DocumentJson.Options), entry.Finished);
+        kept.Put(id, stamp, KeptBenchJob.Write(entry), entry.Finished);
     }
 
     /// <summary>Every job, in the order of the benches; one without a summary yet is told as such.</summary>
     public IReadOnlyList<BenchJob> All()
     {
         var made = kept.All()
-            .ToDictionary(s => s.JobId, s => JsonSerializer.Deserialize<BenchJob>(s.Content, DocumentJson.Options)!);
+            .ToDictionary(s => s.JobId, s => KeptBenchJob.Read(s.Content));
         return
         [
             .. jobs.All()
@@ -102,6 +145,12 @@ internal sealed class BenchSummaries(
             .Stations.FirstOrDefault(s => s.Station == station?.Station)
             ?.Steps.FirstOrDefault(s => !signed.Contains(s.Id));
         var last = v.History.Count > 0 ? v.History[^1] : null;
+        var done = v
+            .History.Where(h => h.Kind == StepEvent.Done)
+            .GroupBy(h => h.StepId)
+            .ToDictionary(g => g.Key, g => g.Last());
+        (string, string)? At(StepId id) =>
+            signed.Contains(id) && done.TryGetValue(id.ToString(), out var h) ? (h.By, h.DoneAt ?? h.At) : null;
         return new(
             v.Id,
             v.Title,
@@ -116,11 +165,13 @@ internal sealed class BenchSummaries(
             v.Route,
             station is null,
             last?.By,
-            last?.At
+            last is null ? null : last.DoneAt ?? last.At
         )
         {
             Kind = v.Kind,
             KindName = v.KindName,
+            Work = station is null ? [] : WorkBlocks.Of([.. v.Plan.Steps], At),
+            Needs = station is null ? [] : v.Plan.Kit.Lines,
         };
     }
 }

@@ -119,11 +119,12 @@ internal static class JobEndpoints
         Signature body,
         HttpRequest request,
         SignDesk desk,
+        Signers signers,
         JobPapers papers,
         CancellationToken cancel
     )
     {
-        CheckInitials(body.By);
+        SignerEndpoints.Check(body.By, signers);
         var version = Versions.Expected(request);
         var e = desk.Sign(
             id,
@@ -146,10 +147,11 @@ internal static class JobEndpoints
         Signature body,
         HttpRequest request,
         SignDesk desk,
+        Signers signers,
         CancellationToken cancel
     )
     {
-        CheckInitials(body.By);
+        SignerEndpoints.Check(body.By, signers);
         if (body.Count is not null || body.OverrideReason is not null)
             throw new InputException(
                 body.Count is not null ? "/count" : "/overrideReason",
@@ -172,10 +174,11 @@ internal static class JobEndpoints
         Signature body,
         HttpRequest request,
         SignDesk desk,
+        Signers signers,
         CancellationToken cancel
     )
     {
-        CheckInitials(body.By);
+        SignerEndpoints.Check(body.By, signers);
         var version = Versions.Expected(request);
         List<StepId> with = [.. (body.With ?? []).Select((s, i) => IdOf(s, $"/with/{i}"))];
         var e = desk.TakeBack(

@@ -16,8 +16,7 @@ internal static class RecordEndpoints
                     JobViews views,
                     JobPapers papers,
                     LeakTests leaks,
-                    JobPlans plans,
-                    ShopMemory shop,
+                    JobCare care,
                     CancellationToken cancel
                 ) =>
                 {
@@ -40,7 +39,7 @@ internal static class RecordEndpoints
                             )
                             {
                                 LeakTests = [.. leaks.All(id).Select(Words)],
-                                Care = CareEndpoints.Dates(id, null, plans, papers, shop, cancel),
+                                Care = care.Of(id, null, cancel),
                             }
                         ),
                         "text/html; charset=utf-8"

@@ -1,0 +1,87 @@
+import type { Day, Work } from './useDay'
+
+/** One bar of the strip: work of one job in one go, without a gap. */
+export interface Bar {
+  by: string
+  job: number
+  title: string
+  stations: string[]
+  start: number
+  end: number
+  begun: boolean
+  pinned: boolean
+  done: boolean
+  /** The first block, which a pin holds. */
+  key?: string
+  blocks: Work[]
+}
+
+/** A time on the shop's own clock, as it is sent: without a zone. */
+export const shopTime = (text: string) => Date.parse(`${text.slice(0, 19)}Z`)
+
+/** The same back, for a field or a request. */
+export const shopText = (t: number) => new Date(t).toISOString().slice(0, 16)
+export const shopClock = (t: number) => new Date(t).toISOString().slice(11, 16)
+export const midnight = (t: number) => t - (t % 86_400_000)
+
+const minute = 60_000
+
+/** Bars of everybody, those done first. */
+export function bars(plan: Day['plan']): Bar[] {
+  const list: Bar[] = []
+  const add = (next: Bar) => {
+    const last = list.findLast((b) => b.by === next.by)
+    if (
+      last &&
+      last.job === next.job &&
+      last.done === next.done &&
+      last.begun === next.begun &&
+      !next.pinned &&
+      next.start - last.end < minute * (next.done ? 15 : 0.5) &&
+      midnight(last.start) === midnight(next.start)
+    ) {
+      last.end = Math.max(last.end, next.end)
+      for (const s of next.stations) if (!last.stations.includes(s)) last.stations.push(s)
+      last.blocks.push(...next.blocks)
+    } else list.push(next)
+  }
+  for (const d of plan.done)
+    add({
+      by: d.by,
+      job: d.job,
+      title: d.jobTitle,
+      stations: [d.station],
+      start: shopTime(d.startAt),
+      end: shopTime(d.endAt),
+      begun: false,
+      pinned: false,
+      done: true,
+      blocks: [],
+    })
+  for (const w of plan.work)
+    add({
+      by: w.by,
+      job: w.job,
+      title: w.jobTitle,
+      stations: [w.station],
+      start: shopTime(w.startAt),
+      end: shopTime(w.endAt),
+      begun: w.begun,
+      pinned: w.pinned,
+      done: false,
+      key: w.key,
+      blocks: [w],
+    })
+  return list
+}
+
+/** Where marks go so that none lies on another: the first lane that is free there. */
+export function lanes<T>(marks: T[], from: (m: T) => number, to: (m: T) => number): number[] {
+  const ends: number[] = []
+  return marks.map((m) => {
+    let lane = ends.findIndex((e) => e <= from(m))
+    if (lane < 0) lane = ends.push(0) - 1
+    ends[lane] = to(m)
+    return lane
+  })
+}

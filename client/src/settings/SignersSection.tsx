@@ -1,0 +1,117 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { answer, http, Refusal, type Schemas } from '../api/client'
+import { inkNames, inkOf } from '../day/DayStrip'
+import { Button } from '../ui/Button'
+import { day } from '../ui/format'
+
+type Signer = Schemas['SignerRow']
+
+/** Who signs: initials, name, ink of the stamp, whether they work today, and who left. */
+export function SignersSection() {
+  const client = useQueryClient()
+  const all = useQuery({ queryKey: ['signers'], queryFn: () => answer(http.GET('/api/signers')) })
+  const [fault, setFault] = useState<string>()
+  const [fresh, setFresh] = useState('')
+  const put = async (initials: string, s: Pick<Signer, 'name' | 'colour' | 'works'> & { left: boolean }) => {
+    setFault(undefined)
+    try {
+      await answer(http.PUT('/api/signers/{initials}', { params: { path: { initials } }, body: s }))
+      await client.invalidateQueries()
+    } catch (e) {
+      setFault(e instanceof Refusal ? (e.errors[0]?.message ?? e.message) : String(e))
+    }
+  }
+  return (
+    <section aria-label="Who signs" className="mb-6">
+      <h2 className="mb-1 text-[19px] font-bold">Who signs</h2>
+      <p className="mb-2 max-w-[70ch] text-[15px] text-soft">
+        Initials stay in the record as they were signed. Who left signs nothing more; what they signed stands under the
+        same initials.
+      </p>
+      <ul className="grid gap-1.5">
+        {(all.data ?? []).map((s) => (
+          <SignerLine key={s.initials + s.name + s.leftAt} signer={s} put={put} />
+        ))}
+      </ul>
+      <form
+        className="mt-2 flex items-center gap-2"
+        onSubmit={(e) => {
+          e.preventDefault()
+          void put(fresh, { name: '', colour: 'ink', works: true, left: false }).then(() => setFresh(''))
+        }}
+      >
+        <input
+          value={fresh}
+          maxLength={4}
+          onChange={(e) => setFresh(e.target.value.toUpperCase())}
+          aria-label="Initials of somebody new"
+          placeholder="initials"
+          className="min-h-11 w-28 border border-rule bg-raised px-3 text-[17px]"
+        />
+        <Button type="submit" disabled={!fresh}>
+          Add to the shop
+        </Button>
+      </form>
+      {fault && (
+        <p role="alert" className="mt-1 text-plum">
+          {fault}
+        </p>
+      )}
+    </section>
+  )
+}
+
+function SignerLine({
+  signer: s,
+  put,
+}: {
+  signer: Signer
+  put: (initials: string, s: Pick<Signer, 'name' | 'colour' | 'works'> & { left: boolean }) => Promise<void>
+}) {
+  const [name, setName] = useState(s.name)
+  const left = s.leftAt != null
+  const kept = { name: s.name, colour: s.colour, works: s.works, left }
+  return (
+    <li className="flex flex-wrap items-center gap-3 bg-card px-3 py-1.5" data-signer={s.initials}>
+      <b
+        className={`grid h-11 w-11 place-items-center rounded-full border-[2.5px] text-[15px] ${left ? 'border-rule text-soft' : inkOf(s.colour)}`}
+      >
+        {s.initials}
+      </b>
+      <input
+        value={name}
+        onChange={(e) => setName(e.target.value)}
+        onBlur={() => name !== s.name && void put(s.initials, { ...kept, name })}
+        aria-label={`Name of ${s.initials}`}
+        placeholder="name"
+        className="min-h-11 w-52 border border-rule bg-raised px-2 text-[16px]"
+      />
+      <select
+        value={s.colour}
+        aria-label={`Ink of ${s.initials}`}
+        onChange={(e) => void put(s.initials, { ...kept, colour: e.target.value })}
+        className="min-h-11 border border-rule bg-raised px-2"
+      >
+        {inkNames.map(([key, text]) => (
+          <option key={key} value={key}>
+            {text}
+          </option>
+        ))}
+      </select>
+      <label className="flex min-h-11 items-center gap-2 text-[15px]">
+        <input
+          type="checkbox"
+          checked={s.works && !left}
+          disabled={left}
+          onChange={(e) => void put(s.initials, { ...kept, works: e.target.checked })}
+        />
+        works today
+      </label>
+      <span className="min-w-0 flex-1 text-[14px] text-soft">
+        {s.signatures} signed{left && `, left ${day(s.leftAt)}`}
+      </span>
+      <Button onClick={() => void put(s.initials, { ...kept, left: !left })}>{left ? 'Is back' : 'Has left'}</Button>
+    </li>
+  )
+}

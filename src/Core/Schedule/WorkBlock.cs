@@ -1,0 +1,148 @@
+using FaithfulBracket.Core.Orders;
+
+namespace FaithfulBracket.Core.Schedule;
+
+/// <summary>How many steps of one kind are left, how many pieces they count, and the short waits in them, s.</summary>
+public sealed record StepsLeft(StepKind Kind, int Steps, int Pieces, int WaitS);
+
+/// <summary>Steps of one station that are done in one go, and the wait that follows them.</summary>
+/// <param name="Key">The first step's id: it stays the same while steps are signed.</param>
+/// <param name="Title">Of the first step that is open.</param>
+/// <param name="Left">What is still to do, by kind; empty when only the wait is left.</param>
+/// <param name="WaitS">Seconds to wait after it; null without a wait.</param>
+/// <param name="Wait">What is waited for, in words.</param>
+/// <param name="WaitStep">The step whose wait it is.</param>
+/// <param name="After">Keys of blocks that have to be done, with their waits, before this one.</param>
+/// <param name="AfterHands">The block before it, whose wait need not be over; null for the first.</param>
+public sealed record WorkBlock(
+    string Key,
+    Station Station,
+    string Title,
+    IReadOnlyList<StepsLeft> Left,
+    int Steps,
+    int Signed,
+    int? WaitS,
+    string? Wait,
+    string? WaitStep,
+    string? Tool,
+    IReadOnlyList<string> After,
+    string? AfterHands
+)
+{
+    /// <summary>The first and last signature in it, and whose the last is; null before the first.</summary>
+    public string? FirstAt { get; init; }
+    public string? LastAt { get; init; }
+    public string? LastBy { get; init; }
+
+    public bool Done => Left.Count == 0;
+}
+
+/// <summary>A job's steps as blocks of work: a new one at each station, after each wait worth leaving the bench for and at each change of a shared tool.</summary>
+public static class WorkBlocks
+{
+    /// <summary>Hands stay with a wait shorter than this, s.</summary>
+    public const int LeastWaitS = 300;
+
+    public const string Jig = "jig",
+        TorqueDriver = "torque driver",
+        Gauge = "pressure gauge";
+
+    /// <summary>The tool that a shop has only so many of; null where none is needed.</summary>
+    public static string? ToolOf(StepKind kind) =>
+        kind switch
+        {
+            StepKind.Warm or StepKind.Shear => Jig,
+            StepKind.Turn => TorqueDriver,
+            StepKind.LeakTest => Gauge,
+            _ => null,
+        };
+
+    /// <param name="steps">In working order.</param>
+    /// <param name="signedAt">Who signed a step and when; null for an open one.</param>
+    public static IReadOnlyList<WorkBlock> Of(
+        IReadOnlyList<WorkStep> steps,
+        Func<StepId, (string By, string At)?> signedAt
+    )
+    {
+        var groups = Groups(steps);
+        var of = groups.SelectMany((g, i) => g.Select(s => (s.Id, i))).ToDictionary(x => x.Id, x => x.i);
+        return [.. groups.Select((g, i) => Block(g, i, groups, of, signedAt))];
+    }
+
+    private static List<List<WorkStep>> Groups(IReadOnlyList<WorkStep> steps)
+    {
+        var groups = new List<List<WorkStep>>();
+        foreach (var step in steps)
+        {
+            var last = groups.Count > 0 ? groups[^1][^1] : null;
+            if (
+                last is null
+                || last.Station != step.Station
+                || last.TimerS >= LeastWaitS
+                || ToolOf(last.Kind) != ToolOf(step.Kind)
+            )
+                groups.Add([]);
+            groups[^1].Add(step);
+        }
+        return groups;
+    }
+
+    private static WorkBlock Block(
+        List<WorkStep> group,
+        int index,
+        List<List<WorkStep>> groups,
+        Dictionary<StepId, int> of,
+        Func<StepId, (string By, string At)?> signedAt
+    )
+    {
+        var open = group.Where(s => signedAt(s.Id) is null).ToList();
+        var signatures = group.Select(s => signedAt(s.Id)).OfType<(string By, string At)>().OrderBy(s => s.At).ToList();
+        var waits = group[^1] is { TimerS: >= LeastWaitS } last ? last : null;
+        return new(
+            group[0].Id.ToString(),
+            group[0].Station,
+            (open.Count > 0 ? open[0] : group[0]).Title,
+            [
+                .. open.GroupBy(s => s.Kind)
+                    .Select(g => new StepsLeft(g.Key, g.Count(), g.Sum(s => Math.Max(1, s.Count ?? 1)), g.Sum(s => s.TimerS is { } w and < LeastWaitS ? w : 0))),
+            ],
+            group.Count,
+            group.Count - open.Count,
+            waits?.TimerS,
+            waits?.Title,
+            waits?.Id.ToString(),
+            ToolOf(group[0].Kind),
+            Before(index, groups, of),
+            index > 0 ? groups[index - 1][0].Id.ToString() : null
+        )
+        {
+            FirstAt = signatures.Count > 0 ? signatures[0].At : null,
+            LastAt = signatures.Count > 0 ? signatures[^1].At : null,
+            LastBy = signatures.Count > 0 ? signatures[^1].By : null,
+        };
+    }
+
+    /// <summary>
+    /// What is done before it by hand, and whatever its steps are locked by. A wait holds up its own station, what is locked by it, and
+    /// everything from the mounting on; other work goes on meanwhile.
+    /// </summary>
+    private static List<string> Before(int index, List<List<WorkStep>> groups, Dictionary<StepId, int> of)
+    {
+        var own = groups[index];
+        var before = new SortedSet<int>();
+        foreach (var locked in own.SelectMany(s => s.Locks))
+            if (of.TryGetValue(locked, out var at) && at != index)
+                before.Add(at);
+        for (var i = index - 1; i >= 0; i--)
+        {
+            var waits = groups[i][^1].TimerS >= LeastWaitS;
+            if (!waits || groups[i][0].Station == own[0].Station || own[0].Station >= Station.Mount)
+            {
+                before.Add(i);
+                if (!waits)
+                    break;
+            }
+        }
+        return [.. before.Select(i => groups[i][0].Id.ToString())];
+    }
+}

@@ -1,0 +1,43 @@
+using System.Globalization;
+using System.Text;
+using FaithfulBracket.Core.Schedule;
+
+namespace FaithfulBracket.Formats.Records;
+
+/// <summary>What has to be ordered, as a table (RFC 4180).</summary>
+public static class OrderCsv
+{
+    private const string Header = "group,name,needed,in_drawer,short,unit,order,runs_out_at,jobs";
+
+    public static string Of(IEnumerable<OrderLine> lines)
+    {
+        var text = new StringBuilder().Append(Header).Append("\r\n");
+        foreach (var l in lines)
+            text.AppendJoin(
+                    ',',
+                    new[]
+                    {
+                        l.Group,
+                        l.Name,
+                        Number(l.Need),
+                        Number(l.Stock),
+                        Number(l.Short),
+                        l.Unit,
+                        l.Buy,
+                        l.RunsOutAt?.ToString("yyyy-MM-dd'T'HH:mm", CultureInfo.InvariantCulture) ?? "",
+                        string.Join("; ", l.Jobs),
+                    }.Select(Quoted)
+                )
+                .Append("\r\n");
+        return text.ToString();
+    }
+
+    private static string Number(double v) => v.ToString("0.##", CultureInfo.InvariantCulture);
+
+    private static string Quoted(string field)
+    {
+        // a field that a spreadsheet would run as a formula stays text
+        var safe = field.Length > 0 && field[0] is '=' or '+' or '-' or '@' ? $"'{field}" : field;
+        return safe.AsSpan().IndexOfAny(",\"\r\n") < 0 ? safe : $"\"{safe.Replace("\"", "\"\"", StringComparison.Ordinal)}\"";
+    }
+}

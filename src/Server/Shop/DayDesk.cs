@@ -1,0 +1,170 @@
+using System.Globalization;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Schedule;
+using FaithfulBracket.Store;
+
+namespace FaithfulBracket.Server.Shop;
+
+/// <summary>The bench's day: planned from the jobs' open steps, again whenever something was written or a minute has passed.</summary>
+internal sealed class DayDesk(
+    ShopDatabase database,
+    BenchSummaries summaries,
+    JobPapers papers,
+    DayPapers days,
+    SignOffs signOffs,
+    Signers signers,
+    ShopMemory shop,
+    TimeProvider time
+) : IDisposable
+{
+    /// <summary>Sign-offs that times are learned from.</summary>
+    private const int MostPaces = 20_000;
+
+    private readonly SemaphoreSlim _one = new(1);
+    private readonly CommitWatch _watch = new(database);
+    private (DateTime Minute, BenchDayPlan Plan)? _kept;
+    private (long Newest, StepMinutes Pace)? _pace;
+
+    /// <summary>The day as it stands; asked by many at once it is planned once.</summary>
+    public async Task<BenchDayPlan> PlanAsync(CancellationToken cancel)
+    {
+        await _one.WaitAsync(cancel);
+        try
+        {
+            var now = Local(time.GetUtcNow());
+            var minute = now.AddTicks(-(now.Ticks % TimeSpan.TicksPerMinute));
+            if (!_watch.Changed() && _kept is { } kept && kept.Minute == minute)
+                return kept.Plan;
+            _kept = null;
+            var question = Question(now);
+            var plan = await Task.Run(() => BenchDayPlanner.Plan(question, cancel), cancel);
+            _kept = (minute, plan);
+            return plan;
+        }
+        finally
+        {
+            _one.Release();
+        }
+    }
+
+    /// <summary>What has to be ordered for the jobs as they are planned.</summary>
+    public async Task<IReadOnlyList<OrderLine>> OrdersAsync(CancellationToken cancel)
+    {
+        var plan = await PlanAsync(cancel);
+        var begins = plan.Work.GroupBy(w => w.Job)
+            .ToDictionary(g => g.Key, g => g.GroupBy(w => w.Station).ToDictionary(s => s.Key, s => s.Min(w => w.StartAt)));
+        return OrderList.Of(
+            [
+                .. Open()
+                    .Select(j => new JobNeeds(
+                        j.Id,
+                        j.Title,
+                        j.Needs,
+                        // a job that waits for something needs it now
+                        begins.GetValueOrDefault(j.Id)
+                            ?? j.Route.Where(r => !r.Complete).ToDictionary(r => r.Station, _ => plan.Now)
+                    )),
+            ],
+            shop.Drawer,
+            plan.Now
+        );
+    }
+
+    /// <summary>An instant on the shop's own clock.</summary>
+    public DateTime Local(DateTimeOffset at) =>
+        DateTime.SpecifyKind(TimeZoneInfo.ConvertTime(at, time.LocalTimeZone).DateTime, DateTimeKind.Unspecified);
+
+    /// <summary>A time on the shop's own clock as an instant.</summary>
+    public DateTimeOffset Instant(DateTime local)
+    {
+        var at = DateTime.SpecifyKind(local, DateTimeKind.Unspecified);
+        return new(at, time.LocalTimeZone.GetUtcOffset(at));
+    }
+
+    private IEnumerable<BenchJob> Open() => summaries.All().Where(j => !j.Finished);
+
+    private DayQuestion Question(DateTime now)
+    {
+        var settings = shop.Settings;
+        var kept = days.All().ToDictionary(d => d.JobId);
+        var waits = papers
+            .Running()
+            .GroupBy(t => t.JobId)
+            .ToDictionary(
+                g => g.Key,
+                g => g.Select(t => new RunningWait(t.StepId, t.Label, Local(t.StartedAt), t.Seconds / 60.0)).ToList()
+            );
+        return new(
+            now,
+            new(settings.DayFromH, settings.DayToH, settings.DaysAWeek, DateOnly.FromDateTime(now)),
+            [.. signers.All().Where(s => s is { Works: true, LeftAt: null }).Select(s => s.Initials)],
+            [
+                .. Open()
+                    .Select(j => new DayJob(
+                        j.Id,
+                        j.Title,
+                        j.Work,
+                        waits.GetValueOrDefault(j.Id) ?? [],
+                        kept.GetValueOrDefault(j.Id)?.DueAt is { } due ? Local(due) : null,
+                        kept.GetValueOrDefault(j.Id)?.Initials,
+                        j.LastBy,
+                        j.LastAt is { } at ? Local(at) : null,
+                        Held(j)
+                    )),
+            ],
+            [.. days.Pins().Select(p => new DayPin(p.JobId, p.BlockKey, Local(p.StartAt)))],
+            [
+                new(WorkBlocks.Jig, settings.Jigs),
+                new(WorkBlocks.TorqueDriver, settings.TorqueDrivers),
+                new(WorkBlocks.Gauge, settings.Gauges),
+            ],
+            Pace()
+        )
+        {
+            ZoneOffset = time.LocalTimeZone.GetUtcOffset(time.GetUtcNow()),
+        };
+    }
+
+    /// <summary>What is wrong at the station it stands at; a step to look at again is work like any other.</summary>
+    private static string? Held(BenchJob j) =>
+        j.Work.Count == 0 || j.Trouble && j.Route.FirstOrDefault(r => r.Station == j.Station) is not { LookAgain: > 0 }
+            ? j.Waits
+            : null;
+
+    private StepMinutes Pace()
+    {
+        var newest = signOffs.Newest();
+        if (_pace is { } kept && kept.Newest == newest)
+            return kept.Pace;
+        var pace = StepMinutes.Learn(
+            signOffs
+                .Paces(MostPaces)
+                .Select(p =>
+                    Enum.TryParse<StepKind>(p.StepKind, ignoreCase: true, out var kind)
+                        ? new SignedPace(
+                            p.JobId,
+                            p.ByInitials,
+                            kind,
+                            (int?)p.Count,
+                            Parse(p.At),
+                            p.WaitS / 60.0
+                        )
+                        : null
+                )
+                .OfType<SignedPace>()
+        );
+        _pace = (newest, pace);
+        return pace;
+    }
+
+    private DateTime Local(string at) => Local(Parse(at));
+
+    private static DateTimeOffset Parse(string at) =>
+        DateTimeOffset.Parse(at, CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal);
+
+    public void Dispose()
+    {
+        _watch.Dispose();
+        _one.Dispose();
+    }
+}

@@ -1,0 +1,41 @@
+using System.Globalization;
+using FaithfulBracket.Core;
+using FaithfulBracket.Core.Care;
+using FaithfulBracket.Store;
+
+namespace FaithfulBracket.Server.Shop;
+
+/// <summary>When a job is due again, by its proofs and its paste.</summary>
+internal sealed class JobCare(JobPlans plans, JobPapers papers, ShopMemory shop)
+{
+    /// <summary>Names a job in calendars for ever.</summary>
+    public static string Uid(JobRow row, string? board = null) =>
+        $"job-{row.Id}-{Day(row.OpenedAt):yyyyMMdd}{(board is null ? "" : $"-{board}")}@faithful-bracket";
+
+    /// <param name="board">Key of the board; null for the first.</param>
+    /// <exception cref="InputException">The order has no such board.</exception>
+    public CareDates Of(long id, string? board, CancellationToken cancel)
+    {
+        var job = plans.Of(id, cancel);
+        var piece = board is null
+            ? job.Order.First
+            : job.Order.Find(board) ?? throw new InputException("?board", $"The order has no board \"{board}\".");
+        var pair = job.Order.Pairs.FirstOrDefault(p => p.BoardKeys(job.Order).Contains(piece.Key));
+        return CareDates.Of(
+            [
+                .. papers
+                    .Readings(id)
+                    .Where(r => (r.Board ?? job.Order.First.Key) == piece.Key)
+                    .Select(r => JobPlans.Reading(r, shop.Settings)),
+            ],
+            pair?.Block.Flow,
+            job.Plan.Care.RepasteMonths,
+            Day(job.Row.OpenedAt)
+        );
+    }
+
+    private static DateOnly Day(string at) =>
+        DateOnly.FromDateTime(
+            DateTimeOffset.Parse(at, CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal).UtcDateTime
+        );
+}

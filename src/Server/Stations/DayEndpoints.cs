@@ -1,0 +1,144 @@
+using System.Globalization;
+using System.Text;
+using FaithfulBracket.Core;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Schedule;
+using FaithfulBracket.Formats.Records;
+using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Store;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace FaithfulBracket.Server.Stations;
+
+/// <param name="Order">What has to be ordered for the planned jobs.</param>
+/// <param name="Opens">When the shop opens and closes on a day of work, hours.</param>
+internal sealed record DayView(
+    BenchDayPlan Plan,
+    IReadOnlyList<OrderLine> Order,
+    IReadOnlyList<SignerRow> Signers,
+    double Opens,
+    double Closes
+);
+
+/// <param name="At">On the shop's own clock, such as 2026-01-31T16:40; null takes it back.</param>
+internal sealed record DayTime(string By, string? At);
+
+/// <param name="Key">Of the block of work.</param>
+internal sealed record PinTime(string By, string Key, string? At);
+
+/// <param name="Initials">Whose it is to be; null for whoever has least to do.</param>
+internal sealed record JobHands(string By, string? Initials);
+
+/// <summary>The bench's day: its plan, what people say about it, what to order, its calendar.</summary>
+internal static class DayEndpoints
+{
+    private static readonly TimeSpan Farthest = TimeSpan.FromDays(730);
+
+    public static void Map(IEndpointRouteBuilder app)
+    {
+        var day = app.MapGroup("/api").WithTags("day");
+        day.MapGet("/day", ViewAsync);
+        day.MapGet("/day/order.csv", OrderCsvAsync).Produces<string>(200, "text/csv");
+        day.MapGet("/day.ics", CalendarOf).Produces<string>(200, "text/calendar");
+        day.MapPut("/jobs/{id:long}/promise", Promise);
+        day.MapPut("/jobs/{id:long}/hands", Hands);
+        day.MapPut("/jobs/{id:long}/pin", Pin);
+    }
+
+    private static async Task<Ok<DayView>> ViewAsync(
+        DayDesk desk,
+        Signers signers,
+        ShopMemory shop,
+        CancellationToken cancel
+    ) =>
+        TypedResults.Ok(
+            new DayView(
+                await desk.PlanAsync(cancel),
+                await desk.OrdersAsync(cancel),
+                signers.All(),
+                shop.Settings.DayFromH,
+                shop.Settings.DayToH
+            )
+        );
+
+    private static async Task<FileContentHttpResult> OrderCsvAsync(DayDesk desk, CancellationToken cancel) =>
+        TypedResults.File(
+            Encoding.UTF8.GetBytes(OrderCsv.Of(await desk.OrdersAsync(cancel))),
+            "text/csv; charset=utf-8",
+            "to-order.csv"
+        );
+
+    private static FileContentHttpResult CalendarOf(
+        BenchSummaries summaries,
+        Store.Jobs jobs,
+        DayPapers days,
+        TimeProvider time
+    )
+    {
+        var promised = days.All().ToDictionary(d => d.JobId, d => d.DueAt);
+        var rows = jobs.All().ToDictionary(j => j.Id);
+        return TypedResults.File(
+            Encoding.UTF8.GetBytes(
+                ShopCalendar.Of(
+                    summaries
+                        .All()
+                        .Select(j => new CalendarJob(
+                            JobCare.Uid(rows[j.Id]),
+                            j.Title,
+                            j.Client,
+                            j.Finished ? null
+                                : promised.GetValueOrDefault(j.Id) is { } due
+                                    ? DateTimeOffset.Parse(
+                                        due,
+                                        CultureInfo.InvariantCulture,
+                                        DateTimeStyles.AssumeUniversal
+                                    )
+                                : null,
+                            // a card that is not built yet is not due again
+                            j.Finished ? j.Care : null
+                        )),
+                    time.GetUtcNow()
+                )
+            ),
+            "text/calendar; charset=utf-8",
+            "shop.ics"
+        );
+    }
+
+    private static NoContent Promise(long id, DayTime body, DayPapers days, DayDesk desk, TimeProvider time)
+    {
+        JobEndpoints.CheckInitials(body.By);
+        days.Promise(id, Instant(body.At, desk, time), body.By);
+        return TypedResults.NoContent();
+    }
+
+    private static NoContent Pin(long id, PinTime body, DayPapers days, DayDesk desk, TimeProvider time)
+    {
+        JobEndpoints.CheckInitials(body.By);
+        _ = JobEndpoints.IdOf(body.Key, "/key");
+        days.Pin(id, body.Key, Instant(body.At, desk, time), body.By);
+        return TypedResults.NoContent();
+    }
+
+    private static NoContent Hands(long id, JobHands body, DayPapers days, Signers signers)
+    {
+        JobEndpoints.CheckInitials(body.By);
+        if (body.Initials is { } initials && !signers.All().Any(s => s.Initials == initials && s.LeftAt is null))
+            throw new InputException("/initials", $"\"{initials}\" signs nothing in this shop.");
+        days.Give(id, body.Initials, body.By);
+        return TypedResults.NoContent();
+    }
+
+    private static DateTimeOffset? Instant(string? at, DayDesk desk, TimeProvider time)
+    {
+        if (at is null)
+            return null;
+        if (
+            at.Length > 40
+            || !DateTime.TryParse(at, CultureInfo.InvariantCulture, DateTimeStyles.None, out var local)
+            || (local - desk.Local(time.GetUtcNow())).Duration() > Farthest
+        )
+            throw new InputException("/at", "Expected a time within two years, such as 2026-01-31T16:40.");
+        return desk.Instant(local);
+    }
+}

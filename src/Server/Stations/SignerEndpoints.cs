@@ -1,0 +1,48 @@
+using FaithfulBracket.Core;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Store;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace FaithfulBracket.Server.Stations;
+
+/// <param name="Left">Whether nothing more is signed with these initials.</param>
+internal sealed record SignerChange(string Name, string Colour, bool Works, bool Left);
+
+/// <summary>Who signs here: names, stamps, who works today, who left.</summary>
+internal static class SignerEndpoints
+{
+    private const int MostName = 80;
+
+    public static void Map(IEndpointRouteBuilder app)
+    {
+        var signers = app.MapGroup("/api/signers").WithTags("settings");
+        signers.MapGet("", (Signers all) => TypedResults.Ok(all.All()));
+        signers.MapPut("/{initials}", Put);
+    }
+
+    private static Ok<IReadOnlyList<SignerRow>> Put(string initials, SignerChange body, Signers all)
+    {
+        var faults = new List<InputFault>();
+        if (!Signer.IsGood(initials))
+            faults.Add(new("/initials", Signer.Expected));
+        if (body.Name is null or { Length: > MostName })
+            faults.Add(new("/name", $"Expected at most {MostName} characters."));
+        if (!Signer.Colours.Contains(body.Colour))
+            faults.Add(new("/colour", $"Expected one of {string.Join(", ", Signer.Colours)}."));
+        if (faults.Count > 0)
+            throw new InputException(faults);
+        all.Put(initials, body.Name!.Trim(), body.Colour, body.Works, body.Left);
+        return TypedResults.Ok(all.All());
+    }
+
+    /// <summary>Refuses initials that nobody signs with, and those of somebody who left.</summary>
+    internal static void Check(string? by, Signers all)
+    {
+        JobEndpoints.CheckInitials(by);
+        if (all.LeftAt(by!) is { } left)
+            throw new InputException(
+                "/by",
+                $"{by} left on {left[..10]}: nothing more is signed with these initials. Sign with your own."
+            );
+    }
+}

@@ -1,0 +1,41 @@
+-- Who signs. Initials seen in the record stand for themselves until somebody gives them a name.
+create table signer (
+    initials text primary key,
+    name text not null,
+    colour text not null,
+    works integer not null default 1,
+    left_at text,
+    at text not null
+) without rowid;
+
+-- The day: what was promised, whose job it is, what is to begin when. The last entry of each stands; nothing is overwritten.
+create table job_promise (
+    id integer primary key,
+    job_id integer not null references job(id),
+    due_at text,
+    by_initials text not null,
+    at text not null
+);
+create index job_promise_by_job on job_promise(job_id, id);
+
+create table job_hands (
+    id integer primary key,
+    job_id integer not null references job(id),
+    initials text,
+    by_initials text not null,
+    at text not null
+);
+create index job_hands_by_job on job_hands(job_id, id);
+
+create table day_pin (
+    id integer primary key,
+    job_id integer not null references job(id),
+    block_key text not null,
+    start_at text,
+    by_initials text not null,
+    at text not null
+);
+create index day_pin_by_block on day_pin(job_id, block_key, id);
+
+-- Entries of the bench index say more from now on: each is made anew once.
+update job_summary set stamp = '';
