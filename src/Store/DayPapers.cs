@@ -17,14 +17,15 @@ public sealed class DayPapers(ShopDatabase database, TimeProvider time)
         using var c = database.Open();
         return
         [
-            .. c.Query<DayPaper>(
-                """
-                select j.id as JobId,
-                    (select due_at from job_promise p where p.job_id = j.id order by p.id desc limit 1) as DueAt,
-                    (select initials from job_hands h where h.job_id = j.id order by h.id desc limit 1) as Initials
-                from job j
-                """
-            ),
+            .. c.Query<(long JobId, string? DueAt, string? Initials)>(
+                    """
+                    select j.id as JobId,
+                        (select due_at from job_promise p where p.job_id = j.id order by p.id desc limit 1) as DueAt,
+                        (select initials from job_hands h where h.job_id = j.id order by h.id desc limit 1) as Initials
+                    from job j
+                    """
+                )
+                .Select(r => new DayPaper(r.JobId, r.DueAt, r.Initials)),
         ];
     }
 

@@ -186,14 +186,15 @@ public sealed class SignOffs(ShopDatabase database, JobSheets sheets, TimeProvid
         using var c = database.Open();
         return
         [
-            .. c.Query<PaceRow>(
-                """
-                select job_id as JobId, by_initials as ByInitials, coalesce(done_at, at) as At, count as Count,
-                    json_extract(signed, '$.kind') as StepKind, coalesce(json_extract(signed, '$.waitS'), 0) as WaitS
-                from step_event where kind = 'done' and json_extract(signed, '$.kind') is not null order by id desc limit @most
-                """,
-                new { most }
-            ),
+            .. c.Query<(long JobId, string ByInitials, string At, long? Count, string StepKind, long WaitS)>(
+                    """
+                    select job_id as JobId, by_initials as ByInitials, coalesce(done_at, at) as At, count as Count,
+                        json_extract(signed, '$.kind') as StepKind, coalesce(json_extract(signed, '$.waitS'), 0) as WaitS
+                    from step_event where kind = 'done' and json_extract(signed, '$.kind') is not null order by id desc limit @most
+                    """,
+                    new { most }
+                )
+                .Select(r => new PaceRow(r.JobId, r.ByInitials, r.At, r.Count, r.StepKind, r.WaitS)),
         ];
     }
 

@@ -51,7 +51,10 @@ public sealed class Signers(ShopDatabase database, TimeProvider time)
     public string? LeftAt(string initials)
     {
         using var c = database.Open();
-        return c.QuerySingleOrDefault<string>("select left_at from signer where initials = @initials", new { initials });
+        return c.QuerySingleOrDefault<string>(
+            "select left_at from signer where initials = @initials",
+            new { initials }
+        );
     }
 
     /// <param name="left">Whether somebody is gone; the day of leaving is kept.</param>

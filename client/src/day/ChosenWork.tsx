@@ -34,20 +34,6 @@ export function ChosenWork({
         {bar.begun && ', under way'}
       </p>
       {job && <p className="mt-1 text-[15px]">{capital(job.text)}.</p>}
-      <ul className="mt-2 text-[15px]">
-        {bar.blocks.map((w) => (
-          <li key={w.key} className="border-t border-rule/60 py-1 leading-snug">
-            <b>{capital(w.station)}</b> <span className="num text-soft">{Math.round(w.minutes)} min</span>
-            <br />
-            {w.title}
-            {w.signed > 0 && (
-              <span className="num text-soft">
-                , {w.signed} of {w.steps} signed
-              </span>
-            )}
-          </li>
-        ))}
-      </ul>
       <Link
         to={`/job/${bar.job}/${bar.blocks[0]?.station ?? bar.stations[0]}`}
         className="mt-2 inline-block font-semibold text-copper underline underline-offset-3"
@@ -94,6 +80,20 @@ export function ChosenWork({
           {fault.errors[0]?.message ?? fault.message}
         </p>
       )}
+      <ul className="mt-2 text-[15px]">
+        {bar.blocks.map((w) => (
+          <li key={w.key} className="border-t border-rule/60 py-1 leading-snug">
+            <b>{capital(w.station)}</b> <span className="num text-soft">{Math.round(w.minutes)} min</span>
+            <br />
+            {w.title}
+            {w.signed > 0 && (
+              <span className="num text-soft">
+                , {w.signed} of {w.steps} signed
+              </span>
+            )}
+          </li>
+        ))}
+      </ul>
       <Button kind="quiet" className="mt-2" onClick={close}>
         Close
       </Button>

@@ -199,7 +199,7 @@ const look = (b: Bar) =>
   b.done
     ? 'border-ink/45 bg-mat text-soft'
     : b.begun
-      ? 'border-copper bg-copper-wash border-[2.5px]'
+      ? 'z-[5] border-copper bg-copper-wash border-[2.5px]'
       : 'border-ink bg-card'
 
 /** The head of a title: what tells it apart at a glance. */

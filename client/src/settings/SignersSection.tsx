@@ -71,7 +71,7 @@ function SignerLine({
 }) {
   const [name, setName] = useState(s.name)
   const left = s.leftAt != null
-  const kept = { name: s.name, colour: s.colour, works: s.works, left }
+  const kept = { name, colour: s.colour, works: s.works, left }
   return (
     <li className="flex flex-wrap items-center gap-3 bg-card px-3 py-1.5" data-signer={s.initials}>
       <b
@@ -82,7 +82,7 @@ function SignerLine({
       <input
         value={name}
         onChange={(e) => setName(e.target.value)}
-        onBlur={() => name !== s.name && void put(s.initials, { ...kept, name })}
+        onBlur={() => name !== s.name && void put(s.initials, kept)}
         aria-label={`Name of ${s.initials}`}
         placeholder="name"
         className="min-h-11 w-52 border border-rule bg-raised px-2 text-[16px]"

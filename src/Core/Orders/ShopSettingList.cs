@@ -20,7 +20,9 @@ public sealed record ShopSetting(
 
     /// <summary>Whether a value can be; whole numbers for what is counted.</summary>
     public bool Allows(double value) =>
-        value >= Least && value <= Most && (Unit is not ("months" or "s" or "days" or "pieces") || value == Math.Round(value));
+        value >= Least
+        && value <= Most
+        && (Unit is not ("months" or "s" or "days" or "pieces") || value == Math.Round(value));
 }
 
 /// <summary>Every working default of the shop, by key.</summary>

@@ -83,7 +83,14 @@ public static class BenchDayPlanner
         var whose = new Dictionary<long, string>();
         var load = hands.ToDictionary(h => h, _ => 0.0);
         foreach (var job in jobs)
-            if ((hands.Contains(job.Hands) ? job.Hands : hands.Contains(job.LastBy) ? job.LastBy : null) is { } by)
+            if (
+                (
+                    hands.Contains(job.Hands) ? job.Hands
+                    : hands.Contains(job.LastBy) ? job.LastBy
+                    : null
+                ) is
+                { } by
+            )
             {
                 whose[job.Id] = by;
                 load[by] += Minutes(job, pace);
@@ -144,6 +151,7 @@ public static class BenchDayPlanner
     {
         var operations = new List<BenchOperation>();
         var open = new HashSet<string>();
+        var looks = new HashSet<string>();
         foreach (var b in job.Blocks)
         {
             var running = Running(job, b);
@@ -164,8 +172,10 @@ public static class BenchDayPlanner
             var since = own ? Math.Floor(q.Hours.ToMinutes(begun.Since)) : 0;
             List<string> after =
             [
-                .. b.After.SelectMany(a => new[] { a, a + WaitOf }).Where(open.Contains),
-                .. new[] { b.AfterHands }.OfType<string>().Where(open.Contains),
+                .. b.After.Select(a => a + WaitOf).Where(open.Contains),
+                // what is left of a wait's own step is the look when it is over
+                .. b.After.Where(looks.Contains),
+                .. b.AfterHands.Where(open.Contains),
             ];
             if ((onlyWait || running?.StepId != b.WaitStep) && open.Contains(b.Key + WaitOf))
                 after.Add(b.Key + WaitOf);
@@ -184,7 +194,7 @@ public static class BenchDayPlanner
                     PinMin = own ? null : Pin(job.Id, b.Key, now, q),
                 }
             );
-            open.Add(b.Key);
+            (onlyWait ? looks : open).Add(b.Key);
             if (b.WaitS is { } wait && running is null)
             {
                 open.Add(b.Key + WaitOf);
@@ -247,14 +257,18 @@ public static class BenchDayPlanner
         if (late.Count > 0)
             return late.Count == 1 ? late[0].Text : $"{late.Count} jobs will be late";
         var done = last is { } at ? $"All done {DayWords.When(at, q.Now)}" : "All done";
-        var slack = ends.Where(e => e is { Promised: not null, EndAt: not null }).Select(e => e.Promised - e.EndAt).Min();
+        var slack = ends.Where(e => e is { Promised: not null, EndAt: not null })
+            .Select(e => e.Promised - e.EndAt)
+            .Min();
         return slack is { } s ? $"{done}, every promise kept by {DayWords.Span(s.TotalMinutes)} or more" : done;
     }
 
     private static IEnumerable<string> Warnings(IReadOnlyList<DayJobEnd> ends, DayPlan plan, DayQuestion q)
     {
-        foreach (var e in ends.Where(e => e.LateMin > 0))
-            yield return e.Text + ".";
+        // one alone stands in the headline
+        if (ends.Count(e => e.LateMin > 0) > 1)
+            foreach (var e in ends.Where(e => e.LateMin > 0))
+                yield return e.Text + ".";
         if (!plan.PinsHold)
             yield return "Not every pin can be held: hands or work before it are not free then. Pinned work begins as soon after as it can.";
         if (q.Jobs.Count(j => j.Held is null && j.Blocks.Any(b => !b.Done)) is var open && open > MostJobs)
@@ -352,9 +366,7 @@ public static class BenchDayPlanner
             return
             [
                 .. Planned("")
-                    .Where(x =>
-                        whose[x.Job.Id] == by && x.At.StartMin < wait.EndMin && x.At.EndMin > wait.StartMin
-                    )
+                    .Where(x => whose[x.Job.Id] == by && x.At.StartMin < wait.EndMin && x.At.EndMin > wait.StartMin)
                     .OrderBy(x => x.At.StartMin)
                     .Take(3)
                     .Select(x =>
@@ -381,7 +393,15 @@ public static class BenchDayPlanner
             var late =
                 end is { } e && job.Promised is { } due ? Math.Max(0, e - Math.Floor(q.Hours.ToMinutes(due))) : 0;
             DateTime? endAt = end is { } m ? q.Hours.ToClock(m, false) : null;
-            return new(job.Id, job.Title, whose.GetValueOrDefault(job.Id), endAt, job.Promised, late, Text(job, endAt, late));
+            return new(
+                job.Id,
+                job.Title,
+                whose.GetValueOrDefault(job.Id),
+                endAt,
+                job.Promised,
+                late,
+                Text(job, endAt, late)
+            );
         }
 
         private string Text(DayJob job, DateTime? endAt, double late) =>
@@ -389,8 +409,7 @@ public static class BenchDayPlanner
             {
                 ({ } end, { } due) when late > 0 =>
                     $"{job.Title}: done {DayWords.When(end, q.Now)}, {DayWords.Span(late)} of work past its promise of {DayWords.When(due, q.Now)}",
-                ({ } end, { } due) =>
-                    $"done {DayWords.When(end, q.Now)}, promised {DayWords.When(due, q.Now)}",
+                ({ } end, { } due) => $"done {DayWords.When(end, q.Now)}, promised {DayWords.When(due, q.Now)}",
                 ({ } end, null) => $"done {DayWords.When(end, q.Now)}",
                 _ => "not planned",
             };

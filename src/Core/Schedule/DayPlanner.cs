@@ -51,7 +51,10 @@ public static class DayPlanner
         var pinned = grid.Ops.Any(o => o.Pin is not null);
         if (pinned)
         {
-            var asked = Asked(grid, held with { Pins = true }, Goal.Lateness, cancel, always: true);
+            var round = ListRule.JobByJob(grid, pins: true);
+            var asked = ListRule.Holds(grid, round)
+                ? new Answer(round, 0, false)
+                : Asked(grid, held with { Pins = true }, Goal.Lateness, cancel, always: true);
             held = asked.Found ? held with { Starts = asked.Starts, Pins = true } : held;
         }
         var late = Asked(grid, held, Goal.Lateness, cancel);
@@ -126,20 +129,16 @@ public static class DayPlanner
 
     /// <summary>One of the questions, the earlier ones' answers held.</summary>
     /// <param name="always">Whether the solver is asked though nothing was promised.</param>
-    private static Answer Asked(
-        DayGrid grid,
-        Held held,
-        Goal goal,
-        CancellationToken cancel,
-        bool always = false
-    )
+    private static Answer Asked(DayGrid grid, Held held, Goal goal, CancellationToken cancel, bool always = false)
     {
         cancel.ThrowIfCancellationRequested();
         var (known, pins) = (held.Starts, held.Pins);
         if (goal == Goal.Lateness && !always && Lateness(grid, known) == 0)
             return new(known, 0, true);
         var model = new CpModel();
-        var horizon = Math.Max(Finish(grid, known), held.Finish ?? 0) + (pins ? grid.Ops.Sum(o => o.Length) : 0);
+        // where the finish is free a better plan may end later than the one that is known
+        var free = held.Finish is null && goal != Goal.Finish;
+        var horizon = Math.Max(Finish(grid, known), held.Finish ?? 0) + (free ? grid.Ops.Sum(o => o.Length) : 0);
         var low = Math.Min(0, known.Min());
         var starts = new List<IntVar>();
         var spans = new List<IntervalVar>();

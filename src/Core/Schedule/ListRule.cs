@@ -11,7 +11,8 @@ internal static class ListRule
     }
 
     /// <summary>Job after job: those promised by their promise, then what has begun, then the shortest; a later job fills the gaps of those before it.</summary>
-    public static long[] JobByJob(DayGrid grid)
+    /// <param name="pins">Whether pinned work is laid at its pin first, and the rest round it; see <see cref="Holds"/>.</param>
+    public static long[] JobByJob(DayGrid grid, bool pins = false)
     {
         var rank = grid
             .Ops.GroupBy(o => o.Job)
@@ -20,27 +21,38 @@ internal static class ListRule
             .ThenBy(g => g.Where(o => o.Of.Hands > 0).Sum(o => o.Length))
             .Select((g, i) => (g.Key.Id, i))
             .ToDictionary(x => x.Id, x => (double)x.i);
-        return Starts(grid, [.. grid.Ops.Select(o => rank[o.Job.Id])]);
+        return Starts(grid, [.. grid.Ops.Select(o => rank[o.Job.Id])], pins);
     }
 
+    /// <summary>Whether everything begins where it is pinned, after what it waits for.</summary>
+    public static bool Holds(DayGrid grid, long[] starts) =>
+        Enumerable
+            .Range(0, grid.Ops.Count)
+            .All(i =>
+                grid.Ops[i] is var op
+                && (
+                    op.Begun is not null
+                    || (op.Pin is not { } pin || starts[i] == pin)
+                        && op.Before.All(b => starts[b] + grid.Ops[b].Length <= starts[i])
+                )
+            );
+
     /// <param name="rank">Of each operation: the lowest that is ready is placed next.</param>
-    private static long[] Starts(DayGrid grid, double[] rank)
+    private static long[] Starts(DayGrid grid, double[] rank, bool pins = false)
     {
         var ops = grid.Ops;
         var starts = new long[ops.Count];
         var placed = new List<int>();
-        foreach (var i in Enumerable.Range(0, ops.Count).Where(i => ops[i].Begun is not null))
+        bool Stands(int i) => ops[i].Begun is not null || pins && ops[i].Pin is not null;
+        foreach (var i in Enumerable.Range(0, ops.Count).Where(Stands))
         {
-            starts[i] = ops[i].Begun!.Value;
+            starts[i] = ops[i].Begun ?? ops[i].Pin!.Value;
             placed.Add(i);
         }
-        var left = Enumerable.Range(0, ops.Count).Where(i => ops[i].Begun is null).ToList();
+        var left = Enumerable.Range(0, ops.Count).Where(i => !Stands(i)).ToList();
         while (left.Count > 0)
         {
-            var next = left.Where(i => ops[i].Before.All(placed.Contains))
-                .OrderBy(i => rank[i])
-                .ThenBy(i => i)
-                .First();
+            var next = left.Where(i => ops[i].Before.All(placed.Contains)).OrderBy(i => rank[i]).ThenBy(i => i).First();
             var earliest = ops[next].Before.Select(b => starts[b] + ops[b].Length).Append(ops[next].Release).Max();
             starts[next] = Earliest(grid, starts, placed, next, earliest);
             placed.Add(next);

@@ -126,13 +126,14 @@ public static class OrderList
         {
             var whole = drawer
                 .Pads.Where(p =>
-                    !p.Offcut
-                    && line.Name == FormattableString.Invariant($"pad {p.ThicknessMm:0.0#} mm {p.Material}")
+                    !p.Offcut && line.Name == FormattableString.Invariant($"pad {p.ThicknessMm:0.0#} mm {p.Material}")
                 )
                 .MaxBy(p => p.WidthMm * p.DepthMm);
             var (w, d) = whole is null ? (UsualSheetMm, UsualSheetMm) : (whole.WidthMm, whole.DepthMm);
             var sheets = (int)Math.Ceiling(missing / (w * d / 100));
-            return FormattableString.Invariant($"{sheets} {(sheets == 1 ? "sheet" : "sheets")} of {w:0.#} × {d:0.#} mm");
+            return FormattableString.Invariant(
+                $"{sheets} {(sheets == 1 ? "sheet" : "sheets")} of {w:0.#} × {d:0.#} mm"
+            );
         }
         var amount = line.Unit is "" or "g" ? missing : Math.Ceiling(missing);
         return FormattableString.Invariant($"{amount:0.##}{(line.Unit.Length > 0 ? " " + line.Unit : "")}");

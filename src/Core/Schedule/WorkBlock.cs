@@ -12,8 +12,8 @@ public sealed record StepsLeft(StepKind Kind, int Steps, int Pieces, int WaitS);
 /// <param name="WaitS">Seconds to wait after it; null without a wait.</param>
 /// <param name="Wait">What is waited for, in words.</param>
 /// <param name="WaitStep">The step whose wait it is.</param>
-/// <param name="After">Keys of blocks that have to be done, with their waits, before this one.</param>
-/// <param name="AfterHands">The block before it, whose wait need not be over; null for the first.</param>
+/// <param name="After">Keys of blocks whose waits have to be over before this one.</param>
+/// <param name="AfterHands">Keys of blocks that have to be done before this one; their waits need not be over.</param>
 public sealed record WorkBlock(
     string Key,
     Station Station,
@@ -26,7 +26,7 @@ public sealed record WorkBlock(
     string? WaitStep,
     string? Tool,
     IReadOnlyList<string> After,
-    string? AfterHands
+    IReadOnlyList<string> AfterHands
 )
 {
     /// <summary>The first and last signature in it, and whose the last is; null before the first.</summary>
@@ -65,8 +65,13 @@ public static class WorkBlocks
     )
     {
         var groups = Groups(steps);
-        var of = groups.SelectMany((g, i) => g.Select(s => (s.Id, i))).ToDictionary(x => x.Id, x => x.i);
-        return [.. groups.Select((g, i) => Block(g, i, groups, of, signedAt))];
+        var behind = Behind(groups);
+        return
+        [
+            .. groups.Select(
+                (g, i) => Block(g, Keys(groups, behind[i]), Keys(groups, HandsBefore(behind, i)), signedAt)
+            ),
+        ];
     }
 
     private static List<List<WorkStep>> Groups(IReadOnlyList<WorkStep> steps)
@@ -87,24 +92,31 @@ public static class WorkBlocks
         return groups;
     }
 
+    private static List<string> Keys(List<List<WorkStep>> groups, IEnumerable<int> of) =>
+        [.. of.Select(i => groups[i][0].Id.ToString())];
+
     private static WorkBlock Block(
         List<WorkStep> group,
-        int index,
-        List<List<WorkStep>> groups,
-        Dictionary<StepId, int> of,
+        List<string> after,
+        List<string> afterHands,
         Func<StepId, (string By, string At)?> signedAt
     )
     {
         var open = group.Where(s => signedAt(s.Id) is null).ToList();
         var signatures = group.Select(s => signedAt(s.Id)).OfType<(string By, string At)>().OrderBy(s => s.At).ToList();
-        var waits = group[^1] is { TimerS: >= LeastWaitS } last ? last : null;
+        var waits = Waits(group) ? group[^1] : null;
         return new(
             group[0].Id.ToString(),
             group[0].Station,
             (open.Count > 0 ? open[0] : group[0]).Title,
             [
                 .. open.GroupBy(s => s.Kind)
-                    .Select(g => new StepsLeft(g.Key, g.Count(), g.Sum(s => Math.Max(1, s.Count ?? 1)), g.Sum(s => s.TimerS is { } w and < LeastWaitS ? w : 0))),
+                    .Select(g => new StepsLeft(
+                        g.Key,
+                        g.Count(),
+                        g.Sum(s => Math.Max(1, s.Count ?? 1)),
+                        g.Sum(s => s.TimerS is { } w and < LeastWaitS ? w : 0)
+                    )),
             ],
             group.Count,
             group.Count - open.Count,
@@ -112,8 +124,8 @@ public static class WorkBlocks
             waits?.Title,
             waits?.Id.ToString(),
             ToolOf(group[0].Kind),
-            Before(index, groups, of),
-            index > 0 ? groups[index - 1][0].Id.ToString() : null
+            after,
+            afterHands
         )
         {
             FirstAt = signatures.Count > 0 ? signatures[0].At : null,
@@ -123,26 +135,36 @@ public static class WorkBlocks
     }
 
     /// <summary>
-    /// What is done before it by hand, and whatever its steps are locked by. A wait holds up its own station, what is locked by it, and
-    /// everything from the mounting on; other work goes on meanwhile.
+    /// Of each block the waits it is behind: those of its own station, those its steps are locked by, and from the mounting on all of
+    /// them. Other work goes on meanwhile.
     /// </summary>
-    private static List<string> Before(int index, List<List<WorkStep>> groups, Dictionary<StepId, int> of)
+    private static List<SortedSet<int>> Behind(List<List<WorkStep>> groups)
     {
-        var own = groups[index];
-        var before = new SortedSet<int>();
-        foreach (var locked in own.SelectMany(s => s.Locks))
-            if (of.TryGetValue(locked, out var at) && at != index)
-                before.Add(at);
-        for (var i = index - 1; i >= 0; i--)
+        var of = groups.SelectMany((g, i) => g.Select(s => (s.Id, i))).ToDictionary(x => x.Id, x => x.i);
+        var behind = new List<SortedSet<int>>();
+        for (var b = 0; b < groups.Count; b++)
         {
-            var waits = groups[i][^1].TimerS >= LeastWaitS;
-            if (!waits || groups[i][0].Station == own[0].Station || own[0].Station >= Station.Mount)
-            {
-                before.Add(i);
-                if (!waits)
-                    break;
-            }
+            var station = groups[b][0].Station;
+            var waits = new SortedSet<int>(
+                Enumerable
+                    .Range(0, b)
+                    .Where(i => Waits(groups[i]) && (groups[i][0].Station == station || station >= Station.Mount))
+            );
+            foreach (var locked in groups[b].SelectMany(s => s.Locks))
+                if (of.TryGetValue(locked, out var at) && at < b)
+                {
+                    waits.UnionWith(behind[at]);
+                    if (Waits(groups[at]))
+                        waits.Add(at);
+                }
+            behind.Add(waits);
         }
-        return [.. before.Select(i => groups[i][0].Id.ToString())];
+        return behind;
     }
+
+    private static bool Waits(List<WorkStep> group) => group[^1].TimerS >= LeastWaitS;
+
+    /// <summary>The blocks before it, but those that are behind a wait which it is not behind itself.</summary>
+    private static IEnumerable<int> HandsBefore(List<SortedSet<int>> behind, int block) =>
+        Enumerable.Range(0, block).Where(i => behind[i].IsSubsetOf(behind[block]));
 }

@@ -38,6 +38,8 @@ public static class OrderCsv
     {
         // a field that a spreadsheet would run as a formula stays text
         var safe = field.Length > 0 && field[0] is '=' or '+' or '-' or '@' ? $"'{field}" : field;
-        return safe.AsSpan().IndexOfAny(",\"\r\n") < 0 ? safe : $"\"{safe.Replace("\"", "\"\"", StringComparison.Ordinal)}\"";
+        return safe.AsSpan().IndexOfAny(",\"\r\n") < 0
+            ? safe
+            : $"\"{safe.Replace("\"", "\"\"", StringComparison.Ordinal)}\"";
     }
 }

@@ -87,10 +87,7 @@ internal sealed class BenchSummaries(
         BenchJob entry;
         try
         {
-            entry = Entry(views.View(id, cancel)) with
-            {
-                Care = care.Of(id, null, cancel),
-            };
+            entry = Entry(views.View(id, cancel)) with { Care = care.Of(id, null, cancel) };
         }
         catch (Exception e) when (e is not OperationCanceledException)
         {
@@ -103,8 +100,7 @@ internal sealed class BenchSummaries(
     /// <summary>Every job, in the order of the benches; one without a summary yet is told as such.</summary>
     public IReadOnlyList<BenchJob> All()
     {
-        var made = kept.All()
-            .ToDictionary(s => s.JobId, s => KeptBenchJob.Read(s.Content));
+        var made = kept.All().ToDictionary(s => s.JobId, s => KeptBenchJob.Read(s.Content));
         return
         [
             .. jobs.All()

@@ -51,8 +51,12 @@ internal sealed class DayDesk(
     public async Task<IReadOnlyList<OrderLine>> OrdersAsync(CancellationToken cancel)
     {
         var plan = await PlanAsync(cancel);
-        var begins = plan.Work.GroupBy(w => w.Job)
-            .ToDictionary(g => g.Key, g => g.GroupBy(w => w.Station).ToDictionary(s => s.Key, s => s.Min(w => w.StartAt)));
+        var begins = plan
+            .Work.GroupBy(w => w.Job)
+            .ToDictionary(
+                g => g.Key,
+                g => g.GroupBy(w => w.Station).ToDictionary(s => s.Key, s => s.Min(w => w.StartAt))
+            );
         return OrderList.Of(
             [
                 .. Open()
@@ -141,14 +145,7 @@ internal sealed class DayDesk(
                 .Paces(MostPaces)
                 .Select(p =>
                     Enum.TryParse<StepKind>(p.StepKind, ignoreCase: true, out var kind)
-                        ? new SignedPace(
-                            p.JobId,
-                            p.ByInitials,
-                            kind,
-                            (int?)p.Count,
-                            Parse(p.At),
-                            p.WaitS / 60.0
-                        )
+                        ? new SignedPace(p.JobId, p.ByInitials, kind, (int?)p.Count, Parse(p.At), p.WaitS / 60.0)
                         : null
                 )
                 .OfType<SignedPace>()

@@ -95,7 +95,9 @@ internal static class DayEndpoints
                                     )
                                 : null,
                             // a card that is not built yet is not due again
-                            j.Finished ? j.Care : null
+                            j.Finished
+                                ? j.Care
+                                : null
                         )),
                     time.GetUtcNow()
                 )

@@ -11,14 +11,7 @@ internal static class RecordEndpoints
     {
         app.MapGet(
                 "/api/jobs/{id:long}/record.html",
-                (
-                    long id,
-                    JobViews views,
-                    JobPapers papers,
-                    LeakTests leaks,
-                    JobCare care,
-                    CancellationToken cancel
-                ) =>
+                (long id, JobViews views, JobPapers papers, LeakTests leaks, JobCare care, CancellationToken cancel) =>
                 {
                     var v = views.View(id, cancel);
                     var photos = papers
