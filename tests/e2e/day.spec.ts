@@ -77,7 +77,7 @@ test('a day is re-planned within seconds when a step is late, and nothing begun 
     })
     expect(answer.ok, `${s.stepId} ${await answer.text()}`).toBe(true)
   }
-  await expect(strip.locator(`[data-bar="${started.key}"]`)).toHaveCount(0, { timeout: 5000 })
+  await expect(strip.locator(`[data-bar="${started.job}/${started.key}"]`)).toHaveCount(0, { timeout: 5000 })
 })
 
 test('work is dragged to an hour, given to other hands and let go of again', async ({ page }) => {
