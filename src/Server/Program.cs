@@ -1,10 +1,12 @@
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Instruments;
+using FaithfulBracket.Server;
 using FaithfulBracket.Server.Demo;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
 using FaithfulBracket.Server.Stations;
 using FaithfulBracket.Store;
+using FaithfulBracket.Store.Keeping;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.Extensions.DependencyInjection.Extensions;
 
@@ -24,10 +26,12 @@ var shop = new ShopDatabase(
     builder.Configuration.GetValue<int?>("most-mb"),
     builder.Configuration.GetValue<bool>("read-only")
 );
+if (CommandLine.Run(builder.Configuration, shop) is { } code)
+    return code;
 if (shop.Look() is { } trouble)
 {
     StartTrouble.Serve(builder.Build(), trouble);
-    return;
+    return 1;
 }
 builder.Services.AddSingleton(shop);
 builder.Services.TryAddSingleton(TimeProvider.System);
@@ -75,6 +79,14 @@ builder
     .AddSingleton<Signers>()
     .AddSingleton<DayPapers>()
     .AddSingleton<DayDesk>()
+    .AddSingleton<Doctor>()
+    .AddSingleton(s => new BackupRing(
+        shop,
+        s.GetRequiredService<TimeProvider>(),
+        builder.Configuration.GetValue<long?>("backup-mb") * 1024 * 1024 ?? BackupRing.DefaultBytes
+    ))
+    .AddSingleton<HourlyBackup>()
+    .AddHostedService(s => s.GetRequiredService<HourlyBackup>())
     .AddSingleton<JobCare>()
     .AddSingleton<DrawerItems>()
     .AddSingleton<ShopMemory>()
@@ -163,9 +175,11 @@ RecordEndpoints.Map(app);
 BenchEndpoints.Map(app);
 DayEndpoints.Map(app);
 SignerEndpoints.Map(app);
+KeepingEndpoints.Map(app);
 DrawerEndpoints.Map(app);
 ClientFiles.Map(app, builder.Configuration["client"]);
 app.Run();
+return 0;
 
 /// <summary>Lets tests start the server in their own process.</summary>
 public partial class Program;

@@ -48,6 +48,12 @@ public sealed class Jobs(ShopDatabase database, TimeProvider time)
         return [.. c.Query<JobRow>($"select {Columns} from job order by id")];
     }
 
+    public long Count()
+    {
+        using var c = database.Open();
+        return c.ExecuteScalar<long>("select count(*) from job");
+    }
+
     /// <exception cref="NotHereException">No such job.</exception>
     public JobRow Get(long id)
     {

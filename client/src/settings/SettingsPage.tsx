@@ -6,6 +6,7 @@ import { Button } from '../ui/Button'
 import { Dialog } from '../ui/Dialog'
 import { clock, day } from '../ui/format'
 import { ErrorNotice, Loading } from '../ui/Notice'
+import { KeepingSection } from './KeepingSection'
 import { SignersSection } from './SignersSection'
 
 type Setting = Schemas['SettingView']
@@ -95,7 +96,12 @@ export function SettingsPage() {
           {fault}
         </p>
       )}
-      {!words && <SignersSection />}
+      {!words && (
+        <>
+          <SignersSection />
+          <KeepingSection />
+        </>
+      )}
       <div className="grid grid-cols-1 gap-4 xl:grid-cols-2">
         {groups.map(([group, list]) => (
           <section

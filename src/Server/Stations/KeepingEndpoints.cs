@@ -1,0 +1,100 @@
+using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Store;
+using FaithfulBracket.Store.Keeping;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace FaithfulBracket.Server.Stations;
+
+/// <summary>How the shop's data is kept.</summary>
+/// <param name="Folder">Where the ring lies.</param>
+/// <param name="Trouble">Why the last hourly backup failed; null when it did not.</param>
+internal sealed record KeepingView(
+    string Folder,
+    IReadOnlyList<RingEntry> Backups,
+    string? Trouble,
+    bool ReadOnly,
+    long FreeMb
+);
+
+/// <param name="Status">well, or ill.</param>
+/// <param name="Why">What is wrong; null when nothing is.</param>
+internal sealed record HealthView(
+    string Status,
+    string? Why,
+    string Version,
+    long Jobs,
+    string? LastBackup,
+    long FreeMb,
+    bool ReadOnly
+);
+
+/// <summary>Backups beside the shop, the doctor's look, and health for whoever runs it.</summary>
+internal static class KeepingEndpoints
+{
+    /// <summary>Less free space than this is told, MB.</summary>
+    private const long LeastFreeMb = 200;
+
+    public static void Map(IEndpointRouteBuilder app)
+    {
+        var queue = app.ServiceProvider.GetRequiredService<Http.HeavyWork>();
+        var keeping = app.MapGroup("/api/keeping").WithTags("keeping");
+        keeping.MapGet(
+            "",
+            (ShopDatabase shop, BackupRing ring, HourlyBackup hourly) => TypedResults.Ok(View(shop, ring, hourly))
+        );
+        keeping
+            .MapPost("/backups", (BackupRing ring) => TypedResults.Ok(ring.Add()))
+            .AddEndpointFilter(queue.QueueAsync);
+        keeping.MapGet("/backups/{name}", Download).Produces<string>(200, "application/zip");
+        keeping
+            .MapGet("/doctor", (Doctor doctor) => TypedResults.Ok(doctor.Look(mend: false)))
+            .AddEndpointFilter(queue.QueueAsync);
+        app.MapGet("/health", Health).WithTags("keeping");
+    }
+
+    private static KeepingView View(ShopDatabase shop, BackupRing ring, HourlyBackup hourly) =>
+        new(ring.Folder, ring.All(), hourly.Trouble, shop.ReadOnly, FreeMb(shop));
+
+    private static Results<PhysicalFileHttpResult, NotFound> Download(string name, BackupRing ring) =>
+        ring.PathOf(name) is { } path
+            ? TypedResults.PhysicalFile(path, "application/zip", name)
+            : TypedResults.NotFound();
+
+    private static Results<Ok<HealthView>, JsonHttpResult<HealthView>> Health(
+        ShopDatabase shop,
+        Store.Jobs jobs,
+        BackupRing ring,
+        HourlyBackup hourly
+    )
+    {
+        string? why = null;
+        long count = 0;
+        try
+        {
+            count = jobs.Count();
+        }
+        catch (Microsoft.Data.Sqlite.SqliteException e)
+        {
+            why = ShopTrouble.Of(e, shop.File)?.Sentence ?? e.Message;
+        }
+        var free = FreeMb(shop);
+        if (free < LeastFreeMb)
+            why ??= $"{free} MB are free on the disk: free some space.";
+        why ??= hourly.Trouble is { } trouble ? $"The hourly backup failed: {trouble}" : null;
+        var view = new HealthView(
+            why is null ? "well" : "ill",
+            why,
+            typeof(KeepingEndpoints).Assembly.GetName().Version?.ToString() ?? "0",
+            count,
+            ring.All() is [var newest, ..] ? newest.At : null,
+            free,
+            shop.ReadOnly
+        );
+        return why is null
+            ? TypedResults.Ok(view)
+            : TypedResults.Json(view, statusCode: StatusCodes.Status503ServiceUnavailable);
+    }
+
+    private static long FreeMb(ShopDatabase shop) =>
+        new DriveInfo(Path.GetDirectoryName(shop.File)!).AvailableFreeSpace / 1024 / 1024;
+}

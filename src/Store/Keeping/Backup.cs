@@ -1,0 +1,236 @@
+using System.IO.Compression;
+using System.Reflection;
+using System.Security.Cryptography;
+using System.Text.Json;
+using Dapper;
+using Microsoft.Data.Sqlite;
+
+namespace FaithfulBracket.Store.Keeping;
+
+/// <summary>A file inside a backup.</summary>
+public sealed record BackedUpFile(string Name, long Bytes, string Sha256);
+
+/// <summary>What a backup says of itself.</summary>
+/// <param name="Format">Always <see cref="Backup.Format"/>.</param>
+/// <param name="Migrations">The last migration the database had.</param>
+/// <param name="Missing">Pictures that the database names and that were not on the disk.</param>
+public sealed record BackupManifest(
+    string Format,
+    int Version,
+    string At,
+    string Program,
+    string Migrations,
+    IReadOnlyList<BackedUpFile> Files,
+    IReadOnlyList<TableDigest> Tables,
+    IReadOnlyList<string> Missing
+)
+{
+    public long Rows => Tables.Sum(t => t.Rows);
+}
+
+/// <summary>A backup can not be read, or is not what it says.</summary>
+public sealed class BackupFaultException(string message) : Exception(message);
+
+/// <summary>
+/// The whole shop in one zip file: a snapshot of the database, every picture it names, and their hashes. Written beside its place, read
+/// back and checked, then put there in one move.
+/// </summary>
+public static class Backup
+{
+    public const string Format = "faithful-bracket/backup";
+    private const int FormatVersion = 1;
+    private const string ManifestName = "manifest.json",
+        DatabaseName = "shop.db",
+        PhotoPrefix = "photos/";
+
+    private static readonly JsonSerializerOptions Json = new(JsonSerializerDefaults.Web) { WriteIndented = true };
+
+    /// <summary>Safe while the shop is at work: it reads one state and holds up nobody.</summary>
+    /// <exception cref="BackupFaultException">What was written does not read back as it was.</exception>
+    public static BackupManifest Write(ShopDatabase shop, string file, TimeProvider time)
+    {
+        var target = Path.GetFullPath(file);
+        Directory.CreateDirectory(Path.GetDirectoryName(target)!);
+        var beside = $"{target}.{Path.GetRandomFileName()}.part";
+        var snapshot = $"{beside}.db";
+        try
+        {
+            using (var c = shop.Open())
+                c.Execute("vacuum into @snapshot", new { snapshot });
+            var manifest = Pack(shop, snapshot, beside, time);
+            _ = Check(beside);
+            File.Move(beside, target, overwrite: true);
+            return manifest;
+        }
+        finally
+        {
+            File.Delete(beside);
+            File.Delete(snapshot);
+        }
+    }
+
+    private static BackupManifest Pack(ShopDatabase shop, string snapshot, string beside, TimeProvider time)
+    {
+        using var c = ReadOnly(snapshot);
+        var files = new List<BackedUpFile>();
+        var missing = new List<string>();
+        using var stream = new FileStream(beside, FileMode.CreateNew, FileAccess.ReadWrite);
+        BackupManifest manifest;
+        using (var zip = new ZipArchive(stream, ZipArchiveMode.Create, leaveOpen: true))
+        {
+            files.Add(Put(zip, DatabaseName, snapshot, CompressionLevel.Fastest));
+            foreach (var picture in PhotoFiles.Named(c))
+            {
+                var path = Path.Combine(shop.PhotoFolder, picture);
+                if (File.Exists(path))
+                    // pictures are packed already
+                    files.Add(Put(zip, PhotoPrefix + picture, path, CompressionLevel.NoCompression));
+                else
+                    missing.Add(picture);
+            }
+            manifest = new(
+                Format,
+                FormatVersion,
+                Stamp.Of(time),
+                Assembly.GetEntryAssembly()?.GetName().Version?.ToString() ?? "0",
+                c.ExecuteScalar<string>("select max(ScriptName) from SchemaVersions") ?? "",
+                files,
+                RowDigests.Of(c),
+                missing
+            );
+            using var entry = zip.CreateEntry(ManifestName).Open();
+            JsonSerializer.Serialize(entry, manifest, Json);
+        }
+        stream.Flush(flushToDisk: true);
+        return manifest;
+    }
+
+    private static BackedUpFile Put(ZipArchive zip, string name, string path, CompressionLevel level)
+    {
+        using var from = new FileStream(path, FileMode.Open, FileAccess.Read, FileShare.ReadWrite | FileShare.Delete);
+        using var to = zip.CreateEntry(name, level).Open();
+        using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
+        var bytes = Copy(from, to, hash);
+        return new(name, bytes, Convert.ToHexStringLower(hash.GetHashAndReset()));
+    }
+
+    private static long Copy(Stream from, Stream? to, IncrementalHash hash)
+    {
+        var chunk = new byte[1 << 16];
+        long bytes = 0;
+        for (int n; (n = from.Read(chunk)) > 0; bytes += n)
+        {
+            hash.AppendData(chunk.AsSpan(0, n));
+            to?.Write(chunk.AsSpan(0, n));
+        }
+        return bytes;
+    }
+
+    /// <summary>Reads a backup through: every file there, every hash right, the database whole and row for row what it says.</summary>
+    /// <exception cref="BackupFaultException">With what is wrong.</exception>
+    public static BackupManifest Check(string file)
+    {
+        var folder = Directory.CreateTempSubdirectory("fb-backup-").FullName;
+        try
+        {
+            return Unpack(file, folder);
+        }
+        finally
+        {
+            Directory.Delete(folder, recursive: true);
+        }
+    }
+
+    /// <summary>Puts a shop back into a folder that holds none.</summary>
+    /// <exception cref="BackupFaultException">The backup is not whole, or the folder holds a shop. Nothing was changed then.</exception>
+    public static BackupManifest Restore(string file, string folder)
+    {
+        var target = Path.GetFullPath(folder);
+        // a log left beside a database that is gone would be played into the one put back
+        if (Directory.Exists(target) && Directory.EnumerateFiles(target, $"{DatabaseName}*").Any())
+            throw new BackupFaultException(
+                $"{target} holds a shop already: nothing was changed. Name an empty folder, or move that shop away first."
+            );
+        var parent = Path.GetDirectoryName(target)!;
+        Directory.CreateDirectory(parent);
+        var beside = Path.Combine(parent, $".restore-{Path.GetRandomFileName()}");
+        Directory.CreateDirectory(beside);
+        try
+        {
+            var manifest = Unpack(file, beside);
+            Directory.CreateDirectory(Path.Combine(target, "photos"));
+            foreach (var photo in Directory.EnumerateFiles(Path.Combine(beside, "photos")))
+                File.Move(photo, Path.Combine(target, "photos", Path.GetFileName(photo)), overwrite: true);
+            // the database last: with it the shop is there
+            File.Move(Path.Combine(beside, DatabaseName), Path.Combine(target, DatabaseName));
+            return manifest;
+        }
+        finally
+        {
+            Directory.Delete(beside, recursive: true);
+        }
+    }
+
+    private static BackupManifest Unpack(string file, string folder)
+    {
+        Directory.CreateDirectory(Path.Combine(folder, "photos"));
+        try
+        {
+            using var zip = ZipFile.OpenRead(file);
+            var manifest = ManifestOf(zip, file);
+            foreach (var f in manifest.Files)
+                Take(zip, f, folder);
+            using var c = ReadOnly(Path.Combine(folder, DatabaseName));
+            if (c.ExecuteScalar<string>("pragma integrity_check") is var whole && whole != "ok")
+                throw new BackupFaultException($"The database in {file} is damaged: {whole}.");
+            var rows = RowDigests.Of(c).ToDictionary(t => t.Table);
+            foreach (var t in manifest.Tables)
+                if (rows.GetValueOrDefault(t.Table) != t)
+                    throw new BackupFaultException($"Table {t.Table} in {file} is not what was backed up.");
+            return manifest;
+        }
+        catch (Exception e) when (e is InvalidDataException or SqliteException or JsonException)
+        {
+            throw new BackupFaultException($"{file} is no whole backup: {e.Message}");
+        }
+        catch (FileNotFoundException)
+        {
+            throw new BackupFaultException($"There is no file {file}.");
+        }
+    }
+
+    private static BackupManifest ManifestOf(ZipArchive zip, string file)
+    {
+        var entry = zip.GetEntry(ManifestName);
+        using var stream = entry?.Open();
+        var manifest = stream is null ? null : JsonSerializer.Deserialize<BackupManifest>(stream, Json);
+        if (manifest is not { Format: Format, Files: not null, Tables: not null })
+            throw new BackupFaultException($"{file} is no backup of a shop.");
+        if (manifest.Version > FormatVersion)
+            throw new BackupFaultException($"{file} was written by a newer version of this program.");
+        return manifest;
+    }
+
+    private static void Take(ZipArchive zip, BackedUpFile f, string folder)
+    {
+        // a name may lead nowhere but into the folder
+        var name = f.Name.StartsWith(PhotoPrefix, StringComparison.Ordinal) ? f.Name[PhotoPrefix.Length..] : f.Name;
+        if (name != Path.GetFileName(name) || f.Name == name && name != DatabaseName)
+            throw new BackupFaultException($"\"{f.Name}\" is no file of a backup.");
+        var entry = zip.GetEntry(f.Name) ?? throw new BackupFaultException($"{f.Name} is missing in the backup.");
+        using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
+        using var from = entry.Open();
+        using var to = new FileStream(Path.Combine(folder, f.Name), FileMode.CreateNew, FileAccess.Write);
+        var bytes = Copy(from, to, hash);
+        to.Flush(flushToDisk: true);
+        if (bytes != f.Bytes || Convert.ToHexStringLower(hash.GetHashAndReset()) != f.Sha256)
+            throw new BackupFaultException($"{f.Name} is not what was backed up: its hash is another.");
+    }
+
+    private static SqliteConnection ReadOnly(string file)
+    {
+        var c = new SqliteConnection($"Data Source={file};Mode=ReadOnly;Pooling=False");
+        c.Open();
+        return c;
+    }
+}

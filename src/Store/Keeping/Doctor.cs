@@ -1,0 +1,192 @@
+using System.Security.Cryptography;
+using System.Text.Json;
+using Dapper;
+using Microsoft.Data.Sqlite;
+
+namespace FaithfulBracket.Store.Keeping;
+
+/// <summary>One thing that was looked at.</summary>
+/// <param name="Code">What kind of finding, for programs.</param>
+/// <param name="Fault">Whether something is wrong that is still so.</param>
+/// <param name="Mended">What was done about it; null for nothing.</param>
+public sealed record Finding(string Code, bool Fault, string Text, string? Mended = null);
+
+/// <summary>Looks a shop through: the file, its rows, its pictures. Mends what loses nothing; everything else is named with what to do.</summary>
+public sealed class Doctor(ShopDatabase shop, TimeProvider time)
+{
+    /// <summary>A picture younger than this may belong to a row that is being written.</summary>
+    private static readonly TimeSpan Young = TimeSpan.FromHours(1);
+
+    private const string Unclaimed = "photos-unclaimed";
+    private const int MostNamed = 5;
+
+    /// <param name="mend">Whether what is safe is mended.</param>
+    public IReadOnlyList<Finding> Look(bool mend)
+    {
+        if (shop.Look() is { } trouble)
+            return [new(trouble.Code, true, trouble.Sentence)];
+        if (!File.Exists(shop.File))
+            return [new("empty", false, $"There is no shop in {Path.GetDirectoryName(shop.File)} yet.")];
+        using var c = shop.Open();
+        var whole = c.Query<string>("pragma integrity_check").ToList();
+        var findings = new List<Finding>
+        {
+            whole is ["ok"]
+                ? new("integrity", false, "The database is whole.")
+                : new(
+                    "integrity",
+                    true,
+                    $"The database is damaged: {string.Join("; ", whole.Take(MostNamed))}. Copy its folder as it is, then restore the newest backup: ./run restore FILE."
+                ),
+        };
+        findings.AddRange(Schema(c));
+        findings.AddRange(Orphans(c));
+        findings.AddRange(Texts(c));
+        findings.AddRange(Pictures(c, mend && !shop.ReadOnly));
+        findings.AddRange(Leftovers(mend && !shop.ReadOnly));
+        return findings;
+    }
+
+    private static IEnumerable<Finding> Schema(SqliteConnection c)
+    {
+        var had = c.Query<string>("select ScriptName from SchemaVersions").ToHashSet();
+        var known = typeof(Doctor)
+            .Assembly.GetManifestResourceNames()
+            .Where(n => n.EndsWith(".sql", StringComparison.Ordinal));
+        var open = known.Where(k => !had.Contains(k)).ToList();
+        yield return open.Count == 0
+            ? new("schema", false, $"The schema is this version's: {had.Count} migrations.")
+            : new("schema", false, $"{open.Count} migrations are run at the next start.");
+    }
+
+    private static IEnumerable<Finding> Orphans(SqliteConnection c)
+    {
+        var orphans = c.Query<(string Table, long? Row, string Parent, long Fk)>("pragma foreign_key_check").ToList();
+        yield return orphans.Count == 0
+            ? new("orphans", false, "Every row has the job it belongs to.")
+            : new(
+                "orphans",
+                true,
+                $"{orphans.Count} rows belong to nothing: {string.Join(", ", orphans.GroupBy(o => o.Table).Select(g => $"{g.Count()} of {g.Key}"))}. They are left as they are; restore a backup from before, or ask for help with this sentence."
+            );
+        var jobs = c.Query<(long Id, string What)>(
+                """
+                select j.id, 'board ' || j.board_id from job j where j.board_id is not null and not exists (select 1 from board b where b.id = j.board_id)
+                union all
+                select j.id, 'block ' || j.block_id from job j where j.block_id is not null and not exists (select 1 from block b where b.id = j.block_id)
+                """
+            )
+            .ToList();
+        if (jobs.Count > 0)
+            yield return new(
+                "documents",
+                true,
+                $"{jobs.Count} jobs name documents that are gone: {string.Join(", ", jobs.Take(MostNamed).Select(j => $"job {j.Id}, {j.What}"))}. Import those documents again."
+            );
+    }
+
+    /// <summary>Columns that hold JSON have to read as such: one that does not takes its job's page along.</summary>
+    private static IEnumerable<Finding> Texts(SqliteConnection c)
+    {
+        (string Table, string Key, string Column)[] columns =
+        [
+            ("job", "id", "pad_choices"),
+            ("job", "id", "work"),
+            ("job_sheet", "job_id", "content"),
+            ("job_record", "job_id", "content"),
+            ("job_summary", "job_id", "content"),
+            ("step_event", "id", "signed"),
+            ("drawer_item", "id", "content"),
+            ("trace", "id", "state"),
+        ];
+        foreach (var (table, key, column) in columns)
+        {
+            var bad = c.Query<string>(
+                    $"select cast({key} as text) from {table} where {column} is not null and not json_valid({column})"
+                )
+                .ToList();
+            if (bad.Count > 0)
+                yield return new(
+                    "json",
+                    true,
+                    $"{table}.{column} does not read in {bad.Count} rows: {string.Join(", ", bad.Take(MostNamed))}. Restore a backup from before."
+                );
+        }
+        yield return new("json", false, $"{columns.Length} columns of JSON were read.");
+    }
+
+    private IEnumerable<Finding> Pictures(SqliteConnection c, bool mend)
+    {
+        var named = PhotoFiles.Named(c).ToHashSet();
+        var there = Directory.Exists(shop.PhotoFolder)
+            ? Directory.EnumerateFiles(shop.PhotoFolder).Select(Path.GetFileName).OfType<string>().ToHashSet()
+            : [];
+        var gone = named.Where(n => !there.Contains(n)).Order(StringComparer.Ordinal).ToList();
+        var spoilt = named.Where(n => there.Contains(n) && !IsItself(n)).Order(StringComparer.Ordinal).ToList();
+        var unclaimed = there
+            .Where(t =>
+                !named.Contains(t)
+                && time.GetUtcNow() - File.GetLastWriteTimeUtc(Path.Combine(shop.PhotoFolder, t)) > Young
+            )
+            .ToList();
+        yield return gone.Count == 0
+            ? new("photos", false, $"All {named.Count} pictures are there.")
+            : new(
+                "photos-gone",
+                true,
+                $"{gone.Count} of {named.Count} pictures are gone: {string.Join(", ", gone.Take(MostNamed))}. Take them out of a backup, folder photos."
+            );
+        if (spoilt.Count > 0)
+            yield return new(
+                "photos-spoilt",
+                true,
+                $"{spoilt.Count} pictures are not what was kept: {string.Join(", ", spoilt.Take(MostNamed))}. Take them out of a backup, folder photos."
+            );
+        if (unclaimed.Count == 0)
+            yield break;
+        var text = $"{unclaimed.Count} pictures belong to no record";
+        if (!mend)
+        {
+            yield return new("photos-unclaimed", true, $"{text}. --mend lays them into {Unclaimed}.");
+            yield break;
+        }
+        var aside = Path.Combine(Path.GetDirectoryName(shop.File)!, Unclaimed);
+        Directory.CreateDirectory(aside);
+        foreach (var u in unclaimed)
+            File.Move(Path.Combine(shop.PhotoFolder, u), Path.Combine(aside, u), overwrite: true);
+        yield return new("photos-unclaimed", false, $"{text}.", $"laid into {Unclaimed}; nothing was thrown away");
+    }
+
+    /// <summary>A picture's name begins with the hash of its content.</summary>
+    private bool IsItself(string name)
+    {
+        using var stream = File.OpenRead(Path.Combine(shop.PhotoFolder, name));
+        return Convert
+            .ToHexStringLower(SHA256.HashData(stream))
+            .StartsWith(Path.GetFileNameWithoutExtension(name), StringComparison.Ordinal);
+    }
+
+    /// <summary>Files that were being written when the power went.</summary>
+    private IEnumerable<Finding> Leftovers(bool mend)
+    {
+        var folder = Path.GetDirectoryName(shop.File)!;
+        var left = new[] { folder, shop.PhotoFolder, Path.Combine(folder, BackupRing.FolderName) }
+            .Where(Directory.Exists)
+            .SelectMany(Directory.EnumerateFiles)
+            .Where(f =>
+                f.Contains(".part", StringComparison.Ordinal) && time.GetUtcNow() - File.GetLastWriteTimeUtc(f) > Young
+            )
+            .ToList();
+        if (left.Count == 0)
+            yield break;
+        if (mend)
+            foreach (var f in left)
+                File.Delete(f);
+        yield return new(
+            "leftovers",
+            false,
+            $"{left.Count} half-written files of an earlier stop.",
+            mend ? "taken away" : null
+        );
+    }
+}
