@@ -88,6 +88,9 @@ builder
     .AddSingleton<HourlyBackup>()
     .AddHostedService(s => s.GetRequiredService<HourlyBackup>())
     .AddSingleton<JobCare>()
+    .AddSingleton<JobSearch>()
+    .AddSingleton<ShopSecrets>()
+    .AddSingleton<RecordRoom>()
     .AddSingleton<DrawerItems>()
     .AddSingleton<ShopMemory>()
     .AddSingleton<TwinLibrary>()
@@ -176,6 +179,7 @@ BenchEndpoints.Map(app);
 DayEndpoints.Map(app);
 SignerEndpoints.Map(app);
 KeepingEndpoints.Map(app);
+PastEndpoints.Map(app);
 DrawerEndpoints.Map(app);
 ClientFiles.Map(app, builder.Configuration["client"]);
 app.Run();

@@ -20,10 +20,14 @@ public sealed class JobSummaries(ShopDatabase database)
         ];
     }
 
-    public void Put(long jobId, string stamp, string content, bool finished) =>
+    /// <param name="words">What the job is found by; null leaves what is there.</param>
+    public void Put(long jobId, string stamp, string content, bool finished, JobWords? words) =>
         database.Change(
             (c, t) =>
-                c.Execute(
+            {
+                if (words is not null)
+                    JobSearch.Put(c, t, jobId, words);
+                return c.Execute(
                     """
                     insert into job_summary (job_id, stamp, content, finished) values (@jobId, @stamp, @content, @finished)
                     on conflict (job_id) do update set stamp = excluded.stamp, content = excluded.content, finished = excluded.finished
@@ -36,6 +40,21 @@ public sealed class JobSummaries(ShopDatabase database)
                         finished = finished ? 1 : 0,
                     },
                     t
-                )
+                );
+            }
         );
+
+    /// <summary>Summaries of some jobs.</summary>
+    public IReadOnlyList<JobSummaryRow> Of(IReadOnlyCollection<long> jobs)
+    {
+        using var c = database.Open();
+        return
+        [
+            .. c.Query<(long JobId, string Content, long Finished)>(
+                    "select job_id, content, finished from job_summary where job_id in @jobs",
+                    new { jobs }
+                )
+                .Select(r => new JobSummaryRow(r.JobId, r.Content, r.Finished != 0)),
+        ];
+    }
 }

@@ -400,7 +400,9 @@ export interface paths {
         };
         get: {
             parameters: {
-                query?: never;
+                query?: {
+                    for?: string;
+                };
                 header?: never;
                 path: {
                     id: number;
@@ -414,12 +416,54 @@ export interface paths {
                     headers: {
                         [name: string]: unknown;
                     };
-                    content?: never;
+                    content: {
+                        "text/html": string;
+                    };
                 };
             };
         };
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/records/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A record as it was given out. Limits: a body of 32 MiB. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "text/html": string;
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RecordCheck"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -449,6 +493,41 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["BenchIndex"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/health": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["HealthView"];
                     };
                 };
             };
@@ -5732,6 +5811,231 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/keeping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["KeepingView"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keeping/backups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RingEntry"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keeping/backups/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    name: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/zip": string;
+                    };
+                };
+                /** @description Not Found */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keeping/doctor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Finding"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query: {
+                    text: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["FoundJob"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/past/{document}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: {
+                    but?: number;
+                };
+                header?: never;
+                path: {
+                    document: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PastJob"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drawer": {
         parameters: {
             query?: never;
@@ -6632,6 +6936,12 @@ export interface components {
             id: string;
             digest: string;
         };
+        DocumentStanding: {
+            role: string;
+            id: string;
+            standing: string;
+            text: string;
+        };
         Drawer: {
             materials: components["schemas"]["PadMaterial"][];
             pads: components["schemas"]["PadStock"][];
@@ -6804,6 +7114,12 @@ export interface components {
             coverage: number;
             rows: string[];
         };
+        Finding: {
+            code: string;
+            fault: boolean;
+            text: string;
+            mended?: null | string;
+        };
         FitResult: {
             verdict: components["schemas"]["Verdict"];
             grade: components["schemas"]["EvidenceGrade"];
@@ -6833,6 +7149,15 @@ export interface components {
             n: number;
             unit: string;
             dropKPaAt: unknown[];
+        };
+        FoundJob: {
+            /** Format: int64 */
+            id: number;
+            title: string;
+            client?: null | string;
+            finished: boolean;
+            field: string;
+            snippet: string;
         };
         FoundMark: {
             /** Format: int32 */
@@ -6885,6 +7210,17 @@ export interface components {
         Header: {
             id: string;
             kind: string;
+        };
+        HealthView: {
+            status: string;
+            why?: null | string;
+            version: string;
+            /** Format: int64 */
+            jobs: number;
+            lastBackup?: null | string;
+            /** Format: int64 */
+            freeMb: number;
+            readOnly: boolean;
         };
         HeatConditions: {
             /** Format: double */
@@ -7156,6 +7492,14 @@ export interface components {
             outline: components["schemas"]["Polygon"];
             /** Format: double */
             heightMm: number;
+        };
+        KeepingView: {
+            folder: string;
+            backups: components["schemas"]["RingEntry"][];
+            trouble?: null | string;
+            readOnly: boolean;
+            /** Format: int64 */
+            freeMb: number;
         };
         KeptCount: {
             /** Format: int32 */
@@ -7946,6 +8290,19 @@ export interface components {
             /** Format: double */
             limitC?: null | number;
         };
+        PastJob: {
+            /** Format: int64 */
+            id: number;
+            title: string;
+            client?: null | string;
+            boardName: string;
+            blockName?: null | string;
+            finished: boolean;
+            by?: null | string;
+            at?: null | string;
+            verdict?: null | string;
+            wrong: string[];
+        };
         PasteAmount: {
             /** Format: double */
             bondLineUm: number;
@@ -8387,6 +8744,15 @@ export interface components {
             refs: string[];
             weight: components["schemas"]["Weight"];
         };
+        RecordCheck: {
+            verdict: components["schemas"]["SealVerdict"];
+            text: string;
+            /** Format: int64 */
+            job?: null | number;
+            title?: null | string;
+            now?: null | boolean;
+            documents: components["schemas"]["DocumentStanding"][];
+        };
         Regime: {
             /** Format: double */
             fromS: number;
@@ -8431,6 +8797,12 @@ export interface components {
             x: number;
             /** Format: double */
             y: number;
+        };
+        RingEntry: {
+            name: string;
+            at: string;
+            /** Format: int64 */
+            bytes: number;
         };
         RoundSigned: {
             steps: unknown[];
@@ -8501,6 +8873,8 @@ export interface components {
             /** Format: int32 */
             count: number;
         };
+        /** @enum {unknown} */
+        SealVerdict: "whole" | "changed" | "foreign" | "no-record";
         /** @enum {unknown} */
         Seat: "die" | "standoff";
         SeatPlan: {

@@ -30,7 +30,27 @@ public sealed record RecordJob(
 
     /// <summary>When it is due, and what the drift says; null where nothing is told.</summary>
     public CareDates? Care { get; init; }
+
+    /// <summary>Readings as they were taken, in their order.</summary>
+    public IReadOnlyList<RecordReading> Readings { get; init; } = [];
+
+    /// <summary>What it was reckoned from.</summary>
+    public IReadOnlyList<DocumentStand> Documents { get; init; } = [];
 }
+
+/// <param name="When">before or after.</param>
+public sealed record RecordReading(
+    string When,
+    string At,
+    string By,
+    double RoomC,
+    double? CoolantC,
+    double DieC,
+    double? HotspotC,
+    double? MemoryC,
+    double PowerW,
+    double? FlowLMin
+);
 
 /// <summary>The build record: one page that needs nothing else, for the client and for the day the card goes back to stock.</summary>
 public static class BuildRecord
@@ -39,10 +59,55 @@ public static class BuildRecord
         body{font:15px/1.45 "Atkinson Hyperlegible Next","Atkinson Hyperlegible",Verdana,sans-serif;color:#1d2a2e;background:#fbf8f1;max-width:190mm;margin:12mm auto;padding:0 6mm}
         h1{font-size:26px;margin:0}h2{font-size:17px;border-bottom:2px solid #a8572b;margin:22px 0 6px}table{border-collapse:collapse;width:100%}
         td,th{padding:3px 8px 3px 0;text-align:left;vertical-align:top;border-bottom:1px solid #d9d2c2}th{font-weight:600;color:#4b5a5c}.n{text-align:right;font-variant-numeric:tabular-nums}
-        .who{color:#17727c;font-weight:700;white-space:nowrap}.open{color:#852a58}img{max-width:60mm;margin:0 4mm 4mm 0}@media print{body{margin:0}}
+        .who{color:#17727c;font-weight:700;white-space:nowrap}.open{color:#852a58}.hash{font-family:monospace;font-size:11px;word-break:break-all}img{max-width:60mm;margin:0 4mm 4mm 0}@media print{body{margin:0}}
         """;
 
-    public static string Html(RecordJob job)
+    public const string ForClient = "client",
+        ForShop = "shop";
+
+    /// <summary>Everything, for the shop: every step and signature, notes and photos.</summary>
+    public static string Html(RecordJob job, byte[] key) =>
+        Sealed(
+            job,
+            ForShop,
+            key,
+            s =>
+            {
+                Kept(s, job.Plan);
+                Proof(s, job.Plan);
+                Readings(s, job.Readings);
+                LeakTests(s, job);
+                Due(s, job.Care);
+                Pads(s, job.Plan);
+                foreach (var station in job.Plan.Stations.Where(x => x.Steps.Count > 0))
+                    StationTable(s, station, job.Signed);
+                Restore(s, job.Plan);
+                Notes(s, job);
+                Photos(s, job);
+            }
+        );
+
+    /// <summary>For the client: what was fitted, what it runs at, what was kept, when to look again, what to beware of, how to put it back.</summary>
+    public static string HtmlForClient(RecordJob job, byte[] key) =>
+        Sealed(
+            job,
+            ForClient,
+            key,
+            s =>
+            {
+                Signed(s, job);
+                Proof(s, job.Plan);
+                Readings(s, job.Readings);
+                LeakTests(s, job);
+                Kept(s, job.Plan);
+                Due(s, job.Care);
+                Cautions(s, job.Plan);
+                WayBack(s, job.Plan);
+                Photos(s, job);
+            }
+        );
+
+    private static string Sealed(RecordJob job, string whom, byte[] key, Action<StringBuilder> body)
     {
         var s = new StringBuilder();
         s.Append("<!doctype html><html lang=\"en\"><meta charset=\"utf-8\"><title>")
@@ -52,18 +117,37 @@ public static class BuildRecord
             .Append("</style>");
         s.Append($"<h1>{E(job.Title)}</h1><p>Job {job.Id}{(job.Client is { } c ? $", for {E(c)}" : "")}.</p>");
         Subject(s, job.Order);
-        if (job.Plan.Care.Kept is { } kept)
-            s.Append($"<p>Stock parts: {E(kept)}</p>");
-        Proof(s, job.Plan);
+        body(s);
+        Documents(s, job.Documents);
+        return RecordSeal.Sealed(
+            s.Append(RecordSeal.Here).Append("</html>").ToString(),
+            job.Id,
+            whom,
+            job.Documents,
+            key
+        );
+    }
+
+    private static void Kept(StringBuilder s, JobPlan plan)
+    {
+        if (plan.Care.Kept is { } kept)
+            s.Append($"<h2>What was kept</h2><p>{E(kept)}</p>");
+    }
+
+    private static void LeakTests(StringBuilder s, RecordJob job)
+    {
         if (job.LeakTests.Count > 0)
             s.Append("<h2>Leak tests</h2>").AppendJoin("", job.LeakTests.Select(t => $"<p>{E(t)}</p>"));
-        Due(s, job.Care);
-        Pads(s, job.Plan);
-        foreach (var station in job.Plan.Stations.Where(x => x.Steps.Count > 0))
-            StationTable(s, station, job.Signed);
-        Restore(s, job.Plan);
+    }
+
+    private static void Notes(StringBuilder s, RecordJob job)
+    {
         if (job.Notes.Count > 0)
             s.Append("<h2>Notes</h2>").AppendJoin("", job.Notes.Select(n => $"<p>{E(n)}</p>"));
+    }
+
+    private static void Photos(StringBuilder s, RecordJob job)
+    {
         if (job.Photos.Count > 0)
             s.Append("<h2>Photos</h2>")
                 .AppendJoin(
@@ -74,7 +158,71 @@ public static class BuildRecord
                             : $"<img alt=\"photo of {E(p.At[..10])}\" src=\"data:{p.MediaType};base64,{Convert.ToBase64String(p.Content)}\">"
                     )
                 );
-        return s.Append("</html>").ToString();
+    }
+
+    private static void Readings(StringBuilder s, IReadOnlyList<RecordReading> readings)
+    {
+        if (readings.Count == 0)
+            return;
+        s.Append(
+            "<h2>Readings</h2><table><tr><th>When<th class=n>Room, °C<th class=n>Coolant, °C<th class=n>Die, °C<th class=n>Hot spot, °C<th class=n>Memory, °C<th class=n>Power, W<th class=n>Flow, L/min"
+        );
+        foreach (var r in readings)
+            s.Append(
+                CultureInfo.InvariantCulture,
+                $"<tr><td>{E(r.When)}, {E(r.At[..10])} {E(r.By)}<td class=n>{r.RoomC:0.0}<td class=n>{Or(r.CoolantC)}<td class=n>{r.DieC:0.0}<td class=n>{Or(r.HotspotC)}<td class=n>{Or(r.MemoryC)}<td class=n>{r.PowerW:0}<td class=n>{Or(r.FlowLMin)}"
+            );
+        s.Append("</table>");
+    }
+
+    private static string Or(double? v) => v?.ToString("0.0", CultureInfo.InvariantCulture) ?? "not read";
+
+    private static void Signed(StringBuilder s, RecordJob job)
+    {
+        if (job.Signed.Count == 0)
+            return;
+        var last = job.Signed.Values.MaxBy(x => x.At)!;
+        s.Append(
+            $"<p>{job.Signed.Count} of {job.Plan.Steps.Count()} steps signed by {E(string.Join(", ", job.Signed.Values.Select(x => x.By).Distinct().Order()))}, the last on {E(last.At[..10])}.</p>"
+        );
+    }
+
+    /// <summary>What can hurt or break, of the steps that whoever owns the card may do again.</summary>
+    private static void Cautions(StringBuilder s, JobPlan plan)
+    {
+        var cautions = plan
+            .Care.Restore.Concat(
+                plan.Stations.Where(x => x.Station is Station.Prove or Station.Care).SelectMany(x => x.Steps)
+            )
+            .Select(x => x.Caution)
+            .OfType<string>()
+            .Distinct()
+            .ToList();
+        if (cautions.Count > 0)
+            s.Append("<h2>Take care</h2><ul>").AppendJoin("", cautions.Select(c => $"<li>{E(c)}")).Append("</ul>");
+    }
+
+    private static void WayBack(StringBuilder s, JobPlan plan)
+    {
+        if (plan.Care.Restore.Count > 0)
+            s.Append("<h2>Back to stock, step by step</h2><ol>")
+                .AppendJoin(
+                    "",
+                    plan.Care.Restore.Select(x => $"<li>{E(x.Title)}{(x.Driver is { } d ? $", with {E(d)}" : "")}")
+                )
+                .Append("</ol>");
+    }
+
+    private static void Documents(StringBuilder s, IReadOnlyList<DocumentStand> documents)
+    {
+        if (documents.Count == 0)
+            return;
+        s.Append("<h2>Reckoned from</h2><table><tr><th>Document<th>Id<th>SHA-256");
+        foreach (var d in documents)
+            s.Append($"<tr><td>{E(d.Role)}<td>{E(d.Id)}<td class=hash>{E(d.Digest)}");
+        s.Append(
+            "</table><p>This record can be checked: drop the file on the library of the shop that gave it out.</p>"
+        );
     }
 
     private static void Subject(StringBuilder s, WorkOrder order)

@@ -45,6 +45,10 @@ internal sealed record BenchJob(
     /// <summary>When it is due again; null for a job that can not be planned.</summary>
     [JsonIgnore]
     public CareDates? Care { get; init; }
+
+    /// <summary>How it came out so far; null for a job that can not be planned.</summary>
+    [JsonIgnore]
+    public JobOutcome? Outcome { get; init; }
 }
 
 /// <summary>An entry as it is kept: what the bench index shows, and what the day is planned from.</summary>
@@ -52,11 +56,15 @@ internal sealed record KeptBenchJob(
     BenchJob Shown,
     IReadOnlyList<WorkBlock> Work,
     IReadOnlyList<KitLine> Needs,
-    CareDates? Care
+    CareDates? Care,
+    JobOutcome? Outcome
 )
 {
     public static string Write(BenchJob job) =>
-        JsonSerializer.Serialize(new KeptBenchJob(job, job.Work, job.Needs, job.Care), DocumentJson.Options);
+        JsonSerializer.Serialize(
+            new KeptBenchJob(job, job.Work, job.Needs, job.Care, job.Outcome),
+            DocumentJson.Options
+        );
 
     /// <summary>Also an entry from before the day was planned: it is that job without work.</summary>
     public static BenchJob Read(string content) =>
@@ -66,6 +74,7 @@ internal sealed record KeptBenchJob(
                 Work = kept.Work ?? [],
                 Needs = kept.Needs ?? [],
                 Care = kept.Care,
+                Outcome = kept.Outcome,
             }
             : JsonSerializer.Deserialize<BenchJob>(content, DocumentJson.Options)!;
 }
@@ -77,6 +86,7 @@ internal sealed class BenchSummaries(
     JobStamps stamps,
     JobViews views,
     JobCare care,
+    LeakTests leaks,
     ILogger<BenchSummaries> log
 )
 {
@@ -85,16 +95,20 @@ internal sealed class BenchSummaries(
     {
         var stamp = stamps.Of(id);
         BenchJob entry;
+        JobWords? words = null;
         try
         {
-            entry = Entry(views.View(id, cancel)) with { Care = care.Of(id, null, cancel) };
+            var view = views.View(id, cancel);
+            var outcome = JobPast.Outcome(view, leaks.All(id));
+            entry = Entry(view) with { Care = care.Of(id, null, cancel), Outcome = outcome };
+            words = JobPast.Words(view, outcome);
         }
         catch (Exception e) when (e is not OperationCanceledException)
         {
             log.LogWarning(e, "Job {Job} can not be planned", id);
             entry = Troubled(jobs.Get(id), e.Message);
         }
-        kept.Put(id, stamp, KeptBenchJob.Write(entry), entry.Finished);
+        kept.Put(id, stamp, KeptBenchJob.Write(entry), entry.Finished, words);
     }
 
     /// <summary>Every job, in the order of the benches; one without a summary yet is told as such.</summary>
@@ -110,6 +124,10 @@ internal sealed class BenchSummaries(
                 .ThenBy(j => j.Id),
         ];
     }
+
+    /// <summary>Some jobs; one without an entry yet is left out.</summary>
+    public IReadOnlyList<BenchJob> Of(IReadOnlyCollection<long> ids) =>
+        [.. kept.Of(ids).Select(s => KeptBenchJob.Read(s.Content))];
 
     private static BenchJob Waiting(JobRow j) => Bare(j, "is being reckoned", false);
 

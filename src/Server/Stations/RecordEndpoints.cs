@@ -1,59 +1,113 @@
+using FaithfulBracket.Core;
 using FaithfulBracket.Formats.Records;
+using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
 using FaithfulBracket.Store;
+using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace FaithfulBracket.Server.Stations;
 
-/// <summary>The build record a job leaves with.</summary>
+/// <summary>How a document stands that a record was reckoned from.</summary>
+/// <param name="Standing">same, changed or gone.</param>
+internal sealed record DocumentStanding(string Role, string Id, string Standing, string Text);
+
+/// <param name="Now">Whether the job's record reads the same today; null where the job is not here.</param>
+internal sealed record RecordCheck(
+    SealVerdict Verdict,
+    string Text,
+    long? Job,
+    string? Title,
+    bool? Now,
+    IReadOnlyList<DocumentStanding> Documents
+);
+
+/// <summary>The build record a job leaves with, and whether one that comes back is what was given out.</summary>
 internal static class RecordEndpoints
 {
     public static void Map(IEndpointRouteBuilder app)
     {
-        app.MapGet(
-                "/api/jobs/{id:long}/record.html",
-                (long id, JobViews views, JobPapers papers, LeakTests leaks, JobCare care, CancellationToken cancel) =>
-                {
-                    var v = views.View(id, cancel);
-                    var photos = papers
-                        .Photos(id)
-                        .Select(p => new RecordPhoto(p.MediaType, papers.Read(p), p.At))
-                        .ToList();
-                    return Results.Text(
-                        BuildRecord.Html(
-                            new(
-                                v.Id,
-                                v.Title,
-                                v.Client,
-                                v.Order,
-                                v.Plan,
-                                Signatures(v.History),
-                                [.. v.Notes.Select(n => $"{n.ByInitials} {n.At[..10]}: {n.Text}")],
-                                photos
-                            )
-                            {
-                                LeakTests = [.. leaks.All(id).Select(Words)],
-                                Care = care.Of(id, null, cancel),
-                            }
-                        ),
-                        "text/html; charset=utf-8"
-                    );
-                }
-            )
-            .WithTags("jobs");
+        app.MapGet("/api/jobs/{id:long}/record.html", Record).WithTags("jobs").Produces<string>(200, "text/html");
+        app.MapPost("/api/records/check", CheckAsync)
+            .WithTags("jobs")
+            .Accepts<string>("text/html")
+            .WithDescription("A record as it was given out. Limits: a body of 32 MiB.");
     }
 
-    private static string Words(LeakTestRow t) =>
-        FormattableString.Invariant(
-            $"{t.ByInitials} {t.At[..10]}: {(t.Verdict == "pass" ? $"tight, under {t.HighMlMin:0.00}" : $"leaked {t.LeakMlMin:0.00}")} mL/min over {t.DurationS / 60:0} min of pressure hold, limit {t.LimitMlMin:0.00}{(t.Place is { } place ? $", at {place}" : "")}."
+    private const int MostBytes = 32 * 1024 * 1024;
+
+    private static IResult Record(long id, string? @for, JobViews views, RecordRoom room, CancellationToken cancel) =>
+        Results.Text(
+            @for switch
+            {
+                null or BuildRecord.ForShop => room.Html(views.View(id, cancel), BuildRecord.ForShop, cancel),
+                BuildRecord.ForClient => room.Html(views.View(id, cancel), BuildRecord.ForClient, cancel),
+                _ => throw new InputException("?for", "Expected client or shop."),
+            },
+            "text/html; charset=utf-8"
         );
 
-    /// <summary>The signatures that stand.</summary>
-    private static Dictionary<string, RecordSignature> Signatures(IReadOnlyList<HistoryEntry> history) =>
-        history
-            .GroupBy(e => e.StepId)
-            .Where(g => g.Last().Kind == StepEvent.Done)
-            .ToDictionary(
-                g => g.Key,
-                g => new RecordSignature(g.Last().By, g.Last().At, g.Last().Count, g.Last().OverrideReason)
+    private static async Task<Ok<RecordCheck>> CheckAsync(
+        HttpRequest request,
+        ShopSecrets secrets,
+        JobStamps stamps,
+        Store.Jobs jobs,
+        JobViews views,
+        RecordRoom room,
+        CancellationToken cancel
+    )
+    {
+        var html = System.Text.Encoding.UTF8.GetString((await Bodies.BytesAsync(request, MostBytes)).Span);
+        var (verdict, told) = RecordSeal.Check(html, secrets.Of(ShopSecrets.RecordKey, RecordSeal.KeyBytes));
+        if (told is null)
+            return TypedResults.Ok(
+                new RecordCheck(verdict, "This is no build record of this program.", null, null, null, [])
             );
+        var row = verdict == SealVerdict.Whole ? jobs.All().FirstOrDefault(j => j.Id == told.Job) : null;
+        var now = row is null ? (bool?)null : room.Html(views.View(row.Id, cancel), told.For, cancel) == html;
+        return TypedResults.Ok(
+            new RecordCheck(
+                verdict,
+                Words(verdict, told, now),
+                told.Job,
+                row?.Title,
+                now,
+                verdict == SealVerdict.Whole ? Standings(told, stamps) : []
+            )
+        );
+    }
+
+    private static string Words(SealVerdict verdict, RecordSealing told, bool? now) =>
+        verdict switch
+        {
+            SealVerdict.Whole => $"Word for word what this shop gave out for job {told.Job}."
+                + (now == false ? " The job went on since: its record reads otherwise today." : ""),
+            SealVerdict.Changed =>
+                $"Not what was given out: something in this record of job {told.Job} was changed after it was sealed.",
+            _ =>
+                $"Whole in itself, but not sealed by this shop: job {told.Job} of another shop, or sealed by somebody else.",
+        };
+
+    private static List<DocumentStanding> Standings(RecordSealing told, JobStamps stamps)
+    {
+        string Table(string role) => role == Core.Plans.SignedBasis.ProcessorRole ? "board" : role;
+        var now = stamps
+            .Documents(told.Documents.Select(d => (Table(d.Role), d.Id)))
+            .ToDictionary(d => (d.Role, d.Id), d => d.Digest);
+        return
+        [
+            .. told.Documents.Select(d =>
+                now.GetValueOrDefault((Table(d.Role), d.Id)) switch
+                {
+                    null => new DocumentStanding(d.Role, d.Id, "gone", $"{d.Role} {d.Id} is not in the library now"),
+                    var digest when digest == d.Digest => new(
+                        d.Role,
+                        d.Id,
+                        "same",
+                        $"{d.Role} {d.Id} is the same in the library"
+                    ),
+                    _ => new(d.Role, d.Id, "changed", $"{d.Role} {d.Id} was changed in the library since"),
+                }
+            ),
+        ];
+    }
 }

@@ -37,5 +37,22 @@ create table day_pin (
 );
 create index day_pin_by_block on day_pin(job_id, block_key, id);
 
+-- Keys that only this shop has: records are sealed with one.
+create table shop_secret (
+    name text primary key,
+    value blob not null
+) without rowid;
+
+-- Everything a job is found by, and the documents it is on.
+create virtual table job_search using fts5(
+    title, client, board, block, part, fault, signer, date, note,
+    tokenize = 'unicode61 remove_diacritics 2', prefix = '2 3'
+);
+create table job_document (
+    document text not null,
+    job_id integer not null references job(id),
+    primary key (document, job_id)
+) without rowid;
+
 -- Entries of the bench index say more from now on: each is made anew once.
 update job_summary set stamp = '';
