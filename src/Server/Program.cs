@@ -3,6 +3,7 @@ using FaithfulBracket.Instruments;
 using FaithfulBracket.Server;
 using FaithfulBracket.Server.Demo;
 using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Lan;
 using FaithfulBracket.Server.Shop;
 using FaithfulBracket.Server.Stations;
 using FaithfulBracket.Store;
@@ -33,6 +34,8 @@ if (shop.Look() is { } trouble)
     StartTrouble.Serve(builder.Build(), trouble);
     return 1;
 }
+var lan = LanSetup.Add(builder, shop);
+Watching.Add(builder);
 builder.Services.AddSingleton(shop);
 builder.Services.TryAddSingleton(TimeProvider.System);
 builder.Services.AddKeyedSingleton(
@@ -136,8 +139,10 @@ if (builder.Configuration["demo"] is { Length: > 0 } demo && !shop.ReadOnly)
 
 app.Use(SafeHeaders.AddAsync);
 app.UseExceptionHandler();
-app.Use(new OwnPages(app.Configuration).CheckAsync);
+app.Use(new OwnPages(app.Configuration, lan.Names).CheckAsync);
+app.Use(app.Services.GetRequiredService<DeviceGate>().CheckAsync);
 app.UseRouting();
+app.UseRateLimiter();
 app.Use(Bodies.RefuseLargeAsync);
 app.UseStatusCodePages();
 app.UseResponseCompression();
@@ -180,6 +185,7 @@ DayEndpoints.Map(app);
 SignerEndpoints.Map(app);
 KeepingEndpoints.Map(app);
 PastEndpoints.Map(app);
+DeviceEndpoints.Map(app);
 DrawerEndpoints.Map(app);
 ClientFiles.Map(app, builder.Configuration["client"]);
 app.Run();

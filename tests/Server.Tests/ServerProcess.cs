@@ -13,11 +13,23 @@ public sealed class ServerProcess : IDisposable
 
     private readonly int? _mostMb;
     private readonly bool _ownData,
-        _readOnly;
+        _readOnly,
+        _lan;
+
+    /// <summary>Where tablets ask; null while the network is not served.</summary>
+    public Uri? Lan { get; private set; }
 
     /// <param name="mostMb">What its database may grow to.</param>
-    public ServerProcess(string? data = null, bool demo = true, int? mostMb = null, bool readOnly = false)
+    /// <param name="lan">Whether the shop's network is served too, over HTTPS on a free port.</param>
+    public ServerProcess(
+        string? data = null,
+        bool demo = true,
+        int? mostMb = null,
+        bool readOnly = false,
+        bool lan = false
+    )
     {
+        _lan = lan;
         (_mostMb, _ownData, _readOnly) = (mostMb, data is null, readOnly);
         Data = data ?? Directory.CreateTempSubdirectory("fb-").FullName;
         Demo = demo;
@@ -122,6 +134,9 @@ public sealed class ServerProcess : IDisposable
             start.ArgumentList.Add("--read-only");
             start.ArgumentList.Add("true");
         }
+        if (_lan)
+            foreach (var a in (string[])["--lan", "true", "--lan-port", "0"])
+                start.ArgumentList.Add(a);
         if (Demo)
         {
             start.ArgumentList.Add("--demo");
@@ -130,19 +145,28 @@ public sealed class ServerProcess : IDisposable
         const string says = "Now listening on: ";
         var process = new Process { StartInfo = start, EnableRaisingEvents = true };
         var address = new TaskCompletionSource<Uri>(TaskCreationOptions.RunContinuationsAsynchronously);
+        var lan = new TaskCompletionSource<Uri?>(TaskCreationOptions.RunContinuationsAsynchronously);
+        if (!_lan)
+            lan.SetResult(null);
         process.OutputDataReceived += (_, e) =>
         {
-            if (e.Data?.IndexOf(says, StringComparison.Ordinal) is >= 0 and var at)
-                address.TrySetResult(new(e.Data[(at + says.Length)..].Trim()));
+            if (e.Data?.IndexOf(says, StringComparison.Ordinal) is not (>= 0 and var at))
+                return;
+            var said = new Uri(e.Data[(at + says.Length)..].Trim());
+            if (said.Scheme == "https")
+                lan.TrySetResult(new($"https://127.0.0.1:{said.Port}"));
+            else
+                address.TrySetResult(said);
         };
         process.Exited += (_, _) =>
             address.TrySetException(new InvalidOperationException("the server ended while starting"));
         process.Start();
         process.BeginOutputReadLine();
         process.BeginErrorReadLine();
-        if (!address.Task.Wait(TimeSpan.FromSeconds(120)))
+        if (!Task.WaitAll([address.Task, lan.Task], TimeSpan.FromSeconds(120)))
             throw new TimeoutException("the server did not say where it listens");
         Http.Dispose();
+        Lan = lan.Task.Result;
         Http = new() { BaseAddress = address.Task.Result, Timeout = TimeSpan.FromSeconds(120) };
         return process;
     }

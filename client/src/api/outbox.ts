@@ -60,6 +60,9 @@ export const again = (key: string, version: number) => {
   keep(parcels.map((p) => (p.key === key ? { ...p, key: crypto.randomUUID(), version, conflict: undefined } : p)))
 }
 
+/** No network, a device that was shut out, too many at once: it is kept for later, never taken for an answer. */
+const waits = [0, 401, 429]
+
 /** Sends what waits, in order. What the shop refuses stays as a conflict to look at; nothing is merged silently. */
 export async function flush(): Promise<boolean> {
   if (sending) return false
@@ -88,7 +91,7 @@ export async function flush(): Promise<boolean> {
         keep(parcels.filter((x) => x.key !== p.key))
         sent = true
       } catch (e) {
-        if (!(e instanceof Refusal) || e.status === 0 || e.status >= 500) break
+        if (!(e instanceof Refusal) || waits.includes(e.status) || e.status >= 500) break
         keep(parcels.map((x) => (x.key === p.key ? { ...x, conflict: e.message } : x)))
         sent = true
       }

@@ -4,6 +4,7 @@ import { useLive } from '../api/live'
 import { DayPage } from '../day/DayPage'
 import { Loading } from '../ui/Notice'
 import { OutboxNotice } from './OutboxNotice'
+import { PairPage } from './PairPage'
 import { Shell } from './Shell'
 
 const Traveller = lazy(() => import('../stations/Traveller').then((m) => ({ default: m.Traveller })))
@@ -28,6 +29,7 @@ export function App() {
         <Route path="/job/:id/:station/bench" element={<BenchMode />} />
         <Route path="/job/:id/cutting" element={<CuttingSheet />} />
         <Route path="/job/:id/tray" element={<TrayPage />} />
+        <Route path="/pair" element={<PairPage />} />
         <Route path="/target" element={<TargetPage />} />
         <Route element={<Shell />}>
           <Route index element={<DayPage />} />

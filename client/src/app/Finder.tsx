@@ -1,13 +1,18 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
+import { answer, http } from '../api/client'
 import { useBench, useBlocks, useBoards } from '../api/queries'
 import { Dialog } from '../ui/Dialog'
 import { stationName } from '../ui/format'
 
 interface Place {
+  id?: number
   kind: string
   text: string
   to: string
+  /** What was found in it, where that is not its name. */
+  why?: string
 }
 
 /** Finds any job, board, block, station or place by a few letters of each word. */
@@ -15,7 +20,8 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
   const [text, setText] = useState('')
   const [at, setAt] = useState(0)
   const go = useNavigate()
-  const found = usePlaces(open, text.replace(/\b(board|block)\b/gi, ''))
+  const past = usePast(open, text)
+  const here = usePlaces(open, text.replace(/\b(board|block)\b/gi, ''))
     .filter((p) =>
       text
         .toLowerCase()
@@ -23,6 +29,7 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
         .every((w) => `${p.kind} ${p.text}`.toLowerCase().includes(w)),
     )
     .slice(0, 12)
+  const found = [...here, ...past.filter((p) => !here.some((h) => h.kind === 'job' && h.id === p.id))].slice(0, 20)
   const pick = (p?: Place) => {
     if (p) {
       go(p.to)
@@ -37,7 +44,7 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
         autoFocus
         value={text}
         aria-label="Find a job, board, block, step or place"
-        placeholder="job, board, block, step"
+        placeholder="job, client, board, part, fault, signer:qa, date:2026-11"
         className="w-full border border-rule bg-raised px-3 py-2 text-[18px]"
         onChange={(e) => {
           setText(e.target.value)
@@ -60,7 +67,10 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
               className={`flex w-full gap-3 px-2 py-1.5 text-left ${i === at ? 'bg-copper-wash' : ''}`}
             >
               <span className="w-16 shrink-0 text-soft">{p.kind}</span>
-              <span>{p.text}</span>
+              <span className="min-w-0">
+                {p.text}
+                {p.why && <span className="block truncate text-[14px] text-soft">{p.why}</span>}
+              </span>
             </button>
           </li>
         ))}
@@ -70,6 +80,24 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
   )
 }
 
+/** Jobs of all time by any word of theirs: client, board, block, part, fault, signer, date, note. */
+function usePast(open: boolean, text: string): Place[] {
+  const found = useQuery({
+    queryKey: ['search', text],
+    enabled: open && text.trim().length > 1,
+    placeholderData: keepPreviousData,
+    queryFn: () => answer(http.GET('/api/search', { params: { query: { text: text.slice(0, 200) } } })),
+  }).data
+  if (!open || text.trim().length < 2) return []
+  return (found ?? []).map((f) => ({
+    id: f.id,
+    kind: f.finished ? 'done' : 'job',
+    text: `${f.id} ${f.title}${f.client ? `, ${f.client}` : ''}`,
+    why: `${f.field}: ${f.snippet}`,
+    to: `/job/${f.id}`,
+  }))
+}
+
 function usePlaces(open: boolean, text: string): Place[] {
   const bench = useBench().data
   const boards = useBoards(text).data
@@ -77,7 +105,7 @@ function usePlaces(open: boolean, text: string): Place[] {
   if (!open) return []
   return [
     ...(bench?.jobs ?? []).flatMap((j) => [
-      { kind: 'job', text: `${j.id} ${j.title}`, to: `/job/${j.id}/${j.station}` },
+      { id: j.id, kind: 'job', text: `${j.id} ${j.title}`, to: `/job/${j.id}/${j.station}` },
       ...(j.nextStep ? [{ kind: 'step', text: `${j.nextStep} (job ${j.id})`, to: `/job/${j.id}/${j.station}` }] : []),
       ...j.route.map((r) => ({
         kind: 'station',

@@ -101,7 +101,7 @@ export function DayStrip({
           <button
             type="button"
             key={`${b.by}${b.job}${b.start}${b.done}`}
-            data-bar={`${b.job}/${b.key ?? ""}`}
+            data-bar={`${b.job}/${b.key ?? ''}`}
             aria-label={`${b.title}, ${b.stations.join(', ')}, ${shopClock(b.start)} to ${shopClock(b.end)}, ${b.by}${b.done ? ', done' : ''}${b.begun ? ', under way' : ''}${b.pinned ? ', pinned' : ''}`}
             title={`${b.title}: ${b.stations.join(', ')}, ${shopClock(b.start)}–${shopClock(b.end)}`}
             onClick={() => choose(b)}

@@ -16,6 +16,7 @@ import { VerdictMark, verdictColour, verdictWords } from '../ui/Verdict'
 import { BlockList, useNarrowed } from './BlockList'
 import { Comparison } from './Comparison'
 import { SaveAs } from './exchange/SaveAs'
+import { LastTime } from './LastTime'
 import { Pictures } from './Pictures'
 import { PlanB } from './PlanB'
 
@@ -111,6 +112,7 @@ export function BoardPage({ id }: { id: string }) {
             Open a job{block ? ' with this block' : ''}
           </Button>
         </div>
+        <LastTime document={b.id} title="What was done on this board" most={2} />
         <SaveAs what="boards" id={b.id} forms={['csv', 'emn', 'emp', 'svg', 'dxf']} />
         {part && (
           <Section title={`Part ${part.id}`}>

@@ -10,6 +10,7 @@ import { LayoutIntake } from './exchange/LayoutIntake'
 import { PackIntake } from './exchange/PackIntake'
 import { type Dropped, Intake } from './Intake'
 import { MachinePage } from './MachinePage'
+import { RecordCheck } from './RecordCheck'
 import { SocketPage } from './sockets/SocketPage'
 import { TracePage } from './trace/TracePage'
 import { TwinPage } from './twin/TwinPage'
@@ -30,13 +31,15 @@ export function Library() {
   const go = useNavigate()
   const [layout, setLayout] = useState<File[]>([])
   const [pack, setPack] = useState<File>()
+  const [record, setRecord] = useState<File>()
   const take = async (files: FileList | null) => {
     const all = [...(files ?? [])]
     const json = all.filter((f) => /\.json$/i.test(f.name))
     const zip = all.find((f) => /\.zip$/i.test(f.name))
     const read: Dropped[] = []
+    setRecord(all.find((f) => /\.html?$/i.test(f.name)))
     setPack(zip)
-    setLayout(zip ? [] : all.filter((f) => !json.includes(f)))
+    setLayout(zip ? [] : all.filter((f) => !json.includes(f) && !/\.html?$/i.test(f.name)))
     for (const file of json) {
       const text = file.size > 4 * 1024 * 1024 ? null : await file.text()
       if (text === null)
@@ -117,7 +120,7 @@ export function Library() {
           <label className="block cursor-pointer border-2 border-dashed border-copper bg-copper-wash px-3 py-2.5 text-center focus-within:outline-3 focus-within:outline-copper">
             <b>Drop documents here</b>
             <span className="block text-[14px] text-soft">
-              boards, blocks, cards, sockets, machines, layout files, or a pack
+              boards, blocks, cards, sockets, machines, layout files, a pack, or a build record to check
             </span>
             <input
               type="file"
@@ -222,7 +225,9 @@ export function Library() {
           </section>
         )}
       </nav>
-      {pack ? (
+      {record ? (
+        <RecordCheck key={record.name + record.lastModified} file={record} onDone={() => setRecord(undefined)} />
+      ) : pack ? (
         <PackIntake
           key={pack.name}
           file={pack}

@@ -6,6 +6,7 @@ import { Button } from '../ui/Button'
 import { Dialog } from '../ui/Dialog'
 import { clock, day } from '../ui/format'
 import { ErrorNotice, Loading } from '../ui/Notice'
+import { DevicesSection } from './DevicesSection'
 import { KeepingSection } from './KeepingSection'
 import { SignersSection } from './SignersSection'
 
@@ -99,6 +100,7 @@ export function SettingsPage() {
       {!words && (
         <>
           <SignersSection />
+          <DevicesSection />
           <KeepingSection />
         </>
       )}

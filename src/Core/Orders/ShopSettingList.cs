@@ -22,7 +22,7 @@ public sealed record ShopSetting(
     public bool Allows(double value) =>
         value >= Least
         && value <= Most
-        && (Unit is not ("months" or "s" or "days" or "pieces") || value == Math.Round(value));
+        && (Unit is not ("months" or "s" or "days" or "pieces" or "0 or 1") || value == Math.Round(value));
 }
 
 /// <summary>Every working default of the shop, by key.</summary>
@@ -260,6 +260,17 @@ public static class ShopSettingList
             "A loop under test keeps one to itself.",
             s => s.Gauges,
             (s, v) => s with { Gauges = (int)v }
+        ),
+        new(
+            "serveNetwork",
+            "serve the shop's network, from the next start on",
+            "Network",
+            "0 or 1",
+            0,
+            1,
+            "Over HTTPS, each tablet let in by a code. 0: only this machine.",
+            s => s.ServeNetwork ? 1 : 0,
+            (s, v) => s with { ServeNetwork = v > 0 }
         ),
     ];
 

@@ -57,4 +57,7 @@ public sealed record ShopSettings
     public int Jigs { get; init; } = 1;
     public int TorqueDrivers { get; init; } = 2;
     public int Gauges { get; init; } = 1;
+
+    /// <summary>Whether the shop's network is served, from the next start on.</summary>
+    public bool ServeNetwork { get; init; }
 }

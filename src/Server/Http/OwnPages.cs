@@ -7,10 +7,12 @@ namespace FaithfulBracket.Server.Http;
 /// Answers only under its own names, and lets only its own pages and plain programs write: a page of another site that the same browser
 /// shows can neither read nor change the shop.
 /// </summary>
-internal sealed class OwnPages(IConfiguration configuration)
+/// <param name="lan">Names of this machine in the shop's network; none while it is not served.</param>
+internal sealed class OwnPages(IConfiguration configuration, IReadOnlyList<string>? lan = null)
 {
     private readonly HashSet<string> _names =
     [
+        .. lan ?? [],
         .. (configuration["hosts"] ?? "").Split([',', ' '], StringSplitOptions.RemoveEmptyEntries),
         .. (configuration["urls"] ?? "")
             .Split(';', StringSplitOptions.RemoveEmptyEntries)

@@ -43,6 +43,16 @@ create table shop_secret (
     value blob not null
 ) without rowid;
 
+-- Tablets of the shop's network: each with a key of its own, of which only the hash is here.
+create table device (
+    id integer primary key,
+    name text not null,
+    token_sha256 text not null unique,
+    paired_at text not null,
+    seen_at text,
+    revoked_at text
+);
+
 -- Everything a job is found by, and the documents it is on.
 create virtual table job_search using fts5(
     title, client, board, block, part, fault, signer, date, note,

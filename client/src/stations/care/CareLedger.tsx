@@ -19,14 +19,27 @@ export function CareLedger({ job, here, s }: RoomProps) {
       <Head sub={`Opened ${day(job.openedAt)} by ${job.openedBy}${job.client ? ` for ${job.client}` : ''}.`}>
         {s.allSigned ? 'Traveller signed' : 'To hand over'}
       </Head>
-      <a
-        href={`/api/jobs/${job.id}/record.html`}
-        target="_blank"
-        rel="noreferrer"
-        className="mt-2 inline-block rounded-[3px] bg-copper px-3 py-2 font-bold text-on-copper"
-      >
-        Open the build record
-      </a>
+      <p className="mt-2 flex flex-wrap gap-2">
+        {(
+          [
+            ['client', 'Build record for the client', 'bg-copper text-on-copper'],
+            ['shop', 'Record for the shop', 'border border-rule bg-raised'],
+          ] as const
+        ).map(([whom, text, look]) => (
+          <a
+            key={whom}
+            href={`/api/jobs/${job.id}/record.html?for=${whom}`}
+            target="_blank"
+            rel="noreferrer"
+            className={`inline-block rounded-[3px] px-3 py-2 font-bold ${look}`}
+          >
+            {text}
+          </a>
+        ))}
+      </p>
+      <Why>
+        Sealed by this shop: dropped on the library it tells whether a word was changed. Print it from the page.
+      </Why>
       <DriftSection job={job} here={here} />
       <Section title="Used">
         {pads.map(([name, list]) => (

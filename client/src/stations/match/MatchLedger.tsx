@@ -1,4 +1,5 @@
 import { useBlocksFor, useSeatBlocks } from '../../api/queries'
+import { LastTime } from '../../library/LastTime'
 import { mm } from '../../ui/format'
 import { VerdictMark, verdictColour, verdictWords } from '../../ui/Verdict'
 import { Head, Row, Section, Why } from '../Ledger'
@@ -49,6 +50,7 @@ export function MatchLedger(props: RoomProps) {
           <Row name="evidence" value={`grade ${fit.grade}`} />
         </Section>
       )}
+      <LastTime document={here.board.id} but={job.id} title="Last time on this board" most={3} />
       {job.order.machine && job.plan.match.order?.machine && (
         <MachineStand machine={job.order.machine} stand={job.plan.match.order.machine} />
       )}

@@ -1,0 +1,119 @@
+using FaithfulBracket.Core;
+using FaithfulBracket.Server.Lan;
+using FaithfulBracket.Store;
+using Microsoft.AspNetCore.Hosting.Server;
+using Microsoft.AspNetCore.Hosting.Server.Features;
+using Microsoft.AspNetCore.Http.HttpResults;
+using QRCoder;
+
+namespace FaithfulBracket.Server.Stations;
+
+/// <param name="Open">Whether the shop's network is served.</param>
+/// <param name="Address">What a tablet opens; null while it is not served.</param>
+internal sealed record DevicesView(bool Open, string? Address, IReadOnlyList<DeviceRow> Devices);
+
+/// <param name="Code">Lets one device in.</param>
+/// <param name="Picture">The address with the code, to be read by a camera; an SVG.</param>
+internal sealed record Pairing(string Code, string Address, string Picture, string Until);
+
+internal sealed record PairRequest(string Code, string Name);
+
+/// <summary>Tablets of the shop's network: let in by a code, listed, shut out. Only this machine itself may do so.</summary>
+internal static class DeviceEndpoints
+{
+    private const int MostName = 60,
+        MostCode = 20;
+
+    public static void Map(IEndpointRouteBuilder app)
+    {
+        var devices = app.MapGroup("/api/devices").WithTags("devices").AddEndpointFilter(OnlyHereAsync);
+        devices.MapGet("", View);
+        devices.MapPost("/pairings", OpenPairing);
+        devices.MapDelete(
+            "/{id:long}",
+            (long id, DeviceGate gate) =>
+            {
+                gate.Revoke(id);
+                return TypedResults.NoContent();
+            }
+        );
+        app.MapPost("/api/pair", Pair).WithTags("devices");
+    }
+
+    private static async ValueTask<object?> OnlyHereAsync(
+        EndpointFilterInvocationContext context,
+        EndpointFilterDelegate next
+    ) =>
+        DeviceGate.IsHere(context.HttpContext)
+            ? await next(context)
+            : TypedResults.Problem(
+                "Devices are let in and shut out on the shop's own machine.",
+                statusCode: 403,
+                title: "Refused"
+            );
+
+    private static Ok<DevicesView> View(Devices devices, LanHosts lan, IServer server) =>
+        TypedResults.Ok(new DevicesView(lan.Open, lan.Open ? lan.Address(PortOf(server)) : null, devices.All()));
+
+    private static Results<Ok<Pairing>, ProblemHttpResult> OpenPairing(PairingDesk desk, LanHosts lan, IServer server)
+    {
+        if (!lan.Open)
+            return TypedResults.Problem(
+                "The shop's network is not served: start with ./run demo --lan, or set it in Settings and start again.",
+                statusCode: 409,
+                title: "Refused"
+            );
+        var (code, until) = desk.Open();
+        var address = $"{lan.Address(PortOf(server))}{DeviceGate.PairPage}#{code}";
+        using var data = QRCodeGenerator.GenerateQrCode(address, QRCodeGenerator.ECCLevel.M);
+        using var picture = new SvgQRCode(data);
+        return TypedResults.Ok(new Pairing(code, address, picture.GetGraphic(6), until.UtcDateTime.ToString("O")));
+    }
+
+    private static Results<NoContent, ProblemHttpResult> Pair(PairRequest body, PairingDesk desk, HttpContext context)
+    {
+        var faults = new List<InputFault>();
+        if (body.Code is not { Length: > 0 and <= MostCode })
+            faults.Add(new("/code", "Type the code that the shop's own machine shows."));
+        if (string.IsNullOrWhiteSpace(body.Name) || body.Name.Length > MostName)
+            faults.Add(new("/name", "Say which device this is: Bench A, the blue tablet."));
+        if (faults.Count > 0)
+            throw new InputException(faults);
+        try
+        {
+            if (desk.Pair(body.Code!, body.Name.Trim(), context.Connection.RemoteIpAddress) is not { } paired)
+                return TypedResults.Problem(
+                    "This code lets nobody in: it was used, or is older than ten minutes. Ask for a new one.",
+                    statusCode: 403,
+                    title: "Refused"
+                );
+            context.Response.Cookies.Append(
+                DeviceGate.Cookie,
+                paired.Token,
+                new()
+                {
+                    HttpOnly = true,
+                    Secure = true,
+                    SameSite = SameSiteMode.Strict,
+                    Path = "/",
+                    MaxAge = TimeSpan.FromDays(400),
+                    IsEssential = true,
+                }
+            );
+            return TypedResults.NoContent();
+        }
+        catch (TooManyTriesException e)
+        {
+            context.Response.Headers.RetryAfter = Math.Ceiling(Math.Max(1, e.Wait.TotalSeconds)).ToString("0");
+            return TypedResults.Problem(e.Message, statusCode: 429, title: "Wait");
+        }
+    }
+
+    /// <summary>The port of HTTPS, which may have been a free one.</summary>
+    private static int PortOf(IServer server) =>
+        server
+            .Features.Get<IServerAddressesFeature>()
+            ?.Addresses.Select(a => Uri.TryCreate(a, UriKind.Absolute, out var u) && u.Scheme == "https" ? u.Port : 0)
+            .FirstOrDefault(p => p > 0)
+        ?? LanHosts.UsualPort;
+}
