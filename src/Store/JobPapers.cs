@@ -1,4 +1,6 @@
+using System.Data.Common;
 using Dapper;
+using Microsoft.Data.Sqlite;
 
 namespace FaithfulBracket.Store;
 
@@ -62,6 +64,9 @@ public sealed record PhotoPlace(double XMm, double YMm, string Face);
 
 public sealed record TimerRow(long Id, long JobId, string StepId, string Label, string StartedAt, long Seconds);
 
+/// <summary>How a paper was sent: its key, so that it counts once, and when it was made, if that was before it reached the shop.</summary>
+public sealed record PaperSending(string? Key, DateTimeOffset? DoneAt);
+
 /// <summary>What is clipped to a job: readings, notes, photos, running timers.</summary>
 public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvider time)
 {
@@ -81,8 +86,48 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
         ];
     }
 
-    public long AddReading(long jobId, NewReadingRow reading) =>
+    /// <summary>Writes a paper, or finds the one that was sent before with the same key.</summary>
+    /// <exception cref="KeyTakenException">The key was sent before for something else.</exception>
+    private long Once(long jobId, string kind, string? key, Func<SqliteConnection, DbTransaction, long> write) =>
         database.Change(
+            (c, t) =>
+            {
+                if (key is null)
+                    return write(c, t);
+                var sent = c.QuerySingleOrDefault<(string Kind, long JobId, long PaperId)?>(
+                    "select kind, job_id, paper_id from sent_paper where client_key = @key",
+                    new { key },
+                    t
+                );
+                if (sent is { } found)
+                    return found.Kind == kind && found.JobId == jobId
+                        ? found.PaperId
+                        : throw new KeyTakenException(
+                            "This key was sent before with other content. The first one stands; send this with a key of its own."
+                        );
+                var id = write(c, t);
+                c.Execute(
+                    "insert into sent_paper (client_key, kind, job_id, paper_id) values (@key, @kind, @jobId, @id)",
+                    new
+                    {
+                        key,
+                        kind,
+                        jobId,
+                        id,
+                    },
+                    t
+                );
+                return id;
+            }
+        );
+
+    private string When(PaperSending? sending) => Stamp.Of(sending?.DoneAt ?? time.GetUtcNow());
+
+    public long AddReading(long jobId, NewReadingRow reading, PaperSending? sending = null) =>
+        Once(
+            jobId,
+            "reading",
+            sending?.Key,
             (c, t) =>
                 c.ExecuteScalar<long>(
                     """
@@ -106,7 +151,7 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
                         reading.Board,
                         reading.PowerStageC,
                         reading.LogId,
-                        at = Stamp.Of(reading.At ?? time.GetUtcNow()),
+                        at = reading.At is { } taken ? Stamp.Of(taken) : When(sending),
                     },
                     t
                 )
@@ -137,8 +182,11 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
         ];
     }
 
-    public long AddNote(long jobId, string? stepId, string text, string by) =>
-        database.Change(
+    public long AddNote(long jobId, string? stepId, string text, string by, PaperSending? sending = null) =>
+        Once(
+            jobId,
+            "note",
+            sending?.Key,
             (c, t) =>
                 c.ExecuteScalar<long>(
                     "insert into note (job_id, step_id, text, by_initials, at) values (@jobId, @stepId, @text, @by, @at) returning id",
@@ -148,7 +196,7 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
                         stepId,
                         text,
                         by,
-                        at = Stamp.Of(time),
+                        at = When(sending),
                     },
                     t
                 )
@@ -184,11 +232,15 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
         string mediaType,
         string extension,
         string by,
-        PhotoPlace? place = null
+        PhotoPlace? place = null,
+        PaperSending? sending = null
     )
     {
         var file = shelf.Put(content, extension);
-        return database.Change(
+        return Once(
+            jobId,
+            "photo",
+            sending?.Key,
             (c, t) =>
                 c.ExecuteScalar<long>(
                     """
@@ -203,7 +255,7 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
                         mediaType,
                         bytes = content.Length,
                         by,
-                        at = Stamp.Of(time),
+                        at = When(sending),
                         x = place?.XMm,
                         y = place?.YMm,
                         face = place?.Face,
@@ -233,8 +285,11 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
         ];
     }
 
-    public long StartTimer(long jobId, string stepId, string label, int seconds) =>
-        database.Change(
+    public long StartTimer(long jobId, string stepId, string label, int seconds, PaperSending? sending = null) =>
+        Once(
+            jobId,
+            "timer",
+            sending?.Key,
             (c, t) =>
                 c.ExecuteScalar<long>(
                     """
@@ -246,7 +301,7 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
                         stepId,
                         label,
                         seconds,
-                        at = Stamp.Of(time),
+                        at = When(sending),
                     },
                     t
                 )

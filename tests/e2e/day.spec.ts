@@ -85,13 +85,15 @@ test('work is dragged to an hour, given to other hands and let go of again', asy
   await signsAs(page, 'ML')
   await page.goto(server.address)
   const strip = page.getByRole('region', { name: 'The day by hands' })
-  const bar = strip.getByRole('button', { name: /, ML$/ }).first()
-  await expect(bar).toBeVisible()
-  const box = (await bar.boundingBox())!
-  await page.mouse.move(box.x + 3, box.y + 20)
+  const bars = strip.getByRole('button', { name: /, ML$/ })
+  await expect(bars.first()).toBeVisible()
+  // one wide enough to be taken hold of
+  const boxes = await bars.evaluateAll((list) => list.map((e) => e.getBoundingClientRect().toJSON() as DOMRect))
+  const box = boxes.find((r) => r.width > 24)!
+  await page.mouse.move(box.x + 16, box.y + 20)
   await page.mouse.down()
-  await page.mouse.move(box.x + 20, box.y + 21, { steps: 4 })
-  await page.mouse.move(box.x + 43, box.y + 21, { steps: 4 })
+  await page.mouse.move(box.x + 30, box.y + 21, { steps: 4 })
+  await page.mouse.move(box.x + 56, box.y + 21, { steps: 4 })
   await page.mouse.up()
   await expect
     .poll(async () => (await day()).plan.work.filter((w) => w.pinned).length, { timeout: 10_000 })

@@ -9,19 +9,27 @@ export const house = join(dirname(fileURLToPath(import.meta.url)), '..', '..')
 
 /** The published server in its own process on a data folder of its own. */
 export class Server {
-  readonly data = mkdtempSync(join(tmpdir(), 'fb-e2e-'))
+  readonly data: string
   private process?: ChildProcess
   address = ''
+  /** Where tablets ask, over HTTPS; empty while the shop's network is not served. */
+  lan = ''
+
+  /** On a folder of its own, or on one that is there; with the shop's network or without. */
+  constructor(private readonly how: { data?: string; lan?: boolean } = {}) {
+    this.data = how.data ?? mkdtempSync(join(tmpdir(), 'fb-e2e-'))
+  }
 
   /** Takes a free port itself and says which: nobody else can be given it in between. */
   async start() {
     // a demo shop filled once, when the run made one
     const seed = process.env.FB_SEED
-    if (seed && !this.process) cpSync(seed, this.data, { recursive: true })
+    if (seed && !this.process && !this.how.data) cpSync(seed, this.data, { recursive: true })
     const args = [
       join(house, '.run/app/FaithfulBracket.Server.dll'),
       ...['--urls', 'http://127.0.0.1:0', '--data', this.data],
       ...['--demo', join(house, 'demo'), '--client', join(house, 'client/dist')],
+      ...(this.how.lan ? ['--lan', 'true', '--lan-port', '0'] : []),
     ]
     const child = spawn('dotnet', args, { stdio: ['ignore', 'pipe', 'inherit'] })
     this.process = child
@@ -29,7 +37,9 @@ export class Server {
       let said = ''
       child.stdout!.on('data', (d) => {
         said += String(d)
-        const at = /Now listening on: (http:\S+)/.exec(said)
+        const at = /Now listening on: (http:\/\/\S+)/.exec(said)
+        const lan = /Now listening on: https:\/\/\S+:(\d+)/.exec(said)
+        if (lan) this.lan = `https://127.0.0.1:${lan[1]}`
         if (at && said.includes('Application started')) ready(at[1])
       })
       child.on('exit', (code) => failed(new Error(`the server ended with ${code}`)))

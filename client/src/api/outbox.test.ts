@@ -122,3 +122,104 @@ describe('what waits on this device', () => {
     expect(sent).toEqual([])
   })
 })
+
+describe('papers', () => {
+  interface Sent {
+    path: string
+    method: string
+    key: string
+    doneAt: string
+    body: unknown
+  }
+  const papers: Sent[] = []
+  const pictures = new Map<string, Blob>()
+  let answers: () => Response | Promise<never>
+
+  async function desk() {
+    vi.resetModules()
+    vi.doMock('./pictures', () => ({
+      keepPicture: async (k: string, b: Blob) => void pictures.set(k, b),
+      pictureOf: async (k: string) => pictures.get(k),
+      forgetPicture: async (k: string) => void pictures.delete(k),
+    }))
+    return { box: await import('./outbox'), papers: await import('./papers') }
+  }
+
+  beforeEach(() => {
+    papers.length = 0
+    pictures.clear()
+    answers = () => new Response('{}', { status: 201 })
+    vi.stubGlobal('fetch', async (path: string, init: RequestInit) => {
+      const headers = init.headers as Record<string, string>
+      papers.push({
+        path,
+        method: init.method!,
+        key: headers['Idempotency-Key'],
+        doneAt: headers['Done-At'],
+        body: typeof init.body === 'string' ? JSON.parse(init.body) : init.body,
+      })
+      return answers()
+    })
+  })
+  const away = () => Promise.reject(new TypeError('no network'))
+
+  it('a note that finds no shop goes out later with the key and time of its first try', async () => {
+    const d = await desk()
+    answers = away
+    await d.papers.sendNote(3, { by: 'QA', text: 'pads were torn' })
+    expect(d.box.waitingPapers(d.box.lying(), 3, 'note')).toHaveLength(1)
+    answers = () => new Response('{}', { status: 201 })
+    expect(await d.box.flush()).toBe(true)
+    expect(papers.map((p) => [p.path, p.method])).toEqual([
+      ['/api/jobs/3/notes', 'POST'],
+      ['/api/jobs/3/notes', 'POST'],
+    ])
+    expect(papers[1]).toEqual(papers[0])
+    expect(d.box.lying()).toEqual([])
+  })
+
+  it('a photo waits with its picture and leaves nothing behind', async () => {
+    const d = await desk()
+    answers = away
+    const file = new File([new Uint8Array([1, 2, 3])], 'edge.png', { type: 'image/png' })
+    await d.papers.sendPhoto(3, { by: 'QA', file, place: { x: 1, y: 2, face: 'front' } })
+    expect(pictures.size).toBe(1)
+    answers = () => new Response('{}', { status: 201 })
+    await d.box.flush()
+    expect(papers[1].path).toBe('/api/jobs/3/photos?by=QA&xMm=1&yMm=2&face=front')
+    expect(papers[1].body).toBe(file)
+    expect(pictures.size).toBe(0)
+  })
+
+  it('what the shop will not take stays to be looked at, and holds up nothing behind it', async () => {
+    const d = await desk()
+    answers = away
+    await d.papers.sendNote(3, { by: 'QA', text: 'one' })
+    await d.papers.sendNote(4, { by: 'QA', text: 'two' })
+    let calls = 0
+    answers = () =>
+      calls++ === 0
+        ? new Response(JSON.stringify({ title: 'Not here', detail: 'There is no job 3.' }), { status: 404 })
+        : new Response('{}', { status: 201 })
+    await d.box.flush()
+    expect(d.box.lying().map((p) => [p.jobId, p.conflict])).toEqual([[3, 'There is no job 3.']])
+  })
+
+  it('a device that was shut out keeps what it has', async () => {
+    const d = await desk()
+    answers = away
+    await d.papers.sendNote(3, { by: 'QA', text: 'one' })
+    answers = () => new Response(JSON.stringify({ title: 'Not paired', detail: '' }), { status: 401 })
+    await d.box.flush()
+    expect(d.box.lying().map((p) => p.conflict)).toEqual([undefined])
+  })
+
+  it('a wait begun and ended without the network never reaches the shop', async () => {
+    const d = await desk()
+    answers = away
+    await d.papers.startTimer(3, 'prep.solder', 'alloy', 1200)
+    expect(d.box.waitingPapers(d.box.lying(), 3, 'timer')).toHaveLength(1)
+    await d.papers.stopTimer(3, -1)
+    expect(d.box.lying()).toEqual([])
+  })
+})

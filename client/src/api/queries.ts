@@ -1,5 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { answer, http, ifMatch, type JobView, type Schemas } from './client'
+import { sendNote, sendPhoto, sendReading, startTimer, stopTimer } from './papers'
 
 export const useBench = () =>
   useQuery({ queryKey: ['bench'], queryFn: () => answer(http.GET('/api/bench')), refetchInterval: 20_000 })
@@ -225,8 +226,7 @@ export function useJobChanges(job: JobView) {
     }),
     read: useMutation({
       ...again,
-      mutationFn: (body: Schemas['NewReading']) =>
-        answer(http.POST('/api/jobs/{id}/readings', { params: { path }, body })),
+      mutationFn: (body: Schemas['NewReading']) => sendReading(job.id, body),
     }),
     strike: useMutation({
       ...again,
@@ -235,40 +235,22 @@ export function useJobChanges(job: JobView) {
     }),
     note: useMutation({
       ...again,
-      mutationFn: (body: Schemas['NewNote']) => answer(http.POST('/api/jobs/{id}/notes', { params: { path }, body })),
+      mutationFn: (body: Schemas['NewNote']) => sendNote(job.id, body),
     }),
     startTimer: useMutation({
       ...again,
-      mutationFn: (stepId: string) =>
-        answer(http.POST('/api/jobs/{id}/timers', { params: { path }, body: { stepId } })),
+      mutationFn: (stepId: string) => {
+        const step = job.stations.flatMap((s) => s.steps).find((x) => x.id === stepId)
+        return startTimer(job.id, stepId, step?.title ?? stepId, step?.timerS)
+      },
     }),
     stopTimer: useMutation({
       ...again,
-      mutationFn: (timerId: number) =>
-        answer(http.DELETE('/api/jobs/{id}/timers/{timerId}', { params: { path: { ...path, timerId } } })),
+      mutationFn: (timerId: number) => stopTimer(job.id, timerId),
     }),
     photo: useMutation({
       ...again,
-      mutationFn: async (v: {
-        by: string
-        stepId?: string
-        file: File
-        place?: { x: number; y: number; face: string }
-      }) => {
-        const query = new URLSearchParams({
-          by: v.by,
-          ...(v.stepId ? { stepId: v.stepId } : {}),
-          ...(v.place ? { xMm: String(v.place.x), yMm: String(v.place.y), face: v.place.face } : {}),
-        })
-        const response = await fetch(`/api/jobs/${job.id}/photos?${query}`, {
-          method: 'POST',
-          headers: { 'Content-Type': v.file.type },
-          body: v.file,
-        })
-        return answer(
-          Promise.resolve({ data: response.ok, error: response.ok ? undefined : await response.json(), response }),
-        )
-      },
+      mutationFn: (v: Parameters<typeof sendPhoto>[1]) => sendPhoto(job.id, v),
     }),
   }
 }

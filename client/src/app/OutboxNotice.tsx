@@ -1,12 +1,33 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import type { JobView } from '../api/client'
-import { again, drop, flush, useOutbox } from '../api/outbox'
+import { again, drop, flush, type Parcel, useOutbox } from '../api/outbox'
 import { Button } from '../ui/Button'
 import { Dialog } from '../ui/Dialog'
 import { clock } from '../ui/format'
 
 const every = 2000
+
+const names: Record<Parcel['kind'], [string, string]> = {
+  sign: ['step', 'steps'],
+  undo: ['step', 'steps'],
+  note: ['note', 'notes'],
+  reading: ['reading', 'readings'],
+  timer: ['wait', 'waits'],
+  stop: ['wait', 'waits'],
+  photo: ['photo', 'photos'],
+}
+
+/** “10 steps, 1 note and 2 photos”. */
+function inWords(list: Parcel[]) {
+  const counts = new Map<string, [number, [string, string]]>()
+  for (const p of list) {
+    const name = names[p.kind]
+    counts.set(name[0], [(counts.get(name[0])?.[0] ?? 0) + 1, name])
+  }
+  const words = [...counts.values()].map(([n, [one, many]]) => `${n} ${n === 1 ? one : many}`)
+  return words.length > 1 ? `${words.slice(0, -1).join(', ')} and ${words.at(-1)}` : words[0]
+}
 
 /** What waits for the network, and what met somebody else's sign-off. */
 export function OutboxNotice() {
@@ -39,15 +60,16 @@ export function OutboxNotice() {
     >
       {waits.length > 0 && (
         <span>
-          <b>
-            {waits.length} {waits.length === 1 ? 'step' : 'steps'} kept on this device
-          </b>
-          , sent when the shop answers
+          <b>{inWords(waits)} kept on this device</b>, sent when the shop answers
         </span>
       )}
       {met.length > 0 && (
         <>
-          <b>{met.length} met somebody else’s</b>
+          <b>
+            {met.some((p) => p.kind === 'sign' || p.kind === 'undo')
+              ? `${met.length} met somebody else’s`
+              : `${met.length} not taken`}
+          </b>
           <Button kind="go" onClick={() => setOpen(true)}>
             Look
           </Button>
@@ -57,11 +79,13 @@ export function OutboxNotice() {
         {met.map((p) => (
           <div key={p.key} className="mb-3 border-l-4 border-plum pl-3">
             <p className="text-[17px] font-bold">
-              {p.kind === 'sign' ? 'Yours' : 'Your take-back'}: {p.title}, {clock(p.doneAt)}
+              {p.kind === 'undo' ? 'Your take-back' : 'Yours'}: {p.title}, {clock(p.doneAt)}
             </p>
             <p>{p.conflict}</p>
             <div className="mt-1.5 flex gap-2">
-              <Button onClick={() => drop(p.key)}>Let theirs stand</Button>
+              <Button onClick={() => drop(p.key)}>
+                {p.kind === 'sign' || p.kind === 'undo' ? 'Let theirs stand' : 'Let it go'}
+              </Button>
               <Button
                 onClick={() => {
                   const job = client.getQueryData<JobView>(['job', p.jobId])

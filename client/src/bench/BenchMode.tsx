@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import type { Face, JobView, Station, WorkStep } from '../api/client'
+import { useTimers } from '../api/papers'
 import { useJob } from '../api/queries'
 import { useKeys } from '../app/keys'
 import { ScrewSymbol } from '../mat/ScrewSymbol'
@@ -39,7 +40,7 @@ function Bench({ job, station }: { job: JobView; station: Station | 'restore' })
   const here = hereOf(job, { board: step?.board ?? undefined, pair: step?.pair ?? undefined })
   const own = room.useOwn({ job, here, face })
   const props = { job, here, s, face, select: () => {}, own: own as never }
-  const timer = job.timers.find((t) => t.stepId === step?.id)
+  const timer = useTimers(job).find((t) => t.stepId === step?.id)
   // biome-ignore lint/correctness/useExhaustiveDependencies: every step begins on its own face
   useEffect(() => setTurned(null), [step?.id])
   useWakeLock()

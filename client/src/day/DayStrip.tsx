@@ -93,14 +93,14 @@ export function DayStrip({
       ))}
       {own.map(({ bar: b, start, end }) => {
         if (end <= from) return null
-        const moved = drag && drag.bar.key === b.key && drag.bar.start === b.start ? drag : undefined
+        const moved = drag && drag.bar.key === b.key && drag.bar.job === b.job ? drag : undefined
         const w = Math.max(7, x(end) - x(start) - 2)
         const y = tops[hands.indexOf(b.by)]
         if (y === undefined) return null
         return (
           <button
             type="button"
-            key={`${b.by}${b.job}${b.start}${b.done}`}
+            key={b.done ? `${b.by}${b.job}${b.start}` : `${b.job}${b.key}`}
             data-bar={`${b.job}/${b.key ?? ''}`}
             aria-label={`${b.title}, ${b.stations.join(', ')}, ${shopClock(b.start)} to ${shopClock(b.end)}, ${b.by}${b.done ? ', done' : ''}${b.begun ? ', under way' : ''}${b.pinned ? ', pinned' : ''}`}
             title={`${b.title}: ${b.stations.join(', ')}, ${shopClock(b.start)}–${shopClock(b.end)}`}

@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react'
 import type { JobView } from '../api/client'
+import { useTimers } from '../api/papers'
 import { Button } from '../ui/Button'
 import { Dialog } from '../ui/Dialog'
 import { left, wait } from '../ui/format'
@@ -98,7 +99,7 @@ export function StepLine({ job, here, s, onBench, note, setNote, selected }: Pro
 function Doing({ job, here, s, onBench, setNote, selected }: Omit<Props, 'note'>) {
   const file = useRef<HTMLInputElement>(null)
   const step = s.step!
-  const timer = job.timers.find((t) => t.stepId === step.id)
+  const timer = useTimers(job).find((t) => t.stepId === step.id)
   const pinned = here.board.parts.find((x) => x.id === selected)
   const signed = s.signed.get(step.id)
   return (

@@ -1,6 +1,7 @@
 import { Suspense, useState } from 'react'
 import { Navigate, useNavigate, useParams } from 'react-router'
 import type { Face, JobView, Station } from '../api/client'
+import { useTimers } from '../api/papers'
 import { useJob } from '../api/queries'
 import { InHeader } from '../app/HeaderSlot'
 import { useKeys } from '../app/keys'
@@ -49,7 +50,7 @@ function Sheet({ job, station }: { job: JobView; station: Station }) {
   const own = room.useOwn({ job, here, face: shown })
   const props: RoomProps<never> = { job, here, s, face: shown, selected, select, own: own as never }
   const bench = () => go(`/job/${job.id}/${station}/bench`)
-  const running = job.timers.find((t) => t.stepId === s.step?.id)
+  const running = useTimers(job).find((t) => t.stepId === s.step?.id)
   const roomKeys = room.keys?.(props) ?? {}
   const orderKeys = useOrderKeys(job, here, choose)
   useKeys({
@@ -135,13 +136,18 @@ function Sheet({ job, station }: { job: JobView; station: Station }) {
 
 function HeaderTimers({ job }: { job: JobView }) {
   const now = useNow()
-  return job.timers.slice(0, 1).map((t) => {
-    const { text, over } = left(t.endsAt, now)
-    return (
-      <span key={t.id} className="flex min-w-0 items-center gap-2 rounded-[3px] border border-rule bg-card px-2.5 py-1">
-        <span className="truncate text-soft">{t.label}</span>
-        <b className={`num text-[19px] ${over ? 'text-plum' : ''}`}>{over ? `over ${text}` : text}</b>
-      </span>
-    )
-  })
+  return useTimers(job)
+    .slice(0, 1)
+    .map((t) => {
+      const { text, over } = left(t.endsAt, now)
+      return (
+        <span
+          key={t.id}
+          className="flex min-w-0 items-center gap-2 rounded-[3px] border border-rule bg-card px-2.5 py-1"
+        >
+          <span className="truncate text-soft">{t.label}</span>
+          <b className={`num text-[19px] ${over ? 'text-plum' : ''}`}>{over ? `over ${text}` : text}</b>
+        </span>
+      )
+    })
 }

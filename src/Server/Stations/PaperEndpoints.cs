@@ -76,7 +76,8 @@ internal static class PaperEndpoints
         Store.Jobs jobs,
         JobOrders orders,
         JobPapers papers,
-        TimeProvider time
+        TimeProvider time,
+        HttpRequest request
     )
     {
         var order = orders.Of(jobs.Get(id));
@@ -89,7 +90,7 @@ internal static class PaperEndpoints
             faults.Add(new("/takenAt", "Expected an instant such as 2026-01-31T10:20:30Z, not after now."));
         if (faults.Count > 0)
             throw new InputException(faults);
-        var reading = papers.AddReading(id, Row(body));
+        var reading = papers.AddReading(id, Row(body), PaperSendings.Of(request, time));
         return TypedResults.Created(
             $"/api/jobs/{id}/readings/{reading}",
             new Opened(reading, $"/api/jobs/{id}/readings/{reading}")
@@ -127,7 +128,14 @@ internal static class PaperEndpoints
             At: r.TakenAt is { } at && Instant(at, TimeProvider.System, out var instant) ? instant : null
         );
 
-    private static Created<Opened> AddNote(long id, NewNote body, Store.Jobs jobs, JobPapers papers)
+    private static Created<Opened> AddNote(
+        long id,
+        NewNote body,
+        Store.Jobs jobs,
+        JobPapers papers,
+        TimeProvider time,
+        HttpRequest request
+    )
     {
         jobs.Get(id);
         var faults = new List<InputFault>();
@@ -139,11 +147,18 @@ internal static class PaperEndpoints
             faults.Add(new("/stepId", $"\"{step}\" names no step."));
         if (faults.Count > 0)
             throw new InputException(faults);
-        var note = papers.AddNote(id, body.StepId, body.Text!, body.By);
+        var note = papers.AddNote(id, body.StepId, body.Text!, body.By, PaperSendings.Of(request, time));
         return TypedResults.Created($"/api/jobs/{id}/notes/{note}", new Opened(note, $"/api/jobs/{id}/notes/{note}"));
     }
 
-    private static Created<Opened> StartTimer(long id, NewTimer body, JobPapers papers, JobPlans plans)
+    private static Created<Opened> StartTimer(
+        long id,
+        NewTimer body,
+        JobPapers papers,
+        JobPlans plans,
+        TimeProvider time,
+        HttpRequest request
+    )
     {
         var step =
             plans.Of(id).Plan.Find(JobEndpoints.IdOf(body.StepId, "/stepId"))
@@ -156,7 +171,13 @@ internal static class PaperEndpoints
             throw new InputException("/seconds", $"Expected 1 s to 7 days, found {seconds}.");
         if (body.Label is { Length: > MostLabel } label)
             throw new InputException("/label", $"Expected at most {MostLabel} characters, found {label.Length}.");
-        var timer = papers.StartTimer(id, step.Id.ToString(), body.Label ?? step.Title, seconds);
+        var timer = papers.StartTimer(
+            id,
+            step.Id.ToString(),
+            body.Label ?? step.Title,
+            seconds,
+            PaperSendings.Of(request, time)
+        );
         return TypedResults.Created(
             $"/api/jobs/{id}/timers/{timer}",
             new Opened(timer, $"/api/jobs/{id}/timers/{timer}")

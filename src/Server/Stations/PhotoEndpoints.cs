@@ -55,10 +55,12 @@ internal static class PhotoEndpoints
         string? face,
         HttpRequest request,
         Jobs jobs,
-        JobPapers papers
+        JobPapers papers,
+        TimeProvider time
     )
     {
         jobs.Get(id);
+        var sending = PaperSendings.Of(request, time);
         JobEndpoints.CheckInitials(by);
         if (face is not (null or "front" or "back"))
             throw new InputException("?face", $"Expected front or back, found \"{face}\".");
@@ -72,7 +74,8 @@ internal static class PhotoEndpoints
             photo.MediaType,
             photo.Extension,
             by,
-            xMm is { } px && yMm is { } py ? new(px, py, face ?? "front") : null
+            xMm is { } px && yMm is { } py ? new(px, py, face ?? "front") : null,
+            sending
         );
         return TypedResults.Created($"/api/photos/{added}", new Opened(added, $"/api/photos/{added}"));
     }

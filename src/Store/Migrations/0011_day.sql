@@ -43,6 +43,14 @@ create table shop_secret (
     value blob not null
 ) without rowid;
 
+-- A note, photo, timer or reading sent again after the network dropped counts once.
+create table sent_paper (
+    client_key text primary key,
+    kind text not null,
+    job_id integer not null references job(id),
+    paper_id integer not null
+) without rowid;
+
 -- Tablets of the shop's network: each with a key of its own, of which only the hash is here.
 create table device (
     id integer primary key,

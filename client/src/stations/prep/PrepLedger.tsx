@@ -1,3 +1,4 @@
+import { useTimers } from '../../api/papers'
 import { left } from '../../ui/format'
 import { useNow } from '../../ui/useNow'
 import { Head, Section, Why } from '../Ledger'
@@ -34,6 +35,7 @@ function CheckMark({ state }: { state: string }) {
 
 /** Faces to clean with the remover's wait, then the dry fit. */
 export function PrepLedger({ job, here, s }: RoomProps) {
+  const timers = useTimers(job)
   const now = useNow()
   return (
     <>
@@ -47,9 +49,9 @@ export function PrepLedger({ job, here, s }: RoomProps) {
           {s.step.caution && <Why tone="text-amber">{s.step.caution}</Why>}
         </Section>
       )}
-      {job.timers.length > 0 && (
+      {timers.length > 0 && (
         <Section title="Running">
-          {job.timers.map((t) => (
+          {timers.map((t) => (
             <p key={t.id} className="flex justify-between">
               <span>{t.label}</span>
               <b className="num text-[20px]">{left(t.endsAt, now).text}</b>

@@ -1,0 +1,92 @@
+import { expect, test } from '@playwright/test'
+import { Cable, Server } from './server'
+
+const server = new Server()
+test.beforeAll(() => server.start())
+test.afterAll(() => server.stop())
+
+interface Papers {
+  notes: { text: string; byInitials: string }[]
+  readings: { dieC: number; at: string }[]
+  photos: { id: number; by: string }[]
+  timers: { stepId: string; startedAt: string }[]
+}
+
+const picture = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+  'base64',
+)
+
+test('notes, photos, waits and readings taken without the network arrive once, with the time they were made', async ({
+  page,
+  context,
+  browser,
+}) => {
+  await page.addInitScript(() => localStorage.setItem('fb.initials', 'QA'))
+  const cable = await new Cable(server.address).plug()
+  await page.goto(`${cable.address}/job/14/prep`)
+  const line = page.getByRole('contentinfo', { name: 'Step' })
+  await expect(line).toBeVisible()
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+  // both places that are visited without the network have to be on the device
+  await page.goto(`${cable.address}/job/14/prove`)
+  await expect(page.getByRole('form', { name: 'New reading' })).toBeVisible()
+  await page.goto(`${cable.address}/job/14/prep`)
+  await expect(line).toBeVisible()
+  await page.reload()
+  await expect(line).toBeVisible()
+
+  const shop = await browser.newContext({ serviceWorkers: 'block' })
+  const atTheShop = async () => (await (await shop.request.get(`${server.address}/api/jobs/14`)).json()) as Papers
+  const before = await atTheShop()
+  cable.pull()
+  await context.setOffline(true)
+  const left = Date.now()
+
+  await line.getByRole('button', { name: 'Note' }).click()
+  await page.getByRole('textbox', { name: 'Note' }).fill('the old paste was dry')
+  await page.getByRole('button', { name: 'Pin the note' }).click()
+  const notice = page.locator('[aria-label="Kept on this device"]')
+  await expect(notice).toContainText('1 note kept on this device')
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+
+  const chooser = page.waitForEvent('filechooser')
+  await line.getByRole('button', { name: 'Add a photo' }).click()
+  await (await chooser).setFiles({ name: 'die.png', mimeType: 'image/png', buffer: picture })
+  await expect(notice).toContainText('1 note and 1 photo')
+
+  // the wait runs on the device meanwhile
+  await page.keyboard.press('t')
+  await expect(line.getByRole('button', { name: 'Stop the timer' })).toBeVisible()
+  await expect(notice).toContainText('1 note, 1 photo and 1 wait')
+
+  await page
+    .getByRole('navigation', { name: 'Route' })
+    .getByRole('link', { name: /^Prove/ })
+    .click()
+  const form = page.getByRole('form', { name: 'New reading' })
+  await form.getByRole('button', { name: 'before' }).click()
+  await form.getByLabel(/^room/).fill('21,5')
+  await form.getByLabel(/^die/).fill('88')
+  await form.getByLabel(/^power/).fill('140')
+  await form.getByRole('button', { name: /^(Note|Write|Keep|Add|Enter|Take)/ }).click()
+  await expect(notice).toContainText('1 reading')
+  // asleep and awake again, all of it is still there, and nothing has reached the shop
+  await page.reload()
+  await expect(notice).toContainText('1 note, 1 photo, 1 wait and 1 reading')
+  expect(await atTheShop()).toMatchObject({ notes: before.notes, readings: before.readings, photos: before.photos })
+
+  await cable.plug()
+  await context.setOffline(false)
+  await expect(notice).toHaveCount(0)
+  await expect.poll(async () => (await atTheShop()).readings.length).toBe(before.readings.length + 1)
+  const after = await atTheShop()
+  expect(after.notes.slice(before.notes.length).map((n) => n.text)).toEqual(['the old paste was dry'])
+  expect(after.photos).toHaveLength(before.photos.length + 1)
+  const timer = after.timers.at(-1)!
+  expect(Date.parse(timer.startedAt)).toBeGreaterThanOrEqual(left - 1000)
+  expect(Date.parse(after.readings.at(-1)!.at)).toBeGreaterThanOrEqual(left - 1000)
+  expect(after.readings.at(-1)!.dieC).toBe(88)
+  await shop.close()
+  cable.pull()
+})
