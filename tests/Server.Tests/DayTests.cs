@@ -4,24 +4,33 @@ using Xunit;
 
 namespace FaithfulBracket.Server.Tests;
 
-/// <summary>The bench's day over real HTTP: planned from the jobs' own steps, again after every signature, with promises, hands and pins.</summary>
-public sealed class DayTests
+/// <summary>A demo shop that never closes, so that the hour of the test is none of its business.</summary>
+public sealed class OpenShop : IAsyncLifetime
 {
-    /// <summary>A shop that never closes, so that the hour of the test is none of its business.</summary>
-    private static async Task<ServerProcess> OpenShopAsync()
+    public ServerProcess Server { get; } = new();
+
+    public async ValueTask InitializeAsync()
     {
-        var server = new ServerProcess();
-        await server.ReckonedAsync();
-        var answer = await server.SendAsync(
+        await Server.ReckonedAsync();
+        var answer = await Server.SendAsync(
             HttpMethod.Put,
             "/api/settings",
             """{"values":{"dayFromH":0,"dayToH":24,"daysAWeek":7},"reason":"a shop by night","by":"QA"}"""
         );
         Assert.Equal(HttpStatusCode.OK, answer.StatusCode);
-        await server.ReckonedAsync();
-        return server;
+        await Server.ReckonedAsync();
     }
 
+    public ValueTask DisposeAsync()
+    {
+        Server.Dispose();
+        return ValueTask.CompletedTask;
+    }
+}
+
+/// <summary>The bench's day over real HTTP: planned from the jobs' own steps, again after every signature, with promises, hands and pins.</summary>
+public sealed class DayTests(OpenShop shop) : IClassFixture<OpenShop>
+{
     private static Task<HttpResponseMessage> PutAsync(ServerProcess server, string path, object body) =>
         server.SendAsync(HttpMethod.Put, path, JsonSerializer.Serialize(body));
 
@@ -42,7 +51,7 @@ public sealed class DayTests
     [Fact]
     public async Task A_new_job_enters_the_day_and_what_is_signed_leaves_it()
     {
-        using var server = await OpenShopAsync();
+        var server = shop.Server;
         var job = await server.OpenAsync();
         var work = Work(await PlanAsync(server), job);
         Assert.Equal("match", work[0].GetProperty("station").GetString());
@@ -64,7 +73,7 @@ public sealed class DayTests
     [Fact]
     public async Task A_promise_hands_and_a_pin_are_kept_over_a_kill_and_taken_back()
     {
-        using var server = await OpenShopAsync();
+        var server = shop.Server;
         var job = await server.OpenAsync();
         var plan = await PlanAsync(server);
         var now = plan.GetProperty("now").GetDateTime();
@@ -129,7 +138,7 @@ public sealed class DayTests
     [InlineData("pin", """{"by":"QA","key":"nowhere","at":null}""", "/key")]
     public async Task What_can_not_be_is_refused_with_its_place(string call, string body, string pointer)
     {
-        using var server = new ServerProcess();
+        var server = shop.Server;
         var answer = await server.SendAsync(HttpMethod.Put, $"/api/jobs/1/{call}", body);
         Assert.Equal(HttpStatusCode.UnprocessableEntity, answer.StatusCode);
         Assert.Equal(
@@ -143,7 +152,7 @@ public sealed class DayTests
     [Fact]
     public async Task The_calendar_holds_promises_and_care_and_the_list_to_order_is_a_table()
     {
-        using var server = await OpenShopAsync();
+        var server = shop.Server;
         var calendar = await server.Http.GetStringAsync("/api/day.ics", TestContext.Current.CancellationToken);
         Assert.Contains("SUMMARY:Promised: Skua 380\\, memory ran hot", calendar, StringComparison.Ordinal);
         // job 5 is finished: it is due again
@@ -162,7 +171,7 @@ public sealed class DayTests
     [Fact]
     public async Task Who_left_signs_nothing_more_and_stands_in_the_record_under_the_same_initials()
     {
-        using var server = await OpenShopAsync();
+        var server = shop.Server;
         var job = await server.OpenAsync();
         Assert.Equal(HttpStatusCode.OK, (await server.SignAsync(job, "match.label", by: "KT")).StatusCode);
         var put = await PutAsync(

@@ -90,8 +90,18 @@ internal sealed class BenchSummaries(
     ILogger<BenchSummaries> log
 )
 {
+    private readonly Lock[] _gates = [.. Enumerable.Range(0, Gates).Select(_ => new Lock())];
+    private const int Gates = 64;
+
     /// <summary>Renews one job's summary; a job that can not be planned gets one that says so.</summary>
     public void Renew(long id, CancellationToken cancel = default)
+    {
+        // one after another: what was looked at first may not be written last
+        lock (_gates[id % Gates])
+            RenewNow(id, cancel);
+    }
+
+    private void RenewNow(long id, CancellationToken cancel)
     {
         var stamp = stamps.Of(id);
         BenchJob entry;
