@@ -1,16 +1,16 @@
-// node soak.mjs SERVER.dll HOUSE [minutes] [seed] [longest answer in seconds] [hands]: spoilt inputs over every call, kills, two hands at once.
+// node soak.mjs SERVER.dll HOUSE [minutes] [seed] [longest answer in seconds] [hands] [requests a life] [kills at most]: spoilt inputs over every call, kills, two hands at once.
 // Nothing acknowledged may be lost, nothing may answer 5xx or take over five seconds, and memory may not grow.
 import { calls, corpus } from './calls.mjs'
 import { Draws, spoilt } from './mutate.mjs'
 import { Shop } from './shop.mjs'
 
-const [dll, house, minutes = '2', seed = '1', mostSeconds = '5', hands = '3'] = process.argv.slice(2)
+const [dll, house, minutes = '2', seed = '1', mostSeconds = '5', hands = '3', life = '700', mostKills = 'Infinity'] = process.argv.slice(2)
 const d = new Draws(Number(seed))
 const all = calls(corpus(house))
 const shop = await new Shop(dll, house).start()
 const end = Date.now() + Number(minutes) * 60_000
 const mostMb = 700
-const lifeRequests = 700
+const lifeRequests = Number(life)
 const totals = { requests: 0, kills: 0, races: 0, signed: 0, notes: 0 }
 const answers = new Map()
 const failures = []
@@ -119,7 +119,7 @@ async function proveKept() {
   }
 }
 
-while (Date.now() < end && failures.length < 20) {
+while (Date.now() < end && failures.length < 20 && totals.kills < Number(mostKills)) {
   const work = Array.from({ length: Number(hands) }, () => {
     const draw = d.next()
     return draw < 0.9 ? one() : draw < 0.96 ? note() : race()

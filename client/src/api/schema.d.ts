@@ -6034,6 +6034,84 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/blocks/{id}/learned": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LearnedView"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/blocks/{id}/claim": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ClaimChange"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LearnedView"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/past/{document}": {
         parameters: {
             query?: never;
@@ -6778,6 +6856,10 @@ export interface components {
             /** Format: double */
             coolantInC?: null | number;
         };
+        ClaimChange: {
+            take: boolean;
+            by: string;
+        };
         Click: {
             /** Format: double */
             uPx: number;
@@ -7304,6 +7386,8 @@ export interface components {
             n: number;
             unit: string;
             dropKPaAt: unknown[];
+            /** Format: double */
+            shopScale?: null | number;
         };
         FoundJob: {
             /** Format: int64 */
@@ -7874,6 +7958,11 @@ export interface components {
             samples: components["schemas"]["PressureSample"][];
             place?: null | string;
         };
+        LearnedView: {
+            medians: components["schemas"]["ShopMedian"][];
+            /** Format: double */
+            taken?: null | number;
+        };
         Leftover: {
             /** Format: double */
             xMm: number;
@@ -8069,6 +8158,13 @@ export interface components {
             /** Format: double */
             chanceThen?: null | number;
             text: string;
+        };
+        MedianOutlier: {
+            /** Format: int64 */
+            job: number;
+            title: string;
+            /** Format: double */
+            ratio: number;
         };
         MirrorAsk: {
             featureId: string;
@@ -9218,6 +9314,18 @@ export interface components {
             kind: string;
             /** Format: int64 */
             version: number;
+        };
+        ShopMedian: {
+            paste?: null | string;
+            /** Format: int32 */
+            jobs: number;
+            /** Format: double */
+            ratio?: null | number;
+            /** Format: double */
+            spread?: null | number;
+            grade: null | components["schemas"]["EvidenceGrade"];
+            outliers: components["schemas"]["MedianOutlier"][];
+            text: string;
         };
         Signature: {
             by: string;

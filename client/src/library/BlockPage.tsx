@@ -5,6 +5,8 @@ import { ErrorNotice, Loading } from '../ui/Notice'
 import { VerdictMark, verdictColour, verdictWords } from '../ui/Verdict'
 import { BlockDrawing } from './BlockDrawing'
 import { SaveAs } from './exchange/SaveAs'
+import { LastTime } from './LastTime'
+import { Learned } from './Learned'
 import { Pictures } from './Pictures'
 
 /** A block drawn, its kit, and every board it was judged against. */
@@ -49,6 +51,8 @@ export function BlockPage({ id }: { id: string }) {
             </Link>
           ))}
         </Section>
+        <Learned block={id} />
+        <LastTime document={id} title="Jobs with this block" most={3} />
         <Section title="In the box">
           {(b.kit?.screws ?? []).map((s, i) => (
             <Row

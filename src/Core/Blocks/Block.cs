@@ -296,4 +296,17 @@ public sealed record FlowCurve(
     double N,
     string Unit,
     IReadOnlyList<Point2> DropKPaAt
-);
+)
+{
+    /// <summary>What the maker's claim was multiplied by, because the shop's own jobs say so; null where the claim stands.</summary>
+    public double? ShopScale { get; init; }
+
+    /// <summary>The curve as the shop's own jobs tell it.</summary>
+    public FlowCurve By(double ratio) =>
+        this with
+        {
+            AKPerW = AKPerW * ratio,
+            BKPerW = BKPerW * ratio,
+            ShopScale = ratio,
+        };
+}

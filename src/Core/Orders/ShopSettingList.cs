@@ -274,13 +274,30 @@ public static class ShopSettingList
         ),
     ];
 
+    /// <summary>Names a block's claim among the settings.</summary>
+    public const string ClaimPrefix = "claim:";
+
+    /// <summary>A claim is multiplied by no less and no more: beyond it something else is wrong.</summary>
+    public const double LeastClaim = 0.3,
+        MostClaim = 5;
+
     /// <summary>The settings with what was changed; an unknown key or a value that can not be is left out.</summary>
-    public static ShopSettings With(IEnumerable<KeyValuePair<string, double>> changed) =>
-        changed.Aggregate(
+    public static ShopSettings With(IEnumerable<KeyValuePair<string, double>> changed)
+    {
+        var all = changed.ToList();
+        var settings = all.Aggregate(
             new ShopSettings(),
             (s, c) =>
                 All.FirstOrDefault(x => x.Key == c.Key) is { } known && known.Allows(c.Value)
                     ? known.With(s, c.Value)
                     : s
         );
+        return settings with
+        {
+            Claims = all.Where(c =>
+                    c.Key.StartsWith(ClaimPrefix, StringComparison.Ordinal) && c.Value is >= LeastClaim and <= MostClaim
+                )
+                .ToDictionary(c => c.Key[ClaimPrefix.Length..], c => c.Value),
+        };
+    }
 }

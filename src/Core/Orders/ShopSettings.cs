@@ -60,4 +60,7 @@ public sealed record ShopSettings
 
     /// <summary>Whether the shop's network is served, from the next start on.</summary>
     public bool ServeNetwork { get; init; }
+
+    /// <summary>Blocks that are reckoned by the shop's own jobs: what the maker's claim is multiplied by, by the block's id.</summary>
+    public IReadOnlyDictionary<string, double> Claims { get; init; } = new Dictionary<string, double>();
 }

@@ -59,7 +59,7 @@ public sealed record Comparison(
         if (afterCoolant is { } ac)
             why.Add(
                 FormattableString.Invariant(
-                    $"Die to coolant {ac.KPerW:0.000} ± {ac.UncertaintyKPerW:0.000} K/W{(expected is { } e ? FormattableString.Invariant($", expected {e:0.000}") : "")}."
+                    $"Die to coolant {ac.KPerW:0.000} ± {ac.UncertaintyKPerW:0.000} K/W{(expected is { } e ? FormattableString.Invariant($", expected {e:0.000}{(curve!.ShopScale is { } own ? $" by this shop's own jobs, {own:0.00} of the maker's claim" : "")}") : "")}."
                 )
             );
         if (rise is { } k)

@@ -4,6 +4,7 @@ using FaithfulBracket.Core.Care;
 using FaithfulBracket.Core.Kit;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Core.Schedule;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Store;
@@ -49,6 +50,10 @@ internal sealed record BenchJob(
     /// <summary>How it came out so far; null for a job that can not be planned.</summary>
     [JsonIgnore]
     public JobOutcome? Outcome { get; init; }
+
+    /// <summary>What its proof says of its blocks.</summary>
+    [JsonIgnore]
+    public IReadOnlyList<BlockMeasured> Measured { get; init; } = [];
 }
 
 /// <summary>An entry as it is kept: what the bench index shows, and what the day is planned from.</summary>
@@ -57,12 +62,13 @@ internal sealed record KeptBenchJob(
     IReadOnlyList<WorkBlock> Work,
     IReadOnlyList<KitLine> Needs,
     CareDates? Care,
-    JobOutcome? Outcome
+    JobOutcome? Outcome,
+    IReadOnlyList<BlockMeasured> Measured
 )
 {
     public static string Write(BenchJob job) =>
         JsonSerializer.Serialize(
-            new KeptBenchJob(job, job.Work, job.Needs, job.Care, job.Outcome),
+            new KeptBenchJob(job, job.Work, job.Needs, job.Care, job.Outcome, job.Measured),
             DocumentJson.Options
         );
 
@@ -75,6 +81,7 @@ internal sealed record KeptBenchJob(
                 Needs = kept.Needs ?? [],
                 Care = kept.Care,
                 Outcome = kept.Outcome,
+                Measured = kept.Measured ?? [],
             }
             : JsonSerializer.Deserialize<BenchJob>(content, DocumentJson.Options)!;
 }
@@ -110,7 +117,12 @@ internal sealed class BenchSummaries(
         {
             var view = views.View(id, cancel);
             var outcome = JobPast.Outcome(view, leaks.All(id));
-            entry = Entry(view) with { Care = care.Of(id, null, cancel), Outcome = outcome };
+            entry = Entry(view) with
+            {
+                Care = care.Of(id, null, cancel),
+                Outcome = outcome,
+                Measured = JobPast.Measured(view),
+            };
             words = JobPast.Words(view, outcome);
         }
         catch (Exception e) when (e is not OperationCanceledException)

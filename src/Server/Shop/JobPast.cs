@@ -1,6 +1,7 @@
 using System.Globalization;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Shop;
@@ -44,6 +45,28 @@ internal static class JobPast
             [.. wrong.Distinct().Take(MostWrong)]
         );
     }
+
+    /// <summary>What the proof says of each block; nothing where it was not measured at a known flow.</summary>
+    public static IReadOnlyList<BlockMeasured> Measured(JobView v) =>
+        [
+            .. v
+                .Plan.Prove.Pairs.Select(proof =>
+                    v.Order.Pairs.FirstOrDefault(p => p.Key == proof.Pair) is { Block.Flow: { } flow } pair
+                    && proof.Comparison is { AfterToCoolant: { } measured, ExpectedToCoolantKPerW: { } expected }
+                    && v.Plan.Pads.Pairs.FirstOrDefault(p => p.Pair == proof.Pair && p.Board == proof.Board) is { } pads
+                    && ShopMedians.RatioOf(measured.KPerW, expected, FilmResistance.Of(pads) ?? 0, flow.ShopScale ?? 1)
+                        is { } ratio
+                        ? new BlockMeasured(
+                            v.Id,
+                            v.Title,
+                            pair.Block.Id,
+                            v.PasteId ?? v.Plan.Paste.Faces.Select(f => f.PasteId).FirstOrDefault("?"),
+                            ratio
+                        )
+                        : null
+                )
+                .OfType<BlockMeasured>(),
+        ];
 
     private static string Title(JobView v, HistoryEntry h) =>
         h.Signed?.Title ?? v.Steps.FirstOrDefault(s => s.StepId.ToString() == h.StepId)?.Title ?? h.StepId;

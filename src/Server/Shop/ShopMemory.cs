@@ -41,8 +41,44 @@ internal sealed class ShopMemory(
     public IReadOnlyDictionary<string, Board> Boards =>
         Fresh(ref _boards, boards.Edition, old => Read("board", boards, old, d => BoardReader.Read(d), _boardDigests));
 
-    public IReadOnlyDictionary<string, Block> Blocks =>
-        Fresh(ref _blocks, blocks.Edition, old => Read("block", blocks, old, d => BlockReader.Read(d), _blockDigests));
+    /// <summary>Blocks as they are reckoned with: by the maker's claim, or by the shop's own jobs where it said so.</summary>
+    public IReadOnlyDictionary<string, Block> Blocks
+    {
+        get
+        {
+            var claimed = Fresh(
+                ref _blocks,
+                blocks.Edition,
+                old => Read("block", blocks, old, d => BlockReader.Read(d), _blockDigests)
+            );
+            var claims = Settings.Claims;
+            if (claims.Count == 0)
+                return claimed;
+            lock (_gate)
+            {
+                if (_ownBlocks is { } kept && kept.Claimed == claimed && kept.Claims == claims)
+                    return kept.Value;
+                var value = claimed.ToDictionary(
+                    b => b.Key,
+                    b =>
+                        b.Value.Flow is { } flow && claims.TryGetValue(b.Key, out var ratio)
+                            ? b.Value with
+                            {
+                                Flow = flow.By(ratio),
+                            }
+                            : b.Value
+                );
+                _ownBlocks = (claimed, claims, value);
+                return value;
+            }
+        }
+    }
+
+    private (
+        Dictionary<string, Block> Claimed,
+        IReadOnlyDictionary<string, double> Claims,
+        Dictionary<string, Block> Value
+    )? _ownBlocks;
 
     public IReadOnlyDictionary<string, Card> Cards =>
         Fresh(ref _cards, cards.Edition, old => Read("card", cards, old, d => CardReader.Read(d), _cardDigests));

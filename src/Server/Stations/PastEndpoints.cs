@@ -1,4 +1,6 @@
 using FaithfulBracket.Core;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Server.Shop;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -19,12 +21,20 @@ internal sealed record PastJob(
     IReadOnlyList<string> Wrong
 );
 
+/// <param name="Medians">All pastes first, then each.</param>
+/// <param name="Taken">What the maker's claim is multiplied by; null while the claim stands.</param>
+internal sealed record LearnedView(IReadOnlyList<ShopMedian> Medians, double? Taken);
+
+/// <param name="Take">The shop's own median; false for the maker's claim again.</param>
+internal sealed record ClaimChange(bool Take, string By);
+
 /// <summary>Everything ever done: found by words, and what was done last time on the same board or block.</summary>
 internal static class PastEndpoints
 {
     private const int MostText = 200,
         MostFound = 40,
-        MostPast = 20;
+        MostPast = 20,
+        MostLearned = 500;
 
     public static void Map(IEndpointRouteBuilder app)
     {
@@ -33,11 +43,49 @@ internal static class PastEndpoints
             "/search",
             (string text, JobSearch search) => TypedResults.Ok(search.Find(Bounded(text), MostFound))
         );
+        past.MapGet("/blocks/{id}/learned", Learned);
+        past.MapPut("/blocks/{id}/claim", Claim);
         past.MapGet(
             "/past/{document}",
             (string document, long? but, JobSearch search, BenchSummaries summaries) =>
                 TypedResults.Ok(On(document, but, search, summaries))
         );
+    }
+
+    /// <summary>What the shop's own jobs say of a block.</summary>
+    private static Ok<LearnedView> Learned(string id, JobSearch search, BenchSummaries summaries, ShopMemory shop) =>
+        TypedResults.Ok(
+            new LearnedView(
+                ShopMedians.Of(Measured(id, search, summaries)),
+                shop.Settings.Claims.TryGetValue(id, out var taken) ? taken : null
+            )
+        );
+
+    private static List<BlockMeasured> Measured(string id, JobSearch search, BenchSummaries summaries) =>
+        [.. summaries.Of([.. search.On(id, MostLearned)]).SelectMany(j => j.Measured).Where(m => m.Block == id)];
+
+    /// <summary>Takes the shop's own median for a maker's claim, or the claim again.</summary>
+    private static Ok<LearnedView> Claim(
+        string id,
+        ClaimChange body,
+        JobSearch search,
+        BenchSummaries summaries,
+        ShopMemory shop,
+        Settings settings
+    )
+    {
+        JobEndpoints.CheckInitials(body.By);
+        if (!shop.Blocks.ContainsKey(id))
+            throw new NotHereException($"The library has no block \"{id}\".");
+        var own = ShopMedians.Of(Measured(id, search, summaries)) is [var all, ..] ? all : null;
+        if (body.Take && own?.Ratio is not (>= ShopSettingList.LeastClaim and <= ShopSettingList.MostClaim))
+            throw new InputException("/take", own?.Text ?? "No job with this block has been proved yet.");
+        settings.Put(
+            [new(ShopSettingList.ClaimPrefix + id, body.Take ? own!.Ratio : null)],
+            body.Take ? own!.Text : "the maker's claim again",
+            body.By
+        );
+        return Learned(id, search, summaries, shop);
     }
 
     private static string Bounded(string text) =>
