@@ -82,31 +82,40 @@ public sealed class JobSearch(ShopDatabase database)
         if (query.Length == 0)
             return [];
         using var c = database.Open();
-        var rows = c.Query<(long Id, string Title, string? Client, long Finished)>(
-                """
-                select j.id, j.title, j.client, coalesce(s.finished, 0)
-                from (select rowid as id from job_search where job_search match @query order by rowid desc limit @most) f
-                join job j on j.id = f.id left join job_summary s on s.job_id = j.id order by j.id desc
-                """,
+        var snippets = string.Join(
+            ", ",
+            Fields.Select((f, i) => $"snippet(job_search, {i}, '[', ']', '…', 10) as {f}_found")
+        );
+        var found = c.Query(
+                $"select rowid as id, {snippets} from job_search where job_search match @query order by rowid desc limit @most",
                 new { query, most }
             )
+            .Cast<IDictionary<string, object?>>()
             .ToList();
-        return [.. rows.Select(r => Told(c, query, r.Id, r.Title, r.Client, r.Finished != 0))];
-    }
-
-    private static FoundJob Told(SqliteConnection c, string query, long id, string title, string? client, bool finished)
-    {
-        for (var i = Fields.Count - 1; i >= 0; i--)
-        {
-            // notes and faults say more than a title that is shown anyway
-            var snippet = c.ExecuteScalar<string?>(
-                $"select snippet(job_search, {i}, '[', ']', '…', 10) from job_search where job_search match @query and rowid = @id",
-                new { query, id }
-            );
-            if (snippet?.Contains('[', StringComparison.Ordinal) == true)
-                return new(id, title, client, finished, Fields[i], snippet);
-        }
-        return new(id, title, client, finished, Fields[0], title);
+        var jobs = c.Query<(long Id, string Title, string? Client, long Finished)>(
+                "select j.id, j.title, j.client, coalesce(s.finished, 0) from job j left join job_summary s on s.job_id = j.id where j.id in @ids",
+                new { ids = found.ConvertAll(f => (long)f["id"]!) }
+            )
+            .ToDictionary(j => j.Id);
+        return
+        [
+            .. found.Select(f =>
+            {
+                var job = jobs[(long)f["id"]!];
+                // notes and faults say more than a title that is shown anyway
+                var field = Fields.LastOrDefault(x =>
+                    (f[$"{x}_found"] as string)?.Contains('[', StringComparison.Ordinal) == true
+                );
+                return new FoundJob(
+                    job.Id,
+                    job.Title,
+                    job.Client,
+                    job.Finished != 0,
+                    field ?? Fields[0],
+                    field is null ? job.Title : (string)f[$"{field}_found"]!
+                );
+            }),
+        ];
     }
 
     /// <summary>Every word as a quoted prefix: nothing typed is an operator.</summary>

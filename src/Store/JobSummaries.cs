@@ -8,16 +8,42 @@ public sealed record JobSummaryRow(long JobId, string Content, bool Finished);
 /// <summary>Summaries of the jobs, renewed when what they were made from changes; finished jobs never.</summary>
 public sealed class JobSummaries(ShopDatabase database)
 {
-    public IReadOnlyList<JobSummaryRow> All()
+    /// <summary>Every open job, and the newest finished ones.</summary>
+    public IReadOnlyList<JobSummaryRow> Lying(int mostFinished)
     {
         using var c = database.Open();
         return
         [
             .. c.Query<(long JobId, string Content, long Finished)>(
-                    "select job_id, content, finished from job_summary order by job_id"
+                    """
+                    select job_id, content, finished from job_summary where finished = 0
+                    union all
+                    select * from (select job_id, content, finished from job_summary where finished = 1 order by job_id desc limit @mostFinished)
+                    order by job_id
+                    """,
+                    new { mostFinished }
                 )
                 .Select(r => new JobSummaryRow(r.JobId, r.Content, r.Finished != 0)),
         ];
+    }
+
+    /// <summary>Every finished job, one at a time.</summary>
+    public IEnumerable<JobSummaryRow> Finished()
+    {
+        using var c = database.Open();
+        foreach (
+            var (id, content) in c.Query<(long, string)>(
+                "select job_id, content from job_summary where finished = 1 order by job_id",
+                buffered: false
+            )
+        )
+            yield return new(id, content, true);
+    }
+
+    public long FinishedCount()
+    {
+        using var c = database.Open();
+        return c.ExecuteScalar<long>("select count(*) from job_summary where finished = 1");
     }
 
     /// <param name="words">What the job is found by; null leaves what is there.</param>

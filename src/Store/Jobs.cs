@@ -48,6 +48,18 @@ public sealed class Jobs(ShopDatabase database, TimeProvider time)
         return [.. c.Query<JobRow>($"select {Columns} from job order by id")];
     }
 
+    /// <summary>Jobs that have no summary yet.</summary>
+    public IReadOnlyList<JobRow> Unsummed()
+    {
+        using var c = database.Open();
+        return
+        [
+            .. c.Query<JobRow>(
+                $"select {Columns} from job where not exists (select 1 from job_summary s where s.job_id = job.id) order by id"
+            ),
+        ];
+    }
+
     public long Count()
     {
         using var c = database.Open();

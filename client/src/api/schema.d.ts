@@ -6451,6 +6451,8 @@ export interface components {
             /** Format: int32 */
             renewing: number;
             serverTime: string;
+            /** Format: int64 */
+            finished: number;
         };
         BenchJob: {
             /** Format: int64 */

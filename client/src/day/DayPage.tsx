@@ -127,8 +127,10 @@ export function DayPage() {
                 <JobTicket key={j.id} job={j} />
               ))}
             </div>
-            {done.length > 40 && (
-              <p className="mt-1 text-[15px] text-soft">and {done.length - 40} more: find them with Ctrl K</p>
+            {bench.data.finished > Math.min(40, done.length) && (
+              <p className="mt-1 text-[15px] text-soft">
+                and {bench.data.finished - Math.min(40, done.length)} more: find them with Ctrl K
+              </p>
             )}
           </section>
         )}

@@ -33,12 +33,22 @@ public sealed record CareDates(DateOnly Repaste, IReadOnlyList<DateOnly> Inspect
     /// <param name="curve">Brings flows to that of the first proof; null where the block states none.</param>
     /// <param name="months">By the paste's kind.</param>
     /// <param name="opened">Counts where nothing was proved yet.</param>
-    public static CareDates Of(IReadOnlyList<Reading> readings, FlowCurve? curve, int months, DateOnly opened)
+    /// <param name="limitShare">How far the resistance may drift.</param>
+    public static CareDates Of(
+        IReadOnlyList<Reading> readings,
+        FlowCurve? curve,
+        int months,
+        DateOnly opened,
+        double limitShare = Prove.Drift.DefaultLimitShare
+    )
     {
         var marks = Marks(readings, curve);
         var from = marks.Count > 0 ? marks[0].On : opened;
         var cap = from.AddMonths(months);
-        var drift = marks.Count >= Prove.Drift.LeastPoints && marks[^1].Day > marks[0].Day ? Seen(marks, cap) : null;
+        var drift =
+            marks.Count >= Prove.Drift.LeastPoints && marks[^1].Day > marks[0].Day
+                ? Seen(marks, cap, limitShare)
+                : null;
         var repaste = drift?.Due ?? cap;
         var looks = new List<DateOnly>();
         for (var on = from.AddMonths(InspectMonths); on < repaste; on = on.AddMonths(InspectMonths))
@@ -72,19 +82,20 @@ public sealed record CareDates(DateOnly Repaste, IReadOnlyList<DateOnly> Inspect
 
     private static double PerWatt(FlowCurve c, double flow) => c.AKPerW + c.BKPerW * Math.Pow(flow, -c.N);
 
-    private static DriftSeen Seen(List<DriftMark> marks, DateOnly cap)
+    private static DriftSeen Seen(List<DriftMark> marks, DateOnly cap, double limitShare)
     {
         var first = marks[0].On;
         var capDays = Math.Max(1, cap.DayNumber - first.DayNumber);
         var line = Prove.Drift.Of(
             [.. marks.Select(m => new DriftPoint(m.Day, m.KPerW, m.PlusMinus))],
+            limitShare: limitShare,
             capDays: capDays
         );
         DateOnly On(double day) => first.AddDays((int)Math.Round(Math.Clamp(day, 0, capDays)));
         return new(
             marks,
             line,
-            line.StartKPerW * (1 + Prove.Drift.DefaultLimitShare),
+            line.StartKPerW * (1 + limitShare),
             On(line.DueDay),
             On(line.DueLowDay),
             On(line.DueHighDay)

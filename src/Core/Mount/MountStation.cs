@@ -42,6 +42,7 @@ public static class MountStation
         Ways ways,
         TeardownResult teardown,
         IReadOnlyList<SeatPlan>? seats = null,
+        double tiltLimitDeg = Tightening.DefaultTiltLimitDeg,
         CancellationToken cancel = default
     )
     {
@@ -59,6 +60,7 @@ public static class MountStation
                         Tightening.Simulate(
                             stack.WhileMounting(ways.BackPlateScrews == BackPlateScrews.All),
                             Turns(ways.Increments),
+                            tiltLimitDeg: tiltLimitDeg,
                             cancel: cancel
                         )
                 );

@@ -272,6 +272,105 @@ public static class ShopSettingList
             s => s.ServeNetwork ? 1 : 0,
             (s, v) => s with { ServeNetwork = v > 0 }
         ),
+        new(
+            "springBack",
+            "squash that springs back",
+            "Pads",
+            "share",
+            0,
+            0.6,
+            "A pressed pad is measured after it was let go: so much of its squash comes back.",
+            s => s.SpringBack,
+            (s, v) => s with { SpringBack = v }
+        ),
+        new(
+            "tiltLimitDeg",
+            "tilt while tightening",
+            "Mount",
+            "°",
+            0.02,
+            3,
+            "More lifts a corner of the die off its paste.",
+            s => s.TiltLimitDeg,
+            (s, v) => s with { TiltLimitDeg = v }
+        ),
+        new(
+            "leakHoldS",
+            "hold of a leak test",
+            "Prove",
+            "s",
+            60,
+            86400,
+            "Shorter, a weeping joint hides in the warming of the air.",
+            s => s.LeakHoldS,
+            (s, v) => s with { LeakHoldS = (int)v }
+        ),
+        new(
+            "driftLimitShare",
+            "drift until the paste is due",
+            "Care",
+            "share",
+            0.02,
+            1,
+            "From there on the loss is felt in noise and clocks.",
+            s => s.DriftLimitShare,
+            (s, v) => s with { DriftLimitShare = v }
+        ),
+        new(
+            "priceFitting",
+            "a fitting, price",
+            "Prices",
+            "money a piece",
+            0,
+            1000,
+            "Of the shop's own supplier.",
+            s => s.Prices.Fitting,
+            (s, v) => s with { Prices = s.Prices with { Fitting = v } }
+        ),
+        new(
+            "pricePlug",
+            "a port plug, price",
+            "Prices",
+            "money a piece",
+            0,
+            1000,
+            "Of the shop's own supplier.",
+            s => s.Prices.Plug,
+            (s, v) => s with { Prices = s.Prices with { Plug = v } }
+        ),
+        new(
+            "pricePadCm2",
+            "a square centimetre of pad, price",
+            "Prices",
+            "money a cm²",
+            0,
+            100,
+            "Of the shop's own supplier.",
+            s => s.Prices.PadCm2,
+            (s, v) => s with { Prices = s.Prices with { PadCm2 = v } }
+        ),
+        new(
+            "pricePasteGram",
+            "a gram of paste, price",
+            "Prices",
+            "money a g",
+            0,
+            1000,
+            "Of the shop's own supplier.",
+            s => s.Prices.PasteGram,
+            (s, v) => s with { Prices = s.Prices with { PasteGram = v } }
+        ),
+        new(
+            "priceSocketKit",
+            "a socket kit, price",
+            "Prices",
+            "money a piece",
+            0,
+            1000,
+            "Of the shop's own supplier.",
+            s => s.Prices.SocketKit,
+            (s, v) => s with { Prices = s.Prices with { SocketKit = v } }
+        ),
     ];
 
     /// <summary>Names a block's claim among the settings.</summary>
@@ -292,12 +391,10 @@ public static class ShopSettingList
                     ? known.With(s, c.Value)
                     : s
         );
-        return settings with
-        {
-            Claims = all.Where(c =>
-                    c.Key.StartsWith(ClaimPrefix, StringComparison.Ordinal) && c.Value is >= LeastClaim and <= MostClaim
-                )
-                .ToDictionary(c => c.Key[ClaimPrefix.Length..], c => c.Value),
-        };
+        var claims = all.Where(c =>
+                c.Key.StartsWith(ClaimPrefix, StringComparison.Ordinal) && c.Value is >= LeastClaim and <= MostClaim
+            )
+            .ToDictionary(c => c.Key[ClaimPrefix.Length..], c => c.Value);
+        return claims.Count == 0 ? settings : settings with { Claims = claims };
     }
 }

@@ -62,5 +62,22 @@ public sealed record ShopSettings
     public bool ServeNetwork { get; init; }
 
     /// <summary>Blocks that are reckoned by the shop's own jobs: what the maker's claim is multiplied by, by the block's id.</summary>
-    public IReadOnlyDictionary<string, double> Claims { get; init; } = new Dictionary<string, double>();
+    public IReadOnlyDictionary<string, double> Claims { get; init; } = NoClaims;
+
+    private static readonly IReadOnlyDictionary<string, double> NoClaims = new Dictionary<string, double>();
+
+    /// <summary>Share of a pad's squash that springs back before it is measured.</summary>
+    public double SpringBack { get; init; } = 0.1;
+
+    /// <summary>How far a board may tilt while it is tightened, degrees.</summary>
+    public double TiltLimitDeg { get; init; } = 0.3;
+
+    /// <summary>How long a leak test holds, s.</summary>
+    public int LeakHoldS { get; init; } = 900;
+
+    /// <summary>How far the resistance may drift before the paste is due, as a share.</summary>
+    public double DriftLimitShare { get; init; } = 0.15;
+
+    /// <summary>What the shop pays for what a kit does not hold.</summary>
+    public KitPrices Prices { get; init; } = new();
 }

@@ -28,9 +28,9 @@ public static class JobPlanner
         var prep = PrepStation.Of(order, match, c.Drawer, ways, c.Shop, seats);
         var pads = PadsStation.Of(order, match, c.Drawer, ways, c.PadChoices, c.PasteId, c.Begun, cancel);
         var paste = PasteStation.Of(order, pads, c.Drawer, c.PasteId, ways, c.Shop, seats);
-        var mount = MountStation.Of(order, match, pads, ways, teardown, seats, cancel);
+        var mount = MountStation.Of(order, match, pads, ways, teardown, seats, c.Shop.TiltLimitDeg, cancel);
         var loop = OrderLoop.Of(order, match, ways, c.Shop);
-        var prove = ProveStation.Of(order, pads, paste, c.Readings, ways, seats, loop);
+        var prove = ProveStation.Of(order, pads, paste, c.Readings, ways, seats, loop, c.Shop.LeakHoldS);
         var stock = c.Drawer.PasteOr(c.PasteId);
         return new()
         {
@@ -71,7 +71,8 @@ public static class JobPlanner
             {
                 var (board, parts) = StockEvidence.Apply(
                     p.Board,
-                    [.. c.AsFound.Where(f => (f.Board ?? first) == p.Key)]
+                    [.. c.AsFound.Where(f => (f.Board ?? first) == p.Key)],
+                    springBack: c.Shop.SpringBack
                 );
                 return (Piece: p with { Board = board }, Parts: parts);
             })

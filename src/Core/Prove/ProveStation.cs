@@ -19,7 +19,7 @@ public sealed record ProveResult(IReadOnlyList<PairProof> Pairs, StationPlan She
 /// <summary>Prove: look, leak test, boot, measure.</summary>
 public static class ProveStation
 {
-    private const int LeakHoldS = 900;
+    public const int DefaultLeakHoldS = 900;
 
     /// <summary>Less warming on the way to a block is not worth a word, K.</summary>
     private const double LeastRiseK = 0.2;
@@ -31,7 +31,8 @@ public static class ProveStation
         IReadOnlyList<Reading> readings,
         Ways ways,
         IReadOnlyList<SeatPlan>? seats = null,
-        LoopResult? loop = null
+        LoopResult? loop = null,
+        int leakHoldS = DefaultLeakHoldS
     )
     {
         // of several pairs, those that press a die are proved by its temperature
@@ -58,7 +59,7 @@ public static class ProveStation
                 Station.Prove,
                 decisive?.Comparison.Verdict ?? "no readings yet",
                 decisive?.Comparison.Trouble ?? false,
-                [.. Steps(order, proofs, ways.Imprint == ImprintCheck.Lift, cost, seats ?? [], loop)]
+                [.. Steps(order, proofs, ways.Imprint == ImprintCheck.Lift, cost, seats ?? [], loop, leakHoldS)]
             )
         );
     }
@@ -69,7 +70,8 @@ public static class ProveStation
         bool lift,
         string cost,
         IReadOnlyList<SeatPlan> seats,
-        LoopResult? loop
+        LoopResult? loop,
+        int leakHoldS
     )
     {
         foreach (var piece in order.Pieces)
@@ -103,11 +105,15 @@ public static class ProveStation
             Id = new(Station.Prove, null, "leak"),
             Kind = StepKind.LeakTest,
             Done = "Tight",
-            TimerS = LeakHoldS,
+            TimerS = leakHoldS,
             Title = "Leak test off the machine: pressure hold or a soak with plain water",
             Detail = "Paper under every joint. A leak is recorded with its place: it may be a pump or a fitting.",
             Caution = "Nothing powered but the pump. Air at most 0.5 bar, never with a compressor straight on.",
-            Facts = [new("15 min", "hold"), new("0.5 bar", "at most")],
+            Facts =
+            [
+                new(FormattableString.Invariant($"{Math.Max(1, Math.Round(leakHoldS / 60.0)):0} min"), "hold"),
+                new("0.5 bar", "at most"),
+            ],
         };
         if (order.Boxes.Count > 1)
             yield return new()

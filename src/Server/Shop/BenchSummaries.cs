@@ -133,19 +133,26 @@ internal sealed class BenchSummaries(
         kept.Put(id, stamp, KeptBenchJob.Write(entry), entry.Finished, words);
     }
 
-    /// <summary>Every job, in the order of the benches; one without a summary yet is told as such.</summary>
-    public IReadOnlyList<BenchJob> All()
-    {
-        var made = kept.All().ToDictionary(s => s.JobId, s => KeptBenchJob.Read(s.Content));
-        return
+    /// <summary>Finished jobs that lie on the shelf; the rest is found by its words.</summary>
+    private const int MostFinished = 60;
+
+    /// <summary>Every open job in the order of the benches, then the newest finished; one without a summary yet is told as such.</summary>
+    public IReadOnlyList<BenchJob> All() => Ordered(kept.Lying(MostFinished));
+
+    /// <summary>Every open job.</summary>
+    public IReadOnlyList<BenchJob> Open() => Ordered(kept.Lying(0));
+
+    private IReadOnlyList<BenchJob> Ordered(IReadOnlyList<JobSummaryRow> rows) =>
         [
-            .. jobs.All()
-                .Select(j => made.GetValueOrDefault(j.Id) ?? Waiting(j))
+            .. rows.Select(s => KeptBenchJob.Read(s.Content))
+                .Concat(jobs.Unsummed().Select(Waiting))
                 .OrderBy(j => j.Finished)
                 .ThenBy(j => j.Bench, StringComparer.Ordinal)
                 .ThenBy(j => j.Id),
         ];
-    }
+
+    /// <summary>What finished jobs are due for, all of them.</summary>
+    public IEnumerable<BenchJob> Finished() => kept.Finished().Select(s => KeptBenchJob.Read(s.Content));
 
     /// <summary>Some jobs; one without an entry yet is left out.</summary>
     public IReadOnlyList<BenchJob> Of(IReadOnlyCollection<long> ids) =>

@@ -85,7 +85,7 @@ internal sealed class DayDesk(
         return new(at, time.LocalTimeZone.GetUtcOffset(at));
     }
 
-    private IEnumerable<BenchJob> Open() => summaries.All().Where(j => !j.Finished);
+    private IReadOnlyList<BenchJob> Open() => summaries.Open();
 
     private DayQuestion Question(DateTime now)
     {

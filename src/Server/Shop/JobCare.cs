@@ -30,7 +30,8 @@ internal sealed class JobCare(JobPlans plans, JobPapers papers, ShopMemory shop)
             ],
             pair?.Block.Flow,
             job.Plan.Care.RepasteMonths,
-            Day(job.Row.OpenedAt)
+            Day(job.Row.OpenedAt),
+            shop.Settings.DriftLimitShare
         );
     }
 

@@ -3,13 +3,16 @@ using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Stations;
 
+/// <param name="Jobs">Every open one, and the newest finished.</param>
+/// <param name="Finished">Finished jobs in all.</param>
 /// <param name="Renewing">Jobs whose entry is of an earlier state and being made anew.</param>
 internal sealed record BenchIndex(
     IReadOnlyList<BenchJob> Jobs,
     IReadOnlyList<RunningTimer> Timers,
     IReadOnlyList<string> RunsShort,
     int Renewing,
-    string ServerTime
+    string ServerTime,
+    long Finished
 );
 
 /// <summary>The home page: every job, what it waits for, which timer runs out first.</summary>
@@ -18,14 +21,22 @@ internal static class BenchEndpoints
     public static void Map(IEndpointRouteBuilder app) =>
         app.MapGet(
                 "/api/bench",
-                (BenchSummaries summaries, BenchRenewal renewal, JobPapers papers, ShopMemory shop, JobViews views) =>
+                (
+                    BenchSummaries summaries,
+                    JobSummaries kept,
+                    BenchRenewal renewal,
+                    JobPapers papers,
+                    ShopMemory shop,
+                    JobViews views
+                ) =>
                     TypedResults.Ok(
                         new BenchIndex(
                             summaries.All(),
                             [.. JobViews.Timers(papers.Running()).OrderBy(t => t.EndsAt, StringComparer.Ordinal)],
                             shop.Drawer.RunsShort(),
                             renewal.Renewing,
-                            views.Now()
+                            views.Now(),
+                            kept.FinishedCount()
                         )
                     )
             )

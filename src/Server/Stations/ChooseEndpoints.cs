@@ -46,7 +46,7 @@ internal static class ChooseEndpoints
                 .ThenBy(b => b.Id, StringComparer.Ordinal)
                 .Take(MostTogether),
         ];
-        return TypedResults.Ok(Together.Of(order, blocks, new(), new(), cancel));
+        return TypedResults.Ok(Together.Of(order, blocks, shop.Settings.Prices, shop.Settings, cancel));
     }
 
     /// <param name="blocks">Up to three ids, comma between.</param>
@@ -77,7 +77,7 @@ internal static class ChooseEndpoints
                 board,
                 chosen,
                 flow ?? DefaultFlowLPerMin,
-                new(),
+                shop.Settings.Prices,
                 shop.Drawer.Materials.ToDictionary(m => m.Id),
                 owned,
                 shop.Drawer.PasteOr(null)?.Material,

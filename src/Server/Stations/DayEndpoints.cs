@@ -81,7 +81,8 @@ internal static class DayEndpoints
             Encoding.UTF8.GetBytes(
                 ShopCalendar.Of(
                     summaries
-                        .All()
+                        .Open()
+                        .Concat(summaries.Finished())
                         .Select(j => new CalendarJob(
                             JobCare.Uid(rows[j.Id]),
                             j.Title,

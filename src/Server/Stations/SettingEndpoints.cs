@@ -139,8 +139,7 @@ internal static class SettingEndpoints
     private static async Task<Ok<SettingConsequences>> TryAsync(
         HttpRequest request,
         Settings kept,
-        Store.Jobs jobs,
-        JobSummaries summaries,
+        BenchSummaries summaries,
         JobPlans plans,
         CancellationToken cancel
     )
@@ -153,8 +152,7 @@ internal static class SettingEndpoints
             else
                 values.Remove(key);
         var other = ShopSettingList.With(values);
-        var finished = summaries.All().Where(s => s.Finished).Select(s => s.JobId).ToHashSet();
-        var open = jobs.All().Where(j => !finished.Contains(j.Id)).ToList();
+        var open = summaries.Open();
         var found = await Task.Run(
             () =>
                 open.Take(MostJobs)

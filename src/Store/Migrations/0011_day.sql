@@ -72,5 +72,7 @@ create table job_document (
     primary key (document, job_id)
 ) without rowid;
 
+create index job_summary_open on job_summary(finished, job_id);
+
 -- Entries of the bench index say more from now on: each is made anew once.
 update job_summary set stamp = '';

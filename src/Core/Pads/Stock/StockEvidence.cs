@@ -40,7 +40,8 @@ public static class StockEvidence
     public static (Board Board, IReadOnlyList<PartEvidence> Evidence) Apply(
         Board board,
         IReadOnlyList<AsFoundPad> found,
-        double filmMm = PlaneHeight.DefaultBondLineMm
+        double filmMm = PlaneHeight.DefaultBondLineMm,
+        double springBack = SpringBack
     )
     {
         var die = board
@@ -50,7 +51,7 @@ public static class StockEvidence
             return (board, []);
         var evidence = found
             .GroupBy(f => f.Part)
-            .Select(g => Of(board, die, [.. g], filmMm))
+            .Select(g => Of(board, die, [.. g], filmMm, springBack))
             .OfType<PartEvidence>()
             .ToDictionary(e => e.Part);
         var parts = board.Parts.Select(p =>
@@ -59,15 +60,21 @@ public static class StockEvidence
         return (board with { Parts = [.. parts] }, [.. evidence.Values]);
     }
 
-    private static PartEvidence? Of(Board board, Part die, IReadOnlyList<AsFoundPad> pads, double filmMm)
+    private static PartEvidence? Of(
+        Board board,
+        Part die,
+        IReadOnlyList<AsFoundPad> pads,
+        double filmMm,
+        double springBack
+    )
     {
         if (board.FindPart(pads[0].Part) is not { } part || part.Face != Face.Front)
             return null;
         var heights = pads.Select(p =>
-                die.HeightMm + filmMm - p.LandStepMm - (p.PressedMm - SpringBack * Math.Max(0, p.NewMm - p.PressedMm))
+                die.HeightMm + filmMm - p.LandStepMm - (p.PressedMm - springBack * Math.Max(0, p.NewMm - p.PressedMm))
             )
             .ToList();
-        var sprung = pads.Average(p => SpringBack * Math.Max(0, p.NewMm - p.PressedMm));
+        var sprung = pads.Average(p => springBack * Math.Max(0, p.NewMm - p.PressedMm));
         // several pads on one part average their reading errors, not what is common to them
         double read = PadTolMm / Math.Sqrt(pads.Count),
             tol = Math.Sqrt(read * read + StepTolMm * StepTolMm + sprung * sprung),

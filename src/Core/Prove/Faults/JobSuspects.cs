@@ -54,7 +54,7 @@ public static class JobSuspects
                 lift.Pads,
                 lift.PadsCm2,
                 lift.PasteG,
-                new()
+                shop.Prices
             ),
         };
     }
