@@ -25,6 +25,7 @@ export const views: [name: string, path: string][] = [
   ['drawer', '/drawer'],
   ['instruments', '/instruments'],
   ['settings', '/settings'],
+  ['pairing', '/pair'],
   ['care, drifting', '/job/23/care'],
   ['prove, a suspect', '/job/22/prove'],
   ['restore', '/job/5/restore'],
