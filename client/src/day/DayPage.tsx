@@ -53,7 +53,7 @@ export function DayPage() {
           <h1 className="min-w-0 flex-1 text-balance text-[25px] font-bold leading-tight">
             {d ? d.plan.headline : day.error ? 'The day can not be planned' : 'The day is being planned'}
           </h1>
-          <a href="/api/day.ics" download="shop.ics" className="text-[15px] text-copper underline underline-offset-3">
+          <a href="/api/day.ics" download="shop.ics" className="text-[15px] text-ink underline underline-offset-3">
             Calendar
           </a>
           <Button kind="go" onClick={() => setOpening(true)}>
