@@ -258,6 +258,24 @@ public class BenchDayTests
     }
 
     [Fact]
+    public void Two_who_turn_at_once_with_one_driver_in_the_settings_are_planned_all_the_same()
+    {
+        IReadOnlyList<WorkStep> steps =
+        [
+            Step(Station.Mount, "start", StepKind.Start),
+            Step(Station.Mount, "turn", StepKind.Turn),
+        ];
+        DayJob Turning(long id, string by) =>
+            Job(id, Blocks(steps, "mount.start")) with
+            {
+                LastBy = by,
+                LastAt = At(8, 55),
+            };
+        var plan = BenchDayPlanner.Plan(Ask(At(9), ["ML", "QA"], Turning(1, "QA"), Turning(2, "ML")));
+        Assert.Equal(2, plan.Work.Count(w => w.Begun));
+    }
+
+    [Fact]
     public void Random_days_hold_every_rule_by_an_independent_look()
     {
         for (var seed = 1; seed <= 60; seed++)

@@ -4,7 +4,7 @@ import { type Bar, bars, lanes, midnight, shopClock, shopTime } from './strip'
 import type { Day } from './useDay'
 
 const hour = 3_600_000
-const quarter = 5 * 60_000
+const fiveMinutes = 5 * 60_000
 const margin = 64
 const row = { bar: 58, lane: 30, gap: 14 }
 
@@ -41,7 +41,7 @@ export function DayStrip({
     .map((b) => ({
       bar: b,
       start: Math.max(b.start, b.done ? b.start : opens, shown),
-      end: b.done ? b.end : Math.min(b.end, Math.max(closes, b.start + quarter)),
+      end: b.done ? b.end : Math.min(b.end, Math.max(closes, b.start + fiveMinutes)),
     }))
   const waits = day.plan.waits.filter((w) => midnight(shopTime(w.startAt)) === shown)
   const first = Math.min(opens, ...own.map((b) => b.start))
@@ -114,7 +114,7 @@ export function DayStrip({
             onPointerCancel={() => setDrag(undefined)}
             onPointerUp={() => {
               if (drag && Math.hypot(drag.x, drag.y) > 6) {
-                const t = Math.round((b.start + drag.x / scale) / quarter) * quarter
+                const t = Math.round((b.start + drag.x / scale) / fiveMinutes) * fiveMinutes
                 drop(b, t, rowAt(y + row.bar / 2 + drag.y) ?? b.by)
               }
               setDrag(undefined)

@@ -29,7 +29,7 @@ public static class BenchDayPlanner
             .. jobs.Select(j => Work(j, whose[j.Id], begun.GetValueOrDefault(whose[j.Id]), now, q))
                 .Where(w => w.Operations.Count > 0),
         ];
-        var plan = DayPlanner.PlanPromises(new(hands.Count, work, q.Tools), cancel);
+        var plan = DayPlanner.PlanPromises(new(hands.Count, work, InHand(q.Tools, work)), cancel);
         var drawn = new Drawn(q, jobs, whose, plan, work);
         var planned = jobs.Select(j => j.Id).ToHashSet();
         List<DayJobEnd> ends =
@@ -60,6 +60,20 @@ public static class BenchDayPlanner
             plan.Proven
         );
     }
+
+    /// <summary>There are at least as many of a tool as are in somebody's hand already, whatever the settings say.</summary>
+    private static List<SharedTool> InHand(IReadOnlyList<SharedTool> tools, List<BenchWork> work) =>
+        [
+            .. tools.Select(t =>
+                t with
+                {
+                    Count = Math.Max(
+                        t.Count,
+                        work.SelectMany(w => w.Operations).Count(o => o.Tool == t.Id && o.BegunMin is not null)
+                    ),
+                }
+            ),
+        ];
 
     private static List<DayJob> Chosen(DayQuestion q) =>
         [

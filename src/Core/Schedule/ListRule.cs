@@ -43,19 +43,25 @@ internal static class ListRule
         var ops = grid.Ops;
         var starts = new long[ops.Count];
         var placed = new List<int>();
+        var isPlaced = new bool[ops.Count];
         bool Stands(int i) => ops[i].Begun is not null || pins && ops[i].Pin is not null;
         foreach (var i in Enumerable.Range(0, ops.Count).Where(Stands))
         {
             starts[i] = ops[i].Begun ?? ops[i].Pin!.Value;
             placed.Add(i);
+            isPlaced[i] = true;
         }
         var left = Enumerable.Range(0, ops.Count).Where(i => !Stands(i)).ToList();
         while (left.Count > 0)
         {
-            var next = left.Where(i => ops[i].Before.All(placed.Contains)).OrderBy(i => rank[i]).ThenBy(i => i).First();
+            var next = left.Where(i => ops[i].Before.All(b => isPlaced[b]))
+                .OrderBy(i => rank[i])
+                .ThenBy(i => i)
+                .First();
             var earliest = ops[next].Before.Select(b => starts[b] + ops[b].Length).Append(ops[next].Release).Max();
             starts[next] = Earliest(grid, starts, placed, next, earliest);
             placed.Add(next);
+            isPlaced[next] = true;
             left.Remove(next);
         }
         return starts;

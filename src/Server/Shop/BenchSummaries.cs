@@ -146,6 +146,8 @@ internal sealed class BenchSummaries(
         [
             .. rows.Select(s => KeptBenchJob.Read(s.Content))
                 .Concat(jobs.Unsummed().Select(Waiting))
+                // one may have got its summary between the two looks
+                .DistinctBy(j => j.Id)
                 .OrderBy(j => j.Finished)
                 .ThenBy(j => j.Bench, StringComparer.Ordinal)
                 .ThenBy(j => j.Id),

@@ -76,30 +76,14 @@ internal static class DayEndpoints
     )
     {
         var promised = days.All().ToDictionary(d => d.JobId, d => d.DueAt);
-        var rows = jobs.All().ToDictionary(j => j.Id);
+        var entries = summaries.Open().Concat(summaries.Finished()).DistinctBy(j => j.Id).ToDictionary(j => j.Id);
         return TypedResults.File(
             Encoding.UTF8.GetBytes(
                 ShopCalendar.Of(
-                    summaries
-                        .Open()
-                        .Concat(summaries.Finished())
-                        .Select(j => new CalendarJob(
-                            JobCare.Uid(rows[j.Id]),
-                            j.Title,
-                            j.Client,
-                            j.Finished ? null
-                                : promised.GetValueOrDefault(j.Id) is { } due
-                                    ? DateTimeOffset.Parse(
-                                        due,
-                                        CultureInfo.InvariantCulture,
-                                        DateTimeStyles.AssumeUniversal
-                                    )
-                                : null,
-                            // a card that is not built yet is not due again
-                            j.Finished
-                                ? j.Care
-                                : null
-                        )),
+                    // a job that was opened while this was read is in the next one
+                    jobs.All()
+                        .Where(row => entries.ContainsKey(row.Id))
+                        .Select(row => Dated(row, entries[row.Id], promised.GetValueOrDefault(row.Id))),
                     time.GetUtcNow()
                 )
             ),
@@ -107,6 +91,18 @@ internal static class DayEndpoints
             "shop.ics"
         );
     }
+
+    /// <summary>A job's dates: what was promised while it is open, when it is due again once it is built.</summary>
+    private static CalendarJob Dated(JobRow row, BenchJob job, string? promised) =>
+        new(
+            JobCare.Uid(row),
+            row.Title,
+            row.Client,
+            job.Finished || promised is null
+                ? null
+                : DateTimeOffset.Parse(promised, CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal),
+            job.Finished ? job.Care : null
+        );
 
     private static NoContent Promise(long id, DayTime body, DayPapers days, DayDesk desk, TimeProvider time)
     {
