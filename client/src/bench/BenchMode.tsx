@@ -44,7 +44,7 @@ function Bench({ job, station }: { job: JobView; station: Station | 'restore' })
   // biome-ignore lint/correctness/useExhaustiveDependencies: every step begins on its own face
   useEffect(() => setTurned(null), [step?.id])
   useWakeLock()
-  const meanwhile = useMeanwhile(job.id, step?.id)
+  const meanwhile = useMeanwhile(job.id, step?.id, !!timer)
   const hand = step ? (room.bench?.atHand?.(props, s.isSigned ? (step.count ?? 0) : s.count) ?? null) : null
   // where work is counted piece by piece every press is one, and the last one signs
   const press = () => {

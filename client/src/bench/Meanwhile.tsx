@@ -6,15 +6,16 @@ import { useNow } from '../ui/useNow'
 /** Where hands came from when they left a wait, kept for as long as the page lives. */
 let back: { job: number; to: string } | undefined
 
-/** What to do while a step of this job waits, and the way back: one key goes there, the same key returns. */
-export function useMeanwhile(jobId: number, stepId: string | undefined) {
-  const day = useDay().data
+/** What to do while a step of this job waits, and the way back: one key goes there, the same key returns.
+ * @param waits whether a wait runs at this step */
+export function useMeanwhile(jobId: number, stepId: string | undefined, waits: boolean) {
+  const day = useDay(waits || (!!back && back.job !== jobId)).data
   const { station } = useParams()
   const go = useNavigate()
-  const waits = day?.plan.waits ?? []
-  const own = waits.find((w) => w.running && w.job === jobId && w.stepId === stepId)
+  const running = (day?.plan.waits ?? []).filter((w) => w.running)
+  const own = running.find((w) => w.job === jobId && w.stepId === stepId)
   const other = own?.meanwhile.find((m) => m.job !== jobId) ?? own?.meanwhile[0]
-  const left = back && back.job !== jobId ? waits.find((w) => w.running && w.job === back?.job) : undefined
+  const left = back && back.job !== jobId ? running.find((w) => w.job === back?.job) : undefined
   const press = () => {
     if (other) {
       back = { job: jobId, to: `/job/${jobId}/${station}/bench` }

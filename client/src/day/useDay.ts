@@ -6,9 +6,14 @@ export type Work = Schemas['DayWork']
 export type Wait = Schemas['DayWait']
 export type Day = Schemas['DayView']
 
-/** The bench's day as it is planned; told anew when anything is written, and each minute. */
-export const useDay = () =>
-  useQuery({ queryKey: ['day'], queryFn: () => answer(http.GET('/api/day')), refetchInterval: 30_000 })
+/** The bench's day as it is planned; told anew when anything is written, and each minute. Asked only where it is shown: planning is work. */
+export const useDay = (shown = true) =>
+  useQuery({
+    queryKey: ['day'],
+    enabled: shown,
+    queryFn: () => answer(http.GET('/api/day')),
+    refetchInterval: 30_000,
+  })
 
 /** What people say about the day: promises, hands, pins. */
 export function useDayChanges() {
