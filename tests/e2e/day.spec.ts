@@ -77,7 +77,7 @@ test('a day is re-planned within seconds when a step is late, and nothing begun 
     })
     expect(answer.ok, `${s.stepId} ${await answer.text()}`).toBe(true)
   }
-  await expect(strip.locator(`[data-bar="${started.job}/${started.key}"]`)).toHaveCount(0, { timeout: 5000 })
+  await expect(strip.locator(`[data-bar="${started.job}/${started.key}"]`)).toHaveCount(0)
 })
 
 test('work is dragged to an hour, given to other hands and let go of again', async ({ page }) => {
@@ -95,9 +95,7 @@ test('work is dragged to an hour, given to other hands and let go of again', asy
   await page.mouse.move(box.x + 30, box.y + 21, { steps: 4 })
   await page.mouse.move(box.x + 56, box.y + 21, { steps: 4 })
   await page.mouse.up()
-  await expect
-    .poll(async () => (await day()).plan.work.filter((w) => w.pinned).length, { timeout: 10_000 })
-    .toBeGreaterThan(0)
+  await expect.poll(async () => (await day()).plan.work.filter((w) => w.pinned).length).toBeGreaterThan(0)
   const pinned = (await day()).plan.work.find((w) => w.pinned)!
   await strip
     .getByRole('button', { name: /pinned/ })
@@ -107,9 +105,7 @@ test('work is dragged to an hour, given to other hands and let go of again', asy
   await chosen.getByRole('button', { name: 'Unpin' }).click()
   await expect.poll(async () => (await day()).plan.work.filter((w) => w.pinned).length).toBe(0)
   await chosen.getByLabel('Whose job').selectOption('RV')
-  await expect
-    .poll(async () => (await day()).plan.jobs.find((j) => j.job === pinned.job)?.by, { timeout: 10_000 })
-    .toBe('RV')
+  await expect.poll(async () => (await day()).plan.jobs.find((j) => j.job === pinned.job)?.by).toBe('RV')
 })
 
 test('in a wait one key goes to the other work and the same key comes back', async ({ page }) => {
@@ -118,7 +114,7 @@ test('in a wait one key goes to the other work and the same key comes back', asy
   await page.goto(`${server.address}/job/11/prep/bench`)
   await expect(page.locator('[data-bench="prep.solder"]')).toBeVisible()
   const line = page.getByRole('button', { name: /^Meanwhile/ })
-  await expect(line).toBeVisible({ timeout: 15_000 })
+  await expect(line).toBeVisible()
   await page.keyboard.press('m')
   await expect(page).not.toHaveURL(/job\/11\//)
   await expect(page.getByRole('button', { name: /back to it/ })).toBeVisible()
