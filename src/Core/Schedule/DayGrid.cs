@@ -9,6 +9,9 @@ internal sealed class DayGrid
     private DayGrid(ShopDay day, List<Op> ops, int ticks)
     {
         (Day, Ops, TicksAMinute) = (day, ops, ticks);
+        OwnWork =
+            ops.TrueForAll(o => o.Of.Hands == 0 || o.Of is { By: not null, Hands: 1 })
+            && ops.Select(o => o.Of.By).OfType<string>().Distinct().Count() <= day.Hands;
         Shared =
         [
             .. day.Tools.Select(t => new SharedThing(t.Count, o => o.Tool == t.Id ? 1 : 0)),
@@ -37,6 +40,9 @@ internal sealed class DayGrid
     public sealed record SharedThing(int Count, Func<BenchOperation, int> Takes);
 
     public IReadOnlyList<SharedThing> Shared { get; }
+
+    /// <summary>Whether all work by hand is somebody's own, and there are hands for each of them.</summary>
+    public bool OwnWork { get; }
 
     public ShopDay Day { get; }
     public IReadOnlyList<Op> Ops { get; }

@@ -88,11 +88,32 @@ internal static class ListRule
     private static long Earliest(DayGrid grid, long[] starts, List<int> placed, int next, long from)
     {
         var ops = grid.Ops;
+        placed = Rivals(grid, placed, next);
         var times = placed.Select(p => starts[p] + ops[p].Length).Where(t => t > from).Append(from).Distinct().Order();
         foreach (var t in times)
             if (Fits(grid, starts, placed, next, t))
                 return t;
         return times.Last();
+    }
+
+    /// <summary>
+    /// What is placed that may want the same hands or tool. Where everybody's work is their own, nobody is in anybody else's way: there are as
+    /// many pairs of hands as people.
+    /// </summary>
+    private static List<int> Rivals(DayGrid grid, List<int> placed, int next)
+    {
+        var own = grid.Ops[next].Of;
+        var named = own.By is not null && grid.OwnWork;
+        return
+        [
+            .. placed.Where(p =>
+                grid.Ops[p].Of is var other
+                && (
+                    own.Hands > 0 && other.Hands > 0 && (!named || other.By == own.By)
+                    || own.Tool is not null && other.Tool == own.Tool
+                )
+            ),
+        ];
     }
 
     private static bool Fits(DayGrid grid, long[] starts, List<int> placed, int next, long at)
