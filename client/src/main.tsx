@@ -1,7 +1,6 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
-import { BrowserRouter } from 'react-router'
 import { App } from './app/App'
 import { releaseButtons } from './app/keys'
 import { apply } from './app/settings'
@@ -25,6 +24,8 @@ if ('serviceWorker' in navigator)
       document.addEventListener('visibilitychange', tell)
       setInterval(tell, 20_000)
     })
+    // a browser that does not trust the shop's certificate for good keeps no page: it works on while this one stays open
+    .catch(() => {})
 releaseButtons()
 const queries = new QueryClient({
   defaultOptions: {
@@ -35,9 +36,7 @@ const queries = new QueryClient({
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
-      <BrowserRouter>
-        <App />
-      </BrowserRouter>
+      <App />
     </QueryClientProvider>
   </StrictMode>,
 )

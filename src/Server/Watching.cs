@@ -3,7 +3,9 @@ using OpenTelemetry.Trace;
 
 namespace FaithfulBracket.Server;
 
-/// <summary>What whoever runs it may see: logs as JSON with --log json, metrics and traces with --otlp ADDRESS. Both off unless asked for.</summary>
+/// <summary>
+/// What whoever runs it may see: logs as JSON with --log json, metrics and traces with --otlp ADDRESS. Both off unless asked for.
+/// </summary>
 internal static class Watching
 {
     public static void Add(WebApplicationBuilder builder)

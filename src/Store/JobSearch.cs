@@ -93,7 +93,10 @@ public sealed class JobSearch(ShopDatabase database)
             .Cast<IDictionary<string, object?>>()
             .ToList();
         var jobs = c.Query<(long Id, string Title, string? Client, long Finished)>(
-                "select j.id, j.title, j.client, coalesce(s.finished, 0) from job j left join job_summary s on s.job_id = j.id where j.id in @ids",
+                """
+                select j.id, j.title, j.client, coalesce(s.finished, 0)
+                from job j left join job_summary s on s.job_id = j.id where j.id in @ids
+                """,
                 new { ids = found.ConvertAll(f => (long)f["id"]!) }
             )
             .ToDictionary(j => j.Id);

@@ -18,7 +18,9 @@ public sealed class JobSummaries(ShopDatabase database)
                     """
                     select job_id, content, finished from job_summary where finished = 0
                     union all
-                    select * from (select job_id, content, finished from job_summary where finished = 1 order by job_id desc limit @mostFinished)
+                    select * from (
+                        select job_id, content, finished from job_summary
+                        where finished = 1 order by job_id desc limit @mostFinished)
                     order by job_id
                     """,
                     new { mostFinished }

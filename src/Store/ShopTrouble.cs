@@ -15,7 +15,9 @@ public sealed record ShopTrouble(string Code, string Sentence)
         if (new FileInfo(file).Length == 0)
             return new(
                 "empty",
-                $"{file} is empty, though a shop was kept here. Nothing was written to it. Move it away and restore a backup (./run restore FILE; the newest lie in the folder backups beside it), or take the empty file away to begin a new shop."
+                $"{file} is empty, though a shop was kept here. Nothing was written to it. "
+                    + "Move it away and restore a backup (./run restore FILE; the newest lie in the folder backups beside it), "
+                    + "or take the empty file away to begin a new shop."
             );
         try
         {
@@ -36,7 +38,8 @@ public sealed record ShopTrouble(string Code, string Sentence)
         {
             SqliteException { SqliteErrorCode: 11 or 26 } => new(
                 "damaged",
-                $"{file} is damaged. Nothing more is written to it. Copy its folder as it is, move the file away, then restore the newest backup: ./run restore FILE. The hourly ones lie in the folder backups beside it."
+                $"{file} is damaged. Nothing more is written to it. Copy its folder as it is, move the file away, "
+                    + "then restore the newest backup: ./run restore FILE. The hourly ones lie in the folder backups beside it."
             ),
             SqliteException { SqliteErrorCode: 13 } => new(
                 "full",

@@ -63,7 +63,8 @@ public sealed class Signers(ShopDatabase database, TimeProvider time)
             (c, t) =>
                 c.Execute(
                     """
-                    insert into signer (initials, name, colour, works, left_at, at) values (@initials, @name, @colour, @works, @leftAt, @now)
+                    insert into signer (initials, name, colour, works, left_at, at)
+                    values (@initials, @name, @colour, @works, @leftAt, @now)
                     on conflict (initials) do update set name = excluded.name, colour = excluded.colour, works = excluded.works,
                         left_at = case when excluded.left_at is null then null else coalesce(signer.left_at, excluded.left_at) end,
                         at = excluded.at

@@ -368,7 +368,7 @@ public class BenchDayTests
             At(8)
         );
         var pads = lines.Single(l => l.Group == "pads");
-        // 20 of 45 cm² are gone when job 2 wants 40; 90 are needed in all: two sheets of 45
+        // when job 2 comes, job 1 has taken twenty of the 45 cm² beyond its kit; all three want twice what lies there: one sheet more
         Assert.Equal((90, 45, 45, "1 sheet of 90 × 50 mm"), (pads.Need, pads.Stock, pads.Short, pads.Buy));
         Assert.Equal((At(11), "by 11:00"), (pads.RunsOutAt, pads.RunsOut));
         Assert.Equal(["Job 2", "Job 1", "Job 3"], pads.Jobs);

@@ -28,7 +28,9 @@ public sealed class OpenShop : IAsyncLifetime
     }
 }
 
-/// <summary>The bench's day over real HTTP: planned from the jobs' own steps, again after every signature, with promises, hands and pins.</summary>
+/// <summary>
+/// The bench's day over real HTTP: planned from the jobs' own steps, again after every signature, with promises, hands and pins.
+/// </summary>
 public sealed class DayTests(OpenShop shop) : IClassFixture<OpenShop>
 {
     private static Task<HttpResponseMessage> PutAsync(ServerProcess server, string path, object body) =>

@@ -12,7 +12,9 @@ using Xunit;
 
 namespace FaithfulBracket.Server.Tests;
 
-/// <summary>Backups that are read back, spoilt ones that are refused, a restored shop equal to the last row, and the doctor's look.</summary>
+/// <summary>
+/// Backups that are read back, spoilt ones that are refused, a restored shop equal to the last row, and the doctor's look.
+/// </summary>
 public sealed class KeepingTests : IDisposable
 {
     private readonly string _folder = Directory.CreateTempSubdirectory("fb-keep-").FullName;
@@ -22,7 +24,9 @@ public sealed class KeepingTests : IDisposable
     private string At(string name) => Path.Combine(_folder, name);
 
     private static readonly byte[] Picture = Convert.FromBase64String(
-        "iVBORw0KGgoAAAANSUhEUgAAAAoAAAAKCAIAAAACUFjqAAAAn0lEQVR4nBXOQRUAUQhCUUMQwhCGeCEMYQhCGMKA88ftPSARgYIMKiDoYAIHG1wQISRSlEC0GGGx4vQ4UZJJJSSdTOJkk8vHhYosqqDoYgoXW1w9/itf7NF/DQOGhXtjolGTTfWP3UzjZpvrx4OGHGr+YA8zeNjh5rGRSVP+S9uMsVlzfrxoyaX2f9jLLF52uX186Mij7h/Txxw+9rjjA/byZZGvBX4rAAAAAElFTkSuQmCC"
+        "iVBORw0KGgoAAAANSUhEUgAAAAoAAAAKCAIAAAACUFjqAAAAn0lEQVR4nBXOQRUAUQhCUUMQwhCGeCEMYQhCGMKA88ftPSAR"
+            + "gYIMKiDoYAIHG1wQISRSlEC0GGGx4vQ4UZJJJSSdTOJkk8vHhYosqqDoYgoXW1w9/itf7NF/DQOGhXtjolGTTfWP3UzjZpvr"
+            + "x4OGHGr+YA8zeNjh5rGRSVP+S9uMsVlzfrxoyaX2f9jLLF52uX186Mij7h/Txxw+9rjjA/byZZGvBX4rAAAAAElFTkSuQmCC"
     );
 
     private static async Task PhotoAsync(ServerProcess server, long job)

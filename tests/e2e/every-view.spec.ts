@@ -60,12 +60,12 @@ test('nothing is cut off, covered or out of reach on any view at four sizes', as
   expect(faults).toEqual([])
 })
 
-test('the client weighs under 275 kB compressed', () => {
+test('the client weighs under 250 kB compressed', () => {
   const assets = join(house, 'client/dist/assets')
   const bytes = readdirSync(assets)
     .filter((f) => /\.(js|css)$/.test(f))
     .reduce((n, f) => n + gzipSync(readFileSync(join(assets, f))).length, 0)
-  expect(bytes).toBeLessThan(275_000)
+  expect(bytes).toBeLessThan(250_000)
 })
 
 test('the page asks nothing of anyone but its own server', async ({ page }) => {

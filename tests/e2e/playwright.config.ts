@@ -17,8 +17,8 @@ export default defineConfig({
   testDir: '.',
   workers: 2,
   retries: 0,
-  timeout: 300_000,
-  expect: { timeout: 45_000 },
+  timeout: 120_000,
+  expect: { timeout: 30_000 },
   reporter: [['list']],
   outputDir: '../../.run/test-results',
   use: {

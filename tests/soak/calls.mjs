@@ -30,17 +30,21 @@ export function calls({ boards, blocks, cards, sockets, tern, full, drawer }) {
   const put = (path, body) => (d) => ({ ...post(path, body)(d), method: 'PUT', match: d.chance(0.8) ? String(d.whole(4)) : undefined })
   const get = (path) => (d) => ({ method: 'GET', path: path(d) })
   const number = (d) => d.of(['0', '12.5', '-30', 'NaN', '1e999', '', 'x', '1e7'])
+  const words = ['tern', 'signer:qa harbour', '"', 'board:', '* OR (', 'x'.repeat(300), '\u0000']
   const time = (d) => d.of(['2026-12-01T10:00', '2031-01-01T00:00', 'soon', null, 7])
   return [
     get(() => '/api/day'),
     get(() => '/api/day.ics'),
-    get((d) => `/api/search?text=${encodeURIComponent(d.of(['tern', 'signer:qa harbour', '"', 'board:', '* OR (', 'x'.repeat(300), '\u0000']))}`),
+    get((d) => `/api/search?text=${encodeURIComponent(d.of(words))}`),
     get((d) => `/api/past/${encodeURIComponent(d.of(['tern-460-r2', '..', 'x', '%']))}`),
     get(() => '/api/keeping/doctor'),
     put((d) => `/api/jobs/${job(d)}/promise`, (d) => ({ by: 'QA', at: time(d) })),
     put((d) => `/api/jobs/${job(d)}/hands`, (d) => ({ by: 'QA', initials: d.of(['QA', 'ML', 'ZZ', null]) })),
     put((d) => `/api/jobs/${job(d)}/pin`, (d) => ({ by: 'QA', key: d.of(['prep.clean-die', 'care.stock', 'nowhere']), at: time(d) })),
-    put((d) => `/api/signers/${d.of(['QA', 'ML', 'RV', 'K9', 'LONGER'])}`, (d) => ({ name: 'N', colour: d.of(['plum', 'sky']), works: d.chance(0.9), left: false })),
+    put(
+      (d) => `/api/signers/${d.of(['QA', 'ML', 'RV', 'K9', 'LONGER'])}`,
+      (d) => ({ name: 'N', colour: d.of(['plum', 'sky']), works: d.chance(0.9), left: false }),
+    ),
     post('/api/records/check', () => ({ format: 'faithful-bracket/record', documents: [] })),
     post('/api/pair', (d) => ({ code: d.of(['ABCDEFGH', '', 'x'.repeat(100)]), name: 'Bench A' })),
     post('/api/devices/pairings', () => ({})),

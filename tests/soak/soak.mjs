@@ -1,4 +1,5 @@
-// node soak.mjs SERVER.dll HOUSE [minutes] [seed] [longest answer in seconds] [hands] [requests a life] [kills at most]: spoilt inputs over every call, kills, two hands at once.
+// node soak.mjs SERVER.dll HOUSE [minutes] [seed] [longest answer in seconds] [hands] [requests a life] [kills at most]:
+// spoilt inputs over every call, kills, two hands at once.
 // Nothing acknowledged may be lost, nothing may answer 5xx or take over five seconds, and memory may not grow.
 import { calls, corpus } from './calls.mjs'
 import { Draws, spoilt } from './mutate.mjs'

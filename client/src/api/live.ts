@@ -2,9 +2,10 @@ import { useQueryClient } from '@tanstack/react-query'
 import { useEffect } from 'react'
 
 /** Jobs and benches are read again as soon as anybody changes something; polling stays as the slow way round. */
-export function useLive() {
+export function useLive(wanted: boolean) {
   const client = useQueryClient()
   useEffect(() => {
+    if (!wanted) return
     const source = new EventSource('/api/live')
     const again = () => {
       void client.invalidateQueries({ queryKey: ['job'] })
@@ -13,5 +14,5 @@ export function useLive() {
     }
     source.addEventListener('changed', again)
     return () => source.close()
-  }, [client])
+  }, [client, wanted])
 }

@@ -1,10 +1,10 @@
 import { lazy, Suspense } from 'react'
-import { Route, Routes } from 'react-router'
 import { useLive } from '../api/live'
 import { DayPage } from '../day/DayPage'
 import { Loading } from '../ui/Notice'
 import { OutboxNotice } from './OutboxNotice'
 import { PairPage } from './PairPage'
+import { Route, Switch, useLocation } from './router'
 import { Shell } from './Shell'
 
 const Traveller = lazy(() => import('../stations/Traveller').then((m) => ({ default: m.Traveller })))
@@ -21,37 +21,39 @@ const TargetPage = lazy(() => import('../library/trace/TargetPage').then((m) => 
 const CuttingSheet = lazy(() => import('../stations/pads/CuttingSheet').then((m) => ({ default: m.CuttingSheet })))
 
 export function App() {
-  useLive()
+  // a device that is not let in yet hears nothing
+  useLive(useLocation()[0] !== '/pair')
   return (
     <Suspense fallback={<Loading what="the page" />}>
       <OutboxNotice />
-      <Routes>
-        <Route path="/job/:id/:station/bench" element={<BenchMode />} />
-        <Route path="/job/:id/cutting" element={<CuttingSheet />} />
-        <Route path="/job/:id/tray" element={<TrayPage />} />
-        <Route path="/pair" element={<PairPage />} />
-        <Route path="/target" element={<TargetPage />} />
-        <Route element={<Shell />}>
-          <Route index element={<DayPage />} />
-          <Route path="/job/:id/restore" element={<RestorePage />} />
-          <Route path="/job/:id/:station?" element={<Traveller />} />
-          <Route path="/library/:kind?/:id?" element={<Library />} />
-          <Route path="/instruments" element={<InstrumentsPage />} />
-          <Route path="/drawer" element={<Drawer />} />
-          <Route path="/settings" element={<SettingsPage />} />
-          <Route
-            path="*"
-            element={
-              <p className="m-6 text-[18px]">
-                There is no such page.{' '}
-                <a className="text-copper underline" href="/">
-                  To the benches
-                </a>
-              </p>
-            }
-          />
+      <Switch>
+        <Route path="/job/:id/:station/bench" component={BenchMode} />
+        <Route path="/job/:id/cutting" component={CuttingSheet} />
+        <Route path="/job/:id/tray" component={TrayPage} />
+        <Route path="/pair" component={PairPage} />
+        <Route path="/target" component={TargetPage} />
+        <Route>
+          <Shell>
+            <Switch>
+              <Route path="/" component={DayPage} />
+              <Route path="/job/:id/restore" component={RestorePage} />
+              <Route path="/job/:id/:station?" component={Traveller} />
+              <Route path="/library/:kind?/:id?" component={Library} />
+              <Route path="/instruments" component={InstrumentsPage} />
+              <Route path="/drawer" component={Drawer} />
+              <Route path="/settings" component={SettingsPage} />
+              <Route>
+                <p className="m-6 text-[18px]">
+                  There is no such page.{' '}
+                  <a className="text-copper underline" href="/">
+                    To the benches
+                  </a>
+                </p>
+              </Route>
+            </Switch>
+          </Shell>
         </Route>
-      </Routes>
+      </Switch>
     </Suspense>
   )
 }

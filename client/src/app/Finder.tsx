@@ -1,10 +1,10 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { useNavigate } from 'react-router'
 import { answer, http } from '../api/client'
 import { useBench, useBlocks, useBoards } from '../api/queries'
 import { Dialog } from '../ui/Dialog'
 import { stationName } from '../ui/format'
+import { useNavigate } from './router'
 
 interface Place {
   id?: number
@@ -86,7 +86,7 @@ function usePast(open: boolean, text: string): Place[] {
     queryKey: ['search', text],
     enabled: open && text.trim().length > 1,
     placeholderData: keepPreviousData,
-    queryFn: () => answer(http.GET('/api/search', { params: { query: { text: text.slice(0, 200) } } })),
+    queryFn: () => answer(http.GET('/api/search', { params: { query: { text } } })),
   }).data
   if (!open || text.trim().length < 2) return []
   return (found ?? []).map((f) => ({

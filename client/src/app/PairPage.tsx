@@ -39,7 +39,6 @@ export function PairPage() {
           <input
             className={`num tracking-[0.2em] ${field}`}
             value={code}
-            maxLength={20}
             autoComplete="off"
             autoCapitalize="characters"
             onChange={(e) => setCode(e.target.value.toUpperCase())}
@@ -47,13 +46,7 @@ export function PairPage() {
         </label>
         <label className="mt-3 block text-[16px]">
           Which tablet this is
-          <input
-            className={field}
-            value={name}
-            maxLength={60}
-            placeholder="Bench A"
-            onChange={(e) => setName(e.target.value)}
-          />
+          <input className={field} value={name} placeholder="Bench A" onChange={(e) => setName(e.target.value)} />
         </label>
         {fault && (
           <p role="alert" className="mt-3 border-l-[6px] border-plum pl-3 text-[17px] text-plum">

@@ -1,14 +1,14 @@
-import { useState } from 'react'
-import { NavLink, Outlet, useNavigate } from 'react-router'
+import { type ReactNode, useState } from 'react'
 import { Finder } from './Finder'
 import { HeaderSlot, HeaderSlotProvider } from './HeaderSlot'
 import { KeysDialog } from './KeysDialog'
 import { useKeys } from './keys'
+import { NavLink, useNavigate } from './router'
 import { SignDialog } from './SignDialog'
 import { useInitials, useTheme } from './settings'
 
 /** Header with the tie of the traveller, the places to go, who signs, and the light. */
-export function Shell() {
+export function Shell({ children }: { children: ReactNode }) {
   const [dialog, open] = useState<'keys' | 'find' | 'who' | null>(null)
   const [initials] = useInitials()
   const [theme, setTheme] = useTheme()
@@ -78,7 +78,7 @@ export function Shell() {
             signs <b className="ml-1">{initials}</b>
           </button>
         </header>
-        <Outlet />
+        {children}
       </div>
       <KeysDialog open={dialog === 'keys'} onClose={close} />
       <Finder open={dialog === 'find'} onClose={close} />

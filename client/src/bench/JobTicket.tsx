@@ -1,5 +1,5 @@
-import { Link } from 'react-router'
 import type { Schemas } from '../api/client'
+import { Link } from '../app/router'
 import { day, stationName } from '../ui/format'
 
 type Job = Schemas['BenchJob']
@@ -9,7 +9,7 @@ export function JobTicket({ job, end }: { job: Job; end?: Schemas['DayJobEnd'] }
   return (
     <Link
       to={`/job/${job.id}/${job.station}`}
-      className="grid grid-cols-[30px_minmax(0,1fr)] items-start gap-2 bg-card py-2 pr-3 shadow-[0_1px_0_var(--rule),inset_0_0_0_1px_var(--rule)] hover:bg-raised"
+      className="grid grid-cols-[30px_minmax(0,1fr)] items-start gap-2 border border-rule bg-card py-2 pr-3 hover:bg-raised"
     >
       <span aria-hidden className="ml-2.5 mt-1 h-[16px] w-[16px] rounded-full border-[3px] border-copper bg-mat" />
       <span className="min-w-0">

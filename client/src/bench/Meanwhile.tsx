@@ -1,4 +1,4 @@
-import { useNavigate, useParams } from 'react-router'
+import { useNavigate, useParams } from '../app/router'
 import { useDay } from '../day/useDay'
 import { left } from '../ui/format'
 import { useNow } from '../ui/useNow'

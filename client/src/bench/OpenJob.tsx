@@ -1,7 +1,7 @@
 import { useState } from 'react'
-import { useNavigate } from 'react-router'
 import { answer, http, type Schemas } from '../api/client'
 import { useBoards, useCards, useMachines, useProcessors } from '../api/queries'
+import { useNavigate } from '../app/router'
 import { useInitials } from '../app/settings'
 import { Button } from '../ui/Button'
 import { Dialog } from '../ui/Dialog'

@@ -1,12 +1,12 @@
 import { useState } from 'react'
-import { Link } from 'react-router'
 import { Refusal } from '../api/client'
+import { Link } from '../app/router'
 import { Button } from '../ui/Button'
 import { capital } from '../ui/format'
 import { type Bar, shopClock, shopText, shopTime } from './strip'
 import type { Day, DayChanges } from './useDay'
 
-const field = 'min-h-9 w-full border border-rule bg-raised px-2 text-[16px]'
+const field = 'min-h-9 min-w-0 flex-1 border border-rule bg-raised px-2 text-[16px]'
 
 /** One stretch of work: what is in it, when it is to begin, whose it is, what was promised. */
 export function ChosenWork({
@@ -41,11 +41,11 @@ export function ChosenWork({
         Open the job
       </Link>
       {!bar.done && (
-        <div className="mt-3 grid gap-2.5">
+        <div className="mt-3 grid grid-cols-[minmax(0,1fr)] gap-2.5">
           {!bar.begun && bar.key && (
             <label className="block text-[14px] text-soft">
               Begin at
-              <span className="flex gap-2">
+              <span className="flex flex-wrap gap-2">
                 <input type="datetime-local" className={field} value={pin} onChange={(e) => setPin(e.target.value)} />
                 <Button onClick={() => changes.pin.mutate({ job: bar.job, key: bar.key!, at: pin })}>Pin</Button>
                 {mine && (
@@ -57,7 +57,7 @@ export function ChosenWork({
           <label className="block text-[14px] text-soft">
             Whose job
             <select
-              className={field}
+              className={`w-full ${field}`}
               value={bar.by}
               onChange={(e) => changes.give.mutate({ job: bar.job, initials: e.target.value })}
             >
@@ -68,7 +68,7 @@ export function ChosenWork({
           </label>
           <label className="block text-[14px] text-soft">
             Promised for
-            <span className="flex gap-2">
+            <span className="flex flex-wrap gap-2">
               <input type="datetime-local" className={field} value={due} onChange={(e) => setDue(e.target.value)} />
               <Button onClick={() => changes.promise.mutate({ job: bar.job, at: due || null })}>Promise</Button>
             </span>

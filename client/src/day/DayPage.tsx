@@ -1,7 +1,7 @@
 import { useState } from 'react'
-import { useNavigate } from 'react-router'
 import { useBench } from '../api/queries'
 import { useKeys } from '../app/keys'
+import { useNavigate } from '../app/router'
 import { useInitials } from '../app/settings'
 import { JobTicket } from '../bench/JobTicket'
 import { OpenJob } from '../bench/OpenJob'

@@ -1,5 +1,5 @@
-import { Link } from 'react-router'
 import type { Schemas } from '../api/client'
+import { Link } from '../app/router'
 import { capital, left } from '../ui/format'
 import { useNow } from '../ui/useNow'
 import type { Day } from './useDay'

@@ -102,7 +102,7 @@ export function DayStrip({
             type="button"
             key={b.done ? `${b.by}${b.job}${b.start}` : `${b.job}${b.key}`}
             data-bar={`${b.job}/${b.key ?? ''}`}
-            aria-label={`${b.title}, ${b.stations.join(', ')}, ${shopClock(b.start)} to ${shopClock(b.end)}, ${b.by}${b.done ? ', done' : ''}${b.begun ? ', under way' : ''}${b.pinned ? ', pinned' : ''}`}
+            aria-label={inWords(b)}
             title={`${b.title}: ${b.stations.join(', ')}, ${shopClock(b.start)}–${shopClock(b.end)}`}
             onClick={() => choose(b)}
             onPointerDown={(e) => {
@@ -132,7 +132,7 @@ export function DayStrip({
           >
             {w > 46 && (
               <>
-                <b className="block truncate text-[14px]">{short(b.title)}</b>
+                <b className="block truncate text-[14px]">{b.title}</b>
                 <span className="block truncate text-[13px] text-soft">{b.stations.join(', ')}</span>
               </>
             )}
@@ -195,6 +195,20 @@ export function DayStrip({
   )
 }
 
+/** A bar as it is read aloud. */
+const inWords = (b: Bar) =>
+  [
+    b.title,
+    ...b.stations,
+    `${shopClock(b.start)} to ${shopClock(b.end)}`,
+    b.by,
+    b.done && 'done',
+    b.begun && 'under way',
+    b.pinned && 'pinned',
+  ]
+    .filter(Boolean)
+    .join(', ')
+
 const look = (b: Bar) =>
   b.done
     ? 'border-ink/45 bg-mat text-soft'
@@ -202,8 +216,8 @@ const look = (b: Bar) =>
       ? 'z-[5] border-copper bg-copper-wash border-[2.5px]'
       : 'border-ink bg-card'
 
-/** The head of a title: what tells it apart at a glance. */
-export const short = (title: string) => title.split(/,| for | with | under | in | out /)[0]
+/** A stamp's ring, in whatever ink. */
+export const stamp = 'rounded-full border-[2.5px] font-bold'
 
 const inks: Record<string, string> = {
   ink: 'border-ink text-ink',
@@ -218,7 +232,7 @@ export const inkNames = Object.keys(inks).map((k) => [k, capital(k)] as const)
 function Stamp({ by, colour, top }: { by: string; colour?: string; top: number }) {
   return (
     <span
-      className={`absolute left-0 grid h-[50px] w-[50px] place-items-center rounded-full border-[2.5px] text-[18px] font-bold ${inkOf(colour)}`}
+      className={`absolute left-0 grid h-[50px] w-[50px] place-items-center ${stamp} text-[18px] ${inkOf(colour)}`}
       style={{ top: top + 4 }}
     >
       {by}

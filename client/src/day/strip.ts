@@ -45,33 +45,16 @@ export function bars(plan: Day['plan']): Bar[] {
       last.blocks.push(...next.blocks)
     } else list.push(next)
   }
-  for (const d of plan.done)
-    add({
-      by: d.by,
-      job: d.job,
-      title: d.jobTitle,
-      stations: [d.station],
-      start: shopTime(d.startAt),
-      end: shopTime(d.endAt),
-      begun: false,
-      pinned: false,
-      done: true,
-      blocks: [],
-    })
+  const times = (x: { startAt: string; endAt: string }) => ({ start: shopTime(x.startAt), end: shopTime(x.endAt) })
+  const whose = (x: { by: string; job: number; jobTitle: string; station: string }) => ({
+    by: x.by,
+    job: x.job,
+    title: x.jobTitle,
+    stations: [x.station],
+  })
+  for (const d of plan.done) add({ ...whose(d), ...times(d), begun: false, pinned: false, done: true, blocks: [] })
   for (const w of plan.work)
-    add({
-      by: w.by,
-      job: w.job,
-      title: w.jobTitle,
-      stations: [w.station],
-      start: shopTime(w.startAt),
-      end: shopTime(w.endAt),
-      begun: w.begun,
-      pinned: w.pinned,
-      done: false,
-      key: w.key,
-      blocks: [w],
-    })
+    add({ ...whose(w), ...times(w), begun: w.begun, pinned: w.pinned, done: false, key: w.key, blocks: [w] })
   return list
 }
 

@@ -6,7 +6,10 @@ export type Work = Schemas['DayWork']
 export type Wait = Schemas['DayWait']
 export type Day = Schemas['DayView']
 
-/** The bench's day as it is planned; told anew when anything is written, and each minute. Asked only where it is shown: planning is work. */
+/**
+ * The bench's day as it is planned; told anew when anything is written, and each minute. Asked only where it is shown:
+ * planning is work.
+ */
 export const useDay = (shown = true) =>
   useQuery({
     queryKey: ['day'],

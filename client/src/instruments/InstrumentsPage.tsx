@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { Link } from 'react-router'
 import { answer, http } from '../api/client'
 import { type CaliperReading, useCaliper } from '../api/instruments'
+import { Link } from '../app/router'
 import { Button } from '../ui/Button'
 import { mm } from '../ui/format'
 

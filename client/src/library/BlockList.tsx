@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { Link } from 'react-router'
 import { answer, http, type Schemas } from '../api/client'
+import { Link } from '../app/router'
 import { Section } from '../stations/Ledger'
 import { Button } from '../ui/Button'
 import { VerdictMark, verdictColour, verdictWords } from '../ui/Verdict'

@@ -1,5 +1,5 @@
-import { Link } from 'react-router'
 import { useBlock, useBoardsFor } from '../api/queries'
+import { Link } from '../app/router'
 import { Head, Row, Section } from '../stations/Ledger'
 import { ErrorNotice, Loading } from '../ui/Notice'
 import { VerdictMark, verdictColour, verdictWords } from '../ui/Verdict'

@@ -1,5 +1,5 @@
-import { Link } from 'react-router'
 import { useCard, useCardBlocks } from '../api/queries'
+import { Link } from '../app/router'
 import { Mat } from '../mat/Mat'
 import { Head, Row, Section, Why } from '../stations/Ledger'
 import { mm } from '../ui/format'

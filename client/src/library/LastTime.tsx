@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
-import { Link } from 'react-router'
 import { answer, http } from '../api/client'
+import { Link } from '../app/router'
 import { Section } from '../stations/Ledger'
 import { day } from '../ui/format'
 

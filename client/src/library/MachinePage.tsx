@@ -1,5 +1,5 @@
-import { Link } from 'react-router'
 import { useMachine } from '../api/queries'
+import { Link } from '../app/router'
 import { Head, Row, Section, Why } from '../stations/Ledger'
 import { MachineStand } from '../stations/match/MachineStand'
 import { ErrorNotice, Loading } from '../ui/Notice'

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
-import { Link } from 'react-router'
 import { answer, type Schemas } from '../api/client'
+import { Link } from '../app/router'
 import { Button } from '../ui/Button'
 import { ErrorNotice, Loading } from '../ui/Notice'
 

@@ -31,9 +31,18 @@ export function DevicesSection() {
     <section aria-label="Tablets" className="mb-6 bg-card p-4 shadow-[inset_0_0_0_1px_var(--rule)]">
       <h2 className="text-[19px] font-bold">Tablets</h2>
       <p className="mb-2 max-w-[80ch] text-[15px] text-soft">
-        {open
-          ? `The shop's network is served at ${address}, over HTTPS. The certificate was made here: each tablet asks once whether to trust it.`
-          : 'Only this machine is served. For tablets start with ./run demo --lan, or set “serve the shop\u2019s network” below and start again.'}
+        {open ? (
+          <>
+            The shop's network is served at {address}, over HTTPS. The certificate was made here: each tablet asks once
+            whether to trust it. Until a tablet trusts it for good, leave its page open where the network may go: what
+            is done is kept, but the page itself is not loaded again without the shop.
+          </>
+        ) : (
+          <>
+            Only this machine is served. For tablets start with ./run demo --lan, or set “serve the shop's network”
+            below and start again.
+          </>
+        )}
       </p>
       {open && (
         <Button

@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { answer, http, Refusal, type Schemas } from '../api/client'
-import { inkNames, inkOf } from '../day/DayStrip'
+import { inkNames, inkOf, stamp } from '../day/DayStrip'
 import { Button } from '../ui/Button'
 import { day } from '../ui/format'
 
@@ -43,7 +43,6 @@ export function SignersSection() {
       >
         <input
           value={fresh}
-          maxLength={4}
           onChange={(e) => setFresh(e.target.value.toUpperCase())}
           aria-label="Initials of somebody new"
           placeholder="initials"
@@ -75,7 +74,7 @@ function SignerLine({
   return (
     <li className="flex flex-wrap items-center gap-3 bg-card px-3 py-1.5" data-signer={s.initials}>
       <b
-        className={`grid h-11 w-11 place-items-center rounded-full border-[2.5px] text-[15px] ${left ? 'border-rule text-soft' : inkOf(s.colour)}`}
+        className={`grid h-11 w-11 place-items-center ${stamp} text-[15px] ${left ? 'border-rule text-soft' : inkOf(s.colour)}`}
       >
         {s.initials}
       </b>

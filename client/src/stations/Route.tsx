@@ -1,5 +1,5 @@
-import { NavLink } from 'react-router'
 import type { JobView, Station } from '../api/client'
+import { NavLink } from '../app/router'
 import { clock, stationName } from '../ui/format'
 
 /** The route card: nine stations in working order, each with its outcome in words and the initials of who signed it. */

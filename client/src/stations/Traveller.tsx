@@ -1,10 +1,10 @@
 import { Suspense, useState } from 'react'
-import { Navigate, useNavigate, useParams } from 'react-router'
 import type { Face, JobView, Station } from '../api/client'
 import { useTimers } from '../api/papers'
 import { useJob } from '../api/queries'
 import { InHeader } from '../app/HeaderSlot'
 import { useKeys } from '../app/keys'
+import { Redirect, useNavigate, useParams } from '../app/router'
 import { Button } from '../ui/Button'
 import { left } from '../ui/format'
 import { ErrorNotice, Loading } from '../ui/Notice'
@@ -27,7 +27,7 @@ export function Traveller() {
   if (job.error && !job.data) return <ErrorNotice error={job.error} again={() => job.refetch()} />
   if (!job.data) return <Loading what="the traveller" />
   if (!station || !stations.includes(station as Station))
-    return <Navigate replace to={`/job/${id}/${job.data.route.find((r) => !r.complete)?.station ?? 'care'}`} />
+    return <Redirect replace to={`/job/${id}/${job.data.route.find((r) => !r.complete)?.station ?? 'care'}`} />
   return <Sheet key={station} job={job.data} station={station as Station} />
 }
 

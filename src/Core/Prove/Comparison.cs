@@ -59,7 +59,7 @@ public sealed record Comparison(
         if (afterCoolant is { } ac)
             why.Add(
                 FormattableString.Invariant(
-                    $"Die to coolant {ac.KPerW:0.000} ± {ac.UncertaintyKPerW:0.000} K/W{(expected is { } e ? FormattableString.Invariant($", expected {e:0.000}{(curve!.ShopScale is { } own ? $" by this shop's own jobs, {own:0.00} of the maker's claim" : "")}") : "")}."
+                    $"Die to coolant {ac.KPerW:0.000} ± {ac.UncertaintyKPerW:0.000} K/W{Expected(expected, curve)}."
                 )
             );
         if (rise is { } k)
@@ -77,6 +77,16 @@ public sealed record Comparison(
 
     private static SteadyReading? Steady(Reading? r) =>
         r is null ? null : new(r.DieC, r.RoomC, r.CoolantC, r.FlowLMin, r.PowerW, new());
+
+    private static string Expected(double? kPerW, FlowCurve? curve)
+    {
+        if (kPerW is not { } expected)
+            return "";
+        var by = curve?.ShopScale is { } own
+            ? FormattableString.Invariant($" by this shop's own jobs, {own:0.00} of the maker's claim")
+            : "";
+        return FormattableString.Invariant($", expected {expected:0.000}{by}");
+    }
 
     private static (string, bool) Judge(
         Reading? before,

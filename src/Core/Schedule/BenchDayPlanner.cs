@@ -12,6 +12,9 @@ public static class BenchDayPlanner
     /// <summary>Most jobs planned at once: those promised, then those begun, then the oldest.</summary>
     public const int MostJobs = 40;
 
+    /// <summary>What is told one by one; the rest is counted.</summary>
+    private const int MostNamed = 4;
+
     private const string WaitOf = "/wait";
 
     /// <summary>What looking at a wait that is over takes, minutes.</summary>
@@ -280,11 +283,15 @@ public static class BenchDayPlanner
     private static IEnumerable<string> Warnings(IReadOnlyList<DayJobEnd> ends, DayPlan plan, DayQuestion q)
     {
         // one alone stands in the headline
-        if (ends.Count(e => e.LateMin > 0) > 1)
-            foreach (var e in ends.Where(e => e.LateMin > 0))
+        var late = ends.Where(e => e.LateMin > 0).OrderByDescending(e => e.LateMin).ToList();
+        if (late.Count > 1)
+            foreach (var e in late.Take(MostNamed))
                 yield return e.Text + ".";
+        if (late.Count > MostNamed)
+            yield return $"{late.Count - MostNamed} more will be late: their cards say by how much.";
         if (!plan.PinsHold)
-            yield return "Not every pin can be held: hands or work before it are not free then. Pinned work begins as soon after as it can.";
+            yield return "Not every pin can be held: hands or work before it are not free then. "
+                + "Pinned work begins as soon after as it can.";
         if (q.Jobs.Count(j => j.Held is null && j.Blocks.Any(b => !b.Done)) is var open && open > MostJobs)
             yield return $"{MostJobs} of {open} open jobs are planned: those promised, then those begun.";
         if (q.Hands.Count == 0)
@@ -294,11 +301,13 @@ public static class BenchDayPlanner
     private static IReadOnlyList<string> Sure(StepMinutes pace, DayPlan plan)
     {
         var learned = pace.Learned.OrderByDescending(p => p.Seen).ToList();
+        var named = string.Join(", ", learned.Take(MostNamed).Select(p => $"{p.Seen} × {DayWords.Of(p.Kind)}"));
+        var more = learned.Count > MostNamed ? $" and {learned.Count - MostNamed} kinds more" : "";
         return
         [
             learned.Count == 0
                 ? $"Times are defaults: from {StepMinutes.LeastSeen} signed steps of a kind on, the shop's own median counts."
-                : $"Times are your own, medians of {string.Join(", ", learned.Take(4).Select(p => $"{p.Seen} × {p.Kind.ToString().ToLowerInvariant()}"))}{(learned.Count > 4 ? $" and {learned.Count - 4} kinds more" : "")}; the rest are defaults.",
+                : $"Times are your own, medians of {named}{more}; the rest are defaults.",
             plan.Proven
                 ? "No order of these jobs ends sooner or is less late."
                 : "The best order found in the time allowed; a better one may exist.",
@@ -394,7 +403,9 @@ public static class BenchDayPlanner
                             x.Block.Title,
                             minutes,
                             fits,
-                            $"{DayWords.Span(minutes)}, {(fits ? "ends before the wait" : $"goes on {DayWords.Span(x.At.EndMin - wait.EndMin)} after the wait")}"
+                            fits
+                                ? $"{DayWords.Span(minutes)}, ends before the wait"
+                                : $"{DayWords.Span(minutes)}, goes on {DayWords.Span(x.At.EndMin - wait.EndMin)} after the wait"
                         );
                     }),
             ];
@@ -421,8 +432,8 @@ public static class BenchDayPlanner
         private string Text(DayJob job, DateTime? endAt, double late) =>
             (endAt, job.Promised) switch
             {
-                ({ } end, { } due) when late > 0 =>
-                    $"{job.Title}: done {DayWords.When(end, q.Now)}, {DayWords.Span(late)} of work past its promise of {DayWords.When(due, q.Now)}",
+                ({ } end, { } due) when late > 0 => $"{job.Title}: done {DayWords.When(end, q.Now)}, "
+                    + $"{DayWords.Span(late)} of work past its promise of {DayWords.When(due, q.Now)}",
                 ({ } end, { } due) => $"done {DayWords.When(end, q.Now)}, promised {DayWords.When(due, q.Now)}",
                 ({ } end, null) => $"done {DayWords.When(end, q.Now)}",
                 _ => "not planned",
@@ -441,6 +452,10 @@ public static class DayWords
             > 1 and < 7 => at.ToString("dddd HH:mm", CultureInfo.InvariantCulture),
             _ => at.ToString("d MMM HH:mm", CultureInfo.InvariantCulture),
         };
+
+    /// <summary>A kind of step: DryFit is dry fit.</summary>
+    public static string Of(StepKind kind) =>
+        string.Concat(kind.ToString().Select((c, i) => i > 0 && char.IsUpper(c) ? $" {c}" : $"{c}")).ToLowerInvariant();
 
     public static string Span(double minutes) =>
         minutes < 90

@@ -10,7 +10,10 @@ internal static class ListRule
         return Starts(grid, [.. tail.Select(t => -(double)t)]);
     }
 
-    /// <summary>Job after job: those promised by their promise, then what has begun, then the shortest; a later job fills the gaps of those before it.</summary>
+    /// <summary>
+    /// Job after job: those promised by their promise, then what has begun, then the shortest; a later job fills the gaps of those before
+    /// it.
+    /// </summary>
     /// <param name="pins">Whether pinned work is laid at its pin first, and the rest round it; see <see cref="Holds"/>.</param>
     public static long[] JobByJob(DayGrid grid, bool pins = false)
     {
@@ -97,8 +100,8 @@ internal static class ListRule
     }
 
     /// <summary>
-    /// What is placed that may want the same hands or tool. Where everybody's work is their own, nobody is in anybody else's way: there are as
-    /// many pairs of hands as people.
+    /// What is placed that may want the same hands or tool. Where everybody's work is their own, nobody is in anybody else's way:
+    /// there are as many pairs of hands as people.
     /// </summary>
     private static List<int> Rivals(DayGrid grid, List<int> placed, int next)
     {

@@ -59,7 +59,8 @@ public static class BuildRecord
         body{font:15px/1.45 "Atkinson Hyperlegible Next","Atkinson Hyperlegible",Verdana,sans-serif;color:#1d2a2e;background:#fbf8f1;max-width:190mm;margin:12mm auto;padding:0 6mm}
         h1{font-size:26px;margin:0}h2{font-size:17px;border-bottom:2px solid #a8572b;margin:22px 0 6px}table{border-collapse:collapse;width:100%}
         td,th{padding:3px 8px 3px 0;text-align:left;vertical-align:top;border-bottom:1px solid #d9d2c2}th{font-weight:600;color:#4b5a5c}.n{text-align:right;font-variant-numeric:tabular-nums}
-        .who{color:#17727c;font-weight:700;white-space:nowrap}.open{color:#852a58}.hash{font-family:monospace;font-size:11px;word-break:break-all}img{max-width:60mm;margin:0 4mm 4mm 0}@media print{body{margin:0}}
+        .who{color:#17727c;font-weight:700;white-space:nowrap}.open{color:#852a58}.hash{font-family:monospace;font-size:11px;word-break:break-all}
+        img{max-width:60mm;margin:0 4mm 4mm 0}@media print{body{margin:0}}
         """;
 
     public const string ForClient = "client",
@@ -87,7 +88,9 @@ public static class BuildRecord
             }
         );
 
-    /// <summary>For the client: what was fitted, what it runs at, what was kept, when to look again, what to beware of, how to put it back.</summary>
+    /// <summary>
+    /// For the client: what was fitted, what it runs at, what was kept, when to look again, what to beware of, how to put it back.
+    /// </summary>
     public static string HtmlForClient(RecordJob job, byte[] key) =>
         Sealed(
             job,
@@ -165,13 +168,24 @@ public static class BuildRecord
         if (readings.Count == 0)
             return;
         s.Append(
-            "<h2>Readings</h2><table><tr><th>When<th class=n>Room, °C<th class=n>Coolant, °C<th class=n>Die, °C<th class=n>Hot spot, °C<th class=n>Memory, °C<th class=n>Power, W<th class=n>Flow, L/min"
+            "<h2>Readings</h2><table><tr><th>When<th class=n>Room, °C<th class=n>Coolant, °C<th class=n>Die, °C"
+                + "<th class=n>Hot spot, °C<th class=n>Memory, °C<th class=n>Power, W<th class=n>Flow, L/min"
         );
         foreach (var r in readings)
-            s.Append(
-                CultureInfo.InvariantCulture,
-                $"<tr><td>{E(r.When)}, {E(r.At[..10])} {E(r.By)}<td class=n>{r.RoomC:0.0}<td class=n>{Or(r.CoolantC)}<td class=n>{r.DieC:0.0}<td class=n>{Or(r.HotspotC)}<td class=n>{Or(r.MemoryC)}<td class=n>{r.PowerW:0}<td class=n>{Or(r.FlowLMin)}"
-            );
+            s.Append($"<tr><td>{E(r.When)}, {E(r.At[..10])} {E(r.By)}")
+                .AppendJoin(
+                    "",
+                    new[]
+                    {
+                        Or(r.RoomC),
+                        Or(r.CoolantC),
+                        Or(r.DieC),
+                        Or(r.HotspotC),
+                        Or(r.MemoryC),
+                        r.PowerW.ToString("0", CultureInfo.InvariantCulture),
+                        Or(r.FlowLMin),
+                    }.Select(cell => $"<td class=n>{cell}")
+                );
         s.Append("</table>");
     }
 
@@ -182,8 +196,9 @@ public static class BuildRecord
         if (job.Signed.Count == 0)
             return;
         var last = job.Signed.Values.MaxBy(x => x.At)!;
+        var by = string.Join(", ", job.Signed.Values.Select(x => x.By).Distinct().Order());
         s.Append(
-            $"<p>{job.Signed.Count} of {job.Plan.Steps.Count()} steps signed by {E(string.Join(", ", job.Signed.Values.Select(x => x.By).Distinct().Order()))}, the last on {E(last.At[..10])}.</p>"
+            $"<p>{job.Signed.Count} of {job.Plan.Steps.Count()} steps signed by {E(by)}, the last on {E(last.At[..10])}.</p>"
         );
     }
 

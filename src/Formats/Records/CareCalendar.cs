@@ -35,7 +35,8 @@ public static class CareCalendar
                 $"{uid}-loop-{i + 1}",
                 dates.Inspections[i],
                 $"Look at the loop: {whose}",
-                "Coolant clear and full, no weeping joint, fins free, flow as noted. Measure again at the same load: the drift is told by it.",
+                "Coolant clear and full, no weeping joint, fins free, flow as noted. "
+                    + "Measure again at the same load: the drift is told by it.",
                 now
             );
     }

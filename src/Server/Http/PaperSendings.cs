@@ -12,6 +12,11 @@ internal static class PaperSendings
     private const int LeastKey = 8,
         MostKey = 64;
 
+    public static bool IsKey(string key) =>
+        key.Length is >= LeastKey and <= MostKey && key.All(c => char.IsAsciiLetterOrDigit(c) || c == '-');
+
+    public static readonly string ExpectedKey = $"Expected {LeastKey} to {MostKey} letters, digits and dashes.";
+
     /// <summary>Older than this was not kept by any tablet; and clocks differ by no more.</summary>
     private static readonly TimeSpan Oldest = TimeSpan.FromDays(60),
         Ahead = TimeSpan.FromMinutes(2);
@@ -24,11 +29,8 @@ internal static class PaperSendings
         if (key.Length == 0 && at.Length == 0)
             return null;
         var faults = new List<InputFault>();
-        if (
-            key.Length > 0
-            && (key.Length is < LeastKey or > MostKey || !key.All(c => char.IsAsciiLetterOrDigit(c) || c == '-'))
-        )
-            faults.Add(new(KeyHeader, $"Expected {LeastKey} to {MostKey} letters, digits and dashes."));
+        if (key.Length > 0 && !IsKey(key))
+            faults.Add(new(KeyHeader, ExpectedKey));
         DateTimeOffset? done = null;
         if (at.Length > 0)
         {

@@ -59,11 +59,16 @@ internal sealed class DeviceGate(Devices devices, TimeProvider time) : IDisposab
             );
     }
 
+    /// <summary>Files that lie beside the page: its picture, and what keeps it on the device.</summary>
+    private static readonly string[] Beside = ["/tag.svg", "/sw.js"];
+
     /// <summary>The page where a code is typed, what it is drawn with, and the call that takes the code.</summary>
     private static bool IsForAnybody(HttpRequest request) =>
         HttpMethods.IsGet(request.Method)
             && (
-                request.Path == PairPage || request.Path.StartsWithSegments("/assets") || request.Path == "/favicon.svg"
+                request.Path == PairPage
+                || request.Path.StartsWithSegments("/assets")
+                || Beside.Contains(request.Path.Value)
             )
         || HttpMethods.IsPost(request.Method) && request.Path == "/api/pair";
 

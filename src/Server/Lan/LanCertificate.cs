@@ -4,7 +4,9 @@ using System.Security.Cryptography.X509Certificates;
 
 namespace FaithfulBracket.Server.Lan;
 
-/// <summary>The certificate of the shop's network: made on the spot, kept beside the shop, made anew when it ends or the machine's names change.</summary>
+/// <summary>
+/// The certificate of the shop's network: made on the spot, kept beside the shop, made anew when it ends or the machine's names change.
+/// </summary>
 internal static class LanCertificate
 {
     private const int Days = 397;

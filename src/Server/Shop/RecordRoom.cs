@@ -42,10 +42,15 @@ internal sealed class RecordRoom(JobPapers papers, LeakTests leaks, JobCare care
         return whom == BuildRecord.ForClient ? BuildRecord.HtmlForClient(record, key) : BuildRecord.Html(record, key);
     }
 
-    private static string Words(LeakTestRow t) =>
-        FormattableString.Invariant(
-            $"{t.ByInitials} {t.At[..10]}: {(t.Verdict == "pass" ? $"tight, under {t.HighMlMin:0.00}" : $"leaked {t.LeakMlMin:0.00}")} mL/min over {t.DurationS / 60:0} min of pressure hold, limit {t.LimitMlMin:0.00}{(t.Place is { } place ? $", at {place}" : "")}."
-        );
+    private static string Words(LeakTestRow t)
+    {
+        var said = t.Verdict == "pass" ? $"tight, under {Two(t.HighMlMin)}" : $"leaked {Two(t.LeakMlMin)}";
+        var hold = FormattableString.Invariant($"over {t.DurationS / 60:0} min of pressure hold");
+        var at = t.Place is { } place ? $", at {place}" : "";
+        return $"{t.ByInitials} {t.At[..10]}: {said} mL/min {hold}, limit {Two(t.LimitMlMin)}{at}.";
+    }
+
+    private static string Two(double v) => v.ToString("0.00", System.Globalization.CultureInfo.InvariantCulture);
 
     /// <summary>The signatures that stand.</summary>
     private static Dictionary<string, RecordSignature> Signatures(IReadOnlyList<HistoryEntry> history) =>

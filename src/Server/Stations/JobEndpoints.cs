@@ -212,11 +212,8 @@ internal static class JobEndpoints
         if (body.Key is null && body.DoneAt is null)
             return null;
         var faults = new List<InputFault>();
-        if (
-            body.Key is { } key
-            && (key.Length is < 8 or > 64 || !key.All(c => char.IsAsciiLetterOrDigit(c) || c == '-'))
-        )
-            faults.Add(new("/key", "Expected 8 to 64 letters, digits and dashes."));
+        if (body.Key is { } key && !PaperSendings.IsKey(key))
+            faults.Add(new("/key", PaperSendings.ExpectedKey));
         if (
             body.DoneAt is { } at
             && (

@@ -5,7 +5,9 @@ namespace FaithfulBracket.Store.Keeping;
 /// <summary>A backup of the ring.</summary>
 public sealed record RingEntry(string Name, string At, long Bytes);
 
-/// <summary>Backups beside the shop, one an hour while it is worked in; the oldest go when there are too many or they take too much.</summary>
+/// <summary>
+/// Backups beside the shop, one an hour while it is worked in; the oldest go when there are too many or they take too much.
+/// </summary>
 public sealed class BackupRing(ShopDatabase shop, TimeProvider time, long mostBytes = BackupRing.DefaultBytes)
 {
     public const string FolderName = "backups";

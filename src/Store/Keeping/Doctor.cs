@@ -11,7 +11,9 @@ namespace FaithfulBracket.Store.Keeping;
 /// <param name="Mended">What was done about it; null for nothing.</param>
 public sealed record Finding(string Code, bool Fault, string Text, string? Mended = null);
 
-/// <summary>Looks a shop through: the file, its rows, its pictures. Mends what loses nothing; everything else is named with what to do.</summary>
+/// <summary>
+/// Looks a shop through: the file, its rows, its pictures. Mends what loses nothing; everything else is named with what to do.
+/// </summary>
 public sealed class Doctor(ShopDatabase shop, TimeProvider time)
 {
     /// <summary>A picture younger than this may belong to a row that is being written.</summary>
@@ -36,7 +38,8 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time)
                 : new(
                     "integrity",
                     true,
-                    $"The database is damaged: {string.Join("; ", whole.Take(MostNamed))}. Copy its folder as it is, then restore the newest backup: ./run restore FILE."
+                    $"The database is damaged: {string.Join("; ", whole.Take(MostNamed))}. "
+                        + "Copy its folder as it is, then restore the newest backup: ./run restore FILE."
                 ),
         };
         findings.AddRange(Schema(c));
@@ -46,6 +49,8 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time)
         findings.AddRange(Leftovers(mend && !shop.ReadOnly));
         return findings;
     }
+
+    private static string Some(IEnumerable<string> names) => string.Join(", ", names.Take(MostNamed));
 
     private static IEnumerable<Finding> Schema(SqliteConnection c)
     {
@@ -62,18 +67,22 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time)
     private static IEnumerable<Finding> Orphans(SqliteConnection c)
     {
         var orphans = c.Query<(string Table, long? Row, string Parent, long Fk)>("pragma foreign_key_check").ToList();
+        var tables = string.Join(", ", orphans.GroupBy(o => o.Table).Select(g => $"{g.Count()} of {g.Key}"));
         yield return orphans.Count == 0
             ? new("orphans", false, "Every row has the job it belongs to.")
             : new(
                 "orphans",
                 true,
-                $"{orphans.Count} rows belong to nothing: {string.Join(", ", orphans.GroupBy(o => o.Table).Select(g => $"{g.Count()} of {g.Key}"))}. They are left as they are; restore a backup from before, or ask for help with this sentence."
+                $"{orphans.Count} rows belong to nothing: {tables}. "
+                    + "They are left as they are; restore a backup from before, or ask for help with this sentence."
             );
         var jobs = c.Query<(long Id, string What)>(
                 """
-                select j.id, 'board ' || j.board_id from job j where j.board_id is not null and not exists (select 1 from board b where b.id = j.board_id)
+                select j.id, 'board ' || j.board_id from job j
+                where j.board_id is not null and not exists (select 1 from board b where b.id = j.board_id)
                 union all
-                select j.id, 'block ' || j.block_id from job j where j.block_id is not null and not exists (select 1 from block b where b.id = j.block_id)
+                select j.id, 'block ' || j.block_id from job j
+                where j.block_id is not null and not exists (select 1 from block b where b.id = j.block_id)
                 """
             )
             .ToList();
@@ -81,7 +90,8 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time)
             yield return new(
                 "documents",
                 true,
-                $"{jobs.Count} jobs name documents that are gone: {string.Join(", ", jobs.Take(MostNamed).Select(j => $"job {j.Id}, {j.What}"))}. Import those documents again."
+                $"{jobs.Count} jobs name documents that are gone: {Some(jobs.Select(j => $"job {j.Id}, {j.What}"))}. "
+                    + "Import those documents again."
             );
     }
 
@@ -109,7 +119,7 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time)
                 yield return new(
                     "json",
                     true,
-                    $"{table}.{column} does not read in {bad.Count} rows: {string.Join(", ", bad.Take(MostNamed))}. Restore a backup from before."
+                    $"{table}.{column} does not read in {bad.Count} rows: {Some(bad)}. Restore a backup from before."
                 );
         }
         yield return new("json", false, $"{columns.Length} columns of JSON were read.");
@@ -130,17 +140,21 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time)
             )
             .ToList();
         yield return gone.Count == 0
-            ? new("photos", false, $"All {named.Count} pictures are there.")
+            ? new(
+                "photos",
+                false,
+                named.Count == 1 ? "The one picture is there." : $"All {named.Count} pictures are there."
+            )
             : new(
                 "photos-gone",
                 true,
-                $"{gone.Count} of {named.Count} pictures are gone: {string.Join(", ", gone.Take(MostNamed))}. Take them out of a backup, folder photos."
+                $"{gone.Count} of {named.Count} pictures are gone: {Some(gone)}. Take them out of a backup, folder photos."
             );
         if (spoilt.Count > 0)
             yield return new(
                 "photos-spoilt",
                 true,
-                $"{spoilt.Count} pictures are not what was kept: {string.Join(", ", spoilt.Take(MostNamed))}. Take them out of a backup, folder photos."
+                $"{spoilt.Count} pictures are not what was kept: {Some(spoilt)}. Take them out of a backup, folder photos."
             );
         if (unclaimed.Count == 0)
             yield break;

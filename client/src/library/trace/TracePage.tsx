@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { Link, useNavigate } from 'react-router'
 import { answer, http, type Schemas } from '../../api/client'
+import { Link, useNavigate } from '../../app/router'
 import { useInitials } from '../../app/settings'
 import { TraceDesk } from './TraceDesk'
 

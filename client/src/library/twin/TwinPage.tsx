@@ -1,8 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useMemo, useState } from 'react'
-import { Link, useLocation } from 'react-router'
 import { answer, http, type Schemas } from '../../api/client'
 import { useBoard } from '../../api/queries'
+import { Link, useHandedOver } from '../../app/router'
 import { Mat } from '../../mat/Mat'
 import { placed } from '../../mat/place'
 import { Head, Section, Why } from '../../stations/Ledger'
@@ -12,7 +12,7 @@ import { readPoints, type Seen } from './points'
 
 /** Whose twin is it: what was seen of a bare board against every surveyed board. */
 export function TwinPage() {
-  const given = (useLocation().state as { points?: string } | null)?.points
+  const given = useHandedOver<{ points?: string }>()?.points
   const [text, setText] = useState(given ?? '')
   const [sigma, setSigma] = useState('0.1')
   const [chosen, choose] = useState<string>()

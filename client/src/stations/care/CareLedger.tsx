@@ -1,4 +1,4 @@
-import { Link } from 'react-router'
+import { Link } from '../../app/router'
 import { day } from '../../ui/format'
 import { Head, Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { Link } from 'react-router'
 import { answer, http, type JobView } from '../../api/client'
+import { Link } from '../../app/router'
 import { Button } from '../../ui/Button'
 import type { Here } from '../here'
 import { Section } from '../Ledger'

@@ -1,6 +1,6 @@
-import { Link, useParams } from 'react-router'
 import type { JobView } from '../../api/client'
 import { useJob } from '../../api/queries'
+import { Link, useParams } from '../../app/router'
 import { useSetting } from '../../app/settings'
 import { Button } from '../../ui/Button'
 import { ErrorNotice, Loading } from '../../ui/Notice'

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import { Link } from 'react-router'
 import { answer, http, type JobView, type Schemas } from '../../api/client'
+import { Link } from '../../app/router'
 import { Band } from '../../ui/Band'
 import { Button } from '../../ui/Button'
 import { percent, range } from '../../ui/format'

@@ -1,4 +1,4 @@
-import { Link } from 'react-router'
+import { Link } from '../../app/router'
 import { Head, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
 import { StepList } from '../StepList'
