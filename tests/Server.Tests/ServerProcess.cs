@@ -43,6 +43,12 @@ public sealed class ServerProcess : IDisposable
     private static string? Seed =>
         Environment.GetEnvironmentVariable("FB_SEED") is { Length: > 0 } s && Directory.Exists(s) ? s : null;
 
+    /// <summary>The published server when the run made one, else the one built beside the tests.</summary>
+    private static string App =>
+        Environment.GetEnvironmentVariable("FB_APP") is { Length: > 0 } s && Directory.Exists(s)
+            ? s
+            : AppContext.BaseDirectory;
+
     private static void Copy(string from, string to)
     {
         foreach (var file in Directory.EnumerateFiles(from, "*", SearchOption.AllDirectories))
@@ -115,13 +121,7 @@ public sealed class ServerProcess : IDisposable
         var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true, RedirectStandardError = true };
         foreach (
             var a in (string[])
-                [
-                    Path.Combine(AppContext.BaseDirectory, "FaithfulBracket.Server.dll"),
-                    "--urls",
-                    "http://127.0.0.1:0",
-                    "--data",
-                    Data,
-                ]
+                [Path.Combine(App, "FaithfulBracket.Server.dll"), "--urls", "http://127.0.0.1:0", "--data", Data]
         )
             start.ArgumentList.Add(a);
         if (_mostMb is { } mb)

@@ -1,6 +1,6 @@
 import { expect, type Page, test } from '@playwright/test'
 import { Server } from './server'
-import { countAll, enter, station } from './steps'
+import { countAll, enter, station, stepDone } from './steps'
 
 const server = new Server()
 test.beforeAll(() => server.start())
@@ -49,10 +49,7 @@ async function signRounds(page: Page) {
       .getByRole('button', { name: /of this round/ })
       .isVisible()
     await page.keyboard.press(round ? 'Enter' : 'Space')
-    await expect(async () => {
-      const now = await line(page).getAttribute('data-step')
-      expect(now !== at || (await signed.isVisible())).toBe(true)
-    }).toPass()
+    await stepDone(page, at)
   }
 }
 

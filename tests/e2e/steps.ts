@@ -2,6 +2,32 @@ import { expect, type Page } from '@playwright/test'
 
 const line = (page: Page) => page.getByRole('contentinfo', { name: 'Step' })
 
+/** Waits until the step has changed or is signed, looking at every frame: retries of expect lie up to a second apart. */
+export const stepDone = (page: Page, step: string | null) =>
+  page.waitForFunction(
+    (before) => {
+      const desk = document.querySelector('[data-step]')
+      const bench = document.querySelector('[data-bench]')
+      const now = desk?.getAttribute('data-step') ?? bench?.getAttribute('data-bench')
+      if (!now) return false
+      const signed = [...(desk?.querySelectorAll('*') ?? [])].some((e) => e.textContent!.startsWith('signed '))
+      return now !== before || signed || bench?.textContent?.includes('back to the desk')
+    },
+    step,
+    { polling: 'raf' },
+  )
+
+/** Waits until the counter says so many. */
+const counted = (page: Page, n: number, of: number) =>
+  page.waitForFunction(
+    ([n, of]) => {
+      const words = document.querySelector('[role="group"][aria-label="Count"]')?.textContent ?? ''
+      return new RegExp(`(^|\\D)${n}( of ${of}|, often ${of})`).test(words)
+    },
+    [n, of],
+    { polling: 'raf' },
+  )
+
 /** Counts what the step asks for, or up to `only`, by pressing + as often. */
 export async function countAll(page: Page, only = Infinity) {
   const counter = page.getByRole('group', { name: 'Count' })
@@ -10,7 +36,7 @@ export async function countAll(page: Page, only = Infinity) {
   // every press is seen before the next: the page may be busy with the last one
   for (let i = at; i < Math.min(of, only); i++) {
     await page.keyboard.press('+')
-    await expect(counter).toContainText(new RegExp(`(^|\\D)${i + 1}( of ${of}|, often ${of})`))
+    await counted(page, i + 1, of)
   }
 }
 
@@ -26,15 +52,7 @@ export async function signStation(page: Page) {
       return
     await countAll(page)
     await page.keyboard.press('Space')
-    await expect(async () => {
-      const now = await line(page).getAttribute('data-step')
-      expect(
-        now !== step ||
-          (await line(page)
-            .getByText(/^signed /)
-            .isVisible()),
-      ).toBe(true)
-    }).toPass()
+    await stepDone(page, step)
   }
 }
 
@@ -46,10 +64,7 @@ export async function signBench(page: Page) {
     const step = await bench.getAttribute('data-bench')
     await countAll(page)
     await page.keyboard.press('Space')
-    await expect(async () => {
-      const now = await bench.getAttribute('data-bench')
-      expect(now !== step || (await page.getByText('back to the desk').isVisible())).toBe(true)
-    }).toPass()
+    await stepDone(page, step)
   }
 }
 

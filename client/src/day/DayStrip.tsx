@@ -6,7 +6,9 @@ import type { Day } from './useDay'
 const hour = 3_600_000
 const fiveMinutes = 5 * 60_000
 const margin = 64
-const row = { bar: 58, lane: 30, gap: 14 }
+const row = { bar: 58, several: 44, lane: 30, gap: 14 }
+/** The narrowest bar that a gloved finger still meets. */
+const narrowest = 26
 
 /** The day as a strip of time for each pair of hands: what was done, what is under way, what comes, and the waits between. */
 export function DayStrip({
@@ -43,6 +45,7 @@ export function DayStrip({
       start: Math.max(b.start, b.done ? b.start : opens, shown),
       end: b.done ? b.end : Math.min(b.end, Math.max(closes, b.start + fiveMinutes)),
     }))
+    .sort((a, b) => a.start - b.start)
   const waits = day.plan.waits.filter((w) => midnight(shopTime(w.startAt)) === shown)
   const first = Math.min(opens, ...own.map((b) => b.start))
   const from = Math.floor(Math.min(Math.max(first, opens - hour), today ? now : opens) / hour) * hour
@@ -54,13 +57,25 @@ export function DayStrip({
   const scale = (width - margin - 10) / (to - from)
   const x = (t: number) => margin + (Math.max(t, from) - from) * scale
   const hands = day.plan.hands
+  const right = (b: (typeof own)[number]) => Math.max(x(b.end) - 2, x(b.start) + narrowest)
   const laid = hands.map((by) => {
+    // short work one after the other would lie on itself: it goes below
+    const mine = own.filter((b) => b.bar.by === by && b.end > from)
+    const barAt = lanes(mine, (b) => x(b.start), right)
+    const barLanes = Math.max(1, ...barAt.map((l) => l + 1))
+    const barHeight = barLanes > 1 ? row.several : row.bar
     const list = waits.filter((w) => w.by === by)
     const label = (w: (typeof list)[number]) => Math.max(x(shopTime(w.endAt)), x(shopTime(w.startAt)) + 150)
     const at = lanes(list, (w) => x(shopTime(w.startAt)), label)
-    return { by, waits: list.map((w, i) => ({ w, lane: at[i] })).filter((m) => m.lane < 2) }
+    return {
+      by,
+      bars: mine.map((b, i) => ({ ...b, lane: barAt[i], right: right(b) })),
+      barHeight,
+      barsHeight: barLanes * (barHeight + 3) - 3,
+      waits: list.map((w, i) => ({ w, lane: at[i] })).filter((m) => m.lane < 2),
+    }
   })
-  const heights = laid.map((l) => row.bar + Math.max(1, ...l.waits.map((m) => m.lane + 1)) * row.lane + row.gap)
+  const heights = laid.map((l) => l.barsHeight + Math.max(1, ...l.waits.map((m) => m.lane + 1)) * row.lane + row.gap)
   const tops = heights.map((_, i) => 30 + heights.slice(0, i).reduce((a, b) => a + b, 0))
   const bottom = 30 + heights.reduce((a, b) => a + b, 0)
   const dueLanes = lanes(
@@ -70,6 +85,7 @@ export function DayStrip({
   )
   const height = bottom + 22 + Math.max(0, ...dueLanes.map((l) => l + 1)) * 20
   const hours = Array.from({ length: Math.round((to - from) / hour) + 1 }, (_, i) => from + i * hour)
+  const everyHours = [1, 2, 3, 6].find((n) => n * hour * scale > 52) ?? 12
   const rowAt = (y: number) =>
     hands[
       Math.max(
@@ -85,61 +101,67 @@ export function DayStrip({
           className="absolute top-0 border-l"
           style={{ left: x(h), height: bottom, borderColor: 'var(--grid-strong)' }}
         >
-          <span className="num ml-1.5 text-[15px] text-soft">{shopClock(h)}</span>
+          {((h - from) / hour) % everyHours === 0 && (
+            <span className="num ml-1.5 text-[15px] text-soft">{shopClock(h)}</span>
+          )}
         </div>
       ))}
       {hands.map((by, i) => (
         <Stamp key={by} by={by} colour={day.signers.find((s) => s.initials === by)?.colour} top={tops[i]} />
       ))}
-      {own.map(({ bar: b, start, end }) => {
-        if (end <= from) return null
-        const moved = drag && drag.bar.key === b.key && drag.bar.job === b.job ? drag : undefined
-        const w = Math.max(7, x(end) - x(start) - 2)
-        const y = tops[hands.indexOf(b.by)]
-        if (y === undefined) return null
-        return (
-          <button
-            type="button"
-            key={b.done ? `${b.by}${b.job}${b.start}` : `${b.job}${b.key}`}
-            data-bar={`${b.job}/${b.key ?? ''}`}
-            aria-label={inWords(b)}
-            title={`${b.title}: ${b.stations.join(', ')}, ${shopClock(b.start)}–${shopClock(b.end)}`}
-            onClick={() => choose(b)}
-            onPointerDown={(e) => {
-              if (b.done || b.begun) return
-              e.currentTarget.setPointerCapture(e.pointerId)
-              setDrag({ bar: b, x: 0, y: 0, x0: e.clientX, y0: e.clientY })
-            }}
-            onPointerMove={(e) => drag && setDrag({ ...drag, x: e.clientX - drag.x0, y: e.clientY - drag.y0 })}
-            onPointerCancel={() => setDrag(undefined)}
-            onPointerUp={() => {
-              if (drag && Math.hypot(drag.x, drag.y) > 6) {
-                const t = Math.round((b.start + drag.x / scale) / fiveMinutes) * fiveMinutes
-                drop(b, t, rowAt(y + row.bar / 2 + drag.y) ?? b.by)
-              }
-              setDrag(undefined)
-            }}
-            className={`absolute overflow-hidden border-[1.5px] px-1 text-left leading-tight ${look(b)} ${
-              chosen?.key === b.key && chosen?.start === b.start ? 'outline-3 outline-offset-1 outline-cool' : ''
-            } ${moved ? 'z-20 opacity-80' : ''}`}
-            style={{
-              left: x(start) + (moved?.x ?? 0),
-              top: y + (moved?.y ?? 0),
-              width: w,
-              height: row.bar,
-              touchAction: 'none',
-            }}
-          >
-            {w > 46 && (
-              <>
-                <b className="block truncate text-[14px]">{b.title}</b>
-                <span className="block truncate text-[13px] text-soft">{b.stations.join(', ')}</span>
-              </>
-            )}
-            {b.pinned && <span aria-hidden className="absolute -top-px right-1 h-3 w-1 bg-copper" />}
-          </button>
-        )
-      })}
+      {laid.flatMap(({ bars: row, barHeight }, hand) =>
+        row.map(({ bar: b, start, right, lane }) => {
+          const moved = drag && drag.bar.key === b.key && drag.bar.job === b.job ? drag : undefined
+          const w = right - x(start)
+          const y = tops[hand] + lane * (barHeight + 3)
+          return (
+            <button
+              type="button"
+              key={b.done ? `${b.by}${b.job}${b.start}` : `${b.job}${b.key}`}
+              data-bar={`${b.job}/${b.key ?? ''}`}
+              aria-label={inWords(b)}
+              title={`${b.title}: ${b.stations.join(', ')}, ${shopClock(b.start)}–${shopClock(b.end)}`}
+              onClick={() => choose(b)}
+              onPointerDown={(e) => {
+                if (b.done || b.begun) return
+                e.currentTarget.setPointerCapture(e.pointerId)
+                setDrag({ bar: b, x: 0, y: 0, x0: e.clientX, y0: e.clientY })
+              }}
+              onPointerMove={(e) => drag && setDrag({ ...drag, x: e.clientX - drag.x0, y: e.clientY - drag.y0 })}
+              onPointerCancel={() => setDrag(undefined)}
+              onPointerUp={() => {
+                if (drag && Math.hypot(drag.x, drag.y) > 6) {
+                  const t = Math.round((b.start + drag.x / scale) / fiveMinutes) * fiveMinutes
+                  drop(b, t, rowAt(y + barHeight / 2 + drag.y) ?? b.by)
+                }
+                setDrag(undefined)
+              }}
+              className={`absolute overflow-hidden border-[1.5px] px-1 text-left leading-tight ${look(b)} ${
+                chosen?.key === b.key && chosen?.start === b.start ? 'outline-3 outline-offset-1 outline-cool' : ''
+              } ${moved ? 'z-20 opacity-80' : ''}`}
+              style={{
+                left: x(start) + (moved?.x ?? 0),
+                top: y + (moved?.y ?? 0),
+                width: w,
+                height: barHeight,
+                touchAction: 'none',
+              }}
+            >
+              {w > 46 ? (
+                <>
+                  <b className="block truncate text-[14px]">{b.title}</b>
+                  <span className="block truncate text-[13px] text-soft">{b.stations.join(', ')}</span>
+                </>
+              ) : (
+                <span aria-hidden className="num block text-center text-[15px]">
+                  {b.job}
+                </span>
+              )}
+              {b.pinned && <span aria-hidden className="absolute -top-px right-1 h-3 w-1 bg-copper" />}
+            </button>
+          )
+        }),
+      )}
       {laid.map((l, i) =>
         l.waits.map(({ w, lane }) => {
           const left = x(shopTime(w.startAt))
@@ -147,7 +169,7 @@ export function DayStrip({
             <div
               key={`${w.job}${w.stepId}`}
               className="absolute overflow-hidden whitespace-nowrap text-[13px] text-amber"
-              style={{ left, top: tops[i] + row.bar + 4 + lane * row.lane, maxWidth: width - left }}
+              style={{ left, top: tops[i] + l.barsHeight + 4 + lane * row.lane, maxWidth: width - left }}
               title={`${w.label}, ${shopClock(shopTime(w.startAt))}–${shopClock(shopTime(w.endAt))}`}
             >
               <span

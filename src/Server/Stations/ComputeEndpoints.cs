@@ -19,28 +19,28 @@ internal static class ComputeEndpoints
     {
         var queue = app.ServiceProvider.GetRequiredService<HeavyWork>();
         var compute = app.MapGroup("/api/compute").WithTags("compute").AddEndpointFilter(queue.QueueAsync);
-        Post("/fit", FitAsync, Documents);
-        Post("/gaps", GapsAsync, Documents);
-        Post("/seating", SeatingAsync, $"{Documents} {BowLimits.InWords}");
-        Post("/cut-plan", CutPlanAsync, CutPlanner.InWords);
-        Post("/paste", PasteEndpoint.AnswerAsync, PasteEndpoint.InWords);
-        Post("/teardown", TeardownAsync, $"Limits: {TeardownPlanner.MostActs} groups, leads and pieces together.");
-        Post("/bow", BowEndpoint.AnswerAsync, BowLimits.InWords);
-        Post("/identify", IdentifyEndpoint.AnswerAsync, IdentifyEndpoint.InWords);
-        Post("/trace", TraceEndpoint.AnswerAsync, TraceEndpoint.InWords);
-        Post("/work-order", WorkOrderEndpoint.AnswerAsync, WorkOrderEndpoint.InWords);
-        Post("/tightening", TighteningAsync, $"{Documents} {Tightening.InWords}");
+        Posted(compute.MapPost("/fit", FitAsync), Documents);
+        Posted(compute.MapPost("/gaps", GapsAsync), Documents);
+        Posted(compute.MapPost("/seating", SeatingAsync), $"{Documents} {BowLimits.InWords}");
+        Posted(compute.MapPost("/cut-plan", CutPlanAsync), CutPlanner.InWords);
+        Posted(compute.MapPost("/paste", PasteEndpoint.AnswerAsync), PasteEndpoint.InWords);
+        Posted(
+            compute.MapPost("/teardown", TeardownAsync),
+            $"Limits: {TeardownPlanner.MostActs} groups, leads and pieces together."
+        );
+        Posted(compute.MapPost("/bow", BowEndpoint.AnswerAsync), BowLimits.InWords);
+        Posted(compute.MapPost("/identify", IdentifyEndpoint.AnswerAsync), IdentifyEndpoint.InWords);
+        Posted(compute.MapPost("/trace", TraceEndpoint.AnswerAsync), TraceEndpoint.InWords);
+        Posted(compute.MapPost("/work-order", WorkOrderEndpoint.AnswerAsync), WorkOrderEndpoint.InWords);
+        Posted(compute.MapPost("/tightening", TighteningAsync), $"{Documents} {Tightening.InWords}");
         compute
             .MapPost("/read-layout", LayoutEndpoint.AnswerAsync)
             .Accepts<IFormFileCollection>("multipart/form-data")
             .WithDescription(LayoutEndpoint.InWords)
             .DisableAntiforgery();
 
-        void Post(string path, Delegate answer, string limits) =>
-            compute
-                .MapPost(path, answer)
-                .Accepts<System.Text.Json.JsonElement>("application/json")
-                .WithDescription($"{limits} {Queue}");
+        static void Posted(RouteHandlerBuilder call, string limits) =>
+            call.Accepts<System.Text.Json.JsonElement>("application/json").WithDescription($"{limits} {Queue}");
     }
 
     /// <summary>Limits that every document has.</summary>

@@ -13,16 +13,13 @@ internal static class ProofEndpoints
     {
         var queue = app.ServiceProvider.GetRequiredService<HeavyWork>();
         var compute = app.MapGroup("/api/compute").WithTags("compute").AddEndpointFilter(queue.QueueAsync);
-        Post("/steady-state", SteadyAsync, SteadyState.InWords);
-        Post("/resistance", ResistanceAsync, "Limits: a body of 4 MiB.");
-        Post("/leak", LeakAsync, LeakTest.InWords);
-        Post("/drift", DriftAsync, Drift.InWords);
+        Posted(compute.MapPost("/steady-state", SteadyAsync), SteadyState.InWords);
+        Posted(compute.MapPost("/resistance", ResistanceAsync), "Limits: a body of 4 MiB.");
+        Posted(compute.MapPost("/leak", LeakAsync), LeakTest.InWords);
+        Posted(compute.MapPost("/drift", DriftAsync), Drift.InWords);
 
-        void Post(string path, Delegate answer, string limits) =>
-            compute
-                .MapPost(path, answer)
-                .Accepts<System.Text.Json.JsonElement>("application/json")
-                .WithDescription(limits);
+        static void Posted(RouteHandlerBuilder call, string limits) =>
+            call.Accepts<System.Text.Json.JsonElement>("application/json").WithDescription(limits);
     }
 
     private static async Task<Ok<SteadyResult>> SteadyAsync(HttpRequest request)
