@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization.Metadata;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Instruments;
 using FaithfulBracket.Server;
@@ -109,7 +110,18 @@ builder
     .AddSingleton<ITorqueDriver>(s => s.GetRequiredService<SimulatedTorqueDriver>());
 if (InstrumentEndpoints.Camera(builder.Configuration["demo"]) is { } camera)
     builder.Services.AddSingleton<ICamera>(camera);
-builder.Services.Configure<JsonOptions>(o => DocumentJson.Configure(o.SerializerOptions));
+builder
+    .Services.AddOptions<JsonOptions>()
+    .Configure<ShopMemory>(
+        (o, shop) =>
+        {
+            DocumentJson.Configure(o.SerializerOptions);
+            o.SerializerOptions.TypeInfoResolver = ToldText.In(
+                o.SerializerOptions.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver(),
+                () => shop.Figures
+            );
+        }
+    );
 builder.Services.AddOpenApi(
     "v1",
     o =>

@@ -42,7 +42,13 @@ public sealed class Settings(ShopDatabase database, TimeProvider time)
     }
 
     /// <summary>All or none.</summary>
-    public void Put(IReadOnlyList<NewSetting> settings, string reason, string by) =>
+    /// <summary>How often this server kept a change: what may be a moment behind is watched by it, without asking the store.</summary>
+    public long Kept => Interlocked.Read(ref _kept);
+
+    private long _kept;
+
+    public void Put(IReadOnlyList<NewSetting> settings, string reason, string by)
+    {
         database.Change(
             (c, t) =>
             {
@@ -62,4 +68,6 @@ public sealed class Settings(ShopDatabase database, TimeProvider time)
                 return 0;
             }
         );
+        Interlocked.Increment(ref _kept);
+    }
 }

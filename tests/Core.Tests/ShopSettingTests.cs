@@ -1,4 +1,7 @@
+using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Pads;
+using FaithfulBracket.Core.Prove.Faults;
 using Xunit;
 
 namespace FaithfulBracket.Core.Tests;
@@ -20,15 +23,13 @@ public class ShopSettingTests
                 Assert.Single(properties, p => !Equals(p.GetValue(changed), p.GetValue(new ShopSettings()))).Name
             );
         }
-        // a block's claim is set at the block; prices are several of one record
+        // a block's claim is set at the block; prices, faults and figures are several of one record
+        string[] several = [nameof(ShopSettings.Prices), nameof(ShopSettings.Faults), nameof(ShopSettings.Figures)];
         Assert.Equal(
             properties.Select(p => p.Name).Where(n => n != nameof(ShopSettings.Claims)).Order(),
             touched.Distinct().Order()
         );
-        Assert.Equal(
-            touched.Where(n => n != nameof(ShopSettings.Prices)),
-            touched.Where(n => n != nameof(ShopSettings.Prices)).Distinct()
-        );
+        Assert.Equal(touched.Where(n => !several.Contains(n)), touched.Where(n => !several.Contains(n)).Distinct());
         Assert.Equal(ShopSettingList.All.Count, ShopSettingList.All.Select(s => s.Key).Distinct().Count());
     }
 
@@ -50,5 +51,63 @@ public class ShopSettingTests
             1.2,
             ShopSettingList.With(new Dictionary<string, double> { ["claim:full-460"] = 1.2 }).Claims["full-460"]
         );
+    }
+
+    [Fact]
+    public void A_choice_is_one_of_its_names()
+    {
+        var choices = ShopSettingList.All.Where(s => s.Choices is not null).ToList();
+        Assert.Contains(choices, s => s.Key == "currency");
+        Assert.All(
+            choices,
+            s =>
+            {
+                Assert.Equal((0, s.Choices!.Count - 1), (s.Least, s.Most));
+                Assert.False(s.Allows(0.5), s.Key);
+            }
+        );
+        var money = ShopSettingList.With(new Dictionary<string, double> { ["currency"] = 3 }).Prices.Currency;
+        Assert.Equal("CHF", money);
+    }
+
+    [Fact]
+    public void Faults_met_more_often_are_drawn_up_with_their_own_share()
+    {
+        var met = FaultPriors.Of(new() { FilmLeft = 0.4 });
+        Assert.Equal(0.4, met.Single(p => p.Kind == FaultKind.FilmLeft).Prior);
+        Assert.Equal(1, FaultPriors.Default.Sum(p => p.Prior), 9);
+        Assert.Equal(Enum.GetValues<FaultKind>().Order(), met.Select(p => p.Kind).Order());
+    }
+
+    [Fact]
+    public void Limits_of_loads_are_narrower_by_the_margin_and_never_cross()
+    {
+        var socket = SocketTests.Gull() with { ContactMinN = 300, ContactMaxN = 400 };
+        var order = new WorkOrder
+        {
+            Pieces = [new("A", Sample.Board()) { Seated = new(socket, Sample.Board(), null) }],
+            Pairs = [],
+        };
+        Assert.Same(order, order.KeepingAway(0));
+        var tenth = order.KeepingAway(0.1).First;
+        Assert.Equal(405, tenth.Board.FindPart("U1")!.MaxLoadN!.Value, 9);
+        Assert.Equal(
+            (330, 360),
+            (Math.Round(tenth.Seated!.Socket.ContactMinN, 9), Math.Round(tenth.Seated.Socket.ContactMaxN, 9))
+        );
+        var much = order.KeepingAway(0.4).First.Seated!.Socket;
+        Assert.Equal((350, 350), (much.ContactMinN, much.ContactMaxN));
+    }
+
+    [Fact]
+    public void A_shop_uses_no_more_of_a_pad_than_it_accepts_and_no_more_than_its_maker_allows()
+    {
+        var pad = new PadMaterial("soft", [new(0.5, 1)], 0.1, 0.45, 0.05);
+        var used = pad.Within(0.15, 0.35);
+        Assert.Equal((0.15, 0.35), (used.SquashMin, used.SquashMax));
+        Assert.Equal(pad, pad.Within(0, 1));
+        // 1.0 mm in 0.62 to 0.72 mm: 24 to 41 %, good to its maker, too much to the shop
+        Assert.Equal(PadState.Good, PadSquash.In(0.62, 0.72, 1, pad, "kit").State);
+        Assert.Equal(PadState.Crushed, PadSquash.In(0.62, 0.72, 1, used, "kit").State);
     }
 }

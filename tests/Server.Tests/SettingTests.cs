@@ -150,4 +150,48 @@ public sealed class SettingTests(DemoServer demo) : IClassFixture<DemoServer>
         Assert.Equal(keys.Order(), file.GetProperty("values").EnumerateObject().Select(p => p.Name).Order());
         Assert.All(keys, k => Assert.False(string.IsNullOrEmpty(k)));
     }
+
+    [Fact]
+    public async Task Figures_are_written_as_the_shop_has_them_on_the_screen_and_in_the_record_never_in_documents()
+    {
+        using var own = new ServerProcess();
+        var job = await own.OpenAsync();
+        var document = await own.Http.GetStringAsync("/api/boards/tern-460-r2");
+        Assert.Contains("0.43 mm clear", (await own.JobAsync(job)).GetRawText(), StringComparison.Ordinal);
+        Assert.Equal(HttpStatusCode.OK, (await PutAsync(own, new { decimalMark = 1, inches = 1 })).StatusCode);
+        var told = (await own.JobAsync(job)).GetRawText();
+        Assert.Contains("0,43 mm (0,017 in) clear", told, StringComparison.Ordinal);
+        Assert.DoesNotContain("0.43 mm", told, StringComparison.Ordinal);
+        // ids are signed by, they stay
+        Assert.Contains("pads.lay-memory-front-1.0-soft-3", told, StringComparison.Ordinal);
+        Assert.Equal(document, await own.Http.GetStringAsync("/api/boards/tern-460-r2"));
+        var record = await own.Http.GetStringAsync($"/api/jobs/{job}/record.html");
+        Assert.Contains("1,0 mm (0,039 in) pads on the memory", record, StringComparison.Ordinal);
+        using var form = new StringContent(record, System.Text.Encoding.UTF8, "text/html");
+        var check = await own.Http.PostAsync("/api/records/check", form);
+        Assert.Contains("whole", await check.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+        var figures = await own.GetAsync("/api/settings/figures");
+        Assert.True(figures.GetProperty("comma").GetBoolean() && figures.GetProperty("inches").GetBoolean());
+    }
+
+    [Fact]
+    public async Task A_shop_that_squashes_less_plans_and_answers_by_it()
+    {
+        using var own = new ServerProcess();
+        var job = await own.OpenAsync();
+        Assert.DoesNotContain("too much", (await own.JobAsync(job)).GetRawText(), StringComparison.Ordinal);
+        Assert.Equal(HttpStatusCode.OK, (await PutAsync(own, new { squashMost = 0.35 })).StatusCode);
+        Assert.Contains(
+            "squashes 12 to 43 %, too much",
+            (await own.JobAsync(job)).GetRawText(),
+            StringComparison.Ordinal
+        );
+        // what the drawer states is shown as stated
+        var soft = (await own.GetAsync("/api/drawer"))
+            .GetProperty("drawer")
+            .GetProperty("materials")
+            .EnumerateArray()
+            .Single(m => m.GetProperty("id").GetString() == "soft-3");
+        Assert.True(soft.GetProperty("squashMax").GetDouble() > 0.35);
+    }
 }

@@ -45,3 +45,30 @@ test('a setting is found, its consequences shown, kept with a reason, saved and 
   await page.getByLabel('Find a setting').fill('')
   await expect(page.getByRole('region', { name: 'Heat' })).toContainText('default 30')
 })
+
+test('figures are written with a comma and inches beside, on every page at once and back again', async ({ page }) => {
+  const write = async (name: string, choice: string) => {
+    await page.goto(`${server.address}/settings`)
+    await page.getByLabel('Find a setting').fill(name)
+    await page.getByLabel(name).selectOption(choice)
+    await page.getByRole('button', { name: 'Change', exact: true }).click()
+    const dialog = page.getByRole('dialog')
+    await expect(dialog).toContainText(/open jobs/, { timeout: 60_000 })
+    await dialog.getByLabel('Why').fill('our clients read it so')
+    await dialog.getByRole('button', { name: 'Keep it' }).click()
+    await expect(dialog).toBeHidden()
+    await expect(page.getByRole('region', { name: 'History' })).toContainText(choice)
+  }
+  const job = `${server.address}/job/1/match`
+  const ledger = page.getByRole('complementary', { name: 'Ledger' })
+  await write('decimal mark of figures', 'comma')
+  await page.goto(job)
+  await expect(ledger).toContainText('0,43')
+  await write('inches beside millimetres', 'beside')
+  await page.goto(job)
+  await expect(ledger).toContainText('0,017 in')
+  await expect(page.getByRole('navigation', { name: 'Route' })).toContainText('tightest 0,43 mm (0,017 in)')
+  await write('decimal mark of figures', 'point')
+  await page.goto(job)
+  await expect(ledger).toContainText('0.017 in')
+})

@@ -3828,6 +3828,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/settings/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["FiguresView"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/settings/file": {
         parameters: {
             query?: never;
@@ -7344,6 +7379,10 @@ export interface components {
             /** Format: int32 */
             worthTelling: number;
         };
+        FiguresView: {
+            comma: boolean;
+            inches: boolean;
+        };
         FilmFrame: {
             /** Format: double */
             timeS: number;
@@ -9290,6 +9329,7 @@ export interface components {
             /** Format: double */
             most: number;
             reason: string;
+            choices?: null | string[];
             last?: null | components["schemas"]["SettingChangeRow"];
         };
         SettingsChange: {

@@ -6,6 +6,7 @@ import { OutboxNotice } from './OutboxNotice'
 import { PairPage } from './PairPage'
 import { Route, Switch, useLocation } from './router'
 import { Shell } from './Shell'
+import { useFigures } from './useFigures'
 
 const Traveller = lazy(() => import('../stations/Traveller').then((m) => ({ default: m.Traveller })))
 const BenchMode = lazy(() => import('../bench/BenchMode').then((m) => ({ default: m.BenchMode })))
@@ -23,10 +24,11 @@ const CuttingSheet = lazy(() => import('../stations/pads/CuttingSheet').then((m)
 export function App() {
   // a device that is not let in yet hears nothing
   useLive(useLocation()[0] !== '/pair')
+  const written = useFigures()
   return (
     <Suspense fallback={<Loading what="the page" />}>
       <OutboxNotice />
-      <Switch>
+      <Switch key={written}>
         <Route path="/job/:id/:station/bench" component={BenchMode} />
         <Route path="/job/:id/cutting" component={CuttingSheet} />
         <Route path="/job/:id/tray" component={TrayPage} />

@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query'
 import { type ReactNode, useState } from 'react'
 import { answer, http, ifMatch, type Schemas } from '../api/client'
 import { useDrawer } from '../api/queries'
+import { fixed } from '../ui/format'
 import { ErrorNotice, Loading } from '../ui/Notice'
 
 type Kind = 'pad' | 'paste' | 'screw' | 'tool' | 'consumable'
@@ -53,7 +54,7 @@ export function Drawer() {
               .map((p) => (
                 <tr key={p.id} className="border-b border-rule/60">
                   <td className="py-1">{p.material}</td>
-                  <td className="num text-right text-[17px]">{p.thicknessMm.toFixed(1)}</td>
+                  <td className="num text-right text-[17px]">{fixed(p.thicknessMm, 1)}</td>
                   <td className="num text-right text-[17px]">
                     {p.widthMm} × {p.depthMm}
                   </td>
@@ -154,8 +155,8 @@ export function Drawer() {
                 </td>
                 <td className="num text-right text-[17px]">{m.thicknessTolMm}</td>
                 <td className="num text-right text-[17px]">
-                  {(m.freshCurve as number[][] | undefined)?.find((c) => c[0] >= 0.3)?.[1].toFixed(2) ?? '–'},{' '}
-                  {(m.curve as number[][]).find((c) => c[0] >= 0.3)?.[1].toFixed(2) ?? '–'}
+                  {fixed((m.freshCurve as number[][] | undefined)?.find((c) => c[0] >= 0.3)?.[1], 2) ?? '–'},{' '}
+                  {fixed((m.curve as number[][]).find((c) => c[0] >= 0.3)?.[1], 2) ?? '–'}
                 </td>
               </tr>
             ))}

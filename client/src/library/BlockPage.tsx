@@ -1,6 +1,7 @@
 import { useBlock, useBoardsFor } from '../api/queries'
 import { Link } from '../app/router'
 import { Head, Row, Section } from '../stations/Ledger'
+import { fixed } from '../ui/format'
 import { ErrorNotice, Loading } from '../ui/Notice'
 import { VerdictMark, verdictColour, verdictWords } from '../ui/Verdict'
 import { BlockDrawing } from './BlockDrawing'
@@ -74,7 +75,7 @@ export function BlockPage({ id }: { id: string }) {
           {b.coldPlate && <Row name="cold plate" value={b.coldPlate.metal} />}
           {b.heightMm && <Row name="height" value={b.heightMm} unit="mm" />}
           {b.bracketSlots != null && <Row name="bracket" value={b.bracketSlots} unit="slot" />}
-          {b.price && <Row name="price" value={b.price.amount.toFixed(2)} unit={b.price.currency} />}
+          {b.price && <Row name="price" value={fixed(b.price.amount, 2)} unit={b.price.currency} />}
         </Section>
       </aside>
     </div>

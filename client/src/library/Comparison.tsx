@@ -2,7 +2,7 @@ import type { ReactNode } from 'react'
 import type { Schemas } from '../api/client'
 import { useComparison } from '../api/queries'
 import { Button } from '../ui/Button'
-import { mm, percent } from '../ui/format'
+import { fixed, mm, percent } from '../ui/format'
 import { ErrorNotice, Loading } from '../ui/Notice'
 import { VerdictMark, verdictColour, verdictWords } from '../ui/Verdict'
 
@@ -147,7 +147,7 @@ export function Comparison({
             (c) => c.total,
           )}
           {line('each kelvin less costs', (c) =>
-            c.moneyPerKelvin ? `${c.moneyPerKelvin.toFixed(2)} ${c.currency}` : '–',
+            c.moneyPerKelvin ? `${fixed(c.moneyPerKelvin, 2)} ${c.currency}` : '–',
           )}
           {line('evidence', (c) => `grade ${c.fit.grade}`)}
         </tbody>

@@ -4,6 +4,7 @@ import { answer, http, Refusal } from '../api/client'
 import { useInitials } from '../app/settings'
 import { Section, Why } from '../stations/Ledger'
 import { Button } from '../ui/Button'
+import { fixed } from '../ui/format'
 
 /** What the shop's own proved jobs say of a block, and whether it is reckoned by them. */
 export function Learned({ block }: { block: string }) {
@@ -36,7 +37,7 @@ export function Learned({ block }: { block: string }) {
       ))}
       {learned.taken != null && (
         <p className="mt-1 border-l-4 border-cool pl-2 text-[14.5px]">
-          Jobs are reckoned by the shop's own figure, {learned.taken.toFixed(2)} of the maker's claim.
+          Jobs are reckoned by the shop's own figure, {fixed(learned.taken, 2)} of the maker's claim.
         </p>
       )}
       <p className="mt-2 flex flex-wrap gap-2">

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { answer, http, type Schemas } from '../api/client'
 import { useBlocks, useBoards, useCards, useMachines, useSockets, useUnread } from '../api/queries'
 import { Link, useNavigate, useParams } from '../app/router'
+import { fixed } from '../ui/format'
 import { BlockPage } from './BlockPage'
 import { BoardPage } from './BoardPage'
 import { CardPage } from './CardPage'
@@ -46,7 +47,7 @@ export function Library() {
         read.push({
           name: file.name,
           text: '',
-          fault: `${file.name} has ${(file.size / 1048576).toFixed(1)} MiB; at most 4 MiB are read.`,
+          fault: `${file.name} has ${fixed(file.size / 1048576, 1)} MiB; at most 4 MiB are read.`,
         })
       else {
         try {

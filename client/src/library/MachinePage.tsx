@@ -2,6 +2,7 @@ import { useMachine } from '../api/queries'
 import { Link } from '../app/router'
 import { Head, Row, Section, Why } from '../stations/Ledger'
 import { MachineStand } from '../stations/match/MachineStand'
+import { fixed } from '../ui/format'
 import { ErrorNotice, Loading } from '../ui/Notice'
 import { VerdictMark, verdictColour, verdictWords } from '../ui/Verdict'
 
@@ -60,10 +61,10 @@ export function MachinePage({ id }: { id: string }) {
         {stand && <MachineStand machine={machine} stand={stand} />}
         {loop && loop.pairs.length > 1 && (
           <Section title={loop.parallel ? 'The loop, side by side' : 'The loop, one after the other'}>
-            <Row name="flow of the loop" value={loop.flowLMin.toFixed(1)} unit="L/m" />
-            <Row name="drop over the blocks" value={loop.blocksKPa.toFixed(1)} unit="kPa" />
+            <Row name="flow of the loop" value={fixed(loop.flowLMin, 1)} unit="L/m" />
+            <Row name="drop over the blocks" value={fixed(loop.blocksKPa, 1)} unit="kPa" />
             {loop.pairs.map((p) => (
-              <Row key={p.pair} name={`block ${p.pair}`} value={p.flowLMin.toFixed(1)} unit="L/m" />
+              <Row key={p.pair} name={`block ${p.pair}`} value={fixed(p.flowLMin, 1)} unit="L/m" />
             ))}
           </Section>
         )}

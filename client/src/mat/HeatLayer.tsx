@@ -1,5 +1,6 @@
 import { useMemo } from 'react'
 import type { Placement, Schemas } from '../api/client'
+import { fixed } from '../ui/format'
 import { placed } from './place'
 import type { Projection } from './view'
 
@@ -96,7 +97,7 @@ const Label = ({ c, x, y }: Figure) => (
     strokeWidth={3}
     paintOrder="stroke"
   >
-    {c.toFixed(c % 1 === 0 ? 0 : 1)}°
+    {fixed(c, c % 1 === 0 ? 0 : 1)}°
   </text>
 )
 

@@ -1,4 +1,5 @@
 import type { Board, Schemas } from '../api/client'
+import { fixed } from '../ui/format'
 import { partCorners } from './BoardLayer'
 import type { Projection } from './view'
 
@@ -57,7 +58,7 @@ export function PadLayer({
           const small = Math.min(part.widthMm, part.depthMm) * p.scale < 34
           const on = pad.part === selected
           const now = lit?.includes(pad.part)
-          const text = small ? pad.letter : `${pad.letter} ${pad.thicknessMm.toFixed(1)}`
+          const text = small ? pad.letter : `${pad.letter} ${fixed(pad.thicknessMm, 1)}`
           const half = small ? 5 + pad.letter.length * 3 : 21
           const room = !small && pad.fit && part.depthMm * p.scale > 38 && part.widthMm * p.scale > 44
           return (

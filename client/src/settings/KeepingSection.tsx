@@ -2,10 +2,10 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { answer, http } from '../api/client'
 import { Button } from '../ui/Button'
-import { clock, day } from '../ui/format'
+import { clock, day, fixed } from '../ui/format'
 
 const size = (bytes: number) =>
-  bytes >= 1e6 ? `${(bytes / 1e6).toFixed(1)} MB` : `${Math.max(1, Math.round(bytes / 1e3))} kB`
+  bytes >= 1e6 ? `${fixed(bytes / 1e6, 1)} MB` : `${Math.max(1, Math.round(bytes / 1e3))} kB`
 
 /** Backups beside the shop, one now, and the doctor's look. */
 export function KeepingSection() {

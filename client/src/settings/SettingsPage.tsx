@@ -19,6 +19,9 @@ const sent = (values: Values) => ({
   defaults: Object.keys(values).filter((k) => values[k] === null),
 })
 
+/** A value as it is read: its name where it is one of a few. */
+const named = (s: Setting | undefined, value: number) => s?.choices?.[value] ?? value
+
 const told = (e: unknown) => (e instanceof Refusal ? (e.errors[0]?.message ?? e.message) : String(e))
 
 /** Every working default in one place: what it is, why, who changed it, and what a change does to open jobs. */
@@ -104,12 +107,12 @@ export function SettingsPage() {
           <KeepingSection />
         </>
       )}
-      <div className="grid grid-cols-1 gap-4 xl:grid-cols-2">
+      <div className="gap-4 xl:columns-2">
         {groups.map(([group, list]) => (
           <section
             key={group}
             aria-label={group}
-            className="self-start bg-card p-4 shadow-[inset_0_0_0_1px_var(--rule)]"
+            className="mb-4 break-inside-avoid bg-card p-4 shadow-[inset_0_0_0_1px_var(--rule)]"
           >
             <h2 className="mb-1 text-[18px] font-bold text-copper">{group}</h2>
             {list.map((s) => (
@@ -129,7 +132,14 @@ export function SettingsPage() {
           {all.data.history.map((h) => (
             <p key={h.id} className="flex items-baseline gap-3 border-b border-rule/60 py-1 text-[15px]">
               <b className="w-72 shrink-0">{all.data.settings.find((s) => s.key === h.key)?.name ?? h.key}</b>
-              <span className="num w-24 shrink-0 text-[17px]">{h.value ?? 'default'}</span>
+              <span className="num w-24 shrink-0 text-[17px]">
+                {h.value == null
+                  ? 'default'
+                  : named(
+                      all.data.settings.find((s) => s.key === h.key),
+                      h.value,
+                    )}
+              </span>
               <span className="min-w-0 flex-1">{h.reason}</span>
               <span className="shrink-0 text-soft">
                 {h.byInitials} {day(h.at)} {clock(h.at)}
@@ -166,23 +176,43 @@ function OneSetting({ s, change }: { s: Setting; change: (value: number | null) 
         if (moved) change(value)
       }}
     >
-      <label className="contents">
+      <div className="contents">
         <span className="self-center text-[16.5px] leading-tight">
-          {s.name}
-          {s.value !== s.default && <b className="ml-2 text-[14px] text-copper">default {s.default}</b>}
+          <label htmlFor={`set-${s.key}`}>{s.name}</label>
+          {s.value !== s.default && <b className="ml-2 text-[14px] text-copper">default {named(s, s.default)}</b>}
         </span>
         <span className="flex items-center gap-2">
-          <input
-            value={text}
-            inputMode="decimal"
-            onChange={(e) => setText(e.target.value)}
-            className="num w-24 border border-rule bg-raised px-2 py-1 text-right text-[19px]"
-          />
-          <span className="w-14 text-[14.5px] text-soft">{s.unit}</span>
+          {s.choices ? (
+            <select
+              id={`set-${s.key}`}
+              value={text}
+              onChange={(e) => setText(e.target.value)}
+              className="min-h-9 border border-rule bg-raised px-2 text-[17px]"
+            >
+              {s.choices.map((c, i) => (
+                <option key={c} value={i}>
+                  {c}
+                </option>
+              ))}
+            </select>
+          ) : (
+            <>
+              <input
+                id={`set-${s.key}`}
+                value={text}
+                inputMode="decimal"
+                onChange={(e) => setText(e.target.value)}
+                className="num w-24 border border-rule bg-raised px-2 py-1 text-right text-[19px]"
+              />
+              <span className="w-14 text-[14.5px] text-soft">{s.unit}</span>
+            </>
+          )}
         </span>
-      </label>
+      </div>
       <p className="text-[14px] leading-snug text-soft">
-        {s.reason} From {s.least} to {s.most}.{s.last && ` ${s.last.byInitials}, ${day(s.last.at)}: ${s.last.reason}`}
+        {s.reason}
+        {!s.choices && ` From ${s.least} to ${s.most}.`}
+        {s.last && ` ${s.last.byInitials}, ${day(s.last.at)}: ${s.last.reason}`}
       </p>
       <span className="flex items-start justify-end gap-2">
         {moved && (

@@ -1,4 +1,6 @@
 import type { ReactNode } from 'react'
+import { figures } from '../ui/figures'
+import { inInches } from '../ui/format'
 
 export const Head = ({ children, tone, sub }: { children: ReactNode; tone?: string; sub?: ReactNode }) => (
   <header className="mb-1">
@@ -39,5 +41,6 @@ export const Row = ({
     <span className="min-w-0 flex-1 text-[14.5px]">{name}</span>
     <span className="num text-right text-[17px]">{value}</span>
     {unit !== undefined && <span className="num w-9 text-[15px] text-soft">{unit}</span>}
+    {unit === 'mm' && figures.inches && <span className="num text-[15px] text-soft">{inInches(value)} in</span>}
   </div>
 )

@@ -1,4 +1,19 @@
-export const mm = (v: number, digits = 2) => v.toFixed(digits)
+import { figures } from './figures'
+
+/** A figure with so many places and the shop's decimal mark. */
+export function fixed(v: number, digits: number): string
+export function fixed(v: number | null | undefined, digits: number): string | undefined
+export function fixed(v: number | null | undefined, digits: number) {
+  const text = v?.toFixed(digits)
+  return figures.comma ? text?.replace('.', ',') : text
+}
+
+export const mm = (v: number, digits = 2) => fixed(v, digits)
+
+/** A figure or a range in millimetres as it is in inches. */
+export const inInches = (mm: unknown) =>
+  String(mm).replace(/\d+(?:[.,]\d+)?/g, (t) => fixed(Number(t.replace(',', '.')) / 25.4, 3))
+
 export const clock = (iso?: string | null) =>
   iso ? new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' }) : ''
 export const day = (iso?: string | null) =>

@@ -20,6 +20,14 @@ public sealed record PadMaterial(
     /// <summary>The material as it pushes while it is being mounted.</summary>
     public PadMaterial WhileMounting() => FreshCurve is { } fresh ? this with { Curve = fresh } : this;
 
+    /// <summary>The material with no more of its squash used than the shop accepts.</summary>
+    public PadMaterial Within(double least, double most) =>
+        this with
+        {
+            SquashMin = Math.Max(SquashMin, least),
+            SquashMax = Math.Min(SquashMax, most),
+        };
+
     /// <summary>Conductivity the shop reckons with, W/(m·K).</summary>
     public double? ConductivityWPerMK { get; init; }
 

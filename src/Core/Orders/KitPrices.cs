@@ -8,4 +8,23 @@ public sealed record KitPrices(
     double PasteGram = 2.4,
     double SocketKit = 19,
     string Currency = "EUR"
-);
+)
+{
+    /// <summary>What the shop can reckon in, as ISO 4217 has them; never put in another order: their places are kept.</summary>
+    public static readonly IReadOnlyList<string> Currencies =
+    [
+        "EUR",
+        "USD",
+        "GBP",
+        "CHF",
+        "SEK",
+        "NOK",
+        "DKK",
+        "PLN",
+        "CZK",
+        "CAD",
+        "AUD",
+        "NZD",
+        "JPY",
+    ];
+}

@@ -18,11 +18,15 @@ public sealed record ShopSetting(
 {
     public double Default => Get(new());
 
+    /// <summary>What each whole value means, from 0 on; null where the value is a figure.</summary>
+    public IReadOnlyList<string>? Choices { get; init; }
+
     /// <summary>Whether a value can be; whole numbers for what is counted.</summary>
     public bool Allows(double value) =>
         value >= Least
         && value <= Most
-        && (Unit is not ("months" or "s" or "days" or "pieces" or "0 or 1") || value == Math.Round(value));
+        && (Choices is null || value == Math.Round(value))
+        && (Unit is not ("months" or "s" or "days" or "pieces") || value == Math.Round(value));
 }
 
 /// <summary>Every working default of the shop, by key.</summary>
@@ -265,13 +269,16 @@ public static class ShopSettingList
             "serveNetwork",
             "serve the shop's network, from the next start on",
             "Network",
-            "0 or 1",
+            "",
             0,
             1,
-            "Over HTTPS, each tablet let in by a code. 0: only this machine.",
+            "Over HTTPS, each tablet let in by a code; else only this machine is answered.",
             s => s.ServeNetwork ? 1 : 0,
             (s, v) => s with { ServeNetwork = v > 0 }
-        ),
+        )
+        {
+            Choices = ["no", "yes"],
+        },
         new(
             "springBack",
             "squash that springs back",
@@ -371,6 +378,202 @@ public static class ShopSettingList
             s => s.Prices.SocketKit,
             (s, v) => s with { Prices = s.Prices with { SocketKit = v } }
         ),
+        new(
+            "squashLeast",
+            "least squash of a pad",
+            "Pads",
+            "share",
+            0,
+            0.25,
+            "On top of what its maker asks for: 0 leaves that as it is.",
+            s => s.SquashLeast,
+            (s, v) => s with { SquashLeast = v }
+        ),
+        new(
+            "squashMost",
+            "most squash of a pad",
+            "Pads",
+            "share",
+            0.3,
+            1,
+            "However much its maker allows: 1 leaves that as it is.",
+            s => s.SquashMost,
+            (s, v) => s with { SquashMost = v }
+        ),
+        new(
+            "loadMargin",
+            "hold-down load kept clear of its limits",
+            "Mount",
+            "share",
+            0,
+            0.4,
+            "Springs and documents vary: limits of dies and socket contacts are taken, and shown, narrower by this share.",
+            s => s.LoadMargin,
+            (s, v) => s with { LoadMargin = v }
+        ),
+        new(
+            "faultNothing",
+            "nothing wrong",
+            "Faults, how often met",
+            "weight",
+            0.0001,
+            1,
+            "Of a hundred cards that read odd, half are well.",
+            s => s.Faults.Nothing,
+            (s, v) => s with { Faults = s.Faults with { Nothing = v } }
+        ),
+        new(
+            "faultFilmLeft",
+            "film left on a pad",
+            "Faults, how often met",
+            "weight",
+            0.0001,
+            1,
+            "The commonest slip: one face of a pad keeps its film.",
+            s => s.Faults.FilmLeft,
+            (s, v) => s with { Faults = s.Faults with { FilmLeft = v } }
+        ),
+        new(
+            "faultPadMissing",
+            "pad missing",
+            "Faults, how often met",
+            "weight",
+            0.0001,
+            1,
+            "Over all places together.",
+            s => s.Faults.PadMissing,
+            (s, v) => s with { Faults = s.Faults with { PadMissing = v } }
+        ),
+        new(
+            "faultPadThin",
+            "pad too thin",
+            "Faults, how often met",
+            "weight",
+            0.0001,
+            1,
+            "Two thicknesses look alike in the hand.",
+            s => s.Faults.PadThin,
+            (s, v) => s with { Faults = s.Faults with { PadThin = v } }
+        ),
+        new(
+            "faultPasteVoid",
+            "paste void",
+            "Faults, how often met",
+            "weight",
+            0.0001,
+            1,
+            "A corner of a die left bare.",
+            s => s.Faults.PasteVoid,
+            (s, v) => s with { Faults = s.Faults with { PasteVoid = v } }
+        ),
+        new(
+            "faultTilt",
+            "plate tilted",
+            "Faults, how often met",
+            "weight",
+            0.0001,
+            1,
+            "One corner stands high.",
+            s => s.Faults.Tilt,
+            (s, v) => s with { Faults = s.Faults with { Tilt = v } }
+        ),
+        new(
+            "faultFloats",
+            "block floats",
+            "Faults, how often met",
+            "weight",
+            0.0001,
+            1,
+            "Something holds the block off the die.",
+            s => s.Faults.Floats,
+            (s, v) => s with { Faults = s.Faults with { Floats = v } }
+        ),
+        new(
+            "faultLowFlow",
+            "flow lower than believed",
+            "Faults, how often met",
+            "weight",
+            0.0001,
+            1,
+            "A kink, a filter, a slow pump.",
+            s => s.Faults.LowFlow,
+            (s, v) => s with { Faults = s.Faults with { LowFlow = v } }
+        ),
+        new(
+            "faultAir",
+            "air in the fins",
+            "Faults, how often met",
+            "weight",
+            0.0001,
+            1,
+            "Of a loop that was filled lately.",
+            s => s.Faults.Air,
+            (s, v) => s with { Faults = s.Faults with { Air = v } }
+        ),
+        new(
+            "faultPumpedOut",
+            "paste pumped out",
+            "Faults, how often met",
+            "weight",
+            0.0001,
+            1,
+            "Of a card that ran warm and cold for long.",
+            s => s.Faults.PumpedOut,
+            (s, v) => s with { Faults = s.Faults with { PumpedOut = v } }
+        ),
+        new(
+            "faultMisread",
+            "sensor or power misread",
+            "Faults, how often met",
+            "weight",
+            0.0001,
+            1,
+            "A logger can be wrong too.",
+            s => s.Faults.Misread,
+            (s, v) => s with { Faults = s.Faults with { Misread = v } }
+        ),
+        new(
+            "currency",
+            "currency of the shop's own prices",
+            "Prices",
+            "",
+            0,
+            KitPrices.Currencies.Count - 1,
+            "Names the money; prices are not converted.",
+            s => KitPrices.Currencies.ToList().IndexOf(s.Prices.Currency),
+            (s, v) => s with { Prices = s.Prices with { Currency = KitPrices.Currencies[(int)v] } }
+        )
+        {
+            Choices = KitPrices.Currencies,
+        },
+        new(
+            "decimalMark",
+            "decimal mark of figures",
+            "Figures",
+            "",
+            0,
+            1,
+            "As the shop's clients read them. Files for other programs keep the point.",
+            s => s.Figures.Comma ? 1 : 0,
+            (s, v) => s with { Figures = s.Figures with { Comma = v > 0 } }
+        )
+        {
+            Choices = ["point", "comma"],
+        },
+        new(
+            "inches",
+            "inches beside millimetres",
+            "Figures",
+            "",
+            0,
+            1,
+            "For who thinks in them. Nothing is reckoned in inches.",
+            s => s.Figures.Inches ? 1 : 0,
+            (s, v) => s with { Figures = s.Figures with { Inches = v > 0 } }
+        )
+        {
+            Choices = ["none", "beside"],
+        },
     ];
 
     /// <summary>Names a block's claim among the settings.</summary>

@@ -69,6 +69,19 @@ public sealed record ShopSettings
     /// <summary>Share of a pad's squash that springs back before it is measured.</summary>
     public double SpringBack { get; init; } = 0.1;
 
+    /// <summary>Least and most squash the shop accepts, whatever a pad's maker allows, 0 to 1.</summary>
+    public double SquashLeast { get; init; }
+    public double SquashMost { get; init; } = 1;
+
+    /// <summary>How far hold-down loads keep away from what dies and sockets are stated to bear, as a share.</summary>
+    public double LoadMargin { get; init; }
+
+    /// <summary>How often each fault is met.</summary>
+    public FaultShares Faults { get; init; } = new();
+
+    /// <summary>How figures are written.</summary>
+    public FigureStyle Figures { get; init; } = new();
+
     /// <summary>How far a board may tilt while it is tightened, degrees.</summary>
     public double TiltLimitDeg { get; init; } = 0.3;
 

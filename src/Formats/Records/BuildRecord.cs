@@ -36,6 +36,9 @@ public sealed record RecordJob(
 
     /// <summary>What it was reckoned from.</summary>
     public IReadOnlyList<DocumentStand> Documents { get; init; } = [];
+
+    /// <summary>How figures are written.</summary>
+    public FigureStyle Figures { get; init; } = new();
 }
 
 /// <param name="When">before or after.</param>
@@ -53,7 +56,7 @@ public sealed record RecordReading(
 );
 
 /// <summary>The build record: one page that needs nothing else, for the client and for the day the card goes back to stock.</summary>
-public static class BuildRecord
+public static partial class BuildRecord
 {
     private const string Style = """
         body{font:15px/1.45 "Atkinson Hyperlegible Next","Atkinson Hyperlegible",Verdana,sans-serif;color:#1d2a2e;background:#fbf8f1;max-width:190mm;margin:12mm auto;padding:0 6mm}
@@ -118,18 +121,27 @@ public static class BuildRecord
             .Append("</title><style>")
             .Append(Style)
             .Append("</style>");
+        var head = s.ToString();
+        s.Clear();
         s.Append($"<h1>{E(job.Title)}</h1><p>Job {job.Id}{(job.Client is { } c ? $", for {E(c)}" : "")}.</p>");
         Subject(s, job.Order);
         body(s);
         Documents(s, job.Documents);
         return RecordSeal.Sealed(
-            s.Append(RecordSeal.Here).Append("</html>").ToString(),
+            head + Told(s.ToString(), job.Figures) + RecordSeal.Here + "</html>",
             job.Id,
             whom,
             job.Documents,
             key
         );
     }
+
+    /// <summary>The words between tags with figures as the shop writes them; attributes and pictures as they are.</summary>
+    private static string Told(string html, FigureStyle figures) =>
+        figures.Plain ? html : BetweenTags().Replace(html, m => figures.Tell(m.Value));
+
+    [System.Text.RegularExpressions.GeneratedRegex("(?<=>)[^<>]+")]
+    private static partial System.Text.RegularExpressions.Regex BetweenTags();
 
     private static void Kept(StringBuilder s, JobPlan plan)
     {

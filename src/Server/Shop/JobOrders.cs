@@ -38,8 +38,9 @@ internal sealed class JobOrders(ShopMemory shop, JobStamps stamps)
         row.Work is null ? null : JsonSerializer.Deserialize<WorkText>(row.Work, DocumentJson.Options);
 
     /// <param name="recorded">What was recorded while stripping; it stands in for what the document does not say.</param>
+    /// <param name="settings">Null takes the shop's.</param>
     /// <exception cref="NotHereException">A document of the job is not in the library.</exception>
-    public WorkOrder Of(JobRow row, Assembly? recorded = null)
+    public WorkOrder Of(JobRow row, Assembly? recorded = null, ShopSettings? settings = null)
     {
         var work = Work(row);
         List<Pair> pairs =
@@ -72,7 +73,9 @@ internal sealed class JobOrders(ShopMemory shop, JobStamps stamps)
                     shop.Machines.GetValueOrDefault(machine)
                     ?? throw new NotHereException($"The library has no machine \"{machine}\"."),
             };
-        order = CarrierOrder.Compose(SeatedOrder.Compose(Seated(order, work?.Seat)));
+        order = CarrierOrder.Compose(
+            SeatedOrder.Compose(Seated(order, work?.Seat).KeepingAway((settings ?? shop.Settings).LoadMargin))
+        );
         return recorded is null ? order : StripRecord.With(order, recorded);
     }
 

@@ -74,7 +74,7 @@ internal sealed class JobPlans(
     {
         var row = jobs.Get(id);
         var set = JobSheetSet.Of(sheets.All(id));
-        return Plan(row, set, orders.Of(row, set.Assembly), settings, cancel);
+        return Plan(row, set, orders.Of(row, set.Assembly, settings), settings, cancel);
     }
 
     private PlannedJob Reckon(JobRow row, string stamp, JobSheetSet set, CancellationToken cancel)
@@ -96,7 +96,7 @@ internal sealed class JobPlans(
             {
                 Order = order,
                 Shop = settings,
-                Drawer = shop.Drawer,
+                Drawer = shop.DrawerUnder(settings),
                 PadChoices = JsonSerializer.Deserialize<List<LaidPad>>(row.PadChoices, DocumentJson.Options)!,
                 PasteId = row.PasteId,
                 Ways = set.Ways,

@@ -4,7 +4,14 @@ using FaithfulBracket.Store;
 namespace FaithfulBracket.Server.Shop;
 
 /// <summary>Writes a job's build record, for the client or for the shop, sealed.</summary>
-internal sealed class RecordRoom(JobPapers papers, LeakTests leaks, JobCare care, JobPlans plans, ShopSecrets secrets)
+internal sealed class RecordRoom(
+    JobPapers papers,
+    LeakTests leaks,
+    JobCare care,
+    JobPlans plans,
+    ShopMemory shop,
+    ShopSecrets secrets
+)
 {
     public string Html(JobView v, string whom, CancellationToken cancel)
     {
@@ -19,6 +26,7 @@ internal sealed class RecordRoom(JobPapers papers, LeakTests leaks, JobCare care
             [.. papers.Photos(v.Id).Select(p => new RecordPhoto(p.MediaType, papers.Read(p), p.At))]
         )
         {
+            Figures = shop.Figures,
             LeakTests = [.. leaks.All(v.Id).Select(Words)],
             Care = care.Of(v.Id, null, cancel),
             Documents = plans.Of(v.Id, cancel).Documents,

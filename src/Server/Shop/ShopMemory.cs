@@ -109,11 +109,35 @@ internal sealed class ShopMemory(
 
     private readonly ConcurrentDictionary<(string, string), UnreadDocument> _unread = new();
 
-    public Drawer Drawer => Fresh(ref _drawer, drawer.Edition, _ => Assemble(drawer.All()));
+    /// <summary>The drawer as it is stated.</summary>
+    public Drawer StatedDrawer => Fresh(ref _drawer, drawer.Edition, _ => Assemble(drawer.All()));
+
+    /// <summary>The drawer as the shop uses it.</summary>
+    public Drawer Drawer => DrawerUnder(Settings);
+
+    public Drawer DrawerUnder(ShopSettings used) => StatedDrawer.SquashedWithin(used.SquashLeast, used.SquashMost);
 
     /// <summary>Working defaults with what the shop changed.</summary>
     public ShopSettings Settings =>
         Fresh(ref _settings, settings.Edition, _ => ShopSettingList.With(settings.Changed()));
+
+    /// <summary>How figures are written; asked with every word that is sent, so it takes no lock.</summary>
+    public FigureStyle Figures
+    {
+        get
+        {
+            if (_styled is { } s && s.Kept == settings.Kept)
+                return s.Style;
+            var kept = settings.Kept;
+            var style = Settings.Figures;
+            _styled = new(kept, style);
+            return style;
+        }
+    }
+
+    private sealed record Styled(long Kept, FigureStyle Style);
+
+    private volatile Styled? _styled;
 
     private T Fresh<T>(ref (long Edition, T Value)? slot, long edition, Func<T?, T> read)
         where T : class

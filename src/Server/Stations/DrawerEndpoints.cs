@@ -23,7 +23,7 @@ internal static class DrawerEndpoints
             (ShopMemory shop, DrawerItems items) =>
                 TypedResults.Ok(
                     new DrawerView(
-                        shop.Drawer,
+                        shop.StatedDrawer,
                         [.. items.All().Select(r => new DrawerVersion(r.Kind, r.Id, r.Version))]
                     )
                 )

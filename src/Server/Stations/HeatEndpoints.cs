@@ -58,7 +58,8 @@ internal static class HeatEndpoints
                         paste,
                         at,
                         readings,
-                        looks: looks,
+                        FaultPriors.Of(shop.Settings.Faults),
+                        looks,
                         cancel: cancel
                     ),
                 cancel

@@ -19,8 +19,12 @@ internal sealed record SettingView(
     double Least,
     double Most,
     string Reason,
+    IReadOnlyList<string>? Choices,
     SettingChangeRow? Last
 );
+
+/// <summary>How figures are written.</summary>
+internal sealed record FiguresView(bool Comma, bool Inches);
 
 internal sealed record SettingsView(IReadOnlyList<SettingView> Settings, IReadOnlyList<SettingChangeRow> History);
 
@@ -63,6 +67,10 @@ internal static class SettingEndpoints
             .Accepts<SettingsChange>("application/json")
             .AddEndpointFilter(queue.QueueAsync);
         settings.MapGet(
+            "/figures",
+            (ShopMemory shop) => TypedResults.Ok(new FiguresView(shop.Figures.Comma, shop.Figures.Inches))
+        );
+        settings.MapGet(
             "/file",
             (ShopMemory shop) =>
                 TypedResults.Ok(
@@ -90,6 +98,7 @@ internal static class SettingEndpoints
                     s.Least,
                     s.Most,
                     s.Reason,
+                    s.Choices,
                     history.FirstOrDefault(h => h.Key == s.Key)
                 )),
             ],
@@ -111,7 +120,7 @@ internal static class SettingEndpoints
                 {
                     var value = v.Number(s.Key, s.Least, s.Most);
                     if (value >= s.Least && value <= s.Most && !s.Allows(value))
-                        v.Fault(s.Key, $"Expected a whole number of {s.Unit}.");
+                        v.Fault(s.Key, $"Expected a whole number{(s.Unit is "" ? "" : $" of {s.Unit}")}.");
                     values[s.Key] = value;
                 }
                 v.End();

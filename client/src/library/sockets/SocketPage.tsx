@@ -4,7 +4,7 @@ import { answer, http, type Schemas } from '../../api/client'
 import { useBlock, useBoard } from '../../api/queries'
 import { Head, Row, Section, Why } from '../../stations/Ledger'
 import { Button } from '../../ui/Button'
-import { mm } from '../../ui/format'
+import { fixed, mm } from '../../ui/format'
 import { ErrorNotice, Loading } from '../../ui/Notice'
 import { VerdictMark, verdictColour, verdictWords } from '../../ui/Verdict'
 import { Sections } from './Sections'
@@ -148,7 +148,7 @@ export function SocketPage({ id }: { id: string }) {
             <Section title="Loads">
               <Row name="on the lid" value={m.loadN.toFixed(0)} unit="N" />
               <Row name="on the contacts, clamp and all" value={m.socketLoadN.toFixed(0)} unit="N" />
-              <Row name="highest pressure" value={m.peakMPa.toFixed(2)} unit="MPa" />
+              <Row name="highest pressure" value={fixed(m.peakMPa, 2)} unit="MPa" />
             </Section>
             <Section title={`Turned ${rotation}°`}>
               {way?.ports.map((p) => (
@@ -212,7 +212,7 @@ function BareDie({ data }: { data: Schemas['DieDecision'] }) {
           <Row
             key={d.part}
             name={`${d.part}${d.lifts ? ', lifts' : ''}`}
-            value={`${d.loadN.toFixed(0)} N, ${d.minMPa.toFixed(2)}–${d.peakMPa.toFixed(2)}`}
+            value={`${d.loadN.toFixed(0)} N, ${fixed(d.minMPa, 2)}–${fixed(d.peakMPa, 2)}`}
             unit="MPa"
             tone={d.lifts ? 'text-plum' : undefined}
           />

@@ -5,7 +5,7 @@ import { useKeys } from '../../app/keys'
 import { useNavigate } from '../../app/router'
 import { Head, Row, Section, Why } from '../../stations/Ledger'
 import { Button } from '../../ui/Button'
-import { mm } from '../../ui/format'
+import { fixed, mm } from '../../ui/format'
 import { ErrorNotice, Loading } from '../../ui/Notice'
 import { VerdictMark, verdictColour, verdictWords } from '../../ui/Verdict'
 import { FeatureForm } from './FeatureForm'
@@ -351,7 +351,7 @@ export function TraceDesk({ id }: { id: number }) {
                 {f.isHole
                   ? f.diameterMm == null
                     ? 'hole, Ø to measure'
-                    : `hole ${f.diameterMm.toFixed(1)} mm`
+                    : `hole ${fixed(f.diameterMm, 1)} mm`
                   : f.heightMm == null
                     ? `${f.kind}, height to measure`
                     : `${f.kind} ${f.heightMm} mm`}
@@ -362,11 +362,11 @@ export function TraceDesk({ id }: { id: number }) {
         </Section>
         {reckoned && reckoned.trace.rmsPx > 0 && (
           <Section title="The picture">
-            <Row name="marks miss by" value={reckoned.trace.rmsPx.toFixed(2)} unit="px" />
+            <Row name="marks miss by" value={fixed(reckoned.trace.rmsPx, 2)} unit="px" />
             <Row name="tilt of the camera" value={reckoned.trace.tiltDeg.toFixed(0)} unit="°" />
             <Row
               name="lens bends"
-              value={reckoned.trace.lensK1 == null ? 'not seen' : reckoned.trace.lensK1.toFixed(3)}
+              value={reckoned.trace.lensK1 == null ? 'not seen' : fixed(reckoned.trace.lensK1, 3)}
             />
             {reckoned.sigmaMm != null && (
               <Row name="a hole is known to ± (1σ)" value={mm(reckoned.sigmaMm)} unit="mm" />

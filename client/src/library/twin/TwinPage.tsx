@@ -7,6 +7,7 @@ import { Mat } from '../../mat/Mat'
 import { placed } from '../../mat/place'
 import { Head, Section, Why } from '../../stations/Ledger'
 import { Button } from '../../ui/Button'
+import { fixed } from '../../ui/format'
 import { ErrorNotice } from '../../ui/Notice'
 import { readPoints, type Seen } from './points'
 
@@ -152,7 +153,7 @@ export function TwinPage() {
                     className={`grid w-full grid-cols-[1fr_auto] border-b border-rule/60 py-1.5 text-left ${c === shown ? 'bg-copper-wash' : ''}`}
                   >
                     <b>{c.boardId}</b>
-                    <span className="num text-[17px]">{(c.chance * 100).toFixed(c.chance > 0.0995 ? 0 : 1)} %</span>
+                    <span className="num text-[17px]">{fixed(c.chance * 100, c.chance > 0.0995 ? 0 : 1)} %</span>
                     <span className="text-[13.5px] text-soft">
                       {c.met} of {c.seen} meet, {c.differencesUnderBlock.filter((d) => d.code !== 'not-seen').length}{' '}
                       differ under the block
@@ -259,7 +260,7 @@ function IndexLine() {
   if (!index) return null
   return (
     <p className="mt-4 border-t border-rule pt-2 text-[13.5px] text-soft">
-      Searched: {index.boards} boards, index {index.megabytes.toFixed(1)} MB.{' '}
+      Searched: {index.boards} boards, index {fixed(index.megabytes, 1)} MB.{' '}
       <button type="button" className="text-copper underline underline-offset-3" onClick={() => rebuild.mutate()}>
         {rebuild.isPending ? 'Rebuilding…' : 'Rebuild'}
       </button>

@@ -1,5 +1,5 @@
 import { Link } from '../../app/router'
-import { day } from '../../ui/format'
+import { day, fixed } from '../../ui/format'
 import { Head, Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
 import { StepList } from '../StepList'
@@ -11,7 +11,7 @@ export function CareLedger({ job, here, s }: RoomProps) {
   const pads = Object.entries(
     Object.groupBy(
       job.plan.pads.pairs.flatMap((p) => p.pads),
-      (p) => `${p.thicknessMm.toFixed(1)} mm ${p.material}`,
+      (p) => `${fixed(p.thicknessMm, 1)} mm ${p.material}`,
     ),
   )
   return (
@@ -46,7 +46,7 @@ export function CareLedger({ job, here, s }: RoomProps) {
           <Row key={name} name={`pads ${name}`} value={list!.length} />
         ))}
         {job.plan.paste.faces.map((f) => (
-          <Row key={f.part} name={`paste on ${f.part}`} value={f.amount.massG.toFixed(2)} unit="g" />
+          <Row key={f.part} name={`paste on ${f.part}`} value={fixed(f.amount.massG, 2)} unit="g" />
         ))}
       </Section>
       <Section title="Kept for the day it goes back">

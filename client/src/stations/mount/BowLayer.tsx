@@ -1,5 +1,6 @@
 import type { JobView } from '../../api/client'
 import type { Projection } from '../../mat/view'
+import { fixed } from '../../ui/format'
 import type { Here } from '../here'
 import { useBow } from './useBow'
 
@@ -15,10 +16,7 @@ export function BowLayer({ job, here, which, p }: { job: JobView; here: Here; wh
   const [w, h] = [m.stepX * p.scale + 0.6, m.stepY * p.scale + 0.6]
   return (
     // biome-ignore lint/a11y/noInteractiveElementToNoninteractiveRole: a picture in the drawing
-    <g
-      aria-label={`Bow ${which === 'with' ? 'with' : 'without'} back plate, peak ${r.peakMm.toFixed(2)} mm`}
-      role="img"
-    >
+    <g aria-label={`Bow ${which === 'with' ? 'with' : 'without'} back plate, peak ${fixed(r.peakMm, 2)} mm`} role="img">
       {m.mm.map((v, i) => {
         if (v == null) return null
         const [c, row] = [i % m.columns, Math.floor(i / m.columns)]
@@ -46,7 +44,7 @@ export function BowLayer({ job, here, which, p }: { job: JobView; here: Here; wh
         strokeWidth={4}
         paintOrder="stroke"
       >
-        {Math.abs(r.peakMm).toFixed(2)} mm
+        {fixed(Math.abs(r.peakMm), 2)} mm
       </text>
     </g>
   )

@@ -1,4 +1,5 @@
 import type { JobView, Schemas } from '../../api/client'
+import { fixed } from '../../ui/format'
 import type { Here } from '../here'
 import { Section } from '../Ledger'
 import type { BowShown } from './BowLayer'
@@ -63,7 +64,7 @@ function BowMap({ name, r, most }: { name: string; r: Schemas['BowResult']; most
   const h = (m.rows - 1) * m.stepY * k
   return (
     <figure className="mt-1.5">
-      <svg width={w} height={h} role="img" aria-label={`${name}: peak ${r.peakMm.toFixed(2)} mm`}>
+      <svg width={w} height={h} role="img" aria-label={`${name}: peak ${fixed(r.peakMm, 2)} mm`}>
         {m.mm.map((v, i) => {
           if (v == null) return null
           const [c, row] = [i % m.columns, Math.floor(i / m.columns)]
@@ -90,7 +91,7 @@ function BowMap({ name, r, most }: { name: string; r: Schemas['BowResult']; most
         />
       </svg>
       <figcaption className="num text-[14.5px] text-soft">
-        {name}: peak {r.peakMm.toFixed(2)} mm (ring), strain under parts{' '}
+        {name}: peak {fixed(r.peakMm, 2)} mm (ring), strain under parts{' '}
         {(r.watchedStrainMicro ?? r.strainMicro).toFixed(0)} millionths; copper towards the block, blue-green away
       </figcaption>
     </figure>

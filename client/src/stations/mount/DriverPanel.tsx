@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react'
 import { answer, http, type Schemas, type WorkStep } from '../../api/client'
 import { type TurnVerdict, useDriver } from '../../api/instruments'
+import { fixed } from '../../ui/format'
 import type { Steps } from '../useSteps'
 
 const manners: [Schemas['TurnManner'], string][] = [
@@ -48,8 +49,8 @@ export function DriverPanel({ jobId, step, s }: { jobId: number; step: WorkStep;
       <div className="flex items-baseline gap-4 text-[22px]">
         <b className="num text-[30px]">{(turn?.angleDeg ?? 0).toFixed(0)}°</b>
         <span className="text-soft">of {target.angleDeg.toFixed(0)}°</span>
-        <b className="num text-[30px]">{((turn?.torqueNm ?? 0) * 100).toFixed(1)}</b>
-        <span className="text-soft">of {(target.torqueNm * 100).toFixed(1)} N·cm</span>
+        <b className="num text-[30px]">{fixed((turn?.torqueNm ?? 0) * 100, 1)}</b>
+        <span className="text-soft">of {fixed(target.torqueNm * 100, 1)} N·cm</span>
       </div>
       <svg width="100%" height="22" viewBox="0 0 135 22" preserveAspectRatio="none" aria-hidden>
         <rect x="0" y="4" width="135" height="14" fill="var(--raised)" stroke="var(--rule)" />

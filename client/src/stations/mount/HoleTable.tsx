@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import type { Schemas } from '../../api/client'
+import { fixed } from '../../ui/format'
 import type { Here } from '../here'
 import { Section } from '../Ledger'
 
@@ -67,7 +68,7 @@ export function HoleTable({ here, select }: { here: Here; select: (id?: string) 
                   ) : null}
                 </td>
                 <td className="num whitespace-nowrap text-right text-[15px]">
-                  {h.longestMm != null ? `${h.shortestMm?.toFixed(1)}–${h.longestMm.toFixed(1)}` : ''}
+                  {h.longestMm != null ? `${fixed(h.shortestMm, 1)}–${fixed(h.longestMm, 1)}` : ''}
                 </td>
               </tr>
             )

@@ -1,3 +1,4 @@
+import { fixed } from '../../ui/format'
 /** A plain line over the moves, with the limit and the move at hand. */
 export function LoadChart({
   values,
@@ -21,7 +22,7 @@ export function LoadChart({
       width={w}
       height={h}
       role="img"
-      aria-label={`${limit && Math.max(...values) > most ? 'far past the limit' : `highest ${Math.max(...values).toFixed(2)} ${unit}`}${limit ? `; ${limit} ${unit} allowed` : ''}`}
+      aria-label={`${limit && Math.max(...values) > most ? 'far past the limit' : `highest ${fixed(Math.max(...values), 2)} ${unit}`}${limit ? `; ${limit} ${unit} allowed` : ''}`}
     >
       <path d={`M0 ${y(0)}H${w}`} stroke="var(--rule)" />
       {limit != null && (

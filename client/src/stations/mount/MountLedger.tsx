@@ -1,4 +1,4 @@
-import { capital } from '../../ui/format'
+import { capital, fixed } from '../../ui/format'
 import { troublesOf } from '../here'
 import { Head, Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
@@ -54,7 +54,7 @@ export function MountLedger({ job, here, s, select, own }: RoomProps<BowChoice>)
       {move && (
         <Section title={`This turn, pass ${move.pass} of ${t.passes}`}>
           <Row name="screw pulls afterwards" value={move.loadN.toFixed(0)} unit="N" />
-          <Row name="torque" value={(move.torqueNm * 100).toFixed(1)} unit="N·cm" />
+          <Row name="torque" value={fixed(move.torqueNm * 100, 1)} unit="N·cm" />
           {move.filmUm.length === 2 && (
             <Row
               name="film, thin to thick"
@@ -62,12 +62,12 @@ export function MountLedger({ job, here, s, select, own }: RoomProps<BowChoice>)
               unit="µm"
             />
           )}
-          <Row name="tilt" value={move.tiltDeg.toFixed(2)} unit="°" />
+          <Row name="tilt" value={fixed(move.tiltDeg, 2)} unit="°" />
           <Dies dies={move.dies} />
         </Section>
       )}
       <Section title="Why this order">
-        <Row name="worst tilt, this order" value={t.worst.tiltDeg.toFixed(2)} unit="°" />
+        <Row name="worst tilt, this order" value={fixed(t.worst.tiltDeg, 2)} unit="°" />
         {t.worstEdge && <Row name="worst edge pressure, this order" value={t.worstEdge} />}
         {t.cornerEdge && <Row name="one corner home first" value={t.cornerEdge} tone="text-plum" />}
         <Why>{t.whyThisOrder}</Why>

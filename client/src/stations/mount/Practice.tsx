@@ -6,6 +6,7 @@ import { holesOf, placed } from '../../mat/place'
 import { ScrewSymbol } from '../../mat/ScrewSymbol'
 import { SeatLayer, seatPoints } from '../../mat/SeatLayer'
 import { Button } from '../../ui/Button'
+import { fixed } from '../../ui/format'
 import { asked, type Here } from '../here'
 import { Dies } from './Dies'
 import { LoadChart } from './LoadChart'
@@ -65,7 +66,7 @@ export function Practice({ job, here, onClose }: { job: JobView; here: Here; onC
                       key={h.id}
                       role="button"
                       tabIndex={0}
-                      aria-label={`Turn ${h.id}, ${home ? 'home' : `${left[h.id].toFixed(2)} turns left`}`}
+                      aria-label={`Turn ${h.id}, ${home ? 'home' : `${fixed(left[h.id], 2)} turns left`}`}
                       className="cursor-pointer"
                       onClick={() => turn(h.id)}
                       onKeyDown={(e) => {
@@ -92,7 +93,7 @@ export function Practice({ job, here, onClose }: { job: JobView; here: Here; onC
                         strokeWidth={4}
                         paintOrder="stroke"
                       >
-                        {home ? 'home' : left[h.id].toFixed(2)}
+                        {home ? 'home' : fixed(left[h.id], 2)}
                       </text>
                     </g>
                   )
@@ -131,7 +132,7 @@ export function Practice({ job, here, onClose }: { job: JobView; here: Here; onC
           )}
           <div>
             <dt className="text-[13px] text-soft">tilt, worst</dt>
-            <dd>{r?.worst.tiltDeg.toFixed(2)}°</dd>
+            <dd>{fixed(r?.worst.tiltDeg, 2)}°</dd>
           </div>
           <div>
             <dt className="text-[13px] text-soft">moves</dt>

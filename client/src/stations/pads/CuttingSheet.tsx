@@ -3,6 +3,7 @@ import { useJob } from '../../api/queries'
 import { Link, useParams } from '../../app/router'
 import { useSetting } from '../../app/settings'
 import { Button } from '../../ui/Button'
+import { fixed } from '../../ui/format'
 import { ErrorNotice, Loading } from '../../ui/Notice'
 import { useSteps } from '../useSteps'
 import { PutAway } from './PutAway'
@@ -63,7 +64,7 @@ function Sheets({ job }: { job: JobView }) {
           Print at 100 %
         </button>
         {scale !== 1 && (
-          <p className="text-amber">Corrected by {((scale - 1) * 100).toFixed(1)} %. Kept for this printer.</p>
+          <p className="text-amber">Corrected by {fixed((scale - 1) * 100, 1)} %. Kept for this printer.</p>
         )}
         {!sane && (
           <p role="alert" className="text-plum">
@@ -95,7 +96,7 @@ function Sheets({ job }: { job: JobView }) {
             <ol className="num columns-2 text-[15px]">
               {x.cuts.map((c) => (
                 <li key={c.order}>
-                  {c.order}. along {c.axis} = {c.atMm.toFixed(1)}, {c.fromMm.toFixed(1)} to {c.toMm.toFixed(1)}
+                  {c.order}. along {c.axis} = {fixed(c.atMm, 1)}, {fixed(c.fromMm, 1)} to {fixed(c.toMm, 1)}
                 </li>
               ))}
             </ol>

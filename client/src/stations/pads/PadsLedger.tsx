@@ -3,7 +3,7 @@ import { answer, http, type JobView, type Schemas } from '../../api/client'
 import { Link } from '../../app/router'
 import { Band } from '../../ui/Band'
 import { Button } from '../../ui/Button'
-import { percent, range } from '../../ui/format'
+import { fixed, percent, range } from '../../ui/format'
 import { asked, type Here, troublesOf } from '../here'
 import { Head, Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
@@ -120,13 +120,13 @@ export function PadsLedger({ job, here, s, selected, select, own }: RoomProps<Sl
               />
               <Row
                 name={`peak pressure${d.maxPressureMPa ? `, of ${d.maxPressureMPa}` : ''}`}
-                value={d.peakMPa.toFixed(1)}
+                value={fixed(d.peakMPa, 1)}
                 unit="MPa"
                 tone={d.maxPressureMPa != null && d.peakMPa > d.maxPressureMPa ? 'text-plum' : ''}
               />
             </div>
           ))}
-          <Row name="tilt" value={Math.hypot(...seating.tiltDeg).toFixed(2)} unit="°" />
+          <Row name="tilt" value={fixed(Math.hypot(...seating.tiltDeg), 2)} unit="°" />
           <Row name="pads push back" value={seating.pads.reduce((n, p) => n + p.loadN, 0).toFixed(0)} unit="N" />
         </Section>
       )}
@@ -234,7 +234,7 @@ function OnePad({
       <Why>{gap.why}</Why>
       {cost && (
         <>
-          <Row name={`${pad.part} over its land, through this pad`} value={cost.throughK.toFixed(1)} unit="K" />
+          <Row name={`${pad.part} over its land, through this pad`} value={fixed(cost.throughK, 1)} unit="K" />
           <Row
             name="it will run at"
             value={`${cost.c.toFixed(0)}${cost.limitC == null ? '' : ` of ${cost.limitC.toFixed(0)}`}`}
@@ -258,7 +258,7 @@ function OnePad({
               className={`grid w-full grid-cols-[104px_1fr] items-baseline gap-2 border-b border-rule/60 px-1 py-1.5 text-left ${on ? 'bg-copper-wash' : ''}`}
             >
               <span className="num text-[16px] font-semibold">
-                {o.thicknessMm.toFixed(1)} {o.material}
+                {fixed(o.thicknessMm, 1)} {o.material}
               </span>
               <span className={`text-[14px] leading-snug ${o.wrong ? 'text-plum' : 'text-soft'}`}>{o.text}</span>
             </button>

@@ -1,7 +1,7 @@
 import { Callout } from '../../mat/Callout'
 import { EdgePads } from '../../mat/EdgePads'
 import { PadLayer } from '../../mat/PadLayer'
-import { mm } from '../../ui/format'
+import { fixed, mm } from '../../ui/format'
 import type { OverlayProps } from '../room'
 import type { Slice } from './room'
 import { SectionTool } from './SectionTool'
@@ -35,7 +35,7 @@ export function PadsOverlay({ job, here, s, p, top, selected, select, own, big }
           at={[part.x, part.y]}
           topMm={top}
           tone={state === 'good' ? 'cool' : 'plum'}
-          text={`${pad.letter}: gap ${mm(gap.nominalMm)} mm, ${pad.thicknessMm.toFixed(1)} mm pad ${words[state]}`}
+          text={`${pad.letter}: gap ${mm(gap.nominalMm)} mm, ${fixed(pad.thicknessMm, 1)} mm pad ${words[state]}`}
         />
       )}
       {own.active && (

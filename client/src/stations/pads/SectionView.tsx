@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { answer, http, type JobView, type Schemas } from '../../api/client'
 import { useSize } from '../../mat/view'
+import { fixed } from '../../ui/format'
 import { asked, type Here } from '../here'
 
 export type Line = { x1: number; y1: number; x2: number; y2: number }
@@ -99,7 +100,7 @@ export function SectionView({
                     fontWeight={600}
                     fill={tone(g)}
                   >
-                    {g.part} {g.gapMm.toFixed(2)}
+                    {g.part} {fixed(g.gapMm, 2)}
                   </text>
                 </g>
               ))}

@@ -1,3 +1,4 @@
+import { fixed } from '../../ui/format'
 import type { AtHand, RoomProps } from '../room'
 import type { Slice } from './room'
 
@@ -7,7 +8,7 @@ export function atHand({ job, s }: RoomProps<Slice>, count: number): AtHand | nu
   if (step?.kind === 'cut' && step.sheet != null) {
     const cut = job.plan.pads.cutting?.sheets[step.sheet - 1]?.cuts[count]
     const say = cut
-      ? `Cut ${cut.order}: along ${cut.axis} = ${cut.atMm.toFixed(1)}, from ${cut.fromMm.toFixed(1)} to ${cut.toMm.toFixed(1)}`
+      ? `Cut ${cut.order}: along ${cut.axis} = ${fixed(cut.atMm, 1)}, from ${fixed(cut.fromMm, 1)} to ${fixed(cut.toMm, 1)}`
       : 'All cuts made'
     const drawn = `/api/jobs/${job.id}/cutting/${step.sheet}.svg?cut=${cut?.order ?? 999}&v=${job.version}-${job.sheets.versions.cutting ?? 0}`
     return {

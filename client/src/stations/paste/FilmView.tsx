@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react'
 import type { Schemas } from '../../api/client'
+import { fixed } from '../../ui/format'
 
 const css = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim()
 
@@ -63,7 +64,7 @@ export function FilmView({
       />
       <figcaption className="num mt-1 flex items-center gap-2 text-[14.5px] text-soft">
         <span className="w-24">
-          {frame.timeS < 10 ? frame.timeS.toFixed(1) : frame.timeS.toFixed(0)} s, {frame.gapUm.toFixed(0)} µm
+          {frame.timeS < 10 ? fixed(frame.timeS, 1) : frame.timeS.toFixed(0)} s, {frame.gapUm.toFixed(0)} µm
         </span>
         <input
           type="range"

@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { answer, http, type Schemas } from '../../api/client'
 import { useDrawer } from '../../api/queries'
+import { fixed } from '../../ui/format'
 import { asked } from '../here'
 import { Head, Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
@@ -30,7 +31,7 @@ export function PasteLedger({ job, here, s }: RoomProps) {
   return (
     <>
       <Head tone={faces.some((f) => f.refusals.length) ? 'text-plum' : ''} sub={faces[0].why}>
-        {faces.some((f) => f.refusals.length) ? 'Not this one here' : `${grams.toFixed(2)} g, ${faces[0].method}`}
+        {faces.some((f) => f.refusals.length) ? 'Not this one here' : `${fixed(grams, 2)} g, ${faces[0].method}`}
       </Head>
       {faces.flatMap((f) => [
         ...f.refusals.map((t) => (
@@ -59,15 +60,15 @@ export function PasteLedger({ job, here, s }: RoomProps) {
             <Row name="on each of the two faces" value={f.liquidPerFaceUl.toFixed(0)} unit="µL" />
           )}
           <Row name="volume" value={(f.amount.volumeMl * 1000).toFixed(0)} unit="µL" />
-          <Row name="plunger" value={f.amount.plungerMm.toFixed(1)} unit="mm" />
-          <Row name="as one dot, across" value={f.amount.dotDiameterMm.toFixed(1)} unit="mm" />
+          <Row name="plunger" value={fixed(f.amount.plungerMm, 1)} unit="mm" />
+          <Row name="as one dot, across" value={fixed(f.amount.dotDiameterMm, 1)} unit="mm" />
           <Row
-            name={`as one ${f.amount.beadMm.toFixed(1)} mm bead`}
+            name={`as one ${fixed(f.amount.beadMm, 1)} mm bead`}
             value={f.amount.lineLengthMm.toFixed(0)}
             unit="mm"
           />
           <Row name="as a cross, each arm" value={f.amount.crossArmMm.toFixed(0)} unit="mm" />
-          <Row name={`left in ${f.pasteId}`} value={f.gramsLeft.toFixed(1)} unit="g" />
+          <Row name={`left in ${f.pasteId}`} value={fixed(f.gramsLeft, 1)} unit="g" />
           <Row
             name="jobs like this one left"
             value={f.applications}
@@ -118,11 +119,11 @@ function Kelvin({ cost }: { cost?: Schemas['PasteCost'] }) {
   if (!cost) return null
   return (
     <span className="num block text-[15.5px]">
-      die at {cost.dieC.toFixed(0)} °C, {cost.throughK.toFixed(1)} K of it through the film
+      die at {cost.dieC.toFixed(0)} °C, {fixed(cost.throughK, 1)} K of it through the film
       {!cost.chosen && Math.abs(cost.againstK) >= 0.1 && (
         <b className={cost.againstK > 0 ? 'text-plum' : 'text-cool'}>
           , {cost.againstK > 0 ? '+' : '−'}
-          {Math.abs(cost.againstK).toFixed(1)} K
+          {fixed(Math.abs(cost.againstK), 1)} K
         </b>
       )}
     </span>

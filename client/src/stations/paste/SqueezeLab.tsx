@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react'
 import type { JobView, Schemas } from '../../api/client'
 import { useDrawer } from '../../api/queries'
 import { Button } from '../../ui/Button'
+import { fixed } from '../../ui/format'
 import type { Here } from '../here'
 import { DrawPad, type Stroke } from './DrawPad'
 import { FilmView } from './FilmView'
@@ -189,7 +190,7 @@ function Card({ title, run, best, children }: { title: string; run?: Run; best: 
         <dl className="mt-2 text-[14.5px]">
           <Line
             name="covered"
-            value={`${((a.coverage ?? 0) * 100).toFixed(1)} %`}
+            value={`${fixed((a.coverage ?? 0) * 100, 1)} %`}
             tone={(a.coverage ?? 0) > 0.995 ? 'text-cool' : 'text-plum'}
           />
           <Line name="film" value={`${(a.finalBondLineUm ?? 0).toFixed(0)} µm`} />
@@ -212,7 +213,7 @@ function Card({ title, run, best, children }: { title: string; run?: Run; best: 
                 : 'nothing'
             }
           />
-          {a.costK != null && <Line name="bare costs" value={a.costK < 0.05 ? 'nothing' : `${a.costK.toFixed(1)} K`} />}
+          {a.costK != null && <Line name="bare costs" value={a.costK < 0.05 ? 'nothing' : `${fixed(a.costK, 1)} K`} />}
         </dl>
       )}
     </section>

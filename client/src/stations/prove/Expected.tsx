@@ -1,4 +1,5 @@
 import { Button } from '../../ui/Button'
+import { fixed } from '../../ui/format'
 import { Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
 import { type Heat, type Tried, useHeat } from './useHeat'
@@ -23,7 +24,7 @@ export function Expected({ here, own, map = true }: { here: RoomProps['here']; o
               tone={k.marginK != null && k.marginK < 0 ? 'text-plum' : undefined}
             />
           ))}
-          <Row name="coolant warms by" value={e.result.coolantRiseK.toFixed(1)} unit="K" />
+          <Row name="coolant warms by" value={fixed(e.result.coolantRiseK, 1)} unit="K" />
           <Slider own={own} name="flow" unit="L/min" of="flowLMin" now={e.conditions.flowLMin} range={[0.5, 8, 0.5]} />
           <Slider
             own={own}
@@ -97,7 +98,7 @@ function Slider({
         onChange={(e) => own.attempt({ ...own.tried, [of]: Number(e.target.value) })}
       />
       <span className={`num text-right text-[16px] ${own.tried[of] === undefined ? '' : 'font-semibold text-copper'}`}>
-        {value < 10 ? value.toFixed(1) : value.toFixed(0)} {unit}
+        {value < 10 ? fixed(value, 1) : value.toFixed(0)} {unit}
       </span>
     </label>
   )

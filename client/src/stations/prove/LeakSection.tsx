@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Button } from '../../ui/Button'
-import { clock, day, wait } from '../../ui/format'
+import { clock, day, fixed, wait } from '../../ui/format'
 import { Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
 import { type LeakSoFar, useLeak } from './useLeak'
@@ -55,14 +55,10 @@ export function LeakSection({ job, s }: Pick<RoomProps, 'job' | 's'>) {
             {r?.verdict === 'wait' && r.moreS > 0 && `, about ${wait(Math.ceil(r.moreS))} more`}
           </p>
           <Spark samples={leak.samples ?? []} />
-          <Row name="gauge" value={leak.now.gaugeKPa.toFixed(2)} unit="kPa" />
-          <Row name="held for" value={(leak.now.timeS / 60).toFixed(1)} unit="min" />
+          <Row name="gauge" value={fixed(leak.now.gaugeKPa, 2)} unit="kPa" />
+          <Row name="held for" value={fixed(leak.now.timeS / 60, 1)} unit="min" />
           {r && (
-            <Row
-              name="loses, 95 %"
-              value={`${r.lowMlPerMin.toFixed(2)} to ${r.highMlPerMin.toFixed(2)}`}
-              unit="mL/min"
-            />
+            <Row name="loses, 95 %" value={`${fixed(r.lowMlPerMin, 2)} to ${fixed(r.highMlPerMin, 2)}`} unit="mL/min" />
           )}
           {r?.verdict === 'fail' && (
             <label className="mt-1.5 block text-[14px] text-soft">
@@ -97,7 +93,7 @@ export function LeakSection({ job, s }: Pick<RoomProps, 'job' | 's'>) {
               {t.verdict === 'fail' ? 'leaks' : 'tight'}
             </b>
             <span className="num min-w-0 flex-1">
-              {t.verdict === 'fail' ? `${t.leakMlMin.toFixed(2)}` : `under ${t.highMlMin.toFixed(2)}`} mL/min in{' '}
+              {t.verdict === 'fail' ? `${fixed(t.leakMlMin, 2)}` : `under ${fixed(t.highMlMin, 2)}`} mL/min in{' '}
               {(t.durationS / 60).toFixed(0)} min{t.place && `, ${t.place}`}
             </span>
             <span className="text-soft">

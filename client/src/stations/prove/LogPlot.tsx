@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react'
 import uPlot from 'uplot'
+import { fixed } from '../../ui/format'
 import 'uplot/dist/uPlot.min.css'
 
 export interface Line {
@@ -107,7 +108,12 @@ export function LogPlot({
               style={{ background: `var(${colours[i % colours.length]})` }}
             />
             <span className="min-w-0 flex-1 truncate text-soft">{l.name}</span>
-            <b>{l.values.findLast((v) => v != null)?.toFixed(1)}</b>
+            <b>
+              {fixed(
+                l.values.findLast((v) => v != null),
+                1,
+              )}
+            </b>
           </li>
         ))}
       </ul>

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Button } from '../../ui/Button'
-import { clock, day } from '../../ui/format'
+import { clock, day, fixed } from '../../ui/format'
 import { Head, Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
 import { StepList } from '../StepList'
@@ -47,17 +47,17 @@ export function ProveLedger(props: RoomProps<ProveOwn>) {
           {c.gainK != null && (
             <Row
               name="cooler at the before power"
-              value={`${c.gainK.toFixed(1)} ± ${(c.gainUncertaintyK ?? 0).toFixed(1)}`}
+              value={`${fixed(c.gainK, 1)} ± ${fixed(c.gainUncertaintyK ?? 0, 1)}`}
               unit="K"
             />
           )}
-          {c.beforeToRoom && <Row name="die to room, before" value={c.beforeToRoom.kPerW.toFixed(3)} unit="K/W" />}
-          {c.afterToRoom && <Row name="die to room, after" value={c.afterToRoom.kPerW.toFixed(3)} unit="K/W" />}
-          {c.afterToCoolant && <Row name="die to coolant" value={c.afterToCoolant.kPerW.toFixed(3)} unit="K/W" />}
+          {c.beforeToRoom && <Row name="die to room, before" value={fixed(c.beforeToRoom.kPerW, 3)} unit="K/W" />}
+          {c.afterToRoom && <Row name="die to room, after" value={fixed(c.afterToRoom.kPerW, 3)} unit="K/W" />}
+          {c.afterToCoolant && <Row name="die to coolant" value={fixed(c.afterToCoolant.kPerW, 3)} unit="K/W" />}
           {c.expectedToCoolantKPerW != null && (
-            <Row name="expected of this block" value={c.expectedToCoolantKPerW.toFixed(3)} unit="K/W" />
+            <Row name="expected of this block" value={fixed(c.expectedToCoolantKPerW, 3)} unit="K/W" />
           )}
-          {c.coolantRiseK != null && <Row name="coolant warms by" value={c.coolantRiseK.toFixed(1)} unit="K" />}
+          {c.coolantRiseK != null && <Row name="coolant warms by" value={fixed(c.coolantRiseK, 1)} unit="K" />}
           {here.runs?.spread && (
             <Why tone={here.runs.spread.repeatable ? undefined : 'text-amber'}>{here.runs.spread.text}</Why>
           )}

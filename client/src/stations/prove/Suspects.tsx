@@ -1,3 +1,4 @@
+import { fixed } from '../../ui/format'
 import { Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
 import { useSuspects } from './useSuspects'
@@ -36,7 +37,7 @@ export function Suspects({ job, here }: Pick<RoomProps, 'job' | 'here'>) {
                     .filter((e) => Math.abs(e.k) >= 0.1)
                     .map(
                       (e) =>
-                        `${e.k > 0 ? '+' : '−'}${Math.abs(e.k).toFixed(1)} K at ${e.parts.length > 1 ? `${e.parts[0]} to ${e.parts.at(-1)}` : e.parts[0]}`,
+                        `${e.k > 0 ? '+' : '−'}${fixed(Math.abs(e.k), 1)} K at ${e.parts.length > 1 ? `${e.parts[0]} to ${e.parts.at(-1)}` : e.parts[0]}`,
                     )
                     .join(', ')}
                 </span>

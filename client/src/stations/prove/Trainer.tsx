@@ -2,6 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { answer, http, type Schemas } from '../../api/client'
 import { Button } from '../../ui/Button'
+import { fixed } from '../../ui/format'
 import { ErrorNotice, Loading } from '../../ui/Notice'
 import { asked } from '../here'
 import type { RoomProps } from '../room'
@@ -69,15 +70,15 @@ export function Trainer({ job, here, onClose }: Pick<RoomProps, 'job' | 'here'> 
                   <th scope="row" className="py-0.5 text-left text-[15px]">
                     {r.name}
                   </th>
-                  <td className="num text-[17px] text-cool">{r.expectedC.toFixed(1)}</td>
-                  <td className="num text-[17px] font-semibold">{r.c.toFixed(1)}</td>
+                  <td className="num text-[17px] text-cool">{fixed(r.expectedC, 1)}</td>
+                  <td className="num text-[17px] font-semibold">{fixed(r.c, 1)}</td>
                   <td className="num whitespace-nowrap text-[15px]">
                     <span
                       className={`mr-2 inline-block h-3 align-middle ${off > 0 ? 'bg-plum' : 'bg-cool'}`}
                       style={{ width: `${(Math.abs(off) / worst) * 70}%` }}
                     />
                     {off > 0 ? '+' : '−'}
-                    {Math.abs(off).toFixed(1)} K
+                    {fixed(Math.abs(off), 1)} K
                   </td>
                 </tr>
               )

@@ -1,7 +1,7 @@
 import type { Schemas } from '../../api/client'
 import { useSize } from '../../mat/view'
 import { Button } from '../../ui/Button'
-import { mm } from '../../ui/format'
+import { fixed, mm } from '../../ui/format'
 import type { RoomProps } from '../room'
 
 type Way = Schemas['SectionWay']
@@ -199,7 +199,7 @@ function Layers({ layers, most }: { layers: Schemas['LayerRise'][]; most: number
             )
           })}
           <text x={at + 8} y={24} fontSize={17} fontWeight={700} className="num" fill="var(--ink)">
-            {total.toFixed(1)} K
+            {fixed(total, 1)} K
           </text>
           <text x={0} y={48} fontSize={14} className="num" fill="var(--soft)">
             {layers.map((l) => `${l.layer} ${l.k.toFixed(1)}`).join('   ')}

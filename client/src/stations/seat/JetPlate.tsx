@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { answer, http } from '../../api/client'
 import { useCaliper } from '../../api/instruments'
 import { Button } from '../../ui/Button'
+import { fixed } from '../../ui/format'
 import { Section } from '../Ledger'
 import type { RoomProps } from '../room'
 
@@ -11,7 +12,7 @@ export function JetPlate({ job, here }: RoomProps) {
   const [text, setText] = useState('')
   const [waits, setWaits] = useState(false)
   useCaliper(waits, (r) => {
-    setText(r.mm.toFixed(2))
+    setText(fixed(r.mm, 2))
     setWaits(false)
   })
   const mm = Number(text.replace(',', '.'))

@@ -1,5 +1,5 @@
 import { Button } from '../../ui/Button'
-import { mm } from '../../ui/format'
+import { fixed, mm } from '../../ui/format'
 import { Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
 
@@ -57,7 +57,7 @@ export function SeatMatch({ here, s }: RoomProps) {
           value={m.socketLoadN.toFixed(0)}
           unit="N"
         />
-        <Row name="highest pressure" value={m.peakMPa.toFixed(2)} unit="MPa" />
+        <Row name="highest pressure" value={fixed(m.peakMPa, 2)} unit="MPa" />
       </Section>
       {m.orientations.length > 1 && (
         <Section title="Turned, the posts stay">
@@ -135,14 +135,14 @@ function Decision({ here, busy, choose }: { here: RoomProps['here']; busy: boole
                     </td>
                     <td className="num text-right text-[16px]">{x.loadN.toFixed(0)}</td>
                     <td className="num text-right text-[16px]">
-                      {x.minMPa.toFixed(2)} to {x.peakMPa.toFixed(2)}
+                      {fixed(x.minMPa, 2)} to {fixed(x.peakMPa, 2)}
                     </td>
                   </tr>
                 ))}
               </tbody>
             </table>
           )}
-          {bare && <Row name="load off the dies' middle by" value={d.answer.loadToAreaMm.toFixed(1)} unit="mm" />}
+          {bare && <Row name="load off the dies' middle by" value={fixed(d.answer.loadToAreaMm, 1)} unit="mm" />}
           {[...d.answer.refusals, ...d.answer.warnings].map((w) => (
             <Why key={w.code + w.text} tone={d.answer.refusals.includes(w) ? 'text-amber' : ''}>
               {w.text}

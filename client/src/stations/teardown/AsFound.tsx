@@ -2,6 +2,7 @@ import { useState } from 'react'
 import type { JobView, Schemas } from '../../api/client'
 import { useCaliper } from '../../api/instruments'
 import { Button } from '../../ui/Button'
+import { fixed } from '../../ui/format'
 import type { Here } from '../here'
 import { Section, Why } from '../Ledger'
 import type { Steps } from '../useSteps'
@@ -23,7 +24,7 @@ export function AsFound({ job, here, s, selected }: { job: JobView; here: Here; 
   const [draft, setDraft] = useState<Record<string, string>>({})
   const [field, setField] = useState<string>()
   useCaliper(!!field && !!part, (r) => {
-    setDraft((d) => ({ ...d, [field!]: r.mm.toFixed(2) }))
+    setDraft((d) => ({ ...d, [field!]: fixed(r.mm, 2) }))
     setField(undefined)
   })
   const number = (k: string) => Number((draft[k] ?? '').replace(',', '.'))

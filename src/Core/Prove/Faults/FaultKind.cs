@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Orders;
+
 namespace FaithfulBracket.Core.Prove.Faults;
 
 /// <summary>What can be wrong when a card runs at something else than expected.</summary>
@@ -23,18 +25,22 @@ public sealed record FaultPrior(FaultKind Kind, double Prior, double Least, doub
 
 public static class FaultPriors
 {
-    public static readonly IReadOnlyList<FaultPrior> Default =
-    [
-        new(FaultKind.None, 0.5, 0, 0, ""),
-        new(FaultKind.FilmLeft, 0.12, 0.03, 0.12, "mm of film"),
-        new(FaultKind.PadMissing, 0.06, 1, 1, ""),
-        new(FaultKind.PadThin, 0.08, 0.2, 0.6, "mm too thin"),
-        new(FaultKind.PasteVoid, 0.05, 0.05, 0.4, "of the face bare"),
-        new(FaultKind.Tilt, 0.04, 0.05, 0.4, "° of tilt"),
-        new(FaultKind.Floats, 0.05, 0.05, 0.4, "mm too high"),
-        new(FaultKind.LowFlow, 0.04, 0.15, 0.8, "of the flow that is believed"),
-        new(FaultKind.Air, 0.02, 0.1, 0.6, "of the fins in air"),
-        new(FaultKind.PumpOut, 0.02, 0.3, 3, "times more film resistance"),
-        new(FaultKind.Misread, 0.02, 3, 20, "K or % read wrong"),
-    ];
+    /// <summary>The working defaults.</summary>
+    public static readonly IReadOnlyList<FaultPrior> Default = Of(new());
+
+    /// <summary>Every kind with its share and the sizes it is looked for in.</summary>
+    public static IReadOnlyList<FaultPrior> Of(FaultShares met) =>
+        [
+            new(FaultKind.None, met.Nothing, 0, 0, ""),
+            new(FaultKind.FilmLeft, met.FilmLeft, 0.03, 0.12, "mm of film"),
+            new(FaultKind.PadMissing, met.PadMissing, 1, 1, ""),
+            new(FaultKind.PadThin, met.PadThin, 0.2, 0.6, "mm too thin"),
+            new(FaultKind.PasteVoid, met.PasteVoid, 0.05, 0.4, "of the face bare"),
+            new(FaultKind.Tilt, met.Tilt, 0.05, 0.4, "° of tilt"),
+            new(FaultKind.Floats, met.Floats, 0.05, 0.4, "mm too high"),
+            new(FaultKind.LowFlow, met.LowFlow, 0.15, 0.8, "of the flow that is believed"),
+            new(FaultKind.Air, met.Air, 0.1, 0.6, "of the fins in air"),
+            new(FaultKind.PumpOut, met.PumpedOut, 0.3, 3, "times more film resistance"),
+            new(FaultKind.Misread, met.Misread, 3, 20, "K or % read wrong"),
+        ];
 }

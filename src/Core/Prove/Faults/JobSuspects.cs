@@ -42,6 +42,7 @@ public static class JobSuspects
         var found = FaultFinder.Find(
             bench,
             readings,
+            FaultPriors.Of(shop.Faults),
             looks: [.. looks.Where(l => covered.Contains(l.Part))],
             cancel: cancel
         );

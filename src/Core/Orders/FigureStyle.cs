@@ -1,0 +1,43 @@
+using System.Globalization;
+using System.Text.RegularExpressions;
+
+namespace FaithfulBracket.Core.Orders;
+
+/// <summary>How figures in words are written: with a comma, with inches beside millimetres. Codes, times and names stay as they are.</summary>
+public sealed partial record FigureStyle(bool Comma = false, bool Inches = false)
+{
+    public const double MmPerInch = 25.4;
+
+    public bool Plain => !Comma && !Inches;
+
+    /// <summary>A text as this style has it.</summary>
+    public string Tell(string text)
+    {
+        if (Plain || !text.Any(char.IsAsciiDigit))
+            return text;
+        if (Inches)
+            text = Millimetres()
+                .Replace(text, m => $"{m.Value} ({Inch().Replace(m.Groups["figures"].Value, InInches)} in)");
+        return Comma ? Decimal().Replace(text, "$1,$2") : text;
+    }
+
+    /// <summary>As many places as the millimetres had and one or two more: a thousandth of an inch is a fortieth of a millimetre.</summary>
+    private static string InInches(System.Text.RegularExpressions.Match figure)
+    {
+        var places = figure.Value.Contains('.', StringComparison.Ordinal) ? 3 : 2;
+        var inches = double.Parse(figure.Value, CultureInfo.InvariantCulture) / MmPerInch;
+        return inches.ToString("F" + places.ToString(CultureInfo.InvariantCulture), CultureInfo.InvariantCulture);
+    }
+
+    [GeneratedRegex(
+        @"(?<![\w.,/:])(?<!\w-)(?<figures>\d+(?:\.\d+)?(?:(?: ?[–×] ?| to | by |, ±| ± )\d+(?:\.\d+)?)*) mm(?![²³\w])"
+    )]
+    private static partial Regex Millimetres();
+
+    [GeneratedRegex(@"\d+(?:\.\d+)?")]
+    private static partial Regex Inch();
+
+    // no part of a code (M2.5), a name (1.0-soft), a version (1.2.3), a time or a path
+    [GeneratedRegex(@"(?<![\w.,/:])(?<!\w-)(\d+)\.(\d+)(?![\d.\w/-])")]
+    private static partial Regex Decimal();
+}

@@ -1,0 +1,34 @@
+using System.Text.Json.Serialization.Metadata;
+using FaithfulBracket.Core.Orders;
+
+namespace FaithfulBracket.Server.Http;
+
+/// <summary>Words on their way to a screen, with figures written as the shop has them. Documents and files leave as they are.</summary>
+internal static class ToldText
+{
+    /// <summary>Ends of names of what is compared, never read.</summary>
+    private static readonly string[] Codes = ["id", "ids", "key", "keys", "at", "digest", "on", "path", "version"];
+
+    /// <summary>A resolver's contracts with every text and list of texts told in this style.</summary>
+    public static IJsonTypeInfoResolver In(IJsonTypeInfoResolver resolver, Func<FigureStyle> style) =>
+        resolver.WithAddedModifier(type =>
+        {
+            if (type.Kind != JsonTypeInfoKind.Object)
+                return;
+            foreach (var property in type.Properties)
+                if (property.Get is { } get && !IsCode(property.Name))
+                    property.Get =
+                        property.PropertyType == typeof(string) ? o => Tell(style(), get(o))
+                        : property.PropertyType == typeof(IReadOnlyList<string>) ? o => TellAll(style(), get(o))
+                        : get;
+        });
+
+    private static bool IsCode(string name) =>
+        Codes.Any(c => name == c || name.EndsWith(char.ToUpperInvariant(c[0]) + c[1..], StringComparison.Ordinal));
+
+    private static object? Tell(FigureStyle style, object? text) =>
+        text is string s && !style.Plain ? style.Tell(s) : text;
+
+    private static object? TellAll(FigureStyle style, object? texts) =>
+        texts is IReadOnlyList<string> list && !style.Plain ? list.Select(style.Tell).ToList() : texts;
+}
