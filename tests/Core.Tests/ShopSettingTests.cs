@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
@@ -109,5 +110,32 @@ public class ShopSettingTests
         // 1.0 mm in 0.62 to 0.72 mm: 24 to 41 %, good to its maker, too much to the shop
         Assert.Equal(PadState.Good, PadSquash.In(0.62, 0.72, 1, pad, "kit").State);
         Assert.Equal(PadState.Crushed, PadSquash.In(0.62, 0.72, 1, used, "kit").State);
+    }
+
+    [Fact]
+    public void What_nobody_stated_is_taken_as_the_shop_takes_it_and_what_was_measured_stays()
+    {
+        var claimed = new PadMaterial("c", [new(0.5, 1)], 0.1, 0.45, 0) { ClaimedWPerMK = 12 };
+        var measured = claimed with { Id = "m", ConductivityWPerMK = 5, ContactMm2KPerW = 20 };
+        var shop = new ShopSettings { PadFaceMm2KPerW = 15, PadClaimShare = 0.5 };
+        var used = new Drawer { Materials = [claimed, measured] }
+            .As(shop)
+            .Materials;
+        Assert.Equal((6, 15), (used[0].ConductivityWPerMK, used[0].ContactMm2KPerW));
+        Assert.Equal((5, 20), (used[1].ConductivityWPerMK, used[1].ContactMm2KPerW));
+    }
+
+    [Fact]
+    public void A_measured_board_seats_from_the_shops_own_chance_on()
+    {
+        // holes known to half a millimetre: the chance lies between the two thresholds
+        var (board, block) = (Sample.Board(0.12), Sample.Block());
+        var chance = Fit.Judge(board, block).ChanceOfSeating;
+        Assert.InRange(chance, 0.06, 0.94);
+        Verdict With(double fails, double passes) =>
+            Fit.Judge(board, block, FitSettings.Of(new() { SeatingFails = fails, SeatingPasses = passes })).Verdict;
+        Assert.Equal(Verdict.Unproven, With(0.05, 0.95));
+        Assert.Equal(Verdict.Seats, With(0.01, chance - 0.01));
+        Assert.Equal(Verdict.Clashes, With(chance + 0.01, 0.99));
     }
 }

@@ -46,7 +46,7 @@ public static class Together
         CancellationToken cancel = default
     )
     {
-        var settings = new FitSettings(MinClearanceMm: shop.MinClearanceMm);
+        var settings = FitSettings.Of(shop);
         var hot = Hot(order.First);
         var options = Options(order, blocks, hot.Keys.ToHashSet(), settings, cancel);
         var sets = new Sets(hot, options).Found();

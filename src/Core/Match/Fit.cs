@@ -33,7 +33,7 @@ public static class Fit
         var chance = Chance(board, best, settings, cancel);
         var grade = Grade(board, block);
         var judgements = FitReasons.For(board, block, best, settings, chance, grade).ToList();
-        var verdict = Decide(board, best, chance, judgements);
+        var verdict = Decide(board, chance, settings, judgements);
         return new FitResult
         {
             Verdict = verdict,
@@ -79,7 +79,7 @@ public static class Fit
         return laid.Alignment.Fits && laid.Clashes.Count == 0 ? 1 : 0;
     }
 
-    private static Verdict Decide(Board board, Laid laid, double chance, List<Judgement> judgements)
+    private static Verdict Decide(Board board, double chance, FitSettings settings, List<Judgement> judgements)
     {
         var heaviest = judgements.Count == 0 ? Weight.Note : judgements.Max(j => j.Weight);
         if (board.PositionSigmaMm <= 0)
@@ -89,9 +89,9 @@ public static class Fit
         var certainClash = judgements.Any(j =>
             j.Weight == Weight.Clash && j.Reason.Code is "socket" or "hole-missing" or "no-plane" or "land-meets-part"
         );
-        if (certainClash || chance < SeatingChance.Fails)
+        if (certainClash || chance < settings.Fails)
             return Verdict.Clashes;
-        if (chance <= SeatingChance.Passes)
+        if (chance <= settings.Passes)
             return Verdict.Unproven;
         return heaviest >= Weight.Work ? Verdict.SeatsWithWork : Verdict.Seats;
     }

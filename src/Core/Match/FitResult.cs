@@ -67,9 +67,18 @@ public sealed record FitResult
 /// <param name="MinClearanceMm">Less room than this is tight, mm.</param>
 /// <param name="Seed">Seed of the draws for measured boards.</param>
 /// <param name="AirC">Air around passive sinks, °C.</param>
+/// <param name="Passes">A measured board seats from this chance on.</param>
+/// <param name="Fails">It clashes below this chance; between the two it is unproven.</param>
 public sealed record FitSettings(
     double BondLineMm = PlaneHeight.DefaultBondLineMm,
     double MinClearanceMm = 0.3,
     ulong Seed = 1,
-    double AirC = 40
-);
+    double AirC = 40,
+    double Passes = SeatingChance.Passes,
+    double Fails = SeatingChance.Fails
+)
+{
+    /// <summary>As the shop judges.</summary>
+    public static FitSettings Of(Orders.ShopSettings shop) =>
+        new(MinClearanceMm: shop.MinClearanceMm, Passes: shop.SeatingPasses, Fails: shop.SeatingFails);
+}

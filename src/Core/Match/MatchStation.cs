@@ -20,7 +20,7 @@ public static class MatchStation
     {
         if (order.Pairs.Count == 0)
             return new(null, new(Station.Match, "choose a block", true, []));
-        return Of(order, OrderFits.Judge(order, new(MinClearanceMm: shop.MinClearanceMm), cancel));
+        return Of(order, OrderFits.Judge(order, FitSettings.Of(shop), cancel));
     }
 
     /// <summary>The station out of a fit that is judged already.</summary>

@@ -26,7 +26,7 @@ public static class NextMeasure
             return [];
         var laid = Laying.Best(board, LaidBlock.Plates(block, p => p.Board is null || p.Board == board.Id), settings);
         // what is settled needs no caliper
-        var open = fit.ChanceOfSeating is >= SeatingChance.Fails and <= SeatingChance.Passes;
+        var open = fit.ChanceOfSeating >= settings.Fails && fit.ChanceOfSeating <= settings.Passes;
         var holes = fit
             .Screws.Where(s => open && s is { Required: true, BoardHole: not null })
             .Select(s =>

@@ -46,13 +46,6 @@ public sealed record Drawer
     public IReadOnlyList<Tool> Tools { get; init; } = [];
     public IReadOnlyList<Consumable> Consumables { get; init; } = [];
 
-    /// <summary>The drawer as the shop uses it: see <see cref="PadMaterial.Within"/>.</summary>
-    public Drawer SquashedWithin(double least, double most) =>
-        this with
-        {
-            Materials = [.. Materials.Select(m => m.Within(least, most))],
-        };
-
     /// <summary>A tube with less than this runs short, g.</summary>
     public const double LowTubeG = 1;
 

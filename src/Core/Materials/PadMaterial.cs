@@ -28,6 +28,16 @@ public sealed record PadMaterial(
             SquashMax = Math.Min(SquashMax, most),
         };
 
+    /// <summary>The material with what the shop takes where nothing is stated or measured.</summary>
+    /// <param name="faceMm2KPerW">Of one face, mm²·K/W.</param>
+    /// <param name="claimShare">What of a maker's claim is believed.</param>
+    public PadMaterial Taken(double faceMm2KPerW, double claimShare) =>
+        this with
+        {
+            ContactMm2KPerW = ContactMm2KPerW ?? faceMm2KPerW,
+            ConductivityWPerMK = ConductivityWPerMK ?? ClaimedWPerMK * claimShare,
+        };
+
     /// <summary>Conductivity the shop reckons with, W/(m·K).</summary>
     public double? ConductivityWPerMK { get; init; }
 

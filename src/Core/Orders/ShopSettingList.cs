@@ -401,6 +401,61 @@ public static class ShopSettingList
             (s, v) => s with { SquashMost = v }
         ),
         new(
+            "padFaceMm2KPerW",
+            "resistance of a pad's face",
+            "Pads",
+            "mm²·K/W",
+            0,
+            200,
+            "Where the drawer states none: what a face costs that is pressed, not glued.",
+            s => s.PadFaceMm2KPerW,
+            (s, v) => s with { PadFaceMm2KPerW = v }
+        ),
+        new(
+            "padClaimShare",
+            "share of a claimed conductivity that is reckoned with",
+            "Pads",
+            "share",
+            0.2,
+            1,
+            "Where nothing was measured: makers measure without the faces.",
+            s => s.PadClaimShare,
+            (s, v) => s with { PadClaimShare = v }
+        ),
+        new(
+            "seatingPasses",
+            "chance from which a measured board seats",
+            "Match",
+            "share",
+            0.5,
+            0.9999,
+            "Positions of a traced board are known to a few tenths: below this it is measured first.",
+            s => s.SeatingPasses,
+            (s, v) => s with { SeatingPasses = v }
+        ),
+        new(
+            "seatingFails",
+            "chance below which a measured board clashes",
+            "Match",
+            "share",
+            0.0001,
+            0.4,
+            "Between the two it is unproven.",
+            s => s.SeatingFails,
+            (s, v) => s with { SeatingFails = v }
+        ),
+        new(
+            "settledWithinK",
+            "a log has settled within",
+            "Prove",
+            "K",
+            0.1,
+            5,
+            "Of where it ends; a reading from a log is taken from there on.",
+            s => s.SettledWithinK,
+            (s, v) => s with { SettledWithinK = v }
+        ),
+        new(
             "loadMargin",
             "hold-down load kept clear of its limits",
             "Mount",

@@ -73,6 +73,19 @@ public sealed record ShopSettings
     public double SquashLeast { get; init; }
     public double SquashMost { get; init; } = 1;
 
+    /// <summary>Resistance of a pad's face where nobody states it, mm²·K/W.</summary>
+    public double PadFaceMm2KPerW { get; init; } = 10;
+
+    /// <summary>What of a pad maker's claimed conductivity is reckoned with where nothing was measured, as a share.</summary>
+    public double PadClaimShare { get; init; } = 1;
+
+    /// <summary>A measured board seats from this chance on, and clashes below the other.</summary>
+    public double SeatingPasses { get; init; } = 0.95;
+    public double SeatingFails { get; init; } = 0.05;
+
+    /// <summary>A log has settled when it stays within this of where it ends, K.</summary>
+    public double SettledWithinK { get; init; } = 0.5;
+
     /// <summary>How far hold-down loads keep away from what dies and sockets are stated to bear, as a share.</summary>
     public double LoadMargin { get; init; }
 

@@ -38,7 +38,7 @@ internal sealed record DrawnLog(IReadOnlyList<double> TimesS, IReadOnlyList<Draw
 internal sealed record JobLogView(JobLogRow Log, LogVerdict Verdict, DrawnLog Drawn);
 
 /// <summary>Logs of a job as they are shown.</summary>
-internal sealed class JobLogViews(JobLogs logs)
+internal sealed class JobLogViews(JobLogs logs, ShopMemory shop)
 {
     public (JobLogRow Row, BenchLog Log) Read(long jobId, long logId)
     {
@@ -56,11 +56,16 @@ internal sealed class JobLogViews(JobLogs logs)
     public JobLogView View(long jobId, long logId, WorkOrder order, CancellationToken cancel)
     {
         var (row, log) = Read(jobId, logId);
-        return new(row, LogReading.Of(log, DieLimit(order, row.Board), cancel: cancel), DrawnLog.Of(log));
+        return new(row, Judge(log, order, row.Board, cancel), DrawnLog.Of(log));
     }
 
+    /// <summary>A log as the shop judges it.</summary>
+    /// <param name="board">Key of the board it was taken of; null for the first.</param>
+    public LogVerdict Judge(BenchLog log, WorkOrder order, string? board, CancellationToken cancel) =>
+        LogReading.Of(log, DieLimit(order, board), shop.Settings.SettledWithinK, cancel);
+
     /// <summary>The least limit of the dies on a board; null where none is stated.</summary>
-    public static double? DieLimit(WorkOrder order, string? board) =>
+    private static double? DieLimit(WorkOrder order, string? board) =>
         (board is null ? order.First : order.Find(board) ?? order.First)
             .Board.Parts.Where(p => p.Kind is PartKind.Die)
             .Min(p => p.LimitC);

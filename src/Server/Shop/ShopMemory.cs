@@ -115,7 +115,7 @@ internal sealed class ShopMemory(
     /// <summary>The drawer as the shop uses it.</summary>
     public Drawer Drawer => DrawerUnder(Settings);
 
-    public Drawer DrawerUnder(ShopSettings used) => StatedDrawer.SquashedWithin(used.SquashLeast, used.SquashMost);
+    public Drawer DrawerUnder(ShopSettings used) => StatedDrawer.As(used);
 
     /// <summary>Working defaults with what the shop changed.</summary>
     public ShopSettings Settings =>

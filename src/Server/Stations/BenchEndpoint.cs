@@ -51,6 +51,7 @@ internal static class BenchEndpoint
         HttpContext context,
         JobPlans plans,
         PlateMemory plates,
+        JobLogViews views,
         ShopMemory shop,
         [FromServices] IBenchLogger? device,
         TimeProvider time,
@@ -74,7 +75,6 @@ internal static class BenchEndpoint
                 fault ?? Environment.TickCount,
                 cancel
             );
-        var limit = JobLogViews.DieLimit(job.Order, seated.Board);
         return EventStream.RunAsync(
             context,
             life,
@@ -112,7 +112,7 @@ internal static class BenchEndpoint
                             times,
                             [.. logger.Channels.Select((c, i) => new LogSeries(c, values[i]))]
                         );
-                        await say("verdict", LogReading.Of(log, limit, cancel: stop));
+                        await say("verdict", views.Judge(log, job.Order, seated.Board, stop));
                         judged = time.GetTimestamp();
                     }
                     if (row.TS > LongestS || times.Count >= BenchLog.MostRows)

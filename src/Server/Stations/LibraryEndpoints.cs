@@ -188,7 +188,7 @@ internal static class LibraryEndpoints
                 words.All(w => Described(b).Contains(w, StringComparison.OrdinalIgnoreCase))
             ),
         ];
-        var plain = new FitSettings();
+        var plain = FitSettings.Of(shop.Settings);
         var settings = plain with
         {
             MinClearanceMm = clearanceMm ?? plain.MinClearanceMm,
@@ -220,7 +220,7 @@ internal static class LibraryEndpoints
             Sorted(
                 shop.Boards.Values.AsParallel()
                     .WithCancellation(cancel)
-                    .Select(board => (board, FitScan.Run(board, [block], cancel: cancel)[0]))
+                    .Select(board => (board, FitScan.Run(board, [block], FitSettings.Of(shop.Settings), cancel)[0]))
                     .ToList()
             )
         );

@@ -156,13 +156,7 @@ internal static class LogEndpoints
         var order = plans.Of(id, cancel).Order;
         var (row, log) = views.Read(id, logId);
         var reading = await Task.Run(
-            () =>
-                LogToReading.Of(
-                    LogReading.Of(log, JobLogViews.DieLimit(order, row.Board), cancel: cancel),
-                    body.Phase,
-                    body.RoomC,
-                    row.Board
-                ),
+            () => LogToReading.Of(views.Judge(log, order, row.Board, cancel), body.Phase, body.RoomC, row.Board),
             cancel
         );
         var faults = ReadingRules.Check(reading).ToList();

@@ -296,10 +296,11 @@ internal static class TraceStore
                 ThicknessMm = 1.6,
             };
             var traced = TracedBoard.Of(target, s.Features, row.WidthPx, row.HeightPx, s.QuarterTurns, names);
-            var scan = FitScan.Run(traced.Board, [.. shop.Blocks.Values], cancel: cancel);
+            var judged = FitSettings.Of(shop.Settings);
+            var scan = FitScan.Run(traced.Board, [.. shop.Blocks.Values], judged, cancel);
             var matches = LibraryEndpoints.Sorted(scan.Select(e => (traced.Board, e)));
             var best = scan.FirstOrDefault(e => e.Block.Id == matches.FirstOrDefault()?.BlockId && e.Fit is not null);
-            var next = best is null ? [] : NextMeasure.For(traced.Board, best.Block, best.Fit!, cancel: cancel);
+            var next = best is null ? [] : NextMeasure.For(traced.Board, best.Block, best.Fit!, judged, cancel);
             return TypedResults.Ok(
                 new TraceReckoning(
                     traced.Board,
