@@ -24,33 +24,26 @@ public sealed class DropCurve
     {
         if (flowLMin <= 0)
             return 0;
-        if (_points.Count == 1)
-            return _points[0].Y * Math.Pow(flowLMin / _points[0].X, Turbulent);
-        var i = Math.Clamp(_points.FindIndex(p => p.X >= flowLMin) - 1, 0, _points.Count - 2);
-        if (flowLMin > _points[^1].X)
-            i = _points.Count - 2;
-        var (a, b) = (_points[i], _points[i + 1]);
-        var n = Math.Log(b.Y / a.Y) / Math.Log(b.X / a.X);
+        var (a, n) = Law(_points.FindIndex(p => p.X >= flowLMin));
         return a.Y * Math.Pow(flowLMin / a.X, n);
     }
 
-    /// <summary>The flow at which it drops so much, L/min; by halving, the curve rises everywhere.</summary>
+    /// <summary>The flow at which it drops so much, L/min: the same power law, turned round.</summary>
     public double FlowAt(double kPa)
     {
         if (kPa <= 0)
             return 0;
-        double low = 0,
-            high = _points[^1].X;
-        while (KPa(high) < kPa)
-            high *= 2;
-        for (var i = 0; i < 100 && high - low > 1e-12 * high; i++)
-        {
-            var middle = (low + high) / 2;
-            if (KPa(middle) < kPa)
-                low = middle;
-            else
-                high = middle;
-        }
-        return (low + high) / 2;
+        var (a, n) = Law(_points.FindIndex(p => p.Y >= kPa));
+        return a.X * Math.Pow(kPa / a.Y, 1 / n);
+    }
+
+    /// <summary>A point and the exponent of the power law up to the point at this place; past the last, of the last pair.</summary>
+    private (Point2 From, double Exponent) Law(int upTo)
+    {
+        if (_points.Count == 1)
+            return (_points[0], Turbulent);
+        var i = upTo < 0 ? _points.Count - 2 : Math.Clamp(upTo - 1, 0, _points.Count - 2);
+        var (a, b) = (_points[i], _points[i + 1]);
+        return (a, Math.Log(b.Y / a.Y) / Math.Log(b.X / a.X));
     }
 }
