@@ -36,6 +36,19 @@ public sealed class DayTests(OpenShop shop) : IClassFixture<OpenShop>
     private static Task<HttpResponseMessage> PutAsync(ServerProcess server, string path, object body) =>
         server.SendAsync(HttpMethod.Put, path, JsonSerializer.Serialize(body));
 
+    private static Task<HttpResponseMessage> SignerAsync(ServerProcess server, string name, string colour, bool left) =>
+        PutAsync(
+            server,
+            "/api/signers/KT",
+            new
+            {
+                name,
+                colour,
+                works = true,
+                left,
+            }
+        );
+
     private static async Task<JsonElement> PlanAsync(ServerProcess server) =>
         (await server.GetAsync("/api/day")).GetProperty("plan");
 
@@ -176,17 +189,7 @@ public sealed class DayTests(OpenShop shop) : IClassFixture<OpenShop>
         var server = shop.Server;
         var job = await server.OpenAsync();
         Assert.Equal(HttpStatusCode.OK, (await server.SignAsync(job, "match.label", by: "KT")).StatusCode);
-        var put = await PutAsync(
-            server,
-            "/api/signers/KT",
-            new
-            {
-                name = "K. Tarrant",
-                colour = "plum",
-                works = true,
-                left = true,
-            }
-        );
+        var put = await SignerAsync(server, "K. Tarrant", "plum", left: true);
         Assert.Equal(HttpStatusCode.OK, put.StatusCode);
         var kt = (await server.GetAsync("/api/signers"))
             .EnumerateArray()
@@ -205,17 +208,7 @@ public sealed class DayTests(OpenShop shop) : IClassFixture<OpenShop>
             (await PlanAsync(server)).GetProperty("hands").EnumerateArray(),
             h => h.GetString() == "KT"
         );
-        var wrong = await PutAsync(
-            server,
-            "/api/signers/KT",
-            new
-            {
-                name = "",
-                colour = "sky",
-                works = true,
-                left = false,
-            }
-        );
+        var wrong = await SignerAsync(server, "", "sky", left: false);
         Assert.Equal(HttpStatusCode.UnprocessableEntity, wrong.StatusCode);
     }
 

@@ -1,14 +1,12 @@
 import { useLayoutEffect, useRef, useState } from 'react'
 import { capital } from '../ui/format'
-import { type Bar, bars, lanes, midnight, shopClock, shopTime } from './strip'
+import { type Bar, bars, inLanes, lanes, midnight, shopClock, shopTime } from './strip'
 import type { Day } from './useDay'
 
 const hour = 3_600_000
 const fiveMinutes = 5 * 60_000
 const margin = 64
 const row = { bar: 58, several: 44, lane: 30, gap: 14 }
-/** The narrowest bar that a gloved finger still meets. */
-const narrowest = 26
 
 /** The day as a strip of time for each pair of hands: what was done, what is under way, what comes, and the waits between. */
 export function DayStrip({
@@ -45,7 +43,6 @@ export function DayStrip({
       start: Math.max(b.start, b.done ? b.start : opens, shown),
       end: b.done ? b.end : Math.min(b.end, Math.max(closes, b.start + fiveMinutes)),
     }))
-    .sort((a, b) => a.start - b.start)
   const waits = day.plan.waits.filter((w) => midnight(shopTime(w.startAt)) === shown)
   const first = Math.min(opens, ...own.map((b) => b.start))
   const from = Math.floor(Math.min(Math.max(first, opens - hour), today ? now : opens) / hour) * hour
@@ -57,19 +54,19 @@ export function DayStrip({
   const scale = (width - margin - 10) / (to - from)
   const x = (t: number) => margin + (Math.max(t, from) - from) * scale
   const hands = day.plan.hands
-  const right = (b: (typeof own)[number]) => Math.max(x(b.end) - 2, x(b.start) + narrowest)
   const laid = hands.map((by) => {
-    // short work one after the other would lie on itself: it goes below
-    const mine = own.filter((b) => b.bar.by === by && b.end > from)
-    const barAt = lanes(mine, (b) => x(b.start), right)
-    const barLanes = Math.max(1, ...barAt.map((l) => l + 1))
+    const bars = inLanes(
+      own.filter((b) => b.bar.by === by && b.end > from),
+      x,
+    )
+    const barLanes = Math.max(1, ...bars.map((b) => b.lane + 1))
     const barHeight = barLanes > 1 ? row.several : row.bar
     const list = waits.filter((w) => w.by === by)
     const label = (w: (typeof list)[number]) => Math.max(x(shopTime(w.endAt)), x(shopTime(w.startAt)) + 150)
     const at = lanes(list, (w) => x(shopTime(w.startAt)), label)
     return {
       by,
-      bars: mine.map((b, i) => ({ ...b, lane: barAt[i], right: right(b) })),
+      bars,
       barHeight,
       barsHeight: barLanes * (barHeight + 3) - 3,
       waits: list.map((w, i) => ({ w, lane: at[i] })).filter((m) => m.lane < 2),
@@ -110,9 +107,8 @@ export function DayStrip({
         <Stamp key={by} by={by} colour={day.signers.find((s) => s.initials === by)?.colour} top={tops[i]} />
       ))}
       {laid.flatMap(({ bars: row, barHeight }, hand) =>
-        row.map(({ bar: b, start, right, lane }) => {
+        row.map(({ bar: b, left, width: w, lane }) => {
           const moved = drag && drag.bar.key === b.key && drag.bar.job === b.job ? drag : undefined
-          const w = right - x(start)
           const y = tops[hand] + lane * (barHeight + 3)
           return (
             <button
@@ -140,7 +136,7 @@ export function DayStrip({
                 chosen?.key === b.key && chosen?.start === b.start ? 'outline-3 outline-offset-1 outline-cool' : ''
               } ${moved ? 'z-20 opacity-80' : ''}`}
               style={{
-                left: x(start) + (moved?.x ?? 0),
+                left: left + (moved?.x ?? 0),
                 top: y + (moved?.y ?? 0),
                 width: w,
                 height: barHeight,

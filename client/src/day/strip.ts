@@ -68,3 +68,19 @@ export function lanes<T>(marks: T[], from: (m: T) => number, to: (m: T) => numbe
     return lane
   })
 }
+
+/** The narrowest bar that a gloved finger still meets, px. */
+export const narrowest = 26
+
+/** Where the bars of one pair of hands go, px: short work one after the other would lie on itself, so it goes below. */
+export function inLanes<T extends { start: number; end: number }>(work: T[], x: (t: number) => number) {
+  const placed = [...work]
+    .sort((a, b) => a.start - b.start)
+    .map((w) => ({ ...w, left: x(w.start), width: Math.max(x(w.end) - 2 - x(w.start), narrowest) }))
+  const at = lanes(
+    placed,
+    (w) => w.left,
+    (w) => w.left + w.width,
+  )
+  return placed.map((w, i) => ({ ...w, lane: at[i] }))
+}
