@@ -141,7 +141,9 @@ internal static class BenchEndpoint
         return new(
             new(
                 bench,
-                fault is { } f ? HiddenFault.Draw(bench, f, certain: true) : HiddenFault.None,
+                fault is { } f
+                    ? HiddenFault.Draw(bench, f, certain: true, FaultPriors.Of(usual.Faults))
+                    : HiddenFault.None,
                 at,
                 stack.Board.Parts.ToDictionary(p => p.Id, p => p.Kind),
                 roomC,

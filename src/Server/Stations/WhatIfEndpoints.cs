@@ -193,7 +193,8 @@ internal static class WhatIfEndpoints
                 stack.Board.Parts.ToDictionary(p => p.Id, p => p.Kind),
                 ask.Seed,
                 ask.Checks,
-                ask.GiveUp
+                ask.GiveUp,
+                FaultPriors.Of(usual.Faults)
             )
         );
     }

@@ -41,15 +41,17 @@ public static class FaultTrainer
 
     /// <param name="kinds">Of each part.</param>
     /// <param name="giveUp">Tells the truth without a look.</param>
+    /// <param name="met">How often each fault is met; null takes the working defaults.</param>
     public static TrainingBench Of(
         FaultBench bench,
         IReadOnlyDictionary<string, PartKind> kinds,
         int seed,
         IReadOnlyList<TrainingCheck> checks,
-        bool giveUp
+        bool giveUp,
+        IReadOnlyList<FaultPrior>? met = null
     )
     {
-        var fault = HiddenFault.Draw(bench, seed, certain: true);
+        var fault = HiddenFault.Draw(bench, seed, certain: true, met);
         var random = new Random(seed ^ 0x5eed);
         List<FaultPart> read = [.. bench.Parts.Where(p => p.Watts > 0)];
         var readings = read.ConvertAll(p => new TrainingReading(
@@ -67,7 +69,7 @@ public static class FaultTrainer
                 throw new InputException($"checks/{i}", "This can not be looked for there.");
         List<TrainingAnswer> answers = [.. checks.Select(c => Answer(fault, c))];
         var solved = answers.Exists(a => a.Found);
-        var best = Best(bench, fault, readings);
+        var best = Best(bench, fault, readings, met);
         return new(
             seed,
             readings,
@@ -119,11 +121,17 @@ public static class FaultTrainer
     }
 
     /// <summary>How many looks the finder's own order takes.</summary>
-    private static int Best(FaultBench bench, HiddenFault fault, List<TrainingReading> readings)
+    private static int Best(
+        FaultBench bench,
+        HiddenFault fault,
+        List<TrainingReading> readings,
+        IReadOnlyList<FaultPrior>? met
+    )
     {
         var found = FaultFinder.Find(
             bench,
-            [.. readings.Select(r => new SensorReading(r.Parts, SensorKind.Mean, r.C, SigmaK))]
+            [.. readings.Select(r => new SensorReading(r.Parts, SensorKind.Mean, r.C, SigmaK))],
+            met
         );
         var looks = 0;
         foreach (var h in found.Hypotheses)

@@ -9,12 +9,13 @@ public sealed record HiddenFault(FaultKind Kind, string? Part, int Corner, doubl
 
     /// <summary>Drawn by the working priors; always the same for a seed.</summary>
     /// <param name="certain">Whether something has to be wrong; a misread sensor is no fault of the bench and is never drawn.</param>
-    public static HiddenFault Draw(FaultBench bench, int seed, bool certain)
+    /// <param name="met">How often each is met; null takes the working defaults.</param>
+    public static HiddenFault Draw(FaultBench bench, int seed, bool certain, IReadOnlyList<FaultPrior>? met = null)
     {
         var random = new Random(seed);
         List<FaultPrior> priors =
         [
-            .. FaultPriors.Default.Where(p =>
+            .. (met ?? FaultPriors.Default).Where(p =>
                 p.Kind != FaultKind.Misread && !(certain && p.Kind == FaultKind.None) && Places(bench, p.Kind).Count > 0
             ),
         ];
