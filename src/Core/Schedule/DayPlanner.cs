@@ -47,7 +47,7 @@ public static class DayPlanner
         if (grid.Ops.Count == 0)
             return new(0, 0, true, [], []);
         var rule = ListRule.JobByJob(grid);
-        var held = new Held(rule);
+        var held = new Held(rule, MostS: ScreenS);
         var pinned = grid.Ops.Any(o => o.Pin is not null);
         if (pinned)
         {
@@ -69,6 +69,9 @@ public static class DayPlanner
             PinsHold = !pinned || held.Pins,
         };
     }
+
+    /// <summary>A screen waits no longer than a few of these, s; a day that is seen in a shop takes a tenth.</summary>
+    private const double ScreenS = 1.5;
 
     /// <summary>An order that ends the jobs less than this share earlier is not worth leaving a job for another.</summary>
     private const double WorthShare = 0.02;
@@ -125,7 +128,14 @@ public static class DayPlanner
     /// <summary>What an answer may not be worse in.</summary>
     /// <param name="Starts">A plan that is known.</param>
     /// <param name="Pins">Whether pinned work begins at its pin.</param>
-    private sealed record Held(long[] Starts, long? Finish = null, long? Lateness = null, bool Pins = false);
+    /// <param name="MostS">What the solver may take by the clock, s: for a screen that waits, where the same day need not have the same plan.</param>
+    private sealed record Held(
+        long[] Starts,
+        long? Finish = null,
+        long? Lateness = null,
+        bool Pins = false,
+        double? MostS = null
+    );
 
     /// <summary>One of the questions, the earlier ones' answers held.</summary>
     /// <param name="always">Whether the solver is asked though nothing was promised.</param>
@@ -189,7 +199,12 @@ public static class DayPlanner
         solver.StringParameters = FormattableString.Invariant(
             $"num_workers:1 random_seed:1 max_deterministic_time:{Budget[(int)goal]}"
         );
+        if (held.MostS is { } clock)
+            solver.StringParameters += FormattableString.Invariant($" max_time_in_seconds:{clock}");
+        // who no longer waits for the day stops its search
+        using var leaves = cancel.Register(solver.StopSearch);
         var status = solver.Solve(model);
+        cancel.ThrowIfCancellationRequested();
         if (status is not (CpSolverStatus.Optimal or CpSolverStatus.Feasible))
             return new(known, 0, false, Found: false);
         var found = starts.Select(s => solver.Value(s)).ToArray();
