@@ -43,7 +43,11 @@ async function ask(r, bytes) {
     if (seconds > slowest.seconds) slowest = { seconds, at: `${r.method} ${r.path}` }
     if (seconds > Number(mostSeconds)) fail(`took ${seconds.toFixed(1)} s`, describe(r, bytes))
     const type = response.headers.get('content-type') ?? ''
-    if (response.status >= 500 && response.status !== 503) fail(`answered ${response.status}`, describe(r, bytes))
+    if (response.status >= 500 && response.status !== 503) {
+      // what the server says of it in its log comes a moment later
+      await new Promise((said) => setTimeout(said, 100))
+      fail(`answered ${response.status}`, `${describe(r, bytes)}\n${shop.log.slice(-4000)}`)
+    }
     let json
     if (type.includes('json') && !type.includes('ndjson') && text !== '')
       try {
