@@ -319,6 +319,26 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
             $"Timer {id} of job {jobId} does not run."
         );
 
+    /// <summary>Whatever still runs of a step stops with its signature; what somebody else stopped meanwhile is stopped.</summary>
+    public void StopTimers(long jobId, string stepId)
+    {
+        if (!Running(jobId).Any(t => t.StepId == stepId))
+            return;
+        database.Change(
+            (c, t) =>
+                c.Execute(
+                    "update timer set stopped_at = @at where job_id = @jobId and step_id = @stepId and stopped_at is null",
+                    new
+                    {
+                        jobId,
+                        stepId,
+                        at = Stamp.Of(time),
+                    },
+                    t
+                )
+        );
+    }
+
     private void Required(string sql, object values, string otherwise)
     {
         if (database.Change((c, t) => c.Execute(sql, values, t)) == 0)

@@ -22,13 +22,17 @@ internal sealed class Problems(ILogger<Problems> log, ShopDatabase shop) : IExce
             log.LogError(exception, "Unexpected failure at {Path}", context.Request.Path);
         if (problem.Status == StatusCodes.Status413PayloadTooLarge)
             await Bodies.PourAwayAsync(context.Request);
-        if (exception is BusyException)
+        if (exception is BusyException || IsContended(exception))
             context.Response.Headers.RetryAfter = "5";
         problem.Instance = context.Request.Path;
         context.Response.StatusCode = problem.Status!.Value;
         await context.Response.WriteAsJsonAsync(problem, DocumentJson.Options, "application/problem+json", cancel);
         return true;
     }
+
+    /// <summary>Busy, locked, or the locking protocol gave up: others held the file.</summary>
+    private static bool IsContended(Exception e) =>
+        e is Microsoft.Data.Sqlite.SqliteException { SqliteErrorCode: 5 or 6 or 15 };
 
     private static ProblemDetails Describe(Exception exception, char sign) =>
         exception switch
@@ -52,6 +56,11 @@ internal sealed class Problems(ILogger<Problems> log, ShopDatabase shop) : IExce
             LostRaceException e => Problem(412, "Somebody was faster", e.Message),
             IdTakenException e => Problem(409, "The id is taken", e.Message, [new("/id", e.Message)]),
             BusyException e => Problem(503, "Too much at once", e.Message),
+            _ when IsContended(exception) => Problem(
+                503,
+                "Too much at once",
+                "The shop's file was in use by others for too long: nothing was changed. Do it again."
+            ),
             NotHereException e => Problem(404, "Not here", e.Message),
             BadHttpRequestException { InnerException: JsonException j } => Problem(
                 400,

@@ -136,8 +136,7 @@ internal static class JobEndpoints
             SendingOf(body),
             cancel
         );
-        foreach (var timer in papers.Running(id).Where(t => t.StepId == stepId))
-            papers.StopTimer(id, timer.Id);
+        papers.StopTimers(id, stepId);
         return TypedResults.Ok(new StepState(stepId, true, e.ByInitials, e.At, e.Count, e.OverrideReason, version + 1));
     }
 
