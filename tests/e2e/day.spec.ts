@@ -2,9 +2,10 @@ import { expect, type Page, test } from '@playwright/test'
 import ICAL from 'ical.js'
 import { Server } from './server'
 
-const server = new Server()
+const server = new Server({ filledNow: true })
 test.beforeAll(async () => {
   await server.start()
+  await reckoned()
   // a shop that never closes: the hour of the test is none of its business
   await put('/api/settings', { values: { dayFromH: 0, dayToH: 24, daysAWeek: 7 }, reason: 'by night', by: 'QA' })
 })

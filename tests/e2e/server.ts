@@ -15,8 +15,8 @@ export class Server {
   /** Where tablets ask, over HTTPS; empty while the shop's network is not served. */
   lan = ''
 
-  /** On a folder of its own, or on one that is there; with the shop's network or without. */
-  constructor(private readonly how: { data?: string; lan?: boolean } = {}) {
+  /** On a folder of its own, or on one that is there; with the shop's network or without; filled now where waits have to run still. */
+  constructor(private readonly how: { data?: string; lan?: boolean; filledNow?: boolean } = {}) {
     this.data = how.data ?? mkdtempSync(join(tmpdir(), 'fb-e2e-'))
   }
 
@@ -24,7 +24,7 @@ export class Server {
   async start() {
     // a demo shop filled once, when the run made one
     const seed = process.env.FB_SEED
-    if (seed && !this.process && !this.how.data) cpSync(seed, this.data, { recursive: true })
+    if (seed && !this.process && !this.how.data && !this.how.filledNow) cpSync(seed, this.data, { recursive: true })
     const args = [
       join(house, '.run/app/FaithfulBracket.Server.dll'),
       ...['--urls', 'http://127.0.0.1:0', '--data', this.data],
