@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
+using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Core.Prove.Faults;
 using Xunit;
 
@@ -52,6 +53,15 @@ public class ShopSettingTests
             1.2,
             ShopSettingList.With(new Dictionary<string, double> { ["claim:full-460"] = 1.2 }).Claims["full-460"]
         );
+    }
+
+    [Fact]
+    public void A_shop_that_changed_nothing_judges_as_the_plain_calls_do()
+    {
+        var shop = new ShopSettings();
+        Assert.Equal(new FitSettings(), FitSettings.Of(shop));
+        Assert.Equal(PadWay.UnstatedContactMm2KPerW, shop.PadFaceMm2KPerW);
+        Assert.Equal(SteadyState.DefaultWithinK, shop.SettledWithinK);
     }
 
     [Fact]

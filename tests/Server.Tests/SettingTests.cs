@@ -170,6 +170,10 @@ public sealed class SettingTests(DemoServer demo) : IClassFixture<DemoServer>
         using var form = new StringContent(record, System.Text.Encoding.UTF8, "text/html");
         var check = await own.Http.PostAsync("/api/records/check", form);
         Assert.Contains("whole", await check.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+        // a refusal reads the same way
+        var refused = await PutAsync(own, new { springBack = 7 });
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, refused.StatusCode);
+        Assert.Contains("0,6", await refused.Content.ReadAsStringAsync(), StringComparison.Ordinal);
         var figures = await own.GetAsync("/api/settings/figures");
         Assert.True(figures.GetProperty("comma").GetBoolean() && figures.GetProperty("inches").GetBoolean());
     }

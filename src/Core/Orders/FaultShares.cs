@@ -1,6 +1,8 @@
 namespace FaithfulBracket.Core.Orders;
 
-/// <summary>How often each fault is met before anything is read, over all places it can sit at. Weighed against each other, not shares of one.</summary>
+/// <summary>
+/// How often each fault is met before anything is read, over all places it can sit at. Weighed against each other, not shares of one.
+/// </summary>
 public sealed record FaultShares
 {
     public double Nothing { get; init; } = 0.5;

@@ -3,7 +3,9 @@ using System.Text.RegularExpressions;
 
 namespace FaithfulBracket.Core.Orders;
 
-/// <summary>How figures in words are written: with a comma, with inches beside millimetres. Codes, times and names stay as they are.</summary>
+/// <summary>
+/// How figures in words are written: with a comma, with inches beside millimetres. Codes, times and names stay as they are.
+/// </summary>
 public sealed partial record FigureStyle(bool Comma = false, bool Inches = false)
 {
     public const double MmPerInch = 25.4;
@@ -21,7 +23,7 @@ public sealed partial record FigureStyle(bool Comma = false, bool Inches = false
         return Comma ? Decimal().Replace(text, "$1,$2") : text;
     }
 
-    /// <summary>As many places as the millimetres had and one or two more: a thousandth of an inch is a fortieth of a millimetre.</summary>
+    /// <summary>Three places where the millimetres had decimals, else two: a thousandth of an inch is a fortieth of a millimetre.</summary>
     private static string InInches(System.Text.RegularExpressions.Match figure)
     {
         var places = figure.Value.Contains('.', StringComparison.Ordinal) ? 3 : 2;

@@ -128,7 +128,9 @@ public static class DayPlanner
     /// <summary>What an answer may not be worse in.</summary>
     /// <param name="Starts">A plan that is known.</param>
     /// <param name="Pins">Whether pinned work begins at its pin.</param>
-    /// <param name="MostS">What the solver may take by the clock, s: for a screen that waits, where the same day need not have the same plan.</param>
+    /// <param name="MostS">
+    /// What the solver may take by the clock, s: for a screen that waits, where the same day need not have the same plan.
+    /// </param>
     private sealed record Held(
         long[] Starts,
         long? Finish = null,

@@ -1,5 +1,4 @@
 using System.Text.Json;
-using FaithfulBracket.Formats.Json;
 using Microsoft.AspNetCore.Http.Features;
 
 namespace FaithfulBracket.Server.Http;
@@ -22,10 +21,11 @@ internal static class EventStream
         context.Response.ContentType = "text/event-stream";
         context.Response.Headers.CacheControl = "no-store";
         context.Features.Get<IHttpResponseBodyFeature>()?.DisableBuffering();
+        var json = ToldText.Options(context);
         async Task SayAsync(string name, object? value)
         {
             await context.Response.WriteAsync(
-                $"event: {name}\ndata: {(value is null ? "" : JsonSerializer.Serialize(value, DocumentJson.Options))}\n\n",
+                $"event: {name}\ndata: {(value is null ? "" : JsonSerializer.Serialize(value, json))}\n\n",
                 stop.Token
             );
             await context.Response.Body.FlushAsync(stop.Token);

@@ -26,7 +26,7 @@ internal sealed class Problems(ILogger<Problems> log, ShopDatabase shop) : IExce
             context.Response.Headers.RetryAfter = "5";
         problem.Instance = context.Request.Path;
         context.Response.StatusCode = problem.Status!.Value;
-        await context.Response.WriteAsJsonAsync(problem, DocumentJson.Options, "application/problem+json", cancel);
+        await context.Response.WriteAsJsonAsync(problem, ToldText.Options(context), "application/problem+json", cancel);
         return true;
     }
 

@@ -1,5 +1,8 @@
+using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
 using FaithfulBracket.Core.Orders;
+using Microsoft.AspNetCore.Http.Json;
+using Microsoft.Extensions.Options;
 
 namespace FaithfulBracket.Server.Http;
 
@@ -8,6 +11,10 @@ internal static class ToldText
 {
     /// <summary>Ends of names of what is compared, never read.</summary>
     private static readonly string[] Codes = ["id", "ids", "key", "keys", "at", "digest", "on", "path", "version"];
+
+    /// <summary>How answers of this server are written, for those that write themselves: streams and refusals.</summary>
+    public static JsonSerializerOptions Options(HttpContext context) =>
+        context.RequestServices.GetRequiredService<IOptions<JsonOptions>>().Value.SerializerOptions;
 
     /// <summary>A resolver's contracts with every text and list of texts told in this style.</summary>
     public static IJsonTypeInfoResolver In(IJsonTypeInfoResolver resolver, Func<FigureStyle> style) =>

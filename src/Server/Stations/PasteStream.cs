@@ -42,7 +42,7 @@ internal static class PasteStream
     private static async Task LineAsync<T>(HttpContext context, T value, CancellationToken cancel)
     {
         await context.Response.Body.WriteAsync(
-            JsonSerializer.SerializeToUtf8Bytes(value, DocumentJson.Options),
+            JsonSerializer.SerializeToUtf8Bytes(value, ToldText.Options(context)),
             cancel
         );
         await context.Response.Body.WriteAsync("\n"u8.ToArray(), cancel);
