@@ -12,6 +12,14 @@ internal static class ToldText
     /// <summary>Ends of names of what is compared, never read.</summary>
     private static readonly string[] Codes = ["id", "ids", "key", "keys", "at", "digest", "on", "path", "version"];
 
+    /// <summary>Where documents and what lies in the drawer are described: they are edited and sent back as they are.</summary>
+    private static readonly string?[] Written =
+    [
+        typeof(Core.Boards.Board).Namespace,
+        typeof(Core.Blocks.Block).Namespace,
+        typeof(Core.Materials.Drawer).Namespace,
+    ];
+
     /// <summary>How answers of this server are written, for those that write themselves: streams and refusals.</summary>
     public static JsonSerializerOptions Options(HttpContext context) =>
         context.RequestServices.GetRequiredService<IOptions<JsonOptions>>().Value.SerializerOptions;
@@ -20,7 +28,10 @@ internal static class ToldText
     public static IJsonTypeInfoResolver In(IJsonTypeInfoResolver resolver, Func<FigureStyle> style) =>
         resolver.WithAddedModifier(type =>
         {
-            if (type.Kind != JsonTypeInfoKind.Object)
+            if (type.Kind != JsonTypeInfoKind.Object || Written.Contains(type.Type.Namespace))
+                return;
+            // a job's own words are edited and sent back: they stay as somebody wrote them
+            if (type.Properties.Any(p => p.Name == "client"))
                 return;
             foreach (var property in type.Properties)
                 if (property.Get is { } get && !IsCode(property.Name))
