@@ -12,6 +12,8 @@ internal static class ToldText
     /// <summary>Ends of names of what is compared, never read.</summary>
     private static readonly string[] Codes = ["id", "ids", "key", "keys", "at", "digest", "on", "path", "version"];
 
+    private static readonly string[] OwnWords = ["title", "client", "bench"];
+
     /// <summary>Where documents and what lies in the drawer are described: they are edited and sent back as they are.</summary>
     private static readonly string?[] Written =
     [
@@ -31,10 +33,9 @@ internal static class ToldText
             if (type.Kind != JsonTypeInfoKind.Object || Written.Contains(type.Type.Namespace))
                 return;
             // a job's own words are edited and sent back: they stay as somebody wrote them
-            if (type.Properties.Any(p => p.Name == "client"))
-                return;
+            var ofJob = type.Properties.Any(p => p.Name == "client");
             foreach (var property in type.Properties)
-                if (property.Get is { } get && !IsCode(property.Name))
+                if (property.Get is { } get && !IsCode(property.Name) && !(ofJob && OwnWords.Contains(property.Name)))
                     property.Get =
                         property.PropertyType == typeof(string) ? o => Tell(style(), get(o))
                         : property.PropertyType == typeof(IReadOnlyList<string>) ? o => TellAll(style(), get(o))
