@@ -12,7 +12,7 @@ const shop = await new Shop(dll, house).start()
 const end = Date.now() + Number(minutes) * 60_000
 const mostMb = 700
 const lifeRequests = Number(life)
-const totals = { requests: 0, kills: 0, races: 0, signed: 0, notes: 0 }
+const totals = { requests: 0, inputs: 0, kills: 0, races: 0, signed: 0, notes: 0 }
 const answers = new Map()
 const failures = []
 /** What the server said it had kept: job, kind, and the words or step that must be found again. */
@@ -65,6 +65,7 @@ async function ask(r, bytes) {
 let dying = false
 
 async function one() {
+  totals.inputs++
   const r = d.of(all)(d)
   r.type = d.of(types)
   const bytes = r.body === undefined ? undefined : spoilt(d, r.body, d.of([0, 1, 1, 1, 2, 3, 6]))
@@ -112,15 +113,18 @@ async function killed(work) {
   await shop.start()
   dying = false
   await proveKept()
+  if (totals.kills % 50 === 0)
+    console.log(`${new Date().toISOString()} ${totals.inputs} inputs, ${totals.kills} kills, slowest ${slowest.seconds.toFixed(2)} s, ${failures.length} failed`)
 }
 
 async function proveKept() {
   const views = new Map()
   for (const k of kept) {
-    if (!views.has(k.job)) views.set(k.job, (await ask({ method: 'GET', path: `/api/jobs/${k.job}` })).json)
-    const view = views.get(k.job)
-    const history = JSON.stringify(view?.history ?? []) + JSON.stringify(view?.notes ?? [])
-    if (!history.includes(k.text ?? k.step)) fail(`lost after a kill: ${k.text ?? k.step}`, `job ${k.job}`)
+    if (!views.has(k.job)) {
+      const view = (await ask({ method: 'GET', path: `/api/jobs/${k.job}` })).json
+      views.set(k.job, JSON.stringify(view?.history ?? []) + JSON.stringify(view?.notes ?? []))
+    }
+    if (!views.get(k.job).includes(k.text ?? k.step)) fail(`lost after a kill: ${k.text ?? k.step}`, `job ${k.job}`)
   }
 }
 
@@ -149,7 +153,7 @@ if (shop.alive) await proveKept()
 const memory = shop.memoryMb()
 await shop.end()
 
-console.log(`seed ${seed}: ${totals.requests} requests, ${totals.kills} kills, ${totals.races} races, ${totals.signed} signed, ${kept.length} acknowledged and found again`)
+console.log(`seed ${seed}: ${totals.requests} requests (${totals.inputs} spoilt inputs), ${totals.kills} kills, ${totals.races} races, ${totals.signed} signed, ${kept.length} acknowledged and found again`)
 console.log(`answers ${[...answers].sort((a, b) => a[0] - b[0]).map(([s, n]) => `${s}: ${n}`).join(', ')}`)
 console.log(`slowest ${slowest.seconds.toFixed(2)} s (${slowest.at}); memory ${memory.toFixed(0)} MB at the end, ${shop.peakMb.toFixed(0)} MB at most`)
 for (const f of failures.toSorted((a, b) => a.what.localeCompare(b.what)).slice(0, 6)) console.log(`\nFAILED ${f.what}\n${f.sent}`)
