@@ -179,6 +179,36 @@ public sealed class SettingTests(DemoServer demo) : IClassFixture<DemoServer>
     }
 
     [Fact]
+    public async Task Own_words_go_out_and_come_back_as_somebody_wrote_them()
+    {
+        using var own = new ServerProcess();
+        var asked = new
+        {
+            title = "Card with 1.5 mm pads",
+            client = "Shop 2.5 mm",
+            bench = "Bench 0.5 mm",
+            boardId = "tern-460-r2",
+            blockId = "brineworks-full-460",
+            by = "QA",
+        };
+        var opened = await own.PostAsync("/api/jobs", JsonSerializer.Serialize(asked));
+        var job = (await ServerProcess.JsonAsync(opened)).GetProperty("id").GetInt64();
+        var drawer = (await own.GetAsync("/api/drawer")).GetRawText();
+        Assert.Equal(HttpStatusCode.OK, (await PutAsync(own, new { decimalMark = 1, inches = 1 })).StatusCode);
+
+        var view = (await own.JobAsync(job)).GetProperty("job");
+        Assert.Equal(asked.title, view.GetProperty("title").GetString());
+        Assert.Equal(asked.client, view.GetProperty("client").GetString());
+        Assert.Equal(asked.bench, view.GetProperty("bench").GetString());
+        Assert.Equal(drawer, (await own.GetAsync("/api/drawer")).GetRawText());
+        var onBench = (await own.GetAsync("/api/bench"))
+            .GetProperty("jobs")
+            .EnumerateArray()
+            .Single(j => j.GetProperty("id").GetInt64() == job);
+        Assert.Equal(asked.title, onBench.GetProperty("title").GetString());
+    }
+
+    [Fact]
     public async Task A_shop_that_squashes_less_plans_and_answers_by_it()
     {
         using var own = new ServerProcess();

@@ -14,7 +14,12 @@ const plates = [
     columns: 80,
     rows: 60,
     metal: () => true,
-    outline: [[0, 0], [80, 0], [80, 60], [0, 60]],
+    outline: [
+      [0, 0],
+      [80, 0],
+      [80, 60],
+      [0, 60],
+    ],
     tMm: 3,
     k: 390,
     cooled: [{ x: 40, y: 30, w: 80, d: 60, h: 8000 }],
@@ -26,7 +31,14 @@ const plates = [
     columns: 90,
     rows: 70,
     metal: (x, y) => !(x > 60 && y > 40),
-    outline: [[0, 0], [90, 0], [90, 40], [60, 40], [60, 70], [0, 70]],
+    outline: [
+      [0, 0],
+      [90, 0],
+      [90, 40],
+      [60, 40],
+      [60, 70],
+      [0, 70],
+    ],
     tMm: 2,
     k: 390,
     cooled: [
@@ -70,15 +82,18 @@ function solve(p) {
       if (!p.metal(x, y)) continue
       for (let l = 0; l < layers; l++) {
         elements.push([
-          at(i, j, l), at(i + 1, j, l), at(i + 1, j + 1, l), at(i, j + 1, l),
-          at(i, j, l + 1), at(i + 1, j, l + 1), at(i + 1, j + 1, l + 1), at(i, j + 1, l + 1),
+          at(i, j, l),
+          at(i + 1, j, l),
+          at(i + 1, j + 1, l),
+          at(i, j + 1, l),
+          at(i, j, l + 1),
+          at(i + 1, j, l + 1),
+          at(i + 1, j + 1, l + 1),
+          at(i, j + 1, l + 1),
         ])
         const e = elements.length
-        for (const s of p.sources)
-          if (inside(s, x, y)) flux.push(`${e}, BF, ${s.watts / (s.w * s.d * p.tMm)}`)
-        if (l === 0)
-          for (const c of p.cooled)
-            if (inside(c, x, y)) films.push(`${e}, F1, ${p.coolantC}, ${c.h * 1e-6}`)
+        for (const s of p.sources) if (inside(s, x, y)) flux.push(`${e}, BF, ${s.watts / (s.w * s.d * p.tMm)}`)
+        if (l === 0) for (const c of p.cooled) if (inside(c, x, y)) films.push(`${e}, F1, ${p.coolantC}, ${c.h * 1e-6}`)
       }
     }
   const folder = mkdtempSync(join(tmpdir(), 'plate-'))
@@ -120,7 +135,15 @@ function solve(p) {
   }
   return probesOf(p).map(([x, y]) => {
     const [i, j] = [Math.floor(x), Math.floor(y)]
-    const corners = x === i && y === j ? [[i, j]] : [[i, j], [i + 1, j], [i, j + 1], [i + 1, j + 1]]
+    const corners =
+      x === i && y === j
+        ? [[i, j]]
+        : [
+            [i, j],
+            [i + 1, j],
+            [i, j + 1],
+            [i + 1, j + 1],
+          ]
     const mean = corners.reduce((s, q) => s + column(...q), 0) / corners.length
     return { x, y, c: Math.round(mean * 1000) / 1000 }
   })

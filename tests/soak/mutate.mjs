@@ -27,8 +27,37 @@ const raw = (text) => ({ [RAW]: text })
 const RAW = '\u0001raw'
 
 const numbers = [0, -0, -1, 1, 1e-300, 1e300, -1e308, 0.1 + 0.2, 2 ** 53, 2 ** 31, -(2 ** 63), 1e-9, 400, 1e6]
-const texts = ['', ' ', '..', '../..', '.', '/', '\0', 'a'.repeat(300), 'b'.repeat(30_000), 'é\u202e', '%00', "'; --", 'none', 'U1', '🧪']
-const raws = ['NaN', '1e999', '-1e999', '"\\ud800"', '"\\udc00x"', '1.', '01', 'tru', '{"a":1,"a":2}', '[[[[[[[[]]]]]]]]', '1e-999', '"\\u0000"']
+const texts = [
+  '',
+  ' ',
+  '..',
+  '../..',
+  '.',
+  '/',
+  '\0',
+  'a'.repeat(300),
+  'b'.repeat(30_000),
+  'é\u202e',
+  '%00',
+  "'; --",
+  'none',
+  'U1',
+  '🧪',
+]
+const raws = [
+  'NaN',
+  '1e999',
+  '-1e999',
+  '"\\ud800"',
+  '"\\udc00x"',
+  '1.',
+  '01',
+  'tru',
+  '{"a":1,"a":2}',
+  '[[[[[[[[]]]]]]]]',
+  '1e-999',
+  '"\\u0000"',
+]
 
 function anyValue(d) {
   return d.of([
@@ -66,7 +95,8 @@ function once(d, body) {
       if (typeof old === 'number') holder[key] = old * d.of([-1, 0, 1e-6, 1e6, 1.0000001, 0.5, 3])
     },
     () => {
-      if (Array.isArray(old) && old.length > 0) old.push(...structuredClone(Array.from({ length: d.of([1, 2, 60]) }, () => d.of(old))))
+      if (Array.isArray(old) && old.length > 0)
+        old.push(...structuredClone(Array.from({ length: d.of([1, 2, 60]) }, () => d.of(old))))
     },
     () => {
       if (Array.isArray(holder)) holder.reverse()

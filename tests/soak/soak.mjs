@@ -5,7 +5,8 @@ import { calls, corpus } from './calls.mjs'
 import { Draws, spoilt } from './mutate.mjs'
 import { Shop } from './shop.mjs'
 
-const [dll, house, minutes = '2', seed = '1', mostSeconds = '5', hands = '3', life = '700', mostKills = 'Infinity'] = process.argv.slice(2)
+const [dll, house, minutes = '2', seed = '1', mostSeconds = '5', hands = '3', life = '700', mostKills = 'Infinity'] =
+  process.argv.slice(2)
 const d = new Draws(Number(seed))
 const all = calls(corpus(house))
 const shop = await new Shop(dll, house).start()
@@ -21,13 +22,22 @@ let slowest = { seconds: 0 }
 
 function fail(what, sent) {
   failures.push({ what, sent })
+  console.log(`FAILED ${what}\n${sent}\n`)
 }
 
 function describe(r, bytes) {
   return `${r.method} ${r.path}${r.type ? ` (${r.type})` : ''}\n${bytes ? bytes.toString('utf8').slice(0, 1500) : ''}`
 }
 
-const types = [...Array(14).fill('application/json'), 'application/json; charset=utf-8', 'application/json; charset=utf-16', 'application/json; charset=klingon', 'text/plain', 'application/x-www-form-urlencoded', '']
+const types = [
+  ...Array(14).fill('application/json'),
+  'application/json; charset=utf-8',
+  'application/json; charset=utf-16',
+  'application/json; charset=klingon',
+  'text/plain',
+  'application/x-www-form-urlencoded',
+  '',
+]
 
 async function ask(r, bytes) {
   const headers = {}
@@ -76,7 +86,10 @@ async function one() {
 async function note() {
   const job = 1 + d.whole(6)
   const text = `soak ${seed}-${totals.notes++}`
-  const said = await ask({ method: 'POST', path: `/api/jobs/${job}/notes` }, Buffer.from(JSON.stringify({ by: 'QA', text })))
+  const said = await ask(
+    { method: 'POST', path: `/api/jobs/${job}/notes` },
+    Buffer.from(JSON.stringify({ by: 'QA', text })),
+  )
   if (said.status >= 200 && said.status < 300) kept.push({ job, text })
 }
 
@@ -96,7 +109,10 @@ async function race() {
   const step = open[0]
   totals.races++
   const key = d.chance(0.5) ? `soak-${seed}-${totals.races}` : undefined
-  const [a, b] = await Promise.all([sign(job, step.stepId, step.version, key), sign(job, step.stepId, step.version, key)])
+  const [a, b] = await Promise.all([
+    sign(job, step.stepId, step.version, key),
+    sign(job, step.stepId, step.version, key),
+  ])
   const won = [a, b].filter((x) => x.status >= 200 && x.status < 300).length
   if (!key && won > 1) fail('two hands signed one step', `${job} ${step.stepId}`)
   if (key && won === 1) fail(`one key was answered ${a.status} and ${b.status}`, `${job} ${step.stepId}`)
@@ -114,7 +130,9 @@ async function killed(work) {
   dying = false
   await proveKept()
   if (totals.kills % 50 === 0)
-    console.log(`${new Date().toISOString()} ${totals.inputs} inputs, ${totals.kills} kills, slowest ${slowest.seconds.toFixed(2)} s, ${failures.length} failed`)
+    console.log(
+      `${new Date().toISOString()} ${totals.inputs} inputs, ${totals.kills} kills, slowest ${slowest.seconds.toFixed(2)} s, ${failures.length} failed`,
+    )
 }
 
 async function proveKept() {
@@ -153,9 +171,17 @@ if (shop.alive) await proveKept()
 const memory = shop.memoryMb()
 await shop.end()
 
-console.log(`seed ${seed}: ${totals.requests} requests (${totals.inputs} spoilt inputs), ${totals.kills} kills, ${totals.races} races, ${totals.signed} signed, ${kept.length} acknowledged and found again`)
-console.log(`answers ${[...answers].sort((a, b) => a[0] - b[0]).map(([s, n]) => `${s}: ${n}`).join(', ')}`)
-console.log(`slowest ${slowest.seconds.toFixed(2)} s (${slowest.at}); memory ${memory.toFixed(0)} MB at the end, ${shop.peakMb.toFixed(0)} MB at most`)
-for (const f of failures.toSorted((a, b) => a.what.localeCompare(b.what)).slice(0, 6)) console.log(`\nFAILED ${f.what}\n${f.sent}`)
+console.log(
+  `seed ${seed}: ${totals.requests} requests (${totals.inputs} spoilt inputs), ${totals.kills} kills, ${totals.races} races, ${totals.signed} signed, ${kept.length} acknowledged and found again`,
+)
+console.log(
+  `answers ${[...answers]
+    .sort((a, b) => a[0] - b[0])
+    .map(([s, n]) => `${s}: ${n}`)
+    .join(', ')}`,
+)
+console.log(
+  `slowest ${slowest.seconds.toFixed(2)} s (${slowest.at}); memory ${memory.toFixed(0)} MB at the end, ${shop.peakMb.toFixed(0)} MB at most`,
+)
 console.log(`soak: ${failures.length === 0 ? 'nothing failed' : `${failures.length} failed`}`)
 process.exit(failures.length === 0 ? 0 : 1)
