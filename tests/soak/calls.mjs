@@ -219,6 +219,75 @@ export function calls({ boards, blocks, cards, sockets, tern, full, drawer }) {
       pattern: { kind: 'dot' },
       cells: 24,
     })),
+    post('/api/compute/schedule', (d) => ({
+      hands: 1 + d.whole(2),
+      tools: [{ id: 'jig', count: 1 }],
+      jobs: [
+        {
+          id: 'A',
+          operations: [
+            { id: 'on', minutes: 5, hands: 1 },
+            { id: 'soak', minutes: 20, hands: 0 },
+          ],
+        },
+        { id: 'B', dueMin: 30, operations: [{ id: 'shear', minutes: 15, hands: 1, tool: 'jig', after: ['A/on'] }] },
+      ],
+    })),
+    post('/api/compute/plate-heat', () => ({
+      outline: plate,
+      thicknessMm: 3,
+      kWPerMK: 390,
+      hWPerM2K: 9000,
+      sources: [{ x: 40, y: 20, widthMm: 20, depthMm: 20, watts: 150 }],
+      coolantC: 30,
+      probes: [[40, 20]],
+    })),
+    post('/api/compute/expect', (d) => ({ ...pair(d), paste, conditions: { coolantInC: 30, flowLMin: 3 } })),
+    post('/api/compute/faults', (d) => ({
+      ...pair(d),
+      paste,
+      conditions: { coolantInC: 30, flowLMin: 3 },
+      readings: [
+        { parts: ['U1'], kind: 'max', c: 62, sigmaK: 0.5 },
+        { parts: ['M1'], kind: 'max', c: 110, sigmaK: 0.5 },
+      ],
+    })),
+    post('/api/compute/steady-state', () => ({
+      samples: Array.from({ length: 90 }, (_, i) => ({ tS: i, c: 60 - 20 * Math.exp(-i / 12) })),
+    })),
+    post('/api/compute/resistance', () => ({
+      before: { dieC: 84, roomC: 22, powerW: 200 },
+      after: { dieC: 52, roomC: 23, coolantInC: 30, flowLMin: 3, powerW: 205, sigma: { dieC: 0.5 } },
+    })),
+    post('/api/compute/leak', () => ({
+      volumeMl: 500,
+      ambientKPa: 101.3,
+      samples: Array.from({ length: 20 }, (_, i) => ({ tS: 30 * i, kPa: 50 - 0.01 * i, airC: 21 })),
+    })),
+    post('/api/compute/drift', () => ({
+      points: [
+        { day: 0, kPerW: 0.1, sigma: 0.001 },
+        { day: 100, kPerW: 0.11, sigma: 0.001 },
+      ],
+      limitShare: 0.2,
+      capDays: 150,
+    })),
+    put('/api/settings', (d) => ({ values: { coolantInC: 25 + d.whole(9) }, defaults: [], reason: 'soak', by: 'QA' })),
+    post('/api/settings/try', (d) => ({
+      values: { squashMost: 0.3 + d.whole(3) / 10 },
+      defaults: [],
+      reason: '',
+      by: 'QA',
+    })),
+    post(
+      (d) => `/api/jobs/${job(d)}/leak-tests`,
+      () => ({
+        by: 'QA',
+        volumeMl: 500,
+        limitMlPerMin: 0.2,
+        samples: Array.from({ length: 20 }, (_, i) => ({ tS: 30 * i, kPa: 50 - 0.01 * i, airC: 21 })),
+      }),
+    ),
     post('/api/instruments/caliper/press', () => ({ widthMm: 12 })),
     post('/api/twins/rebuild', () => ({})),
     ...['materials', 'pads', 'pastes', 'screws', 'tools', 'supplies']

@@ -126,3 +126,12 @@ export function spoilt(d, body, times) {
   }
   return bytes
 }
+
+/** Bytes of a file as they are, cut short, or with some turned. */
+export function broken(d, bytes) {
+  if (d.chance(0.3)) return bytes
+  if (d.chance(0.3)) return bytes.subarray(0, d.whole(bytes.length))
+  const copy = Buffer.from(bytes)
+  for (let k = d.of([1, 3, 20]); k > 0; k--) copy[d.whole(copy.length)] = d.whole(256)
+  return copy
+}

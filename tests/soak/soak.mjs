@@ -1,14 +1,16 @@
-// node soak.mjs SERVER.dll HOUSE [minutes] [seed] [longest answer in seconds] [hands] [requests a life] [kills at most]:
+// node soak.mjs SERVER.dll HOUSE [minutes] [seed] [longest answer in seconds] [hands] [inputs a life] [kills at most]:
 // spoilt inputs over every call, kills, two hands at once.
 // Nothing acknowledged may be lost, nothing may answer 5xx or take over five seconds, and memory may not grow.
 import { calls, corpus } from './calls.mjs'
-import { Draws, spoilt } from './mutate.mjs'
+import { broken, Draws, spoilt } from './mutate.mjs'
+import { offered } from './offered.mjs'
 import { Shop } from './shop.mjs'
 
 const [dll, house, minutes = '2', seed = '1', mostSeconds = '5', hands = '3', life = '700', mostKills = 'Infinity'] =
   process.argv.slice(2)
 const d = new Draws(Number(seed))
-const all = calls(corpus(house))
+const good = calls(corpus(house))
+const every = offered(house)
 const shop = await new Shop(dll, house).start()
 const end = Date.now() + Number(minutes) * 60_000
 const mostMb = 700
@@ -25,8 +27,9 @@ function fail(what, sent) {
   console.log(`FAILED ${what}\n${sent}\n`)
 }
 
-function describe(r, bytes) {
-  return `${r.method} ${r.path}${r.type ? ` (${r.type})` : ''}\n${bytes ? bytes.toString('utf8').slice(0, 1500) : ''}`
+function describe(r, sent) {
+  const shown = Buffer.isBuffer(sent) ? sent.toString('utf8').slice(0, 1500) : ''
+  return `${r.method} ${r.path}${r.type ? ` (${r.type})` : ''}\n${shown}`
 }
 
 const types = [
@@ -39,47 +42,66 @@ const types = [
   '',
 ]
 
-async function ask(r, bytes) {
+/** How long a stream is listened to before it is left, ms. */
+const listensMs = 200
+
+/** What an answer says; a stream that goes on is left after its first words. */
+async function said(response) {
+  if (!response.headers.get('content-type')?.includes('event-stream')) return response.text()
+  const reader = response.body.getReader()
+  await Promise.race([reader.read(), new Promise((heard) => setTimeout(heard, listensMs))])
+  await reader.cancel()
+  return ''
+}
+
+let dying = false
+let underWay = 0
+
+async function ask(r, sent) {
   const headers = {}
-  if (bytes && r.type !== '') headers['content-type'] = r.type ?? 'application/json'
+  if (Buffer.isBuffer(sent) && r.type !== '') headers['content-type'] = r.type ?? 'application/json'
   if (r.match !== undefined) headers['if-match'] = `"${r.match}"`
   const from = performance.now()
+  underWay++
   try {
-    const response = await fetch(shop.address + r.path, { method: r.method, headers, body: bytes })
-    const text = await response.text()
+    const response = await fetch(shop.address + r.path, { method: r.method, headers, body: sent })
+    const text = await said(response)
     const seconds = (performance.now() - from) / 1000
     totals.requests++
     answers.set(response.status, (answers.get(response.status) ?? 0) + 1)
     if (seconds > slowest.seconds) slowest = { seconds, at: `${r.method} ${r.path}` }
-    if (seconds > Number(mostSeconds)) fail(`took ${seconds.toFixed(1)} s`, describe(r, bytes))
+    if (seconds > Number(mostSeconds)) fail(`took ${seconds.toFixed(1)} s`, describe(r, sent))
     const type = response.headers.get('content-type') ?? ''
     if (response.status >= 500 && response.status !== 503) {
       // what the server says of it in its log comes a moment later
       await new Promise((said) => setTimeout(said, 100))
-      fail(`answered ${response.status}`, `${describe(r, bytes)}\n${shop.log.slice(-4000)}`)
+      fail(`answered ${response.status}`, `${describe(r, sent)}\n${shop.log.slice(-4000)}`)
     }
     let json
     if (type.includes('json') && !type.includes('ndjson') && text !== '')
       try {
         json = JSON.parse(text)
       } catch {
-        fail(`answered ${response.status} with no JSON: ${text.slice(-80)}`, describe(r, bytes))
+        fail(`answered ${response.status} with no JSON: ${text.slice(-80)}`, describe(r, sent))
       }
     return { status: response.status, json }
   } catch (e) {
-    if (!dying) fail(`no answer: ${e.cause?.code ?? ''} ${e.cause?.message ?? e.message}`, describe(r, bytes))
+    if (!dying) fail(`no answer: ${e.cause?.code ?? ''} ${e.cause?.message ?? e.message}`, describe(r, sent))
     return { status: 0 }
+  } finally {
+    underWay--
   }
 }
 
-let dying = false
-
+/** Half of them good examples spoilt, half made up from what the server says it takes. */
 async function one() {
   totals.inputs++
-  const r = d.of(all)(d)
-  r.type = d.of(types)
-  const bytes = r.body === undefined ? undefined : spoilt(d, r.body, d.of([0, 1, 1, 1, 2, 3, 6]))
-  await ask(r, bytes)
+  const r = d.of(d.chance(0.5) ? good : every)(d)
+  if (r.type === undefined || d.chance(0.1)) r.type = d.of(types)
+  const sent =
+    r.form ??
+    (r.bytes ? broken(d, r.bytes) : r.body === undefined ? undefined : spoilt(d, r.body, d.of([0, 1, 1, 1, 2, 3, 6])))
+  await ask(r, sent)
 }
 
 /** A note with words of its own: once acknowledged it is there for good. */
@@ -115,23 +137,24 @@ async function race() {
   ])
   const won = [a, b].filter((x) => x.status >= 200 && x.status < 300).length
   if (!key && won > 1) fail('two hands signed one step', `${job} ${step.stepId}`)
-  if (key && won === 1) fail(`one key was answered ${a.status} and ${b.status}`, `${job} ${step.stepId}`)
+  if (key && won === 1 && a.status && b.status) fail(`one key was answered ${a.status} and ${b.status}`, `${job} ${step.stepId}`)
   if (won > 0) {
     totals.signed++
     kept.push({ job, step: step.stepId })
   }
 }
 
-async function killed(work) {
+/** Killed in the middle of what is under way, started again, and asked for all that it had acknowledged. */
+async function killed() {
   await shop.kill()
   totals.kills++
-  await Promise.all(work)
+  while (underWay > 0) await new Promise((later) => setTimeout(later, 5))
   await shop.start()
   dying = false
   await proveKept()
   if (totals.kills % 50 === 0)
     console.log(
-      `${new Date().toISOString()} ${totals.inputs} inputs, ${totals.kills} kills, slowest ${slowest.seconds.toFixed(2)} s, ${failures.length} failed`,
+      `${new Date().toISOString()} ${totals.inputs} inputs, ${totals.kills} kills, slowest ${slowest.seconds.toFixed(2)} s (${slowest.at}), ${failures.length} failed`,
     )
 }
 
@@ -146,27 +169,27 @@ async function proveKept() {
   }
 }
 
-while (Date.now() < end && failures.length < 20 && totals.kills < Number(mostKills)) {
-  const work = Array.from({ length: Number(hands) }, () => {
+const goesOn = () => Date.now() < end && failures.length < 20 && totals.kills < Number(mostKills)
+
+/** Done when the shop is up, again after a kill. */
+let risen = Promise.resolve()
+
+async function hand() {
+  while (goesOn()) {
+    await risen
     const draw = d.next()
-    return draw < 0.9 ? one() : draw < 0.96 ? note() : race()
-  })
-  // killed in the middle of what is under way
-  if (totals.requests > shop.starts * lifeRequests) {
-    dying = true
-    await Promise.race(work)
-    await killed(work)
-  }
-  await Promise.all(work)
-  if (!shop.alive && !dying) {
-    fail('the server ended', shop.log.slice(-2000))
-    break
-  }
-  if (shop.memoryMb() > mostMb) {
-    fail(`holds ${shop.memoryMb().toFixed(0)} MB`, '')
-    break
+    await (draw < 0.9 ? one() : draw < 0.96 ? note() : race())
+    if (!shop.alive && !dying) return fail('the server ended', shop.log.slice(-2000))
+    if (shop.memoryMb() > mostMb) return fail(`holds ${shop.memoryMb().toFixed(0)} MB`, '')
+    if (totals.inputs >= shop.starts * lifeRequests && !dying) {
+      dying = true
+      risen = killed()
+    }
   }
 }
+
+await Promise.all(Array.from({ length: Number(hands) }, hand))
+await risen
 if (shop.alive) await proveKept()
 const memory = shop.memoryMb()
 await shop.end()

@@ -1,3 +1,4 @@
+using System.Diagnostics;
 using Google.OrTools.Sat;
 
 namespace FaithfulBracket.Core.Schedule;
@@ -47,7 +48,7 @@ public static class DayPlanner
         if (grid.Ops.Count == 0)
             return new(0, 0, true, [], []);
         var rule = ListRule.JobByJob(grid);
-        var held = new Held(rule, MostS: ScreenS);
+        var held = new Held(rule, Clock: Stopwatch.StartNew());
         var pinned = grid.Ops.Any(o => o.Pin is not null);
         if (pinned)
         {
@@ -70,8 +71,11 @@ public static class DayPlanner
         };
     }
 
-    /// <summary>A screen waits no longer than a few of these, s; a day that is seen in a shop takes a tenth.</summary>
+    /// <summary>What the questions together may take while a screen waits, s; a day that is seen in a shop takes a tenth.</summary>
     private const double ScreenS = 1.5;
+
+    /// <summary>What a question gets at least, s.</summary>
+    private const double LeastS = 0.05;
 
     /// <summary>An order that ends the jobs less than this share earlier is not worth leaving a job for another.</summary>
     private const double WorthShare = 0.02;
@@ -128,16 +132,23 @@ public static class DayPlanner
     /// <summary>What an answer may not be worse in.</summary>
     /// <param name="Starts">A plan that is known.</param>
     /// <param name="Pins">Whether pinned work begins at its pin.</param>
-    /// <param name="MostS">
-    /// What the solver may take by the clock, s: for a screen that waits, where the same day need not have the same plan.
+    /// <param name="Clock">
+    /// Runs since the day was asked for where a screen waits, and there the same day need not have the same plan.
     /// </param>
     private sealed record Held(
         long[] Starts,
         long? Finish = null,
         long? Lateness = null,
         bool Pins = false,
-        double? MostS = null
-    );
+        Stopwatch? Clock = null
+    )
+    {
+        /// <summary>What the solver may take for a question, s: half of what is left, the last one all of it.</summary>
+        public double? MostS(Goal goal) =>
+            Clock is { } clock
+                ? Math.Max(LeastS, (ScreenS - clock.Elapsed.TotalSeconds) / (goal == Goal.Sum ? 1 : 2))
+                : null;
+    }
 
     /// <summary>One of the questions, the earlier ones' answers held.</summary>
     /// <param name="always">Whether the solver is asked though nothing was promised.</param>
@@ -201,7 +212,7 @@ public static class DayPlanner
         solver.StringParameters = FormattableString.Invariant(
             $"num_workers:1 random_seed:1 max_deterministic_time:{Budget[(int)goal]}"
         );
-        if (held.MostS is { } clock)
+        if (held.MostS(goal) is { } clock)
             solver.StringParameters += FormattableString.Invariant($" max_time_in_seconds:{clock}");
         // who no longer waits for the day stops its search
         using var leaves = cancel.Register(solver.StopSearch);

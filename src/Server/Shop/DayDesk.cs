@@ -22,23 +22,29 @@ internal sealed class DayDesk(
 
     private readonly SemaphoreSlim _one = new(1);
     private readonly CommitWatch _watch = new(database);
-    private (DateTime Minute, BenchDayPlan Plan)? _kept;
+    private (DateTime Minute, long Round, BenchDayPlan Plan)? _kept;
+    private long _round;
     private (long Newest, StepMinutes Pace)? _pace;
 
-    /// <summary>The day as it stands; asked by many at once it is planned once.</summary>
+    /// <summary>The day as it stands; those who ask while it is being planned share the next plan, whatever is written meanwhile.</summary>
     public async Task<BenchDayPlan> PlanAsync(CancellationToken cancel)
     {
+        var asked = Interlocked.Read(ref _round);
         await _one.WaitAsync(cancel);
         try
         {
+            // read and planned since this was asked
+            if (_kept is { } fresh && fresh.Round > asked)
+                return fresh.Plan;
             var now = Local(time.GetUtcNow());
             var minute = now.AddTicks(-(now.Ticks % TimeSpan.TicksPerMinute));
             if (!_watch.Changed() && _kept is { } kept && kept.Minute == minute)
                 return kept.Plan;
             _kept = null;
+            var round = Interlocked.Increment(ref _round);
             var question = Question(now);
             var plan = await Task.Run(() => BenchDayPlanner.Plan(question, cancel), cancel);
-            _kept = (minute, plan);
+            _kept = (minute, round, plan);
             return plan;
         }
         finally
@@ -47,10 +53,9 @@ internal sealed class DayDesk(
         }
     }
 
-    /// <summary>What has to be ordered for the jobs as they are planned.</summary>
-    public async Task<IReadOnlyList<OrderLine>> OrdersAsync(CancellationToken cancel)
+    /// <summary>What has to be ordered for the jobs as a day has them.</summary>
+    public IReadOnlyList<OrderLine> Orders(BenchDayPlan plan)
     {
-        var plan = await PlanAsync(cancel);
         var begins = plan
             .Work.GroupBy(w => w.Job)
             .ToDictionary(

@@ -50,20 +50,17 @@ internal static class DayEndpoints
         Signers signers,
         ShopMemory shop,
         CancellationToken cancel
-    ) =>
-        TypedResults.Ok(
-            new DayView(
-                await desk.PlanAsync(cancel),
-                await desk.OrdersAsync(cancel),
-                signers.All(),
-                shop.Settings.DayFromH,
-                shop.Settings.DayToH
-            )
+    )
+    {
+        var plan = await desk.PlanAsync(cancel);
+        return TypedResults.Ok(
+            new DayView(plan, desk.Orders(plan), signers.All(), shop.Settings.DayFromH, shop.Settings.DayToH)
         );
+    }
 
     private static async Task<FileContentHttpResult> OrderCsvAsync(DayDesk desk, CancellationToken cancel) =>
         TypedResults.File(
-            Encoding.UTF8.GetBytes(OrderCsv.Of(await desk.OrdersAsync(cancel))),
+            Encoding.UTF8.GetBytes(OrderCsv.Of(desk.Orders(await desk.PlanAsync(cancel)))),
             "text/csv; charset=utf-8",
             "to-order.csv"
         );

@@ -1,3 +1,4 @@
+using System.Diagnostics;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Formats.Json;
@@ -32,7 +33,7 @@ internal sealed record SettingsView(IReadOnlyList<SettingView> Settings, IReadOn
 internal sealed record JobConsequence(long JobId, string Title, IReadOnlyList<string> Changes);
 
 /// <param name="Looked">Open jobs that were planned with the change.</param>
-/// <param name="More">Open jobs beyond the limit, not looked at.</param>
+/// <param name="More">Open jobs beyond the limits of number and time, not looked at.</param>
 internal sealed record SettingConsequences(int Looked, int More, IReadOnlyList<JobConsequence> Jobs);
 
 /// <param name="Values">By key.</param>
@@ -55,6 +56,9 @@ internal static class SettingEndpoints
     private const int MostReason = 500,
         MostJobs = 60,
         MostChanges = 6;
+
+    /// <summary>What the jobs are looked at within; those that are left are counted.</summary>
+    private static readonly TimeSpan MostTime = TimeSpan.FromSeconds(2.5);
 
     public static void Map(IEndpointRouteBuilder app)
     {
@@ -162,16 +166,21 @@ internal static class SettingEndpoints
                 values.Remove(key);
         var other = ShopSettingList.With(values);
         var open = summaries.Open();
-        var found = await Task.Run(
+        var clock = Stopwatch.StartNew();
+        var looked = await Task.Run(
             () =>
                 open.Take(MostJobs)
+                    .TakeWhile(_ => clock.Elapsed < MostTime)
                     .Select(j => new JobConsequence(j.Id, j.Title, Changes(j.Id, other, plans, cancel)))
-                    .Where(c => c.Changes.Count > 0)
                     .ToList(),
             cancel
         );
         return TypedResults.Ok(
-            new SettingConsequences(Math.Min(open.Count, MostJobs), Math.Max(0, open.Count - MostJobs), found)
+            new SettingConsequences(
+                looked.Count,
+                open.Count - looked.Count,
+                [.. looked.Where(c => c.Changes.Count > 0)]
+            )
         );
     }
 

@@ -1,0 +1,267 @@
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Kit;
+using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Orders;
+using Xunit;
+
+namespace FaithfulBracket.Core.Tests;
+
+/// <summary>What an order needs, counted by hand against its kit and the drawer.</summary>
+public class KitTests
+{
+    private static readonly KitNeeds Paste = new([], 0.3, null);
+
+    private static IReadOnlyList<KitLine> Count(Block block, Drawer drawer, KitNeeds? needs = null) =>
+        KitCheck.Of(WorkOrder.Plain(Sample.Board(), block), drawer, needs ?? KitNeeds.Nothing);
+
+    private static Block With(KitContents? kit, Func<BlockHole, BlockHole>? hole = null, int ports = 0)
+    {
+        var block = Sample.Block();
+        var plate = block.Plates[0];
+        return block with
+        {
+            Kit = kit,
+            Ports = [.. Enumerable.Range(1, ports).Select(i => new Port($"P{i}", "G1/4", 10 * i, 0, "front", null))],
+            Plates = [plate with { Holes = [.. plate.Holes.Select(hole ?? (h => h))] }],
+        };
+    }
+
+    private static Drawer Screws(params (double Length, int Count)[] lengths) =>
+        new() { Screws = [.. lengths.Select((s, i) => new ScrewStock($"s{i}", "M2.5", s.Length, s.Count))] };
+
+    private static Drawer Holds(params Consumable[] things) => new() { Consumables = things };
+
+    [Fact]
+    public void Screws_of_the_kits_length_come_from_the_drawer_where_the_kit_has_too_few()
+    {
+        var kit = new KitContents { Screws = [new("M2.5", 6, 1, null, null), new("M3", 8, 9, null, null)] };
+        var drawer = Screws((6, 2), (8, 50)) with
+        {
+            Screws = [.. Screws((6, 2), (8, 50)).Screws, new("other", "M3", 6, 70)],
+        };
+        Assert.Equal(new KitLine("screws", "screws M2.5", 4, "", 1, 2, 1), Count(With(kit), drawer)[0]);
+        // a kit without screws states no length: any of the thread counts
+        Assert.Equal(new KitLine("screws", "screws M2.5", 4, "", 0, 52, 0), Count(With(null), drawer)[0]);
+    }
+
+    [Fact]
+    public void A_hole_without_a_stated_thread_is_counted_by_its_screws_diameter()
+    {
+        var lines = Count(With(null, h => h with { Thread = h.Id == "S1" ? "M2.5" : null, ScrewMm = 3 }), Drawer.Empty);
+        Assert.Equal(3, lines.Single(l => l.Name == "screws M3").Need);
+        Assert.Equal(1, lines.Single(l => l.Name == "screws M2.5").Need);
+    }
+
+    [Fact]
+    public void Washers_come_with_their_screws_or_from_the_drawer()
+    {
+        var kit = new KitContents { Screws = [new("M2.5", 6, 2, null, "plastic"), new("M2.5", 6, 2, null, null)] };
+        var block = With(kit, h => h with { Washer = h.Id == "S4" ? null : "plastic" });
+        var drawer = Holds(new("w", "plastic washer", 5, "", 0, null), new("x", "steel washer", 70, "", 0, null));
+        Assert.Equal(
+            new KitLine("washers", "plastic washers", 3, "", 2, 5, 0),
+            Count(block, drawer).Single(l => l.Group == "washers")
+        );
+        Assert.DoesNotContain(Count(With(kit), drawer), l => l.Group == "washers");
+    }
+
+    [Fact]
+    public void Pads_are_counted_in_square_centimetres_with_what_cutting_loses_and_stock_rounded_down()
+    {
+        var kit = new KitContents { Pads = [new(1, 39, 10, 2, "soft", null), new(1.5, 100, 100, 1, "soft", null)] };
+        var drawer = new Drawer
+        {
+            Pads =
+            [
+                new("a", "soft", 1, 33, 50, 1, true),
+                new("b", "firm", 1, 100, 100, 9, false),
+                new("c", "soft", 1.5, 100, 100, 9, false),
+            ],
+        };
+        var lines = Count(
+            With(kit),
+            drawer,
+            new([new(1.5, "soft", 60), new(1, "soft", 900), new(1, "soft", 900)], 0, null)
+        );
+        // 18 cm² of pieces and 15 % that cutting takes; 7.8 cm² in the kit, 16.5 cm² in the drawer
+        Assert.Equal(
+            [
+                new("pads", "pad 1.0 mm soft", 21, "cm²", 7, 16, 0),
+                new("pads", "pad 1.5 mm soft", 1, "cm²", 100, 900, 0),
+            ],
+            lines.Where(l => l.Group == "pads")
+        );
+        var bare = Count(With(null), Drawer.Empty, new([new(1, "soft", 900)], 0, null));
+        Assert.Equal(11, bare.Single(l => l.Group == "pads").Short);
+    }
+
+    [Fact]
+    public void Paste_comes_from_the_kit_and_from_the_tube_it_is_reckoned_with()
+    {
+        PasteStock Tube(string id, double grams) => new(id, Sample.Grey with { Id = id }, grams, 24);
+        var kit = new KitContents { PasteG = 0.1 };
+        KitLine Of(KitNeeds needs, params PasteStock[] tubes) =>
+            Count(With(kit), new() { Pastes = tubes }, needs).Single(l => l.Group == "paste");
+        Assert.Equal(new("paste", "paste", 0.3, "g", 0.1, 0.05, 0.15), Of(Paste, Tube("grey", 0.05)));
+        Assert.Equal(2, Of(new([], 0.3, "white"), Tube("grey", 0.05), Tube("white", 2)).FromDrawer);
+        Assert.DoesNotContain(Count(With(kit), Drawer.Empty), l => l.Group == "paste");
+    }
+
+    [Theory]
+    [InlineData(2, null)]
+    [InlineData(3, 1.0)]
+    [InlineData(5, 3.0)]
+    public void Ports_that_the_loop_does_not_take_are_plugged(int ports, double? need)
+    {
+        var lines = Count(With(new() { Plugs = 1 }, ports: ports), Holds(new("p", "port plug", 1, "", 0, null)));
+        var plugs = lines.SingleOrDefault(l => l.Group == "plugs");
+        Assert.Equal(need, plugs?.Need);
+        if (plugs is not null)
+            Assert.Equal((1.0, 1.0, Math.Max(0, ports - 4.0)), (plugs.FromKit, plugs.FromDrawer, plugs.Short));
+    }
+
+    [Fact]
+    public void A_driver_lies_in_the_kit_or_in_the_drawer_and_is_asked_for_once()
+    {
+        var board = Sample.Board() with
+        {
+            Assembly = new()
+            {
+                Fasteners =
+                [
+                    new()
+                    {
+                        Id = "a",
+                        Driver = "PH1",
+                        Count = 2,
+                        Face = Face.Front,
+                    },
+                    new()
+                    {
+                        Id = "b",
+                        Driver = "PH1",
+                        Count = 4,
+                        Face = Face.Front,
+                    },
+                    new()
+                    {
+                        Id = "c",
+                        Driver = "H2",
+                        Count = 1,
+                        Face = Face.Front,
+                    },
+                ],
+            },
+        };
+        var kit = new KitContents { Screws = [new("M2.5", 6, 4, "T6", null)], Keys = ["H2"] };
+        var lines = KitCheck.Of(
+            WorkOrder.Plain(board, With(kit)),
+            new() { Tools = [new("t", "T6")] },
+            KitNeeds.Nothing
+        );
+        Assert.Equal(
+            [
+                new("drivers", "driver H2", 1, "", 1, 0, 0),
+                new("drivers", "driver PH1", 1, "", 0, 0, 1),
+                new("drivers", "driver T6", 1, "", 0, 1, 0),
+            ],
+            lines.Where(l => l.Group == "drivers")
+        );
+    }
+
+    [Fact]
+    public void What_runs_low_in_the_drawer_is_asked_for_up_to_its_mark()
+    {
+        var lines = Count(
+            With(null),
+            Holds(
+                new("a", "alcohol", 20, "mL", 50, null),
+                new("b", "cloths", 0, "", 0, null),
+                new("c", "port plug", 0, "", 5, null),
+                new("d", "plastic washer", 0, "", 5, null)
+            )
+        );
+        Assert.Equal(
+            [new KitLine("consumables", "alcohol", 50, "mL", 0, 20, 30)],
+            lines.Where(l => l.Group == "consumables")
+        );
+    }
+
+    [Fact]
+    public void Screw_places_that_another_blocks_screws_take_need_none_of_its_own()
+    {
+        var order = WorkOrder.Plain(Sample.Board(), Sample.Block());
+        HashSet<(string, string)> taken = [(Pair.FirstKey, "S1"), ("Q", "S2")];
+        Assert.Equal(3, KitCheck.Of(order, Drawer.Empty, KitNeeds.Nothing, null, taken)[0].Need);
+    }
+
+    [Theory]
+    [InlineData(0, "all here")]
+    [InlineData(1, "1 screws M2.5 short")]
+    [InlineData(3, "1 screws M2.5 short, 2 more")]
+    public void The_station_says_the_first_that_is_short_and_how_many_more(int missing, string summary)
+    {
+        var kit = new KitContents { Screws = [new("M2.5", 6, missing > 0 ? 3 : 4, "T6", null)] };
+        var drawer = missing > 1 ? Drawer.Empty : new Drawer { Tools = [new("t", "T6")] };
+        var result = KitStation.Of(
+            WorkOrder.Plain(Sample.Board(), With(kit)),
+            drawer,
+            missing > 1 ? Paste : KitNeeds.Nothing
+        );
+        Assert.Equal(summary, result.Sheet.Summary);
+        Assert.Equal(missing > 0, result.Sheet.Trouble);
+        Assert.Equal(missing, result.Short.Count);
+        var count = result.Sheet.Steps.Single(s => s.Id.Target == "count");
+        Assert.Equal(missing > 0, count.Detail!.StartsWith("Short: ", StringComparison.Ordinal));
+        // the card is run before its seal is broken
+        Assert.Contains("Warranty", result.Sheet.Steps.Single(s => s.Id.Target == "stock-run").Caution);
+    }
+
+    [Fact]
+    public void Without_a_block_nothing_is_counted()
+    {
+        var result = KitStation.Of(WorkOrder.Plain(Sample.Board()), Drawer.Empty, Paste);
+        Assert.Equal("waits for a block", result.Sheet.Summary);
+        Assert.Empty(result.Lines);
+        Assert.False(result.Sheet.Trouble);
+    }
+
+    private static SocketFit Fit(string socket, string? jet, double? mm) =>
+        new(socket, null, null, jet, null, null, null) { JetPlateMm = mm };
+
+    [Theory]
+    [InlineData(0.95, "J1", true)]
+    [InlineData(1.05, "J1", true)]
+    [InlineData(1.07, null, false)]
+    [InlineData(1.11, "J2", false)]
+    [InlineData(1.20, "J2", false)]
+    public void The_nearest_jet_plate_within_a_calipers_reach_is_the_one(double mm, string? name, bool right)
+    {
+        var block = Sample.Block() with
+        {
+            Sockets =
+            [
+                Fit("gull", "J1", 1.0),
+                Fit("heron", "J2", 1.16),
+                Fit("crane", "J4", null),
+                Fit("ibis", null, 1.3),
+            ],
+        };
+        var told = JetPlates.Tell(block, "gull", mm);
+        Assert.Equal((name, right), (told.Name, told.Right));
+        Assert.Equal(mm, told.MeasuredMm);
+    }
+
+    [Fact]
+    public void One_jet_plate_for_two_sockets_is_right_for_both_and_a_wrong_one_says_whose_it_is()
+    {
+        var block = Sample.Block() with
+        {
+            Sockets = [Fit("gull", "J1", 1.0), Fit("heron", "J1", 1.0), Fit("crane", "J2", 1.4)],
+        };
+        Assert.True(JetPlates.Tell(block, "heron", 1.02).Right);
+        Assert.Contains("socket crane", JetPlates.Tell(block, "gull", 1.38).Text, StringComparison.Ordinal);
+        Assert.Contains("Crane 7", JetPlates.Tell(block, "gull", 1.38, _ => "Crane 7").Text, StringComparison.Ordinal);
+    }
+}
