@@ -137,7 +137,8 @@ async function race() {
   ])
   const won = [a, b].filter((x) => x.status >= 200 && x.status < 300).length
   if (!key && won > 1) fail('two hands signed one step', `${job} ${step.stepId}`)
-  if (key && won === 1 && a.status && b.status) fail(`one key was answered ${a.status} and ${b.status}`, `${job} ${step.stepId}`)
+  if (key && won === 1 && a.status && b.status)
+    fail(`one key was answered ${a.status} and ${b.status}`, `${job} ${step.stepId}`)
   if (won > 0) {
     totals.signed++
     kept.push({ job, step: step.stepId })
