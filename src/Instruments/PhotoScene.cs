@@ -20,7 +20,10 @@ public sealed record SceneCamera(
 /// <summary>A bare board on the bench with the target beside it, seen through a camera of known pose: what a photo of it looks like.</summary>
 public sealed class PhotoScene(Board board, Placement sheet, Point2 lookAt, SceneCamera camera, int seed)
 {
-    private readonly (double Height, Polygon Top, byte Shade)[] _raised =
+    /// <summary>No ray of the picture is flatter than this many millimetres along the board for each of height.</summary>
+    private const double MostLean = 2.5;
+
+    private readonly (double Height, Polygon Top, Bounds Seen, byte Shade)[] _raised =
     [
         .. board
             .Parts.Where(p => p.Face == Face.Front && p.Kind != PartKind.Empty)
@@ -28,6 +31,7 @@ public sealed class PhotoScene(Board board, Placement sheet, Point2 lookAt, Scen
                 (
                     p.HeightMm,
                     p.Top(),
+                    p.Top().Bounds.Grown(MostLean * p.HeightMm),
                     (byte)(
                         p.Kind switch
                         {
@@ -89,57 +93,84 @@ public sealed class PhotoScene(Board board, Placement sheet, Point2 lookAt, Scen
         return new(lookAt.X + x1 * _turn.Cos + y1 * _turn.Sin, lookAt.Y - x1 * _turn.Sin + y1 * _turn.Cos);
     }
 
-    /// <summary>Brightness with two by two samples a pixel, a soft shadow across the bench, blur and noise.</summary>
+    /// <summary>Apart by more than this two neighbouring pixels lie on both sides of an edge.</summary>
+    private const double EdgeStep = 5;
+
+    /// <summary>Brightness with two by two samples a pixel at edges, a soft shadow across the bench, blur and noise.</summary>
     public GreyPicture Take(double noise = 4)
     {
-        var raw = new double[camera.Width * camera.Height];
+        var (w, h) = (camera.Width, camera.Height);
+        var plain = new double[w * h];
         Parallel.For(
             0,
-            camera.Height,
+            h,
             j =>
             {
-                for (var i = 0; i < camera.Width; i++)
+                for (var i = 0; i < w; i++)
+                    plain[j * w + i] = Shade(i, j);
+            }
+        );
+        var raw = new double[w * h];
+        Parallel.For(
+            0,
+            h,
+            j =>
+            {
+                for (var i = 0; i < w; i++)
                 {
-                    double sum = 0;
-                    for (var k = 0; k < 4; k++)
-                        sum += Shade(i - 0.25 + 0.5 * (k % 2), j - 0.25 + 0.5 * (k / 2));
+                    var at = j * w + i;
+                    var bright = plain[at];
+                    bool Steps(int other) => Math.Abs(plain[other] - bright) > EdgeStep;
+                    if (
+                        i > 0 && Steps(at - 1)
+                        || i < w - 1 && Steps(at + 1)
+                        || j > 0 && Steps(at - w)
+                        || j < h - 1 && Steps(at + w)
+                    )
+                    {
+                        bright = 0;
+                        for (var k = 0; k < 4; k++)
+                            bright += Shade(i - 0.25 + 0.5 * (k % 2), j - 0.25 + 0.5 * (k / 2)) / 4;
+                    }
                     // light falls off to one side, a soft shadow lies across a corner
-                    var shadow = 1 - 0.35 / (1 + Math.Exp((i * 0.7 + j - 0.55 * camera.Width) / (0.06 * camera.Width)));
-                    raw[j * camera.Width + i] = sum / 4 * shadow * (0.85 + 0.2 * i / camera.Width);
+                    var shadow = 1 - 0.35 / (1 + Math.Exp((i * 0.7 + j - 0.55 * w) / (0.06 * w)));
+                    raw[at] = bright * shadow * (0.85 + 0.2 * i / w);
                 }
             }
         );
         var random = new Random(seed);
         var pixels = new byte[raw.Length];
-        for (var j = 0; j < camera.Height; j++)
+        for (var j = 0; j < h; j++)
         {
-            for (var i = 0; i < camera.Width; i++)
+            for (var i = 0; i < w; i++)
             {
                 double sum = 0,
                     weight = 0;
-                for (var y = Math.Max(0, j - 1); y <= Math.Min(camera.Height - 1, j + 1); y++)
-                for (var x = Math.Max(0, i - 1); x <= Math.Min(camera.Width - 1, i + 1); x++)
+                for (var y = Math.Max(0, j - 1); y <= Math.Min(h - 1, j + 1); y++)
+                for (var x = Math.Max(0, i - 1); x <= Math.Min(w - 1, i + 1); x++)
                 {
-                    var w = (x == i ? 2 : 1) * (y == j ? 2 : 1);
-                    sum += w * raw[y * camera.Width + x];
-                    weight += w;
+                    var share = (x == i ? 2 : 1) * (y == j ? 2 : 1);
+                    sum += share * raw[y * w + x];
+                    weight += share;
                 }
                 var gauss =
                     Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
-                pixels[j * camera.Width + i] = (byte)Math.Clamp(sum / weight + noise * gauss, 0, 255);
+                pixels[j * w + i] = (byte)Math.Clamp(sum / weight + noise * gauss, 0, 255);
             }
         }
-        return new(camera.Width, camera.Height, pixels);
+        return new(w, h, pixels);
     }
 
     private double Shade(double u, double v)
     {
         var ray = Ray(u, v);
         var p = Ground(ray, 0);
-        if (_reach.MinX <= p.X && p.X <= _reach.MaxX && _reach.MinY <= p.Y && p.Y <= _reach.MaxY)
+        if (Within(_reach, p))
         {
-            foreach (var (height, top, shade) in _raised)
+            foreach (var (height, top, seen, shade) in _raised)
             {
+                if (!Within(seen, p))
+                    continue;
                 // the top first, then the side as a few levels below it
                 var at = Ground(ray, height);
                 if (Near(top, at) && top.Contains(at))
@@ -177,9 +208,7 @@ public sealed class PhotoScene(Board board, Placement sheet, Point2 lookAt, Scen
         return 128 + 10 * Math.Sin(p.X * 0.6) + 8 * Math.Sin(p.Y * 0.9 + p.X * 0.2);
     }
 
-    private static bool Near(Polygon polygon, Point2 p)
-    {
-        var b = polygon.Bounds;
-        return p.X >= b.MinX && p.X <= b.MaxX && p.Y >= b.MinY && p.Y <= b.MaxY;
-    }
+    private static bool Near(Polygon polygon, Point2 p) => Within(polygon.Bounds, p);
+
+    private static bool Within(Bounds b, Point2 p) => p.X >= b.MinX && p.X <= b.MaxX && p.Y >= b.MinY && p.Y <= b.MaxY;
 }

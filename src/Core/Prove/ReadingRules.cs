@@ -23,7 +23,7 @@ public static class ReadingRules
     {
         foreach (var (field, value, least, most) in Ranges)
             if (value(reading) is { } v && !(v >= least && v <= most))
-                yield return new($"/{field}", FormattableString.Invariant($"Expected {least} to {most}, found {v}."));
+                yield return new(field, FormattableString.Invariant($"Expected {least} to {most}, found {v}."));
         if (reading.DieC <= reading.RoomC)
             yield return new("dieC", "The die is not warmer than the room: measure under load.");
         if (reading.Note is { Length: > MostNote } note)

@@ -1,0 +1,161 @@
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Core.Prep;
+using Xunit;
+
+namespace FaithfulBracket.Core.Tests;
+
+/// <summary>Which faces are cleaned with what, how long it works, and what the block needs before it is laid on.</summary>
+public class PrepStepsTests
+{
+    private static PrepResult Prep(
+        Board? board = null,
+        Block? block = null,
+        Drawer? drawer = null,
+        Dictionary<string, string>? ways = null,
+        ShopSettings? shop = null
+    ) =>
+        JobPlanner
+            .Plan(
+                new()
+                {
+                    Order = WorkOrder.Plain(board ?? Sample.Board(), block ?? Sample.Block()),
+                    Drawer = drawer ?? new() { Materials = [Sample.Soft] },
+                    Ways = ways ?? [],
+                    Shop = shop ?? new(),
+                }
+            )
+            .Prep;
+
+    private static WorkStep Step(PrepResult prep, string target) => prep.Sheet.Steps.Single(s => s.Id.Target == target);
+
+    [Fact]
+    public void Only_faces_that_the_block_meets_are_cleaned_die_first()
+    {
+        // an inductor far outside the plate, a power stage under no land
+        var board = Sample.Board(
+            more:
+            [
+                Sample.Part("L1", PartKind.Inductor, 55, 0, 6, 6, 3),
+                Sample.Part("Q1", PartKind.PowerStage, -35, 0, 5, 5, 0.8),
+            ]
+        );
+        var prep = Prep(board);
+        Assert.Equal(["clean-die", "clean-memory", "block", "dry-fit"], prep.Sheet.Steps.Select(s => s.Id.Target));
+        Assert.Equal("2 faces to clean, dry fit", prep.Sheet.Summary);
+        Assert.Equal("Clean the die", Step(prep, "clean-die").Title);
+        Assert.Equal("Clean the memory, 2 faces", Step(prep, "clean-memory").Title);
+        Assert.Equal(["M1", "M2"], Step(prep, "clean-memory").Targets);
+        Assert.All(
+            prep.Sheet.Steps.Where(s => s.Kind == StepKind.Clean),
+            s => Assert.Contains("Alcohol burns", s.Caution, StringComparison.Ordinal)
+        );
+    }
+
+    [Fact]
+    public void The_remover_works_as_long_as_the_drawer_says_and_else_as_the_shop_does()
+    {
+        var shop = new ShopSettings { RemoverWaitS = 75 };
+        var plain = Step(Prep(shop: shop), "clean-die");
+        Assert.Equal(75, plain.TimerS);
+        Assert.StartsWith("Remover on, wait 75 s", plain.Detail, StringComparison.Ordinal);
+        Assert.Equal([new Fact("75 s", "wait before wiping")], plain.Facts);
+        var own = new Drawer
+        {
+            Materials = [Sample.Soft],
+            Consumables = [new("a", "Alcohol", 100, "mL", 0, null), new("c", "Citrus remover", 50, "mL", 0, 120)],
+        };
+        var named = Step(Prep(drawer: own, shop: shop), "clean-die");
+        Assert.Equal(120, named.TimerS);
+        Assert.StartsWith("Citrus remover on, wait 120 s", named.Detail, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Memory_is_wiped_with_alcohol_unless_the_shop_takes_remover_for_all()
+    {
+        var alcohol = Step(Prep(), "clean-memory");
+        Assert.Null(alcohol.TimerS);
+        Assert.Empty(alcohol.Facts);
+        Assert.StartsWith("Alcohol and a lint-free cloth.", alcohol.Detail, StringComparison.Ordinal);
+        var remover = Step(Prep(ways: new() { ["cleaning"] = "remover" }), "clean-memory");
+        Assert.Equal(60, remover.TimerS);
+    }
+
+    [Fact]
+    public void Factory_metal_comes_off_before_the_die_is_wiped()
+    {
+        Board Bonded(bool metal) =>
+            Sample.Board() with
+            {
+                Assembly = new()
+                {
+                    Pieces = [new("cooler", "cooler", Face.Front)],
+                    Bonds = [new("B", ["cooler", "board"], BondKind.Paste, null, ["U1"], false) { Metal = metal }],
+                },
+            };
+        Assert.Equal(
+            ["metal-off", "clean-die", "clean-memory"],
+            Prep(Bonded(true)).Sheet.Steps.Take(3).Select(s => s.Id.Target)
+        );
+        Assert.Contains("Gallium", Step(Prep(Bonded(true)), "metal-off").Caution, StringComparison.Ordinal);
+        Assert.DoesNotContain(Prep(Bonded(false)).Sheet.Steps, s => s.Id.Target == "metal-off");
+    }
+
+    [Theory]
+    [InlineData(null, null)]
+    [InlineData("nickel-plated copper", "Cold plate: nickel-plated copper.")]
+    [InlineData("Nickel on copper", "Cold plate: Nickel on copper.")]
+    [InlineData("copper", "Cold plate: copper. Bare copper tarnishes under fingers: gloves.")]
+    public void Bare_copper_is_handled_with_gloves(string? metal, string? detail)
+    {
+        var block = Sample.Block() with { ColdPlate = metal is null ? null : new(metal, null, null, null) };
+        Assert.Equal(detail, Step(Prep(block: block), "block").Detail);
+    }
+
+    [Fact]
+    public void The_dry_fit_counts_what_there_is_to_look_at_and_stops_at_trouble()
+    {
+        var good = Step(Prep(), "dry-fit");
+        Assert.Equal((2, CountOf.Checks), (good.Count, good.Counted));
+        Assert.Equal("The documents see nothing in the way.", good.Detail);
+        Assert.Null(good.Caution);
+        var plug = Step(Prep(Sample.Board(more: Sample.Part("J1", PartKind.Connector, 35, 0, 8, 4, 0.5))), "dry-fit");
+        Assert.Contains("J1 lies under the plate", plug.Caution, StringComparison.Ordinal);
+        Assert.Equal(["J1"], plug.Targets);
+    }
+
+    [Theory]
+    [InlineData(true, 2, "Open the block over a tray: O-ring, terminal drop out")]
+    [InlineData(true, 0, "Open the block over a tray and take its halves apart")]
+    [InlineData(false, 2, null)]
+    public void A_block_that_comes_assembled_is_opened_and_what_falls_out_is_counted(
+        bool opens,
+        int parts,
+        string? title
+    )
+    {
+        var block = Sample.Block() with
+        {
+            Halves = [new("h", Face.Front, "main", opens, parts == 0 ? [] : ["O-ring", "terminal"])],
+        };
+        var step = OpenedBlock
+            .Steps(WorkOrder.Plain(Sample.Board(), block), new(Pair.FirstKey, block))
+            .SingleOrDefault();
+        Assert.Equal(title, step?.Title);
+        if (step is not null)
+            Assert.Equal(
+                (parts > 0 ? parts : null, parts > 0 ? CountOf.Checks : null, parts > 0),
+                (step.Count, step.Counted, step.Caution is not null)
+            );
+    }
+
+    [Fact]
+    public void Without_a_block_it_waits()
+    {
+        var prep = JobPlanner.Plan(new() { Order = WorkOrder.Plain(Sample.Board()) }).Prep;
+        Assert.Equal(("waits for a block", true, 0), (prep.Sheet.Summary, prep.Sheet.Trouble, prep.Sheet.Steps.Count));
+    }
+}

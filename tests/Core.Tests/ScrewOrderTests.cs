@@ -1,0 +1,141 @@
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Boards.Bow;
+using FaithfulBracket.Core.Mount;
+using FaithfulBracket.Core.Orders;
+using Xunit;
+
+namespace FaithfulBracket.Core.Tests;
+
+/// <summary>Which screw is turned when, how its turns are said, and what a hand's own order is worth.</summary>
+public class ScrewOrderTests
+{
+    private static BlockHole Hole(string id, double x, double y, int? ring = 1, HoleRole role = HoleRole.Retention) =>
+        new()
+        {
+            Id = id,
+            X = x,
+            Y = y,
+            ScrewMm = 2.5,
+            Thread = "M2.5",
+            Ring = ring,
+            Role = role,
+        };
+
+    [Fact]
+    public void Four_corners_are_turned_in_a_cross_wherever_the_block_lies()
+    {
+        BlockHole[] square = [Hole("a", 70, 20), Hole("b", 130, 20), Hole("c", 130, 80), Hole("d", 70, 80)];
+        foreach (var turned in new[] { square, [.. square.Reverse()], [square[2], square[0], square[3], square[1]] })
+        {
+            var order = ScrewOrder.Of(turned).Select(h => h.Id).ToList();
+            Assert.Equal(4, order.Distinct().Count());
+            string Across(string id) => "cdab"["abcd".IndexOf(id[0], StringComparison.Ordinal)].ToString();
+            Assert.Equal(Across(order[0]), order[1]);
+            Assert.Equal(Across(order[2]), order[3]);
+        }
+    }
+
+    [Fact]
+    public void Inner_rings_come_before_outer_ones_and_each_ring_in_opposite_pairs()
+    {
+        List<BlockHole> holes =
+        [
+            .. Sample.Corners(40).Select((p, i) => Hole($"o{i}", p.X, p.Y, 3)),
+            .. Sample.Corners(20).Select((p, i) => Hole($"i{i}", p.X, p.Y, 1)),
+        ];
+        var order = ScrewOrder.Of(holes).ToList();
+        Assert.Equal([1, 1, 1, 1, 3, 3, 3, 3], order.Select(h => h.Ring!.Value));
+        foreach (var (first, second) in order.Chunk(2).Select(c => (c[0], c[1])))
+            Assert.True((first.At + second.At).Length < 1e-9, $"{first.Id} and {second.Id} do not lie opposite");
+    }
+
+    [Fact]
+    public void A_screw_with_none_across_is_turned_alone()
+    {
+        // three round a centre at (0, 5): none lies exactly opposite, yet each is taken once
+        var order = ScrewOrder.Of([Hole("a", -20, 0), Hole("b", 20, 0), Hole("c", 0, 15)]);
+        Assert.Equal(["a", "b", "c"], order.Select(h => h.Id).Order());
+        Assert.Empty(ScrewOrder.Of([]));
+        Assert.Single(ScrewOrder.Of([Hole("a", 1, 2)]));
+    }
+
+    [Theory]
+    [InlineData(null, HoleRole.Retention, 1)]
+    [InlineData(null, HoleRole.Standoff, 2)]
+    [InlineData(null, HoleRole.Perimeter, 3)]
+    [InlineData(null, HoleRole.Bracket, 4)]
+    [InlineData(2, HoleRole.Bracket, 2)]
+    public void Without_a_stated_ring_the_role_says_it(int? ring, HoleRole role, int is_) =>
+        Assert.Equal(is_, ScrewOrder.Ring(Hole("a", 0, 0, ring, role)));
+
+    [Fact]
+    public void Screws_that_a_back_plate_needs_stay_out_unless_all_go_in_at_once()
+    {
+        var block = Sample.Block() with
+        {
+            BackPlate = new() { Id = "back", UsesHoles = ["S2", "S4"] },
+        };
+        var later = MountScrews.Of(block, new(), null);
+        Assert.Equal(["S2", "S4"], later.Where(s => s.Held).Select(s => s.Hole).Order());
+        Assert.Equal([1, 2, 3, 4], later.Select(s => s.Number));
+        // what stays out is numbered after what goes in
+        Assert.Equal([false, false, true, true], later.Select(s => s.Held));
+        Assert.All(later, s => Assert.Equal("T6", s.Driver));
+        var all = MountScrews.Of(block, new() { BackPlateScrews = BackPlateScrews.All }, null);
+        Assert.DoesNotContain(all, s => s.Held);
+        Assert.All(MountScrews.Of(block with { Kit = null }, new(), null), s => Assert.Equal("PH1", s.Driver));
+    }
+
+    [Theory]
+    [InlineData(0.125, "an eighth turn")]
+    [InlineData(0.25, "a quarter turn")]
+    [InlineData(0.5, "half a turn")]
+    [InlineData(0.75, "three quarters of a turn")]
+    [InlineData(1, "one turn")]
+    [InlineData(1.5, "one and a half turns")]
+    [InlineData(2, "two turns")]
+    [InlineData(0.3, "108°")]
+    [InlineData(10, "3600°")]
+    [InlineData(10.5, "each to its stop")]
+    public void Turns_are_said_as_a_hand_makes_them(double turns, string words) =>
+        Assert.Equal(words, TurnWords.Of(turns));
+
+    [Theory]
+    [InlineData(5.9, 2.0, Validity.Ok, "5.9 MPa")]
+    [InlineData(6.0, 2.0, Validity.Ok, "6.0 MPa")]
+    [InlineData(6.1, 2.0, Validity.Outside, "over 3 times the limit: the edge chips")]
+    [InlineData(30.0, null, Validity.Ok, "30.0 MPa")]
+    [InlineData(31.0, null, Validity.Outside, "over 30 MPa: the edge chips")]
+    public void Far_past_the_limit_no_pressure_is_told(double peak, double? limit, Validity validity, string words)
+    {
+        Assert.Equal(validity, EdgePressure.Of(peak, limit));
+        Assert.Equal(words, EdgePressure.InWords(peak, limit));
+    }
+
+    private static Worst Worst(double peak, double tilt) => new(tilt, peak);
+
+    [Fact]
+    public void A_hand_scores_half_for_pressure_three_tenths_for_tilt_and_two_for_moves()
+    {
+        var least = Worst(1, 0.1);
+        double Score(Worst worst, int moves, double? limit = null) =>
+            PracticeScore.Of(worst, moves, least, 8, 0.5, limit);
+        Assert.Equal(100, Score(least, 8), 9);
+        // doing better than the recommended way is full marks, no more
+        Assert.Equal(100, Score(Worst(0.5, 0.05), 4), 9);
+        Assert.Equal(75, Score(Worst(2, 0.1), 8), 9);
+        Assert.Equal(85, Score(Worst(1, 0.2), 8), 9);
+        Assert.Equal(90, Score(least, 16), 9);
+        // past the die's limit nothing is left of that half; at the limit it counts
+        Assert.Equal(50, Score(Worst(2, 0.1), 8, limit: 1.9), 9);
+        Assert.Equal(75, Score(Worst(2, 0.1), 8, limit: 2), 9);
+    }
+
+    [Fact]
+    public void Tilt_below_a_fiftieth_of_the_limit_is_none()
+    {
+        Assert.Equal(100, PracticeScore.Of(Worst(1, 0.01), 4, Worst(1, 0), 4, 0.5, null), 9);
+        Assert.Equal(85, PracticeScore.Of(Worst(1, 0.02), 4, Worst(1, 0), 4, 0.5, null), 9);
+    }
+}
