@@ -1,0 +1,279 @@
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Plans;
+using Xunit;
+
+namespace FaithfulBracket.Core.Tests;
+
+/// <summary>Mounting as steps: what is lowered onto what, what each screw does, and what is put on afterwards.</summary>
+public class MountStepsTests
+{
+    private static JobPlan Plan(Block? block = null, Board? board = null, Dictionary<string, string>? ways = null)
+    {
+        var plan = JobPlanner.Plan(
+            new()
+            {
+                Order = WorkOrder.Plain(board ?? Sample.Board(), block ?? Sample.Block()),
+                Drawer = new() { Materials = [Sample.Soft], Pastes = [new("t", Sample.Grey, 5, 24)] },
+                Ways = ways ?? [],
+            }
+        );
+        Assert.Empty(plan.Troubles);
+        return plan;
+    }
+
+    private static IReadOnlyList<WorkStep> Steps(
+        Block? block = null,
+        Board? board = null,
+        Dictionary<string, string>? ways = null
+    ) => Plan(block, board, ways).Mount.Sheet.Steps;
+
+    private static WorkStep Step(IReadOnlyList<WorkStep> steps, string target) =>
+        steps.Single(s => s.Id.Target == target);
+
+    private static Block Holes(Func<BlockHole, BlockHole> change)
+    {
+        var block = Sample.Block();
+        return block with { Plates = [block.Plates[0] with { Holes = [.. block.Plates[0].Holes.Select(change)] }] };
+    }
+
+    [Fact]
+    public void A_card_is_lowered_onto_its_block_and_a_block_onto_its_board()
+    {
+        var board = Step(Steps(ways: new() { ["who-moves"] = "board" }), "lower");
+        Assert.Equal("Lower the board onto the block, holes visible from above", board.Title);
+        Assert.Equal(Face.Back, board.Face);
+        var block = Step(Steps(ways: new() { ["who-moves"] = "block" }), "lower");
+        Assert.Equal("Lower the block onto the board", block.Title);
+        Assert.Equal(Face.Front, block.Face);
+        Assert.Equal("Do not press down while screwing.", block.Caution);
+        Assert.Contains(
+            "over the die only",
+            Step(Steps(ways: new() { ["pressing"] = "light" }), "lower").Caution,
+            StringComparison.Ordinal
+        );
+    }
+
+    [Theory]
+    [InlineData("block", "above and right of the die")]
+    [InlineData("board", "above and left of the die")]
+    public void Left_and_right_are_said_as_they_are_seen(string mover, string where)
+    {
+        var steps = Steps(ways: new() { ["who-moves"] = mover });
+        // S3 sits at +29, +29
+        var turn = steps.First(s => s.Kind == StepKind.Turn && s.Targets.Contains("S3"));
+        Assert.Equal(where, turn.Where);
+        Assert.Contains(where, turn.Title, StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData(29, 0, "right of the die")]
+    [InlineData(-29, 7.9, "left of the die")]
+    [InlineData(0, 29, "above the die")]
+    [InlineData(-7.9, -29, "below the die")]
+    [InlineData(29, 8, "above and right of the die")]
+    [InlineData(0, 0, "at the die")]
+    public void A_screw_near_an_axis_lies_on_it(double x, double y, string where)
+    {
+        var corner = Sample.Block();
+        var extra = corner.Plates[0].Holes[0] with { Id = "S5", X = x, Y = y, Required = false, Ring = 2 };
+        var block = corner with { Plates = [corner.Plates[0] with { Holes = [.. corner.Plates[0].Holes, extra] }] };
+        var steps = Steps(block, ways: new() { ["who-moves"] = "block" });
+        Assert.Equal(where, steps.First(s => s.Kind == StepKind.Turn && s.Targets.Contains("S5")).Where);
+    }
+
+    [Fact]
+    public void Every_screw_is_started_before_one_is_turned()
+    {
+        var steps = Steps(Holes(h => h with { Washer = "plastic" }));
+        var start = Step(steps, "start");
+        Assert.Equal("Start 4 screws loose, plastic washer to the board", start.Title);
+        Assert.Equal((4, CountOf.Screws, "T6"), (start.Count!.Value, start.Counted!.Value, start.Driver));
+        Assert.Equal([new Fact("4", "screws")], start.Facts);
+        Assert.All(steps.Where(s => s.Kind == StepKind.Turn), t => Assert.Contains(start.Id, t.Locks));
+        Assert.StartsWith("No thread may bite", start.Detail, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Each_turn_says_pass_degrees_load_and_tilt_and_ends_at_home()
+    {
+        var plan = Plan();
+        var t = plan.Mount.Pairs[0].Tightening!;
+        var turns = plan.Mount.Sheet.Steps.Where(s => s.Kind == StepKind.Turn).ToList();
+        Assert.Equal(t.Moves.Count, turns.Count);
+        Assert.Equal(turns.Select(s => s.Id.Target).Distinct().Count(), turns.Count);
+        foreach (var (move, step) in t.Moves.Zip(turns))
+        {
+            Assert.Equal((move.Pass, t.Passes), (step.Pass!.Value, step.Passes!.Value));
+            Assert.Equal($"Pass {move.Pass} of {t.Passes}, die ring.", step.Detail);
+            Assert.Equal(move.Turns * 360, step.Turn!.AngleDeg, 9);
+            Assert.Equal(move.Home ? "Home" : "Turned", step.Done);
+            Assert.Equal(
+                [
+                    "T6",
+                    FormattableString.Invariant($"{move.Turns * 360:0}°"),
+                    FormattableString.Invariant($"{move.LoadN:0} N"),
+                    FormattableString.Invariant($"{move.TiltDeg:0.00}°"),
+                ],
+                step.Facts.Select(f => f.Value)
+            );
+            Assert.Equal(move.Home ? "at home" : "afterwards", step.Facts[2].Label);
+        }
+        // a screw's next turn starts at the torque its last one ended with
+        foreach (var screw in t.Moves.Zip(turns).GroupBy(x => x.First.Hole))
+        {
+            var before = 0.0;
+            foreach (var (move, step) in screw)
+            {
+                Assert.Equal(before, step.Turn!.StartTorqueNm, 12);
+                before = move.TorqueNm;
+            }
+            Assert.True(screw.Last().First.Home);
+        }
+        Assert.All(
+            turns,
+            s => Assert.Equal(plan.Mount.Pairs[0].Screws.Single(x => x.Hole == s.Targets[0]).Number, s.Number)
+        );
+    }
+
+    [Theory]
+    [InlineData(null, null, "stop", "home")]
+    [InlineData(null, "stop", "stop", "home")]
+    [InlineData(null, null, "grip", "until it grips, then an eighth turn")]
+    [InlineData(null, "light", "stop", "light, no further")]
+    [InlineData(null, "snug", "stop", "until it grips, then an eighth turn")]
+    [InlineData(0.35, null, "stop", "to 0.35 N·m")]
+    public void The_last_turn_says_what_ends_it(double? nm, string? finish, string tightness, string ends)
+    {
+        var steps = Steps(
+            Holes(h => h with { TargetNm = nm, Finish = finish }),
+            ways: new() { ["tightness"] = tightness }
+        );
+        Assert.All(
+            steps.Where(s => s.Kind == StepKind.Turn && s.Done == "Home"),
+            s => Assert.EndsWith(ends, s.HowFar, StringComparison.Ordinal)
+        );
+        if (nm is { } torque)
+            Assert.All(
+                steps.Where(s => s.Kind == StepKind.Turn && s.Done == "Home"),
+                s => Assert.Equal(torque, s.Turn!.TorqueNm)
+            );
+    }
+
+    [Fact]
+    public void Screws_of_the_back_plate_wait_for_it()
+    {
+        var block = Sample.Block() with
+        {
+            BackPlate = new() { Id = "back", UsesHoles = ["S2", "S4"] },
+        };
+        var steps = Steps(block);
+        var start = Step(steps, "start");
+        Assert.Equal(2, start.Count);
+        Assert.Equal([new Fact("2", "screws"), new Fact("2", "stay out")], start.Facts);
+        Assert.Equal("Leave 2 out: S2, S4 hold the back plate.", start.Detail);
+        var back = Step(steps, "back-plate");
+        Assert.Equal("Set the back plate with its pads and 2 screws, started loose, then firm", back.Title);
+        Assert.Equal((2, Face.Back), (back.Count!.Value, back.Face));
+        Assert.Equal(["S2", "S4"], back.Targets.Order());
+        Assert.Equal("Its own pads and washers; nothing may short.", back.Detail);
+        var all = Steps(block, ways: new() { ["back-plate-screws"] = "all" });
+        Assert.Equal(4, Step(all, "start").Count);
+        Assert.StartsWith("Take 2 screws out again", Step(all, "back-plate").Title, StringComparison.Ordinal);
+        var bridged = block with { BackPlate = block.BackPlate! with { PasteBridge = Sample.Rect(0, 0, 30, 20) } };
+        Assert.StartsWith(
+            "Paste first where it meets the block, 6 cm²",
+            Step(Steps(bridged), "back-plate").Detail,
+            StringComparison.Ordinal
+        );
+    }
+
+    [Fact]
+    public void Bracket_plugs_and_leads_come_when_every_screw_is_home()
+    {
+        var block = Sample.Block() with
+        {
+            BracketSlots = 1,
+            Headers = ["LIGHT", "FAN"],
+            Ports = [.. Enumerable.Range(1, 4).Select(i => new Port($"P{i}", "G1/4", 9 * i, 0, "up", null))],
+        };
+        var steps = Steps(block, Sample.Board() with { Slots = 2 });
+        Assert.Equal(["bracket", "plugs", "headers"], steps.TakeLast(3).Select(s => s.Id.Target));
+        Assert.Equal("Fit the 1 slot bracket", Step(steps, "bracket").Title);
+        var plugs = Step(steps, "plugs");
+        Assert.Equal(
+            ("Plug 2 unused ports of the block", 2, CountOf.Ports),
+            (plugs.Title, plugs.Count!.Value, plugs.Counted!.Value)
+        );
+        Assert.Equal("Plug the LIGHT and FAN lead, polarity checked", Step(steps, "headers").Title);
+        // a board without a bracket gets none; one port is one port
+        var bare = Steps(block with { Ports = [.. block.Ports.Take(3)] });
+        Assert.DoesNotContain(bare, s => s.Id.Target == "bracket");
+        Assert.Equal("1 port plugged", Step(bare, "plugs").Done);
+    }
+
+    [Fact]
+    public void Without_paste_screws_go_home_one_by_one()
+    {
+        var plan = JobPlanner.Plan(
+            new()
+            {
+                Order = WorkOrder.Plain(Sample.Board(), Sample.Block()),
+                Drawer = new() { Materials = [Sample.Soft] },
+            }
+        );
+        var turns = plan.Mount.Sheet.Steps.Where(s => s.Kind == StepKind.Turn).ToList();
+        Assert.Equal(4, turns.Count);
+        Assert.All(turns, s => Assert.Equal(($"home-{s.Targets[0]}", "home"), (s.Id.Target, s.HowFar)));
+        Assert.Equal("4 screws", plan.Mount.Sheet.Summary);
+    }
+
+    [Fact]
+    public void The_station_says_how_many_screws_and_how_far_at_a_time()
+    {
+        Assert.Equal(
+            "4 screws, a quarter turn at a time",
+            Plan(ways: new() { ["increments"] = "quarter" }).Mount.Sheet.Summary
+        );
+        Assert.Equal("4 screws, two turns at a time", Plan(ways: new() { ["increments"] = "two" }).Mount.Sheet.Summary);
+        Assert.Equal(
+            "4 screws, each to its stop at a time",
+            Plan(ways: new() { ["increments"] = "home" }).Mount.Sheet.Summary
+        );
+        Assert.Equal(
+            "waits for a block",
+            JobPlanner.Plan(new() { Order = WorkOrder.Plain(Sample.Board()) }).Mount.Sheet.Summary
+        );
+    }
+
+    [Fact]
+    public void Halves_close_round_the_board_and_what_dropped_out_is_put_back()
+    {
+        var block = Sample.Block() with
+        {
+            Halves =
+            [
+                new("up", Face.Front, "main", false, []),
+                new("low", Face.Back, "other", true, ["terminal", "O-ring"]),
+            ],
+        };
+        var steps = Steps(block, ways: new() { ["who-moves"] = "block" });
+        var lower = Step(steps, "lower");
+        Assert.StartsWith(
+            "Lay the back half on its box and lower the board into it",
+            lower.Title,
+            StringComparison.Ordinal
+        );
+        var close = Step(steps, "close-up");
+        Assert.Equal("Close the front half over the board, holes in line", close.Title);
+        Assert.StartsWith("Terminal, O-ring back in their seats", close.Detail, StringComparison.Ordinal);
+        Assert.Equal(["S1", "S2", "S3", "S4"], close.Targets);
+        Assert.Empty(lower.Targets);
+        // seen from behind, the front half lies below
+        var turned = Steps(block, ways: new() { ["who-moves"] = "board" });
+        Assert.StartsWith("Lay the front half", Step(turned, "lower").Title, StringComparison.Ordinal);
+        Assert.Equal(Face.Back, Step(turned, "lower").Face);
+        Assert.NotNull(Step(turned, "close-low"));
+    }
+}

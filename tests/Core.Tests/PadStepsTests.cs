@@ -1,0 +1,168 @@
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Pads;
+using FaithfulBracket.Core.Pads.Cutting;
+using Xunit;
+
+namespace FaithfulBracket.Core.Tests;
+
+/// <summary>Cutting and laying as steps: films counted, letters said in a run, and what is wrong said first.</summary>
+public class PadStepsTests
+{
+    private static readonly WorkOrder Order = WorkOrder.Plain(Sample.Board(), Sample.Block());
+
+    private static PadPiece Piece(string id, double mm = 1, PartKind kind = PartKind.Memory, params string[] parts) =>
+        new(id, parts.Length > 0 ? parts : ["M1"], kind, Face.Front, mm, "soft", 14, 12, false)
+        {
+            Pair = Pair.FirstKey,
+            Board = "A",
+        };
+
+    private static PlacedPad Pad(PadState state, double mm = 1) =>
+        new(
+            "A",
+            "M1",
+            "L",
+            PartKind.Memory,
+            Face.Front,
+            mm,
+            "soft",
+            14,
+            12,
+            new(mm, "soft", 0.2, 0.3, state, 0, "kit") { FillsMinMm = 0.5, FillsMaxMm = 0.9 },
+            false,
+            false
+        )
+        {
+            Pair = Pair.FirstKey,
+            Board = "A",
+        };
+
+    private static PairPads Pads(params PlacedPad[] pads) => new(Pair.FirstKey, "A", new(null, []), pads, null);
+
+    private static StationPlan Steps(IReadOnlyList<PadPiece> pieces, Ways? ways = null, CutPlan? cut = null) =>
+        PadSteps.Of(Order, [Pads(Pad(PadState.Good))], pieces, cut, ways ?? new());
+
+    private static WorkStep Lay(params string[] letters) => Steps([.. letters.Select(l => Piece(l))]).Steps.Single();
+
+    [Theory]
+    [InlineData(new[] { "A" }, "letter A")]
+    [InlineData(new[] { "A", "B" }, "letters A and B")]
+    [InlineData(new[] { "C", "A", "B" }, "letters A to C")]
+    [InlineData(new[] { "A", "B", "D" }, "letters A B D")]
+    [InlineData(new[] { "Y", "Z", "AA" }, "letters Y Z AA")]
+    [InlineData(new[] { "A", "C", "E", "G", "I", "K", "M", "O" }, "letters A C E G I K M O")]
+    [InlineData(new[] { "A", "C", "E", "G", "I", "K", "M", "O", "Q" }, "letters A C E G I K M and 2 more")]
+    public void Letters_are_said_as_a_run_where_they_are_one(string[] letters, string words) =>
+        Assert.EndsWith(words, Lay(letters).Title, StringComparison.Ordinal);
+
+    [Fact]
+    public void Two_films_are_counted_for_every_pad_laid()
+    {
+        var step = Lay("A", "B", "C");
+        Assert.Equal((6, CountOf.Films), (step.Count, step.Counted));
+        Assert.Equal("3 laid, 6 films off", step.Done);
+        Assert.Equal([new Fact("1.0 mm", "soft"), new Fact("3", "pieces"), new Fact("6", "films")], step.Facts);
+        Assert.Equal("lay-memory-front-1.0-soft", step.Id.Target);
+        Assert.StartsWith("Lay 3 1.0 mm pads on the memory", step.Title, StringComparison.Ordinal);
+        Assert.Contains("count the films", step.Caution, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_piece_over_several_parts_is_a_strip()
+    {
+        var one = Steps([Piece("AB", parts: ["M1", "M2"])]).Steps.Single();
+        Assert.StartsWith("Lay 1 1.0 mm strip on", one.Title, StringComparison.Ordinal);
+        Assert.Equal(["M1", "M2"], one.Targets);
+        var two = Steps([Piece("AB", parts: ["M1", "M2"]), Piece("C")]).Steps.Single();
+        Assert.StartsWith("Lay 2 1.0 mm strips on", two.Title, StringComparison.Ordinal);
+        Assert.StartsWith("Lay 1 1.0 mm pad on", Lay("A").Title, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Another_thickness_or_kind_is_a_step_of_its_own()
+    {
+        var steps = Steps([Piece("A"), Piece("B", 1.5), Piece("C", kind: PartKind.PowerStage), Piece("D")]).Steps;
+        Assert.Equal(
+            ["lay-memory-front-1.0-soft", "lay-memory-front-1.5-soft", "lay-power-stages-front-1.0-soft"],
+            steps.Select(s => s.Id.Target)
+        );
+        Assert.Equal(["A", "D"], steps[0].Pieces);
+        Assert.Contains(
+            "on the parts",
+            Steps([Piece("A", kind: PartKind.Other)]).Steps[0].Title,
+            StringComparison.Ordinal
+        );
+    }
+
+    [Theory]
+    [InlineData(PadsOn.ByTack, false, "on the board")]
+    [InlineData(PadsOn.ByTack, true, "tacky side to the block")]
+    [InlineData(PadsOn.Board, true, "on the board, where its part shows it")]
+    [InlineData(PadsOn.Block, false, "on the block, in its pocket")]
+    public void Where_a_pad_is_laid_follows_the_shops_way(PadsOn on, bool tackyToBlock, string words)
+    {
+        var step = Steps([Piece("A") with { OnBlock = tackyToBlock }], new() { PadsOn = on }).Steps[0];
+        Assert.EndsWith($"; {words}.", step.Detail, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_pad_on_an_edge_is_drawn_slowly()
+    {
+        var step = Steps([Piece("A") with { Where = "upper edge" }]).Steps[0];
+        Assert.Contains("on the upper edge", step.Title, StringComparison.Ordinal);
+        Assert.Contains("drawn slowly", step.Detail, StringComparison.Ordinal);
+        Assert.Equal("lay-upper-edge-front-1.0-soft", step.Id.Target);
+    }
+
+    [Fact]
+    public void A_sheet_is_cut_edge_to_edge_and_its_cuts_are_counted()
+    {
+        CutSheet Sheet(bool offcut) =>
+            new(
+                "s1",
+                offcut,
+                50,
+                33.5,
+                [new("A", 0, 0, 14, 12, false), new("B", 14, 0, 14, 12, false)],
+                [new(1, 'y', 12, 0, 50), new(2, 'x', 14, 0, 12), new(3, 'x', 28, 0, 12)],
+                []
+            );
+        var steps = Steps([Piece("A"), Piece("B")], cut: new([Sheet(true), Sheet(false)], [], 1, 0)).Steps;
+        Assert.Equal(["cut-1", "cut-2"], steps.Take(2).Select(s => s.Id.Target));
+        Assert.Equal(("Cut 2 pieces from offcut s1, 3 cuts", 1), (steps[0].Title, steps[0].Sheet));
+        Assert.Equal("Cut 2 pieces from sheet s1, 3 cuts", steps[1].Title);
+        Assert.Equal((3, CountOf.Cuts, "2 pieces cut"), (steps[0].Count, steps[0].Counted, steps[0].Done));
+        Assert.StartsWith("50 × 33.5 mm, letters A and B.", steps[0].Detail, StringComparison.Ordinal);
+        Assert.Equal(PadSteps.CutStep(2), steps[1].Id);
+    }
+
+    private static (string, bool) Summary(CutPlan? cut, params PlacedPad[] pads)
+    {
+        var plan = PadSteps.Of(Order, [Pads(pads)], [Piece("A")], cut, new());
+        return (plan.Summary, plan.Trouble);
+    }
+
+    [Fact]
+    public void What_is_wrong_is_said_before_how_many_there_are()
+    {
+        var good = Pad(PadState.Good);
+        Assert.Equal(("1 pads, 1.0 mm", false), Summary(null, good));
+        Assert.Equal(("3 pads, 1.0 and 1.5 mm", false), Summary(null, Pad(PadState.Good, 1.5), good, good));
+        Assert.Equal(("1.5 mm is crushed at A", true), Summary(null, good, Pad(PadState.Crushed, 1.5)));
+        Assert.Equal(("0.5 mm barely touches at A", true), Summary(null, good, Pad(PadState.Starved, 0.5)));
+        Assert.Equal(("1.0 mm barely touches at A", true), Summary(null, good with { Fit = null }));
+        var lacking = new CutPlan([], [new("A", "no sheet")], 0, 0);
+        Assert.Equal(("1 pads lack a sheet", true), Summary(lacking, good));
+        Assert.Equal(("1.5 mm is crushed at A", true), Summary(lacking, Pad(PadState.Crushed, 1.5)));
+    }
+
+    [Fact]
+    public void Without_a_block_it_waits_and_without_pads_there_is_nothing_to_do()
+    {
+        var waits = PadSteps.Of(Order, [], [], null, new());
+        Assert.Equal(("waits for a block", true), (waits.Summary, waits.Trouble));
+        var none = PadSteps.Of(Order, [Pads()], [], null, new());
+        Assert.Equal(("no pads", false, 0), (none.Summary, none.Trouble, none.Steps.Count));
+    }
+}

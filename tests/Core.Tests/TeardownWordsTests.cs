@@ -1,0 +1,321 @@
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Teardown;
+using Xunit;
+
+namespace FaithfulBracket.Core.Tests;
+
+/// <summary>Why a step of the strip-down comes now, and what keeps the board whole while it is done.</summary>
+public class TeardownWordsTests
+{
+    private static FastenerGroup Group(string id, string driver, Face face, int count, params string[] joins) =>
+        new()
+        {
+            Id = id,
+            Driver = driver,
+            Thread = "M2.5",
+            LengthMm = 5,
+            Count = count,
+            Face = face,
+            Joins = [.. joins, "board"],
+        };
+
+    private static readonly Assembly Cooler = new()
+    {
+        Pieces = [new("cooler", "cooler", Face.Front)],
+        Fasteners = [Group("P", "T6", Face.Back, 6, "cooler")],
+    };
+
+    private static TeardownPlan Plan(Assembly assembly, params Part[] parts) =>
+        TeardownPlanner.Plan(Sample.Board(more: parts) with { Assembly = assembly });
+
+    private static TeardownStep Step(TeardownPlan plan, string target) => plan.Steps.Single(s => s.Target == target);
+
+    [Fact]
+    public void Screws_say_which_driver_and_whether_it_changes()
+    {
+        var plan = Plan(
+            Cooler with
+            {
+                Fasteners =
+                [
+                    Group("A", "T6", Face.Back, 4, "cooler"),
+                    Group("B", "T6", Face.Back, 2, "cooler"),
+                    Group("C", "PH1", Face.Back, 1, "cooler") with
+                    {
+                        Thread = null,
+                        LengthMm = null,
+                    },
+                ],
+            }
+        );
+        var words = plan.Steps.Where(s => s.Action == TeardownAction.Unscrew).Select(s => s.Why).ToList();
+        Assert.StartsWith("First driver: ", words[0], StringComparison.Ordinal);
+        Assert.Equal(1, words.Count(w => w == "Same driver as before."));
+        Assert.Equal(1, words.Count(w => w.StartsWith("Change to ", StringComparison.Ordinal)));
+        Assert.Equal("4 × M2.5 × 5", Step(plan, "A").Name);
+        Assert.Equal("1 × PH1", Step(plan, "C").Name);
+    }
+
+    [Fact]
+    public void Hidden_sealed_and_ring_screws_say_so_and_what_hides_others_comes_first()
+    {
+        var plan = Plan(
+            new()
+            {
+                Pieces = [new("cooler", "cooler", Face.Front), new("plate", "back plate", Face.Back)],
+                Fasteners =
+                [
+                    Group("O", "T6", Face.Back, 4, "plate"),
+                    Group("H", "T6", Face.Back, 2, "cooler") with
+                    {
+                        HiddenBy = "plate",
+                    },
+                    Group("S", "T6", Face.Back, 1, "cooler") with
+                    {
+                        Seal = true,
+                    },
+                    Group("R", "T6", Face.Back, 4, "cooler") with
+                    {
+                        Ring = "retention",
+                        SpringLoaded = true,
+                    },
+                ],
+            }
+        );
+        Assert.Contains("Other screws lie behind what these hold.", Step(plan, "O").Why, StringComparison.Ordinal);
+        Assert.Contains("Now reachable: the back plate hid them.", Step(plan, "H").Why, StringComparison.Ordinal);
+        Assert.Contains("under the warranty seal", Step(plan, "S").Why, StringComparison.Ordinal);
+        Assert.Contains("in a cross, a little each", Step(plan, "R").Why, StringComparison.Ordinal);
+        Assert.Equal("4 × M2.5 × 5, die ring", Step(plan, "R").Name);
+        Assert.Contains("Springs under load: eye protection.", Step(plan, "R").Advice);
+        Assert.Contains(
+            "Hold the cooler as the last screws leave",
+            Step(plan, "R").Advice[0],
+            StringComparison.Ordinal
+        );
+    }
+
+    [Fact]
+    public void The_last_screws_from_behind_are_taken_out_with_a_hand_under_the_piece()
+    {
+        var plan = Plan(
+            Cooler with
+            {
+                Fasteners = [Group("A", "T6", Face.Back, 4, "cooler"), Group("B", "T6", Face.Back, 2, "cooler")],
+            }
+        );
+        var screws = plan.Steps.Where(s => s.Action == TeardownAction.Unscrew).ToList();
+        Assert.Empty(screws[0].Advice);
+        Assert.StartsWith("Hold the cooler", screws[1].Advice.Single(), StringComparison.Ordinal);
+        // from the front nothing falls
+        Assert.Empty(Step(Plan(Cooler with { Fasteners = [Group("A", "T6", Face.Front, 4, "cooler")] }), "A").Advice);
+    }
+
+    [Theory]
+    [InlineData("squeeze", "Squeeze the latch")]
+    [InlineData("pull-tab", "Pull the tab")]
+    [InlineData("lift-bar", "Lift the bar")]
+    [InlineData("none", "Pull straight")]
+    public void Each_latch_is_opened_its_own_way(string latch, string words)
+    {
+        var plan = Plan(Cooler with { Leads = [new("W", "fan", ["cooler", "board"], latch, 80, Face.Front)] });
+        Assert.StartsWith(words, Step(plan, "W").Advice.Single(), StringComparison.Ordinal);
+        Assert.Contains(
+            "It ties the cooler and the board together with 80 mm of slack: off before anything is lifted.",
+            Step(plan, "W").Why,
+            StringComparison.Ordinal
+        );
+        Assert.Equal("fan lead", Step(plan, "W").Name);
+    }
+
+    private static IReadOnlyList<string> Lift(Assembly assembly, params Part[] parts) =>
+        Step(Plan(assembly, parts), "cooler").Advice;
+
+    [Theory]
+    [InlineData(BondKind.Pads, "Pads and paste glue it")]
+    [InlineData(BondKind.Paste, "Pads and paste glue it")]
+    [InlineData(BondKind.Clips, "Clips hold it")]
+    [InlineData(BondKind.Tape, "Tape holds it")]
+    [InlineData(BondKind.Snug, "It sits snug")]
+    public void Each_bond_is_freed_its_own_way(BondKind kind, string words)
+    {
+        var bond = new Bond("b", ["cooler", "board"], kind, null, [], false);
+        Assert.StartsWith(words, Lift(Cooler with { Bonds = [bond] })[0], StringComparison.Ordinal);
+        Assert.Contains(
+            Lift(Cooler with { Bonds = [bond with { Warm = true }] }),
+            a => a.StartsWith("Warm it first", StringComparison.Ordinal)
+        );
+        Assert.Contains(
+            Lift(Cooler with { Bonds = [bond with { Metal = true }] }),
+            a => a.StartsWith("Liquid metal lies under it", StringComparison.Ordinal)
+        );
+    }
+
+    [Fact]
+    public void What_is_out_is_counted_before_a_lift()
+    {
+        Assert.EndsWith(
+            "6 screws are out: nothing holds it but its bonds.",
+            Step(Plan(Cooler), "cooler").Why,
+            StringComparison.Ordinal
+        );
+        var leads = Cooler with
+        {
+            Leads =
+            [
+                new("W", "fan", ["cooler", "board"], "squeeze", 80, Face.Front),
+                new("V", "light", ["cooler", "board"], "squeeze", 80, Face.Front),
+            ],
+        };
+        Assert.Contains(
+            "6 screws are out and 2 leads are off",
+            Step(Plan(leads), "cooler").Why,
+            StringComparison.Ordinal
+        );
+        var one = leads with { Leads = [leads.Leads[0]] };
+        Assert.Contains("and 1 lead is off", Step(Plan(one), "cooler").Why, StringComparison.Ordinal);
+        Assert.Equal(["P", "W", "V"], Step(Plan(leads), "cooler").Locks);
+        Assert.EndsWith(
+            "Nothing holds it but its bonds.",
+            Step(Plan(new() { Pieces = Cooler.Pieces }), "cooler").Why,
+            StringComparison.Ordinal
+        );
+    }
+
+    [Theory]
+    // the board is 120 × 100 round its middle
+    [InlineData(30.0, 10.0, "at the left edge")]
+    [InlineData(-30.0, 10.0, "at the right edge")]
+    [InlineData(10.0, 30.0, "at the lower edge")]
+    [InlineData(10.0, -30.0, "at the upper edge")]
+    [InlineData(20.0, 20.0, "at the left edge")]
+    [InlineData(4.0, 3.0, "Lift evenly")]
+    [InlineData(3.0, 4.0, "Lift evenly")]
+    [InlineData(5.0, 0.0, "at the left edge")]
+    public void It_is_opened_like_a_book_away_from_its_leads(double x, double y, string words)
+    {
+        var lead = new Lead("W", "fan", ["cooler", "board"], "squeeze", 80, Face.Front) { At = new Point2(x, y) };
+        Assert.Contains(words, Lift(Cooler with { Leads = [lead] })[0], StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_short_lead_and_one_that_nobody_placed_are_warned_of()
+    {
+        Lead Slack(double? mm) => new("W", "fan", ["cooler", "board"], "squeeze", mm, Face.Front);
+        var shortLead = Lift(Cooler with { Leads = [Slack(49), Slack(20) with { Id = "V", Name = "light" }] });
+        Assert.Equal("Lift on the side away from the leads.", shortLead[0]);
+        Assert.StartsWith("The light lead has only 20 mm of slack", shortLead[1], StringComparison.Ordinal);
+        Assert.Single(Lift(Cooler with { Leads = [Slack(50)] }));
+        Assert.Single(Lift(Cooler with { Leads = [Slack(null)] }));
+        Assert.Empty(Lift(Cooler));
+    }
+
+    [Theory]
+    [InlineData(-57, 0, "left")]
+    [InlineData(57, 0, "right")]
+    [InlineData(0, -47, "lower")]
+    [InlineData(0, 47, "upper")]
+    public void No_lever_is_set_where_small_parts_stand(double x, double y, string edge)
+    {
+        var glued = Cooler with { Bonds = [new("b", ["cooler", "board"], BondKind.Pads, 1, [], false)] };
+        var near = Sample.Part("C1", PartKind.Capacitor, x, y, 2, 2, 1);
+        Assert.Equal($"No lever at the {edge} edge: C1 stands there.", Lift(glued, near)[^1]);
+        // nothing is levered that nothing glues, nor at parts of the other face or further in
+        Assert.Empty(Lift(Cooler, near));
+        Assert.Single(Lift(glued, near with { Face = Face.Back }));
+        Assert.Single(Lift(glued, near with { X = x * 0.85, Y = y * 0.85 }));
+        Assert.Single(Lift(glued, near with { Kind = PartKind.Connector }));
+    }
+
+    [Fact]
+    public void Many_parts_at_an_edge_are_not_all_named()
+    {
+        var glued = Cooler with { Bonds = [new("b", ["cooler", "board"], BondKind.Pads, 1, [], false)] };
+        Part[] row =
+        [
+            .. Enumerable.Range(1, 6).Select(i => Sample.Part($"C{i}", PartKind.Capacitor, -57, 5 * i - 20, 2, 2, 1)),
+        ];
+        Assert.Equal("No lever at the left edge: C1, C2, C3, C4 and more stand there.", Lift(glued, row)[^1]);
+    }
+
+    [Fact]
+    public void The_station_shows_driver_count_cell_and_length_and_locks_the_lift()
+    {
+        var board = Sample.Board() with
+        {
+            Assembly = Cooler with { Leads = [new("W", "fan", ["cooler", "board"], "squeeze", 80, Face.Front)] },
+        };
+        var result = TeardownStation.Of(WorkOrder.Plain(board));
+        var screws = result.Sheet.Steps.Single(s => s.Id.Target == "P");
+        Assert.Equal(
+            [new Fact("6", "screws"), new Fact("A1", "tray cell"), new Fact("5 mm", "long")],
+            screws.Facts.Skip(1)
+        );
+        Assert.Equal(
+            (6, CountOf.Screws, "T6", "6 in the tray"),
+            (screws.Count, screws.Counted, screws.Driver, screws.Done)
+        );
+        var lift = result.Sheet.Steps.Single(s => s.Kind == StepKind.Lift);
+        Assert.Equal(["P", "W"], lift.Locks.Select(l => l.Target).Order());
+        Assert.Null(lift.Count);
+        Assert.Equal("power", result.Sheet.Steps[0].Id.Target);
+        Assert.Equal(("6 screws, 1 flip", false), (result.Sheet.Summary, result.Sheet.Trouble));
+        var bare = TeardownStation.Of(WorkOrder.Plain(Sample.Board()));
+        Assert.Equal(("no assembly described", true), (bare.Sheet.Summary, bare.Sheet.Trouble));
+    }
+
+    [Fact]
+    public void Cells_of_the_tray_go_on_by_four_in_a_row()
+    {
+        var plan = Plan(
+            Cooler with
+            {
+                Fasteners =
+                [
+                    .. Enumerable
+                        .Range(0, 6)
+                        .Select(i => Group($"G{i}", "T6", Face.Back, 1, "cooler") with { LengthMm = 4 + i }),
+                ],
+            }
+        );
+        Assert.Equal(["A1", "A2", "A3", "A4", "B1", "B2"], plan.Tray.Select(c => c.Cell));
+    }
+
+    [Fact]
+    public void What_only_holds_what_stays_is_no_step()
+    {
+        var assembly = new Assembly
+        {
+            Pieces = [new("cooler", "cooler", Face.Front), new("frame", "frame", Face.Back) { Stays = true }],
+            Fasteners =
+            [
+                Group("F", "T6", Face.Back, 4, "frame"),
+                Group("C", "T6", Face.Back, 4, "cooler", "frame") with
+                {
+                    HiddenBy = "frame",
+                },
+            ],
+            Leads = [new("W", "light", ["frame", "board"], "squeeze", 80, Face.Front)],
+            Bonds = [new("b", ["frame", "board"], BondKind.Pads, 1, [], false)],
+            After = [new("F", "C")],
+        };
+        var without = Staying.Without(assembly);
+        Assert.Equal(["cooler"], without.Pieces.Select(p => p.Id));
+        var left = Assert.Single(without.Fasteners);
+        Assert.Equal(("C", (string?)null), (left.Id, left.HiddenBy));
+        Assert.Equal(["cooler", "board"], left.Joins);
+        Assert.Empty(without.Leads);
+        Assert.Empty(without.Bonds);
+        Assert.Empty(without.After);
+        Assert.Equal(["frame"], Staying.Names(assembly));
+        // a lead that moves over is worked on though both its ends stay
+        var moves = assembly with
+        {
+            Leads = [assembly.Leads[0] with { MovesTo = "block" }],
+        };
+        Assert.Single(Staying.Without(moves).Leads);
+        Assert.Same(Cooler, Staying.Without(Cooler));
+    }
+}
