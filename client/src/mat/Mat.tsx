@@ -1,7 +1,9 @@
 import { type ReactNode, useRef, useState } from 'react'
 import type { Board, Face } from '../api/client'
 import { BoardLayer } from './BoardLayer'
+import { beside } from './beside'
 import { Grid } from './Grid'
+import { BoardKey, type OtherBoard, OtherBoards } from './OtherBoards'
 import { boxOf, type Projection, useSize, useView } from './view'
 
 interface Props {
@@ -17,6 +19,9 @@ interface Props {
   include?: number[][]
   /** Only these points are fitted, mm. */
   focus?: number[][]
+  /** The board's key and the order's other boards, where it has several. */
+  name?: string
+  others?: OtherBoard[]
   legend?: ReactNode
   children?: (p: Projection) => ReactNode
 }
@@ -33,11 +38,19 @@ export function Mat({
   quiet,
   include = [],
   focus,
+  name,
+  others = [],
   legend,
   children,
 }: Props) {
   const { ref, width, height } = useSize()
-  const box = boxOf(focus ?? [...(board.outline as number[][]), ...include])
+  const own = boxOf(focus ?? [...(board.outline as number[][]), ...include])
+  const { at, box } = beside(
+    own,
+    others.map((o) => boxOf(o.board.outline as number[][])),
+    Math.max(1, width),
+    Math.max(1, height),
+  )
   const { projection: p, zoomBy, panBy, fit } = useView(box, width, height, face)
   const drag = useRef<{ x: number; y: number; moved: boolean } | null>(null)
   const [holding, setHolding] = useState(false)
@@ -73,8 +86,10 @@ export function Mat({
           }}
         >
           <Grid p={p} />
+          <OtherBoards others={others} at={at} p={p} />
           <BoardLayer board={board} p={p} selected={selected} onPick={onPick} tint={tint} quiet={quiet} />
           {children?.(p)}
+          {name && <BoardKey name={name} board={board} p={p} mine />}
         </svg>
       )}
       <div className="pointer-events-none absolute inset-x-3 bottom-2 flex flex-wrap-reverse items-end justify-between gap-x-3 gap-y-1">

@@ -5,6 +5,7 @@ import { OtherBlocks } from '../mat/OtherBlocks'
 import { placed } from '../mat/place'
 import { SeatLayer, seatPoints } from '../mat/SeatLayer'
 import { StepPlaces } from '../mat/StepPlaces'
+import type { Choice } from './here'
 import type { Room, RoomProps, Tint } from './room'
 
 /** The board on the mat with what a room draws over it. */
@@ -13,12 +14,15 @@ export function RoomMat({
   props,
   label,
   onFlip,
+  choose,
   big,
 }: {
   room: Room<never>
   props: RoomProps<never>
   label: string
   onFlip: () => void
+  /** Turns to another board of the order; without it the board lies alone. */
+  choose?: (c: Choice) => void
   big?: boolean
 }) {
   const { job, here, s, face, selected, select } = props
@@ -27,9 +31,19 @@ export function RoomMat({
   const lit: Tint = Object.fromEntries((s.step?.targets ?? []).map((id) => [id, 'copper' as const]))
   const focus = (big ? room.bench?.focus?.(props) : undefined) ?? seatPoints(here, s.step)
   const include = block && room.wide ? block.plates.flatMap((p) => placed(placement, p.outline as number[][])) : []
+  const { pieces } = job.order
+  const several = pieces.length > 1 && choose && !focus
   return (
     <Mat
       board={board}
+      name={several ? here.boardKey : undefined}
+      others={
+        several
+          ? pieces
+              .filter((x) => x.key !== here.boardKey)
+              .map((x) => ({ key: x.key, board: x.board, turnTo: () => choose({ board: x.key }) }))
+          : undefined
+      }
       face={face}
       onFlip={onFlip}
       label={label}

@@ -100,7 +100,13 @@ function Sheet({ job, station }: { job: JobView; station: Station }) {
           </Suspense>
         ) : (
           <>
-            <RoomMat room={room} props={props} label={`${here.board.model}, ${station}`} onFlip={flip} />
+            <RoomMat
+              room={room}
+              props={props}
+              label={`${here.board.model}, ${station}`}
+              onFlip={flip}
+              choose={choose}
+            />
             {room.Below && <room.Below {...props} />}
           </>
         )}
