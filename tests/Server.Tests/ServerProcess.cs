@@ -43,11 +43,11 @@ public sealed class ServerProcess : IDisposable
     private static string? Seed =>
         Environment.GetEnvironmentVariable("FB_SEED") is { Length: > 0 } s && Directory.Exists(s) ? s : null;
 
-    /// <summary>The published server when the run made one, else the one built beside the tests.</summary>
+    /// <summary>The published server: where the run says, else where it publishes.</summary>
     private static string App =>
         Environment.GetEnvironmentVariable("FB_APP") is { Length: > 0 } s && Directory.Exists(s)
             ? s
-            : AppContext.BaseDirectory;
+            : Path.Combine(Root, ".run", "app");
 
     private static void Copy(string from, string to)
     {

@@ -1,0 +1,369 @@
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Plans;
+using Xunit;
+
+namespace FaithfulBracket.Core.Tests;
+
+/// <summary>Orders of several pieces as steps: labels, verdicts, what stands between, fittings, stock plates and their screws.</summary>
+public class OrderStepsTests
+{
+    private static readonly Materials.Drawer Drawer = new()
+    {
+        Materials = [Sample.Soft],
+        Pastes = [new("t", Sample.Grey, 5, 24)],
+    };
+
+    private static JobPlan Plan(WorkOrder order, Dictionary<string, string>? ways = null) =>
+        JobPlanner.Plan(
+            new()
+            {
+                Order = order,
+                Drawer = Drawer,
+                Ways = ways ?? [],
+            }
+        );
+
+    private static WorkStep Step(StationPlan sheet, string target) => sheet.Steps.First(s => s.Id.Target == target);
+
+    private static StationPlan Match(Board board, Block? block = null) =>
+        Plan(WorkOrder.Plain(board, block ?? Sample.Block())).Match.Sheet;
+
+    [Theory]
+    [InlineData("HT-1", "R1", BoardKind.GraphicsCard, "Compare the label on the card with HT-1 R1")]
+    [InlineData("HT-1", "none", BoardKind.Mainboard, "Compare the label on the board with HT-1")]
+    [InlineData("HT-1", "-", BoardKind.MemoryModule, "Compare the label on the module with HT-1")]
+    [InlineData(
+        "none",
+        "none",
+        BoardKind.GraphicsCard,
+        "No label on this board: compare it bare with the drawing on the mat"
+    )]
+    [InlineData(
+        " Unknown ",
+        "R2",
+        BoardKind.GraphicsCard,
+        "No label on this board: compare it bare with the drawing on the mat"
+    )]
+    public void The_label_is_compared_where_there_is_one(string code, string revision, BoardKind kind, string title)
+    {
+        var step = Step(Match(Sample.Board() with { BoardCode = code, Revision = revision, Kind = kind }), "label");
+        Assert.Equal(title, step.Title);
+        Assert.Equal(
+            title.StartsWith("No label", StringComparison.Ordinal) ? "The board agrees" : "The label agrees",
+            step.Done
+        );
+    }
+
+    [Fact]
+    public void A_verdict_is_accepted_or_signed_knowing_it()
+    {
+        var good = Step(Match(Sample.Board()), "verdict");
+        Assert.Equal("Read the verdict on Brineworks Full and accept it", good.Title);
+        Assert.Null(good.Caution);
+        var tall = Sample.Board(more: Sample.Part("C9", PartKind.Capacitor, 25, 10, 2, 2, 3.2));
+        var bad = Step(Match(tall), "verdict");
+        Assert.Equal("Read the verdict on Brineworks Full and choose another block, or sign knowing it", bad.Title);
+        Assert.StartsWith("C9 (capacitor) meets", bad.Detail, StringComparison.Ordinal);
+        Assert.Equal(["C9"], bad.Targets);
+        Assert.NotNull(bad.Caution);
+        Assert.True(Match(tall).Trouble);
+        Assert.False(Match(Sample.Board()).Trouble);
+        Assert.Equal("choose a block", Plan(WorkOrder.Plain(Sample.Board())).Match.Sheet.Summary);
+    }
+
+    /// <summary>A small block for one hot part between two holes 28 mm apart.</summary>
+    private static Block Chip(params Join[] joins) =>
+        new()
+        {
+            Id = "chip",
+            Maker = "Copperwell",
+            Model = "Chip",
+            Kind = BlockKind.Chip,
+            DeclaredFor = [],
+            Joins = joins,
+            Ports = [new("in", "G1/4", -10, 0, "up", "in"), new("out", "G1/4", 10, 0, "up", "out")],
+            Plates =
+            [
+                new()
+                {
+                    Id = "main",
+                    Outline = Sample.Rect(0, 0, 34, 14),
+                    BaseStepMm = 4,
+                    StandoffMm = 3,
+                    Seat = Seat.Standoff,
+                    Lands =
+                    [
+                        new()
+                        {
+                            Id = "L",
+                            Outline = Sample.Rect(0, 0, 20, 8),
+                            For = PartKind.PowerStage,
+                            Through = Through.Pad,
+                            PadMm = 1,
+                        },
+                    ],
+                    Holes =
+                    [
+                        .. new[] { -14.0, 14.0 }.Select(
+                            (x, i) =>
+                                new BlockHole
+                                {
+                                    Id = $"S{i + 1}",
+                                    X = x,
+                                    Y = 0,
+                                    ScrewMm = 2.5,
+                                    Thread = "M2.5",
+                                    Role = HoleRole.Perimeter,
+                                    StopMm = 3,
+                                }
+                        ),
+                    ],
+                },
+            ],
+        };
+
+    private static Board Rows(int rows) =>
+        Sample.Board() with
+        {
+            Outline = Sample.Rect(0, 20, 80, 120),
+            Holes =
+            [
+                .. Enumerable
+                    .Range(0, rows)
+                    .SelectMany(i =>
+                        new[] { -14.0, 14.0 }.Select(x => new BoardHole(
+                            $"R{i}{(x < 0 ? "a" : "b")}",
+                            x,
+                            20 * i,
+                            2.8,
+                            HoleRole.Perimeter
+                        ))
+                    ),
+            ],
+            Parts =
+            [
+                .. Enumerable
+                    .Range(0, rows)
+                    .Select(i => Sample.Part($"V{i}", PartKind.PowerStage, 0, 20 * i, 18, 7, 2, Cooling.Must)),
+            ],
+        };
+
+    private static WorkOrder Two(params Join[] joins) =>
+        new() { Pieces = [new("A", Rows(2))], Pairs = [new("P", Chip(joins)), new("Q", Chip())] };
+
+    [Fact]
+    public void Joined_blocks_are_joined_before_either_is_lowered_and_evened_once_both_are_home()
+    {
+        var plan = Plan(Two(new Join("bridge", "out", new("Q", "in"), 28.3, 0.3)));
+        var targets = plan.Mount.Sheet.Steps.Select(s => s.Id.Target).ToList();
+        Assert.Equal("join-bridge", targets[0]);
+        var join = plan.Mount.Sheet.Steps[0];
+        Assert.Equal("Join block P and block Q by fitting bridge, port out to port in", join.Title);
+        Assert.Contains("28.3 mm from port to port, ±0.3 mm", join.Detail, StringComparison.Ordinal);
+        Assert.Equal([new Fact("2", "O-rings"), new Fact("28.3 mm", "port to port")], join.Facts);
+        var even = Step(plan.Mount.Sheet, "even-bridge");
+        Assert.Equal("Even the 4 screws of block P and block Q against each other", even.Title);
+        Assert.True(
+            targets.IndexOf("even-bridge") > targets.FindLastIndex(t => t.StartsWith("home-", StringComparison.Ordinal))
+        );
+        Assert.DoesNotContain(
+            Plan(Two()).Mount.Sheet.Steps,
+            s => s.Id.Target.StartsWith("join-", StringComparison.Ordinal)
+        );
+    }
+
+    [Fact]
+    public void What_stands_between_blocks_is_read_before_anything_is_bought()
+    {
+        var sheet = Plan(Two(new Join("bridge", "out", new("Q", "in"), 20, 0.1))).Match.Sheet;
+        Assert.Equal(("a bridging fitting misses", true), (sheet.Summary, sheet.Trouble));
+        Assert.Contains("Fitting bridge is 20.0 mm long", Step(sheet, "between").Detail, StringComparison.Ordinal);
+        var fine = Plan(Two()).Match.Sheet;
+        Assert.DoesNotContain(fine.Steps, s => s.Id.Target == "between");
+        Assert.Equal(("all 2 blocks seat", false), (fine.Summary, fine.Trouble));
+        // a third hot part that neither covers
+        var bare = new WorkOrder { Pieces = [new("A", Rows(3))], Pairs = [new("P", Chip()), new("Q", Chip())] };
+        Assert.Equal("all seat, 1 parts need sinks", Plan(bare).Match.Sheet.Summary);
+        // a block more than there are rows
+        var many = new WorkOrder { Pieces = [new("A", Rows(1))], Pairs = [new("P", Chip()), new("Q", Chip())] };
+        Assert.StartsWith("Q: ", Plan(many).Match.Sheet.Summary, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Several_blocks_in_one_loop_are_bled()
+    {
+        var bleed = Step(Plan(Two()).Prove.Sheet, "bleed");
+        Assert.Equal("Bleed all 2 blocks: pump on, tilt until no bubble comes", bleed.Title);
+        Assert.DoesNotContain(
+            Plan(WorkOrder.Plain(Sample.Board(), Sample.Block())).Prove.Sheet.Steps,
+            s => s.Id.Target == "bleed"
+        );
+    }
+
+    [Fact]
+    public void Cards_of_a_machine_go_into_their_slots_and_their_links_are_drawn_to_length()
+    {
+        var block = Sample.Block() with
+        {
+            BracketSlots = 2,
+            HeightMm = 12,
+            Ports = [new("in", "G1/4", 0, 0, "up", "in")],
+        };
+        var order = new WorkOrder
+        {
+            Pieces = [new("A", Sample.Board()), new("B", Sample.Board())],
+            Pairs = [new("P", block, "A"), new("Q", block, "B")],
+            Machine = new()
+            {
+                Id = "m",
+                Name = "Bench machine",
+                SlotPitchMm = 20,
+                Cards = [new("A", null, null, "b", "k", 1), new("B", null, null, "b", "k", 4)],
+                Links = [new(new("A", "in"), new("B", "in"), 55, 65, 1)],
+            },
+        };
+        var steps = Plan(order).Mount.Sheet.Steps;
+        var slots = steps.Where(s => s.Id.Target == "slot").ToList();
+        Assert.Equal([null, "B"], slots.Select(s => s.Id.Scope));
+        Assert.Equal("Stand card B in slot 4, its bracket screwed loosely", slots[1].Title);
+        Assert.Equal("With its block it takes slots 4 to 5.", slots[1].Detail);
+        var link = steps.Single(s => s.Id.Target == "link-1");
+        Assert.EndsWith("by a rigid link, drawn to 60.0 mm", link.Title, StringComparison.Ordinal);
+        Assert.Contains("seals from 55.0 to 65.0 mm", link.Detail, StringComparison.Ordinal);
+    }
+
+    /// <summary>A card whose stock back plate comes back: its screws sit in two holes of the block.</summary>
+    private static Board WithPlate(Action<List<FastenerGroup>>? change = null, bool returns = true)
+    {
+        List<FastenerGroup> groups =
+        [
+            new()
+            {
+                Id = "B1",
+                Driver = "T6",
+                Count = 2,
+                Face = Face.Back,
+                Joins = ["plate", "board"],
+                Holes = ["H1"],
+                Places = [new(29, 29.9)],
+            },
+        ];
+        change?.Invoke(groups);
+        return Sample.Board() with
+        {
+            Assembly = new()
+            {
+                Pieces = [new("plate", "stock back plate", Face.Back) { Returns = returns }],
+                Fasteners = groups,
+                Bonds =
+                [
+                    new("p", ["plate", "board"], BondKind.Pads, 1, ["M9"], false),
+                    new("q", ["plate", "board"], BondKind.Paste, null, ["U9"], false),
+                ],
+            },
+        };
+    }
+
+    private static Block Perimeter()
+    {
+        var block = Sample.Block();
+        return block with
+        {
+            Plates =
+            [
+                block.Plates[0] with
+                {
+                    Holes = [.. block.Plates[0].Holes.Select(h => h with { Role = HoleRole.Perimeter })],
+                },
+            ],
+        };
+    }
+
+    private static IReadOnlyList<StockPlate> Plates(Board board, Block block) =>
+        OrderFits.Judge(WorkOrder.Plain(board, block), new()).Pairs[0].On[0].Laid.Block.StockPlates;
+
+    [Fact]
+    public void A_stock_plate_that_comes_back_takes_the_blocks_screws_where_its_own_sat()
+    {
+        var plate = Assert.Single(Plates(WithPlate(), Perimeter()));
+        // one hole is named, the other lies within 1.2 mm of a stated place
+        Assert.Equal(["S1", "S3"], plate.UsesHoles.Order());
+        Assert.Equal(("plate", "stock back plate"), (plate.Piece, plate.Name));
+        Assert.Equal(["M9"], plate.Pads);
+        Assert.Empty(Plates(WithPlate(returns: false), Perimeter()));
+        Assert.Equal(
+            ["S1"],
+            Plates(WithPlate(g => g[0] = g[0] with { Places = [new(29, 30.3)] }), Perimeter())[0].UsesHoles
+        );
+        Assert.Empty(Plates(WithPlate(g => g[0] = g[0] with { Holes = [], Places = [new(0, 45)] }), Perimeter()));
+    }
+
+    [Fact]
+    public void It_is_set_back_once_the_others_are_home_or_lies_under_from_the_start_when_the_die_ring_goes_through_it()
+    {
+        var later = Plan(WorkOrder.Plain(WithPlate(), Perimeter())).Mount.Sheet;
+        var set = Step(later, "stock-plate-plate");
+        Assert.Equal(
+            "Set the stock back plate back with its pads and 2 of the block's screws, started loose, then firm",
+            set.Title
+        );
+        Assert.StartsWith("New pads where its old ones tore: 1 behind the board", set.Detail, StringComparison.Ordinal);
+        Assert.Equal(2, set.Count);
+        Assert.Equal(2, Step(later, "start").Count);
+        var under = Plan(WorkOrder.Plain(WithPlate(), Sample.Block()), new() { ["stock-pads"] = "reuse" }).Mount.Sheet;
+        Assert.Equal("stock-plate-plate", under.Steps[0].Id.Target);
+        Assert.StartsWith(
+            "Lay the stock back plate back under the board",
+            under.Steps[0].Title,
+            StringComparison.Ordinal
+        );
+        Assert.StartsWith("Its 1 stock pads stay on it", under.Steps[0].Detail, StringComparison.Ordinal);
+        Assert.Equal(4, Step(under, "start").Count);
+        Assert.Contains(under.Steps[0].Id, Step(under, "start").Locks);
+    }
+
+    [Fact]
+    public void A_cooled_back_plate_takes_the_place_of_front_screws_that_go_through_the_same_holes()
+    {
+        var behind = Sample.Block() with
+        {
+            Id = "behind",
+            Kind = BlockKind.BackPlate,
+            Plates =
+            [
+                new()
+                {
+                    Id = "back",
+                    Face = Face.Back,
+                    Outline = Sample.Rect(0, 0, 70, 70),
+                    StandoffMm = 2,
+                    Seat = Seat.Standoff,
+                    Holes =
+                    [
+                        .. Sample
+                            .Block()
+                            .Plates[0]
+                            .Holes.Take(2)
+                            .Select(h => h with { Id = "B" + h.Id, Spring = null, StopMm = 2 }),
+                    ],
+                },
+            ],
+        };
+        var order = new WorkOrder
+        {
+            Pieces = [new("A", Sample.Board())],
+            Pairs = [new("P", Sample.Block()), new("Q", behind)],
+        };
+        var fit = OrderFits.Judge(order, new());
+        var taken = fit.Pairs[0].On[0].Laid.Block.StockPlates;
+        Assert.Equal("Q", Assert.Single(taken).Pair);
+        Assert.Equal(2, taken[0].UsesHoles.Count);
+        Assert.Empty(fit.Pairs[1].On[0].Laid.Block.StockPlates);
+        // the kit needs the front's two own screws and the plate's two
+        Assert.Equal(4, Plan(order).Kit.Lines.First(l => l.Group == "screws").Need);
+    }
+}
