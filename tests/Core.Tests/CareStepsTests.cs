@@ -106,7 +106,7 @@ public class CareStepsTests
     {
         var plan = Plan();
         var lead = Back(plan, "back-W1");
-        Assert.Equal((StepKind.Connect, "Plug the fan in"), (lead.Kind, lead.Title));
+        Assert.Equal((StepKind.Connect, "Plug the fan lead in"), (lead.Kind, lead.Title));
         Assert.Equal([new(30, 12)], lead.Places);
         Assert.Equal(((int?)null, 0), (lead.Count, lead.Facts.Count));
         var piece = Back(plan, "back-cooler");

@@ -77,15 +77,30 @@ public class DieStampTests
         double P(Point2 p) => plane[0] + plane[1] * p.X + plane[2] * p.Y;
         for (var round = 0; round < 200; round++)
         {
-            var m = new double[3, 3];
-            foreach (var c in cells.Where(c => P(c.At) > 0))
+            double n = 0,
+                x = 0,
+                y = 0,
+                xx = 0,
+                xy = 0,
+                yy = 0;
+            foreach (var (_, c) in cells)
             {
-                double[] v = [1, c.At.X, c.At.Y];
-                for (var i = 0; i < 3; i++)
-                for (var j = 0; j < 3; j++)
-                    m[i, j] += v[i] * v[j] * step * step;
+                if (P(c) <= 0)
+                    continue;
+                n++;
+                x += c.X;
+                y += c.Y;
+                xx += c.X * c.X;
+                xy += c.X * c.Y;
+                yy += c.Y * c.Y;
             }
-            var next = DenseSolve.Solve(m, [force, force * at.X, force * at.Y])!;
+            double[,] m =
+            {
+                { n, x, y },
+                { x, xx, xy },
+                { y, xy, yy },
+            };
+            var next = DenseSolve.Solve(m, [.. new[] { 1, at.X, at.Y }.Select(v => force * v / (step * step))])!;
             // half steps settle where whole ones would swing
             plane = [.. plane.Zip(next, (a, b) => (a + b) / 2)];
         }

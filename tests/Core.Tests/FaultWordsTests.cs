@@ -114,7 +114,7 @@ public class FaultWordsTests
     // expected 60 °C and 20 K more: 10 K under a limit of 90 is near no more
     [InlineData(89.9, true)]
     [InlineData(90.1, false)]
-    [InlineData(75, true)]
+    [InlineData(75.0, true)]
     [InlineData(null, false)]
     public void A_part_near_its_limit_is_worth_a_lift(double? limit, bool lift) =>
         Assert.Equal(lift, Advice(0.9, 20, limit).Lift);

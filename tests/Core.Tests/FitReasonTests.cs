@@ -79,7 +79,7 @@ public class FitReasonTests
         Assert.Equal("the block misses the die", fit.Summary);
         var held = Fit.Judge(
             Sample.Board(),
-            Change(p => p with { Lands = [.. p.Lands.Skip(1)], Seat = Seat.Standoffs, StandoffMm = 2.2 })
+            Change(p => p with { Lands = [.. p.Lands.Skip(1)], Seat = Seat.Standoff, StandoffMm = 2.2 })
         );
         Assert.DoesNotContain(held.Reasons, r => r.Code == "no-plane");
     }

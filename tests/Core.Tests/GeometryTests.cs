@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match;
 using NetTopologySuite.Geometries;
@@ -115,5 +116,20 @@ public class SelfCrossingTests
             [c.X - a.X, c.Y - a.Y]
         );
         return x is [> 0 and < 1, > 0 and < 1];
+    }
+
+    [Fact]
+    public void A_part_moved_or_shaped_by_a_copy_has_its_top_where_it_lies_now()
+    {
+        var part = Sample.Part("C1", PartKind.Capacitor, 10, 20, 4, 2, 1);
+        Assert.Equal(8, part.Top().Bounds.MinX);
+        Assert.Equal(28, (part with { X = 30 }).Top().Bounds.MinX);
+        Assert.Equal(39, (part with { Y = 40 }).Top().Bounds.MinY);
+        Assert.Equal(7, (part with { WidthMm = 6 }).Top().Bounds.MinX);
+        Assert.Equal(18, (part with { DepthMm = 4 }).Top().Bounds.MinY);
+        Assert.Equal(9, (part with { RotationDeg = 90 }).Top().Bounds.MinX, 9);
+        Assert.Equal(9.5, (part with { Outline = Sample.Rect(0, 0, 1, 1) }).Top().Bounds.MinX, 9);
+        // the height moves nothing: the same top is kept
+        Assert.Same(part.Top(), (part with { HeightMm = 3 }).Top());
     }
 }

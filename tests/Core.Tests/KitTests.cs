@@ -114,7 +114,10 @@ public class KitTests
     [InlineData(5, 3.0)]
     public void Ports_that_the_loop_does_not_take_are_plugged(int ports, double? need)
     {
-        var lines = Count(With(new() { Plugs = 1 }, ports: ports), Holds(new("p", "port plug", 1, "", 0, null)));
+        var lines = Count(
+            With(new() { Plugs = 1 }, ports: ports),
+            Holds(new Consumable("p", "port plug", 1, "", 0, null))
+        );
         var plugs = lines.SingleOrDefault(l => l.Group == "plugs");
         Assert.Equal(need, plugs?.Need);
         if (plugs is not null)

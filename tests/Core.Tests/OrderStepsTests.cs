@@ -190,7 +190,10 @@ public class OrderStepsTests
         Assert.Equal("all seat, 1 parts need sinks", Plan(bare).Match.Sheet.Summary);
         // a block more than there are rows
         var many = new WorkOrder { Pieces = [new("A", Rows(1))], Pairs = [new("P", Chip()), new("Q", Chip())] };
-        Assert.StartsWith("Q: ", Plan(many).Match.Sheet.Summary, StringComparison.Ordinal);
+        Assert.Equal(
+            ("blocks P and Q overlap", true),
+            (Plan(many).Match.Sheet.Summary, Plan(many).Match.Sheet.Trouble)
+        );
     }
 
     [Fact]

@@ -95,7 +95,7 @@ public class ReadingTests
         var c = Comparison.Of([Before(), After(die, coolant: 30, flow: 3)], Curve, 0.02);
         Assert.Equal(0.03 + 0.06 * Math.Pow(3, -0.8) + 0.02, c.ExpectedToCoolantKPerW!.Value, 12);
         Assert.Equal(poor, c.Trouble);
-        var over = 100 * (c.AfterToCoolant!.KPerW / c.ExpectedToCoolantKPerW.Value - 1);
+        var over = 100 * (c.AfterToCoolant!.Value.KPerW / c.ExpectedToCoolantKPerW.Value - 1);
         if (poor)
             Assert.Equal(FormattableString.Invariant($"poor, {over:0} % over expected"), c.Verdict);
     }
@@ -105,10 +105,10 @@ public class ReadingTests
     {
         var known = Comparison.Of([After(50, coolant: 30, flow: 3)], Curve, null);
         // 20 K over the inlet at 200 W, and half the rise of 200 W in 3 L/min off
-        Assert.Equal((20 - known.CoolantRiseK!.Value / 2) / 200, known.AfterToCoolant!.KPerW, 12);
+        Assert.Equal((20 - known.CoolantRiseK!.Value / 2) / 200, known.AfterToCoolant!.Value.KPerW, 12);
         Assert.InRange(known.CoolantRiseK.Value, 0.9, 1.0);
         var inlet = Comparison.Of([After(50, coolant: 30)], Curve, null);
-        Assert.Equal(0.1, inlet.AfterToCoolant!.KPerW, 12);
+        Assert.Equal(0.1, inlet.AfterToCoolant!.Value.KPerW, 12);
         Assert.Null(inlet.CoolantRiseK);
         Assert.Null(inlet.ExpectedToCoolantKPerW);
         Assert.Null(Comparison.Of([After()], Curve, null).AfterToCoolant);

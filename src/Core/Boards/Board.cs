@@ -70,16 +70,37 @@ public sealed record BoardHole(
 /// <summary>A part on the board, or a site left empty.</summary>
 public sealed record Part
 {
+    /// <summary>Made on the first question; whatever moves or shapes the part, with a copy too, forgets it.</summary>
     private Polygon? _top;
 
     public required string Id { get; init; }
     public required PartKind Kind { get; init; }
     public Face Face { get; init; }
-    public required double X { get; init; }
-    public required double Y { get; init; }
-    public required double WidthMm { get; init; }
-    public required double DepthMm { get; init; }
-    public double RotationDeg { get; init; }
+    public required double X
+    {
+        get;
+        init => (field, _top) = (value, null);
+    }
+    public required double Y
+    {
+        get;
+        init => (field, _top) = (value, null);
+    }
+    public required double WidthMm
+    {
+        get;
+        init => (field, _top) = (value, null);
+    }
+    public required double DepthMm
+    {
+        get;
+        init => (field, _top) = (value, null);
+    }
+    public double RotationDeg
+    {
+        get;
+        init => (field, _top) = (value, null);
+    }
 
     /// <summary>Top above the face it stands on, mm.</summary>
     public double HeightMm { get; init; }
@@ -101,7 +122,11 @@ public sealed record Part
     public double? MaxPressureMPa { get; init; }
 
     /// <summary>Top face in the part's own frame, when it is no rectangle.</summary>
-    public Polygon? Outline { get; init; }
+    public Polygon? Outline
+    {
+        get;
+        init => (field, _top) = (value, null);
+    }
 
     /// <summary>Id of the lid above a die.</summary>
     public string? Under { get; init; }
