@@ -380,6 +380,16 @@ test('a twin-board card: both faces screwed and proved, the ribbon kept out', as
   await walk(page, job, {
     Match: async () => {
       await expect(ledger(page).getByRole('heading', { level: 2 })).toHaveText(/Seats/)
+      // both boards lie on the mat, to one scale: the other one is pressed and is worked on
+      const bar = page.getByRole('toolbar', { name: 'On the mat' })
+      const other = page.locator('[data-board="B"]')
+      const [a, b] = [page.locator('svg [data-part="U1"]').last(), other.locator('[data-part="U1"]')]
+      expect((await a.boundingBox())!.width).toBeCloseTo((await b.boundingBox())!.width, 0)
+      await other.click()
+      await expect(bar.getByRole('button', { name: /^B/, pressed: true })).toBeVisible()
+      await expect(page.locator('[data-board="A"]')).toBeVisible()
+      await page.keyboard.press('b')
+      await expect(bar.getByRole('button', { name: /^A/, pressed: true })).toBeVisible()
     },
     Mount: async () => {
       await reach(page, /Lower board A onto the block/)

@@ -72,7 +72,7 @@ public static class DayPlanner
     }
 
     /// <summary>What the questions together may take while a screen waits, s; a day that is seen in a shop takes a tenth.</summary>
-    private const double ScreenS = 1.5;
+    private const double ScreenS = 0.8;
 
     /// <summary>What a question gets at least, s.</summary>
     private const double LeastS = 0.05;
