@@ -9,6 +9,7 @@ namespace FaithfulBracket.Store;
 public sealed class ShopDatabase
 {
     private readonly string _connection;
+    private readonly ConnectionShelf _shelf;
 
     private readonly long? _mostPages;
 
@@ -25,7 +26,10 @@ public sealed class ShopDatabase
             Mode = ReadOnly ? SqliteOpenMode.ReadOnly : SqliteOpenMode.ReadWriteCreate,
             ForeignKeys = true,
             DefaultTimeout = 10,
+            // see ConnectionShelf
+            Pooling = false,
         }.ToString();
+        _shelf = new(_connection, Prepare);
     }
 
     /// <summary>The file as a connection names it: where nothing can be written no log can be opened, and without one it is read as it stands.</summary>
@@ -98,14 +102,14 @@ public sealed class ShopDatabase
             );
     }
 
-    public SqliteConnection Open()
+    /// <summary>A connection of one's own until it is disposed of.</summary>
+    public SqliteConnection Open() => _shelf.Lend();
+
+    private void Prepare(SqliteConnection c)
     {
-        var c = new SqliteConnection(_connection);
-        c.Open();
         c.Execute("pragma synchronous = full");
         if (_mostPages is { } most)
             c.Execute($"pragma max_page_count = {most}");
-        return c;
     }
 
     /// <summary>Runs a change in one transaction that holds the write lock from the start.</summary>

@@ -12,7 +12,7 @@ using Xunit;
 namespace FaithfulBracket.Core.Tests;
 
 /// <summary>A processor in its socket, planned from match to care: one composed board, and what every station says of it.</summary>
-public class SeatedJobTests
+public partial class SeatedJobTests
 {
     private static readonly PasteMaterial Metal = new("quick", 1, 0.02, 6.4, ConductivityWPerMK: 73)
     {
