@@ -27,7 +27,7 @@ public sealed class SimulatedCamera(Board board, Func<GreyPicture, byte[]> encod
             board,
             new(middle - TargetSheet.WidthMm / 2, b.MinY - TargetSheet.DepthMm - 12, 0),
             new(middle, b.MinY - 30),
-            new(2000, 1500, 1900, 430, tilt, turn, -0.04),
+            new(1600, 1200, 1520, 430, tilt, turn, -0.04),
             noise
         );
         return Task.Run(() => encode(scene.Take()), cancel);

@@ -40,7 +40,7 @@ public sealed class KeepingTests : IDisposable
     private static (int Code, string Said) Run(params string[] arguments)
     {
         var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true, RedirectStandardError = true };
-        foreach (var a in (string[])[typeof(Program).Assembly.Location, .. arguments])
+        foreach (var a in (string[])[ServerProcess.Dll, .. arguments])
             start.ArgumentList.Add(a);
         using var process = Process.Start(start)!;
         var error = process.StandardError.ReadToEndAsync();

@@ -49,6 +49,9 @@ public sealed class ServerProcess : IDisposable
             ? s
             : Path.Combine(Root, ".run", "app");
 
+    /// <summary>What is started.</summary>
+    public static string Dll => Path.Combine(App, "FaithfulBracket.Server.dll");
+
     private static void Copy(string from, string to)
     {
         foreach (var file in Directory.EnumerateFiles(from, "*", SearchOption.AllDirectories))
@@ -119,10 +122,7 @@ public sealed class ServerProcess : IDisposable
     private Process Start()
     {
         var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true, RedirectStandardError = true };
-        foreach (
-            var a in (string[])
-                [Path.Combine(App, "FaithfulBracket.Server.dll"), "--urls", "http://127.0.0.1:0", "--data", Data]
-        )
+        foreach (var a in (string[])[Dll, "--urls", "http://127.0.0.1:0", "--data", Data])
             start.ArgumentList.Add(a);
         if (_mostMb is { } mb)
         {
