@@ -238,8 +238,8 @@ public class WorkOrderTests
                 var there = piece.InFirst(p);
                 // a mirror about a line: done twice it is where it was
                 var again = piece.InFirst(new(there.X, there.Y - t.Item2));
-                Assert.Equal(p.X, again.X, 9);
-                Assert.Equal(p.Y + t.Item2, again.Y, 9);
+                Assert.Equal(p.X, again.X, tolerance: 1e-9);
+                Assert.Equal(p.Y + t.Item2, again.Y, tolerance: 1e-9);
             });
 
     [Fact]

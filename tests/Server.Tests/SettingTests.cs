@@ -196,7 +196,7 @@ public sealed class SettingTests(DemoServer demo) : IClassFixture<DemoServer>
         var drawer = (await own.GetAsync("/api/drawer")).GetRawText();
         Assert.Equal(HttpStatusCode.OK, (await PutAsync(own, new { decimalMark = 1, inches = 1 })).StatusCode);
 
-        var view = (await own.JobAsync(job)).GetProperty("job");
+        var view = await own.JobAsync(job);
         Assert.Equal(asked.title, view.GetProperty("title").GetString());
         Assert.Equal(asked.client, view.GetProperty("client").GetString());
         Assert.Equal(asked.bench, view.GetProperty("bench").GetString());

@@ -48,16 +48,17 @@ public static class DayPlanner
         if (grid.Ops.Count == 0)
             return new(0, 0, true, [], []);
         var rule = ListRule.JobByJob(grid);
-        var held = new Held(rule, Clock: Stopwatch.StartNew());
+        var held = new Held(rule);
         var pinned = grid.Ops.Any(o => o.Pin is not null);
         if (pinned)
         {
             var round = ListRule.JobByJob(grid, pins: true);
             var asked = ListRule.Holds(grid, round)
                 ? new Answer(round, 0, false)
-                : Asked(grid, held with { Pins = true }, Goal.Lateness, cancel, always: true);
+                : Asked(grid, held with { Pins = true, Clock = new(PinsS) }, Goal.Lateness, cancel, always: true);
             held = asked.Found ? held with { Starts = asked.Starts, Pins = true } : held;
         }
+        held = held with { Clock = new(ScreenS) };
         var late = Asked(grid, held, Goal.Lateness, cancel);
         if (late.Found && Lateness(grid, late.Starts) < Lateness(grid, held.Starts))
             held = held with { Starts = late.Starts };
@@ -71,11 +72,23 @@ public static class DayPlanner
         };
     }
 
-    /// <summary>What the questions together may take while a screen waits, s; a day that is seen in a shop takes a tenth.</summary>
-    private const double ScreenS = 0.8;
+    /// <summary>
+    /// What the questions may take while a screen waits, s: whether pins can be held, and then the others together. A day that is seen
+    /// in a shop takes a tenth.
+    /// </summary>
+    private const double PinsS = 1.5,
+        ScreenS = 0.8;
 
-    /// <summary>What a question gets at least, s.</summary>
-    private const double LeastS = 0.05;
+    /// <summary>Runs from when it is made.</summary>
+    private sealed class ScreenClock(double seconds)
+    {
+        /// <summary>What a question gets at least, s.</summary>
+        private const double LeastS = 0.05;
+
+        private readonly Stopwatch _since = Stopwatch.StartNew();
+
+        public double LeftS => Math.Max(LeastS, seconds - _since.Elapsed.TotalSeconds);
+    }
 
     /// <summary>An order that ends the jobs less than this share earlier is not worth leaving a job for another.</summary>
     private const double WorthShare = 0.02;
@@ -133,22 +146,15 @@ public static class DayPlanner
     /// <param name="Starts">A plan that is known.</param>
     /// <param name="Pins">Whether pinned work begins at its pin.</param>
     /// <param name="Clock">
-    /// Runs since the day was asked for where a screen waits, and there the same day need not have the same plan.
+    /// Runs where a screen waits, and there the same day need not have the same plan.
     /// </param>
     private sealed record Held(
         long[] Starts,
         long? Finish = null,
         long? Lateness = null,
         bool Pins = false,
-        Stopwatch? Clock = null
-    )
-    {
-        /// <summary>What the solver may take for a question, s: half of what is left, the last one all of it.</summary>
-        public double? MostS(Goal goal) =>
-            Clock is { } clock
-                ? Math.Max(LeastS, (ScreenS - clock.Elapsed.TotalSeconds) / (goal == Goal.Sum ? 1 : 2))
-                : null;
-    }
+        ScreenClock? Clock = null
+    );
 
     /// <summary>One of the questions, the earlier ones' answers held.</summary>
     /// <param name="always">Whether the solver is asked though nothing was promised.</param>
@@ -212,8 +218,11 @@ public static class DayPlanner
         solver.StringParameters = FormattableString.Invariant(
             $"num_workers:1 random_seed:1 max_deterministic_time:{Budget[(int)goal]}"
         );
-        if (held.MostS(goal) is { } clock)
-            solver.StringParameters += FormattableString.Invariant($" max_time_in_seconds:{clock}");
+        // another question follows the first of two: it leaves half
+        if (held.Clock is { } clock)
+            solver.StringParameters += FormattableString.Invariant(
+                $" max_time_in_seconds:{(goal == Goal.Sum || always ? clock.LeftS : clock.LeftS / 2)}"
+            );
         // who no longer waits for the day stops its search
         using var leaves = cancel.Register(solver.StopSearch);
         var status = solver.Solve(model);
