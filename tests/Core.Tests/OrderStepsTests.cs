@@ -75,56 +75,7 @@ public class OrderStepsTests
         Assert.Equal("choose a block", Plan(WorkOrder.Plain(Sample.Board())).Match.Sheet.Summary);
     }
 
-    /// <summary>A small block for one hot part between two holes 28 mm apart.</summary>
-    private static Block Chip(params Join[] joins) =>
-        new()
-        {
-            Id = "chip",
-            Maker = "Copperwell",
-            Model = "Chip",
-            Kind = BlockKind.Chip,
-            DeclaredFor = [],
-            Joins = joins,
-            Ports = [new("in", "G1/4", -10, 0, "up", "in"), new("out", "G1/4", 10, 0, "up", "out")],
-            Plates =
-            [
-                new()
-                {
-                    Id = "main",
-                    Outline = Sample.Rect(0, 0, 34, 14),
-                    BaseStepMm = 4,
-                    StandoffMm = 3,
-                    Seat = Seat.Standoff,
-                    Lands =
-                    [
-                        new()
-                        {
-                            Id = "L",
-                            Outline = Sample.Rect(0, 0, 20, 8),
-                            For = PartKind.PowerStage,
-                            Through = Through.Pad,
-                            PadMm = 1,
-                        },
-                    ],
-                    Holes =
-                    [
-                        .. new[] { -14.0, 14.0 }.Select(
-                            (x, i) =>
-                                new BlockHole
-                                {
-                                    Id = $"S{i + 1}",
-                                    X = x,
-                                    Y = 0,
-                                    ScrewMm = 2.5,
-                                    Thread = "M2.5",
-                                    Role = HoleRole.Perimeter,
-                                    StopMm = 3,
-                                }
-                        ),
-                    ],
-                },
-            ],
-        };
+    private static Block Chip(params Join[] joins) => WorkOrderTests.Chip(joins: joins);
 
     private static Board Rows(int rows) =>
         Sample.Board() with

@@ -17,7 +17,7 @@ public class WorkOrderTests
     private static readonly FitSettings Quick = new();
 
     /// <summary>A block of two screws as far apart as the holes of <see cref="Rails"/>, with one land of 20 × 8 mm.</summary>
-    private static Block Chip(string id = "chip", double widthMm = 34, IReadOnlyList<Join>? joins = null) =>
+    internal static Block Chip(string id = "chip", double widthMm = 34, IReadOnlyList<Join>? joins = null) =>
         new()
         {
             Id = id,
