@@ -392,6 +392,8 @@ test('a twin-board card: both faces screwed and proved, the ribbon kept out', as
       await expect(bar.getByRole('button', { name: /^B/, pressed: true })).toBeVisible()
       await page.locator('[data-board="A"]').click()
       await expect(bar.getByRole('button', { name: /^A/, pressed: true })).toBeVisible()
+      await page.keyboard.press('o')
+      await expect(bar.getByRole('button', { name: /^B/, pressed: true })).toBeVisible()
     },
     Mount: async () => {
       await reach(page, /Lower board A onto the block/)

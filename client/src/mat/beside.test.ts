@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { beside, gapMm, leastShare } from './beside'
+import { beside, gapMm, leastShare, moved } from './beside'
 import type { Box } from './view'
 
 const box = (w: number, h: number): Box => ({ minX: -w / 2, minY: -h / 2, maxX: w / 2, maxY: h / 2 })
@@ -31,11 +31,4 @@ describe('boards beside the one worked on', () => {
             expect(a.minX < b.maxX && b.minX < a.maxX && a.minY < b.maxY && b.minY < a.maxY).toBe(false)
       }
   })
-})
-
-const moved = (b: Box, dx: number, dy: number): Box => ({
-  minX: b.minX + dx,
-  minY: b.minY + dy,
-  maxX: b.maxX + dx,
-  maxY: b.maxY + dy,
 })

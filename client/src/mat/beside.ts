@@ -21,7 +21,7 @@ const both = (a: Box, b: Box): Box => ({
   maxY: Math.max(a.maxY, b.maxY),
 })
 
-const movedBox = (b: Box, dx: number, dy: number): Box => ({
+export const moved = (b: Box, dx: number, dy: number): Box => ({
   minX: b.minX + dx,
   minY: b.minY + dy,
   maxX: b.maxX + dx,
@@ -30,21 +30,21 @@ const movedBox = (b: Box, dx: number, dy: number): Box => ({
 
 function row(own: Box, others: Box[], width: number, height: number, below: boolean) {
   const whole = fits(own, width, height)
-  let box = own
+  let shown = own
   const at = others.map((o): Moved => {
     const [m, c] = [middle(own), middle(o)]
-    const dx = below ? m.x - c.x : box.maxX + gapMm - o.minX
-    const dy = below ? box.minY - gapMm - o.maxY : m.y - c.y
-    const next = both(box, movedBox(o, dx, dy))
+    const dx = below ? m.x - c.x : shown.maxX + gapMm - o.minX
+    const dy = below ? shown.minY - gapMm - o.maxY : m.y - c.y
+    const next = both(shown, moved(o, dx, dy))
     if (fits(next, width, height) < leastShare * whole) return null
-    box = next
+    shown = next
     return { dx, dy }
   })
-  return { at, box, shown: at.filter((a) => a).length, scale: fits(box, width, height) }
+  return { at, box: shown, many: at.filter((a) => a).length, scale: fits(shown, width, height) }
 }
 
 /** The other boards under the one worked on, or beside it: whichever shows more of them, then whichever draws them larger. */
 export function beside(own: Box, others: Box[], width: number, height: number): { at: Moved[]; box: Box } {
   const [under, right] = [true, false].map((below) => row(own, others, width, height, below))
-  return under.shown > right.shown || (under.shown === right.shown && under.scale >= right.scale) ? under : right
+  return under.many > right.many || (under.many === right.many && under.scale >= right.scale) ? under : right
 }

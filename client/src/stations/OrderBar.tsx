@@ -3,14 +3,14 @@ import type { Keys } from '../app/keys'
 import type { Choice, Here } from './here'
 
 /** Letters that choose a block, where no other key of the desk has them. */
-const taken = new Set(['f', 'g', 'n', 't', 'x', 'v', 'b'])
+const taken = new Set(['f', 'g', 'n', 't', 'x', 'v', 'b', 'l', 'd', 'o'])
 
-/** B turns to the next board, a block's letter to that block. */
+/** O turns to the other board, the next one of several, a block's letter to that block. */
 export function useOrderKeys(job: JobView, here: Here, choose: (c: Choice) => void): Keys {
   const { pieces, pairs } = job.order
   return {
     ...(pieces.length > 1 && {
-      b: () => choose({ board: pieces[(pieces.findIndex((p) => p.key === here.boardKey) + 1) % pieces.length].key }),
+      o: () => choose({ board: pieces[(pieces.findIndex((p) => p.key === here.boardKey) + 1) % pieces.length].key }),
     }),
     ...(pairs.length > 1 &&
       Object.fromEntries(
@@ -54,7 +54,7 @@ export function OrderBar({ job, here, choose }: { job: JobView; here: Here; choo
             {x.pose?.flipped && <span className="text-[13px] text-soft">faces {pieces[0].key}</span>}
           </button>
         ))}
-      {pieces.length > 1 && <kbd className="num self-center px-1 text-[13px] text-soft">B</kbd>}
+      {pieces.length > 1 && <kbd className="num self-center px-1 text-[13px] text-soft">O</kbd>}
       {pairs.length > 1 && (
         <>
           <span className="mx-1 w-px bg-rule" />
