@@ -145,6 +145,7 @@ builder.Services.AddProblemDetails().AddExceptionHandler<Problems>();
 builder.Services.AddResponseCompression(o => o.EnableForHttps = true);
 
 var app = builder.Build();
+shop.Slow += slow => Watching.Tell(app.Logger, slow);
 shop.Migrate();
 if (builder.Configuration["demo"] is { Length: > 0 } demo && !shop.ReadOnly)
     app.Services.GetRequiredService<DemoShop>().FillIfEmpty(demo);

@@ -1,3 +1,4 @@
+using FaithfulBracket.Store;
 using OpenTelemetry.Metrics;
 using OpenTelemetry.Trace;
 
@@ -6,7 +7,7 @@ namespace FaithfulBracket.Server;
 /// <summary>
 /// What whoever runs it may see: logs as JSON with --log json, metrics and traces with --otlp ADDRESS. Both off unless asked for.
 /// </summary>
-internal static class Watching
+internal static partial class Watching
 {
     public static void Add(WebApplicationBuilder builder)
     {
@@ -25,6 +26,28 @@ internal static class Watching
                     .AddOtlpExporter(o => o.Endpoint = to)
             );
     }
+
+    /// <summary>A slow disk, or a change that holds up the others, is seen in the log.</summary>
+    public static void Tell(ILogger log, SlowChange slow) =>
+        TellSlow(
+            log,
+            slow.What,
+            slow.Waited.TotalMilliseconds,
+            slow.Worked.TotalMilliseconds,
+            slow.Committed.TotalMilliseconds
+        );
+
+    [LoggerMessage(
+        Level = LogLevel.Warning,
+        Message = "A change took long: {What} waited {WaitedMs:0} ms, worked {WorkedMs:0} ms, and the disk took {CommittedMs:0} ms"
+    )]
+    private static partial void TellSlow(
+        ILogger log,
+        string what,
+        double waitedMs,
+        double workedMs,
+        double committedMs
+    );
 
     private static MeterProviderBuilder AddRuntimeMeters(this MeterProviderBuilder meters) =>
         meters.AddMeter("System.Runtime", "Microsoft.AspNetCore.Server.Kestrel");

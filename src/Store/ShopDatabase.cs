@@ -1,4 +1,6 @@
 using System.Data.Common;
+using System.Diagnostics;
+using System.Runtime.CompilerServices;
 using Dapper;
 using DbUp;
 using Microsoft.Data.Sqlite;
@@ -25,7 +27,7 @@ public sealed class ShopDatabase
             DataSource = Source,
             Mode = ReadOnly ? SqliteOpenMode.ReadOnly : SqliteOpenMode.ReadWriteCreate,
             ForeignKeys = true,
-            DefaultTimeout = 10,
+            DefaultTimeout = WaitsS,
             // see ConnectionShelf
             Pooling = false,
         }.ToString();
@@ -39,6 +41,9 @@ public sealed class ShopDatabase
             : File;
 
     private const int PageBytes = 4096;
+
+    /// <summary>How long a change waits for its turn, s.</summary>
+    private const int WaitsS = 10;
 
     /// <summary>Whether the folder can only be read.</summary>
     public bool ReadOnly { get; }
@@ -112,13 +117,42 @@ public sealed class ShopDatabase
             c.Execute($"pragma max_page_count = {most}");
     }
 
-    /// <summary>Runs a change in one transaction that holds the write lock from the start.</summary>
-    public T Change<T>(Func<SqliteConnection, DbTransaction, T> change)
+    private readonly WriteTurn _turn = new(TimeSpan.FromSeconds(WaitsS));
+
+    /// <summary>Told of each change that took long, after it.</summary>
+    public event Action<SlowChange>? Slow;
+
+    /// <summary>Runs a change in one transaction that holds the write lock from the start; changes go in the order they came.</summary>
+    public T Change<T>(
+        Func<SqliteConnection, DbTransaction, T> change,
+        [CallerFilePath] string file = "",
+        [CallerMemberName] string member = ""
+    )
     {
-        using var c = Open();
-        using var t = c.BeginTransaction(deferred: false);
-        var result = change(c, t);
-        t.Commit();
-        return result;
+        var asked = Stopwatch.GetTimestamp();
+        using var turn = _turn.Take();
+        var (begun, written) = (Stopwatch.GetTimestamp(), 0L);
+        try
+        {
+            using var c = Open();
+            using var t = c.BeginTransaction(deferred: false);
+            var result = change(c, t);
+            written = Stopwatch.GetTimestamp();
+            t.Commit();
+            return result;
+        }
+        finally
+        {
+            var ended = Stopwatch.GetTimestamp();
+            if (Stopwatch.GetElapsedTime(asked, ended) >= SlowChange.From)
+                Slow?.Invoke(
+                    new(
+                        $"{Path.GetFileNameWithoutExtension(file)}.{member}",
+                        Stopwatch.GetElapsedTime(asked, begun),
+                        Stopwatch.GetElapsedTime(begun, written == 0 ? ended : written),
+                        Stopwatch.GetElapsedTime(written == 0 ? ended : written, ended)
+                    )
+                );
+        }
     }
 }

@@ -27,6 +27,29 @@ public sealed class SettingTests(DemoServer demo) : IClassFixture<DemoServer>
             )
         );
 
+    /// <summary>What a change does to every open job, portion by portion.</summary>
+    private static async Task<List<JsonElement>> TriedAsync(ServerProcess server, object values)
+    {
+        List<JsonElement> jobs = [];
+        var (looked, before) = (new HashSet<int>(), "");
+        while (true)
+        {
+            var answer = await server.PostAsync(
+                $"/api/settings/try{before}",
+                JsonSerializer.Serialize(new { values, by = "QA" })
+            );
+            Assert.Equal(HttpStatusCode.OK, answer.StatusCode);
+            var portion = await ServerProcess.JsonAsync(answer);
+            jobs.AddRange(portion.GetProperty("jobs").EnumerateArray());
+            var more = portion.GetProperty("more").GetInt32();
+            if (more == 0)
+                return jobs;
+            Assert.True(portion.GetProperty("looked").GetInt32() > 0);
+            Assert.True(looked.Add(more), "each portion leaves fewer");
+            before = $"?before={portion.GetProperty("last").GetInt64()}";
+        }
+    }
+
     private static JsonElement One(JsonElement view, string key) =>
         view.GetProperty("settings").EnumerateArray().Single(s => s.GetProperty("key").GetString() == key);
 
@@ -38,22 +61,9 @@ public sealed class SettingTests(DemoServer demo) : IClassFixture<DemoServer>
         Assert.Equal(HttpStatusCode.OK, (await own.SignAsync(job, "match.label")).StatusCode);
         var before = (await own.JobAsync(job)).GetRawText();
         Assert.Contains("repaste in 24 months", before, StringComparison.Ordinal);
-        var tried = await own.PostAsync(
-            "/api/settings/try",
-            JsonSerializer.Serialize(
-                new
-                {
-                    values = new { repasteCapMonths = 12 },
-                    reason = "",
-                    by = "QA",
-                }
-            )
+        var consequence = (await TriedAsync(own, new { repasteCapMonths = 12 })).Single(j =>
+            j.GetProperty("jobId").GetInt64() == job
         );
-        Assert.Equal(HttpStatusCode.OK, tried.StatusCode);
-        var consequence = (await ServerProcess.JsonAsync(tried))
-            .GetProperty("jobs")
-            .EnumerateArray()
-            .Single(j => j.GetProperty("jobId").GetInt64() == job);
         Assert.Contains(
             "repaste in 12 months",
             consequence.GetProperty("changes").GetRawText(),

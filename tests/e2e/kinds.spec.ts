@@ -432,3 +432,36 @@ test('a warm memory chip is told as a film left on a pad, with what to look at f
   await form.getByRole('button', { name: 'Keep' }).click()
   await expect(suspects.getByRole('listitem').first()).toContainText('nothing wrong')
 })
+
+test('a press made while the last signature is on its way is not lost', async ({ page }) => {
+  const fresh = await freshLike(page, await jobOf(page, 'plug-in-module'))
+  const start = fresh.steps.findIndex((s) => s.stepId === 'mount.start')
+  const counts = new Map(fresh.stations.flatMap((s) => s.steps).map((s) => [s.id, s.count]))
+  for (const s of fresh.steps.slice(0, start)) {
+    const answer = await page.request.post(`${server.address}/api/jobs/${fresh.id}/steps/${s.stepId}/sign`, {
+      headers: { 'if-match': `"${s.version}"` },
+      data: { by: 'QA', count: counts.get(s.stepId), overrideReason: 'before the test' },
+    })
+    expect(answer.ok(), `${s.stepId} ${await answer.text()}`).toBe(true)
+  }
+  // the shop keeps the signature and tells every page; its answer to this one is late
+  let late = () => {}
+  const held = new Promise<void>((go) => {
+    late = go
+  })
+  await page.route('**/steps/mount.start/sign', async (route) => {
+    const answer = await route.fetch()
+    await held
+    await route.fulfill({ response: answer })
+  })
+  await page.goto(`${server.address}/job/${fresh.id}/mount`)
+  await expect(line(page)).toHaveAttribute('data-step', 'mount.start')
+  await countAll(page)
+  await page.keyboard.press('Space')
+  await expect(line(page)).toHaveAttribute('data-step', /^mount\.turn-1-/)
+  await page.keyboard.press('Enter')
+  late()
+  await expect(line(page)).not.toHaveAttribute('data-step', /^mount\.turn-1-/)
+  const now = await fetchJob(page, fresh.id)
+  expect(now.steps.filter((s) => s.stepId.startsWith('mount.turn-1-') && !s.signed)).toEqual([])
+})

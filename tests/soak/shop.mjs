@@ -8,6 +8,8 @@ export class Shop {
   data = mkdtempSync(join(tmpdir(), 'fb-soak-'))
   starts = 0
   peakMb = 0
+  /** What the server said of changes that took long. */
+  slowChanges = []
 
   constructor(dll, house) {
     Object.assign(this, { dll, house })
@@ -23,8 +25,10 @@ export class Shop {
     this.address = await new Promise((ready, failed) => {
       child.stdout.on('data', (d) => {
         this.log = (this.log + d).slice(-20_000)
-        const at = /Now listening on: (http:\S+)/.exec(this.log)
-        if (at && this.log.includes('Application started')) ready(at[1])
+        const at = new Date().toISOString()
+        for (const slow of String(d).matchAll(/A change took long: .*/g)) this.slowChanges.push(`${at} ${slow[0]}`)
+        const listens = /Now listening on: (http:\S+)/.exec(this.log)
+        if (listens && this.log.includes('Application started')) ready(listens[1])
       })
       child.on('exit', (code) => failed(new Error(`the server ended with ${code}: ${this.log}`)))
     })

@@ -70,7 +70,8 @@ async function ask(r, sent) {
     totals.requests++
     answers.set(response.status, (answers.get(response.status) ?? 0) + 1)
     if (seconds > slowest.seconds) slowest = { seconds, at: `${r.method} ${r.path}` }
-    if (seconds > Number(mostSeconds)) fail(`took ${seconds.toFixed(1)} s`, describe(r, sent))
+    if (seconds > Number(mostSeconds))
+      fail(`took ${seconds.toFixed(1)} s`, [describe(r, sent), ...shop.slowChanges.slice(-8)].join('\n'))
     const type = response.headers.get('content-type') ?? ''
     if (response.status >= 500 && response.status !== 503) {
       // what the server says of it in its log comes a moment later
@@ -207,5 +208,7 @@ console.log(
 console.log(
   `slowest ${slowest.seconds.toFixed(2)} s (${slowest.at}); memory ${memory.toFixed(0)} MB at the end, ${shop.peakMb.toFixed(0)} MB at most`,
 )
+for (const slow of shop.slowChanges.slice(0, 12)) console.log(slow)
+console.log(`${shop.slowChanges.length} changes of the file took over a second`)
 console.log(`soak: ${failures.length === 0 ? 'nothing failed' : `${failures.length} failed`}`)
 process.exit(failures.length === 0 ? 0 : 1)

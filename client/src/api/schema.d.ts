@@ -3800,7 +3800,9 @@ export interface paths {
         put?: never;
         post: {
             parameters: {
-                query?: never;
+                query?: {
+                    before?: number;
+                };
                 header?: never;
                 path?: never;
                 cookie?: never;
@@ -9313,6 +9315,8 @@ export interface components {
             looked: number;
             /** Format: int32 */
             more: number;
+            /** Format: int64 */
+            last?: null | number;
             jobs: components["schemas"]["JobConsequence"][];
         };
         SettingView: {

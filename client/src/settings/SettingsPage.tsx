@@ -1,28 +1,19 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useRef, useState } from 'react'
-import { answer, http, Refusal, type Schemas } from '../api/client'
+import { answer, http, type Schemas } from '../api/client'
 import { useInitials } from '../app/settings'
 import { Button } from '../ui/Button'
-import { Dialog } from '../ui/Dialog'
 import { clock, day } from '../ui/format'
 import { ErrorNotice, Loading } from '../ui/Notice'
+import { Consequences, sent, told, type Values } from './Consequences'
 import { DevicesSection } from './DevicesSection'
 import { KeepingSection } from './KeepingSection'
 import { SignersSection } from './SignersSection'
 
 type Setting = Schemas['SettingView']
-type Values = Record<string, number | null>
-
-/** What is sent: values, and what goes back to its default. */
-const sent = (values: Values) => ({
-  values: Object.fromEntries(Object.entries(values).filter((v): v is [string, number] => v[1] !== null)),
-  defaults: Object.keys(values).filter((k) => values[k] === null),
-})
 
 /** A value as it is read: its name where it is one of a few. */
 const named = (s: Setting | undefined, value: number) => s?.choices?.[value] ?? value
-
-const told = (e: unknown) => (e instanceof Refusal ? (e.errors[0]?.message ?? e.message) : String(e))
 
 /** Every working default in one place: what it is, why, who changed it, and what a change does to open jobs. */
 export function SettingsPage() {
@@ -223,87 +214,5 @@ function OneSetting({ s, change }: { s: Setting; change: (value: number | null) 
         {!moved && s.value !== s.default && <Button onClick={() => change(null)}>Default again</Button>}
       </span>
     </form>
-  )
-}
-
-/** What a change does to open jobs, before it is kept. */
-function Consequences({
-  asking,
-  by,
-  fault,
-  keep,
-  leave,
-}: {
-  asking: { values: Values; what: string }
-  by: string
-  fault?: string
-  keep: (reason: string) => Promise<void>
-  leave: () => void
-}) {
-  const [reason, setReason] = useState('')
-  const tried = useQuery({
-    queryKey: ['settings-try', asking.values],
-    retry: false,
-    gcTime: 0,
-    queryFn: ({ signal }) =>
-      answer(http.POST('/api/settings/try', { body: { ...sent(asking.values), reason: '', by }, signal })),
-  })
-  return (
-    <Dialog open onClose={leave} title={`Change: ${asking.what}`} wide>
-      {tried.isPending && <p className="text-soft">Planning every open job with it</p>}
-      {tried.error && (
-        <p role="alert" className="text-plum">
-          {told(tried.error)}
-        </p>
-      )}
-      {tried.data && (
-        <div className="scroll-thin max-h-[46vh] overflow-y-auto">
-          <p className="mb-2 font-semibold">
-            {tried.data.jobs.length === 0
-              ? `Changes the steps of none of ${tried.data.looked} open jobs.`
-              : `Changes ${tried.data.jobs.length} of ${tried.data.looked} open jobs. Signed steps that it changes are to be looked at again.`}
-            {tried.data.more > 0 && ` ${tried.data.more} more were not looked at.`}
-          </p>
-          {tried.data.jobs.map((j) => (
-            <div key={j.jobId} className="border-t border-rule/60 py-1.5">
-              <b>
-                {j.jobId} {j.title}
-              </b>
-              {j.changes.map((c) => (
-                <p key={c} className="text-[14.5px] leading-snug">
-                  {c}
-                </p>
-              ))}
-            </div>
-          ))}
-        </div>
-      )}
-      <form
-        className="mt-3"
-        onSubmit={(e) => {
-          e.preventDefault()
-          void keep(reason)
-        }}
-      >
-        <input
-          value={reason}
-          onChange={(e) => setReason(e.target.value)}
-          aria-label="Why"
-          placeholder="why"
-          className="mb-3 w-full border border-rule bg-raised p-2"
-        />
-        {fault && (
-          <p role="alert" className="mb-2 text-plum">
-            {fault}
-          </p>
-        )}
-        <div className="flex gap-2">
-          <Button kind="go" type="submit" disabled={!reason.trim() || !tried.data}>
-            Keep it
-          </Button>
-          <Button onClick={leave}>Leave it as it is</Button>
-        </div>
-      </form>
-    </Dialog>
   )
 }

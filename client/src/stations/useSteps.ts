@@ -87,7 +87,12 @@ export function useSteps(job: JobView, station: Station | 'restore') {
 
   /** The open rest of the round of turns, with one press; without the shop each is kept for itself. */
   const signRound = () => {
-    if (!step || busy || round.length === 0) return
+    if (!step) return
+    if (busy) {
+      roundNext.current = step.id
+      return
+    }
+    if (round.length === 0) return
     setRefusal(null)
     const keep = () => {
       const now = new Map(signed)
@@ -156,18 +161,17 @@ export function useSteps(job: JobView, station: Station | 'restore') {
   const backAgain = useRef(false)
   // pressed for the next step while the last sign-off is still on its way: signed as soon as that has landed
   const signNext = useRef<string>(undefined)
+  const roundNext = useRef<string>(undefined)
   // biome-ignore lint/correctness/useExhaustiveDependencies: runs when a call has landed, with what stands then
   useEffect(() => {
     if (busy) return
-    if (backAgain.current) {
-      backAgain.current = false
-      signNext.current = undefined
-      back()
-      return
-    }
-    const wanted = signNext.current
+    const [undoWanted, signWanted, roundWanted] = [backAgain.current, signNext.current, roundNext.current]
+    backAgain.current = false
     signNext.current = undefined
-    if (wanted && wanted === step?.id) sign()
+    roundNext.current = undefined
+    if (undoWanted) back()
+    else if (roundWanted && roundWanted === step?.id) signRound()
+    else if (signWanted && signWanted === step?.id) sign()
   }, [busy])
 
   const look = (id: string | null) => {

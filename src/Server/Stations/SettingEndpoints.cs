@@ -32,9 +32,11 @@ internal sealed record SettingsView(IReadOnlyList<SettingView> Settings, IReadOn
 /// <summary>What a change would do to one open job.</summary>
 internal sealed record JobConsequence(long JobId, string Title, IReadOnlyList<string> Changes);
 
-/// <param name="Looked">Open jobs that were planned with the change.</param>
-/// <param name="More">Open jobs beyond the limits of number and time, not looked at.</param>
-internal sealed record SettingConsequences(int Looked, int More, IReadOnlyList<JobConsequence> Jobs);
+/// <summary>One portion of the open jobs, the newest first; the next begins <c>before</c> the last of this one.</summary>
+/// <param name="Looked">Open jobs of this portion, planned with the change.</param>
+/// <param name="More">Open jobs that come after this portion.</param>
+/// <param name="Last">The last job looked at; null where there was none.</param>
+internal sealed record SettingConsequences(int Looked, int More, long? Last, IReadOnlyList<JobConsequence> Jobs);
 
 /// <param name="Values">By key.</param>
 /// <param name="Defaults">Keys that go back to their default.</param>
@@ -54,11 +56,10 @@ internal sealed record SettingsChange(
 internal static class SettingEndpoints
 {
     private const int MostReason = 500,
-        MostJobs = 60,
         MostChanges = 6;
 
-    /// <summary>What the jobs are looked at within; those that are left are counted.</summary>
-    private static readonly TimeSpan MostTime = TimeSpan.FromSeconds(2.5);
+    /// <summary>What one portion takes: the jobs that are left are asked for with the next.</summary>
+    private static readonly TimeSpan Portion = TimeSpan.FromSeconds(1.5);
 
     public static void Map(IEndpointRouteBuilder app)
     {
@@ -148,9 +149,13 @@ internal static class SettingEndpoints
         return TypedResults.Ok(View(kept, shop));
     }
 
-    /// <summary>Plans every open job with the change and says what comes out otherwise; keeps nothing.</summary>
+    /// <summary>
+    /// Plans open jobs with the change, those before the given one, the newest first, and says what comes out
+    /// otherwise; keeps nothing. A portion looks at one job at least.
+    /// </summary>
     private static async Task<Ok<SettingConsequences>> TryAsync(
         HttpRequest request,
+        long? before,
         Settings kept,
         BenchSummaries summaries,
         JobPlans plans,
@@ -165,12 +170,11 @@ internal static class SettingEndpoints
             else
                 values.Remove(key);
         var other = ShopSettingList.With(values);
-        var open = summaries.Open();
+        var open = summaries.Open().Where(j => before is null || j.Id < before).OrderByDescending(j => j.Id).ToList();
         var clock = Stopwatch.StartNew();
         var looked = await Task.Run(
             () =>
-                open.Take(MostJobs)
-                    .TakeWhile(_ => clock.Elapsed < MostTime)
+                open.TakeWhile((_, i) => i == 0 || clock.Elapsed < Portion)
                     .Select(j => new JobConsequence(j.Id, j.Title, Changes(j.Id, other, plans, cancel)))
                     .ToList(),
             cancel
@@ -179,6 +183,7 @@ internal static class SettingEndpoints
             new SettingConsequences(
                 looked.Count,
                 open.Count - looked.Count,
+                looked.Count > 0 ? looked[^1].JobId : null,
                 [.. looked.Where(c => c.Changes.Count > 0)]
             )
         );

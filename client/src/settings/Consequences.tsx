@@ -1,0 +1,134 @@
+import { useInfiniteQuery } from '@tanstack/react-query'
+import { useEffect, useState } from 'react'
+import { answer, http, Refusal } from '../api/client'
+import { Button } from '../ui/Button'
+import { Dialog } from '../ui/Dialog'
+
+export type Values = Record<string, number | null>
+
+/** What is sent: values, and what goes back to its default. */
+export const sent = (values: Values) => ({
+  values: Object.fromEntries(Object.entries(values).filter((v): v is [string, number] => v[1] !== null)),
+  defaults: Object.keys(values).filter((k) => values[k] === null),
+})
+
+export const told = (e: unknown) => (e instanceof Refusal ? (e.errors[0]?.message ?? e.message) : String(e))
+
+/** Every open job is planned with the change, portion by portion, the newest first, until all are or it is stopped. */
+function useTried(values: Values, by: string) {
+  const [stopped, stop] = useState(false)
+  const { data, error, isFetching, hasNextPage, fetchNextPage } = useInfiniteQuery({
+    queryKey: ['settings-try', values],
+    // a busy machine is asked again, a refusal is not
+    retry: (tries, e) => e instanceof Refusal && e.status === 503 && tries < 3,
+    gcTime: 0,
+    queryFn: ({ signal, pageParam }) =>
+      answer(
+        http.POST('/api/settings/try', {
+          params: { query: { before: pageParam } },
+          body: { ...sent(values), reason: '', by },
+          signal,
+        }),
+      ),
+    initialPageParam: undefined as number | undefined,
+    getNextPageParam: (portion) => (portion.more > 0 ? (portion.last ?? undefined) : undefined),
+  })
+  useEffect(() => {
+    if (hasNextPage && !isFetching && !error && !stopped) void fetchNextPage()
+  }, [hasNextPage, isFetching, error, stopped, fetchNextPage])
+  const portions = data?.pages ?? []
+  const more = portions.at(-1)?.more ?? 0
+  return {
+    error,
+    jobs: portions.flatMap((p) => p.jobs),
+    looked: portions.reduce((n, p) => n + p.looked, 0),
+    more,
+    begun: portions.length > 0,
+    ended: portions.length > 0 && (more === 0 || stopped),
+    stop: () => stop(true),
+  }
+}
+
+/** What a change does to open jobs, before it is kept. */
+export function Consequences({
+  asking,
+  by,
+  fault,
+  keep,
+  leave,
+}: {
+  asking: { values: Values; what: string }
+  by: string
+  fault?: string
+  keep: (reason: string) => Promise<void>
+  leave: () => void
+}) {
+  const [reason, setReason] = useState('')
+  const tried = useTried(asking.values, by)
+  return (
+    <Dialog open onClose={leave} title={`Change: ${asking.what}`} wide>
+      {tried.error && (
+        <p role="alert" className="text-plum">
+          {told(tried.error)}
+        </p>
+      )}
+      {!tried.error && !tried.ended && (
+        <p role="status" className="mb-2 flex items-center gap-3 text-soft">
+          <span>
+            Planning every open job with it
+            {tried.begun && `: ${tried.looked} of ${tried.looked + tried.more}`}
+          </span>
+          {tried.begun && <Button onClick={tried.stop}>Enough</Button>}
+        </p>
+      )}
+      {tried.begun && (
+        <div className="scroll-thin max-h-[46vh] overflow-y-auto">
+          <p className="mb-2 font-semibold">
+            {tried.jobs.length === 0
+              ? `Changes the steps of none of ${tried.looked} open jobs.`
+              : `Changes ${tried.jobs.length} of ${tried.looked} open jobs. Signed steps that it changes are to be looked at again.`}
+            {tried.ended && tried.more > 0 && ` ${tried.more} older ones were not looked at.`}
+          </p>
+          {tried.jobs.map((j) => (
+            <div key={j.jobId} className="border-t border-rule/60 py-1.5">
+              <b>
+                {j.jobId} {j.title}
+              </b>
+              {j.changes.map((c) => (
+                <p key={c} className="text-[14.5px] leading-snug">
+                  {c}
+                </p>
+              ))}
+            </div>
+          ))}
+        </div>
+      )}
+      <form
+        className="mt-3"
+        onSubmit={(e) => {
+          e.preventDefault()
+          void keep(reason)
+        }}
+      >
+        <input
+          value={reason}
+          onChange={(e) => setReason(e.target.value)}
+          aria-label="Why"
+          placeholder="why"
+          className="mb-3 w-full border border-rule bg-raised p-2"
+        />
+        {fault && (
+          <p role="alert" className="mb-2 text-plum">
+            {fault}
+          </p>
+        )}
+        <div className="flex gap-2">
+          <Button kind="go" type="submit" disabled={!reason.trim() || !tried.ended}>
+            Keep it
+          </Button>
+          <Button onClick={leave}>Leave it as it is</Button>
+        </div>
+      </form>
+    </Dialog>
+  )
+}
