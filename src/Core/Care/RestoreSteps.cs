@@ -75,7 +75,7 @@ internal static class RestoreSteps
         {
             RestoreAction.Fasten => (
                 StepKind.Unscrew,
-                $"Take out {r.Count} {(r.Count == 1 ? "screw" : "screws")}, group {r.Target}, into cell {r.Cell}",
+                $"Take out {HowMany.Of(r.Count, "screw")}, group {r.Target}, into cell {r.Cell}",
                 $"{r.Count} in the tray"
             ),
             RestoreAction.Plug => (StepKind.Unplug, $"Unplug the {r.Name}", "Unplugged"),
@@ -109,7 +109,7 @@ internal static class RestoreSteps
         return Step(
             "block",
             StepKind.Unscrew,
-            $"Take {order.Name(pair)} off: {screws} screws, outer ones first, the die ring last and in a cross",
+            $"Take {order.Name(pair)} off: {HowMany.Of(screws, "screw")}, outer ones first, the die ring last and in a cross",
             "Block is off",
             "A quarter turn each at first: the springs let go evenly.",
             "Rock and twist, never lever from one end: bare silicon chips.",
@@ -131,7 +131,7 @@ internal static class RestoreSteps
             yield return Step(
                 "pads",
                 StepKind.Lay,
-                $"Lay {pads.Sum(p => p.Count)} stock pads as they were found{order.On(piece.Key)}",
+                $"Lay {HowMany.Of(pads.Sum(p => p.Count), "stock pad")} as they were found{order.On(piece.Key)}",
                 "Pads laid",
                 string.Join(". ", pads.Select(p => p.Text)) + ".",
                 "Film left on a pad cooks the chip under it.",
@@ -184,7 +184,7 @@ internal static class RestoreSteps
         {
             RestoreAction.Fasten => (
                 StepKind.Fasten,
-                $"Put {r.Count} {(r.Count == 1 ? "screw" : "screws")} of group {r.Target} back, out of cell {r.Cell}",
+                $"Put {HowMany.Of(r.Count, "screw")} of group {r.Target} back, out of cell {r.Cell}",
                 $"{r.Count} in"
             ),
             RestoreAction.Plug => (StepKind.Connect, $"Plug the {r.Name} in", "Plugged"),

@@ -166,7 +166,7 @@ public static class Comparing
         yield return new($"{FittingsPerLoop} fittings", FittingsPerLoop * prices.Fitting);
         var plugs = Math.Max(0, block.Ports.Count - FittingsPerLoop - (block.Kit?.Plugs ?? 0));
         if (plugs > 0)
-            yield return new($"{plugs} plugs", plugs * prices.Plug);
+            yield return new(HowMany.Of(plugs, "plug"), plugs * prices.Plug);
         var padArea =
             block.Plates.SelectMany(p => p.Lands).Where(l => l.Through == Through.Pad).Sum(l => l.Outline.Area) / 100;
         var kitArea = (block.Kit?.Pads ?? []).Sum(p => p.WidthMm * p.DepthMm * p.Count) / 100;

@@ -64,7 +64,7 @@ public static class PlanB
             return OnAir(board, blocks, airC, airflow);
         var given = fit.Sinks.ToDictionary(s => s.Part);
         var sinks = fit
-            .Uncovered.Select(id => Sink(board.FindPart(id)!, given.GetValueOrDefault(id), best.Block, airC, airflow))
+            .Uncovered.Select(id => Sink(board.FindPart(id)!, given.GetValueOrDefault(id), airC, airflow))
             .OrderByDescending(s => s.StillC - (s.LimitC ?? 1000))
             .ToList();
         var stillFails = sinks.Where(s => s.LimitC is { } l && s.StillC > l).ToList();
@@ -74,8 +74,8 @@ public static class PlanB
             fanFails.Count > 0
                 ? $"{name} on the die; {fanFails[0].Part} passes its limit even with a fan: not without a larger sink."
             : stillFails.Count > 0
-                ? $"{name} on the die, sinks on {sinks.Count} parts, and a fan on them: without it {stillFails[0].Part} passes its limit."
-            : $"{name} on the die, sinks on {sinks.Count} parts; case airflow is enough.";
+                ? $"{name} on the die, sinks on {HowMany.Of(sinks.Count, "part")}, and a fan on them: without it {stillFails[0].Part} passes its limit."
+            : $"{name} on the die, sinks on {HowMany.Of(sinks.Count, "part")}; case airflow is enough.";
         return new(
             best.Block.Id,
             name,
@@ -85,7 +85,7 @@ public static class PlanB
             fanFails.Count == 0,
             text,
             [
-                $"{sinks.Count} parts stay on air and need {(stillFails.Count > 0 ? "a fan" : "case airflow")}.",
+                $"{HowMany.Of(sinks.Count, "part stays on air and needs", "parts stay on air and need")} {(stillFails.Count > 0 ? "a fan" : "case airflow")}.",
                 FormattableString.Invariant(
                     $"{sinks.Sum(s => board.FindPart(s.Part)!.DissipationW):0} W stay in the case."
                 ),
@@ -108,7 +108,7 @@ public static class PlanB
             : PassiveSinks
                 .For(board, Endless(shelf, bare.Count), [.. bare.Select(p => p.Id)], airC)
                 .ToDictionary(s => s.Part);
-        var sinks = bare.Select(p => Sink(p, given.GetValueOrDefault(p.Id), shelf, airC, airflow))
+        var sinks = bare.Select(p => Sink(p, given.GetValueOrDefault(p.Id), airC, airflow))
             .OrderByDescending(s => s.StillC - (s.LimitC ?? 1000))
             .ToList();
         var stillFails = sinks.Where(s => s.LimitC is { } l && s.StillC > l).ToList();
@@ -121,8 +121,8 @@ public static class PlanB
             sinks.Count == 0 ? "nothing else is hot."
             : fanFails.Count > 0 ? $"{fanFails[0].Part} passes its limit even with a fan: its stock sink stays."
             : stillFails.Count > 0
-                ? $"sinks on {sinks.Count} parts, and a fan on them: without it {stillFails[0].Part} passes its limit."
-            : $"sinks on {sinks.Count} parts; case airflow is enough.";
+                ? $"sinks on {HowMany.Of(sinks.Count, "part")}, and a fan on them: without it {stillFails[0].Part} passes its limit."
+            : $"sinks on {HowMany.Of(sinks.Count, "part")}; case airflow is enough.";
         return new(
             null,
             null,
@@ -142,15 +142,9 @@ public static class PlanB
             Kit = block.Kit! with { Sinks = [.. block.Kit.Sinks.Select(s => s with { Count = count })] },
         };
 
-    private static PlanBSink Sink(Part part, PassiveSink? sink, Block? block, double airC, string airflow)
+    private static PlanBSink Sink(Part part, PassiveSink? sink, double airC, string airflow)
     {
-        var resistance = sink is null
-            ? BareKPerW
-            : block!
-                .Kit!.Sinks.First(s =>
-                    s.WidthMm == sink.WidthMm && s.DepthMm == sink.DepthMm && s.HeightMm == sink.HeightMm
-                )
-                .RKPerW;
+        var resistance = sink?.RKPerW ?? BareKPerW;
         double still = airC + part.DissipationW * resistance,
             fan = airC + part.DissipationW * resistance * FanShare;
         var limit = part.LimitC is { } l ? FormattableString.Invariant($" of {l:0} °C allowed") : "";

@@ -114,7 +114,8 @@ public static class Fit
                     : laid.Alignment.Screws.Count > 0 ? "seats, all screws pass"
                     : "seats";
             case Verdict.SeatsWithWork:
-                return laid.Uncovered.Count > 0 ? $"seats, {laid.Uncovered.Count} parts need sinks"
+                return laid.Uncovered.Count > 0
+                        ? $"seats, {HowMany.Of(laid.Uncovered.Count, "part needs a sink", "parts need sinks")}"
                     : laid.Tight.Count > 0 ? $"seats, {laid.Tight[0].Part} tight {Mm(laid.Tight[0].MarginMm)} mm"
                     : "seats, with work";
             case Verdict.Unproven:

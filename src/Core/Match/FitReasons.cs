@@ -105,7 +105,7 @@ internal static class FitReasons
                 new(
                     "tightest",
                     FormattableString.Invariant(
-                        $"Of {laid.Margins.Count} parts under the plate the tightest is {laid.Margins[0].Part}, {laid.Margins[0].MarginMm:0.00} mm clear."
+                        $"Of {HowMany.Of(laid.Margins.Count, "part")} under the plate the tightest is {laid.Margins[0].Part}, {laid.Margins[0].MarginMm:0.00} mm clear."
                     ),
                     [laid.Margins[0].Part]
                 )

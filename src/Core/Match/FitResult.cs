@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 
@@ -33,7 +34,12 @@ public sealed record PassiveSink(
     double HeightMm,
     double TemperatureC,
     double? LimitC
-);
+)
+{
+    /// <summary>Sink to air, K/W.</summary>
+    [JsonIgnore]
+    public double RKPerW { get; init; }
+}
 
 /// <summary>The answer to "does this block seat on this board".</summary>
 public sealed record FitResult

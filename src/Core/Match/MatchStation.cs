@@ -63,7 +63,8 @@ public static class MatchStation
         if (order.Pairs.Count == 1)
             return worst.Summary;
         return IsTrouble(fit.Verdict) ? $"{worst.Key}: {worst.Summary}"
-            : fit.Uncovered.Count > 0 ? $"all seat, {fit.Uncovered.Count} parts need sinks"
+            : fit.Uncovered.Count > 0
+                ? $"all seat, {HowMany.Of(fit.Uncovered.Count, "part needs a sink", "parts need sinks")}"
             : $"all {fit.Pairs.Count} blocks seat";
     }
 

@@ -9,18 +9,17 @@ public static class PassiveSinks
     /// <summary>The coolest sink of the kit that the part can carry, with the temperature T = air + P·R; each sink is used once.</summary>
     public static IReadOnlyList<PassiveSink> For(Board board, Block block, IReadOnlyList<string> uncovered, double airC)
     {
-        var left = (block.Kit?.Sinks ?? []).ToDictionary(s => s, s => s.Count);
+        // the same sink may stand in two lines of a kit
+        var left = (block.Kit?.Sinks ?? [])
+            .SelectMany(s => Enumerable.Repeat(s, Math.Min(s.Count, uncovered.Count)))
+            .ToList();
         var placed = new List<PassiveSink>();
         foreach (var part in uncovered.Select(board.FindPart).OfType<Part>().OrderByDescending(p => p.DissipationW))
         {
-            var sink = left.Where(s => s.Value > 0)
-                .Select(s => s.Key)
-                .OrderBy(s => Overhang(s, part))
-                .ThenBy(s => s.RKPerW)
-                .FirstOrDefault();
+            var sink = left.OrderBy(s => Overhang(s, part)).ThenBy(s => s.RKPerW).FirstOrDefault();
             if (sink is null)
                 break;
-            left[sink]--;
+            left.Remove(sink);
             placed.Add(
                 new(
                     part.Id,
@@ -30,6 +29,9 @@ public static class PassiveSinks
                     airC + part.DissipationW * sink.RKPerW,
                     part.LimitC
                 )
+                {
+                    RKPerW = sink.RKPerW,
+                }
             );
         }
         return placed;

@@ -42,7 +42,7 @@ public static class FittedAgain
         {
             RestoreAction.Fasten => (
                 StepKind.Fasten,
-                $"Put {step.Count} {(step.Count == 1 ? "screw" : "screws")} of group {step.Target} back, out of cell {step.Cell}",
+                $"Put {HowMany.Of(step.Count, "screw")} of group {step.Target} back, out of cell {step.Cell}",
                 FormattableString.Invariant(
                     $"{step.Name}{(length is { } mm ? $", {mm:0.#} mm: no longer one goes in here" : "")}.{(act.IntoBlock ? " They held the stock cooler; the block takes them now." : "")}"
                 ),

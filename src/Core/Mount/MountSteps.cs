@@ -75,7 +75,7 @@ internal static class MountSteps
                 Kind = StepKind.Plug,
                 Board = card,
                 Pair = pair.Key,
-                Done = $"{open} {(open == 1 ? "port" : "ports")} plugged",
+                Done = $"{HowMany.Of(open, "port")} plugged",
                 Title = $"Plug {open} unused {(open == 1 ? "port" : "ports")} of {order.Name(pair)}",
                 Detail = "Fingers or a plastic tool, O-ring seated.",
                 Count = open,

@@ -55,9 +55,9 @@ internal static class PadSteps
         {
             Id = CutStep(number),
             Kind = StepKind.Cut,
-            Done = $"{pieces.Count} pieces cut",
+            Done = $"{HowMany.Of(pieces.Count, "piece")} cut",
             Title =
-                $"Cut {pieces.Count} pieces from {(sheet.Offcut ? "offcut" : "sheet")} {sheet.StockId}, {sheet.Cuts.Count} cuts",
+                $"Cut {HowMany.Of(pieces.Count, "piece")} from {(sheet.Offcut ? "offcut" : "sheet")} {sheet.StockId}, {HowMany.Of(sheet.Cuts.Count, "cut")}",
             Detail = FormattableString.Invariant(
                 $"{sheet.WidthMm:0.#} × {sheet.DepthMm:0.#} mm, letters {Letters(pieces)}. Follow the cutting sheet, edge to edge."
             ),
@@ -140,12 +140,12 @@ internal static class PadSteps
                 true
             );
         if (cutting is { Unplaced.Count: > 0 } cut)
-            return ($"{cut.Unplaced.Count} pads lack a sheet", true);
+            return ($"{HowMany.Of(cut.Unplaced.Count, "pad lacks", "pads lack")} a sheet", true);
         var sizes = pads.Select(p => p.ThicknessMm)
             .Distinct()
             .Order()
             .Select(t => FormattableString.Invariant($"{t:0.0#}"));
-        return ($"{pads.Count} pads, {string.Join(" and ", sizes)} mm", false);
+        return ($"{HowMany.Of(pads.Count, "pad")}, {string.Join(" and ", sizes)} mm", false);
     }
 
     /// <summary>"A to F" for a run, else the letters.</summary>

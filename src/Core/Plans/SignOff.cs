@@ -57,7 +57,7 @@ public static class SignOff
             return new SignOutcome.Granted(step);
         var names = open.Select(o => plan.Find(o)?.Title ?? o.ToString());
         return new SignOutcome.Locked(
-            $"Locked: {open.Count} {(open.Count == 1 ? "step is" : "steps are")} open. {string.Join(". ", names)}.",
+            $"Locked: {HowMany.Of(open.Count, "step is", "steps are")} open. {string.Join(". ", names)}.",
             open
         );
     }

@@ -35,7 +35,7 @@ public static class RouteCard
         var last = signed.MaxBy(x => x.At);
         return new(
             station.Station,
-            again > 0 ? $"look again at {again} {(again == 1 ? "step" : "steps")}" : Words(station, signed, complete),
+            again > 0 ? $"look again at {HowMany.Of(again, "step")}" : Words(station, signed, complete),
             again > 0 || station.Trouble && !complete,
             station.Steps.Count,
             signed.Count,

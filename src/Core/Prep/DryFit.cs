@@ -99,7 +99,7 @@ public static class DryFit
                 slots == wide ? DryFitState.Fine : DryFitState.Look,
                 slots == wide
                     ? "The bracket stays as it is."
-                    : $"The bracket changes from {wide} to {slots} {(slots == 1 ? "slot" : "slots")}: try it on now."
+                    : $"The bracket changes from {wide} to {HowMany.Of(slots, "slot")}: try it on now."
             );
         if (
             block.BackPlate is { } back

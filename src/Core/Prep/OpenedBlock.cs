@@ -21,7 +21,7 @@ internal static class OpenedBlock
                     : $"Open {order.Name(pair)} over a tray: {string.Join(", ", parts)} drop out",
             Detail = parts.Count == 0 ? "Nothing falls out of it." : "Count them into a cell of the tray.",
             Caution = parts.Count == 0 ? null : "A terminal or O-ring that rolls away is missed only under pressure.",
-            Done = parts.Count == 0 ? "Open" : $"Open, {parts.Count} parts in the tray",
+            Done = parts.Count == 0 ? "Open" : $"Open, {HowMany.Of(parts.Count, "part")} in the tray",
             Count = parts.Count == 0 ? null : parts.Count,
             Counted = parts.Count == 0 ? null : CountOf.Checks,
         };

@@ -73,10 +73,7 @@ public static class PrepStation
         }
         if (steps.Count == 0)
             return new([], new(Station.Prep, "waits for a block", true, []));
-        return new(
-            pairs,
-            new(Station.Prep, $"{faces} {(faces == 1 ? "face" : "faces")} to clean, dry fit", false, steps)
-        );
+        return new(pairs, new(Station.Prep, $"{HowMany.Of(faces, "face")} to clean, dry fit", false, steps));
     }
 
     /// <summary>Parts that the stock cooler was set on with liquid metal.</summary>
@@ -169,7 +166,7 @@ public static class PrepStation
             Pair = pair.Key,
             Done = "Dry fit good",
             Title =
-                $"Dry fit of {order.Name(pair)}{order.On(on.Board)} without pads or paste: {checks.Count} things to look at",
+                $"Dry fit of {order.Name(pair)}{order.On(on.Board)} without pads or paste: {HowMany.Of(checks.Count, "thing")} to look at",
             Detail = string.Join(
                 " ",
                 checks

@@ -131,9 +131,7 @@ public static class OrderList
                 .MaxBy(p => p.WidthMm * p.DepthMm);
             var (w, d) = whole is null ? (UsualSheetMm, UsualSheetMm) : (whole.WidthMm, whole.DepthMm);
             var sheets = (int)Math.Ceiling(missing / (w * d / 100));
-            return FormattableString.Invariant(
-                $"{sheets} {(sheets == 1 ? "sheet" : "sheets")} of {w:0.#} × {d:0.#} mm"
-            );
+            return FormattableString.Invariant($"{HowMany.Of(sheets, "sheet")} of {w:0.#} × {d:0.#} mm");
         }
         var amount = line.Unit is "" or "g" ? missing : Math.Ceiling(missing);
         return FormattableString.Invariant($"{amount:0.##}{(line.Unit.Length > 0 ? " " + line.Unit : "")}");

@@ -51,7 +51,7 @@ internal static class TeardownReasons
                 var held =
                     screws.Count + leads.Count == 0
                         ? "Nothing holds it but its bonds."
-                        : $"{screws.Sum(x => x.Count)} screws are out{(leads.Count > 0 ? $" and {leads.Count} {(leads.Count == 1 ? "lead is" : "leads are")} off" : "")}: nothing holds it but its bonds.";
+                        : $"{screws.Sum(x => x.Count)} screws are out{(leads.Count > 0 ? $" and {HowMany.Of(leads.Count, "lead is", "leads are")} off" : "")}: nothing holds it but its bonds.";
                 return new(
                     act.Action,
                     p.Id,

@@ -43,7 +43,7 @@ public static class TeardownStation
         var screws = boards.SelectMany(b => b.Plan.Tray).Sum(t => t.Count);
         return new(
             boards,
-            new(Station.Teardown, $"{screws} screws, {flips} {(flips == 1 ? "flip" : "flips")}", false, steps),
+            new(Station.Teardown, $"{HowMany.Of(screws, "screw")}, {HowMany.Of(flips, "flip")}", false, steps),
             troubles.List
         );
     }
@@ -97,7 +97,7 @@ public static class TeardownStation
             Board = BoardOf(order, piece, s.Target),
             Title = s.Action switch
             {
-                TeardownAction.Unscrew => $"Take out {s.Count} {(s.Count == 1 ? "screw" : "screws")}, group {s.Target}",
+                TeardownAction.Unscrew => $"Take out {HowMany.Of(s.Count, "screw")}, group {s.Target}",
                 TeardownAction.Unplug => $"Unplug the {s.Name}",
                 _ => $"Lift the {s.Name}",
             },

@@ -1,3 +1,4 @@
+using FaithfulBracket.Core;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 
@@ -98,7 +99,7 @@ public static class LayoutBoard
                 $"No size is stated for {Names(small)}: drawn {UnknownSizeMm:0} × {UnknownSizeMm:0} mm."
             );
         if (layout.Holes.Count(h => h.DiameterMm is not > 0) is > 0 and var nameless)
-            yield return $"{nameless} {(nameless == 1 ? "hole" : "holes")} without a diameter left out.";
+            yield return $"{HowMany.Of(nameless, "hole")} without a diameter left out.";
         if (layout.ThicknessMm is null)
             yield return FormattableString.Invariant($"No thickness is stated: taken as {UnknownThicknessMm:0.0} mm.");
         if (layout.Outline is null)

@@ -180,13 +180,13 @@ public static class LayoutReader
                 new(
                     files[0].Name,
                     1,
-                    $"{beside.Count} {(beside.Count == 1 ? "part lies" : "parts lie")} outside the outline: {string.Join(", ", beside.Take(6))}{(beside.Count > 6 ? " …" : "")}."
+                    $"{HowMany.Of(beside.Count, "part lies", "parts lie")} outside the outline: {string.Join(", ", beside.Take(6))}{(beside.Count > 6 ? " …" : "")}."
                 )
             );
         var holes = d.Holes.Count(h => !outline.Contains(new(h.X, h.Y)));
         if (holes > 0)
             d.Warnings.Add(
-                new(files[0].Name, 1, $"{holes} {(holes == 1 ? "hole lies" : "holes lie")} outside the outline.")
+                new(files[0].Name, 1, $"{HowMany.Of(holes, "hole lies", "holes lie")} outside the outline.")
             );
     }
 

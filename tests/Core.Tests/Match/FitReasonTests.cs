@@ -93,7 +93,7 @@ public class FitReasonTests
         Weight.Work,
         "C9 clears the underside by only 0.13 mm, less than 0.3: measure it before mounting."
     )]
-    [InlineData(2.5, "tightest", Weight.Note, "Of 1 parts under the plate the tightest is C9, 0.53 mm clear.")]
+    [InlineData(2.5, "tightest", Weight.Note, "Of 1 part under the plate the tightest is C9, 0.53 mm clear.")]
     public void Room_over_a_part_is_told_to_a_hundredth(double height, string code, Weight weight, string text)
     {
         var board = Sample.Board(more: Sample.Part("C9", PartKind.Capacitor, 25, 10, 2, 2, height));
@@ -160,7 +160,7 @@ public class FitReasonTests
             );
         var one = Fit.Judge(Hot(1), Sample.Block());
         Assert.Equal("No land covers Q1: it needs passive sinks and airflow.", Reason(one, "uncovered").Text);
-        Assert.Equal("seats, 1 parts need sinks", one.Summary);
+        Assert.Equal("seats, 1 part needs a sink", one.Summary);
         Assert.Equal(
             "No land covers Q1, Q2, Q3, Q4, Q5, Q6: they need passive sinks and airflow.",
             Reason(Fit.Judge(Hot(6), Sample.Block()), "uncovered").Text

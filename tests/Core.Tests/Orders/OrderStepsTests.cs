@@ -138,7 +138,7 @@ public class OrderStepsTests
         Assert.Equal(("all 2 blocks seat", false), (fine.Summary, fine.Trouble));
         // a third hot part that neither covers
         var bare = new WorkOrder { Pieces = [new("A", Rows(3))], Pairs = [new("P", Chip()), new("Q", Chip())] };
-        Assert.Equal("all seat, 1 parts need sinks", Plan(bare).Match.Sheet.Summary);
+        Assert.Equal("all seat, 1 part needs a sink", Plan(bare).Match.Sheet.Summary);
         // a block more than there are rows
         var many = new WorkOrder { Pieces = [new("A", Rows(1))], Pairs = [new("P", Chip()), new("Q", Chip())] };
         Assert.Equal(

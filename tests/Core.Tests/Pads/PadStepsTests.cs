@@ -147,13 +147,13 @@ public class PadStepsTests
     public void What_is_wrong_is_said_before_how_many_there_are()
     {
         var good = Pad(PadState.Good);
-        Assert.Equal(("1 pads, 1.0 mm", false), Summary(null, good));
+        Assert.Equal(("1 pad, 1.0 mm", false), Summary(null, good));
         Assert.Equal(("3 pads, 1.0 and 1.5 mm", false), Summary(null, Pad(PadState.Good, 1.5), good, good));
         Assert.Equal(("1.5 mm is crushed at A", true), Summary(null, good, Pad(PadState.Crushed, 1.5)));
         Assert.Equal(("0.5 mm barely touches at A", true), Summary(null, good, Pad(PadState.Starved, 0.5)));
         Assert.Equal(("1.0 mm barely touches at A", true), Summary(null, good with { Fit = null }));
         var lacking = new CutPlan([], [new("A", "no sheet")], 0, 0);
-        Assert.Equal(("1 pads lack a sheet", true), Summary(lacking, good));
+        Assert.Equal(("1 pad lacks a sheet", true), Summary(lacking, good));
         Assert.Equal(("1.5 mm is crushed at A", true), Summary(lacking, Pad(PadState.Crushed, 1.5)));
     }
 

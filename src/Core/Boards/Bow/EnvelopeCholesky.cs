@@ -1,4 +1,5 @@
 using System.Numerics;
+using System.Runtime.CompilerServices;
 
 namespace FaithfulBracket.Core.Boards.Bow;
 
@@ -8,6 +9,9 @@ namespace FaithfulBracket.Core.Boards.Bow;
 /// </summary>
 public sealed class EnvelopeCholesky
 {
+    /// <summary>Compiled well at the first call: a factoring is one call, long over before the runtime would take it up again.</summary>
+    private const MethodImplOptions Hot = MethodImplOptions.AggressiveOptimization;
+
     private readonly int[] _first;
     private readonly long[] _start;
     private readonly double[] _values;
@@ -40,6 +44,7 @@ public sealed class EnvelopeCholesky
 
     /// <exception cref="InputException">The matrix is singular: the plate is not held.</exception>
     /// <exception cref="OperationCanceledException">Stopped.</exception>
+    [MethodImpl(Hot)]
     public void Factor(CancellationToken cancel = default)
     {
         Span<double> sums = stackalloc double[4];
@@ -82,6 +87,7 @@ public sealed class EnvelopeCholesky
     }
 
     /// <summary>Products of row i with rows j to j + 3, over the columns before j.</summary>
+    [MethodImpl(Hot)]
     private void Products(Span<double> row, int first, int j, Span<double> sums)
     {
         var from = first;
@@ -128,6 +134,7 @@ public sealed class EnvelopeCholesky
         }
     }
 
+    [MethodImpl(Hot)]
     private static double Dot(ReadOnlySpan<double> a, ReadOnlySpan<double> b)
     {
         var sum = Vector<double>.Zero;
@@ -141,6 +148,7 @@ public sealed class EnvelopeCholesky
     }
 
     /// <summary>Solves for one right side in place.</summary>
+    [MethodImpl(Hot)]
     public void Solve(Span<double> x)
     {
         if (!_factored)

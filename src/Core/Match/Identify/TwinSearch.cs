@@ -114,7 +114,7 @@ public static class TwinSearch
             + (
                 under == 0
                     ? "nothing seen differs under the block."
-                    : $"{under} {(under == 1 ? "difference" : "differences")} under the block."
+                    : $"{HowMany.Of(under, "difference")} under the block."
             );
     }
 

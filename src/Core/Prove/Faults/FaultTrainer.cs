@@ -84,7 +84,7 @@ public static class FaultTrainer
         );
     }
 
-    private static string Looks(int n) => $"{n} {(n == 1 ? "look" : "looks")}";
+    private static string Looks(int n) => $"{HowMany.Of(n, "look")}";
 
     private static List<TrainingChoice> Choices(List<FaultPart> parts)
     {

@@ -187,7 +187,7 @@ public static class LogReading
         if (gaps.Count > 0)
             parts.Add(
                 FormattableString.Invariant(
-                    $"{gaps.Count} {(gaps.Count == 1 ? "gap" : "gaps")}, {gaps.Sum(g => g.ToS - g.FromS):0} s without samples."
+                    $"{HowMany.Of(gaps.Count, "gap")}, {gaps.Sum(g => g.ToS - g.FromS):0} s without samples."
                 )
             );
         return string.Join(' ', parts);
