@@ -82,5 +82,5 @@ public static class KitStation
     }
 
     private static string Amount(KitLine l) =>
-        FormattableString.Invariant($"{l.Short:0.##}{(l.Unit.Length > 0 ? " " + l.Unit : "")} {l.Name}");
+        FormattableString.Invariant($"{l.Short:0.##} {(l.Unit.Length > 0 ? l.Unit : "×")} {l.Name}");
 }

@@ -201,8 +201,8 @@ public class KitTests
 
     [Theory]
     [InlineData(0, "all here")]
-    [InlineData(1, "1 screws M2.5 short")]
-    [InlineData(3, "1 screws M2.5 short, 2 more")]
+    [InlineData(1, "1 × screws M2.5 short")]
+    [InlineData(3, "1 × screws M2.5 short, 2 more")]
     public void The_station_says_the_first_that_is_short_and_how_many_more(int missing, string summary)
     {
         var kit = new KitContents { Screws = [new("M2.5", 6, missing > 0 ? 3 : 4, "T6", null)] };
