@@ -4,7 +4,10 @@ using FaithfulBracket.Core.Geometry;
 
 namespace FaithfulBracket.Perf;
 
-/// <summary>Made-up blocks as a large catalogue holds them: most have another screw pattern, some share a board's retention square, few its perimeter too.</summary>
+/// <summary>
+/// Made-up blocks as a large catalogue holds them: most have another screw pattern, some share a board's retention
+/// square, few its perimeter too.
+/// </summary>
 public static class BlockCrowd
 {
     public static Block[] Make(Block model, int count, int seed)

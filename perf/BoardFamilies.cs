@@ -4,7 +4,10 @@ using FaithfulBracket.Core.Match.Identify;
 
 namespace FaithfulBracket.Perf;
 
-/// <summary>Made-up boards in families of near twins: a family shares its plan, a class within it differs under the block, boards of a class differ only outside.</summary>
+/// <summary>
+/// Made-up boards in families of near twins: a family shares its plan, a class within it differs under the block,
+/// boards of a class differ only outside.
+/// </summary>
 public sealed class BoardFamilies(int families, int classes, int members, int seed)
 {
     public int Count => families * classes * members;
@@ -136,7 +139,10 @@ public sealed class BoardFamilies(int families, int classes, int members, int se
             );
     }
 
-    /// <summary>What someone measures of a board: turned and shifted, noisy, 30 % of the points missing and 30 % strangers among them.</summary>
+    /// <summary>
+    /// What someone measures of a board: turned and shifted, noisy, 30 % of the points missing and 30 % strangers
+    /// among them.
+    /// </summary>
     public static Constellation Measure(Board board, double sigmaMm, double missing, double extra, Random r)
     {
         var (angle, shift) = (r.NextDouble() * 2 * Math.PI, new Point2(Mm(r, -200, 200), Mm(r, -200, 200)));

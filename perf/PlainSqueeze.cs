@@ -3,7 +3,10 @@ using FaithfulBracket.Core.Materials;
 
 namespace FaithfulBracket.Perf;
 
-/// <summary>The squeeze of a Newtonian paste on a square face written plainly: Gauss–Seidel sweeps for the pressure, every step from nothing.</summary>
+/// <summary>
+/// The squeeze of a Newtonian paste on a square face written plainly: Gauss–Seidel sweeps for the pressure, every
+/// step from nothing.
+/// </summary>
 internal static class PlainSqueeze
 {
     private const double FullShare = 0.97,

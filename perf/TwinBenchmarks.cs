@@ -51,7 +51,10 @@ public class TwinBenchmarks
         return 0;
     }
 
-    /// <summary>Every pair of seen holes on every pair of the board's holes of the same distance, points met counted, on a sample of the boards.</summary>
+    /// <summary>
+    /// Every pair of seen holes on every pair of the board's holes of the same distance, points met counted, on a
+    /// sample of the boards.
+    /// </summary>
     [Benchmark(Baseline = true), BenchmarkCategory("a constellation among 100 000 boards"), Scale(100_000 / Scanned)]
     public int PlainScan()
     {

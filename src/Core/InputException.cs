@@ -10,6 +10,7 @@ public sealed class InputException(IReadOnlyList<InputFault> faults)
     public IReadOnlyList<InputFault> Faults { get; } = faults;
 }
 
-/// <param name="Field">Which input: its name, with the place in a list such as supports/3; a reader of a document names its own place in it.</param>
+/// <param name="Field">Which input: its name, with the place in a list such as supports/3; a reader of a document
+/// names its own place in it.</param>
 /// <param name="Message">What was found, what is expected, and the fix.</param>
 public sealed record InputFault(string Field, string Message);

@@ -17,7 +17,10 @@ public sealed record SceneCamera(
     double K1
 );
 
-/// <summary>A bare board on the bench with the target beside it, seen through a camera of known pose: what a photo of it looks like.</summary>
+/// <summary>
+/// A bare board on the bench with the target beside it, seen through a camera of known pose: what a photo of it looks
+/// like.
+/// </summary>
 public sealed class PhotoScene(Board board, Placement sheet, Point2 lookAt, SceneCamera camera, int seed)
 {
     /// <summary>No ray of the picture is flatter than this many millimetres along the board for each of height.</summary>

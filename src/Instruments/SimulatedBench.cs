@@ -20,7 +20,8 @@ public sealed record BenchScene(
 );
 
 /// <summary>
-/// A logger on a card that warms up: every sensor settles by one exponential from the room to what the job's own physics and its hidden fault
+/// A logger on a card that warms up: every sensor settles by one exponential from the room to what the job's own
+/// physics and its hidden fault
 /// say, with the noise and the steps of a cheap sensor.
 /// </summary>
 public sealed class SimulatedBench(BenchScene scene, TimeProvider time) : IBenchLogger

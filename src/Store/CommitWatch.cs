@@ -3,7 +3,10 @@ using Microsoft.Data.Sqlite;
 
 namespace FaithfulBracket.Store;
 
-/// <summary>Tells whether anybody else committed since the last look: SQLite counts the commits of all other connections for each open one.</summary>
+/// <summary>
+/// Tells whether anybody else committed since the last look: SQLite counts the commits of all other connections for
+/// each open one.
+/// </summary>
 public sealed class CommitWatch : IDisposable
 {
     private readonly SqliteConnection _connection;

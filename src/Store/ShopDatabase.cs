@@ -34,7 +34,10 @@ public sealed class ShopDatabase
         _shelf = new(_connection, Prepare);
     }
 
-    /// <summary>The file as a connection names it: where nothing can be written no log can be opened, and without one it is read as it stands.</summary>
+    /// <summary>
+    /// The file as a connection names it: where nothing can be written no log can be opened, and without one it is
+    /// read as it stands.
+    /// </summary>
     private string Source =>
         ReadOnly && new FileInfo($"{File}-wal") is not { Exists: true, Length: > 0 }
             ? $"file:{File}?immutable=1"

@@ -84,7 +84,10 @@ public sealed record CarrierBolt(
 /// <param name="DropParts">What falls out when it is opened.</param>
 public sealed record BlockHalf(string Id, Face Face, string Plate, bool OpensBefore, IReadOnlyList<string> DropParts);
 
-/// <summary>What lies behind the board under some of the block's screws: a stock back plate that is fitted again, or a cooled one.</summary>
+/// <summary>
+/// What lies behind the board under some of the block's screws: a stock back plate that is fitted again, or a cooled
+/// one.
+/// </summary>
 /// <param name="Piece">Id of the stock piece.</param>
 /// <param name="UsesHoles">Holes of the block.</param>
 /// <param name="Pads">Parts behind the board that its own pads lie on.</param>

@@ -2,7 +2,10 @@ using FaithfulBracket.Core.Geometry;
 
 namespace FaithfulBracket.Core.Boards;
 
-/// <summary>What the stock cooler is made of and what holds it: pieces, fastener groups, leads and bonds. The board itself is "board".</summary>
+/// <summary>
+/// What the stock cooler is made of and what holds it: pieces, fastener groups, leads and bonds. The board itself is
+/// "board".
+/// </summary>
 public sealed record Assembly
 {
     /// <summary>The id that stands for the board in <c>joins</c> and <c>between</c>.</summary>

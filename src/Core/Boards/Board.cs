@@ -3,7 +3,10 @@ using FaithfulBracket.Core.Geometry;
 
 namespace FaithfulBracket.Core.Boards;
 
-/// <summary>A bare board seen from the die side: origin at the main die's centre, +x right, +y up, z = 0 at the front surface. Lengths mm.</summary>
+/// <summary>
+/// A bare board seen from the die side: origin at the main die's centre, +x right, +y up, z = 0 at the front surface.
+/// Lengths mm.
+/// </summary>
 public sealed record Board
 {
     public required string Id { get; init; }
@@ -52,7 +55,10 @@ public sealed record Backing(Polygon Area, double Factor);
 /// <summary>A pin header a block may use up.</summary>
 public sealed record Header(string Id, string Kind);
 
-/// <summary>A hole through the board. A slot reaches <paramref name="SlotMm"/> along <paramref name="SlotDeg"/>, half to each side.</summary>
+/// <summary>
+/// A hole through the board. A slot reaches <paramref name="SlotMm"/> along <paramref name="SlotDeg"/>, half to each
+/// side.
+/// </summary>
 public sealed record BoardHole(
     string Id,
     double X,

@@ -59,7 +59,10 @@ public enum BondKind
     Snug,
 }
 
-/// <summary>How the shop knows the board: A statement, B surveyed, C traced from a photo, D twin by resemblance, E opinion on pictures.</summary>
+/// <summary>
+/// How the shop knows the board: A statement, B surveyed, C traced from a photo, D twin by resemblance, E opinion on
+/// pictures.
+/// </summary>
 public enum EvidenceGrade
 {
     [JsonStringEnumMemberName("A")]

@@ -3,7 +3,8 @@ using FaithfulBracket.Core.Geometry;
 namespace FaithfulBracket.Core.Flow;
 
 /// <summary>Pressure drop of a block over its flow, through the points its maker states: kPa over L/min.</summary>
-/// <remarks>Between points a power law through both, beyond them the nearest pair's; a single point takes turbulent flow, exponent 1.75 (Blasius 1913).</remarks>
+/// <remarks>Between points a power law through both, beyond them the nearest pair's; a single point takes turbulent
+/// flow, exponent 1.75 (Blasius 1913).</remarks>
 public sealed class DropCurve
 {
     private const double Turbulent = 1.75;

@@ -1,6 +1,9 @@
 namespace FaithfulBracket.Core.Geometry;
 
-/// <summary>How much of each cell of a grid an outline covers: clipped column by column, then row by row (Sutherland and Hodgman 1974).</summary>
+/// <summary>
+/// How much of each cell of a grid an outline covers: clipped column by column, then row by row (Sutherland and
+/// Hodgman 1974).
+/// </summary>
 public static class CellShares
 {
     /// <param name="minX">Lower left corner of the grid.</param>

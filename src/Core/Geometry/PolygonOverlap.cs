@@ -39,7 +39,10 @@ public static class PolygonOverlap
         return ToGeometry(subject).Intersection(union).Area;
     }
 
-    /// <summary>The subject clipped to a convex window; empty when they do not meet. Concave subjects may leave edges of no width.</summary>
+    /// <summary>
+    /// The subject clipped to a convex window; empty when they do not meet. Concave subjects may leave edges of no
+    /// width.
+    /// </summary>
     public static IReadOnlyList<Point2> Clip(Polygon subject, Polygon convexWindow)
     {
         var sign = Math.Sign(convexWindow.SignedArea);

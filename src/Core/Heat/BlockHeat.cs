@@ -14,7 +14,8 @@ public sealed record HeatedPart(Pairing Pairing, double Watts, Polygon Into, Pol
 }
 
 /// <summary>
-/// A block's cold plate, cooled so that its main die alone reaches what the block's curve says: h under the fins, a share of it under the rest
+/// A block's cold plate, cooled so that its main die alone reaches what the block's curve says: h under the fins, a
+/// share of it under the rest
 /// of the flow area, none elsewhere.
 /// </summary>
 public sealed class BlockHeat

@@ -170,7 +170,10 @@ public static class Expect
             return null;
         }
 
-        /// <summary>Standard deviation of the gap over a part as a share of it: the root-sum-square band is three of them to each side.</summary>
+        /// <summary>
+        /// Standard deviation of the gap over a part as a share of it: the root-sum-square band is three of them to
+        /// each side.
+        /// </summary>
         public double GapShare(HeatedPart part) =>
             part.Pairing.Land.Through == Through.Pad && _gaps.GetValueOrDefault(part.Part.Id) is { NominalMm: > 0 } gap
                 ? (gap.RssMaxMm - gap.RssMinMm) / 6 / gap.NominalMm

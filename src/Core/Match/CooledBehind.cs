@@ -3,7 +3,10 @@ using FaithfulBracket.Core.Orders;
 
 namespace FaithfulBracket.Core.Match;
 
-/// <summary>A cooled back plate is a pair of its own: where its screws go through the board, those of the front block are left out.</summary>
+/// <summary>
+/// A cooled back plate is a pair of its own: where its screws go through the board, those of the front block are left
+/// out.
+/// </summary>
 internal static class CooledBehind
 {
     public static List<PairFit> Of(WorkOrder order, List<PairFit> pairs)

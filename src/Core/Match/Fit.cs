@@ -62,7 +62,10 @@ public static class Fit
         };
     }
 
-    /// <summary>A with the maker's statement for this board code and revision; else what the board says of itself; else surveyed or traced.</summary>
+    /// <summary>
+    /// A with the maker's statement for this board code and revision; else what the board says of itself; else
+    /// surveyed or traced.
+    /// </summary>
     public static EvidenceGrade Grade(Board board, Block block) =>
         block.DeclaredFor.Any(d =>
             d.Maker == board.Maker

@@ -88,7 +88,10 @@ public static class HoleAlignment
 
     private const int BoundRounds = 8;
 
-    /// <summary>Whether the pairs a start catches can't beat what is known: no fewer screws without a hole, and a proven larger ratio.</summary>
+    /// <summary>
+    /// Whether the pairs a start catches can't beat what is known: no fewer screws without a hole, and a proven
+    /// larger ratio.
+    /// </summary>
     private static bool IsWorse(Board board, IReadOnlyList<BlockHole> holes, Placement start, Alignment best)
     {
         var partners = Partners(board, holes, start);

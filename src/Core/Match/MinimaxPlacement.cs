@@ -82,7 +82,8 @@ public static class MinimaxPlacement
     private const int MostReweightings = 80;
 
     /// <summary>
-    /// Whether some placement brings every miss/slack to at most one. Reweighted least squares (Lawson 1961): any placement it visits proves
+    /// Whether some placement brings every miss/slack to at most one. Reweighted least squares (Lawson 1961): any
+    /// placement it visits proves
     /// yes; its weighted root mean square is below every placement's largest ratio and so proves no. Rarely neither happens; then the exact
     /// answer decides.
     /// </summary>
@@ -130,7 +131,10 @@ public static class MinimaxPlacement
         return best;
     }
 
-    /// <summary>One round: the weighted root mean square of the ratios (no placement does better at its worst pair) and the worst ratio here; weights move to the worst.</summary>
+    /// <summary>
+    /// One round: the weighted root mean square of the ratios (no placement does better at its worst pair) and the
+    /// worst ratio here; weights move to the worst.
+    /// </summary>
     private static (double Least, double Worst) Reweight(
         ReadOnlySpan<HolePair> pairs,
         Span<double> weight,

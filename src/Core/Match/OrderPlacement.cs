@@ -86,7 +86,10 @@ internal static class OrderPlacement
         return new Option?[options.Count];
     }
 
-    /// <summary>The first combination, in the order of the options, in which no hole is taken twice; a pair without options is passed over.</summary>
+    /// <summary>
+    /// The first combination, in the order of the options, in which no hole is taken twice; a pair without options is
+    /// passed over.
+    /// </summary>
     /// <param name="clear">Whether outlines on one face may not overlap either.</param>
     /// <param name="left">How many pairs that have options may be left without a place; the last ones are.</param>
     private static Option?[]? Choose(List<List<Option>> options, bool clear, int left)

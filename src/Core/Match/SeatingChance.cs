@@ -68,7 +68,10 @@ public static class SeatingChance
     private static bool ScrewsPass(ReadOnlySpan<HolePair> pairs, Placement nominal) =>
         MinimaxPlacement.Ratio(pairs, nominal) <= 1 || MinimaxPlacement.CanReachOne(pairs, nominal.RotationDeg);
 
-    /// <summary>Whether moving the part within reach could change whether it clears. A part that clears or clashes everywhere near needs no draw of its own if it clears.</summary>
+    /// <summary>
+    /// Whether moving the part within reach could change whether it clears. A part that clears or clashes everywhere
+    /// near needs no draw of its own if it clears.
+    /// </summary>
     private static bool IsNearAnEdge(Ceiling ceiling, Part part, double sigma)
     {
         var bounds = part.Top().Bounds.Grown(ReachSigmas * sigma);

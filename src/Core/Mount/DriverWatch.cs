@@ -22,7 +22,10 @@ public enum TurnState
 /// <param name="Say">One sentence for the bench.</param>
 public sealed record TurnVerdict(TurnState State, double AngleDeg, double TorqueNm, double Share, string Say);
 
-/// <summary>Judges a turn while it is made: torque that comes without angle is a crossed thread, angle without torque a screw that does not hold.</summary>
+/// <summary>
+/// Judges a turn while it is made: torque that comes without angle is a crossed thread, angle without torque a screw
+/// that does not hold.
+/// </summary>
 public static class DriverWatch
 {
     /// <summary>Card screws are told in N·cm.</summary>

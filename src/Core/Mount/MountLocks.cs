@@ -3,7 +3,10 @@ using FaithfulBracket.Core.Orders;
 
 namespace FaithfulBracket.Core.Mount;
 
-/// <summary>What may not be turned around at Mount: no turn before every screw is started, no second side before the first is home.</summary>
+/// <summary>
+/// What may not be turned around at Mount: no turn before every screw is started, no second side before the first is
+/// home.
+/// </summary>
 internal static class MountLocks
 {
     public static IEnumerable<WorkStep> On(WorkOrder order, IReadOnlyList<WorkStep> steps)
@@ -25,7 +28,10 @@ internal static class MountLocks
             _ => [],
         };
 
-    /// <summary>All screws of this block on this board are started before one is turned: a block that is held at one corner tilts.</summary>
+    /// <summary>
+    /// All screws of this block on this board are started before one is turned: a block that is held at one corner
+    /// tilts.
+    /// </summary>
     private static IReadOnlyList<StepId> Started(IReadOnlyList<WorkStep> steps, WorkStep turn) =>
         [
             .. steps

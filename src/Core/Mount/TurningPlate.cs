@@ -101,7 +101,10 @@ internal sealed class TurningPlate
         };
     }
 
-    /// <summary>The block's own weight and a hand's touch, in the plate's middle: enough that it lies on its pads before the first turn.</summary>
+    /// <summary>
+    /// The block's own weight and a hand's touch, in the plate's middle: enough that it lies on its pads before the
+    /// first turn.
+    /// </summary>
     private sealed class DeadWeight(Geometry.Point2 at) : Contact([new(at.X, at.Y, 1)])
     {
         private const double WeightN = 5;

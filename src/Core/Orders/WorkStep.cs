@@ -69,7 +69,10 @@ public sealed record WorkStep
     public int? Pass { get; init; }
     public int? Passes { get; init; }
 
-    /// <summary>Names the round of turns it belongs to, alike for all of them: they may be signed together; null for anything else.</summary>
+    /// <summary>
+    /// Names the round of turns it belongs to, alike for all of them: they may be signed together; null for anything
+    /// else.
+    /// </summary>
     public string? Round =>
         Kind == StepKind.Turn && Pass is { } pass ? FormattableString.Invariant($"{Id.Scope}:{pass}") : null;
 

@@ -8,7 +8,8 @@ namespace FaithfulBracket.Core.Pads;
 /// <summary>Another pad for the same places and what it does.</summary>
 /// <param name="WorstFilmUm">Thickest film at a die's corner, µm.</param>
 /// <param name="DieLoadN">Load the dies keep.</param>
-/// <param name="PartRiseK">Of the part over its land, by the heat it gives through the squashed pad; null when conductivity is unknown.</param>
+/// <param name="PartRiseK">Of the part over its land, by the heat it gives through the squashed pad; null when
+/// conductivity is unknown.</param>
 /// <param name="Squash">At this place.</param>
 public sealed record Alternative(
     double ThicknessMm,
@@ -26,7 +27,10 @@ public sealed record Alternative(
     public bool Wrong => Floats || TooMuch || Squash <= 0;
 }
 
-/// <summary>What may be used instead: every pad at hand tried at the same places, ranked by die contact first and the part's temperature second.</summary>
+/// <summary>
+/// What may be used instead: every pad at hand tried at the same places, ranked by die contact first and the part's
+/// temperature second.
+/// </summary>
 public static class Alternatives
 {
     /// <param name="parts">Places that change together.</param>

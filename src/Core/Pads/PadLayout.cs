@@ -35,7 +35,10 @@ public sealed record PlacedPad(
     public LaidPad Laid => new(Part, ThicknessMm, Material);
 }
 
-/// <summary>Which pad goes where: the installer's choice, else what the gaps ask for; lettered part kind by part kind, from the top left.</summary>
+/// <summary>
+/// Which pad goes where: the installer's choice, else what the gaps ask for; lettered part kind by part kind, from
+/// the top left.
+/// </summary>
 public static class PadLayout
 {
     /// <param name="choices">Pads chosen instead of the reckoned ones, by part.</param>

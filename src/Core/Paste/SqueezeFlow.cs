@@ -49,7 +49,10 @@ public sealed record SqueezeSettings(
     double? StopGapUm = null
 )
 {
-    /// <summary>Crowns of face and plate together, mm: the room grows as a round paraboloid to this at the radius of a disc as large as the face.</summary>
+    /// <summary>
+    /// Crowns of face and plate together, mm: the room grows as a round paraboloid to this at the radius of a disc as
+    /// large as the face.
+    /// </summary>
     public double CrownMm { get; init; }
 }
 
@@ -148,7 +151,10 @@ public sealed class SqueezeFlow
 
     private bool Full(int i) => _face[i] && _volume[i] >= Capacity(i) * FullShare;
 
-    /// <summary>Cells times rounds of the pressure's solver, over the whole squeeze; an ordinary one takes less even on the finest grid.</summary>
+    /// <summary>
+    /// Cells times rounds of the pressure's solver, over the whole squeeze; an ordinary one takes less even on the
+    /// finest grid.
+    /// </summary>
     private const long MostWork = 150_000_000;
 
     private long _work;
@@ -310,7 +316,10 @@ public sealed class SqueezeFlow
         return Cube(gap) / (0.5 + RimBeyond(i, j));
     }
 
-    /// <summary>How far the paste reaches past cell i in the direction of j, in cells: the fills of the row added up (height function, Cummins et al. 2005).</summary>
+    /// <summary>
+    /// How far the paste reaches past cell i in the direction of j, in cells: the fills of the row added up (height
+    /// function, Cummins et al. 2005).
+    /// </summary>
     private double RimBeyond(int i, int j)
     {
         double reach = 0;
@@ -339,7 +348,10 @@ public sealed class SqueezeFlow
         n[3] = y < _ny - 1 ? i + _nx : -1;
     }
 
-    /// <summary>Pressure in MPa for a sinking speed of 1 mm/s, and the load it carries, N. Conjugate gradients, started from the last answer.</summary>
+    /// <summary>
+    /// Pressure in MPa for a sinking speed of 1 mm/s, and the load it carries, N. Conjugate gradients, started from
+    /// the last answer.
+    /// </summary>
     /// <param name="sink">The step it is solved for, mm: what a cell holds over or under its room is evened out within it.</param>
     private double SolvePressure(double sink)
     {
@@ -480,7 +492,10 @@ public sealed class SqueezeFlow
                 ) * pre[k];
     }
 
-    /// <summary>Inverse roots of the modified incomplete Cholesky factor's diagonal, no fill-in (Gustafsson 1978; Bridson 2008, section 4.3).</summary>
+    /// <summary>
+    /// Inverse roots of the modified incomplete Cholesky factor's diagonal, no fill-in (Gustafsson 1978; Bridson
+    /// 2008, section 4.3).
+    /// </summary>
     private static double[] ModifiedCholesky(int n, double[] diagonal, int[] links, double[] weights)
     {
         const double tuning = 0.97,

@@ -62,7 +62,10 @@ public static class SignOff
         );
     }
 
-    /// <summary>Steps of one round of turns that may be signed together: this one and those after it that are open, up to the first that is locked.</summary>
+    /// <summary>
+    /// Steps of one round of turns that may be signed together: this one and those after it that are open, up to the
+    /// first that is locked.
+    /// </summary>
     /// <returns>In working order; empty where the step is of no round or may not be signed itself.</returns>
     public static IReadOnlyList<WorkStep> Round(JobPlan plan, IReadOnlySet<StepId> signed, StepId id)
     {

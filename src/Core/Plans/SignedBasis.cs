@@ -72,7 +72,10 @@ public sealed record SignedBasis
         return changed;
     }
 
-    /// <summary>The documents a step is reckoned from: its board and its block where it names them, else all that its station reads.</summary>
+    /// <summary>
+    /// The documents a step is reckoned from: its board and its block where it names them, else all that its station
+    /// reads.
+    /// </summary>
     private static bool RestsOn(WorkStep step, DocumentStand d)
     {
         if (d.Role is BoardRole or ProcessorRole or SocketRole or MachineRole)

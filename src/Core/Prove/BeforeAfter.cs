@@ -127,7 +127,10 @@ public static class BeforeAfter
         return (k, Math.Sqrt(own + k * k * r.Sigma.PowerShare * r.Sigma.PowerShare));
     }
 
-    /// <summary>(R_before − R_after)·P_before = ΔT_before − ΔT_after·P_before/P_after: the before's power counts only in the second term.</summary>
+    /// <summary>
+    /// (R_before − R_after)·P_before = ΔT_before − ΔT_after·P_before/P_after: the before's power counts only in the
+    /// second term.
+    /// </summary>
     private static (double K, double Sigma) Gain(SteadyReading b, SteadyReading a)
     {
         var ratio = b.PowerW / a.PowerW;

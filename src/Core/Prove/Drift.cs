@@ -20,7 +20,8 @@ public sealed record DriftResult(
 );
 
 /// <summary>
-/// A weighted straight line through a resistance over months; it passes start·(1 + limit) where the ratio of its value at the first day to its
+/// A weighted straight line through a resistance over months; it passes start·(1 + limit) where the ratio of its
+/// value at the first day to its
 /// slope says, and so does the interval (Fieller 1954).
 /// </summary>
 public static class Drift

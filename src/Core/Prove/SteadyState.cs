@@ -100,7 +100,10 @@ public static class SteadyState
         return list;
     }
 
-    /// <summary>Standard deviation of a sample, out of what three neighbours in a line leave; the middle of all, so that steps do not count.</summary>
+    /// <summary>
+    /// Standard deviation of a sample, out of what three neighbours in a line leave; the middle of all, so that steps
+    /// do not count.
+    /// </summary>
     private static double Noise(List<LogSample> log)
     {
         var second = new List<double>(log.Count);

@@ -37,7 +37,10 @@ public sealed record WorkBlock(
     public bool Done => Left.Count == 0;
 }
 
-/// <summary>A job's steps as blocks of work: a new one at each station, after each wait worth leaving the bench for and at each change of a shared tool.</summary>
+/// <summary>
+/// A job's steps as blocks of work: a new one at each station, after each wait worth leaving the bench for and at
+/// each change of a shared tool.
+/// </summary>
 public static class WorkBlocks
 {
     /// <summary>Hands stay with a wait shorter than this, s.</summary>

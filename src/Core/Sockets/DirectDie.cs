@@ -29,7 +29,8 @@ public sealed record DirectDieAsk(
 public sealed record Told(string Code, string Text);
 
 /// <param name="LoadCentre">Where the springs pull together, in the socket's frame.</param>
-/// <param name="GainK">Cooler hottest die at this power, K; between low and high by the films' spread and the spreading formula's error.</param>
+/// <param name="GainK">Cooler hottest die at this power, K; between low and high by the films' spread and the
+/// spreading formula's error.</param>
 /// <param name="Hottest">The die that is hottest under its lid.</param>
 /// <param name="LiddedKPerW">Of the hottest die, per watt of the whole package, without what both ways share.</param>
 public sealed record DirectDieResult(

@@ -10,7 +10,8 @@ namespace FaithfulBracket.Core.Sockets;
 /// </summary>
 /// <param name="ContactMm">Top of the lid, or of the tallest die without one.</param>
 /// <param name="HomeMm">Where the block's die land comes to rest.</param>
-/// <param name="StopGapMm">Room over the stops when the block rests on the contact; negative when they come first, null without stops.</param>
+/// <param name="StopGapMm">Room over the stops when the block rests on the contact; negative when they come first,
+/// null without stops.</param>
 /// <param name="SpringLoadN">What the springs pull with at home.</param>
 /// <param name="LoadN">What of it reaches the contact.</param>
 /// <param name="SocketLoadN">Load on the socket's contacts: that and the clamp's or frame's.</param>

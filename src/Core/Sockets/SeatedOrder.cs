@@ -50,7 +50,10 @@ public static class SeatedOrder
         );
     }
 
-    /// <summary>The block with only the holes and springs of this socket, its springs as far in as the heights make them, turned as chosen.</summary>
+    /// <summary>
+    /// The block with only the holes and springs of this socket, its springs as far in as the heights make them,
+    /// turned as chosen.
+    /// </summary>
     private static Block OnSocket(SeatedProcessor seated, Block block)
     {
         var fit = FitOf(seated, block);
@@ -85,7 +88,10 @@ public static class SeatedOrder
         };
     }
 
-    /// <summary>The chosen turn, where the block can be turned so; on bare dies the one with the inlet over the hot ones; else the best by the maker's word that meets nothing, else the first that meets nothing.</summary>
+    /// <summary>
+    /// The chosen turn, where the block can be turned so; on bare dies the one with the inlet over the hot ones; else
+    /// the best by the maker's word that meets nothing, else the first that meets nothing.
+    /// </summary>
     public static double Turn(SeatedProcessor seated, Block block)
     {
         // a turn chosen for another block is no turn of this one

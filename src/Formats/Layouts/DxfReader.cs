@@ -4,7 +4,10 @@ using FaithfulBracket.Core.Geometry;
 
 namespace FaithfulBracket.Formats.Layouts;
 
-/// <summary>Drawing exchange files as text: circles are holes, the largest closed line is the outline, other closed lines are parts.</summary>
+/// <summary>
+/// Drawing exchange files as text: circles are holes, the largest closed line is the outline, other closed lines are
+/// parts.
+/// </summary>
 internal static class DxfReader
 {
     private sealed record Entity(string Type, int Line, List<(int Code, string Value, int Line)> Fields)

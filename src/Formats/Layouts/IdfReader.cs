@@ -185,7 +185,10 @@ internal static partial class IdfReader
             draft.Warn(file, s.Line, $"{loops.Count - 1} cut-outs inside the outline are left out.");
     }
 
-    /// <summary>Points between two ends of an arc of a given included angle, counter-clockwise when positive; 360 is a circle about the first point.</summary>
+    /// <summary>
+    /// Points between two ends of an arc of a given included angle, counter-clockwise when positive; 360 is a circle
+    /// about the first point.
+    /// </summary>
     private static IEnumerable<Point2> Arc(Point2 from, Point2 to, double angleDeg)
     {
         var steps = Math.Clamp((int)Math.Ceiling(Math.Abs(angleDeg) / 6), 2, 90);

@@ -527,7 +527,10 @@ internal sealed partial class TableReader
 
     private static string Signature(string[] cells) => string.Join('|', cells.Select(Plain));
 
-    /// <summary>The table's columns as they stand, understood or not; null where there is no table of three columns and a row below.</summary>
+    /// <summary>
+    /// The table's columns as they stand, understood or not; null where there is no table of three columns and a row
+    /// below.
+    /// </summary>
     internal static TableLook? Look(TextFile file, IReadOnlyDictionary<string, ColumnMap>? known)
     {
         const int shownRows = 3;

@@ -8,7 +8,8 @@ using FaithfulBracket.Formats.Layouts;
 namespace FaithfulBracket.Formats.Logs;
 
 /// <summary>
-/// Logs as text: commas, semicolons or tabs, decimal points or commas, times as seconds or of the clock, empty cells, lines of other words in
+/// Logs as text: commas, semicolons or tabs, decimal points or commas, times as seconds or of the clock, empty cells,
+/// lines of other words in
 /// front of the header.
 /// </summary>
 public sealed class LogCsv

@@ -3,7 +3,10 @@ using FaithfulBracket.Core.Prove.Logs;
 
 namespace FaithfulBracket.Formats.Logs;
 
-/// <summary>A log as bytes: figures of four bytes, column by column, deflated. An hour at ten a second takes about 1 MB before, 200 kB after.</summary>
+/// <summary>
+/// A log as bytes: figures of four bytes, column by column, deflated. An hour at ten a second takes about 1 MB
+/// before, 200 kB after.
+/// </summary>
 public static class LogPack
 {
     private const int Version = 1;

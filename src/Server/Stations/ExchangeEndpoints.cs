@@ -83,7 +83,10 @@ internal static class ExchangeEndpoints
     private static IResult Download(string text, string type, string name) =>
         Results.File(Encoding.UTF8.GetBytes(text), type, name);
 
-    /// <summary>Layout files and what they do not say (fields maker, model, boardCode, revision, die) into a board to look at; nothing is kept.</summary>
+    /// <summary>
+    /// Layout files and what they do not say (fields maker, model, boardCode, revision, die) into a board to look at;
+    /// nothing is kept.
+    /// </summary>
     private static async Task<Ok<LayoutDraftAnswer>> DraftAsync(
         HttpRequest request,
         string? units,

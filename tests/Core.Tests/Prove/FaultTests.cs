@@ -179,7 +179,8 @@ public class FaultTests
     }
 
     /// <summary>
-    /// One simulated bench: what is wrong is drawn by the priors; plate, film, board path, errors and each sensor's offset are not those the
+    /// One simulated bench: what is wrong is drawn by the priors; plate, film, board path, errors and each sensor's
+    /// offset are not those the
     /// finder takes.
     /// </summary>
     private static (FaultKind Kind, string? Part, List<SensorReading> Readings) Simulated(int seed)

@@ -12,7 +12,10 @@ public class ComesBackTests
 {
     private const int Cases = 600;
 
-    /// <summary>Pieces one on top of the other and beside each other; some return, some stay; screws hold each to what lies below.</summary>
+    /// <summary>
+    /// Pieces one on top of the other and beside each other; some return, some stay; screws hold each to what lies
+    /// below.
+    /// </summary>
     private static readonly Gen<Assembly> Assemblies = Gen.Select(
         Gen.Int[1, 7],
         Gen.Int[0, 1 << 20],

@@ -315,7 +315,10 @@ public sealed class BoardBow
         return matrix;
     }
 
-    /// <summary>Presses every pinned disc back to zero; the forces that do it are the reactions (Benzi, Golub and Liesen 2005, section 5).</summary>
+    /// <summary>
+    /// Presses every pinned disc back to zero; the forces that do it are the reactions (Benzi, Golub and Liesen 2005,
+    /// section 5).
+    /// </summary>
     private static Dictionary<int, double> Hold(
         EnvelopeCholesky matrix,
         List<(int Support, Dictionary<int, double> Weights)> pins,

@@ -1,6 +1,9 @@
 namespace FaithfulBracket.Core.Match.Identify;
 
-/// <summary>How well a board explains what was seen: points as a Poisson process, each hole and part seen with an unknown share (beta prior, integrated out).</summary>
+/// <summary>
+/// How well a board explains what was seen: points as a Poisson process, each hole and part seen with an unknown
+/// share (beta prior, integrated out).
+/// </summary>
 internal static class Likelihood
 {
     private static readonly double[] LogFactorial = Table();

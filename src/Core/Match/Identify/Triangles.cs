@@ -3,7 +3,10 @@ namespace FaithfulBracket.Core.Match.Identify;
 /// <summary>Three points with sides in rising order; vertex A lies opposite the shortest side, C opposite the longest.</summary>
 internal readonly record struct Triangle(int A, int B, int C, float Short, float Middle, float Long, byte Holes);
 
-/// <summary>Triangles of near neighbours: they do not change when the board is moved or turned, and survive when far points are missing.</summary>
+/// <summary>
+/// Triangles of near neighbours: they do not change when the board is moved or turned, and survive when far points
+/// are missing.
+/// </summary>
 internal static class Triangles
 {
     /// <summary>Width of one step of a side length, mm.</summary>

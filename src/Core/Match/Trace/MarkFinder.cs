@@ -92,7 +92,10 @@ public static class MarkFinder
         return (new(mark.Id, mark.XMm, mark.YMm, u + 0.5, v + 0.5), gap - ringLight);
     }
 
-    /// <summary>The eight sectors, whatever the turn: the phase that splits dark from light most cleanly. The picture's v runs down, so the order is reversed.</summary>
+    /// <summary>
+    /// The eight sectors, whatever the turn: the phase that splits dark from light most cleanly. The picture's v runs
+    /// down, so the order is reversed.
+    /// </summary>
     private static byte? Decode(Func<double, Func<double, double>> at, double threshold)
     {
         const int samples = 96;

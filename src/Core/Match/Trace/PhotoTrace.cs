@@ -152,7 +152,10 @@ public sealed class PhotoTrace
         ];
     }
 
-    /// <summary>Four marks of which no three lie in one line fix a homography; the share of the whole that a triangle may have and still be a line.</summary>
+    /// <summary>
+    /// Four marks of which no three lie in one line fix a homography; the share of the whole that a triangle may have
+    /// and still be a line.
+    /// </summary>
     private const double FlatShare = 1e-3;
 
     private static bool DefineAView(IReadOnlyList<TargetMark> target)
@@ -334,7 +337,10 @@ public sealed class PhotoTrace
         }
     }
 
-    /// <summary>The click on the board's plane, moved towards the foot of the camera by what a raised point appears too far out: X = g + (C − g)·h/Cz.</summary>
+    /// <summary>
+    /// The click on the board's plane, moved towards the foot of the camera by what a raised point appears too far
+    /// out: X = g + (C − g)·h/Cz.
+    /// </summary>
     private Point2 Locate(ReadOnlySpan<double> theta, double u, double v, double height, double focal)
     {
         var ground = Homography.Apply(Homography.Inverse(Nine(theta)), Unbend(Norm(u, v), LensOf(theta)));

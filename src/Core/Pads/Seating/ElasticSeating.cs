@@ -49,7 +49,8 @@ public sealed class ElasticSeating
 
     /// <param name="contacts">Each acts on one patch of the board.</param>
     /// <param name="compliance">Deflection at each contact for a unit force on each, mm/N.</param>
-    /// <param name="pushed">Deflection at each contact by what else presses on the board while no contact holds it, mm; null for nothing.</param>
+    /// <param name="pushed">Deflection at each contact by what else presses on the board while no contact holds it,
+    /// mm; null for nothing.</param>
     public ElasticSeating(IReadOnlyList<Contact> contacts, double[,] compliance, double[]? pushed = null)
     {
         (_contacts, _n) = (contacts, contacts.Count);

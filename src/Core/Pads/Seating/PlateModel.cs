@@ -22,7 +22,8 @@ public sealed class PlateModel
     public List<(LaidPad Pad, SqueezedPad Contact)> Pads { get; } = [];
 
     /// <summary>The plates of the block that belong to this board.</summary>
-    /// <exception cref="InputException">A pad lies on a part without a pad land, its material is unknown, or nothing fixes a plate's height.</exception>
+    /// <exception cref="InputException">A pad lies on a part without a pad land, its material is unknown, or nothing
+    /// fixes a plate's height.</exception>
     public static IReadOnlyList<PlateModel> For(StackUp stack)
     {
         var ((board, block, placement), pads, materials, paste) = stack;
@@ -97,7 +98,10 @@ public sealed class PlateModel
         return faults.Count > 0 ? throw new InputException(faults) : models;
     }
 
-    /// <summary>The back plate as a plate of its own, once a pad lies on a part under it: its screws hold it on its standoffs, its heights count from the board's back.</summary>
+    /// <summary>
+    /// The back plate as a plate of its own, once a pad lies on a part under it: its screws hold it on its standoffs,
+    /// its heights count from the board's back.
+    /// </summary>
     private static IEnumerable<Plate> BackPlate(Board board, Block block, IReadOnlyList<LaidPad> pads)
     {
         if (
@@ -125,7 +129,10 @@ public sealed class PlateModel
         };
     }
 
-    /// <summary>The plate's screw holes with the contact each makes when home; screws without spring or stop hold the plate at the default bond line.</summary>
+    /// <summary>
+    /// The plate's screw holes with the contact each makes when home; screws without spring or stop hold the plate at
+    /// the default bond line.
+    /// </summary>
     public IEnumerable<(BlockHole Hole, Contact Contact)> Screws(Func<BlockHole, double?>? remainingMm = null)
     {
         foreach (var hole in Plate.Holes)

@@ -21,7 +21,8 @@ public sealed record PartEvidence(
 );
 
 /// <summary>
-/// Part heights out of the stock cooler's pads. Seated on the same die, the old land stood die height + film − step above the board, and the
+/// Part heights out of the stock cooler's pads. Seated on the same die, the old land stood die height + film − step
+/// above the board, and the
 /// pressed pad filled what was left: height = die + film − step − gap. A pad springs back a little once it is free; a share of its
 /// squash is taken off for that, with as much again as tolerance.
 /// </summary>

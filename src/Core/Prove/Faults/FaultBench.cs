@@ -32,7 +32,8 @@ public sealed record FaultPart(
 
 /// <summary>The card as it should run, and how each part's temperature changes when something is wrong.</summary>
 /// <remarks>
-/// Sources: the plate and each part's way of <see cref="Expect"/>; a pad that touches nothing leaves the board's own path. Land rises follow
+/// Sources: the plate and each part's way of <see cref="Expect"/>; a pad that touches nothing leaves the board's own
+/// path. Land rises follow
 /// the block's curve when the flow changes.
 /// </remarks>
 public sealed class FaultBench

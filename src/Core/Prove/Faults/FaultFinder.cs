@@ -67,7 +67,8 @@ public sealed record FaultResult(
 }
 
 /// <summary>
-/// Ranks what can be wrong by its posterior: prior times the likelihood of all readings, its size averaged over the stated range. The model's
+/// Ranks what can be wrong by its posterior: prior times the likelihood of all readings, its size averaged over the
+/// stated range. The model's
 /// own error (a share of each part's own way and of its land's rise, half of the latter common to all parts) widens every sensor's.
 /// </summary>
 public static class FaultFinder

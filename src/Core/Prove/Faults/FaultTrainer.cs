@@ -30,7 +30,8 @@ public sealed record TrainingBench(
 );
 
 /// <summary>
-/// A bench with one hidden fault to find in as few looks as possible. The measure is the finder's own order: it looks at what is likeliest by the
+/// A bench with one hidden fault to find in as few looks as possible. The measure is the finder's own order: it looks
+/// at what is likeliest by the
 /// readings, strikes it out where it is wrong, and goes on.
 /// </summary>
 public static class FaultTrainer

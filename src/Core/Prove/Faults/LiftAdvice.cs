@@ -8,7 +8,10 @@ namespace FaithfulBracket.Core.Prove.Faults;
 /// <param name="Money">Fresh pads and paste; one currency.</param>
 public sealed record LiftAdvice(bool Lift, double Chance, double Money, string Currency, string Text);
 
-/// <summary>Weighs the chance of a fault under the block, and the kelvin it costs, against fresh pads, paste and one more strip-down.</summary>
+/// <summary>
+/// Weighs the chance of a fault under the block, and the kelvin it costs, against fresh pads, paste and one more
+/// strip-down.
+/// </summary>
 public static class LiftOrNot
 {
     /// <summary>A part this near to its limit, or a die this much too warm, is worth a lift.</summary>
