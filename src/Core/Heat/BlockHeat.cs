@@ -38,16 +38,21 @@ public sealed class BlockHeat
 
     private BlockHeat(
         LaidBlock laid,
+        Plate blockPlate,
         HeatPlate plate,
         IReadOnlyList<HeatedPart> parts,
         double hWPerM2K,
         IReadOnlyList<double> rise
     )
     {
-        (_board, Laid, Plate, Parts, HWPerM2K, Rise) = (laid.Board, laid, plate, parts, hWPerM2K, rise);
+        (_board, Laid, BlockPlate, Plate) = (laid.Board, laid, blockPlate, plate);
+        (Parts, HWPerM2K, Rise) = (parts, hWPerM2K, rise);
     }
 
     public LaidBlock Laid { get; }
+
+    /// <summary>The plate of the block that lies on the main die.</summary>
+    public Plate BlockPlate { get; }
     public HeatPlate Plate { get; }
     public IReadOnlyList<HeatedPart> Parts { get; }
 
@@ -79,17 +84,20 @@ public sealed class BlockHeat
         var scale = Scale(board, powerW);
         var parts = block
             .Plates.Where(p => p.Face == Face.Front)
-            .SelectMany(p => LandPairing.Pair(ExposedParts.For(board, block, p.Face), p.Lands, placement))
-            .Where(p => p.Share >= LandPairing.LeastShare)
-            .Select(p => Heated(p, p.Part.DissipationW * scale, placement))
+            .SelectMany(each =>
+                LandPairing
+                    .Pair(ExposedParts.For(board, block, each.Face), each.Lands, placement)
+                    .Where(p => p.Share >= LandPairing.LeastShare)
+                    .Select(p => (Plate: each, Part: Heated(p, p.Part.DissipationW * scale, placement)))
+            )
             .ToList();
-        var main =
-            parts.Where(p => p.Part.Kind is PartKind.Die or PartKind.Lid).MaxBy(p => p.Watts)
-            ?? throw new InputException(
+        var dies = parts.Where(p => p.Part.Part.Kind is PartKind.Die or PartKind.Lid).ToList();
+        if (dies.Count == 0)
+            throw new InputException(
                 "block/plates",
                 "No land of the block lies on a die: its curve says nothing here."
             );
-        var plate = block.Plates.First(p => p.Lands.Contains(main.Pairing.Land));
+        var (plate, main) = dies.MaxBy(p => p.Part.Watts);
         var perWatt = curve.AKPerW + curve.BKPerW * Math.Pow(flowLMin, -curve.N);
         var cell = Math.Max(0.25, Math.Sqrt(plate.Outline.Area / cells));
         var coarse = new HeatGrid(plate.Outline, 2 * cell);
@@ -97,12 +105,12 @@ public sealed class BlockHeat
         var guess = Calibrate(block, coarse, main, perWatt, null, cancel).H;
         var (h, heat) = Calibrate(block, fine, main, perWatt, guess, cancel);
         var watts = new double[fine.Count];
-        List<HeatedPart> own = [.. parts.Where(p => plate.Lands.Contains(p.Pairing.Land))];
+        List<HeatedPart> own = [.. parts.Where(p => ReferenceEquals(p.Plate, plate)).Select(p => p.Part)];
         foreach (var part in own.Where(p => p.Watts > 0))
             if (heat.Spread(part.Into, part.Watts) is { } spread)
                 for (var n = 0; n < spread.Length; n++)
                     watts[n] += spread[n];
-        return new(laid, heat, own, h, heat.Rise(watts));
+        return new(laid, plate, heat, own, h, heat.Rise(watts));
     }
 
     /// <summary>The same plate at the same flow with other watts: every rise goes with them.</summary>
@@ -117,6 +125,7 @@ public sealed class BlockHeat
             ? this
             : new(
                 Laid,
+                BlockPlate,
                 Plate,
                 [.. Parts.Select(p => p with { Watts = p.Watts * factor })],
                 HWPerM2K,

@@ -61,7 +61,7 @@ public sealed record HeatMap(
         var placement = heat.Laid.Placement;
         Point2 At(double i, double j) =>
             placement.Apply(new Point2(grid.MinX + (i + 0.5) * stepX, grid.MinY + (j + 0.5) * stepY));
-        var plate = heat.Laid.Block.Plates.First(p => p.Lands.Contains(heat.Parts[0].Pairing.Land));
+        var plate = heat.BlockPlate;
         return new(
             grid.MinX,
             grid.MinY,

@@ -23,6 +23,25 @@ public class FaultTests
         return FaultBench.Of(stack.Laid, stack.Pads, stack.Materials, stack.Paste, new(null, 30, flow));
     }
 
+    [Fact]
+    public void A_part_under_two_plates_is_one_part()
+    {
+        var stack = Stack(3);
+        var block = stack.Laid.Block;
+        var main = block.Plates[0];
+        var beside = main with
+        {
+            Id = "beside",
+            Seat = Seat.Standoff,
+            StandoffMm = 2.1,
+            Lands = [main.Lands.First(l => l.For == PartKind.Memory)],
+            Holes = [],
+        };
+        var laid = LaidBlock.Of(stack.Laid.Board, block with { Plates = [main, beside] });
+        var bench = FaultBench.Of(laid, null, stack.Materials, stack.Paste, new(null, 30, 3));
+        Assert.Equal(["U1", .. Chips], bench.Parts.Select(p => p.Id));
+    }
+
     /// <summary>The bench that the simulator runs: a plate of four times as many cells and another base than the drawing says.</summary>
     private static readonly FaultBench Simulator = FaultBench.Of(
         BlockHeat.Of(Stack(3.3).Laid, null, 3, 48_000, default),

@@ -107,7 +107,10 @@ public sealed class FaultBench
             .GroupBy(p => p.Part.Id)
             .ToDictionary(g => g.Key, g => g.First());
         var given = (pads ?? []).GroupBy(p => p.Part).ToDictionary(g => g.Key, g => g.First());
-        var supplied = Gaps.Of(laid, materials).Pairs.ToDictionary(g => g.Part, g => g.Pad ?? g.Declared);
+        // two plates may reach over the same part
+        var supplied = Gaps.Of(laid, materials)
+            .Pairs.GroupBy(g => g.Part)
+            .ToDictionary(g => g.Key, g => g.First().Pad ?? g.First().Declared);
         var parts = new List<FaultPart>();
         foreach (var e in expected.Parts.Where(e => contacts.ContainsKey(e.Part)))
         {
