@@ -37,13 +37,46 @@ test('a setting is found, its consequences shown, kept with a reason, saved and 
     mimeType: 'application/json',
     buffer: Buffer.from(JSON.stringify(file)),
   })
-  await expect(dialog).toContainText('1 settings out of ours.json')
+  await expect(dialog).toContainText('1 setting out of ours.json')
   await expect(dialog).toContainText(/open jobs/, { timeout: 60_000 })
   await dialog.getByLabel('Why').fill('our radiator')
   await dialog.getByRole('button', { name: 'Keep it' }).click()
   await expect(dialog).toBeHidden()
   await page.getByLabel('Find a setting').fill('')
   await expect(page.getByRole('region', { name: 'Heat' })).toContainText('default 30')
+})
+
+test('a change is tried portion by portion and left when enough was seen', async ({ page }) => {
+  // the shop says that two more jobs come after its first portion, and takes its time over them
+  const asked: string[] = []
+  let late = () => {}
+  const held = new Promise<void>((go) => {
+    late = go
+  })
+  await page.route('**/api/settings/try*', async (route) => {
+    asked.push(new URL(route.request().url()).search)
+    const answer = await route.fetch()
+    const portion = await answer.json()
+    if (asked.length > 1) await held
+    await route.fulfill({ json: { ...portion, last: 7, more: asked.length > 1 ? 0 : 2 } }).catch(() => {})
+  })
+  await page.goto(`${server.address}/settings`)
+  await page.getByLabel('Find a setting').fill('pastings')
+  await page.getByLabel(/longest time between pastings/).fill('9')
+  await page.getByRole('button', { name: 'Change', exact: true }).click()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.getByRole('status')).toContainText(/Planning every open job with it: \d+ of \d+/)
+  await expect(dialog).toContainText('repaste in 9 months')
+  await dialog.getByLabel('Why').fill('humid room')
+  const keep = dialog.getByRole('button', { name: 'Keep it' })
+  await expect(keep).toBeDisabled()
+  await expect.poll(() => asked).toEqual(['', '?before=7'])
+  await dialog.getByRole('button', { name: 'Enough' }).click()
+  await expect(dialog).toContainText('2 older ones were not looked at.')
+  await expect(keep).toBeEnabled()
+  late()
+  await dialog.getByRole('button', { name: 'Leave it as it is' }).click()
+  await expect(dialog).toBeHidden()
 })
 
 test('figures are written with a comma and inches beside, on every page at once and back again', async ({ page }) => {

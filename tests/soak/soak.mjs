@@ -148,33 +148,47 @@ async function race() {
 
 /** Killed in the middle of what is under way, started again, and asked for all that it had acknowledged. */
 async function killed() {
+  dying = true
   await shop.kill()
   totals.kills++
   while (underWay > 0) await new Promise((later) => setTimeout(later, 5))
   await shop.start()
   dying = false
-  await proveKept()
+  // while the hands go on: what had been acknowledged before the kill stands in whatever is read now
+  proving = proveKept()
   if (totals.kills % 50 === 0)
     console.log(
       `${new Date().toISOString()} ${totals.inputs} inputs, ${totals.kills} kills, slowest ${slowest.seconds.toFixed(2)} s (${slowest.at}), ${failures.length} failed`,
     )
 }
 
+/** Whether the shop is being asked for what it had acknowledged: it lives until it has answered. */
+let asking = false
+
 async function proveKept() {
-  const views = new Map()
+  asking = true
+  const byJob = new Map()
   for (const k of kept) {
-    if (!views.has(k.job)) {
-      const view = (await ask({ method: 'GET', path: `/api/jobs/${k.job}` })).json
-      views.set(k.job, JSON.stringify(view?.history ?? []) + JSON.stringify(view?.notes ?? []))
-    }
-    if (!views.get(k.job).includes(k.text ?? k.step)) fail(`lost after a kill: ${k.text ?? k.step}`, `job ${k.job}`)
+    if (!byJob.has(k.job)) byJob.set(k.job, [])
+    byJob.get(k.job).push(k)
   }
+  await Promise.all(
+    [...byJob].map(async ([job, all]) => {
+      const view = (await ask({ method: 'GET', path: `/api/jobs/${job}` })).json
+      const stands = JSON.stringify(view?.history ?? []) + JSON.stringify(view?.notes ?? [])
+      for (const k of all)
+        if (!stands.includes(k.text ?? k.step)) fail(`lost after a kill: ${k.text ?? k.step}`, `job ${job}`)
+    }),
+  )
+  asking = false
 }
 
 const goesOn = () => Date.now() < end && failures.length < 20 && totals.kills < Number(mostKills)
 
 /** Done when the shop is up, again after a kill. */
 let risen = Promise.resolve()
+/** Done when all that it had acknowledged was found. */
+let proving = Promise.resolve()
 
 async function hand() {
   while (goesOn()) {
@@ -183,15 +197,13 @@ async function hand() {
     await (draw < 0.9 ? one() : draw < 0.96 ? note() : race())
     if (!shop.alive && !dying) return fail('the server ended', shop.log.slice(-2000))
     if (shop.memoryMb() > mostMb) return fail(`holds ${shop.memoryMb().toFixed(0)} MB`, '')
-    if (totals.inputs >= shop.starts * lifeRequests && !dying) {
-      dying = true
-      risen = killed()
-    }
+    if (totals.inputs >= shop.starts * lifeRequests && !dying && !asking) risen = killed()
   }
 }
 
 await Promise.all(Array.from({ length: Number(hands) }, hand))
 await risen
+await proving
 if (shop.alive) await proveKept()
 const memory = shop.memoryMb()
 await shop.end()

@@ -15,6 +15,8 @@ type Setting = Schemas['SettingView']
 /** A value as it is read: its name where it is one of a few. */
 const named = (s: Setting | undefined, value: number) => s?.choices?.[value] ?? value
 
+const howMany = (n: number) => (n === 1 ? '1 setting' : `${n} settings`)
+
 /** Every working default in one place: what it is, why, who changed it, and what a change does to open jobs. */
 export function SettingsPage() {
   const client = useQueryClient()
@@ -49,7 +51,7 @@ export function SettingsPage() {
       const now = new Map(all.data.settings.map((s) => [s.key, s.value]))
       const values = Object.fromEntries(Object.entries(taken.values).filter(([k, v]) => now.get(k) !== v))
       if (Object.keys(values).length === 0) setFault(`${f.name} changes nothing.`)
-      else ask({ values, what: `${Object.keys(values).length} settings out of ${f.name}` })
+      else ask({ values, what: `${howMany(Object.keys(values).length)} out of ${f.name}` })
     } catch (e) {
       setFault(told(e))
     }

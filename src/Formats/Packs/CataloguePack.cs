@@ -32,12 +32,19 @@ public static class CataloguePack
     public const string Format = "faithful-bracket/pack";
     public const int MostBytes = 64 * 1024 * 1024;
     private const int MostFiles = 5000;
+
+    /// <summary>What a manifest of so many files takes at most.</summary>
+    private const int ManifestRoom = 2 * 1024 * 1024;
     private const string ManifestName = "manifest.json";
 
-    public static byte[] Write(IEnumerable<(PackItemKind Kind, string Id, byte[] Content, string? Of)> items)
+    /// <summary>
+    /// Items in the order they come. Pictures that would make the pack larger than one that can be read back are left
+    /// out; documents never are.
+    /// </summary>
+    public static void Write(IEnumerable<(PackItemKind Kind, string Id, byte[] Content, string? Of)> items, Stream into)
     {
-        using var memory = new MemoryStream();
-        using (var zip = new ZipArchive(memory, ZipArchiveMode.Create, leaveOpen: true))
+        var room = (long)MostBytes - ManifestRoom;
+        using (var zip = new ZipArchive(into, ZipArchiveMode.Create, leaveOpen: true))
         {
             var files = new List<object>();
             foreach (var (kind, id, content, of) in items)
@@ -51,7 +58,16 @@ public static class CataloguePack
                     PackItemKind.Machine => $"machines/{id}.machine.json",
                     _ => $"pictures/{id}",
                 };
-                Put(zip, path, content);
+                if (kind == PackItemKind.Picture && content.Length > room)
+                    continue;
+                room -= content.Length;
+                // a picture is small already: packing it once more takes seconds and saves nothing
+                Put(
+                    zip,
+                    path,
+                    content,
+                    kind == PackItemKind.Picture ? CompressionLevel.NoCompression : CompressionLevel.Optimal
+                );
                 files.Add(
                     of is null
                         ? new
@@ -82,17 +98,17 @@ public static class CataloguePack
                         files,
                     },
                     Indented
-                )
+                ),
+                CompressionLevel.Optimal
             );
         }
-        return memory.ToArray();
     }
 
     private static readonly JsonSerializerOptions Indented = new() { WriteIndented = true };
 
-    private static void Put(ZipArchive zip, string path, byte[] content)
+    private static void Put(ZipArchive zip, string path, byte[] content, CompressionLevel level)
     {
-        using var s = zip.CreateEntry(path, CompressionLevel.Optimal).Open();
+        using var s = zip.CreateEntry(path, level).Open();
         s.Write(content);
     }
 

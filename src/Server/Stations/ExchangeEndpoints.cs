@@ -144,31 +144,50 @@ internal static class ExchangeEndpoints
         [FromKeyedServices("machine")] Library machines,
         PhotoShelf shelf,
         CataloguePictures pictures
-    ) =>
-        Results.File(
-            CataloguePack.Write([
-                .. boards.All().Select(d => (PackItemKind.Board, d.Id, d.Document, (string?)null)),
-                .. blocks.All().Select(d => (PackItemKind.Block, d.Id, d.Document, (string?)null)),
-                .. cards.All().Select(d => (PackItemKind.Card, d.Id, d.Document, (string?)null)),
-                .. sockets.All().Select(d => (PackItemKind.Socket, d.Id, d.Document, (string?)null)),
-                .. machines.All().Select(d => (PackItemKind.Machine, d.Id, d.Document, (string?)null)),
-                // a picture whose file is gone is left out
-                .. pictures
-                    .All()
-                    .Select(p => (Of: p, Content: shelf.Read(p.File)))
-                    .Where(p => p.Content is not null)
-                    .Select(p =>
-                        (
-                            PackItemKind.Picture,
-                            $"{p.Of.Kind}-{p.Of.OfId}-{p.Of.File}",
-                            p.Content!,
-                            (string?)$"{p.Of.Kind}/{p.Of.OfId}"
-                        )
-                    ),
-            ]),
-            "application/zip",
-            "library.pack.zip"
+    )
+    {
+        IEnumerable<(PackItemKind, string, byte[], string?)> Documents(PackItemKind kind, Library library) =>
+            library.All().Select(d => (kind, d.Id, d.Document, (string?)null));
+        // beside the memory, and gone once it is sent
+        var file = new FileStream(
+            Path.Combine(Path.GetTempPath(), Path.GetRandomFileName()),
+            FileMode.CreateNew,
+            FileAccess.ReadWrite,
+            FileShare.None,
+            64 * 1024,
+            FileOptions.DeleteOnClose
         );
+        try
+        {
+            CataloguePack.Write(
+                Documents(PackItemKind.Board, boards)
+                    .Concat(Documents(PackItemKind.Block, blocks))
+                    .Concat(Documents(PackItemKind.Card, cards))
+                    .Concat(Documents(PackItemKind.Socket, sockets))
+                    .Concat(Documents(PackItemKind.Machine, machines))
+                    .Concat(Pictures(pictures, shelf)),
+                file
+            );
+            file.Position = 0;
+            return Results.File(file, "application/zip", "library.pack.zip");
+        }
+        catch
+        {
+            file.Dispose();
+            throw;
+        }
+    }
+
+    /// <summary>One at a time; a picture whose file is gone is left out.</summary>
+    private static IEnumerable<(PackItemKind, string, byte[], string?)> Pictures(
+        CataloguePictures pictures,
+        PhotoShelf shelf
+    )
+    {
+        foreach (var p in pictures.All())
+            if (shelf.Read(p.File) is { } content)
+                yield return (PackItemKind.Picture, $"{p.Kind}-{p.OfId}-{p.File}", content, $"{p.Kind}/{p.OfId}");
+    }
 
     private static async Task<Ok<PackPreview>> CheckPackAsync(
         HttpRequest request,

@@ -12,6 +12,9 @@ internal static class PictureEndpoints
 {
     private const int LongestCaption = 200;
 
+    /// <summary>Pictures of one board or block.</summary>
+    private const int MostOfOne = 24;
+
     public static void Map(IEndpointRouteBuilder app)
     {
         var api = app.MapGroup("/api").WithTags("library");
@@ -81,6 +84,8 @@ internal static class PictureEndpoints
                 "?caption",
                 $"Expected at most {LongestCaption} characters, found {caption.Length}."
             );
+        if (pictures.Of(kind, id).Count >= MostOfOne)
+            throw new Core.InputException("", $"There are {MostOfOne} pictures of it: take one away first.");
         var photo = await PhotoEndpoints.TakeAsync(request);
         pictures.Add(
             new(
