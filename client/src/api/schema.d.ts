@@ -7078,6 +7078,7 @@ export interface components {
             opens: number;
             /** Format: double */
             closes: number;
+            stale: boolean;
         };
         DayWait: {
             /** Format: int64 */

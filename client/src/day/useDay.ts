@@ -15,7 +15,8 @@ export const useDay = (shown = true) =>
     queryKey: ['day'],
     enabled: shown,
     queryFn: () => answer(http.GET('/api/day')),
-    refetchInterval: 30_000,
+    // the next plan is on its way: it is asked for as soon as it can be there
+    refetchInterval: (q) => (q.state.data?.stale ? 1000 : 30_000),
   })
 
 /** What people say about the day: promises, hands, pins. */

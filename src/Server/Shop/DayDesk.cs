@@ -5,6 +5,9 @@ using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Shop;
 
+/// <param name="Stale">Whether the next one is being planned already.</param>
+internal sealed record DayAnswer(BenchDayPlan Plan, bool Stale);
+
 /// <summary>The bench's day: planned from the jobs' open steps, again whenever something was written or a minute has passed.</summary>
 internal sealed class DayDesk(
     ShopDatabase database,
@@ -20,32 +23,42 @@ internal sealed class DayDesk(
     /// <summary>Sign-offs that times are learned from.</summary>
     private const int MostPaces = 20_000;
 
+    /// <summary>How long somebody waits while the day is planned for others.</summary>
+    private static readonly TimeSpan MostWait = TimeSpan.FromSeconds(1);
+
     private readonly SemaphoreSlim _one = new(1);
     private readonly CommitWatch _watch = new(database);
     private (DateTime Minute, long Round, BenchDayPlan Plan)? _kept;
+    private volatile BenchDayPlan? _newest;
     private long _round;
     private (long Newest, StepMinutes Pace)? _pace;
 
-    /// <summary>The day as it stands; those who ask while it is being planned share the next plan, whatever is written meanwhile.</summary>
-    public async Task<BenchDayPlan> PlanAsync(CancellationToken cancel)
+    /// <summary>
+    /// The day as it stands; those who ask while it is being planned share the next plan, whatever is written meanwhile.
+    /// Who would wait long gets the newest plan there is, and is told so.
+    /// </summary>
+    public async Task<DayAnswer> PlanAsync(CancellationToken cancel)
     {
         var asked = Interlocked.Read(ref _round);
-        await _one.WaitAsync(cancel);
+        while (!await _one.WaitAsync(MostWait, cancel))
+            if (_newest is { } newest)
+                return new(newest, Stale: true);
         try
         {
             // read and planned since this was asked
             if (_kept is { } fresh && fresh.Round > asked)
-                return fresh.Plan;
+                return new(fresh.Plan, Stale: false);
             var now = Local(time.GetUtcNow());
             var minute = now.AddTicks(-(now.Ticks % TimeSpan.TicksPerMinute));
             if (!_watch.Changed() && _kept is { } kept && kept.Minute == minute)
-                return kept.Plan;
+                return new(kept.Plan, Stale: false);
             _kept = null;
             var round = Interlocked.Increment(ref _round);
             var question = Question(now);
             var plan = await Task.Run(() => BenchDayPlanner.Plan(question, cancel), cancel);
             _kept = (minute, round, plan);
-            return plan;
+            _newest = plan;
+            return new(plan, Stale: false);
         }
         finally
         {

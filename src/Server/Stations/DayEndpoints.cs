@@ -12,12 +12,14 @@ namespace FaithfulBracket.Server.Stations;
 
 /// <param name="Order">What has to be ordered for the planned jobs.</param>
 /// <param name="Opens">When the shop opens and closes on a day of work, hours.</param>
+/// <param name="Stale">Whether the next plan is on its way: ask again in a moment.</param>
 internal sealed record DayView(
     BenchDayPlan Plan,
     IReadOnlyList<OrderLine> Order,
     IReadOnlyList<SignerRow> Signers,
     double Opens,
-    double Closes
+    double Closes,
+    bool Stale
 );
 
 /// <param name="At">On the shop's own clock, such as 2026-01-31T16:40; null takes it back.</param>
@@ -52,15 +54,15 @@ internal static class DayEndpoints
         CancellationToken cancel
     )
     {
-        var plan = await desk.PlanAsync(cancel);
+        var (plan, stale) = await desk.PlanAsync(cancel);
         return TypedResults.Ok(
-            new DayView(plan, desk.Orders(plan), signers.All(), shop.Settings.DayFromH, shop.Settings.DayToH)
+            new DayView(plan, desk.Orders(plan), signers.All(), shop.Settings.DayFromH, shop.Settings.DayToH, stale)
         );
     }
 
     private static async Task<FileContentHttpResult> OrderCsvAsync(DayDesk desk, CancellationToken cancel) =>
         TypedResults.File(
-            Encoding.UTF8.GetBytes(OrderCsv.Of(desk.Orders(await desk.PlanAsync(cancel)))),
+            Encoding.UTF8.GetBytes(OrderCsv.Of(desk.Orders((await desk.PlanAsync(cancel)).Plan))),
             "text/csv; charset=utf-8",
             "to-order.csv"
         );
