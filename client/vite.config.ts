@@ -4,5 +4,13 @@ import { defineConfig } from 'vite'
 
 export default defineConfig({
   plugins: [react(), tailwindcss()],
+  // browsers of the last years fetch modules ahead by themselves
+  build: {
+    modulePreload: { polyfill: false },
+    // what two lazy pages share in a few lines comes with the first page: a file of its own weighs more than it holds
+    rolldownOptions: {
+      output: { codeSplitting: { groups: [{ name: 'shared', test: /jsx-runtime|api.instruments|pads.PutAway/ }] } },
+    },
+  },
   server: { proxy: { '/api': 'http://127.0.0.1:5140', '/openapi': 'http://127.0.0.1:5140' } },
 })

@@ -65,3 +65,7 @@ export async function answer<T>(call: Promise<Answer<T>>): Promise<T> {
 }
 
 export const ifMatch = (version: number) => ({ 'If-Match': `"${version}"` })
+
+/** What went wrong, in a sentence or several. */
+export const told = (e: unknown) =>
+  e instanceof Refusal ? e.errors.map((f) => f.message).join(' ') || e.message : String(e)

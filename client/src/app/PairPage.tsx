@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { answer, http, Refusal } from '../api/client'
+import { answer, http, told } from '../api/client'
 import { Button } from '../ui/Button'
 
 const field = 'mt-1 block min-h-14 w-full border-2 border-rule bg-raised px-3 text-[24px]'
@@ -17,7 +17,7 @@ export function PairPage() {
       await answer(http.POST('/api/pair', { body: { code, name } }))
       location.assign('/')
     } catch (e) {
-      setFault(e instanceof Refusal ? (e.errors[0]?.message ?? e.message) : String(e))
+      setFault(told(e))
       setBusy(false)
     }
   }

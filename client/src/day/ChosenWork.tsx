@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { Refusal } from '../api/client'
+import { Refusal, told } from '../api/client'
 import { Link } from '../app/router'
 import { Button } from '../ui/Button'
 import { capital } from '../ui/format'
@@ -77,7 +77,7 @@ export function ChosenWork({
       )}
       {fault && (
         <p role="alert" className="mt-2 text-plum">
-          {fault.errors[0]?.message ?? fault.message}
+          {told(fault)}
         </p>
       )}
       <ul className="mt-2 text-[15px]">

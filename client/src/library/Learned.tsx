@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { answer, http, Refusal } from '../api/client'
+import { answer, http, told } from '../api/client'
 import { useInitials } from '../app/settings'
 import { Section, Why } from '../stations/Ledger'
 import { Button } from '../ui/Button'
@@ -23,7 +23,7 @@ export function Learned({ block }: { block: string }) {
       await answer(http.PUT('/api/blocks/{id}/claim', { ...path, body: { take, by } }))
       await client.invalidateQueries()
     } catch (e) {
-      setFault(e instanceof Refusal ? (e.errors[0]?.message ?? e.message) : String(e))
+      setFault(told(e))
     }
   }
   const all = learned.medians[0]

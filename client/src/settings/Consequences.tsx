@@ -1,6 +1,5 @@
-import { useInfiniteQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
-import { answer, http, Refusal } from '../api/client'
+import { answer, http, type Schemas, told } from '../api/client'
 import { Button } from '../ui/Button'
 import { Dialog } from '../ui/Dialog'
 
@@ -12,40 +11,35 @@ export const sent = (values: Values) => ({
   defaults: Object.keys(values).filter((k) => values[k] === null),
 })
 
-export const told = (e: unknown) => (e instanceof Refusal ? (e.errors[0]?.message ?? e.message) : String(e))
-
 /** Every open job is planned with the change, portion by portion, the newest first, until all are or it is stopped. */
 function useTried(values: Values, by: string) {
-  const [stopped, stop] = useState(false)
-  const { data, error, isFetching, hasNextPage, fetchNextPage } = useInfiniteQuery({
-    queryKey: ['settings-try', values],
-    // a busy machine is asked again, a refusal is not
-    retry: (tries, e) => e instanceof Refusal && e.status === 503 && tries < 3,
-    gcTime: 0,
-    queryFn: ({ signal, pageParam }) =>
-      answer(
-        http.POST('/api/settings/try', {
-          params: { query: { before: pageParam } },
-          body: { ...sent(values), reason: '', by },
-          signal,
-        }),
-      ),
-    initialPageParam: undefined as number | undefined,
-    getNextPageParam: (portion) => (portion.more > 0 ? (portion.last ?? undefined) : undefined),
-  })
+  const [portions, setPortions] = useState<Schemas['SettingConsequences'][]>([])
+  const [error, setError] = useState<unknown>()
+  const [stopped, setStopped] = useState(false)
+  const last = portions.at(-1)
+  const more = last?.more ?? 0
+  const ended = !!last && (more === 0 || stopped)
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what is asked stands while it is asked
   useEffect(() => {
-    if (hasNextPage && !isFetching && !error && !stopped) void fetchNextPage()
-  }, [hasNextPage, isFetching, error, stopped, fetchNextPage])
-  const portions = data?.pages ?? []
-  const more = portions.at(-1)?.more ?? 0
+    if (ended) return
+    const gone = new AbortController()
+    const params = { query: { before: last?.last ?? undefined } }
+    const body = { ...sent(values), reason: '', by }
+    answer(http.POST('/api/settings/try', { params, body, signal: gone.signal })).then(
+      (p) => setPortions([...portions, p]),
+      (e) => gone.signal.aborted || setError(e),
+    )
+    return () => gone.abort()
+  }, [last, ended])
+  const looked = portions.reduce((n, p) => n + p.looked, 0)
   return {
     error,
     jobs: portions.flatMap((p) => p.jobs),
-    looked: portions.reduce((n, p) => n + p.looked, 0),
+    looked,
     more,
-    begun: portions.length > 0,
-    ended: portions.length > 0 && (more === 0 || stopped),
-    stop: () => stop(true),
+    begun: !!last,
+    ended,
+    stop: () => setStopped(true),
   }
 }
 
@@ -67,12 +61,12 @@ export function Consequences({
   const tried = useTried(asking.values, by)
   return (
     <Dialog open onClose={leave} title={`Change: ${asking.what}`} wide>
-      {tried.error && (
+      {tried.error !== undefined && (
         <p role="alert" className="text-plum">
           {told(tried.error)}
         </p>
       )}
-      {!tried.error && !tried.ended && (
+      {tried.error === undefined && !tried.ended && (
         <p role="status" className="mb-2 flex items-center gap-3 text-soft">
           <span>
             Planning every open job with it

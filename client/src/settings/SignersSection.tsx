@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { answer, http, Refusal, type Schemas } from '../api/client'
+import { answer, http, type Schemas, told } from '../api/client'
 import { inkNames, inkOf, stamp } from '../day/DayStrip'
 import { Button } from '../ui/Button'
 import { day } from '../ui/format'
@@ -19,7 +19,7 @@ export function SignersSection() {
       await answer(http.PUT('/api/signers/{initials}', { params: { path: { initials } }, body: s }))
       await client.invalidateQueries()
     } catch (e) {
-      setFault(e instanceof Refusal ? (e.errors[0]?.message ?? e.message) : String(e))
+      setFault(told(e))
     }
   }
   return (

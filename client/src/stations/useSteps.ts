@@ -48,13 +48,15 @@ export function useSteps(job: JobView, station: Station | 'restore') {
   }, [station, job.id])
   const refuse = (e: unknown) =>
     setRefusal(e instanceof Refusal ? e : new Refusal(0, 'Something broke', String(e), [], [], []))
+  /** Whether the shop could not be reached. */
+  const away = (e: unknown) => e instanceof Refusal && e.status === 0
   const busy = changes.sign.isPending || changes.signRound.isPending || changes.undo.isPending
   const round = roundFrom(steps, signed, step)
 
   const sign = (overrideReason?: string) => {
     if (!step || stands(step.id)) return
     if (busy) {
-      if (justSigned.current !== step.id) signNext.current = step.id
+      if (justSigned.current !== step.id) pressed.current = ['sign', step.id]
       return
     }
     setRefusal(null)
@@ -77,10 +79,7 @@ export function useSteps(job: JobView, station: Station | 'restore') {
         { stepId: step.id, by, count, overrideReason },
         {
           onSuccess: () => setLooking(null),
-          onError: (e) => {
-            if (e instanceof Refusal && e.status === 0) keep()
-            else refuse(e)
-          },
+          onError: (e) => (away(e) ? keep() : refuse(e)),
         },
       )
   }
@@ -89,7 +88,7 @@ export function useSteps(job: JobView, station: Station | 'restore') {
   const signRound = () => {
     if (!step) return
     if (busy) {
-      roundNext.current = step.id
+      pressed.current = ['round', step.id]
       return
     }
     if (round.length === 0) return
@@ -114,10 +113,7 @@ export function useSteps(job: JobView, station: Station | 'restore') {
         { stepId: step.id, by },
         {
           onSuccess: () => setLooking(null),
-          onError: (e) => {
-            if (e instanceof Refusal && e.status === 0) keep()
-            else refuse(e)
-          },
+          onError: (e) => (away(e) ? keep() : refuse(e)),
         },
       )
   }
@@ -140,7 +136,7 @@ export function useSteps(job: JobView, station: Station | 'restore') {
         {
           onSuccess: undone,
           onError: (e) => {
-            if (e instanceof Refusal && e.status === 0) keep()
+            if (away(e)) keep()
             else if (e instanceof Refusal && e.restsOn.length > 0)
               setQuestion({ stepId, text: e.message, restsOn: [...together, ...e.restsOn] })
             else refuse(e)
@@ -150,28 +146,22 @@ export function useSteps(job: JobView, station: Station | 'restore') {
   }
 
   const back = () => {
-    // asked for while the last sign-off is still on its way: done as soon as that has landed
     if (busy) {
-      backAgain.current = true
+      pressed.current = ['back']
       return
     }
     const last = lastSigned(steps, signed, index)
     if (last) takeBack(last.id, last.title, [])
   }
-  const backAgain = useRef(false)
-  // pressed for the next step while the last sign-off is still on its way: signed as soon as that has landed
-  const signNext = useRef<string>(undefined)
-  const roundNext = useRef<string>(undefined)
+  /** Pressed while the last sign-off is still on its way, and for which step: done as soon as that has landed. */
+  const pressed = useRef<['back' | 'sign' | 'round', string?]>(undefined)
   // biome-ignore lint/correctness/useExhaustiveDependencies: runs when a call has landed, with what stands then
   useEffect(() => {
     if (busy) return
-    const [undoWanted, signWanted, roundWanted] = [backAgain.current, signNext.current, roundNext.current]
-    backAgain.current = false
-    signNext.current = undefined
-    roundNext.current = undefined
-    if (undoWanted) back()
-    else if (roundWanted && roundWanted === step?.id) signRound()
-    else if (signWanted && signWanted === step?.id) sign()
+    const [press, of] = pressed.current ?? []
+    pressed.current = undefined
+    if (press === 'back') back()
+    else if (of && of === step?.id) press === 'round' ? signRound() : sign()
   }, [busy])
 
   const look = (id: string | null) => {

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { answer, http, type Schemas } from '../../api/client'
+import { answer, http, told as inWords, type Schemas } from '../../api/client'
 import { Button } from '../../ui/Button'
 
 type Look = Schemas['TableLook']
@@ -48,8 +48,7 @@ export function Columns({ table, onTold }: { table: Look; onTold: () => void }) 
       )
       onTold()
     } catch (e) {
-      const r = e as { errors?: { message: string }[]; message: string }
-      setFault(r.errors?.map((f) => f.message).join(' ') || r.message)
+      setFault(inWords(e))
     }
   }
   const look = 'border border-rule bg-raised px-1 py-1 text-[15px] text-ink'

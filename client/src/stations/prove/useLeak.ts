@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
-import { answer, http, type JobView, Refusal, type Schemas } from '../../api/client'
+import { answer, http, type JobView, type Schemas, told } from '../../api/client'
 
 export type LeakSoFar = Schemas['LeakSoFar']
 
@@ -64,7 +64,7 @@ export function useLeak(job: JobView) {
       set(undefined)
       await client.invalidateQueries({ queryKey: ['leak-tests', job.id] })
     } catch (e) {
-      setFault(e instanceof Refusal ? (e.errors[0]?.message ?? e.message) : String(e))
+      setFault(told(e))
     }
   }
   return { samples, gauge, running, fault, start, stop, write, kept: written.data, now: samples?.at(-1) }

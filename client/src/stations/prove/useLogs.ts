@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { answer, http, type JobView, Refusal, type Schemas } from '../../api/client'
+import { answer, http, told as inWords, type JobView, type Schemas } from '../../api/client'
 import type { Here } from '../here'
 import { runAsCsv, useBench } from './useBench'
 
@@ -28,7 +28,7 @@ export function useLogs(job: JobView, here: Here) {
     try {
       await work()
     } catch (e) {
-      setFault(e instanceof Refusal ? (e.errors[0]?.message ?? e.message) : String(e))
+      setFault(inWords(e))
     }
   }
   const post = async (text: string, by: string, name: string, columns?: Schemas['LogColumn'][]) => {

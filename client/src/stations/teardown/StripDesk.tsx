@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { answer, type Face, http, ifMatch, type JobView, type Schemas } from '../../api/client'
+import { answer, type Face, http, ifMatch, type JobView, type Schemas, told } from '../../api/client'
 import { useTradeWords } from '../../api/queries'
 import { Button } from '../../ui/Button'
 import type { Here } from '../here'
@@ -41,8 +41,7 @@ export function StripDesk({ job, here, s, strip }: { job: JobView; here: Here; s
       setFault(undefined)
       await run()
     } catch (e) {
-      const r = e as { errors?: { message: string }[]; message: string }
-      setFault(r.errors?.map((f) => f.message).join(' ') || r.message)
+      setFault(told(e))
     }
     await reload()
   }
@@ -73,11 +72,17 @@ export function StripDesk({ job, here, s, strip }: { job: JobView; here: Here; s
         done,
         by: s.by,
       }
-      await answer(
-        http.POST('/api/jobs/{id}/strip', { params: { path }, headers: ifMatch(version), body: body as never }),
-      )
+      // what is clicked or typed until the answer comes belongs to the next one
+      const [{ places }, { name }] = [strip, said]
       strip.set({ on: true, places: [] })
       setSaid((x) => ({ ...x, name: '' }))
+      await answer(
+        http.POST('/api/jobs/{id}/strip', { params: { path }, headers: ifMatch(version), body: body as never }),
+      ).catch((e) => {
+        strip.set({ on: true, places })
+        setSaid((x) => ({ ...x, name: x.name || (name ?? '') }))
+        throw e
+      })
     })
   const put = (next: unknown) =>
     guard(() =>
