@@ -45,7 +45,12 @@ public sealed record JobStandRow(
     string Stamp,
     IReadOnlyList<StepEvent> Events,
     IReadOnlyList<JobSheetRow> Sheets
-);
+)
+{
+    /// <summary>Whether nothing has been written between the two that a judgement may rest on; the stamp counts row and sheets.</summary>
+    public bool SameAs(JobStandRow other) =>
+        Stamp == other.Stamp && Events.Select(e => e.Id).SequenceEqual(other.Events.Select(e => e.Id));
+}
 
 /// <summary>What is written together, all or nothing.</summary>
 /// <param name="Events">The first is the one asked for.</param>
@@ -82,6 +87,17 @@ public sealed class SignOffs(ShopDatabase database, JobSheets sheets, TimeProvid
             ),
         ];
 
+    /// <summary>The job as it stands now; a change may come between this and what is written.</summary>
+    public JobStandRow Stand(long jobId)
+    {
+        using var c = database.Open();
+        using var t = c.BeginTransaction(deferred: true);
+        return Stand(c, t, jobId);
+    }
+
+    private static JobStandRow Stand(SqliteConnection c, DbTransaction t, long jobId) =>
+        new(Jobs.Get(c, t, jobId), JobStamps.Of(c, t, jobId), Events(c, t, jobId), JobSheets.All(c, t, jobId));
+
     /// <summary>Judges on what stands and writes what the judgement says.</summary>
     /// <param name="judge">
     /// Called inside the transaction; returns null to write nothing and end (the caller planned on another state), or throws to refuse.
@@ -94,13 +110,7 @@ public sealed class SignOffs(ShopDatabase database, JobSheets sheets, TimeProvid
             {
                 if (sending?.Key is { } key && Sent(c, t, jobId, asked, key) is { } sent)
                     return new(sent);
-                var stand = new JobStandRow(
-                    Jobs.Get(c, t, jobId),
-                    JobStamps.Of(c, t, jobId),
-                    Events(c, t, jobId),
-                    JobSheets.All(c, t, jobId)
-                );
-                if (judge(stand) is not { } write)
+                if (judge(Stand(c, t, jobId)) is not { } write)
                     return null;
                 StepEvent? first = null;
                 foreach (var e in write.Events)

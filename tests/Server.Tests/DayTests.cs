@@ -49,8 +49,14 @@ public sealed class DayTests(OpenShop shop) : IClassFixture<OpenShop>
             }
         );
 
-    private static async Task<JsonElement> PlanAsync(ServerProcess server) =>
-        (await server.GetAsync("/api/day")).GetProperty("plan");
+    /// <summary>The plan of what stands now: an earlier one says that the next is on its way.</summary>
+    private static async Task<JsonElement> PlanAsync(ServerProcess server)
+    {
+        for (var asked = 0; asked < 60; asked++)
+            if (await server.GetAsync("/api/day") is var day && !day.GetProperty("stale").GetBoolean())
+                return day.GetProperty("plan");
+        throw new TimeoutException("The day stayed stale.");
+    }
 
     private static List<JsonElement> Work(JsonElement plan, long job) =>
         [

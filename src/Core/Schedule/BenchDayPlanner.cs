@@ -20,7 +20,8 @@ public static class BenchDayPlanner
     /// <summary>What looking at a wait that is over takes, minutes.</summary>
     private const double LookMin = 1;
 
-    public static BenchDayPlan Plan(DayQuestion q, CancellationToken cancel = default)
+    /// <param name="search">Whether a better order than job by job is looked for; without, the answer comes at once.</param>
+    public static BenchDayPlan Plan(DayQuestion q, bool search = true, CancellationToken cancel = default)
     {
         var jobs = Chosen(q);
         var hands = q.Hands.Count > 0 ? q.Hands : ["?"];
@@ -32,7 +33,7 @@ public static class BenchDayPlanner
             .. jobs.Select(j => Work(j, whose[j.Id], begun.GetValueOrDefault(whose[j.Id]), now, q))
                 .Where(w => w.Operations.Count > 0),
         ];
-        var plan = DayPlanner.PlanPromises(new(hands.Count, work, InHand(q.Tools, work)), cancel);
+        var plan = DayPlanner.PlanPromises(new(hands.Count, work, InHand(q.Tools, work)), search, cancel);
         var drawn = new Drawn(q, jobs, whose, plan, work);
         var planned = jobs.Select(j => j.Id).ToHashSet();
         List<DayJobEnd> ends =

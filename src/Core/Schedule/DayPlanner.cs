@@ -42,11 +42,14 @@ public static class DayPlanner
     /// Another order than job by job is taken only where it is worth the going to and fro.
     /// </summary>
     /// <exception cref="InputException">See <see cref="DayGrid.Of"/>.</exception>
-    public static DayPlan PlanPromises(ShopDay day, CancellationToken cancel = default)
+    /// <param name="search">Whether a better order than job by job is looked for; without, the answer comes at once.</param>
+    public static DayPlan PlanPromises(ShopDay day, bool search = true, CancellationToken cancel = default)
     {
         var grid = DayGrid.Of(day);
         if (grid.Ops.Count == 0)
             return new(0, 0, true, [], []);
+        if (!search)
+            return JobByJob(grid);
         var rule = ListRule.JobByJob(grid);
         var held = new Held(rule);
         var pinned = grid.Ops.Any(o => o.Pin is not null);
@@ -70,6 +73,13 @@ public static class DayPlanner
         {
             PinsHold = !pinned || held.Pins,
         };
+    }
+
+    private static DayPlan JobByJob(DayGrid grid)
+    {
+        var pinned = ListRule.JobByJob(grid, pins: true);
+        var hold = ListRule.Holds(grid, pinned);
+        return Told(grid, hold ? pinned : ListRule.JobByJob(grid), Least(grid), proven: false) with { PinsHold = hold };
     }
 
     /// <summary>

@@ -23,42 +23,57 @@ internal sealed class DayDesk(
     /// <summary>Sign-offs that times are learned from.</summary>
     private const int MostPaces = 20_000;
 
-    /// <summary>How long somebody waits while the day is planned for others.</summary>
+    /// <summary>How long somebody waits for the day; the search goes on for who asks next.</summary>
     private static readonly TimeSpan MostWait = TimeSpan.FromSeconds(1);
 
     private readonly SemaphoreSlim _one = new(1);
+    private readonly CancellationTokenSource _closes = new();
     private readonly CommitWatch _watch = new(database);
     private (DateTime Minute, long Round, BenchDayPlan Plan)? _kept;
     private volatile BenchDayPlan? _newest;
     private long _round;
-    private (long Newest, StepMinutes Pace)? _pace;
+    private volatile Tuple<long, StepMinutes>? _pace;
 
     /// <summary>
     /// The day as it stands; those who ask while it is being planned share the next plan, whatever is written meanwhile.
-    /// Who would wait long gets the newest plan there is, and is told so.
+    /// Who would wait long gets the newest plan there is, or the day job by job before the first, and is told so.
     /// </summary>
     public async Task<DayAnswer> PlanAsync(CancellationToken cancel)
     {
+        var planning = NextAsync();
+        try
+        {
+            return new(await planning.WaitAsync(MostWait, cancel), Stale: false);
+        }
+        catch (TimeoutException)
+        {
+            return new(
+                _newest ?? BenchDayPlanner.Plan(Question(Local(time.GetUtcNow())), search: false, cancel),
+                Stale: true
+            );
+        }
+    }
+
+    /// <summary>Everybody's plan: it takes no longer than the search may, and does not end with the one who asked.</summary>
+    private async Task<BenchDayPlan> NextAsync()
+    {
         var asked = Interlocked.Read(ref _round);
-        while (!await _one.WaitAsync(MostWait, cancel))
-            if (_newest is { } newest)
-                return new(newest, Stale: true);
+        await _one.WaitAsync(_closes.Token);
         try
         {
             // read and planned since this was asked
             if (_kept is { } fresh && fresh.Round > asked)
-                return new(fresh.Plan, Stale: false);
+                return fresh.Plan;
             var now = Local(time.GetUtcNow());
             var minute = now.AddTicks(-(now.Ticks % TimeSpan.TicksPerMinute));
             if (!_watch.Changed() && _kept is { } kept && kept.Minute == minute)
-                return new(kept.Plan, Stale: false);
+                return kept.Plan;
             _kept = null;
             var round = Interlocked.Increment(ref _round);
-            var question = Question(now);
-            var plan = await Task.Run(() => BenchDayPlanner.Plan(question, cancel), cancel);
+            var plan = await Task.Run(() => BenchDayPlanner.Plan(Question(now), search: true, _closes.Token));
             _kept = (minute, round, plan);
             _newest = plan;
-            return new(plan, Stale: false);
+            return plan;
         }
         finally
         {
@@ -156,8 +171,8 @@ internal sealed class DayDesk(
     private StepMinutes Pace()
     {
         var newest = signOffs.Newest();
-        if (_pace is { } kept && kept.Newest == newest)
-            return kept.Pace;
+        if (_pace is { } kept && kept.Item1 == newest)
+            return kept.Item2;
         var pace = StepMinutes.Learn(
             signOffs
                 .Paces(MostPaces)
@@ -168,7 +183,7 @@ internal sealed class DayDesk(
                 )
                 .OfType<SignedPace>()
         );
-        _pace = (newest, pace);
+        _pace = new(newest, pace);
         return pace;
     }
 
@@ -179,6 +194,8 @@ internal sealed class DayDesk(
 
     public void Dispose()
     {
+        _closes.Cancel();
+        _closes.Dispose();
         _watch.Dispose();
         _one.Dispose();
     }

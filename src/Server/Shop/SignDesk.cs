@@ -18,8 +18,8 @@ internal sealed class LockedException(string message, IReadOnlyList<StepId> wait
 }
 
 /// <summary>
-/// Signs steps and takes them back. The plan is reckoned outside, its rules are judged inside the writing transaction on what stands
-/// there; when anything the plan rests on changed meanwhile, it is reckoned again.
+/// Signs steps and takes them back. The plan is reckoned and its rules are judged before the writing transaction; inside it the judgement
+/// holds if the same still stands, else it is judged there again. When anything the plan rests on changed meanwhile, it is reckoned again.
 /// </summary>
 internal sealed class SignDesk(JobPlans plans, SignOffs signOffs)
 {
@@ -270,16 +270,44 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs)
         for (var attempt = 0; attempt < MostTries; attempt++)
         {
             var planned = plans.Of(jobId, cancel);
+            var ahead = signOffs.Stand(jobId);
+            var judged = Ahead(planned, ahead, judge);
+            cancel.ThrowIfCancellationRequested();
             var written = signOffs.Write(
                 jobId,
                 asked,
                 sending,
-                stand => stand.Stamp == planned.Stamp || planned.Finished ? judge(planned, stand) : null
+                stand =>
+                    stand.Stamp != planned.Stamp && !planned.Finished ? null
+                    : judged is not null && stand.SameAs(ahead) ? judged
+                    : judge(planned, stand)
             );
             if (written is not null)
                 return written.Event!;
         }
         throw new LostRaceException("This job keeps changing while you sign. Look at it again, then sign.");
+    }
+
+    /// <summary>
+    /// Judges before the write lock is held, so that others need not wait for it; it counts only where the same still stands then.
+    /// Null where it refuses: what refuses is said on what stands under the lock.
+    /// </summary>
+    private static SignWrite? Ahead(
+        PlannedJob planned,
+        JobStandRow stand,
+        Func<PlannedJob, JobStandRow, SignWrite> judge
+    )
+    {
+        if (stand.Stamp != planned.Stamp && !planned.Finished)
+            return null;
+        try
+        {
+            return judge(planned, stand);
+        }
+        catch (Exception e) when (e is LockedException or LostRaceException or InputException)
+        {
+            return null;
+        }
     }
 
     private static SignWrite Signed(

@@ -305,7 +305,10 @@ public class BenchDayTests
                     return Job(id, Blocks(steps, done), rng.Next(2) == 0 ? At(9 + rng.Next(9)) : null);
                 })
                 .ToArray();
-            var plan = BenchDayPlanner.Plan(Ask(At(8 + rng.Next(10), rng.Next(60)), ["ML", "QA"], jobs));
+            var plan = BenchDayPlanner.Plan(
+                Ask(At(8 + rng.Next(10), rng.Next(60)), ["ML", "QA"], jobs),
+                search: seed % 2 == 0
+            );
             AssertOneThingAtATime(plan);
             foreach (var job in jobs)
             {

@@ -222,20 +222,35 @@ public class ScheduleTests
     }
 
     [Fact]
-    public void Pinned_work_begins_at_its_pin_and_the_rest_goes_round_it()
+    public void Two_hundred_days_without_a_search_are_possible_and_claim_nothing()
+    {
+        for (var seed = 1; seed <= 200; seed++)
+        {
+            var day = Random(seed, 12);
+            var plan = DayPlanner.PlanPromises(day, search: false);
+            Assert.False(plan.Proven);
+            Assert.InRange(plan.BoundMin, 0, plan.FinishMin);
+            Checked(day, plan);
+        }
+    }
+
+    [Theory]
+    [InlineData(true)]
+    [InlineData(false)]
+    public void Pinned_work_begins_at_its_pin_and_the_rest_goes_round_it(bool search)
     {
         var day = new ShopDay(
             1,
             [new("A", [Do("a", 20), Do("b", 20) with { PinMin = 60 }]), new("B", [Do("c", 30), Do("d", 30)])],
             []
         );
-        var plan = DayPlanner.PlanPromises(day);
+        var plan = DayPlanner.PlanPromises(day, search);
         Assert.True(plan.PinsHold);
         Assert.Equal(60, plan.Operations.Single(o => o.Id == "b").StartMin);
         Checked(day, plan);
         // what has to come before it does not end in time: it begins as soon after as it can, and that is told
         var late = new ShopDay(1, [new("A", [Do("a", 90), Do("b", 20) with { PinMin = 60 }])], []);
-        var second = DayPlanner.PlanPromises(late);
+        var second = DayPlanner.PlanPromises(late, search);
         Assert.False(second.PinsHold);
         Assert.Equal(90, second.Operations.Single(o => o.Id == "b").StartMin);
         Checked(late, second);
