@@ -85,7 +85,8 @@ public class CuttingBenchmarks
         }
         return string.Create(
             CultureInfo.InvariantCulture,
-            $"Cutting: 40 orders of 60 pieces take {ours} sheets, first-fit shelves {shelves}, the area alone {bound}; {optimal} of 40 plans meet the area bound and so are proven least."
+            $"Cutting: 40 orders of 60 pieces take {ours} sheets, first-fit shelves {shelves}, the "
+                + $"area alone {bound}; {optimal} of 40 plans meet the area bound and so are proven least."
         );
     }
 }

@@ -14,11 +14,13 @@ internal static class Table
         if (reports.Count == 0)
             return;
         var text = new StringBuilder(
-            "# Performance\n\nWritten by `./run perf`. Each line is measured in one run; the plain way is the straightforward implementation in `perf/`.\n"
+            "# Performance\n\nWritten by `./run perf`. Each line is measured in one run; the plain "
+                + "way is the straightforward implementation in `perf/`.\n"
         );
         text.Append(
             CultureInfo.InvariantCulture,
-            $"Machine: {Environment.ProcessorCount} cores, {RuntimeInformation.FrameworkDescription}, {RuntimeInformation.OSArchitecture}.\n\n"
+            $"Machine: {Environment.ProcessorCount} cores, {RuntimeInformation.FrameworkDescription}, "
+                + $"{RuntimeInformation.OSArchitecture}.\n\n"
         );
         text.Append("| what | ours | plain | ratio | note |\n|---|---:|---:|---:|---|\n");
         foreach (
@@ -39,7 +41,9 @@ internal static class Table
                 ?? "";
             text.Append(
                 CultureInfo.InvariantCulture,
-                $"| {group.Key} | {Time(ours)} | {(plain is null ? "" : Time(plain))} | {(plain is null ? "" : (Median(plain) / Median(ours)).ToString(Median(plain) < Median(ours) ? "0.###" : "0.#", CultureInfo.InvariantCulture) + "×")} | {note} |\n"
+                $"| {group.Key} | {Time(ours)} | {(plain is null ? "" : Time(plain))} | "
+                    + $"{(plain is null ? "" : (Median(plain) / Median(ours)).ToString(Median(plain) < Median(ours) ? "0.###" : "0.#", CultureInfo.InvariantCulture) + "×")} "
+                    + $"| {note} |\n"
             );
         }
         foreach (var line in Facts.Lines)

@@ -102,7 +102,8 @@ builder
     .AddSingleton<DemoShop>()
     .AddSingleton<PlateMemory>()
     .AddSingleton<JobLogViews>()
-    .AddSingleton<HeavyWork>();
+    .AddSingleton<HeavyWork>()
+    .AddSingleton<UnderWay>();
 builder
     .Services.AddSingleton(new SimulatedCaliper(Environment.TickCount))
     .AddSingleton<SimulatedTorqueDriver>()
@@ -150,6 +151,7 @@ shop.Migrate();
 if (builder.Configuration["demo"] is { Length: > 0 } demo && !shop.ReadOnly)
     app.Services.GetRequiredService<DemoShop>().FillIfEmpty(demo);
 
+app.Use(app.Services.GetRequiredService<UnderWay>().CountAsync);
 app.Use(SafeHeaders.AddAsync);
 app.UseExceptionHandler();
 app.Use(new OwnPages(app.Configuration, lan.Names).CheckAsync);

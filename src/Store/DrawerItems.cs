@@ -37,7 +37,8 @@ public sealed class DrawerItems(ShopDatabase database, TimeProvider time)
                             t
                         )
                         : c.Execute(
-                            "update drawer_item set content = @content, version = version + 1 where kind = @kind and id = @id and version = @version",
+                            "update drawer_item set content = @content, version = version + 1 where kind = @kind and "
+                                + "id = @id and version = @version",
                             new
                             {
                                 kind,
@@ -129,7 +130,8 @@ public sealed class DrawerItems(ShopDatabase database, TimeProvider time)
                                 t
                             )
                         : c.Execute(
-                            "update drawer_item set content = @content, version = version + 1 where kind = @kind and id = @id and version = @version",
+                            "update drawer_item set content = @content, version = version + 1 where kind = @kind and "
+                                + "id = @id and version = @version",
                             new
                             {
                                 kind,

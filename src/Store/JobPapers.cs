@@ -208,7 +208,8 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
         return
         [
             .. c.Query<PhotoRow>(
-                "select id, job_id, step_id, file, media_type, bytes, by_initials, at, x_mm, y_mm, face from photo where job_id = @jobId order by id",
+                "select id, job_id, step_id, file, media_type, bytes, by_initials, at, x_mm, y_mm, face "
+                    + "from photo where job_id = @jobId order by id",
                 new { jobId }
             ),
         ];

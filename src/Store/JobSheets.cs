@@ -55,12 +55,14 @@ public sealed class JobSheets(ShopDatabase database, TimeProvider time)
         var changed =
             version == 0
                 ? c.Execute(
-                    "insert into job_sheet (job_id, kind, content, by_initials, at) values (@jobId, @kind, @content, @by, @at) on conflict do nothing",
+                    "insert into job_sheet (job_id, kind, content, by_initials, at) values (@jobId, @kind, "
+                        + "@content, @by, @at) on conflict do nothing",
                     row,
                     t
                 )
                 : c.Execute(
-                    "update job_sheet set content = @content, version = version + 1, by_initials = @by, at = @at where job_id = @jobId and kind = @kind and version = @version",
+                    "update job_sheet set content = @content, version = version + 1, by_initials = @by, at = "
+                        + "@at where job_id = @jobId and kind = @kind and version = @version",
                     row,
                     t
                 );

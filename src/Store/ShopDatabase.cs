@@ -56,7 +56,8 @@ public sealed class ShopDatabase
         ReadOnly && !System.IO.File.Exists(File)
             ? new(
                 "read-only",
-                $"The folder {Path.GetDirectoryName(File)} can not be written: no shop can be kept there. Give this program the right to write, or name another folder with --data."
+                $"The folder {Path.GetDirectoryName(File)} can not be written: no shop can be kept there. "
+                    + "Give this program the right to write, or name another folder with --data."
             )
             : ShopTrouble.Look(File, Source);
 

@@ -47,7 +47,8 @@ public sealed record ShopTrouble(string Code, string Sentence)
             ),
             SqliteException { SqliteErrorCode: 8 or 14 or 10 } or UnauthorizedAccessException => new(
                 "read-only",
-                $"The folder {Path.GetDirectoryName(file)} can not be written: nothing was changed. Give this program the right to write there; reading goes on."
+                $"The folder {Path.GetDirectoryName(file)} can not be written: nothing was changed. Give "
+                    + "this program the right to write there; reading goes on."
             ),
             // ENOSPC and EDQUOT
             IOException { HResult: 28 or 122 or unchecked((int)0x80070070) } => new(
@@ -66,7 +67,8 @@ public sealed record ShopTrouble(string Code, string Sentence)
         return c.Query<string>($"select ScriptName from {journal}").FirstOrDefault(s => !known.Contains(s)) is { } later
             ? new(
                 "newer",
-                $"{file} was written by a newer version of this program ({later}). Nothing was written to it. Start that version, or restore a backup of this one."
+                $"{file} was written by a newer version of this program ({later}). Nothing was written to "
+                    + "it. Start that version, or restore a backup of this one."
             )
             : null;
     }

@@ -121,7 +121,8 @@ public sealed class SignOffs(ShopDatabase database, JobSheets sheets, TimeProvid
                     sheets.Put(c, t, jobId, s.Kind, s.Content, s.Version, asked.By);
                 if (write.Record is { } record)
                     c.Execute(
-                        "insert into job_record (job_id, content, at) values (@jobId, @record, @at) on conflict (job_id) do update set content = excluded.content, at = excluded.at",
+                        "insert into job_record (job_id, content, at) values (@jobId, @record, @at) on conflict "
+                            + "(job_id) do update set content = excluded.content, at = excluded.at",
                         new
                         {
                             jobId,

@@ -47,7 +47,8 @@ public sealed class Traces(ShopDatabase database, PhotoShelf shelf, TimeProvider
         return database.Change(
             (c, t) =>
                 c.ExecuteScalar<long>(
-                    "insert into trace (file, media_type, width_px, height_px, state, by_initials, at) values (@file, @mediaType, @widthPx, @heightPx, @state, @by, @at) returning id",
+                    "insert into trace (file, media_type, width_px, height_px, state, by_initials, at) "
+                        + "values (@file, @mediaType, @widthPx, @heightPx, @state, @by, @at) returning id",
                     new
                     {
                         file,

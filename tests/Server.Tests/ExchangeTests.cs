@@ -153,6 +153,31 @@ public class ExchangeTests(DemoServer demo) : IClassFixture<DemoServer>
     }
 
     [Fact]
+    public async Task A_block_has_so_many_pictures_and_the_next_is_refused_until_one_is_taken_away()
+    {
+        const string at = "/api/blocks/brineworks-full-460/pictures";
+        var png = File.ReadAllBytes(Path.Combine(ServerProcess.Root, "docs/screenshots/benches.png"));
+        // the same picture twice is one: each is told apart by what follows its end
+        var sent = 0;
+        Task<HttpResponseMessage> AddAsync()
+        {
+            var content = new ByteArrayContent([.. png, (byte)sent++]);
+            content.Headers.ContentType = new("image/png");
+            return http.PostAsync(at, content);
+        }
+        async Task<JsonElement> PicturesAsync() => await ServerProcess.JsonAsync(await http.GetAsync(at));
+        for (var had = (await PicturesAsync()).GetArrayLength(); had < 24; had++)
+            Assert.Equal(HttpStatusCode.OK, (await AddAsync()).StatusCode);
+        var refused = await AddAsync();
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, refused.StatusCode);
+        Assert.Contains("take one away", await refused.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+        var first = (await PicturesAsync())[0].GetProperty("address").GetString();
+        Assert.Equal(HttpStatusCode.NoContent, (await http.DeleteAsync(first)).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await AddAsync()).StatusCode);
+        Assert.Equal(24, (await PicturesAsync()).GetArrayLength());
+    }
+
+    [Fact]
     public async Task Columns_told_once_read_the_next_table_with_the_same_header()
     {
         const string table = "Ort;Ost;Nord\nA1;1,5;2\nA2;3;4\n";

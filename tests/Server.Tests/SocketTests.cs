@@ -132,7 +132,8 @@ public sealed class SocketTests(DemoServer demo) : IClassFixture<DemoServer>
             c.Open();
             using var spoil = c.CreateCommand();
             spoil.CommandText =
-                "update block set document = cast('{\"format\":\"faithful-bracket/block\"}' as blob), digest = 'x' where id = 'undertow-slim-250'";
+                "update block set document = cast('{\"format\":\"faithful-bracket/block\"}' as blob), "
+                + "digest = 'x' where id = 'undertow-slim-250'";
             Assert.Equal(1, spoil.ExecuteNonQuery());
         }
         own.KillAndRestart();

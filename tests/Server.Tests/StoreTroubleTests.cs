@@ -59,7 +59,9 @@ public sealed class StoreTroubleTests : IDisposable
             c.Open();
             using var later = c.CreateCommand();
             later.CommandText =
-                "insert into SchemaVersions (ScriptName, Applied) values ('FaithfulBracket.Store.Migrations.9999_later.sql', '2040-01-01'); pragma wal_checkpoint(truncate)";
+                "insert into SchemaVersions (ScriptName, Applied) values "
+                + "('FaithfulBracket.Store.Migrations.9999_later.sql', '2040-01-01'); pragma "
+                + "wal_checkpoint(truncate)";
             later.ExecuteNonQuery();
         }
         Assert.Contains("newer version", await SaidAsync("newer"), StringComparison.Ordinal);

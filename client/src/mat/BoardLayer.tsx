@@ -24,6 +24,16 @@ export function partCorners(part: Part): number[][] {
   return local.map(([x, y]) => [part.x + c * x - s * y, part.y + s * x + c * y])
 }
 
+/** Size of a letter that is as wide as one unit, and the smallest that can be read at the bench, px. */
+const LETTER = 1.7
+const SMALLEST = 9
+
+/** How wide it lies on the mat, mm. */
+function across(part: Part) {
+  const xs = partCorners(part).map(([x]) => x)
+  return Math.max(...xs) - Math.min(...xs)
+}
+
 /** The bare board to scale: outline, holes, parts of the face that is up; the other face's parts as faint shadows. */
 export function BoardLayer({
   board,
@@ -105,6 +115,7 @@ function PartShape({
   }
   const width = Math.min(part.widthMm, part.depthMm) * p.scale
   const label = words[part.kind] ?? part.id
+  const letters = Math.min(width > 40 && label.length < 5 ? 15 : 12, across(part) * p.scale * (LETTER / label.length))
   const colour = selected
     ? 'var(--plum)'
     : tint
@@ -139,12 +150,12 @@ function PartShape({
           strokeDasharray={part.kind === 'empty' || under ? '3 3' : undefined}
         />
       )}
-      {!quiet && !under && label && width > 24 && (
+      {!quiet && !under && label && width > 24 && letters >= SMALLEST && (
         <text
           x={p.x(part.x)}
           y={p.y(part.y) + 4.5}
           textAnchor="middle"
-          fontSize={width > 40 && label.length < 5 ? 15 : 12}
+          fontSize={letters}
           fill={part.kind === 'die' ? '#fff' : 'var(--soft)'}
         >
           {label}

@@ -13,7 +13,8 @@ public static class BoardDoubts
             var ids = things.Where(t => !board.Outline.Contains(t.At)).Select(t => t.Id).ToList();
             if (ids.Count > 0)
                 doubts.Add(
-                    $"{ids.Count} {(ids.Count == 1 ? one : more)} outside the outline: {string.Join(", ", ids.Take(8))}{(ids.Count > 8 ? " …" : "")}."
+                    $"{ids.Count} {(ids.Count == 1 ? one : more)} outside the outline: "
+                        + $"{string.Join(", ", ids.Take(8))}{(ids.Count > 8 ? " …" : "")}."
                 );
         }
         Outside("part has its middle", "parts have their middles", board.Parts.Select(p => (p.Id, p.At)));

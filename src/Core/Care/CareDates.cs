@@ -106,11 +106,14 @@ public sealed record CareDates(DateOnly Repaste, IReadOnlyList<DateOnly> Inspect
     {
         string Date(DateOnly d) => d.ToString("d MMM yyyy", System.Globalization.CultureInfo.InvariantCulture);
         if (drift is null)
-            return $"Repaste on {Date(repaste)}, {months} months by the paste's kind. Proved again on another day, its drift tells it better.";
+            return $"Repaste on {Date(repaste)}, {months} months by the paste's kind. Proved again on "
+                + "another day, its drift tells it better.";
         var perYear = drift.Line.SlopePerDay * 365.25 / drift.Line.StartKPerW * 100;
         var rise = FormattableString.Invariant($"{Math.Abs(perYear):0} % a year {(perYear >= 0 ? "more" : "less")}");
         return drift.Line.Capped
-            ? $"{drift.Marks.Count} proofs, {rise}: the line does not reach its limit first. Repaste on {Date(repaste)}, by the paste's kind."
-            : $"{drift.Marks.Count} proofs, {rise}: repaste on {Date(repaste)}, between {Date(drift.DueLow)} and {Date(drift.DueHigh)} with 90 %.";
+            ? $"{drift.Marks.Count} proofs, {rise}: the line does not reach its limit first. Repaste on "
+                + $"{Date(repaste)}, by the paste's kind."
+            : $"{drift.Marks.Count} proofs, {rise}: repaste on {Date(repaste)}, between "
+                + $"{Date(drift.DueLow)} and {Date(drift.DueHigh)} with 90 %.";
     }
 }

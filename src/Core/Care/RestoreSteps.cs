@@ -109,7 +109,12 @@ internal static class RestoreSteps
         return Step(
             "block",
             StepKind.Unscrew,
-            $"Take {order.Name(pair)} off: {HowMany.Of(screws, "screw")}, outer ones first, the die ring last and in a cross",
+            $"Take {order.Name(pair)} off: "
+                + (
+                    screws > 0
+                        ? $"{HowMany.Of(screws, "screw")}, outer ones first, the die ring last and in a cross"
+                        : "what holds it let loose evenly, in a cross"
+                ),
             "Block is off",
             "A quarter turn each at first: the springs let go evenly.",
             "Rock and twist, never lever from one end: bare silicon chips.",

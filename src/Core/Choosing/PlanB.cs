@@ -74,7 +74,8 @@ public static class PlanB
             fanFails.Count > 0
                 ? $"{name} on the die; {fanFails[0].Part} passes its limit even with a fan: not without a larger sink."
             : stillFails.Count > 0
-                ? $"{name} on the die, sinks on {HowMany.Of(sinks.Count, "part")}, and a fan on them: without it {stillFails[0].Part} passes its limit."
+                ? $"{name} on the die, sinks on {HowMany.Of(sinks.Count, "part")}, and a fan on them: "
+                    + $"without it {stillFails[0].Part} passes its limit."
             : $"{name} on the die, sinks on {HowMany.Of(sinks.Count, "part")}; case airflow is enough.";
         return new(
             best.Block.Id,
@@ -85,7 +86,8 @@ public static class PlanB
             fanFails.Count == 0,
             text,
             [
-                $"{HowMany.Of(sinks.Count, "part stays on air and needs", "parts stay on air and need")} {(stillFails.Count > 0 ? "a fan" : "case airflow")}.",
+                $"{HowMany.Of(sinks.Count, "part stays on air and needs", "parts stay on air and need")} "
+                    + $"{(stillFails.Count > 0 ? "a fan" : "case airflow")}.",
                 FormattableString.Invariant(
                     $"{sinks.Sum(s => board.FindPart(s.Part)!.DissipationW):0} W stay in the case."
                 ),
@@ -115,7 +117,9 @@ public static class PlanB
         var fanFails = sinks.Where(s => s.LimitC is { } l && s.FanC > l).ToList();
         var first =
             kept.Count > 0
-                ? $"No core-only block of the library goes on it: {string.Join(", ", kept.Select(p => p.Id))} {(kept.Count == 1 ? "keeps its" : "keep their")} stock cooler"
+                ? "No core-only block of the library goes on it: "
+                    + $"{string.Join(", ", kept.Select(p => p.Id))} "
+                    + $"{(kept.Count == 1 ? "keeps its" : "keep their")} stock cooler"
                 : "No core-only block of the library goes on it";
         var rest =
             sinks.Count == 0 ? "nothing else is hot."

@@ -124,7 +124,8 @@ public static class Expect
             catch (InputException e)
             {
                 warnings.Add(
-                    $"How the block rests can not be told ({e.Faults[0].Message}): films of {PlaneHeight.DefaultBondLineMm * 1000:0} µm and drawn gaps are taken."
+                    $"How the block rests can not be told ({e.Faults[0].Message}): films of "
+                        + $"{PlaneHeight.DefaultBondLineMm * 1000:0} µm and drawn gaps are taken."
                 );
             }
             if (_seated is { Floats: true })

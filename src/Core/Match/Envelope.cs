@@ -47,7 +47,9 @@ public static class Envelope
                     Weight.Note,
                     new(
                         "jet-plate",
-                        $"Socket {socket} takes jet plate {jet}{(fit.Insert is { } insert ? $" with insert {insert}" : "")}; the slit lies across the fins.",
+                        $"Socket {socket} takes jet plate "
+                            + $"{jet}{(fit.Insert is { } insert ? $" with insert {insert}" : "")}; the slit lies across "
+                            + "the fins.",
                         []
                     )
                 );

@@ -81,7 +81,8 @@ internal static class FitReasons
                 Weight.Work,
                 new(
                     "uncovered",
-                    $"No land covers {List(laid.Uncovered)}: {(laid.Uncovered.Count == 1 ? "it needs" : "they need")} passive sinks and airflow.",
+                    $"No land covers {List(laid.Uncovered)}: "
+                        + $"{(laid.Uncovered.Count == 1 ? "it needs" : "they need")} passive sinks and airflow.",
                     laid.Uncovered
                 )
             );
@@ -136,7 +137,8 @@ internal static class FitReasons
                     weight,
                     new(
                         "hole-missing",
-                        $"Screw {s.BlockHole} finds no hole in the board within {HoleAlignment.CaptureMm:0} mm{(s.Required ? "" : "; it is optional and stays out")}.",
+                        $"Screw {s.BlockHole} finds no hole in the board within {HoleAlignment.CaptureMm:0} "
+                            + $"mm{(s.Required ? "" : "; it is optional and stays out")}.",
                         [s.BlockHole]
                     )
                 )

@@ -31,7 +31,8 @@ internal static class HalfSteps
                 Detail =
                     first ? "Pads and paste are on. Look through every opening: no lead and no plug between the halves."
                     : dropped.Count > 0
-                        ? $"{Capital(string.Join(", ", dropped))} back in their seats before the halves meet. The drive's plug stays in reach."
+                        ? $"{Capital(string.Join(", ", dropped))} back in their seats before the halves meet. The "
+                            + "drive's plug stays in reach."
                     : "The drive's plug stays in reach.",
                 Caution = "Straight down, no sliding: two faces smear at once.",
                 Done = first ? "Board lies in it" : "Closed, holes line up",

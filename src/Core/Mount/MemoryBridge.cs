@@ -32,7 +32,8 @@ public static class MemoryBridge
             Pair = pair.Key,
             Title = $"Lay module {on.Board} between its carriers, {string.Join(" and ", carriers.Select(c => c.Id))}",
             Detail =
-                "Pads butt against the top edge of the carrier; press over the chips, not over the bare rim. Every module the same way round as the first.",
+                "Pads butt against the top edge of the carrier; press over the chips, not over the bare "
+                + "rim. Every module the same way round as the first.",
             Caution = "Two rows of tiny parts stand along the bottom edge: hold the module by its short sides.",
             Done = "Between its carriers",
             Targets = [.. on.Laid.Contacts()],

@@ -97,7 +97,8 @@ public static class MountedBow
                 null,
                 null,
                 StrainLimitMicro,
-                "The screws that carry load lie in a line, so they do not hold the board against turning about it: its bow can not be told. Support its far edge while you turn them.",
+                "The screws that carry load lie in a line, so they do not hold the board against turning "
+                    + "about it: its bow can not be told. Support its far edge while you turn them.",
                 held
             );
         var bare = BoardBow.Solve(problem, cancel);

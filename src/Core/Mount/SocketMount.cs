@@ -52,7 +52,8 @@ internal sealed class SocketMount(WorkOrder order, SeatPlan seat, Ways ways)
             Picture = StepPicture.Grip,
             Title = seat.Bare
                 ? $"Springs on, {step.Count} studs just gripping"
-                : $"Springs and nuts on, {step.Count} just gripping{(seat.Match.ShimMm >= SocketMatch.LeastShimMm ? ", a washer under each spring" : "")}",
+                : $"Springs and nuts on, {step.Count} just "
+                    + $"gripping{(seat.Match.ShimMm >= SocketMatch.LeastShimMm ? ", a washer under each spring" : "")}",
             Detail = seat.Bare
                 ? "From behind they turn the other way: anticlockwise there is in. How far the tips stand out tells how much is left."
                 : "A washer may be stuck inside a nut. None firm until all grip.",

@@ -57,7 +57,8 @@ internal static class PadSteps
             Kind = StepKind.Cut,
             Done = $"{HowMany.Of(pieces.Count, "piece")} cut",
             Title =
-                $"Cut {HowMany.Of(pieces.Count, "piece")} from {(sheet.Offcut ? "offcut" : "sheet")} {sheet.StockId}, {HowMany.Of(sheet.Cuts.Count, "cut")}",
+                $"Cut {HowMany.Of(pieces.Count, "piece")} from {(sheet.Offcut ? "offcut" : "sheet")} "
+                + $"{sheet.StockId}, {HowMany.Of(sheet.Cuts.Count, "cut")}",
             Detail = FormattableString.Invariant(
                 $"{sheet.WidthMm:0.#} × {sheet.DepthMm:0.#} mm, letters {Letters(pieces)}. Follow the cutting sheet, edge to edge."
             ),
@@ -103,7 +104,8 @@ internal static class PadSteps
             ),
             Detail = first.Where is null
                 ? $"Film off both sides of each, {films} films in all. Press each on its chip; {Where(ways, first)}."
-                : $"Film off both sides of each, {films} films in all, drawn slowly: these stretch and are trimmed. Clear of every bolt hole, with room to spread.",
+                : $"Film off both sides of each, {films} films in all, drawn slowly: these stretch and are "
+                    + "trimmed. Clear of every bolt hole, with room to spread.",
             Caution = "Film left on a pad cooks the chip under it: count the films.",
             Face = first.Face,
             Targets = [.. list.SelectMany(p => p.Parts)],

@@ -89,7 +89,9 @@ public static class PasteMethods
             .ToList();
         if (bare.Count > 0)
             refusals.Add(
-                $"Bare parts in reach of a drop: {(bare.Count > 6 ? $"{string.Join(", ", bare.Take(6))} and {bare.Count - 6} more" : string.Join(", ", bare))}. Coat them, let it dry, then choose it again as covered."
+                "Bare parts in reach of a drop: "
+                    + $"{(bare.Count > 6 ? $"{string.Join(", ", bare.Take(6))} and {bare.Count - 6} more" : string.Join(", ", bare))}. "
+                    + "Coat them, let it dry, then choose it again as covered."
             );
         cautions.Add(
             "Conducts: a drop beside the die is a short circuit. Gloves and a tray; keep it off aluminium tools, laptops and jewellery."

@@ -101,7 +101,9 @@ public static class SignOff
                 : new SignOutcome.NotInPlan("The step is of an earlier plan.");
         var names = resting.Select(r => plan.Find(r)?.Title ?? r.ToString());
         return new SignOutcome.RestsOn(
-            $"{string.Join("; ", names)}: signed, and {(resting.Count == 1 ? "it rests" : "they rest")} on this. Take {(resting.Count == 1 ? "it" : "them")} back together with it?",
+            $"{string.Join("; ", names)}: signed, and "
+                + $"{(resting.Count == 1 ? "it rests" : "they rest")} on this. Take "
+                + $"{(resting.Count == 1 ? "it" : "them")} back together with it?",
             resting
         );
     }

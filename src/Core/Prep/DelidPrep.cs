@@ -34,7 +34,8 @@ internal static class DelidPrep
                     "clamp",
                     StepKind.Seat,
                     "Levers up in their order, processor out by its edges, clamp off",
-                    $"{(ways.Clamp == ProcessorAndClamp.ClampOff ? "The clamp's screws first, then the package." : "The package first, then the clamp's screws.")} The cover goes over the contacts; clamp and screws into the tray.",
+                    $"{(ways.Clamp == ProcessorAndClamp.ClampOff ? "The clamp's screws first, then the package." : "The package first, then the clamp's screws.")} "
+                        + "The cover goes over the contacts; clamp and screws into the tray.",
                     "Contacts bend under a fingertip, and a screw that drops on them is a new board.",
                     "Out, contacts covered"
                 )
@@ -82,7 +83,8 @@ internal static class DelidPrep
                     "shear",
                     StepKind.Shear,
                     "Shear the lid: a few turns one way, then the other, counted",
-                    $"The far side is loosened first; alternate as often as it takes, {(soldered ? "solder gives slowly" : "glue gives at once")}. Stop at the end of travel.",
+                    "The far side is loosened first; alternate as often as it takes, "
+                        + $"{(soldered ? "solder gives slowly" : "glue gives at once")}. Stop at the end of travel.",
                     "Eye protection. Never pry with steel; a lid that sticks is warmed again, not forced.",
                     "Lid is off"
                 ) with

@@ -64,7 +64,8 @@ public static class DryFit
             Add(
                 "leads",
                 DryFitState.Trouble,
-                $"{string.Join(", ", plugs.Select(p => p.Id))} {(plugs.Count == 1 ? "lies" : "lie")} under the plate: a plug in it would be pinched. Its lead has to go round, or stay off.",
+                $"{string.Join(", ", plugs.Select(p => p.Id))} {(plugs.Count == 1 ? "lies" : "lie")} "
+                    + "under the plate: a plug in it would be pinched. Its lead has to go round, or stay off.",
                 [.. plugs.Select(p => p.Id)]
             );
         else
@@ -85,13 +86,16 @@ public static class DryFit
             Add(
                 "overhang",
                 DryFitState.Look,
-                $"The block reaches past the {string.Join(" and the ", over.Select(o => FormattableString.Invariant($"{o.Edge} edge by {o.Mm:0} mm")))}: let the board overhang the bench there."
+                "The block reaches past the "
+                    + $"{string.Join(" and the ", over.Select(o => FormattableString.Invariant($"{o.Edge} edge by {o.Mm:0} mm")))}: "
+                    + "let the board overhang the bench there."
             );
         foreach (var port in block.Ports.Where(p => p.Facing is not null).GroupBy(p => p.Facing))
             Add(
                 $"ports-{port.Key}",
                 DryFitState.Look,
-                $"Ports {string.Join(" and ", port.Select(p => p.Id))} face {port.Key}: the fitting turns there without touching board or case."
+                $"Ports {string.Join(" and ", port.Select(p => p.Id))} face {port.Key}: the fitting turns "
+                    + "there without touching board or case."
             );
         if (block.BracketSlots is { } slots && board.Slots is { } wide)
             Add(

@@ -61,7 +61,8 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
                     $"Frame in place of the clamp: screws loose, then to {torque:0.00} N·m each"
                 )
                 : "Frame in place of the clamp: screws loose, then just firm",
-            "Something soft under the board first, so that the back plate does not fall. The frame holds the package; it does not make the contact pressure.",
+            "Something soft under the board first, so that the back plate does not fall. The frame "
+                + "holds the package; it does not make the contact pressure.",
             "Frame holds"
         ) with
         {

@@ -186,7 +186,8 @@ public static class ProveStation
             Pair = seat.Pair,
             Title = "Look whether all memory is there and runs at its speed",
             Detail =
-                "Contacts pressed too little show there first. A module that is missing or slow: the same turn more on each, then look again.",
+                "Contacts pressed too little show there first. A module that is missing or slow: the "
+                + "same turn more on each, then look again.",
             Done = "At its speed",
             Facts =
             [

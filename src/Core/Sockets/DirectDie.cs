@@ -363,7 +363,8 @@ public static class DirectDie
         if (bare.Count > 0)
             yield return new(
                 "bare-parts",
-                $"{bare.Count} bare {(bare.Count == 1 ? "part lies" : "parts lie")} in reach of a drop: coat them and let it dry before any metal is opened."
+                $"{bare.Count} bare {(bare.Count == 1 ? "part lies" : "parts lie")} in reach of a drop: "
+                    + "coat them and let it dry before any metal is opened."
             );
     }
 

@@ -113,7 +113,8 @@ public static class SeatedMatch
         if (room.Under.Count > 0)
             yield return new(
                 "slots-under",
-                $"{string.Join(", ", room.Under)} {(room.Under.Count == 1 ? "lies" : "lie")} under the block turned so: look whether a module goes in.",
+                $"{string.Join(", ", room.Under)} {(room.Under.Count == 1 ? "lies" : "lie")} under the "
+                    + "block turned so: look whether a module goes in.",
                 room.Under
             );
         if (room.Nearest is { } nearest)

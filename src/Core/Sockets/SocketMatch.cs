@@ -119,7 +119,8 @@ public static class SocketMatch
                 "wrong-socket",
                 block.Sockets.Count == 0
                     ? $"The block names no socket: nothing holds it to {socket.Name}."
-                    : $"The block is made for {string.Join(", ", block.Sockets.Select(s => s.Socket))}, not for {socket.Name} ({socket.Id}); no upgrade kit is known."
+                    : $"The block is made for {string.Join(", ", block.Sockets.Select(s => s.Socket))}, not for "
+                        + $"{socket.Name} ({socket.Id}); no upgrade kit is known."
             );
         else if (PostsOf(kit.Posts) is { } posts && posts != socket.Posts)
             yield return Clash(

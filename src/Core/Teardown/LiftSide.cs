@@ -62,7 +62,9 @@ internal static class LiftSide
                 .Select(p => p.Id)
                 .ToList();
             if (near.Count > 0)
-                yield return $"No lever at the {name} edge: {string.Join(", ", near.Take(4))}{(near.Count > 4 ? " and more" : "")} {(near.Count == 1 ? "stands" : "stand")} there.";
+                yield return $"No lever at the {name} edge: "
+                    + $"{string.Join(", ", near.Take(4))}{(near.Count > 4 ? " and more" : "")} "
+                    + $"{(near.Count == 1 ? "stands" : "stand")} there.";
         }
     }
 }

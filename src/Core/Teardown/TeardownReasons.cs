@@ -40,7 +40,9 @@ internal static class TeardownReasons
                     l.Face,
                     1,
                     turn
-                        + $"It ties {Names(assembly, l.Between)} together{(l.SlackMm is { } s ? FormattableString.Invariant($" with {s:0} mm of slack") : "")}: off before anything is lifted.",
+                        + $"It ties {Names(assembly, l.Between)} "
+                        + $"together{(l.SlackMm is { } s ? FormattableString.Invariant($" with {s:0} mm of slack") : "")}: "
+                        + "off before anything is lifted.",
                     [],
                     [Latch(l.Latch)]
                 );
@@ -51,7 +53,9 @@ internal static class TeardownReasons
                 var held =
                     screws.Count + leads.Count == 0
                         ? "Nothing holds it but its bonds."
-                        : $"{screws.Sum(x => x.Count)} screws are out{(leads.Count > 0 ? $" and {HowMany.Of(leads.Count, "lead is", "leads are")} off" : "")}: nothing holds it but its bonds.";
+                        : $"{screws.Sum(x => x.Count)} screws are "
+                            + $"out{(leads.Count > 0 ? $" and {HowMany.Of(leads.Count, "lead is", "leads are")} off" : "")}: "
+                            + "nothing holds it but its bonds.";
                 return new(
                     act.Action,
                     p.Id,

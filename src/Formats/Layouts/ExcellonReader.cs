@@ -485,7 +485,8 @@ internal sealed partial class ExcellonReader
         _assumedFormat = true;
         if (_decimals is null)
             _draft.Assume(
-                $"{_file.Name}: numbers have no decimal point and no format is stated; read as {format.Item1}.{format.Item2} digits in {Name(unit)}. Override with digits=."
+                $"{_file.Name}: numbers have no decimal point and no format is stated; read as "
+                    + $"{format.Item1}.{format.Item2} digits in {Name(unit)}. Override with digits=."
             );
         if (_leadingKept is null)
         {

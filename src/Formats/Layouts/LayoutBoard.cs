@@ -93,7 +93,8 @@ public static class LayoutBoard
                 ? $"{string.Join(", ", ids.Take(6))} and {ids.Count - 6} more"
                 : string.Join(", ", ids);
         if (layout.Parts.Where(p => p.HeightMm is null).ToList() is { Count: > 0 } flat)
-            yield return $"No height is stated for {Names(flat)}: they stand as parts of their kind usually do, with a wide tolerance. Measure what lies under a block before you trust a verdict.";
+            yield return $"No height is stated for {Names(flat)}: they stand as parts of their kind usually do, "
+                + "with a wide tolerance. Measure what lies under a block before you trust a verdict.";
         if (layout.Parts.Where(p => p.WidthMm is null or <= 0).ToList() is { Count: > 0 } small)
             yield return FormattableString.Invariant(
                 $"No size is stated for {Names(small)}: drawn {UnknownSizeMm:0} × {UnknownSizeMm:0} mm."

@@ -180,7 +180,8 @@ public static class LayoutReader
                 new(
                     files[0].Name,
                     1,
-                    $"{HowMany.Of(beside.Count, "part lies", "parts lie")} outside the outline: {string.Join(", ", beside.Take(6))}{(beside.Count > 6 ? " …" : "")}."
+                    $"{HowMany.Of(beside.Count, "part lies", "parts lie")} outside the outline: "
+                        + $"{string.Join(", ", beside.Take(6))}{(beside.Count > 6 ? " …" : "")}."
                 )
             );
         var holes = d.Holes.Count(h => !outline.Contains(new(h.X, h.Y)));

@@ -276,7 +276,8 @@ internal sealed partial class TableReader
         var rest = header.Cells.Where((c, i) => c.Trim().Length > 0 && !columns.Values.Contains(i)).ToList();
         if (rest.Count > 0)
             _draft.Assume(
-                $"{_file.Name}: {(rest.Count == 1 ? "column" : "columns")} not understood and left out: {string.Join(", ", rest.Select(LayoutReader.Short))}."
+                $"{_file.Name}: {(rest.Count == 1 ? "column" : "columns")} not understood and left out: "
+                    + $"{string.Join(", ", rest.Select(LayoutReader.Short))}."
             );
     }
 
@@ -491,7 +492,8 @@ internal sealed partial class TableReader
         var first = _file.Lines.TakeWhile(string.IsNullOrWhiteSpace).Count();
         throw _file.Refuse(
             Math.Min(first + 1, _file.Lines.Count),
-            "no header names the columns x and y. Expected Excellon drill, pick-and-place text, IDF 3.0, DXF, or a table with columns such as what, id, x, y, diameterMm."
+            "no header names the columns x and y. Expected Excellon drill, pick-and-place text, IDF "
+                + "3.0, DXF, or a table with columns such as what, id, x, y, diameterMm."
         );
     }
 

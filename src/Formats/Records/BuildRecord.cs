@@ -170,7 +170,8 @@ public static partial class BuildRecord
                     job.Photos.Select(p =>
                         p.Content is null
                             ? $"<p>The photo of {E(p.At[..10])} is missing: its file is gone from the shop's folder.</p>"
-                            : $"<img alt=\"photo of {E(p.At[..10])}\" src=\"data:{p.MediaType};base64,{Convert.ToBase64String(p.Content)}\">"
+                            : $"<img alt=\"photo of {E(p.At[..10])}\" "
+                                + $"src=\"data:{p.MediaType};base64,{Convert.ToBase64String(p.Content)}\">"
                     )
                 );
     }
@@ -262,11 +263,13 @@ public static partial class BuildRecord
             );
         foreach (var p in order.Pieces)
             s.Append(
-                $"<p>Board{(order.Pieces.Count > 1 ? $" {E(p.Key)}" : "")}: {E(p.Board.Maker)} {E(p.Board.Model)}, {E(BoardLabel.Of(p.Board))}.</p>"
+                $"<p>Board{(order.Pieces.Count > 1 ? $" {E(p.Key)}" : "")}: {E(p.Board.Maker)} "
+                    + $"{E(p.Board.Model)}, {E(BoardLabel.Of(p.Board))}.</p>"
             );
         foreach (var p in order.Pairs)
             s.Append(
-                $"<p>Block{(order.Pairs.Count > 1 ? $" {E(p.Key)}" : "")}: {E(p.Block.Maker)} {E(p.Block.Model)}{(p.Block.ManualRevision is { } m ? $", manual revision {E(m)}" : "")}{Where(order, p)}.</p>"
+                $"<p>Block{(order.Pairs.Count > 1 ? $" {E(p.Key)}" : "")}: {E(p.Block.Maker)} "
+                    + $"{E(p.Block.Model)}{(p.Block.ManualRevision is { } m ? $", manual revision {E(m)}" : "")}{Where(order, p)}.</p>"
             );
     }
 
@@ -305,7 +308,10 @@ public static partial class BuildRecord
         foreach (var p in pads)
             s.Append(
                 CultureInfo.InvariantCulture,
-                $"<tr><td>{E(p.Letter)}<td>{E(p.Part)}<td class=n>{p.ThicknessMm:0.0#}<td>{E(p.Material)}<td class=n>{p.WidthMm:0.#} × {p.DepthMm:0.#}<td class=n>{(p.Fit is { } f ? FormattableString.Invariant($"{f.SquashMin * 100:0}–{f.SquashMax * 100:0}") : "")}"
+                $"<tr><td>{E(p.Letter)}<td>{E(p.Part)}<td "
+                    + $"class=n>{p.ThicknessMm:0.0#}<td>{E(p.Material)}<td class=n>{p.WidthMm:0.#} × "
+                    + $"{p.DepthMm:0.#}<td "
+                    + $"class=n>{(p.Fit is { } f ? FormattableString.Invariant($"{f.SquashMin * 100:0}–{f.SquashMax * 100:0}") : "")}"
             );
         s.Append("</table>");
         foreach (var f in plan.Paste.Faces)

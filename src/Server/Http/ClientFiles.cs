@@ -43,7 +43,10 @@ internal static class ClientFiles
             {
                 if (context.Request.Path.StartsWithSegments("/api"))
                     throw new NotHereException(
-                        $"There is no call {context.Request.Method} {context.Request.Path}{(context.Request.ContentType is { } type ? $" for {type}" : "")}. Pictures are sent as image/jpeg or image/png, packs as application/zip, all else as application/json."
+                        $"There is no call {context.Request.Method} "
+                            + $"{context.Request.Path}{(context.Request.ContentType is { } type ? $" for {type}" : "")}. "
+                            + "Pictures are sent as image/jpeg or image/png, packs as application/zip, all else as "
+                            + "application/json."
                     );
                 context.Response.Headers.CacheControl = "no-cache";
                 context.Response.ContentType = "text/html; charset=utf-8";

@@ -51,7 +51,8 @@ internal sealed class OwnPages(IConfiguration configuration, IReadOnlyList<strin
             return RefuseAsync(
                 context,
                 StatusCodes.Status415UnsupportedMediaType,
-                $"Nothing is written from {type}. Send application/json, lines of JSON as application/x-ndjson, files as multipart/form-data."
+                $"Nothing is written from {type}. Send application/json, lines of JSON as "
+                    + "application/x-ndjson, files as multipart/form-data."
             );
         if (
             MediaTypeHeaderValue.TryParse(request.ContentType, out var media)

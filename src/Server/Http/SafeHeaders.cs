@@ -4,7 +4,8 @@ namespace FaithfulBracket.Server.Http;
 internal static class SafeHeaders
 {
     private const string Policy =
-        "default-src 'self'; img-src 'self' data: blob:; style-src 'self' 'unsafe-inline'; font-src 'self' data:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'";
+        "default-src 'self'; img-src 'self' data: blob:; style-src 'self' 'unsafe-inline'; "
+        + "font-src 'self' data:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'";
 
     public static Task AddAsync(HttpContext context, RequestDelegate next)
     {

@@ -41,5 +41,6 @@ internal static class StartTrouble
         };
 
     private static string Page(ShopTrouble trouble) =>
-        $"<!doctype html><html lang=en><meta charset=utf-8><title>Faithful Bracket</title><h1>The shop can not be opened</h1><p>{WebUtility.HtmlEncode(trouble.Sentence)}</p>";
+        "<!doctype html><html lang=en><meta charset=utf-8><title>Faithful Bracket</title><h1>The "
+        + $"shop can not be opened</h1><p>{WebUtility.HtmlEncode(trouble.Sentence)}</p>";
 }

@@ -7,6 +7,7 @@ using FaithfulBracket.Core.Plans;
 using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Core.Schedule;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Http;
 using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Shop;
@@ -226,6 +227,7 @@ internal sealed class BenchRenewal(
     BenchSummaries summaries,
     JobStamps stamps,
     ShopDatabase database,
+    UnderWay calls,
     TimeProvider time,
     ILogger<BenchRenewal> log
 ) : BackgroundService
@@ -257,10 +259,10 @@ internal sealed class BenchRenewal(
             Volatile.Write(ref _renewing, stale.Count);
             foreach (var id in stale)
             {
+                // a page that is asked for meanwhile comes first
+                await calls.QuietAsync(time, stop);
                 summaries.Renew(id, stop);
                 Interlocked.Decrement(ref _renewing);
-                // a page that is asked for meanwhile comes first
-                await Task.Yield();
             }
         }
         catch (Exception e) when (e is not OperationCanceledException)

@@ -374,7 +374,8 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs)
         throw new LostRaceException(
             last is null
                 ? "This step changed meanwhile."
-                : $"{last.ByInitials} {(last.Kind == StepEvent.Done ? "signed" : "took back")} this step at {last.At[11..16]} while you were at it. Theirs stands; look, then go on."
+                : $"{last.ByInitials} {(last.Kind == StepEvent.Done ? "signed" : "took back")} this step at "
+                    + $"{last.At[11..16]} while you were at it. Theirs stands; look, then go on."
         );
     }
 

@@ -57,7 +57,8 @@ internal static class ColumnEndpoints
                 if (columns.GroupBy(k => k.Value).FirstOrDefault(g => g.Count() > 1) is { } twice)
                     o.Fault(
                         "columns",
-                        $"Column {twice.Key + 1} is told to be {string.Join(" and ", twice.Select(t => EnumNames<Column>.Of(t.Key)))}: one of them."
+                        $"Column {twice.Key + 1} is told to be "
+                            + $"{string.Join(" and ", twice.Select(t => EnumNames<Column>.Of(t.Key)))}: one of them."
                     );
                 return new ToldColumns(
                     o.Text("signature", LongestSignature),

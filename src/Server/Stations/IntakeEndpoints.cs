@@ -190,7 +190,8 @@ internal static class IntakeEndpoints
                         Checked.Broken([
                             new(
                                 "/format",
-                                $"Expected \"{BoardReader.Format}\", \"{BlockReader.Format}\", \"{CardReader.Format}\", \"{SocketReader.Format}\" or \"{MachineReader.Format}\", found {found}."
+                                $"Expected \"{BoardReader.Format}\", \"{BlockReader.Format}\", \"{CardReader.Format}\", "
+                                    + $"\"{SocketReader.Format}\" or \"{MachineReader.Format}\", found {found}."
                             ),
                         ])
                     );

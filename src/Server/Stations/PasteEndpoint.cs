@@ -47,7 +47,8 @@ internal static class PasteEndpoint
         MostStrokePoints = 5000;
 
     public const string InWords =
-        "Limits: 256 cells along the face, 500 strokes of 5,000 points together, 2,000 corners; a squeeze past its budget of work answers as far as it came and says so in cutShort.";
+        "Limits: 256 cells along the face, 500 strokes of 5,000 points together, 2,000 corners; "
+        + "a squeeze past its budget of work answers as far as it came and says so in cutShort.";
 
     /// <summary>One squeeze to reckon.</summary>
     internal sealed record Asked(
@@ -119,7 +120,8 @@ internal static class PasteEndpoint
         )
         {
             CutShort = squeeze is { CutShort: true }
-                ? "Stopped before the film came to rest: the load is far beyond what this paste film is reckoned for. The true film is thinner and covers more."
+                ? "Stopped before the film came to rest: the load is far beyond what this paste film is "
+                    + "reckoned for. The true film is thinner and covers more."
                 : null,
         };
     }

@@ -74,7 +74,9 @@ public static class TracedBoard
         if (features.Select(f => f.Missing()).OfType<string>().ToList() is { Count: > 0 } missing)
             throw new InputException(
                 "features",
-                $"Not measured yet: {string.Join(", ", missing.Take(6))}{(missing.Count > 6 ? " and more" : "")}. Type the caliper's values."
+                "Not measured yet: "
+                    + $"{string.Join(", ", missing.Take(6))}{(missing.Count > 6 ? " and more" : "")}. Type the "
+                    + "caliper's values."
             );
         var clicks = features.SelectMany(f => f.Clicks()).ToList();
         var trace = PhotoTrace.Run(marks, clicks, widthPx, heightPx);

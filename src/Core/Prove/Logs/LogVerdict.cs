@@ -176,7 +176,8 @@ public static class LogReading
         };
         if (steady is { Regimes.Count: > 1 })
             parts.Add(
-                $"Load, pump or fans changed {steady.Regimes.Count - 1} {(steady.Regimes.Count == 2 ? "time" : "times")}: only the last stretch counts."
+                $"Load, pump or fans changed {steady.Regimes.Count - 1} "
+                    + $"{(steady.Regimes.Count == 2 ? "time" : "times")}: only the last stretch counts."
             );
         if (throttled.Count > 0)
             parts.Add(

@@ -1,0 +1,112 @@
+using System.Collections.Concurrent;
+using System.Diagnostics;
+using System.Globalization;
+
+namespace FaithfulBracket.Mutants;
+
+/// <summary>Gives rules to workers, two at a time, and ends one that hangs: a rule that hangs or crashes is noticed too.</summary>
+internal sealed class Watch(string folder, string classes, string coverage)
+{
+    private const int Workers = 2;
+
+    /// <summary>A rule's tests may take this much longer than unchanged, and some seconds, before they are taken to hang.</summary>
+    private const double Patience = 6;
+    private static readonly TimeSpan Start = TimeSpan.FromSeconds(20);
+
+    /// <summary>What a worker's first round of all tests takes, unchanged.</summary>
+    private readonly double _roundMs = Worker.Read(coverage).Sum(c => c.Ms);
+
+    /// <summary>Which test noticed each rule; null for none.</summary>
+    public async Task<IReadOnlyDictionary<int, string?>> RunAsync(IEnumerable<int> rules)
+    {
+        var left = new ConcurrentQueue<int>(rules);
+        var found = new ConcurrentDictionary<int, string?>();
+        await Task.WhenAll(
+            Enumerable
+                .Range(0, Workers)
+                .Select(async _ =>
+                {
+                    Process? worker = null;
+                    while (left.TryDequeue(out var rule))
+                    {
+                        worker ??= Begin("work", null);
+                        await worker.StandardInput.WriteLineAsync(rule.ToString(CultureInfo.InvariantCulture));
+                        await worker.StandardInput.FlushAsync();
+                        found[rule] = await AnswerAsync(worker);
+                        if (worker.HasExited)
+                            worker = null;
+                    }
+                    worker?.Kill();
+                })
+        );
+        return found;
+    }
+
+    /// <summary>The same, each in a process of its own.</summary>
+    public async Task<IReadOnlyDictionary<int, string?>> FreshAsync(IEnumerable<int> rules)
+    {
+        var left = new ConcurrentQueue<int>(rules);
+        var found = new ConcurrentDictionary<int, string?>();
+        await Task.WhenAll(
+            Enumerable
+                .Range(0, Workers)
+                .Select(async _ =>
+                {
+                    while (left.TryDequeue(out var rule))
+                        found[rule] = await AnswerAsync(Begin("fresh", rule));
+                })
+        );
+        return found;
+    }
+
+    private Process Begin(string what, int? rule)
+    {
+        var start = new ProcessStartInfo("dotnet")
+        {
+            ArgumentList = { typeof(Watch).Assembly.Location, what, folder, classes, coverage },
+            RedirectStandardInput = true,
+            RedirectStandardOutput = true,
+            RedirectStandardError = true,
+        };
+        if (rule is { } id)
+        {
+            start.Environment[ChangedCore.NamesVariable] = ChangedCore.Variable;
+            start.Environment[ChangedCore.Variable] = id.ToString(CultureInfo.InvariantCulture);
+        }
+        var process = Process.Start(start)!;
+        process.ErrorDataReceived += (_, _) => { };
+        process.BeginErrorReadLine();
+        return process;
+    }
+
+    private async Task<string?> AnswerAsync(Process worker)
+    {
+        try
+        {
+            var says = await worker
+                .StandardOutput.ReadLineAsync()
+                .WaitAsync(Start + TimeSpan.FromMilliseconds(_roundMs * Patience));
+            if (says is null)
+            {
+                worker.WaitForExit();
+                return "it crashed";
+            }
+            var may = TimeSpan.FromMilliseconds(double.Parse(says, CultureInfo.InvariantCulture) * Patience);
+            var test = await worker.StandardOutput.ReadLineAsync().WaitAsync(Start + may);
+            if (test is null or Worker.Spoilt)
+                worker.WaitForExit();
+            return test switch
+            {
+                null => "it crashed",
+                "" or Worker.Spoilt => null,
+                _ => test,
+            };
+        }
+        catch (TimeoutException)
+        {
+            worker.Kill();
+            worker.WaitForExit();
+            return "it hung";
+        }
+    }
+}

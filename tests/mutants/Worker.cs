@@ -1,0 +1,94 @@
+using System.Diagnostics;
+using System.Text.Json;
+
+namespace FaithfulBracket.Mutants;
+
+/// <summary>What a test costs and which changed rules it runs through.</summary>
+internal sealed record Coverage(string Test, double Ms, IReadOnlyList<int> Rules);
+
+/// <summary>One process that runs tests; the watch starts it, asks it, and ends it when it hangs.</summary>
+internal static class Worker
+{
+    /// <summary>Runs each test once, watched, and writes what it runs through.</summary>
+    public static void Cover(string folder, IReadOnlySet<string> classes, string file)
+    {
+        var core = new ChangedCore(folder);
+        var list = new List<Coverage>();
+        foreach (var test in TestCase.In(core.Tests, classes))
+        {
+            var passes = false;
+            var rules = core.Covered(() => passes = test.Passes());
+            var clock = Stopwatch.StartNew();
+            core.SwitchOn(-1);
+            // once more, warm: what is kept from the first time is what later runs find too
+            passes &= test.Passes();
+            if (passes)
+                list.Add(new(test.Name, clock.Elapsed.TotalMilliseconds, rules));
+            else
+                Console.Error.WriteLine($"left out, it fails by itself: {test.Name}");
+        }
+        File.WriteAllText(file, JsonSerializer.Serialize(list));
+    }
+
+    /// <summary>Said instead of a test by a worker that has to be begun afresh.</summary>
+    public const string Spoilt = "spoilt";
+
+    /// <summary>Reads a rule's number a line, says how long its tests may take, then which test noticed it.</summary>
+    public static void Work(string folder, IReadOnlySet<string> classes, string coverage)
+    {
+        var core = new ChangedCore(folder);
+        var tests = TestCase.In(core.Tests, classes).ToDictionary(t => t.Name);
+        var by = Read(coverage)
+            .OrderBy(c => c.Ms)
+            .SelectMany(c => c.Rules.Select(r => (Rule: r, Of: c)))
+            .ToLookup(x => x.Rule, x => x.Of);
+        var noticed = new Dictionary<string, int>();
+        // what the tests keep once they have reckoned it is to be of unchanged rules
+        core.SwitchOn(-1);
+        foreach (var test in by.SelectMany(c => c).Select(c => c.Test).Distinct())
+            tests[test].Passes();
+        while (Console.ReadLine() is { } line && int.TryParse(line, out var rule))
+        {
+            Console.WriteLine($"{by[rule].Sum(c => c.Ms):0}");
+            core.SwitchOn(rule);
+            // what noticed much before is asked first, then what is quick
+            var found = by[rule]
+                .OrderByDescending(c => noticed.GetValueOrDefault(c.Test) / (c.Ms + 1))
+                .FirstOrDefault(c => !tests[c.Test].Passes());
+            core.SwitchOn(-1);
+            if (found is null)
+            {
+                Console.WriteLine();
+                continue;
+            }
+            noticed[found.Test] = noticed.GetValueOrDefault(found.Test) + 1;
+            // something was kept while the rule was changed: nothing of this process counts from here
+            if (!tests[found.Test].Passes())
+            {
+                Console.WriteLine(Spoilt);
+                return;
+            }
+            Console.WriteLine(found.Test);
+        }
+    }
+
+    /// <summary>All tests in a process whose every static field was made with the rule changed.</summary>
+    public static void Fresh(string folder, IReadOnlySet<string> classes, string coverage)
+    {
+        var core = new ChangedCore(folder);
+        var ms = Read(coverage).ToDictionary(c => c.Test, c => c.Ms);
+        Console.WriteLine($"{ms.Values.Sum():0}");
+        Console.WriteLine(
+            TestCase
+                .In(core.Tests, classes)
+                .Where(t => ms.ContainsKey(t.Name))
+                .OrderBy(t => ms[t.Name])
+                .FirstOrDefault(t => !t.Passes())
+                ?.Name
+                ?? ""
+        );
+    }
+
+    public static IReadOnlyList<Coverage> Read(string file) =>
+        JsonSerializer.Deserialize<List<Coverage>>(File.ReadAllText(file))!;
+}
