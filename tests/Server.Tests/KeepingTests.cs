@@ -242,12 +242,18 @@ public sealed class KeepingTests : IDisposable
         var shop = new ShopDatabase(At("data/shop.db"));
         var ring = new BackupRing(shop, clock);
         Assert.True(ring.Due());
+        // what a backup left when the power went
+        var left = Path.Combine(ring.Folder, "shop-20261126-070000.zip.abc.part");
+        Directory.CreateDirectory($"{left}.look");
+        File.WriteAllText(left, "half");
+        File.WriteAllText($"{left}.db", "half");
         for (var hour = 0; hour < 30; hour++)
         {
             clock.Now = clock.Now.AddHours(1);
             ring.Add();
         }
         Assert.Equal(BackupRing.MostKept, ring.All().Count);
+        Assert.Equal(BackupRing.MostKept, Directory.GetFileSystemEntries(ring.Folder).Length);
         Assert.Equal("shop-20261127-140000.zip", ring.All()[0].Name);
         Assert.Equal("shop-20261126-150000.zip", ring.All()[^1].Name);
         // a bound smaller than two of them still leaves two
@@ -257,6 +263,37 @@ public sealed class KeepingTests : IDisposable
         Assert.Equal(BackupRing.LeastKept, small.All().Count);
         Assert.Null(small.PathOf("../shop.db"));
         Assert.All(small.All(), e => Backup.Check(small.PathOf(e.Name)!));
+    }
+
+    [Fact]
+    public void A_backup_tells_how_far_it_is_and_leaves_nothing_when_it_is_stopped()
+    {
+        Packed();
+        var shop = new ShopDatabase(At("data/shop.db"));
+        var told = new List<double>();
+        Backup.Write(shop, At("b/whole.zip"), TimeProvider.System, told.Add);
+        Assert.Equal(told.Order(), told);
+        Assert.Contains(told, t => t is > 0 and < 0.5);
+        Assert.Equal(1, told[^1], 6);
+        using var stop = new CancellationTokenSource();
+        Assert.Throws<OperationCanceledException>(() =>
+            Backup.Write(
+                shop,
+                At("b/stopped.zip"),
+                TimeProvider.System,
+                share =>
+                {
+                    if (share > 0.5)
+                        stop.Cancel();
+                },
+                stop.Token
+            )
+        );
+        Assert.Equal([At("b/whole.zip")], Directory.GetFileSystemEntries(At("b")));
+        using var ring = new BackupRing(shop, TimeProvider.System);
+        Assert.Null(ring.Share);
+        ring.Stop();
+        Assert.Null(ring.Trouble);
     }
 
     [Fact]
@@ -276,6 +313,10 @@ public sealed class KeepingTests : IDisposable
         Assert.Contains(mended, f => f.Mended is not null);
         Assert.True(File.Exists(At("data/photos-unclaimed/nobodys.png")));
         Assert.True(File.Exists(At("data/photos/young.png")));
+        // a page does not wait until every picture is read
+        var hurried = new Doctor(shop, TimeProvider.System).Look(mend: false, TimeSpan.FromTicks(-1));
+        Assert.Contains(hurried, f => f is { Code: "photos-unread", Fault: false });
+        Assert.DoesNotContain(Look(), f => f.Code == "photos-unread");
         File.AppendAllText(photo, "x");
         Assert.Equal("photos-spoilt", Look().Single(f => f.Fault).Code);
         File.Delete(photo);
@@ -299,8 +340,17 @@ public sealed class KeepingTests : IDisposable
         var health = await server.GetAsync("/health");
         Assert.Equal("well", health.GetProperty("status").GetString());
         Assert.True(health.GetProperty("jobs").GetInt64() > 20);
-        var made = await ServerProcess.JsonAsync(await server.PostAsync("/api/keeping/backups", ""));
-        var name = made.GetProperty("name").GetString()!;
+        // written while the page waits, or followed until it is
+        var made = await server.PostAsync("/api/keeping/backups", "");
+        Assert.Contains(made.StatusCode, (HttpStatusCode[])[HttpStatusCode.OK, HttpStatusCode.Accepted]);
+        JsonElement keeping;
+        do keeping = await server.GetAsync("/api/keeping");
+        while (keeping.TryGetProperty("writing", out _));
+        var name = keeping.GetProperty("backups")[0].GetProperty("name").GetString()!;
+        Assert.Equal(
+            HttpStatusCode.NoContent,
+            (await server.Http.DeleteAsync("/api/keeping/backups/under-way")).StatusCode
+        );
         await File.WriteAllBytesAsync(
             At("taken.zip"),
             await server.Http.GetByteArrayAsync($"/api/keeping/backups/{name}")

@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { answer, http } from '../api/client'
 import { Button } from '../ui/Button'
 import { clock, day, fixed } from '../ui/format'
@@ -7,10 +7,17 @@ import { clock, day, fixed } from '../ui/format'
 const size = (bytes: number) =>
   bytes >= 1e6 ? `${fixed(bytes / 1e6, 1)} MB` : `${Math.max(1, Math.round(bytes / 1e3))} kB`
 
+const written = (name: string) => `${name} is written and read back.`
+
 /** Backups beside the shop, one now, and the doctor's look. */
 export function KeepingSection() {
   const client = useQueryClient()
-  const all = useQuery({ queryKey: ['keeping'], queryFn: () => answer(http.GET('/api/keeping')) })
+  const all = useQuery({
+    queryKey: ['keeping'],
+    queryFn: () => answer(http.GET('/api/keeping')),
+    // one is being written: how far it is
+    refetchInterval: (q) => (q.state.data?.writing == null ? false : 500),
+  })
   const [asked, ask] = useState(false)
   const [said, say] = useState<string>()
   const doctor = useQuery({
@@ -20,11 +27,14 @@ export function KeepingSection() {
     queryFn: () => answer(http.GET('/api/keeping/doctor')),
   })
   const [busy, setBusy] = useState(false)
+  const [followed, follow] = useState(false)
   const now = async () => {
     setBusy(true)
     try {
       const made = await answer(http.POST('/api/keeping/backups'))
-      say(`${made.name} is written and read back.`)
+      // a large shop takes its time: the page follows it
+      say(made ? written(made.name) : undefined)
+      follow(!made)
     } catch (e) {
       say((e as Error).message)
     }
@@ -32,6 +42,19 @@ export function KeepingSection() {
     await client.invalidateQueries({ queryKey: ['keeping'] })
   }
   const k = all.data
+  const writing = k?.writing ?? undefined
+  const done = followed && !busy && !all.isFetching && k !== undefined && writing === undefined
+  useEffect(() => {
+    if (!done || !k) return
+    follow(false)
+    say(k.trouble || k.backups.length === 0 ? undefined : written(k.backups[0].name))
+  }, [done, k])
+  const stop = async () => {
+    await http.DELETE('/api/keeping/backups/under-way')
+    follow(false)
+    say('Stopped: nothing of it was kept.')
+    await all.refetch()
+  }
   return (
     <section aria-label="Never lost" className="mb-6 bg-card p-4 shadow-[inset_0_0_0_1px_var(--rule)]">
       <h2 className="text-[19px] font-bold">Never lost</h2>
@@ -47,13 +70,14 @@ export function KeepingSection() {
       )}
       {k?.trouble && (
         <p role="alert" className="mb-2 text-plum">
-          The last hourly backup failed: {k.trouble}
+          The last backup failed: {k.trouble}
         </p>
       )}
       <div className="flex flex-wrap gap-2">
-        <Button kind="go" onClick={() => void now()} disabled={busy || k?.readOnly}>
-          {busy ? 'Backing up' : 'Back up now'}
+        <Button kind="go" onClick={() => void now()} disabled={busy || k?.readOnly || writing !== undefined}>
+          {writing !== undefined ? `Backing up, ${Math.round(writing * 100)} %` : busy ? 'Backing up' : 'Back up now'}
         </Button>
+        {writing !== undefined && <Button onClick={() => void stop()}>Stop it</Button>}
         <Button onClick={() => (asked ? void doctor.refetch() : ask(true))}>Look the shop through</Button>
       </div>
       {said && (

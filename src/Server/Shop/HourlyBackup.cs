@@ -7,8 +7,11 @@ internal sealed class HourlyBackup(BackupRing ring, TimeProvider time, ILogger<H
 {
     private static readonly TimeSpan Look = TimeSpan.FromMinutes(1);
 
-    /// <summary>Why the last one failed; null when it did not.</summary>
-    public string? Trouble { get; private set; }
+    /// <summary>Why it could not be looked whether one is due; null when it could.</summary>
+    private string? _look;
+
+    /// <summary>Why the last backup failed; null when it did not.</summary>
+    public string? Trouble => _look ?? ring.Trouble;
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
@@ -18,12 +21,12 @@ internal sealed class HourlyBackup(BackupRing ring, TimeProvider time, ILogger<H
             try
             {
                 if (ring.Due())
-                    log.LogInformation("Backed up to {File}", (await Task.Run(ring.Add, stoppingToken)).Name);
-                Trouble = null;
+                    log.LogInformation("Backed up to {File}", (await ring.AddAsync().WaitAsync(stoppingToken)).Name);
+                _look = null;
             }
-            catch (Exception e) when (e is not OperationCanceledException)
+            catch (Exception e) when (!stoppingToken.IsCancellationRequested)
             {
-                Trouble = e.Message;
+                _look = e.Message;
                 log.LogError(e, "The hourly backup failed");
             }
         }

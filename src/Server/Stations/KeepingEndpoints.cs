@@ -7,13 +7,15 @@ namespace FaithfulBracket.Server.Stations;
 
 /// <summary>How the shop's data is kept.</summary>
 /// <param name="Folder">Where the ring lies.</param>
-/// <param name="Trouble">Why the last hourly backup failed; null when it did not.</param>
+/// <param name="Trouble">Why the last backup failed; null when it did not.</param>
+/// <param name="Writing">The share of the backup under way that is done, 0 to 1; null while none is written.</param>
 internal sealed record KeepingView(
     string Folder,
     IReadOnlyList<RingEntry> Backups,
     string? Trouble,
     bool ReadOnly,
-    long FreeMb
+    long FreeMb,
+    double? Writing
 );
 
 /// <param name="Status">well, or ill.</param>
@@ -31,6 +33,10 @@ internal sealed record HealthView(
 /// <summary>Backups beside the shop, the doctor's look, and health for whoever runs it.</summary>
 internal static class KeepingEndpoints
 {
+    /// <summary>How long a page waits for a backup, and how long pictures are read through for it.</summary>
+    private static readonly TimeSpan MostWait = TimeSpan.FromSeconds(1.5),
+        PicturesS = TimeSpan.FromSeconds(1.5);
+
     /// <summary>Less free space than this is told, MB.</summary>
     private const long LeastFreeMb = 200;
 
@@ -42,18 +48,34 @@ internal static class KeepingEndpoints
             "",
             (ShopDatabase shop, BackupRing ring, HourlyBackup hourly) => TypedResults.Ok(View(shop, ring, hourly))
         );
-        keeping
-            .MapPost("/backups", (BackupRing ring) => TypedResults.Ok(ring.Add()))
-            .AddEndpointFilter(queue.QueueAsync);
+        keeping.MapPost("/backups", AddAsync);
+        keeping.MapDelete(
+            "/backups/under-way",
+            (BackupRing ring) =>
+            {
+                ring.Stop();
+                return TypedResults.NoContent();
+            }
+        );
         keeping.MapGet("/backups/{name}", Download).Produces<string>(200, "application/zip");
         keeping
-            .MapGet("/doctor", (Doctor doctor) => TypedResults.Ok(doctor.Look(mend: false)))
+            .MapGet("/doctor", (Doctor doctor) => TypedResults.Ok(doctor.Look(mend: false, PicturesS)))
             .AddEndpointFilter(queue.QueueAsync);
         app.MapGet("/health", Health).WithTags("keeping");
     }
 
+    /// <summary>The backup where it is soon written, else where to look how far it is.</summary>
+    private static async Task<Results<Ok<RingEntry>, Accepted>> AddAsync(BackupRing ring, CancellationToken cancel)
+    {
+        var writing = ring.AddAsync();
+        await Task.WhenAny(writing, Task.Delay(MostWait, cancel));
+        if (writing.IsCanceled)
+            throw new LostRaceException("The backup was stopped before it was whole: nothing of it was kept.");
+        return writing.IsCompleted ? TypedResults.Ok(await writing) : TypedResults.Accepted("/api/keeping");
+    }
+
     private static KeepingView View(ShopDatabase shop, BackupRing ring, HourlyBackup hourly) =>
-        new(ring.Folder, ring.All(), hourly.Trouble, shop.ReadOnly, FreeMb(shop));
+        new(ring.Folder, ring.All(), hourly.Trouble, shop.ReadOnly, FreeMb(shop), ring.Share);
 
     private static Results<PhysicalFileHttpResult, NotFound> Download(string name, BackupRing ring) =>
         ring.PathOf(name) is { } path

@@ -46,8 +46,15 @@ public static class Backup
     private static readonly JsonSerializerOptions Json = new(JsonSerializerDefaults.Web) { WriteIndented = true };
 
     /// <summary>Safe while the shop is at work: it reads one state and holds up nobody.</summary>
+    /// <param name="told">Told the share that is done, 0 to 1.</param>
     /// <exception cref="BackupFaultException">What was written does not read back as it was.</exception>
-    public static BackupManifest Write(ShopDatabase shop, string file, TimeProvider time)
+    public static BackupManifest Write(
+        ShopDatabase shop,
+        string file,
+        TimeProvider time,
+        Action<double>? told = null,
+        CancellationToken cancel = default
+    )
     {
         var target = Path.GetFullPath(file);
         Directory.CreateDirectory(Path.GetDirectoryName(target)!);
@@ -57,8 +64,8 @@ public static class Backup
         {
             using (var c = shop.Open())
                 c.Execute("vacuum into @snapshot", new { snapshot });
-            var manifest = Pack(shop, snapshot, beside, time);
-            _ = Check(beside);
+            var manifest = Pack(shop, snapshot, beside, time, new(told, WrittenShare, cancel));
+            _ = Check(beside, $"{beside}.look", new(told, 1 - WrittenShare, cancel) { From = WrittenShare });
             File.Move(beside, target, overwrite: true);
             return manifest;
         }
@@ -69,22 +76,38 @@ public static class Backup
         }
     }
 
-    private static BackupManifest Pack(ShopDatabase shop, string snapshot, string beside, TimeProvider time)
+    /// <summary>Of the work, what writing is; the rest is reading back.</summary>
+    private const double WrittenShare = 0.5;
+
+    private static BackupManifest Pack(
+        ShopDatabase shop,
+        string snapshot,
+        string beside,
+        TimeProvider time,
+        Progress progress
+    )
     {
         using var c = ReadOnly(snapshot);
+        var pictures = PhotoFiles.Named(c);
+        progress.All =
+            new FileInfo(snapshot).Length
+            + pictures
+                .Select(p => new FileInfo(Path.Combine(shop.PhotoFolder, p)))
+                .Where(f => f.Exists)
+                .Sum(f => f.Length);
         var files = new List<BackedUpFile>();
         var missing = new List<string>();
         using var stream = new FileStream(beside, FileMode.CreateNew, FileAccess.ReadWrite);
         BackupManifest manifest;
         using (var zip = new ZipArchive(stream, ZipArchiveMode.Create, leaveOpen: true))
         {
-            files.Add(Put(zip, DatabaseName, snapshot, CompressionLevel.Fastest));
-            foreach (var picture in PhotoFiles.Named(c))
+            files.Add(Put(zip, DatabaseName, snapshot, CompressionLevel.Fastest, progress));
+            foreach (var picture in pictures)
             {
                 var path = Path.Combine(shop.PhotoFolder, picture);
                 if (File.Exists(path))
                     // pictures are packed already
-                    files.Add(Put(zip, PhotoPrefix + picture, path, CompressionLevel.NoCompression));
+                    files.Add(Put(zip, PhotoPrefix + picture, path, CompressionLevel.NoCompression, progress));
                 else
                     missing.Add(picture);
             }
@@ -105,16 +128,32 @@ public static class Backup
         return manifest;
     }
 
-    private static BackedUpFile Put(ZipArchive zip, string name, string path, CompressionLevel level)
+    private static BackedUpFile Put(ZipArchive zip, string name, string path, CompressionLevel level, Progress progress)
     {
         using var from = new FileStream(path, FileMode.Open, FileAccess.Read, FileShare.ReadWrite | FileShare.Delete);
         using var to = zip.CreateEntry(name, level).Open();
         using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
-        var bytes = Copy(from, to, hash);
+        var bytes = Copy(from, to, hash, progress);
         return new(name, bytes, Convert.ToHexStringLower(hash.GetHashAndReset()));
     }
 
-    private static long Copy(Stream from, Stream? to, IncrementalHash hash)
+    /// <summary>How much of so many bytes is done; it ends the work where it is stopped.</summary>
+    private sealed record Progress(Action<double>? Told, double Share, CancellationToken Cancel)
+    {
+        private long _done;
+
+        public double From { get; init; }
+        public long All { get; set; }
+
+        public void Add(int bytes)
+        {
+            Cancel.ThrowIfCancellationRequested();
+            _done += bytes;
+            Told?.Invoke(From + Share * Math.Min(1, _done / (double)Math.Max(1, All)));
+        }
+    }
+
+    private static long Copy(Stream from, Stream? to, IncrementalHash hash, Progress progress)
     {
         var chunk = new byte[1 << 16];
         long bytes = 0;
@@ -122,18 +161,23 @@ public static class Backup
         {
             hash.AppendData(chunk.AsSpan(0, n));
             to?.Write(chunk.AsSpan(0, n));
+            progress.Add(n);
         }
         return bytes;
     }
 
     /// <summary>Reads a backup through: every file there, every hash right, the database whole and row for row what it says.</summary>
     /// <exception cref="BackupFaultException">With what is wrong.</exception>
-    public static BackupManifest Check(string file)
+    public static BackupManifest Check(string file) =>
+        Check(file, Directory.CreateTempSubdirectory("fb-backup-").FullName, new(null, 1, CancellationToken.None));
+
+    /// <param name="folder">Where the database is laid to be looked at; taken away afterwards.</param>
+    private static BackupManifest Check(string file, string folder, Progress progress)
     {
-        var folder = Directory.CreateTempSubdirectory("fb-backup-").FullName;
         try
         {
-            return Unpack(file, folder);
+            Directory.CreateDirectory(folder);
+            return Unpack(file, folder, progress, keeps: false);
         }
         finally
         {
@@ -157,7 +201,7 @@ public static class Backup
         Directory.CreateDirectory(beside);
         try
         {
-            var manifest = Unpack(file, beside);
+            var manifest = Unpack(file, beside, new(null, 1, CancellationToken.None), keeps: true);
             Directory.CreateDirectory(Path.Combine(target, "photos"));
             foreach (var photo in Directory.EnumerateFiles(Path.Combine(beside, "photos")))
                 File.Move(photo, Path.Combine(target, "photos", Path.GetFileName(photo)), overwrite: true);
@@ -171,15 +215,17 @@ public static class Backup
         }
     }
 
-    private static BackupManifest Unpack(string file, string folder)
+    /// <param name="keeps">Whether what is unpacked stays: else pictures are only read through, and nothing is forced to the disk.</param>
+    private static BackupManifest Unpack(string file, string folder, Progress progress, bool keeps)
     {
         Directory.CreateDirectory(Path.Combine(folder, "photos"));
         try
         {
             using var zip = ZipFile.OpenRead(file);
             var manifest = ManifestOf(zip, file);
+            progress.All = manifest.Files.Sum(f => f.Bytes);
             foreach (var f in manifest.Files)
-                Take(zip, f, folder);
+                Take(zip, f, folder, progress, keeps);
             using var c = ReadOnly(Path.Combine(folder, DatabaseName));
             if (c.ExecuteScalar<string>("pragma integrity_check") is var whole && whole != "ok")
                 throw new BackupFaultException($"The database in {file} is damaged: {whole}.");
@@ -211,7 +257,7 @@ public static class Backup
         return manifest;
     }
 
-    private static void Take(ZipArchive zip, BackedUpFile f, string folder)
+    private static void Take(ZipArchive zip, BackedUpFile f, string folder, Progress progress, bool keeps)
     {
         // a name may lead nowhere but into the folder
         var name = f.Name.StartsWith(PhotoPrefix, StringComparison.Ordinal) ? f.Name[PhotoPrefix.Length..] : f.Name;
@@ -220,9 +266,12 @@ public static class Backup
         var entry = zip.GetEntry(f.Name) ?? throw new BackupFaultException($"{f.Name} is missing in the backup.");
         using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
         using var from = entry.Open();
-        using var to = new FileStream(Path.Combine(folder, f.Name), FileMode.CreateNew, FileAccess.Write);
-        var bytes = Copy(from, to, hash);
-        to.Flush(flushToDisk: true);
+        using var to =
+            keeps || f.Name == DatabaseName
+                ? new FileStream(Path.Combine(folder, f.Name), FileMode.CreateNew, FileAccess.Write)
+                : null;
+        var bytes = Copy(from, to, hash, progress);
+        to?.Flush(flushToDisk: keeps);
         if (bytes != f.Bytes || Convert.ToHexStringLower(hash.GetHashAndReset()) != f.Sha256)
             throw new BackupFaultException($"{f.Name} is not what was backed up: its hash is another.");
     }

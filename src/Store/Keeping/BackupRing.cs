@@ -9,6 +9,7 @@ public sealed record RingEntry(string Name, string At, long Bytes);
 /// Backups beside the shop, one an hour while it is worked in; the oldest go when there are too many or they take too much.
 /// </summary>
 public sealed class BackupRing(ShopDatabase shop, TimeProvider time, long mostBytes = BackupRing.DefaultBytes)
+    : IDisposable
 {
     public const string FolderName = "backups";
     public const long DefaultBytes = 2L * 1024 * 1024 * 1024;
@@ -52,17 +53,75 @@ public sealed class BackupRing(ShopDatabase shop, TimeProvider time, long mostBy
     private DateTime Written() =>
         new[] { shop.File, $"{shop.File}-wal" }.Where(File.Exists).Max(File.GetLastWriteTimeUtc);
 
+    private readonly Lock _gate = new();
+    private Task<RingEntry>? _writing;
+    private CancellationTokenSource? _stop;
+    private double _share;
+
+    /// <summary>The share of the backup under way that is done, 0 to 1; null while none is written.</summary>
+    public double? Share => _writing is { IsCompleted: false } ? Volatile.Read(ref _share) : null;
+
+    /// <summary>Why the last one failed; null when it did not, or was stopped.</summary>
+    public string? Trouble { get; private set; }
+
+    /// <summary>Writes one, or joins the one under way; it goes on when the one who asked has left.</summary>
+    public Task<RingEntry> AddAsync()
+    {
+        lock (_gate)
+        {
+            if (_writing is { IsCompleted: false } one)
+                return one;
+            _stop?.Dispose();
+            _stop = new();
+            Volatile.Write(ref _share, 0);
+            var stop = _stop.Token;
+            return _writing = Task.Run(() => Add(stop), stop);
+        }
+    }
+
+    /// <summary>Ends the backup under way; what was written of it is taken away.</summary>
+    public void Stop()
+    {
+        lock (_gate)
+            _stop?.Cancel();
+    }
+
     /// <summary>Writes one now and lets the oldest go.</summary>
-    public RingEntry Add()
+    public RingEntry Add(CancellationToken cancel = default)
     {
         lock (_one)
-        {
-            var name =
-                $"{Prefix}{time.GetUtcNow().UtcDateTime.ToString(Pattern, CultureInfo.InvariantCulture)}{Suffix}";
-            Backup.Write(shop, Path.Combine(Folder, name), time);
-            LetGo();
-            return All().First(e => e.Name == name);
-        }
+            try
+            {
+                TakeAwayParts();
+                var name =
+                    $"{Prefix}{time.GetUtcNow().UtcDateTime.ToString(Pattern, CultureInfo.InvariantCulture)}{Suffix}";
+                Backup.Write(
+                    shop,
+                    Path.Combine(Folder, name),
+                    time,
+                    share => Volatile.Write(ref _share, share),
+                    cancel
+                );
+                LetGo();
+                Trouble = null;
+                return All().First(e => e.Name == name);
+            }
+            catch (Exception e) when (e is not OperationCanceledException)
+            {
+                Trouble = e.Message;
+                throw;
+            }
+    }
+
+    /// <summary>What a backup left that was being written when the power went: only one is written at a time.</summary>
+    private void TakeAwayParts()
+    {
+        if (!Directory.Exists(Folder))
+            return;
+        foreach (var part in Directory.EnumerateFiles(Folder, $"{Prefix}*{Suffix}.*.part*"))
+            File.Delete(part);
+        foreach (var part in Directory.EnumerateDirectories(Folder, $"{Prefix}*{Suffix}.*.part*"))
+            Directory.Delete(part, recursive: true);
     }
 
     private void LetGo()
@@ -74,6 +133,17 @@ public sealed class BackupRing(ShopDatabase shop, TimeProvider time, long mostBy
             bytes += e.Bytes;
             if (++kept > LeastKept && (kept > MostKept || bytes > mostBytes))
                 File.Delete(Path.Combine(Folder, e.Name));
+        }
+    }
+
+    /// <summary>A backup under way ends with the shop; what was written of it is taken away.</summary>
+    public void Dispose()
+    {
+        lock (_gate)
+        {
+            _stop?.Cancel();
+            _stop?.Dispose();
+            _stop = null;
         }
     }
 }

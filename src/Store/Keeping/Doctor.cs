@@ -1,3 +1,4 @@
+using System.Diagnostics;
 using System.Security.Cryptography;
 using System.Text.Json;
 using Dapper;
@@ -23,7 +24,8 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time)
     private const int MostNamed = 5;
 
     /// <param name="mend">Whether what is safe is mended.</param>
-    public IReadOnlyList<Finding> Look(bool mend)
+    /// <param name="pictures">How long pictures are read through; all of them when null.</param>
+    public IReadOnlyList<Finding> Look(bool mend, TimeSpan? pictures = null)
     {
         if (shop.Look() is { } trouble)
             return [new(trouble.Code, true, trouble.Sentence)];
@@ -45,7 +47,7 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time)
         findings.AddRange(Schema(c));
         findings.AddRange(Orphans(c));
         findings.AddRange(Texts(c));
-        findings.AddRange(Pictures(c, mend && !shop.ReadOnly));
+        findings.AddRange(Pictures(c, mend && !shop.ReadOnly, pictures));
         findings.AddRange(Leftovers(mend && !shop.ReadOnly));
         return findings;
     }
@@ -125,14 +127,24 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time)
         yield return new("json", false, $"{columns.Length} columns of JSON were read.");
     }
 
-    private IEnumerable<Finding> Pictures(SqliteConnection c, bool mend)
+    private IEnumerable<Finding> Pictures(SqliteConnection c, bool mend, TimeSpan? most)
     {
         var named = PhotoFiles.Named(c).ToHashSet();
         var there = Directory.Exists(shop.PhotoFolder)
             ? Directory.EnumerateFiles(shop.PhotoFolder).Select(Path.GetFileName).OfType<string>().ToHashSet()
             : [];
         var gone = named.Where(n => !there.Contains(n)).Order(StringComparer.Ordinal).ToList();
-        var spoilt = named.Where(n => there.Contains(n) && !IsItself(n)).Order(StringComparer.Ordinal).ToList();
+        var clock = Stopwatch.StartNew();
+        var read = 0;
+        var spoilt = new List<string>();
+        foreach (var name in named.Where(there.Contains).Order(StringComparer.Ordinal))
+        {
+            if (most is { } m && clock.Elapsed > m)
+                break;
+            read++;
+            if (!IsItself(name))
+                spoilt.Add(name);
+        }
         var unclaimed = there
             .Where(t =>
                 !named.Contains(t)
@@ -149,6 +161,12 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time)
                 "photos-gone",
                 true,
                 $"{gone.Count} of {named.Count} pictures are gone: {Some(gone)}. Take them out of a backup, folder photos."
+            );
+        if (read < named.Count - gone.Count)
+            yield return new(
+                "photos-unread",
+                false,
+                $"{read} of them were read through in the time a page waits; ./run doctor reads them all."
             );
         if (spoilt.Count > 0)
             yield return new(
