@@ -103,7 +103,8 @@ builder
     .AddSingleton<PlateMemory>()
     .AddSingleton<JobLogViews>()
     .AddSingleton<HeavyWork>()
-    .AddSingleton<UnderWay>();
+    .AddSingleton<UnderWay>()
+    .AddSingleton<FirstLook>();
 builder
     .Services.AddSingleton(new SimulatedCaliper(Environment.TickCount))
     .AddSingleton<SimulatedTorqueDriver>()
@@ -203,6 +204,8 @@ PastEndpoints.Map(app);
 DeviceEndpoints.Map(app);
 DrawerEndpoints.Map(app);
 ClientFiles.Map(app, builder.Configuration["client"]);
+if (builder.Configuration.GetValue("first-look", true))
+    app.Services.GetRequiredService<FirstLook>().Take();
 app.Run();
 return 0;
 

@@ -122,7 +122,7 @@ public sealed class ServerProcess : IDisposable
     private Process Start()
     {
         var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true, RedirectStandardError = true };
-        foreach (var a in (string[])[Dll, "--urls", "http://127.0.0.1:0", "--data", Data])
+        foreach (var a in (string[])[Dll, "--urls", "http://127.0.0.1:0", "--data", Data, "--first-look", "false"])
             start.ArgumentList.Add(a);
         if (_mostMb is { } mb)
         {

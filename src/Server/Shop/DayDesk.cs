@@ -47,12 +47,13 @@ internal sealed class DayDesk(
         }
         catch (TimeoutException)
         {
-            return new(
-                _newest ?? BenchDayPlanner.Plan(Question(Local(time.GetUtcNow())), search: false, cancel),
-                Stale: true
-            );
+            return new(_newest ?? Quick(cancel), Stale: true);
         }
     }
+
+    /// <summary>The day job by job, at once.</summary>
+    public BenchDayPlan Quick(CancellationToken cancel) =>
+        BenchDayPlanner.Plan(Question(Local(time.GetUtcNow())), search: false, cancel);
 
     /// <summary>Everybody's plan: it takes no longer than the search may, and does not end with the one who asked.</summary>
     private async Task<BenchDayPlan> NextAsync()
