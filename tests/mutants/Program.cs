@@ -2,7 +2,7 @@ using System.Diagnostics;
 using System.Globalization;
 using FaithfulBracket.Mutants;
 
-// look FOLDER CLASSES COVERAGE REPORT TELL: every rule of the report, looked at by the tests of these classes
+// look FOLDER CLASSES COVERAGE REPORT ROOM TELL: every rule of a room, looked at by the tests of these classes
 // cover, work, fresh FOLDER CLASSES COVERAGE: what the watch starts
 var (what, folder, classes, coverage) = (args[0], args[1], args[2], args[3]);
 var named = classes.Split(',').ToHashSet();
@@ -33,7 +33,7 @@ using (
         return 1;
 }
 
-var rules = Rule.All(args[4]);
+var rules = Rule.All(args[4], args[5]);
 var covered = Worker.Read(coverage).SelectMany(c => c.Rules).ToHashSet();
 var watch = new Watch(folder, classes, coverage);
 var clock = Stopwatch.StartNew();
@@ -45,7 +45,7 @@ Console.WriteLine(
 // what is kept in static fields was made before the rule changed: those that lived are looked at in processes of their own
 var fresh = await watch.FreshAsync(noticed.Where(n => n.Value is null).Select(n => n.Key));
 string? By(Rule r) => noticed.GetValueOrDefault(r.Id) ?? fresh.GetValueOrDefault(r.Id);
-using var tell = new StreamWriter(args[5]);
+using var tell = new StreamWriter(args[6]);
 foreach (var file in rules.GroupBy(r => r.File))
 {
     tell.WriteLine($"{Path.GetFileName(file.Key)} {file.Count(r => By(r) is not null)}/{file.Count()}");

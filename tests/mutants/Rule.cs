@@ -5,19 +5,31 @@ namespace FaithfulBracket.Mutants;
 /// <summary>A changed rule as the mutation tool lists it.</summary>
 internal sealed record Rule(int Id, string File, int Line, string Change, string To)
 {
+    /// <summary>What the tool says of a change that it made and was not asked to try.</summary>
+    private const string NotTried = "Removed by mutate filter";
+
     /// <param name="report">The tool's own report in JSON.</param>
-    public static IReadOnlyList<Rule> All(string report)
+    /// <param name="room">The core's folder whose rules are looked at.</param>
+    public static IReadOnlyList<Rule> All(string report, string room)
     {
-        using var json = JsonDocument.Parse(File_(report));
+        using var json = JsonDocument.Parse(System.IO.File.ReadAllText(report));
         return
         [
             .. json
                 .RootElement.GetProperty("files")
                 .EnumerateObject()
+                .Where(f => f.Name.Contains($"/Core/{room}/", StringComparison.Ordinal))
                 .SelectMany(f =>
                     f.Value.GetProperty("mutants")
                         .EnumerateArray()
-                        .Where(m => m.GetProperty("status").GetString() is not ("Ignored" or "CompileError"))
+                        .Where(m =>
+                            m.GetProperty("status").GetString() is { } status
+                            && (
+                                status == "Ignored"
+                                    ? m.GetProperty("statusReason").GetString() == NotTried
+                                    : status != "CompileError"
+                            )
+                        )
                         .Select(m => new Rule(
                             int.Parse(
                                 m.GetProperty("id").GetString()!,
@@ -32,6 +44,4 @@ internal sealed record Rule(int Id, string File, int Line, string Change, string
                 .OrderBy(r => r.Id),
         ];
     }
-
-    private static string File_(string path) => System.IO.File.ReadAllText(path);
 }
