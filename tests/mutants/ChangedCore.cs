@@ -6,13 +6,11 @@ namespace FaithfulBracket.Mutants;
 /// <summary>The built tests beside a core that holds every changed rule, one of which can be switched on.</summary>
 internal sealed class ChangedCore
 {
-    /// <summary>Names the variable a fresh process takes its changed rule from.</summary>
-    public const string NamesVariable = "STRYKER_MUTANT_ID_CONTROL_VAR",
-        Variable = "FB_MUTANT";
+    /// <summary>More changes than there are.</summary>
+    private const int Most = 100_000;
 
     private readonly FieldInfo _active,
-        _watch;
-    private readonly MethodInfo _covered;
+        _marks;
 
     /// <param name="folder">Where the tests were built.</param>
     public ChangedCore(string folder)
@@ -28,10 +26,9 @@ internal sealed class ChangedCore
                 : 0;
         Tests = context.LoadFromAssemblyPath(main);
         var core = context.LoadFromAssemblyPath(Path.Combine(folder, "FaithfulBracket.Core.dll"));
-        var control = core.GetTypes().Single(t => t.Name == "MutantControl");
-        _active = control.GetField("ActiveMutant")!;
-        _watch = control.GetField("CaptureCoverage")!;
-        _covered = control.GetMethod("GetCoverageData")!;
+        var control = core.GetTypes().Single(t => t.Name == RuleSwitch.Control);
+        _active = control.GetField(RuleSwitch.Active)!;
+        _marks = control.GetField(RuleSwitch.Marks)!;
     }
 
     public Assembly Tests { get; }
@@ -41,16 +38,16 @@ internal sealed class ChangedCore
     /// <summary>Rules that a test runs through.</summary>
     public IReadOnlyList<int> Covered(Action test)
     {
-        _covered.Invoke(null, null);
-        _watch.SetValue(null, true);
+        var marks = new byte[Most];
+        _marks.SetValue(null, marks);
         try
         {
             test();
         }
         finally
         {
-            _watch.SetValue(null, false);
+            _marks.SetValue(null, null);
         }
-        return [.. ((IList<int>[])_covered.Invoke(null, null)!).SelectMany(l => l).Distinct()];
+        return [.. Enumerable.Range(0, Most).Where(i => marks[i] > 0)];
     }
 }

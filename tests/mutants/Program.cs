@@ -3,7 +3,7 @@ using System.Globalization;
 using FaithfulBracket.Mutants;
 
 // look FOLDER CLASSES COVERAGE REPORT ROOM TELL: every rule of a room, looked at by the tests of these classes
-// cover, work, fresh FOLDER CLASSES COVERAGE: what the watch starts
+// cover, work, fresh FOLDER CLASSES COVERAGE [RULE]: what the watch starts
 var (what, folder, classes, coverage) = (args[0], args[1], args[2], args[3]);
 var named = classes.Split(',').ToHashSet();
 switch (what)
@@ -15,10 +15,11 @@ switch (what)
         Worker.Work(folder, named, coverage);
         return 0;
     case "fresh":
-        Worker.Fresh(folder, named, coverage);
+        Worker.Fresh(folder, named, coverage, int.Parse(args[4], CultureInfo.InvariantCulture));
         return 0;
 }
 
+RuleSwitch.Quicken(Path.Combine(folder, "FaithfulBracket.Core.dll"));
 using (
     var cover = Process.Start(
         new ProcessStartInfo("dotnet")

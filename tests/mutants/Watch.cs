@@ -69,10 +69,7 @@ internal sealed class Watch(string folder, string classes, string coverage)
             RedirectStandardError = true,
         };
         if (rule is { } id)
-        {
-            start.Environment[ChangedCore.NamesVariable] = ChangedCore.Variable;
-            start.Environment[ChangedCore.Variable] = id.ToString(CultureInfo.InvariantCulture);
-        }
+            start.ArgumentList.Add(id.ToString(CultureInfo.InvariantCulture));
         var process = Process.Start(start)!;
         process.ErrorDataReceived += (_, _) => { };
         process.BeginErrorReadLine();

@@ -73,9 +73,10 @@ internal static class Worker
     }
 
     /// <summary>All tests in a process whose every static field was made with the rule changed.</summary>
-    public static void Fresh(string folder, IReadOnlySet<string> classes, string coverage)
+    public static void Fresh(string folder, IReadOnlySet<string> classes, string coverage, int rule)
     {
         var core = new ChangedCore(folder);
+        core.SwitchOn(rule);
         var ms = Read(coverage).ToDictionary(c => c.Test, c => c.Ms);
         Console.WriteLine($"{ms.Values.Sum():0}");
         Console.WriteLine(
