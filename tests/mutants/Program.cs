@@ -3,13 +3,13 @@ using System.Globalization;
 using FaithfulBracket.Mutants;
 
 // look FOLDER CLASSES COVERAGE REPORT ROOM TELL: every rule of a room, looked at by the tests of these classes
-// cover, work, fresh FOLDER CLASSES COVERAGE [RULE]: what the watch starts
+// cover, work, fresh FOLDER CLASSES COVERAGE [HALF or RULE]: what the watch starts
 var (what, folder, classes, coverage) = (args[0], args[1], args[2], args[3]);
 var named = classes.Split(',').ToHashSet();
 switch (what)
 {
     case "cover":
-        Worker.Cover(folder, named, coverage);
+        Worker.Cover(folder, named, coverage, int.Parse(args[4], CultureInfo.InvariantCulture));
         return 0;
     case "work":
         Worker.Work(folder, named, coverage);
@@ -20,20 +20,35 @@ switch (what)
 }
 
 RuleSwitch.Quicken(Path.Combine(folder, "FaithfulBracket.Core.dll"));
-using (
-    var cover = Process.Start(
-        new ProcessStartInfo("dotnet")
-        {
-            ArgumentList = { typeof(Watch).Assembly.Location, "cover", folder, classes, coverage },
-        }
-    )!
-)
+
+// two halves side by side
+var halves = Enumerable
+    .Range(0, 2)
+    .Select(half =>
+        Process.Start(
+            new ProcessStartInfo("dotnet")
+            {
+                ArgumentList =
+                {
+                    typeof(Watch).Assembly.Location,
+                    "cover",
+                    folder,
+                    classes,
+                    $"{coverage}.{half}",
+                    $"{half}",
+                },
+            }
+        )!
+    )
+    .ToList();
+foreach (var half in halves)
 {
-    cover.WaitForExit();
-    if (cover.ExitCode != 0)
+    await half.WaitForExitAsync();
+    if (half.ExitCode != 0)
         return 1;
 }
 
+Worker.Join(coverage, halves.Count);
 var rules = Rule.All(args[4], args[5]);
 var covered = Worker.Read(coverage).SelectMany(c => c.Rules).ToHashSet();
 var watch = new Watch(folder, classes, coverage);

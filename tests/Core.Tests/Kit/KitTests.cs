@@ -267,4 +267,78 @@ public class KitTests
         Assert.Contains("socket crane", JetPlates.Tell(block, "gull", 1.38).Text, StringComparison.Ordinal);
         Assert.Contains("Crane 7", JetPlates.Tell(block, "gull", 1.38, _ => "Crane 7").Text, StringComparison.Ordinal);
     }
+
+    [Theory]
+    [InlineData(0.94, "J1", true)]
+    [InlineData(0.96, "J2", false)]
+    public void Of_two_jet_plates_within_reach_the_nearer_is_told_in_words(double mm, string name, bool right)
+    {
+        var block = Sample.Block() with { Sockets = [Fit("heron", "J2", 1.0), Fit("gull", "J1", 0.9)] };
+        var told = JetPlates.Tell(block, "gull", mm);
+        Assert.Equal((name, right), (told.Name, told.Right));
+        Assert.Equal(right, told.Text.EndsWith("the right one.", StringComparison.Ordinal));
+        Assert.Equal(!right, told.Text.EndsWith("Put it back in the bag.", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void What_two_kits_and_two_places_of_the_drawer_hold_is_added_up()
+    {
+        KitContents Kit(double gram, int plugs) =>
+            new()
+            {
+                PasteG = gram,
+                Plugs = plugs,
+                Screws =
+                [
+                    new("M2.5", 6, 1, "T6", "plastic"),
+                    new("M2.5", 8, 1, "T6", "plastic"),
+                    new("M2", 4, 5, "T6", "steel"),
+                ],
+            };
+        var block = With(Kit(0.1, 1), h => h with { Washer = "plastic" }, ports: 4);
+        var other = With(Kit(0.25, 2), h => h with { Washer = "plastic" }, ports: 5) with { Id = "other" };
+        var plain = WorkOrder.Plain(Sample.Board(), block);
+        var order = plain with
+        {
+            Pieces = [.. plain.Pieces, new("B", Sample.Board())],
+            Pairs = [.. plain.Pairs, new("Q", other, "B")],
+        };
+        var drawer = Holds(
+            new("a", "port plug", 1, "", 0, null),
+            new("b", "port plug", 1, "", 0, null),
+            new("c", "plastic washer", 1, "", 0, null)
+        );
+        var lines = KitCheck.Of(order, drawer, new([], 1, null));
+        Assert.Equal(0.35, lines.Single(l => l.Name == "paste").FromKit);
+        // two of each block's ports are the loop's
+        Assert.Equal(new KitLine("plugs", "port plugs G1/4", 5, "", 3, 2, 0), lines.Single(l => l.Group == "plugs"));
+        Assert.Equal(
+            new KitLine("washers", "plastic washers", 8, "", 4, 1, 3),
+            lines.Single(l => l.Group == "washers")
+        );
+    }
+
+    [Fact]
+    public void Boxes_are_counted_by_block_and_the_first_run_is_named_by_what_lies_on_the_mat()
+    {
+        var one = KitStation.Of(WorkOrder.Plain(Sample.Board(), With(null)), Drawer.Empty, Paste);
+        Assert.Equal("Open the block's box and count it against the list", one.Sheet.Steps[0].Title);
+        Assert.EndsWith(
+            "with its stock cooler and take the before reading",
+            one.Sheet.Steps[^1].Title,
+            StringComparison.Ordinal
+        );
+        Assert.Contains("0.3 g paste", one.Sheet.Steps[0].Detail, StringComparison.Ordinal);
+        var plain = WorkOrder.Plain(Sample.Board(), With(null));
+        var two = KitStation.Of(
+            plain with
+            {
+                Pieces = [.. plain.Pieces, new("B", Sample.Board())],
+                Pairs = [.. plain.Pairs, new("Q", With(null) with { Id = "other" }, "B")],
+            },
+            Drawer.Empty,
+            Paste
+        );
+        Assert.Equal("Open the boxes of the 2 blocks and count them against the list", two.Sheet.Steps[0].Title);
+    }
 }
