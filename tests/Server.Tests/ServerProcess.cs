@@ -14,22 +14,25 @@ public sealed class ServerProcess : IDisposable
     private readonly int? _mostMb;
     private readonly bool _ownData,
         _readOnly,
-        _lan;
+        _lan,
+        _firstLook;
 
     /// <summary>Where tablets ask; null while the network is not served.</summary>
     public Uri? Lan { get; private set; }
 
     /// <param name="mostMb">What its database may grow to.</param>
+    /// <param name="firstLook">Whether it reckons its first pages before it says where it is, as it does for everybody.</param>
     /// <param name="lan">Whether the shop's network is served too, over HTTPS on a free port.</param>
     public ServerProcess(
         string? data = null,
         bool demo = true,
         int? mostMb = null,
         bool readOnly = false,
-        bool lan = false
+        bool lan = false,
+        bool firstLook = false
     )
     {
-        _lan = lan;
+        (_lan, _firstLook) = (lan, firstLook);
         (_mostMb, _ownData, _readOnly) = (mostMb, data is null, readOnly);
         Data = data ?? Directory.CreateTempSubdirectory("fb-").FullName;
         Demo = demo;
@@ -122,7 +125,9 @@ public sealed class ServerProcess : IDisposable
     private Process Start()
     {
         var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true, RedirectStandardError = true };
-        foreach (var a in (string[])[Dll, "--urls", "http://127.0.0.1:0", "--data", Data, "--first-look", "false"])
+        foreach (
+            var a in (string[])[Dll, "--urls", "http://127.0.0.1:0", "--data", Data, "--first-look", $"{_firstLook}"]
+        )
             start.ArgumentList.Add(a);
         if (_mostMb is { } mb)
         {

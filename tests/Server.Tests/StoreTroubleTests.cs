@@ -87,6 +87,24 @@ public sealed class StoreTroubleTests : IDisposable
         Assert.Equal(1, (await server.JobAsync(1)).GetProperty("id").GetInt64());
     }
 
+    [Fact]
+    public async Task A_start_looks_at_its_first_pages_and_goes_on_past_a_job_that_does_not_read()
+    {
+        long broken;
+        using (var before = new ServerProcess(_data))
+            broken = await before.OpenAsync();
+        using (var c = new SqliteConnection($"Data Source={Shop};Pooling=False"))
+        {
+            c.Open();
+            using var spoil = c.CreateCommand();
+            spoil.CommandText = $"update job set pad_choices = '[' where id = {broken}";
+            spoil.ExecuteNonQuery();
+        }
+        using var server = new ServerProcess(_data, firstLook: true);
+        Assert.Equal("well", (await server.GetAsync("/health")).GetProperty("status").GetString());
+        Assert.Equal(1, (await server.JobAsync(1)).GetProperty("id").GetInt64());
+    }
+
     [Theory]
     [InlineData(false)]
     [InlineData(true)]

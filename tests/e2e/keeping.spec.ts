@@ -52,6 +52,42 @@ test('a backup taken at the desk and restored into an empty folder equals the sh
   await server.start()
 })
 
+test('a backup that takes its time is followed, and one that is stopped is not said to be written', async ({
+  page,
+}) => {
+  let share: number | undefined
+  // as a shop with many pictures answers: not yet, look how far it is
+  await page.route('**/api/keeping', async (route) => {
+    const answer = await route.fetch()
+    await route.fulfill({ response: answer, json: { ...(await answer.json()), writing: share } })
+  })
+  let written = true
+  await page.route('**/api/keeping/backups', async (route) => {
+    if (written) await route.fetch()
+    share = 0.42
+    await route.fulfill({ status: 202 })
+  })
+  await page.goto(`${server.address}/settings`)
+  const kept = page.getByRole('region', { name: 'Never lost' })
+  await kept.getByRole('button', { name: 'Back up now' }).click()
+  await expect(kept.getByRole('button', { name: 'Backing up, 42 %' })).toBeDisabled()
+  await expect(kept.getByRole('status')).toHaveCount(0)
+  share = undefined
+  await expect(kept.getByRole('status')).toContainText('is written and read back')
+  written = false
+  await kept.getByRole('button', { name: 'Back up now' }).click()
+  await expect(kept.getByRole('button', { name: 'Backing up, 42 %' })).toBeVisible()
+  // stopped from another tablet: the newest is the one before
+  share = undefined
+  await expect(kept.getByRole('status')).toContainText('Stopped: nothing of it was kept')
+  await kept.getByRole('button', { name: 'Back up now' }).click()
+  const stopped = page.waitForRequest((r) => r.method() === 'DELETE' && r.url().endsWith('/backups/under-way'))
+  await kept.getByRole('button', { name: 'Stop it' }).click()
+  await stopped
+  await expect(kept.getByRole('status')).toContainText('Stopped: nothing of it was kept')
+  await page.unrouteAll({ behavior: 'wait' })
+})
+
 test('a record dropped on the library is whole, a touched one is told', async ({ page }) => {
   await page.goto(`${server.address}/job/5/care`)
   const link = page.getByRole('link', { name: 'Build record for the client' })

@@ -5,9 +5,6 @@ namespace FaithfulBracket.Mutants;
 /// <summary>A changed rule as the mutation tool lists it.</summary>
 internal sealed record Rule(int Id, string File, int Line, string Change, string To)
 {
-    /// <summary>What the tool says of a change that it made and was not asked to try.</summary>
-    private const string NotTried = "Removed by mutate filter";
-
     /// <param name="report">The tool's own report in JSON.</param>
     /// <param name="room">The core's folder whose rules are looked at.</param>
     public static IReadOnlyList<Rule> All(string report, string room)
@@ -22,14 +19,7 @@ internal sealed record Rule(int Id, string File, int Line, string Change, string
                 .SelectMany(f =>
                     f.Value.GetProperty("mutants")
                         .EnumerateArray()
-                        .Where(m =>
-                            m.GetProperty("status").GetString() is { } status
-                            && (
-                                status == "Ignored"
-                                    ? m.GetProperty("statusReason").GetString() == NotTried
-                                    : status != "CompileError"
-                            )
-                        )
+                        .Where(m => m.GetProperty("status").GetString() is not ("Ignored" or "CompileError"))
                         .Select(m => new Rule(
                             int.Parse(
                                 m.GetProperty("id").GetString()!,

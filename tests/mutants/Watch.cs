@@ -17,45 +17,48 @@ internal sealed class Watch(string folder, string classes, string coverage)
     private readonly double _roundMs = Worker.Read(coverage).Sum(c => c.Ms);
 
     /// <summary>Which test noticed each rule; null for none.</summary>
-    public async Task<IReadOnlyDictionary<int, string?>> RunAsync(IEnumerable<int> rules)
-    {
-        var left = new ConcurrentQueue<int>(rules);
-        var found = new ConcurrentDictionary<int, string?>();
-        await Task.WhenAll(
-            Enumerable
-                .Range(0, Workers)
-                .Select(async _ =>
+    public Task<IReadOnlyDictionary<int, string?>> RunAsync(IEnumerable<int> rules) =>
+        EachAsync(
+            rules,
+            async next =>
+            {
+                Process? worker = null;
+                while (next() is { } rule)
                 {
-                    Process? worker = null;
-                    while (left.TryDequeue(out var rule))
-                    {
-                        worker ??= Begin("work", null);
-                        await worker.StandardInput.WriteLineAsync(rule.ToString(CultureInfo.InvariantCulture));
-                        await worker.StandardInput.FlushAsync();
-                        found[rule] = await AnswerAsync(worker);
-                        if (worker.HasExited)
-                            worker = null;
-                    }
-                    worker?.Kill();
-                })
+                    worker ??= Begin("work", null);
+                    await worker.StandardInput.WriteLineAsync(rule.Id.ToString(CultureInfo.InvariantCulture));
+                    await worker.StandardInput.FlushAsync();
+                    rule.Found(await AnswerAsync(worker));
+                    if (worker.HasExited)
+                        worker = null;
+                }
+                worker?.Kill();
+            }
         );
-        return found;
-    }
 
     /// <summary>The same, each in a process of its own.</summary>
-    public async Task<IReadOnlyDictionary<int, string?>> FreshAsync(IEnumerable<int> rules)
+    public Task<IReadOnlyDictionary<int, string?>> FreshAsync(IEnumerable<int> rules) =>
+        EachAsync(
+            rules,
+            async next =>
+            {
+                while (next() is { } rule)
+                    rule.Found(await AnswerAsync(Begin("fresh", rule.Id)));
+            }
+        );
+
+    private sealed record Asked(int Id, Action<string?> Found);
+
+    /// <summary>Shares the rules among workers, each taking the next when it has answered.</summary>
+    private static async Task<IReadOnlyDictionary<int, string?>> EachAsync(
+        IEnumerable<int> rules,
+        Func<Func<Asked?>, Task> work
+    )
     {
         var left = new ConcurrentQueue<int>(rules);
         var found = new ConcurrentDictionary<int, string?>();
-        await Task.WhenAll(
-            Enumerable
-                .Range(0, Workers)
-                .Select(async _ =>
-                {
-                    while (left.TryDequeue(out var rule))
-                        found[rule] = await AnswerAsync(Begin("fresh", rule));
-                })
-        );
+        Asked? Next() => left.TryDequeue(out var id) ? new(id, test => found[id] = test) : null;
+        await Task.WhenAll(Enumerable.Range(0, Workers).Select(_ => work(Next)));
         return found;
     }
 

@@ -7,6 +7,7 @@ import { clock, day, fixed } from '../ui/format'
 const size = (bytes: number) =>
   bytes >= 1e6 ? `${fixed(bytes / 1e6, 1)} MB` : `${Math.max(1, Math.round(bytes / 1e3))} kB`
 
+const STOPPED = 'Stopped: nothing of it was kept.'
 const written = (name: string) => `${name} is written and read back.`
 
 /** Backups beside the shop, one now, and the doctor's look. */
@@ -27,32 +28,33 @@ export function KeepingSection() {
     queryFn: () => answer(http.GET('/api/keeping/doctor')),
   })
   const [busy, setBusy] = useState(false)
-  const [followed, follow] = useState(false)
+  // the newest there was when one was asked for that takes longer than its answer
+  const [followed, follow] = useState<{ before?: string }>()
   const now = async () => {
     setBusy(true)
     try {
       const made = await answer(http.POST('/api/keeping/backups'))
-      // a large shop takes its time: the page follows it
       say(made ? written(made.name) : undefined)
-      follow(!made)
+      // how far it is has to be known before it can be seen to end
+      await client.invalidateQueries({ queryKey: ['keeping'] })
+      if (!made) follow({ before: k?.backups[0]?.name })
     } catch (e) {
       say((e as Error).message)
     }
     setBusy(false)
-    await client.invalidateQueries({ queryKey: ['keeping'] })
   }
   const k = all.data
   const writing = k?.writing ?? undefined
-  const done = followed && !busy && !all.isFetching && k !== undefined && writing === undefined
   useEffect(() => {
-    if (!done || !k) return
-    follow(false)
-    say(k.trouble || k.backups.length === 0 ? undefined : written(k.backups[0].name))
-  }, [done, k])
+    if (!followed || !k || writing !== undefined) return
+    follow(undefined)
+    const newest = k.backups[0]?.name
+    say(newest && newest !== followed.before ? written(newest) : k.trouble ? undefined : STOPPED)
+  }, [followed, k, writing])
   const stop = async () => {
     await http.DELETE('/api/keeping/backups/under-way')
-    follow(false)
-    say('Stopped: nothing of it was kept.')
+    follow(undefined)
+    say(STOPPED)
     await all.refetch()
   }
   return (

@@ -1,6 +1,4 @@
 using System.Text.Json;
-using FaithfulBracket.Server.Http;
-using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.Extensions.Options;
 
@@ -11,7 +9,6 @@ namespace FaithfulBracket.Server.Shop;
 /// cores are free at a start; a page asked for at once would find it all to do, and several at once would stand in each other's way.
 /// </summary>
 internal sealed class FirstLook(
-    Store.Jobs jobs,
     JobViews views,
     BenchSummaries summaries,
     DayDesk day,
@@ -43,7 +40,7 @@ internal sealed class FirstLook(
 
     private void Job()
     {
-        if (jobs.All() is [var newest, ..])
+        if (summaries.Open().MaxBy(j => j.Id) is { } newest)
             Write(views.View(newest.Id, CancellationToken.None));
     }
 

@@ -24,7 +24,11 @@ internal sealed class HourlyBackup(BackupRing ring, TimeProvider time, ILogger<H
                     log.LogInformation("Backed up to {File}", (await ring.AddAsync().WaitAsync(stoppingToken)).Name);
                 _look = null;
             }
-            catch (Exception e) when (!stoppingToken.IsCancellationRequested)
+            catch (OperationCanceledException) when (!stoppingToken.IsCancellationRequested)
+            {
+                log.LogInformation("The hourly backup was stopped; it is looked at again in a minute");
+            }
+            catch (Exception e) when (e is not OperationCanceledException)
             {
                 _look = e.Message;
                 log.LogError(e, "The hourly backup failed");

@@ -24,6 +24,7 @@ internal sealed class LockedException(string message, IReadOnlyList<StepId> wait
 internal sealed class SignDesk(JobPlans plans, SignOffs signOffs)
 {
     private const int MostTries = 6;
+    private const string Changing = "This job keeps changing while you are at it. Look at it again, then go on.";
 
     /// <summary>Sign-offs as the core reads them; an id that nobody can read is left out.</summary>
     public static IReadOnlyList<SignEvent> Read(IReadOnlyList<StepEvent> events) =>
@@ -84,7 +85,7 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs)
                 }
             },
             cancel
-        );
+        ).Event!;
     }
 
     /// <summary>Signs the open rest of a round of turns with one press, each step for itself, all or none.</summary>
@@ -139,7 +140,7 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs)
                 );
             },
             cancel
-        );
+        ).Event!;
         return (first, steps);
     }
 
@@ -180,7 +181,7 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs)
                 return new(events, Uncut(planned, stand, gone), Reopens: planned.Finished);
             },
             cancel
-        );
+        ).Event!;
     }
 
     /// <summary>
@@ -190,27 +191,29 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs)
     /// <returns>What was noted.</returns>
     public string Strip(long jobId, StripNote note, bool done, string by, long version, CancellationToken cancel)
     {
-        for (var attempt = 0; attempt < MostTries; attempt++)
-        {
-            var planned = plans.Of(jobId, cancel);
-            var target = "";
-            var asked = new NewStepEvent("", StepEvent.Done, by, null, null, null);
-            var written = signOffs.Write(
-                jobId,
-                asked,
-                null,
-                stand =>
-                {
-                    if (stand.Stamp != planned.Stamp)
-                        return null;
-                    (target, var write) = Noted(planned, stand, note, done, asked, version);
-                    return write;
-                }
-            );
-            if (written is not null)
-                return target;
-        }
-        throw new LostRaceException("This job keeps changing while you note. Look at it again, then go on.");
+        var target = "";
+        Write(
+            jobId,
+            new("", StepEvent.Done, by, null, null, null),
+            null,
+            (planned, stand) =>
+            {
+                // a finished job's plan is its record: its sheet is noted on only as that was made
+                if (stand.Stamp != planned.Stamp)
+                    throw new LostRaceException(Changing);
+                (target, var write) = Noted(
+                    planned,
+                    stand,
+                    note,
+                    done,
+                    new("", StepEvent.Done, by, null, null, null),
+                    version
+                );
+                return write;
+            },
+            cancel
+        );
+        return target;
     }
 
     private static (string Target, SignWrite Write) Noted(
@@ -259,7 +262,7 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs)
         );
     }
 
-    private StepEvent Write(
+    private SignAnswer Write(
         long jobId,
         NewStepEvent asked,
         Sending? sending,
@@ -283,9 +286,9 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs)
                     : judge(planned, stand)
             );
             if (written is not null)
-                return written.Event!;
+                return written;
         }
-        throw new LostRaceException("This job keeps changing while you sign. Look at it again, then sign.");
+        throw new LostRaceException(Changing);
     }
 
     /// <summary>

@@ -102,7 +102,7 @@ internal static class KeepingEndpoints
         var free = FreeMb(shop);
         if (free < LeastFreeMb)
             why ??= $"{free} MB are free on the disk: free some space.";
-        why ??= hourly.Trouble is { } trouble ? $"The hourly backup failed: {trouble}" : null;
+        why ??= hourly.Trouble is { } trouble ? $"The last backup failed: {trouble}" : null;
         var view = new HealthView(
             why is null ? "well" : "ill",
             why,

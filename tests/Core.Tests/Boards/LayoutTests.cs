@@ -156,12 +156,12 @@ public class LayoutTests
 
     [Theory]
     [InlineData(
-        "Designator,Comment,Layer,Footprint,Center-X(mm),Center-Y(mm),Rotation\n\"C12\",\"10u, "
-            + "25V\",\"TopLayer\",\"cap\",\"25.4000\",\"12.7\",\"90\"\n"
+        "Designator,Comment,Layer,Footprint,Center-X(mm),Center-Y(mm),Rotation\n"
+            + "\"C12\",\"10u, 25V\",\"TopLayer\",\"cap\",\"25.4000\",\"12.7\",\"90\"\n"
     )]
     [InlineData(
-        "### Module positions ###\n## Unit = inches, Angle = deg.\n# Ref     Val   Package   "
-            + "PosX   PosY   Rot   Side\nC12  10u  cap  1.0000  0.5000  90.0  top\n## End\n"
+        "### Module positions ###\n## Unit = inches, Angle = deg.\n# Ref     Val   Package   PosX   PosY   Rot   Side\n"
+            + "C12  10u  cap  1.0000  0.5000  90.0  top\n## End\n"
     )]
     [InlineData("Designator;Mid X;Mid Y;Rotation;Layer\r\nC12;25,4mm;12,7mm;90,00;T\r\n")]
     [InlineData("RefDes\tX (mil)\tY (mil)\tRotation\tSide\nC12\t1000\t500\t90\tTop\n")]
