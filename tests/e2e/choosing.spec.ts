@@ -177,6 +177,30 @@ for (const [name, file, text, says] of good) {
   })
 }
 
+test('what was typed last is kept, though its reading is still on its way', async ({ page }) => {
+  const [, file, text, says] = good.find(([name]) => name === 'an IDF board')!
+  let release = () => {}
+  const held = new Promise<void>((go) => {
+    release = go
+  })
+  await page.goto(`${server.address}/library`)
+  await page
+    .locator('nav input[type=file]')
+    .setInputFiles({ name: file, mimeType: 'text/plain', buffer: Buffer.from(text) })
+  await expect(ledger(page).getByRole('heading', { level: 2 })).toHaveText(says)
+  await page.route('**/api/library/layout?*', async (route) => {
+    await held
+    await route.continue()
+  })
+  const asked = page.waitForRequest('**/api/library/layout?*')
+  await ledger(page).getByLabel('model').fill('Typed last')
+  await page.keyboard.press('Enter')
+  await asked
+  await page.getByRole('button', { name: 'Keep as a board' }).click()
+  release()
+  await expect(ledger(page).getByRole('heading', { level: 2 })).toHaveText('Typed last')
+})
+
 const bad: [file: string, text: string, says: string][] = [
   ['parts.csv', 'Designator,X,Y,Layer\nC1,5,far,Top\n', 'line 2: y: expected a length'],
   ['board.emn', '.HEADER\nBOARD_FILE 3.0 x 2026 1\nb CM\n.END_HEADER\n', 'units: expected MM or THOU'],

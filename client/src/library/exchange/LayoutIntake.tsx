@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { answer, type Schemas } from '../../api/client'
 import { Mat } from '../../mat/Mat'
 import { Button } from '../../ui/Button'
@@ -23,7 +23,13 @@ export function LayoutIntake({
   const [busy, setBusy] = useState(false)
   const [tables, setTables] = useState<Schemas['TableLook'][]>([])
   const [naming, setNaming] = useState(false)
-  const read = async (values: typeof blank) => {
+  /** What is being read of what was said last; an earlier reading counts no more. */
+  const reading = useRef<Promise<Draft | undefined>>(undefined)
+  const read = (values: typeof blank) => {
+    const mine = readNow(values, () => reading.current === mine)
+    reading.current = mine
+  }
+  const readNow = async (values: typeof blank, newest: () => boolean) => {
     setBusy(true)
     const form = new FormData()
     for (const f of files) form.append('files', f)
@@ -34,22 +40,30 @@ export function LayoutIntake({
     )
     try {
       const response = await fetch(`/api/library/layout?${query}`, { method: 'POST', body: form })
-      setDraft(
-        await answer(
-          Promise.resolve({
-            data: response.ok ? ((await response.json()) as Draft) : undefined,
-            error: response.ok ? undefined : await response.json(),
-            response,
-          }),
-        ),
+      const made = await answer(
+        Promise.resolve({
+          data: response.ok ? ((await response.json()) as Draft) : undefined,
+          error: response.ok ? undefined : await response.json(),
+          response,
+        }),
       )
+      if (!newest()) return
+      setDraft(made)
       setFaults([])
+      return made
     } catch (e) {
+      if (!newest()) return
       const refused = e as { errors?: { pointer: string; message: string }[]; message: string }
       setFaults(refused.errors?.length ? refused.errors : [{ pointer: '', message: refused.message }])
       setDraft(undefined)
+    } finally {
+      if (newest()) {
+        setBusy(false)
+        void lookAtColumns()
+      }
     }
-    setBusy(false)
+  }
+  const lookAtColumns = async () => {
     const look = new FormData()
     for (const f of files) look.append('files', f)
     const looked = await fetch('/api/library/columns/look', { method: 'POST', body: look })
@@ -59,12 +73,12 @@ export function LayoutIntake({
   }
   // biome-ignore lint/correctness/useExhaustiveDependencies: read once as dropped, then on every answer
   useEffect(() => {
-    void read(said)
+    read(said)
   }, [])
   const say = (k: keyof typeof blank, v: string) => {
     const next = { ...said, [k]: v }
     setSaid(next)
-    void read(next)
+    read(next)
   }
   const field = (k: keyof typeof blank, label: string) => (
     <label key={k} className="block text-[13.5px] text-soft">
@@ -77,6 +91,11 @@ export function LayoutIntake({
       />
     </label>
   )
+  /** Keeps what was said last: the reading of it may still be on its way. */
+  const keep = async () => {
+    const last = await reading.current
+    if (last?.document) await onKeep(last.document)
+  }
   const layout = draft?.layout
   return (
     <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_332px]">
@@ -162,7 +181,7 @@ export function LayoutIntake({
               table={t}
               onTold={() => {
                 setNaming(false)
-                void read(said)
+                read(said)
               }}
             />
           ))}
@@ -201,7 +220,7 @@ export function LayoutIntake({
           </label>
         </div>
         <div className="mt-4 flex gap-3">
-          <Button kind="go" disabled={!draft?.document} onClick={() => onKeep(draft!.document!)}>
+          <Button kind="go" disabled={!draft?.document} onClick={() => void keep()}>
             Keep as a board
           </Button>
           <Button onClick={onDone}>Put aside</Button>

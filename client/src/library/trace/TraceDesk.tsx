@@ -28,9 +28,12 @@ export function TraceDesk({ id }: { id: number }) {
     queryFn: () => answer(http.GET('/api/traces/{id}', { params: path })),
   })
   const version = trace.data?.version ?? 0
-  const reckoned = useQuery({
-    queryKey: ['trace-reckon', id, version],
+  const reckon = (of: number) => ({
+    queryKey: ['trace-reckon', id, of],
     queryFn: () => answer(http.GET('/api/traces/{id}/reckon', { params: path })),
+  })
+  const reckoned = useQuery({
+    ...reckon(version),
     enabled: version > 0,
     placeholderData: (old) => old,
   }).data
@@ -193,8 +196,14 @@ export function TraceDesk({ id }: { id: number }) {
   }
   const keep = async () => {
     try {
+      // what was changed last may still be on its way
+      await queue.current
+      const last = await client.fetchQuery(
+        reckon(client.getQueryData<Schemas['TraceView']>(['trace', id])?.version ?? version),
+      )
+      if (!last.document) return setFault(last.trouble ?? undefined)
       const made = (await answer(
-        http.POST('/api/boards', { body: reckoned!.document as never, bodySerializer: (b: unknown) => b as string }),
+        http.POST('/api/boards', { body: last.document as never, bodySerializer: (b: unknown) => b as string }),
       )) as unknown as { id: string }
       await client.invalidateQueries()
       setKept(made.id)
