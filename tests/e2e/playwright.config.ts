@@ -1,7 +1,7 @@
 import { defineConfig } from '@playwright/test'
 
 export const launch = {
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium-headless-shell',
   args: [
     '--no-sandbox',
     '--disable-gpu',

@@ -51,16 +51,19 @@ foreach (var half in halves)
 Worker.Join(coverage, halves.Count);
 var rules = Rule.All(args[4], args[5]);
 var covered = Worker.Read(coverage).SelectMany(c => c.Rules).ToHashSet();
+var kept = Worker.Read(coverage).SelectMany(c => c.Kept).ToHashSet();
 var watch = new Watch(folder, classes, coverage);
 var clock = Stopwatch.StartNew();
 var noticed = await watch.RunAsync(rules.Select(r => r.Id).Where(covered.Contains));
 Console.WriteLine(
-    $"{noticed.Count} of {rules.Count} rules are run through; {noticed.Values.Count(n => n is null)} to look at afresh, {clock.Elapsed.TotalSeconds:0} s"
+    $"{noticed.Count} of {rules.Count} rules are run through, {noticed.Values.Count(n => n is null)} lived, {clock.Elapsed.TotalSeconds:0} s"
 );
 
-// what is kept in static fields was made before the rule changed: those that lived are looked at in processes of their own
-var fresh = await watch.FreshAsync(noticed.Where(n => n.Value is null).Select(n => n.Key));
-string? By(Rule r) => noticed.GetValueOrDefault(r.Id) ?? fresh.GetValueOrDefault(r.Id);
+// what is kept in static fields was made before the rule changed: those that lived and made it are looked at in processes of their own
+var fresh = await watch.FreshAsync(
+    noticed.Where(n => n.Value is Worker.Spoilt || n.Value is null && kept.Contains(n.Key)).Select(n => n.Key)
+);
+string? By(Rule r) => fresh.TryGetValue(r.Id, out var own) ? own : noticed.GetValueOrDefault(r.Id);
 using var tell = new StreamWriter(args[6]);
 foreach (var file in rules.GroupBy(r => r.File))
 {

@@ -16,7 +16,7 @@ internal sealed class Watch(string folder, string classes, string coverage)
     /// <summary>What a worker's first round of all tests takes, unchanged.</summary>
     private readonly double _roundMs = Worker.Read(coverage).Sum(c => c.Ms);
 
-    /// <summary>Which test noticed each rule; null for none.</summary>
+    /// <summary>Which test noticed each rule; null for none, <see cref="Worker.Spoilt"/> where it can not be told.</summary>
     public Task<IReadOnlyDictionary<int, string?>> RunAsync(IEnumerable<int> rules) =>
         EachAsync(
             rules,
@@ -93,12 +93,12 @@ internal sealed class Watch(string folder, string classes, string coverage)
             }
             var may = TimeSpan.FromMilliseconds(double.Parse(says, CultureInfo.InvariantCulture) * Patience);
             var test = await worker.StandardOutput.ReadLineAsync().WaitAsync(Start + may);
-            if (test is null or Worker.Spoilt)
+            if (test is null or Worker.Spoilt or Worker.Hung)
                 worker.WaitForExit();
             return test switch
             {
                 null => "it crashed",
-                "" or Worker.Spoilt => null,
+                "" => null,
                 _ => test,
             };
         }
@@ -106,7 +106,7 @@ internal sealed class Watch(string folder, string classes, string coverage)
         {
             worker.Kill();
             worker.WaitForExit();
-            return "it hung";
+            return Worker.Hung;
         }
     }
 }

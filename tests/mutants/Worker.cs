@@ -4,7 +4,8 @@ using System.Text.Json;
 namespace FaithfulBracket.Mutants;
 
 /// <summary>What a test costs and which changed rules it runs through.</summary>
-internal sealed record Coverage(string Test, double Ms, IReadOnlyList<int> Rules);
+/// <param name="Kept">Those that it runs through the first time only: what they made was kept.</param>
+internal sealed record Coverage(string Test, double Ms, IReadOnlyList<int> Rules, IReadOnlyList<int> Kept);
 
 /// <summary>One process that runs tests; the watch starts it, asks it, and ends it when it hangs.</summary>
 internal static class Worker
@@ -22,9 +23,9 @@ internal static class Worker
             var clock = Stopwatch.StartNew();
             core.SwitchOn(-1);
             // once more, warm: what is kept from the first time is what later runs find too
-            passes &= test.Passes();
+            var again = core.Covered(() => passes &= test.Passes());
             if (passes)
-                list.Add(new(test.Name, clock.Elapsed.TotalMilliseconds, rules));
+                list.Add(new(test.Name, clock.Elapsed.TotalMilliseconds, rules, [.. rules.Except(again)]));
             else
                 Console.Error.WriteLine($"left out, it fails by itself: {test.Name}");
         }
@@ -33,6 +34,29 @@ internal static class Worker
 
     /// <summary>Said instead of a test by a worker that has to be begun afresh.</summary>
     public const string Spoilt = "spoilt";
+
+    /// <summary>Said instead of a test by a worker that ends itself because a test does not.</summary>
+    public const string Hung = "it hung";
+
+    /// <summary>A test may take this many times as long as unchanged, and some seconds.</summary>
+    private const double Patience = 10;
+    private static readonly TimeSpan Pause = TimeSpan.FromSeconds(3);
+
+    /// <summary>Whether a test passes; one that does not end is told, and ends this process.</summary>
+    private static bool Passes(TestCase test, double ms)
+    {
+        using var watch = new Timer(
+            _ =>
+            {
+                Console.WriteLine(Hung);
+                Process.GetCurrentProcess().Kill();
+            },
+            null,
+            Pause + TimeSpan.FromMilliseconds(ms * Patience),
+            Timeout.InfiniteTimeSpan
+        );
+        return test.Passes();
+    }
 
     /// <summary>Reads a rule's number a line, says how long its tests may take, then which test noticed it.</summary>
     public static void Work(string folder, IReadOnlySet<string> classes, string coverage)
@@ -55,7 +79,7 @@ internal static class Worker
             // what noticed much before is asked first, then what is quick
             var found = by[rule]
                 .OrderByDescending(c => noticed.GetValueOrDefault(c.Test) / (c.Ms + 1))
-                .FirstOrDefault(c => !tests[c.Test].Passes());
+                .FirstOrDefault(c => !Passes(tests[c.Test], c.Ms));
             core.SwitchOn(-1);
             if (found is null)
             {
@@ -85,7 +109,7 @@ internal static class Worker
                 .In(core.Tests, classes)
                 .Where(t => ms.ContainsKey(t.Name))
                 .OrderBy(t => ms[t.Name])
-                .FirstOrDefault(t => !t.Passes())
+                .FirstOrDefault(t => !Passes(t, ms[t.Name]))
                 ?.Name
                 ?? ""
         );

@@ -104,7 +104,9 @@ public static class MemoryBridge
             yield return Step(
                 "row",
                 StepKind.Look,
-                $"Stand the {pairs.Count} modules in a row: bolt holes of all carriers in one line, labels all one way",
+                pairs.Count == 1
+                    ? "Stand the module up: bolt holes of its carriers in one line"
+                    : $"Stand the {pairs.Count} modules in a row: bolt holes of all carriers in one line, labels all one way",
                 "In one line"
             ) with
             {
@@ -113,7 +115,7 @@ public static class MemoryBridge
             yield return Step(
                 "bridge",
                 StepKind.Lower,
-                $"Set {first.Block.Model} on all {pairs.Count} modules and start {star.Count} bolts loose",
+                $"Set {first.Block.Model} on {(pairs.Count == 1 ? "the module" : $"all {pairs.Count} modules")} and start {HowMany.Of(star.Count, "bolt")} loose",
                 $"{star.Count} started"
             ) with
             {

@@ -191,10 +191,10 @@ internal static class MountSteps
                 Pair = _pair.Key,
                 Done = $"All {_first.Count} started",
                 Face = Seen,
-                Title = $"Start {_first.Count} screws loose{Washers()}",
+                Title = $"Start {HowMany.Of(_first.Count, "screw")} loose{Washers()}",
                 Detail =
                     waits.Count > 0
-                        ? $"Leave {waits.Count} out: {string.Join(", ", waits.Select(h => h.Id))} hold the back plate."
+                        ? $"Leave {waits.Count} out: {string.Join(", ", waits.Select(h => h.Id))} {(waits.Count == 1 ? "holds" : "hold")} the back plate."
                         : "No thread may bite yet; a screw that binds is crossed: back it out.",
                 Targets = [.. _first.Select(h => h.Id)],
                 Driver = _first.Count > 0 ? Driver(_first[0]) : null,
@@ -266,12 +266,12 @@ internal static class MountSteps
                 Kind = StepKind.BackPlate,
                 Board = _on.Board,
                 Pair = _pair.Key,
-                Done = $"Back plate on, {_held.Count} screws",
+                Done = $"Back plate on, {HowMany.Of(_held.Count, "screw")}",
                 Face = Face.Back,
                 Title =
                     _ways.BackPlateScrews == BackPlateScrews.All
-                        ? $"Take {_held.Count} screws out again, set the back plate with its pads, and put them through it"
-                        : $"Set the back plate with its pads and {_held.Count} screws, started loose, then firm",
+                        ? $"Take {HowMany.Of(_held.Count, "screw")} out again, set the back plate with its pads, and put them through it"
+                        : $"Set the back plate with its pads and {HowMany.Of(_held.Count, "screw")}, started loose, then firm",
                 Detail = Bridge() ?? "Its own pads and washers; nothing may short.",
                 Caution = "A back plate that touches a lead or a pin is a short circuit.",
                 Targets = [.. _held.Select(h => h.Id)],
@@ -296,7 +296,7 @@ internal static class MountSteps
                     $"Set the {plate.Name} back with its pads and {plate.UsesHoles.Count} of the block's screws, started loose, then firm",
                 Detail =
                     $"{Pads(plate)} The stock screws of these holes stay in the tray: they are not the block's length.",
-                Done = $"Back plate on, {plate.UsesHoles.Count} screws",
+                Done = $"Back plate on, {HowMany.Of(plate.UsesHoles.Count, "screw")}",
                 Count = plate.UsesHoles.Count,
                 Counted = CountOf.Screws,
             };
@@ -320,7 +320,8 @@ internal static class MountSteps
         private string Pads(StockPlate plate) =>
             plate.Pads.Count == 0 ? "It has no pads."
             : _ways.StockPads == StockPads.Reuse
-                ? $"Its {plate.Pads.Count} stock pads stay on it: intact and undisturbed, they fit where they were."
+                ? plate.Pads.Count == 1 ? "Its stock pad stays on it: intact and undisturbed, it fits where it was."
+                    : $"Its {plate.Pads.Count} stock pads stay on it: intact and undisturbed, they fit where they were."
             : $"New pads where its old ones tore: {plate.Pads.Count} behind the board, as found.";
 
         private string Driver(BlockHole h) => MountScrews.Driver(_pair.Block, h);

@@ -65,4 +65,48 @@ public class CareDatesTests
         var dry = Proof(70, 0.3) with { CoolantC = null };
         Assert.Null(CareDates.Of([Proof(0, 0.1), before, dry], null, 24, First).Drift);
     }
+
+    [Fact]
+    public void Two_proofs_of_different_days_make_a_line_and_two_of_one_day_do_not()
+    {
+        Assert.NotNull(CareDates.Of([Proof(0, 0.1), Proof(100, 0.101)], null, 24, First).Drift);
+        Assert.Null(CareDates.Of([Proof(0, 0.1), Proof(0, 0.101)], null, 24, First).Drift);
+    }
+
+    [Fact]
+    public void The_day_of_the_new_paste_needs_no_look_of_its_own() =>
+        Assert.Equal([First.AddMonths(12)], CareDates.Of([Proof(0, 0.1)], null, 24, First).Inspections);
+
+    [Fact]
+    public void The_sentence_says_the_yearly_rise_the_day_and_how_sure_it_is()
+    {
+        // 15 % in 400 days are 13.7 % a year
+        var dates = CareDates.Of(
+            [.. new[] { 0, 90, 180, 270, 360 }.Select(d => Proof(d, 0.1 * (1 + 0.15 * d / 400)))],
+            null,
+            36,
+            First
+        );
+        Assert.StartsWith(
+            "5 proofs, 14 % a year more: repaste on 14 Feb 2027, between ",
+            dates.Text,
+            StringComparison.Ordinal
+        );
+        Assert.EndsWith(" with 90 %.", dates.Text, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_film_that_gets_better_is_due_by_its_pastes_kind()
+    {
+        var dates = CareDates.Of(
+            [.. new[] { 0, 100, 200, 365 }.Select(d => Proof(d, 0.1 * (1 - 0.04 * d / 365.25)))],
+            null,
+            24,
+            First
+        );
+        Assert.Equal(
+            "4 proofs, 4 % a year less: the line does not reach its limit first. Repaste on 10 Jan 2028, by the paste's kind.",
+            dates.Text
+        );
+    }
 }

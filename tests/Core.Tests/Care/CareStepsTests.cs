@@ -218,4 +218,110 @@ public class CareStepsTests
         );
         Assert.Equal(proved.Prove.First!.Why[0], Back(proved, "run").Detail);
     }
+
+    private static JobPlan Plan(WorkOrder order)
+    {
+        var plan = JobPlanner.Plan(
+            new()
+            {
+                Order = order,
+                Drawer = new() { Materials = [Sample.Soft], Pastes = [new("t", Sample.Grey, 5, 18)] },
+            }
+        );
+        Assert.Empty(plan.Troubles);
+        return plan;
+    }
+
+    [Fact]
+    public void Boards_and_blocks_come_off_and_go_back_in_the_reverse_of_their_order()
+    {
+        var plan = Plan(
+            new WorkOrder
+            {
+                Pieces = [new("A", Card), new("B", Card)],
+                Pairs = [new("P", Sample.Block()), new("Q", Sample.Block(), "B")],
+            }
+        );
+        Assert.False(plan.Care.Sheet.Trouble);
+        Assert.Equal(["Q", null], plan.Care.Restore.Where(s => s.Id.Target == "restore-block").Select(s => s.Id.Scope));
+        var back = plan.Care.Restore.Where(s => s.Id.Target == "restore-paste").ToList();
+        Assert.Equal(["B", "A"], back.Select(s => s.Board));
+        Assert.Equal("Paste on the die, spread to full cover on board B", back[0].Title);
+        // pads noted without a board were found on the first
+        Assert.Equal(2, plan.Care.Restore.Count(s => s.Id.Target == "restore-pads"));
+        Assert.Equal(6, plan.Care.Restore.Count(s => s.Counted == CountOf.Screws));
+        Assert.All(
+            plan.Care.Restore.Where(s => s.Kind != StepKind.Fasten && s.Pair is null),
+            s => Assert.Null(s.Counted)
+        );
+    }
+
+    [Fact]
+    public void What_was_fitted_over_the_block_comes_off_from_the_top_down()
+    {
+        var again = Card with
+        {
+            Assembly = Card.Assembly! with
+            {
+                Pieces = [Card.Assembly.Pieces[0], Card.Assembly.Pieces[1] with { Returns = true }],
+            },
+        };
+        var plan = Plan(again);
+        var fitted = plan
+            .Mount.Sheet.Steps.Select(s => s.Id.Target)
+            .Where(t => t.StartsWith("again-", StringComparison.Ordinal));
+        var off = plan
+            .Care.Restore.Select(s => s.Id.Target)
+            .Where(t => t.StartsWith("restore-off-", StringComparison.Ordinal));
+        Assert.Equal(fitted.Reverse().Select(t => t["again-".Length..]), off.Select(t => t["restore-off-".Length..]));
+        var piece = Back(plan, "off-plate");
+        Assert.Equal(
+            (StepKind.Lift, "Take the back plate off", (int?)null, (CountOf?)null),
+            (piece.Kind, piece.Title, piece.Count, piece.Counted)
+        );
+    }
+
+    [Fact]
+    public void The_screws_of_all_plates_are_counted_and_a_block_without_any_is_let_loose_evenly()
+    {
+        var block = Sample.Block();
+        var two = block with
+        {
+            Plates =
+            [
+                block.Plates[0] with
+                {
+                    Holes = [.. block.Plates[0].Holes.Take(3)],
+                },
+                block.Plates[0] with
+                {
+                    Id = "second",
+                    Holes = [.. block.Plates[0].Holes.Skip(3)],
+                },
+            ],
+        };
+        Assert.Equal(4, Back(Plan(WorkOrder.Plain(Card, two)), "block").Count);
+        var clipped = block with { Plates = [block.Plates[0] with { Holes = [] }] };
+        var off = JobPlanner
+            .Plan(new() { Order = WorkOrder.Plain(Card, clipped) })
+            .Care.Restore.Single(s => s.Id.Target == "restore-block");
+        Assert.Equal("Take the block off: what holds it let loose evenly, in a cross", off.Title);
+        Assert.Equal(((int?)null, (CountOf?)null), (off.Count, off.Counted));
+    }
+
+    [Fact]
+    public void A_strip_down_for_its_own_sake_goes_back_without_a_block_to_clean()
+    {
+        var targets = Plan(new WorkOrder { Pieces = [new("A", Card)] }).Care.Restore.Select(s => s.Id.Target).ToList();
+        Assert.DoesNotContain("restore-clean", targets);
+        Assert.DoesNotContain("restore-block", targets);
+        Assert.Contains("restore-back-cooler", targets);
+    }
+
+    [Fact]
+    public void Stock_pads_that_are_used_again_stay_with_their_plate()
+    {
+        var plan = Plan(with: j => j with { Ways = new Dictionary<string, string> { ["stock-pads"] = "reuse" } });
+        Assert.EndsWith("The back plate's pads stay with it, undisturbed.", plan.Care.Kept, StringComparison.Ordinal);
+    }
 }

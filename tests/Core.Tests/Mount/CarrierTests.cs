@@ -117,4 +117,79 @@ public class CarrierTests
         Assert.Equal(1.1 + 0.5 * 0.7, plate.StandoffMm!.Value, 9);
         Assert.Equal(PartKind.Memory, Assert.Single(plate.Lands).For);
     }
+
+    private static IReadOnlyList<WorkStep> Bridge(int modules)
+    {
+        var block = Row(Plain("F", Face.Front, -48, 48), Plain("B", Face.Back, 0)) with
+        {
+            Kit = new() { Screws = [new("M3", 6, 4, "T10", null), new("M2", 6, 12, "T5", null)] },
+        };
+        var module = Sample.Board() with { Kind = BoardKind.MemoryModule };
+        var keys = "ABCD"[..modules];
+        return
+        [
+            .. MemoryBridge.Steps(
+                new()
+                {
+                    Pieces = [.. keys.Select(k => new Workpiece($"{k}", module))],
+                    Pairs = [.. keys.Select((k, i) => new Pair($"{(char)('P' + i)}", block, $"{k}"))],
+                }
+            ),
+        ];
+    }
+
+    [Fact]
+    public void Every_bolt_is_turned_snug_then_an_eighth_more()
+    {
+        var steps = Bridge(4);
+        Assert.Equal(
+            "Stand the 4 modules in a row: bolt holes of all carriers in one line, labels all one way",
+            steps[0].Title
+        );
+        Assert.Equal("Set Full on all 4 modules and start 12 bolts loose", steps[1].Title);
+        Assert.Equal((12, CountOf.Screws, "T5"), (steps[1].Count!.Value, steps[1].Counted!.Value, steps[1].Driver));
+        var bolts = steps.Where(s => s.Kind == StepKind.Turn).ToList();
+        Assert.Equal(24, bolts.Count);
+        Assert.Equal(Enumerable.Range(1, 12), bolts.Take(12).Select(b => b.Number!.Value));
+        Assert.All(bolts.Take(12), b => Assert.Equal((1, "snug", "Snug"), (b.Pass!.Value, b.HowFar, b.Done)));
+        Assert.All(bolts.Skip(12), b => Assert.Equal((2, "an eighth turn", "Home"), (b.Pass!.Value, b.HowFar, b.Done)));
+        // both rounds in the same star, each bolt on its own module
+        Assert.Equal(bolts.Take(12).Select(b => b.Board), bolts.Skip(12).Select(b => b.Board));
+        Assert.All(bolts, b => Assert.Equal($"module {b.Board}", b.Where));
+        Assert.Equal(24, bolts.Select(b => b.Id).Distinct().Count());
+        Assert.EndsWith("until it is snug", bolts[0].Title, StringComparison.Ordinal);
+        Assert.EndsWith("an eighth turn more, no further", bolts[12].Title, StringComparison.Ordinal);
+        Assert.Equal(("Round 2 of 2, in a star.", 2), (bolts[12].Detail, bolts[12].Passes!.Value));
+    }
+
+    [Theory]
+    [InlineData(1, "Press the module into the second slot from the processor", "The notch fits one way only.")]
+    [InlineData(2, "Press both modules at once into the second and the fourth slot", "The notch fits one way only.")]
+    [InlineData(3, "Press the 3 modules at once into 3 slots side by side", "The notch fits one way only.")]
+    [InlineData(4, "Press the 4 modules at once into 4 slots side by side", "Every slot taken.")]
+    public void Where_they_go_depends_on_how_many_there_are(int modules, string title, string detail)
+    {
+        var slots = Bridge(modules)[^1];
+        Assert.StartsWith(title, slots.Title, StringComparison.Ordinal);
+        Assert.StartsWith(detail, slots.Detail, StringComparison.Ordinal);
+        Assert.Equal([new Fact($"{modules}", "latched")], slots.Facts);
+    }
+
+    [Fact]
+    public void One_module_stands_in_no_row()
+    {
+        Assert.StartsWith("Stand the module up", Bridge(1)[0].Title, StringComparison.Ordinal);
+        Assert.Equal("Set Full on the module and start 3 bolts loose", Bridge(1)[1].Title);
+    }
+
+    [Fact]
+    public void A_block_without_bolts_is_set_on_and_nothing_is_counted()
+    {
+        var module = Sample.Board() with { Kind = BoardKind.MemoryModule };
+        var order = new WorkOrder { Pieces = [new("A", module)], Pairs = [new("P", Row(Plain("F", Face.Front)))] };
+        var set = MemoryBridge.Steps(order).Single(s => s.Id.Target == "bridge");
+        Assert.Equal(((int?)null, (CountOf?)null, (string?)null), (set.Count, set.Counted, set.Driver));
+        Assert.Equal(0, MemoryBridge.Bolts(order));
+        Assert.Empty(MemoryBridge.Steps(WorkOrder.Plain(module, Sample.Block())));
+    }
 }

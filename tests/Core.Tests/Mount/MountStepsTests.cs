@@ -276,4 +276,53 @@ public class MountStepsTests
         Assert.Equal(Face.Back, Step(turned, "lower").Face);
         Assert.NotNull(Step(turned, "close-low"));
     }
+
+    [Fact]
+    public void The_second_board_is_lowered_when_the_first_ones_screws_are_home()
+    {
+        var plan = JobPlanner.Plan(
+            new()
+            {
+                Order = WorkOrderTests.Clamped(20, 100, 10),
+                Drawer = new() { Materials = [Sample.Soft], Pastes = [new("t", Sample.Grey, 5, 24)] },
+            }
+        );
+        var steps = plan.Mount.Sheet.Steps;
+        var lowers = steps.Where(s => s.Kind == StepKind.Lower).ToList();
+        Assert.Equal(["A", "B"], lowers.Select(s => s.Board));
+        Assert.Empty(lowers[0].Locks);
+        var first = steps.Where(s => s.Kind == StepKind.Turn && s.Board == "A").ToList();
+        Assert.True(first.Count > 4);
+        Assert.Equal(
+            first.GroupBy(s => s.Targets[0]).Select(g => g.Last().Id.ToString()).Order(),
+            lowers[1].Locks.Select(l => l.ToString()).Order()
+        );
+        Assert.StartsWith("Lower board B onto the block", lowers[1].Title, StringComparison.Ordinal);
+        // each board's screws wait for that board's start
+        foreach (var turn in steps.Where(s => s.Kind == StepKind.Turn))
+            Assert.Equal(
+                steps.Single(s => s.Kind == StepKind.Start && s.Board == turn.Board).Id,
+                Assert.Single(turn.Locks)
+            );
+    }
+
+    [Fact]
+    public void One_screw_is_one_screw()
+    {
+        var block = Sample.Block() with
+        {
+            BackPlate = new() { Id = "back", UsesHoles = ["S2"] },
+        };
+        var steps = Steps(block);
+        Assert.Equal("Leave 1 out: S2 holds the back plate.", Step(steps, "start").Detail);
+        Assert.Equal([new Fact("3", "screws"), new Fact("1", "stay out")], Step(steps, "start").Facts);
+        var back = Step(steps, "back-plate");
+        Assert.Equal("Set the back plate with its pads and 1 screw, started loose, then firm", back.Title);
+        Assert.Equal(("Back plate on, 1 screw", 1), (back.Done, back.Count!.Value));
+        Assert.StartsWith(
+            "Take 1 screw out again",
+            Step(Steps(block, ways: new() { ["back-plate-screws"] = "all" }), "back-plate").Title,
+            StringComparison.Ordinal
+        );
+    }
 }

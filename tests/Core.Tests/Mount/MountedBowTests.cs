@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Boards.Bow;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match;
@@ -28,11 +30,12 @@ public class MountedBowTests
         );
     }
 
+    private static double Middle(BowResult r) => r.Map.Mm[r.Map.Rows / 2 * r.Map.Columns + r.Map.Columns / 2]!.Value;
+
     [Fact]
     public void Die_and_pads_press_the_board_away_between_its_screws_and_a_back_plate_holds_it()
     {
         var bow = Bow(4);
-        double Middle(BowResult r) => r.Map.Mm[r.Map.Rows / 2 * r.Map.Columns + r.Map.Columns / 2]!.Value;
         Assert.True(Middle(bow.Without!) < -0.01);
         Assert.True(Math.Abs(Middle(bow.With!)) < 0.7 * Math.Abs(Middle(bow.Without!)));
         // what the screws hold is what die and pads press
@@ -75,5 +78,123 @@ public class MountedBowTests
             }
         );
         Assert.Equal(pinned.ProbesMm[0], Of(5) - Of(0), 0.02 * Math.Abs(pinned.ProbesMm[0]));
+    }
+
+    /// <summary>Loads as they are, without a solver.</summary>
+    private static MountedBowResult Pressed(
+        double dieN,
+        double[]? screws = null,
+        Board? board = null,
+        Block? block = null,
+        params PadContact[] pads
+    )
+    {
+        var loads = screws ?? [dieN / 4, dieN / 4, dieN / 4, dieN / 4];
+        return MountedBow.Of(
+            LaidBlock.Of(board ?? Sample.Board(), block ?? Sample.Block()),
+            new(
+                [new("U1", [10, 10, 10, 10], dieN, 1, null, null)],
+                [0, 0],
+                pads,
+                [.. loads.Select((n, i) => new ScrewLoad($"S{i + 1}", n))],
+                false,
+                2.1,
+                ""
+            )
+        );
+    }
+
+    [Fact]
+    public void Screws_in_a_line_hold_nothing_and_no_figure_is_told()
+    {
+        // the third bears no load worth its name
+        var two = Pressed(100, [50, 0.1, 50, 0.05]);
+        Assert.Equal(Validity.Outside, two.Validity);
+        Assert.Null(two.Without);
+        Assert.StartsWith("The screws that carry load lie in a line", two.Text, StringComparison.Ordinal);
+        Assert.Equal(Validity.Ok, Pressed(100, [50, 0.11, 50, 0]).Validity);
+    }
+
+    [Fact]
+    public void Further_than_twice_its_thickness_is_told_in_words()
+    {
+        var one = Pressed(100);
+        // a plate's bending grows as its load: how much brings it to twice 1.6 mm
+        var most = 100 * 3.2 / Math.Abs(one.Without!.PeakMm);
+        Assert.Equal(Validity.Ok, Pressed(0.99 * most).Validity);
+        var far = Pressed(1.01 * most);
+        Assert.Equal(Validity.Outside, far.Validity);
+        Assert.Null(far.Without);
+        Assert.StartsWith("The board would bow more than 2 times its thickness", far.Text, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Joints_take_five_hundred_millionths()
+    {
+        var one = Pressed(100);
+        var most = 100 * MountedBow.StrainLimitMicro / one.Without!.WatchedStrainMicro!.Value;
+        Assert.EndsWith(
+            "millionths, under the 500 that joints take.",
+            Pressed(0.98 * most).Text,
+            StringComparison.Ordinal
+        );
+        Assert.EndsWith(
+            "past the 500 that joints take: a stiffer back plate or thinner pads ease it.",
+            Pressed(1.02 * most).Text,
+            StringComparison.Ordinal
+        );
+        Assert.Contains(
+            FormattableString.Invariant($"bows {Math.Abs(one.Without.PeakMm):0.00} mm"),
+            one.Text,
+            StringComparison.Ordinal
+        );
+    }
+
+    [Fact]
+    public void A_pad_behind_presses_the_other_way()
+    {
+        var pad = Sample.Part("V9", PartKind.Memory, 0, 0, 14, 12, 1.2, Cooling.Must);
+        var board = Sample.Board(more: pad with { Face = Face.Back });
+        var front = Middle(Pressed(100, board: board).Without!);
+        Assert.True(front < 0);
+        Assert.True(Middle(Pressed(0.001, [9, 9, 9, 9], board, null, new PadContact("V9", 0.2, 100)).Without!) > 0);
+        // what presses from both sides bends less
+        var both = Middle(Pressed(100, null, board, null, new PadContact("V9", 0.2, 100)).Without!);
+        Assert.True(Math.Abs(both) < 0.3 * Math.Abs(front));
+    }
+
+    [Fact]
+    public void A_plate_that_stays_behind_the_socket_stiffens_it_and_what_lies_in_a_socket_is_not_soldered()
+    {
+        var plain = Pressed(100).Without!;
+        var backed = Pressed(100, board: Sample.Board() with { Backing = new(Sample.Rect(0, 0, 70, 70), 40) }).Without!;
+        Assert.True(Math.Abs(backed.PeakMm) < 0.5 * Math.Abs(plain.PeakMm));
+        Assert.True(backed.WatchedStrainMicro < plain.WatchedStrainMicro);
+    }
+
+    [Fact]
+    public void A_back_plate_reaches_over_its_own_holes_and_the_die_ring()
+    {
+        var block = Sample.Block();
+        Block Backed(HoleRole role, params string[] uses) =>
+            block with
+            {
+                BackPlate = new()
+                {
+                    Id = "back",
+                    UsesHoles = uses,
+                    StiffnessFactor = 4,
+                },
+                Plates =
+                [
+                    block.Plates[0] with
+                    {
+                        Holes = [.. block.Plates[0].Holes.Select(h => h with { Role = role })],
+                    },
+                ],
+            };
+        Assert.NotNull(Pressed(100, block: Backed(HoleRole.Retention)).With);
+        Assert.NotNull(Pressed(100, block: Backed(HoleRole.Perimeter, "S1", "S2", "S3", "S4")).With);
+        Assert.Null(Pressed(100, block: Backed(HoleRole.Perimeter)).With);
     }
 }

@@ -275,7 +275,7 @@ public class OrderStepsTests
             under.Steps[0].Title,
             StringComparison.Ordinal
         );
-        Assert.StartsWith("Its 1 stock pads stay on it", under.Steps[0].Detail, StringComparison.Ordinal);
+        Assert.StartsWith("Its stock pad stays on it", under.Steps[0].Detail, StringComparison.Ordinal);
         Assert.Equal(4, Step(under, "start").Count);
         Assert.Contains(under.Steps[0].Id, Step(under, "start").Locks);
     }
@@ -317,6 +317,20 @@ public class OrderStepsTests
         Assert.Equal("Q", Assert.Single(taken).Pair);
         Assert.Equal(2, taken[0].UsesHoles.Count);
         Assert.Empty(fit.Pairs[1].On[0].Laid.Block.StockPlates);
+        // the board goes down on the plate only when the last round of the front's screws is home
+        var steps = Plan(order).Mount.Sheet.Steps;
+        var turns = steps.Where(s => s.Kind == StepKind.Turn && s.Pair == "P").GroupBy(s => s.Targets[0]);
+        Assert.Equal(
+            turns.Select(g => g.Last().Id.ToString()).Order(),
+            steps.Single(s => s.Kind == StepKind.Lower && s.Pair == "Q").Locks.Select(l => l.ToString()).Order()
+        );
+        Assert.Empty(steps.Single(s => s.Kind == StepKind.Lower && s.Pair == "P").Locks);
+        // each block's turns wait for its own start
+        foreach (var turn in steps.Where(s => s.Kind == StepKind.Turn))
+            Assert.Equal(
+                steps.Single(s => s.Kind == StepKind.Start && s.Pair == turn.Pair).Id,
+                Assert.Single(turn.Locks)
+            );
         // the kit needs the front's two own screws and the plate's two
         Assert.Equal(4, Plan(order).Kit.Lines.First(l => l.Group == "screws").Need);
     }

@@ -182,7 +182,7 @@ public class WorkOrderTests
     }
 
     /// <summary>Two boards face to face with a block of two plates between them.</summary>
-    private static WorkOrder Clamped(double spacingMm, double tolMm, double coreMm, params Ribbon[] ribbons)
+    internal static WorkOrder Clamped(double spacingMm, double tolMm, double coreMm, params Ribbon[] ribbons)
     {
         var block = Sample.Block() with { Plates = [.. Sample.Block().Plates] };
         var front = block.Plates[0] with { Id = "front", Board = "A" };

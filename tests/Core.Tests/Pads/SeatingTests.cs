@@ -1,7 +1,6 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Materials;
-using FaithfulBracket.Core.Mount;
 using FaithfulBracket.Core.Pads.Seating;
 using Xunit;
 
@@ -169,71 +168,5 @@ public class SeatingTests
     private sealed class Pull(Point2 at, double n) : Contact([new(at.X, at.Y, 1)])
     {
         public override (double Force, double Slope) At(double heightMm) => (-n, 0);
-    }
-}
-
-public class TighteningTests
-{
-    private static readonly LaidPad[] Pads = [new("M1", 1, "soft"), new("M2", 1, "soft")];
-
-    private static TighteningResult Simulate(double? turns = null, string[]? order = null) =>
-        Reckon.Tighten(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey, turns, order);
-
-    [Fact]
-    public void The_die_ring_goes_in_a_cross()
-    {
-        var order = Simulate().Order;
-        // S1 (−,−) is opposite S3 (+,+), S2 opposite S4
-        Assert.Equal(new HashSet<string> { "S1", "S3" }, order.Take(2).ToHashSet());
-        Assert.Equal(new HashSet<string> { "S2", "S4" }, order.Skip(2).ToHashSet());
-    }
-
-    [Fact]
-    public void It_ends_where_the_seating_says()
-    {
-        var seated = Reckon.Seat(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey);
-        var last = Simulate(0.25).Moves[^1];
-        // the block's own weight rests on it too, five newtons of some hundred
-        Assert.Equal(seated.Screws[0].LoadN, last.LoadN, 0.5);
-        Assert.Equal(0, last.TiltDeg, 0.002);
-    }
-
-    [Fact]
-    public void One_corner_home_first_presses_the_die_harder_than_the_cross()
-    {
-        var t = Simulate(0.25);
-        Assert.True(t.OneCornerFirst!.PeakMPa > 2 * t.Worst.PeakMPa);
-        Assert.True(t.OneCornerFirst.TiltDeg > t.Worst.TiltDeg);
-    }
-
-    [Fact]
-    public void The_recommended_step_keeps_the_bounds_and_the_next_larger_does_not()
-    {
-        var t = Simulate();
-        Assert.True(t.Worst.TiltDeg <= t.TiltLimitDeg && t.Worst.PeakMPa <= t.PeakLimitMPa);
-        double[] steps = [0.125, 0.25, 0.5, 0.75, 1, 1.5, 2];
-        var larger = steps.FirstOrDefault(s => s > t.RecommendedTurns);
-        if (larger > 0)
-        {
-            var worse = Simulate(larger).Worst;
-            Assert.True(worse.TiltDeg > t.TiltLimitDeg || worse.PeakMPa > t.PeakLimitMPa);
-        }
-    }
-
-    [Fact]
-    public void Every_screw_is_turned_home_exactly()
-    {
-        foreach (var screw in Simulate(0.5).Moves.GroupBy(m => m.Hole))
-            // travel 1.2 mm and the height of the first touch, in turns of 0.45 mm
-            Assert.True(screw.Sum(m => m.Turns) * 0.45 >= 1.2);
-        Assert.Throws<InputException>(() => Simulate(0.5, ["S1", "S1", "S2", "S3"]));
-        Assert.Throws<InputException>(() => Simulate(0.5, ["S1", "S9", "S2", "S3"]));
-    }
-
-    [Fact]
-    public void Torque_is_K_times_diameter_times_load()
-    {
-        var move = Simulate().Moves[^1];
-        Assert.Equal(0.2 * 0.0025 * move.LoadN, move.TorqueNm, 9);
     }
 }

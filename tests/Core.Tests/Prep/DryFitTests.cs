@@ -188,4 +188,23 @@ public class DryFitTests
         Assert.Equal((state, "X1"), (told.State, told.Parts[0]));
         Assert.DoesNotContain("back", Checks(block: block).Keys);
     }
+
+    [Fact]
+    public void The_dry_fit_list_comes_out_of_the_documents()
+    {
+        var board = Sample.Board(more: Sample.Part("J1", PartKind.Connector, 35, 0, 8, 4, 0.5));
+        var wide = Sample.Block() with
+        {
+            BracketSlots = 1,
+            Plates = [Sample.Block().Plates[0] with { Outline = Sample.Rect(0, -10, 90, 90) }],
+        };
+        var checks = DryFit
+            .Of(LaidBlock.Of(board with { Slots = 3 }, wide), Fit.Judge(board, wide))
+            .ToDictionary(c => c.Id);
+        Assert.Equal(DryFitState.Fine, checks["holes"].State);
+        Assert.Equal(DryFitState.Trouble, checks["leads"].State);
+        Assert.Contains("J1", checks["leads"].Text, StringComparison.Ordinal);
+        Assert.Contains("lower edge by 5 mm", checks["overhang"].Text, StringComparison.Ordinal);
+        Assert.Contains("from 3 to 1 slot", checks["bracket"].Text, StringComparison.Ordinal);
+    }
 }
