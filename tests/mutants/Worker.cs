@@ -58,6 +58,22 @@ internal static class Worker
         return test.Passes();
     }
 
+    /// <summary>So much of the tests looks at a rule, unchanged time; more tests than that count as not looking, ms.</summary>
+    private const double MostMs = 6000,
+        MostAfreshMs = 20_000;
+
+    private static IEnumerable<Coverage> Within(IEnumerable<Coverage> tests, double mostMs)
+    {
+        var spent = 0.0;
+        foreach (var test in tests)
+        {
+            if (spent > 0 && spent + test.Ms > mostMs)
+                continue;
+            spent += test.Ms;
+            yield return test;
+        }
+    }
+
     /// <summary>Reads a rule's number a line, says how long its tests may take, then which test noticed it.</summary>
     public static void Work(string folder, IReadOnlySet<string> classes, string coverage)
     {
@@ -77,8 +93,7 @@ internal static class Worker
             Console.WriteLine($"{by[rule].Sum(c => c.Ms):0}");
             core.SwitchOn(rule);
             // what noticed much before is asked first, then what is quick
-            var found = by[rule]
-                .OrderByDescending(c => noticed.GetValueOrDefault(c.Test) / (c.Ms + 1))
+            var found = Within(by[rule].OrderByDescending(c => noticed.GetValueOrDefault(c.Test) / (c.Ms + 1)), MostMs)
                 .FirstOrDefault(c => !Passes(tests[c.Test], c.Ms));
             core.SwitchOn(-1);
             if (found is null)
@@ -102,17 +117,10 @@ internal static class Worker
     {
         var core = new ChangedCore(folder);
         core.SwitchOn(rule);
-        var ms = Read(coverage).ToDictionary(c => c.Test, c => c.Ms);
-        Console.WriteLine($"{ms.Values.Sum():0}");
-        Console.WriteLine(
-            TestCase
-                .In(core.Tests, classes)
-                .Where(t => ms.ContainsKey(t.Name))
-                .OrderBy(t => ms[t.Name])
-                .FirstOrDefault(t => !Passes(t, ms[t.Name]))
-                ?.Name
-                ?? ""
-        );
+        var tests = TestCase.In(core.Tests, classes).ToDictionary(t => t.Name);
+        var all = Read(coverage).OrderBy(c => c.Ms).ToList();
+        Console.WriteLine($"{all.Sum(c => c.Ms):0}");
+        Console.WriteLine(Within(all, MostAfreshMs).FirstOrDefault(c => !Passes(tests[c.Test], c.Ms))?.Test ?? "");
     }
 
     /// <summary>Lays the halves together.</summary>

@@ -123,6 +123,8 @@ internal static class MountSteps
         private bool FromBack => Behind || _ways.WhoMoves == WhoMoves.Board;
         private Face Seen => FromBack ? Face.Back : Face.Front;
 
+        private string TheBoard => _order.Pieces.Count > 1 ? $"board {_on.Board}" : "the board";
+
         private StepId Id(string target) => new(Station.Mount, _order.ScopeOf(_pair, _on.Board), target);
 
         public IEnumerable<WorkStep> Steps()
@@ -165,13 +167,9 @@ internal static class MountSteps
                 Done = "Lowered, holes line up",
                 Face = Seen,
                 Title =
-                    Behind
-                        ? $"Lay {_order.Name(_pair)} behind the board{_order.On(_on.Board)}, its holes over those left open"
-                    : FromBack
-                        ? _order.Pieces.Count > 1
-                                ? $"Lower board {_on.Board} onto {_order.Name(_pair)}, holes visible from above"
-                            : $"Lower the board onto {_order.Name(_pair)}, holes visible from above"
-                    : $"Lower {_order.Name(_pair)} onto the board{_order.On(_on.Board)}",
+                    Behind ? $"Lay {_order.Name(_pair)} behind {TheBoard}, its holes over those left open"
+                    : FromBack ? $"Lower {TheBoard} onto {_order.Name(_pair)}, holes visible from above"
+                    : $"Lower {_order.Name(_pair)} onto {TheBoard}",
                 Detail = "Line up before contact: sliding smears paste and drags pads. Leads routed out from under.",
                 Caution =
                     _ways.Pressing == Pressing.Light
@@ -283,7 +281,7 @@ internal static class MountSteps
         private WorkStep StockUnder(StockPlate plate) =>
             StockPlate(plate) with
             {
-                Title = $"Lay the {plate.Name} back under the board{_order.On(_on.Board)}, its pads on their parts",
+                Title = $"Lay the {plate.Name} back under {TheBoard}, its pads on their parts",
                 Detail =
                     $"{Pads(plate)} The block's {plate.UsesHoles.Count} screws go through it: hold it with one hand while the first bite.",
                 Done = "Lies under the board",

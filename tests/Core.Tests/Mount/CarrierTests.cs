@@ -192,4 +192,24 @@ public class CarrierTests
         Assert.Equal(0, MemoryBridge.Bolts(order));
         Assert.Empty(MemoryBridge.Steps(WorkOrder.Plain(module, Sample.Block())));
     }
+
+    [Fact]
+    public void Two_modules_go_crosswise_from_the_bolt_nearest_the_middle()
+    {
+        WorkOrder Of(Block block)
+        {
+            var module = Sample.Board() with { Kind = BoardKind.MemoryModule };
+            return new()
+            {
+                Pieces = [new("A", module), new("B", module)],
+                Pairs = [new("P", block), new("Q", block, "B")],
+            };
+        }
+        var corners = Of(Row(Plain("F", Face.Front, -48, 48)));
+        Assert.Equal(["A-F1", "B-F2", "B-F1", "A-F2"], MemoryBridge.Star(corners.Pairs, corners).Select(b => b.Id));
+        var middle = Of(Row(Plain("F", Face.Front, -48, 4, 48)));
+        Assert.EndsWith("-F2", MemoryBridge.Star(middle.Pairs, middle)[0].Id, StringComparison.Ordinal);
+        Assert.Empty(MemoryBridge.Star([], middle));
+        Assert.Equal(6, MemoryBridge.Bolts(middle));
+    }
 }

@@ -149,6 +149,8 @@ public class HoleLedgerTests
         Assert.Equal("M2.5 × 6, sprung", Says(h => h, six));
         Assert.Equal("M2.5 × 6", Says(h => h with { Spring = null }, six));
         Assert.Equal("M2.5, sprung, with a nut", Says(h => h with { Finish = "nut" }));
+        var other = new Blocks.KitContents { Screws = [new("M3", 9, 4, "T6", null)] };
+        Assert.Equal("M2.5, sprung", Says(h => h, other));
         Assert.Equal("2.5 mm", Says(h => h with { Thread = null, Spring = null }));
         Assert.Equal("standoff M2.5", Says(h => h with { Role = HoleRole.Standoff }));
     }
@@ -177,7 +179,7 @@ public class HoleLedgerTests
                 Count = 1,
                 Face = Face.Back,
                 Joins = ["cooler", "board"],
-                Places = [new(x, -29)],
+                Places = [new(80, 80), new(x, -29)],
             };
         Assert.Equal("stock T6, group F7", First(Block(6), null, [Group(-30.2)]).Stages[0].What);
         Assert.Equal("stock M2, group F7", First(Block(6), null, [Group(-28, "M2")]).Stages[0].What);
@@ -192,6 +194,10 @@ public class HoleLedgerTests
         // without a stop the plate's own height over the board counts: 2.1 of the die and its film
         var high = First(With(h => h with { Spring = null, EngageMm = 4, StopMm = null }));
         Assert.Equal(1.6 + 2.1 + 4, high.LongestMm!.Value, 0.06);
+        // a plate on standoffs stands as high as they are
+        var raised = With(h => h with { Spring = null, EngageMm = 4, StopMm = null });
+        raised = raised with { Plates = [raised.Plates[0] with { Seat = Blocks.Seat.Standoff, StandoffMm = 3 }] };
+        Assert.Equal(8.6, First(raised).LongestMm!.Value, 9);
         // less depth than two threads: all of it
         Assert.Equal(
             (4.2, 4.2),

@@ -74,6 +74,7 @@ public class MountStepsTests
     [InlineData(-7.9, -29, "below the die")]
     [InlineData(29, 8, "above and right of the die")]
     [InlineData(0, 0, "at the die")]
+    [InlineData(8, 29, "above and right of the die")]
     public void A_screw_near_an_axis_lies_on_it(double x, double y, string where)
     {
         var corner = Sample.Block();
@@ -119,6 +120,9 @@ public class MountStepsTests
                 step.Facts.Select(f => f.Value)
             );
             Assert.Equal(move.Home ? "at home" : "afterwards", step.Facts[2].Label);
+            // what is left of a screw is less than a whole step: it is told in degrees
+            var whole = move.Turns > t.TakenTurns - 1e-6;
+            Assert.Equal((whole ? t.TakenWords : step.Facts[1].Value) + (move.Home ? ", home" : ""), step.HowFar);
         }
         // a screw's next turn starts at the torque its last one ended with
         foreach (var screw in t.Moves.Zip(turns).GroupBy(x => x.First.Hole))
@@ -210,7 +214,10 @@ public class MountStepsTests
         // a board without a bracket gets none; one port is one port
         var bare = Steps(block with { Ports = [.. block.Ports.Take(3)] });
         Assert.DoesNotContain(bare, s => s.Id.Target == "bracket");
-        Assert.Equal("1 port plugged", Step(bare, "plugs").Done);
+        Assert.Equal(
+            ("1 port plugged", "Plug 1 unused port of the block"),
+            (Step(bare, "plugs").Done, Step(bare, "plugs").Title)
+        );
     }
 
     [Fact]
@@ -274,7 +281,15 @@ public class MountStepsTests
         var turned = Steps(block, ways: new() { ["who-moves"] = "board" });
         Assert.StartsWith("Lay the front half", Step(turned, "lower").Title, StringComparison.Ordinal);
         Assert.Equal(Face.Back, Step(turned, "lower").Face);
-        Assert.NotNull(Step(turned, "close-low"));
+        Assert.Equal(Face.Front, Step(turned, "close-low").Face);
+        Assert.Equal((Face.Front, Face.Front), (lower.Face, close.Face));
+        Assert.Equal(("Board lies in it", "Closed, holes line up"), (lower.Done, close.Done));
+        Assert.StartsWith("Pads and paste are on.", lower.Detail, StringComparison.Ordinal);
+        var plain = block with { Halves = [.. block.Halves.Select(h => h with { DropParts = [] })] };
+        Assert.Equal(
+            "The drive's plug stays in reach.",
+            Step(Steps(plain, ways: new() { ["who-moves"] = "block" }), "close-up").Detail
+        );
     }
 
     [Fact]
@@ -324,5 +339,91 @@ public class MountStepsTests
             Step(Steps(block, ways: new() { ["back-plate-screws"] = "all" }), "back-plate").Title,
             StringComparison.Ordinal
         );
+    }
+
+    [Theory]
+    [InlineData(1, HoleRole.Perimeter, "die ring")]
+    [InlineData(2, HoleRole.Perimeter, "outward")]
+    [InlineData(2, HoleRole.Bracket, "bracket")]
+    public void The_ring_of_a_screw_is_said(int ring, HoleRole role, string says)
+    {
+        var corner = Sample.Block();
+        var extra = corner.Plates[0].Holes[0] with
+        {
+            Id = "S5",
+            X = 0,
+            Y = 40,
+            Required = false,
+            Ring = ring,
+            Role = role,
+        };
+        var block = corner with { Plates = [corner.Plates[0] with { Holes = [.. corner.Plates[0].Holes, extra] }] };
+        var turn = Steps(block).First(s => s.Kind == StepKind.Turn && s.Targets.Contains("S5"));
+        Assert.EndsWith($", {says}.", turn.Detail, StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData(BlockKind.Chip, "until it grips, then a quarter turn, half at most")]
+    [InlineData(BlockKind.PowerStage, "until it grips, then a quarter turn, half at most")]
+    [InlineData(BlockKind.FullCover, "until it grips, then an eighth turn")]
+    public void Small_blocks_on_pads_are_turned_further_after_the_grip(BlockKind kind, string ends)
+    {
+        var steps = Steps(Holes(h => h with { Finish = "snug" }) with { Kind = kind });
+        Assert.All(
+            steps.Where(s => s.Kind == StepKind.Turn && s.Done == "Home"),
+            s => Assert.EndsWith(ends, s.HowFar, StringComparison.Ordinal)
+        );
+    }
+
+    [Fact]
+    public void What_is_not_there_has_no_step_and_a_good_plan_is_no_trouble()
+    {
+        var plan = Plan();
+        Assert.False(plan.Mount.Sheet.Trouble);
+        var targets = plan.Mount.Sheet.Steps.Select(s => s.Id.Target).ToList();
+        foreach (var none in new[] { "plugs", "headers", "bracket", "back-plate" })
+            Assert.DoesNotContain(none, targets);
+        Assert.True(JobPlanner.Plan(new() { Order = WorkOrder.Plain(Sample.Board()) }).Mount.Sheet.Trouble);
+    }
+
+    [Fact]
+    public void A_pair_is_found_by_block_and_board_and_each_board_has_its_own_holes()
+    {
+        var plan = JobPlanner.Plan(
+            new()
+            {
+                Order = new()
+                {
+                    Pieces = [new("A", Sample.Board()), new("B", Sample.Board())],
+                    Pairs = [new("P", Sample.Block(), "B")],
+                },
+                Drawer = new() { Materials = [Sample.Soft], Pastes = [new("t", Sample.Grey, 5, 24)] },
+            }
+        );
+        Assert.Same(plan.Mount.Pairs[0], plan.Mount.Find("P", "B"));
+        Assert.Null(plan.Mount.Find("P", "A"));
+        Assert.Null(plan.Mount.Find("Q", "B"));
+        Assert.Equal(["A", "B"], plan.Mount.Holes.Select(h => h.Board));
+        Assert.All(plan.Mount.Holes[0].Rows, r => Assert.Null(r.BlockHole));
+        Assert.All(plan.Mount.Holes[1].Rows, r => Assert.NotNull(r.BlockHole));
+    }
+
+    [Fact]
+    public void The_screws_of_all_blocks_are_counted()
+    {
+        var plan = JobPlanner.Plan(
+            new()
+            {
+                Order = new()
+                {
+                    Pieces = [new("A", Sample.Board()), new("B", Sample.Board())],
+                    Pairs = [new("P", Sample.Block(), "A"), new("Q", Sample.Block(), "B")],
+                },
+                Drawer = new() { Materials = [Sample.Soft] },
+                Ways = new Dictionary<string, string> { ["who-moves"] = "block" },
+            }
+        );
+        Assert.Equal("8 screws", plan.Mount.Sheet.Summary);
+        Assert.Equal("Lower block Q onto board B", plan.Mount.Sheet.Steps.Last(s => s.Kind == StepKind.Lower).Title);
     }
 }

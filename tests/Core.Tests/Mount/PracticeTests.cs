@@ -58,4 +58,26 @@ public class PracticeTests
         Assert.Null(Practise(("S1", 1)).Score);
         Assert.Throws<InputException>(() => Practise(("S9", 1)));
     }
+
+    [Fact]
+    public void Without_a_move_nothing_has_happened_yet()
+    {
+        var none = Practise();
+        Assert.Equal(new Worst(0, 0), none.Worst);
+        Assert.Equal(4, none.Left.Count);
+        Assert.All(none.Left, l => Assert.Equal(1.53 / 0.45, l.Turns, 6));
+    }
+
+    [Fact]
+    public void The_edge_is_told_only_where_a_die_is_pressed()
+    {
+        var one = Practise(("S1", 100)) with { PressesDie = true };
+        Assert.Equal(EdgePressure.InWords(one.Worst.PeakMPa, one.PeakLimitMPa), one.WorstEdge);
+        Assert.Equal(one.Worst.PeakMPa > 3, one.EdgeOver);
+        Assert.True((one with { Worst = new(0, 3.01) }).EdgeOver);
+        Assert.False((one with { Worst = new(0, 3) }).EdgeOver);
+        var none = one with { PressesDie = false, Worst = new(0, 9) };
+        Assert.Null(none.WorstEdge);
+        Assert.False(none.EdgeOver);
+    }
 }

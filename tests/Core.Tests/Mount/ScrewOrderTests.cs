@@ -4,6 +4,7 @@ using FaithfulBracket.Core.Boards.Bow;
 using FaithfulBracket.Core.Mount;
 using FaithfulBracket.Core.Orders;
 using Xunit;
+using Thread = FaithfulBracket.Core.Mount.Thread;
 
 namespace FaithfulBracket.Core.Tests;
 
@@ -29,6 +30,8 @@ public class ScrewOrderTests
         foreach (var turned in new[] { square, [.. square.Reverse()], [square[2], square[0], square[3], square[1]] })
         {
             var order = ScrewOrder.Of(turned).Select(h => h.Id).ToList();
+            // begun at the lower left
+            Assert.Equal(["a", "c", "b", "d"], order);
             Assert.Equal(4, order.Distinct().Count());
             string Across(string id) => "cdab"["abcd".IndexOf(id[0], StringComparison.Ordinal)].ToString();
             Assert.Equal(Across(order[0]), order[1]);
@@ -137,5 +140,53 @@ public class ScrewOrderTests
     {
         Assert.Equal(100, PracticeScore.Of(Worst(1, 0.01), 4, Worst(1, 0), 4, 0.5, null), 9);
         Assert.Equal(85, PracticeScore.Of(Worst(1, 0.02), 4, Worst(1, 0), 4, 0.5, null), 9);
+    }
+
+    [Fact]
+    public void Nearer_screws_of_a_ring_come_first_and_each_finds_the_one_most_opposite()
+    {
+        BlockHole[] ring =
+        [
+            Hole("far", 150, 50),
+            Hole("farther", 48, 50),
+            Hole("near", 110, 50),
+            Hole("back", 92, 50),
+            // beside the line, yet across
+            Hole("aside", 95, 75),
+            Hole("below", 105, 25),
+        ];
+        // their centre is (100, 50)
+        Assert.Equal(["back", "near", "below", "aside", "far", "farther"], ScrewOrder.Of(ring).Select(h => h.Id));
+    }
+
+    [Fact]
+    public void The_inner_rings_centre_counts_for_all_rings()
+    {
+        BlockHole[] holes =
+        [
+            Hole("i1", -10, 0, 1),
+            Hole("i2", 10, 0, 1),
+            // round the same centre, though more lie to the right
+            Hole("o1", 20, 0, 3),
+            Hole("o2", 60, 0, 3),
+            Hole("o3", -25, 0, 3),
+        ];
+        Assert.Equal(["i2", "i1", "o1", "o3", "o2"], ScrewOrder.Of(holes).Select(h => h.Id));
+    }
+
+    [Theory]
+    [InlineData("M3", 9, "M3", 0.5)]
+    [InlineData(null, 2.9, "M3", 0.5)]
+    [InlineData("odd", 1.7, "M1.6", 0.35)]
+    [InlineData("6-32 UNC", 1, "6-32 UNC", 0.794)]
+    public void A_thread_is_known_by_its_name_or_by_the_nearest_diameter(
+        string? name,
+        double mm,
+        string is_,
+        double pitch
+    )
+    {
+        var thread = Thread.Of(name, mm);
+        Assert.Equal((is_, pitch), (thread.Name, thread.PitchMm));
     }
 }

@@ -86,6 +86,7 @@ public class TighteningTests
             // one die alone needs no list of its own
             Assert.Empty(m.Dies);
         }
+        Assert.Contains(t.Moves, m => m.FilmUm[0] < m.FilmUm[1] - 1);
         Assert.Equal(0.5, t.TakenTurns);
         Assert.Equal(t.Moves.Max(m => m.Pass), t.Passes);
         Assert.Equal(t.Moves.Max(m => m.TiltDeg), t.Worst.TiltDeg, 12);
@@ -116,6 +117,10 @@ public class TighteningTests
         var t = Simulate(0.5, ["S4", "S2", "S1", "S3"]);
         Assert.Equal(["S4", "S2", "S1", "S3"], t.Order);
         Assert.Equal(["S4", "S2", "S1", "S3"], t.Moves.Take(4).Select(m => m.Hole));
+        Assert.Equal(
+            "order/0",
+            Assert.Throws<InputException>(() => Simulate(0.5, ["S9", "S1", "S2", "S3"])).Faults[0].Field
+        );
         Assert.Equal("order", Assert.Throws<InputException>(() => Simulate(0.5, ["S1", "S2", "S3"])).Faults[0].Field);
         Assert.Equal(
             "order/1",
@@ -187,6 +192,8 @@ public class TighteningTests
     [InlineData(1, 1.5, "one corner home first presses the die's edge 1.5 times as hard.")]
     [InlineData(1, 1.4, "so that no corner runs ahead.")]
     [InlineData(0, 2.5, "so that no corner runs ahead.")]
+    [InlineData(2, 2.5, "so that no corner runs ahead.")]
+    [InlineData(2, 5, "one corner home first presses the die's edge 2.5 times as hard.")]
     [InlineData(1, 9.1, "one corner home first chips the die's edge.")]
     public void Why_the_cross_is_said_by_what_one_corner_first_does(double cross, double corner, string ends) =>
         Assert.EndsWith(ends, Said(new(0.1, cross), new(0.4, corner)).WhyThisOrder, StringComparison.Ordinal);
@@ -235,10 +242,99 @@ public class TighteningTests
         };
         var last = Reckon.Tighten(two, wide, Pads, Sample.Materials, Sample.Grey, 0.5).Moves[^1];
         Assert.Equal(["U1", "U2"], last.Dies.Select(d => d.Part).Order());
+        // the more delicate of the two sets the limit
+        Assert.Equal(0.01, Reckon.Tighten(two, wide, Pads, Sample.Materials, Sample.Grey, 0.5).PeakLimitMPa);
         var small = last.Dies.Single(d => d.Part == "U2");
         Assert.True(small.LoadN > 0);
         Assert.True(small.Over);
         Assert.Equal("over 3 times the limit: the edge chips", small.Edge);
         Assert.False(last.Dies.Single(d => d.Part == "U1").Over);
+    }
+
+    private static double TravelMm(params LaidPad[] pads) =>
+        Reckon
+            .Tighten(Sample.Board(), Sample.Block(), pads, Sample.Materials, Sample.Grey, 0.5)
+            .Moves.Where(m => m.Hole == "S1")
+            .Sum(m => m.AdvanceMm);
+
+    [Fact]
+    public void It_begins_on_the_paste_as_laid_or_on_the_thickest_pad()
+    {
+        // springs of 1.2 mm; paste 0.2 mm high; pads stand over 2.1 by their thickness less 0.67
+        Assert.Equal(1.2 + 0.2, TravelMm(), 9);
+        Assert.Equal(1.2 + 0.33, TravelMm(new("M1", 1, "soft"), new("M2", 1, "soft")), 9);
+        Assert.Equal(1.2 + 0.53, TravelMm(new("M1", 1, "soft"), new("M2", 1.2, "soft")), 9);
+        Assert.Equal(1.2 + 0.53, TravelMm(new("M1", 1.2, "soft"), new("M2", 1, "soft")), 9);
+    }
+
+    [Fact]
+    public void The_load_told_is_that_of_the_screw_that_was_turned()
+    {
+        var t = Simulate(0.5, ["S3", "S1", "S2", "S4"]);
+        // nobody else pulls yet: half a turn of 0.45 mm on a spring of 75 N/mm, but for what the plate gives
+        Assert.InRange(t.Moves[0].LoadN, 1, 75 * 0.225);
+        Assert.InRange(t.OneCornerFirst!.TiltDeg, 0.05, 5);
+    }
+
+    [Fact]
+    public void Where_no_step_keeps_the_bounds_the_least_is_taken_and_told()
+    {
+        TighteningResult Of(double limit) =>
+            Tightening.Simulate(
+                Reckon
+                    .Stack(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey)
+                    .WhileMounting(screwsIn: true),
+                tiltLimitDeg: limit
+            );
+        var hopeless = Of(1e-4);
+        Assert.Equal((0.125, false), (hopeless.RecommendedTurns, hopeless.RecommendedKeepsBounds));
+        Assert.True(Of(0.3).RecommendedKeepsBounds);
+    }
+
+    /// <summary>A second plate far from the first, on standoffs, with a pad land of its own.</summary>
+    private static Block TwoPlates(int screws)
+    {
+        var block = Sample.Block();
+        var first = block.Plates[0];
+        return block with
+        {
+            Plates =
+            [
+                first,
+                first with
+                {
+                    Id = "second",
+                    Lands = [],
+                    StandoffMm = 2.1,
+                    Seat = Seat.Standoff,
+                    Holes =
+                    [
+                        .. Enumerable
+                            .Range(0, screws)
+                            .Select(i =>
+                                first.Holes[0] with
+                                {
+                                    Id = $"T{i}",
+                                    X = 40 * Math.Cos(i),
+                                    Y = 40 * Math.Sin(i),
+                                }
+                            ),
+                    ],
+                },
+            ],
+        };
+    }
+
+    [Fact]
+    public void Every_plates_screws_are_turned_plate_by_plate_and_counted_together()
+    {
+        TighteningResult Of(int screws, string[]? order = null) =>
+            Reckon.Tighten(Sample.Board(), TwoPlates(screws), Pads, Sample.Materials, Sample.Grey, 100, order);
+        var t = Of(3);
+        Assert.Equal(7, t.Order.Count);
+        Assert.Equal(Enumerable.Repeat("main", 4).Concat(Enumerable.Repeat("second", 3)), t.Moves.Select(m => m.Plate));
+        var own = Of(3, ["T2", "S4", "T0", "S1", "T1", "S2", "S3"]);
+        Assert.Equal(["S4", "S1", "S2", "S3", "T2", "T0", "T1"], own.Order);
+        Assert.Equal("block/plates", Assert.Throws<InputException>(() => Of(61)).Faults[0].Field);
     }
 }

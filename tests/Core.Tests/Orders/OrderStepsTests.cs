@@ -325,6 +325,10 @@ public class OrderStepsTests
             steps.Single(s => s.Kind == StepKind.Lower && s.Pair == "Q").Locks.Select(l => l.ToString()).Order()
         );
         Assert.Empty(steps.Single(s => s.Kind == StepKind.Lower && s.Pair == "P").Locks);
+        Assert.Equal(
+            "Lay block Q behind the board, its holes over those left open",
+            steps.Single(s => s.Kind == StepKind.Lower && s.Pair == "Q").Title
+        );
         // each block's turns wait for its own start
         foreach (var turn in steps.Where(s => s.Kind == StepKind.Turn))
             Assert.Equal(
@@ -333,5 +337,23 @@ public class OrderStepsTests
             );
         // the kit needs the front's two own screws and the plate's two
         Assert.Equal(4, Plan(order).Kit.Lines.First(l => l.Group == "screws").Need);
+    }
+
+    [Theory]
+    [InlineData(0, "It has no pads.")]
+    [InlineData(1, "Its stock pad stays on it")]
+    [InlineData(2, "Its 2 stock pads stay on it")]
+    public void A_stock_plates_pads_are_counted(int pads, string says)
+    {
+        var board = WithPlate();
+        board = board with
+        {
+            Assembly = board.Assembly! with
+            {
+                Bonds = [new("p", ["plate", "board"], BondKind.Pads, 1, [.. new[] { "M8", "M9" }.Take(pads)], false)],
+            },
+        };
+        var sheet = Plan(WorkOrder.Plain(board, Perimeter()), new() { ["stock-pads"] = "reuse" }).Mount.Sheet;
+        Assert.StartsWith(says, Step(sheet, "stock-plate-plate").Detail, StringComparison.Ordinal);
     }
 }
