@@ -215,7 +215,7 @@ internal static class RestoreSteps
                 ?
                 [
                     new(r.Driver!, DriverNames.Of(r.Driver!)),
-                    new($"{r.Count}", "screws"),
+                    new($"{r.Count}", r.Count == 1 ? "screw" : "screws"),
                     new(r.Cell ?? "–", "tray cell"),
                 ]
                 : [],

@@ -162,7 +162,7 @@ internal static class FitReasons
                 new(
                     "screws-pass",
                     FormattableString.Invariant(
-                        $"All {passing.Count} screws pass; worst is {worst.BlockHole}, {worst.MissMm:0.00} of {worst.SlackMm:0.00} mm slack used."
+                        $"{(passing.Count == 1 ? "The one screw passes:" : $"All {passing.Count} screws pass; worst is")} {worst.BlockHole}, {worst.MissMm:0.00} of {worst.SlackMm:0.00} mm slack used."
                     ),
                     [worst.BlockHole]
                 )

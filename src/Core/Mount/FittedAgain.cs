@@ -70,7 +70,7 @@ public static class FittedAgain
                 ?
                 [
                     new(step.Driver!, DriverNames.Of(step.Driver!)),
-                    new($"{step.Count}", "screws"),
+                    new($"{step.Count}", step.Count == 1 ? "screw" : "screws"),
                     new(step.Cell ?? "–", "tray cell"),
                 ]
                 : [],

@@ -33,7 +33,12 @@ public static class DryFit
             "holes",
             missing.Count == 0 ? DryFitState.Fine : DryFitState.Trouble,
             missing.Count == 0
-                ? $"All {required.Count} holes in sight, each screw drops in by hand."
+                ? required.Count switch
+                {
+                    0 => "No screw of it has to find a hole in the board.",
+                    1 => "Its one hole in sight, the screw drops in by hand.",
+                    var all => $"All {all} holes in sight, each screw drops in by hand.",
+                }
                 : $"{string.Join(", ", missing)} will not line up."
         );
         if (fit.Clashes.Count > 0)

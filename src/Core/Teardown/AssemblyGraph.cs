@@ -38,7 +38,7 @@ internal sealed class AssemblyGraph
         if (acts.Count > MostActs)
             throw new InputException(
                 "board/assembly",
-                $"{acts.Count} screws groups, leads and pieces; at most {MostActs} can be planned."
+                $"{acts.Count} screw groups, leads and pieces; at most {MostActs} can be planned."
             );
         var graph = new AssemblyGraph(acts);
         var index = acts.Select((a, i) => (a.Target, i)).ToDictionary(x => x.Target, x => x.i);

@@ -34,7 +34,7 @@ public static class ChosenOrder
         if (a.Pieces.Any(p => p.Id == target))
         {
             if (a.Fasteners.FirstOrDefault(f => f.Id == first) is { } holds)
-                return $"{HowMany.Of(holds.Count, "screw")} of group {first} still hold the {target}.";
+                return $"{HowMany.Of(holds.Count, "screw")} of group {first} still {(holds.Count == 1 ? "holds" : "hold")} the {target}.";
             if (a.Leads.Any(l => l.Id == first))
                 return $"The lead {first} still ties the {target} down.";
         }

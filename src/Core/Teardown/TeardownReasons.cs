@@ -50,12 +50,15 @@ internal static class TeardownReasons
                 var p = assembly.Pieces.First(x => x.Id == act.Target);
                 var screws = assembly.Fasteners.Where(x => x.Joins.Contains(p.Id)).ToList();
                 var leads = assembly.Leads.Where(x => x.Between.Contains(p.Id)).ToList();
+                List<string> gone = [];
+                if (screws.Count > 0)
+                    gone.Add($"{HowMany.Of(screws.Sum(x => x.Count), "screw is", "screws are")} out");
+                if (leads.Count > 0)
+                    gone.Add($"{HowMany.Of(leads.Count, "lead is", "leads are")} off");
                 var held =
-                    screws.Count + leads.Count == 0
+                    gone.Count == 0
                         ? "Nothing holds it but its bonds."
-                        : $"{screws.Sum(x => x.Count)} screws are "
-                            + $"out{(leads.Count > 0 ? $" and {HowMany.Of(leads.Count, "lead is", "leads are")} off" : "")}: "
-                            + "nothing holds it but its bonds.";
+                        : $"{string.Join(" and ", gone)}: nothing holds it but its bonds.";
                 return new(
                     act.Action,
                     p.Id,

@@ -1,3 +1,4 @@
+using System.Diagnostics;
 using System.Globalization;
 using FaithfulBracket.Formats.Json;
 
@@ -24,9 +25,15 @@ internal sealed class HeavyWork : IDisposable
             http.Request.Body = new MemoryStream(
                 (await Bodies.BytesAsync(http.Request, JsonInput.MostBytes)).ToArray()
             );
+        var clock = Stopwatch.StartNew();
         using var place = await TakeAsync(http);
+        http.Items[nameof(Waited)] = clock.Elapsed;
         return await next(context);
     }
+
+    /// <summary>How long a call stood in line: work that answers in portions takes it off its own.</summary>
+    public static TimeSpan Waited(HttpContext http) =>
+        http.Items.TryGetValue(nameof(Waited), out var waited) ? (TimeSpan)waited! : TimeSpan.Zero;
 
     /// <exception cref="BusyException">The line is full.</exception>
     private async Task<IDisposable> TakeAsync(HttpContext http)

@@ -59,7 +59,7 @@ internal static class SettingEndpoints
         MostChanges = 6;
 
     /// <summary>What one portion takes: the jobs that are left are asked for with the next.</summary>
-    private static readonly TimeSpan Portion = TimeSpan.FromSeconds(1.5);
+    private static readonly TimeSpan Portion = TimeSpan.FromSeconds(1);
 
     public static void Map(IEndpointRouteBuilder app)
     {
@@ -172,9 +172,10 @@ internal static class SettingEndpoints
         var other = ShopSettingList.With(values);
         var open = summaries.Open().Where(j => before is null || j.Id < before).OrderByDescending(j => j.Id).ToList();
         var clock = Stopwatch.StartNew();
+        var left = Portion - HeavyWork.Waited(request.HttpContext);
         var looked = await Task.Run(
             () =>
-                open.TakeWhile((_, i) => i == 0 || clock.Elapsed < Portion)
+                open.TakeWhile((_, i) => i == 0 || clock.Elapsed < left)
                     .Select(j => new JobConsequence(j.Id, j.Title, Changes(j.Id, other, plans, cancel)))
                     .ToList(),
             cancel

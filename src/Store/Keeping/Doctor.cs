@@ -2,6 +2,7 @@ using System.Diagnostics;
 using System.Security.Cryptography;
 using System.Text.Json;
 using Dapper;
+using FaithfulBracket.Core;
 using Microsoft.Data.Sqlite;
 
 namespace FaithfulBracket.Store.Keeping;
@@ -92,7 +93,7 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time)
             yield return new(
                 "documents",
                 true,
-                $"{jobs.Count} jobs name documents that are gone: {Some(jobs.Select(j => $"job {j.Id}, {j.What}"))}. "
+                $"{HowMany.Of(jobs.Count, "job names", "jobs name")} documents that are gone: {Some(jobs.Select(j => $"job {j.Id}, {j.What}"))}. "
                     + "Import those documents again."
             );
     }
@@ -172,11 +173,11 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time)
             yield return new(
                 "photos-spoilt",
                 true,
-                $"{spoilt.Count} pictures are not what was kept: {Some(spoilt)}. Take them out of a backup, folder photos."
+                $"{HowMany.Of(spoilt.Count, "picture is", "pictures are")} not what was kept: {Some(spoilt)}. Take them out of a backup, folder photos."
             );
         if (unclaimed.Count == 0)
             yield break;
-        var text = $"{unclaimed.Count} pictures belong to no record";
+        var text = $"{HowMany.Of(unclaimed.Count, "picture belongs", "pictures belong")} to no record";
         if (!mend)
         {
             yield return new("photos-unclaimed", true, $"{text}. --mend lays them into {Unclaimed}.");

@@ -267,4 +267,11 @@ public class FitReasonTests
         Assert.Equal(["D1", "C1", "C2"], Met(BlockKind.DirectDie, Face.Front));
         Assert.Equal(["B1"], Met(BlockKind.FullCover, Face.Back));
     }
+
+    [Fact]
+    public void One_screw_is_the_one_screw()
+    {
+        var fit = Fit.Judge(Sample.Board(), Change(p => p with { Holes = [p.Holes[0]] }));
+        Assert.StartsWith("The one screw passes: S1, ", Reason(fit, "screws-pass").Text, StringComparison.Ordinal);
+    }
 }

@@ -207,4 +207,15 @@ public class DryFitTests
         Assert.Contains("lower edge by 5 mm", checks["overhang"].Text, StringComparison.Ordinal);
         Assert.Contains("from 3 to 1 slot", checks["bracket"].Text, StringComparison.Ordinal);
     }
+
+    [Theory]
+    [InlineData(2, "All 2 holes in sight")]
+    [InlineData(1, "Its one hole in sight")]
+    [InlineData(0, "No screw of it has to find a hole")]
+    public void Holes_in_sight_are_counted(int required, string words)
+    {
+        var told = Checks(judged: f => f with { Screws = [.. f.Screws.Take(required)] })["holes"];
+        Assert.Equal(DryFitState.Fine, told.State);
+        Assert.StartsWith(words, told.Text, StringComparison.Ordinal);
+    }
 }

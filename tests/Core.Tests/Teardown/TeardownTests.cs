@@ -185,6 +185,120 @@ public class TeardownTests
         Assert.True(Cost(board.Assembly!, order).CompareTo(Cost(board.Assembly!, nearest)) <= 0);
     }
 
+    private static IReadOnlyList<InputFault> Faults(Assembly assembly) =>
+        Assert.Throws<InputException>(() => TeardownPlanner.Plan(With(assembly))).Faults;
+
+    [Fact]
+    public void A_name_that_leads_nowhere_is_pointed_at_where_it_stands()
+    {
+        var faults = Faults(
+            new()
+            {
+                Pieces = [new("frame", "frame", Face.Back) { Stays = true }, new("cooler", "cooler", Face.Front)],
+                Fasteners =
+                [
+                    // stays in with its frame: nothing of it is asked
+                    Group("F0", "T6", Face.Back, 1, "frame") with
+                    {
+                        HiddenBy = "nobody",
+                    },
+                    Group("F1", "T6", Face.Back, 1, "cooler") with
+                    {
+                        HiddenBy = "lid",
+                    },
+                    Group("F2", "T6", Face.Back, 1, "shroud"),
+                ],
+                Leads =
+                [
+                    new("W0", "fan", ["cooler", "board"], "squeeze", 60, Face.Front, "hood"),
+                    new("W1", "fan", ["fin", "board"], "squeeze", 60, Face.Front),
+                ],
+                After = [new("cooler", "F9"), new("F8", "cooler"), new("F1", "cooler")],
+            }
+        );
+        Assert.Equal(
+            [
+                ("board/assembly/fasteners/1/hiddenBy", "lid"),
+                ("board/assembly/fasteners/2/joins", "shroud"),
+                ("board/assembly/leads/0/hiddenBy", "hood"),
+                ("board/assembly/leads/1/between", "fin"),
+                ("board/assembly/after/0", "F9"),
+                ("board/assembly/after/1", "F8"),
+            ],
+            faults.Select(f => (f.Field, f.Message.Split('"')[1]))
+        );
+    }
+
+    [Fact]
+    public void A_hundred_and_twenty_eight_acts_are_planned_and_one_more_is_not()
+    {
+        Assembly Of(int groups) =>
+            new()
+            {
+                Pieces = [new("cooler", "cooler", Face.Front)],
+                Fasteners = [.. Enumerable.Range(0, groups).Select(i => Group($"F{i}", "T6", Face.Back, 1, "cooler"))],
+            };
+        Assert.Equal(TeardownPlanner.MostActs, TeardownPlanner.Plan(With(Of(127))).Steps.Count);
+        Assert.StartsWith("129 ", Assert.Single(Faults(Of(128))).Message, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_board_without_an_assembly_can_not_be_planned() =>
+        Assert.Equal(
+            "board/assembly",
+            Assert.Throws<InputException>(() => TeardownPlanner.Plan(Sample.Board())).Faults[0].Field
+        );
+
+    [Fact]
+    public void A_ring_waits_for_its_peers_on_the_same_piece_only()
+    {
+        var plan = TeardownPlanner.Plan(
+            With(
+                new()
+                {
+                    Pieces = [new("cooler", "cooler", Face.Front), new("plate", "plate", Face.Back)],
+                    Fasteners =
+                    [
+                        Group("R", "T6", Face.Back, 4, "cooler") with
+                        {
+                            Ring = "retention",
+                        },
+                        Group("P", "PH1", Face.Back, 2, "plate") with
+                        {
+                            HiddenBy = "cooler",
+                        },
+                    ],
+                }
+            )
+        );
+        Assert.Equal(["R", "cooler", "P", "plate"], plan.Steps.Select(s => s.Target));
+        // from behind, the cooler from the front, from behind again
+        Assert.Equal((2, 1), (plan.Flips, plan.DriverChanges));
+    }
+
+    [Fact]
+    public void Of_two_ways_the_one_with_fewer_flips_is_taken_and_then_the_one_with_fewer_drivers()
+    {
+        // three drivers on each face: all of one face before the other, each driver once a face and the last one kept
+        var plan = TeardownPlanner.Plan(
+            With(
+                new()
+                {
+                    Pieces = [new("a", "a", Face.Front), new("b", "b", Face.Back)],
+                    Fasteners =
+                    [
+                        .. new[] { "T6", "PH1", "PH0" }.SelectMany(d =>
+                            new[] { Group($"f-{d}", d, Face.Front, 1, "b"), Group($"b-{d}", d, Face.Back, 1, "a") }
+                        ),
+                    ],
+                }
+            )
+        );
+        // the pieces lie on the other face than their screws
+        Assert.Equal((2, 4), (plan.Flips, plan.DriverChanges));
+        Assert.True(plan.Proven);
+    }
+
     private static FastenerGroup Group(string id, string driver, Face face, int count, params string[] joins) =>
         new()
         {

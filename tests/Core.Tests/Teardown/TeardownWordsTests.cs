@@ -177,6 +177,18 @@ public class TeardownWordsTests
         var one = leads with { Leads = [leads.Leads[0]] };
         Assert.Contains("and 1 lead is off", Step(Plan(one), "cooler").Why, StringComparison.Ordinal);
         Assert.Equal(["P", "W", "V"], Step(Plan(leads), "cooler").Locks);
+        var tied = one with { Fasteners = [] };
+        Assert.EndsWith(
+            "1 lead is off: nothing holds it but its bonds.",
+            Step(Plan(tied), "cooler").Why,
+            StringComparison.Ordinal
+        );
+        var screw = Cooler with { Fasteners = [Group("P", "T6", Face.Back, 1, "cooler")] };
+        Assert.EndsWith(
+            "1 screw is out: nothing holds it but its bonds.",
+            Step(Plan(screw), "cooler").Why,
+            StringComparison.Ordinal
+        );
         Assert.EndsWith(
             "Nothing holds it but its bonds.",
             Step(Plan(new() { Pieces = Cooler.Pieces }), "cooler").Why,
@@ -317,5 +329,72 @@ public class TeardownWordsTests
         };
         Assert.Single(Staying.Without(moves).Leads);
         Assert.Same(Cooler, Staying.Without(Cooler));
+    }
+
+    private static readonly Board Stripped = Sample.Board() with { Assembly = Cooler };
+
+    [Fact]
+    public void Each_board_comes_apart_by_itself_and_an_order_of_ones_own_is_the_first_boards()
+    {
+        var two = new WorkOrder { Pieces = [new("A", Stripped), new("B", Stripped), new("C", Sample.Board())] };
+        var result = TeardownStation.Of(two, ["P", "cooler"]);
+        Assert.Equal(["A", "B"], result.Boards.Select(b => b.Board));
+        Assert.NotNull(result.Boards[0].Best);
+        Assert.Null(result.Boards[1].Best);
+        Assert.Equal("12 screws, 2 flips", result.Sheet.Summary);
+        Assert.Equal([null, null, null, "B", "B"], result.Sheet.Steps.Select(s => s.Id.Scope));
+        Assert.Equal(["A", "A", "B", "B"], result.Sheet.Steps.Skip(1).Select(s => s.Board));
+        Assert.Null(TeardownStation.Of(two).Boards[0].Best);
+        Assert.Equal(new StepId(Station.Teardown, "B", "cooler"), TeardownStation.StepOf("B", "cooler"));
+    }
+
+    [Fact]
+    public void One_board_that_can_not_be_planned_is_told_and_the_other_comes_apart()
+    {
+        var stuck = Stripped with { Assembly = Cooler with { After = [new("cooler", "P")] } };
+        var result = TeardownStation.Of(new() { Pieces = [new("A", stuck), new("B", Stripped)] });
+        Assert.Equal(["B"], result.Boards.Select(b => b.Board));
+        Assert.StartsWith("These wait for each other", Assert.Single(result.Troubles).Text, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_card_comes_apart_as_a_whole_and_each_step_is_on_the_board_it_names()
+    {
+        var whole = new Assembly
+        {
+            Pieces = [new("cooler", "cooler", Face.Front) { Board = "B" }],
+            Fasteners =
+            [
+                Group("P", "T6", Face.Back, 6, "cooler") with
+                {
+                    Board = "B",
+                    Holes = ["H2", "H4"],
+                },
+                Group("Q", "T6", Face.Back, 1, "cooler") with
+                {
+                    Board = "Z",
+                    Places = [new(1, 2)],
+                },
+            ],
+            Leads = [new("W", "fan", ["cooler", "board"], "squeeze", 80, Face.Front) { At = new(3, 4), Board = "B" }],
+        };
+        var order = new WorkOrder { Pieces = [new("A", Sample.Board()), new("B", Sample.Board())], Assembly = whole };
+        var steps = TeardownStation.Of(order).Sheet.Steps;
+        WorkStep At(string target) => steps.Single(s => s.Id.Target == target);
+        Assert.Equal(["B", "A", "B", "B"], new[] { "P", "Q", "W", "cooler" }.Select(t => At(t).Board));
+        // by named holes, by places of their own, by the plug; a piece has none
+        Assert.Equal([new(29, -29), new(-29, 29)], At("P").Places);
+        Assert.Equal([new(1, 2)], At("Q").Places);
+        Assert.Equal([new(3, 4)], At("W").Places);
+        Assert.Empty(At("cooler").Places);
+        Assert.Equal(
+            (StepKind.Unplug, "Unplug the fan lead", "Unplugged and marked"),
+            (At("W").Kind, At("W").Title, At("W").Done)
+        );
+        Assert.Equal(("Lift the cooler", StepKind.Lift), (At("cooler").Title, At("cooler").Kind));
+        Assert.Equal(
+            [new Fact("1", "screw")],
+            At("Q").Facts.Where(f => f.Label.StartsWith("screw", StringComparison.Ordinal))
+        );
     }
 }
