@@ -38,9 +38,9 @@ internal static class Worker
     /// <summary>Said instead of a test by a worker that ends itself because a test does not.</summary>
     public const string Hung = "it hung";
 
-    /// <summary>A test may take this many times as long as unchanged, and some seconds.</summary>
-    private const double Patience = 10;
-    private static readonly TimeSpan Pause = TimeSpan.FromSeconds(3);
+    /// <summary>A test may take this many times as long as unchanged, and two seconds.</summary>
+    private const double Patience = 4;
+    private static readonly TimeSpan Pause = TimeSpan.FromSeconds(2);
 
     /// <summary>Whether a test passes; one that does not end is told, and ends this process.</summary>
     private static bool Passes(TestCase test, double ms)

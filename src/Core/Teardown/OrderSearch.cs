@@ -13,19 +13,18 @@ internal sealed class OrderSearch
     private const int FlipCost = 1 << 12;
 
     private readonly AssemblyGraph _graph;
-    private readonly int _budget;
+    private readonly int _budget,
+        _beamWidth;
     private readonly UInt128[] _onFace = new UInt128[2];
     private readonly string[] _drivers;
     private readonly UInt128[] _withDriver;
     private readonly UInt128 _all;
 
-    /// <summary>Orders that the beam carries on side by side.</summary>
-    private const int BeamWidth = 400;
-
     /// <param name="budget">States to look at before the beam's order is taken unproven.</param>
-    public OrderSearch(AssemblyGraph graph, int budget = 120_000)
+    /// <param name="beamWidth">Orders that the beam carries on side by side.</param>
+    public OrderSearch(AssemblyGraph graph, int budget = 120_000, int beamWidth = 400)
     {
-        (_graph, _budget) = (graph, budget);
+        (_graph, _budget, _beamWidth) = (graph, budget, beamWidth);
         _drivers = [.. graph.Acts.Select(a => a.Driver).OfType<string>().Distinct()];
         _withDriver = new UInt128[_drivers.Length];
         for (var i = 0; i < graph.Acts.Count; i++)
@@ -85,9 +84,11 @@ internal sealed class OrderSearch
         Dictionary<State, int> wave = new() { [start] = 0 },
             reached = [];
         (State Last, int Cost)? best = null;
+        var last = wave;
         while (wave.Count > 0)
         {
             cancel.ThrowIfCancellationRequested();
+            last = wave;
             var next = new Dictionary<State, int>();
             foreach (var (state, spent) in wave)
             {
@@ -101,23 +102,41 @@ internal sealed class OrderSearch
                 {
                     if (best is { } b && spent + extra + Bound(to) >= b.Cost)
                         continue;
-                    if (reached.TryGetValue(to, out var known) && known <= spent + extra)
+                    // what was left behind may be met again: only what was carried on is done with
+                    if (
+                        reached.TryGetValue(to, out var known) && known <= spent + extra
+                        || next.TryGetValue(to, out known) && known <= spent + extra
+                    )
                         continue;
-                    next[to] = reached[to] = spent + extra;
+                    next[to] = spent + extra;
                     from[to] = state;
                 }
             }
             wave =
-                next.Count <= BeamWidth
+                next.Count <= _beamWidth
                     ? next
                     : next.OrderBy(n => n.Value + Bound(n.Key))
                         .ThenByDescending(n => (int)UInt128.PopCount(n.Key.Done))
-                        .Take(BeamWidth)
+                        .Take(_beamWidth)
                         .ToDictionary();
+            foreach (var (state, spent) in wave)
+                reached[state] = spent;
         }
-        var (last, cost) =
-            best ?? throw new InvalidOperationException("An assembly without cycles always has an order.");
-        return (Unroll(last, from), cost);
+        var (end, cost) = best ?? Nearest(last.MinBy(n => n.Value + Bound(n.Key)), from);
+        return (Unroll(end, from), cost);
+    }
+
+    /// <summary>From where the beam ran dry, each time the choice that costs least.</summary>
+    private (State Last, int Cost) Nearest(KeyValuePair<State, int> begun, Dictionary<State, State> from)
+    {
+        var (state, spent) = begun;
+        while (state.Done != _all)
+        {
+            var (to, extra) = Next(state).MinBy(n => n.Extra + Bound(n.State));
+            from[to] = state;
+            (state, spent) = (to, spent + extra);
+        }
+        return (state, spent);
     }
 
     /// <summary>At least this much is still to pay: a flip if the other face has work, a change for each driver not in hand.</summary>

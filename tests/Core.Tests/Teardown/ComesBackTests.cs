@@ -166,4 +166,28 @@ public class ComesBackTests
             Face = Face.Back,
             Joins = joins,
         };
+
+    [Theory]
+    // a lead of what returns is plugged when both its ends are there
+    [InlineData("clip", "board", true)]
+    [InlineData("clip", "frame", true)]
+    [InlineData("clip", "shroud", false)]
+    [InlineData("shroud", "board", false)]
+    public void A_lead_is_plugged_where_both_its_ends_are_there(string one, string other, bool plugged)
+    {
+        var assembly = new Assembly
+        {
+            Pieces =
+            [
+                new("shroud", "shroud", Face.Front),
+                new("clip", "clip", Face.Front) { Returns = true },
+                new("frame", "frame", Face.Front) { Returns = true },
+            ],
+            Leads = [new("W1", "fan", [one, other], "squeeze", 60, Face.Front)],
+        };
+        var acts = ComesBack.Of(assembly, TeardownPlanner.Plan(Sample.Board() with { Assembly = assembly }));
+        Assert.Equal(plugged, acts.Any(a => a.Step.Target == "W1"));
+        Assert.All(acts, a => Assert.False(a.IntoBlock));
+        Assert.Equal(["clip", "frame"], acts.Select(a => a.Step.Target).Where(t => t != "W1").Order());
+    }
 }

@@ -153,6 +153,54 @@ public class TeardownTests
     }
 
     [Fact]
+    public void Search_and_beam_each_find_the_best_order_without_the_other()
+    {
+        var draws = new NormalDraws(31);
+        for (var i = 0; i < 60; i++)
+        {
+            var assembly = Random(draws, 3 + i % 4).Assembly!;
+            var graph = AssemblyGraph.Of(assembly);
+            var best = Exhaustive(assembly);
+            List<string> Ids((List<int> Order, bool Proven) found) =>
+                [.. found.Order.Select(a => graph.Acts[a].Target)];
+            // one order carried on at a time is seldom the best: the search mends it
+            var searched = new OrderSearch(graph, beamWidth: 1).Solve(default);
+            Assert.True(searched.Proven);
+            Assert.Null(Violation(assembly, Ids(searched)));
+            Assert.Equal(best, Cost(assembly, Ids(searched)));
+            // no state looked at: the beam's order stands unproven
+            var carried = new OrderSearch(graph, budget: 0).Solve(default);
+            Assert.False(carried.Proven);
+            Assert.Equal(best, Cost(assembly, Ids(carried)));
+            var narrow = new OrderSearch(graph, budget: 0, beamWidth: 1).Solve(default);
+            Assert.Null(Violation(assembly, Ids(narrow)));
+            Assert.True(Cost(assembly, Ids(narrow)).CompareTo(best) >= 0);
+        }
+    }
+
+    [Fact]
+    public void However_few_orders_are_carried_on_a_legal_one_comes_out()
+    {
+        var draws = new NormalDraws(47);
+        for (var i = 0; i < 300; i++)
+        {
+            var assembly = Random(draws, 8 + i % 25).Assembly!;
+            var graph = AssemblyGraph.Of(assembly);
+            var (order, _) = new OrderSearch(graph, budget: 0, beamWidth: 1 + i % 3).Solve(default);
+            Assert.Null(Violation(assembly, [.. order.Select(a => graph.Acts[a].Target)]));
+        }
+    }
+
+    [Fact]
+    public void A_search_that_is_stopped_stops()
+    {
+        using var stop = new CancellationTokenSource();
+        stop.Cancel();
+        var board = Random(new NormalDraws(99), 40);
+        Assert.Throws<OperationCanceledException>(() => TeardownPlanner.Plan(board, null, stop.Token));
+    }
+
+    [Fact]
     public void Forty_groups_are_ordered_exactly()
     {
         var plan = TeardownPlanner.Plan(Random(new NormalDraws(99), 40));

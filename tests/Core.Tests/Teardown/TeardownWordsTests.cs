@@ -397,4 +397,91 @@ public class TeardownWordsTests
             At("Q").Facts.Where(f => f.Label.StartsWith("screw", StringComparison.Ordinal))
         );
     }
+
+    [Fact]
+    public void On_a_board_drawn_from_its_corner_the_middle_is_still_the_middle()
+    {
+        // 120 × 100, its corner at the origin: the middle lies at (60, 50)
+        IReadOnlyList<string> At(params Point2[] plugs) =>
+            TeardownPlanner
+                .Plan(
+                    Sample.Board() with
+                    {
+                        Outline = Sample.Rect(60, 50, 120, 100),
+                        Assembly = Cooler with
+                        {
+                            Leads =
+                            [
+                                .. plugs.Select(
+                                    (p, i) =>
+                                        new Lead($"W{i}", "fan", ["cooler", "board"], "squeeze", 80, Face.Front)
+                                        {
+                                            At = p,
+                                        }
+                                ),
+                            ],
+                        },
+                    }
+                )
+                .Steps.Single(s => s.Target == "cooler")
+                .Advice;
+        Assert.Contains("at the left edge", At(new Point2(90, 60))[0], StringComparison.Ordinal);
+        Assert.Contains("at the right edge", At(new Point2(30, 60))[0], StringComparison.Ordinal);
+        Assert.Contains("at the lower edge", At(new Point2(65, 90))[0], StringComparison.Ordinal);
+        Assert.Contains("at the upper edge", At(new Point2(65, 10))[0], StringComparison.Ordinal);
+        // of several leads the mean counts
+        Assert.Contains("Lift evenly", At(new Point2(20, 50), new Point2(100, 50))[0], StringComparison.Ordinal);
+        Assert.Contains("at the left edge", At(new Point2(50, 50), new Point2(110, 50))[0], StringComparison.Ordinal);
+        Assert.Contains("Lift evenly", At(new Point2(60, 20), new Point2(60, 80))[0], StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_turn_of_the_board_is_said_where_it_is_turned()
+    {
+        var plan = Plan(Cooler);
+        Assert.StartsWith("First driver: T6.", Step(plan, "P").Why, StringComparison.Ordinal);
+        Assert.StartsWith("Turn the board over to the front. ", Step(plan, "cooler").Why, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Screws_of_several_groups_are_added_up_and_a_ring_without_springs_is_no_danger_to_eyes()
+    {
+        var plan = Plan(
+            Cooler with
+            {
+                Fasteners =
+                [
+                    Group("P", "T6", Face.Back, 6, "cooler"),
+                    Group("R", "T6", Face.Back, 4, "cooler") with
+                    {
+                        Ring = "retention",
+                    },
+                ],
+            }
+        );
+        Assert.Contains("10 screws are out", Step(plan, "cooler").Why, StringComparison.Ordinal);
+        Assert.DoesNotContain(Step(plan, "R").Advice, a => a.Contains("eye", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void A_lead_hidden_by_a_lead_names_it()
+    {
+        var plan = Plan(
+            Cooler with
+            {
+                Fasteners = [Group("P", "T6", Face.Back, 6, "cooler") with { HiddenBy = "W" }],
+                Leads = [new("W", "fan", ["cooler", "board"], "squeeze", 80, Face.Front)],
+            }
+        );
+        Assert.Contains("Now reachable: the fan lead hid them.", Step(plan, "P").Why, StringComparison.Ordinal);
+        // nothing to heed, no caution
+        var board = Sample.Board() with
+        {
+            Assembly = Cooler with { Fasteners = [Group("P", "T6", Face.Front, 2, "cooler")] },
+        };
+        Assert.Null(TeardownStation.Of(WorkOrder.Plain(board)).Sheet.Steps.Single(s => s.Id.Target == "P").Caution);
+        Assert.Null(
+            TeardownStation.Of(WorkOrder.Plain(board)).Sheet.Steps.Single(s => s.Kind == StepKind.Lift).Counted
+        );
+    }
 }
