@@ -218,4 +218,48 @@ public class DryFitTests
         Assert.Equal(DryFitState.Fine, told.State);
         Assert.StartsWith(words, told.Text, StringComparison.Ordinal);
     }
+
+    private static Block TwoPlates()
+    {
+        var block = Sample.Block();
+        return block with
+        {
+            Plates =
+            [
+                block.Plates[0],
+                block.Plates[0] with
+                {
+                    Id = "second",
+                    Outline = Sample.Rect(0, 60, 150, 20),
+                    Lands = [],
+                    Holes = [],
+                },
+            ],
+        };
+    }
+
+    [Fact]
+    public void Every_plate_of_a_block_counts()
+    {
+        // the board reaches to 60 and 50, the second plate to 75 on both sides and up to 70
+        Assert.Contains(
+            "left edge by 15 mm and the right edge by 15 mm and the upper edge by 20 mm",
+            Checks(block: TwoPlates())["overhang"].Text,
+            StringComparison.Ordinal
+        );
+        // under one of them is under the block
+        var leads = Checks(With(At(PartKind.Connector, 40, 0)), TwoPlates())["leads"];
+        Assert.Equal(DryFitState.Trouble, leads.State);
+        Assert.StartsWith("X1 lies under the plate", leads.Text, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Two_plugs_lie_under_the_plate()
+    {
+        var two = Checks(With(At(PartKind.Connector, 35, 0), At(PartKind.Connector, -35, 0) with { Id = "X2" }))[
+            "leads"
+        ];
+        Assert.StartsWith("X1, X2 lie under the plate", two.Text, StringComparison.Ordinal);
+        Assert.Equal(["X1", "X2"], two.Parts);
+    }
 }

@@ -45,7 +45,7 @@ public class PrepStepsTests
         );
         var prep = Prep(board);
         Assert.Equal(["clean-die", "clean-memory", "block", "dry-fit"], prep.Sheet.Steps.Select(s => s.Id.Target));
-        Assert.Equal("2 faces to clean, dry fit", prep.Sheet.Summary);
+        Assert.Equal(("2 faces to clean, dry fit", false), (prep.Sheet.Summary, prep.Sheet.Trouble));
         Assert.Equal("Clean the die", Step(prep, "clean-die").Title);
         Assert.Equal("Clean the memory, 2 faces", Step(prep, "clean-memory").Title);
         Assert.Equal(["M1", "M2"], Step(prep, "clean-memory").Targets);
@@ -145,11 +145,18 @@ public class PrepStepsTests
             .Steps(WorkOrder.Plain(Sample.Board(), block), new(Pair.FirstKey, block))
             .SingleOrDefault();
         Assert.Equal(title, step?.Title);
-        if (step is not null)
-            Assert.Equal(
-                (parts > 0 ? parts : null, parts > 0 ? CountOf.Checks : null, parts > 0),
-                (step.Count, step.Counted, step.Caution is not null)
-            );
+        if (step is null)
+            return;
+        Assert.EndsWith(
+            parts > 0 ? "Count them into a cell of the tray." : "Nothing falls out of it.",
+            step.Detail,
+            StringComparison.Ordinal
+        );
+        Assert.Equal(parts > 0 ? "Open, 2 parts in the tray" : "Open", step.Done);
+        Assert.Equal(
+            (parts > 0 ? parts : null, parts > 0 ? CountOf.Checks : null, parts > 0),
+            (step.Count, step.Counted, step.Caution is not null)
+        );
     }
 
     [Fact]
@@ -157,5 +164,50 @@ public class PrepStepsTests
     {
         var prep = JobPlanner.Plan(new() { Order = WorkOrder.Plain(Sample.Board()) }).Prep;
         Assert.Equal(("waits for a block", true, 0), (prep.Sheet.Summary, prep.Sheet.Trouble, prep.Sheet.Steps.Count));
+    }
+
+    [Fact]
+    public void The_two_first_things_to_look_at_stand_at_the_dry_fit()
+    {
+        var block = Sample.Block() with
+        {
+            Ports =
+            [
+                new("A", "G1/4", 0, 0, "up", null),
+                new("B", "G1/4", 9, 0, "left", null),
+                new("C", "G1/4", 9, 9, "right", null),
+            ],
+        };
+        var dry = Step(Prep(block: block), "dry-fit");
+        Assert.Contains("Ports A face up", dry.Detail, StringComparison.Ordinal);
+        Assert.Contains("Ports B face left", dry.Detail, StringComparison.Ordinal);
+        Assert.DoesNotContain("right", dry.Detail, StringComparison.Ordinal);
+        Assert.Equal(5, dry.Count);
+    }
+
+    [Fact]
+    public void Metal_is_known_from_the_card_as_a_whole()
+    {
+        var card = new Assembly
+        {
+            Pieces = [new("cooler", "cooler", Face.Front)],
+            Bonds = [new("B", ["cooler", "board"], BondKind.Paste, null, ["U1"], false) { Metal = true }],
+        };
+        var order = new WorkOrder
+        {
+            Pieces = [new("A", Sample.Board() with { Assembly = new() })],
+            Pairs = [new("P", Sample.Block())],
+            Assembly = card,
+        };
+        var prep = JobPlanner
+            .Plan(
+                new()
+                {
+                    Order = order,
+                    Drawer = new() { Materials = [Sample.Soft] },
+                }
+            )
+            .Prep;
+        Assert.Equal("metal-off", prep.Sheet.Steps[0].Id.Target);
     }
 }

@@ -256,4 +256,30 @@ public partial class SeatedJobTests
             StringComparison.Ordinal
         );
     }
+
+    [Fact]
+    public void What_comes_out_first_and_when_contacts_are_covered_is_said()
+    {
+        Assert.StartsWith("The package first", Step(Bare(), Station.Prep, "clamp").Detail, StringComparison.Ordinal);
+        var order = Order(Cooler(frameNm: 0.35), bare: true);
+        Assert.StartsWith(
+            "The clamp's screws first",
+            Step(Plan(order, "q", ("processor-clamp", "clamp-off")), Station.Prep, "clamp").Detail,
+            StringComparison.Ordinal
+        );
+        Assert.Equal(
+            "Keep the cover on until the package lies over the contacts.",
+            Step(Bare(), Station.Prep, "processor").Detail
+        );
+        Assert.EndsWith(
+            "Clamp off first; nothing may touch the open contacts.",
+            Step(Plan(Order(Cooler()), null, ("processor-clamp", "clamp-off")), Station.Prep, "processor").Detail,
+            StringComparison.Ordinal
+        );
+        Assert.EndsWith("wait 20 minutes", Step(Bare(), Station.Prep, "solder").Title, StringComparison.Ordinal);
+        Assert.Equal(
+            "4 posts into the socket's frame, down to the shoulder, then tight",
+            Step(Plan(Order(Cooler(), socket: Gull(Posts.Captive))), Station.Prep, "posts").Title
+        );
+    }
 }
