@@ -66,7 +66,8 @@ internal sealed record TestCase(string Name, Type Class, MethodInfo Method, obje
             yield return row switch
             {
                 object?[] plain => plain,
-                _ when row.GetType().GetMethod("GetData") is { } data => (object?[])data.Invoke(row, null)!,
+                _ when row.GetType().GetInterface("ITheoryDataRow")?.GetMethod("GetData") is { } data => (object?[])
+                    data.Invoke(row, null)!,
                 _ => [row],
             };
     }

@@ -282,4 +282,31 @@ public partial class SeatedJobTests
             Step(Plan(Order(Cooler(), socket: Gull(Posts.Captive))), Station.Prep, "posts").Title
         );
     }
+
+    [Fact]
+    public void Lowering_starting_and_turning_speak_of_posts_or_of_studs_and_bare_silicon()
+    {
+        WorkStep First(JobPlan plan, StepKind kind) => plan.Mount.Sheet.Steps.First(s => s.Kind == kind);
+        var (lidded, bare) = (Plan(Order(Cooler())), Bare());
+        var lower = First(lidded, StepKind.Lower);
+        Assert.StartsWith("It comes down level over its posts", lower.Feel, StringComparison.Ordinal);
+        Assert.EndsWith("sliding smears the paste.", lower.Detail, StringComparison.Ordinal);
+        Assert.DoesNotContain("silicon", lower.Caution, StringComparison.Ordinal);
+        var onto = First(bare, StepKind.Lower);
+        Assert.StartsWith("It comes down level over its studs", onto.Feel, StringComparison.Ordinal);
+        Assert.EndsWith("sliding smears the metal.", onto.Detail, StringComparison.Ordinal);
+        Assert.StartsWith("Bare silicon: level all the way", onto.Caution, StringComparison.Ordinal);
+        Assert.StartsWith("A washer may be stuck", First(lidded, StepKind.Start).Detail, StringComparison.Ordinal);
+        Assert.DoesNotContain(
+            First(lidded, StepKind.Start).Facts,
+            f => f.Label.Contains("washer", StringComparison.Ordinal)
+        );
+        Assert.StartsWith(
+            "From behind they turn the other way",
+            First(bare, StepKind.Start).Detail,
+            StringComparison.Ordinal
+        );
+        Assert.StartsWith("By equal turns to the stop", First(lidded, StepKind.Turn).Caution, StringComparison.Ordinal);
+        Assert.StartsWith("No corner runs ahead", First(bare, StepKind.Turn).Caution, StringComparison.Ordinal);
+    }
 }
