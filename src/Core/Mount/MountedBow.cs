@@ -15,14 +15,21 @@ public sealed record MountedBowResult(
     double LimitMicro,
     string Text,
     Validity Validity
-);
+)
+{
+    /// <summary>Strain under the parts without the back plate, in words; null where no bow is told.</summary>
+    public string? WithoutStrain { get; init; }
+
+    /// <summary>The same with it.</summary>
+    public string? WithStrain { get; init; }
+
+    /// <summary>As it will be mounted, the joints are strained past what they take.</summary>
+    public bool PastLimit { get; init; }
+}
 
 /// <summary>How the mounted board bows: held at its screws, pressed by die and pads; with and without the back plate.</summary>
 public static class MountedBow
 {
-    /// <summary>Surface strain that assembly practice takes as safe for fine-pitch solder joints, millionths.</summary>
-    public const double StrainLimitMicro = 500;
-
     /// <summary>Bending of thin plates holds for deflections of the thickness's order; free edges forgive twice that.</summary>
     private const double MostThicknesses = 2;
     private const double WasherMm = 5;
@@ -96,7 +103,7 @@ public static class MountedBow
             return new(
                 null,
                 null,
-                StrainLimitMicro,
+                JointStrain.LimitMicro,
                 "The screws that carry load lie in a line, so they do not hold the board against turning "
                     + "about it: its bow can not be told. Support its far edge while you turn them.",
                 held
@@ -119,27 +126,34 @@ public static class MountedBow
             return new(
                 null,
                 null,
-                StrainLimitMicro,
+                JointStrain.LimitMicro,
                 FormattableString.Invariant(
                     $"The board would bow more than {MostThicknesses:0} times its thickness: further than this model reaches. Use the back plate, or support the board while you turn the screws."
                 ),
                 Validity.Outside
             );
-        var strain = worst.WatchedStrainMicro ?? worst.StrainMicro;
-        var verdict =
-            strain > StrainLimitMicro
-                ? FormattableString.Invariant(
-                    $"past the {StrainLimitMicro:0} that joints take: a stiffer back plate or thinner pads ease it"
-                )
-                : FormattableString.Invariant($"under the {StrainLimitMicro:0} that joints take");
+        var strain = UnderParts(worst);
+        var told = JointStrain.InWords(strain);
+        var verdict = JointStrain.Past(strain)
+            ? FormattableString.Invariant(
+                $"past the {JointStrain.LimitMicro:0} that joints take: a stiffer back plate or thinner pads ease it"
+            )
+            : FormattableString.Invariant($"under the {JointStrain.LimitMicro:0} that joints take");
         return new(
             bare,
             backed,
-            StrainLimitMicro,
+            JointStrain.LimitMicro,
             FormattableString.Invariant(
-                $"The board bows {Math.Abs(worst.PeakMm):0.00} mm; under the parts the strain reaches {strain:0} millionths, {verdict}.{(held == Validity.Weak ? " Its screws lie nearly in a line and hold it weakly: take this as a rough figure." : "")}"
+                $"The board bows {Math.Abs(worst.PeakMm):0.00} mm; under the parts the strain reaches {told}, {verdict}.{(held == Validity.Weak ? " Its screws lie nearly in a line and hold it weakly: take this as a rough figure." : "")}"
             ),
             held
-        );
+        )
+        {
+            WithoutStrain = JointStrain.InWords(UnderParts(bare)),
+            WithStrain = backed is null ? null : JointStrain.InWords(UnderParts(backed)),
+            PastLimit = JointStrain.Past(strain),
+        };
     }
+
+    private static double UnderParts(BowResult r) => r.WatchedStrainMicro ?? r.StrainMicro;
 }

@@ -132,7 +132,7 @@ public class MountedBowTests
     public void Joints_take_five_hundred_millionths()
     {
         var one = Pressed(100);
-        var most = 100 * MountedBow.StrainLimitMicro / one.Without!.WatchedStrainMicro!.Value;
+        var most = 100 * JointStrain.LimitMicro / one.Without!.WatchedStrainMicro!.Value;
         Assert.EndsWith(
             "millionths, under the 500 that joints take.",
             Pressed(0.98 * most).Text,
@@ -148,6 +148,23 @@ public class MountedBowTests
             one.Text,
             StringComparison.Ordinal
         );
+    }
+
+    [Fact]
+    public void Far_past_what_joints_take_no_figure_is_told()
+    {
+        var one = Pressed(1);
+        var most = JointStrain.MostTimes * JointStrain.LimitMicro / one.Without!.WatchedStrainMicro!.Value;
+        var near = Pressed(0.98 * most);
+        Assert.Contains("reaches 1960 millionths, past the 500", near.Text, StringComparison.Ordinal);
+        Assert.Equal("1960 millionths", near.WithoutStrain);
+        var far = Pressed(1.02 * most);
+        Assert.Contains("reaches over 2000 millionths, where joints crack", far.Text, StringComparison.Ordinal);
+        Assert.Equal("over 2000 millionths, where joints crack", far.WithoutStrain);
+        Assert.True(near.PastLimit);
+        Assert.False(one.PastLimit);
+        // and the bow itself is still inside the model
+        Assert.Equal(Validity.Ok, far.Validity);
     }
 
     [Fact]

@@ -29,7 +29,7 @@ export function BowSection({
   return (
     <Section title="Bow of the board">
       <p
-        className={`text-[15px] leading-snug ${((bow.with ?? bow.without).watchedStrainMicro ?? 0) > bow.limitMicro ? 'text-plum' : ''}`}
+        className={`text-[15px] leading-snug ${bow.pastLimit ? 'text-plum' : ''}`}
       >
         {bow.text}
       </p>
@@ -51,13 +51,14 @@ export function BowSection({
           </button>
         ))}
       </div>
-      <BowMap name={bow.with ? 'without back plate' : 'as mounted'} r={bow.without} most={most} />
-      {bow.with && <BowMap name="with back plate" r={bow.with} most={most} />}
+      <BowMap name={bow.with ? 'without back plate' : 'as mounted'} r={bow.without} strain={bow.withoutStrain} most={most} />
+      {bow.with && <BowMap name="with back plate" r={bow.with} strain={bow.withStrain} most={most} />}
     </Section>
   )
 }
 
-function BowMap({ name, r, most }: { name: string; r: Schemas['BowResult']; most: number }) {
+function BowMap(p: { name: string; r: Schemas['BowResult']; strain?: string | null; most: number }) {
+  const { name, r, most } = p
   const m = r.map
   const w = 290
   const k = w / ((m.columns - 1) * m.stepX)
@@ -91,8 +92,8 @@ function BowMap({ name, r, most }: { name: string; r: Schemas['BowResult']; most
         />
       </svg>
       <figcaption className="num text-[14.5px] text-soft">
-        {name}: peak {fixed(r.peakMm, 2)} mm (ring), strain under parts{' '}
-        {(r.watchedStrainMicro ?? r.strainMicro).toFixed(0)} millionths; copper towards the block, blue-green away
+        {name}: peak {fixed(r.peakMm, 2)} mm (ring), strain under parts {p.strain}; copper towards the block, blue-green
+        away
       </figcaption>
     </figure>
   )

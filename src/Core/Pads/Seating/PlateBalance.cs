@@ -20,7 +20,10 @@ public readonly record struct PlatePose(double ZMm, double SlopeX, double SlopeY
 public static class PlateBalance
 {
     private const int MostSteps = 400;
-    private const double ForceTolN = 1e-9;
+
+    /// <summary>At rest within this, N; where thousands of newtons meet, within what rounding leaves of their sum.</summary>
+    private const double ForceTolN = 1e-9,
+        RoundingShare = 1e-12;
 
     /// <param name="start">Any pose; it is raised until no film is closed.</param>
     /// <exception cref="InputException">Nothing holds the plate from one side, so that it has no resting place.</exception>
@@ -32,11 +35,11 @@ public static class PlateBalance
             trial = stackalloc double[3],
             p = stackalloc double[3];
         Span<double> h = stackalloc double[6];
-        Gradient(contacts, pose, lever, g, h);
+        var gross = Gradient(contacts, pose, lever, g, h);
         for (var step = 0; step < MostSteps; step++)
         {
             var norm = Norm(g);
-            if (norm < ForceTolN)
+            if (norm < Math.Max(ForceTolN, RoundingShare * gross))
                 return pose;
             if (!Newton(h, g, p))
                 throw new InputException(
@@ -51,7 +54,7 @@ public static class PlateBalance
             for (var trialCount = 0; trialCount < 60; trialCount++)
             {
                 next = new(pose.ZMm + t * p[0], pose.SlopeX + t * p[1] / lever, pose.SlopeY + t * p[2] / lever);
-                Gradient(contacts, next, lever, trial, h);
+                gross = Gradient(contacts, next, lever, trial, h);
                 var d = trial[0] * p[0] + trial[1] * p[1] + trial[2] * p[2];
                 // past the minimum along the step: go back; well before it is still progress
                 if (d <= 0.5 * Math.Abs(slope))
@@ -127,7 +130,8 @@ public static class PlateBalance
     }
 
     /// <summary>Gradient of the energy (minus the forces) and its Hessian (lower triangle by rows).</summary>
-    private static void Gradient(
+    /// <returns>All forces together, whichever way they push, N.</returns>
+    private static double Gradient(
         IReadOnlyList<Contact> contacts,
         PlatePose pose,
         double lever,
@@ -137,6 +141,7 @@ public static class PlateBalance
     {
         g.Clear();
         h.Clear();
+        double gross = 0;
         for (var k = 0; k < contacts.Count; k++)
         {
             var points = contacts[k].Points;
@@ -148,6 +153,7 @@ public static class PlateBalance
                     s = -slope * q.WeightMm2,
                     x = q.X / lever,
                     y = q.Y / lever;
+                gross += Math.Abs(f);
                 g[0] += f;
                 g[1] += f * x;
                 g[2] += f * y;
@@ -159,6 +165,7 @@ public static class PlateBalance
                 h[5] += s * y * y;
             }
         }
+        return gross;
     }
 
     /// <summary>p = −H⁻¹g by Cholesky with a ridge for directions nothing resists yet; false when H is empty.</summary>
