@@ -104,7 +104,7 @@ export function PadLayer({
                   fontSize={14}
                   fill={bad ? 'var(--plum)' : 'var(--ink)'}
                 >
-                  {Math.round(pad.fit!.squashMin * 100)}–{Math.round(pad.fit!.squashMax * 100)} %
+                  {pad.fit!.squashText}
                 </text>
               )}
             </g>

@@ -72,7 +72,7 @@ public static class Envelope
                     new(
                         "neighbour",
                         FormattableString.Invariant(
-                            $"The block stands {height:0.#} mm over the board and reaches past its {Slots(bracket)} bracket: {slots - bracket} more has to stay free."
+                            $"The block stands {height:0.#} mm over the board and reaches past its {bracket}-slot bracket: {slots - bracket} more {(slots - bracket == 1 ? "has" : "have")} to stay free."
                         ),
                         []
                     )
@@ -128,7 +128,7 @@ public static class Envelope
                     Weight.Note,
                     new(
                         "header",
-                        $"The block wants {kind.Count()} {kind.Key} header, the board has {free}: that lead goes elsewhere or stays dark.",
+                        $"The block wants {HowMany.Of(kind.Count(), $"{kind.Key} header")}, the board has {free}: that lead goes elsewhere or stays dark.",
                         []
                     )
                 );

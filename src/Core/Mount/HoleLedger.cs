@@ -139,7 +139,7 @@ public static class HoleLedger
             return (null, null);
         var through = board.ThicknessMm + height;
         return (
-            Math.Round(through + Math.Min(depth, 2 * Thread.Of(hole.Thread, hole.ScrewMm).PitchMm), 2),
+            Math.Round(through + Math.Min(depth, 2 * ScrewThread.Of(hole.Thread, hole.ScrewMm).PitchMm), 2),
             Math.Round(through + depth, 2)
         );
     }
@@ -152,7 +152,7 @@ public static class HoleLedger
             );
         if (kit?.LengthMm is { } s && least is { } shortest && s < shortest)
             return FormattableString.Invariant(
-                $"The kit's {s:0.#} mm screw reaches {Math.Max(0, s - shortest + 2 * Thread.Of(hole.Thread, hole.ScrewMm).PitchMm):0.0} mm into {hole.Id}: too little thread."
+                $"The kit's {s:0.#} mm screw reaches {Math.Max(0, s - shortest + 2 * ScrewThread.Of(hole.Thread, hole.ScrewMm).PitchMm):0.0} mm into {hole.Id}: too little thread."
             );
         if (stock is { LengthMm: { } old } && stock.Thread == hole.Thread && most is { } m && old > m)
             return FormattableString.Invariant(

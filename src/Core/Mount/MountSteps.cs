@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Pads.Seating;
 using FaithfulBracket.Core.Sockets;
 using FaithfulBracket.Core.Teardown;
 
@@ -65,7 +66,7 @@ internal static class MountSteps
                 Board = card,
                 Pair = pair.Key,
                 Done = "Bracket on",
-                Title = $"Fit the {slots} slot bracket",
+                Title = $"Fit the {slots}-slot bracket",
             };
         var open = OpenPorts.Of(order, pair);
         if (open > 0)
@@ -229,7 +230,12 @@ internal static class MountSteps
                 [
                     new(Driver(hole), DriverNames.Of(Driver(hole))),
                     new(TurnWords.Degrees(m.Turns), FormattableString.Invariant($"{m.AdvanceMm:0.00} mm in")),
-                    new(FormattableString.Invariant($"{m.LoadN:0} N"), m.Home ? "at home" : "afterwards"),
+                    new(
+                        ClampLoad.Figure(m.LoadN, m.HoldsN),
+                        m.Strips ? "the screw strips"
+                            : m.Home ? "at home"
+                            : "afterwards"
+                    ),
                     new(
                         FormattableString.Invariant($"{m.TiltDeg:0.00}°"),
                         FormattableString.Invariant($"tilt, fine to {t.TiltLimitDeg:0.0}")

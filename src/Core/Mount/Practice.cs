@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Pads.Seating;
+
 namespace FaithfulBracket.Core.Mount;
 
 /// <summary>A turn to choose. More than is left goes home.</summary>

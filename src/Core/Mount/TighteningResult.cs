@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Pads.Seating;
+
 namespace FaithfulBracket.Core.Mount;
 
 /// <summary>One turn of one screw and what it does.</summary>
@@ -23,13 +25,23 @@ public sealed record TighteningMove(
     public required string Plate { get; init; }
     public bool Home { get; init; }
 
+    /// <summary>What this screw holds, N; past it, it strips.</summary>
+    public required double HoldsN { get; init; }
+    public bool Strips => LoadN > HoldsN;
+
+    /// <summary>Pull and torque as they are told.</summary>
+    public string LoadText => ClampLoad.InWords(LoadN, HoldsN);
+    public required string TorqueText { get; init; }
+
     /// <summary>What each die under paste carries after this turn.</summary>
     public IReadOnlyList<DieMoment> Dies { get; init; } = [];
 }
 
+/// <param name="Load">As it is told.</param>
+/// <param name="Pressed">Whether anything presses on it.</param>
 /// <param name="Edge">Its hardest edge, as it is told.</param>
 /// <param name="Over">Whether that is past what it allows.</param>
-public sealed record DieMoment(string Part, double LoadN, string Edge, bool Over);
+public sealed record DieMoment(string Part, double LoadN, string Load, bool Pressed, string Edge, bool Over);
 
 public sealed record Worst(double TiltDeg, double PeakMPa);
 

@@ -10,6 +10,9 @@ internal sealed class TurningPlate
     /// <summary>Paste as laid before any screw pulls, mm.</summary>
     private const double StartFilmMm = 0.2;
 
+    /// <summary>Less than this on a die is nothing, N.</summary>
+    private const double LeastPressN = 0.5;
+
     private readonly PlateModel _model;
     private readonly IReadOnlyList<Contact> _fixed;
     private readonly PasteMaterial _paste;
@@ -43,7 +46,7 @@ internal sealed class TurningPlate
     public IEnumerable<BlockHole> Open => Order.Where(h => _remaining[h.Id] > 1e-9);
 
     /// <summary>Turns left until home.</summary>
-    public double TurnsLeft(BlockHole hole) => _remaining[hole.Id] / Thread.Of(hole.Thread, hole.ScrewMm).PitchMm;
+    public double TurnsLeft(BlockHole hole) => _remaining[hole.Id] / ScrewThread.Of(hole.Thread, hole.ScrewMm).PitchMm;
 
     /// <summary>Moves from just started to home by even steps, at most.</summary>
     public double MovesAt(double turns) => Order.Sum(h => Math.Ceiling(TurnsLeft(h) / turns) + 1);
@@ -66,7 +69,7 @@ internal sealed class TurningPlate
     /// <exception cref="InputException">The plate has no resting place.</exception>
     public TighteningMove Turn(BlockHole hole, int pass, double turns)
     {
-        var thread = Thread.Of(hole.Thread, hole.ScrewMm);
+        var thread = ScrewThread.Of(hole.Thread, hole.ScrewMm);
         var advance = Math.Min(turns * thread.PitchMm, _remaining[hole.Id]);
         _remaining[hole.Id] -= advance;
         var screws = _model.Screws(h => _remaining[h.Id]).ToList();
@@ -89,12 +92,19 @@ internal sealed class TurningPlate
         {
             Plate = Id,
             Home = _remaining[hole.Id] <= 1e-9,
+            HoldsN = thread.HoldsN,
+            TorqueText =
+                load > thread.HoldsN
+                    ? FormattableString.Invariant($"over {100 * thread.TorqueNm(thread.HoldsN):0.0} N·cm")
+                    : FormattableString.Invariant($"{100 * thread.TorqueNm(load):0.0} N·cm"),
             Dies =
                 dies.Count < 2
                     ? []
                     : dies.ConvertAll(d => new DieMoment(
                         d.Part,
                         d.LoadN,
+                        ClampLoad.InWords(d.LoadN, ClampLoad.HoldsN(Order)),
+                        d.LoadN >= LeastPressN,
                         EdgePressure.InWords(d.PeakMPa, d.MaxPressureMPa),
                         d.MaxPressureMPa is { } most && d.PeakMPa > most
                     )),

@@ -15,6 +15,9 @@ public sealed partial record FigureStyle(bool Comma = false, bool Inches = false
     /// <summary>A text as this style has it.</summary>
     public string Tell(string text)
     {
+        // what rounds to nothing from below is nothing
+        if (text.Contains("-0", StringComparison.Ordinal))
+            text = Nothing().Replace(text, "$1");
         if (Plain || !text.Any(char.IsAsciiDigit))
             return text;
         if (Inches)
@@ -38,6 +41,9 @@ public sealed partial record FigureStyle(bool Comma = false, bool Inches = false
 
     [GeneratedRegex(@"\d+(?:\.\d+)?")]
     private static partial Regex Inch();
+
+    [GeneratedRegex(@"(?<![\w./:-])-(0(?:\.0+)?)(?![\w-]|[.,]\d)")]
+    private static partial Regex Nothing();
 
     // no part of a code (M2.5), a name (1.0-soft), a version (1.2.3), a time or a path
     [GeneratedRegex(@"(?<![\w.,/:])(?<!\w-)(\d+)\.(\d+)(?![\d.\w/-])")]

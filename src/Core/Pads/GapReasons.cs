@@ -7,7 +7,11 @@ internal static class GapReasons
 {
     public static string Why(Pairing p, double min, double max, PadFit? chosen, PadFit? declared)
     {
-        var gap = FormattableString.Invariant($"{p.Part.Id}: gap {min:0.00}–{max:0.00} mm");
+        var gap =
+            max < 0
+                ? FormattableString.Invariant($"{p.Part.Id} stands {-max:0.00} to {-min:0.00} mm into land {p.Land.Id}")
+            : min < 0 ? FormattableString.Invariant($"{p.Part.Id}: gap up to {max:0.00} mm, or none")
+            : FormattableString.Invariant($"{p.Part.Id}: gap {min:0.00}–{max:0.00} mm");
         if (chosen is null)
             return $"{gap}; no pad is known for land {p.Land.Id}.";
         var first =
@@ -32,8 +36,12 @@ internal static class GapReasons
             _ => "",
         };
         var article = capital ? "The " : "the ";
-        return FormattableString.Invariant(
-            $"{article}{source}{f.ThicknessMm:0.0#} mm {f.Material} squashes {f.SquashMin * 100:0} to {f.SquashMax * 100:0} %, {verdict}"
-        );
+        var does =
+            !f.Touches ? "does not touch"
+            : f.Flat ? "is pressed flat"
+            : FormattableString.Invariant(
+                $"squashes {PadFit.Percent(f.SquashMin):0} to {PadFit.Percent(f.SquashMax):0} %"
+            );
+        return FormattableString.Invariant($"{article}{source}{f.ThicknessMm:0.0#} mm {f.Material} {does}, {verdict}");
     }
 }

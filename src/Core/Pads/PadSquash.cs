@@ -27,6 +27,20 @@ public sealed record PadFit(
     /// <summary>Gaps that the material's window lets this pad fill, mm.</summary>
     public required double FillsMinMm { get; init; }
     public required double FillsMaxMm { get; init; }
+
+    /// <summary>Whether the pad reaches across the band's narrowest gap.</summary>
+    public bool Touches => SquashMax > 0;
+
+    /// <summary>Whether the band's widest gap leaves no room for any pad.</summary>
+    public bool Flat => SquashMin >= 1;
+
+    /// <summary>The squash as it is told: below nothing a pad does not touch, past the whole of it nothing is left to squash.</summary>
+    public string SquashText =>
+        !Touches ? "no touch"
+        : Flat ? "flat"
+        : FormattableString.Invariant($"{Percent(SquashMin):0}–{Percent(SquashMax):0} %");
+
+    internal static double Percent(double squash) => 100 * Math.Clamp(squash, 0, 1);
 }
 
 /// <summary>Squash = (thickness − gap)/thickness, not clamped; the pad's own tolerance widens the band.</summary>

@@ -303,7 +303,7 @@ public static partial class BuildRecord
         if (pads.Count == 0)
             return;
         s.Append(
-            "<h2>Pads and paste</h2><table><tr><th>Letter<th>Part<th class=n>mm<th>Material<th class=n>Size, mm<th class=n>Squash, %"
+            "<h2>Pads and paste</h2><table><tr><th>Letter<th>Part<th class=n>mm<th>Material<th class=n>Size, mm<th class=n>Squash"
         );
         foreach (var p in pads)
             s.Append(
@@ -311,7 +311,7 @@ public static partial class BuildRecord
                 $"<tr><td>{E(p.Letter)}<td>{E(p.Part)}<td "
                     + $"class=n>{p.ThicknessMm:0.0#}<td>{E(p.Material)}<td class=n>{p.WidthMm:0.#} × "
                     + $"{p.DepthMm:0.#}<td "
-                    + $"class=n>{(p.Fit is { } f ? FormattableString.Invariant($"{f.SquashMin * 100:0}–{f.SquashMax * 100:0}") : "")}"
+                    + $"class=n>{p.Fit?.SquashText}"
             );
         s.Append("</table>");
         foreach (var f in plan.Paste.Faces)

@@ -45,9 +45,8 @@ internal static class ToldText
     private static bool IsCode(string name) =>
         Codes.Any(c => name == c || name.EndsWith(char.ToUpperInvariant(c[0]) + c[1..], StringComparison.Ordinal));
 
-    private static object? Tell(FigureStyle style, object? text) =>
-        text is string s && !style.Plain ? style.Tell(s) : text;
+    private static object? Tell(FigureStyle style, object? text) => text is string s ? style.Tell(s) : text;
 
     private static object? TellAll(FigureStyle style, object? texts) =>
-        texts is IReadOnlyList<string> list && !style.Plain ? list.Select(style.Tell).ToList() : texts;
+        texts is IReadOnlyList<string> list ? list.Select(style.Tell).ToList() : texts;
 }

@@ -102,6 +102,38 @@ public class HoleDistanceTests
         Assert.False(May(board, Screws(2.5, new(0, 0), new(33, 0), new(0, 44))));
     }
 
+    [Theory]
+    // two holes 50 mm apart: twice the capture of 2 mm, and 0.04 of what lies between the screws
+    [InlineData(56.2, 0, true)]
+    [InlineData(56.3, 0, false)]
+    [InlineData(44.3, 0, true)]
+    [InlineData(44.2, 0, false)]
+    // twice a slot's length more
+    [InlineData(60.3, 2, true)]
+    [InlineData(60.5, 2, false)]
+    public void Measured_holes_out_of_all_reach_pair_with_nothing(double apart, double slot, bool may)
+    {
+        foreach (var turn in new[] { 0, 90, -137 })
+        {
+            var at = new Point2(50, 0).Turned(turn * Math.PI / 180);
+            var board = Holes(2.8, slot, new(3, 4), at + new Point2(3, 4));
+            var block = Screws(2.5, new(0, 0), new(apart, 0)) with { Rotations = [turn] };
+            Assert.Equal(may, FitScan.MayPair(board, block));
+            // turned otherwise than it is allowed to be it reaches nothing
+            Assert.False(FitScan.MayPair(board, block with { Rotations = [turn + 90] }));
+            Assert.Equal(may, FitScan.MayPair(board, block with { Rotations = [turn + 90, turn] }));
+        }
+    }
+
+    [Fact]
+    public void One_screw_pairs_with_any_hole_and_none_with_nothing()
+    {
+        Assert.True(FitScan.MayPair(Holes(2.8, 0, new Point2(0, 0)), Screws(2.5, new Point2(90, 0))));
+        Assert.False(FitScan.MayPair(Holes(2.8, 0), Screws(2.5, new Point2(90, 0))));
+        Assert.True(FitScan.MayPair(Holes(2.8, 0), Screws(2.5)));
+        Assert.False(FitScan.MayPair(Holes(2.8, 0), Screws(2.5, new(0, 0), new(9, 0))));
+    }
+
     [Fact]
     public void What_fits_is_never_ruled_out()
     {

@@ -121,6 +121,76 @@ public class TraceTests
         Assert.InRange((double)inside / all, 0.92, 0.98);
     }
 
+    [Theory]
+    [InlineData(30, 20)]
+    [InlineData(45, -70)]
+    [InlineData(15, 160)]
+    public void Where_the_camera_stood_is_told_in_the_targets_frame(double tilt, double pan)
+    {
+        var (a, b) = (tilt * Math.PI / 180, pan * Math.PI / 180);
+        var traced = PhotoTrace.Run(Target(tilt, pan, 0, 0, new(1)), [], Width, Height, lens: LensTerm.None);
+        Assert.Equal(420 * Math.Sin(a) * Math.Sin(b), traced.CameraMm[0], 0.1);
+        Assert.Equal(420 * Math.Sin(a) * Math.Cos(b), traced.CameraMm[1], 0.1);
+        Assert.Equal(420 * Math.Cos(a), traced.CameraMm[2], 0.1);
+    }
+
+    [Theory]
+    [InlineData(30, 20, 0)]
+    [InlineData(20, -100, -0.1)]
+    public void Places_of_the_board_are_shown_where_the_photo_has_them(double tilt, double pan, double k1)
+    {
+        Point2[] places = [new(0, 0), new(40, -25), new(-70, 30)];
+        var shown = PhotoTrace.Project(Target(tilt, pan, k1, 0, new(1)), places, Width, Height);
+        foreach (var (p, at) in places.Zip(shown))
+        {
+            var (u, v) = See(p.X, p.Y, 0, tilt, pan, k1);
+            Assert.Equal(u, at.X, 0.05);
+            Assert.Equal(v, at.Y, 0.05);
+        }
+        Assert.Throws<InputException>(() => PhotoTrace.Project(Target(0, 0, 0, 0, new(1))[..3], places, Width, Height));
+    }
+
+    [Fact]
+    public void A_pixel_spans_what_the_distance_says()
+    {
+        // straight down from 420 mm with 3200 px of focal length
+        var marks = Target(0, 0, 0, 0, new(1));
+        Assert.Equal(420.0 / 3200, PhotoTrace.MmPerPx(marks, 2000, 1500, Width, Height), 1e-6);
+        Assert.Equal(420.0 / 3200, PhotoTrace.MmPerPx(marks, 2700, 1100, Width, Height), 1e-6);
+    }
+
+    [Fact]
+    public void A_click_is_as_sure_as_a_pixel_is_large_and_a_raised_one_less()
+    {
+        var points = new ClickedPoint[] { new("a", 2000, 1500), new("b", 2000, 1500, 9), new("c", 2600, 1500, 9) };
+        var traced = PhotoTrace.Run(Target(0, 0, 0, 0, new(1)), points, Width, Height, 0.6, LensTerm.None).Points;
+        var click = Math.Pow(0.6 * 420 / 3200, 2);
+        // the click alone, and a little of the fifteen marks
+        Assert.InRange(traced[0].CovMm2[0], click, 1.25 * click);
+        Assert.InRange(traced[0].CovMm2[2], click, 1.25 * click);
+        Assert.Equal(0, traced[0].CovMm2[1], 0.02 * click);
+        Assert.True(traced[2].CovMm2[0] > traced[1].CovMm2[0]);
+    }
+
+    [Fact]
+    public void The_lens_term_is_fitted_from_eight_marks_on_and_asked_for_from_five()
+    {
+        var bent = Target(30, 20, -0.12, 0, new(1));
+        Assert.NotNull(PhotoTrace.Run(bent[..8], [], Width, Height).LensK1);
+        Assert.Null(PhotoTrace.Run(bent[..7], [], Width, Height).LensK1);
+        // three of a column lie in one line: two of each
+        TargetMark[] five = [bent[0], bent[2], bent[6], bent[8], bent[13]];
+        Assert.NotNull(PhotoTrace.Run(five, [], Width, Height, lens: LensTerm.Radial).LensK1);
+        Assert.Contains(
+            "five marks",
+            Assert
+                .Throws<InputException>(() => PhotoTrace.Run(five[..4], [], Width, Height, lens: LensTerm.Radial))
+                .Faults[0]
+                .Message,
+            StringComparison.Ordinal
+        );
+    }
+
     [Fact]
     public void Without_a_stated_error_it_is_taken_from_the_marks()
     {

@@ -111,6 +111,38 @@ public class TracedBoardTests
     }
 
     [Fact]
+    public void The_sheets_codes_can_not_be_mixed_up_and_its_marks_are_drawn_as_they_say()
+    {
+        foreach (var mark in TargetSheet.Marks)
+        {
+            int[] turns = [.. Enumerable.Range(0, 8).Select(k => (mark.Code >> k | mark.Code << (8 - k)) & 255)];
+            Assert.Equal(8, turns.Distinct().Count());
+            Assert.Equal(mark.Code, turns.Min());
+            Assert.InRange(System.Numerics.BitOperations.PopCount(mark.Code), 3, 5);
+            bool Dark(double r, double deg) =>
+                TargetSheet.IsDark(new Point2(mark.XMm, mark.YMm) + new Point2(r, 0).Turned(deg * Math.PI / 180));
+            for (var sector = 0; sector < 8; sector++)
+            {
+                var named = (mark.Code >> sector & 1) == 1;
+                foreach (var deg in new[] { 45 * sector + 1.0, 45 * sector + 44 })
+                {
+                    // ring, gap, sector, gap, dot
+                    Assert.Equal(
+                        [false, true, true, false, false, named, named, false, false, true],
+                        new[] { 7.01, 6.99, 5.61, 5.59, 4.81, 4.79, 2.91, 2.89, 1.61, 1.59 }.Select(r => Dark(r, deg))
+                    );
+                }
+            }
+        }
+        Assert.Equal(Enumerable.Range(1, 12), TargetSheet.Marks.Select(m => m.Id));
+        Assert.Equal((14, 14), (TargetSheet.Marks[0].XMm, TargetSheet.Marks[0].YMm));
+        Assert.Equal((196, 134), (TargetSheet.Marks[11].XMm, TargetSheet.Marks[11].YMm));
+        Assert.Null(TargetSheet.Find(0b0101_0101));
+        Assert.Null(TargetSheet.Find(0));
+        Assert.False(TargetSheet.IsDark(new(100, 40)));
+    }
+
+    [Fact]
     public void A_click_beside_a_hole_is_drawn_to_its_middle_and_a_click_on_nothing_stays()
     {
         var pixels = new byte[120 * 120];

@@ -204,7 +204,7 @@ public class MountStepsTests
         };
         var steps = Steps(block, Sample.Board() with { Slots = 2 });
         Assert.Equal(["bracket", "plugs", "headers"], steps.TakeLast(3).Select(s => s.Id.Target));
-        Assert.Equal("Fit the 1 slot bracket", Step(steps, "bracket").Title);
+        Assert.Equal("Fit the 1-slot bracket", Step(steps, "bracket").Title);
         var plugs = Step(steps, "plugs");
         Assert.Equal(
             ("Plug 2 unused ports of the block", 2, CountOf.Ports),

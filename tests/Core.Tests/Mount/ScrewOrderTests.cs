@@ -3,8 +3,8 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Boards.Bow;
 using FaithfulBracket.Core.Mount;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Pads.Seating;
 using Xunit;
-using Thread = FaithfulBracket.Core.Mount.Thread;
 
 namespace FaithfulBracket.Core.Tests;
 
@@ -186,7 +186,39 @@ public class ScrewOrderTests
         double pitch
     )
     {
-        var thread = Thread.Of(name, mm);
+        var thread = ScrewThread.Of(name, mm);
         Assert.Equal((is_, pitch), (thread.Name, thread.PitchMm));
+    }
+
+    [Theory]
+    // 580 MPa on the stress areas of ISO 898-1: 2.07, 3.39 and 5.03 mm²
+    [InlineData("M2", 1201)]
+    [InlineData("M2.5", 1966)]
+    [InlineData("M3", 2917)]
+    public void A_screw_holds_what_its_stress_area_takes(string name, double holds) =>
+        Assert.Equal(holds, ScrewThread.Of(name, 0).HoldsN, 0.005 * holds);
+
+    [Fact]
+    public void Past_what_screws_hold_no_load_is_told()
+    {
+        BlockHole M(double mm, string? thread) =>
+            new()
+            {
+                Id = "S",
+                X = 0,
+                Y = 0,
+                ScrewMm = mm,
+                Thread = thread,
+            };
+        Assert.Equal(
+            ScrewThread.Of("M2", 0).HoldsN + ScrewThread.Of("M3", 0).HoldsN,
+            ClampLoad.HoldsN([M(2, "M2"), M(3, null)]),
+            9
+        );
+        Assert.Equal(("1966 N", "1966 N"), (ClampLoad.Figure(1966.2, 1966.3), ClampLoad.InWords(1966.2, 1966.3)));
+        Assert.Equal(
+            ("over 1966 N", "over 1966 N: screws strip"),
+            (ClampLoad.Figure(1966.4, 1966.3), ClampLoad.InWords(1966.4, 1966.3))
+        );
     }
 }

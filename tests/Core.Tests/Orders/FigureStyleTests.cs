@@ -29,6 +29,20 @@ public class FigureStyleTests
     [InlineData("0.2 L/min, 15 min", "0.2 L/min, 15 min")]
     public void With_inches(string text, string told) => Assert.Equal(told, new FigureStyle(Inches: true).Tell(text));
 
+    [Theory]
+    [InlineData("off by -0.00 mm", "off by 0.00 mm")]
+    [InlineData("at 3.1, -0.0 is", "at 3.1, 0.0 is")]
+    [InlineData("-8–-0 %", "-8–0 %")]
+    [InlineData("gains -0 K.", "gains 0 K.")]
+    [InlineData("(-0.0)", "(0.0)")]
+    [InlineData("off by -0.01 mm", "off by -0.01 mm")]
+    [InlineData("board A-0", "board A-0")]
+    [InlineData("-0,5 mm", "-0,5 mm")]
+    [InlineData("from 1.2-0.4", "from 1.2-0.4")]
+    [InlineData("part -0x", "part -0x")]
+    public void What_rounds_to_nothing_from_below_is_nothing(string text, string told) =>
+        Assert.Equal(told, new FigureStyle().Tell(text));
+
     [Fact]
     public void Both_at_once_and_neither()
     {

@@ -91,7 +91,7 @@ public class PadRuleTests
                 .Why;
         Assert.Equal("M1: gap 0.58–0.82 mm; the kit's 1.0 mm soft squashes 18 to 42 %, good.", Why(-0.23));
         Assert.Equal(
-            "M1: gap 0.84–1.08 mm; the kit's 1.0 mm soft squashes -8 to 16 %, too little. "
+            "M1: gap 0.84–1.08 mm; the kit's 1.0 mm soft squashes 0 to 16 %, too little. "
                 + "The drawer's 1.5 mm soft squashes 28 to 44 %, good.",
             Why(0.03, new StockedPad(1.5, "soft"))
         );
@@ -134,6 +134,27 @@ public class PadRuleTests
         // past both: by the worse
         Assert.Equal((PadState.Crushed, 0.15), (In(0.4, 0.95).State, Math.Round(In(0.4, 0.95).MissBy, 9)));
         Assert.Equal((PadState.Starved, 0.1), (In(0.5, 1).State, Math.Round(In(0.5, 1).MissBy, 9)));
+    }
+
+    [Fact]
+    public void A_squash_is_told_between_not_touching_and_flat()
+    {
+        string Told(double min, double max) => PadSquash.In(min, max, 1, Sample.Soft, "kit").SquashText;
+        Assert.Equal("18–42 %", Told(0.58, 0.82));
+        Assert.Equal("0–16 %", Told(0.84, 1.08));
+        Assert.Equal("no touch", Told(1, 1.08));
+        Assert.Equal("0–1 %", Told(0.99, 1.08));
+        Assert.Equal("80–100 %", Told(-0.3, 0.2));
+        Assert.Equal("flat", Told(-0.3, 0));
+        // and so in the sentence
+        string Why(double step) =>
+            Reckon.Gaps(Sample.Board(), Sample.Block(step), Sample.Materials).Pairs.Single(p => p.Part == "M1").Why;
+        Assert.Equal("M1: gap 1.81–2.05 mm; the kit's 1.0 mm soft does not touch, too little.", Why(1));
+        Assert.Equal(
+            "M1 stands 0.15 to 0.39 mm into land L-m1; the kit's 1.0 mm soft is pressed flat, too much.",
+            Why(-1.2)
+        );
+        Assert.StartsWith("M1: gap up to 0.05 mm, or none; the kit's", Why(-1), StringComparison.Ordinal);
     }
 
     private static PlacedPad Placed(string part, PartKind kind, Face face = Face.Front) =>

@@ -88,6 +88,48 @@ public class SeatingTests
     }
 
     [Fact]
+    public void Where_stops_lie_below_the_die_words_are_told_instead_of_tons()
+    {
+        var block = Sample.Block();
+        var stopped = block with
+        {
+            Plates =
+            [
+                block.Plates[0] with
+                {
+                    Holes = [.. block.Plates[0].Holes.Select(h => h with { Spring = null, StopMm = 2.01 })],
+                },
+            ],
+        };
+        var clamped = Solve(stopped);
+        // four M2.5 of 1,967 N each
+        Assert.True(clamped.Dies[0].LoadN > 8000);
+        Assert.Equal("over 7867 N: screws strip", clamped.Dies[0].LoadText);
+        Assert.Equal("over 3 times the limit: the edge chips", clamped.Dies[0].EdgeText);
+        Assert.StartsWith(
+            "The die stops the block before its screws are home: they would pull over 7867 N and strip.",
+            clamped.Why,
+            StringComparison.Ordinal
+        );
+        var sound = Solve();
+        Assert.Equal(FormattableString.Invariant($"{sound.Dies[0].LoadN:0} N"), sound.Dies[0].LoadText);
+        Assert.Equal(FormattableString.Invariant($"{sound.Dies[0].PeakMPa:0.0} MPa"), sound.Dies[0].EdgeText);
+        // and so are the turns that lead there
+        var turns = Reckon.Tighten(Sample.Board(), stopped, Pads, Sample.Materials, Sample.Grey);
+        var last = turns.Moves[^1];
+        Assert.True(last.Strips);
+        Assert.Equal("over 1967 N: screws strip", last.LoadText);
+        // 0.2 · 2.5 mm · 1,967 N
+        Assert.Equal("over 98.3 N·cm", last.TorqueText);
+        Assert.False(turns.Moves[0].Strips);
+        Assert.Equal(FormattableString.Invariant($"{turns.Moves[0].LoadN:0} N"), turns.Moves[0].LoadText);
+        Assert.Equal(
+            FormattableString.Invariant($"{100 * turns.Moves[0].TorqueNm:0.0} N·cm"),
+            turns.Moves[0].TorqueText
+        );
+    }
+
+    [Fact]
     public void One_thick_pad_tilts_the_plate_away_from_it()
     {
         var seated = Solve(pads: [new("M1", 1.5, "soft"), new("M2", 1, "soft")]);

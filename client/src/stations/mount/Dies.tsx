@@ -10,9 +10,9 @@ export function Dies({ dies }: { dies: Schemas['DieMoment'][] }) {
           <tr key={d.part} className={`border-b border-rule/60 ${d.over ? 'text-plum' : ''}`}>
             <th className="text-left font-normal" scope="row">
               {d.part}
-              {d.loadN < 0.5 && ', not pressed'}
+              {!d.pressed && ', not pressed'}
             </th>
-            <td className="num whitespace-nowrap pl-3 text-right text-[16px]">{d.loadN.toFixed(0)} N</td>
+            <td className="num whitespace-nowrap pl-3 text-right text-[16px]">{d.load}</td>
             <td className="num whitespace-nowrap pl-3 text-right text-[16px]">{d.edge}</td>
           </tr>
         ))}

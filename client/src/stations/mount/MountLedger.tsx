@@ -53,8 +53,8 @@ export function MountLedger({ job, here, s, select, own }: RoomProps<BowChoice>)
       )}
       {move && (
         <Section title={`This turn, pass ${move.pass} of ${t.passes}`}>
-          <Row name="screw pulls afterwards" value={move.loadN.toFixed(0)} unit="N" />
-          <Row name="torque" value={fixed(move.torqueNm * 100, 1)} unit="N·cm" />
+          <Row name="screw pulls afterwards" value={move.loadText} />
+          <Row name="torque" value={move.torqueText} />
           {move.filmUm.length === 2 && (
             <Row
               name="film, thin to thick"

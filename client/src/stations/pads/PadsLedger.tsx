@@ -3,7 +3,7 @@ import { answer, http, type JobView, type Schemas } from '../../api/client'
 import { Link } from '../../app/router'
 import { Band } from '../../ui/Band'
 import { Button } from '../../ui/Button'
-import { fixed, percent, range } from '../../ui/format'
+import { fixed, range } from '../../ui/format'
 import { asked, type Here, troublesOf } from '../here'
 import { Head, Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
@@ -86,7 +86,7 @@ export function PadsLedger({ job, here, s, selected, select, own }: RoomProps<Sl
                     <td
                       className={`num whitespace-nowrap text-right text-[15.5px] ${g[0].fit?.state === 'good' ? '' : 'text-plum'}`}
                     >
-                      {g[0].fit && range(g[0].fit.squashMin, g[0].fit.squashMax, percent)} %
+                      {g[0].fit?.squashText}
                     </td>
                   </tr>
                 )
@@ -114,14 +114,12 @@ export function PadsLedger({ job, here, s, selected, select, own }: RoomProps<Sl
               />
               <Row
                 name={`load on ${d.part}${d.maxLoadN ? `, of ${d.maxLoadN}` : ''}`}
-                value={d.loadN.toFixed(0)}
-                unit="N"
+                value={d.loadText}
                 tone={d.maxLoadN != null && d.loadN > d.maxLoadN ? 'text-plum' : ''}
               />
               <Row
                 name={`peak pressure${d.maxPressureMPa ? `, of ${d.maxPressureMPa}` : ''}`}
-                value={fixed(d.peakMPa, 1)}
-                unit="MPa"
+                value={d.edgeText}
                 tone={d.maxPressureMPa != null && d.peakMPa > d.maxPressureMPa ? 'text-plum' : ''}
               />
             </div>

@@ -17,7 +17,14 @@ public sealed record DieContact(
     double PeakMPa,
     double? MaxLoadN,
     double? MaxPressureMPa
-);
+)
+{
+    /// <summary>Its load as it is told.</summary>
+    public string LoadText { get; init; } = "";
+
+    /// <summary>Its hardest edge as it is told.</summary>
+    public string EdgeText { get; init; } = "";
+}
 
 public sealed record PadContact(string Part, double Squash, double LoadN);
 

@@ -67,14 +67,15 @@ public static class SeatingSolver
         screwLoads = [.. screwLoads.GroupBy(s => s.Hole).Select(g => g.MaxBy(s => s.LoadN)!)];
         var (x, y) = main!.Value.TiltDeg;
         var floats = dies.Any(d => d.BondLinesUm.Any(b => b > maxBondLineUm));
+        var holds = ClampLoad.HoldsN(models.SelectMany(m => m.Plate.Holes).DistinctBy(h => h.Id));
         return new(
-            dies,
+            [.. dies.Select(d => Told(d, holds))],
             [x, y],
             squeezed,
             screwLoads,
             floats,
             main.Value.ZMm,
-            Why(dies, squeezed, floats, maxBondLineUm)
+            Why(dies, squeezed, floats, maxBondLineUm, holds)
         );
     }
 
@@ -270,7 +271,14 @@ public static class SeatingSolver
         return area > 0 ? sum / area : 0;
     }
 
-    private static string Why(List<DieContact> dies, List<PadContact> pads, bool floats, double limitUm)
+    private static DieContact Told(DieContact d, double holdsN) =>
+        d with
+        {
+            LoadText = ClampLoad.InWords(d.LoadN, holdsN),
+            EdgeText = EdgePressure.InWords(d.PeakMPa, d.MaxPressureMPa),
+        };
+
+    private static string Why(List<DieContact> dies, List<PadContact> pads, bool floats, double limitUm, double holdsN)
     {
         if (dies.Count == 0)
             return "No die is under paste: the plate stands on its standoffs.";
@@ -280,6 +288,10 @@ public static class SeatingSolver
                 ? FormattableString.Invariant($"{films.Max():0}")
                 : FormattableString.Invariant($"{films.Min():0}–{films.Max():0}");
         var load = dies.Sum(d => d.LoadN);
+        if (load > holdsN)
+            return FormattableString.Invariant(
+                $"The die stops the block before its screws are home: they would pull over {holdsN:0} N and strip. Check the heights of stops and die."
+            );
         var push = FormattableString.Invariant(
             $"The pads push back {pads.Sum(p => p.LoadN):0} N, the die keeps {load:0} N"
         );

@@ -141,10 +141,11 @@ public static class SectionCut
                     gap,
                     pad.ThicknessMm,
                     squash,
-                    squash > 0
-                        ? FormattableString.Invariant(
-                            $"{part.Id}: gap {gap:0.00} mm, {pad.ThicknessMm:0.0} mm pad squashed {squash * 100:0} %."
-                        )
+                    gap < 0 ? TooTall(part, gap)
+                        : squash > 0
+                            ? FormattableString.Invariant(
+                                $"{part.Id}: gap {gap:0.00} mm, {pad.ThicknessMm:0.0} mm pad squashed {squash * 100:0} %."
+                            )
                         : FormattableString.Invariant(
                             $"{part.Id}: gap {gap:0.00} mm, the {pad.ThicknessMm:0.0} mm pad leaves {gap - pad.ThicknessMm:0.00} mm of air."
                         )
@@ -163,12 +164,15 @@ public static class SectionCut
                 gap,
                 null,
                 null,
-                gap < 0 ? FormattableString.Invariant($"{part.Id} meets the plate: {-gap:0.00} mm too tall.")
+                gap < 0 ? TooTall(part, gap)
                     : die && gap < 0.5 ? FormattableString.Invariant($"{part.Id}: {gap * 1000:0} µm of paste.")
                     : FormattableString.Invariant($"{part.Id}: {gap:0.00} mm of air.")
             )
         );
     }
+
+    private static string TooTall(Part part, double gap) =>
+        FormattableString.Invariant($"{part.Id} meets the plate: {-gap:0.00} mm too tall.");
 
     private static SectionShape Box(SectionLayer layer, string id, double a, double b, double low, double high) =>
         new(layer, id, [new(a, low), new(b, low), new(b, high), new(a, high)]);

@@ -1,6 +1,6 @@
 using FaithfulBracket.Core.Boards.Bow;
 
-namespace FaithfulBracket.Core.Mount;
+namespace FaithfulBracket.Core.Pads.Seating;
 
 /// <summary>
 /// What a pressure at a die's edge means. The film carries load like a spring bed only while the edge stays whole: far past the

@@ -1,0 +1,159 @@
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Match.Identify;
+using Xunit;
+
+namespace FaithfulBracket.Core.Tests;
+
+/// <summary>A library of a few boards: what tells them apart, and how it is said.</summary>
+public class TwinSearchTests
+{
+    private static Board Make(
+        string id,
+        ulong seed,
+        double diameter = 2.8,
+        double height = 1.2,
+        PartKind kind = PartKind.Memory
+    )
+    {
+        var d = new NormalDraws(seed);
+        Point2 Anywhere() => new(100 * d.Uniform() - 50, 80 * d.Uniform() - 40);
+        return Sample.Board() with
+        {
+            Id = id,
+            Model = $"Tern {id}",
+            Holes =
+            [
+                .. Enumerable
+                    .Range(0, 8)
+                    .Select(i => (i, At: Anywhere()))
+                    .Select(h => new BoardHole($"H{h.i}", h.At.X, h.At.Y, diameter, HoleRole.Retention)),
+            ],
+            Parts =
+            [
+                .. Enumerable
+                    .Range(0, 8)
+                    .Select(i => (i, At: Anywhere()))
+                    .Select(p => Sample.Part($"M{p.i}", kind, p.At.X, p.At.Y, 14, 12, height, Cooling.Must)),
+            ],
+        };
+    }
+
+    private static IdentifyResult Search(Constellation seen, int most = 5, params Board[] boards)
+    {
+        var index = TwinIndex.Build([.. boards.Select(b => (b.Id, Constellation.Of(b)))]);
+        return TwinSearch.Run(seen, 0.1, [index], id => boards.FirstOrDefault(b => b.Id == id), _ => [], most);
+    }
+
+    private static Constellation Seen(Board board, Func<SeenPoint, SeenPoint>? told = null)
+    {
+        var pose = new Placement(20, -35, 70);
+        return new([
+            .. Constellation
+                .Of(board)
+                .Points.Select(p => told?.Invoke(p) ?? p)
+                .Select(p => p with { X = pose.Apply(p.At).X, Y = pose.Apply(p.At).Y }),
+        ]);
+    }
+
+    [Fact]
+    public void The_right_one_is_told_with_how_many_points_meet_how_near()
+    {
+        Board[] boards = [Make("a", 1), Make("b", 2), Make("c", 3)];
+        var r = Search(Seen(boards[1]), boards: boards);
+        var one = Assert.Single(r.Candidates);
+        Assert.Equal(("b", 16, 16), (one.BoardId, one.Met, one.Seen));
+        Assert.True(one.Chance > 0.999 && r.NoneChance < 1e-3);
+        Assert.Equal(0, one.RmsMm, 1e-3);
+        Assert.Empty(one.Twins);
+        Assert.Empty(one.DifferencesUnderBlock);
+        Assert.Equal(
+            "Harrow & Tull Tern b R1, 99.9 %: 16 of 16 points meet within 0.00 mm rms; nothing seen differs under the block.",
+            r.Text
+        );
+    }
+
+    [Fact]
+    public void What_was_not_seen_does_not_differ_and_what_was_seen_otherwise_is_counted()
+    {
+        Board[] boards = [Make("a", 1), Make("b", 2)];
+        var whole = Seen(boards[0]).Points;
+        var less = Search(new([.. whole.Take(6), .. whole.Skip(8)]), boards: boards);
+        Assert.EndsWith("nothing seen differs under the block.", less.Text, StringComparison.Ordinal);
+        Assert.Equal(
+            ["not-seen", "not-seen"],
+            less.Candidates[0].DifferencesUnderBlock.Concat(less.Candidates[0].OtherDifferences).Select(d => d.Code)
+        );
+        Assert.Equal((14, 14), (less.Candidates[0].Met, less.Candidates[0].Seen));
+        // a chip half a millimetre taller, well within the hull
+        var inner = boards[0].Parts.MinBy(p => p.At.Length)!.Id;
+        var taller = Search(Seen(boards[0], p => p.Id == inner ? p with { HeightMm = 1.7 } : p), boards: boards);
+        Assert.Equal(["height"], taller.Candidates[0].DifferencesUnderBlock.Select(d => d.Code));
+        Assert.EndsWith("1 difference under the block.", taller.Text, StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData("diameter")]
+    [InlineData("height")]
+    [InlineData("kind")]
+    public void What_was_measured_beside_the_place_tells_like_boards_apart(string what)
+    {
+        Board[] boards =
+        [
+            Make("plain", 4),
+            what switch
+            {
+                "diameter" => Make("other", 4, diameter: 3.2),
+                "height" => Make("other", 4, height: 1.5),
+                _ => Make("other", 4, kind: PartKind.Controller),
+            },
+        ];
+        foreach (var truth in boards)
+        {
+            var r = Search(Seen(truth), boards: boards);
+            Assert.Equal(truth.Id, r.Candidates[0].BoardId);
+            Assert.True(r.Candidates[0].Chance > 0.99);
+        }
+        // with places alone it may be either, and both are told
+        var blind = Search(Seen(boards[0], p => new(p.X, p.Y, p.IsHole)), boards: boards);
+        Assert.Equal(["other", "plain"], blind.Candidates.Select(c => c.BoardId).Order());
+        Assert.All(blind.Candidates, c => Assert.Equal(0.5, c.Chance, 0.01));
+        Assert.Single(Search(Seen(boards[0], p => new(p.X, p.Y, p.IsHole)), 1, boards).Candidates);
+    }
+
+    [Fact]
+    public void Boards_that_are_one_under_the_block_are_one_class_in_whatever_frame()
+    {
+        var board = Make("a", 5);
+        var turn = new Placement(30, 12, 90);
+        var turned = board with
+        {
+            Id = "z",
+            Holes = [.. board.Holes.Select(h => h with { X = turn.Apply(h.At).X, Y = turn.Apply(h.At).Y })],
+            Parts = [.. board.Parts.Select(p => p with { X = turn.Apply(p.At).X, Y = turn.Apply(p.At).Y })],
+        };
+        var r = Search(Seen(board), boards: [board, turned, Make("b", 6)]);
+        var one = Assert.Single(r.Candidates);
+        Assert.Equal(["a", "z"], one.Twins.Append(one.BoardId).Order());
+        Assert.True(one.Chance > 0.999);
+    }
+
+    [Fact]
+    public void A_stranger_is_nobodys_twin_and_a_board_that_is_gone_is_passed_over()
+    {
+        Board[] boards = [Make("a", 1), Make("b", 2)];
+        var r = Search(Seen(Make("c", 9)), boards: boards);
+        Assert.Empty(r.Candidates);
+        Assert.True(r.NoneChance > 0.9);
+        Assert.StartsWith("None is close: ", r.Text, StringComparison.Ordinal);
+        Assert.EndsWith(
+            "% that no board of the library is this one. Add holes, or survey it as a new board.",
+            r.Text,
+            StringComparison.Ordinal
+        );
+        var index = TwinIndex.Build([.. boards.Select(b => (b.Id, Constellation.Of(b)))]);
+        Assert.Empty(TwinSearch.Run(Seen(boards[0]), 0.1, [index], _ => null, _ => []).Candidates);
+        Assert.Empty(TwinSearch.Run(Seen(boards[0]), 0.1, [], _ => null, _ => []).Candidates);
+    }
+}
