@@ -7184,6 +7184,8 @@ export interface components {
             maxLoadN?: null | number;
             /** Format: double */
             maxPressureMPa?: null | number;
+            loadText: string;
+            edgeText: string;
         };
         DieDecision: {
             answer: components["schemas"]["DirectDieResult"];
@@ -7210,6 +7212,8 @@ export interface components {
             part: string;
             /** Format: double */
             loadN: number;
+            load: string;
+            pressed: boolean;
             edge: string;
             over: boolean;
         };
@@ -8280,6 +8284,9 @@ export interface components {
             limitMicro: number;
             text: string;
             validity: components["schemas"]["Validity"];
+            withoutStrain?: null | string;
+            withStrain?: null | string;
+            pastLimit: boolean;
         };
         NamedDocument: {
             id: string;
@@ -8444,6 +8451,9 @@ export interface components {
             fillsMinMm: number;
             /** Format: double */
             fillsMaxMm: number;
+            touches: boolean;
+            flat: boolean;
+            squashText?: null | string;
         };
         PadMaterial: {
             id: string;
@@ -9767,6 +9777,11 @@ export interface components {
             filmUm: number[];
             plate: string;
             home: boolean;
+            /** Format: double */
+            holdsN: number;
+            strips: boolean;
+            loadText?: null | string;
+            torqueText: string;
             dies: components["schemas"]["DieMoment"][];
         };
         TighteningResult: {

@@ -28,11 +28,7 @@ export function BowSection({
   const most = Math.max(Math.abs(bow.without.peakMm), Math.abs(bow.with?.peakMm ?? 0))
   return (
     <Section title="Bow of the board">
-      <p
-        className={`text-[15px] leading-snug ${bow.pastLimit ? 'text-plum' : ''}`}
-      >
-        {bow.text}
-      </p>
+      <p className={`text-[15px] leading-snug ${bow.pastLimit ? 'text-plum' : ''}`}>{bow.text}</p>
       <div className="mt-1 flex flex-wrap gap-1" role="group" aria-label="Bow on the mat">
         {(
           [
@@ -51,7 +47,12 @@ export function BowSection({
           </button>
         ))}
       </div>
-      <BowMap name={bow.with ? 'without back plate' : 'as mounted'} r={bow.without} strain={bow.withoutStrain} most={most} />
+      <BowMap
+        name={bow.with ? 'without back plate' : 'as mounted'}
+        r={bow.without}
+        strain={bow.withoutStrain}
+        most={most}
+      />
       {bow.with && <BowMap name="with back plate" r={bow.with} strain={bow.withStrain} most={most} />}
     </Section>
   )
