@@ -10,7 +10,7 @@ namespace FaithfulBracket.Core.Teardown;
 /// </summary>
 internal sealed class OrderSearch
 {
-    private const int FlipCost = 1 << 12;
+    internal const int FlipCost = 1 << 12;
 
     private readonly AssemblyGraph _graph;
     private readonly int _budget,
@@ -139,18 +139,23 @@ internal sealed class OrderSearch
         return (state, spent);
     }
 
+    private int Bound(State s) => LeastLeft(s.Done, s.Face, s.Driver);
+
     /// <summary>At least this much is still to pay: a flip if the other face has work, a change for each driver not in hand.</summary>
-    private int Bound(State s)
+    /// <param name="done">Acts done, one bit each.</param>
+    /// <param name="face">That lies up; −1 before the first act.</param>
+    /// <param name="driver">In hand, by its first act; −1 for none.</param>
+    internal int LeastLeft(UInt128 done, int face, int driver)
     {
-        var open = _all & ~s.Done;
+        var open = _all & ~done;
         var bound = 0;
-        if (s.Face >= 0 ? (open & ~_onFace[s.Face]) != 0 : (open & _onFace[0]) != 0 && (open & _onFace[1]) != 0)
+        if (face >= 0 ? (open & ~_onFace[face]) != 0 : (open & _onFace[0]) != 0 && (open & _onFace[1]) != 0)
             bound += FlipCost;
         var drivers = 0;
         for (var d = 0; d < _drivers.Length; d++)
-            if (d != s.Driver && (open & _withDriver[d]) != 0)
+            if (d != driver && (open & _withDriver[d]) != 0)
                 drivers++;
-        return bound + Math.Max(0, s.Driver < 0 ? drivers - 1 : drivers);
+        return bound + Math.Max(0, driver < 0 ? drivers - 1 : drivers);
     }
 
     private IEnumerable<(State State, int Extra)> Next(State s)

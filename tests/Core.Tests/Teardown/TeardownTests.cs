@@ -179,6 +179,37 @@ public class TeardownTests
     }
 
     [Fact]
+    public void What_is_left_to_pay_at_least_is_a_flip_and_every_driver_not_in_hand()
+    {
+        var draws = new NormalDraws(48);
+        for (var i = 0; i < 200; i++)
+        {
+            var graph = AssemblyGraph.Of(Random(draws, 3 + i % 20).Assembly!);
+            var search = new OrderSearch(graph);
+            string[] drivers = [.. graph.Acts.Select(a => a.Driver).OfType<string>().Distinct()];
+            var keep = draws.Uniform();
+            var done = UInt128.Zero;
+            for (var k = 0; k < graph.Acts.Count; k++)
+                if (draws.Uniform() > keep)
+                    done |= UInt128.One << k;
+            var open = graph.Acts.Where((_, k) => (done >> k & 1) == 0).ToList();
+            for (var face = -1; face < 2; face++)
+            for (var hand = -1; hand < drivers.Length; hand++)
+            {
+                var flips =
+                    face < 0 ? open.Select(a => a.Face).Distinct().Count() == 2 : open.Exists(a => (int)a.Face != face);
+                // the first driver is taken up before anything begins
+                var others = open.Select(a => a.Driver)
+                    .OfType<string>()
+                    .Distinct()
+                    .Count(d => hand < 0 || d != drivers[hand]);
+                var changes = hand < 0 ? Math.Max(0, others - 1) : others;
+                Assert.Equal((flips ? OrderSearch.FlipCost : 0) + changes, search.LeastLeft(done, face, hand));
+            }
+        }
+    }
+
+    [Fact]
     public void However_few_orders_are_carried_on_a_legal_one_comes_out()
     {
         var draws = new NormalDraws(47);
