@@ -7184,8 +7184,10 @@ export interface components {
             maxLoadN?: null | number;
             /** Format: double */
             maxPressureMPa?: null | number;
-            loadText: string;
-            edgeText: string;
+            /** Format: double */
+            holdsN?: null | number;
+            loadText?: null | string;
+            edgeText?: null | string;
         };
         DieDecision: {
             answer: components["schemas"]["DirectDieResult"];
@@ -7212,10 +7214,12 @@ export interface components {
             part: string;
             /** Format: double */
             loadN: number;
-            load: string;
-            pressed: boolean;
             edge: string;
             over: boolean;
+            /** Format: double */
+            holdsN?: null | number;
+            load?: null | string;
+            pressed: boolean;
         };
         DieSection: {
             lidded: components["schemas"]["SectionWay"];
@@ -9778,10 +9782,10 @@ export interface components {
             plate: string;
             home: boolean;
             /** Format: double */
-            holdsN: number;
+            holdsN?: null | number;
             strips: boolean;
             loadText?: null | string;
-            torqueText: string;
+            torqueText?: null | string;
             dies: components["schemas"]["DieMoment"][];
         };
         TighteningResult: {

@@ -25,23 +25,37 @@ public sealed record TighteningMove(
     public required string Plate { get; init; }
     public bool Home { get; init; }
 
-    /// <summary>What this screw holds, N; past it, it strips.</summary>
-    public required double HoldsN { get; init; }
+    /// <summary>What this screw holds, N; past it, it strips. Null where it was not looked at.</summary>
+    public double? HoldsN { get; init; }
     public bool Strips => LoadN > HoldsN;
 
     /// <summary>Pull and torque as they are told.</summary>
     public string LoadText => ClampLoad.InWords(LoadN, HoldsN);
-    public required string TorqueText { get; init; }
+    public string TorqueText =>
+        LoadN > HoldsN
+            ? FormattableString.Invariant($"over {100 * TorqueNm * HoldsN / LoadN:0.0} N·cm")
+            : FormattableString.Invariant($"{100 * TorqueNm:0.0} N·cm");
 
     /// <summary>What each die under paste carries after this turn.</summary>
     public IReadOnlyList<DieMoment> Dies { get; init; } = [];
 }
 
-/// <param name="Load">As it is told.</param>
-/// <param name="Pressed">Whether anything presses on it.</param>
 /// <param name="Edge">Its hardest edge, as it is told.</param>
 /// <param name="Over">Whether that is past what it allows.</param>
-public sealed record DieMoment(string Part, double LoadN, string Load, bool Pressed, string Edge, bool Over);
+public sealed record DieMoment(string Part, double LoadN, string Edge, bool Over)
+{
+    /// <summary>Less than this on a die is nothing, N.</summary>
+    private const double LeastPressN = 0.5;
+
+    /// <summary>What the plate's screws hold together, N; null where it was not looked at.</summary>
+    public double? HoldsN { get; init; }
+
+    /// <summary>Its load as it is told.</summary>
+    public string Load => ClampLoad.InWords(LoadN, HoldsN);
+
+    /// <summary>Whether anything presses on it.</summary>
+    public bool Pressed => LoadN >= LeastPressN;
+}
 
 public sealed record Worst(double TiltDeg, double PeakMPa);
 

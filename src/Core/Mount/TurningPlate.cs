@@ -10,9 +10,6 @@ internal sealed class TurningPlate
     /// <summary>Paste as laid before any screw pulls, mm.</summary>
     private const double StartFilmMm = 0.2;
 
-    /// <summary>Less than this on a die is nothing, N.</summary>
-    private const double LeastPressN = 0.5;
-
     private readonly PlateModel _model;
     private readonly IReadOnlyList<Contact> _fixed;
     private readonly PasteMaterial _paste;
@@ -93,21 +90,18 @@ internal sealed class TurningPlate
             Plate = Id,
             Home = _remaining[hole.Id] <= 1e-9,
             HoldsN = thread.HoldsN,
-            TorqueText =
-                load > thread.HoldsN
-                    ? FormattableString.Invariant($"over {100 * thread.TorqueNm(thread.HoldsN):0.0} N·cm")
-                    : FormattableString.Invariant($"{100 * thread.TorqueNm(load):0.0} N·cm"),
             Dies =
                 dies.Count < 2
                     ? []
                     : dies.ConvertAll(d => new DieMoment(
                         d.Part,
                         d.LoadN,
-                        ClampLoad.InWords(d.LoadN, ClampLoad.HoldsN(Order)),
-                        d.LoadN >= LeastPressN,
                         EdgePressure.InWords(d.PeakMPa, d.MaxPressureMPa),
                         d.MaxPressureMPa is { } most && d.PeakMPa > most
-                    )),
+                    )
+                    {
+                        HoldsN = ClampLoad.HoldsN(Order),
+                    }),
         };
     }
 

@@ -12,11 +12,12 @@ public static class ClampLoad
     public static double HoldsN(IEnumerable<BlockHole> screws) =>
         screws.Sum(h => ScrewThread.Of(h.Thread, h.ScrewMm).HoldsN);
 
-    public static string Figure(double loadN, double holdsN) =>
-        loadN <= holdsN
-            ? FormattableString.Invariant($"{loadN:0} N")
-            : FormattableString.Invariant($"over {holdsN:0} N");
+    public static string Figure(double loadN, double? holdsN) =>
+        loadN > holdsN
+            ? FormattableString.Invariant($"over {holdsN:0} N")
+            : FormattableString.Invariant($"{loadN:0} N");
 
-    public static string InWords(double loadN, double holdsN) =>
-        loadN <= holdsN ? Figure(loadN, holdsN) : $"{Figure(loadN, holdsN)}: screws strip";
+    /// <param name="holdsN">Null where it was not looked at: the figure is told as it is.</param>
+    public static string InWords(double loadN, double? holdsN) =>
+        loadN > holdsN ? $"{Figure(loadN, holdsN)}: screws strip" : Figure(loadN, holdsN);
 }

@@ -19,11 +19,14 @@ public sealed record DieContact(
     double? MaxPressureMPa
 )
 {
+    /// <summary>What the screws hold together, N; null where it was not looked at.</summary>
+    public double? HoldsN { get; init; }
+
     /// <summary>Its load as it is told.</summary>
-    public string LoadText { get; init; } = "";
+    public string LoadText => ClampLoad.InWords(LoadN, HoldsN);
 
     /// <summary>Its hardest edge as it is told.</summary>
-    public string EdgeText { get; init; } = "";
+    public string EdgeText => EdgePressure.InWords(PeakMPa, MaxPressureMPa);
 }
 
 public sealed record PadContact(string Part, double Squash, double LoadN);

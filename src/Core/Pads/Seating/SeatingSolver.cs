@@ -69,7 +69,7 @@ public static class SeatingSolver
         var floats = dies.Any(d => d.BondLinesUm.Any(b => b > maxBondLineUm));
         var holds = ClampLoad.HoldsN(models.SelectMany(m => m.Plate.Holes).DistinctBy(h => h.Id));
         return new(
-            [.. dies.Select(d => Told(d, holds))],
+            [.. dies.Select(d => d with { HoldsN = holds })],
             [x, y],
             squeezed,
             screwLoads,
@@ -270,13 +270,6 @@ public static class SeatingSolver
         }
         return area > 0 ? sum / area : 0;
     }
-
-    private static DieContact Told(DieContact d, double holdsN) =>
-        d with
-        {
-            LoadText = ClampLoad.InWords(d.LoadN, holdsN),
-            EdgeText = EdgePressure.InWords(d.PeakMPa, d.MaxPressureMPa),
-        };
 
     private static string Why(List<DieContact> dies, List<PadContact> pads, bool floats, double limitUm, double holdsN)
     {
