@@ -8284,8 +8284,6 @@ export interface components {
         MountedBowResult: {
             without?: null | components["schemas"]["BowResult"];
             with?: null | components["schemas"]["BowResult"];
-            /** Format: double */
-            limitMicro: number;
             text: string;
             validity: components["schemas"]["Validity"];
             withoutStrain?: null | string;
@@ -8455,8 +8453,6 @@ export interface components {
             fillsMinMm: number;
             /** Format: double */
             fillsMaxMm: number;
-            touches: boolean;
-            flat: boolean;
             squashText?: null | string;
         };
         PadMaterial: {
@@ -8546,6 +8542,8 @@ export interface components {
             gaps: components["schemas"]["GapsResult"];
             pads: components["schemas"]["PlacedPad"][];
             seating?: null | components["schemas"]["SeatingResult"];
+            verdict?: null | string;
+            wrong: boolean;
         };
         PairPrep: {
             pair: string;
@@ -9225,6 +9223,8 @@ export interface components {
             hole: string;
             /** Format: double */
             loadN: number;
+            /** Format: double */
+            holdsN?: null | number;
         };
         ScrewStock: {
             id: string;
@@ -9294,6 +9294,7 @@ export interface components {
             /** Format: double */
             planeMm: number;
             why: string;
+            screwsStrip: boolean;
         };
         SectionBox: {
             what: components["schemas"]["SectionMatter"];
@@ -9783,7 +9784,6 @@ export interface components {
             home: boolean;
             /** Format: double */
             holdsN?: null | number;
-            strips: boolean;
             loadText?: null | string;
             torqueText?: null | string;
             dies: components["schemas"]["DieMoment"][];

@@ -18,6 +18,7 @@ export interface Here {
   gaps?: Schemas['GapsResult']
   pads: Schemas['PlacedPad'][]
   seating?: Schemas['SeatingResult']
+  rest?: Schemas['PairPads']
   faces: Schemas['PasteFace'][]
   tightening?: Schemas['TighteningResult']
   screws: Schemas['MountScrew'][]
@@ -57,6 +58,7 @@ export function hereOf(job: JobView, choice: Choice): Here {
     gaps: pads?.gaps,
     pads: pads?.pads ?? [],
     seating: pads?.seating ?? undefined,
+    rest: pads,
     faces: plan.paste.faces.filter(mine),
     tightening: mount?.tightening ?? undefined,
     screws: mount?.screws ?? [],

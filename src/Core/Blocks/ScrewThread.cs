@@ -20,7 +20,9 @@ public readonly record struct ScrewThread(string Name, double DiameterMm, double
             ? t
             : Known.Values.MinBy(k => Math.Abs(k.DiameterMm - screwMm));
 
-    /// <summary>Pull that the screw takes without stretching, N: 580 MPa on its stress area (ISO 898-1, class 8.8). Past it, it strips.</summary>
+    /// <summary>
+    /// Pull that the screw takes without stretching, N: 580 MPa on its stress area (ISO 898-1, class 8.8). Past it, it strips.
+    /// </summary>
     public double HoldsN => 580 * Math.PI / 4 * Math.Pow(DiameterMm - 0.9382 * PitchMm, 2);
 
     /// <summary>Tightening torque K·d·F with K = 0.2 for dry steel, N·m.</summary>

@@ -48,7 +48,13 @@ internal static class MountSteps
         var each = turns.Count == 0 ? "" : $", {TurnWords.Of(turns.Min())} at a time";
         var named =
             seats.Count == mounts.Count && seats.Count > 0 ? SocketMount.Turned(seats[0]).ToLowerInvariant() : "screw";
-        return new(Station.Mount, $"{screws} {named}s{each}", false, [.. MountLocks.On(order, steps)]);
+        var strips = mounts.Any(m => m.Tightening?.Strips is not null);
+        return new(
+            Station.Mount,
+            strips ? "screws strip first" : $"{screws} {named}s{each}",
+            strips,
+            [.. MountLocks.On(order, steps)]
+        );
     }
 
     /// <summary>What is done once for the block, however many boards it lies on.</summary>
@@ -218,14 +224,14 @@ internal static class MountSteps
             var hole = _first.First(h => h.Id == m.Hole);
             var partial = m.Turns < t.TakenTurns - 1e-6;
             var turn = partial ? TurnWords.Degrees(m.Turns) : TurnWords.Of(m.Turns);
-            var start = t.Moves.Take(index).LastOrDefault(x => x.Hole == m.Hole)?.TorqueNm ?? 0;
-            return Screw(hole, $"turn-{m.Pass}-{m.Hole}", m.Home ? $"{turn}, {Home(hole)}" : turn) with
+            var start = t.Moves.Take(index).LastOrDefault(x => x.Hole == m.Hole)?.MostTorqueNm ?? 0;
+            var step = Screw(hole, $"turn-{m.Pass}-{m.Hole}", m.Home ? $"{turn}, {Home(hole)}" : turn) with
             {
                 Detail = $"Pass {m.Pass} of {t.Passes}, {RingName(hole)}.",
                 Pass = m.Pass,
                 Passes = t.Passes,
                 Done = m.Home ? "Home" : "Turned",
-                Turn = new(m.Turns * 360, start, m.Home && hole.TargetNm is { } target ? target : m.TorqueNm),
+                Turn = new(m.Turns * 360, start, m.Home && hole.TargetNm is { } target ? target : m.MostTorqueNm),
                 Facts =
                 [
                     new(Driver(hole), DriverNames.Of(Driver(hole))),
@@ -242,6 +248,13 @@ internal static class MountSteps
                     ),
                 ],
             };
+            return m.Strips
+                ? step with
+                {
+                    Caution = "Stop: this screw strips first. Check the heights of stops and die.",
+                    Turn = step.Turn! with { LimitNm = m.MostTorqueNm },
+                }
+                : step;
         }
 
         private WorkStep Screw(BlockHole hole, string target, string turn) =>

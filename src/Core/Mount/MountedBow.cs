@@ -8,14 +8,7 @@ using FaithfulBracket.Core.Pads.Seating;
 namespace FaithfulBracket.Core.Mount;
 
 /// <param name="Without">Without the back plate; null where the model says nothing, and <paramref name="Text"/> says why.</param>
-/// <param name="LimitMicro">Strain the solder joints take.</param>
-public sealed record MountedBowResult(
-    BowResult? Without,
-    BowResult? With,
-    double LimitMicro,
-    string Text,
-    Validity Validity
-)
+public sealed record MountedBowResult(BowResult? Without, BowResult? With, string Text, Validity Validity)
 {
     /// <summary>Strain under the parts without the back plate, in words; null where no bow is told.</summary>
     public string? WithoutStrain { get; init; }
@@ -103,7 +96,6 @@ public static class MountedBow
             return new(
                 null,
                 null,
-                JointStrain.LimitMicro,
                 "The screws that carry load lie in a line, so they do not hold the board against turning "
                     + "about it: its bow can not be told. Support its far edge while you turn them.",
                 held
@@ -126,7 +118,6 @@ public static class MountedBow
             return new(
                 null,
                 null,
-                JointStrain.LimitMicro,
                 FormattableString.Invariant(
                     $"The board would bow more than {MostThicknesses:0} times its thickness: further than this model reaches. Use the back plate, or support the board while you turn the screws."
                 ),
@@ -139,13 +130,15 @@ public static class MountedBow
                 $"past the {JointStrain.LimitMicro:0} that joints take: a stiffer back plate or thinner pads ease it"
             )
             : FormattableString.Invariant($"under the {JointStrain.LimitMicro:0} that joints take");
+        var weak =
+            held == Validity.Weak
+                ? " Its screws lie nearly in a line and hold it weakly: take this as a rough figure."
+                : "";
         return new(
             bare,
             backed,
-            JointStrain.LimitMicro,
-            FormattableString.Invariant(
-                $"The board bows {Math.Abs(worst.PeakMm):0.00} mm; under the parts the strain reaches {told}, {verdict}.{(held == Validity.Weak ? " Its screws lie nearly in a line and hold it weakly: take this as a rough figure." : "")}"
-            ),
+            FormattableString.Invariant($"The board bows {Math.Abs(worst.PeakMm):0.00} mm; ")
+                + $"under the parts the strain reaches {told}, {verdict}.{weak}",
             held
         )
         {

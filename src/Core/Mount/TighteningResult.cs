@@ -27,14 +27,14 @@ public sealed record TighteningMove(
 
     /// <summary>What this screw holds, N; past it, it strips. Null where it was not looked at.</summary>
     public double? HoldsN { get; init; }
-    public bool Strips => LoadN > HoldsN;
+    internal bool Strips => LoadN > HoldsN;
+
+    /// <summary>Torque up to where the thread gives, N·m.</summary>
+    internal double MostTorqueNm => LoadN > HoldsN ? TorqueNm * HoldsN.Value / LoadN : TorqueNm;
 
     /// <summary>Pull and torque as they are told.</summary>
     public string LoadText => ClampLoad.InWords(LoadN, HoldsN);
-    public string TorqueText =>
-        LoadN > HoldsN
-            ? FormattableString.Invariant($"over {100 * TorqueNm * HoldsN / LoadN:0.0} N·cm")
-            : FormattableString.Invariant($"{100 * TorqueNm:0.0} N·cm");
+    public string TorqueText => FormattableString.Invariant($"{(Strips ? "over " : "")}{100 * MostTorqueNm:0.0} N·cm");
 
     /// <summary>What each die under paste carries after this turn.</summary>
     public IReadOnlyList<DieMoment> Dies { get; init; } = [];
@@ -84,6 +84,18 @@ public sealed record TighteningResult(
     /// <summary>Whether a die lies under paste, so that a pressure at its edge means something.</summary>
     public bool PressesDie { get; init; }
 
+    /// <summary>Which screws strip on the way, in a sentence; null where none does.</summary>
+    internal string? Strips
+    {
+        get
+        {
+            var over = Moves.Where(m => m.Strips).ToList();
+            return over.Count == 0
+                ? null
+                : ClampLoad.Strips(over.Select(m => m.Hole).Distinct().Count(), over.Min(m => m.HoldsN!.Value));
+        }
+    }
+
     /// <summary>What these turns keep, in a sentence.</summary>
     public string Summary
     {
@@ -95,6 +107,8 @@ public sealed record TighteningResult(
             var bounds = FormattableString.Invariant($"tilt under {TiltLimitDeg:0.0}°");
             if (PressesDie && PeakLimitMPa is { } limit)
                 bounds += FormattableString.Invariant($" and the die's edge under {limit:0.#} MPa");
+            if (Strips is { } strips)
+                return $"{count} {strips}";
             if (!RecommendedKeepsBounds)
                 return FormattableString.Invariant(
                     $"{count} No even step keeps {bounds}: this one reaches {Worst.TiltDeg:0.00}°. Turn in the smallest steps and hold the block level by hand until all screws grip."

@@ -29,10 +29,10 @@ public sealed record PadFit(
     public required double FillsMaxMm { get; init; }
 
     /// <summary>Whether the pad reaches across the band's narrowest gap.</summary>
-    public bool Touches => SquashMax > 0;
+    internal bool Touches => SquashMax > 0;
 
     /// <summary>Whether the band's widest gap leaves no room for any pad.</summary>
-    public bool Flat => SquashMin >= 1;
+    internal bool Flat => SquashMin >= 1;
 
     /// <summary>The squash as it is told: below nothing a pad does not touch, past the whole of it nothing is left to squash.</summary>
     public string SquashText =>

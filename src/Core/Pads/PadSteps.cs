@@ -35,7 +35,7 @@ internal static class PadSteps
         if (pairs.Count == 0)
             return new(Station.Pads, "waits for a block", true, []);
         if (pieces.Count == 0)
-            return new(Station.Pads, "no pads", false, []);
+            return new(Station.Pads, Stripping(pairs) ?? "no pads", Stripping(pairs) is not null, []);
         List<WorkStep> steps = [.. (cutting?.Sheets ?? []).Select((s, i) => Cut(s, i + 1))];
         foreach (var pair in order.Pairs)
         foreach (
@@ -129,8 +129,15 @@ internal static class PadSteps
             _ => piece.OnBlock ? "tacky side to the block" : "on the board",
         };
 
+    private static string? Stripping(IReadOnlyList<PairPads> pairs) =>
+        pairs.FirstOrDefault(p => p.Seating is { ScrewsStrip: true }) is not { } pair ? null
+        : pairs.Count > 1 ? $"screws of block {pair.Pair} strip"
+        : "screws strip first";
+
     private static (string, bool) Summary(IReadOnlyList<PairPads> pairs, CutPlan? cutting)
     {
+        if (Stripping(pairs) is { } strips)
+            return (strips, true);
         if (pairs.FirstOrDefault(p => p.Seating is { Floats: true }) is { } floating)
             return (pairs.Count > 1 ? $"block {floating.Pair} floats" : "the block floats", true);
         var pads = pairs.SelectMany(p => p.Pads).ToList();

@@ -22,6 +22,19 @@ public sealed record PairPads(
     /// <summary>What seating, tightening and every what-if reckon from; null without paste.</summary>
     [JsonIgnore]
     public StackUp? Stack { get; init; }
+
+    /// <summary>What pads and seating come to, in a few words.</summary>
+    public string Verdict =>
+        Seating is { ScrewsStrip: true } ? "Screws strip first"
+        : Seating is { Floats: true } ? "The block floats"
+        : Misfits > 0 ? $"{HowMany.Of(Misfits, "pad does", "pads do")} not fit"
+        : Pads.Count == 0 ? "No pads"
+        : "Every pad touches";
+
+    /// <summary>Whether that has to be mended first.</summary>
+    public bool Wrong => Seating is { ScrewsStrip: true } or { Floats: true } || Misfits > 0;
+
+    private int Misfits => Pads.Count(p => p.Fit?.State != PadState.Good);
 }
 
 /// <param name="Pieces">Pieces to cut: one for each pad, or strips.</param>

@@ -5,6 +5,7 @@ namespace FaithfulBracket.Core.Paste;
 /// <summary>A face as cells with the paste that each holds, under a plate that may be tilted or crowned.</summary>
 internal sealed class FilmGrid
 {
+    /// <summary>Across the shorter side; a narrow face gets smaller cells, which stay square.</summary>
     private const int LeastCells = 4;
 
     /// <summary>A cell this full takes part in the pressure; what it lacks is within the solver's tolerance.</summary>
@@ -14,9 +15,9 @@ internal sealed class FilmGrid
     public FilmGrid(Polygon face, double volumeMm3, Func<Point2, bool> mask, SqueezeSettings settings)
     {
         var b = face.Bounds;
-        CellMm = Math.Max(b.Width, b.Height) / settings.Cells;
-        Columns = Math.Max(LeastCells, (int)Math.Round(b.Width / CellMm));
-        Rows = Math.Max(LeastCells, (int)Math.Round(b.Height / CellMm));
+        CellMm = Math.Min(Math.Max(b.Width, b.Height) / settings.Cells, Math.Min(b.Width, b.Height) / LeastCells);
+        Columns = (int)Math.Round(b.Width / CellMm);
+        Rows = (int)Math.Round(b.Height / CellMm);
         int n = Columns * Rows;
         (Face, Volume, Rise) = (new bool[n], new double[n], new double[n]);
         var centre = new Point2((b.MinX + b.MaxX) / 2, (b.MinY + b.MaxY) / 2);

@@ -116,9 +116,9 @@ public class DifferencesTests
         var one = Between([Seen(0.2, 0, Hole)], Hole, second);
         Assert.Equal(("not-seen", "H2"), (one[0].Code, one[0].Refs[0]));
         // two seen by one: the farther is a stranger that has moved from nothing
-        var two = Between([Seen(0.3, 0, Hole with { Id = "a" }), Seen(0.1, 0, Hole with { Id = "b" })], Hole);
+        var two = Between([Seen(0.3, 0.1, Hole with { Id = "a" }), Seen(0.1, 0, Hole with { Id = "b" })], Hole);
         Assert.Equal(("extra", "a"), (two[0].Code, two[0].Refs[0]));
-        Assert.Equal("Hole a at 0.3, 0.0 is not on the Tern.", two[0].Text);
+        Assert.Equal("Hole a at 0.3, 0.1 is not on the Tern.", two[0].Text);
         // a hole is never a part
         Assert.Equal(["not-seen", "extra"], Between([Seen(0, 0, Chip)], Hole).Select(x => x.Code));
     }

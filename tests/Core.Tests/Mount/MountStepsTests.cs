@@ -39,6 +39,34 @@ public class MountStepsTests
     }
 
     [Fact]
+    public void A_screw_that_would_strip_is_told_at_its_step_and_the_driver_goes_no_further()
+    {
+        // unsprung screws whose stops lie 0.09 mm under the die
+        var plan = Plan(Holes(h => h with { Spring = null, StopMm = 2.01 }));
+        Assert.Equal(("screws strip first", true), (plan.Mount.Sheet.Summary, plan.Mount.Sheet.Trouble));
+        Assert.Equal(("screws strip first", true), (plan.Pads.Sheet.Summary, plan.Pads.Sheet.Trouble));
+        Assert.Equal(("Screws strip first", true), (plan.Pads.Pairs[0].Verdict, plan.Pads.Pairs[0].Wrong));
+        var moves = plan.Mount.Pairs[0].Tightening!.Moves;
+        var turns = plan.Mount.Sheet.Steps.Where(s => s.Turn is not null).ToList();
+        Assert.Equal(moves.Count, turns.Count);
+        // 0.2 · 2.5 mm · 1,967 N
+        const double holds = 0.983;
+        foreach (var (m, s) in moves.Zip(turns))
+        {
+            Assert.Equal(m.Strips, s.Caution!.StartsWith("Stop: this screw strips", StringComparison.Ordinal));
+            Assert.True(s.Turn!.TorqueNm <= holds + 1e-3 && s.Turn.StartTorqueNm <= holds + 1e-3);
+            Assert.Equal(m.Strips, s.Turn.LimitNm is not null);
+            Assert.Equal(holds, s.Turn.LimitNm ?? holds, 1e-3);
+            Assert.Equal(m.Strips, s.Facts.Any(f => f.Label == "the screw strips"));
+        }
+        Assert.Contains(moves, m => m.Strips);
+        Assert.Contains(moves, m => !m.Strips);
+        var sound = Plan();
+        Assert.Equal((false, false), (sound.Mount.Sheet.Trouble, sound.Pads.Sheet.Trouble));
+        Assert.Equal(("Every pad touches", false), (sound.Pads.Pairs[0].Verdict, sound.Pads.Pairs[0].Wrong));
+    }
+
+    [Fact]
     public void A_card_is_lowered_onto_its_block_and_a_block_onto_its_board()
     {
         var board = Step(Steps(ways: new() { ["who-moves"] = "board" }), "lower");

@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Pads.Cutting;
+using FaithfulBracket.Core.Pads.Seating;
 using Xunit;
 
 namespace FaithfulBracket.Core.Tests;
@@ -164,5 +165,33 @@ public class PadStepsTests
         Assert.Equal(("waits for a block", true), (waits.Summary, waits.Trouble));
         var none = PadSteps.Of(Order, [Pads()], [], null, new());
         Assert.Equal(("no pads", false, 0), (none.Summary, none.Trouble, none.Steps.Count));
+    }
+
+    [Fact]
+    public void What_pads_and_seating_come_to_is_said_worst_first()
+    {
+        SeatingResult Rest(bool floats, double pull) =>
+            new([], [0, 0], [], [new("S1", pull) { HoldsN = 1000 }, new("S2", 5000)], floats, 2.1, "");
+        (string, bool) Said(PairPads p) => (p.Verdict, p.Wrong);
+        var good = Pads(Pad(PadState.Good));
+        Assert.Equal(("Every pad touches", false), Said(good with { Seating = Rest(false, 1000) }));
+        Assert.Equal(("Screws strip first", true), Said(good with { Seating = Rest(true, 1001) }));
+        Assert.Equal(("The block floats", true), Said(good with { Seating = Rest(true, 900) }));
+        Assert.Equal(("1 pad does not fit", true), Said(Pads(Pad(PadState.Good), Pad(PadState.Crushed))));
+        Assert.Equal(
+            ("2 pads do not fit", true),
+            Said(Pads(Pad(PadState.Starved), Pad(PadState.Good) with { Fit = null }))
+        );
+        Assert.Equal(("No pads", false), Said(Pads()));
+        // on the traveller, with no pad to lay as well, and by its letter where there are several blocks
+        var strips = good with
+        {
+            Seating = Rest(false, 1001),
+        };
+        StationPlan Sheet(params PairPads[] pairs) => PadSteps.Of(Order, pairs, [], null, new());
+        Assert.Equal("screws strip first", Sheet(strips).Summary);
+        Assert.True(Sheet(strips).Trouble);
+        Assert.Equal("screws of block Q strip", Sheet(good, strips with { Pair = "Q" }).Summary);
+        Assert.Equal(("no pads", false), (Sheet(good).Summary, Sheet(good).Trouble));
     }
 }

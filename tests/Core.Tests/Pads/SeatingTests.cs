@@ -106,18 +106,24 @@ public class SeatingTests
         Assert.True(clamped.Dies[0].LoadN > 8000);
         Assert.Equal("over 7867 N: screws strip", clamped.Dies[0].LoadText);
         Assert.Equal("over 3 times the limit: the edge chips", clamped.Dies[0].EdgeText);
-        Assert.StartsWith(
-            "The die stops the block before its screws are home: they would pull over 7867 N and strip.",
-            clamped.Why,
-            StringComparison.Ordinal
+        Assert.True(clamped.ScrewsStrip);
+        Assert.Equal(
+            "4 screws would have to pull over 1967 N and strip first: check the heights of stops and die.",
+            clamped.Why
         );
         var sound = Solve();
+        Assert.False(sound.ScrewsStrip);
         Assert.Equal(FormattableString.Invariant($"{sound.Dies[0].LoadN:0} N"), sound.Dies[0].LoadText);
         Assert.Equal(FormattableString.Invariant($"{sound.Dies[0].PeakMPa:0.0} MPa"), sound.Dies[0].EdgeText);
         // and so are the turns that lead there
         var turns = Reckon.Tighten(Sample.Board(), stopped, Pads, Sample.Materials, Sample.Grey);
         var last = turns.Moves[^1];
         Assert.True(last.Strips);
+        Assert.EndsWith(
+            " turns. 4 screws would have to pull over 1967 N and strip first: check the heights of stops and die.",
+            turns.Summary,
+            StringComparison.Ordinal
+        );
         Assert.Equal("over 1967 N: screws strip", last.LoadText);
         // 0.2 · 2.5 mm · 1,967 N
         Assert.Equal("over 98.3 N·cm", last.TorqueText);

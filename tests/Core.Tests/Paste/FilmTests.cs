@@ -41,11 +41,17 @@ public class FilmTests
     }
 
     [Fact]
-    public void A_narrow_face_has_four_cells_at_least()
+    public void A_narrow_face_has_four_square_cells_across_and_its_own_area()
     {
-        var film = Film(40, 1, _ => true);
-        Assert.Equal((40, 4), (film.Columns, film.Rows));
-        Assert.Equal((40, 4), Film(1, 40, _ => true) is var up ? (up.Rows, up.Columns) : default);
+        foreach (var (w, d) in new[] { (40.0, 1.0), (1, 40) })
+        {
+            var film = new FilmGrid(Sample.Rect(0, 0, w, d), w * d * Gap, _ => true, new(Cells: 40));
+            Assert.Equal((0.25, 4 * w, 4 * d), (film.CellMm, film.Columns, film.Rows));
+            // as thick as what was laid over the face
+            Assert.Equal(Gap, film.GapMm, 12);
+            Assert.Equal(w * d, film.FullMm2(), 9);
+        }
+        Assert.Equal(0.5, new FilmGrid(Sample.Rect(0, 0, 20, 2), 4, _ => true, new(Cells: 40)).CellMm);
     }
 
     [Fact]

@@ -24,7 +24,6 @@ export function PadsLedger({ job, here, s, selected, select, own }: RoomProps<Sl
         No pads yet
       </Head>
     )
-  const bad = pads.filter((p) => p.fit?.state !== 'good')
   const groups = Object.values(
     Object.groupBy(
       pads,
@@ -34,12 +33,8 @@ export function PadsLedger({ job, here, s, selected, select, own }: RoomProps<Sl
   ) as Schemas['PlacedPad'][][]
   return (
     <>
-      <Head tone={seating?.floats || bad.length ? 'text-plum' : 'text-cool'} sub={seating?.why}>
-        {seating?.floats
-          ? 'The block floats'
-          : bad.length
-            ? `${bad.length} ${bad.length === 1 ? 'pad does' : 'pads do'} not fit`
-            : 'Every pad touches'}
+      <Head tone={here.rest?.wrong ? 'text-plum' : 'text-cool'} sub={seating?.why}>
+        {here.rest?.verdict}
       </Head>
       <div className="mt-2">
         <Button

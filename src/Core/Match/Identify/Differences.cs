@@ -111,9 +111,7 @@ public static class Differences
             list.Add(
                 new(
                     "extra",
-                    FormattableString.Invariant(
-                        $"{Call(seenLeft[i])} at {NoMinus(at.X):0.0}, {NoMinus(at.Y):0.0} is not on {name}."
-                    ),
+                    FormattableString.Invariant($"{Call(seenLeft[i])} at {at.X:0.0}, {at.Y:0.0} is not on {name}."),
                     seenLeft[i].Id is { } id ? [id] : [],
                     [at.X, at.Y]
                 )
@@ -123,9 +121,6 @@ public static class Differences
         void Add(string code, string text, SeenPoint k) =>
             list.Add(new(code, text, k.Id is { } id ? [id] : [], [k.X, k.Y]));
     }
-
-    /// <summary>To a tenth; a hair below nothing is nothing.</summary>
-    private static double NoMinus(double mm) => Math.Round(mm, 1) + 0.0;
 
     private static string Call(SeenPoint p) =>
         p switch

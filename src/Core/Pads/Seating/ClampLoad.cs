@@ -12,6 +12,19 @@ public static class ClampLoad
     public static double HoldsN(IEnumerable<BlockHole> screws) =>
         screws.Sum(h => ScrewThread.Of(h.Thread, h.ScrewMm).HoldsN);
 
+    /// <summary>Which screws strip before the block is home, in a sentence; null where none does.</summary>
+    public static string? Strips(IReadOnlyList<ScrewLoad> screws)
+    {
+        var strip = screws.Where(s => s.LoadN > s.HoldsN).ToList();
+        return strip.Count == 0 ? null : Strips(strip.Count, strip.Min(s => s.HoldsN!.Value));
+    }
+
+    /// <param name="holdsN">The weakest of them.</param>
+    public static string Strips(int screws, double holdsN) =>
+        FormattableString.Invariant(
+            $"{HowMany.Of(screws, "screw")} would have to pull over {holdsN:0} N and {(screws == 1 ? "strips" : "strip")} first: "
+        ) + "check the heights of stops and die.";
+
     public static string Figure(double loadN, double? holdsN) =>
         loadN > holdsN
             ? FormattableString.Invariant($"over {holdsN:0} N")

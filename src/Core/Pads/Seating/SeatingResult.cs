@@ -31,7 +31,11 @@ public sealed record DieContact(
 
 public sealed record PadContact(string Part, double Squash, double LoadN);
 
-public sealed record ScrewLoad(string Hole, double LoadN);
+public sealed record ScrewLoad(string Hole, double LoadN)
+{
+    /// <summary>What this screw holds, N; null where it was not looked at.</summary>
+    public double? HoldsN { get; init; }
+}
 
 /// <param name="TiltDeg">Right-handed turns about x and y, degrees.</param>
 /// <param name="Floats">Whether a corner's film is thicker than allowed: the pads hold the block off the die.</param>
@@ -43,4 +47,8 @@ public sealed record SeatingResult(
     bool Floats,
     double PlaneMm,
     string Why
-);
+)
+{
+    /// <summary>Whether a screw would strip before the block is home.</summary>
+    public bool ScrewsStrip => Screws.Any(s => s.LoadN > s.HoldsN);
+}

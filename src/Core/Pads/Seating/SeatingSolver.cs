@@ -64,10 +64,16 @@ public static class SeatingSolver
             screwLoads.AddRange(screws.Select(s => new ScrewLoad(s.Hole.Id, Math.Max(0, -Load(s.Contact, pose)))));
         }
         // a screw through both plates pulls as hard as the harder of the two asks
-        screwLoads = [.. screwLoads.GroupBy(s => s.Hole).Select(g => g.MaxBy(s => s.LoadN)!)];
+        var holes = models.SelectMany(m => m.Plate.Holes).DistinctBy(h => h.Id).ToDictionary(h => h.Id);
+        screwLoads =
+        [
+            .. screwLoads
+                .GroupBy(s => s.Hole)
+                .Select(g => g.MaxBy(s => s.LoadN)! with { HoldsN = ClampLoad.HoldsN([holes[g.Key]]) }),
+        ];
         var (x, y) = main!.Value.TiltDeg;
         var floats = dies.Any(d => d.BondLinesUm.Any(b => b > maxBondLineUm));
-        var holds = ClampLoad.HoldsN(models.SelectMany(m => m.Plate.Holes).DistinctBy(h => h.Id));
+        var holds = ClampLoad.HoldsN(holes.Values);
         return new(
             [.. dies.Select(d => d with { HoldsN = holds })],
             [x, y],
@@ -75,7 +81,7 @@ public static class SeatingSolver
             screwLoads,
             floats,
             main.Value.ZMm,
-            Why(dies, squeezed, floats, maxBondLineUm, holds)
+            ClampLoad.Strips(screwLoads) ?? Why(dies, squeezed, floats, maxBondLineUm)
         );
     }
 
@@ -271,7 +277,7 @@ public static class SeatingSolver
         return area > 0 ? sum / area : 0;
     }
 
-    private static string Why(List<DieContact> dies, List<PadContact> pads, bool floats, double limitUm, double holdsN)
+    private static string Why(List<DieContact> dies, List<PadContact> pads, bool floats, double limitUm)
     {
         if (dies.Count == 0)
             return "No die is under paste: the plate stands on its standoffs.";
@@ -281,10 +287,6 @@ public static class SeatingSolver
                 ? FormattableString.Invariant($"{films.Max():0}")
                 : FormattableString.Invariant($"{films.Min():0}–{films.Max():0}");
         var load = dies.Sum(d => d.LoadN);
-        if (load > holdsN)
-            return FormattableString.Invariant(
-                $"The die stops the block before its screws are home: they would pull over {holdsN:0} N and strip. Check the heights of stops and die."
-            );
         var push = FormattableString.Invariant(
             $"The pads push back {pads.Sum(p => p.LoadN):0} N, the die keeps {load:0} N"
         );
