@@ -50,6 +50,7 @@ foreach (var half in halves)
 
 Worker.Join(coverage, halves.Count);
 var rules = Rule.All(args[4], args[5]);
+Worker.WriteFiles(coverage, rules);
 var covered = Worker.Read(coverage).SelectMany(c => c.Rules).ToHashSet();
 var kept = Worker.Read(coverage).SelectMany(c => c.Kept).ToHashSet();
 var watch = new Watch(folder, classes, coverage);

@@ -100,7 +100,7 @@ public static class HoleAlignment
             if (holes[i].Required && partners[i] < 0)
                 missing++;
         return missing >= Missing(best)
-            && MinimaxPlacement.LowerBound(
+            && PlacementBound.LowerBound(
                 [.. Pairs(board, holes, partners, requiredOnly: true)],
                 start.RotationDeg,
                 BoundRounds

@@ -66,7 +66,7 @@ public static class SeatingChance
     }
 
     private static bool ScrewsPass(ReadOnlySpan<HolePair> pairs, Placement nominal) =>
-        MinimaxPlacement.Ratio(pairs, nominal) <= 1 || MinimaxPlacement.CanReachOne(pairs, nominal.RotationDeg);
+        MinimaxPlacement.Ratio(pairs, nominal) <= 1 || PlacementBound.CanReachOne(pairs, nominal.RotationDeg);
 
     /// <summary>
     /// Whether moving the part within reach could change whether it clears. A part that clears or clashes everywhere

@@ -39,8 +39,7 @@ public static class SteadyState
         MostRegimes = 6;
 
     private const double MostMoreS = 86_400,
-        Share = 0.95,
-        ResolutionK = 0.005;
+        Share = 0.95;
 
     public static SteadyResult Of(
         IReadOnlyList<LogSample> samples,
@@ -49,7 +48,7 @@ public static class SteadyState
     )
     {
         var log = Averaged(samples);
-        var noise = Noise(log);
+        var noise = LogNoise.Of(log);
         var cuts = new List<int> { 0 };
         for (var from = 0; cuts.Count < MostRegimes && Cut(log, from, noise, cancel) is { } next; from = next)
             cuts.Add(next);
@@ -98,25 +97,6 @@ public static class SteadyState
             list.Add(new(t / (to - from), c / (to - from)));
         }
         return list;
-    }
-
-    /// <summary>
-    /// Standard deviation of a sample, out of what three neighbours in a line leave; the middle of all, so that steps
-    /// do not count.
-    /// </summary>
-    private static double Noise(List<LogSample> log)
-    {
-        var second = new List<double>(log.Count);
-        for (var i = 1; i + 1 < log.Count; i++)
-        {
-            // the middle one against the line through its neighbours
-            var share = (log[i].TS - log[i - 1].TS) / Math.Max(1e-12, log[i + 1].TS - log[i - 1].TS);
-            var off = log[i].C - log[i - 1].C - share * (log[i + 1].C - log[i - 1].C);
-            second.Add(Math.Abs(off) / Math.Sqrt(1 + share * share + (1 - share) * (1 - share)));
-        }
-        second.Sort();
-        var median = second.Count == 0 ? 0 : second[second.Count / 2];
-        return Math.Max(median / 0.6745, ResolutionK);
     }
 
     /// <summary>Where the log from here on is best cut in two; null where one exponential does.</summary>

@@ -35,7 +35,7 @@ public class MinimaxBoundTests
             var (_, ratio) = MinimaxPlacement.Solve(pairs, 0);
             if (Math.Abs(ratio - 1) < 1e-6)
                 continue;
-            Assert.Equal(ratio < 1, MinimaxPlacement.CanReachOne(pairs, 0));
+            Assert.Equal(ratio < 1, PlacementBound.CanReachOne(pairs, 0));
             _ = ratio < 1 ? yes++ : no++;
         }
         Assert.True(yes > 100 && no > 100, $"{yes} yes, {no} no");
@@ -52,7 +52,7 @@ public class MinimaxBoundTests
             double last = 0;
             foreach (var rounds in new[] { 1, 2, 4, 8, 400 })
             {
-                var bound = MinimaxPlacement.LowerBound(pairs, 0, rounds);
+                var bound = PlacementBound.LowerBound(pairs, 0, rounds);
                 Assert.True(bound <= ratio * (1 + 1e-6), $"{bound} over {ratio}");
                 Assert.True(bound >= last);
                 last = bound;
@@ -66,26 +66,26 @@ public class MinimaxBoundTests
     public void No_bound_is_told_for_slots_tight_holes_or_one_screw()
     {
         HolePair[] far = [new(new(0, 0), new(0, 0), 0.1), new(new(10, 0), new(12, 0), 0.1)];
-        Assert.Equal(1 / 0.1, MinimaxPlacement.LowerBound(far, 0, 1), 9);
-        Assert.Equal(0, MinimaxPlacement.LowerBound([far[0], far[1] with { SlotHalfMm = 0.1 }], 0, 8));
-        Assert.Equal(0, MinimaxPlacement.LowerBound([far[0], far[1] with { SlackMm = 0 }], 0, 8));
-        Assert.Equal(0, MinimaxPlacement.LowerBound([far[1]], 0, 8));
+        Assert.Equal(1 / 0.1, PlacementBound.LowerBound(far, 0, 1), 9);
+        Assert.Equal(0, PlacementBound.LowerBound([far[0], far[1] with { SlotHalfMm = 0.1 }], 0, 8));
+        Assert.Equal(0, PlacementBound.LowerBound([far[0], far[1] with { SlackMm = 0 }], 0, 8));
+        Assert.Equal(0, PlacementBound.LowerBound([far[1]], 0, 8));
     }
 
     [Fact]
     public void Slots_tight_holes_and_no_screws_are_answered_too()
     {
-        Assert.True(MinimaxPlacement.CanReachOne([], 0));
+        Assert.True(PlacementBound.CanReachOne([], 0));
         HolePair[] tight = [new(new(0, 0), new(3, 0), 0), new(new(10, 0), new(13, 0), 0)];
-        Assert.True(MinimaxPlacement.CanReachOne(tight, 0));
-        Assert.False(MinimaxPlacement.CanReachOne([tight[0], tight[1] with { Board = new(13.01, 0) }], 0));
+        Assert.True(PlacementBound.CanReachOne(tight, 0));
+        Assert.False(PlacementBound.CanReachOne([tight[0], tight[1] with { Board = new(13.01, 0) }], 0));
         HolePair[] slotted = [new(new(0, 0), new(0, 0), 0.1), new(new(10, 0), new(11.6, 0), 0.1, 1.5)];
-        Assert.True(MinimaxPlacement.CanReachOne(slotted, 0));
-        Assert.False(MinimaxPlacement.CanReachOne([slotted[0], slotted[1] with { SlotHalfMm = 1.3 }], 0));
+        Assert.True(PlacementBound.CanReachOne(slotted, 0));
+        Assert.False(PlacementBound.CanReachOne([slotted[0], slotted[1] with { SlotHalfMm = 1.3 }], 0));
         // more holes than are kept on the stack
         HolePair[] many = [.. Enumerable.Range(0, 70).Select(i => new HolePair(new(i, 0), new(i, 0.001 * i), 0.1))];
-        Assert.True(MinimaxPlacement.CanReachOne(many, 0));
-        Assert.True(MinimaxPlacement.LowerBound(many, 0, 3) < 1e-3);
+        Assert.True(PlacementBound.CanReachOne(many, 0));
+        Assert.True(PlacementBound.LowerBound(many, 0, 3) < 1e-3);
     }
 
     [Fact]
@@ -97,7 +97,7 @@ public class MinimaxBoundTests
             var pairs = Draw(d, 2 + k % 5, 0.3);
             double Squares(Placement at) =>
                 pairs.Sum(p => (at.Apply(p.Block) - p.Board).Dot(at.Apply(p.Block) - p.Board));
-            var best = MinimaxPlacement.LeastSquares(pairs, 0);
+            var best = LeastSquaresPlacement.Of(pairs, 0);
             var least = Squares(best);
             foreach (var step in new[] { 1e-3, -1e-3 })
             {
@@ -112,7 +112,7 @@ public class MinimaxBoundTests
     public void One_screw_shifts_and_does_not_turn()
     {
         HolePair[] one = [new(new(10, 0), new(3, 4), 0.1)];
-        foreach (var at in new[] { MinimaxPlacement.LeastSquares(one, 90), MinimaxPlacement.Solve(one, 90).Placement })
+        foreach (var at in new[] { LeastSquaresPlacement.Of(one, 90), MinimaxPlacement.Solve(one, 90).Placement })
         {
             Assert.Equal(90, at.RotationDeg, 9);
             Assert.Equal(3, at.XMm, 9);
@@ -121,9 +121,9 @@ public class MinimaxBoundTests
         Assert.Equal((new Placement(0, 0, 90), 0), MinimaxPlacement.Solve([], 90));
         // screws in one place tell nothing of the turn either
         HolePair[] same = [one[0], one[0] with { Board = new(3.2, 4) }];
-        Assert.Equal(180, MinimaxPlacement.LeastSquares(same, 180).RotationDeg, 9);
+        Assert.Equal(180, LeastSquaresPlacement.Of(same, 180).RotationDeg, 9);
         Assert.Equal(1, MinimaxPlacement.Solve(same, 180).Ratio, 6);
-        Assert.True(MinimaxPlacement.CanReachOne([one[0], one[0] with { Board = new(3.19, 4) }], 180));
+        Assert.True(PlacementBound.CanReachOne([one[0], one[0] with { Board = new(3.19, 4) }], 180));
     }
 
     [Fact]
@@ -177,7 +177,7 @@ public class MinimaxBoundTests
             )),
         ];
         Assert.Equal(0.15 / 0.2, MinimaxPlacement.Solve(pairs, 0).Ratio, 6);
-        Assert.True(MinimaxPlacement.CanReachOne(pairs, 0));
-        Assert.False(MinimaxPlacement.CanReachOne([.. pairs.Select(p => p with { SlackMm = 0.149 })], 0));
+        Assert.True(PlacementBound.CanReachOne(pairs, 0));
+        Assert.False(PlacementBound.CanReachOne([.. pairs.Select(p => p with { SlackMm = 0.149 })], 0));
     }
 }

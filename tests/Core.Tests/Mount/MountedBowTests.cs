@@ -214,4 +214,132 @@ public class MountedBowTests
         Assert.NotNull(Pressed(100, block: Backed(HoleRole.Perimeter, "S1", "S2", "S3", "S4")).With);
         Assert.Null(Pressed(100, block: Backed(HoleRole.Perimeter)).With);
     }
+
+    /// <summary>The same loads given to the plate by hand; <paramref name="stiff"/> and <paramref name="watched"/> as they are to lie.</summary>
+    private static BowResult ByHand((Polygon, double)[] stiff, Polygon[] watched) =>
+        BoardBow.Solve(
+            new(Sample.Rect(0, 0, 120, 100), 1.6, 22_000, 0.15)
+            {
+                Supports = [.. Sample.Corners(29).Select(p => new BowSupport(p.X, p.Y, SupportKind.Pinned, 5))],
+                Loads = [new(0, 0, 24, 22, -100), new(-15, 33, 14, 12, -8), new(0, -35, 16, 10, 6)],
+                Elements = 1200,
+                Stiffeners = stiff,
+                Watched = watched,
+            }
+        );
+
+    private static void Same(BowResult expected, BowResult told)
+    {
+        Assert.Equal(expected.PeakMm, told.PeakMm, 1e-6 * Math.Abs(expected.PeakMm));
+        Assert.Equal(expected.StrainMicro, told.StrainMicro, 1e-6 * expected.StrainMicro);
+        Assert.Equal(expected.WatchedStrainMicro!.Value, told.WatchedStrainMicro!.Value, 1e-6 * expected.StrainMicro);
+    }
+
+    /// <summary>A coil and a can in the middle of the board bend most, and are not watched.</summary>
+    private static Board Crowded(PartKind hot, Backing? backing = null)
+    {
+        var board = Sample.Board(
+            more:
+            [
+                Sample.Part("V9", PartKind.Memory, 0, -35, 16, 10, 1.2, Cooling.Must) with
+                {
+                    Face = Face.Back,
+                },
+                Sample.Part("L9", PartKind.Inductor, 29, 0, 10, 10, 4, Cooling.Must),
+                Sample.Part("C9", PartKind.Capacitor, -29, -25, 6, 6, 4, Cooling.Must),
+                Sample.Part("X9", PartKind.Connector, -29, 0, 10, 30, 4),
+                Sample.Part("D9", PartKind.Die, -40, 0, 10, 10, 1) with
+                {
+                    Face = Face.Back,
+                },
+            ]
+        );
+        return board with
+        {
+            Backing = backing,
+            Parts = [.. board.Parts.Select(p => p.Id == "U1" ? p with { Kind = hot } : p)],
+        };
+    }
+
+    private static readonly PadContact[] Crowd = [new("M1", 0.2, 8), new("V9", 0.2, 6), new("M2", 0.2, 0)];
+    private static readonly Polygon[] Memories =
+    [
+        Sample.Rect(-15, 33, 14, 12),
+        Sample.Rect(15, -33, 14, 12),
+        Sample.Rect(0, -35, 16, 10),
+    ];
+
+    [Theory]
+    [InlineData(PartKind.Die)]
+    [InlineData(PartKind.Lid)]
+    public void The_hot_package_stiffens_the_board_by_its_rim_and_strain_is_looked_for_under_soldered_chips(
+        PartKind hot
+    ) =>
+        Same(
+            ByHand(
+                [(Sample.Rect(0, 0, 24, 22), 300), (Sample.Rect(0, 0, 34, 32), 6)],
+                [Sample.Rect(0, 0, 34, 32), .. Memories]
+            ),
+            Pressed(100, board: Crowded(hot), pads: Crowd).Without!
+        );
+
+    [Theory]
+    [InlineData(PartKind.Die)]
+    [InlineData(PartKind.Lid)]
+    public void Over_a_socket_the_plate_behind_stiffens_and_the_package_is_not_soldered(PartKind hot) =>
+        Same(
+            ByHand([(Sample.Rect(0, 0, 70, 70), 40)], Memories),
+            Pressed(100, board: Crowded(hot, new(Sample.Rect(0, 0, 70, 70), 40)), pads: Crowd).Without!
+        );
+
+    [Fact]
+    public void The_back_plate_lies_over_the_hull_of_its_holes_and_both_strains_are_told()
+    {
+        var told = Pressed(
+            100,
+            board: Crowded(PartKind.Die),
+            block: Sample.Block() with
+            {
+                BackPlate = new()
+                {
+                    Id = "back",
+                    UsesHoles = [],
+                    StiffnessFactor = 5,
+                },
+            },
+            pads: Crowd
+        );
+        var backed = ByHand(
+            [(Sample.Rect(0, 0, 24, 22), 300), (Sample.Rect(0, 0, 34, 32), 6), (Sample.Rect(0, 0, 58, 58), 5)],
+            [Sample.Rect(0, 0, 34, 32), .. Memories]
+        );
+        Same(backed, told.With!);
+        Assert.Equal(JointStrain.InWords(backed.WatchedStrainMicro!.Value), told.WithStrain);
+        Assert.Equal(JointStrain.InWords(told.Without!.WatchedStrainMicro!.Value), told.WithoutStrain);
+        Assert.Contains($"reaches {told.WithStrain},", told.Text, StringComparison.Ordinal);
+        Assert.Null(Pressed(100).WithStrain);
+    }
+
+    [Fact]
+    public void Screws_nearly_in_a_line_give_a_rough_figure_and_it_says_so()
+    {
+        static double Near(double y) => Math.Sign(y) * 2;
+        var board = Sample.Board();
+        board = board with { Holes = [.. board.Holes.Select(h => h with { Y = Near(h.Y) })] };
+        var block = Sample.Block();
+        block = block with
+        {
+            Plates =
+            [
+                block.Plates[0] with
+                {
+                    Holes = [.. block.Plates[0].Holes.Select(h => h with { Y = Near(h.Y) })],
+                },
+            ],
+        };
+        var weak = Pressed(4, board: board, block: block);
+        Assert.Equal(Validity.Weak, weak.Validity);
+        Assert.EndsWith("take this as a rough figure.", weak.Text, StringComparison.Ordinal);
+        Assert.EndsWith("joints take.", Pressed(4).Text, StringComparison.Ordinal);
+    }
 }

@@ -17,9 +17,10 @@ public class FaultTests
     private static readonly string[] Chips = ["M1", "M2", "M3", "M4", "M5", "M6"];
 
     /// <summary>240 W on the die, six memory chips of 3 W round it.</summary>
-    private static FaultBench Bench(double flow = 3)
+    /// <param name="dark">Chips that give no heat.</param>
+    internal static FaultBench Bench(double flow = 3, params string[] dark)
     {
-        var stack = Stack(3);
+        var stack = Stack(3, dark);
         return FaultBench.Of(stack.Laid, stack.Pads, stack.Materials, stack.Paste, new(null, 30, flow));
     }
 
@@ -49,7 +50,7 @@ public class FaultTests
         new(null, 30, 3)
     );
 
-    private static StackUp Stack(double baseMm)
+    private static StackUp Stack(double baseMm, params string[] dark)
     {
         var board = Sample.Board();
         (double X, double Y)[] at = [(-9, 33), (9, 33), (30, 6), (30, -9), (9, -33), (-9, -33)];
@@ -59,7 +60,17 @@ public class FaultTests
             Parts =
             [
                 .. board.Parts.Where(p => p.Kind != PartKind.Memory),
-                .. at.Select((a, i) => sample with { Id = Chips[i], X = a.X, Y = a.Y, DissipationW = 3, LimitC = 95 }),
+                .. at.Select(
+                    (a, i) =>
+                        sample with
+                        {
+                            Id = Chips[i],
+                            X = a.X,
+                            Y = a.Y,
+                            DissipationW = dark.Contains(Chips[i]) ? 0 : 3,
+                            LimitC = 95,
+                        }
+                ),
             ],
         };
         var block = Sample.Block();

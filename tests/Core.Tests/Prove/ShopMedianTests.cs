@@ -53,4 +53,43 @@ public class ShopMedianTests
         Assert.Equal("10 proved jobs with grey: 10 % under the maker's claim, ± 1 %.", two[1].Text);
         Assert.Equal(1.2, two[2].Ratio);
     }
+
+    [Fact]
+    public void One_job_is_one_job() =>
+        Assert.Equal(
+            "1 proved job: from 4 on the shop's own median says something.",
+            Assert.Single(ShopMedians.Of([Job(1, 1)])).Text
+        );
+
+    [Fact]
+    public void Between_two_the_median_lies_half_way_and_the_order_of_jobs_is_no_matter()
+    {
+        double[] ratios = [1.30, 0.90, 1.10, 1.00];
+        var told = ShopMedians.Of([.. ratios.Select((r, i) => Job(i, r))])[0];
+        Assert.Equal(1.05, told.Ratio!.Value, 1e-9);
+        // 0.05, 0.05, 0.15, 0.25
+        Assert.Equal(1.4826 * 0.10, told.Spread!.Value, 1e-9);
+        Assert.Equal("4 proved jobs: 5 % over the maker's claim, ± 15 %.", told.Text);
+        Assert.Equal(EvidenceGrade.B, ShopMedians.Of([.. Enumerable.Range(0, 9).Select(i => Job(i, 1))])[0].Grade);
+        Assert.Equal(
+            "10 proved jobs: as the maker claims, ± 1 %.",
+            ShopMedians.Of([.. Enumerable.Range(0, 10).Select(i => Job(i, 1))])[0].Text
+        );
+    }
+
+    [Fact]
+    public void Far_off_is_three_and_a_half_deviations_and_ten_percent_at_least_the_farthest_first()
+    {
+        // all alike: a deviation is taken as three hundredths, far is 0.105
+        List<BlockMeasured> alike = [.. Enumerable.Range(1, 6).Select(i => Job(i, 1))];
+        Assert.Empty(ShopMedians.Of([.. alike, Job(7, 1.104)])[0].Outliers);
+        Assert.Equal(
+            ["Job 9", "Job 7", "Job 8"],
+            ShopMedians.Of([.. alike, Job(7, 1.3), Job(8, 0.894), Job(9, 0.5)])[0].Outliers.Select(o => o.Title)
+        );
+        // a wide spread of its own: median 1, deviations 0.1: far is 0.519
+        List<BlockMeasured> wide = [Job(1, 0.9), Job(2, 1.1), Job(3, 1), Job(4, 0.9), Job(5, 1.1)];
+        Assert.Empty(ShopMedians.Of([.. wide, Job(6, 1.1), Job(7, 0.5)])[0].Outliers);
+        Assert.Single(ShopMedians.Of([.. wide, Job(6, 1.1), Job(7, 0.45)])[0].Outliers);
+    }
 }

@@ -65,7 +65,7 @@ public static class FaultTrainer
         for (var i = 0; i < checks.Count; i++)
             if (
                 choices.FirstOrDefault(c => c.Kind == checks[i].Kind) is not { } choice
-                || (choice.Parts.Count > 0) != (checks[i].Part is { } part && choice.Parts.Contains(part))
+                || !(checks[i].Part is { } part ? choice.Parts.Contains(part) : choice.Parts.Count == 0)
             )
                 throw new InputException($"checks/{i}", "This can not be looked for there.");
         List<TrainingAnswer> answers = [.. checks.Select(c => Answer(fault, c))];
@@ -134,27 +134,16 @@ public static class FaultTrainer
             [.. readings.Select(r => new SensorReading(r.Parts, SensorKind.Mean, r.C, SigmaK))],
             met
         );
-        var looks = 0;
-        foreach (var h in found.Hypotheses)
+        // the four corners of a tilt are one look; nobody looks twice
+        var looked = new HashSet<(FaultKind, string?)>();
+        foreach (var h in found.Hypotheses.Where(h => h.Kind is not (FaultKind.None or FaultKind.Misread)))
+        foreach (var part in h.Parts.Count > 0 ? h.Parts.Cast<string?>() : [null])
         {
-            if (h.Kind is FaultKind.None or FaultKind.Misread)
-                continue;
-            if (h.Kind == FaultKind.Tilt)
-            {
-                // one look at the four corners is one look
-                looks++;
-                if (fault.Kind == FaultKind.Tilt)
-                    return looks;
-                continue;
-            }
-            foreach (var part in h.Parts.Count > 0 ? h.Parts.Cast<string?>() : [null])
-            {
-                looks++;
-                if (fault.Kind == h.Kind && fault.Part == part)
-                    return looks;
-            }
+            looked.Add((h.Kind, part));
+            if (fault.Kind == h.Kind && fault.Part == part)
+                return looked.Count;
         }
-        return looks;
+        return looked.Count;
     }
 
     private static double Gauss(Random random) =>

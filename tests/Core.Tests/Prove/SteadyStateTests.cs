@@ -1,0 +1,127 @@
+using FaithfulBracket.Core.Prove;
+using Xunit;
+
+namespace FaithfulBracket.Core.Tests;
+
+/// <summary>Where a log is cut, and how long is left to wait, against plain search and against waiting itself.</summary>
+public class SteadyStateTests
+{
+    private static double Gauss(Random r) =>
+        Math.Sqrt(-2 * Math.Log(1 - r.NextDouble())) * Math.Cos(2 * Math.PI * r.NextDouble());
+
+    private static List<LogSample> Log(int n, Func<int, double> c, double stepS = 1) =>
+        [.. Enumerable.Range(0, n).Select(i => new LogSample(i * stepS, c(i)))];
+
+    /// <summary>The best of all cuts, and whether it is worth its four figures: BIC twice over.</summary>
+    private static int? Plain(List<LogSample> log)
+    {
+        var n = log.Count;
+        var floor = Math.Pow(LogNoise.Of(log), 2) * n;
+        var whole = Exponential.Fit(log).Squares;
+        if (whole / n * n < floor + Math.Pow(LogNoise.Of(log), 2) * 6 * Math.Sqrt(2.0 * n))
+            return null;
+        var (squares, at) = Enumerable
+            .Range(8, n - 15)
+            .Select(cut => (Exponential.Fit(log[..cut]).Squares + Exponential.Fit(log[cut..]).Squares, cut))
+            .MinBy(x => x.Item1);
+        return Math.Pow((whole + floor) / (squares + floor), n) > Math.Pow(n, 8) ? at : null;
+    }
+
+    [Fact]
+    public void A_small_step_is_cut_just_where_and_when_a_plain_search_over_all_cuts_does()
+    {
+        int cut = 0,
+            whole = 0;
+        for (var seed = 0; seed < 60; seed++)
+        {
+            var random = new Random(seed);
+            var (at, step) = (random.Next(6, 44), 0.12 + 0.9 * random.NextDouble());
+            var log = Log(50, i => (i < at ? 50 : 50 + step) + 0.1 * Gauss(random));
+            var expected = Plain(log);
+            var told = SteadyState.Of(log);
+            if (expected is { } first)
+            {
+                cut++;
+                Assert.Equal(log[first].TS, told.Regimes[1].FromS);
+                Assert.Equal(log[first - 1].TS, told.Regimes[0].ToS);
+            }
+            else
+            {
+                whole++;
+                Assert.Single(told.Regimes);
+            }
+        }
+        // both are met
+        Assert.True(cut > 15 && whole > 15, $"{cut} cut, {whole} not");
+    }
+
+    [Theory]
+    [InlineData(100, 37)]
+    [InlineData(300, 137)]
+    [InlineData(400, 8)]
+    [InlineData(400, 392)]
+    [InlineData(400, 201)]
+    public void A_step_in_a_long_log_is_found_to_the_sample(int n, int at)
+    {
+        var told = SteadyState.Of(Log(n, i => i < at ? 40 : 60));
+        Assert.Equal([new Regime(0, at - 1), new Regime(at, n - 1)], told.Regimes);
+        Assert.Equal(60, told.SteadyC, 0.01);
+    }
+
+    [Fact]
+    public void After_as_long_as_was_said_the_figure_is_as_sure_as_was_asked()
+    {
+        // settled long ago, and coarse: the more samples the surer
+        foreach (var within in new[] { 0.1, 0.15 })
+        {
+            var random = new Random(4);
+            double[] off = [.. Enumerable.Range(0, 4000).Select(_ => Gauss(random))];
+            double C(int i) => 60 - 20 * Math.Exp(-i / 8.0) + 0.6 * off[i];
+            var now = SteadyState.Of(Log(60, C), within);
+            Assert.True(now.PlusMinusC > within);
+            var more = (int)Math.Ceiling(now.MoreS);
+            Assert.InRange(more, 2, 3000);
+            // the wait is bounded by two time constants as fitted; asked again it goes on from there
+            var total = 60 + more;
+            for (var again = 0; again < 12 && !SteadyState.Of(Log(total, C), within).Settled; again++)
+                total += (int)Math.Ceiling(SteadyState.Of(Log(total, C), within).MoreS);
+            Assert.True(SteadyState.Of(Log(total, C), within).Settled);
+        }
+    }
+
+    [Fact]
+    public void A_settling_log_is_settled_when_it_was_said_it_would_be()
+    {
+        double C(int i) => 60 - 30 * Math.Exp(-i / 90.0);
+        foreach (var (n, within) in new[] { (120, 0.5), (200, 0.25), (260, 1.0) })
+        {
+            var now = SteadyState.Of(Log(n, C), within);
+            Assert.False(now.Settled);
+            var until = n + now.MoreS;
+            Assert.True(SteadyState.Of(Log((int)until + 6, C), within).Settled);
+            Assert.False(SteadyState.Of(Log((int)until - 6, C), within).Settled);
+        }
+        Assert.Equal(0, SteadyState.Of(Log(1200, C)).MoreS);
+    }
+
+    [Fact]
+    public void A_log_of_thousands_is_told_by_its_means_to_the_same_figures()
+    {
+        var random = new Random(9);
+        var long4 = Log(
+            4000,
+            i => (i < 1500 ? 70 : 60) - 20 * Math.Exp(-(i < 1500 ? i : i - 1500) / 200.0) + 0.3 * Gauss(random)
+        );
+        var told = SteadyState.Of(long4);
+        Assert.Equal(2, told.Regimes.Count);
+        Assert.Equal(1500, told.Regimes[1].FromS, 10.0);
+        // the last stretch alone, fitted whole
+        var last = long4[(int)told.Regimes[1].FromS..];
+        var fit = Exponential.Fit(last);
+        Assert.Equal(fit.SteadyC, told.SteadyC, 0.03);
+        Assert.Equal(fit.TauS, told.TauS, 0.05 * fit.TauS);
+        var (error, freedom) = fit.SteadyError(last);
+        Assert.Equal(error * Student.Times(0.95, freedom), told.PlusMinusC, 0.15 * told.PlusMinusC);
+        Assert.Equal(long4[^1].TS, told.Regimes[1].ToS);
+    }
+}
