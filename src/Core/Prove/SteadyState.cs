@@ -20,8 +20,8 @@ public sealed record SteadyResult(
 );
 
 /// <summary>
-/// Settling of a log: one exponential by least squares (variable projection, Golub and Pereyra 1973), cut where two fit clearly better than
-/// one.
+/// Settling of a log: one exponential by least squares (variable projection, Golub and Pereyra 1973), of the last
+/// stretch between changes of load (<see cref="LogCuts"/>).
 /// </summary>
 public static class SteadyState
 {
@@ -35,9 +35,6 @@ public static class SteadyState
     /// <summary>Longer logs are averaged down to so many before they are cut into regimes.</summary>
     private const int MostFitted = 400;
 
-    private const int LeastInRegime = 8,
-        MostRegimes = 6;
-
     private const double MostMoreS = 86_400,
         Share = 0.95;
 
@@ -48,10 +45,7 @@ public static class SteadyState
     )
     {
         var log = Averaged(samples);
-        var noise = LogNoise.Of(log);
-        var cuts = new List<int> { 0 };
-        for (var from = 0; cuts.Count < MostRegimes && Cut(log, from, noise, cancel) is { } next; from = next)
-            cuts.Add(next);
+        var cuts = LogCuts.Of(log, cancel);
         int First(int cut) => (int)((long)cuts[cut] * samples.Count / log.Count);
         var regimes = cuts.Select(
                 (_, i) =>
@@ -97,40 +91,5 @@ public static class SteadyState
             list.Add(new(t / (to - from), c / (to - from)));
         }
         return list;
-    }
-
-    /// <summary>Where the log from here on is best cut in two; null where one exponential does.</summary>
-    private static int? Cut(List<LogSample> log, int from, double noise, CancellationToken cancel)
-    {
-        var n = log.Count - from;
-        if (n < 2 * LeastInRegime)
-            return null;
-        var whole = Exponential.Fit(log.GetRange(from, n), cancel).Squares;
-        // what one leaves has to be clearly more than noise
-        if (whole < noise * noise * (n + 6 * Math.Sqrt(2.0 * n)))
-            return null;
-        double best = double.PositiveInfinity;
-        var at = -1;
-        double Both(int cut)
-        {
-            cancel.ThrowIfCancellationRequested();
-            return Exponential.Fit(log.GetRange(from, cut), cancel).Squares
-                + Exponential.Fit(log.GetRange(from + cut, n - cut), cancel).Squares;
-        }
-        var stride = Math.Max(1, n / 40);
-        for (var cut = LeastInRegime; cut <= n - LeastInRegime; cut += stride)
-            if (Both(cut) is var squares && squares < best)
-                (best, at) = (squares, cut);
-        for (
-            int cut = Math.Max(LeastInRegime, at - stride), end = Math.Min(n - LeastInRegime, at + stride);
-            cut <= end;
-            cut++
-        )
-            if (Both(cut) is var squares && squares < best)
-                (best, at) = (squares, cut);
-        // four more figures have to earn their keep (Bayesian information criterion, twice over)
-        var floor = noise * noise * n;
-        var gained = n * Math.Log((whole + floor) / (best + floor));
-        return at > 0 && gained > 2 * 4 * Math.Log(n) ? from + at : null;
     }
 }

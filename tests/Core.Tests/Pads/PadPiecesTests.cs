@@ -121,4 +121,63 @@ public class PadPiecesTests
             )
         );
     }
+
+    /// <summary>Stages of 6 × 6 mm at these places, as strips.</summary>
+    private static string[] Strips((double X, double Y)[] at, Func<PlacedPad, PlacedPad>? change = null)
+    {
+        var board = Sample.Board(
+            more: [.. at.Select((p, i) => Sample.Part($"Q{i}", PartKind.PowerStage, p.X, p.Y, 6, 6, 0.9))]
+        );
+        PlacedPad[] pads = [.. at.Select((_, i) => (change ?? (p => p))(Pad($"Q{i}", i)))];
+        return [.. PadPieces.Of(board, pads, strips: true).Select(p => string.Join(" ", p.Parts))];
+    }
+
+    [Fact]
+    public void A_row_is_joined_to_both_sides_of_where_it_is_met_along_x_and_along_y()
+    {
+        Assert.Equal(["Q1 Q0 Q2"], Strips([(10, 0), (0, 0), (20, 0)]));
+        Assert.Equal(["Q1 Q0 Q2"], Strips([(0, 10), (0, 0), (0, 20)]));
+        // four millimetres between them and no more, on either side
+        Assert.Equal(["Q1 Q0 Q2"], Strips([(0, 0), (-10, 0), (10, 0)]));
+        Assert.Equal(["Q0", "Q1", "Q2"], Strips([(0, 0), (-10.1, 0), (10.1, 0)]));
+        Assert.Equal(["Q0 Q2", "Q1"], Strips([(0, 0), (-10.1, 0), (10, 0)]));
+        // six tenths out of line
+        Assert.Equal(["Q0 Q1"], Strips([(0, 0), (9, 0.59)]));
+        Assert.Equal(["Q0", "Q1"], Strips([(0, 0), (9, 0.61)]));
+        Assert.Equal(["Q0", "Q1"], Strips([(0, 0), (9, -0.61)]));
+    }
+
+    [Fact]
+    public void Where_two_rows_cross_the_longer_is_cut_and_of_equals_the_one_along_x()
+    {
+        Assert.Equal(["Q0 Q2 Q3", "Q1"], Strips([(0, 0), (9, 0), (0, 9), (0, 18)]));
+        Assert.Equal(["Q0 Q1", "Q2"], Strips([(0, 0), (9, 0), (0, 9)]));
+        // what was cut in one strip is not cut again
+        Assert.Equal(["Q0 Q1 Q2", "Q3"], Strips([(0, 0), (9, 0), (18, 0), (9, 9)]));
+    }
+
+    [Fact]
+    public void A_strip_is_of_one_kind_face_land_and_material()
+    {
+        (double, double)[] two = [(0, 0), (9, 0)];
+        Func<PlacedPad, PlacedPad> Second(Func<PlacedPad, PlacedPad> change) => p => p.Part == "Q1" ? change(p) : p;
+        Assert.Equal(["Q0 Q1"], Strips(two));
+        Assert.Equal(2, Strips(two, Second(p => p with { Kind = PartKind.Memory })).Length);
+        Assert.Equal(2, Strips(two, Second(p => p with { Face = Face.Back })).Length);
+        Assert.Equal(2, Strips(two, Second(p => p with { Land = "other" })).Length);
+        Assert.Equal(2, Strips(two, Second(p => p with { Material = "firm" })).Length);
+    }
+
+    [Fact]
+    public void A_strip_carries_what_its_pads_are()
+    {
+        var piece = PadPieces.Of(Board, Pads, strips: true)[0];
+        Assert.Equal(
+            (PartKind.PowerStage, Face.Front, 1, "soft", "P", "A", false),
+            (piece.Kind, piece.Face, piece.ThicknessMm, piece.Material, piece.Pair, piece.Board, piece.OnBlock)
+        );
+        var alone = PadPieces.Of(Board, Pads, strips: false)[1];
+        Assert.Equal(("B", 6, 6, "P", "A"), (alone.Id, alone.WidthMm, alone.DepthMm, alone.Pair, alone.Board));
+        Assert.Equal(["Q2"], alone.Parts);
+    }
 }

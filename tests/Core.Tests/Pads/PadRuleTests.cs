@@ -66,6 +66,30 @@ public class PadRuleTests
     }
 
     [Fact]
+    public void A_supplied_pad_that_fills_is_taken_before_others_that_would_do()
+    {
+        var kit = Kit(Sheet(0.9, "soft"), Sheet(1, "firm"), Sheet(1, "soft"));
+        // the first of its thickness in the kit, though 0.9 stands before it
+        var asked = For(kit, 1, 0.83, 0.85, new StockedPad(1, "soft"));
+        Assert.Equal(("kit 1.0 firm Good", "kit 1.0 firm Good"), (Said(asked.Chosen), Said(asked.Declared)));
+        // the kit's before the drawer's of the same thickness, whatever the kit's order
+        var drawer = For(
+            Kit(Sheet(0.9, "soft")),
+            1.2,
+            1.0,
+            1.05,
+            new StockedPad(1.2, "firm"),
+            new StockedPad(1.2, "soft")
+        );
+        Assert.Equal("drawer 1.2 firm Good", Said(drawer.Declared));
+        // nothing fills and none is supplied: the one that misses least
+        Assert.Equal(
+            "kit 0.9 soft Starved",
+            Said(For(Kit(Sheet(0.5, "soft"), Sheet(0.9, "soft"), Sheet(0.7, "soft")), null, 1.0, 1.2).Chosen)
+        );
+    }
+
+    [Fact]
     public void A_thickness_that_is_nowhere_is_reckoned_in_the_kits_material()
     {
         var asked = For(Kit(Sheet(1, "firm")), 3, 2.5, 2.6);

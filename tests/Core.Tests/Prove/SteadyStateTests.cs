@@ -69,6 +69,36 @@ public class SteadyStateTests
     }
 
     [Fact]
+    public void Each_step_of_a_sweep_is_a_stretch_and_the_last_one_counts()
+    {
+        var random = new Random(2);
+        foreach (var steps in new[] { 3, 5, 8, 10 })
+        {
+            var n = steps * 40;
+            var told = SteadyState.Of(Log(n, i => 20 + 4 * (i / 40) + 0.05 * Gauss(random)));
+            Assert.Equal(steps, told.Regimes.Count);
+            // to the sample, or one before: the first of a stretch may be taken for its settling
+            foreach (var (regime, k) in told.Regimes.Select((r, k) => (r, k)))
+                Assert.InRange(regime.FromS, 40 * k - 1, 40 * k);
+            Assert.Equal(16 + 4 * steps, told.SteadyC, 0.1);
+            Assert.True(told.Settled);
+        }
+        // of more no more are told
+        Assert.Equal(10, SteadyState.Of(Log(400, i => i / 25 % 2 * 30)).Regimes.Count);
+    }
+
+    [Fact]
+    public void Loads_that_come_and_go_with_their_settling_are_told_each()
+    {
+        // up and down by 30 K with 12 s, each for 60 s
+        double C(int i) => 40 + (i / 60 % 2 == 0 ? -30 : 30) * (Math.Exp(-(i % 60) / 12.0) - 0.5);
+        var told = SteadyState.Of(Log(360, C));
+        Assert.Equal([0, 60, 120, 180, 240, 300], told.Regimes.Select(r => r.FromS));
+        Assert.Equal(25, told.SteadyC, 0.1);
+        Assert.Equal(12, told.TauS, 0.2);
+    }
+
+    [Fact]
     public void After_as_long_as_was_said_the_figure_is_as_sure_as_was_asked()
     {
         // settled long ago, and coarse: the more samples the surer
