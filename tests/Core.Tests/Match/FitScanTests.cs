@@ -1,4 +1,5 @@
 using CsCheck;
+using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match;
@@ -86,5 +87,89 @@ public class FitScanTests
             Holes = [.. Sample.Board().Holes.Select((h, i) => i == 2 ? h with { SlotMm = 2 } : h)],
         };
         Assert.True(new HoleDistances(slotted).MayLineUp(wide));
+    }
+
+    private static ScanEntry One(Board board, Block block) => FitScan.Run(board, [block])[0];
+
+    [Fact]
+    public void Another_socket_settles_it_by_name()
+    {
+        static SocketFit For(string socket) => new(socket, null, null, null, null, null, null);
+        var board = Sample.Board() with { Socket = "Q7" };
+        var other = One(board, Sample.Block() with { Sockets = [For("Z1"), For("Z2")] });
+        Assert.Equal((Verdict.Clashes, "wrong socket", 0), (other.Verdict, other.Summary, other.ChanceOfSeating));
+        Assert.Equal("The board's socket is Q7; the block is made for Z1, Z2.", other.TopReason);
+        Assert.True(other.IsHopeless);
+        Assert.Null(other.Fit);
+        Assert.NotNull(One(board, Sample.Block() with { Sockets = [For("Z1"), For("Q7")] }).Fit);
+        Assert.NotNull(One(board, Sample.Block()).Fit);
+        Assert.NotNull(One(Sample.Board(), Sample.Block() with { Sockets = [For("Z1")] }).Fit);
+    }
+
+    private static Block Moved(Func<BlockHole, int, BlockHole> change) =>
+        Sample.Block() with
+        {
+            Plates = [Sample.Block().Plates[0] with { Holes = [.. Sample.Block().Plates[0].Holes.Select(change)] }],
+        };
+
+    [Fact]
+    public void Another_pattern_of_screws_is_hopeless_and_what_clashes_otherwise_is_not()
+    {
+        var far = One(Sample.Board(), Moved((h, i) => i == 2 ? h with { X = h.X + 3 } : h));
+        Assert.Equal(("screws do not line up", true), (far.Summary, far.IsHopeless));
+        Assert.StartsWith("The block's pattern of holes is another", far.TopReason, StringComparison.Ordinal);
+        var tall = One(Sample.Board(more: Sample.Part("C1", PartKind.Capacitor, 35, 0, 5, 5, 4)), Sample.Block());
+        Assert.Equal((Verdict.Clashes, false), (tall.Verdict, tall.IsHopeless));
+        Assert.False(One(Sample.Board(), Sample.Block()).IsHopeless);
+    }
+
+    [Fact]
+    public void On_a_measured_board_only_what_is_out_of_all_reach_is_settled()
+    {
+        var board = Sample.Board(0.1);
+        // twice the capture radius and what a small turn adds over 82 mm
+        var reach = 4 + 0.04 * (58 * Math.Sqrt(2));
+        Block Off(double mm, bool required = true) =>
+            Moved(
+                (h, i) =>
+                    i == 2
+                        ? h with
+                        {
+                            X = h.X + mm * Math.Sqrt(0.5),
+                            Y = h.Y + mm * Math.Sqrt(0.5),
+                            Required = required,
+                        }
+                        : h
+            );
+        Assert.True(FitScan.MayPair(board, Off(0)));
+        Assert.True(FitScan.MayPair(board, Off(4)));
+        // farther out the turn adds a little more
+        Assert.False(FitScan.MayPair(board, Off(reach + 0.5)));
+        Assert.True(FitScan.MayPair(board, Off(reach + 0.5, required: false)));
+        // along a slot it is met again, the whole of its length in either place
+        var slotted = board with
+        {
+            Holes = [.. board.Holes.Select((h, i) => i == 2 ? h with { SlotMm = 2 } : h)],
+        };
+        Assert.True(FitScan.MayPair(slotted, Off(reach + 0.5)));
+        // turned as the block may lie
+        var wide = Sample.Board(0.1) with
+        {
+            Holes = [.. board.Holes.Select(h => h with { X = 1.4 * h.X })],
+        };
+        var deep = Moved((h, _) => h with { Y = 1.4 * h.Y });
+        Assert.False(FitScan.MayPair(wide, deep));
+        Assert.True(FitScan.MayPair(wide, deep with { Rotations = [0, 90] }));
+        // another board's plate is not asked
+        var foreign = deep with
+        {
+            Plates = [deep.Plates[0] with { Board = "elsewhere" }],
+        };
+        Assert.True(FitScan.MayPair(wide, foreign));
+        Assert.False(FitScan.MayPair(wide with { Holes = [] }, deep));
+        Assert.True(
+            FitScan.MayPair(wide with { Holes = [wide.Holes[0]] }, Moved((h, i) => h with { Required = i == 0 }))
+        );
+        Assert.False(FitScan.MayPair(wide with { Holes = [] }, Moved((h, i) => h with { Required = i == 0 })));
     }
 }

@@ -69,7 +69,7 @@ public class WorkOrderTests
         };
 
     /// <summary>Rows of two holes 28 mm apart, one row every so many mm, each with a hot part between its holes.</summary>
-    private static Board Rails(int rows, double everyMm)
+    internal static Board Rails(int rows, double everyMm)
     {
         var at = Enumerable.Range(0, rows).Select(i => i * everyMm).ToList();
         return Sample.Board() with
@@ -91,7 +91,7 @@ public class WorkOrderTests
         };
     }
 
-    private static WorkOrder Order(Board board, params Block[] blocks) =>
+    internal static WorkOrder Order(Board board, params Block[] blocks) =>
         new() { Pieces = [new("A", board)], Pairs = [.. blocks.Select((b, i) => new Pair($"{(char)('P' + i)}", b))] };
 
     private static IReadOnlyList<string> Holes(PairFit pair) =>
