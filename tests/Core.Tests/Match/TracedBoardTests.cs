@@ -179,4 +179,104 @@ public class TracedBoardTests
         );
         Assert.Empty(NextMeasure.For(Sample.Board(), Sample.Block(), Fit.Judge(Sample.Board(), Sample.Block())));
     }
+
+    private static TracedBoardResult Traced(
+        Func<PhotoFeature, PhotoFeature?>? change = null,
+        Board? board = null,
+        int quarters = 0,
+        double turn = 0
+    )
+    {
+        var (marks, features) = View(turn, board ?? Sample.Board());
+        return TracedBoard.Of(
+            marks,
+            [.. features.Select(f => change is null ? f : change(f)).OfType<PhotoFeature>()],
+            4000,
+            3000,
+            quarters,
+            Names
+        );
+    }
+
+    [Fact]
+    public void What_was_not_told_of_a_feature_is_taken_as_least()
+    {
+        var plain = Traced(f => f with { Role = null, Kind = null, HeightTolMm = null }).Board;
+        Assert.All(plain.Holes, h => Assert.Equal((HoleRole.Perimeter, 2.8), (h.Role, h.DiameterMm)));
+        Assert.All(plain.Parts, p => Assert.Equal((PartKind.Other, 0.05, Cooling.No), (p.Kind, p.HeightTolMm, p.Cool)));
+        var told = Traced(f => f with { Role = HoleRole.Standoff, HeightMm = 0.001 }).Board;
+        Assert.All(told.Holes, h => Assert.Equal(HoleRole.Standoff, h.Role));
+        Assert.All(told.Parts, p => Assert.Equal((0.1, 0.001), (p.HeightTolMm, p.HeightMm)));
+    }
+
+    [Theory]
+    [InlineData(PartKind.Die, Cooling.Must)]
+    [InlineData(PartKind.Lid, Cooling.Must)]
+    [InlineData(PartKind.Memory, Cooling.Must)]
+    [InlineData(PartKind.PowerStage, Cooling.Must)]
+    [InlineData(PartKind.Inductor, Cooling.Must)]
+    [InlineData(PartKind.Capacitor, Cooling.No)]
+    [InlineData(PartKind.Connector, Cooling.No)]
+    [InlineData(PartKind.BridgeChip, Cooling.No)]
+    public void Hot_kinds_have_to_be_cooled(PartKind kind, Cooling cool) =>
+        Assert.Equal(cool, Traced(f => f.Id == "M1" ? f with { Kind = kind } : f).Board.FindPart("M1")!.Cool);
+
+    [Theory]
+    [InlineData(0, 0)]
+    [InlineData(17, 0)]
+    [InlineData(0, 1)]
+    public void The_frame_leads_from_the_sheet_to_the_board(double turn, int quarters)
+    {
+        var r = Traced(turn: turn, quarters: quarters);
+        foreach (var p in r.Trace.Points.Where(p => p.Id.StartsWith('H')))
+            Assert.True(
+                (r.Frame.Apply(new Point2(p.XMm, p.YMm)) - r.Board.Holes.Single(h => h.Id == p.Id).At).Length < 0.002
+            );
+        Assert.Equal(0, Math.IEEERemainder(r.Frame.RotationDeg - 90 * quarters + turn, 360), 0.05);
+    }
+
+    [Fact]
+    public void The_outline_goes_four_millimetres_round_all_that_was_marked()
+    {
+        var b = Traced().Board.Outline.Bounds;
+        // chips at ±15, ±33 of 14 × 12; holes at ±29
+        Assert.Equal((-33.0, 33.0), (Math.Round(b.MinX, 1), Math.Round(b.MaxX, 1)));
+        Assert.Equal((-43.0, 43.0), (Math.Round(b.MinY, 1), Math.Round(b.MaxY, 1)));
+        // off the middle where what was marked is
+        var off = Traced(f => f.Id == "M2" ? null : f).Board.Outline.Bounds;
+        Assert.Equal((-33.0, 43.0), (Math.Round(off.MinY, 1), Math.Round(off.MaxY, 1)));
+        Assert.Equal((-33.0, 33.0), (Math.Round(off.MinX, 1), Math.Round(off.MaxX, 1)));
+    }
+
+    [Fact]
+    public void Positions_are_as_sure_as_the_holes_are_on_the_mean()
+    {
+        var r = Traced();
+        var holes = r.Trace.Points.Where(p => p.Id.StartsWith('H')).ToList();
+        Assert.Equal(4, holes.Count);
+        var mean = Math.Sqrt(holes.Sum(p => p.CovMm2[0] + p.CovMm2[2]) / 8);
+        Assert.Equal(mean, r.SigmaMm, 1e-4);
+        Assert.Equal(r.SigmaMm, r.Board.PositionSigmaMm);
+    }
+
+    [Fact]
+    public void Without_a_die_the_middle_of_what_was_marked_is_the_origin()
+    {
+        // M1 at −15, 33 alone beside the four holes: a fifth of the way
+        var board = Traced(f => f.Id is "U1" or "M2" ? null : f).Board;
+        var m1 = board.FindPart("M1")!;
+        Assert.Equal((-12.0, 26.4), (Math.Round(m1.X, 1), Math.Round(m1.Y, 1)));
+        var lid = Traced(f => f.Id == "U1" ? f with { Kind = PartKind.Lid } : f).Board.FindPart("U1")!;
+        Assert.Equal((0.0, 0.0), (Math.Round(lid.X, 2), Math.Round(lid.Y, 2)));
+    }
+
+    [Fact]
+    public void Three_features_are_the_least_and_a_click_twice_is_half_a_millimetre_of_part()
+    {
+        var three = Traced(f => f.Id is "H1" or "H2" or "U1" ? f : null).Board;
+        Assert.Equal((2, 1), (three.Holes.Count, three.Parts.Count));
+        Assert.Throws<InputException>(() => Traced(f => f.Id is "H1" or "U1" ? f : null));
+        var point = Traced(f => f.Id == "M1" ? f with { OppositeUPx = f.UPx, OppositeVPx = f.VPx } : f).Board;
+        Assert.Equal((0.5, 0.5), (point.FindPart("M1")!.WidthMm, point.FindPart("M1")!.DepthMm));
+    }
 }

@@ -156,4 +156,115 @@ public class TwinSearchTests
         Assert.Empty(TwinSearch.Run(Seen(boards[0]), 0.1, [index], _ => null, _ => []).Candidates);
         Assert.Empty(TwinSearch.Run(Seen(boards[0]), 0.1, [], _ => null, _ => []).Candidates);
     }
+
+    /// <summary>So many points of a board, and strangers beside them, in another frame and a little off.</summary>
+    private static Constellation Partly(Board board, int known, ulong seed, double offMm = 0.05)
+    {
+        var d = new NormalDraws(seed);
+        var pose = new Placement(20, -35, 70);
+        var all = Constellation.Of(board).Points;
+        return new([
+            .. all.Take(known)
+                .Select(p => p with { X = p.X + offMm * d.Next(), Y = p.Y + offMm * d.Next() })
+                .Concat(all.Skip(known).Select(p => p with { X = 110 * d.Uniform() - 55, Y = 90 * d.Uniform() - 45 }))
+                .Select(p => p with { X = pose.Apply(p.At).X, Y = pose.Apply(p.At).Y }),
+        ]);
+    }
+
+    [Fact]
+    public void Chances_add_up_and_where_none_is_likelier_than_all_none_is_shown()
+    {
+        Board[] boards = [.. Enumerable.Range(1, 4).Select(i => Make($"b{i}", (ulong)i))];
+        int open = 0,
+            shown = 0;
+        for (ulong seed = 1; seed <= 60; seed++)
+        for (var known = 4; known <= 7; known++)
+        {
+            var r = Search(Partly(boards[1], known, seed, 0.05 + 0.005 * seed), boards: boards);
+            if (r.NoneChance > 0.5)
+            {
+                Assert.Empty(r.Candidates);
+                Assert.Equal(
+                    FormattableString.Invariant(
+                        $"None is close: {r.NoneChance:0 %} that no board of the library is this one. Add holes, or survey it as a new board."
+                    ),
+                    r.Text
+                );
+                open += r.NoneChance < 0.995 ? 1 : 0;
+                continue;
+            }
+            shown++;
+            Assert.Equal(r.Candidates.OrderByDescending(c => c.Chance), r.Candidates);
+            Assert.InRange(r.NoneChance + r.Candidates.Sum(c => c.Chance), 0.98, 1 + 1e-9);
+            Assert.All(r.Candidates, c => Assert.True(c.Chance >= 0.005));
+        }
+        // both are met, and some that are none by a little only
+        Assert.True(open > 0 && shown > 0, $"{open} open, {shown} shown");
+    }
+
+    [Fact]
+    public void In_a_larger_library_each_board_is_as_much_less_likely_beforehand()
+    {
+        Board[] one = [Make("a", 1)];
+        Board[] many = [.. one, .. Enumerable.Range(2, 29).Select(i => Make($"s{i}", (ulong)i))];
+        var met = 0;
+        for (ulong seed = 1; seed <= 12; seed++)
+        for (var known = 4; known <= 8; known++)
+        {
+            var seen = Partly(one[0], known, seed);
+            IdentifyResult alone = Search(seen, boards: one),
+                crowd = Search(seen, boards: many);
+            if (crowd.Candidates is not [{ BoardId: "a" } b] || alone.Candidates is not [{ BoardId: "a" } a])
+                continue;
+            if (crowd.NoneChance < 1e-9 || crowd.NoneChance + b.Chance < 0.9999)
+                continue;
+            met++;
+            Assert.Equal(30, crowd.NoneChance / b.Chance / (alone.NoneChance / a.Chance), 0.1);
+        }
+        Assert.True(met > 0);
+    }
+
+    [Fact]
+    public void Three_points_are_the_least()
+    {
+        var board = Make("a", 1);
+        Constellation First(int n) => new([.. Constellation.Of(board).Points.Take(n)]);
+        Assert.Equal("holes", Assert.Throws<InputException>(() => Search(First(2), boards: board)).Faults[0].Field);
+        Assert.Equal(3, Search(First(3), boards: board).Candidates.DefaultIfEmpty().Count() + 2);
+    }
+
+    [Fact]
+    public void No_more_are_shown_than_asked_for_and_a_board_that_is_gone_is_none()
+    {
+        // three boards alike but for what lies under the block
+        Board Alike(string id, double x) =>
+            Make(id, 1) with
+            {
+                Parts = [.. Make(id, 1).Parts.Select((p, i) => i == 7 ? p with { X = x } : p)],
+            };
+        Board[] boards = [Alike("a", 10), Alike("b", 14), Alike("c", 18)];
+        var seen = new Constellation([.. Seen(boards[0]).Points.Where((_, i) => i != 15)]);
+        var index = TwinIndex.Build([.. boards.Select(b => (b.Id, Constellation.Of(b)))]);
+        IdentifyResult Of(int most, params string[] here) =>
+            TwinSearch.Run(
+                seen,
+                0.1,
+                [index],
+                id => here.Contains(id) ? boards.First(b => b.Id == id) : null,
+                _ => [Sample.Rect(0, 0, 200, 200)],
+                most
+            );
+        Assert.Equal(3, Of(5, "a", "b", "c").Candidates.Count);
+        Assert.Equal(2, Of(2, "a", "b", "c").Candidates.Count);
+        Assert.Equal(["b"], Of(5, "b").Candidates.Select(c => c.BoardId));
+        Assert.Equal(1, Of(5).NoneChance, 9);
+        // where it does not matter they are one class
+        var one = Assert.Single(
+            TwinSearch
+                .Run(seen, 0.1, [index], id => boards.First(b => b.Id == id), _ => [Sample.Rect(-90, 0, 10, 10)])
+                .Candidates
+        );
+        Assert.Equal(2, one.Twins.Count);
+        Assert.True(one.Chance > 0.99);
+    }
 }
