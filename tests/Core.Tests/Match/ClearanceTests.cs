@@ -7,7 +7,7 @@ using Xunit;
 namespace FaithfulBracket.Core.Tests;
 
 /// <summary>The underside of a plate over a part: which of its faces counts, and how much room it leaves.</summary>
-public class CeilingTests
+public class ClearanceTests
 {
     /// <summary>40 × 40 mm, its base 1 mm over the plane; the plane lies 3 mm over the board.</summary>
     private static PartMargin? Over(

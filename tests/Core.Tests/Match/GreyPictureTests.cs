@@ -6,7 +6,7 @@ using Xunit;
 namespace FaithfulBracket.Core.Tests;
 
 /// <summary>Drawn pictures of known holes, and a camera's plane by hand.</summary>
-public class PictureTests
+public class GreyPictureTests
 {
     private const int Side = 120;
 

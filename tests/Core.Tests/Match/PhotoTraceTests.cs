@@ -5,7 +5,7 @@ using Xunit;
 namespace FaithfulBracket.Core.Tests;
 
 /// <summary>A pinhole camera of known pose is the independent check.</summary>
-public class TraceTests
+public class PhotoTraceTests
 {
     private const double Width = 4000,
         Height = 3000,

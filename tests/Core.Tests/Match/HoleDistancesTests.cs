@@ -7,7 +7,7 @@ using Xunit;
 namespace FaithfulBracket.Core.Tests;
 
 /// <summary>What the distances between holes rule out, and that they never rule out what fits.</summary>
-public class HoleDistanceTests
+public class HoleDistancesTests
 {
     private static Board Holes(double diameter, double slot, params Point2[] at) =>
         Sample.Board() with

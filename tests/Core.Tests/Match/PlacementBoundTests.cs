@@ -5,7 +5,7 @@ using Xunit;
 namespace FaithfulBracket.Core.Tests;
 
 /// <summary>The quick answers about a placement against the exact one, and both against each other's proof.</summary>
-public class MinimaxBoundTests
+public class PlacementBoundTests
 {
     private static HolePair[] Draw(NormalDraws d, int n, double noiseMm)
     {
