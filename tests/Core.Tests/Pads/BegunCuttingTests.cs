@@ -107,4 +107,21 @@ public class BegunCuttingTests
             9
         );
     }
+
+    [Fact]
+    public void Every_piece_of_a_sheet_counts_and_new_sheets_are_those_that_are_no_offcuts()
+    {
+        CutStock[] stock =
+        [
+            new("rest", 20, 10, 1, "soft", 1, true),
+            new("t", 20, 20, 1.5, "soft", 1, false),
+            new("f", 20, 20, 1, "firm", 1, false),
+        ];
+        CutPiece[] two = [new("A", 10, 10, 1, "soft", 1), new("B", 10, 10, 1, "soft", 1)];
+        var begun = new BegunCutting(CutPlanner.Plan(two, stock), []);
+        var more = begun.Continue([.. two, new("C", 20, 10, 1.5, "soft", 1), new("D", 20, 10, 1, "firm", 1)], stock);
+        Assert.Equal((3, 2), (more.Sheets.Count, more.NewSheets));
+        // 200 of 200, 200 of 400, 200 of 400
+        Assert.Equal(0.4, more.WasteFraction, 9);
+    }
 }

@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Materials;
@@ -289,5 +290,105 @@ public class PadFaultsTests
         var told = Try(PadFault.Doubled, part: "M2").Told;
         Assert.StartsWith("M2 stands", told.Seen[^1], StringComparison.Ordinal);
         Assert.Contains("Screw S2", told.Felt[^1], StringComparison.Ordinal);
+    }
+
+    /// <summary>Two dies to either side of a chip in the middle: what lifts the chip lifts the block evenly.</summary>
+    private static (Board Board, Block Block) Twins(double? maxN = null)
+    {
+        var (board, block) = (Sample.Board(), Sample.Block());
+        Part Die(string id, double x) =>
+            Sample.Part(id, PartKind.Die, x, 0, 14, 12, 2.1, Cooling.Must) with
+            {
+                MaxLoadN = id == "U1" ? maxN : null,
+            };
+        var plate = block.Plates[0];
+        return (
+            board with
+            {
+                Parts =
+                [
+                    Die("U1", -25),
+                    Die("U2", 25),
+                    Sample.Part("M1", PartKind.Memory, 0, 0, 14, 12, 1.2, Cooling.Must),
+                ],
+            },
+            block with
+            {
+                Plates =
+                [
+                    plate with
+                    {
+                        Lands =
+                        [
+                            plate.Lands[0] with
+                            {
+                                Id = "L1",
+                                Outline = Sample.Rect(-25, 0, 16, 14),
+                            },
+                            plate.Lands[0] with
+                            {
+                                Id = "L2",
+                                Outline = Sample.Rect(25, 0, 16, 14),
+                            },
+                            plate.Lands[1] with
+                            {
+                                Outline = Sample.Rect(0, 0, 15, 13),
+                            },
+                        ],
+                    },
+                ],
+            }
+        );
+    }
+
+    [Fact]
+    public void What_lifts_a_block_evenly_is_told_of_the_whole_and_both_dies_count()
+    {
+        var (board, block) = Twins();
+        LaidPad[] pads = [new("M1", 1, "stiff")];
+        var told = Reckon.Fault(board, block, pads, "M1", PadFault.Doubled, Materials, Sample.Grey);
+        SeatingResult before = Reckon.Seat(board, block, pads, Materials, Sample.Grey),
+            after = Reckon.Seat(board, block, [new("M1", 2, "stiff")], Materials, Sample.Grey);
+        Assert.Equal(
+            FormattableString.Invariant($"The whole block stands {after.PlaneMm - before.PlaneMm:0.00} mm higher."),
+            told.Seen[0]
+        );
+        Assert.Equal(
+            FormattableString.Invariant(
+                $"The die keeps {after.Dies.Sum(d => d.LoadN):0} N instead of {before.Dies.Sum(d => d.LoadN):0}."
+            ),
+            told.Felt[0]
+        );
+    }
+
+    [Fact]
+    public void What_changes_little_is_not_felt_and_the_screw_beside_is_its_own()
+    {
+        Dictionary<string, PadMaterial> feather = new()
+        {
+            ["soft"] = Sample.Soft with { Curve = [new(0, 0), new(0.5, 0.004)], ConductivityWPerMK = 3 },
+        };
+        var light = Reckon.Fault(
+            Board(3),
+            Sample.Block(),
+            [new("M1", 1, "soft"), new("M2", 1, "soft")],
+            "M1",
+            PadFault.ThickerByHalf,
+            feather,
+            Sample.Grey
+        );
+        Assert.Equal(["The screws feel as always."], light.Felt);
+        // pads that were uneven before: each screw was loaded otherwise
+        LaidPad[] uneven = [new("M1", 1.2, "stiff"), new("M2", 0.8, "soft")];
+        var told = Reckon.Fault(Board(3), Sample.Block(), uneven, "M1", PadFault.Doubled, Materials, Sample.Grey);
+        var was = Reckon
+            .Seat(Board(3), Sample.Block(), uneven, Materials, Sample.Grey)
+            .Screws.Single(s => s.Hole == "S4")
+            .LoadN;
+        Assert.EndsWith(
+            FormattableString.Invariant($" N instead of {was:0}."),
+            told.Felt[^1],
+            StringComparison.Ordinal
+        );
     }
 }

@@ -82,6 +82,10 @@ public class PadRuleTests
             new StockedPad(1.2, "soft")
         );
         Assert.Equal("drawer 1.2 firm Good", Said(drawer.Declared));
+        // of two that would do the supplied one, though it stands second
+        Assert.Equal("kit 1.0 soft Good", Said(For(Kit(Sheet(0.9, "soft"), Sheet(1, "soft")), 1, 0.7, 0.75).Chosen));
+        // nothing does: the supplied one is told, though another misses less
+        Assert.Equal("kit 2.0 soft Crushed", Said(For(Kit(Sheet(2, "soft"), Sheet(0.9, "soft")), 2, 0.1, 0.2).Chosen));
         // nothing fills and none is supplied: the one that misses least
         Assert.Equal(
             "kit 0.9 soft Starved",

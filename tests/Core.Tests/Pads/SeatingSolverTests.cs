@@ -343,4 +343,71 @@ public class SeatingSolverTests
             Assert.Throws<InputException>(() => Stiff(block: Plate(p => p with { Holes = [] }))).Faults[0].Message,
             StringComparison.Ordinal
         );
+
+    [Fact]
+    public void On_a_bending_board_each_pad_is_pressed_by_its_own_squash_and_screws_pull()
+    {
+        var seated = Of(pads: [new("M1", 1.3, "soft"), new("M2", 1, "soft")]);
+        Assert.Equal(["M1", "M2"], seated.Pads.Select(p => p.Part));
+        // one megapascal for all of it: its squash over 168 mm²
+        Assert.All(seated.Pads, p => Assert.Equal(168 * p.Squash, p.LoadN, 1e-6));
+        Assert.True(seated.Pads[0].Squash > seated.Pads[1].Squash + 0.02);
+        Assert.All(seated.Screws, s => Assert.InRange(s.LoadN, 50, 150));
+        Assert.Equal(seated.Screws.Sum(s => s.LoadN), seated.Dies[0].LoadN + seated.Pads.Sum(p => p.LoadN), 0.01);
+    }
+
+    [Fact]
+    public void Tilted_on_a_stiff_board_the_edge_is_pressed_by_its_thinnest_film_and_one_floating_die_floats_the_block()
+    {
+        var die = Stiff(pads: [new("M1", 1.3, "soft"), new("M2", 1, "soft")]).Dies[0];
+        Assert.True(die.BondLinesUm.Max() > die.BondLinesUm.Min() + 5);
+        Assert.Equal(Sample.Grey.PressureMPa(die.BondLinesUm.Min()), die.PeakMPa, 1e-9);
+        // a second die half a millimetre lower never meets its land
+        var board = Sample.Board(more: Sample.Part("U2", PartKind.Die, 0, 33, 10, 8, 1.6, Cooling.Must));
+        var block = Plate(p =>
+            p with
+            {
+                Lands = [.. p.Lands, p.Lands[0] with { Id = "L-u2", Outline = Sample.Rect(0, 33, 12, 10) }],
+            }
+        );
+        var seated = Stiff(board, block);
+        Assert.True(seated.Dies[1].BondLinesUm.Min() > 100 && seated.Dies[0].BondLinesUm.Max() < 100);
+        Assert.True(seated.Floats);
+    }
+
+    [Fact]
+    public void A_screw_through_both_plates_pulls_as_hard_as_the_harder_asks()
+    {
+        var board = Sample.Board(
+            more: Sample.Part("B1", PartKind.Memory, 0, 0, 14, 12, 0.9, Cooling.Must) with
+            {
+                Face = Face.Back,
+            }
+        );
+        var block = Sample.Block() with
+        {
+            BackPlate = new()
+            {
+                Id = "back",
+                UsesHoles = ["S1", "S2", "S3", "S4"],
+                StandoffMm = 1.6,
+                Lands =
+                [
+                    new()
+                    {
+                        Id = "Lb",
+                        Outline = Sample.Rect(0, 0, 15, 13),
+                        For = PartKind.Memory,
+                        Through = Through.Pad,
+                    },
+                ],
+            },
+        };
+        // behind the pad asks 168 · 0.3 N of all four, in front the springs ask ninety each
+        var both = Stiff(board, block, [.. Pads, new("B1", 1, "soft")]);
+        Assert.Equal(
+            Stiff().Screws.Select(s => Math.Round(s.LoadN, 6)),
+            both.Screws.Select(s => Math.Round(s.LoadN, 6))
+        );
+    }
 }
