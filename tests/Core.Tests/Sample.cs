@@ -135,4 +135,48 @@ internal static class Sample
 
     /// <summary>(−,−), (+,−), (+,+), (−,+).</summary>
     public static Point2[] Corners(double d) => [new(-d, -d), new(d, -d), new(d, d), new(-d, d)];
+
+    /// <summary>Two dies to either side of a chip in the middle: what lifts the chip lifts the block evenly.</summary>
+    public static (Board Board, Block Block) Twins(double? maxN = null)
+    {
+        var (board, block) = (Board(), Block());
+        Part Die(string id, double x) =>
+            Part(id, PartKind.Die, x, 0, 14, 12, 2.1, Cooling.Must) with
+            {
+                MaxLoadN = id == "U1" ? maxN : null,
+            };
+        var plate = block.Plates[0];
+        return (
+            board with
+            {
+                Parts = [Die("U1", -25), Die("U2", 25), Part("M1", PartKind.Memory, 0, 0, 14, 12, 1.2, Cooling.Must)],
+            },
+            block with
+            {
+                Plates =
+                [
+                    plate with
+                    {
+                        Lands =
+                        [
+                            plate.Lands[0] with
+                            {
+                                Id = "L1",
+                                Outline = Rect(-25, 0, 16, 14),
+                            },
+                            plate.Lands[0] with
+                            {
+                                Id = "L2",
+                                Outline = Rect(25, 0, 16, 14),
+                            },
+                            plate.Lands[1] with
+                            {
+                                Outline = Rect(0, 0, 15, 13),
+                            },
+                        ],
+                    },
+                ],
+            }
+        );
+    }
 }

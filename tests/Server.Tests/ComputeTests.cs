@@ -235,6 +235,19 @@ public class ComputeTests(DemoServer demo) : IClassFixture<DemoServer>
     }
 
     [Fact]
+    public async Task A_thread_is_no_face_to_squeeze_paste_on()
+    {
+        var response = await server.PostAsync(
+            "/api/compute/paste",
+            """{"surface":{"kind":"outline","outline":[[0,0],[1000,0],[1000,0.001],[0,0.001]]},"paste":{"yieldPa":110,"viscosityPaS":180},"pattern":{"kind":"strokes","strokes":[[[0,0],[1000,0]]]},"clampN":300,"margin":0.2}"""
+        );
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, response.StatusCode);
+        var error = (await ServerProcess.JsonAsync(response)).GetProperty("errors")[0];
+        Assert.Equal("/surface", error.GetProperty("pointer").GetString());
+        Assert.Contains("1000 × 0.001 mm", error.GetProperty("message").GetString(), StringComparison.Ordinal);
+    }
+
+    [Fact]
     public async Task A_bare_board_turned_and_shifted_finds_its_twin_and_the_taller_capacitor()
     {
         JsonArray holes = [],

@@ -124,7 +124,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description Limits: 256 cells along the face, 500 strokes of 5,000 points together, 2,000 corners; a squeeze past its budget of work answers as far as it came and says so in cutShort. */
+        /** @description Limits: 256 cells along the face, more on one over 64 times as long as wide and none past 256 times, 500 strokes of 5,000 points together, 2,000 corners; a squeeze past its budget of work answers as far as it came and says so in cutShort. */
         post: {
             parameters: {
                 query?: never;
@@ -746,7 +746,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description Limits: 256 cells along the face, 500 strokes of 5,000 points together, 2,000 corners; a squeeze past its budget of work answers as far as it came and says so in cutShort. At most two computations run at once; a waiting one answers with the header Queued-Behind, past 32 waiting it is 503. */
+        /** @description Limits: 256 cells along the face, more on one over 64 times as long as wide and none past 256 times, 500 strokes of 5,000 points together, 2,000 corners; a squeeze past its budget of work answers as far as it came and says so in cutShort. At most two computations run at once; a waiting one answers with the header Queued-Behind, past 32 waiting it is 503. */
         post: {
             parameters: {
                 query?: never;

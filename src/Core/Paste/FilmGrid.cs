@@ -11,10 +11,20 @@ internal sealed class FilmGrid
     /// <summary>A cell this full takes part in the pressure; what it lacks is within the solver's tolerance.</summary>
     private const double FullShare = 0.97;
 
-    /// <exception cref="InputException">The pattern misses the face.</exception>
+    /// <summary>A face longer than so many times its width is a thread: square cells would be without number.</summary>
+    public const int MostTimesAsLong = 256;
+
+    /// <exception cref="InputException">The pattern misses the face, or the face is a thread.</exception>
     public FilmGrid(Polygon face, double volumeMm3, Func<Point2, bool> mask, SqueezeSettings settings)
     {
         var b = face.Bounds;
+        if (Math.Max(b.Width, b.Height) > MostTimesAsLong * Math.Min(b.Width, b.Height))
+            throw new InputException(
+                "surface",
+                FormattableString.Invariant(
+                    $"The face is {b.Width:0.###} × {b.Height:0.###} mm, over {MostTimesAsLong} times as long as wide: "
+                ) + "the film is reckoned for wider ones only. Give its true outline."
+            );
         CellMm = Math.Min(Math.Max(b.Width, b.Height) / settings.Cells, Math.Min(b.Width, b.Height) / LeastCells);
         Columns = (int)Math.Round(b.Width / CellMm);
         Rows = (int)Math.Round(b.Height / CellMm);

@@ -1,16 +1,16 @@
 namespace FaithfulBracket.Core.Prove;
 
 /// <summary>
-/// Where a log is cut into stretches of one load each: for each number of cuts the ones that leave least (Bellman 1961), and of the
-/// numbers the one whose cuts earn their keep.
+/// Where a log is cut into stretches of one load each: for each number of stretches the cuts that leave least (Bellman 1961), and of
+/// the numbers the one whose cuts earn their keep.
 /// </summary>
 internal sealed class LogCuts
 {
-    public const int LeastInStretch = 8,
-        MostStretches = 10;
+    private const int LeastInStretch = 8,
+        MostStretches = 24;
 
-    /// <summary>Places between which cuts are sought first, and to either side of which then.</summary>
-    private const int Places = 30;
+    /// <summary>The search knows time constants roughly: its cuts may lie this many samples off.</summary>
+    private const int Reach = 3;
 
     private readonly List<LogSample> _log;
     private readonly CancellationToken _cancel;
@@ -24,64 +24,58 @@ internal sealed class LogCuts
         var n = log.Count;
         if (n < 2 * LeastInStretch)
             return [0];
+        var noise = LogNoise.Of(log);
         var cuts = new LogCuts(log, cancel);
-        var noise = Math.Pow(LogNoise.Of(log), 2);
         // what one exponential leaves has to be clearly more than noise
-        return cuts.Squares(0, n) < noise * (n + 6 * Math.Sqrt(2.0 * n)) ? [0] : cuts.Best(noise * n);
+        return cuts.Squares(0, n) < noise * noise * (n + 6 * Math.Sqrt(2.0 * n)) ? [0] : cuts.Best(noise * noise * n);
     }
 
     /// <summary>
-    /// Four figures more for each cut have to earn their keep (Bayesian information criterion, twice over); what lies under the noise is
-    /// no gain.
+    /// Four figures more for each cut have to earn their keep (Bayesian information criterion, twice over); what lies under
+    /// the noise is no gain.
     /// </summary>
-    private IReadOnlyList<int> Best(double floor)
+    private List<int> Best(double floor)
     {
-        double Cost(IReadOnlyList<int> cuts) =>
+        double Cost(List<int> cuts) =>
             _log.Count * Math.Log(Left(cuts) + floor) + 2 * 4 * Math.Log(_log.Count) * (cuts.Count - 1);
-        return ByNumber().Select(Nudged).MinBy(Cost)!;
+        return Nudged(ByNumber().Select(c => Nudged(c, Reach, Squares)).MinBy(Cost)!, 1, Whole);
     }
 
-    /// <summary>For each number of stretches the cuts among evenly spread places that leave least.</summary>
+    /// <summary>For each number of stretches the cuts that leave least, as far as roughly known time constants tell.</summary>
     private IEnumerable<List<int>> ByNumber()
     {
         var n = _log.Count;
-        var stride = Math.Max(1, n / Places);
-        List<int> places = [.. Enumerable.Range(0, (n - LeastInStretch) / stride + 1).Select(i => i * stride), n];
-        // least left from the start to each place, by so many stretches, and where the last of them begins
-        var left = places.ConvertAll(p => p >= LeastInStretch ? Squares(0, p) : double.PositiveInfinity);
+        var rough = StretchSquares.Of(_log, _cancel);
+        // the least that is left up to each sample by so many stretches, and where the last of them begins
+        var left = Enumerable
+            .Range(0, n + 1)
+            .Select(to => to < LeastInStretch ? double.PositiveInfinity : rough[0, to])
+            .ToArray();
         var begins = new List<int[]>();
         yield return [0];
         for (var stretches = 2; stretches <= MostStretches && stretches * LeastInStretch <= n; stretches++)
         {
-            var next = new List<double>(places.Count);
-            var from = new int[places.Count];
-            for (var to = 0; to < places.Count; to++)
+            var next = new double[n + 1];
+            var from = new int[n + 1];
+            for (var to = 0; to <= n; to++)
             {
-                var best = double.PositiveInfinity;
-                for (var i = 1; i < to && places[to] - places[i] >= LeastInStretch; i++)
-                    if (left[i] < best && left[i] + Squares(places[i], places[to]) is var sum && sum < best)
-                        (best, from[to]) = (sum, i);
-                next.Add(best);
+                next[to] = double.PositiveInfinity;
+                for (var i = LeastInStretch; i <= to - LeastInStretch; i++)
+                    if (left[i] + rough[i + 1, to] is var sum && sum < next[to])
+                        (next[to], from[to]) = (sum, i);
             }
             begins.Add(from);
             left = next;
-            if (double.IsInfinity(left[^1]))
-                yield break;
-            var at = places.Count - 1;
-            var cuts = new List<int>();
+            var cuts = new List<int> { n };
             for (var k = begins.Count - 1; k >= 0; k--)
-            {
-                at = begins[k][at];
-                cuts.Insert(0, places[at]);
-            }
-            yield return [0, .. cuts];
+                cuts.Insert(0, begins[k][cuts[0]]);
+            yield return [0, .. cuts[..^1]];
         }
     }
 
     /// <summary>Each cut moved to the sample where the two stretches beside it leave least, until none moves.</summary>
-    private List<int> Nudged(List<int> cuts)
+    private List<int> Nudged(List<int> cuts, int reach, Func<int, int, double> squares)
     {
-        var reach = Math.Max(1, _log.Count / Places);
         for (var moved = true; moved; )
         {
             moved = false;
@@ -91,8 +85,9 @@ internal sealed class LogCuts
                     after = k + 1 < cuts.Count ? cuts[k + 1] : _log.Count,
                     first = Math.Max(before + LeastInStretch, cuts[k] - reach),
                     last = Math.Min(after - LeastInStretch, cuts[k] + reach);
-                var best = Enumerable.Range(first, last - first + 1).MinBy(c => Squares(before, c) + Squares(c, after));
-                if (Squares(before, best) + Squares(best, after) >= Squares(before, cuts[k]) + Squares(cuts[k], after))
+                double Beside(int cut) => squares(before, cut) + squares(cut, after);
+                var best = Enumerable.Range(first, last - first + 1).MinBy(Beside);
+                if (Beside(best) >= Beside(cuts[k]))
                     continue;
                 (cuts[k], moved) = (best, true);
             }
@@ -100,10 +95,16 @@ internal sealed class LogCuts
         return cuts;
     }
 
-    private double Left(IReadOnlyList<int> cuts) =>
+    private double Left(List<int> cuts) =>
         cuts.Select((c, k) => Squares(c, k + 1 < cuts.Count ? cuts[k + 1] : _log.Count)).Sum();
 
-    private double Squares(int from, int to)
+    /// <summary>
+    /// What a stretch leaves without its first sample: a load changes within one, or an average holds both, and such a sample is worth no
+    /// cut of its own.
+    /// </summary>
+    private double Squares(int from, int to) => Whole(from == 0 ? 0 : from + 1, to);
+
+    private double Whole(int from, int to)
     {
         if (_squares.TryGetValue((from, to), out var known))
             return known;

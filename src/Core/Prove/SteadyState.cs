@@ -44,15 +44,21 @@ public static class SteadyState
         CancellationToken cancel = default
     )
     {
+        samples = LogSlips.Without(samples);
         var log = Averaged(samples);
         var cuts = LogCuts.Of(log, cancel);
-        int First(int cut) => (int)((long)cuts[cut] * samples.Count / log.Count);
+        int First(int averaged) => (int)((long)averaged * samples.Count / log.Count);
         var regimes = cuts.Select(
                 (_, i) =>
-                    new Regime(samples[First(i)].TS, i + 1 < cuts.Count ? samples[First(i + 1) - 1].TS : samples[^1].TS)
+                    new Regime(
+                        samples[First(cuts[i])].TS,
+                        i + 1 < cuts.Count ? samples[First(cuts[i + 1]) - 1].TS : samples[^1].TS
+                    )
             )
             .ToList();
-        var own = samples.Where(s => s.TS >= regimes[^1].FromS - 1e-9).ToList();
+        // an average over the change itself holds some of the load before
+        var whole = cuts.Count == 1 || samples.Count == log.Count;
+        var own = samples.Skip(whole ? First(cuts[^1]) : First(cuts[^1] + 1)).ToList();
         var last = own.Count > MostFitted ? Averaged(own) : own;
         var fit = Exponential.Fit(last, cancel);
         var (plusMinus, freedom) = fit.SteadyError(last);

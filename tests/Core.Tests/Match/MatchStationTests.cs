@@ -142,7 +142,7 @@ public class MatchStationTests
     [Fact]
     public void A_pair_on_two_boards_is_as_good_as_its_worse_one()
     {
-        // what lies under the second board's plate meets it
+        // the second board's chips stand into their lands
         var order = WorkOrderTests.Clamped(20, 100, 10);
         var clear = Of(order).Order!.Pairs[0];
         Assert.Equal(2, clear.On.Count);
@@ -152,12 +152,18 @@ public class MatchStationTests
         {
             Board = second.Board with
             {
-                Parts = [.. second.Board.Parts.Select(p => p with { HeightMm = p.HeightMm + 3 })],
+                Parts =
+                [
+                    .. second.Board.Parts.Select(p =>
+                        p.Kind == PartKind.Memory ? p with { HeightMm = p.HeightMm + 1 } : p
+                    ),
+                ],
             },
         };
         var worse = Of(order with { Pieces = [order.Pieces[0], tall] }).Order!.Pairs[0];
-        Assert.True(worse.Verdict >= clear.Verdict);
         var worst = worse.On.MaxBy(o => o.Fit.Verdict)!;
+        Assert.True(worst.Fit.Verdict > worse.On.Min(o => o.Fit.Verdict));
+        Assert.Equal("B", worst.Board);
         Assert.Equal((worst.Fit.Verdict, $"{worst.Board}: {worst.Fit.Summary}"), (worse.Verdict, worse.Summary));
     }
 }

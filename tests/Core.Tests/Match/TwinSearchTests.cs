@@ -230,7 +230,8 @@ public class TwinSearchTests
         var board = Make("a", 1);
         Constellation First(int n) => new([.. Constellation.Of(board).Points.Take(n)]);
         Assert.Equal("holes", Assert.Throws<InputException>(() => Search(First(2), boards: board)).Faults[0].Field);
-        Assert.Equal(3, Search(First(3), boards: board).Candidates.DefaultIfEmpty().Count() + 2);
+        // three are looked for, and too few to be sure by
+        Assert.InRange(Search(First(3), boards: board).NoneChance, 0.01, 1);
     }
 
     [Fact]

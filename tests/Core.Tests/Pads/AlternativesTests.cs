@@ -148,61 +148,12 @@ public class AlternativesTests
     public void Nothing_named_is_refused() =>
         Assert.Throws<InputException>(() => On(Board(3), [], new StockedPad(1, "soft")));
 
-    /// <summary>Two dies to either side of a chip in the middle: what lifts the chip lifts the block evenly.</summary>
-    private static (Board Board, Block Block) Twins(double? maxN)
-    {
-        var (board, block) = (Sample.Board(), Sample.Block());
-        Part Die(string id, double x) =>
-            Sample.Part(id, PartKind.Die, x, 0, 14, 12, 2.1, Cooling.Must) with
-            {
-                MaxLoadN = id == "U1" ? maxN : null,
-            };
-        var plate = block.Plates[0];
-        return (
-            board with
-            {
-                Parts =
-                [
-                    Die("U1", -25),
-                    Die("U2", 25),
-                    Sample.Part("M1", PartKind.Memory, 0, 0, 14, 12, 1.2, Cooling.Must),
-                ],
-            },
-            block with
-            {
-                Plates =
-                [
-                    plate with
-                    {
-                        Lands =
-                        [
-                            plate.Lands[0] with
-                            {
-                                Id = "L1",
-                                Outline = Sample.Rect(-25, 0, 16, 14),
-                            },
-                            plate.Lands[0] with
-                            {
-                                Id = "L2",
-                                Outline = Sample.Rect(25, 0, 16, 14),
-                            },
-                            plate.Lands[1] with
-                            {
-                                Outline = Sample.Rect(0, 0, 15, 13),
-                            },
-                        ],
-                    },
-                ],
-            }
-        );
-    }
-
     [Fact]
     public void Of_two_dies_the_loads_add_and_one_past_its_limit_is_enough()
     {
         IReadOnlyList<Alternative> With(double maxN)
         {
-            var (board, block) = Twins(maxN);
+            var (board, block) = Sample.Twins(maxN);
             return Reckon.Others(
                 board,
                 block,
@@ -214,7 +165,7 @@ public class AlternativesTests
             );
         }
         var free = With(9999)[0];
-        var (b, k) = Twins(null);
+        var (b, k) = Sample.Twins(null);
         var each = Reckon.Seat(b, k, [new("M1", 1, "soft")], Materials, Sample.Grey).Dies;
         Assert.Equal(each.Sum(d => d.LoadN), free.DieLoadN, 1e-6);
         Assert.False(free.TooMuch);

@@ -292,59 +292,10 @@ public class PadFaultsTests
         Assert.Contains("Screw S2", told.Felt[^1], StringComparison.Ordinal);
     }
 
-    /// <summary>Two dies to either side of a chip in the middle: what lifts the chip lifts the block evenly.</summary>
-    private static (Board Board, Block Block) Twins(double? maxN = null)
-    {
-        var (board, block) = (Sample.Board(), Sample.Block());
-        Part Die(string id, double x) =>
-            Sample.Part(id, PartKind.Die, x, 0, 14, 12, 2.1, Cooling.Must) with
-            {
-                MaxLoadN = id == "U1" ? maxN : null,
-            };
-        var plate = block.Plates[0];
-        return (
-            board with
-            {
-                Parts =
-                [
-                    Die("U1", -25),
-                    Die("U2", 25),
-                    Sample.Part("M1", PartKind.Memory, 0, 0, 14, 12, 1.2, Cooling.Must),
-                ],
-            },
-            block with
-            {
-                Plates =
-                [
-                    plate with
-                    {
-                        Lands =
-                        [
-                            plate.Lands[0] with
-                            {
-                                Id = "L1",
-                                Outline = Sample.Rect(-25, 0, 16, 14),
-                            },
-                            plate.Lands[0] with
-                            {
-                                Id = "L2",
-                                Outline = Sample.Rect(25, 0, 16, 14),
-                            },
-                            plate.Lands[1] with
-                            {
-                                Outline = Sample.Rect(0, 0, 15, 13),
-                            },
-                        ],
-                    },
-                ],
-            }
-        );
-    }
-
     [Fact]
     public void What_lifts_a_block_evenly_is_told_of_the_whole_and_both_dies_count()
     {
-        var (board, block) = Twins();
+        var (board, block) = Sample.Twins();
         LaidPad[] pads = [new("M1", 1, "stiff")];
         var told = Reckon.Fault(board, block, pads, "M1", PadFault.Doubled, Materials, Sample.Grey);
         SeatingResult before = Reckon.Seat(board, block, pads, Materials, Sample.Grey),
@@ -389,6 +340,45 @@ public class PadFaultsTests
             FormattableString.Invariant($" N instead of {was:0}."),
             told.Felt[^1],
             StringComparison.Ordinal
+        );
+    }
+
+    [Fact]
+    public void A_part_without_a_pad_is_refused() =>
+        Assert.Equal("part", Assert.Throws<InputException>(() => Try(PadFault.Missed, part: "U1")).Faults[0].Field);
+
+    [Fact]
+    public void Film_left_on_heats_by_what_film_resists()
+    {
+        var (one, both) = (Try(PadFault.FilmOneSide).Told, Try(PadFault.FilmBothSides).Told);
+        // 3 W through 0.075 mm of 0.2 W/(m·K) on 14 × 12 mm: 6.7 K, less what the thinner pad gives back
+        var film = 3 * 0.075e-3 / 0.2 / (14e-3 * 12e-3);
+        Assert.InRange(one.RiseK!.Value - one.RiseBeforeK!.Value, 0.85 * film, 1.1 * film);
+        Assert.True(both.RiseK > one.RiseK);
+    }
+
+    [Fact]
+    public void A_missed_pad_touches_nothing_and_lets_the_block_sink_there()
+    {
+        var missed = Try(PadFault.Missed).Told;
+        Assert.Null(missed.RiseK);
+        Assert.Contains(missed.Seen, t => t.Contains("touches nothing", StringComparison.Ordinal));
+        Assert.DoesNotContain(missed.Seating.Pads, p => p.Part == "M1");
+    }
+
+    [Fact]
+    public void A_doubled_pad_lifts_the_edge_on_its_side()
+    {
+        var (doubled, sound, _) = Try(PadFault.Doubled);
+        Assert.True(doubled.Seating.Dies.Max(d => d.BondLinesUm.Max()) > sound.Dies.Max(d => d.BondLinesUm.Max()));
+        // M1 lies above and left of the die
+        Assert.Contains(
+            doubled.Seen,
+            t => t.Contains("upper edge", StringComparison.Ordinal) || t.Contains("left edge", StringComparison.Ordinal)
+        );
+        Assert.Contains(
+            doubled.Felt,
+            t => t.Contains("S4", StringComparison.Ordinal) || t.Contains("The die keeps", StringComparison.Ordinal)
         );
     }
 }

@@ -19,6 +19,14 @@ public class SeatingSolverTests
         Block? block = null,
         BoardStiffness? stiffness = null,
         LaidPad[]? pads = null
+    ) => Rest(board, block, pads, stiffness ?? Coarse);
+
+    private static SeatingResult Rest(
+        Board? board,
+        Block? block,
+        LaidPad[]? pads,
+        BoardStiffness? stiffness,
+        double most = SeatingSolver.DefaultMaxBondLineUm
     ) =>
         Reckon.Seat(
             board ?? Sample.Board(),
@@ -26,7 +34,8 @@ public class SeatingSolverTests
             pads ?? Pads,
             Sample.Materials,
             Sample.Grey,
-            elastic: stiffness ?? Coarse
+            most,
+            stiffness
         );
 
     private static void Same(SeatingResult a, SeatingResult b)
@@ -164,16 +173,8 @@ public class SeatingSolverTests
         Board? board = null,
         Block? block = null,
         LaidPad[]? pads = null,
-        double most = 100
-    ) =>
-        Reckon.Seat(
-            board ?? Sample.Board(),
-            block ?? Sample.Block(),
-            pads ?? Pads,
-            Sample.Materials,
-            Sample.Grey,
-            most
-        );
+        double most = SeatingSolver.DefaultMaxBondLineUm
+    ) => Rest(board, block, pads, null, most);
 
     [Fact]
     public void The_sentence_says_what_pushes_what_is_left_and_the_film()

@@ -284,4 +284,20 @@ public class FilmTests
         both.Add(5e-5, At(film, 7, 0), 2);
         Assert.Equal(["right edge", "left edge"], both.Edges.Select(e => e.Where));
     }
+
+    [Fact]
+    public void A_thread_has_no_film_and_a_face_just_wide_enough_has()
+    {
+        FilmGrid Of(double width, double depth) => new(Sample.Rect(0, 0, width, depth), 1, _ => true, new());
+        Assert.Equal((1024, 4), (Of(256, 1).Columns, Of(256, 1).Rows));
+        Assert.Equal((4, 1024), (Of(1, 256).Columns, Of(1, 256).Rows));
+        var e = Assert.Throws<InputException>(() => Of(1000, 0.001));
+        Assert.Equal("surface", e.Faults[0].Field);
+        Assert.StartsWith(
+            "The face is 1000 × 0.001 mm, over 256 times as long as wide",
+            e.Faults[0].Message,
+            StringComparison.Ordinal
+        );
+        Assert.Throws<InputException>(() => Of(1, 257));
+    }
 }

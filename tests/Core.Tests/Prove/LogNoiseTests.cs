@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Prove;
 using Xunit;
 
@@ -6,16 +7,13 @@ namespace FaithfulBracket.Core.Tests;
 /// <summary>The flicker of a log, told without the settling and the steps in it.</summary>
 public class LogNoiseTests
 {
-    private static double Gauss(Random r) =>
-        Math.Sqrt(-2 * Math.Log(1 - r.NextDouble())) * Math.Cos(2 * Math.PI * r.NextDouble());
-
     /// <param name="uneven">Pauses between 1 and this many seconds.</param>
     private static double Of(double sigma, int n, Func<double, double> c, double uneven = 1)
     {
-        var random = new Random(11);
+        var random = new NormalDraws(11);
         var log = new List<LogSample>();
-        for (var (i, t) = (0, 0.0); i < n; i++, t += 1 + (uneven - 1) * random.NextDouble())
-            log.Add(new(t, c(t) + sigma * Gauss(random)));
+        for (var (i, t) = (0, 0.0); i < n; i++, t += 1 + (uneven - 1) * random.Uniform())
+            log.Add(new(t, c(t) + sigma * random.Next()));
         return LogNoise.Of(log);
     }
 

@@ -7,66 +7,6 @@ using Xunit;
 
 namespace FaithfulBracket.Core.Tests;
 
-public class PadFaultTests
-{
-    private static readonly LaidPad[] Pads = [new("M1", 1, "soft"), new("M2", 1, "soft")];
-    private static readonly Dictionary<string, PadMaterial> Materials = new()
-    {
-        ["soft"] = Sample.Soft with { ConductivityWPerMK = 3 },
-    };
-
-    private static Board Board =>
-        Sample.Board() with
-        {
-            Parts = [.. Sample.Board().Parts.Select(p => p.Kind == PartKind.Memory ? p with { DissipationW = 3 } : p)],
-        };
-
-    private static PadFaultResult Try(PadFault fault) =>
-        Reckon.Fault(Board, Sample.Block(), Pads, "M1", fault, Materials, Sample.Grey);
-
-    [Fact]
-    public void Film_left_on_heats_by_what_film_resists()
-    {
-        var (one, both) = (Try(PadFault.FilmOneSide), Try(PadFault.FilmBothSides));
-        // 3 W through 0.075 mm of 0.2 W/(m·K) on 14 × 12 mm: 6.7 K, less what the thinner pad gives back
-        var film = 3 * 0.075e-3 / 0.2 / (14e-3 * 12e-3);
-        Assert.InRange(one.RiseK!.Value - one.RiseBeforeK!.Value, 0.85 * film, 1.1 * film);
-        Assert.True(both.RiseK > one.RiseK);
-    }
-
-    [Fact]
-    public void A_missed_pad_touches_nothing_and_lets_the_block_sink_there()
-    {
-        var missed = Try(PadFault.Missed);
-        Assert.Null(missed.RiseK);
-        Assert.Contains(missed.Seen, t => t.Contains("touches nothing", StringComparison.Ordinal));
-        Assert.DoesNotContain(missed.Seating.Pads, p => p.Part == "M1");
-    }
-
-    [Fact]
-    public void A_doubled_pad_lifts_the_edge_on_its_side()
-    {
-        var doubled = Try(PadFault.Doubled);
-        var sound = Reckon.Seat(Board, Sample.Block(), Pads, Materials, Sample.Grey);
-        Assert.True(doubled.Seating.Dies.Max(d => d.BondLinesUm.Max()) > sound.Dies.Max(d => d.BondLinesUm.Max()));
-        // M1 lies above and left of the die
-        Assert.Contains(
-            doubled.Seen,
-            t => t.Contains("upper edge", StringComparison.Ordinal) || t.Contains("left edge", StringComparison.Ordinal)
-        );
-        Assert.Contains(
-            doubled.Felt,
-            t => t.Contains("S4", StringComparison.Ordinal) || t.Contains("The die keeps", StringComparison.Ordinal)
-        );
-    }
-
-    [Fact]
-    public void A_part_without_a_pad_is_refused() =>
-        Assert.Throws<InputException>(() =>
-            Reckon.Fault(Board, Sample.Block(), Pads, "U1", PadFault.Missed, Materials, Sample.Grey)
-        );
-}
-
 public class BackPlateSeatingTests
 {
     /// <summary>Two chips behind the board under a back plate on 1.6 mm standoffs, held by two of the die's screws.</summary>
