@@ -159,6 +159,25 @@ public class PadStepsTests
     }
 
     [Fact]
+    public void Strips_and_floats_are_said_before_pads_that_do_not_fit()
+    {
+        SeatingResult Rest(bool floats, double pull) =>
+            new([], [0, 0], [], [new("S1", pull) { HoldsN = 1000 }], floats, 2.1, "");
+        PairPads Second(SeatingResult rest) => Pads(Pad(PadState.Crushed)) with { Pair = "Q", Seating = rest };
+        (string, bool) Said(params PairPads[] pairs)
+        {
+            var plan = PadSteps.Of(Order, pairs, [Piece("A")], null, new());
+            return (plan.Summary, plan.Trouble);
+        }
+        var good = Pads(Pad(PadState.Good));
+        Assert.Equal(("screws of block Q strip", true), Said(good, Second(Rest(true, 1001))));
+        Assert.Equal(("block Q floats", true), Said(good, Second(Rest(true, 999))));
+        Assert.Equal(("1.0 mm is crushed at A", true), Said(good, Second(Rest(false, 999))));
+        Assert.Equal(("screws strip first", true), Said(Second(Rest(true, 1001))));
+        Assert.Equal(("the block floats", true), Said(Second(Rest(true, 999))));
+    }
+
+    [Fact]
     public void Without_a_block_it_waits_and_without_pads_there_is_nothing_to_do()
     {
         var waits = PadSteps.Of(Order, [], [], null, new());
