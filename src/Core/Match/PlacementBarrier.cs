@@ -53,6 +53,54 @@ internal static class PlacementBarrier
     {
         Span<double> g = stackalloc double[4];
         Span<double> h = stackalloc double[16];
+        Derivatives(rows, weight, x, y, w, z, g, h);
+        if (!turns)
+        {
+            h[8] = h[9] = h[14] = 0;
+            h[10] = 1;
+            g[2] = 0;
+        }
+        var ridge = 1e-13 * (h[0] + h[5] + h[10] + h[15]);
+        for (var i = 0; i < 4; i++)
+            h[i * 5] += ridge;
+        Span<double> p = stackalloc double[4];
+        if (!Cholesky4.Solve(h, g, p))
+            return false;
+        var decrement = 0.0;
+        for (var i = 0; i < 4; i++)
+        {
+            p[i] = -p[i];
+            decrement -= g[i] * p[i];
+        }
+        if (!(decrement > 1e-9))
+            return false;
+        var before = Value(rows, weight, x, y, w, z);
+        for (var t = 1.0; t > 1e-9; t /= 2)
+        {
+            double nx = x + t * p[0],
+                ny = y + t * p[1],
+                nw = w + t * p[2],
+                nz = z + t * p[3];
+            if (!(Value(rows, weight, nx, ny, nw, nz) <= before - 0.1 * t * decrement))
+                continue;
+            (x, y, w, z) = (nx, ny, nw, nz);
+            return true;
+        }
+        return false;
+    }
+
+    /// <summary>Gradient and the lower half of the second derivatives of <see cref="Value"/>, by rows.</summary>
+    internal static void Derivatives(
+        ReadOnlySpan<PlacementRow> rows,
+        double weight,
+        double x,
+        double y,
+        double w,
+        double z,
+        Span<double> g,
+        Span<double> h
+    )
+    {
         g.Clear();
         h.Clear();
         g[3] = weight;
@@ -81,49 +129,10 @@ internal static class PlacementBarrier
             h[10] += k * (row.Uw * row.Uw + row.Vw * row.Vw);
             h[15] -= k;
         }
-        if (!turns)
-        {
-            h[8] = h[9] = h[14] = 0;
-            h[10] = 1;
-            g[2] = 0;
-        }
-        var ridge = 1e-13 * (h[0] + h[5] + h[10] + h[15]);
-        for (var i = 0; i < 4; i++)
-            h[i * 5] += ridge;
-        Span<double> p = stackalloc double[4];
-        if (!SolveCholesky4(h, g, p))
-            return false;
-        var decrement = 0.0;
-        for (var i = 0; i < 4; i++)
-        {
-            p[i] = -p[i];
-            decrement -= g[i] * p[i];
-        }
-        if (!(decrement > 1e-9))
-            return false;
-        var before = Barrier(rows, weight, x, y, w, z);
-        for (var t = 1.0; t > 1e-9; t /= 2)
-        {
-            double nx = x + t * p[0],
-                ny = y + t * p[1],
-                nw = w + t * p[2],
-                nz = z + t * p[3];
-            if (!(Barrier(rows, weight, nx, ny, nw, nz) <= before - 0.1 * t * decrement))
-                continue;
-            (x, y, w, z) = (nx, ny, nw, nz);
-            return true;
-        }
-        return false;
     }
 
-    private static double Barrier(
-        ReadOnlySpan<PlacementRow> rows,
-        double weight,
-        double x,
-        double y,
-        double w,
-        double z
-    )
+    /// <summary>weight·z − Σ log(z² − |r|²); without bound where a miss is not under z.</summary>
+    internal static double Value(ReadOnlySpan<PlacementRow> rows, double weight, double x, double y, double w, double z)
     {
         if (z <= 0)
             return double.PositiveInfinity;
@@ -143,41 +152,5 @@ internal static class PlacementBarrier
             }
         }
         return sum - Math.Log(product);
-    }
-
-    private static bool SolveCholesky4(Span<double> h, ReadOnlySpan<double> g, Span<double> x)
-    {
-        for (var i = 0; i < 4; i++)
-        {
-            for (var j = 0; j <= i; j++)
-            {
-                var sum = h[i * 4 + j];
-                for (var k = 0; k < j; k++)
-                    sum -= h[i * 4 + k] * h[j * 4 + k];
-                if (i == j)
-                {
-                    if (!(sum > 0))
-                        return false;
-                    h[i * 5] = Math.Sqrt(sum);
-                }
-                else
-                    h[i * 4 + j] = sum / h[j * 5];
-            }
-        }
-        for (var i = 0; i < 4; i++)
-        {
-            var sum = g[i];
-            for (var k = 0; k < i; k++)
-                sum -= h[i * 4 + k] * x[k];
-            x[i] = sum / h[i * 5];
-        }
-        for (var i = 3; i >= 0; i--)
-        {
-            var sum = x[i];
-            for (var k = i + 1; k < 4; k++)
-                sum -= h[k * 4 + i] * x[k];
-            x[i] = sum / h[i * 5];
-        }
-        return true;
     }
 }

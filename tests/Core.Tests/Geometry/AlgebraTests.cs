@@ -1,6 +1,5 @@
 using CsCheck;
 using FaithfulBracket.Core.Geometry;
-using FaithfulBracket.Core.Match.Identify;
 using NetTopologySuite.Geometries;
 using Xunit;
 using Polygon = FaithfulBracket.Core.Geometry.Polygon;
@@ -15,43 +14,6 @@ public class AlgebraTests
         Gen.Double[-80, 80],
         (x, y) => new Point2(x, y)
     );
-
-    [Fact]
-    public void The_rigid_fit_undoes_any_turn_and_shift() =>
-        Gen.Select(Gen.Double[-179, 179], Places, Places.Array[3, 12])
-            .Sample(
-                (turn, shift, points) =>
-                {
-                    var pose = new Placement(shift.X, shift.Y, turn);
-                    var found = RigidFit.Of([.. points.Select(p => (p, pose.Apply(p)))]);
-                    // points all in one place fix no turn
-                    if (points.Max(p => (p - points[0]).Length) < 1e-3)
-                        return;
-                    foreach (var p in points)
-                        Assert.True((found.Apply(p) - pose.Apply(p)).Length < 1e-6);
-                }
-            );
-
-    [Fact]
-    public void No_other_pose_near_the_rigid_fit_misses_less() =>
-        Gen.Select(Places.Array[4, 9], Gen.Double[-0.3, 0.3].Array[18])
-            .Sample(
-                (points, noise) =>
-                {
-                    var pairs = points.Select((p, i) => (p, p + new Point2(noise[2 * i], noise[2 * i + 1]))).ToList();
-                    if (points.Max(p => (p - points[0]).Length) < 1)
-                        return;
-                    double Misses(Placement q) => pairs.Sum(x => Math.Pow((q.Apply(x.p) - x.Item2).Length, 2));
-                    var best = RigidFit.Of(pairs);
-                    foreach (
-                        var (dx, dy, turn) in ((double, double, double)[])
-                            [(0.01, 0, 0), (-0.01, 0, 0), (0, 0.01, 0), (0, -0.01, 0), (0, 0, 0.01), (0, 0, -0.01)]
-                    )
-                        Assert.True(
-                            Misses(best) <= Misses(new(best.XMm + dx, best.YMm + dy, best.RotationDeg + turn)) + 1e-9
-                        );
-                }
-            );
 
     [Fact]
     public void Hulls_are_those_of_the_topology_library() =>

@@ -74,116 +74,11 @@ public static class MarkFinder
             inner = Mean((TargetSheet.DotMm + TargetSheet.SectorInnerMm) / 2 / TargetSheet.RingOuterMm);
         if (!(gap - ringLight > 25 && inner - dot > 20))
             return null;
-        if (
-            Decode(share => k => At(share, k), (ringLight + gap) / 2) is not { } code
-            || TargetSheet.Find(code) is not { } mark
-        )
+        if (SectorCode.Of(At, (ringLight + gap) / 2) is not { } code || TargetSheet.Find(code) is not { } mark)
             return null;
-        var (u, v) = Centre(
-            picture,
-            cx,
-            cy,
-            TargetSheet.DotMm / TargetSheet.RingOuterMm * a,
-            TargetSheet.DotMm / TargetSheet.RingOuterMm * b,
-            cos,
-            sin
-        );
+        const double dotShare = TargetSheet.DotMm / TargetSheet.RingOuterMm;
+        var (u, v) = DotCentre.Of(picture, new(cx, cy), dotShare * a, dotShare * b, turn);
         // from the corner of the picture, not from its first pixel's centre
         return (new(mark.Id, mark.XMm, mark.YMm, u + 0.5, v + 0.5), gap - ringLight);
-    }
-
-    /// <summary>
-    /// The eight sectors, whatever the turn: the phase that splits dark from light most cleanly. The picture's v runs
-    /// down, so the order is reversed.
-    /// </summary>
-    private static byte? Decode(Func<double, Func<double, double>> at, double threshold)
-    {
-        const int samples = 96;
-        var dark = new double[samples];
-        double[] radii = [0.47, 0.55, 0.62];
-        for (var k = 0; k < samples; k++)
-            foreach (var r in radii)
-                dark[k] += at(r)(-k * 2 * Math.PI / samples) < threshold ? 1.0 / radii.Length : 0;
-        byte best = 0;
-        double cleanest = 0;
-        for (var phase = 0; phase < samples / 8; phase++)
-        {
-            double clean = 0;
-            byte code = 0;
-            for (var s = 0; s < 8; s++)
-            {
-                double share = 0;
-                // the edges of a sector blur into the next
-                for (var k = 2; k < 10; k++)
-                    share += dark[(phase + s * 12 + k) % samples] / 8;
-                clean += Math.Abs(share - 0.5) / 4;
-                if (share > 0.5)
-                    code |= (byte)(1 << s);
-            }
-            if (clean > cleanest)
-                (cleanest, best) = (clean, code);
-        }
-        return cleanest > 0.75 ? best : null;
-    }
-
-    /// <summary>Centre of darkness of the dot and the light around it, found anew until it stands still.</summary>
-    private static (double U, double V) Centre(
-        GreyPicture picture,
-        double x,
-        double y,
-        double a,
-        double b,
-        double cos,
-        double sin
-    )
-    {
-        for (var round = 0; round < 8; round++)
-        {
-            double reach = 1.45,
-                light = 0,
-                sum = 0,
-                sx = 0,
-                sy = 0;
-            int r = (int)Math.Ceiling(reach * a) + 1,
-                x0 = (int)Math.Round(x),
-                y0 = (int)Math.Round(y);
-            for (var pass = 0; pass < 2; pass++)
-            {
-                for (var j = y0 - r; j <= y0 + r; j++)
-                {
-                    for (var i = x0 - r; i <= x0 + r; i++)
-                    {
-                        if (!picture.Inside(i, j))
-                            continue;
-                        double dx = i - x,
-                            dy = j - y,
-                            p = (cos * dx + sin * dy) / a,
-                            q = (-sin * dx + cos * dy) / b;
-                        // a soft rim, so that a pixel does not jump in or out
-                        var weight = Math.Clamp((reach - Math.Sqrt(p * p + q * q)) * a, 0, 1);
-                        if (weight <= 0)
-                            continue;
-                        if (pass == 0)
-                        {
-                            light = Math.Max(light, picture[i, j]);
-                            continue;
-                        }
-                        var d = weight * Math.Max(0, light - picture[i, j] - 12);
-                        sum += d;
-                        sx += d * i;
-                        sy += d * j;
-                    }
-                }
-            }
-            if (sum <= 0)
-                break;
-            double nx = sx / sum,
-                ny = sy / sum,
-                moved = Math.Abs(nx - x) + Math.Abs(ny - y);
-            (x, y) = (nx, ny);
-            if (moved < 1e-3)
-                break;
-        }
-        return (x, y);
     }
 }
