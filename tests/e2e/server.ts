@@ -29,6 +29,8 @@ export class Server {
       join(house, '.run/app/FaithfulBracket.Server.dll'),
       ...['--urls', 'http://127.0.0.1:0', '--data', this.data],
       ...['--demo', join(house, 'demo'), '--client', join(house, 'client/dist')],
+      // what nobody looks at here need not be reckoned before the first page
+      ...['--first-look', 'false'],
       ...(this.how.lan ? ['--lan', 'true', '--lan-port', '0'] : []),
     ]
     const child = spawn('dotnet', args, { stdio: ['ignore', 'pipe', 'inherit'] })

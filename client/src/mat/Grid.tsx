@@ -1,5 +1,8 @@
 import type { Projection } from './view'
 
+/** A figure nearer to the mat's edge would be cut off. */
+const HALF_FIGURE = 16
+
 /** The ruled mat: a line every 10 mm, a stronger one with its figure every 50 mm, rulers on two edges. */
 export function Grid({ p }: { p: Projection }) {
   const step = p.scale < 1.6 ? 20 : 10
@@ -11,7 +14,7 @@ export function Grid({ p }: { p: Projection }) {
     lines.push(
       <path key={`x${v}`} d={`M${p.x(v)} 24V${p.height}`} stroke={strong ? 'var(--grid-strong)' : 'var(--grid)'} />,
     )
-    if (strong)
+    if (strong && p.x(v) > HALF_FIGURE && p.x(v) < p.width - HALF_FIGURE)
       lines.push(
         <text key={`tx${v}`} x={p.x(v)} y={16} textAnchor="middle" fontSize={14} className="num" fill="var(--soft)">
           {v}

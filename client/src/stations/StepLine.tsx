@@ -25,7 +25,7 @@ export function StepLine({ job, here, s, onBench, note, setNote, selected }: Pro
   const { step } = s
   if (!step)
     return (
-      <footer className="flex min-h-[84px] items-center bg-line px-5 text-on-line">
+      <footer className="flex min-h-[92px] items-center bg-line px-5 text-on-line">
         <p className="text-[19px]">
           Nothing to do here yet: {job.route.find((r) => r.steps === 0)?.summary ?? 'choose a block first'}.
         </p>
@@ -34,7 +34,7 @@ export function StepLine({ job, here, s, onBench, note, setNote, selected }: Pro
   return (
     // biome-ignore lint/a11y/useAriaPropsSupportedByRole: a footer of the page is a landmark and may be named
     <footer
-      className="no-print flex min-h-[84px] flex-wrap items-center gap-x-4 gap-y-1.5 bg-line px-4 py-2 text-on-line"
+      className="no-print flex min-h-[92px] flex-wrap items-center gap-x-4 gap-y-1.5 bg-line px-4 py-2 text-on-line"
       aria-label="Step"
       data-step={step.id}
     >
@@ -80,7 +80,7 @@ export function StepLine({ job, here, s, onBench, note, setNote, selected }: Pro
               {step.caution ?? step.detail}
             </p>
             {step.caution && step.detail && (
-              <p className="line-clamp-1 text-[13.5px] leading-tight text-line-soft" title={step.detail}>
+              <p className="line-clamp-2 text-[13.5px] leading-tight text-line-soft" title={step.detail}>
                 {step.detail}
               </p>
             )}

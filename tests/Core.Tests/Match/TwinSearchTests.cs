@@ -139,6 +139,37 @@ public class TwinSearchTests
         Assert.True(one.Chance > 0.999);
     }
 
+    [Theory]
+    // in one frame a tenth tells boards apart; between frames, which are only as sure as the fit, half a millimetre
+    [InlineData(0, 0, 0, false)]
+    [InlineData(1.2, 0, 0, true)]
+    [InlineData(0, 1.2, 0, true)]
+    [InlineData(0, 0, 2, true)]
+    [InlineData(40, -12, 130, true)]
+    public void A_part_a_third_of_a_millimetre_aside_tells_boards_of_one_frame_apart(
+        double x,
+        double y,
+        double turnDeg,
+        bool twins
+    )
+    {
+        var board = Make("a", 5);
+        var frame = new Placement(x, y, turnDeg);
+        var inner = board.Parts.MinBy(p => p.At.Length)!.Id;
+        Point2 Laid(Point2 p, string id) => frame.Apply(id == inner ? p + new Point2(0.33, 0) : p);
+        var other = board with
+        {
+            Id = "z",
+            Holes = [.. board.Holes.Select(h => h with { X = Laid(h.At, h.Id).X, Y = Laid(h.At, h.Id).Y })],
+            Parts = [.. board.Parts.Select(p => p with { X = Laid(p.At, p.Id).X, Y = Laid(p.At, p.Id).Y })],
+        };
+        // what would tell them apart was not seen
+        var seen = new Constellation([.. Seen(board).Points.Where(p => p.Id != inner)]);
+        var r = Search(seen, boards: [board, other, Make("b", 6)]);
+        Assert.Equal(twins ? 1 : 2, r.Candidates.Count);
+        Assert.Equal(twins ? 1 : 0, r.Candidates[0].Twins.Count);
+    }
+
     [Fact]
     public void A_stranger_is_nobodys_twin_and_a_board_that_is_gone_is_passed_over()
     {

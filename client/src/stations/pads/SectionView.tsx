@@ -107,7 +107,7 @@ export function SectionView({
           </svg>
         )}
       </div>
-      <p className="num truncate px-4 pb-1.5 text-[15px]">
+      <p className="num px-4 pb-1.5 text-[15px] leading-tight">
         {gaps
           .filter((g) => g.padMm != null || g.gapMm < 0.5)
           .slice(0, 4)

@@ -1,6 +1,9 @@
 namespace FaithfulBracket.Core.Match.Trace;
 
-/// <summary>The code in the eight sectors of a mark, whatever its turn: read at the phase that splits dark from light most cleanly.</summary>
+/// <summary>
+/// The code in the eight sectors of a mark, whatever its turn: read at the phase that splits dark from light most
+/// cleanly.
+/// </summary>
 internal static class SectorCode
 {
     public const int Sectors = 8;
