@@ -34,6 +34,10 @@ function hidden(): string[] {
   if (document.documentElement.scrollWidth > innerWidth) faults.push('scrolls sideways')
   const say = (e: Element) =>
     `${e.tagName.toLowerCase()} "${(e.getAttribute('aria-label') ?? e.textContent ?? '').trim().slice(0, 40)}"`
+  // a drawing in a column too narrow for it
+  for (const e of document.querySelectorAll('aside svg, figure svg'))
+    if (e.checkVisibility() && e.getBoundingClientRect().right > innerWidth + 1)
+      faults.push(`drawing "${(e.getAttribute('aria-label') ?? '').slice(0, 40)}" is cut off`)
   for (const e of document.querySelectorAll('button, a[href], select, input, h1, h2, h3')) {
     if (!(e instanceof HTMLElement) || !e.checkVisibility({ checkOpacity: true, checkVisibilityCSS: true })) continue
     if (e.matches('.sr-only, .sr-only *, [type=file], [type=hidden]')) continue

@@ -27,11 +27,11 @@ export function Shell({ children }: { children: ReactNode }) {
         <header className="no-print flex items-center gap-4 border-b border-rule bg-paper pr-4">
           <NavLink
             to="/"
-            className="flex h-full shrink-0 items-center gap-3 pl-4 min-[1001px]:w-[207px]"
+            className="flex h-full shrink-0 items-center gap-3 pl-4 min-[1101px]:w-[207px]"
             aria-label="Faithful Bracket, to the benches"
           >
             <Tie />
-            <b className="text-[17px] max-[1000px]:hidden">Faithful Bracket</b>
+            <b className="text-[17px] max-[1100px]:hidden">Faithful Bracket</b>
           </NavLink>
           <div className="flex min-w-0 flex-1 items-center gap-4 overflow-hidden whitespace-nowrap">
             <HeaderSlot />
@@ -49,7 +49,8 @@ export function Shell({ children }: { children: ReactNode }) {
                 to={to}
                 end={to === '/'}
                 className={({ isActive }) =>
-                  isActive ? 'border-b-3 border-copper font-bold' : 'border-b-3 border-transparent text-soft'
+                  // narrow, the mark leads to the benches
+                  `border-b-3 ${isActive ? 'border-copper font-bold' : 'border-transparent text-soft'} ${to === '/' ? 'max-[1000px]:hidden' : ''}`
                 }
               >
                 {text}
@@ -59,7 +60,12 @@ export function Shell({ children }: { children: ReactNode }) {
           <button type="button" className="text-[14px] text-soft" onClick={() => open('find')}>
             Find <kbd className="num max-[1500px]:hidden">Ctrl K</kbd>
           </button>
-          <button type="button" className="text-[14px] text-soft" onClick={() => open('keys')} aria-label="Keys">
+          <button
+            type="button"
+            className="text-[14px] text-soft max-[1000px]:hidden"
+            onClick={() => open('keys')}
+            aria-label="Keys"
+          >
             Keys <kbd className="num max-[1500px]:hidden">?</kbd>
           </button>
           <button

@@ -3,6 +3,9 @@ import type { Projection } from './view'
 /** A figure nearer to the mat's edge would be cut off. */
 const HALF_FIGURE = 16
 
+/** Above the lower edge the face shown is told. */
+const FACE = 44
+
 /** The ruled mat: a line every 10 mm, a stronger one with its figure every 50 mm, rulers on two edges. */
 export function Grid({ p }: { p: Projection }) {
   const step = p.scale < 1.6 ? 20 : 10
@@ -28,7 +31,7 @@ export function Grid({ p }: { p: Projection }) {
     lines.push(
       <path key={`y${v}`} d={`M26 ${p.y(v)}H${p.width}`} stroke={strong ? 'var(--grid-strong)' : 'var(--grid)'} />,
     )
-    if (strong && p.y(v) > 30)
+    if (strong && p.y(v) > 30 && p.y(v) < p.height - FACE)
       lines.push(
         <text key={`ty${v}`} x={4} y={p.y(v) + 5} fontSize={14} className="num" fill="var(--soft)">
           {v}

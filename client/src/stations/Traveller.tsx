@@ -83,7 +83,7 @@ function Sheet({ job, station }: { job: JobView; station: Station }) {
   return (
     <div className="traveller">
       <InHeader>
-        <b className="max-w-[50%] shrink-0 truncate text-[17px]">{job.boardName}</b>
+        <b className="max-w-[50%] shrink-0 truncate text-[17px] max-[1100px]:max-w-full">{job.boardName}</b>
         <span className="truncate text-soft">
           job {job.id}, {job.kindName}
           {job.blockName ? `: ${job.blockName}` : ''}

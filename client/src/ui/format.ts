@@ -10,6 +10,10 @@ export function fixed(v: number | null | undefined, digits: number) {
 
 export const mm = (v: number, digits = 2) => fixed(v, digits)
 
+/** A sentence whose figures stay on one line with their units. */
+export const joined = (text: string) =>
+  text.replace(/(\d) (?=(%|°C|mm²?|[µmk]?[mgNKW]|[Mk]Pa|ml|min|s|h)(?!\p{L}))/gu, '$1\u00a0')
+
 /** A figure or a range in millimetres as it is in inches. */
 export const inInches = (mm: unknown) =>
   String(mm).replace(/\d+(?:[.,]\d+)?/g, (t) => fixed(Number(t.replace(',', '.')) / 25.4, 3))

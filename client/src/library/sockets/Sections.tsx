@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client'
+import { Drawing } from '../../ui/Drawing'
 import { mm } from '../../ui/format'
 
 type Heights = Schemas['HeightChain']
@@ -29,15 +30,14 @@ export function Sections({ lidded, direct }: { lidded: Heights; direct: Heights 
     </g>
   )
   return (
-    <svg
+    <Drawing
       width={296}
       height={178}
-      role="img"
-      aria-label={`contact at ${mm(lidded.contactMm)} mm with the lid, ${mm(direct.contactMm)} mm without`}
+      label={`contact at ${mm(lidded.contactMm)} mm with the lid, ${mm(direct.contactMm)} mm without`}
     >
       <path d="M4 150H292" stroke="var(--ink)" strokeWidth={3} />
       {column(lidded, 42, 'with its lid')}
       {column(direct, 182, 'bare')}
-    </svg>
+    </Drawing>
   )
 }

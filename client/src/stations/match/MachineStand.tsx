@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client'
+import { Drawing } from '../../ui/Drawing'
 import { mm } from '../../ui/format'
 import { Row, Section, Why } from '../Ledger'
 
@@ -13,11 +14,10 @@ export function MachineStand({ machine, stand }: { machine: Schemas['Machine']; 
   const middle = (card: string) => y(stand.slots.find((s) => s.card === card)?.slot ?? 1) + rowHeight / 2
   return (
     <Section title="In the machine">
-      <svg
+      <Drawing
         width={width}
         height={last * rowHeight + 8}
-        role="img"
-        aria-label={`Slots 1 to ${last}: ${stand.slots.map((s) => `card ${s.card} in slot ${s.slot}${s.slots > 1 ? ` to ${s.slot + s.slots - 1}` : ''}`).join(', ')}; free: ${stand.free.join(', ') || 'none'}`}
+        label={`Slots 1 to ${last}: ${stand.slots.map((s) => `card ${s.card} in slot ${s.slot}${s.slots > 1 ? ` to ${s.slot + s.slots - 1}` : ''}`).join(', ')}; free: ${stand.free.join(', ') || 'none'}`}
       >
         {Array.from({ length: last }, (_, i) => i + 1).map((slot) => {
           const own = use(slot)
@@ -57,7 +57,7 @@ export function MachineStand({ machine, stand }: { machine: Schemas['Machine']; 
             </g>
           )
         })}
-      </svg>
+      </Drawing>
       {stand.links.map((l, i) => (
         <Row
           key={i}

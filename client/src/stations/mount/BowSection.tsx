@@ -1,4 +1,5 @@
 import type { JobView, Schemas } from '../../api/client'
+import { Drawing } from '../../ui/Drawing'
 import { fixed } from '../../ui/format'
 import type { Here } from '../here'
 import { Section } from '../Ledger'
@@ -66,7 +67,7 @@ function BowMap(p: { name: string; r: Schemas['BowResult']; strain?: string | nu
   const h = (m.rows - 1) * m.stepY * k
   return (
     <figure className="mt-1.5">
-      <svg width={w} height={h} role="img" aria-label={`${name}: peak ${fixed(r.peakMm, 2)} mm`}>
+      <Drawing width={w} height={h} label={`${name}: peak ${fixed(r.peakMm, 2)} mm`}>
         {m.mm.map((v, i) => {
           if (v == null) return null
           const [c, row] = [i % m.columns, Math.floor(i / m.columns)]
@@ -91,7 +92,7 @@ function BowMap(p: { name: string; r: Schemas['BowResult']; strain?: string | nu
           stroke="var(--ink)"
           strokeWidth={2}
         />
-      </svg>
+      </Drawing>
       <figcaption className="num text-[14.5px] text-soft">
         {name}: peak {fixed(r.peakMm, 2)} mm (ring), strain under parts {p.strain}; copper towards the block, blue-green
         away

@@ -1,3 +1,4 @@
+import { Drawing } from '../../ui/Drawing'
 import { fixed } from '../../ui/format'
 /** A plain line over the moves, with the limit and the move at hand. */
 export function LoadChart({
@@ -18,11 +19,10 @@ export function LoadChart({
   const x = (i: number) => (values.length < 2 ? 0 : (i / (values.length - 1)) * (w - 26))
   const y = (v: number) => h - 6 - (Math.min(v, most) / most) * (h - 14)
   return (
-    <svg
+    <Drawing
       width={w}
       height={h}
-      role="img"
-      aria-label={`${limit && Math.max(...values) > most ? 'far past the limit' : `highest ${fixed(Math.max(...values), 2)} ${unit}`}${limit ? `; ${limit} ${unit} allowed` : ''}`}
+      label={`${limit && Math.max(...values) > most ? 'far past the limit' : `highest ${fixed(Math.max(...values), 2)} ${unit}`}${limit ? `; ${limit} ${unit} allowed` : ''}`}
     >
       <path d={`M0 ${y(0)}H${w}`} stroke="var(--rule)" />
       {limit != null && (
@@ -42,6 +42,6 @@ export function LoadChart({
       {now !== undefined && now >= 0 && (
         <circle cx={x(now)} cy={y(values[now])} r={5} fill="var(--copper)" stroke="var(--card)" strokeWidth={1.5} />
       )}
-    </svg>
+    </Drawing>
   )
 }

@@ -3,7 +3,7 @@ import { answer, http, type JobView, type Schemas } from '../../api/client'
 import { Link } from '../../app/router'
 import { Band } from '../../ui/Band'
 import { Button } from '../../ui/Button'
-import { fixed, range } from '../../ui/format'
+import { fixed, joined, range } from '../../ui/format'
 import { asked, type Here, troublesOf } from '../here'
 import { Head, Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
@@ -253,7 +253,9 @@ function OnePad({
               <span className="num text-[16px] font-semibold">
                 {fixed(o.thicknessMm, 1)} {o.material}
               </span>
-              <span className={`text-[14px] leading-snug ${o.wrong ? 'text-plum' : 'text-soft'}`}>{o.text}</span>
+              <span className={`text-[14px] leading-snug ${o.wrong ? 'text-plum' : 'text-soft'}`}>
+                {joined(o.text)}
+              </span>
             </button>
           )
         })}

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { answer, http, type JobView, type Schemas } from '../../api/client'
 import { useSize } from '../../mat/view'
-import { fixed } from '../../ui/format'
+import { fixed, joined } from '../../ui/format'
 import { asked, type Here } from '../here'
 
 export type Line = { x1: number; y1: number; x2: number; y2: number }
@@ -40,7 +40,7 @@ export function SectionView({
   const low = Math.min(0, ...all.map((p) => p[1]))
   const high = Math.max(1, ...all.map((p) => p[1]))
   const scale = Math.max(0.1, (width - 56) / (cut.data?.lengthMm ?? 1))
-  const tall = [...factors].reverse().find((f) => (high - low) * scale * f <= height - 74) ?? 1
+  const tall = [...factors].reverse().find((f) => (high - low) * scale * f <= height - 52) ?? 1
   const x = (v: number) => 40 + v * scale
   const y = (v: number) => height - 26 - (v - low) * scale * tall
   const gaps = cut.data?.gaps ?? []
@@ -64,7 +64,7 @@ export function SectionView({
             aria-label={gaps.map((g) => g.text).join(' ') || 'Bare board'}
           >
             {[0, 1, 2, 3, 4, 5]
-              .filter((v) => v <= high)
+              .filter((v) => v <= high && (v % 2 === 0 || scale * tall > 14))
               .map((v) => (
                 <g key={v}>
                   <path d={`M36 ${y(v)}H${width - 12}`} stroke="var(--rule)" strokeDasharray="2 4" />
@@ -90,7 +90,7 @@ export function SectionView({
               .filter((g) => g.padMm != null || g.gapMm < 0)
               .map((g) => (
                 <g key={g.part}>
-                  <path d={`M${x(g.atMm)} ${y(0) + 2}V${height - 12}`} stroke={tone(g)} />
+                  <path d={`M${x(g.atMm)} ${y(0) + 2}V${y(low) + 4}`} stroke={tone(g)} />
                   <text
                     x={x(g.atMm)}
                     y={y(low) + 18}
@@ -111,7 +111,7 @@ export function SectionView({
         {gaps
           .filter((g) => g.padMm != null || g.gapMm < 0.5)
           .slice(0, 4)
-          .map((g) => g.text)
+          .map((g) => joined(g.text))
           .join(' ')}
       </p>
     </section>
