@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react'
 import { figures } from '../ui/figures'
-import { inInches, joined } from '../ui/format'
+import { inInches } from '../ui/format'
+import { Said } from '../ui/Said'
 
 export const Head = ({ children, tone, sub }: { children: ReactNode; tone?: string; sub?: ReactNode }) => (
   <header className="mb-1">
@@ -25,7 +26,7 @@ export const Why = ({ children, tone }: { children: ReactNode; tone?: string }) 
   </p>
 )
 
-const said = (words: ReactNode) => (typeof words === 'string' ? joined(words) : words)
+const said = (words: ReactNode) => (typeof words === 'string' ? <Said text={words} /> : words)
 
 /** A figure with its name, figures in one column. */
 export const Row = ({

@@ -1,8 +1,11 @@
 import { expect, test } from 'vitest'
-import { joined } from './format'
+import { figuresIn } from './format'
 
 test('a figure stays on one line with its unit, and with nothing else', () => {
-  const said = (text: string) => joined(text).replaceAll('\u00a0', '_')
+  const said = (text: string) =>
+    figuresIn(text)
+      .map((t, i) => (i % 2 ? t.replace(' ', '_') : t))
+      .join('')
   expect(said('film up to 35 µm, squash 28 %, 3.9 K over its land')).toBe(
     'film up to 35_µm, squash 28_%, 3.9_K over its land',
   )

@@ -10,9 +10,9 @@ export function fixed(v: number | null | undefined, digits: number) {
 
 export const mm = (v: number, digits = 2) => fixed(v, digits)
 
-/** A sentence whose figures stay on one line with their units. */
-export const joined = (text: string) =>
-  text.replace(/(\d) (?=(%|°C|mm²?|[µmk]?[mgNKW]|[Mk]Pa|ml|min|s|h)(?!\p{L}))/gu, '$1\u00a0')
+/** A sentence cut at its figures: every second piece is one with its unit, to be kept on one line. */
+export const figuresIn = (text: string) =>
+  text.split(/([^ ]*\d (?:%|°C|mm²?|[µmk]?[mgNKW]|[Mk]Pa|ml|min|s|h)(?!\p{L}))/u)
 
 /** A figure or a range in millimetres as it is in inches. */
 export const inInches = (mm: unknown) =>

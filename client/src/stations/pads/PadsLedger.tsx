@@ -3,7 +3,8 @@ import { answer, http, type JobView, type Schemas } from '../../api/client'
 import { Link } from '../../app/router'
 import { Band } from '../../ui/Band'
 import { Button } from '../../ui/Button'
-import { fixed, joined, range } from '../../ui/format'
+import { fixed, range } from '../../ui/format'
+import { Said } from '../../ui/Said'
 import { asked, type Here, troublesOf } from '../here'
 import { Head, Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
@@ -254,7 +255,7 @@ function OnePad({
                 {fixed(o.thicknessMm, 1)} {o.material}
               </span>
               <span className={`text-[14px] leading-snug ${o.wrong ? 'text-plum' : 'text-soft'}`}>
-                {joined(o.text)}
+                <Said text={o.text} />
               </span>
             </button>
           )

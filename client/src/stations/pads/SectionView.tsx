@@ -1,7 +1,8 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { answer, http, type JobView, type Schemas } from '../../api/client'
 import { useSize } from '../../mat/view'
-import { fixed, joined } from '../../ui/format'
+import { fixed } from '../../ui/format'
+import { Said } from '../../ui/Said'
 import { asked, type Here } from '../here'
 
 export type Line = { x1: number; y1: number; x2: number; y2: number }
@@ -108,11 +109,13 @@ export function SectionView({
         )}
       </div>
       <p className="num px-4 pb-1.5 text-[15px] leading-tight">
-        {gaps
-          .filter((g) => g.padMm != null || g.gapMm < 0.5)
-          .slice(0, 4)
-          .map((g) => joined(g.text))
-          .join(' ')}
+        <Said
+          text={gaps
+            .filter((g) => g.padMm != null || g.gapMm < 0.5)
+            .slice(0, 4)
+            .map((g) => g.text)
+            .join(' ')}
+        />
       </p>
     </section>
   )
