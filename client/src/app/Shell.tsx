@@ -37,6 +37,7 @@ export function Shell({ children }: { children: ReactNode }) {
             <HeaderSlot />
           </div>
           <nav className="flex items-center gap-3.5 text-[15px]" aria-label="Places">
+            {/* narrow, the mark leads to the benches */}
             {[
               ['/', 'Benches'],
               ['/library', 'Library'],
@@ -48,10 +49,7 @@ export function Shell({ children }: { children: ReactNode }) {
                 key={to}
                 to={to}
                 end={to === '/'}
-                className={({ isActive }) =>
-                  // narrow, the mark leads to the benches
-                  `border-b-3 ${isActive ? 'border-copper font-bold' : 'border-transparent text-soft'} ${to === '/' ? 'max-[1000px]:hidden' : ''}`
-                }
+                className={({ isActive }) => `${looks(isActive)} ${to === '/' ? 'max-[1000px]:hidden' : ''}`}
               >
                 {text}
               </NavLink>
@@ -92,6 +90,8 @@ export function Shell({ children }: { children: ReactNode }) {
     </HeaderSlotProvider>
   )
 }
+
+const looks = (active: boolean) => `border-b-3 ${active ? 'border-copper font-bold' : 'border-transparent text-soft'}`
 
 /** The hole of the card with the wire it hangs by. */
 function Tie() {

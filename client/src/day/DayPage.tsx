@@ -15,6 +15,9 @@ import { useDay, useDayChanges } from './useDay'
 
 const aDay = 86_400_000
 
+/** Tickets drawn at once: thousands hold the page up for seconds. */
+const MOST_TICKETS = 200
+
 /** Home: the day by hands, what comes out of it, the jobs as they lie on the benches. */
 export function DayPage() {
   const bench = useBench()
@@ -24,6 +27,7 @@ export function DayPage() {
   const [opening, setOpening] = useState(false)
   const [ahead, setAhead] = useState(0)
   const [chosen, choose] = useState<Bar>()
+  const [most, setMost] = useState(MOST_TICKETS)
   const go = useNavigate()
   const mine = day.data?.plan.work.find((w) => w.by === initials)
   const next = () => mine && go(`/job/${mine.job}/${mine.station}`)
@@ -115,10 +119,19 @@ export function DayPage() {
           {open.length === 0 ? 'Nothing on the benches' : `${open.length} jobs on the benches`}
         </h2>
         <div className="grid grid-cols-[repeat(auto-fill,minmax(min(100%,400px),1fr))] gap-2.5">
-          {open.map((j) => (
+          {open.slice(0, most).map((j) => (
             <JobTicket key={j.id} job={j} end={d?.plan.jobs.find((x) => x.job === j.id)} />
           ))}
         </div>
+        {open.length > most && (
+          <button
+            type="button"
+            className="mt-1 min-h-9 text-[15px] text-copper underline underline-offset-3"
+            onClick={() => setMost(open.length)}
+          >
+            Show {open.length - most} more
+          </button>
+        )}
         {done.length > 0 && (
           <section aria-label="Finished" className="mt-4">
             <h2 className="mb-1.5 text-[17px] font-bold">Finished, on the shelf</h2>

@@ -1,12 +1,11 @@
 import type { ReactNode } from 'react'
 import { figures } from '../ui/figures'
 import { inInches } from '../ui/format'
-import { Said } from '../ui/Said'
 
 export const Head = ({ children, tone, sub }: { children: ReactNode; tone?: string; sub?: ReactNode }) => (
   <header className="mb-1">
     <h2 className={`text-[25px] font-bold leading-[1.1] ${tone ?? ''}`}>{children}</h2>
-    {sub && <p className="mt-1 text-[14px] leading-snug text-soft">{said(sub)}</p>}
+    {sub && <p className="mt-1 text-[14px] leading-snug text-soft">{sub}</p>}
   </header>
 )
 
@@ -22,11 +21,9 @@ export const Why = ({ children, tone }: { children: ReactNode; tone?: string }) 
   <p
     className={`my-1 pl-3.5 -indent-3.5 text-[14.5px] leading-snug before:content-['–_'] before:text-copper ${tone ?? ''}`}
   >
-    {said(children)}
+    {children}
   </p>
 )
-
-const said = (words: ReactNode) => (typeof words === 'string' ? <Said text={words} /> : words)
 
 /** A figure with its name, figures in one column. */
 export const Row = ({

@@ -10,10 +10,6 @@ export function fixed(v: number | null | undefined, digits: number) {
 
 export const mm = (v: number, digits = 2) => fixed(v, digits)
 
-/** A sentence cut at its figures: every second piece is one with its unit, to be kept on one line. */
-export const figuresIn = (text: string) =>
-  text.split(/([^ ]*\d (?:%|°C|mm²?|[µmk]?[mgNKW]|[Mk]Pa|ml|min|s|h)(?!\p{L}))/u)
-
 /** A figure or a range in millimetres as it is in inches. */
 export const inInches = (mm: unknown) =>
   String(mm).replace(/\d+(?:[.,]\d+)?/g, (t) => fixed(Number(t.replace(',', '.')) / 25.4, 3))

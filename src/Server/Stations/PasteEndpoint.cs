@@ -48,7 +48,8 @@ internal static class PasteEndpoint
 
     public const string InWords =
         "Limits: 256 cells along the face, more on one over 64 times as long as wide and none past 256 times, "
-        + "500 strokes of 5,000 points together, 2,000 corners; a squeeze past its budget of work answers as far as it came and says so in cutShort.";
+        + "500 strokes of 5,000 points together, 2,000 corners; "
+        + "a squeeze past its budget of work answers as far as it came and says so in cutShort.";
 
     /// <summary>One squeeze to reckon.</summary>
     internal sealed record Asked(

@@ -12,12 +12,16 @@ export function MachineStand({ machine, stand }: { machine: Schemas['Machine']; 
   const y = (slot: number) => (slot - 1) * rowHeight + 4
   const use = (slot: number) => stand.slots.find((s) => slot >= s.slot && slot < s.slot + s.slots)
   const middle = (card: string) => y(stand.slots.find((s) => s.card === card)?.slot ?? 1) + rowHeight / 2
+  const taken = stand.slots.map((s) => {
+    const from = `card ${s.card} in slot ${s.slot}`
+    return s.slots > 1 ? `${from} to ${s.slot + s.slots - 1}` : from
+  })
   return (
     <Section title="In the machine">
       <Drawing
         width={width}
         height={last * rowHeight + 8}
-        label={`Slots 1 to ${last}: ${stand.slots.map((s) => `card ${s.card} in slot ${s.slot}${s.slots > 1 ? ` to ${s.slot + s.slots - 1}` : ''}`).join(', ')}; free: ${stand.free.join(', ') || 'none'}`}
+        label={`Slots 1 to ${last}: ${taken.join(', ')}; free: ${stand.free.join(', ') || 'none'}`}
       >
         {Array.from({ length: last }, (_, i) => i + 1).map((slot) => {
           const own = use(slot)

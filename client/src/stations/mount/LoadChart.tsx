@@ -1,5 +1,6 @@
 import { Drawing } from '../../ui/Drawing'
 import { fixed } from '../../ui/format'
+
 /** A plain line over the moves, with the limit and the move at hand. */
 export function LoadChart({
   values,
@@ -14,16 +15,14 @@ export function LoadChart({
 }) {
   const [w, h] = [296, 74]
   // far past the limit the line runs along the top: how far is not what it is drawn for
-  const top = Math.min(Math.max(...values), limit ? 3 * limit : Number.POSITIVE_INFINITY)
+  const peak = Math.max(...values)
+  const top = Math.min(peak, limit ? 3 * limit : Number.POSITIVE_INFINITY)
   const most = Math.max(top, limit ?? 0) * 1.08 || 1
   const x = (i: number) => (values.length < 2 ? 0 : (i / (values.length - 1)) * (w - 26))
   const y = (v: number) => h - 6 - (Math.min(v, most) / most) * (h - 14)
+  const highest = limit && peak > most ? 'far past the limit' : `highest ${fixed(peak, 2)} ${unit}`
   return (
-    <Drawing
-      width={w}
-      height={h}
-      label={`${limit && Math.max(...values) > most ? 'far past the limit' : `highest ${fixed(Math.max(...values), 2)} ${unit}`}${limit ? `; ${limit} ${unit} allowed` : ''}`}
-    >
+    <Drawing width={w} height={h} label={limit ? `${highest}; ${limit} ${unit} allowed` : highest}>
       <path d={`M0 ${y(0)}H${w}`} stroke="var(--rule)" />
       {limit != null && (
         <>

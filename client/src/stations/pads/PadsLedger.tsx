@@ -4,7 +4,6 @@ import { Link } from '../../app/router'
 import { Band } from '../../ui/Band'
 import { Button } from '../../ui/Button'
 import { fixed, range } from '../../ui/format'
-import { Said } from '../../ui/Said'
 import { asked, type Here, troublesOf } from '../here'
 import { Head, Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
@@ -254,9 +253,7 @@ function OnePad({
               <span className="num text-[16px] font-semibold">
                 {fixed(o.thicknessMm, 1)} {o.material}
               </span>
-              <span className={`text-[14px] leading-snug ${o.wrong ? 'text-plum' : 'text-soft'}`}>
-                <Said text={o.text} />
-              </span>
+              <span className={`text-[14px] leading-snug ${o.wrong ? 'text-plum' : 'text-soft'}`}>{o.text}</span>
             </button>
           )
         })}

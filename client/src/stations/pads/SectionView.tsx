@@ -2,7 +2,6 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { answer, http, type JobView, type Schemas } from '../../api/client'
 import { useSize } from '../../mat/view'
 import { fixed } from '../../ui/format'
-import { Said } from '../../ui/Said'
 import { asked, type Here } from '../here'
 
 export type Line = { x1: number; y1: number; x2: number; y2: number }
@@ -109,13 +108,11 @@ export function SectionView({
         )}
       </div>
       <p className="num px-4 pb-1.5 text-[15px] leading-tight">
-        <Said
-          text={gaps
-            .filter((g) => g.padMm != null || g.gapMm < 0.5)
-            .slice(0, 4)
-            .map((g) => g.text)
-            .join(' ')}
-        />
+        {gaps
+          .filter((g) => g.padMm != null || g.gapMm < 0.5)
+          .slice(0, 4)
+          .map((g) => g.text)
+          .join(' ')}
       </p>
     </section>
   )

@@ -40,11 +40,10 @@ public enum LensTerm
 /// </summary>
 public static class PhotoTrace
 {
-    public const int LeastMarks = 4,
-        LeastMarksOfLens = 5;
-
-    /// <summary>From so many marks on the lens term is tried by itself.</summary>
-    private const int MarksThatTellLens = 8;
+    /// <summary>From <see cref="MarksThatTellLens"/> marks on the lens term is tried by itself.</summary>
+    private const int LeastMarks = 4,
+        LeastMarksOfLens = 5,
+        MarksThatTellLens = 8;
 
     private const double LeastSigmaPx = 0.05,
         UnknownSigmaPx = 0.5;
