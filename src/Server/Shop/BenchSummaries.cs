@@ -84,11 +84,21 @@ internal sealed record KeptBenchJob(
                 Outcome = kept.Outcome,
                 Measured = kept.Measured ?? [],
             }
-            : JsonSerializer.Deserialize<BenchJob>(content, DocumentJson.Options)!;
+            : Bare(content);
+
+    /// <summary>What the bench index shows alone: of a shop's every job the work would be read to be thrown away.</summary>
+    public static BenchJob ReadShown(string content) =>
+        JsonSerializer.Deserialize<ShownBenchJob>(content, DocumentJson.Options)!.Shown ?? Bare(content);
+
+    private static BenchJob Bare(string content) =>
+        JsonSerializer.Deserialize<BenchJob>(content, DocumentJson.Options)!;
+
+    private sealed record ShownBenchJob(BenchJob? Shown);
 }
 
 /// <summary>Makes and keeps what the bench index shows of each job.</summary>
 internal sealed class BenchSummaries(
+    ShopDatabase database,
     Store.Jobs jobs,
     JobSummaries kept,
     JobStamps stamps,
@@ -96,8 +106,11 @@ internal sealed class BenchSummaries(
     JobCare care,
     LeakTests leaks,
     ILogger<BenchSummaries> log
-)
+) : IDisposable
 {
+    private readonly CommitWatch _watch = new(database);
+    private readonly Lock _looking = new();
+    private IReadOnlyList<BenchJob>? _shown;
     private readonly Lock[] _gates = [.. Enumerable.Range(0, Gates).Select(_ => new Lock())];
     private const int Gates = 64;
 
@@ -137,15 +150,26 @@ internal sealed class BenchSummaries(
     /// <summary>Finished jobs that lie on the shelf; the rest is found by its words.</summary>
     private const int MostFinished = 60;
 
-    /// <summary>Every open job in the order of the benches, then the newest finished; one without a summary yet is told as such.</summary>
-    public IReadOnlyList<BenchJob> All() => Ordered(kept.Lying(MostFinished));
+    /// <summary>
+    /// Every open job in the order of the benches, then the newest finished, as the index shows them; one without a summary yet is told
+    /// as such. Read anew only after something was written: every page asks for it.
+    /// </summary>
+    public IReadOnlyList<BenchJob> Shown()
+    {
+        lock (_looking)
+        {
+            if (_watch.Changed())
+                _shown = null;
+            return _shown ??= Ordered(kept.Lying(MostFinished), KeptBenchJob.ReadShown);
+        }
+    }
 
-    /// <summary>Every open job.</summary>
-    public IReadOnlyList<BenchJob> Open() => Ordered(kept.Lying(0));
+    /// <summary>Every open job, with its work.</summary>
+    public IReadOnlyList<BenchJob> Open() => Ordered(kept.Lying(0), KeptBenchJob.Read);
 
-    private IReadOnlyList<BenchJob> Ordered(IReadOnlyList<JobSummaryRow> rows) =>
+    private IReadOnlyList<BenchJob> Ordered(IReadOnlyList<JobSummaryRow> rows, Func<string, BenchJob> read) =>
         [
-            .. rows.Select(s => KeptBenchJob.Read(s.Content))
+            .. rows.Select(s => read(s.Content))
                 .Concat(jobs.Unsummed().Select(Waiting))
                 // one may have got its summary between the two looks
                 .DistinctBy(j => j.Id)
@@ -160,6 +184,8 @@ internal sealed class BenchSummaries(
     /// <summary>Some jobs; one without an entry yet is left out.</summary>
     public IReadOnlyList<BenchJob> Of(IReadOnlyCollection<long> ids) =>
         [.. kept.Of(ids).Select(s => KeptBenchJob.Read(s.Content))];
+
+    public void Dispose() => _watch.Dispose();
 
     private static BenchJob Waiting(JobRow j) => Bare(j, "is being reckoned", false);
 

@@ -20,6 +20,9 @@ internal sealed class FirstLook(
     /// <summary>How long the address waits for it; what is left goes on beside the first pages.</summary>
     private static readonly TimeSpan Most = TimeSpan.FromSeconds(1);
 
+    /// <summary>With more open jobs the day takes seconds, which the first pages would have to share the cores with.</summary>
+    private const int MostInDay = 200;
+
     public void Take()
     {
         // a record that can not be read is told where it is asked for
@@ -40,13 +43,16 @@ internal sealed class FirstLook(
 
     private void Job()
     {
-        if (summaries.Open().MaxBy(j => j.Id) is { } newest)
+        if (summaries.Shown().Where(j => !j.Finished).MaxBy(j => j.Id) is { } newest)
             Write(views.View(newest.Id, CancellationToken.None));
     }
 
     private void Bench()
     {
-        Write(summaries.All());
+        var shown = summaries.Shown();
+        Write(shown);
+        if (shown.Count(j => !j.Finished) > MostInDay)
+            return;
         var plan = day.Quick(CancellationToken.None);
         Write(plan);
         Write(day.Orders(plan));

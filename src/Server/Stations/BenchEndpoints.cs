@@ -31,7 +31,7 @@ internal static class BenchEndpoints
                 ) =>
                     TypedResults.Ok(
                         new BenchIndex(
-                            summaries.All(),
+                            summaries.Shown(),
                             [.. JobViews.Timers(papers.Running()).OrderBy(t => t.EndsAt, StringComparer.Ordinal)],
                             shop.Drawer.RunsShort(),
                             renewal.Renewing,
