@@ -133,6 +133,31 @@ internal static class Sample
             Kit = new() { Pads = [new(1, 120, 20, 1, "soft", "both")], Screws = [new("M2.5", 6, 4, "T6", "plastic")] },
         };
 
+    /// <summary>The block with a plate behind the board, held by the same four screws.</summary>
+    public static Block Backed(double? standoffMm, double standoffTolMm, params Land[] lands) =>
+        Block() with
+        {
+            BackPlate = new()
+            {
+                Id = "back",
+                UsesHoles = ["S1", "S2", "S3", "S4"],
+                StandoffMm = standoffMm,
+                StandoffTolMm = standoffTolMm,
+                Lands = lands,
+            },
+        };
+
+    /// <summary>A land for a chip of memory, 15 × 13 mm.</summary>
+    public static Land PadLand(string id, double x, double? padMm = 1) =>
+        new()
+        {
+            Id = id,
+            Outline = Rect(x, 0, 15, 13),
+            For = PartKind.Memory,
+            Through = Through.Pad,
+            PadMm = padMm,
+        };
+
     /// <summary>(−,−), (+,−), (+,+), (−,+).</summary>
     public static Point2[] Corners(double d) => [new(-d, -d), new(d, -d), new(d, d), new(-d, d)];
 

@@ -239,7 +239,15 @@ public class ComputeTests(DemoServer demo) : IClassFixture<DemoServer>
     {
         var response = await server.PostAsync(
             "/api/compute/paste",
-            """{"surface":{"kind":"outline","outline":[[0,0],[1000,0],[1000,0.001],[0,0.001]]},"paste":{"yieldPa":110,"viscosityPaS":180},"pattern":{"kind":"strokes","strokes":[[[0,0],[1000,0]]]},"clampN":300,"margin":0.2}"""
+            """
+            {
+              "surface": {"kind": "outline", "outline": [[0, 0], [1000, 0], [1000, 0.001], [0, 0.001]]},
+              "paste": {"yieldPa": 110, "viscosityPaS": 180},
+              "pattern": {"kind": "strokes", "strokes": [[[0, 0], [1000, 0]]]},
+              "clampN": 300,
+              "margin": 0.2
+            }
+            """
         );
         Assert.Equal(HttpStatusCode.UnprocessableEntity, response.StatusCode);
         var error = (await ServerProcess.JsonAsync(response)).GetProperty("errors")[0];

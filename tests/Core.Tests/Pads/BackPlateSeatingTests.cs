@@ -9,7 +9,7 @@ namespace FaithfulBracket.Core.Tests;
 
 public class BackPlateSeatingTests
 {
-    /// <summary>Two chips behind the board under a back plate on 1.6 mm standoffs, held by two of the die's screws.</summary>
+    /// <summary>Two chips behind the board under a back plate on 1.6 mm standoffs, held by the die's four screws.</summary>
     private static Board Board =>
         Sample.Board(
             more:
@@ -25,35 +25,7 @@ public class BackPlateSeatingTests
             ]
         );
 
-    private static Block Block =>
-        Sample.Block() with
-        {
-            BackPlate = new()
-            {
-                Id = "back",
-                UsesHoles = ["S1", "S2", "S3", "S4"],
-                StandoffMm = 1.6,
-                Lands =
-                [
-                    new()
-                    {
-                        Id = "Lb1",
-                        Outline = Sample.Rect(-15, 0, 15, 13),
-                        For = PartKind.Memory,
-                        Through = Through.Pad,
-                        PadMm = 1,
-                    },
-                    new()
-                    {
-                        Id = "Lb2",
-                        Outline = Sample.Rect(15, 0, 15, 13),
-                        For = PartKind.Memory,
-                        Through = Through.Pad,
-                        PadMm = 1,
-                    },
-                ],
-            },
-        };
+    private static Block Block => Sample.Backed(1.6, 0, Sample.PadLand("Lb1", -15), Sample.PadLand("Lb2", 15));
 
     private static readonly LaidPad[] Front = [new("M1", 1, "soft"), new("M2", 1, "soft")];
 

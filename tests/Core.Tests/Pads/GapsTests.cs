@@ -97,18 +97,7 @@ public class GapsTests
     private static Board Behind(PartKind kind, double height) =>
         Sample.Board(more: Sample.Part("B1", kind, 0, 0, 14, 12, height, Cooling.Must) with { Face = Face.Back });
 
-    private static Block BackPlate(double? standoff, params Land[] lands) =>
-        Sample.Block() with
-        {
-            BackPlate = new()
-            {
-                Id = "back",
-                UsesHoles = ["S1", "S2", "S3", "S4"],
-                StandoffMm = standoff,
-                StandoffTolMm = 0.03,
-                Lands = lands,
-            },
-        };
+    private static Block BackPlate(double? standoff, params Land[] lands) => Sample.Backed(standoff, 0.03, lands);
 
     private static Land Land(PartKind kind, Through through, double across = 15) =>
         new()

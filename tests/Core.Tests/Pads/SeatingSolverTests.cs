@@ -385,25 +385,7 @@ public class SeatingSolverTests
                 Face = Face.Back,
             }
         );
-        var block = Sample.Block() with
-        {
-            BackPlate = new()
-            {
-                Id = "back",
-                UsesHoles = ["S1", "S2", "S3", "S4"],
-                StandoffMm = 1.6,
-                Lands =
-                [
-                    new()
-                    {
-                        Id = "Lb",
-                        Outline = Sample.Rect(0, 0, 15, 13),
-                        For = PartKind.Memory,
-                        Through = Through.Pad,
-                    },
-                ],
-            },
-        };
+        var block = Sample.Backed(1.6, 0, Sample.PadLand("Lb", 0, padMm: null));
         // behind the pad asks 168 · 0.3 N of all four, in front the springs ask ninety each
         var both = Stiff(board, block, [.. Pads, new("B1", 1, "soft")]);
         Assert.Equal(
