@@ -1,3 +1,4 @@
+using FaithfulBracket.Server.Shop;
 using FaithfulBracket.Store;
 using FaithfulBracket.Store.Keeping;
 
@@ -54,7 +55,7 @@ internal static class CommandLine
 
     private static int Examine(ShopDatabase shop, bool mend)
     {
-        var findings = new Doctor(shop, TimeProvider.System).Look(mend);
+        var findings = new Doctor(shop, TimeProvider.System, d => LibraryDocuments.Digest(d)).Look(mend);
         foreach (var f in findings)
             Console.WriteLine(
                 $"{(f.Fault ? "wrong " : f.Mended is null ? "good  " : "mended")} {f.Text}{(f.Mended is null ? "" : $" {f.Mended}.")}"

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization.Metadata;
+using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Instruments;
 using FaithfulBracket.Server;
@@ -30,7 +31,7 @@ var shop = new ShopDatabase(
 );
 if (CommandLine.Run(builder.Configuration, shop) is { } code)
     return code;
-if (shop.Look() is { } trouble)
+if (ShopStart.Open(ref shop) is { } trouble)
 {
     StartTrouble.Serve(builder.Build(), trouble);
     return 1;
@@ -39,6 +40,7 @@ var lan = LanSetup.Add(builder, shop);
 Watching.Add(builder);
 builder.Services.AddSingleton(shop);
 builder.Services.TryAddSingleton(TimeProvider.System);
+builder.Services.AddSingleton(s => new LocalTimes(s.GetRequiredService<TimeProvider>().LocalTimeZone));
 builder.Services.AddKeyedSingleton(
     "board",
     (s, _) => new Library(s.GetRequiredService<ShopDatabase>(), "board", s.GetRequiredService<TimeProvider>())
@@ -66,6 +68,9 @@ builder
     .AddSingleton<Traces>()
     .AddSingleton<Jobs>()
     .AddSingleton<SignOffs>()
+    .AddSingleton<StoredIds>()
+    .AddSingleton<StoredDocumentIds>()
+    .AddSingleton<Corrections>()
     .AddSingleton<JobStamps>()
     .AddSingleton<JobSummaries>()
     .AddSingleton<JobOrders>()
@@ -81,9 +86,10 @@ builder
     .AddSingleton<LeakTests>()
     .AddSingleton<Settings>()
     .AddSingleton<Signers>()
+    .AddSingleton<ActorCheck>()
     .AddSingleton<DayPapers>()
     .AddSingleton<DayDesk>()
-    .AddSingleton<Doctor>()
+    .AddSingleton(s => new Doctor(shop, s.GetRequiredService<TimeProvider>(), d => LibraryDocuments.Digest(d)))
     .AddSingleton(s => new BackupRing(
         shop,
         s.GetRequiredService<TimeProvider>(),
@@ -148,7 +154,8 @@ builder.Services.AddResponseCompression(o => o.EnableForHttps = true);
 
 var app = builder.Build();
 shop.Slow += slow => Watching.Tell(app.Logger, slow);
-shop.Migrate();
+if (!shop.ReadOnly)
+    app.Services.GetRequiredService<StoredDocumentIds>().Repair();
 if (builder.Configuration["demo"] is { Length: > 0 } demo && !shop.ReadOnly)
     app.Services.GetRequiredService<DemoShop>().FillIfEmpty(demo);
 
@@ -160,6 +167,7 @@ app.Use(app.Services.GetRequiredService<DeviceGate>().CheckAsync);
 app.UseRouting();
 app.UseRateLimiter();
 app.Use(Bodies.RefuseLargeAsync);
+app.Use(app.Services.GetRequiredService<ActorCheck>().CheckAsync);
 app.UseStatusCodePages();
 app.UseResponseCompression();
 app.MapOpenApi("/openapi/{documentName}.json");
@@ -187,6 +195,7 @@ SheetEndpoints.Map(app);
 CuttingEndpoints.Map(app);
 StripEndpoints.Map(app);
 JobEndpoints.Map(app);
+CorrectionEndpoints.Map(app);
 PaperEndpoints.Map(app);
 CardEndpoints.Map(app);
 SocketEndpoints.Map(app);

@@ -19,7 +19,7 @@ public sealed class DrawerItems(ShopDatabase database, TimeProvider time)
 
     /// <param name="version">0 for a new item, else the version the caller saw.</param>
     /// <exception cref="LostRaceException">The item changed meanwhile, or a new one stands already.</exception>
-    public long Put(string kind, string id, string content, long version)
+    public long Put(string kind, string id, string content, long version, string? by = null)
     {
         var next = database.Change(
             (c, t) =>
@@ -52,7 +52,7 @@ public sealed class DrawerItems(ShopDatabase database, TimeProvider time)
                     throw new LostRaceException(
                         $"\"{id}\" changed in the drawer since you looked. Look again, then change it."
                     );
-                History(c, t, kind, id, content);
+                History(c, t, kind, id, content, by);
                 return version + 1;
             }
         );
@@ -61,7 +61,7 @@ public sealed class DrawerItems(ShopDatabase database, TimeProvider time)
     }
 
     /// <exception cref="LostRaceException">The item changed meanwhile.</exception>
-    public void Remove(string kind, string id, long version)
+    public void Remove(string kind, string id, long version, string? by = null)
     {
         database.Change(
             (c, t) =>
@@ -81,7 +81,7 @@ public sealed class DrawerItems(ShopDatabase database, TimeProvider time)
                     throw new LostRaceException(
                         $"\"{id}\" changed in the drawer since you looked. Look again, then take it out."
                     );
-                History(c, t, kind, id, null);
+                History(c, t, kind, id, null, by);
                 return 0;
             }
         );
@@ -145,7 +145,7 @@ public sealed class DrawerItems(ShopDatabase database, TimeProvider time)
                         throw new LostRaceException(
                             $"\"{id}\" changed in the drawer since you looked. Look again, then put the rests away."
                         );
-                    History(c, t, kind, id, content);
+                    History(c, t, kind, id, content, by);
                 }
                 return sheets.Put(c, t, jobId, sheetKind, sheet, sheetVersion, by);
             }
@@ -158,15 +158,17 @@ public sealed class DrawerItems(ShopDatabase database, TimeProvider time)
         System.Data.Common.DbTransaction t,
         string kind,
         string id,
-        string? content
+        string? content,
+        string? by
     ) =>
         c.Execute(
-            "insert into drawer_event (kind, item_id, content, at) values (@kind, @id, @content, @at)",
+            "insert into drawer_event (kind, item_id, content, by_initials, at) values (@kind, @id, @content, @by, @at)",
             new
             {
                 kind,
                 id,
                 content,
+                by,
                 at = Stamp.Of(time),
             },
             t

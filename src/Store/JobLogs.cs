@@ -78,21 +78,35 @@ public sealed class JobLogs(ShopDatabase database, TimeProvider time)
                 )
         );
 
-    /// <summary>A struck log stays in the file but is shown no more.</summary>
-    public void Strike(long jobId, long id)
+    /// <summary>A struck log stays in the file but is shown no more; the readings that were taken from it go with it.</summary>
+    /// <param name="reason">Needed where the job is finished.</param>
+    /// <exception cref="JobFinishedException">The job is finished and no reason is given.</exception>
+    public void Strike(long jobId, long id, CorrectionReason? reason = null)
     {
         var struck = database.Change(
             (c, t) =>
-                c.Execute(
+            {
+                var row = new
+                {
+                    id,
+                    jobId,
+                    at = Stamp.Of(time),
+                };
+                var count = c.Execute(
                     "update job_log set struck_at = @at where id = @id and job_id = @jobId and struck_at is null",
-                    new
-                    {
-                        id,
-                        jobId,
-                        at = Stamp.Of(time),
-                    },
+                    row,
                     t
-                )
+                );
+                if (count == 0)
+                    return 0;
+                Corrections.Note(c, t, jobId, Corrections.Log, id, reason, time);
+                c.Execute(
+                    "update reading set struck_at = @at where log_id = @id and job_id = @jobId and struck_at is null",
+                    row,
+                    t
+                );
+                return count;
+            }
         );
         if (struck == 0)
             throw new NotHereException($"There is no log {id} in job {jobId}.");

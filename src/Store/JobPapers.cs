@@ -64,8 +64,6 @@ public sealed record PhotoPlace(double XMm, double YMm, string Face);
 
 public sealed record TimerRow(long Id, long JobId, string StepId, string Label, string StartedAt, long Seconds);
 
-/// <summary>How a paper was sent: its key, so that it counts once, and when it was made, if that was before it reached the shop.</summary>
-public sealed record PaperSending(string? Key, DateTimeOffset? DoneAt);
 
 /// <summary>What is clipped to a job: readings, notes, photos, running timers.</summary>
 public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvider time)
@@ -86,53 +84,31 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
         ];
     }
 
-    /// <summary>Writes a paper, or finds the one that was sent before with the same key.</summary>
+    /// <summary>Writes a paper, or finds the one that was sent before with the same key and the same content.</summary>
     /// <exception cref="KeyTakenException">The key was sent before for something else.</exception>
-    private long Once(long jobId, string kind, string? key, Func<SqliteConnection, DbTransaction, long> write) =>
-        database.Change(
-            (c, t) =>
-            {
-                if (key is null)
-                    return write(c, t);
-                var sent = c.QuerySingleOrDefault<(string Kind, long JobId, long PaperId)?>(
-                    "select kind, job_id, paper_id from sent_paper where client_key = @key",
-                    new { key },
-                    t
-                );
-                if (sent is { } found)
-                    return found.Kind == kind && found.JobId == jobId
-                        ? found.PaperId
-                        : throw new KeyTakenException(
-                            "This key was sent before with other content. The first one stands; send this with a key of its own."
-                        );
-                var id = write(c, t);
-                c.Execute(
-                    "insert into sent_paper (client_key, kind, job_id, paper_id) values (@key, @kind, @jobId, @id)",
-                    new
-                    {
-                        key,
-                        kind,
-                        jobId,
-                        id,
-                    },
-                    t
-                );
-                return id;
-            }
-        );
+    private long Once(
+        long jobId,
+        string kind,
+        string? key,
+        object content,
+        Func<SqliteConnection, DbTransaction, long> write
+    ) => database.Change((c, t) => SentPapers.Once(c, t, jobId, kind, key, content, () => write(c, t)));
 
-    private string When(PaperSending? sending) => Stamp.Of(sending?.DoneAt ?? time.GetUtcNow());
+    private string When(Sending? sending) => Stamp.Of(sending?.DoneAt ?? time.GetUtcNow());
 
-    public long AddReading(long jobId, NewReadingRow reading, PaperSending? sending = null) =>
+    private static string? Device(Sending? sending) => sending?.DeviceAt is { } at ? Stamp.Of(at) : null;
+
+    public long AddReading(long jobId, NewReadingRow reading, Sending? sending = null) =>
         Once(
             jobId,
             "reading",
             sending?.Key,
+            reading,
             (c, t) =>
                 c.ExecuteScalar<long>(
                     """
-                    insert into reading (job_id, phase, room_c, coolant_c, die_c, hotspot_c, memory_c, power_w, flow_l_min, note, by_initials, at, board, power_stage_c, log_id)
-                    values (@jobId, @Phase, @RoomC, @CoolantC, @DieC, @HotspotC, @MemoryC, @PowerW, @FlowLMin, @Note, @By, @at, @Board, @PowerStageC, @LogId)
+                    insert into reading (job_id, phase, room_c, coolant_c, die_c, hotspot_c, memory_c, power_w, flow_l_min, note, by_initials, at, board, power_stage_c, log_id, device_at)
+                    values (@jobId, @Phase, @RoomC, @CoolantC, @DieC, @HotspotC, @MemoryC, @PowerW, @FlowLMin, @Note, @By, @at, @Board, @PowerStageC, @LogId, @deviceAt)
                     returning id
                     """,
                     new
@@ -152,23 +128,38 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
                         reading.PowerStageC,
                         reading.LogId,
                         at = reading.At is { } taken ? Stamp.Of(taken) : When(sending),
+                        deviceAt = Device(sending),
                     },
                     t
                 )
         );
 
     /// <summary>A struck reading stays in the file but counts no more.</summary>
-    public void StrikeReading(long jobId, long id) =>
-        Required(
-            "update reading set struck_at = @at where id = @id and job_id = @jobId and struck_at is null",
-            new
+    /// <param name="reason">Needed where the job is finished.</param>
+    /// <exception cref="JobFinishedException">The job is finished and no reason is given.</exception>
+    public void StrikeReading(long jobId, long id, CorrectionReason? reason = null)
+    {
+        var struck = database.Change(
+            (c, t) =>
             {
-                id,
-                jobId,
-                at = Stamp.Of(time),
-            },
-            $"There is no reading {id} in job {jobId}."
+                var count = c.Execute(
+                    "update reading set struck_at = @at where id = @id and job_id = @jobId and struck_at is null",
+                    new
+                    {
+                        id,
+                        jobId,
+                        at = Stamp.Of(time),
+                    },
+                    t
+                );
+                if (count > 0)
+                    Corrections.Note(c, t, jobId, Corrections.Reading, id, reason, time);
+                return count;
+            }
         );
+        if (struck == 0)
+            throw new NotHereException($"There is no reading {id} in job {jobId}.");
+    }
 
     public IReadOnlyList<NoteRow> Notes(long jobId)
     {
@@ -182,14 +173,23 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
         ];
     }
 
-    public long AddNote(long jobId, string? stepId, string text, string by, PaperSending? sending = null) =>
+    public long AddNote(long jobId, string? stepId, string text, string by, Sending? sending = null) =>
         Once(
             jobId,
             "note",
             sending?.Key,
+            new
+            {
+                stepId,
+                text,
+                by,
+            },
             (c, t) =>
                 c.ExecuteScalar<long>(
-                    "insert into note (job_id, step_id, text, by_initials, at) values (@jobId, @stepId, @text, @by, @at) returning id",
+                    """
+                    insert into note (job_id, step_id, text, by_initials, at, device_at)
+                    values (@jobId, @stepId, @text, @by, @at, @deviceAt) returning id
+                    """,
                     new
                     {
                         jobId,
@@ -197,6 +197,7 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
                         text,
                         by,
                         at = When(sending),
+                        deviceAt = Device(sending),
                     },
                     t
                 )
@@ -234,7 +235,7 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
         string extension,
         string by,
         PhotoPlace? place = null,
-        PaperSending? sending = null
+        Sending? sending = null
     )
     {
         var file = shelf.Put(content, extension);
@@ -242,11 +243,18 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
             jobId,
             "photo",
             sending?.Key,
+            new
+            {
+                stepId,
+                file,
+                by,
+                place,
+            },
             (c, t) =>
                 c.ExecuteScalar<long>(
                     """
-                    insert into photo (job_id, step_id, file, media_type, bytes, by_initials, at, x_mm, y_mm, face)
-                    values (@jobId, @stepId, @file, @mediaType, @bytes, @by, @at, @x, @y, @face) returning id
+                    insert into photo (job_id, step_id, file, media_type, bytes, by_initials, at, x_mm, y_mm, face, device_at)
+                    values (@jobId, @stepId, @file, @mediaType, @bytes, @by, @at, @x, @y, @face, @deviceAt) returning id
                     """,
                     new
                     {
@@ -260,6 +268,7 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
                         x = place?.XMm,
                         y = place?.YMm,
                         face = place?.Face,
+                        deviceAt = Device(sending),
                     },
                     t
                 )
@@ -286,15 +295,38 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
         ];
     }
 
-    public long StartTimer(long jobId, string stepId, string label, int seconds, PaperSending? sending = null) =>
+    /// <exception cref="StepSignedException">The step is signed already.</exception>
+    public long StartTimer(
+        long jobId,
+        string stepId,
+        string label,
+        int seconds,
+        string? by = null,
+        Sending? sending = null
+    ) =>
         Once(
             jobId,
             "timer",
             sending?.Key,
+            new
+            {
+                stepId,
+                label,
+                seconds,
+            },
             (c, t) =>
-                c.ExecuteScalar<long>(
+            {
+                var last = c.QueryFirstOrDefault<string>(
+                    "select kind from step_event where job_id = @jobId and step_id = @stepId order by id desc",
+                    new { jobId, stepId },
+                    t
+                );
+                if (last == StepEvent.Done)
+                    throw new StepSignedException("This step is signed: no timer starts on it. Undo its sign-off first.");
+                return c.ExecuteScalar<long>(
                     """
-                    insert into timer (job_id, step_id, label, started_at, seconds) values (@jobId, @stepId, @label, @at, @seconds) returning id
+                    insert into timer (job_id, step_id, label, started_at, seconds, by_initials, device_at)
+                    values (@jobId, @stepId, @label, @at, @seconds, @by, @deviceAt) returning id
                     """,
                     new
                     {
@@ -302,10 +334,13 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
                         stepId,
                         label,
                         seconds,
+                        by,
                         at = When(sending),
+                        deviceAt = Device(sending),
                     },
                     t
-                )
+                );
+            }
         );
 
     public void StopTimer(long jobId, long id) =>
@@ -319,26 +354,6 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
             },
             $"Timer {id} of job {jobId} does not run."
         );
-
-    /// <summary>Whatever still runs of a step stops with its signature; what somebody else stopped meanwhile is stopped.</summary>
-    public void StopTimers(long jobId, string stepId)
-    {
-        if (!Running(jobId).Any(t => t.StepId == stepId))
-            return;
-        database.Change(
-            (c, t) =>
-                c.Execute(
-                    "update timer set stopped_at = @at where job_id = @jobId and step_id = @stepId and stopped_at is null",
-                    new
-                    {
-                        jobId,
-                        stepId,
-                        at = Stamp.Of(time),
-                    },
-                    t
-                )
-        );
-    }
 
     private void Required(string sql, object values, string otherwise)
     {

@@ -30,8 +30,15 @@ public sealed class JobSheets(ShopDatabase database, TimeProvider time)
     /// <param name="version">0 for a new sheet, else the version the caller saw.</param>
     /// <returns>The new version.</returns>
     /// <exception cref="LostRaceException">The sheet changed meanwhile.</exception>
+    /// <exception cref="JobFinishedException">The job is finished.</exception>
     public long Put(long jobId, string kind, string content, long version, string by) =>
-        database.Change((c, t) => Put(c, t, jobId, kind, content, version, by));
+        database.Change(
+            (c, t) =>
+            {
+                Corrections.RefuseFinished(c, t, jobId);
+                return Put(c, t, jobId, kind, content, version, by);
+            }
+        );
 
     internal long Put(
         SqliteConnection c,

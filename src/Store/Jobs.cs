@@ -77,7 +77,8 @@ public sealed class Jobs(ShopDatabase database, TimeProvider time)
         c.QuerySingleOrDefault<JobRow>($"select {Columns} from job where id = @id", new { id }, t)
         ?? throw new NotHereException($"There is no job {id}.");
 
-    public long Open(JobFields fields, string by) =>
+    /// <param name="at">When it was opened; null for now.</param>
+    public long Open(JobFields fields, string by, DateTimeOffset? at = null) =>
         database.Change(
             (c, t) =>
                 c.ExecuteScalar<long>(
@@ -97,7 +98,7 @@ public sealed class Jobs(ShopDatabase database, TimeProvider time)
                         fields.PasteId,
                         fields.PadChoices,
                         by,
-                        at = Stamp.Of(time),
+                        at = Stamp.Of(at ?? time.GetUtcNow()),
                     },
                     t
                 )
@@ -105,10 +106,12 @@ public sealed class Jobs(ShopDatabase database, TimeProvider time)
 
     /// <summary>Changes everything but the boards, which a job keeps.</summary>
     /// <exception cref="LostRaceException">Somebody changed the job since <paramref name="version"/>.</exception>
+    /// <exception cref="JobFinishedException">The job is finished.</exception>
     public long Update(long id, long version, JobFields fields) =>
         database.Change(
             (c, t) =>
             {
+                Corrections.RefuseFinished(c, t, id);
                 var changed = c.Execute(
                     """
                     update job set title = @Title, client = @Client, bench = @Bench, block_id = @BlockId, work = @Work,

@@ -74,6 +74,9 @@ public sealed class ShopDatabase
                 1,
                 FileOptions.DeleteOnClose
             );
+            // an empty file can still be made on a full disk
+            probe.Write(new byte[PageBytes]);
+            probe.Flush(flushToDisk: true);
             return true;
         }
         catch (Exception e) when (e is IOException or UnauthorizedAccessException)
@@ -87,20 +90,35 @@ public sealed class ShopDatabase
     /// <summary>Photos lie beside the database.</summary>
     public string PhotoFolder => Path.Combine(Path.GetDirectoryName(File)!, "photos");
 
-    /// <summary>Brings the file to the newest shape; existing rows stay.</summary>
-    /// <exception cref="InvalidOperationException">A migration failed; the file is as it was before that migration.</exception>
-    public void Migrate()
+    /// <summary>Whether the file is of an earlier version and has to be migrated before it can be worked with.</summary>
+    public bool NeedsMigration()
+    {
+        if (!System.IO.File.Exists(File))
+            return false;
+        using var c = Open();
+        return MigrationScripts.Open(c).Count > 0;
+    }
+
+    /// <summary>
+    /// Brings the file to the newest shape, all migrations or none; existing rows stay. A shop that holds something is backed up first.
+    /// </summary>
+    /// <exception cref="InvalidOperationException">A migration failed; the file is as it was before.</exception>
+    public void Migrate(TimeProvider? time = null)
     {
         if (ReadOnly)
             return;
         using (var c = Open())
+        {
             c.Execute("pragma journal_mode = wal");
+            if (MigrationScripts.Newest(c) is { } from && MigrationScripts.Open(c).Count > 0)
+                Keeping.UpgradeBackups.Write(this, from, time ?? TimeProvider.System);
+        }
         // tables are rebuilt in migrations: what refers to them is checked once all is done
         var unchecked_ = new SqliteConnectionStringBuilder(_connection) { ForeignKeys = false }.ToString();
         var result = DeployChanges
             .To.SqliteDatabase(unchecked_)
             .WithScriptsEmbeddedInAssembly(typeof(ShopDatabase).Assembly)
-            .WithTransactionPerScript()
+            .WithTransaction()
             .LogToNowhere()
             .Build()
             .PerformUpgrade();

@@ -58,13 +58,18 @@ public sealed record ShopTrouble(string Code, string Sentence)
             _ => null,
         };
 
+    /// <summary>The file is of an earlier version and cannot be migrated now.</summary>
+    public static ShopTrouble NotMigrated(string file, string why) =>
+        new(
+            "not-migrated",
+            $"{file} is of an earlier version and has to be upgraded first, which failed: {why} "
+                + "Nothing was changed. Free some space or give this program the right to write, then start again."
+        );
+
     private static ShopTrouble? Newer(SqliteConnection c, string file)
     {
-        const string journal = "SchemaVersions";
-        if (c.ExecuteScalar<long>("select count(*) from sqlite_master where name = @journal", new { journal }) == 0)
-            return null;
-        var known = typeof(ShopTrouble).Assembly.GetManifestResourceNames().ToHashSet();
-        return c.Query<string>($"select ScriptName from {journal}").FirstOrDefault(s => !known.Contains(s)) is { } later
+        var known = MigrationScripts.All.ToHashSet();
+        return MigrationScripts.Had(c).FirstOrDefault(s => !known.Contains(s)) is { } later
             ? new(
                 "newer",
                 $"{file} was written by a newer version of this program ({later}). Nothing was written to "

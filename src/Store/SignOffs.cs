@@ -1,4 +1,5 @@
 using System.Data.Common;
+using System.Text.Json;
 using Dapper;
 using Microsoft.Data.Sqlite;
 
@@ -6,6 +7,7 @@ namespace FaithfulBracket.Store;
 
 /// <summary>A sign-off or its undo.</summary>
 /// <param name="DoneAt">When it was done at the bench, if that was before it reached the shop.</param>
+/// <param name="DeviceAt">What the device's own clock said then.</param>
 /// <param name="Signed">What it was signed on, as JSON; null for an undo.</param>
 public sealed record StepEvent(
     long Id,
@@ -16,6 +18,7 @@ public sealed record StepEvent(
     long? Count,
     string? OverrideReason,
     string? DoneAt,
+    string? DeviceAt,
     string? Signed
 )
 {
@@ -27,7 +30,9 @@ public sealed record StepEvent(
 public sealed record PaceRow(long JobId, string ByInitials, string At, long? Count, string StepKind, long WaitS);
 
 /// <summary>How a sign-off was sent: its key, so that it counts once, and when it was done.</summary>
-public sealed record Sending(string? Key, string? DoneAt);
+/// <param name="DoneAt">The instant, corrected by the device's measured offset.</param>
+/// <param name="DeviceAt">The same as the device's own clock said it.</param>
+public sealed record Sending(string? Key, DateTimeOffset? DoneAt, DateTimeOffset? DeviceAt = null);
 
 /// <summary>A sign-off or undo to write.</summary>
 public sealed record NewStepEvent(
@@ -70,7 +75,7 @@ public sealed record SignAnswer(StepEvent? Event);
 /// <summary>Sign-offs: judged and written in one transaction that holds the write lock; on disk when the call returns.</summary>
 public sealed class SignOffs(ShopDatabase database, JobSheets sheets, TimeProvider time)
 {
-    private const string Columns = "id, step_id, kind, by_initials, at, count, override_reason, done_at, signed";
+    private const string Columns = "id, step_id, kind, by_initials, at, count, override_reason, done_at, device_at, signed";
 
     public IReadOnlyList<StepEvent> Events(long jobId)
     {
@@ -86,6 +91,13 @@ public sealed class SignOffs(ShopDatabase database, JobSheets sheets, TimeProvid
                 t
             ),
         ];
+
+    /// <summary>When a finished job was finished; null while it is open.</summary>
+    public string? FinishedAt(long jobId)
+    {
+        using var c = database.Open();
+        return c.QuerySingleOrDefault<string>("select at from job_record where job_id = @jobId", new { jobId });
+    }
 
     /// <summary>The job as it stands now; a change may come between this and what is written.</summary>
     public JobStandRow Stand(long jobId)
@@ -116,7 +128,7 @@ public sealed class SignOffs(ShopDatabase database, JobSheets sheets, TimeProvid
                 foreach (var e in write.Events)
                     first ??= Insert(c, t, jobId, e, sending);
                 foreach (var e in write.Events.Skip(1))
-                    Insert(c, t, jobId, e, null);
+                    Insert(c, t, jobId, e, sending is null ? null : sending with { Key = null });
                 if (write.Sheet is { } s)
                     sheets.Put(c, t, jobId, s.Kind, s.Content, s.Version, asked.By);
                 if (write.Record is { } record)
@@ -165,15 +177,44 @@ public sealed class SignOffs(ShopDatabase database, JobSheets sheets, TimeProvid
         return same
             ? sent
             : throw new KeyTakenException(
-                "This key was sent before with other content. A new press needs a new key; the first one stands."
+                "This key was sent before with other content. A new press needs a new key; the first one stands.",
+                Text(found.JobId, new(sent.StepId, sent.Kind, sent.ByInitials, sent.Count, sent.OverrideReason, null)),
+                Text(jobId, asked)
             );
     }
 
-    private StepEvent Insert(SqliteConnection c, DbTransaction t, long jobId, NewStepEvent e, Sending? sending) =>
-        c.QuerySingle<StepEvent>(
+    private static string Text(long jobId, NewStepEvent e) =>
+        JsonSerializer.Serialize(
+            new
+            {
+                jobId,
+                e.StepId,
+                e.Kind,
+                e.By,
+                e.Count,
+                e.OverrideReason,
+            },
+            JsonSerializerOptions.Web
+        );
+
+    private StepEvent Insert(SqliteConnection c, DbTransaction t, long jobId, NewStepEvent e, Sending? sending)
+    {
+        // whatever still runs of a step ends with its signature
+        if (e.Kind == StepEvent.Done)
+            c.Execute(
+                "update timer set stopped_at = @at where job_id = @jobId and step_id = @StepId and stopped_at is null",
+                new
+                {
+                    jobId,
+                    e.StepId,
+                    at = Stamp.Of(time),
+                },
+                t
+            );
+        return c.QuerySingle<StepEvent>(
             $"""
-            insert into step_event (job_id, step_id, kind, by_initials, at, count, override_reason, client_key, done_at, signed)
-            values (@jobId, @StepId, @Kind, @By, @at, @Count, @OverrideReason, @key, @doneAt, @Signed) returning {Columns}
+            insert into step_event (job_id, step_id, kind, by_initials, at, count, override_reason, client_key, done_at, device_at, signed)
+            values (@jobId, @StepId, @Kind, @By, @at, @Count, @OverrideReason, @key, @doneAt, @deviceAt, @Signed) returning {Columns}
             """,
             new
             {
@@ -185,11 +226,15 @@ public sealed class SignOffs(ShopDatabase database, JobSheets sheets, TimeProvid
                 e.Count,
                 e.OverrideReason,
                 key = sending?.Key,
-                doneAt = sending?.DoneAt,
+                doneAt = Text(sending?.DoneAt),
+                deviceAt = Text(sending?.DeviceAt),
                 e.Signed,
             },
             t
         );
+    }
+
+    private static string? Text(DateTimeOffset? at) => at is { } instant ? Stamp.Of(instant) : null;
 
     /// <summary>The newest sign-offs of all jobs, as times are learned from them.</summary>
     public IReadOnlyList<PaceRow> Paces(int most)

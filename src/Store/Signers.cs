@@ -17,6 +17,9 @@ public sealed record SignerRow(
     long Signatures
 );
 
+/// <param name="LeftAt">Since when nothing more is signed with these initials; null for somebody who is here.</param>
+public sealed record EnteredSigner(string Initials, string? LeftAt);
+
 /// <summary>Who signs: initials, names, stamps. Who left stays in the record under the same initials.</summary>
 public sealed class Signers(ShopDatabase database, TimeProvider time)
 {
@@ -47,15 +50,28 @@ public sealed class Signers(ShopDatabase database, TimeProvider time)
         ];
     }
 
-    /// <summary>Since when somebody is gone; null for who is here or unknown.</summary>
-    public string? LeftAt(string initials)
+    /// <summary>Everybody the workshop knows, without counts.</summary>
+    public IReadOnlyList<EnteredSigner> Entered()
     {
         using var c = database.Open();
-        return c.QuerySingleOrDefault<string>(
-            "select left_at from signer where initials = @initials",
-            new { initials }
-        );
+        return [.. c.Query<EnteredSigner>("select initials, left_at as leftAt from signer")];
     }
+
+    /// <summary>Enters initials that act for the first time; those that are known stay as they are.</summary>
+    public void Enter(string initials) =>
+        database.Change(
+            (c, t) =>
+                c.Execute(
+                    "insert into signer (initials, name, colour, works, at) values (@initials, '', @colour, 1, @at) on conflict do nothing",
+                    new
+                    {
+                        initials,
+                        colour = UsualColour,
+                        at = Stamp.Of(time),
+                    },
+                    t
+                )
+        );
 
     /// <param name="left">Whether somebody is gone; the day of leaving is kept.</param>
     public void Put(string initials, string name, string colour, bool works, bool left) =>

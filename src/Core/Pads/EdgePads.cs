@@ -67,7 +67,7 @@ public static class EdgePads
                 {
                     Pair = pair.Key,
                     Board = pair.On ?? order.First.Key,
-                    Where = $"edge of {carrier.Id}",
+                    Where = $"edge of {carrier.Id.Replace('-', ' ')}",
                     Outline = Geometry.Polygon.Rectangle(
                         new((pad.FromMm + pad.ToMm) / 2, carrier.Outline.Bounds.MaxY),
                         pad.LengthMm,

@@ -85,8 +85,8 @@ public static class SignOff
         return together;
     }
 
-    /// <param name="with">Steps that are taken back together with this one.</param>
-    /// <returns>Granted with the step, or the signed steps that rest on it.</returns>
+    /// <param name="with">Steps that are taken back together with this one: all that rest on it, and no other.</param>
+    /// <returns>Granted with the step, or all signed steps that rest on it.</returns>
     public static SignOutcome TakeBack(
         JobPlan plan,
         IReadOnlySet<StepId> signed,
@@ -94,11 +94,18 @@ public static class SignOff
         IReadOnlyCollection<StepId> with
     )
     {
-        List<StepId> resting = [.. Resting(plan, signed, id).Where(s => !with.Contains(s))];
-        if (resting.Count == 0)
+        var resting = Resting(plan, signed, id);
+        var named = with.Where(s => s != id).ToHashSet();
+        if (named.SetEquals(resting))
             return plan.Find(id) is { } step
                 ? new SignOutcome.Granted(step)
                 : new SignOutcome.NotInPlan("The step is of an earlier plan.");
+        if (named.Except(resting).ToList() is { Count: > 0 } other)
+            return new SignOutcome.RestsOn(
+                $"{string.Join("; ", other)}: not undone with this step, because "
+                    + $"{(other.Count == 1 ? "it does" : "they do")} not rest on it. Name exactly the steps that do.",
+                resting
+            );
         var names = resting.Select(r => plan.Find(r)?.Title ?? r.ToString());
         return new SignOutcome.RestsOn(
             $"{string.Join("; ", names)}: signed, and "
@@ -116,7 +123,7 @@ public static class SignOff
         for (var found = true; found; )
         {
             found = false;
-            foreach (var step in plan.Steps.Where(s => signed.Contains(s.Id) && s.Locks.Any(gone.Contains)))
+            foreach (var step in plan.Steps.Concat(plan.Care.Restore).Where(s => signed.Contains(s.Id) && s.Locks.Any(gone.Contains)))
             {
                 if (!gone.Add(step.Id))
                     continue;

@@ -48,6 +48,16 @@ public static class StepStands
         return [.. steps.Select(s => Of(s, byStep.GetValueOrDefault(s.Id) ?? [], documents))];
     }
 
+    /// <summary>
+    /// Whether a job is finished: every step of the plan is signed and none has to be looked at again. What was signed under an earlier plan
+    /// stays in the record as such.
+    /// </summary>
+    public static bool IsFinished(
+        JobPlan plan,
+        IReadOnlyList<SignEvent> events,
+        IReadOnlyList<DocumentStand> documents
+    ) => Of(plan.Steps, events, documents).All(s => s is { Signed: true, LookAgain: false });
+
     private static StepStand Of(WorkStep step, List<SignEvent> own, IReadOnlyList<DocumentStand> documents)
     {
         var last = own.Count > 0 ? own[^1] : null;

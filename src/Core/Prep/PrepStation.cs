@@ -93,13 +93,14 @@ public static class PrepStation
         var remover = drawer.Consumables.FirstOrDefault(x => x.WaitS is not null);
         var wait = remover?.WaitS ?? shop.RemoverWaitS;
         var contacts = on.Laid.Contacts();
+        var metalOff = 0;
         foreach (var (kind, name, words, detail) in Faces)
         {
             var parts = on.Laid.Board.Parts.Where(p => p.Kind == kind && contacts.Contains(p.Id)).ToList();
             if (parts.Count == 0)
                 continue;
             if (parts.Exists(p => metal.Contains(p.Id)))
-                yield return MetalOff(scope, parts, words);
+                yield return MetalOff(scope, metalOff++ == 0 ? "metal-off" : $"metal-off-{name}", parts, words);
             var soaks = kind is PartKind.Die or PartKind.Lid || ways.Cleaning == Cleaning.Remover;
             yield return new()
             {
@@ -120,10 +121,10 @@ public static class PrepStation
     }
 
     /// <summary>Factory metal is taken up, not spread.</summary>
-    private static WorkStep MetalOff(string? scope, List<Part> parts, string words) =>
+    private static WorkStep MetalOff(string? scope, string target, List<Part> parts, string words) =>
         new()
         {
-            Id = new(Station.Prep, scope, "metal-off"),
+            Id = new(Station.Prep, scope, target),
             Kind = StepKind.Clean,
             Title = $"Take the factory's liquid metal off {words}, then out of every corner round it",
             Detail =

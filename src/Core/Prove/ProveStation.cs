@@ -35,23 +35,24 @@ public static class ProveStation
         int leakHoldS = DefaultLeakHoldS
     )
     {
-        // of several pairs, those that press a die are proved by its temperature
-        var proofs = pads
-            .Pairs.Where((p, i) => i == 0 || p.Seating is { Dies.Count: > 0 })
-            .Select(p =>
-            {
-                var pair = order.Pairs.First(x => x.Key == p.Pair);
-                var first = p == pads.Pairs[0];
-                var own = readings.Where(r => r.Board is null ? first : r.Board == p.Board).ToList();
-                return new PairProof(
-                    p.Pair,
-                    p.Board,
-                    Comparison.Of(own, pair.Block.Flow, FilmResistance.Of(p)),
-                    RepeatedRuns.Of(own)
-                );
-            })
-            .ToList();
+        var proofs = Proofs(order, pads, readings);
         var cost = FormattableString.Invariant($"{pads.Pieces.Count} fresh pads and {paste.MassG:0.0} g of paste");
+        return Result(
+            proofs,
+            [.. Steps(order, proofs, ways.Imprint == ImprintCheck.Lift, cost, seats ?? [], loop, leakHoldS)]
+        );
+    }
+
+    /// <summary>The verdict anew from other readings; the steps stay as they were signed.</summary>
+    public static ProveResult Again(
+        ProveResult signed,
+        WorkOrder order,
+        PadsResult pads,
+        IReadOnlyList<Reading> readings
+    ) => Result(Proofs(order, pads, readings), signed.Sheet.Steps);
+
+    private static ProveResult Result(List<PairProof> proofs, IReadOnlyList<WorkStep> steps)
+    {
         var decisive = proofs.Find(p => p.Comparison.Trouble) ?? (proofs.Count > 0 ? proofs[0] : null);
         return new(
             proofs,
@@ -59,10 +60,29 @@ public static class ProveStation
                 Station.Prove,
                 decisive?.Comparison.Verdict ?? "no readings yet",
                 decisive?.Comparison.Trouble ?? false,
-                [.. Steps(order, proofs, ways.Imprint == ImprintCheck.Lift, cost, seats ?? [], loop, leakHoldS)]
+                steps
             )
         );
     }
+
+    /// <summary>Of several pairs, those that press a die are proved by its temperature.</summary>
+    private static List<PairProof> Proofs(WorkOrder order, PadsResult pads, IReadOnlyList<Reading> readings) =>
+        [
+            .. pads
+                .Pairs.Where((p, i) => i == 0 || p.Seating is { Dies.Count: > 0 })
+                .Select(p =>
+                {
+                    var pair = order.Pairs.First(x => x.Key == p.Pair);
+                    var first = p == pads.Pairs[0];
+                    var own = readings.Where(r => r.Board is null ? first : r.Board == p.Board).ToList();
+                    return new PairProof(
+                        p.Pair,
+                        p.Board,
+                        Comparison.Of(own, pair.Block.Flow, FilmResistance.Of(p)),
+                        RepeatedRuns.Of(own)
+                    );
+                }),
+        ];
 
     private static IEnumerable<WorkStep> Steps(
         WorkOrder order,

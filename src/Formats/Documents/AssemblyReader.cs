@@ -14,8 +14,8 @@ public static class AssemblyReader
             Pieces = o.Objects(
                 "pieces",
                 p => new Piece(
-                    p.Text("id"),
-                    p.OptionalText("name") ?? p.Text("id"),
+                    DocumentRules.Id(p),
+                    p.OptionalText("name") ?? p.OptionalText("id") ?? "",
                     p.OptionalChoice<Face>("face") ?? Face.Front
                 )
                 {
@@ -28,8 +28,8 @@ public static class AssemblyReader
             Leads = o.Objects(
                 "leads",
                 l => new Lead(
-                    l.Text("id"),
-                    l.OptionalText("name") ?? l.Text("id"),
+                    DocumentRules.Id(l),
+                    l.OptionalText("name") ?? l.OptionalText("id") ?? "",
                     l.Texts("between"),
                     l.OptionalText("latch") ?? "straight",
                     l.OptionalNumber("slackMm", 0, 2000),
@@ -45,7 +45,7 @@ public static class AssemblyReader
             Bonds = o.Objects(
                 "bonds",
                 b => new Bond(
-                    b.Text("id"),
+                    DocumentRules.Id(b),
                     b.Texts("between"),
                     b.Choice<BondKind>("kind"),
                     b.OptionalNumber("padMm", 0.05, 20),
@@ -104,7 +104,7 @@ public static class AssemblyReader
     private static FastenerGroup Fasteners(ObjectReader o) =>
         new()
         {
-            Id = o.Text("id"),
+            Id = DocumentRules.Id(o),
             Driver = o.Text("driver", 20),
             Thread = o.OptionalText("thread", 20),
             LengthMm = o.OptionalNumber("lengthMm", 0.5, 100),

@@ -73,7 +73,7 @@ public static class BlockReader
             Ports = o.Objects(
                 "ports",
                 p => new Port(
-                    p.Text("id"),
+                    DocumentRules.Id(p),
                     p.OptionalText("thread") ?? "G1/4",
                     p.Number("x"),
                     p.Number("y"),
@@ -97,7 +97,7 @@ public static class BlockReader
             Halves = o.Objects(
                 "halves",
                 h => new BlockHalf(
-                    h.Text("id"),
+                    DocumentRules.Id(h),
                     h.Choice<Face>("face"),
                     h.Text("plate"),
                     h.Flag("opensBefore", false),
@@ -133,7 +133,7 @@ public static class BlockReader
     private static Carrier Carrier(ObjectReader o)
     {
         var carrier = new Carrier(
-            o.Text("id"),
+            DocumentRules.Id(o),
             o.Choice<Face>("face"),
             o.Polygon("outline"),
             Bolts(o),
@@ -161,7 +161,7 @@ public static class BlockReader
         return o.Objects(
             "boltHoles",
             b => new CarrierBolt(
-                b.Text("id"),
+                DocumentRules.Id(b),
                 b.Number("x"),
                 b.OptionalNumber("y") ?? 0,
                 b.OptionalNumber("diameterMm", 0.5, 20) ?? CarrierBolt.PlainMm,
@@ -176,7 +176,7 @@ public static class BlockReader
         var end = new JoinEnd(to.Text("block"), to.Text("port"));
         to.End();
         return new(
-            o.Text("id"),
+            DocumentRules.Id(o),
             o.Text("port"),
             end,
             o.Number("lengthMm", 0, 2000),
@@ -205,7 +205,7 @@ public static class BlockReader
     {
         var plate = new Plate
         {
-            Id = o.Text("id"),
+            Id = DocumentRules.Id(o),
             Board = o.OptionalText("board"),
             Face = o.OptionalChoice<Face>("face") ?? Face.Front,
             Seat = o.OptionalChoice<Seat>("seat") ?? Seat.Die,
@@ -228,7 +228,7 @@ public static class BlockReader
     {
         var land = new Land
         {
-            Id = o.Text("id"),
+            Id = DocumentRules.Id(o),
             Outline = o.Polygon("outline"),
             StepMm = o.Number("stepMm", -100, 100, otherwise: 0),
             StepTolMm = o.Number("stepTolMm", 0, 10, otherwise: 0),
@@ -246,7 +246,7 @@ public static class BlockReader
     private static BlockHole Hole(ObjectReader o) =>
         new()
         {
-            Id = o.Text("id"),
+            Id = DocumentRules.Id(o),
             X = o.Number("x"),
             Y = o.Number("y"),
             ScrewMm = o.Number("screwMm", 0.5, 20),
@@ -274,7 +274,7 @@ public static class BlockReader
     {
         var plate = new BackPlate
         {
-            Id = o.Text("id"),
+            Id = DocumentRules.Id(o),
             UsesHoles = o.Texts("usesHoles"),
             StiffnessFactor = o.Number("stiffnessFactor", 0.01, 1000, otherwise: 1),
             Lands = o.Objects("lands", Land),

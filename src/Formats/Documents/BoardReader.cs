@@ -38,7 +38,7 @@ public static class BoardReader
             Socket = o.OptionalText("socket"),
             Price = o.OptionalObject("price") is { } price ? BlockReader.Price(price) : null,
             UsableWithoutBlock = o.Flag("usableWithoutBlock", true),
-            Headers = o.Objects("headers", h => new Header(h.Text("id"), h.Text("kind"))),
+            Headers = o.Objects("headers", h => new Header(DocumentRules.Id(h), h.Text("kind"))),
             PositionSigmaMm = o.Number("positionSigmaMm", 0, 10, otherwise: 0),
             Holes = o.Objects("holes", Hole),
             Parts = o.Objects("parts", Part),
@@ -57,7 +57,7 @@ public static class BoardReader
 
     private static BoardHole Hole(ObjectReader o) =>
         new(
-            o.Text("id"),
+            DocumentRules.Id(o),
             o.Number("x"),
             o.Number("y"),
             o.Number("diameterMm", 0.1, 50),
@@ -71,7 +71,7 @@ public static class BoardReader
         var kind = o.Choice<PartKind>("kind");
         return new()
         {
-            Id = o.Text("id"),
+            Id = DocumentRules.Id(o),
             Kind = kind,
             Face = o.OptionalChoice<Face>("face") ?? Face.Front,
             X = o.Number("x"),

@@ -84,7 +84,7 @@ public static class CardReader
 
     private static Ribbon Ribbon(ObjectReader o) =>
         new(
-            o.Text("id"),
+            DocumentRules.Id(o),
             o.OptionalText("name") ?? "ribbon",
             End(o.Object("from")),
             End(o.Object("to")),

@@ -19,11 +19,20 @@ public static class DocumentRules
             o.Fault("version", $"Expected version 1, found {version}: this reader is older than the document.");
     }
 
+    /// <summary>Longest id of a document or of anything in it.</summary>
+    public const int MaxId = 64;
+
+    /// <summary>Letters, digits and <c>- _ . +</c>: what stands in an address and in a step's id as it is.</summary>
+    public static bool IsIdLetter(char c) => char.IsAsciiLetterOrDigit(c) || c is '-' or '_' or '.' or '+';
+
+    /// <summary>The id of the document or of one thing in it.</summary>
     public static string Id(ObjectReader o)
     {
-        var id = o.Text("id", 100);
-        if (id.Length > 0 && !id.All(c => char.IsAsciiLetterOrDigit(c) || c is '-' or '_' or '.'))
-            o.Fault("id", $"Expected letters, digits, dots and dashes only, found \"{id}\".");
+        var id = o.Text("id");
+        if (id.Length > MaxId)
+            o.Fault("id", $"Expected at most {MaxId} characters, found {id.Length}.");
+        if (!id.All(IsIdLetter))
+            o.Fault("id", $"Expected letters, digits and - _ . + only, found \"{id}\".");
         else if (id.Length > 0 && id.All(c => c == '.'))
             o.Fault("id", $"Expected a name, found \"{id}\": dots alone are a place in an address.");
         return id;

@@ -36,7 +36,7 @@ public static class SocketReader
             ClampN = o.Number("clampN", 0, 100_000, otherwise: 0),
             Holes = o.Objects(
                 "holes",
-                h => new SocketHole(h.Text("id"), h.Number("x"), h.Number("y"), h.Number("diameterMm", 0.1, 50))
+                h => new SocketHole(DocumentRules.Id(h), h.Number("x"), h.Number("y"), h.Number("diameterMm", 0.1, 50))
             ),
             Posts = o.Choice<Posts>("posts"),
             StockBackPlate = o.Flag("stockBackPlate", false),

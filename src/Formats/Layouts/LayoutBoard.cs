@@ -33,6 +33,9 @@ public static class LayoutBoard
                 "The files hold no outline and fewer than two holes and parts: there is nothing to make a board of."
             );
         var outline = layout.Outline ?? Around(points);
+        // designators of other programs may hold anything
+        var taken = layout.Parts.Select(p => p.Id).Where(Documents.DocumentIds.IsValid).ToHashSet();
+        string Valid(string id) => Documents.DocumentIds.IsValid(id) ? id : Documents.DocumentIds.Valid(id, taken);
         return new()
         {
             Id = names.Id,
@@ -69,7 +72,7 @@ public static class LayoutBoard
                     .Select(t => (t.p, t.Kind, Usual: PartKinds.UsualHeight(t.Kind)))
                     .Select(t => new Part
                     {
-                        Id = t.p.Id,
+                        Id = Valid(t.p.Id),
                         Kind = t.Kind,
                         Face = t.p.Face,
                         X = t.p.X - origin.X,

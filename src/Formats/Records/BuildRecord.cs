@@ -9,7 +9,24 @@ using FaithfulBracket.Core.Teardown;
 
 namespace FaithfulBracket.Formats.Records;
 
-public sealed record RecordSignature(string By, string At, long? Count, string? OverrideReason);
+/// <param name="At">When it was done at the bench.</param>
+/// <param name="Title">The step's words as they were signed; null where they were not kept.</param>
+/// <param name="Changed">What changed since, a sentence each.</param>
+public sealed record RecordSignature(
+    string By,
+    string At,
+    long? Count,
+    string? OverrideReason,
+    string? Title = null,
+    IReadOnlyList<string>? Changed = null
+);
+
+/// <summary>What somebody wrote, with who and when.</summary>
+public sealed record RecordNote(string By, string At, string Text);
+
+/// <summary>A correction after the job was finished.</summary>
+/// <param name="What">What was corrected, in words.</param>
+public sealed record RecordCorrection(string By, string At, string What, string Why);
 
 /// <param name="Content">Null when the picture's file is gone.</param>
 public sealed record RecordPhoto(string MediaType, byte[]? Content, string At);
@@ -21,7 +38,7 @@ public sealed record RecordJob(
     WorkOrder Order,
     JobPlan Plan,
     IReadOnlyDictionary<string, RecordSignature> Signed,
-    IReadOnlyList<string> Notes,
+    IReadOnlyList<RecordNote> Notes,
     IReadOnlyList<RecordPhoto> Photos
 )
 {
@@ -36,6 +53,15 @@ public sealed record RecordJob(
 
     /// <summary>What it was reckoned from.</summary>
     public IReadOnlyList<DocumentStand> Documents { get; init; } = [];
+
+    /// <summary>How instants are written.</summary>
+    public LocalTimes Times { get; init; } = LocalTimes.Utc;
+
+    /// <summary>Corrections since the job was finished.</summary>
+    public IReadOnlyList<RecordCorrection> Corrections { get; init; } = [];
+
+    /// <summary>What was signed under an earlier plan and is not in this one.</summary>
+    public IReadOnlyList<RecordSignature> Earlier { get; init; } = [];
 
     /// <summary>How figures are written.</summary>
     public FigureStyle Figures { get; init; } = new();
@@ -77,14 +103,16 @@ public static partial class BuildRecord
             key,
             s =>
             {
+                Corrections(s, job);
                 Kept(s, job.Plan);
                 Proof(s, job.Plan);
-                Readings(s, job.Readings);
+                Readings(s, job);
                 LeakTests(s, job);
                 Due(s, job.Care);
                 Pads(s, job.Plan);
                 foreach (var station in job.Plan.Stations.Where(x => x.Steps.Count > 0))
-                    StationTable(s, station, job.Signed);
+                    StationTable(s, station, job);
+                Earlier(s, job);
                 Restore(s, job.Plan);
                 Notes(s, job);
                 Photos(s, job);
@@ -102,8 +130,9 @@ public static partial class BuildRecord
             s =>
             {
                 Signed(s, job);
+                Corrections(s, job);
                 Proof(s, job.Plan);
-                Readings(s, job.Readings);
+                Readings(s, job);
                 LeakTests(s, job);
                 Kept(s, job.Plan);
                 Due(s, job.Care);
@@ -123,7 +152,7 @@ public static partial class BuildRecord
             .Append("</style>");
         var head = s.ToString();
         s.Clear();
-        s.Append($"<h1>{E(job.Title)}</h1><p>Job {job.Id}{(job.Client is { } c ? $", for {E(c)}" : "")}.</p>");
+        s.Append($"<h1>{W(job.Title)}</h1><p>Job {job.Id}{(job.Client is { } c ? $", for {W(c)}" : "")}.</p>");
         Subject(s, job.Order);
         body(s);
         Documents(s, job.Documents);
@@ -136,11 +165,16 @@ public static partial class BuildRecord
         );
     }
 
-    /// <summary>The words between tags with figures as the shop writes them; attributes and pictures as they are.</summary>
+    /// <summary>
+    /// The words between tags with figures as the shop writes them; attributes, pictures and what a person wrote as they are.
+    /// </summary>
     private static string Told(string html, FigureStyle figures) =>
-        figures.Plain ? html : BetweenTags().Replace(html, m => figures.Tell(m.Value));
+        figures.Plain
+            ? html
+            : BetweenTags()
+                .Replace(html, m => m.Value.StartsWith("<bdi>", StringComparison.Ordinal) ? m.Value : figures.Tell(m.Value));
 
-    [System.Text.RegularExpressions.GeneratedRegex("(?<=>)[^<>]+")]
+    [System.Text.RegularExpressions.GeneratedRegex("<bdi>[^<>]*</bdi>|(?<=>)[^<>]+")]
     private static partial System.Text.RegularExpressions.Regex BetweenTags();
 
     private static void Kept(StringBuilder s, JobPlan plan)
@@ -158,7 +192,7 @@ public static partial class BuildRecord
     private static void Notes(StringBuilder s, RecordJob job)
     {
         if (job.Notes.Count > 0)
-            s.Append("<h2>Notes</h2>").AppendJoin("", job.Notes.Select(n => $"<p>{E(n)}</p>"));
+            s.Append("<h2>Notes</h2>").AppendJoin("", job.Notes.Select(n => $"<p>{E(n.By)} {E(job.Times.Moment(n.At))}: {W(n.Text)}</p>"));
     }
 
     private static void Photos(StringBuilder s, RecordJob job)
@@ -169,15 +203,16 @@ public static partial class BuildRecord
                     "",
                     job.Photos.Select(p =>
                         p.Content is null
-                            ? $"<p>The photo of {E(p.At[..10])} is missing: its file is gone from the shop's folder.</p>"
-                            : $"<img alt=\"photo of {E(p.At[..10])}\" "
+                            ? $"<p>The photo of {E(job.Times.Day(p.At))} is missing: its file is gone from the shop's folder.</p>"
+                            : $"<img alt=\"photo of {E(job.Times.Day(p.At))}\" "
                                 + $"src=\"data:{p.MediaType};base64,{Convert.ToBase64String(p.Content)}\">"
                     )
                 );
     }
 
-    private static void Readings(StringBuilder s, IReadOnlyList<RecordReading> readings)
+    private static void Readings(StringBuilder s, RecordJob job)
     {
+        var readings = job.Readings;
         if (readings.Count == 0)
             return;
         s.Append(
@@ -185,7 +220,7 @@ public static partial class BuildRecord
                 + "<th class=n>Hot spot, °C<th class=n>Memory, °C<th class=n>Power, W<th class=n>Flow, L/min"
         );
         foreach (var r in readings)
-            s.Append($"<tr><td>{E(r.When)}, {E(r.At[..10])} {E(r.By)}")
+            s.Append($"<tr><td>{E(r.When)}, {E(job.Times.Moment(r.At))} {E(r.By)}")
                 .AppendJoin(
                     "",
                     new[]
@@ -211,7 +246,7 @@ public static partial class BuildRecord
         var last = job.Signed.Values.MaxBy(x => x.At)!;
         var by = string.Join(", ", job.Signed.Values.Select(x => x.By).Distinct().Order());
         s.Append(
-            $"<p>{job.Signed.Count} of {job.Plan.Steps.Count()} steps signed by {E(by)}, the last on {E(last.At[..10])}.</p>"
+            $"<p>{job.Signed.Count} of {job.Plan.Steps.Count()} steps signed by {E(by)}, the last on {E(job.Times.Moment(last.At))}.</p>"
         );
     }
 
@@ -324,20 +359,45 @@ public static partial class BuildRecord
     private static void StationTable(
         StringBuilder s,
         StationPlan station,
-        IReadOnlyDictionary<string, RecordSignature> signed
+        RecordJob job
     )
     {
         s.Append($"<h2>{station.Station}</h2><table>");
         foreach (var step in station.Steps)
         {
-            var mark = signed.TryGetValue(step.Id.ToString(), out var who)
-                ? $"<td class=who>{E(who.By)} {E(who.At[..10])} {E(who.At[11..16])}"
+            var mark = job.Signed.TryGetValue(step.Id.ToString(), out var who)
+                ? $"<td class=who>{E(who.By)} {E(job.Times.Moment(who.At))}"
                 : "<td class=open>open";
             s.Append(
-                $"<tr><td>{E(step.Title)}{(who?.OverrideReason is { } r ? $"<br>Signed in spite of a lock: {E(r)}" : "")}{mark}"
+                $"<tr><td>{E(who?.Title ?? step.Title)}{Since(who)}{(who?.OverrideReason is { } r ? $"<br>Signed in spite of a lock: {W(r)}" : "")}{mark}"
             );
         }
         s.Append("</table>");
+    }
+
+    /// <summary>What changed after it was signed.</summary>
+    private static string Since(RecordSignature? who) =>
+        who?.Changed is { Count: > 0 } changed
+            ? $"<br><span class=open>Changed since it was signed, to be checked again: {E(string.Join(" ", changed))}</span>"
+            : "";
+
+    private static void Earlier(StringBuilder s, RecordJob job)
+    {
+        if (job.Earlier.Count == 0)
+            return;
+        s.Append("<h2>Signed under an earlier plan</h2><table>");
+        foreach (var e in job.Earlier)
+            s.Append($"<tr><td>{E(e.Title ?? "")}<td class=who>{E(e.By)} {E(job.Times.Moment(e.At))}");
+        s.Append("</table>");
+    }
+
+    private static void Corrections(StringBuilder s, RecordJob job)
+    {
+        if (job.Corrections.Count == 0)
+            return;
+        s.Append("<h2>Corrected since it was finished</h2>");
+        foreach (var c in job.Corrections)
+            s.Append($"<p>{E(c.By)} {E(job.Times.Moment(c.At))}: {W(c.What)} Reason: {W(c.Why)}</p>");
     }
 
     private static void Restore(StringBuilder s, JobPlan plan)
@@ -361,4 +421,7 @@ public static partial class BuildRecord
         };
 
     private static string E(string text) => WebUtility.HtmlEncode(text);
+
+    /// <summary>What a person wrote: shown as it was written.</summary>
+    private static string W(string text) => $"<bdi>{E(text)}</bdi>";
 }

@@ -29,6 +29,7 @@ internal sealed class DemoShop(
     SignDesk desk,
     Traces traces,
     DayPapers days,
+    Signers signers,
     TimeProvider time
 )
 {
@@ -53,6 +54,8 @@ internal sealed class DemoShop(
             foreach (var kind in json.RootElement.EnumerateObject())
             foreach (var item in kind.Value.EnumerateArray())
                 PutIn(kind.Name, item);
+        foreach (var (initials, name) in People)
+            signers.Put(initials, name, "ink", true, false);
         using (var json = JsonInput.Parse(File.ReadAllBytes(Path.Combine(folder, "jobs.json"))))
         {
             var times = new DemoTimes(time.GetUtcNow());
@@ -63,6 +66,11 @@ internal sealed class DemoShop(
             foreach (var f in Files(folder, "photos", "*.jpg"))
                 LayOnDesk(File.ReadAllBytes(f));
     }
+
+    private static readonly (string Initials, string Name)[] People = [("QA", ""), ("RV", ""), ("ML", "")];
+
+    /// <summary>Jobs of the demo were opened so long ago: what was done on them lies after it.</summary>
+    private const int OpenedDaysAgo = 3;
 
     /// <summary>A photo to trace, its marks found, nothing clicked yet.</summary>
     private void LayOnDesk(byte[] photo)
@@ -115,7 +123,10 @@ internal sealed class DemoShop(
     {
         string? Text(string name) => j.TryGetProperty(name, out var e) ? e.GetString() : null;
         var by = Text("by") ?? "QA";
-        var id = jobs.Open(Fields(j), by);
+        var oldest = j.TryGetProperty("readings", out var taken)
+            ? taken.EnumerateArray().Max(r => r.TryGetProperty("daysAgo", out var ago) ? ago.GetDouble() : 0)
+            : 0;
+        var id = jobs.Open(Fields(j), by, time.GetUtcNow().AddDays(-Math.Max(OpenedDaysAgo, oldest + 1)));
         if (j.TryGetProperty("readings", out var readings))
             foreach (var r in readings.EnumerateArray())
             {

@@ -1,4 +1,3 @@
-using System.Globalization;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Schedule;
 
@@ -18,7 +17,7 @@ internal sealed class DemoTimes(DateTimeOffset now)
     private readonly Dictionary<string, DateTimeOffset> _began = [];
 
     /// <param name="lastMinAgo">When the last one was signed; 0 for before whatever the same hands did after it.</param>
-    public IReadOnlyList<(WorkStep Step, string At)> Of(
+    public IReadOnlyList<(WorkStep Step, DateTimeOffset At)> Of(
         long job,
         string by,
         IReadOnlyList<WorkStep> steps,
@@ -31,10 +30,10 @@ internal sealed class DemoTimes(DateTimeOffset now)
             lastMinAgo > 0 ? now.AddMinutes(-lastMinAgo)
             : _began.TryGetValue(by, out var began) ? began.AddMinutes(-BetweenMin)
             : now.AddMinutes(-FirstMin);
-        var done = new List<(WorkStep, string)>();
+        var done = new List<(WorkStep, DateTimeOffset)>();
         foreach (var step in steps.Reverse())
         {
-            done.Add((step, at.UtcDateTime.ToString("yyyy-MM-dd'T'HH:mm:ss.fff'Z'", CultureInfo.InvariantCulture)));
+            done.Add((step, at));
             var minutes =
                 StepMinutes.Default.Of(step.Kind, step.Count) * (0.6 + hands.NextDouble()) + (step.TimerS ?? 0) / 60.0;
             at = at.AddMinutes(-minutes);

@@ -8,48 +8,48 @@ namespace FaithfulBracket.Server.Http;
 internal static class PaperSendings
 {
     public const string KeyHeader = "Idempotency-Key",
-        DoneAtHeader = "Done-At";
-    private const int LeastKey = 8,
-        MostKey = 64;
+        DoneAtHeader = "Done-At",
+        DeviceAtHeader = "Device-At";
+    private const int MinKey = 8,
+        MaxKey = 64;
 
     public static bool IsKey(string key) =>
-        key.Length is >= LeastKey and <= MostKey && key.All(c => char.IsAsciiLetterOrDigit(c) || c == '-');
+        key.Length is >= MinKey and <= MaxKey && key.All(c => char.IsAsciiLetterOrDigit(c) || c == '-');
 
-    public static readonly string ExpectedKey = $"Expected {LeastKey} to {MostKey} letters, digits and dashes.";
+    public static readonly string ExpectedKey = $"Expected {MinKey} to {MaxKey} letters, digits and dashes.";
 
-    /// <summary>Older than this was not kept by any tablet; and clocks differ by no more.</summary>
-    private static readonly TimeSpan Oldest = TimeSpan.FromDays(60),
-        Ahead = TimeSpan.FromMinutes(2);
-
-    /// <exception cref="InputException">A header that can not be.</exception>
-    public static PaperSending? Of(HttpRequest request, TimeProvider time)
+    /// <exception cref="InputException">A header that is not valid.</exception>
+    public static Sending? Of(HttpRequest request, JobRow job, TimeProvider time)
     {
-        var key = request.Headers[KeyHeader].ToString();
-        var at = request.Headers[DoneAtHeader].ToString();
-        if (key.Length == 0 && at.Length == 0)
+        string? Header(string name) => request.Headers[name].ToString() is { Length: > 0 } value ? value : null;
+        return Of(
+            (KeyHeader, Header(KeyHeader)),
+            (DoneAtHeader, Header(DoneAtHeader)),
+            (DeviceAtHeader, Header(DeviceAtHeader)),
+            job,
+            time
+        );
+    }
+
+    /// <summary>The same out of a body's fields, each with its pointer.</summary>
+    /// <exception cref="InputException">A field that is not valid.</exception>
+    public static Sending? Of(
+        (string Pointer, string? Text) key,
+        (string Pointer, string? Text) doneAt,
+        (string Pointer, string? Text) deviceAt,
+        JobRow job,
+        TimeProvider time
+    )
+    {
+        if (key.Text is null && doneAt.Text is null && deviceAt.Text is null)
             return null;
         var faults = new List<InputFault>();
-        if (key.Length > 0 && !IsKey(key))
-            faults.Add(new(KeyHeader, ExpectedKey));
-        DateTimeOffset? done = null;
-        if (at.Length > 0)
-        {
-            var now = time.GetUtcNow();
-            if (
-                at.Length <= 40
-                && DateTimeOffset.TryParse(
-                    at,
-                    CultureInfo.InvariantCulture,
-                    DateTimeStyles.AssumeUniversal,
-                    out var told
-                )
-                && told <= now + Ahead
-                && told >= now - Oldest
-            )
-                done = told > now ? now : told;
-            else
-                faults.Add(new(DoneAtHeader, "Expected an instant of the last 60 days, such as 2026-01-31T10:20:30Z."));
-        }
-        return faults.Count > 0 ? throw new InputException(faults) : new(key.Length > 0 ? key : null, done);
+        if (key.Text is { } k && !IsKey(k))
+            faults.Add(new(key.Pointer, ExpectedKey));
+        var now = time.GetUtcNow();
+        var opened = DateTimeOffset.Parse(job.OpenedAt, CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal);
+        var done = SentAt.Done(doneAt.Text, doneAt.Pointer, opened, now, faults);
+        var device = SentAt.Device(deviceAt.Text, deviceAt.Pointer, now, faults);
+        return faults.Count > 0 ? throw new InputException(faults) : new(key.Text, done, device);
     }
 }

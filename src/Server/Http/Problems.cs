@@ -52,7 +52,10 @@ internal sealed class Problems(ILogger<Problems> log, ShopDatabase shop) : IExce
                 ("restsOn", e.RestsOn)
             ),
             LockedException e => Problem(409, "This step is locked", e.Message, [], ("waitsFor", e.WaitsFor)),
-            KeyTakenException e => Problem(409, "The key is taken", e.Message, [new("/key", e.Message)]),
+            KeyTakenException e => Both(e, Problem(409, "The key is taken", e.Message, [new("/key", e.Message)])),
+            JobFinishedException e => Problem(409, "This job is finished", e.Message),
+            JobOpenException e => Problem(409, "This job is open", e.Message),
+            StepSignedException e => Problem(409, "This step is signed", e.Message),
             LostRaceException e => Problem(412, "Somebody was faster", e.Message),
             IdTakenException e => Problem(409, "The id is taken", e.Message, [new("/id", e.Message)]),
             BusyException e => Problem(503, "Too much at once", e.Message),
@@ -80,6 +83,13 @@ internal sealed class Problems(ILogger<Problems> log, ShopDatabase shop) : IExce
                 "The server failed on this request; nothing was changed. The log has the details."
             ),
         };
+
+    private static ProblemDetails Both(KeyTakenException e, ProblemDetails problem)
+    {
+        problem.Extensions["kept"] = e.Kept is null ? null : JsonSerializer.Deserialize<JsonElement>(e.Kept);
+        problem.Extensions["sent"] = JsonSerializer.Deserialize<JsonElement>(e.Sent);
+        return problem;
+    }
 
     private static ProblemDetails Problem(
         int status,

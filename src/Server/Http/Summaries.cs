@@ -4,7 +4,10 @@ using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace FaithfulBracket.Server.Http;
 
-/// <summary>After a change of one job its entry in the bench index is made anew before the answer goes out.</summary>
+/// <summary>
+/// After a change of one job its entry in the bench index is made anew before the answer goes out. The change stands by then: where the
+/// entry cannot be written it is made later, and the answer says what was changed all the same.
+/// </summary>
 internal static class Summaries
 {
     public static async ValueTask<object?> RenewAsync(
@@ -23,7 +26,7 @@ internal static class Summaries
                     (string)context.HttpContext.Request.RouteValues["id"]!,
                     System.Globalization.CultureInfo.InvariantCulture
                 );
-        context.HttpContext.RequestServices.GetRequiredService<BenchSummaries>().Renew(id);
+        context.HttpContext.RequestServices.GetRequiredService<BenchSummaries>().RenewOrLater(id);
         return result;
     }
 }

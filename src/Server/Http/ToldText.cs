@@ -1,6 +1,10 @@
 using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Pads.Stock;
+using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Stations;
+using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.Extensions.Options;
 
@@ -13,6 +17,24 @@ internal static class ToldText
     private static readonly string[] Codes = ["id", "ids", "key", "keys", "at", "digest", "on", "path", "version"];
 
     private static readonly string[] OwnWords = ["title", "client", "bench"];
+
+    /// <summary>What a person wrote is shown as it was written.</summary>
+    private static readonly Dictionary<Type, string[]> ByHand = new()
+    {
+        [typeof(NoteRow)] = ["text"],
+        [typeof(HistoryEntry)] = ["overrideReason"],
+        [typeof(StepState)] = ["overrideReason"],
+        [typeof(ReadingRow)] = ["note"],
+        [typeof(LeakTestRow)] = ["place"],
+        [typeof(RunningTimer)] = ["label"],
+        [typeof(SettingChangeRow)] = ["reason"],
+        [typeof(SignerRow)] = ["name"],
+        [typeof(DeviceRow)] = ["name"],
+        [typeof(AsFoundPad)] = ["note"],
+        [typeof(JobLogRow)] = ["name"],
+        [typeof(CorrectionRow)] = ["before", "after", "why"],
+        [typeof(FoundJob)] = ["title", "client", "snippet"],
+    };
 
     /// <summary>Where documents and what lies in the drawer are described: they are edited and sent back as they are.</summary>
     private static readonly string?[] Written =
@@ -33,9 +55,10 @@ internal static class ToldText
             if (type.Kind != JsonTypeInfoKind.Object || Written.Contains(type.Type.Namespace))
                 return;
             // a job's own words are edited and sent back: they stay as somebody wrote them
+            var byHand = ByHand.GetValueOrDefault(type.Type) ?? [];
             var ofJob = type.Properties.Any(p => p.Name == "client");
             foreach (var property in type.Properties)
-                if (property.Get is { } get && !IsCode(property.Name) && !(ofJob && OwnWords.Contains(property.Name)))
+                if (property.Get is { } get && !IsCode(property.Name) && !byHand.Contains(property.Name) && !(ofJob && OwnWords.Contains(property.Name)))
                     property.Get =
                         property.PropertyType == typeof(string) ? o => Tell(style(), get(o))
                         : property.PropertyType == typeof(IReadOnlyList<string>) ? o => TellAll(style(), get(o))

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using FaithfulBracket.Core.Care;
@@ -105,6 +106,7 @@ internal sealed class BenchSummaries(
     JobViews views,
     JobCare care,
     LeakTests leaks,
+    LocalTimes times,
     ILogger<BenchSummaries> log
 ) : IDisposable
 {
@@ -122,6 +124,27 @@ internal sealed class BenchSummaries(
             RenewNow(id, cancel);
     }
 
+    private readonly ConcurrentDictionary<long, bool> _later = new();
+
+    /// <summary>Renews one job's summary now, or in the background where that fails: what it was made from is stored already.</summary>
+    public void RenewOrLater(long id)
+    {
+        try
+        {
+            Renew(id);
+        }
+        catch (Exception e) when (e is Microsoft.Data.Sqlite.SqliteException or IOException or NotHereException)
+        {
+            _later[id] = true;
+            log.LogWarning(e, "The bench entry of job {Job} is renewed later", id);
+        }
+    }
+
+    public bool HasLater => !_later.IsEmpty;
+
+    /// <summary>Jobs whose summary could not be written; each is tried once more.</summary>
+    public IReadOnlyList<long> TakeLater() => [.. _later.Keys.Where(id => _later.TryRemove(id, out _))];
+
     private void RenewNow(long id, CancellationToken cancel)
     {
         var stamp = stamps.Of(id);
@@ -130,14 +153,14 @@ internal sealed class BenchSummaries(
         try
         {
             var view = views.View(id, cancel);
-            var outcome = JobPast.Outcome(view, leaks.All(id));
+            var outcome = JobPast.Outcome(view, leaks.All(id), times);
             entry = Entry(view) with
             {
                 Care = care.Of(id, null, cancel),
                 Outcome = outcome,
                 Measured = JobPast.Measured(view),
             };
-            words = JobPast.Words(view, outcome);
+            words = JobPast.Words(view, outcome, times);
         }
         catch (Exception e) when (e is not OperationCanceledException)
         {
@@ -212,10 +235,11 @@ internal sealed class BenchSummaries(
     private static BenchJob Entry(JobView v)
     {
         var signed = v.Steps.Where(s => s.Signed).Select(s => s.StepId).ToHashSet();
-        var station = v.Route.FirstOrDefault(r => !r.Complete);
+        var station = v.Finished ? null : v.Route.FirstOrDefault(r => !r.Complete || r.LookAgain > 0);
+        var open = v.Steps.Where(s => !s.Signed || s.LookAgain).Select(s => s.StepId).ToHashSet();
         var next = v
             .Stations.FirstOrDefault(s => s.Station == station?.Station)
-            ?.Steps.FirstOrDefault(s => !signed.Contains(s.Id));
+            ?.Steps.FirstOrDefault(s => open.Contains(s.Id));
         var last = v.History.Count > 0 ? v.History[^1] : null;
         var done = v
             .History.Where(h => h.Kind == StepEvent.Done)
@@ -259,6 +283,9 @@ internal sealed class BenchRenewal(
 ) : BackgroundService
 {
     private static readonly TimeSpan Look = TimeSpan.FromMilliseconds(250);
+
+    /// <summary>Looks until what could not be written is tried again.</summary>
+    private const int Again = 40;
     private int _renewing;
 
     /// <summary>Jobs whose summary is of an earlier state.</summary>
@@ -268,12 +295,13 @@ internal sealed class BenchRenewal(
     {
         using var watch = new CommitWatch(database);
         var changed = true;
+        var looks = 0;
         while (!stoppingToken.IsCancellationRequested)
         {
             if (changed)
                 await RenewAsync(stoppingToken);
             await Task.Delay(Look, time, stoppingToken);
-            changed = watch.Changed();
+            changed = watch.Changed() || ++looks % Again == 0 && summaries.HasLater;
         }
     }
 
@@ -281,13 +309,13 @@ internal sealed class BenchRenewal(
     {
         try
         {
-            var stale = stamps.Stale();
+            var stale = stamps.Stale().Union(summaries.TakeLater()).ToList();
             Volatile.Write(ref _renewing, stale.Count);
             foreach (var id in stale)
             {
                 // a page that is asked for meanwhile comes first
                 await calls.QuietAsync(time, stop);
-                summaries.Renew(id, stop);
+                summaries.RenewOrLater(id);
                 Interlocked.Decrement(ref _renewing);
             }
         }

@@ -7,6 +7,9 @@ internal sealed class HourlyBackup(BackupRing ring, TimeProvider time, ILogger<H
 {
     private static readonly TimeSpan Look = TimeSpan.FromMinutes(1);
 
+    /// <summary>Since when backups are made.</summary>
+    public DateTimeOffset StartedAt { get; } = time.GetUtcNow();
+
     /// <summary>Why it could not be looked whether one is due; null when it could.</summary>
     private string? _look;
 

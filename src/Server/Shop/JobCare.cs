@@ -1,12 +1,13 @@
 using System.Globalization;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Care;
+using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Shop;
 
 /// <summary>When a job is due again, by its proofs and its paste.</summary>
-internal sealed class JobCare(JobPlans plans, JobPapers papers, ShopMemory shop)
+internal sealed class JobCare(JobPlans plans, JobPapers papers, ShopMemory shop, LocalTimes times)
 {
     /// <summary>Names a job in calendars for ever.</summary>
     public static string Uid(JobRow row, string? board = null) =>
@@ -26,11 +27,11 @@ internal sealed class JobCare(JobPlans plans, JobPapers papers, ShopMemory shop)
                 .. papers
                     .Readings(id)
                     .Where(r => (r.Board ?? job.Order.First.Key) == piece.Key)
-                    .Select(r => JobPlans.Reading(r, shop.Settings)),
+                    .Select(r => JobPlans.Reading(r, shop.Settings, times)),
             ],
             pair?.Block.Flow,
             job.Plan.Care.RepasteMonths,
-            Day(job.Row.OpenedAt),
+            times.Date(job.Row.OpenedAt),
             shop.Settings.DriftLimitShare
         );
     }

@@ -20,8 +20,8 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jo
         if (body.MachineId is not null)
             body = OfMachine(body, faults);
         Refuse(faults);
-        if (!Signer.IsGood(body.By))
-            faults.Add(new("/by", Signer.Expected));
+        if (Signer.WhyNot(body.By) is { } who)
+            faults.Add(new("/by", who));
         Pieces(body, faults);
         body = body with { Pairs = body.Pairs ?? OnEach(body.BlockId, body.Pieces) };
         Pairs(body.BlockId, body.Pairs, faults);

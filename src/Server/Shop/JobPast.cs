@@ -16,7 +16,7 @@ internal static class JobPast
 {
     private const int MostWrong = 6;
 
-    public static JobOutcome Outcome(JobView v, IReadOnlyList<LeakTestRow> leaks)
+    public static JobOutcome Outcome(JobView v, IReadOnlyList<LeakTestRow> leaks, LocalTimes times)
     {
         var wrong = new List<string>();
         foreach (var proof in v.Plan.Prove.Pairs.Where(p => p.Comparison.Trouble))
@@ -26,7 +26,7 @@ internal static class JobPast
                 .Where(t => t.Verdict != "pass")
                 .Select(t =>
                     FormattableString.Invariant(
-                        $"Leaked {t.LeakMlMin:0.00} mL/min{(t.Place is { } at ? $" at {at}" : "")} on {t.At[..10]}."
+                        $"Leaked {t.LeakMlMin:0.00} mL/min{(t.Place is { } at ? $" at {at}" : "")} on {times.Day(t.At)}."
                     )
                 )
         );
@@ -71,7 +71,7 @@ internal static class JobPast
     private static string Title(JobView v, HistoryEntry h) =>
         h.Signed?.Title ?? v.Steps.FirstOrDefault(s => s.StepId.ToString() == h.StepId)?.Title ?? h.StepId;
 
-    public static JobWords Words(JobView v, JobOutcome outcome)
+    public static JobWords Words(JobView v, JobOutcome outcome, LocalTimes times)
     {
         string Join(IEnumerable<string?> words) =>
             string.Join(' ', words.Where(w => !string.IsNullOrWhiteSpace(w)).Distinct());
@@ -91,7 +91,7 @@ internal static class JobPast
             ),
             Join([.. outcome.Wrong, .. v.Route.Where(r => r.Trouble).Select(r => r.Summary)]),
             Join(done.Select(h => h.By).Append(v.OpenedBy)),
-            Join(done.Select(h => h.DoneAt ?? h.At).Append(v.OpenedAt).Select(Day).Distinct().SelectMany(DayWords)),
+            Join(done.Select(h => h.DoneAt ?? h.At).Append(v.OpenedAt).Select(times.Date).Distinct().SelectMany(DayWords)),
             Join(v.Notes.Select(n => n.Text).Append(outcome.Verdict)),
             [
                 .. boards.Select(b => b.Id),
@@ -108,11 +108,6 @@ internal static class JobPast
             PartKind.PowerStage => "power stage",
             _ => kind.ToString().ToLowerInvariant(),
         };
-
-    private static DateOnly Day(string at) =>
-        DateOnly.FromDateTime(
-            DateTimeOffset.Parse(at, CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal).UtcDateTime
-        );
 
     private static IEnumerable<string> DayWords(DateOnly d) =>
         [d.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture), d.ToString("MMMM", CultureInfo.InvariantCulture)];

@@ -31,9 +31,11 @@ internal sealed class JobPlans(
     JobPapers papers,
     JobSheets sheets,
     SignOffs signOffs,
+    Corrections corrections,
     JobStamps stamps,
     JobOrders orders,
-    ShopMemory shop
+    ShopMemory shop,
+    LocalTimes times
 )
 {
     private const int MostKept = 500;
@@ -49,7 +51,7 @@ internal sealed class JobPlans(
         var record = signOffs.RecordOf(id);
         var row = jobs.Get(id);
         var set = JobSheetSet.Of(sheets.All(id));
-        var planned = record is null ? Reckon(row, stamp, set, cancel) : Signed(row, stamp, set, record);
+        var planned = record is null ? Reckon(row, stamp, set, cancel) : Corrected(Signed(row, stamp, set, record));
         if (_kept.Count > MostKept)
             _kept.Clear();
         _kept[id] = planned;
@@ -67,6 +69,31 @@ internal sealed class JobPlans(
     {
         var signed = JsonSerializer.Deserialize<JobRecord>(record, DocumentJson.Options)!;
         return new(row, stamp, signed.Order, signed.Plan, signed.Documents, set, true);
+    }
+
+    /// <summary>
+    /// A finished job whose readings were corrected: its verdict follows from those that still count of the ones it was finished with; its
+    /// steps stay as they were signed.
+    /// </summary>
+    private PlannedJob Corrected(PlannedJob planned)
+    {
+        var id = planned.Row.Id;
+        if (!corrections.All(id).Any(c => c.Kind is Corrections.Reading or Corrections.Log))
+            return planned;
+        var finished = signOffs.FinishedAt(id);
+        var readings = papers.Readings(id).Where(r => string.CompareOrdinal(r.At, finished) <= 0);
+        return planned with
+        {
+            Plan = planned.Plan with
+            {
+                Prove = ProveStation.Again(
+                    planned.Plan.Prove,
+                    planned.Order,
+                    planned.Plan.Pads,
+                    [.. readings.Select(r => Reading(r, shop.Settings, times))]
+                ),
+            },
+        };
     }
 
     /// <summary>The plan of an open job as it would come out with other settings.</summary>
@@ -103,12 +130,12 @@ internal sealed class JobPlans(
                 Begun = set.Cutting,
                 AsFound = set.AsFound,
                 TeardownOrder = set.Order,
-                Readings = [.. papers.Readings(row.Id).Select(r => Reading(r, settings))],
+                Readings = [.. papers.Readings(row.Id).Select(r => Reading(r, settings, times))],
             },
             cancel
         );
 
-    internal static Reading Reading(ReadingRow r, ShopSettings settings) =>
+    internal static Reading Reading(ReadingRow r, ShopSettings settings, LocalTimes times) =>
         new(
             Enum.Parse<Phase>(r.Phase, ignoreCase: true),
             r.RoomC,
@@ -123,14 +150,6 @@ internal sealed class JobPlans(
         {
             Board = r.Board,
             PowerStageC = r.PowerStageC,
-            On = DateOnly.FromDateTime(
-                DateTimeOffset
-                    .Parse(
-                        r.At,
-                        System.Globalization.CultureInfo.InvariantCulture,
-                        System.Globalization.DateTimeStyles.AssumeUniversal
-                    )
-                    .UtcDateTime
-            ),
+            On = times.Date(r.At),
         };
 }

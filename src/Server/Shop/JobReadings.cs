@@ -15,6 +15,6 @@ internal static class JobReadings
         ShopSettings settings
     ) =>
         readings
-            .Select(r => JobPlans.Reading(r, settings))
+            .Select(r => JobPlans.Reading(r, settings, LocalTimes.Utc))
             .LastOrDefault(r => r.Phase == Phase.After && (r.Board ?? first) == board);
 }

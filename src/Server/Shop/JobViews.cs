@@ -34,6 +34,7 @@ internal sealed record HistoryEntry(
     long? Count,
     string? OverrideReason,
     string? DoneAt,
+    string? DeviceAt,
     SignedBasis? Signed
 );
 
@@ -81,13 +82,22 @@ internal sealed record JobView(
 {
     public required JobSheetSet Sheets { get; init; }
 
+    /// <summary>What was corrected after the job was finished.</summary>
+    public required IReadOnlyList<CorrectionRow> Corrections { get; init; }
+
     /// <summary>What kind of work it is, and in words.</summary>
     public required JobKind Kind { get; init; }
     public string KindName => JobKinds.Words(Kind);
 }
 
 /// <summary>Puts a job together from its rows and its plan.</summary>
-internal sealed class JobViews(JobPlans plans, SignOffs signOffs, JobPapers papers, TimeProvider time)
+internal sealed class JobViews(
+    JobPlans plans,
+    SignOffs signOffs,
+    JobPapers papers,
+    Corrections corrections,
+    TimeProvider time
+)
 {
     public JobView View(long id, CancellationToken cancel = default)
     {
@@ -133,6 +143,7 @@ internal sealed class JobViews(JobPlans plans, SignOffs signOffs, JobPapers pape
         )
         {
             Sheets = planned.Sheets,
+            Corrections = corrections.All(id),
             Kind = JobKinds.Of(planned.Order),
         };
     }
@@ -143,7 +154,7 @@ internal sealed class JobViews(JobPlans plans, SignOffs signOffs, JobPapers pape
         utc.ToString("yyyy-MM-dd'T'HH:mm:ss.fff'Z'", CultureInfo.InvariantCulture);
 
     private static HistoryEntry History(StepEvent e) =>
-        new(e.Id, e.StepId, e.Kind, e.ByInitials, e.At, e.Count, e.OverrideReason, e.DoneAt, SignDesk.Basis(e.Signed));
+        new(e.Id, e.StepId, e.Kind, e.ByInitials, e.At, e.Count, e.OverrideReason, e.DoneAt, e.DeviceAt, SignDesk.Basis(e.Signed));
 
     private static PhotoInfo Photo(PhotoRow p) =>
         new(

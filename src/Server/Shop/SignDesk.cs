@@ -21,7 +21,7 @@ internal sealed class LockedException(string message, IReadOnlyList<StepId> wait
 /// Signs steps and takes them back. The plan is reckoned and its rules are judged before the writing transaction; inside it the judgement
 /// holds if the same still stands, else it is judged there again. When anything the plan rests on changed meanwhile, it is reckoned again.
 /// </summary>
-internal sealed class SignDesk(JobPlans plans, SignOffs signOffs)
+internal sealed class SignDesk(JobPlans plans, SignOffs signOffs, LocalTimes times)
 {
     private const int MostTries = 6;
     private const string Changing = "This job keeps changing while you are at it. Look at it again, then go on.";
@@ -136,7 +136,7 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs)
                             }
                         ),
                     ]),
-                    signed.Concat(steps)
+                    events
                 );
             },
             cancel
@@ -144,14 +144,16 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs)
         return (first, steps);
     }
 
-    /// <param name="with">Steps that rest on it and are taken back with it.</param>
-    /// <exception cref="LockedException">It is not signed, or signed steps rest on it that were not named.</exception>
+    /// <param name="with">All steps that rest on it, which are taken back with it, and no other.</param>
+    /// <param name="versions">Events of those steps that the caller has seen, by id; a step that is not in it is not compared.</param>
+    /// <exception cref="LockedException">It is not signed, or other signed steps rest on it than were named.</exception>
     public StepEvent TakeBack(
         long jobId,
         StepId id,
         string by,
         string? reason,
         IReadOnlyCollection<StepId> with,
+        IReadOnlyDictionary<string, long> versions,
         long seen,
         Sending? sending,
         CancellationToken cancel
@@ -164,8 +166,12 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs)
             sending,
             (planned, stand) =>
             {
-                var signed = StepStands.Signed(Read(stand.Events));
+                var before = Read(stand.Events);
+                var signed = StepStands.Signed(before);
                 RefuseLostRace(stand.Events, id, seen);
+                foreach (var s in with)
+                    if (versions.TryGetValue(s.ToString(), out var version))
+                        RefuseLostRace(stand.Events, s, version);
                 if (!signed.Contains(id))
                     throw new LockedException("This step is not signed: nothing to take back.", [], []);
                 if (SignOff.TakeBack(planned.Plan, signed, id, with) is SignOutcome.RestsOn resting)
@@ -198,7 +204,8 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs)
             null,
             (planned, stand) =>
             {
-                // a finished job's plan is its record: its sheet is noted on only as that was made
+                if (planned.Finished)
+                    throw new JobFinishedException("This job is finished: nothing more comes off in it.");
                 if (stand.Stamp != planned.Stamp)
                     throw new LostRaceException(Changing);
                 (target, var write) = Noted(
@@ -307,7 +314,7 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs)
         {
             return judge(planned, stand);
         }
-        catch (Exception e) when (e is LockedException or LostRaceException or InputException)
+        catch (Exception e) when (e is LockedException or LostRaceException or InputException or JobFinishedException)
         {
             return null;
         }
@@ -336,14 +343,27 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs)
                     JobSheetSet.Of(stand.Sheets).VersionOf(JobSheetSet.CuttingKind)
                 ),
             };
-        return Finishing(planned, write, StepStands.Signed(events).Append(step.Id));
+        return Finishing(planned, write, events);
     }
 
-    /// <summary>With the finished job as it is signed, where these signatures are the last.</summary>
-    private static SignWrite Finishing(PlannedJob planned, SignWrite write, IEnumerable<StepId> signed)
+    /// <summary>With the finished job as it is signed, where nothing is left to sign or to look at again after these events.</summary>
+    private static SignWrite Finishing(PlannedJob planned, SignWrite write, IReadOnlyList<SignEvent> before)
     {
-        var all = signed.ToHashSet();
-        return planned.Plan.Steps.All(s => all.Contains(s.Id))
+        if (planned.Finished)
+            return write;
+        List<SignEvent> after =
+        [
+            .. before,
+            .. write.Events.Select(e => new SignEvent(
+                StepId.TryParse(e.StepId, out var id) ? id : default,
+                e.Kind == StepEvent.Done,
+                e.By,
+                "",
+                (int?)e.Count,
+                Basis(e.Signed)
+            )),
+        ];
+        return StepStands.IsFinished(planned.Plan, after, planned.Documents)
             ? write with
             {
                 Record = JsonSerializer.Serialize(
@@ -368,7 +388,7 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs)
             : null;
     }
 
-    private static void RefuseLostRace(IReadOnlyList<StepEvent> events, StepId id, long seen)
+    private void RefuseLostRace(IReadOnlyList<StepEvent> events, StepId id, long seen)
     {
         var own = events.Where(e => e.StepId == id.ToString()).ToList();
         if (own.Count == seen)
@@ -378,18 +398,18 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs)
             last is null
                 ? "This step changed meanwhile."
                 : $"{last.ByInitials} {(last.Kind == StepEvent.Done ? "signed" : "took back")} this step at "
-                    + $"{last.At[11..16]} while you were at it. Theirs stands; look, then go on."
+                    + $"{times.Clock(last.DoneAt ?? last.At)} while you were at it. Theirs stands; look, then go on."
         );
     }
 
     /// <summary>A step that stands signed is not signed twice; one to look at again may be.</summary>
-    private static void RefuseStanding(PlannedJob planned, IReadOnlyList<SignEvent> events, StepId id)
+    private void RefuseStanding(PlannedJob planned, IReadOnlyList<SignEvent> events, StepId id)
     {
         if (
             planned.Plan.Find(id) is { } step
             && StepStands.Of([step], events, planned.Documents)[0] is { Signed: true, LookAgain: false } stand
         )
-            throw new LockedException($"{stand.By} signed this already at {stand.At![11..16]}.", [], []);
+            throw new LockedException($"{stand.By} signed this already at {times.Clock(stand.At!)}.", [], []);
     }
 
     private static string? Reason(string? text) => string.IsNullOrWhiteSpace(text) ? null : text;

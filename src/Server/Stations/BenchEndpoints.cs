@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Server.Shop;
 using FaithfulBracket.Store;
 
@@ -5,6 +6,7 @@ namespace FaithfulBracket.Server.Stations;
 
 /// <param name="Jobs">Every open one, and the newest finished.</param>
 /// <param name="Finished">Finished jobs in all.</param>
+/// <param name="Zone">The workshop's time zone, by its IANA name; times are shown in it.</param>
 /// <param name="Renewing">Jobs whose entry is of an earlier state and being made anew.</param>
 internal sealed record BenchIndex(
     IReadOnlyList<BenchJob> Jobs,
@@ -12,7 +14,8 @@ internal sealed record BenchIndex(
     IReadOnlyList<string> RunsShort,
     int Renewing,
     string ServerTime,
-    long Finished
+    long Finished,
+    string Zone
 );
 
 /// <summary>The home page: every job, what it waits for, which timer runs out first.</summary>
@@ -27,7 +30,8 @@ internal static class BenchEndpoints
                     BenchRenewal renewal,
                     JobPapers papers,
                     ShopMemory shop,
-                    JobViews views
+                    JobViews views,
+                    LocalTimes times
                 ) =>
                     TypedResults.Ok(
                         new BenchIndex(
@@ -36,7 +40,8 @@ internal static class BenchEndpoints
                             shop.Drawer.RunsShort(),
                             renewal.Renewing,
                             views.Now(),
-                            kept.FinishedCount()
+                            kept.FinishedCount(),
+                            times.Name
                         )
                     )
             )

@@ -31,9 +31,9 @@ internal static class DrawerEndpoints
         drawer.MapPut("/{kind}/{id}", PutAsync).Accepts<JsonElement>("application/json");
         drawer.MapDelete(
             "/{kind}/{id}",
-            (string kind, string id, HttpRequest request, DrawerItems items) =>
+            (string kind, string id, string? by, HttpRequest request, DrawerItems items) =>
             {
-                items.Remove(kind, id, Versions.Expected(request));
+                items.Remove(kind, id, Versions.Expected(request), by);
                 return TypedResults.NoContent();
             }
         );
@@ -43,8 +43,22 @@ internal static class DrawerEndpoints
     private static async Task<IResult> PutAsync(string kind, string id, HttpRequest request, DrawerItems items)
     {
         var version = Versions.Expected(request);
-        var item = await Bodies.ReadAsync(request, o => Item(kind, id, o));
-        var next = items.Put(kind, id, JsonSerializer.Serialize(item, item.GetType(), DocumentJson.Options), version);
+        string? by = null;
+        var item = await Bodies.ReadAsync(
+            request,
+            o =>
+            {
+                by = o.OptionalText("by", Core.Orders.Signer.MaxLetters);
+                return Item(kind, id, o);
+            }
+        );
+        var next = items.Put(
+            kind,
+            id,
+            JsonSerializer.Serialize(item, item.GetType(), DocumentJson.Options),
+            version,
+            by ?? request.Query["by"].FirstOrDefault()
+        );
         return TypedResults.Ok(new DrawerVersion(kind, id, next));
     }
 

@@ -45,14 +45,18 @@ internal sealed record JobChange(
 
 /// <param name="Key">The same for every try to send it: it counts once.</param>
 /// <param name="DoneAt">When it was done at the bench, if the network was down then.</param>
-/// <param name="With">For an undo: steps that rest on it and are taken back with it.</param>
+/// <param name="DeviceAt">The same instant as the device's own clock said it.</param>
+/// <param name="With">For an undo: all signed steps that rest on it, which are undone with it.</param>
+/// <param name="WithVersions">The versions of those steps as the caller saw them, by id.</param>
 internal sealed record Signature(
     string By,
     int? Count,
     string? OverrideReason,
     string? Key = null,
     string? DoneAt = null,
-    IReadOnlyList<string>? With = null
+    IReadOnlyList<string>? With = null,
+    IReadOnlyDictionary<string, long>? WithVersions = null,
+    string? DeviceAt = null
 );
 
 /// <summary>Steps of one round of turns, signed with one press.</summary>
@@ -119,12 +123,12 @@ internal static class JobEndpoints
         Signature body,
         HttpRequest request,
         SignDesk desk,
-        Signers signers,
-        JobPapers papers,
+        Store.Jobs jobs,
+        TimeProvider time,
         CancellationToken cancel
     )
     {
-        SignerEndpoints.Check(body.By, signers);
+        CheckInitials(body.By);
         var version = Versions.Expected(request);
         var e = desk.Sign(
             id,
@@ -133,10 +137,9 @@ internal static class JobEndpoints
             body.Count,
             Reason(body),
             version,
-            SendingOf(body),
+            SendingOf(body, jobs.Get(id), time),
             cancel
         );
-        papers.StopTimers(id, stepId);
         return TypedResults.Ok(new StepState(stepId, true, e.ByInitials, e.At, e.Count, e.OverrideReason, version + 1));
     }
 
@@ -146,11 +149,12 @@ internal static class JobEndpoints
         Signature body,
         HttpRequest request,
         SignDesk desk,
-        Signers signers,
+        Store.Jobs jobs,
+        TimeProvider time,
         CancellationToken cancel
     )
     {
-        SignerEndpoints.Check(body.By, signers);
+        CheckInitials(body.By);
         if (body.Count is not null || body.OverrideReason is not null)
             throw new InputException(
                 body.Count is not null ? "/count" : "/overrideReason",
@@ -161,7 +165,7 @@ internal static class JobEndpoints
             IdOf(stepId, "/stepId"),
             body.By,
             Versions.Expected(request),
-            SendingOf(body),
+            SendingOf(body, jobs.Get(id), time),
             cancel
         );
         return TypedResults.Ok(new RoundSigned(steps, first.ByInitials, first.At));
@@ -173,11 +177,12 @@ internal static class JobEndpoints
         Signature body,
         HttpRequest request,
         SignDesk desk,
-        Signers signers,
+        Store.Jobs jobs,
+        TimeProvider time,
         CancellationToken cancel
     )
     {
-        SignerEndpoints.Check(body.By, signers);
+        CheckInitials(body.By);
         var version = Versions.Expected(request);
         List<StepId> with = [.. (body.With ?? []).Select((s, i) => IdOf(s, $"/with/{i}"))];
         var e = desk.TakeBack(
@@ -186,8 +191,9 @@ internal static class JobEndpoints
             body.By,
             Reason(body),
             with,
+            body.WithVersions ?? new Dictionary<string, long>(),
             version,
-            SendingOf(body),
+            SendingOf(body, jobs.Get(id), time),
             cancel
         );
         return TypedResults.Ok(new StepState(stepId, false, e.ByInitials, e.At, null, e.OverrideReason, version + 1));
@@ -206,32 +212,12 @@ internal static class JobEndpoints
             )
             : body.OverrideReason;
 
-    private static Sending? SendingOf(Signature body)
-    {
-        if (body.Key is null && body.DoneAt is null)
-            return null;
-        var faults = new List<InputFault>();
-        if (body.Key is { } key && !PaperSendings.IsKey(key))
-            faults.Add(new("/key", PaperSendings.ExpectedKey));
-        if (
-            body.DoneAt is { } at
-            && (
-                at.Length > 40
-                || !DateTimeOffset.TryParse(
-                    at,
-                    System.Globalization.CultureInfo.InvariantCulture,
-                    System.Globalization.DateTimeStyles.AssumeUniversal,
-                    out _
-                )
-            )
-        )
-            faults.Add(new("/doneAt", "Expected an instant such as 2026-01-31T10:20:30Z."));
-        return faults.Count > 0 ? throw new InputException(faults) : new(body.Key, body.DoneAt);
-    }
+    private static Sending? SendingOf(Signature body, JobRow job, TimeProvider time) =>
+        PaperSendings.Of(("/key", body.Key), ("/doneAt", body.DoneAt), ("/deviceAt", body.DeviceAt), job, time);
 
     internal static void CheckInitials(string? by)
     {
-        if (!Signer.IsGood(by))
-            throw new InputException("/by", Signer.Expected);
+        if (Signer.WhyNot(by) is { } fault)
+            throw new InputException("/by", fault);
     }
 }

@@ -19,6 +19,8 @@ internal sealed record KeepingView(
 );
 
 /// <param name="Status">well, or ill.</param>
+/// <param name="LastBackup">When the last good backup was made; null where there is none.</param>
+/// <param name="LastBackupAgeMin">Its age in minutes.</param>
 /// <param name="Why">What is wrong; null when nothing is.</param>
 internal sealed record HealthView(
     string Status,
@@ -26,6 +28,7 @@ internal sealed record HealthView(
     string Version,
     long Jobs,
     string? LastBackup,
+    double? LastBackupAgeMin,
     long FreeMb,
     bool ReadOnly
 );
@@ -86,7 +89,8 @@ internal static class KeepingEndpoints
         ShopDatabase shop,
         Store.Jobs jobs,
         BackupRing ring,
-        HourlyBackup hourly
+        HourlyBackup hourly,
+        TimeProvider time
     )
     {
         string? why = null;
@@ -103,12 +107,18 @@ internal static class KeepingEndpoints
         if (free < LeastFreeMb)
             why ??= $"{free} MB are free on the disk: free some space.";
         why ??= hourly.Trouble is { } trouble ? $"The last backup failed: {trouble}" : null;
+        var last = ring.LastGood;
+        if (ring.Overdue(hourly.StartedAt))
+            why ??= last is null
+                ? "There is no good backup. Check the folder backups and the clock."
+                : "The hourly backup is overdue. Check the folder backups and the clock.";
         var view = new HealthView(
             why is null ? "well" : "ill",
             why,
             typeof(KeepingEndpoints).Assembly.GetName().Version?.ToString() ?? "0",
             count,
-            ring.All() is [var newest, ..] ? newest.At : null,
+            last?.UtcDateTime.ToString("O"),
+            last is { } at ? Math.Round((time.GetUtcNow() - at).TotalMinutes, 1) : null,
             free,
             shop.ReadOnly
         );

@@ -34,9 +34,9 @@ internal static class LogEndpoints
         logs.MapGet("/{logId:long}", View);
         logs.MapDelete(
             "/{logId:long}",
-            (long id, long logId, JobLogs kept) =>
+            (long id, long logId, string? by, string? why, JobLogs kept) =>
             {
-                kept.Strike(id, logId);
+                kept.Strike(id, logId, why is null ? null : CorrectionEndpoints.Reason(by, why));
                 return TypedResults.NoContent();
             }
         );
@@ -149,11 +149,14 @@ internal static class LogEndpoints
         JobLogViews views,
         JobPlans plans,
         JobPapers papers,
+        HttpRequest request,
+        TimeProvider time,
         CancellationToken cancel
     )
     {
         JobEndpoints.CheckInitials(body.By);
-        var order = plans.Of(id, cancel).Order;
+        var planned = plans.Of(id, cancel);
+        var order = planned.Order;
         var (row, log) = views.Read(id, logId);
         var reading = await Task.Run(
             () => LogToReading.Of(views.Judge(log, order, row.Board, cancel), body.Phase, body.RoomC, row.Board),
@@ -178,7 +181,8 @@ internal static class LogEndpoints
                 row.Board,
                 reading.PowerStageC,
                 logId
-            )
+            ),
+            PaperSendings.Of(request, planned.Row, time)
         );
         return TypedResults.Created(
             $"/api/jobs/{id}/readings/{readingId}",

@@ -8,7 +8,8 @@ using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace FaithfulBracket.Server.Stations;
 
-internal sealed record NewTimer(string StepId, string? Label, int? Seconds);
+/// <param name="By">Who starts it; absent where nobody said.</param>
+internal sealed record NewTimer(string StepId, string? Label, int? Seconds, string? By = null);
 
 internal sealed record NewNote(string By, string Text, string? StepId);
 
@@ -52,9 +53,9 @@ internal static class PaperEndpoints
         jobs.MapPost("/readings", AddReading);
         jobs.MapDelete(
             "/readings/{readingId:long}",
-            (long id, long readingId, JobPapers papers) =>
+            (long id, long readingId, string? by, string? why, JobPapers papers) =>
             {
-                papers.StrikeReading(id, readingId);
+                papers.StrikeReading(id, readingId, why is null ? null : CorrectionEndpoints.Reason(by, why));
                 return TypedResults.NoContent();
             }
         );
@@ -80,17 +81,18 @@ internal static class PaperEndpoints
         HttpRequest request
     )
     {
-        var order = orders.Of(jobs.Get(id));
+        var job = jobs.Get(id);
+        var order = orders.Of(job);
         var faults = ReadingRules.Check(body.ToReading()).ToList();
-        if (!Signer.IsGood(body.By))
-            faults.Add(new("/by", Signer.Expected));
+        if (Signer.WhyNot(body.By) is { } who)
+            faults.Add(new("/by", who));
         if (body.Board is { } board && order.Find(board) is null)
             faults.Add(new("/board", $"The order has no board \"{board}\"."));
         if (body.TakenAt is { } at && !Instant(at, time, out _))
             faults.Add(new("/takenAt", "Expected an instant such as 2026-01-31T10:20:30Z, not after now."));
         if (faults.Count > 0)
             throw new InputException(faults);
-        var reading = papers.AddReading(id, Row(body), PaperSendings.Of(request, time));
+        var reading = papers.AddReading(id, Row(body), PaperSendings.Of(request, job, time));
         return TypedResults.Created(
             $"/api/jobs/{id}/readings/{reading}",
             new Opened(reading, $"/api/jobs/{id}/readings/{reading}")
@@ -99,14 +101,7 @@ internal static class PaperEndpoints
 
     private static bool Instant(string text, TimeProvider time, out DateTimeOffset at)
     {
-        at = default;
-        return text.Length is >= 10 and <= 40
-            && DateTimeOffset.TryParse(
-                text,
-                System.Globalization.CultureInfo.InvariantCulture,
-                System.Globalization.DateTimeStyles.AssumeUniversal,
-                out at
-            )
+        return SentAt.TryParse(text, out at)
             && at <= time.GetUtcNow().AddMinutes(1)
             && at.Year > 2000;
     }
@@ -137,17 +132,17 @@ internal static class PaperEndpoints
         HttpRequest request
     )
     {
-        jobs.Get(id);
+        var job = jobs.Get(id);
         var faults = new List<InputFault>();
-        if (!Signer.IsGood(body.By))
-            faults.Add(new("/by", Signer.Expected));
+        if (Signer.WhyNot(body.By) is { } who)
+            faults.Add(new("/by", who));
         if (body.Text is null || body.Text.Trim().Length < 1 || body.Text.Length > MostNote)
             faults.Add(new("/text", $"Expected 1 to {MostNote} characters, found {body.Text?.Length ?? 0}."));
         if (body.StepId is { } step && !StepId.TryParse(step, out _))
             faults.Add(new("/stepId", $"\"{step}\" names no step."));
         if (faults.Count > 0)
             throw new InputException(faults);
-        var note = papers.AddNote(id, body.StepId, body.Text!, body.By, PaperSendings.Of(request, time));
+        var note = papers.AddNote(id, body.StepId, body.Text!, body.By, PaperSendings.Of(request, job, time));
         return TypedResults.Created($"/api/jobs/{id}/notes/{note}", new Opened(note, $"/api/jobs/{id}/notes/{note}"));
     }
 
@@ -160,8 +155,9 @@ internal static class PaperEndpoints
         HttpRequest request
     )
     {
+        var planned = plans.Of(id);
         var step =
-            plans.Of(id).Plan.Find(JobEndpoints.IdOf(body.StepId, "/stepId"))
+            planned.Plan.Find(JobEndpoints.IdOf(body.StepId, "/stepId"))
             ?? throw new InputException("/stepId", $"The plan has no step \"{body.StepId}\".");
         var seconds =
             body.Seconds
@@ -176,7 +172,8 @@ internal static class PaperEndpoints
             step.Id.ToString(),
             body.Label ?? step.Title,
             seconds,
-            PaperSendings.Of(request, time)
+            body.By,
+            PaperSendings.Of(request, planned.Row, time)
         );
         return TypedResults.Created(
             $"/api/jobs/{id}/timers/{timer}",

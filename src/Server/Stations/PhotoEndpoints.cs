@@ -59,8 +59,7 @@ internal static class PhotoEndpoints
         TimeProvider time
     )
     {
-        jobs.Get(id);
-        var sending = PaperSendings.Of(request, time);
+        var sending = PaperSendings.Of(request, jobs.Get(id), time);
         JobEndpoints.CheckInitials(by);
         if (face is not (null or "front" or "back"))
             throw new InputException("?face", $"Expected front or back, found \"{face}\".");

@@ -37,8 +37,8 @@ internal static class SheetEndpoints
     internal static string By(ObjectReader o)
     {
         var by = o.Text("by", 4);
-        if (!Signer.IsGood(by))
-            o.Fault("by", Signer.Expected);
+        if (Signer.WhyNot(by) is { } fault)
+            o.Fault("by", fault);
         return by;
     }
 

@@ -6,7 +6,8 @@ using Microsoft.AspNetCore.Http.HttpResults;
 namespace FaithfulBracket.Server.Stations;
 
 /// <param name="Left">Whether nothing more is signed with these initials.</param>
-internal sealed record SignerChange(string Name, string Colour, bool Works, bool Left);
+/// <param name="By">Who enters it; absent for the first person of a workshop.</param>
+internal sealed record SignerChange(string Name, string Colour, bool Works, bool Left, string? By = null);
 
 /// <summary>Who signs here: names, stamps, who works today, who left.</summary>
 internal static class SignerEndpoints
@@ -23,26 +24,17 @@ internal static class SignerEndpoints
     private static Ok<IReadOnlyList<SignerRow>> Put(string initials, SignerChange body, Signers all)
     {
         var faults = new List<InputFault>();
-        if (!Signer.IsGood(initials))
-            faults.Add(new("/initials", Signer.Expected));
+        if (Signer.WhyNot(initials) is { } why)
+            faults.Add(new("/initials", why));
         if (body.Name is null or { Length: > MostName })
             faults.Add(new("/name", $"Expected at most {MostName} characters."));
         if (!Signer.Colours.Contains(body.Colour))
             faults.Add(new("/colour", $"Expected one of {string.Join(", ", Signer.Colours)}."));
         if (faults.Count > 0)
             throw new InputException(faults);
-        all.Put(initials, body.Name!.Trim(), body.Colour, body.Works, body.Left);
+        var normal = Signer.Normalize(initials)!;
+        var stored = all.All().FirstOrDefault(s => Signer.Normalize(s.Initials) == normal)?.Initials ?? normal;
+        all.Put(stored, body.Name!.Trim(), body.Colour, body.Works, body.Left);
         return TypedResults.Ok(all.All());
-    }
-
-    /// <summary>Refuses initials that nobody signs with, and those of somebody who left.</summary>
-    internal static void Check(string? by, Signers all)
-    {
-        JobEndpoints.CheckInitials(by);
-        if (all.LeftAt(by!) is { } left)
-            throw new InputException(
-                "/by",
-                $"{by} left on {left[..10]}: nothing more is signed with these initials. Sign with your own."
-            );
     }
 }

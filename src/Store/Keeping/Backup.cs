@@ -197,11 +197,23 @@ public static class Backup
             );
         var parent = Path.GetDirectoryName(target)!;
         Directory.CreateDirectory(parent);
-        var beside = Path.Combine(parent, $".restore-{Path.GetRandomFileName()}");
+        // what an earlier try left that was killed
+        var own = $".restore-{Path.GetFileName(target)}-";
+        foreach (var left in Directory.EnumerateDirectories(parent, $"{own}*"))
+            Directory.Delete(left, recursive: true);
+        var beside = Path.Combine(parent, own + Path.GetRandomFileName());
         Directory.CreateDirectory(beside);
         try
         {
             var manifest = Unpack(file, beside, new(null, 1, CancellationToken.None), keeps: true);
+            var database = Path.Combine(beside, DatabaseName);
+            if (ShopTrouble.Look(database, database) is { } trouble)
+                throw new BackupFaultException(
+                    trouble.Code == "newer"
+                        ? $"{file} was written by a newer version of this program: nothing was changed. Restore it with that version."
+                        : $"{file} cannot be restored: {trouble.Sentence}"
+                );
+            ShutOut(database, Stamp.Of(DateTimeOffset.UtcNow));
             Directory.CreateDirectory(Path.Combine(target, "photos"));
             foreach (var photo in Directory.EnumerateFiles(Path.Combine(beside, "photos")))
                 File.Move(photo, Path.Combine(target, "photos", Path.GetFileName(photo)), overwrite: true);
@@ -213,6 +225,15 @@ public static class Backup
         {
             Directory.Delete(beside, recursive: true);
         }
+    }
+
+    /// <summary>A tablet that was shut out after the backup would come in again: each is paired anew.</summary>
+    private static void ShutOut(string database, string now)
+    {
+        using var c = new SqliteConnection($"Data Source={database};Pooling=False");
+        c.Open();
+        if (c.ExecuteScalar<long>("select count(*) from sqlite_master where name = 'device'") > 0)
+            c.Execute("update device set revoked_at = @now where revoked_at is null", new { now });
     }
 
     /// <param name="keeps">Whether what is unpacked stays: else pictures are only read through, and nothing is forced to the disk.</param>

@@ -25,17 +25,36 @@ public sealed class BackupRing(ShopDatabase shop, TimeProvider time, long mostBy
 
     public string Folder => Path.Combine(Path.GetDirectoryName(shop.File)!, FolderName);
 
-    /// <summary>Newest first.</summary>
-    public IReadOnlyList<RingEntry> All() =>
-        Directory.Exists(Folder)
-            ?
-            [
-                .. new DirectoryInfo(Folder)
-                    .EnumerateFiles($"{Prefix}*{Suffix}")
-                    .OrderByDescending(f => f.Name, StringComparer.Ordinal)
-                    .Select(f => new RingEntry(f.Name, Stamp.Of(f.LastWriteTimeUtc), f.Length)),
-            ]
-            : [];
+    /// <summary>Newest first; one that was made while the clock was ahead says nothing about now and comes last.</summary>
+    public IReadOnlyList<RingEntry> All()
+    {
+        if (!Directory.Exists(Folder))
+            return [];
+        var now = Latest;
+        return
+        [
+            .. new DirectoryInfo(Folder)
+                .EnumerateFiles($"{Prefix}*{Suffix}")
+                .OrderBy(f => f.LastWriteTimeUtc > now || IsNamedAfter(f.Name, now))
+                .ThenByDescending(f => f.Name, StringComparer.Ordinal)
+                .Select(f => new RingEntry(f.Name, Stamp.Of(f.LastWriteTimeUtc), f.Length)),
+        ];
+    }
+
+    /// <summary>When the last good backup was made; null where there is none, or only ones from a clock that was ahead.</summary>
+    public DateTimeOffset? LastGood =>
+        All() is [var newest, ..] && !IsNamedAfter(newest.Name, Latest) && Instant(newest) is var at && at <= Latest
+            ? at
+            : null;
+
+    /// <summary>A file may be stamped a little later than the clock that is read here.</summary>
+    private DateTime Latest => time.GetUtcNow().UtcDateTime.AddMinutes(1);
+
+    private static DateTimeOffset Instant(RingEntry e) =>
+        DateTimeOffset.Parse(e.At, CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal);
+
+    private static bool IsNamedAfter(string name, DateTime now) =>
+        string.CompareOrdinal(name, $"{Prefix}{now.ToString(Pattern, CultureInfo.InvariantCulture)}{Suffix}") > 0;
 
     /// <summary>A backup of the ring by its name; null where it holds none such.</summary>
     public string? PathOf(string name) => All().Any(e => e.Name == name) ? Path.Combine(Folder, name) : null;
@@ -44,13 +63,20 @@ public sealed class BackupRing(ShopDatabase shop, TimeProvider time, long mostBy
     public bool Due() =>
         !shop.ReadOnly
         && (
-            All() is not [var newest, ..]
-            || time.GetUtcNow() - DateTimeOffset.Parse(newest.At, CultureInfo.InvariantCulture) >= Every
-                && Written() > File.GetLastWriteTimeUtc(Path.Combine(Folder, newest.Name))
+            LastGood is not { } last || time.GetUtcNow() - last >= Every && Written() > last
+        );
+
+    /// <summary>Whether a backup has been due for so long that something keeps it from being made.</summary>
+    public bool Overdue(DateTimeOffset started) =>
+        !shop.ReadOnly
+        && (
+            LastGood is { } last
+                ? time.GetUtcNow() - last >= 2 * Every && Written() > last && time.GetUtcNow() - started >= Every
+                : time.GetUtcNow() - started >= Every
         );
 
     /// <summary>When the database was written last.</summary>
-    private DateTime Written() =>
+    private DateTimeOffset Written() =>
         new[] { shop.File, $"{shop.File}-wal" }.Where(File.Exists).Max(File.GetLastWriteTimeUtc);
 
     private readonly Lock _gate = new();

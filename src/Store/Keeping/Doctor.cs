@@ -16,8 +16,11 @@ public sealed record Finding(string Code, bool Fault, string Text, string? Mende
 /// <summary>
 /// Looks a shop through: the file, its rows, its pictures. Mends what loses nothing; everything else is named with what to do.
 /// </summary>
-public sealed class Doctor(ShopDatabase shop, TimeProvider time)
+/// <param name="digest">The digest of a document's content; null leaves documents uncompared.</param>
+public sealed class Doctor(ShopDatabase shop, TimeProvider time, Func<byte[], string>? digest = null)
 {
+    private static readonly string[] Libraries = ["board", "block", "card", "socket", "machine"];
+
     /// <summary>A picture younger than this may belong to a row that is being written.</summary>
     private static readonly TimeSpan Young = TimeSpan.FromHours(1);
 
@@ -48,6 +51,7 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time)
         findings.AddRange(Schema(c));
         findings.AddRange(Orphans(c));
         findings.AddRange(Texts(c));
+        findings.AddRange(Documents(c));
         findings.AddRange(Pictures(c, mend && !shop.ReadOnly, pictures));
         findings.AddRange(Leftovers(mend && !shop.ReadOnly));
         return findings;
@@ -57,11 +61,8 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time)
 
     private static IEnumerable<Finding> Schema(SqliteConnection c)
     {
-        var had = c.Query<string>("select ScriptName from SchemaVersions").ToHashSet();
-        var known = typeof(Doctor)
-            .Assembly.GetManifestResourceNames()
-            .Where(n => n.EndsWith(".sql", StringComparison.Ordinal));
-        var open = known.Where(k => !had.Contains(k)).ToList();
+        var had = MigrationScripts.Had(c);
+        var open = MigrationScripts.Open(c);
         yield return open.Count == 0
             ? new("schema", false, $"The schema is this version's: {had.Count} migrations.")
             : new("schema", false, $"{open.Count} migrations are run at the next start.");
@@ -126,6 +127,47 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time)
                 );
         }
         yield return new("json", false, $"{columns.Length} columns of JSON were read.");
+    }
+
+    /// <summary>Every document is what its digest says.</summary>
+    private IEnumerable<Finding> Documents(SqliteConnection c)
+    {
+        if (digest is null)
+            yield break;
+        var read = 0;
+        var other = new List<string>();
+        foreach (var kind in Libraries)
+        foreach (
+            var (id, document, kept) in c.Query<(string, byte[], string)>(
+                $"select id, document, digest from {kind} order by id",
+                buffered: false
+            )
+        )
+        {
+            read++;
+            if (Digest(document) != kept)
+                other.Add($"{kind} {id}");
+        }
+        yield return other.Count == 0
+            ? new("document-digests", false, $"All {read} documents match their digests.")
+            : new(
+                "document-digests",
+                true,
+                $"{HowMany.Of(other.Count, "document does", "documents do")} not match the digest: {Some(other)}. "
+                    + "Import them again, or restore a backup from before."
+            );
+    }
+
+    private string? Digest(byte[] document)
+    {
+        try
+        {
+            return digest!(document);
+        }
+        catch (Exception e) when (e is JsonException or InputException or FormatException)
+        {
+            return null;
+        }
     }
 
     private IEnumerable<Finding> Pictures(SqliteConnection c, bool mend, TimeSpan? most)

@@ -1,0 +1,37 @@
+using FaithfulBracket.Store;
+using FaithfulBracket.Store.Keeping;
+
+namespace FaithfulBracket.Server.Shop;
+
+/// <summary>Opens the workshop's file at start: migrated; read-only where nothing can be written; or not at all, with the reason.</summary>
+internal static class ShopStart
+{
+    /// <param name="shop">Becomes read-only where the disk takes nothing more.</param>
+    /// <returns>Why the file cannot be worked with; null where it can.</returns>
+    public static ShopTrouble? Open(ref ShopDatabase shop)
+    {
+        if (shop.Look() is { } trouble)
+            return trouble;
+        try
+        {
+            if (shop.ReadOnly)
+                return shop.NeedsMigration()
+                    ? ShopTrouble.NotMigrated(shop.File, "nothing can be written there.")
+                    : null;
+            shop.Migrate();
+            return null;
+        }
+        catch (Exception e) when (Cause(e, shop.File) is not null)
+        {
+            var cause = Cause(e, shop.File)!;
+            if (cause.Code is not ("full" or "read-only"))
+                return cause;
+            shop = new(shop.File, readOnly: true);
+            return shop.NeedsMigration() ? ShopTrouble.NotMigrated(shop.File, cause.Sentence) : null;
+        }
+    }
+
+    private static ShopTrouble? Cause(Exception e, string file) =>
+        e is BackupFaultException ? ShopTrouble.NotMigrated(file, e.Message)
+        : ShopTrouble.Of(e, file) ?? (e.InnerException is { } inner ? Cause(inner, file) : null);
+}
