@@ -19,6 +19,7 @@ builder.WebHost.ConfigureKestrel(k =>
 {
     k.AddServerHeader = false;
     k.Limits.MaxRequestBodySize = 32 * 1024 * 1024;
+    k.Limits.MaxConcurrentConnections = 2500;
 });
 if (string.IsNullOrEmpty(builder.Configuration["urls"]))
     builder.WebHost.UseUrls("http://127.0.0.1:5140");
@@ -109,6 +110,9 @@ builder
     .AddSingleton<PlateMemory>()
     .AddSingleton<JobLogViews>()
     .AddSingleton<HeavyWork>()
+    .AddSingleton<StreamLimits>()
+    .AddSingleton<ShopChanges>()
+    .AddHostedService(s => s.GetRequiredService<ShopChanges>())
     .AddSingleton<UnderWay>()
     .AddSingleton<FirstLook>();
 builder

@@ -125,7 +125,8 @@ public sealed class JobSearch(ShopDatabase database)
     internal static string Query(string text)
     {
         var query = new StringBuilder();
-        foreach (var word in text.Split([' ', '\t', '\n'], StringSplitOptions.RemoveEmptyEntries).Take(MostWords))
+        var printed = new string([.. text.Select(c => char.IsControl(c) ? ' ' : c)]);
+        foreach (var word in printed.Split(' ', StringSplitOptions.RemoveEmptyEntries).Take(MostWords))
         {
             var colon = word.IndexOf(':', StringComparison.Ordinal);
             var field =

@@ -1,4 +1,5 @@
 using System.Data.Common;
+using System.Text.Json;
 using Dapper;
 using Microsoft.Data.Sqlite;
 
@@ -138,6 +139,24 @@ public sealed class StoredIds(ShopDatabase database, TimeProvider time)
         )
             if (Renamed(step, renamed) is { } made)
                 c.Execute($"update {table} set step_id = @made where id = @id", new { id, made }, t);
+        foreach (
+            var (id, signed) in c.Query<(long, string)>(
+                    "select id, signed from step_event where signed is not null and "
+                        + string.Format(null, open, "step_event.job_id"),
+                    transaction: t
+                )
+                .ToList()
+        )
+            if (InWords(signed, renamed) is var made && made != signed)
+                c.Execute("update step_event set signed = @made where id = @id", new { id, made }, t);
+    }
+
+    /// <summary>A title or figure that was signed names the new id: what it says is the same.</summary>
+    private static string InWords(string signed, Dictionary<string, string> renamed)
+    {
+        foreach (var (old, made) in renamed.OrderByDescending(r => r.Key.Length))
+            signed = signed.Replace(JsonEncodedText.Encode(old).ToString(), made, StringComparison.Ordinal);
+        return signed;
     }
 
     /// <summary>A step's id with the new id at its end; null where it names none of the old ones.</summary>

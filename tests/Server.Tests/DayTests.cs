@@ -198,7 +198,8 @@ public sealed class DayTests(OpenShop shop) : IClassFixture<OpenShop>
     {
         var server = shop.Server;
         var job = await server.OpenAsync();
-        Assert.Equal(HttpStatusCode.OK, (await server.SignAsync(job, "match.label", by: "KT")).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await SignerAsync(server, "", "ink", left: false)).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await server.SignAsync(job, "match.label", by: "kt")).StatusCode);
         var put = await SignerAsync(server, "K. Tarrant", "plum", left: true);
         Assert.Equal(HttpStatusCode.OK, put.StatusCode);
         var kt = (await server.GetAsync("/api/signers"))

@@ -19,17 +19,13 @@ public class MigrationTests
     [InlineData("shop-0007", false)]
     [InlineData("shop-0008", false)]
     [InlineData("shop-0010", false)]
+    [InlineData("shop-0011", false)]
     public async Task Every_sign_off_reading_and_document_of_an_old_database_is_there_and_work_goes_on(
         string name,
         bool tiedLater = true
     )
     {
-        var data = Directory.CreateTempSubdirectory("fb-old-").FullName;
-        await using (var packed = File.OpenRead(Path.Combine(AppContext.BaseDirectory, "Old", $"{name}.db.gz")))
-        await using (var unpacked = new GZipStream(packed, CompressionMode.Decompress))
-        await using (var file = File.Create(Path.Combine(data, "shop.db")))
-            await unpacked.CopyToAsync(file);
-        using var server = new ServerProcess(data, demo: false);
+        using var server = new ServerProcess(await UnpackAsync(name), demo: false);
 
         var jobs = (await server.GetAsync("/api/bench")).GetProperty("jobs").EnumerateArray().ToList();
         Assert.NotEmpty(jobs);
@@ -59,5 +55,44 @@ public class MigrationTests
         var again = await server.JobAsync(id);
         Assert.True(again.Step("teardown.F2").GetProperty("signed").GetBoolean());
         Assert.Equal(4, again.GetProperty("history").GetArrayLength());
+    }
+
+    private static async Task<string> UnpackAsync(string name)
+    {
+        var data = Directory.CreateTempSubdirectory("fb-old-").FullName;
+        await using var packed = File.OpenRead(Path.Combine(AppContext.BaseDirectory, "Old", $"{name}.db.gz"));
+        await using var unpacked = new GZipStream(packed, CompressionMode.Decompress);
+        await using var file = File.Create(Path.Combine(data, "shop.db"));
+        await unpacked.CopyToAsync(file);
+        return data;
+    }
+
+    [Fact]
+    public async Task Ids_that_are_no_longer_valid_become_valid_everywhere_and_what_was_signed_stands()
+    {
+        var data = await UnpackAsync("shop-0011");
+        using var server = new ServerProcess(data, demo: false);
+        var id = (await server.GetAsync("/api/bench"))
+            .GetProperty("jobs")
+            .EnumerateArray()
+            .Single(j => j.GetProperty("title").GetString() == "Odd ids")
+            .GetProperty("id")
+            .GetInt64();
+        var job = await server.JobAsync(id);
+        // "F/1", "F 2" and "U1 (die)" before; what was signed on them is signed now
+        Assert.True(job.Step("teardown.F-2").GetProperty("signed").GetBoolean());
+        Assert.False(job.Step("teardown.F-2").GetProperty("lookAgain").GetBoolean());
+        Assert.Equal(HttpStatusCode.OK, (await server.SignAsync(id, "teardown.F-1", count: 6, by: "ML")).StatusCode);
+        Assert.Contains("paste.U1--die-", job.GetProperty("steps").EnumerateArray().Select(s => s.GetProperty("stepId").GetString()));
+        // an hour without a day is no instant: nothing is said of when it was done
+        var manual = job.GetProperty("history").EnumerateArray().Single(h => h.GetProperty("stepId").GetString() == "kit.manual");
+        Assert.False(manual.TryGetProperty("doneAt", out var at) && at.ValueKind != JsonValueKind.Null);
+        Assert.Equal(JsonValueKind.Object, (await server.GetAsync("/api/day")).ValueKind);
+        // it was backed up before it was upgraded, and the documents are what their digests say
+        Assert.Single(Directory.EnumerateFiles(Path.Combine(data, "backups"), "before-upgrade-*-0011*.zip"));
+        Assert.DoesNotContain(
+            (await server.GetAsync("/api/keeping/doctor")).EnumerateArray(),
+            f => f.GetProperty("fault").GetBoolean()
+        );
     }
 }

@@ -14,12 +14,14 @@ public sealed class RecordTests(DemoServer demo) : IClassFixture<DemoServer>
     private static readonly byte[] Key = [.. Enumerable.Range(0, RecordSeal.KeyBytes).Select(i => (byte)i)];
 
     private static string Sealed() =>
-        RecordSeal.Sealed(
-            $"<!doctype html><p>Die 39.6 °C, signed QA.</p>{RecordSeal.Here}</html>",
-            5,
-            "shop",
-            [new DocumentStand("board", "A", "skua-380-r1", "ab12")],
-            Key
+        string.Concat(
+            RecordSeal.Sealed(
+                ["<!doctype html>", "<p>Die 39.6 °C, signed QA.</p>"],
+                5,
+                "shop",
+                [new DocumentStand("board", "A", "skua-380-r1", "ab12")],
+                Key
+            )
         );
 
     [Fact]
@@ -38,12 +40,8 @@ public sealed class RecordTests(DemoServer demo) : IClassFixture<DemoServer>
     [Fact]
     public void A_record_sealed_by_somebody_else_is_foreign_even_where_its_own_hash_is_right()
     {
-        var theirs = RecordSeal.Sealed(
-            $"<p>Die 20.0 °C.</p>{RecordSeal.Here}",
-            5,
-            "client",
-            [],
-            [.. Key.Select(b => (byte)(b ^ 0xff))]
+        var theirs = string.Concat(
+            RecordSeal.Sealed(["<p>Die 20.0 °C.</p>"], 5, "client", [], [.. Key.Select(b => (byte)(b ^ 0xff))])
         );
         Assert.Equal(SealVerdict.Foreign, RecordSeal.Check(theirs, Key).Verdict);
         // a seal of ours laid into another text does not fit it

@@ -17,11 +17,14 @@ public sealed class ServerProcess : IDisposable
         _lan,
         _firstLook;
 
+    private readonly string? _zone;
+
     /// <summary>Where tablets ask; null while the network is not served.</summary>
     public Uri? Lan { get; private set; }
 
     /// <param name="mostMb">What its database may grow to.</param>
     /// <param name="firstLook">Whether it reckons its first pages before it says where it is, as it does for everybody.</param>
+    /// <param name="zone">The workshop's time zone; the machine's when null.</param>
     /// <param name="lan">Whether the shop's network is served too, over HTTPS on a free port.</param>
     public ServerProcess(
         string? data = null,
@@ -29,10 +32,11 @@ public sealed class ServerProcess : IDisposable
         int? mostMb = null,
         bool readOnly = false,
         bool lan = false,
-        bool firstLook = false
+        bool firstLook = false,
+        string? zone = null
     )
     {
-        (_lan, _firstLook) = (lan, firstLook);
+        (_lan, _firstLook, _zone) = (lan, firstLook, zone);
         (_mostMb, _ownData, _readOnly) = (mostMb, data is null, readOnly);
         Data = data ?? Directory.CreateTempSubdirectory("fb-").FullName;
         Demo = demo;
@@ -125,6 +129,8 @@ public sealed class ServerProcess : IDisposable
     private Process Start()
     {
         var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true, RedirectStandardError = true };
+        if (_zone is not null)
+            start.Environment["TZ"] = _zone;
         foreach (
             var a in (string[])[Dll, "--urls", "http://127.0.0.1:0", "--data", Data, "--first-look", $"{_firstLook}"]
         )

@@ -1,5 +1,4 @@
 using System.Globalization;
-using System.Text;
 
 namespace FaithfulBracket.Core.Orders;
 
@@ -9,19 +8,8 @@ public static class Signer
     /// <summary>Most letters of bench initials.</summary>
     public const int MaxLetters = 4;
 
-    /// <summary>Initials as they are stored and compared: Unicode form KC, capital letters, no space around them.</summary>
-    /// <returns>Null where the text is no valid Unicode.</returns>
-    public static string? Normalize(string initials)
-    {
-        try
-        {
-            return initials.Normalize(NormalizationForm.FormKC).Trim().ToUpperInvariant();
-        }
-        catch (ArgumentException)
-        {
-            return null;
-        }
-    }
+    /// <summary>Initials as they are stored and compared: capital letters, one form of each, no space around them.</summary>
+    public static string Normalize(string initials) => Letters.Normalize(initials);
 
     /// <summary>Whether initials can be signed with: one to four letters, none that looks like a Latin letter and is another.</summary>
     public static bool IsGood(string? by) => WhyNot(by) is null;
@@ -61,7 +49,7 @@ public static class Signer
     private static bool IsLookAlike(char c)
     {
         // an accent is seen: what stands under it decides
-        var bare = c.ToString().Normalize(NormalizationForm.FormD)[0];
+        var bare = Letters.Bare(c);
         return Drawn.Contains(bare, StringComparison.Ordinal)
             || Scripts.Any(s => bare >= s.From && bare <= s.To)
             || char.GetUnicodeCategory(c) == UnicodeCategory.ModifierLetter;

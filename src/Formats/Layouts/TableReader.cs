@@ -187,7 +187,7 @@ internal sealed partial class TableReader
         {
             string? Cell(Column c) =>
                 columns.TryGetValue(c, out var i) && i < row.Cells.Length && row.Cells[i].Trim() is { Length: > 0 } t
-                    ? t
+                    ? SpreadsheetText.Unescape(t)
                     : null;
             if (
                 Cell(Column.X) is null

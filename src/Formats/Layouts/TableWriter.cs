@@ -33,7 +33,12 @@ public static class TableWriter
         {
             foreach (var c in cells)
                 csv.WriteField(
-                    c is double d ? d.ToString("0.######", CultureInfo.InvariantCulture) : c?.ToString() ?? ""
+                    c switch
+                    {
+                        double d => d.ToString("0.######", CultureInfo.InvariantCulture),
+                        string text => SpreadsheetText.Escape(text),
+                        _ => "",
+                    }
                 );
             csv.NextRecord();
         }

@@ -33,6 +33,35 @@ public static class PhotoPixels
         return new(bitmap.Width, bitmap.Height, grey);
     }
 
+    /// <summary>A picture that is small enough already is taken as it is, bytes.</summary>
+    private const int SmallBytes = 300 * 1024;
+
+    /// <summary>The picture with its longest edge at most so many pixels; null where it cannot be decoded.</summary>
+    public static (byte[] Content, string MediaType)? Scaled(byte[] content, int edgePx)
+    {
+        const int quality = 80;
+        using var codec = SKCodec.Create(new MemoryStream(content));
+        if (codec is null)
+            return null;
+        var longest = Math.Max(codec.Info.Width, codec.Info.Height);
+        if (longest <= edgePx && content.Length <= SmallBytes)
+            return (content, codec.EncodedFormat == SKEncodedImageFormat.Png ? "image/png" : "image/jpeg");
+        using var whole = SKBitmap.Decode(codec);
+        if (whole is null)
+            return null;
+        var share = Math.Min(1, edgePx / (double)longest);
+        var info = new SKImageInfo(
+            Math.Max(1, (int)Math.Round(whole.Width * share)),
+            Math.Max(1, (int)Math.Round(whole.Height * share)),
+            SKColorType.Rgba8888,
+            SKAlphaType.Opaque
+        );
+        using var scaled = whole.Resize(info, new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
+        using var image = SKImage.FromBitmap(scaled);
+        using var data = image.Encode(SKEncodedImageFormat.Jpeg, quality);
+        return (data.ToArray(), "image/jpeg");
+    }
+
     /// <summary>A picture as a JPEG file.</summary>
     public static byte[] Jpeg(GreyPicture picture, int quality = 80)
     {

@@ -28,8 +28,8 @@ public sealed record RecordNote(string By, string At, string Text);
 /// <param name="What">What was corrected, in words.</param>
 public sealed record RecordCorrection(string By, string At, string What, string Why);
 
-/// <param name="Content">Null when the picture's file is gone.</param>
-public sealed record RecordPhoto(string MediaType, byte[]? Content, string At);
+/// <param name="Read">Reads the picture's file; null when it is gone.</param>
+public sealed record RecordPhoto(Func<byte[]?> Read, string At);
 
 public sealed record RecordJob(
     long Id,
@@ -96,7 +96,8 @@ public static partial class BuildRecord
         ForShop = "shop";
 
     /// <summary>Everything, for the shop: every step and signature, notes and photos.</summary>
-    public static string Html(RecordJob job, byte[] key) =>
+    /// <returns>Part by part, as it is written: pictures are read one at a time.</returns>
+    public static IEnumerable<string> Html(RecordJob job, byte[] key) =>
         Sealed(
             job,
             ForShop,
@@ -115,14 +116,14 @@ public static partial class BuildRecord
                 Earlier(s, job);
                 Restore(s, job.Plan);
                 Notes(s, job);
-                Photos(s, job);
             }
         );
 
     /// <summary>
     /// For the client: what was fitted, what it runs at, what was kept, when to look again, what to beware of, how to put it back.
     /// </summary>
-    public static string HtmlForClient(RecordJob job, byte[] key) =>
+    /// <returns>Part by part, as it is written: pictures are read one at a time.</returns>
+    public static IEnumerable<string> HtmlForClient(RecordJob job, byte[] key) =>
         Sealed(
             job,
             ForClient,
@@ -138,31 +139,26 @@ public static partial class BuildRecord
                 Due(s, job.Care);
                 Cautions(s, job.Plan);
                 WayBack(s, job.Plan);
-                Photos(s, job);
             }
         );
 
-    private static string Sealed(RecordJob job, string whom, byte[] key, Action<StringBuilder> body)
+    private static IEnumerable<string> Sealed(RecordJob job, string whom, byte[] key, Action<StringBuilder> body)
     {
-        var s = new StringBuilder();
-        s.Append("<!doctype html><html lang=\"en\"><meta charset=\"utf-8\"><title>")
-            .Append(E($"Build record, job {job.Id}"))
-            .Append("</title><style>")
-            .Append(Style)
-            .Append("</style>");
-        var head = s.ToString();
-        s.Clear();
-        s.Append($"<h1>{W(job.Title)}</h1><p>Job {job.Id}{(job.Client is { } c ? $", for {W(c)}" : "")}.</p>");
-        Subject(s, job.Order);
-        body(s);
-        Documents(s, job.Documents);
-        return RecordSeal.Sealed(
-            head + Told(s.ToString(), job.Figures) + RecordSeal.Here + "</html>",
-            job.Id,
-            whom,
-            job.Documents,
-            key
-        );
+        IEnumerable<string> Parts()
+        {
+            yield return $"<!doctype html><html lang=\"en\"><meta charset=\"utf-8\"><title>{E($"Build record, job {job.Id}")}</title><style>{Style}</style>";
+            var s = new StringBuilder();
+            s.Append($"<h1>{W(job.Title)}</h1><p>Job {job.Id}{(job.Client is { } c ? $", for {W(c)}" : "")}.</p>");
+            Subject(s, job.Order);
+            body(s);
+            yield return Told(s.ToString(), job.Figures);
+            foreach (var part in RecordPhotos.Html(job))
+                yield return part;
+            s.Clear();
+            Documents(s, job.Documents);
+            yield return Told(s.ToString(), job.Figures);
+        }
+        return RecordSeal.Sealed(Parts(), job.Id, whom, job.Documents, key);
     }
 
     /// <summary>
@@ -193,21 +189,6 @@ public static partial class BuildRecord
     {
         if (job.Notes.Count > 0)
             s.Append("<h2>Notes</h2>").AppendJoin("", job.Notes.Select(n => $"<p>{E(n.By)} {E(job.Times.Moment(n.At))}: {W(n.Text)}</p>"));
-    }
-
-    private static void Photos(StringBuilder s, RecordJob job)
-    {
-        if (job.Photos.Count > 0)
-            s.Append("<h2>Photos</h2>")
-                .AppendJoin(
-                    "",
-                    job.Photos.Select(p =>
-                        p.Content is null
-                            ? $"<p>The photo of {E(job.Times.Day(p.At))} is missing: its file is gone from the shop's folder.</p>"
-                            : $"<img alt=\"photo of {E(job.Times.Day(p.At))}\" "
-                                + $"src=\"data:{p.MediaType};base64,{Convert.ToBase64String(p.Content)}\">"
-                    )
-                );
     }
 
     private static void Readings(StringBuilder s, RecordJob job)
@@ -420,7 +401,7 @@ public static partial class BuildRecord
             _ => "set",
         };
 
-    private static string E(string text) => WebUtility.HtmlEncode(text);
+    internal static string E(string text) => WebUtility.HtmlEncode(text);
 
     /// <summary>What a person wrote: shown as it was written.</summary>
     private static string W(string text) => $"<bdi>{E(text)}</bdi>";

@@ -36,8 +36,7 @@ public static class OrderCsv
 
     private static string Quoted(string field)
     {
-        // a field that a spreadsheet would run as a formula stays text
-        var safe = field.Length > 0 && field[0] is '=' or '+' or '-' or '@' ? $"'{field}" : field;
+        var safe = Layouts.SpreadsheetText.Escape(field);
         return safe.AsSpan().IndexOfAny(",\"\r\n") < 0
             ? safe
             : $"\"{safe.Replace("\"", "\"\"", StringComparison.Ordinal)}\"";

@@ -47,21 +47,34 @@ public static partial class RecordSeal
     private const string Zeros = "0000000000000000000000000000000000000000000000000000000000000000";
     private const string Open = "<script type=\"application/json\" id=\"seal\">",
         Close = "</script>";
-    private const string Place = "<!--seal-->";
 
     private static readonly JsonSerializerOptions Json = new(JsonSerializerDefaults.Web);
 
-    /// <param name="html">With <see cref="Place"/> once, where the seal goes.</param>
-    public static string Sealed(string html, long job, string whom, IReadOnlyList<DocumentStand> documents, byte[] key)
+    /// <summary>A record with its seal at the end, part by part; its hash grows with the parts, so that it never lies in memory whole.</summary>
+    public static IEnumerable<string> Sealed(
+        IEnumerable<string> parts,
+        long job,
+        string whom,
+        IReadOnlyList<DocumentStand> documents,
+        byte[] key
+    )
     {
+        using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
+        foreach (var part in parts)
+        {
+            hash.AppendData(Encoding.UTF8.GetBytes(part));
+            yield return part;
+        }
         var blank = new RecordSealing(Format, Version, job, whom, documents, Zeros, Zeros);
-        var with = html.Replace(Place, Open + JsonSerializer.Serialize(blank, Json) + Close, StringComparison.Ordinal);
-        var hash = Hash(with);
-        return Filled(with, Convert.ToHexStringLower(hash), Convert.ToHexStringLower(HMACSHA256.HashData(key, hash)));
+        var end = $"{Open}{JsonSerializer.Serialize(blank, Json)}{Close}</html>";
+        hash.AppendData(Encoding.UTF8.GetBytes(end));
+        var sum = hash.GetHashAndReset();
+        yield return Filled(
+            end,
+            Convert.ToHexStringLower(sum),
+            Convert.ToHexStringLower(HMACSHA256.HashData(key, sum))
+        );
     }
-
-    /// <summary>Where the seal goes in a record that is being written.</summary>
-    public static string Here => Place;
 
     public static (SealVerdict Verdict, RecordSealing? Told) Check(string html, byte[] key)
     {

@@ -118,7 +118,7 @@ internal sealed class ActorCheck(Signers signers, LocalTimes times)
     {
         if (Signer.WhyNot(by) is { } fault)
             throw new InputException("/by", fault);
-        var initials = Signer.Normalize(by!)!;
+        var initials = Signer.Normalize(by!);
         var all = signers.Entered();
         var found = all.FirstOrDefault(s => Signer.Normalize(s.Initials) == initials);
         if (found is null)

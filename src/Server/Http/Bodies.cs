@@ -24,6 +24,8 @@ internal static class Bodies
     /// <summary>What is poured away of a body that is refused, so that its sender is still there to read why.</summary>
     private const long MostPouredBytes = 256L * 1024 * 1024;
 
+    private const long StrangersMost = 1 << 16;
+
     private static readonly TimeSpan LongestPouring = TimeSpan.FromSeconds(10);
 
     /// <summary>A body that says beforehand that it is too large is refused before it is read.</summary>
@@ -32,9 +34,11 @@ internal static class Bodies
         var limit = context.Features.Get<IHttpMaxRequestBodySizeFeature>();
         if (limit is not { MaxRequestBodySize: { } most, IsReadOnly: false } || !(context.Request.ContentLength > most))
             return next(context);
-        limit.MaxRequestBodySize = null;
+        // what a stranger sends is not even read to be thrown away
+        if (most > StrangersMost)
+            limit.MaxRequestBodySize = null;
         throw new BadHttpRequestException(
-            $"The body is larger than {most / 1048576} MiB.",
+            most >= 1048576 ? $"The body is larger than {most / 1048576} MiB." : $"The body is larger than {most} bytes.",
             StatusCodes.Status413PayloadTooLarge
         );
     }

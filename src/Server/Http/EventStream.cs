@@ -8,12 +8,19 @@ internal static class EventStream
 {
     public delegate Task Say(string name, object? value);
 
+    private static string Machine(HttpContext context) =>
+        Lan.DeviceGate.DeviceOf(context) is { } device
+            ? $"device {device}"
+            : context.Connection.RemoteIpAddress?.ToString() ?? "";
+
+    /// <exception cref="BusyException">Too many streams are open.</exception>
     public static async Task RunAsync(
         HttpContext context,
         IHostApplicationLifetime life,
         Func<Say, CancellationToken, Task> send
     )
     {
+        using var place = context.RequestServices.GetRequiredService<StreamLimits>().Take(Machine(context));
         using var stop = CancellationTokenSource.CreateLinkedTokenSource(
             context.RequestAborted,
             life.ApplicationStopping

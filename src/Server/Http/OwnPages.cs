@@ -12,18 +12,21 @@ internal sealed class OwnPages(IConfiguration configuration, IReadOnlyList<strin
 {
     private readonly HashSet<string> _names =
     [
-        .. lan ?? [],
         .. (configuration["hosts"] ?? "").Split([',', ' '], StringSplitOptions.RemoveEmptyEntries),
         .. (configuration["urls"] ?? "")
             .Split(';', StringSplitOptions.RemoveEmptyEntries)
             .Select(u => Uri.TryCreate(u, UriKind.Absolute, out var a) ? a.Host : "")
-            .Where(h => h.Length > 0),
+            // an endpoint of every address has no name of its own
+            .Where(h => h.Length > 0 && h is not ("0.0.0.0" or "[::]" or "+" or "*")),
     ];
+
+    /// <summary>Names under which the network is served; over plain HTTP this machine answers only to itself.</summary>
+    private readonly HashSet<string> _lan = [.. lan ?? []];
 
     public Task CheckAsync(HttpContext context, RequestDelegate next)
     {
         var request = context.Request;
-        if (!IsOwn(request.Host.Host))
+        if (!IsOwn(request.Host.Host, request.IsHttps))
             return RefuseAsync(
                 context,
                 StatusCodes.Status421MisdirectedRequest,
@@ -68,10 +71,11 @@ internal sealed class OwnPages(IConfiguration configuration, IReadOnlyList<strin
         return next(context);
     }
 
-    private bool IsOwn(string host) =>
+    private bool IsOwn(string host, bool isHttps) =>
         host is "localhost"
         || IPAddress.TryParse(host.Trim('[', ']'), out var address) && IPAddress.IsLoopback(address)
-        || _names.Contains(host);
+        || _names.Contains(host)
+        || isHttps && _lan.Contains(host);
 
     private static bool Is(string type, string one) => type.StartsWith(one, StringComparison.OrdinalIgnoreCase);
 

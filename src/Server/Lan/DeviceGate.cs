@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using System.Net;
 using FaithfulBracket.Store;
+using Microsoft.AspNetCore.Http.Features;
 using Microsoft.AspNetCore.Mvc;
 
 namespace FaithfulBracket.Server.Lan;
@@ -9,7 +10,7 @@ namespace FaithfulBracket.Server.Lan;
 /// Who comes over the shop's network needs a device's key, and comes over HTTPS. This machine itself needs none. A device that is shut
 /// out loses its open streams at once.
 /// </summary>
-internal sealed class DeviceGate(Devices devices, TimeProvider time) : IDisposable
+internal sealed class DeviceGate(Devices devices, StrangerDelay delay, TimeProvider time) : IDisposable
 {
     public const string Cookie = "__Host-fb-device";
     public const string PairPage = "/pair";
@@ -44,19 +45,30 @@ internal sealed class DeviceGate(Devices devices, TimeProvider time) : IDisposab
         context.Response.Headers.StrictTransportSecurity = "max-age=31536000";
         if (context.Request.Cookies[Cookie] is { Length: > 0 and < 200 } token && devices.Find(token) is { } device)
         {
-            await AsDeviceAsync(context, next, device);
+            await AsDeviceAsync(context, next, device, token);
             return;
         }
+        if (context.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } limit)
+            limit.MaxRequestBodySize = MaxStrangerBytes;
         if (IsForAnybody(context.Request))
             await next(context);
         else if (HttpMethods.IsGet(context.Request.Method) && !context.Request.Path.StartsWithSegments("/api"))
             context.Response.Redirect(PairPage);
         else
-            await RefuseAsync(
-                context,
-                StatusCodes.Status401Unauthorized,
-                "This device is not paired with the shop, or was shut out. Pair it: Settings on the shop's own machine shows a code."
-            );
+            await TurnAwayAsync(context);
+    }
+
+    /// <summary>What an unpaired machine may send: a code and a name.</summary>
+    private const int MaxStrangerBytes = 4096;
+
+    private async Task TurnAwayAsync(HttpContext context)
+    {
+        await delay.WaitAsync(context.Connection.RemoteIpAddress, context.RequestAborted);
+        await RefuseAsync(
+            context,
+            StatusCodes.Status401Unauthorized,
+            "This device is not paired with the shop, or was shut out. Pair it: Settings on the shop's own machine shows a code."
+        );
     }
 
     /// <summary>Files that lie beside the page: its picture, and what keeps it on the device.</summary>
@@ -67,12 +79,13 @@ internal sealed class DeviceGate(Devices devices, TimeProvider time) : IDisposab
         HttpMethods.IsGet(request.Method)
             && (
                 request.Path == PairPage
+                || request.Path == "/api/pair"
                 || request.Path.StartsWithSegments("/assets")
                 || Beside.Contains(request.Path.Value)
             )
         || HttpMethods.IsPost(request.Method) && request.Path == "/api/pair";
 
-    private async Task AsDeviceAsync(HttpContext context, RequestDelegate next, long device)
+    private async Task AsDeviceAsync(HttpContext context, RequestDelegate next, long device, string token)
     {
         context.Items[typeof(DeviceGate)] = device;
         var now = time.GetUtcNow();
@@ -82,6 +95,12 @@ internal sealed class DeviceGate(Devices devices, TimeProvider time) : IDisposab
             devices.Seen(device);
         }
         var shut = _open.GetOrAdd(device, _ => new());
+        // shut out between the first look and here: its streams were ended before this one was among them
+        if (devices.Find(token) != device)
+        {
+            await TurnAwayAsync(context);
+            return;
+        }
         using var both = CancellationTokenSource.CreateLinkedTokenSource(context.RequestAborted, shut.Token);
         context.RequestAborted = both.Token;
         await next(context);

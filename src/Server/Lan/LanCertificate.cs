@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Net;
 using System.Security.Cryptography;
 using System.Security.Cryptography.X509Certificates;
@@ -18,6 +19,7 @@ internal static class LanCertificate
         var file = Path.Combine(folder, "lan-certificate.pfx");
         if (
             Kept(file) is { } kept
+            && kept.NotBefore <= now.UtcDateTime
             && kept.NotAfter > now.UtcDateTime + Spare
             && names.All(n => Names(kept).Contains(n))
         )
@@ -32,6 +34,13 @@ internal static class LanCertificate
         File.Move(beside, file, overwrite: true);
         return X509CertificateLoader.LoadPkcs12(made, null);
     }
+
+    /// <summary>SHA-256 of the certificate in pairs of hexadecimal digits, as browsers show it.</summary>
+    public static string Fingerprint(X509Certificate2 certificate) =>
+        string.Join(
+            ':',
+            certificate.GetCertHash(HashAlgorithmName.SHA256).Select(b => b.ToString("X2", CultureInfo.InvariantCulture))
+        );
 
     private static X509Certificate2? Kept(string file)
     {

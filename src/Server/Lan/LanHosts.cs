@@ -9,6 +9,9 @@ namespace FaithfulBracket.Server.Lan;
 /// <param name="Names">Addresses and names of this machine: only these are answered.</param>
 internal sealed record LanHosts(bool Open, int Port, IReadOnlyList<string> Names)
 {
+    /// <summary>SHA-256 of the certificate; null while the network is not served.</summary>
+    public string? Fingerprint { get; init; }
+
     public const int UsualPort = 5141;
 
     public static readonly LanHosts Closed = new(false, 0, []);

@@ -1,3 +1,4 @@
+using System.Net;
 using System.Threading.RateLimiting;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Store;
@@ -26,7 +27,17 @@ internal static class LanSetup
         {
             var certificate = LanCertificate.Of(Path.GetDirectoryName(shop.File)!, lan.Names, DateTimeOffset.UtcNow);
             builder.WebHost.UseKestrelHttpsConfiguration();
-            builder.WebHost.ConfigureKestrel(k => k.ConfigureHttpsDefaults(h => h.ServerCertificate = certificate));
+            var limits = new ConnectionLimits();
+            builder.WebHost.ConfigureKestrel(k =>
+            {
+                k.ConfigureHttpsDefaults(h => h.ServerCertificate = certificate);
+                k.ConfigureEndpointDefaults(e =>
+                {
+                    if (e.IPEndPoint?.Address.Equals(IPAddress.Any) == true)
+                        limits.Count(e);
+                });
+            });
+            lan = lan with { Fingerprint = LanCertificate.Fingerprint(certificate) };
             var urls = builder.Configuration["urls"];
             builder.WebHost.UseUrls(
                 $"{(string.IsNullOrEmpty(urls) ? "http://127.0.0.1:5140" : urls)};https://0.0.0.0:{lan.Port}"
@@ -36,6 +47,7 @@ internal static class LanSetup
             .Services.AddSingleton(lan)
             .AddSingleton<Devices>()
             .AddSingleton<PairingDesk>()
+            .AddSingleton<StrangerDelay>()
             .AddSingleton<DeviceGate>()
             .AddRateLimiter(Limit);
         return lan;

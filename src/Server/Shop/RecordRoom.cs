@@ -15,7 +15,8 @@ internal sealed class RecordRoom(
     LocalTimes times
 )
 {
-    public string Html(JobView v, string whom, CancellationToken cancel)
+    /// <returns>Part by part, as it is written.</returns>
+    public IEnumerable<string> Html(JobView v, string whom, CancellationToken cancel)
     {
         var record = new RecordJob(
             v.Id,
@@ -25,7 +26,7 @@ internal sealed class RecordRoom(
             v.Plan,
             Signatures(v),
             [.. v.Notes.Select(n => new RecordNote(n.ByInitials, n.At, n.Text))],
-            [.. papers.Photos(v.Id).Select(p => new RecordPhoto(p.MediaType, papers.Read(p), p.At))]
+            [.. papers.Photos(v.Id).Select(p => new RecordPhoto(() => papers.Read(p), p.At))]
         )
         {
             Figures = shop.Figures,

@@ -4,23 +4,31 @@ using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Hosting.Server;
 using Microsoft.AspNetCore.Hosting.Server.Features;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
 using QRCoder;
 
 namespace FaithfulBracket.Server.Stations;
 
 /// <param name="Open">Whether the shop's network is served.</param>
 /// <param name="Address">What a tablet opens; null while it is not served.</param>
-internal sealed record DevicesView(bool Open, string? Address, IReadOnlyList<DeviceRow> Devices);
+/// <param name="Fingerprint">SHA-256 of the certificate, to compare with what the tablet's browser shows.</param>
+internal sealed record DevicesView(bool Open, string? Address, string? Fingerprint, IReadOnlyList<DeviceRow> Devices);
+
+/// <summary>What an unpaired device is shown: the fingerprint to compare with the one on the workshop's own machine.</summary>
+internal sealed record PairingPage(string? Fingerprint);
 
 /// <param name="Code">Lets one device in.</param>
 /// <param name="Picture">The address with the code, to be read by a camera; an SVG.</param>
-internal sealed record Pairing(string Code, string Address, string Picture, string Until);
+internal sealed record Pairing(string Code, string Address, string Picture, string Until, string? Fingerprint);
 
 internal sealed record PairRequest(string Code, string Name);
 
 /// <summary>Tablets of the shop's network: let in by a code, listed, shut out. Only this machine itself may do so.</summary>
 internal static class DeviceEndpoints
 {
+    /// <summary>Bytes of a request to pair.</summary>
+    private const long MaxBody = 4096;
+
     private const int MostName = 60,
         MostCode = 20;
 
@@ -37,23 +45,24 @@ internal static class DeviceEndpoints
                 return TypedResults.NoContent();
             }
         );
-        app.MapPost("/api/pair", Pair).WithTags("devices");
+        app.MapGet("/api/pair", (LanHosts lan) => TypedResults.Ok(new PairingPage(lan.Fingerprint))).WithTags("devices");
+        app.MapPost("/api/pair", Pair).WithTags("devices").WithMetadata(new RequestSizeLimitAttribute(MaxBody));
     }
 
-    private static async ValueTask<object?> OnlyHereAsync(
+    internal static async ValueTask<object?> OnlyHereAsync(
         EndpointFilterInvocationContext context,
         EndpointFilterDelegate next
     ) =>
         DeviceGate.IsHere(context.HttpContext)
             ? await next(context)
             : TypedResults.Problem(
-                "Devices are let in and shut out on the shop's own machine.",
+                "Only the workshop's own machine may do this.",
                 statusCode: 403,
                 title: "Refused"
             );
 
     private static Ok<DevicesView> View(Devices devices, LanHosts lan, IServer server) =>
-        TypedResults.Ok(new DevicesView(lan.Open, lan.Open ? lan.Address(PortOf(server)) : null, devices.All()));
+        TypedResults.Ok(new DevicesView(lan.Open, lan.Open ? lan.Address(PortOf(server)) : null, lan.Fingerprint, devices.All()));
 
     private static Results<Ok<Pairing>, ProblemHttpResult> OpenPairing(PairingDesk desk, LanHosts lan, IServer server)
     {
@@ -67,7 +76,7 @@ internal static class DeviceEndpoints
         var address = $"{lan.Address(PortOf(server))}{DeviceGate.PairPage}#{code}";
         using var data = QRCodeGenerator.GenerateQrCode(address, QRCodeGenerator.ECCLevel.M);
         using var picture = new SvgQRCode(data);
-        return TypedResults.Ok(new Pairing(code, address, picture.GetGraphic(6), until.UtcDateTime.ToString("O")));
+        return TypedResults.Ok(new Pairing(code, address, picture.GetGraphic(6), until.UtcDateTime.ToString("O"), lan.Fingerprint));
     }
 
     private static Results<NoContent, ProblemHttpResult> Pair(PairRequest body, PairingDesk desk, HttpContext context)

@@ -60,7 +60,11 @@ internal static class KeepingEndpoints
                 return TypedResults.NoContent();
             }
         );
-        keeping.MapGet("/backups/{name}", Download).Produces<string>(200, "application/zip");
+        // a backup holds the key that seals records
+        keeping
+            .MapGet("/backups/{name}", Download)
+            .Produces<string>(200, "application/zip")
+            .AddEndpointFilter(DeviceEndpoints.OnlyHereAsync);
         keeping
             .MapGet("/doctor", (Doctor doctor) => TypedResults.Ok(doctor.Look(mend: false, PicturesS)))
             .AddEndpointFilter(queue.QueueAsync);

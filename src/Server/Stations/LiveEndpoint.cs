@@ -1,36 +1,42 @@
 using FaithfulBracket.Server.Http;
-using FaithfulBracket.Store;
+using FaithfulBracket.Server.Shop;
 
 namespace FaithfulBracket.Server.Stations;
 
 /// <summary>Tells open pages that something in the shop changed, whoever changed it, within a third of a second.</summary>
 internal static class LiveEndpoint
 {
-    private static readonly TimeSpan Look = TimeSpan.FromMilliseconds(300);
-    private const int BeatsBetweenSigns = 50;
+    /// <summary>How often a page hears that the server is still there.</summary>
+    private static readonly TimeSpan Sign = TimeSpan.FromSeconds(15);
 
     public static void Map(IEndpointRouteBuilder app) =>
         app.MapGet("/api/live", RunAsync).WithTags("bench").Produces<string>(200, "text/event-stream");
 
-    private static async Task RunAsync(
+    private static Task RunAsync(
         HttpContext context,
-        ShopDatabase database,
+        ShopChanges changes,
         TimeProvider time,
         IHostApplicationLifetime life
     )
     {
-        using var watch = new CommitWatch(database);
-        await EventStream.RunAsync(
+        var next = changes.Next;
+        return EventStream.RunAsync(
             context,
             life,
             async (say, cancel) =>
             {
-                for (var beat = 1; ; beat++)
+                while (true)
                 {
-                    await Task.Delay(Look, time, cancel);
-                    if (watch.Changed())
+                    using var waits = CancellationTokenSource.CreateLinkedTokenSource(cancel);
+                    var came = await Task.WhenAny(next, Task.Delay(Sign, time, waits.Token));
+                    waits.Cancel();
+                    cancel.ThrowIfCancellationRequested();
+                    if (came == next)
+                    {
+                        next = changes.Next;
                         await say("changed", null);
-                    else if (beat % BeatsBetweenSigns == 0)
+                    }
+                    else
                         await say("here", null);
                 }
             }

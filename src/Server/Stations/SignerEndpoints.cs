@@ -32,7 +32,7 @@ internal static class SignerEndpoints
             faults.Add(new("/colour", $"Expected one of {string.Join(", ", Signer.Colours)}."));
         if (faults.Count > 0)
             throw new InputException(faults);
-        var normal = Signer.Normalize(initials)!;
+        var normal = Signer.Normalize(initials);
         var stored = all.All().FirstOrDefault(s => Signer.Normalize(s.Initials) == normal)?.Initials ?? normal;
         all.Put(stored, body.Name!.Trim(), body.Colour, body.Works, body.Left);
         return TypedResults.Ok(all.All());

@@ -1,0 +1,38 @@
+using FaithfulBracket.Formats.Photos;
+
+namespace FaithfulBracket.Formats.Records;
+
+/// <summary>
+/// Pictures inside a build record: scaled so that the whole record stays small enough to be sent, kept and checked. One is read at a time.
+/// </summary>
+internal static class RecordPhotos
+{
+    /// <summary>What pictures may take in a record, characters of base64.</summary>
+    private const int MaxTotal = 24 * 1024 * 1024;
+
+    /// <summary>The longest edge of a picture, px, by how many there are.</summary>
+    private static int EdgePx(int count) =>
+        count <= 8 ? 1600
+        : count <= 30 ? 1200
+        : 800;
+
+    public static IEnumerable<string> Html(RecordJob job)
+    {
+        if (job.Photos.Count == 0)
+            yield break;
+        yield return "<h2>Photos</h2>";
+        var (edge, total) = (EdgePx(job.Photos.Count), 0);
+        foreach (var p in job.Photos)
+        {
+            var day = BuildRecord.E(job.Times.Day(p.At));
+            if (p.Read() is not { } content)
+                yield return $"<p>The photo of {day} is missing: its file is gone from the folder photos.</p>";
+            else if (PhotoPixels.Scaled(content, edge) is not { } picture)
+                yield return $"<p>The photo of {day} cannot be decoded. It is kept in the folder photos.</p>";
+            else if ((total += picture.Content.Length * 4 / 3) > MaxTotal)
+                yield return $"<p>The photo of {day} is kept in the workshop: this record has room for no more pictures.</p>";
+            else
+                yield return $"<img alt=\"photo of {day}\" src=\"data:{picture.MediaType};base64,{Convert.ToBase64String(picture.Content)}\">";
+        }
+    }
+}
