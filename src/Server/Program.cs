@@ -105,6 +105,7 @@ builder
     .AddSingleton<DrawerItems>()
     .AddSingleton<ShopMemory>()
     .AddSingleton<TwinLibrary>()
+    .AddHostedService<LibraryWarmup>()
     .AddSingleton<JobViews>()
     .AddSingleton<DemoShop>()
     .AddSingleton<PlateMemory>()

@@ -14,7 +14,11 @@ public sealed record LibraryDocument(
     string Kind,
     byte[] Document,
     string Digest
-);
+)
+{
+    /// <summary>What it reads as, for whoever asks next; null where nobody read it.</summary>
+    public object? Parsed { get; init; }
+}
 
 public sealed record KeptCount(int Added, int Unchanged, int Replaced);
 
@@ -34,6 +38,12 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
     {
         using var c = _database.Open();
         return c.QuerySingleOrDefault<byte[]>($"select document from {table} where id = @id", new { id });
+    }
+
+    public int Count()
+    {
+        using var c = _database.Open();
+        return c.ExecuteScalar<int>($"select count(*) from {table}");
     }
 
     /// <summary>Id and digest of every document, in listing order.</summary>

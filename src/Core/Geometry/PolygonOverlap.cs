@@ -28,13 +28,21 @@ public static class PolygonOverlap
     /// <summary>Area of the part of <paramref name="subject"/> covered by any of the regions, mm².</summary>
     public static double CoveredArea(Polygon subject, IReadOnlyList<Polygon> regions)
     {
-        var meeting = regions.Where(r => r.Bounds.Meets(subject.Bounds)).ToList();
-        if (meeting.Count == 0)
-            return 0;
-        if (meeting.Count == 1)
-            return Area(subject, meeting[0]);
-        if (!AnyPairMeets(meeting))
-            return meeting.Sum(r => Area(subject, r));
+        var meeting = new List<Polygon>();
+        double sum = 0;
+        foreach (var region in regions)
+        {
+            var area = Area(subject, region);
+            // one alone covers it all
+            if (area >= subject.Area - TouchMm2)
+                return subject.Area;
+            if (area <= 0)
+                continue;
+            sum += area;
+            meeting.Add(region);
+        }
+        if (meeting.Count < 2 || !AnyPairOverlaps(meeting))
+            return sum;
         var union = NetTopologySuite.Operation.Union.UnaryUnionOp.Union(meeting.Select(ToGeometry));
         return ToGeometry(subject).Intersection(union).Area;
     }
@@ -70,11 +78,11 @@ public static class PolygonOverlap
         return current.Count < 3 ? [] : current;
     }
 
-    private static bool AnyPairMeets(List<Polygon> regions)
+    private static bool AnyPairOverlaps(List<Polygon> regions)
     {
         for (var i = 0; i < regions.Count; i++)
         for (var j = i + 1; j < regions.Count; j++)
-            if (regions[i].Bounds.Meets(regions[j].Bounds))
+            if (Area(regions[i], regions[j]) > 0)
                 return true;
         return false;
     }

@@ -57,6 +57,14 @@ public static class FitScan
         return new(block, f.Verdict, f.Grade, f.Summary, f.Reasons[0].Text, f.ChanceOfSeating, f);
     }
 
+    /// <summary>One pair, settled by its screws where they settle it.</summary>
+    public static ScanEntry One(
+        Board board,
+        Block block,
+        FitSettings? settings = null,
+        CancellationToken cancel = default
+    ) => One(board, block, new HoleDistances(board), settings, cancel);
+
     private static ScanEntry One(
         Board board,
         Block block,

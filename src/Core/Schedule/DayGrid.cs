@@ -3,12 +3,12 @@ namespace FaithfulBracket.Core.Schedule;
 /// <summary>A day as whole numbers: operations in a row, who comes before whom, times in ticks.</summary>
 internal sealed class DayGrid
 {
-    /// <summary>Where a minute is divided, by seconds.</summary>
-    private const int SecondsAMinute = 60;
+    /// <summary>Where a minute is divided: minutes are taken to a hundredth.</summary>
+    private const int Hundredths = 100;
 
-    private DayGrid(ShopDay day, List<Op> ops, int ticks)
+    private DayGrid(ShopDay day, List<Op> ops, int ticks, bool exact)
     {
-        (Day, Ops, TicksAMinute) = (day, ops, ticks);
+        (Day, Ops, TicksAMinute, IsExact) = (day, ops, ticks, exact);
         OwnWork =
             ops.TrueForAll(o => o.Of.Hands == 0 || o.Of is { By: not null, Hands: 1 })
             && ops.Select(o => o.Of.By).OfType<string>().Distinct().Count() <= day.Hands;
@@ -44,6 +44,9 @@ internal sealed class DayGrid
     /// <summary>Whether all work by hand is somebody's own, and there are hands for each of them.</summary>
     public bool OwnWork { get; }
 
+    /// <summary>Whether every time is a whole number of ticks: else lengths were rounded, and nothing about the day itself is proven.</summary>
+    public bool IsExact { get; }
+
     public ShopDay Day { get; }
     public IReadOnlyList<Op> Ops { get; }
     public int TicksAMinute { get; }
@@ -52,16 +55,23 @@ internal sealed class DayGrid
 
     public double Minutes(long ticks) => (double)ticks / TicksAMinute;
 
+    /// <param name="shorter">Whether lengths and releases are rounded down instead of up: such a day ends no later than the real one.</param>
     /// <exception cref="InputException">Names that lead nowhere, circles, more hands or tools asked than there are.</exception>
-    public static DayGrid Of(ShopDay day)
+    public static DayGrid Of(ShopDay day, bool shorter = false)
     {
+        long Rounded(double ticks) => (long)(shorter ? Math.Floor(ticks + 1e-6) : Math.Ceiling(ticks - 1e-6));
         var faults = new List<InputFault>();
-        var whole = day.Jobs.All(j =>
-            Whole(j.ReleaseMin)
-            && Whole(j.DueMin ?? 0)
-            && j.Operations.All(o => Whole(o.Minutes) && Whole(o.BegunMin ?? 0) && Whole(o.PinMin ?? 0))
-        );
-        var ticks = whole ? 1 : SecondsAMinute;
+        bool All(int ticksAMinute) =>
+            day.Jobs.All(j =>
+                Whole(j.ReleaseMin * ticksAMinute)
+                && Whole((j.DueMin ?? 0) * ticksAMinute)
+                && j.Operations.All(o =>
+                    Whole(o.Minutes * ticksAMinute)
+                    && Whole((o.BegunMin ?? 0) * ticksAMinute)
+                    && Whole((o.PinMin ?? 0) * ticksAMinute)
+                )
+            );
+        var ticks = All(1) ? 1 : Hundredths;
         var index = new Dictionary<string, int>();
         foreach (var job in day.Jobs)
         foreach (var op in job.Operations)
@@ -90,8 +100,8 @@ internal sealed class DayGrid
                     new(
                         job,
                         op,
-                        (long)Math.Ceiling(Math.Max(job.ReleaseMin, op.PinMin ?? double.MinValue) * ticks - 1e-9),
-                        (long)Math.Ceiling(op.Minutes * ticks - 1e-9),
+                        Rounded(Math.Max(job.ReleaseMin, op.PinMin ?? double.MinValue) * ticks),
+                        Rounded(op.Minutes * ticks),
                         op.BegunMin is { } begun ? (long)Math.Round(begun * ticks) : null,
                         before,
                         op.PinMin is { } pin ? (long)Math.Ceiling(pin * ticks - 1e-9) : null
@@ -101,13 +111,13 @@ internal sealed class DayGrid
         }
         if (faults.Count > 0)
             throw new InputException(faults);
-        var grid = new DayGrid(day, ops, ticks);
+        var grid = new DayGrid(day, ops, ticks, ticks == 1 || All(ticks));
         grid.RefuseCircles();
         grid.RefuseCrowds();
         return grid;
     }
 
-    private static bool Whole(double minutes) => Math.Abs(minutes - Math.Round(minutes)) < 1e-9;
+    private static bool Whole(double ticks) => Math.Abs(ticks - Math.Round(ticks)) < 1e-6;
 
     private static IReadOnlyList<string> Previous(BenchWork job, int at) => at == 0 ? [] : [job.Operations[at - 1].Id];
 

@@ -19,6 +19,11 @@ public static class DayPlanner
     /// <summary>Deterministic work of the three questions, in the solver's own measure.</summary>
     private static readonly double[] Budget = [0.1, 0.05, 0.05];
 
+    /// <summary>Operations from which a day is large, and what share of the budget a large and a small one get.</summary>
+    private const int Large = 250;
+    private const double LargeShare = 0.05,
+        SmallShare = 4;
+
     /// <summary>Shortest finish, then least lateness, then the earliest sum of the jobs' finishes.</summary>
     /// <exception cref="InputException">See <see cref="DayGrid.Of"/>.</exception>
     public static DayPlan Plan(ShopDay day, CancellationToken cancel = default)
@@ -34,6 +39,8 @@ public static class DayPlanner
         cancel.ThrowIfCancellationRequested();
         var end = held.Finish!.Value;
         var bound = Math.Min(Math.Max(finish.Bound, Least(grid)), end);
+        if (!grid.IsExact)
+            return Told(grid, sum.Starts, Math.Min(end, Least(DayGrid.Of(day, shorter: true))), proven: false);
         return Told(grid, sum.Starts, bound, (finish.Proven || bound == end) && late.Proven && sum.Proven);
     }
 
@@ -69,7 +76,12 @@ public static class DayPlanner
         var sum = Asked(grid, held, Goal.Sum, cancel);
         var better = Sum(grid, sum.Starts) < Sum(grid, held.Starts) * (1 - WorthShare);
         cancel.ThrowIfCancellationRequested();
-        return Told(grid, better ? sum.Starts : held.Starts, Least(grid), late.Proven && sum.Proven) with
+        return Told(
+            grid,
+            better ? sum.Starts : held.Starts,
+            Least(grid),
+            grid.IsExact && late.Proven && sum.Proven
+        ) with
         {
             PinsHold = !pinned || held.Pins,
         };
@@ -225,9 +237,13 @@ public static class DayPlanner
             }
         );
         using var solver = new CpSolver();
+        var large = grid.Ops.Count > Large;
         solver.StringParameters = FormattableString.Invariant(
-            $"num_workers:1 random_seed:1 max_deterministic_time:{Budget[(int)goal]}"
+            $"num_workers:1 random_seed:1 max_deterministic_time:{Budget[(int)goal] * (large ? LargeShare : SmallShare)}"
         );
+        // of a large day preparing the model takes longer than what it saves
+        if (large)
+            solver.StringParameters += " cp_model_presolve:false cp_model_probing_level:0 symmetry_level:0";
         // another question follows the first of two: it leaves half
         if (held.Clock is { } clock)
             solver.StringParameters += FormattableString.Invariant(

@@ -45,27 +45,38 @@ internal static class ListRule
     {
         var ops = grid.Ops;
         var starts = new long[ops.Count];
-        var placed = new List<int>();
-        var isPlaced = new bool[ops.Count];
+        var (hands, shared) = (new Usage(grid.Day.Hands), grid.Shared.Select(s => new Usage(s.Count)).ToArray());
+        var (waitsFor, after) = (new int[ops.Count], new List<int>[ops.Count]);
+        var ready = new PriorityQueue<int, (double Rank, int Index)>();
         bool Stands(int i) => ops[i].Begun is not null || pins && ops[i].Pin is not null;
-        foreach (var i in Enumerable.Range(0, ops.Count).Where(Stands))
+        void Place(int i, long at)
         {
-            starts[i] = ops[i].Begun ?? ops[i].Pin!.Value;
-            placed.Add(i);
-            isPlaced[i] = true;
+            starts[i] = at;
+            // where everybody's work is their own there are hands for all of them
+            if (!grid.OwnWork)
+                hands.Add(at, ops[i].Length, ops[i].Of.Hands);
+            for (var k = 0; k < shared.Length; k++)
+                shared[k].Add(at, ops[i].Length, grid.Shared[k].Takes(ops[i].Of));
+            foreach (var next in after[i] ?? [])
+                if (--waitsFor[next] == 0 && !Stands(next))
+                    ready.Enqueue(next, (rank[next], next));
         }
-        var left = Enumerable.Range(0, ops.Count).Where(i => !Stands(i)).ToList();
-        while (left.Count > 0)
+        for (var i = 0; i < ops.Count; i++)
         {
-            var next = left.Where(i => ops[i].Before.All(b => isPlaced[b]))
-                .OrderBy(i => rank[i])
-                .ThenBy(i => i)
-                .First();
+            waitsFor[i] = ops[i].Before.Count;
+            foreach (var b in ops[i].Before)
+                (after[b] ??= []).Add(i);
+        }
+        for (var i = 0; i < ops.Count; i++)
+            if (!Stands(i) && waitsFor[i] == 0)
+                ready.Enqueue(i, (rank[i], i));
+        for (var i = 0; i < ops.Count; i++)
+            if (Stands(i))
+                Place(i, ops[i].Begun ?? ops[i].Pin!.Value);
+        while (ready.TryDequeue(out var next, out _))
+        {
             var earliest = ops[next].Before.Select(b => starts[b] + ops[b].Length).Append(ops[next].Release).Max();
-            starts[next] = Earliest(grid, starts, placed, next, earliest);
-            placed.Add(next);
-            isPlaced[next] = true;
-            left.Remove(next);
+            Place(next, Earliest(grid, hands, shared, next, earliest));
         }
         return starts;
     }
@@ -88,50 +99,23 @@ internal static class ListRule
         return tail;
     }
 
-    private static long Earliest(DayGrid grid, long[] starts, List<int> placed, int next, long from)
+    private static long Earliest(DayGrid grid, Usage hands, Usage[] shared, int next, long from)
     {
-        var ops = grid.Ops;
-        placed = Rivals(grid, placed, next);
-        var times = placed.Select(p => starts[p] + ops[p].Length).Where(t => t > from).Append(from).Distinct().Order();
-        foreach (var t in times)
-            if (Fits(grid, starts, placed, next, t))
-                return t;
-        return times.Last();
-    }
-
-    /// <summary>
-    /// What is placed that may want the same hands or tool. Where everybody's work is their own, nobody is in anybody else's way:
-    /// there are as many pairs of hands as people.
-    /// </summary>
-    private static List<int> Rivals(DayGrid grid, List<int> placed, int next)
-    {
-        var own = grid.Ops[next].Of;
-        var named = own.By is not null && grid.OwnWork;
-        return
-        [
-            .. placed.Where(p =>
-                grid.Ops[p].Of is var other
-                && (
-                    own.Hands > 0 && other.Hands > 0 && (!named || other.By == own.By)
-                    || own.Tool is not null && other.Tool == own.Tool
-                )
-            ),
-        ];
-    }
-
-    private static bool Fits(DayGrid grid, long[] starts, List<int> placed, int next, long at)
-    {
-        var (ops, own) = (grid.Ops, grid.Ops[next]);
-        var shared = grid.Shared.Where(s => s.Takes(own.Of) > 0).ToList();
-        var inside = placed.Where(p => starts[p] < at + own.Length && at < starts[p] + ops[p].Length).ToList();
-        foreach (var t in inside.Select(p => Math.Max(at, starts[p])).Append(at))
+        var op = grid.Ops[next];
+        var asks = new List<(Usage Of, int Amount)>();
+        if (!grid.OwnWork && op.Of.Hands > 0)
+            asks.Add((hands, op.Of.Hands));
+        for (var k = 0; k < shared.Length; k++)
+            if (grid.Shared[k].Takes(op.Of) is > 0 and var amount)
+                asks.Add((shared[k], amount));
+        var at = from;
+        for (var moved = op.Length > 0; moved; )
         {
-            var now = inside.Where(p => starts[p] <= t && t < starts[p] + ops[p].Length).ToList();
-            if (own.Of.Hands > 0 && now.Sum(p => ops[p].Of.Hands) + own.Of.Hands > grid.Day.Hands)
-                return false;
-            if (shared.Exists(s => now.Sum(p => s.Takes(ops[p].Of)) + s.Takes(own.Of) > s.Count))
-                return false;
+            moved = false;
+            foreach (var (of, amount) in asks)
+                if (of.NextAfterConflict(at, op.Length, amount) is { } later)
+                    (at, moved) = (later, true);
         }
-        return true;
+        return at;
     }
 }

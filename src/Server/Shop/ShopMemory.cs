@@ -108,6 +108,17 @@ internal sealed class ShopMemory(
     }
 
     private readonly ConcurrentDictionary<(string, string), UnreadDocument> _unread = new();
+    private readonly ConcurrentDictionary<(string Kind, string Digest), object> _offered = new();
+
+    /// <summary>Takes documents that were read on their way into the library, so that they are not read again.</summary>
+    public void Offer(string kind, IEnumerable<(string Digest, object Parsed)> documents)
+    {
+        foreach (var (digest, parsed) in documents)
+            _offered[(kind, digest)] = parsed;
+    }
+
+    /// <summary>Drops what was offered and never came into the library.</summary>
+    public void Forget() => _offered.Clear();
 
     /// <summary>The drawer as it is stated.</summary>
     public Drawer StatedDrawer => Fresh(ref _drawer, drawer.Edition, _ => Assemble(drawer.All()));
@@ -180,11 +191,17 @@ internal sealed class ShopMemory(
 
         const int fewChanges = 200;
         var listed = library.Digests();
-        var changed = listed
-            .Where(d => old is null || digests.GetValueOrDefault(d.Id) != d.Digest)
-            .Select(d => d.Id)
-            .ToHashSet();
-        var fresh =
+        var fresh = new Dictionary<string, T?>();
+        var changed = new HashSet<string>();
+        foreach (var d in listed.Where(d => old is null || digests.GetValueOrDefault(d.Id) != d.Digest))
+            if (_offered.TryRemove((kind, d.Digest), out var parsed) && parsed is T known)
+            {
+                fresh[d.Id] = known;
+                _unread.TryRemove((kind, d.Id), out _);
+            }
+            else
+                changed.Add(d.Id);
+        var fromDisk =
             changed.Count <= fewChanges
                 ? changed.ToDictionary(id => id, id => Value(id, library.Find(id)!))
                 : library
@@ -193,6 +210,8 @@ internal sealed class ShopMemory(
                     .AsParallel()
                     .Select(d => (d.Id, Value: Value(d.Id, d.Document)))
                     .ToDictionary(d => d.Id, d => d.Value);
+        foreach (var (id, value) in fromDisk)
+            fresh[id] = value;
         digests.Clear();
         foreach (var (id, digest) in listed)
             digests[id] = digest;

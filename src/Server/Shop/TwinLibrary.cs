@@ -1,16 +1,19 @@
+using System.Collections.Concurrent;
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Match.Identify;
+using Microsoft.Extensions.DependencyInjection;
 
 namespace FaithfulBracket.Server.Shop;
 
 /// <summary>What the index of boards is made of.</summary>
-internal sealed record TwinIndexState(int Boards, double Megabytes, int WaitingToMerge);
+/// <param name="Unindexed">Boards that are read or indexed in the background just now.</param>
+internal sealed record TwinIndexState(int Boards, double Megabytes, int WaitingToMerge, int Unindexed);
 
 /// <summary>The index of boards for telling twins: a large part that stays, and a small one for what came since.</summary>
-internal sealed class TwinLibrary(ShopMemory shop)
+internal sealed class TwinLibrary(ShopMemory shop, [FromKeyedServices("board")] Store.Library library)
 {
     private const int LeastMerged = 500;
 
@@ -38,6 +41,25 @@ internal sealed class TwinLibrary(ShopMemory shop)
         }
     }
 
+    /// <summary>Boards that are indexed while a page waits.</summary>
+    private const int Few = 200;
+
+    /// <summary>Brings the index up to date where that is soon done; else the background is at it.</summary>
+    public void IndexFew(CancellationToken cancel)
+    {
+        if (library.Count() - State().Boards is <= Few && _gate.TryEnter(Soon))
+            try
+            {
+                Indexes(cancel);
+            }
+            finally
+            {
+                _gate.Exit();
+            }
+    }
+
+    private static readonly TimeSpan Soon = TimeSpan.FromMilliseconds(300);
+
     public TwinIndexState Rebuild(CancellationToken cancel)
     {
         lock (_gate)
@@ -48,14 +70,40 @@ internal sealed class TwinLibrary(ShopMemory shop)
         }
     }
 
-    public TwinIndexState State() =>
-        new(_main.Ids.Count + _recent.Ids.Count, (_main.Bytes + _recent.Bytes) / 1048576.0, _recent.Ids.Count);
+    public TwinIndexState State()
+    {
+        var (main, recent) = (_main, _recent);
+        var boards = main.Ids.Concat(recent.Ids).Distinct().Count();
+        return new(
+            boards,
+            (main.Bytes + recent.Bytes) / 1048576.0,
+            recent.Ids.Count,
+            Math.Max(0, library.Count() - boards)
+        );
+    }
 
     /// <summary>The board by id, unless it is an older copy inside the large index.</summary>
     public Board? Find(string id) => shop.Boards.GetValueOrDefault(id);
 
-    /// <summary>Outlines of the blocks that are meant for a board or seat on it.</summary>
+    /// <summary>Outlines under blocks of one state of the library, by board.</summary>
+    private sealed record KnownAreas(
+        IReadOnlyDictionary<string, Block> Blocks,
+        ConcurrentDictionary<Board, IReadOnlyList<Polygon>> Of
+    );
+
+    private const int MaxKnown = 5000;
+    private volatile KnownAreas? _areas;
+
+    /// <summary>Outlines of the blocks that are meant for a board or seat on it; looked up once until blocks change.</summary>
     public IReadOnlyList<Polygon> UnderBlock(Board board, CancellationToken cancel)
+    {
+        var known = _areas;
+        if (known is null || !ReferenceEquals(known.Blocks, shop.Blocks) || known.Of.Count > MaxKnown)
+            _areas = known = new(shop.Blocks, new(ReferenceEqualityComparer.Instance));
+        return known.Of.TryGetValue(board, out var areas) ? areas : known.Of[board] = Areas(board, cancel);
+    }
+
+    private List<Polygon> Areas(Board board, CancellationToken cancel)
     {
         var areas = new List<Polygon>();
         foreach (var block in shop.Blocks.Values)
@@ -73,10 +121,8 @@ internal sealed class TwinLibrary(ShopMemory shop)
         return areas;
     }
 
-    /// <summary>A cheap look first: a block with more required screws than the board has holes can't go on.</summary>
-    private static bool MayFit(Board board, Block block) =>
-        block.Plates.Where(p => p.Board is null || p.Board == board.Id).Sum(p => p.Holes.Count(h => h.Required))
-        <= board.Holes.Count;
+    /// <summary>A cheap look first: a block whose required screws cannot all have a hole does not go on.</summary>
+    private static bool MayFit(Board board, Block block) => FitScan.MayPair(board, block);
 
     private static TwinIndex Build(IEnumerable<Board> boards, CancellationToken cancel) =>
         TwinIndex.Build([.. boards.Select(b => (b.Id, Constellation.Of(b)))], cancel);

@@ -62,13 +62,13 @@ internal static class IntakeEndpoints
             api.MapPost(
                     $"/{path}",
                     (HttpRequest r, IServiceProvider s, bool? replace) =>
-                        KeepAsync(r, s.GetRequiredKeyedService<Library>(kind), path, read, replace ?? false)
+                        KeepAsync(r, s.GetRequiredKeyedService<Library>(kind), s.GetRequiredService<ShopMemory>(), kind, path, read, replace ?? false)
                 )
                 .Accepts<JsonElement>("application/json");
             api.MapPost(
                     $"/{path}/batch",
                     (HttpRequest r, IServiceProvider s, bool? replace) =>
-                        BatchAsync(r, s.GetRequiredKeyedService<Library>(kind), read, replace ?? false)
+                        BatchAsync(r, s.GetRequiredKeyedService<Library>(kind), s.GetRequiredService<ShopMemory>(), kind, read, replace ?? false)
                 )
                 .WithMetadata(new RequestSizeLimitAttribute(MostBatchBytes))
                 .WithDescription("One document a line, each at most 4 MiB, 1 GiB together. All are kept or none.");
@@ -79,12 +79,15 @@ internal static class IntakeEndpoints
     private static async Task<IResult> KeepAsync(
         HttpRequest request,
         Library library,
+        ShopMemory shop,
+        string kind,
         string path,
         Reading read,
         bool replace
     )
     {
         var document = read(await Bodies.BytesAsync(request, JsonInput.MostBytes));
+        shop.Offer(kind, [(document.Digest, document.Parsed!)]);
         var address = $"/api/{path}/{Uri.EscapeDataString(document.Id)}";
         if (library.Keep([document], replace).Added == 1)
             return Results.Created(address, new { document.Id, address });
@@ -96,10 +99,13 @@ internal static class IntakeEndpoints
     private static async Task<Ok<KeptCount>> BatchAsync(
         HttpRequest request,
         Library library,
+        ShopMemory shop,
+        string kind,
         Reading read,
         bool replace
     )
     {
+        var parsed = new List<(string, object)>();
         const int mostFaults = 100;
         var faults = new List<InputFault>();
         using var aside = new DocumentSpool();
@@ -111,7 +117,9 @@ internal static class IntakeEndpoints
                 continue;
             try
             {
-                aside.Add(read(text));
+                var document = read(text);
+                parsed.Add((document.Digest, document.Parsed!));
+                aside.Add(document);
             }
             catch (MalformedJsonException e)
             {
@@ -126,9 +134,10 @@ internal static class IntakeEndpoints
             if (faults.Count >= mostFaults)
                 break;
         }
-        return faults.Count > 0
-            ? throw new InputException(faults)
-            : TypedResults.Ok(library.Keep(aside.ReadBack(), replace));
+        if (faults.Count > 0)
+            throw new InputException(faults);
+        shop.Offer(kind, parsed);
+        return TypedResults.Ok(library.Keep(aside.ReadBack(), replace));
     }
 
     /// <summary>Reads a dropped file and says what it is and what is wrong with it; keeps nothing.</summary>

@@ -212,18 +212,30 @@ internal static class LibraryEndpoints
     private static string Described(Block b) =>
         $"{b.Maker} {b.Model} {EnumNames<BlockKind>.Of(b.Kind)} {string.Join(' ', b.Sockets.Select(s => s.Socket))} {b.ColdPlate?.Metal}";
 
-    private static Ok<List<MatchEntry>> BoardsFor(string id, ShopMemory shop, CancellationToken cancel)
+    /// <param name="most">How many are shown; how many there are stands in Total-Count.</param>
+    private static Ok<List<MatchEntry>> BoardsFor(
+        string id,
+        int? most,
+        ShopMemory shop,
+        HttpResponse response,
+        CancellationToken cancel
+    )
     {
+        if (most is not null and not (>= 1 and <= MostAsked))
+            throw new InputException("?most", $"Expected 1 to {MostAsked}.");
         var block =
             shop.Blocks.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no block \"{id}\".");
-        return TypedResults.Ok(
-            Sorted(
-                shop.Boards.Values.AsParallel()
-                    .WithCancellation(cancel)
-                    .Select(board => (board, FitScan.Run(board, [block], FitSettings.Of(shop.Settings), cancel)[0]))
-                    .ToList()
-            )
+        var boards = shop.Boards.Values.ToList();
+        var settings = FitSettings.Of(shop.Settings);
+        var entries = new (Board, ScanEntry)[boards.Count];
+        Parallel.For(
+            0,
+            boards.Count,
+            new() { CancellationToken = cancel },
+            i => entries[i] = (boards[i], FitScan.One(boards[i], block, settings, cancel))
         );
+        response.Headers["Total-Count"] = boards.Count.ToString(System.Globalization.CultureInfo.InvariantCulture);
+        return TypedResults.Ok(Sorted(entries, most ?? int.MaxValue));
     }
 
     private static Ok<FitResult> MatchOne(string boardId, string blockId, ShopMemory shop, CancellationToken cancel)

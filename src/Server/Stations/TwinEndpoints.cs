@@ -23,7 +23,7 @@ internal static class TwinEndpoints
             "/twins",
             (TwinLibrary twins, CancellationToken cancel) =>
             {
-                twins.Indexes(cancel);
+                twins.IndexFew(cancel);
                 return TypedResults.Ok(twins.State());
             }
         );

@@ -57,6 +57,12 @@ public static class Differences
         return pairs;
     }
 
+    /// <summary>One difference before it is put into words.</summary>
+    /// <param name="Seen">What was seen; null where nothing was.</param>
+    /// <param name="Kept">What the board has; null where it has nothing there.</param>
+    /// <param name="Mm">How far a moved one sits from its place.</param>
+    internal readonly record struct Found(string Code, SeenPoint? Seen, SeenPoint? Kept, Point2 At, double Mm);
+
     /// <param name="pose">From the seen frame to the board's.</param>
     /// <param name="reachMm">Points closer than this are the same.</param>
     /// <param name="name">What the board is called in the sentences.</param>
@@ -66,61 +72,74 @@ public static class Differences
         Placement pose,
         double reachMm,
         string name
+    ) =>
+        [
+            .. Places(seen, kept, pose, reachMm)
+                .Select(f => new BoardDifference(
+                    f.Code,
+                    Words(f, name),
+                    (f.Kept ?? f.Seen)!.Id is { } id ? [id] : [],
+                    [f.At.X, f.At.Y]
+                )),
+        ];
+
+    /// <summary>The same without words: where anything differs.</summary>
+    internal static List<Found> Places(
+        IReadOnlyList<SeenPoint> seen,
+        IReadOnlyList<SeenPoint> kept,
+        Placement pose,
+        double reachMm
     )
     {
-        var list = new List<BoardDifference>();
+        var list = new List<Found>();
         var pairs = Pair(seen, kept, pose, reachMm);
+        var (pairedSeen, pairedKept) = (new bool[seen.Count], new bool[kept.Count]);
         foreach (var (i, j, _) in pairs)
         {
+            pairedSeen[i] = pairedKept[j] = true;
             var (s, k) = (seen[i], kept[j]);
             if (s.DiameterMm is { } d && k.DiameterMm is { } e && Math.Abs(d - e) > DiameterTolMm)
-                Add(
-                    "diameter",
-                    FormattableString.Invariant($"{Call(k)} is {d:0.0#} mm wide here, {e:0.0#} mm on {name}."),
-                    k
-                );
+                list.Add(new("diameter", s, k, k.At, 0));
             if (s.Kind is { } a && k.Kind is { } b && a != b)
-                Add("kind", $"{Call(k)} is {PartNames.Of(a)} here, {PartNames.Of(b)} on {name}.", k);
+                list.Add(new("kind", s, k, k.At, 0));
             if (s.HeightMm is { } h && k.HeightMm is { } g && Math.Abs(h - g) > HeightTolMm)
-                Add(
-                    "height",
-                    FormattableString.Invariant(
-                        $"{Call(k)} stands {h:0.00} mm here, {g:0.00} mm on {name}: {h - g:+0.00;−0.00} mm."
-                    ),
-                    k
-                );
+                list.Add(new("height", s, k, k.At, 0));
         }
-        var restSeen = Enumerable.Range(0, seen.Count).Except(pairs.Select(p => p.Seen)).ToList();
-        var restKept = Enumerable.Range(0, kept.Count).Except(pairs.Select(p => p.Kept)).ToList();
-        var (seenLeft, keptLeft) = (restSeen.ConvertAll(i => seen[i]), restKept.ConvertAll(j => kept[j]));
+        List<SeenPoint> seenLeft = [.. seen.Where((_, i) => !pairedSeen[i])],
+            keptLeft = [.. kept.Where((_, j) => !pairedKept[j])];
         var moved = Pair(seenLeft, keptLeft, pose, MovedMm);
+        var (movedSeen, movedKept) = (new bool[seenLeft.Count], new bool[keptLeft.Count]);
         foreach (var (i, j, mm) in moved)
-            Add(
-                "moved",
-                FormattableString.Invariant($"{Call(keptLeft[j])} sits {mm:0.00} mm from where {name} has it."),
-                keptLeft[j]
-            );
-        for (var j = 0; j < keptLeft.Count; j++)
-            if (!moved.Any(m => m.Kept == j))
-                Add("not-seen", $"{Call(keptLeft[j])} of {name} was not seen.", keptLeft[j]);
-        for (var i = 0; i < seenLeft.Count; i++)
         {
-            if (moved.Any(m => m.Seen == i))
-                continue;
-            var at = pose.Apply(seenLeft[i].At);
-            list.Add(
-                new(
-                    "extra",
-                    FormattableString.Invariant($"{Call(seenLeft[i])} at {at.X:0.0}, {at.Y:0.0} is not on {name}."),
-                    seenLeft[i].Id is { } id ? [id] : [],
-                    [at.X, at.Y]
-                )
-            );
+            movedSeen[i] = movedKept[j] = true;
+            list.Add(new("moved", seenLeft[i], keptLeft[j], keptLeft[j].At, mm));
         }
+        for (var j = 0; j < keptLeft.Count; j++)
+            if (!movedKept[j])
+                list.Add(new("not-seen", null, keptLeft[j], keptLeft[j].At, 0));
+        for (var i = 0; i < seenLeft.Count; i++)
+            if (!movedSeen[i])
+                list.Add(new("extra", seenLeft[i], null, pose.Apply(seenLeft[i].At), 0));
         return list;
-        void Add(string code, string text, SeenPoint k) =>
-            list.Add(new(code, text, k.Id is { } id ? [id] : [], [k.X, k.Y]));
     }
+
+    private static string Words(Found f, string name) =>
+        f.Code switch
+        {
+            "diameter" => FormattableString.Invariant(
+                $"{Call(f.Kept!)} is {f.Seen!.DiameterMm:0.0#} mm wide here, {f.Kept!.DiameterMm:0.0#} mm on {name}."
+            ),
+            "kind" =>
+                $"{Call(f.Kept!)} is {PartNames.Of(f.Seen!.Kind!.Value)} here, {PartNames.Of(f.Kept!.Kind!.Value)} on {name}.",
+            "height" => FormattableString.Invariant(
+                $"{Call(f.Kept!)} stands {f.Seen!.HeightMm:0.00} mm here, {f.Kept!.HeightMm:0.00} mm on {name}: {f.Seen.HeightMm - f.Kept.HeightMm:+0.00;−0.00} mm."
+            ),
+            "moved" => FormattableString.Invariant($"{Call(f.Kept!)} sits {f.Mm:0.00} mm from where {name} has it."),
+            "not-seen" => $"{Call(f.Kept!)} of {name} was not seen.",
+            _ => FormattableString.Invariant(
+                $"{Call(f.Seen!)} at {f.At.X:0.0}, {f.At.Y:0.0} is not on {name}."
+            ),
+        };
 
     private static string Call(SeenPoint p) =>
         p switch

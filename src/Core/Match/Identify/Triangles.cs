@@ -26,11 +26,12 @@ internal static class Triangles
         ReadOnlySpan<bool> hole,
         int neighbours,
         int holeNeighbours,
-        List<Triangle> list
+        List<Triangle> list,
+        HashSet<long>? seen = null
     )
     {
         list.Clear();
-        var seen = new HashSet<long>();
+        (seen ??= []).Clear();
         if (hole.Contains(false))
             Among(x, y, hole, neighbours, holesOnly: false, seen, list);
         Among(x, y, hole, holeNeighbours, holesOnly: true, seen, list);

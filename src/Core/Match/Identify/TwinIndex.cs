@@ -70,14 +70,14 @@ public sealed class TwinIndex
         while (buckets < 1 << 21 && buckets < 64L * boards.Count)
             buckets <<= 1;
         var offsets = new int[buckets + 1];
-        var triangles = new List<Triangle>();
-        var own = new HashSet<uint>();
-        void Each(Action<int, uint> act)
-        {
-            for (var b = 0; b < boards.Count; b++)
+        var of = new uint[boards.Count][];
+        Parallel.For(
+            0,
+            boards.Count,
+            new() { CancellationToken = cancel },
+            () => new Bench(),
+            (b, _, bench) =>
             {
-                if ((b & 1023) == 0)
-                    cancel.ThrowIfCancellationRequested();
                 var (from, length) = (start[b], start[b + 1] - start[b]);
                 Triangles.Of(
                     x.AsSpan(from, length),
@@ -85,30 +85,43 @@ public sealed class TwinIndex
                     hole.AsSpan(from, length),
                     NeighboursKept,
                     HolesKept,
-                    triangles
+                    bench.Triangles,
+                    bench.Seen
                 );
-                own.Clear();
-                foreach (var t in triangles)
-                {
-                    var bucket =
+                bench.Own.Clear();
+                foreach (var t in bench.Triangles)
+                    bench.Own.Add(
                         Triangles.Hash(
                             Triangles.Step(t.Short),
                             Triangles.Step(t.Middle),
                             Triangles.Step(t.Long),
                             t.Holes
-                        ) & (uint)(buckets - 1);
-                    if (own.Add(bucket))
-                        act(b, bucket);
-                }
-            }
-        }
-        Each((_, bucket) => offsets[bucket + 1]++);
+                        ) & (uint)(buckets - 1)
+                    );
+                of[b] = [.. bench.Own];
+                return bench;
+            },
+            _ => { }
+        );
+        foreach (var own in of)
+        foreach (var bucket in own)
+            offsets[bucket + 1]++;
         for (var k = 0; k < buckets; k++)
             offsets[k + 1] += offsets[k];
         var postings = new int[offsets[^1]];
         var next = offsets.AsSpan(0, buckets).ToArray();
-        Each((b, bucket) => postings[next[bucket]++] = b);
+        for (var b = 0; b < of.Length; b++)
+            foreach (var bucket in of[b])
+                postings[next[bucket]++] = b;
         return new([.. boards.Select(b => b.Id)], start, x, y, hole, offsets, postings);
+    }
+
+    /// <summary>Lists that one thread fills again for each board.</summary>
+    private sealed class Bench
+    {
+        public List<Triangle> Triangles { get; } = [];
+        public HashSet<long> Seen { get; } = [];
+        public HashSet<uint> Own { get; } = [];
     }
 
     internal (ReadOnlyMemory<float> X, ReadOnlyMemory<float> Y, ReadOnlyMemory<bool> Hole) PointsOf(int board) =>

@@ -134,14 +134,17 @@ public static class TwinSearch
         foreach (var b in index.Vote(finder.Asked, finder.Tolerance, Voted))
         {
             var (x, y, hole) = index.PointsOf(b);
-            var holes = hole.Span.Count(true);
+            var (all, holes) = (x.Length, hole.Span.Count(true));
+            // where no part was seen none can meet; a board's holes come first
+            if (finder.HolesOnly)
+                (x, y, hole) = (x[..holes], y[..holes], hole[..holes]);
             Placement? pose = null;
             var score = double.NegativeInfinity;
             // boards of one family stand in one frame: a pose found on one usually holds for the next
             foreach (var k in known)
                 Try(k);
             var met = pose is { } p ? finder.Meet(p, x.Span, y.Span, hole.Span) : default;
-            if (met.Holes + met.Parts < 0.4 * Math.Min(seen.Points.Count, x.Length) && searched < most)
+            if (met.Holes + met.Parts < 0.4 * Math.Min(seen.Points.Count, all) && searched < most)
             {
                 searched++;
                 if (finder.FromTriangles(x.Span, y.Span, hole.Span, scratch) is { } fresh)
@@ -162,7 +165,7 @@ public static class TwinSearch
                 var s = Likelihood.Of(
                     holes,
                     m.Holes,
-                    x.Length - holes,
+                    all - holes,
                     m.Parts,
                     m.Squares,
                     sigma,
@@ -237,14 +240,13 @@ public static class TwinSearch
         var pose = RigidFit.Of(pairs);
         if (Math.Abs(pose.XMm) < 0.5 && Math.Abs(pose.YMm) < 0.5 && Math.Abs(pose.RotationDeg) < 0.5)
             pose = Placement.Identity;
-        var differences = Differences.Between(
+        var differences = Differences.Places(
             b.Points.Points,
             a.Points.Points,
             pose,
-            pose == Placement.Identity ? 0.1 : 0.5,
-            a.Board.Id
+            pose == Placement.Identity ? 0.1 : 0.5
         );
-        return !differences.Any(d => Matters(d.At, a.Board, underBlock));
+        return !differences.Exists(d => Matters(d.At, a.Board, underBlock));
     }
 
     private static Point2 Inverse(Placement pose, Point2 p) =>
