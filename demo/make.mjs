@@ -34,7 +34,7 @@ const ternParts = (tallMm) => [
     dissipationW: 240,
     limitC: 95,
     maxLoadN: 450,
-    maxPressureMPa: 3,
+    maxPressureMPa: 6,
   }),
   memory('M1', -9, 33),
   memory('M2', 9, 33),
@@ -191,7 +191,7 @@ const tern = (revision, tallMm, more = {}) => ({
 save('boards', 'tern-460-r2.board.json', tern('R2', 2.6))
 save('boards', 'tern-460-r3.board.json', tern('R3', 3.4, { notes: 'R3 carries a taller output capacitor at C12.' }))
 
-const spring = { rateNPerMm: 75, travelMm: 1.2 }
+const spring = { rateNPerMm: 64, travelMm: 1.2 }
 const ring = (list) =>
   list.map(([id, x, y]) => ({
     id,
@@ -490,7 +490,7 @@ save('boards', 'skua-380-r1.board.json', {
       dissipationW: 180,
       limitC: 95,
       maxLoadN: 380,
-      maxPressureMPa: 3,
+      maxPressureMPa: 6,
     }),
     ...skuaMem.map((m) => memory(...m)),
     ...Array.from({ length: 6 }, (_, i) =>
@@ -661,7 +661,7 @@ save('boards', 'dunlin-250-traced.board.json', {
       dissipationW: 130,
       limitC: 95,
       maxLoadN: 320,
-      maxPressureMPa: 3,
+      maxPressureMPa: 6,
     }),
     memory('M1', -8, 30),
     memory('M2', 8, 30),
@@ -1204,7 +1204,7 @@ const petrelBoard = (key, dieMm, watts) => ({
       dissipationW: watts,
       limitC: 92,
       maxLoadN: 420,
-      maxPressureMPa: 3,
+      maxPressureMPa: 6,
     }),
     ...[-33, 33].flatMap((y, r) => [-10, 10].map((x, i) => memory(`M${r * 2 + i + 1}`, x, y))),
     ...Array.from({ length: 5 }, (_, i) =>
@@ -1928,7 +1928,7 @@ processor(
       lidThicknessMm: 2.6,
       bondMm: 0.3,
     }),
-    part('D1', 'die', 0, 0.5, 22, 12, 0.8, { under: 'LID', powerShare: 1, bondMm: 0.3, maxPressureMPa: 3 }),
+    part('D1', 'die', 0, 0.5, 22, 12, 0.8, { under: 'LID', powerShare: 1, bondMm: 0.3, maxPressureMPa: 6 }),
     ...[-9, -3, 3, 9].map((x, i) => part(`C${i + 1}`, 'capacitor', x, -9, 1.2, 0.8, 0.5, { under: 'LID' })),
   ],
   38,
@@ -1949,7 +1949,7 @@ processor(
       lidThicknessMm: 2.6,
       bondMm: 0.3,
     }),
-    part('D1', 'die', 0, 0, 24, 13, 0.8, { under: 'LID', powerShare: 1, bondMm: 0.3, maxPressureMPa: 1.6 }),
+    part('D1', 'die', 0, 0, 24, 13, 0.8, { under: 'LID', powerShare: 1, bondMm: 0.3, maxPressureMPa: 4 }),
   ],
   40,
   310,
@@ -1983,9 +1983,9 @@ processor(
         [-23, -6],
       ],
     }),
-    part('CCD1', 'die', -9, 9, 10, 9, 0.8, { under: 'LID', powerShare: 0.36, bondMm: 0.35, maxPressureMPa: 1.8 }),
-    part('CCD2', 'die', 9, 9, 10, 9, 0.8, { under: 'LID', powerShare: 0.36, bondMm: 0.35, maxPressureMPa: 1.8 }),
-    part('IOD', 'die', 0, -8, 18, 11, 0.8, { under: 'LID', powerShare: 0.28, bondMm: 0.35, maxPressureMPa: 1.8 }),
+    part('CCD1', 'die', -9, 9, 10, 9, 0.8, { under: 'LID', powerShare: 0.36, bondMm: 0.35, maxPressureMPa: 4 }),
+    part('CCD2', 'die', 9, 9, 10, 9, 0.8, { under: 'LID', powerShare: 0.36, bondMm: 0.35, maxPressureMPa: 4 }),
+    part('IOD', 'die', 0, -8, 18, 11, 0.8, { under: 'LID', powerShare: 0.28, bondMm: 0.35, maxPressureMPa: 4 }),
     ...[-20.5, 20.5].flatMap((x, i) =>
       [-3, 0, 3].map((y, k) => part(`C${3 * i + k + 1}`, 'capacitor', x, y, 1.2, 0.8, 0.6)),
     ),

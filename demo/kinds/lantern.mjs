@@ -62,7 +62,7 @@ save(
       ...rim.map(([x, y], i) => hole(`P${i + 1}`, x, y, 3.2, 'perimeter')),
     ],
     parts: [
-      die('U1', 0, 0, 21, 18, 175, { maxPressureMPa: 4.5 }),
+      die('U1', 0, 0, 21, 18, 175, { maxPressureMPa: 8 }),
       ...front,
       ...behind,
       ...stages('Q', 6, [-46, 30], [0, -11]),

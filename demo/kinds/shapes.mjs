@@ -63,7 +63,7 @@ export const die = (id, x, y, w, d, watts, more = {}) =>
     dissipationW: watts,
     limitC: 95,
     maxLoadN: 450,
-    maxPressureMPa: 3,
+    maxPressureMPa: 6,
     ...more,
   })
 /** Screws of a group in the stock assembly. */

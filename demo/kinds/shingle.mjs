@@ -62,7 +62,7 @@ save(
     plates: [],
     carriers: [
       {
-        id: 'front carrier',
+        id: 'front-carrier',
         face: 'front',
         outline: rect(0, 2.5, 130, 27),
         boltHoles: bolts('T', [-48, 48]),
@@ -71,7 +71,7 @@ save(
         topPadWidthMm: 4,
       },
       {
-        id: 'back carrier',
+        id: 'back-carrier',
         face: 'back',
         outline: rect(0, 2.5, 130, 27),
         boltHoles: bolts('U', [0]),

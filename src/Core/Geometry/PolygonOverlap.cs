@@ -25,6 +25,20 @@ public static class PolygonOverlap
         return ToGeometry(a).Intersection(ToGeometry(b)).Area;
     }
 
+    /// <summary>
+    /// What both have in common, as one polygon; its area is exact, and where it falls into pieces they hang together by edges of no width.
+    /// Two concave polygons give the second, which is the larger. Null where they do not meet.
+    /// </summary>
+    public static Polygon? Common(Polygon a, Polygon b)
+    {
+        if (!a.Bounds.Meets(b.Bounds))
+            return null;
+        if (!a.IsConvex && !b.IsConvex)
+            return Area(a, b) > 0 ? b : null;
+        var points = b.IsConvex ? Clip(a, b) : Clip(b, a);
+        return points.Count < 3 ? null : new([.. points]);
+    }
+
     /// <summary>Area of the part of <paramref name="subject"/> covered by any of the regions, mm².</summary>
     public static double CoveredArea(Polygon subject, IReadOnlyList<Polygon> regions)
     {

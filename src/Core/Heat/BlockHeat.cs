@@ -42,12 +42,18 @@ public sealed class BlockHeat
         HeatPlate plate,
         IReadOnlyList<HeatedPart> parts,
         double hWPerM2K,
-        IReadOnlyList<double> rise
+        IReadOnlyList<double> rise,
+        IReadOnlyList<SideSheet> others
     )
     {
         (_board, Laid, BlockPlate, Plate) = (laid.Board, laid, blockPlate, plate);
-        (Parts, HWPerM2K, Rise) = (parts, hWPerM2K, rise);
+        (Parts, HWPerM2K, Rise, Others) = (parts, hWPerM2K, rise, others);
     }
+
+    /// <summary>A further plate of the block on this board, with no curve of its own: a sheet cooled by a share of the main plate's h.</summary>
+    public sealed record SideSheet(HeatPlate Plate, IReadOnlyList<HeatedPart> Parts, IReadOnlyList<double> Rise);
+
+    public IReadOnlyList<SideSheet> Others { get; }
 
     public LaidBlock Laid { get; }
 
@@ -63,7 +69,7 @@ public sealed class BlockHeat
     public IReadOnlyList<double> Rise { get; }
 
     /// <summary>Heat that the block takes, W.</summary>
-    public double Watts => Parts.Sum(p => p.Watts);
+    public double Watts => Parts.Sum(p => p.Watts) + Others.Sum(o => o.Parts.Sum(p => p.Watts));
 
     /// <param name="powerW">Scales what all parts of the board give to this sum; null takes it as it stands.</param>
     /// <param name="flowLMin">Flow, L/min.</param>
@@ -88,7 +94,7 @@ public sealed class BlockHeat
                 LandPairing
                     .Pair(ExposedParts.For(board, block, each.Face), each.Lands, placement)
                     .Where(p => p.Share >= LandPairing.LeastShare)
-                    .Select(p => (Plate: each, Part: Heated(p, p.Part.DissipationW * scale, placement)))
+                    .Select(p => (Plate: each, Part: Heated(p, WattsOf(board, p.Part, block) * scale, placement)))
             )
             .ToList();
         var dies = parts.Where(p => p.Part.Part.Kind is PartKind.Die or PartKind.Lid).ToList();
@@ -110,8 +116,56 @@ public sealed class BlockHeat
             if (heat.Spread(part.Into, part.Watts) is { } spread)
                 for (var n = 0; n < spread.Length; n++)
                     watts[n] += spread[n];
-        return new(laid, plate, heat, own, h, heat.Rise(watts));
+        return new(
+            laid,
+            plate,
+            heat,
+            own,
+            h,
+            heat.Rise(watts),
+            [
+                .. parts
+                    .Where(p => !ReferenceEquals(p.Plate, plate))
+                    .GroupBy(p => p.Plate, (of, these) => Sheet(block, of, [.. these.Select(t => t.Part)], h, cell, cancel)),
+            ]
+        );
     }
+
+    private static SideSheet Sheet(
+        Block block,
+        Plate plate,
+        List<HeatedPart> parts,
+        double h,
+        double cell,
+        CancellationToken cancel
+    )
+    {
+        var grid = new HeatGrid(plate.Outline, cell);
+        var field = new double[grid.Count];
+        Array.Fill(field, DefaultBesideFins * h);
+        var sheet = new HeatPlate(
+            grid,
+            block.ColdPlate?.BaseMm ?? UnstatedBaseMm,
+            block.ColdPlate?.KWPerMK ?? CopperWPerMK,
+            field,
+            cancel
+        );
+        var watts = new double[grid.Count];
+        foreach (var part in parts.Where(p => p.Watts > 0))
+            if (sheet.Spread(part.Into, part.Watts) is { } spread)
+                for (var n = 0; n < spread.Length; n++)
+                    watts[n] += spread[n];
+        return new(sheet, parts, sheet.Rise(watts));
+    }
+
+    /// <summary>What a part gives; a lid passes on what the dies under it give.</summary>
+    private static double WattsOf(Board board, Part part, Block block) =>
+        part.DissipationW
+        + (
+            part.Kind == PartKind.Lid && block.Kind != BlockKind.DirectDie
+                ? board.Parts.Where(p => p.Under == part.Id).Sum(p => p.DissipationW)
+                : 0
+        );
 
     /// <summary>The same plate at the same flow with other watts: every rise goes with them.</summary>
     /// <param name="powerW">What all parts of the board give together; null takes it as it stands.</param>
@@ -120,7 +174,7 @@ public sealed class BlockHeat
         var now = Parts.FirstOrDefault(p => p.Watts > 0);
         if (now is null)
             return this;
-        var factor = Scale(_board, powerW) * now.Part.DissipationW / now.Watts;
+        var factor = Scale(_board, powerW) * WattsOf(_board, now.Part, Laid.Block) / now.Watts;
         return factor == 1
             ? this
             : new(
@@ -129,7 +183,16 @@ public sealed class BlockHeat
                 Plate,
                 [.. Parts.Select(p => p with { Watts = p.Watts * factor })],
                 HWPerM2K,
-                [.. Rise.Select(r => r * factor)]
+                [.. Rise.Select(r => r * factor)],
+                [
+                    .. Others.Select(o =>
+                        o with
+                        {
+                            Parts = [.. o.Parts.Select(p => p with { Watts = p.Watts * factor })],
+                            Rise = [.. o.Rise.Select(r => r * factor)],
+                        }
+                    ),
+                ]
             );
     }
 
@@ -234,5 +297,8 @@ public sealed class BlockHeat
     }
 
     /// <summary>Where a part's heat goes in, over the mean coolant, K; null where none of it lies on the plate.</summary>
-    public double? LandRise(HeatedPart part) => Plate.Mean(Rise, part.Into);
+    public double? LandRise(HeatedPart part) =>
+        Others.FirstOrDefault(o => o.Parts.Contains(part)) is { } sheet
+            ? sheet.Plate.Mean(sheet.Rise, part.Into)
+            : Plate.Mean(Rise, part.Into);
 }

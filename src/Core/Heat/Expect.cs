@@ -27,7 +27,12 @@ public sealed record ExpectResult(
     double CoolantMeanC,
     IReadOnlyList<ExpectedPart> Parts,
     IReadOnlyList<string> Warnings
-);
+)
+{
+    /// <summary>Parts with watts of which nothing is told; a warning says why.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public IReadOnlyList<Part> Untold { get; init; } = [];
+}
 
 /// <summary>What every covered part runs at: coolant, plate, and its own way to the land.</summary>
 public static class Expect
@@ -62,7 +67,7 @@ public static class Expect
         var rise = Coolant.RiseK(heat.Watts, at.FlowLMin);
         var mean = at.CoolantInC + rise / 2;
         var parts = new List<ExpectedPart>();
-        foreach (var part in heat.Parts)
+        foreach (var part in heat.Parts.Concat(heat.Others.SelectMany(o => o.Parts)))
         {
             if (ways.KPerW(part) is not { } through || heat.LandRise(part) is not { } land)
                 continue;
@@ -81,7 +86,62 @@ public static class Expect
                     )
                 );
         }
-        return new(rise, mean, parts, warnings);
+        parts.AddRange(UnderLids(heat, parts, mean, at.PowerW));
+        var told = parts.Select(p => p.Part).ToHashSet();
+        var known = heat.Parts.Concat(heat.Others.SelectMany(o => o.Parts)).Select(p => p.Part.Id).ToHashSet();
+        List<Part> untold =
+        [
+            .. laid.Board.Parts.Where(p => p is { DissipationW: > 0, Kind: not PartKind.Empty } && !told.Contains(p.Id)),
+        ];
+        foreach (var part in untold.Where(p => !known.Contains(p.Id)))
+            warnings.Add(
+                part.Under is { } lid && told.Contains(lid)
+                    ? $"{part.Id} lies under {lid}, which states no bond or lid thickness: its temperature cannot be calculated."
+                    : $"No land of the block covers {part.Id}: its temperature cannot be calculated."
+            );
+        return new(rise, mean, parts, warnings) { Untold = untold };
+    }
+
+    /// <summary>Dies under a lid: the lid's own temperature, and their heat through bond and lid.</summary>
+    private static IEnumerable<ExpectedPart> UnderLids(
+        BlockHeat heat,
+        List<ExpectedPart> told,
+        double coolantC,
+        double? powerW
+    )
+    {
+        var board = heat.Laid.Board;
+        var stated = board.Parts.Where(p => p.Kind != PartKind.Empty).Sum(p => p.DissipationW);
+        var scale = powerW is { } asked && stated > 0 ? asked / stated : 1;
+        foreach (var top in told.ToList())
+        {
+            if (board.FindPart(top.Part) is not { Kind: PartKind.Lid } lid)
+                continue;
+            List<Part> dies = [.. board.Parts.Where(p => p.Under == lid.Id && p.DissipationW > 0)];
+            var total = dies.Sum(d => d.DissipationW);
+            foreach (var die in dies)
+            {
+                if ((die.BondMm ?? lid.BondMm) is not { } bondMm || (lid.LidThicknessMm ?? die.LidThicknessMm) is not { } lidMm)
+                    continue;
+                var (area, share) = (die.Top().Area, die.DissipationW / total);
+                var behind = top.Watts / Math.Max(1e-9, (top.C - coolantC) * lid.Top().Area * 1e-6);
+                var through =
+                    bondMm / 1000 / (Sockets.DirectDie.BondK(board, lid, die) * area * 1e-6)
+                    + Sockets.Spreading.Layer(
+                        area,
+                        share * lid.Top().Area,
+                        lidMm,
+                        lid.LidKWPerMK ?? die.LidKWPerMK ?? Sockets.DirectDie.CopperWPerMK,
+                        behind
+                    );
+                var watts = die.DissipationW * scale;
+                yield return new(die.Id, top.C + watts * through, top.LandC, top.ThroughK + watts * through, die.LimitC)
+                {
+                    Watts = watts,
+                    RangeK = top.RangeK + HeatError.RangeK(watts * through, 0, 0),
+                };
+            }
+        }
     }
 
     /// <summary>Each part's own way to its land, as the block rests on its pads and films.</summary>

@@ -34,7 +34,11 @@ public sealed record PlateHeatResult(
     double MeanC,
     double HeatOutW,
     int Cells
-);
+)
+{
+    /// <summary>What the grid cannot show; null where it shows all.</summary>
+    public string? Warning { get; init; }
+}
 
 /// <summary>One plate, its sources and what cools it.</summary>
 public static class PlateHeat
@@ -54,7 +58,7 @@ public static class PlateHeat
     /// <exception cref="InputException">A source or probe beside the plate, nothing that cools it, or too fine.</exception>
     public static PlateHeatResult Of(PlateHeatAsk ask, CancellationToken cancel = default)
     {
-        var cell = ask.CellMm ?? Math.Clamp(Math.Sqrt(ask.Outline.Area / UsualCells), LeastCellMm, MostCellMm);
+        var (cell, warning) = ask.CellMm is { } asked ? (asked, null) : Cell(ask);
         var grid = new HeatGrid(ask.Outline, cell);
         var plate = new HeatPlate(grid, ask.ThicknessMm, ask.KWPerMK, Field(ask, grid), cancel);
         var watts = new double[grid.Count];
@@ -90,7 +94,31 @@ public static class PlateHeat
             ask.CoolantC + sum / area,
             rise.Zip(plate.Cooling, (t, g) => t * g).Sum(),
             grid.Count
-        );
+        )
+        {
+            Warning = warning,
+        };
+    }
+
+    /// <summary>A source is drawn by so many cells along its side at least.</summary>
+    private const int CellsAlongSource = 6;
+
+    /// <summary>The cell that suits the plate and its smallest source, within what the call allows.</summary>
+    private static (double Mm, string? Warning) Cell(PlateHeatAsk ask)
+    {
+        var usual = Math.Clamp(Math.Sqrt(ask.Outline.Area / UsualCells), LeastCellMm, MostCellMm);
+        var smallest = ask.Sources.Select(s => Math.Min(s.WidthMm, s.DepthMm)).DefaultIfEmpty(double.MaxValue).Min();
+        var wanted = Math.Min(usual, smallest / CellsAlongSource);
+        var bounds = ask.Outline.Bounds;
+        var allowed = Math.Max(LeastCellMm, Math.Sqrt(bounds.Width * bounds.Height / (0.95 * HeatPlate.MostCells)));
+        return wanted >= allowed
+            ? (wanted, null)
+            : (
+                allowed,
+                FormattableString.Invariant(
+                    $"The smallest source is {smallest:0.##} mm wide. It needs cells of {wanted:0.###} mm; this call allows {allowed:0.###} mm, so temperatures under it can be up to 8 % low."
+                )
+            );
     }
 
     private static double[] Field(PlateHeatAsk ask, HeatGrid grid)

@@ -38,11 +38,10 @@ public sealed class Ceiling
     /// <summary>The margin over a part whose top is <paramref name="top"/>; null when the plate is not over it.</summary>
     public PartMargin? Over(Part part, Polygon top)
     {
-        if (!_outline.Bounds.Meets(top.Bounds))
+        // lands and pockets act only inside the plate's outline
+        if (PolygonOverlap.Common(_outline, top) is not { } inside || inside.Area <= PolygonOverlap.TouchMm2)
             return null;
-        var under = PolygonOverlap.Area(_outline, top);
-        if (under <= PolygonOverlap.TouchMm2)
-            return null;
+        (top, var under) = (inside, inside.Area);
         (double Step, CeilingRegion Region)? lowest = null;
         void Consider(double step, CeilingRegion region)
         {

@@ -99,6 +99,10 @@ public static class Fit
         return heaviest >= Weight.Work ? Verdict.SeatsWithWork : Verdict.Seats;
     }
 
+    /// <summary>One chance is one figure wherever it is shown: halves are rounded up.</summary>
+    internal static double Percent(double chance) =>
+        Math.Round(Math.Round(chance * 100, 6), MidpointRounding.AwayFromZero);
+
     public const string WrongSocket = "wrong socket";
 
     internal static readonly (string[] Codes, string Words)[] Hopeless =
@@ -122,7 +126,7 @@ public static class Fit
                     : laid.Tight.Count > 0 ? $"seats, {laid.Tight[0].Part} tight {Mm(laid.Tight[0].MarginMm)} mm"
                     : "seats, with work";
             case Verdict.Unproven:
-                return $"unproven, {Math.Round(chance * 100)} % likely";
+                return $"unproven, {Percent(chance)} % likely";
             default:
                 // what no filing or shimming can mend comes first
                 foreach (var (codes, words) in Hopeless)
@@ -132,7 +136,7 @@ public static class Fit
                     return $"{laid.Clashes[0].Part} clashes by {Mm(-laid.Clashes[0].MarginMm)} mm";
                 return judgements.FirstOrDefault(j => j.Weight == Weight.Clash)?.Reason.Code == "no-plane"
                     ? "the block misses the die"
-                    : $"seats in {Math.Round(chance * 100)} % of cases";
+                    : $"seats in {Percent(chance)} % of cases";
         }
     }
 }

@@ -94,7 +94,7 @@ internal static class FitReasons
                 new(
                     "chance",
                     FormattableString.Invariant(
-                        $"Positions are known to ±{3 * board.PositionSigmaMm:0.00} mm (3σ): chance of seating {chance * 100:0} %."
+                        $"Positions are known to ±{3 * board.PositionSigmaMm:0.00} mm (3σ): chance of seating {Fit.Percent(chance)} %."
                     ),
                     []
                 )

@@ -102,18 +102,18 @@ public sealed class Laid
         return new(plate, planeMm, clashes, tight);
     }
 
-    /// <summary>Every hot part on a face the block serves, by how much of its top has a land.</summary>
+    /// <summary>
+    /// Every hot part of the board, by how much of its top has a land, whatever the block is for; one that a stock piece goes on cooling
+    /// needs none.
+    /// </summary>
     private void Cover(Board board, Block block)
     {
         var faces = block.Plates.Select(p => p.Face).ToHashSet();
-        // a small block for some parts leaves the others to other blocks
-        var serves = block.Kind is BlockKind.Chip or BlockKind.PowerStage
-            ? block.Plates.SelectMany(p => p.Lands).ToList()
-            : null;
+        var stock = StockCooling.Of(board.Assembly);
         foreach (
             var part in faces
                 .SelectMany(f => ExposedParts.For(board, block, f))
-                .Where(p => p.Cool != Cooling.No && serves?.Exists(l => l.Serves(p)) != false)
+                .Where(p => p.Cool != Cooling.No && !stock.Contains(p.Id))
         )
         {
             var pairing = Pairings.Where(p => p.Part.Id == part.Id).MaxBy(p => p.Share);

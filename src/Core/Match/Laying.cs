@@ -49,7 +49,12 @@ public static class Laying
         var searched = known
             .Skip(standing.Count)
             .Select(a => Laid.On(board, block, a, settings))
-            .OrderBy(l => l.Clashes.Count > 0)
+            .OrderBy(l =>
+                // where nothing fixes its height nothing can be said to clash
+                l.Plates.Exists(p => p.PlaneMm is null) ? 2
+                : l.Clashes.Count > 0 ? 1
+                : 0
+            )
             .ThenByDescending(l => Math.Round(l.Covered.Watts, 6))
             .ThenByDescending(l => l.Covered.Parts)
             .ThenBy(l => Math.Round(l.Alignment.Ratio, 6));

@@ -15,7 +15,7 @@ public static class OrderFits
     {
         settings ??= new();
         var laid = OrderPlacement.Of(order, settings, cancel);
-        var covered = Covered(laid);
+        var covered = Covered(laid, order.Assembly);
         var pairs = new List<PairFit>();
         foreach (var pair in order.Pairs)
         {
@@ -49,7 +49,7 @@ public static class OrderFits
         };
     }
 
-    private static Dictionary<string, HashSet<string>> Covered(IReadOnlyList<LaidOn> laid) =>
+    private static Dictionary<string, HashSet<string>> Covered(IReadOnlyList<LaidOn> laid, Assembly? card) =>
         laid.GroupBy(l => l.Piece.Key)
             .ToDictionary(
                 g => g.Key,
@@ -57,6 +57,8 @@ public static class OrderFits
                     g.SelectMany(l => l.Laid.Coverage)
                         .Where(c => c.Share >= LandPairing.LeastShare)
                         .Select(c => c.Part)
+                        // a card's own assembly names its boards
+                        .Concat(StockCooling.Of(card, g.Key))
                         .ToHashSet()
             );
 

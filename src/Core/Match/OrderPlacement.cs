@@ -44,16 +44,39 @@ internal static class OrderPlacement
     {
         if (groups.Count == 1)
             return [Laid(groups[0], Laying.Best(groups[0].Piece.Board, groups[0].Block, settings))];
-        var options = groups.ConvertAll(g =>
-            Laying
-                .Through(g.Piece.Board, g.Block, settings, everywhere: true)
-                .Select(l => new Option(l, Taken(l), Outlines(g.Block, l), g.Block.Kind == BlockKind.BackPlate))
-                .ToList()
-        );
+        var staying = groups.Select((g, i) => Options(g, groups.Take(i), settings)).ToList();
         cancel.ThrowIfCancellationRequested();
-        var chosen = Choose(options);
+        var chosen =
+            Choose(staying, clear: true, left: 0)
+            ?? Choose(staying, clear: false, left: 0)
+            ?? Choose(groups.ConvertAll(g => Everywhere(g, settings)));
         return groups.Select((g, i) => Laid(g, chosen[i]?.Laid ?? Left(g, groups, chosen, i, settings)));
     }
+
+    /// <summary>
+    /// Where a block may go while each can have a place. One whose holes meet where its parts are stays there, whatever others need; only a
+    /// second one of the same document looks for a place of its own.
+    /// </summary>
+    private static List<Option> Options(Group g, IEnumerable<Group> earlier, FitSettings settings)
+    {
+        var standing = Laying.Through(g.Piece.Board, g.Block, settings);
+        var stays =
+            standing is [var first, ..] && first.Covered.Parts > 0 && !earlier.Any(e => e.Pair.Block.Id == g.Pair.Block.Id);
+        return stays ? AsOptions(g, standing) : Everywhere(g, settings);
+    }
+
+    private static List<Option> Everywhere(Group g, FitSettings settings) =>
+        AsOptions(g, Laying.Through(g.Piece.Board, g.Block, settings, everywhere: true));
+
+    private static List<Option> AsOptions(Group g, IReadOnlyList<Laid> through) =>
+        [
+            .. through.Select(l => new Option(
+                l,
+                Taken(l),
+                Outlines(g.Block, l),
+                g.Block.Kind == BlockKind.BackPlate
+            )),
+        ];
 
     private static LaidOn Laid(Group g, Laid laid) => new(g.Piece, g.Pair, g.Block, laid);
 

@@ -57,12 +57,12 @@ public static class MountStation
                 : troubles.Try(
                     scope,
                     () =>
-                        Tightening.Simulate(
-                            stack.WhileMounting(ways.BackPlateScrews == BackPlateScrews.All),
-                            Turns(ways.Increments),
-                            tiltLimitDeg: tiltLimitDeg,
-                            cancel: cancel
-                        )
+                    {
+                        var mounting = stack.WhileMounting(ways.BackPlateScrews == BackPlateScrews.All);
+                        return Turns(ways.Increments) is { } turns
+                            ? Tightening.Simulate(mounting, turns, tiltLimitDeg: tiltLimitDeg, cancel: cancel)
+                            : Tightening.InPasses(mounting, tiltLimitDeg, cancel);
+                    }
                 );
             pairs.Add(new(fit.Key, on.Board, tightening, MountScrews.Of(on.Laid.Block, ways, tightening)));
         }
@@ -80,7 +80,7 @@ public static class MountStation
         return new(pairs, holes, MountSteps.Of(order, match, pairs, ways, seats ?? [], teardown), troubles.List);
     }
 
-    /// <summary>Turns at a time; null for the simulated step.</summary>
+    /// <summary>Turns at a time; null for the fewest passes.</summary>
     private static double? Turns(Increments way) =>
         way switch
         {

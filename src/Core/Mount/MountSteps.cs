@@ -222,8 +222,7 @@ internal static class MountSteps
         private WorkStep Turn(TighteningResult t, TighteningMove m, int index)
         {
             var hole = _first.First(h => h.Id == m.Hole);
-            var partial = m.Turns < t.TakenTurns - 1e-6;
-            var turn = partial ? TurnWords.Degrees(m.Turns) : TurnWords.Of(m.Turns);
+            var turn = TurnWords.Of(m.Turns);
             var start = t.Moves.Take(index).LastOrDefault(x => x.Hole == m.Hole)?.MostTorqueNm ?? 0;
             var step = Screw(hole, $"turn-{m.Pass}-{m.Hole}", m.Home ? $"{turn}, {Home(hole)}" : turn) with
             {

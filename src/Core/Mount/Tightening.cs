@@ -7,7 +7,7 @@ namespace FaithfulBracket.Core.Mount;
 public static class Tightening
 {
     /// <summary>More tilt than this while tightening is out of bounds, degrees.</summary>
-    public const double DefaultTiltLimitDeg = 0.3;
+    public const double DefaultTiltLimitDeg = 0.5;
 
     public const int MostScrews = 64,
         MostMoves = 4000;
@@ -55,6 +55,107 @@ public static class Tightening
             RecommendedKeepsBounds = steps.TrueForAll(s => s.Keeps),
             PressesDie = plates.Exists(p => p.PressesDie),
         };
+    }
+
+    /// <summary>The fewest passes from just gripping to home that keep every limit, each of an amount that a hand can turn.</summary>
+    /// <param name="amounts">Simulates just these passes instead.</param>
+    /// <exception cref="InputException">As for <see cref="Simulate"/>.</exception>
+    public static TighteningResult Passes(
+        StackUp stack,
+        IReadOnlyList<double>? amounts = null,
+        IReadOnlyList<string>? order = null,
+        double tiltLimitDeg = DefaultTiltLimitDeg,
+        CancellationToken cancel = default
+    )
+    {
+        var plates = Plates(stack, order);
+        var limits = new TighteningLimits(tiltLimitDeg);
+        var passes = new List<TighteningPass>();
+        var (within, home) = (true, true);
+        string? broken = null;
+        foreach (var plate in plates)
+        {
+            var search = new PassSearch(plate, limits, cancel);
+            var chain = amounts ?? search.Find();
+            if (chain is null)
+            {
+                broken ??= search.Broken ?? "tilt";
+                chain = Smallest(plate.TurnsFromGrip);
+            }
+            double depth = 0;
+            for (var k = 0; k < chain.Count; k++)
+            {
+                cancel.ThrowIfCancellationRequested();
+                var amount = Math.Min(chain[k], plate.TurnsFromGrip - depth);
+                if (amount <= EvenTurns)
+                    break;
+                List<TighteningMove> moves = [.. plate.Pass(depth, amount, k + 1)];
+                within &= moves.TrueForAll(m => plate.BrokenBy(m, limits) is null);
+                depth += amount;
+                if (k < passes.Count)
+                    passes[k] = new(Math.Max(passes[k].Turns, amount), [.. passes[k].Moves, .. moves]);
+                else
+                    passes.Add(new(amount, moves));
+            }
+            var atHome = plate.TurnsFromGrip - depth <= EvenTurns;
+            home &= atHome;
+            if (atHome)
+                within &= plate.BrokenBy(plate.AtRest(), limits) is null;
+        }
+        List<TighteningMove> all = [.. passes.SelectMany(p => p.Moves)];
+        var corner = plates.SelectMany(p => CornerFirst(p, cancel)).ToList();
+        var taken = passes.Select(p => p.Turns).DefaultIfEmpty(0).Max();
+        return new(
+            [.. plates.SelectMany(p => p.Order).Select(h => h.Id)],
+            all,
+            WorstOf(all),
+            taken,
+            passes.Count,
+            tiltLimitDeg,
+            plates.Select(p => p.PeakLimitMPa).Min(),
+            WorstOf(corner)
+        )
+        {
+            TakenTurns = taken,
+            RecommendedKeepsBounds = within,
+            PressesDie = plates.Exists(p => p.PressesDie),
+            PassList = passes,
+            Within = within,
+            Home = home,
+            Broken = broken,
+            Fewest = amounts is null,
+        };
+    }
+
+    /// <summary>Nobody makes more passes over a ring.</summary>
+    public const int MostPasses = 6;
+
+    /// <summary>
+    /// As it is done at the bench: the fewest passes that keep every limit; where none do, or only with more passes than anybody makes,
+    /// even passes of a hand's turn, and the limit that they do not keep.
+    /// </summary>
+    public static TighteningResult InPasses(StackUp stack, double tiltLimitDeg, CancellationToken cancel)
+    {
+        var fewest = Passes(stack, tiltLimitDeg: tiltLimitDeg, cancel: cancel);
+        if (fewest.PassCount <= MostPasses)
+            return fewest;
+        var whole = Plates(stack, null).Max(p => p.TurnsFromGrip);
+        var even = PassSearch.Amounts.Last(a => Math.Ceiling(whole / a - EvenTurns) <= MostPasses);
+        List<double> amounts = [.. Enumerable.Repeat(even, (int)Math.Ceiling(whole / even - EvenTurns))];
+        return Passes(stack, amounts, tiltLimitDeg: tiltLimitDeg, cancel: cancel) with
+        {
+            Broken = fewest.Broken ?? "tilt",
+            Fewest = true,
+        };
+    }
+
+    /// <summary>Less than this is no turn.</summary>
+    private const double EvenTurns = 1e-9;
+
+    private static List<double> Smallest(double turns)
+    {
+        var step = PassSearch.Amounts[^1];
+        return [.. Enumerable.Repeat(step, Math.Min(MostMoves, (int)Math.Ceiling(turns / step - EvenTurns)))];
     }
 
     /// <summary>Moves of one's own, from screws just started.</summary>

@@ -25,6 +25,9 @@ public sealed record TighteningMove(
     public required string Plate { get; init; }
     public bool Home { get; init; }
 
+    /// <summary>How the plate rests after it.</summary>
+    internal PlateState? State { get; init; }
+
     /// <summary>What this screw holds, N; past it, it strips. Null where it was not looked at.</summary>
     public double? HoldsN { get; init; }
     internal bool Strips => LoadN > HoldsN;
@@ -74,6 +77,24 @@ public sealed record TighteningResult(
     Worst? OneCornerFirst
 )
 {
+    /// <summary>The passes one by one; absent in a record from before they were told.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public IReadOnlyList<TighteningPass> PassList { get; init; } = [];
+
+    internal int PassCount => Passes;
+
+    /// <summary>Whether tilt, load and pressure kept their limits in every move.</summary>
+    public bool Within { get; init; } = true;
+
+    /// <summary>Whether every screw came home.</summary>
+    public bool Home { get; init; } = true;
+
+    /// <summary>The limit that no chain of passes keeps: tilt, load or pressure; null where one does.</summary>
+    public string? Broken { get; init; }
+
+    /// <summary>Whether these are the fewest passes that keep every limit.</summary>
+    public bool Fewest { get; init; }
+
     /// <summary>The step the moves were made with: the recommended one, or what somebody chose.</summary>
     public required double TakenTurns { get; init; }
 
@@ -109,6 +130,10 @@ public sealed record TighteningResult(
                 bounds += FormattableString.Invariant($" and the die's edge under {limit:0.#} MPa");
             if (Strips is { } strips)
                 return $"{count} {strips}";
+            if (Fewest)
+                return Within
+                    ? $"{count} No fewer passes keep {bounds}."
+                    : $"{count} No {Tightening.MostPasses} passes keep the {BrokenWords}. Turn evenly, and hold the block level by hand until all screws grip.";
             if (!RecommendedKeepsBounds)
                 return FormattableString.Invariant(
                     $"{count} No even step keeps {bounds}: this one reaches {Worst.TiltDeg:0.00}°. Turn in the smallest steps and hold the block level by hand until all screws grip."
@@ -118,6 +143,14 @@ public sealed record TighteningResult(
                 : $"{count} Recommended is {RecommendedWords}, the largest even step that keeps {bounds}.";
         }
     }
+
+    private string BrokenWords =>
+        Broken switch
+        {
+            "load" => "load within the part's limit",
+            "pressure" => "pressure at the die's edge within its limit",
+            _ => FormattableString.Invariant($"tilt under {TiltLimitDeg:0.0}°"),
+        };
 
     /// <summary>Whether the recommended step stays in bounds all the way; the least step is recommended when none does.</summary>
     public bool RecommendedKeepsBounds { get; init; } = true;

@@ -6,6 +6,7 @@ public static class TurnWords
     public static string Of(double turns) =>
         turns switch
         {
+            0.0625 => "a sixteenth turn",
             0.125 => "an eighth turn",
             0.25 => "a quarter turn",
             0.5 => "half a turn",
@@ -17,5 +18,6 @@ public static class TurnWords
             _ => Degrees(turns),
         };
 
-    public static string Degrees(double turns) => FormattableString.Invariant($"{turns * 360:0}°");
+    /// <summary>To five degrees, which is as near as a hand turns.</summary>
+    public static string Degrees(double turns) => FormattableString.Invariant($"{Math.Max(5, Math.Round(turns * 72) * 5):0}°");
 }

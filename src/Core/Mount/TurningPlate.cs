@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Pads.Seating;
 
@@ -30,14 +31,17 @@ internal sealed class TurningPlate
                 .DefaultIfEmpty(double.NegativeInfinity)
                 .Max()
         );
-        PeakLimitMPa = model.Films.Select(f => f.Part.MaxPressureMPa).Min();
+        // the edge of bare silicon chips; a lid has none that does
+        PeakLimitMPa = Dies.Select(f => f.Part.MaxPressureMPa).Min();
         Loosen();
     }
 
     public string Id => _model.Plate.Id;
     public IReadOnlyList<BlockHole> Order { get; }
     public double? PeakLimitMPa { get; }
-    public bool PressesDie => _model.Films.Count > 0;
+    public bool PressesDie => Dies.Any();
+
+    private IEnumerable<(Part Part, PasteFilm Film)> Dies => _model.Films.Where(f => f.Part.Kind == PartKind.Die);
 
     /// <summary>Screws that are not home yet, in their order.</summary>
     public IEnumerable<BlockHole> Open => Order.Where(h => _remaining[h.Id] > 1e-9);
@@ -56,6 +60,70 @@ internal sealed class TurningPlate
         _pose = new(_startMm, 0, 0);
     }
 
+    /// <summary>
+    /// How far each head is from home when it just grips, mm: its spring begins to give at zero bond line; a head without a spring touches
+    /// the plate as it rests on its pads.
+    /// </summary>
+    private double GripMm(BlockHole hole) =>
+        hole.Spring is { } s
+            ? Math.Max(0, s.TravelMm)
+            : Math.Max(
+                0,
+                _model
+                    .Pads.Select(p => p.Contact.Squash(0) * p.Pad.ThicknessMm)
+                    .Append(_model.HomeMm)
+                    .Max() - _model.StopMm(hole)
+            );
+
+    private double GripTurns(BlockHole hole) => GripMm(hole) / ScrewThread.Of(hole.Thread, hole.ScrewMm).PitchMm;
+
+    /// <summary>Turns from just gripping to home, of the screws that have most.</summary>
+    public double TurnsFromGrip => Order.Select(GripTurns).DefaultIfEmpty(0).Max();
+
+    /// <summary>
+    /// One pass: from where every screw stands equally deep, each is turned once, in its order, by the same share of its way.
+    /// </summary>
+    /// <param name="depth">Turns since just gripping, and of this pass, of the screws that have most.</param>
+    public IEnumerable<TighteningMove> Pass(double depth, double amount, int pass)
+    {
+        var whole = TurnsFromGrip;
+        foreach (var hole in Order)
+            _remaining[hole.Id] = Math.Max(0, GripMm(hole) * (1 - depth / whole));
+        _pose = new(_startMm, 0, 0);
+        foreach (var hole in Order)
+            if (_remaining[hole.Id] > HomeMm)
+                yield return Turn(hole, pass, GripTurns(hole) * amount / whole);
+    }
+
+    /// <summary>Every screw home.</summary>
+    public PlateState AtRest()
+    {
+        foreach (var hole in Order)
+            _remaining[hole.Id] = 0;
+        var screws = _model.Screws(h => 0).Select(s => s.Contact);
+        _pose = PlateBalance.Solve([.. _fixed, .. screws], new(_startMm, 0, 0));
+        return new(TiltOf(_pose), _model.Films.ConvertAll(f => SeatingSolver.Die(f.Part, f.Film, _pose, _paste)));
+    }
+
+    /// <summary>Which limit a state is past: tilt, load or pressure; null where none.</summary>
+    public string? BrokenBy(PlateState state, TighteningLimits limits)
+    {
+        if (state.TiltDeg > limits.TiltDeg)
+            return "tilt";
+        if (state.Dies.Any(d => d.LoadN > d.MaxLoadN))
+            return "load";
+        var silicon = Dies.Select(d => d.Part.Id).ToHashSet();
+        return state.Dies.Any(d => silicon.Contains(d.Part) && d.PeakMPa > d.MaxPressureMPa) ? "pressure" : null;
+    }
+
+    public string? BrokenBy(TighteningMove move, TighteningLimits limits) => BrokenBy(move.State!, limits);
+
+    /// <summary>The larger of the turns about x and y, degrees.</summary>
+    private static double TiltOf(PlatePose pose) => Math.Max(Math.Abs(pose.TiltDeg.X), Math.Abs(pose.TiltDeg.Y));
+
+    /// <summary>Less than this to go is home, mm.</summary>
+    private const double HomeMm = 1e-9;
+
     /// <summary>How far the head is from home when it first touches spring or plate, mm.</summary>
     private double StartRemaining(BlockHole hole) =>
         hole.Spring is { } s
@@ -70,11 +138,14 @@ internal sealed class TurningPlate
         var advance = Math.Min(turns * thread.PitchMm, _remaining[hole.Id]);
         _remaining[hole.Id] -= advance;
         var screws = _model.Screws(h => _remaining[h.Id]).ToList();
-        _pose = PlateBalance.Solve([.. _fixed, .. screws.Select(s => s.Contact), _weight], _pose);
+        // at home the screws hold it, and nothing else does
+        var held = Open.Any() ? [_weight] : Array.Empty<Contact>();
+        _pose = PlateBalance.Solve([.. _fixed, .. screws.Select(s => s.Contact), .. held], _pose);
         var load = Math.Max(0, -SeatingSolver.Load(screws.First(s => s.Hole.Id == hole.Id).Contact, _pose));
         var dies = _model.Films.ConvertAll(f => SeatingSolver.Die(f.Part, f.Film, _pose, _paste));
         var films = dies.SelectMany(d => d.BondLinesUm).ToList();
-        var tilt = Math.Atan(Math.Sqrt(_pose.SlopeX * _pose.SlopeX + _pose.SlopeY * _pose.SlopeY)) * 180 / Math.PI;
+        var tilt = TiltOf(_pose);
+        var bare = dies.Where(d => Dies.Any(f => f.Part.Id == d.Part)).Select(d => d.PeakMPa).DefaultIfEmpty(0).Max();
         return new(
             hole.Id,
             pass,
@@ -82,12 +153,13 @@ internal sealed class TurningPlate
             load,
             thread.TorqueNm(load),
             tilt,
-            dies.Count == 0 ? 0 : dies.Max(d => d.PeakMPa),
+            bare,
             advance,
             films.Count == 0 ? [] : [films.Min(), films.Max()]
         )
         {
             Plate = Id,
+            State = new(tilt, dies),
             Home = _remaining[hole.Id] <= 1e-9,
             HoldsN = thread.HoldsN,
             Dies =
@@ -106,12 +178,12 @@ internal sealed class TurningPlate
     }
 
     /// <summary>
-    /// The block's own weight and a hand's touch, in the plate's middle: enough that it lies on its pads before the
-    /// first turn.
+    /// A touch in the plate's middle, so that it lies on its pads while no screw holds it. It is no load: no document states one, and it is
+    /// far under what any film or pad shows.
     /// </summary>
     private sealed class DeadWeight(Geometry.Point2 at) : Contact([new(at.X, at.Y, 1)])
     {
-        private const double WeightN = 5;
+        private const double WeightN = 1e-3;
 
         public override (double Force, double Slope) At(double heightMm) => (-WeightN, 0);
     }

@@ -96,7 +96,7 @@ public sealed record ShopSettings
     public FigureStyle Figures { get; init; } = new();
 
     /// <summary>How far a board may tilt while it is tightened, degrees.</summary>
-    public double TiltLimitDeg { get; init; } = 0.3;
+    public double TiltLimitDeg { get; init; } = 0.5;
 
     /// <summary>How long a leak test holds, s.</summary>
     public int LeakHoldS { get; init; } = 900;

@@ -82,7 +82,8 @@ internal sealed record Exponential(double SteadyC, double LeftC, double TauS, do
     }
 
     /// <summary>Standard error of the steady value, all three figures free.</summary>
-    public (double Error, double Freedom) SteadyError(IReadOnlyList<LogSample> log)
+    /// <param name="resolutionK">What the sensor tells apart.</param>
+    public (double Error, double Freedom) SteadyError(IReadOnlyList<LogSample> log, double resolutionK = 0)
     {
         var normal = new double[3, 3];
         foreach (var s in log)
@@ -95,7 +96,7 @@ internal sealed record Exponential(double SteadyC, double LeftC, double TauS, do
                 normal[i, j] += g[i] * g[j];
         }
         var freedom = Math.Max(1, log.Count - 3);
-        var variance = Squares / freedom;
+        var variance = Squares / freedom + LogNoise.Rounding(resolutionK);
         // where nothing is left to settle the time constant is free, and tells nothing of the rest
         if (!(normal[2, 2] > 1e-12 * normal[0, 0]))
             return (Math.Sqrt(variance / log.Count), freedom);

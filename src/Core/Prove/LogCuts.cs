@@ -19,12 +19,17 @@ internal sealed class LogCuts
     private LogCuts(List<LogSample> log, CancellationToken cancel) => (_log, _cancel) = (log, cancel);
 
     /// <summary>The first sample of each stretch, from 0.</summary>
-    public static IReadOnlyList<int> Of(List<LogSample> log, CancellationToken cancel = default)
+    /// <param name="resolutionK">What the sensor tells apart: its steps are no change of load.</param>
+    public static IReadOnlyList<int> Of(
+        List<LogSample> log,
+        double resolutionK = 0,
+        CancellationToken cancel = default
+    )
     {
         var n = log.Count;
         if (n < 2 * LeastInStretch)
             return [0];
-        var noise = LogNoise.Of(log);
+        var noise = LogNoise.Of(log, resolutionK);
         var cuts = new LogCuts(log, cancel);
         // what one exponential leaves has to be clearly more than noise
         return cuts.Squares(0, n) < noise * noise * (n + 6 * Math.Sqrt(2.0 * n)) ? [0] : cuts.Best(noise * noise * n);

@@ -3,6 +3,33 @@ namespace FaithfulBracket.Core.Prove;
 /// <summary>How much a log flickers.</summary>
 internal static class LogNoise
 {
+    /// <summary>Variance of a value rounded to steps of one, a uniform spread: 1/12.</summary>
+    private const double RoundedVariance = 1.0 / 12;
+
+    /// <summary>
+    /// What a sensor tells apart, K: the least difference of two of its values; 0 where every value is the same. Each value is off by up to
+    /// half of it, which no neighbour shows.
+    /// </summary>
+    public static double Resolution(IReadOnlyList<LogSample> log)
+    {
+        var values = log.Select(s => s.C).Distinct().Order().ToList();
+        var least = double.PositiveInfinity;
+        for (var i = 1; i < values.Count; i++)
+            if (values[i] - values[i - 1] is > SameK and var apart && apart < least)
+                least = apart;
+        // values farther apart are different loads, not the steps of a sensor
+        return least <= CoarsestK ? least : 0;
+    }
+
+    /// <summary>Variance that rounding to a sensor's resolution adds to each sample, K².</summary>
+    public static double Rounding(double resolutionK) => resolutionK * resolutionK * RoundedVariance;
+
+    /// <summary>The coarsest sensor shows whole degrees, K.</summary>
+    private const double CoarsestK = 1 + SameK;
+
+    /// <summary>Values closer than this are one value.</summary>
+    private const double SameK = 1e-6;
+
     /// <summary>No sensor resolves less, K.</summary>
     public const double ResolutionK = 0.005;
 
@@ -13,7 +40,8 @@ internal static class LogNoise
     /// Standard deviation of a sample, out of what three neighbours in a line leave; the middle of all, so that steps
     /// do not count.
     /// </summary>
-    public static double Of(IReadOnlyList<LogSample> log)
+    /// <param name="resolutionK">See <see cref="Resolution"/>.</param>
+    public static double Of(IReadOnlyList<LogSample> log, double resolutionK = 0)
     {
         var second = new List<double>(log.Count);
         for (var i = 1; i + 1 < log.Count; i++)
@@ -25,6 +53,7 @@ internal static class LogNoise
         }
         second.Sort();
         var median = second.Count == 0 ? 0 : second[second.Count / 2];
-        return Math.Max(median / MedianShare, ResolutionK);
+        var flicker = Math.Max(median / MedianShare, ResolutionK);
+        return Math.Sqrt(flicker * flicker + Rounding(resolutionK));
     }
 }

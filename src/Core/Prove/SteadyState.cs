@@ -44,15 +44,18 @@ public static class SteadyState
         CancellationToken cancel = default
     )
     {
-        samples = LogSlips.Without(samples);
+        // seconds may count from any instant: from the first sample on they keep their digits
+        var origin = samples[0].TS;
+        samples = LogSlips.Without([.. samples.Select(s => s with { TS = s.TS - origin })]);
+        var resolution = LogNoise.Resolution(samples);
         var log = Averaged(samples);
-        var cuts = LogCuts.Of(log, cancel);
+        var cuts = LogCuts.Of(log, resolution, cancel);
         int First(int averaged) => (int)((long)averaged * samples.Count / log.Count);
         var regimes = cuts.Select(
                 (_, i) =>
                     new Regime(
-                        samples[First(cuts[i])].TS,
-                        i + 1 < cuts.Count ? samples[First(cuts[i + 1]) - 1].TS : samples[^1].TS
+                        origin + samples[First(cuts[i])].TS,
+                        origin + (i + 1 < cuts.Count ? samples[First(cuts[i + 1]) - 1].TS : samples[^1].TS)
                     )
             )
             .ToList();
@@ -61,7 +64,12 @@ public static class SteadyState
         var own = samples.Skip(whole ? First(cuts[^1]) : First(cuts[^1] + 1)).ToList();
         var last = own.Count > MostFitted ? Averaged(own) : own;
         var fit = Exponential.Fit(last, cancel);
-        var (plusMinus, freedom) = fit.SteadyError(last);
+        if (FlatLog.Of(last, fit, resolution) is { } flat)
+        {
+            var stands = flat.PlusMinusC <= withinK;
+            return new(flat.MeanC, flat.PlusMinusC, 0, stands, stands ? 0 : flat.MoreS(withinK, MostMoreS), regimes);
+        }
+        var (plusMinus, freedom) = fit.SteadyError(last, resolution);
         var half = plusMinus * Student.Times(Share, freedom);
         var away = Math.Abs(fit.At(last[^1].TS) - fit.SteadyC);
         var settled = away <= withinK && half <= withinK;

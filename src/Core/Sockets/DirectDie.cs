@@ -69,8 +69,9 @@ public sealed record LayerRise(string Layer, double K);
 /// <summary>Lid on or lid off: heights, loads on the dies, and what is gained in kelvin.</summary>
 public static class DirectDie
 {
-    private const double CopperWPerMK = 390,
-        SolderWPerMK = 80,
+    internal const double CopperWPerMK = 390;
+
+    private const double SolderWPerMK = 80,
         PastedWPerMK = 4,
         UnstatedBondMm = 0.3;
 
@@ -97,11 +98,16 @@ public static class DirectDie
         var lid =
             HeightChain.Lid(processor)
             ?? throw new InputException("processor/parts", "Expected a lid: without one there is nothing to take off.");
-        var kit = block.Sockets.FirstOrDefault(s => s.Socket == socket.Id);
+        var kit = SocketKits.Choose(block, socket, processor, lid: false, ask.Metal.BondLineUm / 1000);
         var lidded = HeightChain.Of(socket, processor, block, kit, lid: true, ask.PasteBondLineUm / 1000);
         var direct = HeightChain.Of(socket, processor, block, kit, lid: false, ask.Metal.BondLineUm / 1000);
         var stamp = SocketMatch.Stamp(socket, dies, block, kit, direct);
         var shares = PowerShares.Of(dies);
+        if (Math.Abs(shares.Sum() - 1) > PowerShares.SumWithin)
+            throw new InputException(
+                "processor/parts",
+                FormattableString.Invariant($"The dies' power shares sum to {shares.Sum():0.###}; expected 1.")
+            );
         var meant = Gain(ask, lid, dies, shares, new(1, 1, 1, 1));
         var (low, high) = Range(ask, lid, dies, shares);
         var refusals = Refusals(block, processor).ToList();
@@ -113,7 +119,7 @@ public static class DirectDie
             stamp.Dies,
             stamp.LoadCentre,
             stamp.AreaCentre,
-            dies.Zip(shares).Aggregate(default(Point2), (sum, d) => sum + d.First.Top().Centroid * d.Second),
+            dies.Zip(shares).Aggregate(default(Point2), (sum, d) => sum + d.First.Top().Centroid * (d.Second / shares.Sum())),
             gain,
             low,
             high,
@@ -220,7 +226,7 @@ public static class DirectDie
         && HeightChain.Dies(processor).Any(d => BondK(processor, lid, d) > LeastSolderWPerMK);
 
     /// <summary>Solder where nothing else is said; paste where the processor says so.</summary>
-    private static double BondK(Board processor, Part lid, Part die) =>
+    internal static double BondK(Board processor, Part lid, Part die) =>
         die.BondKWPerMK
         ?? lid.BondKWPerMK
         ?? (
@@ -264,8 +270,8 @@ public static class DirectDie
     )
     {
         static Judgement Say(Weight w, string code, string text) => new(w, new(code, text, []));
-        if (kit is null)
-            yield return Say(Weight.Clash, "wrong-socket", $"The block names no kit for socket {ask.Socket.Id}.");
+        foreach (var wrong in SocketMatch.Fits(ask.Socket, ask.Processor, ask.Block, kit))
+            yield return wrong;
         if (direct.StopGapMm is < 0 and var gap)
             yield return Say(
                 Weight.Clash,

@@ -26,6 +26,9 @@ public sealed record HeightChain(
     double ShimMm
 )
 {
+    /// <summary>Heights closer than this are equal, mm.</summary>
+    public const double EqualMm = 1e-6;
+
     /// <param name="lid">False where the lid is taken off.</param>
     /// <param name="bondMm">Film between contact and block.</param>
     public static HeightChain Of(Socket socket, Board processor, Block block, SocketFit? kit, bool lid, double bondMm)
@@ -34,6 +37,9 @@ public sealed record HeightChain(
         var contact = seat + processor.ThicknessMm + TopMm(processor, lid);
         var home = Math.Max(contact + bondMm, kit?.StopHeightMm ?? double.NegativeInfinity);
         var gap = contact + bondMm - kit?.StopHeightMm;
+        // equal heights meet, whatever their sums round to
+        if (gap is { } g && Math.Abs(g) < EqualMm)
+            gap = 0;
         var design = kit?.DesignHeightMm ?? contact + bondMm;
         var springs = Springs(block, socket.Id).Sum(h => h.Spring!.RateNPerMm * Compression(h, home, design));
         var load = gap is < 0 ? 0 : springs;
@@ -45,7 +51,7 @@ public sealed record HeightChain(
             springs,
             load,
             load + hold,
-            gap is < 0 ? 0 : Math.Max(0, design - contact - bondMm)
+            gap is < 0 || design - contact - bondMm < EqualMm ? 0 : design - contact - bondMm
         );
     }
 

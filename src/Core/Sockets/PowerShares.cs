@@ -5,6 +5,9 @@ namespace FaithfulBracket.Core.Sockets;
 /// <summary>How a package's power is shared by its dies.</summary>
 public static class PowerShares
 {
+    /// <summary>Stated shares sum to one within this.</summary>
+    public const double SumWithin = 0.01;
+
     /// <summary>As stated; the rest by area, all by area where none is.</summary>
     public static double[] Of(IReadOnlyList<Part> dies)
     {

@@ -40,8 +40,8 @@ public static class SocketMatch
         CancellationToken cancel = default
     )
     {
-        var kit = block.Sockets.FirstOrDefault(s => s.Socket == socket.Id);
         var lidded = HeightChain.Lid(processor) is not null;
+        var kit = SocketKits.Choose(block, socket, processor, lidded, bondLineMm);
         var chain = HeightChain.Of(socket, processor, block, kit, lidded, bondLineMm);
         var stamp = Stamp(socket, processor, block, kit, chain);
         var peak = stamp.Dies.Select(d => d.PeakMPa).DefaultIfEmpty(0).Max();
@@ -107,7 +107,7 @@ public static class SocketMatch
             : DieStamp.Of([.. faces.Select(f => (f.Id, f.Top()))], chain.LoadN, at);
     }
 
-    private static IEnumerable<Judgement> Fits(Socket socket, Board processor, Block block, SocketFit? kit)
+    internal static IEnumerable<Judgement> Fits(Socket socket, Board processor, Block block, SocketFit? kit)
     {
         if (processor.Socket is { } own && own != socket.Id)
             yield return Clash(
@@ -129,7 +129,7 @@ public static class SocketMatch
             );
     }
 
-    private static Posts? PostsOf(string? text) =>
+    internal static Posts? PostsOf(string? text) =>
         text switch
         {
             "backPlate" or "back-plate" => Posts.BackPlate,

@@ -16,13 +16,13 @@ internal static class ComputeInputs
 
     public static Block Block(ObjectReader o) => BlockReader.Read(o.Object("block"));
 
-    /// <summary>Materials given inline, over those of the drawer.</summary>
-    public static Dictionary<string, PadMaterial> Materials(ObjectReader o, ShopMemory shop)
+    /// <summary>Materials given inline; names that are not among them are looked up, the documented defaults first.</summary>
+    public static IReadOnlyDictionary<string, PadMaterial> Materials(ObjectReader o, ShopMemory shop)
     {
-        var known = shop.Drawer.Materials.ToDictionary(m => m.Id);
+        var given = new Dictionary<string, PadMaterial>();
         foreach (var m in o.Objects("materials", Material))
-            known[m.Id] = m;
-        return known;
+            given[m.Id] = m;
+        return new NamedMaterials(given, id => shop.Drawer.Materials.FirstOrDefault(m => m.Id == id));
     }
 
     public static PadMaterial Material(ObjectReader o)
@@ -68,7 +68,9 @@ internal static class ComputeInputs
         PasteMaterial paste;
         if (id is not null && !p.Has("yieldPa"))
         {
-            var known = shop.Drawer.Pastes.FirstOrDefault(x => x.Material.Id == id || x.Id == id)?.Material;
+            var known =
+                DefaultMaterials.Pastes.GetValueOrDefault(id)
+                ?? shop.Drawer.Pastes.FirstOrDefault(x => x.Material.Id == id || x.Id == id)?.Material;
             if (known is null)
                 p.Fault("id", $"Paste \"{id}\" is not known: give its values or add it to the drawer.");
             paste = known ?? new(id, 100, 100, 2.5);

@@ -32,7 +32,7 @@ internal static class ComputeEndpoints
         Posted(compute.MapPost("/identify", IdentifyEndpoint.AnswerAsync), IdentifyEndpoint.InWords);
         Posted(compute.MapPost("/trace", TraceEndpoint.AnswerAsync), TraceEndpoint.InWords);
         Posted(compute.MapPost("/work-order", WorkOrderEndpoint.AnswerAsync), WorkOrderEndpoint.InWords);
-        Posted(compute.MapPost("/tightening", TighteningAsync), $"{Documents} {Tightening.InWords}");
+        Posted(compute.MapPost("/tightening", TighteningEndpoint.AnswerAsync), $"{Documents} {Tightening.InWords}");
         compute
             .MapPost("/read-layout", LayoutEndpoint.AnswerAsync)
             .Accepts<IFormFileCollection>("multipart/form-data")
@@ -179,30 +179,5 @@ internal static class ComputeEndpoints
     {
         var board = await Bodies.ReadAsync(request, ComputeInputs.Board);
         return TypedResults.Ok(TeardownPlanner.Plan(board, null, request.HttpContext.RequestAborted));
-    }
-
-    private static async Task<Ok<TighteningResult>> TighteningAsync(HttpRequest request, ShopMemory shop)
-    {
-        var (board, block, pads, materials, paste, turns, order) = await Bodies.ReadAsync(
-            request,
-            o =>
-                (
-                    ComputeInputs.Board(o),
-                    ComputeInputs.Block(o),
-                    ComputeInputs.Pads(o),
-                    ComputeInputs.Materials(o, shop),
-                    ComputeInputs.Paste(o, shop),
-                    o.OptionalNumber("turnsPerMove", 0.01, 100),
-                    o.Has("order") ? o.Texts("order") : null
-                )
-        );
-        return TypedResults.Ok(
-            Tightening.Simulate(
-                new StackUp(LaidBlock.Of(board, block), pads, materials, paste).WhileMounting(screwsIn: true),
-                turns,
-                order,
-                cancel: request.HttpContext.RequestAborted
-            )
-        );
     }
 }

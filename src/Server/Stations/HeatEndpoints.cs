@@ -1,5 +1,7 @@
+using System.Text.Json.Serialization;
 using FaithfulBracket.Core.Heat;
 using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Prove.Faults;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
@@ -58,7 +60,7 @@ internal static class HeatEndpoints
                         paste,
                         at,
                         readings,
-                        FaultPriors.Of(shop.Settings.Faults),
+                        FaultPriors.Of(new ShopSettings().Faults),
                         looks,
                         cancel: cancel
                     ),
@@ -83,7 +85,44 @@ internal static class HeatEndpoints
         return readings;
     }
 
-    private static async Task<Ok<ExpectResult>> ExpectAsync(HttpRequest request, ShopMemory shop)
+    /// <summary>One part with watts; nothing but its name where a warning says why nothing is told.</summary>
+    internal sealed record ExpectedAnswerPart(
+        string Part,
+        [property: JsonIgnore(Condition = JsonIgnoreCondition.Never)] double? C,
+        double? LandC,
+        double? ThroughK,
+        double? LimitC,
+        double Watts,
+        double? RangeK
+    );
+
+    internal sealed record ExpectAnswer(
+        double CoolantRiseK,
+        double CoolantMeanC,
+        IReadOnlyList<ExpectedAnswerPart> Parts,
+        IReadOnlyList<string> Warnings
+    );
+
+    private static ExpectAnswer Answer(ExpectResult r) =>
+        new(
+            r.CoolantRiseK,
+            r.CoolantMeanC,
+            [
+                .. r.Parts.Select(p => new ExpectedAnswerPart(
+                    p.Part,
+                    p.C,
+                    p.LandC,
+                    p.ThroughK,
+                    p.LimitC,
+                    p.Watts,
+                    p.RangeK
+                )),
+                .. r.Untold.Select(p => new ExpectedAnswerPart(p.Id, null, null, null, p.LimitC, p.DissipationW, null)),
+            ],
+            r.Warnings
+        );
+
+    private static async Task<Ok<ExpectAnswer>> ExpectAsync(HttpRequest request, ShopMemory shop)
     {
         var (board, block, pads, materials, paste, at) = await Bodies.ReadAsync(
             request,
@@ -99,7 +138,10 @@ internal static class HeatEndpoints
         );
         var cancel = request.HttpContext.RequestAborted;
         return TypedResults.Ok(
-            await Task.Run(() => Expect.Of(LaidBlock.Of(board, block), pads, materials, paste, at, cancel), cancel)
+            await Task.Run(
+                () => Answer(Expect.Of(LaidBlock.Of(board, block), pads, materials, paste, at, cancel)),
+                cancel
+            )
         );
     }
 
