@@ -1258,7 +1258,7 @@ const petrelScrews = (key) => [
     ring: 1,
     required: true,
     washer: 'plastic',
-    spring: { rateNPerMm: 42, travelMm: 1.4 },
+    spring: { rateNPerMm: 38, travelMm: 1.4 },
     finish: 'stop',
   })),
   ...[42, -42].map((y, i) => ({

@@ -139,7 +139,7 @@ export const pasteLand = (id, outline, forKind, stepMm = 0) => ({
 })
 /** Paste film the heights are made for, mm. */
 export const film = 0.03
-export const sprung = (list, ring, rateNPerMm = 75, more = {}) =>
+export const sprung = (list, ring, rateNPerMm = 58, more = {}) =>
   list.map(([id, x, y]) => ({
     id,
     x: round(x),

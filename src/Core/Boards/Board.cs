@@ -143,6 +143,13 @@ public sealed record Part
     public double? PowerShare { get; init; }
     public Polygon? PackageOutline { get; init; }
 
+    /// <summary>What the part is built on, soldered to the board; null takes what its kind usually has.</summary>
+    public Substrate? Substrate { get; init; }
+
+    /// <summary>Whether the part is said to have no substrate: it presses with its own outline.</summary>
+    [JsonIgnore]
+    public bool NoSubstrate { get; init; }
+
     /// <summary>Conductivity of the lid and of the bond under it, W/(m·K); null takes copper, and solder or paste by the bond.</summary>
     public double? LidKWPerMK { get; init; }
     public double? BondKWPerMK { get; init; }

@@ -67,7 +67,8 @@ public static class Expect
         var rise = Coolant.RiseK(heat.Watts, at.FlowLMin);
         var mean = at.CoolantInC + rise / 2;
         var parts = new List<ExpectedPart>();
-        foreach (var part in heat.Parts.Concat(heat.Others.SelectMany(o => o.Parts)))
+        // what two plates cover is told once, from the first
+        foreach (var part in heat.Parts.Concat(heat.Others.SelectMany(o => o.Parts)).DistinctBy(p => p.Part.Id))
         {
             if (ways.KPerW(part) is not { } through || heat.LandRise(part) is not { } land)
                 continue;

@@ -1,21 +1,46 @@
 namespace FaithfulBracket.Core.Mount;
 
+/// <summary>How a strain at the rims of packages is judged.</summary>
+public enum StrainLevel
+{
+    Fine,
+    Watch,
+    Risk,
+    Unknown,
+}
+
 /// <summary>
 /// What a strain of the board's surface means for the solder joints on it. Far past what they take they have cracked, and the laminate's
 /// skin leaves its straight line: a figure would tell nothing.
 /// </summary>
 public static class JointStrain
 {
-    /// <summary>Surface strain that assembly practice takes as safe for fine-pitch solder joints, millionths.</summary>
-    public const double LimitMicro = 500;
+    /// <summary>A hand turns a screw so fast that the board strains by so much, millionths a second.</summary>
+    public const double HandRate = 100;
 
-    /// <summary>Times the limit up to which a figure is told: a fifth of a percent, where glass laminate stops being straight.</summary>
-    public const double MostTimes = 4;
+    /// <summary>Of the limit: what stays for years is watched from the half of it on, and a risk from the whole of it.</summary>
+    public const double WatchShare = 0.5,
+        RiskShare = 1;
 
-    public static bool Past(double micro) => micro > LimitMicro;
+    /// <summary>Times the limit up to which a figure is told.</summary>
+    public const double MostTimes = 2;
 
-    public static string InWords(double micro) =>
-        micro <= MostTimes * LimitMicro
-            ? FormattableString.Invariant($"{micro:0} millionths")
-            : FormattableString.Invariant($"over {MostTimes * LimitMicro:0} millionths, where joints crack");
+    /// <summary>
+    /// Largest principal strain beside a package that its joints take while a board is assembled, millionths: √(2.35/t)·(1900 − 300·log₁₀ rate),
+    /// the form commonly quoted from IPC/JEDEC-9704.
+    /// </summary>
+    /// <param name="boardMm">Thickness of the board, mm.</param>
+    /// <param name="rate">Millionths a second, 1 or more.</param>
+    public static double LimitMicro(double boardMm, double rate = HandRate) =>
+        Math.Sqrt(2.35 / boardMm) * (1900 - 300 * Math.Log10(Math.Max(1, rate)));
+
+    public static StrainLevel Level(double micro, double limitMicro) =>
+        micro > RiskShare * limitMicro ? StrainLevel.Risk
+        : micro > WatchShare * limitMicro ? StrainLevel.Watch
+        : StrainLevel.Fine;
+
+    public static string InWords(double micro, double limitMicro) =>
+        micro <= MostTimes * limitMicro
+            ? FormattableString.Invariant($"{micro:0} µε")
+            : FormattableString.Invariant($"over {MostTimes * limitMicro:0} µε");
 }

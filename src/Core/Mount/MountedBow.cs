@@ -10,17 +10,29 @@ namespace FaithfulBracket.Core.Mount;
 /// <param name="Without">Without the back plate; null where the model says nothing, and <paramref name="Text"/> says why.</param>
 public sealed record MountedBowResult(BowResult? Without, BowResult? With, string Text, Validity Validity)
 {
-    /// <summary>Strain under the parts without the back plate, in words; null where no bow is told.</summary>
+    /// <summary>Strain at the packages' rims without the back plate, in words; null where no bow is told.</summary>
     public string? WithoutStrain { get; init; }
 
     /// <summary>The same with it.</summary>
     public string? WithStrain { get; init; }
 
+    /// <summary>How the strain is judged as it will be mounted.</summary>
+    public StrainLevel Level { get; init; } = StrainLevel.Unknown;
+
+    /// <summary>What joints take while screws are turned, millionths.</summary>
+    public double LimitMicro { get; init; }
+
+    /// <summary>Strain at the rims with solder that joins less or more than usual, millionths: least and most.</summary>
+    public IReadOnlyList<double> RangeMicro { get; init; } = [];
+
     /// <summary>As it will be mounted, the joints are strained past what they take.</summary>
-    public bool PastLimit { get; init; }
+    public bool PastLimit => Level == StrainLevel.Risk;
 }
 
-/// <summary>How the mounted board bows: held at its screws, pressed by die and pads; with and without the back plate.</summary>
+/// <summary>
+/// How the mounted board bows: pressed over its packages, pulled by sprung screws, held where screws clamp it on standoffs; with and without
+/// the back plate. Packages stiffen it; their joints are judged just outside their rims.
+/// </summary>
 public static class MountedBow
 {
     /// <summary>Bending of thin plates holds for deflections of the thickness's order; free edges forgive twice that.</summary>
@@ -28,7 +40,9 @@ public static class MountedBow
     private const double WasherMm = 5;
     private const int Elements = 1200;
 
-    private static double Rim(Part p) => p.Kind is PartKind.Die or PartKind.Lid ? 2 * BoardStiffness.PackageRimMm : 0;
+    /// <summary>Ceramic parts larger than this, and so near to a package, crack with its joints, mm.</summary>
+    private const double BrittleMm = 2,
+        BesideMm = 5;
 
     public static MountedBowResult Of(
         LaidBlock laid,
@@ -38,81 +52,11 @@ public static class MountedBow
     )
     {
         stiffness ??= new();
-        var (board, block, placement) = laid;
-        var loads = seated
-            .Dies.Select(d => (d.Part, d.LoadN))
-            .Concat(seated.Pads.Select(p => (p.Part, p.LoadN)))
-            .Where(l => l.LoadN > 0)
-            .Select(l => board.FindPart(l.Part))
-            .Zip(
-                seated.Dies.Select(d => d.LoadN).Concat(seated.Pads.Select(p => p.LoadN)).Where(n => n > 0),
-                (p, n) => new BowLoad(p!.X, p.Y, p.WidthMm, p.DepthMm, p.Face == Face.Back ? n : -n)
-            )
-            .ToList();
-        var supports = block
-            .Plates.SelectMany(p => p.Holes)
-            .Where(h => seated.Screws.Any(s => s.Hole == h.Id && s.LoadN > 0.1))
-            .Select(h => placement.Apply(h.At))
-            .Where(p => board.Outline.Contains(p))
-            .Select(p => new BowSupport(p.X, p.Y, SupportKind.Pinned, WasherMm))
-            .ToList();
-        var dies = board.Parts.Where(p => p.Face == Face.Front && p.Kind is PartKind.Die or PartKind.Lid).ToList();
-        // what lies in a socket is held there and stiffens nothing; the plate behind it does
-        List<(Polygon, double)> stiff = board.Backing is { } plate
-            ? [(plate.Area, plate.Factor)]
-            :
-            [
-                .. dies.Select(d => (d.Top(), BoardStiffness.DieFactor)),
-                .. dies.Select(d =>
-                    (
-                        Polygon.Rectangle(
-                            d.At,
-                            d.WidthMm + 2 * BoardStiffness.PackageRimMm,
-                            d.DepthMm + 2 * BoardStiffness.PackageRimMm,
-                            d.RotationDeg
-                        ),
-                        stiffness.PackageFactor
-                    )
-                ),
-            ];
-        var problem = new BowProblem(board.Outline, board.ThicknessMm, stiffness.EMPa, stiffness.Nu)
-        {
-            Supports = supports,
-            Loads = loads,
-            Elements = Elements,
-            Stiffeners = stiff,
-            // beside a screw the laminate strains most, but no joints lie there
-            Watched =
-            [
-                .. board
-                    .Parts.Where(p => p.Cool != Cooling.No && p.Kind is not (PartKind.Inductor or PartKind.Capacitor))
-                    // what lies in a socket is not soldered to the board
-                    .Where(p => board.Backing is null || p.Kind is not (PartKind.Die or PartKind.Lid))
-                    .Select(p => Polygon.Rectangle(p.At, p.WidthMm + Rim(p), p.DepthMm + Rim(p), p.RotationDeg)),
-            ],
-        };
+        var board = laid.Board;
+        var problem = Problem(laid, seated, stiffness, Substrate.UsualJoined);
         var held = BowHold.Of(problem);
-        if (held == Validity.Outside)
-            return new(
-                null,
-                null,
-                "The screws that carry load lie in a line, so they do not hold the board against turning "
-                    + "about it: its bow can not be told. Support its far edge while you turn them.",
-                held
-            );
-        var bare = BoardBow.Solve(problem, cancel);
-        BowResult? backed = null;
-        if (
-            block.BackPlate is { StiffnessFactor: > 1 } back
-            && ConvexHull.Of([
-                .. block
-                    .Plates.SelectMany(p => p.Holes)
-                    .Where(h => back.UsesHoles.Contains(h.Id) || h.Role == HoleRole.Retention)
-                    .Select(h => placement.Apply(h.At)),
-            ])
-                is { } hull
-        )
-            backed = BoardBow.Solve(problem with { Stiffeners = [.. stiff, (hull, back.StiffnessFactor)] }, cancel);
+        var bare = Told(BoardBow.Solve(problem, cancel), problem);
+        var backed = BackPlate(laid) is { } plate ? Told(BoardBow.Solve(With(problem, plate), cancel), problem) : null;
         var worst = backed ?? bare;
         if (Math.Abs(worst.PeakMm) > MostThicknesses * board.ThicknessMm)
             return new(
@@ -123,30 +67,203 @@ public static class MountedBow
                 ),
                 Validity.Outside
             );
-        var strain = UnderParts(worst);
-        var told = JointStrain.InWords(strain);
-        var verdict = JointStrain.Past(strain)
-            ? FormattableString.Invariant(
-                $"past the {JointStrain.LimitMicro:0} that joints take: a stiffer back plate or thinner pads ease it"
+        var limit = JointStrain.LimitMicro(board.ThicknessMm);
+        if (worst.RimMicro is not { } strain)
+            return new(
+                bare,
+                backed,
+                FormattableString.Invariant(
+                    $"The board bows {Math.Abs(worst.PeakMm):0.00} mm. It carries no package whose joints could be judged."
+                ),
+                held
             )
-            : FormattableString.Invariant($"under the {JointStrain.LimitMicro:0} that joints take");
-        var weak =
-            held == Validity.Weak
-                ? " Its screws lie nearly in a line and hold it weakly: take this as a rough figure."
-                : "";
-        return new(
-            bare,
-            backed,
-            FormattableString.Invariant($"The board bows {Math.Abs(worst.PeakMm):0.00} mm; ")
-                + $"under the parts the strain reaches {told}, {verdict}.{weak}",
-            held
-        )
+            {
+                LimitMicro = limit,
+            };
+        double Rim(double joined)
         {
-            WithoutStrain = JointStrain.InWords(UnderParts(bare)),
-            WithStrain = backed is null ? null : JointStrain.InWords(UnderParts(backed)),
-            PastLimit = JointStrain.Past(strain),
+            var other = Problem(laid, seated, stiffness, joined);
+            return BoardBow.Solve(BackPlate(laid) is { } p ? With(other, p) : other, cancel).RimMicro ?? strain;
+        }
+        double[] range = [strain, Rim(Substrate.LeastJoined), Rim(Substrate.MostJoined)];
+        var level = JointStrain.Level(strain, limit);
+        return new(bare, backed, Words(worst, strain, range, limit, level, held), held)
+        {
+            WithoutStrain = JointStrain.InWords(bare.RimMicro!.Value, limit),
+            WithStrain = backed?.RimMicro is { } b ? JointStrain.InWords(b, limit) : null,
+            Level = level,
+            LimitMicro = limit,
+            RangeMicro = [range.Min(), range.Max()],
         };
     }
 
-    private static double UnderParts(BowResult r) => r.WatchedStrainMicro ?? r.StrainMicro;
+    /// <summary>What standoffs hold beside the loads alone tilts as a whole: the tilt is no bow.</summary>
+    private static BowResult Told(BowResult bow, BowProblem problem)
+    {
+        if (problem.Loads.Count == 0 || problem.Supports.Any(s => s.Kind != SupportKind.Clamped))
+            return bow;
+        var middle = new Point2(problem.Loads.Average(l => l.X), problem.Loads.Average(l => l.Y));
+        return ConvexHull.Of([.. problem.Supports.Select(s => new Point2(s.X, s.Y))]) is { } hull && hull.Contains(middle)
+            ? bow
+            : bow.Levelled();
+    }
+
+    private static string Words(
+        BowResult worst,
+        double strain,
+        double[] range,
+        double limit,
+        StrainLevel level,
+        Validity held
+    )
+    {
+        var told =
+            range.Max() <= JointStrain.MostTimes * limit
+                ? Span(range)
+                : JointStrain.InWords(strain, limit);
+        var verdict = level switch
+        {
+            StrainLevel.Risk => "Solder joints can crack. Use a stiffer back plate or thinner pads.",
+            StrainLevel.Watch => "That is safe while you turn the screws. Check it again after a year.",
+            _ => "The joints take that.",
+        };
+        var weak =
+            held == Validity.Weak
+                ? " The screws lie nearly in a line and hold the board weakly, so this is a rough figure."
+                : "";
+        return FormattableString.Invariant(
+                $"The board bows {Math.Abs(worst.PeakMm):0.00} mm. Strain beside the packages: {told} (limit {limit:0} µε). "
+            ) + verdict
+            + weak;
+    }
+
+    private static string Span(double[] micro)
+    {
+        string least = FormattableString.Invariant($"{micro.Min():0}"),
+            most = FormattableString.Invariant($"{micro.Max():0}");
+        return least == most ? $"{least} µε" : $"{least} to {most} µε";
+    }
+
+    private static BowProblem Problem(LaidBlock laid, SeatingResult seated, BoardStiffness stiffness, double joined)
+    {
+        var (board, block, placement) = laid;
+        var packages = board
+            .Parts.Where(p => board.Backing is null || p.Kind is not (PartKind.Die or PartKind.Lid))
+            .Select(p => (Part: p, Of: Substrate.Of(p, board)))
+            .Where(x => x.Of is not null)
+            .ToDictionary(x => x.Part.Id, x => x.Of!);
+        List<BowLoad> loads =
+        [
+            .. seated
+                .Dies.Select(d => (d.Part, d.LoadN))
+                .Concat(seated.Pads.Select(p => (p.Part, p.LoadN)))
+                .Where(l => l.LoadN > 0)
+                .Select(l => Pressed(board.FindPart(l.Part)!, l.LoadN, packages)),
+        ];
+        var screws = block
+            .Plates.SelectMany(p => p.Holes)
+            .Select(h => (Hole: h, At: placement.Apply(h.At), LoadN: seated.Screws.FirstOrDefault(s => s.Hole == h.Id)?.LoadN ?? 0))
+            .Where(s => board.Outline.Contains(s.At))
+            .ToList();
+        List<BowSupport> supports =
+        [
+            .. screws
+                .Where(s => s.Hole.Spring is null)
+                .Select(s => new BowSupport(s.At.X, s.At.Y, SupportKind.Clamped, WasherMm)),
+        ];
+        if (supports.Count > 0)
+            // a screw that pulls through a spring holds nothing: it pulls the board towards the block
+            loads.AddRange(
+                screws
+                    .Where(s => s.Hole.Spring is not null && s.LoadN > 0)
+                    .Select(s => new BowLoad(s.At.X, s.At.Y, WasherMm, WasherMm, s.LoadN))
+            );
+        else
+            supports = Sprung(board, [.. screws.Where(s => s.LoadN > LeastPullN).Select(s => s.At)]);
+        List<BowLayer> layers =
+        [
+            .. packages.Select(p =>
+            {
+                var part = board.FindPart(p.Key)!;
+                return new BowLayer(
+                    Polygon.Rectangle(part.At, p.Value.WidthMm, p.Value.DepthMm, part.RotationDeg),
+                    p.Value.ThicknessMm,
+                    p.Value.EMPa,
+                    BowLayer.UsualNu,
+                    part.Substrate?.Joined ?? joined
+                );
+            }),
+        ];
+        return new(board.Outline, board.ThicknessMm, stiffness.EMPa, stiffness.Nu)
+        {
+            Supports = supports,
+            Loads = loads,
+            Elements = Elements,
+            Layers = layers,
+            // what lies in a socket is held there and stiffens nothing; the plate behind it does
+            Stiffeners = board.Backing is { } plate ? [(plate.Area, plate.Factor)] : [],
+            Brittle =
+            [
+                .. board
+                    .Parts.Where(p => p.Kind == PartKind.Capacitor && Math.Max(p.WidthMm, p.DepthMm) > BrittleMm)
+                    .Where(p => layers.Exists(l => l.Outline.Bounds.Grown(BesideMm).Meets(p.Top().Bounds)))
+                    .Select(p => p.Top()),
+            ],
+        };
+    }
+
+    /// <summary>Less pull than this holds nothing, N.</summary>
+    private const double LeastPullN = 0.1;
+
+    /// <summary>A part's force acts evenly over what it is built on; one without presses with its own outline.</summary>
+    private static BowLoad Pressed(Part part, double loadN, Dictionary<string, Substrate> packages)
+    {
+        var (width, depth) = packages.TryGetValue(part.Id, out var s)
+            ? (s.WidthMm, s.DepthMm)
+            : (part.WidthMm, part.DepthMm);
+        var b = Polygon.Rectangle(part.At, width, depth, part.RotationDeg).Bounds;
+        return new(part.X, part.Y, b.Width, b.Height, part.Face == Face.Back ? loadN : -loadN);
+    }
+
+    /// <summary>
+    /// The board held by sprung screws alone. Two or more in a line hold it against nothing but themselves: a corner far off the line takes
+    /// what is left, which is next to nothing as the forces balance.
+    /// </summary>
+    private static List<BowSupport> Sprung(Board board, List<Point2> at)
+    {
+        List<BowSupport> supports = [.. at.Select(p => new BowSupport(p.X, p.Y, SupportKind.Pinned, WasherMm))];
+        BowProblem Held() => new(board.Outline, board.ThicknessMm, 1, 0) { Supports = supports };
+        if (at.Count == 0 || BowHold.Of(Held()) == Validity.Outside)
+        {
+            var middle = at.Count == 0 ? board.Outline.Centroid : new Point2(at.Average(p => p.X), at.Average(p => p.Y));
+            var line = at.Count > 1 ? at[1] - at[0] : new Point2(1, 0);
+            double Off(Point2 p) => Math.Abs(line.Cross(p - middle));
+            var corner = board.Outline.Points.MaxBy(Off);
+            var inside = corner + (board.Outline.Centroid - corner) * 0.02;
+            supports.Add(new(inside.X, inside.Y, SupportKind.Clamped, 0));
+        }
+        return supports;
+    }
+
+    private static (Polygon Area, double Factor)? BackPlate(LaidBlock laid)
+    {
+        var (_, block, placement) = laid;
+        return
+            block.BackPlate is { StiffnessFactor: > 1 } back
+            && ConvexHull.Of([
+                .. block
+                    .Plates.SelectMany(p => p.Holes)
+                    .Where(h => back.UsesHoles.Contains(h.Id) || h.Role == HoleRole.Retention)
+                    .Select(h => placement.Apply(h.At)),
+            ])
+                is { } hull
+            ? (hull, back.StiffnessFactor)
+            : null;
+    }
+
+    private static BowProblem With(BowProblem p, (Polygon Area, double Factor) plate) =>
+        p with
+        {
+            Stiffeners = [.. p.Stiffeners, plate],
+        };
 }

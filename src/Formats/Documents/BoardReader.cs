@@ -66,6 +66,23 @@ public static class BoardReader
             o.Number("slotDeg", -360, 360, otherwise: 0)
         );
 
+    /// <summary>Null where none is stated, or where the part is said to have none.</summary>
+    private static Substrate? Substrate(ObjectReader o)
+    {
+        if (!o.Has("substrate"))
+            return null;
+        var s = o.Object("substrate");
+        var substrate = new Substrate(
+            s.Number("widthMm", 0.05, 700),
+            s.Number("depthMm", 0.05, 700),
+            s.Number("thicknessMm", 0.05, 20),
+            s.Number("eMPa", 100, 1e6, otherwise: Core.Boards.Substrate.DieEMPa),
+            s.Number("joined", 0, 1, otherwise: Core.Boards.Substrate.UsualJoined)
+        );
+        s.End();
+        return substrate;
+    }
+
     private static Part Part(ObjectReader o)
     {
         var kind = o.Choice<PartKind>("kind");
@@ -92,6 +109,8 @@ public static class BoardReader
             LidThicknessMm = o.OptionalNumber("lidThicknessMm", 0, 20),
             BondMm = o.OptionalNumber("bondMm", 0, 5),
             PowerShare = o.OptionalNumber("powerShare", 0, 1),
+            Substrate = Substrate(o),
+            NoSubstrate = o.IsNull("substrate"),
             PackageOutline = o.OptionalPolygon("packageOutline"),
             LidKWPerMK = o.OptionalNumber("lidKWPerMK", 0.1, 5000),
             BondKWPerMK = o.OptionalNumber("bondKWPerMK", 0.1, 5000),

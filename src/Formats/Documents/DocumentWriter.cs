@@ -11,7 +11,7 @@ public static class DocumentWriter
 {
     private static readonly JsonSerializerOptions Indented = new(DocumentJson.Options) { WriteIndented = true };
 
-    public static byte[] Write(Board board) => Write(board, BoardReader.Format);
+    public static byte[] Write(Board board) => JsonSerializer.SerializeToUtf8Bytes(Node(board), Indented);
 
     public static byte[] Write(Block block) => Write(block, BlockReader.Format);
 
@@ -23,8 +23,18 @@ public static class DocumentWriter
         var document = Node(card, CardReader.Format);
         var boards = document["boards"]!.AsArray();
         for (var i = 0; i < card.Boards.Count; i++)
-            boards[i]!["board"] = Node(card.Boards[i].Board, BoardReader.Format);
+            boards[i]!["board"] = Node(card.Boards[i].Board);
         return JsonSerializer.SerializeToUtf8Bytes(document, Indented);
+    }
+
+    /// <summary>A part without a substrate says so.</summary>
+    private static JsonObject Node(Board board)
+    {
+        var document = Node(board, BoardReader.Format);
+        for (var i = 0; i < board.Parts.Count; i++)
+            if (board.Parts[i].NoSubstrate)
+                document["parts"]![i]!.AsObject()["substrate"] = null;
+        return document;
     }
 
     private static byte[] Write<T>(T value, string format) =>

@@ -42,6 +42,13 @@ public sealed class ObjectReader
 
     public bool Has(string field) => Find(field, out _);
 
+    /// <summary>Whether the field stands there and says null: that there is none.</summary>
+    public bool IsNull(string field)
+    {
+        _known.Add(field);
+        return _fields.TryGetValue(field, out var e) && e.ValueKind == JsonValueKind.Null;
+    }
+
     /// <summary>The field as it is, for parts that are kept but not read.</summary>
     public JsonElement? Raw(string field) => Find(field, out var e) ? e : null;
 

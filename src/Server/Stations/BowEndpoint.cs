@@ -43,6 +43,16 @@ internal static class BowEndpoint
                     l.Number("forceN")
                 )
             ),
+            Layers = o.Objects(
+                "stiff",
+                s => new BowLayer(
+                    s.Polygon("outline"),
+                    s.Number("thicknessMm", 0.01, 50),
+                    s.Number("eMPa", 0.1, 1e6),
+                    s.Number("nu", 0, 0.499, otherwise: BowLayer.UsualNu),
+                    s.Number("joined", 0, 1)
+                )
+            ),
             PressureMPa = o.Number("pressureMPa", -1000, 1000, otherwise: 0),
             Probes = o.Points("probes"),
             Elements = o.OptionalInteger("elements", BowLimits.LeastElements, BowLimits.MostElements) ?? 2500,

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Mount;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Plans;
 using Xunit;
@@ -148,9 +149,7 @@ public class MountStepsTests
                 step.Facts.Select(f => f.Value)
             );
             Assert.Equal(move.Home ? "at home" : "afterwards", step.Facts[2].Label);
-            // what is left of a screw is less than a whole step: it is told in degrees
-            var whole = move.Turns > t.TakenTurns - 1e-6;
-            Assert.Equal((whole ? t.TakenWords : step.Facts[1].Value) + (move.Home ? ", home" : ""), step.HowFar);
+            Assert.Equal(TurnWords.Of(move.Turns) + (move.Home ? ", home" : ""), step.HowFar);
         }
         // a screw's next turn starts at the torque its last one ended with
         foreach (var screw in t.Moves.Zip(turns).GroupBy(x => x.First.Hole))

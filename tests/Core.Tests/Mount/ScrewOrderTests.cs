@@ -98,7 +98,7 @@ public class ScrewOrderTests
     [InlineData(1, "one turn")]
     [InlineData(1.5, "one and a half turns")]
     [InlineData(2, "two turns")]
-    [InlineData(0.3, "108°")]
+    [InlineData(0.3, "110°")]
     [InlineData(10, "3600°")]
     [InlineData(10.5, "each to its stop")]
     public void Turns_are_said_as_a_hand_makes_them(double turns, string words) =>

@@ -8,18 +8,6 @@ namespace FaithfulBracket.Core.Tests;
 /// <summary>What is told of pulls, torques and strains where the model still reaches, and past it.</summary>
 public class ToldLoadTests
 {
-    [Theory]
-    [InlineData(120, "120 millionths", false)]
-    [InlineData(500, "500 millionths", false)]
-    [InlineData(501, "501 millionths", true)]
-    [InlineData(2000, "2000 millionths", true)]
-    [InlineData(2001, "over 2000 millionths, where joints crack", true)]
-    public void A_strain_is_told_up_to_four_times_what_joints_take(double micro, string words, bool past)
-    {
-        Assert.Equal(words, JointStrain.InWords(micro));
-        Assert.Equal(past, JointStrain.Past(micro));
-    }
-
     private static TighteningMove Move(double load, double holds) =>
         new("S1", 1, 0.5, load, 0, 0, 0, 0, []) { Plate = "main", HoldsN = holds };
 

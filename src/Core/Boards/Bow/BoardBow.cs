@@ -21,7 +21,8 @@ public sealed class BoardBow
     {
         BowLimits.Check(p);
         _p = p;
-        _rigidity = p.EMPa * Math.Pow(p.ThicknessMm, 3) / (12 * (1 - p.Nu * p.Nu));
+        _rigidity = BowLayer.Rigidity(p.EMPa, p.Nu, p.ThicknessMm);
+        _layers = [.. p.Layers.Select(l => (l, l.Adds(p.EMPa, p.Nu, p.ThicknessMm)))];
         _grid = new(
             p.Outline,
             Math.Max(p.Elements, BowLimits.LeastElements),
@@ -269,8 +270,35 @@ public sealed class BoardBow
                 if (area.Contains(centre))
                     factor *= by;
         }
-        return _rigidity * factor * _grid.Share(i, j);
+        return (_rigidity * factor + LayersAt(i, j).Adds) * _grid.Share(i, j);
     }
+
+    /// <summary>What layers add to a cell, by the share of it that they cover, and Poisson's ratio weighted by rigidity.</summary>
+    private (double Adds, double Nu) LayersAt(int i, int j)
+    {
+        if (_layers.Count == 0)
+            return (0, _p.Nu);
+        if (_known.TryGetValue((i, j), out var known))
+            return known;
+        var (width, height) = (_grid.X[i + 1] - _grid.X[i], _grid.Y[j + 1] - _grid.Y[j]);
+        Polygon? cell = null;
+        double adds = 0,
+            nu = _rigidity * _p.Nu;
+        foreach (var (layer, rigidity) in _layers)
+        {
+            var b = layer.Outline.Bounds;
+            if (b.MinX >= _grid.X[i + 1] || b.MaxX <= _grid.X[i] || b.MinY >= _grid.Y[j + 1] || b.MaxY <= _grid.Y[j])
+                continue;
+            cell ??= Polygon.Rectangle(new(_grid.X[i] + width / 2, _grid.Y[j] + height / 2), width, height);
+            var share = rigidity * PolygonOverlap.Area(layer.Outline, cell) / (width * height);
+            adds += share;
+            nu += share * layer.Nu;
+        }
+        return _known[(i, j)] = (adds, nu / (_rigidity + adds));
+    }
+
+    private readonly List<(BowLayer Layer, double Adds)> _layers;
+    private readonly Dictionary<(int, int), (double Adds, double Nu)> _known = [];
 
     private EnvelopeCholesky Assemble(double[] load, bool[] held)
     {
@@ -288,7 +316,7 @@ public sealed class BoardBow
                 if (share == 0)
                     continue;
                 var element = _grid.Element(i, j);
-                element.Stiffness(RigidityAt(i, j), _p.Nu, k);
+                element.Stiffness(RigidityAt(i, j), LayersAt(i, j).Nu, k);
                 _grid.Freedoms(i, j, f);
                 for (var r = 0; r < PlateElement.Freedoms; r++)
                 {
@@ -378,7 +406,7 @@ public sealed class BoardBow
                 if (!clamped.TryGetValue(f[c] / 3, out var support))
                     continue;
                 if (!ready)
-                    _grid.Element(i, j).Stiffness(RigidityAt(i, j), _p.Nu, k);
+                    _grid.Element(i, j).Stiffness(RigidityAt(i, j), LayersAt(i, j).Nu, k);
                 ready = true;
                 for (var m = 0; m < PlateElement.Freedoms; m++)
                     reactions[support] += k[c * PlateElement.Freedoms + m] * u[f[m]];

@@ -8,7 +8,8 @@ public static class BowLimits
         MostCorners = 2000,
         MostSupports = 100,
         MostLoads = 500,
-        MostProbes = 1000;
+        MostProbes = 1000,
+        MostLayers = 200;
 
     /// <summary>Longer than this many times its width, an outline is a rod and no plate.</summary>
     public const double MostSlender = 100;
@@ -17,7 +18,7 @@ public static class BowLimits
     private const double MostWork = 4e10;
 
     public const string InWords =
-        "Limits: 20,000 elements, 2,000 corners, 100 supports, 500 loads, 1,000 probes, an outline at most 100 times as long as wide.";
+        "Limits: 20,000 elements, 2,000 corners, 100 supports, 500 loads, 200 layers, 1,000 probes, an outline at most 100 times as long as wide.";
 
     /// <exception cref="InputException">Too much is asked.</exception>
     public static void Check(BowProblem p)
@@ -31,6 +32,7 @@ public static class BowLimits
         AtMost("outline", p.Outline.Points.Count, MostCorners, "corners");
         AtMost("supports", p.Supports.Count, MostSupports, "supports");
         AtMost("loads", p.Loads.Count, MostLoads, "loads");
+        AtMost("stiff", p.Layers.Count, MostLayers, "layers");
         AtMost("probes", p.Probes.Count, MostProbes, "probes");
         AtMost("elements", p.Elements, MostElements, "elements");
         var b = p.Outline.Bounds;

@@ -48,7 +48,30 @@ internal sealed class BowReport(BowProblem problem, PlateGrid grid, double[] u)
             grid.Cells,
             Map(),
             problem.Watched.Count > 0 ? watched * 1e6 : null
-        );
+        )
+        {
+            RimMicro = problem.Layers.Count > 0 ? Rim() * 1e6 : null,
+        };
+    }
+
+    /// <summary>
+    /// The largest strain where joints end in the bare board: one thickness outside each layer, off all of them, and under brittle parts
+    /// beside.
+    /// </summary>
+    private double Rim()
+    {
+        var points = problem
+            .Layers.SelectMany(l => l.Rim(problem.ThicknessMm))
+            .Concat(problem.Brittle.SelectMany(b => b.Points.Append(b.Centroid)))
+            .Where(p => problem.Outline.Contains(p) && !problem.Layers.Any(l => l.Outline.Contains(p)));
+        var most = 0.0;
+        foreach (var p in points)
+            if (grid.Locate(p) is { } c)
+                most = Math.Max(
+                    most,
+                    PrincipalCurvature(c.I, c.J, p.X - grid.X[c.I], p.Y - grid.Y[c.J]) * problem.ThicknessMm / 2
+                );
+        return most;
     }
 
     private double Probe(Point2 p, int index) =>
