@@ -16,9 +16,21 @@ async function opened() {
   vi.resetModules()
   return await import('./outbox')
 }
-const wanting = (stepId: string) => ({ jobId: 1, stepId, title: stepId, kind: 'sign' as const, by: 'QA', version: 0 })
+const wanting = (stepId: string) => ({
+  key: crypto.randomUUID(),
+  doneAt: '2026-01-31T10:20:30Z',
+  jobId: 1,
+  stepId,
+  title: stepId,
+  kind: 'sign' as const,
+  by: 'QA',
+  version: 0,
+})
 const lying = () =>
-  JSON.parse(kept.get('fb.outbox') ?? '[]') as { stepId: string; conflict?: string; version: number }[]
+  [...kept]
+    .filter(([k]) => k.startsWith('fb.outbox.'))
+    .map(([, v]) => JSON.parse(v) as { key: string; stepId: string; conflict?: string; version: number; order: number })
+    .sort((a, b) => a.order - b.order)
 
 beforeEach(() => {
   kept.clear()
@@ -27,6 +39,11 @@ beforeEach(() => {
   vi.stubGlobal('localStorage', {
     getItem: (k: string) => kept.get(k) ?? null,
     setItem: (k: string, v: string) => kept.set(k, v),
+    removeItem: (k: string) => kept.delete(k),
+    key: (i: number) => [...kept.keys()][i] ?? null,
+    get length() {
+      return kept.size
+    },
   })
   vi.stubGlobal('location', new URL('http://shop.invalid/'))
   vi.stubGlobal('fetch', async (request: Request) => {
@@ -97,11 +114,33 @@ describe('what waits on this device', () => {
     expect(lying()).toMatchObject([{ stepId: 'a', conflict: 'RV signed this step.' }])
     await box.flush()
     expect(sent).toHaveLength(2)
-    box.again(box.waiting([], 1)[0]?.key ?? (JSON.parse(kept.get('fb.outbox')!)[0].key as string), 3)
+    box.again(lying()[0].key, 3)
     shop = ok
     await box.flush()
     expect(sent[2].version).toBe('"3"')
     expect(lying()).toEqual([])
+  })
+
+  it('of two pages that are open at once nothing is lost', async () => {
+    const [one, two] = [await opened(), await opened()]
+    one.enqueue(wanting('a'))
+    two.enqueue(wanting('b'))
+    one.enqueue({ ...wanting('b'), kind: 'undo' })
+    expect(lying().map((p) => [p.stepId, p.version])).toEqual([
+      ['a', 0],
+      ['b', 0],
+      ['b', 1],
+    ])
+    await two.flush()
+    expect(sent).toHaveLength(3)
+    expect(lying()).toEqual([])
+  })
+
+  it('takes over what an older page kept all in one', async () => {
+    kept.set('fb.outbox', JSON.stringify([wanting('b'), wanting('a')]))
+    await (await opened()).flush()
+    expect(sent.map((s) => s.path.split('/').at(-2))).toEqual(['b', 'a'])
+    expect(kept.size).toBe(0)
   })
 
   it('counts versions on from what waits already for the same step', async () => {
@@ -117,6 +156,7 @@ describe('what waits on this device', () => {
 
   it('is nothing when what lies there can not be read', async () => {
     kept.set('fb.outbox', '{torn')
+    kept.set('fb.outbox.x', '{torn')
     const box = await opened()
     expect(await box.flush()).toBe(false)
     expect(sent).toEqual([])
@@ -217,7 +257,7 @@ describe('papers', () => {
   it('a wait begun and ended without the network never reaches the shop', async () => {
     const d = await desk()
     answers = away
-    await d.papers.startTimer(3, 'prep.solder', 'alloy', 1200)
+    await d.papers.startTimer(3, 'QA', 'prep.solder', 'alloy', 1200)
     expect(d.box.waitingPapers(d.box.lying(), 3, 'timer')).toHaveLength(1)
     await d.papers.stopTimer(3, -1)
     expect(d.box.lying()).toEqual([])

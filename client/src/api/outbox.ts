@@ -1,6 +1,9 @@
 import { useSyncExternalStore } from 'react'
 import { answer, http, ifMatch, Refusal } from './client'
 import { forgetPicture, pictureOf } from './pictures'
+import { moment } from './shopClock'
+
+let busy = false
 
 export type PaperKind = 'note' | 'reading' | 'timer' | 'stop' | 'photo'
 
@@ -20,28 +23,66 @@ export interface Parcel {
   overrideReason?: string
   /** For a take-back: steps that rest on it, taken back with it. */
   together?: string[]
+  /** Versions of those, as they are seen here. */
+  versions?: Record<string, number>
   version: number
+  /** By the workshop's clock. */
   doneAt: string
+  /** As this device's own clock said. */
+  deviceAt?: string
+  /** Which goes first. */
+  order?: number
   conflict?: string
 }
 
-const place = 'fb.outbox'
+/** Each parcel lies under its own name: pages that are open at the same time never write over one another's. */
+const prefix = 'fb.outbox.'
 const listeners = new Set<() => void>()
-let parcels: Parcel[] = read()
-let sending = false
+let parcels: Parcel[] = []
+adopt()
+refresh()
+// another page kept or sent something
+globalThis.addEventListener?.('storage', () => refresh())
 
 function read(): Parcel[] {
-  try {
-    return JSON.parse(localStorage.getItem(place) ?? '[]') as Parcel[]
-  } catch {
-    return []
+  const found: Parcel[] = []
+  for (let i = 0; i < localStorage.length; i++) {
+    const name = localStorage.key(i)
+    if (!name?.startsWith(prefix)) continue
+    try {
+      found.push(JSON.parse(localStorage.getItem(name) ?? '') as Parcel)
+    } catch {
+      // torn: nobody can say what it was
+    }
   }
+  return found.sort((a, b) => (a.order ?? 0) - (b.order ?? 0) || (a.key < b.key ? -1 : 1))
 }
 
-function keep(next: Parcel[]) {
-  parcels = next
-  localStorage.setItem(place, JSON.stringify(next))
+function refresh() {
+  parcels = read()
   for (const l of listeners) l()
+}
+
+/** What an older page kept all in one. */
+function adopt() {
+  try {
+    const all = JSON.parse(localStorage.getItem('fb.outbox') ?? '[]') as Parcel[]
+    for (const [i, p] of all.entries()) localStorage.setItem(prefix + p.key, JSON.stringify({ ...p, order: i + 1 }))
+  } catch {
+    // torn: nobody can say what it was
+  }
+  localStorage.removeItem('fb.outbox')
+}
+
+function put(p: Parcel) {
+  const order = p.order ?? Math.max(0, ...read().map((x) => x.order ?? 0)) + 1
+  localStorage.setItem(prefix + p.key, JSON.stringify({ ...p, order }))
+  refresh()
+}
+
+function remove(key: string) {
+  localStorage.removeItem(prefix + key)
+  refresh()
 }
 
 export const useOutbox = () =>
@@ -63,26 +104,34 @@ export const waitingPapers = (list: Parcel[], jobId: number, kind: PaperKind) =>
   list.filter((p) => p.jobId === jobId && !p.conflict && p.kind === kind)
 
 /** Keeps one until the shop has it; a step that waits already counts on from there. */
-export function enqueue(p: Omit<Parcel, 'key' | 'doneAt'>) {
-  const before = parcels.filter((x) => x.jobId === p.jobId && x.stepId === p.stepId && !x.conflict && isStep(x)).length
-  keep([...parcels, { ...p, version: p.version + before, key: crypto.randomUUID(), doneAt: new Date().toISOString() }])
+export function enqueue(p: Omit<Parcel, 'order'>) {
+  const before = read().filter((x) => x.jobId === p.jobId && !x.conflict && isStep(x))
+  const of = (stepId: string) => before.filter((x) => x.stepId === stepId).length
+  const versions = p.versions && Object.fromEntries(Object.entries(p.versions).map(([id, v]) => [id, v + of(id)]))
+  put({ ...p, version: p.version + of(p.stepId), versions })
 }
 
+/** The key and the moment of what is about to be sent: kept for later it goes out under the same. */
+export const sending = () => ({ key: crypto.randomUUID(), ...moment() })
+
 /** Keeps a paper under the key it was sent with already: however often it goes out, it counts once. */
-export const keepPaper = (p: Omit<Parcel, 'version'>) => keep([...parcels, { ...p, version: 0 }])
+export const keepPaper = (p: Omit<Parcel, 'version'>) => put({ ...p, version: 0 })
 
 /** What lies here now. */
 export const lying = () => parcels
 
 export const drop = (key: string) => {
   const gone = parcels.find((p) => p.key === key)
-  keep(parcels.filter((p) => p.key !== key))
+  remove(key)
   if (gone?.kind === 'photo') void forgetPicture(key)
 }
 
 /** Mine once more, on what stands now. */
 export const again = (key: string, version: number) => {
-  keep(parcels.map((p) => (p.key === key ? { ...p, key: crypto.randomUUID(), version, conflict: undefined } : p)))
+  const mine = parcels.find((p) => p.key === key)
+  if (!mine) return
+  put({ ...mine, key: crypto.randomUUID(), version, conflict: undefined })
+  remove(key)
 }
 
 const sendStep = (p: Parcel) => {
@@ -96,6 +145,8 @@ const sendStep = (p: Parcel) => {
       with: p.together,
       key: p.key,
       doneAt: p.doneAt,
+      deviceAt: p.deviceAt,
+      withVersions: p.versions,
     },
   }
   return answer(
@@ -115,6 +166,7 @@ export async function sendPaper(p: Omit<Parcel, 'version'>) {
     headers: {
       'Idempotency-Key': p.key,
       'Done-At': p.doneAt,
+      ...(p.deviceAt ? { 'Device-At': p.deviceAt } : {}),
       ...(p.kind === 'stop' ? {} : { 'Content-Type': picture ? (p.type ?? 'image/jpeg') : 'application/json' }),
     },
     body: picture ?? (p.kind === 'stop' ? undefined : JSON.stringify(p.body)),
@@ -135,23 +187,30 @@ const waits = [0, 401, 429]
 
 /** Sends what waits, in order. What the shop refuses stays as a conflict to look at; nothing is merged silently. */
 export async function flush(): Promise<boolean> {
-  if (sending) return false
-  sending = true
-  let sent = false
+  if (busy) return false
+  busy = true
   try {
-    for (const p of parcels.filter((x) => !x.conflict)) {
-      try {
-        await (isStep(p) ? sendStep(p) : sendPaper(p))
-        drop(p.key)
-        sent = true
-      } catch (e) {
-        if (!(e instanceof Refusal) || waits.includes(e.status) || e.status >= 500) break
-        keep(parcels.map((x) => (x.key === p.key ? { ...x, conflict: e.message } : x)))
-        sent = true
-      }
-    }
+    // of all pages that are open one sends
+    const locks = globalThis.navigator?.locks
+    return locks ? await locks.request(prefix, { ifAvailable: true }, (mine) => mine !== null && send()) : await send()
   } finally {
-    sending = false
+    busy = false
   }
-  return sent
+}
+
+async function send(): Promise<boolean> {
+  const tried = new Set<string>()
+  for (;;) {
+    refresh()
+    const p = parcels.find((x) => !x.conflict && !tried.has(x.key))
+    if (!p) return tried.size > 0
+    try {
+      await (isStep(p) ? sendStep(p) : sendPaper(p))
+      drop(p.key)
+    } catch (e) {
+      if (!(e instanceof Refusal) || waits.includes(e.status) || e.status >= 500) return tried.size > 0
+      put({ ...p, conflict: e.message })
+    }
+    tried.add(p.key)
+  }
 }

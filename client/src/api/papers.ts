@@ -1,6 +1,7 @@
 import { Refusal, type Schemas } from './client'
 import { drop, keepPaper, lying, type Parcel, sendPaper, useOutbox, waitingPapers } from './outbox'
 import { keepPicture } from './pictures'
+import { moment } from './shopClock'
 
 type Paper = Omit<Parcel, 'version'>
 
@@ -18,7 +19,7 @@ async function sendOrKeep(paper: Paper, picture?: Blob) {
 
 const paper = (jobId: number, by: string, kind: Paper['kind'], path: string, title: string, more: Partial<Paper>) => ({
   key: crypto.randomUUID(),
-  doneAt: new Date().toISOString(),
+  ...moment(),
   jobId,
   by,
   kind,
@@ -34,12 +35,18 @@ export const sendNote = (jobId: number, body: Schemas['NewNote']) =>
 export const sendReading = (jobId: number, body: Schemas['NewReading']) =>
   sendOrKeep(paper(jobId, body.by, 'reading', `/api/jobs/${jobId}/readings`, `reading ${body.phase}`, { body }))
 
-export const startTimer = (jobId: number, stepId: string, label: string, seconds: number | null | undefined) =>
+export const startTimer = (
+  jobId: number,
+  by: string,
+  stepId: string,
+  label: string,
+  seconds: number | null | undefined,
+) =>
   sendOrKeep(
-    paper(jobId, '', 'timer', `/api/jobs/${jobId}/timers`, `wait “${label}”`, {
+    paper(jobId, by, 'timer', `/api/jobs/${jobId}/timers`, `wait “${label}”`, {
       stepId,
       // how long is the shop's to say; this device counts what the step says
-      body: { stepId },
+      body: { stepId, by: by || undefined },
       count: seconds ?? undefined,
     }),
   )

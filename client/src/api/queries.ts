@@ -1,9 +1,10 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { answer, http, ifMatch, type JobView, type Schemas } from './client'
 import { sendNote, sendPhoto, sendReading, startTimer, stopTimer } from './papers'
+import { timed } from './shopClock'
 
 export const useBench = () =>
-  useQuery({ queryKey: ['bench'], queryFn: () => answer(http.GET('/api/bench')), refetchInterval: 20_000 })
+  useQuery({ queryKey: ['bench'], queryFn: () => timed(() => answer(http.GET('/api/bench'))), refetchInterval: 20_000 })
 export const useComparison = (id: string, blocks: string[]) =>
   useQuery({
     queryKey: ['compare', id, ...blocks],
@@ -109,9 +110,16 @@ export const useDrawer = () => useQuery({ queryKey: ['drawer'], queryFn: () => a
 export const useJob = (id: number) =>
   useQuery({
     queryKey: ['job', id],
-    queryFn: () => answer(http.GET('/api/jobs/{id}', { params: { path: { id } } })),
+    queryFn: () => timed(() => answer(http.GET('/api/jobs/{id}', { params: { path: { id } } }))),
     refetchInterval: 10_000,
   })
+
+/** Under which key and when something was first sent: sent again, it counts once. */
+interface Sending {
+  key?: string
+  doneAt?: string
+  deviceAt?: string
+}
 
 /** Changes that belong to one job; each loads the job again when it is done, refused or not. */
 export function useJobChanges(job: JobView) {
@@ -128,12 +136,19 @@ export function useJobChanges(job: JobView) {
   return {
     sign: useMutation({
       ...again,
-      mutationFn: (v: { stepId: string; by: string; count?: number; overrideReason?: string }) =>
+      mutationFn: (v: { stepId: string; by: string; count?: number; overrideReason?: string } & Sending) =>
         answer(
           http.POST('/api/jobs/{id}/steps/{stepId}/sign', {
             params: { path: { ...path, stepId: v.stepId } },
             headers: ifMatch(version(v.stepId)),
-            body: { by: v.by, count: v.count, overrideReason: v.overrideReason },
+            body: {
+              by: v.by,
+              count: v.count,
+              overrideReason: v.overrideReason,
+              key: v.key,
+              doneAt: v.doneAt,
+              deviceAt: v.deviceAt,
+            },
           }),
         ),
     }),
@@ -150,12 +165,19 @@ export function useJobChanges(job: JobView) {
     }),
     undo: useMutation({
       ...again,
-      mutationFn: (v: { stepId: string; by: string; together: string[] }) =>
+      mutationFn: (v: { stepId: string; by: string; together: string[] } & Sending) =>
         answer(
           http.POST('/api/jobs/{id}/steps/{stepId}/undo', {
             params: { path: { ...path, stepId: v.stepId } },
             headers: ifMatch(version(v.stepId)),
-            body: { by: v.by, with: v.together },
+            body: {
+              by: v.by,
+              with: v.together,
+              withVersions: Object.fromEntries(v.together.map((id) => [id, version(id)])),
+              key: v.key,
+              doneAt: v.doneAt,
+              deviceAt: v.deviceAt,
+            },
           }),
         ),
     }),
@@ -230,8 +252,17 @@ export function useJobChanges(job: JobView) {
     }),
     strike: useMutation({
       ...again,
-      mutationFn: (readingId: number) =>
-        answer(http.DELETE('/api/jobs/{id}/readings/{readingId}', { params: { path: { ...path, readingId } } })),
+      mutationFn: (v: { readingId: number; by: string }) =>
+        answer(
+          http.DELETE('/api/jobs/{id}/readings/{readingId}', {
+            params: { path: { ...path, readingId: v.readingId }, query: { by: v.by || undefined } },
+          }),
+        ),
+    }),
+    correct: useMutation({
+      ...again,
+      mutationFn: (body: Schemas['NewCorrection']) =>
+        answer(http.POST('/api/jobs/{id}/corrections', { params: { path }, body })),
     }),
     note: useMutation({
       ...again,
@@ -239,9 +270,9 @@ export function useJobChanges(job: JobView) {
     }),
     startTimer: useMutation({
       ...again,
-      mutationFn: (stepId: string) => {
-        const step = job.stations.flatMap((s) => s.steps).find((x) => x.id === stepId)
-        return startTimer(job.id, stepId, step?.title ?? stepId, step?.timerS)
+      mutationFn: (v: { stepId: string; by: string }) => {
+        const step = job.stations.flatMap((s) => s.steps).find((x) => x.id === v.stepId)
+        return startTimer(job.id, v.by, v.stepId, step?.title ?? v.stepId, step?.timerS)
       },
     }),
     stopTimer: useMutation({

@@ -547,7 +547,26 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PairingPage"];
+                    };
+                };
+            };
+        };
         put?: never;
         post: {
             parameters: {
@@ -666,7 +685,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description Limits: a body of 4 MiB, and those of the board and block documents. Limits: 20,000 elements, 2,000 corners, 100 supports, 500 loads, 1,000 probes, an outline at most 100 times as long as wide. At most two computations run at once; a waiting one answers with the header Queued-Behind, past 32 waiting it is 503. */
+        /** @description Limits: a body of 4 MiB, and those of the board and block documents. Limits: 20,000 elements, 2,000 corners, 100 supports, 500 loads, 200 layers, 1,000 probes, an outline at most 100 times as long as wide. At most two computations run at once; a waiting one answers with the header Queued-Behind, past 32 waiting it is 503. */
         post: {
             parameters: {
                 query?: never;
@@ -826,7 +845,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description Limits: 20,000 elements, 2,000 corners, 100 supports, 500 loads, 1,000 probes, an outline at most 100 times as long as wide. At most two computations run at once; a waiting one answers with the header Queued-Behind, past 32 waiting it is 503. */
+        /** @description Limits: 20,000 elements, 2,000 corners, 100 supports, 500 loads, 200 layers, 1,000 probes, an outline at most 100 times as long as wide. At most two computations run at once; a waiting one answers with the header Queued-Behind, past 32 waiting it is 503. */
         post: {
             parameters: {
                 query?: never;
@@ -1006,7 +1025,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["TighteningResult"];
+                        "application/json": components["schemas"]["TighteningAnswer"];
                     };
                 };
             };
@@ -1342,7 +1361,9 @@ export interface paths {
         };
         get: {
             parameters: {
-                query?: never;
+                query?: {
+                    most?: number;
+                };
                 header?: never;
                 path: {
                     id: string;
@@ -3483,7 +3504,10 @@ export interface paths {
         post?: never;
         delete: {
             parameters: {
-                query?: never;
+                query?: {
+                    by?: string;
+                    why?: string;
+                };
                 header?: never;
                 path: {
                     id: number;
@@ -4688,6 +4712,68 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/corrections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CorrectionRow"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NewCorrection"];
+                };
+            };
+            responses: {
+                /** @description Created */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CorrectionRow"][];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/readings": {
         parameters: {
             query?: never;
@@ -4741,7 +4827,10 @@ export interface paths {
         post?: never;
         delete: {
             parameters: {
-                query?: never;
+                query?: {
+                    by?: string;
+                    why?: string;
+                };
                 header?: never;
                 path: {
                     id: number;
@@ -5376,7 +5465,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ExpectResult"];
+                        "application/json": components["schemas"]["ExpectAnswer"];
                     };
                 };
             };
@@ -6404,7 +6493,9 @@ export interface paths {
         post?: never;
         delete: {
             parameters: {
-                query?: never;
+                query?: {
+                    by?: string;
+                };
                 header?: never;
                 path: {
                     kind: string;
@@ -6530,6 +6621,7 @@ export interface components {
             serverTime: string;
             /** Format: int64 */
             finished: number;
+            zone: string;
         };
         BenchJob: {
             /** Format: int64 */
@@ -6791,6 +6883,8 @@ export interface components {
             map: components["schemas"]["BowMap"];
             /** Format: double */
             watchedStrainMicro?: null | number;
+            /** Format: double */
+            rimMicro?: null | number;
         };
         CaliperPress: {
             /** Format: double */
@@ -6989,6 +7083,18 @@ export interface components {
         };
         /** @enum {unknown} */
         Cooling: "no" | "should" | "must";
+        CorrectionRow: {
+            /** Format: int64 */
+            id: number;
+            kind: string;
+            /** Format: int64 */
+            subject?: null | number;
+            before?: null | string;
+            after?: null | string;
+            why: string;
+            byInitials: string;
+            at: string;
+        };
         CostLine: {
             what: string;
             /** Format: double */
@@ -7171,6 +7277,7 @@ export interface components {
         DevicesView: {
             open: boolean;
             address?: null | string;
+            fingerprint?: null | string;
             devices: components["schemas"]["DeviceRow"][];
         };
         DieContact: {
@@ -7346,6 +7453,14 @@ export interface components {
         DryFitState: "fine" | "look" | "trouble";
         /** @enum {unknown} */
         EvidenceGrade: "A" | "B" | "C" | "D" | "E";
+        ExpectAnswer: {
+            /** Format: double */
+            coolantRiseK: number;
+            /** Format: double */
+            coolantMeanC: number;
+            parts: components["schemas"]["ExpectedAnswerPart"][];
+            warnings: string[];
+        };
         ExpectResult: {
             /** Format: double */
             coolantRiseK: number;
@@ -7353,6 +7468,21 @@ export interface components {
             coolantMeanC: number;
             parts: components["schemas"]["ExpectedPart"][];
             warnings: string[];
+        };
+        ExpectedAnswerPart: {
+            part: string;
+            /** Format: double */
+            c?: null | number;
+            /** Format: double */
+            landC?: null | number;
+            /** Format: double */
+            throughK?: null | number;
+            /** Format: double */
+            limitC?: null | number;
+            /** Format: double */
+            watts: number;
+            /** Format: double */
+            rangeK?: null | number;
         };
         ExpectedKind: {
             kind: components["schemas"]["PartKind"];
@@ -7549,6 +7679,8 @@ export interface components {
             /** Format: int64 */
             jobs: number;
             lastBackup?: null | string;
+            /** Format: double */
+            lastBackupAgeMin?: null | number;
             /** Format: int64 */
             freeMb: number;
             readOnly: boolean;
@@ -7623,6 +7755,7 @@ export interface components {
             count?: null | number;
             overrideReason?: null | string;
             doneAt?: null | string;
+            deviceAt?: null | string;
             signed?: null | components["schemas"]["SignedBasis"];
         };
         HoleContent: {
@@ -7802,6 +7935,7 @@ export interface components {
             timers: components["schemas"]["RunningTimer"][];
             serverTime: string;
             sheets: components["schemas"]["JobSheetSet"];
+            corrections: components["schemas"]["CorrectionRow"][];
             kind: components["schemas"]["JobKind"];
             kindName?: null | string;
         };
@@ -8288,11 +8422,25 @@ export interface components {
             validity: components["schemas"]["Validity"];
             withoutStrain?: null | string;
             withStrain?: null | string;
+            level: components["schemas"]["StrainLevel"];
+            /** Format: double */
+            limitMicro: number;
+            rangeMicro: number[];
             pastLimit: boolean;
         };
         NamedDocument: {
             id: string;
             name: string;
+        };
+        NewCorrection: {
+            by: string;
+            why: string;
+            /** Format: int64 */
+            reading?: null | number;
+            /** Format: int64 */
+            log?: null | number;
+            title?: null | string;
+            client?: null | string;
         };
         NewJob: {
             title: string;
@@ -8340,6 +8488,7 @@ export interface components {
             label?: null | string;
             /** Format: int32 */
             seconds?: null | number;
+            by?: null | string;
         };
         NoteRow: {
             /** Format: int64 */
@@ -8565,6 +8714,10 @@ export interface components {
             address: string;
             picture: string;
             until: string;
+            fingerprint?: null | string;
+        };
+        PairingPage: {
+            fingerprint?: null | string;
         };
         Part: {
             id: string;
@@ -8602,6 +8755,7 @@ export interface components {
             /** Format: double */
             powerShare?: null | number;
             packageOutline?: null | components["schemas"]["Polygon"];
+            substrate?: null | components["schemas"]["Substrate"];
             /** Format: double */
             lidKWPerMK?: null | number;
             /** Format: double */
@@ -8952,6 +9106,7 @@ export interface components {
             heatOutW: number;
             /** Format: int32 */
             cells: number;
+            warning?: null | string;
         };
         Pocket: {
             outline: components["schemas"]["Polygon"];
@@ -9439,6 +9594,10 @@ export interface components {
             key?: null | string;
             doneAt?: null | string;
             with?: null | string[];
+            withVersions?: null | {
+                [key: string]: number;
+            };
+            deviceAt?: null | string;
         };
         SignedBasis: {
             title?: null | string;
@@ -9456,6 +9615,7 @@ export interface components {
             colour: string;
             works: boolean;
             left: boolean;
+            by?: null | string;
         };
         SignerRow: {
             initials: string;
@@ -9677,6 +9837,8 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        /** @enum {unknown} */
+        StrainLevel: "fine" | "watch" | "risk" | "unknown";
         StripAnswer: {
             target: string;
             /** Format: int64 */
@@ -9703,6 +9865,24 @@ export interface components {
             slackMm?: null | number;
             at: null | components["schemas"]["Point2"];
             bond: null | components["schemas"]["BondKind"];
+        };
+        Substrate: {
+            /** Format: double */
+            widthMm: number;
+            /** Format: double */
+            depthMm: number;
+            /** Format: double */
+            thicknessMm: number;
+            /**
+             * Format: double
+             * @default 26000
+             */
+            emPa: number;
+            /**
+             * Format: double
+             * @default 0.5
+             */
+            joined: number;
         };
         SurveyName: {
             id: string;
@@ -9763,6 +9943,52 @@ export interface components {
         };
         /** @enum {unknown} */
         Through: "paste" | "pad" | "liquid-metal";
+        TightenedMove: {
+            hole: string;
+            /** Format: int32 */
+            pass: number;
+            /** Format: double */
+            turns: number;
+            /** Format: double */
+            loadN: number;
+            /** Format: double */
+            torqueNm: number;
+            /** Format: double */
+            tiltDeg: number;
+            /** Format: double */
+            peakMPa?: null | number;
+            plate: string;
+            home: boolean;
+        };
+        TightenedPass: {
+            /** Format: double */
+            turns: number;
+            moves: components["schemas"]["TightenedMove"][];
+        };
+        TightenedWorst: {
+            /** Format: double */
+            tiltDeg: number;
+            /** Format: double */
+            peakMPa?: null | number;
+            peakText?: null | string;
+        };
+        TighteningAnswer: {
+            order: string[];
+            moves: components["schemas"]["TightenedMove"][];
+            worst: components["schemas"]["TightenedWorst"];
+            /** Format: double */
+            recommendedTurns: number;
+            passes: components["schemas"]["TightenedPass"][];
+            within: boolean;
+            home: boolean;
+            reason?: null | string;
+            /** Format: double */
+            tiltLimitDeg: number;
+            /** Format: double */
+            peakLimitMPa?: null | number;
+            oneCornerFirst?: null | components["schemas"]["TightenedWorst"];
+            summary: string;
+        };
         TighteningMove: {
             hole: string;
             /** Format: int32 */
@@ -9801,6 +10027,10 @@ export interface components {
             /** Format: double */
             peakLimitMPa?: null | number;
             oneCornerFirst?: null | components["schemas"]["Worst"];
+            within: boolean;
+            home: boolean;
+            broken?: null | string;
+            fewest: boolean;
             /** Format: double */
             takenTurns: number;
             takenWords?: null | string;
@@ -10032,6 +10262,8 @@ export interface components {
             megabytes: number;
             /** Format: int32 */
             waitingToMerge: number;
+            /** Format: int32 */
+            unindexed: number;
         };
         UncoveredPart: {
             board: string;

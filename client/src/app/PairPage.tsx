@@ -1,5 +1,7 @@
+import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { answer, http, told } from '../api/client'
+import { Fingerprint } from '../settings/DevicesSection'
 import { Button } from '../ui/Button'
 
 const field = 'mt-1 block min-h-14 w-full border-2 border-rule bg-raised px-3 text-[24px]'
@@ -10,6 +12,7 @@ export function PairPage() {
   const [name, setName] = useState('')
   const [fault, setFault] = useState<string>()
   const [busy, setBusy] = useState(false)
+  const shown = useQuery({ queryKey: ['pair'], retry: false, queryFn: () => answer(http.GET('/api/pair')) }).data
   const pair = async () => {
     setBusy(true)
     setFault(undefined)
@@ -48,6 +51,12 @@ export function PairPage() {
           Which tablet this is
           <input className={field} value={name} placeholder="Bench A" onChange={(e) => setName(e.target.value)} />
         </label>
+        {shown?.fingerprint && (
+          <p className="mt-3 text-[15px] text-soft">
+            Compare with the shop's own machine before you go on:
+            <Fingerprint of={shown.fingerprint} />
+          </p>
+        )}
         {fault && (
           <p role="alert" className="mt-3 border-l-[6px] border-plum pl-3 text-[17px] text-plum">
             {fault}

@@ -53,7 +53,7 @@ function Bench({ job, station }: { job: JobView; station: Station | 'restore' })
   }
   const desk = () => go(`/job/${job.id}/${station}`)
   const start = () => {
-    if (step?.timerS != null && !timer) s.changes.startTimer.mutate(step.id)
+    if (step?.timerS != null && !timer) s.changes.startTimer.mutate({ stepId: step.id, by: s.by })
   }
   useKeys({
     Space: press,

@@ -4,6 +4,13 @@ import { answer, http, Refusal, type Schemas } from '../api/client'
 import { Button } from '../ui/Button'
 import { clock, day } from '../ui/format'
 
+/** The SHA-256 of the workshop's certificate, in groups that two people can read to each other. */
+export const Fingerprint = ({ of }: { of: string }) => (
+  <span className="num block break-words text-[14.5px] leading-snug" data-fingerprint>
+    {of}
+  </span>
+)
+
 /** Tablets of the shop's network: let in by a code, listed, shut out. Shown on the shop's own machine only. */
 export function DevicesSection() {
   const client = useQueryClient()
@@ -25,7 +32,7 @@ export function DevicesSection() {
     }
     await client.invalidateQueries({ queryKey: ['devices'] })
   }
-  const { open, address, devices } = all.data
+  const { open, address, devices, fingerprint } = all.data
   const waits = pairing && devices.length <= pairing.known
   return (
     <section aria-label="Tablets" className="mb-6 bg-card p-4 shadow-[inset_0_0_0_1px_var(--rule)]">
@@ -69,6 +76,12 @@ export function DevicesSection() {
               {pairing.code}
             </p>
             <p className="mt-1 text-[15px] text-soft">once, until {clock(pairing.until)}</p>
+            {(pairing.fingerprint ?? fingerprint) && (
+              <p className="mt-2 max-w-[44ch] text-[15px]">
+                Before it trusts the certificate the tablet shows its fingerprint. It must be this one:
+                <Fingerprint of={pairing.fingerprint ?? fingerprint!} />
+              </p>
+            )}
           </div>
         </div>
       )}

@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { answer, http, type Schemas, told } from '../api/client'
+import { useInitials } from '../app/settings'
 import { inkNames, inkOf, stamp } from '../day/DayStrip'
 import { Button } from '../ui/Button'
 import { day } from '../ui/format'
@@ -11,12 +12,15 @@ type Signer = Schemas['SignerRow']
 export function SignersSection() {
   const client = useQueryClient()
   const all = useQuery({ queryKey: ['signers'], queryFn: () => answer(http.GET('/api/signers')) })
+  const [by] = useInitials()
   const [fault, setFault] = useState<string>()
   const [fresh, setFresh] = useState('')
   const put = async (initials: string, s: Pick<Signer, 'name' | 'colour' | 'works'> & { left: boolean }) => {
     setFault(undefined)
     try {
-      await answer(http.PUT('/api/signers/{initials}', { params: { path: { initials } }, body: s }))
+      await answer(
+        http.PUT('/api/signers/{initials}', { params: { path: { initials } }, body: { ...s, by: by || undefined } }),
+      )
       await client.invalidateQueries()
     } catch (e) {
       setFault(told(e))

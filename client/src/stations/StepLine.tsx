@@ -112,7 +112,7 @@ function Doing({ job, here, s, onBench, setNote, selected }: Omit<Props, 'note'>
         (timer ? (
           <TimerFace endsAt={timer.endsAt} onStop={() => s.changes.stopTimer.mutate(timer.id)} />
         ) : (
-          <Button kind="line" keyName="T" onClick={() => s.changes.startTimer.mutate(step.id)}>
+          <Button kind="line" keyName="T" onClick={() => s.changes.startTimer.mutate({ stepId: step.id, by: s.by })}>
             Start {wait(step.timerS)}
           </Button>
         ))}

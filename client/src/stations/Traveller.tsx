@@ -69,7 +69,7 @@ function Sheet({ job, station }: { job: JobView; station: Station }) {
     '+': () => s.setCount(s.count + 1),
     '-': () => s.setCount(s.count - 1),
     t: () => {
-      if (s.step?.timerS != null && !running) s.changes.startTimer.mutate(s.step.id)
+      if (s.step?.timerS != null && !running) s.changes.startTimer.mutate({ stepId: s.step.id, by: s.by })
     },
     ...Object.fromEntries(stations.map((st, i) => [String(i + 1), () => go(`/job/${job.id}/${st}`)])),
     ...orderKeys,

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react'
 import type { JobView, Station } from '../api/client'
 import { Refusal } from '../api/client'
-import { enqueue, useOutbox, waiting } from '../api/outbox'
+import { enqueue, sending, useOutbox, waiting } from '../api/outbox'
 import { useJobChanges } from '../api/queries'
 import { useInitials } from '../app/settings'
 import { keptSigns, lastSigned, nextOpen, offlineRefusal, roundFrom, type Signed, signedSteps } from './stepLogic'
@@ -62,6 +62,7 @@ export function useSteps(job: JobView, station: Station | 'restore') {
     setRefusal(null)
     justSigned.current = step.id
     const count = step.count == null ? undefined : (counted[step.id] ?? 0)
+    const sent = sending()
     const keep = () => {
       // the shop is not there to ask: what it would lock stays locked here
       const refused = overrideReason ? null : offlineRefusal(step, count, signed)
@@ -69,14 +70,14 @@ export function useSteps(job: JobView, station: Station | 'restore') {
         setRefusal(refused)
         return
       }
-      const parcel = { jobId: job.id, stepId: step.id, title: step.title, kind: 'sign' as const, by, count }
+      const parcel = { ...sent, jobId: job.id, stepId: step.id, title: step.title, kind: 'sign' as const, by, count }
       enqueue({ ...parcel, overrideReason, version: version(step.id) })
       setLooking(null)
     }
     if (kept.length > 0) keep()
     else
       changes.sign.mutate(
-        { stepId: step.id, by, count, overrideReason },
+        { stepId: step.id, by, count, overrideReason, ...sent },
         {
           onSuccess: () => setLooking(null),
           onError: (e) => (away(e) ? keep() : refuse(e)),
@@ -102,7 +103,7 @@ export function useSteps(job: JobView, station: Station | 'restore') {
           break
         }
         const parcel = { jobId: job.id, stepId: turn.id, title: turn.title, kind: 'sign' as const, by }
-        enqueue({ ...parcel, version: version(turn.id) })
+        enqueue({ ...sending(), ...parcel, version: version(turn.id) })
         now.set(turn.id, { by, at: '', lookAgain: false, changed: [] })
       }
       setLooking(null)
@@ -125,14 +126,16 @@ export function useSteps(job: JobView, station: Station | 'restore') {
       setLooking(null)
       setCounted({ ...counted, [stepId]: 0 })
     }
+    const sent = sending()
+    const versions = Object.fromEntries(together.map((id) => [id, version(id)]))
     const keep = () => {
-      enqueue({ jobId: job.id, stepId, title, kind: 'undo', by, version: version(stepId), together })
+      enqueue({ ...sent, jobId: job.id, stepId, title, kind: 'undo', by, version: version(stepId), together, versions })
       undone()
     }
     if (kept.length > 0) keep()
     else
       changes.undo.mutate(
-        { stepId, by, together },
+        { stepId, by, together, ...sent },
         {
           onSuccess: undone,
           onError: (e) => {

@@ -1,3 +1,4 @@
+import { shopZone } from '../api/shopClock'
 import { figures } from './figures'
 
 /** A figure with so many places and the shop's decimal mark. */
@@ -15,9 +16,9 @@ export const inInches = (mm: unknown) =>
   String(mm).replace(/\d+(?:[.,]\d+)?/g, (t) => fixed(Number(t.replace(',', '.')) / 25.4, 3))
 
 export const clock = (iso?: string | null) =>
-  iso ? new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' }) : ''
+  iso ? new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: shopZone() }) : ''
 export const day = (iso?: string | null) =>
-  iso ? new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' }) : ''
+  iso ? new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', timeZone: shopZone() }) : ''
 export const percent = (v: number) => `${Math.round(v * 100)}`
 export const range = (a: number, b: number, f: (v: number) => string) => (f(a) === f(b) ? f(a) : `${f(a)}–${f(b)}`)
 export const stationName = (s: string) => capital(s)

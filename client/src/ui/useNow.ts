@@ -1,10 +1,11 @@
 import { useEffect, useState } from 'react'
+import { shopNow } from '../api/shopClock'
 
-/** The time, told every second. */
+/** The time by the workshop's clock, told every second. */
 export function useNow() {
-  const [now, set] = useState(() => Date.now())
+  const [now, set] = useState(() => shopNow())
   useEffect(() => {
-    const t = setInterval(() => set(Date.now()), 1000)
+    const t = setInterval(() => set(shopNow()), 1000)
     return () => clearInterval(t)
   }, [])
   return now

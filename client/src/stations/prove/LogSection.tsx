@@ -6,9 +6,10 @@ import { clock, day } from '../../ui/format'
 import { Section } from '../Ledger'
 import type { RoomProps } from '../room'
 import type { ProveOwn } from './room'
+import { Strike } from './Strike'
 
 /** Logs: run the bench, find a fault, drop a file, look at what is kept. */
-export function LogSection({ s, own, here }: RoomProps<ProveOwn>) {
+export function LogSection({ job, s, own, here }: RoomProps<ProveOwn>) {
   const file = useRef<HTMLInputElement>(null)
   const { logs } = own
   const ready = !!here.seating?.dies.length && here.block?.flow != null
@@ -55,14 +56,13 @@ export function LogSection({ s, own, here }: RoomProps<ProveOwn>) {
             <span className="text-soft">
               {l.byInitials} {day(l.at)} {clock(l.at)}
             </span>
-            <button
-              type="button"
-              className="text-copper underline"
-              aria-label={`Strike log ${l.name}`}
-              onClick={() => logs.strike(l.id)}
-            >
-              strike
-            </button>
+            <Strike
+              job={job}
+              s={s}
+              what={`log ${l.name}`}
+              strike={() => logs.strike(l.id, s.by)}
+              correction={{ log: l.id }}
+            />
           </li>
         ))}
       </ul>

@@ -9,6 +9,7 @@ import { ImprintSection } from './ImprintSection'
 import { LeakSection } from './LeakSection'
 import { LogSection } from './LogSection'
 import type { ProveOwn } from './room'
+import { Strike } from './Strike'
 import { Suspects } from './Suspects'
 import { useSuspects } from './useSuspects'
 
@@ -88,18 +89,30 @@ export function ProveLedger(props: RoomProps<ProveOwn>) {
             <span className="text-soft">
               {r.byInitials} {day(r.at)} {clock(r.at)}
             </span>
-            <button
-              type="button"
-              aria-label={`Strike the ${r.phase} reading`}
-              className="text-copper underline"
-              onClick={() => s.changes.strike.mutate(r.id)}
-            >
-              strike
-            </button>
+            <Strike
+              job={job}
+              s={s}
+              what={`the ${r.phase} reading`}
+              strike={() => s.changes.strike.mutate({ readingId: r.id, by: s.by })}
+              correction={{ reading: r.id }}
+            />
           </div>
         ))}
         <ReadingForm s={s} board={here.boardKey} first={job.readings.length === 0} />
       </Section>
+      {job.corrections.length > 0 && (
+        <Section title="Corrections">
+          {job.corrections.map((x) => (
+            <p key={x.id} className="border-b border-rule/60 py-1 text-[14.5px]">
+              {x.kind === 'reading' || x.kind === 'log' ? `A ${x.kind} was struck` : `The ${x.kind} was changed`}:{' '}
+              {x.why}{' '}
+              <span className="text-soft">
+                {x.byInitials} {day(x.at)} {clock(x.at)}
+              </span>
+            </p>
+          ))}
+        </Section>
+      )}
       {c && c.why.length > 0 && (
         <Section title="Why">
           {c.why.map((w) => (

@@ -101,9 +101,13 @@ export function useLogs(job: JobView, here: Here) {
         await client.invalidateQueries({ queryKey: ['job', job.id] })
         await client.invalidateQueries({ queryKey: ['bench'] })
       }),
-    strike: (logId: number) =>
+    strike: (logId: number, by: string) =>
       told(async () => {
-        await answer(http.DELETE('/api/jobs/{id}/logs/{logId}', { params: { path: { ...path, logId } } }))
+        await answer(
+          http.DELETE('/api/jobs/{id}/logs/{logId}', {
+            params: { path: { ...path, logId }, query: { by: by || undefined } },
+          }),
+        )
         if (shown === logId) show(undefined)
         await client.invalidateQueries({ queryKey: ['logs', job.id] })
       }),
