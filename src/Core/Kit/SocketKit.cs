@@ -54,10 +54,10 @@ internal static class SocketKit
                     : null,
                 "Right insert"
             );
-        if (seat.Match.ShimMm >= SocketMatch.LeastShimMm)
+        if (seat.Match.Shims.Count > 0)
             yield return Step(
                 "shims",
-                FormattableString.Invariant($"Lay out washers of {seat.Match.ShimMm:0.00} mm, one under each spring"),
+                $"Lay out washers of {Shims.InWords(seat.Match.Shims)}, under each spring",
                 "The contact lies lower than the springs are made for; the washers give back their load.",
                 "Washers laid out"
             );

@@ -53,16 +53,16 @@ internal sealed class SocketMount(WorkOrder order, SeatPlan seat, Ways ways)
             Title = seat.Bare
                 ? $"Springs on, {step.Count} studs just gripping"
                 : $"Springs and nuts on, {step.Count} just "
-                    + $"gripping{(seat.Match.ShimMm >= SocketMatch.LeastShimMm ? ", a washer under each spring" : "")}",
+                    + $"gripping{(seat.Match.Shims.Count > 0 ? ", a washer under each spring" : "")}",
             Detail = seat.Bare
                 ? "From behind they turn the other way: anticlockwise there is in. How far the tips stand out tells how much is left."
                 : "A washer may be stuck inside a nut. None firm until all grip.",
             Facts =
-                seat.Match.ShimMm >= SocketMatch.LeastShimMm
+                seat.Match.Shims.Count > 0
                     ?
                     [
                         .. step.Facts,
-                        new(FormattableString.Invariant($"{seat.Match.ShimMm:0.00} mm"), "washer under each spring"),
+                        new(Shims.InWords(seat.Match.Shims), "washer under each spring"),
                     ]
                     : step.Facts,
         };

@@ -39,11 +39,11 @@ public sealed record SectionWay(
         Chain.StopGapMm is < 0 and var early
             ? FormattableString.Invariant($"stops come {-early:0.00} mm too early")
             : FormattableString.Invariant(
-                $"{(SpringMm is { } s ? FormattableString.Invariant($"spring {s:0.00} mm in, ") : "")}{Chain.LoadN:0} N{(Chain.ShimMm >= SocketMatch.LeastShimMm ? FormattableString.Invariant($": washers of {Chain.ShimMm:0.00} mm") : "")}"
+                $"{(SpringMm is { } s ? FormattableString.Invariant($"spring {s:0.00} mm in, ") : "")}{Chain.LoadN:0} N{(Chain.Shims.Count > 0 ? FormattableString.Invariant($", {Chain.ShimmedLoadN:0} N with washers of {Shims.InWords(Chain.Shims)}") : "")}"
             );
 
     /// <summary>Whether stops or springs have to be changed for it.</summary>
-    public bool Trouble => Chain.StopGapMm is < 0 || Chain.ShimMm >= SocketMatch.LeastShimMm;
+    public bool Trouble => Chain.StopGapMm is < 0 || Chain.MissesHeight;
 }
 
 /// <summary>Lid on beside lid off, everything at its height, out of the documents.</summary>

@@ -280,13 +280,10 @@ public static class DirectDie
                     $"With the lid off the block lands on its stops {-gap:0.00} mm before it touches: the stops have to come down by as much."
                 )
             );
-        else if (direct.ShimMm >= 0.02)
-            yield return Say(
-                Weight.Work,
-                "shim",
-                FormattableString.Invariant(
-                    $"Washers of {direct.ShimMm:0.00} mm under the springs give back their load."
-                )
+        else if (direct.MissesHeight)
+            yield return SocketMatch.Shimmed(
+                direct,
+                FormattableString.Invariant($"With the lid off the springs stand {direct.ShimMm:0.00} mm lower than they are made for: ")
             );
         if (!stamp.Balanced)
             yield return Say(

@@ -15,7 +15,7 @@ namespace FaithfulBracket.Core.Sockets;
 /// <param name="SpringLoadN">What the springs pull with at home.</param>
 /// <param name="LoadN">What of it reaches the contact.</param>
 /// <param name="SocketLoadN">Load on the socket's contacts: that and the clamp's or frame's.</param>
-/// <param name="ShimMm">Washers under the springs that give back the load they are made for.</param>
+/// <param name="ShimMm">What under the springs would give back the whole load they are made for.</param>
 public sealed record HeightChain(
     double ContactMm,
     double HomeMm,
@@ -26,6 +26,16 @@ public sealed record HeightChain(
     double ShimMm
 )
 {
+    /// <summary>Washers that can be bought for it, one stack under each spring.</summary>
+    public IReadOnlyList<double> Shims { get; init; } = [];
+
+    /// <summary>What the springs pull with over those.</summary>
+    public double ShimmedLoadN { get; init; } = SpringLoadN;
+
+    /// <summary>The springs miss so much of their height that it is told.</summary>
+    [JsonIgnore]
+    public bool MissesHeight => ShimMm >= Sockets.Shims.LeastMm;
+
     /// <summary>Heights closer than this are equal, mm.</summary>
     public const double EqualMm = 1e-6;
 
@@ -44,6 +54,8 @@ public sealed record HeightChain(
         var springs = Springs(block, socket.Id).Sum(h => h.Spring!.RateNPerMm * Compression(h, home, design));
         var load = gap is < 0 ? 0 : springs;
         var hold = lid ? socket.ClampN : kit?.FrameN ?? 0;
+        var shim = gap is < 0 || design - contact - bondMm < EqualMm ? 0 : design - contact - bondMm;
+        var shims = Sockets.Shims.Under(shim);
         return new(
             contact,
             home,
@@ -51,8 +63,16 @@ public sealed record HeightChain(
             springs,
             load,
             load + hold,
-            gap is < 0 || design - contact - bondMm < EqualMm ? 0 : design - contact - bondMm
-        );
+            shim
+        )
+        {
+            Shims = shims,
+            ShimmedLoadN =
+                shims.Count == 0
+                    ? springs
+                    : Springs(block, socket.Id)
+                        .Sum(h => h.Spring!.RateNPerMm * Compression(h, home + shims.Sum(), design)),
+        };
     }
 
     /// <summary>The sprung screws or posts that count on this socket.</summary>

@@ -21,15 +21,16 @@ public sealed record SocketMatchResult(
     Verdict Verdict,
     IReadOnlyList<Reason> Reasons,
     IReadOnlyList<Orientation> Orientations
-);
+)
+{
+    /// <summary>Washers that are laid under each spring; what springs pull over them is in the reason.</summary>
+    public IReadOnlyList<double> Shims { get; init; } = [];
+}
 
 /// <summary>Does this block go on this socket with this processor: kit, height chain, loads, turns.</summary>
 public static class SocketMatch
 {
     public const double DefaultBondLineMm = 0.03;
-
-    /// <summary>Washers thinner than this make no difference, mm.</summary>
-    public const double LeastShimMm = 0.02;
 
     public static SocketMatchResult Of(
         Board? board,
@@ -71,7 +72,10 @@ public static class SocketMatch
             verdict,
             [.. judged.OrderByDescending(j => j.Weight).Select(j => j.Reason with { Weight = j.Weight })],
             turns
-        );
+        )
+        {
+            Shims = chain.Shims,
+        };
     }
 
     /// <summary>The load on lid or dies, with the springs where the block's best turn puts them.</summary>
@@ -149,13 +153,19 @@ public static class SocketMatch
                     $"The block lands on its stops {-gap:0.00} mm before it touches: nothing presses. Washers do not help; the stops have to come down by {-gap:0.00} mm."
                 )
             );
-        else if (c.ShimMm >= LeastShimMm)
-            yield return Work(
-                "shim",
-                FormattableString.Invariant(
-                    $"The contact lies {c.ShimMm:0.00} mm lower than the springs are made for: washers of {c.ShimMm:0.00} mm under them give back the load, {c.LoadN:0} N without."
-                )
+        else if (c.MissesHeight)
+            yield return Shimmed(c, FormattableString.Invariant($"The contact lies {c.ShimMm:0.00} mm lower than the springs are made for: "));
+    }
+
+    /// <summary>Washers that give back load, with what the springs pull with and without them.</summary>
+    internal static Judgement Shimmed(HeightChain c, string why)
+    {
+        var text = c.Shims.Count == 0
+            ? FormattableString.Invariant($"they pull {c.LoadN:0} N. No washer that thin exists.")
+            : FormattableString.Invariant(
+                $"washers under each ({Sockets.Shims.InWords(c.Shims)}) make it {c.ShimmedLoadN:0} N, {c.LoadN:0} N without."
             );
+        return c.Shims.Count == 0 ? Note("shim", why + text) : Work("shim", why + text);
     }
 
     private static IEnumerable<Judgement> Loads(Socket socket, Board processor, HeightChain c, StampResult stamp)
@@ -212,6 +222,8 @@ public static class SocketMatch
     }
 
     private static Judgement Clash(string code, string text) => new(Weight.Clash, new(code, text, []));
+
+    private static Judgement Note(string code, string text) => new(Weight.Note, new(code, text, []));
 
     private static Judgement Work(string code, string text) => new(Weight.Work, new(code, text, []));
 }

@@ -126,9 +126,12 @@ public class SocketTests
         var r = Match(Cooler(design: 7.5));
         Assert.Equal(0.97, r.ShimMm, 9);
         Assert.Equal(4 * 40 * 1.03, r.LoadN, 6);
-        Assert.Contains(r.Reasons, x => x.Code == "shim" && x.Text.Contains("0.97", StringComparison.Ordinal));
-        // with them the springs are pressed as they are made to be
-        Assert.Equal(4 * 40 * 2, 4 * 40 * (1.03 + r.ShimMm), 9);
+        // 0.8 mm is the most that can be bought: 4 · 40 · 1.83 of 4 · 40 · 2
+        Assert.Equal([0.8], r.Shims);
+        Assert.Equal(
+            "The contact lies 0.97 mm lower than the springs are made for: washers under each (0.8 mm) make it 293 N, 165 N without.",
+            r.Reasons.Single(x => x.Code == "shim").Text
+        );
     }
 
     [Fact]
@@ -230,4 +233,16 @@ public class SocketTests
         var r = Match(Cooler(), Gull() with { ClampN = 0, ContactMinN = 400 });
         Assert.Contains(r.Reasons, x => x.Code == "contact-low" && x.Text.Contains("memory", StringComparison.Ordinal));
     }
+
+    [Theory]
+    [InlineData(0.05, "")]
+    [InlineData(0.29, "")]
+    [InlineData(0.3, "0.3 mm")]
+    [InlineData(0.6, "2 × 0.3 mm")]
+    [InlineData(0.97, "0.8 mm")]
+    [InlineData(1.0, "1.0 mm")]
+    [InlineData(1.32, "1.0 mm and 0.3 mm")]
+    [InlineData(5, "2 × 1.0 mm")]
+    public void Washers_are_those_that_can_be_bought(double asked, string words) =>
+        Assert.Equal(words, Shims.InWords(Shims.Under(asked)));
 }
