@@ -9,7 +9,15 @@ export default defineConfig({
     modulePreload: { polyfill: false },
     // what two lazy pages share in a few lines comes with the first page: a file of its own weighs more than it holds
     rolldownOptions: {
-      output: { codeSplitting: { groups: [{ name: 'shared', test: /jsx-runtime|api.instruments|pads.PutAway/ }] } },
+      output: {
+        codeSplitting: {
+          groups: [
+            { name: 'shared', test: /jsx-runtime|api.instruments|api.shopClock|ui.Fingerprint|pads.PutAway/ },
+            // pages of a few kilobytes that few open
+            { name: 'papers', test: /TrayMap|RestorePage|TargetPage|pads.CuttingSheet|src.drawer|src.instruments/ },
+          ],
+        },
+      },
     },
   },
   server: { proxy: { '/api': 'http://127.0.0.1:5140', '/openapi': 'http://127.0.0.1:5140' } },

@@ -64,7 +64,6 @@ public sealed record PhotoPlace(double XMm, double YMm, string Face);
 
 public sealed record TimerRow(long Id, long JobId, string StepId, string Label, string StartedAt, long Seconds);
 
-
 /// <summary>What is clipped to a job: readings, notes, photos, running timers.</summary>
 public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvider time)
 {
@@ -322,7 +321,9 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
                     t
                 );
                 if (last == StepEvent.Done)
-                    throw new StepSignedException("This step is signed: no timer starts on it. Undo its sign-off first.");
+                    throw new StepSignedException(
+                        "This step is signed: no timer starts on it. Undo its sign-off first."
+                    );
                 return c.ExecuteScalar<long>(
                     """
                     insert into timer (job_id, step_id, label, started_at, seconds, by_initials, device_at)

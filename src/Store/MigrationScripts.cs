@@ -10,12 +10,12 @@ internal static class MigrationScripts
 
     /// <summary>Every migration of this version, in order.</summary>
     public static IReadOnlyList<string> All { get; } =
-        [
-            .. typeof(MigrationScripts)
-                .Assembly.GetManifestResourceNames()
-                .Where(n => n.EndsWith(".sql", StringComparison.Ordinal))
-                .Order(StringComparer.Ordinal),
-        ];
+    [
+        .. typeof(MigrationScripts)
+            .Assembly.GetManifestResourceNames()
+            .Where(n => n.EndsWith(".sql", StringComparison.Ordinal))
+            .Order(StringComparer.Ordinal),
+    ];
 
     /// <summary>Migrations the file had; none in one that is new.</summary>
     public static IReadOnlySet<string> Had(SqliteConnection c) =>
@@ -27,5 +27,6 @@ internal static class MigrationScripts
     public static string? Newest(SqliteConnection c) => Had(c).Max(StringComparer.Ordinal);
 
     /// <summary>Migrations it has still to get.</summary>
-    public static IReadOnlyList<string> Open(SqliteConnection c) => Had(c) is var had ? [.. All.Where(s => !had.Contains(s))] : [];
+    public static IReadOnlyList<string> Open(SqliteConnection c) =>
+        Had(c) is var had ? [.. All.Where(s => !had.Contains(s))] : [];
 }

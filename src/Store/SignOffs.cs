@@ -75,7 +75,8 @@ public sealed record SignAnswer(StepEvent? Event);
 /// <summary>Sign-offs: judged and written in one transaction that holds the write lock; on disk when the call returns.</summary>
 public sealed class SignOffs(ShopDatabase database, JobSheets sheets, TimeProvider time)
 {
-    private const string Columns = "id, step_id, kind, by_initials, at, count, override_reason, done_at, device_at, signed";
+    private const string Columns =
+        "id, step_id, kind, by_initials, at, count, override_reason, done_at, device_at, signed";
 
     public IReadOnlyList<StepEvent> Events(long jobId)
     {

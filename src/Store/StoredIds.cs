@@ -106,14 +106,11 @@ public sealed class StoredIds(ShopDatabase database, TimeProvider time)
                 )
                 .ToList()
         )
-            c.Execute(
-                $"update job set {column} = @made where id = @id",
-                new { id, made = text(content, renamed) },
-                t
-            );
+            c.Execute($"update job set {column} = @made where id = @id", new { id, made = text(content, renamed) }, t);
         foreach (
             var (job, kind, content) in c.Query<(long, string, string)>(
-                    "select job_id, kind, content from job_sheet where " + string.Format(null, open, "job_sheet.job_id"),
+                    "select job_id, kind, content from job_sheet where "
+                        + string.Format(null, open, "job_sheet.job_id"),
                     transaction: t
                 )
                 .ToList()

@@ -28,7 +28,11 @@ public class ActorTests(DemoServer demo) : IClassFixture<DemoServer>
 
     [Theory]
     [MemberData(nameof(Calls))]
-    public async Task Who_left_or_is_unknown_or_looks_like_somebody_writes_nothing(string method, string path, string body)
+    public async Task Who_left_or_is_unknown_or_looks_like_somebody_writes_nothing(
+        string method,
+        string path,
+        string body
+    )
     {
         Assert.Equal(HttpStatusCode.OK, (await SignerAsync("LFT", left: false)).StatusCode);
         Assert.Equal(HttpStatusCode.OK, (await SignerAsync("LFT", left: true)).StatusCode);
@@ -80,7 +84,10 @@ public class ActorTests(DemoServer demo) : IClassFixture<DemoServer>
         await server.PostAsync("/api/boards", ServerProcess.DemoFile("boards/tern-460-r2.board.json"));
         await server.PostAsync("/api/blocks", ServerProcess.DemoFile("blocks/brineworks-full-460.block.json"));
         var job = await server.OpenAsync();
-        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await server.SignAsync(job, "match.label", by: "RV")).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.UnprocessableEntity,
+            (await server.SignAsync(job, "match.label", by: "RV")).StatusCode
+        );
         Assert.Equal(HttpStatusCode.OK, (await server.SignAsync(job, "match.label")).StatusCode);
     }
 
@@ -119,7 +126,14 @@ public class ActorTests(DemoServer demo) : IClassFixture<DemoServer>
         var device = now.AddMinutes(3).ToString("yyyy-MM-dd'T'HH:mm:ss.fff'Z'");
         var answer = await _server.PostAsync(
             $"/api/jobs/{job}/steps/match.label/sign",
-            JsonSerializer.Serialize(new { by = "QA", doneAt = now.ToString("yyyy-MM-dd'T'HH:mm:ss.fff'Z'"), deviceAt = device }),
+            JsonSerializer.Serialize(
+                new
+                {
+                    by = "QA",
+                    doneAt = now.ToString("yyyy-MM-dd'T'HH:mm:ss.fff'Z'"),
+                    deviceAt = device,
+                }
+            ),
             "0"
         );
         Assert.Equal(HttpStatusCode.OK, answer.StatusCode);
@@ -153,8 +167,14 @@ public class ActorTests(DemoServer demo) : IClassFixture<DemoServer>
             return await _server.Http.SendAsync(request, TestContext.Current.CancellationToken);
         }
         var key = Guid.NewGuid().ToString();
-        Assert.Equal(HttpStatusCode.Created, (await Send("notes", """{"text":"-0 at 1.5 mm","by":"QA"}""", key)).StatusCode);
-        Assert.Equal(HttpStatusCode.Created, (await Send("notes", """{"text":"-0 at 1.5 mm","by":"QA"}""", key)).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.Created,
+            (await Send("notes", """{"text":"-0 at 1.5 mm","by":"QA"}""", key)).StatusCode
+        );
+        Assert.Equal(
+            HttpStatusCode.Created,
+            (await Send("notes", """{"text":"-0 at 1.5 mm","by":"QA"}""", key)).StatusCode
+        );
         var other = await Send("notes", """{"text":"other words","by":"QA"}""", key);
         Assert.Equal(HttpStatusCode.Conflict, other.StatusCode);
         var both = await ServerProcess.JsonAsync(other);
@@ -164,7 +184,13 @@ public class ActorTests(DemoServer demo) : IClassFixture<DemoServer>
         var notes = (await _server.JobAsync(job)).GetProperty("notes").EnumerateArray();
         Assert.Equal("-0 at 1.5 mm", Assert.Single(notes).GetProperty("text").GetString());
 
-        var csv = "time,die,room,power\n" + string.Concat(Enumerable.Range(0, 400).Select(i => FormattableString.Invariant($"{i},{60 - 20 * Math.Exp(-i / 40.0):0.00},21,200\n")));
+        var csv =
+            "time,die,room,power\n"
+            + string.Concat(
+                Enumerable
+                    .Range(0, 400)
+                    .Select(i => FormattableString.Invariant($"{i},{60 - 20 * Math.Exp(-i / 40.0):0.00},21,200\n"))
+            );
         var kept = await _server.Http.PostAsync(
             $"/api/jobs/{job}/logs?by=QA&phase=before",
             new StringContent(csv, null, "text/csv"),

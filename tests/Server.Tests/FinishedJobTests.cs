@@ -70,7 +70,10 @@ public class FinishedJobTests(DemoServer demo) : IClassFixture<DemoServer>
         foreach (var step in again)
         {
             var version = (await _server.JobAsync(job)).Step(step).GetProperty("version").GetInt32();
-            Assert.Equal(HttpStatusCode.OK, (await _server.SignAsync(job, step, version, reason: "checked")).StatusCode);
+            Assert.Equal(
+                HttpStatusCode.OK,
+                (await _server.SignAsync(job, step, version, reason: "checked")).StatusCode
+            );
         }
         Assert.True((await _server.JobAsync(job)).GetProperty("finished").GetBoolean());
     }
@@ -110,33 +113,70 @@ public class FinishedJobTests(DemoServer demo) : IClassFixture<DemoServer>
         var finished = await _server.JobAsync(job);
         Assert.True(finished.GetProperty("finished").GetBoolean());
         string Verdict(JsonElement v) =>
-            v.GetProperty("plan").GetProperty("prove").GetProperty("pairs")[0].GetProperty("comparison").GetProperty("verdict").GetString()!;
+            v.GetProperty("plan")
+                .GetProperty("prove")
+                .GetProperty("pairs")[0]
+                .GetProperty("comparison")
+                .GetProperty("verdict")
+                .GetString()!;
         var last = finished.GetProperty("readings")[2].GetProperty("id").GetInt64();
 
         Assert.Equal(HttpStatusCode.Conflict, await ChangeAsync(job, Fields("stiff-9")));
         var ways = """{"school":"cleaning","way":"alcohol","by":"QA"}""";
-        Assert.Equal(HttpStatusCode.Conflict, (await _server.SendAsync(HttpMethod.Put, $"/api/jobs/{job}/ways", ways, "0")).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.Conflict,
+            (await _server.SendAsync(HttpMethod.Put, $"/api/jobs/{job}/ways", ways, "0")).StatusCode
+        );
         var strike = $"/api/jobs/{job}/readings/{last}?by=QA";
         Assert.Equal(HttpStatusCode.Conflict, (await _server.SendAsync(HttpMethod.Delete, strike, null)).StatusCode);
         Assert.Equal(Verdict(finished), Verdict(await _server.JobAsync(job)));
 
         var corrections = $"/api/jobs/{job}/corrections";
-        var wrong = await _server.PostAsync(corrections, JsonSerializer.Serialize(new { by = "QA", why = " ", reading = last }));
+        var wrong = await _server.PostAsync(
+            corrections,
+            JsonSerializer.Serialize(
+                new
+                {
+                    by = "QA",
+                    why = " ",
+                    reading = last,
+                }
+            )
+        );
         Assert.Equal(HttpStatusCode.UnprocessableEntity, wrong.StatusCode);
         foreach (
             var body in (object[])
                 [
-                    new { by = "ML", why = "the pump was off", reading = last },
-                    new { by = "ML", why = "typed wrongly", client = "Pier <3>" },
+                    new
+                    {
+                        by = "ML",
+                        why = "the pump was off",
+                        reading = last,
+                    },
+                    new
+                    {
+                        by = "ML",
+                        why = "typed wrongly",
+                        client = "Pier <3>",
+                    },
                 ]
         )
-            Assert.Equal(HttpStatusCode.Created, (await _server.PostAsync(corrections, JsonSerializer.Serialize(body))).StatusCode);
+            Assert.Equal(
+                HttpStatusCode.Created,
+                (await _server.PostAsync(corrections, JsonSerializer.Serialize(body))).StatusCode
+            );
         var after = await _server.JobAsync(job);
         Assert.True(after.GetProperty("finished").GetBoolean());
         Assert.NotEqual(Verdict(finished), Verdict(after));
         Assert.Equal("Pier <3>", after.GetProperty("client").GetString());
-        Assert.All(after.GetProperty("corrections").EnumerateArray(), c => Assert.Equal("ML", c.GetProperty("byInitials").GetString()));
-        var record = await _server.Http.GetStringAsync($"/api/jobs/{job}/record.html", TestContext.Current.CancellationToken);
+        Assert.All(
+            after.GetProperty("corrections").EnumerateArray(),
+            c => Assert.Equal("ML", c.GetProperty("byInitials").GetString())
+        );
+        var record = await _server.Http.GetStringAsync(
+            $"/api/jobs/{job}/record.html",
+            TestContext.Current.CancellationToken
+        );
         foreach (var said in (string[])["the pump was off", "Pier &lt;3&gt;", "typed wrongly"])
             Assert.Contains(said, record, StringComparison.Ordinal);
     }
@@ -145,15 +185,28 @@ public class FinishedJobTests(DemoServer demo) : IClassFixture<DemoServer>
     public async Task An_undo_takes_back_exactly_what_rests_on_the_step_or_says_what_does()
     {
         var job = await _server.OpenAsync();
-        foreach (var (step, count) in ((string, int?)[])[("teardown.F1", 6), ("teardown.F2", 6), ("teardown.F3", 4), ("kit.count", null)])
+        foreach (
+            var (step, count) in ((string, int?)[])
+                [("teardown.F1", 6), ("teardown.F2", 6), ("teardown.F3", 4), ("kit.count", null)]
+        )
             Assert.Equal(HttpStatusCode.OK, (await _server.SignAsync(job, step, count: count)).StatusCode);
         Assert.Equal(HttpStatusCode.OK, (await _server.SignAsync(job, "teardown.cooler")).StatusCode);
         // kit.count does not rest on the screws: it stays, and nothing is undone
-        foreach (var with in (string[][])[[], ["kit.count"], ["teardown.cooler", "kit.count"]])
+        foreach (
+            var with in (string[][])
+                [
+                    [],
+                    ["kit.count"],
+                    ["teardown.cooler", "kit.count"],
+                ]
+        )
         {
             var refused = await _server.UndoAsync(job, "teardown.F2", 1, with);
             Assert.Equal(HttpStatusCode.Conflict, refused.StatusCode);
-            var rests = (await ServerProcess.JsonAsync(refused)).GetProperty("restsOn").EnumerateArray().Select(s => s.GetString());
+            var rests = (await ServerProcess.JsonAsync(refused))
+                .GetProperty("restsOn")
+                .EnumerateArray()
+                .Select(s => s.GetString());
             Assert.Equal(["teardown.cooler"], rests);
         }
         var stale = await _server.PostAsync(
@@ -162,7 +215,10 @@ public class FinishedJobTests(DemoServer demo) : IClassFixture<DemoServer>
             "1"
         );
         Assert.Equal(HttpStatusCode.PreconditionFailed, stale.StatusCode);
-        Assert.Equal(HttpStatusCode.OK, (await _server.UndoAsync(job, "teardown.F2", 1, ["teardown.cooler"])).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await _server.UndoAsync(job, "teardown.F2", 1, ["teardown.cooler"])).StatusCode
+        );
         var view = await _server.JobAsync(job);
         Assert.True(view.Step("kit.count").GetProperty("signed").GetBoolean());
         Assert.False(view.Step("teardown.cooler").GetProperty("signed").GetBoolean());
@@ -176,9 +232,15 @@ public class FinishedJobTests(DemoServer demo) : IClassFixture<DemoServer>
         var job = await server.OpenAsync();
         await server.SignAsync(job, "match.label");
         var at = (await server.JobAsync(job)).GetProperty("history")[0].GetProperty("at").GetDateTimeOffset();
-        var record = await server.Http.GetStringAsync($"/api/jobs/{job}/record.html", TestContext.Current.CancellationToken);
+        var record = await server.Http.GetStringAsync(
+            $"/api/jobs/{job}/record.html",
+            TestContext.Current.CancellationToken
+        );
         Assert.Contains($"{at.ToOffset(new(5, 30, 0)):yyyy-MM-dd HH:mm} UTC+5:30", record, StringComparison.Ordinal);
         var twice = await server.SignAsync(job, "match.label", 0);
-        Assert.Contains($"{at.ToOffset(new(5, 30, 0)):HH:mm}", await twice.Content.ReadAsStringAsync(TestContext.Current.CancellationToken));
+        Assert.Contains(
+            $"{at.ToOffset(new(5, 30, 0)):HH:mm}",
+            await twice.Content.ReadAsStringAsync(TestContext.Current.CancellationToken)
+        );
     }
 }

@@ -266,6 +266,41 @@ public sealed class KeepingTests : IDisposable
     }
 
     [Fact]
+    public void A_backup_from_a_clock_that_was_ahead_hides_no_later_one()
+    {
+        Packed();
+        var clock = new Clock();
+        var ring = new BackupRing(new(At("data/shop.db")), clock);
+        var now = clock.Now;
+        clock.Now = now.AddYears(2);
+        ring.Add();
+        clock.Now = now;
+        Assert.Null(ring.LastGood);
+        Assert.True(ring.Due());
+        ring.Add();
+        Assert.Equal(["shop-20261126-080000.zip", "shop-20281126-080000.zip"], ring.All().Select(e => e.Name));
+        Assert.Equal(now, ring.LastGood);
+    }
+
+    [Fact]
+    public void What_a_newer_version_wrote_is_not_restored()
+    {
+        Packed();
+        var shop = new ShopDatabase(At("data/shop.db"));
+        using (var c = shop.Open())
+            c.Execute(
+                "insert into SchemaVersions (ScriptName, Applied) values ('FaithfulBracket.Store.Migrations.9999_later.sql', '2040-01-01')"
+            );
+        var e = Assert.Throws<BackupFaultException>(() =>
+        {
+            Backup.Write(shop, At("later.zip"), TimeProvider.System);
+            Backup.Restore(At("later.zip"), At("target"));
+        });
+        Assert.Contains("newer version", e.Message, StringComparison.Ordinal);
+        Assert.False(File.Exists(At("target/shop.db")));
+    }
+
+    [Fact]
     public void A_backup_tells_how_far_it_is_and_leaves_nothing_when_it_is_stopped()
     {
         Packed();

@@ -123,6 +123,26 @@ public sealed class LanTests
     }
 
     [Fact]
+    public async Task Strangers_send_little_and_backups_stay_at_the_desk()
+    {
+        using var server = new ServerProcess(demo: false, lan: true);
+        using var tablet = Tablet(server);
+        var large = await tablet.PostAsJsonAsync("/api/pair", new { code = new string('A', 5000), name = "Bench A" });
+        Assert.Equal(HttpStatusCode.RequestEntityTooLarge, large.StatusCode);
+        // what the page for the code shows is what this machine shows
+        var shown = await ServerProcess.JsonAsync(await tablet.GetAsync("/api/pair"));
+        Assert.Equal(
+            (await server.GetAsync("/api/devices")).GetProperty("fingerprint").GetString(),
+            shown.GetProperty("fingerprint").GetString()
+        );
+        Assert.Equal(HttpStatusCode.NoContent, (await PairAsync(tablet, await CodeAsync(server))).StatusCode);
+        var made = await ServerProcess.JsonAsync(await server.PostAsync("/api/keeping/backups", ""));
+        var path = $"/api/keeping/backups/{made.GetProperty("name").GetString()}";
+        Assert.Equal(HttpStatusCode.Forbidden, (await tablet.GetAsync(path)).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await server.Http.GetAsync(path)).StatusCode);
+    }
+
+    [Fact]
     public async Task Without_the_network_nothing_listens_for_it_and_no_code_is_given()
     {
         using var server = new ServerProcess(demo: false);

@@ -83,9 +83,14 @@ public class MigrationTests
         Assert.True(job.Step("teardown.F-2").GetProperty("signed").GetBoolean());
         Assert.False(job.Step("teardown.F-2").GetProperty("lookAgain").GetBoolean());
         Assert.Equal(HttpStatusCode.OK, (await server.SignAsync(id, "teardown.F-1", count: 6, by: "ML")).StatusCode);
-        Assert.Contains("paste.U1--die-", job.GetProperty("steps").EnumerateArray().Select(s => s.GetProperty("stepId").GetString()));
+        Assert.Contains(
+            "paste.U1--die-",
+            job.GetProperty("steps").EnumerateArray().Select(s => s.GetProperty("stepId").GetString())
+        );
         // an hour without a day is no instant: nothing is said of when it was done
-        var manual = job.GetProperty("history").EnumerateArray().Single(h => h.GetProperty("stepId").GetString() == "kit.manual");
+        var manual = job.GetProperty("history")
+            .EnumerateArray()
+            .Single(h => h.GetProperty("stepId").GetString() == "kit.manual");
         Assert.False(manual.TryGetProperty("doneAt", out var at) && at.ValueKind != JsonValueKind.Null);
         Assert.Equal(JsonValueKind.Object, (await server.GetAsync("/api/day")).ValueKind);
         // it was backed up before it was upgraded, and the documents are what their digests say

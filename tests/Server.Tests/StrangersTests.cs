@@ -64,6 +64,7 @@ public class StrangersTests(DemoServer demo) : IClassFixture<DemoServer>
     [Theory]
     [InlineData("evil.example", HttpStatusCode.MisdirectedRequest)]
     [InlineData("127.0.0.1.evil.example", HttpStatusCode.MisdirectedRequest)]
+    [InlineData("0.0.0.0", HttpStatusCode.MisdirectedRequest)]
     [InlineData("localhost", HttpStatusCode.OK)]
     [InlineData("127.0.0.2", HttpStatusCode.OK)]
     [InlineData("[::1]", HttpStatusCode.OK)]
@@ -111,5 +112,25 @@ public class StrangersTests(DemoServer demo) : IClassFixture<DemoServer>
                 StringComparison.Ordinal
             );
         }
+    }
+
+    [Fact]
+    public async Task The_three_hundred_and_first_stream_is_asked_to_come_again()
+    {
+        using var server = new ServerProcess(demo: false);
+        Task<HttpResponseMessage> Open() => server.Http.GetAsync("/api/live", HttpCompletionOption.ResponseHeadersRead);
+        var open = await Task.WhenAll(Enumerable.Range(0, 300).Select(_ => Open()));
+        Assert.All(open, o => Assert.Equal(HttpStatusCode.OK, o.StatusCode));
+        var refused = await Open();
+        Assert.Equal(HttpStatusCode.ServiceUnavailable, refused.StatusCode);
+        Assert.NotNull(refused.Headers.RetryAfter);
+        Assert.Equal("well", (await server.GetAsync("/health")).GetProperty("status").GetString());
+    }
+
+    [Fact]
+    public async Task Control_characters_find_nothing_and_break_nothing()
+    {
+        foreach (var path in (string[])["/api/boards?text=%00%01", "/api/blocks?text=%00", "/api/find?text=%00a"])
+            Assert.True((int)(await _server.Http.GetAsync(path)).StatusCode < 500, path);
     }
 }

@@ -90,3 +90,45 @@ test('notes, photos, waits and readings taken without the network arrive once, w
   await shop.close()
   cable.pull()
 })
+
+test('two pages of a tablet whose clock is two hours ahead keep both notes, and the shop has them at its own time', async ({
+  context,
+  browser,
+}) => {
+  const cable = await new Cable(server.address).plug()
+  const pages = [await context.newPage(), await context.newPage()]
+  const line = (n: number) => pages[n].getByRole('contentinfo', { name: 'Step' })
+  for (const [n, page] of pages.entries()) {
+    await page.addInitScript(() => localStorage.setItem('fb.initials', 'QA'))
+    await page.clock.setSystemTime(Date.now() + 2 * 3600_000)
+    await page.goto(`${cable.address}/job/15/prep`)
+    await expect(line(n)).toBeVisible()
+  }
+  const shop = await browser.newContext({ serviceWorkers: 'block' })
+  const notes = async () =>
+    ((await (await shop.request.get(`${server.address}/api/jobs/15`)).json()) as { notes: { text: string; at: string }[] }).notes
+  const before = await notes()
+  cable.pull()
+  await context.setOffline(true)
+  const left = Date.now()
+  for (const [n, page] of pages.entries()) {
+    await page.bringToFront()
+    await line(n).getByRole('button', { name: 'Note' }).click()
+    await page.getByRole('textbox', { name: 'Note' }).fill(`from page ${n + 1}`)
+    await page.getByRole('button', { name: 'Pin the note' }).click()
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+  }
+  for (const page of pages)
+    await expect(page.locator('[aria-label="Kept on this device"]')).toContainText('2 notes kept on this device')
+  await cable.plug()
+  await context.setOffline(false)
+  for (const page of pages) await expect(page.locator('[aria-label="Kept on this device"]')).toHaveCount(0)
+  const added = (await notes()).slice(before.length)
+  expect(added.map((a) => a.text).sort()).toEqual(['from page 1', 'from page 2'])
+  for (const a of added) {
+    expect(Date.parse(a.at)).toBeGreaterThanOrEqual(left - 5000)
+    expect(Date.parse(a.at)).toBeLessThanOrEqual(Date.now() + 5000)
+  }
+  await shop.close()
+  cable.pull()
+})

@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { answer, http, told } from '../api/client'
-import { Fingerprint } from '../settings/DevicesSection'
 import { Button } from '../ui/Button'
+import { Fingerprint } from '../ui/Fingerprint'
 
 const field = 'mt-1 block min-h-14 w-full border-2 border-rule bg-raised px-3 text-[24px]'
 

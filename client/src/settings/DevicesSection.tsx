@@ -2,14 +2,8 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { answer, http, Refusal, type Schemas } from '../api/client'
 import { Button } from '../ui/Button'
+import { Fingerprint } from '../ui/Fingerprint'
 import { clock, day } from '../ui/format'
-
-/** The SHA-256 of the workshop's certificate, in groups that two people can read to each other. */
-export const Fingerprint = ({ of }: { of: string }) => (
-  <span className="num block break-words text-[14.5px] leading-snug" data-fingerprint>
-    {of}
-  </span>
-)
 
 /** Tablets of the shop's network: let in by a code, listed, shut out. Shown on the shop's own machine only. */
 export function DevicesSection() {

@@ -33,11 +33,8 @@ public sealed record Substrate(
         : part.Substrate is { } stated ? stated
         : part.Kind switch
         {
-            PartKind.Die when board.Kind is BoardKind.GraphicsCard or BoardKind.ConsoleBoard && part.Under is null => new(
-                part.WidthMm + 2 * DieRimMm,
-                part.DepthMm + 2 * DieRimMm,
-                DieMm
-            ),
+            PartKind.Die when board.Kind is BoardKind.GraphicsCard or BoardKind.ConsoleBoard && part.Under is null =>
+                new(part.WidthMm + 2 * DieRimMm, part.DepthMm + 2 * DieRimMm, DieMm),
             PartKind.Memory or PartKind.Controller => new(part.WidthMm, part.DepthMm, ChipMm, ChipEMPa),
             _ => null,
         };

@@ -126,7 +126,10 @@ public sealed class BlockHeat
             [
                 .. parts
                     .Where(p => !ReferenceEquals(p.Plate, plate))
-                    .GroupBy(p => p.Plate, (of, these) => Sheet(block, of, [.. these.Select(t => t.Part)], h, cell, cancel)),
+                    .GroupBy(
+                        p => p.Plate,
+                        (of, these) => Sheet(block, of, [.. these.Select(t => t.Part)], h, cell, cancel)
+                    ),
             ]
         );
     }

@@ -92,7 +92,9 @@ public static class Expect
         var known = heat.Parts.Concat(heat.Others.SelectMany(o => o.Parts)).Select(p => p.Part.Id).ToHashSet();
         List<Part> untold =
         [
-            .. laid.Board.Parts.Where(p => p is { DissipationW: > 0, Kind: not PartKind.Empty } && !told.Contains(p.Id)),
+            .. laid.Board.Parts.Where(p =>
+                p is { DissipationW: > 0, Kind: not PartKind.Empty } && !told.Contains(p.Id)
+            ),
         ];
         foreach (var part in untold.Where(p => !known.Contains(p.Id)))
             warnings.Add(
@@ -122,7 +124,10 @@ public static class Expect
             var total = dies.Sum(d => d.DissipationW);
             foreach (var die in dies)
             {
-                if ((die.BondMm ?? lid.BondMm) is not { } bondMm || (lid.LidThicknessMm ?? die.LidThicknessMm) is not { } lidMm)
+                if (
+                    (die.BondMm ?? lid.BondMm) is not { } bondMm
+                    || (lid.LidThicknessMm ?? die.LidThicknessMm) is not { } lidMm
+                )
                     continue;
                 var (area, share) = (die.Top().Area, die.DissipationW / total);
                 var behind = top.Watts / Math.Max(1e-9, (top.C - coolantC) * lid.Top().Area * 1e-6);

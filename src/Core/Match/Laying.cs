@@ -51,7 +51,8 @@ public static class Laying
             .Select(a => Laid.On(board, block, a, settings))
             .OrderBy(l =>
                 // where nothing fixes its height nothing can be said to clash
-                l.Plates.Exists(p => p.PlaneMm is null) ? 2
+                l.Plates.Exists(p => p.PlaneMm is null)
+                    ? 2
                 : l.Clashes.Count > 0 ? 1
                 : 0
             )

@@ -61,7 +61,9 @@ internal static class OrderPlacement
     {
         var standing = Laying.Through(g.Piece.Board, g.Block, settings);
         var stays =
-            standing is [var first, ..] && first.Covered.Parts > 0 && !earlier.Any(e => e.Pair.Block.Id == g.Pair.Block.Id);
+            standing is [var first, ..]
+            && first.Covered.Parts > 0
+            && !earlier.Any(e => e.Pair.Block.Id == g.Pair.Block.Id);
         return stays ? AsOptions(g, standing) : Everywhere(g, settings);
     }
 
@@ -69,14 +71,7 @@ internal static class OrderPlacement
         AsOptions(g, Laying.Through(g.Piece.Board, g.Block, settings, everywhere: true));
 
     private static List<Option> AsOptions(Group g, IReadOnlyList<Laid> through) =>
-        [
-            .. through.Select(l => new Option(
-                l,
-                Taken(l),
-                Outlines(g.Block, l),
-                g.Block.Kind == BlockKind.BackPlate
-            )),
-        ];
+        [.. through.Select(l => new Option(l, Taken(l), Outlines(g.Block, l), g.Block.Kind == BlockKind.BackPlate))];
 
     private static LaidOn Laid(Group g, Laid laid) => new(g.Piece, g.Pair, g.Block, laid);
 

@@ -103,7 +103,8 @@ public static class MountedBow
         if (problem.Loads.Count == 0 || problem.Supports.Any(s => s.Kind != SupportKind.Clamped))
             return bow;
         var middle = new Point2(problem.Loads.Average(l => l.X), problem.Loads.Average(l => l.Y));
-        return ConvexHull.Of([.. problem.Supports.Select(s => new Point2(s.X, s.Y))]) is { } hull && hull.Contains(middle)
+        return
+            ConvexHull.Of([.. problem.Supports.Select(s => new Point2(s.X, s.Y))]) is { } hull && hull.Contains(middle)
             ? bow
             : bow.Levelled();
     }
@@ -117,10 +118,7 @@ public static class MountedBow
         Validity held
     )
     {
-        var told =
-            range.Max() <= JointStrain.MostTimes * limit
-                ? Span(range)
-                : JointStrain.InWords(strain, limit);
+        var told = range.Max() <= JointStrain.MostTimes * limit ? Span(range) : JointStrain.InWords(strain, limit);
         var verdict = level switch
         {
             StrainLevel.Risk => "Solder joints can crack. Use a stiffer back plate or thinner pads.",
@@ -133,7 +131,8 @@ public static class MountedBow
                 : "";
         return FormattableString.Invariant(
                 $"The board bows {Math.Abs(worst.PeakMm):0.00} mm. Strain beside the packages: {told} (limit {limit:0} µε). "
-            ) + verdict
+            )
+            + verdict
             + weak;
     }
 
@@ -162,7 +161,13 @@ public static class MountedBow
         ];
         var screws = block
             .Plates.SelectMany(p => p.Holes)
-            .Select(h => (Hole: h, At: placement.Apply(h.At), LoadN: seated.Screws.FirstOrDefault(s => s.Hole == h.Id)?.LoadN ?? 0))
+            .Select(h =>
+                (
+                    Hole: h,
+                    At: placement.Apply(h.At),
+                    LoadN: seated.Screws.FirstOrDefault(s => s.Hole == h.Id)?.LoadN ?? 0
+                )
+            )
             .Where(s => board.Outline.Contains(s.At))
             .ToList();
         List<BowSupport> supports =
@@ -235,7 +240,8 @@ public static class MountedBow
         BowProblem Held() => new(board.Outline, board.ThicknessMm, 1, 0) { Supports = supports };
         if (at.Count == 0 || BowHold.Of(Held()) == Validity.Outside)
         {
-            var middle = at.Count == 0 ? board.Outline.Centroid : new Point2(at.Average(p => p.X), at.Average(p => p.Y));
+            var middle =
+                at.Count == 0 ? board.Outline.Centroid : new Point2(at.Average(p => p.X), at.Average(p => p.Y));
             var line = at.Count > 1 ? at[1] - at[0] : new Point2(1, 0);
             double Off(Point2 p) => Math.Abs(line.Cross(p - middle));
             var corner = board.Outline.Points.MaxBy(Off);

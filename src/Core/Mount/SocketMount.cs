@@ -59,11 +59,7 @@ internal sealed class SocketMount(WorkOrder order, SeatPlan seat, Ways ways)
                 : "A washer may be stuck inside a nut. None firm until all grip.",
             Facts =
                 seat.Match.Shims.Count > 0
-                    ?
-                    [
-                        .. step.Facts,
-                        new(Shims.InWords(seat.Match.Shims), "washer under each spring"),
-                    ]
+                    ? [.. step.Facts, new(Shims.InWords(seat.Match.Shims), "washer under each spring")]
                     : step.Facts,
         };
 

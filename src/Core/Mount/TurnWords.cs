@@ -19,5 +19,6 @@ public static class TurnWords
         };
 
     /// <summary>To five degrees, which is as near as a hand turns.</summary>
-    public static string Degrees(double turns) => FormattableString.Invariant($"{Math.Max(5, Math.Round(turns * 72) * 5):0}°");
+    public static string Degrees(double turns) =>
+        FormattableString.Invariant($"{Math.Max(5, Math.Round(turns * 72) * 5):0}°");
 }

@@ -69,10 +69,8 @@ internal sealed class TurningPlate
             ? Math.Max(0, s.TravelMm)
             : Math.Max(
                 0,
-                _model
-                    .Pads.Select(p => p.Contact.Squash(0) * p.Pad.ThicknessMm)
-                    .Append(_model.HomeMm)
-                    .Max() - _model.StopMm(hole)
+                _model.Pads.Select(p => p.Contact.Squash(0) * p.Pad.ThicknessMm).Append(_model.HomeMm).Max()
+                    - _model.StopMm(hole)
             );
 
     private double GripTurns(BlockHole hole) => GripMm(hole) / ScrewThread.Of(hole.Thread, hole.ScrewMm).PitchMm;

@@ -17,7 +17,11 @@ public static class Signer
     /// <summary>Why initials cannot be signed with; null where they can.</summary>
     public static string? WhyNot(string? by)
     {
-        if (by is null || Normalize(by) is not { Length: >= 1 and <= MaxLetters } initials || !initials.All(char.IsLetter))
+        if (
+            by is null
+            || Normalize(by) is not { Length: >= 1 and <= MaxLetters } initials
+            || !initials.All(char.IsLetter)
+        )
             return Expected;
         return initials.FirstOrDefault(IsLookAlike) is var odd and not '\0'
             ? $"The letter {odd} (U+{(int)odd:X4}) can be mistaken for another letter. Use the plain letter."
@@ -31,8 +35,7 @@ public static class Signer
     public static IReadOnlyList<string> Colours { get; } = ["ink", "copper", "cool", "amber", "plum"];
 
     /// <summary>Greek, Coptic and Cyrillic capitals that are drawn like Latin ones, and Latin letters that are drawn like other Latin ones.</summary>
-    private const string Drawn =
-        "ΑΒΕΖΗΙΚΜΝΟΡΤΥΧϹϺͿϳ" + "АВЕКМНОРСТУХЅІЇЈҮԌԐԚԜҺӀӏ" + "ⲀⲂⲈⲎⲒⲔⲘⲚⲞⲢⲤⲦⲨⲬ" + "ıȷƖǀƧƼƽƷȜɅƆ";
+    private const string Drawn = "ΑΒΕΖΗΙΚΜΝΟΡΤΥΧϹϺͿϳ" + "АВЕКМНОРСТУХЅІЇЈҮԌԐԚԜҺӀӏ" + "ⲀⲂⲈⲎⲒⲔⲘⲚⲞⲢⲤⲦⲨⲬ" + "ıȷƖǀƧƼƽƷȜɅƆ";
 
     /// <summary>Scripts made of letters drawn like Latin ones: phonetic letters, Armenian, Cherokee, Lisu, letter-like Latin.</summary>
     private static readonly (char From, char To)[] Scripts =

@@ -123,7 +123,11 @@ public static class SignOff
         for (var found = true; found; )
         {
             found = false;
-            foreach (var step in plan.Steps.Concat(plan.Care.Restore).Where(s => signed.Contains(s.Id) && s.Locks.Any(gone.Contains)))
+            foreach (
+                var step in plan
+                    .Steps.Concat(plan.Care.Restore)
+                    .Where(s => signed.Contains(s.Id) && s.Locks.Any(gone.Contains))
+            )
             {
                 if (!gone.Add(step.Id))
                     continue;

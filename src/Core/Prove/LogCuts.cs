@@ -20,11 +20,7 @@ internal sealed class LogCuts
 
     /// <summary>The first sample of each stretch, from 0.</summary>
     /// <param name="resolutionK">What the sensor tells apart: its steps are no change of load.</param>
-    public static IReadOnlyList<int> Of(
-        List<LogSample> log,
-        double resolutionK = 0,
-        CancellationToken cancel = default
-    )
+    public static IReadOnlyList<int> Of(List<LogSample> log, double resolutionK = 0, CancellationToken cancel = default)
     {
         var n = log.Count;
         if (n < 2 * LeastInStretch)

@@ -119,7 +119,8 @@ public static class DirectDie
             stamp.Dies,
             stamp.LoadCentre,
             stamp.AreaCentre,
-            dies.Zip(shares).Aggregate(default(Point2), (sum, d) => sum + d.First.Top().Centroid * (d.Second / shares.Sum())),
+            dies.Zip(shares)
+                .Aggregate(default(Point2), (sum, d) => sum + d.First.Top().Centroid * (d.Second / shares.Sum())),
             gain,
             low,
             high,
@@ -283,7 +284,9 @@ public static class DirectDie
         else if (direct.MissesHeight)
             yield return SocketMatch.Shimmed(
                 direct,
-                FormattableString.Invariant($"With the lid off the springs stand {direct.ShimMm:0.00} mm lower than they are made for: ")
+                FormattableString.Invariant(
+                    $"With the lid off the springs stand {direct.ShimMm:0.00} mm lower than they are made for: "
+                )
             );
         if (!stamp.Balanced)
             yield return Say(

@@ -56,15 +56,7 @@ public sealed record HeightChain(
         var hold = lid ? socket.ClampN : kit?.FrameN ?? 0;
         var shim = gap is < 0 || design - contact - bondMm < EqualMm ? 0 : design - contact - bondMm;
         var shims = Sockets.Shims.Under(shim);
-        return new(
-            contact,
-            home,
-            gap,
-            springs,
-            load,
-            load + hold,
-            shim
-        )
+        return new(contact, home, gap, springs, load, load + hold, shim)
         {
             Shims = shims,
             ShimmedLoadN =

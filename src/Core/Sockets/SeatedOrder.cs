@@ -36,7 +36,13 @@ public static class SeatedOrder
         block.Sockets.Count > 0 || block.Kind is BlockKind.Processor or BlockKind.DirectDie;
 
     public static SocketFit? FitOf(SeatedProcessor seated, Block block) =>
-        SocketKits.Choose(block, seated.Socket, SeatedBoard.Opened(seated), !seated.Bare, SocketMatch.DefaultBondLineMm);
+        SocketKits.Choose(
+            block,
+            seated.Socket,
+            SeatedBoard.Opened(seated),
+            !seated.Bare,
+            SocketMatch.DefaultBondLineMm
+        );
 
     private static Core.Boards.Board BoardOf(WorkOrder order, Workpiece piece, SeatedProcessor seated)
     {

@@ -17,7 +17,11 @@ public static class Shims
         if (askedMm < LeastMm)
             return best;
         // one rather than two of the same sum
-        foreach (var stack in Sizes.Select(s => new[] { s }).Concat(Sizes.SelectMany(a => Sizes.Where(b => b >= a).Select(b => new[] { a, b }))))
+        foreach (
+            var stack in Sizes
+                .Select(s => new[] { s })
+                .Concat(Sizes.SelectMany(a => Sizes.Where(b => b >= a).Select(b => new[] { a, b })))
+        )
             if (stack.Sum() <= askedMm + HeightChain.EqualMm && stack.Sum() > best.Sum() + HeightChain.EqualMm)
                 best = stack;
         return best;

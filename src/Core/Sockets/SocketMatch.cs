@@ -154,17 +154,23 @@ public static class SocketMatch
                 )
             );
         else if (c.MissesHeight)
-            yield return Shimmed(c, FormattableString.Invariant($"The contact lies {c.ShimMm:0.00} mm lower than the springs are made for: "));
+            yield return Shimmed(
+                c,
+                FormattableString.Invariant(
+                    $"The contact lies {c.ShimMm:0.00} mm lower than the springs are made for: "
+                )
+            );
     }
 
     /// <summary>Washers that give back load, with what the springs pull with and without them.</summary>
     internal static Judgement Shimmed(HeightChain c, string why)
     {
-        var text = c.Shims.Count == 0
-            ? FormattableString.Invariant($"they pull {c.LoadN:0} N. No washer that thin exists.")
-            : FormattableString.Invariant(
-                $"washers under each ({Sockets.Shims.InWords(c.Shims)}) make it {c.ShimmedLoadN:0} N, {c.LoadN:0} N without."
-            );
+        var text =
+            c.Shims.Count == 0
+                ? FormattableString.Invariant($"they pull {c.LoadN:0} N. No washer that thin exists.")
+                : FormattableString.Invariant(
+                    $"washers under each ({Sockets.Shims.InWords(c.Shims)}) make it {c.ShimmedLoadN:0} N, {c.LoadN:0} N without."
+                );
         return c.Shims.Count == 0 ? Note("shim", why + text) : Work("shim", why + text);
     }
 

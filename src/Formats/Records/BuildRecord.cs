@@ -168,7 +168,10 @@ public static partial class BuildRecord
         figures.Plain
             ? html
             : BetweenTags()
-                .Replace(html, m => m.Value.StartsWith("<bdi>", StringComparison.Ordinal) ? m.Value : figures.Tell(m.Value));
+                .Replace(
+                    html,
+                    m => m.Value.StartsWith("<bdi>", StringComparison.Ordinal) ? m.Value : figures.Tell(m.Value)
+                );
 
     [System.Text.RegularExpressions.GeneratedRegex("<bdi>[^<>]*</bdi>|(?<=>)[^<>]+")]
     private static partial System.Text.RegularExpressions.Regex BetweenTags();
@@ -188,7 +191,8 @@ public static partial class BuildRecord
     private static void Notes(StringBuilder s, RecordJob job)
     {
         if (job.Notes.Count > 0)
-            s.Append("<h2>Notes</h2>").AppendJoin("", job.Notes.Select(n => $"<p>{E(n.By)} {E(job.Times.Moment(n.At))}: {W(n.Text)}</p>"));
+            s.Append("<h2>Notes</h2>")
+                .AppendJoin("", job.Notes.Select(n => $"<p>{E(n.By)} {E(job.Times.Moment(n.At))}: {W(n.Text)}</p>"));
     }
 
     private static void Readings(StringBuilder s, RecordJob job)
@@ -337,11 +341,7 @@ public static partial class BuildRecord
             );
     }
 
-    private static void StationTable(
-        StringBuilder s,
-        StationPlan station,
-        RecordJob job
-    )
+    private static void StationTable(StringBuilder s, StationPlan station, RecordJob job)
     {
         s.Append($"<h2>{station.Station}</h2><table>");
         foreach (var step in station.Steps)

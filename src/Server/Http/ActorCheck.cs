@@ -59,7 +59,9 @@ internal sealed class ActorCheck(Signers signers, LocalTimes times)
         if (said.Count == 1 && known == said[0])
             return isNew ? known : null;
         var query = new QueryBuilder(
-            request.Query.Where(q => q.Key != By).SelectMany(q => q.Value, (q, v) => KeyValuePair.Create(q.Key, v ?? ""))
+            request
+                .Query.Where(q => q.Key != By)
+                .SelectMany(q => q.Value, (q, v) => KeyValuePair.Create(q.Key, v ?? ""))
         )
         {
             { By, known },
@@ -99,7 +101,10 @@ internal sealed class ActorCheck(Signers signers, LocalTimes times)
         try
         {
             while (reader.Read())
-                if (reader is { TokenType: JsonTokenType.PropertyName, CurrentDepth: 1 } && reader.ValueTextEquals("by"u8))
+                if (
+                    reader is { TokenType: JsonTokenType.PropertyName, CurrentDepth: 1 }
+                    && reader.ValueTextEquals("by"u8)
+                )
                 {
                     reader.Read();
                     if (reader.TokenType == JsonTokenType.String)
@@ -124,9 +129,15 @@ internal sealed class ActorCheck(Signers signers, LocalTimes times)
         if (found is null)
             return all.Count == 0
                 ? (initials, true)
-                : throw new InputException("/by", $"{initials} is not known here. Enter the initials in Settings first.");
+                : throw new InputException(
+                    "/by",
+                    $"{initials} is not known here. Enter the initials in Settings first."
+                );
         return found.LeftAt is { } left
-            ? throw new InputException("/by", $"{found.Initials} left on {times.Day(left)} and can no longer sign or write.")
+            ? throw new InputException(
+                "/by",
+                $"{found.Initials} left on {times.Day(left)} and can no longer sign or write."
+            )
             : (found.Initials, false);
     }
 }

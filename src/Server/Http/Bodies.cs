@@ -38,7 +38,9 @@ internal static class Bodies
         if (most > StrangersMost)
             limit.MaxRequestBodySize = null;
         throw new BadHttpRequestException(
-            most >= 1048576 ? $"The body is larger than {most / 1048576} MiB." : $"The body is larger than {most} bytes.",
+            most >= 1048576
+                ? $"The body is larger than {most / 1048576} MiB."
+                : $"The body is larger than {most} bytes.",
             StatusCodes.Status413PayloadTooLarge
         );
     }

@@ -22,7 +22,7 @@ internal static class ComputeInputs
         var given = new Dictionary<string, PadMaterial>();
         foreach (var m in o.Objects("materials", Material))
             given[m.Id] = m;
-        return new NamedMaterials(given, id => shop.Drawer.Materials.FirstOrDefault(m => m.Id == id));
+        return new MaterialDictionary(given, id => shop.Drawer.Materials.FirstOrDefault(m => m.Id == id));
     }
 
     public static PadMaterial Material(ObjectReader o)

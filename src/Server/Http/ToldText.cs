@@ -58,7 +58,12 @@ internal static class ToldText
             var byHand = ByHand.GetValueOrDefault(type.Type) ?? [];
             var ofJob = type.Properties.Any(p => p.Name == "client");
             foreach (var property in type.Properties)
-                if (property.Get is { } get && !IsCode(property.Name) && !byHand.Contains(property.Name) && !(ofJob && OwnWords.Contains(property.Name)))
+                if (
+                    property.Get is { } get
+                    && !IsCode(property.Name)
+                    && !byHand.Contains(property.Name)
+                    && !(ofJob && OwnWords.Contains(property.Name))
+                )
                     property.Get =
                         property.PropertyType == typeof(string) ? o => Tell(style(), get(o))
                         : property.PropertyType == typeof(IReadOnlyList<string>) ? o => TellAll(style(), get(o))

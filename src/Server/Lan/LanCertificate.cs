@@ -39,7 +39,9 @@ internal static class LanCertificate
     public static string Fingerprint(X509Certificate2 certificate) =>
         string.Join(
             ':',
-            certificate.GetCertHash(HashAlgorithmName.SHA256).Select(b => b.ToString("X2", CultureInfo.InvariantCulture))
+            certificate
+                .GetCertHash(HashAlgorithmName.SHA256)
+                .Select(b => b.ToString("X2", CultureInfo.InvariantCulture))
         );
 
     private static X509Certificate2? Kept(string file)

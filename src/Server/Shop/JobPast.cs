@@ -91,7 +91,9 @@ internal static class JobPast
             ),
             Join([.. outcome.Wrong, .. v.Route.Where(r => r.Trouble).Select(r => r.Summary)]),
             Join(done.Select(h => h.By).Append(v.OpenedBy)),
-            Join(done.Select(h => h.DoneAt ?? h.At).Append(v.OpenedAt).Select(times.Date).Distinct().SelectMany(DayWords)),
+            Join(
+                done.Select(h => h.DoneAt ?? h.At).Append(v.OpenedAt).Select(times.Date).Distinct().SelectMany(DayWords)
+            ),
             Join(v.Notes.Select(n => n.Text).Append(outcome.Verdict)),
             [
                 .. boards.Select(b => b.Id),

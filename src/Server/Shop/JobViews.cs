@@ -154,7 +154,18 @@ internal sealed class JobViews(
         utc.ToString("yyyy-MM-dd'T'HH:mm:ss.fff'Z'", CultureInfo.InvariantCulture);
 
     private static HistoryEntry History(StepEvent e) =>
-        new(e.Id, e.StepId, e.Kind, e.ByInitials, e.At, e.Count, e.OverrideReason, e.DoneAt, e.DeviceAt, SignDesk.Basis(e.Signed));
+        new(
+            e.Id,
+            e.StepId,
+            e.Kind,
+            e.ByInitials,
+            e.At,
+            e.Count,
+            e.OverrideReason,
+            e.DoneAt,
+            e.DeviceAt,
+            SignDesk.Basis(e.Signed)
+        );
 
     private static PhotoInfo Photo(PhotoRow p) =>
         new(

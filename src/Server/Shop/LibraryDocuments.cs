@@ -11,7 +11,10 @@ internal static class LibraryDocuments
     public static LibraryDocument Board(ReadOnlyMemory<byte> utf8)
     {
         var b = BoardReader.Read(utf8);
-        return new(b.Id, b.Maker, b.Model, b.BoardCode, b.Revision, b.Kind.ToString(), utf8.ToArray(), Digest(utf8)) { Parsed = b };
+        return new(b.Id, b.Maker, b.Model, b.BoardCode, b.Revision, b.Kind.ToString(), utf8.ToArray(), Digest(utf8))
+        {
+            Parsed = b,
+        };
     }
 
     public static LibraryDocument Block(ReadOnlyMemory<byte> utf8)
@@ -23,7 +26,10 @@ internal static class LibraryDocuments
     public static LibraryDocument Card(ReadOnlyMemory<byte> utf8)
     {
         var c = CardReader.Read(utf8);
-        return new(c.Id, c.Maker, c.Model, c.BoardCode, c.Revision, c.Kind.ToString(), utf8.ToArray(), Digest(utf8)) { Parsed = c };
+        return new(c.Id, c.Maker, c.Model, c.BoardCode, c.Revision, c.Kind.ToString(), utf8.ToArray(), Digest(utf8))
+        {
+            Parsed = c,
+        };
     }
 
     public static LibraryDocument Socket(ReadOnlyMemory<byte> utf8)

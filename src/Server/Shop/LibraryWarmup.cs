@@ -3,12 +3,8 @@ using FaithfulBracket.Store;
 namespace FaithfulBracket.Server.Shop;
 
 /// <summary>Reads the library and its index of boards after the start and after each change, so that no page has to wait for it.</summary>
-internal sealed class LibraryWarmup(
-    ShopMemory shop,
-    TwinLibrary twins,
-    ShopChanges changes,
-    ILogger<LibraryWarmup> log
-) : BackgroundService
+internal sealed class LibraryWarmup(ShopMemory shop, TwinLibrary twins, ShopChanges changes, ILogger<LibraryWarmup> log)
+    : BackgroundService
 {
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {

@@ -31,10 +31,7 @@ internal sealed class RecordRoom(
         {
             Figures = shop.Figures,
             Times = times,
-            Corrections =
-            [
-                .. v.Corrections.Select(c => new RecordCorrection(c.ByInitials, c.At, Words(c), c.Why)),
-            ],
+            Corrections = [.. v.Corrections.Select(c => new RecordCorrection(c.ByInitials, c.At, Words(c), c.Why))],
             Earlier = [.. v.Gone.Select(g => new RecordSignature(g.By, g.At, null, null, g.Title))],
             LeakTests = [.. leaks.All(v.Id).Select(Words)],
             Care = care.Of(v.Id, null, cancel),
@@ -81,7 +78,8 @@ internal sealed class RecordRoom(
     private static Dictionary<string, RecordSignature> Signatures(JobView v)
     {
         var changed = v.Steps.Concat(v.WayBack).ToDictionary(s => s.StepId.ToString(), s => s.Changed);
-        return v.History.GroupBy(h => h.StepId)
+        return v
+            .History.GroupBy(h => h.StepId)
             .Where(g => g.Last().Kind == StepEvent.Done && changed.ContainsKey(g.Key))
             .ToDictionary(
                 g => g.Key,

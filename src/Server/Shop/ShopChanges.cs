@@ -3,7 +3,8 @@ using FaithfulBracket.Store;
 namespace FaithfulBracket.Server.Shop;
 
 /// <summary>Watches for commits once for all open pages: each page waits for the next change without a connection of its own.</summary>
-internal sealed class ShopChanges(ShopDatabase database, TimeProvider time, ILogger<ShopChanges> log) : BackgroundService
+internal sealed class ShopChanges(ShopDatabase database, TimeProvider time, ILogger<ShopChanges> log)
+    : BackgroundService
 {
     private static readonly TimeSpan Look = TimeSpan.FromMilliseconds(300);
 

@@ -32,6 +32,7 @@ internal static class ShopStart
     }
 
     private static ShopTrouble? Cause(Exception e, string file) =>
-        e is BackupFaultException ? ShopTrouble.NotMigrated(file, e.Message)
-        : ShopTrouble.Of(e, file) ?? (e.InnerException is { } inner ? Cause(inner, file) : null);
+        e is BackupFaultException
+            ? ShopTrouble.NotMigrated(file, e.Message)
+            : ShopTrouble.Of(e, file) ?? (e.InnerException is { } inner ? Cause(inner, file) : null);
 }

@@ -35,13 +35,7 @@ internal sealed class StoredDocumentIds(StoredIds stored, ILogger<StoredDocument
             return null;
         DocumentIds.Rename(document, renamed);
         var utf8 = JsonSerializer.SerializeToUtf8Bytes(document);
-        return new(
-            old,
-            renamed.GetValueOrDefault(old.Id, old.Id),
-            utf8,
-            LibraryDocuments.Digest(utf8),
-            renamed
-        );
+        return new(old, renamed.GetValueOrDefault(old.Id, old.Id), utf8, LibraryDocuments.Digest(utf8), renamed);
     }
 
     private static string Text(string json, IReadOnlyDictionary<string, string> renamed)

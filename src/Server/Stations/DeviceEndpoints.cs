@@ -45,7 +45,8 @@ internal static class DeviceEndpoints
                 return TypedResults.NoContent();
             }
         );
-        app.MapGet("/api/pair", (LanHosts lan) => TypedResults.Ok(new PairingPage(lan.Fingerprint))).WithTags("devices");
+        app.MapGet("/api/pair", (LanHosts lan) => TypedResults.Ok(new PairingPage(lan.Fingerprint)))
+            .WithTags("devices");
         app.MapPost("/api/pair", Pair).WithTags("devices").WithMetadata(new RequestSizeLimitAttribute(MaxBody));
     }
 
@@ -55,14 +56,12 @@ internal static class DeviceEndpoints
     ) =>
         DeviceGate.IsHere(context.HttpContext)
             ? await next(context)
-            : TypedResults.Problem(
-                "Only the workshop's own machine may do this.",
-                statusCode: 403,
-                title: "Refused"
-            );
+            : TypedResults.Problem("Only the workshop's own machine may do this.", statusCode: 403, title: "Refused");
 
     private static Ok<DevicesView> View(Devices devices, LanHosts lan, IServer server) =>
-        TypedResults.Ok(new DevicesView(lan.Open, lan.Open ? lan.Address(PortOf(server)) : null, lan.Fingerprint, devices.All()));
+        TypedResults.Ok(
+            new DevicesView(lan.Open, lan.Open ? lan.Address(PortOf(server)) : null, lan.Fingerprint, devices.All())
+        );
 
     private static Results<Ok<Pairing>, ProblemHttpResult> OpenPairing(PairingDesk desk, LanHosts lan, IServer server)
     {
@@ -76,7 +75,9 @@ internal static class DeviceEndpoints
         var address = $"{lan.Address(PortOf(server))}{DeviceGate.PairPage}#{code}";
         using var data = QRCodeGenerator.GenerateQrCode(address, QRCodeGenerator.ECCLevel.M);
         using var picture = new SvgQRCode(data);
-        return TypedResults.Ok(new Pairing(code, address, picture.GetGraphic(6), until.UtcDateTime.ToString("O"), lan.Fingerprint));
+        return TypedResults.Ok(
+            new Pairing(code, address, picture.GetGraphic(6), until.UtcDateTime.ToString("O"), lan.Fingerprint)
+        );
     }
 
     private static Results<NoContent, ProblemHttpResult> Pair(PairRequest body, PairingDesk desk, HttpContext context)

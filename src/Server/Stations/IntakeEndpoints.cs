@@ -62,13 +62,28 @@ internal static class IntakeEndpoints
             api.MapPost(
                     $"/{path}",
                     (HttpRequest r, IServiceProvider s, bool? replace) =>
-                        KeepAsync(r, s.GetRequiredKeyedService<Library>(kind), s.GetRequiredService<ShopMemory>(), kind, path, read, replace ?? false)
+                        KeepAsync(
+                            r,
+                            s.GetRequiredKeyedService<Library>(kind),
+                            s.GetRequiredService<ShopMemory>(),
+                            kind,
+                            path,
+                            read,
+                            replace ?? false
+                        )
                 )
                 .Accepts<JsonElement>("application/json");
             api.MapPost(
                     $"/{path}/batch",
                     (HttpRequest r, IServiceProvider s, bool? replace) =>
-                        BatchAsync(r, s.GetRequiredKeyedService<Library>(kind), s.GetRequiredService<ShopMemory>(), kind, read, replace ?? false)
+                        BatchAsync(
+                            r,
+                            s.GetRequiredKeyedService<Library>(kind),
+                            s.GetRequiredService<ShopMemory>(),
+                            kind,
+                            read,
+                            replace ?? false
+                        )
                 )
                 .WithMetadata(new RequestSizeLimitAttribute(MostBatchBytes))
                 .WithDescription("One document a line, each at most 4 MiB, 1 GiB together. All are kept or none.");

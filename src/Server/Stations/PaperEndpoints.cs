@@ -101,9 +101,7 @@ internal static class PaperEndpoints
 
     private static bool Instant(string text, TimeProvider time, out DateTimeOffset at)
     {
-        return SentAt.TryParse(text, out at)
-            && at <= time.GetUtcNow().AddMinutes(1)
-            && at.Year > 2000;
+        return SentAt.TryParse(text, out at) && at <= time.GetUtcNow().AddMinutes(1) && at.Year > 2000;
     }
 
     internal static NewReadingRow Row(NewReading r) =>

@@ -61,10 +61,7 @@ public sealed class BackupRing(ShopDatabase shop, TimeProvider time, long mostBy
 
     /// <summary>Whether the newest is older than an hour and something was written since.</summary>
     public bool Due() =>
-        !shop.ReadOnly
-        && (
-            LastGood is not { } last || time.GetUtcNow() - last >= Every && Written() > last
-        );
+        !shop.ReadOnly && (LastGood is not { } last || time.GetUtcNow() - last >= Every && Written() > last);
 
     /// <summary>Whether a backup has been due for so long that something keeps it from being made.</summary>
     public bool Overdue(DateTimeOffset started) =>

@@ -337,4 +337,53 @@ public class TighteningTests
         Assert.Equal(["S4", "S1", "S2", "S3", "T2", "T0", "T1"], own.Order);
         Assert.Equal("block/plates", Assert.Throws<InputException>(() => Of(61)).Faults[0].Field);
     }
+
+    /// <summary>Passes of two, one and a half, … turns, never growing, so many that the rest comes last.</summary>
+    private static IEnumerable<double[]> Chains(int passes, double whole, double largest = 2)
+    {
+        if (passes == 1)
+        {
+            if (whole <= largest + 1e-9)
+                yield return [whole];
+            yield break;
+        }
+        foreach (var a in (double[])[2, 1.5, 1, 0.75, 0.5, 0.25, 0.125, 0.0625])
+            if (a <= largest && a < whole - 1e-9)
+                foreach (var rest in Chains(passes - 1, whole - a, a))
+                    yield return [a, .. rest];
+    }
+
+    [Theory]
+    [InlineData(20, 0.5)]
+    [InlineData(40, 0.3)]
+    [InlineData(75, 0.22)]
+    public void No_shorter_chain_of_passes_keeps_the_limits(double rate, double tiltDeg)
+    {
+        var block = Sample.Block();
+        block = block with
+        {
+            Plates =
+            [
+                block.Plates[0] with
+                {
+                    Holes = [.. block.Plates[0].Holes.Select(h => h with { Spring = new(rate, 1.2) })],
+                },
+            ],
+        };
+        var stack = Reckon
+            .Stack(Sample.Board(), block, Pads, Sample.Materials, Sample.Grey)
+            .WhileMounting(screwsIn: true);
+        var fewest = Tightening.Passes(stack, tiltLimitDeg: tiltDeg);
+        Assert.True(fewest is { Within: true, Home: true });
+        var whole = fewest.PassList.Sum(p => p.Turns);
+        var shorter = Enumerable.Range(1, Math.Min(3, fewest.Passes - 1)).SelectMany(n => Chains(n, whole)).ToList();
+        Assert.True(fewest.Passes > 1);
+        Assert.All(
+            shorter,
+            c => Assert.False(Tightening.Passes(stack, c, tiltLimitDeg: tiltDeg) is { Within: true, Home: true })
+        );
+        // amounts never grow, and the moves of a pass keep both limits
+        Assert.Equal(fewest.PassList.Select(p => p.Turns).OrderDescending(), fewest.PassList.Select(p => p.Turns));
+        Assert.True(fewest.Worst.TiltDeg <= tiltDeg + 1e-9);
+    }
 }

@@ -101,7 +101,9 @@ public sealed record BowMap(
         {
             Mm =
             [
-                .. Mm.Select((v, i) => v is { } w ? Math.Round(w - z - a * (X(i) - x) - b * (Y(i) - y), 6) : (double?)null),
+                .. Mm.Select(
+                    (v, i) => v is { } w ? Math.Round(w - z - a * (X(i) - x) - b * (Y(i) - y), 6) : (double?)null
+                ),
             ],
         };
     }

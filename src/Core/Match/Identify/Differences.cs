@@ -136,9 +136,7 @@ public static class Differences
             ),
             "moved" => FormattableString.Invariant($"{Call(f.Kept!)} sits {f.Mm:0.00} mm from where {name} has it."),
             "not-seen" => $"{Call(f.Kept!)} of {name} was not seen.",
-            _ => FormattableString.Invariant(
-                $"{Call(f.Seen!)} at {f.At.X:0.0}, {f.At.Y:0.0} is not on {name}."
-            ),
+            _ => FormattableString.Invariant($"{Call(f.Seen!)} at {f.At.X:0.0}, {f.At.Y:0.0} is not on {name}."),
         };
 
     private static string Call(SeenPoint p) =>

@@ -9,7 +9,7 @@ namespace FaithfulBracket.Core.Materials;
 /// </summary>
 /// <param name="given">Of the call itself.</param>
 /// <param name="inventory">Of the workshop.</param>
-public sealed class NamedMaterials(
+public sealed class MaterialDictionary(
     IReadOnlyDictionary<string, PadMaterial> given,
     Func<string, PadMaterial?> inventory
 ) : IReadOnlyDictionary<string, PadMaterial>
