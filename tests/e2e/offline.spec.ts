@@ -106,7 +106,11 @@ test('two pages of a tablet whose clock is two hours ahead keep both notes, and 
   }
   const shop = await browser.newContext({ serviceWorkers: 'block' })
   const notes = async () =>
-    ((await (await shop.request.get(`${server.address}/api/jobs/15`)).json()) as { notes: { text: string; at: string }[] }).notes
+    (
+      (await (await shop.request.get(`${server.address}/api/jobs/15`)).json()) as {
+        notes: { text: string; at: string }[]
+      }
+    ).notes
   const before = await notes()
   cable.pull()
   await context.setOffline(true)
