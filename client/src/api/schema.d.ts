@@ -7729,6 +7729,9 @@ export interface components {
             socketLoadN: number;
             /** Format: double */
             shimMm: number;
+            shims: number[];
+            /** Format: double */
+            shimmedLoadN: number;
         };
         Held: {
             kind: components["schemas"]["PartKind"];
@@ -9732,6 +9735,7 @@ export interface components {
             verdict: components["schemas"]["Verdict"];
             reasons: components["schemas"]["Reason"][];
             orientations: components["schemas"]["Orientation"][];
+            shims: number[];
         };
         SocketWays: {
             processors: components["schemas"]["NamedDocument"][];
@@ -10035,6 +10039,7 @@ export interface components {
             takenTurns: number;
             takenWords?: null | string;
             recommendedWords?: null | string;
+            pace?: null | string;
             pressesDie: boolean;
             summary?: null | string;
             recommendedKeepsBounds: boolean;

@@ -44,8 +44,8 @@ internal static class MountSteps
             steps.AddRange(new SocketMount(order, seat, ways).Close());
         var screws =
             match.Laid().Sum(l => MountScrews.Split(l.On.Laid.Block, ways).First.Count) + MemoryBridge.Bolts(order);
-        var turns = mounts.Select(m => m.Tightening?.TakenTurns).OfType<double>().ToList();
-        var each = turns.Count == 0 ? "" : $", {TurnWords.Of(turns.Min())} at a time";
+        var pace = mounts.Select(m => m.Tightening).OfType<TighteningResult>().MinBy(t => t.TakenTurns)?.Pace;
+        var each = pace is null ? "" : $", {pace}";
         var named =
             seats.Count == mounts.Count && seats.Count > 0 ? SocketMount.Turned(seats[0]).ToLowerInvariant() : "screw";
         var strips = mounts.Any(m => m.Tightening?.Strips is not null);

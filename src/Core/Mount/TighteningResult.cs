@@ -102,6 +102,18 @@ public sealed record TighteningResult(
     public string TakenWords => TurnWords.Of(TakenTurns);
     public string RecommendedWords => TurnWords.Of(RecommendedTurns);
 
+    /// <summary>How far at a time, such as "from two turns down to half a turn"; what is left of the last pass is told at its step.</summary>
+    public string Pace
+    {
+        get
+        {
+            List<double> whole = [.. PassList.SkipLast(1).Select(p => p.Turns)];
+            return whole.Count == 0 || whole[0] == whole[^1]
+                ? $"{TakenWords} at a time"
+                : $"from {TurnWords.Of(whole[0])} down to {TurnWords.Of(whole[^1])}";
+        }
+    }
+
     /// <summary>Whether a die lies under paste, so that a pressure at its edge means something.</summary>
     public bool PressesDie { get; init; }
 

@@ -31,7 +31,7 @@ export function MountLedger({ job, here, s, select, own }: RoomProps<BowChoice>)
   const move = t.moves.find((m) => m.pass === s.step?.pass && m.hole === s.step?.targets[0])
   return (
     <>
-      <Head sub={t.summary}>{capital(t.takenWords ?? '')} at a time</Head>
+      <Head sub={t.summary}>{capital(t.pace ?? '')}</Head>
       {t.pressesDie ? (
         <Section title="Pressure at the die's edge, move by move, MPa">
           <LoadChart
