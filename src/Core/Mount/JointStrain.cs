@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Orders;
+
 namespace FaithfulBracket.Core.Mount;
 
 /// <summary>How a strain at the rims of packages is judged.</summary>
@@ -18,10 +20,6 @@ public static class JointStrain
     /// <summary>A hand turns a screw so fast that the board strains by so much, millionths a second.</summary>
     public const double HandRate = 100;
 
-    /// <summary>Of the limit: what stays for years is watched from the half of it on, and a risk from the whole of it.</summary>
-    public const double WatchShare = 0.5,
-        RiskShare = 1;
-
     /// <summary>Times the limit up to which a figure is told.</summary>
     public const double MostTimes = 2;
 
@@ -34,9 +32,9 @@ public static class JointStrain
     public static double LimitMicro(double boardMm, double rate = HandRate) =>
         Math.Sqrt(2.35 / boardMm) * (1900 - 300 * Math.Log10(Math.Max(1, rate)));
 
-    public static StrainLevel Level(double micro, double limitMicro) =>
-        micro > RiskShare * limitMicro ? StrainLevel.Risk
-        : micro > WatchShare * limitMicro ? StrainLevel.Watch
+    public static StrainLevel Level(double micro, double limitMicro, ShopSettings settings) =>
+        micro > settings.StrainRiskShare * limitMicro ? StrainLevel.Risk
+        : micro > settings.StrainWatchShare * limitMicro ? StrainLevel.Watch
         : StrainLevel.Fine;
 
     public static string InWords(double micro, double limitMicro) =>

@@ -3,6 +3,7 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Boards.Bow;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads.Seating;
 
 namespace FaithfulBracket.Core.Mount;
@@ -48,6 +49,7 @@ public static class MountedBow
         LaidBlock laid,
         SeatingResult seated,
         BoardStiffness? stiffness = null,
+        ShopSettings? settings = null,
         CancellationToken cancel = default
     )
     {
@@ -86,7 +88,7 @@ public static class MountedBow
             return BoardBow.Solve(BackPlate(laid) is { } p ? With(other, p) : other, cancel).RimMicro ?? strain;
         }
         double[] range = [strain, Rim(Substrate.LeastJoined), Rim(Substrate.MostJoined)];
-        var level = JointStrain.Level(strain, limit);
+        var level = JointStrain.Level(strain, limit, settings ?? new());
         return new(bare, backed, Words(worst, strain, range, limit, level, held), held)
         {
             WithoutStrain = JointStrain.InWords(bare.RimMicro!.Value, limit),

@@ -302,6 +302,28 @@ public static class ShopSettingList
             (s, v) => s with { TiltLimitDeg = v }
         ),
         new(
+            "strainWatchShare",
+            "strain beside packages to watch",
+            "Mount",
+            "share",
+            0.1,
+            1,
+            "Of what joints take for a moment: what stays for years creeps, and half of it is held to be safe for good.",
+            s => s.StrainWatchShare,
+            (s, v) => s with { StrainWatchShare = v }
+        ),
+        new(
+            "strainRiskShare",
+            "strain beside packages that is a risk",
+            "Mount",
+            "share",
+            0.2,
+            1.5,
+            "Of what joints take for a moment: past the whole of it they can crack while the screws are turned.",
+            s => s.StrainRiskShare,
+            (s, v) => s with { StrainRiskShare = v }
+        ),
+        new(
             "leakHoldS",
             "hold of a leak test",
             "Prove",

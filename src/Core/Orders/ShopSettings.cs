@@ -98,6 +98,10 @@ public sealed record ShopSettings
     /// <summary>How far a board may tilt while it is tightened, degrees.</summary>
     public double TiltLimitDeg { get; init; } = 0.5;
 
+    /// <summary>Shares of what joints take while screws are turned, from which a strain that stays is watched, and a risk.</summary>
+    public double StrainWatchShare { get; init; } = 0.5;
+    public double StrainRiskShare { get; init; } = 1;
+
     /// <summary>How long a leak test holds, s.</summary>
     public int LeakHoldS { get; init; } = 900;
 

@@ -258,10 +258,13 @@ internal static class WhatIfEndpoints
         string? pair,
         string? board,
         JobPlans plans,
+        ShopMemory shop,
         CancellationToken cancel
     )
     {
         var seated = Seated(plans.Today(id, cancel).Plan, pair, board);
-        return TypedResults.Ok(MountedBow.Of(seated.Stack!.Laid, seated.Seating!, cancel: cancel));
+        return TypedResults.Ok(
+            MountedBow.Of(seated.Stack!.Laid, seated.Seating!, settings: shop.Settings, cancel: cancel)
+        );
     }
 }

@@ -140,6 +140,8 @@ public class MountedBowTests
         Assert.Equal(StrainLevel.Watch, Pressed(0.99 * most).Level);
         Assert.Equal(StrainLevel.Risk, Pressed(1.01 * most).Level);
         Assert.InRange(one.Without.RimMicro!.Value, one.RangeMicro[0], one.RangeMicro[1]);
+        Assert.Equal(StrainLevel.Fine, JointStrain.Level(790, 1000, new() { StrainWatchShare = 0.8 }));
+        Assert.Equal(StrainLevel.Risk, JointStrain.Level(790, 1000, new() { StrainRiskShare = 0.7 }));
         // figures end where joints have cracked
         Assert.Equal("over 3151 µε", Pressed(2.02 * most).WithoutStrain);
     }
