@@ -197,4 +197,35 @@ public class SteadyStateTests
         Assert.Equal(error * Student.Times(0.95, freedom), told.PlusMinusC, 0.15 * told.PlusMinusC);
         Assert.Equal(long4[^1].TS, told.Regimes[1].ToS);
     }
+
+    [Theory]
+    [InlineData(0)]
+    [InlineData(1_790_000_000)]
+    public void A_sensor_of_whole_degrees_is_one_stretch_that_settles_within_its_step(double fromS)
+    {
+        foreach (var steady in (double[])[61.5, 61.9, 62.2])
+        {
+            List<LogSample> log =
+            [
+                .. Enumerable
+                    .Range(0, 400)
+                    .Select(i => new LogSample(fromS + 2 * i, Math.Round(steady - 27 * Math.Exp(-2 * i / 60.0)))),
+            ];
+            var told = SteadyState.Of(log);
+            Assert.Single(told.Regimes);
+            Assert.Equal(steady, told.SteadyC, 0.6);
+        }
+    }
+
+    [Fact]
+    public void A_flat_noisy_log_has_settled_at_its_mean()
+    {
+        for (var seed = 0; seed < 20; seed++)
+        {
+            var random = new NormalDraws((ulong)seed);
+            var told = SteadyState.Of(Log(300, _ => 60 + 0.5 * random.Next()));
+            Assert.True(told.Settled, $"seed {seed}");
+            Assert.Equal(60, told.SteadyC, 0.2);
+        }
+    }
 }

@@ -135,6 +135,16 @@ public class SocketTests
     }
 
     [Fact]
+    public void Stops_that_are_met_exactly_at_home_take_no_load_away()
+    {
+        // 6.50 and a film of 0.03: sums that no double holds
+        var r = Match(Cooler(stopMm: 6.53));
+        Assert.Equal(0, r.StopGapMm);
+        Assert.Equal(r.SpringLoadN, r.LoadN);
+        Assert.True(r.LoadN > 0);
+    }
+
+    [Fact]
     public void Stops_that_come_first_leave_the_contact_without_load()
     {
         var r = Match(Cooler(stopMm: 6.8));
