@@ -129,6 +129,9 @@ builder
         (o, shop) =>
         {
             DocumentJson.Configure(o.SerializerOptions);
+            // what a call says is said once and under its own name: whatever looks at a body reads the same of it
+            o.SerializerOptions.PropertyNameCaseInsensitive = false;
+            o.SerializerOptions.AllowDuplicateProperties = false;
             o.SerializerOptions.TypeInfoResolver = ToldText.In(
                 o.SerializerOptions.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver(),
                 () => shop.Figures

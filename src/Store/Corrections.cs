@@ -7,6 +7,7 @@ namespace FaithfulBracket.Store;
 /// <summary>One correction of a finished job. Nothing is overwritten: before and after both stay.</summary>
 /// <param name="Kind">reading, log, title or client.</param>
 /// <param name="Subject">Id of the reading or log; null for the others.</param>
+/// <param name="Before">The title or client as it was; the phase of a struck reading; the name of a struck log.</param>
 public sealed record CorrectionRow(
     long Id,
     string Kind,
@@ -72,13 +73,16 @@ public sealed class Corrections(ShopDatabase database, TimeProvider time)
             );
     }
 
-    /// <summary>Refuses to change a finished job without a reason; with one, the correction is written beside it.</summary>
+    /// <summary>
+    /// Refuses to change a finished job without a reason; with one, the correction is written beside it.
+    /// </summary>
     internal static void Note(
         SqliteConnection c,
         DbTransaction t,
         long jobId,
         string kind,
         long subject,
+        string before,
         CorrectionReason? reason,
         TimeProvider time
     )
@@ -86,7 +90,7 @@ public sealed class Corrections(ShopDatabase database, TimeProvider time)
         if (reason is null)
             RefuseFinished(c, t, jobId);
         else if (IsFinished(c, t, jobId))
-            Add(c, t, jobId, kind, subject, null, null, reason, time);
+            Add(c, t, jobId, kind, subject, before, null, reason, time);
     }
 
     private static long Add(

@@ -78,7 +78,9 @@ public sealed class JobLogs(ShopDatabase database, TimeProvider time)
                 )
         );
 
-    /// <summary>A struck log stays in the file but is shown no more; the readings that were taken from it go with it.</summary>
+    /// <summary>
+    /// A struck log stays in the file but is shown no more; the readings that were taken from it go with it.
+    /// </summary>
     /// <param name="reason">Needed where the job is finished.</param>
     /// <exception cref="JobFinishedException">The job is finished and no reason is given.</exception>
     public void Strike(long jobId, long id, CorrectionReason? reason = null)
@@ -92,23 +94,24 @@ public sealed class JobLogs(ShopDatabase database, TimeProvider time)
                     jobId,
                     at = Stamp.Of(time),
                 };
-                var count = c.Execute(
-                    "update job_log set struck_at = @at where id = @id and job_id = @jobId and struck_at is null",
+                var name = c.ExecuteScalar<string?>(
+                    "update job_log set struck_at = @at where id = @id and job_id = @jobId and struck_at is null "
+                        + "returning name",
                     row,
                     t
                 );
-                if (count == 0)
-                    return 0;
-                Corrections.Note(c, t, jobId, Corrections.Log, id, reason, time);
+                if (name is null)
+                    return false;
+                Corrections.Note(c, t, jobId, Corrections.Log, id, name, reason, time);
                 c.Execute(
                     "update reading set struck_at = @at where log_id = @id and job_id = @jobId and struck_at is null",
                     row,
                     t
                 );
-                return count;
+                return true;
             }
         );
-        if (struck == 0)
+        if (!struck)
             throw new NotHereException($"There is no log {id} in job {jobId}.");
     }
 

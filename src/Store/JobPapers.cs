@@ -106,8 +106,10 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
             (c, t) =>
                 c.ExecuteScalar<long>(
                     """
-                    insert into reading (job_id, phase, room_c, coolant_c, die_c, hotspot_c, memory_c, power_w, flow_l_min, note, by_initials, at, board, power_stage_c, log_id, device_at)
-                    values (@jobId, @Phase, @RoomC, @CoolantC, @DieC, @HotspotC, @MemoryC, @PowerW, @FlowLMin, @Note, @By, @at, @Board, @PowerStageC, @LogId, @deviceAt)
+                    insert into reading (job_id, phase, room_c, coolant_c, die_c, hotspot_c, memory_c, power_w,
+                      flow_l_min, note, by_initials, at, board, power_stage_c, log_id, device_at)
+                    values (@jobId, @Phase, @RoomC, @CoolantC, @DieC, @HotspotC, @MemoryC, @PowerW,
+                      @FlowLMin, @Note, @By, @at, @Board, @PowerStageC, @LogId, @deviceAt)
                     returning id
                     """,
                     new
@@ -141,8 +143,9 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
         var struck = database.Change(
             (c, t) =>
             {
-                var count = c.Execute(
-                    "update reading set struck_at = @at where id = @id and job_id = @jobId and struck_at is null",
+                var phase = c.ExecuteScalar<string?>(
+                    "update reading set struck_at = @at where id = @id and job_id = @jobId and struck_at is null "
+                        + "returning phase",
                     new
                     {
                         id,
@@ -151,12 +154,12 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
                     },
                     t
                 );
-                if (count > 0)
-                    Corrections.Note(c, t, jobId, Corrections.Reading, id, reason, time);
-                return count;
+                if (phase is not null)
+                    Corrections.Note(c, t, jobId, Corrections.Reading, id, phase, reason, time);
+                return phase is not null;
             }
         );
-        if (struck == 0)
+        if (!struck)
             throw new NotHereException($"There is no reading {id} in job {jobId}.");
     }
 

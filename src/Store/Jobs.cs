@@ -4,7 +4,9 @@ using Microsoft.Data.Sqlite;
 
 namespace FaithfulBracket.Store;
 
-/// <summary>A job as it is kept. Pad choices are JSON; so is the work order, where it is more than one board and one block.</summary>
+/// <summary>
+/// A job as it is kept. Pad choices are JSON; so is the work order, where it is more than one board and one block.
+/// </summary>
 public sealed record JobRow(
     long Id,
     string Title,

@@ -67,7 +67,9 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
     public bool Keep(LibraryDocument d) => Keep([d], replace: false).Added == 1;
 
     /// <summary>Keeps all documents or none.</summary>
-    /// <exception cref="IdTakenException">An id stands already with other content and <paramref name="replace"/> is off.</exception>
+    /// <exception cref="IdTakenException">
+    /// An id stands already with other content and <paramref name="replace"/> is off.
+    /// </exception>
     public KeptCount Keep(IEnumerable<LibraryDocument> documents, bool replace)
     {
         var count = _database.Change((c, t) => KeepAll(c, t, documents, replace));
@@ -76,7 +78,9 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
     }
 
     /// <summary>Keeps documents of several libraries of one database and pictures of them, all or none.</summary>
-    /// <exception cref="IdTakenException">An id stands already with other content and <paramref name="replace"/> is off.</exception>
+    /// <exception cref="IdTakenException">
+    /// An id stands already with other content and <paramref name="replace"/> is off.
+    /// </exception>
     public static KeptCount KeepTogether(
         bool replace,
         CataloguePictures shelf,

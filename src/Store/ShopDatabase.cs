@@ -7,7 +7,9 @@ using Microsoft.Data.Sqlite;
 
 namespace FaithfulBracket.Store;
 
-/// <summary>The shop's one SQLite file: write-ahead log, foreign keys on, every commit on disk before it returns.</summary>
+/// <summary>
+/// The shop's one SQLite file: write-ahead log, foreign keys on, every commit on disk before it returns.
+/// </summary>
 public sealed class ShopDatabase
 {
     private readonly string _connection;
@@ -16,7 +18,9 @@ public sealed class ShopDatabase
     private readonly long? _mostPages;
 
     /// <param name="mostMb">What the file may grow to, MB; as large as the disk when null.</param>
-    /// <param name="readOnly">Only read, as one looks at a backup; else told by whether the folder can be written.</param>
+    /// <param name="readOnly">
+    /// Only read, as one looks at a backup; else told by whether the folder can be written.
+    /// </param>
     public ShopDatabase(string file, int? mostMb = null, bool readOnly = false)
     {
         File = Path.GetFullPath(file);
@@ -51,7 +55,9 @@ public sealed class ShopDatabase
     /// <summary>Whether the folder can only be read.</summary>
     public bool ReadOnly { get; }
 
-    /// <summary>Why the file can not be worked with, looked at before anything is written; null when all is well.</summary>
+    /// <summary>
+    /// Why the file can not be worked with, looked at before anything is written; null when all is well.
+    /// </summary>
     public ShopTrouble? Look() =>
         ReadOnly && !System.IO.File.Exists(File)
             ? new(
@@ -90,7 +96,9 @@ public sealed class ShopDatabase
     /// <summary>Photos lie beside the database.</summary>
     public string PhotoFolder => Path.Combine(Path.GetDirectoryName(File)!, "photos");
 
-    /// <summary>Whether the file is of an earlier version and has to be migrated before it can be worked with.</summary>
+    /// <summary>
+    /// Whether the file is of an earlier version and has to be migrated before it can be worked with.
+    /// </summary>
     public bool NeedsMigration()
     {
         if (!System.IO.File.Exists(File))
@@ -100,7 +108,8 @@ public sealed class ShopDatabase
     }
 
     /// <summary>
-    /// Brings the file to the newest shape, all migrations or none; existing rows stay. A shop that holds something is backed up first.
+    /// Brings the file to the newest shape, all migrations or none; existing rows stay. A shop that holds something is
+    /// backed up first.
     /// </summary>
     /// <exception cref="InvalidOperationException">A migration failed; the file is as it was before.</exception>
     public void Migrate(TimeProvider? time = null)
@@ -144,7 +153,9 @@ public sealed class ShopDatabase
     /// <summary>Told of each change that took long, after it.</summary>
     public event Action<SlowChange>? Slow;
 
-    /// <summary>Runs a change in one transaction that holds the write lock from the start; changes go in the order they came.</summary>
+    /// <summary>
+    /// Runs a change in one transaction that holds the write lock from the start; changes go in the order they came.
+    /// </summary>
     public T Change<T>(
         Func<SqliteConnection, DbTransaction, T> change,
         [CallerFilePath] string file = "",

@@ -3,10 +3,14 @@ using Microsoft.Data.Sqlite;
 
 namespace FaithfulBracket.Store;
 
-/// <summary>Why the shop's file can not be worked with, and what to do, in a sentence for whoever stands before it.</summary>
+/// <summary>
+/// Why the shop's file can not be worked with, and what to do, in a sentence for whoever stands before it.
+/// </summary>
 public sealed record ShopTrouble(string Code, string Sentence)
 {
-    /// <summary>Looks at the file before anything is written to it; null when all is well or nothing is there yet.</summary>
+    /// <summary>
+    /// Looks at the file before anything is written to it; null when all is well or nothing is there yet.
+    /// </summary>
     /// <param name="source">The file as a connection names it.</param>
     internal static ShopTrouble? Look(string file, string source)
     {

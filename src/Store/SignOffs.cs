@@ -52,7 +52,9 @@ public sealed record JobStandRow(
     IReadOnlyList<JobSheetRow> Sheets
 )
 {
-    /// <summary>Whether nothing has been written between the two that a judgement may rest on; the stamp counts row and sheets.</summary>
+    /// <summary>
+    /// Whether nothing has been written between the two that a judgement may rest on; the stamp counts row and sheets.
+    /// </summary>
     public bool SameAs(JobStandRow other) =>
         Stamp == other.Stamp && Events.Select(e => e.Id).SequenceEqual(other.Events.Select(e => e.Id));
 }
@@ -72,7 +74,9 @@ public sealed record SignWrite(
 /// <param name="Event">The event asked for; null where only a sheet was written.</param>
 public sealed record SignAnswer(StepEvent? Event);
 
-/// <summary>Sign-offs: judged and written in one transaction that holds the write lock; on disk when the call returns.</summary>
+/// <summary>
+/// Sign-offs: judged and written in one transaction that holds the write lock; on disk when the call returns.
+/// </summary>
 public sealed class SignOffs(ShopDatabase database, JobSheets sheets, TimeProvider time)
 {
     private const string Columns =
@@ -113,7 +117,8 @@ public sealed class SignOffs(ShopDatabase database, JobSheets sheets, TimeProvid
 
     /// <summary>Judges on what stands and writes what the judgement says.</summary>
     /// <param name="judge">
-    /// Called inside the transaction; returns null to write nothing and end (the caller planned on another state), or throws to refuse.
+    /// Called inside the transaction; returns null to write nothing and end (the caller planned on another state), or
+    /// throws to refuse.
     /// </param>
     /// <returns>The event asked for, or one sent before with the same key; null when the judge wrote nothing.</returns>
     /// <exception cref="KeyTakenException">The key was sent before for something else.</exception>

@@ -18,18 +18,22 @@ public sealed record RenamedDocument(
     IReadOnlyDictionary<string, string> Renamed
 );
 
-/// <summary>Gives stored documents new ids, once, in one transaction, together with everything open that names them.</summary>
+/// <summary>
+/// Gives stored documents new ids, once, in one transaction, together with everything open that names them.
+/// </summary>
 public sealed class StoredIds(ShopDatabase database, TimeProvider time)
 {
     private const string Work = "document-ids";
 
     private static readonly string[] Kinds = ["board", "block", "card", "socket", "machine"];
 
-    /// <param name="rename">The document with valid ids; null where they are valid already.</param>
+    /// <param name="rename">
+    /// The document with valid ids, its own none of the others of its kind; null where they are valid already.
+    /// </param>
     /// <param name="text">A JSON text with the new ids in it.</param>
     /// <returns>Documents that were renamed.</returns>
     public IReadOnlyList<RenamedDocument> Repair(
-        Func<StoredDocument, RenamedDocument?> rename,
+        Func<StoredDocument, ISet<string>, RenamedDocument?> rename,
         Func<string, IReadOnlyDictionary<string, string>, string> text
     )
     {
@@ -41,14 +45,17 @@ public sealed class StoredIds(ShopDatabase database, TimeProvider time)
             {
                 var renamed = new List<RenamedDocument>();
                 foreach (var kind in Kinds)
-                foreach (
-                    var (id, document, digest) in c.Query<(string, byte[], string)>(
-                        $"select id, document, digest from {kind}",
-                        transaction: t
+                {
+                    var ids = c.Query<string>($"select id from {kind}", transaction: t).ToHashSet();
+                    foreach (
+                        var (id, document, digest) in c.Query<(string, byte[], string)>(
+                            $"select id, document, digest from {kind}",
+                            transaction: t
+                        )
                     )
-                )
-                    if (rename(new(kind, id, document, digest)) is { } r)
-                        renamed.Add(r);
+                        if (rename(new(kind, id, document, digest), ids) is { } r)
+                            renamed.Add(r);
+                }
                 c.Execute("pragma defer_foreign_keys = on", transaction: t);
                 foreach (var r in renamed)
                     Write(c, t, r);

@@ -4,7 +4,9 @@ using Xunit;
 
 namespace FaithfulBracket.Server.Tests;
 
-/// <summary>Nobody acts who is unknown or has left, whatever call it is; initials are one whatever way they are typed.</summary>
+/// <summary>
+/// Nobody acts who is unknown or has left, whatever call it is; initials are one whatever way they are typed.
+/// </summary>
 public class ActorTests(DemoServer demo) : IClassFixture<DemoServer>
 {
     private readonly ServerProcess _server = demo.Server;
@@ -208,5 +210,23 @@ public class ActorTests(DemoServer demo) : IClassFixture<DemoServer>
         // the readings of a log that counts no more count no more
         await _server.SendAsync(HttpMethod.Delete, $"/api/jobs/{job}/logs/{log}?by=QA", null);
         Assert.Empty((await _server.JobAsync(job)).GetProperty("readings").EnumerateArray());
+    }
+
+    [Theory]
+    [InlineData("""{"By":"ZZZ","text":"x"}""")]
+    [InlineData("""{"by":"QA","By":"ZZZ","text":"x"}""", true)]
+    [InlineData("""{"by":"ZZZ","by":"QA","text":"x"}""")]
+    [InlineData("""{"by":"qa","by":"qa","text":"x"}""")]
+    [InlineData("\uFEFF{\"by\":\"ZZZ\",\"text\":\"x\"}")]
+    [InlineData("""{"\u0062y":"ZZZ","text":"x"}""")]
+    public async Task No_spelling_of_a_body_signs_for_somebody_else(string body, bool ownName = false)
+    {
+        var answer = await _server.PostAsync("/api/jobs/1/notes", body);
+        Assert.Equal(ownName, answer.StatusCode == HttpStatusCode.Created);
+        Assert.True((int)answer.StatusCode < 500, answer.StatusCode.ToString());
+        Assert.DoesNotContain(
+            (await _server.JobAsync(1)).GetProperty("notes").EnumerateArray(),
+            n => n.GetProperty("byInitials").GetString() == "ZZZ"
+        );
     }
 }

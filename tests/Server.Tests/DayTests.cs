@@ -29,7 +29,8 @@ public sealed class OpenShop : IAsyncLifetime
 }
 
 /// <summary>
-/// The bench's day over real HTTP: planned from the jobs' own steps, again after every signature, with promises, hands and pins.
+/// The bench's day over real HTTP: planned from the jobs' own steps, again after every signature, with promises, hands
+/// and pins.
 /// </summary>
 public sealed class DayTests(OpenShop shop) : IClassFixture<OpenShop>
 {

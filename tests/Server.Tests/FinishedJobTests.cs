@@ -4,7 +4,9 @@ using Xunit;
 
 namespace FaithfulBracket.Server.Tests;
 
-/// <summary>A job is finished only when nothing is to be looked at again, and then changes by corrections alone.</summary>
+/// <summary>
+/// A job is finished only when nothing is to be looked at again, and then changes by corrections alone.
+/// </summary>
 public class FinishedJobTests(DemoServer demo) : IClassFixture<DemoServer>
 {
     private readonly ServerProcess _server = demo.Server;

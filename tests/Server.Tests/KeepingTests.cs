@@ -13,7 +13,8 @@ using Xunit;
 namespace FaithfulBracket.Server.Tests;
 
 /// <summary>
-/// Backups that are read back, spoilt ones that are refused, a restored shop equal to the last row, and the doctor's look.
+/// Backups that are read back, spoilt ones that are refused, a restored shop equal to the last row, and the doctor's
+/// look.
 /// </summary>
 public sealed class KeepingTests : IDisposable
 {

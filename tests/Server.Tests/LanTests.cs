@@ -4,7 +4,9 @@ using Xunit;
 
 namespace FaithfulBracket.Server.Tests;
 
-/// <summary>Tablets over the shop's network: let in by a code, limited, shut out at once; never without HTTPS and a key.</summary>
+/// <summary>
+/// Tablets over the shop's network: let in by a code, limited, shut out at once; never without HTTPS and a key.
+/// </summary>
 public sealed class LanTests
 {
     private static HttpClient Tablet(ServerProcess server)

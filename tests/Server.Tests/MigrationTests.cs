@@ -1,6 +1,9 @@
 using System.IO.Compression;
 using System.Net;
+using System.Text;
 using System.Text.Json;
+using Dapper;
+using Microsoft.Data.Sqlite;
 using Xunit;
 
 namespace FaithfulBracket.Server.Tests;
@@ -99,5 +102,36 @@ public class MigrationTests
             (await server.GetAsync("/api/keeping/doctor")).EnumerateArray(),
             f => f.GetProperty("fault").GetBoolean()
         );
+    }
+
+    [Fact]
+    public async Task Ids_that_would_become_one_stay_two_and_what_nobody_can_read_stops_nothing()
+    {
+        var data = await UnpackAsync("shop-0011");
+        using (var c = new SqliteConnection($"Data Source={Path.Combine(data, "shop.db")};Pooling=False"))
+        {
+            c.Open();
+            var (id, document) = c.QueryFirst<(string, byte[])>(
+                "select id, document from board where id not like '%/%'"
+            );
+            foreach (var (made, more) in new[] { ("two/one", ""), ("two-one", ""), ("twice", ",\"x-a\":1,\"x-a\":2") })
+            {
+                var text = Encoding.UTF8.GetString(document).Replace($"\"{id}\"", $"\"{made}\"");
+                c.Execute(
+                    "insert into board select @made, maker, model, board_code, revision, kind, @utf8, 'd', kept_at "
+                        + "from board where id = @id",
+                    new
+                    {
+                        made,
+                        id,
+                        utf8 = Encoding.UTF8.GetBytes($"{text.TrimEnd()[..^1]}{more}}}"),
+                    }
+                );
+            }
+            c.Execute("update job set pad_choices = '[' where title <> 'Odd ids'");
+        }
+        using var server = new ServerProcess(data, demo: false);
+        foreach (var made in (string[])["two-one", "two-one-2"])
+            Assert.Equal(HttpStatusCode.OK, (await server.Http.GetAsync($"/api/boards/{made}")).StatusCode);
     }
 }

@@ -185,7 +185,7 @@ test('a reading of a finished job is struck with a reason only, and the verdict 
   await dialog.getByLabel('Why').fill('the pump stood still')
   await strike.click()
   await expect(dialog).toHaveCount(0)
-  await expect(page.getByText('A reading was struck: the pump stood still')).toBeVisible()
+  await expect(page.getByText('The after reading was struck: the pump stood still')).toBeVisible()
   await expect(page.getByRole('button', { name: 'Strike the after reading' })).toHaveCount(0)
   await expect(prove).not.toContainText('cooler, good')
 })

@@ -6467,7 +6467,9 @@ export interface paths {
         get?: never;
         put: {
             parameters: {
-                query?: never;
+                query?: {
+                    by?: string;
+                };
                 header?: never;
                 path: {
                     kind: string;

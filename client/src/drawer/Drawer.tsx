@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query'
 import { type ReactNode, useState } from 'react'
 import { answer, http, ifMatch, type Schemas } from '../api/client'
 import { useDrawer } from '../api/queries'
+import { useInitials } from '../app/settings'
 import { fixed } from '../ui/format'
 import { ErrorNotice, Loading } from '../ui/Notice'
 
@@ -11,6 +12,7 @@ type Kind = 'pad' | 'paste' | 'screw' | 'tool' | 'consumable'
 export function Drawer() {
   const drawer = useDrawer()
   const client = useQueryClient()
+  const [by] = useInitials()
   const [fault, setFault] = useState<string>()
   if (drawer.error && !drawer.data) return <ErrorNotice error={drawer.error} again={() => drawer.refetch()} />
   if (!drawer.data) return <Loading what="the drawer" />
@@ -21,7 +23,7 @@ export function Drawer() {
       setFault(undefined)
       await answer(
         http.PUT('/api/drawer/{kind}/{id}', {
-          params: { path: { kind, id: item.id } },
+          params: { path: { kind, id: item.id }, query: { by: by || undefined } },
           headers: ifMatch(version),
           body: item as never,
         }),

@@ -150,7 +150,9 @@ public sealed record Part
     [JsonIgnore]
     public bool NoSubstrate { get; init; }
 
-    /// <summary>Conductivity of the lid and of the bond under it, W/(m·K); null takes copper, and solder or paste by the bond.</summary>
+    /// <summary>
+    /// Conductivity of the lid and of the bond under it, W/(m·K); null takes copper, and solder or paste by the bond.
+    /// </summary>
     public double? LidKWPerMK { get; init; }
     public double? BondKWPerMK { get; init; }
 

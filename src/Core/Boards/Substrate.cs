@@ -1,8 +1,8 @@
 namespace FaithfulBracket.Core.Boards;
 
 /// <summary>
-/// The carrier that a die or chip is built on: soldered to the board over its whole outline, about the part's centre and rotation, it stiffens
-/// the board and hands the load on over that outline.
+/// The carrier that a die or chip is built on: soldered to the board over its whole outline, about the part's centre
+/// and rotation, it stiffens the board and hands the load on over that outline.
 /// </summary>
 /// <param name="EMPa">Young's modulus, MPa.</param>
 /// <param name="Joined">How much the solder makes it one plate with the board, 0 to 1.</param>

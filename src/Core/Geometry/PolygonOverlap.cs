@@ -26,8 +26,8 @@ public static class PolygonOverlap
     }
 
     /// <summary>
-    /// What both have in common, as one polygon; its area is exact, and where it falls into pieces they hang together by edges of no width.
-    /// Two concave polygons give the second, which is the larger. Null where they do not meet.
+    /// What both have in common, as one polygon; its area is exact, and where it falls into pieces they hang together
+    /// by edges of no width. Two concave polygons give the second, which is the larger. Null where they do not meet.
     /// </summary>
     public static Polygon? Common(Polygon a, Polygon b)
     {

@@ -50,7 +50,10 @@ public sealed class BlockHeat
         (Parts, HWPerM2K, Rise, Others) = (parts, hWPerM2K, rise, others);
     }
 
-    /// <summary>A further plate of the block on this board, with no curve of its own: a sheet cooled by a share of the main plate's h.</summary>
+    /// <summary>
+    /// A further plate of the block on this board, with no curve of its own: a sheet cooled by a share of the main
+    /// plate's h.
+    /// </summary>
     public sealed record SideSheet(HeatPlate Plate, IReadOnlyList<HeatedPart> Parts, IReadOnlyList<double> Rise);
 
     public IReadOnlyList<SideSheet> Others { get; }
@@ -222,7 +225,9 @@ public sealed class BlockHeat
         return new(pairing, watts, die ? pairing.Land.Outline : top, top, pairing.Share * pairing.Part.Top().Area);
     }
 
-    /// <summary>θ of the die's land for one watt falls with h as a power nearly: secant steps on logarithms, held in a bracket.</summary>
+    /// <summary>
+    /// θ of the die's land for one watt falls with h as a power nearly: secant steps on logarithms, held in a bracket.
+    /// </summary>
     private static (double H, HeatPlate Plate) Calibrate(
         Block block,
         HeatGrid grid,
@@ -299,7 +304,9 @@ public sealed class BlockHeat
         return field;
     }
 
-    /// <summary>Where a part's heat goes in, over the mean coolant, K; null where none of it lies on the plate.</summary>
+    /// <summary>
+    /// Where a part's heat goes in, over the mean coolant, K; null where none of it lies on the plate.
+    /// </summary>
     public double? LandRise(HeatedPart part) =>
         Others.FirstOrDefault(o => o.Parts.Contains(part)) is { } sheet
             ? sheet.Plate.Mean(sheet.Rise, part.Into)

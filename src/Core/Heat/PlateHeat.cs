@@ -55,7 +55,9 @@ public static class PlateHeat
     private const double LeastCellMm = 0.1,
         MostCellMm = 2;
 
-    /// <exception cref="InputException">A source or probe beside the plate, nothing that cools it, or too fine.</exception>
+    /// <exception cref="InputException">
+    /// A source or probe beside the plate, nothing that cools it, or too fine.
+    /// </exception>
     public static PlateHeatResult Of(PlateHeatAsk ask, CancellationToken cancel = default)
     {
         var (cell, warning) = ask.CellMm is { } asked ? (asked, null) : Cell(ask);
@@ -116,8 +118,11 @@ public static class PlateHeat
             : (
                 allowed,
                 FormattableString.Invariant(
-                    $"The smallest source is {smallest:0.##} mm wide. It needs cells of {wanted:0.###} mm; this call allows {allowed:0.###} mm, so temperatures under it can be up to 8 % low."
+                    $"The smallest source is {smallest:0.##} mm wide. It needs cells of {wanted:0.###} mm; "
                 )
+                    + FormattableString.Invariant(
+                        $"this call allows {allowed:0.###} mm, so temperatures under it can be up to 8 % low."
+                    )
             );
     }
 

@@ -35,7 +35,9 @@ public sealed class Ceiling
         _pockets = [.. plate.Pockets.Select(p => (placement.Apply(p.Outline), p.StepMm))];
     }
 
-    /// <summary>The margin over a part whose top is <paramref name="top"/>; null when the plate is not over it.</summary>
+    /// <summary>
+    /// The margin over a part whose top is <paramref name="top"/>; null when the plate is not over it.
+    /// </summary>
     public PartMargin? Over(Part part, Polygon top)
     {
         // lands and pockets act only inside the plate's outline

@@ -4,7 +4,9 @@ using FaithfulBracket.Core.Boards;
 
 namespace FaithfulBracket.Core.Match;
 
-/// <summary>Judges whether a block seats on a board: alignment, clashes, coverage, envelope, evidence and chance.</summary>
+/// <summary>
+/// Judges whether a block seats on a board: alignment, clashes, coverage, envelope, evidence and chance.
+/// </summary>
 public static class Fit
 {
     /// <exception cref="OperationCanceledException">The draws were stopped.</exception>

@@ -20,7 +20,9 @@ public sealed record ScanEntry(
     public bool IsHopeless => Verdict == Verdict.Clashes && Match.Fit.Hopeless.Any(h => h.Words == Summary);
 }
 
-/// <summary>One board against many blocks: proofs on the screw pattern first, the exact judgement for those that may go on.</summary>
+/// <summary>
+/// One board against many blocks: proofs on the screw pattern first, the exact judgement for those that may go on.
+/// </summary>
 public static class FitScan
 {
     /// <summary>The exact alignment may turn a block by this much from its allowed turn, rad.</summary>
@@ -95,8 +97,9 @@ public static class FitScan
         new(block, Verdict.Clashes, Fit.Grade(board, block), Fit.Hopeless[hopeless].Words, reason, 0, null);
 
     /// <summary>
-    /// False only when no placement gives every required screw a hole within the capture radius: from one screw on each hole in turn,
-    /// every other screw must have a hole within twice that radius, the slots' reach and what the turn can add.
+    /// False only when no placement gives every required screw a hole within the capture radius: from one screw on
+    /// each hole in turn, every other screw must have a hole within twice that radius, the slots' reach and what the
+    /// turn can add.
     /// </summary>
     public static bool MayPair(Board board, Block block)
     {

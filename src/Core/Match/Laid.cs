@@ -103,8 +103,8 @@ public sealed class Laid
     }
 
     /// <summary>
-    /// Every hot part of the board, by how much of its top has a land, whatever the block is for; one that a stock piece goes on cooling
-    /// needs none.
+    /// Every hot part of the board, by how much of its top has a land, whatever the block is for; one that a stock
+    /// piece goes on cooling needs none.
     /// </summary>
     private void Cover(Board board, Block block)
     {

@@ -4,8 +4,8 @@ using FaithfulBracket.Core.Boards;
 namespace FaithfulBracket.Core.Match;
 
 /// <summary>
-/// Where a block goes. From where it stands if its holes meet the board's there; else every placement that lays its screws on holes is
-/// looked at: without a clash first, then by the heat its lands cover, then by the least miss.
+/// Where a block goes. From where it stands if its holes meet the board's there; else every placement that lays its
+/// screws on holes is looked at: without a clash first, then by the heat its lands cover, then by the least miss.
 /// </summary>
 public static class Laying
 {
@@ -26,7 +26,9 @@ public static class Laying
             )!;
     }
 
-    /// <summary>Every placement in which all required screws go through, the one to take first; empty when there is none.</summary>
+    /// <summary>
+    /// Every placement in which all required screws go through, the one to take first; empty when there is none.
+    /// </summary>
     /// <param name="everywhere">Also those away from where the block stands, when it goes through there.</param>
     public static IReadOnlyList<Laid> Through(Board board, Block block, FitSettings settings, bool everywhere = false)
     {

@@ -5,8 +5,8 @@ using FaithfulBracket.Core.Orders;
 namespace FaithfulBracket.Core.Match;
 
 /// <summary>
-/// Judges a whole order: where each block goes, each pair on each of its boards, what no pair covers, and what stands between them.
-/// One board and one block comes out as <see cref="Fit"/> judges it.
+/// Judges a whole order: where each block goes, each pair on each of its boards, what no pair covers, and what stands
+/// between them. One board and one block comes out as <see cref="Fit"/> judges it.
 /// </summary>
 public static class OrderFits
 {

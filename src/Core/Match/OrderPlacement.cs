@@ -10,8 +10,8 @@ namespace FaithfulBracket.Core.Match;
 internal sealed record LaidOn(Workpiece Piece, Pair Pair, Block Block, Laid Laid);
 
 /// <summary>
-/// Where every block of an order goes: two blocks never take the same holes, and lie clear of each other where that is possible. Pairs are
-/// placed in their order; a later pair that finds nothing sends an earlier one to its next place.
+/// Where every block of an order goes: two blocks never take the same holes, and lie clear of each other where that is
+/// possible. Pairs are placed in their order; a later pair that finds nothing sends an earlier one to its next place.
 /// </summary>
 internal static class OrderPlacement
 {
@@ -54,8 +54,8 @@ internal static class OrderPlacement
     }
 
     /// <summary>
-    /// Where a block may go while each can have a place. One whose holes meet where its parts are stays there, whatever others need; only a
-    /// second one of the same document looks for a place of its own.
+    /// Where a block may go while each can have a place. One whose holes meet where its parts are stays there,
+    /// whatever others need; only a second one of the same document looks for a place of its own.
     /// </summary>
     private static List<Option> Options(Group g, IEnumerable<Group> earlier, FitSettings settings)
     {
@@ -95,7 +95,9 @@ internal static class OrderPlacement
 
     private static List<T> ConvertAll<TIn, T>(this IReadOnlyList<TIn> list, Func<TIn, T> one) => [.. list.Select(one)];
 
-    /// <summary>All pairs clear of each other; else all on holes of their own; else as many as find holes of their own.</summary>
+    /// <summary>
+    /// All pairs clear of each other; else all on holes of their own; else as many as find holes of their own.
+    /// </summary>
     private static Option?[] Choose(List<List<Option>> options)
     {
         for (var left = 0; left < options.Count; left++)

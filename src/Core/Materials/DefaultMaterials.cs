@@ -3,8 +3,8 @@ using FaithfulBracket.Core.Geometry;
 namespace FaithfulBracket.Core.Materials;
 
 /// <summary>
-/// Pads and pastes that a computing call knows by name without being given their values: the same in every workshop, whatever its
-/// inventory holds.
+/// Pads and pastes that a computing call knows by name without being given their values: the same in every workshop,
+/// whatever its inventory holds.
 /// </summary>
 public static class DefaultMaterials
 {

@@ -4,8 +4,8 @@ using System.Diagnostics.CodeAnalysis;
 namespace FaithfulBracket.Core.Materials;
 
 /// <summary>
-/// Materials by name for one call. Where none is named, only those that the call gave (or the documented defaults) are there to choose
-/// from; a name that it did not give is looked up among the defaults, then in the inventory.
+/// Materials by name for one call. Where none is named, only those that the call gave (or the documented defaults) are
+/// there to choose from; a name that it did not give is looked up among the defaults, then in the inventory.
 /// </summary>
 /// <param name="given">Of the call itself.</param>
 /// <param name="inventory">Of the workshop.</param>

@@ -12,8 +12,8 @@ public enum StrainLevel
 }
 
 /// <summary>
-/// What a strain of the board's surface means for the solder joints on it. Far past what they take they have cracked, and the laminate's
-/// skin leaves its straight line: a figure would tell nothing.
+/// What a strain of the board's surface means for the solder joints on it. Far past what they take they have cracked,
+/// and the laminate's skin leaves its straight line: a figure would tell nothing.
 /// </summary>
 public static class JointStrain
 {
@@ -24,8 +24,8 @@ public static class JointStrain
     public const double MostTimes = 2;
 
     /// <summary>
-    /// Largest principal strain beside a package that its joints take while a board is assembled, millionths: √(2.35/t)·(1900 − 300·log₁₀ rate),
-    /// the form commonly quoted from IPC/JEDEC-9704.
+    /// Largest principal strain beside a package that its joints take while a board is assembled, millionths:
+    /// √(2.35/t)·(1900 − 300·log₁₀ rate), the form commonly quoted from IPC/JEDEC-9704.
     /// </summary>
     /// <param name="boardMm">Thickness of the board, mm.</param>
     /// <param name="rate">Millionths a second, 1 or more.</param>

@@ -349,7 +349,9 @@ internal static class MountSteps
             : hole.Finish == "light" ? "light, no further"
             : $"until it grips, then {AfterGrip}";
 
-        /// <summary>Pads give, a die does not: small blocks on pads are turned further after the grip, and never tight.</summary>
+        /// <summary>
+        /// Pads give, a die does not: small blocks on pads are turned further after the grip, and never tight.
+        /// </summary>
         private string AfterGrip =>
             _pair.Block.Kind is BlockKind.Chip or BlockKind.PowerStage
                 ? "a quarter turn, half at most"

@@ -8,7 +8,9 @@ using FaithfulBracket.Core.Pads.Seating;
 
 namespace FaithfulBracket.Core.Mount;
 
-/// <param name="Without">Without the back plate; null where the model says nothing, and <paramref name="Text"/> says why.</param>
+/// <param name="Without">
+/// Without the back plate; null where the model says nothing, and <paramref name="Text"/> says why.
+/// </param>
 public sealed record MountedBowResult(BowResult? Without, BowResult? With, string Text, Validity Validity)
 {
     /// <summary>Strain at the packages' rims without the back plate, in words; null where no bow is told.</summary>
@@ -23,7 +25,9 @@ public sealed record MountedBowResult(BowResult? Without, BowResult? With, strin
     /// <summary>What joints take while screws are turned, millionths.</summary>
     public double LimitMicro { get; init; }
 
-    /// <summary>Strain at the rims with solder that joins less or more than usual, millionths: least and most.</summary>
+    /// <summary>
+    /// Strain at the rims with solder that joins less or more than usual, millionths: least and most.
+    /// </summary>
     public IReadOnlyList<double> RangeMicro { get; init; } = [];
 
     /// <summary>As it will be mounted, the joints are strained past what they take.</summary>
@@ -31,12 +35,14 @@ public sealed record MountedBowResult(BowResult? Without, BowResult? With, strin
 }
 
 /// <summary>
-/// How the mounted board bows: pressed over its packages, pulled by sprung screws, held where screws clamp it on standoffs; with and without
-/// the back plate. Packages stiffen it; their joints are judged just outside their rims.
+/// How the mounted board bows: pressed over its packages, pulled by sprung screws, held where screws clamp it on
+/// standoffs; with and without the back plate. Packages stiffen it; their joints are judged just outside their rims.
 /// </summary>
 public static class MountedBow
 {
-    /// <summary>Bending of thin plates holds for deflections of the thickness's order; free edges forgive twice that.</summary>
+    /// <summary>
+    /// Bending of thin plates holds for deflections of the thickness's order; free edges forgive twice that.
+    /// </summary>
     private const double MostThicknesses = 2;
     private const double WasherMm = 5;
     private const int Elements = 1200;
@@ -65,8 +71,8 @@ public static class MountedBow
                 null,
                 null,
                 FormattableString.Invariant(
-                    $"The board would bow more than {MostThicknesses:0} times its thickness: further than this model reaches. Use the back plate, or support the board while you turn the screws."
-                ),
+                    $"The board would bow more than {MostThicknesses:0} times its thickness: further than this model reaches. "
+                ) + "Use the back plate, or support the board while you turn the screws.",
                 Validity.Outside
             );
         var limit = JointStrain.LimitMicro(board.ThicknessMm);
@@ -222,7 +228,9 @@ public static class MountedBow
     /// <summary>Less pull than this holds nothing, N.</summary>
     private const double LeastPullN = 0.1;
 
-    /// <summary>A part's force acts evenly over what it is built on; one without presses with its own outline.</summary>
+    /// <summary>
+    /// A part's force acts evenly over what it is built on; one without presses with its own outline.
+    /// </summary>
     private static BowLoad Pressed(Part part, double loadN, Dictionary<string, Substrate> packages)
     {
         var (width, depth) = packages.TryGetValue(part.Id, out var s)
@@ -233,8 +241,8 @@ public static class MountedBow
     }
 
     /// <summary>
-    /// The board held by sprung screws alone. Two or more in a line hold it against nothing but themselves: a corner far off the line takes
-    /// what is left, which is next to nothing as the forces balance.
+    /// The board held by sprung screws alone. Two or more in a line hold it against nothing but themselves: a corner
+    /// far off the line takes what is left, which is next to nothing as the forces balance.
     /// </summary>
     private static List<BowSupport> Sprung(Board board, List<Point2> at)
     {

@@ -11,9 +11,9 @@ public sealed record TighteningLimits(double TiltDeg = Tightening.DefaultTiltLim
 public sealed record TighteningPass(double Turns, IReadOnlyList<TighteningMove> Moves);
 
 /// <summary>
-/// The fewest passes from just gripping to home. Between passes all screws of a plate stand equally deep, so the state is the depth and the
-/// amount of the last pass; amounts are what a hand can do and never grow. The shortest chain is found by iterative deepening; each pass
-/// is simulated once for each depth it is tried from.
+/// The fewest passes from just gripping to home. Between passes all screws of a plate stand equally deep, so the state
+/// is the depth and the amount of the last pass; amounts are what a hand can do and never grow. The shortest chain is
+/// found by iterative deepening; each pass is simulated once for each depth it is tried from.
 /// </summary>
 internal sealed class PassSearch(TurningPlate plate, TighteningLimits limits, CancellationToken cancel)
 {

@@ -20,7 +20,9 @@ public static class Tightening
     /// <param name="stack">As it is while mounting: see <see cref="StackUp.WhileMounting"/>.</param>
     /// <param name="order">Holes in the order to turn; the cross by default.</param>
     /// <param name="turnsPerMove">Step; the recommended one by default.</param>
-    /// <exception cref="InputException">The order does not name every screw once, or the seating can not be solved.</exception>
+    /// <exception cref="InputException">
+    /// The order does not name every screw once, or the seating can not be solved.
+    /// </exception>
     public static TighteningResult Simulate(
         StackUp stack,
         double? turnsPerMove = null,
@@ -38,7 +40,8 @@ public static class Tightening
         var steps = plates.ConvertAll(p => Recommended(p, tiltLimitDeg, cancel));
         var recommended = steps.Min(s => s.Turns);
         var taken = turnsPerMove ?? recommended;
-        var moves = plates.SelectMany(p => Run(p, taken, cancel)).ToList();
+        var runs = plates.ConvertAll(p => (Plate: p, Moves: Run(p, taken, cancel)));
+        var moves = runs.SelectMany(r => r.Moves).ToList();
         var corner = plates.SelectMany(p => CornerFirst(p, cancel)).ToList();
         return new(
             [.. plates.SelectMany(p => p.Order).Select(h => h.Id)],
@@ -54,10 +57,13 @@ public static class Tightening
             TakenTurns = taken,
             RecommendedKeepsBounds = steps.TrueForAll(s => s.Keeps),
             PressesDie = plates.Exists(p => p.PressesDie),
+            Within = runs.TrueForAll(r => r.Moves.TrueForAll(m => r.Plate.BrokenBy(m, new(tiltLimitDeg)) is null)),
         };
     }
 
-    /// <summary>The fewest passes from just gripping to home that keep every limit, each of an amount that a hand can turn.</summary>
+    /// <summary>
+    /// The fewest passes from just gripping to home that keep every limit, each of an amount that a hand can turn.
+    /// </summary>
     /// <param name="amounts">Simulates just these passes instead.</param>
     /// <exception cref="InputException">As for <see cref="Simulate"/>.</exception>
     public static TighteningResult Passes(
@@ -131,8 +137,8 @@ public static class Tightening
     public const int MostPasses = 6;
 
     /// <summary>
-    /// As it is done at the bench: the fewest passes that keep every limit; where none do, or only with more passes than anybody makes,
-    /// even passes of a hand's turn, and the limit that they do not keep.
+    /// As it is done at the bench: the fewest passes that keep every limit; where none do, or only with more passes
+    /// than anybody makes, even passes of a hand's turn, and the limit that they do not keep.
     /// </summary>
     public static TighteningResult InPasses(StackUp stack, double tiltLimitDeg, CancellationToken cancel)
     {
@@ -237,7 +243,9 @@ public static class Tightening
         return named!;
     }
 
-    /// <summary>The largest even step of one plate that stays in bounds, and the least, which may not, when no other does.</summary>
+    /// <summary>
+    /// The largest even step of one plate that stays in bounds, and the least, which may not, when no other does.
+    /// </summary>
     private static (double Turns, bool Keeps) Recommended(
         TurningPlate plate,
         double tiltLimitDeg,

@@ -65,7 +65,9 @@ public sealed record Worst(double TiltDeg, double PeakMPa);
 /// <param name="Order">Every screw once, plate by plate.</param>
 /// <param name="RecommendedTurns">The largest even step that keeps tilt and pressure in bounds.</param>
 /// <param name="OneCornerFirst">The same screws with the first turned home at once.</param>
-/// <param name="PeakLimitMPa">Least limit of the dies under paste; null where none states one or no die is under paste.</param>
+/// <param name="PeakLimitMPa">
+/// Least limit of the dies under paste; null where none states one or no die is under paste.
+/// </param>
 public sealed record TighteningResult(
     IReadOnlyList<string> Order,
     IReadOnlyList<TighteningMove> Moves,
@@ -102,7 +104,10 @@ public sealed record TighteningResult(
     public string TakenWords => TurnWords.Of(TakenTurns);
     public string RecommendedWords => TurnWords.Of(RecommendedTurns);
 
-    /// <summary>How far at a time, such as "from two turns down to half a turn"; what is left of the last pass is told at its step.</summary>
+    /// <summary>
+    /// How far at a time, such as "from two turns down to half a turn"; what is left of the last pass is told at its
+    /// step.
+    /// </summary>
     public string Pace
     {
         get
@@ -145,7 +150,8 @@ public sealed record TighteningResult(
             if (Fewest)
                 return Within
                     ? $"{count} No fewer passes keep {bounds}."
-                    : $"{count} No {Tightening.MostPasses} passes keep the {BrokenWords}. Turn evenly, and hold the block level by hand until all screws grip.";
+                    : $"{count} No {Tightening.MostPasses} passes keep the {BrokenWords}. "
+                        + "Turn evenly, and hold the block level by hand until all screws grip.";
             if (!RecommendedKeepsBounds)
                 return FormattableString.Invariant(
                     $"{count} No even step keeps {bounds}: this one reaches {Worst.TiltDeg:0.00}°. Turn in the smallest steps and hold the block level by hand until all screws grip."
@@ -164,7 +170,9 @@ public sealed record TighteningResult(
             _ => FormattableString.Invariant($"tilt under {TiltLimitDeg:0.0}°"),
         };
 
-    /// <summary>Whether the recommended step stays in bounds all the way; the least step is recommended when none does.</summary>
+    /// <summary>
+    /// Whether the recommended step stays in bounds all the way; the least step is recommended when none does.
+    /// </summary>
     public bool RecommendedKeepsBounds { get; init; } = true;
 
     /// <summary>Why the order is as it is, in a sentence.</summary>
@@ -184,7 +192,9 @@ public sealed record TighteningResult(
             ? "The die ring goes in a cross, then outward: one corner home first chips the die's edge."
         : "The die ring goes in a cross, then outward, so that no corner runs ahead.";
 
-    /// <summary>The worst edge pressure of this order, and with one corner first, as it is told; null where no die is pressed.</summary>
+    /// <summary>
+    /// The worst edge pressure of this order, and with one corner first, as it is told; null where no die is pressed.
+    /// </summary>
     public string? WorstEdge => PressesDie ? EdgePressure.InWords(Worst.PeakMPa, PeakLimitMPa) : null;
     public string? CornerEdge =>
         PressesDie && OneCornerFirst is { } c ? EdgePressure.InWords(c.PeakMPa, PeakLimitMPa) : null;

@@ -61,8 +61,8 @@ internal sealed class TurningPlate
     }
 
     /// <summary>
-    /// How far each head is from home when it just grips, mm: its spring begins to give at zero bond line; a head without a spring touches
-    /// the plate as it rests on its pads.
+    /// How far each head is from home when it just grips, mm: its spring begins to give at zero bond line; a head
+    /// without a spring touches the plate as it rests on its pads.
     /// </summary>
     private double GripMm(BlockHole hole) =>
         hole.Spring is { } s
@@ -79,7 +79,8 @@ internal sealed class TurningPlate
     public double TurnsFromGrip => Order.Select(GripTurns).DefaultIfEmpty(0).Max();
 
     /// <summary>
-    /// One pass: from where every screw stands equally deep, each is turned once, in its order, by the same share of its way.
+    /// One pass: from where every screw stands equally deep, each is turned once, in its order, by the same share of
+    /// its way.
     /// </summary>
     /// <param name="depth">Turns since just gripping, and of this pass, of the screws that have most.</param>
     public IEnumerable<TighteningMove> Pass(double depth, double amount, int pass)
@@ -176,8 +177,8 @@ internal sealed class TurningPlate
     }
 
     /// <summary>
-    /// A touch in the plate's middle, so that it lies on its pads while no screw holds it. It is no load: no document states one, and it is
-    /// far under what any film or pad shows.
+    /// A touch in the plate's middle, so that it lies on its pads while no screw holds it. It is no load: no document
+    /// states one, and it is far under what any film or pad shows.
     /// </summary>
     private sealed class DeadWeight(Geometry.Point2 at) : Contact([new(at.X, at.Y, 1)])
     {

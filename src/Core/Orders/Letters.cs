@@ -1,8 +1,8 @@
 namespace FaithfulBracket.Core.Orders;
 
 /// <summary>
-/// Unicode normalization of capital letters: full-width forms become plain ones, a letter and its accent become one. The server runs without
-/// the system's Unicode library, whose normalization leaves everything but ASCII as it is.
+/// Unicode normalization of capital letters: full-width forms become plain ones, a letter and its accent become one.
+/// The server runs without the system's Unicode library, whose normalization leaves everything but ASCII as it is.
 /// </summary>
 /// <remarks>Source: Unicode Character Database, canonical decompositions of Latin capital letters.</remarks>
 internal static class Letters

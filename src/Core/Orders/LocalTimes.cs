@@ -2,7 +2,9 @@ using System.Globalization;
 
 namespace FaithfulBracket.Core.Orders;
 
-/// <summary>Instants as people read them: in the workshop's time zone. Stored instants are UTC text, ISO 8601.</summary>
+/// <summary>
+/// Instants as people read them: in the workshop's time zone. Stored instants are UTC text, ISO 8601.
+/// </summary>
 /// <param name="Zone">The workshop's time zone.</param>
 public sealed record LocalTimes(TimeZoneInfo Zone)
 {

@@ -61,7 +61,9 @@ public sealed record ShopSettings
     /// <summary>Whether the shop's network is served, from the next start on.</summary>
     public bool ServeNetwork { get; init; }
 
-    /// <summary>Blocks that are reckoned by the shop's own jobs: what the maker's claim is multiplied by, by the block's id.</summary>
+    /// <summary>
+    /// Blocks that are reckoned by the shop's own jobs: what the maker's claim is multiplied by, by the block's id.
+    /// </summary>
     public IReadOnlyDictionary<string, double> Claims { get; init; } = NoClaims;
 
     private static readonly IReadOnlyDictionary<string, double> NoClaims = new Dictionary<string, double>();
@@ -76,7 +78,9 @@ public sealed record ShopSettings
     /// <summary>Resistance of a pad's face where nobody states it, mm²·K/W.</summary>
     public double PadFaceMm2KPerW { get; init; } = 10;
 
-    /// <summary>What of a pad maker's claimed conductivity is reckoned with where nothing was measured, as a share.</summary>
+    /// <summary>
+    /// What of a pad maker's claimed conductivity is reckoned with where nothing was measured, as a share.
+    /// </summary>
     public double PadClaimShare { get; init; } = 1;
 
     /// <summary>A measured board seats from this chance on, and clashes below the other.</summary>
@@ -98,7 +102,9 @@ public sealed record ShopSettings
     /// <summary>How far a board may tilt while it is tightened, degrees.</summary>
     public double TiltLimitDeg { get; init; } = 0.5;
 
-    /// <summary>Shares of what joints take while screws are turned, from which a strain that stays is watched, and a risk.</summary>
+    /// <summary>
+    /// Shares of what joints take while screws are turned, from which a strain that stays is watched, and a risk.
+    /// </summary>
     public double StrainWatchShare { get; init; } = 0.5;
     public double StrainRiskShare { get; init; } = 1;
 

@@ -8,10 +8,14 @@ public static class Signer
     /// <summary>Most letters of bench initials.</summary>
     public const int MaxLetters = 4;
 
-    /// <summary>Initials as they are stored and compared: capital letters, one form of each, no space around them.</summary>
+    /// <summary>
+    /// Initials as they are stored and compared: capital letters, one form of each, no space around them.
+    /// </summary>
     public static string Normalize(string initials) => Letters.Normalize(initials);
 
-    /// <summary>Whether initials can be signed with: one to four letters, none that looks like a Latin letter and is another.</summary>
+    /// <summary>
+    /// Whether initials can be signed with: one to four letters, none that looks like a Latin letter and is another.
+    /// </summary>
     public static bool IsGood(string? by) => WhyNot(by) is null;
 
     /// <summary>Why initials cannot be signed with; null where they can.</summary>
@@ -34,10 +38,15 @@ public static class Signer
     /// <summary>Inks of a stamp, by name.</summary>
     public static IReadOnlyList<string> Colours { get; } = ["ink", "copper", "cool", "amber", "plum"];
 
-    /// <summary>Greek, Coptic and Cyrillic capitals that are drawn like Latin ones, and Latin letters that are drawn like other Latin ones.</summary>
+    /// <summary>
+    /// Greek, Coptic and Cyrillic capitals that are drawn like Latin ones, and Latin letters that are drawn like other
+    /// Latin ones.
+    /// </summary>
     private const string Drawn = "ΑΒΕΖΗΙΚΜΝΟΡΤΥΧϹϺͿϳ" + "АВЕКМНОРСТУХЅІЇЈҮԌԐԚԜҺӀӏ" + "ⲀⲂⲈⲎⲒⲔⲘⲚⲞⲢⲤⲦⲨⲬ" + "ıȷƖǀƧƼƽƷȜɅƆ";
 
-    /// <summary>Scripts made of letters drawn like Latin ones: phonetic letters, Armenian, Cherokee, Lisu, letter-like Latin.</summary>
+    /// <summary>
+    /// Scripts made of letters drawn like Latin ones: phonetic letters, Armenian, Cherokee, Lisu, letter-like Latin.
+    /// </summary>
     private static readonly (char From, char To)[] Scripts =
     [
         ('\u0250', '\u02AF'),

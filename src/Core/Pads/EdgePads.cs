@@ -9,7 +9,9 @@ public sealed record EdgePad(string Carrier, double FromMm, double ToMm, double 
     public double LengthMm => ToMm - FromMm;
 }
 
-/// <summary>The narrow second pad on a carrier's edge: clear of every bolt hole, with room for the pad to spread.</summary>
+/// <summary>
+/// The narrow second pad on a carrier's edge: clear of every bolt hole, with room for the pad to spread.
+/// </summary>
 public static class EdgePads
 {
     /// <summary>Pieces shorter than this are not worth cutting, mm.</summary>

@@ -21,7 +21,10 @@ public abstract record SignOutcome
     public sealed record NotInPlan(string Why) : SignOutcome;
 }
 
-/// <summary>The rules of signing: counts right, everything a step is locked by signed, nothing left hanging by a step taken back.</summary>
+/// <summary>
+/// The rules of signing: counts right, everything a step is locked by signed, nothing left hanging by a step taken
+/// back.
+/// </summary>
 public static class SignOff
 {
     /// <param name="signed">Steps that stand signed, read in the transaction that writes.</param>

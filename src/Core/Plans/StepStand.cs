@@ -49,8 +49,8 @@ public static class StepStands
     }
 
     /// <summary>
-    /// Whether a job is finished: every step of the plan is signed and none has to be looked at again. What was signed under an earlier plan
-    /// stays in the record as such.
+    /// Whether a job is finished: every step of the plan is signed and none has to be looked at again. What was signed
+    /// under an earlier plan stays in the record as such.
     /// </summary>
     public static bool IsFinished(
         JobPlan plan,

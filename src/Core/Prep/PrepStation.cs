@@ -11,7 +11,9 @@ public sealed record PairPrep(string Pair, string Board, IReadOnlyList<DryFitChe
 
 public sealed record PrepResult(IReadOnlyList<PairPrep> Pairs, StationPlan Sheet);
 
-/// <summary>Prep: every contact face cleaned, with the remover's stated wait; the block made ready; the dry fit.</summary>
+/// <summary>
+/// Prep: every contact face cleaned, with the remover's stated wait; the block made ready; the dry fit.
+/// </summary>
 public static class PrepStation
 {
     private static readonly (PartKind Kind, string Name, string Words, string Detail)[] Faces =

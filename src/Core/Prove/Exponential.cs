@@ -12,7 +12,9 @@ internal sealed record Exponential(double SteadyC, double LeftC, double TauS, do
 
     public double At(double tS) => SteadyC + LeftC * Math.Exp(-(tS - FromS) / TauS);
 
-    /// <summary>For each time constant the rest is linear; the best time constant by a coarse look, then a golden section.</summary>
+    /// <summary>
+    /// For each time constant the rest is linear; the best time constant by a coarse look, then a golden section.
+    /// </summary>
     public static Exponential Fit(IReadOnlyList<LogSample> log, CancellationToken cancel = default)
     {
         var from = log[0].TS;

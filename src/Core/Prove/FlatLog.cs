@@ -7,8 +7,8 @@ internal sealed record FlatLog(double MeanC, double PlusMinusC, double LengthS)
     private const double Share = 0.95;
 
     /// <summary>
-    /// Of a flat log an exponential explains more than this, in variances of a sample, once in a thousand (chi square of its two further
-    /// figures).
+    /// Of a flat log an exponential explains more than this, in variances of a sample, once in a thousand (chi square
+    /// of its two further figures).
     /// </summary>
     private const double Significant = 13.8;
 

@@ -1,8 +1,8 @@
 namespace FaithfulBracket.Core.Prove;
 
 /// <summary>
-/// Where a log is cut into stretches of one load each: for each number of stretches the cuts that leave least (Bellman 1961), and of
-/// the numbers the one whose cuts earn their keep.
+/// Where a log is cut into stretches of one load each: for each number of stretches the cuts that leave least (Bellman
+/// 1961), and of the numbers the one whose cuts earn their keep.
 /// </summary>
 internal sealed class LogCuts
 {
@@ -32,8 +32,8 @@ internal sealed class LogCuts
     }
 
     /// <summary>
-    /// Four figures more for each cut have to earn their keep (Bayesian information criterion, twice over); what lies under
-    /// the noise is no gain.
+    /// Four figures more for each cut have to earn their keep (Bayesian information criterion, twice over); what lies
+    /// under the noise is no gain.
     /// </summary>
     private List<int> Best(double floor)
     {
@@ -42,7 +42,9 @@ internal sealed class LogCuts
         return Nudged(ByNumber().Select(c => Nudged(c, Reach, Squares)).MinBy(Cost)!, 1, Whole);
     }
 
-    /// <summary>For each number of stretches the cuts that leave least, as far as roughly known time constants tell.</summary>
+    /// <summary>
+    /// For each number of stretches the cuts that leave least, as far as roughly known time constants tell.
+    /// </summary>
     private IEnumerable<List<int>> ByNumber()
     {
         var n = _log.Count;
@@ -100,8 +102,8 @@ internal sealed class LogCuts
         cuts.Select((c, k) => Squares(c, k + 1 < cuts.Count ? cuts[k + 1] : _log.Count)).Sum();
 
     /// <summary>
-    /// What a stretch leaves without its first sample: a load changes within one, or an average holds both, and such a sample is worth no
-    /// cut of its own.
+    /// What a stretch leaves without its first sample: a load changes within one, or an average holds both, and such a
+    /// sample is worth no cut of its own.
     /// </summary>
     private double Squares(int from, int to) => Whole(from == 0 ? 0 : from + 1, to);
 

@@ -7,8 +7,8 @@ internal static class LogNoise
     private const double RoundedVariance = 1.0 / 12;
 
     /// <summary>
-    /// What a sensor tells apart, K: the least difference of two of its values; 0 where every value is the same. Each value is off by up to
-    /// half of it, which no neighbour shows.
+    /// What a sensor tells apart, K: the least difference of two of its values; 0 where every value is the same. Each
+    /// value is off by up to half of it, which no neighbour shows.
     /// </summary>
     public static double Resolution(IReadOnlyList<LogSample> log)
     {

@@ -44,7 +44,10 @@ internal sealed class DayGrid
     /// <summary>Whether all work by hand is somebody's own, and there are hands for each of them.</summary>
     public bool OwnWork { get; }
 
-    /// <summary>Whether every time is a whole number of ticks: else lengths were rounded, and nothing about the day itself is proven.</summary>
+    /// <summary>
+    /// Whether every time is a whole number of ticks: else lengths were rounded, and nothing about the day itself is
+    /// proven.
+    /// </summary>
     public bool IsExact { get; }
 
     public ShopDay Day { get; }
@@ -55,8 +58,12 @@ internal sealed class DayGrid
 
     public double Minutes(long ticks) => (double)ticks / TicksAMinute;
 
-    /// <param name="shorter">Whether lengths and releases are rounded down instead of up: such a day ends no later than the real one.</param>
-    /// <exception cref="InputException">Names that lead nowhere, circles, more hands or tools asked than there are.</exception>
+    /// <param name="shorter">
+    /// Whether lengths and releases are rounded down instead of up: such a day ends no later than the real one.
+    /// </param>
+    /// <exception cref="InputException">
+    /// Names that lead nowhere, circles, more hands or tools asked than there are.
+    /// </exception>
     public static DayGrid Of(ShopDay day, bool shorter = false)
     {
         long Rounded(double ticks) => (long)(shorter ? Math.Floor(ticks + 1e-6) : Math.Ceiling(ticks - 1e-6));

@@ -4,8 +4,9 @@ using Google.OrTools.Sat;
 namespace FaithfulBracket.Core.Schedule;
 
 /// <summary>
-/// Plans the bench's day by constraint programming: shortest finish, then least lateness, then the earliest sum of the jobs' finishes. One
-/// worker and a budget of work instead of a clock, so that the same day has the same plan; what has begun is never moved.
+/// Plans the bench's day by constraint programming: shortest finish, then least lateness, then the earliest sum of the
+/// jobs' finishes. One worker and a budget of work instead of a clock, so that the same day has the same plan; what
+/// has begun is never moved.
 /// </summary>
 public static class DayPlanner
 {
@@ -19,7 +20,9 @@ public static class DayPlanner
     /// <summary>Deterministic work of the three questions, in the solver's own measure.</summary>
     private static readonly double[] Budget = [0.1, 0.05, 0.05];
 
-    /// <summary>Operations from which a day is large, and what share of the budget a large and a small one get.</summary>
+    /// <summary>
+    /// Operations from which a day is large, and what share of the budget a large and a small one get.
+    /// </summary>
     private const int Large = 250;
     private const double LargeShare = 0.05,
         SmallShare = 4;
@@ -45,11 +48,13 @@ public static class DayPlanner
     }
 
     /// <summary>
-    /// Least lateness, then the earliest sum of the jobs' finishes: whoever is promised something does not ask when the shop is empty.
-    /// Another order than job by job is taken only where it is worth the going to and fro.
+    /// Least lateness, then the earliest sum of the jobs' finishes: whoever is promised something does not ask when
+    /// the shop is empty. Another order than job by job is taken only where it is worth the going to and fro.
     /// </summary>
     /// <exception cref="InputException">See <see cref="DayGrid.Of"/>.</exception>
-    /// <param name="search">Whether a better order than job by job is looked for; without, the answer comes at once.</param>
+    /// <param name="search">
+    /// Whether a better order than job by job is looked for; without, the answer comes at once.
+    /// </param>
     public static DayPlan PlanPromises(ShopDay day, bool search = true, CancellationToken cancel = default)
     {
         var grid = DayGrid.Of(day);
@@ -95,8 +100,8 @@ public static class DayPlanner
     }
 
     /// <summary>
-    /// What the questions may take while a screen waits, s: whether pins can be held, and then the others together. A day that is seen
-    /// in a shop takes a tenth.
+    /// What the questions may take while a screen waits, s: whether pins can be held, and then the others together. A
+    /// day that is seen in a shop takes a tenth.
     /// </summary>
     private const double PinsS = 1.5,
         ScreenS = 0.8;
@@ -112,7 +117,9 @@ public static class DayPlanner
         public double LeftS => Math.Max(LeastS, seconds - _since.Elapsed.TotalSeconds);
     }
 
-    /// <summary>An order that ends the jobs less than this share earlier is not worth leaving a job for another.</summary>
+    /// <summary>
+    /// An order that ends the jobs less than this share earlier is not worth leaving a job for another.
+    /// </summary>
     private const double WorthShare = 0.02;
 
     private static DayPlan Told(DayGrid grid, long[] starts, long bound, bool proven) =>
@@ -287,7 +294,9 @@ public static class DayPlanner
         return ends;
     }
 
-    /// <summary>Nothing ends before the longest chain, nor before all hands and every tool have done their work.</summary>
+    /// <summary>
+    /// Nothing ends before the longest chain, nor before all hands and every tool have done their work.
+    /// </summary>
     private static long Least(DayGrid grid)
     {
         var first = grid.Ops.Min(o => o.Begun ?? o.Release);

@@ -11,10 +11,12 @@ internal static class ListRule
     }
 
     /// <summary>
-    /// Job after job: those promised by their promise, then what has begun, then the shortest; a later job fills the gaps of those before
-    /// it.
+    /// Job after job: those promised by their promise, then what has begun, then the shortest; a later job fills the
+    /// gaps of those before it.
     /// </summary>
-    /// <param name="pins">Whether pinned work is laid at its pin first, and the rest round it; see <see cref="Holds"/>.</param>
+    /// <param name="pins">
+    /// Whether pinned work is laid at its pin first, and the rest round it; see <see cref="Holds"/>.
+    /// </param>
     public static long[] JobByJob(DayGrid grid, bool pins = false)
     {
         var rank = grid

@@ -3,7 +3,9 @@ namespace FaithfulBracket.Core.Schedule;
 /// <summary>How much of one thing (hands, a tool, a person) is in use over time, as steps.</summary>
 internal sealed class Usage(int capacity)
 {
-    /// <summary>Where the use changes, rising, and what it is from there on; nothing is used before the first.</summary>
+    /// <summary>
+    /// Where the use changes, rising, and what it is from there on; nothing is used before the first.
+    /// </summary>
     private readonly List<long> _from = [];
     private readonly List<int> _used = [];
 

@@ -35,12 +35,22 @@ public sealed record SectionWay(
 )
 {
     /// <summary>Springs, load and washers in a line.</summary>
-    public string Said =>
-        Chain.StopGapMm is < 0 and var early
-            ? FormattableString.Invariant($"stops come {-early:0.00} mm too early")
-            : FormattableString.Invariant(
-                $"{(SpringMm is { } s ? FormattableString.Invariant($"spring {s:0.00} mm in, ") : "")}{Chain.LoadN:0} N{(Chain.Shims.Count > 0 ? FormattableString.Invariant($", {Chain.ShimmedLoadN:0} N with washers of {Shims.InWords(Chain.Shims)}") : "")}"
-            );
+    public string Said
+    {
+        get
+        {
+            if (Chain.StopGapMm is < 0 and var early)
+                return FormattableString.Invariant($"stops come {-early:0.00} mm too early");
+            var said = FormattableString.Invariant($"{Chain.LoadN:0} N");
+            if (SpringMm is { } spring)
+                said = FormattableString.Invariant($"spring {spring:0.00} mm in, ") + said;
+            return Chain.Shims.Count == 0
+                ? said
+                : said
+                    + FormattableString.Invariant($", {Chain.ShimmedLoadN:0} N with washers of ")
+                    + Shims.InWords(Chain.Shims);
+        }
+    }
 
     /// <summary>Whether stops or springs have to be changed for it.</summary>
     public bool Trouble => Chain.StopGapMm is < 0 || Chain.MissesHeight;

@@ -51,7 +51,10 @@ public sealed record DirectDieResult(
     IReadOnlyList<Told> Warnings
 )
 {
-    /// <summary>The power that becomes possible at the same temperature of the hottest die, W more; null where nothing is gained.</summary>
+    /// <summary>
+    /// The power that becomes possible at the same temperature of the hottest die, W more; null where nothing is
+    /// gained.
+    /// </summary>
     public double? MoreW { get; init; }
 
     /// <summary>What each layer of the hottest die adds with its lid on, and bare, K at this power.</summary>
@@ -145,7 +148,9 @@ public static class DirectDie
         };
     }
 
-    /// <summary>Factors on the solder or paste under the lid, the paste over it, the metal, and the spreading term.</summary>
+    /// <summary>
+    /// Factors on the solder or paste under the lid, the paste over it, the metal, and the spreading term.
+    /// </summary>
     private readonly record struct Films(double Bond, double Paste, double Metal, double Spread);
 
     /// <summary>s·R of the hottest die both ways, and what it is made of.</summary>

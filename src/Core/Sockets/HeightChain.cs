@@ -5,8 +5,8 @@ using FaithfulBracket.Core.Boards;
 namespace FaithfulBracket.Core.Sockets;
 
 /// <summary>
-/// How high things stand above the mainboard and what the springs make of it. Stops hold the block off when they come first: then
-/// nothing reaches the contact.
+/// How high things stand above the mainboard and what the springs make of it. Stops hold the block off when they come
+/// first: then nothing reaches the contact.
 /// </summary>
 /// <param name="ContactMm">Top of the lid, or of the tallest die without one.</param>
 /// <param name="HomeMm">Where the block's die land comes to rest.</param>

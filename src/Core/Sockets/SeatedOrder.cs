@@ -4,7 +4,9 @@ using FaithfulBracket.Core.Orders;
 
 namespace FaithfulBracket.Core.Sockets;
 
-/// <summary>An order with its processors lying in their sockets: boards at their true heights, blocks as their kit makes them.</summary>
+/// <summary>
+/// An order with its processors lying in their sockets: boards at their true heights, blocks as their kit makes them.
+/// </summary>
 public static class SeatedOrder
 {
     /// <summary>The same order where no processor is seated.</summary>

@@ -18,7 +18,9 @@ public static class SocketKits
     /// <summary>The kit where nothing is known of the socket's posts or of the processor: the first.</summary>
     public static SocketFit? First(Block block, string socket) => block.Sockets.FirstOrDefault(s => s.Socket == socket);
 
-    /// <summary>How badly a kit fits: posts before stops, stops before the load on the contacts, that before washers.</summary>
+    /// <summary>
+    /// How badly a kit fits: posts before stops, stops before the load on the contacts, that before washers.
+    /// </summary>
     private static (int Posts, int Stops, int Contacts, double ShimMm) Misfit(
         SocketFit kit,
         Socket socket,

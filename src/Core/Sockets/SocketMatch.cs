@@ -5,7 +5,9 @@ using FaithfulBracket.Core.Match;
 
 namespace FaithfulBracket.Core.Sockets;
 
-/// <param name="Kit">The upgrade kit that is needed; null when the block's own parts do or the block does not fit at all.</param>
+/// <param name="Kit">
+/// The upgrade kit that is needed; null when the block's own parts do or the block does not fit at all.
+/// </param>
 /// <param name="PeakMPa">Highest pressure on the lid, or on a die without one.</param>
 public sealed record SocketMatchResult(
     [property: JsonIgnore(Condition = JsonIgnoreCondition.Never)] string? Kit,

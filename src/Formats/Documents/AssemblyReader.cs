@@ -78,7 +78,9 @@ public static class AssemblyReader
         return keys.Count == 0 ? assembly : OnBoards(assembly, keys);
     }
 
-    /// <summary>A board key among what a screw or lead ties says on which board it is; in the graph every board is "board".</summary>
+    /// <summary>
+    /// A board key among what a screw or lead ties says on which board it is; in the graph every board is "board".
+    /// </summary>
     private static Assembly OnBoards(Assembly a, IReadOnlyCollection<string> keys)
     {
         IReadOnlyList<string> Plain(IReadOnlyList<string> ids) =>

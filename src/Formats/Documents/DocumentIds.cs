@@ -22,7 +22,9 @@ public static class DocumentIds
     public static bool IsValid(string id) =>
         id.Length is >= 1 and <= DocumentRules.MaxId && id.All(DocumentRules.IsIdLetter) && !id.All(c => c == '.');
 
-    /// <summary>A valid id like this one: other characters become dashes; shortened; numbered where another has it already.</summary>
+    /// <summary>
+    /// A valid id like this one: other characters become dashes; shortened; numbered where another has it already.
+    /// </summary>
     /// <param name="taken">Ids in use; the new one joins them.</param>
     public static string Valid(string id, ISet<string> taken)
     {
@@ -39,12 +41,16 @@ public static class DocumentIds
     }
 
     /// <summary>Old ids of a document that are not valid, with the new one of each.</summary>
-    public static IReadOnlyDictionary<string, string> Renamed(JsonNode document)
+    /// <param name="others">
+    /// Ids of other documents of its kind, which its own may not become; its new one joins them.
+    /// </param>
+    public static IReadOnlyDictionary<string, string> Renamed(JsonNode document, ISet<string> others)
     {
         var ids = new List<string>();
         Gather(document, ids);
         var taken = ids.Where(IsValid).ToHashSet();
-        return ids.Where(i => !IsValid(i)).Distinct().ToDictionary(i => i, i => Valid(i, taken));
+        var own = ids.Count > 0 && document["id"] is not null ? ids[0] : null;
+        return ids.Where(i => !IsValid(i)).Distinct().ToDictionary(i => i, i => Valid(i, i == own ? others : taken));
     }
 
     /// <summary>Puts the new ids wherever the old ones are named.</summary>

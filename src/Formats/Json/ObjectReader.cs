@@ -4,7 +4,9 @@ using FaithfulBracket.Core.Geometry;
 
 namespace FaithfulBracket.Formats.Json;
 
-/// <summary>Reads one JSON object field by field; gathers every fault with its pointer, what was found and what is expected.</summary>
+/// <summary>
+/// Reads one JSON object field by field; gathers every fault with its pointer, what was found and what is expected.
+/// </summary>
 public sealed class ObjectReader
 {
     public const int MostItems = 20_000;

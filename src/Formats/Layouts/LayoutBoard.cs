@@ -15,7 +15,9 @@ public static class LayoutBoard
         UnknownSizeMm = 2,
         UnknownThicknessMm = 1.6;
 
-    /// <exception cref="Core.InputException">The named die is not among the parts, or there is nothing to make a board of.</exception>
+    /// <exception cref="Core.InputException">
+    /// The named die is not among the parts, or there is nothing to make a board of.
+    /// </exception>
     public static Board From(LayoutResult layout, LayoutNames names)
     {
         var die = names.Die is null

@@ -1,6 +1,9 @@
 namespace FaithfulBracket.Formats.Layouts;
 
-/// <summary>Text cells that a spreadsheet would run as a formula: kept as text by an apostrophe in front, and read back without it.</summary>
+/// <summary>
+/// Text cells that a spreadsheet would run as a formula: kept as text by an apostrophe in front, and read back without
+/// it.
+/// </summary>
 public static class SpreadsheetText
 {
     private const char Mark = '\'';

@@ -497,7 +497,9 @@ internal sealed partial class TableReader
         );
     }
 
-    /// <summary>What parts the rows: a header in a remark is often parted otherwise than what stands under it.</summary>
+    /// <summary>
+    /// What parts the rows: a header in a remark is often parted otherwise than what stands under it.
+    /// </summary>
     private string RowDelimiter(Row header, string delimiter)
     {
         if (Rows(delimiter, header.Line).FirstOrDefault() is not { } first || first.Cells.Length >= header.Cells.Length)

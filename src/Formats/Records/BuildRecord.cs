@@ -81,7 +81,9 @@ public sealed record RecordReading(
     double? FlowLMin
 );
 
-/// <summary>The build record: one page that needs nothing else, for the client and for the day the card goes back to stock.</summary>
+/// <summary>
+/// The build record: one page that needs nothing else, for the client and for the day the card goes back to stock.
+/// </summary>
 public static partial class BuildRecord
 {
     private const string Style = """
@@ -120,7 +122,8 @@ public static partial class BuildRecord
         );
 
     /// <summary>
-    /// For the client: what was fitted, what it runs at, what was kept, when to look again, what to beware of, how to put it back.
+    /// For the client: what was fitted, what it runs at, what was kept, when to look again, what to beware of, how to
+    /// put it back.
     /// </summary>
     /// <returns>Part by part, as it is written: pictures are read one at a time.</returns>
     public static IEnumerable<string> HtmlForClient(RecordJob job, byte[] key) =>
@@ -146,7 +149,8 @@ public static partial class BuildRecord
     {
         IEnumerable<string> Parts()
         {
-            yield return $"<!doctype html><html lang=\"en\"><meta charset=\"utf-8\"><title>{E($"Build record, job {job.Id}")}</title><style>{Style}</style>";
+            yield return "<!doctype html><html lang=\"en\"><meta charset=\"utf-8\">"
+                + $"<title>{E($"Build record, job {job.Id}")}</title><style>{Style}</style>";
             var s = new StringBuilder();
             s.Append($"<h1>{W(job.Title)}</h1><p>Job {job.Id}{(job.Client is { } c ? $", for {W(c)}" : "")}.</p>");
             Subject(s, job.Order);
@@ -162,7 +166,8 @@ public static partial class BuildRecord
     }
 
     /// <summary>
-    /// The words between tags with figures as the shop writes them; attributes, pictures and what a person wrote as they are.
+    /// The words between tags with figures as the shop writes them; attributes, pictures and what a person wrote as
+    /// they are.
     /// </summary>
     private static string Told(string html, FigureStyle figures) =>
         figures.Plain
@@ -349,9 +354,8 @@ public static partial class BuildRecord
             var mark = job.Signed.TryGetValue(step.Id.ToString(), out var who)
                 ? $"<td class=who>{E(who.By)} {E(job.Times.Moment(who.At))}"
                 : "<td class=open>open";
-            s.Append(
-                $"<tr><td>{E(who?.Title ?? step.Title)}{Since(who)}{(who?.OverrideReason is { } r ? $"<br>Signed in spite of a lock: {W(r)}" : "")}{mark}"
-            );
+            var inSpite = who?.OverrideReason is { } r ? $"<br>Signed in spite of a lock: {W(r)}" : "";
+            s.Append($"<tr><td>{E(who?.Title ?? step.Title)}{Since(who)}{inSpite}{mark}");
         }
         s.Append("</table>");
     }

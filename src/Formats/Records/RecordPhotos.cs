@@ -3,7 +3,8 @@ using FaithfulBracket.Formats.Photos;
 namespace FaithfulBracket.Formats.Records;
 
 /// <summary>
-/// Pictures inside a build record: scaled so that the whole record stays small enough to be sent, kept and checked. One is read at a time.
+/// Pictures inside a build record: scaled so that the whole record stays small enough to be sent, kept and checked.
+/// One is read at a time.
 /// </summary>
 internal static class RecordPhotos
 {
@@ -32,7 +33,8 @@ internal static class RecordPhotos
             else if ((total += picture.Content.Length * 4 / 3) > MaxTotal)
                 yield return $"<p>The photo of {day} is kept in the workshop: this record has room for no more pictures.</p>";
             else
-                yield return $"<img alt=\"photo of {day}\" src=\"data:{picture.MediaType};base64,{Convert.ToBase64String(picture.Content)}\">";
+                yield return $"<img alt=\"photo of {day}\" src=\"data:{picture.MediaType};base64,"
+                    + $"{Convert.ToBase64String(picture.Content)}\">";
         }
     }
 }

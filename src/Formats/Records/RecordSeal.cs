@@ -37,7 +37,9 @@ public enum SealVerdict
     NoRecord,
 }
 
-/// <summary>Seals a build record with its own hash and the shop's key, and tells later whether it is still what was given out.</summary>
+/// <summary>
+/// Seals a build record with its own hash and the shop's key, and tells later whether it is still what was given out.
+/// </summary>
 public static partial class RecordSeal
 {
     public const string Format = "faithful-bracket/record";
@@ -50,7 +52,10 @@ public static partial class RecordSeal
 
     private static readonly JsonSerializerOptions Json = new(JsonSerializerDefaults.Web);
 
-    /// <summary>A record with its seal at the end, part by part; its hash grows with the parts, so that it never lies in memory whole.</summary>
+    /// <summary>
+    /// A record with its seal at the end, part by part; its hash grows with the parts, so that it never lies in memory
+    /// whole.
+    /// </summary>
     public static IEnumerable<string> Sealed(
         IEnumerable<string> parts,
         long job,

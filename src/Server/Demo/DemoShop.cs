@@ -14,7 +14,9 @@ using Microsoft.Extensions.DependencyInjection;
 
 namespace FaithfulBracket.Server.Demo;
 
-/// <summary>Fills an empty shop from a folder of documents: boards, blocks, the drawer, and jobs with what was signed.</summary>
+/// <summary>
+/// Fills an empty shop from a folder of documents: boards, blocks, the drawer, and jobs with what was signed.
+/// </summary>
 internal sealed class DemoShop(
     [FromKeyedServices("board")] Library boards,
     [FromKeyedServices("block")] Library blocks,

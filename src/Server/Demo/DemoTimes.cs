@@ -4,8 +4,8 @@ using FaithfulBracket.Core.Schedule;
 namespace FaithfulBracket.Server.Demo;
 
 /// <summary>
-/// When the steps of the demo jobs were done: backwards from now, one job after another in each person's hands, now faster, now slower
-/// than usual.
+/// When the steps of the demo jobs were done: backwards from now, one job after another in each person's hands, now
+/// faster, now slower than usual.
 /// </summary>
 internal sealed class DemoTimes(DateTimeOffset now)
 {
@@ -16,7 +16,9 @@ internal sealed class DemoTimes(DateTimeOffset now)
     /// <summary>When each person began what is known so far.</summary>
     private readonly Dictionary<string, DateTimeOffset> _began = [];
 
-    /// <param name="lastMinAgo">When the last one was signed; 0 for before whatever the same hands did after it.</param>
+    /// <param name="lastMinAgo">
+    /// When the last one was signed; 0 for before whatever the same hands did after it.
+    /// </param>
     public IReadOnlyList<(WorkStep Step, DateTimeOffset At)> Of(
         long job,
         string by,

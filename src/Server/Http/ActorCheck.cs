@@ -1,3 +1,4 @@
+using System.Text;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using FaithfulBracket.Core;
@@ -9,8 +10,9 @@ using Microsoft.AspNetCore.Http.Extensions;
 namespace FaithfulBracket.Server.Http;
 
 /// <summary>
-/// The one check of who acts, for every writing call: the initials in <c>by</c> (query or body) belong to somebody the workshop knows and
-/// who has not left. Handlers receive them as they are stored, whatever case or Unicode form was sent.
+/// The one check of who acts, for every writing call: the initials in <c>by</c> (query or body) belong to somebody the
+/// workshop knows and who has not left. Handlers receive them as they are stored, whatever case or Unicode form was
+/// sent.
 /// </summary>
 internal sealed class ActorCheck(Signers signers, LocalTimes times)
 {
@@ -76,6 +78,10 @@ internal sealed class ActorCheck(Signers signers, LocalTimes times)
         if (!request.HasJsonContentType() || request.ContentLength > JsonInput.MostBytes)
             return null;
         var bytes = await Bodies.BytesAsync(request, JsonInput.MostBytes);
+        // a mark of the byte order is no part of the text
+        if (bytes.Span.StartsWith(Encoding.UTF8.Preamble))
+            bytes = bytes[Encoding.UTF8.Preamble.Length..];
+        request.ContentLength = bytes.Length;
         string? first = null;
         if (Said(bytes.Span) is { } said)
         {
@@ -93,11 +99,15 @@ internal sealed class ActorCheck(Signers signers, LocalTimes times)
         return first;
     }
 
-    /// <summary>The text of <c>by</c> at the top of a document; null where there is none, or the text is not valid JSON.</summary>
+    /// <summary>
+    /// The text of <c>by</c> at the top of a document; null where there is none, or the text is not valid JSON.
+    /// </summary>
+    /// <exception cref="InputException">It stands there twice.</exception>
     private static string? Said(ReadOnlySpan<byte> json)
     {
         var reader = new Utf8JsonReader(json);
         string? said = null;
+        var times = 0;
         try
         {
             while (reader.Read())
@@ -107,10 +117,11 @@ internal sealed class ActorCheck(Signers signers, LocalTimes times)
                 )
                 {
                     reader.Read();
+                    times++;
                     if (reader.TokenType == JsonTokenType.String)
                         said = reader.GetString();
                 }
-            return said;
+            return times > 1 ? throw new InputException("/by", "Expected by once. Send one value.") : said;
         }
         // said where the body is read for its fields
         catch (Exception e) when (e is JsonException or InvalidOperationException)

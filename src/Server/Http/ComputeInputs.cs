@@ -1,6 +1,7 @@
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Pads.Seating;
 using FaithfulBracket.Formats.Documents;
@@ -9,6 +10,19 @@ using FaithfulBracket.Server.Shop;
 
 namespace FaithfulBracket.Server.Http;
 
+/// <summary>A block on a board with what lies between, as most computing calls send it.</summary>
+internal sealed record StackInput(
+    Board Board,
+    Block Block,
+    IReadOnlyList<LaidPad> Pads,
+    IReadOnlyDictionary<string, PadMaterial> Materials,
+    PasteMaterial Paste
+)
+{
+    /// <exception cref="InputException">The block can not be laid on the board.</exception>
+    public StackUp Laid() => new(LaidBlock.Of(Board, Block), Pads, Materials, Paste);
+}
+
 /// <summary>Fields that several computing calls share.</summary>
 internal static class ComputeInputs
 {
@@ -16,7 +30,12 @@ internal static class ComputeInputs
 
     public static Block Block(ObjectReader o) => BlockReader.Read(o.Object("block"));
 
-    /// <summary>Materials given inline; names that are not among them are looked up, the documented defaults first.</summary>
+    public static StackInput Stack(ObjectReader o, ShopMemory shop) =>
+        new(Board(o), Block(o), Pads(o), Materials(o, shop), Paste(o, shop));
+
+    /// <summary>
+    /// Materials given inline; names that are not among them are looked up, the documented defaults first.
+    /// </summary>
     public static IReadOnlyDictionary<string, PadMaterial> Materials(ObjectReader o, ShopMemory shop)
     {
         var given = new Dictionary<string, PadMaterial>();

@@ -4,8 +4,8 @@ using Microsoft.Net.Http.Headers;
 namespace FaithfulBracket.Server.Http;
 
 /// <summary>
-/// Answers only under its own names, and lets only its own pages and plain programs write: a page of another site that the same browser
-/// shows can neither read nor change the shop.
+/// Answers only under its own names, and lets only its own pages and plain programs write: a page of another site that
+/// the same browser shows can neither read nor change the shop.
 /// </summary>
 /// <param name="lan">Names of this machine in the shop's network; none while it is not served.</param>
 internal sealed class OwnPages(IConfiguration configuration, IReadOnlyList<string>? lan = null)

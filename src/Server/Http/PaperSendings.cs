@@ -4,7 +4,9 @@ using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Http;
 
-/// <summary>Headers of what a tablet kept while the network was away: a key that counts once, and when it was made.</summary>
+/// <summary>
+/// Headers of what a tablet kept while the network was away: a key that counts once, and when it was made.
+/// </summary>
 internal static class PaperSendings
 {
     public const string KeyHeader = "Idempotency-Key",

@@ -8,7 +8,9 @@ using Microsoft.AspNetCore.Mvc;
 
 namespace FaithfulBracket.Server.Http;
 
-/// <summary>Turns what went wrong into problem details (RFC 9457) with a pointer and a sentence for each fault.</summary>
+/// <summary>
+/// Turns what went wrong into problem details (RFC 9457) with a pointer and a sentence for each fault.
+/// </summary>
 internal sealed class Problems(ILogger<Problems> log, ShopDatabase shop) : IExceptionHandler
 {
     public async ValueTask<bool> TryHandleAsync(HttpContext context, Exception exception, CancellationToken cancel)

@@ -5,8 +5,8 @@ using FaithfulBracket.Core;
 namespace FaithfulBracket.Server.Http;
 
 /// <summary>
-/// When something was done at the bench: an instant with its zone, corrected by the offset that the device measured, between the opening of
-/// the job and now.
+/// When something was done at the bench: an instant with its zone, corrected by the offset that the device measured,
+/// between the opening of the job and now.
 /// </summary>
 internal static partial class SentAt
 {
@@ -45,9 +45,8 @@ internal static partial class SentAt
             faults.Add(
                 new(
                     pointer,
-                    FormattableString.Invariant(
-                        $"Expected an instant between the opening of the job ({opened.UtcDateTime:yyyy-MM-dd'T'HH:mm:ss'Z'}) and now ({now.UtcDateTime:yyyy-MM-dd'T'HH:mm:ss'Z'}). Check the device's clock."
-                    )
+                    $"Expected an instant between the opening of the job ({Told(opened)}) and now ({Told(now)}). "
+                        + "Check the device's clock."
                 )
             );
         else
@@ -56,6 +55,9 @@ internal static partial class SentAt
                 : at;
         return null;
     }
+
+    private static string Told(DateTimeOffset at) =>
+        at.UtcDateTime.ToString("yyyy-MM-dd'T'HH:mm:ss'Z'", CultureInfo.InvariantCulture);
 
     /// <summary>Reads what the device's own clock said; null with a fault where it is not valid.</summary>
     public static DateTimeOffset? Device(string? text, string pointer, DateTimeOffset now, List<InputFault> faults)

@@ -5,8 +5,8 @@ using Microsoft.AspNetCore.Http.HttpResults;
 namespace FaithfulBracket.Server.Http;
 
 /// <summary>
-/// After a change of one job its entry in the bench index is made anew before the answer goes out. The change stands by then: where the
-/// entry cannot be written it is made later, and the answer says what was changed all the same.
+/// After a change of one job its entry in the bench index is made anew before the answer goes out. The change stands
+/// by then: where the entry cannot be written it is made later, and the answer says what was changed all the same.
 /// </summary>
 internal static class Summaries
 {

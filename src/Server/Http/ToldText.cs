@@ -10,7 +10,9 @@ using Microsoft.Extensions.Options;
 
 namespace FaithfulBracket.Server.Http;
 
-/// <summary>Words on their way to a screen, with figures written as the shop has them. Documents and files leave as they are.</summary>
+/// <summary>
+/// Words on their way to a screen, with figures written as the shop has them. Documents and files leave as they are.
+/// </summary>
 internal static class ToldText
 {
     /// <summary>Ends of names of what is compared, never read.</summary>
@@ -36,7 +38,9 @@ internal static class ToldText
         [typeof(FoundJob)] = ["title", "client", "snippet"],
     };
 
-    /// <summary>Where documents and what lies in the drawer are described: they are edited and sent back as they are.</summary>
+    /// <summary>
+    /// Where documents and what lies in the drawer are described: they are edited and sent back as they are.
+    /// </summary>
     private static readonly string?[] Written =
     [
         typeof(Core.Boards.Board).Namespace,
@@ -44,7 +48,9 @@ internal static class ToldText
         typeof(Core.Materials.Drawer).Namespace,
     ];
 
-    /// <summary>How answers of this server are written, for those that write themselves: streams and refusals.</summary>
+    /// <summary>
+    /// How answers of this server are written, for those that write themselves: streams and refusals.
+    /// </summary>
     public static JsonSerializerOptions Options(HttpContext context) =>
         context.RequestServices.GetRequiredService<IOptions<JsonOptions>>().Value.SerializerOptions;
 

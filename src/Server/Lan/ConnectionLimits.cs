@@ -1,18 +1,20 @@
-using System.Collections.Concurrent;
 using System.Net;
+using FaithfulBracket.Server.Http;
 using Microsoft.AspNetCore.Connections;
 using Microsoft.AspNetCore.Server.Kestrel.Core;
 
 namespace FaithfulBracket.Server.Lan;
 
-/// <summary>How many connections one machine of the network may hold open, and all together: the workshop's own machine always gets through.</summary>
+/// <summary>
+/// How many connections one machine of the network may hold open, and all together: the workshop's own machine always
+/// gets through.
+/// </summary>
 internal sealed class ConnectionLimits
 {
     private const int MaxOfOne = 400,
         MaxOfAll = 1200;
 
-    private readonly ConcurrentDictionary<IPAddress, int> _open = new();
-    private int _all;
+    private readonly OpenCount<IPAddress> _open = new();
 
     /// <summary>Counts the connections of an endpoint that other machines reach.</summary>
     public void Count(ListenOptions endpoint) =>
@@ -20,8 +22,7 @@ internal sealed class ConnectionLimits
             async connection =>
             {
                 var from = (connection.RemoteEndPoint as IPEndPoint)?.Address ?? IPAddress.None;
-                var own = _open.AddOrUpdate(from, 1, (_, n) => n + 1);
-                var all = Interlocked.Increment(ref _all);
+                var (own, all) = _open.Enter(from);
                 try
                 {
                     if (own > MaxOfOne || all > MaxOfAll)
@@ -31,9 +32,7 @@ internal sealed class ConnectionLimits
                 }
                 finally
                 {
-                    Interlocked.Decrement(ref _all);
-                    if (_open.AddOrUpdate(from, 0, (_, n) => n - 1) <= 0)
-                        _open.TryRemove(KeyValuePair.Create(from, 0));
+                    _open.Leave(from);
                 }
             }
         );

@@ -7,8 +7,8 @@ using Microsoft.AspNetCore.Mvc;
 namespace FaithfulBracket.Server.Lan;
 
 /// <summary>
-/// Who comes over the shop's network needs a device's key, and comes over HTTPS. This machine itself needs none. A device that is shut
-/// out loses its open streams at once.
+/// Who comes over the shop's network needs a device's key, and comes over HTTPS. This machine itself needs none. A
+/// device that is shut out loses its open streams at once.
 /// </summary>
 internal sealed class DeviceGate(Devices devices, StrangerDelay delay, TimeProvider time) : IDisposable
 {

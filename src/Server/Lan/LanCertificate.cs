@@ -6,7 +6,8 @@ using System.Security.Cryptography.X509Certificates;
 namespace FaithfulBracket.Server.Lan;
 
 /// <summary>
-/// The certificate of the shop's network: made on the spot, kept beside the shop, made anew when it ends or the machine's names change.
+/// The certificate of the shop's network: made on the spot, kept beside the shop, made anew when it ends or the
+/// machine's names change.
 /// </summary>
 internal static class LanCertificate
 {

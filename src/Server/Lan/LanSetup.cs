@@ -7,7 +7,9 @@ using Microsoft.Data.Sqlite;
 
 namespace FaithfulBracket.Server.Lan;
 
-/// <summary>Opens the shop's network where it was asked for: HTTPS, keys for devices, limits for each; never without.</summary>
+/// <summary>
+/// Opens the shop's network where it was asked for: HTTPS, keys for devices, limits for each; never without.
+/// </summary>
 internal static class LanSetup
 {
     /// <summary>Requests a device may send at once, and a second from then on.</summary>

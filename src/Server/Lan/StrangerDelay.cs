@@ -3,7 +3,10 @@ using System.Net;
 
 namespace FaithfulBracket.Server.Lan;
 
-/// <summary>Slows down machines that are refused again and again: each refusal within a minute makes the next answer wait longer.</summary>
+/// <summary>
+/// Slows down machines that are refused again and again: each refusal within a minute makes the next answer wait
+/// longer.
+/// </summary>
 internal sealed class StrangerDelay(TimeProvider time)
 {
     private const int MaxKnown = 4096,

@@ -87,7 +87,9 @@ internal sealed record KeptBenchJob(
             }
             : Bare(content);
 
-    /// <summary>What the bench index shows alone: of a shop's every job the work would be read to be thrown away.</summary>
+    /// <summary>
+    /// What the bench index shows alone: of a shop's every job the work would be read to be thrown away.
+    /// </summary>
     public static BenchJob ReadShown(string content) =>
         JsonSerializer.Deserialize<ShownBenchJob>(content, DocumentJson.Options)!.Shown ?? Bare(content);
 
@@ -126,7 +128,9 @@ internal sealed class BenchSummaries(
 
     private readonly ConcurrentDictionary<long, bool> _later = new();
 
-    /// <summary>Renews one job's summary now, or in the background where that fails: what it was made from is stored already.</summary>
+    /// <summary>
+    /// Renews one job's summary now, or in the background where that fails: what it was made from is stored already.
+    /// </summary>
     public void RenewOrLater(long id)
     {
         try
@@ -174,8 +178,8 @@ internal sealed class BenchSummaries(
     private const int MostFinished = 60;
 
     /// <summary>
-    /// Every open job in the order of the benches, then the newest finished, as the index shows them; one without a summary yet is told
-    /// as such. Read anew only after something was written: every page asks for it.
+    /// Every open job in the order of the benches, then the newest finished, as the index shows them; one without a
+    /// summary yet is told as such. Read anew only after something was written: every page asks for it.
     /// </summary>
     public IReadOnlyList<BenchJob> Shown()
     {

@@ -5,8 +5,9 @@ using Microsoft.Extensions.Options;
 namespace FaithfulBracket.Server.Shop;
 
 /// <summary>
-/// Goes the way of the first pages before anybody asks for them: what the runtime compiles at the first call is compiled then. Both
-/// cores are free at a start; a page asked for at once would find it all to do, and several at once would stand in each other's way.
+/// Goes the way of the first pages before anybody asks for them: what the runtime compiles at the first call is
+/// compiled then. Both cores are free at a start; a page asked for at once would find it all to do, and several at
+/// once would stand in each other's way.
 /// </summary>
 internal sealed class FirstLook(
     JobViews views,
@@ -20,7 +21,9 @@ internal sealed class FirstLook(
     /// <summary>How long the address waits for it; what is left goes on beside the first pages.</summary>
     private static readonly TimeSpan Most = TimeSpan.FromSeconds(1);
 
-    /// <summary>With more open jobs the day takes seconds, which the first pages would have to share the cores with.</summary>
+    /// <summary>
+    /// With more open jobs the day takes seconds, which the first pages would have to share the cores with.
+    /// </summary>
     private const int MostInDay = 200;
 
     public void Take()

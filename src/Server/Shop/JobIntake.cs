@@ -94,7 +94,9 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jo
             ? [.. pieces.Select((p, i) => new WorkPair($"{(char)(Pair.FirstKey[0] + i)}", blockId, p?.Key))]
             : null;
 
-    /// <summary>The boards and blocks of a machine's cards; a card that is a job of the shop brings those of the job.</summary>
+    /// <summary>
+    /// The boards and blocks of a machine's cards; a card that is a job of the shop brings those of the job.
+    /// </summary>
     private NewJob OfMachine(NewJob body, List<InputFault> faults)
     {
         if (!shop.Machines.TryGetValue(body.MachineId!, out var machine))
@@ -124,7 +126,9 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jo
         return body with { BoardId = null, BlockId = null, CardId = null, Pieces = pieces, Pairs = pairs };
     }
 
-    /// <summary>The order that a job on this machine would be about; null with what is missing where that can not be told.</summary>
+    /// <summary>
+    /// The order that a job on this machine would be about; null with what is missing where that can not be told.
+    /// </summary>
     public (WorkOrder? Order, IReadOnlyList<string> Missing) Of(Machine machine)
     {
         try

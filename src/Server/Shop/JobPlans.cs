@@ -25,7 +25,9 @@ internal sealed record PlannedJob(
 /// <summary>A finished job as it was signed.</summary>
 internal sealed record JobRecord(WorkOrder Order, JobPlan Plan, IReadOnlyList<DocumentStand> Documents);
 
-/// <summary>Plans of jobs, kept until something they rest on changes. A finished job's plan is the one it was signed with.</summary>
+/// <summary>
+/// Plans of jobs, kept until something they rest on changes. A finished job's plan is the one it was signed with.
+/// </summary>
 internal sealed class JobPlans(
     Store.Jobs jobs,
     JobPapers papers,
@@ -72,8 +74,8 @@ internal sealed class JobPlans(
     }
 
     /// <summary>
-    /// A finished job whose readings were corrected: its verdict follows from those that still count of the ones it was finished with; its
-    /// steps stay as they were signed.
+    /// A finished job whose readings were corrected: its verdict follows from those that still count of the ones it
+    /// was finished with; its steps stay as they were signed.
     /// </summary>
     private PlannedJob Corrected(PlannedJob planned)
     {

@@ -2,7 +2,10 @@ using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Shop;
 
-/// <summary>Reads the library and its index of boards after the start and after each change, so that no page has to wait for it.</summary>
+/// <summary>
+/// Reads the library and its index of boards after the start and after each change, so that no page has to wait for
+/// it.
+/// </summary>
 internal sealed class LibraryWarmup(ShopMemory shop, TwinLibrary twins, ShopChanges changes, ILogger<LibraryWarmup> log)
     : BackgroundService
 {

@@ -59,8 +59,8 @@ internal sealed class RecordRoom(
     private static string Words(CorrectionRow c) =>
         c.Kind switch
         {
-            Corrections.Reading => $"Reading {c.Subject} counts no more.",
-            Corrections.Log => $"Log {c.Subject} and the readings from it count no more.",
+            Corrections.Reading => $"The {c.Before} reading counts no more.",
+            Corrections.Log => $"The log “{c.Before}” and the readings from it count no more.",
             _ => $"The {c.Kind} was “{c.Before}” and is “{c.After}”.",
         };
 

@@ -2,7 +2,9 @@ using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Shop;
 
-/// <summary>Watches for commits once for all open pages: each page waits for the next change without a connection of its own.</summary>
+/// <summary>
+/// Watches for commits once for all open pages: each page waits for the next change without a connection of its own.
+/// </summary>
 internal sealed class ShopChanges(ShopDatabase database, TimeProvider time, ILogger<ShopChanges> log)
     : BackgroundService
 {

@@ -41,7 +41,9 @@ internal sealed class ShopMemory(
     public IReadOnlyDictionary<string, Board> Boards =>
         Fresh(ref _boards, boards.Edition, old => Read("board", boards, old, d => BoardReader.Read(d), _boardDigests));
 
-    /// <summary>Blocks as they are reckoned with: by the maker's claim, or by the shop's own jobs where it said so.</summary>
+    /// <summary>
+    /// Blocks as they are reckoned with: by the maker's claim, or by the shop's own jobs where it said so.
+    /// </summary>
     public IReadOnlyDictionary<string, Block> Blocks
     {
         get
@@ -97,7 +99,9 @@ internal sealed class ShopMemory(
             old => Read("machine", machines, old, d => MachineReader.Read(d), _machineDigests)
         );
 
-    /// <summary>Documents that were kept but do not read by today's rules: left out, and named with what to mend.</summary>
+    /// <summary>
+    /// Documents that were kept but do not read by today's rules: left out, and named with what to mend.
+    /// </summary>
     public IReadOnlyList<UnreadDocument> Unread
     {
         get
@@ -110,7 +114,9 @@ internal sealed class ShopMemory(
     private readonly ConcurrentDictionary<(string, string), UnreadDocument> _unread = new();
     private readonly ConcurrentDictionary<(string Kind, string Digest), object> _offered = new();
 
-    /// <summary>Takes documents that were read on their way into the library, so that they are not read again.</summary>
+    /// <summary>
+    /// Takes documents that were read on their way into the library, so that they are not read again.
+    /// </summary>
     public void Offer(string kind, IEnumerable<(string Digest, object Parsed)> documents)
     {
         foreach (var (digest, parsed) in documents)

@@ -3,7 +3,10 @@ using FaithfulBracket.Store.Keeping;
 
 namespace FaithfulBracket.Server.Shop;
 
-/// <summary>Opens the workshop's file at start: migrated; read-only where nothing can be written; or not at all, with the reason.</summary>
+/// <summary>
+/// Opens the workshop's file at start: migrated; read-only where nothing can be written; or not at all, with the
+/// reason.
+/// </summary>
 internal static class ShopStart
 {
     /// <param name="shop">Becomes read-only where the disk takes nothing more.</param>
@@ -15,9 +18,7 @@ internal static class ShopStart
         try
         {
             if (shop.ReadOnly)
-                return shop.NeedsMigration()
-                    ? ShopTrouble.NotMigrated(shop.File, "nothing can be written there.")
-                    : null;
+                return shop.NeedsMigration() ? ShopTrouble.NotMigrated(shop.File, CannotWrite) : null;
             shop.Migrate();
             return null;
         }
@@ -27,9 +28,13 @@ internal static class ShopStart
             if (cause.Code is not ("full" or "read-only"))
                 return cause;
             shop = new(shop.File, readOnly: true);
-            return shop.NeedsMigration() ? ShopTrouble.NotMigrated(shop.File, cause.Sentence) : null;
+            return shop.NeedsMigration()
+                ? ShopTrouble.NotMigrated(shop.File, cause.Code == "full" ? "the disk is full." : CannotWrite)
+                : null;
         }
     }
+
+    private const string CannotWrite = "nothing can be written there.";
 
     private static ShopTrouble? Cause(Exception e, string file) =>
         e is BackupFaultException

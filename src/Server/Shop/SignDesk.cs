@@ -18,8 +18,9 @@ internal sealed class LockedException(string message, IReadOnlyList<StepId> wait
 }
 
 /// <summary>
-/// Signs steps and takes them back. The plan is reckoned and its rules are judged before the writing transaction; inside it the judgement
-/// holds if the same still stands, else it is judged there again. When anything the plan rests on changed meanwhile, it is reckoned again.
+/// Signs steps and takes them back. The plan is reckoned and its rules are judged before the writing transaction;
+/// inside it the judgement holds if the same still stands, else it is judged there again. When anything the plan rests
+/// on changed meanwhile, it is reckoned again.
 /// </summary>
 internal sealed class SignDesk(JobPlans plans, SignOffs signOffs, LocalTimes times)
 {
@@ -145,8 +146,12 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs, LocalTimes tim
     }
 
     /// <param name="with">All steps that rest on it, which are taken back with it, and no other.</param>
-    /// <param name="versions">Events of those steps that the caller has seen, by id; a step that is not in it is not compared.</param>
-    /// <exception cref="LockedException">It is not signed, or other signed steps rest on it than were named.</exception>
+    /// <param name="versions">
+    /// Events of those steps that the caller has seen, by id; a step that is not in it is not compared.
+    /// </param>
+    /// <exception cref="LockedException">
+    /// It is not signed, or other signed steps rest on it than were named.
+    /// </exception>
     public StepEvent TakeBack(
         long jobId,
         StepId id,
@@ -191,7 +196,8 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs, LocalTimes tim
     }
 
     /// <summary>
-    /// Notes one thing that came off and that nobody had described: it joins the assembly, and is signed if it is out, together.
+    /// Notes one thing that came off and that nobody had described: it joins the assembly, and is signed if it is out,
+    /// together.
     /// </summary>
     /// <param name="version">Of the assembly sheet, as the caller saw it.</param>
     /// <returns>What was noted.</returns>
@@ -299,8 +305,8 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs, LocalTimes tim
     }
 
     /// <summary>
-    /// Judges before the write lock is held, so that others need not wait for it; it counts only where the same still stands then.
-    /// Null where it refuses: what refuses is said on what stands under the lock.
+    /// Judges before the write lock is held, so that others need not wait for it; it counts only where the same still
+    /// stands then. Null where it refuses: what refuses is said on what stands under the lock.
     /// </summary>
     private static SignWrite? Ahead(
         PlannedJob planned,
@@ -346,7 +352,9 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs, LocalTimes tim
         return Finishing(planned, write, events);
     }
 
-    /// <summary>With the finished job as it is signed, where nothing is left to sign or to look at again after these events.</summary>
+    /// <summary>
+    /// With the finished job as it is signed, where nothing is left to sign or to look at again after these events.
+    /// </summary>
     private static SignWrite Finishing(PlannedJob planned, SignWrite write, IReadOnlyList<SignEvent> before)
     {
         if (planned.Finished)

@@ -1,3 +1,4 @@
+using System.Text;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using FaithfulBracket.Formats.Documents;
@@ -20,18 +21,12 @@ internal sealed class StoredDocumentIds(StoredIds stored, ILogger<StoredDocument
             );
     }
 
-    private static RenamedDocument? Renamed(StoredDocument old)
+    private static RenamedDocument? Renamed(StoredDocument old, ISet<string> others)
     {
-        JsonNode? document;
-        try
-        {
-            document = JsonNode.Parse(old.Document);
-        }
-        catch (JsonException)
-        {
-            return null; // said where it is read
-        }
-        if (document is null || DocumentIds.Renamed(document) is not { Count: > 0 } renamed)
+        if (
+            Parse(old.Document) is not { } document
+            || DocumentIds.Renamed(document, others) is not { Count: > 0 } renamed
+        )
             return null;
         DocumentIds.Rename(document, renamed);
         var utf8 = JsonSerializer.SerializeToUtf8Bytes(document);
@@ -40,8 +35,22 @@ internal sealed class StoredDocumentIds(StoredIds stored, ILogger<StoredDocument
 
     private static string Text(string json, IReadOnlyDictionary<string, string> renamed)
     {
-        var node = JsonNode.Parse(json);
+        if (Parse(Encoding.UTF8.GetBytes(json)) is not { } node)
+            return json;
         DocumentIds.Rename(node, renamed);
-        return node?.ToJsonString() ?? json;
+        return node.ToJsonString();
+    }
+
+    /// <summary>Null where the text is not valid JSON, or names a field twice: that is said where it is read.</summary>
+    private static JsonNode? Parse(byte[] utf8)
+    {
+        try
+        {
+            return JsonNode.Parse(utf8, documentOptions: new() { AllowDuplicateProperties = false });
+        }
+        catch (JsonException)
+        {
+            return null;
+        }
     }
 }

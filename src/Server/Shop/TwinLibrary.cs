@@ -12,7 +12,9 @@ namespace FaithfulBracket.Server.Shop;
 /// <param name="Unindexed">Boards that are read or indexed in the background just now.</param>
 internal sealed record TwinIndexState(int Boards, double Megabytes, int WaitingToMerge, int Unindexed);
 
-/// <summary>The index of boards for telling twins: a large part that stays, and a small one for what came since.</summary>
+/// <summary>
+/// The index of boards for telling twins: a large part that stays, and a small one for what came since.
+/// </summary>
 internal sealed class TwinLibrary(ShopMemory shop, [FromKeyedServices("board")] Store.Library library)
 {
     private const int LeastMerged = 500;
@@ -94,7 +96,9 @@ internal sealed class TwinLibrary(ShopMemory shop, [FromKeyedServices("board")] 
     private const int MaxKnown = 5000;
     private volatile KnownAreas? _areas;
 
-    /// <summary>Outlines of the blocks that are meant for a board or seat on it; looked up once until blocks change.</summary>
+    /// <summary>
+    /// Outlines of the blocks that are meant for a board or seat on it; looked up once until blocks change.
+    /// </summary>
     public IReadOnlyList<Polygon> UnderBlock(Board board, CancellationToken cancel)
     {
         var known = _areas;

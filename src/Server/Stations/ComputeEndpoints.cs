@@ -93,34 +93,19 @@ internal static class ComputeEndpoints
 
     private static async Task<Ok<SeatingResult>> SeatingAsync(HttpRequest request, ShopMemory shop)
     {
-        var (board, block, pads, materials, paste, limit, elastic) = await Bodies.ReadAsync(
+        var (stack, limit, elastic) = await Bodies.ReadAsync(
             request,
             o =>
                 (
-                    ComputeInputs.Board(o),
-                    ComputeInputs.Block(o),
-                    ComputeInputs.Pads(o),
-                    ComputeInputs.Materials(o, shop),
-                    ComputeInputs.Paste(o, shop),
+                    ComputeInputs.Stack(o, shop),
                     o.Number("maxBondLineUm", 1, 10_000, SeatingSolver.DefaultMaxBondLineUm),
                     Elastic(o)
                 )
         );
         var cancel = request.HttpContext.RequestAborted;
         if (elastic is { } stiffness)
-            elastic = stiffness with { BackPlateFactor = block.BackPlate?.StiffnessFactor ?? 1 };
-        return TypedResults.Ok(
-            await Task.Run(
-                () =>
-                    SeatingSolver.Solve(
-                        new(LaidBlock.Of(board, block), pads, materials, paste),
-                        limit,
-                        elastic,
-                        cancel
-                    ),
-                cancel
-            )
-        );
+            elastic = stiffness with { BackPlateFactor = stack.Block.BackPlate?.StiffnessFactor ?? 1 };
+        return TypedResults.Ok(await Task.Run(() => SeatingSolver.Solve(stack.Laid(), limit, elastic, cancel), cancel));
     }
 
     /// <summary>true, or the laminate's values; the board is stiff otherwise.</summary>

@@ -14,7 +14,9 @@ namespace FaithfulBracket.Server.Stations;
 /// <param name="Fingerprint">SHA-256 of the certificate, to compare with what the tablet's browser shows.</param>
 internal sealed record DevicesView(bool Open, string? Address, string? Fingerprint, IReadOnlyList<DeviceRow> Devices);
 
-/// <summary>What an unpaired device is shown: the fingerprint to compare with the one on the workshop's own machine.</summary>
+/// <summary>
+/// What an unpaired device is shown: the fingerprint to compare with the one on the workshop's own machine.
+/// </summary>
 internal sealed record PairingPage(string? Fingerprint);
 
 /// <param name="Code">Lets one device in.</param>
@@ -23,7 +25,9 @@ internal sealed record Pairing(string Code, string Address, string Picture, stri
 
 internal sealed record PairRequest(string Code, string Name);
 
-/// <summary>Tablets of the shop's network: let in by a code, listed, shut out. Only this machine itself may do so.</summary>
+/// <summary>
+/// Tablets of the shop's network: let in by a code, listed, shut out. Only this machine itself may do so.
+/// </summary>
 internal static class DeviceEndpoints
 {
     /// <summary>Bytes of a request to pair.</summary>

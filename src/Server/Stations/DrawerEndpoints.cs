@@ -40,15 +40,20 @@ internal static class DrawerEndpoints
     }
 
     /// <summary>If-Match "0" for a new item.</summary>
-    private static async Task<IResult> PutAsync(string kind, string id, HttpRequest request, DrawerItems items)
+    private static async Task<IResult> PutAsync(
+        string kind,
+        string id,
+        string? by,
+        HttpRequest request,
+        DrawerItems items
+    )
     {
         var version = Versions.Expected(request);
-        string? by = null;
         var item = await Bodies.ReadAsync(
             request,
             o =>
             {
-                by = o.OptionalText("by", Core.Orders.Signer.MaxLetters);
+                by = o.OptionalText("by", Core.Orders.Signer.MaxLetters) ?? by;
                 return Item(kind, id, o);
             }
         );
@@ -57,7 +62,7 @@ internal static class DrawerEndpoints
             id,
             JsonSerializer.Serialize(item, item.GetType(), DocumentJson.Options),
             version,
-            by ?? request.Query["by"].FirstOrDefault()
+            by
         );
         return TypedResults.Ok(new DrawerVersion(kind, id, next));
     }

@@ -110,7 +110,9 @@ internal static class IntakeEndpoints
         return Results.Ok(new { document.Id, address });
     }
 
-    /// <summary>Every line is read by its rules first and laid aside on disk; only when all were good does the library change.</summary>
+    /// <summary>
+    /// Every line is read by its rules first and laid aside on disk; only when all were good does the library change.
+    /// </summary>
     private static async Task<Ok<KeptCount>> BatchAsync(
         HttpRequest request,
         Library library,

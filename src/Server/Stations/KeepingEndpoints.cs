@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using FaithfulBracket.Server.Shop;
 using FaithfulBracket.Store;
 using FaithfulBracket.Store.Keeping;
@@ -27,8 +28,8 @@ internal sealed record HealthView(
     string? Why,
     string Version,
     long Jobs,
-    string? LastBackup,
-    double? LastBackupAgeMin,
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.Never)] string? LastBackup,
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.Never)] double? LastBackupAgeMin,
     long FreeMb,
     bool ReadOnly
 );

@@ -99,7 +99,9 @@ internal static class LibraryEndpoints
         api.MapGet("/match/{boardId}/{blockId}", MatchOne);
     }
 
-    /// <summary>Entries whose words hold all that was typed, the first so many; how many there are stands in Total-Count.</summary>
+    /// <summary>
+    /// Entries whose words hold all that was typed, the first so many; how many there are stands in Total-Count.
+    /// </summary>
     private static Ok<List<TEntry>> List<T, TEntry>(
         IEnumerable<T> all,
         Func<T, string> described,

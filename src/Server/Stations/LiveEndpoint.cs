@@ -3,7 +3,9 @@ using FaithfulBracket.Server.Shop;
 
 namespace FaithfulBracket.Server.Stations;
 
-/// <summary>Tells open pages that something in the shop changed, whoever changed it, within a third of a second.</summary>
+/// <summary>
+/// Tells open pages that something in the shop changed, whoever changed it, within a third of a second.
+/// </summary>
 internal static class LiveEndpoint
 {
     /// <summary>How often a page hears that the server is still there.</summary>

@@ -54,7 +54,9 @@ internal static class LogEndpoints
             ? JsonSerializer.Deserialize<List<LogColumn>>(told, DocumentJson.Options)
             : null;
 
-    /// <param name="columns">What the columns are, as JSON; absent takes what was told for this header, or what is guessed.</param>
+    /// <param name="columns">
+    /// What the columns are, as JSON; absent takes what was told for this header, or what is guessed.
+    /// </param>
     private static async Task<Created<JobLogView>> KeepAsync(
         long id,
         string by,

@@ -33,7 +33,9 @@ internal sealed record PasteAnswer(
     double? VolumeErrorShare
 )
 {
-    /// <summary>In words, when the squeeze is more work than a moment allows: what is told is as far as it came.</summary>
+    /// <summary>
+    /// In words, when the squeeze is more work than a moment allows: what is told is as far as it came.
+    /// </summary>
     public string? CutShort { get; init; }
 }
 

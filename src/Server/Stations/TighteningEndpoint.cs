@@ -60,22 +60,18 @@ internal static class TighteningEndpoint
 
     public static async Task<Ok<TighteningAnswer>> AnswerAsync(HttpRequest request, ShopMemory shop)
     {
-        var (board, block, pads, materials, paste, turns, order, amounts, fewest) = await Bodies.ReadAsync(
+        var (input, turns, order, amounts, fewest) = await Bodies.ReadAsync(
             request,
             o =>
                 (
-                    ComputeInputs.Board(o),
-                    ComputeInputs.Block(o),
-                    ComputeInputs.Pads(o),
-                    ComputeInputs.Materials(o, shop),
-                    ComputeInputs.Paste(o, shop),
+                    ComputeInputs.Stack(o, shop),
                     o.OptionalNumber("turnsPerMove", 0.01, 100),
                     o.Has("order") ? o.Texts("order") : null,
                     Amounts(o),
                     IsFewest(o)
                 )
         );
-        var stack = new StackUp(LaidBlock.Of(board, block), pads, materials, paste).WhileMounting(screwsIn: true);
+        var stack = input.Laid().WhileMounting(screwsIn: true);
         var cancel = request.HttpContext.RequestAborted;
         return TypedResults.Ok(
             await Task.Run(

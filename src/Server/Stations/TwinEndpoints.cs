@@ -34,7 +34,9 @@ internal static class TwinEndpoints
         api.MapPost("/jobs/{id:long}/survey", SurveyAsync).Accepts<SurveyName>("application/json").Produces<Board>(201);
     }
 
-    /// <summary>Keeps the board of a finished job under a name of its own, as surveyed by the shop (grade B): it went together.</summary>
+    /// <summary>
+    /// Keeps the board of a finished job under a name of its own, as surveyed by the shop (grade B): it went together.
+    /// </summary>
     private static async Task<IResult> SurveyAsync(
         long id,
         HttpRequest request,

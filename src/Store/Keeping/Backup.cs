@@ -32,8 +32,8 @@ public sealed record BackupManifest(
 public sealed class BackupFaultException(string message) : Exception(message);
 
 /// <summary>
-/// The whole shop in one zip file: a snapshot of the database, every picture it names, and their hashes. Written beside its place, read
-/// back and checked, then put there in one move.
+/// The whole shop in one zip file: a snapshot of the database, every picture it names, and their hashes. Written
+/// beside its place, read back and checked, then put there in one move.
 /// </summary>
 public static class Backup
 {
@@ -166,7 +166,9 @@ public static class Backup
         return bytes;
     }
 
-    /// <summary>Reads a backup through: every file there, every hash right, the database whole and row for row what it says.</summary>
+    /// <summary>
+    /// Reads a backup through: every file there, every hash right, the database whole and row for row what it says.
+    /// </summary>
     /// <exception cref="BackupFaultException">With what is wrong.</exception>
     public static BackupManifest Check(string file) =>
         Check(file, Directory.CreateTempSubdirectory("fb-backup-").FullName, new(null, 1, CancellationToken.None));
@@ -186,7 +188,9 @@ public static class Backup
     }
 
     /// <summary>Puts a shop back into a folder that holds none.</summary>
-    /// <exception cref="BackupFaultException">The backup is not whole, or the folder holds a shop. Nothing was changed then.</exception>
+    /// <exception cref="BackupFaultException">
+    /// The backup is not whole, or the folder holds a shop. Nothing was changed then.
+    /// </exception>
     public static BackupManifest Restore(string file, string folder)
     {
         var target = Path.GetFullPath(folder);
@@ -236,7 +240,9 @@ public static class Backup
             c.Execute("update device set revoked_at = @now where revoked_at is null", new { now });
     }
 
-    /// <param name="keeps">Whether what is unpacked stays: else pictures are only read through, and nothing is forced to the disk.</param>
+    /// <param name="keeps">
+    /// Whether what is unpacked stays: else pictures are only read through, and nothing is forced to the disk.
+    /// </param>
     private static BackupManifest Unpack(string file, string folder, Progress progress, bool keeps)
     {
         Directory.CreateDirectory(Path.Combine(folder, "photos"));

@@ -6,7 +6,8 @@ namespace FaithfulBracket.Store.Keeping;
 public sealed record RingEntry(string Name, string At, long Bytes);
 
 /// <summary>
-/// Backups beside the shop, one an hour while it is worked in; the oldest go when there are too many or they take too much.
+/// Backups beside the shop, one an hour while it is worked in; the oldest go when there are too many or they take too
+/// much.
 /// </summary>
 public sealed class BackupRing(ShopDatabase shop, TimeProvider time, long mostBytes = BackupRing.DefaultBytes)
     : IDisposable
@@ -25,7 +26,9 @@ public sealed class BackupRing(ShopDatabase shop, TimeProvider time, long mostBy
 
     public string Folder => Path.Combine(Path.GetDirectoryName(shop.File)!, FolderName);
 
-    /// <summary>Newest first; one that was made while the clock was ahead says nothing about now and comes last.</summary>
+    /// <summary>
+    /// Newest first; one that was made while the clock was ahead says nothing about now and comes last.
+    /// </summary>
     public IReadOnlyList<RingEntry> All()
     {
         if (!Directory.Exists(Folder))
@@ -41,7 +44,9 @@ public sealed class BackupRing(ShopDatabase shop, TimeProvider time, long mostBy
         ];
     }
 
-    /// <summary>When the last good backup was made; null where there is none, or only ones from a clock that was ahead.</summary>
+    /// <summary>
+    /// When the last good backup was made; null where there is none, or only ones from a clock that was ahead.
+    /// </summary>
     public DateTimeOffset? LastGood =>
         All() is [var newest, ..] && !IsNamedAfter(newest.Name, Latest) && Instant(newest) is var at && at <= Latest
             ? at

@@ -14,7 +14,8 @@ namespace FaithfulBracket.Store.Keeping;
 public sealed record Finding(string Code, bool Fault, string Text, string? Mended = null);
 
 /// <summary>
-/// Looks a shop through: the file, its rows, its pictures. Mends what loses nothing; everything else is named with what to do.
+/// Looks a shop through: the file, its rows, its pictures. Mends what loses nothing; everything else is named with
+/// what to do.
 /// </summary>
 /// <param name="digest">The digest of a document's content; null leaves documents uncompared.</param>
 public sealed class Doctor(ShopDatabase shop, TimeProvider time, Func<byte[], string>? digest = null)

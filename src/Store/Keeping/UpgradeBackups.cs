@@ -2,7 +2,10 @@ using System.Globalization;
 
 namespace FaithfulBracket.Store.Keeping;
 
-/// <summary>Backups from before an upgrade: written before the first migration of a newer version, and kept apart from the hourly ones.</summary>
+/// <summary>
+/// Backups from before an upgrade: written before the first migration of a newer version, and kept apart from the
+/// hourly ones.
+/// </summary>
 public static class UpgradeBackups
 {
     private const string Prefix = "before-upgrade-";

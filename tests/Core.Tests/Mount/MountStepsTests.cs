@@ -7,7 +7,9 @@ using Xunit;
 
 namespace FaithfulBracket.Core.Tests;
 
-/// <summary>Mounting as steps: what is lowered onto what, what each screw does, and what is put on afterwards.</summary>
+/// <summary>
+/// Mounting as steps: what is lowered onto what, what each screw does, and what is put on afterwards.
+/// </summary>
 public class MountStepsTests
 {
     private static JobPlan Plan(Block? block = null, Board? board = null, Dictionary<string, string>? ways = null)

@@ -9,7 +9,9 @@ namespace FaithfulBracket.Core.Tests;
 
 public class BackPlateSeatingTests
 {
-    /// <summary>Two chips behind the board under a back plate on 1.6 mm standoffs, held by the die's four screws.</summary>
+    /// <summary>
+    /// Two chips behind the board under a back plate on 1.6 mm standoffs, held by the die's four screws.
+    /// </summary>
     private static Board Board =>
         Sample.Board(
             more:

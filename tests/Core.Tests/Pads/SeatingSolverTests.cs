@@ -6,7 +6,9 @@ using Xunit;
 
 namespace FaithfulBracket.Core.Tests;
 
-/// <summary>What stiffens a board under a block and what does not, plates without a die, and the sentence at the end.</summary>
+/// <summary>
+/// What stiffens a board under a block and what does not, plates without a die, and the sentence at the end.
+/// </summary>
 public class SeatingSolverTests
 {
     private static readonly LaidPad[] Pads = [new("M1", 1, "soft"), new("M2", 1, "soft")];

@@ -4,7 +4,9 @@ using Xunit;
 
 namespace FaithfulBracket.Core.Tests;
 
-/// <summary>Where a log is cut, and how long is left to wait, against plain search and against waiting itself.</summary>
+/// <summary>
+/// Where a log is cut, and how long is left to wait, against plain search and against waiting itself.
+/// </summary>
 public class SteadyStateTests
 {
     private static List<LogSample> Log(int n, Func<int, double> c, double stepS = 1) =>

@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import type { Schemas } from '../../api/client'
 import { Button } from '../../ui/Button'
 import { clock, day, fixed } from '../../ui/format'
 import { Head, Row, Section, Why } from '../Ledger'
@@ -24,6 +25,14 @@ const fields = [
   ['flowLMin', 'flow', 'L/min'],
 ] as const
 type Field = (typeof fields)[number][0]
+
+/** What a correction did. */
+const corrected = (x: Schemas['CorrectionRow']) =>
+  x.kind === 'reading'
+    ? `The ${x.before} reading was struck`
+    : x.kind === 'log'
+      ? `The log ${x.before} was struck`
+      : `The ${x.kind} was changed`
 
 /** Readings before and after, what they say, and the verdict in words. */
 export function ProveLedger(props: RoomProps<ProveOwn>) {
@@ -104,8 +113,7 @@ export function ProveLedger(props: RoomProps<ProveOwn>) {
         <Section title="Corrections">
           {job.corrections.map((x) => (
             <p key={x.id} className="border-b border-rule/60 py-1 text-[14.5px]">
-              {x.kind === 'reading' || x.kind === 'log' ? `A ${x.kind} was struck` : `The ${x.kind} was changed`}:{' '}
-              {x.why}{' '}
+              {corrected(x)}: {x.why}{' '}
               <span className="text-soft">
                 {x.byInitials} {day(x.at)} {clock(x.at)}
               </span>

@@ -3,9 +3,9 @@ using FaithfulBracket.Core.Geometry;
 namespace FaithfulBracket.Core.Boards.Bow;
 
 /// <summary>
-/// Bending of a board as a thin (Kirchhoff) plate, finite elements on lines over the outline; cells cut by the outline count by
-/// their share. Clamped discs hold the nodes under them; pinned ones are held in their mean by Lagrange multipliers over a very
-/// soft bed that keeps the free plate regular.
+/// Bending of a board as a thin (Kirchhoff) plate, finite elements on lines over the outline; cells cut by the outline
+/// count by their share. Clamped discs hold the nodes under them; pinned ones are held in their mean by Lagrange
+/// multipliers over a very soft bed that keeps the free plate regular.
 /// </summary>
 public sealed class BoardBow
 {
@@ -40,8 +40,8 @@ public sealed class BoardBow
         new BoardBow(problem).Run(cancel);
 
     /// <summary>
-    /// Deflection at each point for a unit force on each patch, mm/N, held at three points so that nothing but bending counts:
-    /// meant for forces that balance among themselves.
+    /// Deflection at each point for a unit force on each patch, mm/N, held at three points so that nothing but bending
+    /// counts: meant for forces that balance among themselves.
     /// </summary>
     /// <param name="patches">Where unit forces act and mean deflections are taken.</param>
     /// <param name="probes">Further points whose deflection is asked.</param>
@@ -159,7 +159,9 @@ public sealed class BoardBow
         }
     }
 
-    /// <summary>Holds the nodes under each clamped disc: those nearest its middle whose hull is as large as the disc.</summary>
+    /// <summary>
+    /// Holds the nodes under each clamped disc: those nearest its middle whose hull is as large as the disc.
+    /// </summary>
     /// <returns>Which support holds a node.</returns>
     private Dictionary<int, int> Clamp(bool[] held)
     {
@@ -204,7 +206,9 @@ public sealed class BoardBow
         return near.Take(best).SelectMany(g => g.Select(p => p.Node));
     }
 
-    /// <summary>Mean of the deflection over a disc, as weights on freedoms; points off the board do not count.</summary>
+    /// <summary>
+    /// Mean of the deflection over a disc, as weights on freedoms; points off the board do not count.
+    /// </summary>
     private Dictionary<int, double> Mean(BowSupport s, int index)
     {
         var weights = new Dictionary<int, double>();
@@ -273,7 +277,9 @@ public sealed class BoardBow
         return (_rigidity * factor + LayersAt(i, j).Adds) * _grid.Share(i, j);
     }
 
-    /// <summary>What layers add to a cell, by the share of it that they cover, and Poisson's ratio weighted by rigidity.</summary>
+    /// <summary>
+    /// What layers add to a cell, by the share of it that they cover, and Poisson's ratio weighted by rigidity.
+    /// </summary>
     private (double Adds, double Nu) LayersAt(int i, int j)
     {
         if (_layers.Count == 0)

@@ -11,7 +11,9 @@ public sealed record BowLayer(Polygon Outline, double ThicknessMm, double EMPa, 
     /// <summary>Poisson's ratio of a package's substrate.</summary>
     public const double UsualNu = 0.2;
 
-    /// <summary>Flexural rigidity D = E·t³/(12(1 − ν²)) of a layer alone, N·mm (Timoshenko and Woinowsky-Krieger, chapter 1).</summary>
+    /// <summary>
+    /// Flexural rigidity D = E·t³/(12(1 − ν²)) of a layer alone, N·mm (Timoshenko and Woinowsky-Krieger, chapter 1).
+    /// </summary>
     public static double Rigidity(double eMPa, double nu, double mm) => eMPa * mm * mm * mm / (12 * (1 - nu * nu));
 
     /// <summary>

@@ -18,7 +18,8 @@ public static class BowLimits
     private const double MostWork = 4e10;
 
     public const string InWords =
-        "Limits: 20,000 elements, 2,000 corners, 100 supports, 500 loads, 200 layers, 1,000 probes, an outline at most 100 times as long as wide.";
+        "Limits: 20,000 elements, 2,000 corners, 100 supports, 500 loads, 200 layers, 1,000 probes, "
+        + "an outline at most 100 times as long as wide.";
 
     /// <exception cref="InputException">Too much is asked.</exception>
     public static void Check(BowProblem p)

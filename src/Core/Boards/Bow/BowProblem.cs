@@ -38,11 +38,16 @@ public sealed record BowResult(
     double? WatchedStrainMicro = null
 )
 {
-    /// <summary>Largest principal surface strain one board thickness outside the layers' outlines; null without layers.</summary>
+    /// <summary>
+    /// Largest principal surface strain one board thickness outside the layers' outlines; null without layers.
+    /// </summary>
     [System.Text.Json.Serialization.JsonIgnore(Condition = System.Text.Json.Serialization.JsonIgnoreCondition.Never)]
     public double? RimMicro { get; init; }
 
-    /// <summary>The same shape measured from the plane that lies closest to it: a straight edge laid on the board shows no tilt.</summary>
+    /// <summary>
+    /// The same shape measured from the plane that lies closest to it: a straight edge laid on the board shows no
+    /// tilt.
+    /// </summary>
     public BowResult Levelled()
     {
         var map = Map.Levelled();

@@ -55,8 +55,8 @@ internal sealed class BowReport(BowProblem problem, PlateGrid grid, double[] u)
     }
 
     /// <summary>
-    /// The largest strain where joints end in the bare board: one thickness outside each layer, off all of them, and under brittle parts
-    /// beside.
+    /// The largest strain where joints end in the bare board: one thickness outside each layer, off all of them, and
+    /// under brittle parts beside.
     /// </summary>
     private double Rim()
     {

@@ -132,8 +132,8 @@ public static class Differences
             "kind" =>
                 $"{Call(f.Kept!)} is {PartNames.Of(f.Seen!.Kind!.Value)} here, {PartNames.Of(f.Kept!.Kind!.Value)} on {name}.",
             "height" => FormattableString.Invariant(
-                $"{Call(f.Kept!)} stands {f.Seen!.HeightMm:0.00} mm here, {f.Kept!.HeightMm:0.00} mm on {name}: {f.Seen.HeightMm - f.Kept.HeightMm:+0.00;−0.00} mm."
-            ),
+                $"{Call(f.Kept!)} stands {f.Seen!.HeightMm:0.00} mm here, {f.Kept!.HeightMm:0.00} mm on {name}: "
+            ) + FormattableString.Invariant($"{f.Seen.HeightMm - f.Kept.HeightMm:+0.00;−0.00} mm."),
             "moved" => FormattableString.Invariant($"{Call(f.Kept!)} sits {f.Mm:0.00} mm from where {name} has it."),
             "not-seen" => $"{Call(f.Kept!)} of {name} was not seen.",
             _ => FormattableString.Invariant($"{Call(f.Seen!)} at {f.At.X:0.0}, {f.At.Y:0.0} is not on {name}."),

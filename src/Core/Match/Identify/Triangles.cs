@@ -1,6 +1,8 @@
 namespace FaithfulBracket.Core.Match.Identify;
 
-/// <summary>Three points with sides in rising order; vertex A lies opposite the shortest side, C opposite the longest.</summary>
+/// <summary>
+/// Three points with sides in rising order; vertex A lies opposite the shortest side, C opposite the longest.
+/// </summary>
 internal readonly record struct Triangle(int A, int B, int C, float Short, float Middle, float Long, byte Holes);
 
 /// <summary>
@@ -150,7 +152,9 @@ internal static class Triangles
         return h;
     }
 
-    /// <summary>Fills the hashes a measured triangle may stand under when sides are off by up to <paramref name="tolerance"/>.</summary>
+    /// <summary>
+    /// Fills the hashes a measured triangle may stand under when sides are off by up to <paramref name="tolerance"/>.
+    /// </summary>
     public static int Probes(in Triangle t, float tolerance, Span<uint> into)
     {
         Span<int> low = [Step(t.Short - tolerance), Step(t.Middle - tolerance), Step(t.Long - tolerance)];

@@ -1,8 +1,8 @@
 namespace FaithfulBracket.Core.Match.Identify;
 
 /// <summary>
-/// Finds boards that share local triangles with a constellation: an inverted file from triangle to boards (geometric hashing,
-/// Lamdan and Wolfson 1988), weighted by rarity. Immutable; 100 000 boards of 45 points take about 200 MB.
+/// Finds boards that share local triangles with a constellation: an inverted file from triangle to boards (geometric
+/// hashing, Lamdan and Wolfson 1988), weighted by rarity. Immutable; 100 000 boards of 45 points take about 200 MB.
 /// </summary>
 public sealed class TwinIndex
 {
@@ -133,7 +133,9 @@ public sealed class TwinIndex
 
     private int Length(int board) => _start[board + 1] - _start[board];
 
-    /// <summary>Boards with the highest vote, best first; rare triangles count more (inverse document frequency).</summary>
+    /// <summary>
+    /// Boards with the highest vote, best first; rare triangles count more (inverse document frequency).
+    /// </summary>
     internal List<int> Vote(IReadOnlyList<Triangle> asked, float tolerance, int most)
     {
         var score = new float[Ids.Count];

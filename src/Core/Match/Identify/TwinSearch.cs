@@ -37,7 +37,9 @@ public static class TwinSearch
     /// <param name="seen">At least three points.</param>
     /// <param name="sigmaMm">Standard deviation of each position per axis, mm.</param>
     /// <param name="find">A board by id; null when it is gone.</param>
-    /// <param name="underBlock">Areas that matter on a board; when empty, the hull of its holes and cooled parts.</param>
+    /// <param name="underBlock">
+    /// Areas that matter on a board; when empty, the hull of its holes and cooled parts.
+    /// </param>
     /// <exception cref="InputException">Too few points.</exception>
     public static IdentifyResult Run(
         Constellation seen,
@@ -275,7 +277,9 @@ public static class TwinSearch
     private static bool Matters(Point2 at, Board board, Func<Board, IReadOnlyList<Polygon>> underBlock) =>
         underBlock(board).Any(a => a.Contains(at));
 
-    /// <summary>Areas that matter, looked up once a board: as given, or the hull of its holes and cooled parts.</summary>
+    /// <summary>
+    /// Areas that matter, looked up once a board: as given, or the hull of its holes and cooled parts.
+    /// </summary>
     private static Func<Board, IReadOnlyList<Polygon>> Areas(Func<Board, IReadOnlyList<Polygon>> given)
     {
         var known = new Dictionary<string, IReadOnlyList<Polygon>>();

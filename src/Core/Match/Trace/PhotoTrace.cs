@@ -3,7 +3,9 @@ using FaithfulBracket.Core.Geometry;
 
 namespace FaithfulBracket.Core.Match.Trace;
 
-/// <summary>A mark of the target on the board's plane and where the photo shows it; pixels from the top left, v down.</summary>
+/// <summary>
+/// A mark of the target on the board's plane and where the photo shows it; pixels from the top left, v down.
+/// </summary>
 public sealed record TargetMark(double XMm, double YMm, double UPx, double VPx);
 
 /// <param name="HeightMm">Of the clicked feature above the board's surface, mm.</param>
@@ -35,8 +37,8 @@ public enum LensTerm
 }
 
 /// <summary>
-/// Places on a board from a photo: raised points moved along their line of sight, and the covariance of clicks and fit carried to
-/// every point by first-order propagation.
+/// Places on a board from a photo: raised points moved along their line of sight, and the covariance of clicks and fit
+/// carried to every point by first-order propagation.
 /// </summary>
 public static class PhotoTrace
 {
@@ -182,8 +184,8 @@ public static class PhotoTrace
     }
 
     /// <summary>
-    /// What seems to lie on the board's plane, moved towards the foot of the camera by what a raised point appears too far out:
-    /// X = g + (C − g)·h/Cz.
+    /// What seems to lie on the board's plane, moved towards the foot of the camera by what a raised point appears too
+    /// far out: X = g + (C − g)·h/Cz.
     /// </summary>
     private static Point2 Raised(Point2 ground, ReadOnlySpan<double> theta, double height, double focal)
     {
