@@ -4203,6 +4203,43 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/cutting/ways": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CutWeight"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/cutting/{sheet}/put-away": {
         parameters: {
             query?: never;
@@ -7168,6 +7205,23 @@ export interface components {
             /** Format: int32 */
             restsWorthKeeping: number;
         };
+        CutWeight: {
+            way: components["schemas"]["PadCutting"];
+            /** Format: int32 */
+            pieces: number;
+            /** Format: int32 */
+            cuts: number;
+            /** Format: double */
+            minutes: number;
+            /** Format: double */
+            padMm2: number;
+            /** Format: double */
+            leftMm2: number;
+            /** Format: double */
+            bridgesN?: null | number;
+            ownWay: boolean;
+            text?: null | string;
+        };
         DayDone: {
             /** Format: int64 */
             job: number;
@@ -8580,6 +8634,8 @@ export interface components {
             loadN: number;
         };
         /** @enum {unknown} */
+        PadCutting: "each" | "strips";
+        /** @enum {unknown} */
         PadFault: "film-one-side" | "film-both-sides" | "missed" | "doubled" | "thicker-by-half" | "thinner-by-half";
         PadFaultResult: {
             fault: components["schemas"]["PadFault"];
@@ -8641,6 +8697,7 @@ export interface components {
             onBlock: boolean;
             pair: string;
             board: string;
+            kinds: components["schemas"]["PartKind"][];
             where?: null | string;
             outline?: null | components["schemas"]["Polygon"];
         };

@@ -324,6 +324,17 @@ public static class ShopSettingList
             (s, v) => s with { StrainRiskShare = v }
         ),
         new(
+            "stripBridgeShare",
+            "strip between two parts",
+            "Pads",
+            "share",
+            0,
+            1,
+            "Of the pad's stress over a part: between parts nothing presses a strip from below, it only holds itself.",
+            s => s.StripBridgeShare,
+            (s, v) => s with { StripBridgeShare = v }
+        ),
+        new(
             "leakHoldS",
             "hold of a leak test",
             "Prove",

@@ -108,6 +108,9 @@ public sealed record ShopSettings
     public double StrainWatchShare { get; init; } = 0.5;
     public double StrainRiskShare { get; init; } = 1;
 
+    /// <summary>What of a pad's stress a strip still has between two parts, where nothing presses it from below.</summary>
+    public double StripBridgeShare { get; init; } = Pads.Seating.StackUp.DefaultBridgeShare;
+
     /// <summary>How long a leak test holds, s.</summary>
     public int LeakHoldS { get; init; } = 900;
 

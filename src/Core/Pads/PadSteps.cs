@@ -74,7 +74,7 @@ internal static class PadSteps
     private static WorkStep Lay(WorkOrder order, Pair pair, List<PadPiece> list, Ways ways)
     {
         var first = list[0];
-        var words = first.Where ?? Words.GetValueOrDefault(first.Kind, "parts");
+        var words = first.Where ?? On(list);
         var films = list.Count * FilmsAPad;
         var one = list.Count == 1;
         var pads = list.Exists(p => p.Parts.Count > 1)
@@ -120,6 +120,17 @@ internal static class PadSteps
             ],
         };
     }
+
+    /// <summary>What a group of pieces lies on; a strip over several kinds names each.</summary>
+    private static string On(List<PadPiece> list) =>
+        string.Join(
+            " and ",
+            list.SelectMany(p => p.Kinds.Count > 0 ? p.Kinds : [p.Kind])
+                .Distinct()
+                .Order()
+                .Select(k => Words.GetValueOrDefault(k, "parts"))
+                .Distinct()
+        );
 
     private static string Where(Ways ways, PadPiece piece) =>
         ways.PadsOn switch

@@ -60,6 +60,7 @@ public static class PadsStation
     /// <param name="choices">Pads somebody chose instead of the reckoned ones.</param>
     /// <param name="pasteId">Paste by id from the drawer; null takes the first.</param>
     /// <param name="begun">The cut plan that somebody has begun to cut; null while nothing is cut.</param>
+    /// <param name="bridgeShare">What of a pad's stress a strip still has between two parts.</param>
     public static PadsResult Of(
         WorkOrder order,
         MatchResult match,
@@ -68,6 +69,7 @@ public static class PadsStation
         IReadOnlyList<LaidPad> choices,
         string? pasteId,
         BegunCutting? begun,
+        double bridgeShare = StackUp.DefaultBridgeShare,
         CancellationToken cancel = default
     )
     {
@@ -76,6 +78,7 @@ public static class PadsStation
         var paste = drawer.PasteOr(pasteId)?.Material;
         var stock = drawer.Pads.Select(p => new StockedPad(p.ThicknessMm, p.Material)).Distinct().ToList();
         var pairs = new List<PairPads>();
+        var strips = ways.Cut == PadCutting.Strips;
         foreach (var (fit, on) in match.Laid())
         {
             var scope = order.ScopeOf(order.Pairs.First(p => p.Key == fit.Key), on.Board);
@@ -92,7 +95,11 @@ public static class PadsStation
             var stack =
                 paste is null || !screwed
                     ? null
-                    : new StackUp(on.Laid, [.. pads.Select(p => p.Laid)], materials, paste);
+                    : new StackUp(on.Laid, [.. pads.Select(p => p.Laid)], materials, paste)
+                    {
+                        Bridges = strips ? Bridges(on.Laid.Board, pads) : [],
+                        BridgeShare = bridgeShare,
+                    };
             pairs.Add(
                 new(
                     fit.Key,
@@ -110,13 +117,16 @@ public static class PadsStation
         }
         List<PadPiece> pieces =
         [
-            .. pairs.SelectMany(p => PadPieces.Of(order.Find(p.Board)!.Board, p.Pads, ways.Cut == PadCutting.Strips)),
+            .. pairs.SelectMany(p => PadPieces.Of(order.Find(p.Board)!.Board, p.Pads, strips)),
             .. EdgePads.Pieces(order, i => PadLayout.Letter(pairs.Sum(p => p.Pads.Count) + i)),
         ];
         var cutting = pieces.Count == 0 ? null : Cut(order, pieces, drawer, begun, cancel);
         var sheet = PadSteps.Of(order, pairs, pieces, cutting, ways);
         return new(pairs, pieces, cutting, sheet, troubles.List);
     }
+
+    private static IReadOnlyList<PadBridge> Bridges(Boards.Board board, IReadOnlyList<PlacedPad> pads) =>
+        [.. PadStrips.Rows(board, pads).SelectMany(r => PadStrips.Bridges(board, r))];
 
     private static CutPlan Cut(
         WorkOrder order,

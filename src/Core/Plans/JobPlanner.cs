@@ -26,7 +26,17 @@ public static class JobPlanner
         var match = SeatedMatch.With(order, MatchStation.Of(order, c.Shop, cancel), seats);
         var teardown = TeardownStation.Of(order, c.TeardownOrder, cancel);
         var prep = PrepStation.Of(order, match, c.Drawer, ways, c.Shop, seats);
-        var pads = PadsStation.Of(order, match, c.Drawer, ways, c.PadChoices, c.PasteId, c.Begun, cancel);
+        var pads = PadsStation.Of(
+            order,
+            match,
+            c.Drawer,
+            ways,
+            c.PadChoices,
+            c.PasteId,
+            c.Begun,
+            c.Shop.StripBridgeShare,
+            cancel
+        );
         var paste = PasteStation.Of(order, pads, c.Drawer, c.PasteId, ways, c.Shop, seats);
         var mount = MountStation.Of(order, match, pads, ways, teardown, seats, c.Shop.TiltLimitDeg, cancel);
         var loop = OrderLoop.Of(order, match, ways, c.Shop);
@@ -59,6 +69,32 @@ public static class JobPlanner
             && (board is null || p.Board == board)
             && p is { Stack: not null, Seating: not null }
         );
+
+    /// <summary>What each way of cutting costs this job, nothing cut yet; those of the plan first.</summary>
+    /// <param name="plan">Reckoned from the same context.</param>
+    public static IReadOnlyList<CutWeight> WeighCuts(JobContext c, JobPlan plan, CancellationToken cancel = default)
+    {
+        var (order, _) = WithEvidence(c);
+        var ways = Ways.Of(order, c.Ways);
+        return CutWeight.Of(
+            way =>
+                PadsStation.Of(
+                    order,
+                    plan.Match,
+                    c.Drawer,
+                    ways with
+                    {
+                        Cut = way,
+                    },
+                    c.PadChoices,
+                    c.PasteId,
+                    null,
+                    c.Shop.StripBridgeShare,
+                    cancel
+                ),
+            ways.Cut
+        );
+    }
 
     /// <summary>Part heights as the stock pads tell them stand in for those of the documents.</summary>
     private static (WorkOrder Order, IReadOnlyList<BoardEvidence> Evidence) WithEvidence(JobContext c)

@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using System.Text.Json;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Pads.Seating;
 using FaithfulBracket.Core.Plans;
 using FaithfulBracket.Core.Prove;
@@ -119,23 +120,29 @@ internal sealed class JobPlans(
         WorkOrder order,
         ShopSettings settings,
         CancellationToken cancel
-    ) =>
-        JobPlanner.Plan(
-            new()
-            {
-                Order = order,
-                Shop = settings,
-                Drawer = shop.DrawerUnder(settings),
-                PadChoices = JsonSerializer.Deserialize<List<LaidPad>>(row.PadChoices, DocumentJson.Options)!,
-                PasteId = row.PasteId,
-                Ways = set.Ways,
-                Begun = set.Cutting,
-                AsFound = set.AsFound,
-                TeardownOrder = set.Order,
-                Readings = [.. papers.Readings(row.Id).Select(r => Reading(r, settings, times))],
-            },
-            cancel
-        );
+    ) => JobPlanner.Plan(Context(row, set, order, settings), cancel);
+
+    private JobContext Context(JobRow row, JobSheetSet set, WorkOrder order, ShopSettings settings) =>
+        new()
+        {
+            Order = order,
+            Shop = settings,
+            Drawer = shop.DrawerUnder(settings),
+            PadChoices = JsonSerializer.Deserialize<List<LaidPad>>(row.PadChoices, DocumentJson.Options)!,
+            PasteId = row.PasteId,
+            Ways = set.Ways,
+            Begun = set.Cutting,
+            AsFound = set.AsFound,
+            TeardownOrder = set.Order,
+            Readings = [.. papers.Readings(row.Id).Select(r => Reading(r, settings, times))],
+        };
+
+    /// <summary>What each way of cutting the pads costs a job.</summary>
+    public IReadOnlyList<CutWeight> WeighCuts(long id, CancellationToken cancel)
+    {
+        var job = Today(id, cancel);
+        return JobPlanner.WeighCuts(Context(job.Row, job.Sheets, job.Order, shop.Settings), job.Plan, cancel);
+    }
 
     internal static Reading Reading(ReadingRow r, ShopSettings settings, LocalTimes times) =>
         new(

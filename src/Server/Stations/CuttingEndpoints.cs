@@ -47,6 +47,10 @@ internal static class CuttingEndpoints
                     )
             )
             .Produces<string>(200, "image/vnd.dxf");
+        cutting.MapGet(
+            "/ways",
+            (long id, JobPlans plans, CancellationToken cancel) => TypedResults.Ok(plans.WeighCuts(id, cancel))
+        );
         cutting
             .MapPost("/{sheet:int}/put-away", PutAwayAsync)
             .Accepts<Signature>("application/json")

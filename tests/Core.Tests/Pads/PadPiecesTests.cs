@@ -122,12 +122,13 @@ public class PadPiecesTests
         );
     }
 
+    /// <summary>A board with these parts and no other.</summary>
+    private static Board Bare(Part[] parts) => Sample.Board() with { Parts = parts };
+
     /// <summary>Stages of 6 × 6 mm at these places, as strips.</summary>
     private static string[] Strips((double X, double Y)[] at, Func<PlacedPad, PlacedPad>? change = null)
     {
-        var board = Sample.Board(
-            more: [.. at.Select((p, i) => Sample.Part($"Q{i}", PartKind.PowerStage, p.X, p.Y, 6, 6, 0.9))]
-        );
+        var board = Bare([.. at.Select((p, i) => Sample.Part($"Q{i}", PartKind.PowerStage, p.X, p.Y, 6, 6, 0.9))]);
         PlacedPad[] pads = [.. at.Select((_, i) => (change ?? (p => p))(Pad($"Q{i}", i)))];
         return [.. PadPieces.Of(board, pads, strips: true).Select(p => string.Join(" ", p.Parts))];
     }
@@ -137,10 +138,10 @@ public class PadPiecesTests
     {
         Assert.Equal(["Q1 Q0 Q2"], Strips([(10, 0), (0, 0), (20, 0)]));
         Assert.Equal(["Q1 Q0 Q2"], Strips([(0, 10), (0, 0), (0, 20)]));
-        // four millimetres between them and no more, on either side
-        Assert.Equal(["Q1 Q0 Q2"], Strips([(0, 0), (-10, 0), (10, 0)]));
-        Assert.Equal(["Q0", "Q1", "Q2"], Strips([(0, 0), (-10.1, 0), (10.1, 0)]));
-        Assert.Equal(["Q0 Q2", "Q1"], Strips([(0, 0), (-10.1, 0), (10, 0)]));
+        // twelve millimetres between them and no more, on either side
+        Assert.Equal(["Q1 Q0 Q2"], Strips([(0, 0), (-18, 0), (18, 0)]));
+        Assert.Equal(["Q0", "Q1", "Q2"], Strips([(0, 0), (-18.1, 0), (18.1, 0)]));
+        Assert.Equal(["Q0 Q2", "Q1"], Strips([(0, 0), (-18.1, 0), (18, 0)]));
         // six tenths out of line
         Assert.Equal(["Q0 Q1"], Strips([(0, 0), (9, 0.59)]));
         Assert.Equal(["Q0", "Q1"], Strips([(0, 0), (9, 0.61)]));
@@ -157,15 +158,51 @@ public class PadPiecesTests
     }
 
     [Fact]
-    public void A_strip_is_of_one_kind_face_land_and_material()
+    public void A_strip_is_of_one_face_land_and_material_and_may_lie_on_several_kinds()
     {
         (double, double)[] two = [(0, 0), (9, 0)];
         Func<PlacedPad, PlacedPad> Second(Func<PlacedPad, PlacedPad> change) => p => p.Part == "Q1" ? change(p) : p;
         Assert.Equal(["Q0 Q1"], Strips(two));
-        Assert.Equal(2, Strips(two, Second(p => p with { Kind = PartKind.Memory })).Length);
+        Assert.Single(Strips(two, Second(p => p with { Kind = PartKind.Memory })));
         Assert.Equal(2, Strips(two, Second(p => p with { Face = Face.Back })).Length);
         Assert.Equal(2, Strips(two, Second(p => p with { Land = "other" })).Length);
         Assert.Equal(2, Strips(two, Second(p => p with { Material = "firm" })).Length);
+    }
+
+    [Theory]
+    // as high as the lower of its neighbours may stand under a strip: its own tolerance counts
+    [InlineData(0.85, 9, 0, 1)]
+    [InlineData(0.86, 9, 0, 2)]
+    // beside the strip anything may stand
+    [InlineData(3, 9, 5, 1)]
+    // a strip from 6 to 6.2 mm is met
+    [InlineData(3, 9, 3.9, 2)]
+    public void Nothing_between_two_parts_stands_as_high_as_a_strip_lies(double height, double x, double y, int pieces)
+    {
+        var board = Bare([
+            Sample.Part("Q0", PartKind.PowerStage, 0, 0, 6, 6, 0.9),
+            Sample.Part("Q1", PartKind.PowerStage, 18, 0, 6, 6, 0.9),
+            Sample.Part("C1", PartKind.Capacitor, x, y, 2, 2, height),
+        ]);
+        Assert.Equal(pieces, PadPieces.Of(board, [Pad("Q0", 0), Pad("Q1", 1)], strips: true).Count);
+    }
+
+    [Theory]
+    [InlineData(0.9, 1)]
+    [InlineData(1.1, 1)]
+    [InlineData(1.11, 2)]
+    public void Heights_differ_by_no_more_than_the_squash_takes_up(double second, int pieces)
+    {
+        var board = Bare([
+            Sample.Part("Q0", PartKind.PowerStage, 0, 0, 6, 6, 0.9),
+            Sample.Part("Q1", PartKind.PowerStage, 9, 0, 6, 6, second),
+        ]);
+        // a pad of 1 mm that works between 10 and 30 % takes up 0.2 mm
+        var fit = new PadFit(1, "soft", 0.15, 0.25, PadState.Good, 0, "kit") { FillsMinMm = 0.7, FillsMaxMm = 0.9 };
+        PlacedPad[] pads = [Pad("Q0", 0) with { Fit = fit }, Pad("Q1", 1) with { Fit = fit }];
+        Assert.Equal(pieces, PadPieces.Of(board, pads, strips: true).Count);
+        pads[1] = pads[1] with { Fit = fit with { State = PadState.Starved } };
+        Assert.Equal(2, PadPieces.Of(board, pads, strips: true).Count);
     }
 
     [Fact]

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Orders;
@@ -23,16 +24,21 @@ public class PadsStationTests
         Pastes = [new("tube", Sample.Grey, 5, 12)],
     };
 
-    private static PadsResult Of(WorkOrder order, BegunCutting? begun = null, Drawer? drawer = null) =>
+    private static PadsResult Of(
+        WorkOrder order,
+        BegunCutting? begun = null,
+        Drawer? drawer = null,
+        Ways? ways = null
+    ) =>
         PadsStation.Of(
             order,
             MatchStation.Of(order, new ShopSettings()),
             drawer ?? Drawer,
-            new(),
+            ways ?? new(),
             [],
             null,
             begun,
-            TestContext.Current.CancellationToken
+            cancel: TestContext.Current.CancellationToken
         );
 
     private static readonly WorkOrder One = WorkOrder.Plain(Sample.Board(), Sample.Block() with { Kit = null });
@@ -101,5 +107,44 @@ public class PadsStationTests
         Assert.Equal("sheet", Assert.Single(begun.Sheets).StockId);
         Assert.Same(begun, Of(One, new(begun, [])).Cutting);
         Assert.Equal("left", Of(One).Cutting!.Sheets[0].StockId);
+    }
+
+    [Fact]
+    public void A_strip_pushes_between_its_parts_with_a_fifth_of_its_stress_over_them_and_is_weighed_so()
+    {
+        var third = Sample.Part("M3", PartKind.Memory, 10, 33, 14, 12, 1.2, Cooling.Must);
+        var block = Sample.Block() with { Kit = null };
+        var wide = block
+            .Plates[0]
+            .Lands.Select(l => l.Id == "L-m1" ? l with { Outline = Sample.Rect(-2.5, 33, 40, 13) } : l);
+        var order = WorkOrder.Plain(
+            Sample.Board(more: third),
+            block with
+            {
+                Plates = [block.Plates[0] with { Lands = [.. wide] }],
+            }
+        );
+        PadsResult Cut(PadCutting cut) => Of(order, ways: new() { Cut = cut });
+        var strips = Cut(PadCutting.Strips);
+        Assert.Equal(["M1 M3", "M2"], strips.Pieces.Select(p => string.Join(' ', p.Parts)));
+        var seated = strips.Pairs[0].Seating!;
+        // 11 × 12 mm between two pads of 14 × 12
+        var beside = seated.Pads.Where(p => p.Part is "M1" or "M3").Average(p => p.LoadN / (14 * 12));
+        Assert.Equal(0.2 * beside * 11 * 12, seated.BridgesN!.Value, beside);
+        Assert.Null(Cut(PadCutting.Each).Pairs[0].Seating!.BridgesN);
+        // what the strip pushes the die lacks: the springs hold about what they held
+        double Up(PadsResult p) =>
+            p.Pairs[0].Seating!.Dies.Sum(d => d.LoadN)
+            + p.Pairs[0].Seating!.Pads.Sum(x => x.LoadN)
+            + (p.Pairs[0].Seating!.BridgesN ?? 0);
+        Assert.Equal(strips.Pairs[0].Seating!.Screws.Sum(s => s.LoadN), Up(strips), 1e-3);
+        var weighed = CutWeight.Of(Cut, PadCutting.Each);
+        Assert.Equal([PadCutting.Each, PadCutting.Strips], weighed.Select(w => w.Way));
+        Assert.Equal((3, 2), (weighed[0].Pieces, weighed[1].Pieces));
+        Assert.Equal(11 * 12, weighed[1].PadMm2 - weighed[0].PadMm2, 6);
+        Assert.True(weighed[1].Minutes < weighed[0].Minutes);
+        Assert.Equal(0, weighed[0].BridgesN);
+        // one part a land: nothing to weigh
+        Assert.Single(CutWeight.Of(cut => Of(One, ways: new() { Cut = cut }), PadCutting.Each));
     }
 }

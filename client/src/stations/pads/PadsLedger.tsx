@@ -134,6 +134,7 @@ export function PadsLedger({ job, here, s, selected, select, own }: RoomProps<Sl
               <PutAway job={job} s={s} sheet={i + 1} rests={x.restsWorthKeeping} />
             </div>
           ))}
+          <CutWays job={job} />
           {cutting.unplaced.map((u) => (
             <Why key={u.pieceId} tone="text-plum">
               {u.pieceId}: {u.reason}
@@ -160,6 +161,22 @@ export function PadsLedger({ job, here, s, selected, select, own }: RoomProps<Sl
       </Section>
     </>
   )
+}
+
+/** What a piece for each part costs beside strips. */
+function CutWays({ job }: { job: JobView }) {
+  const ways = useQuery({
+    queryKey: ['cut-ways', job.id, job.version],
+    placeholderData: keepPreviousData,
+    queryFn: () => answer(http.GET('/api/jobs/{id}/cutting/ways', { params: { path: { id: job.id } } })),
+  }).data
+  if (!ways || ways.length < 2) return null
+  return ways.map((w) => (
+    <Why key={w.way}>
+      {w.way === 'strips' ? 'In strips' : 'A piece for each part'}
+      {w.ownWay ? ', as chosen' : ''}: {w.text}.
+    </Why>
+  ))
 }
 
 /** One pad: its band, why, and other thicknesses to try; the seating answers at once. */

@@ -12,6 +12,7 @@ public sealed class PlateModel
     private const int FilmOrder = 12;
     private const int PadOrder = 3;
     private const int ClippedCells = 24;
+    private const int BridgeCells = 6;
 
     public required Plate Plate { get; init; }
     public required Placement Placement { get; init; }
@@ -20,6 +21,9 @@ public sealed class PlateModel
     public required double HomeMm { get; init; }
     public List<(Part Part, PasteFilm Film)> Films { get; } = [];
     public List<(LaidPad Pad, SqueezedPad Contact)> Pads { get; } = [];
+
+    /// <summary>Strips where they lie between two parts.</summary>
+    public List<SqueezedPad> Bridges { get; } = [];
 
     /// <summary>The plates of the block that belong to this board.</summary>
     /// <exception cref="InputException">A pad lies on a part without a pad land, its material is unknown, or nothing
@@ -78,6 +82,7 @@ public sealed class PlateModel
                     )
                 );
             }
+            model.Bridges.AddRange(stack.Bridges.Select(b => Bridge(b, model, pairings, stack)).OfType<SqueezedPad>());
             models.Add(model);
         }
         for (var i = 0; i < pads.Count; i++)
@@ -96,6 +101,28 @@ public sealed class PlateModel
                 )
             );
         return faults.Count > 0 ? throw new InputException(faults) : models;
+    }
+
+    /// <summary>A strip between two parts of one land, as high as in the mean over both; null where this plate presses neither.</summary>
+    private static SqueezedPad? Bridge(PadBridge bridge, PlateModel model, List<Pairing> pairings, StackUp stack)
+    {
+        if (
+            model.Pads.Find(p => p.Pad.Part == bridge.From).Pad is not { } pad
+            || pairings.Find(p => p.Part.Id == bridge.From) is not { } from
+            || pairings.Find(p => p.Part.Id == bridge.To) is not { } to
+            || from.Land != to.Land
+        )
+            return null;
+        var curve = stack.Materials[pad.Material].Curve.Select(p => new Point2(p.X, p.Y * stack.BridgeShare));
+        List<QuadraturePoint> points = [.. Quadrature.Clipped(bridge.Outline, from.LandOutline, BridgeCells)];
+        return points.Count == 0
+            ? null
+            : new(
+                points,
+                from.Land.StepMm - (from.Part.HeightMm + to.Part.HeightMm) / 2,
+                pad.ThicknessMm,
+                new([.. curve])
+            );
     }
 
     /// <summary>

@@ -49,6 +49,10 @@ public sealed record SeatingResult(
     string Why
 )
 {
+    /// <summary>What strips push back with where they lie between two parts, N; null where none does.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public double? BridgesN { get; init; }
+
     /// <summary>Whether a screw would strip before the block is home.</summary>
     public bool ScrewsStrip => Screws.Any(s => s.LoadN > s.HoldsN);
 }

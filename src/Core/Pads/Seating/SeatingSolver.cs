@@ -24,6 +24,7 @@ public static class SeatingSolver
         var squeezed = new List<PadContact>();
         var screwLoads = new List<ScrewLoad>();
         PlatePose? main = null;
+        double? bridges = null;
         var (board, block, paste) = (stack.Board, stack.Block, stack.Paste);
         var models = PlateModel.For(stack);
         foreach (var model in models)
@@ -62,6 +63,8 @@ public static class SeatingSolver
                 model.Pads.Select(p => new PadContact(p.Pad.Part, MeanSquash(p.Contact, pose), Load(p.Contact, pose)))
             );
             screwLoads.AddRange(screws.Select(s => new ScrewLoad(s.Hole.Id, Math.Max(0, -Load(s.Contact, pose)))));
+            foreach (var b in model.Bridges)
+                bridges = (bridges ?? 0) + Load(b, pose);
         }
         // a screw through both plates pulls as hard as the harder of the two asks
         var holes = models.SelectMany(m => m.Plate.Holes).DistinctBy(h => h.Id).ToDictionary(h => h.Id);
@@ -82,7 +85,10 @@ public static class SeatingSolver
             floats,
             main.Value.ZMm,
             ClampLoad.Strips(screwLoads) ?? Why(dies, squeezed, floats, maxBondLineUm)
-        );
+        )
+        {
+            BridgesN = bridges,
+        };
     }
 
     private const int FilmPatches = 6;
@@ -101,6 +107,7 @@ public static class SeatingSolver
             loads.AddRange(
                 model.Pads.Select(p => ElasticSeating.Patch(p.Contact) with { ForceN = Load(p.Contact, pose) })
             );
+            loads.AddRange(model.Bridges.Select(b => ElasticSeating.Patch(b) with { ForceN = Load(b, pose) }));
             loads.AddRange(screws.Select(s => ElasticSeating.Patch(s.Contact) with { ForceN = Load(s.Contact, pose) }));
         }
         return [.. loads.Where(l => Math.Abs(l.ForceN) > 1e-9)];
@@ -129,6 +136,7 @@ public static class SeatingSolver
             .. model.Pads.Select(p => p.Contact),
             .. screws.Select(s => s.Contact),
             .. model.Standoffs(),
+            .. model.Bridges,
         ];
         var problem = new BowProblem(board.Outline, board.ThicknessMm, stiffness.EMPa, stiffness.Nu)
         {
@@ -242,7 +250,12 @@ public static class SeatingSolver
     }
 
     internal static IEnumerable<Contact> Contacts(PlateModel model) =>
-        [.. model.Films.Select(f => (Contact)f.Film), .. model.Pads.Select(p => p.Contact), .. model.Standoffs()];
+        [
+            .. model.Films.Select(f => (Contact)f.Film),
+            .. model.Pads.Select(p => p.Contact),
+            .. model.Standoffs(),
+            .. model.Bridges,
+        ];
 
     internal static DieContact Die(Part part, PasteFilm film, PlatePose pose, PasteMaterial paste)
     {

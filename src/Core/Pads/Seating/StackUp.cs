@@ -17,6 +17,15 @@ public sealed record StackUp(
 {
     public Board Board => Laid.Board;
 
+    /// <summary>Where strips lie between their parts.</summary>
+    public IReadOnlyList<PadBridge> Bridges { get; init; } = [];
+
+    /// <summary>What of a pad's stress a strip still has between two parts, 0 to 1.</summary>
+    public double BridgeShare { get; init; } = DefaultBridgeShare;
+
+    /// <summary>Pressed from one side only, a strip gives way: it is held by its own stretch alone.</summary>
+    public const double DefaultBridgeShare = 0.2;
+
     public Block Block => Laid.Block;
 
     /// <summary>A back plate presses once its own standoffs give it a height.</summary>
