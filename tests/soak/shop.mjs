@@ -16,7 +16,19 @@ export class Shop {
   }
 
   async start() {
-    const args = [this.dll, '--urls', 'http://127.0.0.1:0', '--data', this.data, '--demo', join(this.house, 'demo')]
+    const args = [
+      this.dll,
+      '--urls',
+      'http://127.0.0.1:0',
+      '--data',
+      this.data,
+      '--demo',
+      join(this.house, 'demo'),
+      '--lan',
+      'true',
+      '--lan-port',
+      '0',
+    ]
     const child = spawn('dotnet', args, { stdio: ['ignore', 'pipe', 'pipe'] })
     this.child = child
     this.starts++
@@ -28,6 +40,8 @@ export class Shop {
         const at = new Date().toISOString()
         for (const slow of String(d).matchAll(/A change took long: .*/g)) this.slowChanges.push(`${at} ${slow[0]}`)
         const listens = /Now listening on: (http:\S+)/.exec(this.log)
+        const network = /Now listening on: https:\/\/\S+:(\d+)/.exec(this.log)
+        if (network) this.lan = `https://127.0.0.1:${network[1]}`
         if (listens && this.log.includes('Application started')) ready(listens[1])
       })
       child.on('exit', (code) => failed(new Error(`the server ended with ${code}: ${this.log}`)))

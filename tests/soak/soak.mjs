@@ -1,10 +1,11 @@
 // node soak.mjs SERVER.dll HOUSE [minutes] [seed] [longest answer in seconds] [hands] [inputs a life] [kills at most]:
-// spoilt inputs over every call, kills, two hands at once.
+// spoilt inputs over every call, kills, two hands at once, two pages, wrong clocks, people who left, tablets.
 // Nothing acknowledged may be lost, nothing may answer 5xx or take over five seconds, and memory may not grow.
 import { readFileSync } from 'node:fs'
 import { calls, corpus } from './calls.mjs'
 import { broken, Draws, spoilt } from './mutate.mjs'
 import { offered } from './offered.mjs'
+import { People } from './people.mjs'
 import { Shop } from './shop.mjs'
 
 const [dll, house, minutes = '2', seed = '1', mostSeconds = '5', hands = '3', life = '700', mostKills = 'Infinity'] =
@@ -62,7 +63,7 @@ let dying = false
 let underWay = 0
 
 async function ask(r, sent) {
-  const headers = {}
+  const headers = { ...r.headers }
   if (Buffer.isBuffer(sent) && r.type !== '') headers['content-type'] = r.type ?? 'application/json'
   if (r.match !== undefined) headers['if-match'] = `"${r.match}"`
   const [from, taken] = [performance.now(), stolenS()]
@@ -197,11 +198,14 @@ let risen = Promise.resolve()
 /** Done when all that it had acknowledged was found. */
 let proving = Promise.resolve()
 
+const people = new People({ d, seed, ask, shop, fail, said: (job, text) => kept.push({ job, text }) })
+await people.arrive()
+
 async function hand() {
   while (goesOn()) {
     await risen
     const draw = d.next()
-    await (draw < 0.9 ? one() : draw < 0.96 ? note() : race())
+    await (draw < 0.86 ? one() : draw < 0.91 ? note() : draw < 0.95 ? race() : people.one())
     if (!shop.alive && !dying) return fail('the server ended', shop.log.slice(-2000))
     if (shop.memoryMb() > mostMb) return fail(`holds ${shop.memoryMb().toFixed(0)} MB`, '')
     if (totals.inputs >= shop.starts * lifeRequests && !dying && !asking) risen = killed()
@@ -217,6 +221,11 @@ await shop.end()
 
 console.log(
   `seed ${seed}: ${totals.requests} requests (${totals.inputs} spoilt inputs), ${totals.kills} kills, ${totals.races} races, ${totals.signed} signed, ${kept.length} acknowledged and found again`,
+)
+console.log(
+  `${Object.entries(people.totals)
+    .map(([kind, n]) => `${kind} ${n}`)
+    .join(', ')}`,
 )
 console.log(
   `answers ${[...answers]
