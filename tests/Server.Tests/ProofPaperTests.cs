@@ -375,50 +375,35 @@ public sealed class ProofPaperTests(DemoServer demo) : IClassFixture<DemoServer>
     }
 
     [Fact]
-    public async Task A_round_of_turns_is_signed_with_one_press_step_by_step_and_never_before_its_screws_are_started()
+    public async Task A_pass_is_signed_when_all_its_screws_are_ticked_and_never_before_they_are_started()
     {
         using var own = new ServerProcess();
         var job = await own.OpenAsync();
-        var view = await own.JobAsync(job);
-        var mount = view.GetProperty("stations")
+        var steps = (await own.JobAsync(job))
+            .GetProperty("stations")
             .EnumerateArray()
             .Single(s => s.GetProperty("station").GetString() == "mount")
             .GetProperty("steps")
             .EnumerateArray()
             .ToList();
-        var turns = mount
-            .Where(s => s.TryGetProperty("round", out var r) && r.ValueKind == JsonValueKind.String)
-            .ToList();
-        var round = turns[0].GetProperty("round").GetString();
-        var first = turns[0].GetProperty("id").GetString()!;
-        var inRound = turns
-            .Where(t => t.GetProperty("round").GetString() == round)
-            .Select(t => t.GetProperty("id").GetString())
-            .ToList();
-        Task<HttpResponseMessage> Round(string step, int version = 0) =>
-            own.PostAsync(
-                $"/api/jobs/{job}/steps/{step}/sign-round",
-                JsonSerializer.Serialize(new { by = "QA" }),
-                version.ToString(System.Globalization.CultureInfo.InvariantCulture)
-            );
-        Assert.Equal(HttpStatusCode.Conflict, (await Round(first)).StatusCode);
-        Assert.Equal(HttpStatusCode.UnprocessableEntity, (await Round("match.label")).StatusCode);
-        var start = mount.Single(s => s.GetProperty("id").GetString() == "mount.start");
-        Assert.Equal(
-            HttpStatusCode.OK,
-            (await own.SignAsync(job, "mount.start", count: start.GetProperty("count").GetInt32())).StatusCode
+        var pass = steps.First(s => s.GetProperty("turns").GetArrayLength() > 0);
+        var (id, screws) = (pass.GetProperty("id").GetString()!, pass.GetProperty("turns").GetArrayLength());
+        var start = steps.Single(s => s.GetProperty("id").GetString() == "mount.start");
+        Assert.Equal(HttpStatusCode.Conflict, (await own.SignAsync(job, id, count: screws)).StatusCode);
+        var started = await own.SignAsync(job, "mount.start", count: start.GetProperty("count").GetInt32());
+        Assert.Equal(HttpStatusCode.OK, started.StatusCode);
+        Assert.Equal(HttpStatusCode.Conflict, (await own.SignAsync(job, id, count: screws - 1)).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await own.SignAsync(job, id, count: screws)).StatusCode);
+        // the driver watches one screw of a pass
+        var nobody = await own.Http.GetAsync(
+            $"/api/jobs/{job}/driver?stepId={id}&hole=none",
+            TestContext.Current.CancellationToken
         );
-        var answer = await Round(first);
-        Assert.Equal(HttpStatusCode.OK, answer.StatusCode);
-        Assert.Equal(
-            inRound,
-            (await ServerProcess.JsonAsync(answer)).GetProperty("steps").EnumerateArray().Select(s => s.GetString())
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, nobody.StatusCode);
+        var elsewhere = await own.Http.GetAsync(
+            $"/api/jobs/{job}/driver?stepId=mount.start&hole=S1",
+            TestContext.Current.CancellationToken
         );
-        // signed twice it is a lost race; each step stands for itself in the history, through a kill
-        Assert.Equal(HttpStatusCode.PreconditionFailed, (await Round(first)).StatusCode);
-        own.KillAndRestart();
-        var history = (await own.JobAsync(job)).GetProperty("history").EnumerateArray().ToList();
-        Assert.Equal(inRound.Count + 1, history.Count);
-        Assert.All(inRound, id => Assert.Contains(history, h => h.GetProperty("stepId").GetString() == id));
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, elsewhere.StatusCode);
     }
 }

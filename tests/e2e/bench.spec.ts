@@ -194,7 +194,7 @@ test('ten steps without the network are kept, sent when it is back, and a confli
   cable.pull()
 })
 
-test('the torque driver signs a turn that is met and warns of one that went too far', async ({ page }) => {
+test('the torque driver ticks a screw that is met, warns of one that went too far, and the last one signs the pass', async ({ page }) => {
   const id = await open(page, 'tern-460-r2', 'brineworks-full-460')
   const mount = (await read(page, id)).stations.find((s) => s.station === 'mount')!.steps
   for (const step of mount.slice(0, 2))
@@ -205,16 +205,28 @@ test('the torque driver signs a turn that is met and warns of one that went too 
   await page.goto(`${server.address}/job/${id}/mount/bench`)
   await expect(bench(page)).toHaveAttribute('data-bench', mount[2].id)
   const panel = page.getByRole('group', { name: 'Torque driver' })
+  const words = page.getByRole('region', { name: 'Step' })
+  const screws = mount[2].count!
+  await expect(words).toContainText('Screw 1, ')
   await panel.getByRole('button', { name: 'Turn it' }).click()
-  await expect(bench(page)).toHaveAttribute('data-bench', mount[3].id)
+  await expect(words).toContainText('Screw 2, ')
   await panel.getByRole('button', { name: 'too far' }).click()
   await expect(panel.getByRole('alert')).toContainText(/Too far: \d+°/)
-  await expect(bench(page)).toHaveAttribute('data-bench', mount[3].id)
+  await expect(words).toContainText('Screw 2, ')
   await panel.getByRole('button', { name: 'skip it' }).click()
   await expect(panel.getByRole('alert')).toContainText('skipped')
   await panel.getByRole('button', { name: 'across the thread' }).click()
   await expect(panel.getByRole('alert')).toContainText('thread is crossed')
+  // by hand up to the last, which the driver turns: it signs the pass
+  for (let n = 2; n < screws; n++) {
+    await expect(words).toContainText(`Screw ${n}, `)
+    await page.keyboard.press('Space')
+  }
+  await expect(words).toContainText(`Screw ${screws}, `)
   await panel.getByRole('button', { name: 'Turn it' }).click()
+  await expect(bench(page)).toHaveAttribute('data-bench', mount[3].id)
+  // the next pass in one press
+  await page.keyboard.press('Enter')
   await expect(bench(page)).toHaveAttribute('data-bench', mount[4].id)
 })
 

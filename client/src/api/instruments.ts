@@ -19,14 +19,20 @@ export function useCaliper(wanted: boolean, take: (r: CaliperReading) => void) {
 
 export type TurnVerdict = Schemas['TurnVerdict']
 
-/** Hands on what the torque driver's turn comes to, judged against the step it is for. */
-export function useDriver(jobId: number, stepId: string | undefined, take: (v: TurnVerdict) => void) {
+/** Hands on what the torque driver's turn comes to, judged against the screw of the pass that it is for. */
+export function useDriver(
+  jobId: number,
+  stepId: string | undefined,
+  hole: string | undefined,
+  take: (v: TurnVerdict) => void,
+) {
   const current = useRef(take)
   current.current = take
   useEffect(() => {
-    if (!stepId) return
-    const source = new EventSource(`/api/jobs/${jobId}/driver?stepId=${encodeURIComponent(stepId)}`)
+    if (!stepId || !hole) return
+    const asked = `stepId=${encodeURIComponent(stepId)}&hole=${encodeURIComponent(hole)}`
+    const source = new EventSource(`/api/jobs/${jobId}/driver?${asked}`)
     source.addEventListener('turn', (e) => current.current(JSON.parse((e as MessageEvent<string>).data) as TurnVerdict))
     return () => source.close()
-  }, [jobId, stepId])
+  }, [jobId, stepId, hole])
 }

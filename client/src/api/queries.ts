@@ -152,17 +152,6 @@ export function useJobChanges(job: JobView) {
           }),
         ),
     }),
-    signRound: useMutation({
-      ...again,
-      mutationFn: (v: { stepId: string; by: string }) =>
-        answer(
-          http.POST('/api/jobs/{id}/steps/{stepId}/sign-round', {
-            params: { path: { ...path, stepId: v.stepId } },
-            headers: ifMatch(version(v.stepId)),
-            body: { by: v.by },
-          }),
-        ),
-    }),
     undo: useMutation({
       ...again,
       mutationFn: (v: { stepId: string; by: string; together: string[] } & Sending) =>

@@ -52,6 +52,7 @@ export interface paths {
             parameters: {
                 query: {
                     stepId: string;
+                    hole: string;
                 };
                 header?: never;
                 path: {
@@ -4655,48 +4656,6 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["StepState"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/jobs/{id}/steps/{stepId}/sign-round": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: number;
-                    stepId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["Signature"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RoundSigned"];
                     };
                 };
             };
@@ -9380,11 +9339,6 @@ export interface components {
             /** Format: int64 */
             bytes: number;
         };
-        RoundSigned: {
-            steps: unknown[];
-            by: string;
-            at: string;
-        };
         RunSpread: {
             /** Format: int32 */
             runs: number;
@@ -9450,6 +9404,18 @@ export interface components {
             lengthMm: number;
             /** Format: int32 */
             count: number;
+        };
+        ScrewTurn: {
+            hole: string;
+            /** Format: int32 */
+            number: number;
+            thing: string;
+            where: string;
+            howFar: string;
+            driver?: null | string;
+            target?: null | components["schemas"]["TurnTarget"];
+            facts: components["schemas"]["Fact"][];
+            caution?: null | string;
         };
         /** @enum {unknown} */
         SealVerdict: "whole" | "changed" | "foreign" | "no-record";
@@ -10409,16 +10375,11 @@ export interface components {
             /** Format: int32 */
             timerS?: null | number;
             facts: components["schemas"]["Fact"][];
-            turn?: null | components["schemas"]["TurnTarget"];
-            /** Format: int32 */
-            number?: null | number;
-            where?: null | string;
-            howFar?: null | string;
+            turns: components["schemas"]["ScrewTurn"][];
             /** Format: int32 */
             pass?: null | number;
             /** Format: int32 */
             passes?: null | number;
-            round?: null | string;
             /** Format: int32 */
             sheet?: null | number;
             pieces: string[];

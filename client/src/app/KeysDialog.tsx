@@ -22,7 +22,7 @@ const lists: [string, [string, string][]][] = [
     'On a job',
     [
       ['Space', 'sign the step'],
-      ['Enter', 'sign the rest of a round of turns'],
+      ['Enter', 'sign a whole pass of turns'],
       ['Backspace', 'take the last sign-off back'],
       ['1 – 9', 'go to a station'],
       ['← →', 'look at the step before or after'],
@@ -48,7 +48,7 @@ const lists: [string, [string, string][]][] = [
     'At the bench',
     [
       ['Space, right pedal', 'done'],
-      ['Enter', 'the whole round is turned'],
+      ['Enter', 'the whole pass is turned'],
       ['Backspace, left pedal', 'back one'],
       ['F', 'turn the board over'],
       ['O', 'the other board, where an order has several'],

@@ -13,6 +13,7 @@ import type { AtHand, Room, RoomProps } from '../stations/room'
 import { rooms } from '../stations/rooms'
 import { TogetherDialog } from '../stations/StepLine'
 import { StepPicture } from '../stations/seat/StepPicture'
+import { turnNow } from '../stations/stepLogic'
 import { type Steps, useSteps } from '../stations/useSteps'
 import { left, stationName, wait } from '../ui/format'
 import { ErrorNotice, Loading } from '../ui/Notice'
@@ -48,7 +49,8 @@ function Bench({ job, station }: { job: JobView; station: Station | 'restore' })
   const hand = step ? (room.bench?.atHand?.(props, s.isSigned ? (step.count ?? 0) : s.count) ?? null) : null
   // where work is counted piece by piece every press is one, and the last one signs
   const press = () => {
-    if (hand && !s.isSigned && step?.count != null && s.count < step.count) s.setCount(s.count + 1)
+    if (step?.turns.length) s.tick()
+    else if (hand && !s.isSigned && step?.count != null && s.count < step.count) s.setCount(s.count + 1)
     else s.sign()
   }
   const desk = () => go(`/job/${job.id}/${station}`)
@@ -61,7 +63,7 @@ function Bench({ job, station }: { job: JobView; station: Station | 'restore' })
       if (hand && !s.isSigned && s.count > 0) s.setCount(s.count - 1)
       else s.back()
     },
-    Enter: s.signRound,
+    Enter: () => (step?.turns.length ? s.signAll() : undefined),
     f: flip,
     t: start,
     m: meanwhile.press,
@@ -145,12 +147,11 @@ function Words({
     >
       <p className="text-[22px] leading-tight text-soft">
         {stationName(station)}, {s.index + 1} of {s.steps.length}
-        {step.pass != null && `, pass ${step.pass} of ${step.passes}`}
       </p>
       <h1
         className={`text-balance font-bold leading-[1.07] ${step.title.length > 60 ? 'text-[clamp(32px,3.3vw,56px)]' : 'text-[clamp(38px,4.2vw,72px)]'}`}
       >
-        <Told step={step} />
+        {step.title}
       </h1>
       {step.facts.length > 0 && (
         <div className="flex flex-wrap gap-6">
@@ -192,9 +193,9 @@ function Words({
           {s.refusal.message}
         </div>
       )}
-      {step.detail && step.pass == null && <p className="text-[25px] leading-snug">{step.detail}</p>}
+      {step.detail && <p className="text-[25px] leading-snug">{step.detail}</p>}
       <div className="flex-1" />
-      {step.feel && !step.turn && (
+      {step.feel && step.turns.length === 0 && (
         <div className="grid grid-cols-[36px_1fr] gap-3">
           <svg width="34" height="34" viewBox="0 0 34 34" aria-hidden fill="none" stroke="var(--cool)" strokeWidth="3">
             <path d="M2 17Q17 3 32 17Q17 31 2 17Z" />
@@ -204,7 +205,7 @@ function Words({
         </div>
       )}
       <div className="flex-1" />
-      {next && !step.turn && (
+      {next && step.turns.length === 0 && (
         <div className="border-t border-rule pt-3">
           <p className="text-[19px] text-soft">and after this</p>
           <p className="text-[27px] font-semibold leading-tight">{next.title}</p>
@@ -240,14 +241,14 @@ function Pedals({
       </button>
       <div className="min-w-0 self-center px-4 text-[20px] leading-tight text-line-soft">
         {s.isSigned && <b className="block text-[22px] text-on-line">signed {s.signed.get(step.id)?.by}</b>}
-        {!s.isSigned && step.turn && next && (
+        {!s.isSigned && step.turns.length > 0 && next && (
           <>
-            then <b className="line-clamp-2 text-[22px] font-semibold text-on-line">{next.title}</b>
+            then <b className="line-clamp-2 text-[22px] font-semibold text-on-line">{thenWhat(step, s.count, next)}</b>
           </>
         )}
-        {s.round.length > 1 ? (
-          <button type="button" className="block min-h-9 text-left text-[18px] underline" onClick={s.signRound}>
-            Enter: all {s.round.length} of this round are turned
+        {!s.isSigned && step.turns.length > 1 ? (
+          <button type="button" className="block min-h-9 text-left text-[18px] underline" onClick={s.signAll}>
+            Enter: all {step.turns.length} of this pass are turned
           </button>
         ) : (
           <span className="block text-[18px]">F turns the board over, V reads aloud</span>
@@ -279,15 +280,10 @@ function Pedals({
   )
 }
 
-/** The sentence; of a screw its number and its turn in copper. */
-function Told({ step }: { step: WorkStep }) {
-  if (step.number == null || !step.where) return step.title
-  return (
-    <>
-      Screw <em className="not-italic text-copper">{step.number}</em>, {step.where}:{' '}
-      <em className="not-italic text-copper">{step.howFar}</em>
-    </>
-  )
+/** Inside a pass the next screw, else the next step. */
+function thenWhat(step: WorkStep, count: number, next: WorkStep) {
+  const turn = turnNow(step, count + 1)
+  return turn ? `${turn.thing} ${turn.number}, ${turn.where}` : next.title
 }
 
 function Caution({ text }: { text: string }) {

@@ -7,6 +7,7 @@ export function ScrewSymbol({
   state = 'plain',
   label,
   labelSide = 1,
+  onTap,
 }: {
   x: number
   y: number
@@ -15,13 +16,19 @@ export function ScrewSymbol({
   state?: 'plain' | 'now' | 'done' | 'out'
   label?: string | number
   labelSide?: number
+  onTap?: () => void
 }) {
   const ring = { plain: 'var(--ink)', now: 'var(--ink)', done: 'var(--cool)', out: 'var(--soft)' }[state]
   const fill = state === 'now' ? 'var(--copper)' : state === 'done' ? 'var(--cool-wash)' : 'var(--raised)'
   const mark = state === 'now' ? 'var(--on-copper)' : ring
   const R = state === 'now' ? r * 1.35 : r
   return (
-    <g transform={`translate(${x.toFixed(1)} ${y.toFixed(1)})`}>
+    <g
+      transform={`translate(${x.toFixed(1)} ${y.toFixed(1)})`}
+      onClick={onTap}
+      className={onTap ? 'cursor-pointer' : undefined}
+    >
+      {onTap && <circle r={Math.max(22, r * 1.4)} fill="transparent" />}
       <circle
         r={R}
         fill={fill}

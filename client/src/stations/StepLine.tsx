@@ -7,6 +7,7 @@ import { left, wait } from '../ui/format'
 import { useNow } from '../ui/useNow'
 import { Counter } from './Counter'
 import type { Here } from './here'
+import { doneOf } from './stepLogic'
 import type { Steps } from './useSteps'
 
 interface Props {
@@ -156,16 +157,21 @@ function Doing({ job, here, s, onBench, setNote, selected }: Omit<Props, 'note'>
           Bench
         </Button>
       )}
-      {s.round.length > 1 && (
-        <Button kind="line" keyName="Enter" onClick={s.signRound} disabled={s.busy}>
-          All {s.round.length} of this round
+      {step.turns.length > 1 && !s.isSigned && (
+        <Button kind="line" keyName="Enter" onClick={s.signAll} disabled={s.busy}>
+          All {step.turns.length} turned
         </Button>
       )}
       {s.isSigned ? (
         <span className="num max-w-44 px-2 text-[17px] text-line-soft">signed {signed?.by}</span>
       ) : (
-        <Button kind="go-line" keyName="Space" onClick={() => s.sign()} disabled={s.busy}>
-          {signed?.lookAgain ? 'Looked at, sign again' : step.done}
+        <Button
+          kind="go-line"
+          keyName="Space"
+          onClick={step.turns.length > 0 ? s.tick : () => s.sign()}
+          disabled={s.busy}
+        >
+          {signed?.lookAgain ? 'Looked at, sign again' : doneOf(step, s.count)}
         </Button>
       )}
     </div>

@@ -55,12 +55,13 @@ function Sheet({ job, station }: { job: JobView; station: Station }) {
   const orderKeys = useOrderKeys(job, here, choose)
   useKeys({
     Space: () => {
-      s.sign()
+      if (s.step?.turns.length) s.tick()
+      else s.sign()
       setFace(null)
       choose({})
     },
     Backspace: s.back,
-    Enter: s.signRound,
+    Enter: () => (s.step?.turns.length ? s.signAll() : undefined),
     f: flip,
     ArrowLeft: () => s.look(-1),
     ArrowRight: () => s.look(1),

@@ -1,5 +1,6 @@
 import { Refusal, type WorkStep } from '../api/client'
 import type { Parcel } from '../api/outbox'
+import { capital } from '../ui/format'
 
 /** A signature that stands, or one to look at again. */
 export interface Signed {
@@ -40,14 +41,13 @@ export function nextOpen(steps: { id: string }[], signed: ReadonlyMap<string, Si
   return open < 0 ? Math.max(0, steps.length - 1) : open
 }
 
-/** Open steps of the round of turns that a step belongs to, from it on; empty where it belongs to none. */
-export function roundFrom<T extends { id: string; round?: string | null }>(
-  steps: T[],
-  signed: ReadonlyMap<string, Signed>,
-  step: T | undefined,
-) {
-  if (!step?.round) return []
-  return steps.slice(steps.indexOf(step)).filter((s) => s.round === step.round && !signed.has(s.id))
+/** The screw of a pass that is turned next; undefined where the step is no pass, or all are turned. */
+export const turnNow = (step: Pick<WorkStep, 'turns'> | undefined, count: number) => step?.turns[count]
+
+/** What the done button says; inside a pass it names the screw at hand. */
+export function doneOf(step: WorkStep, count: number) {
+  const now = turnNow(step, count)
+  return now && count + 1 < step.turns.length ? `${capital(now.thing)} ${now.number} turned` : step.done
 }
 
 /** The step that Back takes back: the one looked at if it is signed, else the last one signed before it. */

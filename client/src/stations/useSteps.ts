@@ -4,7 +4,7 @@ import { Refusal } from '../api/client'
 import { enqueue, sending, useOutbox, waiting } from '../api/outbox'
 import { useJobChanges } from '../api/queries'
 import { useInitials } from '../app/settings'
-import { keptSigns, lastSigned, nextOpen, offlineRefusal, roundFrom, type Signed, signedSteps } from './stepLogic'
+import { keptSigns, lastSigned, nextOpen, offlineRefusal, type Signed, signedSteps } from './stepLogic'
 
 /** Steps that rest on one to take back, asked for together. */
 export interface Question {
@@ -50,18 +50,23 @@ export function useSteps(job: JobView, station: Station | 'restore') {
     setRefusal(e instanceof Refusal ? e : new Refusal(0, 'Something broke', String(e), [], [], []))
   /** Whether the shop could not be reached. */
   const away = (e: unknown) => e instanceof Refusal && e.status === 0
-  const busy = changes.sign.isPending || changes.signRound.isPending || changes.undo.isPending
-  const round = roundFrom(steps, signed, step)
+  const busy = changes.sign.isPending || changes.undo.isPending
 
-  const sign = (overrideReason?: string) => {
+  const setCount = (n: number) => {
+    if (!step) return
+    setRefusal(null)
+    setCounted((c) => ({ ...c, [step.id]: Math.max(0, n) }))
+  }
+
+  const sign = (overrideReason?: string, all?: number) => {
     if (!step || stands(step.id)) return
     if (busy) {
-      if (justSigned.current !== step.id) pressed.current = ['sign', step.id]
+      if (justSigned.current !== step.id) pressed.current = [all === undefined ? 'sign' : 'all', step.id]
       return
     }
     setRefusal(null)
     justSigned.current = step.id
-    const count = step.count == null ? undefined : (counted[step.id] ?? 0)
+    const count = step.count == null ? undefined : (all ?? counted[step.id] ?? 0)
     const sent = sending()
     const keep = () => {
       // the shop is not there to ask: what it would lock stays locked here
@@ -85,38 +90,19 @@ export function useSteps(job: JobView, station: Station | 'restore') {
       )
   }
 
-  /** The open rest of the round of turns, with one press; without the shop each is kept for itself. */
-  const signRound = () => {
-    if (!step) return
-    if (busy) {
-      pressed.current = ['round', step.id]
-      return
-    }
-    if (round.length === 0) return
-    setRefusal(null)
-    const keep = () => {
-      const now = new Map(signed)
-      for (const turn of round) {
-        const refused = offlineRefusal(turn, undefined, now)
-        if (refused) {
-          if (turn === step) setRefusal(refused)
-          break
-        }
-        const parcel = { jobId: job.id, stepId: turn.id, title: turn.title, kind: 'sign' as const, by }
-        enqueue({ ...sending(), ...parcel, version: version(turn.id) })
-        now.set(turn.id, { by, at: '', lookAgain: false, changed: [] })
-      }
-      setLooking(null)
-    }
-    if (kept.length > 0) keep()
-    else
-      changes.signRound.mutate(
-        { stepId: step.id, by },
-        {
-          onSuccess: () => setLooking(null),
-          onError: (e) => (away(e) ? keep() : refuse(e)),
-        },
-      )
+  /** One screw of a pass is turned; the last one signs the pass. */
+  const tick = () => {
+    if (!step || stands(step.id) || step.count == null) return
+    const n = (counted[step.id] ?? 0) + 1
+    if (n < step.count) setCount(n)
+    else signAll()
+  }
+
+  /** Everything that a step counts is done: signs it so. */
+  const signAll = () => {
+    if (!step || stands(step.id) || step.count == null || step.countsOpen) return
+    setCount(step.count)
+    sign(undefined, step.count)
   }
 
   const takeBack = (stepId: string, title: string, together: string[]) => {
@@ -157,14 +143,14 @@ export function useSteps(job: JobView, station: Station | 'restore') {
     if (last) takeBack(last.id, last.title, [])
   }
   /** Pressed while the last sign-off is still on its way, and for which step: done as soon as that has landed. */
-  const pressed = useRef<['back' | 'sign' | 'round', string?]>(undefined)
+  const pressed = useRef<['back' | 'sign' | 'all', string?]>(undefined)
   // biome-ignore lint/correctness/useExhaustiveDependencies: runs when a call has landed, with what stands then
   useEffect(() => {
     if (busy) return
     const [press, of] = pressed.current ?? []
     pressed.current = undefined
     if (press === 'back') back()
-    else if (of && of === step?.id) press === 'round' ? signRound() : sign()
+    else if (of && of === step?.id) press === 'all' ? signAll() : sign()
   }, [busy])
 
   const look = (id: string | null) => {
@@ -198,15 +184,10 @@ export function useSteps(job: JobView, station: Station | 'restore') {
     look: (delta: number) => look(steps[Math.max(0, Math.min(steps.length - 1, index + delta))]?.id ?? null),
     lookAt: (id: string) => look(id),
     count: step ? (counted[step.id] ?? 0) : 0,
-    setCount: (n: number) => {
-      if (step) {
-        setRefusal(null)
-        setCounted({ ...counted, [step.id]: Math.max(0, n) })
-      }
-    },
+    setCount,
     sign,
-    round,
-    signRound,
+    tick,
+    signAll,
     back,
     takeBack,
     refuse,

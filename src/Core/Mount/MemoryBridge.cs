@@ -124,28 +124,39 @@ public static class MemoryBridge
                 Count = star.Count > 0 ? star.Count : null,
                 Counted = star.Count > 0 ? CountOf.Screws : null,
             };
-            for (var round = 1; round <= Rounds; round++)
-            for (var i = 0; i < star.Count; i++)
-                yield return Step(
-                    $"bolt-{round}-{star[i].Id}",
-                    StepKind.Turn,
-                    $"Bolt {i + 1}, module {star[i].Board}: {(round == 1 ? "until it is snug" : "an eighth turn more, no further")}",
-                    round == 1 ? "Snug" : "Home"
-                ) with
-                {
-                    Board = star[i].Board,
-                    Number = i + 1,
-                    Where = $"module {star[i].Board}",
-                    HowFar = round == 1 ? "snug" : "an eighth turn",
-                    Detail = $"Round {round} of {Rounds}, in a star.",
-                    Pass = round,
-                    Passes = Rounds,
-                    Driver = Driver(first.Block, star),
-                    Caution = "These threads sit in a thin plate: more than snug strips them.",
-                };
+            for (var round = 1; round <= Rounds && star.Count > 0; round++)
+                yield return Bolts(first.Block, star, round, Step($"bolt-{round}", StepKind.Turn, "", ""));
             if (order.Machine is null)
                 yield return Slots(first, pairs.Count, Step("slots", StepKind.Fit, "", "In their slots"));
         }
+    }
+
+    /// <summary>One pass over all bolts in the star: first until they are snug, then a little.</summary>
+    private static WorkStep Bolts(Block block, IReadOnlyList<BridgeBolt> star, int round, WorkStep step)
+    {
+        var driver = Driver(block, star);
+        var howFar = round == 1 ? "until it is snug" : "an eighth turn";
+        List<ScrewTurn> turns =
+        [
+            .. star.Select(
+                (b, i) => new ScrewTurn(b.Id, i + 1, "bolt", $"module {b.Board}", howFar) { Driver = driver }
+            ),
+        ];
+        return step with
+        {
+            Title = PassWords.Title(turns, round, Rounds, _ => ""),
+            Done = round == 1 ? "All snug" : "All home",
+            Detail = PassWords.Order(turns),
+            Pass = round,
+            Passes = Rounds,
+            Turns = turns,
+            Targets = [.. turns.Select(t => t.Hole)],
+            Count = turns.Count,
+            Counted = CountOf.Screws,
+            Driver = driver,
+            Caution = "These threads are in a thin plate. Snug, then an eighth turn, no more.",
+            Once = [.. star.Select(b => step.Id with { Target = $"{step.Id.Target}-{b.Id}" })],
+        };
     }
 
     /// <summary>Where the modules go: with fewer modules than slots, every second one.</summary>

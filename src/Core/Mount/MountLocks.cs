@@ -30,12 +30,16 @@ internal static class MountLocks
 
     /// <summary>
     /// All screws of this block on this board are started before one is turned: a block that is held at one corner
-    /// tilts.
+    /// tilts. A pass waits for the one before it.
     /// </summary>
     private static IReadOnlyList<StepId> Started(IReadOnlyList<WorkStep> steps, WorkStep turn) =>
         [
             .. steps
-                .Where(s => s.Kind == StepKind.Start && s.Pair == turn.Pair && s.Board == turn.Board)
+                .Where(s =>
+                    s.Pair == turn.Pair
+                    && s.Board == turn.Board
+                    && (s.Kind == StepKind.Start || s.Kind == StepKind.Turn && s.Pass == turn.Pass - 1)
+                )
                 .Select(s => s.Id),
         ];
 
@@ -48,6 +52,6 @@ internal static class MountLocks
             pair.Block.Kind == BlockKind.BackPlate
                 ? before.Where(s => s.Board == lower.Board && s.Pair != lower.Pair)
                 : before.Where(s => s.Pair == lower.Pair && s.Board != lower.Board);
-        return first.GroupBy(s => (s.Pair, s.Board, string.Join(' ', s.Targets))).Select(g => g.Last().Id);
+        return first.GroupBy(s => (s.Pair, s.Board)).Select(g => g.Last().Id);
     }
 }

@@ -113,6 +113,7 @@ internal static class MountSteps
         private readonly List<BlockHole> _first;
         private readonly List<BlockHole> _held;
         private readonly List<BlockHole> _sequence;
+        private readonly ScrewPlaces _places;
         private readonly Dictionary<string, int> _number;
 
         /// <param name="turned">What is turned: screw, nut or stud.</param>
@@ -121,6 +122,7 @@ internal static class MountSteps
             (_order, _pair, _on, _tightening, _ways, _turned) = (order, pair, on, tightening, ways, turned);
             (_first, _held) = MountScrews.Split(on.Laid.Block, ways);
             _sequence = [.. MountScrews.Sequence(on.Laid.Block, _first, tightening)];
+            _places = new(on.Laid, FromBack);
             _number = MountScrews
                 .Numbered(_sequence, _held)
                 .Select((h, i) => (h.Id, i: i + 1))
@@ -151,11 +153,10 @@ internal static class MountSteps
                 yield return Lower();
             yield return Start();
             if (_tightening is { } t)
-                foreach (var (move, i) in t.Moves.Select((m, i) => (m, i)))
-                    yield return Turn(t, move, i);
-            else
-                foreach (var hole in _sequence)
-                    yield return Screw(hole, $"home-{hole.Id}", "home");
+                foreach (var pass in t.Moves.GroupBy(m => m.Pass).OrderBy(g => g.Key))
+                    yield return Turned(t, [.. pass]);
+            else if (_sequence.Count > 0)
+                yield return Untold();
             if (block.BackPlate is not null)
                 yield return BackPlate();
             foreach (var plate in block.StockPlates.Where(p => p.Pair is null && !BehindScrews.FromStart(block, p)))
@@ -219,61 +220,113 @@ internal static class MountSteps
             };
         }
 
-        private WorkStep Turn(TighteningResult t, TighteningMove m, int index)
+        /// <summary>One pass over every screw, as the simulation makes it.</summary>
+        private WorkStep Turned(TighteningResult t, IReadOnlyList<TighteningMove> moves)
         {
-            var hole = _first.First(h => h.Id == m.Hole);
-            var turn = TurnWords.Of(m.Turns);
-            var start = t.Moves.Take(index).LastOrDefault(x => x.Hole == m.Hole)?.MostTorqueNm ?? 0;
-            var step = Screw(hole, $"turn-{m.Pass}-{m.Hole}", m.Home ? $"{turn}, {Home(hole)}" : turn) with
+            var pass = moves[0].Pass;
+            List<ScrewTurn> turns = [.. moves.Select(m => Screw(t, m))];
+            var strips = moves.Any(m => m.Strips);
+            var hardest = moves.MaxBy(m => m.LoadN)!;
+            return Pass($"turn-{pass}", turns, pass, t.Passes) with
             {
-                Detail = $"Pass {m.Pass} of {t.Passes}, {RingName(hole)}.",
-                Pass = m.Pass,
-                Passes = t.Passes,
-                Done = m.Home ? "Home" : "Turned",
-                Turn = new(m.Turns * 360, start, m.Home && hole.TargetNm is { } target ? target : m.MostTorqueNm),
+                Done = moves.All(m => m.Home) ? "All home" : $"All {turns.Count} turned",
+                Detail = PassWords.Order(turns),
+                Caution =
+                    strips ? "Stop before a screw strips. Check the heights of stops and die."
+                    : pass == 1 ? "Do not press down on the block. Stop if the board bends."
+                    : null,
                 Facts =
                 [
-                    new(Driver(hole), DriverNames.Of(Driver(hole))),
-                    new(TurnWords.Degrees(m.Turns), FormattableString.Invariant($"{m.AdvanceMm:0.00} mm in")),
+                    .. Drivers(turns),
+                    new(
+                        ClampLoad.Figure(hardest.LoadN, hardest.HoldsN),
+                        strips ? "the screw strips" : $"hardest {Thing} afterwards"
+                    ),
+                    new(
+                        FormattableString.Invariant($"{moves.Max(m => m.TiltDeg):0.00}°"),
+                        FormattableString.Invariant($"tilt (limit {t.TiltLimitDeg:0.0}°)")
+                    ),
+                ],
+                Once = [.. moves.Select(m => Id($"turn-{pass}-{m.Hole}"))],
+            };
+        }
+
+        private ScrewTurn Screw(TighteningResult t, TighteningMove m)
+        {
+            var hole = _first.First(h => h.Id == m.Hole);
+            var start = t.Moves.TakeWhile(x => x != m).LastOrDefault(x => x.Hole == m.Hole)?.MostTorqueNm ?? 0;
+            return new(hole.Id, _number[hole.Id], Thing, Where(hole), m.Home ? Home(hole) : TurnWords.Of(m.Turns))
+            {
+                Driver = Driver(hole),
+                Target = new(
+                    m.Turns * 360,
+                    start,
+                    m.Home && hole.TargetNm is { } target ? target : m.MostTorqueNm,
+                    m.Strips ? m.MostTorqueNm : null
+                ),
+                Facts =
+                [
+                    .. m.Home ? new[] { new Fact(TurnWords.Of(m.Turns), "about, to the end") } : [],
                     new(
                         ClampLoad.Figure(m.LoadN, m.HoldsN),
                         m.Strips ? "the screw strips"
                             : m.Home ? "at home"
                             : "afterwards"
                     ),
-                    new(
-                        FormattableString.Invariant($"{m.TiltDeg:0.00}°"),
-                        FormattableString.Invariant($"tilt, fine to {t.TiltLimitDeg:0.0}")
-                    ),
+                    new(FormattableString.Invariant($"{m.AdvanceMm:0.00} mm"), "further in"),
                 ],
+                Caution = m.Strips ? "This screw strips first: stop." : null,
             };
-            return m.Strips
-                ? step with
-                {
-                    Caution = "Stop: this screw strips first. Check the heights of stops and die.",
-                    Turn = step.Turn! with { LimitNm = m.MostTorqueNm },
-                }
-                : step;
         }
 
-        private WorkStep Screw(BlockHole hole, string target, string turn) =>
+        /// <summary>Every screw home in its order, where no simulation says by how much at a time.</summary>
+        private WorkStep Untold() =>
+            Pass(
+                "turn-1",
+                [
+                    .. _sequence.Select(h => new ScrewTurn(h.Id, _number[h.Id], Thing, Where(h), Home(h))
+                    {
+                        Driver = Driver(h),
+                    }),
+                ],
+                1,
+                1
+            ) with
+            {
+                Title = $"Turn {HowMany.Of(_sequence.Count, Thing)} home in order, little by little",
+                Detail = "Never one home before the others: go round in small equal turns.",
+                Done = "All home",
+                Caution = "Do not press down on the block. Stop if the board bends.",
+                Once = [.. _sequence.Select(h => Id($"home-{h.Id}"))],
+            };
+
+        private WorkStep Pass(string target, IReadOnlyList<ScrewTurn> turns, int pass, int passes) =>
             new()
             {
                 Id = Id(target),
                 Kind = StepKind.Turn,
                 Board = _on.Board,
                 Pair = _pair.Key,
-                Title = $"{_turned} {_number[hole.Id]}, {Where(hole)}: {turn}",
-                Number = _number[hole.Id],
-                Where = Where(hole),
-                HowFar = turn,
-                Caution = "Do not press down on the block. Stop if the board bends.",
-                Done = "Turned",
+                Title = PassWords.Title(turns, pass, passes, h => RingName(_first.First(x => x.Id == h))),
+                Done = $"All {turns.Count} turned",
+                Pass = pass,
+                Passes = passes,
                 Face = Seen,
-                Targets = [hole.Id],
-                Driver = Driver(hole),
-                Facts = [new(Driver(hole), DriverNames.Of(Driver(hole)))],
+                Targets = [.. turns.Select(t => t.Hole)],
+                Turns = turns,
+                Driver = turns[0].Driver,
+                Count = turns.Count,
+                Counted = CountOf.Screws,
+                Facts = [.. Drivers(turns)],
             };
+
+        private static IEnumerable<Fact> Drivers(IReadOnlyList<ScrewTurn> turns) =>
+            turns
+                .Where(t => t.Driver is not null)
+                .GroupBy(t => t.Driver!)
+                .Select(g => new Fact(g.Key, DriverNames.Of(g.Key)));
+
+        private string Thing => _turned.ToLowerInvariant();
 
         private WorkStep BackPlate() =>
             new()
@@ -345,8 +398,8 @@ internal static class MountSteps
         /// <summary>What ends this screw: its torque, its stop, or grip and a little more.</summary>
         private string Home(BlockHole hole) =>
             hole.TargetNm is { } nm ? FormattableString.Invariant($"to {nm:0.0#} N·m")
-            : hole.Finish is "stop" or null && _ways.Tightness != Tightness.Grip ? "home"
-            : hole.Finish == "light" ? "light, no further"
+            : hole.Finish is "stop" or null && _ways.Tightness != Tightness.Grip ? "to the stop"
+            : hole.Finish == "light" ? "lightly, no further"
             : $"until it grips, then {AfterGrip}";
 
         /// <summary>
@@ -365,33 +418,12 @@ internal static class MountSteps
                 )
                 : null;
 
-        /// <summary>The place on the board as it is seen: left and right swap on the back.</summary>
-        private string Where(BlockHole hole)
-        {
-            var at = _on.Laid.Placement.Apply(hole.At);
-            var x = FromBack ? -at.X : at.X;
-            const double level = 8;
-            var vertical =
-                Math.Abs(at.Y) < level ? ""
-                : at.Y > 0 ? "above"
-                : "below";
-            var side =
-                Math.Abs(x) < level ? ""
-                : x > 0 ? "right"
-                : "left";
-            return (vertical, side) switch
-            {
-                ("", "") => "at the die",
-                (_, "") => $"{vertical} the die",
-                ("", _) => $"{side} of the die",
-                _ => $"{vertical} and {side} of the die",
-            };
-        }
+        private string Where(BlockHole hole) => _places.Of(_on.Laid.Placement.Apply(hole.At));
 
         private static string RingName(BlockHole hole) =>
-            ScrewOrder.Ring(hole) == 1 ? "die ring"
+            ScrewOrder.Ring(hole) == 1 ? "inner"
             : hole.Role == HoleRole.Bracket ? "bracket"
-            : "outward";
+            : "outer";
 
         private string Washers() =>
             _first.Select(h => h.Washer).OfType<string>().Distinct().ToList() is { Count: > 0 } w

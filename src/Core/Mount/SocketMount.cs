@@ -16,13 +16,12 @@ internal sealed class SocketMount(WorkOrder order, SeatPlan seat, Ways ways)
     /// <param name="steps">As the screws of any block are turned.</param>
     public IEnumerable<WorkStep> Over(IReadOnlyList<WorkStep> steps, TighteningResult? tightening)
     {
-        var turned = 0;
         foreach (var step in steps)
             yield return step.Kind switch
             {
                 StepKind.Lower => Lower(step),
                 StepKind.Start => Start(step),
-                StepKind.Turn => Turn(step, tightening, turned++),
+                StepKind.Turn => Turn(step, tightening),
                 _ => step,
             };
     }
@@ -63,26 +62,34 @@ internal sealed class SocketMount(WorkOrder order, SeatPlan seat, Ways ways)
                     : step.Facts,
         };
 
-    private WorkStep Turn(WorkStep step, TighteningResult? tightening, int index)
+    private WorkStep Turn(WorkStep step, TighteningResult? tightening)
     {
+        var byThumb = ways.NutsBy == NutsBy.Thumb && !seat.Bare;
         var words = step with
         {
-            Driver = ways.NutsBy == NutsBy.Thumb && !seat.Bare ? null : step.Driver,
-            Caution = seat.Bare
-                ? "No corner runs ahead: one turned home first lifts the others and chips a die."
+            Driver = byThumb ? null : step.Driver,
+            Turns = byThumb ? [.. step.Turns.Select(t => t with { Driver = null })] : step.Turns,
+            Caution =
+                step.Pass != 1 ? step.Caution
+                : seat.Bare ? "No corner runs ahead: one turned home first lifts the others and chips a die."
                 : "By equal turns to the stop; stop if the board bends.",
         };
-        if (tightening is null || index >= tightening.Moves.Count)
+        if (tightening is null)
             return words;
-        var move = tightening.Moves[index];
-        var left = tightening.Moves.Skip(index + 1).Where(m => m.Hole == move.Hole).Sum(m => m.AdvanceMm);
+        var left = tightening
+            .Moves.Where(m => m.Pass > step.Pass)
+            .GroupBy(m => m.Hole)
+            .Select(g => g.Sum(m => m.AdvanceMm));
         return words with
         {
-            // four figures at the bench: the driver is told beside the words
+            // the driver is shown at each screw
             Facts =
             [
-                .. words.Facts.Skip(1),
-                new(FormattableString.Invariant($"{left:0.0} mm"), seat.Bare ? "of tip still to come" : "still to go"),
+                .. words.Facts.SkipWhile(f => f.Value == step.Driver),
+                new(
+                    FormattableString.Invariant($"{left.DefaultIfEmpty(0).Max():0.0} mm"),
+                    seat.Bare ? "of tip still to come" : "still to go"
+                ),
             ],
         };
     }

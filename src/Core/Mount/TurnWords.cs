@@ -1,24 +1,56 @@
 namespace FaithfulBracket.Core.Mount;
 
-/// <summary>Turns of a screw as they are said.</summary>
+/// <summary>Turns of a screw in words that a hand can follow: whole turns and eighths, near home sixteenths.</summary>
 public static class TurnWords
 {
-    public static string Of(double turns) =>
-        turns switch
-        {
-            0.0625 => "a sixteenth turn",
-            0.125 => "an eighth turn",
-            0.25 => "a quarter turn",
-            0.5 => "half a turn",
-            0.75 => "three quarters of a turn",
-            1 => "one turn",
-            1.5 => "one and a half turns",
-            2 => "two turns",
-            > 10 => "each to its stop",
-            _ => Degrees(turns),
-        };
+    /// <summary>More than this is no turn that anybody counts: it ends where the screw ends.</summary>
+    private const double MostTurns = 10;
 
-    /// <summary>To five degrees, which is as near as a hand turns.</summary>
-    public static string Degrees(double turns) =>
-        FormattableString.Invariant($"{Math.Max(5, Math.Round(turns * 72) * 5):0}°");
+    private static readonly string[] Wholes =
+    [
+        "",
+        "one",
+        "two",
+        "three",
+        "four",
+        "five",
+        "six",
+        "seven",
+        "eight",
+        "nine",
+        "ten",
+    ];
+
+    private static readonly string[] Eighths =
+    [
+        "",
+        "an eighth",
+        "a quarter",
+        "three eighths",
+        "a half",
+        "five eighths",
+        "three quarters",
+        "seven eighths",
+    ];
+
+    /// <summary>To the nearest eighth, below an eighth to the nearest sixteenth.</summary>
+    public static string Of(double turns)
+    {
+        if (turns > MostTurns)
+            return "each to its stop";
+        var eighths = (int)Math.Round(turns * 8, MidpointRounding.AwayFromZero);
+        if (turns < 0.09375 || eighths == 0)
+            return turns <= 0.09375 ? "a sixteenth turn" : "an eighth turn";
+        var (whole, part) = (eighths / 8, eighths % 8);
+        return (whole, part) switch
+        {
+            (0, 1) => "an eighth turn",
+            (0, 2) => "a quarter turn",
+            (0, 4) => "half a turn",
+            (0, _) => $"{Eighths[part]} of a turn",
+            (1, 0) => "one turn",
+            (_, 0) => $"{Wholes[whole]} turns",
+            _ => $"{Wholes[whole]} and {Eighths[part]} turns",
+        };
+    }
 }

@@ -57,24 +57,16 @@ public sealed record WorkStep
     public int? TimerS { get; init; }
     public IReadOnlyList<Fact> Facts { get; init; } = [];
 
-    /// <summary>What a torque driver should show; null where nothing is turned.</summary>
-    public TurnTarget? Turn { get; init; }
+    /// <summary>The screws of a pass in the order in which they are turned; empty for anything else.</summary>
+    public IReadOnlyList<ScrewTurn> Turns { get; init; } = [];
 
-    /// <summary>Of a screw: its number in the order, where it sits, and how far it goes, in words.</summary>
-    public int? Number { get; init; }
-    public string? Where { get; init; }
-    public string? HowFar { get; init; }
-
-    /// <summary>Which round of turns this is, of how many.</summary>
+    /// <summary>Which pass over the ring this is, of how many.</summary>
     public int? Pass { get; init; }
     public int? Passes { get; init; }
 
-    /// <summary>
-    /// Names the round of turns it belongs to, alike for all of them: they may be signed together; null for anything
-    /// else.
-    /// </summary>
-    public string? Round =>
-        Kind == StepKind.Turn && Pass is { } pass ? FormattableString.Invariant($"{Id.Scope}:{pass}") : null;
+    /// <summary>Steps of earlier plans that together were this one: where all of them are signed, it is.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public IReadOnlyList<StepId> Once { get; init; } = [];
 
     /// <summary>Number of the cutting sheet, from 1.</summary>
     public int? Sheet { get; init; }

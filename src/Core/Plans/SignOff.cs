@@ -65,29 +65,6 @@ public static class SignOff
         );
     }
 
-    /// <summary>
-    /// Steps of one round of turns that may be signed together: this one and those after it that are open, up to the
-    /// first that is locked.
-    /// </summary>
-    /// <returns>In working order; empty where the step is of no round or may not be signed itself.</returns>
-    public static IReadOnlyList<WorkStep> Round(JobPlan plan, IReadOnlySet<StepId> signed, StepId id)
-    {
-        if (plan.Find(id) is not { Round: { } round })
-            return [];
-        var done = signed.ToHashSet();
-        var together = new List<WorkStep>();
-        foreach (var step in plan.Steps.Where(s => s.Round == round).SkipWhile(s => s.Id != id))
-        {
-            if (step.Id != id && done.Contains(step.Id))
-                continue;
-            if (Sign(plan, done, step.Id, null, null) is not SignOutcome.Granted)
-                break;
-            done.Add(step.Id);
-            together.Add(step);
-        }
-        return together;
-    }
-
     /// <param name="with">Steps that are taken back together with this one: all that rest on it, and no other.</param>
     /// <returns>Granted with the step, or all signed steps that rest on it.</returns>
     public static SignOutcome TakeBack(

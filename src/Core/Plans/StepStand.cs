@@ -4,7 +4,11 @@ namespace FaithfulBracket.Core.Plans;
 
 /// <summary>A sign-off or its undo, as it was written.</summary>
 /// <param name="Done">True for a sign-off, false where it was taken back.</param>
-public sealed record SignEvent(StepId Step, bool Done, string By, string At, int? Count, SignedBasis? Basis);
+public sealed record SignEvent(StepId Step, bool Done, string By, string At, int? Count, SignedBasis? Basis)
+{
+    /// <summary>Whether it was gathered from sign-offs under an earlier form of the plan: nobody wrote it as such.</summary>
+    public bool Gathered { get; init; }
+}
 
 /// <summary>How one step of the plan stands.</summary>
 /// <param name="Version">Sign-offs and undos so far.</param>
@@ -36,6 +40,32 @@ public static class StepStands
             .OrderBy(g => g.Last().i)
             .Select(g => g.Key)
             .ToHashSet();
+
+    /// <summary>
+    /// The sign-offs with those of earlier forms of the plan: a step stands signed where every step that it once was
+    /// stands signed, until somebody signs or undoes it itself.
+    /// </summary>
+    public static IReadOnlyList<SignEvent> Gathered(JobPlan plan, IReadOnlyList<SignEvent> events)
+    {
+        var once = plan.Steps.Where(s => s.Once.Count > 0).ToList();
+        if (once.Count == 0 || events.Count == 0)
+            return events;
+        var last = events.GroupBy(e => e.Step).ToDictionary(g => g.Key, g => g.Last());
+        return
+        [
+            .. events,
+            .. once.Where(s => !last.ContainsKey(s.Id) && s.Once.All(o => last.TryGetValue(o, out var e) && e.Done))
+                .Select(s =>
+                {
+                    var of = last[s.Once[^1]];
+                    return of with { Step = s.Id, Count = s.Count, Basis = Joined(s, of), Gathered = true };
+                }),
+        ];
+    }
+
+    /// <summary>The documents that the last of them was signed on; its words were those of one screw.</summary>
+    private static SignedBasis? Joined(WorkStep step, SignEvent last) =>
+        last.Basis is { } basis ? basis with { Title = null, Facts = [], Count = step.Count } : null;
 
     /// <param name="documents">Every document of the job as it stands now.</param>
     public static IReadOnlyList<StepStand> Of(
@@ -71,7 +101,7 @@ public static class StepStands
             last?.By,
             last?.At,
             last?.Count,
-            own.Count,
+            own.Count(e => !e.Gathered),
             changed.Count > 0,
             changed
         );

@@ -36,7 +36,7 @@ public sealed class StepMinutes
 
     /// <summary>Whether a kind's time goes with what is counted.</summary>
     public static bool PerPiece(StepKind kind) =>
-        kind is StepKind.Unscrew or StepKind.Fasten or StepKind.Start or StepKind.Cut or StepKind.Plug;
+        kind is StepKind.Unscrew or StepKind.Fasten or StepKind.Start or StepKind.Cut or StepKind.Plug or StepKind.Turn;
 
     /// <param name="signed">Sign-offs of all jobs; taken-back ones too.</param>
     public static StepMinutes Learn(IEnumerable<SignedPace> signed)

@@ -104,7 +104,7 @@ internal sealed class JobViews(
         var planned = plans.Of(id, cancel);
         var (row, plan) = (planned.Row, planned.Plan);
         var events = signOffs.Events(id);
-        var read = SignDesk.Read(events);
+        var read = SignDesk.Read(plan, events);
         var stands = StepStands.Of(plan.Steps, read, planned.Documents);
         return new(
             row.Id,

@@ -28,23 +28,26 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs, LocalTimes tim
     private const string Changing = "This job keeps changing while you are at it. Look at it again, then go on.";
 
     /// <summary>Sign-offs as the core reads them; an id that nobody can read is left out.</summary>
-    public static IReadOnlyList<SignEvent> Read(IReadOnlyList<StepEvent> events) =>
-        [
-            .. events
-                .Select(e =>
-                    StepId.TryParse(e.StepId, out var id)
-                        ? new SignEvent(
-                            id,
-                            e.Kind == StepEvent.Done,
-                            e.ByInitials,
-                            e.At,
-                            (int?)e.Count,
-                            Basis(e.Signed)
-                        )
-                        : null
-                )
-                .OfType<SignEvent>(),
-        ];
+    public static IReadOnlyList<SignEvent> Read(JobPlan plan, IReadOnlyList<StepEvent> events) =>
+        StepStands.Gathered(
+            plan,
+            [
+                .. events
+                    .Select(e =>
+                        StepId.TryParse(e.StepId, out var id)
+                            ? new SignEvent(
+                                id,
+                                e.Kind == StepEvent.Done,
+                                e.ByInitials,
+                                e.At,
+                                (int?)e.Count,
+                                Basis(e.Signed)
+                            )
+                            : null
+                    )
+                    .OfType<SignEvent>(),
+            ]
+        );
 
     public static SignedBasis? Basis(string? signed) =>
         signed is null ? null : JsonSerializer.Deserialize<SignedBasis>(signed, DocumentJson.Options);
@@ -70,7 +73,7 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs, LocalTimes tim
             sending,
             (planned, stand) =>
             {
-                var events = Read(stand.Events);
+                var events = Read(planned.Plan, stand.Events);
                 RefuseLostRace(stand.Events, id, seen);
                 RefuseStanding(planned, events, id);
                 switch (SignOff.Sign(planned.Plan, StepStands.Signed(events), id, count, overrideReason))
@@ -87,62 +90,6 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs, LocalTimes tim
             },
             cancel
         ).Event!;
-    }
-
-    /// <summary>Signs the open rest of a round of turns with one press, each step for itself, all or none.</summary>
-    /// <param name="seen">Events of the first step that the caller has seen.</param>
-    /// <returns>Steps signed, the one asked for first.</returns>
-    /// <exception cref="LockedException">The first one is locked, or is of no round.</exception>
-    public (StepEvent First, IReadOnlyList<StepId> Steps) SignRound(
-        long jobId,
-        StepId id,
-        string by,
-        long seen,
-        Sending? sending,
-        CancellationToken cancel
-    )
-    {
-        var asked = new NewStepEvent(id.ToString(), StepEvent.Done, by, null, null, null);
-        IReadOnlyList<StepId> steps = [id];
-        var first = Write(
-            jobId,
-            asked,
-            sending,
-            (planned, stand) =>
-            {
-                var events = Read(stand.Events);
-                RefuseLostRace(stand.Events, id, seen);
-                RefuseStanding(planned, events, id);
-                var signed = StepStands.Signed(events);
-                var round = SignOff.Round(planned.Plan, signed, id);
-                if (round.Count == 0)
-                    throw SignOff.Sign(planned.Plan, signed, id, null, null) switch
-                    {
-                        SignOutcome.NotInPlan gone => new InputException("/stepId", gone.Why),
-                        SignOutcome.Locked locked => new LockedException(locked.Why, locked.WaitsFor, []),
-                        _ => new InputException("/stepId", "This step belongs to no round of turns: sign it alone."),
-                    };
-                steps = [.. round.Select(s => s.Id)];
-                return Finishing(
-                    planned,
-                    new([
-                        .. round.Select(s =>
-                            asked with
-                            {
-                                StepId = s.Id.ToString(),
-                                Signed = JsonSerializer.Serialize(
-                                    SignedBasis.Of(s, planned.Documents),
-                                    DocumentJson.Options
-                                ),
-                            }
-                        ),
-                    ]),
-                    events
-                );
-            },
-            cancel
-        ).Event!;
-        return (first, steps);
     }
 
     /// <param name="with">All steps that rest on it, which are taken back with it, and no other.</param>
@@ -171,7 +118,7 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs, LocalTimes tim
             sending,
             (planned, stand) =>
             {
-                var before = Read(stand.Events);
+                var before = Read(planned.Plan, stand.Events);
                 var signed = StepStands.Signed(before);
                 RefuseLostRace(stand.Events, id, seen);
                 foreach (var s in with)
@@ -239,7 +186,7 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs, LocalTimes tim
     )
     {
         var order = planned.Order;
-        var signed = StepStands.Signed(Read(stand.Events));
+        var signed = StepStands.Signed(Read(planned.Plan, stand.Events));
         var (noted, target) = StripRecord.Note(order, signed, note);
         var after = StripRecord.With(order, noted);
         var teardown = TeardownStation.Of(after);
@@ -387,7 +334,7 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs, LocalTimes tim
     {
         if (planned.Sheets.Cutting is null)
             return null;
-        var signed = StepStands.Signed(Read(stand.Events));
+        var signed = StepStands.Signed(Read(planned.Plan, stand.Events));
         var cuts = planned.Plan.Steps.Where(s => s.Kind == StepKind.Cut).Select(s => s.Id).ToList();
         return
             cuts.Exists(c => gone.Contains(c.ToString()))

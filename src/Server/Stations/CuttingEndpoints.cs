@@ -78,7 +78,9 @@ internal static class CuttingEndpoints
     {
         var by = await Bodies.ReadAsync(request, SheetEndpoints.By);
         var step = plans.Of(id).Plan.Steps.FirstOrDefault(s => s.Kind == StepKind.Cut && s.Sheet == sheet);
-        var signed = step is not null && StepStands.Signed(SignDesk.Read(signOffs.Events(id))).Contains(step.Id);
+        var signed =
+            step is not null
+            && StepStands.Signed(SignDesk.Read(plans.Of(id).Plan, signOffs.Events(id))).Contains(step.Id);
         var set = JobSheetSet.Of(sheets.All(id));
         if (!signed)
             throw new LockedException(

@@ -109,19 +109,24 @@ internal static class InstrumentEndpoints
             }
         );
 
-    /// <summary>The driver's turn judged against a step's target while it is made.</summary>
+    /// <summary>The driver's turn judged against the target of one screw of a pass while it is made.</summary>
+    /// <param name="hole">The screw of the pass that is turned.</param>
     private static Task WatchAsync(
         long id,
         string stepId,
+        string hole,
         HttpContext context,
         JobPlans plans,
         ITorqueDriver driver,
         IHostApplicationLifetime life
     )
     {
+        var turns = plans.Of(id).Plan.Find(JobEndpoints.IdOf(stepId, "?stepId"))?.Turns ?? [];
+        if (turns.Count == 0)
+            throw new InputException("?stepId", $"\"{stepId}\" is not a pass of turns.");
         var target =
-            plans.Of(id).Plan.Find(JobEndpoints.IdOf(stepId, "?stepId"))?.Turn
-            ?? throw new InputException("?stepId", $"\"{stepId}\" is no step with a turn.");
+            turns.FirstOrDefault(t => t.Hole == hole)?.Target
+            ?? throw new InputException("?hole", $"\"{hole}\" is not a screw of this pass with a known torque.");
         return EventStream.RunAsync(
             context,
             life,

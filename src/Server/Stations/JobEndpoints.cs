@@ -59,9 +59,6 @@ internal sealed record Signature(
     string? DeviceAt = null
 );
 
-/// <summary>Steps of one round of turns, signed with one press.</summary>
-internal sealed record RoundSigned(IReadOnlyList<StepId> Steps, string By, string At);
-
 internal sealed record Opened(long Id, string Address);
 
 /// <summary>How a step stands after a sign-off or its undo.</summary>
@@ -85,7 +82,6 @@ internal static class JobEndpoints
         jobs.MapGet("/{id:long}", View);
         jobs.MapPut("/{id:long}", Change).AddEndpointFilter(Summaries.RenewAsync);
         jobs.MapPost("/{id:long}/steps/{stepId}/sign", Sign).AddEndpointFilter(Summaries.RenewAsync);
-        jobs.MapPost("/{id:long}/steps/{stepId}/sign-round", SignRound).AddEndpointFilter(Summaries.RenewAsync);
         jobs.MapPost("/{id:long}/steps/{stepId}/undo", Undo).AddEndpointFilter(Summaries.RenewAsync);
     }
 
@@ -141,34 +137,6 @@ internal static class JobEndpoints
             cancel
         );
         return TypedResults.Ok(new StepState(stepId, true, e.ByInitials, e.At, e.Count, e.OverrideReason, version + 1));
-    }
-
-    private static Ok<RoundSigned> SignRound(
-        long id,
-        string stepId,
-        Signature body,
-        HttpRequest request,
-        SignDesk desk,
-        Store.Jobs jobs,
-        TimeProvider time,
-        CancellationToken cancel
-    )
-    {
-        CheckInitials(body.By);
-        if (body.Count is not null || body.OverrideReason is not null)
-            throw new InputException(
-                body.Count is not null ? "/count" : "/overrideReason",
-                "A round is signed without a count and without a reason: what needs one is signed alone."
-            );
-        var (first, steps) = desk.SignRound(
-            id,
-            IdOf(stepId, "/stepId"),
-            body.By,
-            Versions.Expected(request),
-            SendingOf(body, jobs.Get(id), time),
-            cancel
-        );
-        return TypedResults.Ok(new RoundSigned(steps, first.ByInitials, first.At));
     }
 
     private static Ok<StepState> Undo(

@@ -148,18 +148,19 @@ public class CarrierTests
         );
         Assert.Equal("Set Full on all 4 modules and start 12 bolts loose", steps[1].Title);
         Assert.Equal((12, CountOf.Screws, "T5"), (steps[1].Count!.Value, steps[1].Counted!.Value, steps[1].Driver));
-        var bolts = steps.Where(s => s.Kind == StepKind.Turn).ToList();
-        Assert.Equal(24, bolts.Count);
-        Assert.Equal(Enumerable.Range(1, 12), bolts.Take(12).Select(b => b.Number!.Value));
-        Assert.All(bolts.Take(12), b => Assert.Equal((1, "snug", "Snug"), (b.Pass!.Value, b.HowFar, b.Done)));
-        Assert.All(bolts.Skip(12), b => Assert.Equal((2, "an eighth turn", "Home"), (b.Pass!.Value, b.HowFar, b.Done)));
-        // both rounds in the same star, each bolt on its own module
-        Assert.Equal(bolts.Take(12).Select(b => b.Board), bolts.Skip(12).Select(b => b.Board));
-        Assert.All(bolts, b => Assert.Equal($"module {b.Board}", b.Where));
-        Assert.Equal(24, bolts.Select(b => b.Id).Distinct().Count());
-        Assert.EndsWith("until it is snug", bolts[0].Title, StringComparison.Ordinal);
-        Assert.EndsWith("an eighth turn more, no further", bolts[12].Title, StringComparison.Ordinal);
-        Assert.Equal(("Round 2 of 2, in a star.", 2), (bolts[12].Detail, bolts[12].Passes!.Value));
+        var passes = steps.Where(s => s.Kind == StepKind.Turn).ToList();
+        Assert.Equal(["All snug", "All home"], passes.Select(p => p.Done));
+        Assert.Equal(
+            ["Pass 1 of 2: each until it is snug, bolts 1 to 12", "Pass 2 of 2: an eighth turn each, bolts 1 to 12"],
+            passes.Select(p => p.Title)
+        );
+        Assert.All(passes, p => Assert.Equal(Enumerable.Range(1, 12), p.Turns.Select(t => t.Number)));
+        // both passes in the same star, each bolt on its own module
+        Assert.Equal(passes[0].Targets, passes[1].Targets);
+        Assert.All(
+            passes[0].Turns,
+            t => Assert.StartsWith(t.Where["module ".Length..], t.Hole, StringComparison.Ordinal)
+        );
     }
 
     [Theory]

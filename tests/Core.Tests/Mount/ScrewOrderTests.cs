@@ -98,8 +98,13 @@ public class ScrewOrderTests
     [InlineData(1, "one turn")]
     [InlineData(1.5, "one and a half turns")]
     [InlineData(2, "two turns")]
-    [InlineData(0.3, "110°")]
-    [InlineData(10, "3600°")]
+    [InlineData(0.0625, "a sixteenth turn")]
+    [InlineData(0.3, "a quarter turn")]
+    [InlineData(0.56, "half a turn")]
+    [InlineData(0.806, "three quarters of a turn")]
+    [InlineData(0.9, "seven eighths of a turn")]
+    [InlineData(2.36, "two and three eighths turns")]
+    [InlineData(10, "ten turns")]
     [InlineData(10.5, "each to its stop")]
     public void Turns_are_said_as_a_hand_makes_them(double turns, string words) =>
         Assert.Equal(words, TurnWords.Of(turns));

@@ -5,6 +5,7 @@ using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Pads.Cutting;
+using FaithfulBracket.Core.Plans;
 using Xunit;
 
 namespace FaithfulBracket.Core.Tests;

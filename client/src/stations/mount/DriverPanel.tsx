@@ -12,26 +12,36 @@ const manners: [Schemas['TurnManner'], string][] = [
 ]
 const bad: Schemas['TurnState'][] = ['overshoot', 'cross-thread', 'skipped', 'free']
 
-/** The torque driver beside the step: how far, how hard; a met target signs the step, a fault says what to do. */
-export function DriverPanel({ jobId, step, s }: { jobId: number; step: WorkStep; s: Steps }) {
+/** The torque driver beside a pass: how far, how hard; a met target ticks its screw, a fault says what to do. */
+export function DriverPanel({
+  jobId,
+  step,
+  turn: at,
+  s,
+}: {
+  jobId: number
+  step: WorkStep
+  turn: Schemas['ScrewTurn']
+  s: Steps
+}) {
   const [turn, setTurn] = useState<TurnVerdict>()
   const [fault, setFault] = useState<string>()
   const [busy, setBusy] = useState(false)
-  const signed = useRef(false)
-  // biome-ignore lint/correctness/useExhaustiveDependencies: every step begins anew
+  const ticked = useRef(false)
+  // biome-ignore lint/correctness/useExhaustiveDependencies: every screw begins anew
   useEffect(() => {
     setTurn(undefined)
     setFault(undefined)
-    signed.current = false
-  }, [step.id])
-  useDriver(jobId, s.isSigned ? undefined : step.id, (v) => {
+    ticked.current = false
+  }, [step.id, at.hole])
+  useDriver(jobId, s.isSigned ? undefined : step.id, at.hole, (v) => {
     setTurn(v)
-    if (v.state === 'met' && !signed.current) {
-      signed.current = true
-      s.sign()
+    if (v.state === 'met' && !ticked.current) {
+      ticked.current = true
+      s.tick()
     }
   })
-  const target = step.turn!
+  const target = at.target!
   const drive = async (manner: Schemas['TurnManner']) => {
     setBusy(true)
     setFault(undefined)
@@ -67,7 +77,7 @@ export function DriverPanel({ jobId, step, s }: { jobId: number; step: WorkStep;
         role={wrong ? 'alert' : 'status'}
         className={`mt-1 min-h-7 text-[22px] leading-tight ${wrong ? 'font-semibold text-plum' : 'text-soft'}`}
       >
-        {fault ?? turn?.say ?? 'The driver signs the step when its target is met.'}
+        {fault ?? turn?.say ?? 'The driver ticks this screw when its target is met.'}
       </p>
       <div className="mt-1 flex flex-wrap gap-2">
         {manners.map(([m, name]) => (

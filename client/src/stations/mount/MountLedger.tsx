@@ -3,6 +3,7 @@ import { troublesOf } from '../here'
 import { Head, Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
 import { StepList } from '../StepList'
+import { turnNow } from '../stepLogic'
 import { BowSection } from './BowSection'
 import { Dies } from './Dies'
 import { HoleTable } from './HoleTable'
@@ -28,7 +29,8 @@ export function MountLedger({ job, here, s, select, own }: RoomProps<BowChoice>)
         </Section>
       </>
     )
-  const move = t.moves.find((m) => m.pass === s.step?.pass && m.hole === s.step?.targets[0])
+  const turn = turnNow(s.step, s.count) ?? s.step?.turns[0]
+  const move = t.moves.find((m) => m.pass === s.step?.pass && m.hole === turn?.hole)
   return (
     <>
       <Head sub={t.summary}>{capital(t.pace ?? '')}</Head>
@@ -52,8 +54,8 @@ export function MountLedger({ job, here, s, select, own }: RoomProps<BowChoice>)
         </Section>
       )}
       {move && (
-        <Section title={`This turn, pass ${move.pass} of ${t.passes}`}>
-          <Row name="screw pulls afterwards" value={move.loadText} />
+        <Section title={`${capital(turn?.thing ?? 'screw')} ${turn?.number}, pass ${move.pass} of ${t.passes}`}>
+          <Row name="pull afterwards" value={move.loadText} />
           <Row name="torque" value={move.torqueText} />
           {move.filmUm.length === 2 && (
             <Row
@@ -75,7 +77,7 @@ export function MountLedger({ job, here, s, select, own }: RoomProps<BowChoice>)
       <BowSection job={job} here={here} shown={own.bow} show={own.show} />
       <HoleTable here={here} select={select} />
       <Section title="Steps">
-        <StepList s={s} most={14} />
+        <StepList s={s} />
       </Section>
     </>
   )

@@ -8,13 +8,16 @@ export function MountOverlay({ here, s, p, big }: Pick<OverlayProps, 'here' | 's
   if (!block) return null
   const order = screws.filter((x) => !x.held).map((x) => x.hole)
   const backed = s.steps.some((x) => x.kind === 'back-plate' && s.signed.has(x.id))
-  const now = new Set(s.step?.targets ?? [])
+  // inside a pass the screw at hand is lit, and those before it are ticked
+  const turns = s.isSigned ? [] : (s.step?.turns ?? [])
+  const ticked = new Set(turns.slice(0, s.count).map((t) => t.hole))
+  const now = new Set(turns.length > 0 ? turns.slice(s.count, s.count + 1).map((t) => t.hole) : (s.step?.targets ?? []))
   const home = new Set(
     screws
       .map((x) => x.hole)
       .filter((id) => {
-        const turns = s.steps.filter((x) => x.kind === 'turn' && x.targets[0] === id)
-        return turns.length > 0 && turns.every((x) => s.signed.has(x.id))
+        const passes = s.steps.filter((x) => x.kind === 'turn' && x.targets.includes(id))
+        return passes.length > 0 && passes.every((x) => s.signed.has(x.id))
       }),
   )
   const at = Object.fromEntries(holesOf(block).map((h) => [h.id, placed(placement, [[h.x, h.y]])[0]]))
@@ -39,14 +42,16 @@ export function MountOverlay({ here, s, p, big }: Pick<OverlayProps, 'here' | 's
           const [x, y] = at[screw.hole]
           const state = now.has(screw.hole)
             ? 'now'
-            : home.has(screw.hole)
+            : home.has(screw.hole) || ticked.has(screw.hole)
               ? 'done'
               : screw.held && !backed
                 ? 'out'
                 : 'plain'
+          const tick = turns.findIndex((t) => t.hole === screw.hole)
           return (
             <ScrewSymbol
               key={screw.hole}
+              onTap={tick < 0 ? undefined : () => s.setCount(tick < s.count ? tick : tick + 1)}
               x={p.x(x)}
               y={p.y(y)}
               r={big ? 15 : 10}

@@ -1,6 +1,8 @@
 import { lazy, useState } from 'react'
 import { holesOf, placed } from '../../mat/place'
-import type { OverlayProps, Room, RoomProps } from '../room'
+import { capital } from '../../ui/format'
+import type { AtHand, OverlayProps, Room, RoomProps } from '../room'
+import { doneOf, turnNow } from '../stepLogic'
 import { BowLayer, type BowShown } from './BowLayer'
 import { MountLedger } from './MountLedger'
 import { MountOverlay } from './MountOverlay'
@@ -29,7 +31,7 @@ export const room: Room<BowChoice> = {
     shows: (here) => !!here.tightening,
     View: ({ job, here, onClose }) => <Practice job={job} here={here} onClose={onClose} />,
   },
-  bench: { Panel: TurnPanel, focus: ringNear },
+  bench: { Panel: TurnPanel, focus: ringNear, atHand },
 }
 
 function Overlay(props: OverlayProps<BowChoice>) {
@@ -41,12 +43,23 @@ function Overlay(props: OverlayProps<BowChoice>) {
   )
 }
 
+/** The screw of the pass that is turned next, how far, and what is special about it. */
+function atHand({ s }: RoomProps<BowChoice>, count: number): AtHand | null {
+  const turn = turnNow(s.step, count)
+  if (!s.step || !turn) return null
+  const driver = turn.driver && turn.driver !== s.step.driver ? ` (${turn.driver})` : ''
+  return {
+    say: `${capital(turn.thing)} ${turn.number}${driver}, ${turn.where}: ${turn.howFar}${turn.caution ? `. ${turn.caution}` : ''}`,
+    done: doneOf(s.step, count),
+  }
+}
+
 /** Round the die while its ring is turned, else the whole board. */
 function ringNear({ here, s }: RoomProps<BowChoice>): number[][] | undefined {
-  const ids = s.step?.targets ?? []
-  if (ids.length !== 1 || !here.block) return undefined
+  const turn = turnNow(s.step, s.count)
+  if (!turn || !here.block) return undefined
   const holes = holesOf(here.block).filter((h) => h.role === 'retention')
-  if (!holes.some((h) => h.id === ids[0])) return undefined
+  if (!holes.some((h) => h.id === turn.hole)) return undefined
   const [left, up] = [14, 12]
   return holes
     .map((h) => placed(here.placement, [[h.x, h.y]])[0])

@@ -4,8 +4,8 @@ using Xunit;
 
 namespace FaithfulBracket.Core.Tests;
 
-/// <summary>A round of turns signed with one press, and what a plan's route card says of it.</summary>
-public class RoundTests
+/// <summary>How steps stand and what a plan's route card shows of it.</summary>
+public class RouteCardTests
 {
     private static readonly JobPlan Plan = JobPlanner.Plan(
         new()
@@ -20,52 +20,24 @@ public class RoundTests
         }
     );
 
-    private static readonly IReadOnlyList<WorkStep> Turns = [.. Plan.Steps.Where(s => s.Round is not null)];
-
-    private static List<WorkStep> Of(int pass) => [.. Turns.Where(s => s.Pass == pass)];
-
-    /// <summary>Everything before the first turn.</summary>
-    private static HashSet<StepId> Before() => [.. Plan.Steps.TakeWhile(s => s.Round is null).Select(s => s.Id)];
-
-    private static IEnumerable<StepId> Signs(IReadOnlySet<StepId> signed, StepId from) =>
-        SignOff.Round(Plan, signed, from).Select(s => s.Id);
-
+    /// <summary>Turns were steps of their own once: where all of a pass are signed, the pass is.</summary>
     [Fact]
-    public void The_first_press_signs_the_whole_round_and_nothing_of_the_next()
+    public void A_pass_stands_signed_where_each_of_its_turns_was_signed_before_passes_were_steps()
     {
-        var first = Of(1);
-        Assert.Equal(4, first.Count);
-        Assert.True(Turns.Max(s => s.Pass) > 1);
-        Assert.Equal(first.Select(s => s.Id), Signs(Before(), first[0].Id));
+        var pass = Plan.Steps.First(s => s.Turns.Count > 0);
+        Assert.Equal(pass.Turns.Select(t => $"mount.turn-1-{t.Hole}"), pass.Once.Select(o => o.ToString()));
+        List<SignEvent> events = [.. pass.Once.Select(id => new SignEvent(id, true, "QA", "2026-01-01", null, null))];
+        StepStand Stand(List<SignEvent> of) => StepStands.Of([pass], StepStands.Gathered(Plan, of), []).Single();
+        Assert.Equal(
+            (true, "QA", 4, 0),
+            (Stand(events).Signed, Stand(events).By, Stand(events).Count, Stand(events).Version)
+        );
+        Assert.False(Stand([.. events.Skip(1)]).Signed);
+        Assert.False(Stand([.. events, events[0] with { Done = false }]).Signed);
+        // undone as a pass it is open, whatever its turns say
+        var undone = Stand([.. events, new(pass.Id, false, "QA", "2026-01-02", null, null)]);
+        Assert.Equal((false, 1), (undone.Signed, undone.Version));
     }
-
-    [Fact]
-    public void From_the_middle_of_a_round_only_what_is_open_from_there_on_is_signed()
-    {
-        var first = Of(1);
-        HashSet<StepId> signed = [.. Before(), first[0].Id];
-        Assert.Equal(first.Skip(1).Select(s => s.Id), Signs(signed, first[1].Id));
-        // one in between that stands already is passed over
-        signed.Add(first[2].Id);
-        Assert.Equal([first[1].Id, first[3].Id], Signs(signed, first[1].Id));
-    }
-
-    [Fact]
-    public void A_round_that_is_locked_signs_nothing()
-    {
-        Assert.Empty(Signs(new HashSet<StepId>(), Of(1)[0].Id));
-        HashSet<StepId> done = [.. Before(), .. Of(1).Select(s => s.Id)];
-        Assert.Equal(Of(2).Select(s => s.Id), Signs(done, Of(2)[0].Id));
-    }
-
-    [Fact]
-    public void A_step_of_no_round_is_signed_alone()
-    {
-        Assert.Empty(Signs(Before(), Plan.Steps.First().Id));
-        Assert.Empty(Signs(Before(), new(Station.Mount, null, "none such")));
-    }
-
-    // ---- the route card
 
     private static IReadOnlyList<StationState> Card(IEnumerable<StepId> signed, params DocumentStand[] changed) =>
         RouteCard.Of(

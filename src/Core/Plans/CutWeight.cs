@@ -1,7 +1,8 @@
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Schedule;
 
-namespace FaithfulBracket.Core.Pads;
+namespace FaithfulBracket.Core.Plans;
 
 /// <summary>What one way of cutting the pads of an order costs.</summary>
 /// <param name="Minutes">Cutting, peeling and laying, until the shop's own times tell better.</param>

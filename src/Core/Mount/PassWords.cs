@@ -1,0 +1,55 @@
+using FaithfulBracket.Core.Orders;
+
+namespace FaithfulBracket.Core.Mount;
+
+/// <summary>One pass over a ring in a sentence: how far, and in which order.</summary>
+internal static class PassWords
+{
+    /// <summary>As many numbers are read at a glance; more are a run.</summary>
+    private const int MostNumbers = 8;
+
+    /// <param name="ring">Ring that a hole belongs to, as a word before "screws".</param>
+    public static string Title(IReadOnlyList<ScrewTurn> turns, int pass, int passes, Func<string, string> ring)
+    {
+        var amounts = turns.GroupBy(t => t.HowFar).ToList();
+        var name = $"Pass {pass} of {passes}: ";
+        if (amounts.Count == 1)
+            return $"{name}{Each(turns[0].HowFar)}, {Numbers(turns)}";
+        var rings = amounts.ConvertAll(a => string.Join(" and ", a.Select(t => ring(t.Hole)).Distinct()));
+        return name
+            + (
+                rings.Distinct().Count() == rings.Count
+                    ? string.Join(", ", amounts.Select((a, i) => $"{rings[i]} {Plural(a)} {a.Key}"))
+                    : string.Join(", ", amounts.Select(a => $"{Numbers([.. a])} {a.Key}"))
+            );
+    }
+
+    /// <summary>How the order goes.</summary>
+    public static string Order(IReadOnlyList<ScrewTurn> turns) =>
+        turns.Count == 2
+            ? $"Alternate between the two {turns[0].Thing}s, little by little. Never turn one home before the other."
+            : $"Turn the {turns[0].Thing}s in the order of their numbers.";
+
+    /// <summary>"half a turn each", "each until it grips, then an eighth turn".</summary>
+    private static string Each(string howFar) =>
+        howFar.StartsWith("each ", StringComparison.Ordinal) ? howFar
+        : howFar.EndsWith("turn", StringComparison.Ordinal) || howFar.EndsWith("turns", StringComparison.Ordinal)
+            ? howFar.Contains(',', StringComparison.Ordinal) ? $"each {howFar}"
+                : $"{howFar} each"
+        : $"each {howFar}";
+
+    private static string Plural(IEnumerable<ScrewTurn> turns) =>
+        turns.Count() == 1 ? turns.First().Thing : $"{turns.First().Thing}s";
+
+    private static string Numbers(IReadOnlyList<ScrewTurn> turns)
+    {
+        List<int> numbers = [.. turns.Select(t => t.Number)];
+        var run = numbers.Zip(numbers.Skip(1), (a, b) => b == a + 1).All(x => x);
+        return $"{Plural(turns)} "
+            + (
+                numbers.Count > 2 && run ? $"{numbers[0]} to {numbers[^1]}"
+                : numbers.Count <= MostNumbers ? string.Join(" ", numbers)
+                : $"{string.Join(" ", numbers.Take(MostNumbers - 1))} and {numbers.Count - MostNumbers + 1} more"
+            );
+    }
+}
