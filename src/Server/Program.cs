@@ -192,6 +192,7 @@ TraceStore.Map(app);
 PasteStream.Map(app);
 LiveEndpoint.Map(app);
 WhatIfEndpoints.Map(app);
+TravellerEndpoints.Map(app);
 ExpectEndpoints.Map(app);
 LogEndpoints.Map(app);
 BenchEndpoint.Map(app);

@@ -26,7 +26,11 @@ internal static class MountScrews
     public static IEnumerable<BlockHole> Sequence(Block block, List<BlockHole> first, TighteningResult? tightening) =>
         tightening is null
             ? block.Plates.SelectMany(p => ScrewOrder.Of([.. p.Holes.Intersect(first)]))
-            : tightening.Order.Select(id => first.First(h => h.Id == id));
+            : [.. tightening.Order.Select(id => first.First(h => h.Id == id)), .. Untold(first, tightening)];
+
+    /// <summary>Screws that go in now and that the simulation does not turn: those of a second half, or behind the board.</summary>
+    public static IReadOnlyList<BlockHole> Untold(List<BlockHole> first, TighteningResult tightening) =>
+        ScrewOrder.Of([.. first.Where(h => !tightening.Order.Contains(h.Id))]);
 
     public static IEnumerable<BlockHole> Numbered(List<BlockHole> sequence, List<BlockHole> held) =>
         sequence.Concat(ScrewOrder.Of([.. held.Except(sequence)]));

@@ -77,7 +77,7 @@ public static class MountStation
                 )
             )),
         ];
-        return new(pairs, holes, MountSteps.Of(order, match, pairs, ways, seats ?? [], teardown), troubles.List);
+        return new(pairs, holes, MountSteps.Of(order, match, pads, pairs, ways, seats ?? [], teardown), troubles.List);
     }
 
     /// <summary>Turns at a time; null for the fewest passes.</summary>

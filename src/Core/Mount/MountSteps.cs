@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Pads.Seating;
 using FaithfulBracket.Core.Sockets;
 using FaithfulBracket.Core.Teardown;
@@ -14,6 +15,7 @@ internal static class MountSteps
     public static StationPlan Of(
         WorkOrder order,
         MatchResult match,
+        PadsResult pads,
         IReadOnlyList<PairMount> mounts,
         Ways ways,
         IReadOnlyList<SeatPlan> seats,
@@ -30,7 +32,15 @@ internal static class MountSteps
             var seat = seats.FirstOrDefault(x => x.Pair == fit.Key && x.Board == on.Board);
             if (fit.On[0].Board == on.Board)
                 steps.AddRange(Bridging.Before(order, pair));
-            var own = new OneBoard(order, pair, on, mount.Tightening, ways, SocketMount.Turned(seat)).Steps();
+            var own = new OneBoard(
+                order,
+                pair,
+                on,
+                mount.Tightening,
+                ways,
+                SocketMount.Turned(seat),
+                pads.Pieces
+            ).Steps();
             steps.AddRange(seat is null ? own : new SocketMount(order, seat, ways).Over([.. own], mount.Tightening));
             if (fit.On[^1].Board == on.Board && pair.Block.Carriers.Count == 0)
                 steps.AddRange(Finish(order, pair));
@@ -113,12 +123,24 @@ internal static class MountSteps
         private readonly List<BlockHole> _first;
         private readonly List<BlockHole> _held;
         private readonly List<BlockHole> _sequence;
+        private readonly ILookup<Face, PadPiece> _pads;
         private readonly ScrewPlaces _places;
         private readonly Dictionary<string, int> _number;
 
         /// <param name="turned">What is turned: screw, nut or stud.</param>
-        public OneBoard(WorkOrder order, Pair pair, BoardFit on, TighteningResult? tightening, Ways ways, string turned)
+        public OneBoard(
+            WorkOrder order,
+            Pair pair,
+            BoardFit on,
+            TighteningResult? tightening,
+            Ways ways,
+            string turned,
+            IReadOnlyList<PadPiece> pieces
+        )
         {
+            _pads = pieces
+                .Where(p => p.Pair == pair.Key && p.Board == on.Board && p.Where is null)
+                .ToLookup(p => p.Face);
             (_order, _pair, _on, _tightening, _ways, _turned) = (order, pair, on, tightening, ways, turned);
             (_first, _held) = MountScrews.Split(on.Laid.Block, ways);
             _sequence = [.. MountScrews.Sequence(on.Laid.Block, _first, tightening)];
@@ -153,10 +175,15 @@ internal static class MountSteps
                 yield return Lower();
             yield return Start();
             if (_tightening is { } t)
+            {
                 foreach (var pass in t.Moves.GroupBy(m => m.Pass).OrderBy(g => g.Key))
                     yield return Turned(t, [.. pass]);
+                var turned = t.Moves.Select(m => m.Hole).ToHashSet();
+                if (_sequence.FindAll(h => !turned.Contains(h.Id)) is { Count: > 0 } rest)
+                    yield return Untold("turn-rest", rest);
+            }
             else if (_sequence.Count > 0)
-                yield return Untold();
+                yield return Untold("turn-1", _sequence);
             if (block.BackPlate is not null)
                 yield return BackPlate();
             foreach (var plate in block.StockPlates.Where(p => p.Pair is null && !BehindScrews.FromStart(block, p)))
@@ -165,8 +192,15 @@ internal static class MountSteps
 
         private bool Behind => _pair.Block.Kind == BlockKind.BackPlate;
 
-        private WorkStep Lower() =>
-            new()
+        /// <summary>Pads of a face whose outer film comes off when the block closes over them.</summary>
+        private int OuterFilms(Func<Face, bool> on) =>
+            PadSteps.OuterLast(_pair, _ways) ? _pads.Where(g => on(g.Key)).Sum(g => g.Count()) : 0;
+
+        private WorkStep Lower()
+        {
+            var faces = _on.Laid.Block.Plates.Select(p => p.Face).ToHashSet();
+            var films = OuterFilms(faces.Contains);
+            return new()
             {
                 Id = Id("lower"),
                 Kind = StepKind.Lower,
@@ -178,13 +212,22 @@ internal static class MountSteps
                     Behind ? $"Lay {_order.Name(_pair)} behind {TheBoard}, its holes over those left open"
                     : FromBack ? $"Lower {TheBoard} onto {_order.Name(_pair)}, holes visible from above"
                     : $"Lower {_order.Name(_pair)} onto {TheBoard}",
-                Detail = "Line up before contact: sliding smears paste and drags pads. Leads routed out from under.",
+                Detail =
+                    (
+                        films > 0
+                            ? $"Peel the outer film off {(films == 1 ? "the pad" : $"all {films} pads")} first and count. "
+                            : ""
+                    ) + "Line up before contact: sliding smears paste and drags pads. Leads routed out from under.",
                 Caution =
                     _ways.Pressing == Pressing.Light
                         ? "Press lightly over the die only, never on a corner."
                         : "Do not press down while screwing.",
                 Targets = [.. _first.Select(h => h.Id)],
+                Count = films > 0 ? films : null,
+                Counted = films > 0 ? CountOf.Films : null,
+                Facts = films > 0 ? [new($"{films}", films == 1 ? "film" : "films")] : [],
             };
+        }
 
         private WorkStep Start()
         {
@@ -280,11 +323,11 @@ internal static class MountSteps
         }
 
         /// <summary>Every screw home in its order, where no simulation says by how much at a time.</summary>
-        private WorkStep Untold() =>
+        private WorkStep Untold(string target, IReadOnlyList<BlockHole> holes) =>
             Pass(
-                "turn-1",
+                target,
                 [
-                    .. _sequence.Select(h => new ScrewTurn(h.Id, _number[h.Id], Thing, Where(h), Home(h))
+                    .. holes.Select(h => new ScrewTurn(h.Id, _number[h.Id], Thing, Where(h), Home(h))
                     {
                         Driver = Driver(h),
                     }),
@@ -293,11 +336,11 @@ internal static class MountSteps
                 1
             ) with
             {
-                Title = $"Turn {HowMany.Of(_sequence.Count, Thing)} home in order, little by little",
+                Title = $"Turn {HowMany.Of(holes.Count, Thing)} home in order, little by little",
                 Detail = "Never one home before the others: go round in small equal turns.",
                 Done = "All home",
                 Caution = "Do not press down on the block. Stop if the board bends.",
-                Once = [.. _sequence.Select(h => Id($"home-{h.Id}"))],
+                Once = [.. holes.Select(h => Id($"home-{h.Id}"))],
             };
 
         private WorkStep Pass(string target, IReadOnlyList<ScrewTurn> turns, int pass, int passes) =>
@@ -341,12 +384,17 @@ internal static class MountSteps
                     _ways.BackPlateScrews == BackPlateScrews.All
                         ? $"Take {HowMany.Of(_held.Count, "screw")} out again, set the back plate with its pads, and put them through it"
                         : $"Set the back plate with its pads and {HowMany.Of(_held.Count, "screw")}, started loose, then firm",
-                Detail = Bridge() ?? "Its own pads and washers; nothing may short.",
+                Detail = BackFilms() + (Bridge() ?? "Its own pads and washers; nothing may short."),
                 Caution = "A back plate that touches a lead or a pin is a short circuit.",
                 Targets = [.. _held.Select(h => h.Id)],
                 Count = _held.Count,
                 Counted = CountOf.Screws,
             };
+
+        private string BackFilms() =>
+            OuterFilms(f => f == Face.Back) is var films and > 0
+                ? $"Peel the outer film off its {HowMany.Of(films, "pad")} first. "
+                : "";
 
         /// <summary>A stock plate that the die ring goes through lies under the board before the first screw.</summary>
         private WorkStep StockUnder(StockPlate plate) =>

@@ -135,6 +135,26 @@ public static class Schools
             ]
         ),
         new(
+            "films",
+            Station.Pads,
+            "When the outer films come off",
+            "outer-last",
+            [
+                Way(
+                    "outer-last",
+                    "last, right before the block closes",
+                    "Nothing settles on an open pad; the films are counted at the block.",
+                    w => w with { Films = PadFilms.OuterLast }
+                ),
+                Way(
+                    "both",
+                    "both at laying",
+                    "Each pad is finished in one go; keep dust and lint away until the block is on.",
+                    w => w with { Films = PadFilms.Both }
+                ),
+            ]
+        ),
+        new(
             "pads-on",
             Station.Pads,
             "Where pads are laid",

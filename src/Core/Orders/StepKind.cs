@@ -42,6 +42,9 @@ public enum StepKind
     Connect,
     Look,
     LeakTest,
+
+    /// <summary>Fill the loop and bleed it.</summary>
+    Fill,
     Boot,
     Store,
     Note,

@@ -12,6 +12,13 @@ public enum PadCutting
     Strips,
 }
 
+public enum PadFilms
+{
+    /// <summary>The outer film comes off last, right before something closes over the pad.</summary>
+    OuterLast,
+    Both,
+}
+
 public enum PadsOn
 {
     ByTack,
@@ -118,6 +125,7 @@ public sealed record Ways
     public Cleaning Cleaning { get; init; }
     public PadCutting Cut { get; init; }
     public PadsOn PadsOn { get; init; }
+    public PadFilms Films { get; init; }
 
     /// <summary>On bare silicon.</summary>
     public PasteWay PasteDie { get; init; } = PasteWay.Spread;

@@ -31,6 +31,7 @@ public static class WhatToFeel
             StepKind.Connect => "It clicks or stops short of the board; a gentle pull does not move it.",
             StepKind.Look => "The same sliver of light all along each edge; none at the die.",
             StepKind.LeakTest => "Dry paper under every joint when the wait is over.",
+            StepKind.Fill => "No bubble crosses the block for a minute, and the level in the reservoir stays.",
             StepKind.Boot => "A picture, and every sensor shows a figure that can be.",
             StepKind.Store => "Every cell of the tray goes into its own bag with its label.",
             StepKind.Fasten => "The length you took out goes back in: it stops where it stopped before.",

@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 
@@ -15,6 +16,9 @@ public sealed record WorkStep
 
     /// <summary>What to do, one sentence.</summary>
     public required string Title { get; init; }
+
+    /// <summary>What is turned over before it, in a sentence; null where nothing is.</summary>
+    public string? TurnOver { get; init; }
 
     /// <summary>Why, or how, in a sentence.</summary>
     public string? Detail { get; init; }
@@ -76,6 +80,14 @@ public sealed record WorkStep
 
     /// <summary>What its picture shows; null where the mat does.</summary>
     public StepPicture? Picture { get; init; }
+
+    /// <summary>What is done to which thing, in order; empty for a step of reading or deciding.</summary>
+    public IReadOnlyList<Act> Acts { get; init; } = [];
+
+    /// <summary>
+    /// Which face of each board is up after the turn with which the step begins; null where no board is laid down.
+    /// </summary>
+    public IReadOnlyDictionary<string, Face>? Up { get; init; }
 
     /// <summary>Steps that must be signed before this one.</summary>
     public IReadOnlyList<StepId> Locks { get; init; } = [];

@@ -7,8 +7,16 @@ namespace FaithfulBracket.Core.Pads;
 /// <summary>Cut the sheets, then lay each group of pads and count the films.</summary>
 internal static class PadSteps
 {
-    /// <summary>Protective films on a pad.</summary>
-    public const int FilmsAPad = 2;
+    /// <summary>
+    /// Films that come off when a piece is laid: the inner one, and the outer one too where that is the way chosen or
+    /// where nothing that is lowered closes over it.
+    /// </summary>
+    private static int FilmsAtLaying(Pair pair, PadPiece piece, Ways ways) =>
+        OuterLast(pair, ways) && piece.Where is null ? 1 : 2;
+
+    /// <summary>Whether the outer films of a block's pads come off when it closes.</summary>
+    public static bool OuterLast(Pair pair, Ways ways) =>
+        ways.Films == PadFilms.OuterLast && pair.Block.Carriers.Count == 0 && pair.Block.Halves.Count == 0;
 
     private static readonly Dictionary<PartKind, string> Words = new()
     {
@@ -75,7 +83,8 @@ internal static class PadSteps
     {
         var first = list[0];
         var words = first.Where ?? On(list);
-        var films = list.Count * FilmsAPad;
+        var each = FilmsAtLaying(pair, first, ways);
+        var films = list.Count * each;
         var one = list.Count == 1;
         var pads = list.Exists(p => p.Parts.Count > 1)
             ? one
@@ -98,12 +107,16 @@ internal static class PadSteps
             Kind = StepKind.Lay,
             Board = first.Board,
             Pair = pair.Key,
-            Done = $"{list.Count} laid, {films} films off",
+            Done = $"{list.Count} laid, {HowMany.Of(films, "film")} off",
             Title = FormattableString.Invariant(
                 $"Lay {list.Count} {first.ThicknessMm:0.0#} mm {pads} on the {words}{order.On(first.Board)}, {(one ? "letter" : "letters")} {Letters(ids)}"
             ),
             Detail = first.Where is null
-                ? $"Film off both sides of each, {films} films in all. Press each on its chip; {Where(ways, first)}."
+                ? (
+                    each == 1
+                        ? $"Peel the inner film of each, {HowMany.Of(films, "film")} in all; the outer one stays on. "
+                        : $"Film off both sides of each, {films} films in all. "
+                ) + $"Press each on its chip; {Where(ways, first)}."
                 : $"Film off both sides of each, {films} films in all, drawn slowly: these stretch and are "
                     + "trimmed. Clear of every bolt hole, with room to spread.",
             Caution = "Film left on a pad cooks the chip under it: count the films.",

@@ -7,6 +7,7 @@ using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Pads.Stock;
 using FaithfulBracket.Core.Paste;
+using FaithfulBracket.Core.Plans.Walk;
 using FaithfulBracket.Core.Prep;
 using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Core.Sockets;
@@ -42,22 +43,57 @@ public static class JobPlanner
         var loop = OrderLoop.Of(order, match, ways, c.Shop);
         var prove = ProveStation.Of(order, pads, paste, c.Readings, ways, seats, loop, c.Shop.LeakHoldS);
         var stock = c.Drawer.PasteOr(c.PasteId);
-        return new()
+        return Walked(
+            order,
+            new()
+            {
+                Match = match,
+                Kit = KitStation.Of(order, c.Drawer, Needs(pads, paste, stock?.Id), seats, match),
+                Teardown = teardown,
+                Prep = prep,
+                Pads = pads,
+                Paste = paste,
+                Mount = mount,
+                Prove = prove,
+                Care = CareStation.Of(
+                    order,
+                    match,
+                    teardown,
+                    pads,
+                    paste,
+                    prove,
+                    c.AsFound,
+                    stock,
+                    ways,
+                    c.Shop,
+                    seats
+                ),
+                Seats = seats,
+                Loop = loop,
+                Evidence = evidence,
+                Schools = Schools.For(order),
+                Troubles = [.. teardown.Troubles, .. pads.Troubles, .. mount.Troubles],
+            }
+        );
+    }
+
+    /// <summary>The plan with the acts of every step.</summary>
+    private static JobPlan Walked(WorkOrder order, JobPlan plan)
+    {
+        var scene = BenchScene.Of(order, plan.Match, plan.Pads, plan.Paste);
+        var walked = new Queue<WorkStep>(StepActs.On(order, plan.Match, plan.Pads, scene, plan.Steps));
+        StationPlan On(StationPlan sheet) => sheet with { Steps = [.. sheet.Steps.Select(_ => walked.Dequeue())] };
+        return plan with
         {
-            Match = match,
-            Kit = KitStation.Of(order, c.Drawer, Needs(pads, paste, stock?.Id), seats, match),
-            Teardown = teardown,
-            Prep = prep,
-            Pads = pads,
-            Paste = paste,
-            Mount = mount,
-            Prove = prove,
-            Care = CareStation.Of(order, match, teardown, pads, paste, prove, c.AsFound, stock, ways, c.Shop, seats),
-            Seats = seats,
-            Loop = loop,
-            Evidence = evidence,
-            Schools = Schools.For(order),
-            Troubles = [.. teardown.Troubles, .. pads.Troubles, .. mount.Troubles],
+            Match = plan.Match with { Sheet = On(plan.Match.Sheet) },
+            Kit = plan.Kit with { Sheet = On(plan.Kit.Sheet) },
+            Teardown = plan.Teardown with { Sheet = On(plan.Teardown.Sheet) },
+            Prep = plan.Prep with { Sheet = On(plan.Prep.Sheet) },
+            Pads = plan.Pads with { Sheet = On(plan.Pads.Sheet) },
+            Paste = plan.Paste with { Sheet = On(plan.Paste.Sheet) },
+            Mount = plan.Mount with { Sheet = On(plan.Mount.Sheet) },
+            Prove = plan.Prove with { Sheet = On(plan.Prove.Sheet) },
+            Care = plan.Care with { Sheet = On(plan.Care.Sheet) },
         };
     }
 

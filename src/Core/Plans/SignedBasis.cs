@@ -61,13 +61,15 @@ public sealed record SignedBasis
             return changed;
         if (Title != now.Title)
             changed.Add($"It said “{Title}”, now “{now.Title}”.");
-        foreach (var f in Facts)
+        // when the films of a pad come off is a choice of how: the pad that was laid is the same
+        var films = step.Kind == StepKind.Lay && Kind == StepKind.Lay;
+        foreach (var f in Facts.Where(f => !films || f.Label is not ("film" or "films")))
         {
             var value = now.Facts.FirstOrDefault(x => x.Label == f.Label)?.Value;
             if (value is not null && value != f.Value)
                 changed.Add($"{f.Label}: {f.Value} became {value}.");
         }
-        if (Count != now.Count && Title == now.Title)
+        if (Count != now.Count && Title == now.Title && !films)
             changed.Add($"{Count?.ToString() ?? "nothing"} to count became {now.Count?.ToString() ?? "nothing"}.");
         return changed;
     }

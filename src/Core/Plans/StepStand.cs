@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Bench;
+using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 
 namespace FaithfulBracket.Core.Plans;
@@ -25,7 +27,16 @@ public sealed record StepStand(
     int Version,
     bool LookAgain,
     IReadOnlyList<string> Changed
-);
+)
+{
+    public required StepKind Kind { get; init; }
+    public int? Pass { get; init; }
+    public int? Passes { get; init; }
+
+    /// <summary>Which face of each board is up after the turn with which the step begins.</summary>
+    public IReadOnlyDictionary<string, Face>? Up { get; init; }
+    public IReadOnlyList<Act> Acts { get; init; } = [];
+}
 
 /// <summary>How every step of a plan stands, from the sign-offs in their order.</summary>
 public static class StepStands
@@ -104,6 +115,13 @@ public static class StepStands
             own.Count(e => !e.Gathered),
             changed.Count > 0,
             changed
-        );
+        )
+        {
+            Kind = step.Kind,
+            Pass = step.Pass,
+            Passes = step.Passes,
+            Up = step.Up,
+            Acts = step.Acts,
+        };
     }
 }

@@ -135,22 +135,30 @@ public static class ProveStation
                 new("0.5 bar", "at most"),
             ],
         };
-        if (order.Boxes.Count > 1)
-            yield return new()
-            {
-                Id = new(Station.Prove, null, "bleed"),
-                Kind = StepKind.Run,
-                Done = "No bubbles",
-                Title = $"Bleed all {order.Boxes.Count} blocks: pump on, tilt until no bubble comes",
-                Detail = "Air stays longest in the highest block and in the one with the least flow.",
-                Caution = "Nothing powered but the pump.",
-            };
+        StepId bled = new(Station.Prove, null, "bleed"),
+            filled = new(Station.Prove, null, "fill");
+        yield return new()
+        {
+            Id = filled,
+            Kind = StepKind.Fill,
+            Done = "Filled, no bubbles",
+            Title =
+                order.Boxes.Count > 1
+                    ? $"Fill the loop with coolant and bleed all {order.Boxes.Count} blocks"
+                    : "Fill the loop with coolant and bleed it",
+            Detail =
+                "Test water out first. Pump on, tilt until no bubble comes. "
+                + "Air stays longest in the highest block and in the one with the least flow.",
+            Caution = "Do not power anything but the pump until the loop is filled and dry outside.",
+            Once = order.Boxes.Count > 1 ? [bled] : [],
+        };
         yield return new()
         {
             Id = new(Station.Prove, null, "boot"),
             Kind = StepKind.Boot,
             Done = "It boots",
             Title = "Plug in the sensor leads and boot",
+            Locks = [filled],
         };
         foreach (var seat in seats)
             yield return MemorySpeed(order, seat);

@@ -122,6 +122,7 @@ public sealed class StepMinutes
             StepKind.Connect => 0.7,
             StepKind.Look => 2,
             StepKind.LeakTest => 5,
+            StepKind.Fill => 10,
             StepKind.Boot => 4,
             StepKind.Store => 3,
             StepKind.Note => 3,

@@ -3,19 +3,19 @@ using FaithfulBracket.Core.Boards;
 namespace FaithfulBracket.Core.Teardown;
 
 /// <summary>Something that has to be done once: a fastener group out, a lead off, a piece lifted.</summary>
-internal sealed record Act(TeardownAction Action, string Target, string? Driver, Face Face);
+internal sealed record TeardownAct(TeardownAction Action, string Target, string? Driver, Face Face);
 
 /// <summary>The stock assembly as acts and what has to come before each. At most 128 acts.</summary>
 internal sealed class AssemblyGraph
 {
     private const int MostActs = TeardownPlanner.MostActs;
 
-    public IReadOnlyList<Act> Acts { get; }
+    public IReadOnlyList<TeardownAct> Acts { get; }
 
     /// <summary>For each act the acts that must be done before it, as bits.</summary>
     public UInt128[] Before { get; }
 
-    private AssemblyGraph(IReadOnlyList<Act> acts)
+    private AssemblyGraph(IReadOnlyList<TeardownAct> acts)
     {
         Acts = acts;
         Before = new UInt128[acts.Count];
@@ -27,13 +27,13 @@ internal sealed class AssemblyGraph
         // screws before leads before lifts where nothing else decides
         var source = assembly;
         assembly = Staying.Without(source);
-        List<Act> acts =
+        List<TeardownAct> acts =
         [
-            .. assembly.Fasteners.Select(f => new Act(TeardownAction.Unscrew, f.Id, f.Driver, f.Face)),
-            .. assembly.Leads.Select(l => new Act(TeardownAction.Unplug, l.Id, null, l.Face)),
+            .. assembly.Fasteners.Select(f => new TeardownAct(TeardownAction.Unscrew, f.Id, f.Driver, f.Face)),
+            .. assembly.Leads.Select(l => new TeardownAct(TeardownAction.Unplug, l.Id, null, l.Face)),
             .. assembly
                 .Pieces.Where(p => p.Id != Assembly.BoardId)
-                .Select(p => new Act(TeardownAction.Lift, p.Id, null, p.Face)),
+                .Select(p => new TeardownAct(TeardownAction.Lift, p.Id, null, p.Face)),
         ];
         if (acts.Count > MostActs)
             throw new InputException(

@@ -8,7 +8,7 @@ internal static class TeardownReasons
     public static TeardownStep Describe(
         Board board,
         Assembly assembly,
-        Act act,
+        TeardownAct act,
         IReadOnlyList<TeardownStep> before,
         bool flipped,
         bool changed

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Orders;
@@ -18,6 +19,7 @@ public static class DocumentJson
         options.Converters.Add(new PolygonConverter());
         options.Converters.Add(new PrecedenceConverter());
         options.Converters.Add(new StepIdConverter());
+        options.Converters.Add(new ThingIdConverter());
         options.DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull;
         options.NumberHandling = JsonNumberHandling.Strict;
         options.Encoder = System.Text.Encodings.Web.JavaScriptEncoder.UnsafeRelaxedJsonEscaping;
@@ -60,6 +62,17 @@ public static class DocumentJson
                 : throw new JsonException("Expected the id of a step.");
 
         public override void Write(Utf8JsonWriter writer, StepId value, JsonSerializerOptions options) =>
+            writer.WriteStringValue(value.ToString());
+    }
+
+    private sealed class ThingIdConverter : JsonConverter<ThingId>
+    {
+        public override ThingId Read(ref Utf8JsonReader reader, Type type, JsonSerializerOptions options) =>
+            ThingId.TryParse(reader.GetString(), out var id)
+                ? id
+                : throw new JsonException("Expected the id of a thing.");
+
+        public override void Write(Utf8JsonWriter writer, ThingId value, JsonSerializerOptions options) =>
             writer.WriteStringValue(value.ToString());
     }
 

@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Orders;
@@ -23,7 +24,10 @@ internal sealed class OpenApiShapes : IOpenApiSchemaTransformer
                     Items = new OpenApiSchema { Type = JsonSchemaType.Number },
                 }
             );
-        else if ((Nullable.GetUnderlyingType(type) ?? type) == typeof(StepId))
+        else if (
+            (Nullable.GetUnderlyingType(type) ?? type) is var plain
+            && (plain == typeof(StepId) || plain == typeof(ThingId))
+        )
         {
             schema.Type = JsonSchemaType.String;
             schema.Properties?.Clear();

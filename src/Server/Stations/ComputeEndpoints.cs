@@ -32,6 +32,8 @@ internal static class ComputeEndpoints
         Posted(compute.MapPost("/identify", IdentifyEndpoint.AnswerAsync), IdentifyEndpoint.InWords);
         Posted(compute.MapPost("/trace", TraceEndpoint.AnswerAsync), TraceEndpoint.InWords);
         Posted(compute.MapPost("/work-order", WorkOrderEndpoint.AnswerAsync), WorkOrderEndpoint.InWords);
+        Posted(compute.MapPost("/traveller", WalkEndpoints.TravellerAsync), WalkEndpoints.InWords);
+        Posted(compute.MapPost("/walk", WalkEndpoints.WalkAsync), WalkEndpoints.InWords);
         Posted(compute.MapPost("/tightening", TighteningEndpoint.AnswerAsync), $"{Documents} {Tightening.InWords}");
         compute
             .MapPost("/read-layout", LayoutEndpoint.AnswerAsync)

@@ -48,6 +48,12 @@ internal static class WorkOrderEndpoint
             MinClearanceMm = o.Number("minClearanceMm", 0, 50, plain.MinClearanceMm),
             Seed = (ulong)(o.OptionalInteger("seed", 0, int.MaxValue) ?? (int)plain.Seed),
         };
+        return (Order(o), settings);
+    }
+
+    /// <summary>The boards or the card of a body, and the blocks on them.</summary>
+    internal static WorkOrder Order(ObjectReader o)
+    {
         var pairs = o.Objects(
             "pairs",
             p => new Pair(DocumentRules.Key(p), BlockReader.Read(p.Object("block")), p.OptionalText("on", 12))
@@ -59,9 +65,9 @@ internal static class WorkOrderEndpoint
             : new WorkOrder { Pieces = Boards(o), Pairs = pairs };
         DocumentRules.Unique(o, "pairs", pairs.Select(p => p.Key));
         if (order.Pieces.Count == 0)
-            return (Nothing, settings);
+            return Nothing;
         Belong(o, order);
-        return (CarrierOrder.Compose(order), settings);
+        return CarrierOrder.Compose(order);
     }
 
     private static List<Workpiece> Boards(ObjectReader o)

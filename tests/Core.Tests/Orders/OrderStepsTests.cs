@@ -148,14 +148,14 @@ public class OrderStepsTests
     }
 
     [Fact]
-    public void Several_blocks_in_one_loop_are_bled()
+    public void Every_loop_is_filled_and_bled_before_power()
     {
-        var bleed = Step(Plan(Two()).Prove.Sheet, "bleed");
-        Assert.Equal("Bleed all 2 blocks: pump on, tilt until no bubble comes", bleed.Title);
-        Assert.DoesNotContain(
-            Plan(WorkOrder.Plain(Sample.Board(), Sample.Block())).Prove.Sheet.Steps,
-            s => s.Id.Target == "bleed"
-        );
+        var fill = Step(Plan(Two()).Prove.Sheet, "fill");
+        Assert.Equal("Fill the loop with coolant and bleed all 2 blocks", fill.Title);
+        // a job that was bled under an earlier plan is bled
+        Assert.Equal("prove.bleed", Assert.Single(fill.Once).ToString());
+        var one = Plan(WorkOrder.Plain(Sample.Board(), Sample.Block())).Prove.Sheet.Steps;
+        Assert.Equal("Fill the loop with coolant and bleed it", one.Single(s => s.Id.Target == "fill").Title);
     }
 
     [Fact]

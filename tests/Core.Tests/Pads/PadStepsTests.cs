@@ -58,12 +58,12 @@ public class PadStepsTests
         Assert.EndsWith(words, Lay(letters).Title, StringComparison.Ordinal);
 
     [Fact]
-    public void Two_films_are_counted_for_every_pad_laid()
+    public void The_inner_film_of_every_pad_is_counted_as_it_is_laid()
     {
         var step = Lay("A", "B", "C");
-        Assert.Equal((6, CountOf.Films), (step.Count, step.Counted));
-        Assert.Equal("3 laid, 6 films off", step.Done);
-        Assert.Equal([new Fact("1.0 mm", "soft"), new Fact("3", "pieces"), new Fact("6", "films")], step.Facts);
+        Assert.Equal((3, CountOf.Films), (step.Count, step.Counted));
+        Assert.Equal("3 laid, 3 films off", step.Done);
+        Assert.Equal([new Fact("1.0 mm", "soft"), new Fact("3", "pieces"), new Fact("3", "films")], step.Facts);
         Assert.Equal("lay-memory-front-1.0-soft", step.Id.Target);
         Assert.StartsWith("Lay 3 1.0 mm pads on the memory", step.Title, StringComparison.Ordinal);
         Assert.Contains("count the films", step.Caution, StringComparison.Ordinal);

@@ -15,6 +15,7 @@ public partial class ArrowTests
         "",
         "Geometry",
         "Boards",
+        "Bench",
         "Blocks",
         "Materials",
         "Orders",

@@ -144,8 +144,8 @@ public class ProveStationTests
             steps.Where(s => s.Id.Target == "edges").Select(s => s.Title)
         );
         Assert.Equal(
-            "Bleed all 2 blocks: pump on, tilt until no bubble comes",
-            steps.Single(s => s.Id.Target == "bleed").Title
+            "Fill the loop with coolant and bleed all 2 blocks",
+            steps.Single(s => s.Id.Target == "fill").Title
         );
         var one = Of(
             order: Order with
@@ -157,6 +157,9 @@ public class ProveStationTests
                 Pairs = [Plan.Pads.Pairs[0]],
             }
         );
-        Assert.DoesNotContain(one.Sheet.Steps, s => s.Id.Target == "bleed");
+        Assert.Equal(
+            "Fill the loop with coolant and bleed it",
+            one.Sheet.Steps.Single(s => s.Id.Target == "fill").Title
+        );
     }
 }

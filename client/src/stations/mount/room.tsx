@@ -45,6 +45,11 @@ function Overlay(props: OverlayProps<BowChoice>) {
 
 /** The screw of the pass that is turned next, how far, and what is special about it. */
 function atHand({ s }: RoomProps<BowChoice>, count: number): AtHand | null {
+  const { step } = s
+  if (step?.kind === 'lower' && step.count != null)
+    return count < step.count
+      ? { say: `Outer film ${count + 1} of ${step.count} off`, done: `Film ${count + 1} off` }
+      : { say: `All ${step.count} outer films are off`, done: step.done }
   const turn = turnNow(s.step, count)
   if (!s.step || !turn) return null
   const driver = turn.driver && turn.driver !== s.step.driver ? ` (${turn.driver})` : ''

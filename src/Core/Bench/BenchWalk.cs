@@ -1,0 +1,139 @@
+using System.Collections.Immutable;
+using FaithfulBracket.Core.Boards;
+
+namespace FaithfulBracket.Core.Bench;
+
+/// <summary>The acts of one step.</summary>
+/// <param name="Up">Which face of each board is up after the turn with which the step begins.</param>
+public sealed record WalkStep(IReadOnlyList<Act> Acts, IReadOnlyDictionary<string, Face>? Up = null);
+
+/// <summary>Steps walked one after the other from a state: the only place that knows what acts need and change.</summary>
+public static class BenchWalk
+{
+    /// <returns>Where it ends, or the first act that cannot be done; the end is told up to there.</returns>
+    public static (BenchState End, Contradiction? Contradiction) Run(
+        Scene scene,
+        BenchState start,
+        IReadOnlyList<WalkStep> steps,
+        bool toTheEnd = true
+    )
+    {
+        var state = start;
+        for (var i = 0; i < steps.Count; i++)
+        {
+            for (var k = 0; k < steps[i].Acts.Count; k++)
+            {
+                var act = steps[i].Acts[k];
+                if (Needs.Of(scene, state, act) is { } unmet)
+                    return (state, new(i, k, unmet));
+                state = Apply(scene, state, act);
+                // what is up is told as it is after the turn with which a step begins
+                if (steps[i].Acts.Skip(k).Any(a => a.Do == Verb.TurnOver))
+                    continue;
+                if (WrongUp(state, steps[i]) is { } wrong)
+                    return (state, new(i, k, new(NeedCode.Reach, [wrong])));
+            }
+        }
+        return toTheEnd && Needs.LooseEnds(scene, state) is { Count: > 0 } open
+            ? (state, new(steps.Count, 0, new(NeedCode.LooseEnd, open)))
+            : (state, null);
+    }
+
+    private static ThingId? WrongUp(BenchState state, WalkStep step) =>
+        step
+            .Up?.Where(u => state.Up.TryGetValue(u.Key, out var face) && face != u.Value)
+            .Select(u => (ThingId?)new ThingId(ThingKind.Board, u.Key))
+            .FirstOrDefault();
+
+    /// <summary>The state after an act whose needs hold.</summary>
+    public static BenchState Apply(Scene scene, BenchState state, Act act)
+    {
+        var thing = scene.Find(act.Thing)!;
+        state = LaidDown(state, act, thing);
+        return act.Do switch
+        {
+            Verb.PowerOff => state.With(ThingId.Power, Condition.PowerOff),
+            Verb.Run when act.Thing == ThingId.Power => state.With(ThingId.Power, Condition.PowerOn),
+            Verb.Unscrew => state.With(act.Thing, Condition.Out),
+            Verb.Start => state.With(act.Thing, Condition.Started),
+            Verb.Turn => state.With(act.Thing, Condition.Turned),
+            Verb.Fasten => state.With(act.Thing, Condition.Home),
+            Verb.Unplug => state.With(act.Thing, Condition.Free),
+            Verb.Plug => state.With(act.Thing, Condition.Plugged),
+            Verb.Lift or Verb.Remove => Lifted(scene, state, thing),
+            Verb.SetAside => state.With(act.Thing, Condition.Off),
+            Verb.BringBack or Verb.Fit or Verb.Insert or Verb.Join => Closed(scene, state, act)
+                .With(act.Thing, Condition.On),
+            Verb.Lower => Down(Closed(scene, state, act), act),
+            Verb.TurnOver => Turned(state, act.Thing.Owner),
+            Verb.Hold => state with { Held = state.Held.Add(act.Thing) },
+            Verb.Clean => state.With(act.Thing, Condition.Clean),
+            Verb.Cut => state.With(act.Thing, Condition.Cut),
+            Verb.PeelInner or Verb.PeelOuter => state.With(act.Thing, Condition.FilmOff),
+            Verb.Lay => Laid(state.With(act.Thing, Condition.Laid), act.To),
+            Verb.Spread => state.With(act.Thing, Condition.Taken),
+            Verb.Press => state.With(ThingId.Loop, Condition.Tight),
+            Verb.Fill => state.With(ThingId.Loop, Condition.Filled),
+            Verb.Bleed => state.With(ThingId.Loop, Condition.Bled),
+            Verb.Drain => state.With(ThingId.Loop, Condition.Empty),
+            Verb.Store => state.With(act.Thing, Condition.Stored),
+            _ => state,
+        };
+    }
+
+    /// <summary>The face that is worked on first is the one that is up: where a board begins is free.</summary>
+    private static BenchState LaidDown(BenchState state, Act act, SceneThing thing) =>
+        thing.Board is { } board
+        && thing.Reach == Reach.Open
+        && act.Do != Verb.TurnOver
+        && !state.Up.ContainsKey(board)
+        && act.Do is Verb.Unscrew or Verb.Unplug or Verb.Plug or Verb.Clean or Verb.Lift or Verb.Spread or Verb.Start
+            ? state with
+            {
+                Up = state.Up.SetItem(board, act.From ?? thing.Face),
+            }
+            : state;
+
+    private static BenchState Turned(BenchState state, string board) =>
+        state with
+        {
+            Up = state.Up.SetItem(
+                board,
+                state.Up.TryGetValue(board, out var up) && up == Face.Back ? Face.Front : Face.Back
+            ),
+            Held = [],
+        };
+
+    private static BenchState Laid(BenchState state, ThingId? face) =>
+        face is { } f && state.Conditions.ContainsKey(f) ? state.With(f, Condition.Taken) : state;
+
+    /// <summary>What was pressed under it is used up, its faces are dirty.</summary>
+    private static BenchState Lifted(Scene scene, BenchState state, SceneThing thing)
+    {
+        foreach (var face in thing.Closes)
+            state = state.With(face, Condition.Dirty);
+        foreach (var pad in thing.Takes.Where(p => state.Is(p, Condition.Pressed)))
+            state = state.With(pad, Condition.UsedUp);
+        return state.With(thing.Id, Condition.Raised);
+    }
+
+    /// <summary>What was lowered, or what a board was lowered onto, is on.</summary>
+    private static BenchState Down(BenchState state, Act act) =>
+        act.Thing.Kind != ThingKind.Board ? state.With(act.Thing, Condition.On)
+        : act.To is { } to ? state.With(to, Condition.On)
+        : state;
+
+    private static BenchState Closed(Scene scene, BenchState state, Act act)
+    {
+        foreach (var plate in Closers.By(scene, act))
+        {
+            foreach (var pad in plate.Takes.Where(p => state.Is(p, Condition.Laid)))
+                state = state.With(pad, Condition.Pressed);
+            state = state.With(plate.Id, Condition.On);
+            ThingId block = new(ThingKind.Block, plate.Id.Owner);
+            if (plate.Id.Kind == ThingKind.Plate && scene.Find(block) is not null)
+                state = state.With(block, Condition.On);
+        }
+        return state;
+    }
+}

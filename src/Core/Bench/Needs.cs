@@ -1,0 +1,404 @@
+using FaithfulBracket.Core.Boards;
+
+namespace FaithfulBracket.Core.Bench;
+
+/// <summary>What every act needs of the bench, checked in the order of the codes.</summary>
+public static class Needs
+{
+    /// <returns>The first need that fails; null where the act can be done.</returns>
+    public static Unmet? Of(Scene scene, BenchState state, Act act)
+    {
+        if (scene.Find(act.Thing) is not { } thing)
+            return new(NeedCode.NotThere, [act.Thing]);
+        if (act.To is { } to && scene.Find(to) is null)
+            return new(NeedCode.NotThere, [to]);
+        var look = new Look(scene, state, act, thing);
+        return look.Gone()
+            ?? look.Already()
+            ?? look.Powered()
+            ?? look.Wet()
+            ?? look.Order()
+            ?? look.Reach()
+            ?? look.Covered()
+            ?? look.Held()
+            ?? look.Tied()
+            ?? look.Hands()
+            ?? look.Falls()
+            ?? look.FilmsOn()
+            ?? look.Dirty()
+            ?? look.Bare()
+            ?? look.DryLoop()
+            ?? look.LooseEnd()
+            ?? look.Uncovered();
+    }
+
+    /// <summary>What was opened and has no fate: off and not put away, screws begun and not home, leads free.</summary>
+    public static IReadOnlyList<ThingId> LooseEnds(Scene scene, BenchState state) =>
+        [
+            .. scene
+                .Things.Where(t =>
+                    state.Is(t.Id, Condition.Off, Condition.Raised, Condition.Out, Condition.Free)
+                        && t.Start is not (Condition.InBox or Condition.Out or Condition.Free)
+                    || state.Is(t.Id, Condition.Started, Condition.Turned)
+                )
+                .Select(t => t.Id),
+        ];
+
+    private sealed record Look(Scene Scene, BenchState State, Act Act, SceneThing Thing)
+    {
+        private bool Does(params ReadOnlySpan<Verb> verbs) => verbs.Contains(Act.Do);
+
+        private static Unmet? If(IEnumerable<ThingId> things, NeedCode code)
+        {
+            List<ThingId> list = [.. things];
+            return list.Count > 0 ? new(code, list) : null;
+        }
+
+        private bool On(ThingId id) => State.Is(id, Condition.On, Condition.Raised);
+
+        public Unmet? Gone() =>
+            State.Is(Act.Thing, Condition.UsedUp) && !Does(Verb.Store, Verb.Look, Verb.Photograph)
+                ? new(NeedCode.NotThere, [Act.Thing])
+                : null;
+
+        public Unmet? Already()
+        {
+            var c = State[Act.Thing];
+            var done = Act.Do switch
+            {
+                Verb.PowerOff => c == Condition.PowerOff,
+                Verb.Unscrew => c == Condition.Out,
+                Verb.Unplug => c == Condition.Free,
+                Verb.Plug => c == Condition.Plugged,
+                Verb.Fasten => c == Condition.Home,
+                Verb.Start => c is Condition.Started or Condition.Turned or Condition.Home,
+                Verb.Turn => c == Condition.Home,
+                Verb.PeelInner or Verb.PeelOuter => c == Condition.FilmOff,
+                Verb.Clean => c is Condition.Clean or Condition.Taken,
+                Verb.Cut => c is Condition.Cut or Condition.Laid or Condition.Pressed,
+                Verb.Lay => c is Condition.Laid or Condition.Pressed,
+                Verb.Spread => c == Condition.Taken,
+                Verb.Lift or Verb.Remove => c
+                    is Condition.Off
+                        or Condition.Stored
+                        or Condition.InBox
+                        or Condition.Raised,
+                Verb.SetAside => c is Condition.Off or Condition.Stored,
+                Verb.Lower => Closing().Any()
+                    ? Closing().All(p => State.Is(p.Id, Condition.On))
+                    : State.Is(Act.Thing, Condition.On) && Act.Thing.Kind != ThingKind.Board,
+                Verb.Fit or Verb.BringBack or Verb.Insert or Verb.Join => c == Condition.On,
+                Verb.Store => c == Condition.Stored,
+                Verb.Press => c is Condition.Tight or Condition.Filled or Condition.Bled,
+                Verb.Fill => c is Condition.Filled or Condition.Bled,
+                Verb.Bleed => c == Condition.Bled,
+                Verb.Drain => c == Condition.Empty,
+                Verb.Run when Act.Thing == ThingId.Power => c == Condition.PowerOn,
+                _ => false,
+            };
+            return done ? new(NeedCode.Already, [Act.Thing]) : null;
+        }
+
+        public Unmet? Powered() =>
+            State.Is(ThingId.Power, Condition.PowerOn)
+            && !Does(Verb.Run, Verb.Measure, Verb.Look, Verb.Note, Verb.PowerOff)
+                ? new(NeedCode.Powered, [ThingId.Power])
+                : null;
+
+        public Unmet? Wet() =>
+            Thing.Wetted
+            && Does(Verb.Lift, Verb.Open, Verb.Remove, Verb.Unscrew)
+            && State.Is(ThingId.Loop, Condition.Filled, Condition.Bled)
+                ? new(NeedCode.Wet, [ThingId.Loop])
+                : null;
+
+        public Unmet? Order()
+        {
+            var (scene, state, act) = (Scene, State, Act);
+            switch (act.Do)
+            {
+                case Verb.Measure:
+                    return state.Is(ThingId.Power, Condition.PowerOn) ? null : new(NeedCode.Order, [ThingId.Power]);
+                case Verb.Start or Verb.Turn or Verb.Fasten or Verb.Plug or Verb.Spread or Verb.Fit:
+                    if (
+                        If(Thing.On.Where(o => !state.Is(o, Condition.On, Condition.Home)), NeedCode.Order) is { } first
+                    )
+                        return first;
+                    // new screws are started by hand; those of the stock go back into their own threads
+                    return
+                        (act.Do == Verb.Turn || act.Do == Verb.Fasten && Thing.Start == Condition.Out)
+                        && !state.Is(act.Thing, Condition.Started, Condition.Turned)
+                        ? new(NeedCode.Order, [act.Thing])
+                        : null;
+                case Verb.Lay:
+                    return state.Is(act.Thing, Condition.Cut) ? null : new(NeedCode.Order, [act.Thing]);
+                case Verb.PeelOuter when Thing.On.Count > 0:
+                    return If(Thing.On.Where(p => !state.Is(p, Condition.Laid)), NeedCode.Order);
+                case Verb.PeelInner:
+                    return If(Thing.On.Where(p => !state.Is(p, Condition.Cut)), NeedCode.Order);
+                case Verb.Press:
+                    // what water runs through is home, its ports closed
+                    return If(
+                        scene
+                            .Things.Where(t =>
+                                t.Wetted && t.Id.Kind == ThingKind.Block && !state.Is(t.Id, Condition.On)
+                                || t.Id.Kind == ThingKind.Plug && !state.Is(t.Id, Condition.On)
+                                || state.Is(t.Id, Condition.Started, Condition.Turned)
+                            )
+                            .Select(t => t.Id),
+                        NeedCode.Order
+                    );
+                case Verb.Fill:
+                    return state.Is(ThingId.Loop, Condition.Tight) ? null : new(NeedCode.DryLoop, [ThingId.Loop]);
+                case Verb.Bleed:
+                    return state.Is(ThingId.Loop, Condition.Filled) ? null : new(NeedCode.Order, [ThingId.Loop]);
+                case Verb.SetAside:
+                    return state.Is(act.Thing, Condition.Raised) ? null : new(NeedCode.Order, [act.Thing]);
+                default:
+                    return null;
+            }
+        }
+
+        public Unmet? Reach()
+        {
+            if (
+                Thing.Board is not { } board
+                || Thing.Reach == Bench.Reach.Edge
+                || !Does(
+                    Verb.Unscrew,
+                    Verb.Unplug,
+                    Verb.Plug,
+                    Verb.Start,
+                    Verb.Turn,
+                    Verb.Fasten,
+                    Verb.Clean,
+                    Verb.Scrape,
+                    Verb.Coat,
+                    Verb.Spread,
+                    Verb.Lift,
+                    Verb.Fit,
+                    Verb.BringBack
+                )
+            )
+                return null;
+            // a lead under a raised piece is reached between the two
+            if (Thing.Reach == Bench.Reach.Raised && Raised(Thing))
+                return null;
+            return State.Up.TryGetValue(board, out var up) && up != (Act.From ?? Thing.Face)
+                ? new(NeedCode.Reach, [Act.Thing])
+                : null;
+        }
+
+        private bool Raised(SceneThing lead)
+        {
+            var state = State;
+            return lead.Holds.Any(h => state.Is(h, Condition.Raised));
+        }
+
+        public Unmet? Covered()
+        {
+            if (
+                !Does(
+                    Verb.Unscrew,
+                    Verb.Unplug,
+                    Verb.Plug,
+                    Verb.Clean,
+                    Verb.Scrape,
+                    Verb.Coat,
+                    Verb.Spread,
+                    Verb.Lift,
+                    Verb.Lower
+                )
+            )
+                return null;
+            var state = State;
+            var raised = Thing.Reach == Bench.Reach.Raised && Raised(Thing);
+            var closers = Closing().Select(c => c.Id).ToHashSet();
+            var over = Does(Verb.Lower) ? Closed().SelectMany(f => Scene.Find(f)?.Under ?? []) : Thing.Under;
+            return raised
+                ? null
+                : If(
+                    over.Where(o => o != Thing.Id && !closers.Contains(o) && state.Is(o, Condition.On)).Distinct(),
+                    NeedCode.Covered
+                );
+        }
+
+        /// <summary>Plates, and a back plate, that this act closes over their board.</summary>
+        private IEnumerable<SceneThing> Closing() => Closers.By(Scene, Act);
+
+        private IEnumerable<ThingId> Closed() => Closing().SelectMany(c => c.Closes).Distinct();
+
+        public Unmet? Held()
+        {
+            var state = State;
+            // a plate behind the board goes on before the screws that are to hold it
+            var fits = Act is { Do: Verb.Fit, Thing.Kind: ThingKind.Backplate };
+            return Does(Verb.Lift, Verb.Remove) || fits
+                ? If(
+                    Scene
+                        .ScrewsOf(Act.Thing)
+                        .Select(s => s.Id)
+                        .Where(s => !state.Is(s, Condition.Out, Condition.InBox, Condition.Stored)),
+                    NeedCode.Held
+                )
+                : null;
+        }
+
+        public Unmet? Tied()
+        {
+            var (scene, state, act) = (Scene, State, Act);
+            var ties = scene.TiesOf(act.Thing).Where(l => state.Is(l.Id, Condition.Plugged));
+            return act.Do switch
+            {
+                // what is reached only between the two may stay in while they are parted
+                Verb.Lift => If(ties.Where(l => l.Reach != Bench.Reach.Raised).Select(l => l.Id), NeedCode.Tied),
+                Verb.SetAside => If(ties.Select(l => l.Id), NeedCode.Tied),
+                _ => null,
+            };
+        }
+
+        public Unmet? Hands() =>
+            Does(Verb.Hold) && State.Held.Count >= BenchState.Hands ? new(NeedCode.Hands, [.. State.Held]) : null;
+
+        public Unmet? Falls() => Does(Verb.TurnOver) ? If(Loose(Scene, State, Act.Thing.Owner), NeedCode.Falls) : null;
+
+        public Unmet? FilmsOn()
+        {
+            var (scene, state) = (Scene, State);
+            if (Does(Verb.Lay))
+                return If(
+                    scene
+                        .Things.Where(t =>
+                            t.Id.Kind == ThingKind.Film
+                            && t.On.Contains(Act.Thing)
+                            && Inner(t.Id)
+                            && state.Is(t.Id, Condition.FilmOn)
+                        )
+                        .Select(t => t.Id),
+                    NeedCode.FilmsOn
+                );
+            var owners = Closing().Select(c => c.Id.Owner).ToHashSet();
+            if (owners.Count == 0)
+                return null;
+            var pads = Closing().SelectMany(c => c.Takes).ToHashSet();
+            return If(
+                scene
+                    .Things.Where(t =>
+                        t.Id.Kind == ThingKind.Film
+                        && state.Is(t.Id, Condition.FilmOn)
+                        && (
+                            t.On.Count == 0 && owners.Contains(t.Id.Owner)
+                            || t.On.Any(p => pads.Contains(p) && state.Is(p, Condition.Laid))
+                        )
+                    )
+                    .Select(t => t.Id),
+                NeedCode.FilmsOn
+            );
+        }
+
+        private static bool Inner(ThingId film) => film.Key.EndsWith("/inner", StringComparison.Ordinal);
+
+        public Unmet? Dirty()
+        {
+            var state = State;
+            if (Does(Verb.Lay) && Act.To is { } face)
+                return state.Is(face, Condition.Dirty) ? new(NeedCode.Dirty, [face]) : null;
+            if (Does(Verb.Spread, Verb.Coat))
+                return state.Is(Act.Thing, Condition.Dirty) ? new(NeedCode.Dirty, [Act.Thing]) : null;
+            return If(Closed().Where(f => state.Is(f, Condition.Dirty)), NeedCode.Dirty);
+        }
+
+        public Unmet? Bare()
+        {
+            var (scene, state) = (Scene, State);
+            return If(
+                Closed()
+                    .Select(f => scene.Find(f)!)
+                    .Where(f =>
+                        f.TakesPaste && !state.Is(f.Id, Condition.Taken)
+                        || f.Takes.Any(p => !state.Is(p, Condition.Laid, Condition.Pressed))
+                    )
+                    .Select(f => f.Id),
+                NeedCode.Bare
+            );
+        }
+
+        private bool Runs => Does(Verb.Run) && Act.Thing == ThingId.Power;
+
+        /// <summary>Whether a block is on: only then does its loop count.</summary>
+        private bool Watered
+        {
+            get
+            {
+                var state = State;
+                return Scene.Things.Any(t => t.Wetted && state.Is(t.Id, Condition.On));
+            }
+        }
+
+        public Unmet? DryLoop() =>
+            Runs && Scene.HasLoop && Watered && !State.Is(ThingId.Loop, Condition.Filled, Condition.Bled)
+                ? new(NeedCode.DryLoop, [ThingId.Loop])
+                : null;
+
+        public Unmet? LooseEnd()
+        {
+            if (!Runs)
+                return null;
+            var (scene, state, watered) = (Scene, State, Watered);
+            return If(
+                scene
+                    .Things.Where(t =>
+                        state.Is(t.Id, Condition.Started, Condition.Turned, Condition.Raised)
+                        || watered && t.Wanted && !state.Is(t.Id, Condition.On, Condition.Plugged, Condition.Home)
+                    )
+                    .Select(t => t.Id),
+                NeedCode.LooseEnd
+            );
+        }
+
+        /// <summary>
+        /// Whether the cooler of a face is off and nothing else is on. Where the documents do not say which stock
+        /// piece cooled it, it was one of those that are off.
+        /// </summary>
+        private static bool Bared(Scene scene, BenchState state, SceneThing face)
+        {
+            if (face.Under.Any(o => state.Is(o, Condition.On)))
+                return false;
+            var stock = face.Under.Where(o => o.Kind == ThingKind.Piece).ToList();
+            return stock.Count > 0
+                || scene.Things.Any(t =>
+                    t.Id.Kind == ThingKind.Piece
+                    && t.Board == face.Board
+                    && state.Is(t.Id, Condition.Raised, Condition.Off, Condition.Stored)
+                );
+        }
+
+        public Unmet? Uncovered()
+        {
+            if (!Runs)
+                return null;
+            var (scene, state) = (Scene, State);
+            return If(
+                scene
+                    .Things.Where(t => t is { Id.Kind: ThingKind.Face, Board: not null } && Bared(scene, state, t))
+                    .Select(t => t.Id),
+                NeedCode.Uncovered
+            );
+        }
+    }
+
+    /// <summary>What nothing but its own weight holds on a board: it would fall when the board is turned.</summary>
+    public static IReadOnlyList<ThingId> Loose(Scene scene, BenchState state, string board) =>
+        [
+            .. scene
+                .Things.Where(t =>
+                    t.Board == board
+                    && t.Id.Kind is ThingKind.Piece or ThingKind.Backplate or ThingKind.Gasket
+                    && state.Is(t.Id, Condition.On)
+                    && !state.Held.Contains(t.Id)
+                    && scene.ScrewsOf(t.Id).Any()
+                    && scene.ScrewsOf(t.Id).All(s => state.Is(s.Id, Condition.Out, Condition.InBox, Condition.Stored))
+                )
+                .Select(t => t.Id),
+        ];
+}

@@ -1,0 +1,74 @@
+using FaithfulBracket.Core.Boards;
+
+namespace FaithfulBracket.Core.Bench;
+
+/// <summary>How a thing can be got at.</summary>
+public enum Reach
+{
+    /// <summary>On its face, while nothing lies over it.</summary>
+    Open,
+
+    /// <summary>From the edge, whichever face is up.</summary>
+    Edge,
+
+    /// <summary>Once the piece that it ties is raised.</summary>
+    Raised,
+}
+
+/// <summary>What the documents say of one thing; it never changes.</summary>
+/// <param name="Start">As it is before anything is done.</param>
+public sealed record SceneThing(ThingId Id, Condition Start)
+{
+    /// <summary>Key of the board it sits on; null for what sits on none.</summary>
+    public string? Board { get; init; }
+    public Face Face { get; init; }
+    public Reach Reach { get; init; }
+
+    /// <summary>What lies over it while that is on.</summary>
+    public IReadOnlyList<ThingId> Under { get; init; } = [];
+
+    /// <summary>Of screws: what they hold. Of a lead or ribbon: what it ties.</summary>
+    public IReadOnlyList<ThingId> Holds { get; init; } = [];
+
+    /// <summary>What has to be there first: the block under its screws, the pad under its film.</summary>
+    public IReadOnlyList<ThingId> On { get; init; } = [];
+
+    /// <summary>Of a piece or block: the faces that it closes over.</summary>
+    public IReadOnlyList<ThingId> Closes { get; init; } = [];
+
+    /// <summary>Of a face: what it has to take before something closes over it; of a block, what has to be off it.</summary>
+    public IReadOnlyList<ThingId> Takes { get; init; } = [];
+
+    /// <summary>Of a face: whether it takes paste.</summary>
+    public bool TakesPaste { get; init; }
+
+    /// <summary>Whether it has to be in its place before the power goes on.</summary>
+    public bool Wanted { get; init; }
+
+    /// <summary>Whether coolant runs through it.</summary>
+    public bool Wetted { get; init; }
+}
+
+/// <summary>Everything on one bench, from the documents of its order and nothing else.</summary>
+public sealed class Scene(IReadOnlyList<SceneThing> things)
+{
+    private readonly Dictionary<ThingId, SceneThing> _things = things.ToDictionary(t => t.Id);
+    private readonly ILookup<ThingId, SceneThing> _holders = things
+        .SelectMany(t => t.Holds, (t, held) => (t, held))
+        .ToLookup(x => x.held, x => x.t);
+
+    /// <summary>In the order of the documents.</summary>
+    public IReadOnlyList<SceneThing> Things { get; } = things;
+
+    public SceneThing? Find(ThingId id) => _things.GetValueOrDefault(id);
+
+    /// <summary>Screws that hold a thing.</summary>
+    public IEnumerable<SceneThing> ScrewsOf(ThingId id) => _holders[id].Where(t => t.Id.Kind == ThingKind.Screws);
+
+    /// <summary>Leads and ribbons that tie a thing.</summary>
+    public IEnumerable<SceneThing> TiesOf(ThingId id) =>
+        _holders[id].Where(t => t.Id.Kind is ThingKind.Lead or ThingKind.Ribbon);
+
+    /// <summary>Whether a loop runs through anything here.</summary>
+    public bool HasLoop => Find(ThingId.Loop) is not null;
+}

@@ -1,0 +1,468 @@
+using FaithfulBracket.Core.Bench;
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Mount;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Pads;
+using FaithfulBracket.Core.Teardown;
+using Id = FaithfulBracket.Core.Plans.Walk.BenchScene.Id;
+
+namespace FaithfulBracket.Core.Plans.Walk;
+
+/// <summary>
+/// The acts of each step of a plan, in working order. What has to be turned over, held and put away goes by the state
+/// that the acts before have made.
+/// </summary>
+internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pads, Scene scene)
+{
+    private readonly List<Act> _acts = [];
+    private BenchState _state = BenchState.Of(scene);
+
+    /// <summary>All steps with their acts, in working order.</summary>
+    public static IReadOnlyList<WorkStep> On(
+        WorkOrder order,
+        MatchResult match,
+        PadsResult pads,
+        Scene scene,
+        IEnumerable<WorkStep> steps
+    )
+    {
+        var acts = new StepActs(order, match, pads, scene);
+        var walked = new List<WorkStep>();
+        foreach (var step in steps)
+        {
+            var done = acts.On(step);
+            // a hand takes hold as the last screws leave, before the step that turns the board over
+            var holds = done.Acts.TakeWhile(a => a.Do == Verb.Hold).ToList();
+            if (holds.Count > 0 && walked.FindLastIndex(s => s.Acts.Count > 0) is >= 0 and var before)
+            {
+                walked[before] = walked[before] with { Acts = [.. walked[before].Acts, .. holds] };
+                done = done with { Acts = [.. done.Acts.Skip(holds.Count)] };
+            }
+            walked.Add(done);
+        }
+        return walked;
+    }
+
+    /// <summary>The step with its acts and the faces that are up after the turn with which it begins.</summary>
+    private WorkStep On(WorkStep step)
+    {
+        _acts.Clear();
+        Do(step);
+        var turned = _acts.Where(a => a.Do == Verb.TurnOver).Select(a => a.Thing.Owner).ToHashSet();
+        var boards = _acts.SelectMany(BoardsOf).Concat(turned).Distinct().Where(_state.Up.ContainsKey).ToList();
+        return step with
+        {
+            Acts = [.. _acts],
+            TurnOver = Words(turned),
+            Up =
+                boards.Count == 0 ? null : boards.Order(StringComparer.Ordinal).ToDictionary(b => b, b => _state.Up[b]),
+        };
+    }
+
+    /// <summary>What is turned over first, as a sentence; null where nothing is.</summary>
+    private string? Words(HashSet<string> turned)
+    {
+        if (turned.Count == 0)
+            return null;
+        var board = turned.First();
+        var held = _acts.TakeWhile(a => a.Do == Verb.Hold).Select(a => NameOf(a.Thing)).ToList();
+        var name = order.Pieces.Count > 1 ? $"board {board}" : "the board";
+        return $"Turn {name} over ({_state.Up[board].ToString().ToLowerInvariant()} side up)"
+            + (held.Count > 0 ? $". Hold the {string.Join(" and the ", held)}: no screw holds it" : "");
+    }
+
+    private string NameOf(ThingId thing) =>
+        TeardownStation
+            .Pieces(order)
+            .SelectMany(p => p.Board.Assembly!.Pieces)
+            .FirstOrDefault(p => p.Id == thing.Key)
+            ?.Name
+        ?? thing.Kind.ToString().ToLowerInvariant();
+
+    private IEnumerable<string> BoardsOf(Act act) =>
+        scene.Find(act.Thing)?.Board is { } board ? [board]
+        : act.Thing.Kind == ThingKind.Board ? [act.Thing.Owner]
+        : act.To is { Kind: ThingKind.Board } to ? [to.Owner]
+        : [];
+
+    private void Do(WorkStep step)
+    {
+        switch (step.Station, step.Kind)
+        {
+            case (Station.Kit or Station.Prove, StepKind.Run) when step.Id.Target is "stock-run":
+                Add(new(Verb.Run, ThingId.Power));
+                Add(new(Verb.Measure, ThingId.Power));
+                break;
+            case (Station.Teardown, StepKind.PowerOff):
+                Add(new(Verb.PowerOff, ThingId.Power));
+                break;
+            case (Station.Teardown, _):
+                Apart(step);
+                break;
+            case (Station.Prep, _):
+                Prepare(step);
+                break;
+            case (Station.Pads, _):
+                Pads(step);
+                break;
+            case (Station.Paste, StepKind.Spread):
+                Add(new(Verb.Spread, Id.Face(step.Board!, step.Targets[0])));
+                break;
+            case (Station.Mount, _):
+                Mount(step);
+                break;
+            case (Station.Prove, _):
+                Prove(step);
+                break;
+            case (Station.Care, StepKind.Store) when step.Id.Target == "stock":
+                StoreStock();
+                break;
+        }
+    }
+
+    private void Apart(WorkStep step)
+    {
+        var target = step.Targets[0];
+        var owner = step.Board!;
+        switch (step.Kind)
+        {
+            case StepKind.Unscrew:
+                Add(new(Verb.Unscrew, Id.Screws(owner, target), Count: step.Count));
+                break;
+            case StepKind.Unplug:
+                Add(new(Verb.Unplug, Id.Lead(owner, target)));
+                break;
+            case StepKind.Lift when target != Assembly.BoardId:
+                Add(new(Verb.Lift, Id.Piece(owner, target)));
+                Add(new(Verb.SetAside, Id.Piece(owner, target)));
+                break;
+        }
+    }
+
+    private void Prepare(WorkStep step)
+    {
+        switch (step.Kind)
+        {
+            case StepKind.Clean
+                when step.Board is { } board && step.Id.Target.StartsWith("clean-", StringComparison.Ordinal):
+                foreach (var part in step.Targets)
+                    Add(new(Verb.Clean, Id.Face(board, part)));
+                break;
+            case StepKind.Prepare when step.Id.Target == "block" && step.Pair is { } pair:
+                Add(new(Verb.PeelOuter, Id.Sticker(pair)));
+                foreach (
+                    var land in scene.Things.Where(t =>
+                        t.Id.Kind == ThingKind.Face && t.Board is null && t.Id.Owner == pair
+                    )
+                )
+                    Add(new(Verb.Clean, land.Id));
+                break;
+            case StepKind.DryFit when step.Pair is { } pair:
+                Add(new(Verb.Try, Tried(pair), Id.Board(step.Board!)));
+                break;
+        }
+    }
+
+    /// <summary>The block, or the first of the carriers that it is bolted to.</summary>
+    private ThingId Tried(string pair) =>
+        scene.Things.FirstOrDefault(t => t.Id.Kind == ThingKind.Carrier && t.Id.Owner == pair)?.Id
+        ?? new(ThingKind.Block, pair);
+
+    private void Pads(WorkStep step)
+    {
+        var pieces = step
+            .Pieces.Select(id => pads.Pieces.FirstOrDefault(p => p.Id == id && p.Parts.Count > 0))
+            .OfType<PadPiece>();
+        foreach (var piece in pieces)
+        {
+            if (step.Kind == StepKind.Cut)
+            {
+                Add(new(Verb.Cut, Id.Pad(piece)));
+                continue;
+            }
+            if (step.Kind != StepKind.Lay)
+                return;
+            Add(new(Verb.PeelInner, Id.Film(piece, "inner")));
+            Add(new(Verb.Lay, Id.Pad(piece), Id.Face(piece.Board, piece.Parts[0])));
+            if (step.Count >= 2 * step.Pieces.Count)
+                Add(new(Verb.PeelOuter, Id.Film(piece, "outer")));
+        }
+    }
+
+    private void Mount(WorkStep step)
+    {
+        var pair = step.Pair is { } key ? order.Pairs.First(p => p.Key == key) : null;
+        switch (step.Kind)
+        {
+            case StepKind.Lower when pair is not null:
+                Lower(step, pair);
+                break;
+            case StepKind.Start when pair is not null:
+                Rings(step, pair, r => new(Verb.Start, r.Id(pair.Key), Count: r.Holes.Count, From: step.Face));
+                break;
+            case StepKind.Turn when pair is not null && step.Turns.Count > 0:
+                Pass(step, pair);
+                break;
+            case StepKind.BackPlate when step.Id.Target == "back-plate" && pair is not null:
+                BackPlate(step, pair);
+                break;
+            case StepKind.Fit when step.Id.Target == "bracket":
+                Add(new(Verb.Fit, new(ThingKind.Bracket, step.Board!)));
+                break;
+            case StepKind.Plug when pair is not null:
+                foreach (var plug in scene.Things.Where(t => t.Id.Kind == ThingKind.Plug && t.Id.Owner == pair.Key))
+                    Add(new(Verb.Fit, plug.Id));
+                break;
+            case StepKind.Connect when step.Id.Target == "headers" && pair is not null:
+                foreach (var header in pair.Block.Headers)
+                    Add(new(Verb.Plug, Id.Lead(pair.Key, header)));
+                break;
+            case StepKind.Fasten
+            or StepKind.Connect
+            or StepKind.Fit when step.Id.Target.StartsWith("again-", StringComparison.Ordinal):
+                Again(step);
+                break;
+            case StepKind.BackPlate when step.Id.Target.StartsWith("stock-plate-", StringComparison.Ordinal):
+                StockPlate(step, pair);
+                break;
+            case StepKind.Fit when step.Id.Target.StartsWith("join-", StringComparison.Ordinal):
+                if (scene.Find(new(ThingKind.Link, step.Id.Target["join-".Length..])) is { } link)
+                    Add(new(Verb.Join, link.Id));
+                break;
+        }
+    }
+
+    /// <summary>A stock plate under the block's own screws, which are driven home with it where they waited for it.</summary>
+    private void StockPlate(WorkStep step, Pair? pair)
+    {
+        if (scene.Find(Id.Piece(step.Board!, step.Id.Target["stock-plate-".Length..])) is not { } plate)
+            return;
+        Add(new(Verb.BringBack, plate.Id));
+        // those of a plate that lies there from the start wait for the block
+        var shared = scene.Things.Where(t =>
+            t.Id.Kind == ThingKind.Screws && t.Id.Owner == pair?.Key && t.Holds.Contains(plate.Id)
+        );
+        foreach (var ring in shared.Where(r => _state.Is(r.Id, Condition.Out)))
+        {
+            Add(new(Verb.Start, ring.Id, From: Face.Back));
+            Add(new(Verb.Fasten, ring.Id, From: Face.Back));
+        }
+    }
+
+    private void Again(WorkStep step)
+    {
+        var (owner, target) = (step.Board!, step.Targets[0]);
+        var (verb, thing) = step.Kind switch
+        {
+            StepKind.Fasten => (Verb.Fasten, Id.Screws(owner, target)),
+            StepKind.Connect => (Verb.Plug, Id.Lead(owner, target)),
+            _ => (Verb.BringBack, Id.Piece(owner, target)),
+        };
+        if (scene.Find(thing) is not null)
+            Add(new(verb, thing, Count: verb == Verb.Fasten ? step.Count : null));
+    }
+
+    /// <summary>The last films off, then board and block together, whichever moves.</summary>
+    private void Lower(WorkStep step, Pair pair)
+    {
+        var board = Id.Board(step.Board!);
+        ThingId block = new(ThingKind.Block, pair.Key);
+        if (pair.Block.Carriers.Count > 0)
+        {
+            Carriers(step, pair, board, block);
+            return;
+        }
+        if (pair.Block.Halves.Count > 0)
+        {
+            // the half that the board is lowered into carries the face that then lies below
+            var below = step.Face == Face.Back ? Face.Front : Face.Back;
+            var half =
+                step.Id.Target == "lower"
+                    ? pair.Block.Halves.OrderByDescending(h => h.Face == below).First()
+                    : pair.Block.Halves.First(h => step.Id.Target == $"close-{h.Id}");
+            ThingId id = new(ThingKind.Half, pair.Key, half.Id);
+            Close(
+                step.Id.Target == "lower" ? new(Verb.Lower, board, id) : new(Verb.Lower, id, board),
+                half.Face == Face.Front ? step.Face : null
+            );
+            return;
+        }
+        var boardMoves = step.Face == Face.Back && pair.Block.Plates.Any(p => p.Face == Face.Front);
+        Act act = boardMoves ? new(Verb.Lower, board, block) : new(Verb.Lower, block, board);
+        Close(act, boardMoves ? Face.Back : null);
+    }
+
+    /// <param name="up">The face that is then up; null for that of the plates.</param>
+    private void Close(Act act, Face? up)
+    {
+        var plates = Closers.By(scene, act).ToList();
+        foreach (var pad in plates.SelectMany(p => p.Takes).Distinct().Where(p => _state.Is(p, Condition.Laid)))
+            Peel(pad);
+        var board = act.Thing.Kind == ThingKind.Board ? act.Thing : act.To!.Value;
+        if (plates.Count > 0)
+            Turn(board.Owner, up ?? (act.Thing.Kind == ThingKind.Board ? Other(plates[0].Face) : plates[0].Face));
+        Put(act);
+    }
+
+    /// <summary>Each module between its carriers; then one block over all of them, its bolts loose.</summary>
+    private void Carriers(WorkStep step, Pair pair, ThingId board, ThingId block)
+    {
+        if (step.Id.Target != "bridge")
+        {
+            foreach (var carrier in pair.Block.Carriers)
+                Put(new(Verb.Lower, new(ThingKind.Carrier, pair.Key, carrier.Id), board));
+            return;
+        }
+        Put(new(Verb.Lower, block));
+        Put(new(Verb.Start, Id.Bolts(pair.Key), Count: step.Count));
+    }
+
+    private void Peel(ThingId pad)
+    {
+        ThingId film = pad with { Kind = ThingKind.Film, Key = $"{pad.Key}/outer" };
+        if (_state.Is(film, Condition.FilmOn))
+            Add(new(Verb.PeelOuter, film));
+    }
+
+    private static Face Other(Face face) => face == Face.Front ? Face.Back : Face.Front;
+
+    /// <summary>Rings that the screws of a step belong to.</summary>
+    private void Rings(WorkStep step, Pair pair, Func<ScrewRing, Act> act)
+    {
+        var laid = match.Laid().First(l => l.Pair.Key == pair.Key && l.On.Board == step.Board).On.Laid.Block;
+        foreach (var plate in laid.Plates)
+        foreach (var ring in ScrewRings.Of(laid, plate))
+        {
+            List<string> own = [.. step.Targets.Where(ring.Holes.Contains)];
+            if (own.Count > 0)
+                Add(act(ring with { Holes = own }));
+        }
+    }
+
+    private void Pass(WorkStep step, Pair pair)
+    {
+        var last = step.Pass == step.Passes;
+        if (pair.Block.Carriers.Count > 0)
+        {
+            Put(new(last ? Verb.Fasten : Verb.Turn, Id.Bolts(pair.Key), Count: step.Count, At: step.Targets));
+            return;
+        }
+        Rings(
+            step,
+            pair,
+            r =>
+                new(
+                    last ? Verb.Fasten : Verb.Turn,
+                    r.Id(pair.Key),
+                    Count: r.Holes.Count,
+                    Turns: last ? null : Amount(step, r),
+                    At: r.Holes,
+                    From: step.Face
+                )
+        );
+    }
+
+    private static double? Amount(WorkStep step, ScrewRing ring) =>
+        step.Turns.FirstOrDefault(t => ring.Holes.Contains(t.Hole))?.Target is { } target
+            ? Math.Round(target.AngleDeg / 360, 4)
+            : null;
+
+    private void BackPlate(WorkStep step, Pair pair)
+    {
+        ThingId plate = new(ThingKind.Backplate, pair.Key);
+        Turn(step.Board!, Face.Back);
+        foreach (var pad in scene.Find(plate)!.Takes.Where(p => _state.Is(p, Condition.Laid)))
+            Peel(pad);
+        var shared = scene
+            .Things.Where(t => t.Id.Kind == ThingKind.Screws && t.Id.Owner == pair.Key && t.Holds.Contains(plate))
+            .ToList();
+        foreach (var ring in shared.Where(r => !_state.Is(r.Id, Condition.Out)))
+            Add(new(Verb.Unscrew, ring.Id, From: Face.Back));
+        Add(new(Verb.Fit, plate));
+        foreach (var ring in shared)
+        {
+            Add(new(Verb.Start, ring.Id, From: Face.Back));
+            Add(new(Verb.Fasten, ring.Id, From: Face.Back));
+        }
+    }
+
+    private void Prove(WorkStep step)
+    {
+        switch (step.Kind)
+        {
+            case StepKind.Look when step.Id.Target == "edges" && step.Board is { } board:
+                Add(new(Verb.Look, Id.Board(board)));
+                break;
+            case StepKind.LeakTest:
+                Add(new(Verb.Press, ThingId.Loop));
+                break;
+            case StepKind.Fill:
+                Add(new(Verb.Fill, ThingId.Loop));
+                Add(new(Verb.Bleed, ThingId.Loop));
+                break;
+            case StepKind.Boot:
+                Add(new(Verb.Run, ThingId.Power));
+                break;
+            case StepKind.Run when step.Id.Target == "after":
+                Add(new(Verb.Measure, ThingId.Power));
+                break;
+        }
+    }
+
+    /// <summary>Everything of the stock that did not go back is kept with its label.</summary>
+    private void StoreStock()
+    {
+        foreach (var thing in Needs.LooseEnds(scene, _state))
+            Add(new(Verb.Store, thing));
+    }
+
+    /// <summary>Adds an act; before it whatever is turned over for it.</summary>
+    private void Add(Act act)
+    {
+        if (
+            scene.Find(act.Thing) is { Board: { } board, Reach: Reach.Open } thing
+            && act.Do
+                is Verb.Unscrew
+                    or Verb.Unplug
+                    or Verb.Plug
+                    or Verb.Start
+                    or Verb.Turn
+                    or Verb.Fasten
+                    or Verb.Clean
+                    or Verb.Spread
+                    or Verb.Lift
+                    or Verb.Fit
+                    or Verb.BringBack
+        )
+            Turn(board, act.From ?? thing.Face);
+        Put(act);
+    }
+
+    private void Put(Act act)
+    {
+        // nobody works on what is switched on
+        if (
+            _state.Is(ThingId.Power, Condition.PowerOn)
+            && act.Do is not (Verb.Run or Verb.Measure or Verb.Look or Verb.Note or Verb.PowerOff)
+        )
+            Put(new(Verb.PowerOff, ThingId.Power));
+        _acts.Add(act);
+        if (scene.Find(act.Thing) is not null)
+            _state = BenchWalk.Apply(scene, _state, act);
+    }
+
+    /// <summary>Turns a board where another face is needed; a hand holds what would fall.</summary>
+    private void Turn(string board, Face face)
+    {
+        if (!_state.Up.TryGetValue(board, out var up))
+            _state = _state with { Up = _state.Up.SetItem(board, face) };
+        else if (up != face)
+        {
+            foreach (var loose in Needs.Loose(scene, _state, board).Take(BenchState.Hands))
+                Put(new(Verb.Hold, loose));
+            Put(new(Verb.TurnOver, Id.Board(board)));
+        }
+    }
+}

@@ -1,0 +1,91 @@
+using FaithfulBracket.Core.Bench;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Core.Plans.Walk;
+using FaithfulBracket.Server.Shop;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace FaithfulBracket.Server.Stations;
+
+/// <summary>One step whole: what is done, how it stands, who signed it.</summary>
+internal sealed record TravellerStep(
+    StepId StepId,
+    Station Station,
+    StepKind Kind,
+    string Title,
+    string? Detail,
+    string? Caution,
+    string? Feel,
+    string CompleteLabel,
+    IReadOnlyList<Act> Acts,
+    IReadOnlyDictionary<string, Face>? Up,
+    int? Count,
+    int? Pass,
+    int? Passes,
+    IReadOnlyList<StepId> Locks,
+    bool Signed,
+    string? By,
+    string? At,
+    int Version,
+    bool LookAgain,
+    IReadOnlyList<string>? Changed
+)
+{
+    /// <summary>What comes first is said first.</summary>
+    internal static string TitleOf(WorkStep step) => step.TurnOver is { } turn ? $"{turn}. {step.Title}" : step.Title;
+
+    public static TravellerStep Of(WorkStep step, StepStand stand) =>
+        new(
+            step.Id,
+            step.Station,
+            step.Kind,
+            TitleOf(step),
+            step.Detail,
+            step.Caution,
+            step.Feel,
+            step.Done,
+            step.Acts,
+            step.Up,
+            step.Count,
+            step.Pass,
+            step.Passes,
+            step.Locks,
+            stand.Signed,
+            stand.By,
+            stand.At,
+            stand.Version,
+            stand.LookAgain,
+            stand.Changed.Count > 0 ? stand.Changed : null
+        );
+}
+
+/// <summary>A job's steps in working order, and what they leave open.</summary>
+internal static class TravellerEndpoints
+{
+    public static void Map(IEndpointRouteBuilder app)
+    {
+        var job = app.MapGroup("/api/jobs/{id:long}").WithTags("jobs");
+        job.MapGet("/steps", Steps);
+        job.MapGet("/loose-ends", Open);
+    }
+
+    private static Ok<IReadOnlyList<TravellerStep>> Steps(
+        long id,
+        JobPlans plans,
+        JobViews views,
+        CancellationToken cancel
+    )
+    {
+        var stands = views.View(id, cancel).Steps.ToDictionary(s => s.StepId);
+        return TypedResults.Ok<IReadOnlyList<TravellerStep>>([
+            .. plans
+                .Of(id, cancel)
+                .Plan.Steps.Where(s => stands.ContainsKey(s.Id))
+                .Select(s => TravellerStep.Of(s, stands[s.Id])),
+        ]);
+    }
+
+    private static Ok<IReadOnlyList<LooseEnd>> Open(long id, JobPlans plans, CancellationToken cancel) =>
+        TypedResults.Ok(LooseEnds.Of(plans.Of(id, cancel).Plan.Steps));
+}

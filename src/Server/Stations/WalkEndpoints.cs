@@ -1,0 +1,137 @@
+using FaithfulBracket.Core;
+using FaithfulBracket.Core.Bench;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Core.Plans.Walk;
+using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Shop;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace FaithfulBracket.Server.Stations;
+
+internal sealed record PlannedStep(
+    StepId StepId,
+    Station Station,
+    StepKind Kind,
+    string Title,
+    IReadOnlyDictionary<string, Face>? Up,
+    IReadOnlyList<Act> Acts,
+    IReadOnlyList<StepId> Locks
+);
+
+internal sealed record TravellerAnswer(
+    IReadOnlyList<PlannedStep> Steps,
+    IReadOnlyList<LooseEnd> LooseEnds,
+    IReadOnlyList<Trouble> Troubles
+);
+
+/// <param name="Step">Index of the step with the act that cannot be done; null where all can.</param>
+/// <param name="Needs">What it lacks.</param>
+internal sealed record WalkAnswer(bool Ok, int? Step, int? Act, NeedCode? Needs, IReadOnlyList<ThingId>? Things);
+
+/// <summary>A traveller for documents that nobody keeps, and a list of acts walked on them.</summary>
+internal static class WalkEndpoints
+{
+    private const int MaxSteps = 2000,
+        MaxActs = 500,
+        MaxHoles = 200;
+
+    public const string InWords = "Limits: a body of 4 MiB, 24 boards, 24 blocks; 2,000 steps of 500 acts.";
+
+    public static async Task<Ok<TravellerAnswer>> TravellerAsync(HttpRequest request, ShopMemory shop)
+    {
+        var context = await Bodies.ReadAsync(request, o => Context(o, shop));
+        var plan = JobPlanner.Plan(context, request.HttpContext.RequestAborted);
+        return TypedResults.Ok(
+            new TravellerAnswer(
+                [.. plan.Steps.Select(s => new PlannedStep(s.Id, s.Station, s.Kind, s.Title, s.Up, s.Acts, s.Locks))],
+                LooseEnds.Of(plan.Steps),
+                plan.Troubles
+            )
+        );
+    }
+
+    public static async Task<Ok<WalkAnswer>> WalkAsync(HttpRequest request, ShopMemory shop)
+    {
+        var (context, steps) = await Bodies.ReadAsync(request, o => (Context(o, shop), Steps(o)));
+        var plan = JobPlanner.Plan(context, request.HttpContext.RequestAborted);
+        var scene = BenchScene.Of(context.Order, plan.Match, plan.Pads, plan.Paste);
+        var (_, contradiction) = BenchWalk.Run(scene, BenchState.Of(scene), steps);
+        return TypedResults.Ok(
+            contradiction is { } c
+                ? new WalkAnswer(false, c.Step, c.Act, c.Unmet.Code, c.Unmet.Things)
+                : new WalkAnswer(true, null, null, null, null)
+        );
+    }
+
+    private static JobContext Context(ObjectReader o, ShopMemory shop) =>
+        new()
+        {
+            Order = WorkOrderEndpoint.Order(o),
+            Shop = shop.Settings,
+            Drawer = shop.Drawer,
+            Ways = Ways(o),
+        };
+
+    private static Dictionary<string, string> Ways(ObjectReader o)
+    {
+        var ways = new Dictionary<string, string>();
+        if (o.Raw("ways") is { ValueKind: System.Text.Json.JsonValueKind.Object } chosen)
+            foreach (var way in chosen.EnumerateObject())
+                ways[way.Name] =
+                    way.Value.ValueKind == System.Text.Json.JsonValueKind.String ? way.Value.GetString()! : "";
+        return ways;
+    }
+
+    private static List<WalkStep> Steps(ObjectReader o)
+    {
+        var steps = o.Objects("steps", s => new WalkStep(s.Objects("acts", Act), Up(s)));
+        if (steps.Count > MaxSteps || steps.Exists(s => s.Acts.Count > MaxActs))
+            o.Fault("steps", $"Expected at most {MaxSteps} steps of {MaxActs} acts.");
+        return steps;
+    }
+
+    private static Dictionary<string, Face>? Up(ObjectReader step)
+    {
+        if (step.Raw("up") is not { ValueKind: System.Text.Json.JsonValueKind.Object } stated)
+            return null;
+        var up = new Dictionary<string, Face>();
+        foreach (var board in stated.EnumerateObject())
+        {
+            var text = board.Value.ValueKind == System.Text.Json.JsonValueKind.String ? board.Value.GetString() : null;
+            // at the edge both faces can be reached
+            if (text == "edge")
+                continue;
+            if (text is null || !EnumNames<Face>.TryParse(text, out var face))
+                step.FaultAt($"up/{board.Name}", "Expected front, back or edge.");
+            else
+                up[board.Name] = face;
+        }
+        return up;
+    }
+
+    private static Act Act(ObjectReader a)
+    {
+        var at = a.Has("at") ? a.Texts("at") : null;
+        if (at?.Count > MaxHoles)
+            a.Fault("at", $"Expected at most {MaxHoles} holes.");
+        return new(
+            a.Choice<Verb>("do"),
+            Thing(a, "thing", a.Text("thing", ThingId.MaxLength)),
+            a.OptionalText("to", ThingId.MaxLength) is { } to ? Thing(a, "to", to) : null,
+            a.OptionalInteger("count", 0, 10_000),
+            a.OptionalNumber("turns", 0, 1000),
+            at,
+            a.OptionalChoice<Face>("from")
+        );
+    }
+
+    private static ThingId Thing(ObjectReader a, string field, string text)
+    {
+        if (!ThingId.TryParse(text, out var id))
+            a.Fault(field, $"\"{text}\" is not the id of a thing, such as \"screws:A/F1\".");
+        return id;
+    }
+}

@@ -1,0 +1,213 @@
+using FaithfulBracket.Core.Bench;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Core.Plans.Walk;
+using FaithfulBracket.Formats.Documents;
+using Xunit;
+
+namespace FaithfulBracket.Core.Tests;
+
+/// <summary>Every plan of the demo's boards and blocks walked from the stock state to a closed one, and plans that lack an act.</summary>
+public class BenchWalkTests
+{
+    private static string Demo(string kind, string id) =>
+        Path.Combine(AppContext.BaseDirectory, "../../../../../demo", kind, $"{id}.{kind[..^1]}.json");
+
+    private static Board Board(string id) => BoardReader.Read(File.ReadAllBytes(Demo("boards", id)));
+
+    private static Blocks.Block Block(string id) => BlockReader.Read(File.ReadAllBytes(Demo("blocks", id)));
+
+    private static (Scene Scene, List<WalkStep> Steps, JobPlan Plan) Plan(
+        WorkOrder order,
+        params (string, string)[] ways
+    )
+    {
+        var plan = JobPlanner.Plan(
+            new()
+            {
+                Order = order,
+                Drawer = new()
+                {
+                    Materials = [Sample.Soft with { Id = "soft-3" }, Sample.Soft with { Id = "firm-6" }],
+                    Pads = [new("s", "soft-3", 1, 300, 300, 4, false)],
+                    Pastes = [new("t", Sample.Grey, 5, 24)],
+                },
+                Ways = ways.ToDictionary(w => w.Item1, w => w.Item2),
+            }
+        );
+        var scene = BenchScene.Of(order, plan.Match, plan.Pads, plan.Paste);
+        return (scene, [.. plan.Steps.Select(s => new WalkStep(s.Acts, s.Up))], plan);
+    }
+
+    private static Contradiction? Walk(Scene scene, IReadOnlyList<WalkStep> steps) =>
+        BenchWalk.Run(scene, BenchState.Of(scene), steps).Contradiction;
+
+    private static readonly WorkOrder Plain = WorkOrder.Plain(Board("tern-460-r2"), Block("brineworks-full-460"));
+
+    public static TheoryData<string, string> Pairs =>
+        new()
+        {
+            { "tern-460-r2", "brineworks-full-460" },
+            { "skua-380-r1", "lathe-loch-core-u" },
+            { "tern-520-m-r1", "brineworks-full-520" },
+            { "skua-pro-r2", "undertow-pro-380" },
+            { "gannet-duo-r1", "copperwell-broad-duo" },
+            { "lantern-l2", "undertow-shell-l" },
+        };
+
+    [Theory]
+    [MemberData(nameof(Pairs))]
+    public void A_card_is_walked_from_stock_to_closed_whatever_way_is_chosen(string board, string block)
+    {
+        var order = WorkOrder.Plain(Board(board), Block(block));
+        foreach (
+            var ways in (ReadOnlySpan<(string, string)[]>)
+                [
+                    [],
+                    [("who-moves", "block")],
+                    [("films", "both")],
+                    [("cut", "strips")],
+                    [("back-plate-screws", "all")],
+                ]
+        )
+        {
+            var (scene, steps, _) = Plan(order, ways);
+            Assert.Null(Walk(scene, steps));
+        }
+    }
+
+    /// <summary>Acts whose lack nothing on the bench would show: they are looked at, not needed.</summary>
+    private static bool Idle(Act act) => act.Do is Verb.Look or Verb.Try or Verb.Measure or Verb.Hold;
+
+    [Fact]
+    public void A_walk_that_lacks_an_act_is_noticed_wherever_the_act_was_needed()
+    {
+        var (scene, steps, _) = Plan(Plain);
+        var missed = new List<string>();
+        for (var i = 0; i < steps.Count; i++)
+        for (var k = 0; k < steps[i].Acts.Count; k++)
+        {
+            var act = steps[i].Acts[k];
+            if (Idle(act))
+                continue;
+            List<WalkStep> less = [.. steps];
+            less[i] = less[i] with { Acts = [.. less[i].Acts.Where((_, n) => n != k)] };
+            if (Walk(scene, less) is null)
+                missed.Add($"{i} {act.Do} {act.Thing}");
+        }
+        // a turn may be left out of several passes; water that is not bled and plates that are not looked at run all the same
+        Assert.All(
+            missed,
+            m => Assert.Matches("(Turn screws|Bleed loop|Run power|PowerOff power|Plug lead:P|Store|Fit plug)", m)
+        );
+    }
+
+    [Theory]
+    [InlineData("unscrew", NeedCode.Held)]
+    [InlineData("unplug", NeedCode.Tied)]
+    [InlineData("clean", NeedCode.Dirty)]
+    [InlineData("spread", NeedCode.Bare)]
+    [InlineData("lay", NeedCode.Order)]
+    [InlineData("peel-inner", NeedCode.FilmsOn)]
+    [InlineData("peel-outer", NeedCode.FilmsOn)]
+    [InlineData("turn-over", NeedCode.Reach)]
+    [InlineData("start", NeedCode.Order)]
+    [InlineData("fill", NeedCode.Order)]
+    [InlineData("fasten", NeedCode.Order)]
+    public void The_need_that_fails_names_what_is_missing(string verb, NeedCode code)
+    {
+        var (scene, steps, _) = Plan(Plain);
+        // without any act of the kind the first one that needed it stops
+        List<WalkStep> less =
+        [
+            .. steps.Select(s => s with { Acts = [.. s.Acts.Where(a => Kebab(a.Do) != verb)], Up = null }),
+        ];
+        var found = Walk(scene, less);
+        Assert.Equal(code, found?.Unmet.Code);
+        Assert.NotEmpty(found!.Unmet.Things);
+    }
+
+    private static string Kebab(Verb verb) =>
+        System.Text.Json.JsonNamingPolicy.KebabCaseLower.ConvertName(verb.ToString());
+
+    [Fact]
+    public void Acts_in_the_wrong_order_stop_at_the_first_that_cannot_be_done()
+    {
+        var (scene, steps, plan) = Plan(Plain);
+        int Index(Func<WorkStep, bool> of) => plan.Steps.ToList().FindIndex(s => of(s));
+        var lower = Index(s => s.Kind == StepKind.Lower);
+        Contradiction Swapped(int a, int b)
+        {
+            List<WalkStep> swapped = [.. steps];
+            (swapped[a], swapped[b]) = (swapped[b], swapped[a]);
+            return Walk(scene, swapped)!;
+        }
+        // screws before the block is down
+        Assert.Equal(NeedCode.Order, Swapped(lower, lower + 1).Unmet.Code);
+        // pads before their faces are clean
+        var clean = Index(s => s.Kind == StepKind.Clean && s.Title.Contains("memory", StringComparison.Ordinal));
+        var lay = Index(s => s.Kind == StepKind.Lay);
+        Assert.Equal(NeedCode.Order, Swapped(clean, lay).Unmet.Code);
+        // something is unscrewed twice
+        var first = Index(s => s.Kind == StepKind.Unscrew);
+        List<WalkStep> twice = [.. steps];
+        twice.Insert(first, twice[first]);
+        Assert.Equal((first + 1, NeedCode.Already), (Walk(scene, twice)!.Step, Walk(scene, twice)!.Unmet.Code));
+        // a thing of another card
+        List<WalkStep> strange = [new([new(Verb.Lift, new(ThingKind.Piece, "A", "nothing-here"))])];
+        Assert.Equal(NeedCode.NotThere, Walk(scene, strange)!.Unmet.Code);
+        // switched on, nothing is unscrewed
+        List<WalkStep> live = [.. steps.Where(s => !s.Acts.Any(a => a.Do == Verb.PowerOff))];
+        Assert.Equal(NeedCode.Powered, Walk(scene, live)!.Unmet.Code);
+    }
+
+    [Fact]
+    public void What_is_opened_has_a_fate_and_a_lack_of_it_is_told_at_the_end()
+    {
+        var (scene, steps, plan) = Plan(Plain);
+        var ends = LooseEnds.Of(plan.Steps);
+        Assert.All(ends, e => Assert.NotNull(e.Fate));
+        Assert.Contains(ends, e => e is { Thing.Kind: ThingKind.Screws, Fate: Fate.Kept });
+        Assert.Contains(ends, e => e is { Thing.Kind: ThingKind.Film, Fate: Fate.Discarded });
+        List<WalkStep> kept = [.. steps.Select(s => s with { Acts = [.. s.Acts.Where(a => a.Do != Verb.Store)] })];
+        var open = Walk(scene, kept)!;
+        Assert.Equal((steps.Count, NeedCode.LooseEnd), (open.Step, open.Unmet.Code));
+        Assert.Contains(open.Unmet.Things, t => t.Kind == ThingKind.Piece);
+    }
+
+    [Fact]
+    public void A_plain_cards_mount_is_at_most_eighteen_steps_and_each_turn_over_is_said_first()
+    {
+        var (_, _, plan) = Plan(Plain);
+        Assert.InRange(plan.Mount.Sheet.Steps.Count, 5, 18);
+        foreach (var step in plan.Steps.Where(s => s.Acts.Any(a => a.Do == Verb.TurnOver)))
+        {
+            Assert.Equal(Verb.TurnOver, step.Acts.First(a => a.Do is not (Verb.PeelOuter or Verb.Hold)).Do);
+            Assert.StartsWith("Turn the board over", step.TurnOver, StringComparison.Ordinal);
+            Assert.NotNull(step.Up);
+        }
+    }
+
+    [Theory]
+    [InlineData("power")]
+    [InlineData("screws:A/F1")]
+    [InlineData("screws:P/main/ring1/bp")]
+    [InlineData("film:A/M1/inner")]
+    [InlineData("pad:A/U1@back")]
+    [InlineData("board:A")]
+    public void Ids_of_things_are_read_as_they_are_written(string text)
+    {
+        Assert.True(ThingId.TryParse(text, out var id));
+        Assert.Equal(text, id.ToString());
+    }
+
+    [Theory]
+    [InlineData("")]
+    [InlineData("screw:A/F1")]
+    [InlineData("Screws:A/F1")]
+    [InlineData("screws:")]
+    [InlineData("screws:/F1")]
+    [InlineData("screws:A/")]
+    public void Other_texts_are_no_ids(string text) => Assert.False(ThingId.TryParse(text, out _));
+}
