@@ -997,6 +997,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/traveller": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Limits: a body of 4 MiB, 24 boards, 24 blocks; 2,000 steps of 500 acts. At most two computations run at once; a waiting one answers with the header Queued-Behind, past 32 waiting it is 503. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TravellerAnswer"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/walk": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Limits: a body of 4 MiB, 24 boards, 24 blocks; 2,000 steps of 500 acts. At most two computations run at once; a waiting one answers with the header Queued-Behind, past 32 waiting it is 503. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["WalkAnswer"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compute/tightening": {
         parameters: {
             query?: never;
@@ -3303,6 +3383,80 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["PadFaultResult"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TravellerStep"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/loose-ends": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LooseEnd"][];
                     };
                 };
             };
@@ -6521,6 +6675,17 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        Act: {
+            do: components["schemas"]["Verb"];
+            thing: components["schemas"]["ThingId"];
+            to: string;
+            /** Format: int32 */
+            count?: null | number;
+            /** Format: double */
+            turns?: null | number;
+            at?: null | string[];
+            from: null | components["schemas"]["Face"];
+        };
         Alternative: {
             /** Format: double */
             thicknessMm: number;
@@ -7551,6 +7716,8 @@ export interface components {
             seal: boolean;
             board?: null | string;
         };
+        /** @enum {unknown} */
+        Fate: "back" | "block" | "kept" | "used" | "discarded";
         FaultHypothesis: {
             kind: components["schemas"]["FaultKind"];
             parts: string[];
@@ -8306,6 +8473,14 @@ export interface components {
             pairs: components["schemas"]["LoopPair"][];
             unknown: string[];
         };
+        LooseEnd: {
+            thing: components["schemas"]["ThingId"];
+            /** Format: int32 */
+            count?: null | number;
+            openedBy: components["schemas"]["StepId"];
+            closedBy: null | components["schemas"]["StepId"];
+            fate: null | components["schemas"]["Fate"];
+        };
         Machine: {
             id: string;
             name: string;
@@ -8450,6 +8625,8 @@ export interface components {
             id: string;
             name: string;
         };
+        /** @enum {unknown} */
+        NeedCode: "not-there" | "already" | "powered" | "wet" | "order" | "reach" | "covered" | "held" | "tied" | "hands" | "falls" | "films-on" | "dirty" | "bare" | "dry-loop" | "loose-end" | "uncovered";
         NewCorrection: {
             by: string;
             why: string;
@@ -9087,6 +9264,17 @@ export interface components {
             startMin: number;
             /** Format: double */
             endMin: number;
+        };
+        PlannedStep: {
+            stepId: components["schemas"]["StepId"];
+            station: components["schemas"]["Station"];
+            kind: components["schemas"]["StepKind"];
+            title: string;
+            up?: null | {
+                [key: string]: components["schemas"]["Face"];
+            };
+            acts: components["schemas"]["Act"][];
+            locks: unknown[];
         };
         Plate: {
             id: string;
@@ -9838,7 +10026,7 @@ export interface components {
         };
         StepId: string;
         /** @enum {unknown} */
-        StepKind: "read" | "count" | "run" | "power-off" | "unscrew" | "unplug" | "lift" | "clean" | "prepare" | "dry-fit" | "cut" | "lay" | "spread" | "lower" | "start" | "turn" | "fit" | "back-plate" | "plug" | "connect" | "look" | "leak-test" | "boot" | "store" | "note" | "fasten" | "hand-over" | "seat" | "warm" | "shear" | "scrape" | "coat" | "rebuild";
+        StepKind: "read" | "count" | "run" | "power-off" | "unscrew" | "unplug" | "lift" | "clean" | "prepare" | "dry-fit" | "cut" | "lay" | "spread" | "lower" | "start" | "turn" | "fit" | "back-plate" | "plug" | "connect" | "look" | "leak-test" | "fill" | "boot" | "store" | "note" | "fasten" | "hand-over" | "seat" | "warm" | "shear" | "scrape" | "coat" | "rebuild";
         /** @enum {unknown} */
         StepPicture: "slit" | "ring" | "evenly" | "jig" | "gasket" | "coat" | "grip";
         StepStand: {
@@ -9854,6 +10042,15 @@ export interface components {
             version: number;
             lookAgain: boolean;
             changed: string[];
+            kind: components["schemas"]["StepKind"];
+            /** Format: int32 */
+            pass?: null | number;
+            /** Format: int32 */
+            passes?: null | number;
+            up?: null | {
+                [key: string]: components["schemas"]["Face"];
+            };
+            acts: components["schemas"]["Act"][];
         };
         StepState: {
             stepId: string;
@@ -9962,6 +10159,7 @@ export interface components {
             locks: string[];
             advice: string[];
         };
+        ThingId: string;
         Throttled: {
             /** Format: double */
             fromS: number;
@@ -10215,6 +10413,39 @@ export interface components {
             /** Format: double */
             expectedC: number;
         };
+        TravellerAnswer: {
+            steps: components["schemas"]["PlannedStep"][];
+            looseEnds: components["schemas"]["LooseEnd"][];
+            troubles: components["schemas"]["Trouble"][];
+        };
+        TravellerStep: {
+            stepId: components["schemas"]["StepId"];
+            station: components["schemas"]["Station"];
+            kind: components["schemas"]["StepKind"];
+            title: string;
+            detail?: null | string;
+            caution?: null | string;
+            feel?: null | string;
+            completeLabel: string;
+            acts: components["schemas"]["Act"][];
+            up?: null | {
+                [key: string]: components["schemas"]["Face"];
+            };
+            /** Format: int32 */
+            count?: null | number;
+            /** Format: int32 */
+            pass?: null | number;
+            /** Format: int32 */
+            passes?: null | number;
+            locks: unknown[];
+            signed: boolean;
+            by?: null | string;
+            at?: null | string;
+            /** Format: int32 */
+            version: number;
+            lookAgain: boolean;
+            changed?: null | string[];
+        };
         TrayCell: {
             cell: string;
             driver: string;
@@ -10311,7 +10542,18 @@ export interface components {
         /** @enum {unknown} */
         Validity: "ok" | "weak" | "outside";
         /** @enum {unknown} */
+        Verb: "power-off" | "run" | "measure" | "unplug" | "plug" | "loosen" | "unscrew" | "start" | "turn" | "fasten" | "lift" | "lower" | "set-aside" | "bring-back" | "turn-over" | "hold" | "clean" | "warm" | "shear" | "scrape" | "polish" | "coat" | "cut" | "peel-inner" | "peel-outer" | "lay" | "trim" | "spread" | "insert" | "remove" | "open" | "close" | "fit" | "join" | "fill" | "drain" | "bleed" | "press" | "look" | "photograph" | "count" | "read" | "note" | "store" | "try" | "wait";
+        /** @enum {unknown} */
         Verdict: "seats" | "seats-with-work" | "unproven" | "clashes";
+        WalkAnswer: {
+            ok: boolean;
+            /** Format: int32 */
+            step?: null | number;
+            /** Format: int32 */
+            act?: null | number;
+            needs: null | components["schemas"]["NeedCode"];
+            things?: null | unknown[];
+        };
         Warming: {
             /** Format: double */
             massG: number;
@@ -10358,6 +10600,7 @@ export interface components {
             kind: components["schemas"]["StepKind"];
             station: components["schemas"]["Station"];
             title: string;
+            turnOver?: null | string;
             detail?: null | string;
             feel?: null | string;
             caution?: null | string;
@@ -10384,6 +10627,10 @@ export interface components {
             sheet?: null | number;
             pieces: string[];
             picture: null | components["schemas"]["StepPicture"];
+            acts: components["schemas"]["Act"][];
+            up?: null | {
+                [key: string]: components["schemas"]["Face"];
+            };
             locks: unknown[];
         };
         Workpiece: {

@@ -111,7 +111,9 @@ function Bench({ job, station }: { job: JobView; station: Station | 'restore' })
 function readAloud(step: WorkStep) {
   if (!('speechSynthesis' in window)) return
   speechSynthesis.cancel()
-  speechSynthesis.speak(new SpeechSynthesisUtterance([step.title, step.caution].filter(Boolean).join('. ')))
+  speechSynthesis.speak(
+    new SpeechSynthesisUtterance([step.turnOver, step.title, step.caution].filter(Boolean).join('. ')),
+  )
 }
 
 /** The sentence, its figures, its caution and its why. */
@@ -148,6 +150,11 @@ function Words({
       <p className="text-[22px] leading-tight text-soft">
         {stationName(station)}, {s.index + 1} of {s.steps.length}
       </p>
+      {step.turnOver && !s.isSigned && (
+        <p className="border-l-[6px] border-amber bg-amber-wash px-4 py-2 text-[26px] font-semibold leading-tight">
+          {step.turnOver}
+        </p>
+      )}
       <h1
         className={`text-balance font-bold leading-[1.07] ${step.title.length > 60 ? 'text-[clamp(32px,3.3vw,56px)]' : 'text-[clamp(38px,4.2vw,72px)]'}`}
       >

@@ -65,7 +65,10 @@ export function StepLine({ job, here, s, onBench, note, setNote, selected }: Pro
         </button>
       </div>
       <div className="min-w-0 flex-1 basis-[300px]" aria-live="polite">
-        <p className="text-[20px] leading-[1.15]">{step.title}</p>
+        <p className="text-[20px] leading-[1.15]">
+          {step.turnOver && <b className="text-line-amber">{step.turnOver}. </b>}
+          {step.title}
+        </p>
         {s.refusal ? (
           <p className="text-[14.5px] leading-tight text-line-plum" role="alert">
             {s.refusal.message}{' '}

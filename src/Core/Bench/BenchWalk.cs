@@ -131,7 +131,9 @@ public static class BenchWalk
                 state = state.With(pad, Condition.Pressed);
             state = state.With(plate.Id, Condition.On);
             ThingId block = new(ThingKind.Block, plate.Id.Owner);
-            if (plate.Id.Kind == ThingKind.Plate && scene.Find(block) is not null)
+            // carriers are on before the block that is bolted to them
+            var own = plate.Id.Kind == ThingKind.Plate && act.Thing.Kind != ThingKind.Carrier;
+            if (own && scene.Find(block) is not null)
                 state = state.With(block, Condition.On);
         }
         return state;

@@ -11,16 +11,18 @@ internal static class Closers
     {
         if (act.Do == Verb.Fit && act.Thing.Kind == ThingKind.Backplate)
             return [scene.Find(act.Thing)!];
-        if (act.Do != Verb.Lower)
+        // a block that is set on the carriers of its modules closes over nothing more
+        if (act.Do != Verb.Lower || act.To is null)
             return [];
         if (act.Thing.Kind is ThingKind.Half or ThingKind.Carrier || act.To is { Kind: ThingKind.Half })
             return scene
                 .Find(act.Thing.Kind == ThingKind.Board ? act.To!.Value : act.Thing)!
-                .On.Select(scene.Find).OfType<SceneThing>();
+                .On.Select(scene.Find)
+                .OfType<SceneThing>();
         var (block, board) =
             act.Thing.Kind == ThingKind.Board ? (act.To?.Owner, act.Thing.Owner) : (act.Thing.Owner, act.To?.Owner);
         return scene.Things.Where(t =>
-            t.Id.Kind == ThingKind.Plate && t.Id.Owner == block && (board is null || t.Board == board)
+            t.Id.Kind == ThingKind.Plate && t.Id.Owner == block && t.Board == board
         );
     }
 }

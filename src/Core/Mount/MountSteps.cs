@@ -168,6 +168,8 @@ internal static class MountSteps
                 yield return MemoryBridge.Between(_order, _pair, _on);
                 yield break;
             }
+            foreach (var ribbon in Ribbons())
+                yield return ribbon;
             if (_pair.Block.Halves.Count > 0)
                 foreach (var half in HalfSteps.Steps(_order, _pair, _on, FromBack))
                     yield return half;
@@ -188,6 +190,47 @@ internal static class MountSteps
                 yield return BackPlate();
             foreach (var plate in block.StockPlates.Where(p => p.Pair is null && !BehindScrews.FromStart(block, p)))
                 yield return StockBehind(plate);
+        }
+
+        /// <summary>Ribbons between the boards of this block: nobody reaches them once the boards close on it.</summary>
+        private IEnumerable<WorkStep> Ribbons()
+        {
+            var boards = _pair.BoardKeys(_order);
+            if (boards.Count < 2 || boards[0] != _on.Board)
+                yield break;
+            var unplugged = TeardownStation
+                .Pieces(_order)
+                .SelectMany(p =>
+                    p.Board.Assembly!.Leads.Select(l =>
+                        RibbonEnds.Of(_order, l, TeardownStation.BoardOf(_order, p, l.Id))
+                    )
+                )
+                .OfType<Ribbon>()
+                .Select(r => r.Id)
+                .ToHashSet();
+            foreach (var r in _order.Ribbons.Where(r => unplugged.Contains(r.Id)))
+            {
+                if (!boards.Contains(r.From.Board) || !boards.Contains(r.To.Board))
+                    continue;
+                yield return new()
+                {
+                    Id = Id($"ribbon-{r.Id}"),
+                    Kind = StepKind.Connect,
+                    Board = _on.Board,
+                    Pair = _pair.Key,
+                    Done = "Ribbon plugged",
+                    Title = $"Plug the {r.Name} in between board {r.From.Board} and board {r.To.Board}",
+                    Detail =
+                        "Lay the boards side by side"
+                        + (
+                            r.SlackMm is { } slack
+                                ? FormattableString.Invariant($"; the ribbon has {slack:0.#} mm of slack")
+                                : ""
+                        )
+                        + ". Close the latch and pull once: it stays.",
+                    Caution = "Once the boards close on the block nobody reaches it any more.",
+                };
+            }
         }
 
         private bool Behind => _pair.Block.Kind == BlockKind.BackPlate;

@@ -1,6 +1,8 @@
+using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Core.Plans.Walk;
 using Xunit;
 
 namespace FaithfulBracket.Core.Tests;
@@ -213,10 +215,19 @@ public partial class SeatedJobTests
         );
     }
 
+    /// <summary>The first act of a plan that cannot be done.</summary>
+    private static Contradiction? Walk(WorkOrder order, JobPlan plan)
+    {
+        var scene = BenchScene.Of(order, plan.Match, plan.Pads, plan.Paste);
+        List<WalkStep> steps = [.. plan.Steps.Select(s => new WalkStep(s.Acts, s.Up))];
+        return BenchWalk.Run(scene, BenchState.Of(scene), steps).Contradiction;
+    }
+
     [Fact]
     public void Nuts_and_studs_say_what_is_still_to_go()
     {
         var plan = Plan(Order(Cooler()));
+        Assert.Null(Walk(Order(Cooler()), plan));
         var turns = plan.Mount.Sheet.Steps.Where(s => s.Kind == StepKind.Turn).ToList();
         Assert.All(turns.SelectMany(s => s.Turns), t => Assert.Equal("nut", t.Thing));
         Assert.All(

@@ -1,6 +1,7 @@
 import { capital, fixed } from '../../ui/format'
 import { troublesOf } from '../here'
 import { Head, Row, Section, Why } from '../Ledger'
+import { LooseEnds } from '../LooseEnds'
 import type { RoomProps } from '../room'
 import { StepList } from '../StepList'
 import { turnNow } from '../stepLogic'
@@ -74,6 +75,7 @@ export function MountLedger({ job, here, s, select, own }: RoomProps<BowChoice>)
         {t.cornerEdge && <Row name="one corner home first" value={t.cornerEdge} tone="text-plum" />}
         <Why>{t.whyThisOrder}</Why>
       </Section>
+      <LooseEnds job={job} />
       <BowSection job={job} here={here} shown={own.bow} show={own.show} />
       <HoleTable here={here} select={select} />
       <Section title="Steps">

@@ -3,6 +3,7 @@ import type { Schemas } from '../../api/client'
 import { Button } from '../../ui/Button'
 import { clock, day, fixed } from '../../ui/format'
 import { Head, Row, Section, Why } from '../Ledger'
+import { LooseEnds } from '../LooseEnds'
 import type { RoomProps } from '../room'
 import { StepList } from '../StepList'
 import { Expected } from './Expected'
@@ -128,6 +129,7 @@ export function ProveLedger(props: RoomProps<ProveOwn>) {
           ))}
         </Section>
       )}
+      <LooseEnds job={job} />
       <Section title="Steps">
         <StepList s={s} />
       </Section>

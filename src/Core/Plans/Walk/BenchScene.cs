@@ -64,8 +64,9 @@ public static class BenchScene
                 Holds = Pieces(f.Joins),
             };
         foreach (var l in assembly.Leads)
-            yield return new(Id.Lead(Owner(l.Id), l.Id), Condition.Plugged)
+            yield return new(Id.Plugged(order, l, Owner(l.Id)), Condition.Plugged)
             {
+                Wanted = RibbonEnds.Of(order, l, Owner(l.Id)) is not null,
                 Board = Owner(l.Id),
                 Face = l.Face,
                 Under = Pieces(l.HiddenBy is { } h ? [h] : []),
@@ -247,6 +248,10 @@ public static class BenchScene
         public static ThingId Screws(string owner, string group) => new(ThingKind.Screws, owner, group);
 
         public static ThingId Lead(string owner, string id) => new(ThingKind.Lead, owner, id);
+
+        /// <summary>A lead, or the ribbon whose plug it is.</summary>
+        public static ThingId Plugged(WorkOrder order, Lead lead, string owner) =>
+            RibbonEnds.Of(order, lead, owner) is { } ribbon ? new(ThingKind.Ribbon, ribbon.Id) : Lead(owner, lead.Id);
 
         public static ThingId Face(string board, string part) => new(ThingKind.Face, board, part);
 

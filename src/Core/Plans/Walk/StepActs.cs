@@ -132,7 +132,7 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
                 Add(new(Verb.Unscrew, Id.Screws(owner, target), Count: step.Count));
                 break;
             case StepKind.Unplug:
-                Add(new(Verb.Unplug, Id.Lead(owner, target)));
+                Add(new(Verb.Unplug, Lead(owner, target)));
                 break;
             case StepKind.Lift when target != Assembly.BoardId:
                 Add(new(Verb.Lift, Id.Piece(owner, target)));
@@ -140,6 +140,12 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
                 break;
         }
     }
+
+    private ThingId Lead(string owner, string id) =>
+        TeardownStation.Pieces(order).SelectMany(p => p.Board.Assembly!.Leads).FirstOrDefault(l => l.Id == id)
+            is { } lead
+            ? Id.Plugged(order, lead, owner)
+            : Id.Lead(owner, id);
 
     private void Prepare(WorkStep step)
     {
@@ -152,9 +158,15 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
                 break;
             case StepKind.Prepare when step.Id.Target == "block" && step.Pair is { } pair:
                 Add(new(Verb.PeelOuter, Id.Sticker(pair)));
+                // carriers of several modules come in one box
+                var box = order.Pairs.First(p => p.Key == pair).Block;
+                var owners = order
+                    .Pairs.Where(p => p.Key == pair || box.Carriers.Count > 0 && p.Block.Id == box.Id)
+                    .Select(p => p.Key)
+                    .ToHashSet();
                 foreach (
                     var land in scene.Things.Where(t =>
-                        t.Id.Kind == ThingKind.Face && t.Board is null && t.Id.Owner == pair
+                        t.Id.Kind == ThingKind.Face && t.Board is null && owners.Contains(t.Id.Owner)
                     )
                 )
                     Add(new(Verb.Clean, land.Id));
@@ -215,6 +227,9 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
                 foreach (var plug in scene.Things.Where(t => t.Id.Kind == ThingKind.Plug && t.Id.Owner == pair.Key))
                     Add(new(Verb.Fit, plug.Id));
                 break;
+            case StepKind.Connect when step.Id.Target.StartsWith("ribbon-", StringComparison.Ordinal):
+                Put(new(Verb.Plug, new(ThingKind.Ribbon, step.Id.Target["ribbon-".Length..])));
+                break;
             case StepKind.Connect when step.Id.Target == "headers" && pair is not null:
                 foreach (var header in pair.Block.Headers)
                     Add(new(Verb.Plug, Id.Lead(pair.Key, header)));
@@ -257,7 +272,7 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
         var (verb, thing) = step.Kind switch
         {
             StepKind.Fasten => (Verb.Fasten, Id.Screws(owner, target)),
-            StepKind.Connect => (Verb.Plug, Id.Lead(owner, target)),
+            StepKind.Connect => (Verb.Plug, Lead(owner, target)),
             _ => (Verb.BringBack, Id.Piece(owner, target)),
         };
         if (scene.Find(thing) is not null)
