@@ -29,6 +29,7 @@ var summary = BenchmarkSwitcher
         typeof(CuttingBenchmarks),
         typeof(SocketBenchmarks),
         typeof(HeatBenchmarks),
+        typeof(PlanBenchmarks),
     ])
     .Run(args.Length == 0 ? ["--filter", "*"] : args, quiet);
 Table.Write(summary);

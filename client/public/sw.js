@@ -31,9 +31,16 @@ async function networkFirst(request, cacheName, key) {
     return answer
   } catch (fault) {
     const old = await cache.match(key)
-    if (old) return old
+    if (old) return marked(old)
     throw fault
   }
+}
+
+/** An old answer says so: nobody may take the time in it for the time now. */
+function marked(old) {
+  const headers = new Headers(old.headers)
+  headers.set('Kept-On-Device', 'true')
+  return new Response(old.body, { status: old.status, statusText: old.statusText, headers })
 }
 
 self.addEventListener('fetch', (e) => {

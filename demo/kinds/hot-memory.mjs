@@ -12,7 +12,7 @@ export const jobs = [
     by: 'QA',
     signedStations: 7,
     promisedInMin: 75,
-    signedSteps: 3,
+    signedSteps: 4,
     readings: [
       reading('QA', 'before', 21.3, null, 92, 103, 88, 239, null),
       reading('QA', 'after', 21.4, 27, 41.2, 49, 38.2, 240, 3),

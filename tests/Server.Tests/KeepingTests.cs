@@ -354,6 +354,10 @@ public sealed class KeepingTests : IDisposable
         var hurried = new Doctor(shop, TimeProvider.System).Look(mend: false, TimeSpan.FromTicks(-1));
         Assert.Contains(hurried, f => f is { Code: "photos-unread", Fault: false });
         Assert.DoesNotContain(Look(), f => f.Code == "photos-unread");
+        // a document that is not what it was when it came is named
+        var (ill, named) = Run("--data", At("data"), "--doctor", "look");
+        Assert.Equal(1, ill);
+        Assert.Contains("1 document does not match the digest: board b", named, StringComparison.Ordinal);
         File.AppendAllText(photo, "x");
         Assert.Equal("photos-spoilt", Look().Single(f => f.Fault).Code);
         File.Delete(photo);

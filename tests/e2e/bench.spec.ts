@@ -172,9 +172,11 @@ test('ten steps without the network are kept, sent when it is back, and a confli
   expect((await atTheShop()).history).toEqual([])
 
   // meanwhile somebody else signs the first of them
+  const theJob = (await (await shop.request.get(`${server.address}/api/jobs/${id}`)).json()) as Job
+  const first = theJob.stations.flatMap((s) => s.steps).find((s) => s.id === done[0])!
   const theirs = await shop.request.post(`${server.address}/api/jobs/${id}/steps/${done[0]}/sign`, {
     headers: { 'If-Match': '"0"' },
-    data: { by: 'RV' },
+    data: { by: 'RV', count: first.count },
   })
   expect(theirs.ok()).toBe(true)
 

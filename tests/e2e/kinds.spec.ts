@@ -197,12 +197,13 @@ test('a cooled back plate is a second block behind the board', async ({ page }) 
       await expect(line(page)).toContainText('Leave 4 out')
       await reach(page, /Lay block Q behind the board/)
       // the cooled plate before the front block is home is the mistake: the board would hang on four screws
+      await countAll(page)
       await page.keyboard.press('Space')
       await expect(page.getByRole('alert')).toContainText('Locked')
       await expect(page.getByText('BACK', { exact: true })).toBeVisible()
     },
     Prove: async () => {
-      await expect(step(page, /Bleed all 2 blocks/)).toBeVisible()
+      await expect(step(page, /bleed all 2 blocks/)).toBeVisible()
     },
   })
 })
@@ -399,6 +400,7 @@ test('a twin-board card: both faces screwed and proved, the ribbon kept out', as
       await reach(page, /Lower board A onto the block/)
       await reach(page, /Lower board B onto the block/)
       // the second board before the first one is home is the mistake: the block would slide on its pads
+      await countAll(page)
       await page.keyboard.press('Space')
       await expect(page.getByRole('alert')).toContainText('Locked')
     },

@@ -4,7 +4,7 @@ import { sendNote, sendPhoto, sendReading, startTimer, stopTimer } from './paper
 import { timed } from './shopClock'
 
 export const useBench = () =>
-  useQuery({ queryKey: ['bench'], queryFn: () => timed(() => answer(http.GET('/api/bench'))), refetchInterval: 20_000 })
+  useQuery({ queryKey: ['bench'], queryFn: () => timed(() => http.GET('/api/bench')), refetchInterval: 20_000 })
 export const useComparison = (id: string, blocks: string[]) =>
   useQuery({
     queryKey: ['compare', id, ...blocks],
@@ -110,7 +110,7 @@ export const useDrawer = () => useQuery({ queryKey: ['drawer'], queryFn: () => a
 export const useJob = (id: number) =>
   useQuery({
     queryKey: ['job', id],
-    queryFn: () => timed(() => answer(http.GET('/api/jobs/{id}', { params: { path: { id } } }))),
+    queryFn: () => timed(() => http.GET('/api/jobs/{id}', { params: { path: { id } } })),
     refetchInterval: 10_000,
   })
 

@@ -1,3 +1,5 @@
+import { answer } from './client'
+
 /** The workshop's clock and time zone, as its server told them last; kept for when it is out of reach. */
 const place = 'fb.clock'
 
@@ -20,11 +22,18 @@ function read(): Kept {
   }
 }
 
-/** Asks for something that carries the server's time, and learns from it how this device's clock stands. */
-export async function timed<T extends { serverTime: string; zone?: string }>(ask: () => Promise<T>): Promise<T> {
+/**
+ * Asks for something that carries the server's time, and learns from it how this device's clock stands; an answer that
+ * was kept on the device tells the time of then, and teaches nothing.
+ */
+export async function timed<T extends { serverTime: string; zone?: string }>(
+  ask: () => Promise<{ data?: T; error?: unknown; response: Response }>,
+): Promise<T> {
   const asked = Date.now()
-  const told = await ask()
-  learn(told.serverTime, told.zone, asked, Date.now())
+  const call = ask()
+  const told = await answer(call)
+  const got = Date.now()
+  if (!(await call).response.headers.has('Kept-On-Device')) learn(told.serverTime, told.zone, asked, got)
   return told
 }
 

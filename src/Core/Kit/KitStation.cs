@@ -64,22 +64,28 @@ public static class KitStation
                         Title = "Read the manual's revision and the manual",
                         Detail = "Kits change without notice. Where the manual says otherwise, the manual wins.",
                     },
-                    new()
-                    {
-                        Id = new(Station.Kit, null, "stock-run"),
-                        Kind = StepKind.Run,
-                        Done = "It runs, readings taken",
-                        Title = order.Pieces.Any(p => p.Seated is not null)
-                            ? "Run the machine with its old cooler and take the before reading"
-                            : $"Run the {OrderNames.Subject(order)} with its stock cooler and take the before reading",
-                        Detail = "A dead part must be found before the seal is broken. Enter the reading at Prove.",
-                        Caution =
-                            "Warranty may end when the seal is broken: check the terms and local consumer law first.",
-                    },
+                    .. Runs(order) ? [StockRun(order)] : Array.Empty<WorkStep>(),
                 ]
             )
         );
     }
+
+    /// <summary>Whether it runs before the work: a mainboard without a cooler on its processor is a new build.</summary>
+    private static bool Runs(WorkOrder order) =>
+        order.Pieces.Any(p => p.Seated is null || SeatedProcessor.IsIn(p.Board));
+
+    private static WorkStep StockRun(WorkOrder order) =>
+        new()
+        {
+            Id = new(Station.Kit, null, "stock-run"),
+            Kind = StepKind.Run,
+            Done = "It runs, readings taken",
+            Title = order.Pieces.Any(p => p.Seated is not null)
+                ? "Run the machine with its old cooler and take the before reading"
+                : $"Run the {OrderNames.Subject(order)} with its stock cooler and take the before reading",
+            Detail = "A dead part must be found before the seal is broken. Enter the reading at Prove.",
+            Caution = "Warranty may end when the seal is broken: check the terms and local consumer law first.",
+        };
 
     private static string Amount(KitLine l) =>
         FormattableString.Invariant($"{l.Short:0.##} {(l.Unit.Length > 0 ? l.Unit : "×")} {l.Name}");

@@ -154,6 +154,7 @@ public static class MemoryBridge
             Count = turns.Count,
             Counted = CountOf.Screws,
             Driver = driver,
+            Feel = "Snug: the head touches and the driver begins to resist.",
             Caution = "These threads are in a thin plate. Snug, then an eighth turn, no more.",
             Once = [.. star.Select(b => step.Id with { Target = $"{step.Id.Target}-{b.Id}" })],
         };

@@ -397,6 +397,7 @@ internal static class MountSteps
                 Done = $"All {turns.Count} turned",
                 Pass = pass,
                 Passes = passes,
+                Feel = PassWords.Feel(pass == passes),
                 Face = Seen,
                 Targets = [.. turns.Select(t => t.Hole)],
                 Turns = turns,

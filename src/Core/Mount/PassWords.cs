@@ -30,6 +30,12 @@ internal static class PassWords
             ? $"Alternate between the two {turns[0].Thing}s, little by little. Never turn one home before the other."
             : $"Turn the {turns[0].Thing}s in the order of their numbers.";
 
+    /// <summary>What a pass feels like.</summary>
+    public static string Feel(bool last) =>
+        last
+            ? "Resistance rises to the end, the same on each. One that turns on freely does not hold."
+            : "Resistance grows softly and the same on each. One that is hard early is crossed: back it out.";
+
     /// <summary>"half a turn each", "each until it grips, then an eighth turn".</summary>
     private static string Each(string howFar) =>
         howFar.StartsWith("each ", StringComparison.Ordinal) ? howFar

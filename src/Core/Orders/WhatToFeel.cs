@@ -24,7 +24,7 @@ public static class WhatToFeel
             StepKind.Spread => "Even from the side, no silicon shining through, nothing over the edge.",
             StepKind.Lower => "It comes down level and rests on its pads; every hole shows a thread.",
             StepKind.Start => "Each screw turns two rounds with the fingers. One that binds is crossed: back it out.",
-            StepKind.Turn => "Resistance grows softly and the same on every screw; at the stop it ends like a wall.",
+            StepKind.Turn => "Resistance grows softly and the same on each.",
             StepKind.BackPlate => "It lies flat, no lead under it; the screws find their thread at once.",
             StepKind.Fit => "It drops in without force.",
             StepKind.Plug => "The ring squeezes in evenly and the rim lies flat: hand tight is tight.",

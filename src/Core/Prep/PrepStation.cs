@@ -61,7 +61,8 @@ public static class PrepStation
             var socket = seat is null ? null : new SocketPrep(order, seat, ways);
             if (seat is not null)
                 steps.AddRange(DelidPrep.Opening(order, seat, ways, shop));
-            if (seat is { Bare: false })
+            // a processor that is in its socket stays there
+            if (seat is { Bare: false } && !SeatedProcessor.IsIn(on.Laid.Board))
                 steps.AddRange(socket!.Processor());
             steps.AddRange(cleaned.Select(s => s with { Board = on.Board, Pair = fit.Key }));
             if (seat is { Bare: true })

@@ -37,7 +37,7 @@ public static class TeardownPlanner
         {
             var flipped = face is { } f && f != act.Face;
             var changed = act.Driver is not null && driver is not null && driver != act.Driver;
-            steps.Add(TeardownReasons.Describe(board, assembly, act, steps, flipped, changed));
+            steps.Add(TeardownReasons.Describe(board, assembly, act, steps, changed));
             if (flipped)
                 flips++;
             if (changed)

@@ -10,11 +10,9 @@ internal static class TeardownReasons
         Assembly assembly,
         TeardownAct act,
         IReadOnlyList<TeardownStep> before,
-        bool flipped,
         bool changed
     )
     {
-        var turn = flipped ? $"Turn the board over to the {act.Face.ToString().ToLowerInvariant()}. " : "";
         switch (act.Action)
         {
             case TeardownAction.Unscrew:
@@ -26,7 +24,7 @@ internal static class TeardownReasons
                     f.Driver,
                     f.Face,
                     f.Count,
-                    turn + WhyScrew(assembly, f, before, changed),
+                    WhyScrew(assembly, f, before, changed),
                     [],
                     ScrewAdvice(assembly, f, before)
                 );
@@ -39,8 +37,7 @@ internal static class TeardownReasons
                     null,
                     l.Face,
                     1,
-                    turn
-                        + $"It ties {Names(assembly, l.Between)} "
+                    $"It ties {Names(assembly, l.Between)} "
                         + $"together{(l.SlackMm is { } s ? FormattableString.Invariant($" with {s:0} mm of slack") : "")}: "
                         + "off before anything is lifted.",
                     [],
@@ -66,7 +63,7 @@ internal static class TeardownReasons
                     null,
                     p.Face,
                     1,
-                    turn + held,
+                    held,
                     [.. screws.Select(x => x.Id), .. leads.Select(x => x.Id)],
                     LiftAdvice(board, assembly, p, leads)
                 );

@@ -81,6 +81,10 @@ public class ClearanceTests
     {
         Is(3.5, CeilingRegion.Pocket, Over(10, 0, pockets: [Pocket(10, 0, 10, 2.5)]));
         Is(2, CeilingRegion.Base, Over(14, 0, pockets: [Pocket(10, 0, 10, 2.5)]));
+        // over the plate's rim a pocket gives room to what of the part lies under the plate, and none beside it
+        Is(3.5, CeilingRegion.Pocket, Over(19, 0, pockets: [Pocket(20, 0, 10, 2.5)]));
+        Is(1.5, CeilingRegion.Pocket, Over(19, 0, pockets: [Pocket(20, 0, 10, 0.5)]));
+        Assert.Null(Over(23, 0, pockets: [Pocket(20, 0, 10, 2.5)]));
         // two pockets side by side are one room, as high as the lower
         Is(2.5, CeilingRegion.Pocket, Over(15, 0, pockets: [Pocket(10, 0, 10, 2.5), Pocket(20, 0, 10, 1.5)]));
     }

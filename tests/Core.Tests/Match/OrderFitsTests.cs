@@ -122,3 +122,39 @@ public class OrderFitsTests
         Assert.All(pair.Plates, p => Assert.Equal(4, p.Screws.Count));
     }
 }
+
+/// <summary>Which parts the stock pieces go on cooling once a block is on.</summary>
+public class StockCoolingTests
+{
+    private static Assembly Stock(bool stays, bool returns, BondKind kind, string? board = null) =>
+        new()
+        {
+            Pieces =
+            [
+                new("sink", "sink", Face.Front)
+                {
+                    Stays = stays,
+                    Returns = returns,
+                    Board = board,
+                },
+            ],
+            Bonds = [new("B", ["sink", "board"], kind, 1, ["Q1", "Q2"], false)],
+        };
+
+    [Theory]
+    [InlineData(true, false, BondKind.Pads, true)]
+    [InlineData(false, true, BondKind.Paste, true)]
+    // a cooler that is taken off cools nothing, and clips carry no heat
+    [InlineData(false, false, BondKind.Pads, false)]
+    [InlineData(true, false, BondKind.Clips, false)]
+    public void What_stays_or_comes_back_on_pads_or_paste_cools(bool stays, bool returns, BondKind kind, bool cools) =>
+        Assert.Equal(cools ? ["Q1", "Q2"] : [], StockCooling.Of(Stock(stays, returns, kind)).Order());
+
+    [Fact]
+    public void Of_a_card_only_the_pieces_of_that_board_count()
+    {
+        Assert.Empty(StockCooling.Of(null));
+        Assert.Empty(StockCooling.Of(Stock(true, false, BondKind.Pads, "B"), "A"));
+        Assert.Equal(2, StockCooling.Of(Stock(true, false, BondKind.Pads, "B"), "B").Count);
+    }
+}

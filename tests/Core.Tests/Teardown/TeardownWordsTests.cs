@@ -436,14 +436,6 @@ public class TeardownWordsTests
     }
 
     [Fact]
-    public void A_turn_of_the_board_is_said_where_it_is_turned()
-    {
-        var plan = Plan(Cooler);
-        Assert.StartsWith("First driver: T6.", Step(plan, "P").Why, StringComparison.Ordinal);
-        Assert.StartsWith("Turn the board over to the front. ", Step(plan, "cooler").Why, StringComparison.Ordinal);
-    }
-
-    [Fact]
     public void Screws_of_several_groups_are_added_up_and_a_ring_without_springs_is_no_danger_to_eyes()
     {
         var plan = Plan(
