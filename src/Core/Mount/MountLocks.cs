@@ -38,7 +38,10 @@ internal static class MountLocks
                 .Where(s =>
                     s.Pair == turn.Pair
                     && s.Board == turn.Board
-                    && (s.Kind == StepKind.Start || s.Kind == StepKind.Turn && s.Pass == turn.Pass - 1)
+                    && (
+                        s.Kind == StepKind.Start
+                        || s.Kind == StepKind.Turn && s.Pass == turn.Pass - 1 && s.Passes == turn.Passes
+                    )
                 )
                 .Select(s => s.Id),
         ];

@@ -72,8 +72,15 @@ public class BenchWalkTests
                 ]
         )
         {
-            var (scene, steps, _) = Plan(order, ways);
+            var (scene, steps, plan) = Plan(order, ways);
             Assert.Null(Walk(scene, steps));
+            // nothing waits for what comes after it
+            var done = new HashSet<StepId>();
+            foreach (var step in plan.Steps)
+            {
+                Assert.Subset(done, step.Locks.ToHashSet());
+                done.Add(step.Id);
+            }
         }
     }
 
