@@ -110,7 +110,7 @@ public sealed class SeatedJobTests(DemoServer demo) : IClassFixture<DemoServer>
     public async Task A_signature_says_on_which_processor_and_socket_it_was_given()
     {
         var job = await OpenedAsync(new { processorId = "orrery-p8" });
-        Assert.True((await _server.SignAsync(job, "prep.processor")).IsSuccessStatusCode);
+        Assert.True((await _server.SignAsync(job, "prep.clean-lid")).IsSuccessStatusCode);
         var signed = (await _server.JobAsync(job))
             .GetProperty("history")[0]
             .GetProperty("signed")
@@ -124,7 +124,7 @@ public sealed class SeatedJobTests(DemoServer demo) : IClassFixture<DemoServer>
         var changed = System.Text.Json.Nodes.JsonNode.Parse(document.GetRawText())!;
         changed["revision"] = "B1";
         Assert.True((await _server.PostAsync("/api/boards?replace=true", changed.ToJsonString())).IsSuccessStatusCode);
-        var again = (await _server.JobAsync(job)).Step("prep.processor");
+        var again = (await _server.JobAsync(job)).Step("prep.clean-lid");
         Assert.True(again.GetProperty("lookAgain").GetBoolean());
         Assert.Contains(
             again.GetProperty("changed").EnumerateArray(),

@@ -196,7 +196,9 @@ test('ten steps without the network are kept, sent when it is back, and a confli
   cable.pull()
 })
 
-test('the torque driver ticks a screw that is met, warns of one that went too far, and the last one signs the pass', async ({ page }) => {
+test('the torque driver ticks a screw that is met, warns of one that went too far, and the last one signs the pass', async ({
+  page,
+}) => {
   const id = await open(page, 'tern-460-r2', 'brineworks-full-460')
   const mount = (await read(page, id)).stations.find((s) => s.station === 'mount')!.steps
   for (const step of mount.slice(0, 2))

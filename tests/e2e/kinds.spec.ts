@@ -14,7 +14,10 @@ interface Job {
   id: number
   kind: string
   title: string
-  stations: { station: string; steps: { id: string; title: string; count?: number; locks: string[]; turns: { hole: string }[] }[] }[]
+  stations: {
+    station: string
+    steps: { id: string; title: string; count?: number; locks: string[]; turns: { hole: string }[] }[]
+  }[]
   steps: { stepId: string; signed: boolean; version: number }[]
 }
 

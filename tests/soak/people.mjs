@@ -125,7 +125,13 @@ export class People {
   network = async () => {
     const job = 1 + this.d.whole(6)
     if (this.d.chance(0.5)) {
-      const path = this.d.of(['/api/bench', `/api/jobs/${job}`, '/api/keeping/backups/x', '/api/live', '/api/search?q=a'])
+      const path = this.d.of([
+        '/api/bench',
+        `/api/jobs/${job}`,
+        '/api/keeping/backups/x',
+        '/api/live',
+        '/api/search?q=a',
+      ])
       const said = await this.tablet('GET', path, undefined, '')
       if (said.status && said.status !== 401 && said.status !== 429 && said.status !== 503)
         this.fail(`a stranger was answered ${said.status}`, path)
@@ -135,7 +141,14 @@ export class People {
     const text = `tablet ${this.seed}-${this.keys++}`
     const said = await this.tablet('POST', `/api/jobs/${job}/notes`, { by: 'QA', text })
     if (said.status >= 200 && said.status < 300) this.said(job, text)
-    const path = this.d.of(['/api/bench', `/api/jobs/${job}`, '/api/live', '/api/day', '/api/keeping/backups/x', '/api/devices'])
+    const path = this.d.of([
+      '/api/bench',
+      `/api/jobs/${job}`,
+      '/api/live',
+      '/api/day',
+      '/api/keeping/backups/x',
+      '/api/devices',
+    ])
     const cookie = this.cookie
     const read = await this.tablet('GET', path)
     if (read.status === 401) {
