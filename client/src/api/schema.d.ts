@@ -8120,6 +8120,7 @@ export interface components {
             timers: components["schemas"]["RunningTimer"][];
             serverTime: string;
             sheets: components["schemas"]["JobSheetSet"];
+            openEnds: components["schemas"]["OpenEnd"][];
             corrections: components["schemas"]["CorrectionRow"][];
             kind: components["schemas"]["JobKind"];
             kindName?: null | string;
@@ -8692,6 +8693,10 @@ export interface components {
             text: string;
             byInitials: string;
             at: string;
+        };
+        OpenEnd: {
+            title: string;
+            fate: null | components["schemas"]["Fate"];
         };
         Opened: {
             /** Format: int64 */
@@ -10600,7 +10605,7 @@ export interface components {
             kind: components["schemas"]["StepKind"];
             station: components["schemas"]["Station"];
             title: string;
-            turnOver?: null | string;
+            first?: null | string;
             detail?: null | string;
             feel?: null | string;
             caution?: null | string;

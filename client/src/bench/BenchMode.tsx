@@ -111,9 +111,7 @@ function Bench({ job, station }: { job: JobView; station: Station | 'restore' })
 function readAloud(step: WorkStep) {
   if (!('speechSynthesis' in window)) return
   speechSynthesis.cancel()
-  speechSynthesis.speak(
-    new SpeechSynthesisUtterance([step.turnOver, step.title, step.caution].filter(Boolean).join('. ')),
-  )
+  speechSynthesis.speak(new SpeechSynthesisUtterance([step.first, step.title, step.caution].filter(Boolean).join('. ')))
 }
 
 /** The sentence, its figures, its caution and its why. */
@@ -150,9 +148,9 @@ function Words({
       <p className="text-[22px] leading-tight text-soft">
         {stationName(station)}, {s.index + 1} of {s.steps.length}
       </p>
-      {step.turnOver && !s.isSigned && (
+      {step.first && !s.isSigned && (
         <p className="border-l-[6px] border-amber bg-amber-wash px-4 py-2 text-[26px] font-semibold leading-tight">
-          {step.turnOver}
+          {step.first}
         </p>
       )}
       <h1

@@ -66,7 +66,7 @@ export function StepLine({ job, here, s, onBench, note, setNote, selected }: Pro
       </div>
       <div className="min-w-0 flex-1 basis-[300px]" aria-live="polite">
         <p className="text-[20px] leading-[1.15]">
-          {step.turnOver && <b className="text-line-amber">{step.turnOver}. </b>}
+          {step.first && <b className="text-line-amber">{step.first}. </b>}
           {step.title}
         </p>
         {s.refusal ? (

@@ -15,12 +15,14 @@ public static class BenchWalk
         Scene scene,
         BenchState start,
         IReadOnlyList<WalkStep> steps,
-        bool toTheEnd = true
+        bool toTheEnd = true,
+        CancellationToken cancel = default
     )
     {
         var state = start;
         for (var i = 0; i < steps.Count; i++)
         {
+            cancel.ThrowIfCancellationRequested();
             for (var k = 0; k < steps[i].Acts.Count; k++)
             {
                 var act = steps[i].Acts[k];

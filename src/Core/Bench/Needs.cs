@@ -5,6 +5,45 @@ namespace FaithfulBracket.Core.Bench;
 /// <summary>What every act needs of the bench, checked in the order of the codes.</summary>
 public static class Needs
 {
+    /// <summary>What hands do on one face of a board: it has to be up.</summary>
+    public static IReadOnlySet<Verb> OnFace { get; } =
+        new HashSet<Verb>
+        {
+            Verb.Unscrew,
+            Verb.Unplug,
+            Verb.Plug,
+            Verb.Start,
+            Verb.Turn,
+            Verb.Fasten,
+            Verb.Clean,
+            Verb.Scrape,
+            Verb.Coat,
+            Verb.Spread,
+            Verb.Lift,
+            Verb.Fit,
+            Verb.BringBack,
+        };
+
+    /// <summary>Kinds of things that a verb is done to; a verb that is not here is done to any.</summary>
+    private static readonly Dictionary<Verb, ThingKind[]> Kinds = new()
+    {
+        [Verb.PowerOff] = [ThingKind.Power],
+        [Verb.Measure] = [ThingKind.Power],
+        [Verb.Run] = [ThingKind.Power, ThingKind.Pump],
+        [Verb.Unplug] = [ThingKind.Lead, ThingKind.Ribbon],
+        [Verb.Plug] = [ThingKind.Lead, ThingKind.Ribbon],
+        [Verb.Cut] = [ThingKind.Pad, ThingKind.Putty],
+        [Verb.Lay] = [ThingKind.Pad, ThingKind.Putty],
+        [Verb.PeelInner] = [ThingKind.Film],
+        [Verb.PeelOuter] = [ThingKind.Film],
+        [Verb.Clean] = [ThingKind.Face],
+        [Verb.Spread] = [ThingKind.Face],
+        [Verb.TurnOver] = [ThingKind.Board],
+        [Verb.Fill] = [ThingKind.Loop],
+        [Verb.Bleed] = [ThingKind.Loop],
+        [Verb.Drain] = [ThingKind.Loop],
+    };
+
     /// <returns>The first need that fails; null where the act can be done.</returns>
     public static Unmet? Of(Scene scene, BenchState state, Act act)
     {
@@ -12,6 +51,8 @@ public static class Needs
             return new(NeedCode.NotThere, [act.Thing]);
         if (act.To is { } to && scene.Find(to) is null)
             return new(NeedCode.NotThere, [to]);
+        if (Kinds.TryGetValue(act.Do, out var kinds) && !kinds.Contains(act.Thing.Kind))
+            return new(NeedCode.NotThere, [act.Thing]);
         var look = new Look(scene, state, act, thing);
         return look.Gone()
             ?? look.Already()
@@ -53,8 +94,6 @@ public static class Needs
             List<ThingId> list = [.. things];
             return list.Count > 0 ? new(code, list) : null;
         }
-
-        private bool On(ThingId id) => State.Is(id, Condition.On, Condition.Raised);
 
         public Unmet? Gone() =>
             State.Is(Act.Thing, Condition.UsedUp) && !Does(Verb.Store, Verb.Look, Verb.Photograph)
@@ -161,25 +200,7 @@ public static class Needs
 
         public Unmet? Reach()
         {
-            if (
-                Thing.Board is not { } board
-                || Thing.Reach == Bench.Reach.Edge
-                || !Does(
-                    Verb.Unscrew,
-                    Verb.Unplug,
-                    Verb.Plug,
-                    Verb.Start,
-                    Verb.Turn,
-                    Verb.Fasten,
-                    Verb.Clean,
-                    Verb.Scrape,
-                    Verb.Coat,
-                    Verb.Spread,
-                    Verb.Lift,
-                    Verb.Fit,
-                    Verb.BringBack
-                )
-            )
+            if (Thing.Board is not { } board || Thing.Reach == Bench.Reach.Edge || !OnFace.Contains(Act.Do))
                 return null;
             // a lead under a raised piece is reached between the two
             if (Thing.Reach == Bench.Reach.Raised && Raised(Thing))

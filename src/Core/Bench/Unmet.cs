@@ -3,7 +3,7 @@ namespace FaithfulBracket.Core.Bench;
 /// <summary>Why an act cannot be done as things are. Where several fail, the first of this list answers.</summary>
 public enum NeedCode
 {
-    /// <summary>There is no such thing here, or it is gone.</summary>
+    /// <summary>There is no such thing here, it is gone, or the verb is not done to things of its kind.</summary>
     NotThere,
 
     /// <summary>It is done already.</summary>

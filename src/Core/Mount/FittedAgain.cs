@@ -9,7 +9,7 @@ namespace FaithfulBracket.Core.Mount;
 public static class FittedAgain
 {
     /// <summary>What <see cref="Assembly"/> calls the block in <see cref="Lead.MovesTo"/>.</summary>
-    private const string Block = "block";
+    internal const string Block = "block";
 
     /// <summary>The acts of one board, or of the whole card.</summary>
     public static IReadOnlyList<BackAct> Acts(WorkOrder order, MatchResult match, BoardTeardown teardown)

@@ -12,7 +12,7 @@ internal static class PassWords
     public static string Title(IReadOnlyList<ScrewTurn> turns, int pass, int passes, Func<string, string> ring)
     {
         var amounts = turns.GroupBy(t => t.HowFar).ToList();
-        var name = $"Pass {pass} of {passes}: ";
+        var name = passes == 1 ? "One pass: " : $"Pass {pass} of {passes}: ";
         if (amounts.Count == 1)
             return $"{name}{Each(turns[0].HowFar)}, {Numbers(turns)}";
         var rings = amounts.ConvertAll(a => string.Join(" and ", a.Select(t => ring(t.Hole)).Distinct()));

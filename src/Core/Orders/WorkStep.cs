@@ -17,8 +17,12 @@ public sealed record WorkStep
     /// <summary>What to do, one sentence.</summary>
     public required string Title { get; init; }
 
-    /// <summary>What is turned over before it, in a sentence; null where nothing is.</summary>
-    public string? TurnOver { get; init; }
+    /// <summary>What is done before it: switched off, turned over and held; null where nothing is.</summary>
+    public string? First { get; init; }
+
+    /// <summary>What to do, with what comes first said first.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public string Told => First is { } first ? $"{first}. {Title}" : Title;
 
     /// <summary>Why, or how, in a sentence.</summary>
     public string? Detail { get; init; }

@@ -107,7 +107,7 @@ public static class StepStands
         return new(
             step.Id,
             step.Station,
-            step.Title,
+            step.Told,
             signed,
             last?.By,
             last?.At,

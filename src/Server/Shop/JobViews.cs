@@ -6,6 +6,7 @@ using FaithfulBracket.Core.Mount;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads.Seating;
 using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Core.Plans.Walk;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Store;
 
@@ -82,6 +83,9 @@ internal sealed record JobView(
 {
     public required JobSheetSet Sheets { get; init; }
 
+    /// <summary>What was opened and is open now.</summary>
+    public IReadOnlyList<OpenEnd> OpenEnds { get; init; } = [];
+
     /// <summary>What was corrected after the job was finished.</summary>
     public required IReadOnlyList<CorrectionRow> Corrections { get; init; }
 
@@ -143,6 +147,7 @@ internal sealed class JobViews(
         )
         {
             Sheets = planned.Sheets,
+            OpenEnds = LooseEnds.Open([.. plan.Steps], StepStands.Signed(read)),
             Corrections = corrections.All(id),
             Kind = JobKinds.Of(planned.Order),
         };

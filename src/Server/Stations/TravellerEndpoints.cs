@@ -32,15 +32,12 @@ internal sealed record TravellerStep(
     IReadOnlyList<string>? Changed
 )
 {
-    /// <summary>What comes first is said first.</summary>
-    internal static string TitleOf(WorkStep step) => step.TurnOver is { } turn ? $"{turn}. {step.Title}" : step.Title;
-
     public static TravellerStep Of(WorkStep step, StepStand stand) =>
         new(
             step.Id,
             step.Station,
             step.Kind,
-            TitleOf(step),
+            step.Told,
             step.Detail,
             step.Caution,
             step.Feel,

@@ -58,7 +58,12 @@ internal static class WalkEndpoints
         var (context, steps) = await Bodies.ReadAsync(request, o => (Context(o, shop), Steps(o)));
         var plan = JobPlanner.Plan(context, request.HttpContext.RequestAborted);
         var scene = BenchScene.Of(context.Order, plan.Match, plan.Pads, plan.Paste);
-        var (_, contradiction) = BenchWalk.Run(scene, BenchState.Of(scene), steps);
+        var (_, contradiction) = BenchWalk.Run(
+            scene,
+            BenchState.Of(scene),
+            steps,
+            cancel: request.HttpContext.RequestAborted
+        );
         return TypedResults.Ok(
             contradiction is { } c
                 ? new WalkAnswer(false, c.Step, c.Act, c.Unmet.Code, c.Unmet.Things)

@@ -164,6 +164,9 @@ public class BenchWalkTests
         // a thing of another card
         List<WalkStep> strange = [new([new(Verb.Lift, new(ThingKind.Piece, "A", "nothing-here"))])];
         Assert.Equal(NeedCode.NotThere, Walk(scene, strange)!.Unmet.Code);
+        // a verb that is not done to such a thing
+        List<WalkStep> odd = [new([new(Verb.Unplug, new(ThingKind.Screws, "A", "F1"))])];
+        Assert.Equal(NeedCode.NotThere, Walk(scene, odd)!.Unmet.Code);
         // switched on, nothing is unscrewed
         List<WalkStep> live = [.. steps.Where(s => !s.Acts.Any(a => a.Do == Verb.PowerOff))];
         Assert.Equal(NeedCode.Powered, Walk(scene, live)!.Unmet.Code);
@@ -177,6 +180,12 @@ public class BenchWalkTests
         Assert.All(ends, e => Assert.NotNull(e.Fate));
         Assert.Contains(ends, e => e is { Thing.Kind: ThingKind.Screws, Fate: Fate.Kept });
         Assert.Contains(ends, e => e is { Thing.Kind: ThingKind.Film, Fate: Fate.Discarded });
+        // what is open now: unscrewed, and not put away yet
+        var signed = plan.Steps.TakeWhile(s => s.Kind != StepKind.Lift).Select(s => s.Id).ToHashSet();
+        var now = LooseEnds.Open([.. plan.Steps], signed);
+        Assert.Contains(now, o => o is { Title: "Take out 6 screws, group F1", Fate: Fate.Kept });
+        Assert.Empty(LooseEnds.Open([.. plan.Steps], plan.Steps.Select(s => s.Id).ToHashSet()));
+        Assert.Empty(LooseEnds.Open([.. plan.Steps], new HashSet<StepId>()));
         List<WalkStep> kept = [.. steps.Select(s => s with { Acts = [.. s.Acts.Where(a => a.Do != Verb.Store)] })];
         var open = Walk(scene, kept)!;
         Assert.Equal((steps.Count, NeedCode.LooseEnd), (open.Step, open.Unmet.Code));
@@ -191,7 +200,7 @@ public class BenchWalkTests
         foreach (var step in plan.Steps.Where(s => s.Acts.Any(a => a.Do == Verb.TurnOver)))
         {
             Assert.Equal(Verb.TurnOver, step.Acts.First(a => a.Do is not (Verb.PeelOuter or Verb.Hold)).Do);
-            Assert.StartsWith("Turn the board over", step.TurnOver, StringComparison.Ordinal);
+            Assert.StartsWith("Turn the board over", step.First, StringComparison.Ordinal);
             Assert.NotNull(step.Up);
         }
     }

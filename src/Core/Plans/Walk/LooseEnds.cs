@@ -23,6 +23,11 @@ public enum Fate
 /// <param name="ClosedBy">Null while nothing gives it a fate.</param>
 public sealed record LooseEnd(ThingId Thing, int? Count, StepId OpenedBy, StepId? ClosedBy, Fate? Fate);
 
+/// <summary>Something that is open now.</summary>
+/// <param name="Title">Of the step that opened it.</param>
+/// <param name="Fate">What the plan does with it; null where it has no place yet.</param>
+public sealed record OpenEnd(string Title, Fate? Fate);
+
 /// <summary>Screws taken out, leads unplugged, pieces and films taken off, over a whole plan.</summary>
 public static class LooseEnds
 {
@@ -45,6 +50,16 @@ public static class LooseEnds
         }
         return ends;
     }
+
+    /// <summary>What is open as things stand: opened by a signed step, closed by none. Films are thrown away at once.</summary>
+    /// <param name="signed">Steps that stand signed.</param>
+    public static IReadOnlyList<OpenEnd> Open(IReadOnlyList<WorkStep> steps, IReadOnlySet<StepId> signed) =>
+        [
+            .. Of(steps)
+                .Where(e => e.Fate != Walk.Fate.Discarded && signed.Contains(e.OpenedBy))
+                .Where(e => e.ClosedBy is not { } closed || !signed.Contains(closed))
+                .Select(e => new OpenEnd(steps.First(s => s.Id == e.OpenedBy).Title, e.Fate)),
+        ];
 
     private static bool Opens(Act act) => act.Do is Verb.Unscrew or Verb.Unplug or Verb.Lift or Verb.Remove;
 

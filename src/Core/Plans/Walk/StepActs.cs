@@ -55,21 +55,23 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
         return step with
         {
             Acts = [.. _acts],
-            TurnOver = Words(turned),
+            First = step.Kind == StepKind.PowerOff ? null : Words(turned),
             Up =
                 boards.Count == 0 ? null : boards.Order(StringComparer.Ordinal).ToDictionary(b => b, b => _state.Up[b]),
         };
     }
 
-    /// <summary>What is turned over first, as a sentence; null where nothing is.</summary>
+    /// <summary>What is switched off and turned over first, in sentences; null where nothing is.</summary>
     private string? Words(HashSet<string> turned)
     {
+        var off = _acts.Exists(a => a.Do == Verb.PowerOff) ? "Switch the power off and unplug it" : null;
         if (turned.Count == 0)
-            return null;
+            return off;
         var board = turned.First();
         var held = _acts.TakeWhile(a => a.Do == Verb.Hold).Select(a => NameOf(a.Thing)).ToList();
         var name = order.Pieces.Count > 1 ? $"board {board}" : "the board";
-        return $"Turn {name} over ({_state.Up[board].ToString().ToLowerInvariant()} side up)"
+        return (off is null ? "" : $"{off}. ")
+            + $"Turn {name} over ({_state.Up[board].ToString().ToLowerInvariant()} side up)"
             + (held.Count > 0 ? $". Hold the {string.Join(" and the ", held)}: no screw holds it" : "");
     }
 
@@ -276,8 +278,16 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
             _ => (Verb.BringBack, Id.Piece(owner, target)),
         };
         if (scene.Find(thing) is not null)
-            Add(new(verb, thing, Count: verb == Verb.Fasten ? step.Count : null));
+            Add(new(verb, thing, MovedTo(target), Count: verb == Verb.Fasten ? step.Count : null));
     }
+
+    /// <summary>The block that a lead of the stock cooler moves over to; null for anything that goes back.</summary>
+    private ThingId? MovedTo(string lead) =>
+        order.Pairs.Count > 0
+        && TeardownStation.Pieces(order).SelectMany(p => p.Board.Assembly!.Leads).FirstOrDefault(l => l.Id == lead)
+            is { MovesTo: FittedAgain.Block }
+            ? new ThingId(ThingKind.Block, order.Pairs[0].Key)
+            : null;
 
     /// <summary>The last films off, then board and block together, whichever moves.</summary>
     private void Lower(WorkStep step, Pair pair)
@@ -436,21 +446,7 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
     /// <summary>Adds an act; before it whatever is turned over for it.</summary>
     private void Add(Act act)
     {
-        if (
-            scene.Find(act.Thing) is { Board: { } board, Reach: Reach.Open } thing
-            && act.Do
-                is Verb.Unscrew
-                    or Verb.Unplug
-                    or Verb.Plug
-                    or Verb.Start
-                    or Verb.Turn
-                    or Verb.Fasten
-                    or Verb.Clean
-                    or Verb.Spread
-                    or Verb.Lift
-                    or Verb.Fit
-                    or Verb.BringBack
-        )
+        if (scene.Find(act.Thing) is { Board: { } board, Reach: Reach.Open } thing && Needs.OnFace.Contains(act.Do))
             Turn(board, act.From ?? thing.Face);
         Put(act);
     }
