@@ -97,39 +97,43 @@ public static class PrepStation
         var wait = remover?.WaitS ?? shop.RemoverWaitS;
         var contacts = on.Laid.Contacts();
         var metalOff = 0;
-        foreach (var (kind, name, words, detail) in Faces)
-        {
-            var met = on.Laid.Board.Parts.Where(p => p.Kind == kind && contacts.Contains(p.Id)).ToList();
-            // a module stands on its edge: both of its faces are reached
-            foreach (
-                var parts in on.Laid.Board.Kind == BoardKind.MemoryModule
-                    ? [met]
-                    : met.GroupBy(p => p.Face).Select(g => g.ToList())
+        // a module stands on its edge: both of its faces are reached; of any other board the front is done first
+        var atOnce = on.Laid.Board.Kind == BoardKind.MemoryModule;
+        var groups = Faces
+            .SelectMany(f =>
+                on.Laid.Board.Parts.Where(p => p.Kind == f.Kind && contacts.Contains(p.Id))
+                    .GroupBy(p => atOnce ? Face.Front : p.Face)
+                    .Select(g => (Of: f, Parts: g.ToList(), Face: g.Key))
             )
+            .OrderBy(g => g.Face)
+            .ToList();
+        foreach (var ((kind, name, words, detail), parts, face) in groups)
+        {
+            var behind = face == Face.Back && groups.Exists(g => g.Of.Kind == kind && g.Face == Face.Front);
+            if (parts.Exists(p => metal.Contains(p.Id)))
+                yield return MetalOff(
+                    scope,
+                    metalOff++ == 0 ? "metal-off" : $"metal-off-{name}{(behind ? "-back" : "")}",
+                    parts,
+                    words
+                );
+            var soaks = kind is PartKind.Die or PartKind.Lid || ways.Cleaning == Cleaning.Remover;
+            yield return new()
             {
-                if (parts.Count == 0)
-                    continue;
-                var behind = parts.Count < met.Count && parts[0].Face == Face.Back;
-                if (parts.Exists(p => metal.Contains(p.Id)))
-                    yield return MetalOff(scope, metalOff++ == 0 ? "metal-off" : $"metal-off-{name}", parts, words);
-                var soaks = kind is PartKind.Die or PartKind.Lid || ways.Cleaning == Cleaning.Remover;
-                yield return new()
-                {
-                    Id = new(Station.Prep, scope, $"clean-{name}{(behind ? "-back" : "")}"),
-                    Kind = StepKind.Clean,
-                    Title =
-                        $"Clean {words}{(behind ? " behind the board" : "")}{(parts.Count > 1 ? $", {parts.Count} faces" : "")}",
-                    Detail = soaks
-                        ? $"{remover?.Name ?? "Remover"} on, wait {wait} s, wipe; then alcohol. {detail}"
-                        : $"Alcohol and a lint-free cloth. {detail}",
-                    Caution = "Alcohol burns: no heat gun, oven or spark near it; ventilate.",
-                    Done = "Clean",
-                    Face = parts[0].Face,
-                    Targets = [.. parts.Select(p => p.Id)],
-                    TimerS = soaks ? wait : null,
-                    Facts = soaks ? [new($"{wait} s", "wait before wiping")] : [],
-                };
-            }
+                Id = new(Station.Prep, scope, $"clean-{name}{(behind ? "-back" : "")}"),
+                Kind = StepKind.Clean,
+                Title =
+                    $"Clean {words}{(behind ? " behind the board" : "")}{(parts.Count > 1 ? $", {parts.Count} faces" : "")}",
+                Detail = soaks
+                    ? $"{remover?.Name ?? "Remover"} on, wait {wait} s, wipe; then alcohol. {detail}"
+                    : $"Alcohol and a lint-free cloth. {detail}",
+                Caution = "Alcohol burns: no heat gun, oven or spark near it; ventilate.",
+                Done = "Clean",
+                Face = parts[0].Face,
+                Targets = [.. parts.Select(p => p.Id)],
+                TimerS = soaks ? wait : null,
+                Facts = soaks ? [new($"{wait} s", "wait before wiping")] : [],
+            };
         }
     }
 

@@ -74,6 +74,9 @@ public class BenchWalkTests
         {
             var (scene, steps, plan) = Plan(order, ways);
             Assert.Null(Walk(scene, steps));
+            // the front is cleaned whole before the board is turned over for its back
+            var cleaned = plan.Prep.Sheet.Steps.Where(s => s.Kind == StepKind.Clean).Select(s => s.Face).ToList();
+            Assert.Equal(cleaned.Order(), cleaned);
             // nothing waits for what comes after it
             var done = new HashSet<StepId>();
             foreach (var step in plan.Steps)
