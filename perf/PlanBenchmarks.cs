@@ -35,7 +35,7 @@ public class PlanBenchmarks
             },
         };
         var plan = JobPlanner.Plan(_context);
-        _scene = BenchScene.Of(order, plan.Match, plan.Pads, plan.Paste);
+        _scene = BenchScene.Of(order, plan);
         _steps = [.. plan.Steps.Select(s => new WalkStep(s.Acts, s.Up))];
         _stack = plan.Pads.Pairs[0].Stack!.WhileMounting(false);
     }

@@ -24,6 +24,14 @@ public enum Condition
     /// <summary>It was used once and cannot be used again.</summary>
     UsedUp,
 
+    // boards and packages
+    InMachine,
+    InJig,
+
+    // levers, clamps and blocks that come apart
+    Open,
+    Closed,
+
     // screws
     Out,
     Started,

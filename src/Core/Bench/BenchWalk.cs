@@ -41,6 +41,9 @@ public static class BenchWalk
             : (state, null);
     }
 
+    /// <summary>Key of the face of a bare package that only glue has to be scraped off.</summary>
+    public const string Substrate = "substrate";
+
     private static ThingId? WrongUp(BenchState state, WalkStep step) =>
         step
             .Up?.Where(u => state.Up.TryGetValue(u.Key, out var face) && face != u.Value)
@@ -62,10 +65,18 @@ public static class BenchWalk
             Verb.Fasten => state.With(act.Thing, Condition.Home),
             Verb.Unplug => state.With(act.Thing, Condition.Free),
             Verb.Plug => state.With(act.Thing, Condition.Plugged),
-            Verb.Lift or Verb.Remove => Lifted(scene, state, thing),
+            Verb.Lift => Lifted(scene, state, thing),
+            Verb.Remove => Removed(scene, state, act.Thing),
             Verb.SetAside => state.With(act.Thing, Condition.Off),
+            Verb.Insert when act.Thing.Kind == ThingKind.Board => state.With(act.Thing, Condition.InMachine),
+            Verb.Insert when act.To == ThingId.Jig => state.With(act.Thing, Condition.InJig),
             Verb.BringBack or Verb.Fit or Verb.Insert or Verb.Join => Closed(scene, state, act)
                 .With(act.Thing, Condition.On),
+            Verb.Open => state.With(act.Thing, Condition.Open),
+            Verb.Close => state.With(act.Thing, act.Thing.Kind == ThingKind.Block ? Condition.InBox : Condition.Closed),
+            Verb.Shear => state.With(act.Thing, Condition.Off),
+            Verb.Scrape when act.Thing.Key == Substrate => state.With(act.Thing, Condition.Clean),
+            Verb.Coat => state.With(act.Thing, Condition.Taken),
             Verb.Lower => Down(Closed(scene, state, act), act),
             Verb.TurnOver => Turned(state, act.Thing.Owner),
             Verb.Hold => state with { Held = state.Held.Add(act.Thing) },
@@ -89,7 +100,7 @@ public static class BenchWalk
         && thing.Reach == Reach.Open
         && act.Do != Verb.TurnOver
         && !state.Up.ContainsKey(board)
-        && act.Do is Verb.Unscrew or Verb.Unplug or Verb.Plug or Verb.Clean or Verb.Lift or Verb.Spread or Verb.Start
+        && Needs.OnFace.Contains(act.Do)
             ? state with
             {
                 Up = state.Up.SetItem(board, act.From ?? thing.Face),
@@ -117,6 +128,15 @@ public static class BenchWalk
         foreach (var pad in thing.Takes.Where(p => state.Is(p, Condition.Pressed)))
             state = state.With(pad, Condition.UsedUp);
         return state.With(thing.Id, Condition.Raised);
+    }
+
+    /// <summary>What is taken out; the levers leave with the clamp that they close.</summary>
+    private static BenchState Removed(Scene scene, BenchState state, ThingId thing)
+    {
+        ThingId levers = new(ThingKind.Levers, thing.Owner);
+        if (thing.Kind == ThingKind.Clamp && scene.Find(levers) is not null)
+            state = state.With(levers, Condition.Off);
+        return state.With(thing, Condition.Off);
     }
 
     /// <summary>What was lowered, or what a board was lowered onto, is on.</summary>

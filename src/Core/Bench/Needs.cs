@@ -22,7 +22,25 @@ public static class Needs
             Verb.Lift,
             Verb.Fit,
             Verb.BringBack,
+            Verb.Open,
+            Verb.Close,
+            Verb.Insert,
+            Verb.Remove,
         };
+
+    /// <summary>What is in its place, so that something can rest on it.</summary>
+    private static readonly Condition[] There = [Condition.On, Condition.Home, Condition.Taken];
+
+    /// <summary>What holds nothing.</summary>
+    private static readonly Condition[] Loosened =
+    [
+        Condition.Out,
+        Condition.InBox,
+        Condition.Off,
+        Condition.Stored,
+        Condition.UsedUp,
+        Condition.Open,
+    ];
 
     /// <summary>Kinds of things that a verb is done to; a verb that is not here is done to any.</summary>
     private static readonly Dictionary<Verb, ThingKind[]> Kinds = new()
@@ -39,6 +57,10 @@ public static class Needs
         [Verb.Clean] = [ThingKind.Face],
         [Verb.Spread] = [ThingKind.Face],
         [Verb.TurnOver] = [ThingKind.Board],
+        [Verb.Open] = [ThingKind.Levers, ThingKind.Clamp, ThingKind.Block],
+        [Verb.Close] = [ThingKind.Levers, ThingKind.Clamp, ThingKind.Block],
+        [Verb.Shear] = [ThingKind.Lid],
+        [Verb.Join] = [ThingKind.Link, ThingKind.Ribbon],
         [Verb.Fill] = [ThingKind.Loop],
         [Verb.Bleed] = [ThingKind.Loop],
         [Verb.Drain] = [ThingKind.Loop],
@@ -78,8 +100,15 @@ public static class Needs
         [
             .. scene
                 .Things.Where(t =>
-                    state.Is(t.Id, Condition.Off, Condition.Raised, Condition.Out, Condition.Free)
-                        && t.Start is not (Condition.InBox or Condition.Out or Condition.Free)
+                    state.Is(
+                        t.Id,
+                        Condition.Off,
+                        Condition.Raised,
+                        Condition.Out,
+                        Condition.Free,
+                        Condition.Open,
+                        Condition.InJig
+                    ) && t.Start is not (Condition.InBox or Condition.Out or Condition.Free)
                     || state.Is(t.Id, Condition.Started, Condition.Turned)
                 )
                 .Select(t => t.Id),
@@ -126,7 +155,12 @@ public static class Needs
                 Verb.Lower => Closing().Any()
                     ? Closing().All(p => State.Is(p.Id, Condition.On))
                     : State.Is(Act.Thing, Condition.On) && Act.Thing.Kind != ThingKind.Board,
+                Verb.Insert when Act.Thing.Kind == ThingKind.Board => c == Condition.InMachine,
+                Verb.Insert when Act.To == ThingId.Jig => c == Condition.InJig,
                 Verb.Fit or Verb.BringBack or Verb.Insert or Verb.Join => c == Condition.On,
+                Verb.Open => c is Condition.Open or Condition.Off or Condition.Stored,
+                Verb.Close => c is Condition.Closed or Condition.InBox,
+                Verb.Shear => c is Condition.Off or Condition.Stored,
                 Verb.Store => c == Condition.Stored,
                 Verb.Press => c is Condition.Tight or Condition.Filled or Condition.Bled,
                 Verb.Fill => c is Condition.Filled or Condition.Bled,
@@ -158,10 +192,8 @@ public static class Needs
             {
                 case Verb.Measure:
                     return state.Is(ThingId.Power, Condition.PowerOn) ? null : new(NeedCode.Order, [ThingId.Power]);
-                case Verb.Start or Verb.Turn or Verb.Fasten or Verb.Plug or Verb.Spread or Verb.Fit:
-                    if (
-                        If(Thing.On.Where(o => !state.Is(o, Condition.On, Condition.Home)), NeedCode.Order) is { } first
-                    )
+                case Verb.Start or Verb.Turn or Verb.Fasten or Verb.Plug or Verb.Spread or Verb.Fit or Verb.Join:
+                    if (If(Thing.On.Where(o => !Rests(o)), NeedCode.Order) is { } first)
                         return first;
                     // new screws are started by hand; those of the stock go back into their own threads
                     return
@@ -181,7 +213,7 @@ public static class Needs
                         scene
                             .Things.Where(t =>
                                 t.Wetted && t.Id.Kind == ThingKind.Block && !state.Is(t.Id, Condition.On)
-                                || t.Id.Kind == ThingKind.Plug && !state.Is(t.Id, Condition.On)
+                                || t.Id.Kind is ThingKind.Plug or ThingKind.Fitting && !state.Is(t.Id, Condition.On)
                                 || state.Is(t.Id, Condition.Started, Condition.Turned)
                             )
                             .Select(t => t.Id),
@@ -193,9 +225,64 @@ public static class Needs
                     return state.Is(ThingId.Loop, Condition.Filled) ? null : new(NeedCode.Order, [ThingId.Loop]);
                 case Verb.SetAside:
                     return state.Is(act.Thing, Condition.Raised) ? null : new(NeedCode.Order, [act.Thing]);
+                case Verb.Lower:
+                    // posts stand before a block comes down over them; a block that is open is no block
+                    return If(
+                        Closing()
+                            .SelectMany(c => c.On)
+                            .Where(o => !Rests(o))
+                            .Concat(Blocks().Where(b => state.Is(b, Condition.Open))),
+                        NeedCode.Order
+                    );
                 default:
-                    return null;
+                    return Latches();
             }
+        }
+
+        private IEnumerable<ThingId> Blocks() =>
+            new[] { Act.Thing, Act.To ?? Act.Thing }.Where(t => t.Kind == ThingKind.Block);
+
+        /// <summary>Whether something is where what rests on it needs it.</summary>
+        private bool Rests(ThingId on) =>
+            Act.Thing.Kind == ThingKind.Link && on.Kind == ThingKind.Board
+                ? State.Is(on, Condition.InMachine)
+                : State.Is(on, There);
+
+        /// <summary>Levers, clamps, packages, lids and blocks that come apart, each in its order.</summary>
+        private Unmet? Latches()
+        {
+            var state = State;
+            IEnumerable<ThingId> Own(ThingKind kind) =>
+                Scene.Things.Where(t => t.Id.Kind == kind && t.Id.Owner == Act.Thing.Owner).Select(t => t.Id);
+            Unmet? Without(ThingKind kind, params Condition[] any) =>
+                If(Own(kind).Where(t => !state.Is(t, any)), NeedCode.Order);
+            return (Act.Do, Act.Thing.Kind) switch
+            {
+                (Verb.Open, ThingKind.Clamp) => Without(ThingKind.Levers, Condition.Open),
+                (Verb.Close, ThingKind.Levers) => Without(ThingKind.Clamp, Condition.Closed),
+                (Verb.Close, ThingKind.Clamp) => Without(ThingKind.Processor, Condition.On),
+                (Verb.Remove, ThingKind.Clamp) => Without(ThingKind.Clamp, Condition.Open),
+                (Verb.Insert, ThingKind.Processor) when Act.To == ThingId.Jig => Without(
+                    ThingKind.Processor,
+                    Condition.Off,
+                    Condition.InBox
+                ),
+                (Verb.Insert, ThingKind.Processor) => Without(
+                    ThingKind.Clamp,
+                    Condition.Open,
+                    Condition.Off,
+                    Condition.Stored
+                ),
+                (Verb.Warm, ThingKind.Processor) or (Verb.Shear, _) => Without(ThingKind.Processor, Condition.InJig),
+                (Verb.Insert, ThingKind.Jet or ThingKind.Insert or ThingKind.Oring) => Without(
+                    ThingKind.Block,
+                    Condition.Open
+                ),
+                (Verb.Close, ThingKind.Block) => Without(ThingKind.Jet, Condition.On)
+                    ?? Without(ThingKind.Insert, Condition.On)
+                    ?? Without(ThingKind.Oring, Condition.On),
+                _ => null,
+            };
         }
 
         public Unmet? Reach()
@@ -228,7 +315,10 @@ public static class Needs
                     Verb.Coat,
                     Verb.Spread,
                     Verb.Lift,
-                    Verb.Lower
+                    Verb.Lower,
+                    Verb.Open,
+                    Verb.Remove,
+                    Verb.Insert
                 )
             )
                 return null;
@@ -254,14 +344,9 @@ public static class Needs
             var state = State;
             // a plate behind the board goes on before the screws that are to hold it
             var fits = Act is { Do: Verb.Fit, Thing.Kind: ThingKind.Backplate };
-            return Does(Verb.Lift, Verb.Remove) || fits
-                ? If(
-                    Scene
-                        .ScrewsOf(Act.Thing)
-                        .Select(s => s.Id)
-                        .Where(s => !state.Is(s, Condition.Out, Condition.InBox, Condition.Stored)),
-                    NeedCode.Held
-                )
+            // a package in its jig is out of its clamp
+            return (Does(Verb.Lift, Verb.Remove) || fits) && !State.Is(Act.Thing, Condition.InJig)
+                ? If(Scene.HoldersOf(Act.Thing).Select(s => s.Id).Where(s => !state.Is(s, Loosened)), NeedCode.Held)
                 : null;
         }
 
@@ -400,9 +485,7 @@ public static class Needs
                 return null;
             var (scene, state) = (Scene, State);
             return If(
-                scene
-                    .Things.Where(t => t is { Id.Kind: ThingKind.Face, Board: not null } && Bared(scene, state, t))
-                    .Select(t => t.Id),
+                scene.Things.Where(t => t is { Hot: true } && Bared(scene, state, t)).Select(t => t.Id),
                 NeedCode.Uncovered
             );
         }
@@ -414,11 +497,13 @@ public static class Needs
             .. scene
                 .Things.Where(t =>
                     t.Board == board
-                    && t.Id.Kind is ThingKind.Piece or ThingKind.Backplate or ThingKind.Gasket
+                    && t.Id.Kind is ThingKind.Piece or ThingKind.Backplate or ThingKind.Gasket or ThingKind.Processor
                     && state.Is(t.Id, Condition.On)
                     && !state.Held.Contains(t.Id)
-                    && scene.ScrewsOf(t.Id).Any()
-                    && scene.ScrewsOf(t.Id).All(s => state.Is(s.Id, Condition.Out, Condition.InBox, Condition.Stored))
+                    // what lies between the board and a plate is held with that
+                    && !(t.Id.Kind == ThingKind.Gasket && t.Under.Any(o => state.Is(o, Condition.On)))
+                    && scene.HoldersOf(t.Id).Any()
+                    && scene.HoldersOf(t.Id).All(s => state.Is(s.Id, Loosened))
                 )
                 .Select(t => t.Id),
         ];

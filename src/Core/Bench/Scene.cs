@@ -42,6 +42,9 @@ public sealed record SceneThing(ThingId Id, Condition Start)
     /// <summary>Of a face: whether it takes paste.</summary>
     public bool TakesPaste { get; init; }
 
+    /// <summary>Of a face: whether something has to cool it before the power goes on.</summary>
+    public bool Hot { get; init; }
+
     /// <summary>Whether it has to be in its place before the power goes on.</summary>
     public bool Wanted { get; init; }
 
@@ -64,6 +67,10 @@ public sealed class Scene(IReadOnlyList<SceneThing> things)
 
     /// <summary>Screws that hold a thing.</summary>
     public IEnumerable<SceneThing> ScrewsOf(ThingId id) => _holders[id].Where(t => t.Id.Kind == ThingKind.Screws);
+
+    /// <summary>Screws, posts, clamp or frame that hold a thing.</summary>
+    public IEnumerable<SceneThing> HoldersOf(ThingId id) =>
+        _holders[id].Where(t => t.Id.Kind is ThingKind.Screws or ThingKind.Posts or ThingKind.Clamp or ThingKind.Frame);
 
     /// <summary>Leads and ribbons that tie a thing.</summary>
     public IEnumerable<SceneThing> TiesOf(ThingId id) =>

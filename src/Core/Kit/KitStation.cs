@@ -64,15 +64,11 @@ public static class KitStation
                         Title = "Read the manual's revision and the manual",
                         Detail = "Kits change without notice. Where the manual says otherwise, the manual wins.",
                     },
-                    .. Runs(order) ? [StockRun(order)] : Array.Empty<WorkStep>(),
+                    .. SeatedBoard.Ran(order) ? [StockRun(order)] : Array.Empty<WorkStep>(),
                 ]
             )
         );
     }
-
-    /// <summary>Whether it runs before the work: a mainboard without a cooler on its processor is a new build.</summary>
-    private static bool Runs(WorkOrder order) =>
-        order.Pieces.Any(p => p.Seated is null || SeatedProcessor.IsIn(p.Board));
 
     private static WorkStep StockRun(WorkOrder order) =>
         new()

@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
 
@@ -6,6 +7,10 @@ namespace FaithfulBracket.Core.Mount;
 /// <summary>Cards into their slots, and the rigid links between their ports.</summary>
 internal static class MachineSteps
 {
+    /// <summary>A rigid link of the machine.</summary>
+    /// <param name="i">Which, from 0.</param>
+    public static ThingId Link(int i) => new(ThingKind.Link, $"L{i + 1}");
+
     public static IEnumerable<WorkStep> Steps(WorkOrder order, MatchResult match)
     {
         if (match.Order?.Machine is not { } stand)
@@ -22,6 +27,8 @@ internal static class MachineSteps
                         ? $"With its block it takes slots {use.Slot} to {use.Slot + use.Slots - 1}."
                         : "With its block it takes this slot only.",
                 Done = "In its slot",
+                Feel = "It slides in level until the slot's latch clicks; the bracket meets the case without a pull.",
+                Acts = [new(Verb.Insert, new(ThingKind.Board, use.Card))],
             };
         foreach (var (link, i) in stand.Links.Select((l, i) => (l, i)))
             yield return new()
@@ -37,6 +44,8 @@ internal static class MachineSteps
                 ),
                 Caution = "A card that leans on its link pulls at both ports: brackets carry the cards.",
                 Done = "Joined, square to both",
+                Feel = "Pushed home it turns by hand and does not tip; neither ring is in sight.",
+                Acts = [new(Verb.Join, Link(i), new(ThingKind.Board, link.To.Card))],
                 Facts =
                 [
                     new(FormattableString.Invariant($"{link.DistanceMm:0.0} mm"), "port to port"),

@@ -84,19 +84,22 @@ internal static class MountSteps
                 Done = "Bracket on",
                 Title = $"Fit the {slots}-slot bracket",
             };
-        var open = OpenPorts.Of(order, pair);
-        if (open > 0)
+        if (OpenPorts.Used(order, pair) is { Count: > 0 } used)
+            yield return Fittings(order, pair, card, used);
+        var open = OpenPorts.Plugged(order, pair);
+        if (open.Count > 0)
             yield return new()
             {
                 Id = new(Station.Mount, scope, "plugs"),
                 Kind = StepKind.Plug,
                 Board = card,
                 Pair = pair.Key,
-                Done = $"{HowMany.Of(open, "port")} plugged",
-                Title = $"Plug {open} unused {(open == 1 ? "port" : "ports")} of {order.Name(pair)}",
-                Detail = "Fingers or a plastic tool, O-ring seated.",
-                Count = open,
+                Done = $"{HowMany.Of(open.Count, "port")} plugged",
+                Title = $"Plug {(open.Count == 1 ? "port" : "ports")} {Names(open)} of {order.Name(pair)}",
+                Detail = "Nothing is joined to them. Fingers or a plastic tool, O-ring seated.",
+                Count = open.Count,
                 Counted = CountOf.Ports,
+                Targets = [.. open.Select(p => p.Id)],
             };
         if (block.Headers.Count > 0)
             yield return new()
@@ -110,6 +113,36 @@ internal static class MountSteps
                 Caution = "A lighting plug the wrong way round kills the strip.",
             };
     }
+
+    private static WorkStep Fittings(WorkOrder order, Pair pair, string? card, IReadOnlyList<Port> used)
+    {
+        var threads = used.Select(p => p.Thread).Distinct().ToList();
+        return new()
+        {
+            Id = new(Station.Mount, order.ScopeOf(pair), "fittings"),
+            Kind = StepKind.Plug,
+            Board = card,
+            Pair = pair.Key,
+            Done = $"{HowMany.Of(used.Count, "fitting")} in",
+            Title = $"Screw a fitting into {(used.Count == 1 ? "port" : "ports")} {Names(used)} of {order.Name(pair)}",
+            Detail =
+                $"{string.Join(" and ", threads)}, O-ring wetted. {InAndOut(used)}Started by hand, then snug: the ring seals, not the force.",
+            Caution = "A fitting started crooked cuts the thread of its port, and that is the block.",
+            Feel = "It turns in by hand until the ring touches; then a short turn, and its collar lies flat.",
+            Count = used.Count,
+            Counted = CountOf.Ports,
+            Targets = [.. used.Select(p => p.Id)],
+            Acts = [.. used.Select(p => new Bench.Act(Bench.Verb.Fit, new(Bench.ThingKind.Fitting, pair.Key, p.Id)))],
+        };
+    }
+
+    private static string Names(IReadOnlyList<Port> ports) => string.Join(" and ", ports.Select(p => p.Id));
+
+    /// <summary>Which of two ports coolant goes in by, where the block says.</summary>
+    private static string InAndOut(IReadOnlyList<Port> used) =>
+        used.FirstOrDefault(p => p.Role is "in" or "inlet") is { } inlet && used.Count > 1
+            ? $"Coolant goes in by {inlet.Id}. "
+            : "";
 
     /// <summary>The steps of one pair on one board.</summary>
     private sealed class OneBoard

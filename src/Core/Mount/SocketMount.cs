@@ -49,6 +49,8 @@ internal sealed class SocketMount(WorkOrder order, SeatPlan seat, Ways ways)
         step with
         {
             Picture = StepPicture.Grip,
+            Feel =
+                $"Each {Turned(seat).ToLowerInvariant()} turns two rounds with the fingers. One that binds is crossed: back it out.",
             Title = seat.Bare
                 ? $"Springs on, {step.Count} studs just gripping"
                 : $"Springs and nuts on, {step.Count} just "
@@ -109,7 +111,11 @@ internal sealed class SocketMount(WorkOrder order, SeatPlan seat, Ways ways)
             "Every standoff under a hole, none where there is no hole.",
             "A standoff in the wrong place is a short circuit.",
             "Board is firm"
-        );
+        ) with
+        {
+            Feel = "Every screw finds its standoff at once; the board does not bow between them.",
+            Acts = [new(Bench.Verb.Insert, new(Bench.ThingKind.Board, seat.Board))],
+        };
         yield return Step(
             "memory",
             StepKind.Fit,
@@ -117,6 +123,9 @@ internal sealed class SocketMount(WorkOrder order, SeatPlan seat, Ways ways)
             "Both levers open, straight down until they close by themselves.",
             "Do not press on the block to hold the board.",
             "Memory is in"
-        );
+        ) with
+        {
+            Feel = "Both ends click, the levers stand upright, the edge is level.",
+        };
     }
 }

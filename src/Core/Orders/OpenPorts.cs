@@ -26,6 +26,30 @@ public static class OpenPorts
         return Math.Max(0, ports - ends - loop);
     }
 
+    /// <summary>Ports that are closed with a plug: the last of those that nothing joins.</summary>
+    public static IReadOnlyList<Port> Plugged(WorkOrder order, Pair pair) =>
+        [.. Free(order, pair).TakeLast(Of(order, pair))];
+
+    /// <summary>Ports that a fitting of the loop is screwed into.</summary>
+    public static IReadOnlyList<Port> Used(WorkOrder order, Pair pair) =>
+        [.. Free(order, pair).SkipLast(Of(order, pair))];
+
+    /// <summary>Ports that neither a link nor a bridging fitting ends in.</summary>
+    private static List<Port> Free(WorkOrder order, Pair pair)
+    {
+        var card = pair.On ?? order.First.Key;
+        var taken = pair.Block.Joins.Where(j => Other(order, pair, j) is not null).Select(j => j.Port);
+        var from = order
+            .Pairs.SelectMany(p => p.Block.Joins.Where(j => Other(order, p, j)?.Key == pair.Key))
+            .Select(j => j.To.Port);
+        var linked = (order.Machine?.Links ?? [])
+            .SelectMany(l => new[] { l.From, l.To })
+            .Where(e => e.Card == card)
+            .Select(e => e.Port);
+        var ends = taken.Concat(from).Concat(linked).ToHashSet();
+        return [.. pair.Block.Ports.Where(p => !ends.Contains(p.Id))];
+    }
+
     /// <summary>Which pairs a rigid link or a bridging fitting joins, each as often as it does.</summary>
     private static List<(string A, string B)> Joined(WorkOrder order)
     {

@@ -12,13 +12,4 @@ public sealed record SeatedProcessor(
     Board? Mainboard,
     bool Bare = false,
     double? TurnDeg = null
-)
-{
-    /// <summary>
-    /// Whether the processor is in its socket already: a stock cooler sits on its lid or die. A new build has none.
-    /// </summary>
-    /// <param name="board">The mainboard with the processor's parts and the stock assembly of both.</param>
-    public static bool IsIn(Board board) =>
-        board.Assembly?.Bonds.Any(b => b.Parts.Any(p => board.FindPart(p)?.Kind is PartKind.Lid or PartKind.Die))
-        == true;
-}
+);

@@ -80,8 +80,8 @@ public static class JobPlanner
     /// <summary>The plan with the acts of every step.</summary>
     private static JobPlan Walked(WorkOrder order, JobPlan plan)
     {
-        var scene = BenchScene.Of(order, plan.Match, plan.Pads, plan.Paste);
-        var walked = new Queue<WorkStep>(StepActs.On(order, plan.Match, plan.Pads, scene, plan.Steps));
+        var scene = BenchScene.Of(order, plan);
+        var walked = new Queue<WorkStep>(StepActs.On(order, plan, scene, plan.Steps));
         StationPlan On(StationPlan sheet) => sheet with { Steps = [.. sheet.Steps.Select(_ => walked.Dequeue())] };
         return plan with
         {

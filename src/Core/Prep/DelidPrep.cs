@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Sockets;
 
@@ -25,21 +26,16 @@ internal static class DelidPrep
         var seated = order.Find(seat.Board)!.Seated!;
         var lidded = HeightChain.Lid(seated.Processor) is not null;
         var soldered = DirectDie.Soldered(seated.Processor);
+        var at = new SeatThings(seat);
+        List<ThingId> dies =
+        [
+            .. HeightChain.Dies(seated.Processor).Select(d => at.Face(SeatedBoard.NameOn(seated, d.Id))),
+        ];
         WorkStep Step(string target, StepKind kind, string title, string detail, string caution, string done) =>
             DelidPrep.Step(order, seat, target, kind, title, detail, caution, done);
         List<WorkStep> steps = [];
-        if (lidded && seated.Mainboard is not null)
-            steps.Add(
-                Step(
-                    "clamp",
-                    StepKind.Seat,
-                    "Levers up in their order, processor out by its edges, clamp off",
-                    $"{(ways.Clamp == ProcessorAndClamp.ClampOff ? "The clamp's screws first, then the package." : "The package first, then the clamp's screws.")} "
-                        + "The cover goes over the contacts; clamp and screws into the tray.",
-                    "Contacts bend under a fingertip, and a screw that drops on them is a new board.",
-                    "Out, contacts covered"
-                )
-            );
+        if (SeatedBoard.IsIn(order.Find(seat.Board)!))
+            steps.Add(Clamp(order, seat, lidded, ways));
         if (lidded)
         {
             steps.Add(
@@ -53,6 +49,8 @@ internal static class DelidPrep
                 ) with
                 {
                     Picture = StepPicture.Jig,
+                    Feel = "It lies flat in its bed and does not rock; the slide just touches the lid.",
+                    Acts = [new(Verb.Insert, at.Processor, ThingId.Jig)],
                 }
             );
             if (soldered && ways.WarmLid == WarmLid.Warm && seat.Warm is { } warm)
@@ -71,6 +69,7 @@ internal static class DelidPrep
                     ) with
                     {
                         TimerS = (int)(Math.Ceiling(warm.Minutes) * 60),
+                        Acts = [new(Verb.Warm, at.Processor)],
                         Facts =
                         [
                             new(FormattableString.Invariant($"{warm.ToC:0} °C"), "the jig's word first"),
@@ -91,6 +90,7 @@ internal static class DelidPrep
                 {
                     Count = UsualStrokes,
                     Counted = CountOf.Strokes,
+                    Acts = [new(Verb.Shear, at.Lid), new(Verb.Remove, at.Processor)],
                     Facts = [new($"{UsualStrokes}", "strokes or more")],
                 }
             );
@@ -105,6 +105,7 @@ internal static class DelidPrep
                 ) with
                 {
                     Targets = seat.Coat,
+                    Acts = [new(Verb.Scrape, at.Substrate)],
                 }
             );
             if (soldered)
@@ -122,6 +123,7 @@ internal static class DelidPrep
                     ) with
                     {
                         TimerS = shop.SolderSoakS,
+                        Acts = [.. dies.SelectMany(d => new Act[] { new(Verb.Scrape, d), new(Verb.Wait, d) })],
                         Facts = [new($"{shop.SolderSoakS / 60} min", "soak")],
                     }
                 );
@@ -137,6 +139,7 @@ internal static class DelidPrep
                     {
                         Count = 2,
                         Counted = CountOf.Rounds,
+                        Acts = [.. dies.Select(d => new Act(Verb.Scrape, d))],
                         Facts = [new("2", "rounds or more")],
                     }
                 );
@@ -151,9 +154,53 @@ internal static class DelidPrep
                     "Every stroke takes silicon that does not come back.",
                     "Silicon dust: wet, and wiped up.",
                     "Polished"
-                )
+                ) with
+                {
+                    Acts = [.. dies.Select(d => new Act(Verb.Polish, d))],
+                }
             );
         return steps;
+    }
+
+    /// <summary>The clamp off; a package that has a lid to lose comes out with it.</summary>
+    private static WorkStep Clamp(WorkOrder order, SeatPlan seat, bool lidded, Ways ways)
+    {
+        var at = new SeatThings(seat);
+        var levers = order.Find(seat.Board)!.Seated!.Socket.Levers;
+        Act off = new(Verb.Remove, at.Clamp);
+        Act[] outOf =
+            !lidded ? [off]
+            : ways.Clamp == ProcessorAndClamp.ClampOff ? [off, new(Verb.Remove, at.Processor)]
+            : [new(Verb.Remove, at.Processor), off];
+        var up = levers switch
+        {
+            0 => "Clamp's screws loose",
+            1 => "Lever up",
+            _ => "Levers up in their order",
+        };
+        return Step(
+            order,
+            seat,
+            "clamp",
+            StepKind.Seat,
+            lidded ? $"{up}, processor out by its edges, clamp off" : $"{up}, clamp off; the package stays",
+            (
+                !lidded ? "It lies loose until the frame holds it: the board stays as it is. "
+                : ways.Clamp == ProcessorAndClamp.ClampOff ? "The clamp's screws first, then the package. "
+                : "The package first, then the clamp's screws. "
+            )
+                + $"Something soft under the board first: the plate behind may drop. "
+                + (lidded ? "The cover goes over the contacts; " : "")
+                + "clamp and screws into the tray.",
+            "Contacts bend under a fingertip, and a screw that drops on them is a new board.",
+            lidded ? "Out, contacts covered" : "Clamp is off"
+        ) with
+        {
+            Feel = lidded
+                ? "The lever comes up under spring load; the package lifts straight out, nothing drags."
+                : "The lever comes up under spring load; the package does not move.",
+            Acts = [.. at.Unlatch(levers), .. outOf],
+        };
     }
 
     /// <summary>What is bare round the dies is covered: after the last alcohol, before any metal.</summary>
@@ -174,6 +221,7 @@ internal static class DelidPrep
         {
             Targets = seat.Coat,
             Picture = StepPicture.Coat,
+            Acts = [.. seat.Coat.Select(c => new Act(Verb.Coat, new SeatThings(seat).Face(c)))],
             TimerS = shop.CoatDryS,
             Facts = [new($"{seat.Coat.Count}", "parts"), new($"{shop.CoatDryS / 60} min", "dry")],
         };

@@ -62,11 +62,16 @@ public static class PrepStation
             if (seat is not null)
                 steps.AddRange(DelidPrep.Opening(order, seat, ways, shop));
             // a processor that is in its socket stays there
-            if (seat is { Bare: false } && !SeatedProcessor.IsIn(on.Laid.Board))
+            if (seat is { Bare: false } && !SeatedBoard.IsIn(order.Find(on.Board)!))
                 steps.AddRange(socket!.Processor());
             steps.AddRange(cleaned.Select(s => s with { Board = on.Board, Pair = fit.Key }));
             if (seat is { Bare: true })
-                steps.AddRange([.. DelidPrep.Coating(order, seat, shop), .. socket!.Processor()]);
+                steps.AddRange([
+                    .. DelidPrep.Coating(order, seat, shop),
+                    // one that had no lid to lose never left its socket
+                    .. Stays(order, seat) ? [] : socket!.Processor(),
+                    socket!.Frame(),
+                ]);
             steps.AddRange(socket?.Rebuild() ?? []);
             // the block itself is made ready once, however many boards it lies on
             if (fit.On[0].Board == on.Board && order.Boxes.Contains(pair))
@@ -78,6 +83,11 @@ public static class PrepStation
             return new([], new(Station.Prep, "waits for a block", true, []));
         return new(pairs, new(Station.Prep, $"{HowMany.Of(faces, "face")} to clean, dry fit", false, steps));
     }
+
+    private static bool Stays(WorkOrder order, SeatPlan seat) =>
+        order.Find(seat.Board) is { Seated: { } seated } piece
+        && SeatedBoard.IsIn(piece)
+        && HeightChain.Lid(seated.Processor) is null;
 
     /// <summary>Parts that the stock cooler was set on with liquid metal.</summary>
     private static HashSet<string> MetalOn(WorkOrder order, BoardFit on) =>

@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Sockets;
@@ -9,6 +10,7 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
 {
     private readonly Pair _pair = order.Pairs.First(p => p.Key == seat.Pair);
     private readonly SeatedProcessor _seated = order.Find(seat.Board)!.Seated!;
+    private readonly SeatThings _at = new(seat);
 
     private WorkStep Step(string target, StepKind kind, string title, string? detail, string done) =>
         SeatSteps.Of(order, seat, Station.Prep, target, kind, title, detail, done);
@@ -17,6 +19,7 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
     public IEnumerable<WorkStep> Processor()
     {
         var socket = _seated.Socket;
+        var isIn = SeatedBoard.IsIn(order.Find(seat.Board)!);
         var cover =
             ways.Clamp == ProcessorAndClamp.ClampOff ? "Clamp off first; nothing may touch the open contacts."
             : seat.Bare ? "Keep the cover on until the package lies over the contacts."
@@ -31,9 +34,20 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
         {
             Caution = "Contacts bend under a fingertip: hold the package by its edges, straight down, no sliding.",
             Places = seat.Mark is { } at ? [at] : [],
+            Acts = Laid(socket, isIn),
         };
-        if (seat.Bare)
-            yield return Frame();
+    }
+
+    /// <summary>A lidded package under its clamp; a bare one where the clamp is off, or comes off over it.</summary>
+    private List<Act> Laid(Socket socket, bool isIn)
+    {
+        Act laid = new(Verb.Insert, _at.Processor, _at.Board);
+        if (!seat.Bare)
+            return [.. _at.Unlatch(socket.Levers), laid, .. _at.Latch(socket.Levers)];
+        Act off = new(Verb.Remove, _at.Clamp);
+        return isIn ? [laid]
+            : ways.Clamp == ProcessorAndClamp.ClampOff ? [.. _at.Unlatch(socket.Levers), off, laid]
+            : [.. _at.Unlatch(socket.Levers), laid, off];
     }
 
     private string Mark() =>
@@ -50,7 +64,7 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
         };
 
     /// <summary>A frame in place of the clamp: it holds, it does not press.</summary>
-    private WorkStep Frame()
+    public WorkStep Frame()
     {
         var nm = seat.Fit?.FrameNm;
         return Step(
@@ -67,6 +81,8 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
         ) with
         {
             Caution = "Well under 1 N·m: a frame drawn tight bends the package.",
+            Feel = "Each screw turns light and then stops; the package does not move under the frame.",
+            Acts = [new(Verb.Fit, _at.Frame, _at.Board)],
             Facts =
             [
                 .. nm is { } t ? new[] { new Fact(FormattableString.Invariant($"{t:0.00} N·m"), "each screw") } : [],
@@ -88,28 +104,10 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
             $"Open {order.Name(_pair)} and look at its fins",
             "The sticker stays on the face meanwhile. The O-ring likes to stay behind in the lid; parts drop out: over a tray.",
             "Fins clean and straight"
-        );
-        var plate = _pair.Block.ColdPlate;
-        var across = Orientations.SlitAcrossFins(plate);
-        yield return Step(
-            "jet",
-            StepKind.Rebuild,
-            $"Jet plate {jet} in, its slit across the fins{(across ? "" : ": turn it by a quarter")}",
-            across
-                ? "Across the fins coolant parts to both sides; along them it runs through one gap."
-                : "As it comes the slit lies along the fins: coolant would run through one gap and leave the rest warm.",
-            "Slit lies across"
         ) with
         {
-            Picture = StepPicture.Slit,
-            Caution = "Turned with the block, slit and fins stay as they are: only the plate itself can be wrong.",
-            Facts = plate is { FinDirectionDeg: { } fins }
-                ?
-                [
-                    new(FormattableString.Invariant($"{fins % 180:0}°"), "fins"),
-                    new(FormattableString.Invariant($"{(fins + 90) % 180:0}°"), "slit"),
-                ]
-                : [],
+            Feel = "Light falls through every gap between the fins; nothing shines or sticks in them.",
+            Acts = [new(Verb.Open, _at.Block), new(Verb.Look, _at.Block)],
         };
         if (fit.Insert is { } insert)
             yield return Step(
@@ -120,7 +118,27 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
                     ? FormattableString.Invariant($"It crowns the face by {bow:0.00} mm.")
                     : null,
                 "Insert in"
-            );
+            ) with
+            {
+                Feel = "It lies in its bed by its own weight and does not rock.",
+                Acts = [new(Verb.Insert, _at.Insert, _at.Block)],
+            };
+        yield return Jet(jet);
+        yield return Step(
+            "ports",
+            StepKind.Rebuild,
+            seat.Way is { } way
+                ? FormattableString.Invariant(
+                    $"Hold the block as it will sit, turned {seat.TurnDeg:0}°: {SeatedMatch.Ports(way)}"
+                )
+                : "Hold the block as it will sit and look where its ports point",
+            "Turning only the top moves the ports and leaves jet and fins. Does the loop reach them?",
+            "Ports are right"
+        ) with
+        {
+            Feel = "Both hoses reach their ports in an easy curve, none against board or case.",
+            Acts = [new(Verb.Look, _at.Block)],
+        };
         yield return Step(
             "o-ring",
             StepKind.Rebuild,
@@ -130,6 +148,8 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
         ) with
         {
             Picture = StepPicture.Ring,
+            Feel = "A fingertip runs round it without a step or a soft spot.",
+            Acts = [new(Verb.Insert, _at.LidRing, _at.Block)],
         };
         yield return Step(
             "close",
@@ -141,18 +161,39 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
         {
             Picture = StepPicture.Evenly,
         };
-        yield return Step("close-home", StepKind.Rebuild, "Now each screw home, in turn", null, "Block closed");
-        yield return Step(
-            "ports",
+        yield return Step("close-home", StepKind.Rebuild, "Now each screw home, in turn", null, "Block closed") with
+        {
+            Feel = "The gap is closed all round, no ring in sight; each screw stops hard.",
+            Acts = [new(Verb.Close, _at.Block)],
+        };
+    }
+
+    private WorkStep Jet(string jet)
+    {
+        var plate = _pair.Block.ColdPlate;
+        var across = Orientations.SlitAcrossFins(plate);
+        return Step(
+            "jet",
             StepKind.Rebuild,
-            seat.Way is { } way
-                ? FormattableString.Invariant(
-                    $"Hold the block as it will sit, turned {seat.TurnDeg:0}°: {SeatedMatch.Ports(way)}"
-                )
-                : "Hold the block as it will sit and look where its ports point",
-            "Turning only the top moves the ports and leaves jet and fins. Does the loop reach them?",
-            "Ports are right"
-        );
+            $"Jet plate {jet} in, its slit across the fins{(across ? "" : ": turn it by a quarter")}",
+            across
+                ? "Across the fins coolant parts to both sides; along them it runs through one gap."
+                : "As it comes the slit lies along the fins: coolant would run through one gap and leave the rest warm.",
+            "Slit lies across"
+        ) with
+        {
+            Picture = StepPicture.Slit,
+            Caution = "Turned with the block, slit and fins stay as they are: only the plate itself can be wrong.",
+            Feel = "Through the inlet you see fins to the left and right of the slit, not one gap along it.",
+            Acts = [new(Verb.Insert, _at.Jet, _at.Block)],
+            Facts = plate is { FinDirectionDeg: { } fins }
+                ?
+                [
+                    new(FormattableString.Invariant($"{fins % 180:0}°"), "fins"),
+                    new(FormattableString.Invariant($"{(fins + 90) % 180:0}°"), "slit"),
+                ]
+                : [],
+        };
     }
 
     /// <summary>Gasket, plate and posts from behind.</summary>
@@ -173,6 +214,8 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
                 {
                     Face = Face.Back,
                     Picture = StepPicture.Gasket,
+                    Feel = "It lies flat, no edge of the socket's plate under it.",
+                    Acts = [new(Verb.Fit, _at.Gasket, _at.Board)],
                 };
             yield return Step(
                 "plate",
@@ -184,6 +227,8 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
             {
                 Face = Face.Back,
                 Caution = "Metal on solder is a short circuit: no gasket, no plate.",
+                Feel = "It lies flat on the gasket; light falls through every post hole.",
+                Acts = [new(Verb.Fit, _at.Plate, _at.Board)],
             };
         }
         if (posts > 0)
@@ -201,6 +246,8 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
                 Counted = CountOf.Posts,
                 Places = [.. seat.Posts.Select(p => new Geometry.Point2(p.XMm, p.YMm))],
                 Facts = [new($"{posts}", "posts")],
+                Feel = "Each bites by hand and stops at its shoulder; none leans.",
+                Acts = [new(Verb.Fit, _at.Posts, _at.Board, Count: posts)],
             };
     }
 }

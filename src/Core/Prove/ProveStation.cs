@@ -37,10 +37,7 @@ public static class ProveStation
     {
         var proofs = Proofs(order, pads, readings);
         var cost = FormattableString.Invariant($"{pads.Pieces.Count} fresh pads and {paste.MassG:0.0} g of paste");
-        return Result(
-            proofs,
-            [.. Steps(order, proofs, ways.Imprint == ImprintCheck.Lift, cost, seats ?? [], loop, leakHoldS)]
-        );
+        return Result(proofs, [.. Steps(order, proofs, ways, cost, seats ?? [], loop, leakHoldS)]);
     }
 
     /// <summary>The verdict anew from other readings; the steps stay as they were signed.</summary>
@@ -87,13 +84,16 @@ public static class ProveStation
     private static IEnumerable<WorkStep> Steps(
         WorkOrder order,
         List<PairProof> proofs,
-        bool lift,
+        Ways ways,
         string cost,
         IReadOnlyList<SeatPlan> seats,
         LoopResult? loop,
         int leakHoldS
     )
     {
+        var lift = ways.Imprint == ImprintCheck.Lift;
+        // what stands in its machine by now is not taken out again for the test
+        var inPlace = order.Machine is not null || ways.Closing == Closing.Tray;
         foreach (var piece in order.Pieces)
         {
             yield return new()
@@ -126,7 +126,9 @@ public static class ProveStation
             Kind = StepKind.LeakTest,
             Done = "Tight",
             TimerS = leakHoldS,
-            Title = "Leak test off the machine: pressure hold or a soak with plain water",
+            Title = inPlace
+                ? "Leak test where it stands, everything but the pump unplugged: pressure hold or plain water"
+                : "Leak test off the machine: pressure hold or a soak with plain water",
             Detail = "Paper under every joint. A leak is recorded with its place: it may be a pump or a fitting.",
             Caution = "Nothing powered but the pump. Air at most 0.5 bar, never with a compressor straight on.",
             Facts =

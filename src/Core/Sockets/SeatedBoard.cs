@@ -117,6 +117,23 @@ public static class SeatedBoard
         };
     }
 
+    /// <summary>
+    /// Whether the processor is in its socket already: a stock cooler sits on its lid or die. A new build has none.
+    /// </summary>
+    /// <param name="piece">The mainboard with the processor's parts and the stock assembly of both.</param>
+    public static bool IsIn(Workpiece piece) =>
+        piece.Seated is { } seated
+        && piece.Board.Assembly is { } assembly
+        && seated
+            .Processor.Parts.Where(p => p.Kind is PartKind.Lid or PartKind.Die)
+            .Select(p => NameOn(seated, p.Id))
+            .ToHashSet()
+            is { } own
+        && assembly.Bonds.Any(b => b.Parts.Any(own.Contains));
+
+    /// <summary>Whether it ran before the work: a mainboard without a cooler on its processor is a new build.</summary>
+    public static bool Ran(WorkOrder order) => order.Pieces.Any(p => p.Seated is null || IsIn(p));
+
     /// <summary>What stands on the mainboard beside the socket; its document's own stand-in for a processor is left out.</summary>
     public static IReadOnlyList<Part> Rest(SeatedProcessor seated) =>
         [

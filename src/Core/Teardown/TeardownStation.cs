@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Sockets;
 
 namespace FaithfulBracket.Core.Teardown;
 
@@ -38,7 +39,7 @@ public static class TeardownStation
         }
         if (boards.Count == 0)
             return new([], new(Station.Teardown, "no assembly described", true, []), troubles.List);
-        List<WorkStep> steps = [Power(), .. boards.SelectMany(b => Steps(order, b))];
+        List<WorkStep> steps = [Power(SeatedBoard.Ran(order)), .. boards.SelectMany(b => Steps(order, b))];
         var flips = boards.Sum(b => b.Plan.Flips);
         var screws = boards.SelectMany(b => b.Plan.Tray).Sum(t => t.Count);
         return new(
@@ -54,13 +55,16 @@ public static class TeardownStation
             ? [order.First with { Board = order.First.Board with { Assembly = whole } }]
             : order.Pieces.Where(p => p.Board.Assembly is not null);
 
-    private static WorkStep Power() =>
+    private static WorkStep Power(bool ran) =>
         new()
         {
             Id = new(Station.Teardown, null, "power"),
             Kind = StepKind.PowerOff,
-            Done = "Power is off",
-            Title = "Power off, unplug, press the switch to drain",
+            Done = ran ? "Power is off" : "Nothing is plugged in",
+            Title = ran
+                ? "Power off, unplug, press the switch to drain"
+                : "Look that nothing is plugged in, and put the wrist strap on",
+            Feel = ran ? null : "The strap's cord ends on earthed metal, and the board lies on its own bag or a mat.",
             Detail = "Touch earthed metal or wear a corded wrist strap; a strap without a cord does nothing.",
             Caution = "Power supplies are never opened: that is licensed work.",
         };

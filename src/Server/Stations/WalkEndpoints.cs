@@ -57,7 +57,7 @@ internal static class WalkEndpoints
     {
         var (context, steps) = await Bodies.ReadAsync(request, o => (Context(o, shop), Steps(o)));
         var plan = JobPlanner.Plan(context, request.HttpContext.RequestAborted);
-        var scene = BenchScene.Of(context.Order, plan.Match, plan.Pads, plan.Paste);
+        var scene = BenchScene.Of(context.Order, plan);
         var (_, contradiction) = BenchWalk.Run(
             scene,
             BenchState.Of(scene),
@@ -74,9 +74,9 @@ internal static class WalkEndpoints
     private static JobContext Context(ObjectReader o, ShopMemory shop) =>
         new()
         {
-            Order = WorkOrderEndpoint.Order(o),
+            Order = OrderBodies.Order(o, shop),
             Shop = shop.Settings,
-            Drawer = shop.Drawer,
+            Drawer = OrderBodies.Drawer(o, shop),
             Ways = Ways(o),
         };
 

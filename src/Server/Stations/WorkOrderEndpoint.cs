@@ -48,27 +48,36 @@ internal static class WorkOrderEndpoint
             MinClearanceMm = o.Number("minClearanceMm", 0, 50, plain.MinClearanceMm),
             Seed = (ulong)(o.OptionalInteger("seed", 0, int.MaxValue) ?? (int)plain.Seed),
         };
-        return (Order(o), settings);
+        return (CarrierOrder.Compose(Stated(o)), settings);
     }
 
-    /// <summary>The boards or the card of a body, and the blocks on them.</summary>
-    internal static WorkOrder Order(ObjectReader o)
+    /// <summary>The boards or the card of a body, and the blocks on them, as they are stated.</summary>
+    /// <param name="boards">Those of a machine; null reads them.</param>
+    /// <param name="blocks">Null reads them.</param>
+    internal static WorkOrder Stated(
+        ObjectReader o,
+        IReadOnlyList<Workpiece>? boards = null,
+        IReadOnlyList<Pair>? blocks = null
+    )
     {
-        var pairs = o.Objects(
-            "pairs",
-            p => new Pair(DocumentRules.Key(p), BlockReader.Read(p.Object("block")), p.OptionalText("on", 12))
-        );
-        if (!o.Has("pairs") || pairs.Count is < 1 or > WorkOrder.MostPairs)
+        var pairs = blocks ?? Pairs(o);
+        if (pairs.Count is < 1 or > WorkOrder.MostPairs)
             o.Fault("pairs", $"Expected 1 to {WorkOrder.MostPairs} blocks, found {pairs.Count}.");
         var order = o.Has("card")
             ? WorkOrder.Of(CardReader.Read(o.Object("card")), pairs)
-            : new WorkOrder { Pieces = Boards(o), Pairs = pairs };
+            : new WorkOrder { Pieces = boards ?? Boards(o), Pairs = pairs };
         DocumentRules.Unique(o, "pairs", pairs.Select(p => p.Key));
         if (order.Pieces.Count == 0)
             return Nothing;
         Belong(o, order);
-        return CarrierOrder.Compose(order);
+        return order;
     }
+
+    private static List<Pair> Pairs(ObjectReader o) =>
+        o.Objects(
+            "pairs",
+            p => new Pair(DocumentRules.Key(p), BlockReader.Read(p.Object("block")), p.OptionalText("on", 12))
+        );
 
     private static List<Workpiece> Boards(ObjectReader o)
     {

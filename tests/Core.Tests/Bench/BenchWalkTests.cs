@@ -36,7 +36,7 @@ public class BenchWalkTests
                 Ways = ways.ToDictionary(w => w.Item1, w => w.Item2),
             }
         );
-        var scene = BenchScene.Of(order, plan.Match, plan.Pads, plan.Paste);
+        var scene = BenchScene.Of(order, plan);
         return (scene, [.. plan.Steps.Select(s => new WalkStep(s.Acts, s.Up))], plan);
     }
 

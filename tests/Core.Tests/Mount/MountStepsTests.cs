@@ -245,19 +245,20 @@ public class MountStepsTests
             Ports = [.. Enumerable.Range(1, 4).Select(i => new Port($"P{i}", "G1/4", 9 * i, 0, "up", null))],
         };
         var steps = Steps(block, Sample.Board() with { Slots = 2 });
-        Assert.Equal(["bracket", "plugs", "headers"], steps.TakeLast(3).Select(s => s.Id.Target));
+        Assert.Equal(["bracket", "fittings", "plugs", "headers"], steps.TakeLast(4).Select(s => s.Id.Target));
         Assert.Equal("Fit the 1-slot bracket", Step(steps, "bracket").Title);
         var plugs = Step(steps, "plugs");
         Assert.Equal(
-            ("Plug 2 unused ports of the block", 2, CountOf.Ports),
+            ("Plug ports P3 and P4 of the block", 2, CountOf.Ports),
             (plugs.Title, plugs.Count!.Value, plugs.Counted!.Value)
         );
+        Assert.Equal("Screw a fitting into ports P1 and P2 of the block", Step(steps, "fittings").Title);
         Assert.Equal("Plug the LIGHT and FAN lead, polarity checked", Step(steps, "headers").Title);
         // a board without a bracket gets none; one port is one port
         var bare = Steps(block with { Ports = [.. block.Ports.Take(3)] });
         Assert.DoesNotContain(bare, s => s.Id.Target == "bracket");
         Assert.Equal(
-            ("1 port plugged", "Plug 1 unused port of the block"),
+            ("1 port plugged", "Plug port P3 of the block"),
             (Step(bare, "plugs").Done, Step(bare, "plugs").Title)
         );
     }

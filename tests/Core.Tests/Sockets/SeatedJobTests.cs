@@ -115,6 +115,28 @@ public partial class SeatedJobTests
             Parts = parts,
         };
 
+    /// <summary>The processor under the cooler that it ran with.</summary>
+    private static Board Cooled() =>
+        Processor() with
+        {
+            Assembly = new()
+            {
+                Pieces = [new("cooler", "air cooler", Face.Front)],
+                Fasteners =
+                [
+                    new()
+                    {
+                        Id = "F1",
+                        Driver = "PH2",
+                        Count = 4,
+                        Face = Face.Front,
+                        Joins = ["cooler", Assembly.BoardId],
+                    },
+                ],
+                Bonds = [new("B1", ["cooler", Assembly.BoardId], BondKind.Clips, null, ["LID"], false)],
+            },
+        };
+
     private static WorkOrder Order(
         Block block,
         bool bare = false,
@@ -270,7 +292,7 @@ public partial class SeatedJobTests
     [Fact]
     public void Bare_goes_through_jig_soak_and_coat_in_their_order_and_metal_waits_for_the_coat()
     {
-        var plan = Plan(Order(Cooler(frameNm: 0.35), bare: true), "q");
+        var plan = Plan(Order(Cooler(frameNm: 0.35), bare: true, processor: Cooled()), "q");
         Assert.Equal(
             ["clamp", "jig", "warm", "shear", "glue", "solder", "swab", "clean-die", "coat", "processor", "frame"],
             Targets(plan, Station.Prep).Take(11)

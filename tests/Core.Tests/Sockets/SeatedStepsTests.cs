@@ -13,7 +13,7 @@ public partial class SeatedJobTests
     private static WorkStep Step(JobPlan plan, Station station, string target) =>
         plan.Find(new(station, null, target))!;
 
-    private static JobPlan Bare() => Plan(Order(Cooler(frameNm: 0.35), bare: true), "q");
+    private static JobPlan Bare() => Plan(Order(Cooler(frameNm: 0.35), bare: true, processor: Cooled()), "q");
 
     [Fact]
     public void Posts_jet_plate_insert_and_plate_are_picked_by_what_tells_them_apart()
@@ -140,7 +140,7 @@ public partial class SeatedJobTests
     {
         var plan = Plan(Order(Cooler()));
         Assert.Equal(
-            ["fins", "jet", "insert", "o-ring", "close", "close-home", "ports"],
+            ["fins", "insert", "jet", "ports", "o-ring", "close", "close-home"],
             Targets(plan, Station.Prep).SkipWhile(t => t != "fins").Take(7)
         );
         // fins at 90°, the slit at 0°
@@ -218,9 +218,60 @@ public partial class SeatedJobTests
     /// <summary>The first act of a plan that cannot be done.</summary>
     private static Contradiction? Walk(WorkOrder order, JobPlan plan)
     {
-        var scene = BenchScene.Of(order, plan.Match, plan.Pads, plan.Paste);
+        var scene = BenchScene.Of(order, plan);
         List<WalkStep> steps = [.. plan.Steps.Select(s => new WalkStep(s.Acts, s.Up))];
         return BenchWalk.Run(scene, BenchState.Of(scene), steps).Contradiction;
+    }
+
+    [Theory]
+    [InlineData(false, false)]
+    [InlineData(false, true)]
+    [InlineData(true, false)]
+    [InlineData(true, true)]
+    public void A_processor_walks_from_its_old_cooler_or_from_its_box_to_a_closed_block(bool bare, bool cooled)
+    {
+        foreach (
+            var socket in (ReadOnlySpan<Socket>)
+                [
+                    Gull(),
+                    Gull(Posts.Captive),
+                    Gull() with
+                    {
+                        StockBackPlate = true,
+                    },
+                    Gull() with
+                    {
+                        Gasket = false,
+                        Levers = 0,
+                    },
+                ]
+        )
+        foreach (var clamp in (ReadOnlySpan<string>)["processor-first", "clamp-off"])
+        foreach (var closing in (ReadOnlySpan<string>)["block", "tray"])
+        {
+            var order = Order(Cooler(frameNm: 0.35), bare, socket: socket, processor: cooled ? Cooled() : Processor());
+            var plan = Plan(order, bare ? "q" : null, ("processor-clamp", clamp), ("closing", closing));
+            Assert.Null(Walk(order, plan));
+            var acts = plan.Steps.SelectMany(s => s.Acts).ToList();
+            // what was taken off or out of it has a fate, and a new build was never run
+            Assert.All(LooseEnds.Of(plan.Steps), e => Assert.NotNull(e.Fate));
+            Assert.Equal(cooled, acts.Exists(a => a.Do == Verb.PowerOff && acts.IndexOf(a) < 3));
+            Assert.Equal(bare, acts.Exists(a => a is { Do: Verb.Shear, Thing.Kind: ThingKind.Lid }));
+        }
+    }
+
+    [Theory]
+    [InlineData(Verb.Open, NeedCode.Held)]
+    [InlineData(Verb.Shear, NeedCode.Covered)]
+    [InlineData(Verb.Coat, NeedCode.Order)]
+    [InlineData(Verb.Insert, NeedCode.Order)]
+    [InlineData(Verb.Hold, NeedCode.Falls)]
+    public void A_seat_without_one_kind_of_act_stops_where_it_was_needed(Verb verb, NeedCode code)
+    {
+        var order = Order(Cooler(frameNm: 0.35), bare: true, processor: Cooled());
+        var scene = BenchScene.Of(order, Bare());
+        List<WalkStep> less = [.. Bare().Steps.Select(s => new WalkStep([.. s.Acts.Where(a => a.Do != verb)]))];
+        Assert.Equal(code, BenchWalk.Run(scene, BenchState.Of(scene), less).Contradiction?.Unmet.Code);
     }
 
     [Fact]
@@ -272,7 +323,7 @@ public partial class SeatedJobTests
     public void What_comes_out_first_and_when_contacts_are_covered_is_said()
     {
         Assert.StartsWith("The package first", Step(Bare(), Station.Prep, "clamp").Detail, StringComparison.Ordinal);
-        var order = Order(Cooler(frameNm: 0.35), bare: true);
+        var order = Order(Cooler(frameNm: 0.35), bare: true, processor: Cooled());
         Assert.StartsWith(
             "The clamp's screws first",
             Step(Plan(order, "q", ("processor-clamp", "clamp-off")), Station.Prep, "clamp").Detail,

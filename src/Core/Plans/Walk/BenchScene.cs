@@ -13,8 +13,9 @@ namespace FaithfulBracket.Core.Plans.Walk;
 /// <summary>Makes the things on the bench out of an order and what is planned for it.</summary>
 public static class BenchScene
 {
-    public static Scene Of(WorkOrder order, MatchResult match, PadsResult pads, PasteResult paste)
+    public static Scene Of(WorkOrder order, JobPlan plan)
     {
+        var (match, pads, paste) = (plan.Match, plan.Pads, plan.Paste);
         List<SceneThing> things =
         [
             new(ThingId.Power, Condition.PowerOff),
@@ -29,10 +30,20 @@ public static class BenchScene
         things.AddRange(pads.Pieces.Where(p => p.Parts.Count > 0).SelectMany(Pad));
         foreach (var box in laid.GroupBy(l => l.Pair.Key))
             things.AddRange(Block(order, order.Pairs.First(p => p.Key == box.Key), [.. box.Select(b => b.On)], pads));
+        foreach (var seat in plan.Seats)
+            things = SeatScene.With(order, seat, things);
+        things.AddRange((match.Order?.Machine?.Links ?? []).Select(Link));
         if (laid.Count > 0)
             things.Add(new(ThingId.Loop, Condition.Empty));
         return new([.. things.DistinctBy(t => t.Id)]);
     }
+
+    private static SceneThing Link(LinkStand link, int i) =>
+        new(MachineSteps.Link(i), Condition.InBox)
+        {
+            On = [Id.Board(link.From.Card), Id.Board(link.To.Card)],
+            Wanted = true,
+        };
 
     private static IEnumerable<SceneThing> Stock(WorkOrder order, Workpiece piece)
     {
@@ -103,6 +114,7 @@ public static class BenchScene
             {
                 Board = on.Board,
                 Face = part.Face,
+                Hot = true,
                 Reach = on.Laid.Board.Kind == BoardKind.MemoryModule ? Reach.Edge : Reach.Open,
                 Under =
                 [
@@ -148,6 +160,10 @@ public static class BenchScene
         {
             yield return new(id, Condition.InBox) { Wetted = true };
             yield return new(Id.Sticker(pair.Key), Condition.FilmOn);
+            foreach (var port in OpenPorts.Plugged(order, pair))
+                yield return new(new(ThingKind.Plug, pair.Key, port.Id), Condition.InBox) { Wanted = true };
+            foreach (var port in OpenPorts.Used(order, pair))
+                yield return new(new(ThingKind.Fitting, pair.Key, port.Id), Condition.InBox) { Wanted = true };
         }
         foreach (var carrier in block.Carriers)
             yield return new(new(ThingKind.Carrier, pair.Key, carrier.Id), Condition.InBox)
@@ -178,8 +194,6 @@ public static class BenchScene
             };
         if (block.BracketSlots is not null)
             yield return new(new(ThingKind.Bracket, first.Board), Condition.InBox) { On = [id], Wanted = true };
-        foreach (var port in block.Ports.TakeLast(OpenPorts.Of(order, pair)))
-            yield return new(new(ThingKind.Plug, pair.Key, port.Id), Condition.InBox);
         foreach (var header in block.Headers)
             yield return new(new(ThingKind.Lead, pair.Key, header), Condition.Free) { On = [id] };
         foreach (var join in block.Joins)

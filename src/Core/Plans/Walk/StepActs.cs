@@ -20,15 +20,9 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
     private BenchState _state = BenchState.Of(scene);
 
     /// <summary>All steps with their acts, in working order.</summary>
-    public static IReadOnlyList<WorkStep> On(
-        WorkOrder order,
-        MatchResult match,
-        PadsResult pads,
-        Scene scene,
-        IEnumerable<WorkStep> steps
-    )
+    public static IReadOnlyList<WorkStep> On(WorkOrder order, JobPlan plan, Scene scene, IEnumerable<WorkStep> steps)
     {
-        var acts = new StepActs(order, match, pads, scene);
+        var acts = new StepActs(order, plan.Match, plan.Pads, scene);
         var walked = new List<WorkStep>();
         foreach (var step in steps)
         {
@@ -81,7 +75,14 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
             .SelectMany(p => p.Board.Assembly!.Pieces)
             .FirstOrDefault(p => p.Id == thing.Key)
             ?.Name
-        ?? thing.Kind.ToString().ToLowerInvariant();
+        ?? (
+            thing.Kind switch
+            {
+                ThingKind.Backplate => "back plate",
+                ThingKind.Gasket => "rubber gasket",
+                _ => thing.Kind.ToString().ToLowerInvariant(),
+            }
+        );
 
     private IEnumerable<string> BoardsOf(Act act) =>
         scene.Find(act.Thing)?.Board is { } board ? [board]
@@ -91,6 +92,13 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
 
     private void Do(WorkStep step)
     {
+        // a station that knows its acts says them
+        if (step.Acts.Count > 0)
+        {
+            foreach (var act in step.Acts)
+                Add(act);
+            return;
+        }
         switch (step.Station, step.Kind)
         {
             case (Station.Kit or Station.Prove, StepKind.Run) when step.Id.Target is "stock-run":
@@ -98,7 +106,8 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
                 Add(new(Verb.Measure, ThingId.Power));
                 break;
             case (Station.Teardown, StepKind.PowerOff):
-                Add(new(Verb.PowerOff, ThingId.Power));
+                if (_state.Is(ThingId.Power, Condition.PowerOn))
+                    Add(new(Verb.PowerOff, ThingId.Power));
                 break;
             case (Station.Teardown, _):
                 Apart(step);
