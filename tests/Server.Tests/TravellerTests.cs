@@ -110,6 +110,111 @@ public sealed class TravellerTests(DemoServer demo) : IClassFixture<DemoServer>
         Assert.Contains("/steps/0/acts/0/thing", said, StringComparison.Ordinal);
     }
 
+    private async Task<JsonNode> DocumentAsync(string path) =>
+        JsonNode.Parse((await _server.GetAsync(path)).GetRawText())!;
+
+    private async Task<JsonObject> OnSocketAsync() =>
+        new()
+        {
+            ["boards"] = new JsonArray(
+                new JsonObject { ["key"] = "A", ["board"] = await DocumentAsync("/api/boards/meltemi-m6-r1") }
+            ),
+            ["pairs"] = new JsonArray(
+                new JsonObject { ["key"] = "P", ["block"] = await DocumentAsync("/api/blocks/lathe-loch-jet-p") }
+            ),
+            ["seat"] = new JsonObject
+            {
+                ["processor"] = await DocumentAsync("/api/boards/orrery-a12"),
+                ["socket"] = await DocumentAsync("/api/sockets/avocet"),
+                ["bare"] = true,
+            },
+        };
+
+    private async Task<(JsonNode Traveller, JsonElement Walk)> PlannedAsync(JsonObject body)
+    {
+        var answer = await _server.PostAsync("/api/compute/traveller", body.ToJsonString());
+        var text = await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken);
+        Assert.True(answer.StatusCode == HttpStatusCode.OK, text);
+        var traveller = JsonNode.Parse(text)!;
+        var sent = body.DeepClone().AsObject();
+        sent["steps"] = new JsonArray([
+            .. traveller["steps"]!
+                .AsArray()
+                .Select(s => new JsonObject { ["acts"] = s!["acts"]!.DeepClone(), ["up"] = s["up"]?.DeepClone() }),
+        ]);
+        return (
+            traveller,
+            await ServerProcess.JsonAsync(await _server.PostAsync("/api/compute/walk", sent.ToJsonString()))
+        );
+    }
+
+    [Fact]
+    public async Task A_processor_that_loses_its_lid_is_planned_and_so_is_its_way_back()
+    {
+        var body = await OnSocketAsync();
+        var (there, walk) = await PlannedAsync(body);
+        Assert.Equal("""{"ok":true}""", walk.GetRawText());
+        var acts = there["steps"]!.AsArray().SelectMany(s => s!["acts"]!.AsArray()).ToList();
+        Assert.Contains(acts, a => (string?)a!["do"] == "shear" && (string?)a["thing"] == "lid:A");
+        Assert.Null(there["cannot"]);
+        body["back"] = true;
+        var (back, home) = await PlannedAsync(body);
+        Assert.Equal("""{"ok":true}""", home.GetRawText());
+        var cannot = back["cannot"]!.AsArray();
+        Assert.Contains(
+            cannot,
+            c => ((string?)c!["thing"], (string?)c["code"], (string?)c["instead"]) == ("lid:A", "destroyed", "frame:A")
+        );
+        Assert.DoesNotContain("frame:A", back["steps"]!.ToJsonString(), StringComparison.Ordinal);
+        // from before the lid came off everything goes back
+        var before = there["steps"]!.AsArray().First(s => (string?)s!["kind"] == "lift")!;
+        body["back"] = new JsonObject { ["after"] = (string?)before["stepId"] };
+        var (early, whole) = await PlannedAsync(body);
+        Assert.Equal("""{"ok":true}""", whole.GetRawText());
+        Assert.DoesNotContain("destroyed", early["cannot"]?.ToJsonString() ?? "", StringComparison.Ordinal);
+        Assert.Contains("\"bring-back\",\"thing\":\"piece:A/cooler\"", early["steps"]!.ToJsonString());
+    }
+
+    [Fact]
+    public async Task A_machine_stands_its_cards_and_joins_them_and_pads_come_out_of_the_stated_drawer()
+    {
+        var body = new JsonObject
+        {
+            ["machine"] = "two-tern-460",
+            ["drawer"] = new JsonObject
+            {
+                ["materials"] = (await DocumentAsync("/api/drawer"))["drawer"]!["materials"]!.DeepClone(),
+            },
+        };
+        var (traveller, walk) = await PlannedAsync(body);
+        Assert.Equal("""{"ok":true}""", walk.GetRawText());
+        var text = traveller["steps"]!.ToJsonString();
+        Assert.Contains("\"insert\",\"thing\":\"board:B\"", text, StringComparison.Ordinal);
+        Assert.Contains("\"join\",\"thing\":\"link:L1\"", text, StringComparison.Ordinal);
+        // nothing lies in this drawer to spread
+        Assert.DoesNotContain("\"spread\"", text, StringComparison.Ordinal);
+        body["back"] = true;
+        Assert.Equal("""{"ok":true}""", (await PlannedAsync(body)).Walk.GetRawText());
+    }
+
+    [Theory]
+    [InlineData("/back/after", "{\"after\":\"mount.nothing\"}")]
+    [InlineData("/back/keep/0", "{\"keep\":[\"frame:Z\"]}")]
+    [InlineData("/back/keep/0", "{\"keep\":[\"the frame\"]}")]
+    [InlineData("/back/sides", "{\"sides\":2}")]
+    public async Task A_way_back_from_nowhere_is_refused_with_its_place(string pointer, string back)
+    {
+        var body = await PlainAsync();
+        body["back"] = JsonNode.Parse(back);
+        var answer = await _server.PostAsync("/api/compute/traveller", body.ToJsonString());
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, answer.StatusCode);
+        Assert.Contains(
+            $"\"{pointer}\"",
+            await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken),
+            StringComparison.Ordinal
+        );
+    }
+
     private static JsonObject Step(string verb, string thing) =>
         new() { ["acts"] = new JsonArray(new JsonObject { ["do"] = verb, ["thing"] = thing }) };
 }

@@ -255,7 +255,7 @@ test('back to stock is walked through at the bench, and photos are pinned where 
   await page.keyboard.press('g')
   await expect(bench(page)).toHaveAttribute('data-bench', 'care.restore-power')
   await page.keyboard.press('Space')
-  await expect(bench(page)).toHaveAttribute('data-bench', 'care.restore-block')
+  await expect(bench(page)).toHaveAttribute('data-bench', 'care.restore-drain')
 })
 
 test('every hole is in the ledger, and the tray map prints', async ({ page }) => {

@@ -7007,6 +7007,7 @@ export interface components {
             parts: string[];
             warm: boolean;
             metal: boolean;
+            board?: null | string;
         };
         /** @enum {unknown} */
         BondKind: "pads" | "paste" | "clips" | "tape" | "snug";
@@ -7059,6 +7060,13 @@ export interface components {
             /** Format: double */
             resolutionMm: number;
         };
+        Cannot: {
+            thing: components["schemas"]["ThingId"];
+            code: components["schemas"]["CannotCode"];
+            instead: string;
+        };
+        /** @enum {unknown} */
+        CannotCode: "destroyed" | "used-up" | "voided";
         Card: {
             id: string;
             maker: string;
@@ -7111,6 +7119,7 @@ export interface components {
             restore: components["schemas"]["WorkStep"][];
             sheet: components["schemas"]["StationPlan"];
             kept?: null | string;
+            lost?: null | string[];
         };
         Carrier: {
             id: string;
@@ -10422,6 +10431,7 @@ export interface components {
             steps: components["schemas"]["PlannedStep"][];
             looseEnds: components["schemas"]["LooseEnd"][];
             troubles: components["schemas"]["Trouble"][];
+            cannot?: null | components["schemas"]["Cannot"][];
         };
         TravellerStep: {
             stepId: components["schemas"]["StepId"];

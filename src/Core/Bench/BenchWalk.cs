@@ -50,6 +50,10 @@ public static class BenchWalk
             .Select(u => (ThingId?)new ThingId(ThingKind.Board, u.Key))
             .FirstOrDefault();
 
+    /// <summary>What acts leave behind, whether or not each could be done; those on things that are not here leave nothing.</summary>
+    public static BenchState After(Scene scene, BenchState start, IEnumerable<Act> acts) =>
+        acts.Where(a => scene.Find(a.Thing) is not null).Aggregate(start, (state, act) => Apply(scene, state, act));
+
     /// <summary>The state after an act whose needs hold.</summary>
     public static BenchState Apply(Scene scene, BenchState state, Act act)
     {
@@ -67,7 +71,7 @@ public static class BenchWalk
             Verb.Plug => state.With(act.Thing, Condition.Plugged),
             Verb.Lift => Lifted(scene, state, thing),
             Verb.Remove => Removed(scene, state, act.Thing),
-            Verb.SetAside => state.With(act.Thing, Condition.Off),
+            Verb.SetAside => SetDown(scene, state, thing),
             Verb.Insert when act.Thing.Kind == ThingKind.Board => state.With(act.Thing, Condition.InMachine),
             Verb.Insert when act.To == ThingId.Jig => state.With(act.Thing, Condition.InJig),
             Verb.BringBack or Verb.Fit or Verb.Insert or Verb.Join => Closed(scene, state, act)
@@ -89,7 +93,7 @@ public static class BenchWalk
             Verb.Fill => state.With(ThingId.Loop, Condition.Filled),
             Verb.Bleed => state.With(ThingId.Loop, Condition.Bled),
             Verb.Drain => state.With(ThingId.Loop, Condition.Empty),
-            Verb.Store => state.With(act.Thing, Condition.Stored),
+            Verb.Store => PutAway(scene, state, act.Thing),
             _ => state,
         };
     }
@@ -123,11 +127,45 @@ public static class BenchWalk
     /// <summary>What was pressed under it is used up, its faces are dirty.</summary>
     private static BenchState Lifted(Scene scene, BenchState state, SceneThing thing)
     {
-        foreach (var face in thing.Closes)
-            state = state.With(face, Condition.Dirty);
-        foreach (var pad in thing.Takes.Where(p => state.Is(p, Condition.Pressed)))
-            state = state.With(pad, Condition.UsedUp);
-        return state.With(thing.Id, Condition.Raised);
+        var parts = scene.Parts(thing).Where(p => state.Is(p, Condition.On)).Select(scene.Find).OfType<SceneThing>();
+        foreach (var part in parts.Append(thing).ToList())
+        {
+            foreach (var face in part.Closes)
+                state = state.With(face, Condition.Dirty);
+            foreach (var pad in part.Takes.Where(p => state.Is(p, Condition.Pressed)))
+                state = state.With(pad, Condition.UsedUp);
+            if (part != thing)
+                state = state.With(part.Id, Condition.Raised);
+        }
+        state = state.With(thing.Id, Condition.Raised);
+        // a block of which nothing lies on a board any more is off
+        ThingId block = new(ThingKind.Block, thing.Id.Owner);
+        return
+            thing.Id.Kind is ThingKind.Plate or ThingKind.Half
+            && state.Is(block, Condition.On)
+            && !scene.Parts(scene.Find(block)!).Any(p => state.Is(p, Condition.On))
+            ? state.With(block, Condition.Off)
+            : state;
+    }
+
+    private static BenchState SetDown(Scene scene, BenchState state, SceneThing thing)
+    {
+        foreach (var part in scene.Parts(thing).Where(p => state.Is(p, Condition.Raised)).ToList())
+            state = state.With(part, Condition.Off);
+        return state.With(thing.Id, Condition.Off);
+    }
+
+    /// <summary>What is put away; plates, halves and carriers go with their block.</summary>
+    private static BenchState PutAway(Scene scene, BenchState state, ThingId thing)
+    {
+        if (thing.Kind == ThingKind.Block)
+            foreach (
+                var part in scene.Things.Where(t =>
+                    t.Id.Owner == thing.Owner && t.Id.Kind is ThingKind.Plate or ThingKind.Half or ThingKind.Carrier
+                )
+            )
+                state = state.With(part.Id, Condition.Stored);
+        return state.With(thing, Condition.Stored);
     }
 
     /// <summary>What is taken out; the levers leave with the clamp that they close.</summary>
@@ -136,7 +174,8 @@ public static class BenchWalk
         ThingId levers = new(ThingKind.Levers, thing.Owner);
         if (thing.Kind == ThingKind.Clamp && scene.Find(levers) is not null)
             state = state.With(levers, Condition.Off);
-        return state.With(thing, Condition.Off);
+        // a board out of its machine lies on the bench
+        return state.With(thing, thing.Kind == ThingKind.Board ? Condition.On : Condition.Off);
     }
 
     /// <summary>What was lowered, or what a board was lowered onto, is on.</summary>

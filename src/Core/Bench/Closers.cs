@@ -11,6 +11,8 @@ internal static class Closers
     {
         if (act.Do == Verb.Fit && act.Thing.Kind == ThingKind.Backplate)
             return [scene.Find(act.Thing)!];
+        if (scene.IsBack && act is { Do: Verb.BringBack, Thing.Kind: ThingKind.Piece })
+            return [scene.Find(act.Thing)!];
         // a block that is set on the carriers of its modules closes over nothing more
         if (act.Do != Verb.Lower || act.To is null)
             return [];

@@ -28,6 +28,11 @@ public static class Needs
             Verb.Remove,
         };
 
+    /// <summary>Whether an act is done on the face of a board that its thing sits on.</summary>
+    public static bool FacesBoard(Act act) =>
+        // a board is lifted off its block, or a block off its board, whichever lies above
+        OnFace.Contains(act.Do) && !(act.Do == Verb.Lift && act.Thing.Kind == ThingKind.Plate);
+
     /// <summary>What is in its place, so that something can rest on it.</summary>
     private static readonly Condition[] There = [Condition.On, Condition.Home, Condition.Taken];
 
@@ -260,7 +265,7 @@ public static class Needs
             {
                 (Verb.Open, ThingKind.Clamp) => Without(ThingKind.Levers, Condition.Open),
                 (Verb.Close, ThingKind.Levers) => Without(ThingKind.Clamp, Condition.Closed),
-                (Verb.Close, ThingKind.Clamp) => Without(ThingKind.Processor, Condition.On),
+                (Verb.Close, ThingKind.Clamp) => Without(ThingKind.Processor, Condition.On, Condition.Off),
                 (Verb.Remove, ThingKind.Clamp) => Without(ThingKind.Clamp, Condition.Open),
                 (Verb.Insert, ThingKind.Processor) when Act.To == ThingId.Jig => Without(
                     ThingKind.Processor,
@@ -287,7 +292,7 @@ public static class Needs
 
         public Unmet? Reach()
         {
-            if (Thing.Board is not { } board || Thing.Reach == Bench.Reach.Edge || !OnFace.Contains(Act.Do))
+            if (Thing.Board is not { } board || Thing.Reach == Bench.Reach.Edge || !FacesBoard(Act))
                 return null;
             // a lead under a raised piece is reached between the two
             if (Thing.Reach == Bench.Reach.Raised && Raised(Thing))
@@ -346,7 +351,15 @@ public static class Needs
             var fits = Act is { Do: Verb.Fit, Thing.Kind: ThingKind.Backplate };
             // a package in its jig is out of its clamp
             return (Does(Verb.Lift, Verb.Remove) || fits) && !State.Is(Act.Thing, Condition.InJig)
-                ? If(Scene.HoldersOf(Act.Thing).Select(s => s.Id).Where(s => !state.Is(s, Loosened)), NeedCode.Held)
+                ? If(
+                    Scene
+                        .HoldersOf(Act.Thing)
+                        .Concat(Does(Verb.Lift) ? Scene.KeptBy(Thing) : [])
+                        .Select(s => s.Id)
+                        .Where(s => !state.Is(s, Loosened))
+                        .Distinct(),
+                    NeedCode.Held
+                )
                 : null;
         }
 
@@ -455,7 +468,9 @@ public static class Needs
                 scene
                     .Things.Where(t =>
                         state.Is(t.Id, Condition.Started, Condition.Turned, Condition.Raised)
-                        || watered && t.Wanted && !state.Is(t.Id, Condition.On, Condition.Plugged, Condition.Home)
+                        || (watered || scene.IsBack)
+                            && t.Wanted
+                            && !state.Is(t.Id, Condition.On, Condition.Plugged, Condition.Home)
                     )
                     .Select(t => t.Id),
                 NeedCode.LooseEnd

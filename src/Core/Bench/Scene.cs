@@ -60,6 +60,9 @@ public sealed class Scene(IReadOnlyList<SceneThing> things)
         .SelectMany(t => t.Holds, (t, held) => (t, held))
         .ToLookup(x => x.held, x => x.t);
 
+    /// <summary>Whether everything goes back to how it was: stock pieces close over their own pads and paste.</summary>
+    public bool IsBack { get; init; }
+
     /// <summary>In the order of the documents.</summary>
     public IReadOnlyList<SceneThing> Things { get; } = things;
 
@@ -71,6 +74,24 @@ public sealed class Scene(IReadOnlyList<SceneThing> things)
     /// <summary>Screws, posts, clamp or frame that hold a thing.</summary>
     public IEnumerable<SceneThing> HoldersOf(ThingId id) =>
         _holders[id].Where(t => t.Id.Kind is ThingKind.Screws or ThingKind.Posts or ThingKind.Clamp or ThingKind.Frame);
+
+    /// <summary>Screws that keep a block, plate, half or carrier down.</summary>
+    public IEnumerable<SceneThing> KeptBy(SceneThing thing)
+    {
+        var down = Parts(thing).Append(thing.Id).ToHashSet();
+        return Things.Where(t => t.Id.Kind == ThingKind.Screws && t.On.Any(down.Contains));
+    }
+
+    /// <summary>Plates of a block, half or carrier; nothing for any other thing.</summary>
+    public IEnumerable<ThingId> Parts(SceneThing thing) =>
+        thing.Id.Kind switch
+        {
+            ThingKind.Block => Things
+                .Where(t => t.Id.Kind == ThingKind.Plate && t.Id.Owner == thing.Id.Owner)
+                .Select(t => t.Id),
+            ThingKind.Half or ThingKind.Carrier => thing.On,
+            _ => [],
+        };
 
     /// <summary>Leads and ribbons that tie a thing.</summary>
     public IEnumerable<SceneThing> TiesOf(ThingId id) =>

@@ -94,6 +94,9 @@ public sealed record Bond(
 {
     /// <summary>Whether the paste is liquid metal.</summary>
     public bool Metal { get; init; }
+
+    /// <summary>Key of the board of a card that its parts are on; null for the board of the piece.</summary>
+    public string? Board { get; init; }
 }
 
 /// <summary><paramref name="Second"/> may only be done after <paramref name="First"/>.</summary>

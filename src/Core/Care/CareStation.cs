@@ -2,20 +2,21 @@ using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
-using FaithfulBracket.Core.Pads.Stock;
 using FaithfulBracket.Core.Paste;
-using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Core.Sockets;
 using FaithfulBracket.Core.Teardown;
 
 namespace FaithfulBracket.Core.Care;
 
 /// <param name="RepasteMonths">By the paste's kind, capped by the shop.</param>
-/// <param name="Restore">Back to stock, step by step.</param>
+/// <param name="Restore">Back to stock, step by step, from the finished state.</param>
 public sealed record CareResult(int RepasteMonths, IReadOnlyList<WorkStep> Restore, StationPlan Sheet)
 {
     /// <summary>What became of the stock parts, in sentences; null in a record from before this was told.</summary>
     public string? Kept { get; init; }
+
+    /// <summary>What does not go back as it was, in sentences; null in a record from before this was told.</summary>
+    public IReadOnlyList<string>? Lost { get; init; }
 }
 
 /// <summary>Care: what is kept, when to look again, the hand-over, and the way back to stock.</summary>
@@ -27,8 +28,6 @@ public static class CareStation
         TeardownResult teardown,
         PadsResult pads,
         PasteResult paste,
-        ProveResult proof,
-        IReadOnlyList<AsFoundPad> asFound,
         PasteStock? stock,
         Ways ways,
         ShopSettings shop,
@@ -39,7 +38,7 @@ public static class CareStation
         var kept = StockParts.Words(order, match, teardown, ways);
         return new CareResult(
             months,
-            RestoreSteps.Of(order, match, teardown, proof, asFound),
+            [],
             new(
                 Station.Care,
                 $"repaste in {months} months or by drift",

@@ -7,6 +7,7 @@ using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Pads.Stock;
 using FaithfulBracket.Core.Paste;
+using FaithfulBracket.Core.Plans.Back;
 using FaithfulBracket.Core.Plans.Walk;
 using FaithfulBracket.Core.Prep;
 using FaithfulBracket.Core.Prove;
@@ -55,35 +56,24 @@ public static class JobPlanner
                 Paste = paste,
                 Mount = mount,
                 Prove = prove,
-                Care = CareStation.Of(
-                    order,
-                    match,
-                    teardown,
-                    pads,
-                    paste,
-                    prove,
-                    c.AsFound,
-                    stock,
-                    ways,
-                    c.Shop,
-                    seats
-                ),
+                Care = CareStation.Of(order, match, teardown, pads, paste, stock, ways, c.Shop, seats),
                 Seats = seats,
                 Loop = loop,
                 Evidence = evidence,
                 Schools = Schools.For(order),
                 Troubles = [.. teardown.Troubles, .. pads.Troubles, .. mount.Troubles],
-            }
+            },
+            c.AsFound
         );
     }
 
     /// <summary>The plan with the acts of every step.</summary>
-    private static JobPlan Walked(WorkOrder order, JobPlan plan)
+    private static JobPlan Walked(WorkOrder order, JobPlan plan, IReadOnlyList<AsFoundPad> asFound)
     {
         var scene = BenchScene.Of(order, plan);
         var walked = new Queue<WorkStep>(StepActs.On(order, plan, scene, plan.Steps));
         StationPlan On(StationPlan sheet) => sheet with { Steps = [.. sheet.Steps.Select(_ => walked.Dequeue())] };
-        return plan with
+        var whole = plan with
         {
             Match = plan.Match with { Sheet = On(plan.Match.Sheet) },
             Kit = plan.Kit with { Sheet = On(plan.Kit.Sheet) },
@@ -95,7 +85,22 @@ public static class JobPlanner
             Prove = plan.Prove with { Sheet = On(plan.Prove.Sheet) },
             Care = plan.Care with { Sheet = On(plan.Care.Sheet) },
         };
+        return whole with
+        {
+            // what nobody described cannot be put back
+            Care =
+                plan.Teardown.Boards.Count == 0
+                    ? whole.Care
+                    : Back(order, whole.Care, BackPlan.Of(order, whole, scene, asFound)),
+        };
     }
+
+    private static CareResult Back(WorkOrder order, CareResult care, BackPlan back) =>
+        care with
+        {
+            Restore = back.Steps,
+            Lost = LostWords.Of(order, back.Cannot),
+        };
 
     /// <summary>What one pair of a job rests on: for the questions that change nothing.</summary>
     /// <returns>Null while no block is chosen, no paste is known, or the block can not come to rest.</returns>

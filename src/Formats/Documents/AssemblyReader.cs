@@ -54,6 +54,7 @@ public static class AssemblyReader
                 )
                 {
                     Metal = b.Flag("metal", false),
+                    Board = b.OptionalText("board"),
                 }
             ),
             After = [.. o.TextPairs("after").Select(p => new Precedence(p.First, p.Second))],
@@ -99,7 +100,10 @@ public static class AssemblyReader
             [
                 .. a.Leads.Select(l => l with { Between = Plain(l.Between), Board = BoardOf(l.Board, l.Between) }),
             ],
-            Bonds = [.. a.Bonds.Select(b => b with { Between = Plain(b.Between) })],
+            Bonds =
+            [
+                .. a.Bonds.Select(b => b with { Between = Plain(b.Between), Board = BoardOf(b.Board, b.Between) }),
+            ],
         };
     }
 

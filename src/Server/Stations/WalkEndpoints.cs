@@ -3,6 +3,7 @@ using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Core.Plans.Back;
 using FaithfulBracket.Core.Plans.Walk;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
@@ -24,7 +25,8 @@ internal sealed record PlannedStep(
 internal sealed record TravellerAnswer(
     IReadOnlyList<PlannedStep> Steps,
     IReadOnlyList<LooseEnd> LooseEnds,
-    IReadOnlyList<Trouble> Troubles
+    IReadOnlyList<Trouble> Troubles,
+    IReadOnlyList<Cannot>? Cannot
 );
 
 /// <param name="Step">Index of the step with the act that cannot be done; null where all can.</param>
@@ -42,33 +44,37 @@ internal static class WalkEndpoints
 
     public static async Task<Ok<TravellerAnswer>> TravellerAsync(HttpRequest request, ShopMemory shop)
     {
-        var context = await Bodies.ReadAsync(request, o => Context(o, shop));
+        var (context, ask) = await Bodies.ReadAsync(request, o => (Context(o, shop), BackAsk.Read(o)));
         var plan = JobPlanner.Plan(context, request.HttpContext.RequestAborted);
+        var back = ask?.Plan(context, plan);
+        List<WorkStep> steps = [.. back?.Steps ?? plan.Steps];
         return TypedResults.Ok(
             new TravellerAnswer(
-                [.. plan.Steps.Select(s => new PlannedStep(s.Id, s.Station, s.Kind, s.Title, s.Up, s.Acts, s.Locks))],
-                LooseEnds.Of(plan.Steps),
-                plan.Troubles
+                steps.ConvertAll(s => new PlannedStep(s.Id, s.Station, s.Kind, s.Told, s.Up, s.Acts, s.Locks)),
+                LooseEnds.Of(steps),
+                plan.Troubles,
+                back?.Cannot
             )
         );
     }
 
     public static async Task<Ok<WalkAnswer>> WalkAsync(HttpRequest request, ShopMemory shop)
     {
-        var (context, steps) = await Bodies.ReadAsync(request, o => (Context(o, shop), Steps(o)));
+        var (context, ask, steps) = await Bodies.ReadAsync(request, o => (Context(o, shop), BackAsk.Read(o), Steps(o)));
         var plan = JobPlanner.Plan(context, request.HttpContext.RequestAborted);
-        var scene = BenchScene.Of(context.Order, plan);
-        var (_, contradiction) = BenchWalk.Run(
-            scene,
-            BenchState.Of(scene),
-            steps,
-            cancel: request.HttpContext.RequestAborted
-        );
+        var (scene, start) = ask?.Plan(context, plan) is { } back ? (back.Scene, back.Start) : Stock(context, plan);
+        var (_, contradiction) = BenchWalk.Run(scene, start, steps, cancel: request.HttpContext.RequestAborted);
         return TypedResults.Ok(
             contradiction is { } c
                 ? new WalkAnswer(false, c.Step, c.Act, c.Unmet.Code, c.Unmet.Things)
                 : new WalkAnswer(true, null, null, null, null)
         );
+    }
+
+    private static (Scene, BenchState) Stock(JobContext context, JobPlan plan)
+    {
+        var scene = BenchScene.Of(context.Order, plan);
+        return (scene, BenchState.Of(scene));
     }
 
     private static JobContext Context(ObjectReader o, ShopMemory shop) =>

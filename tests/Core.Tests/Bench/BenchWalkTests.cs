@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Core.Plans.Back;
 using FaithfulBracket.Core.Plans.Walk;
 using FaithfulBracket.Formats.Documents;
 using Xunit;
@@ -85,6 +86,46 @@ public class BenchWalkTests
                 done.Add(step.Id);
             }
         }
+    }
+
+    [Theory]
+    [MemberData(nameof(Pairs))]
+    public void The_way_back_is_walked_from_wherever_the_job_stands(string board, string block)
+    {
+        var order = WorkOrder.Plain(Board(board), Block(block));
+        var (scene, _, plan) = Plan(order);
+        foreach (var after in plan.Steps.Where(s => s.Acts.Count > 0))
+        {
+            var back = BackPlan.Of(order, plan, scene, [], after.Id);
+            var (end, contradiction) = BenchWalk.Run(
+                back.Scene,
+                back.Start,
+                [.. back.Steps.Select(s => new WalkStep(s.Acts, s.Up))]
+            );
+            Assert.Null(contradiction);
+            // every stock piece, screw and lead is where it was
+            foreach (var thing in scene.Things.Where(t => t.Id.Owner == "A" && Stock.Contains(t.Id.Kind)))
+                Assert.Equal(thing.Start, end[thing.Id]);
+            Assert.Equal(back.Steps.Count, back.Steps.Select(s => s.Id).Distinct().Count());
+        }
+    }
+
+    private static readonly ThingKind[] Stock = [ThingKind.Piece, ThingKind.Screws, ThingKind.Lead];
+
+    [Fact]
+    public void What_cannot_go_back_is_named_and_what_is_kept_stays()
+    {
+        var (scene, _, plan) = Plan(Plain);
+        var back = BackPlan.Of(Plain, plan, scene, [new("M1", 1.8, 1.6, 0)]);
+        Assert.Equal(Verb.Drain, back.Steps.SelectMany(s => s.Acts).First().Do);
+        Assert.Contains(back.Cannot, c => c is { Thing: { Kind: ThingKind.Pad, Key: "M1" }, Code: CannotCode.UsedUp });
+        Assert.Contains(back.Cannot, c => c is { Thing.Kind: ThingKind.Screws, Code: CannotCode.Voided });
+        Assert.Contains(back.Steps, s => s.Detail?.Contains("1.8 mm on M1", StringComparison.Ordinal) == true);
+        // a fitting that stays in its block is not opened
+        ThingId fitting = new(ThingKind.Fitting, "P", "A");
+        var acts = BackPlan.Of(Plain, plan, scene, [], keep: [fitting]).Steps.SelectMany(s => s.Acts).ToList();
+        Assert.DoesNotContain(acts, a => a.Thing == fitting);
+        Assert.Contains(acts, a => a.Thing == fitting with { Key = "B" });
     }
 
     /// <summary>Acts whose lack nothing on the bench would show: they are looked at, not needed.</summary>

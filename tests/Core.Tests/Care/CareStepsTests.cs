@@ -61,11 +61,14 @@ public class CareStepsTests
         Assert.Equal(
             [
                 "power",
+                "drain",
                 "block",
                 "clean",
-                "pads",
-                "paste",
-                .. down.AsEnumerable().Reverse().Select(t => $"back-{t}"),
+                // pads and paste right before the piece that they lie under
+                .. down.AsEnumerable()
+                    .Reverse()
+                    .SelectMany(t => t == "cooler" ? ["pads", "paste", $"back-{t}"] : new[] { $"back-{t}" }),
+                "pack",
                 "run",
             ],
             plan.Care.Restore.Select(s => s.Id.Target["restore-".Length..])
@@ -118,19 +121,18 @@ public class CareStepsTests
     public void Stock_pads_go_back_as_they_were_found_and_else_as_the_document_says()
     {
         var plain = Back(Plan(), "pads");
-        Assert.Equal("Lay 2 stock pads as they were found", plain.Title);
-        Assert.Equal("1.5 mm on M1, M2.", plain.Detail);
+        Assert.StartsWith("Cut and lay 2 new pads under the cooler", plain.Title, StringComparison.Ordinal);
+        Assert.StartsWith("1.5 mm on M1, M2. ", plain.Detail, StringComparison.Ordinal);
         Assert.Equal(["M1", "M2"], plain.Targets);
         var found = Back(Plan(with: j => j with { AsFound = [new AsFoundPad("M2", 1.25, 1.1, 0)] }), "pads");
-        Assert.Equal("Lay 2 stock pads as they were found", found.Title);
-        Assert.Equal("1.25 mm on M2. 1.5 mm on M1.", found.Detail);
+        Assert.StartsWith("1.5 mm on M1. 1.25 mm on M2. ", found.Detail, StringComparison.Ordinal);
         var both = Plan(with: j =>
             j with
             {
                 AsFound = [new AsFoundPad("M1", 1.25, 1.1, 0), new AsFoundPad("M2", 1.25, 1.1, 0)],
             }
         );
-        Assert.Equal("1.25 mm on M1, M2.", Back(both, "pads").Detail);
+        Assert.StartsWith("1.25 mm on M1, M2. ", Back(both, "pads").Detail, StringComparison.Ordinal);
         Assert.Contains("Film left on a pad", Back(both, "pads").Caution, StringComparison.Ordinal);
     }
 
@@ -310,10 +312,11 @@ public class CareStepsTests
     }
 
     [Fact]
-    public void A_strip_down_for_its_own_sake_goes_back_without_a_block_to_clean()
+    public void A_strip_down_for_its_own_sake_goes_back_on_clean_faces_without_a_block()
     {
         var targets = Plan(new WorkOrder { Pieces = [new("A", Card)] }).Care.Restore.Select(s => s.Id.Target).ToList();
-        Assert.DoesNotContain("restore-clean", targets);
+        Assert.Contains("restore-clean", targets);
+        Assert.DoesNotContain("restore-drain", targets);
         Assert.DoesNotContain("restore-block", targets);
         Assert.Contains("restore-back-cooler", targets);
     }

@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Core.Plans.Back;
 using FaithfulBracket.Core.Plans.Walk;
 using Xunit;
 
@@ -252,12 +253,33 @@ public partial class SeatedJobTests
             var order = Order(Cooler(frameNm: 0.35), bare, socket: socket, processor: cooled ? Cooled() : Processor());
             var plan = Plan(order, bare ? "q" : null, ("processor-clamp", clamp), ("closing", closing));
             Assert.Null(Walk(order, plan));
+            Back(order, plan, bare);
             var acts = plan.Steps.SelectMany(s => s.Acts).ToList();
             // what was taken off or out of it has a fate, and a new build was never run
             Assert.All(LooseEnds.Of(plan.Steps), e => Assert.NotNull(e.Fate));
             Assert.Equal(cooled, acts.Exists(a => a.Do == Verb.PowerOff && acts.IndexOf(a) < 3));
             Assert.Equal(bare, acts.Exists(a => a is { Do: Verb.Shear, Thing.Kind: ThingKind.Lid }));
         }
+    }
+
+    /// <summary>The way back walks too; without its lid the package stays under its frame.</summary>
+    private static void Back(WorkOrder order, JobPlan plan, bool bare)
+    {
+        var back = BackPlan.Of(order, plan, BenchScene.Of(order, plan), []);
+        Assert.Null(
+            BenchWalk.Run(back.Scene, back.Start, [.. back.Steps.Select(s => new WalkStep(s.Acts, s.Up))]).Contradiction
+        );
+        Assert.Equal(
+            bare,
+            back.Cannot.Any(c =>
+                c is { Thing.Kind: ThingKind.Lid, Code: CannotCode.Destroyed, Instead.Kind: ThingKind.Frame }
+            )
+        );
+        var acts = back.Steps.SelectMany(s => s.Acts).ToList();
+        Assert.Contains(acts, a => a is { Do: Verb.Remove, Thing.Kind: ThingKind.Posts });
+        Assert.DoesNotContain(acts, a => a is { Do: Verb.Remove, Thing.Kind: ThingKind.Frame });
+        if (bare)
+            Assert.DoesNotContain(acts, a => a.Do is Verb.BringBack or Verb.Run);
     }
 
     [Theory]

@@ -69,7 +69,7 @@ function Restore({ job }: { job: JobView }) {
         tabIndex={0}
         className="traveller-ledger scroll-thin min-h-0 overflow-y-auto border-l border-rule bg-card px-4 py-3.5"
       >
-        <Head sub="The record of the strip-down read backwards, with its screws by tray cell and its pads as they were found.">
+        <Head sub="Drained first, then what went on comes off; then the strip-down backwards, on new pads as thick as the old ones were found.">
           {s.allSigned
             ? 'Back to stock'
             : s.steps.length === 0
@@ -80,6 +80,13 @@ function Restore({ job }: { job: JobView }) {
           <Section title="Now">
             <Why>{s.step.detail}</Why>
             {s.step.caution && <Why tone="text-amber">{s.step.caution}</Why>}
+          </Section>
+        )}
+        {(job.plan.care.lost ?? []).length > 0 && (
+          <Section title="Does not go back as it was">
+            {job.plan.care.lost!.map((words) => (
+              <Why key={words}>{words}</Why>
+            ))}
           </Section>
         )}
         <Section title="Order">

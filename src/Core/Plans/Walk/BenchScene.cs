@@ -61,8 +61,7 @@ public static class BenchScene
                 [
                     .. assembly
                         .Bonds.Where(b => b.Between.Contains(p.Id))
-                        .SelectMany(b => b.Parts)
-                        .Select(part => new ThingId(ThingKind.Face, Owner(p.Id), part))
+                        .SelectMany(b => b.Parts.Select(part => Id.Face(b.Board ?? Owner(p.Id), part)))
                         .Distinct(),
                 ],
             };

@@ -11,84 +11,22 @@ using Id = FaithfulBracket.Core.Plans.Walk.BenchScene.Id;
 namespace FaithfulBracket.Core.Plans.Walk;
 
 /// <summary>
-/// The acts of each step of a plan, in working order. What has to be turned over, held and put away goes by the state
-/// that the acts before have made.
+/// The acts of each step of a plan, in working order, from the stock state on.
 /// </summary>
 internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pads, Scene scene)
 {
-    private readonly List<Act> _acts = [];
-    private BenchState _state = BenchState.Of(scene);
+    private readonly ActWriter _writer = new(order, scene, BenchState.Of(scene));
+
+    private BenchState State => _writer.State;
 
     /// <summary>All steps with their acts, in working order.</summary>
     public static IReadOnlyList<WorkStep> On(WorkOrder order, JobPlan plan, Scene scene, IEnumerable<WorkStep> steps)
     {
         var acts = new StepActs(order, plan.Match, plan.Pads, scene);
-        var walked = new List<WorkStep>();
         foreach (var step in steps)
-        {
-            var done = acts.On(step);
-            // a hand takes hold as the last screws leave, before the step that turns the board over
-            var holds = done.Acts.TakeWhile(a => a.Do == Verb.Hold).ToList();
-            if (holds.Count > 0 && walked.FindLastIndex(s => s.Acts.Count > 0) is >= 0 and var before)
-            {
-                walked[before] = walked[before] with { Acts = [.. walked[before].Acts, .. holds] };
-                done = done with { Acts = [.. done.Acts.Skip(holds.Count)] };
-            }
-            walked.Add(done);
-        }
-        return walked;
+            acts._writer.Write(step, () => acts.Do(step));
+        return acts._writer.Steps;
     }
-
-    /// <summary>The step with its acts and the faces that are up after the turn with which it begins.</summary>
-    private WorkStep On(WorkStep step)
-    {
-        _acts.Clear();
-        Do(step);
-        var turned = _acts.Where(a => a.Do == Verb.TurnOver).Select(a => a.Thing.Owner).ToHashSet();
-        var boards = _acts.SelectMany(BoardsOf).Concat(turned).Distinct().Where(_state.Up.ContainsKey).ToList();
-        return step with
-        {
-            Acts = [.. _acts],
-            First = step.Kind == StepKind.PowerOff ? null : Words(turned),
-            Up =
-                boards.Count == 0 ? null : boards.Order(StringComparer.Ordinal).ToDictionary(b => b, b => _state.Up[b]),
-        };
-    }
-
-    /// <summary>What is switched off and turned over first, in sentences; null where nothing is.</summary>
-    private string? Words(HashSet<string> turned)
-    {
-        var off = _acts.Exists(a => a.Do == Verb.PowerOff) ? "Switch the power off and unplug it" : null;
-        if (turned.Count == 0)
-            return off;
-        var board = turned.First();
-        var held = _acts.TakeWhile(a => a.Do == Verb.Hold).Select(a => NameOf(a.Thing)).ToList();
-        var name = order.Pieces.Count > 1 ? $"board {board}" : "the board";
-        return (off is null ? "" : $"{off}. ")
-            + $"Turn {name} over ({_state.Up[board].ToString().ToLowerInvariant()} side up)"
-            + (held.Count > 0 ? $". Hold the {string.Join(" and the ", held)}: no screw holds it" : "");
-    }
-
-    private string NameOf(ThingId thing) =>
-        TeardownStation
-            .Pieces(order)
-            .SelectMany(p => p.Board.Assembly!.Pieces)
-            .FirstOrDefault(p => p.Id == thing.Key)
-            ?.Name
-        ?? (
-            thing.Kind switch
-            {
-                ThingKind.Backplate => "back plate",
-                ThingKind.Gasket => "rubber gasket",
-                _ => thing.Kind.ToString().ToLowerInvariant(),
-            }
-        );
-
-    private IEnumerable<string> BoardsOf(Act act) =>
-        scene.Find(act.Thing)?.Board is { } board ? [board]
-        : act.Thing.Kind == ThingKind.Board ? [act.Thing.Owner]
-        : act.To is { Kind: ThingKind.Board } to ? [to.Owner]
-        : [];
 
     private void Do(WorkStep step)
     {
@@ -106,7 +44,7 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
                 Add(new(Verb.Measure, ThingId.Power));
                 break;
             case (Station.Teardown, StepKind.PowerOff):
-                if (_state.Is(ThingId.Power, Condition.PowerOn))
+                if (State.Is(ThingId.Power, Condition.PowerOn))
                     Add(new(Verb.PowerOff, ThingId.Power));
                 break;
             case (Station.Teardown, _):
@@ -270,7 +208,7 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
         var shared = scene.Things.Where(t =>
             t.Id.Kind == ThingKind.Screws && t.Id.Owner == pair?.Key && t.Holds.Contains(plate.Id)
         );
-        foreach (var ring in shared.Where(r => _state.Is(r.Id, Condition.Out)))
+        foreach (var ring in shared.Where(r => State.Is(r.Id, Condition.Out)))
         {
             Add(new(Verb.Start, ring.Id, From: Face.Back));
             Add(new(Verb.Fasten, ring.Id, From: Face.Back));
@@ -332,7 +270,7 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
     private void Close(Act act, Face? up)
     {
         var plates = Closers.By(scene, act).ToList();
-        foreach (var pad in plates.SelectMany(p => p.Takes).Distinct().Where(p => _state.Is(p, Condition.Laid)))
+        foreach (var pad in plates.SelectMany(p => p.Takes).Distinct().Where(p => State.Is(p, Condition.Laid)))
             Peel(pad);
         var board = act.Thing.Kind == ThingKind.Board ? act.Thing : act.To!.Value;
         if (plates.Count > 0)
@@ -356,7 +294,7 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
     private void Peel(ThingId pad)
     {
         ThingId film = pad with { Kind = ThingKind.Film, Key = $"{pad.Key}/outer" };
-        if (_state.Is(film, Condition.FilmOn))
+        if (State.Is(film, Condition.FilmOn))
             Add(new(Verb.PeelOuter, film));
     }
 
@@ -407,12 +345,12 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
     {
         ThingId plate = new(ThingKind.Backplate, pair.Key);
         Turn(step.Board!, Face.Back);
-        foreach (var pad in scene.Find(plate)!.Takes.Where(p => _state.Is(p, Condition.Laid)))
+        foreach (var pad in scene.Find(plate)!.Takes.Where(p => State.Is(p, Condition.Laid)))
             Peel(pad);
         var shared = scene
             .Things.Where(t => t.Id.Kind == ThingKind.Screws && t.Id.Owner == pair.Key && t.Holds.Contains(plate))
             .ToList();
-        foreach (var ring in shared.Where(r => !_state.Is(r.Id, Condition.Out)))
+        foreach (var ring in shared.Where(r => !State.Is(r.Id, Condition.Out)))
             Add(new(Verb.Unscrew, ring.Id, From: Face.Back));
         Add(new(Verb.Fit, plate));
         foreach (var ring in shared)
@@ -448,41 +386,13 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
     /// <summary>Everything of the stock that did not go back is kept with its label.</summary>
     private void StoreStock()
     {
-        foreach (var thing in Needs.LooseEnds(scene, _state))
+        foreach (var thing in Needs.LooseEnds(scene, State))
             Add(new(Verb.Store, thing));
     }
 
-    /// <summary>Adds an act; before it whatever is turned over for it.</summary>
-    private void Add(Act act)
-    {
-        if (scene.Find(act.Thing) is { Board: { } board, Reach: Reach.Open } thing && Needs.OnFace.Contains(act.Do))
-            Turn(board, act.From ?? thing.Face);
-        Put(act);
-    }
+    private void Add(Act act) => _writer.Add(act);
 
-    private void Put(Act act)
-    {
-        // nobody works on what is switched on
-        if (
-            _state.Is(ThingId.Power, Condition.PowerOn)
-            && act.Do is not (Verb.Run or Verb.Measure or Verb.Look or Verb.Note or Verb.PowerOff)
-        )
-            Put(new(Verb.PowerOff, ThingId.Power));
-        _acts.Add(act);
-        if (scene.Find(act.Thing) is not null)
-            _state = BenchWalk.Apply(scene, _state, act);
-    }
+    private void Put(Act act) => _writer.Put(act);
 
-    /// <summary>Turns a board where another face is needed; a hand holds what would fall.</summary>
-    private void Turn(string board, Face face)
-    {
-        if (!_state.Up.TryGetValue(board, out var up))
-            _state = _state with { Up = _state.Up.SetItem(board, face) };
-        else if (up != face)
-        {
-            foreach (var loose in Needs.Loose(scene, _state, board).Take(BenchState.Hands))
-                Put(new(Verb.Hold, loose));
-            Put(new(Verb.TurnOver, Id.Board(board)));
-        }
-    }
+    private void Turn(string board, Face face) => _writer.Turn(board, face);
 }

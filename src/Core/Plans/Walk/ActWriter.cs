@@ -1,0 +1,119 @@
+using FaithfulBracket.Core.Bench;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Teardown;
+
+namespace FaithfulBracket.Core.Plans.Walk;
+
+/// <summary>
+/// Writes the acts of one step after the other. What has to be switched off, turned over and held before an act goes
+/// by the state that the acts before have made.
+/// </summary>
+internal sealed class ActWriter(WorkOrder order, Scene scene, BenchState start)
+{
+    private readonly List<Act> _acts = [];
+    private readonly List<WorkStep> _steps = [];
+
+    public BenchState State { get; private set; } = start;
+
+    /// <summary>Every step written so far.</summary>
+    public IReadOnlyList<WorkStep> Steps => _steps;
+
+    /// <param name="act">Adds the acts of the step.</param>
+    public void Write(WorkStep step, Action act)
+    {
+        _acts.Clear();
+        act();
+        var done = Whole(step);
+        // a hand takes hold as the last screws leave, before the step that turns the board over
+        var holds = done.Acts.TakeWhile(a => a.Do == Verb.Hold).ToList();
+        if (holds.Count > 0 && _steps.FindLastIndex(s => s.Acts.Count > 0) is >= 0 and var before)
+        {
+            _steps[before] = _steps[before] with { Acts = [.. _steps[before].Acts, .. holds] };
+            done = done with { Acts = [.. done.Acts.Skip(holds.Count)] };
+        }
+        _steps.Add(done);
+    }
+
+    /// <summary>The step with its acts and the faces that are up after the turn with which it begins.</summary>
+    private WorkStep Whole(WorkStep step)
+    {
+        var turned = _acts.Where(a => a.Do == Verb.TurnOver).Select(a => a.Thing.Owner).ToHashSet();
+        var boards = _acts.SelectMany(BoardsOf).Concat(turned).Distinct().Where(State.Up.ContainsKey).ToList();
+        return step with
+        {
+            Acts = [.. _acts],
+            First = step.Kind == StepKind.PowerOff ? null : Words(turned),
+            Up = boards.Count == 0 ? null : boards.Order(StringComparer.Ordinal).ToDictionary(b => b, b => State.Up[b]),
+        };
+    }
+
+    /// <summary>What is switched off and turned over first, in sentences; null where nothing is.</summary>
+    private string? Words(HashSet<string> turned)
+    {
+        var off = _acts.Exists(a => a.Do == Verb.PowerOff) ? "Switch the power off and unplug it" : null;
+        if (turned.Count == 0)
+            return off;
+        var board = turned.First();
+        var held = _acts.TakeWhile(a => a.Do == Verb.Hold).Select(a => NameOf(a.Thing)).ToList();
+        var name = order.Pieces.Count > 1 ? $"board {board}" : "the board";
+        return (off is null ? "" : $"{off}. ")
+            + $"Turn {name} over ({State.Up[board].ToString().ToLowerInvariant()} side up)"
+            + (held.Count > 0 ? $". Hold the {string.Join(" and the ", held)}: no screw holds it" : "");
+    }
+
+    private string NameOf(ThingId thing) =>
+        TeardownStation
+            .Pieces(order)
+            .SelectMany(p => p.Board.Assembly!.Pieces)
+            .FirstOrDefault(p => p.Id == thing.Key)
+            ?.Name
+        ?? (
+            thing.Kind switch
+            {
+                ThingKind.Backplate => "back plate",
+                ThingKind.Gasket => "rubber gasket",
+                _ => thing.Kind.ToString().ToLowerInvariant(),
+            }
+        );
+
+    private IEnumerable<string> BoardsOf(Act act) =>
+        scene.Find(act.Thing)?.Board is { } board ? [board]
+        : act.Thing.Kind == ThingKind.Board ? [act.Thing.Owner]
+        : act.To is { Kind: ThingKind.Board } to ? [to.Owner]
+        : [];
+
+    /// <summary>Adds an act; before it whatever is turned over for it.</summary>
+    public void Add(Act act)
+    {
+        if (scene.Find(act.Thing) is { Board: { } board, Reach: Reach.Open } thing && Needs.FacesBoard(act))
+            Turn(board, act.From ?? thing.Face);
+        Put(act);
+    }
+
+    public void Put(Act act)
+    {
+        // nobody works on what is switched on
+        if (
+            State.Is(ThingId.Power, Condition.PowerOn)
+            && act.Do is not (Verb.Run or Verb.Measure or Verb.Look or Verb.Note or Verb.PowerOff)
+        )
+            Put(new(Verb.PowerOff, ThingId.Power));
+        _acts.Add(act);
+        if (scene.Find(act.Thing) is not null)
+            State = BenchWalk.Apply(scene, State, act);
+    }
+
+    /// <summary>Turns a board where another face is needed; a hand holds what would fall.</summary>
+    public void Turn(string board, Face face)
+    {
+        if (!State.Up.TryGetValue(board, out var up))
+            State = State with { Up = State.Up.SetItem(board, face) };
+        else if (up != face)
+        {
+            foreach (var loose in Needs.Loose(scene, State, board).Take(BenchState.Hands))
+                Put(new(Verb.Hold, loose));
+            Put(new(Verb.TurnOver, new(ThingKind.Board, board)));
+        }
+    }
+}
