@@ -95,14 +95,18 @@ internal static class JobCalls
             .Single();
 
     /// <summary>Signs every step of the plan in working order.</summary>
-    public static async Task SignAllAsync(this ServerProcess server, long job)
+    /// <param name="until">The first that is left; null for all.</param>
+    /// <param name="but">One that is left out.</param>
+    public static async Task SignAllAsync(this ServerProcess server, long job, string? until = null, string? but = null)
     {
         var view = await server.JobAsync(job);
         foreach (var step in view.GetProperty("steps").EnumerateArray())
         {
-            if (step.GetProperty("signed").GetBoolean())
-                continue;
             var id = step.GetProperty("stepId").GetString()!;
+            if (id == until)
+                break;
+            if (step.GetProperty("signed").GetBoolean() || id == but)
+                continue;
             var answer = await server.SignAsync(
                 job,
                 id,

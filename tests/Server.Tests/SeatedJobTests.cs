@@ -110,9 +110,12 @@ public sealed class SeatedJobTests(DemoServer demo) : IClassFixture<DemoServer>
     public async Task A_signature_says_on_which_processor_and_socket_it_was_given()
     {
         var job = await OpenedAsync(new { processorId = "orrery-p8" });
+        await _server.SignAllAsync(job, until: "prep.clean-lid");
         Assert.True((await _server.SignAsync(job, "prep.clean-lid")).IsSuccessStatusCode);
         var signed = (await _server.JobAsync(job))
-            .GetProperty("history")[0]
+            .GetProperty("history")
+            .EnumerateArray()
+            .First(h => h.GetProperty("stepId").GetString() == "prep.clean-lid")
             .GetProperty("signed")
             .GetProperty("documents");
         var roles = signed.EnumerateArray().ToDictionary(d => d.GetProperty("role").GetString()!);
@@ -139,6 +142,7 @@ public sealed class SeatedJobTests(DemoServer demo) : IClassFixture<DemoServer>
         Assert.True(
             (await ChangeAsync(job, new { processorId = "orrery-a12", bare = true }, "quick-73")).IsSuccessStatusCode
         );
+        await _server.SignAllAsync(job, until: "paste.CCD1", but: "prep.coat");
         var early = await _server.SignAsync(job, "paste.CCD1");
         Assert.Equal(HttpStatusCode.Conflict, early.StatusCode);
         Assert.Contains("coat", (await early.Content.ReadAsStringAsync()).ToLowerInvariant());

@@ -198,7 +198,7 @@ public static class Needs
                 case Verb.Measure:
                     return state.Is(ThingId.Power, Condition.PowerOn) ? null : new(NeedCode.Order, [ThingId.Power]);
                 case Verb.Start or Verb.Turn or Verb.Fasten or Verb.Plug or Verb.Spread or Verb.Fit or Verb.Join:
-                    if (If(Thing.On.Where(o => !Rests(o)), NeedCode.Order) is { } first)
+                    if (If(Thing.On.Where(o => !Rests(o)).Concat(BeforePlate()), NeedCode.Order) is { } first)
                         return first;
                     // new screws are started by hand; those of the stock go back into their own threads
                     return
@@ -228,20 +228,62 @@ public static class Needs
                     return state.Is(ThingId.Loop, Condition.Tight) ? null : new(NeedCode.DryLoop, [ThingId.Loop]);
                 case Verb.Bleed:
                     return state.Is(ThingId.Loop, Condition.Filled) ? null : new(NeedCode.Order, [ThingId.Loop]);
+                case Verb.Store:
+                    // what is still in its place is not put away
+                    return state.Is(act.Thing, Condition.On, Condition.Home, Condition.Plugged)
+                        ? new(NeedCode.Order, [act.Thing])
+                        : null;
                 case Verb.SetAside:
                     return state.Is(act.Thing, Condition.Raised) ? null : new(NeedCode.Order, [act.Thing]);
                 case Verb.Lower:
-                    // posts stand before a block comes down over them; a block that is open is no block
+                    // posts stand before a block comes down over them; a block that is open is no block; what it
+                    // rests on, and what lies on the board already, is home
                     return If(
                         Closing()
                             .SelectMany(c => c.On)
                             .Where(o => !Rests(o))
-                            .Concat(Blocks().Where(b => state.Is(b, Condition.Open))),
+                            .Concat(Blocks().Where(b => state.Is(b, Condition.Open)))
+                            .Concat(NotHome()),
                         NeedCode.Order
                     );
                 default:
                     return Latches();
             }
+        }
+
+        /// <summary>Screws of what lies on the board, or of the block, already; those that wait for a plate behind aside.</summary>
+        private IEnumerable<ThingId> NotHome()
+        {
+            var (state, scene) = (State, Scene);
+            if (Act.Thing.Kind is ThingKind.Half or ThingKind.Carrier || Act.To is null or { Kind: ThingKind.Half })
+                return [];
+            var (a, b) = (Act.Thing.Owner, Act.To!.Value.Owner);
+            return scene
+                .Things.Where(t =>
+                    t.Id.Kind == ThingKind.Screws
+                    && (t.Id.Owner == a || t.Id.Owner == b || t.Board == a || t.Board == b)
+                    && t.On.Any(p => p.Kind == ThingKind.Plate && state.Is(p, Condition.On))
+                    && !t.Holds.Any(h => !state.Is(h, Condition.On))
+                    && !state.Is(t.Id, Condition.Home)
+                )
+                .Select(t => t.Id);
+        }
+
+        /// <summary>Screws of a block's front that are not home while its back plate is to go on.</summary>
+        private IEnumerable<ThingId> BeforePlate()
+        {
+            var (state, act) = (State, Act);
+            return act is { Do: Verb.Fit, Thing.Kind: ThingKind.Backplate }
+                ? Scene
+                    .Things.Where(t =>
+                        t.Id.Kind == ThingKind.Screws
+                        && t.Id.Owner == act.Thing.Owner
+                        && !t.Holds.Contains(act.Thing)
+                        && t.On.Any(p => state.Is(p, Condition.On))
+                        && !state.Is(t.Id, Condition.Home)
+                    )
+                    .Select(t => t.Id)
+                : [];
         }
 
         private IEnumerable<ThingId> Blocks() =>
@@ -277,7 +319,9 @@ public static class Needs
                     Condition.Open,
                     Condition.Off,
                     Condition.Stored
-                ),
+                )
+                    // a lid that is here is to come off first
+                    ?? Without(ThingKind.Lid, Condition.Off, Condition.Stored),
                 (Verb.Warm, ThingKind.Processor) or (Verb.Shear, _) => Without(ThingKind.Processor, Condition.InJig),
                 (Verb.Insert, ThingKind.Jet or ThingKind.Insert or ThingKind.Oring) => Without(
                     ThingKind.Block,

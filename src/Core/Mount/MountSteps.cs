@@ -59,12 +59,7 @@ internal static class MountSteps
         var named =
             seats.Count == mounts.Count && seats.Count > 0 ? SocketMount.Turned(seats[0]).ToLowerInvariant() : "screw";
         var strips = mounts.Any(m => m.Tightening?.Strips is not null);
-        return new(
-            Station.Mount,
-            strips ? "screws strip first" : $"{screws} {named}s{each}",
-            strips,
-            [.. MountLocks.On(order, steps)]
-        );
+        return new(Station.Mount, strips ? "screws strip first" : $"{screws} {named}s{each}", strips, steps);
     }
 
     /// <summary>What is done once for the block, however many boards it lies on.</summary>
@@ -325,12 +320,6 @@ internal static class MountSteps
                 Driver = _first.Count > 0 ? Driver(_first[0]) : null,
                 Count = _first.Count,
                 Counted = CountOf.Screws,
-                Locks =
-                [
-                    .. _on
-                        .Laid.Block.StockPlates.Where(p => BehindScrews.FromStart(_on.Laid.Block, p))
-                        .Select(p => Id(StockTarget(p))),
-                ],
                 Facts =
                 [
                     new($"{_first.Count}", "screws"),

@@ -37,7 +37,7 @@ public static class PasteStation
             faces.Add(Face(pair, die, paste, ways, shop, Seat(seats, pair.Pair, pair.Board)));
         if (faces.Count == 0)
             return new([], new(Station.Paste, "no face takes paste", false, []));
-        return new(faces, Sheet(order, faces, paste, shop, seats));
+        return new(faces, Sheet(order, faces, paste, shop));
     }
 
     private static SeatPlan? Seat(IReadOnlyList<SeatPlan>? seats, string pair, string board) =>
@@ -97,18 +97,9 @@ public static class PasteStation
         };
     }
 
-    private static StationPlan Sheet(
-        WorkOrder order,
-        List<PasteFace> faces,
-        PasteStock paste,
-        ShopSettings shop,
-        IReadOnlyList<SeatPlan>? seats
-    )
+    private static StationPlan Sheet(WorkOrder order, List<PasteFace> faces, PasteStock paste, ShopSettings shop)
     {
-        List<WorkStep> steps =
-        [
-            .. faces.Select(f => Step(order, f, paste, shop) with { Locks = Locks(order, f, seats) }),
-        ];
+        List<WorkStep> steps = [.. faces.Select(f => Step(order, f, paste, shop))];
         if (faces.Find(f => f.Refusals.Count > 0) is { } refused)
             return new(Station.Paste, $"not this on {refused.Part}", true, steps);
         var grams = faces.Sum(f => f.Amount.MassG);
@@ -121,12 +112,6 @@ public static class PasteStation
             steps
         );
     }
-
-    /// <summary>Metal stays closed until the bare parts round the dies are coated.</summary>
-    private static IReadOnlyList<StepId> Locks(WorkOrder order, PasteFace f, IReadOnlyList<SeatPlan>? seats) =>
-        f.Method == PasteWay.Film && Seat(seats, f.Pair, f.Board) is { Coat.Count: > 0 } seat
-            ? [DelidPrep.Coat(order, seat)]
-            : [];
 
     private static WorkStep Step(WorkOrder order, PasteFace f, PasteStock paste, ShopSettings shop) =>
         new()

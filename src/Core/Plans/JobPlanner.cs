@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Care;
 using FaithfulBracket.Core.Flow;
 using FaithfulBracket.Core.Kit;
@@ -71,7 +72,8 @@ public static class JobPlanner
     private static JobPlan Walked(WorkOrder order, JobPlan plan, IReadOnlyList<AsFoundPad> asFound)
     {
         var scene = BenchScene.Of(order, plan);
-        var walked = new Queue<WorkStep>(StepActs.On(order, plan, scene, plan.Steps));
+        var acted = StepActs.On(order, plan, scene, plan.Steps);
+        var walked = new Queue<WorkStep>(WalkLocks.On(scene, BenchState.Of(scene), acted));
         StationPlan On(StationPlan sheet) => sheet with { Steps = [.. sheet.Steps.Select(_ => walked.Dequeue())] };
         var whole = plan with
         {

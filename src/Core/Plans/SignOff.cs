@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Orders;
 
 namespace FaithfulBracket.Core.Plans;
@@ -55,7 +56,7 @@ public static class SignOff
             var missing = counted > need ? "one too many, count again" : $"{need - counted} still in";
             return new SignOutcome.Locked($"{counted} of {need} counted: {missing}.", []);
         }
-        List<StepId> open = [.. step.Locks.Where(l => !signed.Contains(l))];
+        List<StepId> open = [.. step.Locks.Where(l => !signed.Contains(l) && !IsOff(plan, signed, l))];
         if (open.Count == 0)
             return new SignOutcome.Granted(step);
         var names = open.Select(o => plan.Find(o)?.Title ?? o.ToString());
@@ -64,6 +65,14 @@ public static class SignOff
             open
         );
     }
+
+    /// <summary>Whether a step only switches the power off, and by what is signed it is off.</summary>
+    private static bool IsOff(JobPlan plan, IReadOnlySet<StepId> signed, StepId id) =>
+        plan.Find(id) is { Acts.Count: > 0 } step
+        && step.Acts.All(a => a.Do == Verb.PowerOff)
+        && !plan
+            .Steps.TakeWhile(s => s.Id != id)
+            .Any(s => signed.Contains(s.Id) && s.Acts.Any(a => a.Do == Verb.Run));
 
     /// <param name="with">Steps that are taken back together with this one: all that rest on it, and no other.</param>
     /// <returns>Granted with the step, or all signed steps that rest on it.</returns>

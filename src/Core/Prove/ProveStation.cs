@@ -160,7 +160,6 @@ public static class ProveStation
             Kind = StepKind.Boot,
             Done = "It boots",
             Title = "Plug in the sensor leads and boot",
-            Locks = [filled],
         };
         foreach (var seat in seats)
             yield return MemorySpeed(order, seat);

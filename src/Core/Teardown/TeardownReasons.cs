@@ -82,7 +82,7 @@ internal static class TeardownReasons
         if (f.HiddenBy is { } cover)
             return $"Now reachable: {Name(assembly, cover)} hid them.";
         if (AssemblyGraph.IsRing(f) && before.Any(b => b.Action == TeardownAction.Unscrew))
-            return "The die ring comes after its peers, in a cross, a little each: the cooler stays flat while its springs let go.";
+            return "The die ring comes after its peers: the cooler stays flat while its springs let go.";
         if (
             assembly.Fasteners.Any(x => x.HiddenBy == f.Id)
             || f.Joins.Any(j => assembly.Fasteners.Any(x => x.HiddenBy == j))
@@ -104,6 +104,12 @@ internal static class TeardownReasons
                 : []
             :
             [
+                .. f.Count switch
+                {
+                    <= 1 => [],
+                    2 => new[] { "By turns, a turn each, before either comes out." },
+                    _ => new[] { "In a cross, a turn each, before any comes out." },
+                },
                 "Hold the cooler as the last screws leave: hanging by one it bends the board.",
                 .. f.SpringLoaded ? new[] { "Springs under load: eye protection." } : [],
             ];

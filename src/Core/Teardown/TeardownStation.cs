@@ -120,7 +120,6 @@ public static class TeardownStation
             Count = s.Action == TeardownAction.Unscrew ? s.Count : null,
             Counted = s.Action == TeardownAction.Unscrew ? CountOf.Screws : null,
             Facts = facts,
-            Locks = [.. s.Locks.Select(id => StepOf(scope, id))],
         };
     }
 

@@ -128,6 +128,51 @@ public class BenchWalkTests
         Assert.Contains(acts, a => a.Thing == fitting with { Key = "B" });
     }
 
+    /// <summary>A step is granted when what it rests on is signed, and refused without any one of those.</summary>
+    [Theory]
+    [MemberData(nameof(Pairs))]
+    public void Signed_is_what_the_bench_allows_and_nothing_else(string board, string block)
+    {
+        var order = WorkOrder.Plain(Board(board), Block(block));
+        var (scene, steps, plan) = Plan(order);
+        List<WorkStep> all = [.. plan.Steps];
+        var index = all.Select((s, i) => (s.Id, i)).ToDictionary(x => x.Id, x => x.i);
+        HashSet<int> Under(int i) => [.. all[i].Locks.Select(l => index[l]).SelectMany(k => Under(k).Append(k))];
+        for (var i = 0; i < all.Count; i++)
+        {
+            var rests = Under(i);
+            Assert.All(rests, k => Assert.True(k < i));
+            // those alone make a bench on which its acts can be done, turns of the board aside
+            List<Act> acts =
+            [
+                .. rests
+                    .Append(i)
+                    .Order()
+                    .SelectMany(k => all[k].Acts)
+                    .Where(a => a.Do is not (Verb.TurnOver or Verb.Hold)),
+            ];
+            var state = BenchState.Of(scene);
+            foreach (var act in acts)
+            {
+                if (Needs.Of(scene, state with { Up = state.Up.Clear() }, act) is { } unmet)
+                    Assert.True(
+                        unmet.Code is NeedCode.Powered || act.Do == Verb.PowerOff,
+                        $"{all[i].Id}: {act.Do} {act.Thing} lacks {unmet.Code} {string.Join(", ", unmet.Things)}"
+                    );
+                state = BenchWalk.Apply(scene, state, act);
+            }
+        }
+        // power waits for everything that was opened and for water
+        var boot = Under(all.FindIndex(s => s.Kind == StepKind.Boot));
+        Assert.Superset(
+            all.Select((s, i) => (s, i))
+                .Where(x => x.s.Kind is StepKind.Lower or StepKind.Turn or StepKind.LeakTest)
+                .Select(x => x.i)
+                .ToHashSet(),
+            boot
+        );
+    }
+
     /// <summary>Acts whose lack nothing on the bench would show: they are looked at, not needed.</summary>
     private static bool Idle(Act act) => act.Do is Verb.Look or Verb.Try or Verb.Measure or Verb.Hold;
 

@@ -270,7 +270,8 @@ public class TeardownWordsTests
             (screws.Count, screws.Counted, screws.Driver, screws.Done)
         );
         var lift = result.Sheet.Steps.Single(s => s.Kind == StepKind.Lift);
-        Assert.Equal(["P", "W"], lift.Locks.Select(l => l.Target).Order());
+        var planned = Plans.JobPlanner.Plan(new() { Order = WorkOrder.Plain(board), Drawer = new() });
+        Assert.Equal(["P", "W"], planned.Find(lift.Id)!.Locks.Select(l => l.Target).Order());
         Assert.Null(lift.Count);
         Assert.Equal("power", result.Sheet.Steps[0].Id.Target);
         Assert.Equal(("6 screws, 1 flip", false), (result.Sheet.Summary, result.Sheet.Trouble));

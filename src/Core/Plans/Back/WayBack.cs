@@ -63,7 +63,12 @@ public sealed record BackPlan(
         gone.UnionWith(kept);
         var back = BackScene.Of(order, scene, stands, contacts, gone);
         var start = BackScene.Start(back, stands);
-        return new(new BackSteps(order, plan, back, start, done, contacts, gone, kept).All(), cannot, back, start);
+        return new(
+            WalkLocks.On(back, start, new BackSteps(order, plan, back, start, done, contacts, gone, kept).All()),
+            cannot,
+            back,
+            start
+        );
     }
 
     private static List<Cannot> Lost(

@@ -31,7 +31,12 @@ public static class BenchScene
         foreach (var box in laid.GroupBy(l => l.Pair.Key))
             things.AddRange(Block(order, order.Pairs.First(p => p.Key == box.Key), [.. box.Select(b => b.On)], pads));
         foreach (var seat in plan.Seats)
-            things = SeatScene.With(order, seat, things);
+            things = SeatScene.With(
+                order,
+                seat,
+                things,
+                paste.Faces.Any(f => f.Pair == seat.Pair && f.Method == PasteWay.Film)
+            );
         things.AddRange((match.Order?.Machine?.Links ?? []).Select(Link));
         if (laid.Count > 0)
             things.Add(new(ThingId.Loop, Condition.Empty));
@@ -216,7 +221,7 @@ public static class BenchScene
             {
                 Board = at.Board,
                 Face = plate.Face,
-                On = [id],
+                On = [id, .. Under(at, ring)],
                 Holds =
                     !ring.Shared ? []
                     : pair.Block.BackPlate is not null ? [new(ThingKind.Backplate, pair.Key)]
@@ -224,6 +229,14 @@ public static class BenchScene
                 Wanted = true,
             };
     }
+
+    /// <summary>A stock plate that lies under the board before the first of the ring's screws bites.</summary>
+    private static IEnumerable<ThingId> Under(BoardFit at, ScrewRing ring) =>
+        at
+            .Laid.Block.StockPlates.Where(p =>
+                BehindScrews.FromStart(at.Laid.Block, p) && p.UsesHoles.Any(ring.Holes.Contains)
+            )
+            .Select(p => Id.Piece(at.Board, p.Piece));
 
     /// <summary>The stock plate behind the board that a ring goes through.</summary>
     private static List<ThingId> Behind(BoardFit at, ScrewRing ring) =>

@@ -9,8 +9,9 @@ namespace FaithfulBracket.Core.Plans.Walk;
 internal static class SeatScene
 {
     /// <param name="things">Those of the boards and blocks, made already.</param>
+    /// <param name="metal">Whether liquid metal goes on its dies: only then the bare parts have to be coated.</param>
     /// <returns>The same with those of the seat, and what changes with them.</returns>
-    public static List<SceneThing> With(WorkOrder order, SeatPlan seat, List<SceneThing> things)
+    public static List<SceneThing> With(WorkOrder order, SeatPlan seat, List<SceneThing> things, bool metal)
     {
         var piece = order.Find(seat.Board)!;
         var (socket, isIn) = (piece.Seated!.Socket, SeatedBoard.IsIn(piece));
@@ -76,7 +77,7 @@ internal static class SeatScene
                 .. fit.Insert is null ? Array.Empty<SceneThing>() : [new(at.Insert, Condition.InBox)],
                 new(at.LidRing, Condition.InBox),
             ]);
-        return [.. things.Select(t => Changed(t, seat, at, lidded, coated)), .. own];
+        return [.. things.Select(t => Changed(t, seat, at, lidded, metal ? coated : [])), .. own];
     }
 
     private static SceneThing Changed(
