@@ -139,12 +139,12 @@ test('ten steps without the network are kept, sent when it is back, and a confli
   // a job that no other test knows, over a cable that can be pulled
   const id = await open(page, 'tern-460-r2', 'brineworks-full-460')
   const cable = await new Cable(server.address).plug()
-  await page.goto(`${cable.address}/job/${id}/mount/bench`)
-  await expect(bench(page)).toHaveAttribute('data-bench', 'mount.lower')
+  await page.goto(`${cable.address}/job/${id}/teardown/bench`)
+  await expect(bench(page)).toHaveAttribute('data-bench', 'teardown.power')
   // the application itself has to be on the device before the network goes
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
   await page.reload()
-  await expect(bench(page)).toHaveAttribute('data-bench', 'mount.lower')
+  await expect(bench(page)).toHaveAttribute('data-bench', 'teardown.power')
 
   // the test's own calls do not go through the page: what they read is what has reached the shop
   const shop = await browser.newContext({ serviceWorkers: 'block' })
@@ -200,8 +200,13 @@ test('the torque driver ticks a screw that is met, warns of one that went too fa
   page,
 }) => {
   const id = await open(page, 'tern-460-r2', 'brineworks-full-460')
-  const mount = (await read(page, id)).stations.find((s) => s.station === 'mount')!.steps
-  for (const step of mount.slice(0, 2))
+  const { stations } = await read(page, id)
+  const mount = stations.find((s) => s.station === 'mount')!.steps
+  const all = stations.flatMap((s) => s.steps)
+  for (const step of all.slice(
+    0,
+    all.findIndex((s) => s.id === mount[2].id),
+  ))
     await page.request.post(`${server.address}/api/jobs/${id}/steps/${step.id}/sign`, {
       headers: { 'If-Match': '"0"' },
       data: { by: 'QA', count: step.count },

@@ -56,6 +56,7 @@ test('a jet cooler on its socket goes from match to care: slit told, jet plate m
       await expect(ledger.getByRole('img', { name: /slit across the fins; not: along them/ })).toBeVisible()
       // it is in its socket already, under the old cooler, and stays there
       await expect(ledger.getByRole('button', { name: /Lay the processor in socket/ })).toHaveCount(0)
+      await ledger.getByRole('button', { name: /Clean the lid/ }).click()
     }
     await signStation(page)
   }

@@ -10040,7 +10040,7 @@ export interface components {
         };
         StepId: string;
         /** @enum {unknown} */
-        StepKind: "read" | "count" | "run" | "power-off" | "unscrew" | "unplug" | "lift" | "clean" | "prepare" | "dry-fit" | "cut" | "lay" | "spread" | "lower" | "start" | "turn" | "fit" | "back-plate" | "plug" | "connect" | "look" | "leak-test" | "fill" | "boot" | "store" | "note" | "fasten" | "hand-over" | "seat" | "warm" | "shear" | "scrape" | "coat" | "rebuild";
+        StepKind: "read" | "count" | "run" | "power-off" | "unscrew" | "unplug" | "lift" | "clean" | "prepare" | "dry-fit" | "cut" | "lay" | "spread" | "lower" | "start" | "turn" | "fit" | "back-plate" | "plug" | "connect" | "look" | "photograph" | "leak-test" | "fill" | "boot" | "store" | "note" | "fasten" | "hand-over" | "seat" | "warm" | "shear" | "scrape" | "coat" | "rebuild";
         /** @enum {unknown} */
         StepPicture: "slit" | "ring" | "evenly" | "jig" | "gasket" | "coat" | "grip";
         StepStand: {

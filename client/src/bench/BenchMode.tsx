@@ -8,6 +8,7 @@ import { ScrewSymbol } from '../mat/ScrewSymbol'
 import { Counter } from '../stations/Counter'
 import { wayBack } from '../stations/care/wayBack'
 import { hereOf } from '../stations/here'
+import { PhotoButton } from '../stations/PhotoButton'
 import { RoomMat } from '../stations/RoomMat'
 import type { AtHand, Room, RoomProps } from '../stations/room'
 import { rooms } from '../stations/rooms'
@@ -189,6 +190,7 @@ function Words({
           <Counter big count={s.count} of={step.count} open={step.countsOpen} onChange={s.setCount} />
         )}
         {step.timerS != null && <BenchTimer seconds={step.timerS} endsAt={timerEnds} start={start} />}
+        {!s.isSigned && <PhotoButton s={s} big />}
         <MeanwhileLine told={meanwhile} />
       </div>
       {step.picture && <StepPicture kind={step.picture} big />}

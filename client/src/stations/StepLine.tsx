@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import type { JobView } from '../api/client'
 import { useTimers } from '../api/papers'
 import { Button } from '../ui/Button'
@@ -7,6 +7,7 @@ import { left, wait } from '../ui/format'
 import { useNow } from '../ui/useNow'
 import { Counter } from './Counter'
 import type { Here } from './here'
+import { PhotoButton } from './PhotoButton'
 import { doneOf } from './stepLogic'
 import type { Steps } from './useSteps'
 
@@ -101,7 +102,6 @@ export function StepLine({ job, here, s, onBench, note, setNote, selected }: Pro
 
 /** What the hands press. */
 function Doing({ job, here, s, onBench, setNote, selected }: Omit<Props, 'note'>) {
-  const file = useRef<HTMLInputElement>(null)
   const step = s.step!
   const timer = useTimers(job).find((t) => t.stepId === step.id)
   const pinned = here.board.parts.find((x) => x.id === selected)
@@ -126,35 +126,7 @@ function Doing({ job, here, s, onBench, setNote, selected }: Omit<Props, 'note'>
       <Button kind="line" onClick={() => setNote(true)}>
         Note
       </Button>
-      <Button
-        kind="line"
-        onClick={() => file.current?.click()}
-        aria-label={pinned ? `Add a photo of ${pinned.id}` : 'Add a photo'}
-      >
-        {pinned ? `Photo of ${pinned.id}` : 'Photo'}
-      </Button>
-      <input
-        ref={file}
-        type="file"
-        accept="image/jpeg,image/png"
-        className="hidden"
-        tabIndex={-1}
-        aria-label="Photo file"
-        onChange={(e) => {
-          const f = e.target.files?.[0]
-          e.target.value = ''
-          if (f)
-            s.changes.photo.mutate(
-              {
-                by: s.by,
-                stepId: step.id,
-                file: f,
-                place: pinned && { x: pinned.x, y: pinned.y, face: pinned.face },
-              },
-              { onError: s.refuse },
-            )
-        }}
-      />
+      <PhotoButton s={s} pinned={pinned} />
       {onBench && (
         <Button kind="line" keyName="G" onClick={onBench}>
           Bench

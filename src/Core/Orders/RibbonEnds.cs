@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
 
 namespace FaithfulBracket.Core.Orders;
@@ -16,4 +17,8 @@ public static class RibbonEnds
                 ? ((RibbonEnd[])[r.From, r.To]).Any(e => e.Board == board && (e.At - at).Length <= SamePlugMm)
                 : r.Name == lead.Name
         );
+
+    /// <summary>The lead as a thing on the bench, or the ribbon whose plug it is.</summary>
+    public static ThingId ThingOf(WorkOrder order, Lead lead, string board) =>
+        Of(order, lead, board) is { } ribbon ? new(ThingKind.Ribbon, ribbon.Id) : new(ThingKind.Lead, board, lead.Id);
 }

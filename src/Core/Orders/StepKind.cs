@@ -41,6 +41,9 @@ public enum StepKind
     /// <summary>Plug a lead in.</summary>
     Connect,
     Look,
+
+    /// <summary>Take a picture before it is gone.</summary>
+    Photograph,
     LeakTest,
 
     /// <summary>Fill the loop and bleed it.</summary>

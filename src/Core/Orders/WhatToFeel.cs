@@ -30,6 +30,7 @@ public static class WhatToFeel
             StepKind.Plug => "The ring squeezes in evenly and the rim lies flat: hand tight is tight.",
             StepKind.Connect => "It clicks or stops short of the board; a gentle pull does not move it.",
             StepKind.Look => "The same sliver of light all along each edge; none at the die.",
+            StepKind.Photograph => "Every chip is sharp and in the picture, and a ruler lies beside them.",
             StepKind.LeakTest => "Dry paper under every joint when the wait is over.",
             StepKind.Fill => "No bubble crosses the block for a minute, and the level in the reservoir stays.",
             StepKind.Boot => "A picture, and every sensor shows a figure that can be.",

@@ -70,9 +70,7 @@ public static class SignOff
     private static bool IsOff(JobPlan plan, IReadOnlySet<StepId> signed, StepId id) =>
         plan.Find(id) is { Acts.Count: > 0 } step
         && step.Acts.All(a => a.Do == Verb.PowerOff)
-        && !plan
-            .Steps.TakeWhile(s => s.Id != id)
-            .Any(s => signed.Contains(s.Id) && s.Acts.Any(a => a.Do == Verb.Run));
+        && !plan.Steps.TakeWhile(s => s.Id != id).Any(s => signed.Contains(s.Id) && s.Acts.Any(a => a.Do == Verb.Run));
 
     /// <param name="with">Steps that are taken back together with this one: all that rest on it, and no other.</param>
     /// <returns>Granted with the step, or all signed steps that rest on it.</returns>

@@ -37,7 +37,7 @@ public static class ProveStation
     {
         var proofs = Proofs(order, pads, readings);
         var cost = FormattableString.Invariant($"{pads.Pieces.Count} fresh pads and {paste.MassG:0.0} g of paste");
-        return Result(proofs, [.. Steps(order, proofs, ways, cost, seats ?? [], loop, leakHoldS)]);
+        return Result(proofs, [.. Steps(order, proofs, pads, ways, cost, seats ?? [], loop, leakHoldS)]);
     }
 
     /// <summary>The verdict anew from other readings; the steps stay as they were signed.</summary>
@@ -84,6 +84,7 @@ public static class ProveStation
     private static IEnumerable<WorkStep> Steps(
         WorkOrder order,
         List<PairProof> proofs,
+        PadsResult pads,
         Ways ways,
         string cost,
         IReadOnlyList<SeatPlan> seats,
@@ -103,8 +104,11 @@ public static class ProveStation
                 Board = piece.Key,
                 Done = "Even all round",
                 Title = piece.Seated is null
-                    ? $"Look along the edges{order.On(piece.Key)}: gap even, pads touching at memory, power stages and die"
+                    ? $"Look along the edges{order.On(piece.Key)}: gap even{Touching(piece, pads)}"
                     : $"Look along the edges{order.On(piece.Key)}: gap even all round, every spring as short as the others",
+                Feel = Dies(piece, pads)
+                    ? null
+                    : "The same sliver of light all along each edge; no pad stands proud of another.",
                 Detail = lift ? null : $"No lift to read the imprint unless the proof is poor: it costs {cost}.",
             };
             if (lift)
@@ -171,6 +175,34 @@ public static class ProveStation
         ];
         foreach (var board in measured)
             yield return Measure(order, proofs, order.Find(board)!, loop);
+    }
+
+    private static readonly (PartKind Kind, string Words)[] Padded =
+    [
+        (PartKind.Memory, "memory"),
+        (PartKind.PowerStage, "power stages"),
+        (PartKind.Inductor, "inductors"),
+        (PartKind.Controller, "controllers"),
+        (PartKind.BridgeChip, "bridge chip"),
+    ];
+
+    /// <summary>Whether a block presses a die or lid of a board.</summary>
+    private static bool Dies(Workpiece piece, PadsResult pads) =>
+        pads.Pairs.Any(p => p.Board == piece.Key && p.Seating is { Dies.Count: > 0 });
+
+    /// <summary>Where pads, and the die, can be seen to touch.</summary>
+    private static string Touching(Workpiece piece, PadsResult pads)
+    {
+        var kinds = pads
+            .Pieces.Where(p => p.Board == piece.Key)
+            .SelectMany(p => p.Parts)
+            .Select(p => piece.Board.FindPart(p)?.Kind)
+            .ToHashSet();
+        List<string> at = [.. Padded.Where(k => kinds.Contains(k.Kind)).Select(k => k.Words)];
+        var die = Dies(piece, pads) ? ", no light under the die" : "";
+        return at.Count == 0
+            ? die
+            : $", pads touching at {(at.Count == 1 ? at[0] : $"{string.Join(", ", at.SkipLast(1))} and {at[^1]}")}{die}";
     }
 
     private static WorkStep Measure(WorkOrder order, List<PairProof> proofs, Workpiece piece, LoopResult? loop)

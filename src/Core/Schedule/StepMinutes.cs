@@ -121,6 +121,7 @@ public sealed class StepMinutes
             StepKind.Plug => 0.5,
             StepKind.Connect => 0.7,
             StepKind.Look => 2,
+            StepKind.Photograph => 2,
             StepKind.LeakTest => 5,
             StepKind.Fill => 10,
             StepKind.Boot => 4,

@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Orders;
@@ -72,7 +73,9 @@ public static class TeardownStation
     private static IEnumerable<WorkStep> Steps(WorkOrder order, BoardTeardown teardown)
     {
         var piece = Pieces(order).First(p => p.Key == teardown.Board);
-        return teardown.Plan.Steps.Select(s => Step(order, piece, s, teardown.Plan));
+        return teardown
+            .Plan.Steps.Select(s => Step(order, piece, s, teardown.Plan))
+            .Concat(OldPads.Steps(order, piece, teardown.Plan));
     }
 
     private static WorkStep Step(WorkOrder order, Workpiece piece, TeardownStep s, TeardownPlan plan)
@@ -106,6 +109,7 @@ public static class TeardownStation
                 _ => $"Lift the {s.Name}",
             },
             Detail = s.Why,
+            Acts = Acts(order, piece, s),
             Caution = s.Advice.Count > 0 ? string.Join(" ", s.Advice) : null,
             Done = s.Action switch
             {
@@ -132,6 +136,22 @@ public static class TeardownStation
             ?? assembly.Leads.FirstOrDefault(l => l.Id == target)?.Board
             ?? assembly.Pieces.FirstOrDefault(p => p.Id == target)?.Board;
         return named is not null && order.Find(named) is not null ? named : piece.Key;
+    }
+
+    private static List<Act> Acts(WorkOrder order, Workpiece piece, TeardownStep s)
+    {
+        var owner = BoardOf(order, piece, s.Target);
+        switch (s.Action)
+        {
+            case TeardownAction.Unscrew:
+                return [new(Verb.Unscrew, new(ThingKind.Screws, owner, s.Target), Count: s.Count)];
+            case TeardownAction.Unplug:
+                var lead = piece.Board.Assembly!.Leads.First(l => l.Id == s.Target);
+                return [new(Verb.Unplug, RibbonEnds.ThingOf(order, lead, owner))];
+            default:
+                ThingId lifted = new(ThingKind.Piece, owner, s.Target);
+                return [new(Verb.Lift, lifted), new(Verb.SetAside, lifted)];
+        }
     }
 
     /// <summary>Where the screws sit, or the lead's plug.</summary>

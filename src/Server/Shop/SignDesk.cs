@@ -3,6 +3,7 @@ using FaithfulBracket.Core;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads.Cutting;
 using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Core.Plans.Walk;
 using FaithfulBracket.Core.Teardown;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Store;
@@ -191,7 +192,7 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs, LocalTimes tim
         var after = StripRecord.With(order, noted);
         var teardown = TeardownStation.Of(after);
         var id = TeardownStation.StepOf(null, target);
-        var step = teardown.Sheet.Steps.FirstOrDefault(s => s.Id == id);
+        var step = BenchScene.Locked(after, teardown.Sheet.Steps).FirstOrDefault(s => s.Id == id);
         if (teardown.Troubles.Count > 0 || step is null)
             throw new InputException(
                 "",

@@ -57,7 +57,7 @@ public class CareStepsTests
     public void The_way_back_is_power_block_cleaning_pads_paste_then_the_strip_down_backwards()
     {
         var plan = Plan();
-        var down = plan.Teardown.Sheet.Steps.Select(s => s.Id.Target).Where(t => t != "power").ToList();
+        var down = plan.Teardown.Boards[0].Plan.Steps.Select(s => s.Target).ToList();
         Assert.Equal(
             [
                 "power",

@@ -136,13 +136,11 @@ public class ProveStationTests
     public void A_card_is_looked_at_along_its_edges_and_blocks_are_bled_when_there_are_several()
     {
         var steps = Of().Sheet.Steps;
-        Assert.Equal(
-            [
-                "Look along the edges on board A: gap even, pads touching at memory, power stages and die",
-                "Look along the edges on board B: gap even, pads touching at memory, power stages and die",
-            ],
-            steps.Where(s => s.Id.Target == "edges").Select(s => s.Title)
-        );
+        var looks = steps.Where(s => s.Id.Target == "edges").ToList();
+        Assert.Equal(["A", "B"], looks.Select(s => s.Board));
+        // what the block touches is named, and no die where none is pressed
+        Assert.All(looks, s => Assert.Contains("memory", s.Title, StringComparison.Ordinal));
+        Assert.All(looks, s => Assert.Contains("the die", s.Title, StringComparison.Ordinal));
         Assert.Equal(
             "Fill the loop with coolant and bleed all 2 blocks",
             steps.Single(s => s.Id.Target == "fill").Title

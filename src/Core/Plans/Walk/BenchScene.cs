@@ -16,13 +16,7 @@ public static class BenchScene
     public static Scene Of(WorkOrder order, JobPlan plan)
     {
         var (match, pads, paste) = (plan.Match, plan.Pads, plan.Paste);
-        List<SceneThing> things =
-        [
-            new(ThingId.Power, Condition.PowerOff),
-            .. order.Pieces.Select(p => new SceneThing(Id.Board(p.Key), Condition.On)),
-            .. TeardownStation.Pieces(order).SelectMany(p => Stock(order, p)),
-            .. order.Ribbons.Select(Ribbon),
-        ];
+        var things = Stock(order);
         var laid = match.Laid().ToList();
         things.AddRange(
             Faces(order, laid.ConvertAll(l => (order.Pairs.First(p => p.Key == l.Pair.Key), l.On)), pads, paste)
@@ -41,6 +35,22 @@ public static class BenchScene
         if (laid.Count > 0)
             things.Add(new(ThingId.Loop, Condition.Empty));
         return new([.. things.DistinctBy(t => t.Id)]);
+    }
+
+    /// <summary>Boards, what holds their stock coolers, ribbons, power: all there is before anything new is laid out.</summary>
+    private static List<SceneThing> Stock(WorkOrder order) =>
+        [
+            new(ThingId.Power, Condition.PowerOff),
+            .. order.Pieces.Select(p => new SceneThing(Id.Board(p.Key), Condition.On)),
+            .. TeardownStation.Pieces(order).SelectMany(p => Stock(order, p)),
+            .. order.Ribbons.Select(Ribbon),
+        ];
+
+    /// <summary>The steps of taking the stock assembly apart, each with what locks it, where nothing else is planned.</summary>
+    public static IReadOnlyList<WorkStep> Locked(WorkOrder order, IReadOnlyList<WorkStep> teardown)
+    {
+        var scene = new Scene([.. Stock(order).DistinctBy(t => t.Id)]);
+        return WalkLocks.On(scene, BenchState.Of(scene), teardown);
     }
 
     private static SceneThing Link(LinkStand link, int i) =>
@@ -277,7 +287,7 @@ public static class BenchScene
 
         /// <summary>A lead, or the ribbon whose plug it is.</summary>
         public static ThingId Plugged(WorkOrder order, Lead lead, string owner) =>
-            RibbonEnds.Of(order, lead, owner) is { } ribbon ? new(ThingKind.Ribbon, ribbon.Id) : Lead(owner, lead.Id);
+            RibbonEnds.ThingOf(order, lead, owner);
 
         public static ThingId Face(string board, string part) => new(ThingKind.Face, board, part);
 

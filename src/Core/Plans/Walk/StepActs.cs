@@ -47,9 +47,6 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
                 if (State.Is(ThingId.Power, Condition.PowerOn))
                     Add(new(Verb.PowerOff, ThingId.Power));
                 break;
-            case (Station.Teardown, _):
-                Apart(step);
-                break;
             case (Station.Prep, _):
                 Prepare(step);
                 break;
@@ -67,25 +64,6 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
                 break;
             case (Station.Care, StepKind.Store) when step.Id.Target == "stock":
                 StoreStock();
-                break;
-        }
-    }
-
-    private void Apart(WorkStep step)
-    {
-        var target = step.Targets[0];
-        var owner = step.Board!;
-        switch (step.Kind)
-        {
-            case StepKind.Unscrew:
-                Add(new(Verb.Unscrew, Id.Screws(owner, target), Count: step.Count));
-                break;
-            case StepKind.Unplug:
-                Add(new(Verb.Unplug, Lead(owner, target)));
-                break;
-            case StepKind.Lift when target != Assembly.BoardId:
-                Add(new(Verb.Lift, Id.Piece(owner, target)));
-                Add(new(Verb.SetAside, Id.Piece(owner, target)));
                 break;
         }
     }
