@@ -300,7 +300,7 @@ public static class Needs
         {
             var state = State;
             IEnumerable<ThingId> Own(ThingKind kind) =>
-                Scene.Things.Where(t => t.Id.Kind == kind && t.Id.Owner == Act.Thing.Owner).Select(t => t.Id);
+                Scene.Of(Act.Thing.Owner).Where(t => t.Id.Kind == kind).Select(t => t.Id);
             Unmet? Without(ThingKind kind, params Condition[] any) =>
                 If(Own(kind).Where(t => !state.Is(t, any)), NeedCode.Order);
             return (Act.Do, Act.Thing.Kind) switch
@@ -430,31 +430,24 @@ public static class Needs
             var (scene, state) = (Scene, State);
             if (Does(Verb.Lay))
                 return If(
-                    scene
-                        .Things.Where(t =>
-                            t.Id.Kind == ThingKind.Film
-                            && t.On.Contains(Act.Thing)
-                            && Inner(t.Id)
-                            && state.Is(t.Id, Condition.FilmOn)
-                        )
-                        .Select(t => t.Id),
+                    scene.FilmsOf(Act.Thing).Select(t => t.Id).Where(f => Inner(f) && state.Is(f, Condition.FilmOn)),
                     NeedCode.FilmsOn
                 );
-            var owners = Closing().Select(c => c.Id.Owner).ToHashSet();
-            if (owners.Count == 0)
+            var closing = Closing().ToList();
+            if (closing.Count == 0)
                 return null;
-            var pads = Closing().SelectMany(c => c.Takes).ToHashSet();
+            // stickers on its own faces, and what is still on the pads between
+            var stickers = closing
+                .Select(c => c.Id.Owner)
+                .Distinct()
+                .SelectMany(scene.Of)
+                .Where(t => t.Id.Kind == ThingKind.Film && t.On.Count == 0);
+            var films = closing
+                .SelectMany(c => c.Takes)
+                .Where(p => state.Is(p, Condition.Laid))
+                .SelectMany(scene.FilmsOf);
             return If(
-                scene
-                    .Things.Where(t =>
-                        t.Id.Kind == ThingKind.Film
-                        && state.Is(t.Id, Condition.FilmOn)
-                        && (
-                            t.On.Count == 0 && owners.Contains(t.Id.Owner)
-                            || t.On.Any(p => pads.Contains(p) && state.Is(p, Condition.Laid))
-                        )
-                    )
-                    .Select(t => t.Id),
+                stickers.Concat(films).Select(t => t.Id).Where(f => state.Is(f, Condition.FilmOn)).Distinct(),
                 NeedCode.FilmsOn
             );
         }

@@ -56,6 +56,11 @@ public sealed record SceneThing(ThingId Id, Condition Start)
 public sealed class Scene(IReadOnlyList<SceneThing> things)
 {
     private readonly Dictionary<ThingId, SceneThing> _things = things.ToDictionary(t => t.Id);
+    private readonly ILookup<ThingId, SceneThing> _on = things
+        .Where(t => t.Id.Kind is ThingKind.Film or ThingKind.Screws)
+        .SelectMany(t => t.On, (t, on) => (t, on))
+        .ToLookup(x => x.on, x => x.t);
+    private readonly ILookup<string, SceneThing> _owned = things.ToLookup(t => t.Id.Owner);
     private readonly ILookup<ThingId, SceneThing> _holders = things
         .SelectMany(t => t.Holds, (t, held) => (t, held))
         .ToLookup(x => x.held, x => x.t);
@@ -78,17 +83,24 @@ public sealed class Scene(IReadOnlyList<SceneThing> things)
     /// <summary>Screws that keep a block, plate, half or carrier down.</summary>
     public IEnumerable<SceneThing> KeptBy(SceneThing thing)
     {
-        var down = Parts(thing).Append(thing.Id).ToHashSet();
-        return Things.Where(t => t.Id.Kind == ThingKind.Screws && t.On.Any(down.Contains));
+        return Parts(thing)
+            .Append(thing.Id)
+            .SelectMany(p => _on[p])
+            .Where(t => t.Id.Kind == ThingKind.Screws)
+            .Distinct();
     }
+
+    /// <summary>Films on a pad.</summary>
+    public IEnumerable<SceneThing> FilmsOf(ThingId pad) => _on[pad].Where(t => t.Id.Kind == ThingKind.Film);
+
+    /// <summary>Everything of one board or block, in the order of the documents.</summary>
+    public IEnumerable<SceneThing> Of(string owner) => _owned[owner];
 
     /// <summary>Plates of a block, half or carrier; nothing for any other thing.</summary>
     public IEnumerable<ThingId> Parts(SceneThing thing) =>
         thing.Id.Kind switch
         {
-            ThingKind.Block => Things
-                .Where(t => t.Id.Kind == ThingKind.Plate && t.Id.Owner == thing.Id.Owner)
-                .Select(t => t.Id),
+            ThingKind.Block => Of(thing.Id.Owner).Where(t => t.Id.Kind == ThingKind.Plate).Select(t => t.Id),
             ThingKind.Half or ThingKind.Carrier => thing.On,
             _ => [],
         };

@@ -174,13 +174,8 @@ public class BenchWalkTests
     }
 
     /// <summary>Acts whose lack nothing on the bench would show: they are looked at, not needed.</summary>
-    private static bool Idle(Act act) => act.Do
-            is Verb.Look
-                or Verb.Try
-                or Verb.Measure
-                or Verb.Hold
-                or Verb.Photograph
-                or Verb.Note;
+    private static bool Idle(Act act) =>
+        act.Do is Verb.Look or Verb.Try or Verb.Measure or Verb.Hold or Verb.Photograph or Verb.Note;
 
     [Fact]
     public void A_walk_that_lacks_an_act_is_noticed_wherever_the_act_was_needed()

@@ -22,6 +22,8 @@ internal static class WalkLocks
     private static bool OnBoard(Scene scene, ThingId id) =>
         id.Kind is ThingKind.Board or ThingKind.Loop or ThingKind.Lead || scene.Find(id)?.Board is not null;
 
+    private static readonly ThingKind[] Between = [ThingKind.Face, ThingKind.Film, ThingKind.Pad, ThingKind.Putty];
+
     /// <summary>What one step changed that no later one has changed since, as it was before.</summary>
     private sealed record Mark(int Step, Dictionary<ThingId, Condition> Before);
 
@@ -88,7 +90,12 @@ internal static class WalkLocks
     {
         var can = Can(scene, state, acts, acts.Count);
         var things = near.Of(acts);
-        var earlier = (things is null ? last.Values : things.Where(last.ContainsKey).Select(t => last[t]))
+        // what runs or is pressed asks for what is fitted, not for what lies between
+        var earlier = (
+            things is null
+                ? last.Where(l => !Between.Contains(l.Key.Kind)).Select(l => l.Value)
+                : things.Where(last.ContainsKey).Select(t => last[t])
+        )
             .Distinct()
             .Order();
         return
@@ -116,11 +123,6 @@ internal static class WalkLocks
     /// <summary>The things whose condition can decide whether an act is done.</summary>
     private sealed class Nearby(Scene scene)
     {
-        private readonly ILookup<string, ThingId> _owned = scene.Things.ToLookup(t => t.Id.Owner, t => t.Id);
-        private readonly ILookup<ThingId, ThingId> _films = scene
-            .Things.Where(t => t.Id.Kind == ThingKind.Film)
-            .SelectMany(t => t.On, (film, pad) => (film.Id, pad))
-            .ToLookup(x => x.pad, x => x.Id);
         private readonly List<ThingId> _screws =
         [
             .. scene.Things.Where(t => t.Id.Kind == ThingKind.Screws).Select(t => t.Id),
@@ -148,15 +150,17 @@ internal static class WalkLocks
                 foreach (var face in closer.Closes)
                     if (scene.Find(face) is { } closed)
                         Around(closed, things);
-                things.UnionWith(closer.Takes.SelectMany(p => _films[p]));
+                things.UnionWith(closer.Takes.SelectMany(scene.FilmsOf).Select(f => f.Id));
                 // stickers on its own faces
-                things.UnionWith(_owned[closer.Id.Owner].Where(t => t.Kind == ThingKind.Film));
+                things.UnionWith(scene.Of(closer.Id.Owner).Select(t => t.Id).Where(t => t.Kind == ThingKind.Film));
             }
             if (act.Do == Verb.Lower || act.Do == Verb.Fit && act.Thing.Kind == ThingKind.Backplate)
                 things.UnionWith(_screws);
             if (act.Do is Verb.Open or Verb.Close or Verb.Remove or Verb.Insert or Verb.Shear or Verb.Warm)
                 things.UnionWith(
-                    _owned[act.Thing.Owner]
+                    scene
+                        .Of(act.Thing.Owner)
+                        .Select(t => t.Id)
                         .Where(t =>
                             t.Kind
                                 is ThingKind.Levers
@@ -178,7 +182,7 @@ internal static class WalkLocks
             things.UnionWith(thing.On);
             things.UnionWith(thing.Closes);
             things.UnionWith(thing.Takes);
-            things.UnionWith(_films[thing.Id]);
+            things.UnionWith(scene.FilmsOf(thing.Id).Select(f => f.Id));
             things.UnionWith(scene.HoldersOf(thing.Id).Select(t => t.Id));
             things.UnionWith(scene.TiesOf(thing.Id).Select(t => t.Id));
             if (thing.Id.Kind is ThingKind.Block or ThingKind.Plate or ThingKind.Half or ThingKind.Carrier)
