@@ -49,6 +49,11 @@ internal static class WalkLocks
                 }
             );
             var after = BenchWalk.After(scene, state, steps[i].Acts);
+            if (ReferenceEquals(after.Conditions, state.Conditions))
+            {
+                state = after;
+                continue;
+            }
             foreach (var (thing, condition) in after.Conditions)
             {
                 var before = state.Conditions.GetValueOrDefault(thing, condition);
