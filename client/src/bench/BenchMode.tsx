@@ -75,13 +75,7 @@ function Bench({ job, station }: { job: JobView; station: Station | 'restore' })
     ArrowLeft: () => s.look(-1),
     ArrowRight: () => s.look(1),
   })
-  if (!step)
-    return (
-      <ErrorNotice
-        error={new Error('This station has no steps yet. Go back to the desk and choose a block.')}
-        again={desk}
-      />
-    )
+  if (!step) return <NoSteps station={station} desk={desk} />
   const lit = { ...props, own: (hand?.parts ? { ...(own as object | undefined), lit: hand.parts } : own) as never }
   return (
     <div className="bench bg-card text-ink" data-bench={step.id}>
@@ -105,6 +99,28 @@ function Bench({ job, station }: { job: JobView; station: Station | 'restore' })
       </div>
       <Pedals station={station} s={s} done={hand?.done ?? step.done} press={press} desk={desk} />
       <TogetherDialog s={s} />
+    </div>
+  )
+}
+
+/** A station that waits for a block, or a job of which nothing is off. */
+function NoSteps({ station, desk }: { station: Station | 'restore'; desk: () => void }) {
+  const back = station === 'restore'
+  return (
+    <div className="flex h-full flex-col items-start justify-center gap-6 bg-card px-10 text-ink" data-bench="none">
+      <h1 className="font-bold text-[clamp(38px,4.2vw,72px)] leading-[1.07]">
+        {back ? 'Nothing to put back' : `${stationName(station)} has no steps yet`}
+      </h1>
+      <p className="text-[26px] text-soft">
+        {back ? 'It stands as it came.' : 'Choose a block at the desk, then they stand here.'}
+      </p>
+      <button
+        type="button"
+        onClick={desk}
+        className="min-h-[72px] rounded-[3px] bg-copper px-7 text-[30px] font-bold text-on-copper"
+      >
+        To the desk <kbd className="num text-[18px] font-normal">Esc</kbd>
+      </button>
     </div>
   )
 }

@@ -198,7 +198,10 @@ public static class Needs
                 case Verb.Measure:
                     return state.Is(ThingId.Power, Condition.PowerOn) ? null : new(NeedCode.Order, [ThingId.Power]);
                 case Verb.Start or Verb.Turn or Verb.Fasten or Verb.Plug or Verb.Spread or Verb.Fit or Verb.Join:
-                    if (If(Thing.On.Where(o => !Rests(o)).Concat(BeforePlate()), NeedCode.Order) is { } first)
+                    if (
+                        If(Thing.On.Where(o => !Rests(o)).Concat(BeforePlate()).Concat(NotThere()), NeedCode.Order) is
+                        { } first
+                    )
                         return first;
                     // new screws are started by hand; those of the stock go back into their own threads
                     return
@@ -267,6 +270,24 @@ public static class Needs
                     && !state.Is(t.Id, Condition.Home)
                 )
                 .Select(t => t.Id);
+        }
+
+        /// <summary>
+        /// Stock pieces that are not in their place while their screws go back: every one that is wanted again; on the
+        /// way to a block at least one, because the block may stand in for the other.
+        /// </summary>
+        private IEnumerable<ThingId> NotThere()
+        {
+            var (scene, state) = (Scene, State);
+            var own = Act.Do is Verb.Start or Verb.Fasten && scene.Find(new(ThingKind.Block, Act.Thing.Owner)) is null;
+            if (!own)
+                return [];
+            List<ThingId> held =
+            [
+                .. Thing.Holds.Where(h => h.Kind == ThingKind.Piece && (!scene.IsBack || scene.Find(h)!.Wanted)),
+            ];
+            var off = held.FindAll(h => !state.Is(h, Condition.On));
+            return scene.IsBack || off.Count == held.Count ? off : [];
         }
 
         /// <summary>Screws of a block's front that are not home while its back plate is to go on.</summary>

@@ -9,7 +9,7 @@ using FaithfulBracket.Core.Teardown;
 namespace FaithfulBracket.Core.Care;
 
 /// <param name="RepasteMonths">By the paste's kind, capped by the shop.</param>
-/// <param name="Restore">Back to stock, step by step, from the finished state.</param>
+/// <param name="Restore">Back to stock, step by step, from where the job stands; empty until that is asked for.</param>
 public sealed record CareResult(int RepasteMonths, IReadOnlyList<WorkStep> Restore, StationPlan Sheet)
 {
     /// <summary>What became of the stock parts, in sentences; null in a record from before this was told.</summary>

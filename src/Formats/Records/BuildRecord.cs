@@ -261,7 +261,7 @@ public static partial class BuildRecord
             s.Append("<h2>Back to stock, step by step</h2><ol>")
                 .AppendJoin(
                     "",
-                    plan.Care.Restore.Select(x => $"<li>{E(x.Title)}{(x.Driver is { } d ? $", with {E(d)}" : "")}")
+                    plan.Care.Restore.Select(x => $"<li>{E(x.Told)}{(x.Driver is { } d ? $", with {E(d)}" : "")}")
                 )
                 .Append("</ol>");
     }

@@ -4,6 +4,7 @@ using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Pads.Seating;
 using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Core.Plans.Back;
 using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Store;
@@ -44,6 +45,39 @@ internal sealed class JobPlans(
     private const int MostKept = 500;
 
     private readonly ConcurrentDictionary<long, PlannedJob> _kept = new();
+    private readonly ConcurrentDictionary<long, Back> _standing = new();
+
+    /// <summary>A job's plan with the way back from what was signed of it.</summary>
+    private sealed record Back(PlannedJob From, IReadOnlySet<StepId> Signed, PlannedJob Planned);
+
+    /// <summary>The job with the way back from where it stands now.</summary>
+    /// <exception cref="NotHereException">No such job, or a document of it is gone.</exception>
+    public PlannedJob Standing(long id, CancellationToken cancel)
+    {
+        var planned = Of(id, cancel);
+        return Stands(planned, StepStands.Signed(SignDesk.Read(planned.Plan, signOffs.Events(id))));
+    }
+
+    /// <summary>
+    /// The job with the way back from where its signed steps leave it; a finished one with that which it was finished
+    /// with.
+    /// </summary>
+    public PlannedJob Stands(PlannedJob planned, IReadOnlySet<StepId> signed)
+    {
+        if (planned.Finished)
+            return planned;
+        if (
+            _standing.TryGetValue(planned.Row.Id, out var kept)
+            && ReferenceEquals(kept.From, planned)
+            && kept.Signed.SetEquals(signed)
+        )
+            return kept.Planned;
+        var stands = planned with { Plan = BackPlan.Onto(planned.Order, planned.Plan, planned.Sheets.AsFound, signed) };
+        if (_standing.Count > MostKept)
+            _standing.Clear();
+        _standing[planned.Row.Id] = new(planned, signed, stands);
+        return stands;
+    }
 
     /// <exception cref="NotHereException">No such job, or a document of it is gone.</exception>
     public PlannedJob Of(long id, CancellationToken cancel = default)

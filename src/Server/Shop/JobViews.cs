@@ -106,9 +106,10 @@ internal sealed class JobViews(
     public JobView View(long id, CancellationToken cancel = default)
     {
         var planned = plans.Of(id, cancel);
-        var (row, plan) = (planned.Row, planned.Plan);
+        var row = planned.Row;
         var events = signOffs.Events(id);
-        var read = SignDesk.Read(plan, events);
+        var read = SignDesk.Read(planned.Plan, events);
+        var plan = plans.Stands(planned, StepStands.Signed(read)).Plan;
         var stands = StepStands.Of(plan.Steps, read, planned.Documents);
         return new(
             row.Id,

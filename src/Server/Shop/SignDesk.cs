@@ -75,6 +75,7 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs, LocalTimes tim
             (planned, stand) =>
             {
                 var events = Read(planned.Plan, stand.Events);
+                planned = plans.Stands(planned, StepStands.Signed(events));
                 RefuseLostRace(stand.Events, id, seen);
                 RefuseStanding(planned, events, id);
                 switch (SignOff.Sign(planned.Plan, StepStands.Signed(events), id, count, overrideReason))
@@ -121,6 +122,7 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs, LocalTimes tim
             {
                 var before = Read(planned.Plan, stand.Events);
                 var signed = StepStands.Signed(before);
+                planned = plans.Stands(planned, signed);
                 RefuseLostRace(stand.Events, id, seen);
                 foreach (var s in with)
                     if (versions.TryGetValue(s.ToString(), out var version))
@@ -274,7 +276,7 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs, LocalTimes tim
         }
     }
 
-    private static SignWrite Signed(
+    private SignWrite Signed(
         PlannedJob planned,
         JobStandRow stand,
         NewStepEvent asked,
@@ -303,7 +305,7 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs, LocalTimes tim
     /// <summary>
     /// With the finished job as it is signed, where nothing is left to sign or to look at again after these events.
     /// </summary>
-    private static SignWrite Finishing(PlannedJob planned, SignWrite write, IReadOnlyList<SignEvent> before)
+    private SignWrite Finishing(PlannedJob planned, SignWrite write, IReadOnlyList<SignEvent> before)
     {
         if (planned.Finished)
             return write;
@@ -323,7 +325,11 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs, LocalTimes tim
             ? write with
             {
                 Record = JsonSerializer.Serialize(
-                    new JobRecord(planned.Order, planned.Plan, planned.Documents),
+                    new JobRecord(
+                        planned.Order,
+                        plans.Stands(planned, StepStands.Signed(after)).Plan,
+                        planned.Documents
+                    ),
                     DocumentJson.Options
                 ),
             }

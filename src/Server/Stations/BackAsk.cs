@@ -47,12 +47,14 @@ internal sealed record BackAsk(StepId? After, IReadOnlyList<ThingId> Keep)
     /// <exception cref="InputException">The plan has no such step, or the bench no such thing.</exception>
     public BackPlan Plan(JobContext context, JobPlan plan)
     {
-        if (After is { } after && plan.Steps.All(s => s.Id != after))
-            throw new InputException("/back/after", $"The plan has no step \"{after}\".");
+        List<WorkStep> steps = [.. plan.Steps];
+        var last = After is { } after ? steps.FindIndex(s => s.Id == after) : steps.Count - 1;
+        if (last < 0)
+            throw new InputException("/back/after", $"The plan has no step \"{After}\".");
         var scene = BenchScene.Of(context.Order, plan);
         for (var i = 0; i < Keep.Count; i++)
             if (scene.Find(Keep[i]) is null)
                 throw new InputException($"/back/keep/{i}", $"There is no {Keep[i]} on this bench.");
-        return BackPlan.Of(context.Order, plan, scene, context.AsFound, After, Keep);
+        return BackPlan.Of(context.Order, plan, scene, context.AsFound, steps.GetRange(0, last + 1), Keep);
     }
 }

@@ -153,7 +153,7 @@ internal static class PaperEndpoints
         HttpRequest request
     )
     {
-        var planned = plans.Of(id);
+        var planned = plans.Standing(id, request.HttpContext.RequestAborted);
         var step =
             planned.Plan.Find(JobEndpoints.IdOf(body.StepId, "/stepId"))
             ?? throw new InputException("/stepId", $"The plan has no step \"{body.StepId}\".");

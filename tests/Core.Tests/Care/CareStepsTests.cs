@@ -3,6 +3,7 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads.Stock;
 using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Core.Plans.Back;
 using Xunit;
 
 namespace FaithfulBracket.Core.Tests;
@@ -45,9 +46,10 @@ public class CareStepsTests
             Order = WorkOrder.Plain(card ?? Card, Sample.Block()),
             Drawer = new() { Materials = [Sample.Soft], Pastes = [new("t", Sample.Grey, 5, 18)] },
         };
-        var plan = JobPlanner.Plan(with?.Invoke(job) ?? job);
+        var asked = with?.Invoke(job) ?? job;
+        var plan = JobPlanner.Plan(asked);
         Assert.Empty(plan.Troubles);
-        return plan;
+        return BackPlan.Onto(asked.Order, plan, asked.AsFound);
     }
 
     private static WorkStep Back(JobPlan plan, string target) =>
@@ -231,7 +233,7 @@ public class CareStepsTests
             }
         );
         Assert.Empty(plan.Troubles);
-        return plan;
+        return BackPlan.Onto(order, plan, []);
     }
 
     [Fact]
@@ -304,11 +306,23 @@ public class CareStepsTests
         };
         Assert.Equal(4, Back(Plan(WorkOrder.Plain(Card, two)), "block").Count);
         var clipped = block with { Plates = [block.Plates[0] with { Holes = [] }] };
-        var off = JobPlanner
-            .Plan(new() { Order = WorkOrder.Plain(Card, clipped) })
-            .Care.Restore.Single(s => s.Id.Target == "restore-block");
+        var loose = WorkOrder.Plain(Card, clipped);
+        var off = Back(BackPlan.Onto(loose, JobPlanner.Plan(new() { Order = loose }), []), "block");
         Assert.Equal("Take the block off: what holds it let loose evenly, in a cross", off.Title);
         Assert.Equal(((int?)null, (CountOf?)null), (off.Count, off.Counted));
+    }
+
+    [Fact]
+    public void The_way_back_begins_where_the_job_stands()
+    {
+        var order = WorkOrder.Plain(Card, Sample.Block());
+        var plan = Plan();
+        Assert.Empty(BackPlan.Onto(order, plan, [], new HashSet<StepId>()).Care.Restore);
+        var lifted = plan.Steps.TakeWhile(s => s.Station <= Station.Teardown).Select(s => s.Id).ToHashSet();
+        var targets = BackPlan.Onto(order, plan, [], lifted).Care.Restore.Select(s => s.Id.Target).ToList();
+        Assert.DoesNotContain("restore-drain", targets);
+        Assert.DoesNotContain("restore-block", targets);
+        Assert.Contains("restore-back-cooler", targets);
     }
 
     [Fact]

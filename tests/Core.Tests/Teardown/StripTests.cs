@@ -5,6 +5,7 @@ using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Mount;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Core.Plans.Back;
 using FaithfulBracket.Core.Prep;
 using FaithfulBracket.Core.Teardown;
 using Xunit;
@@ -74,7 +75,8 @@ public class StripTests
         var plan = TeardownPlanner.Plan(Bare with { Assembly = assembly }, record);
         Assert.Equal(record, plan.Steps.Select(s => s.Target));
         Assert.Equal(record.AsEnumerable().Reverse(), plan.Restore.Select(r => r.Target));
-        var job = JobPlanner.Plan(Reckon.Job(Bare with { Assembly = assembly }) with { TeardownOrder = record }).Care;
+        var asked = Reckon.Job(Bare with { Assembly = assembly }) with { TeardownOrder = record };
+        var job = BackPlan.Onto(asked.Order, JobPlanner.Plan(asked), []).Care;
         Assert.Equal(
             record.AsEnumerable().Reverse().Select(t => $"restore-back-{t}"),
             job.Restore.Select(s => s.Id.Target).Where(i => i.StartsWith("restore-back-", StringComparison.Ordinal))

@@ -69,11 +69,17 @@ function Restore({ job }: { job: JobView }) {
         tabIndex={0}
         className="traveller-ledger scroll-thin min-h-0 overflow-y-auto border-l border-rule bg-card px-4 py-3.5"
       >
-        <Head sub="Drained first, then what went on comes off; then the strip-down backwards, on new pads as thick as the old ones were found.">
+        <Head
+          sub={
+            s.steps.length === 0
+              ? 'It stands as it came. From the first screw that is signed out the way back to here stands on this page.'
+              : 'What went on comes off first, then the strip-down is read backwards, on new pads as thick as the old ones were.'
+          }
+        >
           {s.allSigned
             ? 'Back to stock'
             : s.steps.length === 0
-              ? 'Nothing recorded yet'
+              ? 'Nothing is off yet'
               : `${s.steps.filter((x) => !s.signed.has(x.id)).length} steps to stock`}
         </Head>
         {s.step?.detail && (
@@ -89,17 +95,25 @@ function Restore({ job }: { job: JobView }) {
             ))}
           </Section>
         )}
-        <Section title="Order">
-          <StepList s={s} />
-        </Section>
-        {here.teardown && (
+        {s.steps.length > 0 && (
+          <Section title="Order">
+            <StepList s={s} />
+          </Section>
+        )}
+        {here.teardown && s.steps.length > 0 && (
           <Section title="Tray">
             <TrayMap tray={here.teardown.tray} lit={s.step?.targets} />
           </Section>
         )}
       </aside>
       <div className="traveller-line">
-        <StepLine job={job} here={here} s={s} onBench={bench} note={note} setNote={setNote} />
+        {s.steps.length > 0 ? (
+          <StepLine job={job} here={here} s={s} onBench={bench} note={note} setNote={setNote} />
+        ) : (
+          <footer className="flex min-h-[92px] items-center bg-line px-5 text-on-line">
+            <p className="text-[19px]">Nothing to put back.</p>
+          </footer>
+        )}
       </div>
     </div>
   )

@@ -92,15 +92,18 @@ internal sealed class BackSteps(
 
     private void Power()
     {
+        var wet = State.Is(ThingId.Loop, Condition.Tight, Condition.Filled, Condition.Bled);
         Write(
             Step("power", StepKind.PowerOff, "Power off, unplug, press the switch to drain", "Power is off") with
             {
                 Detail = "Touch earthed metal or wear a corded wrist strap.",
-                Caution = "Coolant on a live board ends it.",
+                Caution = wet
+                    ? "Coolant on a live board ends it."
+                    : "Power supplies are never opened: that is licensed work.",
             },
             State.Is(ThingId.Power, Condition.PowerOn) ? [new(Verb.PowerOff, ThingId.Power)] : []
         );
-        if (State.Is(ThingId.Loop, Condition.Tight, Condition.Filled, Condition.Bled))
+        if (wet)
             Write(
                 Step(
                     "drain",

@@ -35,22 +35,48 @@ public sealed record BackPlan(
     BenchState Start
 )
 {
+    /// <summary>The plan with the way back from what its signed steps made of the bench.</summary>
+    /// <param name="signed">Null for all of them.</param>
+    public static JobPlan Onto(
+        WorkOrder order,
+        JobPlan plan,
+        IReadOnlyList<AsFoundPad> asFound,
+        IReadOnlySet<StepId>? signed = null
+    )
+    {
+        // what nobody described cannot be put back
+        if (plan.Teardown.Boards.Count == 0)
+            return plan;
+        var back = Of(
+            order,
+            plan,
+            BenchScene.Of(order, plan),
+            asFound,
+            signed is null ? null : [.. plan.Steps.Where(s => signed.Contains(s.Id))]
+        );
+        // nor need what nobody has touched
+        var untouched = back.Steps.All(s => s.Kind is StepKind.PowerOff or StepKind.Run);
+        return plan with
+        {
+            Care = plan.Care with { Restore = untouched ? [] : back.Steps, Lost = LostWords.Of(order, back.Cannot) },
+        };
+    }
+
     /// <param name="order">As it is planned.</param>
     /// <param name="plan">With the acts of every step.</param>
     /// <param name="scene">The bench on the way there.</param>
-    /// <param name="after">The last step that was done; null for all of them.</param>
+    /// <param name="done">Steps that were done, in working order; null for all of them.</param>
     /// <param name="keep">What stays as it is.</param>
     public static BackPlan Of(
         WorkOrder order,
         JobPlan plan,
         Scene scene,
         IReadOnlyList<AsFoundPad> asFound,
-        StepId? after = null,
+        IReadOnlyList<WorkStep>? done = null,
         IReadOnlyList<ThingId>? keep = null
     )
     {
-        List<WorkStep> steps = [.. plan.Steps];
-        var done = after is { } last ? steps.GetRange(0, steps.FindIndex(s => s.Id == last) + 1) : steps;
+        done ??= [.. plan.Steps];
         var stands = BenchWalk.After(scene, BenchState.Of(scene), done.SelectMany(s => s.Acts));
         var contacts = StockContacts.Of(order, asFound);
         var kept = (keep ?? []).ToHashSet();
