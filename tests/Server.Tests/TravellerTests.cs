@@ -149,6 +149,23 @@ public sealed class TravellerTests(DemoServer demo) : IClassFixture<DemoServer>
     }
 
     [Fact]
+    public async Task What_does_not_go_together_in_a_socket_is_told_where_it_stands()
+    {
+        foreach (var (field, document) in ((string, string)[])[("processor", "boards/tern-460-r2"), ("socket", "sockets/gull")])
+        {
+            var body = await OnSocketAsync();
+            body["seat"]![field] = await DocumentAsync($"/api/{document}");
+            var refused = await _server.PostAsync("/api/compute/traveller", body.ToJsonString());
+            Assert.Equal(HttpStatusCode.UnprocessableEntity, refused.StatusCode);
+            Assert.Contains(
+                $"\"/seat/{field}\"",
+                await refused.Content.ReadAsStringAsync(TestContext.Current.CancellationToken),
+                StringComparison.Ordinal
+            );
+        }
+    }
+
+    [Fact]
     public async Task A_processor_that_loses_its_lid_is_planned_and_so_is_its_way_back()
     {
         var body = await OnSocketAsync();

@@ -104,6 +104,10 @@ internal static class OrderBodies
                 : shop.Sockets.GetValueOrDefault(name ?? "");
         var (bare, turn) = (seat?.Flag("bare", false) ?? false, seat?.OptionalNumber("turnDeg", -360, 360));
         seat?.End();
+        if (processor is { Kind: not BoardKind.Processor })
+            seat!.Fault("processor", "Expected a board document of kind processor.");
+        if (socket is not null && !alone && at.Board.Socket is { } own && own != socket.Id)
+            seat!.Fault("socket", $"The board has socket \"{own}\", not \"{socket.Id}\".");
         if (processor is null)
             return order;
         if (socket is null)
