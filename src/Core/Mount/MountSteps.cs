@@ -384,6 +384,7 @@ internal static class MountSteps
                     new(FormattableString.Invariant($"{m.AdvanceMm:0.00} mm"), "further in"),
                 ],
                 Caution = m.Strips ? "This screw strips first: stop." : null,
+                Home = m.Home,
             };
         }
 

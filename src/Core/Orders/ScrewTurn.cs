@@ -18,4 +18,8 @@ public sealed record ScrewTurn(string Hole, int Number, string Thing, string Whe
 
     /// <summary>What can break at this one; null where the pass says it all.</summary>
     public string? Caution { get; init; }
+
+    /// <summary>Whether it is home afterwards, and turned no further.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public bool Home { get; init; }
 }

@@ -8,7 +8,6 @@ using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Pads.Stock;
 using FaithfulBracket.Core.Paste;
-using FaithfulBracket.Core.Plans.Back;
 using FaithfulBracket.Core.Plans.Walk;
 using FaithfulBracket.Core.Prep;
 using FaithfulBracket.Core.Prove;
@@ -63,19 +62,18 @@ public static class JobPlanner
                 Evidence = evidence,
                 Schools = Schools.For(order),
                 Troubles = [.. teardown.Troubles, .. pads.Troubles, .. mount.Troubles],
-            },
-            c.AsFound
+            }
         );
     }
 
     /// <summary>The plan with the acts of every step.</summary>
-    private static JobPlan Walked(WorkOrder order, JobPlan plan, IReadOnlyList<AsFoundPad> asFound)
+    private static JobPlan Walked(WorkOrder order, JobPlan plan)
     {
         var scene = BenchScene.Of(order, plan);
-        var acted = StepActs.On(order, plan, scene, plan.Steps);
+        var (acted, beyond) = StepActs.On(order, plan, scene, plan.Steps);
         var walked = new Queue<WorkStep>(WalkLocks.On(scene, BenchState.Of(scene), acted));
         StationPlan On(StationPlan sheet) => sheet with { Steps = [.. sheet.Steps.Select(_ => walked.Dequeue())] };
-        var whole = plan with
+        return plan with
         {
             Match = plan.Match with { Sheet = On(plan.Match.Sheet) },
             Kit = plan.Kit with { Sheet = On(plan.Kit.Sheet) },
@@ -86,23 +84,9 @@ public static class JobPlanner
             Mount = plan.Mount with { Sheet = On(plan.Mount.Sheet) },
             Prove = plan.Prove with { Sheet = On(plan.Prove.Sheet) },
             Care = plan.Care with { Sheet = On(plan.Care.Sheet) },
-        };
-        return whole with
-        {
-            // what nobody described cannot be put back
-            Care =
-                plan.Teardown.Boards.Count == 0
-                    ? whole.Care
-                    : Back(order, whole.Care, BackPlan.Of(order, whole, scene, asFound)),
+            Troubles = [.. plan.Troubles, .. beyond],
         };
     }
-
-    private static CareResult Back(WorkOrder order, CareResult care, BackPlan back) =>
-        care with
-        {
-            Restore = back.Steps,
-            Lost = LostWords.Of(order, back.Cannot),
-        };
 
     /// <summary>What one pair of a job rests on: for the questions that change nothing.</summary>
     /// <returns>Null while no block is chosen, no paste is known, or the block can not come to rest.</returns>

@@ -35,6 +35,9 @@ public static class ProveStation
         int leakHoldS = DefaultLeakHoldS
     )
     {
+        // nothing to look at, fill or compare before a block is chosen
+        if (order.Pairs.Count == 0)
+            return new([], new(Station.Prove, "waits for a block", true, []));
         var proofs = Proofs(order, pads, readings);
         var cost = FormattableString.Invariant($"{pads.Pieces.Count} fresh pads and {paste.MassG:0.0} g of paste");
         return Result(proofs, [.. Steps(order, proofs, pads, ways, cost, seats ?? [], loop, leakHoldS)]);

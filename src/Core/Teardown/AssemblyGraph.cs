@@ -15,10 +15,25 @@ internal sealed class AssemblyGraph
     /// <summary>For each act the acts that must be done before it, as bits.</summary>
     public UInt128[] Before { get; }
 
+    /// <summary>For each piece's lift the screws that hold it, as bits; nothing for any other act.</summary>
+    public UInt128[] HeldBy { get; }
+
     private AssemblyGraph(IReadOnlyList<TeardownAct> acts)
     {
         Acts = acts;
         Before = new UInt128[acts.Count];
+        HeldBy = new UInt128[acts.Count];
+    }
+
+    /// <summary>Pieces that no screw holds any more and that are not lifted yet.</summary>
+    /// <param name="done">Acts done, one bit each.</param>
+    public int Loose(UInt128 done)
+    {
+        var loose = 0;
+        for (var i = 0; i < HeldBy.Length; i++)
+            if (HeldBy[i] != 0 && (HeldBy[i] & ~done) == 0 && (done >> i & 1) == 0)
+                loose++;
+        return loose;
     }
 
     /// <exception cref="InputException">Unknown ids, too many acts, or acts that wait for each other.</exception>
@@ -60,7 +75,11 @@ internal sealed class AssemblyGraph
             if (f.HiddenBy is { } cover)
                 Add(cover, f.Id, $"board/assembly/fasteners/{i}/hiddenBy");
             foreach (var p in f.Joins.Where(p => p != Assembly.BoardId))
+            {
                 Add(f.Id, p, $"board/assembly/fasteners/{i}/joins");
+                if (index.TryGetValue(p, out var held))
+                    graph.HeldBy[held] |= UInt128.One << index[f.Id];
+            }
         }
         for (var i = 0; i < source.Leads.Count; i++)
         {

@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
 
 namespace FaithfulBracket.Core.Teardown;
@@ -39,14 +40,62 @@ internal sealed class OrderSearch
 
     private readonly record struct State(UInt128 Done, int Face, int Driver);
 
-    /// <summary>Indices of the acts in order, and whether no better order exists.</summary>
+    /// <summary>
+    /// Indices of the acts in order, and whether no better order exists. Of equally good ones that in which two hands
+    /// hold what hangs by no screw while the board is turned.
+    /// </summary>
     public (List<int> Order, bool Proven) Solve(CancellationToken cancel)
     {
-        var cost = new Dictionary<State, int>();
-        var from = new Dictionary<State, State>();
         var start = new State(0, -1, -1);
-        cost[start] = 0;
         var (beam, least) = Beam(start, cancel);
+        var (order, proven) = Best(start, least, cancel);
+        order ??= beam;
+        return
+            MostLoose(order) > BenchState.Hands
+            && Best(start, Cost(order) + 1, cancel, BenchState.Hands).Order is { } held
+            ? (held, proven)
+            : (order, proven);
+    }
+
+    /// <summary>Most pieces that hang by no screw while the board is turned over.</summary>
+    private int MostLoose(List<int> order)
+    {
+        var (done, most) = (UInt128.Zero, 0);
+        for (var i = 0; i < order.Count; i++)
+        {
+            if (i > 0 && _graph.Acts[order[i]].Face != _graph.Acts[order[i - 1]].Face)
+                most = Math.Max(most, _graph.Loose(done));
+            done |= UInt128.One << order[i];
+        }
+        return most;
+    }
+
+    private int Cost(List<int> order)
+    {
+        var cost = 0;
+        Face? face = null;
+        string? driver = null;
+        foreach (var act in order.Select(i => _graph.Acts[i]))
+        {
+            cost += face is { } f && f != act.Face ? FlipCost : 0;
+            cost += driver is not null && act.Driver is not null && act.Driver != driver ? 1 : 0;
+            (face, driver) = (act.Face, act.Driver ?? driver);
+        }
+        return cost;
+    }
+
+    /// <param name="least">Only what costs less is looked for.</param>
+    /// <param name="hands">How many loose pieces a turn of the board may have.</param>
+    /// <returns>Null where there is none, and whether that is certain.</returns>
+    private (List<int>? Order, bool Proven) Best(
+        State start,
+        int least,
+        CancellationToken cancel,
+        int hands = int.MaxValue
+    )
+    {
+        var cost = new Dictionary<State, int> { [start] = 0 };
+        var from = new Dictionary<State, State>();
         var queue = new PriorityQueue<State, (int, int)>();
         queue.Enqueue(start, (Bound(start), 0));
         var serial = 0;
@@ -60,11 +109,13 @@ internal sealed class OrderSearch
             if (state.Done == _all)
                 return (Unroll(state, from), true);
             if (++serial > _budget)
-                return (beam, false);
+                return (null, false);
+            var firm = hands == int.MaxValue || _graph.Loose(state.Done) <= hands;
             foreach (var (next, extra) in Next(state))
             {
                 if (
-                    spent + extra + Bound(next) >= least
+                    !firm && extra >= FlipCost
+                    || spent + extra + Bound(next) >= least
                     || cost.TryGetValue(next, out var known) && known <= spent + extra
                 )
                     continue;
@@ -74,7 +125,7 @@ internal sealed class OrderSearch
                 queue.Enqueue(next, (spent + extra + Bound(next), -(int)UInt128.PopCount(next.Done)));
             }
         }
-        return (beam, true);
+        return (null, true);
     }
 
     /// <summary>A good order and what it costs: of all states after one, two, three … choices, the best few are carried on.</summary>

@@ -4,7 +4,6 @@ using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Plans;
 using FaithfulBracket.Core.Plans.Back;
 using FaithfulBracket.Core.Plans.Walk;
-using FaithfulBracket.Formats.Documents;
 using Xunit;
 
 namespace FaithfulBracket.Core.Tests;
@@ -12,13 +11,6 @@ namespace FaithfulBracket.Core.Tests;
 /// <summary>Every plan of the demo's boards and blocks walked from the stock state to a closed one, and plans that lack an act.</summary>
 public class BenchWalkTests
 {
-    private static string Demo(string kind, string id) =>
-        Path.Combine(AppContext.BaseDirectory, "../../../../../demo", kind, $"{id}.{kind[..^1]}.json");
-
-    private static Board Board(string id) => BoardReader.Read(File.ReadAllBytes(Demo("boards", id)));
-
-    private static Blocks.Block Block(string id) => BlockReader.Read(File.ReadAllBytes(Demo("blocks", id)));
-
     private static (Scene Scene, List<WalkStep> Steps, JobPlan Plan) Plan(
         WorkOrder order,
         params (string, string)[] ways
@@ -44,7 +36,10 @@ public class BenchWalkTests
     private static Contradiction? Walk(Scene scene, IReadOnlyList<WalkStep> steps) =>
         BenchWalk.Run(scene, BenchState.Of(scene), steps).Contradiction;
 
-    private static readonly WorkOrder Plain = WorkOrder.Plain(Board("tern-460-r2"), Block("brineworks-full-460"));
+    private static readonly WorkOrder Plain = WorkOrder.Plain(
+        Demo.Board("tern-460-r2"),
+        Demo.Block("brineworks-full-460")
+    );
 
     public static TheoryData<string, string> Pairs =>
         new()
@@ -61,7 +56,7 @@ public class BenchWalkTests
     [MemberData(nameof(Pairs))]
     public void A_card_is_walked_from_stock_to_closed_whatever_way_is_chosen(string board, string block)
     {
-        var order = WorkOrder.Plain(Board(board), Block(block));
+        var order = WorkOrder.Plain(Demo.Board(board), Demo.Block(block));
         foreach (
             var ways in (ReadOnlySpan<(string, string)[]>)
                 [
@@ -92,11 +87,12 @@ public class BenchWalkTests
     [MemberData(nameof(Pairs))]
     public void The_way_back_is_walked_from_wherever_the_job_stands(string board, string block)
     {
-        var order = WorkOrder.Plain(Board(board), Block(block));
+        var order = WorkOrder.Plain(Demo.Board(board), Demo.Block(block));
         var (scene, _, plan) = Plan(order);
         foreach (var after in plan.Steps.Where(s => s.Acts.Count > 0))
         {
-            var back = BackPlan.Of(order, plan, scene, [], after.Id);
+            List<WorkStep> done = [.. plan.Steps.TakeWhile(s => s.Id != after.Id), after];
+            var back = BackPlan.Of(order, plan, scene, [], done);
             var (end, contradiction) = BenchWalk.Run(
                 back.Scene,
                 back.Start,
@@ -133,7 +129,7 @@ public class BenchWalkTests
     [MemberData(nameof(Pairs))]
     public void Signed_is_what_the_bench_allows_and_nothing_else(string board, string block)
     {
-        var order = WorkOrder.Plain(Board(board), Block(block));
+        var order = WorkOrder.Plain(Demo.Board(board), Demo.Block(block));
         var (scene, steps, plan) = Plan(order);
         List<WorkStep> all = [.. plan.Steps];
         var index = all.Select((s, i) => (s.Id, i)).ToDictionary(x => x.Id, x => x.i);

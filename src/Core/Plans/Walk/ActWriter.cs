@@ -16,6 +16,11 @@ internal sealed class ActWriter(WorkOrder order, Scene scene, BenchState start)
 
     public BenchState State { get; private set; } = start;
 
+    private readonly List<string> _beyond = [];
+
+    /// <summary>Names of what would fall when a board is turned over, because two hands hold other things by then.</summary>
+    public IReadOnlyList<string> Beyond => _beyond;
+
     /// <summary>Every step written so far.</summary>
     public IReadOnlyList<WorkStep> Steps => _steps;
 
@@ -111,8 +116,11 @@ internal sealed class ActWriter(WorkOrder order, Scene scene, BenchState start)
             State = State with { Up = State.Up.SetItem(board, face) };
         else if (up != face)
         {
-            foreach (var loose in Needs.Loose(scene, State, board).Take(BenchState.Hands))
+            var falling = Needs.Loose(scene, State, board);
+            foreach (var loose in falling.Take(BenchState.Hands))
                 Put(new(Verb.Hold, loose));
+            if (falling.Count > BenchState.Hands)
+                _beyond.AddRange(falling.Skip(BenchState.Hands).Select(NameOf));
             Put(new(Verb.TurnOver, new(ThingKind.Board, board)));
         }
     }

@@ -210,7 +210,7 @@ public static class BenchScene
             yield return new(new(ThingKind.Bracket, first.Board), Condition.InBox) { On = [id], Wanted = true };
         foreach (var header in block.Headers)
             yield return new(new(ThingKind.Lead, pair.Key, header), Condition.Free) { On = [id] };
-        foreach (var join in block.Joins)
+        foreach (var join in block.Joins.Where(j => OpenPorts.Other(order, pair, j) is not null))
             yield return new(new(ThingKind.Link, join.Id), Condition.InBox) { Wanted = true };
     }
 

@@ -19,13 +19,29 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
 
     private BenchState State => _writer.State;
 
-    /// <summary>All steps with their acts, in working order.</summary>
-    public static IReadOnlyList<WorkStep> On(WorkOrder order, JobPlan plan, Scene scene, IEnumerable<WorkStep> steps)
+    /// <summary>All steps with their acts, in working order, and what one person cannot hold.</summary>
+    public static (IReadOnlyList<WorkStep> Steps, IReadOnlyList<Trouble> Troubles) On(
+        WorkOrder order,
+        JobPlan plan,
+        Scene scene,
+        IEnumerable<WorkStep> steps
+    )
     {
         var acts = new StepActs(order, plan.Match, plan.Pads, scene);
         foreach (var step in steps)
             acts._writer.Write(step, () => acts.Do(step));
-        return acts._writer.Steps;
+        return (
+            acts._writer.Steps,
+            [
+                .. acts
+                    ._writer.Beyond.Distinct()
+                    .Select(name => new Trouble(
+                        Station.Teardown,
+                        null,
+                        $"More pieces hang by no screw than one person holds while the board is turned over: a second person holds the {name}."
+                    )),
+            ]
+        );
     }
 
     private void Do(WorkStep step)
@@ -303,14 +319,18 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
             step,
             pair,
             r =>
-                new(
-                    last ? Verb.Fasten : Verb.Turn,
+            {
+                // a ring with a shorter way is home before the others
+                var home = last || step.Turns.Where(t => r.Holes.Contains(t.Hole)).All(t => t.Home);
+                return new(
+                    home ? Verb.Fasten : Verb.Turn,
                     r.Id(pair.Key),
                     Count: r.Holes.Count,
-                    Turns: last ? null : Amount(step, r),
+                    Turns: home ? null : Amount(step, r),
                     At: r.Holes,
                     From: step.Face
-                )
+                );
+            }
         );
     }
 

@@ -1,0 +1,92 @@
+using System.Collections.Concurrent;
+using FaithfulBracket.Core.Bench;
+using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Core.Plans.Back;
+using FaithfulBracket.Core.Plans.Walk;
+using Xunit;
+
+namespace FaithfulBracket.Core.Tests;
+
+/// <summary>Orders by chance, walked from the stock state to a closed one and back from any place on the way.</summary>
+public class DrawnOrderTests
+{
+    private static int Number(string name, int otherwise) =>
+        int.TryParse(Environment.GetEnvironmentVariable(name), out var n) ? n : otherwise;
+
+    [Fact]
+    public void Whatever_is_ordered_is_walked_there_and_back()
+    {
+        var (from, count) = (Number("FB_DRAWN_FROM", 0), Number("FB_DRAWN", 200));
+        var found = new ConcurrentQueue<string>();
+        Parallel.For(
+            from,
+            from + count,
+            seed =>
+            {
+                try
+                {
+                    if (Contradiction(seed) is { } told)
+                        found.Enqueue($"{seed}: {told}");
+                }
+                catch (Exception e) when (e is not OperationCanceledException)
+                {
+                    found.Enqueue($"{seed}: {e}");
+                }
+            }
+        );
+        Assert.True(found.IsEmpty, string.Join("\n", found.Order()));
+    }
+
+    private static string? Contradiction(int seed)
+    {
+        var (order, ways) = DrawnOrder.Of(seed);
+        var plan = JobPlanner.Plan(
+            new()
+            {
+                Order = order,
+                Drawer = new()
+                {
+                    Materials = [Sample.Soft, Sample.Soft with { Id = "soft-3" }, Sample.Soft with { Id = "firm-6" }],
+                    Pads =
+                    [
+                        .. ((double[])[0.5, 1, 1.5, 2]).Select(t => new PadStock(
+                            $"s{t}",
+                            "soft-3",
+                            t,
+                            300,
+                            300,
+                            4,
+                            false
+                        )),
+                    ],
+                    Pastes = [new("t", Sample.Grey, 5, 24)],
+                },
+                Ways = ways,
+            }
+        );
+        // what cannot be stripped, and a block that clashes, is told and has no walk
+        if (plan.Troubles.Count > 0 || plan.Match.Order?.Verdict == Verdict.Clashes)
+            return null;
+        var scene = BenchScene.Of(order, plan);
+        var there = BenchWalk.Run(scene, BenchState.Of(scene), Walk(plan.Steps));
+        if (there.Contradiction is { } c)
+            return $"{Told([.. plan.Steps], c)} {order.Pieces[0].Board.Id} {string.Join("+", order.Pairs.Select(p => p.Block.Id))}";
+        List<WorkStep> steps = [.. plan.Steps];
+        var done = steps.GetRange(0, new Random(seed).Next(1, steps.Count + 1));
+        var back = BackPlan.Of(order, plan, scene, [], done);
+        var again = BenchWalk.Run(back.Scene, back.Start, Walk(back.Steps));
+        return again.Contradiction is { } b ? $"back after {done[^1].Id}: {Told(back.Steps, b)}" : null;
+    }
+
+    private static List<WalkStep> Walk(IEnumerable<WorkStep> steps) =>
+        [.. steps.Select(s => new WalkStep(s.Acts, s.Up))];
+
+    private static string Told(IReadOnlyList<WorkStep> steps, Contradiction c)
+    {
+        var step = c.Step < steps.Count ? steps[c.Step] : null;
+        return $"{step?.Id} act {c.Act} {(step is null ? null : $"{step.Acts[c.Act].Do} {step.Acts[c.Act].Thing}")} needs {c.Unmet.Code} {string.Join(", ", c.Unmet.Things)}";
+    }
+}
