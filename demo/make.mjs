@@ -1725,7 +1725,7 @@ const jobs = [
     paste: 'grey-standard',
     by: 'RV',
     signedStations: 2,
-    signedSteps: 2,
+    signedSteps: 7,
   },
   {
     title: 'Sirocco S2, chip and both rows',

@@ -171,7 +171,7 @@ export const jobs = [
     paste: 'grey-standard',
     by: 'ML',
     signedStations: 6,
-    signedSteps: 1,
+    signedSteps: 0,
     readings: [reading('ML', 'before', 21, null, 90, 101, 93, 275, null)],
   },
 ]

@@ -39,6 +39,29 @@ public sealed class TravellerTests(DemoServer demo) : IClassFixture<DemoServer>
         Assert.Equal("back", Text(twin.Single(e => Text(e, "thing") == "ribbon:R1"), "fate"));
     }
 
+    [Fact]
+    public async Task The_bench_is_told_as_it_lies_right_before_a_step()
+    {
+        var moment = await _server.GetAsync("/api/jobs/15/bench?step=mount.lower");
+        Assert.Equal("back", Text(moment.GetProperty("turn"), "up"));
+        Assert.Equal(
+            ["done", "done", "here", "done"],
+            moment.GetProperty("closes").GetProperty("items").EnumerateArray().Select(i => Text(i, "state"))
+        );
+        var paste = moment.GetProperty("open").EnumerateArray().First(e => Text(e, "text") == "paste is spread");
+        var spread = (await _server.GetAsync("/api/jobs/15/steps"))
+            .EnumerateArray()
+            .First(s => Text(s, "stepId") == "paste.U1");
+        Assert.Equal(Text(spread, "at"), Text(paste, "since"));
+        // nothing is about to be done to what is finished, and a step that is not there has no bench
+        var finished = await _server.GetAsync("/api/jobs/5/bench?step=mount.lower");
+        Assert.Equal(0, finished.GetProperty("boards").GetArrayLength());
+        var unknown = await _server.Http.GetAsync("/api/jobs/15/bench?step=mount.nothing", Cancel);
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, unknown.StatusCode);
+    }
+
+    private static CancellationToken Cancel => TestContext.Current.CancellationToken;
+
     private static string? Text(JsonElement e, string name) => e.GetProperty(name).GetString();
 
     private async Task<JsonObject> PlainAsync() =>
@@ -151,7 +174,10 @@ public sealed class TravellerTests(DemoServer demo) : IClassFixture<DemoServer>
     [Fact]
     public async Task What_does_not_go_together_in_a_socket_is_told_where_it_stands()
     {
-        foreach (var (field, document) in ((string, string)[])[("processor", "boards/tern-460-r2"), ("socket", "sockets/gull")])
+        foreach (
+            var (field, document) in ((string, string)[])
+                [("processor", "boards/tern-460-r2"), ("socket", "sockets/gull")]
+        )
         {
             var body = await OnSocketAsync();
             body["seat"]![field] = await DocumentAsync($"/api/{document}");

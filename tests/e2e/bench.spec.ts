@@ -280,3 +280,23 @@ test('every hole is in the ledger, and the tray map prints', async ({ page }) =>
     Math.abs((await map.boundingBox())!.width - (Number(/width="([\d.]+)mm"/.exec(svg)![1]) * 96) / 25.4),
   ).toBeLessThan(1)
 })
+
+test('before a turn-over the bench says what holds what, and for the last time what a block closes over', async ({
+  page,
+}) => {
+  // a card on two boards: the core between them hangs by screws from both sides
+  await page.goto(`${server.address}/job/7/teardown`)
+  await expect(ledger(page)).toContainText('Fin core between the boards: groups F3 and F4 hold it')
+  await expect(ledger(page).getByRole('img', { name: /before and after the turn/ })).toBeVisible()
+  // pads laid, paste spread: one step before the block is on
+  await page.goto(`${server.address}/job/15/mount/bench`)
+  await expect(bench(page)).toHaveAttribute('data-bench', 'mount.lower')
+  await expect(page.locator('[data-turn="back"]')).toContainText('13 pads: their tack holds them')
+  const last = page.getByRole('region', { name: 'Last chance before the block closes' })
+  await expect(last.getByRole('img', { name: 'done' })).toHaveCount(3)
+  await expect(last.getByRole('img', { name: 'in this step' })).toHaveCount(1)
+  await expect(page.getByRole('list', { name: 'Waiting open' })).toContainText(/Paste is spread\s*\d+ min/)
+  // the mat at the desk: the cooler lies over a card that nobody has opened, and names of what lies there
+  await page.goto(`${server.address}/job/2/teardown`)
+  await expect(page.locator('[data-over="fan and fin assembly, bracket"]')).toBeAttached()
+})

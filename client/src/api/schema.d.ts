@@ -3469,6 +3469,45 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query: {
+                    step: string;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BenchMoment"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/expect": {
         parameters: {
             query?: never;
@@ -6805,6 +6844,13 @@ export interface components {
             kind: null | components["schemas"]["JobKind"];
             kindName?: null | string;
         };
+        BenchMoment: {
+            step: components["schemas"]["StepId"];
+            boards: components["schemas"]["BoardMoment"][];
+            turn?: null | components["schemas"]["TurnRehearsal"];
+            closes?: null | components["schemas"]["LastChance"];
+            open: components["schemas"]["Exposure"][];
+        };
         /** @enum {unknown} */
         BetweenCode: "overlap" | "join-miss" | "spacing" | "ribbon" | "link-miss" | "slot";
         BetweenFault: {
@@ -6975,6 +7021,14 @@ export interface components {
         };
         /** @enum {unknown} */
         BoardKind: "graphics-card" | "mainboard" | "memory-module" | "console-board" | "processor";
+        BoardMoment: {
+            board: string;
+            up: null | components["schemas"]["Face"];
+            lies: components["schemas"]["LyingThing"][];
+            parts: components["schemas"]["PartMoment"][];
+            screws: components["schemas"]["ScrewsMoment"][];
+            leads: components["schemas"]["LeadMoment"][];
+        };
         BoardPose: {
             flipped: boolean;
             /** Format: double */
@@ -7156,6 +7210,13 @@ export interface components {
         };
         /** @enum {unknown} */
         CeilingRegion: "base" | "pocket" | "land";
+        ChanceItem: {
+            text: string;
+            state: components["schemas"]["ChanceState"];
+            by: null | components["schemas"]["StepId"];
+        };
+        /** @enum {unknown} */
+        ChanceState: "done" | "here" | "open";
         /** @enum {unknown} */
         Channel: "die" | "hotspot" | "memory" | "power-stages" | "coolant-in" | "coolant-out" | "room" | "flow" | "power" | "clock";
         Checked: {
@@ -7700,6 +7761,10 @@ export interface components {
             watts: number;
             /** Format: double */
             rangeK: number;
+        };
+        Exposure: {
+            text: string;
+            since: string;
         };
         /** @enum {unknown} */
         Face: "front" | "back";
@@ -8258,6 +8323,10 @@ export interface components {
             padMm?: null | number;
             metal?: null | string;
         };
+        LastChance: {
+            title: string;
+            items: components["schemas"]["ChanceItem"][];
+        };
         LayerRise: {
             layer: string;
             /** Format: double */
@@ -8327,6 +8396,13 @@ export interface components {
             at: null | components["schemas"]["Point2"];
             movesTo?: null | string;
             board?: null | string;
+        };
+        LeadMoment: {
+            thing: components["schemas"]["ThingId"];
+            name: string;
+            face: components["schemas"]["Face"];
+            plugged: boolean;
+            at: components["schemas"]["Point2"];
         };
         LeakResult: {
             /** Format: double */
@@ -8490,6 +8566,12 @@ export interface components {
             openedBy: components["schemas"]["StepId"];
             closedBy: null | components["schemas"]["StepId"];
             fate: null | components["schemas"]["Fate"];
+        };
+        LyingThing: {
+            thing: components["schemas"]["ThingId"];
+            name: string;
+            face: components["schemas"]["Face"];
+            stock: boolean;
         };
         Machine: {
             id: string;
@@ -8973,6 +9055,8 @@ export interface components {
             /** Format: double */
             bondKWPerMK?: null | number;
         };
+        /** @enum {unknown} */
+        PartCondition: "covered" | "dirty" | "clean" | "padded" | "pasted";
         PartEvidence: {
             part: string;
             /** Format: double */
@@ -9001,6 +9085,11 @@ export interface components {
         PartMarks: {
             part: string;
             marks: components["schemas"]["ImprintMark"][];
+        };
+        PartMoment: {
+            part: string;
+            face: components["schemas"]["Face"];
+            is: components["schemas"]["PartCondition"];
         };
         PassiveSink: {
             part: string;
@@ -9618,6 +9707,12 @@ export interface components {
             target?: null | components["schemas"]["TurnTarget"];
             facts: components["schemas"]["Fact"][];
             caution?: null | string;
+        };
+        ScrewsMoment: {
+            thing: components["schemas"]["ThingId"];
+            face: components["schemas"]["Face"];
+            home: boolean;
+            places: unknown[];
         };
         /** @enum {unknown} */
         SealVerdict: "whole" | "changed" | "foreign" | "no-record";
@@ -10477,7 +10572,21 @@ export interface components {
             text: string;
         };
         /** @enum {unknown} */
+        TurnHold: "screws" | "hand" | "tack" | "nothing";
+        /** @enum {unknown} */
         TurnManner: "right" | "overshoot" | "cross-thread" | "skipped";
+        TurnRehearsal: {
+            board: string;
+            up: components["schemas"]["Face"];
+            /** Format: double */
+            fromMm: number;
+            /** Format: double */
+            toMm: number;
+            things: components["schemas"]["TurnedThing"][];
+            /** Format: double */
+            handMm: number;
+            hand: string;
+        };
         /** @enum {unknown} */
         TurnState: "turning" | "met" | "overshoot" | "cross-thread" | "skipped" | "free";
         TurnTarget: {
@@ -10509,12 +10618,29 @@ export interface components {
             /** Format: double */
             facingDeg?: null | number;
         };
+        TurnedScrew: {
+            /** Format: int32 */
+            number?: null | number;
+            /** Format: double */
+            atMm: number;
+        };
         TurnedSpring: {
             id: string;
             /** Format: double */
             xMm: number;
             /** Format: double */
             yMm: number;
+        };
+        TurnedThing: {
+            name: string;
+            face: components["schemas"]["Face"];
+            heldBy: components["schemas"]["TurnHold"];
+            /** Format: double */
+            fromMm: number;
+            /** Format: double */
+            toMm: number;
+            screws: components["schemas"]["TurnedScrew"][];
+            text: string;
         };
         TwinCandidate: {
             boardId: string;

@@ -8,6 +8,9 @@ import { ScrewSymbol } from '../mat/ScrewSymbol'
 import { Counter } from '../stations/Counter'
 import { wayBack } from '../stations/care/wayBack'
 import { hereOf } from '../stations/here'
+import { ChanceList, TurnList, Waiting } from '../stations/moment/MomentSections'
+import { TurnPicture } from '../stations/moment/TurnPicture'
+import { type Moment, useMoment } from '../stations/moment/useMoment'
 import { PhotoButton } from '../stations/PhotoButton'
 import { RoomMat } from '../stations/RoomMat'
 import type { AtHand, Room, RoomProps } from '../stations/room'
@@ -41,6 +44,7 @@ function Bench({ job, station }: { job: JobView; station: Station | 'restore' })
   const flip = () => setTurned(face === 'front' ? 'back' : 'front')
   const here = hereOf(job, { board: step?.board ?? undefined, pair: step?.pair ?? undefined })
   const own = room.useOwn({ job, here, face })
+  const moment = useMoment(job, s.isSigned ? undefined : step?.id)
   const props = { job, here, s, face, select: () => {}, own: own as never }
   const timer = useTimers(job).find((t) => t.stepId === step?.id)
   // biome-ignore lint/correctness/useExhaustiveDependencies: every step begins on its own face
@@ -85,14 +89,30 @@ function Bench({ job, station }: { job: JobView; station: Station | 'restore' })
         hand={hand}
         room={room}
         props={props}
+        moment={moment}
         timerEnds={timer?.endsAt}
         start={start}
         meanwhile={meanwhile}
       />
-      <div className="bench-place flex min-h-0 min-w-0 flex-col">
+      <div className="bench-place flex min-h-0 min-w-0 flex-col bg-card">
         {hand?.picture ?? (
           <>
-            <RoomMat room={room} props={lit} label={`Place of the step on the ${face}`} onFlip={flip} big />
+            {moment?.turn && (
+              <figure className="mx-auto w-full max-w-[520px] px-4 pt-3" data-turn={moment.turn.up}>
+                <TurnPicture turn={moment.turn} />
+                <figcaption className="py-2">
+                  <TurnList turn={moment.turn} big />
+                </figcaption>
+              </figure>
+            )}
+            <RoomMat
+              room={room}
+              props={lit}
+              label={`Place of the step on the ${face}`}
+              onFlip={flip}
+              moment={moment}
+              big
+            />
             {room.bench?.Below && <room.bench.Below {...props} />}
           </>
         )}
@@ -138,6 +158,7 @@ function Words({
   hand,
   room,
   props,
+  moment,
   timerEnds,
   start,
   meanwhile,
@@ -147,6 +168,7 @@ function Words({
   hand: AtHand | null
   room: Room<never>
   props: RoomProps<never>
+  moment?: Moment
   timerEnds?: string
   start: () => void
   meanwhile: ReturnType<typeof useMeanwhile>
@@ -162,9 +184,12 @@ function Words({
       aria-label="Step"
       tabIndex={0}
     >
-      <p className="text-[22px] leading-tight text-soft">
-        {stationName(station)}, {s.index + 1} of {s.steps.length}
-      </p>
+      <div className="flex flex-wrap items-baseline justify-between gap-x-6 text-[22px] leading-tight text-soft">
+        <p>
+          {stationName(station)}, {s.index + 1} of {s.steps.length}
+        </p>
+        {moment && moment.open.length > 0 && <Waiting open={moment.open.slice(0, 1)} big />}
+      </div>
       {step.first && !s.isSigned && (
         <p className="border-l-[6px] border-amber bg-amber-wash px-4 py-2 text-[26px] font-semibold leading-tight">
           {step.first}
@@ -215,6 +240,12 @@ function Words({
         <div role="alert" className="border-l-[6px] border-plum pl-4 text-[24px] leading-tight text-plum">
           {s.refusal.message}
         </div>
+      )}
+      {moment?.closes && (
+        <section aria-label={moment.closes.title}>
+          <h2 className="text-[19px] text-soft">{moment.closes.title}</h2>
+          <ChanceList job={props.job} items={moment.closes.items} big />
+        </section>
       )}
       {step.detail && <p className="text-[25px] leading-snug">{step.detail}</p>}
       <div className="flex-1" />

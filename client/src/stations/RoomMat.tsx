@@ -1,4 +1,5 @@
 import type { Face } from '../api/client'
+import { BenchLayer, Over } from '../mat/BenchLayer'
 import { BlockLayer } from '../mat/BlockLayer'
 import { Mat } from '../mat/Mat'
 import { OtherBlocks } from '../mat/OtherBlocks'
@@ -6,6 +7,7 @@ import { placed } from '../mat/place'
 import { SeatLayer, seatPoints } from '../mat/SeatLayer'
 import { StepPlaces } from '../mat/StepPlaces'
 import type { Choice } from './here'
+import type { Moment } from './moment/useMoment'
 import type { Room, RoomProps, Tint } from './room'
 
 /** The board on the mat with what a room draws over it. */
@@ -15,6 +17,7 @@ export function RoomMat({
   label,
   onFlip,
   choose,
+  moment,
   big,
 }: {
   room: Room<never>
@@ -23,6 +26,8 @@ export function RoomMat({
   onFlip: () => void
   /** Turns to another board of the order; without it the board lies alone. */
   choose?: (c: Choice) => void
+  /** The bench right before the step. */
+  moment?: Moment
   big?: boolean
 }) {
   const { job, here, s, face, selected, select } = props
@@ -32,6 +37,7 @@ export function RoomMat({
   const focus = (big ? room.bench?.focus?.(props) : undefined) ?? seatPoints(here, s.step)
   const include = block && room.wide ? block.plates.flatMap((p) => placed(placement, p.outline as number[][])) : []
   const { pieces } = job.order
+  const lies = room.lies ? moment?.boards.find((b) => b.board === here.boardKey) : undefined
   const several = pieces.length > 1 && choose && !focus
   return (
     <Mat
@@ -52,11 +58,19 @@ export function RoomMat({
       tint={!big && room.tint ? room.tint(props) : lit}
       include={include}
       focus={focus}
-      legend={big ? undefined : room.legend}
+      legend={
+        big ? undefined : (
+          <>
+            {lies && <Over lies={lies} face={face} />}
+            {room.legend}
+          </>
+        )
+      }
       quiet={big || room.quiet}
     >
       {(p) => (
         <>
+          {lies && <BenchLayer board={board} lies={lies} p={p} quiet={big} />}
           <OtherBlocks job={job} here={here} p={p} />
           <SeatLayer here={here} p={p} block={!!room.block?.fill && !big} />
           {block && room.block && !big && <BlockLayer block={block} placement={placement} p={p} {...room.block} />}

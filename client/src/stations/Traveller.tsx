@@ -11,6 +11,8 @@ import { ErrorNotice, Loading } from '../ui/Notice'
 import { useNow } from '../ui/useNow'
 import { type Choice, hereOf } from './here'
 import { LookAgain } from './LookAgain'
+import { MomentSections } from './moment/MomentSections'
+import { useMoment } from './moment/useMoment'
 import { OrderBar, useOrderKeys } from './OrderBar'
 import { RoomMat } from './RoomMat'
 import { Route } from './Route'
@@ -49,6 +51,7 @@ function Sheet({ job, station }: { job: JobView; station: Station }) {
   })
   const own = room.useOwn({ job, here, face: shown })
   const props: RoomProps<never> = { job, here, s, face: shown, selected, select, own: own as never }
+  const moment = useMoment(job, s.step?.id)
   const bench = () => go(`/job/${job.id}/${station}/bench`)
   const running = useTimers(job).find((t) => t.stepId === s.step?.id)
   const roomKeys = room.keys?.(props) ?? {}
@@ -80,6 +83,12 @@ function Sheet({ job, station }: { job: JobView; station: Station }) {
       roomKeys.Escape?.(e)
     },
   })
+  /** Turns to a step, in its own station. */
+  const lookAt = (stepId: string) => {
+    const at = job.steps.find((x) => x.stepId === stepId)?.station
+    if (at === station) s.lookAt(stepId)
+    else if (at) go(`/job/${job.id}/${at}`)
+  }
   const view = room.view?.shows(here) ? room.view : undefined
   return (
     <div className="traveller">
@@ -107,6 +116,7 @@ function Sheet({ job, station }: { job: JobView; station: Station }) {
               label={`${here.board.model}, ${station}`}
               onFlip={flip}
               choose={choose}
+              moment={moment}
             />
             {room.Below && <room.Below {...props} />}
           </>
@@ -123,6 +133,7 @@ function Sheet({ job, station }: { job: JobView; station: Station }) {
           </Button>
         )}
         <LookAgain job={job} station={station} s={s} />
+        {!s.isSigned && <MomentSections job={job} moment={moment} look={lookAt} />}
         <room.Ledger {...props} />
         <Ways job={job} station={station} s={s} />
       </aside>

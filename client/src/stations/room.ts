@@ -62,6 +62,8 @@ export interface Room<Own = unknown> {
   block?: BlockLook
   /** Parts to tint; the step's targets in copper when absent. */
   tint?: (p: RoomProps<Own>) => Tint
+  /** Whether the mat shows how the bench lies at the step: what is over the board, which faces are clean. */
+  lies?: boolean
   /** Whether the whole block has to be in view. */
   wide?: boolean
   /** Whether parts go unlabelled, because the overlay labels them. */

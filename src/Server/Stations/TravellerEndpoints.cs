@@ -1,9 +1,12 @@
+using FaithfulBracket.Core;
 using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Core.Plans.Moment;
 using FaithfulBracket.Core.Plans.Walk;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace FaithfulBracket.Server.Stations;
@@ -65,6 +68,32 @@ internal static class TravellerEndpoints
         var job = app.MapGroup("/api/jobs/{id:long}").WithTags("jobs");
         job.MapGet("/steps", Steps);
         job.MapGet("/loose-ends", Open);
+        job.MapGet("/bench", Moment);
+    }
+
+    /// <summary>The bench as it lies right before a step, and what the step is about to do to it.</summary>
+    /// <exception cref="NotHereException">No such job.</exception>
+    /// <exception cref="InputException">The plan has no such step.</exception>
+    private static Ok<BenchMoment> Moment(
+        long id,
+        string step,
+        JobPlans plans,
+        SignOffs signOffs,
+        CancellationToken cancel
+    )
+    {
+        var planned = plans.Of(id, cancel);
+        var asked =
+            planned.Plan.Steps.FirstOrDefault(s => s.Id.ToString() == step)
+            ?? throw new InputException("/step", $"The plan has no step \"{step}\".");
+        // a finished job stands as it was signed: nothing is about to be done
+        if (planned.Finished)
+            return TypedResults.Ok(new BenchMoment(asked.Id, [], null, null, []));
+        var signed = StepStands
+            .Of(planned.Plan.Steps, SignDesk.Read(planned.Plan, signOffs.Events(id)), planned.Documents)
+            .Where(s => s is { Signed: true, At: not null })
+            .ToDictionary(s => s.StepId, s => s.At!);
+        return TypedResults.Ok(BenchMoment.Of(planned.Order, planned.Plan, asked, signed));
     }
 
     private static Ok<IReadOnlyList<TravellerStep>> Steps(

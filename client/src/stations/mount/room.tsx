@@ -24,6 +24,7 @@ export const room: Room<BowChoice> = {
   Ledger: MountLedger,
   Overlay: Overlay,
   legend: <span>screws by drive, in order</span>,
+  lies: true,
   wide: true,
   hands: true,
   view: {

@@ -14,6 +14,7 @@ export const room: Room<Strip> = {
   Ledger: TeardownLedger,
   Overlay: Overlay,
   legend: <span>screws by drive, in order</span>,
+  lies: true,
   hands: true,
   bench: { Below: Tray },
 }

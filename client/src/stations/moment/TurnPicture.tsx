@@ -1,0 +1,137 @@
+import type { Schemas } from '../../api/client'
+import type { Moment } from './useMoment'
+
+type Turn = NonNullable<Moment['turn']>
+type Thing = Schemas['TurnedThing']
+
+/** How high each thing is drawn: from the side only what lies on what matters. */
+const HIGH = { pad: 8, plate: 22, piece: 30 }
+const [W, H, BOARD, WIDE] = [480, 178, 9, 190]
+
+const tone = (t: Thing) =>
+  t.heldBy === 'nothing' || t.heldBy === 'hand'
+    ? 'var(--plum)'
+    : t.screws.length > 0
+      ? 'var(--copper)'
+      : t.heldBy === 'tack'
+        ? 'var(--cool)'
+        : 'var(--ink)'
+
+const high = (t: Thing) => (t.screws.length > 0 ? HIGH.piece : t.fromMm <= -1e6 ? HIGH.plate : HIGH.piece)
+
+/** The board from the side, before and after it is turned over: what holds what, which screws, where the hand goes. */
+export function TurnPicture({ turn }: { turn: Turn }) {
+  const before = turn.up === 'back' ? 'front' : 'back'
+  return (
+    <svg viewBox={`0 0 ${W} ${H}`} className="h-auto w-full" role="img" aria-label={told(turn)}>
+      <Side turn={turn} up={before} x={14} y={86} />
+      <path d="M204 46C222 12 252 12 268 42" fill="none" stroke="var(--copper)" strokeWidth={3.5} />
+      <path d="M274 54L259 43L275 36Z" fill="var(--copper)" />
+      <Side turn={turn} up={turn.up} x={276} y={86} after />
+    </svg>
+  )
+}
+
+const told = (turn: Turn) =>
+  `From the side, before and after the turn. ${turn.things.map((t) => `${t.name}, ${t.face}: ${t.text}`).join('. ')}`
+
+function Side({ turn, up, x, y, after }: { turn: Turn; up: string; x: number; y: number; after?: boolean }) {
+  const span = turn.toMm - turn.fromMm
+  const mirrored = up === 'back'
+  const at = (mm: number) => {
+    const share = Math.min(1.06, Math.max(-0.06, (mm - turn.fromMm) / span))
+    return x + (mirrored ? 1 - share : share) * WIDE
+  }
+  const stacked = (face: string) => {
+    let from = 0
+    // what lies flat on the board first, then what lies over it
+    return turn.things
+      .filter((t) => t.face === face)
+      .sort((a, b) => a.toMm - a.fromMm - (b.toMm - b.fromMm))
+      .map((t) => {
+        const h = t.heldBy === 'tack' && t.name.includes('pad') ? HIGH.pad : high(t)
+        const placed = { t, from, h }
+        from += h
+        return placed
+      })
+  }
+  const above = stacked(up)
+  const below = stacked(up === 'front' ? 'back' : 'front')
+  const depth = (list: { h: number }[]) => list.reduce((n, s) => n + s.h, 0)
+  const hand = turn.things.find((t) => t.heldBy === 'hand')
+  return (
+    <g>
+      <rect x={x} y={y} width={WIDE} height={BOARD} fill="var(--ink)" />
+      {above.map((s) => (
+        <Slab key={s.t.name + s.t.face} {...s} top={y - s.from - s.h} at={at} />
+      ))}
+      {below.map((s) => (
+        <Slab key={s.t.name + s.t.face} {...s} top={y + BOARD + s.from} at={at} />
+      ))}
+      {turn.things.flatMap((t) =>
+        t.screws.map((s, i) => (
+          <g key={`${t.name}${i}`}>
+            <path d={`M${at(s.atMm)} ${y - 20}V${y + BOARD + 20}`} stroke="var(--cool)" strokeWidth={4} />
+            {i < 2 && s.number != null && (
+              <text
+                x={at(s.atMm)}
+                y={y - 26}
+                textAnchor="middle"
+                fontSize={20}
+                fontWeight={700}
+                className="num"
+                fill="var(--cool)"
+              >
+                {s.number}
+              </text>
+            )}
+          </g>
+        )),
+      )}
+      {hand && (
+        <Hand
+          x={at((turn.fromMm + turn.toMm) / 2)}
+          y={hand.face === up ? y - depth(above) : y + BOARD + depth(below)}
+          over={hand.face === up}
+        />
+      )}
+      <text x={x + WIDE / 2} y={H - 8} textAnchor="middle" fontSize={20} fill="var(--soft)">
+        {after ? 'after' : 'before'}: {up} up
+      </text>
+    </g>
+  )
+}
+
+function Slab({ t, h, top, at }: { t: Thing; h: number; top: number; at: (mm: number) => number }) {
+  const [a, b] = [at(t.fromMm), at(t.toMm)]
+  const loose = t.heldBy === 'nothing'
+  return (
+    <rect
+      x={Math.min(a, b)}
+      y={top + 1}
+      width={Math.max(6, Math.abs(b - a))}
+      height={h - 2}
+      fill={t.screws.length > 0 ? 'var(--copper-wash)' : 'var(--raised)'}
+      stroke={tone(t)}
+      strokeWidth={2.4}
+      strokeDasharray={loose ? '6 5' : undefined}
+    />
+  )
+}
+
+/** The hand that stays on what no screw holds. */
+const Hand = ({ x, y, over }: { x: number; y: number; over: boolean }) => (
+  <g transform={`translate(${x} ${y}) scale(1 ${over ? -1 : 1})`}>
+    <path d="M-46 8Q0 34 46 8" fill="none" stroke="var(--plum)" strokeWidth={5} strokeLinecap="round" />
+    <text
+      y={38}
+      transform={over ? 'scale(1 -1)' : undefined}
+      textAnchor="middle"
+      fontSize={20}
+      fontWeight={700}
+      fill="var(--plum)"
+    >
+      hand
+    </text>
+  </g>
+)

@@ -1,0 +1,203 @@
+using FaithfulBracket.Core.Bench;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Mount;
+using FaithfulBracket.Core.Orders;
+
+namespace FaithfulBracket.Core.Plans.Moment;
+
+/// <summary>What keeps a thing on a board that is turned over.</summary>
+public enum TurnHold
+{
+    Screws,
+    Hand,
+
+    /// <summary>Its own tack, or what sticks it.</summary>
+    Tack,
+    Nothing,
+}
+
+/// <summary>Something on a board while it is turned over, seen from the side.</summary>
+/// <param name="FromMm">Where it begins along the board, in the board's frame.</param>
+/// <param name="Screws">Places of the screws that hold it, along the board.</param>
+/// <param name="Text">What holds it, in words.</param>
+public sealed record TurnedThing(
+    string Name,
+    Face Face,
+    TurnHold HeldBy,
+    double FromMm,
+    double ToMm,
+    IReadOnlyList<TurnedScrew> Screws,
+    string Text
+);
+
+/// <param name="Number">Its place in the order in which it is turned; null for a stock screw.</param>
+public sealed record TurnedScrew(int? Number, double AtMm);
+
+/// <summary>What a turn of a board does to everything on it.</summary>
+/// <param name="HandMm">Where the hand goes under it, along the board.</param>
+/// <param name="Hand">The same in words.</param>
+public sealed record TurnRehearsal(
+    string Board,
+    Face Up,
+    double FromMm,
+    double ToMm,
+    IReadOnlyList<TurnedThing> Things,
+    double HandMm,
+    string Hand
+)
+{
+    /// <summary>Narrower things are drawn this wide, mm.</summary>
+    private const double LeastWideMm = 6;
+
+    internal static TurnRehearsal? Of(
+        WorkOrder order,
+        JobPlan plan,
+        Scene scene,
+        BenchState before,
+        ThingNames names,
+        WorkStep step
+    )
+    {
+        var at = step.Acts.ToList().FindIndex(a => a.Do == Verb.TurnOver);
+        if (at < 0)
+            return null;
+        var board = step.Acts[at].Thing.Owner;
+        var state = BenchWalk.After(scene, before, step.Acts.Take(at));
+        var piece = order.Find(board)!;
+        var (from, to) = Extent(piece.Board.Outline.Points.Select(p => p.X));
+        var loose = Needs.Loose(scene, state, board);
+        List<TurnedThing> things =
+        [
+            .. scene
+                .Things.Where(t =>
+                    t.Board == board
+                    && t.Id.Kind is ThingKind.Piece or ThingKind.Plate or ThingKind.Backplate
+                    && state.Is(t.Id, Condition.On)
+                )
+                .Select(t => Thing(order, plan, scene, state, names, t, loose, from, to)),
+            .. Pads(plan, piece.Board, state, board),
+        ];
+        var hand = piece
+            .Board.Parts.Where(p => p.Kind is PartKind.Die or PartKind.Lid)
+            .OrderByDescending(p => p.WidthMm * p.DepthMm)
+            .FirstOrDefault();
+        var up = state.Up.TryGetValue(board, out var was) && was == Face.Back ? Face.Front : Face.Back;
+        return new(
+            board,
+            up,
+            from,
+            to,
+            things,
+            hand?.X ?? (from + to) / 2,
+            things.Exists(t => t.HeldBy == TurnHold.Hand) ? "a hand stays on what no screw holds"
+                : hand is null ? "both palms at the edges"
+                : "both palms at the edges, nothing on the die"
+        );
+    }
+
+    private static TurnedThing Thing(
+        WorkOrder order,
+        JobPlan plan,
+        Scene scene,
+        BenchState state,
+        ThingNames names,
+        SceneThing thing,
+        IReadOnlyList<ThingId> loose,
+        double from,
+        double to
+    )
+    {
+        var name = names.Of(thing.Id);
+        if (thing.Id.Kind is ThingKind.Plate)
+            return Plate(plan, scene, state, name, thing);
+        var (by, text) =
+            state.Held.Contains(thing.Id) ? (TurnHold.Hand, "a hand holds it: no screw does")
+            : loose.Contains(thing.Id) ? (TurnHold.Nothing, "nothing holds it: it falls")
+            : Screwed(scene, state, thing);
+        return new(name, thing.Face, by, from, to, [], text);
+    }
+
+    private static (TurnHold, string) Screwed(Scene scene, BenchState state, SceneThing thing)
+    {
+        var groups = scene
+            .HoldersOf(thing.Id)
+            .Where(s => state.Is(s.Id, Condition.Home, Condition.Turned, Condition.Started, Condition.On))
+            .ToList();
+        return groups.Count == 0
+            ? (TurnHold.Tack, "its pads and the snug fit hold it")
+            : (
+                TurnHold.Screws,
+                thing.Id.Kind == ThingKind.Backplate
+                    ? "its screws hold it"
+                    : $"{(groups.Count == 1 ? "group" : "groups")} {string.Join(" and ", groups.Select(g => g.Id.Key))} hold{(groups.Count == 1 ? "s" : "")} it"
+            );
+    }
+
+    /// <summary>A block's plate: two opposite screws of those that are in.</summary>
+    private static TurnedThing Plate(JobPlan plan, Scene scene, BenchState state, string name, SceneThing thing)
+    {
+        var laid = plan.Match.Laid().First(l => l.Pair.Key == thing.Id.Owner && l.On.Board == thing.Board).On.Laid;
+        var plate = laid.Block.Plates.First(p => p.Id == thing.Id.Key);
+        var (from, to) = Extent(plate.Outline.Points.Select(p => laid.Placement.Apply(p).X));
+        var rings = ScrewRings
+            .Of(laid.Block, plate)
+            .Where(r => state.Is(r.Id(thing.Id.Owner), Condition.Started, Condition.Turned, Condition.Home))
+            .SelectMany(r => r.Holes)
+            .ToHashSet();
+        var numbers = plan
+            .Mount.Pairs.Where(p => p.Pair == thing.Id.Owner && p.Board == thing.Board)
+            .SelectMany(p => p.Screws)
+            .ToDictionary(s => s.Hole, s => s.Number);
+        List<TurnedScrew> screws =
+        [
+            .. plate
+                .Holes.Where(h => rings.Contains(h.Id))
+                .Select(h => new TurnedScrew(
+                    numbers.TryGetValue(h.Id, out var n) ? n : null,
+                    laid.Placement.Apply(h.At).X
+                ))
+                .OrderBy(s => s.Number ?? int.MaxValue),
+        ];
+        // the first two in the order lie across from each other
+        return new(
+            name,
+            thing.Face,
+            screws.Count > 0 ? TurnHold.Screws : TurnHold.Nothing,
+            from,
+            to,
+            screws,
+            screws.Count == 0 ? "nothing holds it: it falls"
+                : screws.Count <= 2 ? $"{HowMany.Of(screws.Count, "screw")} of it in"
+                : $"screws {screws[0].Number} and {screws[1].Number}, across from each other, hold it; {screws.Count} are in"
+        );
+    }
+
+    /// <summary>Pads that lie open on the board.</summary>
+    private static IEnumerable<TurnedThing> Pads(JobPlan plan, Board on, BenchState state, string board) =>
+        plan
+            .Pads.Pieces.Where(p => p.Board == board && p.Parts.Count > 0 && !p.OnBlock)
+            .Where(p => state.Is(Walk.BenchScene.Id.Pad(p), Condition.Laid))
+            .GroupBy(p => p.Face)
+            .Select(g =>
+            {
+                var (from, to) = Extent(g.SelectMany(p => p.Parts).Select(on.FindPart).OfType<Part>().Select(p => p.X));
+                return new TurnedThing(
+                    HowMany.Of(g.Count(), "pad"),
+                    g.Key,
+                    TurnHold.Tack,
+                    from,
+                    Math.Max(to, from + LeastWideMm),
+                    [],
+                    "their tack holds them"
+                );
+            });
+
+    private static (double From, double To) Extent(IEnumerable<double> at)
+    {
+        var (least, most) = (double.PositiveInfinity, double.NegativeInfinity);
+        foreach (var x in at)
+            (least, most) = (Math.Min(least, x), Math.Max(most, x));
+        return (least, most);
+    }
+}
