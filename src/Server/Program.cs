@@ -217,6 +217,7 @@ RecordEndpoints.Map(app);
 BenchEndpoints.Map(app);
 DayEndpoints.Map(app);
 SignerEndpoints.Map(app);
+SetupEndpoint.Map(app);
 KeepingEndpoints.Map(app);
 PastEndpoints.Map(app);
 DeviceEndpoints.Map(app);

@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Blocks.Depths;
 using FaithfulBracket.Core.Boards.Bow;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Mount;
@@ -31,6 +32,7 @@ internal static class ComputeEndpoints
         Posted(compute.MapPost("/bow", BowEndpoint.AnswerAsync), BowLimits.InWords);
         Posted(compute.MapPost("/identify", IdentifyEndpoint.AnswerAsync), IdentifyEndpoint.InWords);
         Posted(compute.MapPost("/trace", TraceEndpoint.AnswerAsync), TraceEndpoint.InWords);
+        Posted(compute.MapPost("/depths", DepthsEndpoint.AnswerAsync), StepDepths.InWords);
         Posted(compute.MapPost("/work-order", WorkOrderEndpoint.AnswerAsync), WorkOrderEndpoint.InWords);
         Posted(compute.MapPost("/traveller", WalkEndpoints.TravellerAsync), WalkEndpoints.InWords);
         Posted(compute.MapPost("/walk", WalkEndpoints.WalkAsync), WalkEndpoints.InWords);

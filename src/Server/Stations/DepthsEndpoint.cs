@@ -1,0 +1,89 @@
+using FaithfulBracket.Core;
+using FaithfulBracket.Core.Blocks.Depths;
+using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Http;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace FaithfulBracket.Server.Stations;
+
+internal sealed record DepthsAnswer(IReadOnlyList<StepDepth> Steps);
+
+/// <summary>Steps of a block's lands from what was measured, pressed or printed; nothing stored.</summary>
+internal static class DepthsEndpoint
+{
+    private const double MostMm = 100;
+    private const double LeastSigmaMm = 1e-4,
+        MostSigmaMm = 5;
+
+    public static async Task<Ok<DepthsAnswer>> AnswerAsync(HttpRequest request)
+    {
+        var (frame, readings) = await Bodies.ReadAsync(
+            request,
+            o =>
+            {
+                var frame = new DepthFrame(
+                    o.Number("dieHeightMm", 0, MostMm),
+                    o.Number("dieSigmaMm", 0, MostSigmaMm, otherwise: DepthFrame.UsualHeightSigmaMm),
+                    o.Number("filmMm", 0, MostMm, otherwise: DepthFrame.UsualFilmMm)
+                );
+                var list = o.Objects("readings", r => Reading(r, frame));
+                if (list.Count is 0 or > StepDepths.MostReadings)
+                    o.Fault("readings", $"Expected 1 to {StepDepths.MostReadings} readings, found {list.Count}.");
+                var crowded = list.GroupBy(r => r.Land).FirstOrDefault(g => g.Count() > StepDepths.MostOfOneLand);
+                if (crowded is not null)
+                    o.Fault(
+                        "readings",
+                        $"Land \"{crowded.Key}\" has {crowded.Count()} readings; at most {StepDepths.MostOfOneLand} of one land."
+                    );
+                return (frame, list);
+            }
+        );
+        return TypedResults.Ok(new DepthsAnswer(StepDepths.Of(frame, readings)));
+    }
+
+    private static DepthReading Reading(ObjectReader r, DepthFrame frame)
+    {
+        var land = r.Text("land", 64);
+        var reading = r.Choice<DepthKind>("kind") switch
+        {
+            DepthKind.Gauge => DepthReading.Gauge(
+                land,
+                r.Number("readingMm", -MostMm, MostMm),
+                r.Number("dieReadingMm", -MostMm, MostMm),
+                r.Number("toolSigmaMm", LeastSigmaMm, MostSigmaMm, otherwise: DepthReading.UsualToolSigmaMm),
+                r.Number("edgeSigmaMm", 0, MostSigmaMm, otherwise: DepthReading.UsualEdgeSigmaMm)
+            ),
+            DepthKind.Impression => DepthReading.Impression(
+                frame,
+                land,
+                r.Number("leftMm", 0, MostMm),
+                r.Number("springBack", 0, 2, otherwise: 0),
+                r.Number("partHeightMm", 0, MostMm),
+                r.Number("sigmaMm", LeastSigmaMm, MostSigmaMm, otherwise: DepthReading.UsualImpressionSigmaMm),
+                r.Number("partSigmaMm", 0, MostSigmaMm, otherwise: DepthFrame.UsualHeightSigmaMm)
+            ),
+            _ => Manual(r, frame, land),
+        };
+        r.End();
+        return reading;
+    }
+
+    private static DepthReading Manual(ObjectReader r, DepthFrame frame, string land)
+    {
+        var (least, most) = (r.Number("squashMin", 0, 0.95), r.Number("squashMax", 0, 0.95));
+        if (most <= least)
+            r.Fault(
+                "squashMax",
+                $"Expected more than squashMin ({least.ToString(System.Globalization.CultureInfo.InvariantCulture)})."
+            );
+        return DepthReading.Manual(
+            frame,
+            land,
+            r.Number("padMm", 0.01, MostMm),
+            least,
+            most,
+            r.Number("partHeightMm", 0, MostMm),
+            r.Number("partSigmaMm", 0, MostSigmaMm, otherwise: DepthFrame.UsualHeightSigmaMm)
+        );
+    }
+}
