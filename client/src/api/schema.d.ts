@@ -506,6 +506,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/setup": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SetupState"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/health": {
         parameters: {
             query?: never;
@@ -947,6 +982,46 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["TraceResult"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/depths": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Limits: 2000 readings, 50 of one land, a body of 4 MiB. At most two computations run at once; a waiting one answers with the header Queued-Behind, past 32 waiting it is 503. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DepthsAnswer"];
                     };
                 };
             };
@@ -5785,6 +5860,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/trials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Limits: 500 runs, a body of 4 MiB. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TrialResult"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compute/leak": {
         parameters: {
             query?: never;
@@ -7515,6 +7630,11 @@ export interface components {
             maker: string;
             boardCode: string;
             revisions: string[];
+        };
+        /** @enum {unknown} */
+        DepthKind: "gauge" | "impression" | "manual";
+        DepthsAnswer: {
+            steps: components["schemas"]["StepDepth"][];
         };
         DeviceRow: {
             /** Format: int64 */
@@ -9894,6 +10014,11 @@ export interface components {
             settings: components["schemas"]["SettingView"][];
             history: components["schemas"]["SettingChangeRow"][];
         };
+        SetupState: {
+            demo: boolean;
+            done: string[];
+            open: string[];
+        };
         SheetVersion: {
             kind: string;
             /** Format: int64 */
@@ -10132,6 +10257,15 @@ export interface components {
             /** Format: double */
             moreS: number;
             regimes: components["schemas"]["Regime"][];
+        };
+        StepDepth: {
+            land: string;
+            /** Format: double */
+            stepMm: number;
+            /** Format: double */
+            sigmaMm: number;
+            from: components["schemas"]["DepthKind"][];
+            conflict?: null | number[];
         };
         StepId: string;
         /** @enum {unknown} */
@@ -10565,6 +10699,26 @@ export interface components {
             /** Format: int32 */
             count: number;
             fasteners: string[];
+        };
+        /** @enum {unknown} */
+        TrialReference: "coolant-mean" | "inlet" | "room";
+        TrialResult: {
+            /** Format: double */
+            gainK: number;
+            /** Format: double */
+            lowK: number;
+            /** Format: double */
+            highK: number;
+            /** Format: double */
+            driftKPerRun: number;
+            /** Format: double */
+            driftLowK: number;
+            /** Format: double */
+            driftHighK: number;
+            reference: components["schemas"]["TrialReference"];
+            next: components["schemas"]["Phase"];
+            /** Format: int32 */
+            runsNeeded?: null | number;
         };
         Trouble: {
             station: components["schemas"]["Station"];

@@ -15,6 +15,7 @@ internal static class ProofEndpoints
         var compute = app.MapGroup("/api/compute").WithTags("compute").AddEndpointFilter(queue.QueueAsync);
         Posted(compute.MapPost("/steady-state", SteadyAsync), SteadyState.InWords);
         Posted(compute.MapPost("/resistance", ResistanceAsync), "Limits: a body of 4 MiB.");
+        Posted(compute.MapPost("/trials", TrialsAsync), Trials.InWords);
         Posted(compute.MapPost("/leak", LeakAsync), LeakTest.InWords);
         Posted(compute.MapPost("/drift", DriftAsync), Drift.InWords);
 
@@ -84,6 +85,37 @@ internal static class ProofEndpoints
         );
         o.End();
         return reading;
+    }
+
+    private static async Task<Ok<TrialResult>> TrialsAsync(HttpRequest request)
+    {
+        var (runs, power, wanted) = await Bodies.ReadAsync(
+            request,
+            o =>
+            {
+                var list = o.Objects("runs", Run);
+                if (list.Count is 0 or > Trials.MostRuns)
+                    o.Fault("runs", $"Expected 1 to {Trials.MostRuns} runs, found {list.Count}.");
+                return (list, o.Number("powerW", 0.1, 10_000), o.OptionalNumber("wantPlusMinusK", 0.001, 1000));
+            }
+        );
+        return TypedResults.Ok(Trials.Of(runs, power, wanted));
+
+        static TrialRun Run(ObjectReader r)
+        {
+            var run = new TrialRun(
+                r.Choice<Phase>("phase"),
+                r.Number("order", -1e6, 1e6),
+                r.Number("dieC", -50, 200),
+                r.OptionalNumber("coolantInC", -50, 150),
+                r.OptionalNumber("roomC", -50, 100),
+                r.OptionalNumber("flowLMin", 0.001, 200),
+                r.Number("powerW", 0.1, 10_000),
+                r.Number("sigma", 0.001, 50, otherwise: TrialRun.UsualSigmaK)
+            );
+            r.End();
+            return run;
+        }
     }
 
     private static async Task<Ok<LeakResult>> LeakAsync(HttpRequest request)
