@@ -8034,6 +8034,8 @@ export interface components {
             /** Format: double */
             planeMm?: null | number;
             pairs: components["schemas"]["Gap"][];
+            verdict: null | components["schemas"]["Verdict"];
+            reasons?: null | components["schemas"]["Reason"][];
         };
         GoneStep: {
             stepId: string;
@@ -9148,7 +9150,7 @@ export interface components {
             /** Format: double */
             rotationDeg: number;
             /** Format: double */
-            heightMm: number;
+            heightMm?: null | number;
             /** Format: double */
             heightTolMm: number;
             cool: components["schemas"]["Cooling"];
@@ -9195,7 +9197,7 @@ export interface components {
             text: string;
         };
         /** @enum {unknown} */
-        PartKind: "die" | "lid" | "memory" | "power-stage" | "inductor" | "bridge-chip" | "controller" | "capacitor" | "connector" | "cover" | "empty" | "other";
+        PartKind: "die" | "lid" | "memory" | "power-stage" | "inductor" | "bridge-chip" | "controller" | "capacitor" | "connector" | "cover" | "empty" | "other" | "unknown";
         PartMargin: {
             part: string;
             /** Format: double */

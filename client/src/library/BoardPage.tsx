@@ -117,7 +117,11 @@ export function BoardPage({ id }: { id: string }) {
         {part && (
           <Section title={`Part ${part.id}`}>
             <Row name={part.kind.replace('-', ' ')} value={`${part.widthMm} × ${part.depthMm}`} unit="mm" />
-            <Row name="height" value={`${part.heightMm} ± ${part.heightTolMm}`} unit="mm" />
+            <Row
+              name="height"
+              value={part.heightMm == null ? 'not known yet' : `${part.heightMm} ± ${part.heightTolMm}`}
+              unit="mm"
+            />
             {part.dissipationW > 0 && <Row name="heat" value={part.dissipationW} unit="W" />}
           </Section>
         )}

@@ -130,7 +130,7 @@ function PartShape({
       className={onPick ? 'cursor-pointer' : undefined}
       data-part={part.id}
     >
-      <title>{`${part.id}, ${part.kind}, ${part.heightMm} mm high`}</title>
+      <title>{`${part.id}, ${part.kind}, ${part.heightMm == null ? 'height not known' : `${part.heightMm} mm high`}`}</title>
       {round ? (
         <circle
           cx={p.x(part.x)}

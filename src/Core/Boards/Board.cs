@@ -108,8 +108,25 @@ public sealed record Part
         init => (field, _top) = (value, null);
     }
 
-    /// <summary>Top above the face it stands on, mm.</summary>
+    /// <summary>Top above the face it stands on, mm; 0 while it is not known.</summary>
+    [JsonIgnore]
     public double HeightMm { get; init; }
+
+    /// <summary>Whether nobody has said yet how high it is: nothing is reckoned from its height.</summary>
+    [JsonIgnore]
+    public bool HeightUnknown { get; init; }
+
+    /// <summary>The height as documents have it, mm; null means not known yet.</summary>
+    [JsonPropertyName("heightMm"), JsonIgnore(Condition = JsonIgnoreCondition.Never)]
+    public double? StatedHeightMm
+    {
+        get => HeightUnknown ? null : HeightMm;
+        init => (HeightMm, HeightUnknown) = (value ?? 0, value is null);
+    }
+
+    /// <summary>Whether a verdict has to wait for its height or its kind.</summary>
+    [JsonIgnore]
+    public bool IsUnknown => HeightUnknown || Kind == PartKind.Unknown;
 
     /// <summary>Three standard deviations of the height, mm.</summary>
     public double HeightTolMm { get; init; }

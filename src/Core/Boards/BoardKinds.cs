@@ -40,6 +40,9 @@ public enum PartKind
     Cover,
     Empty,
     Other,
+
+    /// <summary>Nobody has said yet what it is.</summary>
+    Unknown,
 }
 
 /// <summary>Whether a part has to be cooled.</summary>

@@ -11,6 +11,7 @@ public static class PartNames
             PartKind.BridgeChip => "bridge chip",
             PartKind.Empty => "empty site",
             PartKind.Other => "part",
+            PartKind.Unknown => "unknown part",
             _ => kind.ToString().ToLowerInvariant(),
         };
 

@@ -95,7 +95,7 @@ public sealed class BlockHeat
             .Plates.Where(p => p.Face == Face.Front)
             .SelectMany(each =>
                 LandPairing
-                    .Pair(ExposedParts.For(board, block, each.Face), each.Lands, placement)
+                    .Pair(ExposedParts.Measured(board, block, each.Face), each.Lands, placement)
                     .Where(p => p.Share >= LandPairing.LeastShare)
                     .Select(p => (Plate: each, Part: Heated(p, WattsOf(board, p.Part, block) * scale, placement)))
             )

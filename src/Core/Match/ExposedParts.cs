@@ -6,6 +6,10 @@ namespace FaithfulBracket.Core.Match;
 /// <summary>Which parts a block meets: with the lid on, the lid; for a direct-die block, the dies under it. Empty sites never.</summary>
 public static class ExposedParts
 {
+    /// <summary>Those whose height is known.</summary>
+    public static IEnumerable<Part> Measured(Board board, Block block, Face face) =>
+        For(board, block, face).Where(p => !p.HeightUnknown);
+
     public static IEnumerable<Part> For(Board board, Block block, Face face)
     {
         var bare = block.Kind == BlockKind.DirectDie;

@@ -36,11 +36,17 @@ public static class Fit
         var grade = Grade(board, block);
         var judgements = FitReasons.For(board, block, best, settings, chance, grade).ToList();
         var verdict = Decide(board, chance, settings, judgements);
+        var unknown = judgements.Find(j => j.Reason.Code == FitReasons.UnknownParts)?.Reason.Refs.Count ?? 0;
+        if (unknown > 0 && verdict < Verdict.Unproven)
+            verdict = Verdict.Unproven;
         return new FitResult
         {
             Verdict = verdict,
             Grade = grade,
-            Summary = Summarise(verdict, best, chance, judgements),
+            Summary =
+                verdict == Verdict.Unproven && unknown > 0
+                    ? $"unproven: {HowMany.Of(unknown, "part")} without a height or a kind"
+                    : Summarise(verdict, best, chance, judgements),
             PlaneMm = best.PlaneMm,
             Placement = best.Alignment.Placement,
             MissRatio = best.Alignment.Ratio,
@@ -57,7 +63,9 @@ public static class Fit
             [
                 .. judgements
                     .OrderByDescending(j =>
-                        verdict == Verdict.Unproven && j.Reason.Code == "chance" ? Weight.Clash + 1 : j.Weight
+                        verdict == Verdict.Unproven && j.Reason.Code is "chance" or FitReasons.UnknownParts
+                            ? Weight.Clash + 1
+                            : j.Weight
                     )
                     .Select(j => j.Reason with { Weight = j.Weight }),
             ],

@@ -17,7 +17,9 @@ internal static class FitReasons
     {
         foreach (var j in Screws(laid.Alignment))
             yield return j;
-        if (laid.PlaneMm is null)
+        // a die that nobody has measured fixes the height all the same
+        var waits = laid.Pairings.Any(p => p.Part.HeightUnknown && p.Land.Through != Through.Pad);
+        if (laid.PlaneMm is null && !waits)
             yield return new(
                 Weight.Clash,
                 new(
@@ -26,6 +28,8 @@ internal static class FitReasons
                     []
                 )
             );
+        if (Unknown(board) is { } unknown)
+            yield return new(Weight.Work, unknown);
         foreach (var c in laid.Clashes)
         {
             yield return laid.Gaps.Any(g => g.Pairing.Part.Id == c.Part)
@@ -111,6 +115,25 @@ internal static class FitReasons
                     [laid.Margins[0].Part]
                 )
             );
+    }
+
+    /// <summary>Code of the reason that makes any verdict wait for a height or a kind.</summary>
+    public const string UnknownParts = "unknown-parts";
+
+    /// <summary>Parts that nobody has measured or named yet; null where there are none.</summary>
+    public static Reason? Unknown(Board board)
+    {
+        List<string> parts = [.. board.Parts.Where(p => p.IsUnknown).Select(p => p.Id)];
+        return parts.Count == 0
+            ? null
+            : new(
+                UnknownParts,
+                $"{HowMany.Of(parts.Count, "part has", "parts have")} no height or no kind yet: {List(parts)}. Measure them, or take them from a board like this one.",
+                parts
+            )
+            {
+                Weight = Weight.Work,
+            };
     }
 
     private static IEnumerable<Judgement> Screws(Alignment a)

@@ -45,11 +45,13 @@ public sealed class Laid
                 plate.Seat,
                 plate.StandoffMm,
                 plate.StandoffTolMm,
-                pairings.Where(p => p.Share >= LandPairing.LeastShare),
+                pairings.Where(p => p.Share >= LandPairing.LeastShare && !p.Part.HeightUnknown),
                 settings.BondLineMm
             );
             laid.Pairings.AddRange(pairings);
-            laid.Plates.Add(laid.Measure(plate, parts, pairings, plane?.Mm, settings.MinClearanceMm));
+            laid.Plates.Add(
+                laid.Measure(plate, parts.FindAll(p => !p.HeightUnknown), pairings, plane?.Mm, settings.MinClearanceMm)
+            );
         }
         laid.Margins.Sort(LeastFirst);
         laid.Clashes.AddRange(laid.Plates.SelectMany(p => p.Clashes).OrderBy(m => m.MarginMm));

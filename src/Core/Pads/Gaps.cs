@@ -28,7 +28,14 @@ public sealed record Gap(
     string Why
 );
 
-public sealed record GapsResult(double? PlaneMm, IReadOnlyList<Gap> Pairs);
+public sealed record GapsResult(double? PlaneMm, IReadOnlyList<Gap> Pairs)
+{
+    /// <summary>Unproven while a part has no height or no kind; null where all are known.</summary>
+    public Verdict? Verdict { get; init; }
+
+    /// <summary>Why it is unproven; null where it is not.</summary>
+    public IReadOnlyList<Reason>? Reasons { get; init; }
+}
 
 /// <summary>A pad thickness the shop can take.</summary>
 public sealed record StockedPad(double ThicknessMm, string Material);
@@ -52,7 +59,7 @@ public static class Gaps
         double? front = null;
         foreach (var plate in block.Plates)
         {
-            var pairings = LandPairing.Pair(ExposedParts.For(board, block, plate.Face), plate.Lands, placement);
+            var pairings = LandPairing.Pair(ExposedParts.Measured(board, block, plate.Face), plate.Lands, placement);
             var plane = PlaneHeight.Of(
                 plate.Seat,
                 plate.StandoffMm,
@@ -67,7 +74,7 @@ public static class Gaps
         }
         if (block.BackPlate is { } back)
         {
-            var pairings = LandPairing.Pair(ExposedParts.For(board, block, Face.Back), back.Lands, placement);
+            var pairings = LandPairing.Pair(ExposedParts.Measured(board, block, Face.Back), back.Lands, placement);
             var plane = PlaneHeight.Of(
                 back.StandoffMm is null ? Seat.Die : Seat.Standoff,
                 back.StandoffMm,
@@ -78,7 +85,9 @@ public static class Gaps
             if (plane is not null)
                 gaps.AddRange(pairings.Where(p => p.Share >= LandPairing.LeastShare).Select(p => Of(p, plane, choice)));
         }
-        return new(front, gaps);
+        return FitReasons.Unknown(board) is { } unknown
+            ? new(front, gaps) { Verdict = Match.Verdict.Unproven, Reasons = [unknown] }
+            : new(front, gaps);
     }
 
     private static Gap Of(Pairing p, PlaneHeight plane, PadChoice choice)

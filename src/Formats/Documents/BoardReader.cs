@@ -97,7 +97,10 @@ public static class BoardReader
             DepthMm = o.Number("depthMm", 0.05, 700),
             RotationDeg = o.Number("rotationDeg", -360, 360, otherwise: 0),
             HeightMm =
-                kind == PartKind.Empty ? o.Number("heightMm", 0, 200, otherwise: 0) : o.Number("heightMm", 0, 200),
+                kind == PartKind.Empty || o.IsNull("heightMm")
+                    ? o.Number("heightMm", 0, 200, otherwise: 0)
+                    : o.Number("heightMm", 0, 200),
+            HeightUnknown = kind != PartKind.Empty && o.IsNull("heightMm"),
             HeightTolMm = o.Number("heightTolMm", 0, 10, otherwise: 0),
             Cool = o.OptionalChoice<Cooling>("cool") ?? Cooling.No,
             DissipationW = o.Number("dissipationW", 0, 5000, otherwise: 0),

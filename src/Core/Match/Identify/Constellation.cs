@@ -32,6 +32,6 @@ public sealed class Constellation(IReadOnlyList<SeenPoint> points)
             .. board.Holes.Select(h => new SeenPoint(h.X, h.Y, true, h.DiameterMm, Id: h.Id)),
             .. board
                 .Parts.Where(p => p.Face == Face.Front && p.Kind != PartKind.Empty)
-                .Select(p => new SeenPoint(p.X, p.Y, false, null, p.Kind, p.HeightMm, p.Id)),
+                .Select(p => new SeenPoint(p.X, p.Y, false, null, p.Kind, p.StatedHeightMm, p.Id)),
         ]);
 }

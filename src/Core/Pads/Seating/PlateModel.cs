@@ -37,7 +37,7 @@ public sealed class PlateModel
         foreach (var plate in block.Plates.Concat(BackPlate(board, block, pads)))
         {
             var pairings = LandPairing
-                .Pair(ExposedParts.For(board, block, plate.Face), plate.Lands, placement)
+                .Pair(ExposedParts.Measured(board, block, plate.Face), plate.Lands, placement)
                 .Where(p => p.Share >= LandPairing.LeastShare)
                 .ToList();
             var plane = PlaneHeight.Of(plate.Seat, plate.StandoffMm, plate.StandoffTolMm, pairings, 0);
@@ -97,7 +97,10 @@ public sealed class PlateModel
             faults.Add(
                 new(
                     "block/plates",
-                    "Nothing fixes the block's height: no paste land lies over a die and no standoff is given."
+                    board.Parts.FirstOrDefault(p => p.HeightUnknown && p.Kind is PartKind.Die or PartKind.Lid)
+                        is { } die
+                        ? $"The height of {die.Id} is not known yet: nothing fixes the block's height."
+                        : "Nothing fixes the block's height: no paste land lies over a die and no standoff is given."
                 )
             );
         return faults.Count > 0 ? throw new InputException(faults) : models;

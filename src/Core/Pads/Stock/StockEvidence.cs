@@ -56,7 +56,7 @@ public static class StockEvidence
             .OfType<PartEvidence>()
             .ToDictionary(e => e.Part);
         var parts = board.Parts.Select(p =>
-            evidence.TryGetValue(p.Id, out var e) ? p with { HeightMm = e.UsedMm, HeightTolMm = e.UsedTolMm } : p
+            evidence.TryGetValue(p.Id, out var e) ? p with { StatedHeightMm = e.UsedMm, HeightTolMm = e.UsedTolMm } : p
         );
         return (board with { Parts = [.. parts] }, [.. evidence.Values]);
     }

@@ -99,7 +99,7 @@ public sealed class FaultBench
         var expected = Expect.Of(plate, pads, materials, paste, at);
         var contacts = LandPairing
             .Pair(
-                ExposedParts.For(laid.Board, laid.Block, Face.Front),
+                ExposedParts.Measured(laid.Board, laid.Block, Face.Front),
                 laid.Block.Plates.SelectMany(p => p.Lands).ToList(),
                 laid.Placement
             )
