@@ -8694,6 +8694,7 @@ export interface components {
             name: string;
             face: components["schemas"]["Face"];
             stock: boolean;
+            over: string[];
         };
         Machine: {
             id: string;
@@ -10797,6 +10798,7 @@ export interface components {
             toMm: number;
             screws: components["schemas"]["TurnedScrew"][];
             text: string;
+            pads: boolean;
         };
         TwinCandidate: {
             boardId: string;

@@ -35,12 +35,9 @@ export function BenchLayer({
         board.parts
           .filter((x) => parts.has(x.id))
           .map((x) => <Face key={x.id} d={p.path(partCorners(x))} is={parts.get(x.id)!} />)}
-      {over.length > 0 && (
-        <>
-          <path d={p.path(board.outline as number[][])} fill="var(--raised)" opacity={0.4} />
-          <path d={p.path(board.outline as number[][])} fill="url(#bench-over)" opacity={0.28} />
-        </>
-      )}
+      {over.map((x) => (
+        <Sheet key={x.thing} d={sheetOver(board, x.over, p)} />
+      ))}
       {!quiet &&
         lies.leads
           .filter((x) => x.face === p.face)
@@ -49,6 +46,36 @@ export function BenchLayer({
     </g>
   )
 }
+
+/** How far a piece reaches past the parts that it is known to lie over, mm. */
+const REACH = 5
+
+/** The box round the parts that a piece lies over; its own edge is in no document. */
+function sheetOver(board: Board, over: string[], p: Projection) {
+  const at = board.parts.filter((x) => over.includes(x.id)).flatMap(partCorners)
+  if (at.length === 0) return undefined
+  const [xs, ys] = [at.map((c) => c[0]), at.map((c) => c[1])]
+  const [l, r, b, t] = [
+    Math.min(...xs) - REACH,
+    Math.max(...xs) + REACH,
+    Math.min(...ys) - REACH,
+    Math.max(...ys) + REACH,
+  ]
+  return p.path([
+    [l, b],
+    [r, b],
+    [r, t],
+    [l, t],
+  ])
+}
+
+const Sheet = ({ d }: { d?: string }) =>
+  d ? (
+    <g>
+      <path d={d} fill="var(--raised)" opacity={0.4} />
+      <path d={d} fill="url(#bench-over)" opacity={0.4} stroke="var(--soft)" strokeDasharray="6 5" />
+    </g>
+  ) : null
 
 /** The plug of a lead: full while it is in. */
 const Plug = ({ x, y, in: plugged }: { x: number; y: number; in: boolean }) => (
@@ -66,7 +93,12 @@ function Face({ d, is }: { d: string; is: Schemas['PartCondition'] }) {
     case 'dirty':
       return <path d={d} fill="url(#bench-dirty)" />
     case 'padded':
-      return <path d={d} fill="url(#bench-padded)" stroke="var(--copper)" strokeWidth={1.6} />
+      return (
+        <g>
+          <path d={d} fill="url(#bench-padded)" opacity={0.4} />
+          <path d={d} fill="none" stroke="var(--copper)" strokeWidth={1.6} />
+        </g>
+      )
     case 'pasted':
       return <path d={d} fill="var(--soft)" fillOpacity={0.35} stroke="var(--copper)" strokeWidth={2} />
     case 'clean':

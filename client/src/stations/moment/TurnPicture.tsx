@@ -5,8 +5,11 @@ type Turn = NonNullable<Moment['turn']>
 type Thing = Schemas['TurnedThing']
 
 /** How high each thing is drawn: from the side only what lies on what matters. */
-const HIGH = { pad: 8, plate: 22, piece: 30 }
-const [W, H, BOARD, WIDE] = [480, 178, 9, 190]
+const HIGH = { pad: 8, piece: 30 }
+const [W, H, BOARD, WIDE] = [480, 204, 9, 190]
+
+/** Most that is drawn on one face. */
+const MOST = 48
 
 const tone = (t: Thing) =>
   t.heldBy === 'nothing' || t.heldBy === 'hand'
@@ -17,7 +20,7 @@ const tone = (t: Thing) =>
         ? 'var(--cool)'
         : 'var(--ink)'
 
-const high = (t: Thing) => (t.screws.length > 0 ? HIGH.piece : t.fromMm <= -1e6 ? HIGH.plate : HIGH.piece)
+const high = (t: Thing) => (t.pads ? HIGH.pad : HIGH.piece)
 
 /** The board from the side, before and after it is turned over: what holds what, which screws, where the hand goes. */
 export function TurnPicture({ turn }: { turn: Turn }) {
@@ -44,12 +47,13 @@ function Side({ turn, up, x, y, after }: { turn: Turn; up: string; x: number; y:
   }
   const stacked = (face: string) => {
     let from = 0
+    const own = turn.things.filter((t) => t.face === face)
+    const fit = Math.min(1, MOST / own.reduce((n, t) => n + high(t), 0))
     // what lies flat on the board first, then what lies over it
-    return turn.things
-      .filter((t) => t.face === face)
+    return own
       .sort((a, b) => a.toMm - a.fromMm - (b.toMm - b.fromMm))
       .map((t) => {
-        const h = t.heldBy === 'tack' && t.name.includes('pad') ? HIGH.pad : high(t)
+        const h = high(t) * fit
         const placed = { t, from, h }
         from += h
         return placed
@@ -90,7 +94,7 @@ function Side({ turn, up, x, y, after }: { turn: Turn; up: string; x: number; y:
       )}
       {hand && (
         <Hand
-          x={at((turn.fromMm + turn.toMm) / 2)}
+          x={at((hand.fromMm + hand.toMm) / 2)}
           y={hand.face === up ? y - depth(above) : y + BOARD + depth(below)}
           over={hand.face === up}
         />
@@ -124,7 +128,7 @@ const Hand = ({ x, y, over }: { x: number; y: number; over: boolean }) => (
   <g transform={`translate(${x} ${y}) scale(1 ${over ? -1 : 1})`}>
     <path d="M-46 8Q0 34 46 8" fill="none" stroke="var(--plum)" strokeWidth={5} strokeLinecap="round" />
     <text
-      y={38}
+      y={over ? -24 : 38}
       transform={over ? 'scale(1 -1)' : undefined}
       textAnchor="middle"
       fontSize={20}

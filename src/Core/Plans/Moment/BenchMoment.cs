@@ -83,7 +83,13 @@ public sealed record BoardMoment(
                         t.Id.Kind is ThingKind.Piece or ThingKind.Plate or ThingKind.Backplate or ThingKind.Processor
                         && state.Is(t.Id, Condition.On)
                     )
-                    .Select(t => new LyingThing(t.Id, names.Of(t.Id), t.Face, t.Id.Kind == ThingKind.Piece)),
+                    .Select(t => new LyingThing(
+                        t.Id,
+                        names.Of(t.Id),
+                        t.Face,
+                        t.Id.Kind == ThingKind.Piece,
+                        [.. t.Closes.Where(f => f.Owner == board).Select(f => f.Key)]
+                    )),
             ],
             [
                 .. own.Where(t => t.Id.Kind == ThingKind.Face && t.Id.Owner == board)
@@ -120,7 +126,8 @@ public sealed record BoardMoment(
 
 /// <summary>Something that lies on a board.</summary>
 /// <param name="Stock">Whether it came with the board.</param>
-public sealed record LyingThing(ThingId Thing, string Name, Face Face, bool Stock);
+/// <param name="Over">Parts that it is known to lie over: those of its pads and paste.</param>
+public sealed record LyingThing(ThingId Thing, string Name, Face Face, bool Stock, IReadOnlyList<string> Over);
 
 public enum PartCondition
 {

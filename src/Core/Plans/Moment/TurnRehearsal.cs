@@ -29,7 +29,11 @@ public sealed record TurnedThing(
     double ToMm,
     IReadOnlyList<TurnedScrew> Screws,
     string Text
-);
+)
+{
+    /// <summary>Whether it is pads that lie open.</summary>
+    public bool Pads { get; init; }
+}
 
 /// <param name="Number">Its place in the order in which it is turned; null for a stock screw.</param>
 public sealed record TurnedScrew(int? Number, double AtMm);
@@ -75,7 +79,7 @@ public sealed record TurnRehearsal(
                     && t.Id.Kind is ThingKind.Piece or ThingKind.Plate or ThingKind.Backplate
                     && state.Is(t.Id, Condition.On)
                 )
-                .Select(t => Thing(order, plan, scene, state, names, t, loose, from, to)),
+                .Select(t => Thing(piece.Board, plan, scene, state, names, t, loose, (from, to))),
             .. Pads(plan, piece.Board, state, board),
         ];
         var hand = piece
@@ -97,15 +101,14 @@ public sealed record TurnRehearsal(
     }
 
     private static TurnedThing Thing(
-        WorkOrder order,
+        Board board,
         JobPlan plan,
         Scene scene,
         BenchState state,
         ThingNames names,
         SceneThing thing,
         IReadOnlyList<ThingId> loose,
-        double from,
-        double to
+        (double From, double To) whole
     )
     {
         var name = names.Of(thing.Id);
@@ -115,6 +118,9 @@ public sealed record TurnRehearsal(
             state.Held.Contains(thing.Id) ? (TurnHold.Hand, "a hand holds it: no screw does")
             : loose.Contains(thing.Id) ? (TurnHold.Nothing, "nothing holds it: it falls")
             : Screwed(scene, state, thing);
+        // no document says where its edge runs: as far as the parts that it is known to lie over
+        var over = thing.Closes.Select(f => board.FindPart(f.Key)).OfType<Part>().ToList();
+        var (from, to) = over.Count == 0 ? whole : Extent(over.SelectMany(p => p.Corners()).Select(c => c.X));
         return new(name, thing.Face, by, from, to, [], text);
     }
 
@@ -190,7 +196,10 @@ public sealed record TurnRehearsal(
                     Math.Max(to, from + LeastWideMm),
                     [],
                     "their tack holds them"
-                );
+                )
+                {
+                    Pads = true,
+                };
             });
 
     private static (double From, double To) Extent(IEnumerable<double> at)
