@@ -13,6 +13,8 @@ export default defineConfig({
         codeSplitting: {
           groups: [
             { name: 'shared', test: /jsx-runtime|api.instruments|api.shopClock|ui.Fingerprint|pads.PutAway/ },
+            // a job at the desk and at the bench share most of what they draw
+            { name: 'job', test: /stations.Traveller|bench.BenchMode|stations.moment|mat.BenchLayer|MatchOverlay/ },
             // pages of a few kilobytes that few open
             { name: 'papers', test: /TrayMap|RestorePage|TargetPage|pads.CuttingSheet|src.drawer|src.instruments/ },
           ],
