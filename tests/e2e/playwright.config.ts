@@ -17,7 +17,7 @@ export default defineConfig({
   testDir: '.',
   workers: 2,
   retries: 0,
-  timeout: 240_000,
+  timeout: 120_000,
   expect: { timeout: 30_000 },
   reporter: [['list']],
   outputDir: '../../.run/test-results',
