@@ -7141,7 +7141,6 @@ export interface components {
             up: null | components["schemas"]["Face"];
             lies: components["schemas"]["LyingThing"][];
             parts: components["schemas"]["PartMoment"][];
-            screws: components["schemas"]["ScrewsMoment"][];
             leads: components["schemas"]["LeadMoment"][];
         };
         BoardPose: {
@@ -9831,12 +9830,6 @@ export interface components {
             facts: components["schemas"]["Fact"][];
             caution?: null | string;
         };
-        ScrewsMoment: {
-            thing: components["schemas"]["ThingId"];
-            face: components["schemas"]["Face"];
-            home: boolean;
-            places: unknown[];
-        };
         /** @enum {unknown} */
         SealVerdict: "whole" | "changed" | "foreign" | "no-record";
         /** @enum {unknown} */
@@ -10741,7 +10734,7 @@ export interface components {
             toMm: number;
             things: components["schemas"]["TurnedThing"][];
             /** Format: double */
-            handMm: number;
+            handMm?: null | number;
             hand: string;
         };
         /** @enum {unknown} */

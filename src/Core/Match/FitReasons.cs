@@ -128,7 +128,8 @@ internal static class FitReasons
             ? null
             : new(
                 UnknownParts,
-                $"{HowMany.Of(parts.Count, "part has", "parts have")} no height or no kind yet: {List(parts)}. Measure them, or take them from a board like this one.",
+                $"{HowMany.Of(parts.Count, "part has", "parts have")} no height or no kind yet: {List(parts)}. "
+                    + "Measure them, or take them from a board like this one.",
                 parts
             )
             {

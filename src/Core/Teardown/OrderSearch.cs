@@ -48,11 +48,11 @@ internal sealed class OrderSearch
     {
         var start = new State(0, -1, -1);
         var (beam, least) = Beam(start, cancel);
-        var (order, proven) = Best(start, least, cancel);
-        order ??= beam;
+        var (found, cost, proven) = Best(start, least, cancel);
+        var order = found ?? beam;
         return
             MostLoose(order) > BenchState.Hands
-            && Best(start, Cost(order) + 1, cancel, BenchState.Hands).Order is { } held
+            && Best(start, (found is null ? least : cost) + 1, cancel, BenchState.Hands).Order is { } held
             ? (held, proven)
             : (order, proven);
     }
@@ -70,24 +70,10 @@ internal sealed class OrderSearch
         return most;
     }
 
-    private int Cost(List<int> order)
-    {
-        var cost = 0;
-        Face? face = null;
-        string? driver = null;
-        foreach (var act in order.Select(i => _graph.Acts[i]))
-        {
-            cost += face is { } f && f != act.Face ? FlipCost : 0;
-            cost += driver is not null && act.Driver is not null && act.Driver != driver ? 1 : 0;
-            (face, driver) = (act.Face, act.Driver ?? driver);
-        }
-        return cost;
-    }
-
     /// <param name="least">Only what costs less is looked for.</param>
     /// <param name="hands">How many loose pieces a turn of the board may have.</param>
-    /// <returns>Null where there is none, and whether that is certain.</returns>
-    private (List<int>? Order, bool Proven) Best(
+    /// <returns>The order and what it costs; null where there is none; and whether that is certain.</returns>
+    private (List<int>? Order, int Cost, bool Proven) Best(
         State start,
         int least,
         CancellationToken cancel,
@@ -107,9 +93,9 @@ internal sealed class OrderSearch
             if (rank.Item1 > spent + Bound(state))
                 continue;
             if (state.Done == _all)
-                return (Unroll(state, from), true);
+                return (Unroll(state, from), spent, true);
             if (++serial > _budget)
-                return (null, false);
+                return (null, 0, false);
             var firm = hands == int.MaxValue || _graph.Loose(state.Done) <= hands;
             foreach (var (next, extra) in Next(state))
             {
@@ -125,7 +111,7 @@ internal sealed class OrderSearch
                 queue.Enqueue(next, (spent + extra + Bound(next), -(int)UInt128.PopCount(next.Done)));
             }
         }
-        return (null, true);
+        return (null, 0, true);
     }
 
     /// <summary>A good order and what it costs: of all states after one, two, three … choices, the best few are carried on.</summary>

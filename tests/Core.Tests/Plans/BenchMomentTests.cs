@@ -49,7 +49,10 @@ public class BenchMomentTests
             [("fin stack", TurnHold.Screws), ("stock back plate", TurnHold.Screws)],
             screwed.Things.Select(t => (t.Name, t.HeldBy))
         );
-        var held = Assert.Single(At(Plain, "teardown.cooler").Turn!.Things);
+        Assert.Null(screwed.HandMm);
+        var turn = At(Plain, "teardown.cooler").Turn!;
+        var held = Assert.Single(turn.Things);
+        Assert.InRange(turn.HandMm!.Value, held.FromMm, held.ToMm);
         Assert.Equal(("fin stack", TurnHold.Hand), (held.Name, held.HeldBy));
         var pads = Assert.Single(At(Plain, "mount.lower").Turn!.Things);
         Assert.Equal(("23 pads", TurnHold.Tack), (pads.Name, pads.HeldBy));
@@ -105,7 +108,7 @@ public class BenchMomentTests
     {
         var stock = At(Plain, "teardown.power").Boards[0];
         Assert.Contains(stock.Lies, l => l is { Name: "fin stack", Stock: true, Face: Face.Front });
-        Assert.All(stock.Screws, s => Assert.True(s.Home));
+        Assert.All(stock.Leads, l => Assert.True(l.Plugged));
         var bare = At(Plain, "prep.clean-memory").Boards[0];
         Assert.DoesNotContain(bare.Lies, l => l.Stock);
         Assert.Equal(PartCondition.Clean, bare.Parts.First(p => p.Part == "U1").Is);

@@ -1,4 +1,5 @@
 import type { JobView } from '../../api/client'
+import { capital } from '../../ui/format'
 import { useNow } from '../../ui/useNow'
 import { Section } from '../Ledger'
 import { TurnPicture } from './TurnPicture'
@@ -36,10 +37,10 @@ export const TurnList = ({ turn, big }: { turn: NonNullable<Moment['turn']>; big
         key={t.name + t.face}
         className={t.heldBy === 'hand' || t.heldBy === 'nothing' ? 'font-semibold text-plum' : ''}
       >
-        {t.name[0].toUpperCase() + t.name.slice(1)}: {t.text}
+        {capital(t.name)}: {t.text}
       </li>
     ))}
-    <li className="text-soft">{turn.hand[0].toUpperCase() + turn.hand.slice(1)}</li>
+    <li className="text-soft">{capital(turn.hand)}</li>
   </ul>
 )
 
@@ -61,10 +62,7 @@ export function ChanceList({
       {items.map((i) => {
         const by = i.by && job.steps.find((s) => s.stepId === i.by)
         return (
-          <li
-            key={i.text}
-            className={`grid items-baseline gap-2 border-b border-rule/60 py-[3px] ${big ? 'grid-cols-[24px_1fr]' : 'grid-cols-[18px_1fr]'}`}
-          >
+          <li key={i.text} className="grid grid-cols-[auto_1fr] items-baseline gap-2 border-b border-rule/60 py-[3px]">
             <ChanceMark state={i.state} size={big ? 20 : 15} />
             <span className={i.state === 'open' ? 'font-semibold text-plum' : ''}>
               {i.text}
@@ -120,7 +118,7 @@ export function Waiting({ open, big }: { open: Moment['open']; big?: boolean }) 
     <ul aria-label="Waiting open" className={big ? 'text-[20px] leading-tight' : 'text-[14.5px] leading-snug'}>
       {open.map((e) => (
         <li key={e.text} className={`flex items-baseline gap-2 ${big ? '' : 'border-b border-rule/60 py-[3px]'}`}>
-          <span className="min-w-0 flex-1">{e.text[0].toUpperCase() + e.text.slice(1)}</span>
+          <span className="min-w-0 flex-1">{capital(e.text)}</span>
           <b className={`num ${big ? 'text-[26px]' : 'text-[17px]'}`}>{since(e.since, now)}</b>
         </li>
       ))}

@@ -92,9 +92,9 @@ function Side({ turn, up, x, y, after }: { turn: Turn; up: string; x: number; y:
           </g>
         )),
       )}
-      {hand && (
+      {hand && turn.handMm != null && (
         <Hand
-          x={at((hand.fromMm + hand.toMm) / 2)}
+          x={at(turn.handMm)}
           y={hand.face === up ? y - depth(above) : y + BOARD + depth(below)}
           over={hand.face === up}
         />

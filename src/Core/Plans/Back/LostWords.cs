@@ -1,7 +1,6 @@
 using FaithfulBracket.Core.Bench;
-using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
-using FaithfulBracket.Core.Teardown;
+using FaithfulBracket.Core.Plans.Walk;
 
 namespace FaithfulBracket.Core.Plans.Back;
 
@@ -15,7 +14,7 @@ internal static class LostWords
             words.Add("The lid does not go back on: the package stays under its frame, and its clamp is kept.");
         foreach (var c in cannot.Where(c => c is { Thing.Kind: ThingKind.Piece, Code: CannotCode.Voided }))
             words.Add(
-                $"The {Piece(order, c.Thing)} finds nothing to rest on any more: it is handed over with its screws."
+                $"The {new ThingNames(order).Of(c.Thing)} finds nothing to rest on any more: it is handed over with its screws."
             );
         var pads = cannot.Count(c => c.Code == CannotCode.UsedUp);
         if (pads > 0)
@@ -31,12 +30,4 @@ internal static class LostWords
             );
         return words;
     }
-
-    private static string Piece(WorkOrder order, ThingId id) =>
-        TeardownStation
-            .Pieces(order)
-            .SelectMany(p => p.Board.Assembly!.Pieces)
-            .FirstOrDefault(p => p.Id == id.Key)
-            ?.Name
-        ?? id.Key;
 }

@@ -35,7 +35,7 @@ public sealed record BenchMoment(
             stock,
             plan.Steps.Where(s => signed.ContainsKey(s.Id)).SelectMany(s => s.Acts)
         );
-        var names = new ThingNames(order, scene);
+        var names = new ThingNames(order);
         return new(
             step.Id,
             [.. order.Pieces.Select(p => BoardMoment.Of(order, plan, scene, before, names, p.Key))],
@@ -51,14 +51,12 @@ public sealed record BenchMoment(
 /// <param name="Up">The face that is up; null before anybody has laid it down.</param>
 /// <param name="Lies">Pieces and blocks on it, by face.</param>
 /// <param name="Parts">Faces of parts that a block meets.</param>
-/// <param name="Screws">Groups of stock screws whose places are known.</param>
 /// <param name="Leads">Leads of the stock assembly whose plugs are known.</param>
 public sealed record BoardMoment(
     string Board,
     Face? Up,
     IReadOnlyList<LyingThing> Lies,
     IReadOnlyList<PartMoment> Parts,
-    IReadOnlyList<ScrewsMoment> Screws,
     IReadOnlyList<LeadMoment> Leads
 )
 {
@@ -94,11 +92,6 @@ public sealed record BoardMoment(
             [
                 .. own.Where(t => t.Id.Kind == ThingKind.Face && t.Id.Owner == board)
                     .Select(t => new PartMoment(t.Id.Key, t.Face, StandsAs(state, t))),
-            ],
-            [
-                .. own.Where(t => t.Id.Kind == ThingKind.Screws && t.Id.Owner == board)
-                    .Select(t => new ScrewsMoment(t.Id, t.Face, state[t.Id] == Condition.Home, Places(t.Id)))
-                    .Where(s => s.Places.Count > 0),
             ],
             [
                 .. own.Where(t => t.Id.Kind == ThingKind.Lead && t.Id.Owner == board)
@@ -143,10 +136,6 @@ public enum PartCondition
 
 /// <param name="Part">Id of the part.</param>
 public sealed record PartMoment(string Part, Face Face, PartCondition Is);
-
-/// <param name="Home">Whether they are in; out otherwise.</param>
-/// <param name="Places">In the frame of the board, mm.</param>
-public sealed record ScrewsMoment(ThingId Thing, Face Face, bool Home, IReadOnlyList<Point2> Places);
 
 /// <param name="At">Its plug, in the frame of the board, mm.</param>
 public sealed record LeadMoment(ThingId Thing, string Name, Face Face, bool Plugged, Point2 At);

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Plans.Walk;
 
 namespace FaithfulBracket.Core.Plans.Moment;
 

@@ -3,6 +3,7 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Mount;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Plans.Walk;
 
 namespace FaithfulBracket.Core.Plans.Moment;
 
@@ -39,15 +40,15 @@ public sealed record TurnedThing(
 public sealed record TurnedScrew(int? Number, double AtMm);
 
 /// <summary>What a turn of a board does to everything on it.</summary>
-/// <param name="HandMm">Where the hand goes under it, along the board.</param>
-/// <param name="Hand">The same in words.</param>
+/// <param name="HandMm">Along the board, the middle of what a hand holds; null where no hand has to.</param>
+/// <param name="Hand">Where the hands go, in words.</param>
 public sealed record TurnRehearsal(
     string Board,
     Face Up,
     double FromMm,
     double ToMm,
     IReadOnlyList<TurnedThing> Things,
-    double HandMm,
+    double? HandMm,
     string Hand
 )
 {
@@ -82,10 +83,8 @@ public sealed record TurnRehearsal(
                 .Select(t => Thing(piece.Board, plan, scene, state, names, t, loose, (from, to))),
             .. Pads(plan, piece.Board, state, board),
         ];
-        var hand = piece
-            .Board.Parts.Where(p => p.Kind is PartKind.Die or PartKind.Lid)
-            .OrderByDescending(p => p.WidthMm * p.DepthMm)
-            .FirstOrDefault();
+        var held = things.Find(t => t.HeldBy == TurnHold.Hand);
+        var die = piece.Board.Parts.Any(p => p.Kind is PartKind.Die or PartKind.Lid);
         var up = state.Up.TryGetValue(board, out var was) && was == Face.Back ? Face.Front : Face.Back;
         return new(
             board,
@@ -93,10 +92,10 @@ public sealed record TurnRehearsal(
             from,
             to,
             things,
-            hand?.X ?? (from + to) / 2,
-            things.Exists(t => t.HeldBy == TurnHold.Hand) ? "a hand stays on what no screw holds"
-                : hand is null ? "both palms at the edges"
-                : "both palms at the edges, nothing on the die"
+            held is null ? null : (held.FromMm + held.ToMm) / 2,
+            held is not null ? "a hand stays on what no screw holds"
+                : die ? "both palms at the edges, nothing on the die"
+                : "both palms at the edges"
         );
     }
 
@@ -130,14 +129,12 @@ public sealed record TurnRehearsal(
             .HoldersOf(thing.Id)
             .Where(s => state.Is(s.Id, Condition.Home, Condition.Turned, Condition.Started, Condition.On))
             .ToList();
-        return groups.Count == 0
-            ? (TurnHold.Tack, "its pads and the snug fit hold it")
-            : (
-                TurnHold.Screws,
-                thing.Id.Kind == ThingKind.Backplate
-                    ? "its screws hold it"
-                    : $"{(groups.Count == 1 ? "group" : "groups")} {string.Join(" and ", groups.Select(g => g.Id.Key))} hold{(groups.Count == 1 ? "s" : "")} it"
-            );
+        if (groups.Count == 0)
+            return (TurnHold.Tack, "its pads and the snug fit hold it");
+        if (thing.Id.Kind == ThingKind.Backplate)
+            return (TurnHold.Screws, "its screws hold it");
+        var names = string.Join(" and ", groups.Select(g => g.Id.Key));
+        return (TurnHold.Screws, groups.Count == 1 ? $"group {names} holds it" : $"groups {names} hold it");
     }
 
     /// <summary>A block's plate: two opposite screws of those that are in.</summary>
@@ -175,7 +172,8 @@ public sealed record TurnRehearsal(
             screws,
             screws.Count == 0 ? "nothing holds it: it falls"
                 : screws.Count <= 2 ? $"{HowMany.Of(screws.Count, "screw")} of it in"
-                : $"screws {screws[0].Number} and {screws[1].Number}, across from each other, hold it; {screws.Count} are in"
+                : $"screws {screws[0].Number} and {screws[1].Number}, across from each other, hold it; "
+                    + $"{screws.Count} are in"
         );
     }
 
@@ -183,7 +181,7 @@ public sealed record TurnRehearsal(
     private static IEnumerable<TurnedThing> Pads(JobPlan plan, Board on, BenchState state, string board) =>
         plan
             .Pads.Pieces.Where(p => p.Board == board && p.Parts.Count > 0 && !p.OnBlock)
-            .Where(p => state.Is(Walk.BenchScene.Id.Pad(p), Condition.Laid))
+            .Where(p => state.Is(BenchScene.Id.Pad(p), Condition.Laid))
             .GroupBy(p => p.Face)
             .Select(g =>
             {

@@ -1,7 +1,6 @@
 using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
-using FaithfulBracket.Core.Teardown;
 
 namespace FaithfulBracket.Core.Plans.Walk;
 
@@ -67,20 +66,7 @@ internal sealed class ActWriter(WorkOrder order, Scene scene, BenchState start)
             + (held.Count > 0 ? $". Hold the {string.Join(" and the ", held)}: no screw holds it" : "");
     }
 
-    private string NameOf(ThingId thing) =>
-        TeardownStation
-            .Pieces(order)
-            .SelectMany(p => p.Board.Assembly!.Pieces)
-            .FirstOrDefault(p => p.Id == thing.Key)
-            ?.Name
-        ?? (
-            thing.Kind switch
-            {
-                ThingKind.Backplate => "back plate",
-                ThingKind.Gasket => "rubber gasket",
-                _ => thing.Kind.ToString().ToLowerInvariant(),
-            }
-        );
+    private string NameOf(ThingId thing) => new ThingNames(order).Of(thing);
 
     private IEnumerable<string> BoardsOf(Act act) =>
         scene.Find(act.Thing)?.Board is { } board ? [board]

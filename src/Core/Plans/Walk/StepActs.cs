@@ -38,7 +38,8 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
                     .Select(name => new Trouble(
                         Station.Teardown,
                         null,
-                        $"More pieces hang by no screw than one person holds while the board is turned over: a second person holds the {name}."
+                        "More pieces hang by no screw than one person holds while the board is turned over: "
+                            + $"a second person holds the {name}."
                     )),
             ]
         );

@@ -1,43 +1,33 @@
 using FaithfulBracket.Core.Bench;
-using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Teardown;
 
-namespace FaithfulBracket.Core.Plans.Moment;
+namespace FaithfulBracket.Core.Plans.Walk;
 
 /// <summary>What the things on a bench are called, by the documents that they come from.</summary>
-internal sealed class ThingNames
+internal sealed class ThingNames(WorkOrder order)
 {
-    private readonly WorkOrder _order;
-    private readonly Dictionary<ThingId, string> _stock = [];
-
-    public ThingNames(WorkOrder order, Scene scene)
+    private string? Stock(ThingId id)
     {
-        _order = order;
-        var assemblies = TeardownStation.Pieces(order).Select(p => p.Board.Assembly!).ToList();
-        foreach (var thing in scene.Things)
-            if (Stock(assemblies, thing.Id) is { } name)
-                _stock[thing.Id] = name;
-    }
-
-    private static string? Stock(List<Assembly> assemblies, ThingId id) =>
-        id.Kind switch
+        var assemblies = TeardownStation.Pieces(order).Select(p => p.Board.Assembly!);
+        return id.Kind switch
         {
             ThingKind.Piece => assemblies.SelectMany(a => a.Pieces).FirstOrDefault(p => p.Id == id.Key)?.Name,
             ThingKind.Lead => assemblies.SelectMany(a => a.Leads).FirstOrDefault(l => l.Id == id.Key)?.Name,
             _ => null,
         };
+    }
 
     /// <summary>Without an article: "fan shroud", "block", "screws of group F1".</summary>
     public string Of(ThingId id) =>
-        _stock.GetValueOrDefault(id)
+        Stock(id)
         ?? id.Kind switch
         {
             ThingKind.Backplate => "back plate",
             ThingKind.Gasket => "rubber gasket",
             ThingKind.Block => Block(id.Owner),
             ThingKind.Plate or ThingKind.Half => Half(id) ?? Block(id.Owner),
-            ThingKind.Ribbon => _order.Ribbons.FirstOrDefault(r => r.Id == id.Owner)?.Name ?? "ribbon",
+            ThingKind.Ribbon => order.Ribbons.FirstOrDefault(r => r.Id == id.Owner)?.Name ?? "ribbon",
             ThingKind.Lead => $"{id.Key} lead",
             ThingKind.Screws => $"screws of group {id.Key}",
             ThingKind.Processor => "processor",
@@ -46,12 +36,12 @@ internal sealed class ThingNames
 
     /// <summary>The half of a block that closes round a board; null for any other block.</summary>
     private string? Half(ThingId id) =>
-        _order
+        order
             .Pairs.FirstOrDefault(p => p.Key == id.Owner)
             ?.Block.Halves.FirstOrDefault(h => (id.Kind == ThingKind.Half ? h.Id : h.Plate) == id.Key)
             is { } half
             ? $"{half.Face.ToString().ToLowerInvariant()} half of the {Block(id.Owner)}"
             : null;
 
-    private string Block(string pair) => _order.Pairs.Count > 1 ? $"block {pair}" : "block";
+    private string Block(string pair) => order.Pairs.Count > 1 ? $"block {pair}" : "block";
 }
