@@ -242,7 +242,20 @@ public sealed record BackPlate
 {
     public required string Id { get; init; }
     public IReadOnlyList<string> UsesHoles { get; init; } = [];
+
+    /// <summary>
+    /// How many times stiffer it makes the board between its screws, by its maker; 1 where nobody says. Counts only
+    /// without a thickness.
+    /// </summary>
     public double StiffnessFactor { get; init; } = 1;
+
+    /// <summary>Thickness where it crosses the board between its screws, mm; null where it is not known.</summary>
+    public double? ThicknessMm { get; init; }
+
+    /// <summary>Young's modulus, MPa.</summary>
+    public double EMPa { get; init; } = AluminiumMPa;
+
+    public const double AluminiumMPa = 70_000;
     public IReadOnlyList<Land> Lands { get; init; } = [];
 
     /// <summary>Height of its reference plane above the back surface, mm.</summary>

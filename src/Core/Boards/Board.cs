@@ -46,11 +46,16 @@ public sealed record Board
     [JsonIgnore]
     public Backing? Backing { get; init; }
 
+    /// <summary>Outline of the socket's frame, soldered to the board about its origin; null without a socket.</summary>
+    [JsonIgnore]
+    public Polygon? SocketFrame { get; init; }
+
     public Part? FindPart(string id) => Parts.FirstOrDefault(p => p.Id == id);
 }
 
-/// <param name="Factor">On the bare board's rigidity under the area.</param>
-public sealed record Backing(Polygon Area, double Factor);
+/// <param name="Area">Where it lies against the board.</param>
+/// <param name="EMPa">Young's modulus, MPa.</param>
+public sealed record Backing(Polygon Area, double ThicknessMm, double EMPa);
 
 /// <summary>A pin header a block may use up.</summary>
 public sealed record Header(string Id, string Kind);

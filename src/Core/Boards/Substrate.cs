@@ -16,13 +16,18 @@ public sealed record Substrate(
 {
     public const double DieEMPa = 26_000,
         ChipEMPa = 15_000,
+        SocketEMPa = 12_000,
         UsualJoined = 0.5;
+
+    /// <summary>Thickness of a socket's frame, mm.</summary>
+    public const double SocketMm = 4;
 
     /// <summary>How far solder joints may make less or more of it than usual.</summary>
     public const double LeastJoined = 0.3,
         MostJoined = 0.8;
 
     private const double DieRimMm = 10,
+        LidRimMm = 2,
         DieMm = 1.2,
         ChipMm = 0.8;
 
@@ -35,6 +40,11 @@ public sealed record Substrate(
         {
             PartKind.Die when board.Kind is BoardKind.GraphicsCard or BoardKind.ConsoleBoard && part.Under is null =>
                 new(part.WidthMm + 2 * DieRimMm, part.DepthMm + 2 * DieRimMm, DieMm),
+            PartKind.Lid when board.Kind is BoardKind.GraphicsCard or BoardKind.ConsoleBoard => new(
+                part.WidthMm + 2 * LidRimMm,
+                part.DepthMm + 2 * LidRimMm,
+                DieMm
+            ),
             PartKind.Memory or PartKind.Controller => new(part.WidthMm, part.DepthMm, ChipMm, ChipEMPa),
             _ => null,
         };

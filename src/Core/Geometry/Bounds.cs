@@ -5,6 +5,7 @@ public readonly record struct Bounds(double MinX, double MinY, double MaxX, doub
 {
     public double Width => MaxX - MinX;
     public double Height => MaxY - MinY;
+    public Point2 Centre => new((MinX + MaxX) / 2, (MinY + MaxY) / 2);
 
     public static Bounds Of(IReadOnlyList<Point2> points)
     {

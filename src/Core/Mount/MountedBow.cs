@@ -61,10 +61,11 @@ public static class MountedBow
     {
         stiffness ??= new();
         var board = laid.Board;
-        var problem = Problem(laid, seated, stiffness, Substrate.UsualJoined);
+        var backPlate = BoardLayers.BackPlate(board, stiffness, laid.Block, laid.Placement);
+        var problem = Problem(laid, seated, stiffness, stiffness.Joined);
         var held = BowHold.Of(problem);
         var bare = Told(BoardBow.Solve(problem, cancel), problem);
-        var backed = BackPlate(laid) is { } plate ? Told(BoardBow.Solve(With(problem, plate), cancel), problem) : null;
+        var backed = backPlate is { } plate ? Told(BoardBow.Solve(With(problem, plate), cancel), problem) : null;
         var worst = backed ?? bare;
         if (Math.Abs(worst.PeakMm) > MostThicknesses * board.ThicknessMm)
             return new(
@@ -91,7 +92,7 @@ public static class MountedBow
         double Rim(double joined)
         {
             var other = Problem(laid, seated, stiffness, joined);
-            return BoardBow.Solve(BackPlate(laid) is { } p ? With(other, p) : other, cancel).RimMicro ?? strain;
+            return BoardBow.Solve(backPlate is { } p ? With(other, p) : other, cancel).RimMicro ?? strain;
         }
         double[] range = [strain, Rim(Substrate.LeastJoined), Rim(Substrate.MostJoined)];
         var level = JointStrain.Level(strain, limit, settings ?? new());
@@ -154,18 +155,13 @@ public static class MountedBow
     private static BowProblem Problem(LaidBlock laid, SeatingResult seated, BoardStiffness stiffness, double joined)
     {
         var (board, block, placement) = laid;
-        var packages = board
-            .Parts.Where(p => board.Backing is null || p.Kind is not (PartKind.Die or PartKind.Lid))
-            .Select(p => (Part: p, Of: Substrate.Of(p, board)))
-            .Where(x => x.Of is not null)
-            .ToDictionary(x => x.Part.Id, x => x.Of!);
         List<BowLoad> loads =
         [
             .. seated
                 .Dies.Select(d => (d.Part, d.LoadN))
                 .Concat(seated.Pads.Select(p => (p.Part, p.LoadN)))
                 .Where(l => l.LoadN > 0)
-                .Select(l => Pressed(board.FindPart(l.Part)!, l.LoadN, packages)),
+                .Select(l => Pressed(board.FindPart(l.Part)!, l.LoadN, board)),
         ];
         var screws = block
             .Plates.SelectMany(p => p.Holes)
@@ -193,33 +189,18 @@ public static class MountedBow
             );
         else
             supports = Sprung(board, [.. screws.Where(s => s.LoadN > LeastPullN).Select(s => s.At)]);
-        List<BowLayer> layers =
-        [
-            .. packages.Select(p =>
-            {
-                var part = board.FindPart(p.Key)!;
-                return new BowLayer(
-                    Polygon.Rectangle(part.At, p.Value.WidthMm, p.Value.DepthMm, part.RotationDeg),
-                    p.Value.ThicknessMm,
-                    p.Value.EMPa,
-                    BowLayer.UsualNu,
-                    part.Substrate?.Joined ?? joined
-                );
-            }),
-        ];
+        var layers = BoardLayers.Of(board, joined);
         return new(board.Outline, board.ThicknessMm, stiffness.EMPa, stiffness.Nu)
         {
             Supports = supports,
             Loads = loads,
             Elements = Elements,
             Layers = layers,
-            // what lies in a socket is held there and stiffens nothing; the plate behind it does
-            Stiffeners = board.Backing is { } plate ? [(plate.Area, plate.Factor)] : [],
             Brittle =
             [
                 .. board
                     .Parts.Where(p => p.Kind == PartKind.Capacitor && Math.Max(p.WidthMm, p.DepthMm) > BrittleMm)
-                    .Where(p => layers.Exists(l => l.Outline.Bounds.Grown(BesideMm).Meets(p.Top().Bounds)))
+                    .Where(p => layers.Any(l => l.Soldered && l.Outline.Bounds.Grown(BesideMm).Meets(p.Top().Bounds)))
                     .Select(p => p.Top()),
             ],
         };
@@ -231,13 +212,10 @@ public static class MountedBow
     /// <summary>
     /// A part's force acts evenly over what it is built on; one without presses with its own outline.
     /// </summary>
-    private static BowLoad Pressed(Part part, double loadN, Dictionary<string, Substrate> packages)
+    private static BowLoad Pressed(Part part, double loadN, Board board)
     {
-        var (width, depth) = packages.TryGetValue(part.Id, out var s)
-            ? (s.WidthMm, s.DepthMm)
-            : (part.WidthMm, part.DepthMm);
-        var b = Polygon.Rectangle(part.At, width, depth, part.RotationDeg).Bounds;
-        return new(part.X, part.Y, b.Width, b.Height, part.Face == Face.Back ? loadN : -loadN);
+        var b = BoardLayers.Under(part, board).Bounds;
+        return new(b.Centre.X, b.Centre.Y, b.Width, b.Height, part.Face == Face.Back ? loadN : -loadN);
     }
 
     /// <summary>
@@ -261,25 +239,5 @@ public static class MountedBow
         return supports;
     }
 
-    private static (Polygon Area, double Factor)? BackPlate(LaidBlock laid)
-    {
-        var (_, block, placement) = laid;
-        return
-            block.BackPlate is { StiffnessFactor: > 1 } back
-            && ConvexHull.Of([
-                .. block
-                    .Plates.SelectMany(p => p.Holes)
-                    .Where(h => back.UsesHoles.Contains(h.Id) || h.Role == HoleRole.Retention)
-                    .Select(h => placement.Apply(h.At)),
-            ])
-                is { } hull
-            ? (hull, back.StiffnessFactor)
-            : null;
-    }
-
-    private static BowProblem With(BowProblem p, (Polygon Area, double Factor) plate) =>
-        p with
-        {
-            Stiffeners = [.. p.Stiffeners, plate],
-        };
+    private static BowProblem With(BowProblem p, BowLayer plate) => p with { Layers = [.. p.Layers, plate] };
 }

@@ -55,6 +55,7 @@ public static class SeatedBoard
                     .Select(s => new BoardHole(s.Id, s.X, s.Y, s.DiameterMm, HoleRole.Retention)),
             ],
             Backing = BackingOf(socket),
+            SocketFrame = FrameOf(socket),
             Assembly =
                 onlyProcessor ? processor.Assembly
                 : cooled ? BothAssemblies.Of(board.Assembly, processor.Assembly)
@@ -62,12 +63,19 @@ public static class SeatedBoard
         };
     }
 
-    /// <summary>
-    /// The plate behind a socket, or the frame its posts go into, taken as stiff as 3 mm of steel: 200 GPa · 3³
-    /// against 22 GPa · 1.6³ of laminate.
-    /// </summary>
-    private const double PlateFactor = 60,
+    /// <summary>The plate behind a socket, or the frame its posts go into, taken as 3 mm of steel.</summary>
+    private const double PlateMm = 3,
+        SteelMPa = 200_000,
         PlateRimMm = 6;
+
+    /// <summary>How far a socket's frame reaches past the package in it.</summary>
+    private const double FrameRimMm = 4;
+
+    private static Polygon FrameOf(Socket socket)
+    {
+        var b = socket.PackageOutline.Bounds.Grown(FrameRimMm);
+        return Polygon.Rectangle(b.Centre, b.Width, b.Height);
+    }
 
     private static Backing? BackingOf(Socket socket)
     {
@@ -77,7 +85,11 @@ public static class SeatedBoard
             right = socket.Holes.Max(h => h.X) + PlateRimMm,
             low = socket.Holes.Min(h => h.Y) - PlateRimMm,
             high = socket.Holes.Max(h => h.Y) + PlateRimMm;
-        return new(Polygon.Rectangle(new((left + right) / 2, (low + high) / 2), right - left, high - low), PlateFactor);
+        return new(
+            Polygon.Rectangle(new((left + right) / 2, (low + high) / 2), right - left, high - low),
+            PlateMm,
+            SteelMPa
+        );
     }
 
     /// <summary>A part of the processor as it is called on the board.</summary>

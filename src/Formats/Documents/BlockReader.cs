@@ -277,6 +277,8 @@ public static class BlockReader
             Id = DocumentRules.Id(o),
             UsesHoles = o.Texts("usesHoles"),
             StiffnessFactor = o.Number("stiffnessFactor", 0.01, 1000, otherwise: 1),
+            ThicknessMm = o.OptionalNumber("thicknessMm", 0.1, 50),
+            EMPa = o.Number("eMPa", 100, 1e6, otherwise: Core.Blocks.BackPlate.AluminiumMPa),
             Lands = o.Objects("lands", Land),
             StandoffMm = o.OptionalNumber("standoffMm", 0, 100),
             StandoffTolMm = o.Number("standoffTolMm", 0, 10, otherwise: 0),

@@ -107,8 +107,6 @@ internal static class ComputeEndpoints
                 )
         );
         var cancel = request.HttpContext.RequestAborted;
-        if (elastic is { } stiffness)
-            elastic = stiffness with { BackPlateFactor = stack.Block.BackPlate?.StiffnessFactor ?? 1 };
         return TypedResults.Ok(await Task.Run(() => SeatingSolver.Solve(stack.Laid(), limit, elastic, cancel), cancel));
     }
 
@@ -122,8 +120,7 @@ internal static class ComputeEndpoints
         var read = new BoardStiffness(
             e.Number("eMPa", 10, 1e6, defaults.EMPa),
             e.Number("nu", 0, 0.499, defaults.Nu),
-            e.Number("packageFactor", 1, 1000, defaults.PackageFactor),
-            1,
+            e.Number("joined", 0, 1, defaults.Joined),
             e.OptionalInteger("elements", 100, 10_000) ?? defaults.Elements
         );
         e.End();

@@ -236,7 +236,12 @@ public class MountedBowTests
     public void A_plate_that_stays_behind_the_socket_stiffens_it_and_what_lies_in_a_socket_is_not_soldered()
     {
         var plain = Pressed(100).Without!;
-        var backed = Pressed(100, board: Sample.Board() with { Backing = new(Sample.Rect(0, 0, 70, 70), 40) }).Without!;
+        var held = Sample.Board() with
+        {
+            Backing = new(Sample.Rect(0, 0, 70, 70), 3, 200_000),
+            SocketFrame = Sample.Rect(0, 0, 40, 40),
+        };
+        var backed = Pressed(100, board: held).Without!;
         Assert.True(Math.Abs(backed.PeakMm) < 0.5 * Math.Abs(plain.PeakMm));
         Assert.True(backed.RimMicro < plain.RimMicro);
     }

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Boards.Bow;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Pads.Seating;

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Boards.Bow;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Pads.Seating;
 using Xunit;
@@ -55,20 +56,7 @@ public class SeatingSolverTests
     private static readonly SeatingResult Plain = Of();
 
     [Fact]
-    public void A_lid_stiffens_as_a_die_does_and_other_parts_and_dies_behind_do_not()
-    {
-        var block = Sample.Block();
-        var lid = block with
-        {
-            Plates =
-            [
-                block.Plates[0] with
-                {
-                    Lands = [block.Plates[0].Lands[0] with { For = PartKind.Lid }, .. block.Plates[0].Lands.Skip(1)],
-                },
-            ],
-        };
-        Same(Plain, Of(Hot(p => p with { Kind = PartKind.Lid }), lid));
+    public void What_lies_behind_or_is_no_package_stiffens_nothing() =>
         Same(
             Plain,
             Of(
@@ -79,49 +67,75 @@ public class SeatingSolverTests
                         Sample.Part("D9", PartKind.Die, -20, 0, 20, 30, 0.5) with
                         {
                             Face = Face.Back,
+                            NoSubstrate = true,
                         },
                     ]
                 )
             )
         );
+
+    [Fact]
+    public void A_package_stiffens_as_its_size_thickness_and_solder_say()
+    {
+        double Load(Substrate? package, BoardStiffness? on = null) =>
+            Of(Hot(p => p with { Substrate = package, NoSubstrate = package is null }), stiffness: on).Dies[0].LoadN;
+        // a die's usual package reaches 10 mm past it on every side, 1.2 mm thick
+        var usual = new Substrate(44, 42, 1.2);
+        Assert.Equal(Plain.Dies[0].LoadN, Load(usual), 1e-6);
+        Assert.True(Load(usual with { WidthMm = 60, DepthMm = 60 }) > Load(usual) + 0.1);
+        Assert.True(Load(usual with { ThicknessMm = 2 }) > Load(usual) + 0.1);
+        Assert.True(Load(null) < Load(usual) - 0.1);
+        // solder that joins less leaves it softer, unless the package states its own
+        Assert.True(Of(stiffness: Coarse with { Joined = 0 }).Dies[0].LoadN < Load(usual) - 0.1);
+        Assert.Equal(Load(usual), Load(usual, Coarse with { Joined = 0 }), 0.002 * Load(usual));
+        // a lid on a card lies on a package of its own
+        var lid = Hot(p => p with { Kind = PartKind.Lid });
+        Assert.Equal(28, Substrate.Of(lid.FindPart("U1")!, lid)!.WidthMm);
     }
 
     [Fact]
-    public void A_package_reaches_five_millimetres_past_its_die_where_it_states_no_outline()
+    public void Over_a_socket_its_frame_and_the_plate_behind_stiffen_and_the_package_does_not()
     {
-        Same(Plain, Of(Hot(p => p with { PackageOutline = Sample.Rect(0, 0, 34, 32) })));
-        var wide = Of(Hot(p => p with { PackageOutline = Sample.Rect(0, 0, 50, 50) }));
-        Assert.True(wide.Dies[0].LoadN > Plain.Dies[0].LoadN + 0.1);
-        // a package of the board's own stiffness adds nothing, a stiffer one more
-        Assert.True(Of(stiffness: Coarse with { PackageFactor = 1 }).Dies[0].LoadN < Plain.Dies[0].LoadN - 0.1);
-        Assert.True(Of(stiffness: Coarse with { PackageFactor = 60 }).Dies[0].LoadN > Plain.Dies[0].LoadN + 0.1);
-    }
-
-    [Fact]
-    public void Over_a_socket_the_plate_behind_stiffens_and_the_package_does_not()
-    {
-        Board Socket(double factor) => Sample.Board() with { Backing = new(Sample.Rect(0, 0, 70, 70), factor) };
-        Same(Of(Socket(10)), Of(Socket(10), stiffness: Coarse with { PackageFactor = 60 }));
-        Assert.True(Of(Socket(10)).Dies[0].LoadN > Of(Socket(2)).Dies[0].LoadN + 0.1);
-        // a plate that adds nothing leaves the bare board, softer than one with its package
-        Assert.True(Of(Socket(1)).Dies[0].LoadN < Plain.Dies[0].LoadN - 0.1);
+        var board = Sample.Board() with { SocketFrame = Sample.Rect(0, 0, 50, 50) };
+        Board Held(double mm) => board with { Backing = new(Sample.Rect(0, 0, 70, 70), mm, 200_000) };
+        var thick = Hot(p => p with { Substrate = new(60, 60, 3) });
+        Same(Of(Held(3)), Of(Held(3) with { Parts = thick.Parts }));
+        Assert.True(Of(Held(3)).Dies[0].LoadN > Of(Held(1)).Dies[0].LoadN + 0.1);
+        Assert.True(Of(Held(1)).Dies[0].LoadN > Of(board).Dies[0].LoadN + 0.01);
+        // what presses on the package comes through the frame
+        Assert.Equal(50, BoardLayers.Under(board.FindPart("U1")!, board).Bounds.Width);
     }
 
     [Fact]
     public void A_back_plate_stiffens_what_lies_within_its_screws()
     {
-        Block Backed(params string[] holes) =>
+        Block Backed(double factor, double? mm = null, params string[] holes) =>
             Sample.Block() with
             {
-                BackPlate = new() { Id = "back", UsesHoles = holes },
+                Plates =
+                [
+                    Sample.Block().Plates[0] with
+                    {
+                        Holes = [.. Sample.Block().Plates[0].Holes.Select(h => h with { Role = HoleRole.Standoff })],
+                    },
+                ],
+                BackPlate = new()
+                {
+                    Id = "back",
+                    UsesHoles = holes,
+                    StiffnessFactor = factor,
+                    ThicknessMm = mm,
+                },
             };
-        var four = Coarse with { BackPlateFactor = 4 };
-        Same(Plain, Of(block: Backed("S1", "S2", "S3", "S4")));
-        Same(Plain, Of(stiffness: four));
-        Same(Plain, Of(block: Backed("S1", "S2"), stiffness: four));
-        var all = Of(block: Backed("S1", "S2", "S3", "S4"), stiffness: four);
+        string[] four = ["S1", "S2", "S3", "S4"];
+        Same(Plain, Of(block: Backed(1, null, four)));
+        Same(Plain, Of(block: Backed(4, null, "S1", "S2")));
+        var all = Of(block: Backed(4, null, four));
         Assert.True(all.Dies[0].LoadN > Plain.Dies[0].LoadN + 0.1);
-        Assert.True(Of(block: Backed("S1", "S2", "S3"), stiffness: four).Dies[0].LoadN < all.Dies[0].LoadN - 0.01);
+        Assert.True(Of(block: Backed(4, null, "S1", "S2", "S3")).Dies[0].LoadN < all.Dies[0].LoadN - 0.01);
+        // by hand: 3·22,000·1.6³/(1 − 0.15²) = 70,000·t³/(1 − 0.3²), and the thickness outranks the factor
+        var mm = Math.Cbrt(3 * 22_000 * Math.Pow(1.6, 3) / (1 - 0.15 * 0.15) * (1 - 0.3 * 0.3) / 70_000);
+        Assert.Equal(all.Dies[0].LoadN, Of(block: Backed(50, mm, four)).Dies[0].LoadN, 0.01 * all.Dies[0].LoadN);
     }
 
     [Fact]

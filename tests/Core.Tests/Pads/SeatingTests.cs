@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards.Bow;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Pads.Seating;

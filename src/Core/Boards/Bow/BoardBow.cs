@@ -264,18 +264,7 @@ public sealed class BoardBow
     }
 
     /// <summary>A cell's stiffness: its share of board, and what is fixed to it.</summary>
-    private double RigidityAt(int i, int j)
-    {
-        var factor = 1.0;
-        if (_p.Stiffeners.Count > 0)
-        {
-            var centre = new Point2((_grid.X[i] + _grid.X[i + 1]) / 2, (_grid.Y[j] + _grid.Y[j + 1]) / 2);
-            foreach (var (area, by) in _p.Stiffeners)
-                if (area.Contains(centre))
-                    factor *= by;
-        }
-        return (_rigidity * factor + LayersAt(i, j).Adds) * _grid.Share(i, j);
-    }
+    private double RigidityAt(int i, int j) => (_rigidity + LayersAt(i, j).Adds) * _grid.Share(i, j);
 
     /// <summary>
     /// What layers add to a cell, by the share of it that they cover, and Poisson's ratio weighted by rigidity.

@@ -8,6 +8,9 @@ namespace FaithfulBracket.Core.Boards.Bow;
 /// <param name="Joined">0: lies on it and slides; 1: glued all over, one plate with it.</param>
 public sealed record BowLayer(Polygon Outline, double ThicknessMm, double EMPa, double Nu, double Joined)
 {
+    /// <summary>Solder joints end at its rim, and the strain beside it is judged.</summary>
+    public bool Soldered { get; init; } = true;
+
     /// <summary>Poisson's ratio of a package's substrate.</summary>
     public const double UsualNu = 0.2;
 

@@ -39,7 +39,7 @@ public sealed record BowResult(
 )
 {
     /// <summary>
-    /// Largest principal surface strain one board thickness outside the layers' outlines; null without layers.
+    /// Largest principal surface strain one board thickness outside the soldered layers' outlines; null without any.
     /// </summary>
     [System.Text.Json.Serialization.JsonIgnore(Condition = System.Text.Json.Serialization.JsonIgnoreCondition.Never)]
     public double? RimMicro { get; init; }
@@ -132,7 +132,4 @@ public sealed record BowProblem(Polygon Outline, double ThicknessMm, double EMPa
 
     /// <summary>Further places whose strain counts with the rims: under small brittle parts beside a package.</summary>
     public IReadOnlyList<Polygon> Brittle { get; init; } = [];
-
-    /// <summary>Areas stiffened by what is fixed to them, by a factor on the plate's rigidity.</summary>
-    public IReadOnlyList<(Polygon Area, double Factor)> Stiffeners { get; init; } = [];
 }

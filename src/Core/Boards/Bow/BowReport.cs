@@ -50,7 +50,7 @@ internal sealed class BowReport(BowProblem problem, PlateGrid grid, double[] u)
             problem.Watched.Count > 0 ? watched * 1e6 : null
         )
         {
-            RimMicro = problem.Layers.Count > 0 ? Rim() * 1e6 : null,
+            RimMicro = problem.Layers.Any(l => l.Soldered) ? Rim() * 1e6 : null,
         };
     }
 
@@ -61,9 +61,10 @@ internal sealed class BowReport(BowProblem problem, PlateGrid grid, double[] u)
     private double Rim()
     {
         var points = problem
-            .Layers.SelectMany(l => l.Rim(problem.ThicknessMm))
+            .Layers.Where(l => l.Soldered)
+            .SelectMany(l => l.Rim(problem.ThicknessMm))
             .Concat(problem.Brittle.SelectMany(b => b.Points.Append(b.Centroid)))
-            .Where(p => problem.Outline.Contains(p) && !problem.Layers.Any(l => l.Outline.Contains(p)));
+            .Where(p => problem.Outline.Contains(p) && !problem.Layers.Any(l => l.Soldered && l.Outline.Contains(p)));
         var most = 0.0;
         foreach (var p in points)
             if (grid.Locate(p) is { } c)

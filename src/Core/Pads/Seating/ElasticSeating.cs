@@ -4,25 +4,6 @@ using FaithfulBracket.Core.Geometry;
 
 namespace FaithfulBracket.Core.Pads.Seating;
 
-/// <summary>Laminate of the bare board and what stiffens it.</summary>
-/// <param name="EMPa">Young's modulus of the laminate with its copper.</param>
-/// <param name="PackageFactor">How much stiffer the board is under a die's package.</param>
-/// <param name="BackPlateFactor">How much stiffer it is within the screws of a back plate; 1 without one.</param>
-public sealed record BoardStiffness(
-    double EMPa = 22_000,
-    double Nu = 0.15,
-    double PackageFactor = 6,
-    double BackPlateFactor = 1,
-    int Elements = 1600
-)
-{
-    /// <summary>A package without an outline of its own reaches this far past its die, mm.</summary>
-    public const double PackageRimMm = 5;
-
-    /// <summary>Silicon and substrate under a die keep it flat: it moves and turns but does not curve.</summary>
-    public const double DieFactor = 300;
-}
-
 /// <summary>The board's own bending: one node a contact, its deflection in answer to all contact forces.</summary>
 /// <param name="Deflection">Of the board under each contact, mm, + towards the plate.</param>
 public sealed record ElasticPose(PlatePose Pose, IReadOnlyList<double> Deflection);

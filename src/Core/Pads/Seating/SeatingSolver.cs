@@ -141,7 +141,7 @@ public static class SeatingSolver
         var problem = new BowProblem(board.Outline, board.ThicknessMm, stiffness.EMPa, stiffness.Nu)
         {
             Elements = stiffness.Elements,
-            Stiffeners = Stiffeners(board, block, model, stiffness),
+            Layers = Layers(board, block, model, stiffness),
         };
         var all = BoardBow.Compliance(
             problem,
@@ -210,43 +210,23 @@ public static class SeatingSolver
         ];
     }
 
-    private static List<(Polygon, double)> Stiffeners(Board board, Block block, PlateModel model, BoardStiffness s)
+    /// <summary>Silicon keeps its package flat beneath it: it moves and turns but does not curve.</summary>
+    private const double DieTimes = 300;
+
+    private static List<BowLayer> Layers(Board board, Block block, PlateModel model, BoardStiffness laminate)
     {
-        var list = new List<(Polygon, double)>();
-        // what lies in a socket is held there and stiffens nothing; the plate behind it does
-        if (board.Backing is { } plate)
-            list.Add((plate.Area, plate.Factor));
-        foreach (
-            var die in board.Parts.Where(p =>
-                board.Backing is null && p.Face == Face.Front && p.Kind is PartKind.Die or PartKind.Lid
-            )
-        )
-        {
-            list.Add((die.Top(), BoardStiffness.DieFactor));
-            list.Add(
-                (
-                    die.PackageOutline is { } o
-                        ? new Placement(die.X, die.Y, die.RotationDeg).Apply(o)
-                        : Polygon.Rectangle(
-                            die.At,
-                            die.WidthMm + 2 * BoardStiffness.PackageRimMm,
-                            die.DepthMm + 2 * BoardStiffness.PackageRimMm,
-                            die.RotationDeg
-                        ),
-                    s.PackageFactor
+        List<BowLayer> layers =
+        [
+            .. BoardLayers.Of(board, laminate.Joined),
+            .. board
+                .Parts.Where(p =>
+                    board.SocketFrame is null && p.Face == Face.Front && p.Kind is PartKind.Die or PartKind.Lid
                 )
-            );
-        }
-        if (
-            s.BackPlateFactor > 1
-            && block.BackPlate is { } back
-            && ConvexHull.Of([
-                .. model.Plate.Holes.Where(h => back.UsesHoles.Contains(h.Id)).Select(h => model.Placement.Apply(h.At)),
-            ])
-                is { } hull
-        )
-            list.Add((hull, s.BackPlateFactor));
-        return list;
+                .Select(p => BoardLayers.Times(p.Top(), DieTimes, board, laminate)),
+        ];
+        if (BoardLayers.BackPlate(board, laminate, block, model.Placement) is { } plate)
+            layers.Add(plate);
+        return layers;
     }
 
     internal static IEnumerable<Contact> Contacts(PlateModel model) =>
