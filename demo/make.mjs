@@ -30,6 +30,7 @@ const ternHoles = [
 ]
 const ternParts = (tallMm) => [
   part('U1', 'die', 0, 0, 24, 22, 2.1, {
+    substrate: { widthMm: 44, depthMm: 42, thicknessMm: 1.2 },
     cool: 'must',
     dissipationW: 240,
     limitC: 95,
@@ -347,7 +348,7 @@ save('blocks', 'brineworks-full-460.block.json', {
       ],
     },
   ],
-  backPlate: { id: 'brineworks-back-460', usesHoles: ['S7', 'S8'], stiffnessFactor: 2.5, lands: [] },
+  backPlate: { id: 'brineworks-back-460', usesHoles: ['S7', 'S8'], thicknessMm: 1.5, lands: [] },
   ports: [
     { id: 'A', thread: 'G1/4', x: -20, y: 58, facing: 'up', role: 'either' },
     { id: 'B', thread: 'G1/4', x: 5, y: 58, facing: 'up', role: 'either' },
@@ -486,6 +487,7 @@ save('boards', 'skua-380-r1.board.json', {
   assembly: skuaAssembly,
   parts: [
     part('U1', 'die', 0, 0, 21, 19, 1.95, {
+      substrate: { widthMm: 43, depthMm: 41, thicknessMm: 1.2 },
       cool: 'must',
       dissipationW: 180,
       limitC: 95,
@@ -657,6 +659,7 @@ save('boards', 'dunlin-250-traced.board.json', {
   ),
   parts: [
     part('U1', 'die', 0, 0, 17, 16, 1.9, {
+      substrate: { widthMm: 35, depthMm: 35, thicknessMm: 1.1 },
       cool: 'must',
       dissipationW: 130,
       limitC: 95,

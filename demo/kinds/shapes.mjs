@@ -59,6 +59,7 @@ export const stages = (name, n, from, step, more = {}) =>
   row(name, 'power-stage', n, from, step, [5, 6, 0.9], { cool: 'must', dissipationW: 5, limitC: 110, ...more })
 export const die = (id, x, y, w, d, watts, more = {}) =>
   part(id, 'die', x, y, w, d, 2.1, {
+    substrate: { widthMm: w + 20, depthMm: d + 20, thicknessMm: 1.2 },
     cool: 'must',
     dissipationW: watts,
     limitC: 95,

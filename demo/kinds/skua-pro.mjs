@@ -151,7 +151,7 @@ save(
     backPlate: {
       id: 'undertow-back-pro',
       usesHoles: ['S7', 'S8'],
-      stiffnessFactor: 2.2,
+      thicknessMm: 1.5,
       standoffMm: 2,
       standoffTolMm: 0.05,
       lands: [padLand('LB-mem', rect(0, 33, 36, 14), 'memory', 1, 1.2, 2)],
