@@ -3,6 +3,7 @@ using System.Diagnostics;
 using System.Runtime.CompilerServices;
 using Dapper;
 using DbUp;
+using DbUp.Sqlite.Helpers;
 using Microsoft.Data.Sqlite;
 
 namespace FaithfulBracket.Store;
@@ -124,8 +125,11 @@ public sealed class ShopDatabase
         }
         // tables are rebuilt in migrations: what refers to them is checked once all is done
         var unchecked_ = new SqliteConnectionStringBuilder(_connection) { ForeignKeys = false }.ToString();
+        using var own = new SqliteConnection(unchecked_);
+        own.Open();
+        Prepare(own);
         var result = DeployChanges
-            .To.SqliteDatabase(unchecked_)
+            .To.SqliteDatabase(new SharedConnection(own))
             .WithScriptsEmbeddedInAssembly(typeof(ShopDatabase).Assembly)
             .WithTransaction()
             .LogToNowhere()

@@ -60,9 +60,9 @@ public class MigrationTests
         Assert.Equal(4, again.GetProperty("history").GetArrayLength());
     }
 
-    private static async Task<string> UnpackAsync(string name)
+    internal static async Task<string> UnpackAsync(string name, string? into = null)
     {
-        var data = Directory.CreateTempSubdirectory("fb-old-").FullName;
+        var data = into ?? Directory.CreateTempSubdirectory("fb-old-").FullName;
         await using var packed = File.OpenRead(Path.Combine(AppContext.BaseDirectory, "Old", $"{name}.db.gz"));
         await using var unpacked = new GZipStream(packed, CompressionMode.Decompress);
         await using var file = File.Create(Path.Combine(data, "shop.db"));
