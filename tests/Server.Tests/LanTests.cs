@@ -1,5 +1,7 @@
 using System.Net;
 using System.Net.Http.Json;
+using System.Security.Cryptography;
+using System.Security.Cryptography.X509Certificates;
 using Xunit;
 
 namespace FaithfulBracket.Server.Tests;
@@ -91,6 +93,60 @@ public sealed class LanTests
             (await server.GetAsync("/api/devices")).GetRawText(),
             StringComparison.OrdinalIgnoreCase
         );
+    }
+
+    [Fact]
+    public async Task A_certificate_that_is_not_valid_yet_is_replaced_and_the_new_ones_fingerprint_is_told()
+    {
+        var data = Directory.CreateTempSubdirectory("fb-lan-").FullName;
+        try
+        {
+            string Kept() => Directory.GetFiles(data, "lan-certificate.pfx", SearchOption.AllDirectories).Single();
+            async Task<string> ServedAsync(ServerProcess server)
+            {
+                var seen = "";
+                using var handler = new SocketsHttpHandler();
+                handler.SslOptions.RemoteCertificateValidationCallback = (_, c, _, _) =>
+                {
+                    seen = c!.GetCertHashString(HashAlgorithmName.SHA256);
+                    var valid = ((X509Certificate2)c).NotBefore.ToUniversalTime();
+                    return valid <= DateTime.UtcNow;
+                };
+                using var tablet = new HttpClient(handler) { BaseAddress = server.Lan };
+                var page = await tablet.GetStringAsync("/api/pair");
+                Assert.Contains(
+                    string.Join(':', seen.Chunk(2).Select(p => new string(p))),
+                    page,
+                    StringComparison.Ordinal
+                );
+                return seen;
+            }
+            string first;
+            using (var server = new ServerProcess(data, lan: true))
+                first = await ServedAsync(server);
+            using (var server = new ServerProcess(data, lan: true))
+                Assert.Equal(first, await ServedAsync(server));
+            using (var kept = X509CertificateLoader.LoadPkcs12FromFile(Kept(), null, X509KeyStorageFlags.Exportable))
+            using (var key = kept.GetECDsaPrivateKey())
+            {
+                // the same names, made while the clock stood ten days ahead
+                var request = new CertificateRequest(kept.SubjectName, key!, HashAlgorithmName.SHA256);
+                foreach (var extension in kept.Extensions)
+                    request.CertificateExtensions.Add(extension);
+                using var ahead = request.CreateSelfSigned(
+                    DateTimeOffset.UtcNow.AddDays(10),
+                    DateTimeOffset.UtcNow.AddDays(400)
+                );
+                File.WriteAllBytes(Kept(), ahead.Export(X509ContentType.Pkcs12));
+                first = ahead.GetCertHashString(HashAlgorithmName.SHA256);
+            }
+            using (var server = new ServerProcess(data, lan: true))
+                Assert.NotEqual(first, await ServedAsync(server));
+        }
+        finally
+        {
+            Directory.Delete(data, recursive: true);
+        }
     }
 
     [Fact]

@@ -20,8 +20,8 @@ internal static class LanCertificate
         var file = Path.Combine(folder, "lan-certificate.pfx");
         if (
             Kept(file) is { } kept
-            && kept.NotBefore <= now.UtcDateTime
-            && kept.NotAfter > now.UtcDateTime + Spare
+            && kept.NotBefore.ToUniversalTime() <= now.UtcDateTime
+            && kept.NotAfter.ToUniversalTime() > now.UtcDateTime + Spare
             && names.All(n => Names(kept).Contains(n))
         )
             return kept;
