@@ -3,8 +3,9 @@ namespace FaithfulBracket.Core.Schedule;
 /// <summary>A day as whole numbers: operations in a row, who comes before whom, times in ticks.</summary>
 internal sealed class DayGrid
 {
-    /// <summary>Where a minute is divided: minutes are taken to a hundredth.</summary>
+    /// <summary>Where none of these parts of a minute makes every time whole, times are rounded to a hundredth.</summary>
     private const int Hundredths = 100;
+    private static readonly int[] TickChoices = [1, 2, 3, 4, 5, 6, 10, 12, 20, 30, 60, Hundredths, 300, 600, 1000];
 
     private DayGrid(ShopDay day, List<Op> ops, int ticks, bool exact)
     {
@@ -78,7 +79,7 @@ internal sealed class DayGrid
                     && Whole((o.PinMin ?? 0) * ticksAMinute)
                 )
             );
-        var ticks = All(1) ? 1 : Hundredths;
+        var ticks = Array.Find(TickChoices, All) is > 0 and var exact ? exact : Hundredths;
         var index = new Dictionary<string, int>();
         foreach (var job in day.Jobs)
         foreach (var op in job.Operations)
@@ -118,7 +119,7 @@ internal sealed class DayGrid
         }
         if (faults.Count > 0)
             throw new InputException(faults);
-        var grid = new DayGrid(day, ops, ticks, ticks == 1 || All(ticks));
+        var grid = new DayGrid(day, ops, ticks, All(ticks));
         grid.RefuseCircles();
         grid.RefuseCrowds();
         return grid;

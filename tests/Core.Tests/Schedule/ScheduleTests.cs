@@ -202,6 +202,38 @@ public class ScheduleTests
         }
     }
 
+    [Theory]
+    [InlineData(0.25)]
+    [InlineData(0.37)]
+    [InlineData(1 / 3.0)]
+    public void A_day_in_parts_of_minutes_is_planned_as_the_same_day_in_whole_ones(double by)
+    {
+        for (var seed = 1; seed <= 60; seed++)
+        {
+            var whole = Random(seed, 7);
+            var parts = whole with
+            {
+                Jobs =
+                [
+                    .. whole.Jobs.Select(j =>
+                        j with
+                        {
+                            ReleaseMin = j.ReleaseMin * by,
+                            DueMin = j.DueMin * by,
+                            Operations = [.. j.Operations.Select(o => o with { Minutes = o.Minutes * by })],
+                        }
+                    ),
+                ],
+            };
+            var (a, b) = (DayPlanner.Plan(whole), DayPlanner.Plan(parts));
+            Assert.Equal(a.FinishMin * by, b.FinishMin, 1e-6);
+            // what can not be told in ticks is never called proven
+            Assert.True(b.BoundMin <= b.FinishMin + 1e-9);
+            if (b.Proven)
+                Assert.Equal(b.FinishMin, b.BoundMin, 1e-6);
+        }
+    }
+
     [Fact]
     public void Two_hundred_small_days_keep_their_promises_as_well_as_exhaustive_search_can()
     {
