@@ -60,7 +60,7 @@ public static class PlateHeat
     /// </exception>
     public static PlateHeatResult Of(PlateHeatAsk ask, CancellationToken cancel = default)
     {
-        var (cell, warning) = ask.CellMm is { } asked ? (asked, null) : Cell(ask);
+        var (cell, warning) = ask.CellMm is { } asked ? (asked, Coarse(ask, asked)) : Cell(ask);
         var grid = new HeatGrid(ask.Outline, cell);
         var plate = new HeatPlate(grid, ask.ThicknessMm, ask.KWPerMK, Field(ask, grid), cancel);
         var watts = new double[grid.Count];
@@ -105,6 +105,9 @@ public static class PlateHeat
     /// <summary>A source is drawn by so many cells along its side at least.</summary>
     private const int CellsAlongSource = 6;
 
+    /// <summary>From fewer cells than these the rise under a source is more than 2 % low.</summary>
+    private const int LeastAlongSource = 4;
+
     /// <summary>The cell that suits the plate and its smallest source, within what the call allows.</summary>
     private static (double Mm, string? Warning) Cell(PlateHeatAsk ask)
     {
@@ -123,6 +126,17 @@ public static class PlateHeat
                     + FormattableString.Invariant(
                         $"this call allows {allowed:0.###} mm, so temperatures under it can be up to 8 % low."
                     )
+            );
+    }
+
+    /// <summary>Told where the caller's own cells are too large for the smallest source.</summary>
+    private static string? Coarse(PlateHeatAsk ask, double cell)
+    {
+        var smallest = ask.Sources.Select(s => Math.Min(s.WidthMm, s.DepthMm)).DefaultIfEmpty(double.MaxValue).Min();
+        return cell <= smallest / LeastAlongSource
+            ? null
+            : FormattableString.Invariant(
+                $"The smallest source is {smallest:0.##} mm wide and the cells are {cell:0.###} mm: temperatures under it are too low. Leave out cellMm, or ask for {smallest / CellsAlongSource:0.###} mm."
             );
     }
 

@@ -123,6 +123,70 @@ public class ExpectTests
     }
 
     [Fact]
+    public void What_a_second_plate_covers_and_what_lies_under_a_lid_are_told_with_all_their_watts()
+    {
+        var main = Block().Plates[0];
+        var two = Block() with
+        {
+            Plates =
+            [
+                main with
+                {
+                    Lands = [.. main.Lands.Where(l => l.Id != "L-m2")],
+                },
+                main with
+                {
+                    Id = "arm",
+                    Lands = [main.Lands.Single(l => l.Id == "L-m2")],
+                    Seat = Seat.Standoff,
+                    StandoffMm = 2.13,
+                },
+            ],
+        };
+        var told = Ask(Board(memoryW: 3), two);
+        Assert.Equal(["M1", "M2", "U1"], told.Parts.Select(p => p.Part).Order());
+        Assert.Equal(246, told.Parts.Sum(p => p.Watts), 9);
+        Assert.True(told.Parts.Single(p => p.Part == "M2").C > told.CoolantMeanC + 1);
+
+        // two dies under a lid: bond by hand, and each under the lid's own temperature by no less than its bond
+        var bare = Board();
+        var lidded = bare with
+        {
+            Parts =
+            [
+                .. bare.Parts.Where(p => p.Id != "U1"),
+                Sample.Part("LID", PartKind.Lid, 0, 0, 24, 22, 2.1, Cooling.Must) with
+                {
+                    LidThicknessMm = 1.5,
+                },
+                Sample.Part("D1", PartKind.Die, -5, 0, 8, 10, 0.5) with
+                {
+                    Under = "LID",
+                    DissipationW = 100,
+                    BondMm = 0.1,
+                },
+                Sample.Part("D2", PartKind.Die, 5, 0, 8, 10, 0.5) with
+                {
+                    Under = "LID",
+                    DissipationW = 50,
+                },
+            ],
+        };
+        var block = Block();
+        block = block with
+        {
+            Plates = [main with { Lands = [main.Lands[0] with { For = PartKind.Lid }, .. main.Lands.Skip(1)] }],
+        };
+        var under = Ask(lidded, block);
+        var (lid, die) = (under.Parts.Single(p => p.Part == "LID"), under.Parts.Single(p => p.Part == "D1"));
+        Assert.Equal((150, 100), (lid.Watts, die.Watts));
+        Assert.True(die.C > lid.C + 100 * 0.1e-3 / (80 * 80e-6));
+        // no bond is stated for the other: it is named, not guessed
+        Assert.Equal(["D2"], under.Untold.Select(p => p.Id));
+        Assert.Contains(under.Warnings, w => w.StartsWith("D2 lies under LID", StringComparison.Ordinal));
+    }
+
+    [Fact]
     public void A_block_without_a_curve_or_with_one_that_its_plate_can_not_reach_is_refused()
     {
         string Field(Block block) => Assert.Throws<InputException>(() => Ask(Board(), block)).Faults[0].Field!;

@@ -112,6 +112,36 @@ public class HeatTests
         Assert.InRange(fine.Cells, 3.8 * coarse.Cells, 4.2 * coarse.Cells);
     }
 
+    [Theory]
+    [InlineData(1, 1)]
+    [InlineData(2, 2)]
+    [InlineData(3, 1.5)]
+    public void A_small_source_is_as_warm_as_on_the_finest_grid(double width, double depth)
+    {
+        // wherever it lies between the cells
+        foreach (var (x, y) in new[] { (0.0, 0.0), (0.3, 0.7), (-7.45, 3.2) })
+        {
+            double Rise(double? cell) =>
+                PlateHeat
+                    .Of(
+                        new(
+                            Polygon.Rectangle(new(0, 0), 40, 30),
+                            3,
+                            390,
+                            12_000,
+                            [],
+                            [new(x, y, width, depth, 10)],
+                            0,
+                            [new(x, y)],
+                            cell
+                        )
+                    )
+                    .ProbesC[0];
+            var fine = Rise(0.15);
+            Assert.Equal(fine, Rise(null), 0.02 * fine);
+        }
+    }
+
     [Fact]
     public void Sources_add_up_and_answer_each_other_alike()
     {
