@@ -3,6 +3,7 @@ using System.Text;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Formats.Photos;
 using FaithfulBracket.Formats.Records;
 using Xunit;
 
@@ -109,6 +110,27 @@ public sealed class RecordTests(DemoServer demo) : IClassFixture<DemoServer>
         // notes are the shop's own: the client's record reads as before
         Assert.True((await CheckAsync(server, forClient)).GetProperty("now").GetBoolean());
         server.KillAndRestart();
+        Assert.Equal("whole", (await CheckAsync(server, html)).GetProperty("verdict").GetString());
+    }
+
+    [Fact]
+    public async Task Large_pictures_are_scaled_in_a_record_that_can_be_sent_and_checked()
+    {
+        using var server = new ServerProcess();
+        for (var k = 0; k < 6; k++)
+        {
+            // noise: nothing packs it, over 4 MB each
+            var noise = new byte[2600 * 2000];
+            new Random(k).NextBytes(noise);
+            using var content = new ByteArrayContent(PhotoPixels.Jpeg(new(2600, 2000, noise), 95));
+            Assert.InRange(content.Headers.ContentLength!.Value, 4_000_000, 10_000_000);
+            content.Headers.ContentType = new("image/jpeg");
+            var kept = await server.Http.PostAsync("/api/jobs/1/photos?by=QA", content);
+            Assert.True(kept.IsSuccessStatusCode, await kept.Content.ReadAsStringAsync());
+        }
+        var html = await server.Http.GetStringAsync("/api/jobs/1/record.html?for=shop");
+        Assert.Equal(6, html.Split("src=\"data:image/jpeg;base64,").Length - 1);
+        Assert.InRange(html.Length, 100_000, 12_000_000);
         Assert.Equal("whole", (await CheckAsync(server, html)).GetProperty("verdict").GetString());
     }
 

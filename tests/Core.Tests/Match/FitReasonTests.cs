@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match;
 using Xunit;
 
@@ -82,6 +83,42 @@ public class FitReasonTests
             Change(p => p with { Lands = [.. p.Lands.Skip(1)], Seat = Seat.Standoff, StandoffMm = 2.2 })
         );
         Assert.DoesNotContain(held.Reasons, r => r.Code == "no-plane");
+    }
+
+    [Fact]
+    public void A_place_where_nothing_fixes_the_height_is_no_way_out_of_a_clash()
+    {
+        // drawn off the board, the block can go over the die, where a capacitor is too tall, or 140 mm beside it
+        // over nothing but hot memory
+        var board = Sample.Board(
+            more:
+            [
+                Sample.Part("C9", PartKind.Capacitor, 25, 10, 2, 2, 9),
+                Sample.Part("M8", PartKind.Memory, 125, 33, 14, 12, 1.2, Cooling.Must) with
+                {
+                    DissipationW = 900,
+                },
+            ]
+        ) with
+        {
+            Outline = Sample.Rect(70, 0, 260, 100),
+        };
+        board = board with
+        {
+            Holes = [.. board.Holes, .. board.Holes.Select(h => h with { Id = h.Id + "b", X = h.X + 140 })],
+        };
+        var block = Change(p =>
+            p with
+            {
+                Outline = Moved(p.Outline),
+                Lands = [.. p.Lands.Select(l => l with { Outline = Moved(l.Outline) })],
+                Holes = [.. p.Holes.Select(h => h with { Y = h.Y + 500 })],
+            }
+        );
+        var fit = Fit.Judge(board, block);
+        Assert.NotNull(fit.PlaneMm);
+        Assert.Equal(["C9"], Reason(fit, "clash").Refs);
+        static Polygon Moved(Polygon p) => new Placement(0, 500, 0).Apply(p);
     }
 
     [Theory]

@@ -253,6 +253,21 @@ public class DirectDieTests
     }
 
     [Fact]
+    public void Shares_that_do_not_quite_sum_to_one_are_divided_and_a_wrong_socket_clashes()
+    {
+        var processor = SocketTests.Processor();
+        var rounded = processor with
+        {
+            Parts = [.. processor.Parts.Select(p => p.Id == "D1" ? p with { PowerShare = 0.595 } : p)],
+        };
+        var r = DirectDie.Of(Ask() with { Processor = rounded });
+        Assert.Equal((0.595 * -6 + 0.4 * 8) / 0.995, r.PowerCentre.X, 9);
+        var wrong = DirectDie.Of(Ask() with { Processor = processor with { Socket = "plover" } });
+        Assert.Equal(Verdict.Clashes, wrong.Verdict);
+        Assert.Contains(wrong.Warnings, w => w.Code == "wrong-socket");
+    }
+
+    [Fact]
     public void Aluminium_and_bare_parts_refuse_the_metal_and_bare_copper_warns()
     {
         var processor = SocketTests.Processor();

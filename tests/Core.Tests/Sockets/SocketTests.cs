@@ -193,6 +193,20 @@ public class SocketTests
     }
 
     [Fact]
+    public void Of_two_kits_for_a_socket_the_one_that_fits_is_taken_whichever_is_named_first()
+    {
+        SocketFit unfit = new("gull", "K-captive", "captive", "J2", "I1", null, null) { DesignHeightMm = 6.5 },
+            fits = new("gull", "K-plate", "backPlate", "J2", "I1", null, null) { DesignHeightMm = 6.5 },
+            // stands on its stops before it touches
+            tall = fits with { Kit = "K-tall", StopHeightMm = 9 };
+        foreach (var kits in new SocketFit[][] { [unfit, tall, fits], [fits, unfit, tall], [tall, fits, unfit] })
+        {
+            var r = Match(Cooler() with { Sockets = kits });
+            Assert.Equal(("K-plate", Verdict.SeatsWithWork), (r.Kit, r.Verdict));
+        }
+    }
+
+    [Fact]
     public void Turning_takes_ports_along_and_judges_each_way_against_what_stands_there()
     {
         // the wide side of the block meets a tall memory bar on the right only when it is not turned
