@@ -188,4 +188,17 @@ test('a reading of a finished job is struck with a reason only, and the verdict 
   await expect(page.getByText('The after reading was struck: the pump stood still')).toBeVisible()
   await expect(page.getByRole('button', { name: 'Strike the after reading' })).toHaveCount(0)
   await expect(prove).not.toContainText('cooler, good')
+
+  // what the job is called is corrected the same way
+  await page.getByRole('link', { name: /^Care/ }).click()
+  await page.getByRole('button', { name: 'Change title or client' }).click()
+  const name = page.getByRole('dialog', { name: 'Title and client' })
+  await name.getByLabel('Client').fill('H. Brook')
+  const correct = name.getByRole('button', { name: 'Correct, signed QA' })
+  await expect(correct).toBeDisabled()
+  await name.getByLabel('Why').fill('the wrong brother')
+  await correct.click()
+  await expect(name).toHaveCount(0)
+  await expect(page.getByText(/for H\. Brook/)).toBeVisible()
+  await expect(page.getByText(/was changed: the wrong brother/)).toBeVisible()
 })

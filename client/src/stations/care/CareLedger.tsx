@@ -1,9 +1,11 @@
 import { Link } from '../../app/router'
 import { day, fixed } from '../../ui/format'
+import { Corrections } from '../Corrections'
 import { Head, Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
 import { StepList } from '../StepList'
 import { DriftSection } from './DriftSection'
+import { JobName } from './JobName'
 import { SurveyForm } from './SurveyForm'
 
 /** What was used, what is kept, the record, the way back. */
@@ -19,6 +21,7 @@ export function CareLedger({ job, here, s }: RoomProps) {
       <Head sub={`Opened ${day(job.openedAt)} by ${job.openedBy}${job.client ? ` for ${job.client}` : ''}.`}>
         {s.allSigned ? 'Traveller signed' : 'To hand over'}
       </Head>
+      <JobName job={job} s={s} />
       <p className="mt-2 flex flex-wrap gap-2">
         {(
           [
@@ -62,6 +65,7 @@ export function CareLedger({ job, here, s }: RoomProps) {
         </Link>
         <Why>The stock cooler, its screws and its as-found pads put the card back for a warranty claim.</Why>
       </Section>
+      <Corrections job={job} only={(kind) => kind === 'title' || kind === 'client'} />
       {job.notes.length > 0 && (
         <Section title="Notes">
           {job.notes.map((n) => (

@@ -1,7 +1,7 @@
 import { useState } from 'react'
-import type { Schemas } from '../../api/client'
 import { Button } from '../../ui/Button'
 import { clock, day, fixed } from '../../ui/format'
+import { Corrections } from '../Corrections'
 import { Head, Row, Section, Why } from '../Ledger'
 import { LooseEnds } from '../LooseEnds'
 import type { RoomProps } from '../room'
@@ -26,14 +26,6 @@ const fields = [
   ['flowLMin', 'flow', 'L/min'],
 ] as const
 type Field = (typeof fields)[number][0]
-
-/** What a correction did. */
-const corrected = (x: Schemas['CorrectionRow']) =>
-  x.kind === 'reading'
-    ? `The ${x.before} reading was struck`
-    : x.kind === 'log'
-      ? `The log ${x.before} was struck`
-      : `The ${x.kind} was changed`
 
 /** Readings before and after, what they say, and the verdict in words. */
 export function ProveLedger(props: RoomProps<ProveOwn>) {
@@ -110,18 +102,7 @@ export function ProveLedger(props: RoomProps<ProveOwn>) {
         ))}
         <ReadingForm s={s} board={here.boardKey} first={job.readings.length === 0} />
       </Section>
-      {job.corrections.length > 0 && (
-        <Section title="Corrections">
-          {job.corrections.map((x) => (
-            <p key={x.id} className="border-b border-rule/60 py-1 text-[14.5px]">
-              {corrected(x)}: {x.why}{' '}
-              <span className="text-soft">
-                {x.byInitials} {day(x.at)} {clock(x.at)}
-              </span>
-            </p>
-          ))}
-        </Section>
-      )}
+      <Corrections job={job} only={(kind) => kind === 'reading' || kind === 'log'} />
       {c && c.why.length > 0 && (
         <Section title="Why">
           {c.why.map((w) => (
