@@ -73,6 +73,7 @@ builder
     .AddSingleton<StoredDocumentIds>()
     .AddSingleton<Corrections>()
     .AddSingleton<JobStamps>()
+    .AddSingleton<DocumentUse>()
     .AddSingleton<JobSummaries>()
     .AddSingleton<JobOrders>()
     .AddSingleton<JobIntake>()
@@ -181,6 +182,7 @@ app.UseResponseCompression();
 app.MapOpenApi("/openapi/{documentName}.json");
 ComputeEndpoints.Map(app);
 LibraryEndpoints.Map(app);
+DocumentEndpoints.Map(app);
 IntakeEndpoints.Map(app);
 ChooseEndpoints.Map(app);
 ExchangeEndpoints.Map(app);

@@ -16,11 +16,13 @@ public sealed class JobSummaries(ShopDatabase database)
         [
             .. c.Query<(long JobId, string Content, long Finished)>(
                     """
-                    select job_id, content, finished from job_summary where finished = 0
+                    select job_id, content, finished from job_summary
+                    where finished = 0 and job_id not in (select id from job where archived_at is not null)
                     union all
                     select * from (
                         select job_id, content, finished from job_summary
-                        where finished = 1 order by job_id desc limit @mostFinished)
+                        where finished = 1 and job_id not in (select id from job where archived_at is not null)
+                        order by job_id desc limit @mostFinished)
                     order by job_id
                     """,
                     new { mostFinished }

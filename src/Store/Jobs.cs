@@ -20,7 +20,8 @@ public sealed record JobRow(
     string PadChoices,
     long Version,
     string OpenedBy,
-    string OpenedAt
+    string OpenedAt,
+    string? ArchivedAt
 );
 
 /// <summary>What a job is opened with, or changed to.</summary>
@@ -42,7 +43,7 @@ public sealed record JobFields(string Title, string? Client, string Bench)
 public sealed class Jobs(ShopDatabase database, TimeProvider time)
 {
     internal const string Columns =
-        "id, title, client, bench, board_id, block_id, card_id, work, paste_id, pad_choices, version, opened_by, opened_at";
+        "id, title, client, bench, board_id, block_id, card_id, work, paste_id, pad_choices, version, opened_by, opened_at, archived_at";
 
     public IReadOnlyList<JobRow> All()
     {
@@ -57,7 +58,7 @@ public sealed class Jobs(ShopDatabase database, TimeProvider time)
         return
         [
             .. c.Query<JobRow>(
-                $"select {Columns} from job where not exists (select 1 from job_summary s where s.job_id = job.id) order by id"
+                $"select {Columns} from job where archived_at is null and not exists (select 1 from job_summary s where s.job_id = job.id) order by id"
             ),
         ];
     }
@@ -78,6 +79,31 @@ public sealed class Jobs(ShopDatabase database, TimeProvider time)
     internal static JobRow Get(SqliteConnection c, DbTransaction? t, long id) =>
         c.QuerySingleOrDefault<JobRow>($"select {Columns} from job where id = @id", new { id }, t)
         ?? throw new NotHereException($"There is no job {id}.");
+
+    /// <summary>Takes a job off the benches, or brings it back.</summary>
+    /// <exception cref="NotHereException">No such job.</exception>
+    public void Archive(long id, bool archived)
+    {
+        var changed = database.Change(
+            (c, t) =>
+                c.Execute(
+                    archived
+                        ? "update job set archived_at = coalesce(archived_at, @at) where id = @id"
+                        : "update job set archived_at = null where id = @id",
+                    new { id, at = Stamp.Of(time) },
+                    t
+                )
+        );
+        if (changed == 0)
+            throw new NotHereException($"There is no job {id}.");
+    }
+
+    /// <summary>Archived jobs, the newest first.</summary>
+    public IReadOnlyList<JobRow> Archived()
+    {
+        using var c = database.Open();
+        return [.. c.Query<JobRow>($"select {Columns} from job where archived_at is not null order by id desc")];
+    }
 
     /// <param name="at">When it was opened; null for now.</param>
     public long Open(JobFields fields, string by, DateTimeOffset? at = null) =>

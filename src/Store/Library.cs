@@ -20,6 +20,14 @@ public sealed record LibraryDocument(
     public object? Parsed { get; init; }
 }
 
+/// <summary>A document as it stands.</summary>
+public sealed record KeptDocument(byte[] Document, string Digest, long Version, bool Archived);
+
+/// <summary>One version of a document.</summary>
+/// <param name="Version">From 1; the highest is the one in use.</param>
+/// <param name="By">Who kept it; null where nobody said.</param>
+public sealed record DocumentVersion(long Version, string Digest, string? By, string At);
+
 public sealed record KeptCount(int Added, int Unchanged, int Replaced);
 
 /// <summary>Kept documents of one kind: boards, blocks, cards or sockets.</summary>
@@ -38,6 +46,131 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
     {
         using var c = _database.Open();
         return c.QuerySingleOrDefault<byte[]>($"select document from {table} where id = @id", new { id });
+    }
+
+    /// <exception cref="NotHereException">No such document.</exception>
+    public KeptDocument Get(string id)
+    {
+        using var c = _database.Open();
+        return c.QuerySingleOrDefault<(byte[] Document, string Digest, long Version, string? ArchivedAt)?>(
+                $"select document, digest, version, archived_at from {table} where id = @id",
+                new { id }
+            )
+                is { } row
+            ? new(row.Document, row.Digest, row.Version, row.ArchivedAt is not null)
+            : throw Missing(id);
+    }
+
+    private NotHereException Missing(string id) => new($"The library has no {table} \"{id}\".");
+
+    /// <summary>Every version of a document, the newest first.</summary>
+    /// <exception cref="NotHereException">No such document.</exception>
+    public IReadOnlyList<DocumentVersion> Versions(string id)
+    {
+        using var c = _database.Open();
+        List<DocumentVersion> versions =
+        [
+            .. c.Query<DocumentVersion>(
+                $"""
+                select version, digest, by_initials as by, kept_at as at from {table} where id = @id
+                union all
+                select version, digest, by_initials, at from document_version where kind = '{table}' and id = @id
+                order by version desc
+                """,
+                new { id }
+            ),
+        ];
+        return versions.Count > 0 ? versions : throw Missing(id);
+    }
+
+    /// <exception cref="NotHereException">No such version.</exception>
+    public byte[] Find(string id, long version)
+    {
+        using var c = _database.Open();
+        return c.QuerySingleOrDefault<byte[]>(
+                $"""
+                select document from {table} where id = @id and version = @version
+                union all
+                select document from document_version where kind = '{table}' and id = @id and version = @version
+                """,
+                new { id, version }
+            ) ?? throw new NotHereException($"The {table} \"{id}\" has no version {version}.");
+    }
+
+    /// <summary>Keeps a document as the next version of the one with its id.</summary>
+    /// <param name="expected">The version that was seen.</param>
+    /// <returns>Its version; the expected one where the content is the same.</returns>
+    /// <exception cref="NotHereException">No such document.</exception>
+    /// <exception cref="LostRaceException">Another version stands there.</exception>
+    public long Put(LibraryDocument d, long expected, string? by)
+    {
+        var version = _database.Change(
+            (c, t) =>
+            {
+                var (now, digest) = c.QuerySingleOrDefault<(long, string?)>(
+                    $"select version, digest from {table} where id = @Id",
+                    d,
+                    t
+                );
+                if (digest is null)
+                    throw Missing(d.Id);
+                if (now != expected)
+                    throw new LostRaceException(
+                        $"The {table} \"{d.Id}\" is at version {now}, not {expected}: somebody changed it. Look at their change, then make yours again."
+                    );
+                if (digest == d.Digest)
+                    return now;
+                Write(c, t, d, by);
+                return now + 1;
+            }
+        );
+        Interlocked.Increment(ref _edition);
+        return version;
+    }
+
+    /// <summary>Archives a document or brings it back.</summary>
+    /// <exception cref="NotHereException">No such document.</exception>
+    public void Archive(string id, bool archived)
+    {
+        var changed = _database.Change(
+            (c, t) =>
+                c.Execute(
+                    archived
+                        ? $"update {table} set archived_at = coalesce(archived_at, @at) where id = @id"
+                        : $"update {table} set archived_at = null where id = @id",
+                    new { id, at = Stamp.Of(time) },
+                    t
+                )
+        );
+        if (changed == 0)
+            throw Missing(id);
+        Interlocked.Increment(ref _edition);
+    }
+
+    /// <summary>Ids of what is archived.</summary>
+    public IReadOnlySet<string> Archived()
+    {
+        using var c = _database.Open();
+        return c.Query<string>($"select id from {table} where archived_at is not null").ToHashSet();
+    }
+
+    /// <summary>Takes a document with all its versions out of the library.</summary>
+    /// <exception cref="NotHereException">No such document.</exception>
+    public void Delete(string id)
+    {
+        _database.Change(
+            (c, t) =>
+            {
+                if (c.Execute($"delete from {table} where id = @id", new { id }, t) == 0)
+                    throw Missing(id);
+                return c.Execute(
+                    $"delete from document_version where kind = '{table}' and id = @id",
+                    new { id },
+                    t
+                );
+            }
+        );
+        Interlocked.Increment(ref _edition);
     }
 
     public int Count()
@@ -138,8 +271,17 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
         return new(added, unchanged, replaced);
     }
 
-    private void Write(SqliteConnection c, System.Data.Common.DbTransaction t, LibraryDocument d)
+    /// <summary>What stood there before stays as a version.</summary>
+    private void Write(SqliteConnection c, System.Data.Common.DbTransaction t, LibraryDocument d, string? by = null)
     {
+        c.Execute(
+            $"""
+            insert into document_version (kind, id, version, document, digest, by_initials, at)
+            select '{table}', id, version, document, digest, by_initials, kept_at from {table} where id = @Id
+            """,
+            new { d.Id },
+            t
+        );
         var row = new
         {
             d.Id,
@@ -151,20 +293,23 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
             d.Document,
             d.Digest,
             At = Stamp.Of(time),
+            By = by,
         };
         c.Execute(
             _hasCode
                 ? $"""
-                insert into {table} (id, maker, model, board_code, revision, kind, document, digest, kept_at)
-                values (@Id, @Maker, @Model, @BoardCode, @Revision, @Kind, @Document, @Digest, @At)
+                insert into {table} (id, maker, model, board_code, revision, kind, document, digest, kept_at, by_initials)
+                values (@Id, @Maker, @Model, @BoardCode, @Revision, @Kind, @Document, @Digest, @At, @By)
                 on conflict (id) do update set maker = excluded.maker, model = excluded.model, board_code = excluded.board_code,
-                    revision = excluded.revision, kind = excluded.kind, document = excluded.document, digest = excluded.digest, kept_at = excluded.kept_at
+                    revision = excluded.revision, kind = excluded.kind, document = excluded.document, digest = excluded.digest, kept_at = excluded.kept_at,
+                    version = version + 1, by_initials = excluded.by_initials
                 """
                 : $"""
-                insert into {table} (id, maker, model, kind, document, digest, kept_at)
-                values (@Id, @Maker, @Model, @Kind, @Document, @Digest, @At)
+                insert into {table} (id, maker, model, kind, document, digest, kept_at, by_initials)
+                values (@Id, @Maker, @Model, @Kind, @Document, @Digest, @At, @By)
                 on conflict (id) do update set maker = excluded.maker, model = excluded.model,
-                    kind = excluded.kind, document = excluded.document, digest = excluded.digest, kept_at = excluded.kept_at
+                    kind = excluded.kind, document = excluded.document, digest = excluded.digest, kept_at = excluded.kept_at,
+                    version = version + 1, by_initials = excluded.by_initials
                 """,
             row,
             t

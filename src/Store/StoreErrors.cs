@@ -15,6 +15,9 @@ public sealed class KeyTakenException(string message, string? kept, string sent)
 /// <summary>The id stands already with other content.</summary>
 public sealed class IdTakenException(string message) : Exception(message);
 
+/// <summary>Something rests on the document: it is not deleted.</summary>
+public sealed class DocumentInUseException(string message) : Exception(message);
+
 /// <summary>The job is finished: it changes by corrections alone.</summary>
 public sealed class JobFinishedException(string message) : Exception(message);
 

@@ -23,6 +23,7 @@ public class MigrationTests
     [InlineData("shop-0008", false)]
     [InlineData("shop-0010", false)]
     [InlineData("shop-0011", false)]
+    [InlineData("shop-0012", false)]
     public async Task Every_sign_off_reading_and_document_of_an_old_database_is_there_and_work_goes_on(
         string name,
         bool tiedLater = true
@@ -58,6 +59,43 @@ public class MigrationTests
         var again = await server.JobAsync(id);
         Assert.True(again.Step("teardown.F2").GetProperty("signed").GetBoolean());
         Assert.Equal(4, again.GetProperty("history").GetArrayLength());
+    }
+
+    [Fact]
+    public async Task Turns_that_were_signed_one_by_one_count_for_their_pass_and_figures_say_where_they_came_from()
+    {
+        using var server = new ServerProcess(await UnpackAsync("shop-0012"), demo: false);
+        var id = (await server.GetAsync("/api/bench"))
+            .GetProperty("jobs")
+            .EnumerateArray()
+            .Single(j => j.GetProperty("title").GetString() == "Turn by turn")
+            .GetProperty("id")
+            .GetInt64();
+        var job = await server.JobAsync(id);
+        // eight turns were signed of the first pass, five of the second
+        Assert.True(job.Step("mount.turn-1").GetProperty("signed").GetBoolean());
+        Assert.False(job.Step("mount.turn-1").GetProperty("lookAgain").GetBoolean());
+        Assert.False(job.Step("mount.turn-2").GetProperty("signed").GetBoolean());
+        Assert.Equal(13, job.GetProperty("history").EnumerateArray().Count(h => h.GetProperty("stepId").GetString()!.StartsWith("mount.turn-", StringComparison.Ordinal)));
+        // nothing that was signed then has to be looked at again
+        Assert.DoesNotContain(
+            job.GetProperty("steps").EnumerateArray(),
+            s => s.GetProperty("signed").GetBoolean() && s.GetProperty("lookAgain").GetBoolean()
+        );
+        Assert.Equal(HttpStatusCode.OK, (await server.SignAsync(id, "mount.turn-2")).StatusCode);
+        server.KillAndRestart();
+        Assert.True((await server.JobAsync(id)).Step("mount.turn-2").GetProperty("signed").GetBoolean());
+        // the reading was typed
+        Assert.Equal(
+            "by-hand",
+            Assert
+                .Single(job.GetProperty("readings").EnumerateArray())
+                .GetProperty("source")
+                .GetProperty("kind")
+                .GetString()
+        );
+        // documents begin at their first version
+        Assert.Equal("\"1\"", (await server.Http.GetAsync("/api/boards/tern-460-r2")).Headers.ETag!.Tag);
     }
 
     internal static async Task<string> UnpackAsync(string name, string? into = null)

@@ -69,7 +69,9 @@ public sealed record SignedBasis
             if (value is not null && value != f.Value)
                 changed.Add($"{f.Label}: {f.Value} became {value}.");
         }
-        if (Count != now.Count && Title == now.Title && !films)
+        // films were once counted where pads are laid: a block lowered then went over the same pads
+        var counted = step.Kind == StepKind.Lower && (Count is null || now.Count is null);
+        if (Count != now.Count && Title == now.Title && !films && !counted)
             changed.Add($"{Count?.ToString() ?? "nothing"} to count became {now.Count?.ToString() ?? "nothing"}.");
         return changed;
     }

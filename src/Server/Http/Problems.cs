@@ -59,6 +59,7 @@ internal sealed class Problems(ILogger<Problems> log, ShopDatabase shop) : IExce
             JobOpenException e => Problem(409, "This job is open", e.Message),
             StepSignedException e => Problem(409, "This step is signed", e.Message),
             LostRaceException e => Problem(412, "Somebody was faster", e.Message),
+            DocumentInUseException e => Problem(409, "Jobs rest on this document", e.Message),
             IdTakenException e => Problem(409, "The id is taken", e.Message, [new("/id", e.Message)]),
             BusyException e => Problem(503, "Too much at once", e.Message),
             _ when IsContended(exception) => Problem(

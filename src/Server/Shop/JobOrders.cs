@@ -31,6 +31,10 @@ internal sealed record WorkText(
     string? Machine = null
 );
 
+/// <summary>A document that stands in for the library's of the same id.</summary>
+/// <param name="Value">A board, block, card, socket or machine.</param>
+internal sealed record StandIn(string Id, object Value);
+
 /// <summary>Puts a job's work order together from its row and the library.</summary>
 internal sealed class JobOrders(ShopMemory shop, JobStamps stamps)
 {
@@ -39,63 +43,70 @@ internal sealed class JobOrders(ShopMemory shop, JobStamps stamps)
 
     /// <param name="recorded">What was recorded while stripping; it stands in for what the document does not say.</param>
     /// <param name="settings">Null takes the shop's.</param>
+    /// <param name="standIn">Null takes every document from the library.</param>
     /// <exception cref="NotHereException">A document of the job is not in the library.</exception>
-    public WorkOrder Of(JobRow row, Assembly? recorded = null, ShopSettings? settings = null)
+    public WorkOrder Of(
+        JobRow row,
+        Assembly? recorded = null,
+        ShopSettings? settings = null,
+        StandIn? standIn = null
+    )
     {
         var work = Work(row);
         List<Pair> pairs =
         [
             .. (work?.Pairs ?? (row.BlockId is { } only ? [new(Pair.FirstKey, only)] : [])).Select(p => new Pair(
                 p.Key,
-                shop.Blocks.GetValueOrDefault(p.BlockId)
-                    ?? throw new NotHereException($"The library has no block \"{p.BlockId}\"."),
+                Find(shop.Blocks, "block", p.BlockId, standIn),
                 p.On
             )),
         ];
         var order = row.CardId is { } cardId
             ? WorkOrder.Of(
-                shop.Cards.GetValueOrDefault(cardId)
-                    ?? throw new NotHereException($"The library has no card \"{cardId}\"."),
+                Find(shop.Cards, "card", cardId, standIn),
                 pairs
             )
             : new()
             {
                 Pieces =
                 [
-                    .. (work?.Pieces ?? [new("A", row.BoardId!)]).Select(p => new Workpiece(p.Key, BoardOf(p.BoardId))),
+                    .. (work?.Pieces ?? [new("A", row.BoardId!)]).Select(p => new Workpiece(
+                        p.Key,
+                        Find(shop.Boards, "board", p.BoardId, standIn)
+                    )),
                 ],
                 Pairs = pairs,
             };
         if (work?.Machine is { } machine)
             order = order with
             {
-                Machine =
-                    shop.Machines.GetValueOrDefault(machine)
-                    ?? throw new NotHereException($"The library has no machine \"{machine}\"."),
+                Machine = Find(shop.Machines, "machine", machine, standIn),
             };
         order = CarrierOrder.Compose(
-            SeatedOrder.Compose(Seated(order, work?.Seat).KeepingAway((settings ?? shop.Settings).LoadMargin))
+            SeatedOrder.Compose(Seated(order, work?.Seat, standIn).KeepingAway((settings ?? shop.Settings).LoadMargin))
         );
         return recorded is null ? order : StripRecord.With(order, recorded);
     }
 
     /// <summary>The order with its processor in the socket; on a board that is a processor itself no mainboard is known.</summary>
-    private WorkOrder Seated(WorkOrder order, WorkSeat? seat)
+    private WorkOrder Seated(WorkOrder order, WorkSeat? seat, StandIn? standIn)
     {
         if (seat is null)
             return order;
         var at = order.Find(seat.On ?? order.First.Key) ?? order.First;
         var alone = at.Board.Kind == BoardKind.Processor;
-        var processor = alone ? at.Board : BoardOf(seat.ProcessorId);
+        var processor = alone ? at.Board : Find(shop.Boards, "board", seat.ProcessorId, standIn);
         var socketId = (alone ? null : at.Board.Socket) ?? processor.Socket;
-        if (socketId is null || shop.Sockets.GetValueOrDefault(socketId) is not { } socket)
-            throw new NotHereException($"The library has no socket \"{socketId}\".");
+        var socket = Find(shop.Sockets, "socket", socketId ?? "", standIn);
         var seated = new SeatedProcessor(socket, processor, alone ? null : at.Board, seat.Bare, seat.TurnDeg);
         return order with { Pieces = [.. order.Pieces.Select(p => p.Key == at.Key ? p with { Seated = seated } : p)] };
     }
 
-    private Board BoardOf(string id) =>
-        shop.Boards.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no board \"{id}\".");
+    private static T Find<T>(IReadOnlyDictionary<string, T> library, string kind, string id, StandIn? standIn)
+        where T : class =>
+        standIn is { Value: T value } && standIn.Id == id
+            ? value
+            : library.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no {kind} \"{id}\".");
 
     /// <summary>Every document of the job as it stands in the library.</summary>
     public IReadOnlyList<DocumentStand> Documents(JobRow row, WorkOrder order)

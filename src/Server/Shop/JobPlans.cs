@@ -141,6 +141,14 @@ internal sealed class JobPlans(
         return Plan(row, set, orders.Of(row, set.Assembly, settings), settings, cancel);
     }
 
+    /// <summary>The plan of an open job as it would come out with another document in the library.</summary>
+    public JobPlan With(long id, StandIn document, CancellationToken cancel)
+    {
+        var row = jobs.Get(id);
+        var set = JobSheetSet.Of(sheets.All(id));
+        return Plan(row, set, orders.Of(row, set.Assembly, standIn: document), shop.Settings, cancel);
+    }
+
     private PlannedJob Reckon(JobRow row, string stamp, JobSheetSet set, CancellationToken cancel)
     {
         var order = orders.Of(row, set.Assembly);

@@ -92,6 +92,9 @@ internal sealed record JobView(
     /// <summary>What kind of work it is, and in words.</summary>
     public required JobKind Kind { get; init; }
     public string KindName => JobKinds.Words(Kind);
+
+    /// <summary>Off the benches.</summary>
+    public required bool Archived { get; init; }
 }
 
 /// <summary>Puts a job together from its rows and its plan.</summary>
@@ -151,6 +154,7 @@ internal sealed class JobViews(
             OpenEnds = LooseEnds.Open([.. plan.Steps], StepStands.Signed(read)),
             Corrections = corrections.All(id),
             Kind = JobKinds.Of(planned.Order),
+            Archived = row.ArchivedAt is not null,
         };
     }
 

@@ -99,6 +99,48 @@ internal sealed class ShopMemory(
             old => Read("machine", machines, old, d => MachineReader.Read(d), _machineDigests)
         );
 
+    /// <summary>What is not archived of the library: what is listed, judged and proposed.</summary>
+    public IReadOnlyDictionary<string, Board> BoardsInUse => InUse(ref _boardsInUse, boards, Boards);
+
+    public IReadOnlyDictionary<string, Block> BlocksInUse => InUse(ref _blocksInUse, blocks, Blocks);
+
+    public IReadOnlyDictionary<string, Card> CardsInUse => InUse(ref _cardsInUse, cards, Cards);
+
+    public IReadOnlyDictionary<string, Socket> SocketsInUse => InUse(ref _socketsInUse, sockets, Sockets);
+
+    public IReadOnlyDictionary<string, Machine> MachinesInUse => InUse(ref _machinesInUse, machines, Machines);
+
+    private InUseOf<Board>? _boardsInUse;
+    private InUseOf<Block>? _blocksInUse;
+    private InUseOf<Card>? _cardsInUse;
+    private InUseOf<Socket>? _socketsInUse;
+    private InUseOf<Machine>? _machinesInUse;
+
+    private sealed record InUseOf<T>(
+        IReadOnlyDictionary<string, T> All,
+        long Edition,
+        IReadOnlyDictionary<string, T> Value
+    );
+
+    private IReadOnlyDictionary<string, T> InUse<T>(
+        ref InUseOf<T>? kept,
+        Library library,
+        IReadOnlyDictionary<string, T> all
+    )
+    {
+        lock (_gate)
+        {
+            var edition = library.Edition;
+            if (kept is { } k && ReferenceEquals(k.All, all) && k.Edition == edition)
+                return k.Value;
+            var archived = library.Archived();
+            var value =
+                archived.Count == 0 ? all : all.Where(d => !archived.Contains(d.Key)).ToDictionary(d => d.Key, d => d.Value);
+            kept = new(all, edition, value);
+            return value;
+        }
+    }
+
     /// <summary>
     /// Documents that were kept but do not read by today's rules: left out, and named with what to mend.
     /// </summary>

@@ -30,7 +30,7 @@ internal sealed class TwinLibrary(ShopMemory shop, [FromKeyedServices("board")] 
     {
         lock (_gate)
         {
-            var boards = shop.Boards;
+            var boards = shop.BoardsInUse;
             if (ReferenceEquals(boards, _of))
                 return [_main, _recent];
             var changed = boards.Values.Where(b => !ReferenceEquals(_inMain.GetValueOrDefault(b.Id), b)).ToList();
@@ -66,7 +66,7 @@ internal sealed class TwinLibrary(ShopMemory shop, [FromKeyedServices("board")] 
     {
         lock (_gate)
         {
-            var boards = shop.Boards;
+            var boards = shop.BoardsInUse;
             (_main, _recent, _inMain, _of) = (Build(boards.Values, cancel), Build([], cancel), new(boards), boards);
             return State();
         }
@@ -102,20 +102,20 @@ internal sealed class TwinLibrary(ShopMemory shop, [FromKeyedServices("board")] 
     public IReadOnlyList<Polygon> UnderBlock(Board board, CancellationToken cancel)
     {
         var known = _areas;
-        if (known is null || !ReferenceEquals(known.Blocks, shop.Blocks) || known.Of.Count > MaxKnown)
-            _areas = known = new(shop.Blocks, new(ReferenceEqualityComparer.Instance));
+        if (known is null || !ReferenceEquals(known.Blocks, shop.BlocksInUse) || known.Of.Count > MaxKnown)
+            _areas = known = new(shop.BlocksInUse, new(ReferenceEqualityComparer.Instance));
         return known.Of.TryGetValue(board, out var areas) ? areas : known.Of[board] = Areas(board, cancel);
     }
 
     private List<Polygon> Areas(Board board, CancellationToken cancel)
     {
         var areas = new List<Polygon>();
-        foreach (var block in shop.Blocks.Values)
+        foreach (var block in shop.BlocksInUse.Values)
         {
             cancel.ThrowIfCancellationRequested();
             var declared = block.DeclaredFor.Any(d => d.BoardCode == board.BoardCode);
             // in a large library only the makers' statements are followed up
-            if (!declared && (shop.Blocks.Count > 200 || !MayFit(board, block)))
+            if (!declared && (shop.BlocksInUse.Count > 200 || !MayFit(board, block)))
                 continue;
             var fit = Fit.Judge(board with { PositionSigmaMm = 0 }, block, cancel: cancel);
             if (fit.Verdict is Verdict.Clashes && !declared)

@@ -28,16 +28,7 @@ internal static class CardEndpoints
     public static void Map(IEndpointRouteBuilder app)
     {
         var api = app.MapGroup("/api/cards").WithTags("library");
-        api.MapGet("/", (ShopMemory shop) => TypedResults.Ok(shop.Cards.Values.Select(Entry)));
-        api.MapGet(
-                "/{id}",
-                (string id, [FromKeyedServices("card")] Library cards) =>
-                    Results.Bytes(
-                        cards.Find(id) ?? throw new NotHereException($"The library has no card \"{id}\"."),
-                        "application/json"
-                    )
-            )
-            .Produces<Card>();
+        api.MapGet("/", (ShopMemory shop) => TypedResults.Ok(shop.CardsInUse.Values.Select(Entry)));
         api.MapGet("/{id}/blocks", BlocksFor);
     }
 
@@ -50,7 +41,7 @@ internal static class CardEndpoints
         var card = shop.Cards.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no card \"{id}\".");
         var keys = card.Boards.SelectMany(b => new[] { b.Key, b.Board.Id }).ToHashSet();
         return TypedResults.Ok(
-            shop.Blocks.Values.Where(b => b.Plates.Any(p => p.Board is { } named && keys.Contains(named)))
+            shop.BlocksInUse.Values.Where(b => b.Plates.Any(p => p.Board is { } named && keys.Contains(named)))
                 .Select(b =>
                 {
                     var fit = OrderFits.Judge(WorkOrder.Of(card, [new(Pair.FirstKey, b)]), cancel: cancel);

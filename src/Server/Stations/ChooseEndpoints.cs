@@ -40,7 +40,7 @@ internal static class ChooseEndpoints
         List<Core.Blocks.Block> blocks =
         [
             .. shop
-                .Blocks.Values.OrderByDescending(b =>
+                .BlocksInUse.Values.OrderByDescending(b =>
                     b.DeclaredFor.Any(d => d.Maker == board.Maker && d.BoardCode == board.BoardCode)
                 )
                 .ThenBy(b => b.Id, StringComparer.Ordinal)
@@ -101,6 +101,6 @@ internal static class ChooseEndpoints
             throw new InputException("?airC", "Expected air from −20 to 90 °C.");
         if (airflow is not (null or "x" or "y"))
             throw new InputException("?airflow", "Expected x or y.");
-        return TypedResults.Ok(PlanB.For(board, [.. shop.Blocks.Values], airC ?? 40, airflow ?? "x", cancel));
+        return TypedResults.Ok(PlanB.For(board, [.. shop.BlocksInUse.Values], airC ?? 40, airflow ?? "x", cancel));
     }
 }

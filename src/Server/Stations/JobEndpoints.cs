@@ -30,6 +30,9 @@ internal sealed record NewJob(
     string? MachineId = null
 );
 
+/// <summary>A job off the benches.</summary>
+internal sealed record ArchivedJob(long Id, string Title, string? Client);
+
 /// <param name="Pairs">Several blocks; absent for the one in blockId, or none.</param>
 /// <param name="Seat">The processor in its socket, bare or turned otherwise; absent leaves it as it is.</param>
 internal sealed record JobChange(
@@ -81,6 +84,18 @@ internal static class JobEndpoints
         jobs.MapPost("/", Open).AddEndpointFilter(Summaries.RenewAsync);
         jobs.MapGet("/{id:long}", View);
         jobs.MapPut("/{id:long}", Change).AddEndpointFilter(Summaries.RenewAsync);
+        jobs.MapPut(
+            "/{id:long}/archived",
+            (long id, ArchivedState body, Store.Jobs all) =>
+            {
+                all.Archive(id, body.Archived);
+                return TypedResults.Ok(body);
+            }
+        );
+        jobs.MapGet(
+            "/archived",
+            (Store.Jobs all) => TypedResults.Ok(all.Archived().Select(j => new ArchivedJob(j.Id, j.Title, j.Client)))
+        );
         jobs.MapPost("/{id:long}/steps/{stepId}/sign", Sign).AddEndpointFilter(Summaries.RenewAsync);
         jobs.MapPost("/{id:long}/steps/{stepId}/undo", Undo).AddEndpointFilter(Summaries.RenewAsync);
     }

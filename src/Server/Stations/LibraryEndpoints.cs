@@ -75,29 +75,26 @@ internal static class LibraryEndpoints
         var api = app.MapGroup("/api").WithTags("library");
         api.MapGet(
             "/boards",
-            (string? text, int? most, ShopMemory shop, HttpResponse response) =>
-                List(shop.Boards.Values, Described, Entry, text, most, response)
+            (string? text, int? most, bool? archived, ShopMemory shop, HttpResponse response) =>
+                List(Asked(shop.Boards, shop.BoardsInUse, archived), Described, Entry, text, most, response)
         );
         api.MapGet(
             "/blocks",
-            (string? text, int? most, ShopMemory shop, HttpResponse response) =>
-                List(shop.Blocks.Values, Described, Entry, text, most, response)
+            (string? text, int? most, bool? archived, ShopMemory shop, HttpResponse response) =>
+                List(Asked(shop.Blocks, shop.BlocksInUse, archived), Described, Entry, text, most, response)
         );
         api.MapGet("/library/unread", (ShopMemory shop) => TypedResults.Ok(shop.Unread));
-        api.MapGet(
-                "/boards/{id}",
-                (string id, [FromKeyedServices("board")] Library boards) => Document(boards.Find(id), "board", id)
-            )
-            .Produces<Board>();
-        api.MapGet(
-                "/blocks/{id}",
-                (string id, [FromKeyedServices("block")] Library blocks) => Document(blocks.Find(id), "block", id)
-            )
-            .Produces<Block>();
         api.MapGet("/boards/{id}/blocks", BlocksFor);
         api.MapGet("/blocks/{id}/boards", BoardsFor);
         api.MapGet("/match/{boardId}/{blockId}", MatchOne);
     }
+
+    /// <param name="archived">True shows what is archived and nothing else.</param>
+    private static IEnumerable<T> Asked<T>(
+        IReadOnlyDictionary<string, T> all,
+        IReadOnlyDictionary<string, T> inUse,
+        bool? archived
+    ) => archived == true ? all.Where(d => !inUse.ContainsKey(d.Key)).Select(d => d.Value) : inUse.Values;
 
     /// <summary>
     /// Entries whose words hold all that was typed, the first so many; how many there are stands in Total-Count.
@@ -155,11 +152,6 @@ internal static class LibraryEndpoints
             b.Price
         );
 
-    private static IResult Document(byte[]? document, string kind, string id) =>
-        document is null
-            ? throw new NotHereException($"The library has no {kind} \"{id}\".")
-            : Results.Bytes(document, "application/json");
-
     private const int MostShown = 60,
         MostAsked = 1000;
 
@@ -186,7 +178,7 @@ internal static class LibraryEndpoints
         var words = (text ?? "").Split(' ', StringSplitOptions.RemoveEmptyEntries);
         List<Block> blocks =
         [
-            .. shop.Blocks.Values.Where(b =>
+            .. shop.BlocksInUse.Values.Where(b =>
                 words.All(w => Described(b).Contains(w, StringComparison.OrdinalIgnoreCase))
             ),
         ];
@@ -227,7 +219,7 @@ internal static class LibraryEndpoints
             throw new InputException("?most", $"Expected 1 to {MostAsked}.");
         var block =
             shop.Blocks.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no block \"{id}\".");
-        var boards = shop.Boards.Values.ToList();
+        var boards = shop.BoardsInUse.Values.ToList();
         var settings = FitSettings.Of(shop.Settings);
         var entries = new (Board, ScanEntry)[boards.Count];
         Parallel.For(

@@ -34,18 +34,9 @@ internal static class MachineEndpoints
             "/",
             (ShopMemory shop) =>
                 TypedResults.Ok(
-                    shop.Machines.Values.Select(m => new MachineEntry(m.Id, m.Name, m.Cards.Count, m.Links.Count))
+                    shop.MachinesInUse.Values.Select(m => new MachineEntry(m.Id, m.Name, m.Cards.Count, m.Links.Count))
                 )
         );
-        api.MapGet(
-                "/{id}",
-                (string id, [FromKeyedServices("machine")] Library machines) =>
-                    Results.Bytes(
-                        machines.Find(id) ?? throw new NotHereException($"The library has no machine \"{id}\"."),
-                        "application/json"
-                    )
-            )
-            .Produces<Machine>();
         api.MapGet("/{id}/stand", Stand);
     }
 

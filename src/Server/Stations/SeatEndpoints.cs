@@ -32,7 +32,7 @@ internal static class SeatEndpoints
             ? seated
             : throw new NotHereException($"No processor lies on board \"{board ?? order.First.Key}\" of job {id}.");
         return TypedResults.Ok(
-            SeatedChoice.Of(order, piece.Key, shop.Blocks.Values, shop.Drawer, shop.Settings, cancel)
+            SeatedChoice.Of(order, piece.Key, shop.BlocksInUse.Values, shop.Drawer, shop.Settings, cancel)
         );
     }
 

@@ -55,8 +55,7 @@ internal sealed record SettingsChange(
 /// <summary>Working defaults: one page, their history, and what a change does to open jobs before it is kept.</summary>
 internal static class SettingEndpoints
 {
-    private const int MostReason = 500,
-        MostChanges = 6;
+    private const int MostReason = 500;
 
     /// <summary>What one portion takes: the jobs that are left are asked for with the next.</summary>
     private static readonly TimeSpan Portion = TimeSpan.FromSeconds(1);
@@ -176,7 +175,7 @@ internal static class SettingEndpoints
         var looked = await Task.Run(
             () =>
                 open.TakeWhile((_, i) => i == 0 || clock.Elapsed < left)
-                    .Select(j => new JobConsequence(j.Id, j.Title, Changes(j.Id, other, plans, cancel)))
+                    .Select(j => new JobConsequence(j.Id, j.Title, Consequences.Of(() => plans.Today(j.Id, cancel).Plan, () => plans.With(j.Id, other, cancel))))
                     .ToList(),
             cancel
         );
@@ -188,41 +187,6 @@ internal static class SettingEndpoints
                 [.. looked.Where(c => c.Changes.Count > 0)]
             )
         );
-    }
-
-    private static IReadOnlyList<string> Changes(
-        long jobId,
-        ShopSettings other,
-        JobPlans plans,
-        CancellationToken cancel
-    )
-    {
-        try
-        {
-            var (now, then) = (plans.Today(jobId, cancel).Plan, plans.With(jobId, other, cancel));
-            List<string> changes = [];
-            foreach (var (a, b) in now.Stations.Zip(then.Stations))
-            {
-                if (a.Summary != b.Summary)
-                    changes.Add($"{a.Station}: {a.Summary} → {b.Summary}");
-                var before = a.Steps.ToDictionary(s => s.Id);
-                foreach (var step in b.Steps)
-                    if (!before.TryGetValue(step.Id, out var old))
-                        changes.Add($"{a.Station}: new: {step.Title}");
-                    else if (old.Title != step.Title)
-                        changes.Add($"{a.Station}: {old.Title} → {step.Title}");
-                    else if (old.TimerS != step.TimerS)
-                        changes.Add($"{a.Station}: {step.Title}: {old.TimerS} s → {step.TimerS} s");
-            }
-            return changes.Count > MostChanges
-                ? [.. changes.Take(MostChanges), $"and {changes.Count - MostChanges} more"]
-                : changes;
-        }
-        // a job that can not be planned has no consequences to tell, and never takes the others' down
-        catch (Exception e) when (e is InputException or NotHereException)
-        {
-            return [];
-        }
     }
 }
 

@@ -19,8 +19,8 @@ internal static class SetupEndpoint
                     (string Name, bool Done)[] all =
                     [
                         ("signer", signers.All().Any(s => s.LeftAt is null)),
-                        ("board", shop.Boards.Count + shop.Cards.Count > 0),
-                        ("block", shop.Blocks.Count > 0),
+                        ("board", shop.BoardsInUse.Count + shop.CardsInUse.Count > 0),
+                        ("block", shop.BlocksInUse.Count > 0),
                     ];
                     return TypedResults.Ok(
                         new SetupState(

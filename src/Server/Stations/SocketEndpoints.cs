@@ -45,22 +45,12 @@ internal static class SocketEndpoints
             "/",
             (ShopMemory shop) =>
                 TypedResults.Ok(
-                    shop.Sockets.Values.Select(s => new SocketEntry(s.Id, s.Name, s.Posts, s.SeatMm, s.KeepOut.Count))
+                    shop.SocketsInUse.Values.Select(s => new SocketEntry(s.Id, s.Name, s.Posts, s.SeatMm, s.KeepOut.Count))
                 )
         );
         library.MapGet("/{id}/ways", Ways);
         library.MapGet("/{id}/match", MatchKept);
         library.MapGet("/{id}/direct-die", DirectKept);
-        library
-            .MapGet(
-                "/{id}",
-                (string id, [FromKeyedServices("socket")] Library sockets) =>
-                    Results.Bytes(
-                        sockets.Find(id) ?? throw new NotHereException($"The library has no socket \"{id}\"."),
-                        "application/json"
-                    )
-            )
-            .Produces<Socket>();
     }
 
     /// <summary>Which processors of the library sit in a socket, and which blocks name one.</summary>
@@ -71,12 +61,12 @@ internal static class SocketEndpoints
             new SocketWays(
                 [
                     .. shop
-                        .Boards.Values.Where(b => b.Kind == BoardKind.Processor && b.Socket == socket.Id)
+                        .BoardsInUse.Values.Where(b => b.Kind == BoardKind.Processor && b.Socket == socket.Id)
                         .Select(b => new NamedDocument(b.Id, $"{b.Maker} {b.Model}")),
                 ],
                 [
                     .. shop
-                        .Blocks.Values.Where(b => b.Sockets.Count > 0)
+                        .BlocksInUse.Values.Where(b => b.Sockets.Count > 0)
                         .OrderByDescending(b => b.Sockets.Any(s => s.Socket == socket.Id))
                         // a block that covers more than the processor comes after those made for it
                         .ThenBy(b => b.Kind == BlockKind.OnePiece)
@@ -84,7 +74,7 @@ internal static class SocketEndpoints
                 ],
                 [
                     .. shop
-                        .Boards.Values.Where(b => b.Kind == BoardKind.Mainboard && b.Socket == socket.Id)
+                        .BoardsInUse.Values.Where(b => b.Kind == BoardKind.Mainboard && b.Socket == socket.Id)
                         .Select(b => new NamedDocument(b.Id, $"{b.Maker} {b.Model}")),
                 ]
             )

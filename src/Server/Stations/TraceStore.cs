@@ -297,7 +297,7 @@ internal static class TraceStore
             };
             var traced = TracedBoard.Of(target, s.Features, row.WidthPx, row.HeightPx, s.QuarterTurns, names);
             var judged = FitSettings.Of(shop.Settings);
-            var scan = FitScan.Run(traced.Board, [.. shop.Blocks.Values], judged, cancel);
+            var scan = FitScan.Run(traced.Board, [.. shop.BlocksInUse.Values], judged, cancel);
             var matches = LibraryEndpoints.Sorted(scan.Select(e => (traced.Board, e)));
             var best = scan.FirstOrDefault(e => e.Block.Id == matches.FirstOrDefault()?.BlockId && e.Fit is not null);
             var next = best is null ? [] : NextMeasure.For(traced.Board, best.Block, best.Fit!, judged, cancel);

@@ -1,0 +1,213 @@
+using System.Diagnostics;
+using System.Text.Json;
+using FaithfulBracket.Core;
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Sockets;
+using FaithfulBracket.Formats.Documents;
+using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Store;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.Extensions.DependencyInjection;
+
+namespace FaithfulBracket.Server.Stations;
+
+internal sealed record ArchivedState(bool Archived);
+
+/// <param name="Version">The version that is in use now.</param>
+internal sealed record KeptVersion(string Id, long Version);
+
+/// <summary>What a document does to one open job.</summary>
+internal sealed record DocumentConsequence(long Id, string Title, IReadOnlyList<string> Changed);
+
+/// <param name="More">Open jobs that were not looked at: the budget of work was spent.</param>
+internal sealed record DocumentConsequences(IReadOnlyList<DocumentConsequence> Jobs, int More);
+
+/// <summary>
+/// One document of the library, whatever its kind: shown, kept as a new version, archived, deleted, and what keeping it
+/// would do to open jobs.
+/// </summary>
+internal static class DocumentEndpoints
+{
+    /// <summary>What planning jobs anew may take in one call.</summary>
+    private static readonly TimeSpan Budget = TimeSpan.FromSeconds(8);
+
+    private delegate LibraryDocument Reading(ReadOnlyMemory<byte> utf8);
+
+    private sealed record Kind(string Name, string Path, string Format, Reading Read, Type Shape);
+
+    private static readonly Kind[] Kinds =
+    [
+        new("board", "boards", BoardReader.Format, LibraryDocuments.Board, typeof(Board)),
+        new("block", "blocks", BlockReader.Format, LibraryDocuments.Block, typeof(Block)),
+        new("card", "cards", CardReader.Format, LibraryDocuments.Card, typeof(Card)),
+        new("socket", "sockets", SocketReader.Format, LibraryDocuments.Socket, typeof(Socket)),
+        new("machine", "machines", MachineReader.Format, LibraryDocuments.Machine, typeof(Machine)),
+    ];
+
+    public static void Map(IEndpointRouteBuilder app)
+    {
+        var queue = app.ServiceProvider.GetRequiredService<HeavyWork>();
+        foreach (var kind in Kinds)
+        {
+            var library = app.ServiceProvider.GetRequiredKeyedService<Library>(kind.Name);
+            var one = app.MapGroup($"/api/{kind.Path}/{{id}}").WithTags("library");
+            one.MapGet("", (string id, HttpResponse response) => Show(library.Get(id), response))
+                .WithMetadata(new ProducesResponseTypeMetadata(200, kind.Shape, ["application/json"]));
+            one.MapPut("", (string id, string? by, HttpRequest r, ShopMemory shop) => PutAsync(id, by, r, shop, library, kind))
+                .Accepts<JsonElement>("application/json");
+            one.MapDelete(
+                "",
+                (string id, DocumentUse use, Store.Jobs jobs, JobOrders orders) => Delete(id, library, kind, use, jobs, orders)
+            );
+            one.MapGet("/versions", (string id) => TypedResults.Ok(library.Versions(id)));
+            one.MapGet(
+                    "/versions/{version:long}",
+                    (string id, long version) => Results.Bytes(library.Find(id, version), "application/json")
+                )
+                .WithMetadata(new ProducesResponseTypeMetadata(200, kind.Shape, ["application/json"]));
+            one.MapPut(
+                "/archived",
+                (string id, ArchivedState body) =>
+                {
+                    library.Archive(id, body.Archived);
+                    return TypedResults.Ok(body);
+                }
+            );
+        }
+        app.MapPost("/api/library/consequences", ConsequencesAsync)
+            .WithTags("library")
+            .Accepts<JsonElement>("application/json")
+            .WithDescription("Limits: a document of 4 MiB; jobs are planned for 8 s at most, the rest is counted in more.")
+            .AddEndpointFilter(queue.QueueAsync);
+    }
+
+    private static IResult Show(KeptDocument document, HttpResponse response)
+    {
+        Versions.Tag(response, document.Version);
+        return Results.Bytes(document.Document, "application/json");
+    }
+
+    private static async Task<Ok<KeptVersion>> PutAsync(
+        string id,
+        string? by,
+        HttpRequest request,
+        ShopMemory shop,
+        Library library,
+        Kind kind
+    )
+    {
+        var expected = Versions.Expected(request);
+        var document = kind.Read(await Bodies.BytesAsync(request, JsonInput.MostBytes));
+        if (document.Id != id)
+            throw new InputException("/id", $"Expected \"{id}\" as in the address, found \"{document.Id}\".");
+        shop.Offer(kind.Name, [(document.Digest, document.Parsed!)]);
+        var version = library.Put(document, expected, by);
+        Versions.Tag(request.HttpContext.Response, version);
+        return TypedResults.Ok(new KeptVersion(id, version));
+    }
+
+    /// <exception cref="DocumentInUseException">A job rests on it.</exception>
+    private static NoContent Delete(
+        string id,
+        Library library,
+        Kind kind,
+        DocumentUse use,
+        Store.Jobs jobs,
+        JobOrders orders
+    )
+    {
+        library.Get(id);
+        if (Resting(kind, id, use, jobs, orders).FirstOrDefault() is { } job)
+            throw new DocumentInUseException(
+                $"Job {job.Id}, \"{job.Title}\", rests on this {kind.Name}: archive it instead."
+            );
+        library.Delete(id);
+        return TypedResults.NoContent();
+    }
+
+    /// <summary>Jobs that rest on a document; of sockets those whose order has it.</summary>
+    private static IEnumerable<UsingJob> Resting(
+        Kind kind,
+        string id,
+        DocumentUse use,
+        Store.Jobs jobs,
+        JobOrders orders
+    )
+    {
+        foreach (var job in use.Jobs(kind.Name, id))
+        {
+            var rests = true;
+            if (kind.Name == "socket")
+                try
+                {
+                    rests = orders.Of(jobs.Get(job.Id)).Pieces.Any(p => p.Seated?.Socket.Id == id);
+                }
+                catch (NotHereException)
+                {
+                    // what it rests on cannot be told: nothing is taken from it
+                }
+            if (rests)
+                yield return job;
+        }
+    }
+
+    private static async Task<Ok<DocumentConsequences>> ConsequencesAsync(
+        HttpRequest request,
+        DocumentUse use,
+        Store.Jobs jobs,
+        JobOrders orders,
+        JobPlans plans,
+        CancellationToken cancel
+    )
+    {
+        ReadOnlyMemory<byte> bytes = await Bodies.BytesAsync(request, JsonInput.MostBytes);
+        var kind = KindOf(bytes);
+        var document = kind.Read(bytes);
+        var standIn = new StandIn(document.Id, document.Parsed!);
+        return TypedResults.Ok(
+            await Task.Run(
+                () =>
+                {
+                    var clock = Stopwatch.StartNew();
+                    List<UsingJob> open = [.. Resting(kind, document.Id, use, jobs, orders).Where(j => !j.Finished)];
+                    var looked = open.TakeWhile((_, i) => i == 0 || clock.Elapsed < Budget)
+                        .Select(j => new DocumentConsequence(
+                            j.Id,
+                            j.Title,
+                            Consequences.Of(
+                                () => plans.Today(j.Id, cancel).Plan,
+                                () => plans.With(j.Id, standIn, cancel)
+                            )
+                        ))
+                        .ToList();
+                    return new DocumentConsequences(
+                        [.. looked.Where(j => j.Changed.Count > 0)],
+                        open.Count - looked.Count
+                    );
+                },
+                cancel
+            )
+        );
+    }
+
+    /// <summary>Which kind of document a text says it is.</summary>
+    /// <exception cref="InputException">None that the library keeps.</exception>
+    private static Kind KindOf(ReadOnlyMemory<byte> utf8)
+    {
+        using var json = JsonInput.Parse(utf8);
+        var format =
+            json.RootElement.ValueKind == JsonValueKind.Object
+            && json.RootElement.TryGetProperty("format", out var f)
+            && f.ValueKind == JsonValueKind.String
+                ? f.GetString()
+                : null;
+        return Array.Find(Kinds, k => k.Format == format)
+            ?? throw new InputException(
+                "/format",
+                $"Expected {string.Join(", ", Kinds.Select(k => $"\"{k.Format}\""))}, found {(format is null ? "nothing" : $"\"{format}\"")}."
+            );
+    }
+}
