@@ -86,6 +86,7 @@ builder
     .AddSingleton<JobSheets>()
     .AddSingleton<JobLogs>()
     .AddSingleton<LeakTests>()
+    .AddSingleton<Practice>()
     .AddSingleton<Settings>()
     .AddSingleton<Signers>()
     .AddSingleton<ActorCheck>()

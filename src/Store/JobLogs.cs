@@ -1,4 +1,5 @@
 using Dapper;
+using FaithfulBracket.Core.Prove;
 
 namespace FaithfulBracket.Store;
 
@@ -11,7 +12,8 @@ public sealed record JobLogRow(
     long Samples,
     double DurationS,
     string ByInitials,
-    string At
+    string At,
+    FigureSource? Source
 );
 
 public sealed record NewJobLog(
@@ -21,13 +23,14 @@ public sealed record NewJobLog(
     long Samples,
     double DurationS,
     byte[] Content,
-    string By
+    string By,
+    FigureSource Source
 );
 
 /// <summary>Logs of a job, packed, and what the columns of loggers' files were told to be.</summary>
 public sealed class JobLogs(ShopDatabase database, TimeProvider time)
 {
-    private const string Columns = "id, board, phase, name, samples, duration_s, by_initials, at";
+    private const string Columns = "id, board, phase, name, samples, duration_s, by_initials, at, source";
 
     public IReadOnlyList<JobLogRow> All(long jobId)
     {
@@ -59,8 +62,8 @@ public sealed class JobLogs(ShopDatabase database, TimeProvider time)
             (c, t) =>
                 c.ExecuteScalar<long>(
                     """
-                    insert into job_log (job_id, board, phase, name, samples, duration_s, content, by_initials, at)
-                    values (@jobId, @Board, @Phase, @Name, @Samples, @DurationS, @Content, @By, @at) returning id
+                    insert into job_log (job_id, board, phase, name, samples, duration_s, content, by_initials, at, source)
+                    values (@jobId, @Board, @Phase, @Name, @Samples, @DurationS, @Content, @By, @at, @Source) returning id
                     """,
                     new
                     {
@@ -72,6 +75,7 @@ public sealed class JobLogs(ShopDatabase database, TimeProvider time)
                         log.DurationS,
                         log.Content,
                         log.By,
+                        log.Source,
                         at = Stamp.Of(time),
                     },
                     t

@@ -1,5 +1,6 @@
 using System.Data.Common;
 using Dapper;
+using FaithfulBracket.Core.Prove;
 using Microsoft.Data.Sqlite;
 
 namespace FaithfulBracket.Store;
@@ -19,7 +20,9 @@ public sealed record ReadingRow(
     string At,
     string? Board,
     double? PowerStageC,
-    long? LogId
+    long? LogId,
+    FigureSource? Source,
+    RunConditions? Conditions
 );
 
 /// <param name="Board">Key of the board it was taken on; null for the first.</param>
@@ -40,7 +43,9 @@ public sealed record NewReadingRow(
     string? Board = null,
     double? PowerStageC = null,
     long? LogId = null,
-    DateTimeOffset? At = null
+    DateTimeOffset? At = null,
+    FigureSource? Source = null,
+    RunConditions? Conditions = null
 );
 
 public sealed record NoteRow(long Id, string? StepId, string Text, string ByInitials, string At);
@@ -56,7 +61,8 @@ public sealed record PhotoRow(
     string At,
     double? XMm,
     double? YMm,
-    string? Face
+    string? Face,
+    FigureSource? Source
 );
 
 /// <summary>Where a photo belongs on the board.</summary>
@@ -75,7 +81,7 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
             .. c.Query<ReadingRow>(
                 """
                 select id, phase, room_c, coolant_c, die_c, hotspot_c, memory_c, power_w, flow_l_min, note, by_initials, at, board,
-                    power_stage_c, log_id
+                    power_stage_c, log_id, source, conditions
                 from reading where job_id = @jobId and struck_at is null order by id
                 """,
                 new { jobId }
@@ -107,9 +113,9 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
                 c.ExecuteScalar<long>(
                     """
                     insert into reading (job_id, phase, room_c, coolant_c, die_c, hotspot_c, memory_c, power_w,
-                      flow_l_min, note, by_initials, at, board, power_stage_c, log_id, device_at)
+                      flow_l_min, note, by_initials, at, board, power_stage_c, log_id, device_at, source, conditions)
                     values (@jobId, @Phase, @RoomC, @CoolantC, @DieC, @HotspotC, @MemoryC, @PowerW,
-                      @FlowLMin, @Note, @By, @at, @Board, @PowerStageC, @LogId, @deviceAt)
+                      @FlowLMin, @Note, @By, @at, @Board, @PowerStageC, @LogId, @deviceAt, @Source, @Conditions)
                     returning id
                     """,
                     new
@@ -128,6 +134,8 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
                         reading.Board,
                         reading.PowerStageC,
                         reading.LogId,
+                        reading.Source,
+                        reading.Conditions,
                         at = reading.At is { } taken ? Stamp.Of(taken) : When(sending),
                         deviceAt = Device(sending),
                     },
@@ -211,7 +219,7 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
         return
         [
             .. c.Query<PhotoRow>(
-                "select id, job_id, step_id, file, media_type, bytes, by_initials, at, x_mm, y_mm, face "
+                "select id, job_id, step_id, file, media_type, bytes, by_initials, at, x_mm, y_mm, face, source "
                     + "from photo where job_id = @jobId order by id",
                 new { jobId }
             ),
@@ -223,7 +231,7 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
     {
         using var c = database.Open();
         return c.QuerySingleOrDefault<PhotoRow>(
-                "select id, job_id, step_id, file, media_type, bytes, by_initials, at, x_mm, y_mm, face from photo where id = @id",
+                "select id, job_id, step_id, file, media_type, bytes, by_initials, at, x_mm, y_mm, face, source from photo where id = @id",
                 new { id }
             ) ?? throw new NotHereException($"There is no photo {id}.");
     }
@@ -237,7 +245,8 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
         string extension,
         string by,
         PhotoPlace? place = null,
-        Sending? sending = null
+        Sending? sending = null,
+        FigureSource? source = null
     )
     {
         var file = shelf.Put(content, extension);
@@ -255,8 +264,8 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
             (c, t) =>
                 c.ExecuteScalar<long>(
                     """
-                    insert into photo (job_id, step_id, file, media_type, bytes, by_initials, at, x_mm, y_mm, face, device_at)
-                    values (@jobId, @stepId, @file, @mediaType, @bytes, @by, @at, @x, @y, @face, @deviceAt) returning id
+                    insert into photo (job_id, step_id, file, media_type, bytes, by_initials, at, x_mm, y_mm, face, device_at, source)
+                    values (@jobId, @stepId, @file, @mediaType, @bytes, @by, @at, @x, @y, @face, @deviceAt, @source) returning id
                     """,
                     new
                     {
@@ -271,6 +280,7 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
                         y = place?.YMm,
                         face = place?.Face,
                         deviceAt = Device(sending),
+                        source = source ?? FigureSource.ByHand,
                     },
                     t
                 )

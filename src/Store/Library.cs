@@ -52,7 +52,8 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
     public KeptDocument Get(string id)
     {
         using var c = _database.Open();
-        return c.QuerySingleOrDefault<(byte[] Document, string Digest, long Version, string? ArchivedAt)?>(
+        return
+            c.QuerySingleOrDefault<(byte[] Document, string Digest, long Version, string? ArchivedAt)?>(
                 $"select document, digest, version, archived_at from {table} where id = @id",
                 new { id }
             )
@@ -163,11 +164,7 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
             {
                 if (c.Execute($"delete from {table} where id = @id", new { id }, t) == 0)
                     throw Missing(id);
-                return c.Execute(
-                    $"delete from document_version where kind = '{table}' and id = @id",
-                    new { id },
-                    t
-                );
+                return c.Execute($"delete from document_version where kind = '{table}' and id = @id", new { id }, t);
             }
         );
         Interlocked.Increment(ref _edition);

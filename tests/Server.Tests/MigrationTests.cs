@@ -76,13 +76,18 @@ public class MigrationTests
         Assert.True(job.Step("mount.turn-1").GetProperty("signed").GetBoolean());
         Assert.False(job.Step("mount.turn-1").GetProperty("lookAgain").GetBoolean());
         Assert.False(job.Step("mount.turn-2").GetProperty("signed").GetBoolean());
-        Assert.Equal(13, job.GetProperty("history").EnumerateArray().Count(h => h.GetProperty("stepId").GetString()!.StartsWith("mount.turn-", StringComparison.Ordinal)));
+        Assert.Equal(
+            13,
+            job.GetProperty("history")
+                .EnumerateArray()
+                .Count(h => h.GetProperty("stepId").GetString()!.StartsWith("mount.turn-", StringComparison.Ordinal))
+        );
         // nothing that was signed then has to be looked at again
         Assert.DoesNotContain(
             job.GetProperty("steps").EnumerateArray(),
             s => s.GetProperty("signed").GetBoolean() && s.GetProperty("lookAgain").GetBoolean()
         );
-        Assert.Equal(HttpStatusCode.OK, (await server.SignAsync(id, "mount.turn-2")).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await server.SignAsync(id, "mount.turn-2", count: 8)).StatusCode);
         server.KillAndRestart();
         Assert.True((await server.JobAsync(id)).Step("mount.turn-2").GetProperty("signed").GetBoolean());
         // the reading was typed

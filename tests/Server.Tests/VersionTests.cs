@@ -67,9 +67,7 @@ public sealed class VersionTests(DemoServer demo) : IClassFixture<DemoServer>
     {
         var id = await FirstIdAsync(path);
         async Task<bool> ListedAsync() =>
-            (await _server.GetAsync($"/api/{path}"))
-                .EnumerateArray()
-                .Any(d => d.GetProperty("id").GetString() == id);
+            (await _server.GetAsync($"/api/{path}")).EnumerateArray().Any(d => d.GetProperty("id").GetString() == id);
         async Task ArchiveAsync(bool archived) =>
             Assert.Equal(
                 HttpStatusCode.OK,
@@ -88,9 +86,7 @@ public sealed class VersionTests(DemoServer demo) : IClassFixture<DemoServer>
         Assert.True(await ListedAsync());
         Assert.Equal(
             HttpStatusCode.NotFound,
-            (
-                await _server.SendAsync(HttpMethod.Put, $"/api/{path}/none/archived", """{"archived":true}""")
-            ).StatusCode
+            (await _server.SendAsync(HttpMethod.Put, $"/api/{path}/none/archived", """{"archived":true}""")).StatusCode
         );
     }
 
@@ -149,7 +145,8 @@ public sealed class VersionTests(DemoServer demo) : IClassFixture<DemoServer>
         Assert.Equal(before, await _server.Http.GetStringAsync(address));
         Assert.Empty(
             await ToldAsync(
-                JsonNode.Parse(board.ToJsonString().Replace("\"tern-460-r2\"", "\"nobodys\"", StringComparison.Ordinal))!
+                JsonNode
+                    .Parse(board.ToJsonString().Replace("\"tern-460-r2\"", "\"nobodys\"", StringComparison.Ordinal))!
                     .AsObject()
             )
         );

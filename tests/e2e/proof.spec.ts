@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process'
 import { expect, type Page, test } from '@playwright/test'
 import ICAL from 'ical.js'
 import { Server } from './server'
@@ -201,4 +202,59 @@ test('a reading of a finished job is struck with a reason only, and the verdict 
   await expect(name).toHaveCount(0)
   await expect(page.getByText(/for H\. Brook/)).toBeVisible()
   await expect(page.getByText(/was changed: the wrong brother/)).toBeVisible()
+})
+
+test('a leak test and four runs by hand are kept with their sources, and the printed record reads them', async ({
+  page,
+}) => {
+  await page.addInitScript(() => localStorage.setItem('fb.initials', 'QA'))
+  await page.goto(`${server.address}/job/2/prove`)
+  await page.getByRole('button', { name: 'By hand' }).click()
+  const leak = page.getByRole('dialog', { name: 'A leak test by hand' })
+  await leak.getByLabel('gauge at the start').fill('40')
+  await leak.getByLabel('gauge at the end').fill('39,9')
+  await leak.getByLabel('held for').fill('10')
+  await leak.getByRole('button', { name: /^Write it down/ }).click()
+  // ten minutes tell nothing by themselves
+  await expect(leak.getByRole('alert')).toContainText('Hold longer, or say what you saw')
+  await leak.getByRole('button', { name: 'tight' }).click()
+  await leak.getByLabel('read with').fill('gauge 2')
+  await leak.getByLabel('last checked').fill('2026-01-31')
+  await leak.getByRole('button', { name: /^Write it down/ }).click()
+  await expect(leak).toHaveCount(0)
+  await expect(page.getByText('gauge 2, checked')).toBeVisible()
+
+  const form = page.getByRole('form', { name: 'New reading' })
+  await form.getByText('Instrument and conditions').click()
+  await form.getByLabel('read with').fill('probe 4')
+  await form.getByLabel('load program').fill('loop A')
+  await form.getByLabel('clock, MHz').first().fill('2500')
+  const runs = [
+    ['before', 71.2],
+    ['after', 51.4],
+    ['before', 71.9],
+    ['after', 51.1],
+  ] as const
+  const strikes = page.getByRole('button', { name: /^Strike the (before|after) reading/ })
+  const had = await strikes.count()
+  for (const [k, [phase, die]] of runs.entries()) {
+    await form.getByRole('button', { name: phase }).click()
+    await form.getByLabel('room, °C').fill('22')
+    await form.getByLabel('coolant, °C').fill('30')
+    await form.getByLabel('die, °C').fill(String(die))
+    await form.getByLabel('power, W').fill('250')
+    await form.getByLabel('flow, L/min').fill('3')
+    await form.getByRole('button', { name: 'Keep' }).click()
+    await expect(strikes).toHaveCount(had + k + 1)
+  }
+  await expect(page.getByText('probe 4').first()).toBeVisible()
+
+  const paper = await page.context().newPage()
+  await paper.goto(`${server.address}/api/jobs/2/record.html?for=client`)
+  const file = test.info().outputPath('record.pdf')
+  await paper.pdf({ path: file, format: 'A4' })
+  const read = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' }).replace(/\s+/g, ' ')
+  for (const [, die] of runs) expect(read).toContain(die.toFixed(1))
+  expect(read).toMatch(/by hand with\s+probe 4/)
+  expect(read).toContain('By hand with gauge 2, checked 2026-01-31.')
 })

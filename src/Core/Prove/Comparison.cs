@@ -32,6 +32,7 @@ public sealed record Comparison(
         var after = readings.LastOrDefault(r => r.Phase == Phase.After);
         var why = new List<string>();
         var proven = BeforeAfter.Of(Steady(before), Steady(after));
+        List<string> unlike = [.. RunConditions.Unlike(before?.Conditions, after?.Conditions)];
         Resistance? beforeRoom = proven.Before is { } pb ? new(pb.ToRoomKPerW, pb.PlusMinus) : null;
         Resistance? afterRoom = proven.After is { } pa ? new(pa.ToRoomKPerW, pa.PlusMinus) : null;
         // without a flow only the inlet is known
@@ -68,10 +69,10 @@ public sealed record Comparison(
                     $"The coolant warms by {k:0.0} K through the block at {after!.FlowLMin:0.0} L/min."
                 )
             );
-        var (gain, gainU) = (proven.GainK, proven.GainPlusMinusK);
+        var (gain, gainU) = unlike.Count > 0 ? (null, null) : (proven.GainK, proven.GainPlusMinusK);
         if (before is not null && after is not null)
-            why.AddRange(proven.Reasons);
-        var (verdict, trouble) = Judge(before, after, afterCoolant, expected, gain, gainU);
+            why.AddRange(unlike.Count > 0 ? unlike : proven.Reasons);
+        var (verdict, trouble) = Judge(before, after, afterCoolant, expected, gain, gainU, unlike.Count == 0);
         return new(beforeRoom, afterRoom, afterCoolant, expected, gain, gainU, rise, verdict, trouble, why);
     }
 
@@ -94,7 +95,8 @@ public sealed record Comparison(
         Resistance? toCoolant,
         double? expected,
         double? gain,
-        double? gainU
+        double? gainU,
+        bool alike
     )
     {
         if (before is null && after is null)
@@ -113,6 +115,11 @@ public sealed record Comparison(
                 return (FormattableString.Invariant($"{-g:0} K warmer than stock"), true);
             return (FormattableString.Invariant($"{g:0} K cooler, good"), false);
         }
-        return (FormattableString.Invariant($"after: {after.DieC - after.RoomC:0} K over room"), false);
+        return (
+            FormattableString.Invariant(
+                $"after: {after.DieC - after.RoomC:0} K over room{(alike ? "" : ", not comparable")}"
+            ),
+            false
+        );
     }
 }

@@ -42,11 +42,13 @@ public static class LeakTest
 
     /// <param name="volumeMl">Air shut in, mL.</param>
     /// <param name="ambientKPa">Around the loop, kPa.</param>
+    /// <param name="vacuum">Whether the loop is under less than ambient: what leaks comes in, and the pressure rises.</param>
     public static LeakResult Of(
         double volumeMl,
         double ambientKPa,
         IReadOnlyList<PressureSample> samples,
-        double limitMlPerMin = DefaultLimitMlPerMin
+        double limitMlPerMin = DefaultLimitMlPerMin,
+        bool vacuum = false
     )
     {
         var first = samples[0].TempC + ZeroC;
@@ -57,7 +59,7 @@ public static class LeakTest
         ];
         var line = StraightLine.Through(times, pressures);
         var ambient = samples.Average(s => s.AmbientKPa ?? ambientKPa);
-        var perSlope = -volumeMl * 60 / ambient;
+        var perSlope = (vacuum ? volumeMl : -volumeMl) * 60 / ambient;
         var (error, freedom) = line.SlopeError();
         var leak = perSlope * line.Slope;
         var half = Math.Abs(perSlope) * error * Student.Times(Share, freedom);

@@ -39,7 +39,7 @@ public static class ProveStation
         if (order.Pairs.Count == 0)
             return new([], new(Station.Prove, "waits for a block", true, []));
         var proofs = Proofs(order, pads, readings);
-        var cost = FormattableString.Invariant($"{pads.Pieces.Count} fresh pads and {paste.MassG:0.0} g of paste");
+        var cost = FormattableString.Invariant($"{pads.Pieces.Count} fresh pads and {paste.MassG:0.00} g of paste");
         return Result(proofs, [.. Steps(order, proofs, pads, ways, cost, seats ?? [], loop, leakHoldS)]);
     }
 

@@ -26,6 +26,9 @@ public sealed record Reading(
     /// <summary>The day it was taken; null where none is kept.</summary>
     public DateOnly? On { get; init; }
 
+    /// <summary>Under what it was read; null where nobody said.</summary>
+    public RunConditions? Conditions { get; init; }
+
     /// <summary>The warmest power stage; null where no sensor shows it.</summary>
     public double? PowerStageC { get; init; }
 }

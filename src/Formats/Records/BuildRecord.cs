@@ -29,7 +29,8 @@ public sealed record RecordNote(string By, string At, string Text);
 public sealed record RecordCorrection(string By, string At, string What, string Why);
 
 /// <param name="Read">Reads the picture's file; null when it is gone.</param>
-public sealed record RecordPhoto(Func<byte[]?> Read, string At);
+/// <param name="Source">Where it comes from, in words; null where nobody said.</param>
+public sealed record RecordPhoto(Func<byte[]?> Read, string At, string? Source = null);
 
 public sealed record RecordJob(
     long Id,
@@ -78,7 +79,9 @@ public sealed record RecordReading(
     double? HotspotC,
     double? MemoryC,
     double PowerW,
-    double? FlowLMin
+    double? FlowLMin,
+    string Source,
+    string? Conditions
 );
 
 /// <summary>
@@ -223,7 +226,9 @@ public static partial class BuildRecord
                         r.PowerW.ToString("0", CultureInfo.InvariantCulture),
                         Or(r.FlowLMin),
                     }.Select(cell => $"<td class=n>{cell}")
-                );
+                )
+                // a line of its own: beside the figures it would be a narrow column
+                .Append($"<tr><td colspan=8>{E(r.Source)}{(r.Conditions is { Length: > 0 } c ? $"; {E(c)}" : "")}");
         s.Append("</table>");
     }
 

@@ -33,8 +33,12 @@ internal static class RecordPhotos
             else if ((total += picture.Content.Length * 4 / 3) > MaxTotal)
                 yield return $"<p>The photo of {day} is kept in the workshop: this record has room for no more pictures.</p>";
             else
+            {
                 yield return $"<img alt=\"photo of {day}\" src=\"data:{picture.MediaType};base64,"
                     + $"{Convert.ToBase64String(picture.Content)}\">";
+                if (p.Source is { } source && source.StartsWith("simulated", StringComparison.Ordinal))
+                    yield return $"<p>The photo of {day}: {BuildRecord.E(source)}.</p>";
+            }
         }
     }
 }

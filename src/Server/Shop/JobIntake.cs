@@ -214,7 +214,9 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jo
         : [had[0] with { BlockId = blockId }, .. had.Skip(1)];
 
     private WorkOrder Order(JobFields f) =>
-        orders.Of(new(0, f.Title, f.Client, f.Bench, f.BoardId, f.BlockId, f.CardId, f.Work, null, "[]", 0, "", "", null));
+        orders.Of(
+            new(0, f.Title, f.Client, f.Bench, f.BoardId, f.BlockId, f.CardId, f.Work, null, "[]", 0, "", "", null)
+        );
 
     private void Pieces(NewJob body, List<InputFault> faults)
     {

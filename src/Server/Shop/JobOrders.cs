@@ -45,12 +45,7 @@ internal sealed class JobOrders(ShopMemory shop, JobStamps stamps)
     /// <param name="settings">Null takes the shop's.</param>
     /// <param name="standIn">Null takes every document from the library.</param>
     /// <exception cref="NotHereException">A document of the job is not in the library.</exception>
-    public WorkOrder Of(
-        JobRow row,
-        Assembly? recorded = null,
-        ShopSettings? settings = null,
-        StandIn? standIn = null
-    )
+    public WorkOrder Of(JobRow row, Assembly? recorded = null, ShopSettings? settings = null, StandIn? standIn = null)
     {
         var work = Work(row);
         List<Pair> pairs =
@@ -62,10 +57,7 @@ internal sealed class JobOrders(ShopMemory shop, JobStamps stamps)
             )),
         ];
         var order = row.CardId is { } cardId
-            ? WorkOrder.Of(
-                Find(shop.Cards, "card", cardId, standIn),
-                pairs
-            )
+            ? WorkOrder.Of(Find(shop.Cards, "card", cardId, standIn), pairs)
             : new()
             {
                 Pieces =
@@ -78,10 +70,7 @@ internal sealed class JobOrders(ShopMemory shop, JobStamps stamps)
                 Pairs = pairs,
             };
         if (work?.Machine is { } machine)
-            order = order with
-            {
-                Machine = Find(shop.Machines, "machine", machine, standIn),
-            };
+            order = order with { Machine = Find(shop.Machines, "machine", machine, standIn) };
         order = CarrierOrder.Compose(
             SeatedOrder.Compose(Seated(order, work?.Seat, standIn).KeepingAway((settings ?? shop.Settings).LoadMargin))
         );

@@ -26,7 +26,7 @@ internal static class JobPast
                 .Where(t => t.Verdict != "pass")
                 .Select(t =>
                     FormattableString.Invariant(
-                        $"Leaked {t.LeakMlMin:0.00} mL/min{(t.Place is { } at ? $" at {at}" : "")} on {times.Day(t.At)}."
+                        $"Leaked{(t.LeakMlMin is { } ml ? $" {ml:0.00} mL/min" : "")}{(t.Place is { } at ? $" at {at}" : "")} on {times.Day(t.At)}."
                     )
                 )
         );

@@ -201,6 +201,7 @@ internal sealed class JobPlans(
         {
             Board = r.Board,
             PowerStageC = r.PowerStageC,
+            Conditions = r.Conditions,
             On = times.Date(r.At),
         };
 }

@@ -7,13 +7,23 @@ using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads.Seating;
 using FaithfulBracket.Core.Plans;
 using FaithfulBracket.Core.Plans.Walk;
+using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Shop;
 
 /// <param name="Face">front or back, with the place it is pinned to; null for a photo of the whole.</param>
-internal sealed record PhotoInfo(long Id, string? StepId, string By, string At, double? XMm, double? YMm, Face? Face);
+internal sealed record PhotoInfo(
+    long Id,
+    string? StepId,
+    string By,
+    string At,
+    double? XMm,
+    double? YMm,
+    Face? Face,
+    FigureSource? Source
+);
 
 internal sealed record RunningTimer(
     long Id,
@@ -93,6 +103,11 @@ internal sealed record JobView(
     public required JobKind Kind { get; init; }
     public string KindName => JobKinds.Words(Kind);
 
+    /// <summary>Logs that were kept, without their samples.</summary>
+    public required IReadOnlyList<JobLogRow> Logs { get; init; }
+
+    public required IReadOnlyList<LeakTestRow> LeakTests { get; init; }
+
     /// <summary>Off the benches.</summary>
     public required bool Archived { get; init; }
 }
@@ -102,6 +117,8 @@ internal sealed class JobViews(
     JobPlans plans,
     SignOffs signOffs,
     JobPapers papers,
+    JobLogs logs,
+    LeakTests leaks,
     Corrections corrections,
     TimeProvider time
 )
@@ -155,6 +172,8 @@ internal sealed class JobViews(
             Corrections = corrections.All(id),
             Kind = JobKinds.Of(planned.Order),
             Archived = row.ArchivedAt is not null,
+            Logs = logs.All(id),
+            LeakTests = leaks.All(id),
         };
     }
 
@@ -187,7 +206,8 @@ internal sealed class JobViews(
             p.YMm,
             p.Face is null ? null
                 : p.Face == "back" ? Face.Back
-                : Face.Front
+                : Face.Front,
+            p.Source
         );
 
     private static IReadOnlyList<GoneStep> GoneFrom(JobPlan plan, IReadOnlyList<StepEvent> events)

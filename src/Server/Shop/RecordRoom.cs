@@ -26,7 +26,7 @@ internal sealed class RecordRoom(
             v.Plan,
             Signatures(v),
             [.. v.Notes.Select(n => new RecordNote(n.ByInitials, n.At, n.Text))],
-            [.. papers.Photos(v.Id).Select(p => new RecordPhoto(() => papers.Read(p), p.At))]
+            [.. papers.Photos(v.Id).Select(p => new RecordPhoto(() => papers.Read(p), p.At, p.Source?.InWords()))]
         )
         {
             Figures = shop.Figures,
@@ -48,7 +48,9 @@ internal sealed class RecordRoom(
                     r.HotspotC,
                     r.MemoryC,
                     r.PowerW,
-                    r.FlowLMin
+                    r.FlowLMin,
+                    r.Source?.InWords() ?? "not said",
+                    r.Conditions?.InWords()
                 )),
             ],
         };
@@ -66,11 +68,23 @@ internal sealed class RecordRoom(
 
     private string Words(LeakTestRow t)
     {
-        var said = t.Verdict == "pass" ? $"tight, under {Two(t.HighMlMin)}" : $"leaked {Two(t.LeakMlMin)}";
-        var hold = FormattableString.Invariant($"over {t.DurationS / 60:0} min of pressure hold");
+        var tight = t.Verdict == "pass";
+        var figure = (tight ? t.HighMlMin : t.LeakMlMin) is { } ml
+            ? $"{(tight ? ", under" : "")} {Two(ml)} mL/min"
+            : "";
+        var how = t.Method switch
+        {
+            "water" => "soak with water",
+            "vacuum" => "vacuum hold",
+            _ => "pressure hold",
+        };
+        var hold = t.DurationS is { } s ? FormattableString.Invariant($" over {s / 60:0} min of {how}") : $" by {how}";
+        var limit = t.LimitMlMin is { } most ? $", limit {Two(most)}" : "";
         var at = t.Place is { } place ? $", at {place}" : "";
-        return $"{t.ByInitials} {times.Moment(t.At)}: {said} mL/min {hold}, limit {Two(t.LimitMlMin)}{at}.";
+        return $"{t.ByInitials} {times.Moment(t.At)}: {(tight ? "tight" : "leaked")}{figure}{hold}{limit}{at}. {Capital(t.Source?.InWords() ?? "not said where it comes from")}.";
     }
+
+    private static string Capital(string text) => char.ToUpperInvariant(text[0]) + text[1..];
 
     private static string Two(double v) => v.ToString("0.00", System.Globalization.CultureInfo.InvariantCulture);
 

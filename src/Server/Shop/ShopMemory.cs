@@ -135,7 +135,9 @@ internal sealed class ShopMemory(
                 return k.Value;
             var archived = library.Archived();
             var value =
-                archived.Count == 0 ? all : all.Where(d => !archived.Contains(d.Key)).ToDictionary(d => d.Key, d => d.Value);
+                archived.Count == 0
+                    ? all
+                    : all.Where(d => !archived.Contains(d.Key)).ToDictionary(d => d.Key, d => d.Value);
             kept = new(all, edition, value);
             return value;
         }

@@ -56,11 +56,15 @@ internal static class DocumentEndpoints
             var one = app.MapGroup($"/api/{kind.Path}/{{id}}").WithTags("library");
             one.MapGet("", (string id, HttpResponse response) => Show(library.Get(id), response))
                 .WithMetadata(new ProducesResponseTypeMetadata(200, kind.Shape, ["application/json"]));
-            one.MapPut("", (string id, string? by, HttpRequest r, ShopMemory shop) => PutAsync(id, by, r, shop, library, kind))
+            one.MapPut(
+                    "",
+                    (string id, string? by, HttpRequest r, ShopMemory shop) => PutAsync(id, by, r, shop, library, kind)
+                )
                 .Accepts<JsonElement>("application/json");
             one.MapDelete(
                 "",
-                (string id, DocumentUse use, Store.Jobs jobs, JobOrders orders) => Delete(id, library, kind, use, jobs, orders)
+                (string id, DocumentUse use, Store.Jobs jobs, JobOrders orders) =>
+                    Delete(id, library, kind, use, jobs, orders)
             );
             one.MapGet("/versions", (string id) => TypedResults.Ok(library.Versions(id)));
             one.MapGet(
@@ -80,7 +84,9 @@ internal static class DocumentEndpoints
         app.MapPost("/api/library/consequences", ConsequencesAsync)
             .WithTags("library")
             .Accepts<JsonElement>("application/json")
-            .WithDescription("Limits: a document of 4 MiB; jobs are planned for 8 s at most, the rest is counted in more.")
+            .WithDescription(
+                "Limits: a document of 4 MiB; jobs are planned for 8 s at most, the rest is counted in more."
+            )
             .AddEndpointFilter(queue.QueueAsync);
     }
 

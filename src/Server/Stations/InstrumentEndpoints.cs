@@ -49,8 +49,23 @@ internal static class InstrumentEndpoints
         return new(BoardReader.Read(File.ReadAllBytes(file)), p => PhotoPixels.Jpeg(p), Environment.TickCount);
     }
 
-    private static async Task<Ok<CaliperReading>> PressAsync(HttpRequest request, SimulatedCaliper caliper)
+    /// <exception cref="InputException">A shop of one's own: nothing is measured by a stand-in there.</exception>
+    private static void OnlyInPractice(Practice practice, string instrument)
     {
+        if (!practice.Allowed)
+            throw new InputException(
+                "",
+                $"No {instrument} is connected. This stand-in is for practice in the demo shop; type what yours reads."
+            );
+    }
+
+    private static async Task<Ok<CaliperReading>> PressAsync(
+        HttpRequest request,
+        SimulatedCaliper caliper,
+        Practice practice
+    )
+    {
+        OnlyInPractice(practice, "caliper");
         var press = await Bodies.ReadAsync(request, o => new CaliperPress(o.Number("widthMm", 0, 300)));
         return TypedResults.Ok(caliper.Press(press.WidthMm));
     }
@@ -58,9 +73,11 @@ internal static class InstrumentEndpoints
     private static async Task<NoContent> TurnAsync(
         HttpRequest request,
         SimulatedTorqueDriver driver,
+        Practice practice,
         CancellationToken cancel
     )
     {
+        OnlyInPractice(practice, "torque driver");
         var turn = await Bodies.ReadAsync(
             request,
             o =>

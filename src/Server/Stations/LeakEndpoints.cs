@@ -16,16 +16,48 @@ internal sealed record LeakSoFar(double TimeS, double GaugeKPa, double TempC, do
 
 /// <param name="VolumeMl">Air that is usually shut in, mL.</param>
 /// <param name="LimitMlPerMin">What a loop may usually lose, mL a minute.</param>
-internal sealed record JobLeaks(double VolumeMl, double LimitMlPerMin, IReadOnlyList<LeakTestRow> Tests);
+/// <param name="PracticeOnly">Holds on the stand-in gauge are for practice here and are not written down.</param>
+internal sealed record JobLeaks(
+    double VolumeMl,
+    double LimitMlPerMin,
+    bool PracticeOnly,
+    IReadOnlyList<LeakTestRow> Tests
+);
 
+/// <param name="Method">air, water or vacuum.</param>
+/// <param name="Samples">As a gauge read them; absent where it was read at the start and the end, or not at all.</param>
+/// <param name="Result">What whoever watched it says; needed where no figures tell.</param>
 /// <param name="Place">Where it leaked: joint, pump, fitting, block, hose.</param>
 internal sealed record LeakWritten(
     string By,
+    LeakMethod Method,
     double VolumeMl,
     double LimitMlPerMin,
     IReadOnlyList<PressureSample> Samples,
-    string? Place
+    double? StartKPa,
+    double? EndKPa,
+    double? Minutes,
+    double? TempStartC,
+    double? TempEndC,
+    LeakSeen? Result,
+    string? Place,
+    FigureSource Source
 );
+
+internal enum LeakMethod
+{
+    Air,
+    Water,
+    Vacuum,
+}
+
+internal enum LeakSeen
+{
+    Pass,
+    Fail,
+    Tight,
+    Leaks,
+}
 
 /// <summary>A pressure hold watched live, judged, and written down with the place of a leak.</summary>
 internal static class LeakEndpoints
@@ -46,8 +78,8 @@ internal static class LeakEndpoints
         job.MapGet("/leak-run", RunAsync).Produces<LeakSoFar>(200, "text/event-stream");
         job.MapGet(
             "/leak-tests",
-            (long id, LeakTests tests) =>
-                TypedResults.Ok(new JobLeaks(UsualMl, LeakTest.DefaultLimitMlPerMin, tests.All(id)))
+            (long id, LeakTests tests, Practice practice) =>
+                TypedResults.Ok(new JobLeaks(UsualMl, LeakTest.DefaultLimitMlPerMin, !practice.Allowed, tests.All(id)))
         );
         job.MapPost("/leak-tests", WriteAsync).Accepts<LeakWritten>("application/json");
     }
@@ -121,56 +153,135 @@ internal static class LeakEndpoints
         long id,
         HttpRequest request,
         Store.Jobs jobs,
+        Practice practice,
         LeakTests tests
     )
     {
         jobs.Get(id);
-        var written = await Bodies.ReadAsync(
-            request,
-            o => new LeakWritten(
-                o.Text("by", 8),
-                o.Number("volumeMl", 10, 20_000),
-                o.Number("limitMlPerMin", 0.001, 100, otherwise: LeakTest.DefaultLimitMlPerMin),
-                o.Objects(
-                    "samples",
-                    s => new PressureSample(
-                        s.Number("tS", -1e9, 1e9),
-                        s.Number("gaugeKPa", -100, 1000),
-                        s.Number("tempC", -50, 150),
-                        s.OptionalNumber("ambientKPa", 20, 200)
-                    )
-                ),
-                o.Has("place") ? o.Text("place", MostPlace) : null
-            )
-        );
+        var written = await Bodies.ReadAsync(request, Read);
         JobEndpoints.CheckInitials(written.By);
-        if (written.Samples.Count is < LeakTest.LeastSamples or > LeakTest.MostSamples)
+        if (practice.Faults(written.Source).ToList() is { Count: > 0 } faults)
+            throw new InputException(faults);
+        var result = Told(written);
+        var leaks =
+            result?.Verdict == LeakVerdict.Fail || result is not { Verdict: LeakVerdict.Pass } && Leaks(written);
+        if (written.Result is { } seen && result is { Verdict: not LeakVerdict.Wait } && leaks != IsLeak(seen))
             throw new InputException(
-                "/samples",
-                $"Expected {LeakTest.LeastSamples} to {LeakTest.MostSamples} samples, found {written.Samples.Count}."
+                "/result",
+                leaks ? "The pressure says that it leaks." : "The pressure says that it is tight."
             );
-        ProofEndpoints.Rising([.. written.Samples.Select(s => s.TS)]);
-        var result = LeakTest.Of(written.VolumeMl, AmbientKPa, written.Samples, written.LimitMlPerMin);
-        if (result.Verdict == LeakVerdict.Wait)
-            throw new InputException("/samples", "The hold is not told yet: wait until it passes or fails.");
-        if (written.Place is not null && result.Verdict == LeakVerdict.Pass)
+        if (written.Place is not null && !leaks)
             throw new InputException("/place", "A tight loop leaks nowhere.");
         var testId = tests.Add(
             id,
             new(
-                EnumNames<LeakVerdict>.Of(result.Verdict),
-                result.LeakMlPerMin,
-                result.LowMlPerMin,
-                result.HighMlPerMin,
-                written.LimitMlPerMin,
-                written.VolumeMl,
-                written.Samples[^1].TS - written.Samples[0].TS,
+                EnumNames<LeakMethod>.Of(written.Method),
+                EnumNames<LeakVerdict>.Of(leaks ? LeakVerdict.Fail : LeakVerdict.Pass),
+                result?.LeakMlPerMin,
+                result?.LowMlPerMin,
+                result?.HighMlPerMin,
+                result is null ? null : written.LimitMlPerMin,
+                result is null ? null : written.VolumeMl,
+                written.Samples.Count > 0 ? written.Samples[^1].TS - written.Samples[0].TS : written.Minutes * 60,
                 written.Place,
                 JsonSerializer.Serialize(written.Samples, DocumentJson.Options),
+                written.Source,
                 written.By
             )
         );
         return TypedResults.Created($"/api/jobs/{id}/leak-tests", tests.All(id).First(t => t.Id == testId));
+    }
+
+    private static LeakWritten Read(ObjectReader o) =>
+        new(
+            o.Text("by", 8),
+            o.OptionalChoice<LeakMethod>("method") ?? LeakMethod.Air,
+            o.Number("volumeMl", 10, 20_000, otherwise: UsualMl),
+            o.Number("limitMlPerMin", 0.001, 100, otherwise: LeakTest.DefaultLimitMlPerMin),
+            o.Has("samples")
+                ? o.Objects(
+                    "samples",
+                    s => new PressureSample(
+                        s.Number("tS", -1e9, 1e9),
+                        s.Number("gaugeKPa", -102, 1000),
+                        s.Number("tempC", -50, 150),
+                        s.OptionalNumber("ambientKPa", 20, 200)
+                    )
+                )
+                : [],
+            o.OptionalNumber("startKPa", -102, 1000),
+            o.OptionalNumber("endKPa", -102, 1000),
+            o.OptionalNumber("minutes", 0.5, 10_000),
+            o.OptionalNumber("tempStartC", -50, 150),
+            o.OptionalNumber("tempEndC", -50, 150),
+            o.OptionalChoice<LeakSeen>("result"),
+            o.Has("place") ? o.Text("place", MostPlace) : null,
+            o.OptionalObject("source") is { } s ? Source(s) : FigureSource.ByHand
+        );
+
+    private static FigureSource Source(ObjectReader o)
+    {
+        var source = new FigureSource(
+            o.Choice<SourceKind>("kind"),
+            o.OptionalText("instrument", MostPlace),
+            o.OptionalText("checkedOn", 10),
+            o.OptionalText("file", MostPlace),
+            o.OptionalText("digest", 64)
+        );
+        o.End();
+        return source;
+    }
+
+    private static bool IsLeak(LeakSeen seen) => seen is LeakSeen.Fail or LeakSeen.Leaks;
+
+    /// <exception cref="InputException">Neither figures nor whoever watched it say so.</exception>
+    private static bool Leaks(LeakWritten w) =>
+        w.Result is { } seen
+            ? IsLeak(seen)
+            : throw new InputException(
+                "/result",
+                "The figures do not tell yet. Hold longer, or say what you saw: tight or leaks."
+            );
+
+    /// <summary>What the pressure says; null where none was read.</summary>
+    private static LeakResult? Told(LeakWritten w)
+    {
+        var vacuum = w.Method == LeakMethod.Vacuum;
+        if (w.Method == LeakMethod.Water)
+            return null;
+        if (w.Samples.Count > 0)
+        {
+            if (w.Samples.Count is < LeakTest.LeastSamples or > LeakTest.MostSamples)
+                throw new InputException(
+                    "/samples",
+                    $"Expected {LeakTest.LeastSamples} to {LeakTest.MostSamples} samples, found {w.Samples.Count}."
+                );
+            ProofEndpoints.Rising([.. w.Samples.Select(s => s.TS)]);
+            var told = LeakTest.Of(w.VolumeMl, AmbientKPa, w.Samples, w.LimitMlPerMin, vacuum);
+            return told.Verdict == LeakVerdict.Wait && w.Result is null
+                ? throw new InputException("/samples", "The hold is not told yet: wait until it passes or fails.")
+                : told;
+        }
+        if ((w.StartKPa, w.EndKPa, w.Minutes) is not ({ } start, { } end, { } minutes))
+            return w.StartKPa is null && w.EndKPa is null
+                ? null
+                : throw new InputException("/endKPa", "Expected startKPa, endKPa and minutes together.");
+        if (vacuum ? start >= 0 : start <= 0)
+            throw new InputException(
+                "/startKPa",
+                vacuum ? "A vacuum stands under 0 kPa." : "An air test stands over 0 kPa; at most 50 is usual."
+            );
+        return LeakByTwo.Of(
+            w.VolumeMl,
+            AmbientKPa,
+            start,
+            end,
+            minutes,
+            w.TempStartC,
+            w.TempEndC,
+            w.LimitMlPerMin,
+            vacuum
+        );
     }
 
     private static void Within(string field, double? value, double least, double most)

@@ -54,6 +54,8 @@ internal static class LogEndpoints
             ? JsonSerializer.Deserialize<List<LogColumn>>(told, DocumentJson.Options)
             : null;
 
+    /// <param name="file">Name of the file; absent takes the log's name.</param>
+    /// <param name="source">Where it comes from; absent for a file of a logger.</param>
     /// <param name="columns">
     /// What the columns are, as JSON; absent takes what was told for this header, or what is guessed.
     /// </param>
@@ -64,7 +66,10 @@ internal static class LogEndpoints
         string? name,
         string? board,
         string? columns,
+        string? file,
+        string? source,
         HttpRequest request,
+        Practice practice,
         JobLogs kept,
         JobLogViews views,
         JobPlans plans,
@@ -81,7 +86,16 @@ internal static class LogEndpoints
             throw new InputException("?board", $"The order has no board \"{board}\".");
         if (kept.All(id).Count >= MostLogs)
             throw new InputException("", $"A job keeps at most {MostLogs} logs: strike one first.");
-        var csv = new LogCsv(await Bodies.BytesAsync(request, MostBytes));
+        var bytes = await Bodies.BytesAsync(request, MostBytes);
+        var from = practice.Source(
+            source,
+            new(
+                SourceKind.File,
+                File: file ?? name,
+                Digest: Convert.ToHexStringLower(System.Security.Cryptography.SHA256.HashData(bytes.Span))
+            )
+        );
+        var csv = new LogCsv(bytes);
         var told = columns is null ? null : Columns(columns);
         var own =
             told ?? Told(kept, csv.Signature) ?? [.. csv.Look(null).Columns.Select(c => c.Guess).OfType<LogColumn>()];
@@ -97,7 +111,8 @@ internal static class LogEndpoints
                 log.TimesS.Count,
                 log.DurationS,
                 LogPack.Pack(log),
-                by
+                by,
+                from
             )
         );
         return TypedResults.Created(
@@ -182,7 +197,8 @@ internal static class LogEndpoints
                 body.By,
                 row.Board,
                 reading.PowerStageC,
-                logId
+                logId,
+                Source: row.Source
             ),
             PaperSendings.Of(request, planned.Row, time)
         );

@@ -15,6 +15,8 @@ internal sealed record NewNote(string By, string Text, string? StepId);
 
 /// <param name="Board">Key of the board it was taken on; absent for the first.</param>
 /// <param name="PowerStageC">The warmest power stage.</param>
+/// <param name="Source">Where it comes from; absent for what was read by hand.</param>
+/// <param name="Conditions">Under what it was read, as far as is known.</param>
 /// <param name="TakenAt">When it was taken, if that was not now: an instant, not in the future.</param>
 internal sealed record NewReading(
     string By,
@@ -29,7 +31,9 @@ internal sealed record NewReading(
     string? Note,
     string? Board = null,
     double? PowerStageC = null,
-    string? TakenAt = null
+    string? TakenAt = null,
+    FigureSource? Source = null,
+    RunConditions? Conditions = null
 )
 {
     public Reading ToReading() =>
@@ -37,6 +41,7 @@ internal sealed record NewReading(
         {
             Board = Board,
             PowerStageC = PowerStageC,
+            Conditions = Conditions,
         };
 }
 
@@ -77,6 +82,7 @@ internal static class PaperEndpoints
         Store.Jobs jobs,
         JobOrders orders,
         JobPapers papers,
+        Practice practice,
         TimeProvider time,
         HttpRequest request
     )
@@ -84,6 +90,8 @@ internal static class PaperEndpoints
         var job = jobs.Get(id);
         var order = orders.Of(job);
         var faults = ReadingRules.Check(body.ToReading()).ToList();
+        faults.AddRange(practice.Faults(body.Source));
+        faults.AddRange(body.Conditions?.Faults() ?? []);
         if (Signer.WhyNot(body.By) is { } who)
             faults.Add(new("/by", who));
         if (body.Board is { } board && order.Find(board) is null)
@@ -118,7 +126,9 @@ internal static class PaperEndpoints
             r.By,
             r.Board,
             r.PowerStageC,
-            At: r.TakenAt is { } at && Instant(at, TimeProvider.System, out var instant) ? instant : null
+            At: r.TakenAt is { } at && Instant(at, TimeProvider.System, out var instant) ? instant : null,
+            Source: r.Source ?? FigureSource.ByHand,
+            Conditions: r.Conditions
         );
 
     private static Created<Opened> AddNote(

@@ -1,6 +1,8 @@
 using FaithfulBracket.Core;
+using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Formats.Photos;
 using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Shop;
 using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Stations;
@@ -53,7 +55,9 @@ internal static class PhotoEndpoints
         double? xMm,
         double? yMm,
         string? face,
+        string? source,
         HttpRequest request,
+        Practice practice,
         Jobs jobs,
         JobPapers papers,
         TimeProvider time
@@ -65,6 +69,7 @@ internal static class PhotoEndpoints
             throw new InputException("?face", $"Expected front or back, found \"{face}\".");
         if (xMm is { } x && !(Math.Abs(x) <= 5000) || yMm is { } y && !(Math.Abs(y) <= 5000))
             throw new InputException("?xMm", "Expected millimetres on the board.");
+        var from = practice.Source(source, FigureSource.ByHand);
         var photo = await TakeAsync(request);
         var added = papers.AddPhoto(
             id,
@@ -74,7 +79,8 @@ internal static class PhotoEndpoints
             photo.Extension,
             by,
             xMm is { } px && yMm is { } py ? new(px, py, face ?? "front") : null,
-            sending
+            sending,
+            from
         );
         return TypedResults.Created($"/api/photos/{added}", new Opened(added, $"/api/photos/{added}"));
     }

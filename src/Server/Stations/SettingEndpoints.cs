@@ -175,7 +175,11 @@ internal static class SettingEndpoints
         var looked = await Task.Run(
             () =>
                 open.TakeWhile((_, i) => i == 0 || clock.Elapsed < left)
-                    .Select(j => new JobConsequence(j.Id, j.Title, Consequences.Of(() => plans.Today(j.Id, cancel).Plan, () => plans.With(j.Id, other, cancel))))
+                    .Select(j => new JobConsequence(
+                        j.Id,
+                        j.Title,
+                        Consequences.Of(() => plans.Today(j.Id, cancel).Plan, () => plans.With(j.Id, other, cancel))
+                    ))
                     .ToList(),
             cancel
         );

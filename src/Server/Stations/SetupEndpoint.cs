@@ -14,7 +14,7 @@ internal static class SetupEndpoint
     public static void Map(IEndpointRouteBuilder app) =>
         app.MapGet(
                 "/api/setup",
-                (IConfiguration asked, Signers signers, ShopMemory shop) =>
+                (Practice practice, Signers signers, ShopMemory shop) =>
                 {
                     (string Name, bool Done)[] all =
                     [
@@ -24,7 +24,7 @@ internal static class SetupEndpoint
                     ];
                     return TypedResults.Ok(
                         new SetupState(
-                            asked["demo"] is { Length: > 0 },
+                            practice.Allowed,
                             [.. all.Where(x => x.Done).Select(x => x.Name)],
                             [.. all.Where(x => !x.Done).Select(x => x.Name)]
                         )

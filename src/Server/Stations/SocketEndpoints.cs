@@ -45,7 +45,13 @@ internal static class SocketEndpoints
             "/",
             (ShopMemory shop) =>
                 TypedResults.Ok(
-                    shop.SocketsInUse.Values.Select(s => new SocketEntry(s.Id, s.Name, s.Posts, s.SeatMm, s.KeepOut.Count))
+                    shop.SocketsInUse.Values.Select(s => new SocketEntry(
+                        s.Id,
+                        s.Name,
+                        s.Posts,
+                        s.SeatMm,
+                        s.KeepOut.Count
+                    ))
                 )
         );
         library.MapGet("/{id}/ways", Ways);

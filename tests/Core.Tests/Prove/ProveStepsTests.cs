@@ -54,7 +54,7 @@ public class ProveStepsTests
         Assert.Equal(["edges", "imprint"], plan.Prove.Sheet.Steps.Take(2).Select(s => s.Id.Target));
         Assert.Null(Prove(plan, "edges").Detail);
         Assert.StartsWith(
-            FormattableString.Invariant($"Costs 2 fresh pads and {plan.Paste.MassG:0.0} g of paste."),
+            FormattableString.Invariant($"Costs 2 fresh pads and {plan.Paste.MassG:0.00} g of paste."),
             Prove(plan, "imprint").Detail,
             StringComparison.Ordinal
         );

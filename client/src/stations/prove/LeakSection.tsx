@@ -3,6 +3,8 @@ import { Button } from '../../ui/Button'
 import { clock, day, fixed, wait } from '../../ui/format'
 import { Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
+import { LeakByHand } from './LeakByHand'
+import { SourceMark } from './SourceMark'
 import { type LeakSoFar, useLeak } from './useLeak'
 
 const words = { pass: 'Tight', fail: 'It leaks', wait: 'Wait' }
@@ -39,6 +41,13 @@ export function LeakSection({ job, s }: Pick<RoomProps, 'job' | 's'>) {
             <Button disabled={!good} onClick={() => leak.start(ml, perMin, true)}>
               Practise on a leak
             </Button>
+            <LeakByHand
+              by={s.by}
+              volumeMl={ml}
+              limitMlPerMin={perMin}
+              fault={leak.fault}
+              write={(body) => leak.send({ by: s.by, ...body })}
+            />
           </>
         )}
       </div>
@@ -70,7 +79,12 @@ export function LeakSection({ job, s }: Pick<RoomProps, 'job' | 's'>) {
               />
             </label>
           )}
-          {r && r.verdict !== 'wait' && (
+          {r && r.verdict !== 'wait' && leak.kept?.practiceOnly && leak.gauge?.simulated && (
+            <p className="mt-1.5 text-[14.5px] text-soft">
+              This gauge is a stand-in for practice: what it tells is not written down.
+            </p>
+          )}
+          {r && r.verdict !== 'wait' && !(leak.kept?.practiceOnly && leak.gauge?.simulated) && (
             <Button
               className="mt-2"
               kind="go"
@@ -93,9 +107,18 @@ export function LeakSection({ job, s }: Pick<RoomProps, 'job' | 's'>) {
               {t.verdict === 'fail' ? 'leaks' : 'tight'}
             </b>
             <span className="num min-w-0 flex-1">
-              {t.verdict === 'fail' ? `${fixed(t.leakMlMin, 2)}` : `under ${fixed(t.highMlMin, 2)}`} mL/min in{' '}
-              {(t.durationS / 60).toFixed(0)} min{t.place && `, ${t.place}`}
+              {[
+                t.leakMlMin != null &&
+                  `${t.verdict === 'fail' ? fixed(t.leakMlMin, 2) : `under ${fixed(t.highMlMin ?? 0, 2)}`} mL/min`,
+                t.method === 'water' && 'with water',
+                t.method === 'vacuum' && 'vacuum',
+                t.durationS != null && `${(t.durationS / 60).toFixed(0)} min`,
+                t.place,
+              ]
+                .filter(Boolean)
+                .join(', ')}
             </span>
+            <SourceMark source={t.source} />
             <span className="text-soft">
               {t.byInitials} {day(t.at)} {clock(t.at)}
             </span>

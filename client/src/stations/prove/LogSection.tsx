@@ -6,6 +6,7 @@ import { clock, day } from '../../ui/format'
 import { Section } from '../Ledger'
 import type { RoomProps } from '../room'
 import type { ProveOwn } from './room'
+import { SourceMark } from './SourceMark'
 import { Strike } from './Strike'
 
 /** Logs: run the bench, find a fault, drop a file, look at what is kept. */
@@ -52,6 +53,7 @@ export function LogSection({ job, s, own, here }: RoomProps<ProveOwn>) {
             >
               {l.name}
             </button>
+            {l.source?.kind === 'simulated' && <SourceMark source={l.source} />}
             <span className="num">{Math.round(l.durationS / 60)} min</span>
             <span className="text-soft">
               {l.byInitials} {day(l.at)} {clock(l.at)}

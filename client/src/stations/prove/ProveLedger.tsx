@@ -1,5 +1,3 @@
-import { useState } from 'react'
-import { Button } from '../../ui/Button'
 import { clock, day, fixed } from '../../ui/format'
 import { Corrections } from '../Corrections'
 import { Head, Row, Section, Why } from '../Ledger'
@@ -10,22 +8,12 @@ import { Expected } from './Expected'
 import { ImprintSection } from './ImprintSection'
 import { LeakSection } from './LeakSection'
 import { LogSection } from './LogSection'
+import { ReadingForm } from './ReadingForm'
 import type { ProveOwn } from './room'
+import { SourceMark } from './SourceMark'
 import { Strike } from './Strike'
 import { Suspects } from './Suspects'
 import { useSuspects } from './useSuspects'
-
-const fields = [
-  ['roomC', 'room', '°C'],
-  ['coolantC', 'coolant', '°C'],
-  ['dieC', 'die', '°C'],
-  ['hotspotC', 'hotspot', '°C'],
-  ['memoryC', 'memory', '°C'],
-  ['powerStageC', 'stages', '°C'],
-  ['powerW', 'power', 'W'],
-  ['flowLMin', 'flow', 'L/min'],
-] as const
-type Field = (typeof fields)[number][0]
 
 /** Readings before and after, what they say, and the verdict in words. */
 export function ProveLedger(props: RoomProps<ProveOwn>) {
@@ -88,6 +76,7 @@ export function ProveLedger(props: RoomProps<ProveOwn>) {
               {r.coolantC != null && ` · coolant ${r.coolantC}`} · {r.powerW} W
               {r.flowLMin != null && ` · ${r.flowLMin} L/min`}
             </span>
+            <SourceMark source={r.source} />
             <span className="text-soft">
               {r.byInitials} {day(r.at)} {clock(r.at)}
             </span>
@@ -115,79 +104,5 @@ export function ProveLedger(props: RoomProps<ProveOwn>) {
         <StepList s={s} />
       </Section>
     </>
-  )
-}
-
-function ReadingForm({ s, board, first }: { s: RoomProps['s']; board: string; first: boolean }) {
-  const [phase, setPhase] = useState<'before' | 'after'>(first ? 'before' : 'after')
-  const [text, setText] = useState<Partial<Record<Field, string>>>({})
-  const [fault, setFault] = useState<string>()
-  const number = (f: Field) => {
-    const t = text[f]?.trim().replace(',', '.')
-    return t ? Number(t) : undefined
-  }
-  const missing = (['roomC', 'dieC', 'powerW'] as Field[]).some((f) => !Number.isFinite(number(f)))
-  const submit = (e: React.FormEvent) => {
-    e.preventDefault()
-    s.changes.read.mutate(
-      {
-        by: s.by,
-        board,
-        phase,
-        roomC: number('roomC')!,
-        dieC: number('dieC')!,
-        powerW: number('powerW')!,
-        coolantC: number('coolantC'),
-        hotspotC: number('hotspotC'),
-        memoryC: number('memoryC'),
-        powerStageC: number('powerStageC'),
-        flowLMin: number('flowLMin'),
-      },
-      {
-        onSuccess: () => {
-          setText({})
-          setFault(undefined)
-        },
-        onError: (x) => setFault(x.message),
-      },
-    )
-  }
-  return (
-    <form onSubmit={submit} className="mt-2" aria-label="New reading">
-      <div className="mb-1.5 flex gap-1.5" role="group" aria-label="Phase">
-        {(['before', 'after'] as const).map((x) => (
-          <button
-            key={x}
-            type="button"
-            aria-pressed={phase === x}
-            onClick={() => setPhase(x)}
-            className={`rounded-[3px] border px-3 py-1 ${phase === x ? 'border-copper bg-copper-wash font-semibold' : 'border-rule bg-raised'}`}
-          >
-            {x}
-          </button>
-        ))}
-      </div>
-      <div className="grid grid-cols-4 gap-1.5">
-        {fields.map(([f, name, unit]) => (
-          <label key={f} className="text-[13px] text-soft">
-            {name}, {unit}
-            <input
-              value={text[f] ?? ''}
-              onChange={(e) => setText({ ...text, [f]: e.target.value })}
-              inputMode="decimal"
-              className="num block w-full border border-rule bg-raised px-1.5 py-1 text-[17px] text-ink"
-            />
-          </label>
-        ))}
-        <Button kind="go" type="submit" disabled={missing} className="self-end">
-          Keep
-        </Button>
-      </div>
-      {fault && (
-        <p role="alert" className="mt-1 text-plum">
-          {fault}
-        </p>
-      )}
-    </form>
   )
 }

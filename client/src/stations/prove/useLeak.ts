@@ -40,32 +40,34 @@ export function useLeak(job: JobView) {
     queryKey: ['leak-tests', job.id],
     queryFn: () => answer(http.GET('/api/jobs/{id}/leak-tests', { params: { path: { id: job.id } } })),
   })
-  const write = async (by: string, volumeMl: number, limitMlPerMin: number, place?: string) => {
+  const send = async (body: Omit<Partial<Schemas['LeakWritten']>, 'samples'> & { samples?: object[] }) => {
     setFault(undefined)
     try {
-      await answer(
-        http.POST('/api/jobs/{id}/leak-tests', {
-          params: { path: { id: job.id } },
-          body: {
-            by,
-            volumeMl,
-            limitMlPerMin,
-            samples: (samples ?? []).map((x) => ({
-              tS: x.timeS,
-              gaugeKPa: x.gaugeKPa,
-              tempC: x.tempC,
-              ...(x.ambientKPa == null ? {} : { ambientKPa: x.ambientKPa }),
-            })),
-            ...(place ? { place } : {}),
-          } as never,
-        }),
-      )
-      stop()
-      set(undefined)
+      await answer(http.POST('/api/jobs/{id}/leak-tests', { params: { path: { id: job.id } }, body: body as never }))
       await client.invalidateQueries({ queryKey: ['leak-tests', job.id] })
+      return true
     } catch (e) {
       setFault(told(e))
+      return false
     }
   }
-  return { samples, gauge, running, fault, start, stop, write, kept: written.data, now: samples?.at(-1) }
+  const write = async (by: string, volumeMl: number, limitMlPerMin: number, place?: string) => {
+    const kept = await send({
+      by,
+      volumeMl,
+      limitMlPerMin,
+      source: gauge?.simulated ? { kind: 'simulated' } : { kind: 'device', instrument: gauge?.name },
+      samples: (samples ?? []).map((x) => ({
+        tS: x.timeS,
+        gaugeKPa: x.gaugeKPa,
+        tempC: x.tempC,
+        ...(x.ambientKPa == null ? {} : { ambientKPa: x.ambientKPa }),
+      })),
+      ...(place ? { place } : {}),
+    })
+    if (!kept) return
+    stop()
+    set(undefined)
+  }
+  return { samples, gauge, running, fault, start, stop, write, send, kept: written.data, now: samples?.at(-1) }
 }

@@ -31,7 +31,13 @@ export function useLogs(job: JobView, here: Here) {
       setFault(inWords(e))
     }
   }
-  const post = async (text: string, by: string, name: string, columns?: Schemas['LogColumn'][]) => {
+  const post = async (
+    text: string,
+    by: string,
+    name: string,
+    columns?: Schemas['LogColumn'][],
+    source: Schemas['SourceKind'] = 'file',
+  ) => {
     const made = await answer(
       http.POST('/api/jobs/{id}/logs', {
         params: {
@@ -41,6 +47,7 @@ export function useLogs(job: JobView, here: Here) {
             phase: 'after',
             name,
             board: here.boardKey,
+            source,
             ...(columns ? { columns: JSON.stringify(columns) } : {}),
           },
         },
@@ -86,7 +93,7 @@ export function useLogs(job: JobView, here: Here) {
       told(async () => {
         if (!bench.run) return
         bench.stop()
-        const made = await post(runAsCsv(bench.run), by, bench.run.name)
+        const made = await post(runAsCsv(bench.run), by, bench.run.name, undefined, 'simulated')
         bench.clear()
         show(made.log.id)
       }),

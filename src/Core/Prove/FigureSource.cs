@@ -1,0 +1,72 @@
+using System.Globalization;
+
+namespace FaithfulBracket.Core.Prove;
+
+/// <summary>Where a figure comes from.</summary>
+public enum SourceKind
+{
+    ByHand,
+    File,
+    Device,
+
+    /// <summary>By a stand-in, for practice: nobody measured it.</summary>
+    Simulated,
+}
+
+/// <summary>Where a reading, log, leak test or picture comes from.</summary>
+/// <param name="Instrument">What it was read with; null where nobody said.</param>
+/// <param name="CheckedOn">The day the instrument was last checked, ISO 8601.</param>
+/// <param name="File">Name of the file it came out of.</param>
+/// <param name="Digest">SHA-256 of that file, hexadecimal.</param>
+public sealed record FigureSource(
+    SourceKind Kind,
+    string? Instrument = null,
+    string? CheckedOn = null,
+    string? File = null,
+    string? Digest = null
+)
+{
+    public static readonly FigureSource ByHand = new(SourceKind.ByHand),
+        Simulated = new(SourceKind.Simulated);
+
+    private const int MostName = 120,
+        DigestLength = 64;
+
+    /// <summary>Every broken rule, by field; empty where it can be.</summary>
+    /// <param name="practice">Whether figures of a stand-in may be kept.</param>
+    public IEnumerable<InputFault> Faults(bool practice, DateOnly today)
+    {
+        if (Kind == SourceKind.Simulated && !practice)
+            yield return new(
+                "/source/kind",
+                "Nobody measured this: figures of a stand-in are kept in the demo shop only."
+            );
+        if (Instrument is { Length: > MostName })
+            yield return new("/source/instrument", $"Expected at most {MostName} characters.");
+        if (File is { Length: > MostName })
+            yield return new("/source/file", $"Expected at most {MostName} characters.");
+        if (CheckedOn is { } day && !(Day(day) is { } on && on <= today && on.Year > 1990))
+            yield return new("/source/checkedOn", "Expected a day such as 2026-01-31, not after today.");
+        if (Digest is { } digest && !(digest.Length == DigestLength && digest.All(char.IsAsciiHexDigit)))
+            yield return new("/source/digest", $"Expected {DigestLength} hexadecimal digits.");
+    }
+
+    private static DateOnly? Day(string text) =>
+        DateOnly.TryParseExact(text, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day)
+            ? day
+            : null;
+
+    /// <summary>As a record says it.</summary>
+    public string InWords()
+    {
+        var with = Instrument is { } i ? $" with {i}" : "";
+        var check = CheckedOn is { } day ? $", checked {day}" : "";
+        return Kind switch
+        {
+            SourceKind.ByHand => $"by hand{with}{check}",
+            SourceKind.File => $"from the file {File ?? "of a logger"}{with}{check}",
+            SourceKind.Device => $"read from {Instrument ?? "a device"}{check}",
+            _ => "simulated, nobody measured it",
+        };
+    }
+}

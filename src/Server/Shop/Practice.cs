@@ -1,0 +1,28 @@
+using FaithfulBracket.Core;
+using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Prove;
+using FaithfulBracket.Formats.Json;
+
+namespace FaithfulBracket.Server.Shop;
+
+/// <summary>Whether figures of a stand-in may be kept: in the made-up shop, never in a shop of one's own.</summary>
+internal sealed class Practice(IConfiguration asked, TimeProvider time, LocalTimes times)
+{
+    public bool Allowed { get; } = asked["demo"] is { Length: > 0 };
+
+    /// <summary>A source that is named in an address.</summary>
+    /// <exception cref="InputException">No such kind, or figures of a stand-in where none are kept.</exception>
+    public FigureSource Source(string? kind, FigureSource otherwise)
+    {
+        var known = otherwise.Kind;
+        if (kind is not null && !EnumNames<SourceKind>.TryParse(kind, out known))
+            throw new InputException("?source", "Expected by-hand, file, device or simulated.");
+        var source = otherwise with { Kind = known };
+        return Faults(source).ToList() is { Count: > 0 } faults ? throw new InputException(faults) : source;
+    }
+
+    /// <summary>Every rule that a source breaks, by field.</summary>
+    public IEnumerable<InputFault> Faults(FigureSource? source) =>
+        source?.Faults(Allowed, DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(time.GetUtcNow(), times.Zone).DateTime))
+        ?? [];
+}
