@@ -255,6 +255,7 @@ test('a leak test and four runs by hand are kept with their sources, and the pri
   await paper.pdf({ path: file, format: 'A4' })
   const read = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' }).replace(/\s+/g, ' ')
   for (const [, die] of runs) expect(read).toContain(die.toFixed(1))
-  expect(read).toMatch(/by hand with\s+probe 4/)
+  expect(read.match(/by hand with probe 4; clock 2500 MHz, load loop A/g)).toHaveLength(4)
+  expect(read).toContain('tight by eye, the pressure alone tells under 0.38 mL/min')
   expect(read).toContain('By hand with gauge 2, checked 2026-01-31.')
 })

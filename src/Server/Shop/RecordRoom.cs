@@ -69,9 +69,11 @@ internal sealed class RecordRoom(
     private string Words(LeakTestRow t)
     {
         var tight = t.Verdict == "pass";
-        var figure = (tight ? t.HighMlMin : t.LeakMlMin) is { } ml
-            ? $"{(tight ? ", under" : "")} {Two(ml)} mL/min"
-            : "";
+        var seen =
+            !tight ? ""
+            : t.HighMlMin > t.LimitMlMin ? " by eye, the pressure alone tells under"
+            : ", under";
+        var figure = (tight ? t.HighMlMin : t.LeakMlMin) is { } ml ? $"{seen} {Two(ml)} mL/min" : "";
         var how = t.Method switch
         {
             "water" => "soak with water",
