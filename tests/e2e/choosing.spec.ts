@@ -201,6 +201,37 @@ test('what was typed last is kept, though its reading is still on its way', asyn
   await expect(ledger(page).getByRole('heading', { level: 2 })).toHaveText('Typed last')
 })
 
+test('what layout files do not say is asked about, and stays unproven until it is said', async ({ page }) => {
+  await page.goto(`${server.address}/library`)
+  await page.locator('nav input[type=file]').setInputFiles({
+    name: 'asked.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      'ref,x,y,width,depth,height\nU1,0,0,24,22,2.1\nU2,40,0,14,12,\nU3,-40,0,14,12,\nC1,20,30,2,1,1.2\nC2,-60,-50,2,1,1.2\n',
+    ),
+  })
+  await ledger(page).getByLabel('main die, the origin').selectOption('U1')
+  const asked = page.getByRole('region', { name: 'What the files do not say' })
+  await expect(asked).toContainText('2 parts without a height or a kind')
+  await expect(asked).toContainText('Because 2 alike of 14.0 × 12.0 mm near the die.')
+  await asked.getByLabel('what they are').selectOption('memory')
+  await asked.getByRole('button', { name: 'Take these answers' }).click()
+  // the kind is said, the height is not
+  await expect(asked.getByLabel('what they are')).toHaveCount(0)
+  await asked.getByLabel('height, mm').fill('1,1')
+  await asked.getByRole('button', { name: 'Take these answers' }).click()
+  await expect(asked).toHaveCount(0)
+  await ledger(page).getByLabel('model').fill('Asked about')
+  await page.keyboard.press('Enter')
+  await page.getByRole('button', { name: 'Keep as a board' }).click()
+  await expect(ledger(page).getByRole('heading', { level: 2 })).toHaveText('Asked about')
+  const boards = (await (await page.request.get(`${server.address}/api/boards?text=Asked`)).json()) as { id: string }[]
+  const board = await (await page.request.get(`${server.address}/api/boards/${boards[0].id}`)).json()
+  const memory = board.parts.find((x: { id: string }) => x.id === 'U3')
+  expect(memory).toMatchObject({ kind: 'memory', heightMm: 1.1, cool: 'must' })
+  expect(board.parts.find((x: { id: string }) => x.id === 'C1').cool).toBeUndefined()
+})
+
 const bad: [file: string, text: string, says: string][] = [
   ['parts.csv', 'Designator,X,Y,Layer\nC1,5,far,Top\n', 'line 2: y: expected a length'],
   ['board.emn', '.HEADER\nBOARD_FILE 3.0 x 2026 1\nb CM\n.END_HEADER\n', 'units: expected MM or THOU'],

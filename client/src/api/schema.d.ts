@@ -366,7 +366,7 @@ export interface paths {
                     xMm?: number;
                     yMm?: number;
                     face?: string;
-                    source?: components["schemas"]["SourceKind"];
+                    source?: string;
                 };
                 header?: never;
                 path: {
@@ -4673,7 +4673,7 @@ export interface paths {
                     board?: string;
                     columns?: string;
                     file?: string;
-                    source?: components["schemas"]["SourceKind"];
+                    source?: string;
                 };
                 header?: never;
                 path: {
@@ -7812,6 +7812,8 @@ export interface components {
             note?: null | string;
             board?: null | string;
         };
+        /** @enum {unknown} */
+        AskedOf: "height" | "kind";
         Assembly: {
             pieces: components["schemas"]["Piece"][];
             fasteners: components["schemas"]["FastenerGroup"][];
@@ -9436,6 +9438,8 @@ export interface components {
             board?: null | components["schemas"]["Board"];
             document?: null | string;
             layout: components["schemas"]["LayoutResult"];
+            unknown: components["schemas"]["UnknownPart"][];
+            questions: components["schemas"]["PartQuestion"][];
         };
         LayoutHole: {
             /** Format: double */
@@ -10212,6 +10216,22 @@ export interface components {
             part: string;
             face: components["schemas"]["Face"];
             is: components["schemas"]["PartCondition"];
+        };
+        PartQuestion: {
+            parts: string[];
+            face: components["schemas"]["Face"];
+            /** Format: double */
+            widthMm?: null | number;
+            /** Format: double */
+            depthMm?: null | number;
+            package?: null | string;
+            kind: null | components["schemas"]["PartKind"];
+            guessKind: null | components["schemas"]["PartKind"];
+            /** Format: double */
+            guessHeightMm?: null | number;
+            why?: null | string;
+            asksKind: boolean;
+            asksHeight: boolean;
         };
         PassiveSink: {
             part: string;
@@ -11842,6 +11862,12 @@ export interface components {
         UncoveredPart: {
             board: string;
             part: string;
+        };
+        UnknownPart: {
+            part: string;
+            what: components["schemas"]["AskedOf"];
+            guess?: unknown;
+            why?: null | string;
         };
         UnplacedPiece: {
             pieceId: string;

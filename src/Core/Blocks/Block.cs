@@ -253,6 +253,7 @@ public sealed record BackPlate
     public double? ThicknessMm { get; init; }
 
     /// <summary>Young's modulus, MPa.</summary>
+    [JsonPropertyName("eMPa")]
     public double EMPa { get; init; } = AluminiumMPa;
 
     public const double AluminiumMPa = 70_000;

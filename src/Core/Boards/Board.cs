@@ -137,6 +137,10 @@ public sealed record Part
     public double HeightTolMm { get; init; }
     public Cooling Cool { get; init; }
 
+    /// <summary>Whether nobody has judged yet if it has to be cooled: a document written of it does not say so.</summary>
+    [JsonIgnore]
+    public bool CoolUnknown { get; init; }
+
     /// <summary>Heat to carry away, W.</summary>
     public double DissipationW { get; init; }
 

@@ -1,3 +1,5 @@
+using System.Text.Json.Serialization;
+
 namespace FaithfulBracket.Core.Boards;
 
 /// <summary>
@@ -10,7 +12,7 @@ public sealed record Substrate(
     double WidthMm,
     double DepthMm,
     double ThicknessMm,
-    double EMPa = Substrate.DieEMPa,
+    [property: JsonPropertyName("eMPa")] double EMPa = Substrate.DieEMPa,
     double Joined = Substrate.UsualJoined
 )
 {

@@ -70,8 +70,7 @@ public static class LayoutBoard
             [
                 .. layout
                     .Parts.DistinctBy(p => p.Id)
-                    .Select(p => (p, Kind: p.Id == names.Die ? PartKind.Die : p.Kind ?? PartKind.Other))
-                    .Select(t => (t.p, t.Kind, Usual: PartKinds.UsualHeight(t.Kind)))
+                    .Select(p => (p, Kind: p.Id == names.Die ? PartKind.Die : p.Kind ?? PartKind.Unknown))
                     .Select(t => new Part
                     {
                         Id = Valid(t.p.Id),
@@ -82,9 +81,10 @@ public static class LayoutBoard
                         RotationDeg = t.p.RotationDeg,
                         WidthMm = t.p.WidthMm is > 0 ? t.p.WidthMm.Value : UnknownSizeMm,
                         DepthMm = t.p.DepthMm is > 0 ? t.p.DepthMm.Value : UnknownSizeMm,
-                        HeightMm = t.p.HeightMm ?? t.Usual.Mm,
-                        HeightTolMm = t.p.HeightMm is null ? t.Usual.TolMm : 0,
-                        Cool = t.p.Id == names.Die ? Cooling.Must : Cooling.No,
+                        HeightMm = t.p.HeightMm ?? 0,
+                        HeightUnknown = t.p.HeightMm is null && t.Kind != PartKind.Empty,
+                        Cool = PartKinds.UsualCooling(t.Kind) ?? Cooling.No,
+                        CoolUnknown = PartKinds.UsualCooling(t.Kind) is null,
                     }),
             ],
         };
@@ -98,8 +98,8 @@ public static class LayoutBoard
                 ? $"{string.Join(", ", ids.Take(6))} and {ids.Count - 6} more"
                 : string.Join(", ", ids);
         if (layout.Parts.Where(p => p.HeightMm is null).ToList() is { Count: > 0 } flat)
-            yield return $"No height is stated for {Names(flat)}: they stand as parts of their kind usually do, "
-                + "with a wide tolerance. Measure what lies under a block before you trust a verdict.";
+            yield return $"No height is stated for {Names(flat)}: it stays unknown, and no verdict says more than unproven "
+                + "until you say it or measure it.";
         if (layout.Parts.Where(p => p.WidthMm is null or <= 0).ToList() is { Count: > 0 } small)
             yield return FormattableString.Invariant(
                 $"No size is stated for {Names(small)}: drawn {UnknownSizeMm:0} × {UnknownSizeMm:0} mm."

@@ -14,6 +14,15 @@ internal static class PartKinds
             _ => null,
         };
 
+    /// <summary>Whether parts of a kind have to be cooled; null where that differs.</summary>
+    public static Cooling? UsualCooling(PartKind kind) =>
+        kind switch
+        {
+            PartKind.Die or PartKind.Lid or PartKind.Memory or PartKind.PowerStage => Cooling.Must,
+            PartKind.Controller or PartKind.BridgeChip or PartKind.Inductor => Cooling.Should,
+            _ => null,
+        };
+
     /// <summary>What a part of a kind stands at when no file says it, ± as much as such parts differ, mm.</summary>
     public static (double Mm, double TolMm) UsualHeight(PartKind kind) =>
         kind switch

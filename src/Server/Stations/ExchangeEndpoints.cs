@@ -1,7 +1,9 @@
 using System.Text;
+using System.Text.Json;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Formats.Documents;
+using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Formats.Layouts;
 using FaithfulBracket.Formats.Packs;
 using FaithfulBracket.Server.Http;
@@ -15,7 +17,15 @@ namespace FaithfulBracket.Server.Stations;
 
 /// <summary>A board drafted from layout files, before it is kept.</summary>
 /// <param name="Document">The document that keeping it would store.</param>
-internal sealed record LayoutDraftAnswer(Board? Board, string? Document, LayoutResult Layout);
+/// <param name="Unknown">Kinds and heights that the files leave open, part by part.</param>
+/// <param name="Questions">The same by groups of like footprints, the weightiest first.</param>
+internal sealed record LayoutDraftAnswer(
+    Board? Board,
+    string? Document,
+    LayoutResult Layout,
+    IReadOnlyList<UnknownPart> Unknown,
+    IReadOnlyList<PartQuestion> Questions
+);
 
 /// <summary>What keeping a pack would do to one document.</summary>
 /// <param name="State">new, same or changed.</param>
@@ -84,7 +94,7 @@ internal static class ExchangeEndpoints
         Results.File(Encoding.UTF8.GetBytes(text), type, name);
 
     /// <summary>
-    /// Layout files and what they do not say (fields maker, model, boardCode, revision, die) into a board to look at;
+    /// Layout files and what they do not say (fields maker, model, boardCode, revision, die, answers) into a board to look at;
     /// nothing is kept.
     /// </summary>
     private static async Task<Ok<LayoutDraftAnswer>> DraftAsync(
@@ -95,6 +105,7 @@ internal static class ExchangeEndpoints
     )
     {
         var (layout, form) = await LayoutEndpoint.ReadAsync(request, units, digits, ColumnEndpoints.Known(maps));
+        layout = LayoutQuestions.With(layout, Answers(form["answers"].ToString()));
         string Field(string name, string otherwise) =>
             form.TryGetValue(name, out var v) && v.ToString().Trim() is { Length: > 0 and <= 200 } text
                 ? text
@@ -112,10 +123,11 @@ internal static class ExchangeEndpoints
             ? d
             : layout.Parts.FirstOrDefault(p => p.Kind == PartKind.Die)?.Id;
         if (layout.Outline is null && layout.Holes.Count + layout.Parts.Count < 2)
-            return TypedResults.Ok(new LayoutDraftAnswer(null, null, layout));
+            return TypedResults.Ok(new LayoutDraftAnswer(null, null, layout, [], []));
         var board = LayoutBoard.From(layout, new(Slug($"{model}-{revision}"), maker, model, code, revision, die));
         var document = DocumentWriter.Write(board);
         BoardReader.Read(document);
+        var questions = LayoutQuestions.Of(layout, die);
         return TypedResults.Ok(
             new LayoutDraftAnswer(
                 board,
@@ -123,9 +135,37 @@ internal static class ExchangeEndpoints
                 layout with
                 {
                     Assumptions = [.. layout.Assumptions, .. LayoutBoard.TakenForGranted(layout)],
-                }
+                },
+                LayoutQuestions.PartByPart(questions),
+                questions
             )
         );
+    }
+
+    private const int MostAnswers = 2000;
+
+    /// <summary>What somebody said of kinds and heights: the form's field "answers", JSON.</summary>
+    private static List<PartAnswer> Answers(string text)
+    {
+        if (text.Length == 0)
+            return [];
+        const double tallest = 200;
+        try
+        {
+            var said = JsonSerializer.Deserialize<List<PartAnswer>>(text, DocumentJson.Options);
+            if (said is not { Count: <= MostAnswers } || said.Exists(a => a?.Parts is null))
+                throw new InputException(
+                    "/answers",
+                    $"Expected a list of at most {MostAnswers} answers with their parts."
+                );
+            if (said.FindIndex(a => a.HeightMm is { } h && !(h is > 0 and <= tallest)) is >= 0 and var at)
+                throw new InputException($"/answers/{at}/heightMm", $"Expected over 0 to {tallest} mm.");
+            return said;
+        }
+        catch (JsonException)
+        {
+            throw new InputException("/answers", "Expected a list of { parts, kind?, heightMm? }.");
+        }
     }
 
     private static string Slug(string text)

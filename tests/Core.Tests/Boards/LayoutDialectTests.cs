@@ -130,12 +130,45 @@ public class LayoutDialectTests
     }
 
     [Fact]
-    public void A_height_that_no_file_states_is_carried_as_unknown()
+    public void What_no_file_states_is_unknown_and_asked_about_with_a_guess_and_its_reason()
     {
-        var read = Read("ref,x,y,height\nC1,0,0,\nC2,40,30,1.5\n");
-        var board = LayoutBoard.From(read, new("b", "m", "x", "c", "r", null));
-        Assert.Equal((2, 2), (board.Parts[0].HeightMm, board.Parts[0].HeightTolMm));
-        Assert.Equal((1.5, 0), (board.Parts[1].HeightMm, board.Parts[1].HeightTolMm));
-        Assert.Contains(LayoutBoard.TakenForGranted(read), t => t.Contains("C1", StringComparison.Ordinal));
+        // four memory chips about the die, three stages, one chip of which nothing is known; C2 states its height
+        var read = Read(
+            "ref,x,y,width,depth,height\nU1,0,0,24,22,\nU2,40,0,14,12,\nU3,-40,0,14,12,\nU4,0,40,14,12,\nU5,0,-40,14,12,\n"
+                + "Q1,80,0,5,6,\nQ2,80,8,5,6,\nQ3,80,16,5,6,\nU9,90,40,9,9,\nC1,20,30,2,1,\nC2,40,30,2,1,1.5\n"
+        );
+        var board = LayoutBoard.From(read, new("b", "m", "x", "c", "r", "U1"));
+        Part Of(string id) => board.FindPart(id)!;
+        Assert.True(Of("C1").HeightUnknown);
+        Assert.Equal((1.5, 0), (Of("C2").HeightMm, Of("C2").HeightTolMm));
+        Assert.Equal((PartKind.Unknown, PartKind.Capacitor), (Of("U2").Kind, Of("C1").Kind));
+        var document = System.Text.Encoding.UTF8.GetString(Formats.Documents.DocumentWriter.Write(board));
+        Assert.DoesNotContain("\"cool\": \"no\"", document, StringComparison.Ordinal);
+        Assert.Contains("\"cool\": \"must\"", document, StringComparison.Ordinal);
+
+        var questions = LayoutQuestions.Of(read, "U1");
+        var memory = questions.Single(q => q.Parts.Contains("U2"));
+        Assert.Equal(["U2", "U3", "U4", "U5"], memory.Parts);
+        Assert.Equal((PartKind.Memory, "4 alike of 14.0 × 12.0 mm near the die"), (memory.GuessKind, memory.Why));
+        Assert.Equal(PartKind.PowerStage, questions.Single(q => q.Parts.Contains("Q1")).GuessKind);
+        Assert.Null(questions.Single(q => q.Parts.Contains("U9")).GuessKind);
+        // the die is known to be one; its height is asked
+        Assert.Equal(
+            (false, true),
+            questions.Where(q => q.Parts.Contains("U1")).Select(q => (q.AsksKind, q.AsksHeight)).Single()
+        );
+        var list = LayoutQuestions.PartByPart(questions);
+        Assert.Equal(8, list.Count(u => u.What == AskedOf.Kind));
+        Assert.Equal(10, list.Count(u => u.What == AskedOf.Height));
+        Assert.Equal("memory", list.Single(u => u is { Part: "U3", What: AskedOf.Kind }).Guess);
+
+        // what is answered is asked no more, and memory has to be cooled
+        var answered = LayoutQuestions.With(read, [new(["U2", "U3", "U4", "U5"], PartKind.Memory, 1.1)]);
+        Assert.DoesNotContain(LayoutQuestions.Of(answered, "U1"), q => q.Parts.Contains("U2"));
+        var chip = LayoutBoard.From(answered, new("b", "m", "x", "c", "r", "U1")).FindPart("U4")!;
+        Assert.Equal(
+            (PartKind.Memory, 1.1, Cooling.Must, false),
+            (chip.Kind, chip.HeightMm, chip.Cool, chip.IsUnknown)
+        );
     }
 }

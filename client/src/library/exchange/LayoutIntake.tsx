@@ -3,6 +3,7 @@ import { answer, type Schemas } from '../../api/client'
 import { Mat } from '../../mat/Mat'
 import { Button } from '../../ui/Button'
 import { Columns } from './Columns'
+import { type PartAnswer, PartQuestions } from './PartQuestions'
 
 type Draft = Schemas['LayoutDraftAnswer']
 const blank = { maker: '', model: '', boardCode: '', revision: '', die: '', units: '', digits: '' }
@@ -23,6 +24,8 @@ export function LayoutIntake({
   const [busy, setBusy] = useState(false)
   const [tables, setTables] = useState<Schemas['TableLook'][]>([])
   const [naming, setNaming] = useState(false)
+  const [looked, setLooked] = useState<string>()
+  const answers = useRef<PartAnswer[]>([])
   /** What is being read of what was said last; an earlier reading counts no more. */
   const reading = useRef<Promise<Draft | undefined>>(undefined)
   const read = (values: typeof blank) => {
@@ -35,6 +38,7 @@ export function LayoutIntake({
     for (const f of files) form.append('files', f)
     for (const k of ['maker', 'model', 'boardCode', 'revision', 'die'] as const)
       if (values[k]) form.append(k, values[k])
+    if (answers.current.length > 0) form.append('answers', JSON.stringify(answers.current))
     const query = new URLSearchParams(
       Object.entries({ units: values.units, digits: values.digits }).filter(([, v]) => v),
     )
@@ -101,7 +105,12 @@ export function LayoutIntake({
     <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_332px]">
       <div className="flex min-h-0">
         {draft?.board ? (
-          <Mat board={draft.board} face="front" label="Board as read" />
+          <Mat
+            board={draft.board}
+            face={draft.board.parts.find((p) => p.id === looked)?.face ?? 'front'}
+            label="Board as read"
+            selected={looked}
+          />
         ) : (
           <div className="grid flex-1 place-items-center bg-mat p-8">
             <p className="max-w-md text-center text-[18px] text-soft">
@@ -152,6 +161,16 @@ export function LayoutIntake({
               </p>
             ))}
           </>
+        )}
+        {draft && (
+          <PartQuestions
+            questions={draft.questions}
+            look={setLooked}
+            onAnswer={(more) => {
+              answers.current = [...answers.current, ...more]
+              read(said)
+            }}
+          />
         )}
         {!!layout?.warnings.length && (
           <>

@@ -3,21 +3,9 @@ import type { Schemas } from '../../api/client'
 import { useCaliper } from '../../api/instruments'
 import { Section } from '../../stations/Ledger'
 import { Button } from '../../ui/Button'
+import { partKinds } from '../partKinds'
 
 type Feature = Schemas['PhotoFeature']
-const kinds = [
-  'die',
-  'lid',
-  'memory',
-  'power-stage',
-  'inductor',
-  'bridge-chip',
-  'controller',
-  'capacitor',
-  'connector',
-  'cover',
-  'other',
-] as const
 const roles = ['retention', 'perimeter', 'bracket', 'standoff'] as const
 const look = 'mt-0.5 block w-full border border-rule bg-raised px-2 py-1 text-[16px] text-ink'
 
@@ -101,7 +89,7 @@ export function FeatureForm({
                 className={look}
                 onChange={(e) => onChange({ ...f, kind: e.target.value as Feature['kind'] })}
               >
-                {kinds.map((k) => (
+                {partKinds.map((k) => (
                   <option key={k}>{k}</option>
                 ))}
               </select>

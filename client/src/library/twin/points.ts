@@ -1,21 +1,11 @@
+import { partKinds } from '../partKinds'
+
 export interface Seen {
   holes: { x: number; y: number; diameterMm?: number }[]
   parts: { x: number; y: number; heightMm?: number; kind?: string; id?: string }[]
 }
 
-const kinds = new Set([
-  'die',
-  'lid',
-  'memory',
-  'power-stage',
-  'inductor',
-  'bridge-chip',
-  'controller',
-  'capacitor',
-  'connector',
-  'cover',
-  'other',
-])
+const kinds = new Set<string>(partKinds)
 
 /** Reads "hole x y Ø" and "part x y height kind-or-name" lines; a decimal comma is a point. */
 export function readPoints(text: string): [Seen, string | undefined] {
