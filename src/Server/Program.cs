@@ -103,6 +103,7 @@ builder
     .AddSingleton<JobCare>()
     .AddSingleton<JobSearch>()
     .AddSingleton<ShopSecrets>()
+    .AddSingleton<Passports>()
     .AddSingleton<RecordRoom>()
     .AddSingleton<DrawerItems>()
     .AddSingleton<ShopMemory>()
@@ -197,6 +198,7 @@ LiveEndpoint.Map(app);
 WhatIfEndpoints.Map(app);
 TravellerEndpoints.Map(app);
 ExpectEndpoints.Map(app);
+PassportEndpoint.Map(app);
 LogEndpoints.Map(app);
 BenchEndpoint.Map(app);
 LeakEndpoints.Map(app);

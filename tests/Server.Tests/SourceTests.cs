@@ -154,7 +154,8 @@ public sealed class SourceTests(DemoServer demo) : IClassFixture<DemoServer>
             (await LeakAsync(job, """ "method":"water","result":"tight","source":{"kind":"simulated"} """)).StatusCode
         );
         var record = await _server.Http.GetStringAsync($"/api/jobs/{job}/record.html");
-        Assert.Equal(2, record.Split("imulated, nobody measured it").Length - 1);
+        // the reading, the leak test, and the contact that the reading speaks of
+        Assert.Equal(3, record.Split("imulated, nobody measured it").Length - 1);
         Assert.False((await _server.GetAsync($"/api/jobs/{job}/leak-tests")).GetProperty("practiceOnly").GetBoolean());
 
         using var own = new ServerProcess(demo: false);
@@ -182,5 +183,44 @@ public sealed class SourceTests(DemoServer demo) : IClassFixture<DemoServer>
         var pressed = await own.PostAsync("/api/instruments/caliper/press", """{"widthMm":12}""");
         Assert.Contains("No caliper is connected", await pressed.Content.ReadAsStringAsync(), StringComparison.Ordinal);
         Assert.True((await own.GetAsync($"/api/jobs/{id}/leak-tests")).GetProperty("practiceOnly").GetBoolean());
+    }
+
+    [Fact]
+    public async Task The_contact_passport_tells_each_forecast_and_what_confirms_or_doubts_it()
+    {
+        // a proved job: its edges were looked along, its die was read
+        var contact = Assert.Single((await _server.GetAsync("/api/jobs/5/passport")).EnumerateArray());
+        Assert.Equal("U1", contact.GetProperty("contact").GetString());
+        var forecast = contact.GetProperty("forecast");
+        Assert.InRange(forecast.GetProperty("gapMm").GetDouble(), 0.01, 0.1);
+        Assert.InRange(forecast.GetProperty("loadN").GetDouble(), 100, 200);
+        // the plate rests on the film 1.95 mm up, its base 1.2 mm further
+        Assert.Equal(1.95 + 1.2, forecast.GetProperty("edgeGapMm").GetDouble(), 0.05);
+        Assert.Equal(
+            [true, true],
+            contact.GetProperty("seen").EnumerateArray().Select(s => s.GetProperty("agrees").GetBoolean())
+        );
+        var record = await _server.Http.GetStringAsync("/api/jobs/5/record.html");
+        Assert.Contains("<h2>Contacts</h2>", record, StringComparison.Ordinal);
+
+        // a die 20 K over what is expected doubts its contact, and an imprint with a bare corner does
+        var job = await _server.OpenAsync();
+        await ReadAsync(job, "after", die: 95);
+        var sheet = await _server.SendAsync(
+            HttpMethod.Put,
+            $"/api/jobs/{job}/imprint",
+            """{"by":"QA","looks":[{"part":"U1","mark":"bare-corner"}]}""",
+            "0"
+        );
+        Assert.True(sheet.IsSuccessStatusCode, await sheet.Content.ReadAsStringAsync());
+        var all = (await _server.GetAsync($"/api/jobs/{job}/passport")).EnumerateArray().ToList();
+        Assert.True(all.Count > 10);
+        var die = all.Single(c => c.GetProperty("contact").GetString() == "U1");
+        Assert.Equal(
+            [("imprint: bare corner", false), ("die", false)],
+            die.GetProperty("seen")
+                .EnumerateArray()
+                .Select(s => (s.GetProperty("what").GetString()!.Split(" 95")[0], s.GetProperty("agrees").GetBoolean()))
+        );
     }
 }

@@ -61,7 +61,7 @@ public static class MountedBow
     {
         stiffness ??= new();
         var board = laid.Board;
-        var backPlate = BoardLayers.BackPlate(board, stiffness, laid.Block, laid.Placement);
+        var backPlate = BackPlateLayer.Of(board, stiffness, laid.Block, laid.Placement);
         var problem = Problem(laid, seated, stiffness, stiffness.Joined);
         var held = BowHold.Of(problem);
         var bare = Told(BoardBow.Solve(problem, cancel), problem);

@@ -5,6 +5,7 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Care;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Core.Teardown;
 
 namespace FaithfulBracket.Formats.Records;
@@ -51,6 +52,9 @@ public sealed record RecordJob(
 
     /// <summary>Readings as they were taken, in their order.</summary>
     public IReadOnlyList<RecordReading> Readings { get; init; } = [];
+
+    /// <summary>Every contact with its forecast and what was seen of it; empty before it was proved.</summary>
+    public IReadOnlyList<PassportContact> Contacts { get; init; } = [];
 
     /// <summary>What it was reckoned from.</summary>
     public IReadOnlyList<DocumentStand> Documents { get; init; } = [];
@@ -114,6 +118,7 @@ public static partial class BuildRecord
                 Proof(s, job.Plan);
                 Readings(s, job);
                 LeakTests(s, job);
+                Contacts(s, job);
                 Due(s, job.Care);
                 Pads(s, job.Plan);
                 foreach (var station in job.Plan.Stations.Where(x => x.Steps.Count > 0))
@@ -141,6 +146,7 @@ public static partial class BuildRecord
                 Proof(s, job.Plan);
                 Readings(s, job);
                 LeakTests(s, job);
+                Contacts(s, job);
                 Kept(s, job.Plan);
                 Due(s, job.Care);
                 Cautions(s, job.Plan);
@@ -229,6 +235,33 @@ public static partial class BuildRecord
                 )
                 // a line of its own: beside the figures it would be a narrow column
                 .Append($"<tr><td colspan=8>{E(r.Source)}{(r.Conditions is { Length: > 0 } c ? $"; {E(c)}" : "")}");
+        s.Append("</table>");
+    }
+
+    private static void Contacts(StringBuilder s, RecordJob job)
+    {
+        if (job.Contacts.Count == 0)
+            return;
+        static string Mm(double v) => v.ToString("0.00", CultureInfo.InvariantCulture);
+        s.Append(
+            "<h2>Contacts</h2><p>As calculated: film or pad when pressed, its load, and the gap from the board to the block's edge "
+                + "beside it. Beside them what was seen.</p><table><tr><th>Contact<th class=n>Film or pad, mm"
+                + "<th class=n>Load, N<th class=n>Gap at the edge, mm<th>Seen"
+        );
+        foreach (var c in job.Contacts)
+        {
+            var f = c.Forecast;
+            s.Append($"<tr><td>{E(c.Contact)}<td class=n>{Mm(f.GapMm)}<td class=n>")
+                .Append(f.LoadN.ToString("0", CultureInfo.InvariantCulture))
+                .Append($"<td class=n>{(f.EdgeGapMm is { } e ? Mm(e) : "not visible")}<td>")
+                .AppendJoin(
+                    "<br>",
+                    c.Seen.Select(x =>
+                        E($"{x.What}{(x.Agrees ? "" : ", which doubts it")}")
+                        + (x.Source.Kind == SourceKind.Simulated ? $" ({E(x.Source.InWords())})" : "")
+                    )
+                );
+        }
         s.Append("</table>");
     }
 

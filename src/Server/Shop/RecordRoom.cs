@@ -9,6 +9,7 @@ internal sealed class RecordRoom(
     JobPapers papers,
     LeakTests leaks,
     JobCare care,
+    Passports passports,
     JobPlans plans,
     ShopMemory shop,
     ShopSecrets secrets,
@@ -35,6 +36,7 @@ internal sealed class RecordRoom(
             Earlier = [.. v.Gone.Select(g => new RecordSignature(g.By, g.At, null, null, g.Title))],
             LeakTests = [.. leaks.All(v.Id).Select(Words)],
             Care = care.Of(v.Id, null, cancel),
+            Contacts = Proved(v) ? passports.Of(v.Id, cancel) : [],
             Documents = plans.Of(v.Id, cancel).Documents,
             Readings =
             [
@@ -57,6 +59,9 @@ internal sealed class RecordRoom(
         var key = secrets.Of(ShopSecrets.RecordKey, RecordSeal.KeyBytes);
         return whom == BuildRecord.ForClient ? BuildRecord.HtmlForClient(record, key) : BuildRecord.Html(record, key);
     }
+
+    /// <summary>Contacts are told once something was seen of them: before, they are a plan.</summary>
+    private static bool Proved(JobView v) => v.Readings.Any(r => r.Phase == "after");
 
     private static string Words(CorrectionRow c) =>
         c.Kind switch

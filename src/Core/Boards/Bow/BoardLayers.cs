@@ -1,11 +1,9 @@
-using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Geometry;
 
 namespace FaithfulBracket.Core.Boards.Bow;
 
 /// <summary>
-/// What lies flat on a board and bends with it: packages, a socket's frame, the plate behind the socket, a block's
-/// back plate. One answer for how it bows and for where a block comes to rest on it.
+/// What lies flat on a board and bends with it: packages, a socket's frame, the plate behind the socket. One answer for how it bows and for where a block comes to rest on it.
 /// </summary>
 public static class BoardLayers
 {
@@ -42,23 +40,6 @@ public static class BoardLayers
         : PackageOf(part, board) is { } package ? Outline(part, package)
         : Polygon.Rectangle(part.At, part.WidthMm, part.DepthMm, part.RotationDeg);
 
-    /// <summary>The block's back plate between the screws that hold it; null where it stiffens nothing.</summary>
-    public static BowLayer? BackPlate(Board board, BoardStiffness laminate, Block block, Placement placement)
-    {
-        if (block.BackPlate is not { } back)
-            return null;
-        var hull = ConvexHull.Of([
-            .. block
-                .Plates.SelectMany(p => p.Holes)
-                .Where(h => back.UsesHoles.Contains(h.Id) || h.Role == HoleRole.Retention)
-                .Select(h => placement.Apply(h.At)),
-        ]);
-        return hull is null ? null
-            : back.ThicknessMm is { } mm ? Screwed(hull, mm, back.EMPa)
-            : back.StiffnessFactor > 1 ? Times(hull, back.StiffnessFactor, board, laminate)
-            : null;
-    }
-
     /// <summary>A layer that makes the board so many times as stiff.</summary>
     public static BowLayer Times(Polygon area, double factor, Board board, BoardStiffness laminate)
     {
@@ -68,7 +49,7 @@ public static class BoardLayers
     }
 
     /// <summary>Held at its screws alone it slides on the board and adds just its own rigidity.</summary>
-    private static BowLayer Screwed(Polygon area, double mm, double eMPa) =>
+    public static BowLayer Screwed(Polygon area, double mm, double eMPa) =>
         new(area, mm, eMPa, MetalNu, 0) { Soldered = false };
 
     private const double MetalNu = 0.3;

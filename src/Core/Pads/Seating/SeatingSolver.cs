@@ -224,7 +224,7 @@ public static class SeatingSolver
                 )
                 .Select(p => BoardLayers.Times(p.Top(), DieTimes, board, laminate)),
         ];
-        if (BoardLayers.BackPlate(board, laminate, block, model.Placement) is { } plate)
+        if (BackPlateLayer.Of(board, laminate, block, model.Placement) is { } plate)
             layers.Add(plate);
         return layers;
     }

@@ -1,0 +1,15 @@
+using FaithfulBracket.Server.Shop;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace FaithfulBracket.Server.Stations;
+
+/// <summary>The contact passport of a job; changes nothing.</summary>
+internal static class PassportEndpoint
+{
+    public static void Map(IEndpointRouteBuilder app) =>
+        app.MapGet(
+                "/api/jobs/{id:long}/passport",
+                (long id, Passports passports, CancellationToken cancel) => TypedResults.Ok(passports.Of(id, cancel))
+            )
+            .WithTags("jobs");
+}
