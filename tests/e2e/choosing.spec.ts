@@ -355,3 +355,33 @@ test('a picture is kept with a block and travels in the pack', async ({ page }) 
     .setInputFiles({ name: 'all.pack.zip', mimeType: 'application/zip', buffer: pack })
   await expect(page.getByText(/1 pictures?/)).toBeVisible()
 })
+
+test('a changed document tells what it changes in open jobs, is kept as the next version, and can be archived', async ({
+  page,
+}) => {
+  const board = await (await page.request.get(`${server.address}/api/boards/tern-460-r2`)).json()
+  for (const part of board.parts) if (part.kind === 'memory') part.heightMm -= 0.4
+  await page.goto(`${server.address}/library`)
+  await page.locator('nav input[type=file]').setInputFiles({
+    name: 'tern.board.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(board)),
+  })
+  const changes = page.getByRole('region', { name: 'What it changes' })
+  await expect(changes).toContainText(/open jobs? changes?/)
+  await expect(changes).toContainText('Pads: ')
+  await changes.getByRole('button', { name: 'Keep as the next version' }).click()
+  await expect(ledger(page).getByRole('heading', { name: 'Document, version 2' })).toBeVisible()
+  const first = await page.request.get(`${server.address}/api/boards/tern-460-r2/versions/1`)
+  expect(first.ok()).toBeTruthy()
+
+  await ledger(page).getByRole('button', { name: 'Delete' }).click()
+  await expect(ledger(page).getByRole('alert')).toContainText('archive it instead')
+  const listed = page.getByRole('region', { name: 'Boards', exact: true }).getByRole('link', { name: /HT-4607 R2/ })
+  await expect(listed).toHaveCount(1)
+  await ledger(page).getByRole('button', { name: 'Archive' }).click()
+  await expect(listed).toHaveCount(0)
+  await page.getByText('Archived, 1').click()
+  await ledger(page).getByRole('button', { name: 'Bring it back' }).click()
+  await expect(listed).toHaveCount(1)
+})

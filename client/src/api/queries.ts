@@ -248,6 +248,11 @@ export function useJobChanges(job: JobView) {
           }),
         ),
     }),
+    archive: useMutation({
+      ...again,
+      mutationFn: (archived: boolean) =>
+        answer(http.PUT('/api/jobs/{id}/archived', { params: { path }, body: { archived } })),
+    }),
     correct: useMutation({
       ...again,
       mutationFn: (body: Schemas['NewCorrection']) =>

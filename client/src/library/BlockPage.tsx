@@ -5,6 +5,7 @@ import { fixed } from '../ui/format'
 import { ErrorNotice, Loading } from '../ui/Notice'
 import { VerdictMark, verdictColour, verdictWords } from '../ui/Verdict'
 import { BlockDrawing } from './BlockDrawing'
+import { DocumentSection } from './DocumentSection'
 import { SaveAs } from './exchange/SaveAs'
 import { LastTime } from './LastTime'
 import { Learned } from './Learned'
@@ -77,6 +78,7 @@ export function BlockPage({ id }: { id: string }) {
           {b.bracketSlots != null && <Row name="bracket" value={b.bracketSlots} unit="slot" />}
           {b.price && <Row name="price" value={fixed(b.price.amount, 2)} unit={b.price.currency} />}
         </Section>
+        <DocumentSection what="blocks" id={b.id} />
       </aside>
     </div>
   )

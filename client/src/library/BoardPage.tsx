@@ -15,6 +15,7 @@ import { ErrorNotice, Loading } from '../ui/Notice'
 import { VerdictMark, verdictColour, verdictWords } from '../ui/Verdict'
 import { BlockList, useNarrowed } from './BlockList'
 import { Comparison } from './Comparison'
+import { DocumentSection } from './DocumentSection'
 import { SaveAs } from './exchange/SaveAs'
 import { LastTime } from './LastTime'
 import { Pictures } from './Pictures'
@@ -151,6 +152,7 @@ export function BoardPage({ id }: { id: string }) {
           onCompare={() => setComparing(true)}
         />
         <Pictures what="boards" id={b.id} name={b.model} />
+        <DocumentSection what="boards" id={b.id} />
       </aside>
     </div>
   )

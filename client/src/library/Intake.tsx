@@ -2,6 +2,7 @@ import type { Schemas } from '../api/client'
 import { Mat } from '../mat/Mat'
 import { Button } from '../ui/Button'
 import { BlockDrawing } from './BlockDrawing'
+import { KeepChanged } from './KeepChanged'
 import { SocketDrawing } from './sockets/SocketDrawing'
 
 export interface Dropped {
@@ -51,16 +52,19 @@ export function Intake({
                   {known &&
                     !faults.length &&
                     !d.fault &&
-                    (sameContent ? ' Kept already, same content.' : ' The id stands already with other content.')}
+                    (sameContent ? ' Kept already, same content.' : ' It stands already with other content.')}
                 </p>
               </div>
-              {(board || block || card || socket || machine) && !sameContent && (
+              {(board || block || card || socket || machine) && !known && (
                 <Button kind="go" onClick={() => onKeep(d)}>
                   Keep in the library
                 </Button>
               )}
               <Button onClick={() => onDrop(d)}>Put aside</Button>
             </header>
+            {known && !sameContent && !faults.length && (
+              <KeepChanged name={d.name} text={d.text} onKeep={() => onKeep(d)} />
+            )}
             {doubts.length > 0 && (
               <ul className="mt-4 ml-5 list-disc pl-5 text-[15px] text-plum" aria-label="Doubts">
                 {doubts.map((t) => (

@@ -3,10 +3,13 @@ import { useState } from 'react'
 import { answer, http, type Schemas } from '../api/client'
 import { useBlocks, useBoards, useCards, useMachines, useSockets, useUnread } from '../api/queries'
 import { Link, useNavigate, useParams } from '../app/router'
+import { useInitials } from '../app/settings'
 import { fixed } from '../ui/format'
+import { ArchivedList } from './ArchivedList'
 import { BlockPage } from './BlockPage'
 import { BoardPage } from './BoardPage'
 import { CardPage } from './CardPage'
+import { type DocumentPath, putDocument } from './documents'
 import { LayoutIntake } from './exchange/LayoutIntake'
 import { PackIntake } from './exchange/PackIntake'
 import { type Dropped, Intake } from './Intake'
@@ -30,6 +33,7 @@ export function Library() {
   const unread = useUnread().data ?? []
   const client = useQueryClient()
   const go = useNavigate()
+  const [by] = useInitials()
   const [layout, setLayout] = useState<File[]>([])
   const [pack, setPack] = useState<File>()
   const [record, setRecord] = useState<File>()
@@ -86,10 +90,14 @@ export function Library() {
       machine: () => http.POST('/api/machines', options),
     }[d.checked!.kind]!
     try {
-      const kept = (await answer(post())) as unknown as { id: string }
+      const path = `${d.checked!.kind}s` as DocumentPath
+      const { board, block, card, socket, machine, known } = d.checked!
+      const id = (board ?? block ?? card ?? socket ?? machine)!.id
+      if (known) await putDocument(path, id, d.text, by)
+      else await answer(post())
       await client.invalidateQueries()
       setDropped((list) => list.filter((x) => x !== d))
-      go(`/library/${d.checked!.kind}s/${kept.id}`)
+      go(`/library/${path}/${id}`)
     } catch (e) {
       setDropped((list) => list.map((x) => (x === d ? { ...x, fault: (e as Error).message } : x)))
     }
@@ -212,6 +220,7 @@ export function Library() {
             sub: `${b.kind.replace('-', ' ')}, ${b.screws} ${b.screws === 1 ? 'screw' : 'screws'}`,
           }))}
         />
+        <ArchivedList />
         {unread.length > 0 && (
           <section aria-label="Documents that do not read" className="border-t-2 border-plum px-4 py-2 text-[14px]">
             <h2 className="font-semibold text-plum">Kept, but they do not read: {unread.length}</h2>

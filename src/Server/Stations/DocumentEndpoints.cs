@@ -72,6 +72,7 @@ internal static class DocumentEndpoints
                     (string id, long version) => Results.Bytes(library.Find(id, version), "application/json")
                 )
                 .WithMetadata(new ProducesResponseTypeMetadata(200, kind.Shape, ["application/json"]));
+            one.MapGet("/archived", (string id) => TypedResults.Ok(new ArchivedState(library.Get(id).Archived)));
             one.MapPut(
                 "/archived",
                 (string id, ArchivedState body) =>

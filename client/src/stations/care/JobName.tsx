@@ -4,6 +4,7 @@ import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import type { Steps } from '../useSteps'
 
+const link = 'min-h-9 text-copper underline underline-offset-3'
 const field = 'mt-1 block min-h-11 w-full border border-rule bg-raised px-2 text-[17px]'
 
 /** Title and client. In a finished job they are corrected with a reason, which the record keeps. */
@@ -33,9 +34,14 @@ export function JobName({ job, s }: { job: JobView; s: Steps }) {
   const changed = title !== job.title || client !== (job.client ?? '')
   return (
     <>
-      <button type="button" className="mt-1 min-h-9 text-copper underline underline-offset-3" onClick={show}>
-        Change title or client
-      </button>
+      <p className="mt-1 flex gap-4">
+        <button type="button" className={link} onClick={show}>
+          Change title or client
+        </button>
+        <button type="button" className={link} onClick={() => s.changes.archive.mutate(!job.archived)}>
+          {job.archived ? 'Bring it back to its bench' : 'Archive'}
+        </button>
+      </p>
       <Dialog open={open} onClose={() => setOpen(false)} title="Title and client">
         <form
           onSubmit={(e) => {

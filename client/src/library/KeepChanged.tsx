@@ -1,0 +1,48 @@
+import { useQuery } from '@tanstack/react-query'
+import { told } from '../api/client'
+import { Button } from '../ui/Button'
+import { consequencesOf } from './documents'
+
+/** A document whose id stands already with other content: what it changes in open jobs, then kept as the next version. */
+export function KeepChanged({ name, text, onKeep }: { name: string; text: string; onKeep: () => void }) {
+  const asked = useQuery({
+    queryKey: ['consequences', name, text],
+    queryFn: () => consequencesOf(text),
+    retry: false,
+    gcTime: 0,
+  })
+  const jobs = asked.data?.jobs ?? []
+  return (
+    <section className="border-l-4 border-amber bg-card px-5 py-3" aria-label="What it changes">
+      <h3 className="text-[18px] font-bold">
+        {asked.isPending
+          ? 'Looking at open jobs'
+          : asked.error
+            ? told(asked.error)
+            : jobs.length === 0
+              ? 'No open job changes'
+              : `${jobs.length} open ${jobs.length === 1 ? 'job changes' : 'jobs change'}`}
+      </h3>
+      <ul>
+        {jobs.map((j) => (
+          <li key={j.id} className="mt-1.5 text-[15.5px]">
+            <b>
+              {j.title}, job {j.id}
+            </b>
+            {j.changed.map((c) => (
+              <span key={c} className="block pl-4 leading-snug">
+                {c}
+              </span>
+            ))}
+          </li>
+        ))}
+      </ul>
+      {!!asked.data?.more && (
+        <p className="mt-1 text-soft">{asked.data.more} more open jobs rest on it and were not looked at.</p>
+      )}
+      <Button kind="go" className="mt-2.5" onClick={onKeep} disabled={asked.isPending}>
+        Keep as the next version
+      </Button>
+    </section>
+  )
+}
