@@ -16,7 +16,10 @@ export default defineConfig({
             // a job at the desk and at the bench share most of what they draw
             { name: 'job', test: /stations.Traveller|bench.BenchMode|stations.moment|mat.BenchLayer|MatchOverlay/ },
             // pages of a few kilobytes that few open
-            { name: 'papers', test: /TrayMap|RestorePage|TargetPage|pads.CuttingSheet|src.drawer|src.instruments|src.settings|SqueezeLab|Practice/ },
+            {
+              name: 'papers',
+              test: /TrayMap|RestorePage|TargetPage|pads.CuttingSheet|src.drawer|src.instruments|src.settings|SqueezeLab|Practice/,
+            },
           ],
         },
       },

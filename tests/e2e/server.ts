@@ -15,8 +15,8 @@ export class Server {
   /** Where tablets ask, over HTTPS; empty while the shop's network is not served. */
   lan = ''
 
-  /** On a folder of its own, or on one that is there; with the shop's network or without; filled now where waits have to run still. */
-  constructor(private readonly how: { data?: string; lan?: boolean; filledNow?: boolean } = {}) {
+  /** A shop of one's own, or the demo's; on a folder of its own, or on one that is there; with the shop's network or without; filled now where waits have to run still. */
+  constructor(private readonly how: { data?: string; lan?: boolean; filledNow?: boolean; own?: boolean } = {}) {
     this.data = how.data ?? mkdtempSync(join(tmpdir(), 'fb-e2e-'))
   }
 
@@ -24,11 +24,13 @@ export class Server {
   async start() {
     // a demo shop filled once, when the run made one
     const seed = process.env.FB_SEED
-    if (seed && !this.process && !this.how.data && !this.how.filledNow) cpSync(seed, this.data, { recursive: true })
+    if (seed && !this.process && !this.how.data && !this.how.filledNow && !this.how.own)
+      cpSync(seed, this.data, { recursive: true })
     const args = [
       join(house, '.run/app/FaithfulBracket.Server.dll'),
       ...['--urls', 'http://127.0.0.1:0', '--data', this.data],
-      ...['--demo', join(house, 'demo'), '--client', join(house, 'client/dist')],
+      ...(this.how.own ? [] : ['--demo', join(house, 'demo')]),
+      ...['--client', join(house, 'client/dist')],
       // what nobody looks at here need not be reckoned before the first page
       ...['--first-look', 'false'],
       ...(this.how.lan ? ['--lan', 'true', '--lan-port', '0'] : []),

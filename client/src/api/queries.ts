@@ -3,6 +3,10 @@ import { answer, http, ifMatch, type JobView, type Schemas } from './client'
 import { sendNote, sendPhoto, sendReading, startTimer, stopTimer } from './papers'
 import { timed } from './shopClock'
 
+/** What a new shop still has to do, and whether this is the made-up one. */
+export const useSetup = () =>
+  useQuery({ queryKey: ['boards', 'setup'], queryFn: () => answer(http.GET('/api/setup')), staleTime: 5_000 })
+
 export const useBench = () =>
   useQuery({ queryKey: ['bench'], queryFn: () => timed(() => http.GET('/api/bench')), refetchInterval: 20_000 })
 export const useComparison = (id: string, blocks: string[]) =>

@@ -1,4 +1,5 @@
 import { type ReactNode, useState } from 'react'
+import { useSetup } from '../api/queries'
 import { Finder } from './Finder'
 import { HeaderSlot, HeaderSlotProvider } from './HeaderSlot'
 import { KeysDialog } from './KeysDialog'
@@ -13,6 +14,7 @@ export function Shell({ children }: { children: ReactNode }) {
   const [initials] = useInitials()
   const [theme, setTheme] = useTheme()
   const go = useNavigate()
+  const demo = useSetup().data?.demo
   const close = () => open(null)
   useKeys({
     '?': () => open('keys'),
@@ -31,7 +33,10 @@ export function Shell({ children }: { children: ReactNode }) {
             aria-label="Faithful Bracket, to the benches"
           >
             <Tie />
-            <b className="text-[17px] max-[1100px]:hidden">Faithful Bracket</b>
+            <span className="leading-tight max-[1100px]:hidden">
+              <b className="block text-[17px]">Faithful Bracket</b>
+              {demo && <span className="block text-[12px] text-soft">demo shop, made up</span>}
+            </span>
           </NavLink>
           <div className="flex min-w-0 flex-1 items-center gap-4 overflow-hidden whitespace-nowrap">
             <HeaderSlot />

@@ -10,6 +10,7 @@ import { ErrorNotice, Loading } from '../ui/Notice'
 import { ChosenWork } from './ChosenWork'
 import { DaySide } from './DaySide'
 import { DayStrip } from './DayStrip'
+import { FirstRun } from './FirstRun'
 import { type Bar, midnight, shopTime } from './strip'
 import { useDay, useDayChanges } from './useDay'
 
@@ -53,6 +54,7 @@ export function DayPage() {
         role="region"
         aria-label="The day"
       >
+        <FirstRun />
         <div className="mb-2 flex flex-wrap items-baseline gap-x-3 gap-y-1">
           <h1 className="min-w-0 flex-1 text-balance text-[25px] font-bold leading-tight">
             {d ? d.plan.headline : day.error ? 'The day can not be planned' : 'The day is being planned'}
