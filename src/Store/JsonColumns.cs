@@ -25,7 +25,18 @@ internal static class JsonColumns
 
     private sealed class Handler<T> : SqlMapper.TypeHandler<T>
     {
-        public override T? Parse(object value) => JsonSerializer.Deserialize<T>((string)value, Options);
+        /// <summary>What does not read is told by the doctor and takes no page down.</summary>
+        public override T? Parse(object value)
+        {
+            try
+            {
+                return JsonSerializer.Deserialize<T>((string)value, Options);
+            }
+            catch (JsonException)
+            {
+                return default;
+            }
+        }
 
         public override void SetValue(IDbDataParameter parameter, T? value) =>
             parameter.Value = value is null ? DBNull.Value : JsonSerializer.Serialize(value, Options);

@@ -126,7 +126,8 @@ public sealed class KeepingTests : IDisposable
             var papers = new JobPapers(shop, new(shop), TimeProvider.System);
             using (var c = shop.Open())
                 c.Execute(
-                    "insert into board values ('b', 'Harrow', 'Tern', 'HT', 'R1', 'graphics-card', x'7b7d', 'd', '2026-11-26')"
+                    "insert into board (id, maker, model, board_code, revision, kind, document, digest, kept_at) "
+                        + "values ('b', 'Harrow', 'Tern', 'HT', 'R1', 'graphics-card', x'7b7d', 'd', '2026-11-26')"
                 );
             new Jobs(shop, TimeProvider.System).Open(new("A card", null, "Bench A") { BoardId = "b" }, "QA");
             papers.AddPhoto(1, null, Picture, "image/png", ".png", "QA", null);

@@ -68,7 +68,7 @@ test('notes, photos, waits and readings taken without the network arrive once, w
   await form.getByRole('button', { name: 'before' }).click()
   await form.getByLabel(/^room/).fill('21,5')
   await form.getByLabel(/^die/).fill('88')
-  await form.getByLabel(/^power/).fill('140')
+  await form.getByLabel('power, W').fill('140')
   await form.getByRole('button', { name: /^(Note|Write|Keep|Add|Enter|Take)/ }).click()
   await expect(notice).toContainText('1 reading')
   // asleep and awake again, all of it is still there, and nothing has reached the shop

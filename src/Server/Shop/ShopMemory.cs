@@ -60,21 +60,21 @@ internal sealed class ShopMemory(
             {
                 if (_ownBlocks is { } kept && kept.Claimed == claimed && kept.Claims == claims)
                     return kept.Value;
-                var value = claimed.ToDictionary(
-                    b => b.Key,
-                    b =>
-                        b.Value.Flow is { } flow && claims.TryGetValue(b.Key, out var ratio)
-                            ? b.Value with
-                            {
-                                Flow = flow.By(ratio),
-                            }
-                            : b.Value
-                );
+                var value = claimed.ToDictionary(b => b.Key, b => AsUsed(b.Value));
                 _ownBlocks = (claimed, claims, value);
                 return value;
             }
         }
     }
+
+    /// <summary>A block with the shop's own measure of its flow curve, where it has one.</summary>
+    public Block AsUsed(Block block) =>
+        block.Flow is { } flow && Settings.Claims.TryGetValue(block.Id, out var ratio)
+            ? block with
+            {
+                Flow = flow.By(ratio),
+            }
+            : block;
 
     private (
         Dictionary<string, Block> Claimed,

@@ -167,13 +167,15 @@ internal static class DocumentEndpoints
         Store.Jobs jobs,
         JobOrders orders,
         JobPlans plans,
+        ShopMemory shop,
         CancellationToken cancel
     )
     {
         ReadOnlyMemory<byte> bytes = await Bodies.BytesAsync(request, JsonInput.MostBytes);
         var kind = KindOf(bytes);
         var document = kind.Read(bytes);
-        var standIn = new StandIn(document.Id, document.Parsed!);
+        var parsed = document.Parsed!;
+        var standIn = new StandIn(document.Id, parsed is Block block ? shop.AsUsed(block) : parsed);
         return TypedResults.Ok(
             await Task.Run(
                 () =>

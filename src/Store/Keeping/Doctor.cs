@@ -113,6 +113,11 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time, Func<byte[], st
             ("step_event", "id", "signed"),
             ("drawer_item", "id", "content"),
             ("trace", "id", "state"),
+            ("reading", "id", "source"),
+            ("reading", "id", "conditions"),
+            ("job_log", "id", "source"),
+            ("leak_test", "id", "source"),
+            ("photo", "id", "source"),
         ];
         foreach (var (table, key, column) in columns)
         {
@@ -137,17 +142,19 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time, Func<byte[], st
             yield break;
         var read = 0;
         var other = new List<string>();
-        foreach (var kind in Libraries)
+        // those in use, and the versions before them
+        var stored = Libraries
+            .Select(kind => $"select '{kind} ' || id, document, digest from {kind}")
+            .Append("select kind || ' ' || id || ', version ' || version, document, digest from document_version");
         foreach (
-            var (id, document, kept) in c.Query<(string, byte[], string)>(
-                $"select id, document, digest from {kind} order by id",
-                buffered: false
+            var (name, document, kept) in stored.SelectMany(sql =>
+                c.Query<(string, byte[], string)>($"{sql} order by 1", buffered: false)
             )
         )
         {
             read++;
             if (Digest(document) != kept)
-                other.Add($"{kind} {id}");
+                other.Add(name);
         }
         yield return other.Count == 0
             ? new("document-digests", false, $"All {read} documents match their digests.")
