@@ -86,7 +86,7 @@ builder
     .AddSingleton<JobSheets>()
     .AddSingleton<JobLogs>()
     .AddSingleton<LeakTests>()
-    .AddSingleton<Practice>()
+    .AddSingleton<FigureSources>()
     .AddSingleton<Settings>()
     .AddSingleton<Signers>()
     .AddSingleton<ActorCheck>()

@@ -43,7 +43,8 @@ public sealed record JobFields(string Title, string? Client, string Bench)
 public sealed class Jobs(ShopDatabase database, TimeProvider time)
 {
     internal const string Columns =
-        "id, title, client, bench, board_id, block_id, card_id, work, paste_id, pad_choices, version, opened_by, opened_at, archived_at";
+        "id, title, client, bench, board_id, block_id, card_id, work, paste_id, pad_choices, version, opened_by, opened_at, "
+        + "archived_at";
 
     public IReadOnlyList<JobRow> All()
     {
@@ -58,7 +59,10 @@ public sealed class Jobs(ShopDatabase database, TimeProvider time)
         return
         [
             .. c.Query<JobRow>(
-                $"select {Columns} from job where archived_at is null and not exists (select 1 from job_summary s where s.job_id = job.id) order by id"
+                $"""
+                select {Columns} from job
+                where archived_at is null and not exists (select 1 from job_summary s where s.job_id = job.id) order by id
+                """
             ),
         ];
     }

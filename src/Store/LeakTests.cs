@@ -43,7 +43,8 @@ public sealed record NewLeakTest(
 public sealed class LeakTests(ShopDatabase database, TimeProvider time)
 {
     private const string Columns =
-        "id, method, verdict, leak_ml_min, low_ml_min, high_ml_min, limit_ml_min, volume_ml, duration_s, place, source, by_initials, at";
+        "id, method, verdict, leak_ml_min, low_ml_min, high_ml_min, limit_ml_min, volume_ml, duration_s, place, source, "
+        + "by_initials, at";
 
     public IReadOnlyList<LeakTestRow> All(long jobId)
     {
@@ -63,11 +64,11 @@ public sealed class LeakTests(ShopDatabase database, TimeProvider time)
                 c.ExecuteScalar<long>(
                     """
                     insert into leak_test
-                        (job_id, method, verdict, leak_ml_min, low_ml_min, high_ml_min, limit_ml_min, volume_ml, duration_s, place,
-                            samples, source, by_initials, at)
+                        (job_id, method, verdict, leak_ml_min, low_ml_min, high_ml_min, limit_ml_min, volume_ml, duration_s,
+                            place, samples, source, by_initials, at)
                     values
-                        (@jobId, @Method, @Verdict, @LeakMlMin, @LowMlMin, @HighMlMin, @LimitMlMin, @VolumeMl, @DurationS, @Place,
-                            @Samples, @Source, @By, @at)
+                        (@jobId, @Method, @Verdict, @LeakMlMin, @LowMlMin, @HighMlMin, @LimitMlMin, @VolumeMl, @DurationS,
+                            @Place, @Samples, @Source, @By, @at)
                     returning id
                     """,
                     new

@@ -117,7 +117,8 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
                     throw Missing(d.Id);
                 if (now != expected)
                     throw new LostRaceException(
-                        $"The {table} \"{d.Id}\" is at version {now}, not {expected}: somebody changed it. Look at their change, then make yours again."
+                        $"The {table} \"{d.Id}\" is at version {now}, not {expected}: somebody changed it. "
+                            + "Look at their change, then make yours again."
                     );
                 if (digest == d.Digest)
                     return now;
@@ -295,17 +296,20 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
         c.Execute(
             _hasCode
                 ? $"""
-                insert into {table} (id, maker, model, board_code, revision, kind, document, digest, kept_at, by_initials)
+                insert into {table}
+                    (id, maker, model, board_code, revision, kind, document, digest, kept_at, by_initials)
                 values (@Id, @Maker, @Model, @BoardCode, @Revision, @Kind, @Document, @Digest, @At, @By)
                 on conflict (id) do update set maker = excluded.maker, model = excluded.model, board_code = excluded.board_code,
-                    revision = excluded.revision, kind = excluded.kind, document = excluded.document, digest = excluded.digest, kept_at = excluded.kept_at,
+                    revision = excluded.revision, kind = excluded.kind, document = excluded.document,
+                    digest = excluded.digest, kept_at = excluded.kept_at,
                     version = version + 1, by_initials = excluded.by_initials
                 """
                 : $"""
                 insert into {table} (id, maker, model, kind, document, digest, kept_at, by_initials)
                 values (@Id, @Maker, @Model, @Kind, @Document, @Digest, @At, @By)
                 on conflict (id) do update set maker = excluded.maker, model = excluded.model,
-                    kind = excluded.kind, document = excluded.document, digest = excluded.digest, kept_at = excluded.kept_at,
+                    kind = excluded.kind, document = excluded.document,
+                    digest = excluded.digest, kept_at = excluded.kept_at,
                     version = version + 1, by_initials = excluded.by_initials
                 """,
             row,

@@ -15,7 +15,10 @@ export class Server {
   /** Where tablets ask, over HTTPS; empty while the shop's network is not served. */
   lan = ''
 
-  /** A shop of one's own, or the demo's; on a folder of its own, or on one that is there; with the shop's network or without; filled now where waits have to run still. */
+  /**
+   * A shop of one's own, or the demo's; on a folder of its own, or on one that is there; with the shop's network or
+   * without; filled now where waits have to run still.
+   */
   constructor(private readonly how: { data?: string; lan?: boolean; filledNow?: boolean; own?: boolean } = {}) {
     this.data = how.data ?? mkdtempSync(join(tmpdir(), 'fb-e2e-'))
   }

@@ -31,6 +31,16 @@ export class Refusal extends Error {
 
 type Answer<T> = { data?: T; error?: unknown; response: Response }
 
+/** A call that the described ones do not carry: forms, and one for every kind of document. */
+export const fetched = async <T>(path: string, init?: RequestInit): Promise<T> => {
+  const asked = async () => {
+    const response = await fetch(path, init)
+    const body = response.status === 204 ? undefined : await response.json()
+    return response.ok ? { data: body as T, response } : { error: body, response }
+  }
+  return answer(asked())
+}
+
 /** The data, or the refusal as an error. */
 export async function answer<T>(call: Promise<Answer<T>>): Promise<T> {
   let result: Answer<T>

@@ -10299,7 +10299,7 @@ export interface components {
             heightMm?: null | number;
             /** Format: double */
             heightTolMm: number;
-            cool: components["schemas"]["Cooling"];
+            cool: null | components["schemas"]["Cooling"];
             /** Format: double */
             dissipationW: number;
             /** Format: double */

@@ -10,6 +10,7 @@ const todo = {
   ],
   block: ['The first block', 'Drop its document on the library. It is judged on every card you have.', '/library'],
 } as const
+const mark = 'grid h-7 w-7 shrink-0 place-items-center rounded-full border-2'
 type Todo = keyof typeof todo
 
 /** What a shop of one's own begins with, each ticked when it is done; gone when all are. */
@@ -26,7 +27,7 @@ export function FirstRun() {
           return (
             <li key={k} className="flex items-start gap-3 border-b border-rule/60 py-2">
               <b
-                className={`grid h-7 w-7 shrink-0 place-items-center rounded-full border-2 ${done ? 'border-cool text-cool' : 'border-copper text-copper'}`}
+                className={`${mark} ${done ? 'border-cool text-cool' : 'border-copper text-copper'}`}
                 role="img"
                 aria-label={done ? 'done' : 'to be done'}
               >

@@ -2,6 +2,7 @@ import type { Schemas } from '../api/client'
 import { Mat } from '../mat/Mat'
 import { Button } from '../ui/Button'
 import { BlockDrawing } from './BlockDrawing'
+import type { DocumentPath } from './documents'
 import { KeepChanged } from './KeepChanged'
 import { SocketDrawing } from './sockets/SocketDrawing'
 
@@ -21,7 +22,8 @@ export function Intake({
   onDrop,
 }: {
   items: Dropped[]
-  onKeep: (d: Dropped) => void
+  /** With the version that was seen, where one stands already. */
+  onKeep: (d: Dropped, seen?: number) => void
   onDrop: (d: Dropped) => void
 }) {
   return (
@@ -29,6 +31,7 @@ export function Intake({
       {items.map((d) => {
         const { board, block, card, socket, machine, faults = [], doubts: told, known, sameContent } = d.checked ?? {}
         const doubts = told ?? []
+        const whose = board ?? block ?? card ?? socket ?? machine
         return (
           <article key={d.name} className="flex min-h-[60%] flex-1 flex-col border-b border-rule" aria-label={d.name}>
             <header className="flex items-center gap-4 bg-card px-5 py-3">
@@ -55,15 +58,20 @@ export function Intake({
                     (sameContent ? ' Kept already, same content.' : ' It stands already with other content.')}
                 </p>
               </div>
-              {(board || block || card || socket || machine) && !known && (
+              {whose && !known && (
                 <Button kind="go" onClick={() => onKeep(d)}>
                   Keep in the library
                 </Button>
               )}
               <Button onClick={() => onDrop(d)}>Put aside</Button>
             </header>
-            {known && !sameContent && !faults.length && (
-              <KeepChanged name={d.name} text={d.text} onKeep={() => onKeep(d)} />
+            {whose && known && !sameContent && !faults.length && (
+              <KeepChanged
+                what={`${d.checked!.kind}s` as DocumentPath}
+                id={whose.id}
+                text={d.text}
+                onKeep={(seen) => onKeep(d, seen)}
+              />
             )}
             {doubts.length > 0 && (
               <ul className="mt-4 ml-5 list-disc pl-5 text-[15px] text-plum" aria-label="Doubts">

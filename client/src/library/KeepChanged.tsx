@@ -1,13 +1,27 @@
 import { useQuery } from '@tanstack/react-query'
 import { told } from '../api/client'
 import { Button } from '../ui/Button'
-import { consequencesOf } from './documents'
+import { consequencesOf, type DocumentPath, versionsOf } from './documents'
 
 /** A document whose id stands already with other content: what it changes in open jobs, then kept as the next version. */
-export function KeepChanged({ name, text, onKeep }: { name: string; text: string; onKeep: () => void }) {
+export function KeepChanged({
+  what,
+  id,
+  text,
+  onKeep,
+}: {
+  what: DocumentPath
+  id: string
+  text: string
+  onKeep: (seen: number) => void
+}) {
   const asked = useQuery({
-    queryKey: ['consequences', name, text],
-    queryFn: () => consequencesOf(text),
+    queryKey: ['consequences', what, id, text],
+    // what is told is told of the version that is replaced
+    queryFn: async () => {
+      const seen = (await versionsOf(what, id))[0].version
+      return { seen, ...(await consequencesOf(text)) }
+    },
     retry: false,
     gcTime: 0,
   })
@@ -40,7 +54,7 @@ export function KeepChanged({ name, text, onKeep }: { name: string; text: string
       {!!asked.data?.more && (
         <p className="mt-1 text-soft">{asked.data.more} more open jobs rest on it and were not looked at.</p>
       )}
-      <Button kind="go" className="mt-2.5" onClick={onKeep} disabled={asked.isPending}>
+      <Button kind="go" className="mt-2.5" onClick={() => asked.data && onKeep(asked.data.seen)} disabled={!asked.data}>
         Keep as the next version
       </Button>
     </section>

@@ -80,7 +80,7 @@ export function Library() {
       setDropped([{ name: 'board from layout files', text, fault: (e as Error).message }])
     }
   }
-  const keep = async (d: Dropped) => {
+  const keep = async (d: Dropped, seen?: number) => {
     const options = { body: d.text as never, bodySerializer: (b: unknown) => b as string }
     const post = {
       board: () => http.POST('/api/boards', options),
@@ -91,9 +91,9 @@ export function Library() {
     }[d.checked!.kind]!
     try {
       const path = `${d.checked!.kind}s` as DocumentPath
-      const { board, block, card, socket, machine, known } = d.checked!
+      const { board, block, card, socket, machine } = d.checked!
       const id = (board ?? block ?? card ?? socket ?? machine)!.id
-      if (known) await putDocument(path, id, d.text, by)
+      if (seen) await putDocument(path, id, d.text, seen, by)
       else await answer(post())
       await client.invalidateQueries()
       setDropped((list) => list.filter((x) => x !== d))

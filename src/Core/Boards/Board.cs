@@ -135,11 +135,22 @@ public sealed record Part
 
     /// <summary>Three standard deviations of the height, mm.</summary>
     public double HeightTolMm { get; init; }
+
+    /// <summary>Whether it has to be cooled; <see cref="Cooling.No"/> while nobody has said.</summary>
+    [JsonIgnore]
     public Cooling Cool { get; init; }
 
-    /// <summary>Whether nobody has judged yet if it has to be cooled: a document written of it does not say so.</summary>
+    /// <summary>Whether nobody has said yet if it has to be cooled.</summary>
     [JsonIgnore]
     public bool CoolUnknown { get; init; }
+
+    /// <summary>As documents have it; null where nobody has said.</summary>
+    [JsonPropertyName("cool")]
+    public Cooling? StatedCool
+    {
+        get => CoolUnknown ? null : Cool;
+        init => (Cool, CoolUnknown) = (value ?? Cooling.No, value is null);
+    }
 
     /// <summary>Heat to carry away, W.</summary>
     public double DissipationW { get; init; }

@@ -112,7 +112,7 @@ public static class PlateHeat
     private static (double Mm, string? Warning) Cell(PlateHeatAsk ask)
     {
         var usual = Math.Clamp(Math.Sqrt(ask.Outline.Area / UsualCells), LeastCellMm, MostCellMm);
-        var smallest = ask.Sources.Select(s => Math.Min(s.WidthMm, s.DepthMm)).DefaultIfEmpty(double.MaxValue).Min();
+        var smallest = SmallestMm(ask);
         var wanted = Math.Min(usual, smallest / CellsAlongSource);
         var bounds = ask.Outline.Bounds;
         var allowed = Math.Max(LeastCellMm, Math.Sqrt(bounds.Width * bounds.Height / (0.95 * HeatPlate.MostCells)));
@@ -129,15 +129,22 @@ public static class PlateHeat
             );
     }
 
+    private static double SmallestMm(PlateHeatAsk ask) =>
+        ask.Sources.Select(s => Math.Min(s.WidthMm, s.DepthMm)).DefaultIfEmpty(double.MaxValue).Min();
+
     /// <summary>Told where the caller's own cells are too large for the smallest source.</summary>
     private static string? Coarse(PlateHeatAsk ask, double cell)
     {
-        var smallest = ask.Sources.Select(s => Math.Min(s.WidthMm, s.DepthMm)).DefaultIfEmpty(double.MaxValue).Min();
-        return cell <= smallest / LeastAlongSource
-            ? null
-            : FormattableString.Invariant(
-                $"The smallest source is {smallest:0.##} mm wide and the cells are {cell:0.###} mm: temperatures under it are too low. Leave out cellMm, or ask for {smallest / CellsAlongSource:0.###} mm."
-            );
+        var smallest = SmallestMm(ask);
+        if (cell <= smallest / LeastAlongSource)
+            return null;
+        var drawn = FormattableString.Invariant(
+            $"The smallest source is {smallest:0.##} mm wide and the cells are {cell:0.###} mm: "
+        );
+        var better = FormattableString.Invariant(
+            $"Leave out cellMm, or ask for {smallest / CellsAlongSource:0.###} mm."
+        );
+        return $"{drawn}temperatures under it are too low. {better}";
     }
 
     private static double[] Field(PlateHeatAsk ask, HeatGrid grid)

@@ -26,8 +26,7 @@ public sealed record FigureSource(
     string? Digest = null
 )
 {
-    public static readonly FigureSource ByHand = new(SourceKind.ByHand),
-        Simulated = new(SourceKind.Simulated);
+    public static readonly FigureSource ByHand = new(SourceKind.ByHand);
 
     private const int MostName = 120,
         DigestLength = 64;

@@ -27,16 +27,13 @@ public static class DocumentWriter
         return JsonSerializer.SerializeToUtf8Bytes(document, Indented);
     }
 
-    /// <summary>A part without a substrate says so; one that nobody judged says nothing of cooling.</summary>
+    /// <summary>A part without a substrate says so.</summary>
     private static JsonObject Node(Board board)
     {
         var document = Node(board, BoardReader.Format);
         for (var i = 0; i < board.Parts.Count; i++)
             if (board.Parts[i].NoSubstrate)
                 document["parts"]![i]!.AsObject()["substrate"] = null;
-        for (var i = 0; i < board.Parts.Count; i++)
-            if (board.Parts[i].CoolUnknown)
-                document["parts"]![i]!.AsObject().Remove("cool");
         return document;
     }
 

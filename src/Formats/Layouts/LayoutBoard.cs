@@ -83,8 +83,7 @@ public static class LayoutBoard
                         DepthMm = t.p.DepthMm is > 0 ? t.p.DepthMm.Value : UnknownSizeMm,
                         HeightMm = t.p.HeightMm ?? 0,
                         HeightUnknown = t.p.HeightMm is null && t.Kind != PartKind.Empty,
-                        Cool = PartKinds.UsualCooling(t.Kind) ?? Cooling.No,
-                        CoolUnknown = PartKinds.UsualCooling(t.Kind) is null,
+                        StatedCool = PartKinds.UsualCooling(t.Kind),
                     }),
             ],
         };

@@ -134,7 +134,7 @@ public static class LayoutQuestions
             first.Id == dieId ? PartKind.Die : first.Kind,
             guess,
             parts.Exists(p => p.HeightMm is null) && kind is { } k and not PartKind.Unknown
-                ? PartKinds.UsualHeight(k).Mm
+                ? PartKinds.UsualHeightMm(k)
                 : null,
             why,
             asks,

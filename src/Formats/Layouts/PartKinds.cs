@@ -23,20 +23,19 @@ internal static class PartKinds
             _ => null,
         };
 
-    /// <summary>What a part of a kind stands at when no file says it, ± as much as such parts differ, mm.</summary>
-    public static (double Mm, double TolMm) UsualHeight(PartKind kind) =>
+    /// <summary>What a part of a kind usually stands at, mm.</summary>
+    public static double UsualHeightMm(PartKind kind) =>
         kind switch
         {
-            PartKind.Die => (0.8, 0.3),
-            PartKind.Lid => (2.5, 1),
-            PartKind.Memory => (1.1, 0.2),
-            PartKind.PowerStage => (1.0, 0.3),
-            PartKind.BridgeChip or PartKind.Controller => (1.0, 0.4),
-            PartKind.Inductor => (4, 2),
-            PartKind.Capacitor => (2, 2),
-            PartKind.Connector => (5, 5),
-            PartKind.Cover => (3, 2),
-            PartKind.Empty => (0, 0),
-            _ => (1, 1),
+            PartKind.Die => 0.8,
+            PartKind.Lid => 2.5,
+            PartKind.Memory => 1.1,
+            PartKind.PowerStage or PartKind.BridgeChip or PartKind.Controller => 1.0,
+            PartKind.Inductor => 4,
+            PartKind.Capacitor => 2,
+            PartKind.Connector => 5,
+            PartKind.Cover => 3,
+            PartKind.Empty => 0,
+            _ => 1,
         };
 }

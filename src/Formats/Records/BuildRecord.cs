@@ -30,8 +30,8 @@ public sealed record RecordNote(string By, string At, string Text);
 public sealed record RecordCorrection(string By, string At, string What, string Why);
 
 /// <param name="Read">Reads the picture's file; null when it is gone.</param>
-/// <param name="Source">Where it comes from, in words; null where nobody said.</param>
-public sealed record RecordPhoto(Func<byte[]?> Read, string At, string? Source = null);
+/// <param name="Source">Where it comes from; null where nobody said.</param>
+public sealed record RecordPhoto(Func<byte[]?> Read, string At, FigureSource? Source = null);
 
 public sealed record RecordJob(
     long Id,
@@ -244,8 +244,8 @@ public static partial class BuildRecord
             return;
         static string Mm(double v) => v.ToString("0.00", CultureInfo.InvariantCulture);
         s.Append(
-            "<h2>Contacts</h2><p>As calculated: film or pad when pressed, its load, and the gap from the board to the block's edge "
-                + "beside it. Beside them what was seen.</p><table><tr><th>Contact<th class=n>Film or pad, mm"
+            "<h2>Contacts</h2><p>As calculated: film or pad when pressed, its load, and the gap from the board to the "
+                + "block's edge beside it. Beside them what was seen.</p><table><tr><th>Contact<th class=n>Film or pad, mm"
                 + "<th class=n>Load, N<th class=n>Gap at the edge, mm<th>Seen"
         );
         foreach (var c in job.Contacts)

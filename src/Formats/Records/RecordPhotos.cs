@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Formats.Photos;
 
 namespace FaithfulBracket.Formats.Records;
@@ -36,8 +37,8 @@ internal static class RecordPhotos
             {
                 yield return $"<img alt=\"photo of {day}\" src=\"data:{picture.MediaType};base64,"
                     + $"{Convert.ToBase64String(picture.Content)}\">";
-                if (p.Source is { } source && source.StartsWith("simulated", StringComparison.Ordinal))
-                    yield return $"<p>The photo of {day}: {BuildRecord.E(source)}.</p>";
+                if (p.Source is { Kind: SourceKind.Simulated } source)
+                    yield return $"<p>The photo of {day}: {BuildRecord.E(source.InWords())}.</p>";
             }
         }
     }

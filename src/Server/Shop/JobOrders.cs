@@ -31,9 +31,9 @@ internal sealed record WorkText(
     string? Machine = null
 );
 
-/// <summary>A document that stands in for the library's of the same id.</summary>
+/// <summary>A document that is taken in place of the library's of the same id.</summary>
 /// <param name="Value">A board, block, card, socket or machine.</param>
-internal sealed record StandIn(string Id, object Value);
+internal sealed record TriedDocument(string Id, object Value);
 
 /// <summary>Puts a job's work order together from its row and the library.</summary>
 internal sealed class JobOrders(ShopMemory shop, JobStamps stamps)
@@ -43,57 +43,62 @@ internal sealed class JobOrders(ShopMemory shop, JobStamps stamps)
 
     /// <param name="recorded">What was recorded while stripping; it stands in for what the document does not say.</param>
     /// <param name="settings">Null takes the shop's.</param>
-    /// <param name="standIn">Null takes every document from the library.</param>
+    /// <param name="tried">Null takes every document from the library.</param>
     /// <exception cref="NotHereException">A document of the job is not in the library.</exception>
-    public WorkOrder Of(JobRow row, Assembly? recorded = null, ShopSettings? settings = null, StandIn? standIn = null)
+    public WorkOrder Of(
+        JobRow row,
+        Assembly? recorded = null,
+        ShopSettings? settings = null,
+        TriedDocument? tried = null
+    )
     {
         var work = Work(row);
         List<Pair> pairs =
         [
             .. (work?.Pairs ?? (row.BlockId is { } only ? [new(Pair.FirstKey, only)] : [])).Select(p => new Pair(
                 p.Key,
-                Find(shop.Blocks, "block", p.BlockId, standIn),
+                Find(shop.Blocks, "block", p.BlockId, tried),
                 p.On
             )),
         ];
         var order = row.CardId is { } cardId
-            ? WorkOrder.Of(Find(shop.Cards, "card", cardId, standIn), pairs)
+            ? WorkOrder.Of(Find(shop.Cards, "card", cardId, tried), pairs)
             : new()
             {
                 Pieces =
                 [
                     .. (work?.Pieces ?? [new("A", row.BoardId!)]).Select(p => new Workpiece(
                         p.Key,
-                        Find(shop.Boards, "board", p.BoardId, standIn)
+                        Find(shop.Boards, "board", p.BoardId, tried)
                     )),
                 ],
                 Pairs = pairs,
             };
         if (work?.Machine is { } machine)
-            order = order with { Machine = Find(shop.Machines, "machine", machine, standIn) };
+            order = order with { Machine = Find(shop.Machines, "machine", machine, tried) };
         order = CarrierOrder.Compose(
-            SeatedOrder.Compose(Seated(order, work?.Seat, standIn).KeepingAway((settings ?? shop.Settings).LoadMargin))
+            SeatedOrder.Compose(Seated(order, work?.Seat, tried).KeepingAway((settings ?? shop.Settings).LoadMargin))
         );
         return recorded is null ? order : StripRecord.With(order, recorded);
     }
 
     /// <summary>The order with its processor in the socket; on a board that is a processor itself no mainboard is known.</summary>
-    private WorkOrder Seated(WorkOrder order, WorkSeat? seat, StandIn? standIn)
+    private WorkOrder Seated(WorkOrder order, WorkSeat? seat, TriedDocument? tried)
     {
         if (seat is null)
             return order;
         var at = order.Find(seat.On ?? order.First.Key) ?? order.First;
         var alone = at.Board.Kind == BoardKind.Processor;
-        var processor = alone ? at.Board : Find(shop.Boards, "board", seat.ProcessorId, standIn);
+        var processor = alone ? at.Board : Find(shop.Boards, "board", seat.ProcessorId, tried);
         var socketId = (alone ? null : at.Board.Socket) ?? processor.Socket;
-        var socket = Find(shop.Sockets, "socket", socketId ?? "", standIn);
+        var socket = Find(shop.Sockets, "socket", socketId ?? "", tried);
         var seated = new SeatedProcessor(socket, processor, alone ? null : at.Board, seat.Bare, seat.TurnDeg);
         return order with { Pieces = [.. order.Pieces.Select(p => p.Key == at.Key ? p with { Seated = seated } : p)] };
     }
 
-    private static T Find<T>(IReadOnlyDictionary<string, T> library, string kind, string id, StandIn? standIn)
+    private static T Find<T>(IReadOnlyDictionary<string, T> library, string kind, string id, TriedDocument? tried)
         where T : class =>
-        standIn is { Value: T value } && standIn.Id == id
+        tried is { Value: T value } && tried.Id == id
             ? value
             : library.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no {kind} \"{id}\".");
 

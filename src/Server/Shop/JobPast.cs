@@ -25,10 +25,11 @@ internal static class JobPast
             leaks
                 .Where(t => t.Verdict != "pass")
                 .Select(t =>
-                    FormattableString.Invariant(
-                        $"Leaked{(t.LeakMlMin is { } ml ? $" {ml:0.00} mL/min" : "")}{(t.Place is { } at ? $" at {at}" : "")} on {times.Day(t.At)}."
-                    )
-                )
+                {
+                    var much = t.LeakMlMin is { } ml ? FormattableString.Invariant($" {ml:0.00} mL/min") : "";
+                    var where = t.Place is { } at ? $" at {at}" : "";
+                    return $"Leaked{much}{where} on {times.Day(t.At)}.";
+                })
         );
         wrong.AddRange(
             v.History.Where(h => h is { Kind: StepEvent.Done, OverrideReason: not null })

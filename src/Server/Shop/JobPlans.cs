@@ -142,11 +142,11 @@ internal sealed class JobPlans(
     }
 
     /// <summary>The plan of an open job as it would come out with another document in the library.</summary>
-    public JobPlan With(long id, StandIn document, CancellationToken cancel)
+    public JobPlan With(long id, TriedDocument document, CancellationToken cancel)
     {
         var row = jobs.Get(id);
         var set = JobSheetSet.Of(sheets.All(id));
-        return Plan(row, set, orders.Of(row, set.Assembly, standIn: document), shop.Settings, cancel);
+        return Plan(row, set, orders.Of(row, set.Assembly, tried: document), shop.Settings, cancel);
     }
 
     private PlannedJob Reckon(JobRow row, string stamp, JobSheetSet set, CancellationToken cancel)

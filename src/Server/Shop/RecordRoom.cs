@@ -27,7 +27,7 @@ internal sealed class RecordRoom(
             v.Plan,
             Signatures(v),
             [.. v.Notes.Select(n => new RecordNote(n.ByInitials, n.At, n.Text))],
-            [.. papers.Photos(v.Id).Select(p => new RecordPhoto(() => papers.Read(p), p.At, p.Source?.InWords()))]
+            [.. papers.Photos(v.Id).Select(p => new RecordPhoto(() => papers.Read(p), p.At, p.Source))]
         )
         {
             Figures = shop.Figures,
@@ -88,7 +88,9 @@ internal sealed class RecordRoom(
         var hold = t.DurationS is { } s ? FormattableString.Invariant($" over {s / 60:0} min of {how}") : $" by {how}";
         var limit = t.LimitMlMin is { } most ? $", limit {Two(most)}" : "";
         var at = t.Place is { } place ? $", at {place}" : "";
-        return $"{t.ByInitials} {times.Moment(t.At)}: {(tight ? "tight" : "leaked")}{figure}{hold}{limit}{at}. {Capital(t.Source?.InWords() ?? "not said where it comes from")}.";
+        var from = t.Source?.InWords() ?? "not said where it comes from";
+        return $"{t.ByInitials} {times.Moment(t.At)}: {(tight ? "tight" : "leaked")}{figure}{hold}{limit}{at}. "
+            + $"{Capital(from)}.";
     }
 
     private static string Capital(string text) => char.ToUpperInvariant(text[0]) + text[1..];

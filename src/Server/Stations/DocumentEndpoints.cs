@@ -34,23 +34,10 @@ internal static class DocumentEndpoints
     /// <summary>What planning jobs anew may take in one call.</summary>
     private static readonly TimeSpan Budget = TimeSpan.FromSeconds(8);
 
-    private delegate LibraryDocument Reading(ReadOnlyMemory<byte> utf8);
-
-    private sealed record Kind(string Name, string Path, string Format, Reading Read, Type Shape);
-
-    private static readonly Kind[] Kinds =
-    [
-        new("board", "boards", BoardReader.Format, LibraryDocuments.Board, typeof(Board)),
-        new("block", "blocks", BlockReader.Format, LibraryDocuments.Block, typeof(Block)),
-        new("card", "cards", CardReader.Format, LibraryDocuments.Card, typeof(Card)),
-        new("socket", "sockets", SocketReader.Format, LibraryDocuments.Socket, typeof(Socket)),
-        new("machine", "machines", MachineReader.Format, LibraryDocuments.Machine, typeof(Machine)),
-    ];
-
     public static void Map(IEndpointRouteBuilder app)
     {
         var queue = app.ServiceProvider.GetRequiredService<HeavyWork>();
-        foreach (var kind in Kinds)
+        foreach (var kind in LibraryKinds.All)
         {
             var library = app.ServiceProvider.GetRequiredKeyedService<Library>(kind.Name);
             var one = app.MapGroup($"/api/{kind.Path}/{{id}}").WithTags("library");
@@ -103,7 +90,7 @@ internal static class DocumentEndpoints
         HttpRequest request,
         ShopMemory shop,
         Library library,
-        Kind kind
+        LibraryKind kind
     )
     {
         var expected = Versions.Expected(request);
@@ -120,7 +107,7 @@ internal static class DocumentEndpoints
     private static NoContent Delete(
         string id,
         Library library,
-        Kind kind,
+        LibraryKind kind,
         DocumentUse use,
         Store.Jobs jobs,
         JobOrders orders
@@ -137,7 +124,7 @@ internal static class DocumentEndpoints
 
     /// <summary>Jobs that rest on a document; of sockets those whose order has it.</summary>
     private static IEnumerable<UsingJob> Resting(
-        Kind kind,
+        LibraryKind kind,
         string id,
         DocumentUse use,
         Store.Jobs jobs,
@@ -172,10 +159,11 @@ internal static class DocumentEndpoints
     )
     {
         ReadOnlyMemory<byte> bytes = await Bodies.BytesAsync(request, JsonInput.MostBytes);
-        var kind = KindOf(bytes);
+        using var json = JsonInput.Parse(bytes);
+        var kind = LibraryKinds.Of(json.RootElement);
         var document = kind.Read(bytes);
         var parsed = document.Parsed!;
-        var standIn = new StandIn(document.Id, parsed is Block block ? shop.AsUsed(block) : parsed);
+        var tried = new TriedDocument(document.Id, parsed is Block block ? shop.AsUsed(block) : parsed);
         return TypedResults.Ok(
             await Task.Run(
                 () =>
@@ -186,10 +174,7 @@ internal static class DocumentEndpoints
                         .Select(j => new DocumentConsequence(
                             j.Id,
                             j.Title,
-                            Consequences.Of(
-                                () => plans.Today(j.Id, cancel).Plan,
-                                () => plans.With(j.Id, standIn, cancel)
-                            )
+                            Consequences.Of(() => plans.Today(j.Id, cancel).Plan, () => plans.With(j.Id, tried, cancel))
                         ))
                         .ToList();
                     return new DocumentConsequences(
@@ -200,23 +185,5 @@ internal static class DocumentEndpoints
                 cancel
             )
         );
-    }
-
-    /// <summary>Which kind of document a text says it is.</summary>
-    /// <exception cref="InputException">None that the library keeps.</exception>
-    private static Kind KindOf(ReadOnlyMemory<byte> utf8)
-    {
-        using var json = JsonInput.Parse(utf8);
-        var format =
-            json.RootElement.ValueKind == JsonValueKind.Object
-            && json.RootElement.TryGetProperty("format", out var f)
-            && f.ValueKind == JsonValueKind.String
-                ? f.GetString()
-                : null;
-        return Array.Find(Kinds, k => k.Format == format)
-            ?? throw new InputException(
-                "/format",
-                $"Expected {string.Join(", ", Kinds.Select(k => $"\"{k.Format}\""))}, found {(format is null ? "nothing" : $"\"{format}\"")}."
-            );
     }
 }

@@ -50,9 +50,9 @@ internal static class InstrumentEndpoints
     }
 
     /// <exception cref="InputException">A shop of one's own: nothing is measured by a stand-in there.</exception>
-    private static void OnlyInPractice(Practice practice, string instrument)
+    private static void OnlyInPractice(FigureSources sources, string instrument)
     {
-        if (!practice.Allowed)
+        if (!sources.Practice)
             throw new InputException(
                 "",
                 $"No {instrument} is connected. This stand-in is for practice in the demo shop; type what yours reads."
@@ -62,10 +62,10 @@ internal static class InstrumentEndpoints
     private static async Task<Ok<CaliperReading>> PressAsync(
         HttpRequest request,
         SimulatedCaliper caliper,
-        Practice practice
+        FigureSources sources
     )
     {
-        OnlyInPractice(practice, "caliper");
+        OnlyInPractice(sources, "caliper");
         var press = await Bodies.ReadAsync(request, o => new CaliperPress(o.Number("widthMm", 0, 300)));
         return TypedResults.Ok(caliper.Press(press.WidthMm));
     }
@@ -73,11 +73,11 @@ internal static class InstrumentEndpoints
     private static async Task<NoContent> TurnAsync(
         HttpRequest request,
         SimulatedTorqueDriver driver,
-        Practice practice,
+        FigureSources sources,
         CancellationToken cancel
     )
     {
-        OnlyInPractice(practice, "torque driver");
+        OnlyInPractice(sources, "torque driver");
         var turn = await Bodies.ReadAsync(
             request,
             o =>

@@ -43,45 +43,31 @@ internal static class IntakeEndpoints
 {
     private const long MostBatchBytes = 1L << 30;
 
-    private delegate LibraryDocument Reading(ReadOnlyMemory<byte> utf8);
-
     public static void Map(IEndpointRouteBuilder app)
     {
         var api = app.MapGroup("/api").WithTags("library");
-        foreach (
-            var (kind, path, read) in (ReadOnlySpan<(string, string, Reading)>)
-                [
-                    ("board", "boards", LibraryDocuments.Board),
-                    ("block", "blocks", LibraryDocuments.Block),
-                    ("card", "cards", LibraryDocuments.Card),
-                    ("socket", "sockets", LibraryDocuments.Socket),
-                    ("machine", "machines", LibraryDocuments.Machine),
-                ]
-        )
+        foreach (var kind in LibraryKinds.All)
         {
             api.MapPost(
-                    $"/{path}",
+                    $"/{kind.Path}",
                     (HttpRequest r, IServiceProvider s, bool? replace) =>
                         KeepAsync(
                             r,
-                            s.GetRequiredKeyedService<Library>(kind),
+                            s.GetRequiredKeyedService<Library>(kind.Name),
                             s.GetRequiredService<ShopMemory>(),
                             kind,
-                            path,
-                            read,
                             replace ?? false
                         )
                 )
                 .Accepts<JsonElement>("application/json");
             api.MapPost(
-                    $"/{path}/batch",
+                    $"/{kind.Path}/batch",
                     (HttpRequest r, IServiceProvider s, bool? replace) =>
                         BatchAsync(
                             r,
-                            s.GetRequiredKeyedService<Library>(kind),
+                            s.GetRequiredKeyedService<Library>(kind.Name),
                             s.GetRequiredService<ShopMemory>(),
                             kind,
-                            read,
                             replace ?? false
                         )
                 )
@@ -95,15 +81,13 @@ internal static class IntakeEndpoints
         HttpRequest request,
         Library library,
         ShopMemory shop,
-        string kind,
-        string path,
-        Reading read,
+        LibraryKind kind,
         bool replace
     )
     {
-        var document = read(await Bodies.BytesAsync(request, JsonInput.MostBytes));
-        shop.Offer(kind, [(document.Digest, document.Parsed!)]);
-        var address = $"/api/{path}/{Uri.EscapeDataString(document.Id)}";
+        var document = kind.Read(await Bodies.BytesAsync(request, JsonInput.MostBytes));
+        shop.Offer(kind.Name, [(document.Digest, document.Parsed!)]);
+        var address = $"/api/{kind.Path}/{Uri.EscapeDataString(document.Id)}";
         if (library.Keep([document], replace).Added == 1)
             return Results.Created(address, new { document.Id, address });
         request.HttpContext.Response.Headers.Location = address;
@@ -117,8 +101,7 @@ internal static class IntakeEndpoints
         HttpRequest request,
         Library library,
         ShopMemory shop,
-        string kind,
-        Reading read,
+        LibraryKind kind,
         bool replace
     )
     {
@@ -134,7 +117,7 @@ internal static class IntakeEndpoints
                 continue;
             try
             {
-                var document = read(text);
+                var document = kind.Read(text);
                 parsed.Add((document.Digest, document.Parsed!));
                 aside.Add(document);
             }
@@ -153,7 +136,7 @@ internal static class IntakeEndpoints
         }
         if (faults.Count > 0)
             throw new InputException(faults);
-        shop.Offer(kind, parsed);
+        shop.Offer(kind.Name, parsed);
         return TypedResults.Ok(library.Keep(aside.ReadBack(), replace));
     }
 
@@ -171,12 +154,7 @@ internal static class IntakeEndpoints
         try
         {
             using var json = JsonInput.Parse(bytes);
-            var format =
-                json.RootElement.ValueKind == JsonValueKind.Object
-                && json.RootElement.TryGetProperty("format", out var f)
-                && f.ValueKind == JsonValueKind.String
-                    ? f.GetString()
-                    : null;
+            var format = LibraryKinds.FormatOf(json.RootElement);
             var digest = CanonicalJson.Digest(json.RootElement);
             Checked Found(
                 string kind,
@@ -211,16 +189,7 @@ internal static class IntakeEndpoints
                     var machine = MachineReader.Read(bytes);
                     return TypedResults.Ok(Found("machine", machines, machine.Id, null, null, null, null, machine));
                 default:
-                    var found = format is null ? "nothing" : $"\"{format}\"";
-                    return TypedResults.Ok(
-                        Checked.Broken([
-                            new(
-                                "/format",
-                                $"Expected \"{BoardReader.Format}\", \"{BlockReader.Format}\", \"{CardReader.Format}\", "
-                                    + $"\"{SocketReader.Format}\" or \"{MachineReader.Format}\", found {found}."
-                            ),
-                        ])
-                    );
+                    return TypedResults.Ok(Checked.Broken([LibraryKinds.NoFormat(json.RootElement)]));
             }
         }
         catch (MalformedJsonException e)

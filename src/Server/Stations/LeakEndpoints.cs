@@ -78,8 +78,8 @@ internal static class LeakEndpoints
         job.MapGet("/leak-run", RunAsync).Produces<LeakSoFar>(200, "text/event-stream");
         job.MapGet(
             "/leak-tests",
-            (long id, LeakTests tests, Practice practice) =>
-                TypedResults.Ok(new JobLeaks(UsualMl, LeakTest.DefaultLimitMlPerMin, !practice.Allowed, tests.All(id)))
+            (long id, LeakTests tests, FigureSources sources) =>
+                TypedResults.Ok(new JobLeaks(UsualMl, LeakTest.DefaultLimitMlPerMin, !sources.Practice, tests.All(id)))
         );
         job.MapPost("/leak-tests", WriteAsync).Accepts<LeakWritten>("application/json");
     }
@@ -153,14 +153,14 @@ internal static class LeakEndpoints
         long id,
         HttpRequest request,
         Store.Jobs jobs,
-        Practice practice,
+        FigureSources sources,
         LeakTests tests
     )
     {
         jobs.Get(id);
         var written = await Bodies.ReadAsync(request, Read);
         JobEndpoints.CheckInitials(written.By);
-        if (practice.Faults(written.Source).ToList() is { Count: > 0 } faults)
+        if (sources.Faults(written.Source).ToList() is { Count: > 0 } faults)
             throw new InputException(faults);
         var result = Told(written);
         var leaks =

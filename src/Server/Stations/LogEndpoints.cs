@@ -69,7 +69,7 @@ internal static class LogEndpoints
         string? file,
         string? source,
         HttpRequest request,
-        Practice practice,
+        FigureSources sources,
         JobLogs kept,
         JobLogViews views,
         JobPlans plans,
@@ -87,7 +87,7 @@ internal static class LogEndpoints
         if (kept.All(id).Count >= MostLogs)
             throw new InputException("", $"A job keeps at most {MostLogs} logs: strike one first.");
         var bytes = await Bodies.BytesAsync(request, MostBytes);
-        var from = practice.Source(
+        var from = sources.Source(
             source,
             new(
                 SourceKind.File,

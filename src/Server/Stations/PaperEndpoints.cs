@@ -82,7 +82,7 @@ internal static class PaperEndpoints
         Store.Jobs jobs,
         JobOrders orders,
         JobPapers papers,
-        Practice practice,
+        FigureSources sources,
         TimeProvider time,
         HttpRequest request
     )
@@ -90,7 +90,7 @@ internal static class PaperEndpoints
         var job = jobs.Get(id);
         var order = orders.Of(job);
         var faults = ReadingRules.Check(body.ToReading()).ToList();
-        faults.AddRange(practice.Faults(body.Source));
+        faults.AddRange(sources.Faults(body.Source));
         faults.AddRange(body.Conditions?.Faults() ?? []);
         if (Signer.WhyNot(body.By) is { } who)
             faults.Add(new("/by", who));

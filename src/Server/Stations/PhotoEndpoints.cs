@@ -57,7 +57,7 @@ internal static class PhotoEndpoints
         string? face,
         string? source,
         HttpRequest request,
-        Practice practice,
+        FigureSources sources,
         Jobs jobs,
         JobPapers papers,
         TimeProvider time
@@ -69,7 +69,7 @@ internal static class PhotoEndpoints
             throw new InputException("?face", $"Expected front or back, found \"{face}\".");
         if (xMm is { } x && !(Math.Abs(x) <= 5000) || yMm is { } y && !(Math.Abs(y) <= 5000))
             throw new InputException("?xMm", "Expected millimetres on the board.");
-        var from = practice.Source(source, FigureSource.ByHand);
+        var from = sources.Source(source, FigureSource.ByHand);
         var photo = await TakeAsync(request);
         var added = papers.AddPhoto(
             id,

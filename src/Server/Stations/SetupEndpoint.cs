@@ -14,7 +14,7 @@ internal static class SetupEndpoint
     public static void Map(IEndpointRouteBuilder app) =>
         app.MapGet(
                 "/api/setup",
-                (Practice practice, Signers signers, ShopMemory shop) =>
+                (FigureSources sources, Signers signers, ShopMemory shop) =>
                 {
                     (string Name, bool Done)[] all =
                     [
@@ -24,7 +24,7 @@ internal static class SetupEndpoint
                     ];
                     return TypedResults.Ok(
                         new SetupState(
-                            practice.Allowed,
+                            sources.Practice,
                             [.. all.Where(x => x.Done).Select(x => x.Name)],
                             [.. all.Where(x => !x.Done).Select(x => x.Name)]
                         )

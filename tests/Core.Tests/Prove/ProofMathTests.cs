@@ -113,6 +113,30 @@ public class ProofMathTests
     }
 
     [Fact]
+    public void Two_looks_at_a_gauge_tell_a_leak_as_far_as_gauge_and_thermometer_are_good_for()
+    {
+        LeakResult Of(double end, double minutes, double? endC = 21, bool vacuum = false) =>
+            LeakByTwo.Of(250, 101.325, vacuum ? -60 : 40, end, minutes, endC is null ? null : 21, endC, 0.1, vacuum);
+        // 8 kPa of 250 mL in 20 minutes: 250·8/101.325/20 = 0.987 mL a minute
+        Assert.Equal(0.987, Of(32, 20).LeakMlPerMin, 0.001);
+        Assert.Equal(LeakVerdict.Fail, Of(32, 20).Verdict);
+        // by hand, 95 %: √2·√(0.2² + (141.3·0.3/294.15)²) kPa, twice 1.96·250/(20·101.325)
+        var sigma = Math.Sqrt(2 * (0.04 + Math.Pow(141.325 * 0.3 / 294.15, 2)));
+        Assert.Equal(1.96 * 250 / (20 * 101.325) * sigma, Of(32, 20).HighMlPerMin - 0.987, 0.002);
+        // air that warms by 5 K at the same amount stands 141.325·5/294.15 kPa higher and lost nothing
+        Assert.Equal(0, Of(40 + 141.325 * 5 / 294.15, 60, 26).LeakMlPerMin, 0.001);
+        // what nobody read the temperature of is known less well
+        Assert.True(Of(39.9, 30, null).HighMlPerMin > Of(39.9, 30).HighMlPerMin + 0.05);
+        // into a vacuum air comes in: it rises
+        Assert.Equal(0.987, Of(-52, 20, vacuum: true).LeakMlPerMin, 0.001);
+        // ten minutes do not tell; as long as is asked for, they do
+        var early = Of(39.9, 10);
+        Assert.Equal(LeakVerdict.Wait, early.Verdict);
+        var minutes = 10 + early.MoreS / 60 + 0.1;
+        Assert.Equal(LeakVerdict.Pass, Of(40 - 0.1 * minutes / 10, minutes).Verdict);
+    }
+
+    [Fact]
     public void A_leak_without_noise_is_told_to_the_last_digit_also_while_the_loop_warms()
     {
         var r = LeakTest.Of(500, 101.3, Hold(0.8, 500, 0, 1, driftC: 1.5));

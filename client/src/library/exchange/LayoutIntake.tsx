@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react'
-import { answer, type Schemas } from '../../api/client'
+import { fetched, type Schemas } from '../../api/client'
 import { Mat } from '../../mat/Mat'
 import { Button } from '../../ui/Button'
 import { Columns } from './Columns'
@@ -43,14 +43,7 @@ export function LayoutIntake({
       Object.entries({ units: values.units, digits: values.digits }).filter(([, v]) => v),
     )
     try {
-      const response = await fetch(`/api/library/layout?${query}`, { method: 'POST', body: form })
-      const made = await answer(
-        Promise.resolve({
-          data: response.ok ? ((await response.json()) as Draft) : undefined,
-          error: response.ok ? undefined : await response.json(),
-          response,
-        }),
-      )
+      const made = await fetched<Draft>(`/api/library/layout?${query}`, { method: 'POST', body: form })
       if (!newest()) return
       setDraft(made)
       setFaults([])

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import type { Schemas } from '../../api/client'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
+import { Toggle } from '../../ui/Toggle'
 
 const methods = [
   ['air', 'air pressure'],
@@ -85,15 +86,9 @@ export function LeakByHand({
           </p>
           <div className="mb-2 flex gap-1.5" role="group" aria-label="Method">
             {methods.map(([m, name]) => (
-              <button
-                key={m}
-                type="button"
-                aria-pressed={method === m}
-                onClick={() => setMethod(m)}
-                className={`min-h-10 rounded-[3px] border px-3 ${method === m ? 'border-copper bg-copper-wash font-semibold' : 'border-rule bg-raised'}`}
-              >
+              <Toggle key={m} on={method === m} onClick={() => setMethod(m)}>
                 {name}
-              </button>
+              </Toggle>
             ))}
           </div>
           <div className="grid grid-cols-2 gap-2">
@@ -105,15 +100,9 @@ export function LeakByHand({
           </div>
           <div className="mt-2.5 flex flex-wrap items-center gap-1.5" role="group" aria-label="What you saw">
             {(['tight', 'leaks'] as const).map((x) => (
-              <button
-                key={x}
-                type="button"
-                aria-pressed={seen === x}
-                onClick={() => setSeen(seen === x ? undefined : x)}
-                className={`min-h-10 rounded-[3px] border px-3 ${seen === x ? 'border-copper bg-copper-wash font-semibold' : 'border-rule bg-raised'}`}
-              >
+              <Toggle key={x} on={seen === x} onClick={() => setSeen(seen === x ? undefined : x)}>
                 {x}
-              </button>
+              </Toggle>
             ))}
             {method !== 'water' && !seen && <span className="text-[14.5px] text-soft">or what the figures say</span>}
           </div>

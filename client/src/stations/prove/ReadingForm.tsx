@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { Schemas } from '../../api/client'
 import { Button } from '../../ui/Button'
+import { Toggle } from '../../ui/Toggle'
 import type { RoomProps } from '../room'
 
 const fields = [
@@ -94,15 +95,9 @@ export function ReadingForm({ s, board, first }: { s: RoomProps['s']; board: str
     <form onSubmit={submit} className="mt-2" aria-label="New reading">
       <div className="mb-1.5 flex gap-1.5" role="group" aria-label="Phase">
         {(['before', 'after'] as const).map((x) => (
-          <button
-            key={x}
-            type="button"
-            aria-pressed={phase === x}
-            onClick={() => setPhase(x)}
-            className={`rounded-[3px] border px-3 py-1 ${phase === x ? 'border-copper bg-copper-wash font-semibold' : 'border-rule bg-raised'}`}
-          >
+          <Toggle key={x} on={phase === x} onClick={() => setPhase(x)}>
             {x}
-          </button>
+          </Toggle>
         ))}
       </div>
       <div className="grid grid-cols-4 gap-1.5">

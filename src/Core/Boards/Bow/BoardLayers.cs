@@ -3,7 +3,8 @@ using FaithfulBracket.Core.Geometry;
 namespace FaithfulBracket.Core.Boards.Bow;
 
 /// <summary>
-/// What lies flat on a board and bends with it: packages, a socket's frame, the plate behind the socket. One answer for how it bows and for where a block comes to rest on it.
+/// What lies flat on a board and bends with it: packages, a socket's frame, the plate behind the socket. One answer
+/// for how it bows and for where a block comes to rest on it.
 /// </summary>
 public static class BoardLayers
 {

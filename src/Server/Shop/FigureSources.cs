@@ -5,10 +5,11 @@ using FaithfulBracket.Formats.Json;
 
 namespace FaithfulBracket.Server.Shop;
 
-/// <summary>Whether figures of a stand-in may be kept: in the made-up shop, never in a shop of one's own.</summary>
-internal sealed class Practice(IConfiguration asked, TimeProvider time, LocalTimes times)
+/// <summary>Which sources of figures this shop takes: those of a stand-in in the demo shop only.</summary>
+internal sealed class FigureSources(IConfiguration asked, TimeProvider time, LocalTimes times)
 {
-    public bool Allowed { get; } = asked["demo"] is { Length: > 0 };
+    /// <summary>Whether figures of a stand-in are kept: in the demo shop, never in a shop of one's own.</summary>
+    public bool Practice { get; } = asked["demo"] is { Length: > 0 };
 
     /// <summary>A source that is named in an address.</summary>
     /// <exception cref="InputException">No such kind, or figures of a stand-in where none are kept.</exception>
@@ -23,6 +24,6 @@ internal sealed class Practice(IConfiguration asked, TimeProvider time, LocalTim
 
     /// <summary>Every rule that a source breaks, by field.</summary>
     public IEnumerable<InputFault> Faults(FigureSource? source) =>
-        source?.Faults(Allowed, DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(time.GetUtcNow(), times.Zone).DateTime))
+        source?.Faults(Practice, DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(time.GetUtcNow(), times.Zone).DateTime))
         ?? [];
 }
