@@ -67,6 +67,19 @@ public sealed class SourceTests(DemoServer demo) : IClassFixture<DemoServer>
         );
     }
 
+    [Theory]
+    [InlineData(""","source":{}""", "/source")]
+    [InlineData(""","source":{"kind":"guessed"}""", "/source/kind")]
+    [InlineData(""","source":{"kind":"file","path":"x"}""", "/source/path")]
+    [InlineData(""","conditions":{"clock":2500}""", "/conditions/clock")]
+    [InlineData(""","conditions":{"clockMHz":"fast"}""", "/conditions/clockMHz")]
+    public async Task What_is_said_of_a_reading_is_taken_or_refused_with_its_place(string more, string place)
+    {
+        var answer = await ReadAsync(1, "after", more);
+        Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
+        Assert.Contains($"\"{place}", await answer.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+    }
+
     [Fact]
     public async Task Runs_under_unlike_conditions_are_not_compared_and_the_condition_is_named()
     {

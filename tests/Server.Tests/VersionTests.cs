@@ -81,6 +81,10 @@ public sealed class VersionTests(DemoServer demo) : IClassFixture<DemoServer>
             );
         await ArchiveAsync(true);
         Assert.False(await ListedAsync());
+        // what says nothing brings nothing back
+        var nothing = await _server.SendAsync(HttpMethod.Put, $"/api/{path}/{id}/archived", "{}");
+        Assert.Equal(HttpStatusCode.BadRequest, nothing.StatusCode);
+        Assert.False(await ListedAsync());
         Assert.Equal(HttpStatusCode.OK, (await _server.Http.GetAsync($"/api/{path}/{id}")).StatusCode);
         await ArchiveAsync(false);
         Assert.True(await ListedAsync());

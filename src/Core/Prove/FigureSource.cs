@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Text.Json.Serialization;
 
 namespace FaithfulBracket.Core.Prove;
 
@@ -18,8 +19,9 @@ public enum SourceKind
 /// <param name="CheckedOn">The day the instrument was last checked, ISO 8601.</param>
 /// <param name="File">Name of the file it came out of.</param>
 /// <param name="Digest">SHA-256 of that file, hexadecimal.</param>
+[JsonUnmappedMemberHandling(JsonUnmappedMemberHandling.Disallow)]
 public sealed record FigureSource(
-    SourceKind Kind,
+    [property: JsonRequired] SourceKind Kind,
     string? Instrument = null,
     string? CheckedOn = null,
     string? File = null,

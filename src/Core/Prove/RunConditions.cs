@@ -1,3 +1,5 @@
+using System.Text.Json.Serialization;
+
 namespace FaithfulBracket.Core.Prove;
 
 /// <summary>Under what a run was read, as far as somebody said.</summary>
@@ -6,6 +8,7 @@ namespace FaithfulBracket.Core.Prove;
 /// <param name="PumpPercent">Pump setting, 0 to 100.</param>
 /// <param name="Load">The program that loads it.</param>
 /// <param name="Beside">What ran beside it.</param>
+[JsonUnmappedMemberHandling(JsonUnmappedMemberHandling.Disallow)]
 public sealed record RunConditions(
     double? ClockMHz = null,
     double? MemoryClockMHz = null,

@@ -48,8 +48,16 @@ public static class LayoutQuestions
         StageMm = (3, 8);
 
     /// <summary>The layout with what was answered.</summary>
+    /// <exception cref="Core.InputException">An answer names a part that is not there.</exception>
     public static LayoutResult With(LayoutResult layout, IReadOnlyList<PartAnswer> answers)
     {
+        var there = layout.Parts.Select(p => p.Id).ToHashSet();
+        for (var i = 0; i < answers.Count; i++)
+            if (answers[i].Parts.FirstOrDefault(p => !there.Contains(p)) is { } lost)
+                throw new Core.InputException(
+                    $"/answers/{i}/parts",
+                    $"\"{lost}\" is not among the parts of these files."
+                );
         var said = new Dictionary<string, PartAnswer>();
         foreach (var answer in answers)
         foreach (var id in answer.Parts)

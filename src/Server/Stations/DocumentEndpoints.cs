@@ -1,5 +1,6 @@
 using System.Diagnostics;
 using System.Text.Json;
+using System.Text.Json.Serialization;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
@@ -14,7 +15,7 @@ using Microsoft.Extensions.DependencyInjection;
 
 namespace FaithfulBracket.Server.Stations;
 
-internal sealed record ArchivedState(bool Archived);
+internal sealed record ArchivedState([property: JsonRequired] bool Archived);
 
 /// <param name="Version">The version that is in use now.</param>
 internal sealed record KeptVersion(string Id, long Version);

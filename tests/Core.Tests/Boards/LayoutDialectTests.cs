@@ -162,6 +162,13 @@ public class LayoutDialectTests
         Assert.Equal(10, list.Count(u => u.What == AskedOf.Height));
         Assert.Equal("memory", list.Single(u => u is { Part: "U3", What: AskedOf.Kind }).Guess);
 
+        Assert.Equal(
+            "/answers/0/parts",
+            Assert
+                .Throws<InputException>(() => LayoutQuestions.With(read, [new(["U77"], PartKind.Memory, 1.1)]))
+                .Faults[0]
+                .Field
+        );
         // what is answered is asked no more, and memory has to be cooled
         var answered = LayoutQuestions.With(read, [new(["U2", "U3", "U4", "U5"], PartKind.Memory, 1.1)]);
         Assert.DoesNotContain(LayoutQuestions.Of(answered, "U1"), q => q.Parts.Contains("U2"));
