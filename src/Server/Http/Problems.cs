@@ -71,8 +71,8 @@ internal sealed class Problems(ILogger<Problems> log, ShopDatabase shop) : IExce
             BadHttpRequestException { InnerException: JsonException j } => Problem(
                 400,
                 "The input can not be read",
-                Sentence(j),
-                [new(Pointer(j.Path), Sentence(j))]
+                JsonSentences.Of(j),
+                [new(JsonSentences.Pointer(j.Path), JsonSentences.Of(j))]
             ),
             BadHttpRequestException e => Problem(
                 e.StatusCode,
@@ -115,14 +115,4 @@ internal sealed class Problems(ILogger<Problems> log, ShopDatabase shop) : IExce
             problem.Extensions[m.Name] = m.Value;
         return problem;
     }
-
-    private static string Sentence(JsonException e) => e.Message.Split(" Path:", 2)[0].Split(" The JSON value", 2)[0];
-
-    /// <summary>$.a.b[3] as /a/b/3.</summary>
-    private static string Pointer(string? path) =>
-        (path ?? "$")
-            .TrimStart('$')
-            .Replace('.', '/')
-            .Replace("[", "/", StringComparison.Ordinal)
-            .Replace("]", "", StringComparison.Ordinal);
 }
