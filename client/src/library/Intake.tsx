@@ -55,7 +55,7 @@ export function Intake({
                   {known &&
                     !faults.length &&
                     !d.fault &&
-                    (sameContent ? ' Kept already, same content.' : ' It stands already with other content.')}
+                    (sameContent ? '. Kept already, same content.' : '. It stands already with other content.')}
                 </p>
               </div>
               {whose && !known && (

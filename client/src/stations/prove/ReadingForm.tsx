@@ -115,7 +115,7 @@ export function ReadingForm({ s, board, first }: { s: RoomProps['s']; board: str
           {said(['checkedOn', 'last checked', 'date'])}
           {words.map(said)}
         </div>
-        <div className="mt-1.5 grid grid-cols-3 gap-1.5">{conditions.map(figure)}</div>
+        <div className="mt-1.5 grid grid-cols-3 items-end gap-1.5">{conditions.map(figure)}</div>
       </details>
       {fault && (
         <p role="alert" className="mt-1 text-plum">
