@@ -1285,6 +1285,7 @@ export interface paths {
                 query?: {
                     units?: string;
                     digits?: string;
+                    sheet?: string;
                 };
                 header?: never;
                 path?: never;
@@ -3266,6 +3267,7 @@ export interface paths {
                 query?: {
                     units?: string;
                     digits?: string;
+                    sheet?: string;
                 };
                 header?: never;
                 path?: never;
@@ -9738,7 +9740,7 @@ export interface components {
             depthMm: number;
         };
         /** @enum {unknown} */
-        LengthUnit: "mm" | "inch" | "mil";
+        LengthUnit: "mm" | "inch" | "mil" | "cm" | "decimetre" | "metre" | "micron" | "foot" | "yard" | "microinch";
         LiftAdvice: {
             lift: boolean;
             /** Format: double */

@@ -1,4 +1,3 @@
-using System.Globalization;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 
@@ -6,104 +5,235 @@ namespace FaithfulBracket.Formats.Layouts;
 
 /// <summary>
 /// Drawing exchange files as text: circles are holes, the largest closed line is the outline, other closed lines are
-/// parts.
+/// parts. Blocks are read where they are inserted.
 /// </summary>
-internal static class DxfReader
+internal sealed class DxfReader
 {
-    private sealed record Entity(string Type, int Line, List<(int Code, string Value, int Line)> Fields)
-    {
-        public string Layer => Text(8) ?? "0";
+    private const int DeepestInsert = 16,
+        MostEntities = 200_000;
 
-        public string? Text(int code) => Fields.FirstOrDefault(f => f.Code == code) is { Value: { } v } ? v : null;
+    private readonly TextFile _file;
+    private readonly DxfFile _drawing;
+    private readonly LayoutDraft _draft;
+    private readonly List<(string Layer, List<Point2> Points)> _closed = [];
+    private readonly List<(Point2 A, Point2 B)> _loose = [];
+    private readonly List<(Point2 At, string Text)> _labels = [];
+    private readonly SortedDictionary<string, (int Count, int Line)> _skipped = new(StringComparer.Ordinal);
+    private int _entities;
+
+    private DxfReader(TextFile file, LayoutDraft draft) => (_file, _drawing, _draft) = (file, new(file), draft);
+
+    public static void Read(TextFile file, LayoutOptions options, LayoutDraft draft) =>
+        new DxfReader(file, draft).Run(options);
+
+    private void Run(LayoutOptions options)
+    {
+        var unit = DxfUnits.Of(_file, _drawing, options, _draft);
+        _draft.Units ??= unit;
+        Walk(_drawing.Entities, DxfFrame.Scaled(unit.ToMm()), null, 0);
+        _closed.AddRange(LoopChain.Loops(_loose).Select(l => ("0", l)));
+        _closed.RemoveAll(c => Math.Abs(Polygon.Shoelace(c.Points)) < 0.01);
+        foreach (var (what, (count, line)) in _skipped)
+            _draft.Warn(_file, line, $"{count} × {what} is not understood and left out.");
+        if (_closed.Count > 0)
+            Outline();
+        if (_draft.Outline is null && _draft.Holes.Count == 0)
+            _draft.Warn(_file, 1, "No circle and no closed line in this drawing.");
     }
 
-    public static void Read(TextFile file, LayoutOptions options, LayoutDraft draft)
+    private void Outline()
     {
-        var pairs = Pairs(file);
-        var unit = Unit(file, pairs, options, draft);
-        draft.Units ??= unit;
-        var mm = unit.ToMm();
-        var closed = new List<(Entity Entity, List<Point2> Points)>();
-        var loose = new List<(Point2 A, Point2 B)>();
-        var labels = new List<(Point2 At, string Text)>();
-        var skipped = new SortedDictionary<string, (int Count, int Line)>(StringComparer.Ordinal);
-        var entities = Entities(pairs);
-        for (var i = 0; i < entities.Count; i++)
+        var outer = _closed.MaxBy(c => Math.Abs(Polygon.Shoelace(c.Points)));
+        if (Math.Abs(Polygon.Shoelace(outer.Points)) > 1)
+            _draft.SetOutline(_file, new(outer.Points.ConvertAll(Rounded)));
+        foreach (var c in _closed.Where(c => c != outer))
+            AddPart(c.Layer, c.Points);
+        if (_closed.Count > 1)
+            _draft.Assume(
+                $"{_file.Name}: the largest closed line is the outline, the other {_closed.Count - 1} are tops of parts."
+            );
+    }
+
+    private static Point2 Rounded(Point2 p) => new(Math.Round(p.X, 6), Math.Round(p.Y, 6));
+
+    private void Walk(IEnumerable<DxfEntity> entities, DxfFrame frame, string? layer, int depth)
+    {
+        foreach (var e in entities)
         {
-            var e = entities[i];
-            double N(int code, double? otherwise = null)
-            {
-                var f = e.Fields.FirstOrDefault(x => x.Code == code);
-                if (f.Value is null)
-                    return otherwise ?? throw file.Refuse(e.Line, $"{e.Type} lacks group {code}.");
-                return
-                    double.TryParse(f.Value, NumberStyles.Float, CultureInfo.InvariantCulture, out var v)
-                    && double.IsFinite(v)
-                    ? v * mm
-                    : throw file.Refuse(
-                        f.Line,
-                        $"group {code}: expected a number, found \"{LayoutReader.Short(f.Value)}\"."
-                    );
-            }
-            switch (e.Type)
-            {
-                case "CIRCLE":
-                    draft.Holes.Add(new(Math.Round(N(10), 6), Math.Round(N(20), 6), Math.Round(2 * N(40), 6)));
-                    break;
-                case "LINE":
-                    loose.Add((new(N(10), N(20)), new(N(11), N(21))));
-                    break;
-                case "ARC":
-                    var arc = ArcPoints(new(N(10), N(20)), N(40), N(50) / mm, N(51) / mm);
-                    loose.AddRange(arc.Zip(arc.Skip(1)));
-                    break;
-                case "LWPOLYLINE" or "POLYLINE":
-                    var (points, isClosed) = Polyline(file, e, entities, ref i, mm);
-                    if (isClosed && points.Count >= 3)
-                        closed.Add((e, points));
-                    else
-                        loose.AddRange(points.Zip(points.Skip(1)));
-                    break;
-                case "TEXT":
-                    labels.Add(
-                        (new(e.Text(11) is null ? N(10) : N(11), e.Text(21) is null ? N(20) : N(21)), e.Text(1) ?? "")
-                    );
-                    break;
-                case "VERTEX" or "SEQEND" or "POINT":
-                    break;
-                default:
-                    skipped[e.Type] = (
-                        skipped.GetValueOrDefault(e.Type).Count + 1,
-                        skipped.TryGetValue(e.Type, out var s) ? s.Line : e.Line
-                    );
-                    break;
-            }
+            if (++_entities > MostEntities)
+                throw _file.Refuse(e.Line, $"more than {MostEntities} entities, inserted blocks counted.");
+            // drawn on the sheet, not on the board
+            if (e.Text(67) == "1")
+                continue;
+            One(e, frame, e.Layer == "0" ? layer ?? "0" : e.Layer, depth);
         }
-        if (Chain(loose) is { } chained)
-            closed.Add((new("LINE", 1, []), chained));
-        foreach (var (type, (count, line)) in skipped)
-            draft.Warn(file, line, $"{count} × {type} is not understood and left out.");
-        if (closed.Count > 0)
+    }
+
+    private void One(DxfEntity e, DxfFrame world, string layer, int depth)
+    {
+        var frame = e.Type is "LINE" or "SPLINE" or "ELLIPSE" ? world : world.For(e);
+        var mm = frame.Scale;
+        Point2 P(int x, int y) => new(e.Number(x), e.Number(y));
+        switch (e.Type)
         {
-            var outer = closed.MaxBy(c => Math.Abs(Polygon.Shoelace(c.Points)));
-            if (Math.Abs(Polygon.Shoelace(outer.Points)) > 1)
-                draft.Outline = new(outer.Points.ConvertAll(p => new Point2(Math.Round(p.X, 6), Math.Round(p.Y, 6))));
-            foreach (var c in closed.Where(c => c != outer))
-                AddPart(draft, c.Entity, c.Points, labels);
-            if (closed.Count > 1)
-                draft.Assume(
-                    $"{file.Name}: the largest closed line is the outline, the other {closed.Count - 1} are tops of parts."
+            case "CIRCLE" when mm is { } scale:
+                var centre = Rounded(frame.At(P(10, 20)));
+                _draft.Holes.Add(new(centre.X, centre.Y, Math.Round(2 * e.Number(40) * scale, 6)));
+                break;
+            case "CIRCLE":
+                Skip("CIRCLE in a block that is stretched", e);
+                break;
+            case "LINE":
+                _loose.Add((frame.At(P(10, 20)), frame.At(P(11, 21))));
+                break;
+            case "ARC":
+                var (from, sweep) = (e.Number(50), (e.Number(51) - e.Number(50) + 720) % 360);
+                if (sweep == 0)
+                    sweep = 360;
+                var start = P(10, 20) + new Point2(e.Number(40), 0).Turned(from * Math.PI / 180);
+                Add(layer, DrawnCurves.Arc(P(10, 20), start, sweep * Math.PI / 180, mm ?? 1), false, frame);
+                break;
+            case "ELLIPSE":
+                Add(
+                    layer,
+                    DrawnCurves.Ellipse(
+                        P(10, 20),
+                        P(11, 21),
+                        e.Number(40),
+                        e.Number(41, 0),
+                        e.Number(42, 2 * Math.PI),
+                        mm ?? 1
+                    ),
+                    false,
+                    frame
                 );
+                break;
+            case "SPLINE":
+                Add(layer, Spline(e), (e.Flags & 1) == 1, frame);
+                break;
+            case "LWPOLYLINE" or "POLYLINE":
+                var (points, closed) = Polyline(e, mm ?? 1);
+                Add(layer, points, closed, frame);
+                break;
+            case "TEXT" or "ATTRIB":
+                _labels.Add((frame.At(e.Text(11) is null ? P(10, 20) : P(11, 21)), e.Text(1) ?? ""));
+                break;
+            case "INSERT":
+                Insert(e, world, layer, depth);
+                break;
+            case "VERTEX" or "POINT" or "ATTDEF":
+                break;
+            default:
+                Skip(e.Type, e);
+                break;
         }
-        if (draft.Outline is null && draft.Holes.Count == 0)
-            draft.Warn(file, 1, "No circle and no closed line in this drawing.");
     }
 
-    private static void AddPart(LayoutDraft draft, Entity e, List<Point2> points, List<(Point2 At, string Text)> labels)
+    private void Insert(DxfEntity e, DxfFrame world, string layer, int depth)
+    {
+        var name = e.Text(2) ?? throw _file.Refuse(e.Line, "INSERT names no block (group 2).");
+        if (!_drawing.Blocks.TryGetValue(name, out var block))
+        {
+            Skip($"INSERT of block \"{LayoutReader.Short(name)}\", which the drawing does not hold,", e);
+            return;
+        }
+        if (depth >= DeepestInsert)
+            throw _file.Refuse(e.Line, $"blocks lie in each other more than {DeepestInsert} deep, or in themselves.");
+        var columns = (int)Math.Clamp(e.Number(70, 1), 1, MostEntities);
+        var rows = (int)Math.Clamp(e.Number(71, 1), 1, MostEntities);
+        if ((long)columns * rows * Math.Max(1, block.Inner.Count) > MostEntities)
+            throw _file.Refuse(e.Line, $"more than {MostEntities} entities, inserted blocks counted.");
+        var basePoint = new Point2(block.Number(10, 0), block.Number(20, 0));
+        for (var row = 0; row < rows; row++)
+        for (var column = 0; column < columns; column++)
+        {
+            var step = new Point2(column * e.Number(44, 0), row * e.Number(45, 0));
+            Walk(block.Inner, world.Insert(e, basePoint, step), layer, depth + 1);
+        }
+    }
+
+    private void Skip(string what, DxfEntity e) =>
+        _skipped[what] = _skipped.TryGetValue(what, out var s) ? (s.Count + 1, s.Line) : (1, e.Line);
+
+    /// <summary>A chain of points in the entity's own coordinates; closed where told or where its ends meet.</summary>
+    private void Add(string layer, List<Point2> own, bool closed, DxfFrame frame)
+    {
+        var points = own.ConvertAll(frame.At);
+        if (points.Count > 2 && (points[0] - points[^1]).Length < LoopChain.JointMm)
+        {
+            points.RemoveAt(points.Count - 1);
+            closed = true;
+        }
+        if (closed && points.Count >= 3)
+            _closed.Add((layer, points));
+        else
+            _loose.AddRange(points.Zip(points.Skip(1)));
+    }
+
+    private List<Point2> Spline(DxfEntity e)
+    {
+        List<Point2> Points(int x, int y) => [.. e.Numbers(x).Zip(e.Numbers(y), (a, b) => new Point2(a, b))];
+        var control = Points(10, 20);
+        if (control.Count == 0)
+        {
+            var fit = Points(11, 21);
+            if (fit.Count < 2)
+                throw _file.Refuse(e.Line, "SPLINE has neither control points nor points to run through.");
+            return DrawnCurves.Through(fit, (e.Flags & 1) == 1);
+        }
+        var degree = (int)e.Number(71, 3);
+        var knots = e.Numbers(40).ToList();
+        var weights = e.Numbers(41).ToList();
+        if (weights.Count == 0)
+            weights = [.. control.Select(_ => 1.0)];
+        if (degree is < 1 or > 15 || control.Count <= degree || knots.Count != control.Count + degree + 1)
+            throw _file.Refuse(
+                e.Line,
+                $"SPLINE of degree {degree} with {control.Count} control points needs {control.Count + degree + 1} knots, found {knots.Count}."
+            );
+        if (weights.Count != control.Count || weights.Exists(w => w <= 0))
+            throw _file.Refuse(e.Line, "SPLINE needs a weight above 0 for each control point.");
+        if (knots.Zip(knots.Skip(1)).Any(k => k.Second < k.First))
+            throw _file.Refuse(e.Line, "SPLINE: its knots do not rise.");
+        return DrawnCurves.Spline(degree, knots, control, weights);
+    }
+
+    private static (List<Point2>, bool Closed) Polyline(DxfEntity e, double mm)
+    {
+        var vertices = new List<(Point2 At, double Bulge)>();
+        foreach (var groups in e.Type == "LWPOLYLINE" ? [e.Groups] : e.Inner.Select(v => v.Groups))
+        {
+            double? x = null;
+            foreach (var g in groups)
+                if (g.Code == 10)
+                    x = e.Number(g);
+                else if (g.Code == 20 && x is { } left)
+                {
+                    vertices.Add((new(left, e.Number(g)), 0));
+                    x = null;
+                }
+                else if (g.Code == 42 && vertices.Count > 0)
+                    vertices[^1] = vertices[^1] with { Bulge = e.Number(g) };
+        }
+        var closed = (e.Flags & 1) == 1;
+        var points = new List<Point2>();
+        for (var k = 0; k < vertices.Count; k++)
+        {
+            points.Add(vertices[k].At);
+            if (vertices[k].Bulge == 0 || k == vertices.Count - 1 && !closed)
+                continue;
+            points.AddRange(
+                DrawnCurves.Bulge(vertices[k].At, vertices[(k + 1) % vertices.Count].At, vertices[k].Bulge, mm)
+            );
+        }
+        return (points, closed);
+    }
+
+    private void AddPart(string layer, List<Point2> points)
     {
         var polygon = new Polygon(points);
         var centre = polygon.Centroid;
-        var label = labels.Where(l => polygon.Contains(l.At)).Select(l => l.Text).FirstOrDefault();
+        var label = _labels.Where(l => polygon.Contains(l.At)).Select(l => l.Text).FirstOrDefault();
         double angle = 0,
             width = polygon.Bounds.Width,
             depth = polygon.Bounds.Height;
@@ -114,11 +244,11 @@ internal static class DxfReader
             (width, depth) = (side.Length, (points[2] - points[1]).Length);
         }
         var back =
-            e.Layer.Contains("BACK", StringComparison.OrdinalIgnoreCase)
-            || e.Layer.Contains("BOTTOM", StringComparison.OrdinalIgnoreCase);
-        draft.Parts.Add(
+            layer.Contains("BACK", StringComparison.OrdinalIgnoreCase)
+            || layer.Contains("BOTTOM", StringComparison.OrdinalIgnoreCase);
+        _draft.Parts.Add(
             new(
-                label ?? $"P{draft.Parts.Count + 1}",
+                label ?? $"P{_draft.Parts.Count + 1}",
                 Math.Round(centre.X, 6),
                 Math.Round(centre.Y, 6),
                 Math.Round(angle, 6),
@@ -129,185 +259,5 @@ internal static class DxfReader
                 Math.Round(depth, 6)
             )
         );
-    }
-
-    private static List<(int Code, string Value, int Line)> Pairs(TextFile file)
-    {
-        var list = new List<(int, string, int)>();
-        for (var i = 0; i + 1 < file.Lines.Count; i += 2)
-        {
-            var code = file.Lines[i].Trim();
-            if (code.Length == 0 && i + 2 >= file.Lines.Count)
-                break;
-            if (!int.TryParse(code, NumberStyles.AllowLeadingSign, CultureInfo.InvariantCulture, out var n))
-                throw file.Refuse(i + 1, $"expected a group code, found \"{LayoutReader.Short(code)}\".");
-            list.Add((n, file.Lines[i + 1].Trim(), i + 2));
-        }
-        if (!list.Any(p => p.Item1 == 0 && p.Item2 == "EOF"))
-            throw file.Refuse(file.Lines.Count, "the drawing does not end with EOF: the file is cut off.");
-        return list;
-    }
-
-    private static LengthUnit Unit(
-        TextFile file,
-        List<(int Code, string Value, int Line)> pairs,
-        LayoutOptions options,
-        LayoutDraft draft
-    )
-    {
-        if (options.Units is { } forced)
-        {
-            draft.Assume($"{file.Name}: units taken as {forced.ToString().ToLowerInvariant()}, as asked.");
-            return forced;
-        }
-        var at = pairs.FindIndex(p => p.Code == 9 && p.Value == "$INSUNITS");
-        switch (at >= 0 && at + 1 < pairs.Count ? pairs[at + 1].Value : "0")
-        {
-            case "1":
-                return LengthUnit.Inch;
-            case "4":
-                return LengthUnit.Mm;
-            case "9":
-                return LengthUnit.Mil;
-        }
-        var measurement = pairs.FindIndex(p => p.Code == 9 && p.Value == "$MEASUREMENT");
-        if (measurement >= 0 && measurement + 1 < pairs.Count)
-        {
-            var inches = pairs[measurement + 1].Value == "0";
-            draft.Assume(
-                $"{file.Name}: units taken as {(inches ? "inches" : "mm")} from the drawing's measurement system. Override with units=."
-            );
-            return inches ? LengthUnit.Inch : LengthUnit.Mm;
-        }
-        draft.Assume($"{file.Name}: no unit is stated; taken as mm. Override with units=.");
-        return LengthUnit.Mm;
-    }
-
-    private static List<Entity> Entities(List<(int Code, string Value, int Line)> pairs)
-    {
-        var list = new List<Entity>();
-        var inside = false;
-        for (var i = 0; i < pairs.Count; i++)
-        {
-            if (pairs[i].Code == 2 && i > 0 && pairs[i - 1] is { Code: 0, Value: "SECTION" })
-            {
-                inside = pairs[i].Value == "ENTITIES";
-                continue;
-            }
-            if (pairs[i] is { Code: 0, Value: "ENDSEC" })
-                inside = false;
-            if (!inside)
-                continue;
-            if (pairs[i].Code == 0)
-                list.Add(new(pairs[i].Value, pairs[i].Line, []));
-            else if (list.Count > 0)
-                list[^1].Fields.Add(pairs[i]);
-        }
-        return list;
-    }
-
-    private static (List<Point2>, bool Closed) Polyline(
-        TextFile file,
-        Entity e,
-        List<Entity> entities,
-        ref int index,
-        double mm
-    )
-    {
-        var vertices = new List<(Point2 At, double Bulge)>();
-        var closed = (int.TryParse(e.Text(70), CultureInfo.InvariantCulture, out var flags) ? flags & 1 : 0) == 1;
-        double Parse((int Code, string Value, int Line) f) =>
-            double.TryParse(f.Value, NumberStyles.Float, CultureInfo.InvariantCulture, out var v)
-                ? v
-                : throw file.Refuse(
-                    f.Line,
-                    $"group {f.Code}: expected a number, found \"{LayoutReader.Short(f.Value)}\"."
-                );
-        void Fields(IEnumerable<(int Code, string Value, int Line)> fields)
-        {
-            double? x = null;
-            foreach (var f in fields)
-            {
-                if (f.Code == 10)
-                    x = Parse(f) * mm;
-                else if (f.Code == 20 && x is { } left)
-                {
-                    vertices.Add((new(left, Parse(f) * mm), 0));
-                    x = null;
-                }
-                else if (f.Code == 42 && vertices.Count > 0)
-                    vertices[^1] = vertices[^1] with { Bulge = Parse(f) };
-            }
-        }
-        if (e.Type == "LWPOLYLINE")
-            Fields(e.Fields);
-        else
-            for (; index + 1 < entities.Count && entities[index + 1].Type == "VERTEX"; index++)
-                Fields(entities[index + 1].Fields);
-        var points = new List<Point2>();
-        for (var k = 0; k < vertices.Count; k++)
-        {
-            points.Add(vertices[k].At);
-            if (vertices[k].Bulge == 0 || k == vertices.Count - 1 && !closed)
-                continue;
-            points.AddRange(Bulge(vertices[k].At, vertices[(k + 1) % vertices.Count].At, vertices[k].Bulge));
-        }
-        if (points.Count > 2 && (points[0] - points[^1]).Length < 1e-6)
-        {
-            points.RemoveAt(points.Count - 1);
-            closed = true;
-        }
-        return (points, closed);
-    }
-
-    private static IEnumerable<Point2> Bulge(Point2 a, Point2 b, double bulge)
-    {
-        var angle = 4 * Math.Atan(bulge);
-        var chord = b - a;
-        var centre = a + chord * 0.5 + new Point2(-chord.Y, chord.X) * (0.5 / Math.Tan(angle / 2));
-        var steps = Math.Clamp((int)Math.Ceiling(Math.Abs(angle) * 180 / Math.PI / 6), 2, 60);
-        for (var k = 1; k < steps; k++)
-            yield return centre + (a - centre).Turned(angle * k / steps);
-    }
-
-    private static List<Point2> ArcPoints(Point2 centre, double radius, double fromDeg, double toDeg)
-    {
-        var sweep = (toDeg - fromDeg + 720) % 360;
-        var steps = Math.Clamp((int)Math.Ceiling(sweep / 6), 2, 60);
-        return
-        [
-            .. Enumerable
-                .Range(0, steps + 1)
-                .Select(k => centre + new Point2(radius, 0).Turned((fromDeg + sweep * k / steps) * Math.PI / 180)),
-        ];
-    }
-
-    /// <summary>Loose lines joined end to end; the loop when they close.</summary>
-    private static List<Point2>? Chain(List<(Point2 A, Point2 B)> lines)
-    {
-        const double joint = 0.02;
-        if (lines.Count < 3)
-            return null;
-        var rest = new List<(Point2 A, Point2 B)>(lines);
-        List<Point2>? largest = null;
-        while (rest.Count > 0)
-        {
-            var loop = new List<Point2> { rest[0].A, rest[0].B };
-            rest.RemoveAt(0);
-            for (; ; )
-            {
-                var next = rest.FindIndex(l => (l.A - loop[^1]).Length < joint || (l.B - loop[^1]).Length < joint);
-                if (next < 0)
-                    break;
-                loop.Add((rest[next].A - loop[^1]).Length < joint ? rest[next].B : rest[next].A);
-                rest.RemoveAt(next);
-            }
-            if (loop.Count < 4 || (loop[0] - loop[^1]).Length >= joint)
-                continue;
-            loop.RemoveAt(loop.Count - 1);
-            if (largest is null || Math.Abs(Polygon.Shoelace(loop)) > Math.Abs(Polygon.Shoelace(largest)))
-                largest = loop;
-        }
-        return largest;
     }
 }

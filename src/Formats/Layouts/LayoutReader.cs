@@ -14,6 +14,7 @@ public static class LayoutReader
         IdfBoard,
         IdfLibrary,
         Dxf,
+        Gerber,
         Table,
     }
 
@@ -33,7 +34,7 @@ public static class LayoutReader
         {
             try
             {
-                var text = new TextFile(files[i].Name, files[i].Content, $"/files/{i}");
+                var text = new TextFile(files[i].Name, files[i].Content, $"/files/{i}", options.Sheet);
                 switch (KindOf(text))
                 {
                     case Kind.Excellon:
@@ -50,6 +51,9 @@ public static class LayoutReader
                         break;
                     case Kind.Dxf:
                         DxfReader.Read(text, options, draft);
+                        break;
+                    case Kind.Gerber:
+                        GerberReader.Read(text, options, draft);
                         break;
                     default:
                         TableReader.Read(text, options, draft);
@@ -199,7 +203,7 @@ public static class LayoutReader
         if (lines.Any(l => l.Any(c => c == '\0')))
             throw file.Refuse(
                 1,
-                "this is no text file. Expected Excellon drill, pick-and-place text, IDF 3.0, DXF or our own CSV."
+                "this is no text file. Expected Excellon drill, a Gerber profile, pick-and-place text or .xlsx, IDF 3.0, DXF or our own CSV."
             );
         var first = lines.FirstOrDefault(l => !l.StartsWith('#')) ?? "";
         if (first.Equals(".HEADER", StringComparison.OrdinalIgnoreCase))
@@ -222,6 +226,8 @@ public static class LayoutReader
         }
         if (lines.Contains("SECTION") && lines[0] is "0" or "999")
             return Kind.Dxf;
+        if (GerberReader.IsGerber(lines))
+            return Kind.Gerber;
         if (
             lines.Contains("M48")
             || lines.Contains("%") && lines.Any(ExcellonReader.IsCoordinate)
@@ -232,16 +238,6 @@ public static class LayoutReader
             return Kind.Excellon;
         if (lines[0].StartsWith('{') || lines[0].StartsWith('['))
             throw file.Refuse(1, "this is JSON. Board and block documents are dropped on the library, one file each.");
-        if (
-            lines[0].StartsWith("%FS", StringComparison.Ordinal)
-            || lines.Any(l =>
-                l.StartsWith("%MO", StringComparison.Ordinal) || l.StartsWith("%ADD", StringComparison.Ordinal)
-            )
-        )
-            throw file.Refuse(
-                1,
-                "this is a copper or mask layer (Gerber), which holds no holes or parts. Export the drill file."
-            );
         return Kind.Table;
     }
 

@@ -9,11 +9,13 @@ public sealed record LayoutFile(string Name, ReadOnlyMemory<byte> Content);
 /// <param name="Units">Overrides what the file says or leaves open.</param>
 /// <param name="IntegerDigits">Digits before the decimal point of numbers written without one.</param>
 /// <param name="Columns">What the columns of known tables mean, by <see cref="TableLook.Signature"/>.</param>
+/// <param name="Sheet">Of workbooks, by name; null takes the first.</param>
 public sealed record LayoutOptions(
     LengthUnit? Units = null,
     int? IntegerDigits = null,
     int? DecimalDigits = null,
-    IReadOnlyDictionary<string, ColumnMap>? Columns = null
+    IReadOnlyDictionary<string, ColumnMap>? Columns = null,
+    string? Sheet = null
 );
 
 public enum LengthUnit
@@ -21,6 +23,13 @@ public enum LengthUnit
     Mm,
     Inch,
     Mil,
+    Cm,
+    Decimetre,
+    Metre,
+    Micron,
+    Foot,
+    Yard,
+    Microinch,
 }
 
 public sealed record LayoutHole(
@@ -89,6 +98,14 @@ internal sealed class LayoutDraft
         Warnings.AddRange(other.Warnings);
     }
 
+    /// <summary>The outline of the file that is read last; where another stood, that is told.</summary>
+    public void SetOutline(TextFile file, Polygon outline)
+    {
+        if (Outline is not null)
+            Assume($"{file.Name}: its outline takes the place of the one in the files before it.");
+        Outline = outline;
+    }
+
     public void Assume(string text)
     {
         if (!Assumptions.Contains(text))
@@ -109,6 +126,13 @@ public static class LengthUnits
         {
             LengthUnit.Inch => 25.4,
             LengthUnit.Mil => 0.0254,
+            LengthUnit.Cm => 10,
+            LengthUnit.Decimetre => 100,
+            LengthUnit.Metre => 1000,
+            LengthUnit.Micron => 0.001,
+            LengthUnit.Foot => 304.8,
+            LengthUnit.Yard => 914.4,
+            LengthUnit.Microinch => 25.4e-6,
             _ => 1,
         };
 
@@ -118,6 +142,13 @@ public static class LengthUnits
             "mm" or "millimeter" or "millimeters" or "millimetre" or "millimetres" or "metric" => LengthUnit.Mm,
             "in" or "inch" or "inches" or "\"" or "imperial" or "english" => LengthUnit.Inch,
             "mil" or "mils" or "thou" => LengthUnit.Mil,
+            "cm" or "centimeter" or "centimeters" or "centimetre" or "centimetres" => LengthUnit.Cm,
+            "dm" or "decimetre" or "decimetres" => LengthUnit.Decimetre,
+            "m" or "meter" or "meters" or "metre" or "metres" => LengthUnit.Metre,
+            "um" or "µm" or "micron" or "microns" => LengthUnit.Micron,
+            "ft" or "foot" or "feet" => LengthUnit.Foot,
+            "yd" or "yard" or "yards" => LengthUnit.Yard,
+            "uin" or "microinch" or "microinches" => LengthUnit.Microinch,
             _ => null,
         };
 }

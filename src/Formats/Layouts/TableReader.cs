@@ -5,6 +5,7 @@ using CsvHelper.Configuration;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Formats.Spreadsheets;
 
 namespace FaithfulBracket.Formats.Layouts;
 
@@ -131,7 +132,8 @@ internal sealed partial class TableReader
     private LengthUnit? _unit;
     private bool _forced,
         _decimalComma,
-        _clockwise;
+        _clockwise,
+        _sizedByName;
 
     /// <summary>The side as numbers: 1 and 2, or 0 and 1.</summary>
     private bool _sideFromZero;
@@ -173,12 +175,13 @@ internal sealed partial class TableReader
     {
         var (header, delimiter, told) = FindHeader(options.Columns);
         var rowsToCome = Rows(delimiter, header.Line).ToList();
+        var unitRow = UnitRow(rowsToCome);
         IReadOnlyDictionary<Column, int> columns = told?.Columns ?? WithSide(Map(header.Cells), header, rowsToCome);
         if (told is null)
             NameTheRest(columns, header);
         SideNumbers(columns, rowsToCome);
         TurnSense(header);
-        Units(options.Units is null && told?.Units is { } u ? options with { Units = u } : options, header);
+        Units(options.Units is null && told?.Units is { } u ? options with { Units = u } : options, header, unitRow);
         // a decimal comma can only stand where the comma does not part columns
         _decimalComma = delimiter != ",";
         int outlineFrom = header.Line;
@@ -240,6 +243,18 @@ internal sealed partial class TableReader
             throw _file.Refuse(outlineFrom, "the outline needs three points at least.");
         if (outline.Count > 0)
             _draft.Outline = new(outline);
+    }
+
+    /// <summary>The unit of a row of units right below the header, which is taken off the rows.</summary>
+    private static LengthUnit? UnitRow(List<Row> rows)
+    {
+        if (rows.Count == 0 || rows[0].Cells.Any(c => c.Any(char.IsAsciiDigit)))
+            return null;
+        var units = rows[0].Cells.Select(c => LengthUnits.Parse(c.Trim('[', ']', '(', ')', ' '))).ToList();
+        if (units.Count(u => u is not null) < 2)
+            return null;
+        rows.RemoveAt(0);
+        return units.First(u => u is not null);
     }
 
     /// <summary>A side that no header names: the column in which nothing stands but words for top and bottom.</summary>
@@ -320,6 +335,12 @@ internal sealed partial class TableReader
             _draft.Assume(
                 $"{_file.Name}: places on the back are taken in the same x and y as on the front, not mirrored."
             );
+        var size = cell(Column.Package) is { } package ? PackageName.Size(package) : null;
+        if (size is not null && !_sizedByName && (cell(Column.Width) is null || cell(Column.Depth) is null))
+        {
+            _sizedByName = true;
+            _draft.Assume($"{_file.Name}: sizes are taken from the packages' names, such as {size.Value.Read}.");
+        }
         _draft.Parts.Add(
             new(
                 id,
@@ -329,8 +350,8 @@ internal sealed partial class TableReader
                 face,
                 Optional(row, cell(Column.Height), "height"),
                 kind,
-                Optional(row, cell(Column.Width), "width"),
-                Optional(row, cell(Column.Depth), "depth")
+                Optional(row, cell(Column.Width), "width") ?? size?.WidthMm,
+                Optional(row, cell(Column.Depth), "depth") ?? size?.DepthMm
             )
         );
     }
@@ -378,7 +399,7 @@ internal sealed partial class TableReader
             _ => null,
         };
 
-    private void Units(LayoutOptions options, Row header)
+    private void Units(LayoutOptions options, Row header, LengthUnit? unitRow)
     {
         if (options.Units is { } asked)
         {
@@ -387,7 +408,8 @@ internal sealed partial class TableReader
         }
         else
         {
-            foreach (var line in _file.Lines.Take(Math.Max(header.Line, 30)))
+            _unit = unitRow;
+            foreach (var line in _file.Lines.Take(_unit is null ? Math.Max(header.Line, 30) : 0))
                 if (UnitPattern().Match(line) is { Success: true } m)
                 {
                     _unit = LengthUnits.Parse(m.Groups[1].Value);
@@ -494,6 +516,7 @@ internal sealed partial class TableReader
             Math.Min(first + 1, _file.Lines.Count),
             "no header names the columns x and y. Expected Excellon drill, pick-and-place text, IDF "
                 + "3.0, DXF, or a table with columns such as what, id, x, y, diameterMm."
+                + _file.Elsewhere
         );
     }
 

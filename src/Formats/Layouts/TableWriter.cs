@@ -2,6 +2,7 @@ using System.Globalization;
 using CsvHelper;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Formats.Spreadsheets;
 
 namespace FaithfulBracket.Formats.Layouts;
 

@@ -1,30 +1,50 @@
 using System.Text;
 using FaithfulBracket.Core;
+using FaithfulBracket.Formats.Spreadsheets;
 
 namespace FaithfulBracket.Formats.Layouts;
 
-/// <summary>A text file as numbered lines, whatever its line ends and encoding.</summary>
+/// <summary>A text file or a sheet of a workbook as numbered lines, whatever its line ends and encoding.</summary>
 internal sealed class TextFile
 {
     public const int MostBytes = 16 * 1024 * 1024;
     private const int MostLines = 400_000;
 
-    public TextFile(string name, ReadOnlyMemory<byte> content, string pointer)
+    private readonly ReadOnlyMemory<byte> _content;
+    private readonly string? _sheet;
+
+    private static readonly byte[] Pdf = [.. "%PDF-"u8];
+
+    /// <param name="sheet">Of a workbook; null takes the first.</param>
+    public TextFile(string name, ReadOnlyMemory<byte> content, string pointer, string? sheet = null)
     {
-        (Name, Pointer) = (name, pointer);
+        (Name, Pointer, _content, _sheet) = (name, pointer, content, sheet);
         if (content.Length > MostBytes)
             throw new InputException(pointer, $"{name}: larger than {MostBytes / 1048576} MiB.");
-        Lines = Decode(content.Span).Split(["\r\n", "\n", "\r"], StringSplitOptions.None);
+        if (content.Span.StartsWith(Pdf))
+            throw new InputException(pointer, $"{name}: a PDF holds pictures of pages, no places of parts.");
+        IsSheet = SpreadsheetFile.Is(content.Span);
+        Lines = IsSheet
+            ? SpreadsheetFile.Lines(content, sheet, why => new(pointer, $"{name}: {why}"))
+            : Decode(content.Span).Split(["\r\n", "\n", "\r"], StringSplitOptions.None);
         if (Lines.Count > MostLines)
             throw new InputException(pointer, $"{name}: more than {MostLines} lines.");
     }
 
     public string Name { get; }
     public string Pointer { get; }
+
+    /// <summary>Read from a workbook: lines are rows of its sheet, cells parted by tabs.</summary>
+    public bool IsSheet { get; }
+
     public IReadOnlyList<string> Lines { get; }
 
+    /// <summary>Where else in a workbook to look, for the end of a refusal.</summary>
+    public string Elsewhere => IsSheet ? SpreadsheetFile.OtherSheets(_content, _sheet) : "";
+
     /// <param name="line">From 1.</param>
-    public InputException Refuse(int line, string text) => new(Pointer, $"{Name}, line {line}: {text}");
+    public InputException Refuse(int line, string text) =>
+        new(Pointer, $"{Name}, {(IsSheet ? "row" : "line")} {line}: {text}");
 
     private static string Decode(ReadOnlySpan<byte> bytes)
     {

@@ -8,38 +8,34 @@ using FaithfulBracket.Formats.Layouts;
 namespace FaithfulBracket.Formats.Logs;
 
 /// <summary>
-/// Logs as text: commas, semicolons or tabs, decimal points or commas, times as seconds or of the clock, empty cells,
-/// lines of other words in
-/// front of the header.
+/// Logs as text or as a sheet of a workbook: commas, semicolons or tabs, decimal points or commas, times as seconds or
+/// of the clock, empty cells, lines of other words in front of the header, a row of units below it.
 /// </summary>
 public sealed class LogCsv
 {
     public const string InWords = "Limits: 16 MiB, 200,000 rows, 60 columns.";
 
     private const int MostColumns = 60,
-        MostBefore = 30,
-        LongestLine = 8000,
         Shown = 4;
 
     private readonly TextFile _file;
     private readonly char _separator;
     private readonly bool _decimalComma;
-    private readonly int _header;
-    private readonly string[] _names;
+    private readonly int _first;
+    private readonly IReadOnlyList<string> _names;
 
     /// <exception cref="InputException">No table of numbers, or too large.</exception>
     public LogCsv(ReadOnlyMemory<byte> content)
     {
         _file = new("log", content, "");
-        (_header, _separator) =
-            Header(_file.Lines)
-            ?? throw new InputException("", "No header with columns of numbers below it was found.");
-        _names = [.. _file.Lines[_header].Split(_separator).Select(n => n.Trim().Trim('"').Trim())];
-        if (_names.Length > MostColumns)
-            throw new InputException("", $"{_names.Length} columns; at most {MostColumns}.");
-        var first = _file.Lines.Skip(_header + 1).Where(l => l.Length > 0).Take(50).ToList();
+        (_first, _separator, _names) =
+            LogHead.Find(_file.Lines)
+            ?? throw new InputException("", $"No header with columns of numbers below it was found.{_file.Elsewhere}");
+        if (_names.Count > MostColumns)
+            throw new InputException("", $"{_names.Count} columns; at most {MostColumns}.");
+        var first = _file.Lines.Skip(_first).Where(l => l.Length > 0).Take(50).ToList();
         _decimalComma = _separator != ',' && first.Exists(l => l.Contains(',', StringComparison.Ordinal));
-        Rows = _file.Lines.Skip(_header + 1).Count(l => !string.IsNullOrWhiteSpace(l));
+        Rows = _file.Lines.Skip(_first).Count(l => !string.IsNullOrWhiteSpace(l));
         if (Rows > BenchLog.MostRows)
             throw new InputException("", $"{Rows} rows; at most {BenchLog.MostRows}.");
     }
@@ -87,13 +83,17 @@ public sealed class LogCsv
         if (own.Count == 0)
             throw new InputException("/columns", "Say which column holds a temperature.");
         foreach (var c in columns)
-            if (c.Index < 0 || c.Index >= _names.Length || !c.Fits)
+            if (c.Index < 0 || c.Index >= _names.Count || !c.Fits)
                 throw new InputException(
                     "/columns",
                     $"Column {c.Index + 1} can not be {c.Channel?.Name() ?? "times"} in that unit."
                 );
         var times = new List<double>(Rows);
         var values = own.ConvertAll(_ => new List<double>(Rows));
+        var clock =
+            time?.Unit == LogUnit.ClockTime
+                ? LogClock.Of(Records().Select(r => time.Index < r.Cells.Length ? r.Cells[time.Index] : ""))
+                : new(false);
         double start = double.NaN,
             days = 0,
             last = double.NaN;
@@ -101,7 +101,7 @@ public sealed class LogCsv
         {
             if (line % 4096 == 0)
                 cancel.ThrowIfCancellationRequested();
-            var t = time is null ? times.Count : TimeOf(cells, time, line);
+            var t = time is null ? times.Count : TimeOf(cells, time, clock, line);
             if (time?.Unit == LogUnit.ClockTime && t + days < last - 43_200)
                 days += 86_400;
             t += days;
@@ -128,7 +128,7 @@ public sealed class LogCsv
     /// <summary>Cells of every row below the header, with the index of its line.</summary>
     private IEnumerable<(string[] Cells, int Line)> Records()
     {
-        using var text = new StringReader(string.Join('\n', _file.Lines.Skip(_header + 1)));
+        using var text = new StringReader(string.Join('\n', _file.Lines.Skip(_first)));
         using var parser = new CsvParser(
             text,
             new CsvConfiguration(CultureInfo.InvariantCulture)
@@ -139,7 +139,7 @@ public sealed class LogCsv
             }
         );
         while (parser.Read())
-            yield return (parser.Record!, _header + parser.RawRow);
+            yield return (parser.Record!, _first - 1 + parser.RawRow);
     }
 
     private double Value(string[] cells, LogColumn column, int line)
@@ -155,14 +155,14 @@ public sealed class LogCsv
             );
     }
 
-    private double TimeOf(string[] cells, LogColumn column, int line)
+    private double TimeOf(string[] cells, LogColumn column, LogClock clock, int line)
     {
         var text = column.Index < cells.Length ? cells[column.Index] : "";
         if (column.Unit != LogUnit.ClockTime)
             return Number(text) is { } v
                 ? column.Convert(v)
                 : throw _file.Refuse(line + 1, $"\"{Short(text)}\" is no time.");
-        if (LogGuess.ClockSeconds(text) is { } seconds)
+        if (clock.Seconds(text) is { } seconds)
             return seconds;
         throw _file.Refuse(line + 1, $"\"{Short(text)}\" is no time of the clock.");
     }
@@ -177,33 +177,4 @@ public sealed class LogCsv
     }
 
     private static string Short(string text) => text.Length > 40 ? text[..40] : text;
-
-    /// <summary>The last line in front of the first one that is made of figures, with the separator that cuts both alike.</summary>
-    private static (int Line, char Separator)? Header(IReadOnlyList<string> lines)
-    {
-        for (var i = 0; i + 1 < Math.Min(lines.Count, MostBefore); i++)
-        {
-            // no header is this long, and nobody cuts such a line into cells to find out
-            if (lines[i].Length + lines[i + 1].Length > LongestLine)
-                continue;
-            foreach (var separator in (ReadOnlySpan<char>)['\t', ';', ','])
-            {
-                var names = lines[i].Split(separator);
-                if (names.Length < 2 || names.Count(n => n.Any(char.IsLetter)) < 2)
-                    continue;
-                var cells = lines[i + 1].Split(separator);
-                if (cells.Length < names.Length - 1)
-                    continue;
-                var figures = cells.Count(c => LooksLikeFigure(c.Trim().Trim('"')));
-                if (figures >= 1 && figures * 2 >= cells.Count(c => c.Trim().Length > 0))
-                    return (i, separator);
-            }
-        }
-        return null;
-    }
-
-    private static bool LooksLikeFigure(string cell) =>
-        cell.Length > 0
-        && cell.Any(char.IsAsciiDigit)
-        && cell.All(c => char.IsAsciiDigit(c) || "+-.,eE:/ TZ".Contains(c, StringComparison.Ordinal));
 }

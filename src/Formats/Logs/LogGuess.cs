@@ -9,21 +9,35 @@ internal static class LogGuess
     private static readonly (Channel Channel, string[] Words)[] ByWords =
     [
         (Channel.Hotspot, ["hotspot", "hot spot", "junction"]),
-        (Channel.Memory, ["memory", "mem "]),
-        (Channel.PowerStages, ["power stage", "stages", "regulator", "phase"]),
-        (Channel.CoolantOut, ["coolant out", "outlet", "water out", "return"]),
-        (Channel.CoolantIn, ["coolant", "inlet", "water"]),
-        (Channel.Room, ["room", "ambient", "air"]),
-        (Channel.Flow, ["flow"]),
-        (Channel.Clock, ["clock", "frequency"]),
-        (Channel.Power, ["power", "watt"]),
-        (Channel.Die, ["die", "core", "chip"]),
+        (Channel.Memory, ["memory", "mem ", "speicher"]),
+        (Channel.PowerStages, ["power stage", "stages", "regulator", "phase", "wandler"]),
+        (Channel.CoolantOut, ["coolant out", "outlet", "water out", "return", "rücklauf"]),
+        (Channel.CoolantIn, ["coolant", "inlet", "water", "wasser", "vorlauf", "eau "]),
+        (Channel.Room, ["room", "ambient", "air", "raum", "umgebung", "ambiante"]),
+        (Channel.Flow, ["flow", "durchfluss", "débit"]),
+        (Channel.Clock, ["clock", "frequency", "takt", "fréquence"]),
+        (Channel.Power, ["power", "watt", "leistung", "puissance"]),
+        (Channel.Die, ["die", "core", "chip", "gpu", "cpu", "kern"]),
+    ];
+
+    /// <summary>What stands beside the sensors of a part and is none of them.</summary>
+    private static readonly string[] Others =
+    [
+        "fan",
+        "load",
+        "usage",
+        "voltage",
+        "limit",
+        "lüfter",
+        "last",
+        "%",
+        "rpm",
     ];
 
     public static LogColumn? Of(int index, string header, IReadOnlyList<string> samples)
     {
         var name = $"{header.ToLowerInvariant()} ";
-        var clock = samples.Any(s => ClockSeconds(s) is not null && s.Contains(':', StringComparison.Ordinal));
+        var clock = samples.Any(s => LogClock.Of(samples).Seconds(s) is not null);
         if (clock)
             return new(index, null, LogUnit.ClockTime);
         if (
@@ -31,6 +45,7 @@ internal static class LogGuess
             || name is "t "
             || name.StartsWith("t [", StringComparison.Ordinal)
             || name.Contains("seconds", StringComparison.Ordinal)
+            || name.Contains("zeit", StringComparison.Ordinal)
         )
             return new(
                 index,
@@ -39,6 +54,8 @@ internal static class LogGuess
                     : In(name, "min") ? LogUnit.Minutes
                     : LogUnit.Seconds
             );
+        if (Others.Any(w => name.Contains(w, StringComparison.Ordinal)))
+            return null;
         foreach (var (channel, words) in ByWords)
             if (words.Any(w => name.Contains(w, StringComparison.Ordinal)))
                 return new(index, channel, UnitOf(channel, name));
@@ -48,10 +65,10 @@ internal static class LogGuess
     private static LogUnit UnitOf(Channel channel, string name) =>
         channel switch
         {
-            Channel.Flow => In(name, "l/h") ? LogUnit.LitresAnHour : LogUnit.LitresAMinute,
+            Channel.Flow => In(name, "l/h") || In(name, "lph") ? LogUnit.LitresAnHour : LogUnit.LitresAMinute,
             Channel.Power => LogUnit.Watts,
             Channel.Clock => In(name, "ghz") ? LogUnit.Gigahertz : LogUnit.Megahertz,
-            _ => In(name, "°f") || In(name, "f") ? LogUnit.Fahrenheit : LogUnit.Celsius,
+            _ => In(name, "°f") || In(name, "f") || In(name, "degf") ? LogUnit.Fahrenheit : LogUnit.Celsius,
         };
 
     /// <summary>Whether the name ends in this unit: in brackets, after a comma, or as its last word.</summary>
@@ -60,29 +77,4 @@ internal static class LogGuess
         || name.Contains($"[{unit}]", StringComparison.Ordinal)
         || name.TrimEnd().EndsWith($" {unit}", StringComparison.Ordinal)
         || name.TrimEnd().EndsWith($"_{unit}", StringComparison.Ordinal);
-
-    /// <summary>Seconds of the day, or since a day far back where a date stands in front.</summary>
-    public static double? ClockSeconds(string text)
-    {
-        if (
-            TimeSpan.TryParseExact(
-                text,
-                [@"h\:m\:s", @"h\:m\:s\.FFFFFFF", @"hh\:mm\:ss", @"hh\:mm\:ss\.FFFFFFF"],
-                CultureInfo.InvariantCulture,
-                out var span
-            )
-        )
-            return span.TotalSeconds;
-        if (
-            text.Length >= 16
-            && DateTimeOffset.TryParse(
-                text,
-                CultureInfo.InvariantCulture,
-                DateTimeStyles.AssumeUniversal,
-                out var instant
-            )
-        )
-            return (instant - DateTimeOffset.UnixEpoch).TotalSeconds;
-        return null;
-    }
 }

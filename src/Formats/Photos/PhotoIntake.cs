@@ -2,7 +2,10 @@ using System.Buffers.Binary;
 
 namespace FaithfulBracket.Formats.Photos;
 
-/// <summary>A picture as it is kept: the image, nothing about where or with what it was taken.</summary>
+/// <summary>
+/// A picture as it is kept: the image and which way is up, nothing about where or with what it was taken. Its sizes are
+/// those of the upright picture.
+/// </summary>
 public sealed record KeptPhoto(byte[] Content, string MediaType, string Extension, int WidthPx, int HeightPx);
 
 /// <summary>Tells a picture by its content, bounds its pixels, and leaves out every block of descriptive data.</summary>
@@ -50,13 +53,17 @@ public static class PhotoIntake
         return null;
     }
 
-    /// <summary>Keeps tables, frames and scans (ITU-T T.81) and the JFIF head; drops application data and comments.</summary>
+    /// <summary>
+    /// Keeps tables, frames and scans (ITU-T T.81), the JFIF head and which way is up; drops all other application data
+    /// and comments.
+    /// </summary>
     private static KeptPhoto? Jpeg(ReadOnlySpan<byte> data)
     {
         using var kept = new MemoryStream();
         kept.Write(data[..2]);
         int width = 0,
-            height = 0;
+            height = 0,
+            turn = 1;
         for (var at = 2; at + 4 <= data.Length; )
         {
             if (data[at] != 0xFF)
@@ -75,6 +82,11 @@ public static class PhotoIntake
                     BinaryPrimitives.ReadUInt16BigEndian(data[(at + 5)..]),
                     BinaryPrimitives.ReadUInt16BigEndian(data[(at + 7)..])
                 );
+            if (marker == 0xE1 && turn == 1 && ExifOrientation.Read(data.Slice(at + 4, length - 2)) is > 1 and var told)
+            {
+                turn = told;
+                kept.Write(ExifOrientation.Segment(turn));
+            }
             var describes = marker is (>= 0xE1 and <= 0xEF and not 0xEE) or 0xFE;
             if (!describes)
                 kept.Write(data.Slice(at, 2 + length));
@@ -82,7 +94,9 @@ public static class PhotoIntake
             if (marker != 0xDA)
                 continue;
             kept.Write(data[at..]);
-            return new(kept.ToArray(), "image/jpeg", ".jpg", width, height);
+            return ExifOrientation.IsLying(turn)
+                ? new(kept.ToArray(), "image/jpeg", ".jpg", height, width)
+                : new(kept.ToArray(), "image/jpeg", ".jpg", width, height);
         }
         return null;
     }

@@ -14,13 +14,14 @@ public static class PhotoPixels
         using var bitmap = new SKBitmap(info);
         if (codec.GetPixels(info, bitmap.GetPixels()) is not (SKCodecResult.Success or SKCodecResult.IncompleteInput))
             return ByColour(content);
-        return new(info.Width, info.Height, bitmap.GetPixelSpan().ToArray());
+        return Upright(new(info.Width, info.Height, bitmap.GetPixelSpan().ToArray()), codec.EncodedOrigin);
     }
 
     /// <summary>Formats that do not decode straight to grey: ITU-R BT.601 weights.</summary>
     private static GreyPicture ByColour(byte[] content)
     {
-        using var bitmap = SKBitmap.Decode(content) ?? throw Broken();
+        using var codec = SKCodec.Create(new MemoryStream(content)) ?? throw Broken();
+        using var bitmap = SKBitmap.Decode(codec) ?? throw Broken();
         var grey = new byte[bitmap.Width * bitmap.Height];
         for (var y = 0; y < bitmap.Height; y++)
         {
@@ -30,7 +31,32 @@ public static class PhotoPixels
                 grey[y * bitmap.Width + x] = (byte)((299 * c.Red + 587 * c.Green + 114 * c.Blue) / 1000);
             }
         }
-        return new(bitmap.Width, bitmap.Height, grey);
+        return Upright(new(bitmap.Width, bitmap.Height, grey), codec.EncodedOrigin);
+    }
+
+    private static GreyPicture Upright(GreyPicture stored, SKEncodedOrigin origin)
+    {
+        if (origin is SKEncodedOrigin.TopLeft or SKEncodedOrigin.Default)
+            return stored;
+        var (w, h) = (stored.Width, stored.Height);
+        var (width, height) = ExifOrientation.IsLying((int)origin) ? (h, w) : (w, h);
+        var turned = new byte[stored.Pixels.Length];
+        for (var y = 0; y < height; y++)
+        for (var x = 0; x < width; x++)
+        {
+            var (sx, sy) = origin switch
+            {
+                SKEncodedOrigin.TopRight => (w - 1 - x, y),
+                SKEncodedOrigin.BottomRight => (w - 1 - x, h - 1 - y),
+                SKEncodedOrigin.BottomLeft => (x, h - 1 - y),
+                SKEncodedOrigin.LeftTop => (y, x),
+                SKEncodedOrigin.RightTop => (y, h - 1 - x),
+                SKEncodedOrigin.RightBottom => (w - 1 - y, h - 1 - x),
+                _ => (w - 1 - y, x),
+            };
+            turned[y * width + x] = stored.Pixels[sy * w + sx];
+        }
+        return new(width, height, turned);
     }
 
     /// <summary>A picture that is small enough already is taken as it is, bytes.</summary>
@@ -59,7 +85,9 @@ public static class PhotoPixels
         using var scaled = whole.Resize(info, new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
         using var image = SKImage.FromBitmap(scaled);
         using var data = image.Encode(SKEncodedImageFormat.Jpeg, quality);
-        return (data.ToArray(), "image/jpeg");
+        var small = data.ToArray();
+        var turn = (int)codec.EncodedOrigin;
+        return (turn > 1 ? [.. small[..2], .. ExifOrientation.Segment(turn), .. small[2..]] : small, "image/jpeg");
     }
 
     /// <summary>A picture as a JPEG file.</summary>

@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text;
 using FaithfulBracket.Core.Schedule;
+using FaithfulBracket.Formats.Spreadsheets;
 
 namespace FaithfulBracket.Formats.Records;
 
@@ -36,7 +37,7 @@ public static class OrderCsv
 
     private static string Quoted(string field)
     {
-        var safe = Layouts.SpreadsheetText.Escape(field);
+        var safe = SpreadsheetText.Escape(field);
         return safe.AsSpan().IndexOfAny(",\"\r\n") < 0
             ? safe
             : $"\"{safe.Replace("\"", "\"\"", StringComparison.Ordinal)}\"";

@@ -101,10 +101,11 @@ internal static class ExchangeEndpoints
         HttpRequest request,
         string? units,
         string? digits,
+        string? sheet,
         ColumnMaps maps
     )
     {
-        var (layout, form) = await LayoutEndpoint.ReadAsync(request, units, digits, ColumnEndpoints.Known(maps));
+        var (layout, form) = await LayoutEndpoint.ReadAsync(request, units, digits, sheet, ColumnEndpoints.Known(maps));
         layout = LayoutQuestions.With(layout, Answers(form["answers"].ToString()));
         string Field(string name, string otherwise) =>
             form.TryGetValue(name, out var v) && v.ToString().Trim() is { Length: > 0 and <= 200 } text

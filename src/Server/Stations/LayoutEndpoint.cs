@@ -12,13 +12,18 @@ internal static class LayoutEndpoint
 
     public const string InWords = "Limits: 32 MiB in all files together.";
 
-    public static async Task<Ok<LayoutResult>> AnswerAsync(HttpRequest request, string? units, string? digits) =>
-        TypedResults.Ok((await ReadAsync(request, units, digits)).Layout);
+    public static async Task<Ok<LayoutResult>> AnswerAsync(
+        HttpRequest request,
+        string? units,
+        string? digits,
+        string? sheet
+    ) => TypedResults.Ok((await ReadAsync(request, units, digits, sheet)).Layout);
 
     internal static async Task<(LayoutResult Layout, IFormCollection Form)> ReadAsync(
         HttpRequest request,
         string? units,
         string? digits,
+        string? sheet,
         IReadOnlyDictionary<string, ColumnMap>? columns = null
     )
     {
@@ -27,7 +32,7 @@ internal static class LayoutEndpoint
                 "Expected multipart/form-data with the layout's files in the field \"files\".",
                 StatusCodes.Status415UnsupportedMediaType
             );
-        var options = new LayoutOptions(Units(units));
+        var options = new LayoutOptions(Units(units), Sheet: sheet);
         if (digits is not null)
             options = Digits(options, digits);
         var (files, form) = await FilesAsync(request);
@@ -67,7 +72,7 @@ internal static class LayoutEndpoint
         text is null
             ? null
             : LengthUnits.Parse(text)
-                ?? throw new InputException("?units", $"Expected mm, inch or mil, found \"{text}\".");
+                ?? throw new InputException("?units", $"Expected mm, cm, m, inch or mil, found \"{text}\".");
 
     private static LayoutOptions Digits(LayoutOptions options, string digits)
     {

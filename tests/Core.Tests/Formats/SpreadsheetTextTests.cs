@@ -1,4 +1,5 @@
 using FaithfulBracket.Formats.Layouts;
+using FaithfulBracket.Formats.Spreadsheets;
 using Xunit;
 
 namespace FaithfulBracket.Core.Tests;

@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match.Trace;
 using FaithfulBracket.Formats.Documents;
+using FaithfulBracket.Formats.Photos;
 using FaithfulBracket.Instruments;
 using FaithfulBracket.Perf;
 using Xunit;
@@ -51,6 +52,44 @@ public class PhotoTests
                 $"mark {m.Id} is off by {m.UPx - truth.X:0.00}, {m.VPx - truth.Y:0.00} px"
             );
         }
+    }
+
+    /// <summary>Where the stored top left corner stands in the upright picture (Exif 2.32, tag 0x0112).</summary>
+    [Theory]
+    [InlineData(1, false, false)]
+    [InlineData(2, true, false)]
+    [InlineData(3, true, true)]
+    [InlineData(4, false, true)]
+    [InlineData(5, false, false)]
+    [InlineData(6, true, false)]
+    [InlineData(7, true, true)]
+    [InlineData(8, false, true)]
+    public void A_picture_stored_lying_is_kept_upright_without_where_it_was_taken(byte way, bool right, bool bottom)
+    {
+        var stored = new byte[64 * 32];
+        for (var i = 0; i < stored.Length; i++)
+            stored[i] = (byte)(i % 64 < 16 && i / 64 < 16 ? 255 : 0);
+        var jpeg = PhotoPixels.Jpeg(new(64, 32, stored), 95);
+        byte[] exif =
+        [
+            .. "Exif\0\0II*\0"u8,
+            .. (ReadOnlySpan<byte>)[8, 0, 0, 0, 2, 0, 0x0F, 1, 2, 0, 4, 0, 0, 0],
+            .. "here"u8,
+            .. (ReadOnlySpan<byte>)[0x12, 1, 3, 0, 1, 0, 0, 0, way, 0, 0, 0, 0, 0, 0, 0],
+        ];
+        var kept = PhotoIntake.Read([.. jpeg[..2], 0xFF, 0xE1, 0, (byte)(exif.Length + 2), .. exif, .. jpeg[2..]])!;
+        Assert.DoesNotContain("here", System.Text.Encoding.Latin1.GetString(kept.Content), StringComparison.Ordinal);
+        var grey = PhotoPixels.Grey(kept.Content);
+        Assert.Equal(way >= 5 ? (32, 64) : (64, 32), (grey.Width, grey.Height));
+        Assert.Equal((grey.Width, grey.Height), (kept.WidthPx, kept.HeightPx));
+        bool Bright(int x, int y) => grey.Pixels[y * grey.Width + x] > 128;
+        Assert.Equal(
+            (right, bottom),
+            (
+                Bright(grey.Width - 4, 4) || Bright(grey.Width - 4, grey.Height - 4),
+                Bright(4, grey.Height - 4) || Bright(grey.Width - 4, grey.Height - 4)
+            )
+        );
     }
 
     [Fact]

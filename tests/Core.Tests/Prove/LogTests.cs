@@ -150,6 +150,14 @@ public class LogTests
     [InlineData(
         "\"when\",\"die\",\"flow\"\n\"2026-03-01T23:59:59Z\",\"40.5\",\"3\"\n\"2026-03-02T00:00:00Z\",\"41.5\",\"3.2\"\n"
     )]
+    [InlineData("time\tdie\tflow\n[s]\t[degC]\t[L/min]\n0\t40.5\t3\n1\t41.5\t3.2\n")]
+    [InlineData(
+        "Datum;Zeit;GPU [°C];GPU Last [%];Durchfluss [l/h]\n03.11.2026;09:58:00;40,5;7;180\n03.11.2026;09:58:01;41,5;9;192\n"
+    )]
+    [InlineData(
+        "\"Stamp\",\"Die, \"\"hot\"\", C\",\"Flow, L/min\"\n31/12/2026 11:59:59 PM,40.5,3\n1/1/2027 12:00:00 AM,41.5,3.2\n"
+    )]
+    [InlineData("stamp,die,flow\n12/31/2026 23:59:59.5,40.5,3\n01/01/2027 00:00:00.5,41.5,3.2\n")]
     public void However_it_is_written_it_is_the_same_log(string text)
     {
         var log = Read(text, out _);

@@ -6,7 +6,7 @@ import { Columns } from './Columns'
 import { type PartAnswer, PartQuestions } from './PartQuestions'
 
 type Draft = Schemas['LayoutDraftAnswer']
-const blank = { maker: '', model: '', boardCode: '', revision: '', die: '', units: '', digits: '' }
+const blank = { maker: '', model: '', boardCode: '', revision: '', die: '', units: '', digits: '', sheet: '' }
 
 /** Layout files as a board: what was read, what was assumed, what the files do not say; kept only when told so. */
 export function LayoutIntake({
@@ -40,7 +40,7 @@ export function LayoutIntake({
       if (values[k]) form.append(k, values[k])
     if (answers.current.length > 0) form.append('answers', JSON.stringify(answers.current))
     const query = new URLSearchParams(
-      Object.entries({ units: values.units, digits: values.digits }).filter(([, v]) => v),
+      Object.entries({ units: values.units, digits: values.digits, sheet: values.sheet }).filter(([, v]) => v),
     )
     try {
       const made = await fetched<Draft>(`/api/library/layout?${query}`, { method: 'POST', body: form })
@@ -228,8 +228,11 @@ export function LayoutIntake({
               <option value="mm">mm</option>
               <option value="inch">inches</option>
               <option value="mil">mil</option>
+              <option value="cm">cm</option>
+              <option value="m">m</option>
             </select>
           </label>
+          {files.some((f) => /\.xlsx$/i.test(f.name)) && field('sheet', 'sheet of the workbook')}
         </div>
         <div className="mt-4 flex gap-3">
           <Button kind="go" disabled={!draft?.document} onClick={() => void keep()}>

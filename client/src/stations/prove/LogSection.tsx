@@ -27,7 +27,7 @@ export function LogSection({ job, s, own, here }: RoomProps<ProveOwn>) {
         <input
           ref={file}
           type="file"
-          accept=".csv,.txt,.tsv,text/csv,text/plain"
+          accept=".csv,.txt,.tsv,.xlsx,text/csv,text/plain"
           className="hidden"
           aria-label="Log file"
           onChange={(e) => {

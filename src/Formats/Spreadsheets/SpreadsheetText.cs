@@ -1,4 +1,4 @@
-namespace FaithfulBracket.Formats.Layouts;
+namespace FaithfulBracket.Formats.Spreadsheets;
 
 /// <summary>
 /// Text cells that a spreadsheet would run as a formula: kept as text by an apostrophe in front, and read back without

@@ -1,0 +1,50 @@
+namespace FaithfulBracket.Formats.Layouts;
+
+/// <summary>The unit that a drawing's lengths are in.</summary>
+internal static class DxfUnits
+{
+    /// <exception cref="Core.InputException">The drawing states a unit that no board is drawn in.</exception>
+    public static LengthUnit Of(TextFile file, DxfFile drawing, LayoutOptions options, LayoutDraft draft)
+    {
+        if (options.Units is { } forced)
+        {
+            draft.Assume($"{file.Name}: units taken as {forced.ToString().ToLowerInvariant()}, as asked.");
+            return forced;
+        }
+        var stated = drawing.Variable("$INSUNITS");
+        if (stated is not (null or "0" or ""))
+            return Stated(stated)
+                ?? throw file.Refuse(
+                    1,
+                    $"the drawing states unit {LayoutReader.Short(stated)} ($INSUNITS), which no board is drawn in. "
+                        + "Say the right one with units=."
+                );
+        if (drawing.Variable("$MEASUREMENT") is { } measurement)
+        {
+            var inches = measurement == "0";
+            draft.Assume(
+                $"{file.Name}: units taken as {(inches ? "inches" : "mm")} from the drawing's measurement system. Override with units=."
+            );
+            return inches ? LengthUnit.Inch : LengthUnit.Mm;
+        }
+        draft.Assume($"{file.Name}: no unit is stated; taken as mm. Override with units=.");
+        return LengthUnit.Mm;
+    }
+
+    /// <summary>Codes of $INSUNITS in the DXF reference.</summary>
+    private static LengthUnit? Stated(string code) =>
+        code switch
+        {
+            "1" => LengthUnit.Inch,
+            "2" => LengthUnit.Foot,
+            "4" => LengthUnit.Mm,
+            "5" => LengthUnit.Cm,
+            "6" => LengthUnit.Metre,
+            "8" => LengthUnit.Microinch,
+            "9" => LengthUnit.Mil,
+            "10" => LengthUnit.Yard,
+            "13" => LengthUnit.Micron,
+            "14" => LengthUnit.Decimetre,
+            _ => null,
+        };
+}

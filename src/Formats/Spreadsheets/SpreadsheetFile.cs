@@ -1,0 +1,138 @@
+using System.Globalization;
+using System.IO.Compression;
+using System.Xml;
+using FaithfulBracket.Core;
+using MiniExcelLibs;
+
+namespace FaithfulBracket.Formats.Spreadsheets;
+
+/// <summary>
+/// One sheet of a workbook (.xlsx, ECMA-376) as lines of text, cells parted by tabs: what reads a table of text reads a
+/// spreadsheet too, and its line numbers are the sheet's.
+/// </summary>
+public static class SpreadsheetFile
+{
+    public const string InWords =
+        "Workbooks (.xlsx): the first sheet or the one named; at most 64 MiB unpacked, 200 columns, 400,000 rows; no macros, no password.";
+
+    private const long MostUnpacked = 64 * 1024 * 1024;
+    private const int MostEntries = 500,
+        MostColumns = 200,
+        MostRows = 400_000,
+        MostCells = 4_000_000,
+        ShownSheets = 12;
+
+    private static readonly byte[] Zip = [0x50, 0x4B, 0x03, 0x04];
+    private static readonly byte[] Compound = [0xD0, 0xCF, 0x11, 0xE0, 0xA1, 0xB1, 0x1A, 0xE1];
+
+    /// <summary>Whether the content is a workbook, or a file of a spreadsheet program that is refused by name.</summary>
+    public static bool Is(ReadOnlySpan<byte> content) => content.StartsWith(Zip) || content.StartsWith(Compound);
+
+    /// <param name="sheet">By name; null takes the first.</param>
+    /// <param name="refuse">Makes the refusal out of its reason.</param>
+    /// <exception cref="InputException">Protected, with macros, too large, cut off, or without that sheet.</exception>
+    public static IReadOnlyList<string> Lines(
+        ReadOnlyMemory<byte> content,
+        string? sheet,
+        Func<string, InputException> refuse
+    )
+    {
+        if (content.Span.StartsWith(Compound))
+            throw refuse(
+                "a workbook with a password, or one in the old .xls form. Save it as .xlsx without a password, or as CSV."
+            );
+        Check(content, refuse);
+        try
+        {
+            using var stream = Stream(content);
+            var names = MiniExcel.GetSheetNames(stream);
+            if (sheet is not null && !names.Contains(sheet))
+                throw refuse($"no sheet is named \"{sheet}\"; there are {string.Join(", ", names.Take(ShownSheets))}.");
+            using var again = Stream(content);
+            var lines = new List<string>();
+            var cells = 0;
+            foreach (
+                IDictionary<string, object?> row in MiniExcel.Query(
+                    again,
+                    useHeaderRow: false,
+                    sheetName: sheet ?? names[0],
+                    excelType: ExcelType.XLSX
+                )
+            )
+            {
+                cells += row.Count + 1;
+                if (row.Count > MostColumns)
+                    throw refuse($"row {lines.Count + 1} has more than {MostColumns} columns.");
+                if (lines.Count >= MostRows || cells > MostCells)
+                    throw refuse($"more than {MostRows} rows or {MostCells} cells.");
+                lines.Add(string.Join('\t', row.Values.Select(Text)).TrimEnd('\t'));
+            }
+            return lines;
+        }
+        // the library tells a broken workbook by whatever it stumbles over
+        catch (Exception e)
+            when (e
+                    is XmlException
+                        or InvalidDataException
+                        or FormatException
+                        or OverflowException
+                        or InvalidOperationException
+                        or NullReferenceException
+                        or ArgumentException
+                        or IndexOutOfRangeException
+                        or KeyNotFoundException
+            )
+        {
+            throw refuse("this workbook can't be read. Save the sheet again as .xlsx, or as CSV.");
+        }
+    }
+
+    /// <summary>Names of the sheets beside the one that was read, for a refusal to point at.</summary>
+    public static string OtherSheets(ReadOnlyMemory<byte> content, string? sheet)
+    {
+        using var stream = Stream(content);
+        var names = MiniExcel.GetSheetNames(stream);
+        var others = names.Where(n => n != (sheet ?? names[0])).Take(ShownSheets).ToList();
+        return others.Count == 0 ? "" : $" Other sheets: {string.Join(", ", others)}; choose one with sheet=.";
+    }
+
+    private static void Check(ReadOnlyMemory<byte> content, Func<string, InputException> refuse)
+    {
+        try
+        {
+            using var stream = Stream(content);
+            using var zip = new ZipArchive(stream);
+            if (zip.Entries.Count > MostEntries)
+                throw refuse($"a workbook of more than {MostEntries} parts.");
+            if (zip.Entries.Any(e => e.FullName.EndsWith("vbaProject.bin", StringComparison.OrdinalIgnoreCase)))
+                throw refuse("a workbook with macros is not opened. Save it as .xlsx without them.");
+            if (zip.GetEntry("xl/workbook.xml") is null)
+                throw refuse("a zip archive that is no workbook. Unpack it and drop the files in it.");
+            // sizes are counted as they unpack: what an archive says of them may be wrong
+            long unpacked = 0;
+            var buffer = new byte[81920];
+            foreach (var entry in zip.Entries)
+            {
+                using var part = entry.Open();
+                for (int n; (n = part.Read(buffer, 0, buffer.Length)) > 0; )
+                    if ((unpacked += n) > MostUnpacked)
+                        throw refuse($"the workbook unpacks to more than {MostUnpacked >> 20} MiB.");
+            }
+        }
+        catch (InvalidDataException)
+        {
+            throw refuse("the workbook is cut off or broken. Copy the file again.");
+        }
+    }
+
+    private static MemoryStream Stream(ReadOnlyMemory<byte> content) => new(content.ToArray(), false);
+
+    private static string Text(object? cell) =>
+        cell switch
+        {
+            null => "",
+            DateTime d => d.ToString("yyyy-MM-ddTHH:mm:ss", CultureInfo.InvariantCulture),
+            IFormattable f => f.ToString(null, CultureInfo.InvariantCulture),
+            _ => cell.ToString()!.Replace('\t', ' ').Replace('\n', ' ').Replace('\r', ' '),
+        };
+}
