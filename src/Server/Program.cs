@@ -107,6 +107,7 @@ builder
     .AddSingleton<RecordRoom>()
     .AddSingleton<DrawerItems>()
     .AddSingleton<ShopMemory>()
+    .AddSingleton<DocumentChecks>()
     .AddSingleton<TwinLibrary>()
     .AddHostedService<LibraryWarmup>()
     .AddSingleton<JobViews>()
@@ -186,6 +187,7 @@ ComputeEndpoints.Map(app);
 LibraryEndpoints.Map(app);
 DocumentEndpoints.Map(app);
 IntakeEndpoints.Map(app);
+EditEndpoints.Map(app);
 ChooseEndpoints.Map(app);
 ExchangeEndpoints.Map(app);
 ColumnEndpoints.Map(app);

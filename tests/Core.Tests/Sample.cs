@@ -8,6 +8,18 @@ namespace FaithfulBracket.Core.Tests;
 /// <summary>A small card and a block that fits it: one die, two memory chips, four sprung screws.</summary>
 internal static class Sample
 {
+    /// <summary>Folder of the demo shop's documents.</summary>
+    public static string Demo
+    {
+        get
+        {
+            var folder = new DirectoryInfo(AppContext.BaseDirectory);
+            while (!Directory.Exists(Path.Combine(folder.FullName, "demo")))
+                folder = folder.Parent!;
+            return Path.Combine(folder.FullName, "demo");
+        }
+    }
+
     public static readonly PadMaterial Soft = new("soft", [new(0, 0), new(0.5, 0.5)], 0.1, 0.45, 0);
     public static readonly PasteMaterial Grey = new("grey", 110, 180, 2.6);
 

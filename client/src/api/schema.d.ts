@@ -3095,6 +3095,126 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/library/edit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Limits: a document of 4 MiB; 200 edits, 500 places in one, rows of 200. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["EditedAnswer"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/boards/{id}/assumed-block": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DraftAnswer"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/library/draft-like": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DraftAnswer"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/boards/{id}/compare": {
         parameters: {
             query?: never;
@@ -8138,6 +8258,7 @@ export interface components {
             /** Format: double */
             targetNm?: null | number;
             finish?: null | string;
+            evidence: null | components["schemas"]["FigureGrade"];
             sockets: string[];
         };
         /** @enum {unknown} */
@@ -8851,6 +8972,10 @@ export interface components {
             by?: null | string;
             at: string;
         };
+        DraftAnswer: {
+            id: string;
+            document: string;
+        };
         Drawer: {
             materials: components["schemas"]["PadMaterial"][];
             pads: components["schemas"]["PadStock"][];
@@ -8928,6 +9053,11 @@ export interface components {
         };
         /** @enum {unknown} */
         DryFitState: "fine" | "look" | "trouble";
+        EditedAnswer: {
+            document: string;
+            made: string[];
+            checked: components["schemas"]["Checked"];
+        };
         /** @enum {unknown} */
         EvidenceGrade: "A" | "B" | "C" | "D" | "E";
         ExpectAnswer: {
@@ -9043,6 +9173,8 @@ export interface components {
             /** Format: int32 */
             worthTelling: number;
         };
+        /** @enum {unknown} */
+        FigureGrade: "assumed" | "manual" | "measured" | "proved";
         FigureSource: {
             kind: components["schemas"]["SourceKind"];
             instrument?: null | string;
@@ -9568,6 +9700,7 @@ export interface components {
             /** Format: double */
             padMm?: null | number;
             metal?: null | string;
+            evidence: null | components["schemas"]["FigureGrade"];
         };
         LastChance: {
             title: string;
@@ -11465,6 +11598,9 @@ export interface components {
             sigmaMm: number;
             from: components["schemas"]["DepthKind"][];
             conflict?: null | number[];
+            /** Format: double */
+            stepTolMm: number;
+            evidence: components["schemas"]["FigureGrade"];
         };
         StepId: string;
         /** @enum {unknown} */

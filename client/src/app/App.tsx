@@ -1,6 +1,7 @@
 import { lazy, Suspense } from 'react'
 import { useLive } from '../api/live'
 import { DayPage } from '../day/DayPage'
+import type { DocumentPath } from '../library/documents'
 import { Loading } from '../ui/Notice'
 import { OutboxNotice } from './OutboxNotice'
 import { PairPage } from './PairPage'
@@ -11,6 +12,7 @@ import { useFigures } from './useFigures'
 const Traveller = lazy(() => import('../stations/Traveller').then((m) => ({ default: m.Traveller })))
 const BenchMode = lazy(() => import('../bench/BenchMode').then((m) => ({ default: m.BenchMode })))
 const Library = lazy(() => import('../library/Library').then((m) => ({ default: m.Library })))
+const EditPage = lazy(() => import('../library/edit/EditPage').then((m) => ({ default: m.EditPage })))
 const Drawer = lazy(() => import('../drawer/Drawer').then((m) => ({ default: m.Drawer })))
 const InstrumentsPage = lazy(() =>
   import('../instruments/InstrumentsPage').then((m) => ({ default: m.InstrumentsPage })),
@@ -40,6 +42,9 @@ export function App() {
               <Route path="/" component={DayPage} />
               <Route path="/job/:id/restore" component={RestorePage} />
               <Route path="/job/:id/:station?" component={Traveller} />
+              <Route path="/library/:kind/:id/edit">
+                {({ kind, id }) => <EditPage key={`${kind}/${id}`} what={kind as DocumentPath} id={id} />}
+              </Route>
               <Route path="/library/:kind?/:id?" component={Library} />
               <Route path="/instruments" component={InstrumentsPage} />
               <Route path="/drawer" component={Drawer} />

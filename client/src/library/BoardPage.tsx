@@ -16,6 +16,7 @@ import { VerdictMark, verdictColour, verdictWords } from '../ui/Verdict'
 import { BlockList, useNarrowed } from './BlockList'
 import { Comparison } from './Comparison'
 import { DocumentSection } from './DocumentSection'
+import { Begin } from './edit/Begin'
 import { SaveAs } from './exchange/SaveAs'
 import { LastTime } from './LastTime'
 import { Pictures } from './Pictures'
@@ -108,10 +109,11 @@ export function BoardPage({ id }: { id: string }) {
         >
           {b.model}
         </Head>
-        <div className="mt-2 flex gap-3">
+        <div className="mt-2 flex flex-wrap gap-2">
           <Button kind="go" onClick={openJob}>
             Open a job{block ? ' with this block' : ''}
           </Button>
+          <Begin what="boards" id={b.id} of="block" />
         </div>
         <LastTime document={b.id} title="What was done on this board" most={2} />
         <SaveAs what="boards" id={b.id} forms={['csv', 'emn', 'emp', 'svg', 'dxf']} />

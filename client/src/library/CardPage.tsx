@@ -5,6 +5,7 @@ import { Head, Row, Section, Why } from '../stations/Ledger'
 import { mm } from '../ui/format'
 import { ErrorNotice, Loading } from '../ui/Notice'
 import { VerdictMark, verdictColour, verdictWords } from '../ui/Verdict'
+import { DocumentSection } from './DocumentSection'
 
 /** A card of several boards: each drawn, how they sit to each other, and the blocks that go on it. */
 export function CardPage({ id }: { id: string }) {
@@ -78,6 +79,7 @@ export function CardPage({ id }: { id: string }) {
           ))}
           {matches.data?.length === 0 && <Why>No block of the library names boards of this card.</Why>}
         </Section>
+        <DocumentSection what="cards" id={id} />
       </aside>
     </div>
   )

@@ -1,10 +1,11 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { told } from '../api/client'
-import { useNavigate } from '../app/router'
+import { Link, useNavigate } from '../app/router'
 import { Section } from '../stations/Ledger'
 import { Button } from '../ui/Button'
 import { clock, day } from '../ui/format'
+import { Begin } from './edit/Begin'
 import { archive, type DocumentPath, isArchived, remove, versionsOf } from './documents'
 
 /** A document's versions, and how it leaves the lists: archived, or deleted where no job rests on it. */
@@ -43,9 +44,17 @@ export function DocumentSection({ what, id }: { what: DocumentPath; id: string }
         ))}
       </ul>
       <p className="my-1.5 text-[14.5px] leading-snug text-soft">
-        Drop a changed document on the library: what it changes in open jobs is told before it is kept.
+        Change it here, or drop a changed document on the library: what it changes in open jobs is told before it is
+        kept.
       </p>
-      <div className="flex gap-2">
+      <div className="flex flex-wrap gap-2">
+        <Link
+          to={`/library/${what}/${encodeURIComponent(id)}/edit`}
+          className="flex min-h-9 items-center rounded-[3px] border border-rule bg-raised px-3 py-1.5"
+        >
+          Edit
+        </Link>
+        {(what === 'boards' || what === 'blocks') && <Begin what={what} id={id} of="like" />}
         <Button onClick={() => void act(() => archive(what, id, !archived))}>
           {archived ? 'Bring it back' : 'Archive'}
         </Button>

@@ -10,6 +10,7 @@ import { BlockPage } from './BlockPage'
 import { BoardPage } from './BoardPage'
 import { CardPage } from './CardPage'
 import { type DocumentPath, putDocument } from './documents'
+import { drafts } from './edit/drafts'
 import { LayoutIntake } from './exchange/LayoutIntake'
 import { PackIntake } from './exchange/PackIntake'
 import { type Dropped, Intake } from './Intake'
@@ -160,6 +161,7 @@ export function Library() {
             </a>
           </p>
         </div>
+        <DraftList />
         <List
           title="Boards"
           to="boards"
@@ -276,6 +278,25 @@ export function Library() {
         <Empty boards={boards.data} />
       )}
     </main>
+  )
+}
+
+/** What is being described on this device and not kept yet. */
+function DraftList() {
+  const open = drafts()
+  return open.length === 0 ? null : (
+    <section aria-label="Drafts on this device">
+      <h2 className="px-4 pb-1 pt-3 text-[13px] font-semibold text-soft">Drafts on this device, {open.length}</h2>
+      {open.map((d) => (
+        <Link
+          key={d.to}
+          to={d.to}
+          className="block border-b border-rule/60 border-l-4 border-l-amber px-3 py-1.5 leading-tight"
+        >
+          <b>{d.id}</b> <span className="text-[13.5px] text-soft">{d.what}</span>
+        </Link>
+      ))}
+    </section>
   )
 }
 

@@ -5,6 +5,7 @@ import { MachineStand } from '../stations/match/MachineStand'
 import { fixed } from '../ui/format'
 import { ErrorNotice, Loading } from '../ui/Notice'
 import { VerdictMark, verdictColour, verdictWords } from '../ui/Verdict'
+import { DocumentSection } from './DocumentSection'
 
 /** A machine of several cards: its slots, its links, what the loop gives each block. */
 export function MachinePage({ id }: { id: string }) {
@@ -78,6 +79,7 @@ export function MachinePage({ id }: { id: string }) {
             {m}
           </Why>
         ))}
+        <DocumentSection what="machines" id={id} />
       </article>
     </div>
   )

@@ -193,6 +193,9 @@ public sealed record Land
     public double? PadMm { get; init; }
     public string? Metal { get; init; }
 
+    /// <summary>How outline and step are known; null as the document states them.</summary>
+    public FigureGrade? Evidence { get; init; }
+
     /// <summary>Whether this land is meant for the part.</summary>
     public bool Serves(Part part) => Part is not null ? Part == part.Id : For == part.Kind;
 }
@@ -226,6 +229,9 @@ public sealed record BlockHole
     /// <summary>Torque target, N·m.</summary>
     public double? TargetNm { get; init; }
     public string? Finish { get; init; }
+
+    /// <summary>How its place is known; null as the document states it.</summary>
+    public FigureGrade? Evidence { get; init; }
 
     /// <summary>Only for these sockets; empty for any.</summary>
     public IReadOnlyList<string> Sockets { get; init; } = [];

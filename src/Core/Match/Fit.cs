@@ -37,7 +37,8 @@ public static class Fit
         var judgements = FitReasons.For(board, block, best, settings, chance, grade).ToList();
         var verdict = Decide(board, chance, settings, judgements);
         var unknown = judgements.Find(j => j.Reason.Code == FitReasons.UnknownParts)?.Reason.Refs.Count ?? 0;
-        if (unknown > 0 && verdict < Verdict.Unproven)
+        var assumed = judgements.Find(j => j.Reason.Code == BlockEvidence.Assumed)?.Reason.Refs.Count ?? 0;
+        if (unknown + assumed > 0 && verdict < Verdict.Unproven)
             verdict = Verdict.Unproven;
         return new FitResult
         {
@@ -46,7 +47,9 @@ public static class Fit
             Summary =
                 verdict == Verdict.Unproven && unknown > 0
                     ? $"unproven: {HowMany.Of(unknown, "part")} without a height or a kind"
-                    : Summarise(verdict, best, chance, judgements),
+                : verdict == Verdict.Unproven && assumed > 0
+                    ? $"unproven: {HowMany.Of(assumed, "land or screw", "lands and screws")} only assumed"
+                : Summarise(verdict, best, chance, judgements),
             PlaneMm = best.PlaneMm,
             Placement = best.Alignment.Placement,
             MissRatio = best.Alignment.Ratio,
@@ -63,7 +66,7 @@ public static class Fit
             [
                 .. judgements
                     .OrderByDescending(j =>
-                        verdict == Verdict.Unproven && j.Reason.Code is "chance" or FitReasons.UnknownParts
+                        verdict == Verdict.Unproven && j.Reason.Code is "chance" or FitReasons.UnknownParts or BlockEvidence.Assumed
                             ? Weight.Clash + 1
                             : j.Weight
                     )

@@ -30,6 +30,8 @@ internal static class FitReasons
             );
         if (Unknown(board) is { } unknown)
             yield return new(Weight.Work, unknown);
+        foreach (var j in BlockEvidence.For(block, laid))
+            yield return j;
         foreach (var c in laid.Clashes)
         {
             yield return laid.Gaps.Any(g => g.Pairing.Part.Id == c.Part)

@@ -237,6 +237,7 @@ public static class BlockReader
             Through = o.Choice<Through>("through"),
             PadMm = o.OptionalNumber("padMm", 0.05, 20),
             Metal = o.OptionalText("metal"),
+            Evidence = o.OptionalChoice<FigureGrade>("evidence"),
         };
         if (land.For is null && land.Part is null)
             o.Fault("for", "Missing: say which kind of part the land is for, or name one part in part.");
@@ -260,6 +261,7 @@ public static class BlockReader
             Spring = o.OptionalObject("spring") is { } s ? Spring(s) : null,
             TargetNm = o.OptionalNumber("targetNm", 0, 20),
             Finish = o.OptionalText("finish"),
+            Evidence = o.OptionalChoice<FigureGrade>("evidence"),
             Sockets = o.Texts("sockets"),
         };
 

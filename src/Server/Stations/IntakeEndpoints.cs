@@ -14,30 +14,6 @@ using Microsoft.Extensions.DependencyInjection;
 
 namespace FaithfulBracket.Server.Stations;
 
-/// <summary>What a dropped file turned out to be: a document to look at, or its faults.</summary>
-/// <param name="Kind">board, block, card, socket, machine, or unknown.</param>
-internal sealed record Checked(
-    string Kind,
-    Board? Board,
-    Block? Block,
-    Card? Card,
-    Socket? Socket,
-    Machine? Machine,
-    IReadOnlyList<PointedFault> Faults,
-    bool Known,
-    bool SameContent
-)
-{
-    /// <summary>What is allowed but hardly meant.</summary>
-    public IReadOnlyList<string> Doubts { get; } =
-        Board is { } b ? BoardDoubts.Of(b)
-        : Card is { } c ? [.. c.Boards.SelectMany(x => BoardDoubts.Of(x.Board).Select(d => $"Board {x.Key}: {d}"))]
-        : [];
-
-    public static Checked Broken(IEnumerable<InputFault> faults) =>
-        new("unknown", null, null, null, null, null, PointedFault.All(faults), false, false);
-}
-
 /// <summary>Documents into the library: checked, kept, kept in batches.</summary>
 internal static class IntakeEndpoints
 {
@@ -141,56 +117,12 @@ internal static class IntakeEndpoints
     }
 
     /// <summary>Reads a dropped file and says what it is and what is wrong with it; keeps nothing.</summary>
-    private static async Task<Ok<Checked>> CheckAsync(
-        HttpRequest request,
-        [FromKeyedServices("board")] Library boards,
-        [FromKeyedServices("block")] Library blocks,
-        [FromKeyedServices("card")] Library cards,
-        [FromKeyedServices("socket")] Library sockets,
-        [FromKeyedServices("machine")] Library machines
-    )
+    private static async Task<Ok<Checked>> CheckAsync(HttpRequest request, DocumentChecks checks)
     {
         ReadOnlyMemory<byte> bytes = await Bodies.BytesAsync(request, JsonInput.MostBytes);
         try
         {
-            using var json = JsonInput.Parse(bytes);
-            var format = LibraryKinds.FormatOf(json.RootElement);
-            var digest = CanonicalJson.Digest(json.RootElement);
-            Checked Found(
-                string kind,
-                Library library,
-                string id,
-                Board? board,
-                Block? block,
-                Card? card,
-                Socket? socket,
-                Machine? machine = null
-            )
-            {
-                var kept = library.Find(id);
-                var same = kept is not null && LibraryDocuments.Digest(kept) == digest;
-                return new(kind, board, block, card, socket, machine, [], kept is not null, same);
-            }
-            switch (format)
-            {
-                case BlockReader.Format:
-                    var block = BlockReader.Read(bytes);
-                    return TypedResults.Ok(Found("block", blocks, block.Id, null, block, null, null));
-                case BoardReader.Format:
-                    var board = BoardReader.Read(bytes);
-                    return TypedResults.Ok(Found("board", boards, board.Id, board, null, null, null));
-                case CardReader.Format:
-                    var card = CardReader.Read(bytes);
-                    return TypedResults.Ok(Found("card", cards, card.Id, null, null, card, null));
-                case SocketReader.Format:
-                    var socket = SocketReader.Read(bytes);
-                    return TypedResults.Ok(Found("socket", sockets, socket.Id, null, null, null, socket));
-                case MachineReader.Format:
-                    var machine = MachineReader.Read(bytes);
-                    return TypedResults.Ok(Found("machine", machines, machine.Id, null, null, null, null, machine));
-                default:
-                    return TypedResults.Ok(Checked.Broken([LibraryKinds.NoFormat(json.RootElement)]));
-            }
+            return TypedResults.Ok(checks.Read(bytes));
         }
         catch (MalformedJsonException e)
         {

@@ -12,19 +12,8 @@ namespace FaithfulBracket.Core.Tests;
 public class PhotoTests
 {
     private static readonly Boards.Board Dunlin = BoardReader.Read(
-        File.ReadAllBytes(Path.Combine(Demo, "boards/dunlin-250-traced.board.json"))
+        File.ReadAllBytes(Path.Combine(Sample.Demo, "boards/dunlin-250-traced.board.json"))
     );
-
-    private static string Demo
-    {
-        get
-        {
-            var folder = new DirectoryInfo(AppContext.BaseDirectory);
-            while (!Directory.Exists(Path.Combine(folder.FullName, "demo")))
-                folder = folder.Parent!;
-            return Path.Combine(folder.FullName, "demo");
-        }
-    }
 
     private static PhotoScene Scene(int width, double tilt, double turn, double k1, int seed) =>
         new(

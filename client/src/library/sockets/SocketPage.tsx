@@ -9,6 +9,7 @@ import { ErrorNotice, Loading } from '../../ui/Notice'
 import { VerdictMark, verdictColour, verdictWords } from '../../ui/Verdict'
 import { Sections } from './Sections'
 import { SocketDrawing } from './SocketDrawing'
+import { DocumentSection } from '../DocumentSection'
 
 /** Does this block go on this socket with this processor, and what would a bare die give. */
 export function SocketPage({ id }: { id: string }) {
@@ -175,6 +176,7 @@ export function SocketPage({ id }: { id: string }) {
         )}
         {bare && direct.error && <p className="mt-3 text-plum">{(direct.error as Error).message}</p>}
         {bare && direct.data && <BareDie data={direct.data} />}
+        <DocumentSection what="sockets" id={id} />
       </aside>
     </div>
   )

@@ -12,7 +12,14 @@ public sealed record StepDepth(
     double SigmaMm,
     IReadOnlyList<DepthKind> From,
     IReadOnlyList<int>? Conflict
-);
+)
+{
+    /// <summary>As documents state it: three standard deviations, mm.</summary>
+    public double StepTolMm => 3 * SigmaMm;
+
+    /// <summary>How the step is known by these sources.</summary>
+    public FigureGrade Evidence => From.All(k => k == DepthKind.Manual) ? FigureGrade.Manual : FigureGrade.Measured;
+}
 
 /// <summary>Steps of a block's lands from gauge readings, impressions and a manual's pads.</summary>
 public static class StepDepths

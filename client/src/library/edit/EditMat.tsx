@@ -1,0 +1,204 @@
+import { useRef, useState } from 'react'
+import type { Block, Board, Face } from '../../api/client'
+import { BlockLayer } from '../../mat/BlockLayer'
+import { partCorners } from '../../mat/BoardLayer'
+import { Mat } from '../../mat/Mat'
+import { holesOf, identity } from '../../mat/place'
+import type { Projection } from '../../mat/view'
+
+/** What can be taken hold of: an outline or a round, with its place in the document. */
+interface Thing {
+  at: string
+  name: string
+  outline?: number[][]
+  round?: { x: number; y: number; r: number }
+}
+
+const boardThings = (b: Board, prefix: string, face: Face): Thing[] => [
+  ...b.parts.flatMap((p, i) =>
+    p.face === face ? [{ at: `${prefix}/parts/${i}`, name: `part ${p.id}`, outline: partCorners(p) }] : [],
+  ),
+  ...b.holes.map((h, i) => ({
+    at: `${prefix}/holes/${i}`,
+    name: `hole ${h.id}`,
+    round: { x: h.x, y: h.y, r: h.diameterMm / 2 },
+  })),
+]
+
+const blockThings = (b: Block, face: Face): Thing[] => [
+  ...b.plates.flatMap((plate, i) =>
+    plate.face !== face
+      ? []
+      : [
+          ...plate.pockets.map((k, j) => ({
+            at: `/plates/${i}/pockets/${j}`,
+            name: `pocket ${j + 1}`,
+            outline: k.outline as number[][],
+          })),
+          ...plate.lands.map((l, j) => ({
+            at: `/plates/${i}/lands/${j}`,
+            name: `land ${l.id}`,
+            outline: l.outline as number[][],
+          })),
+          ...plate.holes.map((h, j) => ({
+            at: `/plates/${i}/holes/${j}`,
+            name: `screw ${h.id}`,
+            round: { x: h.x, y: h.y, r: h.screwMm },
+          })),
+        ],
+  ),
+  ...b.ports.map((p, i) => ({ at: `/ports/${i}`, name: `port ${p.id}`, round: { x: p.x, y: p.y, r: 5 } })),
+]
+
+/** A board for a block that is described without one: nothing but the outline of its plate. */
+const bare = (b: Block) => ({ outline: b.plates[0].outline, parts: [], holes: [] }) as unknown as Board
+
+/** The document drawn, its things taken hold of by a click and moved by dragging. */
+export function EditMat({
+  board,
+  prefix,
+  block,
+  face,
+  onFlip,
+  selected,
+  snap,
+  placing,
+  onPick,
+  onMove,
+  onPlace,
+}: {
+  board?: Board
+  prefix: string
+  block?: Block
+  face: Face
+  onFlip: () => void
+  selected: string[]
+  snap: number
+  /** Whether the next click says where something new lies. */
+  placing: boolean
+  onPick: (at: string, more: boolean) => void
+  onMove: (at: string[], x: number, y: number) => void
+  onPlace: (x: number, y: number) => void
+}) {
+  const [by, setBy] = useState<[number, number]>()
+  const drag = useRef<{ x: number; y: number; at: string[] } | null>(null)
+  const things = block ? blockThings(block, face) : board ? boardThings(board, prefix, face) : []
+  const drawn = board ?? (block && bare(block))
+  if (!drawn) return <div className="flex-1 bg-mat" />
+  const snapped = (v: number) => Math.round(v / snap) * snap
+  const moved = (p: Projection, e: React.PointerEvent): [number, number] => {
+    const d = drag.current!
+    return [
+      snapped(((e.clientX - d.x) / p.scale) * (face === 'back' ? -1 : 1)),
+      snapped(-(e.clientY - d.y) / p.scale),
+    ]
+  }
+  const shape = (p: Projection, t: Thing) => {
+    const on = selected.includes(t.at)
+    const shift = on && by ? by : [0, 0]
+    const props = {
+      'data-at': t.at,
+      fill: on ? 'var(--plum)' : 'transparent',
+      fillOpacity: 0.22,
+      stroke: on ? 'var(--plum)' : 'none',
+      strokeWidth: 2.4,
+      className: placing ? 'pointer-events-none' : 'cursor-move',
+      onPointerDown: (e: React.PointerEvent) => {
+        e.stopPropagation()
+        if (!on || e.shiftKey) onPick(t.at, e.shiftKey)
+        drag.current = { x: e.clientX, y: e.clientY, at: on ? selected : e.shiftKey ? [...selected, t.at] : [t.at] }
+        e.currentTarget.setPointerCapture(e.pointerId)
+      },
+      onPointerMove: (e: React.PointerEvent) => {
+        if (drag.current && e.buttons > 0) setBy(moved(p, e))
+      },
+      onPointerUp: (e: React.PointerEvent) => {
+        if (!drag.current) return
+        const [x, y] = moved(p, e)
+        const { at } = drag.current
+        drag.current = null
+        setBy(undefined)
+        if (x !== 0 || y !== 0) onMove(at, x, y)
+      },
+    }
+    return t.round ? (
+      <circle
+        key={t.at}
+        cx={p.x(t.round.x + shift[0])}
+        cy={p.y(t.round.y + shift[1])}
+        r={Math.max(7, t.round.r * p.scale)}
+        {...props}
+      >
+        <title>{t.name}</title>
+      </circle>
+    ) : (
+      <path key={t.at} d={p.path(t.outline!.map(([x, y]) => [x + shift[0], y + shift[1]]))} {...props}>
+        <title>{t.name}</title>
+      </path>
+    )
+  }
+  return (
+    <Mat
+      board={drawn}
+      face={face}
+      onFlip={onFlip}
+      quiet={!!block}
+      label={placing ? 'Click where it lies' : 'Document drawn'}
+      include={block ? block.plates.flatMap((x) => x.outline as number[][]) : []}
+      legend={
+        by ? (
+          <span className="num">
+            {by[0].toFixed(2)}, {by[1].toFixed(2)} mm
+          </span>
+        ) : (
+          <span>{placing ? 'click where it lies' : 'click to choose, shift for more, drag to move'}</span>
+        )
+      }
+    >
+      {(p) => (
+        <>
+          {block && <BlockLayer block={block} placement={identity} p={p} fill />}
+          {block &&
+            holesOf(block).map((h) => (
+              <circle
+                key={h.id}
+                cx={p.x(h.x)}
+                cy={p.y(h.y)}
+                r={Math.max(3, (h.screwMm / 2) * p.scale)}
+                fill="none"
+                stroke="var(--ink)"
+                strokeWidth={1.6}
+              />
+            ))}
+          {block?.ports.map((x) => (
+            <circle
+              key={x.id}
+              cx={p.x(x.x)}
+              cy={p.y(x.y)}
+              r={5 * p.scale}
+              fill="none"
+              stroke="var(--copper)"
+              strokeWidth={1.6}
+            />
+          ))}
+          <g>{things.map((t) => shape(p, t))}</g>
+          {placing && (
+            <rect
+              width={p.width}
+              height={p.height}
+              fill="transparent"
+              className="cursor-crosshair"
+              data-place
+              onPointerDown={(e) => e.stopPropagation()}
+              onClick={(e) => {
+                const box = e.currentTarget.ownerSVGElement!.getBoundingClientRect()
+                const inverse = (f: (v: number) => number, px: number) => (px - f(0)) / (f(1) - f(0))
+                onPlace(snapped(inverse(p.x, e.clientX - box.left)), snapped(inverse(p.y, e.clientY - box.top)))
+              }}
+            />
+          )}
+        </>
+      )}
+    </Mat>
+  )
+}

@@ -1,0 +1,87 @@
+using FaithfulBracket.Core.Blocks;
+
+namespace FaithfulBracket.Core.Match;
+
+/// <summary>What a block's own figures rest on, and the one measurement that would help most.</summary>
+internal static class BlockEvidence
+{
+    /// <summary>Code of the reason that makes any verdict wait: lands or screws that nobody has looked at.</summary>
+    public const string Assumed = "assumed-block";
+
+    private const int MostNamed = 5;
+
+    /// <param name="block">With the plates that are judged.</param>
+    public static IEnumerable<Judgement> For(Block block, Laid laid)
+    {
+        List<Land> lands = [.. block.Plates.SelectMany(p => p.Lands)];
+        List<string> assumed =
+        [
+            .. lands.Where(l => l.Evidence == FigureGrade.Assumed).Select(l => l.Id),
+            .. block
+                .Plates.SelectMany(p => p.Holes)
+                .Where(h => h is { Required: true, Evidence: FigureGrade.Assumed })
+                .Select(h => h.Id),
+        ];
+        if (assumed.Count > 0)
+            yield return new(
+                Weight.Work,
+                new(
+                    Assumed,
+                    $"{HowMany.Of(assumed.Count, "land or screw is", "lands and screws are")} only assumed from the board: {Named(assumed)}. "
+                        + "Look at the block, measure it, or take its manual's table.",
+                    assumed
+                )
+            );
+        if (lands.Exists(l => l.Evidence is not null))
+            yield return new(
+                Weight.Note,
+                new(
+                    "block-evidence",
+                    $"Lands: {string.Join(", ", lands.GroupBy(l => l.Evidence).OrderByDescending(g => g.Key ?? FigureGrade.Proved).Select(g => $"{g.Count()} {Word(g.Key)}"))}.",
+                    []
+                )
+            );
+        if (First(laid) is var (land, parts))
+            yield return new(
+                Weight.Note,
+                new(
+                    "measure-next",
+                    FormattableString.Invariant(
+                        $"Measure {land.Id} first: {HowMany.Of(parts, "part rests", "parts rest")} on its step, {Word(land.Evidence)} to ±{land.StepTolMm:0.00} mm."
+                    ),
+                    [land.Id]
+                )
+            );
+    }
+
+    /// <summary>Of the lands less sure than measured the one whose uncertainty bears on most parts.</summary>
+    private static (Land Land, int Parts)? First(Laid laid)
+    {
+        var open = laid
+            .Pairings.Where(p =>
+                p.Share >= LandPairing.LeastShare
+                && p.Land is { Through: Through.Pad, Evidence: FigureGrade.Assumed or FigureGrade.Manual }
+            )
+            .GroupBy(p => p.Land)
+            .Select(g => (Land: g.Key, Parts: g.Select(p => p.Part.Id).Distinct().Count()))
+            .ToList();
+        return open.Count == 0
+            ? null
+            : open.OrderBy(o => o.Land.Evidence).ThenByDescending(o => o.Land.StepTolMm * o.Parts).First();
+    }
+
+    private static string Word(FigureGrade? grade) =>
+        grade switch
+        {
+            FigureGrade.Assumed => "assumed",
+            FigureGrade.Manual => "by the manual",
+            FigureGrade.Measured => "measured",
+            FigureGrade.Proved => "proved",
+            _ => "as stated",
+        };
+
+    private static string Named(List<string> ids) =>
+        ids.Count <= MostNamed + 1
+            ? string.Join(", ", ids)
+            : $"{string.Join(", ", ids.Take(MostNamed))} and {ids.Count - MostNamed} more";
+}

@@ -1,0 +1,169 @@
+using System.Globalization;
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using FaithfulBracket.Core;
+
+namespace FaithfulBracket.Formats.Documents.Editing;
+
+/// <summary>A document after its edits.</summary>
+/// <param name="Made">Pointers of what was added, in order.</param>
+public sealed record EditedDocument(JsonNode Document, IReadOnlyList<string> Made);
+
+/// <summary>
+/// Changes a document as text, so that notes and fields of others stay as they are. Whether the outcome is a document is
+/// for its reader to say.
+/// </summary>
+public sealed class DocumentEditor
+{
+    public const int MostEdits = 200,
+        MostItems = 500,
+        MostRow = 200;
+
+    public static readonly string InWords =
+        $"Limits: a document of 4 MiB; {MostEdits} edits, {MostItems} places in one, rows of {MostRow}.";
+
+    private readonly JsonNode _document;
+    private readonly List<JsonNode> _made = [];
+
+    private DocumentEditor(JsonNode document) => _document = document;
+
+    /// <exception cref="InputException">An edit that can't be made; the document given stays as it was.</exception>
+    public static EditedDocument Apply(JsonNode document, IReadOnlyList<DocumentEdit> edits)
+    {
+        var editor = new DocumentEditor(document.DeepClone());
+        for (var i = 0; i < edits.Count; i++)
+            try
+            {
+                editor.Apply(edits[i]);
+            }
+            catch (InputException e) when (e.Faults[0].Field.Length == 0)
+            {
+                throw new InputException($"/edits/{i}", e.Faults[0].Message);
+            }
+        return new(editor._document, [.. editor._made.Where(m => m.Root == editor._document).Select(Places.PointerOf)]);
+    }
+
+    private void Apply(DocumentEdit edit)
+    {
+        switch (edit)
+        {
+            case SetEdit set:
+                Set(set);
+                break;
+            case MoveEdit move:
+                foreach (var item in Items(move.At))
+                    Geometry.Move(item, move.X, move.Y);
+                break;
+            case TurnEdit turn:
+                foreach (var item in Items(turn.At))
+                    Geometry.Turn(item, turn.Deg);
+                break;
+            case AddEdit add:
+                if (add.Value is { } value)
+                    Add(List(add.To), value.DeepClone());
+                else
+                    Add(List(add.To), NewItem.For(add.To, add.X, add.Y, add.Back), like: true);
+                break;
+            case RowEdit row:
+                Row(row);
+                break;
+            case MirrorEdit mirror:
+                foreach (var item in Items(mirror.At))
+                {
+                    var copy = item.DeepClone();
+                    Geometry.Mirror(copy.AsObject(), mirror.AcrossX, mirror.About);
+                    Add(item.Parent!.AsArray(), copy, like: true);
+                }
+                break;
+            case RemoveEdit remove:
+                // found first, so that pointers mean the document as it was
+                foreach (var item in remove.At.Select(Item).ToList())
+                    Detach(item);
+                break;
+        }
+    }
+
+    private void Set(SetEdit set)
+    {
+        var (parent, key) = Places.Field(_document, set.At);
+        var value =
+            set.Value is JsonValue v && v.GetValueKind() == JsonValueKind.String && Lengths.IsLength(key)
+                ? Lengths.Parse(v.GetValue<string>())
+                    ?? throw new InputException(
+                        set.At,
+                        $"Expected a length such as 12.5, 12.5 mm or 0.5 in, found \"{v.GetValue<string>()}\"."
+                    )
+                : set.Value?.DeepClone();
+        if (parent is JsonObject o)
+        {
+            if (value is null && !Nullable(key))
+                o.Remove(key);
+            else
+                o[key] = value;
+        }
+        else if (int.TryParse(key, CultureInfo.InvariantCulture, out var at) && at >= 0 && at < parent.AsArray().Count)
+            parent.AsArray()[at] = value;
+        else
+            throw Nothing(set.At);
+    }
+
+    /// <summary>Fields in which null says "not known yet".</summary>
+    private static bool Nullable(string key) => key == "heightMm";
+
+    private void Row(RowEdit row)
+    {
+        if (row.Count is < 1 or > MostRow)
+            throw new InputException("", $"Expected 1 to {MostRow} more, found {row.Count}.");
+        var item = Item(row.At).AsObject();
+        for (var n = 1; n <= row.Count; n++)
+        {
+            var copy = item.DeepClone();
+            Geometry.Move(copy.AsObject(), row.X * n, row.Y * n);
+            Add(item.Parent!.AsArray(), copy, like: true);
+        }
+    }
+
+    private void Add(JsonArray list, JsonNode item, bool like = false)
+    {
+        if (item is JsonObject o && like && o["id"]?.GetValue<string>() is { } prefix)
+        {
+            // an id leads what it names
+            o.Remove("id");
+            o.Insert(0, "id", Places.NextId(_document, prefix));
+        }
+        list.Add(item);
+        _made.Add(item);
+    }
+
+    private JsonNode Item(string at) => Places.Find(_document, at) ?? throw Nothing(at);
+
+    private List<JsonObject> Items(IReadOnlyList<string> at) =>
+        [.. at.Select(a => Item(a) as JsonObject ?? throw new InputException("", $"{a} is nothing that lies anywhere."))];
+
+    private JsonArray List(string at)
+    {
+        if (Places.Find(_document, at) is JsonArray list)
+            return list;
+        var (parent, key) = Places.Field(_document, at);
+        if (parent is not JsonObject o || o[key] is not null)
+            throw new InputException("", $"{at} is no list.");
+        var made = new JsonArray();
+        o[key] = made;
+        return made;
+    }
+
+    private static void Detach(JsonNode item)
+    {
+        switch (item.Parent)
+        {
+            case JsonArray list:
+                list.Remove(item);
+                break;
+            case JsonObject o:
+                o.Remove(item.GetPropertyName());
+                break;
+        }
+    }
+
+    private static InputException Nothing(string at) => new("", $"There is nothing at {at}.");
+}

@@ -1,0 +1,112 @@
+using System.Text.Encodings.Web;
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using FaithfulBracket.Core;
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Blocks.Assumed;
+using FaithfulBracket.Formats.Documents;
+using FaithfulBracket.Formats.Documents.Editing;
+using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Store;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace FaithfulBracket.Server.Stations;
+
+/// <param name="Document">As it would be kept.</param>
+/// <param name="Made">Places of what was added.</param>
+internal sealed record EditedAnswer(string Document, IReadOnlyList<string> Made, Checked Checked);
+
+/// <param name="Document">Text to go on from; nothing is kept.</param>
+internal sealed record DraftAnswer(string Id, string Document);
+
+/// <summary>Documents changed step by step, and blocks begun from the board that they are for; nothing is kept.</summary>
+internal static class EditEndpoints
+{
+    private static readonly JsonSerializerOptions Indented = new()
+    {
+        WriteIndented = true,
+        Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
+    };
+
+    public static void Map(IEndpointRouteBuilder app)
+    {
+        var api = app.MapGroup("/api").WithTags("library");
+        api.MapPost("/library/edit", EditAsync)
+            .Accepts<JsonElement>("application/json")
+            .WithDescription(DocumentEditor.InWords);
+        api.MapPost("/boards/{id}/assumed-block", AssumedAsync).Accepts<JsonElement>("application/json");
+        api.MapPost("/library/draft-like", LikeAsync).Accepts<JsonElement>("application/json");
+    }
+
+    /// <summary>Refuses with the places in the document that the rules do not take; the document sent stays as it is.</summary>
+    private static async Task<Ok<EditedAnswer>> EditAsync(HttpRequest request, DocumentChecks checks)
+    {
+        var (document, edits) = await Bodies.ReadAsync(
+            request,
+            o =>
+            {
+                var edits = EditReader.Read(o);
+                if (o.Raw("document") is { ValueKind: JsonValueKind.Object } document)
+                    return (JsonNode.Parse(document.GetRawText())!, edits);
+                o.Fault("document", "Expected a document.");
+                return (new JsonObject(), edits);
+            }
+        );
+        var edited = DocumentEditor.Apply(document, edits);
+        var text = edited.Document.ToJsonString(Indented);
+        return TypedResults.Ok(new EditedAnswer(text, edited.Made, checks.Read(System.Text.Encoding.UTF8.GetBytes(text))));
+    }
+
+    private static async Task<Ok<DraftAnswer>> AssumedAsync(string id, HttpRequest request, ShopMemory shop)
+    {
+        var board =
+            shop.Boards.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no board \"{id}\".");
+        var names = await Bodies.ReadAsync(
+            request,
+            o =>
+            {
+                var (maker, model) = (o.Text("maker"), o.Text("model"));
+                return new BlockNames(
+                    NewId($"{maker} {model}", shop.Blocks.Keys),
+                    maker,
+                    model,
+                    o.OptionalChoice<BlockKind>("kind") ?? BlockKind.FullCover,
+                    o.Flag("declared", false)
+                );
+            }
+        );
+        var block = AssumedBlock.For(board, names);
+        return TypedResults.Ok(new DraftAnswer(block.Id, System.Text.Encoding.UTF8.GetString(DocumentWriter.Write(block))));
+    }
+
+    /// <summary>A document under another name, to change what differs.</summary>
+    private static async Task<Ok<DraftAnswer>> LikeAsync(HttpRequest request, ShopMemory shop)
+    {
+        var (document, model, revision) = await Bodies.ReadAsync(
+            request,
+            o =>
+            {
+                var model = o.Text("model");
+                var revision = o.OptionalText("revision");
+                if (o.Raw("document") is { ValueKind: JsonValueKind.Object } document)
+                    return (JsonNode.Parse(document.GetRawText())!.AsObject(), model, revision);
+                o.Fault("document", "Expected a document.");
+                return (new JsonObject(), model, revision);
+            }
+        );
+        var from = document["id"]?.GetValue<string>();
+        var taken = shop.Boards.Keys.Concat(shop.Blocks.Keys);
+        var id = NewId($"{document["maker"]?.GetValue<string>()} {model} {revision}", taken);
+        document["id"] = id;
+        document["model"] = model;
+        if (revision is not null && document.ContainsKey("revision"))
+            document["revision"] = revision;
+        document["x-like"] = from;
+        return TypedResults.Ok(new DraftAnswer(id, document.ToJsonString(Indented)));
+    }
+
+    private static string NewId(string words, IEnumerable<string> taken) =>
+        DocumentIds.Valid(words.Trim().ToLowerInvariant(), taken.ToHashSet());
+}

@@ -1,0 +1,167 @@
+using System.Text;
+using System.Text.Json.Nodes;
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Blocks.Assumed;
+using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Match;
+using FaithfulBracket.Formats.Documents;
+using FaithfulBracket.Formats.Documents.Editing;
+using Xunit;
+
+namespace FaithfulBracket.Core.Tests;
+
+/// <summary>Documents changed step by step, and blocks begun from a board.</summary>
+public class DocumentEditorTests
+{
+    private static readonly string Tern = File.ReadAllText(Path.Combine(Sample.Demo, "boards/tern-460-r2.board.json"));
+
+    private static Boards.Board Board(JsonNode document) =>
+        BoardReader.Read(Encoding.UTF8.GetBytes(document.ToJsonString()));
+
+    private static JsonNode Edited(params DocumentEdit[] edits) =>
+        DocumentEditor.Apply(JsonNode.Parse(Tern)!, edits).Document;
+
+    [Fact]
+    public void A_row_goes_on_numbering_and_lies_a_step_apart()
+    {
+        var edited = DocumentEditor.Apply(JsonNode.Parse(Tern)!, [new RowEdit("/holes/0", 3, 4, -2)]);
+        var holes = Board(edited.Document).Holes;
+        var before = Board(JsonNode.Parse(Tern)!).Holes;
+        Assert.Equal(
+            Enumerable.Range(1, 3).Select(n => (before[0].X + 4 * n, before[0].Y - 2 * n)),
+            holes.Skip(before.Count).Select(h => (h.X, h.Y))
+        );
+        Assert.Equal(holes.Count, holes.Select(h => h.Id).Distinct().Count());
+        Assert.Equal([.. Enumerable.Range(before.Count, 3).Select(i => $"/holes/{i}")], edited.Made);
+    }
+
+    [Theory]
+    [InlineData("0.5 in", 12.7)]
+    [InlineData("500 mil", 12.7)]
+    [InlineData("12,7", 12.7)]
+    [InlineData("1.27cm", 12.7)]
+    public void Lengths_are_taken_in_any_unit(string said, double mm) =>
+        Assert.Equal(mm, Board(Edited(new SetEdit("/parts/1/widthMm", said))).Parts[1].WidthMm, 9);
+
+    [Fact]
+    public void A_height_is_unknown_again_and_a_figure_taken_away()
+    {
+        var part = Board(Edited(new SetEdit("/parts/1/heightMm", null), new SetEdit("/parts/1/limitC", null))).Parts[1];
+        Assert.True(part.HeightUnknown);
+        Assert.Null(part.LimitC);
+    }
+
+    /// <summary>The top of the copy is the mirrored top, whatever shape and turn it has.</summary>
+    [Fact]
+    public void Mirrored_copies_lie_where_a_mirror_shows_them()
+    {
+        var random = new Random(5);
+        for (var n = 0; n < 200; n++)
+        {
+            var document = JsonNode.Parse(Tern)!;
+            var part = document["parts"]![1]!;
+            part["rotationDeg"] = Math.Round(random.NextDouble() * 360 - 180, 1);
+            if (n % 2 == 0)
+                part["outline"] = JsonNode.Parse("[[-5,-3],[6,-3],[2,4]]");
+            var (across, about) = (n % 3 == 0, Math.Round(random.NextDouble() * 40, 1));
+            var mirrored = Board(DocumentEditor.Apply(document, [new MirrorEdit(["/parts/1"], across, about)]).Document);
+            var (own, copy) = (mirrored.Parts[1].Top(), mirrored.Parts[^1].Top());
+            Point2 Over(Point2 p) => across ? new(2 * about - p.X, p.Y) : new(p.X, 2 * about - p.Y);
+            foreach (var corner in own.Points.Select(Over))
+                Assert.True(copy.Points.Any(p => (p - corner).Length < 1e-3), $"drawing {n}: no corner at {corner}");
+        }
+    }
+
+    /// <summary>
+    /// Whatever is done, the document given stays as it was, and what comes of it reads or is refused with a place in it.
+    /// </summary>
+    [Fact]
+    public void A_thousand_sequences_never_make_a_document_that_reads_wrong()
+    {
+        var read = 0;
+        for (var seed = 1; seed <= 1000; seed++)
+        {
+            var random = new Random(seed);
+            var now = JsonNode.Parse(Tern)!;
+            var past = new Stack<string>();
+            for (var i = 0; i < 12; i++)
+            {
+                var before = now.ToJsonString();
+                try
+                {
+                    var next = DocumentEditor.Apply(now, [Drawn(random, now)]).Document;
+                    Board(next);
+                    past.Push(before);
+                    now = next;
+                    read++;
+                }
+                catch (InputException e)
+                {
+                    Assert.All(e.Faults, f => Assert.StartsWith("/", f.Field, StringComparison.Ordinal));
+                    Assert.Equal(before, now.ToJsonString());
+                }
+            }
+            while (past.TryPop(out var text))
+                now = JsonNode.Parse(text)!;
+            Assert.Equal(JsonNode.Parse(Tern)!.ToJsonString(), now.ToJsonString());
+        }
+        Assert.True(read > 6000, $"{read} edits were taken");
+    }
+
+    private static DocumentEdit Drawn(Random random, JsonNode document)
+    {
+        var list = random.Next(2) == 0 ? "parts" : "holes";
+        string One() => $"/{list}/{random.Next(document[list]!.AsArray().Count + 1)}";
+        double Mm() => Math.Round(random.NextDouble() * 60 - 30, 2);
+        return random.Next(8) switch
+        {
+            0 => new MoveEdit([One()], Mm(), Mm()),
+            1 => new TurnEdit([One()], Mm()),
+            2 => new AddEdit($"/{list}", null, Mm(), Mm(), random.Next(2) == 0),
+            3 => new RowEdit(One(), random.Next(1, 4), Mm(), Mm()),
+            4 => new MirrorEdit([One(), One()], random.Next(2) == 0, Mm()),
+            5 => new RemoveEdit([One()]),
+            6 => new SetEdit($"{One()}/{(list == "parts" ? "heightMm" : "diameterMm")}", Mm()),
+            _ => new SetEdit($"{One()}/x", random.Next(2) == 0 ? "far" : "0.2 in"),
+        };
+    }
+
+    public static TheoryData<string> Cards() =>
+        new(
+            Directory
+                .GetFiles(Path.Combine(Sample.Demo, "boards"))
+                .Where(f => BoardReader.Read(File.ReadAllBytes(f)).Kind == Boards.BoardKind.GraphicsCard)
+                .Select(f => Path.GetFileName(f)!)
+        );
+
+    [Theory]
+    [MemberData(nameof(Cards))]
+    public void A_block_begun_from_a_board_covers_what_is_hot_and_waits_until_somebody_looks(string file)
+    {
+        var board = BoardReader.Read(File.ReadAllBytes(Path.Combine(Sample.Demo, "boards", file)));
+        var begun = AssumedBlock.For(board, new("new-block", "Quayside", "Weir", BlockKind.FullCover, true));
+        var block = BlockReader.Read(DocumentWriter.Write(begun));
+        var fit = Fit.Judge(board, block);
+        Assert.Equal(Verdict.Unproven, fit.Verdict);
+        Assert.Equal("assumed-block", fit.Reasons[0].Code);
+        Assert.Contains(fit.Reasons, r => r.Code == "measure-next");
+        Assert.DoesNotContain(fit.Uncovered, u => board.FindPart(u)!.Face == Boards.Face.Front);
+        Assert.Empty(fit.Clashes);
+        // everything looked at and found as assumed: a drawn board is no longer in doubt
+        var seen = block with
+        {
+            Plates =
+            [
+                .. block.Plates.Select(p =>
+                    p with
+                    {
+                        Lands = [.. p.Lands.Select(l => l with { Evidence = FigureGrade.Measured, StepTolMm = 0.09 })],
+                        Holes = [.. p.Holes.Select(h => h with { Evidence = FigureGrade.Measured })],
+                    }
+                ),
+            ],
+        };
+        if (board.PositionSigmaMm == 0)
+            Assert.True(Fit.Judge(board, seen).Verdict <= Verdict.SeatsWithWork, Fit.Judge(board, seen).Summary);
+    }
+}
