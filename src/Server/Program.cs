@@ -229,6 +229,7 @@ KeepingEndpoints.Map(app);
 PastEndpoints.Map(app);
 DeviceEndpoints.Map(app);
 DrawerEndpoints.Map(app);
+DrawerTableEndpoints.Map(app);
 ClientFiles.Map(app, builder.Configuration["client"]);
 if (builder.Configuration.GetValue("first-look", true))
     app.Services.GetRequiredService<FirstLook>().Take();

@@ -4,6 +4,10 @@ namespace FaithfulBracket.Store;
 
 public sealed record DrawerRow(string Kind, string Id, string Content, long Version);
 
+/// <param name="Content">Null takes the item out.</param>
+/// <param name="Version">That the caller saw; 0 for a new item.</param>
+public sealed record DrawerChange(string Kind, string Id, string? Content, long Version);
+
 /// <summary>What lies in the drawer, an item a row; every change is also written to a history.</summary>
 public sealed class DrawerItems(ShopDatabase database, TimeProvider time)
 {
@@ -21,67 +25,23 @@ public sealed class DrawerItems(ShopDatabase database, TimeProvider time)
     /// <exception cref="LostRaceException">The item changed meanwhile, or a new one stands already.</exception>
     public long Put(string kind, string id, string content, long version, string? by = null)
     {
-        var next = database.Change(
-            (c, t) =>
-            {
-                var changed =
-                    version == 0
-                        ? c.Execute(
-                            "insert into drawer_item (kind, id, content) values (@kind, @id, @content) on conflict do nothing",
-                            new
-                            {
-                                kind,
-                                id,
-                                content,
-                            },
-                            t
-                        )
-                        : c.Execute(
-                            "update drawer_item set content = @content, version = version + 1 where kind = @kind and "
-                                + "id = @id and version = @version",
-                            new
-                            {
-                                kind,
-                                id,
-                                content,
-                                version,
-                            },
-                            t
-                        );
-                if (changed == 0)
-                    throw new LostRaceException(
-                        $"\"{id}\" changed in the drawer since you looked. Look again, then change it."
-                    );
-                History(c, t, kind, id, content, by);
-                return version + 1;
-            }
-        );
-        Interlocked.Increment(ref _edition);
-        return next;
+        PutTogether([new(kind, id, content, version)], by);
+        return version + 1;
     }
 
     /// <exception cref="LostRaceException">The item changed meanwhile.</exception>
-    public void Remove(string kind, string id, long version, string? by = null)
+    public void Remove(string kind, string id, long version, string? by = null) =>
+        PutTogether([new(kind, id, null, version)], by);
+
+    /// <summary>Several changes, all or none.</summary>
+    /// <exception cref="LostRaceException">An item changed meanwhile; nothing changed.</exception>
+    public void PutTogether(IReadOnlyList<DrawerChange> changes, string? by)
     {
         database.Change(
             (c, t) =>
             {
-                if (
-                    c.Execute(
-                        "delete from drawer_item where kind = @kind and id = @id and version = @version",
-                        new
-                        {
-                            kind,
-                            id,
-                            version,
-                        },
-                        t
-                    ) == 0
-                )
-                    throw new LostRaceException(
-                        $"\"{id}\" changed in the drawer since you looked. Look again, then take it out."
-                    );
-                History(c, t, kind, id, null, by);
+                foreach (var change in changes)
+                    One(c, t, change, by);
                 return 0;
             }
         );
@@ -89,10 +49,9 @@ public sealed class DrawerItems(ShopDatabase database, TimeProvider time)
     }
 
     /// <summary>Several changes to the drawer and one to a job's sheet, all or none.</summary>
-    /// <param name="changes">New content, or null to take the item out; the version each had.</param>
     /// <exception cref="LostRaceException">An item or the sheet changed meanwhile; nothing changed.</exception>
     public void ChangeTogether(
-        IReadOnlyList<(string Kind, string Id, string? Content, long Version)> changes,
+        IReadOnlyList<DrawerChange> changes,
         JobSheets sheets,
         long jobId,
         string sheetKind,
@@ -104,53 +63,31 @@ public sealed class DrawerItems(ShopDatabase database, TimeProvider time)
         database.Change(
             (c, t) =>
             {
-                foreach (var (kind, id, content, version) in changes)
-                {
-                    var done =
-                        content is null
-                            ? c.Execute(
-                                "delete from drawer_item where kind = @kind and id = @id and version = @version",
-                                new
-                                {
-                                    kind,
-                                    id,
-                                    version,
-                                },
-                                t
-                            )
-                        : version == 0
-                            ? c.Execute(
-                                "insert into drawer_item (kind, id, content) values (@kind, @id, @content) on conflict do nothing",
-                                new
-                                {
-                                    kind,
-                                    id,
-                                    content,
-                                },
-                                t
-                            )
-                        : c.Execute(
-                            "update drawer_item set content = @content, version = version + 1 where kind = @kind and "
-                                + "id = @id and version = @version",
-                            new
-                            {
-                                kind,
-                                id,
-                                content,
-                                version,
-                            },
-                            t
-                        );
-                    if (done == 0)
-                        throw new LostRaceException(
-                            $"\"{id}\" changed in the drawer since you looked. Look again, then put the rests away."
-                        );
-                    History(c, t, kind, id, content, by);
-                }
+                foreach (var change in changes)
+                    One(c, t, change, by);
                 return sheets.Put(c, t, jobId, sheetKind, sheet, sheetVersion, by);
             }
         );
         Interlocked.Increment(ref _edition);
+    }
+
+    private void One(
+        Microsoft.Data.Sqlite.SqliteConnection c,
+        System.Data.Common.DbTransaction t,
+        DrawerChange change,
+        string? by
+    )
+    {
+        var sql =
+            change.Content is null ? "delete from drawer_item where kind = @Kind and id = @Id and version = @Version"
+            : change.Version == 0
+                ? "insert into drawer_item (kind, id, content) values (@Kind, @Id, @Content) on conflict do nothing"
+            : "update drawer_item set content = @Content, version = version + 1 where kind = @Kind and id = @Id and version = @Version";
+        if (c.Execute(sql, change, t) == 0)
+            throw new LostRaceException(
+                $"\"{change.Id}\" changed in the drawer since you looked. Look again, then do it once more."
+            );
+        History(c, t, change.Kind, change.Id, change.Content, by);
     }
 
     private void History(

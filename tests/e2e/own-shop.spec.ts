@@ -37,3 +37,100 @@ test('an empty shop says what to begin with until it is done, and takes no figur
   await expect(page.getByText('This gauge is a stand-in for practice')).toBeVisible({ timeout: 60_000 })
   await expect(page.getByRole('button', { name: 'Write it down', exact: true })).toHaveCount(0)
 })
+
+test('a card from its layout and a block from seven readings are a planned job like the makers’ own documents', async ({
+  page,
+}) => {
+  const demo = (name: string) => JSON.parse(readFileSync(join(house, 'demo', name), 'utf8'))
+  const [truth, maker] = [demo('boards/tern-460-r2.board.json'), demo('blocks/brineworks-full-460.block.json')]
+  // biome-ignore lint/suspicious/noExplicitAny: a document
+  type Any = any
+  const rows = [
+    'what,id,face,x,y,diameterMm,widthMm,depthMm,rotationDeg,heightMm,kind',
+    ...truth.outline.map(([x, y]: number[]) => `outline,,,${x},${y},,,,,,`),
+    ...truth.holes.map((h: Any) => `hole,,,${h.x},${h.y},${h.diameterMm},,,,,`),
+    ...truth.parts.map(
+      (p: Any) =>
+        `part,${p.id},${p.face},${p.x},${p.y},,${p.widthMm},${p.depthMm},${p.rotationDeg ?? 0},${p.heightMm ?? ''},${p.kind}`,
+    ),
+  ]
+  await page.addInitScript(() => localStorage.setItem('fb.initials', 'EG'))
+  await page.goto(`${server.address}/library`)
+  await page.locator('nav input[type=file]').setInputFiles({
+    name: 'placement.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(rows.join('\n')),
+  })
+  const ledger = page.getByLabel('Ledger')
+  await expect(ledger.getByText(/holes, \d+ parts/)).toBeVisible()
+  for (const [label, value] of [
+    ['maker', 'Anchor'],
+    ['model', 'Own 460'],
+    ['board code', 'AN-1'],
+    ['revision', 'R1'],
+  ]) {
+    await ledger.getByLabel(label, { exact: true }).fill(value)
+    await ledger.getByLabel(label, { exact: true }).blur()
+  }
+  await ledger.getByRole('button', { name: 'Keep as a board' }).click()
+
+  // one hole wrongly moved, undone, one part corrected in inches; a new version
+  await page.getByRole('link', { name: 'Edit' }).click()
+  const hole = page.locator('[data-at="/holes/0"]')
+  await hole.click()
+  const x = ledger.getByRole('textbox', { name: 'x, mm', exact: true })
+  const first = await x.inputValue()
+  await page.keyboard.press('ArrowRight')
+  await expect(x).toHaveValue(String(Number(first) + 0.1))
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await page.locator('[data-at="/parts/1"]').click()
+  await ledger.getByLabel('height ±, mm').fill('0,002 in')
+  await ledger.getByLabel('height ±, mm').press('Enter')
+  await expect(ledger.getByLabel('height ±, mm')).toHaveValue('0.0508')
+  await ledger.getByLabel('width, mm', { exact: true }).fill('900')
+  await ledger.getByLabel('width, mm', { exact: true }).press('Enter')
+  await expect(ledger.getByText(/from 0.05 to 700/)).toBeVisible()
+  // a draft survives the page
+  await page.reload()
+  await expect(ledger.getByText('A draft on this device')).toBeVisible()
+  await ledger.getByRole('button', { name: 'Keep a new version' }).click()
+  await page.getByRole('button', { name: 'Keep as the next version' }).click()
+  await page.waitForURL(/boards\/[^/]+$/)
+  const board = page.url().split('/').pop()!
+
+  await page.getByRole('button', { name: 'Describe a block for it' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('maker, from the box').fill('Quayside')
+  await dialog.getByLabel('model').fill('Weir 460')
+  await dialog.getByRole('button', { name: 'Begin' }).click()
+  await expect(ledger.getByText('Unproven')).toBeVisible()
+  await ledger.getByRole('button', { name: /Tried by hand/ }).click()
+  await ledger.getByLabel('reading of the die land').fill('3,00')
+  const step = (kind: string) => maker.plates[0].lands.find((l: Any) => l.for === kind).stepMm as number
+  const part = (id: string) => truth.parts.find((p: Any) => p.id === id)
+  for (const input of await ledger.getByLabel(/^gauge reading of/).all()) {
+    const land = (await input.getAttribute('aria-label'))!.replace('gauge reading of L-', '').split('-')[0]
+    await input.fill((3 + step(part(land).kind)).toFixed(2))
+  }
+  await ledger.getByRole('button', { name: /Take \d+ steps into the block/ }).click()
+  await expect(ledger.getByText(/^Seats/).first()).toBeVisible()
+  await ledger.getByRole('button', { name: 'Keep in the library' }).click()
+  await page.waitForURL(/blocks\/[^/]+$/)
+  const block = page.url().split('/').pop()!
+  const kept = async (path: string) => (await page.request.get(`${server.address}/api/${path}`)).json()
+  const gaps = async (board: Any, block: Any) => {
+    const answer = await page.request.post(`${server.address}/api/compute/gaps`, { data: { board, block } })
+    return (await answer.json()).pairs as { part: string; nominalMm: number; minMm: number; maxMm: number }[]
+  }
+  const mine = await gaps(await kept(`boards/${board}`), await kept(`blocks/${block}`))
+  for (const t of await gaps(truth, maker)) {
+    const own = mine.find((g) => g.part === t.part)!
+    expect(own.minMm, t.part).toBeLessThanOrEqual(t.nominalMm)
+    expect(own.maxMm, t.part).toBeGreaterThanOrEqual(t.nominalMm)
+  }
+  const job = await page.request.post(`${server.address}/api/jobs`, {
+    data: { title: 'Nobody described it', bench: 'A', boardId: board, blockId: block, by: 'EG' },
+  })
+  await page.goto(`${server.address}/job/${(await job.json()).id}/match`)
+  await expect(page.getByText(/^Seats/).first()).toBeVisible()
+})

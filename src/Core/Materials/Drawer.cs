@@ -18,6 +18,15 @@ public sealed record PasteStock(string Id, PasteMaterial Material, double GramsL
     /// <summary>Bore of a syringe that nobody measured, mm.</summary>
     public const double DefaultBoreMm = 9.5;
 
+    /// <summary>When the tube was opened; null while it is sealed or nobody said.</summary>
+    public DateOnly? OpenedOn { get; init; }
+
+    /// <summary>How long it keeps once opened, months; null where nobody said.</summary>
+    public int? ShelfMonths { get; init; }
+
+    /// <summary>The last day that it is good for.</summary>
+    public DateOnly? UseBy => OpenedOn is { } opened && ShelfMonths is { } months ? opened.AddMonths(months) : null;
+
     /// <summary>Bore of its syringe, mm.</summary>
     public double BoreMm { get; init; } = DefaultBoreMm;
 

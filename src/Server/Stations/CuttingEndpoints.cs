@@ -99,13 +99,13 @@ internal static class CuttingEndpoints
         var items = drawer.All().Where(i => i.Kind == "pad").ToList();
         var pads = items.ConvertAll(i => JsonSerializer.Deserialize<PadStock>(i.Content, DocumentJson.Options)!);
         var away = Leftovers.PutAway(begun.Plan.Sheets[sheet - 1], pads, $"j{id}s{sheet}");
-        List<(string, string, string?, long)> changes =
+        List<DrawerChange> changes =
         [
-            .. away.Offcuts.Select(o => ("pad", o.Id, (string?)JsonSerializer.Serialize(o, DocumentJson.Options), 0L)),
+            .. away.Offcuts.Select(o => new DrawerChange("pad", o.Id, JsonSerializer.Serialize(o, DocumentJson.Options), 0)),
         ];
         if (away.Stock is { } left)
             changes.Add(
-                (
+                new(
                     "pad",
                     left.Id,
                     away.StockGone ? null : JsonSerializer.Serialize(left, DocumentJson.Options),

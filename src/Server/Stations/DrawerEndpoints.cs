@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Text.Json;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Materials;
@@ -94,6 +95,8 @@ internal static class DrawerEndpoints
             )
             {
                 BoreMm = Bore(o),
+                OpenedOn = Date(o, "openedOn"),
+                ShelfMonths = o.OptionalInteger("shelfMonths", 1, 240),
             },
             "screw" => new ScrewStock(
                 id,
@@ -117,9 +120,21 @@ internal static class DrawerEndpoints
         };
     }
 
+    private static DateOnly? Date(ObjectReader o, string field)
+    {
+        if (o.OptionalText(field) is not { } text)
+            return null;
+        if (DateOnly.TryParseExact(text, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day))
+            return day;
+        o.Fault(field, $"Expected a date such as 2026-11-30, found \"{text}\".");
+        return null;
+    }
+
     private static double Bore(ObjectReader o)
     {
-        o.OptionalNumber("plungerMm"); // told from grams and bore, read back and left
+        // told from the others, read back and left
+        o.OptionalNumber("plungerMm");
+        o.OptionalText("useBy");
         return o.Number("boreMm", 2, 60, otherwise: PasteStock.DefaultBoreMm);
     }
 

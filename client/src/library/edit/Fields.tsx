@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useId, useState } from 'react'
 import { useCaliper } from '../../api/instruments'
 import { Button } from '../../ui/Button'
 import { isType, type Json, keysOf, labelOf, type Shape, shapeAt, valueAt } from './shape'
@@ -111,6 +111,7 @@ function Field({
     setWaits(false)
     onSet(Math.round(r.mm * 100) / 100)
   })
+  const field = useId()
   const label = labelOf(name)
   const wide = isType(shape, 'array') ? 'col-span-2' : ''
   const tone = fault ? 'border-plum' : ''
@@ -130,26 +131,23 @@ function Field({
   }
   const measured = /^(heightMm|diameterMm|widthMm|depthMm|thicknessMm)$/.test(name)
   return (
-    <label className={`block text-[13px] text-soft ${wide}`} title={shape.description}>
-      <span className="flex items-baseline justify-between">
-        {label}
+    <div className={`text-[13px] text-soft ${wide}`} title={shape.description}>
+      <div className="flex items-baseline justify-between">
+        <label htmlFor={field}>{label}</label>
         {measured && (
           <button
             type="button"
-            aria-label={`${label} from the caliper`}
+            aria-label={`Caliper for ${label}`}
             aria-pressed={waits}
             className={waits ? 'text-copper' : 'underline underline-offset-2'}
-            onClick={(e) => {
-              e.preventDefault()
-              setWaits(!waits)
-            }}
+            onClick={() => setWaits(!waits)}
           >
             {waits ? 'waits' : 'caliper'}
           </button>
         )}
-      </span>
+      </div>
       {shape.enum ? (
-        <select value={shown} onChange={(e) => onSet(e.target.value || null)} className={`${look} ${tone}`}>
+        <select id={field} value={shown} onChange={(e) => onSet(e.target.value || null)} className={`${look} ${tone}`}>
           {(!needed || !shown) && <option value="" />}
           {shape.enum
             .filter((v) => v !== null)
@@ -159,6 +157,7 @@ function Field({
         </select>
       ) : isType(shape, 'boolean') ? (
         <input
+          id={field}
           type="checkbox"
           checked={!!value}
           onChange={(e) => onSet(e.target.checked)}
@@ -166,6 +165,7 @@ function Field({
         />
       ) : (
         <input
+          id={field}
           key={shown}
           defaultValue={shown}
           aria-invalid={!!fault}
@@ -174,8 +174,8 @@ function Field({
           className={`${look} ${tone}`}
         />
       )}
-      {fault && <span className="block text-plum">{fault}</span>}
-    </label>
+      {fault && <p className="text-plum">{fault}</p>}
+    </div>
   )
 }
 

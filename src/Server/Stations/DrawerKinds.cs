@@ -1,0 +1,29 @@
+using System.Text.Json.Nodes;
+using FaithfulBracket.Formats.Documents;
+
+namespace FaithfulBracket.Server.Stations;
+
+/// <summary>What a row of a table is, and what it is called, where it does not say so.</summary>
+internal static class DrawerKinds
+{
+    public static string? Guess(JsonObject fields) =>
+        fields.ContainsKey("thread") && fields.ContainsKey("lengthMm") ? "screw"
+        : fields.ContainsKey("thicknessMm") && fields.ContainsKey("material") ? "pad"
+        : fields.ContainsKey("gramsLeft") ? "paste"
+        : fields.ContainsKey("amount") && fields.ContainsKey("name") ? "consumable"
+        : null;
+
+    public static string? IdFor(string kind, JsonObject fields)
+    {
+        string? Of(params string[] names) =>
+            names.All(fields.ContainsKey) ? string.Join('-', names.Select(n => fields[n]!.ToString())) : null;
+        var words = kind switch
+        {
+            "screw" => Of("thread", "lengthMm"),
+            "pad" => Of("material", "thicknessMm", "widthMm", "depthMm"),
+            "tool" or "consumable" => Of("name"),
+            _ => null,
+        };
+        return words is null ? null : DocumentIds.Valid(words.ToLowerInvariant(), new HashSet<string>());
+    }
+}
