@@ -230,6 +230,7 @@ PastEndpoints.Map(app);
 DeviceEndpoints.Map(app);
 DrawerEndpoints.Map(app);
 DrawerTableEndpoints.Map(app);
+LabelEndpoints.Map(app);
 ClientFiles.Map(app, builder.Configuration["client"]);
 if (builder.Configuration.GetValue("first-look", true))
     app.Services.GetRequiredService<FirstLook>().Take();

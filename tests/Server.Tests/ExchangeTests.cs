@@ -1,6 +1,7 @@
 using System.IO.Compression;
 using System.Net;
 using System.Net.Http.Headers;
+using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json;
 using Xunit;
@@ -214,5 +215,86 @@ public class ExchangeTests(DemoServer demo) : IClassFixture<DemoServer>
                 HttpStatusCode.UnprocessableEntity,
                 (await http.GetAsync($"/api/boards/tern-460-r2/blocks?{bad}")).StatusCode
             );
+    }
+
+    [Fact]
+    public async Task The_drawer_is_counted_as_a_table_and_a_bad_one_changes_nothing()
+    {
+        async Task<HttpResponseMessage> SendAsync(string text, string query = "") =>
+            await http.PostAsync(
+                $"/api/drawer/table{query}",
+                new StringContent(text, System.Text.Encoding.UTF8, "text/csv")
+            );
+        var table = await http.GetStringAsync("/api/drawer/table");
+        var same = (await (await SendAsync(table, "?keep=true")).Content.ReadFromJsonAsync<JsonElement>());
+        Assert.Equal((0, 0), (same.GetProperty("new").GetInt32(), same.GetProperty("changed").GetInt32()));
+        var pad = table.Split("\r\n").First(l => l.StartsWith("pad,soft-3", StringComparison.Ordinal)).Split(',')[1];
+
+        // one bad row of three: nothing is kept of the good ones
+        var bad = await SendAsync($"id;count\n{pad};77\nno-such-thing;1\n", "?keep=true");
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, bad.StatusCode);
+        Assert.Contains("Line 3", await bad.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+        Assert.Equal(table, await http.GetStringAsync("/api/drawer/table"));
+
+        const string counted = ";material;thicknessMm;widthMm;depthMm;thread;lengthMm\n";
+        var rows = $"id;count{counted}{pad};77;;;;;;\n;12;;;;;M2;4\n;2;firm-6;0,5;50;50;;\n";
+        var looked = (await (await SendAsync(rows)).Content.ReadFromJsonAsync<JsonElement>());
+        Assert.Equal(
+            ["changed", "new", "new"],
+            looked.GetProperty("lines").EnumerateArray().Select(l => l.GetProperty("state").GetString())
+        );
+        Assert.Equal(table, await http.GetStringAsync("/api/drawer/table"));
+        await SendAsync(rows, "?keep=true&by=QA");
+        var after = await http.GetStringAsync("/api/drawer/table");
+        Assert.Contains("screw,m2-4,,,M2,4", after, StringComparison.Ordinal);
+        Assert.Contains("pad,firm-6-0.5-50-50,,firm-6", after, StringComparison.Ordinal);
+
+        var found = await demo.Server.GetAsync("/api/labels/find?code=" + Uri.EscapeDataString($"fb:drawer:pad/{pad}"));
+        Assert.StartsWith("/drawer?item=", found.GetProperty("to").GetString(), StringComparison.Ordinal);
+        Assert.Equal(
+            "/job/2/teardown",
+            (await demo.Server.GetAsync("/api/labels/find?code=FB:tray:2/A1")).GetProperty("to").GetString()
+        );
+        Assert.Equal(
+            HttpStatusCode.UnprocessableEntity,
+            (await http.GetAsync("/api/labels/find?code=https%3A%2F%2Felsewhere")).StatusCode
+        );
+        var svg = await http.GetStringAsync("/api/labels/job.svg?id=2");
+        Assert.Contains("Job 2, bag A1", svg, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task A_document_is_edited_without_being_kept_and_a_block_begun_from_a_board()
+    {
+        var board = await http.GetStringAsync("/api/boards/tern-460-r2");
+        var edited = await demo.Server.PostAsync(
+            "/api/library/edit",
+            $$"""{"document":{{board}},"edits":[{"do":"row","at":"/parts/1","count":2,"x":0,"y":20},{"do":"add","to":"/holes","x":3,"y":4}]}"""
+        );
+        var answer = await edited.Content.ReadFromJsonAsync<JsonElement>();
+        Assert.Equal(3, answer.GetProperty("made").GetArrayLength());
+        Assert.True(answer.GetProperty("checked").GetProperty("known").GetBoolean());
+        Assert.Equal(board, await http.GetStringAsync("/api/boards/tern-460-r2"));
+        var refused = await demo.Server.PostAsync(
+            "/api/library/edit",
+            $$"""{"document":{{board}},"edits":[{"do":"set","at":"/parts/1/widthMm","value":900}]}"""
+        );
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, refused.StatusCode);
+        Assert.Contains("/parts/1/widthMm", await refused.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+
+        var begun = await demo.Server.PostAsync(
+            "/api/boards/tern-460-r2/assumed-block",
+            """{"maker":"Quayside","model":"Weir 460"}"""
+        );
+        var draft = await begun.Content.ReadFromJsonAsync<JsonElement>();
+        Assert.Equal("quayside-weir-460", draft.GetProperty("id").GetString());
+        var fit = await demo.Server.PostAsync(
+            "/api/compute/fit",
+            $$"""{"board":{{board}},"block":{{draft.GetProperty("document").GetString()}}}"""
+        );
+        Assert.Equal(
+            "unproven",
+            (await fit.Content.ReadFromJsonAsync<JsonElement>()).GetProperty("verdict").GetString()
+        );
     }
 }

@@ -111,7 +111,8 @@ test('no page loads more than 250 kB compressed', () => {
   const assets = join(house, 'client/dist/assets')
   const files = readdirSync(assets).filter((f) => /\.(js|css)$/.test(f))
   const text = (f: string) => readFileSync(join(assets, f), 'utf8')
-  const weight = (all: Iterable<string>) => [...all].reduce((n, f) => n + gzipSync(readFileSync(join(assets, f))).length, 0)
+  const weight = (all: Iterable<string>) =>
+    [...all].reduce((n, f) => n + gzipSync(readFileSync(join(assets, f))).length, 0)
   /** A part of the client with all that it imports at once. */
   const whole = (f: string, seen = new Set<string>()): Set<string> => {
     if (!seen.has(f)) {

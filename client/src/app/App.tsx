@@ -21,6 +21,7 @@ const SettingsPage = lazy(() => import('../settings/SettingsPage').then((m) => (
 const RestorePage = lazy(() => import('../stations/care/RestorePage').then((m) => ({ default: m.RestorePage })))
 const TrayPage = lazy(() => import('../stations/teardown/TrayMap').then((m) => ({ default: m.TrayPage })))
 const TargetPage = lazy(() => import('../library/trace/TargetPage').then((m) => ({ default: m.TargetPage })))
+const LabelPage = lazy(() => import('../drawer/LabelPage').then((m) => ({ default: m.LabelPage })))
 const CuttingSheet = lazy(() => import('../stations/pads/CuttingSheet').then((m) => ({ default: m.CuttingSheet })))
 
 export function App() {
@@ -34,6 +35,7 @@ export function App() {
         <Route path="/job/:id/:station/bench" component={BenchMode} />
         <Route path="/job/:id/cutting" component={CuttingSheet} />
         <Route path="/job/:id/tray" component={TrayPage} />
+        <Route path="/labels/:what/:id?" component={LabelPage} />
         <Route path="/pair" component={PairPage} />
         <Route path="/target" component={TargetPage} />
         <Route>

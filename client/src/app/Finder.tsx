@@ -29,7 +29,12 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
         .every((w) => `${p.kind} ${p.text}`.toLowerCase().includes(w)),
     )
     .slice(0, 12)
-  const found = [...here, ...past.filter((p) => !here.some((h) => h.kind === 'job' && h.id === p.id))].slice(0, 20)
+  const scanned = useScanned(open, text)
+  const found = [
+    ...scanned,
+    ...here,
+    ...past.filter((p) => !here.some((h) => h.kind === 'job' && h.id === p.id)),
+  ].slice(0, 20)
   const pick = (p?: Place) => {
     if (p) {
       go(p.to)
@@ -78,6 +83,18 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
       </ul>
     </Dialog>
   )
+}
+
+/** What a label leads to, typed by a scanner as its code. */
+function useScanned(open: boolean, text: string): Place[] {
+  const code = /^fb:/i.test(text.trim()) ? text.trim() : ''
+  const found = useQuery({
+    queryKey: ['label', code],
+    enabled: open && code !== '',
+    retry: false,
+    queryFn: () => answer(http.GET('/api/labels/find', { params: { query: { code } } })),
+  }).data
+  return code && found ? [{ kind: 'label', text: found.text, to: found.to }] : []
 }
 
 /** Jobs of all time by any word of theirs: client, board, block, part, fault, signer, date, note. */

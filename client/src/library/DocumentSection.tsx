@@ -5,8 +5,8 @@ import { Link, useNavigate } from '../app/router'
 import { Section } from '../stations/Ledger'
 import { Button } from '../ui/Button'
 import { clock, day } from '../ui/format'
-import { Begin } from './edit/Begin'
 import { archive, type DocumentPath, isArchived, remove, versionsOf } from './documents'
+import { Begin } from './edit/Begin'
 
 /** A document's versions, and how it leaves the lists: archived, or deleted where no job rests on it. */
 export function DocumentSection({ what, id }: { what: DocumentPath; id: string }) {

@@ -66,7 +66,8 @@ public static class Fit
             [
                 .. judgements
                     .OrderByDescending(j =>
-                        verdict == Verdict.Unproven && j.Reason.Code is "chance" or FitReasons.UnknownParts or BlockEvidence.Assumed
+                        verdict == Verdict.Unproven
+                        && j.Reason.Code is "chance" or FitReasons.UnknownParts or BlockEvidence.Assumed
                             ? Weight.Clash + 1
                             : j.Weight
                     )

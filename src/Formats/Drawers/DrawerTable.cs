@@ -198,7 +198,10 @@ public static class DrawerTable
         var plain = string.Concat(cell.Where(char.IsLetterOrDigit)).ToLowerInvariant();
         return Columns
             .Select(c => c.Name)
-            .FirstOrDefault(n => n.Equals(plain, StringComparison.OrdinalIgnoreCase) || n.Equals($"{plain}mm", StringComparison.OrdinalIgnoreCase));
+            .FirstOrDefault(n =>
+                n.Equals(plain, StringComparison.OrdinalIgnoreCase)
+                || n.Equals($"{plain}mm", StringComparison.OrdinalIgnoreCase)
+            );
     }
 
     private static string[] Cells(string line, char separator)
@@ -216,7 +219,8 @@ public static class DrawerTable
     }
 
     private static IEnumerable<(string Kind, object Item)> Items(Drawer d) =>
-        d.Pads.Select(p => ("pad", (object)p))
+        d
+            .Pads.Select(p => ("pad", (object)p))
             .Concat(d.Pastes.Select(p => ("paste", (object)p)))
             .Concat(d.Screws.Select(s => ("screw", (object)s)))
             .Concat(d.Consumables.Select(c => ("consumable", (object)c)))

@@ -12,7 +12,7 @@ internal static class ClientFiles
         app.MapGet(
                 "/formats/{kind}-1.schema.json",
                 (string kind) =>
-                    kind is "board" or "block" or "card" or "socket" or "machine"
+                    kind is "board" or "block" or "card" or "socket" or "machine" or "drawer"
                         ? Results.File(Path.Combine(schemas, $"{kind}-1.schema.json"), "application/schema+json")
                         : Results.NotFound()
             )

@@ -101,7 +101,12 @@ internal static class CuttingEndpoints
         var away = Leftovers.PutAway(begun.Plan.Sheets[sheet - 1], pads, $"j{id}s{sheet}");
         List<DrawerChange> changes =
         [
-            .. away.Offcuts.Select(o => new DrawerChange("pad", o.Id, JsonSerializer.Serialize(o, DocumentJson.Options), 0)),
+            .. away.Offcuts.Select(o => new DrawerChange(
+                "pad",
+                o.Id,
+                JsonSerializer.Serialize(o, DocumentJson.Options),
+                0
+            )),
         ];
         if (away.Stock is { } left)
             changes.Add(

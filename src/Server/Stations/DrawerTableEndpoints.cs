@@ -78,10 +78,7 @@ internal static class DrawerTableEndpoints
             throw new InputException(faults);
         var doing = keep == true;
         if (doing)
-            items.PutTogether(
-                [.. lines.Where(l => l.State != "same").Select(l => changes[(l.Kind, l.Id)])],
-                by
-            );
+            items.PutTogether([.. lines.Where(l => l.State != "same").Select(l => changes[(l.Kind, l.Id)])], by);
         return TypedResults.Ok(
             new DrawerTableAnswer(
                 lines,
@@ -191,10 +188,7 @@ internal static class DrawerTableEndpoints
                     "readings",
                     r =>
                     {
-                        var reading = new WeighedReading(
-                            r.Number("massG", 0.1, 1e6),
-                            r.Number("leftMm", 0.01, 20)
-                        );
+                        var reading = new WeighedReading(r.Number("massG", 0.1, 1e6), r.Number("leftMm", 0.01, 20));
                         r.End();
                         return reading;
                     }

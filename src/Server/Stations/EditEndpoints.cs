@@ -56,7 +56,9 @@ internal static class EditEndpoints
         );
         var edited = DocumentEditor.Apply(document, edits);
         var text = edited.Document.ToJsonString(Indented);
-        return TypedResults.Ok(new EditedAnswer(text, edited.Made, checks.Read(System.Text.Encoding.UTF8.GetBytes(text))));
+        return TypedResults.Ok(
+            new EditedAnswer(text, edited.Made, checks.Read(System.Text.Encoding.UTF8.GetBytes(text)))
+        );
     }
 
     private static async Task<Ok<DraftAnswer>> AssumedAsync(string id, HttpRequest request, ShopMemory shop)
@@ -78,7 +80,9 @@ internal static class EditEndpoints
             }
         );
         var block = AssumedBlock.For(board, names);
-        return TypedResults.Ok(new DraftAnswer(block.Id, System.Text.Encoding.UTF8.GetString(DocumentWriter.Write(block))));
+        return TypedResults.Ok(
+            new DraftAnswer(block.Id, System.Text.Encoding.UTF8.GetString(DocumentWriter.Write(block)))
+        );
     }
 
     /// <summary>A document under another name, to change what differs.</summary>

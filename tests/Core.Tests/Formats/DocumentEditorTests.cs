@@ -64,7 +64,9 @@ public class DocumentEditorTests
             if (n % 2 == 0)
                 part["outline"] = JsonNode.Parse("[[-5,-3],[6,-3],[2,4]]");
             var (across, about) = (n % 3 == 0, Math.Round(random.NextDouble() * 40, 1));
-            var mirrored = Board(DocumentEditor.Apply(document, [new MirrorEdit(["/parts/1"], across, about)]).Document);
+            var mirrored = Board(
+                DocumentEditor.Apply(document, [new MirrorEdit(["/parts/1"], across, about)]).Document
+            );
             var (own, copy) = (mirrored.Parts[1].Top(), mirrored.Parts[^1].Top());
             Point2 Over(Point2 p) => across ? new(2 * about - p.X, p.Y) : new(p.X, 2 * about - p.Y);
             foreach (var corner in own.Points.Select(Over))

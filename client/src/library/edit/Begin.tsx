@@ -49,7 +49,9 @@ export function Begin({ what, id, of }: { what: DocumentPath; id: string; of: 'b
   )
   return (
     <>
-      <Button onClick={() => setOpen(true)}>{of === 'block' ? 'Describe a block for it' : 'Describe one like it'}</Button>
+      <Button onClick={() => setOpen(true)}>
+        {of === 'block' ? 'Describe a block for it' : 'Describe one like it'}
+      </Button>
       <Dialog
         open={open}
         onClose={() => setOpen(false)}
@@ -67,11 +69,7 @@ export function Begin({ what, id, of }: { what: DocumentPath; id: string; of: 'b
           <>
             <label className="mt-2 block text-[14px] text-soft">
               it covers
-              <select
-                value={said.kind}
-                onChange={(e) => setSaid({ ...said, kind: e.target.value })}
-                className={look}
-              >
+              <select value={said.kind} onChange={(e) => setSaid({ ...said, kind: e.target.value })} className={look}>
                 <option value="full-cover">the whole front</option>
                 <option value="core-only">the die alone</option>
               </select>

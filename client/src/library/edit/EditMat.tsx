@@ -88,10 +88,7 @@ export function EditMat({
   const snapped = (v: number) => Math.round(v / snap) * snap
   const moved = (p: Projection, e: React.PointerEvent): [number, number] => {
     const d = drag.current!
-    return [
-      snapped(((e.clientX - d.x) / p.scale) * (face === 'back' ? -1 : 1)),
-      snapped(-(e.clientY - d.y) / p.scale),
-    ]
+    return [snapped(((e.clientX - d.x) / p.scale) * (face === 'back' ? -1 : 1)), snapped(-(e.clientY - d.y) / p.scale)]
   }
   const shape = (p: Projection, t: Thing) => {
     const on = selected.includes(t.at)

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { fetched, type Face, type FitResult, told } from '../../api/client'
+import { type Face, type FitResult, fetched, told } from '../../api/client'
 import { useBoard, useBoards } from '../../api/queries'
 import { useKeys } from '../../app/keys'
 import { Link, useNavigate } from '../../app/router'

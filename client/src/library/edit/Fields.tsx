@@ -49,7 +49,9 @@ export function Fields({
         </li>
       </ul>
     )
-  const entries = Object.entries(here.properties ?? {}).filter(([k, s]) => !hidden.has(k) && (s.type || s.enum || s.$ref))
+  const entries = Object.entries(here.properties ?? {}).filter(
+    ([k, s]) => !hidden.has(k) && (s.type || s.enum || s.$ref),
+  )
   const deep = entries.filter(([, s]) => isType(s, 'object') || (s.items && isType(s.items, 'object')))
   return (
     <>
@@ -199,12 +201,7 @@ export function Trail({ root, pointer, onOpen }: { root: Json; pointer: string; 
         return p === pointer ? (
           <b key={p}>{words}</b>
         ) : (
-          <button
-            key={p}
-            type="button"
-            className="text-copper underline underline-offset-3"
-            onClick={() => onOpen(p)}
-          >
+          <button key={p} type="button" className="text-copper underline underline-offset-3" onClick={() => onOpen(p)}>
             {words}
           </button>
         )

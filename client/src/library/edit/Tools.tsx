@@ -26,9 +26,7 @@ export function Tools({ editor }: { editor: Editor }) {
           {field('step x, mm', row.x, (x) => setRow({ ...row, x }))}
           {field('step y, mm', row.y, (y) => setRow({ ...row, y }))}
           <Button
-            onClick={() =>
-              one({ do: 'row', at: at[0], count: figure(row.count), x: figure(row.x), y: figure(row.y) })
-            }
+            onClick={() => one({ do: 'row', at: at[0], count: figure(row.count), x: figure(row.x), y: figure(row.y) })}
           >
             Add row
           </Button>

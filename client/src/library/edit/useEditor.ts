@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useState } from 'react'
-import { fetched, Refusal, type Schemas, told } from '../../api/client'
+import { fetched, type Refusal, type Schemas, told } from '../../api/client'
 import { type DocumentPath, versionsOf } from '../documents'
 import { draftOf, dropDraft, keepDraft } from './drafts'
 import { begin, type History, push, redo, undo } from './history'

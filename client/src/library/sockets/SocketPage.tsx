@@ -7,9 +7,9 @@ import { Button } from '../../ui/Button'
 import { fixed, mm } from '../../ui/format'
 import { ErrorNotice, Loading } from '../../ui/Notice'
 import { VerdictMark, verdictColour, verdictWords } from '../../ui/Verdict'
+import { DocumentSection } from '../DocumentSection'
 import { Sections } from './Sections'
 import { SocketDrawing } from './SocketDrawing'
-import { DocumentSection } from '../DocumentSection'
 
 /** Does this block go on this socket with this processor, and what would a bare die give. */
 export function SocketPage({ id }: { id: string }) {

@@ -46,6 +46,9 @@ export function TeardownLedger({ job, here, s, selected, own: strip }: RoomProps
         <TrayMap tray={plan.tray} lit={s.step?.targets} />
         <Link to={`/job/${job.id}/tray`} className="mt-1 inline-block text-copper underline underline-offset-3">
           Print the tray map
+        </Link>{' '}
+        <Link to={`/labels/job/${job.id}`} className="mt-1 ml-3 inline-block text-copper underline underline-offset-3">
+          Ticket and bag labels
         </Link>
       </Section>
       <AsFound key={selected} job={job} here={here} s={s} selected={selected} />

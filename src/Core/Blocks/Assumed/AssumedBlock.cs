@@ -42,10 +42,16 @@ public static class AssumedBlock
     public static Block For(Board board, BlockNames names)
     {
         if (!Kinds.Contains(names.Kind))
-            throw new InputException("/kind", "Expected full-cover or core-only: other kinds are described in a document.");
+            throw new InputException(
+                "/kind",
+                "Expected full-cover or core-only: other kinds are described in a document."
+            );
         var die =
             board.Parts.Where(p => p is { Kind: PartKind.Die, Face: Face.Front }).MaxBy(p => p.WidthMm * p.DepthMm)
-            ?? throw new InputException("/board", "The board has no die on its front: say which part is its die first.");
+            ?? throw new InputException(
+                "/board",
+                "The board has no die on its front: say which part is its die first."
+            );
         if (die.HeightUnknown)
             throw new InputException("/board", $"Nobody has measured how high die {die.Id} stands: measure it first.");
         var holes = Holes(board, names.Kind);
@@ -82,11 +88,7 @@ public static class AssumedBlock
                     Holes = holes,
                 },
             ],
-            Ports =
-            [
-                Port("A", outline, -PortsApartMm / 2),
-                Port("B", outline, PortsApartMm / 2),
-            ],
+            Ports = [Port("A", outline, -PortsApartMm / 2), Port("B", outline, PortsApartMm / 2)],
         };
     }
 
@@ -97,7 +99,8 @@ public static class AssumedBlock
         [
             .. board
                 .Holes.Where(h =>
-                    h.Role is HoleRole.Retention || h.Role == HoleRole.Perimeter && (kind == BlockKind.FullCover || !retention)
+                    h.Role is HoleRole.Retention
+                    || h.Role == HoleRole.Perimeter && (kind == BlockKind.FullCover || !retention)
                 )
                 .Select(h => (Hole: h, Screw: Screws.FirstOrDefault(s => h.DiameterMm >= s.HoleMm)))
                 .Where(x => x.Screw.Thread is not null)
@@ -175,8 +178,12 @@ public static class AssumedBlock
 
     private static Polygon Round(Bounds b) =>
         new([
-            .. ((ReadOnlySpan<Point2>)
-                [new(b.MinX, b.MinY), new(b.MaxX, b.MinY), new(b.MaxX, b.MaxY), new(b.MinX, b.MaxY)]).ToArray().Select(Rounded),
+            .. (
+                (ReadOnlySpan<Point2>)
+                    [new(b.MinX, b.MinY), new(b.MaxX, b.MinY), new(b.MaxX, b.MaxY), new(b.MinX, b.MaxY)]
+            )
+                .ToArray()
+                .Select(Rounded),
         ]);
 
     private static Point2 Rounded(Point2 p) => new(Math.Round(p.X, 2), Math.Round(p.Y, 2));

@@ -138,7 +138,11 @@ public sealed class DocumentEditor
     private JsonNode Item(string at) => Places.Find(_document, at) ?? throw Nothing(at);
 
     private List<JsonObject> Items(IReadOnlyList<string> at) =>
-        [.. at.Select(a => Item(a) as JsonObject ?? throw new InputException("", $"{a} is nothing that lies anywhere."))];
+        [
+            .. at.Select(a =>
+                Item(a) as JsonObject ?? throw new InputException("", $"{a} is nothing that lies anywhere.")
+            ),
+        ];
 
     private JsonArray List(string at)
     {

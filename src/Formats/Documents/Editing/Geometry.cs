@@ -81,7 +81,13 @@ internal static class Geometry
         {
             return [.. list.Select(p => new Point2(Figure(p![0]!), Figure(p[1]!)))];
         }
-        catch (Exception e) when (e is InvalidOperationException or ArgumentOutOfRangeException or NullReferenceException or FormatException)
+        catch (Exception e)
+            when (e
+                    is InvalidOperationException
+                        or ArgumentOutOfRangeException
+                        or NullReferenceException
+                        or FormatException
+            )
         {
             throw new InputException("", $"{Places.PointerOf(item)}/outline holds something that is no point.");
         }

@@ -11,8 +11,7 @@ internal static partial class Lengths
     [GeneratedRegex(@"^([-+]?\d*[.,]?\d+)\s*(\D*)$")]
     private static partial Regex LengthPattern();
 
-    public static bool IsLength(string field) =>
-        field is "x" or "y" || field.EndsWith("Mm", StringComparison.Ordinal);
+    public static bool IsLength(string field) => field is "x" or "y" || field.EndsWith("Mm", StringComparison.Ordinal);
 
     /// <returns>Millimetres; null where it is no length.</returns>
     public static JsonNode? Parse(string text)

@@ -68,7 +68,12 @@ internal static class NewItem
                 ["facing"] = "up",
                 ["role"] = "either",
             },
-            "screws" => new() { ["thread"] = "M2.5", ["lengthMm"] = 6, ["count"] = 1 },
+            "screws" => new()
+            {
+                ["thread"] = "M2.5",
+                ["lengthMm"] = 6,
+                ["count"] = 1,
+            },
             "sinks" => new()
             {
                 ["widthMm"] = 14,
@@ -78,7 +83,12 @@ internal static class NewItem
                 ["count"] = 1,
             },
             "headers" => new() { ["id"] = "X1", ["kind"] = "fan" },
-            "pieces" => new() { ["id"] = "piece1", ["name"] = "new piece", ["face"] = back ? "back" : "front" },
+            "pieces" => new()
+            {
+                ["id"] = "piece1",
+                ["name"] = "new piece",
+                ["face"] = back ? "back" : "front",
+            },
             "leads" => new()
             {
                 ["id"] = "W1",

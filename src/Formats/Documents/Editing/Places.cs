@@ -47,7 +47,9 @@ internal static class Places
             keys.Push(
                 parent is JsonArray list
                     ? list.IndexOf(node).ToString(CultureInfo.InvariantCulture)
-                    : node.GetPropertyName().Replace("~", "~0", StringComparison.Ordinal).Replace("/", "~1", StringComparison.Ordinal)
+                    : node.GetPropertyName()
+                        .Replace("~", "~0", StringComparison.Ordinal)
+                        .Replace("/", "~1", StringComparison.Ordinal)
             );
         return string.Concat(keys.Select(k => $"/{k}"));
     }
@@ -87,7 +89,9 @@ internal static class Places
         [
             .. pointer[1..]
                 .Split('/')
-                .Select(k => k.Replace("~1", "/", StringComparison.Ordinal).Replace("~0", "~", StringComparison.Ordinal)),
+                .Select(k =>
+                    k.Replace("~1", "/", StringComparison.Ordinal).Replace("~0", "~", StringComparison.Ordinal)
+                ),
         ];
     }
 
