@@ -180,13 +180,13 @@ export function EditMat({
           ))}
           <g>{things.map((t) => shape(p, t))}</g>
           {placing && (
+            // biome-ignore lint/a11y/noStaticElementInteractions: a place is said with the pointer; fields say it by keyboard
             <rect
               width={p.width}
               height={p.height}
               fill="transparent"
               className="cursor-crosshair"
               data-place
-              onPointerDown={(e) => e.stopPropagation()}
               onClick={(e) => {
                 const box = e.currentTarget.ownerSVGElement!.getBoundingClientRect()
                 const inverse = (f: (v: number) => number, px: number) => (px - f(0)) / (f(1) - f(0))

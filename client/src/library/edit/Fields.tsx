@@ -170,6 +170,7 @@ function Field({
           id={field}
           key={shown}
           defaultValue={shown}
+          placeholder={wide ? shape.description : undefined}
           aria-invalid={!!fault}
           onBlur={(e) => said(e.target.value)}
           onKeyDown={(e) => e.key === 'Enter' && said(e.currentTarget.value)}

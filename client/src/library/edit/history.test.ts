@@ -2,7 +2,13 @@ import { expect, it } from 'vitest'
 import { begin, push, redo, undo } from './history'
 
 /** Park and Miller, 1988. */
-const random = (seed: number) => () => (seed = (seed * 48271) % 2147483647) / 2147483647
+const random = (seed: number) => {
+  let state = seed
+  return () => {
+    state = (state * 48271) % 2147483647
+    return state / 2147483647
+  }
+}
 
 it('gives a thousand sequences of edits back bit for bit', () => {
   for (let seed = 1; seed <= 1000; seed++) {

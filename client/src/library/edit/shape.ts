@@ -19,8 +19,8 @@ const singular = { boards: 'board', blocks: 'block', cards: 'card', sockets: 'so
 export const shapeOf = async (what: DocumentPath): Promise<Shape> => {
   const shape = await fetched<Shape>(`/formats/${singular[what]}-1.schema.json`)
   if (what === 'cards') {
-    const boards = shape.properties?.boards?.items
-    if (boards && boards.properties) boards.properties.board = await shapeOf('boards')
+    const entry = shape.properties?.boards?.items || undefined
+    if (entry?.properties) entry.properties.board = await shapeOf('boards')
   }
   return shape
 }
@@ -42,6 +42,7 @@ export type Json = any
 export const valueAt = (root: Json, pointer: string): Json => keysOf(pointer).reduce((v, k) => v?.[k], root)
 
 const units: [RegExp, string][] = [
+  [/Mm2KPerW$/, 'mm²·K/W'],
   [/NPerMm$/, 'N/mm'],
   [/KPerW$/, 'K/W'],
   [/WPerMK$/, 'W/(m·K)'],
