@@ -3174,6 +3174,47 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/library/underside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: {
+                    units?: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "multipart/form-data": components["schemas"]["IFormFileCollection"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["UndersideAnswer"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/boards/{id}/assumed-block": {
         parameters: {
             query?: never;
@@ -10027,6 +10068,7 @@ export interface components {
             /** Format: double */
             depthMm?: null | number;
             package?: null | string;
+            outline?: null | components["schemas"]["Polygon"];
         };
         LayoutResult: {
             holes: components["schemas"]["LayoutHole"][];
@@ -12448,6 +12490,11 @@ export interface components {
         UncoveredPart: {
             board: string;
             part: string;
+        };
+        UndersideAnswer: {
+            document: string;
+            told: string[];
+            checked: components["schemas"]["Checked"];
         };
         UnknownPart: {
             part: string;

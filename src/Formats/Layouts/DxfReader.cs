@@ -258,6 +258,9 @@ internal sealed class DxfReader
                 Math.Round(width, 6),
                 Math.Round(depth, 6)
             )
+            {
+                Outline = new(points.ConvertAll(Rounded)),
+            }
         );
     }
 }

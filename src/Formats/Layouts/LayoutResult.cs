@@ -52,7 +52,11 @@ public sealed record LayoutPart(
     double? WidthMm = null,
     double? DepthMm = null,
     string? Package = null
-);
+)
+{
+    /// <summary>Its closed line where a drawing has one, in the file's frame.</summary>
+    public Polygon? Outline { get; init; }
+}
 
 public sealed record LayoutWarning(string File, int Line, string Text);
 

@@ -18,6 +18,9 @@ namespace FaithfulBracket.Server.Stations;
 /// <param name="Made">Places of what was added.</param>
 internal sealed record EditedAnswer(string Document, IReadOnlyList<string> Made, Checked Checked);
 
+/// <param name="Told">How much of the drawing agrees, and what it leaves open.</param>
+internal sealed record UndersideAnswer(string Document, IReadOnlyList<string> Told, Checked Checked);
+
 /// <param name="Document">Text to go on from; nothing is kept.</param>
 internal sealed record DraftAnswer(string Id, string Document);
 
@@ -36,6 +39,9 @@ internal static class EditEndpoints
         api.MapPost("/library/edit", EditAsync)
             .Accepts<JsonElement>("application/json")
             .WithDescription(DocumentEditor.InWords);
+        api.MapPost("/library/underside", UndersideAsync)
+            .Accepts<IFormFileCollection>("multipart/form-data")
+            .DisableAntiforgery();
         api.MapPost("/boards/{id}/assumed-block", AssumedAsync).Accepts<JsonElement>("application/json");
         api.MapPost("/library/draft-like", LikeAsync).Accepts<JsonElement>("application/json");
     }
@@ -58,6 +64,37 @@ internal static class EditEndpoints
         var text = edited.Document.ToJsonString(Indented);
         return TypedResults.Ok(
             new EditedAnswer(text, edited.Made, checks.Read(System.Text.Encoding.UTF8.GetBytes(text)))
+        );
+    }
+
+    /// <summary>
+    /// A drawing of the underside (files, with units and digits as for layouts) laid over a block's first plate (field
+    /// document): its screws and lands take the drawn places.
+    /// </summary>
+    private static async Task<Ok<UndersideAnswer>> UndersideAsync(
+        HttpRequest request,
+        string? units,
+        DocumentChecks checks
+    )
+    {
+        var (layout, form) = await LayoutEndpoint.ReadAsync(request, units, null, null);
+        var text = form["document"].ToString();
+        var block = BlockReader.Read(System.Text.Encoding.UTF8.GetBytes(text));
+        if (block.Plates.Count == 0)
+            throw new InputException("/document", "The block has no plate yet.");
+        var laid = Underside.Lay(
+            block.Plates[0],
+            new(
+                [.. layout.Holes.Select(h => new Core.Geometry.Point2(h.X, h.Y))],
+                [.. layout.Parts.Select(p => p.Outline).OfType<Core.Geometry.Polygon>()],
+                layout.Outline
+            )
+        );
+        var document = JsonNode.Parse(text)!;
+        var edited = DocumentEditor.Apply(document, UndersideEdits.For(document, block.Plates[0], laid));
+        var answer = edited.Document.ToJsonString(Indented);
+        return TypedResults.Ok(
+            new UndersideAnswer(answer, laid.Told, checks.Read(System.Text.Encoding.UTF8.GetBytes(answer)))
         );
     }
 

@@ -6,6 +6,7 @@ using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Documents.Editing;
+using FaithfulBracket.Formats.Layouts;
 using Xunit;
 
 namespace FaithfulBracket.Core.Tests;
@@ -165,5 +166,57 @@ public class DocumentEditorTests
         };
         if (board.PositionSigmaMm == 0)
             Assert.True(Fit.Judge(board, seen).Verdict <= Verdict.SeatsWithWork, Fit.Judge(board, seen).Summary);
+    }
+
+    /// <summary>The true block's drawing, turned, moved and seen from below, brings the assumed lands to their true places.</summary>
+    [Theory]
+    [InlineData(0, false)]
+    [InlineData(137, false)]
+    [InlineData(-20, true)]
+    public void A_drawn_underside_is_laid_by_its_screw_holes(double turnDeg, bool fromBelow)
+    {
+        var truth = BlockReader.Read(
+            File.ReadAllBytes(Path.Combine(Sample.Demo, "blocks/brineworks-full-460.block.json"))
+        );
+        var layout = LayoutReader.Read([
+            new("underside.dxf", Encoding.UTF8.GetBytes(DrawingWriter.Dxf(truth))),
+        ]);
+        Point2 Drawn(Point2 p) =>
+            (fromBelow ? p with { X = -p.X } : p).Turned(turnDeg * Math.PI / 180) + new Point2(300, -40);
+        Polygon Shape(Polygon p) => new([.. p.Points.Select(Drawn)]);
+        var begun = AssumedBlock.For(Board(JsonNode.Parse(Tern)!), new("x", "Q", "W", BlockKind.FullCover, false));
+        var laid = Underside.Lay(
+            begun.Plates[0],
+            new(
+                [.. layout.Holes.Select(h => Drawn(new(h.X, h.Y))), new(999, 999)],
+                [.. layout.Parts.Select(p => Shape(p.Outline!))],
+                Shape(layout.Outline!)
+            )
+        );
+        Assert.Equal(fromBelow, laid.Mirrored);
+        Assert.InRange(laid.WorstMm, 0, 0.01);
+        Assert.Equal(truth.Plates[0].Outline.Area, laid.Outline!.Area, 0);
+        var stage = truth.Plates[0].Lands.Single(l => l.Id == "L-stage").Outline;
+        var own = Assert.Single(laid.Lands["L-Q1-Q8"]);
+        Assert.Equal(stage.Area, own.Area, 1);
+        Assert.True((stage.Centroid - own.Centroid).Length < 0.02);
+        Assert.Contains(
+            laid.Told,
+            t => t.StartsWith($"{layout.Holes.Count + 1 - begun.Plates[0].Holes.Count} holes are", StringComparison.Ordinal)
+        );
+        var document = JsonNode.Parse(DocumentWriter.Write(begun))!;
+        var edited = DocumentEditor.Apply(document, UndersideEdits.For(document, begun.Plates[0], laid));
+        var block = BlockReader.Read(Encoding.UTF8.GetBytes(edited.Document.ToJsonString()));
+        // two memory chips were taken for one land; the block has one over each
+        Assert.Equal(
+            truth.Plates[0].Lands.Count(l => l.For == Boards.PartKind.Memory),
+            block.Plates[0].Lands.Count(l => l.For == Boards.PartKind.Memory)
+        );
+        Assert.All(block.Plates[0].Holes, h => Assert.Equal(FigureGrade.Manual, h.Evidence));
+
+        var other = Assert.Throws<InputException>(() =>
+            Underside.Lay(begun.Plates[0], new([new(0, 0), new(7, 1), new(3, 5)], [], null))
+        );
+        Assert.Contains("do not lie as the block's", other.Message, StringComparison.Ordinal);
     }
 }

@@ -17,6 +17,7 @@ import { EditMat } from './EditMat'
 import { Fields, Trail } from './Fields'
 import { shapeAt, shapeOf } from './shape'
 import { Tools } from './Tools'
+import { UndersideDrop } from './UndersideDrop'
 import { useEditor } from './useEditor'
 
 const snaps = [0.05, 0.1, 0.5, 1]
@@ -252,6 +253,7 @@ export function EditPage({ what, id }: { what: DocumentPath; id: string }) {
           <Section title="Described for the board">
             <BoardChoice value={editor.under} onChoose={editor.lay} />
             {reference.data && <Verdict text={text} boardId={reference.data.id} />}
+            <UndersideDrop editor={editor} />
             {untried.length > 0 && (
               <Button
                 className="mt-1"

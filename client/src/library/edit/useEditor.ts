@@ -63,6 +63,13 @@ export function useEditor(what: DocumentPath, id: string) {
   const text = history?.now
   const keep = (now: string, of = under) => keepDraft(what, id, { text: now, seen, under: of })
 
+  /** What the server made of it whole: a drawing laid over it. */
+  const take = (document: string, read: Checked) => {
+    setHistory((h) => h && push(h, document))
+    setChecked(read)
+    setFaults({})
+    keep(document)
+  }
   const apply = async (edits: Edit[], then?: (made: string[]) => string[]) => {
     if (!text) return
     try {
@@ -71,10 +78,7 @@ export function useEditor(what: DocumentPath, id: string) {
         headers: json,
         body: `{"document":${text},"edits":${JSON.stringify(edits)}}`,
       })
-      setHistory((h) => h && push(h, done.document))
-      setChecked(done.checked)
-      setFaults({})
-      keep(done.document)
+      take(done.document, done.checked)
       select((s) => then?.(done.made) ?? (done.made.length > 0 ? done.made : s))
     } catch (e) {
       const refused = e as Refusal
@@ -112,6 +116,7 @@ export function useEditor(what: DocumentPath, id: string) {
     canUndo: !!history?.past.length,
     canRedo: !!history?.future.length,
     apply,
+    take,
     undo: () => go(undo),
     redo: () => go(redo),
     discard: () => {
