@@ -108,6 +108,7 @@ builder
     .AddSingleton<DrawerItems>()
     .AddSingleton<ShopMemory>()
     .AddSingleton<DocumentChecks>()
+    .AddSingleton<ProvedLands>()
     .AddSingleton<TwinLibrary>()
     .AddHostedService<LibraryWarmup>()
     .AddSingleton<JobViews>()

@@ -193,4 +193,24 @@ public sealed class VersionTests(DemoServer demo) : IClassFixture<DemoServer>
         await _server.SendAsync(HttpMethod.Put, "/api/jobs/3/archived", """{"archived":false}""");
         Assert.True(await LiesAsync());
     }
+
+    /// <summary>Job 5 was proved: edges even, the die as warm as expected.</summary>
+    [Fact]
+    public async Task A_proved_job_offers_to_mark_the_lands_that_it_bears_out()
+    {
+        const string address = "/api/blocks/lathe-loch-core-u";
+        async Task<List<JsonElement>> OfferedAsync() =>
+            [.. (await _server.GetAsync("/api/jobs/5/proved-lands")).EnumerateArray()];
+        // a document that claims nothing of its figures is not asked about
+        Assert.Empty(await OfferedAsync());
+        var block = await DocumentAsync(address);
+        block["plates"]![0]!["lands"]![0]!["evidence"] = "measured";
+        var version = (await _server.GetAsync($"{address}/versions")).EnumerateArray().First().GetProperty("version");
+        await _server.SendAsync(HttpMethod.Put, address, block.ToJsonString(), $"{version}");
+        var offer = Assert.Single(await OfferedAsync());
+        var text = offer.GetProperty("document").GetString()!;
+        Assert.Equal("proved", JsonNode.Parse(text)!["plates"]![0]!["lands"]![0]!["evidence"]!.GetValue<string>());
+        await _server.SendAsync(HttpMethod.Put, address, text, $"{offer.GetProperty("version")}");
+        Assert.Empty(await OfferedAsync());
+    }
 }

@@ -268,6 +268,43 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/proved-lands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ProvedBlock"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/logs/look": {
         parameters: {
             query?: never;
@@ -11282,6 +11319,15 @@ export interface components {
             pairs: components["schemas"]["PairProof"][];
             sheet: components["schemas"]["StationPlan"];
             first?: components["schemas"]["Comparison"];
+        };
+        ProvedBlock: {
+            pair: string;
+            blockId: string;
+            name: string;
+            lands: string[];
+            document: string;
+            /** Format: int64 */
+            version: number;
         };
         ProvenResistance: {
             /** Format: double */

@@ -18,15 +18,16 @@ public sealed record LaidBlock(Board Board, Block Block, Placement Placement)
         return new(board, own, Laying.Best(board, own, settings ?? new()).Alignment.Placement);
     }
 
-    /// <summary>Parts that a land of the block, or of its back plate, meets: the faces that have to be clean.</summary>
-    public IReadOnlySet<string> Contacts() =>
+    /// <summary>Every part that a land of the block, or of its back plate, meets, with that land.</summary>
+    public IEnumerable<Pairing> Pairings() =>
         Block
             .Plates.Select(p => (p.Face, p.Lands))
             .Append((Face.Back, Block.BackPlate?.Lands ?? []))
             .SelectMany(x => LandPairing.Pair(ExposedParts.For(Board, Block, x.Item1), x.Item2, Placement))
-            .Where(p => p.Share >= LandPairing.LeastShare)
-            .Select(p => p.Part.Id)
-            .ToHashSet();
+            .Where(p => p.Share >= LandPairing.LeastShare);
+
+    /// <summary>Parts that a land meets: the faces that have to be clean.</summary>
+    public IReadOnlySet<string> Contacts() => Pairings().Select(p => p.Part.Id).ToHashSet();
 
     /// <summary>The block with only the plates asked for, and its back plate where one of them carries it.</summary>
     public static Block Plates(Block block, Func<Plate, bool> belongs)

@@ -178,9 +178,7 @@ public class DocumentEditorTests
         var truth = BlockReader.Read(
             File.ReadAllBytes(Path.Combine(Sample.Demo, "blocks/brineworks-full-460.block.json"))
         );
-        var layout = LayoutReader.Read([
-            new("underside.dxf", Encoding.UTF8.GetBytes(DrawingWriter.Dxf(truth))),
-        ]);
+        var layout = LayoutReader.Read([new("underside.dxf", Encoding.UTF8.GetBytes(DrawingWriter.Dxf(truth)))]);
         Point2 Drawn(Point2 p) =>
             (fromBelow ? p with { X = -p.X } : p).Turned(turnDeg * Math.PI / 180) + new Point2(300, -40);
         Polygon Shape(Polygon p) => new([.. p.Points.Select(Drawn)]);
@@ -202,7 +200,11 @@ public class DocumentEditorTests
         Assert.True((stage.Centroid - own.Centroid).Length < 0.02);
         Assert.Contains(
             laid.Told,
-            t => t.StartsWith($"{layout.Holes.Count + 1 - begun.Plates[0].Holes.Count} holes are", StringComparison.Ordinal)
+            t =>
+                t.StartsWith(
+                    $"{layout.Holes.Count + 1 - begun.Plates[0].Holes.Count} holes are",
+                    StringComparison.Ordinal
+                )
         );
         var document = JsonNode.Parse(DocumentWriter.Write(begun))!;
         var edited = DocumentEditor.Apply(document, UndersideEdits.For(document, begun.Plates[0], laid));

@@ -1,15 +1,18 @@
 import { Link } from '../../app/router'
+import { useInitials } from '../../app/settings'
 import { day, fixed } from '../../ui/format'
 import { Corrections } from '../Corrections'
 import { Head, Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
 import { StepList } from '../StepList'
+import { Contacts } from './Contacts'
 import { DriftSection } from './DriftSection'
 import { JobName } from './JobName'
 import { SurveyForm } from './SurveyForm'
 
 /** What was used, what is kept, the record, the way back. */
 export function CareLedger({ job, here, s }: RoomProps) {
+  const [by] = useInitials()
   const pads = Object.entries(
     Object.groupBy(
       job.plan.pads.pairs.flatMap((p) => p.pads),
@@ -44,6 +47,7 @@ export function CareLedger({ job, here, s }: RoomProps) {
         Sealed by this shop: dropped on the library it tells whether a word was changed. Print it from the page.
       </Why>
       <DriftSection job={job} here={here} />
+      <Contacts job={job} by={by} />
       <Section title="Used">
         {pads.map(([name, list]) => (
           <Row key={name} name={`pads ${name}`} value={list!.length} />

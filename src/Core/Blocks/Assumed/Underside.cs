@@ -122,28 +122,24 @@ public static class Underside
         {
             List<Point2> seen = [.. holes.Select(p => Seen(p, mirrored))];
             foreach (var (i, j) in bases)
-            for (var a = 0; a < seen.Count; a++)
-            for (var b = 0; b < seen.Count; b++)
-            {
-                var apart = (seen[a] - seen[b]).Length - (screws[i].At - screws[j].At).Length;
-                if (a == b || Math.Abs(apart) > ReachMm)
-                    continue;
-                var pose = RigidFit.Of([(seen[a], screws[i].At), (seen[b], screws[j].At)]);
-                var pairs = Pairs(screws, seen, pose);
-                if (pairs.Count <= best.Pairs.Count)
-                    continue;
-                var refined = RigidFit.Of([.. pairs.Select(p => (seen[p.Hole], screws[p.Screw].At))]);
-                best = (refined, mirrored, Pairs(screws, seen, refined));
-            }
+                for (var a = 0; a < seen.Count; a++)
+                for (var b = 0; b < seen.Count; b++)
+                {
+                    var apart = (seen[a] - seen[b]).Length - (screws[i].At - screws[j].At).Length;
+                    if (a == b || Math.Abs(apart) > ReachMm)
+                        continue;
+                    var pose = RigidFit.Of([(seen[a], screws[i].At), (seen[b], screws[j].At)]);
+                    var pairs = Pairs(screws, seen, pose);
+                    if (pairs.Count <= best.Pairs.Count)
+                        continue;
+                    var refined = RigidFit.Of([.. pairs.Select(p => (seen[p.Hole], screws[p.Screw].At))]);
+                    best = (refined, mirrored, Pairs(screws, seen, refined));
+                }
         }
         return best;
     }
 
-    private static List<(int Screw, int Hole)> Pairs(
-        IReadOnlyList<BlockHole> screws,
-        List<Point2> seen,
-        Placement pose
-    )
+    private static List<(int Screw, int Hole)> Pairs(IReadOnlyList<BlockHole> screws, List<Point2> seen, Placement pose)
     {
         var laid = seen.ConvertAll(p => pose.Apply(p));
         var pairs = new List<(int, int)>();

@@ -1,0 +1,80 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { fetched, type JobView, type Schemas, told } from '../../api/client'
+import { putDocument } from '../../library/documents'
+import { Button } from '../../ui/Button'
+import { fixed } from '../../ui/format'
+import { Row, Section, Why } from '../Ledger'
+
+type Contact = Schemas['PassportContact']
+const many = (n: number, of: string) => `${n} ${of}`
+
+/** What every contact was forecast to be and what was seen of it; a block that the job bears out is marked as proved. */
+export function Contacts({ job, by }: { job: JobView; by: string }) {
+  const client = useQueryClient()
+  const [fault, setFault] = useState<string>()
+  const key = ['passport', job.id, job.version]
+  const contacts = useQuery({ queryKey: key, queryFn: () => fetched<Contact[]>(`/api/jobs/${job.id}/passport`) }).data
+  const proved = useQuery({
+    queryKey: [...key, 'proved'],
+    queryFn: () => fetched<Schemas['ProvedBlock'][]>(`/api/jobs/${job.id}/proved-lands`),
+  }).data
+  if (!contacts?.length) return null
+  const doubted = contacts.filter((c) => c.seen.some((s) => !s.agrees))
+  const confirmed = contacts.filter((c) => c.seen.length > 0 && !doubted.includes(c))
+  const keep = async (b: Schemas['ProvedBlock']) => {
+    try {
+      setFault(undefined)
+      await putDocument('blocks', b.blockId, b.document, b.version, by)
+      await client.invalidateQueries()
+    } catch (e) {
+      setFault(told(e))
+    }
+  }
+  return (
+    <Section title="Contacts">
+      <p className="text-[15px]">
+        {[
+          many(confirmed.length, 'confirmed'),
+          many(doubted.length, 'doubted'),
+          many(contacts.length - confirmed.length - doubted.length, 'not looked at'),
+        ].join(', ')}
+      </p>
+      {doubted.map((c) => (
+        <Why key={c.contact} tone="text-plum">
+          {c.contact}:{' '}
+          {c.seen
+            .filter((s) => !s.agrees)
+            .map((s) => s.what)
+            .join('; ')}
+        </Why>
+      ))}
+      <details className="mt-1">
+        <summary className="cursor-pointer text-copper underline underline-offset-3">Each contact as forecast</summary>
+        {contacts.map((c) => (
+          <Row
+            key={c.contact}
+            name={c.contact}
+            value={`${fixed(c.forecast.gapMm, 2)} mm, ${fixed(c.forecast.loadN, 0)}`}
+            unit="N"
+          />
+        ))}
+      </details>
+      {(proved ?? []).map((b) => (
+        <div key={b.pair} className="mt-2 border-l-4 border-copper pl-2.5">
+          <p className="text-[15px] leading-snug">
+            This job bears out {b.lands.join(', ')} of {b.name}: edges, imprints and temperatures agree.
+          </p>
+          <Button className="mt-1" onClick={() => void keep(b)}>
+            Mark {b.lands.length === 1 ? 'it' : 'them'} as proved
+          </Button>
+        </div>
+      ))}
+      {fault && (
+        <p role="alert" className="mt-1 text-plum">
+          {fault}
+        </p>
+      )}
+    </Section>
+  )
+}
