@@ -232,7 +232,8 @@ DeviceEndpoints.Map(app);
 DrawerEndpoints.Map(app);
 DrawerTableEndpoints.Map(app);
 LabelEndpoints.Map(app);
-ClientFiles.Map(app, builder.Configuration["client"]);
+QuestionEndpoints.Map(app);
+ClientFiles.Map(app, builder.Configuration["client"], builder.Configuration["demo"] is { Length: > 0 });
 if (builder.Configuration.GetValue("first-look", true))
     app.Services.GetRequiredService<FirstLook>().Take();
 app.Run();

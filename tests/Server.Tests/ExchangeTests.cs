@@ -297,4 +297,23 @@ public class ExchangeTests(DemoServer demo) : IClassFixture<DemoServer>
             (await fit.Content.ReadFromJsonAsync<JsonElement>()).GetProperty("verdict").GetString()
         );
     }
+
+    /// <summary>The sheet asks the one question that decides, and stands on its own.</summary>
+    [Theory]
+    [InlineData("skua-pro-r2", "brineworks-full-460", "hole pattern")]
+    [InlineData("tern-460-r3", "brineworks-full-460", "How deep")]
+    [InlineData("dunlin-250-traced", "undertow-slim-250", "measured, not drawn")]
+    public async Task A_fit_that_stays_open_is_one_question_to_its_maker(string board, string block, string says)
+    {
+        var asked = await demo.Server.GetAsync($"/api/match/{board}/{block}/question");
+        var question = asked.GetProperty("question").GetString()!;
+        Assert.Contains('?', question);
+        Assert.Contains(says, question, StringComparison.Ordinal);
+        if (asked.TryGetProperty("twin", out var twin))
+            Assert.NotEqual(board, twin.GetProperty("boardId").GetString());
+        var sheet = await http.GetStringAsync($"/api/match/{board}/{block}/question.html");
+        Assert.Contains(System.Net.WebUtility.HtmlEncode(question), sheet, StringComparison.Ordinal);
+        Assert.Contains("<svg", sheet, StringComparison.Ordinal);
+        Assert.DoesNotContain("src=", sheet, StringComparison.Ordinal);
+    }
 }

@@ -8353,6 +8353,82 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/match/{boardId}/{blockId}/question": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    boardId: string;
+                    blockId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MakerQuestion"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/match/{boardId}/{blockId}/question.html": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    boardId: string;
+                    blockId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/html": string;
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -8409,8 +8485,24 @@ export interface components {
             note?: null | string;
             board?: null | string;
         };
+        AskedHeight: {
+            part: string;
+            kind: string;
+            /** Format: double */
+            heightMm?: null | number;
+            /** Format: double */
+            tolMm: number;
+            /** Format: double */
+            marginMm?: null | number;
+        };
         /** @enum {unknown} */
         AskedOf: "height" | "kind";
+        AskedTwin: {
+            boardId: string;
+            name: string;
+            declared: boolean;
+            differences: components["schemas"]["BoardDifference"][];
+        };
         Assembly: {
             pieces: components["schemas"]["Piece"][];
             fasteners: components["schemas"]["FastenerGroup"][];
@@ -10388,6 +10480,13 @@ export interface components {
             free: number[];
             /** Format: int32 */
             plugs: number;
+        };
+        MakerQuestion: {
+            question: string;
+            verdict: components["schemas"]["Verdict"];
+            why: string[];
+            heights: components["schemas"]["AskedHeight"][];
+            twin?: null | components["schemas"]["AskedTwin"];
         };
         MatchEntry: {
             boardId: string;

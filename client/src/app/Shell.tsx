@@ -80,11 +80,17 @@ export function Shell({ children }: { children: ReactNode }) {
           </button>
           <button
             type="button"
-            className="rounded-[3px] border border-rule bg-card px-3 py-1"
+            className={`rounded-[3px] border px-3 py-1 ${initials ? 'border-rule bg-card' : 'border-2 border-copper bg-copper-wash'}`}
             onClick={() => open('who')}
-            aria-label={`Signs as ${initials}, change`}
+            aria-label={initials ? `Signs as ${initials}, change` : 'Who signs here'}
           >
-            signs <b className="ml-1">{initials}</b>
+            {initials ? (
+              <>
+                signs <b className="ml-1">{initials}</b>
+              </>
+            ) : (
+              <b>Who signs?</b>
+            )}
           </button>
         </header>
         {children}

@@ -23,7 +23,8 @@ const field = 'mt-0.5 block w-full border border-rule bg-raised px-2 py-1.5 text
 
 /** Opens a job: what lies on the mat first, then which of the library it is. */
 export function OpenJob({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const boards = useBoards().data ?? []
+  const [narrow, setNarrow] = useState('')
+  const boards = useBoards(narrow).data ?? []
   const cards = useCards().data ?? []
   const machines = useMachines().data ?? []
   const [initials] = useInitials()
@@ -37,15 +38,20 @@ export function OpenJob({ open, onClose }: { open: boolean; onClose: () => void 
   const [processorId, setProcessor] = useState('')
   const [bare, setBare] = useState(false)
   const [fault, setFault] = useState<string>()
+  const has = (text: string) =>
+    narrow
+      .toLowerCase()
+      .split(/\s+/)
+      .every((w) => text.toLowerCase().includes(w))
   const list =
     subject === 'machine'
-      ? machines.map((m) => ({ id: m.id, name: `${m.name}, ${m.cards} cards` }))
+      ? machines.filter((m) => has(m.name)).map((m) => ({ id: m.id, name: `${m.name}, ${m.cards} cards` }))
       : [
           ...boards
             .filter((b) => b.kind === subject)
             .map((b) => ({ id: b.id, name: `${b.maker} ${b.model}, ${b.boardCode} ${b.revision}` })),
           ...cards
-            .filter((c) => c.kind === subject)
+            .filter((c) => c.kind === subject && has(`${c.maker} ${c.model} ${c.boardCode}`))
             .map((c) => ({ id: c.id, name: `${c.maker} ${c.model}, ${c.boards.length} boards` })),
         ]
   const chosen = list.some((x) => x.id === picked) ? picked : (list[0]?.id ?? '')
@@ -102,8 +108,16 @@ export function OpenJob({ open, onClose }: { open: boolean; onClose: () => void 
             ))}
           </select>
         </label>
+        <label>
+          Find it by maker, model or code
+          <input value={narrow} onChange={(e) => setNarrow(e.target.value)} className={field} />
+        </label>
         {list.length === 0 ? (
-          <p className="text-[15px] text-soft">The library has none of these yet: drop its document there first.</p>
+          <p className="text-[15px] text-soft">
+            {narrow
+              ? 'The library has none by that name.'
+              : 'The library has none of these yet: describe one there, or drop its document.'}
+          </p>
         ) : (
           <label>
             {subject === 'machine' ? 'Machine' : 'Board'}

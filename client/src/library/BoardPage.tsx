@@ -137,6 +137,16 @@ export function BoardPage({ id }: { id: string }) {
             {fit.reasons.map((r) => (
               <Why key={r.text}>{r.text}</Why>
             ))}
+            {blockId && fit.verdict !== 'seats' && (
+              <a
+                href={`/api/match/${id}/${blockId}/question.html`}
+                target="_blank"
+                rel="noreferrer"
+                className="text-copper underline underline-offset-3"
+              >
+                A sheet to ask the maker
+              </a>
+            )}
           </Section>
         )}
         {matches && !n.narrowed && !matches.some((m) => m.verdict === 'seats' && m.kind !== 'core-only') && (

@@ -6,7 +6,8 @@ namespace FaithfulBracket.Server.Http;
 /// <summary>Serves the built client and the published schemas; every other page path gets the client's first page.</summary>
 internal static class ClientFiles
 {
-    public static void Map(WebApplication app, string? folder)
+    /// <param name="demo">The first page says so: the demo has a hand of its own that signs.</param>
+    public static void Map(WebApplication app, string? folder, bool demo)
     {
         var schemas = Path.Combine(AppContext.BaseDirectory, "formats");
         app.MapGet(
@@ -50,7 +51,17 @@ internal static class ClientFiles
                     );
                 context.Response.Headers.CacheControl = "no-cache";
                 context.Response.ContentType = "text/html; charset=utf-8";
-                await context.Response.SendFileAsync(files.GetFileInfo("index.html"));
+                if (!demo)
+                {
+                    await context.Response.SendFileAsync(files.GetFileInfo("index.html"));
+                    return;
+                }
+                using var reader = new StreamReader(files.GetFileInfo("index.html").CreateReadStream());
+                var page = await reader.ReadToEndAsync(context.RequestAborted);
+                await context.Response.WriteAsync(
+                    page.Replace("<html ", "<html data-shop=\"demo\" ", StringComparison.Ordinal),
+                    context.RequestAborted
+                );
             }
         );
     }
