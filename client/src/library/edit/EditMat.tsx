@@ -5,6 +5,7 @@ import { partCorners } from '../../mat/BoardLayer'
 import { Mat } from '../../mat/Mat'
 import { holesOf, identity } from '../../mat/place'
 import type { Projection } from '../../mat/view'
+import type { Spot, Underlay } from './underlay'
 
 /** What can be taken hold of: an outline or a round, with its place in the document. */
 interface Thing {
@@ -63,6 +64,8 @@ export function EditMat({
   selected,
   snap,
   placing,
+  under,
+  spots,
   onPick,
   onMove,
   onPlace,
@@ -76,6 +79,10 @@ export function EditMat({
   snap: number
   /** Whether the next click says where something new lies. */
   placing: boolean
+  /** A picture under the drawing. */
+  under?: Underlay
+  /** Spots of the picture that were clicked. */
+  spots: Spot[]
   onPick: (at: string, more: boolean) => void
   onMove: (at: string[], x: number, y: number) => void
   onPlace: (x: number, y: number) => void
@@ -154,6 +161,34 @@ export function EditMat({
     >
       {(p) => (
         <>
+          {under && (
+            <image
+              href={under.url}
+              width={under.widthPx}
+              height={under.heightPx}
+              opacity={0.75}
+              style={{ mixBlendMode: 'multiply' }}
+              className="pointer-events-none"
+              transform={`matrix(${[
+                p.x(under.right[0]) - p.x(0),
+                p.y(under.right[1]) - p.y(0),
+                p.x(under.down[0]) - p.x(0),
+                p.y(under.down[1]) - p.y(0),
+                p.x(under.origin[0]),
+                p.y(under.origin[1]),
+              ].join(' ')})`}
+            />
+          )}
+          {spots.map(([x, y], i) => (
+            <g key={i} className="pointer-events-none">
+              <circle cx={p.x(x)} cy={p.y(y)} r={9} fill="none" stroke="var(--plum)" strokeWidth={2} />
+              <path
+                d={`M${p.x(x) - 14} ${p.y(y)}h28M${p.x(x)} ${p.y(y) - 14}v28`}
+                stroke="var(--plum)"
+                strokeWidth={1.4}
+              />
+            </g>
+          ))}
           {block && <BlockLayer block={block} placement={identity} p={p} fill />}
           {block &&
             holesOf(block).map((h) => (

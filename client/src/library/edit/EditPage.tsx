@@ -5,6 +5,7 @@ import { useBoard, useBoards } from '../../api/queries'
 import { useKeys } from '../../app/keys'
 import { Link, useNavigate } from '../../app/router'
 import { useInitials } from '../../app/settings'
+import { boxOf } from '../../mat/view'
 import { Head, Section, Why } from '../../stations/Ledger'
 import { Button } from '../../ui/Button'
 import { Loading } from '../../ui/Notice'
@@ -17,7 +18,9 @@ import { EditMat } from './EditMat'
 import { Fields, Trail } from './Fields'
 import { shapeAt, shapeOf } from './shape'
 import { Tools } from './Tools'
+import { UnderlayTool } from './UnderlayTool'
 import { UndersideDrop } from './UndersideDrop'
+import type { Spot, Underlay } from './underlay'
 import { useEditor } from './useEditor'
 
 const snaps = [0.05, 0.1, 0.5, 1]
@@ -33,6 +36,9 @@ export function EditPage({ what, id }: { what: DocumentPath; id: string }) {
   const [asking, setAsking] = useState(false)
   const [which, setWhich] = useState(0)
   const [fault, setFault] = useState<string>()
+  const [under, setUnder] = useState<Underlay>()
+  const [spots, setSpots] = useState<Spot[]>([])
+  const [spotting, setSpotting] = useState(false)
   const client = useQueryClient()
   const go = useNavigate()
   const [by] = useInitials()
@@ -99,6 +105,8 @@ export function EditPage({ what, id }: { what: DocumentPath; id: string }) {
         ]
       : []
   const shown = Object.entries(editor.faults).filter(([at]) => !shapeAt(shape, at) || !at.startsWith(place))
+  const outline = (board?.outline ?? block?.plates[0]?.outline) as number[][] | undefined
+  const drawn = outline && boxOf(outline)
   const untried =
     block?.plates.flatMap((p, i) =>
       p.holes.flatMap((h, j) => (h.evidence === 'assumed' ? [`/plates/${i}/holes/${j}`] : [])),
@@ -181,10 +189,17 @@ export function EditPage({ what, id }: { what: DocumentPath; id: string }) {
             onFlip={flip}
             selected={selected}
             snap={snap}
-            placing={!!adding}
+            placing={!!adding || spotting}
+            under={under}
+            spots={spots}
             onPick={pick}
             onMove={(at, x, y) => void apply([{ do: 'move', at, x, y }])}
             onPlace={(x, y) => {
+              if (spotting) {
+                setSpots((s) => [...s, [x, y]])
+                if (spots.length === 1) setSpotting(false)
+                return
+              }
               void apply([{ do: 'add', to: adding!, x, y, back: face === 'back' }])
               setAdding(undefined)
               setOpen('')
@@ -268,6 +283,24 @@ export function EditPage({ what, id }: { what: DocumentPath; id: string }) {
         )}
         {block && reference.data && <Depths key={id} editor={editor} block={block} board={reference.data} />}
         {selected.length === 0 && chosen}
+        {drawn && (
+          <UnderlayTool
+            editor={editor}
+            prefix={prefix}
+            under={under}
+            middle={[(drawn.minX + drawn.maxX) / 2, (drawn.minY + drawn.maxY) / 2]}
+            widthMm={drawn.maxX - drawn.minX}
+            spots={spots}
+            onLay={(u) => {
+              setUnder(u)
+              setSpots([])
+            }}
+            onAsk={() => {
+              setSpots([])
+              setSpotting(true)
+            }}
+          />
+        )}
       </aside>
     </div>
   )

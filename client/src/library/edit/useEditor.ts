@@ -12,6 +12,7 @@ export type Edit =
   | { do: 'row'; at: string; count: number; x: number; y: number }
   | { do: 'mirror'; at: string[]; across: 'x' | 'y'; about: number }
   | { do: 'remove'; at: string[] }
+  | { do: 'grade'; by: 'scan' | 'page' }
 
 type Checked = Schemas['Checked']
 type Faults = Record<string, string>
@@ -71,7 +72,7 @@ export function useEditor(what: DocumentPath, id: string) {
     keep(document)
   }
   const apply = async (edits: Edit[], then?: (made: string[]) => string[]) => {
-    if (!text) return
+    if (!text || edits.length === 0) return
     try {
       const done = await fetched<Schemas['EditedAnswer']>('/api/library/edit', {
         method: 'POST',

@@ -25,3 +25,12 @@ public sealed record RowEdit(string At, int Count, double X, double Y) : Documen
 public sealed record MirrorEdit(IReadOnlyList<string> At, bool AcrossX, double About) : DocumentEdit;
 
 public sealed record RemoveEdit(IReadOnlyList<string> At) : DocumentEdit;
+
+/// <summary>Positions are taken from a picture from now on: the board says how far they may be out.</summary>
+/// <param name="SigmaMm">Standard deviation per axis.</param>
+public sealed record GradeEdit(double SigmaMm) : DocumentEdit
+{
+    /// <summary>Off a scan or photo laid by two spots; off a printed page at its own size.</summary>
+    public const double ScanMm = 0.15,
+        PageMm = 0.25;
+}

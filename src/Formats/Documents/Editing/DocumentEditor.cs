@@ -75,6 +75,9 @@ public sealed class DocumentEditor
                     Add(item.Parent!.AsArray(), copy, like: true);
                 }
                 break;
+            case GradeEdit grade:
+                Grade(grade);
+                break;
             case RemoveEdit remove:
                 // found first, so that pointers mean the document as it was
                 foreach (var item in remove.At.Select(Item).ToList())
@@ -109,6 +112,16 @@ public sealed class DocumentEditor
 
     /// <summary>Fields in which null says "not known yet".</summary>
     private static bool Nullable(string key) => key == "heightMm";
+
+    /// <summary>A board is no surer than the picture its places come from; blocks say it place by place.</summary>
+    private void Grade(GradeEdit grade)
+    {
+        if (_document is not JsonObject { } o || o["parts"] is null)
+            return;
+        var known = o["positionSigmaMm"]?.GetValueKind() == JsonValueKind.Number ? o["positionSigmaMm"]!.GetValue<double>() : 0;
+        o["positionSigmaMm"] = Math.Max(known, grade.SigmaMm);
+        o["evidence"] = "C";
+    }
 
     private void Row(RowEdit row)
     {

@@ -8,7 +8,7 @@ namespace FaithfulBracket.Formats.Documents.Editing;
 /// <summary>Edits as they are sent: an object whose <c>do</c> says what is done.</summary>
 public static class EditReader
 {
-    private static readonly string[] Kinds = ["set", "move", "turn", "add", "row", "mirror", "remove"];
+    private static readonly string[] Kinds = ["set", "move", "turn", "add", "row", "mirror", "remove", "grade"];
 
     public static List<DocumentEdit> Read(ObjectReader o)
     {
@@ -56,6 +56,12 @@ public static class EditReader
                 if (axis is not ("x" or "y"))
                     o.Fault("across", $"Expected x or y, found \"{axis}\".");
                 edit = new MirrorEdit(Many(o), axis == "x", o.Number("about", -mostMm, mostMm, otherwise: 0));
+                break;
+            case "grade":
+                var by = o.Text("by");
+                if (by is not ("scan" or "page"))
+                    o.Fault("by", $"Expected scan or page, found \"{by}\".");
+                edit = new GradeEdit(by == "page" ? GradeEdit.PageMm : GradeEdit.ScanMm);
                 break;
             default:
                 if (kind != "remove")
