@@ -134,3 +134,93 @@ test('a card from its layout and a block from seven readings are a planned job l
   await page.goto(`${server.address}/job/${(await job.json()).id}/match`)
   await expect(page.getByText(/^Seats/).first()).toBeVisible()
 })
+
+/** One page of 200 × 100 mm with a circle on it. */
+const pdf = () => {
+  const draw = '0 0 0 RG 2 w 100 100 50 50 re S'
+  const objects = [
+    '<</Type/Catalog/Pages 2 0 R>>',
+    '<</Type/Pages/Kids[3 0 R]/Count 1>>',
+    '<</Type/Page/Parent 2 0 R/MediaBox[0 0 566.93 283.46]/Contents 4 0 R/Resources<<>>>>',
+    `<</Length ${draw.length}>>stream\n${draw}\nendstream`,
+  ]
+  let text = '%PDF-1.4\n'
+  const at = objects.map((o, i) => {
+    const here = text.length
+    text += `${i + 1} 0 obj${o}endobj\n`
+    return here
+  })
+  const table = text.length
+  text += `xref\n0 5\n0000000000 65535 f \n${at.map((a) => `${String(a).padStart(10, '0')} 00000 n \n`).join('')}`
+  return Buffer.from(`${text}trailer<</Size 5/Root 1 0 R>>\nstartxref\n${table}\n%%EOF`)
+}
+
+test('a manual’s page lies under the drawing at its own size, and a broken one says so', async ({ page }) => {
+  await page.addInitScript(() => localStorage.setItem('fb.initials', 'EG'))
+  await page.goto(`${server.address}/library/boards/tern-460-r2/edit`)
+  const ledger = page.getByLabel('Ledger')
+  const lay = (name: string, buffer: Buffer) =>
+    ledger.locator('input[type=file]').setInputFiles({ name, mimeType: 'application/pdf', buffer })
+  await lay('cut.pdf', pdf().subarray(0, 90))
+  await expect(ledger.getByRole('alert')).toBeVisible()
+  await lay('manual.pdf', pdf())
+  const picture = page.locator('svg image')
+  await expect(picture).toBeVisible()
+  const [px, board] = [await picture.boundingBox(), await page.locator('[data-part="U1"]').boundingBox()]
+  const die = JSON.parse(readFileSync(join(house, 'demo/boards/tern-460-r2.board.json'), 'utf8')).parts[0]
+  expect(px!.width / board!.width / (200 / die.widthMm)).toBeCloseTo(1, 1)
+  // what stands already is only looked at against it
+  await expect(ledger.getByText('As it stands in the library.')).toBeVisible()
+})
+
+test('the drawer of an empty shop is filled by hand and by a table, and its labels are found by their codes', async ({
+  page,
+}) => {
+  await page.addInitScript(() => localStorage.setItem('fb.initials', 'EG'))
+  await page.goto(`${server.address}/drawer`)
+  await page.getByRole('button', { name: 'Add a material' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('id', { exact: true }).fill('grey-2')
+  await dialog.getByLabel('squash min').fill('0.1')
+  await dialog.getByLabel('squash max').fill('0.4')
+  await dialog.getByText('No curve: weigh a piece').click()
+  for (const [label, value] of [
+    ['thickness unpressed, mm', '1'],
+    ['area of the piece, mm²', '400'],
+    ['first weight, g', '2000'],
+    ['left under it, mm', '0,8'],
+    ['second weight, g', '4000'],
+    ['left under it then, mm', '0.65'],
+  ])
+    await dialog.getByLabel(label).fill(value)
+  await dialog.getByRole('button', { name: 'Reckon the curve' }).click()
+  await expect(dialog.getByLabel('curve', { exact: true })).toHaveValue('0.2, 0.04903; 0.35, 0.09807')
+  await dialog.getByRole('button', { name: 'Add to the drawer' }).click()
+  await expect(dialog).toHaveCount(0)
+
+  const table = (rows: string) =>
+    page.getByLabel('Take in a table').setInputFiles({
+      name: 'count.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(`kind;id;material;thicknessMm;widthMm;depthMm;count\n${rows}`),
+    })
+  await table('pad;A1;grey-2;1,0;100;50;3\npad;A2;grey-2;1.5;100;50;many\n')
+  await expect(dialog.getByText('Line 3, count')).toBeVisible()
+  await dialog.getByRole('button', { name: 'Leave it' }).click()
+  await table('pad;A1;grey-2;1,0;100;50;3\n')
+  await expect(dialog.getByText('1 new, 0 changed, 0 as they are')).toBeVisible()
+  await dialog.getByRole('button', { name: 'Take it in' }).click()
+  const count = page.getByLabel('Count of A1')
+  await expect(count).toHaveValue('3')
+  await count.fill('12')
+  await count.blur()
+  await expect(page.getByLabel('Less A1')).toBeVisible()
+  await page.goto(`${server.address}/labels/drawer`)
+  await expect(page.getByAltText('Labels with their codes')).toBeVisible()
+  await page.goto(server.address)
+  await page.keyboard.press('Control+k')
+  await page.getByLabel('Find a job, board, block, step or place').fill('fb:drawer:pad/A1')
+  await page.getByRole('button', { name: /grey-2 1 mm/ }).click()
+  await expect(page.getByLabel('Count of A1')).toHaveValue('12')
+  await expect(page.locator('[aria-current=true]', { hasText: 'grey-2' })).toBeVisible()
+})

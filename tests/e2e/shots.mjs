@@ -49,6 +49,24 @@ async function twin(page) {
   await page.getByRole('button', { name: 'Find its twin' }).click()
   await page.getByText('Capacitor C21 stands').waitFor()
 }
+/** A block that nobody described, begun from its board, its lands read down to. */
+async function describe(page) {
+  await page.getByRole('button', { name: 'Describe a block for it' }).click()
+  await page.getByLabel('maker, from the box').fill('Quayside')
+  await page.getByLabel('model').fill('Weir 460')
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await page.getByRole('button', { name: /Tried by hand/ }).click()
+  await page.getByLabel('reading of the die land').fill('3.00')
+  const readings = ['2.79', '2.79', '2.80', '2.44', '5.59', '2.49']
+  const cells = page.getByLabel(/^gauge reading of/)
+  for (const [i, mm] of readings.entries()) await cells.nth(i).fill(mm)
+  await page.getByRole('button', { name: 'Take 6 steps into the block' }).click()
+  await page
+    .getByText(/^Seats/)
+    .first()
+    .waitFor()
+  await page.getByLabel('Ledger').evaluate((e) => e.scrollTo(0, 120))
+}
 const views = [
   ['benches', '/'],
   ['match', '/job/8/match'],
@@ -85,7 +103,7 @@ const views = [
   ['prove', '/job/22/prove', 'paper', [], (page) => page.getByRole('list', { name: 'Suspects' }).waitFor()],
   ['care', '/job/23/care'],
   ['bench-mount', '/job/1/mount/bench', 'night', ['ArrowRight', 'ArrowRight', 'ArrowRight', 'ArrowRight']],
-  ['cutting', '/job/1/cutting'],
+  ['describe', '/library/boards/tern-460-r2', 'paper', [], describe],
   ['library-board', '/library/boards/dunlin-250-traced'],
   ['socket', '/job/9/match', 'paper', [], (page) => page.getByText('slit to be turned').first().waitFor()],
   [

@@ -55,6 +55,7 @@ export function Drawer() {
       Add {word}
     </Button>
   )
+  const link = 'flex min-h-9 items-center rounded-[3px] border border-rule bg-raised px-3 py-1.5'
   const card = 'bg-card p-4 shadow-[inset_0_0_0_1px_var(--rule)]'
   return (
     <main className="scroll-thin min-h-0 overflow-y-auto bg-mat px-6 py-5" tabIndex={0} aria-label="Drawer">
@@ -72,10 +73,10 @@ export function Drawer() {
             }}
           />
         </label>
-        <a className="text-copper underline underline-offset-3" href="/api/drawer/table" download="drawer.csv">
+        <a className={link} href="/api/drawer/table" download="drawer.csv">
           Save as a table, to count
         </a>
-        <a className="text-copper underline underline-offset-3" href="/labels/drawer">
+        <a className={link} href="/labels/drawer">
           Labels
         </a>
       </div>
@@ -252,7 +253,7 @@ function Line({ lit, onOpen, children }: { lit: boolean; onOpen: () => void; chi
       ref={here}
       aria-current={lit ? 'true' : undefined}
       onClick={onOpen}
-      className={`text-left underline decoration-rule underline-offset-3 ${lit ? 'bg-copper-wash outline-2 outline-copper' : ''}`}
+      className={`min-h-6 min-w-6 text-left underline decoration-rule underline-offset-3 ${lit ? 'bg-copper-wash outline-2 outline-copper' : ''}`}
     >
       {children}
     </button>

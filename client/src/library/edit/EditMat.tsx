@@ -91,7 +91,14 @@ export function EditMat({
   const drag = useRef<{ x: number; y: number; at: string[] } | null>(null)
   const things = block ? blockThings(block, face) : board ? boardThings(board, prefix, face) : []
   const drawn = board ?? (block && bare(block))
-  if (!drawn) return <div className="flex-1 bg-mat" />
+  if (!drawn)
+    return (
+      <div className="grid flex-1 place-items-center bg-mat p-8">
+        <p className="max-w-md text-center text-[18px] text-soft">
+          This document has no drawing. Change it on the right.
+        </p>
+      </div>
+    )
   const snapped = (v: number) => Math.round(v / snap) * snap
   const moved = (p: Projection, e: React.PointerEvent): [number, number] => {
     const d = drag.current!

@@ -137,7 +137,7 @@ export function EditPage({ what, id }: { what: DocumentPath; id: string }) {
     </Section>
   )
   return (
-    <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_372px]">
+    <main className="grid min-h-0 grid-cols-[minmax(0,1fr)_372px]">
       <div className="flex min-h-0 flex-col">
         <div className="flex flex-wrap items-center gap-2 border-b border-rule bg-card px-3 py-1.5">
           <Button keyName="Ctrl Z" disabled={!editor.canUndo} onClick={editor.undo}>
@@ -302,7 +302,7 @@ export function EditPage({ what, id }: { what: DocumentPath; id: string }) {
           />
         )}
       </aside>
-    </div>
+    </main>
   )
 }
 

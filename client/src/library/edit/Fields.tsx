@@ -134,14 +134,14 @@ function Field({
   const measured = /^(heightMm|diameterMm|widthMm|depthMm|thicknessMm)$/.test(name)
   return (
     <div className={`text-[13px] text-soft ${wide}`} title={shape.description}>
-      <div className="flex items-baseline justify-between">
+      <div className="flex min-h-6 items-end justify-between">
         <label htmlFor={field}>{label}</label>
         {measured && (
           <button
             type="button"
             aria-label={`Caliper for ${label}`}
             aria-pressed={waits}
-            className={waits ? 'text-copper' : 'underline underline-offset-2'}
+            className={`min-h-6 px-1 ${waits ? 'text-copper' : 'underline underline-offset-2'}`}
             onClick={() => setWaits(!waits)}
           >
             {waits ? 'waits' : 'caliper'}

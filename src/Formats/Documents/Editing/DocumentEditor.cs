@@ -118,7 +118,8 @@ public sealed class DocumentEditor
     {
         if (_document is not JsonObject { } o || o["parts"] is null)
             return;
-        var known = o["positionSigmaMm"]?.GetValueKind() == JsonValueKind.Number ? o["positionSigmaMm"]!.GetValue<double>() : 0;
+        var known =
+            o["positionSigmaMm"]?.GetValueKind() == JsonValueKind.Number ? o["positionSigmaMm"]!.GetValue<double>() : 0;
         o["positionSigmaMm"] = Math.Max(known, grade.SigmaMm);
         o["evidence"] = "C";
     }
