@@ -97,7 +97,7 @@ public static class DrawerTable
         var rows = new List<DrawerRowRead>();
         for (var i = at + 1; i < file.Lines.Count; i++)
         {
-            var cells = Cells(file.Lines[i], separator);
+            var cells = CsvLine.Cells(file.Lines[i], separator);
             if (cells.All(c => c.Length == 0))
                 continue;
             if (rows.Count >= MostRows)
@@ -182,7 +182,7 @@ public static class DrawerTable
         for (var i = 0; i < Math.Min(mostBefore, file.Lines.Count); i++)
             foreach (var separator in (ReadOnlySpan<char>)['\t', ';', ','])
             {
-                var names = Cells(file.Lines[i], separator);
+                var names = CsvLine.Cells(file.Lines[i], separator);
                 var columns = new Dictionary<string, int>(StringComparer.Ordinal);
                 for (var c = 0; c < names.Length; c++)
                     if (Named(names[c]) is { } name)
@@ -202,20 +202,6 @@ public static class DrawerTable
                 n.Equals(plain, StringComparison.OrdinalIgnoreCase)
                 || n.Equals($"{plain}mm", StringComparison.OrdinalIgnoreCase)
             );
-    }
-
-    private static string[] Cells(string line, char separator)
-    {
-        using var parser = new CsvParser(
-            new StringReader(line),
-            new CsvConfiguration(CultureInfo.InvariantCulture)
-            {
-                Delimiter = separator.ToString(),
-                TrimOptions = TrimOptions.Trim,
-                BadDataFound = null,
-            }
-        );
-        return parser.Read() ? parser.Record! : [];
     }
 
     private static IEnumerable<(string Kind, object Item)> Items(Drawer d) =>

@@ -1,7 +1,5 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
-using CsvHelper;
-using CsvHelper.Configuration;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Formats.Json;
@@ -640,17 +638,7 @@ internal sealed partial class TableReader
             return WideBlank().Split(line.Trim());
         if (delimiter == " ")
             return QuotedWords().Matches(line).Select(m => m.Groups[1].Success ? m.Groups[1].Value : m.Value).ToArray();
-        using var parser = new CsvParser(
-            new StringReader(line),
-            new CsvConfiguration(CultureInfo.InvariantCulture)
-            {
-                Delimiter = delimiter,
-                HasHeaderRecord = false,
-                BadDataFound = null,
-                TrimOptions = TrimOptions.Trim,
-            }
-        );
-        var cells = parser.Read() ? parser.Record! : [];
+        var cells = CsvLine.Cells(line, delimiter[0]);
         return delimiter == "|" ? [.. cells.SkipWhile(string.IsNullOrWhiteSpace)] : cells;
     }
 

@@ -1,7 +1,5 @@
-using System.Globalization;
 using System.Text.RegularExpressions;
-using CsvHelper;
-using CsvHelper.Configuration;
+using FaithfulBracket.Formats.Spreadsheets;
 
 namespace FaithfulBracket.Formats.Logs;
 
@@ -55,19 +53,8 @@ internal sealed partial record LogHead(int Row, char Separator, IReadOnlyList<st
         ];
     }
 
-    private static string[] Cells(string line, char separator)
-    {
-        using var parser = new CsvParser(
-            new StringReader(line),
-            new CsvConfiguration(CultureInfo.InvariantCulture)
-            {
-                Delimiter = separator.ToString(),
-                TrimOptions = TrimOptions.Trim,
-                BadDataFound = null,
-            }
-        );
-        return parser.Read() ? [.. parser.Record!.Select(c => c.Trim().Trim('"').Trim())] : [];
-    }
+    private static string[] Cells(string line, char separator) =>
+        [.. CsvLine.Cells(line, separator).Select(c => c.Trim().Trim('"').Trim())];
 
     private static bool LooksLikeFigure(string cell) =>
         cell.Length > 0

@@ -1,8 +1,8 @@
 import type { Schemas } from '../../api/client'
 import { useJob } from '../../api/queries'
-import { Link, useParams } from '../../app/router'
-import { useSetting } from '../../app/settings'
+import { useParams } from '../../app/router'
 import { ErrorNotice, Loading } from '../../ui/Notice'
+import { PrintPage, usePrinterScale } from '../../ui/PrintPage'
 
 /** The tray as it lies beside the board; the cell of the step lit. */
 export function TrayMap({ tray, lit, big }: { tray: Schemas['TrayCell'][]; lit?: string[]; big?: boolean }) {
@@ -37,35 +37,16 @@ export function TrayMap({ tray, lit, big }: { tray: Schemas['TrayCell'][]; lit?:
 export function TrayPage() {
   const id = Number(useParams().id)
   const job = useJob(id)
-  const [bar] = useSetting('bar', '50')
+  const scale = usePrinterScale()
   if (job.error) return <ErrorNotice error={job.error} again={() => job.refetch()} />
   if (!job.data) return <Loading what="the tray map" />
-  const measured = Number(bar.replace(',', '.'))
-  const scale = measured > 45.5 && measured < 55 ? 50 / measured : 1
   return (
-    <main className="h-full overflow-auto p-6 print:h-auto print:overflow-visible print:p-0">
-      <header className="no-print mb-4 flex items-end gap-6">
-        <div>
-          <Link to={`/job/${id}/teardown`} className="text-copper underline">
-            Back to the teardown
-          </Link>
-          <h1 className="text-[25px] font-bold">Tray map, job {id}</h1>
-        </div>
-        <button
-          type="button"
-          className="rounded-[3px] bg-copper px-4 py-2 font-bold text-on-copper"
-          onClick={() => window.print()}
-        >
-          Print at 100 %
-        </button>
-      </header>
-      <div className="inline-block bg-white p-2 print:p-0">
-        <img
-          src={`/api/jobs/${id}/tray.svg?scale=${scale}&v=${job.data.version}-${job.data.sheets.versions.assembly ?? 0}`}
-          alt={`Tray map: ${job.data.plan.teardown.boards.reduce((n, b) => n + b.plan.tray.length, 0)} cells`}
-          style={{ maxWidth: 'none' }}
-        />
-      </div>
-    </main>
+    <PrintPage title={`Tray map, job ${id}`} back={`/job/${id}/teardown`} backText="Back to the teardown">
+      <img
+        src={`/api/jobs/${id}/tray.svg?scale=${scale}&v=${job.data.version}-${job.data.sheets.versions.assembly ?? 0}`}
+        alt={`Tray map: ${job.data.plan.teardown.boards.reduce((n, b) => n + b.plan.tray.length, 0)} cells`}
+        style={{ maxWidth: 'none' }}
+      />
+    </PrintPage>
   )
 }
