@@ -47,7 +47,9 @@ public static class SpreadsheetFile
             using var stream = Stream(content);
             var names = MiniExcel.GetSheetNames(stream);
             if (sheet is not null && !names.Contains(sheet))
-                throw refuse($"no sheet is named \"{sheet}\"; there are {string.Join(", ", names.Take(ShownSheets))}.");
+                throw refuse(
+                    $"no sheet is named \"{(sheet.Length > 40 ? sheet[..40] : sheet)}\"; there are {string.Join(", ", names.Take(ShownSheets))}."
+                );
             using var again = Stream(content);
             var lines = new List<string>();
             var cells = 0;

@@ -137,9 +137,10 @@ internal static class EditEndpoints
                 return (new JsonObject(), model, revision);
             }
         );
-        var from = document["id"]?.GetValue<string>();
-        var taken = shop.Boards.Keys.Concat(shop.Blocks.Keys);
-        var id = NewId($"{document["maker"]?.GetValue<string>()} {model} {revision}", taken);
+        string? Said(string field) =>
+            document[field] is JsonValue v && v.TryGetValue<string>(out var text) ? text : null;
+        var from = Said("id");
+        var id = NewId($"{Said("maker")} {model} {revision}", shop.Boards.Keys.Concat(shop.Blocks.Keys));
         document["id"] = id;
         document["model"] = model;
         if (revision is not null && document.ContainsKey("revision"))

@@ -75,6 +75,34 @@ public class DocumentEditorTests
         }
     }
 
+    [Theory]
+    [InlineData("")]
+    [InlineData("/outline")]
+    [InlineData("/assembly")]
+    [InlineData("/parts/0/kind")]
+    [InlineData("/parts/99999")]
+    [InlineData("no pointer")]
+    public void What_can_not_be_done_there_is_refused(string at)
+    {
+        foreach (
+            var edit in (DocumentEdit[])
+                [
+                    new RowEdit(at, 2, 1, 1),
+                    new MirrorEdit([at], true, 0),
+                    new AddEdit(at, null, 0, 0, false),
+                    // the board's own outline may be turned
+                    at.Length > 0
+                        ? new TurnEdit([at], 10)
+                        : new AddEdit(at, null, 0, 0, true),
+                ]
+        )
+            Assert.StartsWith(
+                "/edits/0",
+                Assert.Throws<InputException>(() => Edited(edit)).Faults[0].Field,
+                StringComparison.Ordinal
+            );
+    }
+
     /// <summary>
     /// Whatever is done, the document given stays as it was, and what comes of it reads or is refused with a place in it.
     /// </summary>

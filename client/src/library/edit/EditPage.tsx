@@ -238,9 +238,9 @@ export function EditPage({ what, id }: { what: DocumentPath; id: string }) {
             </Link>
           )}
         </div>
-        {fault && (
+        {(fault || editor.unkept) && (
           <p role="alert" className="mt-1.5 text-plum">
-            {fault}
+            {fault ?? 'This device has no room for the draft: it is lost when the page is closed. Keep it soon.'}
           </p>
         )}
         {shown.map(([at, message]) => (

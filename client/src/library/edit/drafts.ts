@@ -16,8 +16,15 @@ export const draftOf = (what: DocumentPath, id: string): Draft | undefined => {
   return kept ? (JSON.parse(kept) as Draft) : undefined
 }
 
-export const keepDraft = (what: DocumentPath, id: string, draft: Draft) =>
-  localStorage.setItem(key(what, id), JSON.stringify(draft))
+/** @returns False where this device has no room for it: it lives as long as the page then. */
+export const keepDraft = (what: DocumentPath, id: string, draft: Draft) => {
+  try {
+    localStorage.setItem(key(what, id), JSON.stringify(draft))
+    return true
+  } catch {
+    return false
+  }
+}
 
 export const dropDraft = (what: DocumentPath, id: string) => localStorage.removeItem(key(what, id))
 

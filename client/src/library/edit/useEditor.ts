@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState } from 'react'
+import { useCallback, useEffect, useRef, useState } from 'react'
 import { fetched, type Refusal, type Schemas, told } from '../../api/client'
 import { type DocumentPath, versionsOf } from '../documents'
 import { draftOf, dropDraft, keepDraft } from './drafts'
@@ -29,6 +29,10 @@ export function useEditor(what: DocumentPath, id: string) {
   const [selected, select] = useState<string[]>([])
   const [failed, setFailed] = useState<string>()
   const [resumed, setResumed] = useState(false)
+  const [unkept, setUnkept] = useState(false)
+  /** Edits are done one after the other, each on what the one before made. */
+  const latest = useRef<string>(undefined)
+  const queue = useRef<Promise<void>>(Promise.resolve())
 
   const check = useCallback(async (text: string) => {
     const read = await fetched<Checked>('/api/library/check', { method: 'POST', headers: json, body: text })
@@ -53,6 +57,7 @@ export function useEditor(what: DocumentPath, id: string) {
       setUnder(draft?.under)
       setSeen(version)
       setHistory(begin(text))
+      latest.current = text
       select([])
       await check(text)
     } catch (e) {
@@ -62,7 +67,10 @@ export function useEditor(what: DocumentPath, id: string) {
   useEffect(() => void load(), [load])
 
   const text = history?.now
-  const keep = (now: string, of = under) => keepDraft(what, id, { text: now, seen, under: of })
+  const keep = (now: string, of = under) => {
+    latest.current = now
+    setUnkept(!keepDraft(what, id, { text: now, seen, under: of }))
+  }
 
   /** What the server made of it whole: a drawing laid over it. */
   const take = (document: string, read: Checked) => {
@@ -71,7 +79,13 @@ export function useEditor(what: DocumentPath, id: string) {
     setFaults({})
     keep(document)
   }
-  const apply = async (edits: Edit[], then?: (made: string[]) => string[]) => {
+  const apply = (edits: Edit[], then?: (made: string[]) => string[]) => {
+    const next = queue.current.then(() => one(edits, then))
+    queue.current = next
+    return next
+  }
+  const one = async (edits: Edit[], then?: (made: string[]) => string[]) => {
+    const text = latest.current
     if (!text || edits.length === 0) return
     try {
       const done = await fetched<Schemas['EditedAnswer']>('/api/library/edit', {
@@ -108,6 +122,7 @@ export function useEditor(what: DocumentPath, id: string) {
     select,
     failed,
     resumed,
+    unkept,
     under,
     lay: (board: string | undefined) => {
       setUnder(board)

@@ -11,12 +11,15 @@ internal static class LandGroups
         MostEmpty = 0.45,
         SameHeightMm = 0.05;
 
+    /// <summary>Of more parts than these each has a land of its own.</summary>
+    private const int MostGrouped = 300;
+
     /// <param name="all">Every part that stands on the face, served or not.</param>
     public static List<IReadOnlyList<Part>> Of(IReadOnlyList<Part> served, IEnumerable<Part> all)
     {
         List<Part> standing = [.. all];
         List<List<Part>> groups = [.. served.Select(p => new List<Part> { p })];
-        while (Pair(groups, standing) is var (a, b))
+        while (served.Count <= MostGrouped && Pair(groups, standing) is var (a, b))
         {
             groups[a].AddRange(groups[b]);
             groups.RemoveAt(b);

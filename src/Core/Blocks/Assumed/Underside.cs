@@ -30,6 +30,7 @@ public static class Underside
     private const double ReachMm = 0.8;
     private const int LeastPairs = 3,
         MostHoles = 200,
+        MostShapes = 500,
         MostNamed = 6;
 
     /// <summary>Of a land's area that has to lie under a drawn line for that to be the land.</summary>
@@ -40,6 +41,11 @@ public static class Underside
     {
         if (drawn.Holes.Count > MostHoles)
             throw new InputException("/files", $"More than {MostHoles} holes are drawn: leave out what is no screw.");
+        if (drawn.Shapes.Count > MostShapes)
+            throw new InputException(
+                "/files",
+                $"More than {MostShapes} closed lines are drawn: leave out what is no land."
+            );
         var screws = plate.Holes;
         var (placement, mirrored, pairs) = Best(screws, drawn.Holes);
         if (pairs.Count < LeastPairs)
@@ -72,12 +78,12 @@ public static class Underside
     /// <summary>The least line that covers the land, or those that lie in it side by side.</summary>
     private static List<Polygon> Of(Land land, List<Polygon> shapes)
     {
-        var whole = shapes
-            .Where(s => PolygonOverlap.Area(s, land.Outline) >= LeastShare * land.Outline.Area)
+        var near = shapes.FindAll(s => s.Bounds.Meets(land.Outline.Bounds));
+        var whole = near.Where(s => PolygonOverlap.Area(s, land.Outline) >= LeastShare * land.Outline.Area)
             .MinBy(s => s.Area);
         if (whole is not null)
             return [whole];
-        return shapes.FindAll(s => PolygonOverlap.Area(s, land.Outline) >= LeastShare * s.Area);
+        return near.FindAll(s => PolygonOverlap.Area(s, land.Outline) >= LeastShare * s.Area);
     }
 
     private static IEnumerable<string> Told(

@@ -72,7 +72,7 @@ public sealed class DocumentEditor
                 {
                     var copy = item.DeepClone();
                     Geometry.Mirror(copy.AsObject(), mirror.AcrossX, mirror.About);
-                    Add(item.Parent!.AsArray(), copy, like: true);
+                    Add(Beside(item), copy, like: true);
                 }
                 break;
             case GradeEdit grade:
@@ -128,18 +128,23 @@ public sealed class DocumentEditor
     {
         if (row.Count is < 1 or > MostRow)
             throw new InputException("", $"Expected 1 to {MostRow} more, found {row.Count}.");
-        var item = Item(row.At).AsObject();
+        var item = Items([row.At])[0];
         for (var n = 1; n <= row.Count; n++)
         {
             var copy = item.DeepClone();
             Geometry.Move(copy.AsObject(), row.X * n, row.Y * n);
-            Add(item.Parent!.AsArray(), copy, like: true);
+            Add(Beside(item), copy, like: true);
         }
     }
 
+    /// <summary>The list that an entry stands in.</summary>
+    private static JsonArray Beside(JsonObject item) =>
+        item.Parent as JsonArray
+        ?? throw new InputException("", "It stands in no list, so that there can be no second of it.");
+
     private void Add(JsonArray list, JsonNode item, bool like = false)
     {
-        if (item is JsonObject o && like && o["id"]?.GetValue<string>() is { } prefix)
+        if (item is JsonObject o && like && o["id"] is JsonValue id && id.TryGetValue<string>(out var prefix))
         {
             // an id leads what it names
             o.Remove("id");

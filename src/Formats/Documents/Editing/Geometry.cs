@@ -30,7 +30,12 @@ internal static class Geometry
                     item[field] = Math.Round(Half(Number(item, field) + deg), Digits);
             return;
         }
-        var centre = new Polygon(Points(item)).Centroid;
+        var points = Points(item);
+        // a line without area has no centre of area
+        var centre =
+            Math.Abs(Polygon.Shoelace(points)) > 1e-9
+                ? new Polygon(points).Centroid
+                : new(points.Average(p => p.X), points.Average(p => p.Y));
         Outline(item, p => centre + (p - centre).Turned(deg * Math.PI / 180));
     }
 
