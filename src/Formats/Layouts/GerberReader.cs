@@ -11,8 +11,8 @@ internal sealed class GerberReader
 {
     private const int MostPoints = 200_000;
     private const string NoProfile =
-        "this is a copper or mask layer (Gerber), which holds no holes, parts or outline. Export the board's profile "
-        + "and the drill file.";
+        "this is a copper or mask layer (Gerber), which holds no holes, parts or outline. Export the drill file "
+        + "and the board's profile.";
 
     private readonly TextFile _file;
     private readonly List<(Point2 A, Point2 B)> _strokes = [];
