@@ -4,6 +4,7 @@ using System.Text.Json.Nodes;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Blocks.Assumed;
+using FaithfulBracket.Core.Match;
 using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Documents.Editing;
 using FaithfulBracket.Formats.Json;

@@ -1,7 +1,7 @@
 using System.Text.Json.Nodes;
 using FaithfulBracket.Core.Blocks;
-using FaithfulBracket.Core.Blocks.Assumed;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Match;
 
 namespace FaithfulBracket.Formats.Documents.Editing;
 

@@ -1,7 +1,8 @@
+using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match.Identify;
 
-namespace FaithfulBracket.Core.Blocks.Assumed;
+namespace FaithfulBracket.Core.Match;
 
 /// <summary>A drawing of a block's underside in a frame of its own, mm.</summary>
 /// <param name="Shapes">Closed lines inside the outline.</param>
