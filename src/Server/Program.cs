@@ -189,6 +189,7 @@ LibraryEndpoints.Map(app);
 DocumentEndpoints.Map(app);
 IntakeEndpoints.Map(app);
 EditEndpoints.Map(app);
+LandDepthsEndpoint.Map(app);
 ChooseEndpoints.Map(app);
 ExchangeEndpoints.Map(app);
 ColumnEndpoints.Map(app);

@@ -44,6 +44,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/library/depths": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Limits: a document of 4 MiB, 500 lands. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LandDepthsAnswer"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/together": {
         parameters: {
             query?: never;
@@ -3220,6 +3260,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** @description Limits: 32 MiB in all files together. */
         post: {
             parameters: {
                 query?: {
@@ -3643,7 +3684,9 @@ export interface paths {
         put?: never;
         post: {
             parameters: {
-                query?: never;
+                query?: {
+                    sheet?: string;
+                };
                 header?: never;
                 path?: never;
                 cookie?: never;
@@ -8322,6 +8365,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        /** @description Limits: a picture of 20 MiB and 50 megapixels. */
         post: {
             parameters: {
                 query?: never;
@@ -9064,6 +9108,8 @@ export interface components {
             /** Format: int32 */
             waitS?: null | number;
         };
+        /** @enum {unknown} */
+        ContactStand: "open" | "confirmed" | "doubted";
         /** @enum {unknown} */
         Cooling: "no" | "should" | "must";
         CorrectionRow: {
@@ -10151,6 +10197,11 @@ export interface components {
             metal?: null | string;
             evidence: null | components["schemas"]["FigureGrade"];
         };
+        LandDepthsAnswer: {
+            steps: components["schemas"]["StepDepth"][];
+            document: string;
+            checked: components["schemas"]["Checked"];
+        };
         LastChance: {
             title: string;
             items: components["schemas"]["ChanceItem"][];
@@ -10987,6 +11038,7 @@ export interface components {
             contact: string;
             forecast: components["schemas"]["PassportForecast"];
             seen: components["schemas"]["PassportSeen"][];
+            stand: components["schemas"]["ContactStand"];
         };
         PassportForecast: {
             /** Format: double */

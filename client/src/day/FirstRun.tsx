@@ -8,7 +8,11 @@ const todo = {
     'Drop its layout files or a document, or trace a photo beside the printed target.',
     '/library/trace',
   ],
-  block: ['The first block', 'Describe it on the page of its card, or drop its document. It is judged on every card you have.', '/library'],
+  block: [
+    'The first block',
+    'Describe it on the page of its card, or drop its document. It is judged on every card you have.',
+    '/library',
+  ],
 } as const
 const mark = 'grid h-7 w-7 shrink-0 place-items-center rounded-full border-2'
 type Todo = keyof typeof todo

@@ -4,6 +4,7 @@ import { answer, http, ifMatch, type Schemas } from '../api/client'
 import { useDrawer } from '../api/queries'
 import { useInitials } from '../app/settings'
 import { Button } from '../ui/Button'
+import { FileButton } from '../ui/FileButton'
 import { fixed } from '../ui/format'
 import { ErrorNotice, Loading } from '../ui/Notice'
 import { ItemDialog, type Kind } from './ItemDialog'
@@ -61,18 +62,9 @@ export function Drawer() {
     <main className="scroll-thin min-h-0 overflow-y-auto bg-mat px-6 py-5" tabIndex={0} aria-label="Drawer">
       <div className="mb-3 flex flex-wrap items-center gap-3">
         <h1 className="mr-auto text-[26px] font-bold">Drawer</h1>
-        <label className="flex min-h-9 cursor-pointer items-center rounded-[3px] border border-rule bg-raised px-3 py-1.5 focus-within:outline-3 focus-within:outline-copper">
+        <FileButton accept=".csv,.tsv,.xlsx" onFile={setTable}>
           Take in a table
-          <input
-            type="file"
-            accept=".csv,.tsv,.xlsx"
-            className="sr-only"
-            onChange={(e) => {
-              setTable(e.target.files?.[0])
-              e.target.value = ''
-            }}
-          />
-        </label>
+        </FileButton>
         <a className={link} href="/api/drawer/table" download="drawer.csv">
           Save as a table, to count
         </a>
@@ -253,7 +245,9 @@ function Line({ lit, onOpen, children }: { lit: boolean; onOpen: () => void; chi
       ref={here}
       aria-current={lit ? 'true' : undefined}
       onClick={onOpen}
-      className={`min-h-6 min-w-6 text-left underline decoration-rule underline-offset-3 ${lit ? 'bg-copper-wash outline-2 outline-copper' : ''}`}
+      className={`min-h-6 min-w-6 text-left underline decoration-rule underline-offset-3 ${
+        lit ? 'bg-copper-wash outline-2 outline-copper' : ''
+      }`}
     >
       {children}
     </button>

@@ -49,7 +49,6 @@ export function ItemDialog({
       if (e.do === 'set') {
         const keys = e.at.slice(1).split('/')
         const parent = keys.slice(0, -1).reduce((v, k) => (v[k] ??= {}), next)
-        // a length typed with its unit is for the server to read; the rest as typed
         if (e.value === null) delete parent[keys[keys.length - 1]]
         else parent[keys[keys.length - 1]] = e.value
       }
@@ -69,7 +68,8 @@ export function ItemDialog({
       )
     }
   }
-  const address = `/api/drawer/${kind}/${encodeURIComponent(item?.id ?? value.id ?? '')}${by ? `?by=${encodeURIComponent(by)}` : ''}`
+  const signed = by ? `?by=${encodeURIComponent(by)}` : ''
+  const address = `/api/drawer/${kind}/${encodeURIComponent(item?.id ?? value.id ?? '')}${signed}`
   const headers = { 'Content-Type': 'application/json', ...ifMatch(version) }
   return (
     <Dialog open onClose={onClose} title={item ? `${kind} ${item.id}` : `New ${kind}`}>

@@ -35,7 +35,6 @@ export function TableIntake({ file, onClose }: { file: File; onClose: () => void
     setAsked(sheet)
     void send(false)
   }
-  const many = (n: number, word: string) => `${n} ${word}`
   return (
     <Dialog open onClose={onClose} title={file.name} wide>
       {/\.xlsx$/i.test(file.name) && (
@@ -59,7 +58,7 @@ export function TableIntake({ file, onClose }: { file: File; onClose: () => void
       {answer && (
         <>
           <p className="text-[18px] font-bold">
-            {[many(answer.new, 'new'), many(answer.changed, 'changed'), many(answer.same, 'as they are')].join(', ')}
+            {answer.new} new, {answer.changed} changed, {answer.same} as they are
           </p>
           <table className="mt-1 w-full text-[15px]">
             <tbody>

@@ -8,11 +8,14 @@ export function KeepChanged({
   what,
   id,
   text,
+  begunFrom,
   onKeep,
 }: {
   what: DocumentPath
   id: string
   text: string
+  /** The version that the text was changed from, where that is known. */
+  begunFrom?: number
   onKeep: (seen: number) => void
 }) {
   const asked = useQuery({
@@ -53,6 +56,12 @@ export function KeepChanged({
       </ul>
       {!!asked.data?.more && (
         <p className="mt-1 text-soft">{asked.data.more} more open jobs rest on it and were not looked at.</p>
+      )}
+      {begunFrom !== undefined && asked.data && asked.data.seen !== begunFrom && (
+        <p role="alert" className="mt-1.5 text-plum">
+          Version {asked.data.seen} was kept after this draft was begun from version {begunFrom}: what it changed is not
+          in the draft. It stays among the versions.
+        </p>
       )}
       <Button kind="go" className="mt-2.5" onClick={() => asked.data && onKeep(asked.data.seen)} disabled={!asked.data}>
         Keep as the next version

@@ -65,28 +65,35 @@ public sealed record MakerQuestion(
     )
     {
         var theirs = $"{block.Maker} {block.Model}";
-        var mine = board.BoardCode == "none" ? $"{board.Maker} {board.Model}" : $"{board.BoardCode} {board.Revision}";
+        var mine = BoardLabel.HasCode(board) ? BoardLabel.Of(board) : $"{board.Maker} {board.Model}";
         if (fit.Reasons.FirstOrDefault(r => r.Code == "screw-misses" || r.Code == "hole-missing") is { } screw)
             return $"Is {theirs} made for the hole pattern of {mine}? Here {Lower(screw.Text)}";
         if (fit.Clashes.Count > 0)
-            return FormattableString.Invariant(
-                $"How deep is {theirs} over {fit.Clashes[0].Part}? On {mine} it stands {board.FindPart(fit.Clashes[0].Part)!.HeightMm:0.00} mm high, {-fit.Clashes[0].MarginMm:0.00} more than there is room for."
-            );
-        if (fit.Reasons.FirstOrDefault(r => r.Code == "assumed-block") is { } assumed)
-            return $"What are the steps of {theirs}'s lands against its die land? Nobody has measured {HowMany.Of(assumed.Refs.Count, "of them", "of its lands and screws")}.";
-        if (fit.Reasons.FirstOrDefault(r => r.Code == "unknown-parts") is { } unknown)
+        {
+            var (part, over) = (board.FindPart(fit.Clashes[0].Part)!, -fit.Clashes[0].MarginMm);
+            return $"How deep is {theirs} over {part.Id}? "
+                + FormattableString.Invariant(
+                    $"On {mine} it stands {part.HeightMm:0.00} mm high, {over:0.00} more than there is room for."
+                );
+        }
+        if (fit.Reasons.FirstOrDefault(r => r.Code == BlockEvidence.Assumed) is { } assumed)
+            return $"What are the steps of {theirs}'s lands against its die land? Nobody has measured "
+                + $"{HowMany.Of(assumed.Refs.Count, "of its lands and screws", "of its lands and screws")}.";
+        if (fit.Reasons.FirstOrDefault(r => r.Code == FitReasons.UnknownParts) is { } unknown)
             return $"How high do {string.Join(", ", unknown.Refs.Take(6))} stand on {mine}?";
         if (next.Count > 0 && next[0].What == "height")
             return $"How high does {next[0].Id} stand on {mine}, to a tenth of a millimetre?";
         if (fit.Verdict == Verdict.Unproven && next.Count > 0)
-            return $"Where do the screw holes of {mine} lie? Ours were measured, not drawn: {theirs} seats with a chance of {Fit.Percent(fit.ChanceOfSeating)} %, and hole {next[0].Id} would settle most.";
+            return $"Where do the screw holes of {mine} lie? Ours were measured, not drawn: {theirs} seats with a chance of "
+                + $"{Fit.Percent(fit.ChanceOfSeating)} %, and hole {next[0].Id} would settle most.";
         if (fit.Tight.Count > 0)
             return FormattableString.Invariant(
                 $"Does {theirs} clear {fit.Tight[0].Part}? There are {fit.Tight[0].MarginMm:0.00} mm between them on {mine}."
             );
         if (twin is { Declared: true, Differences: [var first, ..] })
             return $"{twin.Name} is stated to fit. On {mine} one thing differs: {Lower(first.Text)} Does it matter?";
-        return $"Is {theirs} made for {mine}? By its drawing it {(fit.Verdict <= Verdict.SeatsWithWork ? "seats" : "does not")}, and no statement says so.";
+        return $"Is {theirs} made for {mine}? By its drawing it "
+            + $"{(fit.Verdict <= Verdict.SeatsWithWork ? "seats" : "does not")}, and no statement says so.";
     }
 
     private static string Lower(string text) => char.ToLowerInvariant(text[0]) + text[1..];

@@ -29,9 +29,15 @@ public static class KitStation
             .ToHashSet();
         var lines = order.Pairs.Count == 0 ? [] : KitCheck.Of(order, drawer, needs, seats, others);
         var missing = lines.Where(l => l.Short > 0).ToList();
+        List<string> unlisted =
+        [
+            .. order.Pairs.Select(p => p.Block).Where(b => b.Kit is null).Select(b => b.Model).Distinct(),
+        ];
         var summary =
             lines.Count == 0 ? "waits for a block"
-            : missing.Count == 0 ? "all here"
+            : missing.Count == 0
+                ? unlisted.Count == 0 ? "all here"
+                    : "box not listed"
             : $"{Amount(missing[0])} short{(missing.Count > 1 ? $", {missing.Count - 1} more" : "")}";
         var boxes = order.Pairs.Select(p => p.Block.Id).Distinct().Count();
         return new(
@@ -51,9 +57,11 @@ public static class KitStation
                                 ? $"Open the boxes of the {order.Boxes.Count} blocks and count them against the list"
                                 : "Open the block's box and count it against the list",
                         Detail =
-                            missing.Count == 0
-                                ? "Kit and drawer hold everything the job needs."
-                                : $"Short: {string.Join(", ", missing.Select(Amount))}.",
+                            (
+                                missing.Count > 0 ? $"Short: {string.Join(", ", missing.Select(Amount))}."
+                                : unlisted.Count == 0 ? "Kit and drawer hold everything the job needs."
+                                : "The drawer holds what can be reckoned."
+                            ) + Unlisted(unlisted),
                     },
                     .. (seats ?? []).SelectMany(seat => SocketKit.Steps(order, seat)),
                     new()
@@ -69,6 +77,13 @@ public static class KitStation
             )
         );
     }
+
+    /// <summary>What is in a box whose list nobody has written down, and what can not be told without it.</summary>
+    private static string Unlisted(List<string> models) =>
+        models.Count == 0
+            ? ""
+            : $" The list is the one in the box: nobody has written it into the document of {string.Join(" or ", models)} yet. "
+                + "Until then its screws are known by thread, not by length.";
 
     private static WorkStep StockRun(WorkOrder order) =>
         new()

@@ -27,28 +27,25 @@ internal static class BlockEvidence
                 Weight.Work,
                 new(
                     Assumed,
-                    $"{HowMany.Of(assumed.Count, "land or screw is", "lands and screws are")} only assumed from the board: {Named(assumed)}. "
+                    $"{HowMany.Of(assumed.Count, "land or screw is", "lands and screws are")} only assumed from the board: "
+                        + $"{Named(assumed)}. "
                         + "Look at the block, measure it, or take its manual's table.",
                     assumed
                 )
             );
         if (lands.Exists(l => l.Evidence is not null))
-            yield return new(
-                Weight.Note,
-                new(
-                    "block-evidence",
-                    $"Lands: {string.Join(", ", lands.GroupBy(l => l.Evidence).OrderByDescending(g => g.Key ?? FigureGrade.Proved).Select(g => $"{g.Count()} {Word(g.Key)}"))}.",
-                    []
-                )
-            );
+        {
+            var grades = lands.GroupBy(l => l.Evidence).OrderByDescending(g => g.Key ?? FigureGrade.Proved);
+            var told = string.Join(", ", grades.Select(g => $"{g.Count()} {Word(g.Key)}"));
+            yield return new(Weight.Note, new("block-evidence", $"Lands: {told}.", []));
+        }
         if (First(laid) is var (land, parts))
             yield return new(
                 Weight.Note,
                 new(
                     "measure-next",
-                    FormattableString.Invariant(
-                        $"Measure {land.Id} first: {HowMany.Of(parts, "part rests", "parts rest")} on its step, {Word(land.Evidence)} to ±{land.StepTolMm:0.00} mm."
-                    ),
+                    $"Measure {land.Id} first: {HowMany.Of(parts, "part rests", "parts rest")} on its step, "
+                        + FormattableString.Invariant($"{Word(land.Evidence)} to ±{land.StepTolMm:0.00} mm."),
                     [land.Id]
                 )
             );

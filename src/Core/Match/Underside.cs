@@ -52,7 +52,9 @@ public static class Underside
         if (pairs.Count < LeastPairs)
             throw new InputException(
                 "/files",
-                $"The drawing's {drawn.Holes.Count} holes do not lie as the block's {screws.Count} screws: {HowMany.Of(pairs.Count, "agrees", "agree")}. Look at its unit, or whether it is of this block."
+                $"The drawing's {HowMany.Of(drawn.Holes.Count, "hole does", "holes do")} not lie as the block's screws, "
+                    + $"{screws.Count} of them: {HowMany.Of(pairs.Count, "agrees", "agree")}. "
+                    + "Look at its unit, or whether it is of this block."
             );
         Point2 At(Point2 p) => placement.Apply(Seen(p, mirrored));
         Polygon Laid(Polygon shape) => new([.. shape.Points.Select(p => At(p)).Select(Rounded)]);
@@ -104,7 +106,8 @@ public static class Underside
             .. plate.Lands.Where(l => !lands.ContainsKey(l.Id)).Select(l => l.Id),
         ];
         if (unseen.Count > 0)
-            yield return $"Not in the drawing, still assumed: {string.Join(", ", unseen.Take(MostNamed))}{(unseen.Count > MostNamed ? $" and {unseen.Count - MostNamed} more" : "")}.";
+            yield return $"Not in the drawing, still assumed: {string.Join(", ", unseen.Take(MostNamed))}"
+                + $"{(unseen.Count > MostNamed ? $" and {unseen.Count - MostNamed} more" : "")}.";
         if (drawn.Holes.Count > pairs.Count)
             yield return $"{HowMany.Of(drawn.Holes.Count - pairs.Count, "hole is", "holes are")} drawn where no screw is assumed.";
         if (unused > 0)

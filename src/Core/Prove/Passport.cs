@@ -19,7 +19,22 @@ public sealed record PassportSeen(string What, FigureSource Source, bool Agrees)
 
 /// <summary>One contact of a block with a board, for its next owner.</summary>
 /// <param name="Contact">The part; with its board's key where the order has several.</param>
-public sealed record PassportContact(string Contact, PassportForecast Forecast, IReadOnlyList<PassportSeen> Seen);
+public sealed record PassportContact(string Contact, PassportForecast Forecast, IReadOnlyList<PassportSeen> Seen)
+{
+    public ContactStand Stand =>
+        Seen.Count == 0 ? ContactStand.Open
+        : Seen.All(s => s.Agrees) ? ContactStand.Confirmed
+        : ContactStand.Doubted;
+}
+
+/// <summary>What a contact's evidence comes to.</summary>
+public enum ContactStand
+{
+    /// <summary>Nothing was seen of it.</summary>
+    Open,
+    Confirmed,
+    Doubted,
+}
 
 /// <summary>Every contact of a job with its forecast.</summary>
 public static class Passport

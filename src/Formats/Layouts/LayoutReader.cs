@@ -118,7 +118,8 @@ public static class LayoutReader
     /// <summary>The tables among the files with their columns, for somebody to say what each means.</summary>
     public static IReadOnlyList<TableLook> Tables(
         IReadOnlyList<LayoutFile> files,
-        IReadOnlyDictionary<string, ColumnMap>? known = null
+        IReadOnlyDictionary<string, ColumnMap>? known = null,
+        string? sheet = null
     )
     {
         var tables = new List<TableLook>();
@@ -126,7 +127,7 @@ public static class LayoutReader
         {
             try
             {
-                var text = new TextFile(files[i].Name, files[i].Content, $"/files/{i}");
+                var text = new TextFile(files[i].Name, files[i].Content, $"/files/{i}", sheet);
                 if (KindOf(text) == Kind.Table && TableReader.Look(text, known) is { } look)
                     tables.Add(look);
             }

@@ -7,10 +7,11 @@ namespace FaithfulBracket.Formats.Logs;
 /// <param name="DayFirst">Dates with slashes have the day in front.</param>
 internal sealed partial record LogClock(bool DayFirst)
 {
-    [GeneratedRegex(
-        @"^(?:(?<a>\d{1,4})(?<mark>[./-])(?<b>\d{1,2})\k<mark>(?<c>\d{2,4})[ T,]+)?(?<h>\d{1,2}):(?<m>\d{2})(?::(?<s>\d{2}(?:[.,]\d+)?))?\s*(?<half>[AP]M)?(?<zone>Z|[+-]\d{2}:?\d{2})?$",
-        RegexOptions.IgnoreCase
-    )]
+    private const string DatePart = @"(?:(?<a>\d{1,4})(?<mark>[./-])(?<b>\d{1,2})\k<mark>(?<c>\d{2,4})[ T,]+)?",
+        TimePart = @"(?<h>\d{1,2}):(?<m>\d{2})(?::(?<s>\d{2}(?:[.,]\d+)?))?",
+        RestPart = @"\s*(?<half>[AP]M)?(?<zone>Z|[+-]\d{2}:?\d{2})?";
+
+    [GeneratedRegex($"^{DatePart}{TimePart}{RestPart}$", RegexOptions.IgnoreCase)]
     private static partial Regex TimePattern();
 
     /// <summary>From all cells of the column: a first number above 12 anywhere is a day.</summary>

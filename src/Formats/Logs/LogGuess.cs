@@ -21,18 +21,7 @@ internal static class LogGuess
     ];
 
     /// <summary>What stands beside the sensors of a part and is none of them.</summary>
-    private static readonly string[] Others =
-    [
-        "fan",
-        "load",
-        "usage",
-        "voltage",
-        "limit",
-        "lüfter",
-        "last",
-        "%",
-        "rpm",
-    ];
+    private static readonly string[] Others = ["fan", "load", "usage", "voltage", "limit", "lüfter", "%", "rpm"];
 
     public static LogColumn? Of(int index, string header, IReadOnlyList<string> samples)
     {
@@ -54,7 +43,9 @@ internal static class LogGuess
                     : In(name, "min") ? LogUnit.Minutes
                     : LogUnit.Seconds
             );
-        if (Others.Any(w => name.Contains(w, StringComparison.Ordinal)))
+        // "die under load (°C)" is the die's all the same
+        var degrees = name.Contains('°', StringComparison.Ordinal) || name.Contains("deg", StringComparison.Ordinal);
+        if (!degrees && Others.Any(w => name.Contains(w, StringComparison.Ordinal)))
             return null;
         foreach (var (channel, words) in ByWords)
             if (words.Any(w => name.Contains(w, StringComparison.Ordinal)))

@@ -27,10 +27,13 @@ public static class LabelSheet
     {
         var pages = Math.Max(1, (labels.Count + Across * Down - 1) / (Across * Down));
         var svg = new StringBuilder();
-        svg.Append(
-            CultureInfo.InvariantCulture,
-            $"<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"{PageWidthMm * scale:0.###}mm\" height=\"{PageHeightMm * pages * scale:0.###}mm\" viewBox=\"0 0 {PageWidthMm} {PageHeightMm * pages}\" font-family=\"sans-serif\"><rect width=\"100%\" height=\"100%\" fill=\"#fff\"/>"
-        );
+        var (width, height) = (PageWidthMm, PageHeightMm * pages);
+        svg.Append("<svg xmlns=\"http://www.w3.org/2000/svg\" font-family=\"sans-serif\" ")
+            .Append(
+                CultureInfo.InvariantCulture,
+                $"width=\"{width * scale:0.###}mm\" height=\"{height * scale:0.###}mm\" viewBox=\"0 0 {width} {height}\">"
+            )
+            .Append("<rect width=\"100%\" height=\"100%\" fill=\"#fff\"/>");
         for (var i = 0; i < labels.Count; i++)
         {
             var (page, place) = Math.DivRem(i, Across * Down);
@@ -43,18 +46,20 @@ public static class LabelSheet
     private static void One(StringBuilder svg, Label label, double x, double y)
     {
         const double rim = 3;
-        svg.Append(
-            CultureInfo.InvariantCulture,
-            $"<g><rect x=\"{x}\" y=\"{y}\" width=\"{WidthMm}\" height=\"{HeightMm}\" fill=\"none\" stroke=\"#999\" stroke-width=\"0.1\" stroke-dasharray=\"1 1\"/><path d=\"{Modules(label.Code, x + rim, y + rim)}\"/>"
-        );
+        svg.Append("<g><rect fill=\"none\" stroke=\"#999\" stroke-width=\"0.1\" stroke-dasharray=\"1 1\" ")
+            .Append(CultureInfo.InvariantCulture, $"x=\"{x}\" y=\"{y}\" width=\"{WidthMm}\" height=\"{HeightMm}\"/>")
+            .Append($"<path d=\"{Modules(label.Code, x + rim, y + rim)}\"/>");
         var at = x + rim + CodeMm + 2;
         var line = y + 8;
         void Words(string text, double size, bool bold)
         {
+            var weight = bold ? 700 : 400;
             svg.Append(
-                CultureInfo.InvariantCulture,
-                $"<text x=\"{at}\" y=\"{line:0.##}\" font-size=\"{size}\"{(bold ? " font-weight=\"700\"" : "")}>{WebUtility.HtmlEncode(text)}</text>"
-            );
+                    CultureInfo.InvariantCulture,
+                    $"<text x=\"{at}\" y=\"{line:0.##}\" font-size=\"{size}\" font-weight=\"{weight}\">"
+                )
+                .Append(WebUtility.HtmlEncode(text))
+                .Append("</text>");
             line += size * 1.25;
         }
         foreach (var part in Lines(label.Title, LettersInTitle, 2))

@@ -13,7 +13,8 @@ namespace FaithfulBracket.Formats.Spreadsheets;
 public static class SpreadsheetFile
 {
     public const string InWords =
-        "Workbooks (.xlsx): the first sheet or the one named; at most 64 MiB unpacked, 200 columns, 400,000 rows; no macros, no password.";
+        "Workbooks (.xlsx): the first sheet or the one named; at most 64 MiB unpacked, 200 columns, 400,000 rows; no macros, "
+        + "no password.";
 
     private const long MostUnpacked = 64 * 1024 * 1024;
     private const int MostEntries = 500,

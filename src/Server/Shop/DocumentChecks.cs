@@ -42,15 +42,11 @@ internal sealed class DocumentChecks(IServiceProvider services)
     public Checked Read(ReadOnlyMemory<byte> bytes)
     {
         LibraryKind kind;
-        string digest;
         using (var json = JsonInput.Parse(bytes))
-        {
             kind = LibraryKinds.Of(json.RootElement);
-            digest = CanonicalJson.Digest(json.RootElement);
-        }
         var document = kind.Read(bytes);
         var kept = services.GetRequiredKeyedService<Library>(kind.Name).Find(document.Id);
-        var same = kept is not null && LibraryDocuments.Digest(kept) == digest;
+        var same = kept is not null && LibraryDocuments.Digest(kept) == document.Digest;
         var read = document.Parsed!;
         return new(
             kind.Name,

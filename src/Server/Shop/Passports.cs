@@ -25,9 +25,16 @@ internal sealed class Passports(
     /// <summary>What a sensor may be off beside the forecast's own range, K.</summary>
     private const double SensorK = 2;
 
-    public IReadOnlyList<PassportContact> Of(long id, CancellationToken cancel)
+    public IReadOnlyList<PassportContact> Of(long id, CancellationToken cancel) =>
+        [.. ByPart(id, plans.Today(id, cancel), cancel).Select(c => c.Contact)];
+
+    /// <summary>Every contact with its board's key and its part.</summary>
+    public IReadOnlyList<(string Board, string Part, PassportContact Contact)> ByPart(
+        long id,
+        PlannedJob job,
+        CancellationToken cancel
+    )
     {
-        var job = plans.Today(id, cancel);
         var first = job.Order.First.Key;
         var forecasts = Passport.Contacts(job.Order, job.Plan.Pads.Pairs);
         var seen = forecasts.ToDictionary(f => (f.Board, f.Part.Id), _ => new List<PassportSeen>());
@@ -56,7 +63,12 @@ internal sealed class Passports(
         foreach (var pair in job.Plan.Pads.Pairs.Where(p => p is { Stack: not null, Seating: not null }))
         foreach (var (part, what) in Sensors(pair, readings, first, cancel))
             Say(pair.Board, part, what);
-        return [.. forecasts.Select(f => new PassportContact(f.Contact, f.Of, seen[(f.Board, f.Part.Id)]))];
+        return
+        [
+            .. forecasts.Select(f =>
+                (f.Board, f.Part.Id, new PassportContact(f.Contact, f.Of, seen[(f.Board, f.Part.Id)]))
+            ),
+        ];
     }
 
     /// <summary>What the sensors read after, against what is expected there under the same conditions.</summary>

@@ -1,8 +1,7 @@
-using System.Text;
-using System.Text.Encodings.Web;
-using System.Text.Json;
 using System.Text.Json.Nodes;
 using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Pads;
+using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Formats.Documents.Editing;
 using FaithfulBracket.Store;
 using Microsoft.Extensions.DependencyInjection;
@@ -23,53 +22,34 @@ internal sealed record ProvedBlock(
 );
 
 /// <summary>What a finished mount says of the blocks themselves.</summary>
-internal sealed class ProvedLands(JobPlans plans, Passports passports, IServiceProvider services)
+internal sealed class ProvedLands(JobPlans plans, Passports passports, [FromKeyedServices("block")] Library library)
 {
-    private static readonly JsonSerializerOptions Indented = new()
-    {
-        WriteIndented = true,
-        Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
-    };
-
     public IReadOnlyList<ProvedBlock> Of(long id, CancellationToken cancel)
     {
         var job = plans.Today(id, cancel);
-        var contacts = passports.Of(id, cancel).ToDictionary(c => c.Contact, c => c.Seen);
-        var several = job.Order.Pieces.Count > 1;
-        var library = services.GetRequiredKeyedService<Library>("block");
+        var stands = passports.ByPart(id, job, cancel).ToDictionary(c => (c.Board, c.Part), c => c.Contact.Stand);
         var proved = new List<ProvedBlock>();
         foreach (var pair in job.Order.Pairs)
         {
             var borneOut = job
-                .Plan.Pads.Pairs.Where(p => p.Pair == pair.Key && p.Stack is not null)
-                .SelectMany(p =>
-                    p.Stack!.Laid.Pairings()
-                        .Select(x =>
-                            (
-                                x.Land,
-                                Seen: contacts.GetValueOrDefault(several ? $"{p.Board}/{x.Part.Id}" : x.Part.Id) ?? []
-                            )
-                        )
-                )
-                .GroupBy(x => x.Land.Id)
-                .Where(g => g.All(x => x.Seen.Count > 0 && x.Seen.All(s => s.Agrees)))
-                .Select(g => g.First().Land)
-                .Where(l => l.Evidence is { } known && known != FigureGrade.Proved)
-                .Select(l => l.Id)
+                .Plan.Pads.Pairs.Where(p => p.Pair == pair.Key)
+                .SelectMany(p => BorneOut(p, stands))
                 .ToHashSet();
             if (borneOut.Count == 0 || library.Find(pair.Block.Id) is null)
                 continue;
             var kept = library.Get(pair.Block.Id);
             var document = JsonNode.Parse(kept.Document)!;
-            var edits = Places(document, borneOut).ToList();
-            if (edits.Count > 0)
+            var lands = InDocument(document).Where(l => borneOut.Contains((l.Plate, l.Land))).ToList();
+            if (lands.Count > 0)
                 proved.Add(
                     new(
                         pair.Key,
                         pair.Block.Id,
                         $"{pair.Block.Maker} {pair.Block.Model}",
-                        [.. borneOut.Order(StringComparer.Ordinal)],
-                        DocumentEditor.Apply(document, edits).Document.ToJsonString(Indented),
+                        [.. lands.Select(l => l.Land)],
+                        DocumentEditor
+                            .Apply(document, [.. lands.Select(l => new SetEdit($"{l.At}/evidence", "proved"))])
+                            .Text,
                         kept.Version
                     )
                 );
@@ -77,14 +57,32 @@ internal sealed class ProvedLands(JobPlans plans, Passports passports, IServiceP
         return proved;
     }
 
-    private static IEnumerable<DocumentEdit> Places(JsonNode document, HashSet<string> lands)
+    /// <summary>Lands that say how they are known, by plate and id, with every part on them confirmed.</summary>
+    private static IEnumerable<(string Plate, string Land)> BorneOut(
+        PairPads pair,
+        Dictionary<(string Board, string Part), ContactStand> stands
+    ) =>
+        pair.Stack is not { } stack
+            ? []
+            : stack
+                .Laid.Pairings()
+                .GroupBy(x => x.Land)
+                .Where(g =>
+                    g.Key.Evidence is { } known
+                    && known != FigureGrade.Proved
+                    && g.All(x => stands.GetValueOrDefault((pair.Board, x.Part.Id)) == ContactStand.Confirmed)
+                )
+                .SelectMany(g =>
+                    stack.Laid.Block.Plates.Where(p => p.Lands.Contains(g.Key)).Select(p => (p.Id, g.Key.Id))
+                );
+
+    private static IEnumerable<(string Plate, string Land, string At)> InDocument(JsonNode document)
     {
         if (document["plates"] is not JsonArray plates)
             yield break;
         for (var i = 0; i < plates.Count; i++)
-            if (plates[i]?["lands"] is JsonArray list)
-                for (var j = 0; j < list.Count; j++)
-                    if (list[j]?["id"]?.GetValue<string>() is { } id && lands.Contains(id))
-                        yield return new SetEdit($"/plates/{i}/lands/{j}/evidence", "proved");
+            if (plates[i]?["lands"] is JsonArray lands)
+                for (var j = 0; j < lands.Count; j++)
+                    yield return ($"{plates[i]!["id"]}", $"{lands[j]!["id"]}", $"/plates/{i}/lands/{j}");
     }
 }

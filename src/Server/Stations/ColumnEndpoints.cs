@@ -36,8 +36,11 @@ internal static class ColumnEndpoints
             );
 
     /// <summary>The tables among the files, with what their columns are taken for.</summary>
-    private static async Task<Ok<IReadOnlyList<TableLook>>> LookAsync(HttpRequest request, ColumnMaps maps) =>
-        TypedResults.Ok(LayoutReader.Tables((await LayoutEndpoint.FilesAsync(request)).Files, Known(maps)));
+    private static async Task<Ok<IReadOnlyList<TableLook>>> LookAsync(
+        HttpRequest request,
+        string? sheet,
+        ColumnMaps maps
+    ) => TypedResults.Ok(LayoutReader.Tables((await LayoutEndpoint.FilesAsync(request)).Files, Known(maps), sheet));
 
     private static async Task<NoContent> PutAsync(HttpRequest request, ColumnMaps maps)
     {

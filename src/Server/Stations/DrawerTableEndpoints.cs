@@ -110,12 +110,13 @@ internal static class DrawerTableEndpoints
             Fault("what kind of item this is can't be told: give the kind, or the id of an item in the drawer.");
             return null;
         }
-        var id = row.Id ?? DrawerKinds.IdFor(kind, row.Fields);
-        if (id is null)
+        if ((row.Id ?? DrawerKinds.IdFor(kind, row.Fields)) is not { } id)
         {
             Fault("the id is missing.");
             return null;
         }
+        // a row without an id is the item that such a row became before
+        was ??= kept.FirstOrDefault(k => k.Kind == kind && k.Id == id);
         var before = was is null ? null : JsonNode.Parse(was.Content)!.AsObject();
         var item = before?.DeepClone().AsObject() ?? [];
         item["id"] = id;

@@ -1,4 +1,4 @@
-using System.Text.Encodings.Web;
+using System.Text;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using FaithfulBracket.Core;
@@ -28,12 +28,6 @@ internal sealed record DraftAnswer(string Id, string Document);
 /// <summary>Documents changed step by step, and blocks begun from the board that they are for; nothing is kept.</summary>
 internal static class EditEndpoints
 {
-    private static readonly JsonSerializerOptions Indented = new()
-    {
-        WriteIndented = true,
-        Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
-    };
-
     public static void Map(IEndpointRouteBuilder app)
     {
         var api = app.MapGroup("/api").WithTags("library");
@@ -42,6 +36,7 @@ internal static class EditEndpoints
             .WithDescription(DocumentEditor.InWords);
         api.MapPost("/library/underside", UndersideAsync)
             .Accepts<IFormFileCollection>("multipart/form-data")
+            .WithDescription(LayoutEndpoint.InWords)
             .DisableAntiforgery();
         api.MapPost("/boards/{id}/assumed-block", AssumedAsync).Accepts<JsonElement>("application/json");
         api.MapPost("/library/draft-like", LikeAsync).Accepts<JsonElement>("application/json");
@@ -55,17 +50,21 @@ internal static class EditEndpoints
             o =>
             {
                 var edits = EditReader.Read(o);
-                if (o.Raw("document") is { ValueKind: JsonValueKind.Object } document)
-                    return (JsonNode.Parse(document.GetRawText())!, edits);
-                o.Fault("document", "Expected a document.");
-                return (new JsonObject(), edits);
+                return (Document(o), edits);
             }
         );
         var edited = DocumentEditor.Apply(document, edits);
-        var text = edited.Document.ToJsonString(Indented);
         return TypedResults.Ok(
-            new EditedAnswer(text, edited.Made, checks.Read(System.Text.Encoding.UTF8.GetBytes(text)))
+            new EditedAnswer(edited.Text, edited.Made, checks.Read(DocumentText.Bytes(edited.Text)))
         );
+    }
+
+    private static JsonObject Document(ObjectReader o)
+    {
+        if (o.Raw("document") is { ValueKind: JsonValueKind.Object } document)
+            return DocumentText.Read(document.GetRawText(), "/document");
+        o.Fault("document", "Expected a document.");
+        return [];
     }
 
     /// <summary>
@@ -80,7 +79,9 @@ internal static class EditEndpoints
     {
         var (layout, form) = await LayoutEndpoint.ReadAsync(request, units, null, null);
         var text = form["document"].ToString();
-        var block = BlockReader.Read(System.Text.Encoding.UTF8.GetBytes(text));
+        if (text.Length == 0)
+            throw new InputException("/document", "Expected the block's document in the field \"document\".");
+        var block = BlockReader.Read(DocumentText.Bytes(text));
         if (block.Plates.Count == 0)
             throw new InputException("/document", "The block has no plate yet.");
         var laid = Underside.Lay(
@@ -91,11 +92,10 @@ internal static class EditEndpoints
                 layout.Outline
             )
         );
-        var document = JsonNode.Parse(text)!;
+        var document = DocumentText.Read(text, "/document");
         var edited = DocumentEditor.Apply(document, UndersideEdits.For(document, block.Plates[0], laid));
-        var answer = edited.Document.ToJsonString(Indented);
         return TypedResults.Ok(
-            new UndersideAnswer(answer, laid.Told, checks.Read(System.Text.Encoding.UTF8.GetBytes(answer)))
+            new UndersideAnswer(edited.Text, laid.Told, checks.Read(DocumentText.Bytes(edited.Text)))
         );
     }
 
@@ -118,9 +118,7 @@ internal static class EditEndpoints
             }
         );
         var block = AssumedBlock.For(board, names);
-        return TypedResults.Ok(
-            new DraftAnswer(block.Id, System.Text.Encoding.UTF8.GetString(DocumentWriter.Write(block)))
-        );
+        return TypedResults.Ok(new DraftAnswer(block.Id, Encoding.UTF8.GetString(DocumentWriter.Write(block))));
     }
 
     /// <summary>A document under another name, to change what differs.</summary>
@@ -132,10 +130,7 @@ internal static class EditEndpoints
             {
                 var model = o.Text("model");
                 var revision = o.OptionalText("revision");
-                if (o.Raw("document") is { ValueKind: JsonValueKind.Object } document)
-                    return (JsonNode.Parse(document.GetRawText())!.AsObject(), model, revision);
-                o.Fault("document", "Expected a document.");
-                return (new JsonObject(), model, revision);
+                return (Document(o), model, revision);
             }
         );
         string? Said(string field) =>
@@ -147,7 +142,7 @@ internal static class EditEndpoints
         if (revision is not null && document.ContainsKey("revision"))
             document["revision"] = revision;
         document["x-like"] = from;
-        return TypedResults.Ok(new DraftAnswer(id, document.ToJsonString(Indented)));
+        return TypedResults.Ok(new DraftAnswer(id, DocumentText.Of(document)));
     }
 
     private static string NewId(string words, IEnumerable<string> taken) =>

@@ -1,3 +1,4 @@
+using System.Globalization;
 using FaithfulBracket.Core;
 using FaithfulBracket.Formats.Photos;
 using FaithfulBracket.Formats.Records;
@@ -18,6 +19,7 @@ internal static class LabelEndpoints
 
     public static void Map(IEndpointRouteBuilder app)
     {
+        var queue = app.ServiceProvider.GetRequiredService<HeavyWork>();
         var api = app.MapGroup("/api/labels").WithTags("labels");
         api.MapGet("/drawer.svg", (double? scale, ShopMemory shop) => Sheet(OfDrawer(shop), scale))
             .Produces<string>(200, "image/svg+xml");
@@ -28,7 +30,10 @@ internal static class LabelEndpoints
             )
             .Produces<string>(200, "image/svg+xml");
         api.MapGet("/find", (string code, ShopMemory shop, Store.Jobs jobs) => TypedResults.Ok(Find(code, shop, jobs)));
-        api.MapPost("/read", ReadAsync).Accepts<byte[]>("image/jpeg", "image/png");
+        api.MapPost("/read", ReadAsync)
+            .Accepts<byte[]>("image/jpeg", "image/png")
+            .WithDescription("Limits: a picture of 20 MiB and 50 megapixels.")
+            .AddEndpointFilter(queue.QueueAsync);
     }
 
     private static IResult Sheet(IEnumerable<Label> labels, double? scale)
@@ -38,10 +43,11 @@ internal static class LabelEndpoints
         return Results.Text(LabelSheet.Draw([.. labels.Take(LabelSheet.MostLabels)], scale ?? 1), "image/svg+xml");
     }
 
+    private static string N(double v) => v.ToString("0.##", CultureInfo.InvariantCulture);
+
     private static IEnumerable<Label> OfDrawer(ShopMemory shop)
     {
         var d = shop.StatedDrawer;
-        static string N(double v) => v.ToString("0.##", System.Globalization.CultureInfo.InvariantCulture);
         foreach (var p in d.Pads)
             yield return new(
                 LabelOf.Drawer,
@@ -73,7 +79,7 @@ internal static class LabelEndpoints
                 LabelOf.Tray,
                 $"{id}/{cell.Cell}",
                 $"Job {id}, bag {cell.Cell}",
-                $"{cell.Count} × {cell.Thread}{(cell.LengthMm is { } l ? $" × {l.ToString("0.##", System.Globalization.CultureInfo.InvariantCulture)}" : "")}, {cell.Driver}"
+                $"{cell.Count} × {cell.Thread}{(cell.LengthMm is { } l ? $" × {N(l)}" : "")}, {cell.Driver}"
             );
     }
 
@@ -88,12 +94,12 @@ internal static class LabelEndpoints
                 ?? throw new NotHereException($"The drawer has no {key}.");
             return new(label.Code, $"{label.Title}, {label.Sub}", $"/drawer?item={Uri.EscapeDataString(key)}");
         }
-        var number = key.Split('/')[0];
-        if (!long.TryParse(number, System.Globalization.CultureInfo.InvariantCulture, out var id))
-            throw new InputException("?code", "This label names no job.");
+        var (number, bag) = key.Split('/', 2) is [var first, var second] ? (first, second) : (key, "");
+        if (!long.TryParse(number, CultureInfo.InvariantCulture, out var id) || of == LabelOf.Tray && bag.Length == 0)
+            throw new InputException("?code", "This label names no job, or no bag of its tray.");
         var job = jobs.Get(id);
         return of == LabelOf.Tray
-            ? new(code, $"{job.Title}, bag {key[(number.Length + 1)..]}", $"/job/{id}/teardown")
+            ? new(code, $"{job.Title}, bag {bag}", $"/job/{id}/teardown")
             : new(code, job.Title, $"/job/{id}");
     }
 

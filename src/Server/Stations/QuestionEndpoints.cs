@@ -31,22 +31,15 @@ internal static class QuestionEndpoints
                     ShopMemory shop,
                     TwinLibrary twins,
                     TimeProvider time,
-                    HttpResponse response,
                     CancellationToken cancel
                 ) =>
                 {
                     var (board, block, question) = Ask(boardId, blockId, shop, twins, cancel);
                     var day = DateOnly.FromDateTime(time.GetLocalNow().DateTime);
-                    return OwnPage(response, QuestionSheet.Html(board, block, question, "Asked by the shop on", day));
+                    return Results.Content(QuestionSheet.Html(board, block, question, day), "text/html; charset=utf-8");
                 }
             )
             .Produces<string>(200, "text/html");
-    }
-
-    private static IResult OwnPage(HttpResponse response, string html)
-    {
-        response.Headers.CacheControl = "no-cache";
-        return Results.Content(html, "text/html; charset=utf-8");
     }
 
     private static (Board Board, Block Block, MakerQuestion Question) Ask(

@@ -44,6 +44,24 @@ public class DocumentEditorTests
     public void Lengths_are_taken_in_any_unit(string said, double mm) =>
         Assert.Equal(mm, Board(Edited(new SetEdit("/parts/1/widthMm", said))).Parts[1].WidthMm, 9);
 
+    [Theory]
+    [InlineData("1e999")]
+    [InlineData("99999999999")]
+    [InlineData("3 cubits")]
+    public void What_is_no_length_of_a_board_is_refused_at_its_field(string said) =>
+        Assert.Equal(
+            "/parts/1/widthMm",
+            Assert.Throws<InputException>(() => Edited(new SetEdit("/parts/1/widthMm", said))).Faults[0].Field
+        );
+
+    [Fact]
+    public void A_field_that_stands_twice_is_told() =>
+        Assert.Contains(
+            "stands twice",
+            Assert.Throws<InputException>(() => DocumentText.Read("{\"id\":\"a\",\"id\":\"b\"}", "/document")).Message,
+            StringComparison.Ordinal
+        );
+
     [Fact]
     public void A_height_is_unknown_again_and_a_figure_taken_away()
     {
@@ -82,6 +100,7 @@ public class DocumentEditorTests
     [InlineData("/parts/0/kind")]
     [InlineData("/parts/99999")]
     [InlineData("no pointer")]
+    [InlineData("/a/a/a/a/a/a/a/a/a/a/a/a/a/a/a/a/a")]
     public void What_can_not_be_done_there_is_refused(string at)
     {
         foreach (

@@ -148,7 +148,8 @@ public class DrawingDialectTests
             ),
             // trailing zeros left out
             Gerber(
-                "X005Y0D02*\nG01X095D01*\nG03X1Y005I0J005D01*\nG01Y045D01*\nG03X095Y05I-005J0D01*\nG01X005D01*\nG03X0Y045I0J-005D01*\nG01Y005D01*\nG03X005Y0I005J0D01*\n",
+                "X005Y0D02*\nG01X095D01*\nG03X1Y005I0J005D01*\nG01Y045D01*\nG03X095Y05I-005J0D01*\n"
+                    + "G01X005D01*\nG03X0Y045I0J-005D01*\nG01Y005D01*\nG03X005Y0I005J0D01*\n",
                 "%FSTAX34Y34*%\n%MOMM*%\nG75*\n"
             ),
             // as a filled region, and in an unstated layer function that says profile

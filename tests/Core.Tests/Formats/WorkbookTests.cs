@@ -25,28 +25,36 @@ public class WorkbookTests
                 using var part = zip.CreateEntry(name).Open();
                 part.Write(Encoding.UTF8.GetBytes(text));
             }
+            const string rels = "application/vnd.openxmlformats-package.relationships+xml";
+            string Relations(IEnumerable<string> each) =>
+                $"<Relationships xmlns='{Package}relationships'>{string.Concat(each)}</Relationships>";
+            string Relation(string id, string type, string target) =>
+                $"<Relationship Id='{id}' Type='{Links}/{type}' Target='{target}'/>";
             Put(
                 "[Content_Types].xml",
-                $"<Types xmlns='{Package}content-types'><Default Extension='rels' ContentType='application/vnd.openxmlformats-package.relationships+xml'/><Default Extension='xml' ContentType='application/xml'/></Types>"
+                $"<Types xmlns='{Package}content-types'><Default Extension='rels' ContentType='{rels}'/>"
+                    + "<Default Extension='xml' ContentType='application/xml'/></Types>"
             );
-            Put(
-                "_rels/.rels",
-                $"<Relationships xmlns='{Package}relationships'><Relationship Id='a' Type='{Links}/officeDocument' Target='xl/workbook.xml'/></Relationships>"
-            );
+            Put("_rels/.rels", Relations([Relation("a", "officeDocument", "xl/workbook.xml")]));
             var names = sheets.Keys.ToList();
+            var listed = names.Select((n, i) => $"<sheet name='{n}' sheetId='{i + 1}' r:id='r{i}'/>");
             Put(
                 "xl/workbook.xml",
-                $"<workbook xmlns='{Main}' xmlns:r='{Links}'><sheets>{string.Concat(names.Select((n, i) => $"<sheet name='{n}' sheetId='{i + 1}' r:id='r{i}'/>"))}</sheets></workbook>"
+                $"<workbook xmlns='{Main}' xmlns:r='{Links}'><sheets>{string.Concat(listed)}</sheets></workbook>"
             );
             Put(
                 "xl/_rels/workbook.xml.rels",
-                $"<Relationships xmlns='{Package}relationships'>{string.Concat(names.Select((_, i) => $"<Relationship Id='r{i}' Type='{Links}/worksheet' Target='worksheets/sheet{i + 1}.xml'/>"))}</Relationships>"
+                Relations(names.Select((_, i) => Relation($"r{i}", "worksheet", $"worksheets/sheet{i + 1}.xml")))
             );
             for (var s = 0; s < names.Count; s++)
+            {
+                var rows = sheets[names[s]]
+                    .Select((r, y) => $"<row r='{y + 1}'>{string.Concat(r.Select((c, x) => Cell(c, x, y)))}</row>");
                 Put(
                     $"xl/worksheets/sheet{s + 1}.xml",
-                    $"<worksheet xmlns='{Main}'><sheetData>{string.Concat(sheets[names[s]].Select((r, y) => $"<row r='{y + 1}'>{string.Concat(r.Select((c, x) => Cell(c, x, y)))}</row>"))}</sheetData></worksheet>"
+                    $"<worksheet xmlns='{Main}'><sheetData>{string.Concat(rows)}</sheetData></worksheet>"
                 );
+            }
             foreach (var (name, content) in more)
             {
                 using var part = zip.CreateEntry(name, CompressionLevel.SmallestSize).Open();

@@ -222,6 +222,17 @@ public class KitTests
     }
 
     [Fact]
+    public void A_box_that_nobody_listed_is_not_all_here()
+    {
+        var drawer = new Drawer { Tools = [new("t", "T6")], Screws = [new("a", "M2.5", 6, 40)] };
+        var bare = Sample.Block() with { Kit = null };
+        var result = KitStation.Of(WorkOrder.Plain(Sample.Board(), bare), drawer, KitNeeds.Nothing);
+        Assert.Empty(result.Short);
+        Assert.Equal("box not listed", result.Sheet.Summary);
+        Assert.Contains("by thread, not by length", result.Sheet.Steps[0].Detail, StringComparison.Ordinal);
+    }
+
+    [Fact]
     public void Without_a_block_nothing_is_counted()
     {
         var result = KitStation.Of(WorkOrder.Plain(Sample.Board()), Drawer.Empty, Paste);

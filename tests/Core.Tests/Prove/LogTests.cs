@@ -150,6 +150,7 @@ public class LogTests
     [InlineData(
         "\"when\",\"die\",\"flow\"\n\"2026-03-01T23:59:59Z\",\"40.5\",\"3\"\n\"2026-03-02T00:00:00Z\",\"41.5\",\"3.2\"\n"
     )]
+    [InlineData("time (s),GPU load %,fan rpm,die under load (°C),flow\n0,99,900,40.5,3\n1,99,900,41.5,3.2\n")]
     [InlineData("time\tdie\tflow\n[s]\t[degC]\t[L/min]\n0\t40.5\t3\n1\t41.5\t3.2\n")]
     [InlineData(
         "Datum;Zeit;GPU [°C];GPU Last [%];Durchfluss [l/h]\n03.11.2026;09:58:00;40,5;7;180\n03.11.2026;09:58:01;41,5;9;192\n"

@@ -1,109 +1,92 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { type Block, type Board, fetched, type Schemas, told } from '../../api/client'
+import { type Block, fetched, type Refusal, type Schemas } from '../../api/client'
 import { useCaliper } from '../../api/instruments'
 import { useDrawer } from '../../api/queries'
 import { Section } from '../../stations/Ledger'
 import { Button } from '../../ui/Button'
 import { fixed } from '../../ui/format'
-import type { Edit, Editor } from './useEditor'
+import type { Editor } from './useEditor'
 
-/** What was read of one land, as typed. */
-interface Said {
-  gauge?: string
-  left?: string
-  pad?: string
-  material?: string
-}
+const kinds = ['gaugeMm', 'leftMm', 'padMm'] as const
+type Reading = (typeof kinds)[number]
+/** What was read of one land, as typed; lengths mm. */
+type Said = Partial<Record<Reading | 'material', string>>
 interface Readings {
-  dieReading?: string
+  dieReadingMm?: string
   lands: Record<string, Said>
 }
-type Land = Block['plates'][number]['lands'][number]
 
+const words: Record<Reading, string> = {
+  gaugeMm: 'gauge reading',
+  leftMm: 'what is left',
+  padMm: 'pad by the manual',
+}
 const cell = 'num w-full border border-rule bg-raised px-1 py-0.5 text-[15.5px] text-ink'
-const figure = (t?: string) => (t?.trim() ? Number(t.replace(',', '.')) : undefined)
+const figure = (t?: string) => (t?.trim() ? Number(t.replace(',', '.')) : null)
+
+/** As typed into what the server takes: figures, nothing where nothing was read. */
+const asked = (said: Readings) => ({
+  dieReadingMm: figure(said.dieReadingMm),
+  lands: Object.fromEntries(
+    Object.entries(said.lands)
+      .map(([id, s]) => [
+        id,
+        { ...Object.fromEntries(kinds.map((k) => [k, figure(s[k])])), material: s.material || null },
+      ])
+      .filter(([, s]) => Object.values(s).some((v) => v !== null)),
+  ),
+})
+
+/** What the block remembers of readings before. */
+const remembered = (text: string): Readings => {
+  const kept = JSON.parse(text)['x-depths'] ?? {}
+  const typed = (o: object) =>
+    Object.fromEntries(
+      Object.entries(o)
+        .filter(([, v]) => v !== null)
+        .map(([k, v]) => [k, String(v)]),
+    )
+  return {
+    dieReadingMm: kept.dieReadingMm == null ? undefined : String(kept.dieReadingMm),
+    lands: Object.fromEntries(Object.entries(kept.lands ?? {}).map(([id, s]) => [id, typed(s as object)])),
+  }
+}
 
 /** How deep every land lies: by gauge, by impression, by the manual's pads; the steps with what they are good for. */
-export function Depths({ editor, block, board }: { editor: Editor; block: Block; board: Board }) {
-  const kept = (JSON.parse(editor.text!)['x-depths'] ?? { lands: {} }) as Readings
-  const [said, setSaid] = useState<Readings>(kept)
+export function Depths({ editor, block, boardId }: { editor: Editor; block: Block; boardId: string }) {
+  const [said, setSaid] = useState(() => remembered(editor.text!))
   const [waits, setWaits] = useState<string>()
   const materials = useDrawer().data?.drawer.materials
-  const die = board.parts.find((p) => p.kind === 'die' && p.face === 'front')
-  const lands = block.plates.flatMap((p, i) => p.lands.map((l, j) => ({ land: l, at: `/plates/${i}/lands/${j}` })))
-  const { land: dieLand, at: dieAt } = lands.find(({ land }) => land.through !== 'pad') ?? {}
-  const partOf = (l: Land) => board.parts.find((p) => (l.part ? p.id === l.part : p.kind === l.for))
-  const readings = lands.flatMap(({ land }) => {
-    const s = said.lands[land.id] ?? {}
-    const part = partOf(land)
-    const [gauge, left, pad, zero] = [figure(s.gauge), figure(s.left), figure(s.pad), figure(said.dieReading)]
-    const material = materials?.find((m) => m.id === s.material)
-    return [
-      ...(gauge !== undefined && zero !== undefined
-        ? [{ land: land.id, kind: 'gauge', readingMm: gauge, dieReadingMm: zero }]
-        : []),
-      ...(left !== undefined && part?.heightMm != null
-        ? [{ land: land.id, kind: 'impression', leftMm: left, partHeightMm: part.heightMm }]
-        : []),
-      ...(pad !== undefined && material && part?.heightMm != null
-        ? [
-            {
-              land: land.id,
-              kind: 'manual',
-              padMm: pad,
-              squashMin: material.squashMin,
-              squashMax: material.squashMax,
-              partHeightMm: part.heightMm,
-            },
-          ]
-        : []),
-    ]
-  })
-  const asked = JSON.stringify({ dieHeightMm: die?.heightMm, readings })
+  const lands = block.plates.flatMap((p) => p.lands.filter((l) => l.through === 'pad'))
+  const readings = asked(said)
+  const some = readings.dieReadingMm !== null || Object.keys(readings.lands).length > 0
+  const body = `{"board":${JSON.stringify(boardId)},"readings":${JSON.stringify(readings)},"document":${editor.text}}`
   const answer = useQuery({
-    queryKey: ['depths', asked],
-    enabled: readings.length > 0 && die?.heightMm != null,
+    queryKey: ['depths', body],
+    enabled: some,
     retry: false,
+    gcTime: 0,
+    placeholderData: (before) => before,
     queryFn: () =>
-      fetched<Schemas['DepthsAnswer']>('/api/compute/depths', {
+      fetched<Schemas['LandDepthsAnswer']>('/api/library/depths', {
         method: 'POST',
         headers: { 'Content-Type': 'application/json' },
-        body: asked,
+        body,
       }),
   })
-  const steps = answer.data?.steps ?? []
-  useCaliper(!!waits, (r) => {
-    const mm = fixed(r.mm, 2)
-    const order = ['', ...lands.filter(({ land }) => land !== dieLand).map(({ land }) => land.id)]
-    if (waits === 'die') setSaid({ ...said, dieReading: mm })
-    else setSaid({ ...said, lands: { ...said.lands, [waits!]: { ...said.lands[waits!], gauge: mm } } })
-    // the next land waits by itself: both hands stay at the block
-    setWaits(order[order.indexOf(waits === 'die' ? '' : waits!) + 1])
-  })
+  const faults = (answer.error as Refusal | null)?.errors ?? []
+  const steps = some && !answer.error ? (answer.data?.steps ?? []) : []
   const say = (land: string, more: Said) =>
     setSaid({ ...said, lands: { ...said.lands, [land]: { ...said.lands[land], ...more } } })
-  const take = () =>
-    void editor.apply([
-      { do: 'set', at: '/x-depths', value: said },
-      ...(dieAt
-        ? [{ do: 'set' as const, at: `${dieAt}/evidence`, value: said.dieReading ? 'measured' : 'manual' }]
-        : []),
-      ...steps.flatMap((s): Edit[] => {
-        const at = lands.find((l) => l.land.id === s.land)!.at
-        return [
-          { do: 'set', at: `${at}/stepMm`, value: Number(fixed(s.stepMm, 3)) },
-          { do: 'set', at: `${at}/stepTolMm`, value: Number(fixed(s.stepTolMm, 3)) },
-          { do: 'set', at: `${at}/evidence`, value: s.evidence },
-        ]
-      }),
-    ])
-  if (die?.heightMm == null)
-    return (
-      <Section title="How deep">
-        <p className="text-plum">Nobody has measured the height of this board's die: measure it on the board first.</p>
-      </Section>
-    )
+  useCaliper(!!waits, (r) => {
+    const mm = fixed(r.mm, 2)
+    if (waits === 'die') setSaid({ ...said, dieReadingMm: mm })
+    else say(waits!, { gaugeMm: mm })
+    // the next land waits by itself: both hands stay at the block
+    const order = ['die', ...lands.map((l) => l.id)]
+    setWaits(order[order.indexOf(waits!) + 1])
+  })
   return (
     <Section title="How deep">
       <p className="text-[14px] leading-snug text-soft">
@@ -114,8 +97,8 @@ export function Depths({ editor, block, board }: { editor: Editor; block: Block;
         <span className="flex-1">straight edge to the die land</span>
         <input
           aria-label="reading of the die land"
-          value={said.dieReading ?? ''}
-          onChange={(e) => setSaid({ ...said, dieReading: e.target.value })}
+          value={said.dieReadingMm ?? ''}
+          onChange={(e) => setSaid({ ...said, dieReadingMm: e.target.value })}
           className={`${cell} !w-20`}
         />
         <Button kind="quiet" aria-pressed={!!waits} onClick={() => setWaits(waits ? undefined : 'die')}>
@@ -133,36 +116,23 @@ export function Depths({ editor, block, board }: { editor: Editor; block: Block;
           </tr>
         </thead>
         <tbody>
-          {lands
-            .filter(({ land }) => land !== dieLand)
-            .map(({ land }) => {
-              const s = said.lands[land.id] ?? {}
-              const step = steps.find((x) => x.land === land.id)
-              const input = (what: 'gauge' | 'left' | 'pad', words: string) => (
-                <td className="pr-1 align-top">
-                  <input
-                    aria-label={`${words} of ${land.id}`}
-                    value={s[what] ?? ''}
-                    onChange={(e) => say(land.id, { [what]: e.target.value })}
-                    className={cell}
-                  />
-                </td>
-              )
-              return (
-                <tr key={land.id} className="border-b border-rule/60">
-                  <th scope="row" className="pr-1.5 text-left align-top font-normal whitespace-nowrap">
-                    {land.id}
-                  </th>
-                  {input('gauge', 'gauge reading')}
-                  {input('left', 'what is left')}
-                  <td className="pr-1 align-top">
+          {lands.map((land) => {
+            const s = said.lands[land.id] ?? {}
+            const step = steps.find((x) => x.land === land.id)
+            return (
+              <tr key={land.id} className="border-b border-rule/60">
+                <th scope="row" className="pr-1.5 text-left align-top font-normal whitespace-nowrap">
+                  {land.id}
+                </th>
+                {kinds.map((k) => (
+                  <td key={k} className="pr-1 align-top">
                     <input
-                      aria-label={`pad by the manual of ${land.id}`}
-                      value={s.pad ?? ''}
-                      onChange={(e) => say(land.id, { pad: e.target.value })}
+                      aria-label={`${words[k]} of ${land.id}`}
+                      value={s[k] ?? ''}
+                      onChange={(e) => say(land.id, { [k]: e.target.value })}
                       className={cell}
                     />
-                    {s.pad && (
+                    {k === 'padMm' && s.padMm && (
                       <select
                         aria-label={`material of the pad of ${land.id}`}
                         value={s.material ?? ''}
@@ -176,25 +146,37 @@ export function Depths({ editor, block, board }: { editor: Editor; block: Block;
                       </select>
                     )}
                   </td>
-                  <td className={`num align-top text-[15.5px] ${step?.conflict ? 'text-plum' : ''}`}>
-                    {step ? (
-                      <>
-                        {fixed(step.stepMm, 2)} <span className="text-soft">±{fixed(step.stepTolMm, 2)}</span>
-                        {step.conflict && ' two disagree: a third'}
-                      </>
-                    ) : (
-                      <span className="text-soft">
-                        {fixed(land.stepMm, 2)} {land.evidence ?? ''}
-                      </span>
-                    )}
-                  </td>
-                </tr>
-              )
-            })}
+                ))}
+                <td className={`num align-top text-[15.5px] ${step?.conflict ? 'text-plum' : ''}`}>
+                  {step ? (
+                    <>
+                      {fixed(step.stepMm, 2)} <span className="text-soft">±{fixed(step.stepTolMm, 2)}</span>
+                      {step.conflict && ' two disagree: a third'}
+                    </>
+                  ) : (
+                    <span className="text-soft">
+                      {fixed(land.stepMm, 2)} {land.evidence ?? ''}
+                    </span>
+                  )}
+                </td>
+              </tr>
+            )
+          })}
         </tbody>
       </table>
-      {answer.error && <p className="mt-1 text-plum">{told(answer.error)}</p>}
-      <Button kind="go" className="mt-2" disabled={steps.length === 0} onClick={take}>
+      {answer.error && (
+        <p role="alert" className="mt-1 text-plum">
+          {faults.length > 0
+            ? faults.map((f) => `${f.pointer.split('/')[3] ?? ''} ${f.message}`.trim()).join(' ')
+            : answer.error.message}
+        </p>
+      )}
+      <Button
+        kind="go"
+        className="mt-2"
+        disabled={steps.length === 0}
+        onClick={() => answer.data && editor.take(answer.data.document, answer.data.checked)}
+      >
         Take {steps.length} {steps.length === 1 ? 'step' : 'steps'} into the block
       </Button>
     </Section>

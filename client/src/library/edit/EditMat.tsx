@@ -5,6 +5,7 @@ import { partCorners } from '../../mat/BoardLayer'
 import { Mat } from '../../mat/Mat'
 import { holesOf, identity } from '../../mat/place'
 import type { Projection } from '../../mat/view'
+import { Corners } from './Corners'
 import type { Spot, Underlay } from './underlay'
 
 /** What can be taken hold of: an outline or a round, with its place in the document. */
@@ -66,6 +67,8 @@ export function EditMat({
   placing,
   under,
   spots,
+  corners,
+  onCorners,
   onPick,
   onMove,
   onPlace,
@@ -83,6 +86,9 @@ export function EditMat({
   under?: Underlay
   /** Spots of the picture that were clicked. */
   spots: Spot[]
+  /** An outline whose corners can be dragged. */
+  corners?: number[][]
+  onCorners: (points: number[][]) => void
   onPick: (at: string, more: boolean) => void
   onMove: (at: string[], x: number, y: number) => void
   onPlace: (x: number, y: number) => void
@@ -99,7 +105,7 @@ export function EditMat({
         </p>
       </div>
     )
-  const snapped = (v: number) => Math.round(v / snap) * snap
+  const snapped = (v: number) => Number((Math.round(v / snap) * snap).toFixed(4))
   const moved = (p: Projection, e: React.PointerEvent): [number, number] => {
     const d = drag.current!
     return [snapped(((e.clientX - d.x) / p.scale) * (face === 'back' ? -1 : 1)), snapped(-(e.clientY - d.y) / p.scale)]
@@ -221,8 +227,9 @@ export function EditMat({
             />
           ))}
           <g>{things.map((t) => shape(p, t))}</g>
+          {corners && <Corners p={p} points={corners} snapped={snapped} onMove={onCorners} />}
           {placing && (
-            // biome-ignore lint/a11y/noStaticElementInteractions: a place is said with the pointer; fields say it by keyboard
+            // biome-ignore lint/a11y/noStaticElementInteractions: the pointer says a place; fields say it by keyboard
             <rect
               width={p.width}
               height={p.height}

@@ -5,6 +5,8 @@ import { isType, type Json, keysOf, labelOf, type Shape, shapeAt, valueAt } from
 import type { Edit } from './useEditor'
 
 const look = 'mt-0.5 block w-full border border-rule bg-raised px-2 py-1 text-[16px] text-ink'
+/** A figure without a unit; with one the server reads it. */
+const plain = /^[+-]?\d*[.,]?\d+$/
 const hidden = new Set(['format', 'version', 'notes'])
 
 /** What an entry is called: its id, or what it is. */
@@ -128,7 +130,7 @@ function Field({
     if (t === shown) return
     if (t === '') onSet(null)
     else if (isType(shape, 'array')) onSet(listOf(t, shape))
-    else if (isType(shape, 'number') || isType(shape, 'integer')) onSet(/[^\d.+-]/.test(t) ? t : Number(t))
+    else if (isType(shape, 'number') || isType(shape, 'integer')) onSet(plain.test(t) ? Number(t.replace(',', '.')) : t)
     else onSet(t)
   }
   const measured = /^(heightMm|diameterMm|widthMm|depthMm|thicknessMm)$/.test(name)

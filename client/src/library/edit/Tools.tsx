@@ -7,8 +7,8 @@ const look = 'num mt-0.5 block w-full border border-rule bg-raised px-2 py-1 tex
 
 /** What can be done with what is chosen: more of it in a row, mirrored, turned, taken out. */
 export function Tools({ editor }: { editor: Editor }) {
-  const [row, setRow] = useState({ count: '7', x: '10', y: '0' })
-  const [about, setAbout] = useState('0')
+  const [row, setRow] = useState({ count: '', x: '', y: '' })
+  const [about, setAbout] = useState('')
   const { selected: at, apply } = editor
   const figure = (t: string) => Number(t.replace(',', '.'))
   const field = (label: string, value: string, set: (v: string) => void) => (
@@ -26,6 +26,7 @@ export function Tools({ editor }: { editor: Editor }) {
           {field('step x, mm', row.x, (x) => setRow({ ...row, x }))}
           {field('step y, mm', row.y, (y) => setRow({ ...row, y }))}
           <Button
+            disabled={!row.count || !(row.x || row.y)}
             onClick={() => one({ do: 'row', at: at[0], count: figure(row.count), x: figure(row.x), y: figure(row.y) })}
           >
             Add row
@@ -34,8 +35,12 @@ export function Tools({ editor }: { editor: Editor }) {
       )}
       <div className="mt-2 grid grid-cols-[1fr_auto_auto] items-end gap-2">
         {field('mirror line at, mm', about, setAbout)}
-        <Button onClick={() => one({ do: 'mirror', at, across: 'x', about: figure(about) })}>Left to right</Button>
-        <Button onClick={() => one({ do: 'mirror', at, across: 'y', about: figure(about) })}>Top to bottom</Button>
+        <Button disabled={!about} onClick={() => one({ do: 'mirror', at, across: 'x', about: figure(about) })}>
+          Left to right
+        </Button>
+        <Button disabled={!about} onClick={() => one({ do: 'mirror', at, across: 'y', about: figure(about) })}>
+          Top to bottom
+        </Button>
       </div>
       <div className="mt-2 flex flex-wrap gap-2">
         <Button keyName="R" onClick={() => one({ do: 'turn', at, deg: 90 })}>

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { told } from '../../api/client'
 import { Section } from '../../stations/Ledger'
 import { Button } from '../../ui/Button'
+import { FileButton } from '../../ui/FileButton'
 import { fitted, laid, type Spot, type Underlay } from './underlay'
 import type { Editor } from './useEditor'
 
@@ -79,19 +80,9 @@ export function UnderlayTool({
   }
   return (
     <Section title="A picture under the drawing">
-      <label className="inline-flex min-h-9 cursor-pointer items-center rounded-[3px] border border-rule bg-raised px-3 py-1.5 focus-within:outline-3 focus-within:outline-copper">
+      <FileButton accept="image/png,image/jpeg,application/pdf,.pdf" onFile={(f) => void open(f, page)}>
         {under ? 'Another picture' : 'Lay a scan or a manual’s page under it'}
-        <input
-          type="file"
-          accept="image/png,image/jpeg,application/pdf,.pdf"
-          className="sr-only"
-          onChange={(e) => {
-            const f = e.target.files?.[0]
-            e.target.value = ''
-            if (f) void open(f, page)
-          }}
-        />
-      </label>
+      </FileButton>
       {file && pages > 1 && (
         <label className="mt-1.5 flex items-center gap-2 text-[14px] text-soft">
           page, of {pages}

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { fetched, type Schemas, told } from '../../api/client'
 import { Why } from '../../stations/Ledger'
+import { FileButton } from '../../ui/FileButton'
 import type { Editor } from './useEditor'
 
 /** A drawing of the block's underside: its screws and lands take the drawn places. */
@@ -23,19 +24,9 @@ export function UndersideDrop({ editor }: { editor: Editor }) {
   }
   return (
     <>
-      <label className="mt-1.5 mr-2 inline-flex min-h-9 cursor-pointer items-center rounded-[3px] border border-rule bg-raised px-3 py-1.5 focus-within:outline-3 focus-within:outline-copper">
+      <FileButton accept=".dxf" onFile={(file) => void lay(file)}>
         Underside from a drawing (DXF)
-        <input
-          type="file"
-          accept=".dxf"
-          className="sr-only"
-          onChange={(e) => {
-            const file = e.target.files?.[0]
-            e.target.value = ''
-            if (file) void lay(file)
-          }}
-        />
-      </label>
+      </FileButton>
       {said.map((t) => (
         <Why key={t}>{t}</Why>
       ))}

@@ -135,9 +135,10 @@ export function useEditor(what: DocumentPath, id: string) {
     take,
     undo: () => go(undo),
     redo: () => go(redo),
+    /** Back to what stands in the library; of what does not stand there nothing is left. */
     discard: () => {
       dropDraft(what, id)
-      void load()
+      if (seen > 0) void load()
     },
     done: () => dropDraft(what, id),
   }

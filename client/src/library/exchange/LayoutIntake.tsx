@@ -56,14 +56,15 @@ export function LayoutIntake({
     } finally {
       if (newest()) {
         setBusy(false)
-        void lookAtColumns()
+        void lookAtColumns(values)
       }
     }
   }
-  const lookAtColumns = async () => {
+  const lookAtColumns = async (values: typeof blank) => {
     const look = new FormData()
     for (const f of files) look.append('files', f)
-    const looked = await fetch('/api/library/columns/look', { method: 'POST', body: look })
+    const sheet = values.sheet ? `?sheet=${encodeURIComponent(values.sheet)}` : ''
+    const looked = await fetch(`/api/library/columns/look${sheet}`, { method: 'POST', body: look })
     const seen = looked.ok ? ((await looked.json()) as Schemas['TableLook'][]) : []
     setTables(seen)
     setNaming((on) => on || seen.some((t) => !('x' in t.columns && 'y' in t.columns)))

@@ -7,7 +7,6 @@ import { fixed } from '../../ui/format'
 import { Row, Section, Why } from '../Ledger'
 
 type Contact = Schemas['PassportContact']
-const many = (n: number, of: string) => `${n} ${of}`
 
 /** What every contact was forecast to be and what was seen of it; a block that the job bears out is marked as proved. */
 export function Contacts({ job, by }: { job: JobView; by: string }) {
@@ -20,8 +19,7 @@ export function Contacts({ job, by }: { job: JobView; by: string }) {
     queryFn: () => fetched<Schemas['ProvedBlock'][]>(`/api/jobs/${job.id}/proved-lands`),
   }).data
   if (!contacts?.length) return null
-  const doubted = contacts.filter((c) => c.seen.some((s) => !s.agrees))
-  const confirmed = contacts.filter((c) => c.seen.length > 0 && !doubted.includes(c))
+  const count = (stand: Contact['stand']) => contacts.filter((c) => c.stand === stand).length
   const keep = async (b: Schemas['ProvedBlock']) => {
     try {
       setFault(undefined)
@@ -34,21 +32,21 @@ export function Contacts({ job, by }: { job: JobView; by: string }) {
   return (
     <Section title="Contacts">
       <p className="text-[15px]">
-        {[
-          many(confirmed.length, 'confirmed'),
-          many(doubted.length, 'doubted'),
-          many(contacts.length - confirmed.length - doubted.length, 'not looked at'),
-        ].join(', ')}
+        {[`${count('confirmed')} confirmed`, `${count('doubted')} doubted`, `${count('open')} not looked at`].join(
+          ', ',
+        )}
       </p>
-      {doubted.map((c) => (
-        <Why key={c.contact} tone="text-plum">
-          {c.contact}:{' '}
-          {c.seen
-            .filter((s) => !s.agrees)
-            .map((s) => s.what)
-            .join('; ')}
-        </Why>
-      ))}
+      {contacts
+        .filter((c) => c.stand === 'doubted')
+        .map((c) => (
+          <Why key={c.contact} tone="text-plum">
+            {c.contact}:{' '}
+            {c.seen
+              .filter((s) => !s.agrees)
+              .map((s) => s.what)
+              .join('; ')}
+          </Why>
+        ))}
       <details className="mt-1">
         <summary className="cursor-pointer text-copper underline underline-offset-3">Each contact as forecast</summary>
         {contacts.map((c) => (

@@ -7,7 +7,11 @@ namespace FaithfulBracket.Formats.Documents.Editing;
 
 /// <summary>A document after its edits.</summary>
 /// <param name="Made">Pointers of what was added, in order.</param>
-public sealed record EditedDocument(JsonNode Document, IReadOnlyList<string> Made);
+public sealed record EditedDocument(JsonNode Document, IReadOnlyList<string> Made)
+{
+    /// <summary>As it is kept: indented, letters as they are.</summary>
+    public string Text => DocumentText.Of(Document);
+}
 
 /// <summary>
 /// Changes a document as text, so that notes and fields of others stay as they are. Whether the outcome is a document is
@@ -70,9 +74,10 @@ public sealed class DocumentEditor
             case MirrorEdit mirror:
                 foreach (var item in Items(mirror.At))
                 {
+                    var list = Beside(item);
                     var copy = item.DeepClone();
                     Geometry.Mirror(copy.AsObject(), mirror.AcrossX, mirror.About);
-                    Add(Beside(item), copy, like: true);
+                    Add(list, copy, like: true);
                 }
                 break;
             case GradeEdit grade:
@@ -94,7 +99,7 @@ public sealed class DocumentEditor
                 ? Lengths.Parse(v.GetValue<string>())
                     ?? throw new InputException(
                         set.At,
-                        $"Expected a length such as 12.5, 12.5 mm or 0.5 in, found \"{v.GetValue<string>()}\"."
+                        $"Expected a length such as 12.5, 12.5 mm or 0.5 in, found \"{Layouts.LayoutReader.Short(v.GetValue<string>())}\"."
                     )
                 : set.Value?.DeepClone();
         if (parent is JsonObject o)
@@ -129,11 +134,12 @@ public sealed class DocumentEditor
         if (row.Count is < 1 or > MostRow)
             throw new InputException("", $"Expected 1 to {MostRow} more, found {row.Count}.");
         var item = Items([row.At])[0];
+        var list = Beside(item);
         for (var n = 1; n <= row.Count; n++)
         {
             var copy = item.DeepClone();
             Geometry.Move(copy.AsObject(), row.X * n, row.Y * n);
-            Add(Beside(item), copy, like: true);
+            Add(list, copy, like: true);
         }
     }
 

@@ -82,7 +82,10 @@ public static class EditReader
     }
 
     private static JsonNode? Node(JsonElement? value) =>
-        value is not { ValueKind: not (JsonValueKind.Null or JsonValueKind.Undefined) } v
-            ? null
-            : JsonNode.Parse(v.GetRawText());
+        value switch
+        {
+            { ValueKind: JsonValueKind.Object } v => DocumentText.Read(v.GetRawText(), "/edits"),
+            { ValueKind: not (JsonValueKind.Null or JsonValueKind.Undefined) } v => JsonNode.Parse(v.GetRawText()),
+            _ => null,
+        };
 }

@@ -81,7 +81,7 @@ internal static class Geometry
     private static List<Point2> Points(JsonObject item)
     {
         if (item["outline"] is not JsonArray list || list.Count < 3)
-            throw new InputException("", $"{Places.PointerOf(item)} has neither a place nor an outline.");
+            throw new InputException("", $"{Places.NameOf(item)} has neither a place nor an outline.");
         try
         {
             return [.. list.Select(p => new Point2(Figure(p![0]!), Figure(p[1]!)))];

@@ -8,6 +8,8 @@ namespace FaithfulBracket.Formats.Documents.Editing;
 /// <summary>Lengths as hands type them: with a unit or without, point or comma.</summary>
 internal static partial class Lengths
 {
+    private const double MostMm = 1e6;
+
     [GeneratedRegex(@"^([-+]?\d*[.,]?\d+)\s*(\D*)$")]
     private static partial Regex LengthPattern();
 
@@ -29,6 +31,7 @@ internal static partial class Lengths
             )
         )
             return null;
-        return JsonValue.Create(Math.Round(v * known.ToMm(), 6));
+        var mm = v * known.ToMm();
+        return Math.Abs(mm) < MostMm ? JsonValue.Create(Math.Round(mm, 6)) : null;
     }
 }

@@ -7,6 +7,8 @@ namespace FaithfulBracket.Formats.Documents.Editing;
 /// <summary>JSON pointers (RFC 6901) into a document, and ids that are free in it.</summary>
 internal static class Places
 {
+    private const int MostDeep = 16;
+
     public static JsonNode? Find(JsonNode document, string pointer)
     {
         JsonNode? node = document;
@@ -39,6 +41,9 @@ internal static class Places
             ? (node, keys[^1])
             : throw new InputException("", $"There is nothing at {pointer}.");
     }
+
+    /// <summary>What a fault calls it.</summary>
+    public static string NameOf(JsonNode node) => node.Parent is null ? "The document itself" : PointerOf(node);
 
     public static string PointerOf(JsonNode node)
     {
@@ -85,6 +90,11 @@ internal static class Places
             return [];
         if (pointer[0] != '/' || pointer.Length > 400)
             throw new InputException("", $"\"{Layouts.LayoutReader.Short(pointer)}\" is no JSON pointer.");
+        if (pointer.AsSpan().Count('/') > MostDeep)
+            throw new InputException(
+                "",
+                $"\"{Layouts.LayoutReader.Short(pointer)}\" leads deeper than a document goes."
+            );
         return
         [
             .. pointer[1..]
