@@ -12,7 +12,9 @@ export default defineConfig({
       output: {
         codeSplitting: {
           groups: [
-            { name: 'shared', test: /jsx-runtime|api.instruments|api.shopClock|ui.Fingerprint|pads.PutAway/ },
+            // whatever the first page needs, so that no later page's file is fetched for it
+            { name: 'first', tags: ['$initial'], priority: 10 },
+            { name: 'shared', test: /ui.Fingerprint|pads.PutAway|api.instruments/ },
             // a job at the desk and at the bench share most of what they draw
             { name: 'job', test: /stations.Traveller|bench.BenchMode|stations.moment|mat.BenchLayer|MatchOverlay/ },
             // pages of a few kilobytes that few open
