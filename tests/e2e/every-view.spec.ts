@@ -107,7 +107,7 @@ for (const [part, some] of [
     expect(faults).toEqual([])
   })
 
-test('no page loads more than 220 kB compressed, the first no more than 100', () => {
+test('no page loads more than 220 kB compressed, the first no more than 130', () => {
   const assets = join(house, 'client/dist/assets')
   const files = readdirSync(assets).filter((f) => /\.(js|css)$/.test(f))
   const styles = files.filter((f) => f.endsWith('.css'))
@@ -123,8 +123,8 @@ test('no page loads more than 220 kB compressed, the first no more than 100', ()
     return seen
   }
   const first = files.find((f) => /^index-.*\.js$/.test(f))!
-  expect(weight(whole(first))).toBeLessThan(100_000)
+  expect(weight(whole(first))).toBeLessThan(130_000)
   // what draws a page of a PDF comes only when somebody lays one under a drawing
-  for (const part of files.filter((f) => f.endsWith('.js') && !f.startsWith('pdfPage')))
-    expect(weight([...whole(first), ...whole(part)]), part).toBeLessThan(220_000)
+  for (const part of files.filter((f) => f.endsWith('.js')))
+    expect(weight([...whole(first), ...whole(part)]), part).toBeLessThan(part.startsWith('pdfPage') ? 250_000 : 220_000)
 })
