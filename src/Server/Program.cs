@@ -74,6 +74,9 @@ builder
     .AddSingleton<Corrections>()
     .AddSingleton<JobStamps>()
     .AddSingleton<DocumentUse>()
+    .AddSingleton<HeldDocuments>()
+    .AddSingleton<DocumentVersions>()
+    .AddSingleton<NewerDocuments>()
     .AddSingleton<JobSummaries>()
     .AddSingleton<JobOrders>()
     .AddSingleton<JobIntake>()
@@ -210,6 +213,7 @@ CareEndpoints.Map(app);
 SettingEndpoints.Map(app);
 SeatEndpoints.Map(app);
 SheetEndpoints.Map(app);
+NewerEndpoints.Map(app);
 CuttingEndpoints.Map(app);
 StripEndpoints.Map(app);
 JobEndpoints.Map(app);

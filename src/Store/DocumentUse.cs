@@ -15,32 +15,36 @@ public sealed class DocumentUse(ShopDatabase database)
     /// <param name="kind">board, block, card, socket or machine.</param>
     public IReadOnlyList<UsingJob> Jobs(string kind, string id)
     {
-        var named = kind switch
-        {
-            "board" => """
-                j.board_id = @id or json_extract(j.work, '$.seat.processorId') = @id
-                or exists (select 1 from json_each(j.work, '$.pieces') e where json_extract(e.value, '$.boardId') = @id)
-                """,
-            "block" => """
-                j.block_id = @id
-                or exists (select 1 from json_each(j.work, '$.pairs') e where json_extract(e.value, '$.blockId') = @id)
-                """,
-            "card" => "j.card_id = @id",
-            "socket" => "json_extract(j.work, '$.seat') is not null",
-            "machine" => "json_extract(j.work, '$.machine') = @id",
-            _ => throw new ArgumentOutOfRangeException(nameof(kind), kind, null),
-        };
         using var c = database.Open();
         return
         [
             .. c.Query<(long Id, string Title, long Finished)>(
                     $"""
                     select j.id, j.title, exists (select 1 from job_record r where r.job_id = j.id)
-                    from job j where {named} order by j.id desc
+                    from job j where {Named(kind)} order by j.id desc
                     """,
                     new { id }
                 )
                 .Select(r => new UsingJob(r.Id, r.Title, r.Finished != 0)),
         ];
     }
+
+    /// <summary>Whether a job j names a document.</summary>
+    /// <param name="id">Where its id stands in the statement.</param>
+    internal static string Named(string kind, string id = "@id") =>
+        kind switch
+        {
+            "board" => $"""
+                j.board_id = {id} or json_extract(j.work, '$.seat.processorId') = {id}
+                or exists (select 1 from json_each(j.work, '$.pieces') e where json_extract(e.value, '$.boardId') = {id})
+                """,
+            "block" => $"""
+                j.block_id = {id}
+                or exists (select 1 from json_each(j.work, '$.pairs') e where json_extract(e.value, '$.blockId') = {id})
+                """,
+            "card" => $"j.card_id = {id}",
+            "socket" => "json_extract(j.work, '$.seat') is not null",
+            "machine" => $"json_extract(j.work, '$.machine') = {id}",
+            _ => throw new ArgumentOutOfRangeException(nameof(kind), kind, null),
+        };
 }

@@ -29,6 +29,8 @@ public sealed class JobStamps(ShopDatabase database)
                 coalesce((select digest from board where id = json_extract(j.work, '$.seat.processorId')), '')
                 || coalesce((select group_concat(digest) from (select digest from socket order by id)), '') end
             || '|' || coalesce((select digest from machine where id = json_extract(j.work, '$.machine')), '')
+            || '|' || coalesce((select group_concat(kind || id || version) from (
+                select kind, id, version from job_held_document where job_id = j.id order by kind, id)), '')
             || '|' || coalesce((select max(id) from drawer_event), 0)
             || '|' || coalesce((select max(id) from setting_change), 0)
             || '|' || coalesce((select at from job_record where job_id = j.id), '')

@@ -164,6 +164,7 @@ public sealed class Jobs(ShopDatabase database, TimeProvider time)
                     },
                     t
                 );
+                HeldDocuments.LetGoOfUnnamed(c, t, id);
                 return changed == 1
                     ? version + 1
                     : throw new LostRaceException(

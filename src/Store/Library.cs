@@ -98,12 +98,15 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
             ) ?? throw new NotHereException($"The {table} \"{id}\" has no version {version}.");
     }
 
-    /// <summary>Keeps a document as the next version of the one with its id.</summary>
+    /// <summary>
+    /// Keeps a document as the next version of the one with its id. Open jobs go on resting on the version before.
+    /// </summary>
     /// <param name="expected">The version that was seen.</param>
+    /// <param name="taken">A job that rests on the next version at once; null for none.</param>
     /// <returns>Its version; the expected one where the content is the same.</returns>
     /// <exception cref="NotHereException">No such document.</exception>
     /// <exception cref="LostRaceException">Another version stands there.</exception>
-    public long Put(LibraryDocument d, long expected, string? by)
+    public long Put(LibraryDocument d, long expected, string? by, long? taken = null)
     {
         var version = _database.Change(
             (c, t) =>
@@ -122,6 +125,7 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
                     );
                 if (digest == d.Digest)
                     return now;
+                HeldDocuments.Hold(c, t, table, d.Id, now, taken);
                 Write(c, t, d, by);
                 return now + 1;
             }
@@ -315,5 +319,6 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
             row,
             t
         );
+        HeldDocuments.LetGoOfEqual(c, t, table, d.Id, d.Digest);
     }
 }

@@ -159,6 +159,65 @@ public sealed class VersionTests(DemoServer demo) : IClassFixture<DemoServer>
     }
 
     [Fact]
+    public async Task An_open_job_rests_on_the_version_it_was_planned_from_until_somebody_takes_the_newer_one()
+    {
+        using var own = new ServerProcess();
+        const string address = "/api/boards/tern-460-r2";
+        async Task<JsonElement> KeepAsync(double lowerMm, int seen)
+        {
+            var board = JsonNode.Parse(await own.Http.GetStringAsync(address))!;
+            foreach (var part in board["parts"]!.AsArray().Where(p => (string?)p!["kind"] == "memory"))
+                part!["heightMm"] = Math.Round((double)part["heightMm"]! - lowerMm, 3);
+            var kept = await own.SendAsync(HttpMethod.Put, address, board.ToJsonString(), $"{seen}");
+            return await ServerProcess.JsonAsync(kept);
+        }
+        async Task<List<JsonElement>> OfferedAsync(int job) =>
+            [.. (await own.GetAsync($"/api/jobs/{job}/newer")).EnumerateArray()];
+        async Task<HttpResponseMessage> TakeAsync(int version, int job = 1) =>
+            await own.PostAsync(
+                $"/api/jobs/{job}/newer",
+                $$"""{"kind":"board","id":"tern-460-r2","version":{{version}},"by":"QA"}"""
+            );
+        string Pads(JsonElement job) =>
+            job.GetProperty("stations")
+                .EnumerateArray()
+                .Single(s => s.GetProperty("station").GetString() == "pads")
+                .GetProperty("summary")
+                .GetString()!;
+
+        var before = await own.JobAsync(1);
+        Assert.Equal(0, before.GetProperty("newer").GetArrayLength());
+        await KeepAsync(0.4, 1);
+        own.KillAndRestart();
+        var held = await own.JobAsync(1);
+        Assert.Equal(Pads(before), Pads(held));
+        Assert.False(held.Step("match.label").GetProperty("lookAgain").GetBoolean());
+        var told = Assert.Single(held.GetProperty("newer").EnumerateArray());
+        Assert.Equal((1, 2), (told.GetProperty("held").GetInt32(), told.GetProperty("newest").GetInt32()));
+        Assert.NotEmpty(Assert.Single(await OfferedAsync(1)).GetProperty("changed").EnumerateArray());
+        // a finished job is offered nothing, one that is opened now is planned from the newest
+        Assert.Empty(await OfferedAsync(5));
+        var opened = await own.PostAsync(
+            "/api/jobs",
+            """{"title":"Newest","bench":"Bench A","boardId":"tern-460-r2","by":"QA"}"""
+        );
+        var now = (await ServerProcess.JsonAsync(opened)).GetProperty("id").GetInt32();
+        Assert.Empty(await OfferedAsync(now));
+        // a version that was followed by another was not looked at
+        await KeepAsync(0.1, 2);
+        Assert.Equal(HttpStatusCode.PreconditionFailed, (await TakeAsync(2)).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await TakeAsync(3)).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await TakeAsync(3)).StatusCode);
+        var taken = await own.JobAsync(1);
+        Assert.NotEqual(Pads(before), Pads(taken));
+        Assert.Equal(0, taken.GetProperty("newer").GetArrayLength());
+        // what the job opened between rests on goes back to what it was: nothing is held for what is the same
+        await KeepAsync(-0.1, 3);
+        Assert.Empty(await OfferedAsync(now));
+        Assert.Equal(3, Assert.Single(await OfferedAsync(1)).GetProperty("document").GetProperty("held").GetInt32());
+    }
+
+    [Fact]
     public async Task A_document_is_deleted_only_where_no_job_rests_on_it()
     {
         var used = await _server.SendAsync(HttpMethod.Delete, "/api/boards/tern-460-r2", null);

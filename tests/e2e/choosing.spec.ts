@@ -368,10 +368,19 @@ test('a changed document tells what it changes in open jobs, is kept as the next
     buffer: Buffer.from(JSON.stringify(board)),
   })
   const changes = page.getByRole('region', { name: 'What it changes' })
-  await expect(changes).toContainText(/open jobs? changes?/)
+  await expect(changes).toContainText(/open jobs? would change/)
   await expect(changes).toContainText('Pads: ')
   await changes.getByRole('button', { name: 'Keep as the next version' }).click()
   await expect(ledger(page).getByRole('heading', { name: 'Document, version 2' })).toBeVisible()
+  // the job rests on its version until somebody takes the new one
+  await page.goto(`${server.address}/job/1/pads`)
+  const newer = page.getByRole('region', { name: /^Newer version of/ })
+  await expect(newer).toContainText('This job rests on version 1')
+  await newer.getByRole('button', { name: 'What it changes' }).click()
+  await expect(newer).toContainText('Pads: ')
+  await newer.getByRole('button', { name: 'Take version 2' }).click()
+  await expect(newer).toHaveCount(0)
+  await page.goto(`${server.address}/library/boards/tern-460-r2`)
   const first = await page.request.get(`${server.address}/api/boards/tern-460-r2/versions/1`)
   expect(first.ok()).toBeTruthy()
 

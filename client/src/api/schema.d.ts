@@ -5785,6 +5785,69 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/newer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description One plan for each document that is offered, 5 s at most. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["OfferedDocument"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["TakenDocument"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["JobView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/cutting/{sheet}.svg": {
         parameters: {
             query?: never;
@@ -10061,6 +10124,7 @@ export interface components {
             logs: components["schemas"]["JobLogRow"][];
             leakTests: components["schemas"]["LeakTestRow"][];
             archived: boolean;
+            newer: components["schemas"]["NewerDocument"][];
         };
         Join: {
             id: string;
@@ -10688,6 +10752,17 @@ export interface components {
             seconds?: null | number;
             by?: null | string;
         };
+        NewerDocument: {
+            kind: string;
+            id: string;
+            name: string;
+            /** Format: int64 */
+            held: number;
+            /** Format: int64 */
+            newest: number;
+            by?: null | string;
+            at: string;
+        };
         NoteRow: {
             /** Format: int64 */
             id: number;
@@ -10695,6 +10770,12 @@ export interface components {
             text: string;
             byInitials: string;
             at: string;
+        };
+        OfferedDocument: {
+            document: components["schemas"]["NewerDocument"];
+            changed: string[];
+            /** Format: int32 */
+            lookAgain: number;
         };
         OpenEnd: {
             title: string;
@@ -12234,6 +12315,13 @@ export interface components {
             };
             units: null | components["schemas"]["LengthUnit"];
             told: boolean;
+        };
+        TakenDocument: {
+            kind: string;
+            id: string;
+            /** Format: int64 */
+            version: number;
+            by: string;
         };
         /** @enum {unknown} */
         TeardownAction: "unscrew" | "unplug" | "lift";

@@ -37,9 +37,15 @@ export function KeepChanged({
           : asked.error
             ? told(asked.error)
             : jobs.length === 0
-              ? 'No open job changes'
-              : `${jobs.length} open ${jobs.length === 1 ? 'job changes' : 'jobs change'}`}
+              ? 'No open job would change'
+              : `${jobs.length} open ${jobs.length === 1 ? 'job' : 'jobs'} would change`}
       </h3>
+      {jobs.length > 0 && (
+        <p className="text-[15.5px] text-soft">
+          {jobs.length === 1 ? 'It rests on its version' : 'They rest on their version'} until somebody takes the new
+          one there.
+        </p>
+      )}
       <ul>
         {jobs.map((j) => (
           <li key={j.id} className="mt-1.5 text-[15.5px]">

@@ -13,6 +13,7 @@ import { type Choice, hereOf } from './here'
 import { LookAgain } from './LookAgain'
 import { MomentSections } from './moment/MomentSections'
 import { useMoment } from './moment/useMoment'
+import { NewerDocuments } from './Newer'
 import { OrderBar, useOrderKeys } from './OrderBar'
 import { RoomMat } from './RoomMat'
 import { Route } from './Route'
@@ -132,6 +133,7 @@ function Sheet({ job, station }: { job: JobView; station: Station }) {
             {viewing ? 'Show the mat' : view.open}
           </Button>
         )}
+        <NewerDocuments job={job} />
         <LookAgain job={job} station={station} s={s} />
         {!s.isSigned && <MomentSections job={job} moment={moment} look={lookAt} />}
         <room.Ledger {...props} />

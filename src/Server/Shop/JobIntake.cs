@@ -70,7 +70,7 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jo
             PasteId = body.PasteId,
             PadChoices = JsonSerializer.Serialize(body.PadChoices ?? [], DocumentJson.Options),
         };
-        var order = Order(fields);
+        var order = Order(fields, row.Id);
         Plates(order, faults);
         faults.AddRange(JobRules.PadChoices(order, body.PadChoices ?? [], shop.Drawer));
         Refuse(faults);
@@ -213,9 +213,10 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jo
         : blockId is null ? [.. had.Skip(1)]
         : [had[0] with { BlockId = blockId }, .. had.Skip(1)];
 
-    private WorkOrder Order(JobFields f) =>
+    /// <param name="job">0 for one that is not opened yet.</param>
+    private WorkOrder Order(JobFields f, long job = 0) =>
         orders.Of(
-            new(0, f.Title, f.Client, f.Bench, f.BoardId, f.BlockId, f.CardId, f.Work, null, "[]", 0, "", "", null)
+            new(job, f.Title, f.Client, f.Bench, f.BoardId, f.BlockId, f.CardId, f.Work, null, "[]", 0, "", "", null)
         );
 
     private void Pieces(NewJob body, List<InputFault> faults)

@@ -36,7 +36,7 @@ internal sealed record WorkText(
 internal sealed record TriedDocument(string Id, object Value);
 
 /// <summary>Puts a job's work order together from its row and the library.</summary>
-internal sealed class JobOrders(ShopMemory shop, JobStamps stamps)
+internal sealed class JobOrders(ShopMemory shop, JobStamps stamps, HeldDocuments held, DocumentVersions versions)
 {
     public static WorkText? Work(JobRow row) =>
         row.Work is null ? null : JsonSerializer.Deserialize<WorkText>(row.Work, DocumentJson.Options);
@@ -53,56 +53,61 @@ internal sealed class JobOrders(ShopMemory shop, JobStamps stamps)
     )
     {
         var work = Work(row);
+        var kept = new Kept(versions, held.Of(row.Id), tried);
         List<Pair> pairs =
         [
             .. (work?.Pairs ?? (row.BlockId is { } only ? [new(Pair.FirstKey, only)] : [])).Select(p => new Pair(
                 p.Key,
-                Find(shop.Blocks, "block", p.BlockId, tried),
+                kept.Find(shop.Blocks, "block", p.BlockId),
                 p.On
             )),
         ];
         var order = row.CardId is { } cardId
-            ? WorkOrder.Of(Find(shop.Cards, "card", cardId, tried), pairs)
+            ? WorkOrder.Of(kept.Find(shop.Cards, "card", cardId), pairs)
             : new()
             {
                 Pieces =
                 [
                     .. (work?.Pieces ?? [new("A", row.BoardId!)]).Select(p => new Workpiece(
                         p.Key,
-                        Find(shop.Boards, "board", p.BoardId, tried)
+                        kept.Find(shop.Boards, "board", p.BoardId)
                     )),
                 ],
                 Pairs = pairs,
             };
         if (work?.Machine is { } machine)
-            order = order with { Machine = Find(shop.Machines, "machine", machine, tried) };
+            order = order with { Machine = kept.Find(shop.Machines, "machine", machine) };
         order = CarrierOrder.Compose(
-            SeatedOrder.Compose(Seated(order, work?.Seat, tried).KeepingAway((settings ?? shop.Settings).LoadMargin))
+            SeatedOrder.Compose(Seated(order, work?.Seat, kept).KeepingAway((settings ?? shop.Settings).LoadMargin))
         );
         return recorded is null ? order : StripRecord.With(order, recorded);
     }
 
     /// <summary>The order with its processor in the socket; on a board that is a processor itself no mainboard is known.</summary>
-    private WorkOrder Seated(WorkOrder order, WorkSeat? seat, TriedDocument? tried)
+    private WorkOrder Seated(WorkOrder order, WorkSeat? seat, Kept kept)
     {
         if (seat is null)
             return order;
         var at = order.Find(seat.On ?? order.First.Key) ?? order.First;
         var alone = at.Board.Kind == BoardKind.Processor;
-        var processor = alone ? at.Board : Find(shop.Boards, "board", seat.ProcessorId, tried);
+        var processor = alone ? at.Board : kept.Find(shop.Boards, "board", seat.ProcessorId);
         var socketId = (alone ? null : at.Board.Socket) ?? processor.Socket;
-        var socket = Find(shop.Sockets, "socket", socketId ?? "", tried);
+        var socket = kept.Find(shop.Sockets, "socket", socketId ?? "");
         var seated = new SeatedProcessor(socket, processor, alone ? null : at.Board, seat.Bare, seat.TurnDeg);
         return order with { Pieces = [.. order.Pieces.Select(p => p.Key == at.Key ? p with { Seated = seated } : p)] };
     }
 
-    private static T Find<T>(IReadOnlyDictionary<string, T> library, string kind, string id, TriedDocument? tried)
-        where T : class =>
-        tried is { Value: T value } && tried.Id == id
-            ? value
+    /// <summary>The documents of one job: the versions that it rests on.</summary>
+    private sealed record Kept(DocumentVersions Versions, IReadOnlyList<HeldDocument> Held, TriedDocument? Tried)
+    {
+        public T Find<T>(IReadOnlyDictionary<string, T> library, string kind, string id)
+            where T : class =>
+            Tried is { Value: T value } && Tried.Id == id ? value
+            : Held.FirstOrDefault(h => h.Kind == kind && h.Id == id) is { } held ? Versions.Find<T>(held)
             : library.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no {kind} \"{id}\".");
+    }
 
-    /// <summary>Every document of the job as it stands in the library.</summary>
+    /// <summary>Every document of the job in the version that it rests on.</summary>
     public IReadOnlyList<DocumentStand> Documents(JobRow row, WorkOrder order)
     {
         var named = order
@@ -133,13 +138,16 @@ internal sealed class JobOrders(ShopMemory shop, JobStamps stamps)
             )
             .ToList();
         var rows = stamps.Documents(named.Select(n => (n.Table, n.Id)));
+        var rests = held.Of(row.Id);
         return
         [
             .. named.Select(n => new DocumentStand(
                 n.Role,
                 n.Key,
                 n.Id,
-                rows.FirstOrDefault(r => r.Role == n.Table && r.Id == n.Id)?.Digest ?? ""
+                rests.FirstOrDefault(h => h.Kind == n.Table && h.Id == n.Id)?.Digest
+                    ?? rows.FirstOrDefault(r => r.Role == n.Table && r.Id == n.Id)?.Digest
+                    ?? ""
             )),
         ];
     }

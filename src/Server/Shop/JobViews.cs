@@ -110,6 +110,9 @@ internal sealed record JobView(
 
     /// <summary>Off the benches.</summary>
     public required bool Archived { get; init; }
+
+    /// <summary>Documents that were kept anew since the job was planned from them; none of a finished job.</summary>
+    public required IReadOnlyList<NewerDocument> Newer { get; init; }
 }
 
 /// <summary>Puts a job together from its rows and its plan.</summary>
@@ -120,6 +123,7 @@ internal sealed class JobViews(
     JobLogs logs,
     LeakTests leaks,
     Corrections corrections,
+    NewerDocuments newer,
     TimeProvider time
 )
 {
@@ -172,6 +176,7 @@ internal sealed class JobViews(
             Corrections = corrections.All(id),
             Kind = JobKinds.Of(planned.Order),
             Archived = row.ArchivedAt is not null,
+            Newer = planned.Finished ? [] : newer.Of(id, planned.Order),
             Logs = logs.All(id),
             LeakTests = leaks.All(id),
         };

@@ -22,12 +22,19 @@ internal sealed record ProvedBlock(
 );
 
 /// <summary>What a finished mount says of the blocks themselves.</summary>
-internal sealed class ProvedLands(JobPlans plans, Passports passports, [FromKeyedServices("block")] Library library)
+internal sealed class ProvedLands(
+    JobPlans plans,
+    Passports passports,
+    HeldDocuments held,
+    [FromKeyedServices("block")] Library library
+)
 {
     public IReadOnlyList<ProvedBlock> Of(long id, CancellationToken cancel)
     {
         var job = plans.Today(id, cancel);
         var stands = passports.ByPart(id, job, cancel).ToDictionary(c => (c.Board, c.Part), c => c.Contact.Stand);
+        // what was mounted by an older version bears out nothing of the newest
+        var older = held.Of(id).Where(h => h.Kind == "block").Select(h => h.Id).ToHashSet();
         var proved = new List<ProvedBlock>();
         foreach (var pair in job.Order.Pairs)
         {
@@ -35,7 +42,7 @@ internal sealed class ProvedLands(JobPlans plans, Passports passports, [FromKeye
                 .Plan.Pads.Pairs.Where(p => p.Pair == pair.Key)
                 .SelectMany(p => BorneOut(p, stands))
                 .ToHashSet();
-            if (borneOut.Count == 0 || library.Find(pair.Block.Id) is null)
+            if (borneOut.Count == 0 || older.Contains(pair.Block.Id) || library.Find(pair.Block.Id) is null)
                 continue;
             var kept = library.Get(pair.Block.Id);
             var document = JsonNode.Parse(kept.Document)!;

@@ -141,7 +141,7 @@ internal static class StripEndpoints
         [FromKeyedServices("card")] Library cards
     )
     {
-        await Bodies.ReadAsync(request, SheetEndpoints.By);
+        var by = await Bodies.ReadAsync(request, SheetEndpoints.By);
         var row = jobs.Get(id);
         var recorded =
             JobSheetSet.Of(sheets.All(id)).Assembly
@@ -149,11 +149,18 @@ internal static class StripEndpoints
         if (row.CardId is { } card)
         {
             var whole = DocumentWriter.Write(shop.Cards[card] with { Assembly = recorded });
-            return TypedResults.Ok(cards.Keep([LibraryDocuments.Card(whole)], replace: true));
+            return TypedResults.Ok(Keep(cards, LibraryDocuments.Card(whole), by, id));
         }
         var first = JobOrders.Work(row)?.Pieces?[0].BoardId ?? row.BoardId!;
         var document = DocumentWriter.Write(shop.Boards[first] with { Assembly = recorded });
-        return TypedResults.Ok(boards.Keep([LibraryDocuments.Board(document)], replace: true));
+        return TypedResults.Ok(Keep(boards, LibraryDocuments.Board(document), by, id));
+    }
+
+    /// <summary>The next version; other open jobs rest on theirs.</summary>
+    private static KeptCount Keep(Library library, LibraryDocument document, string by, long job)
+    {
+        var seen = library.Get(document.Id).Version;
+        return library.Put(document, seen, by, taken: job) == seen ? new(0, 1, 0) : new(0, 0, 1);
     }
 
     /// <summary>Takes an order where it is legal; an empty one takes the best again.</summary>
