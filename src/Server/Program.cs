@@ -77,6 +77,7 @@ builder
     .AddSingleton<HeldDocuments>()
     .AddSingleton<DocumentVersions>()
     .AddSingleton<NewerDocuments>()
+    .AddSingleton<DrawerUses>()
     .AddSingleton<JobSummaries>()
     .AddSingleton<JobOrders>()
     .AddSingleton<JobIntake>()
@@ -236,6 +237,7 @@ PastEndpoints.Map(app);
 DeviceEndpoints.Map(app);
 DrawerEndpoints.Map(app);
 DrawerTableEndpoints.Map(app);
+DrawerUseEndpoints.Map(app);
 LabelEndpoints.Map(app);
 QuestionEndpoints.Map(app);
 ClientFiles.Map(app, builder.Configuration["client"], builder.Configuration["demo"] is { Length: > 0 });

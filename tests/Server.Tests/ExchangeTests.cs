@@ -218,6 +218,79 @@ public class ExchangeTests(DemoServer demo) : IClassFixture<DemoServer>
     }
 
     [Fact]
+    public async Task What_a_job_used_is_taken_out_whole_and_an_archived_line_is_planned_with_no_more()
+    {
+        using var own = new ServerProcess();
+        async Task<HttpResponseMessage> BookAsync(string lines) =>
+            await own.PostAsync("/api/jobs/12/used", $$"""{"lines":[{{lines}}],"by":"QA"}""");
+        async Task<double> LiesAsync(string id) =>
+            (await own.GetAsync("/api/jobs/12/used"))
+                .GetProperty("lines")
+                .EnumerateArray()
+                .Single(l => l.GetProperty("id").GetString() == id)
+                .GetProperty("lies")
+                .GetDouble();
+        // a frame and a tenth of a gram: what the boxes do not hold
+        var wanted = (await own.GetAsync("/api/jobs/12/used"))
+            .GetProperty("lines")
+            .EnumerateArray()
+            .Where(l => l.GetProperty("amount").GetDouble() > 0)
+            .ToDictionary(l => l.GetProperty("id").GetString()!, l => l.GetProperty("amount").GetDouble());
+        Assert.Equal(["frame-g", "syringe-73"], wanted.Keys.Order());
+        var grams = await LiesAsync("syringe-73");
+        const string frame = """{"kind":"consumable","id":"frame-g","amount":1}""";
+        foreach (
+            var bad in (string[])
+                [
+                    $$"""{{frame}},{"kind":"paste","id":"syringe-73","amount":999}""",
+                    $$"""{{frame}},{{frame}}""",
+                    """{"kind":"consumable","id":"frame-g","amount":0.5}""",
+                    """{"kind":"tool","id":"T6","amount":1}""",
+                ]
+        )
+            Assert.Equal(HttpStatusCode.UnprocessableEntity, (await BookAsync(bad)).StatusCode);
+        Assert.Equal(grams, await LiesAsync("syringe-73"));
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await BookAsync($$"""{{frame}},{"kind":"paste","id":"syringe-73","amount":0.1}""")).StatusCode
+        );
+        own.KillAndRestart();
+        var after = await own.GetAsync("/api/jobs/12/used");
+        Assert.Equal(2, after.GetProperty("used").GetArrayLength());
+        Assert.DoesNotContain(
+            after.GetProperty("lines").EnumerateArray(),
+            l => l.GetProperty("amount").GetDouble() > 0
+        );
+        Assert.Equal(Math.Round(grams - 0.1, 3), await LiesAsync("syringe-73"));
+        var past = (await own.GetAsync("/api/drawer/paste/syringe-73/history")).EnumerateArray().ToList();
+        Assert.Equal(("used", 12), (past[0].GetProperty("what").GetString()!, past[0].GetProperty("jobId").GetInt32()));
+        Assert.Equal("added", past[^1].GetProperty("what").GetString());
+
+        async Task<HttpStatusCode> ArchiveAsync(bool archived, int version) =>
+            (
+                await own.SendAsync(
+                    HttpMethod.Put,
+                    "/api/drawer/paste/syringe-73/archived?by=QA",
+                    $$"""{"archived":{{(archived ? "true" : "false")}}}""",
+                    $"{version}"
+                )
+            ).StatusCode;
+        Assert.Equal(HttpStatusCode.PreconditionFailed, await ArchiveAsync(true, 1));
+        Assert.Equal(HttpStatusCode.OK, await ArchiveAsync(true, 2));
+        Assert.DoesNotContain("syringe-73", (await own.GetAsync("/api/drawer")).GetRawText(), StringComparison.Ordinal);
+        Assert.Single((await own.GetAsync("/api/drawer/archived")).EnumerateArray());
+        var taken = await own.SendAsync(
+            HttpMethod.Put,
+            "/api/drawer/tool/syringe-73",
+            """{"id":"syringe-73","name":"T6"}""",
+            "0"
+        );
+        Assert.Equal(HttpStatusCode.OK, taken.StatusCode);
+        Assert.Equal(HttpStatusCode.OK, await ArchiveAsync(false, 3));
+        Assert.Contains("syringe-73", (await own.GetAsync("/api/drawer")).GetRawText(), StringComparison.Ordinal);
+    }
+
+    [Fact]
     public async Task The_drawer_is_counted_as_a_table_and_a_bad_one_changes_nothing()
     {
         async Task<HttpResponseMessage> SendAsync(string text, string query = "") =>

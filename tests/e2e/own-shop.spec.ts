@@ -235,4 +235,17 @@ test('the drawer of an empty shop is filled by hand and by a table, and its labe
   await page.getByRole('button', { name: /grey-2 1 mm/ }).click()
   await expect(page.getByLabel('Count of A1')).toHaveValue('12')
   await expect(page.locator('[aria-current=true]', { hasText: 'grey-2' })).toBeVisible()
+
+  // archived it is in no list, and comes back as it was
+  await page.locator('[aria-current=true]', { hasText: 'grey-2' }).click()
+  await page
+    .getByRole('dialog')
+    .getByText(/^What became of it/)
+    .click()
+  await expect(page.getByRole('dialog')).toContainText('counted +9')
+  await page.getByRole('dialog').getByRole('button', { name: 'Archive' }).click()
+  await expect(page.getByLabel('Count of A1')).toHaveCount(0)
+  await page.getByText('Archived, 1').click()
+  await page.getByRole('button', { name: 'Bring it back' }).click()
+  await expect(page.getByLabel('Count of A1')).toHaveValue('12')
 })

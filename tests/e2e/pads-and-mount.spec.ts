@@ -176,6 +176,19 @@ test('an offcut is used up, cut by cut at the bench, and new ones are stored', a
   await page.goto(`${server.address}/drawer`)
   await expect(page.getByRole('main', { name: 'Drawer' })).not.toContainText('62 × 28')
   await expect(page.getByRole('row', { name: /soft-3.*offcut/ }).first()).toBeVisible()
+
+  // the drawer knows what it was for, and takes what else was used
+  await page.goto(`${server.address}/job/1/care`)
+  const out = ledger(page).getByRole('list', { name: 'Out of the drawer' })
+  await expect(out).toContainText('soft-3')
+  await ledger(page).getByRole('button', { name: 'Take it out of the drawer' }).click()
+  await ledger(page).getByLabel('Another line of the drawer').selectOption({ label: 'port plug' })
+  await ledger(page).getByLabel('Used of port plug').fill('999')
+  await ledger(page).getByRole('button', { name: 'Take it out', exact: true }).click()
+  await expect(ledger(page).getByRole('alert')).toContainText('lie there, not 999')
+  await ledger(page).getByLabel('Used of port plug').fill('1')
+  await ledger(page).getByRole('button', { name: 'Take it out', exact: true }).click()
+  await expect(out).toContainText('1 port plug, used by')
 })
 
 interface Pgm {

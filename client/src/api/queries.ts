@@ -34,9 +34,12 @@ export const useBlocks = (text = '') =>
     placeholderData: keepPreviousData,
     queryFn: () => answer(http.GET('/api/blocks', { params: { query: { text, most: listed } } })),
   })
-export const useCards = () => useQuery({ queryKey: ['cards'], queryFn: () => answer(http.GET('/api/cards')) })
-export const useSockets = () => useQuery({ queryKey: ['sockets'], queryFn: () => answer(http.GET('/api/sockets')) })
-export const useMachines = () => useQuery({ queryKey: ['machines'], queryFn: () => answer(http.GET('/api/machines')) })
+export const useCards = (enabled = true) =>
+  useQuery({ queryKey: ['cards'], enabled, queryFn: () => answer(http.GET('/api/cards')) })
+export const useSockets = (enabled = true) =>
+  useQuery({ queryKey: ['sockets'], enabled, queryFn: () => answer(http.GET('/api/sockets')) })
+export const useMachines = (enabled = true) =>
+  useQuery({ queryKey: ['machines'], enabled, queryFn: () => answer(http.GET('/api/machines')) })
 export const useMachine = (id: string) =>
   useQuery({
     queryKey: ['machine', id],
@@ -110,7 +113,8 @@ export const useMatch = (boardId?: string, blockId?: string) =>
         http.GET('/api/match/{boardId}/{blockId}', { params: { path: { boardId: boardId!, blockId: blockId! } } }),
       ),
   })
-export const useDrawer = () => useQuery({ queryKey: ['drawer'], queryFn: () => answer(http.GET('/api/drawer')) })
+export const useDrawer = (enabled = true) =>
+  useQuery({ queryKey: ['drawer'], enabled, queryFn: () => answer(http.GET('/api/drawer')) })
 export const useJob = (id: number) =>
   useQuery({
     queryKey: ['job', id],

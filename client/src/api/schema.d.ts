@@ -8307,6 +8307,185 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drawer/archived": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ArchivedItem"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drawer/{kind}/{id}/archived": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: {
+                    by?: string;
+                };
+                header?: never;
+                path: {
+                    kind: string;
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ArchivedState"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ArchivedState"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drawer/{kind}/{id}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    kind: string;
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DrawerChangeTold"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/used": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["JobUse"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JobTakes"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["JobUse"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/labels/drawer.svg": {
         parameters: {
             query?: never;
@@ -8567,6 +8746,13 @@ export interface components {
             tooMuch: boolean;
             text: string;
             wrong: boolean;
+        };
+        ArchivedItem: {
+            kind: string;
+            id: string;
+            name: string;
+            /** Format: int64 */
+            version: number;
         };
         ArchivedJob: {
             /** Format: int64 */
@@ -9518,6 +9704,21 @@ export interface components {
             tools: components["schemas"]["Tool"][];
             consumables: components["schemas"]["Consumable"][];
         };
+        DrawerChangeTold: {
+            kind: string;
+            id: string;
+            name: string;
+            unit: string;
+            what: string;
+            /** Format: double */
+            change?: null | number;
+            /** Format: double */
+            left?: null | number;
+            by?: null | string;
+            at: string;
+            /** Format: int64 */
+            jobId?: null | number;
+        };
         DrawerTableAnswer: {
             lines: components["schemas"]["DrawerTableLine"][];
             /** Format: int32 */
@@ -9536,6 +9737,12 @@ export interface components {
             state: string;
             was?: null | string;
             becomes?: null | string;
+        };
+        DrawerTake: {
+            kind: string;
+            id: string;
+            /** Format: double */
+            amount: number;
         };
         DrawerVersion: {
             kind: string;
@@ -10084,6 +10291,14 @@ export interface components {
             versions: {
                 [key: string]: number;
             };
+        };
+        JobTakes: {
+            lines: components["schemas"]["DrawerTake"][];
+            by: string;
+        };
+        JobUse: {
+            lines: components["schemas"]["UsableLine"][];
+            used: components["schemas"]["DrawerChangeTold"][];
         };
         JobView: {
             /** Format: int64 */
@@ -12795,6 +13010,16 @@ export interface components {
             kind: string;
             id: string;
             why: string;
+        };
+        UsableLine: {
+            kind: string;
+            id: string;
+            name: string;
+            unit: string;
+            /** Format: double */
+            amount: number;
+            /** Format: double */
+            lies: number;
         };
         /** @enum {unknown} */
         Validity: "ok" | "weak" | "outside";

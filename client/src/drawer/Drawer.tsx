@@ -7,6 +7,7 @@ import { Button } from '../ui/Button'
 import { FileButton } from '../ui/FileButton'
 import { fixed } from '../ui/format'
 import { ErrorNotice, Loading } from '../ui/Notice'
+import { ArchivedLines } from './ArchivedLines'
 import { ItemDialog, type Kind } from './ItemDialog'
 import { TableIntake } from './TableIntake'
 
@@ -222,6 +223,7 @@ export function Drawer() {
           </Table>
         </section>
       </div>
+      <ArchivedLines />
     </main>
   )
 }

@@ -7,6 +7,7 @@ import type { Json, Shape } from '../library/edit/shape'
 import type { Edit } from '../library/edit/useEditor'
 import { Button } from '../ui/Button'
 import { Dialog } from '../ui/Dialog'
+import { ItemPast } from './ItemPast'
 import { Weighed } from './Weighed'
 
 export type Kind = 'pad' | 'paste' | 'screw' | 'tool' | 'consumable' | 'material'
@@ -76,6 +77,7 @@ export function ItemDialog({
       {open && <Trail root={value} pointer={open} onOpen={setOpen} />}
       {shape && <Fields root={value} shape={shape} pointer={open} faults={faults} onEdit={set} onOpen={setOpen} />}
       {kind === 'material' && <Weighed onCurve={(curve) => set([{ do: 'set', at: '/curve', value: curve }])} />}
+      {item && <ItemPast kind={kind} id={item.id} />}
       {faults[''] && (
         <p role="alert" className="mt-2 text-plum">
           {faults['']}
@@ -90,7 +92,22 @@ export function ItemDialog({
           {item ? 'Keep' : 'Add to the drawer'}
         </Button>
         {item && (
-          <Button onClick={() => void say(() => fetched(address, { method: 'DELETE', headers }))}>Take it out</Button>
+          <>
+            <Button
+              onClick={() =>
+                void say(() =>
+                  fetched(address.replace(/(\?|$)/, '/archived$1'), {
+                    method: 'PUT',
+                    headers,
+                    body: JSON.stringify({ archived: true }),
+                  }),
+                )
+              }
+            >
+              Archive
+            </Button>
+            <Button onClick={() => void say(() => fetched(address, { method: 'DELETE', headers }))}>Take it out</Button>
+          </>
         )}
         <Button onClick={onClose}>Leave it</Button>
       </div>

@@ -21,6 +21,14 @@ public sealed record KitLine(
 /// <summary>Counts what an order needs against its blocks' kits and the drawer; what is in stock is counted once.</summary>
 public static class KitCheck
 {
+    internal const string PasteGroup = "paste",
+        ScrewGroup = "screws",
+        WasherGroup = "washers",
+        PlugGroup = "plugs",
+        KitGroup = "kits";
+
+    internal static string ScrewName(string thread) => $"screws {thread}";
+
     /// <summary>Sheet reckoned for a given area of pads, over the pieces themselves.</summary>
     private const double CuttingMargin = 1.15;
 
@@ -51,7 +59,7 @@ public static class KitCheck
         if (needs.PasteG > 0)
             lines.Add(
                 Line(
-                    "paste",
+                    PasteGroup,
                     "paste",
                     needs.PasteG,
                     "g",
@@ -61,7 +69,9 @@ public static class KitCheck
             );
         var open = order.Boxes.Sum(p => OpenPorts.Of(order, p));
         if (open > 0)
-            lines.Add(Line("plugs", "port plugs G1/4", open, "", kits.Sum(k => k.Plugs), Amount(drawer, "port plug")));
+            lines.Add(
+                Line(PlugGroup, "port plugs G1/4", open, "", kits.Sum(k => k.Plugs), Amount(drawer, "port plug"))
+            );
         lines.AddRange(Drivers(order, kits, drawer));
         lines.AddRange(
             drawer
@@ -77,7 +87,7 @@ public static class KitCheck
             .Select(s => s.Fit?.Kit)
             .Where(k => !string.IsNullOrEmpty(k))
             .GroupBy(k => k!)
-            .Select(g => Line("kits", g.Key, g.Count(), "", 0, Amount(drawer, g.Key)));
+            .Select(g => Line(KitGroup, g.Key, g.Count(), "", 0, Amount(drawer, g.Key)));
 
     /// <summary>Plugs and washers have lines of their own.</summary>
     private static bool IsCounted(Consumable c) =>
@@ -103,8 +113,8 @@ public static class KitCheck
                 var own = kits.SelectMany(k => k.Screws).Where(s => s.Thread == g.Key).ToList();
                 var lengths = own.Select(s => s.LengthMm).ToHashSet();
                 return Line(
-                    "screws",
-                    $"screws {g.Key}",
+                    ScrewGroup,
+                    ScrewName(g.Key),
                     g.Count(),
                     "",
                     own.Sum(s => s.Count),
@@ -120,7 +130,7 @@ public static class KitCheck
             .GroupBy(h => h.Washer!)
             .Select(g =>
                 Line(
-                    "washers",
+                    WasherGroup,
                     $"{g.Key} washers",
                     g.Count(),
                     "",

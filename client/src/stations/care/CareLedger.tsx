@@ -1,6 +1,6 @@
 import { Link } from '../../app/router'
 import { useInitials } from '../../app/settings'
-import { day, fixed } from '../../ui/format'
+import { day } from '../../ui/format'
 import { Corrections } from '../Corrections'
 import { Head, Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
@@ -9,16 +9,11 @@ import { Contacts } from './Contacts'
 import { DriftSection } from './DriftSection'
 import { JobName } from './JobName'
 import { SurveyForm } from './SurveyForm'
+import { Used } from './Used'
 
 /** What was used, what is kept, the record, the way back. */
 export function CareLedger({ job, here, s }: RoomProps) {
   const [by] = useInitials()
-  const pads = Object.entries(
-    Object.groupBy(
-      job.plan.pads.pairs.flatMap((p) => p.pads),
-      (p) => `${fixed(p.thicknessMm, 1)} mm ${p.material}`,
-    ),
-  )
   return (
     <>
       <Head sub={`Opened ${day(job.openedAt)} by ${job.openedBy}${job.client ? ` for ${job.client}` : ''}.`}>
@@ -48,14 +43,7 @@ export function CareLedger({ job, here, s }: RoomProps) {
       </Why>
       <DriftSection job={job} here={here} />
       <Contacts job={job} by={by} />
-      <Section title="Used">
-        {pads.map(([name, list]) => (
-          <Row key={name} name={`pads ${name}`} value={list!.length} />
-        ))}
-        {job.plan.paste.faces.map((f) => (
-          <Row key={f.part} name={`paste on ${f.part}`} value={fixed(f.amount.massG, 2)} unit="g" />
-        ))}
-      </Section>
+      <Used job={job} by={by} />
       <Section title="Kept for the day it goes back">
         {(here.teardown?.tray ?? []).map((t) => (
           <Row

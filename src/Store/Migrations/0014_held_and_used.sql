@@ -20,3 +20,11 @@ create table job_document_taken (
     at text not null
 );
 create index job_document_taken_by_job on job_document_taken(job_id);
+
+-- A line of the drawer that is archived is planned with no more, and can be brought back.
+alter table drawer_item add column archived_at text;
+
+-- Which job a change of the drawer was for.
+alter table drawer_event add column job_id integer references job(id);
+create index drawer_event_by_job on drawer_event(job_id) where job_id is not null;
+create index drawer_event_by_item on drawer_event(kind, item_id);
