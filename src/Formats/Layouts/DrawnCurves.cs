@@ -6,11 +6,12 @@ namespace FaithfulBracket.Formats.Layouts;
 /// <summary>Curves of drawings as chains of points that stay within 0.01 mm of them.</summary>
 internal static class DrawnCurves
 {
-    private const double SagMm = 0.01;
+    public const double SagMm = 0.01;
     private const int MostPoints = 4000;
 
+    /// <summary>Into how many chords an arc is cut.</summary>
     /// <param name="mm">Millimetres in one unit of the coordinates.</param>
-    private static int Steps(double radius, double sweepRad, double mm)
+    public static int Steps(double radius, double sweepRad, double mm)
     {
         var coarse = Math.PI / 30;
         var r = Math.Abs(radius) * mm;

@@ -1,4 +1,3 @@
-using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 
 namespace FaithfulBracket.Formats.Layouts;
@@ -15,13 +14,11 @@ internal sealed class DxfReader
     private readonly TextFile _file;
     private readonly DxfFile _drawing;
     private readonly LayoutDraft _draft;
-    private readonly List<(string Layer, List<Point2> Points)> _closed = [];
-    private readonly List<(Point2 A, Point2 B)> _loose = [];
-    private readonly List<(Point2 At, string Text)> _labels = [];
-    private readonly SortedDictionary<string, (int Count, int Line)> _skipped = new(StringComparer.Ordinal);
+    private readonly DrawnLines _lines;
     private int _entities;
 
-    private DxfReader(TextFile file, LayoutDraft draft) => (_file, _drawing, _draft) = (file, new(file), draft);
+    private DxfReader(TextFile file, LayoutDraft draft) =>
+        (_file, _drawing, _draft, _lines) = (file, new(file), draft, new(file, draft));
 
     public static void Read(TextFile file, LayoutOptions options, LayoutDraft draft) =>
         new DxfReader(file, draft).Run(options);
@@ -31,30 +28,8 @@ internal sealed class DxfReader
         var unit = DxfUnits.Of(_file, _drawing, options, _draft);
         _draft.Units ??= unit;
         Walk(_drawing.Entities, DxfFrame.Scaled(unit.ToMm()), null, 0);
-        _closed.AddRange(LoopChain.Loops(_loose).Select(l => ("0", l)));
-        _closed.RemoveAll(c => Math.Abs(Polygon.Shoelace(c.Points)) < 0.01);
-        foreach (var (what, (count, line)) in _skipped)
-            _draft.Warn(_file, line, $"{count} × {what} is not understood and left out.");
-        if (_closed.Count > 0)
-            Outline();
-        if (_draft.Outline is null && _draft.Holes.Count == 0)
-            _draft.Warn(_file, 1, "No circle and no closed line in this drawing.");
+        _lines.Finish();
     }
-
-    private void Outline()
-    {
-        var outer = _closed.MaxBy(c => Math.Abs(Polygon.Shoelace(c.Points)));
-        if (Math.Abs(Polygon.Shoelace(outer.Points)) > 1)
-            _draft.SetOutline(_file, new(outer.Points.ConvertAll(Rounded)));
-        foreach (var c in _closed.Where(c => c != outer))
-            AddPart(c.Layer, c.Points);
-        if (_closed.Count > 1)
-            _draft.Assume(
-                $"{_file.Name}: the largest closed line is the outline, the other {_closed.Count - 1} are tops of parts."
-            );
-    }
-
-    private static Point2 Rounded(Point2 p) => new(Math.Round(p.X, 6), Math.Round(p.Y, 6));
 
     private void Walk(IEnumerable<DxfEntity> entities, DxfFrame frame, string? layer, int depth)
     {
@@ -77,14 +52,13 @@ internal sealed class DxfReader
         switch (e.Type)
         {
             case "CIRCLE" when mm is { } scale:
-                var centre = Rounded(frame.At(P(10, 20)));
-                _draft.Holes.Add(new(centre.X, centre.Y, Math.Round(2 * e.Number(40) * scale, 6)));
+                _lines.Circle(frame.At(P(10, 20)), 2 * e.Number(40) * scale);
                 break;
             case "CIRCLE":
                 Skip("CIRCLE in a block that is stretched", e);
                 break;
             case "LINE":
-                _loose.Add((frame.At(P(10, 20)), frame.At(P(11, 21))));
+                _lines.Line(frame.At(P(10, 20)), frame.At(P(11, 21)));
                 break;
             case "ARC":
                 var (from, sweep) = (e.Number(50), (e.Number(51) - e.Number(50) + 720) % 360);
@@ -116,7 +90,7 @@ internal sealed class DxfReader
                 Add(layer, points, closed, frame);
                 break;
             case "TEXT" or "ATTRIB":
-                _labels.Add((frame.At(e.Text(11) is null ? P(10, 20) : P(11, 21)), e.Text(1) ?? ""));
+                _lines.Label(frame.At(e.Text(11) is null ? P(10, 20) : P(11, 21)), e.Text(1) ?? "");
                 break;
             case "INSERT":
                 Insert(e, world, layer, depth);
@@ -152,23 +126,11 @@ internal sealed class DxfReader
         }
     }
 
-    private void Skip(string what, DxfEntity e) =>
-        _skipped[what] = _skipped.TryGetValue(what, out var s) ? (s.Count + 1, s.Line) : (1, e.Line);
+    private void Skip(string what, DxfEntity e) => _lines.Skip(what, e.Line);
 
     /// <summary>A chain of points in the entity's own coordinates; closed where told or where its ends meet.</summary>
-    private void Add(string layer, List<Point2> own, bool closed, DxfFrame frame)
-    {
-        var points = own.ConvertAll(frame.At);
-        if (points.Count > 2 && (points[0] - points[^1]).Length < LoopChain.JointMm)
-        {
-            points.RemoveAt(points.Count - 1);
-            closed = true;
-        }
-        if (closed && points.Count >= 3)
-            _closed.Add((layer, points));
-        else
-            _loose.AddRange(points.Zip(points.Skip(1)));
-    }
+    private void Add(string layer, List<Point2> own, bool closed, DxfFrame frame) =>
+        _lines.Chain(layer, own.ConvertAll(frame.At), closed);
 
     private List<Point2> Spline(DxfEntity e)
     {
@@ -227,40 +189,5 @@ internal sealed class DxfReader
             );
         }
         return (points, closed);
-    }
-
-    private void AddPart(string layer, List<Point2> points)
-    {
-        var polygon = new Polygon(points);
-        var centre = polygon.Centroid;
-        var label = _labels.Where(l => polygon.Contains(l.At)).Select(l => l.Text).FirstOrDefault();
-        double angle = 0,
-            width = polygon.Bounds.Width,
-            depth = polygon.Bounds.Height;
-        if (points.Count == 4)
-        {
-            var side = points[1] - points[0];
-            angle = Math.Atan2(side.Y, side.X) * 180 / Math.PI;
-            (width, depth) = (side.Length, (points[2] - points[1]).Length);
-        }
-        var back =
-            layer.Contains("BACK", StringComparison.OrdinalIgnoreCase)
-            || layer.Contains("BOTTOM", StringComparison.OrdinalIgnoreCase);
-        _draft.Parts.Add(
-            new(
-                label ?? $"P{_draft.Parts.Count + 1}",
-                Math.Round(centre.X, 6),
-                Math.Round(centre.Y, 6),
-                Math.Round(angle, 6),
-                back ? Face.Back : Face.Front,
-                null,
-                label is null ? null : PartKinds.FromDesignator(label),
-                Math.Round(width, 6),
-                Math.Round(depth, 6)
-            )
-            {
-                Outline = new(points.ConvertAll(Rounded)),
-            }
-        );
     }
 }

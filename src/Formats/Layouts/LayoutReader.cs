@@ -14,6 +14,7 @@ public static class LayoutReader
         IdfBoard,
         IdfLibrary,
         Dxf,
+        Svg,
         Gerber,
         Table,
     }
@@ -51,6 +52,9 @@ public static class LayoutReader
                         break;
                     case Kind.Dxf:
                         DxfReader.Read(text, options, draft);
+                        break;
+                    case Kind.Svg:
+                        SvgReader.Read(text, options, draft);
                         break;
                     case Kind.Gerber:
                         GerberReader.Read(text, options, draft);
@@ -204,7 +208,7 @@ public static class LayoutReader
         if (lines.Any(l => l.Any(c => c == '\0')))
             throw file.Refuse(
                 1,
-                "this is no text file. Expected Excellon drill, a Gerber profile, pick-and-place text or .xlsx, IDF 3.0, DXF or our own CSV."
+                "this is no text file. Expected Excellon drill, a Gerber profile, pick-and-place text or .xlsx, IDF 3.0, DXF, SVG or our own CSV."
             );
         var first = lines.FirstOrDefault(l => !l.StartsWith('#')) ?? "";
         if (first.Equals(".HEADER", StringComparison.OrdinalIgnoreCase))
@@ -227,6 +231,8 @@ public static class LayoutReader
         }
         if (lines.Contains("SECTION") && lines[0] is "0" or "999")
             return Kind.Dxf;
+        if (SvgReader.IsSvg(lines))
+            return Kind.Svg;
         if (GerberReader.IsGerber(lines))
             return Kind.Gerber;
         if (

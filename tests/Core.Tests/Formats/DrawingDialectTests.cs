@@ -182,4 +182,77 @@ public class DrawingDialectTests
             text = text[..text.IndexOf("M02", StringComparison.Ordinal)];
         Assert.Contains(says, Assert.Throws<InputException>(() => Read(text)).Message, StringComparison.Ordinal);
     }
+
+    private static string Svg(string inner, string head = """width="100mm" height="60mm" viewBox="0 0 100 60" """) =>
+        $"""<?xml version="1.0"?><!DOCTYPE svg><svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" {head}>{inner}</svg>""";
+
+    /// <summary>The same plate of 80 × 40 mm with a hole at (15, 45) from its foot and a land of 10 × 6.</summary>
+    [Theory]
+    [InlineData(
+        """<rect x="10" y="10" width="80" height="40"/><circle cx="15" cy="15" r="1.6"/><rect x="40" y="30" width="10" height="6"/>"""
+    )]
+    // lines joined end to end, a circle of two arcs without spaces, a land by relative steps
+    [InlineData(
+        """<path d="M10,10H90V50H10Z"/><path d="M13.4 15a1.6 1.6 0 103.2 0 1.6 1.6 0 10-3.2 0z"/><path d="m40 30h10v6h-10z"/>"""
+    )]
+    // turned, moved, scaled and used; a circle of four cubics
+    [InlineData(
+        """
+            <defs><rect id="land" width="5" height="3"/></defs>
+            <g transform="translate(10 10) scale(2)"><polygon points="0,0 40,0 40,20 0,20"/></g>
+            <g transform="rotate(90 15 15)"><path d="M16.6 15C16.6 15.88366 15.88366 16.6 15 16.6S13.4 15.88366 13.4 15 14.11634 13.4 15 13.4 16.6 14.11634 16.6 15"/></g>
+            <g transform="matrix(0,2,-2,0,50,30)"><use xlink:href="#land" transform="rotate(-90) translate(-5)"/></g>
+            """
+    )]
+    public void A_vector_drawing_says_the_same_whatever_it_is_drawn_with(string inner)
+    {
+        void Holds(LayoutResult read)
+        {
+            Assert.Equal(new Bounds(10, 10, 90, 50), Tenths(read.Outline!.Bounds));
+            var hole = read.Holes.Single();
+            Assert.Equal(
+                (15, 45, 3.2),
+                (Math.Round(hole.X, 2), Math.Round(hole.Y, 2), Math.Round(hole.DiameterMm!.Value, 2))
+            );
+            Assert.Equal(new Bounds(40, 24, 50, 30), Tenths(read.Parts.Single().Outline!.Bounds));
+        }
+        static Bounds Tenths(Bounds b) =>
+            new(Math.Round(b.MinX, 2), Math.Round(b.MinY, 2), Math.Round(b.MaxX, 2), Math.Round(b.MaxY, 2));
+        Holds(Read(Svg(inner)));
+        foreach (
+            var (head, scale) in ((string, double)[])
+                [
+                    ("""width="10cm" height="6cm" viewBox="0 0 1000 600" """, 10),
+                    ("""width="3.937008in" height="2.362205in" viewBox="0 0 377.95276 226.77165" """, 96 / 25.4),
+                    ("""width="377.95276" height="226.77165" """, 96 / 25.4),
+                ]
+        )
+            Holds(Read(Svg(FormattableString.Invariant($"<g transform='scale({scale})'>{inner}</g>"), head)));
+    }
+
+    [Fact]
+    public void A_board_written_as_a_vector_drawing_reads_as_its_exchange_drawing()
+    {
+        var board = Sample.Board();
+        LayoutResult Of(string text) => Read(text);
+        var (svg, dxf) = (Of(DrawingWriter.Svg(board)), Of(DrawingWriter.Dxf(board)));
+        Assert.Equal(dxf.Holes.Count, svg.Holes.Count);
+        Assert.Equal(dxf.Parts.Count, svg.Parts.Count);
+        Assert.Equal(dxf.Outline!.Area, svg.Outline!.Area, 0.5);
+        var (a, b) = (dxf.Holes.OrderBy(h => h.X).ThenBy(h => h.Y), svg.Holes.OrderBy(h => h.X).ThenBy(h => h.Y));
+        var shift = a.First().Y - b.First().Y;
+        foreach (var (x, y) in a.Zip(b))
+            Assert.True(Math.Abs(x.Y - y.Y - shift) < 0.01 && x.DiameterMm == y.DiameterMm);
+    }
+
+    [Theory]
+    [InlineData("""<path d="M0 0L"/>""", "lacks a number")]
+    [InlineData("""<path d="M0 0a1 1 0 2 0 1 1"/>""", "flag of 0 or 1")]
+    [InlineData("""<path d="M0 0X5"/>""", "\"X\" is not understood")]
+    [InlineData("""<g transform="bend(3)"/>""", "bend(3)")]
+    [InlineData("""<circle r="50%"/>""", "no length of its own")]
+    [InlineData("""<g id="a"><use xlink:href="#a"/></g>""", "in themselves")]
+    [InlineData("<g>", "no whole XML")]
+    public void A_vector_drawing_that_cannot_be_read_says_where(string inner, string says) =>
+        Assert.Contains(says, Assert.Throws<InputException>(() => Read(Svg(inner))).Message, StringComparison.Ordinal);
 }

@@ -24,8 +24,8 @@ export function UndersideDrop({ editor }: { editor: Editor }) {
   }
   return (
     <>
-      <FileButton accept=".dxf" onFile={(file) => void lay(file)}>
-        Underside from a drawing (DXF)
+      <FileButton accept=".dxf,.svg" onFile={(file) => void lay(file)}>
+        Underside from a drawing (DXF or SVG)
       </FileButton>
       {said.map((t) => (
         <Why key={t}>{t}</Why>
