@@ -237,6 +237,7 @@ PastEndpoints.Map(app);
 DeviceEndpoints.Map(app);
 DrawerEndpoints.Map(app);
 DrawerTableEndpoints.Map(app);
+SpringEndpoint.Map(app);
 DrawerUseEndpoints.Map(app);
 LabelEndpoints.Map(app);
 QuestionEndpoints.Map(app);

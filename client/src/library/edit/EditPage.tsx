@@ -16,6 +16,7 @@ import { EditHead } from './EditHead'
 import { EditMat } from './EditMat'
 import { Fields, Trail } from './Fields'
 import { shapeOf, valueAt } from './shape'
+import { SpringTool } from './SpringTool'
 import { Tools } from './Tools'
 import { UnderlayTool } from './UnderlayTool'
 import type { Spot, Underlay } from './underlay'
@@ -183,6 +184,9 @@ export function EditPage({ what, id }: { what: DocumentPath; id: string }) {
           <>
             {chosen}
             <Tools editor={editor} />
+            {block && selected.every((at) => /^\/plates\/\d+\/holes\/\d+$/.test(at)) && (
+              <SpringTool editor={editor} screws={selected} />
+            )}
           </>
         )}
         {block && <BlockFor editor={editor} block={block} />}
