@@ -238,6 +238,7 @@ DeviceEndpoints.Map(app);
 DrawerEndpoints.Map(app);
 DrawerTableEndpoints.Map(app);
 SpringEndpoint.Map(app);
+FlatPhotoEndpoint.Map(app);
 DrawerUseEndpoints.Map(app);
 LabelEndpoints.Map(app);
 QuestionEndpoints.Map(app);

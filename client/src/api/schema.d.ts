@@ -826,6 +826,90 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/spring": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description {readings:[{massG or loadN, lengthMm}], homeMm?}; 2 to 20 readings. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MeasuredSpring"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/library/flat-photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A picture of 20 MiB and 50 megapixels with the target in it; heightMm of the plane over the target, fromBelow mirrors it. Millimetres in a pixel stand in Mm-Per-Px. */
+        post: {
+            parameters: {
+                query?: {
+                    heightMm?: number;
+                    fromBelow?: boolean;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "image/jpeg": string;
+                    "image/png": string;
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "image/jpeg": string;
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compute/fit": {
         parameters: {
             query?: never;
@@ -8598,6 +8682,80 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/labels/drawer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LabelPlace"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels/shoot": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LabelShot"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LabelPlace"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/labels/read": {
         parameters: {
             query?: never;
@@ -10454,6 +10612,9 @@ export interface components {
             text: string;
             to: string;
         };
+        LabelShot: {
+            code: string;
+        };
         LaidPad: {
             part: string;
             /** Format: double */
@@ -10859,6 +11020,16 @@ export interface components {
             /** Format: double */
             chanceThen?: null | number;
             text: string;
+        };
+        MeasuredSpring: {
+            /** Format: double */
+            rateNPerMm: number;
+            /** Format: double */
+            rateTolNPerMm: number;
+            /** Format: double */
+            freeMm: number;
+            /** Format: double */
+            travelMm?: null | number;
         };
         MedianOutlier: {
             /** Format: int64 */

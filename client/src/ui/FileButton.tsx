@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react'
 
 const look =
-  'inline-flex min-h-9 cursor-pointer items-center rounded-[3px] border border-rule bg-raised px-3 py-1.5 ' +
+  'relative inline-flex min-h-9 cursor-pointer items-center rounded-[3px] border border-rule bg-raised px-3 py-1.5 ' +
   'focus-within:outline-3 focus-within:outline-copper'
 
 /** A button that hands over one file; the same one may be chosen again. */

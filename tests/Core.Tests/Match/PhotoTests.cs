@@ -130,4 +130,49 @@ public class PhotoTests
                 new PhotoScene(Dunlin, new(-70, 4000, 0), new(30, 0), new(800, 600, 760, 400, 20, 0, 0), 3).Take()
             )
         );
+
+    /// <summary>
+    /// Taken upright, holes lie where they are and tops of parts too where their height is told; from below all is
+    /// mirrored.
+    /// </summary>
+    [Theory]
+    [InlineData(30, 15, -0.06, false)]
+    [InlineData(24, -70, 0, true)]
+    public void A_plane_of_a_photo_is_true_to_scale_at_its_own_height(double tilt, double turn, double k1, bool below)
+    {
+        var scene = Scene(2400, tilt, turn, k1, 3);
+        var photo = scene.Take();
+        var marks = MarkFinder.Find(photo);
+        FlatPicture At(double heightMm) => FlatPhoto.Of(photo, marks, heightMm, below);
+        // the sheet lies at (-70, -215) of the board
+        Point2 Px(FlatPicture f, double x, double y)
+        {
+            var across = (x + 70 - f.CornerMm.X) / f.MmPerPx;
+            return new(below ? f.Picture.Width - across : across, (f.CornerMm.Y - y - 215) / f.MmPerPx);
+        }
+        var flat = At(0);
+        foreach (var h in Dunlin.Holes)
+        {
+            var at = Px(flat, h.X, h.Y);
+            var snap = HoleSnap.Find(flat.Picture, at.X, at.Y, 30);
+            Assert.True(snap.Snapped, h.Id);
+            var miss = (new Point2(snap.UPx, snap.VPx) - at).Length * flat.MmPerPx;
+            Assert.True(miss < 0.15, $"{h.Id} lies {miss:0.00} mm beside its place");
+        }
+        // a top is dark to its edge and no further
+        var top = Dunlin.Parts.Where(p => p.Kind == Boards.PartKind.Memory).MaxBy(p => p.HeightMm)!;
+        var raised = At(top.HeightMm);
+        var b = top.Top().Bounds;
+        foreach (
+            var (x, y, dx, dy) in ((double, double, int, int)[])
+                [(b.MinX, (b.MinY + b.MaxY) / 2, -1, 0), (b.MaxX, (b.MinY + b.MaxY) / 2, 1, 0)]
+        )
+        {
+            double Shade(double out_) =>
+                Px(raised, x + dx * out_, y + dy * out_) is var p ? raised.Picture.At(p.X - 0.5, p.Y - 0.5) : 0;
+            Assert.True(Shade(0.5) - Shade(-0.5) > 20, $"edge at {x}: {Shade(-0.5):0} in, {Shade(0.5):0} out");
+        }
+        Assert.Throws<InputException>(() => FlatPhoto.Of(photo, [.. marks.Take(3)], 0, below));
+        Assert.Throws<InputException>(() => At(350));
+    }
 }

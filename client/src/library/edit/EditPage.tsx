@@ -15,8 +15,8 @@ import { EditBar } from './EditBar'
 import { EditHead } from './EditHead'
 import { EditMat } from './EditMat'
 import { Fields, Trail } from './Fields'
-import { shapeOf, valueAt } from './shape'
 import { SpringTool } from './SpringTool'
+import { shapeOf, valueAt } from './shape'
 import { Tools } from './Tools'
 import { UnderlayTool } from './UnderlayTool'
 import type { Spot, Underlay } from './underlay'
@@ -196,6 +196,7 @@ export function EditPage({ what, id }: { what: DocumentPath; id: string }) {
           <UnderlayTool
             editor={editor}
             prefix={prefix}
+            below={!!block}
             under={under}
             middle={[(drawn.minX + drawn.maxX) / 2, (drawn.minY + drawn.maxY) / 2]}
             widthMm={drawn.maxX - drawn.minX}

@@ -3,6 +3,7 @@ import { told } from '../../api/client'
 import { Section } from '../../stations/Ledger'
 import { Button } from '../../ui/Button'
 import { FileButton } from '../../ui/FileButton'
+import { flatPhoto } from './flatPhoto'
 import { fitted, laid, type Spot, type Underlay } from './underlay'
 import type { Editor } from './useEditor'
 
@@ -13,6 +14,7 @@ const figure = (t: string) => Number(t.replace(',', '.'))
 export function UnderlayTool({
   editor,
   prefix,
+  below,
   under,
   middle,
   widthMm,
@@ -22,6 +24,8 @@ export function UnderlayTool({
 }: {
   editor: Editor
   prefix: string
+  /** What is described is seen from below: a block's underside. */
+  below: boolean
   under?: Underlay
   /** Of the drawing, mm. */
   middle: Spot
@@ -36,6 +40,7 @@ export function UnderlayTool({
   const [page, setPage] = useState('1')
   const [pages, setPages] = useState(1)
   const [said, setSaid] = useState<string[]>([])
+  const [height, setHeight] = useState('')
   const [fault, setFault] = useState<string>()
   const show = async (picture: Blob, mmPerPx?: number) => {
     const url = URL.createObjectURL(picture)
@@ -66,6 +71,19 @@ export function UnderlayTool({
       setFault(e instanceof DOMException ? `${f.name} is no picture that can be shown.` : told(e))
     }
   }
+  /** One plane of a photo with the target in it, as the server sees it from straight above. */
+  const flat = async (f: File) => {
+    setFault(undefined)
+    setFile(undefined)
+    try {
+      const query = new URLSearchParams({ heightMm: String(figure(height || '0')), fromBelow: String(below) })
+      const { picture, mmPerPx } = await flatPhoto(f, query)
+      await show(picture, mmPerPx)
+      await grade('scan')
+    } catch (e) {
+      setFault(told(e))
+    }
+  }
   const value = (i: number) => said[i] ?? (spots[Math.floor(i / 2)]?.[i % 2].toFixed(2) || '')
   const lay = async () => {
     if (!under) return
@@ -83,6 +101,20 @@ export function UnderlayTool({
       <FileButton accept="image/png,image/jpeg,application/pdf,.pdf" onFile={(f) => void open(f, page)}>
         {under ? 'Another picture' : 'Lay a scan or a manual’s page under it'}
       </FileButton>
+      <div className="mt-1.5 flex flex-wrap items-end gap-2">
+        <FileButton accept="image/png,image/jpeg" onFile={(f) => void flat(f)}>
+          Or a photo beside the target
+        </FileButton>
+        <label className="text-[13px] text-soft">
+          {below ? 'its face over the target, mm' : 'its surface over the target, mm'}
+          <input
+            value={height}
+            inputMode="decimal"
+            onChange={(e) => setHeight(e.target.value)}
+            className={`${look} !w-24`}
+          />
+        </label>
+      </div>
       {file && pages > 1 && (
         <label className="mt-1.5 flex items-center gap-2 text-[14px] text-soft">
           page, of {pages}

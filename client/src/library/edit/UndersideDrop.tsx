@@ -23,7 +23,7 @@ export function UndersideDrop({ editor }: { editor: Editor }) {
     }
   }
   return (
-    <>
+    <div className="mt-1.5">
       <FileButton accept=".dxf,.svg" onFile={(file) => void lay(file)}>
         Underside from a drawing (DXF or SVG)
       </FileButton>
@@ -35,6 +35,6 @@ export function UndersideDrop({ editor }: { editor: Editor }) {
           {fault}
         </p>
       )}
-    </>
+    </div>
   )
 }

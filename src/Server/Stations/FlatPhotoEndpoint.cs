@@ -1,0 +1,50 @@
+using System.Globalization;
+using FaithfulBracket.Core;
+using FaithfulBracket.Core.Match.Trace;
+using FaithfulBracket.Formats.Photos;
+using FaithfulBracket.Server.Http;
+using Microsoft.Extensions.DependencyInjection;
+
+namespace FaithfulBracket.Server.Stations;
+
+/// <summary>A photo beside the target, one plane of it true to scale; nothing is kept.</summary>
+internal static class FlatPhotoEndpoint
+{
+    private const int MostPhoto = 20 * 1024 * 1024;
+
+    public static void Map(IEndpointRouteBuilder app) =>
+        app.MapPost("/api/library/flat-photo", AnswerAsync)
+            .WithTags("library")
+            .Accepts<byte[]>("image/jpeg", "image/png")
+            .Produces<byte[]>(200, "image/jpeg")
+            .WithDescription(
+                "A picture of 20 MiB and 50 megapixels with the target in it; heightMm of the plane over the target, "
+                    + "fromBelow mirrors it. Millimetres in a pixel stand in Mm-Per-Px."
+            )
+            .AddEndpointFilter(app.ServiceProvider.GetRequiredService<HeavyWork>().QueueAsync);
+
+    private static async Task<IResult> AnswerAsync(
+        double? heightMm,
+        bool? fromBelow,
+        HttpRequest request,
+        HttpResponse response,
+        CancellationToken cancel
+    )
+    {
+        if (heightMm is not null and not (>= -20 and <= 200))
+            throw new InputException("?heightMm", "Expected -20 to 200 mm.");
+        var photo =
+            PhotoIntake.Read((await Bodies.BytesAsync(request, MostPhoto)).Span)
+            ?? throw new InputException("", "Expected a JPEG or PNG picture.");
+        var flat = await Task.Run(
+            () =>
+            {
+                var grey = PhotoPixels.Grey(photo.Content);
+                return FlatPhoto.Of(grey, MarkFinder.Find(grey, cancel), heightMm ?? 0, fromBelow == true, cancel);
+            },
+            cancel
+        );
+        response.Headers["Mm-Per-Px"] = flat.MmPerPx.ToString("0.#######", CultureInfo.InvariantCulture);
+        return Results.Bytes(PhotoPixels.Jpeg(flat.Picture), "image/jpeg");
+    }
+}
