@@ -344,6 +344,45 @@ test('the caliper fills in a height, the camera lays a picture on the desk', asy
   }).toPass()
 })
 
+test('the camera reads a label, a photo lies to scale under an underside, a spring is told from two weighings', async ({
+  page,
+}) => {
+  await page.goto(`${server.address}/instruments`)
+  await page.getByLabel('Label under the camera').selectOption({ label: 'port plug, low at 4' })
+  await page.getByRole('button', { name: 'Hold it under the camera' }).click()
+  await expect(page.locator('[aria-current=true]', { hasText: 'port plug' })).toBeVisible()
+
+  const shot = await page.request.post(`${server.address}/api/instruments/camera/shoot?by=QA`)
+  const photo = await page.request.get(`${server.address}/api/traces/${(await shot.json()).id}/photo`)
+  await page.goto(`${server.address}/library/blocks/brineworks-full-460/edit`)
+  const beside = page.getByLabel('Or a photo beside the target')
+  const drop = async (buffer: Buffer) => beside.setInputFiles({ name: 'below.jpg', mimeType: 'image/jpeg', buffer })
+  await drop(await page.screenshot({ type: 'jpeg' }))
+  await expect(ledger(page).getByRole('alert')).toContainText('The target is not seen whole')
+  await ledger(page).getByLabel('its face over the target, mm').fill('12,5')
+  await drop(await photo.body())
+  await expect(ledger(page).getByRole('button', { name: 'Take it away' })).toBeVisible()
+  await expect(ledger(page).getByRole('alert')).toHaveCount(0)
+
+  await page.locator('[data-at="/plates/0/holes/0"]').click()
+  await page.locator('[data-at="/plates/0/holes/1"]').click({ modifiers: ['Shift'] })
+  for (const [label, value] of [
+    ['first weight, g', '0'],
+    ['length under it, mm', '12,0'],
+    ['second weight, g', '1500'],
+    ['length under it then, mm', '12.5'],
+    ['length with the screw home, mm', '8'],
+  ])
+    await ledger(page).getByLabel(label, { exact: true }).fill(value)
+  await ledger(page).getByRole('button', { name: 'Reckon the rate' }).click()
+  await expect(ledger(page).getByRole('alert')).toContainText('the spring gets shorter')
+  await ledger(page).getByLabel('length under it then, mm', { exact: true }).fill('8,3')
+  await ledger(page).getByRole('button', { name: 'Reckon the rate' }).click()
+  await expect(ledger(page)).toContainText('3.98 ± 0.08 N/mm, free 12.00 mm, 4.00 mm pressed at home')
+  await ledger(page).getByRole('button', { name: 'Take it for 2 screws' }).click()
+  await expect(page.getByRole('button', { name: /^Undo/ })).toBeEnabled()
+})
+
 test('a picture is kept with a block and travels in the pack', async ({ page }) => {
   await page.goto(`${server.address}/library/blocks/brineworks-full-460`)
   await page.getByLabel('Add a picture of Full 460').setInputFiles(join(house, 'docs/screenshots/benches.png'))

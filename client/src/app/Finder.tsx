@@ -1,8 +1,9 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { answer, http } from '../api/client'
+import { answer, fetched, http, told } from '../api/client'
 import { useBench, useBlocks, useBoards, useCards, useDrawer, useMachines, useSockets } from '../api/queries'
 import { Dialog } from '../ui/Dialog'
+import { FileButton } from '../ui/FileButton'
 import { stationName } from '../ui/format'
 import { useNavigate } from './router'
 
@@ -19,6 +20,7 @@ interface Place {
 export function Finder({ open, onClose }: { open: boolean; onClose: () => void }) {
   const [text, setText] = useState('')
   const [at, setAt] = useState(0)
+  const [fault, setFault] = useState<string>()
   const go = useNavigate()
   const past = usePast(open, text)
   const here = usePlaces(open, text.replace(/\b(board|block)\b/gi, ''))
@@ -43,6 +45,15 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
       onClose()
     }
   }
+  const read = async (file: File) => {
+    try {
+      setFault(undefined)
+      const headers = { 'Content-Type': file.type }
+      pick(await fetched<Place>('/api/labels/read', { method: 'POST', headers, body: file }))
+    } catch (e) {
+      setFault(told(e))
+    }
+  }
   return (
     <Dialog open={open} onClose={onClose} title="Find">
       <input
@@ -63,6 +74,16 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
           e.preventDefault()
         }}
       />
+      <div className="mt-2">
+        <FileButton accept="image/jpeg,image/png" onFile={(f) => void read(f)}>
+          Or a picture of a label
+        </FileButton>
+      </div>
+      {fault && (
+        <p role="alert" className="mt-1 text-plum">
+          {fault}
+        </p>
+      )}
       <ul className="mt-3">
         {found.map((p, i) => (
           <li key={p.kind + p.to + p.text}>

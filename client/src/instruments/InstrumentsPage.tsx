@@ -5,6 +5,7 @@ import { type CaliperReading, useCaliper } from '../api/instruments'
 import { Link } from '../app/router'
 import { Button } from '../ui/Button'
 import { mm } from '../ui/format'
+import { LabelCamera } from './LabelCamera'
 
 /** The bench's measuring devices: the panels of the simulated ones, and how a real one plugs in. */
 export function InstrumentsPage() {
@@ -36,6 +37,7 @@ export function InstrumentsPage() {
               </Link>
             </p>
           )}
+          {names?.camera && <LabelCamera />}
         </section>
         <section className={card} aria-label="Torque driver">
           <h2 className="text-[18px] font-bold">Torque driver</h2>

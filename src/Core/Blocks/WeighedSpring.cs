@@ -33,7 +33,10 @@ public static class WeighedSpring
     public static MeasuredSpring Of(IReadOnlyList<SpringReading> readings, double? homeMm = null)
     {
         if (readings.Count is < LeastReadings or > MostReadings)
-            throw new InputException("/readings", $"Expected {LeastReadings} to {MostReadings} readings, found {readings.Count}.");
+            throw new InputException(
+                "/readings",
+                $"Expected {LeastReadings} to {MostReadings} readings, found {readings.Count}."
+            );
         var sorted = readings.Select((r, i) => (Reading: r, Index: i)).OrderBy(x => x.Reading.LoadN).ToList();
         foreach (var (a, b) in sorted.Zip(sorted.Skip(1)))
             if (b.Reading.LengthMm >= a.Reading.LengthMm)
@@ -56,6 +59,11 @@ public static class WeighedSpring
                 "These loads lie too near each other to tell the rate: take a heavier weight, so that it gets a millimetre shorter."
             );
         var free = length + load / rate;
-        return new(Math.Round(rate, 3), Math.Round(tol, 3), Math.Round(free, 2), homeMm is { } h ? Math.Round(free - h, 2) : null);
+        return new(
+            Math.Round(rate, 3),
+            Math.Round(tol, 3),
+            Math.Round(free, 2),
+            homeMm is { } h ? Math.Round(free - h, 2) : null
+        );
     }
 }

@@ -50,7 +50,7 @@ internal static class InstrumentEndpoints
     }
 
     /// <exception cref="InputException">A shop of one's own: nothing is measured by a stand-in there.</exception>
-    private static void OnlyInPractice(FigureSources sources, string instrument)
+    internal static void OnlyInPractice(FigureSources sources, string instrument)
     {
         if (!sources.Practice)
             throw new InputException(

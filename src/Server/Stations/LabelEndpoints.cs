@@ -12,6 +12,9 @@ namespace FaithfulBracket.Server.Stations;
 /// <param name="To">Page of the application that it leads to.</param>
 internal sealed record LabelPlace(string Code, string Text, string To);
 
+/// <param name="Code">Of the label that is held under the camera.</param>
+internal sealed record LabelShot(string Code);
+
 /// <summary>Labels for jobs, tray bags and lines of the drawer, and what a scanned or photographed one leads to.</summary>
 internal static class LabelEndpoints
 {
@@ -30,6 +33,12 @@ internal static class LabelEndpoints
             )
             .Produces<string>(200, "image/svg+xml");
         api.MapGet("/find", (string code, ShopMemory shop, Store.Jobs jobs) => TypedResults.Ok(Find(code, shop, jobs)));
+        api.MapGet(
+            "/drawer",
+            (ShopMemory shop) =>
+                TypedResults.Ok(OfDrawer(shop).Select(l => new LabelPlace(l.Code, $"{l.Title}, {l.Sub}", "")))
+        );
+        api.MapPost("/shoot", ShootAsync).Accepts<LabelShot>("application/json");
         api.MapPost("/read", ReadAsync)
             .Accepts<byte[]>("image/jpeg", "image/png")
             .WithDescription("Limits: a picture of 20 MiB and 50 megapixels.")
@@ -103,18 +112,28 @@ internal static class LabelEndpoints
             : new(code, job.Title, $"/job/{id}");
     }
 
+    /// <summary>Holds a label under the camera stand-in and reads what it sees.</summary>
+    private static async Task<Ok<LabelPlace>> ShootAsync(
+        HttpRequest request,
+        FigureSources sources,
+        ShopMemory shop,
+        Store.Jobs jobs
+    )
+    {
+        InstrumentEndpoints.OnlyInPractice(sources, "camera");
+        var shot = await Bodies.ReadAsync(request, o => new LabelShot(o.Text("code", 300)));
+        var seen = await Task.Run(() => LabelReader.Read(LabelPicture.Of(shot.Code, Environment.TickCount)));
+        return TypedResults.Ok(Find(seen ?? throw NotSeen(), shop, jobs));
+    }
+
+    private static InputException NotSeen() => new("", "No label is seen in this picture: hold it nearer and flat.");
+
     private static async Task<Ok<LabelPlace>> ReadAsync(HttpRequest request, ShopMemory shop, Store.Jobs jobs)
     {
         var photo =
             PhotoIntake.Read((await Bodies.BytesAsync(request, MostPhoto)).Span)
             ?? throw new InputException("", "Expected a JPEG or PNG picture.");
         var code = await Task.Run(() => LabelReader.Read(PhotoPixels.Grey(photo.Content)));
-        return TypedResults.Ok(
-            Find(
-                code ?? throw new InputException("", "No label is seen in this picture: hold it nearer and flat."),
-                shop,
-                jobs
-            )
-        );
+        return TypedResults.Ok(Find(code ?? throw NotSeen(), shop, jobs));
     }
 }

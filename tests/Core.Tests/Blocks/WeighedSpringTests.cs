@@ -11,7 +11,14 @@ public class WeighedSpringTests
     public void A_spring_that_is_true_gives_its_rate_its_free_length_and_its_travel()
     {
         SpringReading At(double mm) => new((12 - mm) * 4, mm);
-        foreach (var lengths in (double[][])[[10, 7], [12, 8], [11, 9.5, 7, 6]])
+        foreach (
+            var lengths in (double[][])
+                [
+                    [10, 7],
+                    [12, 8],
+                    [11, 9.5, 7, 6],
+                ]
+        )
         {
             var s = WeighedSpring.Of([.. lengths.Reverse().Select(At)], 8.5);
             Assert.Equal((4, 12, 3.5), (s.RateNPerMm, s.FreeMm, s.TravelMm!.Value));
@@ -25,22 +32,18 @@ public class WeighedSpringTests
     public void The_stated_error_holds_as_often_as_it_says()
     {
         var random = new Random(4127);
-        double Normal() => Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
+        double Normal() =>
+            Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
         var held = 0;
         const int tries = 2000;
         for (var n = 0; n < tries; n++)
         {
             var rate = 1 + 9 * random.NextDouble();
-            var s = WeighedSpring.Of(
-                [
-                    .. new[] { 0.0, 2 + random.NextDouble(), 4.0 }
-                        .Take(2 + n % 2)
-                        .Select(x => new SpringReading(
-                            Math.Max(0, x * rate + Normal() * 0.01),
-                            12 - x + Normal() * 0.025
-                        )),
-                ]
-            );
+            var s = WeighedSpring.Of([
+                .. new[] { 0.0, 2 + random.NextDouble(), 4.0 }
+                    .Take(2 + n % 2)
+                    .Select(x => new SpringReading(Math.Max(0, x * rate + Normal() * 0.01), 12 - x + Normal() * 0.025)),
+            ]);
             if (Math.Abs(s.RateNPerMm - rate) <= s.RateTolNPerMm + 0.0005)
                 held++;
         }
