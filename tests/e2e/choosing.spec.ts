@@ -383,6 +383,27 @@ test('the camera reads a label, a photo lies to scale under an underside, a spri
   await expect(page.getByRole('button', { name: /^Undo/ })).toBeEnabled()
 })
 
+test('a board begun as another one shows in words and on the mat what differs from it', async ({ page }) => {
+  await page.goto(`${server.address}/library/boards/tern-460-r2`)
+  await ledger(page).getByRole('button', { name: 'Describe one like it' }).click()
+  await page.getByRole('dialog').getByLabel('model', { exact: true }).fill('Tern 466')
+  await page.getByRole('dialog').getByRole('button', { name: 'Begin', exact: true }).click()
+  const like = ledger(page)
+  await expect(like).toContainText('As Tern 460, but')
+  await expect(like).toContainText('Nothing differs yet.')
+  const m2 = page.locator('[data-at="/parts/2"]')
+  await m2.click()
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('ArrowRight')
+  await expect(like).toContainText('part M2 moved by +0.2, 0 mm')
+  await page.locator('[data-at="/parts/12"]').click()
+  await page.keyboard.press('Delete')
+  await expect(like).toContainText('part Q4 gone')
+  await expect(page.locator('[data-difference="gone"]')).toHaveCount(1)
+  await page.keyboard.press('Control+z')
+  await expect(like).not.toContainText('part Q4 gone')
+})
+
 test('a picture is kept with a block and travels in the pack', async ({ page }) => {
   await page.goto(`${server.address}/library/blocks/brineworks-full-460`)
   await page.getByLabel('Add a picture of Full 460').setInputFiles(join(house, 'docs/screenshots/benches.png'))

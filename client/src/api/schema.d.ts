@@ -3457,6 +3457,45 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/library/differences": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JsonElement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LikeAnswer"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/boards/{id}/compare": {
         parameters: {
             query?: never;
@@ -10823,6 +10862,22 @@ export interface components {
             money: number;
             currency: string;
             text: string;
+        };
+        LikeAnswer: {
+            id?: null | string;
+            name?: null | string;
+            differences: components["schemas"]["LikeDifference"][];
+        };
+        /** @enum {unknown} */
+        LikeChange: "new" | "gone" | "moved" | "changed";
+        LikeDifference: {
+            change: components["schemas"]["LikeChange"];
+            name: string;
+            at: string;
+            text: string;
+            face: null | components["schemas"]["Face"];
+            was: null | components["schemas"]["Point2"];
+            is: null | components["schemas"]["Point2"];
         };
         LinkStand: {
             from: components["schemas"]["MachineLinkEnd"];

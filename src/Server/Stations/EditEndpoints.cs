@@ -12,6 +12,7 @@ using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.Extensions.DependencyInjection;
 
 namespace FaithfulBracket.Server.Stations;
 
@@ -24,6 +25,9 @@ internal sealed record UndersideAnswer(string Document, IReadOnlyList<string> To
 
 /// <param name="Document">Text to go on from; nothing is kept.</param>
 internal sealed record DraftAnswer(string Id, string Document);
+
+/// <param name="Id">Of the document that it was begun from; null where there is none.</param>
+internal sealed record LikeAnswer(string? Id, string? Name, IReadOnlyList<LikeDifference> Differences);
 
 /// <summary>Documents changed step by step, and blocks begun from the board that they are for; nothing is kept.</summary>
 internal static class EditEndpoints
@@ -40,6 +44,7 @@ internal static class EditEndpoints
             .DisableAntiforgery();
         api.MapPost("/boards/{id}/assumed-block", AssumedAsync).Accepts<JsonElement>("application/json");
         api.MapPost("/library/draft-like", LikeAsync).Accepts<JsonElement>("application/json");
+        api.MapPost("/library/differences", DifferencesAsync).Accepts<JsonElement>("application/json");
     }
 
     /// <summary>Refuses with the places in the document that the rules do not take; the document sent stays as it is.</summary>
@@ -143,6 +148,24 @@ internal static class EditEndpoints
             document["revision"] = revision;
         document["x-like"] = from;
         return TypedResults.Ok(new DraftAnswer(id, DocumentText.Of(document)));
+    }
+
+    /// <summary>A document against the one that it was begun from; nothing where it was begun from none.</summary>
+    private static async Task<Ok<LikeAnswer>> DifferencesAsync(HttpRequest request, IServiceProvider services)
+    {
+        var bytes = await Bodies.BytesAsync(request, JsonInput.MostBytes);
+        var document = DocumentText.Read(Encoding.UTF8.GetString(bytes.Span), "");
+        if (
+            (document["x-like"] as JsonValue)?.ToString() is not { } id
+            || LibraryKinds.All.FirstOrDefault(k => k.Format == (document["format"] as JsonValue)?.ToString())
+                is not { } kind
+            || services.GetRequiredKeyedService<Library>(kind.Name).Find(id) is not { } kept
+        )
+            return TypedResults.Ok(new LikeAnswer(null, null, []));
+        var like = DocumentText.Read(Encoding.UTF8.GetString(kept), "");
+        return TypedResults.Ok(
+            new LikeAnswer(id, (like["model"] as JsonValue)?.ToString() ?? id, LikeDifferences.Of(document, like))
+        );
     }
 
     private static string NewId(string words, IEnumerable<string> taken) =>

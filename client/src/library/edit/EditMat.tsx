@@ -6,6 +6,7 @@ import { Mat } from '../../mat/Mat'
 import { holesOf, identity } from '../../mat/place'
 import type { Projection } from '../../mat/view'
 import { Corners } from './Corners'
+import { type Difference, LikeLayer } from './Like'
 import type { Spot, Underlay } from './underlay'
 
 /** What can be taken hold of: an outline or a round, with its place in the document. */
@@ -66,6 +67,7 @@ export function EditMat({
   snap,
   placing,
   under,
+  differences,
   spots,
   corners,
   onCorners,
@@ -84,6 +86,8 @@ export function EditMat({
   placing: boolean
   /** A picture under the drawing. */
   under?: Underlay
+  /** From the document that it was begun from. */
+  differences: Difference[]
   /** Spots of the picture that were clicked. */
   spots: Spot[]
   /** An outline whose corners can be dragged. */
@@ -226,6 +230,7 @@ export function EditMat({
               strokeWidth={1.6}
             />
           ))}
+          <LikeLayer p={p} face={face} differences={differences} />
           <g>{things.map((t) => shape(p, t))}</g>
           {corners && <Corners p={p} points={corners} snapped={snapped} onMove={onCorners} />}
           {placing && (

@@ -15,6 +15,7 @@ import { EditBar } from './EditBar'
 import { EditHead } from './EditHead'
 import { EditMat } from './EditMat'
 import { Fields, Trail } from './Fields'
+import { Like, useLike } from './Like'
 import { SpringTool } from './SpringTool'
 import { shapeOf, valueAt } from './shape'
 import { Tools } from './Tools'
@@ -28,6 +29,7 @@ const drawable = /\/(parts|holes|lands|pockets|ports)\/\d+$/
 /** A document described and changed on the mat; kept as a new version when somebody says so. */
 export function EditPage({ what, id }: { what: DocumentPath; id: string }) {
   const editor = useEditor(what, id)
+  const like = useLike(editor.text)
   const shape = useQuery({ queryKey: ['shape', what], queryFn: () => shapeOf(what), staleTime: Infinity }).data
   const [face, setFace] = useState<Face>('front')
   const [snap, setSnap] = useState(0.1)
@@ -147,6 +149,7 @@ export function EditPage({ what, id }: { what: DocumentPath; id: string }) {
             snap={snap}
             placing={!!adding || spotting}
             under={under}
+            differences={like?.differences ?? []}
             spots={spots}
             corners={corners && !adding && !spotting ? valueAt(root, cornered) : undefined}
             onCorners={(points) => void apply([{ do: 'set', at: cornered, value: points }])}
@@ -189,6 +192,7 @@ export function EditPage({ what, id }: { what: DocumentPath; id: string }) {
             )}
           </>
         )}
+        {like && <Like like={like} onOpen={openAt} />}
         {block && <BlockFor editor={editor} block={block} />}
         {block && editor.under && <Depths key={id} editor={editor} block={block} boardId={editor.under} />}
         {selected.length === 0 && chosen}
