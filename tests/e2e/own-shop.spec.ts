@@ -117,6 +117,14 @@ test('a card from its layout and a block from seven readings are a planned job l
   await dialog.getByLabel('model').fill('Weir 460')
   await dialog.getByRole('button', { name: 'Begin' }).click()
   await expect(ledger.getByText('Unproven')).toBeVisible()
+  // the manual's drawing of its underside, out of its maker's own document
+  await page.request.post(`${server.address}/api/blocks`, { data: maker })
+  const drawn = await page.request.get(`${server.address}/api/blocks/${maker.id}/export?form=dxf`)
+  await page.request.delete(`${server.address}/api/blocks/${maker.id}`)
+  await ledger
+    .getByLabel('Underside from a drawing')
+    .setInputFiles({ name: 'below.dxf', mimeType: 'image/vnd.dxf', buffer: await drawn.body() })
+  await expect(ledger.getByText('10 holes agree with the screws.')).toBeVisible()
   await ledger.getByRole('button', { name: /Tried by hand/ }).click()
   await ledger.getByLabel('reading of the die land').fill('3,00')
   const step = (kind: string) => maker.plates[0].lands.find((l: Any) => l.for === kind).stepMm as number
@@ -173,7 +181,7 @@ test('a manual’s page lies under the drawing at its own size, and a broken one
   await page.goto(`${server.address}/library/boards/tern-460-r2/edit`)
   const ledger = page.getByLabel('Ledger')
   const lay = (name: string, buffer: Buffer) =>
-    ledger.locator('input[type=file]').setInputFiles({ name, mimeType: 'application/pdf', buffer })
+    ledger.locator('input[type=file]').first().setInputFiles({ name, mimeType: 'application/pdf', buffer })
   await lay('cut.pdf', pdf().subarray(0, 90))
   await expect(ledger.getByRole('alert')).toBeVisible()
   await lay('manual.pdf', pdf())
