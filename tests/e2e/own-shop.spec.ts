@@ -4,6 +4,8 @@ import { expect, test } from '@playwright/test'
 import { house, Server } from './server'
 
 const server = new Server({ own: true })
+// biome-ignore lint/suspicious/noExplicitAny: a document
+type Any = any
 test.beforeAll(() => server.start())
 test.afterAll(() => server.stop())
 
@@ -43,8 +45,6 @@ test('a card from its layout and a block from seven readings are a planned job l
 }) => {
   const demo = (name: string) => JSON.parse(readFileSync(join(house, 'demo', name), 'utf8'))
   const [truth, maker] = [demo('boards/tern-460-r2.board.json'), demo('blocks/brineworks-full-460.block.json')]
-  // biome-ignore lint/suspicious/noExplicitAny: a document
-  type Any = any
   const rows = [
     'what,id,face,x,y,diameterMm,widthMm,depthMm,rotationDeg,heightMm,kind',
     ...truth.outline.map(([x, y]: number[]) => `outline,,,${x},${y},,,,,,`),
@@ -256,4 +256,145 @@ test('the drawer of an empty shop is filled by hand and by a table, and its labe
   await page.getByText('Archived, 1').click()
   await page.getByRole('button', { name: 'Bring it back' }).click()
   await expect(page.getByLabel('Count of A1')).toHaveValue('12')
+})
+
+/** Where places of the target's plane, mm, stand in the photo, px: four marks decide, the lens is left out. */
+function project(marks: { xMm: number; yMm: number; uPx: number; vPx: number }[]) {
+  const far = [marks[0], marks[2], marks[marks.length - 3], marks[marks.length - 1]]
+  const rows = far.flatMap(({ xMm: x, yMm: y, uPx: u, vPx: v }) => [
+    [x, y, 1, 0, 0, 0, -u * x, -u * y, u],
+    [0, 0, 0, x, y, 1, -v * x, -v * y, v],
+  ])
+  for (let i = 0; i < 8; i++) {
+    const best = rows.slice(i).reduce((b, r, k) => (Math.abs(r[i]) > Math.abs(rows[b][i]) ? i + k : b), i)
+    ;[rows[i], rows[best]] = [rows[best], rows[i]]
+    for (let k = 0; k < 8; k++)
+      if (k !== i) {
+        const f = rows[k][i] / rows[i][i]
+        for (let j = i; j < 9; j++) rows[k][j] -= f * rows[i][j]
+      }
+  }
+  const h = rows.map((r, i) => r[8] / r[i])
+  return (x: number, y: number) => {
+    const w = h[6] * x + h[7] * y + 1
+    return [(h[0] * x + h[1] * y + h[2]) / w, (h[3] * x + h[4] * y + h[5]) / w]
+  }
+}
+
+test('a card from a photo, ten heights and a manual’s pads are a planned job whose gaps hold the true ones', async ({
+  page,
+}) => {
+  const read = (name: string) => JSON.parse(readFileSync(join(house, 'demo', name), 'utf8'))
+  const [truth, maker] = [read('boards/dunlin-250-traced.board.json'), read('blocks/undertow-slim-250.block.json')]
+  const soft = read('drawer.json').material.find((m: Any) => m.id === 'soft-3')
+  await page.addInitScript(() => localStorage.setItem('fb.initials', 'EG'))
+  const sheets = { id: 'S10', material: 'soft-3', thicknessMm: 1, widthMm: 120, depthMm: 100, count: 2 }
+  for (const [path, data] of [
+    ['material/soft-3', soft],
+    ['pad/S10', sheets],
+  ] as const)
+    await page.request.put(`${server.address}/api/drawer/${path}`, { data, headers: { 'If-Match': '"0"' } })
+  // the picture that the camera stand-in of the demo shop takes, as a file
+  const demo = await new Server().start()
+  const shot = await (await page.request.post(`${demo.address}/api/instruments/camera/shoot?by=QA`)).json()
+  const photo = await (await page.request.get(`${demo.address}/api/traces/${shot.id}/photo`)).body()
+  await demo.stop()
+
+  await page.goto(`${server.address}/library/trace`)
+  await page.getByLabel('Choose the picture').setInputFiles({ name: 'card.jpg', mimeType: 'image/jpeg', buffer: photo })
+  const ledger = page.getByLabel('Ledger')
+  await expect(ledger.getByRole('heading', { level: 2 })).toContainText('marks found')
+  const id = page.url().split('/').at(-1)
+  const got = await page.request.get(`${server.address}/api/traces/${id}`)
+  const { state, version, widthPx, heightPx } = await got.json()
+  // the sheet lies under the card's lower edge: where things stand in the picture, raised ones by what they seem off
+  const ys = truth.outline.map((p: number[]) => p[1])
+  const xs = truth.outline.map((p: number[]) => p[0])
+  const sheet = [(Math.min(...xs) + Math.max(...xs)) / 2 - 105, Math.min(...ys) - 160]
+  const px = project(state.marks)
+  const places: Any[] = [
+    ...truth.holes.map((h: Any) => ({ id: h.id, x: h.x, y: h.y, heightMm: 0 })),
+    ...truth.parts.flatMap((p: Any) => [
+      { id: `${p.id}-a`, x: p.x - p.widthMm / 2, y: p.y - p.depthMm / 2, heightMm: p.heightMm },
+      { id: `${p.id}-b`, x: p.x + p.widthMm / 2, y: p.y + p.depthMm / 2, heightMm: p.heightMm },
+    ]),
+  ].map((p) => ({ ...p, x: p.x - sheet[0], y: p.y - sheet[1], ax: p.x - sheet[0], ay: p.y - sheet[1] }))
+  for (let turn = 0; turn < 6; turn++) {
+    for (const p of places) [p.uPx, p.vPx] = px(p.ax, p.ay)
+    const answer = await page.request.post(`${server.address}/api/compute/trace`, {
+      data: {
+        target: state.marks.map(({ xMm, yMm, uPx, vPx }: Any) => ({ xMm, yMm, uPx, vPx })),
+        points: places.map(({ id, uPx, vPx, heightMm }) => ({ id, uPx, vPx, heightMm })),
+        imageSize: [widthPx, heightPx],
+      },
+    })
+    for (const [i, q] of (await answer.json()).points.entries()) {
+      places[i].ax += places[i].x - q.xMm
+      places[i].ay += places[i].y - q.yMm
+    }
+  }
+  const at = (name: string) => places.find((p) => p.id === name)!
+  state.features = [
+    ...truth.holes.map((h: Any) => ({
+      ...{ id: h.id, isHole: true, role: h.role, diameterMm: h.diameterMm },
+      ...{ uPx: at(h.id).uPx, vPx: at(h.id).vPx },
+    })),
+    ...truth.parts.map((p: Any) => ({
+      ...{ id: p.id, isHole: false, kind: p.kind },
+      ...{ uPx: at(`${p.id}-a`).uPx, vPx: at(`${p.id}-a`).vPx },
+      ...{ oppositeUPx: at(`${p.id}-b`).uPx, oppositeVPx: at(`${p.id}-b`).vPx },
+    })),
+  ]
+  await page.request.put(`${server.address}/api/traces/${id}`, {
+    data: { ...state, maker: 'Anchor', model: 'Own 250', boardCode: 'AN-2', revision: 'R1' },
+    headers: { 'If-Match': `"${version}"` },
+  })
+  await page.reload()
+  for (const p of truth.parts) {
+    await ledger.getByRole('button', { name: new RegExp(`^${p.id} `) }).click()
+    const height = ledger.getByLabel('height by caliper, mm')
+    await height.fill(String(p.heightMm).replace('.', ','))
+    await height.press('Enter')
+    await expect(ledger.getByRole('button', { name: new RegExp(`^${p.id} ${p.kind} ${p.heightMm} mm`) })).toBeVisible()
+  }
+  await ledger.getByRole('button', { name: 'Keep as a board' }).click()
+  await ledger.getByRole('link', { name: 'Open it' }).click()
+  await page.waitForURL(/boards\/[^/]+$/)
+  const board = page.url().split('/').pop()!
+
+  await page.getByRole('button', { name: 'Describe a block for it' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('maker, from the box').fill('Quayside')
+  await dialog.getByLabel('model').fill('Weir 250')
+  await dialog.getByRole('button', { name: 'Begin' }).click()
+  await ledger.getByRole('button', { name: /Tried by hand/ }).click()
+  // the manual: 1.0 mm of the same material on everything
+  for (const pad of await ledger.getByLabel(/^pad by the manual of/).all()) {
+    await pad.fill('1,0')
+    const land = (await pad.getAttribute('aria-label'))!.split(' of ')[1]
+    await ledger.getByLabel(`material of the pad of ${land}`).selectOption('soft-3')
+  }
+  await ledger.getByRole('button', { name: /Take \d+ steps into the block/ }).click()
+  await ledger.getByRole('button', { name: 'Keep in the library' }).click()
+  await page.waitForURL(/blocks\/[^/]+$/)
+  const block = page.url().split('/').pop()!
+  const kept = async (path: string) => (await page.request.get(`${server.address}/api/${path}`)).json()
+  const gaps = async (board: Any, block: Any) => {
+    const answer = await page.request.post(`${server.address}/api/compute/gaps`, { data: { board, block } })
+    return (await answer.json()).pairs as { part: string; nominalMm: number; minMm: number; maxMm: number }[]
+  }
+  const mine = await gaps(await kept(`boards/${board}`), await kept(`blocks/${block}`))
+  const true_ = await gaps(truth, maker)
+  expect(true_.length).toBeGreaterThan(6)
+  for (const t of true_) {
+    const own = mine.find((g) => g.part === t.part)!
+    expect(own.minMm, t.part).toBeLessThanOrEqual(t.nominalMm)
+    expect(own.maxMm, t.part).toBeGreaterThanOrEqual(t.nominalMm)
+  }
+  const job = await page.request.post(`${server.address}/api/jobs`, {
+    data: { title: 'From a photo', bench: 'A', boardId: board, blockId: block, by: 'EG' },
+  })
+  const planned = await kept(`jobs/${(await job.json()).id}`)
+  expect(planned.stations.find((s: Any) => s.station === 'match').summary).toMatch(/seats|unproven/)
+  expect(new Set(planned.plan.pads.pairs[0].pads.map((p: Any) => p.thicknessMm))).toEqual(new Set([1]))
 })
