@@ -402,6 +402,10 @@ test('a board begun as another one shows in words and on the mat what differs fr
   await expect(page.locator('[data-difference="gone"]')).toHaveCount(1)
   await page.keyboard.press('Control+z')
   await expect(like).not.toContainText('part Q4 gone')
+  // what nobody has looked at keeps it unproven
+  const looked = ledger(page).getByRole('button', { name: /^Looked at: \d+ parts are as drawn$/ })
+  await looked.click()
+  await expect(looked).toHaveCount(0)
 })
 
 test('a picture is kept with a block and travels in the pack', async ({ page }) => {

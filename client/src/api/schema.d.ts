@@ -11467,6 +11467,7 @@ export interface components {
             heightMm?: null | number;
             /** Format: double */
             heightTolMm: number;
+            evidence: null | components["schemas"]["FigureGrade"];
             cool: null | components["schemas"]["Cooling"];
             /** Format: double */
             dissipationW: number;

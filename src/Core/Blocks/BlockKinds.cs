@@ -28,19 +28,3 @@ public enum Through
     Pad,
     LiquidMetal,
 }
-
-/// <summary>How a figure of a block came to be known, the least sure first.</summary>
-public enum FigureGrade
-{
-    /// <summary>Taken from the board that it is for; nobody has looked.</summary>
-    Assumed,
-
-    /// <summary>From the maker's manual.</summary>
-    Manual,
-
-    /// <summary>By gauge, caliper or impression.</summary>
-    Measured,
-
-    /// <summary>Borne out by a finished job.</summary>
-    Proved,
-}

@@ -136,6 +136,9 @@ public sealed record Part
     /// <summary>Three standard deviations of the height, mm.</summary>
     public double HeightTolMm { get; init; }
 
+    /// <summary>How its size and height are known; null as the document states them.</summary>
+    public FigureGrade? Evidence { get; init; }
+
     /// <summary>Whether it has to be cooled; <see cref="Cooling.No"/> while nobody has said.</summary>
     [JsonIgnore]
     public Cooling Cool { get; init; }

@@ -79,7 +79,9 @@ public sealed record MakerQuestion(
         if (fit.Reasons.FirstOrDefault(r => r.Code == BlockEvidence.Assumed) is { } assumed)
             return $"What are the steps of {theirs}'s lands against its die land? Nobody has measured "
                 + $"{HowMany.Of(assumed.Refs.Count, "of its lands and screws", "of its lands and screws")}.";
-        if (fit.Reasons.FirstOrDefault(r => r.Code == FitReasons.UnknownParts) is { } unknown)
+        if (
+            fit.Reasons.FirstOrDefault(r => r.Code is FitReasons.UnknownParts or FitReasons.AssumedParts) is { } unknown
+        )
             return $"How high do {string.Join(", ", unknown.Refs.Take(6))} stand on {mine}?";
         if (next.Count > 0 && next[0].What == "height")
             return $"How high does {next[0].Id} stand on {mine}, to a tenth of a millimetre?";

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
 
 namespace FaithfulBracket.Core.Match;
 

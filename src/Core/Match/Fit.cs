@@ -36,9 +36,13 @@ public static class Fit
         var grade = Grade(board, block);
         var judgements = FitReasons.For(board, block, best, settings, chance, grade).ToList();
         var verdict = Decide(board, chance, settings, judgements);
-        var unknown = judgements.Find(j => j.Reason.Code == FitReasons.UnknownParts)?.Reason.Refs.Count ?? 0;
-        var assumed = judgements.Find(j => j.Reason.Code == BlockEvidence.Assumed)?.Reason.Refs.Count ?? 0;
-        if (unknown + assumed > 0 && verdict < Verdict.Unproven)
+        int Named(string code) => judgements.Find(j => j.Reason.Code == code)?.Reason.Refs.Count ?? 0;
+        var (unknown, taken, assumed) = (
+            Named(FitReasons.UnknownParts),
+            Named(FitReasons.AssumedParts),
+            Named(BlockEvidence.Assumed)
+        );
+        if (unknown + taken + assumed > 0 && verdict < Verdict.Unproven)
             verdict = Verdict.Unproven;
         return new FitResult
         {
@@ -47,6 +51,7 @@ public static class Fit
             Summary =
                 verdict == Verdict.Unproven && unknown > 0
                     ? $"unproven: {HowMany.Of(unknown, "part")} without a height or a kind"
+                : verdict == Verdict.Unproven && taken > 0 ? $"unproven: {HowMany.Of(taken, "part")} only assumed"
                 : verdict == Verdict.Unproven && assumed > 0
                     ? $"unproven: {HowMany.Of(assumed, "land or screw", "lands and screws")} only assumed"
                 : Summarise(verdict, best, chance, judgements),
@@ -67,7 +72,11 @@ public static class Fit
                 .. judgements
                     .OrderByDescending(j =>
                         verdict == Verdict.Unproven
-                        && j.Reason.Code is "chance" or FitReasons.UnknownParts or BlockEvidence.Assumed
+                        && j.Reason.Code
+                            is "chance"
+                                or FitReasons.UnknownParts
+                                or FitReasons.AssumedParts
+                                or BlockEvidence.Assumed
                             ? Weight.Clash + 1
                             : j.Weight
                     )

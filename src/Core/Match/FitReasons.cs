@@ -30,6 +30,8 @@ internal static class FitReasons
             );
         if (Unknown(board) is { } unknown)
             yield return new(Weight.Work, unknown);
+        if (Assumed(board) is { } taken)
+            yield return new(Weight.Work, taken);
         foreach (var j in BlockEvidence.For(block, laid))
             yield return j;
         foreach (var c in laid.Clashes)
@@ -137,6 +139,23 @@ internal static class FitReasons
             {
                 Weight = Weight.Work,
             };
+    }
+
+    /// <summary>Code of the reason that makes any verdict wait for a look at parts.</summary>
+    public const string AssumedParts = "assumed-parts";
+
+    /// <summary>Parts whose size and height nobody has looked at; null where there are none.</summary>
+    private static Reason? Assumed(Board board)
+    {
+        List<string> parts = [.. board.Parts.Where(p => p.Evidence == FigureGrade.Assumed).Select(p => p.Id)];
+        return parts.Count == 0
+            ? null
+            : new(
+                AssumedParts,
+                $"{HowMany.Of(parts.Count, "part is", "parts are")} only assumed from a board like this one: {List(parts)}. "
+                    + "Look at them, and measure those that stand high.",
+                parts
+            );
     }
 
     private static IEnumerable<Judgement> Screws(Alignment a)

@@ -102,6 +102,7 @@ public static class BoardReader
                     : o.Number("heightMm", 0, 200),
             HeightUnknown = kind != PartKind.Empty && o.IsNull("heightMm"),
             HeightTolMm = o.Number("heightTolMm", 0, 10, otherwise: 0),
+            Evidence = o.OptionalChoice<FigureGrade>("evidence"),
             StatedCool = o.OptionalChoice<Cooling>("cool"),
             DissipationW = o.Number("dissipationW", 0, 5000, otherwise: 0),
             LimitC = o.OptionalNumber("limitC", -50, 300),

@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Formats.Documents.Editing;

@@ -4,6 +4,7 @@ using System.Text.Json.Nodes;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Blocks.Assumed;
+using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Documents.Editing;
@@ -126,16 +127,18 @@ internal static class EditEndpoints
         return TypedResults.Ok(new DraftAnswer(block.Id, Encoding.UTF8.GetString(DocumentWriter.Write(block))));
     }
 
-    /// <summary>A document under another name, to change what differs.</summary>
+    /// <summary>
+    /// A document under another name, to change what differs; with assumed a board's parts wait for a look.
+    /// </summary>
     private static async Task<Ok<DraftAnswer>> LikeAsync(HttpRequest request, ShopMemory shop)
     {
-        var (document, model, revision) = await Bodies.ReadAsync(
+        var (document, model, revision, assumed) = await Bodies.ReadAsync(
             request,
             o =>
             {
                 var model = o.Text("model");
                 var revision = o.OptionalText("revision");
-                return (Document(o), model, revision);
+                return (Document(o), model, revision, o.Flag("assumed", false));
             }
         );
         string? Said(string field) =>
@@ -147,6 +150,9 @@ internal static class EditEndpoints
         if (revision is not null && document.ContainsKey("revision"))
             document["revision"] = revision;
         document["x-like"] = from;
+        if (assumed && document["parts"] is JsonArray parts)
+            foreach (var part in parts.OfType<JsonObject>())
+                part["evidence"] = EnumNames<FigureGrade>.Of(FigureGrade.Assumed);
         return TypedResults.Ok(new DraftAnswer(id, DocumentText.Of(document)));
     }
 

@@ -2,6 +2,7 @@ using System.Text;
 using System.Text.Json.Nodes;
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Blocks.Assumed;
+using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Formats.Documents;
@@ -183,6 +184,26 @@ public class DocumentEditorTests
                 .Where(f => BoardReader.Read(File.ReadAllBytes(f)).Kind == Boards.BoardKind.GraphicsCard)
                 .Select(f => Path.GetFileName(f)!)
         );
+
+    [Fact]
+    public void Parts_taken_over_from_a_like_board_keep_every_verdict_waiting_until_somebody_looks()
+    {
+        var block = BlockReader.Read(
+            File.ReadAllBytes(Path.Combine(Sample.Demo, "blocks/brineworks-full-460.block.json"))
+        );
+        var taken = JsonNode.Parse(Tern)!;
+        taken["parts"]![1]!["evidence"] = "assumed";
+        var board = BoardReader.Read(Encoding.UTF8.GetBytes(taken.ToJsonString()));
+        Assert.Contains("\"assumed\"", Encoding.UTF8.GetString(DocumentWriter.Write(board)), StringComparison.Ordinal);
+        var fit = Fit.Judge(board, block);
+        Assert.Equal((Verdict.Unproven, "assumed-parts"), (fit.Verdict, fit.Reasons[0].Code));
+        Assert.Equal([(string)taken["parts"]![1]!["id"]!], fit.Reasons[0].Refs);
+        taken["parts"]![1]!["evidence"] = "measured";
+        Assert.Equal(
+            Verdict.Seats,
+            Fit.Judge(BoardReader.Read(Encoding.UTF8.GetBytes(taken.ToJsonString())), block).Verdict
+        );
+    }
 
     [Theory]
     [MemberData(nameof(Cards))]

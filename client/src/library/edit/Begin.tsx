@@ -32,7 +32,7 @@ export function Begin({ what, id, of }: { what: DocumentPath; id: string; of: 'b
         const draft = await fetched<Schemas['DraftAnswer']>('/api/library/draft-like', {
           method: 'POST',
           headers: json,
-          body: JSON.stringify({ document, model: said.model, revision: said.revision || null }),
+          body: JSON.stringify({ document, model: said.model, revision: said.revision || null, assumed: true }),
         })
         keepDraft(what, draft.id, { text: draft.document, seen: 0 })
         go(`/library/${what}/${draft.id}/edit`)
@@ -60,7 +60,7 @@ export function Begin({ what, id, of }: { what: DocumentPath; id: string; of: 'b
         <p className="text-[15px] leading-snug">
           {of === 'block'
             ? 'Its screws and lands are taken from the board and marked as assumed. Then say what is really there, and how deep.'
-            : 'A copy under its own name, to change what differs.'}
+            : 'A copy under its own name, to change what differs. Its parts are only assumed until somebody has looked at them.'}
         </p>
         {of === 'block' && text('maker', 'maker, from the box')}
         {text('model', 'model')}

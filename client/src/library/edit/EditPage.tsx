@@ -192,7 +192,7 @@ export function EditPage({ what, id }: { what: DocumentPath; id: string }) {
             )}
           </>
         )}
-        {like && <Like like={like} onOpen={openAt} />}
+        {like && <Like editor={editor} like={like} onOpen={openAt} />}
         {block && <BlockFor editor={editor} block={block} />}
         {block && editor.under && <Depths key={id} editor={editor} block={block} boardId={editor.under} />}
         {selected.length === 0 && chosen}

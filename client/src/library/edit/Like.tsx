@@ -2,6 +2,8 @@ import { useQuery } from '@tanstack/react-query'
 import { type Face, fetched, type Schemas } from '../../api/client'
 import type { Projection } from '../../mat/view'
 import { Section } from '../../stations/Ledger'
+import { Button } from '../../ui/Button'
+import type { Editor } from './useEditor'
 
 export type Difference = Schemas['LikeDifference']
 
@@ -22,8 +24,19 @@ export const useLike = (text?: string) =>
   }).data
 
 /** Every difference in words; choosing one turns to it. */
-export function Like({ like, onOpen }: { like: Schemas['LikeAnswer']; onOpen: (at: string) => void }) {
+export function Like({
+  editor,
+  like,
+  onOpen,
+}: {
+  editor: Editor
+  like: Schemas['LikeAnswer']
+  onOpen: (at: string) => void
+}) {
   if (!like.id) return null
+  const unseen = (editor.checked?.board?.parts ?? []).flatMap((p, i) =>
+    p.evidence === 'assumed' ? [`/parts/${i}/evidence`] : [],
+  )
   return (
     <Section title={`As ${like.name}, but`}>
       {like.differences.length === 0 && <p className="text-[14.5px] text-soft">Nothing differs yet.</p>}
@@ -45,6 +58,18 @@ export function Like({ like, onOpen }: { like: Schemas['LikeAnswer']; onOpen: (a
           </li>
         ))}
       </ul>
+      {unseen.length > 0 && (
+        <Button
+          className="mt-1.5"
+          onClick={() => {
+            // no more than the server takes at once
+            for (let i = 0; i < unseen.length; i += 200)
+              void editor.apply(unseen.slice(i, i + 200).map((at) => ({ do: 'set', at, value: null })))
+          }}
+        >
+          Looked at: {unseen.length} parts are as drawn
+        </Button>
+      )}
     </Section>
   )
 }

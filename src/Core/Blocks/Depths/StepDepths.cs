@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Boards;
 using MathNet.Numerics.LinearAlgebra;
 
 namespace FaithfulBracket.Core.Blocks.Depths;

@@ -89,6 +89,7 @@ public static class LikeDifferences
             var (a, b) = (now[key], was[key]);
             if (
                 at.Length == 0 && OfItsOwn.Contains(key)
+                || key is "evidence"
                 || key.StartsWith("x-", StringComparison.Ordinal)
                 || JsonNode.DeepEquals(a, b)
             )

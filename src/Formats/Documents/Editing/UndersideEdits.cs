@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match;
 
