@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { expect, test } from '@playwright/test'
+import { expect, type Page, test } from '@playwright/test'
 import { house, Server } from './server'
 
 const server = new Server({ own: true })
@@ -39,6 +39,24 @@ test('an empty shop says what to begin with until it is done, and takes no figur
   await expect(page.getByText('This gauge is a stand-in for practice')).toBeVisible({ timeout: 60_000 })
   await expect(page.getByRole('button', { name: 'Write it down', exact: true })).toHaveCount(0)
 })
+
+const kept = async (page: Page, path: string) => (await page.request.get(`${server.address}/api/${path}`)).json()
+
+/** Every true gap lies within what was told of the shop's own documents. */
+async function holdsTrueGaps(page: Page, [board, block]: string[], truth: Any[]) {
+  const gaps = async ([board, block]: Any[]) => {
+    const answer = await page.request.post(`${server.address}/api/compute/gaps`, { data: { board, block } })
+    return (await answer.json()).pairs as { part: string; nominalMm: number; minMm: number; maxMm: number }[]
+  }
+  const mine = await gaps([await kept(page, `boards/${board}`), await kept(page, `blocks/${block}`)])
+  const real = await gaps(truth)
+  expect(real.length).toBeGreaterThan(6)
+  for (const t of real) {
+    const own = mine.find((g) => g.part === t.part)!
+    expect(own.minMm, t.part).toBeLessThanOrEqual(t.nominalMm)
+    expect(own.maxMm, t.part).toBeGreaterThanOrEqual(t.nominalMm)
+  }
+}
 
 test('a card from its layout and a block from seven readings are a planned job like the makers’ own documents', async ({
   page,
@@ -138,17 +156,7 @@ test('a card from its layout and a block from seven readings are a planned job l
   await ledger.getByRole('button', { name: 'Keep in the library' }).click()
   await page.waitForURL(/blocks\/[^/]+$/)
   const block = page.url().split('/').pop()!
-  const kept = async (path: string) => (await page.request.get(`${server.address}/api/${path}`)).json()
-  const gaps = async (board: Any, block: Any) => {
-    const answer = await page.request.post(`${server.address}/api/compute/gaps`, { data: { board, block } })
-    return (await answer.json()).pairs as { part: string; nominalMm: number; minMm: number; maxMm: number }[]
-  }
-  const mine = await gaps(await kept(`boards/${board}`), await kept(`blocks/${block}`))
-  for (const t of await gaps(truth, maker)) {
-    const own = mine.find((g) => g.part === t.part)!
-    expect(own.minMm, t.part).toBeLessThanOrEqual(t.nominalMm)
-    expect(own.maxMm, t.part).toBeGreaterThanOrEqual(t.nominalMm)
-  }
+  await holdsTrueGaps(page, [board, block], [truth, maker])
   const job = await page.request.post(`${server.address}/api/jobs`, {
     data: { title: 'Nobody described it', bench: 'A', boardId: board, blockId: block, by: 'EG' },
   })
@@ -378,23 +386,11 @@ test('a card from a photo, ten heights and a manual’s pads are a planned job w
   await ledger.getByRole('button', { name: 'Keep in the library' }).click()
   await page.waitForURL(/blocks\/[^/]+$/)
   const block = page.url().split('/').pop()!
-  const kept = async (path: string) => (await page.request.get(`${server.address}/api/${path}`)).json()
-  const gaps = async (board: Any, block: Any) => {
-    const answer = await page.request.post(`${server.address}/api/compute/gaps`, { data: { board, block } })
-    return (await answer.json()).pairs as { part: string; nominalMm: number; minMm: number; maxMm: number }[]
-  }
-  const mine = await gaps(await kept(`boards/${board}`), await kept(`blocks/${block}`))
-  const true_ = await gaps(truth, maker)
-  expect(true_.length).toBeGreaterThan(6)
-  for (const t of true_) {
-    const own = mine.find((g) => g.part === t.part)!
-    expect(own.minMm, t.part).toBeLessThanOrEqual(t.nominalMm)
-    expect(own.maxMm, t.part).toBeGreaterThanOrEqual(t.nominalMm)
-  }
+  await holdsTrueGaps(page, [board, block], [truth, maker])
   const job = await page.request.post(`${server.address}/api/jobs`, {
     data: { title: 'From a photo', bench: 'A', boardId: board, blockId: block, by: 'EG' },
   })
-  const planned = await kept(`jobs/${(await job.json()).id}`)
+  const planned = await kept(page, `jobs/${(await job.json()).id}`)
   expect(planned.stations.find((s: Any) => s.station === 'match').summary).toMatch(/seats|unproven/)
   expect(new Set(planned.plan.pads.pairs[0].pads.map((p: Any) => p.thicknessMm))).toEqual(new Set([1]))
 })
