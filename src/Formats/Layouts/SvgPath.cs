@@ -7,10 +7,9 @@ namespace FaithfulBracket.Formats.Layouts;
 /// <summary>The lines of a path element as chains of points (SVG 1.1, chapter 8; arcs by appendix F.6).</summary>
 internal sealed class SvgPath
 {
-    private const int MostPoints = 1_000_000;
-
     private readonly string _d;
     private readonly double _mm;
+    private readonly int _most;
     private readonly Func<string, InputException> _refuse;
     private readonly List<(List<Point2> Points, bool Closed)> _chains = [];
     private List<Point2> _chain = [];
@@ -21,7 +20,8 @@ internal sealed class SvgPath
     private int _i,
         _points;
 
-    private SvgPath(string d, double mm, Func<string, InputException> refuse) => (_d, _mm, _refuse) = (d, mm, refuse);
+    private SvgPath(string d, double mm, int most, Func<string, InputException> refuse) =>
+        (_d, _mm, _most, _refuse) = (d, mm, most, refuse);
 
     /// <param name="mm">Millimetres in one unit where the drawing is stretched most.</param>
     /// <exception cref="InputException">It can't be read.</exception>
@@ -162,8 +162,8 @@ internal sealed class SvgPath
 
     private void Add(Point2 p)
     {
-        if (++_points > MostPoints)
-            throw _refuse($"a path of more than {MostPoints} points.");
+        if (++_points > _most)
+            throw _refuse(SvgReader.TooMany);
         _chain.Add(p);
     }
 

@@ -12,7 +12,10 @@ namespace FaithfulBracket.Formats.Layouts;
 internal sealed class SvgReader
 {
     private const int Deepest = 64,
-        MostElements = 200_000;
+        MostElements = 200_000,
+        MostPoints = 2_000_000;
+
+    public static readonly string TooMany = $"more than {MostPoints} points in all curves together.";
 
     /// <summary>Shapes that hold nothing drawn at their own place.</summary>
     private static readonly HashSet<string> Unseen =
@@ -38,7 +41,8 @@ internal sealed class SvgReader
     private readonly LayoutDraft _draft;
     private readonly DrawnLines _lines;
     private readonly Dictionary<string, XElement> _named = new(StringComparer.Ordinal);
-    private int _elements;
+    private int _elements,
+        _points;
 
     private SvgReader(TextFile file, LayoutDraft draft) => (_file, _draft, _lines) = (file, draft, new(file, draft));
 
@@ -142,6 +146,7 @@ internal sealed class SvgReader
                     var (chain, closed) in SvgPath.Read(
                         (string?)e.Attribute("d") ?? "",
                         frame.LargestScale,
+                        MostPoints - _points,
                         text => _file.Refuse(LineOf(e), text)
                     )
                 )
@@ -166,6 +171,8 @@ internal sealed class SvgReader
     {
         if (r.X <= 0 || r.Y <= 0)
             return;
+        if (_points > MostPoints)
+            throw _file.Refuse(1, TooMany);
         var points = DrawnCurves
             .Ellipse(default, new(r.X, 0), r.Y / r.X, 0, 2 * Math.PI, frame.LargestScale)
             .ConvertAll(p => frame.At(centre + p));
@@ -191,6 +198,7 @@ internal sealed class SvgReader
     /// <summary>A closed chain that is round all about is a circle, whatever it was drawn with.</summary>
     private void Path(List<Point2> points, bool closed, string layer)
     {
+        _points += points.Count;
         const int fewest = 12;
         const double share = 0.002,
             mm = 0.01;

@@ -57,9 +57,12 @@ function Booking({ jobId, lines, by }: { jobId: number; lines: Line[]; by: strin
     Object.fromEntries(lines.filter((l) => l.amount > 0).map((l) => [keyOf(l), String(l.amount)])),
   )
   const [fault, setFault] = useState<string>()
+  const [busy, setBusy] = useState(false)
   const shown = lines.filter((l) => keyOf(l) in amounts)
   const number = (l: Line) => Number(amounts[keyOf(l)].replace(',', '.'))
   const book = async () => {
+    // one press, one booking
+    setBusy(true)
     try {
       await answer(
         http.POST('/api/jobs/{id}/used', {
@@ -75,6 +78,8 @@ function Booking({ jobId, lines, by }: { jobId: number; lines: Line[]; by: strin
       void client.invalidateQueries({ queryKey: ['drawer'] })
     } catch (e) {
       setFault(told(e))
+    } finally {
+      setBusy(false)
     }
   }
   if (!open)
@@ -125,7 +130,7 @@ function Booking({ jobId, lines, by }: { jobId: number; lines: Line[]; by: strin
         </p>
       )}
       <div className="mt-2 flex gap-2">
-        <Button kind="go" disabled={!shown.some((l) => number(l) > 0)} onClick={() => void book()}>
+        <Button kind="go" disabled={busy || !shown.some((l) => number(l) > 0)} onClick={() => void book()}>
           Take it out
         </Button>
         <Button onClick={() => setOpen(false)}>Leave it</Button>
