@@ -9170,6 +9170,7 @@ export interface components {
             stopMm?: null | number;
             washer?: null | string;
             spring?: null | components["schemas"]["Spring"];
+            springUnknown: boolean;
             /** Format: double */
             targetNm?: null | number;
             finish?: null | string;
@@ -9790,6 +9791,7 @@ export interface components {
             maxPressureMPa?: null | number;
             /** Format: double */
             holdsN?: null | number;
+            loadUnknown: boolean;
             loadText?: null | string;
             edgeText?: null | string;
         };
@@ -9823,6 +9825,7 @@ export interface components {
             /** Format: double */
             holdsN?: null | number;
             load?: null | string;
+            loadUnknown: boolean;
             pressed: boolean;
         };
         DieSection: {
@@ -12872,6 +12875,7 @@ export interface components {
             home: boolean;
             /** Format: double */
             holdsN?: null | number;
+            loadUnknown: boolean;
             loadText?: null | string;
             torqueText?: null | string;
             dies: components["schemas"]["DieMoment"][];

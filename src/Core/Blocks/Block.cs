@@ -226,6 +226,10 @@ public sealed record BlockHole
     public string? Washer { get; init; }
     public Spring? Spring { get; init; }
 
+    /// <summary>Whether nobody has looked yet if it carries a spring, and which: what it presses with is not told.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool SpringUnknown { get; init; }
+
     /// <summary>Torque target, N·m.</summary>
     public double? TargetNm { get; init; }
     public string? Finish { get; init; }

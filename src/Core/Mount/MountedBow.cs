@@ -59,6 +59,13 @@ public static class MountedBow
         CancellationToken cancel = default
     )
     {
+        if (ClampLoad.IsUnknown(laid.Block.Plates.SelectMany(p => p.Holes)))
+            return new(
+                null,
+                null,
+                "How the board bows is not told: nobody has looked at the springs that pull it.",
+                Validity.Outside
+            );
         stiffness ??= new();
         var board = laid.Board;
         var backPlate = BackPlateLayer.Of(board, stiffness, laid.Block, laid.Placement);

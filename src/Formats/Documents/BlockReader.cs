@@ -259,6 +259,7 @@ public static class BlockReader
             StopMm = o.OptionalNumber("stopMm", -50, 100),
             Washer = o.OptionalText("washer"),
             Spring = o.OptionalObject("spring") is { } s ? Spring(s) : null,
+            SpringUnknown = o.Flag("springUnknown", false) && !o.Has("spring"),
             TargetNm = o.OptionalNumber("targetNm", 0, 20),
             Finish = o.OptionalText("finish"),
             Evidence = o.OptionalChoice<FigureGrade>("evidence"),

@@ -24,14 +24,16 @@ internal sealed class SvgPath
         (_d, _mm, _most, _refuse) = (d, mm, most, refuse);
 
     /// <param name="mm">Millimetres in one unit where the drawing is stretched most.</param>
+    /// <param name="most">Points at most.</param>
     /// <exception cref="InputException">It can't be read.</exception>
     public static List<(List<Point2> Points, bool Closed)> Read(
         string d,
         double mm,
+        int most,
         Func<string, InputException> refuse
     )
     {
-        var path = new SvgPath(d, mm, refuse);
+        var path = new SvgPath(d, mm, most, refuse);
         path.Run();
         return path._chains;
     }

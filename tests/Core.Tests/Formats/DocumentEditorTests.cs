@@ -5,6 +5,7 @@ using FaithfulBracket.Core.Blocks.Assumed;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Mount;
 using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Documents.Editing;
 using FaithfulBracket.Formats.Layouts;
@@ -185,6 +186,41 @@ public class DocumentEditorTests
                 .Select(f => Path.GetFileName(f)!)
         );
 
+    /// <summary>What presses the die is said in words until somebody weighs a spring or says that there are none.</summary>
+    [Fact]
+    public void No_load_is_told_while_nobody_has_looked_at_the_springs()
+    {
+        var board = Sample.Board();
+        var begun = AssumedBlock.For(board, new("new-block", "Quayside", "Weir", BlockKind.FullCover, true));
+        string[] Told(Block block)
+        {
+            var seat = Reckon.Seat(board, block, [], Sample.Materials, Sample.Grey);
+            var turned = Reckon.Tighten(board, block, [], Sample.Materials, Sample.Grey);
+            return
+            [
+                seat.Why,
+                .. seat.Dies.SelectMany(d => new[] { d.LoadText, d.EdgeText }),
+                .. turned.Moves.SelectMany(m => new[] { m.LoadText, m.TorqueText }),
+                MountedBow.Of(LaidBlock.Of(board, block), seat).Text,
+            ];
+        }
+        var waits = Told(BlockReader.Read(DocumentWriter.Write(begun)));
+        Assert.All(waits, t => Assert.Contains("not told", t, StringComparison.Ordinal));
+        var weighed = begun with
+        {
+            Plates =
+            [
+                .. begun.Plates.Select(p =>
+                    p with
+                    {
+                        Holes = [.. p.Holes.Select(h => h with { SpringUnknown = false, Spring = new(4, 3) })],
+                    }
+                ),
+            ],
+        };
+        Assert.All(Told(weighed), t => Assert.DoesNotContain("not told", t, StringComparison.Ordinal));
+    }
+
     [Fact]
     public void Parts_taken_over_from_a_like_board_keep_every_verdict_waiting_until_somebody_looks()
     {
@@ -216,6 +252,7 @@ public class DocumentEditorTests
         Assert.Equal(Verdict.Unproven, fit.Verdict);
         Assert.Equal("assumed-block", fit.Reasons[0].Code);
         Assert.Contains(fit.Reasons, r => r.Code == "measure-next");
+        Assert.Contains(fit.Reasons, r => r.Code == "springs-unknown");
         Assert.DoesNotContain(fit.Uncovered, u => board.FindPart(u)!.Face == Boards.Face.Front);
         Assert.Empty(fit.Clashes);
         // everything looked at and found as assumed: a drawn board is no longer in doubt

@@ -14,6 +14,9 @@ export function BlockFor({ editor, block }: { editor: Editor; block: Block }) {
   const untried = block.plates.flatMap((p, i) =>
     p.holes.flatMap((h, j) => (h.evidence === 'assumed' ? [`/plates/${i}/holes/${j}/evidence`] : [])),
   )
+  const unsprung = block.plates.flatMap((p, i) =>
+    p.holes.flatMap((h, j) => (h.springUnknown ? [`/plates/${i}/holes/${j}/springUnknown`] : [])),
+  )
   return (
     <Section title="Described for the board">
       <select
@@ -31,6 +34,14 @@ export function BlockFor({ editor, block }: { editor: Editor; block: Block }) {
       </select>
       {editor.under && <Verdict text={editor.text!} boardId={editor.under} />}
       <UndersideDrop editor={editor} />
+      {unsprung.length > 0 && (
+        <Button
+          className="mt-1"
+          onClick={() => void editor.apply(unsprung.map((at) => ({ do: 'set', at, value: null })))}
+        >
+          Looked at: no springs, the screws draw it down hard
+        </Button>
+      )}
       {untried.length > 0 && (
         <Button
           className="mt-1"

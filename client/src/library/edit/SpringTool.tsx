@@ -49,11 +49,10 @@ export function SpringTool({ editor, screws }: { editor: Editor; screws: string[
   }
   const take = (s: Schemas['MeasuredSpring']) =>
     editor.apply(
-      screws.map((at) => ({
-        do: 'set' as const,
-        at: `${at}/spring`,
-        value: { rateNPerMm: s.rateNPerMm, travelMm: s.travelMm },
-      })),
+      screws.flatMap((at) => [
+        { do: 'set' as const, at: `${at}/spring`, value: { rateNPerMm: s.rateNPerMm, travelMm: s.travelMm } },
+        { do: 'set' as const, at: `${at}/springUnknown`, value: null },
+      ]),
       () => screws,
     )
   return (

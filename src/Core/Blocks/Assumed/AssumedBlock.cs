@@ -116,6 +116,8 @@ public static class AssumedBlock
                             Role = x.Hole.Role,
                             Ring = x.Hole.Role == HoleRole.Retention || !retention ? 1 : 2,
                             Evidence = FigureGrade.Assumed,
+                            // the ring round the die is what springs press with
+                            SpringUnknown = x.Hole.Role == HoleRole.Retention || !retention,
                         }
                 ),
         ];

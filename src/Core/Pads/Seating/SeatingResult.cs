@@ -22,11 +22,14 @@ public sealed record DieContact(
     /// <summary>What the screws hold together, N; null where it was not looked at.</summary>
     public double? HoldsN { get; init; }
 
+    /// <summary>Whether its load cannot be told: nobody has looked at the springs that press it.</summary>
+    public bool LoadUnknown { get; init; }
+
     /// <summary>Its load as it is told.</summary>
-    public string LoadText => ClampLoad.InWords(LoadN, HoldsN);
+    public string LoadText => LoadUnknown ? ClampLoad.NotTold : ClampLoad.InWords(LoadN, HoldsN);
 
     /// <summary>Its hardest edge as it is told.</summary>
-    public string EdgeText => EdgePressure.InWords(PeakMPa, MaxPressureMPa);
+    public string EdgeText => LoadUnknown ? ClampLoad.NotTold : EdgePressure.InWords(PeakMPa, MaxPressureMPa);
 }
 
 public sealed record PadContact(string Part, double Squash, double LoadN);

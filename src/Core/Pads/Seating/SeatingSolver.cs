@@ -77,14 +77,17 @@ public static class SeatingSolver
         var (x, y) = main!.Value.TiltDeg;
         var floats = dies.Any(d => d.BondLinesUm.Any(b => b > maxBondLineUm));
         var holds = ClampLoad.HoldsN(holes.Values);
+        List<string> unknown = [.. holes.Values.Where(h => h.SpringUnknown).Select(h => h.Id)];
         return new(
-            [.. dies.Select(d => d with { HoldsN = holds })],
+            [.. dies.Select(d => d with { HoldsN = holds, LoadUnknown = unknown.Count > 0 })],
             [x, y],
             squeezed,
             screwLoads,
             floats,
             main.Value.ZMm,
-            ClampLoad.Strips(screwLoads) ?? Why(dies, squeezed, floats, maxBondLineUm)
+            unknown.Count > 0
+                ? WithoutLoad(dies, squeezed, unknown)
+                : ClampLoad.Strips(screwLoads) ?? Why(dies, squeezed, floats, maxBondLineUm)
         )
         {
             BridgesN = bridges,
@@ -269,6 +272,11 @@ public static class SeatingSolver
         }
         return area > 0 ? sum / area : 0;
     }
+
+    private static string WithoutLoad(List<DieContact> dies, List<PadContact> pads, List<string> unknown) =>
+        FormattableString.Invariant($"The pads push back {pads.Sum(p => p.LoadN):0} N. ")
+        + $"What presses {(dies.Count > 1 ? "the dies" : "the die")} is not told: nobody has looked whether "
+        + $"{string.Join(", ", unknown.Take(6))}{(unknown.Count > 6 ? " …" : "")} carry springs, and which. Weigh one.";
 
     private static string Why(List<DieContact> dies, List<PadContact> pads, bool floats, double limitUm)
     {
