@@ -103,8 +103,12 @@ export function PadsLedger({ job, here, s, selected, select, own }: RoomProps<Sl
             <div key={d.part}>
               <Row
                 name={`film over ${d.part}`}
-                value={range(Math.min(...d.bondLinesUm), Math.max(...d.bondLinesUm), (v) => v.toFixed(0))}
-                unit="µm"
+                value={
+                  d.loadUnknown
+                    ? d.loadText
+                    : range(Math.min(...d.bondLinesUm), Math.max(...d.bondLinesUm), (v) => v.toFixed(0))
+                }
+                unit={d.loadUnknown ? undefined : 'µm'}
                 tone={seating.floats ? 'text-plum' : ''}
               />
               <Row
