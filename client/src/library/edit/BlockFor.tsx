@@ -39,7 +39,7 @@ export function BlockFor({ editor, block }: { editor: Editor; block: Block }) {
           className="mt-1"
           onClick={() => void editor.apply(unsprung.map((at) => ({ do: 'set', at, value: null })))}
         >
-          Looked at: no springs, the screws draw it down hard
+          Looked at: they carry no springs
         </Button>
       )}
       {untried.length > 0 && (
