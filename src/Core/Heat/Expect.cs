@@ -77,7 +77,7 @@ public static class Expect
                 new(part.Part.Id, mean + land + own, mean + land, own, part.Part.LimitC)
                 {
                     Watts = part.Watts,
-                    RangeK = HeatError.RangeK(own, land, ways.GapShare(part)),
+                    RangeK = HeatError.RangeK(own, land, ways.GapShare(part)) + part.Watts * ways.FilmOpenKPerW(part),
                 }
             );
             if (part.Part is { LimitC: { } limit, Kind: not PartKind.Lid } && mean + land + own > limit)
@@ -194,6 +194,12 @@ public static class Expect
                         + $"{PlaneHeight.DefaultBondLineMm * 1000:0} µm and drawn gaps are taken."
                 );
             }
+            foreach (var die in _seated?.Dies.Where(d => d.LoadUnknown) ?? [])
+                warnings.Add(
+                    FormattableString.Invariant(
+                        $"What presses {die.Part} is {UnknownSprings.NotTold}. Its film is taken between {Films(die).Least:0} and {Films(die).Most:0} µm."
+                    )
+                );
             if (_seated is { Floats: true })
                 warnings.Add("The block floats: the film over the die is thicker than it should be.");
         }
@@ -203,10 +209,31 @@ public static class Expect
 
         private double? Film(HeatedPart part)
         {
-            var um =
-                _seated?.Dies.FirstOrDefault(d => d.Part == part.Part.Id)?.BondLinesUm.Average()
-                ?? PlaneHeight.DefaultBondLineMm * 1000;
-            return um / 1000 / (_paste.ConductivityWPerMK * part.CoveredMm2) * 1000;
+            var um = Die(part) is { } die
+                ? Films(die) is var (least, most)
+                    ? (least + most) / 2
+                    : 0
+                : PlaneHeight.DefaultBondLineMm * 1000;
+            return um * PerUm(part);
+        }
+
+        /// <summary>Half of what an unknown film leaves open, K/W; 0 where it is known.</summary>
+        public double FilmOpenKPerW(HeatedPart part) =>
+            Die(part) is { } die && Films(die) is var (least, most) ? (most - least) / 2 * PerUm(part) : 0;
+
+        private DieContact? Die(HeatedPart part) =>
+            part.Pairing.Land.Through == Through.Pad ? null : _seated?.Dies.FirstOrDefault(d => d.Part == part.Part.Id);
+
+        private double PerUm(HeatedPart part) => 1 / (_paste.ConductivityWPerMK * part.CoveredMm2);
+
+        /// <summary>
+        /// The film of a die, µm; while nobody knows what presses it, from that of a block drawn down hard to the
+        /// thickest that does not float.
+        /// </summary>
+        private static (double Least, double Most) Films(DieContact die)
+        {
+            var film = die.BondLinesUm.Average();
+            return die.LoadUnknown ? (film, Math.Max(film, SeatingSolver.DefaultMaxBondLineUm)) : (film, film);
         }
 
         private double? Pad(HeatedPart part)

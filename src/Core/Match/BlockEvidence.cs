@@ -40,16 +40,11 @@ internal static class BlockEvidence
             var told = string.Join(", ", grades.Select(g => $"{g.Count()} {Word(g.Key)}"));
             yield return new(Weight.Note, new("block-evidence", $"Lands: {told}.", []));
         }
-        List<string> springs = [.. block.Plates.SelectMany(p => p.Holes).Where(h => h.SpringUnknown).Select(h => h.Id)];
-        if (springs.Count > 0)
+        List<BlockHole> springs = [.. block.Plates.SelectMany(p => p.Holes).Where(h => h.SpringUnknown)];
+        if (UnknownSprings.Of(springs) is { } unknown)
             yield return new(
                 Weight.Note,
-                new(
-                    "springs-unknown",
-                    $"Nobody has looked whether {Named(springs)} carry springs: what presses the die is not told until "
-                        + "somebody weighs one, or says that there are none.",
-                    springs
-                )
+                new("springs-unknown", $"What presses the die is not told: {unknown}", [.. springs.Select(h => h.Id)])
             );
         if (First(laid) is var (land, parts))
             yield return new(

@@ -59,13 +59,8 @@ public static class MountedBow
         CancellationToken cancel = default
     )
     {
-        if (ClampLoad.IsUnknown(laid.Block.Plates.SelectMany(p => p.Holes)))
-            return new(
-                null,
-                null,
-                "How the board bows is not told: nobody has looked at the springs that pull it.",
-                Validity.Outside
-            );
+        if (UnknownSprings.Of(laid.Block.Plates.SelectMany(p => p.Holes)) is { } unknown)
+            return new(null, null, $"How the board bows is not told: {unknown}", Validity.Outside);
         stiffness ??= new();
         var board = laid.Board;
         var backPlate = BackPlateLayer.Of(board, stiffness, laid.Block, laid.Placement);

@@ -220,6 +220,8 @@ public static class Tightening
                 "block/plates",
                 $"{screws} screws; the turning of at most {MostScrews} is simulated."
             );
+        if (UnknownSprings.Of(models.SelectMany(m => m.Plate.Holes)) is { } unknown)
+            throw new InputException("block/plates", $"How far to turn at a time is not told: {unknown}");
         var ordered = Ordered([.. models.SelectMany(m => m.Plate.Holes)], order);
         return models.ConvertAll(m => new TurningPlate(
             m,

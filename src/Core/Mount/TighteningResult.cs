@@ -30,20 +30,14 @@ public sealed record TighteningMove(
 
     /// <summary>What this screw holds, N; past it, it strips. Null where it was not looked at.</summary>
     public double? HoldsN { get; init; }
-
-    /// <summary>Whether nobody has looked at the springs: pull and torque cannot be told.</summary>
-    public bool LoadUnknown { get; init; }
     internal bool Strips => LoadN > HoldsN;
 
     /// <summary>Torque up to where the thread gives, N·m.</summary>
     internal double MostTorqueNm => LoadN > HoldsN ? TorqueNm * HoldsN.Value / LoadN : TorqueNm;
 
     /// <summary>Pull and torque as they are told.</summary>
-    public string LoadText => LoadUnknown ? ClampLoad.NotTold : ClampLoad.InWords(LoadN, HoldsN);
-    public string TorqueText =>
-        LoadUnknown
-            ? ClampLoad.NotTold
-            : FormattableString.Invariant($"{(Strips ? "over " : "")}{100 * MostTorqueNm:0.0} N·cm");
+    public string LoadText => ClampLoad.InWords(LoadN, HoldsN);
+    public string TorqueText => FormattableString.Invariant($"{(Strips ? "over " : "")}{100 * MostTorqueNm:0.0} N·cm");
 
     /// <summary>What each die under paste carries after this turn.</summary>
     public IReadOnlyList<DieMoment> Dies { get; init; } = [];
@@ -60,10 +54,7 @@ public sealed record DieMoment(string Part, double LoadN, string Edge, bool Over
     public double? HoldsN { get; init; }
 
     /// <summary>Its load as it is told.</summary>
-    public string Load => LoadUnknown ? ClampLoad.NotTold : ClampLoad.InWords(LoadN, HoldsN);
-
-    /// <summary>Whether nobody has looked at the springs that press it.</summary>
-    public bool LoadUnknown { get; init; }
+    public string Load => ClampLoad.InWords(LoadN, HoldsN);
 
     /// <summary>Whether anything presses on it.</summary>
     public bool Pressed => LoadN >= LeastPressN;

@@ -161,21 +161,17 @@ internal sealed class TurningPlate
             State = new(tilt, dies),
             Home = _remaining[hole.Id] <= 1e-9,
             HoldsN = thread.HoldsN,
-            LoadUnknown = ClampLoad.IsUnknown(Order),
             Dies =
                 dies.Count < 2
                     ? []
                     : dies.ConvertAll(d => new DieMoment(
                         d.Part,
                         d.LoadN,
-                        ClampLoad.IsUnknown(Order)
-                            ? ClampLoad.NotTold
-                            : EdgePressure.InWords(d.PeakMPa, d.MaxPressureMPa),
+                        EdgePressure.InWords(d.PeakMPa, d.MaxPressureMPa),
                         d.MaxPressureMPa is { } most && d.PeakMPa > most
                     )
                     {
                         HoldsN = ClampLoad.HoldsN(Order),
-                        LoadUnknown = ClampLoad.IsUnknown(Order),
                     }),
         };
     }

@@ -91,7 +91,9 @@ public static class Alternatives
             part.DissipationW > 0 && pad.Squash > 0
                 ? part.DissipationW * PadWay.KPerW(material, option.ThicknessMm * (1 - pad.Squash), coveredMm2)
                 : null;
-        var over = seated.Dies.Any(d => d.MaxLoadN is { } max && d.LoadN > max) || pad.Squash > material.SquashMax;
+        var over =
+            !seated.LoadUnknown && seated.Dies.Any(d => d.MaxLoadN is { } max && d.LoadN > max)
+            || pad.Squash > material.SquashMax;
         var text =
             seated.Floats ? FormattableString.Invariant($"floats: film up to {film:0} µm, {limitUm:0} allowed")
             : pad.Squash <= 0 ? "does not touch"
@@ -100,7 +102,7 @@ public static class Alternatives
                     $"squashed {pad.Squash * 100:0} %, past the {material.SquashMax * 100:0} % it takes"
                 )
             : FormattableString.Invariant(
-                $"film up to {film:0} µm, squash {pad.Squash * 100:0} %{(rise is { } r ? FormattableString.Invariant($", {place} {r:0.0} K over its land") : "")}"
+                $"{(seated.LoadUnknown ? "" : FormattableString.Invariant($"film up to {film:0} µm, "))}squash {pad.Squash * 100:0} %{(rise is { } r ? FormattableString.Invariant($", {place} {r:0.0} K over its land") : "")}"
             );
         return new(
             option.ThicknessMm,

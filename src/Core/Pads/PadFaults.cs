@@ -121,7 +121,8 @@ public static class PadFaults
             yield return edge;
         else
             yield return "The edges look as even as with good pads: the eye does not find this one.";
-        double filmBefore = Worst(before),
+        // how thick a film is depends on what presses it
+        double filmBefore = before.LoadUnknown ? double.PositiveInfinity : Worst(before),
             filmAfter = Worst(after);
         if (after.Floats && !before.Floats)
             yield return FormattableString.Invariant(
@@ -152,6 +153,11 @@ public static class PadFaults
         SeatingResult after
     )
     {
+        if (before.LoadUnknown)
+        {
+            yield return $"How the screws feel is {UnknownSprings.NotTold}.";
+            yield break;
+        }
         double dieBefore = before.Dies.Sum(d => d.LoadN),
             dieAfter = after.Dies.Sum(d => d.LoadN);
         if (dieAfter < dieBefore - TellingN)

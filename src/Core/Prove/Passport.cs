@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Orders;
@@ -7,12 +8,20 @@ using FaithfulBracket.Core.Pads.Seating;
 namespace FaithfulBracket.Core.Prove;
 
 /// <summary>What a contact is forecast to be once it is closed.</summary>
-/// <param name="GapMm">Film or pressed pad between part and block, mm.</param>
+/// <param name="GapMm">Film or pressed pad between part and block, mm; null where nobody knows what presses it.</param>
+/// <param name="LoadN">Null where nobody has looked at the springs that make it.</param>
 /// <param name="EdgeGapMm">
 /// From the board to the block's underside at the edge next to the part: what a feeler or an eye meets there; null
 /// where no edge can be looked under.
 /// </param>
-public sealed record PassportForecast(double GapMm, double LoadN, double? EdgeGapMm);
+public sealed record PassportForecast(double? GapMm, double? LoadN, double? EdgeGapMm)
+{
+    /// <summary>As it is told.</summary>
+    public string Text =>
+        GapMm is { } gap && LoadN is { } load
+            ? FormattableString.Invariant($"{gap:0.00} mm, {load:0} N")
+            : UnknownSprings.NotTold;
+}
 
 /// <summary>Something that confirms a contact, or doubts it.</summary>
 public sealed record PassportSeen(string What, FigureSource Source, bool Agrees);
@@ -59,7 +68,11 @@ public static class Passport
                     key,
                     part,
                     Name(part.Id),
-                    new(die.BondLinesUm.Average() / 1000, die.LoadN, EdgeGap(stack, seated, part))
+                    new(
+                        die.LoadUnknown ? null : die.BondLinesUm.Average() / 1000,
+                        die.LoadUnknown ? null : die.LoadN,
+                        EdgeGap(stack, seated, part)
+                    )
                 );
         foreach (var pad in seated.Pads)
             if (board.FindPart(pad.Part) is { } part && stack.Pads.FirstOrDefault(p => p.Part == pad.Part) is { } laid)

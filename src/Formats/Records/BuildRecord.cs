@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Net;
 using System.Text;
+using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Care;
 using FaithfulBracket.Core.Orders;
@@ -242,7 +243,8 @@ public static partial class BuildRecord
     {
         if (job.Contacts.Count == 0)
             return;
-        static string Mm(double v) => v.ToString("0.00", CultureInfo.InvariantCulture);
+        static string Told(double? v, string form) =>
+            v?.ToString(form, CultureInfo.InvariantCulture) ?? UnknownSprings.NotTold;
         s.Append(
             "<h2>Contacts</h2><p>As calculated: film or pad when pressed, its load, and the gap from the board to the "
                 + "block's edge beside it. Beside them what was seen.</p><table><tr><th>Contact<th class=n>Film or pad, mm"
@@ -251,9 +253,9 @@ public static partial class BuildRecord
         foreach (var c in job.Contacts)
         {
             var f = c.Forecast;
-            s.Append($"<tr><td>{E(c.Contact)}<td class=n>{Mm(f.GapMm)}<td class=n>")
-                .Append(f.LoadN.ToString("0", CultureInfo.InvariantCulture))
-                .Append($"<td class=n>{(f.EdgeGapMm is { } e ? Mm(e) : "not visible")}<td>")
+            s.Append($"<tr><td>{E(c.Contact)}<td class=n>{Told(f.GapMm, "0.00")}<td class=n>")
+                .Append(Told(f.LoadN, "0"))
+                .Append($"<td class=n>{(f.EdgeGapMm is { } e ? Told(e, "0.00") : "not visible")}<td>")
                 .AppendJoin(
                     "<br>",
                     c.Seen.Select(x =>

@@ -4,6 +4,7 @@ using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Blocks.Assumed;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Heat;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Mount;
 using FaithfulBracket.Formats.Documents;
@@ -195,17 +196,41 @@ public class DocumentEditorTests
         string[] Told(Block block)
         {
             var seat = Reckon.Seat(board, block, [], Sample.Materials, Sample.Grey);
-            var turned = Reckon.Tighten(board, block, [], Sample.Materials, Sample.Grey);
             return
             [
                 seat.Why,
                 .. seat.Dies.SelectMany(d => new[] { d.LoadText, d.EdgeText }),
-                .. turned.Moves.SelectMany(m => new[] { m.LoadText, m.TorqueText }),
                 MountedBow.Of(LaidBlock.Of(board, block), seat).Text,
             ];
         }
-        var waits = Told(BlockReader.Read(DocumentWriter.Write(begun)));
-        Assert.All(waits, t => Assert.Contains("not told", t, StringComparison.Ordinal));
+        double RangeK(Block block) =>
+            Expect
+                .Of(
+                    LaidBlock.Of(
+                        board,
+                        block with
+                        {
+                            Flow = new(0.03, 0.06, 0.8, "L/min", []),
+                            ColdPlate = new("copper", 3, 90, 0),
+                        }
+                    ),
+                    [],
+                    Sample.Materials,
+                    Sample.Grey,
+                    new(null, 30, 3)
+                )
+                .Parts.Single(p => board.FindPart(p.Part)!.Kind == Boards.PartKind.Die)
+                .RangeK;
+        var waiting = BlockReader.Read(DocumentWriter.Write(begun));
+        Assert.All(Told(waiting), t => Assert.Contains("not told", t, StringComparison.Ordinal));
+        // nor by how much to turn at a time
+        Assert.Contains(
+            "S1",
+            Assert
+                .Throws<InputException>(() => Reckon.Tighten(board, waiting, [], Sample.Materials, Sample.Grey))
+                .Message,
+            StringComparison.Ordinal
+        );
         var weighed = begun with
         {
             Plates =
@@ -219,6 +244,9 @@ public class DocumentEditorTests
             ],
         };
         Assert.All(Told(weighed), t => Assert.DoesNotContain("not told", t, StringComparison.Ordinal));
+        Assert.NotEmpty(Reckon.Tighten(board, weighed, [], Sample.Materials, Sample.Grey).Moves);
+        // what is expected keeps a range that holds every film it may have
+        Assert.True(RangeK(waiting) > 2 * RangeK(weighed), $"{RangeK(waiting):0.0} beside {RangeK(weighed):0.0} K");
     }
 
     [Fact]

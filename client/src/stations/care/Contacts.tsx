@@ -3,7 +3,6 @@ import { useState } from 'react'
 import { fetched, type JobView, type Schemas, told } from '../../api/client'
 import { putDocument } from '../../library/documents'
 import { Button } from '../../ui/Button'
-import { fixed } from '../../ui/format'
 import { Row, Section, Why } from '../Ledger'
 
 type Contact = Schemas['PassportContact']
@@ -50,12 +49,7 @@ export function Contacts({ job, by }: { job: JobView; by: string }) {
       <details className="mt-1">
         <summary className="cursor-pointer text-copper underline underline-offset-3">Each contact as forecast</summary>
         {contacts.map((c) => (
-          <Row
-            key={c.contact}
-            name={c.contact}
-            value={`${fixed(c.forecast.gapMm, 2)} mm, ${fixed(c.forecast.loadN, 0)}`}
-            unit="N"
-          />
+          <Row key={c.contact} name={c.contact} value={c.forecast.text} />
         ))}
       </details>
       {(proved ?? []).map((b) => (

@@ -12,12 +12,6 @@ public static class ClampLoad
     public static double HoldsN(IEnumerable<BlockHole> screws) =>
         screws.Sum(h => ScrewThread.Of(h.Thread, h.ScrewMm).HoldsN);
 
-    /// <summary>What is said of a load while nobody has looked at the springs that make it.</summary>
-    public const string NotTold = "not told: springs not looked at";
-
-    /// <summary>Whether nobody has looked at the springs of some of these screws.</summary>
-    public static bool IsUnknown(IEnumerable<BlockHole> screws) => screws.Any(h => h.SpringUnknown);
-
     /// <summary>Which screws strip before the block is home, in a sentence; null where none does.</summary>
     public static string? Strips(IReadOnlyList<ScrewLoad> screws)
     {

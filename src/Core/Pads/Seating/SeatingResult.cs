@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Blocks;
+
 namespace FaithfulBracket.Core.Pads.Seating;
 
 /// <summary>A pad laid on a part.</summary>
@@ -26,10 +28,10 @@ public sealed record DieContact(
     public bool LoadUnknown { get; init; }
 
     /// <summary>Its load as it is told.</summary>
-    public string LoadText => LoadUnknown ? ClampLoad.NotTold : ClampLoad.InWords(LoadN, HoldsN);
+    public string LoadText => LoadUnknown ? UnknownSprings.NotTold : ClampLoad.InWords(LoadN, HoldsN);
 
     /// <summary>Its hardest edge as it is told.</summary>
-    public string EdgeText => LoadUnknown ? ClampLoad.NotTold : EdgePressure.InWords(PeakMPa, MaxPressureMPa);
+    public string EdgeText => LoadUnknown ? UnknownSprings.NotTold : EdgePressure.InWords(PeakMPa, MaxPressureMPa);
 }
 
 public sealed record PadContact(string Part, double Squash, double LoadN);
@@ -55,6 +57,10 @@ public sealed record SeatingResult(
     /// <summary>What strips push back with where they lie between two parts, N; null where none does.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
     public double? BridgesN { get; init; }
+
+    /// <summary>Whether what presses the dies cannot be told, and with it no film.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public bool LoadUnknown => Dies.Any(d => d.LoadUnknown);
 
     /// <summary>Whether a screw would strip before the block is home.</summary>
     public bool ScrewsStrip => Screws.Any(s => s.LoadN > s.HoldsN);

@@ -77,15 +77,15 @@ public static class SeatingSolver
         var (x, y) = main!.Value.TiltDeg;
         var floats = dies.Any(d => d.BondLinesUm.Any(b => b > maxBondLineUm));
         var holds = ClampLoad.HoldsN(holes.Values);
-        List<string> unknown = [.. holes.Values.Where(h => h.SpringUnknown).Select(h => h.Id)];
+        var unknown = UnknownSprings.Of(holes.Values);
         return new(
-            [.. dies.Select(d => d with { HoldsN = holds, LoadUnknown = unknown.Count > 0 })],
+            [.. dies.Select(d => d with { HoldsN = holds, LoadUnknown = unknown is not null })],
             [x, y],
             squeezed,
             screwLoads,
             floats,
             main.Value.ZMm,
-            unknown.Count > 0
+            unknown is not null
                 ? WithoutLoad(dies, squeezed, unknown)
                 : ClampLoad.Strips(screwLoads) ?? Why(dies, squeezed, floats, maxBondLineUm)
         )
@@ -273,10 +273,9 @@ public static class SeatingSolver
         return area > 0 ? sum / area : 0;
     }
 
-    private static string WithoutLoad(List<DieContact> dies, List<PadContact> pads, List<string> unknown) =>
+    private static string WithoutLoad(List<DieContact> dies, List<PadContact> pads, string unknown) =>
         FormattableString.Invariant($"The pads push back {pads.Sum(p => p.LoadN):0} N. ")
-        + $"What presses {(dies.Count > 1 ? "the dies" : "the die")} is not told: nobody has looked whether "
-        + $"{string.Join(", ", unknown.Take(6))}{(unknown.Count > 6 ? " …" : "")} carry springs, and which. Weigh one.";
+        + $"What presses {(dies.Count > 1 ? "the dies" : "the die")} is not told: {unknown}";
 
     private static string Why(List<DieContact> dies, List<PadContact> pads, bool floats, double limitUm)
     {

@@ -1,0 +1,20 @@
+namespace FaithfulBracket.Core.Blocks;
+
+/// <summary>What is said while nobody has looked at the springs that press a block down.</summary>
+public static class UnknownSprings
+{
+    /// <summary>In place of a figure that they make.</summary>
+    public const string NotTold = "not told: springs not looked at";
+
+    private const int MostNamed = 6;
+
+    /// <summary>Whose they are, and what to do, in a sentence; null where everybody's are known.</summary>
+    public static string? Of(IEnumerable<BlockHole> screws)
+    {
+        List<string> unknown = [.. screws.Where(h => h.SpringUnknown).Select(h => h.Id).Distinct()];
+        return unknown.Count == 0
+            ? null
+            : $"nobody has looked whether {string.Join(", ", unknown.Take(MostNamed))}"
+                + $"{(unknown.Count > MostNamed ? " …" : "")} carry springs. Weigh one, or say that there are none.";
+    }
+}
