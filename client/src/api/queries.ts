@@ -113,8 +113,9 @@ export const useMatch = (boardId?: string, blockId?: string) =>
         http.GET('/api/match/{boardId}/{blockId}', { params: { path: { boardId: boardId!, blockId: blockId! } } }),
       ),
   })
-export const useDrawer = (enabled = true) =>
-  useQuery({ queryKey: ['drawer'], enabled, queryFn: () => answer(http.GET('/api/drawer')) })
+export const useDrawer = () => useQuery({ queryKey: ['drawer'], queryFn: () => answer(http.GET('/api/drawer')) })
+export const useDrawerLines = (enabled = true) =>
+  useQuery({ queryKey: ['drawer', 'lines'], enabled, queryFn: () => answer(http.GET('/api/drawer/lines')) })
 export const useJob = (id: number) =>
   useQuery({
     queryKey: ['job', id],

@@ -875,7 +875,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description A picture of 20 MiB and 50 megapixels with the target in it; heightMm of the plane over the target, fromBelow mirrors it. Millimetres in a pixel stand in Mm-Per-Px. */
+        /** @description A picture of 16 MiB and 50 megapixels with the target in it; heightMm of the plane over the target, fromBelow mirrors it. Millimetres in a pixel stand in Mm-Per-Px. */
         post: {
             parameters: {
                 query?: {
@@ -8430,6 +8430,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drawer/lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LineFound"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drawer/archived": {
         parameters: {
             query?: never;
@@ -8721,41 +8756,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/labels/drawer": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["LabelPlace"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/labels/shoot": {
         parameters: {
             query?: never;
@@ -8804,7 +8804,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description Limits: a picture of 20 MiB and 50 megapixels. */
+        /** @description Limits: a picture of 16 MiB and 50 megapixels. */
         post: {
             parameters: {
                 query?: never;
@@ -9825,7 +9825,6 @@ export interface components {
             /** Format: double */
             holdsN?: null | number;
             load?: null | string;
-            loadUnknown: boolean;
             pressed: boolean;
         };
         DieSection: {
@@ -10882,6 +10881,11 @@ export interface components {
             was: null | components["schemas"]["Point2"];
             is: null | components["schemas"]["Point2"];
         };
+        LineFound: {
+            code?: null | string;
+            text: string;
+            to: string;
+        };
         LinkStand: {
             from: components["schemas"]["MachineLinkEnd"];
             to: components["schemas"]["MachineLinkEnd"];
@@ -11568,11 +11572,12 @@ export interface components {
         };
         PassportForecast: {
             /** Format: double */
-            gapMm: number;
+            gapMm?: null | number;
             /** Format: double */
-            loadN: number;
+            loadN?: null | number;
             /** Format: double */
             edgeGapMm?: null | number;
+            text?: null | string;
         };
         PassportSeen: {
             what: string;
@@ -12875,7 +12880,6 @@ export interface components {
             home: boolean;
             /** Format: double */
             holdsN?: null | number;
-            loadUnknown: boolean;
             loadText?: null | string;
             torqueText?: null | string;
             dies: components["schemas"]["DieMoment"][];

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { answer, fetched, http, told } from '../api/client'
-import { useBench, useBlocks, useBoards, useCards, useDrawer, useMachines, useSockets } from '../api/queries'
+import { useBench, useBlocks, useBoards, useCards, useDrawerLines, useMachines, useSockets } from '../api/queries'
 import { Dialog } from '../ui/Dialog'
 import { FileButton } from '../ui/FileButton'
 import { stationName } from '../ui/format'
@@ -141,16 +141,8 @@ function usePlaces(open: boolean, text: string): Place[] {
   const boards = useBoards(text).data
   const blocks = useBlocks(text).data
   const [cards, sockets, machines] = [useCards(open).data, useSockets(open).data, useMachines(open).data]
-  const drawer = useDrawer(open).data?.drawer
+  const lines = useDrawerLines(open).data
   if (!open) return []
-  const lines = [
-    ...(drawer?.pads ?? []).map((p) => ({ key: `pad/${p.id}`, text: `${p.material} ${p.thicknessMm} mm, ${p.id}` })),
-    ...(drawer?.pastes ?? []).map((p) => ({ key: `paste/${p.id}`, text: `${p.material.id}, ${p.id}` })),
-    ...(drawer?.screws ?? []).map((x) => ({ key: `screw/${x.id}`, text: `${x.thread} × ${x.lengthMm}` })),
-    ...(drawer?.consumables ?? []).map((c) => ({ key: `consumable/${c.id}`, text: c.name })),
-    ...(drawer?.tools ?? []).map((t) => ({ key: `tool/${t.id}`, text: t.name })),
-    ...(drawer?.materials ?? []).map((m) => ({ key: `material/${m.id}`, text: `${m.id}, pad material` })),
-  ]
   return [
     ...(bench?.jobs ?? []).flatMap((j) => [
       { id: j.id, kind: 'job', text: `${j.id} ${j.title}`, to: `/job/${j.id}/${j.station}` },
@@ -170,7 +162,7 @@ function usePlaces(open: boolean, text: string): Place[] {
     ...(cards ?? []).map((c) => ({ kind: 'card', text: `${c.maker} ${c.model}`, to: `/library/cards/${c.id}` })),
     ...(sockets ?? []).map((x) => ({ kind: 'socket', text: x.name, to: `/library/sockets/${x.id}` })),
     ...(machines ?? []).map((m) => ({ kind: 'machine', text: m.name, to: `/library/machines/${m.id}` })),
-    ...lines.map((l) => ({ kind: 'drawer', text: l.text, to: `/drawer?item=${encodeURIComponent(l.key)}` })),
+    ...(lines ?? []).map((l) => ({ kind: 'drawer', text: l.text, to: l.to })),
     { kind: 'place', text: 'Benches', to: '/' },
     { kind: 'place', text: 'Library', to: '/library' },
     { kind: 'place', text: 'Drawer', to: '/drawer' },

@@ -1,14 +1,12 @@
 import { useState } from 'react'
 import { fetched, type Schemas, told } from '../api/client'
 import { Button } from '../ui/Button'
-
-const look = 'num mt-0.5 block w-full border border-rule bg-raised px-2 py-1 text-[16px] text-ink'
+import { FigureField, figureOf as figure } from '../ui/FigureField'
 
 /** A material's curve from what is left of a piece under weights that are known. */
 export function Weighed({ onCurve }: { onCurve: (curve: number[][]) => void }) {
   const [said, setSaid] = useState({ thickness: '', area: '', m1: '', t1: '', m2: '', t2: '' })
   const [fault, setFault] = useState<string>()
-  const figure = (t: string) => Number(t.replace(',', '.'))
   const reckon = async () => {
     setFault(undefined)
     try {
@@ -30,15 +28,7 @@ export function Weighed({ onCurve }: { onCurve: (curve: number[][]) => void }) {
     }
   }
   const field = (k: keyof typeof said, label: string) => (
-    <label className="block text-[13px] text-soft">
-      {label}
-      <input
-        value={said[k]}
-        inputMode="decimal"
-        onChange={(e) => setSaid({ ...said, [k]: e.target.value })}
-        className={look}
-      />
-    </label>
+    <FigureField label={label} value={said[k]} onChange={(text) => setSaid({ ...said, [k]: text })} />
   )
   return (
     <details className="mt-3 border-t border-rule pt-2">

@@ -1,7 +1,6 @@
-import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { answer, http, told } from '../api/client'
-import { useBench } from '../api/queries'
+import { useBench, useDrawerLines } from '../api/queries'
 import { useNavigate } from '../app/router'
 import { Button } from '../ui/Button'
 
@@ -11,7 +10,7 @@ export function LabelCamera() {
   const [code, setCode] = useState('')
   const [fault, setFault] = useState<string>()
   const jobs = useBench().data?.jobs ?? []
-  const lines = useQuery({ queryKey: ['labels', 'drawer'], queryFn: () => answer(http.GET('/api/labels/drawer')) }).data
+  const lines = useDrawerLines().data?.filter((l) => l.code)
   const shoot = async () => {
     try {
       setFault(undefined)
@@ -35,7 +34,7 @@ export function LabelCamera() {
           </option>
         ))}
         {lines?.map((l) => (
-          <option key={l.code} value={l.code}>
+          <option key={l.code} value={l.code!}>
             {l.text}
           </option>
         ))}

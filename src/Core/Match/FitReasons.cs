@@ -125,37 +125,32 @@ internal static class FitReasons
     public const string UnknownParts = "unknown-parts";
 
     /// <summary>Parts that nobody has measured or named yet; null where there are none.</summary>
-    public static Reason? Unknown(Board board)
-    {
-        List<string> parts = [.. board.Parts.Where(p => p.IsUnknown).Select(p => p.Id)];
-        return parts.Count == 0
-            ? null
-            : new(
-                UnknownParts,
-                $"{HowMany.Of(parts.Count, "part has", "parts have")} no height or no kind yet: {List(parts)}. "
-                    + "Measure them, or take them from a board like this one.",
-                parts
-            )
-            {
-                Weight = Weight.Work,
-            };
-    }
+    public static Reason? Unknown(Board board) =>
+        Waiting(
+            UnknownParts,
+            board.Parts.Where(p => p.IsUnknown),
+            n => $"{HowMany.Of(n, "part has", "parts have")} no height or no kind yet",
+            "Measure them, or take them from a board like this one."
+        );
 
     /// <summary>Code of the reason that makes any verdict wait for a look at parts.</summary>
     public const string AssumedParts = "assumed-parts";
 
     /// <summary>Parts whose size and height nobody has looked at; null where there are none.</summary>
-    private static Reason? Assumed(Board board)
+    private static Reason? Assumed(Board board) =>
+        Waiting(
+            AssumedParts,
+            board.Parts.Where(p => p.Evidence == FigureGrade.Assumed),
+            n => $"{HowMany.Of(n, "part is", "parts are")} only assumed from a board like this one",
+            "Look at them, and measure those that stand high."
+        );
+
+    private static Reason? Waiting(string code, IEnumerable<Part> parts, Func<int, string> what, string then)
     {
-        List<string> parts = [.. board.Parts.Where(p => p.Evidence == FigureGrade.Assumed).Select(p => p.Id)];
-        return parts.Count == 0
+        List<string> ids = [.. parts.Select(p => p.Id)];
+        return ids.Count == 0
             ? null
-            : new(
-                AssumedParts,
-                $"{HowMany.Of(parts.Count, "part is", "parts are")} only assumed from a board like this one: {List(parts)}. "
-                    + "Look at them, and measure those that stand high.",
-                parts
-            );
+            : new(code, $"{what(ids.Count)}: {List(ids)}. {then}", ids) { Weight = Weight.Work };
     }
 
     private static IEnumerable<Judgement> Screws(Alignment a)

@@ -27,11 +27,11 @@ internal sealed class DxfReader
     {
         var unit = DxfUnits.Of(_file, _drawing, options, _draft);
         _draft.Units ??= unit;
-        Walk(_drawing.Entities, DxfFrame.Scaled(unit.ToMm()), null, 0);
+        Walk(_drawing.Entities, DrawnFrame.Scaled(unit.ToMm()), null, 0);
         _lines.Finish();
     }
 
-    private void Walk(IEnumerable<DxfEntity> entities, DxfFrame frame, string? layer, int depth)
+    private void Walk(IEnumerable<DxfEntity> entities, DrawnFrame frame, string? layer, int depth)
     {
         foreach (var e in entities)
         {
@@ -44,7 +44,7 @@ internal sealed class DxfReader
         }
     }
 
-    private void One(DxfEntity e, DxfFrame world, string layer, int depth)
+    private void One(DxfEntity e, DrawnFrame world, string layer, int depth)
     {
         var frame = e.Type is "LINE" or "SPLINE" or "ELLIPSE" ? world : world.For(e);
         var mm = frame.Scale;
@@ -103,7 +103,7 @@ internal sealed class DxfReader
         }
     }
 
-    private void Insert(DxfEntity e, DxfFrame world, string layer, int depth)
+    private void Insert(DxfEntity e, DrawnFrame world, string layer, int depth)
     {
         var name = e.Text(2) ?? throw _file.Refuse(e.Line, "INSERT names no block (group 2).");
         if (!_drawing.Blocks.TryGetValue(name, out var block))
@@ -129,7 +129,7 @@ internal sealed class DxfReader
     private void Skip(string what, DxfEntity e) => _lines.Skip(what, e.Line);
 
     /// <summary>A chain of points in the entity's own coordinates; closed where told or where its ends meet.</summary>
-    private void Add(string layer, List<Point2> own, bool closed, DxfFrame frame) =>
+    private void Add(string layer, List<Point2> own, bool closed, DrawnFrame frame) =>
         _lines.Chain(layer, own.ConvertAll(frame.At), closed);
 
     private List<Point2> Spline(DxfEntity e)

@@ -59,12 +59,12 @@ internal sealed class SvgReader
             if ((string?)e.Attribute("id") is { } id)
                 _named.TryAdd(id, e);
         var mm = SvgUnits.MmOf(_file, root, options, _draft);
-        var box = SvgUnits.Box(root);
+        var sheet = SvgUnits.Box(root);
         // upright: what is at the foot of the sheet has y = 0
         var upright = new DrawnFrame(
             new(mm.X, 0),
             new(0, -mm.Y),
-            new(-(box?.X ?? 0) * mm.X, ((box?.Y ?? 0) + (box?.Height ?? 0)) * mm.Y)
+            new(-(sheet?.X ?? 0) * mm.X, ((sheet?.Y ?? 0) + (sheet?.Height ?? 0)) * mm.Y)
         );
         _draft.Units ??= LengthUnit.Mm;
         foreach (var e in root.Elements())

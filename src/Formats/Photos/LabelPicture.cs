@@ -1,6 +1,6 @@
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match.Trace;
-using QRCoder;
+using FaithfulBracket.Formats.Records;
 
 namespace FaithfulBracket.Formats.Photos;
 
@@ -17,8 +17,7 @@ public static class LabelPicture
 
     public static GreyPicture Of(string code, int seed)
     {
-        using var data = QRCodeGenerator.GenerateQrCode(code, QRCodeGenerator.ECCLevel.M);
-        var rows = data.ModuleMatrix;
+        var rows = LabelCode.Rows(code);
         var hand = new Random(seed);
         var turn = (hand.NextDouble() - 0.5) * 0.5;
         var middle = new Point2(

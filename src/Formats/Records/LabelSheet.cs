@@ -1,7 +1,6 @@
 using System.Globalization;
 using System.Net;
 using System.Text;
-using QRCoder;
 
 namespace FaithfulBracket.Formats.Records;
 
@@ -81,11 +80,10 @@ public static class LabelSheet
         return lines.Count <= most ? lines : [.. lines.Take(most - 1), $"{lines[most - 1]} …"];
     }
 
-    /// <summary>ISO/IEC 18004, correction level M, dark modules as one path.</summary>
+    /// <summary>Dark modules as one path.</summary>
     private static string Modules(string code, double x, double y)
     {
-        using var data = QRCodeGenerator.GenerateQrCode(code, QRCodeGenerator.ECCLevel.M);
-        var rows = data.ModuleMatrix;
+        var rows = LabelCode.Rows(code);
         var side = CodeMm / rows.Count;
         var path = new StringBuilder();
         for (var r = 0; r < rows.Count; r++)

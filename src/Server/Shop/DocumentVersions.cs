@@ -33,7 +33,8 @@ internal sealed class DocumentVersions(ShopMemory shop, IServiceProvider service
         catch (Exception e) when (e is InputException or MalformedJsonException)
         {
             throw new NotHereException(
-                $"The job rests on version {held.Version} of {held.Kind} \"{held.Id}\", which does not read by today's rules: {e.Message} Take version {held.Newest}."
+                $"The job rests on version {held.Version} of {held.Kind} \"{held.Id}\", which does not read by today's rules: "
+                    + $"{e.Message} Take version {held.Newest}."
             );
         }
     }

@@ -1,4 +1,4 @@
-using System.Text.Json.Nodes;
+using System.Text.Json;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Kit;
 using FaithfulBracket.Formats.Json;
@@ -60,17 +60,16 @@ internal sealed class DrawerUses(DrawerItems items, JobPlans plans, ShopMemory s
             );
         return new(
             [
-                .. items
-                    .All()
-                    .Select(r => (Row: r, Item: JsonNode.Parse(r.Content)!))
-                    .Where(x => AmountField(x.Row.Kind) is not null)
-                    .Select(x => new UsableLine(
-                        x.Row.Kind,
-                        x.Row.Id,
-                        Name(x.Row.Kind, x.Item),
-                        Unit(x.Row.Kind, x.Item),
-                        wanted.GetValueOrDefault((x.Row.Kind, x.Row.Id)),
-                        Amount(x.Row.Kind, x.Item) ?? 0
+                .. DrawerLine
+                    .All(shop.StatedDrawer)
+                    .Where(l => l.Amount is not null)
+                    .Select(l => new UsableLine(
+                        l.Kind,
+                        l.Id,
+                        l.Name,
+                        l.Unit,
+                        wanted.GetValueOrDefault((l.Kind, l.Id)),
+                        l.Amount!.Value
                     ))
                     .OrderByDescending(l => l.Amount > 0)
                     .ThenBy(l => l.Kind, StringComparer.Ordinal)
@@ -92,28 +91,26 @@ internal sealed class DrawerUses(DrawerItems items, JobPlans plans, ShopMemory s
         {
             var take = takes[i];
             var row = rows.FirstOrDefault(r => r.Kind == take.Kind && r.Id == take.Id);
-            if (row is null || AmountField(take.Kind) is not { } field)
-            {
+            if (DrawerLine.Read(take.Kind, take.Id, row?.Content) is not { Amount: { } lies } line)
                 faults.Add(new($"/lines/{i}/id", $"The drawer has no {take.Kind} \"{take.Id}\" that is counted."));
-                continue;
-            }
-            var item = JsonNode.Parse(row.Content)!;
-            var lies = Amount(take.Kind, item) ?? 0;
-            if (take.Amount > lies)
+            else if (take.Amount > lies)
                 faults.Add(
+                    new($"/lines/{i}/amount", Invariant($"{line.Name}: {lies:0.##} lie there, not {take.Amount:0.##}."))
+                );
+            else if (line.Unit.Length == 0 && take.Amount != Math.Floor(take.Amount))
+                faults.Add(new($"/lines/{i}/amount", $"{line.Name}: counted in whole ones."));
+            else
+                changes.Add(
                     new(
-                        $"/lines/{i}/amount",
-                        Invariant($"{Name(take.Kind, item)}: {lies:0.##} lie there, not {take.Amount:0.##}.")
+                        take.Kind,
+                        take.Id,
+                        JsonSerializer.Serialize(
+                            DrawerLine.WithAmount(take.Kind, row!.Content, Math.Round(lies - take.Amount, 3)),
+                            DocumentJson.Options
+                        ),
+                        row.Version
                     )
                 );
-            else if (Unit(take.Kind, item).Length == 0 && take.Amount != Math.Floor(take.Amount))
-                faults.Add(new($"/lines/{i}/amount", $"{Name(take.Kind, item)}: counted in whole ones."));
-            else
-            {
-                var left = Math.Round(lies - take.Amount, 3);
-                item[field] = field == "count" ? (int)left : left;
-                changes.Add(new(take.Kind, take.Id, item.ToJsonString(), row.Version));
-            }
         }
         if (takes.Select(t => (t.Kind, t.Id)).Distinct().Count() != takes.Count)
             faults.Add(new("/lines", "Every line once."));
@@ -122,33 +119,30 @@ internal sealed class DrawerUses(DrawerItems items, JobPlans plans, ShopMemory s
         items.PutTogether(changes, by, jobId);
     }
 
-    /// <summary>As people call it.</summary>
-    public static string NameOf(DrawerRow row) => Name(row.Kind, JsonNode.Parse(row.Content));
-
     private static IEnumerable<DrawerChangeTold> Told(IReadOnlyList<DrawerEvent> events)
     {
-        var before = new Dictionary<(string, string), JsonNode?>();
+        var before = new Dictionary<(string, string), string?>();
         foreach (var e in events)
         {
             var key = (e.Kind, e.ItemId);
-            var was = before.GetValueOrDefault(key);
-            var now = e.Content is null ? null : JsonNode.Parse(e.Content);
-            before[key] = now;
-            double? had = Amount(e.Kind, was),
-                left = Amount(e.Kind, now);
+            var had = before.GetValueOrDefault(key);
+            before[key] = e.Content;
+            var was = DrawerLine.Read(e.Kind, e.ItemId, had);
+            var now = DrawerLine.Read(e.Kind, e.ItemId, e.Content);
             // what is gone was taken whole
-            double? change =
-                now is null ? -had
-                : had is null && e.JobId is null ? null
-                : left - (had ?? 0);
+            var change =
+                now is null ? -was?.Amount
+                : was is null && e.JobId is null ? null
+                : now.Amount - (was?.Amount ?? 0);
+            var line = now ?? was;
             yield return new(
                 e.Kind,
                 e.ItemId,
-                Name(e.Kind, now ?? was),
-                Unit(e.Kind, now ?? was),
-                What(e, was, now, change),
+                line?.Name ?? e.ItemId,
+                line?.Unit ?? "",
+                What(e, had, was, now, change),
                 change is null ? null : Math.Round(change.Value, 3),
-                left,
+                now?.Amount,
                 e.By,
                 e.At,
                 e.JobId
@@ -156,7 +150,7 @@ internal sealed class DrawerUses(DrawerItems items, JobPlans plans, ShopMemory s
         }
     }
 
-    private static string What(DrawerEvent e, JsonNode? was, JsonNode? now, double? change)
+    private static string What(DrawerEvent e, string? had, DrawerLine? was, DrawerLine? now, double? change)
     {
         if (e.JobId is not null)
             return change > 0 ? "laid in" : "used";
@@ -164,42 +158,11 @@ internal sealed class DrawerUses(DrawerItems items, JobPlans plans, ShopMemory s
             return "taken out";
         if (was is null)
             return "added";
-        var counted = was.DeepClone();
-        if (AmountField(e.Kind) is { } field)
-            counted[field] = now[field]?.DeepClone();
-        return JsonNode.DeepEquals(counted, now) ? "counted" : "changed";
+        // counted is what differs in its amount alone
+        return
+            now.Amount is { } amount
+            && JsonSerializer.Serialize(DrawerLine.WithAmount(e.Kind, had!, amount), DocumentJson.Options) == e.Content
+            ? "counted"
+            : "changed";
     }
-
-    private static string? AmountField(string kind) =>
-        kind switch
-        {
-            "pad" or "screw" => "count",
-            "paste" => "gramsLeft",
-            "consumable" => "amount",
-            _ => null,
-        };
-
-    private static double? Amount(string kind, JsonNode? item) =>
-        item is not null && AmountField(kind) is { } field ? (double?)item[field] : null;
-
-    private static string Unit(string kind, JsonNode? item) =>
-        kind switch
-        {
-            "paste" => "g",
-            "consumable" => (string?)item?["unit"] ?? "",
-            _ => "",
-        };
-
-    private static string Name(string kind, JsonNode? item) =>
-        item is null
-            ? ""
-            : kind switch
-            {
-                "pad" => Invariant(
-                    $"{item["material"]} {(double?)item["thicknessMm"]:0.0#} mm, {(double?)item["widthMm"]:0.#} × {(double?)item["depthMm"]:0.#}"
-                ),
-                "paste" => $"{item["material"]?["id"]}, {item["id"]}",
-                "screw" => Invariant($"{item["thread"]} × {(double?)item["lengthMm"]:0.#}"),
-                _ => (string?)item["name"] ?? (string?)item["id"] ?? "",
-            };
 }

@@ -10,6 +10,10 @@ namespace FaithfulBracket.Server.Stations;
 
 internal sealed record ArchivedItem(string Kind, string Id, string Name, long Version);
 
+/// <param name="Code">Of its label; null where it has none.</param>
+/// <param name="To">Page of the application that shows it.</param>
+internal sealed record LineFound(string? Code, string Text, string To);
+
 internal sealed record JobTakes(IReadOnlyList<DrawerTake> Lines, string By);
 
 /// <summary>Lines of the drawer: archived and brought back, what became of them, and what a job used of them.</summary>
@@ -21,10 +25,26 @@ internal static class DrawerUseEndpoints
     {
         var drawer = app.MapGroup("/api/drawer").WithTags("drawer");
         drawer.MapGet(
+            "/lines",
+            (ShopMemory shop) =>
+                TypedResults.Ok(
+                    DrawerLine
+                        .All(shop.StatedDrawer)
+                        .Select(l => new LineFound(l.Label?.Code, $"{l.Title}, {l.Sub}", l.To))
+                )
+        );
+        drawer.MapGet(
             "/archived",
             (DrawerItems items) =>
                 TypedResults.Ok(
-                    items.Archived().Select(r => new ArchivedItem(r.Kind, r.Id, DrawerUses.NameOf(r), r.Version))
+                    items
+                        .Archived()
+                        .Select(r => new ArchivedItem(
+                            r.Kind,
+                            r.Id,
+                            DrawerLine.Read(r.Kind, r.Id, r.Content)!.Name,
+                            r.Version
+                        ))
                 )
         );
         drawer.MapPut(

@@ -10,15 +10,13 @@ namespace FaithfulBracket.Server.Stations;
 /// <summary>A photo beside the target, one plane of it true to scale; nothing is kept.</summary>
 internal static class FlatPhotoEndpoint
 {
-    private const int MostPhoto = 20 * 1024 * 1024;
-
     public static void Map(IEndpointRouteBuilder app) =>
         app.MapPost("/api/library/flat-photo", AnswerAsync)
             .WithTags("library")
             .Accepts<byte[]>("image/jpeg", "image/png")
             .Produces<byte[]>(200, "image/jpeg")
             .WithDescription(
-                "A picture of 20 MiB and 50 megapixels with the target in it; heightMm of the plane over the target, "
+                "A picture of 16 MiB and 50 megapixels with the target in it; heightMm of the plane over the target, "
                     + "fromBelow mirrors it. Millimetres in a pixel stand in Mm-Per-Px."
             )
             .AddEndpointFilter(app.ServiceProvider.GetRequiredService<HeavyWork>().QueueAsync);
@@ -33,9 +31,7 @@ internal static class FlatPhotoEndpoint
     {
         if (heightMm is not null and not (>= -20 and <= 200))
             throw new InputException("?heightMm", "Expected -20 to 200 mm.");
-        var photo =
-            PhotoIntake.Read((await Bodies.BytesAsync(request, MostPhoto)).Span)
-            ?? throw new InputException("", "Expected a JPEG or PNG picture.");
+        var photo = await PhotoEndpoints.TakeAsync(request);
         var flat = await Task.Run(
             () =>
             {

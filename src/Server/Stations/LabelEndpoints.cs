@@ -18,8 +18,6 @@ internal sealed record LabelShot(string Code);
 /// <summary>Labels for jobs, tray bags and lines of the drawer, and what a scanned or photographed one leads to.</summary>
 internal static class LabelEndpoints
 {
-    private const int MostPhoto = 20 * 1024 * 1024;
-
     public static void Map(IEndpointRouteBuilder app)
     {
         var queue = app.ServiceProvider.GetRequiredService<HeavyWork>();
@@ -33,15 +31,10 @@ internal static class LabelEndpoints
             )
             .Produces<string>(200, "image/svg+xml");
         api.MapGet("/find", (string code, ShopMemory shop, Store.Jobs jobs) => TypedResults.Ok(Find(code, shop, jobs)));
-        api.MapGet(
-            "/drawer",
-            (ShopMemory shop) =>
-                TypedResults.Ok(OfDrawer(shop).Select(l => new LabelPlace(l.Code, $"{l.Title}, {l.Sub}", "")))
-        );
         api.MapPost("/shoot", ShootAsync).Accepts<LabelShot>("application/json");
         api.MapPost("/read", ReadAsync)
             .Accepts<byte[]>("image/jpeg", "image/png")
-            .WithDescription("Limits: a picture of 20 MiB and 50 megapixels.")
+            .WithDescription("Limits: a picture of 16 MiB and 50 megapixels.")
             .AddEndpointFilter(queue.QueueAsync);
     }
 
@@ -54,30 +47,8 @@ internal static class LabelEndpoints
 
     private static string N(double v) => v.ToString("0.##", CultureInfo.InvariantCulture);
 
-    private static IEnumerable<Label> OfDrawer(ShopMemory shop)
-    {
-        var d = shop.StatedDrawer;
-        foreach (var p in d.Pads)
-            yield return new(
-                LabelOf.Drawer,
-                $"pad/{p.Id}",
-                $"{p.Material} {N(p.ThicknessMm)} mm",
-                $"{N(p.WidthMm)} × {N(p.DepthMm)} mm{(p.Offcut ? ", offcut" : "")}"
-            );
-        foreach (var p in d.Pastes)
-            yield return new(
-                LabelOf.Drawer,
-                $"paste/{p.Id}",
-                p.Material.Id ?? p.Id,
-                $"{p.Id}{(p.UseBy is { } day ? $", good until {day:yyyy-MM-dd}" : "")}"
-            );
-        foreach (var s in d.Screws)
-            yield return new(LabelOf.Drawer, $"screw/{s.Id}", $"{s.Thread} × {N(s.LengthMm)}", "screws");
-        foreach (var c in d.Consumables)
-            yield return new(LabelOf.Drawer, $"consumable/{c.Id}", c.Name, $"low at {N(c.LowAt)} {c.Unit}");
-        foreach (var t in d.Tools)
-            yield return new(LabelOf.Drawer, $"tool/{t.Id}", t.Name, "tool");
-    }
+    private static IEnumerable<Label> OfDrawer(ShopMemory shop) =>
+        DrawerLine.All(shop.StatedDrawer).Select(l => l.Label).OfType<Label>();
 
     private static IEnumerable<Label> OfJob(JobRow job, JobPlans plans, CancellationToken cancel)
     {
@@ -130,9 +101,7 @@ internal static class LabelEndpoints
 
     private static async Task<Ok<LabelPlace>> ReadAsync(HttpRequest request, ShopMemory shop, Store.Jobs jobs)
     {
-        var photo =
-            PhotoIntake.Read((await Bodies.BytesAsync(request, MostPhoto)).Span)
-            ?? throw new InputException("", "Expected a JPEG or PNG picture.");
+        var photo = await PhotoEndpoints.TakeAsync(request);
         var code = await Task.Run(() => LabelReader.Read(PhotoPixels.Grey(photo.Content)));
         return TypedResults.Ok(Find(code ?? throw NotSeen(), shop, jobs));
     }

@@ -14,7 +14,8 @@ internal static class SpringEndpoint
             .WithTags("compute")
             .Accepts<JsonElement>("application/json")
             .WithDescription(
-                $"{{readings:[{{massG or loadN, lengthMm}}], homeMm?}}; {WeighedSpring.LeastReadings} to {WeighedSpring.MostReadings} readings."
+                "{readings:[{massG or loadN, lengthMm}], homeMm?}; "
+                    + $"{WeighedSpring.LeastReadings} to {WeighedSpring.MostReadings} readings."
             );
 
     private static async Task<Ok<MeasuredSpring>> AnswerAsync(HttpRequest request)

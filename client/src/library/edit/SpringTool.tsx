@@ -2,11 +2,9 @@ import { useState } from 'react'
 import { fetched, type Schemas, told } from '../../api/client'
 import { Section } from '../../stations/Ledger'
 import { Button } from '../../ui/Button'
+import { FigureField, figureOf as figure } from '../../ui/FigureField'
 import { fixed } from '../../ui/format'
 import type { Editor } from './useEditor'
-
-const look = 'num mt-0.5 block w-full border border-rule bg-raised px-2 py-1 text-[16px] text-ink'
-const figure = (t: string) => Number(t.replace(',', '.'))
 
 /** The spring of the chosen screws from its lengths under two weights. */
 export function SpringTool({ editor, screws }: { editor: Editor; screws: string[] }) {
@@ -14,18 +12,14 @@ export function SpringTool({ editor, screws }: { editor: Editor; screws: string[
   const [spring, setSpring] = useState<Schemas['MeasuredSpring']>()
   const [fault, setFault] = useState<string>()
   const field = (k: keyof typeof said, label: string) => (
-    <label className="block text-[13px] text-soft">
-      {label}
-      <input
-        value={said[k]}
-        inputMode="decimal"
-        onChange={(e) => {
-          setSaid({ ...said, [k]: e.target.value })
-          setSpring(undefined)
-        }}
-        className={look}
-      />
-    </label>
+    <FigureField
+      label={label}
+      value={said[k]}
+      onChange={(text) => {
+        setSaid({ ...said, [k]: text })
+        setSpring(undefined)
+      }}
+    />
   )
   const reckon = async () => {
     setFault(undefined)

@@ -1,21 +1,16 @@
 import { useState } from 'react'
 import { Section } from '../../stations/Ledger'
 import { Button } from '../../ui/Button'
+import { FigureField, figureOf as figure } from '../../ui/FigureField'
 import type { Edit, Editor } from './useEditor'
-
-const look = 'num mt-0.5 block w-full border border-rule bg-raised px-2 py-1 text-[16px] text-ink'
 
 /** What can be done with what is chosen: more of it in a row, mirrored, turned, taken out. */
 export function Tools({ editor }: { editor: Editor }) {
   const [row, setRow] = useState({ count: '', x: '', y: '' })
   const [about, setAbout] = useState('')
   const { selected: at, apply } = editor
-  const figure = (t: string) => Number(t.replace(',', '.'))
   const field = (label: string, value: string, set: (v: string) => void) => (
-    <label className="block text-[13px] text-soft">
-      {label}
-      <input value={value} inputMode="decimal" onChange={(e) => set(e.target.value)} className={look} />
-    </label>
+    <FigureField label={label} value={value} onChange={set} />
   )
   const one = (edit: Edit) => void apply([edit])
   return (

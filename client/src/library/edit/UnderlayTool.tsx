@@ -2,13 +2,11 @@ import { useState } from 'react'
 import { told } from '../../api/client'
 import { Section } from '../../stations/Ledger'
 import { Button } from '../../ui/Button'
+import { FigureField, figureOf as figure, figureLook as look } from '../../ui/FigureField'
 import { FileButton } from '../../ui/FileButton'
 import { flatPhoto } from './flatPhoto'
 import { fitted, laid, type Spot, type Underlay } from './underlay'
 import type { Editor } from './useEditor'
-
-const look = 'num mt-0.5 block w-full border border-rule bg-raised px-2 py-1 text-[16px] text-ink'
-const figure = (t: string) => Number(t.replace(',', '.'))
 
 /** A scan, photo or manual's page under the drawing, laid to scale by two spots whose places are known. */
 export function UnderlayTool({
@@ -105,15 +103,12 @@ export function UnderlayTool({
         <FileButton accept="image/png,image/jpeg" onFile={(f) => void flat(f)}>
           Or a photo beside the target
         </FileButton>
-        <label className="text-[13px] text-soft">
-          {below ? 'its face over the target, mm' : 'its surface over the target, mm'}
-          <input
-            value={height}
-            inputMode="decimal"
-            onChange={(e) => setHeight(e.target.value)}
-            className={`${look} !w-24`}
-          />
-        </label>
+        <FigureField
+          label={below ? 'its face over the target, mm' : 'its surface over the target, mm'}
+          value={height}
+          onChange={setHeight}
+          narrow
+        />
       </div>
       {file && pages > 1 && (
         <label className="mt-1.5 flex items-center gap-2 text-[14px] text-soft">

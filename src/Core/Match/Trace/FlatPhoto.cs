@@ -11,13 +11,11 @@ public sealed record FlatPicture(GreyPicture Picture, double MmPerPx, Point2 Cor
 public static class FlatPhoto
 {
     private const double FinestMm = 0.15,
-        FarthestMm = 320,
-        TypicalFocal = 1.1;
+        FarthestMm = 320;
 
     private const int MostPx = 2600,
         // between these the view is interpolated: over a millimetre it bends by less than a hundredth of a pixel
-        Grid = 8,
-        MarksThatTellLens = 8;
+        Grid = 8;
 
     private const byte White = 255;
 
@@ -32,19 +30,14 @@ public static class FlatPhoto
         CancellationToken cancel = default
     )
     {
-        if (!MarkSpread.DefinesAView(marks.Select(m => new Point2(m.XMm, m.YMm))))
+        List<TargetMark> target = [.. marks.Select(m => new TargetMark(m.XMm, m.YMm, m.UPx, m.VPx))];
+        if (!PhotoTrace.DefineAView(target))
             throw new InputException(
                 "",
                 "The target is not seen whole beside it: at least four of its marks, not in one line. Take the picture again from higher."
             );
-        var view = new PhotoView(
-            [.. marks.Select(m => new TargetMark(m.XMm, m.YMm, m.UPx, m.VPx))],
-            photo.Width,
-            photo.Height,
-            marks.Count >= MarksThatTellLens
-        );
-        var typical = TypicalFocal * Math.Max(photo.Width, photo.Height) / view.HalfPx;
-        var focal = ViewFocal.Of(view.Theta, view.Covariance, 1, typical).At(view.Theta);
+        var view = PhotoTrace.View(target, photo.Width, photo.Height);
+        var focal = PhotoTrace.FocalOf(view, 1, Math.Max(photo.Width, photo.Height)).At(view.Theta);
         var camera = CameraPose.Of(view.Theta, focal);
         var raised = heightMm * PhotoView.PerMm / camera.Z;
         if (raised > 0.5)

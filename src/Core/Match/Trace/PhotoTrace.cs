@@ -117,11 +117,18 @@ public static class PhotoTrace
     {
         if (!DefineAView(target))
             throw new InputException("target", "Four marks at least, not in one line, are needed.");
-        var view = new PhotoView(target, widthPx, heightPx, target.Count >= MarksThatTellLens);
-        return [.. placesMm.Select(view.Shown)];
+        return [.. placesMm.Select(View(target, widthPx, heightPx).Shown)];
     }
 
-    private static bool DefineAView(IReadOnlyList<TargetMark> target) =>
+    /// <summary>The view that the marks define, with the lens where they tell it.</summary>
+    internal static PhotoView View(IReadOnlyList<TargetMark> target, double widthPx, double heightPx) =>
+        new(target, widthPx, heightPx, target.Count >= MarksThatTellLens);
+
+    /// <summary>How long the lens of a view is, as the view says it.</summary>
+    internal static ViewFocal FocalOf(PhotoView view, double sigmaPx, double largerPx) =>
+        ViewFocal.Of(view.Theta, view.Covariance, sigmaPx, TypicalFocal * largerPx / view.HalfPx);
+
+    internal static bool DefineAView(IReadOnlyList<TargetMark> target) =>
         MarkSpread.DefinesAView(target.Select(m => new Point2(m.XMm, m.YMm)));
 
     /// <summary>What the marks' own misses tell of a click, px; where nothing is left over a guess.</summary>
@@ -139,7 +146,7 @@ public static class PhotoTrace
     )
     {
         var sigma = sigmaPx ?? SigmaOf(view, marks);
-        var focal = ViewFocal.Of(view.Theta, view.Covariance, sigma, TypicalFocal * largerPx / view.HalfPx);
+        var focal = FocalOf(view, sigma, largerPx);
         var f = focal.At(view.Theta);
         var camera = CameraPose.Of(view.Theta, f);
         return new(
