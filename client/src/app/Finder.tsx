@@ -30,6 +30,8 @@ export function Finder({ open, onClose }: { open: boolean; onClose: () => void }
         .split(/\s+/)
         .every((w) => `${p.kind} ${p.text}`.toLowerCase().includes(w)),
     )
+    // a job has nine stations: what else is called so comes before them
+    .sort((a, b) => Number(a.kind === 'station') - Number(b.kind === 'station'))
     .slice(0, 12)
   const scanned = useScanned(open, text)
   const found = [
