@@ -258,7 +258,9 @@ test('the drawer of an empty shop is filled by hand and by a table, and its labe
     .getByRole('dialog')
     .getByText(/^What became of it/)
     .click()
-  await expect(page.getByRole('dialog')).toContainText('counted +9')
+  await expect(page.getByRole('dialog')).toContainText(/counted \+9\s*, 12 left, EG/)
+  // nobody counted it for a job
+  await expect(page.getByRole('dialog').getByRole('link', { name: /^job/ })).toHaveCount(0)
   await page.getByRole('dialog').getByRole('button', { name: 'Archive' }).click()
   await expect(page.getByLabel('Count of A1')).toHaveCount(0)
   await page.getByText('Archived, 1').click()

@@ -4,6 +4,8 @@ import { Link } from '../app/router'
 import { clock, day } from '../ui/format'
 import type { Kind } from './ItemDialog'
 
+const amount = (n: number, unit: string) => `${n} ${unit}`.trim()
+
 /** What became of a line: counted, used for a job, changed. */
 export function ItemPast({ kind, id }: { kind: Kind; id: string }) {
   const past = useQuery({
@@ -18,10 +20,10 @@ export function ItemPast({ kind, id }: { kind: Kind; id: string }) {
         {past.map((e, i) => (
           <li key={e.at + i} className="border-b border-rule/60 py-1 leading-snug">
             {day(e.at)} {clock(e.at)}: {e.what}
-            {e.change ? ` ${e.change > 0 ? '+' : '−'}${Math.abs(e.change)} ${e.unit}` : ''}
-            {e.left !== null && `, ${e.left} ${e.unit} left`}
+            {e.change ? ` ${e.change > 0 ? '+' : '−'}${amount(Math.abs(e.change), e.unit)}` : ''}
+            {e.left != null && `, ${amount(e.left, e.unit)} left`}
             {e.by && `, ${e.by}`}
-            {e.jobId !== null && (
+            {e.jobId != null && (
               <>
                 {' '}
                 <Link className="text-copper underline" to={`/job/${e.jobId}/care`}>

@@ -39,7 +39,7 @@ export function Used({ job, by }: { job: JobView; by: string }) {
               {u.name}, {u.what} by {u.by}
               <span className="text-soft">
                 , {day(u.at)} {clock(u.at)}
-                {u.left !== null && `, ${u.left} ${u.unit} left`}
+                {u.left != null && `, ${u.left} ${u.unit} left`}
               </span>
             </li>
           ))}
