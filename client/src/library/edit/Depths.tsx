@@ -174,7 +174,7 @@ export function Depths({ editor, block, boardId }: { editor: Editor; block: Bloc
       <Button
         kind="go"
         className="mt-2"
-        disabled={steps.length === 0}
+        disabled={steps.length === 0 || answer.isPlaceholderData}
         onClick={() => answer.data && editor.take(answer.data.document, answer.data.checked)}
       >
         Take {steps.length} {steps.length === 1 ? 'step' : 'steps'} into the block
