@@ -57,7 +57,10 @@ public static class CareStation
                         "Put the offcuts in the drawer and note what was used",
                         "Drawer is right",
                         Used(pads, paste)
-                    ),
+                    ) with
+                    {
+                        Feel = "Every offcut lies flat in its bag, between films, with material and size on it.",
+                    },
                     .. (seats ?? []).Any(s => s.Coat.Count > 0)
                         ?
                         [
