@@ -114,7 +114,7 @@ public class JobTests(DemoServer demo) : IClassFixture<DemoServer>
             )
         );
         Assert.Contains(
-            "cooler, good",
+            "K cooler",
             (await _server.GetAsync($"/api/jobs/{job}"))
                 .GetProperty("plan")
                 .GetProperty("prove")

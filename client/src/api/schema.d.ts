@@ -9403,14 +9403,14 @@ export interface components {
         };
         CareDates: {
             /** Format: date */
-            repaste: string;
+            repaste?: null | string;
             inspections: string[];
             drift?: null | components["schemas"]["DriftSeen"];
             text: string;
         };
         CareResult: {
             /** Format: int32 */
-            repasteMonths: number;
+            repasteMonths?: null | number;
             restore: components["schemas"]["WorkStep"][];
             sheet: components["schemas"]["StationPlan"];
             kept?: null | string;
@@ -9543,6 +9543,9 @@ export interface components {
             verdict: string;
             trouble: boolean;
             why: string[];
+            sensors: components["schemas"]["SensorProof"][];
+            /** Format: double */
+            expectedThroughKPerW?: null | number;
         };
         Consumable: {
             id: string;
@@ -10426,7 +10429,7 @@ export interface components {
             /** Format: double */
             padWPerMK?: null | number;
             /** Format: double */
-            pasteWPerMK: number;
+            pasteWPerMK?: null | number;
             map?: null | components["schemas"]["HeatMap"];
         };
         JobHands: {
@@ -12346,6 +12349,32 @@ export interface components {
             /** Format: double */
             c: number;
         };
+        SensorProof: {
+            kind: components["schemas"]["PartKind"];
+            name: string;
+            part: string;
+            /** Format: double */
+            measuredC: number;
+            /** Format: double */
+            measuredPlusMinusK: number;
+            /** Format: double */
+            expectedC: number;
+            /** Format: double */
+            expectedPlusMinusK: number;
+            state: components["schemas"]["SensorState"];
+            /** Format: int32 */
+            runs: number;
+            /** Format: int32 */
+            moreRuns?: null | number;
+            text: string;
+            at: components["schemas"]["HeatConditions"];
+            /** Format: double */
+            throughK: number;
+            /** Format: double */
+            overK: number;
+        };
+        /** @enum {unknown} */
+        SensorState: "better" | "as-expected" | "open" | "poor";
         SettingChangeRow: {
             /** Format: int64 */
             id: number;

@@ -4,7 +4,7 @@ import { inInches } from '../ui/format'
 
 export const Head = ({ children, tone, sub }: { children: ReactNode; tone?: string; sub?: ReactNode }) => (
   <header className="mb-1">
-    <h2 className={`text-[25px] font-bold leading-[1.1] ${tone ?? ''}`}>{children}</h2>
+    <h2 className={`text-[25px] font-bold leading-[1.1] first-letter:uppercase ${tone ?? ''}`}>{children}</h2>
     {sub && <p className="mt-1 text-[14px] leading-snug text-soft">{sub}</p>}
   </header>
 )

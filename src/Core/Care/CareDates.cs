@@ -20,40 +20,54 @@ public sealed record DriftSeen(
     DateOnly DueHigh
 );
 
-/// <param name="Repaste">When the paste is due: by drift, or by its kind.</param>
+/// <param name="Repaste">When the paste is due: by drift, or by its kind, and never before the last proof; null where none was used.</param>
 /// <param name="Inspections">Yearly looks at the loop until then.</param>
 /// <param name="Drift">Null with fewer than two proofs of different days.</param>
 /// <param name="Text">In a sentence.</param>
-public sealed record CareDates(DateOnly Repaste, IReadOnlyList<DateOnly> Inspections, DriftSeen? Drift, string Text)
+public sealed record CareDates(DateOnly? Repaste, IReadOnlyList<DateOnly> Inspections, DriftSeen? Drift, string Text)
 {
     /// <summary>Months between two looks at a loop.</summary>
     private const int InspectMonths = 12;
 
+    /// <summary>Looks that are told where no paste sets an end.</summary>
+    private const int MonthsWithoutPaste = 24;
+
     /// <param name="readings">Those after, with a coolant and a day, count; in any order.</param>
     /// <param name="curve">Brings flows to that of the first proof; null where the block states none.</param>
-    /// <param name="months">By the paste's kind.</param>
+    /// <param name="months">By the paste's kind; null where no face took paste.</param>
     /// <param name="opened">Counts where nothing was proved yet.</param>
     /// <param name="limitShare">How far the resistance may drift.</param>
     public static CareDates Of(
         IReadOnlyList<Reading> readings,
         FlowCurve? curve,
-        int months,
+        int? months,
         DateOnly opened,
         double limitShare = Prove.Drift.DefaultLimitShare
     )
     {
         var marks = Marks(readings, curve);
         var from = marks.Count > 0 ? marks[0].On : opened;
-        var cap = from.AddMonths(months);
+        var cap = from.AddMonths(months ?? MonthsWithoutPaste);
         var drift =
-            marks.Count >= Prove.Drift.LeastPoints && marks[^1].Day > marks[0].Day
+            months is not null && marks.Count >= Prove.Drift.LeastPoints && marks[^1].Day > marks[0].Day
                 ? Seen(marks, cap, limitShare)
                 : null;
-        var repaste = drift?.Due ?? cap;
+        var until = drift?.Due ?? (marks.Count > 0 && marks[^1].On > cap ? marks[^1].On : cap);
         var looks = new List<DateOnly>();
-        for (var on = from.AddMonths(InspectMonths); on < repaste; on = on.AddMonths(InspectMonths))
+        for (
+            var on = from.AddMonths(InspectMonths);
+            on < until || (months is null && on == until);
+            on = on.AddMonths(InspectMonths)
+        )
             looks.Add(on);
-        return new(repaste, looks, drift, Words(drift, repaste, months));
+        return months is { } kind
+            ? new(until, looks, drift, Words(drift, until, kind))
+            : new(
+                null,
+                looks,
+                null,
+                "No face took paste: nothing is renewed by the calendar. Look at the loop yearly."
+            );
     }
 
     private static List<DriftMark> Marks(IReadOnlyList<Reading> readings, FlowCurve? curve)
@@ -91,7 +105,10 @@ public sealed record CareDates(DateOnly Repaste, IReadOnlyList<DateOnly> Inspect
             limitShare: limitShare,
             capDays: capDays
         );
-        DateOnly On(double day) => first.AddDays((int)Math.Round(Math.Clamp(day, 0, capDays)));
+        // what lies behind the last proof is due now
+        var last = marks[^1].On;
+        DateOnly On(double day) =>
+            first.AddDays((int)Math.Round(Math.Clamp(day, 0, capDays))) is var on && on > last ? on : last;
         return new(
             marks,
             line,
@@ -110,6 +127,8 @@ public sealed record CareDates(DateOnly Repaste, IReadOnlyList<DateOnly> Inspect
                 + "another day, its drift tells it better.";
         var perYear = drift.Line.SlopePerDay * 365.25 / drift.Line.StartKPerW * 100;
         var rise = FormattableString.Invariant($"{Math.Abs(perYear):0} % a year {(perYear >= 0 ? "more" : "less")}");
+        if (repaste == drift.Marks[^1].On)
+            return $"{drift.Marks.Count} proofs, {rise}: due since the last of them, {Date(repaste)}. Repaste now.";
         return drift.Line.Capped
             ? $"{drift.Marks.Count} proofs, {rise}: the line does not reach its limit first. Repaste on "
                 + $"{Date(repaste)}, by the paste's kind."

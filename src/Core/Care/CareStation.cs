@@ -8,9 +8,9 @@ using FaithfulBracket.Core.Teardown;
 
 namespace FaithfulBracket.Core.Care;
 
-/// <param name="RepasteMonths">By the paste's kind, capped by the shop.</param>
+/// <param name="RepasteMonths">By the paste's kind, capped by the shop; null where no face took paste.</param>
 /// <param name="Restore">Back to stock, step by step, from where the job stands; empty until that is asked for.</param>
-public sealed record CareResult(int RepasteMonths, IReadOnlyList<WorkStep> Restore, StationPlan Sheet)
+public sealed record CareResult(int? RepasteMonths, IReadOnlyList<WorkStep> Restore, StationPlan Sheet)
 {
     /// <summary>What became of the stock parts, in sentences; null in a record from before this was told.</summary>
     public string? Kept { get; init; }
@@ -34,14 +34,17 @@ public static class CareStation
         IReadOnlyList<SeatPlan>? seats = null
     )
     {
-        var months = Math.Min(shop.RepasteCapMonths, stock?.MonthsToRepaste ?? shop.RepasteCapMonths);
+        int? months =
+            order.Pairs.Count > 0 && paste.Faces.Count == 0
+                ? null
+                : Math.Min(shop.RepasteCapMonths, stock?.MonthsToRepaste ?? shop.RepasteCapMonths);
         var kept = StockParts.Words(order, match, teardown, ways);
         return new CareResult(
             months,
             [],
             new(
                 Station.Care,
-                $"repaste in {months} months or by drift",
+                months is null ? "look at the loop yearly" : $"repaste in {months} months or by drift",
                 false,
                 [
                     Step(
@@ -76,9 +79,13 @@ public static class CareStation
                     Step(
                         "date",
                         StepKind.Note,
-                        $"Note the repaste date, {months} months, and the yearly look at the loop",
+                        months is null
+                            ? "Note the yearly look at the loop"
+                            : $"Note the repaste date, {months} months, and the yearly look at the loop",
                         "Date noted",
-                        "Earlier if the measured resistance drifts."
+                        months is null
+                            ? "No face took paste: nothing dries out. The loop is looked at all the same."
+                            : "Earlier if the measured resistance drifts."
                     ),
                     Step(
                         "hand-over",
@@ -110,6 +117,8 @@ public static class CareStation
         var laid = pads
             .Pads.GroupBy(p => (p.ThicknessMm, p.Material))
             .Select(g => FormattableString.Invariant($"{g.Count()} × {g.Key.ThicknessMm:0.0#} mm {g.Key.Material}"));
-        return $"Used: {string.Join(", ", laid.Append(FormattableString.Invariant($"{paste.MassG:0.00} g paste")))}.";
+        if (paste.Faces.Count > 0)
+            laid = laid.Append(FormattableString.Invariant($"{paste.MassG:0.00} g paste"));
+        return $"Used: {string.Join(", ", laid)}.";
     }
 }

@@ -24,8 +24,9 @@ public sealed class BlockHeat
     public const double DefaultBesideFins = 0.15;
 
     /// <summary>Copper, W/(m·K), and a base that no document states, mm.</summary>
-    private const double CopperWPerMK = 390,
-        UnstatedBaseMm = 3;
+    private const double CopperWPerMK = 390;
+
+    internal const double UnstatedBaseMm = 3;
 
     private const double LeastH = 10,
         MostH = 1e8,
@@ -101,12 +102,7 @@ public sealed class BlockHeat
             )
             .ToList();
         var dies = parts.Where(p => p.Part.Part.Kind is PartKind.Die or PartKind.Lid).ToList();
-        if (dies.Count == 0)
-            throw new InputException(
-                "block/plates",
-                "No land of the block lies on a die: its curve says nothing here."
-            );
-        var (plate, main) = dies.MaxBy(p => p.Part.Watts);
+        var (plate, main) = dies.Count > 0 ? dies.MaxBy(p => p.Part.Watts) : WithoutDie(block, parts);
         var perWatt = curve.AKPerW + curve.BKPerW * Math.Pow(flowLMin, -curve.N);
         var cell = Math.Max(0.25, Math.Sqrt(plate.Outline.Area / cells));
         var coarse = new HeatGrid(plate.Outline, 2 * cell);
@@ -135,6 +131,18 @@ public sealed class BlockHeat
                     ),
             ]
         );
+    }
+
+    /// <summary>A block that is made for other parts is told by its curve over the land that takes most heat.</summary>
+    private static (Plate Plate, HeatedPart Main) WithoutDie(Block block, List<(Plate Plate, HeatedPart Part)> parts)
+    {
+        if (block.Kind is BlockKind.PowerStage or BlockKind.Chip or BlockKind.Memory && parts.Count > 0)
+        {
+            var land = parts.GroupBy(p => p.Part.Pairing.Land.Id).MaxBy(g => g.Sum(p => p.Part.Watts))!;
+            var (plate, part) = land.First();
+            return (plate, part with { Into = part.Pairing.Land.Outline });
+        }
+        throw new InputException("block/plates", "No land of the block lies on a die: its curve says nothing here.");
     }
 
     private static SideSheet Sheet(
@@ -201,6 +209,9 @@ public sealed class BlockHeat
                 ]
             );
     }
+
+    /// <summary>The same plate under a block that differs in nothing the heat rests on.</summary>
+    public BlockHeat On(LaidBlock laid) => new(laid, BlockPlate, Plate, Parts, HWPerM2K, Rise, Others);
 
     private static double Scale(Board board, double? powerW)
     {

@@ -72,7 +72,7 @@ public static class Expect
         {
             if (ways.KPerW(part) is not { } through || heat.LandRise(part) is not { } land)
                 continue;
-            var own = part.Watts * through;
+            var own = part.Watts * (through + BareDie.KPerW(heat, part));
             parts.Add(
                 new(part.Part.Id, mean + land + own, mean + land, own, part.Part.LimitC)
                 {
@@ -87,7 +87,7 @@ public static class Expect
                     )
                 );
         }
-        parts.AddRange(UnderLids(heat, parts, mean, at.PowerW));
+        parts.AddRange(UnderLid.Dies(laid.Board, parts, mean, warnings));
         var told = parts.Select(p => p.Part).ToHashSet();
         var known = heat.Parts.Concat(heat.Others.SelectMany(o => o.Parts)).Select(p => p.Part.Id).ToHashSet();
         List<Part> untold =
@@ -97,57 +97,8 @@ public static class Expect
             ),
         ];
         foreach (var part in untold.Where(p => !known.Contains(p.Id)))
-            warnings.Add(
-                part.Under is { } lid && told.Contains(lid)
-                    ? $"{part.Id} lies under {lid}, which states no bond or lid thickness: its temperature cannot be calculated."
-                    : $"No land of the block covers {part.Id}: its temperature cannot be calculated."
-            );
+            warnings.Add($"No land of the block covers {part.Id}: its temperature cannot be calculated.");
         return new(rise, mean, parts, warnings) { Untold = untold };
-    }
-
-    /// <summary>Dies under a lid: the lid's own temperature, and their heat through bond and lid.</summary>
-    private static IEnumerable<ExpectedPart> UnderLids(
-        BlockHeat heat,
-        List<ExpectedPart> told,
-        double coolantC,
-        double? powerW
-    )
-    {
-        var board = heat.Laid.Board;
-        var stated = board.Parts.Where(p => p.Kind != PartKind.Empty).Sum(p => p.DissipationW);
-        var scale = powerW is { } asked && stated > 0 ? asked / stated : 1;
-        foreach (var top in told.ToList())
-        {
-            if (board.FindPart(top.Part) is not { Kind: PartKind.Lid } lid)
-                continue;
-            List<Part> dies = [.. board.Parts.Where(p => p.Under == lid.Id && p.DissipationW > 0)];
-            var total = dies.Sum(d => d.DissipationW);
-            foreach (var die in dies)
-            {
-                if (
-                    (die.BondMm ?? lid.BondMm) is not { } bondMm
-                    || (lid.LidThicknessMm ?? die.LidThicknessMm) is not { } lidMm
-                )
-                    continue;
-                var (area, share) = (die.Top().Area, die.DissipationW / total);
-                var behind = top.Watts / Math.Max(1e-9, (top.C - coolantC) * lid.Top().Area * 1e-6);
-                var through =
-                    bondMm / 1000 / (Sockets.DirectDie.BondK(board, lid, die) * area * 1e-6)
-                    + Sockets.Spreading.Layer(
-                        area,
-                        share * lid.Top().Area,
-                        lidMm,
-                        lid.LidKWPerMK ?? die.LidKWPerMK ?? Sockets.DirectDie.CopperWPerMK,
-                        behind
-                    );
-                var watts = die.DissipationW * scale;
-                yield return new(die.Id, top.C + watts * through, top.LandC, top.ThroughK + watts * through, die.LimitC)
-                {
-                    Watts = watts,
-                    RangeK = top.RangeK + HeatError.RangeK(watts * through, 0, 0),
-                };
-            }
-        }
     }
 
     /// <summary>Each part's own way to its land, as the block rests on its pads and films.</summary>

@@ -82,7 +82,7 @@ public static class EdgePads
     }
 
     /// <summary>Null where the kit holds no pads at all.</summary>
-    private static string? Material(Block block, double thicknessMm) =>
+    internal static string? Material(Block block, double thicknessMm) =>
         (
             block.Kit?.Pads.FirstOrDefault(p => Math.Abs(p.ThicknessMm - thicknessMm) < 1e-6)
             ?? (block.Kit is { Pads: [var any, ..] } ? any : null)

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Orders;
@@ -22,6 +23,10 @@ public sealed record PairPads(
     /// <summary>What seating, tightening and every what-if reckon from; null without paste.</summary>
     [JsonIgnore]
     public StackUp? Stack { get; init; }
+
+    /// <summary>A memory module between carriers; null for everything that is screwed down.</summary>
+    [JsonIgnore]
+    public CarriedModule? Carried { get; init; }
 
     /// <summary>What pads and seating come to, in a few words.</summary>
     public string Verdict =>
@@ -112,6 +117,7 @@ public static class PadsStation
                 )
                 {
                     Stack = stack,
+                    Carried = Carried(on.Laid, pads, materials, match),
                 }
             );
         }
@@ -124,6 +130,24 @@ public static class PadsStation
         var sheet = PadSteps.Of(order, pairs, pieces, cutting, ways);
         return new(pairs, pieces, cutting, sheet, troubles.List);
     }
+
+    private static CarriedModule? Carried(
+        LaidBlock laid,
+        IReadOnlyList<PlacedPad> pads,
+        IReadOnlyDictionary<string, PadMaterial> materials,
+        MatchResult match
+    ) =>
+        laid.Block.Carriers.Count == 0 || laid.Board.Kind != BoardKind.MemoryModule
+            ? null
+            : new(
+                laid,
+                [.. pads.Select(p => p.Laid)],
+                materials,
+                match
+                    .Laid()
+                    .Where(l => !ReferenceEquals(l.On.Laid, laid) && l.On.Laid.Block.Id == laid.Block.Id)
+                    .Sum(l => l.On.Laid.Board.Parts.Sum(p => p.DissipationW))
+            );
 
     private static IReadOnlyList<PadBridge> Bridges(Boards.Board board, IReadOnlyList<PlacedPad> pads) =>
         [.. PadStrips.Rows(board, pads).SelectMany(r => PadStrips.Bridges(board, r))];

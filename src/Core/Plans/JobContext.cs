@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Heat;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads.Cutting;
@@ -20,6 +21,9 @@ public sealed record JobContext
     /// <summary>Paste by id from the drawer; null takes the first.</summary>
     public string? PasteId { get; init; }
     public IReadOnlyList<Reading> Readings { get; init; } = [];
+
+    /// <summary>Where cold plates are taken from that readings are compared with.</summary>
+    public PlateOf Plates { get; init; } = ExpectedOf.FromNothing;
 
     /// <summary>Ways chosen where installers disagree, by question.</summary>
     public IReadOnlyDictionary<string, string> Ways { get; init; } = new Dictionary<string, string>();

@@ -42,7 +42,18 @@ public static class JobPlanner
         var paste = PasteStation.Of(order, pads, c.Drawer, c.PasteId, ways, c.Shop, seats);
         var mount = MountStation.Of(order, match, pads, ways, teardown, seats, c.Shop.TiltLimitDeg, cancel);
         var loop = OrderLoop.Of(order, match, ways, c.Shop);
-        var prove = ProveStation.Of(order, pads, paste, c.Readings, ways, seats, loop, c.Shop.LeakHoldS);
+        var prove = ProveStation.Of(
+            order,
+            pads,
+            paste,
+            c.Readings,
+            ways,
+            seats,
+            loop,
+            c.Shop.LeakHoldS,
+            c.Plates,
+            cancel
+        );
         var stock = c.Drawer.PasteOr(c.PasteId);
         return Walked(
             order,

@@ -1,12 +1,10 @@
-using FaithfulBracket.Core.Blocks;
-
 namespace FaithfulBracket.Core.Prove;
 
 /// <summary>Before against after and against what the block should do.</summary>
 /// <param name="BeforeToRoom">Die to room with the stock cooler, K/W.</param>
 /// <param name="AfterToRoom">Die to room with the block.</param>
 /// <param name="AfterToCoolant">Die to coolant with the block.</param>
-/// <param name="ExpectedToCoolantKPerW">From the block's curve at this flow, and the paste film.</param>
+/// <param name="ExpectedToCoolantKPerW">From the sensor's part to the mean coolant, the whole way.</param>
 /// <param name="GainK">Cooler at the before power, room for room, K.</param>
 /// <param name="CoolantRiseK">Rise of the coolant through the block.</param>
 public sealed record Comparison(
@@ -22,12 +20,26 @@ public sealed record Comparison(
     IReadOnlyList<string> Why
 )
 {
-    /// <summary>More than this share over the expected resistance is poor.</summary>
-    private const double PoorShare = 0.35;
+    /// <summary>Less warming of the coolant is not worth a word, K.</summary>
+    private const double LeastRiseK = 0.1;
 
-    /// <param name="filmKPerW">Resistance of the paste film; null when not known.</param>
-    public static Comparison Of(IReadOnlyList<Reading> readings, FlowCurve? curve, double? filmKPerW)
+    /// <summary>Each sensor against what is expected there.</summary>
+    public IReadOnlyList<SensorProof> Sensors { get; init; } = [];
+
+    /// <summary>Of the expected resistance, what lies between the part and the block, K/W; null where nothing is expected.</summary>
+    public double? ExpectedThroughKPerW { get; init; }
+
+    /// <param name="sensors">Of the same readings.</param>
+    /// <param name="scale">The shop's own jobs over the maker's claim; null where the claim stands.</param>
+    /// <param name="part">What the first sensor sits in.</param>
+    public static Comparison Of(
+        IReadOnlyList<Reading> readings,
+        IReadOnlyList<SensorProof>? sensors = null,
+        double? scale = null,
+        string part = "die"
+    )
     {
+        sensors ??= [];
         var before = readings.LastOrDefault(r => r.Phase == Phase.Before);
         var after = readings.LastOrDefault(r => r.Phase == Phase.After);
         var why = new List<string>();
@@ -40,30 +52,30 @@ public sealed record Comparison(
             proven.After is { InletPlusMinus: { } sigma } to && (to.ToCoolantKPerW ?? to.ToInletKPerW) is { } r
                 ? new(r, sigma)
                 : null;
-        double? expected =
-            curve is not null && after?.FlowLMin is > 0 and { } q
-                ? curve.AKPerW + curve.BKPerW * Math.Pow(q, -curve.N) + (filmKPerW ?? 0)
-                : null;
         double? rise = after?.FlowLMin is > 0 ? proven.CoolantRiseK : null;
+        var first = sensors.Count > 0 ? sensors[0] : null;
+        double? PerWatt(double? k) => k is { } x && after is not null ? x / after.PowerW : null;
+        var expected = PerWatt(first?.ExpectedC - first?.At.CoolantInC - (rise ?? 0) / 2);
         if (beforeRoom is { } b)
             why.Add(
                 FormattableString.Invariant(
-                    $"Before: die {before!.DieC - before.RoomC:0.0} K over the room at {before.PowerW:0} W, {b.KPerW:0.000} ± {b.UncertaintyKPerW:0.000} K/W."
+                    $"Before: {part} {before!.DieC - before.RoomC:0.0} K over the room at {before.PowerW:0} W, {b.KPerW:0.000} ± {b.UncertaintyKPerW:0.000} K/W."
                 )
             );
         if (afterRoom is { } a)
             why.Add(
                 FormattableString.Invariant(
-                    $"After: die {after!.DieC - after.RoomC:0.0} K over the room at {after.PowerW:0} W, {a.KPerW:0.000} ± {a.UncertaintyKPerW:0.000} K/W."
+                    $"After: {part} {after!.DieC - after.RoomC:0.0} K over the room at {after.PowerW:0} W, {a.KPerW:0.000} ± {a.UncertaintyKPerW:0.000} K/W."
                 )
             );
         if (afterCoolant is { } ac)
             why.Add(
                 FormattableString.Invariant(
-                    $"Die to coolant {ac.KPerW:0.000} ± {ac.UncertaintyKPerW:0.000} K/W{Expected(expected, curve)}."
+                    $"{char.ToUpperInvariant(part[0])}{part[1..]} to coolant {ac.KPerW:0.000} ± {ac.UncertaintyKPerW:0.000} K/W{Expected(expected, scale)}."
                 )
             );
-        if (rise is { } k)
+        why.AddRange(sensors.Select(s => s.Text));
+        if (rise is { } k && k >= LeastRiseK)
             why.Add(
                 FormattableString.Invariant(
                     $"The coolant warms by {k:0.0} K through the block at {after!.FlowLMin:0.0} L/min."
@@ -72,18 +84,22 @@ public sealed record Comparison(
         var (gain, gainU) = unlike.Count > 0 ? (null, null) : (proven.GainK, proven.GainPlusMinusK);
         if (before is not null && after is not null)
             why.AddRange(unlike.Count > 0 ? unlike : proven.Reasons);
-        var (verdict, trouble) = Judge(before, after, afterCoolant, expected, gain, gainU, unlike.Count == 0);
-        return new(beforeRoom, afterRoom, afterCoolant, expected, gain, gainU, rise, verdict, trouble, why);
+        var (verdict, trouble) = Judge(before, after, sensors, gain, gainU, unlike.Count == 0);
+        return new(beforeRoom, afterRoom, afterCoolant, expected, gain, gainU, rise, verdict, trouble, why)
+        {
+            Sensors = sensors,
+            ExpectedThroughKPerW = PerWatt(first?.ThroughK),
+        };
     }
 
     private static SteadyReading? Steady(Reading? r) =>
         r is null ? null : new(r.DieC, r.RoomC, r.CoolantC, r.FlowLMin, r.PowerW, new());
 
-    private static string Expected(double? kPerW, FlowCurve? curve)
+    private static string Expected(double? kPerW, double? scale)
     {
         if (kPerW is not { } expected)
             return "";
-        var by = curve?.ShopScale is { } own
+        var by = scale is { } own
             ? FormattableString.Invariant($" by this shop's own jobs, {own:0.00} of the maker's claim")
             : "";
         return FormattableString.Invariant($", expected {expected:0.000}{by}");
@@ -92,8 +108,7 @@ public sealed record Comparison(
     private static (string, bool) Judge(
         Reading? before,
         Reading? after,
-        Resistance? toCoolant,
-        double? expected,
+        IReadOnlyList<SensorProof> sensors,
         double? gain,
         double? gainU,
         bool alike
@@ -103,23 +118,26 @@ public sealed record Comparison(
             return ("no readings yet", false);
         if (after is null)
             return (FormattableString.Invariant($"before: {before!.DieC - before.RoomC:0} K over room"), false);
-        if (toCoolant is { } r && expected is { } e)
-        {
-            var margin = PoorShare * e + 2 * r.UncertaintyKPerW;
-            if (r.KPerW > e + margin)
-                return (FormattableString.Invariant($"poor, {100 * (r.KPerW / e - 1):0} % over expected"), true);
-        }
+        if (sensors.Where(s => s.State == SensorState.Poor).MaxBy(s => s.OverK) is { } worst)
+            return (FormattableString.Invariant($"poor, {worst.Name} {worst.OverK:0} K over expected"), true);
+        var against = Against(sensors);
         if (gain is { } g)
-        {
-            if (g < -2 * (gainU ?? 0))
-                return (FormattableString.Invariant($"{-g:0} K warmer than stock"), true);
-            return (FormattableString.Invariant($"{g:0} K cooler, good"), false);
-        }
+            return g < -2 * (gainU ?? 0)
+                ? (FormattableString.Invariant($"{-g:0} K warmer than stock"), true)
+                : (FormattableString.Invariant($"{g:0} K cooler{against}"), false);
         return (
             FormattableString.Invariant(
-                $"after: {after.DieC - after.RoomC:0} K over room{(alike ? "" : ", not comparable")}"
+                $"after: {after.DieC - after.RoomC:0} K over room{(alike ? against : ", not comparable")}"
             ),
             false
         );
     }
+
+    /// <summary>The scale is the same for a bare die, a lid, a card and a module.</summary>
+    private static string Against(IReadOnlyList<SensorProof> sensors) =>
+        sensors.Count == 0 ? ""
+        : sensors.FirstOrDefault(s => s.State == SensorState.Open) is { } open
+            ? $", {open.Name} at the edge of what is expected"
+        : sensors[0].State == SensorState.Better ? ", better than expected"
+        : ", as expected";
 }

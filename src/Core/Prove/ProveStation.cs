@@ -1,5 +1,7 @@
+using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Flow;
+using FaithfulBracket.Core.Heat;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Paste;
@@ -32,14 +34,18 @@ public static class ProveStation
         Ways ways,
         IReadOnlyList<SeatPlan>? seats = null,
         LoopResult? loop = null,
-        int leakHoldS = DefaultLeakHoldS
+        int leakHoldS = DefaultLeakHoldS,
+        PlateOf? plates = null,
+        CancellationToken cancel = default
     )
     {
         // nothing to look at, fill or compare before a block is chosen
         if (order.Pairs.Count == 0)
             return new([], new(Station.Prove, "waits for a block", true, []));
-        var proofs = Proofs(order, pads, readings);
-        var cost = FormattableString.Invariant($"{pads.Pieces.Count} fresh pads and {paste.MassG:0.00} g of paste");
+        var proofs = Proofs(order, pads, readings, plates ?? ExpectedOf.FromNothing, null, cancel);
+        var cost =
+            $"{pads.Pieces.Count} fresh pads"
+            + (paste.Faces.Count > 0 ? FormattableString.Invariant($" and {paste.MassG:0.00} g of paste") : "");
         return Result(proofs, [.. Steps(order, proofs, pads, ways, cost, seats ?? [], loop, leakHoldS)]);
     }
 
@@ -48,8 +54,9 @@ public static class ProveStation
         ProveResult signed,
         WorkOrder order,
         PadsResult pads,
-        IReadOnlyList<Reading> readings
-    ) => Result(Proofs(order, pads, readings), signed.Sheet.Steps);
+        IReadOnlyList<Reading> readings,
+        PlateOf plates
+    ) => Result(Proofs(order, pads, readings, plates, signed, default), signed.Sheet.Steps);
 
     private static ProveResult Result(List<PairProof> proofs, IReadOnlyList<WorkStep> steps)
     {
@@ -65,29 +72,70 @@ public static class ProveStation
         );
     }
 
-    /// <summary>Of several pairs, those that press a die are proved by its temperature.</summary>
-    private static List<PairProof> Proofs(WorkOrder order, PadsResult pads, IReadOnlyList<Reading> readings) =>
+    /// <summary>
+    /// Of several pairs, those that press a die are proved by its temperature, and modules between carriers by their own.
+    /// </summary>
+    /// <param name="signed">What a finished job was signed with: what was expected then stands.</param>
+    private static List<PairProof> Proofs(
+        WorkOrder order,
+        PadsResult pads,
+        IReadOnlyList<Reading> readings,
+        PlateOf plates,
+        ProveResult? signed,
+        CancellationToken cancel
+    ) =>
         [
             .. pads
-                .Pairs.Where((p, i) => i == 0 || p.Seating is { Dies.Count: > 0 })
+                .Pairs.Where((p, i) => i == 0 || p.Carried is not null || p.Seating is { Dies.Count: > 0 })
                 .Select(p =>
                 {
-                    var pair = order.Pairs.First(x => x.Key == p.Pair);
+                    var block = order.Pairs.First(x => x.Key == p.Pair).Block;
+                    var board = order.Find(p.Board)!.Board;
                     var first = p == pads.Pairs[0];
                     var own = readings.Where(r => r.Board is null ? first : r.Board == p.Board).ToList();
+                    var before = signed?.Pairs.FirstOrDefault(x => x.Pair == p.Pair && x.Board == p.Board)?.Comparison;
+                    var sensors = SensorProofs.Of(
+                        own,
+                        board,
+                        at =>
+                            before is not null
+                                ? SensorProofs.AsSigned(before.Sensors, at)
+                                : Expect(p, block, at, plates, cancel)
+                    );
                     return new PairProof(
                         p.Pair,
                         p.Board,
-                        // nothing is expected through a film that nobody knows
                         Comparison.Of(
                             own,
-                            p.Seating?.LoadUnknown == true ? null : pair.Block.Flow,
-                            FilmResistance.Of(p)
+                            sensors,
+                            block.Flow?.ShopScale,
+                            board.Kind == BoardKind.MemoryModule ? "module" : "die"
                         ),
                         RepeatedRuns.Of(own)
                     );
                 }),
         ];
+
+    /// <returns>Null where the documents state too little: nothing is expected then.</returns>
+    private static ExpectResult? Expect(
+        PairPads pair,
+        Block block,
+        HeatConditions at,
+        PlateOf plates,
+        CancellationToken cancel
+    )
+    {
+        if (block.Flow is null || !ExpectedOf.Possible(pair))
+            return null;
+        try
+        {
+            return ExpectedOf.Of(pair, at, plates, cancel: cancel);
+        }
+        catch (InputException)
+        {
+            return null;
+        }
+    }
 
     private static IEnumerable<WorkStep> Steps(
         WorkOrder order,
@@ -102,7 +150,8 @@ public static class ProveStation
     {
         var lift = ways.Imprint == ImprintCheck.Lift;
         // what stands in its machine by now is not taken out again for the test
-        var inPlace = order.Machine is not null || ways.Closing == Closing.Tray;
+        var inPlace =
+            order.Machine is not null || ways.Closing == Closing.Tray || pads.Pairs.Any(p => p.Carried is not null);
         foreach (var piece in order.Pieces)
         {
             yield return new()
@@ -179,7 +228,10 @@ public static class ProveStation
         List<string> measured =
         [
             order.First.Key,
-            .. proofs.Select(p => p.Board).Where(b => b != order.First.Key).Distinct(),
+            .. proofs
+                .Select(p => p.Board)
+                .Where(b => b != order.First.Key && order.Find(b)!.Board.Kind != BoardKind.MemoryModule)
+                .Distinct(),
         ];
         foreach (var board in measured)
             yield return Measure(order, proofs, order.Find(board)!, loop);
@@ -230,7 +282,10 @@ public static class ProveStation
             Kind = StepKind.Run,
             Board = piece.Key,
             Done = "Readings taken",
-            Title = $"Measure{order.On(piece.Key)} at the same load, room and clocks as before, steady",
+            Title =
+                piece.Board.Kind == BoardKind.MemoryModule
+                    ? "Read every module's own sensor at the same load, room and clocks as before, steady"
+                    : $"Measure{order.On(piece.Key)} at the same load, room and clocks as before, steady",
             Detail =
                 (why is null ? "Coolant, room and flow noted; bubbles bled; same pump setting." : string.Join(" ", why))
                 + inlet,

@@ -79,7 +79,7 @@ public static class DirectDie
         UnstatedBondMm = 0.3;
 
     /// <summary>How films come out, as shares of what is meant.</summary>
-    private const double ThinShare = 0.7,
+    internal const double ThinShare = 0.7,
         ThickShare = 1.6;
 
     /// <summary>Dies that differ by more than films take up, mm.</summary>

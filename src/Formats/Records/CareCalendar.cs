@@ -29,7 +29,8 @@ public static class CareCalendar
     )
     {
         var whose = client is null ? title : $"{title}, {client}";
-        yield return Day($"{uid}-repaste", dates.Repaste, $"Repaste: {whose}", dates.Text, now);
+        if (dates.Repaste is { } repaste)
+            yield return Day($"{uid}-repaste", repaste, $"Repaste: {whose}", dates.Text, now);
         for (var i = 0; i < dates.Inspections.Count; i++)
             yield return Day(
                 $"{uid}-loop-{i + 1}",

@@ -55,7 +55,12 @@ internal static class JobPast
                     v.Order.Pairs.FirstOrDefault(p => p.Key == proof.Pair) is { Block.Flow: { } flow } pair
                     && proof.Comparison is { AfterToCoolant: { } measured, ExpectedToCoolantKPerW: { } expected }
                     && v.Plan.Pads.Pairs.FirstOrDefault(p => p.Pair == proof.Pair && p.Board == proof.Board) is { } pads
-                    && ShopMedians.RatioOf(measured.KPerW, expected, FilmResistance.Of(pads) ?? 0, flow.ShopScale ?? 1)
+                    && ShopMedians.RatioOf(
+                        measured.KPerW,
+                        expected,
+                        proof.Comparison.ExpectedThroughKPerW ?? FilmResistance.Of(pads) ?? 0,
+                        flow.ShopScale ?? 1
+                    )
                         is { } ratio
                         ? new BlockMeasured(
                             v.Id,

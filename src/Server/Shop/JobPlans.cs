@@ -39,6 +39,7 @@ internal sealed class JobPlans(
     JobStamps stamps,
     JobOrders orders,
     ShopMemory shop,
+    PlateMemory plates,
     LocalTimes times
 )
 {
@@ -127,7 +128,8 @@ internal sealed class JobPlans(
                     planned.Plan.Prove,
                     planned.Order,
                     planned.Plan.Pads,
-                    [.. readings.Select(r => Reading(r, shop.Settings, times))]
+                    [.. readings.Select(r => Reading(r, shop.Settings, times))],
+                    plates.Of
                 ),
             },
         };
@@ -177,6 +179,7 @@ internal sealed class JobPlans(
             AsFound = set.AsFound,
             TeardownOrder = set.Order,
             Readings = [.. papers.Readings(row.Id).Select(r => Reading(r, settings, times))],
+            Plates = plates.Of,
         };
 
     /// <summary>What each way of cutting the pads costs a job.</summary>

@@ -1,27 +1,62 @@
-using System.Collections.Concurrent;
-using System.Runtime.CompilerServices;
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Heat;
 using FaithfulBracket.Core.Match;
 
 namespace FaithfulBracket.Server.Shop;
 
-/// <summary>Cold plates that were reckoned, by the laid block and the flow, for as long as the plan that laid it is kept.</summary>
+/// <summary>
+/// Cold plates that were calculated, by what they are calculated from and the flow: a plan made anew on the same
+/// documents, or a slider that comes back, finds its plate here.
+/// </summary>
 internal sealed class PlateMemory
 {
-    /// <summary>Flows kept for one laid block; a slider has fewer places.</summary>
-    private const int MostFlows = 24;
+    /// <summary>Plates kept; a plate is about a megabyte.</summary>
+    private const int MostKept = 96;
 
-    private readonly ConditionalWeakTable<LaidBlock, ConcurrentDictionary<double, BlockHeat>> _kept = [];
+    private readonly Lock _lock = new();
+    private readonly LinkedList<(Key Key, BlockHeat Heat)> _kept = [];
+
+    /// <summary>Documents are immutable: the same board and plates are the same instances.</summary>
+    private sealed record Key(
+        Board Board,
+        IReadOnlyList<Plate> Plates,
+        ColdPlate? ColdPlate,
+        FlowCurve? Curve,
+        BlockKind Kind,
+        Placement Placement,
+        double FlowLMin
+    )
+    {
+        public bool Same(Key o) =>
+            ReferenceEquals(Board, o.Board)
+            && ReferenceEquals(Plates, o.Plates)
+            && ReferenceEquals(ColdPlate, o.ColdPlate)
+            && Equals(Curve, o.Curve)
+            && (Kind, Placement, FlowLMin).Equals((o.Kind, o.Placement, o.FlowLMin));
+    }
 
     /// <exception cref="Core.InputException">See <see cref="BlockHeat"/>.</exception>
     public BlockHeat Of(LaidBlock laid, double flowLMin, CancellationToken cancel)
     {
-        var own = _kept.GetOrCreateValue(laid);
-        if (own.TryGetValue(flowLMin, out var kept))
-            return kept;
+        var (board, block, placement) = laid;
+        var key = new Key(board, block.Plates, block.ColdPlate, block.Flow, block.Kind, placement, flowLMin);
+        lock (_lock)
+            for (var node = _kept.First; node is not null; node = node.Next)
+                if (node.Value.Key.Same(key))
+                {
+                    _kept.Remove(node);
+                    _kept.AddFirst(node);
+                    return node.Value.Heat.On(laid);
+                }
         var heat = BlockHeat.Of(laid, null, flowLMin, cancel);
-        if (own.Count >= MostFlows)
-            own.Clear();
-        return own[flowLMin] = heat;
+        lock (_lock)
+        {
+            _kept.AddFirst((key, heat));
+            if (_kept.Count > MostKept)
+                _kept.RemoveLast();
+        }
+        return heat;
     }
 }

@@ -1,6 +1,7 @@
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Heat;
+using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads.Seating;
 using FaithfulBracket.Core.Prove;
@@ -14,6 +15,7 @@ namespace FaithfulBracket.Server.Stations;
 /// <param name="Watts">Heat that the block takes.</param>
 /// <param name="BoardW">Heat of all parts of the board.</param>
 /// <param name="PadWPerMK">Of the pad that most parts have; null without pads.</param>
+/// <param name="PasteWPerMK">Null where no paste is needed.</param>
 /// <param name="Map">The cold plate as it is drawn; null unless asked for.</param>
 internal sealed record JobExpectation(
     HeatConditions Conditions,
@@ -22,7 +24,7 @@ internal sealed record JobExpectation(
     IReadOnlyList<ExpectedKind> Kinds,
     double BoardW,
     double? PadWPerMK,
-    double PasteWPerMK,
+    double? PasteWPerMK,
     HeatMap? Map
 );
 
@@ -76,41 +78,46 @@ internal static class ExpectEndpoints
     {
         tried.Check();
         var job = plans.Today(id, cancel);
-        var seated = WhatIfEndpoints.Seated(job.Plan, pair, board);
-        var after = JobReadings.After(papers.Readings(id), seated.Board, job.Order.First.Key, shop.Settings);
-        var asMeasured = JobConditions.Of(after, shop.Settings);
+        var pads =
+            job.Plan.Pads.Pairs.FirstOrDefault(p =>
+                (pair is null || p.Pair == pair) && (board is null || p.Board == board) && ExpectedOf.Possible(p)
+            ) ?? throw new InputException("", "Choose a block and a paste first: nothing is seated yet.");
+        var on = ExpectedOf.Board(pads);
+        var after = JobReadings.After(papers.Readings(id), pads.Board, job.Order.First.Key, shop.Settings);
+        var asMeasured = JobConditions.Of(after, shop.Settings, on);
         var at = new HeatConditions(
             tried.PowerW ?? asMeasured.PowerW,
             tried.CoolantInC ?? asMeasured.CoolantInC,
             tried.FlowLMin ?? asMeasured.FlowLMin
         );
-        var stack = seated.Stack!;
-        var plate = plates.Of(stack.Laid, at.FlowLMin, cancel).At(at.PowerW);
-        var materials = tried.PadWPerMK is { } k
-            ? stack.Materials.ToDictionary(m => m.Key, m => m.Value with { ConductivityWPerMK = k })
-            : stack.Materials;
-        var paste = tried.PasteWPerMK is { } p ? stack.Paste with { ConductivityWPerMK = p } : stack.Paste;
-        var result = Expect.Of(plate, stack.Pads, materials, paste, at);
+        var materials = pads.Carried?.Materials ?? pads.Stack!.Materials;
+        if (tried.PadWPerMK is { } k)
+            materials = materials.ToDictionary(m => m.Key, m => m.Value with { ConductivityWPerMK = k });
+        var paste = pads.Stack?.Paste;
+        if (tried.PasteWPerMK is { } p)
+            paste = paste is null ? null : paste with { ConductivityWPerMK = p };
+        var result = ExpectedOf.Of(pads, at, plates.Of, materials, paste, cancel);
+        var plate =
+            map == true && pads.Stack is { } stack ? plates.Of(stack.Laid, at.FlowLMin, cancel).At(at.PowerW) : null;
         return TypedResults.Ok(
             new JobExpectation(
                 at,
-                plate.Watts,
+                result.Parts.Where(x => on.FindPart(x.Part)?.Under is null).Sum(x => x.Watts),
                 result,
-                ExpectedKinds.Of(stack.Board, result),
-                at.PowerW ?? stack.Board.Parts.Where(x => x.Kind != PartKind.Empty).Sum(x => x.DissipationW),
-                tried.PadWPerMK ?? UsualPad(stack),
-                paste.ConductivityWPerMK,
-                map == true ? HeatMap.Of(plate, result.CoolantMeanC) : null
+                ExpectedKinds.Of(on, result),
+                at.PowerW ?? on.Parts.Where(x => x.Kind != PartKind.Empty).Sum(x => x.DissipationW),
+                tried.PadWPerMK ?? UsualPad(pads.Carried?.Pads ?? pads.Stack!.Pads, materials),
+                paste?.ConductivityWPerMK,
+                plate is null ? null : HeatMap.Of(plate, result.CoolantMeanC)
             )
         );
     }
 
     /// <summary>The pad that most parts have, W/(m·K).</summary>
-    private static double? UsualPad(StackUp stack) =>
-        stack
-            .Pads.GroupBy(p => p.Material)
+    private static double? UsualPad(IReadOnlyList<LaidPad> pads, IReadOnlyDictionary<string, PadMaterial> materials) =>
+        pads.GroupBy(p => p.Material)
             .OrderByDescending(g => g.Count())
-            .Select(g => stack.Materials.GetValueOrDefault(g.Key))
+            .Select(g => materials.GetValueOrDefault(g.Key))
             .Select(m => m?.ConductivityWPerMK ?? m?.ClaimedWPerMK)
             .FirstOrDefault();
 

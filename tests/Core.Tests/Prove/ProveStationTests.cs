@@ -74,11 +74,11 @@ public class ProveStationTests
     {
         Reading[] good = [At(Phase.Before, 80), At(Phase.After, 50)];
         var sound = Of(null, null, null, good);
-        Assert.Equal(("30 K cooler, good", false), (sound.Sheet.Summary, sound.Sheet.Trouble));
+        Assert.Equal(("30 K cooler", false), (sound.Sheet.Summary, sound.Sheet.Trouble));
         Assert.Same(sound.Pairs[0].Comparison, sound.First);
         var wrong = Of(null, null, null, [.. good, At(Phase.Before, 60, "B"), At(Phase.After, 90, "B")]);
         Assert.Equal(("30 K warmer than stock", true), (wrong.Sheet.Summary, wrong.Sheet.Trouble));
-        Assert.Equal("30 K cooler, good", wrong.First!.Verdict);
+        Assert.Equal("30 K cooler", wrong.First!.Verdict);
         // what was measured on a board stands at its own step
         Assert.StartsWith("Before: die 60.0 K over", After(wrong)[0].Detail, StringComparison.Ordinal);
         Assert.StartsWith("Before: die 40.0 K over", After(wrong)[1].Detail, StringComparison.Ordinal);

@@ -73,7 +73,7 @@ public class ProveStepsTests
                 ],
             }
         );
-        Assert.Equal("30 K cooler, good", plan.Prove.Sheet.Summary);
+        Assert.Equal("30 K cooler", plan.Prove.Sheet.Summary);
         Assert.StartsWith(
             "Before: die 60.0 K over the room at 200 W",
             Prove(plan, "after").Detail,

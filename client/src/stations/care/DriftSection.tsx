@@ -22,9 +22,9 @@ export function DriftSection({ job, here }: Pick<RoomProps, 'job' | 'here'>) {
   if (!care) return null
   return (
     <Section title="When it is due">
-      <p className="text-[20px] font-bold">{date(care.repaste)}</p>
+      {care.repaste && <p className="text-[20px] font-bold">{date(care.repaste)}</p>}
       <p className="mb-1 text-[14.5px] leading-snug text-soft">{care.text}</p>
-      {care.drift && <DriftChart drift={care.drift} repaste={care.repaste} />}
+      {care.drift && care.repaste && <DriftChart drift={care.drift} repaste={care.repaste} />}
       {care.inspections.length > 0 && <Why>Look at the loop on {care.inspections.map(date).join(', ')}.</Why>}
       <a
         href={`/api/jobs/${job.id}/care.ics?board=${board}`}

@@ -2,17 +2,17 @@ import { Button } from '../../ui/Button'
 import { fixed } from '../../ui/format'
 import { Row, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
-import { type Heat, type Tried, useHeat } from './useHeat'
+import { canExpect, type Heat, type Tried, useHeat } from './useHeat'
 
 /** What every kind of part will run at under this block; every condition can be tried, and the map follows the hand. */
 export function Expected({ here, own, map = true }: { here: RoomProps['here']; own: Heat; map?: boolean }) {
-  if (!here.seating?.dies.length || here.block?.flow == null) return null
+  if (!canExpect(here)) return null
   const e = own.expected
   const changed = Object.values(own.tried).some((v) => v !== undefined)
   return (
     <Section title="What it will run at">
       {own.error && <p className="text-[14.5px] text-plum">{own.error.message}</p>}
-      {!e && !own.error && <p className="text-[14.5px] text-soft">Reckoning the plate</p>}
+      {!e && !own.error && <p className="text-[14.5px] text-soft">Calculating the plate</p>}
       {e && (
         <>
           {e.kinds.map((k) => (
@@ -45,7 +45,7 @@ export function Expected({ here, own, map = true }: { here: RoomProps['here']; o
           <Slider own={own} name="pads" unit="W/mK" of="padWPerMK" now={e.padWPerMK} range={[1, 20, 0.5]} />
           <Slider own={own} name="paste" unit="W/mK" of="pasteWPerMK" now={e.pasteWPerMK} range={[1, 80, 0.5]} />
           <div className="mt-2 flex flex-wrap gap-2">
-            {map && (
+            {map && e.map && (
               <Button
                 kind={own.shown ? 'go' : 'plain'}
                 aria-pressed={own.shown}

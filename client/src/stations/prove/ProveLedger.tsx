@@ -10,6 +10,7 @@ import { LeakSection } from './LeakSection'
 import { LogSection } from './LogSection'
 import { ReadingForm } from './ReadingForm'
 import type { ProveOwn } from './room'
+import { Sensors } from './Sensors'
 import { SourceMark } from './SourceMark'
 import { Strike } from './Strike'
 import { Suspects } from './Suspects'
@@ -19,6 +20,7 @@ import { useSuspects } from './useSuspects'
 export function ProveLedger(props: RoomProps<ProveOwn>) {
   const { job, here, s } = props
   const c = here.comparison
+  const module = here.board.kind === 'memory-module'
   const found = useSuspects(job, here).data
   const doubt = found?.doubt ? found.hypotheses[0] : undefined
   return (
@@ -33,6 +35,7 @@ export function ProveLedger(props: RoomProps<ProveOwn>) {
       >
         {c?.verdict ?? 'No readings yet'}
       </Head>
+      {c && <Sensors sensors={c.sensors} />}
       {c && c.why.length > 0 && (
         <Section title="Figures">
           {c.gainK != null && (
@@ -72,7 +75,7 @@ export function ProveLedger(props: RoomProps<ProveOwn>) {
           <div key={r.id} className="flex items-baseline gap-2 border-b border-rule/60 py-1 text-[14px]">
             <b className="w-12">{r.phase}</b>
             <span className="num flex-1 text-[15.5px]">
-              die {r.dieC} · room {r.roomC}
+              {module ? 'module' : 'die'} {r.dieC} · room {r.roomC}
               {r.coolantC != null && ` · coolant ${r.coolantC}`} · {r.powerW} W
               {r.flowLMin != null && ` · ${r.flowLMin} L/min`}
             </span>
@@ -89,7 +92,7 @@ export function ProveLedger(props: RoomProps<ProveOwn>) {
             />
           </div>
         ))}
-        <ReadingForm s={s} board={here.boardKey} first={job.readings.length === 0} />
+        <ReadingForm s={s} board={here.boardKey} first={job.readings.length === 0} module={module} />
       </Section>
       <Corrections job={job} only={(kind) => kind === 'reading' || kind === 'log'} />
       {c && c.why.length > 0 && (

@@ -14,6 +14,9 @@ const fields = [
   ['powerW', 'power', 'W'],
   ['flowLMin', 'flow', 'L/min'],
 ] as const
+const ofModule = fields
+  .filter(([f]) => f !== 'hotspotC' && f !== 'memoryC' && f !== 'powerStageC')
+  .map(([f, name, unit]) => [f, f === 'dieC' ? 'module' : name, unit] as const)
 const conditions = [
   ['clockMHz', 'clock', 'MHz'],
   ['memoryClockMHz', 'memory clock', 'MHz'],
@@ -33,10 +36,22 @@ type Said = (typeof words)[number][0] | 'instrument' | 'checkedOn'
 const box = 'block w-full border border-rule bg-raised px-1.5 py-1 text-[17px] text-ink'
 
 /** A reading by hand: figures, what it was read with, and under which conditions. */
-export function ReadingForm({ s, board, first }: { s: RoomProps['s']; board: string; first: boolean }) {
+export function ReadingForm({
+  s,
+  board,
+  first,
+  module,
+}: {
+  s: RoomProps['s']
+  board: string
+  first: boolean
+  /** A memory module shows one temperature, its own. */
+  module: boolean
+}) {
   const [phase, setPhase] = useState<'before' | 'after'>(first ? 'before' : 'after')
   const [text, setText] = useState<Partial<Record<Figure | Said, string>>>({})
   const [fault, setFault] = useState<string>()
+  const shown = module ? ofModule : fields
   const number = (f: Figure) => {
     const t = text[f]?.trim().replace(',', '.')
     return t ? Number(t) : undefined
@@ -55,7 +70,7 @@ export function ReadingForm({ s, board, first }: { s: RoomProps['s']; board: str
         by: s.by,
         phase,
         board,
-        ...(Object.fromEntries(fields.map(([f]) => [f, number(f)])) as Record<'roomC' | 'dieC' | 'powerW', number>),
+        ...(Object.fromEntries(shown.map(([f]) => [f, number(f)])) as Record<'roomC' | 'dieC' | 'powerW', number>),
         source: { kind: 'by-hand', instrument: word('instrument'), checkedOn: word('checkedOn') },
         ...(Object.values(under).some((v) => v != null) && { conditions: under }),
       },
@@ -101,7 +116,7 @@ export function ReadingForm({ s, board, first }: { s: RoomProps['s']; board: str
         ))}
       </div>
       <div className="grid grid-cols-4 gap-1.5">
-        {fields.map(figure)}
+        {shown.map(figure)}
         <Button kind="go" type="submit" disabled={missing} className="self-end">
           Keep
         </Button>

@@ -22,12 +22,16 @@ export interface Heat {
   error: Error | null
 }
 
+/** Whether a block that states its curve is seated here, or holds a module between its carriers. */
+export const canExpect = (here: Here) =>
+  here.block?.flow != null && (!!here.seating || (here.block.carriers.length > 0 && here.pads.length > 0))
+
 export function useHeat(job: JobView, here: Here): Heat {
   const [shown, show] = useState(true)
   const [tried, attempt] = useState<Tried>({})
   const query = useQuery({
     queryKey: ['expect', job.id, job.version, job.sheets.versions, here.pairKey, here.boardKey, tried],
-    enabled: !!here.seating?.dies.length && here.block?.flow != null,
+    enabled: canExpect(here),
     retry: false,
     placeholderData: keepPreviousData,
     queryFn: ({ signal }) =>

@@ -23,7 +23,7 @@ public static class JobSuspects
     {
         if (after.CoolantC is null)
             throw new InputException("", "The after reading names no coolant: nothing can be expected of it.");
-        var at = JobConditions.Of(after, shop);
+        var at = JobConditions.Of(after, shop, stack.Board);
         var plate = BlockHeat.Of(stack.Laid, at.PowerW, at.FlowLMin, cancel);
         var bench = FaultBench.Of(plate, stack, at);
         List<string> Covered(PartKind kind) =>
