@@ -110,7 +110,7 @@ public class JobTests(DemoServer demo) : IClassFixture<DemoServer>
         var after = await ServerProcess.JsonAsync(
             await _server.PostAsync(
                 $"/api/jobs/{job}/readings",
-                """{"by":"QA","phase":"after","roomC":21,"coolantC":27,"dieC":45,"powerW":240,"flowLMin":3}"""
+                """{"by":"QA","phase":"after","roomC":21,"coolantC":27,"dieC":42,"powerW":240,"flowLMin":3}"""
             )
         );
         Assert.Contains(

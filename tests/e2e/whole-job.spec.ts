@@ -95,8 +95,8 @@ test('a board file becomes a signed traveller, and a restart keeps it', async ({
   }
   await read({ room: '21', die: '92', power: '238' })
   await form.getByRole('button', { name: 'after' }).click()
-  await read({ room: '21.5', coolant: '28', die: '46', power: '239', flow: '3' })
-  await expect(ledger.getByRole('heading', { level: 2 })).toContainText('K cooler')
+  await read({ room: '21.5', coolant: '28', die: '43', power: '239', flow: '3' })
+  await expect(ledger.getByRole('heading', { level: 2 })).toContainText('K cooler, as expected')
   await signStation(page)
   await enter(page, 'Care')
   await signStation(page)
@@ -109,7 +109,7 @@ test('a board file becomes a signed traveller, and a restart keeps it', async ({
   await page.goto(`${server.address}/job/${id}/care`)
   await expect(ledger.getByRole('heading', { level: 2 })).toHaveText('Traveller signed')
   const record = await page.request.get(`${server.address}/api/jobs/${id}/record.html`)
-  expect(await record.text()).toContain('K cooler')
+  expect(await record.text()).toContain('K cooler, as expected')
 })
 
 test('a second browser that signs the same step loses politely', async ({ browser }) => {

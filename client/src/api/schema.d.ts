@@ -10079,6 +10079,8 @@ export interface components {
             /** Format: double */
             watts: number;
             /** Format: double */
+            spreadK: number;
+            /** Format: double */
             rangeK: number;
         };
         Exposure: {
@@ -10497,6 +10499,26 @@ export interface components {
         JobTakes: {
             lines: components["schemas"]["DrawerTake"][];
             by: string;
+        };
+        JobTrial: {
+            /** Format: double */
+            powerW: number;
+            reference: components["schemas"]["TrialReference"];
+            over: string;
+            /** Format: double */
+            gainK: number;
+            /** Format: double */
+            lowK: number;
+            /** Format: double */
+            highK: number;
+            runs: components["schemas"]["TrialDot"][];
+            before: components["schemas"]["TrialBand"];
+            after: components["schemas"]["TrialBand"];
+            expected?: null | components["schemas"]["TrialBand"];
+            /** Format: int32 */
+            moreRuns?: null | number;
+            sentence: string;
+            next: string;
         };
         JobUse: {
             lines: components["schemas"]["UsableLine"][];
@@ -11444,6 +11466,7 @@ export interface components {
             board: string;
             comparison: components["schemas"]["Comparison"];
             runs?: null | components["schemas"]["RepeatedRuns"];
+            trial?: null | components["schemas"]["JobTrial"];
         };
         PairRequest: {
             code: string;
@@ -13128,6 +13151,21 @@ export interface components {
             /** Format: int32 */
             count: number;
             fasteners: string[];
+        };
+        TrialBand: {
+            /** Format: double */
+            overK: number;
+            /** Format: double */
+            plusMinusK: number;
+        };
+        TrialDot: {
+            phase: components["schemas"]["Phase"];
+            /** Format: int32 */
+            order: number;
+            /** Format: double */
+            overK: number;
+            /** Format: date */
+            on?: null | string;
         };
         /** @enum {unknown} */
         TrialReference: "coolant-mean" | "inlet" | "room";

@@ -31,6 +31,7 @@ export interface Here {
   evidence: Schemas['PartEvidence'][]
   comparison?: Schemas['Comparison']
   runs?: Schemas['RepeatedRuns']
+  trial?: Schemas['JobTrial']
   /** The processor in its socket, and what is planned for it. */
   seated?: Schemas['SeatedProcessor']
   seat?: Schemas['SeatPlan']
@@ -72,6 +73,7 @@ export function hereOf(job: JobView, choice: Choice): Here {
     seated: piece.seated ?? undefined,
     seat: plan.seats.find(mine),
     runs: plan.prove.pairs.find(mine)?.runs ?? undefined,
+    trial: plan.prove.pairs.find(mine)?.trial ?? undefined,
     comparison: (plan.prove.pairs.find(mine) ?? plan.prove.pairs[0])?.comparison,
   }
 }

@@ -17,6 +17,9 @@ public sealed record ExpectedPart(string Part, double C, double LandC, double Th
 {
     public double Watts { get; init; }
 
+    /// <summary>Of the land's, what a bare die's heat needs to spread in the base, K.</summary>
+    public double SpreadK { get; init; }
+
     /// <summary>Half the 95 % range that the model's error and the parts' tolerances leave, K.</summary>
     public double RangeK { get; init; }
 }
@@ -72,12 +75,16 @@ public static class Expect
         {
             if (ways.KPerW(part) is not { } through || heat.LandRise(part) is not { } land)
                 continue;
-            var own = part.Watts * (through + BareDie.KPerW(heat, part));
+            var (own, spread) = (part.Watts * through, part.Watts * BareDie.KPerW(heat, part));
+            land += spread;
             parts.Add(
                 new(part.Part.Id, mean + land + own, mean + land, own, part.Part.LimitC)
                 {
                     Watts = part.Watts,
-                    RangeK = HeatError.RangeK(own, land, ways.GapShare(part)) + part.Watts * ways.FilmOpenKPerW(part),
+                    SpreadK = spread,
+                    RangeK =
+                        HeatError.RangeK(own + spread, land - spread, ways.GapShare(part))
+                        + part.Watts * ways.FilmOpenKPerW(part),
                 }
             );
             if (part.Part is { LimitC: { } limit, Kind: not PartKind.Lid } && mean + land + own > limit)

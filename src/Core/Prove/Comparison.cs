@@ -32,11 +32,13 @@ public sealed record Comparison(
     /// <param name="sensors">Of the same readings.</param>
     /// <param name="scale">The shop's own jobs over the maker's claim; null where the claim stands.</param>
     /// <param name="part">What the first sensor sits in.</param>
+    /// <param name="trial">Of the same readings; more than one run on a side are one fit, and not the last one's word.</param>
     public static Comparison Of(
         IReadOnlyList<Reading> readings,
         IReadOnlyList<SensorProof>? sensors = null,
         double? scale = null,
-        string part = "die"
+        string part = "die",
+        JobTrial? trial = null
     )
     {
         sensors ??= [];
@@ -82,7 +84,12 @@ public sealed record Comparison(
                 )
             );
         var (gain, gainU) = unlike.Count > 0 ? (null, null) : (proven.GainK, proven.GainPlusMinusK);
-        if (before is not null && after is not null)
+        if (trial is { Runs.Count: > 2 } fit)
+        {
+            (gain, gainU) = (fit.GainK, (fit.HighK - fit.LowK) / 2 / Student.Normal(0.95));
+            why.Add(fit.Sentence);
+        }
+        else if (before is not null && after is not null)
             why.AddRange(unlike.Count > 0 ? unlike : proven.Reasons);
         var (verdict, trouble) = Judge(before, after, sensors, gain, gainU, unlike.Count == 0);
         return new(beforeRoom, afterRoom, afterCoolant, expected, gain, gainU, rise, verdict, trouble, why)

@@ -11,7 +11,14 @@ namespace FaithfulBracket.Core.Prove;
 
 /// <summary>Before against after for one pair on one board.</summary>
 /// <param name="Runs">Repeated runs and sweeps; null in a record from before they were told.</param>
-public sealed record PairProof(string Pair, string Board, Comparison Comparison, RepeatedRuns? Runs = null);
+/// <param name="Trial">The runs before and after as one fit; null while a phase has none that can be compared.</param>
+public sealed record PairProof(
+    string Pair,
+    string Board,
+    Comparison Comparison,
+    RepeatedRuns? Runs = null,
+    JobTrial? Trial = null
+);
 
 public sealed record ProveResult(IReadOnlyList<PairProof> Pairs, StationPlan Sheet)
 {
@@ -102,16 +109,14 @@ public static class ProveStation
                                 ? SensorProofs.AsSigned(before.Sensors, at)
                                 : Expect(p, block, at, plates, cancel)
                     );
+                    var part = board.Kind == BoardKind.MemoryModule ? "module" : "die";
+                    var trial = JobTrial.Of(own, sensors, part);
                     return new PairProof(
                         p.Pair,
                         p.Board,
-                        Comparison.Of(
-                            own,
-                            sensors,
-                            block.Flow?.ShopScale,
-                            board.Kind == BoardKind.MemoryModule ? "module" : "die"
-                        ),
-                        RepeatedRuns.Of(own)
+                        Comparison.Of(own, sensors, block.Flow?.ShopScale, part, trial),
+                        RepeatedRuns.Of(own),
+                        trial
                     );
                 }),
         ];

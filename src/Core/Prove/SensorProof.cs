@@ -163,7 +163,7 @@ public static class SensorProofs
         )
         {
             At = last.At,
-            ThroughK = last.Expected.ThroughK,
+            ThroughK = last.Expected.ThroughK + last.Expected.SpreadK,
         };
     }
 

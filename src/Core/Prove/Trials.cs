@@ -42,7 +42,12 @@ public sealed record TrialResult(
     TrialReference Reference,
     Phase Next,
     int? RunsNeeded
-);
+)
+{
+    /// <summary>Half of the 95 % interval of one run at the asked power, K.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public double OneRunK { get; init; }
+}
 
 /// <summary>
 /// Several runs before and after as one fit: R_i = R_phase + β·order_i + ε_i, ordinary least squares; β only where at
@@ -66,8 +71,14 @@ public static class Trials
 
     /// <param name="powerW">Power at which the gain is told.</param>
     /// <param name="plusMinusK">How narrow the interval is wanted; null where nobody asks.</param>
+    /// <param name="only">The phase that can still be run; null while both can.</param>
     /// <exception cref="InputException">A phase has no run, or no reference is in all of them.</exception>
-    public static TrialResult Of(IReadOnlyList<TrialRun> runs, double powerW, double? plusMinusK = null)
+    public static TrialResult Of(
+        IReadOnlyList<TrialRun> runs,
+        double powerW,
+        double? plusMinusK = null,
+        Phase? only = null
+    )
     {
         foreach (var phase in Enum.GetValues<Phase>())
             if (runs.All(r => r.Phase != phase))
@@ -98,7 +109,7 @@ public static class Trials
                 : Math.Sqrt(runs.Average(r => Square(r.SigmaK / r.PowerW)));
         var half = model.HalfWidth * s * powerW;
         var driftHalf = model.HasDrift ? model.Times * s / Math.Sqrt(model.Spread) * powerW : 0;
-        var next = Next(model);
+        var next = only ?? Next(model);
         return new(
             gain * powerW,
             gain * powerW - half,
@@ -108,8 +119,11 @@ public static class Trials
             drift * powerW + driftHalf,
             reference,
             next,
-            plusMinusK is { } wanted ? Further(model, next, s * powerW, wanted) : null
-        );
+            plusMinusK is { } wanted ? Further(model, next, s * powerW, wanted, only) : null
+        )
+        {
+            OneRunK = model.Times * s * powerW,
+        };
     }
 
     private static double Square(double x) => x * x;
@@ -124,7 +138,7 @@ public static class Trials
         : runs.All(r => r.RoomC is not null) ? TrialReference.Room
         : throw new InputException("runs", "No reference is in all runs: coolant at the inlet, or the room.");
 
-    private static double Over(TrialRun r, TrialReference reference) =>
+    internal static double Over(TrialRun r, TrialReference reference) =>
         reference switch
         {
             TrialReference.CoolantMean => r.CoolantInC!.Value + Coolant.RiseK(r.PowerW, r.FlowLMin!.Value) / 2,
@@ -141,14 +155,14 @@ public static class Trials
         return model.After.Count < model.Before.Count ? Phase.After : Phase.Before;
     }
 
-    private static int? Further(Model model, Phase next, double scaleK, double wantedK)
+    private static int? Further(Model model, Phase next, double scaleK, double wantedK, Phase? only)
     {
         for (var n = 0; n <= MostFurther; n++)
         {
             if (model.HalfWidth * scaleK <= wantedK)
                 return n;
             model = model.With(next);
-            next = next == Phase.Before ? Phase.After : Phase.Before;
+            next = only ?? (next == Phase.Before ? Phase.After : Phase.Before);
         }
         return null;
     }

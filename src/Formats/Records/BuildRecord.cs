@@ -359,7 +359,8 @@ public static partial class BuildRecord
     {
         foreach (var proof in plan.Prove.Pairs.Where(p => p.Comparison.Why.Count > 0))
             s.Append($"<h2>Proof: {E(proof.Comparison.Verdict)}</h2>")
-                .AppendJoin("", proof.Comparison.Why.Select(w => $"<p>{E(w)}</p>"));
+                .AppendJoin("", proof.Comparison.Why.Select(w => $"<p>{E(w)}</p>"))
+                .Append(proof.Trial is { } trial ? $"<p>{E(trial.Sentence)}</p>{TrialSvg.Draw(trial)}" : "");
     }
 
     private static void Pads(StringBuilder s, JobPlan plan)

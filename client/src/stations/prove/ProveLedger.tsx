@@ -14,6 +14,7 @@ import { Sensors } from './Sensors'
 import { SourceMark } from './SourceMark'
 import { Strike } from './Strike'
 import { Suspects } from './Suspects'
+import { Trial } from './Trial'
 import { useSuspects } from './useSuspects'
 
 /** Readings before and after, what they say, and the verdict in words. */
@@ -36,6 +37,7 @@ export function ProveLedger(props: RoomProps<ProveOwn>) {
         {c?.verdict ?? 'No readings yet'}
       </Head>
       {c && <Sensors sensors={c.sensors} />}
+      {here.trial && <Trial trial={here.trial} />}
       {c && c.why.length > 0 && (
         <Section title="Figures">
           {c.gainK != null && (
