@@ -17,7 +17,14 @@ public sealed record BenchScene(
     double RoomC,
     double Speed,
     int Seed
-);
+)
+{
+    /// <summary>Wrong at the same time; null for one thing, or none.</summary>
+    public HiddenFault? Second { get; init; }
+
+    /// <summary>All that is wrong.</summary>
+    public IReadOnlyList<HiddenFault> Faults => Second is { } two ? [Fault, two] : [Fault];
+}
 
 /// <summary>
 /// A logger on a card that warms up: every sensor settles by one exponential from the room to what the job's own
@@ -31,6 +38,11 @@ public sealed class SimulatedBench(BenchScene scene, TimeProvider time) : IBench
         StepK = 0.1,
         HotspotShare = 0.14,
         ClockMHz = 2310;
+
+    /// <summary>So long at its limit before a card that cannot hold it switches off, s.</summary>
+    private const double PatienceS = 5;
+
+    private readonly BenchRun _run = new(scene.Bench, scene.Faults, scene.At);
 
     private static readonly TimeSpan Between = TimeSpan.FromMilliseconds(100);
 
@@ -76,11 +88,14 @@ public sealed class SimulatedBench(BenchScene scene, TimeProvider time) : IBench
 
     private LogRow Row(double t, Random random)
     {
-        var settled = 1 - Math.Exp(-t / TauS);
-        double Of(double endC) => scene.RoomC + (endC - scene.RoomC) * settled;
         double Read(double c, double noise, double step) => Math.Round((c + noise * Gauss(random)) / step) * step;
-        var watts = scene.Bench.Parts.Sum(p => p.Watts);
-        var flow = scene.At.FlowLMin * (scene.Fault.Kind == FaultKind.LowFlow ? scene.Fault.Size : 1);
+        // it warms at full power until a part reaches its limit, and stays there or switches off
+        var (heat, share) = State(t);
+        double Of(double fullC) => scene.RoomC + (fullC - scene.RoomC) * heat;
+        var watts = scene.Bench.Parts.Sum(p => p.Watts) * share;
+        var flow =
+            scene.At.FlowLMin
+            * scene.Faults.Where(f => f.Kind == FaultKind.LowFlow).Select(f => f.Size).Append(1).Min();
         var die = Sensor(PartKind.Die, mean: true) ?? Sensor(PartKind.Lid, mean: true) ?? scene.At.CoolantInC;
         return new(
             Math.Round(t, 3),
@@ -94,26 +109,43 @@ public sealed class SimulatedBench(BenchScene scene, TimeProvider time) : IBench
                         Channel.PowerStages => Read(Of(Sensor(PartKind.PowerStage, false)!.Value), NoiseK, StepK),
                         Channel.CoolantIn => Read(scene.At.CoolantInC, 0.05, 0.1),
                         Channel.CoolantOut => Read(
-                            scene.At.CoolantInC + Coolant.RiseK(watts, flow) * settled,
+                            scene.At.CoolantInC + Coolant.RiseK(watts, flow) * Settled(t),
                             0.05,
                             0.1
                         ),
                         Channel.Room => Read(scene.RoomC, 0.05, 0.1),
                         Channel.Flow => Read(flow, 0.02, 0.01),
-                        Channel.Power => Read(watts, 0.4, 0.1),
-                        _ => ClockMHz,
+                        Channel.Power => Math.Max(0, Read(watts, 0.4, 0.1)),
+                        // power goes with the cube of the clock, nearly: voltage falls with it
+                        _ => Math.Round(ClockMHz * Math.Cbrt(share)),
                     }
                 ),
             ]
         );
     }
 
-    /// <summary>A sensor of a kind of part: its mean, or the hottest of them.</summary>
+    private static double Settled(double t) => 1 - Math.Exp(-t / TauS);
+
+    /// <summary>Of the way from the room to where it would end at full power, and of the power.</summary>
+    private (double Heat, double Share) State(double t)
+    {
+        if (_run.Held is not { LimitC: { } limit } part)
+            return (Settled(t), 1);
+        var at = Math.Clamp((limit - scene.RoomC) / (_run.FullC(part) - scene.RoomC), 0, 1);
+        var reached = at >= 1 ? double.PositiveInfinity : -TauS * Math.Log(1 - at);
+        if (t < reached)
+            return (Settled(t), 1);
+        if (_run.SwitchesOff && t > reached + PatienceS)
+            return (at * Math.Exp(-(t - reached - PatienceS) / TauS), 0);
+        return (at, _run.Share);
+    }
+
+    /// <summary>A sensor of a kind of part at full power: the mean of them, or the hottest.</summary>
     private double? Sensor(PartKind kind, bool mean)
     {
         var temperatures = scene
             .Bench.Parts.Where(p => p.Watts > 0 && scene.Kind.GetValueOrDefault(p.Id) == kind)
-            .Select(p => scene.Fault.C(scene.Bench, p))
+            .Select(_run.FullC)
             .ToList();
         return temperatures.Count == 0 ? null
             : mean ? temperatures.Average()

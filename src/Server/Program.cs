@@ -92,6 +92,7 @@ builder
     .AddSingleton<LeakTests>()
     .AddSingleton<FigureSources>()
     .AddSingleton<Settings>()
+    .AddSingleton<ShopCards>()
     .AddSingleton<Signers>()
     .AddSingleton<ActorCheck>()
     .AddSingleton<DayPapers>()
@@ -212,6 +213,7 @@ BenchEndpoint.Map(app);
 LeakEndpoints.Map(app);
 CareEndpoints.Map(app);
 SettingEndpoints.Map(app);
+ShopCardEndpoints.Map(app);
 SeatEndpoints.Map(app);
 SheetEndpoints.Map(app);
 NewerEndpoints.Map(app);

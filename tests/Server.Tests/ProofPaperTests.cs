@@ -181,7 +181,7 @@ public sealed class ProofPaperTests(DemoServer demo) : IClassFixture<DemoServer>
         var record = await _server.Http.GetStringAsync($"/api/jobs/{job}/record.html");
         Assert.Contains("<h2>Leak tests</h2>", record, StringComparison.Ordinal);
         Assert.Contains("at fitting at port B.", record, StringComparison.Ordinal);
-        Assert.Contains("<h2>When to look again</h2>", record, StringComparison.Ordinal);
+        Assert.Contains("<h2>What to do, and when</h2>", record, StringComparison.Ordinal);
     }
 
     [Fact]

@@ -147,10 +147,12 @@ public sealed class RecordTests(DemoServer demo) : IClassFixture<DemoServer>
                     "Proof:",
                     "Readings",
                     "What was kept",
-                    "When to look again",
+                    "What was done",
+                    "What it runs at",
+                    "What to do, and when",
                     "Take care",
                     "Back to stock",
-                    "Reckoned from",
+                    "Calculated from",
                 ]
         )
             Assert.Contains(part, client, StringComparison.Ordinal);

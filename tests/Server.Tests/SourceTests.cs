@@ -10,7 +10,7 @@ public sealed class SourceTests(DemoServer demo) : IClassFixture<DemoServer>
 {
     private readonly ServerProcess _server = demo.Server;
 
-    private Task<HttpResponseMessage> ReadAsync(long job, string phase, string more = "", double die = 60) =>
+    private Task<HttpResponseMessage> ReadAsync(long job, string phase, string more = "", double die = 48) =>
         _server.PostAsync(
             $"/api/jobs/{job}/readings",
             $$"""{"by":"QA","phase":"{{phase}}","roomC":22,"coolantC":30,"dieC":{{die}},"powerW":300,"flowLMin":3{{more}}}"""

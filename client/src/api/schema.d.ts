@@ -5706,6 +5706,144 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/settings/shop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ShopCardView"];
+                    };
+                };
+            };
+        };
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NewShopCard"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ShopCardView"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/settings/shop/mark": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        put: {
+            parameters: {
+                query: {
+                    by: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "image/png": components["schemas"]["IFormFile"];
+                    "image/jpeg": components["schemas"]["IFormFile"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ShopCardView"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete: {
+            parameters: {
+                query: {
+                    by: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ShopCardView"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/seat-blocks": {
         parameters: {
             query?: never;
@@ -11218,6 +11356,11 @@ export interface components {
             source?: null | components["schemas"]["FigureSource"];
             conditions?: null | components["schemas"]["RunConditions"];
         };
+        NewShopCard: {
+            name: string;
+            contact: string;
+            by: string;
+        };
         NewTimer: {
             stepId: string;
             label?: null | string;
@@ -12464,6 +12607,13 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        ShopCardView: {
+            name: string;
+            contact: string;
+            hasMark: boolean;
+            by?: null | string;
+            at?: null | string;
+        };
         ShopMedian: {
             paste?: null | string;
             /** Format: int32 */
@@ -13078,6 +13228,7 @@ export interface components {
             seed: number;
             checks: components["schemas"]["TrainingCheck"][];
             giveUp: boolean;
+            two: boolean;
         };
         TrainingBench: {
             /** Format: int32 */

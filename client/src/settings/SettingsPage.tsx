@@ -8,6 +8,7 @@ import { ErrorNotice, Loading } from '../ui/Notice'
 import { Consequences, sent, type Values } from './Consequences'
 import { DevicesSection } from './DevicesSection'
 import { KeepingSection } from './KeepingSection'
+import { ShopSection } from './ShopSection'
 import { SignersSection } from './SignersSection'
 
 type Setting = Schemas['SettingView']
@@ -95,6 +96,7 @@ export function SettingsPage() {
       )}
       {!words && (
         <>
+          <ShopSection />
           <SignersSection />
           <DevicesSection />
           <KeepingSection />

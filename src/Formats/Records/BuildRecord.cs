@@ -32,7 +32,11 @@ public sealed record RecordCorrection(string By, string At, string What, string 
 
 /// <param name="Read">Reads the picture's file; null when it is gone.</param>
 /// <param name="Source">Where it comes from; null where nobody said.</param>
-public sealed record RecordPhoto(Func<byte[]?> Read, string At, FigureSource? Source = null);
+public sealed record RecordPhoto(Func<byte[]?> Read, string At, FigureSource? Source = null)
+{
+    /// <summary>The step it was taken at; null where it belongs to none.</summary>
+    public string? StepId { get; init; }
+}
 
 public sealed record RecordJob(
     long Id,
@@ -59,6 +63,9 @@ public sealed record RecordJob(
 
     /// <summary>What it was reckoned from.</summary>
     public IReadOnlyList<DocumentStand> Documents { get; init; } = [];
+
+    /// <summary>Whose record it is; null where nobody named the shop.</summary>
+    public RecordShop? Shop { get; init; }
 
     /// <summary>How instants are written.</summary>
     public LocalTimes Times { get; init; } = LocalTimes.Utc;
@@ -99,7 +106,11 @@ public static partial class BuildRecord
         h1{font-size:26px;margin:0}h2{font-size:17px;border-bottom:2px solid #a8572b;margin:22px 0 6px}table{border-collapse:collapse;width:100%}
         td,th{padding:3px 8px 3px 0;text-align:left;vertical-align:top;border-bottom:1px solid #d9d2c2}th{font-weight:600;color:#4b5a5c}.n{text-align:right;font-variant-numeric:tabular-nums}
         .who{color:#17727c;font-weight:700;white-space:nowrap}.open{color:#852a58}.hash{font-family:monospace;font-size:11px;word-break:break-all}
-        img{max-width:60mm;margin:0 4mm 4mm 0}@media print{body{margin:0}}
+        img{max-width:60mm;margin:0 4mm 4mm 0}svg{width:150mm;max-width:100%}h2,h3{break-after:avoid}tr,li,figure{break-inside:avoid}thead{display:table-header-group}
+        header{display:flex;gap:6mm;align-items:center;border-bottom:2px solid #a8572b;padding-bottom:3mm;margin-bottom:5mm}.mark{max-height:18mm;max-width:50mm;margin:0}
+        figure{display:inline-block;margin:0 4mm 4mm 0;max-width:60mm}figure img{margin:0}figcaption{font-size:12px;color:#4b5a5c}
+        .draft{color:#852a58}.stamp{position:fixed;inset:38% 0 auto;margin:auto;width:120mm;opacity:.1;transform:rotate(-24deg);pointer-events:none}
+        @page{size:A4;margin:14mm 12mm}@media print{body{margin:0;padding:0;max-width:none;background:none;font-size:13px}h2{margin:14px 0 4px}p,ul{margin:5px 0}.page{break-after:page}.page svg.runs{width:125mm}}
         """;
 
     public const string ForClient = "client",
@@ -117,10 +128,9 @@ public static partial class BuildRecord
                 Corrections(s, job);
                 Kept(s, job.Plan);
                 Proof(s, job.Plan);
+                Contacts(s, job);
                 Readings(s, job);
                 LeakTests(s, job);
-                Contacts(s, job);
-                Due(s, job.Care);
                 Pads(s, job.Plan);
                 foreach (var station in job.Plan.Stations.Where(x => x.Steps.Count > 0))
                     StationTable(s, station, job);
@@ -142,14 +152,12 @@ public static partial class BuildRecord
             key,
             s =>
             {
-                Signed(s, job);
                 Corrections(s, job);
                 Proof(s, job.Plan);
+                Contacts(s, job);
                 Readings(s, job);
                 LeakTests(s, job);
-                Contacts(s, job);
                 Kept(s, job.Plan);
-                Due(s, job.Care);
                 Cautions(s, job.Plan);
                 WayBack(s, job.Plan);
             }
@@ -161,14 +169,20 @@ public static partial class BuildRecord
         {
             yield return "<!doctype html><html lang=\"en\"><meta charset=\"utf-8\">"
                 + $"<title>{E($"Build record, job {job.Id}")}</title><style>{Style}</style>";
-            var s = new StringBuilder();
+            var s = new StringBuilder("<section class=page>");
+            RecordFirstPage.Head(s, job);
             s.Append($"<h1>{W(job.Title)}</h1><p>Job {job.Id}{(job.Client is { } c ? $", for {W(c)}" : "")}.</p>");
+            RecordFirstPage.Draft(s, job);
             Subject(s, job.Order);
-            body(s);
+            RecordFirstPage.Done(s, job);
+            RecordFirstPage.RunsAt(s, job);
+            RecordFirstPage.WhatToDo(s, job);
+            s.Append("</section>");
             yield return Told(s.ToString(), job.Figures);
             foreach (var part in RecordPhotos.Html(job))
                 yield return part;
             s.Clear();
+            body(s);
             Documents(s, job.Documents);
             yield return Told(s.ToString(), job.Figures);
         }
@@ -269,17 +283,6 @@ public static partial class BuildRecord
 
     private static string Or(double? v) => v?.ToString("0.0", CultureInfo.InvariantCulture) ?? "not read";
 
-    private static void Signed(StringBuilder s, RecordJob job)
-    {
-        if (job.Signed.Count == 0)
-            return;
-        var last = job.Signed.Values.MaxBy(x => x.At)!;
-        var by = string.Join(", ", job.Signed.Values.Select(x => x.By).Distinct().Order());
-        s.Append(
-            $"<p>{job.Signed.Count} of {job.Plan.Steps.Count()} steps signed by {E(by)}, the last on {E(job.Times.Moment(last.At))}.</p>"
-        );
-    }
-
     /// <summary>What can hurt or break, of the steps that whoever owns the card may do again.</summary>
     private static void Cautions(StringBuilder s, JobPlan plan)
     {
@@ -310,7 +313,7 @@ public static partial class BuildRecord
     {
         if (documents.Count == 0)
             return;
-        s.Append("<h2>Reckoned from</h2><table><tr><th>Document<th>Id<th>SHA-256");
+        s.Append("<h2>Calculated from</h2><table><tr><th>Document<th>Id<th>SHA-256");
         foreach (var d in documents)
             s.Append($"<tr><td>{E(d.Role)}<td>{E(d.Id)}<td class=hash>{E(d.Digest)}");
         s.Append(
@@ -321,21 +324,22 @@ public static partial class BuildRecord
     private static void Subject(StringBuilder s, WorkOrder order)
     {
         var kind = JobKinds.Words(JobKinds.Of(order));
-        s.Append($"<p>{E(char.ToUpperInvariant(kind[0]) + kind[1..])}.</p>");
+        s.Append($"<p>{E(char.ToUpperInvariant(kind[0]) + kind[1..])}.");
         if (order.Machine is { } machine)
             s.Append(
-                $"<p>Machine: {E(machine.Name)}; {E(string.Join(", ", machine.Cards.Select(c => $"card {c.Key} in slot {c.Slot}")))}.</p>"
+                $"<br>Machine: {E(machine.Name)}; {E(string.Join(", ", machine.Cards.Select(c => $"card {c.Key} in slot {c.Slot}")))}."
             );
         foreach (var p in order.Pieces)
             s.Append(
-                $"<p>Board{(order.Pieces.Count > 1 ? $" {E(p.Key)}" : "")}: {E(p.Board.Maker)} "
-                    + $"{E(p.Board.Model)}, {E(BoardLabel.Of(p.Board))}.</p>"
+                $"<br>Board{(order.Pieces.Count > 1 ? $" {E(p.Key)}" : "")}: {E(p.Board.Maker)} "
+                    + $"{E(p.Board.Model)}, {E(BoardLabel.Of(p.Board))}."
             );
         foreach (var p in order.Pairs)
             s.Append(
-                $"<p>Block{(order.Pairs.Count > 1 ? $" {E(p.Key)}" : "")}: {E(p.Block.Maker)} "
-                    + $"{E(p.Block.Model)}{(p.Block.ManualRevision is { } m ? $", manual revision {E(m)}" : "")}{Where(order, p)}.</p>"
+                $"<br>Block{(order.Pairs.Count > 1 ? $" {E(p.Key)}" : "")}: {E(p.Block.Maker)} "
+                    + $"{E(p.Block.Model)}{(p.Block.ManualRevision is { } m ? $", manual revision {E(m)}" : "")}{Where(order, p)}."
             );
+        s.Append("</p>");
     }
 
     /// <summary>Which board a block lies on, where there are several.</summary>
@@ -344,23 +348,11 @@ public static partial class BuildRecord
             ? $", on {E(string.Join(" and ", on))}"
             : "";
 
-    private static void Due(StringBuilder s, CareDates? care)
-    {
-        if (care is null)
-            return;
-        s.Append("<h2>When to look again</h2><p>").Append(E(care.Text)).Append("</p>");
-        if (care.Inspections.Count > 0)
-            s.Append("<p>Look at the loop on ")
-                .AppendJoin(", ", care.Inspections.Select(d => d.ToString("d MMM yyyy", CultureInfo.InvariantCulture)))
-                .Append(".</p>");
-    }
-
     private static void Proof(StringBuilder s, JobPlan plan)
     {
         foreach (var proof in plan.Prove.Pairs.Where(p => p.Comparison.Why.Count > 0))
             s.Append($"<h2>Proof: {E(proof.Comparison.Verdict)}</h2>")
-                .AppendJoin("", proof.Comparison.Why.Select(w => $"<p>{E(w)}</p>"))
-                .Append(proof.Trial is { } trial ? $"<p>{E(trial.Sentence)}</p>{TrialSvg.Draw(trial)}" : "");
+                .AppendJoin("", proof.Comparison.Why.Select(w => $"<p>{E(w)}</p>"));
     }
 
     private static void Pads(StringBuilder s, JobPlan plan)

@@ -8,7 +8,7 @@ namespace FaithfulBracket.Formats.Records;
 public static class TrialSvg
 {
     private const double Wide = 640,
-        High = 220,
+        High = 190,
         Left = 54,
         Right = 128,
         Top = 14,
@@ -30,7 +30,7 @@ public static class TrialSvg
         double X(double order) => Left + (order - 0.5) / trial.Runs.Count * (Wide - Left - Right);
         double Y(double k) => Top + (most - Math.Clamp(k, least, most)) / (most - least) * (High - Top - Foot);
         var s = new StringBuilder(
-            $"""<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {N(Wide)} {N(High)}" role="img" aria-label="{trial.Runs.Count} runs before and after" font-family="sans-serif" font-size="15" fill="#1d2a2e">"""
+            $"""<svg class="runs" xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {N(Wide)} {N(High)}" role="img" aria-label="{trial.Runs.Count} runs before and after" font-family="sans-serif" font-size="15" fill="#1d2a2e">"""
         );
         foreach (var phase in new[] { Phase.Before, Phase.After })
         {
@@ -50,7 +50,7 @@ public static class TrialSvg
                 Line(s, from, to + 8, Y(e.OverK - e.PlusMinusK), "#1d2a2e", "3 3");
                 s.Append(
                     CultureInfo.InvariantCulture,
-                    $"""<text x="{N(to + 12)}" y="{N(Y(e.OverK) + 5)}">expected {e.OverK:0} ± {e.PlusMinusK:0}</text>"""
+                    $"""<text x="{N(to + 12)}" y="{N(Y(e.OverK) + 5)}">{e.OverK:0} expected</text>"""
                 );
             }
             foreach (var r in runs)

@@ -13,6 +13,7 @@ internal sealed class RecordRoom(
     JobPlans plans,
     ShopMemory shop,
     ShopSecrets secrets,
+    ShopCards cards,
     LocalTimes times
 )
 {
@@ -27,10 +28,15 @@ internal sealed class RecordRoom(
             v.Plan,
             Signatures(v),
             [.. v.Notes.Select(n => new RecordNote(n.ByInitials, n.At, n.Text))],
-            [.. papers.Photos(v.Id).Select(p => new RecordPhoto(() => papers.Read(p), p.At, p.Source))]
+            [
+                .. papers
+                    .Photos(v.Id)
+                    .Select(p => new RecordPhoto(() => papers.Read(p), p.At, p.Source) { StepId = p.StepId }),
+            ]
         )
         {
             Figures = shop.Figures,
+            Shop = cards.Now() is var card ? new(card.Name, card.Contact, card.Mark, card.MarkType) : null,
             Times = times,
             Corrections = [.. v.Corrections.Select(c => new RecordCorrection(c.ByInitials, c.At, Words(c), c.Why))],
             Earlier = [.. v.Gone.Select(g => new RecordSignature(g.By, g.At, null, null, g.Title))],

@@ -20,7 +20,8 @@ internal sealed record PracticeMove(string Hole, double Turns);
 
 /// <param name="Seed">Names the bench: the same number, the same fault.</param>
 /// <param name="GiveUp">Tells what it was.</param>
-internal sealed record TrainingAsk(int Seed, IReadOnlyList<TrainingCheck> Checks, bool GiveUp);
+/// <param name="Two">Whether two things are wrong at once.</param>
+internal sealed record TrainingAsk(int Seed, IReadOnlyList<TrainingCheck> Checks, bool GiveUp, bool Two);
 
 /// <summary>What a covered part can show when it is looked at.</summary>
 internal sealed record PartMarks(string Part, IReadOnlyList<ImprintMark> Marks);
@@ -181,7 +182,12 @@ internal static class WhatIfEndpoints
                 );
                 if (checks.Count > FaultTrainer.MostChecks)
                     o.Fault("checks", $"Expected at most {FaultTrainer.MostChecks}, found {checks.Count}.");
-                return new TrainingAsk(o.Integer("seed", 0, int.MaxValue), checks, o.Flag("giveUp", otherwise: false));
+                return new TrainingAsk(
+                    o.Integer("seed", 0, int.MaxValue),
+                    checks,
+                    o.Flag("giveUp", otherwise: false),
+                    o.Flag("two", otherwise: false)
+                );
             }
         );
         var stack = Seated(plans.Today(id, cancel).Plan, pair, board).Stack!;
@@ -195,7 +201,8 @@ internal static class WhatIfEndpoints
                 ask.Seed,
                 ask.Checks,
                 ask.GiveUp,
-                FaultPriors.Of(usual.Faults)
+                FaultPriors.Of(usual.Faults),
+                ask.Two
             )
         );
     }

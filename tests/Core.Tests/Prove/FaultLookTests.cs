@@ -150,6 +150,69 @@ public class FaultLookTests
     }
 
     [Fact]
+    public void A_card_protects_itself_it_throttles_at_its_limit_and_switches_off_where_it_can_not_hold_it()
+    {
+        var at = new HeatConditions(null, 30, 3);
+        var chip = Bench.Parts.First(p => p.Id == Chips[0]);
+        var missing = new HiddenFault(FaultKind.PadMissing, chip.Id, 0, 0);
+        // a limit half way up what it would reach: half the power holds it there
+        var full = new BenchRun(Bench, [missing], at).FullC(chip);
+        FaultBench Limited(double c) =>
+            Bench.With(1, p => p.Id == chip.Id ? p with { LimitC = c } : p with { LimitC = null });
+        var half = new BenchRun(Limited((30 + full) / 2), [missing], at);
+        Assert.Equal((0.5, chip.Id), (Math.Round(half.Share, 9), half.Held!.Id));
+        Assert.Equal((30 + full) / 2, half.C(chip), 9);
+        Assert.Contains("throttles", half.Words, StringComparison.Ordinal);
+        Assert.All(Bench.Parts, p => Assert.True(half.C(p) <= full));
+
+        var log = new SimulatedBench(
+            new(Limited((30 + full) / 2), missing, at, Kinds, 21.5, 20, 3),
+            TimeProvider.System
+        ).Log(900);
+        Assert.True(log.Of(Channel.Memory)!.Max() < (30 + full) / 2 + 2);
+        Assert.Equal(2310 * Math.Cbrt(0.5), log.Of(Channel.Clock)![^1], 1.0);
+
+        var off = new SimulatedBench(
+            new(Limited(30 + 0.1 * (full - 30)), missing, at, Kinds, 21.5, 20, 3),
+            TimeProvider.System
+        ).Log(900);
+        Assert.Equal(0, off.Of(Channel.Power)![^1], 1.0);
+        Assert.Equal(21.5, off.Of(Channel.Die)![^1], 1.0);
+    }
+
+    [Fact]
+    public void Two_things_wrong_at_once_are_both_read_and_both_to_be_found()
+    {
+        for (var seed = 0; seed < 30; seed++)
+        {
+            var two = HiddenFault.Several(Bench, seed, two: true);
+            Assert.NotEqual(two[0].Kind, two[1].Kind);
+            TrainingBench Looked(params HiddenFault[] found) =>
+                FaultTrainer.Of(
+                    Bench,
+                    Kinds,
+                    seed,
+                    [.. found.Select(f => new TrainingCheck(f.Kind, f.Part))],
+                    false,
+                    null,
+                    true
+                );
+            Assert.False(Looked(two[0]).Solved);
+            Assert.False(Looked(two[1]).Solved);
+            Assert.Equal($"{two[0].Words} and {two[1].Words}", Looked(two[1], two[0]).Truth);
+        }
+        // each where it sits: what one does is not lost to the other
+        var (film, flow) = (
+            new HiddenFault(FaultKind.FilmLeft, Chips[0], 0, 0.1),
+            new HiddenFault(FaultKind.LowFlow, null, 0, 0.4)
+        );
+        var chip = Bench.Parts.First(p => p.Id == Chips[0]);
+        double C(params HiddenFault[] faults) => new BenchRun(Bench, faults, new(null, 30, 3)).FullC(chip);
+        Assert.Equal(C(film) + C(flow) - C(), C(film, flow), 6);
+        Assert.Equal(C(flow, film), C(film, flow), 6);
+    }
+
+    [Fact]
     public void The_same_number_hides_the_same_fault_and_a_sure_one_is_never_nothing()
     {
         for (var seed = 0; seed < 300; seed++)

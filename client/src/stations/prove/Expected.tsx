@@ -19,7 +19,11 @@ export function Expected({ here, own, map = true }: { here: RoomProps['here']; o
             <Row
               key={k.name}
               name={`${k.name}, ${k.hottest}`}
-              value={`${k.c.toFixed(0)} ± ${k.rangeK.toFixed(0)}${k.limitC == null ? '' : ` of ${k.limitC.toFixed(0)}`}`}
+              value={
+                k.marginK != null && k.limitC != null && k.marginK < 0
+                  ? `over ${k.limitC.toFixed(0)}, throttles`
+                  : `${k.c.toFixed(0)} ± ${k.rangeK.toFixed(0)}${k.limitC == null ? '' : ` of ${k.limitC.toFixed(0)}`}`
+              }
               unit="°C"
               tone={k.marginK != null && k.marginK < 0 ? 'text-plum' : undefined}
             />

@@ -15,6 +15,7 @@ interface Figure {
   measured?: number
   before?: number
   rangeK?: number
+  limitC?: number
 }
 
 /** The plate's heat, what is expected and what was measured at the parts, and the suspect lit. */
@@ -85,6 +86,7 @@ function figures(
         name: all.length > 1 && !each ? `${part.id}, of ${all.length}` : own && all.length === 1 ? part.kind : part.id,
         expected: e.c,
         rangeK: e.rangeK,
+        limitC: e.limitC ?? undefined,
         measured: own
           ? after?.dieC
           : memory
@@ -122,6 +124,11 @@ function Tag({ x, y, f, suspect }: { x: number; y: number; f: Figure; suspect: b
   const over = f.measured !== undefined && f.expected !== undefined && f.measured > f.expected + (f.rangeK ?? 0)
   const half = halfOf(f)
   const shown = (v?: number) => v?.toFixed(0) ?? '–'
+  // past its limit it would not go on running: no figure is told
+  const expected =
+    f.limitC !== undefined && f.expected !== undefined && f.expected > f.limitC
+      ? `>${f.limitC.toFixed(0)}`
+      : shown(f.expected)
   return (
     <g transform={`translate(${x} ${y})`}>
       <rect
@@ -137,7 +144,7 @@ function Tag({ x, y, f, suspect }: { x: number; y: number; f: Figure; suspect: b
         {f.name}
       </text>
       <text y={14} textAnchor="middle" className="num" fontSize={20} fontWeight={600} fill="var(--cool)">
-        {f.before === undefined ? shown(f.expected) : shown(f.before)}
+        {f.before === undefined ? expected : shown(f.before)}
         {two && (
           <>
             <tspan fill="var(--soft)">{f.before === undefined ? ' | ' : ' → '}</tspan>

@@ -16,17 +16,18 @@ export function Trainer({ job, here, onClose }: Pick<RoomProps, 'job' | 'here'> 
   const [seed, setSeed] = useState(another)
   const [checks, setChecks] = useState<Check[]>([])
   const [giveUp, setGiveUp] = useState(false)
+  const [two, setTwo] = useState(false)
   const [kind, setKind] = useState('')
   const [part, setPart] = useState('')
   const bench = useQuery({
-    queryKey: ['trainer', job.id, here.pairKey, here.boardKey, seed, checks, giveUp],
+    queryKey: ['trainer', job.id, here.pairKey, here.boardKey, seed, checks, giveUp, two],
     retry: false,
     placeholderData: keepPreviousData,
     queryFn: () =>
       answer(
         http.POST('/api/jobs/{id}/trainer', {
           params: { path: { id: job.id }, query: asked(here) },
-          body: { seed, checks, giveUp },
+          body: { seed, checks, giveUp, two },
         }),
       ),
   })
@@ -49,7 +50,22 @@ export function Trainer({ job, here, onClose }: Pick<RoomProps, 'job' | 'here'> 
         <h2 className="min-w-0 flex-1 text-[25px] font-bold leading-tight" aria-live="polite">
           {b.text}
         </h2>
-        <Button onClick={afresh}>Another bench</Button>
+        <Button
+          onClick={() => {
+            setTwo(false)
+            afresh()
+          }}
+        >
+          Another bench
+        </Button>
+        <Button
+          onClick={() => {
+            setTwo(true)
+            afresh()
+          }}
+        >
+          With two faults
+        </Button>
         <Button onClick={onClose}>Back to the mat</Button>
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(260px,320px)] gap-6">

@@ -28,6 +28,9 @@ public sealed record FaultPart(
 )
 {
     public bool IsDie => PadMm is null;
+
+    /// <summary>What it may stand at, °C; null where none is stated.</summary>
+    public double? LimitC { get; init; }
 }
 
 /// <summary>The card as it should run, and how each part's temperature changes when something is wrong.</summary>
@@ -134,6 +137,9 @@ public sealed class FaultBench
                         paste.ConductivityWPerMK,
                         0
                     )
+                    {
+                        LimitC = e.LimitC,
+                    }
                 );
                 continue;
             }
@@ -161,10 +167,40 @@ public sealed class FaultBench
                     k,
                     contact
                 )
+                {
+                    LimitC = e.LimitC,
+                }
             );
         }
         return new(parts, at, laid.Block.Flow!, parts.Sum(p => p.Watts), expected.CoolantMeanC);
     }
+
+    /// <summary>The same bench with a share of its power.</summary>
+    /// <param name="change">What else is otherwise of each part; null leaves them.</param>
+    public FaultBench With(double share, Func<FaultPart, FaultPart>? change = null) =>
+        share == 1 && change is null
+            ? this
+            : new(
+                [
+                    .. Parts
+                        .Select(change ?? (p => p))
+                        .Select(p =>
+                            p with
+                            {
+                                Watts = p.Watts * share,
+                                LandK = p.LandK * share,
+                                OwnK = p.OwnK * share,
+                            }
+                        ),
+                ],
+                _at,
+                _curve,
+                _watts * share,
+                _at.CoolantInC + (_coolantC - _at.CoolantInC) * share
+            );
+
+    /// <summary>Under what it was calculated.</summary>
+    internal HeatConditions Conditions => _at;
 
     public double ExpectedC(FaultPart p) => _coolantC + p.LandK + p.OwnK;
 

@@ -30,7 +30,7 @@ public sealed record TrainingBench(
 );
 
 /// <summary>
-/// A bench with one hidden fault to find in as few looks as possible. The measure is the finder's own order: it looks
+/// A bench with a hidden fault, or two, to find in as few looks as possible. The measure is the finder's own order: it looks
 /// at what is likeliest by the
 /// readings, strikes it out where it is wrong, and goes on.
 /// </summary>
@@ -43,23 +43,26 @@ public static class FaultTrainer
     /// <param name="kinds">Of each part.</param>
     /// <param name="giveUp">Tells the truth without a look.</param>
     /// <param name="met">How often each fault is met; null takes the working defaults.</param>
+    /// <param name="two">Whether two things are wrong at once.</param>
     public static TrainingBench Of(
         FaultBench bench,
         IReadOnlyDictionary<string, PartKind> kinds,
         int seed,
         IReadOnlyList<TrainingCheck> checks,
         bool giveUp,
-        IReadOnlyList<FaultPrior>? met = null
+        IReadOnlyList<FaultPrior>? met = null,
+        bool two = false
     )
     {
-        var fault = HiddenFault.Draw(bench, seed, certain: true, met);
+        var faults = HiddenFault.Several(bench, seed, two, met);
+        var run = new BenchRun(bench, faults, bench.Conditions);
         var random = new Random(seed ^ 0x5eed);
         List<FaultPart> read = [.. bench.Parts.Where(p => p.Watts > 0)];
         var readings = read.ConvertAll(p => new TrainingReading(
             p.Id,
             [p.Id],
-            Math.Round(fault.C(bench, p) + SigmaK * Gauss(random), 1),
-            Math.Round(bench.ExpectedC(p), 1)
+            Math.Round(run.C(p) + SigmaK * Gauss(random), 1),
+            Math.Round(run.ExpectedC(p), 1)
         ));
         var choices = Choices(read);
         for (var i = 0; i < checks.Count; i++)
@@ -68,20 +71,24 @@ public static class FaultTrainer
                 || !(checks[i].Part is { } part ? choice.Parts.Contains(part) : choice.Parts.Count == 0)
             )
                 throw new InputException($"checks/{i}", "This can not be looked for there.");
-        List<TrainingAnswer> answers = [.. checks.Select(c => Answer(fault, c))];
-        var solved = answers.Exists(a => a.Found);
-        var best = Best(bench, fault, readings, met);
+        List<TrainingAnswer> answers = [.. checks.Select(c => Answer(faults, c))];
+        var solved = faults.All(f => checks.Any(c => Same(f, c)));
+        var best = Best(bench.With(run.Share), faults, readings, met);
+        var words = string.Join(" and ", faults.Select(f => f.Words));
         return new(
             seed,
             readings,
             choices,
             answers,
             solved,
-            solved || giveUp ? fault.Words : null,
+            solved || giveUp ? words : null,
             best,
-            solved ? $"Found in {Looks(answers.FindIndex(a => a.Found) + 1)}; the likeliest first takes {Looks(best)}."
-                : giveUp ? $"It was: {fault.Words}. The likeliest first takes {Looks(best)}."
-                : "Something is wrong with this bench. Compare what was read with what was expected, then look."
+            solved
+                    ? $"Found in {Looks(answers.FindLastIndex(a => a.Found) + 1)}; the likeliest first takes {Looks(best)}."
+                : giveUp ? $"It was: {words}. The likeliest first takes {Looks(best)}."
+                : $"{(two ? "Two things are" : "Something is")} wrong with this bench."
+                    + (run.Words is { } held ? $" {held}" : "")
+                    + " Compare what was read with what was expected, then look."
         );
     }
 
@@ -109,13 +116,16 @@ public static class FaultTrainer
         ];
     }
 
-    private static TrainingAnswer Answer(HiddenFault fault, TrainingCheck check)
+    private static bool Same(HiddenFault fault, TrainingCheck check) =>
+        fault.Kind == check.Kind && fault.Part == check.Part;
+
+    private static TrainingAnswer Answer(IReadOnlyList<HiddenFault> faults, TrainingCheck check)
     {
-        var found = fault.Kind == check.Kind && fault.Part == check.Part;
+        var found = faults.FirstOrDefault(f => Same(f, check));
         return new(
             check,
-            found,
-            found ? $"Yes: {fault.Words}."
+            found is not null,
+            found is not null ? $"Yes: {found.Words}."
                 : check.Part is { } part ? $"{part}: no {FaultChecks.Name(check.Kind)} there."
                 : $"Not that: no {FaultChecks.Name(check.Kind)}."
         );
@@ -124,7 +134,7 @@ public static class FaultTrainer
     /// <summary>How many looks the finder's own order takes.</summary>
     private static int Best(
         FaultBench bench,
-        HiddenFault fault,
+        IReadOnlyList<HiddenFault> faults,
         List<TrainingReading> readings,
         IReadOnlyList<FaultPrior>? met
     )
@@ -140,7 +150,7 @@ public static class FaultTrainer
         foreach (var part in h.Parts.Count > 0 ? h.Parts.Cast<string?>() : [null])
         {
             looked.Add((h.Kind, part));
-            if (fault.Kind == h.Kind && fault.Part == part)
+            if (faults.All(f => looked.Contains((f.Kind, f.Part))))
                 return looked.Count;
         }
         return looked.Count;

@@ -35,6 +35,29 @@ public sealed record HiddenFault(FaultKind Kind, string? Part, int Corner, doubl
         return new(prior.Kind, place, random.Next(4), size);
     }
 
+    /// <summary>One, or two of different kinds at once; always the same for a seed.</summary>
+    public static IReadOnlyList<HiddenFault> Several(
+        FaultBench bench,
+        int seed,
+        bool two,
+        IReadOnlyList<FaultPrior>? met = null
+    )
+    {
+        var first = Draw(bench, seed, certain: true, met);
+        return two
+            ?
+            [
+                first,
+                Draw(
+                    bench,
+                    unchecked(seed * 31 + 7) & int.MaxValue,
+                    certain: true,
+                    [.. (met ?? FaultPriors.Default).Where(p => p.Kind != first.Kind)]
+                ),
+            ]
+            : [first];
+    }
+
     /// <summary>Where it can sit: parts that give heat; one empty place for what concerns the whole.</summary>
     private static List<string?> Places(FaultBench bench, FaultKind kind) =>
         kind switch
