@@ -25,6 +25,7 @@ public class MigrationTests
     [InlineData("shop-0011", false)]
     [InlineData("shop-0012", false)]
     [InlineData("shop-0013", false)]
+    [InlineData("shop-0014", false)]
     public async Task Every_sign_off_reading_and_document_of_an_old_database_is_there_and_work_goes_on(
         string name,
         bool tiedLater = true

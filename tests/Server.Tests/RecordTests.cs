@@ -164,6 +164,52 @@ public sealed class RecordTests(DemoServer demo) : IClassFixture<DemoServer>
         );
     }
 
+    [Fact]
+    public async Task A_record_bears_the_shops_name_and_mark_and_is_a_draft_until_the_last_signature()
+    {
+        using var server = new ServerProcess();
+        await server.ReckonedAsync();
+        Assert.Equal("", (await server.GetAsync("/api/settings/shop")).GetProperty("name").GetString());
+        async Task<HttpStatusCode> Mark(byte[] bytes)
+        {
+            using var content = new ByteArrayContent(bytes);
+            content.Headers.ContentType = new("image/png");
+            return (await server.Http.PutAsync("/api/settings/shop/mark?by=QA", content)).StatusCode;
+        }
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (
+                await server.SendAsync(
+                    HttpMethod.Put,
+                    "/api/settings/shop",
+                    """{"name":"Quay & Sons","contact":"Quay 4\n<b>bench</b>","by":"QA"}"""
+                )
+            ).StatusCode
+        );
+        var grey = new Core.Match.Trace.GreyPicture(40, 20, new byte[800]);
+        Assert.Equal(HttpStatusCode.OK, await Mark(PhotoPixels.Jpeg(grey)));
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, await Mark([1, 2, 3]));
+        Assert.Equal(HttpStatusCode.RequestEntityTooLarge, await Mark(new byte[400_000]));
+        server.KillAndRestart();
+        var shop = await server.GetAsync("/api/settings/shop");
+        Assert.Equal(
+            ("Quay & Sons", true),
+            (shop.GetProperty("name").GetString(), shop.GetProperty("hasMark").GetBoolean())
+        );
+        var finished = await server.Http.GetStringAsync("/api/jobs/5/record.html?for=client");
+        Assert.Contains("Quay &amp; Sons", finished, StringComparison.Ordinal);
+        Assert.Contains("&lt;b&gt;bench", finished, StringComparison.Ordinal);
+        Assert.Contains("class=mark", finished, StringComparison.Ordinal);
+        Assert.DoesNotContain("Draft", finished, StringComparison.Ordinal);
+        Assert.Contains(
+            "<b>Draft</b>",
+            await server.Http.GetStringAsync("/api/jobs/1/record.html?for=client"),
+            StringComparison.Ordinal
+        );
+        Assert.Equal(HttpStatusCode.OK, (await server.Http.DeleteAsync("/api/settings/shop/mark?by=QA")).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await server.Http.GetAsync("/api/settings/shop/mark")).StatusCode);
+    }
+
     private static async Task<List<long>> FoundAsync(ServerProcess server, string text) =>
         [
             .. (await server.GetAsync($"/api/search?text={Uri.EscapeDataString(text)}"))

@@ -248,12 +248,34 @@ test('a leak test and four runs by hand are kept with their sources, and the pri
     await expect(strikes).toHaveCount(had + k + 1)
   }
   await expect(page.getByText('probe 4').first()).toBeVisible()
+  // four runs and the one of the strip-down are one fit, in one sentence and one picture
+  await expect(page.getByRole('img', { name: '5 runs before and after' })).toBeVisible()
+  const sentence =
+    /At \d+ W the die runs \d+ K cooler than before, .* told over the room, from 3 runs before and 2 after\./
+  await expect(page.getByText(sentence).first()).toBeVisible()
+
+  // whose record it is
+  await page.goto(`${server.address}/settings`)
+  const shop = page.getByRole('region', { name: 'The shop' })
+  await shop.getByLabel('Name').fill('Saltmarsh Water Works')
+  await shop.getByLabel('Contact').fill('Quay 4\nbench@saltmarsh.example')
+  await shop.getByRole('button', { name: 'Keep' }).click()
+  await expect(shop.getByText('last kept by QA')).toBeVisible()
+  await shop.getByLabel('The shop’s mark').setInputFiles({
+    name: 'mark.png',
+    mimeType: 'image/png',
+    buffer: await page.screenshot({ clip: { x: 0, y: 0, width: 60, height: 40 } }),
+  })
+  await expect(shop.getByRole('img', { name: 'The shop’s mark' })).toBeVisible()
 
   const paper = await page.context().newPage()
   await paper.goto(`${server.address}/api/jobs/2/record.html?for=client`)
   const file = test.info().outputPath('record.pdf')
   await paper.pdf({ path: file, format: 'A4' })
   const read = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' }).replace(/\s+/g, ' ')
+  expect(read).toMatch(/^Saltmarsh Water Works Quay 4 bench@saltmarsh.example/)
+  expect(read).toMatch(/Draft: \d+ of \d+ steps are not signed yet\./)
+  expect(read).toMatch(sentence)
   for (const [, die] of runs) expect(read).toContain(die.toFixed(1))
   expect(read.match(/by hand with probe 4; clock 2500 MHz, load loop A/g)).toHaveLength(4)
   expect(read).toContain('tight by eye, the pressure alone tells under 0.38 mL/min')

@@ -46,10 +46,10 @@ export function Trainer({ job, here, onClose }: Pick<RoomProps, 'job' | 'here'> 
   const worst = Math.max(1, ...b.readings.map((r) => Math.abs(r.c - r.expectedC)))
   return (
     <div className="scroll-thin min-h-0 flex-1 overflow-y-auto bg-card p-5">
-      <div className="mb-2 flex items-start gap-4">
-        <h2 className="min-w-0 flex-1 text-[25px] font-bold leading-tight" aria-live="polite">
-          {b.text}
-        </h2>
+      <h2 className="mb-2 text-[21px] font-bold leading-tight" aria-live="polite">
+        {b.text}
+      </h2>
+      <div className="mb-3 flex flex-wrap gap-3">
         <Button
           onClick={() => {
             setTwo(false)
@@ -91,7 +91,7 @@ export function Trainer({ job, here, onClose }: Pick<RoomProps, 'job' | 'here'> 
                   <td className="num whitespace-nowrap text-[15px]">
                     <span
                       className={`mr-2 inline-block h-3 align-middle ${off > 0 ? 'bg-plum' : 'bg-cool'}`}
-                      style={{ width: `${(Math.abs(off) / worst) * 70}%` }}
+                      style={{ width: `${(Math.abs(off) / worst) * 62}%` }}
                     />
                     {off > 0 ? '+' : '−'}
                     {fixed(Math.abs(off), 1)} K
