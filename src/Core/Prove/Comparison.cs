@@ -126,7 +126,11 @@ public sealed record Comparison(
         if (after is null)
             return (FormattableString.Invariant($"before: {before!.DieC - before.RoomC:0} K over room"), false);
         if (sensors.Where(s => s.State == SensorState.Poor).MaxBy(s => s.OverK) is { } worst)
-            return (FormattableString.Invariant($"poor, {worst.Name} {worst.OverK:0} K over expected"), true);
+            return (
+                FormattableString.Invariant($"poor, {worst.Name} {worst.OverK:0} K over expected")
+                    + (alike ? "" : ", and not comparable with before"),
+                true
+            );
         var against = Against(sensors);
         if (gain is { } g)
             return g < -2 * (gainU ?? 0)

@@ -58,7 +58,12 @@ public sealed record JobTrial(
         // runs at other powers are of the same line once one is at the power of before
         if (!fitting.Exists(r => BeforeAfter.Of(Steady(before[^1]), Steady(r)).Comparable))
             return null;
-        List<Reading> runs = [.. before.Where(r => Near(r.On, before[^1].On)), .. fitting];
+        // what ran on air and what ran on water were not the same cooler
+        List<Reading> runs =
+        [
+            .. before.Where(r => Near(r.On, before[^1].On) && (r.CoolantC is null) == (before[^1].CoolantC is null)),
+            .. fitting,
+        ];
         var power = runs.Where(r => r.Phase == Phase.Before).Average(r => r.PowerW);
         List<TrialRun> trial =
         [
@@ -145,9 +150,7 @@ public sealed record JobTrial(
         );
         var range =
             low <= 0 && high >= 0
-                ? FormattableString.Invariant(
-                    $", and with {high - low:0} K between the ends of its range that may be chance"
-                )
+                ? FormattableString.Invariant($", which may be chance: from {low:0} to {high:0} K with 95 %")
                 : FormattableString.Invariant(
                     $", between {Math.Min(Math.Abs(low), Math.Abs(high)):0} and {Math.Max(Math.Abs(low), Math.Abs(high)):0} K with 95 %"
                 );

@@ -54,6 +54,9 @@ internal static class RecordFirstPage
 
     public static void Done(StringBuilder s, RecordJob job)
     {
+        // what nobody signed yet is not told as done
+        var mounted = job.Plan.Mount.Sheet.Steps.All(x => job.Signed.ContainsKey(x.Id.ToString()));
+        var planned = mounted ? "" : "Planned: ";
         s.Append("<h2>What was done</h2><ul>");
         foreach (
             var pads in job
@@ -63,10 +66,12 @@ internal static class RecordFirstPage
         )
             s.Append(
                 CultureInfo.InvariantCulture,
-                $"<li>{HowMany.Of(pads.Count(), "pad")} of {pads.Key.ThicknessMm:0.0#} mm {E(pads.Key.Material)}, new."
+                $"<li>{planned}{HowMany.Of(pads.Count(), "pad")} of {pads.Key.ThicknessMm:0.0#} mm {E(pads.Key.Material)}, new."
             );
         foreach (var paste in job.Plan.Paste.Faces.GroupBy(f => f.PasteId))
-            s.Append($"<li>Paste {E(paste.Key)} on {E(string.Join(", ", paste.Select(f => f.Part).Distinct()))}.");
+            s.Append(
+                $"<li>{planned}paste {E(paste.Key)} on {E(string.Join(", ", paste.Select(f => f.Part).Distinct()))}."
+            );
         if (job.LeakTests.Count > 0)
             s.Append($"<li>Leak test: {E(job.LeakTests[^1])}");
         if (job.Signed.Count > 0)
