@@ -129,14 +129,20 @@ public static class SensorProofs
         [
             .. runs.Select(r => (r.ReadC - r.Expected.C) * (last.At.PowerW!.Value / r.At.PowerW!.Value)),
         ];
-        var mean = over.Average();
+        // a sensor's error weighs the more the less power it was read at
+        List<double> weights = [.. runs.Select(r => Math.Pow(r.At.PowerW!.Value / last.At.PowerW!.Value, 2))];
+        var all = weights.Sum();
+        var mean = over.Zip(weights, (o, w) => o * w).Sum() / all;
         var sigma = new SensorSigma();
         var own = Math.Sqrt(
             sigma.DieC * sigma.DieC
                 + sigma.CoolantC * sigma.CoolantC
                 + Math.Pow(sigma.PowerShare * (last.Expected.C - last.CoolantC), 2)
         );
-        var between = runs.Count < 2 ? 0 : over.Sum(o => (o - mean) * (o - mean)) / (runs.Count - 1) / runs.Count;
+        var between =
+            runs.Count < 2
+                ? 0
+                : over.Zip(weights, (o, w) => w * (o - mean) * (o - mean)).Sum() / (runs.Count - 1) / all;
         var measured = Wide * Math.Sqrt(own * own + between);
         var expected = last.Expected.RangeK;
         var state =

@@ -25,7 +25,7 @@ public static class TrialSvg
                 .SelectMany(b => new[] { b.OverK - b.PlusMinusK, b.OverK + b.PlusMinusK }),
         ];
         // one wild band does not press the dots flat
-        double most = Math.Min(ends.Max(), 1.6 * trial.Runs.Max(r => r.OverK)) * 1.06,
+        double most = Math.Max(1, Math.Min(ends.Max(), 1.6 * trial.Runs.Max(r => r.OverK)) * 1.06),
             least = Math.Max(ends.Min(), -0.2 * most);
         double X(double order) => Left + (order - 0.5) / trial.Runs.Count * (Wide - Left - Right);
         double Y(double k) => Top + (most - Math.Clamp(k, least, most)) / (most - least) * (High - Top - Foot);

@@ -149,11 +149,12 @@ public class SensorProofTests
     public void Runs_at_several_powers_are_one_fit_and_not_the_last_ones_word()
     {
         double Die(double watts) => Expected(Card, watts).Parts.Single(p => p.Part == "U1").C;
-        // 1 % over at every power, then one run that is off by 4 K
+        // 1 K over at the last's power at every power, then one run that is off by 4 K
         Reading[] runs = [.. new double[] { 120, 180, 240, 240 }.Select(w => Run(Die(w) + w / 240, w))];
         runs[^1] = runs[^1] with { DieC = runs[^1].DieC + 4 };
         var proof = Judge(Card, runs).Single();
-        Assert.Equal((4, 2.0), (proof.Runs, Math.Round(proof.OverK, 9)));
+        // a run counts by the square of its power: 1/4, 9/16, 1, 1
+        Assert.Equal((4, Math.Round(1 + 4 / (0.25 + 0.5625 + 2), 9)), (proof.Runs, Math.Round(proof.OverK, 9)));
         Assert.Equal(SensorState.AsExpected, proof.State);
         // runs of another day do not count
         Assert.Equal(

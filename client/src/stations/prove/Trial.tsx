@@ -8,7 +8,10 @@ export function Trial({ trial }: { trial: Schemas['JobTrial'] }) {
   const { runs, before, after, expected } = trial
   const bands = [before, after, ...(expected ? [expected] : [])]
   const highest = Math.max(...runs.map((r) => r.overK))
-  const most = 1.06 * Math.min(1.6 * highest, Math.max(highest, ...bands.map((b) => b.overK + b.plusMinusK)))
+  const most = Math.max(
+    1,
+    1.06 * Math.min(1.6 * highest, Math.max(highest, ...bands.map((b) => b.overK + b.plusMinusK))),
+  )
   const least = Math.max(-0.2 * most, Math.min(0, ...bands.map((b) => b.overK - b.plusMinusK)))
   const x = (order: number) => left + ((order - 0.5) / runs.length) * (w - left - right)
   const y = (k: number) => top + ((most - Math.min(most, Math.max(least, k))) / (most - least)) * (h - top - foot)
