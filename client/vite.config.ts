@@ -20,8 +20,9 @@ export default defineConfig({
             // pages of a few kilobytes that few open
             {
               name: 'papers',
-              test: /TrayMap|RestorePage|TargetPage|pads.CuttingSheet|src.drawer|src.instruments|src.settings|SqueezeLab|Practice/,
+              test: /TrayMap|RestorePage|TargetPage|pads.CuttingSheet|src.drawer|src.instruments|SqueezeLab|Practice/,
             },
+            { name: 'settings', test: /src.settings/ },
           ],
         },
       },

@@ -30,7 +30,7 @@ public static class TrialSvg
         double X(double order) => Left + (order - 0.5) / trial.Runs.Count * (Wide - Left - Right);
         double Y(double k) => Top + (most - Math.Clamp(k, least, most)) / (most - least) * (High - Top - Foot);
         var s = new StringBuilder(
-            $"""<svg class="runs" xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {N(Wide)} {N(High)}" role="img" aria-label="{trial.Runs.Count} runs before and after" font-family="sans-serif" font-size="15" fill="#1d2a2e">"""
+            $"""<svg class="runs" viewBox="0 0 {N(Wide)} {N(High)}" role="img" aria-label="{trial.Runs.Count} runs before and after" font-family="sans-serif" font-size="15" fill="#1d2a2e">"""
         );
         foreach (var phase in new[] { Phase.Before, Phase.After })
         {
