@@ -75,14 +75,17 @@ export function ReadingForm({
         ...(Object.values(under).some((v) => v != null) && { conditions: under }),
       },
       {
-        onSuccess: () => {
-          // the same bench and instrument go on to the next run
-          setText((t) => Object.fromEntries(Object.entries(t).filter(([f]) => !fields.some(([x]) => x === f))))
-          setPhase('after')
+        onError: (x) => {
+          setFault(x.message)
+          // what was not kept stands again, unless something else was typed meanwhile
+          setText((t) => ({ ...text, ...t }))
+          setPhase(phase)
         },
-        onError: (x) => setFault(x.message),
       },
     )
+    // the same bench and instrument go on to the next run, at once: nothing typed later is cleared away
+    setText(Object.fromEntries(Object.entries(text).filter(([f]) => !fields.some(([x]) => x === f))))
+    setPhase('after')
   }
   const figure = ([f, name, unit]: readonly [Figure, string, string]) => (
     <label key={f} className="text-[13px] text-soft">
@@ -117,7 +120,7 @@ export function ReadingForm({
       </div>
       <div className="grid grid-cols-4 gap-1.5">
         {shown.map(figure)}
-        <Button kind="go" type="submit" disabled={missing} className="self-end">
+        <Button kind="go" type="submit" disabled={missing || s.changes.read.isPending} className="self-end">
           Keep
         </Button>
       </div>
