@@ -170,11 +170,14 @@ public sealed class RecordTests(DemoServer demo) : IClassFixture<DemoServer>
         using var server = new ServerProcess();
         await server.ReckonedAsync();
         Assert.Equal("", (await server.GetAsync("/api/settings/shop")).GetProperty("name").GetString());
+        var said = "";
         async Task<HttpStatusCode> Mark(byte[] bytes)
         {
             using var content = new ByteArrayContent(bytes);
             content.Headers.ContentType = new("image/png");
-            return (await server.Http.PutAsync("/api/settings/shop/mark?by=QA", content)).StatusCode;
+            var answer = await server.Http.PutAsync("/api/settings/shop/mark?by=QA", content);
+            said = await answer.Content.ReadAsStringAsync();
+            return answer.StatusCode;
         }
         Assert.Equal(
             HttpStatusCode.OK,
@@ -190,6 +193,7 @@ public sealed class RecordTests(DemoServer demo) : IClassFixture<DemoServer>
         Assert.Equal(HttpStatusCode.OK, await Mark(PhotoPixels.Jpeg(grey)));
         Assert.Equal(HttpStatusCode.UnprocessableEntity, await Mark([1, 2, 3]));
         Assert.Equal(HttpStatusCode.RequestEntityTooLarge, await Mark(new byte[400_000]));
+        Assert.Contains("larger than 300 KiB", said, StringComparison.Ordinal);
         server.KillAndRestart();
         var shop = await server.GetAsync("/api/settings/shop");
         Assert.Equal(

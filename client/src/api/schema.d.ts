@@ -10203,6 +10203,7 @@ export interface components {
             marginK?: null | number;
             /** Format: double */
             rangeK: number;
+            pastLimit: boolean;
         };
         ExpectedPart: {
             part: string;
@@ -10216,6 +10217,7 @@ export interface components {
             limitC?: null | number;
             /** Format: double */
             watts: number;
+            pastLimit: boolean;
             /** Format: double */
             spreadK: number;
             /** Format: double */
@@ -12532,7 +12534,9 @@ export interface components {
             runs: number;
             /** Format: int32 */
             moreRuns?: null | number;
-            text: string;
+            said?: null | string;
+            advice?: null | string;
+            text?: null | string;
             at: components["schemas"]["HeatConditions"];
             /** Format: double */
             throughK: number;

@@ -17,6 +17,9 @@ public sealed record ExpectedPart(string Part, double C, double LandC, double Th
 {
     public double Watts { get; init; }
 
+    /// <summary>It would not go on running there.</summary>
+    public bool PastLimit => C > LimitC;
+
     /// <summary>Of the land's, what a bare die's heat needs to spread in the base, K.</summary>
     public double SpreadK { get; init; }
 

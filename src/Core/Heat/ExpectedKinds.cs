@@ -14,7 +14,11 @@ public sealed record ExpectedKind(
     double? LimitC,
     double? MarginK,
     double RangeK
-);
+)
+{
+    /// <summary>It would not go on running there.</summary>
+    public bool PastLimit => MarginK < 0;
+}
 
 /// <summary>What is expected, told by kind: nobody reads twenty power stages one by one.</summary>
 public static class ExpectedKinds

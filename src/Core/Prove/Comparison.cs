@@ -32,7 +32,7 @@ public sealed record Comparison(
     /// <param name="sensors">Of the same readings.</param>
     /// <param name="scale">The shop's own jobs over the maker's claim; null where the claim stands.</param>
     /// <param name="part">What the first sensor sits in.</param>
-    /// <param name="trial">Of the same readings; more than one run on a side are one fit, and not the last one's word.</param>
+    /// <param name="trial">Of the same readings: its gain is the gain; null compares the last run of each side.</param>
     public static Comparison Of(
         IReadOnlyList<Reading> readings,
         IReadOnlyList<SensorProof>? sensors = null,
@@ -76,7 +76,6 @@ public sealed record Comparison(
                     $"{char.ToUpperInvariant(part[0])}{part[1..]} to coolant {ac.KPerW:0.000} ± {ac.UncertaintyKPerW:0.000} K/W{Expected(expected, scale)}."
                 )
             );
-        why.AddRange(sensors.Select(s => s.Text));
         if (rise is { } k && k >= LeastRiseK)
             why.Add(
                 FormattableString.Invariant(
@@ -84,12 +83,9 @@ public sealed record Comparison(
                 )
             );
         var (gain, gainU) = unlike.Count > 0 ? (null, null) : (proven.GainK, proven.GainPlusMinusK);
-        if (trial is { Runs.Count: > 2 } fit)
-        {
+        if (trial is { } fit)
             (gain, gainU) = (fit.GainK, (fit.HighK - fit.LowK) / 2 / Student.Normal(0.95));
-            why.Add(fit.Sentence);
-        }
-        else if (before is not null && after is not null)
+        if (before is not null && after is not null)
             why.AddRange(unlike.Count > 0 ? unlike : proven.Reasons);
         var (verdict, trouble) = Judge(before, after, sensors, gain, gainU, unlike.Count == 0);
         return new(beforeRoom, afterRoom, afterCoolant, expected, gain, gainU, rise, verdict, trouble, why)

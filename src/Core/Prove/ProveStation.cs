@@ -107,7 +107,7 @@ public static class ProveStation
                         at =>
                             before is not null
                                 ? SensorProofs.AsSigned(before.Sensors, at)
-                                : Expect(p, block, at, plates, cancel)
+                                : OnBoard(order, pads, p, at, plates, cancel)
                     );
                     var part = board.Kind == BoardKind.MemoryModule ? "module" : "die";
                     var trial = JobTrial.Of(own, sensors, part);
@@ -121,16 +121,43 @@ public static class ProveStation
                 }),
         ];
 
-    /// <returns>Null where the documents state too little: nothing is expected then.</returns>
-    private static ExpectResult? Expect(
+    /// <summary>
+    /// What runs under a pair's block; with the first of its board also what other blocks cover there, but for their own
+    /// dies: memory and power stages have one sensor a board, whichever block they lie under.
+    /// </summary>
+    private static ExpectResult? OnBoard(
+        WorkOrder order,
+        PadsResult pads,
         PairPads pair,
-        Block block,
         HeatConditions at,
         PlateOf plates,
         CancellationToken cancel
     )
     {
-        if (block.Flow is null || !ExpectedOf.Possible(pair))
+        var board = order.Find(pair.Board)!.Board;
+        var own = Expect(order, pair, at, plates, cancel);
+        if (pads.Pairs.First(p => p.Board == pair.Board) != pair)
+            return own;
+        var beside = pads
+            .Pairs.Where(p => p.Board == pair.Board && p != pair)
+            .SelectMany(p => Expect(order, p, at, plates, cancel)?.Parts ?? [])
+            .Where(p => board.FindPart(p.Part)?.Kind is not (PartKind.Die or PartKind.Lid))
+            .ToList();
+        return beside.Count == 0 ? own
+            : own is null ? new(0, at.CoolantInC, beside, [])
+            : own with { Parts = [.. own.Parts.Concat(beside).DistinctBy(p => p.Part)] };
+    }
+
+    /// <returns>Null where the documents state too little: nothing is expected then.</returns>
+    private static ExpectResult? Expect(
+        WorkOrder order,
+        PairPads pair,
+        HeatConditions at,
+        PlateOf plates,
+        CancellationToken cancel
+    )
+    {
+        if (order.Pairs.First(x => x.Key == pair.Pair).Block.Flow is null || !ExpectedOf.Possible(pair))
             return null;
         try
         {

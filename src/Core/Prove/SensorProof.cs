@@ -34,10 +34,31 @@ public sealed record SensorProof(
     double ExpectedPlusMinusK,
     SensorState State,
     int Runs,
-    int? MoreRuns,
-    string Text
+    int? MoreRuns
 )
 {
+    /// <summary>How it stands, in a few words.</summary>
+    public string Said =>
+        State switch
+        {
+            SensorState.Better => "better than expected",
+            SensorState.AsExpected => "as expected",
+            SensorState.Poor => FormattableString.Invariant($"poor, {OverK:0} K over"),
+            _ => FormattableString.Invariant($"{OverK:0} K over, still open"),
+        };
+
+    /// <summary>What would settle it; null where it is settled.</summary>
+    public string? Advice =>
+        State != SensorState.Open ? null
+        : MoreRuns is { } n ? $"{HowMany.Of(n, "more run")} under the same load would settle it."
+        : "More runs tell no more than the sensors do. Look along the edges, or read another sensor.";
+
+    /// <summary>All of it in a sentence.</summary>
+    public string Text =>
+        FormattableString.Invariant(
+            $"{PartNames.Capital(Kind)} {MeasuredC:0.0} ± {MeasuredPlusMinusK:0.0} °C, {ExpectedC:0.0} ± {ExpectedPlusMinusK:0.0} expected: {Said}."
+        ) + (Advice is { } advice ? $" {advice}" : "");
+
     /// <summary>Of the last run.</summary>
     public required HeatConditions At { get; init; }
 
@@ -54,8 +75,8 @@ public static class SensorProofs
     /// <summary>From so many runs on, what is left is the sensors' own.</summary>
     private const int SettlingRuns = 3;
 
-    /// <summary>Runs of one day that count at most: the last ones.</summary>
-    private const int MostRuns = 12;
+    /// <summary>Runs of one day that count at most, the last ones: each flow takes a plate of its own.</summary>
+    private const int MostRuns = 8;
 
     /// <summary>Half of a 95 % interval, and what a sound sensor is under in 95 of 100, in standard errors.</summary>
     private static readonly double Wide = Student.Normal(0.95),
@@ -151,10 +172,9 @@ public static class SensorProofs
             : mean > Chance / Wide * Math.Sqrt(measured * measured + expected * expected) ? SensorState.Open
             : SensorState.AsExpected;
         int? more = state == SensorState.Open && runs.Count < SettlingRuns ? SettlingRuns - runs.Count : null;
-        var name = PartNames.Of(kind);
         return new(
             kind,
-            name,
+            PartNames.Of(kind),
             last.Expected.Part,
             last.Expected.C + mean,
             measured,
@@ -162,30 +182,13 @@ public static class SensorProofs
             expected,
             state,
             runs.Count,
-            more,
-            FormattableString.Invariant(
-                $"{PartNames.Capital(kind)} {last.Expected.C + mean:0.0} ± {measured:0.0} °C, {last.Expected.C:0.0} ± {expected:0.0} expected: "
-            ) + Words(state, mean, more)
+            more
         )
         {
             At = last.At,
             ThroughK = last.Expected.ThroughK + last.Expected.SpreadK,
         };
     }
-
-    private static string Words(SensorState state, double over, int? more) =>
-        state switch
-        {
-            SensorState.Better => "better than expected.",
-            SensorState.AsExpected => "as expected.",
-            SensorState.Poor => FormattableString.Invariant($"poor, {over:0} K over."),
-            _ => FormattableString.Invariant($"{over:0} K over, and still open: ")
-                + (
-                    more is { } n
-                        ? $"{HowMany.Of(n, "more run")} under the same load would settle it."
-                        : "more runs tell no more than the sensors do. Look along the edges, or read another sensor."
-                ),
-        };
 
     /// <summary>What was expected when the job was signed, under a corrected run's conditions: rises go with the power.</summary>
     /// <returns>Null where it ran at another flow: what is expected there was not signed.</returns>

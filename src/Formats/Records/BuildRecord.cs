@@ -106,11 +106,17 @@ public static partial class BuildRecord
         h1{font-size:26px;margin:0}h2{font-size:17px;border-bottom:2px solid #a8572b;margin:22px 0 6px}table{border-collapse:collapse;width:100%}
         td,th{padding:3px 8px 3px 0;text-align:left;vertical-align:top;border-bottom:1px solid #d9d2c2}th{font-weight:600;color:#4b5a5c}.n{text-align:right;font-variant-numeric:tabular-nums}
         .who{color:#17727c;font-weight:700;white-space:nowrap}.open{color:#852a58}.hash{font-family:monospace;font-size:11px;word-break:break-all}
-        img{max-width:60mm;margin:0 4mm 4mm 0}svg{width:150mm;max-width:100%}h2,h3{break-after:avoid}tr,li,figure{break-inside:avoid}thead{display:table-header-group}
-        header{display:flex;gap:6mm;align-items:center;border-bottom:2px solid #a8572b;padding-bottom:3mm;margin-bottom:5mm}.mark{max-height:18mm;max-width:50mm;margin:0}
-        figure{display:inline-block;margin:0 4mm 4mm 0;max-width:60mm}figure img{margin:0}figcaption{font-size:12px;color:#4b5a5c}
-        .draft{color:#852a58}.stamp{position:fixed;inset:38% 0 auto;margin:auto;width:120mm;opacity:.1;transform:rotate(-24deg);pointer-events:none}
-        @page{size:A4;margin:14mm 12mm}@media print{body{margin:0;padding:0;max-width:none;background:none;font-size:13px}h2{margin:14px 0 4px}p,ul{margin:5px 0}.page{break-after:page}.page svg.runs{width:125mm}}
+        img{max-width:60mm;margin:0 4mm 4mm 0}svg{width:150mm;max-width:100%}
+        h2,h3{break-after:avoid}tr,li,figure{break-inside:avoid}
+        header{display:flex;gap:6mm;align-items:center;border-bottom:2px solid #a8572b;padding-bottom:3mm;margin-bottom:5mm}
+        .mark{max-height:18mm;max-width:50mm;margin:0}
+        figure{display:inline-block;margin:0 4mm 4mm 0;max-width:60mm}figure img{margin:0}
+        figcaption{font-size:12px;color:#4b5a5c}.draft{color:#852a58}
+        .stamp{position:fixed;inset:38% 0 auto;margin:auto;width:120mm;opacity:.1;transform:rotate(-24deg);pointer-events:none}
+        @page{size:A4;margin:14mm 12mm}
+        @media print{
+        body{margin:0;padding:0;max-width:none;background:none;font-size:13px}h2{margin:14px 0 4px}p,ul{margin:5px 0}
+        .page{break-after:page}.page svg.runs{width:125mm}}
         """;
 
     public const string ForClient = "client",
@@ -352,7 +358,12 @@ public static partial class BuildRecord
     {
         foreach (var proof in plan.Prove.Pairs.Where(p => p.Comparison.Why.Count > 0))
             s.Append($"<h2>Proof: {E(proof.Comparison.Verdict)}</h2>")
-                .AppendJoin("", proof.Comparison.Why.Select(w => $"<p>{E(w)}</p>"));
+                .AppendJoin(
+                    "",
+                    proof
+                        .Comparison.Why.Concat(proof.Comparison.Sensors.Select(x => x.Text))
+                        .Select(w => $"<p>{E(w)}</p>")
+                );
     }
 
     private static void Pads(StringBuilder s, JobPlan plan)

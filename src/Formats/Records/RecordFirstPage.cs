@@ -109,17 +109,8 @@ internal static class RecordFirstPage
     private static string Row(SensorProof p) =>
         string.Create(
             CultureInfo.InvariantCulture,
-            $"<tr><td>{E(p.Name)} {E(p.Part)}<td class=n>{p.MeasuredC:0.0} ± {p.MeasuredPlusMinusK:0.0}<td class=n>{p.ExpectedC:0.0} ± {p.ExpectedPlusMinusK:0.0}<td>{Word(p)}"
+            $"<tr><td>{E(p.Name)} {E(p.Part)}<td class=n>{p.MeasuredC:0.0} ± {p.MeasuredPlusMinusK:0.0}<td class=n>{p.ExpectedC:0.0} ± {p.ExpectedPlusMinusK:0.0}<td>{E(p.Said)}"
         );
-
-    private static string Word(SensorProof p) =>
-        p.State switch
-        {
-            SensorState.Better => "better than expected",
-            SensorState.AsExpected => "as expected",
-            SensorState.Poor => "poor",
-            _ => "still open",
-        };
 
     public static void WhatToDo(StringBuilder s, RecordJob job)
     {

@@ -37,12 +37,18 @@ internal static class Bodies
         // what a stranger sends is not even read to be thrown away
         if (most > StrangersMost)
             limit.MaxRequestBodySize = null;
-        throw new BadHttpRequestException(
-            most >= 1048576
-                ? $"The body is larger than {most / 1048576} MiB."
-                : $"The body is larger than {most} bytes.",
-            StatusCodes.Status413PayloadTooLarge
-        );
+        throw TooLarge(most);
+    }
+
+    private static BadHttpRequestException TooLarge(long most)
+    {
+        const int kibi = 1024,
+            mebi = kibi * kibi;
+        var limit =
+            most >= mebi ? $"{most / mebi} MiB"
+            : most >= kibi ? $"{most / kibi} KiB"
+            : $"{most} bytes";
+        return new($"The body is larger than {limit}.", StatusCodes.Status413PayloadTooLarge);
     }
 
     /// <summary>Reads the rest of a refused body and forgets it.</summary>
@@ -71,10 +77,7 @@ internal static class Bodies
         while ((n = await request.Body.ReadAsync(chunk, request.HttpContext.RequestAborted)) > 0)
         {
             if (buffer.Length + n > most)
-                throw new BadHttpRequestException(
-                    $"The body is larger than {most / 1048576} MiB.",
-                    StatusCodes.Status413PayloadTooLarge
-                );
+                throw TooLarge(most);
             buffer.Write(chunk, 0, n);
         }
         return buffer.ToArray();

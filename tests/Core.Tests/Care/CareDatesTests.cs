@@ -74,6 +74,31 @@ public class CareDatesTests
     }
 
     [Fact]
+    public void A_date_is_never_before_the_proof_it_rests_on()
+    {
+        // 30 % in 400 days: past the limit of 15 % half way, and told at the last proof
+        var late = CareDates.Of(
+            [.. new[] { 0, 100, 200, 300, 400 }.Select(d => Proof(d, 0.1 * (1 + 0.3 * d / 400)))],
+            null,
+            36,
+            First
+        );
+        Assert.Equal(First.AddDays(400), late.Repaste);
+        Assert.EndsWith("due since the last of them, 14 Feb 2027. Repaste now.", late.Text, StringComparison.Ordinal);
+        // proved again after its paste's kind was due
+        Assert.Equal(First.AddDays(900), CareDates.Of([Proof(0, 0.1), Proof(900, 0.1)], null, 24, First).Repaste);
+    }
+
+    [Fact]
+    public void Where_no_face_took_paste_only_the_loop_is_looked_at()
+    {
+        var dates = CareDates.Of([Proof(0, 0.1), Proof(100, 0.12)], null, null, First);
+        Assert.Null(dates.Repaste);
+        Assert.Null(dates.Drift);
+        Assert.Equal([First.AddMonths(12), First.AddMonths(24)], dates.Inspections);
+    }
+
+    [Fact]
     public void The_day_of_the_new_paste_needs_no_look_of_its_own() =>
         Assert.Equal([First.AddMonths(12)], CareDates.Of([Proof(0, 0.1)], null, 24, First).Inspections);
 

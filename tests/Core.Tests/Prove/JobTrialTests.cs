@@ -42,6 +42,17 @@ public class JobTrialTests
         );
         // several runs are one fit, and the verdict is the fit's
         Assert.Equal(own.GainK, Comparison.Of([Run(Phase.Before, 92), Run(Phase.After, 46)], trial: trial).GainK);
+        // a year later the gain is still the work's
+        Assert.Equal(
+            46,
+            Comparison
+                .Of(
+                    [Run(Phase.Before, 92), Run(Phase.After, 46), Run(Phase.After, 60, 300)],
+                    trial: Of(Run(Phase.Before, 92), Run(Phase.After, 46), Run(Phase.After, 60, 300))
+                )
+                .GainK!.Value,
+            9
+        );
         Assert.Null(Of(Run(Phase.Before, 92)));
         Assert.Null(Of(Run(Phase.Before, 92), Run(Phase.After, 46, power: 40)));
     }
@@ -50,7 +61,7 @@ public class JobTrialTests
     public void What_is_expected_is_told_over_the_same_reference_at_the_same_power()
     {
         // 12 K over the inlet at 120 W are 24 at 240 W; the coolant stood 6 K over the room
-        var sensor = new SensorProof(PartKind.Die, "die", "U1", 39, 2, 39, 1.5, SensorState.AsExpected, 1, null, "")
+        var sensor = new SensorProof(PartKind.Die, "die", "U1", 39, 2, 39, 1.5, SensorState.AsExpected, 1, null)
         {
             At = new(120, 27, 3),
         };

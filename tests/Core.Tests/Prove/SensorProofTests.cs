@@ -46,7 +46,9 @@ public class SensorProofTests
             }
         );
 
-    private static JobPlan Plan(WorkOrder order)
+    private static JobPlan Plan(WorkOrder order) => JobPlanner.Plan(Context(order));
+
+    private static JobContext Context(WorkOrder order)
     {
         // every material that a kit names, alike
         var soft = Sample.Soft with
@@ -54,17 +56,15 @@ public class SensorProofTests
             ConductivityWPerMK = 6,
         };
         var named = order.Pairs.SelectMany(p => p.Block.Kit?.Pads ?? []).Select(p => p.Material).Distinct();
-        return JobPlanner.Plan(
-            new()
+        return new()
+        {
+            Order = order,
+            Drawer = new()
             {
-                Order = order,
-                Drawer = new()
-                {
-                    Materials = [.. named.Select(id => soft with { Id = id })],
-                    Pastes = [new("t", Sample.Grey with { ConductivityWPerMK = 8 }, 5, 24)],
-                },
-            }
-        );
+                Materials = [.. named.Select(id => soft with { Id = id })],
+                Pastes = [new("t", Sample.Grey with { ConductivityWPerMK = 8 }, 5, 24)],
+            },
+        };
     }
 
     private static ExpectResult Expected(JobPlan plan, double powerW) =>
@@ -143,6 +143,47 @@ public class SensorProofTests
             (PartKind.Memory, SensorState.Poor),
             Judge(Modules, Run(c + 9, 7.2)).Select(p => (p.Kind, p.State)).Single()
         );
+    }
+
+    [Fact]
+    public void A_mainboards_meter_counts_the_package_and_a_cards_the_whole_card()
+    {
+        double Board(Board b, double readW) => JobConditions.Of(Run(50, readW), b).PowerW!.Value;
+        var main = Sample.Board(
+            0,
+            Sample.Part("Q1", PartKind.PowerStage, -50, 0, 8, 8, 3) with
+            {
+                DissipationW = 60,
+            }
+        ) with
+        {
+            Kind = BoardKind.Mainboard,
+        };
+        var die = main.Parts.Where(p => p.Kind == PartKind.Die).Sum(p => p.DissipationW);
+        var all = main.Parts.Sum(p => p.DissipationW);
+        Assert.Equal(all, Board(main, die), 9);
+        Assert.Equal(die, Board(main with { Kind = BoardKind.GraphicsCard }, die), 9);
+    }
+
+    [Fact]
+    public void A_power_stage_under_another_block_of_the_board_is_judged_with_its_boards_first()
+    {
+        var board = Demo.Board("bora-b3-r1");
+        var plan = JobPlanner.Plan(
+            Context(
+                new()
+                {
+                    Pieces = [new("A", board)],
+                    Pairs = [new("P", Demo.Block("copperwell-chip-45")), new("Q", Demo.Block("copperwell-rung-68"))],
+                }
+            ) with
+            {
+                Readings = [Run(40, 79) with { PowerStageC = 160 }],
+            }
+        );
+        var first = plan.Prove.Pairs[0].Comparison.Sensors;
+        Assert.Contains(first, s => s is { Kind: PartKind.PowerStage, State: SensorState.Poor });
+        Assert.StartsWith("poor, power stage", plan.Prove.Sheet.Summary, StringComparison.Ordinal);
     }
 
     [Fact]

@@ -20,7 +20,7 @@ export function Expected({ here, own, map = true }: { here: RoomProps['here']; o
               key={k.name}
               name={`${k.name}, ${k.hottest}`}
               value={
-                k.marginK != null && k.limitC != null && k.marginK < 0
+                k.pastLimit && k.limitC != null
                   ? `over ${k.limitC.toFixed(0)}, throttles`
                   : `${k.c.toFixed(0)} ± ${k.rangeK.toFixed(0)}${k.limitC == null ? '' : ` of ${k.limitC.toFixed(0)}`}`
               }

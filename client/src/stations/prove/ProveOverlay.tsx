@@ -15,7 +15,8 @@ interface Figure {
   measured?: number
   before?: number
   rangeK?: number
-  limitC?: number
+  /** The limit it would be past. */
+  past?: number
 }
 
 /** The plate's heat, what is expected and what was measured at the parts, and the suspect lit. */
@@ -86,7 +87,7 @@ function figures(
         name: all.length > 1 && !each ? `${part.id}, of ${all.length}` : own && all.length === 1 ? part.kind : part.id,
         expected: e.c,
         rangeK: e.rangeK,
-        limitC: e.limitC ?? undefined,
+        past: e.pastLimit ? (e.limitC ?? undefined) : undefined,
         measured: own
           ? after?.dieC
           : memory
@@ -125,10 +126,7 @@ function Tag({ x, y, f, suspect }: { x: number; y: number; f: Figure; suspect: b
   const half = halfOf(f)
   const shown = (v?: number) => v?.toFixed(0) ?? '–'
   // past its limit it would not go on running: no figure is told
-  const expected =
-    f.limitC !== undefined && f.expected !== undefined && f.expected > f.limitC
-      ? `>${f.limitC.toFixed(0)}`
-      : shown(f.expected)
+  const expected = f.past === undefined ? shown(f.expected) : `>${f.past.toFixed(0)}`
   return (
     <g transform={`translate(${x} ${y})`}>
       <rect

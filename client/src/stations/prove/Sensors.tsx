@@ -2,11 +2,11 @@ import type { Schemas } from '../../api/client'
 import { fixed } from '../../ui/format'
 import { Section } from '../Ledger'
 
-const states: Record<Schemas['SensorState'], [string, string]> = {
-  better: ['better than expected', 'text-cool'],
-  'as-expected': ['as expected', 'text-cool'],
-  open: ['still open', 'text-amber'],
-  poor: ['poor', 'text-plum'],
+const tones: Record<Schemas['SensorState'], string> = {
+  better: 'text-cool',
+  'as-expected': 'text-cool',
+  open: 'text-amber',
+  poor: 'text-plum',
 }
 
 /** Each sensor with its interval, over the interval of what is expected there: poor only where the two part. */
@@ -24,7 +24,7 @@ export function Sensors({ sensors }: { sensors: Schemas['SensorProof'][] }) {
   return (
     <Section title="At the sensors, after">
       {sensors.map((s) => {
-        const [word, tone] = states[s.state]
+        const tone = tones[s.state]
         return (
           <div key={s.kind} className="border-b border-rule/60 py-1.5">
             <div className="flex items-baseline gap-2">
@@ -46,13 +46,9 @@ export function Sensors({ sensors }: { sensors: Schemas['SensorProof'][] }) {
               <span className="min-w-0 flex-1 text-soft">
                 expected {fixed(s.expectedC, 1)} ± {fixed(s.expectedPlusMinusK, 1)}
               </span>
-              <b className={tone}>{word}</b>
+              <b className={tone}>{s.said}</b>
             </div>
-            {s.moreRuns != null && (
-              <p className="text-[14.5px] text-amber">
-                {s.moreRuns} more {s.moreRuns === 1 ? 'run' : 'runs'} under the same load would settle it.
-              </p>
-            )}
+            {s.advice && <p className="text-[14.5px] text-amber">{s.advice}</p>}
           </div>
         )
       })}
