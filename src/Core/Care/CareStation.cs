@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Orders;
@@ -50,19 +51,26 @@ public static class CareStation
                     Step(
                         "stock",
                         StepKind.Store,
-                        "Store the stock cooler with its screws in their tray cells",
+                        order.Pieces.All(p => p.Board.Kind == BoardKind.MemoryModule)
+                            ? "Store the stock spreaders in their tray cells"
+                            : "Store the stock cooler with its screws in their tray cells",
                         "Stored and labelled",
                         kept
                     ),
                     Step(
                         "offcuts",
                         StepKind.Store,
-                        "Put the offcuts in the drawer and note what was used",
+                        pads.Pieces.Count > 0
+                            ? "Put the offcuts in the drawer and note what was used"
+                            : "Put the rest in the drawer and note what was used",
                         "Drawer is right",
                         Used(pads, paste)
                     ) with
                     {
-                        Feel = "Every offcut lies flat in its bag, between films, with material and size on it.",
+                        Feel =
+                            pads.Pieces.Count > 0
+                                ? "Every offcut lies flat in its bag, between films, with material and size on it."
+                                : "Caps are on, and every tube and box lies in its place.",
                     },
                     .. (seats ?? []).Any(s => s.Coat.Count > 0)
                         ?

@@ -50,9 +50,14 @@ public static class ProveStation
         if (order.Pairs.Count == 0)
             return new([], new(Station.Prove, "waits for a block", true, []));
         var proofs = Proofs(order, pads, readings, plates ?? ExpectedOf.FromNothing, null, cancel);
-        var cost =
-            $"{pads.Pieces.Count} fresh pads"
-            + (paste.Faces.Count > 0 ? FormattableString.Invariant($" and {paste.MassG:0.00} g of paste") : "");
+        List<string> renewed =
+        [
+            .. pads.Pieces.Count > 0 ? [HowMany.Of(pads.Pieces.Count, "fresh pad")] : Array.Empty<string>(),
+            .. paste.Faces.Count > 0
+                ? [FormattableString.Invariant($"{paste.MassG:0.00} g of paste")]
+                : Array.Empty<string>(),
+        ];
+        var cost = renewed.Count == 0 ? "a mounting" : string.Join(" and ", renewed);
         return Result(proofs, [.. Steps(order, proofs, pads, ways, cost, seats ?? [], loop, leakHoldS)]);
     }
 
@@ -345,6 +350,7 @@ public static class ProveStation
                 "Contacts pressed too little show there first. A module that is missing or slow: the "
                 + "same turn more on each, then look again.",
             Done = "At its speed",
+            Feel = "Every module is listed, each at the speed it had before.",
             Facts =
             [
                 new(FormattableString.Invariant($"{seat.Match.SocketLoadN:0} N"), "on the contacts"),
