@@ -122,7 +122,7 @@ public static class BenchWalk
         };
 
     private static BenchState Laid(BenchState state, ThingId? face) =>
-        face is { } f && state.Conditions.ContainsKey(f) ? state.With(f, Condition.Taken) : state;
+        face is { Kind: ThingKind.Face } f && state.Conditions.ContainsKey(f) ? state.With(f, Condition.Taken) : state;
 
     /// <summary>What was pressed under it is used up, its faces are dirty.</summary>
     private static BenchState Lifted(Scene scene, BenchState state, SceneThing thing)

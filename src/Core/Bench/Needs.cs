@@ -19,6 +19,7 @@ public static class Needs
             Verb.Scrape,
             Verb.Coat,
             Verb.Spread,
+            Verb.Lay,
             Verb.Lift,
             Verb.Fit,
             Verb.BringBack,

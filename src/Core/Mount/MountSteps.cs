@@ -151,6 +151,7 @@ internal static class MountSteps
         private readonly List<BlockHole> _first;
         private readonly List<BlockHole> _held;
         private readonly List<BlockHole> _sequence;
+        private readonly IReadOnlyList<PadPiece> _pieces;
         private readonly ILookup<Face, PadPiece> _pads;
         private readonly ScrewPlaces _places;
         private readonly Dictionary<string, int> _number;
@@ -166,9 +167,8 @@ internal static class MountSteps
             IReadOnlyList<PadPiece> pieces
         )
         {
-            _pads = pieces
-                .Where(p => p.Pair == pair.Key && p.Board == on.Board && p.Where is null)
-                .ToLookup(p => p.Face);
+            _pieces = [.. pieces.Where(p => p.Pair == pair.Key && p.Board == on.Board && p.Where is null)];
+            _pads = _pieces.ToLookup(p => p.Face);
             (_order, _pair, _on, _tightening, _ways, _turned) = (order, pair, on, tightening, ways, turned);
             (_first, _held) = MountScrews.Split(on.Laid.Block, ways);
             _sequence = [.. MountScrews.Sequence(on.Laid.Block, _first, tightening)];
@@ -189,8 +189,6 @@ internal static class MountSteps
         public IEnumerable<WorkStep> Steps()
         {
             var block = _on.Laid.Block;
-            foreach (var plate in block.StockPlates.Where(p => BehindScrews.FromStart(block, p)))
-                yield return StockUnder(plate);
             if (_pair.Block.Carriers.Count > 0)
             {
                 yield return MemoryBridge.Between(_order, _pair, _on);
@@ -199,10 +197,23 @@ internal static class MountSteps
             foreach (var ribbon in Ribbons())
                 yield return ribbon;
             if (_pair.Block.Halves.Count > 0)
-                foreach (var half in HalfSteps.Steps(_order, _pair, _on, FromBack))
+                foreach (var (half, i) in HalfSteps.Steps(_order, _pair, _on, FromBack).Select((h, i) => (h, i)))
+                {
+                    if (i > 0)
+                        foreach (var lay in Laid())
+                            yield return lay;
                     yield return half;
+                }
             else
+            {
+                if (Behind)
+                    foreach (var lay in Laid())
+                        yield return lay;
                 yield return Lower();
+            }
+            // from above, once the front is closed: a board never lies on pads and paste
+            foreach (var plate in block.StockPlates.Where(p => BehindScrews.FromStart(block, p)))
+                yield return StockUnder(plate);
             yield return Start();
             if (_tightening is { } t)
             {
@@ -215,7 +226,11 @@ internal static class MountSteps
             else if (_sequence.Count > 0)
                 yield return Untold("turn-1", _sequence);
             if (block.BackPlate is not null)
+            {
+                foreach (var lay in Laid())
+                    yield return lay;
                 yield return BackPlate();
+            }
             foreach (var plate in block.StockPlates.Where(p => p.Pair is null && !BehindScrews.FromStart(block, p)))
                 yield return StockBehind(plate);
         }
@@ -260,6 +275,9 @@ internal static class MountSteps
                 };
             }
         }
+
+        /// <summary>Pads behind the board, right before something closes over them.</summary>
+        private IEnumerable<WorkStep> Laid() => PadSteps.LaidBehind(_order, _pair, _pieces, _ways);
 
         private bool Behind => _pair.Block.Kind == BlockKind.BackPlate;
 
@@ -463,14 +481,14 @@ internal static class MountSteps
                 ? $"Peel the outer film off its {HowMany.Of(films, "pad")} first. "
                 : "";
 
-        /// <summary>A stock plate that the die ring goes through lies under the board before the first screw.</summary>
+        /// <summary>A stock plate that the die ring goes through lies behind the board before the first screw.</summary>
         private WorkStep StockUnder(StockPlate plate) =>
             StockPlate(plate) with
             {
-                Title = $"Lay the {plate.Name} back under {TheBoard}, its pads on their parts",
+                Title = $"Lay the {plate.Name} on the back of {TheBoard}, its holes over those of the block",
                 Detail =
                     $"{Pads(plate)} The block's {plate.UsesHoles.Count} screws go through it: hold it with one hand while the first bite.",
-                Done = "Lies under the board",
+                Done = "Lies in its place",
             };
 
         private WorkStep StockBehind(StockPlate plate) =>

@@ -28,6 +28,10 @@ public sealed record PadPiece(
         init => field = value.Count > 1 ? value : [];
     } = [];
 
+    /// <summary>Half of the block that it is laid into before the board is lowered on it; null on the board.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public string? Half { get; init; }
+
     /// <summary>Where it lies, in words, when that is no part of the board; null on parts.</summary>
     public string? Where { get; init; }
 

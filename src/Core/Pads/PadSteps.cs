@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads.Cutting;
@@ -28,6 +29,38 @@ internal static class PadSteps
         [PartKind.Capacitor] = "capacitors",
     };
 
+    /// <summary>
+    /// Whether a piece is laid at Mount, right before its face closes: the face behind a board that is closed in front
+    /// first. A board never lies on pads.
+    /// </summary>
+    public static bool BeforeClosing(Pair pair, PadPiece piece, Ways ways) =>
+        piece is { Face: Face.Back, Where: null }
+        && (
+            pair.Block.Kind == BlockKind.BackPlate
+            || pair.Block.BackPlate is not null
+            || pair.Block.Halves.Count > 0 && ways.WhoMoves == WhoMoves.Board
+        );
+
+    /// <summary>The half of a block that the board is lowered into, where pads go on that and not on the board.</summary>
+    public static BlockHalf? Into(Pair pair, PadPiece piece, Ways ways) =>
+        piece is { Face: Face.Back, Where: null } && ways.WhoMoves == WhoMoves.Block
+            ? pair.Block.Halves.FirstOrDefault(h => h.Face == Face.Back)
+            : null;
+
+    /// <summary>The steps in which what closes last behind a board is laid; none where it is laid at Pads.</summary>
+    public static IEnumerable<WorkStep> LaidBehind(
+        WorkOrder order,
+        Pair pair,
+        IEnumerable<PadPiece> pieces,
+        Ways ways
+    ) =>
+        Groups(pieces.Where(p => p.Pair == pair.Key && BeforeClosing(pair, p, ways)))
+            .Select(g => Lay(order, pair, g, ways))
+            .Select(step => step with { Id = step.Id with { Station = Station.Mount }, Once = [step.Id] });
+
+    private static IEnumerable<List<PadPiece>> Groups(IEnumerable<PadPiece> pieces) =>
+        pieces.GroupBy(p => (p.Board, p.Kind, p.Face, p.ThicknessMm, p.Material, p.Where)).Select(g => g.ToList());
+
     /// <summary>The step in which one sheet is cut.</summary>
     /// <param name="sheet">Its number, from 1.</param>
     public static StepId CutStep(int sheet) => new(Station.Pads, null, $"cut-{sheet}");
@@ -46,12 +79,8 @@ internal static class PadSteps
             return new(Station.Pads, Stripping(pairs) ?? "no pads", Stripping(pairs) is not null, []);
         List<WorkStep> steps = [.. (cutting?.Sheets ?? []).Select((s, i) => Cut(s, i + 1))];
         foreach (var pair in order.Pairs)
-        foreach (
-            var g in pieces
-                .Where(p => p.Pair == pair.Key)
-                .GroupBy(p => (p.Board, p.Kind, p.Face, p.ThicknessMm, p.Material, p.Where))
-        )
-            steps.Add(Lay(order, pair, [.. g], ways));
+        foreach (var group in Groups(pieces.Where(p => p.Pair == pair.Key && !BeforeClosing(pair, p, ways))))
+            steps.Add(Lay(order, pair, group, ways));
         var (summary, trouble) = Summary(pairs, cutting);
         return new(Station.Pads, summary, trouble, steps);
     }
@@ -109,14 +138,19 @@ internal static class PadSteps
             Pair = pair.Key,
             Done = $"{list.Count} laid, {HowMany.Of(films, "film")} off",
             Title = FormattableString.Invariant(
-                $"Lay {list.Count} {first.ThicknessMm:0.0#} mm {pads} on the {words}{order.On(first.Board)}, {(one ? "letter" : "letters")} {Letters(ids)}"
+                $"Lay {list.Count} {pads} of {first.ThicknessMm:0.0#} mm {(first.Half is null ? "on" : "into the half for")} the {words}{At(order, first)}, {(one ? "letter" : "letters")} {Letters(ids)}"
             ),
             Detail = first.Where is null
                 ? (
                     each == 1
                         ? $"Peel the inner film of each, {HowMany.Of(films, "film")} in all; the outer one stays on. "
                         : $"Film off both sides of each, {films} films in all. "
-                ) + $"Press each on its chip; {Where(ways, first)}."
+                )
+                    + (
+                        first.Half is null
+                            ? $"Press each on its chip; {Where(ways, first)}."
+                            : "Each on its land, in the half that lies open: the board comes down on them."
+                    )
                 : $"Film off both sides of each, {films} films in all, drawn slowly: these stretch and are "
                     + "trimmed. Clear of every bolt hole, with room to spread.",
             Caution = "Film left on a pad cooks the chip under it: count the films.",
@@ -133,6 +167,12 @@ internal static class PadSteps
             ],
         };
     }
+
+    /// <summary>Which board, where there are several, and which face of it.</summary>
+    private static string At(WorkOrder order, PadPiece piece) =>
+        piece.Face == Face.Front || piece.Where is not null ? order.On(piece.Board)
+        : order.Pieces.Count > 1 ? $" behind board {piece.Board}"
+        : " behind the board";
 
     /// <summary>What a group of pieces lies on; a strip over several kinds names each.</summary>
     private static string On(List<PadPiece> list) =>

@@ -123,7 +123,9 @@ public static class PadsStation
         }
         List<PadPiece> pieces =
         [
-            .. pairs.SelectMany(p => PadPieces.Of(order.Find(p.Board)!.Board, p.Pads, strips)),
+            .. pairs
+                .SelectMany(p => PadPieces.Of(order.Find(p.Board)!.Board, p.Pads, strips))
+                .Select(p => p with { Half = PadSteps.Into(order.Pairs.First(x => x.Key == p.Pair), p, ways)?.Id }),
             .. EdgePads.Pieces(order, i => PadLayout.Letter(pairs.Sum(p => p.Pads.Count) + i)),
         ];
         var cutting = pieces.Count == 0 ? null : Cut(order, pieces, drawer, begun, cancel);

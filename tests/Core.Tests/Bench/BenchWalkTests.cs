@@ -70,6 +70,7 @@ public class BenchWalkTests
         {
             var (scene, steps, plan) = Plan(order, ways);
             Assert.Null(Walk(scene, steps));
+            Assert.Null(DrawnOrderTests.LaidOnItsFace(scene, plan.Steps));
             // the front is cleaned whole before the board is turned over for its back
             var cleaned = plan.Prep.Sheet.Steps.Where(s => s.Kind == StepKind.Clean).Select(s => s.Face).ToList();
             Assert.Equal(cleaned.Order(), cleaned);

@@ -77,11 +77,43 @@ public class DrawnOrderTests
         var there = BenchWalk.Run(scene, BenchState.Of(scene), Walk(plan.Steps));
         if (there.Contradiction is { } c)
             return $"{Told([.. plan.Steps], c)} {order.Pieces[0].Board.Id} {string.Join("+", order.Pairs.Select(p => p.Block.Id))}";
+        if (LaidOnItsFace(scene, plan.Steps) is { } lies)
+            return lies;
         List<WorkStep> steps = [.. plan.Steps];
         var done = steps.GetRange(0, new Random(seed).Next(1, steps.Count + 1));
         var back = BackPlan.Of(order, plan, scene, [], done);
         var again = BenchWalk.Run(back.Scene, back.Start, Walk(back.Steps));
         return again.Contradiction is { } b ? $"back after {done[^1].Id}: {Told(back.Steps, b)}" : null;
+    }
+
+    /// <summary>A board that is turned over onto its own open pads or paste, unless it is lowered at once.</summary>
+    internal static string? LaidOnItsFace(Scene scene, IEnumerable<WorkStep> steps)
+    {
+        var state = BenchState.Of(scene);
+        foreach (var step in steps)
+            for (var i = 0; i < step.Acts.Count; i++)
+            {
+                var act = step.Acts[i];
+                var under = state.Up.GetValueOrDefault(act.Thing.Owner);
+                if (
+                    act.Do == Verb.TurnOver
+                    && step.Acts.Skip(i).All(a => a.Do != Verb.Lower)
+                    && scene.Things.FirstOrDefault(t =>
+                        t.Board == act.Thing.Owner
+                        && t.Face == under
+                        && (
+                            t.Id.Kind == ThingKind.Pad && state.Is(t.Id, Condition.Laid)
+                            || t.TakesPaste
+                                && state.Is(t.Id, Condition.Taken)
+                                && !t.Under.Any(o => state.Is(o, Condition.On))
+                        )
+                    )
+                        is { } open
+                )
+                    return $"{step.Id} lays {act.Thing} on {open.Id}";
+                state = BenchWalk.After(scene, state, [act]);
+            }
+        return null;
     }
 
     private static List<WalkStep> Walk(IEnumerable<WorkStep> steps) =>

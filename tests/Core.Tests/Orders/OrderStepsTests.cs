@@ -269,15 +269,12 @@ public class OrderStepsTests
         Assert.Equal(2, set.Count);
         Assert.Equal(2, Step(later, "start").Count);
         var under = Plan(WorkOrder.Plain(WithPlate(), Sample.Block()), new() { ["stock-pads"] = "reuse" }).Mount.Sheet;
-        Assert.Equal("stock-plate-plate", under.Steps[0].Id.Target);
-        Assert.StartsWith(
-            "Lay the stock back plate back under the board",
-            under.Steps[0].Title,
-            StringComparison.Ordinal
-        );
-        Assert.StartsWith("Its stock pad stays on it", under.Steps[0].Detail, StringComparison.Ordinal);
+        // a board that is lowered shows its back: the plate goes on from above, no pad and no paste lies under it
+        Assert.Equal(["lower", "stock-plate-plate", "start"], under.Steps.Take(3).Select(s => s.Id.Target));
+        var plate = under.Steps[1];
+        Assert.StartsWith("Its stock pad stays on it", plate.Detail, StringComparison.Ordinal);
         Assert.Equal(4, Step(under, "start").Count);
-        Assert.Contains(under.Steps[0].Id, Step(under, "start").Locks);
+        Assert.Contains(plate.Id, Step(under, "start").Locks);
     }
 
     [Fact]

@@ -65,7 +65,7 @@ public class PadStepsTests
         Assert.Equal("3 laid, 3 films off", step.Done);
         Assert.Equal([new Fact("1.0 mm", "soft"), new Fact("3", "pieces"), new Fact("3", "films")], step.Facts);
         Assert.Equal("lay-memory-front-1.0-soft", step.Id.Target);
-        Assert.StartsWith("Lay 3 1.0 mm pads on the memory", step.Title, StringComparison.Ordinal);
+        Assert.StartsWith("Lay 3 pads of 1.0 mm on the memory", step.Title, StringComparison.Ordinal);
         Assert.Contains("count the films", step.Caution, StringComparison.Ordinal);
     }
 
@@ -73,11 +73,11 @@ public class PadStepsTests
     public void A_piece_over_several_parts_is_a_strip()
     {
         var one = Steps([Piece("AB", parts: ["M1", "M2"])]).Steps.Single();
-        Assert.StartsWith("Lay 1 1.0 mm strip on", one.Title, StringComparison.Ordinal);
+        Assert.StartsWith("Lay 1 strip of 1.0 mm on", one.Title, StringComparison.Ordinal);
         Assert.Equal(["M1", "M2"], one.Targets);
         var two = Steps([Piece("AB", parts: ["M1", "M2"]), Piece("C")]).Steps.Single();
-        Assert.StartsWith("Lay 2 1.0 mm strips on", two.Title, StringComparison.Ordinal);
-        Assert.StartsWith("Lay 1 1.0 mm pad on", Lay("A").Title, StringComparison.Ordinal);
+        Assert.StartsWith("Lay 2 strips of 1.0 mm on", two.Title, StringComparison.Ordinal);
+        Assert.StartsWith("Lay 1 pad of 1.0 mm on", Lay("A").Title, StringComparison.Ordinal);
     }
 
     [Fact]

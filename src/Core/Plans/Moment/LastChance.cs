@@ -55,7 +55,7 @@ public sealed record LastChance(string Title, IReadOnlyList<ChanceItem> Items)
         );
         Ask(pads, (n, of) => $"Pads laid: {n} of {of}", [Condition.Laid, Condition.Pressed], Verb.Lay);
         Ask(
-            [.. pads.SelectMany(scene.FilmsOf).Select(f => f.Id)],
+            [.. pads.SelectMany(scene.FilmsOf).Concat(Stickers(scene, closers)).Select(f => f.Id)],
             (n, of) => $"Films off: {n} of {of}",
             [Condition.FilmOff],
             Verb.PeelInner,
@@ -80,6 +80,14 @@ public sealed record LastChance(string Title, IReadOnlyList<ChanceItem> Items)
                 ? [piece]
                 : []
             : Closers.By(scene, act);
+
+    /// <summary>What protects the faces of the blocks that close.</summary>
+    private static IEnumerable<SceneThing> Stickers(Scene scene, List<SceneThing> closers) =>
+        closers
+            .Select(c => c.Id.Owner)
+            .Distinct()
+            .SelectMany(scene.Of)
+            .Where(t => t.Id.Kind == ThingKind.Film && t.On.Count == 0);
 
     /// <summary>Leads under what closes, and ribbons between the boards that close on one block.</summary>
     private static IEnumerable<ThingId> Ties(Scene scene, List<SceneThing> closers, Act act)

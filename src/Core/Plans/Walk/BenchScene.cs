@@ -21,7 +21,7 @@ public static class BenchScene
         things.AddRange(
             Faces(order, laid.ConvertAll(l => (order.Pairs.First(p => p.Key == l.Pair.Key), l.On)), pads, paste)
         );
-        things.AddRange(pads.Pieces.Where(p => p.Parts.Count > 0).SelectMany(Pad));
+        things.AddRange(pads.Pieces.Where(p => p.Parts.Count > 0).SelectMany(p => Pad(order, p)));
         foreach (var box in laid.GroupBy(l => l.Pair.Key))
             things.AddRange(Block(order, order.Pairs.First(p => p.Key == box.Key), [.. box.Select(b => b.On)], pads));
         foreach (var seat in plan.Seats)
@@ -157,10 +157,16 @@ public static class BenchScene
 
     private static readonly string[] Sides = ["inner", "outer"];
 
-    private static IEnumerable<SceneThing> Pad(PadPiece piece)
+    private static IEnumerable<SceneThing> Pad(WorkOrder order, PadPiece piece)
     {
         var pad = Id.Pad(piece);
-        yield return new(pad, Condition.Uncut) { Face = piece.Face };
+        yield return new(pad, Condition.Uncut)
+        {
+            Face = piece.Face,
+            Board = piece.OnBlock || piece.Half is not null ? null : piece.Board,
+            // a module stands on its edge
+            Reach = order.Find(piece.Board)!.Board.Kind == BoardKind.MemoryModule ? Reach.Edge : Reach.Open,
+        };
         foreach (var side in Sides)
             yield return new(Id.Film(piece, side), Condition.FilmOn) { On = [pad] };
     }

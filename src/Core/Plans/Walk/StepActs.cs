@@ -67,7 +67,7 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
             case (Station.Prep, _):
                 Prepare(step);
                 break;
-            case (Station.Pads, _):
+            case (Station.Pads, _) or (Station.Mount, StepKind.Lay):
                 Pads(step);
                 break;
             case (Station.Paste, StepKind.Spread):
@@ -141,11 +141,15 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
             if (step.Kind != StepKind.Lay)
                 return;
             Add(new(Verb.PeelInner, Id.Film(piece, "inner")));
-            Add(new(Verb.Lay, Id.Pad(piece), Id.Face(piece.Board, piece.Parts[0])));
+            Add(new(Verb.Lay, Id.Pad(piece), On(piece)));
             if (step.Count >= 2 * step.Pieces.Count)
                 Add(new(Verb.PeelOuter, Id.Film(piece, "outer")));
         }
     }
+
+    /// <summary>The part that a pad lies on, or the half of a block that the board is lowered into.</summary>
+    private static ThingId On(PadPiece piece) =>
+        piece.Half is { } half ? new(ThingKind.Half, piece.Pair, half) : Id.Face(piece.Board, piece.Parts[0]);
 
     private void Mount(WorkStep step)
     {
