@@ -52,7 +52,7 @@ save(
     ],
     assembly: {
       pieces: [
-        { id: 'daughter-sink', name: 'sink of the daughter card', face: 'front' },
+        { id: 'daughter-sink', name: 'sink of the daughter card', face: 'front', returns: true },
         { id: 'daughter', name: 'daughter card', face: 'front', returns: true },
         { id: 'rail', name: 'heat sink of both rows', face: 'front' },
         { id: 'cap', name: 'heat sink over both chips, with its fan', face: 'front' },

@@ -200,7 +200,10 @@ public static class Needs
                     return state.Is(ThingId.Power, Condition.PowerOn) ? null : new(NeedCode.Order, [ThingId.Power]);
                 case Verb.Start or Verb.Turn or Verb.Fasten or Verb.Plug or Verb.Spread or Verb.Fit or Verb.Join:
                     if (
-                        If(Thing.On.Where(o => !Rests(o)).Concat(BeforePlate()).Concat(NotThere()), NeedCode.Order) is
+                        If(
+                            Thing.On.Where(o => !Rests(o)).Concat(BeforePlate()).Concat(NotThere()).Concat(NotDown()),
+                            NeedCode.Order
+                        ) is
                         { } first
                     )
                         return first;
@@ -222,7 +225,8 @@ public static class Needs
                         scene
                             .Things.Where(t =>
                                 t.Wetted && t.Id.Kind == ThingKind.Block && !state.Is(t.Id, Condition.On)
-                                || t.Id.Kind is ThingKind.Plug or ThingKind.Fitting && !state.Is(t.Id, Condition.On)
+                                || t.Id.Kind is ThingKind.Plug or ThingKind.Fitting or ThingKind.Link
+                                    && !state.Is(t.Id, Condition.On)
                                 || state.Is(t.Id, Condition.Started, Condition.Turned)
                             )
                             .Select(t => t.Id),
@@ -262,9 +266,12 @@ public static class Needs
             if (Act.Thing.Kind is ThingKind.Half or ThingKind.Carrier || Act.To is null or { Kind: ThingKind.Half })
                 return [];
             var (a, b) = (Act.Thing.Owner, Act.To!.Value.Owner);
+            // joined blocks come down as one
+            var joined = Blocks().SelectMany(k => scene.JoinedTo(state, k)).Select(k => k.Owner).ToHashSet();
             return scene
                 .Things.Where(t =>
                     t.Id.Kind == ThingKind.Screws
+                    && !joined.Contains(t.Id.Owner)
                     && (t.Id.Owner == a || t.Id.Owner == b || t.Board == a || t.Board == b)
                     && t.On.Any(p => p.Kind == ThingKind.Plate && state.Is(p, Condition.On))
                     && !t.Holds.Any(h => !state.Is(h, Condition.On))
@@ -289,6 +296,15 @@ public static class Needs
             ];
             var off = held.FindAll(h => !state.Is(h, Condition.On));
             return scene.IsBack || off.Count == held.Count ? off : [];
+        }
+
+        /// <summary>Blocks joined to the one whose screws are turned that do not lie on the board yet.</summary>
+        private IEnumerable<ThingId> NotDown()
+        {
+            var (scene, state) = (Scene, State);
+            return Act.Thing.Kind == ThingKind.Screws
+                ? scene.JoinedTo(state, new(ThingKind.Block, Act.Thing.Owner)).Where(k => !state.Is(k, Condition.On))
+                : [];
         }
 
         /// <summary>Screws of a block's front that are not home while its back plate is to go on.</summary>
@@ -420,13 +436,22 @@ public static class Needs
                 ? If(
                     Scene
                         .HoldersOf(Act.Thing)
-                        .Concat(Does(Verb.Lift) ? Scene.KeptBy(Thing) : [])
+                        .Concat(Does(Verb.Lift) ? Scene.KeptBy(Thing).Concat(KeptByJoined()) : [])
                         .Select(s => s.Id)
                         .Where(s => !state.Is(s, Loosened))
                         .Distinct(),
                     NeedCode.Held
                 )
                 : null;
+        }
+
+        /// <summary>What keeps the blocks down that are joined to the one that is lifted.</summary>
+        private IEnumerable<SceneThing> KeptByJoined()
+        {
+            var scene = Scene;
+            return Thing.Id.Kind == ThingKind.Block
+                ? scene.JoinedTo(State, Thing.Id).SelectMany(k => scene.KeptBy(scene.Find(k)!))
+                : [];
         }
 
         public Unmet? Tied()

@@ -90,6 +90,19 @@ public sealed class Scene(IReadOnlyList<SceneThing> things)
             .Distinct();
     }
 
+    /// <summary>Blocks that a fitting joins to a block while it is on.</summary>
+    public IEnumerable<ThingId> JoinedTo(BenchState state, ThingId block)
+    {
+        HashSet<ThingId> found = [block];
+        var queue = new Queue<ThingId>(found);
+        while (queue.TryDequeue(out var next))
+            foreach (var link in _holders[next].Where(t => t.Id.Kind == ThingKind.Link && state.Is(t.Id, Condition.On)))
+            foreach (var other in link.Holds.Where(found.Add))
+                queue.Enqueue(other);
+        found.Remove(block);
+        return found;
+    }
+
     /// <summary>Films on a pad.</summary>
     public IEnumerable<SceneThing> FilmsOf(ThingId pad) => _on[pad].Where(t => t.Id.Kind == ThingKind.Film);
 

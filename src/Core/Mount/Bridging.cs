@@ -4,9 +4,75 @@ using FaithfulBracket.Core.Orders;
 
 namespace FaithfulBracket.Core.Mount;
 
-/// <summary>Blocks joined by a rigid fitting: joined before either is screwed down, evened against each other afterwards.</summary>
+/// <summary>
+/// Blocks joined by a rigid fitting: joined in the hand, lowered as one, their screws turned pass by pass in turn, then
+/// evened against each other.
+/// </summary>
 internal static class Bridging
 {
+    /// <summary>Target of the step that lowers joined blocks as one.</summary>
+    public const string AsOneTarget = "lower-joined";
+
+    /// <summary>Every pair that comes down with this one, itself among them, in the order of the job.</summary>
+    public static IReadOnlyList<Pair> With(WorkOrder order, Pair pair)
+    {
+        var joins = Of(order).ToList();
+        HashSet<string> found = [pair.Key];
+        while (true)
+        {
+            var more = joins
+                .Where(j => found.Contains(j.From.Key) != found.Contains(j.To.Key))
+                .SelectMany(j => new[] { j.From.Key, j.To.Key })
+                .ToList();
+            if (more.Count == 0)
+                return [.. order.Pairs.Where(p => found.Contains(p.Key))];
+            found.UnionWith(more);
+        }
+    }
+
+    /// <summary>The steps of joined blocks as one: one lowering, every start, the passes of all by turns, the rest.</summary>
+    /// <param name="each">The steps of each block, in the order of the job.</param>
+    public static IEnumerable<WorkStep> AsOne(WorkOrder order, IReadOnlyList<IReadOnlyList<WorkStep>> each)
+    {
+        var lowers = each.SelectMany(s => s).Where(s => s.Id.Target == "lower").ToList();
+        var first = lowers.MinBy(s => each.SelectMany(x => x).ToList().IndexOf(s))!;
+        // what lies under a block, or is laid before it, stays before it
+        foreach (var step in each.SelectMany(s => s.TakeWhile(x => x.Id.Target != "lower")))
+            yield return step;
+        var films = lowers.Sum(s => s.Count ?? 0);
+        var names = string.Join(" and ", lowers.Select(s => order.Name(order.Pairs.First(p => p.Key == s.Pair))));
+        yield return first with
+        {
+            Id = first.Id with { Target = AsOneTarget },
+            Title = $"Lower {names} onto the board as one, joined as they are",
+            Detail =
+                (
+                    films > 0
+                        ? $"Peel the outer film off {(films == 1 ? "the pad" : $"all {films} pads")} first and count. "
+                        : ""
+                ) + "A hand on each: neither leads, and the fitting carries nothing. Line up before contact.",
+            Caution = "A block that hangs from its fitting bends it or rolls a ring.",
+            Targets = [.. lowers.SelectMany(s => s.Targets)],
+            Count = films > 0 ? films : null,
+            Facts = films > 0 ? [new($"{films}", films == 1 ? "film" : "films")] : [],
+            Once = [.. lowers.Select(s => s.Id)],
+        };
+        var after = each.Select(s => s.SkipWhile(x => x.Id.Target != "lower").Skip(1).ToList()).ToList();
+        foreach (var step in after.SelectMany(s => s.TakeWhile(x => x.Kind != StepKind.Turn)))
+            yield return step;
+        foreach (
+            var pass in after
+                .SelectMany(s => s.Where(x => x.Kind == StepKind.Turn))
+                .GroupBy(x => x.Pass ?? 1)
+                .OrderBy(g => g.Key)
+        )
+        foreach (var step in pass)
+            yield return step;
+        foreach (var step in after.SelectMany(s => s.SkipWhile(x => x.Kind != StepKind.Turn)))
+            if (step.Kind != StepKind.Turn)
+                yield return step;
+    }
+
     /// <summary>Joins that begin at a pair and find their other end in the order.</summary>
     private static IEnumerable<(Pair From, Join Join, Pair To)> Of(WorkOrder order) =>
         from pair in order.Pairs
@@ -28,7 +94,7 @@ internal static class Bridging
             Title =
                 $"Join {order.Name(j.From)} and {order.Name(j.To)} by fitting {j.Join.Id}, port {j.Join.Port} to port {j.Join.To.Port}",
             Detail = FormattableString.Invariant(
-                $"In this order: spacer on the fitting, first O-ring in its groove, into port {j.Join.Port}; second O-ring, then the other block onto it by hand. {j.Join.LengthMm:0.0} mm from port to port, ±{j.Join.TolMm:0.0} mm."
+                $"In this order: spacer on the fitting, first O-ring in its groove, into port {j.Join.Port}; second O-ring, then the other block onto it by hand, both lying flat. {j.Join.LengthMm:0.0} mm from port to port, ±{j.Join.TolMm:0.0} mm."
             ),
             Caution = "An O-ring that rolls leaks later: wet it, push straight, look all round.",
             Done = "Joined, both rings seated",

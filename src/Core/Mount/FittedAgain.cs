@@ -44,7 +44,7 @@ public static class FittedAgain
                 StepKind.Fasten,
                 $"Put {HowMany.Of(step.Count, "screw")} of group {step.Target} back, out of cell {step.Cell}",
                 FormattableString.Invariant(
-                    $"{step.Name}{(length is { } mm ? $", {mm:0.#} mm: no longer one goes in here" : "")}.{(act.IntoBlock ? " They held the stock cooler; the block takes them now." : "")}"
+                    $"{step.Name}{(length is { } mm ? $", {mm:0.#} mm: no longer one goes in here" : "")}.{(act.IntoBlock ? " What else they held stays off: the block takes its place." : "")}"
                 ),
                 $"{step.Count} in"
             ),

@@ -25,6 +25,7 @@ internal static class MountSteps
         if (mounts.Count == 0)
             return new(Station.Mount, "waits for a block", true, []);
         var steps = new List<WorkStep>();
+        var joined = new Dictionary<string, List<IReadOnlyList<WorkStep>>>();
         foreach (var (fit, on) in match.Laid())
         {
             var pair = order.Pairs.First(p => p.Key == fit.Key);
@@ -41,7 +42,23 @@ internal static class MountSteps
                 SocketMount.Turned(seat),
                 pads.Pieces
             ).Steps();
-            steps.AddRange(seat is null ? own : new SocketMount(order, seat, ways).Over([.. own], mount.Tightening));
+            IReadOnlyList<WorkStep> done =
+            [
+                .. seat is null ? own : new SocketMount(order, seat, ways).Over([.. own], mount.Tightening),
+            ];
+            var together = Bridging.With(order, pair);
+            if (together.Count > 1)
+            {
+                if (!joined.TryGetValue(together[0].Key, out var members))
+                    joined[together[0].Key] = members = [];
+                members.Add(done);
+                if (pair != together[^1])
+                    continue;
+                steps.AddRange(Bridging.AsOne(order, members));
+                steps.AddRange(together.SelectMany(p => Finish(order, p)));
+                continue;
+            }
+            steps.AddRange(done);
             if (fit.On[^1].Board == on.Board && pair.Block.Carriers.Count == 0)
                 steps.AddRange(Finish(order, pair));
         }
@@ -183,6 +200,9 @@ internal static class MountSteps
         private Face Seen => FromBack ? Face.Back : Face.Front;
 
         private string TheBoard => _order.Pieces.Count > 1 ? $"board {_on.Board}" : "the board";
+
+        /// <summary>Whose screws, where several blocks go on.</summary>
+        private string OfBlock => _order.Pairs.Count > 1 ? $" of {_order.Name(_pair)}" : "";
 
         private StepId Id(string target) => new(Station.Mount, _order.ScopeOf(_pair, _on.Board), target);
 
@@ -329,7 +349,7 @@ internal static class MountSteps
                 Pair = _pair.Key,
                 Done = $"All {_first.Count} started",
                 Face = Seen,
-                Title = $"Start {HowMany.Of(_first.Count, "screw")} loose{Washers()}",
+                Title = $"Start {HowMany.Of(_first.Count, "screw")}{OfBlock} loose{Washers()}",
                 Detail =
                     waits.Count > 0
                         ? $"Leave {waits.Count} out: {string.Join(", ", waits.Select(h => h.Id))} {(waits.Count == 1 ? "holds" : "hold")} the back plate."
@@ -420,7 +440,7 @@ internal static class MountSteps
                 1
             ) with
             {
-                Title = $"Turn {HowMany.Of(holes.Count, Thing)} home in order, little by little",
+                Title = $"Turn {HowMany.Of(holes.Count, Thing)}{OfBlock} home in order, little by little",
                 Detail = "Never one home before the others: go round in small equal turns.",
                 Done = "All home",
                 Caution = "Do not press down on the block. Stop if the board bends.",
@@ -434,7 +454,7 @@ internal static class MountSteps
                 Kind = StepKind.Turn,
                 Board = _on.Board,
                 Pair = _pair.Key,
-                Title = PassWords.Title(turns, pass, passes, h => RingName(_first.First(x => x.Id == h))),
+                Title = PassWords.Title(turns, pass, passes, h => RingName(_first.First(x => x.Id == h))) + OfBlock,
                 Done = $"All {turns.Count} turned",
                 Pass = pass,
                 Passes = passes,

@@ -15,10 +15,13 @@ internal static class PassWords
         var name = passes == 1 ? "One pass: " : $"Pass {pass} of {passes}: ";
         if (amounts.Count == 1)
             return $"{name}{Each(turns[0].HowFar)}, {Numbers(turns)}";
-        var rings = amounts.ConvertAll(a => string.Join(" and ", a.Select(t => ring(t.Hole)).Distinct()));
+        var words = amounts.ConvertAll(a => a.Select(t => ring(t.Hole)).Distinct().ToList());
+        var rings = words.ConvertAll(w => string.Join(" and ", w));
+        // a ring is told by its word where the whole of it is turned alike
+        var apart = words.SelectMany(w => w).Distinct().Count() == words.Sum(w => w.Count);
         return name
             + (
-                rings.Distinct().Count() == rings.Count
+                apart
                     ? string.Join(", ", amounts.Select((a, i) => $"{rings[i]} {Plural(a)} {a.Key}"))
                     : string.Join(", ", amounts.Select(a => $"{Numbers([.. a])} {a.Key}"))
             );

@@ -33,7 +33,7 @@ internal sealed class DrawnOrder
     private T One<T>(IReadOnlyList<T> of) => of[_random.Next(of.Count)];
 
     private WorkOrder Order() =>
-        _random.Next(11) switch
+        _random.Next(12) switch
         {
             <= 3 => WorkOrder.Plain(Plain(), Heads(0.95) ? BlockOn() : null),
             <= 5 => Demos(),
@@ -41,6 +41,7 @@ internal sealed class DrawnOrder
             7 => Seated(),
             8 => Pair(),
             9 => Stacked(),
+            10 => Bridged(),
             _ => Rows(),
         };
 
@@ -188,6 +189,30 @@ internal sealed class DrawnOrder
             Pieces = [new("A", Plain()), new("B", Plain())],
             Pairs = [new("P", BlockOn() with { Id = "k1" }, "A"), new("R", BlockOn() with { Id = "k2" }, "B")],
         };
+
+    /// <summary>Two chips under blocks that a fitting joins, and the rows of power stages beside them or not.</summary>
+    private WorkOrder Bridged()
+    {
+        var from = Blocks.First(b => b.Joins.Count > 0);
+        var to = Blocks.First(b => b.Id == from.Joins[0].To.Block);
+        var board = Boards.First(b =>
+            b.Parts.Any(p => p.Id == from.Plates[0].Lands[0].Part)
+            && b.Kind == BoardKind.Mainboard
+            && from.DeclaredFor.Any(d => d.BoardCode == b.BoardCode)
+        );
+        List<Pair> pairs = [new("P", from), new("Q", to)];
+        if (Heads())
+            pairs.Reverse();
+        if (Heads())
+            pairs.AddRange(
+                Blocks
+                    .Where(b =>
+                        b.Kind == BlockKind.PowerStage && b.DeclaredFor.Any(d => d.BoardCode == board.BoardCode)
+                    )
+                    .Select((b, i) => new Pair($"R{i}", b))
+            );
+        return new() { Pieces = [new("A", board)], Pairs = pairs };
+    }
 
     private WorkOrder Rows()
     {

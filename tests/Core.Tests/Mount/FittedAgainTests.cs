@@ -74,7 +74,7 @@ public class FittedAgainTests
         var screw = Step("F2");
         Assert.StartsWith("Put 1 screw of group F2 back, out of cell ", screw.Title, StringComparison.Ordinal);
         Assert.EndsWith(
-            ", 9 mm: no longer one goes in here. They held the stock cooler; the block takes them now.",
+            ", 9 mm: no longer one goes in here. What else they held stays off: the block takes its place.",
             screw.Detail,
             StringComparison.Ordinal
         );

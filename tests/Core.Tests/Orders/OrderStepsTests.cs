@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
@@ -107,7 +108,7 @@ public class OrderStepsTests
         new() { Pieces = [new("A", Rows(2))], Pairs = [new("P", Chip(joins)), new("Q", Chip())] };
 
     [Fact]
-    public void Joined_blocks_are_joined_before_either_is_lowered_and_evened_once_both_are_home()
+    public void Joined_blocks_are_lowered_as_one_turned_pass_by_pass_and_evened_once_both_are_home()
     {
         var plan = Plan(Two(new Join("bridge", "out", new("Q", "in"), 28.3, 0.3)));
         var targets = plan.Mount.Sheet.Steps.Select(s => s.Id.Target).ToList();
@@ -116,10 +117,15 @@ public class OrderStepsTests
         Assert.Equal("Join block P and block Q by fitting bridge, port out to port in", join.Title);
         Assert.Contains("28.3 mm from port to port, ±0.3 mm", join.Detail, StringComparison.Ordinal);
         Assert.Equal([new Fact("2", "O-rings"), new Fact("28.3 mm", "port to port")], join.Facts);
+        Assert.Equal(
+            ["lower-joined P", "start P", "start Q", "turn-rest P", "turn-rest Q"],
+            plan.Mount.Sheet.Steps.Skip(1).Take(5).Select(s => $"{s.Id.Target} {s.Pair}")
+        );
+        Assert.Equal(2, plan.Mount.Sheet.Steps[1].Acts.Count(a => a.Do == Verb.Lower));
         var even = Step(plan.Mount.Sheet, "even-bridge");
         Assert.Equal("Even the 4 screws of block P and block Q against each other", even.Title);
         Assert.True(
-            targets.IndexOf("even-bridge") > targets.FindLastIndex(t => t.StartsWith("home-", StringComparison.Ordinal))
+            targets.IndexOf("even-bridge") > targets.FindLastIndex(t => t.StartsWith("turn-", StringComparison.Ordinal))
         );
         Assert.DoesNotContain(
             Plan(Two()).Mount.Sheet.Steps,

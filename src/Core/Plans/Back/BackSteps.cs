@@ -226,7 +226,9 @@ internal sealed class BackSteps(
         ThingId block = new(ThingKind.Block, pair.Key);
         if (kept.Contains(block) || !_loosened.Add((pair.Key, last.Board)))
             return;
-        var own = done.Where(s => s.Pair == last.Pair && s.Board == last.Board)
+        var together = Bridging.With(order, pair).Select(p => p.Key).ToHashSet();
+        _loosened.UnionWith(together.Select(key => (key, last.Board)));
+        var own = done.Where(s => s.Pair is { } key && together.Contains(key) && s.Board == last.Board)
             .Where(s => s.Kind is StepKind.Lower or StepKind.Start or StepKind.Turn)
             .ToList();
         List<Act> acts =

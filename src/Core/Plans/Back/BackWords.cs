@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Mount;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Teardown;
 
@@ -91,11 +92,12 @@ internal static class BackWords
             _ when die => $"{HowMany.Of(screws, "screw")}, outer ones first, the die ring last and in a cross",
             _ => $"{HowMany.Of(screws, "screw")}, outer ones first, then in a cross",
         };
+        var together = Bridging.With(order, pair);
         var off = pair.BoardKeys(order).Count > 1 ? $" off board {board}" : " off";
         return Step(
             "block",
             StepKind.Unscrew,
-            $"Take {order.Name(pair)}{off}: {turned}",
+            $"Take {string.Join(" and ", together.Select(order.Name))}{(together.Count > 1 ? ", joined as they are," : "")}{off}: {turned}",
             "Block is off",
             "A quarter turn each at first: the springs let go evenly.",
             "Rock and twist, never lever from one end: "

@@ -69,7 +69,10 @@ internal sealed class ActWriter(WorkOrder order, Scene scene, BenchState start)
     private string NameOf(ThingId thing) => new ThingNames(order).Of(thing);
 
     private IEnumerable<string> BoardsOf(Act act) =>
-        scene.Find(act.Thing)?.Board is { } board ? [board]
+        // a pad is cut beside the board
+        act.Do == Verb.Cut
+            ? []
+        : scene.Find(act.Thing)?.Board is { } board ? [board]
         : act.Thing.Kind == ThingKind.Board ? [act.Thing.Owner]
         : act.To is { Kind: ThingKind.Board } to ? [to.Owner]
         : [];

@@ -216,8 +216,13 @@ public static class BenchScene
             yield return new(new(ThingKind.Bracket, first.Board), Condition.InBox) { On = [id], Wanted = true };
         foreach (var header in block.Headers)
             yield return new(new(ThingKind.Lead, pair.Key, header), Condition.Free) { On = [id] };
-        foreach (var join in block.Joins.Where(j => OpenPorts.Other(order, pair, j) is not null))
-            yield return new(new(ThingKind.Link, join.Id), Condition.InBox) { Wanted = true };
+        foreach (var join in block.Joins)
+            if (OpenPorts.Other(order, pair, join) is { } other)
+                yield return new(new(ThingKind.Link, join.Id), Condition.InBox)
+                {
+                    Wanted = true,
+                    Holds = [id, new(ThingKind.Block, other.Key)],
+                };
     }
 
     private static IEnumerable<SceneThing> Plate(Pair pair, Plate plate, BoardFit at, PadsResult pads)

@@ -157,7 +157,12 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
         switch (step.Kind)
         {
             case StepKind.Lower when pair is not null:
-                Lower(step, pair);
+                foreach (
+                    var each in step.Id.Target == Bridging.AsOneTarget
+                        ? Bridging.With(order, pair)
+                        : (IReadOnlyList<Pair>)[pair]
+                )
+                    Lower(step, each);
                 break;
             case StepKind.Start when pair is not null:
                 Rings(step, pair, r => new(Verb.Start, r.Id(pair.Key), Count: r.Holes.Count, From: step.Face));
