@@ -74,6 +74,7 @@ public static class BenchWalk
             Verb.SetAside => SetDown(scene, state, thing),
             Verb.Insert when act.Thing.Kind == ThingKind.Board => state.With(act.Thing, Condition.InMachine),
             Verb.Insert when act.To == ThingId.Jig => state.With(act.Thing, Condition.InJig),
+            Verb.Fit when act.To is { Kind: ThingKind.Face } => Laid(state.With(act.Thing, Condition.On), act.To),
             Verb.BringBack or Verb.Fit or Verb.Insert or Verb.Join => Closed(scene, state, act)
                 .With(act.Thing, Condition.On),
             Verb.Open => state.With(act.Thing, Condition.Open),
@@ -174,6 +175,9 @@ public static class BenchWalk
         ThingId levers = new(ThingKind.Levers, thing.Owner);
         if (thing.Kind == ThingKind.Clamp && scene.Find(levers) is not null)
             state = state.With(levers, Condition.Off);
+        // what a sink stuck on is left with its glue
+        if (thing.Kind == ThingKind.Sink)
+            state = state.With(new(ThingKind.Face, thing.Owner, thing.Key), Condition.Dirty);
         // a board out of its machine lies on the bench
         return state.With(thing, thing.Kind == ThingKind.Board ? Condition.On : Condition.Off);
     }

@@ -216,7 +216,10 @@ public static class Needs
                 case Verb.Lay:
                     return state.Is(act.Thing, Condition.Cut) ? null : new(NeedCode.Order, [act.Thing]);
                 case Verb.PeelOuter when Thing.On.Count > 0:
-                    return If(Thing.On.Where(p => !state.Is(p, Condition.Laid)), NeedCode.Order);
+                    return If(
+                        Thing.On.Where(p => p.Kind != ThingKind.Sink && !state.Is(p, Condition.Laid)),
+                        NeedCode.Order
+                    );
                 case Verb.PeelInner:
                     return If(Thing.On.Where(p => !state.Is(p, Condition.Cut)), NeedCode.Order);
                 case Verb.Press:
@@ -480,6 +483,11 @@ public static class Needs
                     scene.FilmsOf(Act.Thing).Select(t => t.Id).Where(f => Inner(f) && state.Is(f, Condition.FilmOn)),
                     NeedCode.FilmsOn
                 );
+            if (Does(Verb.Fit) && Act.Thing.Kind == ThingKind.Sink)
+                return If(
+                    scene.FilmsOf(Act.Thing).Select(t => t.Id).Where(f => state.Is(f, Condition.FilmOn)),
+                    NeedCode.FilmsOn
+                );
             var closing = Closing().ToList();
             if (closing.Count == 0)
                 return null;
@@ -504,7 +512,7 @@ public static class Needs
         public Unmet? Dirty()
         {
             var state = State;
-            if (Does(Verb.Lay) && Act.To is { } face)
+            if (Does(Verb.Lay, Verb.Fit) && Act.To is { Kind: ThingKind.Face } face)
                 return state.Is(face, Condition.Dirty) ? new(NeedCode.Dirty, [face]) : null;
             if (Does(Verb.Spread, Verb.Coat))
                 return state.Is(Act.Thing, Condition.Dirty) ? new(NeedCode.Dirty, [Act.Thing]) : null;

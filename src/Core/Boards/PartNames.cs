@@ -15,5 +15,9 @@ public static class PartNames
             _ => kind.ToString().ToLowerInvariant(),
         };
 
+    /// <summary>Several of a kind, or the kind as such.</summary>
+    public static string Several(PartKind kind) =>
+        kind is PartKind.Memory or PartKind.BridgeChip ? Of(kind) : $"{Of(kind)}s";
+
     public static string Capital(PartKind kind) => Of(kind) is var n ? char.ToUpperInvariant(n[0]) + n[1..] : "";
 }

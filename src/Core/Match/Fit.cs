@@ -64,7 +64,13 @@ public static class Fit
             Margins = best.Margins,
             Uncovered = best.Uncovered,
             Coverage = best.Coverage,
-            Sinks = PassiveSinks.For(board, block, best.Uncovered, settings.AirC),
+            Sinks = PassiveSinks.For(
+                board,
+                block,
+                best.Uncovered,
+                settings.AirC,
+                [.. best.Plates.Select(p => (p.Plate.Face, best.Alignment.Placement.Apply(p.Plate.Outline)))]
+            ),
             ChanceOfSeating = chance,
             // the reason that decides stands first
             Reasons =

@@ -39,6 +39,14 @@ public sealed record PassiveSink(
     /// <summary>Sink to air, K/W.</summary>
     [JsonIgnore]
     public double RKPerW { get; init; }
+
+    /// <summary>Air that the temperature is told in, °C.</summary>
+    [JsonIgnore]
+    public double AirC { get; init; }
+
+    /// <summary>Whether it lies a quarter turn round on its part.</summary>
+    [JsonIgnore]
+    public bool Turned { get; init; }
 }
 
 /// <summary>The answer to "does this block seat on this board".</summary>

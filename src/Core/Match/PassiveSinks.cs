@@ -1,42 +1,135 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Geometry;
 
 namespace FaithfulBracket.Core.Match;
 
 /// <summary>Stick-on sinks from the kit for the parts a block leaves uncovered.</summary>
 public static class PassiveSinks
 {
-    /// <summary>The coolest sink of the kit that the part can carry, with the temperature T = air + P·R; each sink is used once.</summary>
-    public static IReadOnlyList<PassiveSink> For(Board board, Block block, IReadOnlyList<string> uncovered, double airC)
+    /// <summary>A sink may reach over its part by so much to each side, mm.</summary>
+    private const double EdgeMm = 2;
+
+    /// <summary>A part that stands no more than this above another does not meet the sink on it, mm.</summary>
+    private const double LevelMm = 0.05;
+
+    /// <summary>
+    /// The coolest sink of the kit that the part can carry and that meets neither a taller part, nor the block, nor
+    /// another sink, with the temperature T = air + P·R; each sink is used once, and as many parts as possible get one.
+    /// </summary>
+    /// <param name="plates">Outlines of the block's plates as laid, by face; null where nothing is laid.</param>
+    public static IReadOnlyList<PassiveSink> For(
+        Board board,
+        Block block,
+        IReadOnlyList<string> uncovered,
+        double airC,
+        IReadOnlyList<(Face Face, Polygon Outline)>? plates = null
+    )
     {
         // the same sink may stand in two lines of a kit
-        var left = (block.Kit?.Sinks ?? [])
-            .SelectMany(s => Enumerable.Repeat(s, Math.Min(s.Count, uncovered.Count)))
-            .ToList();
-        var placed = new List<PassiveSink>();
+        List<KitSink> kinds = [.. block.Kit?.Sinks ?? []];
+        if (kinds.Count == 0)
+            return [];
+        var search = new Search(board, kinds, plates ?? []);
         foreach (var part in uncovered.Select(board.FindPart).OfType<Part>().OrderByDescending(p => p.DissipationW))
-        {
-            var sink = left.OrderBy(s => Overhang(s, part)).ThenBy(s => s.RKPerW).FirstOrDefault();
-            if (sink is null)
-                break;
-            left.Remove(sink);
-            placed.Add(
-                new(
-                    part.Id,
-                    sink.WidthMm,
-                    sink.DepthMm,
-                    sink.HeightMm,
-                    airC + part.DissipationW * sink.RKPerW,
-                    part.LimitC
+            search.Place(part, []);
+        return
+        [
+            .. search
+                .Placed.OrderByDescending(p => p.Part.DissipationW)
+                .Select(p => new PassiveSink(
+                    p.Part.Id,
+                    p.Kind.WidthMm,
+                    p.Kind.DepthMm,
+                    p.Kind.HeightMm,
+                    airC + p.Part.DissipationW * p.Kind.RKPerW,
+                    p.Part.LimitC
                 )
                 {
-                    RKPerW = sink.RKPerW,
-                }
-            );
-        }
-        return placed;
+                    RKPerW = p.Kind.RKPerW,
+                    AirC = airC,
+                    Turned = p.Turned,
+                }),
+        ];
     }
 
-    private static double Overhang(KitSink sink, Part part) =>
-        Math.Max(0, sink.WidthMm - part.WidthMm - 4) + Math.Max(0, sink.DepthMm - part.DepthMm - 4);
+    /// <summary>Parts and kinds of sinks matched one to one; a part without one may take that of another with a choice.</summary>
+    private sealed class Search(Board board, List<KitSink> kinds, IReadOnlyList<(Face Face, Polygon Outline)> plates)
+    {
+        private readonly int[] _left = [.. kinds.Select(k => k.Count)];
+
+        public List<(Part Part, KitSink Kind, int Index, bool Turned, Polygon Outline)> Placed { get; } = [];
+
+        /// <param name="tried">Kinds whose holders were asked to change already.</param>
+        public bool Place(Part part, HashSet<int> tried)
+        {
+            var ways = Ways(part).ToList();
+            foreach (var way in ways)
+                if (_left[way.Index] > 0 && Clear(part, way.Outline))
+                {
+                    _left[way.Index]--;
+                    Placed.Add((part, kinds[way.Index], way.Index, way.Turned, way.Outline));
+                    return true;
+                }
+            foreach (var way in ways.Where(w => _left[w.Index] == 0))
+            {
+                if (!tried.Add(way.Index))
+                    continue;
+                foreach (var held in Placed.Where(p => p.Index == way.Index).ToList())
+                {
+                    Placed.Remove(held);
+                    if (Clear(part, way.Outline))
+                    {
+                        Placed.Add((part, kinds[way.Index], way.Index, way.Turned, way.Outline));
+                        if (Place(held.Part, tried))
+                            return true;
+                        Placed.RemoveAll(p => p.Part == part);
+                    }
+                    Placed.Add(held);
+                }
+            }
+            return false;
+        }
+
+        /// <summary>Sinks that the board leaves room for, the one that suits best first.</summary>
+        private IEnumerable<(int Index, bool Turned, Polygon Outline)> Ways(Part part) =>
+            kinds
+                .SelectMany(
+                    (k, i) =>
+                        (k.WidthMm == k.DepthMm ? new[] { false } : [false, true]).Select(turned =>
+                            (Kind: k, Index: i, Turned: turned)
+                        )
+                )
+                .OrderBy(w => Overhang(w.Kind, part, w.Turned))
+                .ThenBy(w => w.Kind.RKPerW)
+                .Select(w => (w.Index, w.Turned, Outline: Outline(w.Kind, part, w.Turned)))
+                .Where(w => Room(part, w.Outline));
+
+        private bool Room(Part part, Polygon outline) =>
+            !plates.Any(p => p.Face == part.Face && Meet(p.Outline, outline))
+            && !board.Parts.Any(o =>
+                o.Id != part.Id
+                && o.Face == part.Face
+                && o.Under != part.Id
+                && o.HeightMm > part.HeightMm + LevelMm
+                && Meet(o.Top(), outline)
+            );
+
+        private bool Clear(Part part, Polygon outline) =>
+            !Placed.Exists(p => p.Part.Face == part.Face && Meet(p.Outline, outline));
+
+        private static bool Meet(Polygon a, Polygon b) =>
+            a.Bounds.Meets(b.Bounds) && PolygonOverlap.Area(a, b) > PolygonOverlap.TouchMm2;
+
+        private static Polygon Outline(KitSink sink, Part part, bool turned) =>
+            turned
+                ? Polygon.Rectangle(part.At, sink.DepthMm, sink.WidthMm, part.RotationDeg)
+                : Polygon.Rectangle(part.At, sink.WidthMm, sink.DepthMm, part.RotationDeg);
+
+        private static double Overhang(KitSink sink, Part part, bool turned)
+        {
+            var (width, depth) = turned ? (sink.DepthMm, sink.WidthMm) : (sink.WidthMm, sink.DepthMm);
+            return Math.Max(0, width - part.WidthMm - 2 * EdgeMm) + Math.Max(0, depth - part.DepthMm - 2 * EdgeMm);
+        }
+    }
 }

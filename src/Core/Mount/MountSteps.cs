@@ -65,6 +65,7 @@ internal static class MountSteps
         steps.AddRange(MemoryBridge.Steps(order));
         steps.AddRange(order.Boxes.Where(p => p.Block.Carriers.Count > 0).SelectMany(p => Finish(order, p)));
         steps.AddRange(Bridging.Steps(order));
+        steps.AddRange(SinkSteps.Of(order, match));
         steps.AddRange(FittedAgain.Steps(order, match, teardown));
         steps.AddRange(MachineSteps.Steps(order, match));
         foreach (var seat in ways.Closing == Closing.Tray ? seats : [])

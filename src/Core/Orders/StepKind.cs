@@ -86,4 +86,5 @@ public enum CountOf
     Strokes,
     Rounds,
     Posts,
+    Sinks,
 }

@@ -19,16 +19,6 @@ internal static class PadSteps
     public static bool OuterLast(Pair pair, Ways ways) =>
         ways.Films == PadFilms.OuterLast && pair.Block.Carriers.Count == 0 && pair.Block.Halves.Count == 0;
 
-    private static readonly Dictionary<PartKind, string> Words = new()
-    {
-        [PartKind.Memory] = "memory",
-        [PartKind.PowerStage] = "power stages",
-        [PartKind.Inductor] = "inductors",
-        [PartKind.BridgeChip] = "bridge chip",
-        [PartKind.Controller] = "controllers",
-        [PartKind.Capacitor] = "capacitors",
-    };
-
     /// <summary>
     /// Whether a piece is laid at Mount, right before its face closes: the face behind a board that is closed in front
     /// first. A board never lies on pads.
@@ -181,7 +171,7 @@ internal static class PadSteps
             list.SelectMany(p => p.Kinds.Count > 0 ? p.Kinds : [p.Kind])
                 .Distinct()
                 .Order()
-                .Select(k => Words.GetValueOrDefault(k, "parts"))
+                .Select(PartNames.Several)
                 .Distinct()
         );
 

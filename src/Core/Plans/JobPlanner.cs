@@ -52,6 +52,7 @@ public static class JobPlanner
             loop,
             c.Shop.LeakHoldS,
             c.Plates,
+            StuckSinks.Of(match),
             cancel
         );
         var stock = c.Drawer.PasteOr(c.PasteId);

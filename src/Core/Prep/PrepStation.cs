@@ -55,7 +55,12 @@ public static class PrepStation
             var scope = order.ScopeOf(pair, on.Board);
             var checks = DryFit.Of(on.Laid, on.Fit);
             pairs.Add(new(fit.Key, on.Board, checks));
-            var cleaned = Clean(on, scope, drawer, ways, shop, MetalOn(order, on)).ToList();
+            var stuck = StuckSinks
+                .Of(match)
+                .Where(s => s.Pair == fit.Key && s.Board == on.Board)
+                .Select(s => s.Part.Id)
+                .ToHashSet();
+            var cleaned = Clean(on, stuck, scope, drawer, ways, shop, MetalOn(order, on)).ToList();
             faces += cleaned.Count;
             var seat = seats?.FirstOrDefault(s => s.Pair == fit.Key && s.Board == on.Board);
             var socket = seat is null ? null : new SocketPrep(order, seat, ways);
@@ -96,6 +101,7 @@ public static class PrepStation
 
     private static IEnumerable<WorkStep> Clean(
         BoardFit on,
+        HashSet<string> sinks,
         string? scope,
         Drawer drawer,
         Ways ways,
@@ -105,7 +111,7 @@ public static class PrepStation
     {
         var remover = drawer.Consumables.FirstOrDefault(x => x.WaitS is not null);
         var wait = remover?.WaitS ?? shop.RemoverWaitS;
-        var contacts = on.Laid.Contacts();
+        HashSet<string> contacts = [.. on.Laid.Contacts(), .. sinks];
         var metalOff = 0;
         // a module stands on its edge: both of its faces are reached; of any other board the front is done first
         var atOnce = on.Laid.Board.Kind == BoardKind.MemoryModule;

@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Flow;
 using FaithfulBracket.Core.Heat;
+using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Paste;
@@ -43,6 +44,7 @@ public static class ProveStation
         LoopResult? loop = null,
         int leakHoldS = DefaultLeakHoldS,
         PlateOf? plates = null,
+        IReadOnlyList<StuckSink>? sinks = null,
         CancellationToken cancel = default
     )
     {
@@ -58,7 +60,7 @@ public static class ProveStation
                 : Array.Empty<string>(),
         ];
         var cost = renewed.Count == 0 ? "a mounting" : string.Join(" and ", renewed);
-        return Result(proofs, [.. Steps(order, proofs, pads, ways, cost, seats ?? [], loop, leakHoldS)]);
+        return Result(proofs, [.. Steps(order, proofs, pads, ways, cost, seats ?? [], loop, leakHoldS, sinks ?? [])]);
     }
 
     /// <summary>The verdict anew from other readings; the steps stay as they were signed.</summary>
@@ -182,7 +184,8 @@ public static class ProveStation
         string cost,
         IReadOnlyList<SeatPlan> seats,
         LoopResult? loop,
-        int leakHoldS
+        int leakHoldS,
+        IReadOnlyList<StuckSink> sinks
     )
     {
         var lift = ways.Imprint == ImprintCheck.Lift;
@@ -272,15 +275,49 @@ public static class ProveStation
         ];
         foreach (var board in measured)
             yield return Measure(order, proofs, order.Find(board)!, loop);
+        if (sinks.Count > 0)
+            yield return Sinks(sinks);
     }
 
-    private static readonly (PartKind Kind, string Words)[] Padded =
+    /// <summary>What no water cools is proved by its own temperature.</summary>
+    private static WorkStep Sinks(IReadOnlyList<StuckSink> sinks)
+    {
+        var hottest = sinks.OrderByDescending(s => s.Sink.TemperatureC - (s.Sink.LimitC ?? 0)).Take(3).ToList();
+        return new()
+        {
+            Id = new(Station.Prove, null, "sinks"),
+            Kind = StepKind.Look,
+            Board = hottest[0].Board,
+            Pair = hottest[0].Pair,
+            Title =
+                $"Read the parts under sinks at the same load: {string.Join(", ", hottest.Select(s => s.Part.Id))} first",
+            Detail =
+                "By their own sensors, else a probe against the foot of the sink. Expected in air of "
+                + FormattableString.Invariant($"{hottest[0].Sink.AirC:0} °C: ")
+                + string.Join(", ", hottest.Select(Expected))
+                + ". Hotter: more air over them, or a sink that does not sit.",
+            Caution = "Sinks are hot, and a metal tip between them is a short circuit.",
+            Feel = "A fingertip stays a moment on a sink of 50 °C, not on one of 60 °C.",
+            Done = "Within their limits",
+            Targets = [.. hottest.Select(s => s.Part.Id)],
+            Facts =
+            [
+                .. hottest.Select(s => new Fact(FormattableString.Invariant($"{s.Sink.TemperatureC:0} °C"), s.Part.Id)),
+            ],
+        };
+    }
+
+    private static string Expected(StuckSink s) =>
+        FormattableString.Invariant($"{s.Part.Id} {s.Sink.TemperatureC:0} °C")
+        + (s.Sink.LimitC is { } limit ? FormattableString.Invariant($" of {limit:0} allowed") : "");
+
+    private static readonly PartKind[] Padded =
     [
-        (PartKind.Memory, "memory"),
-        (PartKind.PowerStage, "power stages"),
-        (PartKind.Inductor, "inductors"),
-        (PartKind.Controller, "controllers"),
-        (PartKind.BridgeChip, "bridge chip"),
+        PartKind.Memory,
+        PartKind.PowerStage,
+        PartKind.Inductor,
+        PartKind.Controller,
+        PartKind.BridgeChip,
     ];
 
     /// <summary>Whether a block presses a die or lid of a board.</summary>
@@ -295,7 +332,7 @@ public static class ProveStation
             .SelectMany(p => p.Parts)
             .Select(p => piece.Board.FindPart(p)?.Kind)
             .ToHashSet();
-        List<string> at = [.. Padded.Where(k => kinds.Contains(k.Kind)).Select(k => k.Words)];
+        List<string> at = [.. Padded.Where(k => kinds.Contains(k)).Select(PartNames.Several)];
         var die = Dies(piece, pads) ? ", no light under the die" : "";
         return at.Count == 0
             ? die

@@ -257,13 +257,13 @@ public class FitReasonTests
     [Fact]
     public void The_hottest_part_gets_the_sink_that_suits_it_and_each_is_used_once()
     {
-        static Part Hot(string id, double watts, double size) =>
-            Sample.Part(id, PartKind.PowerStage, 0, 0, size, size, 1) with
+        static Part Hot(string id, double watts, double x) =>
+            Sample.Part(id, PartKind.PowerStage, x, 0, 6, 6, 1) with
             {
                 DissipationW = watts,
                 LimitC = 105,
             };
-        var board = Sample.Board() with { Parts = [Hot("a", 1, 6), Hot("b", 3, 6), Hot("c", 2, 6)] };
+        var board = Sample.Board() with { Parts = [Hot("a", 1, 0), Hot("b", 3, 30), Hot("c", 2, 60)] };
         var small = new KitSink(9, 9, 5, 20, 1);
         var large = new KitSink(14, 14, 6, 10, 1);
         var placed = Sinks(board, large, small);
@@ -275,6 +275,47 @@ public class FitReasonTests
         Assert.Equal(40 + 3 * 12.0, Sinks(board, small, small with { RKPerW = 12 })[0].TemperatureC);
         Assert.Empty(Sinks(board));
         Assert.Equal(3, Sinks(board, small with { Count = 5 }).Count);
+    }
+
+    [Fact]
+    public void A_sink_meets_no_neighbour_and_as_many_parts_as_can_be_get_one()
+    {
+        static Part Chip(string id, double watts, double x, double size, double height) =>
+            Sample.Part(id, PartKind.Memory, x, 0, size, size, height) with
+            {
+                DissipationW = watts,
+            };
+        // between taller neighbours only the narrow one has room; the hot chip with a choice leaves it to it
+        var board = Sample.Board() with
+        {
+            Parts = [Chip("free", 3, 60, 10, 1), Chip("tight", 1, 0, 8, 1), Chip("wall", 0, 9, 6, 4)],
+        };
+        var (narrow, wide) = (new KitSink(8, 8, 8, 14, 1), new KitSink(14, 14, 10, 18, 1));
+        var placed = PassiveSinks.For(
+            board,
+            Sample.Block() with
+            {
+                Kit = new() { Sinks = [narrow, wide] },
+            },
+            ["free", "tight"],
+            40
+        );
+        Assert.Equal([("free", 14.0), ("tight", 8.0)], placed.Select(p => (p.Part, p.WidthMm)));
+        // and none of the demo's meets another
+        var fit = Fit.Judge(Demo.Board("skua-380-r1"), Demo.Block("lathe-loch-core-u"));
+        var skua = Demo.Board("skua-380-r1");
+        var outlines = fit.Sinks.Select(s =>
+            Polygon.Rectangle(
+                skua.FindPart(s.Part)!.At,
+                s.Turned ? s.DepthMm : s.WidthMm,
+                s.Turned ? s.WidthMm : s.DepthMm
+            )
+        );
+        Assert.Equal(fit.Uncovered.Order(), fit.Sinks.Select(s => s.Part).Order());
+        List<Polygon> all = [.. outlines];
+        for (var i = 0; i < all.Count; i++)
+        for (var k = 0; k < i; k++)
+            Assert.InRange(PolygonOverlap.Area(all[i], all[k]), 0, 1e-6);
     }
 
     [Fact]

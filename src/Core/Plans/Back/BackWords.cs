@@ -41,6 +41,11 @@ internal static class BackWords
                 $"Unscrew the {(count == 1 ? "fitting" : $"{count} fittings")} of {block}, over the can",
                 "Hoses off with them. What is left in the block runs out now."
             ),
+            ThingKind.Sink => (
+                StepKind.Fit,
+                $"Twist {(count == 1 ? "the sink" : $"the {count} sinks")} off, never lever",
+                "Warm ones let go sooner. The glue is rubbed off and the faces are cleaned."
+            ),
             ThingKind.Bracket => (StepKind.Fit, $"Take the block's bracket off", null),
             ThingKind.Link => (StepKind.Fit, "Draw the rigid link out of both ports, straight", "A cloth under it."),
             ThingKind.Board => (

@@ -21,6 +21,7 @@ public static class BenchScene
         things.AddRange(
             Faces(order, laid.ConvertAll(l => (order.Pairs.First(p => p.Key == l.Pair.Key), l.On)), pads, paste)
         );
+        things.AddRange(StuckSinks.Of(match).SelectMany(s => Sink(order, s)));
         things.AddRange(pads.Pieces.Where(p => p.Parts.Count > 0).SelectMany(p => Pad(order, p)));
         foreach (var box in laid.GroupBy(l => l.Pair.Key))
             things.AddRange(Block(order, order.Pairs.First(p => p.Key == box.Key), [.. box.Select(b => b.On)], pads));
@@ -144,6 +145,34 @@ public static class BenchScene
                 TakesPaste = paste.Faces.Any(f => f.Board == on.Board && f.Pair == pair.Key && f.Part == part.Id),
             };
         }
+    }
+
+    /// <summary>A sink, the film on its tape, and the face that it cools.</summary>
+    private static IEnumerable<SceneThing> Sink(WorkOrder order, StuckSink sink)
+    {
+        var face = Id.Face(sink.Board, sink.Part.Id);
+        yield return new(SinkSteps.Sink(sink), Condition.InBox)
+        {
+            Board = sink.Board,
+            Face = sink.Part.Face,
+            Wanted = true,
+        };
+        yield return new(SinkSteps.Film(sink), Condition.FilmOn) { On = [SinkSteps.Sink(sink)] };
+        yield return new(face, Condition.Dirty)
+        {
+            Board = sink.Board,
+            Face = sink.Part.Face,
+            Hot = true,
+            Under =
+            [
+                .. TeardownStation
+                    .Pieces(order)
+                    .SelectMany(p => Stock(order, p))
+                    .Where(t => t.Id.Kind == ThingKind.Piece && t.Closes.Contains(face))
+                    .Select(t => t.Id),
+                SinkSteps.Sink(sink),
+            ],
+        };
     }
 
     /// <summary>What of a block closes over a face of a board.</summary>
