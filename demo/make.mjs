@@ -1161,10 +1161,11 @@ save('.', 'drawer.json', {
     { id: 'm2.5x5', thread: 'M2.5', lengthMm: 5, count: 6 },
     { id: 'm3x8', thread: 'M3', lengthMm: 8, count: 10 },
   ],
-  tool: ['PH0', 'PH1', 'PH2', 'T5', 'T6', 'T8', 'HEX1.5', 'HEX2', 'HEX2.5', 'NUT4', 'NUT5'].map((name) => ({
-    id: name.toLowerCase(),
-    name,
-  })),
+  tool: [
+    ...['PH0', 'PH1', 'PH2', 'T5', 'T6', 'T8', 'HEX1.5', 'HEX2', 'HEX2.5', 'NUT4', 'NUT5'],
+    ...['plastic spudger', 'plastic scraper', 'scissors', 'paste spreader', 'caliper', 'leak tester', 'lid jig'],
+    ...['warming plate', 'opening key'],
+  ].map((name) => ({ id: name.toLowerCase().replaceAll(' ', '-'), name })),
   consumable: [
     { id: 'alcohol', name: 'alcohol', amount: 240, unit: 'mL', lowAt: 60 },
     { id: 'cloth', name: 'lint-free cloth', amount: 34, unit: 'pieces', lowAt: 10 },
@@ -1172,6 +1173,11 @@ save('.', 'drawer.json', {
     { id: 'remover', name: 'two-part remover', amount: 35, unit: 'mL', lowAt: 10, waitS: 60 },
     { id: 'washers', name: 'plastic washer', amount: 40, unit: '', lowAt: 20 },
     { id: 'plugs', name: 'port plug', amount: 2, unit: '', lowAt: 4 },
+    { id: 'swabs', name: 'swab', amount: 80, unit: 'pieces', lowAt: 20 },
+    { id: 'coat', name: 'insulating coat', amount: 12, unit: 'mL', lowAt: 3 },
+    { id: 'alloy', name: 'soaking alloy', amount: 3, unit: 'mL', lowAt: 1 },
+    { id: 'fittings', name: 'G1/4 fitting', amount: 16, unit: '', lowAt: 6 },
+    { id: 'link', name: 'rigid link', amount: 2, unit: '', lowAt: 0 },
     { id: 'kit-plv', name: 'upgrade kit LL-PLV', amount: 1, unit: '', lowAt: 0 },
     { id: 'frame-avo', name: 'bare-die frame LL-AVO', amount: 1, unit: '', lowAt: 0 },
     { id: 'frame-g', name: 'frame UT-G', amount: 1, unit: '', lowAt: 0 },

@@ -9718,7 +9718,7 @@ export interface components {
             amount: number;
         };
         /** @enum {unknown} */
-        CountOf: "screws" | "films" | "cuts" | "checks" | "ports" | "strokes" | "rounds" | "posts";
+        CountOf: "screws" | "films" | "cuts" | "checks" | "ports" | "strokes" | "rounds" | "posts" | "sinks";
         Coverage: {
             part: string;
             land?: null | string;

@@ -6,7 +6,7 @@ using FaithfulBracket.Core.Sockets;
 namespace FaithfulBracket.Core.Kit;
 
 /// <summary>One thing the job needs, and where it comes from.</summary>
-/// <param name="Group">kits, screws, washers, pads, paste, drivers, plugs or consumables.</param>
+/// <param name="Group">kits, screws, washers, pads, paste, sinks, plugs, fittings, drivers, tools or consumables.</param>
 /// <param name="Short">How much is missing; 0 when all is there.</param>
 public sealed record KitLine(
     string Group,
@@ -25,6 +25,7 @@ public static class KitCheck
         ScrewGroup = "screws",
         WasherGroup = "washers",
         PlugGroup = "plugs",
+        SinkGroup = "sinks",
         KitGroup = "kits";
 
     internal static string ScrewName(string thread) => $"screws {thread}";
@@ -57,28 +58,75 @@ public static class KitCheck
             .. Pads(needs.Pads, kits, drawer),
         ];
         if (needs.PasteG > 0)
+        {
+            var tube = drawer.PasteOr(needs.PasteId);
+            // what a box holds is paste, never metal
+            var metal = tube?.Material.LiquidMetal == true;
             lines.Add(
                 Line(
                     PasteGroup,
-                    "paste",
+                    metal ? "liquid metal" : "paste",
                     needs.PasteG,
                     "g",
-                    kits.Sum(k => k.PasteG),
-                    drawer.PasteOr(needs.PasteId)?.GramsLeft ?? 0
+                    metal ? 0 : kits.Sum(k => k.PasteG),
+                    tube?.GramsLeft ?? 0
                 )
             );
+        }
         var open = order.Boxes.Sum(p => OpenPorts.Of(order, p));
         if (open > 0)
             lines.Add(
                 Line(PlugGroup, "port plugs G1/4", open, "", kits.Sum(k => k.Plugs), Amount(drawer, "port plug"))
             );
+        lines.AddRange(Sinks(needs, kits, drawer));
         lines.AddRange(Drivers(order, kits, drawer));
-        lines.AddRange(
-            drawer
-                .Consumables.Where(c => c.LowAt > 0 && !IsCounted(c))
-                .Select(c => Line("consumables", c.Name, c.LowAt, c.Unit, 0, c.Amount))
-        );
         return lines;
+    }
+
+    /// <summary>What the acts of the steps use, against the blocks' boxes and the drawer.</summary>
+    public static IEnumerable<KitLine> Used(WorkOrder order, Drawer drawer, IReadOnlyList<WorkStep> steps)
+    {
+        List<string> keys = [.. order.Boxes.SelectMany(p => p.Block.Kit?.Keys ?? [])];
+        foreach (var use in StepUses.Of(steps, drawer.Consumables.FirstOrDefault(c => c.WaitS is not null)?.Name))
+            yield return Line(
+                use.Group,
+                use.Name,
+                use.Amount,
+                use.Unit,
+                use.InBox + (use.Name == StepUses.Key && keys.Count > 0 ? 1 : 0),
+                use.Group == StepUses.ToolGroup
+                    ? drawer.Tools.Any(t => Same(t.Name, use.Name))
+                        ? 1
+                        : 0
+                    : drawer.Consumables.Where(c => Same(c.Name, use.Name)).Sum(c => c.Amount)
+            );
+    }
+
+    /// <summary>One name or its plural, however it is written.</summary>
+    private static bool Same(string held, string asked) =>
+        string.Equals(held.Trim(), asked, StringComparison.OrdinalIgnoreCase)
+        || string.Equals(held.Trim(), $"{asked}s", StringComparison.OrdinalIgnoreCase);
+
+    /// <summary>Sinks by size; those that no kit holds are one line.</summary>
+    private static IEnumerable<KitLine> Sinks(KitNeeds needs, List<KitContents> kits, Drawer drawer)
+    {
+        foreach (var size in needs.Sinks.GroupBy(s => s))
+            yield return Line(
+                SinkGroup,
+                FormattableString.Invariant(
+                    $"sink {size.Key.WidthMm:0.#} × {size.Key.DepthMm:0.#} × {size.Key.HeightMm:0.#} mm"
+                ),
+                size.Count(),
+                "",
+                kits.SelectMany(k => k.Sinks)
+                    .Where(s =>
+                        (s.WidthMm, s.DepthMm, s.HeightMm) == (size.Key.WidthMm, size.Key.DepthMm, size.Key.HeightMm)
+                    )
+                    .Sum(s => s.Count),
+                0
+            );
+        if (needs.SinksMissing > 0)
+            yield return Line(SinkGroup, "stick-on sink", needs.SinksMissing, "", 0, Amount(drawer, "stick-on sink"));
     }
 
     /// <summary>An upgrade kit is bought beside the block: it lies in the drawer or it is missing.</summary>
@@ -88,11 +136,6 @@ public static class KitCheck
             .Where(k => !string.IsNullOrEmpty(k))
             .GroupBy(k => k!)
             .Select(g => Line(KitGroup, g.Key, g.Count(), "", 0, Amount(drawer, g.Key)));
-
-    /// <summary>Plugs and washers have lines of their own.</summary>
-    private static bool IsCounted(Consumable c) =>
-        c.Name.Contains("plug", StringComparison.OrdinalIgnoreCase)
-        || c.Name.Contains("washer", StringComparison.OrdinalIgnoreCase);
 
     /// <summary>Threads of the bolts that go down into carriers.</summary>
     private static IEnumerable<string> Bolts(WorkOrder order) =>

@@ -28,6 +28,46 @@ public static class KitStation
             .SelectMany(l => BehindScrews.OfOthers(l.On.Laid.Block).Select(h => (l.Pair.Key, h)))
             .ToHashSet();
         var lines = order.Pairs.Count == 0 ? [] : KitCheck.Of(order, drawer, needs, seats, others);
+        var boxes = order.Pairs.Select(p => p.Block.Id).Distinct().Count();
+        return Counted(
+            order,
+            lines,
+            [
+                new()
+                {
+                    Id = new(Station.Kit, null, CountTarget),
+                    Kind = StepKind.Count,
+                    Done = "Counted",
+                    Title =
+                        boxes > 1
+                            ? $"Open the boxes of the {order.Boxes.Count} blocks and count them against the list"
+                            : "Open the block's box and count it against the list",
+                },
+                .. (seats ?? []).SelectMany(seat => SocketKit.Steps(order, seat)),
+                new()
+                {
+                    Id = new(Station.Kit, null, "manual"),
+                    Kind = StepKind.Read,
+                    Done = "Manual read",
+                    Title = "Read the manual's revision and the manual",
+                    Detail = "Kits change without notice. Where the manual says otherwise, the manual wins.",
+                },
+                .. SeatedBoard.Ran(order) ? [StockRun(order)] : Array.Empty<WorkStep>(),
+            ]
+        );
+    }
+
+    private const string CountTarget = "count";
+
+    /// <summary>With what the acts of every step use.</summary>
+    /// <param name="steps">Of the whole job, with their acts.</param>
+    public static KitResult With(KitResult kit, WorkOrder order, Drawer drawer, IReadOnlyList<WorkStep> steps) =>
+        order.Pairs.Count == 0
+            ? kit
+            : Counted(order, [.. kit.Lines, .. KitCheck.Used(order, drawer, steps)], kit.Sheet.Steps);
+
+    private static KitResult Counted(WorkOrder order, IReadOnlyList<KitLine> lines, IReadOnlyList<WorkStep> steps)
+    {
         var missing = lines.Where(l => l.Short > 0).ToList();
         List<string> unlisted =
         [
@@ -39,41 +79,19 @@ public static class KitStation
                 ? unlisted.Count == 0 ? "all here"
                     : "box not listed"
             : $"{Amount(missing[0])} short{(missing.Count > 1 ? $", {missing.Count - 1} more" : "")}";
-        var boxes = order.Pairs.Select(p => p.Block.Id).Distinct().Count();
+        var told =
+            (
+                missing.Count > 0 ? $"Short: {string.Join(", ", missing.Select(Amount))}."
+                : unlisted.Count == 0 ? "Kit and drawer hold everything the job needs."
+                : "The drawer holds what can be reckoned."
+            ) + Unlisted(unlisted);
         return new(
             lines,
             new(
                 Station.Kit,
                 summary,
                 missing.Count > 0,
-                [
-                    new()
-                    {
-                        Id = new(Station.Kit, null, "count"),
-                        Kind = StepKind.Count,
-                        Done = "Counted",
-                        Title =
-                            boxes > 1
-                                ? $"Open the boxes of the {order.Boxes.Count} blocks and count them against the list"
-                                : "Open the block's box and count it against the list",
-                        Detail =
-                            (
-                                missing.Count > 0 ? $"Short: {string.Join(", ", missing.Select(Amount))}."
-                                : unlisted.Count == 0 ? "Kit and drawer hold everything the job needs."
-                                : "The drawer holds what can be reckoned."
-                            ) + Unlisted(unlisted),
-                    },
-                    .. (seats ?? []).SelectMany(seat => SocketKit.Steps(order, seat)),
-                    new()
-                    {
-                        Id = new(Station.Kit, null, "manual"),
-                        Kind = StepKind.Read,
-                        Done = "Manual read",
-                        Title = "Read the manual's revision and the manual",
-                        Detail = "Kits change without notice. Where the manual says otherwise, the manual wins.",
-                    },
-                    .. SeatedBoard.Ran(order) ? [StockRun(order)] : Array.Empty<WorkStep>(),
-                ]
+                [.. steps.Select(s => s.Id.Target == CountTarget ? s with { Detail = told } : s)]
             )
         );
     }

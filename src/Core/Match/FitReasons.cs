@@ -85,15 +85,35 @@ internal static class FitReasons
                 )
             );
         if (laid.Uncovered.Count > 0)
+        {
+            var kept = laid.Uncovered.FindAll(p => board.FindPart(p)?.Kind is PartKind.Die or PartKind.Lid);
+            var bare = laid.Uncovered.Except(kept).ToList();
+            string Needs(List<string> parts, string what) => $"{(parts.Count == 1 ? "it needs" : "they need")} {what}.";
             yield return new(
                 Weight.Work,
                 new(
                     "uncovered",
-                    $"No land covers {List(laid.Uncovered)}: "
-                        + $"{(laid.Uncovered.Count == 1 ? "it needs" : "they need")} passive sinks and airflow.",
+                    string.Join(
+                            " ",
+                            new[]
+                            {
+                                bare.Count > 0
+                                    ? $"No land covers {List(bare)}: {Needs(bare, "passive sinks and airflow")}"
+                                    : "",
+                                kept.Count > 0
+                                    ? $"No land covers {List(kept)}: {Needs(kept, "a cooler of their own")}"
+                                    : "",
+                            }.Where(t => t.Length > 0)
+                        )
+                        .Replace(
+                            "it needs a cooler of their own",
+                            "it needs a cooler of its own",
+                            StringComparison.Ordinal
+                        ),
                     laid.Uncovered
                 )
             );
+        }
         foreach (var j in Envelope.Judge(board, block))
             yield return j;
         if (board.PositionSigmaMm > 0)

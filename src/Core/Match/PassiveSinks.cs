@@ -30,13 +30,16 @@ public static class PassiveSinks
         List<KitSink> kinds = [.. block.Kit?.Sinks ?? []];
         if (kinds.Count == 0)
             return [];
-        var search = new Search(board, kinds, plates ?? []);
+        var search = new Search(board, kinds, airC, plates ?? []);
         foreach (var part in uncovered.Select(board.FindPart).OfType<Part>().OrderByDescending(p => p.DissipationW))
             search.Place(part, []);
+        search.Exchange();
+        var place = uncovered.Distinct().Select((id, i) => (id, i)).ToDictionary(x => x.id, x => x.i);
         return
         [
             .. search
                 .Placed.OrderByDescending(p => p.Part.DissipationW)
+                .ThenBy(p => place[p.Part.Id])
                 .Select(p => new PassiveSink(
                     p.Part.Id,
                     p.Kind.WidthMm,
@@ -53,12 +56,24 @@ public static class PassiveSinks
         ];
     }
 
+    private sealed record Held(Part Part, KitSink Kind, int Index, bool Turned, Polygon Outline);
+
     /// <summary>Parts and kinds of sinks matched one to one; a part without one may take that of another with a choice.</summary>
-    private sealed class Search(Board board, List<KitSink> kinds, IReadOnlyList<(Face Face, Polygon Outline)> plates)
+    private sealed class Search(
+        Board board,
+        List<KitSink> kinds,
+        double airC,
+        IReadOnlyList<(Face Face, Polygon Outline)> plates
+    )
     {
+        /// <summary>More parts than this keep what they were given first.</summary>
+        private const int MostExchanged = 100;
+
+        private const double OverWeight = 10;
+
         private readonly int[] _left = [.. kinds.Select(k => k.Count)];
 
-        public List<(Part Part, KitSink Kind, int Index, bool Turned, Polygon Outline)> Placed { get; } = [];
+        public List<Held> Placed { get; } = [];
 
         /// <param name="tried">Kinds whose holders were asked to change already.</param>
         public bool Place(Part part, HashSet<int> tried)
@@ -68,7 +83,7 @@ public static class PassiveSinks
                 if (_left[way.Index] > 0 && Clear(part, way.Outline))
                 {
                     _left[way.Index]--;
-                    Placed.Add((part, kinds[way.Index], way.Index, way.Turned, way.Outline));
+                    Placed.Add(new(part, kinds[way.Index], way.Index, way.Turned, way.Outline));
                     return true;
                 }
             foreach (var way in ways.Where(w => _left[w.Index] == 0))
@@ -80,15 +95,60 @@ public static class PassiveSinks
                     Placed.Remove(held);
                     if (Clear(part, way.Outline))
                     {
-                        Placed.Add((part, kinds[way.Index], way.Index, way.Turned, way.Outline));
+                        Placed.Add(new(part, kinds[way.Index], way.Index, way.Turned, way.Outline));
                         if (Place(held.Part, tried))
                             return true;
-                        Placed.RemoveAll(p => p.Part == part);
+                        Placed.RemoveAll(p => ReferenceEquals(p.Part, part));
                     }
                     Placed.Add(held);
                 }
             }
             return false;
+        }
+
+        /// <summary>Two parts change their sinks as long as both are better for it together.</summary>
+        public void Exchange()
+        {
+            if (Placed.Count > MostExchanged)
+                return;
+            for (var (again, rounds) = (true, 0); again && rounds < Placed.Count; rounds++)
+            {
+                again = false;
+                for (var i = 0; i < Placed.Count; i++)
+                for (var k = 0; k < i; k++)
+                    again |= Exchange(i, k);
+            }
+        }
+
+        private bool Exchange(int i, int k)
+        {
+            var (a, b) = (Placed[i], Placed[k]);
+            if (a.Index == b.Index)
+                return false;
+            var before = Cost(a.Part, a.Index, a.Turned) + Cost(b.Part, b.Index, b.Turned);
+            List<Held> others = [.. Placed.Where((_, n) => n != i && n != k)];
+            foreach (var x in Ways(a.Part).Where(w => w.Index == b.Index))
+            foreach (var y in Ways(b.Part).Where(w => w.Index == a.Index))
+            {
+                if (Cost(a.Part, x.Index, x.Turned) + Cost(b.Part, y.Index, y.Turned) >= before - 1e-9)
+                    continue;
+                if (a.Part.Face == b.Part.Face && Meet(x.Outline, y.Outline))
+                    continue;
+                if (!Clear(others, a.Part, x.Outline) || !Clear(others, b.Part, y.Outline))
+                    continue;
+                Placed[i] = new(a.Part, kinds[x.Index], x.Index, x.Turned, x.Outline);
+                Placed[k] = new(b.Part, kinds[y.Index], y.Index, y.Turned, y.Outline);
+                return true;
+            }
+            return false;
+        }
+
+        /// <summary>Kelvin over the limit weigh most, then millimetres that reach over the part.</summary>
+        private double Cost(Part part, int kind, bool turned)
+        {
+            var rise = part.DissipationW * kinds[kind].RKPerW;
+            var over = part.LimitC is { } limit ? Math.Max(0, airC + rise - limit) : 0;
+            return over * OverWeight + Overhang(kinds[kind], part, turned);
         }
 
         /// <summary>Sinks that the board leaves room for, the one that suits best first.</summary>
@@ -115,8 +175,10 @@ public static class PassiveSinks
                 && Meet(o.Top(), outline)
             );
 
-        private bool Clear(Part part, Polygon outline) =>
-            !Placed.Exists(p => p.Part.Face == part.Face && Meet(p.Outline, outline));
+        private bool Clear(Part part, Polygon outline) => Clear(Placed, part, outline);
+
+        private static bool Clear(List<Held> placed, Part part, Polygon outline) =>
+            !placed.Exists(p => p.Part.Face == part.Face && Meet(p.Outline, outline));
 
         private static bool Meet(Polygon a, Polygon b) =>
             a.Bounds.Meets(b.Bounds) && PolygonOverlap.Area(a, b) > PolygonOverlap.TouchMm2;

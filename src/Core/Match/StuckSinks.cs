@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Orders;
 
 namespace FaithfulBracket.Core.Match;
 
@@ -11,9 +12,22 @@ public static class StuckSinks
     public static IReadOnlyList<StuckSink> Of(MatchResult match) =>
         [.. Bare(match).Where(b => b.Sink is not null).Select(b => new StuckSink(b.Pair, b.Board, b.Part, b.Sink!))];
 
-    /// <summary>Parts that need a sink and for which the kits hold none, or the board leaves no room.</summary>
-    public static IReadOnlyList<(string Board, Part Part)> Missing(MatchResult match) =>
-        [.. Bare(match).Where(b => b.Sink is null).Select(b => (b.Board, b.Part))];
+    /// <summary>
+    /// Parts that need a sink and for which the kits hold none, or the board leaves no room. Dies and lids take no sink
+    /// that is stuck on, and what no stock piece covered keeps what cools it.
+    /// </summary>
+    public static IReadOnlyList<(string Board, Part Part)> Missing(WorkOrder order, MatchResult match) =>
+        [
+            .. Bare(match)
+                .Where(b =>
+                    b.Sink is null
+                    && b.Part.Kind is not (PartKind.Die or PartKind.Lid)
+                    && (order.Assembly ?? order.Find(b.Board)!.Board.Assembly)?.Bonds.Any(x =>
+                        x.Parts.Contains(b.Part.Id)
+                    ) != false
+                )
+                .Select(b => (b.Board, b.Part)),
+        ];
 
     private static IEnumerable<(string Pair, string Board, Part Part, PassiveSink? Sink)> Bare(MatchResult match) =>
         match

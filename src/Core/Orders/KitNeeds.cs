@@ -7,5 +7,14 @@ public sealed record PadNeed(double ThicknessMm, string Material, double AreaMm2
 /// <param name="PasteId">The paste it is reckoned with; null where none is.</param>
 public sealed record KitNeeds(IReadOnlyList<PadNeed> Pads, double PasteG, string? PasteId)
 {
+    /// <summary>Stick-on sinks that the verdict counts on, out of the blocks' boxes.</summary>
+    public IReadOnlyList<SinkNeed> Sinks { get; init; } = [];
+
+    /// <summary>Parts that need a sink and for which no box holds one.</summary>
+    public int SinksMissing { get; init; }
+
     public static readonly KitNeeds Nothing = new([], 0, null);
 }
+
+/// <summary>A stick-on sink by its size, mm.</summary>
+public sealed record SinkNeed(double WidthMm, double DepthMm, double HeightMm);

@@ -76,6 +76,10 @@ public sealed record WorkStep
     [System.Text.Json.Serialization.JsonIgnore]
     public IReadOnlyList<StepId> Once { get; init; } = [];
 
+    /// <summary>How paste is put on; null where none is.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public PasteWay? Paste { get; init; }
+
     /// <summary>Number of the cutting sheet, from 1.</summary>
     public int? Sheet { get; init; }
 

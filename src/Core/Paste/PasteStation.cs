@@ -118,6 +118,7 @@ public static class PasteStation
         {
             Id = new(Station.Paste, order.ScopeOf(order.Pairs.First(p => p.Key == f.Pair), f.Board), f.Part),
             Kind = StepKind.Spread,
+            Paste = f.Method,
             Board = f.Board,
             Pair = f.Pair,
             Title = Title(f, f.Part + order.On(f.Board), paste, shop),

@@ -3,6 +3,7 @@ using FaithfulBracket.Core.Care;
 using FaithfulBracket.Core.Flow;
 using FaithfulBracket.Core.Kit;
 using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Mount;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
@@ -58,10 +59,11 @@ public static class JobPlanner
         var stock = c.Drawer.PasteOr(c.PasteId);
         return Walked(
             order,
+            c.Drawer,
             new()
             {
                 Match = match,
-                Kit = KitStation.Of(order, c.Drawer, Needs(pads, paste, stock?.Id), seats, match),
+                Kit = KitStation.Of(order, c.Drawer, Needs(order, pads, paste, stock?.Id, match), seats, match),
                 Teardown = teardown,
                 Prep = prep,
                 Pads = pads,
@@ -79,13 +81,13 @@ public static class JobPlanner
     }
 
     /// <summary>The plan with the acts of every step.</summary>
-    private static JobPlan Walked(WorkOrder order, JobPlan plan)
+    private static JobPlan Walked(WorkOrder order, Drawer drawer, JobPlan plan)
     {
         var scene = BenchScene.Of(order, plan);
         var (acted, beyond) = StepActs.On(order, plan, scene, plan.Steps);
         var walked = new Queue<WorkStep>(WalkLocks.On(scene, BenchState.Of(scene), acted));
         StationPlan On(StationPlan sheet) => sheet with { Steps = [.. sheet.Steps.Select(_ => walked.Dequeue())] };
-        return plan with
+        plan = plan with
         {
             Match = plan.Match with { Sheet = On(plan.Match.Sheet) },
             Kit = plan.Kit with { Sheet = On(plan.Kit.Sheet) },
@@ -98,6 +100,7 @@ public static class JobPlanner
             Care = plan.Care with { Sheet = On(plan.Care.Sheet) },
             Troubles = [.. plan.Troubles, .. beyond],
         };
+        return plan with { Kit = KitStation.With(plan.Kit, order, drawer, [.. plan.Steps]) };
     }
 
     /// <summary>What one pair of a job rests on: for the questions that change nothing.</summary>
@@ -162,7 +165,13 @@ public static class JobPlanner
     }
 
     /// <summary>What is used up, so that the kit can be counted before the first screw.</summary>
-    private static KitNeeds Needs(PadsResult pads, PasteResult paste, string? pasteId) =>
+    private static KitNeeds Needs(
+        WorkOrder order,
+        PadsResult pads,
+        PasteResult paste,
+        string? pasteId,
+        MatchResult match
+    ) =>
         new(
             [
                 .. pads.Pads.Select(p => new PadNeed(p.ThicknessMm, p.Material, p.WidthMm * p.DepthMm)),
@@ -172,5 +181,12 @@ public static class JobPlanner
             ],
             paste.MassG,
             pasteId
-        );
+        )
+        {
+            Sinks =
+            [
+                .. StuckSinks.Of(match).Select(s => new SinkNeed(s.Sink.WidthMm, s.Sink.DepthMm, s.Sink.HeightMm)),
+            ],
+            SinksMissing = StuckSinks.Missing(order, match).Count,
+        };
 }

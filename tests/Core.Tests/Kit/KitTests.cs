@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Kit;
@@ -173,21 +174,59 @@ public class KitTests
         );
     }
 
+    private static WorkStep Does(StepKind kind, params Act[] acts) =>
+        new()
+        {
+            Id = new(Station.Prep, null, "x"),
+            Kind = kind,
+            Title = "",
+            Done = "",
+            Acts = acts,
+        };
+
+    private static ThingId OnBoard(string part) => new(ThingKind.Face, "A", part);
+
     [Fact]
-    public void What_runs_low_in_the_drawer_is_asked_for_up_to_its_mark()
+    public void Acts_need_each_tool_once_and_as_much_stuff_as_all_of_them_use()
     {
-        var lines = Count(
-            With(null),
-            Holds(
-                new("a", "alcohol", 20, "mL", 50, null),
-                new("b", "cloths", 0, "", 0, null),
-                new("c", "port plug", 0, "", 5, null),
-                new("d", "plastic washer", 0, "", 5, null)
-            )
-        );
+        var order = WorkOrder.Plain(Sample.Board(), With(new() { Keys = ["HEX2"] }));
+        ThingId lead = new(ThingKind.Lead, "A", "W1"),
+            block = new(ThingKind.Block, "P");
+        List<WorkStep> steps =
+        [
+            Does(StepKind.Unplug, new Act(Verb.Unplug, lead)),
+            Does(StepKind.Unplug, new Act(Verb.Unplug, lead)),
+            Does(StepKind.Clean, [.. Enumerable.Range(0, 5).Select(i => new Act(Verb.Clean, OnBoard($"M{i}")))]),
+            Does(StepKind.Clean, new Act(Verb.Clean, OnBoard("U1"))) with
+            {
+                TimerS = 60,
+            },
+            Does(StepKind.Coat, new Act(Verb.Coat, OnBoard("C1"))),
+            Does(StepKind.Rebuild, new Act(Verb.Open, block)),
+            Does(StepKind.Plug, new Act(Verb.Fit, new(ThingKind.Fitting, "P", "A"))),
+            Does(StepKind.LeakTest),
+        ];
+        var drawer = Holds(
+            new("a", "Alcohol", 4, "mL", 50, null),
+            new("r", "stripper", 20, "mL", 5, 60),
+            new("g", "gloves", 3, "pairs", 0, null)
+        ) with
+        {
+            Tools = [new("s", "plastic spudger")],
+        };
         Assert.Equal(
-            [new KitLine("consumables", "alcohol", 50, "mL", 0, 20, 30)],
-            lines.Where(l => l.Group == "consumables")
+            [
+                new("fittings", "G1/4 fitting", 1, "", 0, 0, 1),
+                new("tools", "plastic spudger", 1, "", 0, 1, 0),
+                new("tools", "opening key", 1, "", 1, 0, 0),
+                new("tools", "leak tester", 1, "", 0, 0, 1),
+                new("consumables", "alcohol", 6, "mL", 0, 4, 2),
+                new("consumables", "lint-free cloth", 2, "pieces", 0, 0, 2),
+                new("consumables", "stripper", 1, "mL", 0, 20, 0),
+                new("consumables", "insulating coat", 1, "mL", 0, 0, 1),
+                new KitLine("consumables", "gloves", 1, "pairs", 0, 3, 0),
+            ],
+            KitCheck.Used(order, drawer, steps)
         );
     }
 

@@ -2,11 +2,16 @@ import { Head, Section, Why } from '../Ledger'
 import type { RoomProps } from '../room'
 import { StepList } from '../StepList'
 import { JetPlate } from '../seat/JetPlate'
+import { Tools } from './Tools'
 
 /** What the job needs against the block's box and the drawer, line by line. */
 export function KitLedger(props: RoomProps) {
   const { job, here, s } = props
-  const short = job.plan.kit.lines.filter((l) => l.short > 0)
+  const { lines } = job.plan.kit
+  const short = lines.filter((l) => l.short > 0)
+  const isTool = (group: string) => group === 'drivers' || group === 'tools'
+  // what is missing stands first
+  const counted = lines.filter((l) => !isTool(l.group)).sort((a, b) => Number(b.short > 0) - Number(a.short > 0))
   return (
     <>
       <Head
@@ -39,7 +44,7 @@ export function KitLedger(props: RoomProps) {
             </tr>
           </thead>
           <tbody className="align-baseline">
-            {job.plan.kit.lines.map((l) => (
+            {counted.map((l) => (
               <tr key={l.name} className={`border-b border-rule/60 ${l.short > 0 ? 'text-plum' : ''}`}>
                 <td className="py-[3px] leading-tight">
                   {l.name}
@@ -59,6 +64,9 @@ export function KitLedger(props: RoomProps) {
             ))}
           </tbody>
         </table>
+      </Section>
+      <Section title="Tools">
+        <Tools lines={lines.filter((l) => isTool(l.group))} />
       </Section>
       <Section title="Steps">
         <StepList s={s} />
