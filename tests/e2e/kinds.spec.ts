@@ -340,13 +340,13 @@ test('four modules in carriers under one block: edge pads clear of the bolts, on
 
   const job = await jobOf(page, 'memory')
   await walk(page, job, {
-    Pads: async () => {
-      await expect(step(page, /edge of front carrier/)).toBeVisible()
-    },
     Mount: async () => {
+      await reach(page, /edge of front carrier on module B/)
+      await expect(line(page)).toContainText('the outer one stays on')
+      await reach(page, /Trim the narrow pads of module B/)
       await reach(page, /bolt holes of all carriers in one line/)
       await expect(line(page)).toContainText('tilts the block')
-      await reach(page, /into 4 slots side by side/)
+      await reach(page, /4 modules, one by one, into 4 slots side by side/)
       await expect(line(page)).toContainText("The mainboard's manual goes first")
       // eleven of twelve bolts started is not twelve
       await reach(page, /start 12 bolts loose/)

@@ -11671,7 +11671,7 @@ export interface components {
             bondKWPerMK?: null | number;
         };
         /** @enum {unknown} */
-        PartCondition: "covered" | "dirty" | "clean" | "padded" | "pasted";
+        PartCondition: "covered" | "dirty" | "clean" | "padded" | "pasted" | "sink";
         PartEvidence: {
             part: string;
             /** Format: double */

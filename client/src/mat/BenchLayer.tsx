@@ -26,6 +26,10 @@ export function BenchLayer({
         <pattern id="bench-padded" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
           <path d="M0 3H6" stroke="var(--copper)" strokeWidth="1.6" />
         </pattern>
+        <pattern id="bench-fins" width="6" height="6" patternUnits="userSpaceOnUse">
+          <rect width="6" height="6" fill="var(--raised)" />
+          <path d="M3 0V6" stroke="var(--ink)" strokeWidth="2" />
+        </pattern>
         <pattern id="bench-over" width="11" height="11" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <path d="M0 5H11" stroke="var(--soft)" strokeWidth="1" />
         </pattern>
@@ -101,6 +105,8 @@ function Face({ d, is }: { d: string; is: Schemas['PartCondition'] }) {
       )
     case 'pasted':
       return <path d={d} fill="var(--soft)" fillOpacity={0.35} stroke="var(--copper)" strokeWidth={2} />
+    case 'sink':
+      return <path d={d} fill="url(#bench-fins)" stroke="var(--ink)" strokeWidth={3} strokeLinejoin="round" />
     case 'clean':
       return <path d={d} fill="none" stroke="var(--cool)" strokeWidth={2} />
     default:

@@ -123,7 +123,9 @@ public static class CareStation
     private static string Used(PadsResult pads, PasteResult paste)
     {
         var laid = pads
-            .Pads.GroupBy(p => (p.ThicknessMm, p.Material))
+            .Pads.Select(p => (p.ThicknessMm, p.Material))
+            .Concat(pads.Pieces.Where(p => p.Where is not null).Select(p => (p.ThicknessMm, p.Material)))
+            .GroupBy(p => p)
             .Select(g => FormattableString.Invariant($"{g.Count()} × {g.Key.ThicknessMm:0.0#} mm {g.Key.Material}"));
         if (paste.Faces.Count > 0)
             laid = laid.Append(FormattableString.Invariant($"{paste.MassG:0.00} g paste"));

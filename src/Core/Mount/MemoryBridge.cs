@@ -3,6 +3,7 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Pads;
 
 namespace FaithfulBracket.Core.Mount;
 
@@ -84,7 +85,22 @@ public static class MemoryBridge
     private static IEnumerable<IGrouping<string, Pair>> Groups(WorkOrder order) =>
         order.Pairs.Where(p => p.Block.Carriers.Count > 0).GroupBy(p => p.Block.Id);
 
-    internal static IEnumerable<WorkStep> Steps(WorkOrder order)
+    /// <summary>What stands over the edges comes off while the outer films protect it.</summary>
+    internal static WorkStep Trim(WorkOrder order, Pair pair, BoardFit on) =>
+        new()
+        {
+            Id = new(Station.Mount, order.ScopeOf(pair, on.Board), "trim"),
+            Kind = StepKind.Cut,
+            Board = on.Board,
+            Pair = pair.Key,
+            Title = $"Trim the narrow pads of module {on.Board} flush with its carriers",
+            Detail = "Along the edge and at every bolt hole: what stands over is pressed into a thread or a slot.",
+            Caution = "Cut away from the hand, and from the gold contacts.",
+            Feel = "A fingertip along the edge meets no step; every bolt hole is open.",
+            Done = "Flush",
+        };
+
+    internal static IEnumerable<WorkStep> Steps(WorkOrder order, Ways ways, IReadOnlyList<PadPiece> pieces)
     {
         foreach (var group in Groups(order))
         {
@@ -101,11 +117,16 @@ public static class MemoryBridge
                     Title = title,
                     Done = done,
                 };
+            var slots = Slots(first, pairs.Count, ways.ModulesIn, Step("slots", StepKind.Fit, "", "In their slots"));
+            var inFirst = order.Machine is null && ways.ModulesIn == ModulesIn.First;
+            if (inFirst)
+                yield return slots;
+            var films = pieces.Count(p => p.Where is not null && pairs.Exists(x => x.Key == p.Pair));
             yield return Step(
                 "row",
                 StepKind.Look,
-                pairs.Count == 1
-                    ? "Stand the module up: bolt holes of its carriers in one line"
+                inFirst ? "Sight along the slots: bolt holes of all carriers in one line, labels all one way"
+                    : pairs.Count == 1 ? "Stand the module up: bolt holes of its carriers in one line"
                     : $"Stand the {pairs.Count} modules in a row: bolt holes of all carriers in one line, labels all one way",
                 "In one line"
             ) with
@@ -119,15 +140,20 @@ public static class MemoryBridge
                 $"{star.Count} started"
             ) with
             {
-                Detail = "Films off the narrow pads first. A bolt that binds is crossed: back it out.",
+                Detail =
+                    (
+                        films > 0
+                            ? $"Peel the outer film off all {HowMany.Of(films, "narrow pad")} first and count. "
+                            : ""
+                    ) + "A bolt that binds is crossed: back it out.",
                 Driver = Driver(first.Block, star),
                 Count = star.Count > 0 ? star.Count : null,
                 Counted = star.Count > 0 ? CountOf.Screws : null,
             };
             for (var round = 1; round <= Rounds && star.Count > 0; round++)
                 yield return Bolts(first.Block, star, round, Step($"bolt-{round}", StepKind.Turn, "", ""));
-            if (order.Machine is null)
-                yield return Slots(first, pairs.Count, Step("slots", StepKind.Fit, "", "In their slots"));
+            if (order.Machine is null && !inFirst)
+                yield return slots;
         }
     }
 
@@ -161,13 +187,15 @@ public static class MemoryBridge
     }
 
     /// <summary>Where the modules go: with fewer modules than slots, every second one.</summary>
-    private static WorkStep Slots(Pair first, int modules, WorkStep step) =>
+    private static WorkStep Slots(Pair first, int modules, ModulesIn way, WorkStep step) =>
         step with
         {
             Title =
                 modules == 1 ? "Press the module into the second slot from the processor"
-                : modules == 2 ? "Press both modules at once into the second and the fourth slot from the processor"
-                : $"Press the {modules} modules at once into {modules} slots side by side, {first.Block.Model} held level",
+                : modules == 2
+                    ? $"Press both modules, {How(way)}, into the second and the fourth slot from the processor"
+                : $"Press the {modules} modules, {How(way)}, into {modules} slots side by side"
+                    + (way == ModulesIn.WithBlock ? $", {first.Block.Model} held level" : ""),
             Detail =
                 modules % 2 == 0 && modules > 2
                     ? "Every slot taken. All notches to one side; both latches of every slot close by themselves."
@@ -175,6 +203,8 @@ public static class MemoryBridge
             Caution = "The mainboard's manual goes first: it numbers its slots and says which are filled when.",
             Facts = [new(modules.ToString(System.Globalization.CultureInfo.InvariantCulture), "latched")],
         };
+
+    private static string How(ModulesIn way) => way == ModulesIn.First ? "one by one" : "all at once";
 
     private static string? Driver(Block block, IReadOnlyList<BridgeBolt> bolts) =>
         bolts.Count == 0 ? null : block.Kit?.Screws.FirstOrDefault(s => s.Thread == bolts[0].Thread)?.Driver;

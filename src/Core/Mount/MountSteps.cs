@@ -62,7 +62,7 @@ internal static class MountSteps
             if (fit.On[^1].Board == on.Board && pair.Block.Carriers.Count == 0)
                 steps.AddRange(Finish(order, pair));
         }
-        steps.AddRange(MemoryBridge.Steps(order));
+        steps.AddRange(MemoryBridge.Steps(order, ways, pads.Pieces));
         steps.AddRange(order.Boxes.Where(p => p.Block.Carriers.Count > 0).SelectMany(p => Finish(order, p)));
         steps.AddRange(Bridging.Steps(order));
         steps.AddRange(SinkSteps.Of(order, match));
@@ -170,6 +170,7 @@ internal static class MountSteps
         private readonly List<BlockHole> _held;
         private readonly List<BlockHole> _sequence;
         private readonly IReadOnlyList<PadPiece> _pieces;
+        private readonly IReadOnlyList<PadPiece> _edges;
         private readonly ILookup<Face, PadPiece> _pads;
         private readonly ScrewPlaces _places;
         private readonly Dictionary<string, int> _number;
@@ -186,6 +187,7 @@ internal static class MountSteps
         )
         {
             _pieces = [.. pieces.Where(p => p.Pair == pair.Key && p.Board == on.Board && p.Where is null)];
+            _edges = [.. pieces.Where(p => p.Pair == pair.Key && p.Board == on.Board && p.Where is not null)];
             _pads = _pieces.ToLookup(p => p.Face);
             (_order, _pair, _on, _tightening, _ways, _turned) = (order, pair, on, tightening, ways, turned);
             (_first, _held) = MountScrews.Split(on.Laid.Block, ways);
@@ -213,6 +215,11 @@ internal static class MountSteps
             if (_pair.Block.Carriers.Count > 0)
             {
                 yield return MemoryBridge.Between(_order, _pair, _on);
+                List<WorkStep> edges = [.. PadSteps.LaidBehind(_order, _pair, _edges, _ways)];
+                foreach (var edge in edges)
+                    yield return edge;
+                if (edges.Count > 0)
+                    yield return MemoryBridge.Trim(_order, _pair, _on);
                 yield break;
             }
             foreach (var ribbon in Ribbons())

@@ -29,10 +29,32 @@ public static class Schools
             .. new[] { WhoMovesOf(order) }
                 .Concat(Common)
                 .Concat(order.Boxes.Count > 1 ? [LoopSchool(order)] : [])
+                .Concat(order.Machine is null && order.Pairs.Any(p => p.Block.Carriers.Count > 0) ? [Modules] : [])
                 .Concat(order.Pieces.Any(p => p.Seated is not null) ? SocketSchools.Socket : [])
                 .Concat(order.Pieces.Any(p => p.Seated is { Bare: true }) ? SocketSchools.BareDie : [])
                 .OrderBy(s => s.Station),
         ];
+
+    private static readonly School Modules = new(
+        "modules-in",
+        Station.Mount,
+        "When modules go into their slots",
+        "first",
+        [
+            Way(
+                "first",
+                "one by one, the block after",
+                "Each latch is heard by itself, and nothing heavy hangs on a slot while it is pressed.",
+                w => w with { ModulesIn = ModulesIn.First }
+            ),
+            Way(
+                "with-block",
+                "all at once under their block",
+                "The bolts are turned on the bench, where there is room for the hand.",
+                w => w with { ModulesIn = ModulesIn.WithBlock }
+            ),
+        ]
+    );
 
     private static School WhoMovesOf(WorkOrder order) =>
         new(

@@ -113,6 +113,15 @@ public enum Closing
     Tray,
 }
 
+public enum ModulesIn
+{
+    /// <summary>Each pressed into its slot, the block bolted over them there.</summary>
+    First,
+
+    /// <summary>The block bolted over them on the bench, all pressed in at once.</summary>
+    WithBlock,
+}
+
 public enum LoopJoin
 {
     Series,
@@ -144,6 +153,7 @@ public sealed record Ways
     public Polish Polish { get; init; }
     public NutsBy NutsBy { get; init; }
     public Closing Closing { get; init; }
+    public ModulesIn ModulesIn { get; init; }
 
     /// <summary>How several blocks of one loop follow each other.</summary>
     public LoopJoin Loop { get; init; }

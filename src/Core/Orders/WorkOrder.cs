@@ -79,7 +79,10 @@ public sealed record WorkOrder
     }
 
     /// <summary>A board's or pair's name put behind a sentence where an order has several; nothing in the plain case.</summary>
-    public string On(string board) => Pieces.Count > 1 ? $" on board {board}" : "";
+    public string On(string board) =>
+        Pieces.Count <= 1 ? ""
+        : Find(board)?.Board.Kind == BoardKind.MemoryModule ? $" on module {board}"
+        : $" on board {board}";
 
     /// <summary>The pairs laid on one board, the block's own plates aside.</summary>
     public IEnumerable<Pair> PairsOn(Workpiece piece) => Pairs.Where(p => (p.On ?? First.Key) == piece.Key);

@@ -13,7 +13,7 @@ internal static class PadSteps
     /// where nothing that is lowered closes over it.
     /// </summary>
     private static int FilmsAtLaying(Pair pair, PadPiece piece, Ways ways) =>
-        OuterLast(pair, ways) && piece.Where is null ? 1 : 2;
+        OuterLast(pair, ways) || piece.Where is not null ? 1 : 2;
 
     /// <summary>Whether the outer films of a block's pads come off when it closes.</summary>
     public static bool OuterLast(Pair pair, Ways ways) =>
@@ -21,15 +21,16 @@ internal static class PadSteps
 
     /// <summary>
     /// Whether a piece is laid at Mount, right before its face closes: the face behind a board that is closed in front
-    /// first. A board never lies on pads.
+    /// first, because a board never lies on pads; and the edge of carriers, which are closed before.
     /// </summary>
     public static bool BeforeClosing(Pair pair, PadPiece piece, Ways ways) =>
-        piece is { Face: Face.Back, Where: null }
-        && (
-            pair.Block.Kind == BlockKind.BackPlate
-            || pair.Block.BackPlate is not null
-            || pair.Block.Halves.Count > 0 && ways.WhoMoves == WhoMoves.Board
-        );
+        piece.Where is not null
+        || piece is { Face: Face.Back, Where: null }
+            && (
+                pair.Block.Kind == BlockKind.BackPlate
+                || pair.Block.BackPlate is not null
+                || pair.Block.Halves.Count > 0 && ways.WhoMoves == WhoMoves.Board
+            );
 
     /// <summary>The half of a block that the board is lowered into, where pads go on that and not on the board.</summary>
     public static BlockHalf? Into(Pair pair, PadPiece piece, Ways ways) =>
@@ -141,8 +142,8 @@ internal static class PadSteps
                             ? $"Press each on its chip; {Where(ways, first)}."
                             : "Each on its land, in the half that lies open: the board comes down on them."
                     )
-                : $"Film off both sides of each, {films} films in all, drawn slowly: these stretch and are "
-                    + "trimmed. Clear of every bolt hole, with room to spread.",
+                : $"Inner film off each, {HowMany.Of(films, "film")} in all, drawn slowly: these stretch; the outer one "
+                    + "stays on. Clear of every bolt hole, with room to spread.",
             Caution = "Film left on a pad cooks the chip under it: count the films.",
             Face = first.Face,
             Targets = [.. list.SelectMany(p => p.Parts)],

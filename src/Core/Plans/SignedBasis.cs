@@ -1,3 +1,4 @@
+using System.Text.RegularExpressions;
 using FaithfulBracket.Core.Orders;
 
 namespace FaithfulBracket.Core.Plans;
@@ -9,7 +10,7 @@ namespace FaithfulBracket.Core.Plans;
 public sealed record DocumentStand(string Role, string Key, string Id, string Digest);
 
 /// <summary>What a step was signed on: its words and figures, and the documents it was reckoned from.</summary>
-public sealed record SignedBasis
+public sealed partial record SignedBasis
 {
     /// <summary>The step's title; null for a sign-off from before this was kept.</summary>
     public string? Title { get; init; }
@@ -59,7 +60,7 @@ public sealed record SignedBasis
             changed.Add($"The {d.Role} {d.Id} came since.");
         if (Title is null)
             return changed;
-        if (Title != now.Title)
+        if (!SaysTheSame(Title, now.Title!))
             changed.Add($"It said “{Title}”, now “{now.Title}”.");
         // when the films of a pad come off is a choice of how: the pad that was laid is the same
         var films = step.Kind == StepKind.Lay && Kind == StepKind.Lay;
@@ -71,10 +72,24 @@ public sealed record SignedBasis
         }
         // films were once counted where pads are laid: a block lowered then went over the same pads
         var counted = step.Kind == StepKind.Lower && (Count is null || now.Count is null);
-        if (Count != now.Count && Title == now.Title && !films && !counted)
+        if (Count != now.Count && SaysTheSame(Title, now.Title!) && !films && !counted)
             changed.Add($"{Count?.ToString() ?? "nothing"} to count became {now.Count?.ToString() ?? "nothing"}.");
         return changed;
     }
+
+    /// <summary>Whether two sentences tell the same figures, parts and turns, in whatever words.</summary>
+    internal static bool SaysTheSame(string then, string now) =>
+        then == now || Told(then).SequenceEqual(Told(now), StringComparer.Ordinal);
+
+    private static IEnumerable<string> Told(string sentence) =>
+        Figure().Matches(sentence).Select(m => m.Value.ToUpperInvariant()).Order(StringComparer.Ordinal);
+
+    /// <summary>Names with a hyphen or a number in them, numbers, and what tells how far and which way something is turned.</summary>
+    [GeneratedRegex(
+        @"\w+(?:-\w+)+|[A-Za-z]*\d+(?:[.,]\d+)?[A-Za-z]*|\b(?:one|two|three|four|five|six|half|quarters?|eighths?|stop|grips?|snug|lightly|once|clockwise|anticlockwise|left|right|upper|lower|cross|line|dot|spread|film)\b",
+        RegexOptions.IgnoreCase | RegexOptions.CultureInvariant
+    )]
+    private static partial Regex Figure();
 
     /// <summary>
     /// The documents a step is reckoned from: its board and its block where it names them, else all that its station

@@ -118,7 +118,7 @@ public class CarrierTests
         Assert.Equal(PartKind.Memory, Assert.Single(plate.Lands).For);
     }
 
-    private static IReadOnlyList<WorkStep> Bridge(int modules)
+    private static IReadOnlyList<WorkStep> Bridge(int modules, ModulesIn way = ModulesIn.First)
     {
         var block = Row(Plain("F", Face.Front, -48, 48), Plain("B", Face.Back, 0)) with
         {
@@ -133,7 +133,9 @@ public class CarrierTests
                 {
                     Pieces = [.. keys.Select(k => new Workpiece($"{k}", module))],
                     Pairs = [.. keys.Select((k, i) => new Pair($"{(char)('P' + i)}", block, $"{k}"))],
-                }
+                },
+                new() { ModulesIn = way },
+                []
             ),
         ];
     }
@@ -141,7 +143,7 @@ public class CarrierTests
     [Fact]
     public void Every_bolt_is_turned_snug_then_an_eighth_more()
     {
-        var steps = Bridge(4);
+        var steps = Bridge(4, ModulesIn.WithBlock);
         Assert.Equal(
             "Stand the 4 modules in a row: bolt holes of all carriers in one line, labels all one way",
             steps[0].Title
@@ -165,12 +167,18 @@ public class CarrierTests
 
     [Theory]
     [InlineData(1, "Press the module into the second slot from the processor", "The notch fits one way only.")]
-    [InlineData(2, "Press both modules at once into the second and the fourth slot", "The notch fits one way only.")]
-    [InlineData(3, "Press the 3 modules at once into 3 slots side by side", "The notch fits one way only.")]
-    [InlineData(4, "Press the 4 modules at once into 4 slots side by side", "Every slot taken.")]
+    [InlineData(
+        2,
+        "Press both modules, one by one, into the second and the fourth slot",
+        "The notch fits one way only."
+    )]
+    [InlineData(3, "Press the 3 modules, one by one, into 3 slots side by side", "The notch fits one way only.")]
+    [InlineData(4, "Press the 4 modules, one by one, into 4 slots side by side", "Every slot taken.")]
     public void Where_they_go_depends_on_how_many_there_are(int modules, string title, string detail)
     {
-        var slots = Bridge(modules)[^1];
+        // pressed in before the block is bolted over them, unless somebody wants it the other way
+        Assert.Equal("slots", Bridge(modules, ModulesIn.WithBlock)[^1].Id.Target);
+        var slots = Bridge(modules)[0];
         Assert.StartsWith(title, slots.Title, StringComparison.Ordinal);
         Assert.StartsWith(detail, slots.Detail, StringComparison.Ordinal);
         Assert.Equal([new Fact($"{modules}", "latched")], slots.Facts);
@@ -179,8 +187,8 @@ public class CarrierTests
     [Fact]
     public void One_module_stands_in_no_row()
     {
-        Assert.StartsWith("Stand the module up", Bridge(1)[0].Title, StringComparison.Ordinal);
-        Assert.Equal("Set Full on the module and start 3 bolts loose", Bridge(1)[1].Title);
+        Assert.StartsWith("Stand the module up", Bridge(1, ModulesIn.WithBlock)[0].Title, StringComparison.Ordinal);
+        Assert.Equal("Set Full on the module and start 3 bolts loose", Bridge(1, ModulesIn.WithBlock)[1].Title);
     }
 
     [Fact]
@@ -188,10 +196,10 @@ public class CarrierTests
     {
         var module = Sample.Board() with { Kind = BoardKind.MemoryModule };
         var order = new WorkOrder { Pieces = [new("A", module)], Pairs = [new("P", Row(Plain("F", Face.Front)))] };
-        var set = MemoryBridge.Steps(order).Single(s => s.Id.Target == "bridge");
+        var set = MemoryBridge.Steps(order, new(), []).Single(s => s.Id.Target == "bridge");
         Assert.Equal(((int?)null, (CountOf?)null, (string?)null), (set.Count, set.Counted, set.Driver));
         Assert.Equal(0, MemoryBridge.Bolts(order));
-        Assert.Empty(MemoryBridge.Steps(WorkOrder.Plain(module, Sample.Block())));
+        Assert.Empty(MemoryBridge.Steps(WorkOrder.Plain(module, Sample.Block()), new(), []));
     }
 
     [Fact]

@@ -203,4 +203,14 @@ public class SignatureTests
         // nothing was kept of what it was signed on: nothing can have changed
         Assert.False(Stand(Event(X)).LookAgain);
     }
+
+    [Theory]
+    [InlineData("Lay 6 1.0 mm pads on the memory", "Lay 6 pads of 1.0 mm on the memory", true)]
+    [InlineData("Start 2 screws loose", "Start 2 screws of block P loose", true)]
+    [InlineData("Pass 1 of 3: one turn each, screws 1 to 4", "Pass 1 of 3: two turns each, screws 1 to 4", false)]
+    [InlineData("Spread 0.05 g of grey-standard over U1", "Spread 0.05 g of white-standard over U1", false)]
+    [InlineData("Take out 4 screws, group F1", "Take out 4 screws, group F2", false)]
+    [InlineData("Draw a cross on LID, arms 27 mm", "Draw a cross on LID, arms 35 mm", false)]
+    public void Other_words_for_the_same_figures_are_signed_already(string then, string now, bool same) =>
+        Assert.Equal(same, SignedBasis.SaysTheSame(then, now));
 }

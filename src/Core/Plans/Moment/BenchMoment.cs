@@ -109,7 +109,8 @@ public sealed record BoardMoment(
     }
 
     private static PartCondition StandsAs(BenchState state, SceneThing face) =>
-        face.Under.Any(o => state.Is(o, Condition.On)) ? PartCondition.Covered
+        face.Under.Any(o => o.Kind == ThingKind.Sink && state.Is(o, Condition.On)) ? PartCondition.Sink
+        : face.Under.Any(o => state.Is(o, Condition.On)) ? PartCondition.Covered
         : state.Is(face.Id, Condition.Taken)
             ? face.TakesPaste ? PartCondition.Pasted
                 : PartCondition.Padded
@@ -132,6 +133,9 @@ public enum PartCondition
     Clean,
     Padded,
     Pasted,
+
+    /// <summary>A sink is stuck on it.</summary>
+    Sink,
 }
 
 /// <param name="Part">Id of the part.</param>
