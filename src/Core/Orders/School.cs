@@ -23,11 +23,23 @@ public static class Schools
     public static WhoMoves Mover(WorkOrder order) =>
         order.First.Board.Kind is BoardKind.GraphicsCard or BoardKind.MemoryModule ? WhoMoves.Board : WhoMoves.Block;
 
+    private const string CutId = "cut";
+
+    /// <summary>A module's chips stand in one row of one height: one strip a side.</summary>
+    public static PadCutting CutOf(WorkOrder order) =>
+        order.Pairs.Count > 0 && order.Pairs.All(p => p.Block.Carriers.Count > 0)
+            ? PadCutting.Strips
+            : PadCutting.Each;
+
     /// <summary>The questions that apply to an order.</summary>
     public static IReadOnlyList<School> For(WorkOrder order) =>
         [
             .. new[] { WhoMovesOf(order) }
-                .Concat(Common)
+                .Concat(
+                    Common.Select(s =>
+                        s.Id == CutId && CutOf(order) == PadCutting.Strips ? s with { Default = "strips" } : s
+                    )
+                )
                 .Concat(order.Boxes.Count > 1 ? [LoopSchool(order)] : [])
                 .Concat(order.Machine is null && order.Pairs.Any(p => p.Block.Carriers.Count > 0) ? [Modules] : [])
                 .Concat(order.Pieces.Any(p => p.Seated is not null) ? SocketSchools.Socket : [])
@@ -137,7 +149,7 @@ public static class Schools
             ]
         ),
         new(
-            "cut",
+            CutId,
             Station.Pads,
             "How pads are cut",
             "each",

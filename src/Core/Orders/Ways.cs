@@ -161,7 +161,12 @@ public sealed record Ways
     /// <summary>The choices by question, over the defaults for this order; what no question knows any more is left out.</summary>
     public static Ways Of(WorkOrder order, IReadOnlyDictionary<string, string> chosen)
     {
-        var ways = new Ways { WhoMoves = Schools.Mover(order), Loop = Schools.LoopOf(order) };
+        var ways = new Ways
+        {
+            WhoMoves = Schools.Mover(order),
+            Loop = Schools.LoopOf(order),
+            Cut = Schools.CutOf(order),
+        };
         foreach (var school in Schools.For(order))
             if (chosen.TryGetValue(school.Id, out var id) && school.Ways.FirstOrDefault(w => w.Id == id) is { } way)
                 ways = way.Take(ways);

@@ -108,9 +108,12 @@ public class PadStepsTests
     }
 
     [Fact]
-    public void A_pad_on_an_edge_is_drawn_slowly()
+    public void A_pad_on_an_edge_is_drawn_slowly_once_its_carriers_are_closed()
     {
-        var step = Steps([Piece("A") with { Where = "upper edge" }]).Steps[0];
+        List<PadPiece> pieces = [Piece("A") with { Where = "upper edge" }];
+        Assert.Empty(Steps(pieces).Steps);
+        var step = PadSteps.LaidBehind(Order, Order.Pairs[0], pieces, new()).Single();
+        Assert.Equal(Station.Mount, step.Station);
         Assert.Contains("on the upper edge", step.Title, StringComparison.Ordinal);
         Assert.Contains("drawn slowly", step.Detail, StringComparison.Ordinal);
         Assert.Equal("lay-upper-edge-front-1.0-soft", step.Id.Target);
