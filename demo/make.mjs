@@ -1164,7 +1164,7 @@ save('.', 'drawer.json', {
   tool: [
     ...['PH0', 'PH1', 'PH2', 'T5', 'T6', 'T8', 'HEX1.5', 'HEX2', 'HEX2.5', 'NUT4', 'NUT5'],
     ...['plastic spudger', 'plastic scraper', 'scissors', 'paste spreader', 'caliper', 'leak tester', 'lid jig'],
-    ...['warming plate', 'opening key'],
+    ...['warming plate', 'opening key', 'scale'],
   ].map((name) => ({ id: name.toLowerCase().replaceAll(' ', '-'), name })),
   consumable: [
     { id: 'alcohol', name: 'alcohol', amount: 240, unit: 'mL', lowAt: 60 },
@@ -1176,6 +1176,7 @@ save('.', 'drawer.json', {
     { id: 'swabs', name: 'swab', amount: 80, unit: 'pieces', lowAt: 20 },
     { id: 'coat', name: 'insulating coat', amount: 12, unit: 'mL', lowAt: 3 },
     { id: 'alloy', name: 'soaking alloy', amount: 3, unit: 'mL', lowAt: 1 },
+    { id: 'coolant', name: 'coolant', amount: 5000, unit: 'mL', lowAt: 1000 },
     { id: 'fittings', name: 'G1/4 fitting', amount: 16, unit: '', lowAt: 6 },
     { id: 'link', name: 'rigid link', amount: 2, unit: '', lowAt: 0 },
     { id: 'kit-plv', name: 'upgrade kit LL-PLV', amount: 1, unit: '', lowAt: 0 },

@@ -125,13 +125,13 @@ test('two dies and a bridge chip: ring by ring, both stock plates back under the
     },
     Mount: async () => {
       const steps = job.stations.find((s) => s.station === 'mount')!.steps
-      const plates = steps.filter((s) => s.title.includes('back under the board'))
+      const plates = steps.filter((s) => s.title.includes('on the back of the board'))
       expect(plates).toHaveLength(2)
       // one die's ring, then the other's, then outward
       const firsts = steps.find((s) => s.id.endsWith('.turn-1'))!.turns.map((t) => Number(t.hole.slice(1)))
       expect(firsts.slice(0, 4).every((n) => n <= 4)).toBe(true)
       expect(firsts.slice(4, 8).every((n) => n >= 5 && n <= 8)).toBe(true)
-      await reach(page, /Lay the back plate behind die U1 back under the board/)
+      await reach(page, /Lay the back plate behind die U1 on the back of the board/)
       await expect(line(page)).toContainText('short circuit')
       // the screws wait for the plates: begun without them they stay locked
       await reach(page, /Start 14 screws loose/)
@@ -196,7 +196,7 @@ test('a cooled back plate is a second block behind the board', async ({ page }) 
   const job = await jobOf(page, 'back-plate')
   await walk(page, job, {
     Mount: async () => {
-      await reach(page, /Start 6 screws loose/)
+      await reach(page, /Start 6 screws of block P loose/)
       await expect(line(page)).toContainText('Leave 4 out')
       await reach(page, /Lay block Q behind the board/)
       // the cooled plate before the front block is home is the mistake: the board would hang on four screws

@@ -11127,6 +11127,21 @@ export interface components {
             pairs: components["schemas"]["LoopPair"][];
             unknown: string[];
         };
+        LoopVolume: {
+            /** Format: double */
+            blocksMl: number;
+            /** Format: double */
+            hoseMl: number;
+            /** Format: double */
+            reservoirMl: number;
+            /** Format: double */
+            radiatorMl: number;
+            /** Format: double */
+            totalMl: number;
+            /** Format: double */
+            offMl: number;
+            text?: null | string;
+        };
         LooseEnd: {
             thing: components["schemas"]["ThingId"];
             /** Format: int32 */
@@ -12171,6 +12186,7 @@ export interface components {
         ProveResult: {
             pairs: components["schemas"]["PairProof"][];
             sheet: components["schemas"]["StationPlan"];
+            volume?: null | components["schemas"]["LoopVolume"];
             first?: components["schemas"]["Comparison"];
         };
         ProvedBlock: {

@@ -79,6 +79,8 @@ public static class KitCheck
                 Line(PlugGroup, "port plugs G1/4", open, "", kits.Sum(k => k.Plugs), Amount(drawer, "port plug"))
             );
         lines.AddRange(Sinks(needs, kits, drawer));
+        if (needs.CoolantMl > 0)
+            lines.Add(Line(StepUses.StuffGroup, "coolant", needs.CoolantMl, "mL", 0, Amount(drawer, "coolant")));
         lines.AddRange(Drivers(order, kits, drawer));
         return lines;
     }

@@ -83,6 +83,8 @@ public static class StepUses
             yield return new(StuffGroup, Alloy, AlloyMl * step.Acts.Count(a => a.Do == Verb.Wait), "mL");
         if (step.Kind == StepKind.LeakTest)
             yield return Tool("leak tester");
+        if (step.Id is { Station: Station.Prove, Target: "water-out" })
+            yield return Tool("scale");
         if (step.Kind == StepKind.Note && step.Station == Station.Teardown)
             yield return Tool("caliper");
         if (step.Kind == StepKind.Clean && step.Acts.Any(a => a.Do == Verb.Scrape))

@@ -245,8 +245,8 @@ internal static class MountSteps
             yield return Start();
             if (_tightening is { } t)
             {
-                foreach (var pass in t.Moves.GroupBy(m => m.Pass).OrderBy(g => g.Key))
-                    yield return Turned(t, [.. pass]);
+                foreach (var pass in PassRounds.Of(t))
+                    yield return Turned(t, pass);
                 var turned = t.Moves.Select(m => m.Hole).ToHashSet();
                 if (_sequence.FindAll(h => !turned.Contains(h.Id)) is { Count: > 0 } rest)
                     yield return Untold("turn-rest", rest);
@@ -375,13 +375,13 @@ internal static class MountSteps
         }
 
         /// <summary>One pass over every screw, as the simulation makes it.</summary>
-        private WorkStep Turned(TighteningResult t, IReadOnlyList<TighteningMove> moves)
+        private WorkStep Turned(TighteningResult t, PassRounds round)
         {
-            var pass = moves[0].Pass;
-            List<ScrewTurn> turns = [.. moves.Select(m => Screw(t, m))];
+            var (moves, pass) = (round.Moves, round.Pass);
+            List<ScrewTurn> turns = [.. moves.Select(m => Screw(t, m, round.Rounds))];
             var strips = moves.Any(m => m.Strips);
             var hardest = moves.MaxBy(m => m.LoadN)!;
-            return Pass($"turn-{pass}", turns, pass, t.Passes) with
+            return Pass($"turn-{pass}", turns, pass, round.Passes) with
             {
                 Done = moves.All(m => m.Home) ? "All home" : $"All {turns.Count} turned",
                 Detail = PassWords.Order(turns),
@@ -401,15 +401,20 @@ internal static class MountSteps
                         FormattableString.Invariant($"tilt (limit {t.TiltLimitDeg:0.0}°)")
                     ),
                 ],
-                Once = [.. moves.Select(m => Id($"turn-{pass}-{m.Hole}"))],
+                Once = [.. round.Each.Select(m => Id($"turn-{m.Pass}-{m.Hole}"))],
             };
         }
 
-        private ScrewTurn Screw(TighteningResult t, TighteningMove m)
+        private ScrewTurn Screw(TighteningResult t, TighteningMove m, int rounds)
         {
             var hole = _first.First(h => h.Id == m.Hole);
-            var start = t.Moves.TakeWhile(x => x != m).LastOrDefault(x => x.Hole == m.Hole)?.MostTorqueNm ?? 0;
-            return new(hole.Id, _number[hole.Id], Thing, Where(hole), m.Home ? Home(hole) : TurnWords.Of(m.Turns))
+            var start = t.Moves.LastOrDefault(x => x.Hole == m.Hole && x.Pass <= m.Pass - rounds)?.MostTorqueNm ?? 0;
+            var each = TurnWords.Of(m.Turns / rounds);
+            var howFar =
+                m.Home ? Home(hole)
+                : rounds == 1 ? each
+                : $"{each}, {rounds} times round";
+            return new(hole.Id, _number[hole.Id], Thing, Where(hole), howFar)
             {
                 Driver = Driver(hole),
                 Target = new(

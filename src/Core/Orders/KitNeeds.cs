@@ -10,6 +10,9 @@ public sealed record KitNeeds(IReadOnlyList<PadNeed> Pads, double PasteG, string
     /// <summary>Stick-on sinks that the verdict counts on, out of the blocks' boxes.</summary>
     public IReadOnlyList<SinkNeed> Sinks { get; init; } = [];
 
+    /// <summary>What the loop is filled with, mL; 0 where nothing is filled.</summary>
+    public double CoolantMl { get; init; }
+
     /// <summary>Parts that need a sink and for which no box holds one.</summary>
     public int SinksMissing { get; init; }
 

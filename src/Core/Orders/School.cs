@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 
 namespace FaithfulBracket.Core.Orders;
@@ -27,9 +28,7 @@ public static class Schools
 
     /// <summary>A module's chips stand in one row of one height: one strip a side.</summary>
     public static PadCutting CutOf(WorkOrder order) =>
-        order.Pairs.Count > 0 && order.Pairs.All(p => p.Block.Carriers.Count > 0)
-            ? PadCutting.Strips
-            : PadCutting.Each;
+        order.Pairs.Count > 0 && order.Pairs.All(p => p.Block.Carriers.Count > 0) ? PadCutting.Strips : PadCutting.Each;
 
     /// <summary>The questions that apply to an order.</summary>
     public static IReadOnlyList<School> For(WorkOrder order) =>
@@ -44,8 +43,38 @@ public static class Schools
                 .Concat(order.Machine is null && order.Pairs.Any(p => p.Block.Carriers.Count > 0) ? [Modules] : [])
                 .Concat(order.Pieces.Any(p => p.Seated is not null) ? SocketSchools.Socket : [])
                 .Concat(order.Pieces.Any(p => p.Seated is { Bare: true }) ? SocketSchools.BareDie : [])
+                .Where(s => Matters(order, s.Id))
                 .OrderBy(s => s.Station),
         ];
+
+    /// <summary>Whether anything on the bench is done one way or the other; all are asked while no block is chosen.</summary>
+    private static bool Matters(WorkOrder order, string school)
+    {
+        List<Block> blocks = [.. order.Pairs.Select(p => p.Block)];
+        bool Any(Func<Block, bool> on) => blocks.Count == 0 || blocks.Exists(b => on(b));
+        bool Parts(PartKind kind) => order.Pieces.Any(p => p.Board.Parts.Any(x => x.Kind == kind));
+        static bool Has(Block b, Through through) => b.Plates.Any(p => p.Lands.Any(l => l.Through == through));
+        var pasted = Any(b => b.Sockets.Count > 0 || Has(b, Through.Paste) || Has(b, Through.LiquidMetal));
+        return school switch
+        {
+            "paste-die" => pasted
+                && (
+                    Parts(PartKind.Die)
+                    || Parts(PartKind.BridgeChip)
+                    || order.Pieces.Any(p => p.Seated is { Bare: true })
+                ),
+            "paste-lid" => pasted && (Parts(PartKind.Lid) || order.Pieces.Any(p => p.Seated is { Bare: false })),
+            CutId or "pads-on" => Any(b => Has(b, Through.Pad) || b.Carriers.Count > 0),
+            "films" => Any(b => Has(b, Through.Pad) && b.Carriers.Count == 0 && b.Halves.Count == 0),
+            "back-plate-screws" => Any(b => b.BackPlate is not null),
+            "stock-pads" => order
+                .Pieces.Select(p => p.Board.Assembly)
+                .Append(order.Assembly)
+                .Any(a => a?.Pieces.Any(p => p.Returns) == true),
+            "increments" or "tightness" or "pressing" => Any(b => b.Plates.Any(p => p.Holes.Count > 0)),
+            _ => true,
+        };
+    }
 
     private static readonly School Modules = new(
         "modules-in",

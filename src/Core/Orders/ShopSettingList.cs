@@ -101,6 +101,50 @@ public static class ShopSettingList
             (s, v) => s with { LoopRestKPa = v }
         ),
         new(
+            "hoseM",
+            "hose of the usual loop",
+            "Flow",
+            "m",
+            0,
+            20,
+            "With its bore it says what the hose holds.",
+            s => s.HoseM,
+            (s, v) => s with { HoseM = v }
+        ),
+        new(
+            "hoseInnerMm",
+            "bore of the hose",
+            "Flow",
+            "mm",
+            3,
+            25,
+            "The marked inner diameter.",
+            s => s.HoseInnerMm,
+            (s, v) => s with { HoseInnerMm = v }
+        ),
+        new(
+            "reservoirMl",
+            "what the reservoir holds",
+            "Flow",
+            "mL",
+            0,
+            5000,
+            "Weighed full and empty once: a gram is a millilitre of water.",
+            s => s.ReservoirMl,
+            (s, v) => s with { ReservoirMl = v }
+        ),
+        new(
+            "radiatorMl",
+            "what the radiator holds",
+            "Flow",
+            "mL",
+            0,
+            5000,
+            "Weighed full and empty once: a gram is a millilitre of water.",
+            s => s.RadiatorMl,
+            (s, v) => s with { RadiatorMl = v }
+        ),
+        new(
             "removerWaitS",
             "wait of the remover",
             "Prep",

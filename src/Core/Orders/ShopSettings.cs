@@ -111,6 +111,14 @@ public sealed record ShopSettings
     /// <summary>What of a pad's stress a strip still has between two parts, where nothing presses it from below.</summary>
     public double StripBridgeShare { get; init; } = Pads.Seating.StackUp.DefaultBridgeShare;
 
+    /// <summary>Hose of the shop's usual loop, m, and its bore, mm.</summary>
+    public double HoseM { get; init; } = 1.5;
+    public double HoseInnerMm { get; init; } = 10;
+
+    /// <summary>What reservoir and radiator of the usual loop hold, mL.</summary>
+    public double ReservoirMl { get; init; } = 150;
+    public double RadiatorMl { get; init; } = 150;
+
     /// <summary>How long a leak test holds, s.</summary>
     public int LeakHoldS { get; init; } = 900;
 

@@ -43,6 +43,7 @@ public static class JobPlanner
         var paste = PasteStation.Of(order, pads, c.Drawer, c.PasteId, ways, c.Shop, seats);
         var mount = MountStation.Of(order, match, pads, ways, teardown, seats, c.Shop.TiltLimitDeg, cancel);
         var loop = OrderLoop.Of(order, match, ways, c.Shop);
+        var volume = LoopVolume.Of(order, c.Shop);
         var prove = ProveStation.Of(
             order,
             pads,
@@ -54,6 +55,7 @@ public static class JobPlanner
             c.Shop.LeakHoldS,
             c.Plates,
             StuckSinks.Of(match),
+            volume,
             cancel
         );
         var stock = c.Drawer.PasteOr(c.PasteId);
@@ -63,7 +65,7 @@ public static class JobPlanner
             new()
             {
                 Match = match,
-                Kit = KitStation.Of(order, c.Drawer, Needs(order, pads, paste, stock?.Id, match), seats, match),
+                Kit = KitStation.Of(order, c.Drawer, Needs(order, pads, paste, stock?.Id, match, volume), seats, match),
                 Teardown = teardown,
                 Prep = prep,
                 Pads = pads,
@@ -170,7 +172,8 @@ public static class JobPlanner
         PadsResult pads,
         PasteResult paste,
         string? pasteId,
-        MatchResult match
+        MatchResult match,
+        LoopVolume? volume
     ) =>
         new(
             [
@@ -187,6 +190,7 @@ public static class JobPlanner
             [
                 .. StuckSinks.Of(match).Select(s => new SinkNeed(s.Sink.WidthMm, s.Sink.DepthMm, s.Sink.HeightMm)),
             ],
+            CoolantMl = volume?.TotalMl ?? 0,
             SinksMissing = StuckSinks.Missing(order, match).Count,
         };
 }

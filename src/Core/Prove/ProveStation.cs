@@ -23,6 +23,9 @@ public sealed record PairProof(
 
 public sealed record ProveResult(IReadOnlyList<PairProof> Pairs, StationPlan Sheet)
 {
+    /// <summary>What the loop holds; null while no block is chosen, and in jobs finished before this was told.</summary>
+    public LoopVolume? Volume { get; init; }
+
     public Comparison? First => Pairs.Count > 0 ? Pairs[0].Comparison : null;
 }
 
@@ -45,6 +48,7 @@ public static class ProveStation
         int leakHoldS = DefaultLeakHoldS,
         PlateOf? plates = null,
         IReadOnlyList<StuckSink>? sinks = null,
+        LoopVolume? volume = null,
         CancellationToken cancel = default
     )
     {
@@ -60,7 +64,13 @@ public static class ProveStation
                 : Array.Empty<string>(),
         ];
         var cost = renewed.Count == 0 ? "a mounting" : string.Join(" and ", renewed);
-        return Result(proofs, [.. Steps(order, proofs, pads, ways, cost, seats ?? [], loop, leakHoldS, sinks ?? [])]);
+        return Result(
+            proofs,
+            [.. Steps(order, proofs, pads, ways, cost, seats ?? [], loop, leakHoldS, sinks ?? [], volume)]
+        ) with
+        {
+            Volume = volume,
+        };
     }
 
     /// <summary>The verdict anew from other readings; the steps stay as they were signed.</summary>
@@ -70,7 +80,11 @@ public static class ProveStation
         PadsResult pads,
         IReadOnlyList<Reading> readings,
         PlateOf plates
-    ) => Result(Proofs(order, pads, readings, plates, signed, default), signed.Sheet.Steps);
+    ) =>
+        Result(Proofs(order, pads, readings, plates, signed, default), signed.Sheet.Steps) with
+        {
+            Volume = signed.Volume,
+        };
 
     private static ProveResult Result(List<PairProof> proofs, IReadOnlyList<WorkStep> steps)
     {
@@ -185,7 +199,8 @@ public static class ProveStation
         IReadOnlyList<SeatPlan> seats,
         LoopResult? loop,
         int leakHoldS,
-        IReadOnlyList<StuckSink> sinks
+        IReadOnlyList<StuckSink> sinks,
+        LoopVolume? volume
     )
     {
         var lift = ways.Imprint == ImprintCheck.Lift;
@@ -238,6 +253,22 @@ public static class ProveStation
                 new("0.5 bar", "at most"),
             ],
         };
+        var about = volume is { } v ? FormattableString.Invariant($"{v.TotalMl:0}") : null;
+        yield return new()
+        {
+            Id = new(Station.Prove, null, "water-out"),
+            Kind = StepKind.Fill,
+            Done = "Out and weighed",
+            Title = "Let the test water out into a can and weigh it" + (about is null ? "" : $": about {about} g"),
+            Detail =
+                "As much as went in: a gram is a millilitre. What stays behind thins the coolant: tilt, and blow through "
+                + "from the highest port. After a test with air, open the valve slowly instead.",
+            Caution = "Away from the machine: what drips off a hose end finds the connector.",
+            Feel = "Nothing runs any more, and the block sounds hollow when you blow through it.",
+            Facts = volume is null
+                ? []
+                : [new($"{about} mL", FormattableString.Invariant($"± {volume.OffMl:0}, as reckoned"))],
+        };
         StepId bled = new(Station.Prove, null, "bleed"),
             filled = new(Station.Prove, null, "fill");
         yield return new()
@@ -250,8 +281,9 @@ public static class ProveStation
                     ? $"Fill the loop with coolant and bleed all {order.Boxes.Count} blocks"
                     : "Fill the loop with coolant and bleed it",
             Detail =
-                "Test water out first. Pump on, tilt until no bubble comes. "
+                "Pump on, tilt until no bubble comes and flow and sound stay as they are. "
                 + "Air stays longest in the highest block and in the one with the least flow.",
+            Facts = about is null ? [] : [new($"{about} mL", "coolant, about")],
             Caution = "Do not power anything but the pump until the loop is filled and dry outside.",
             Once = order.Boxes.Count > 1 ? [bled] : [],
         };

@@ -198,6 +198,26 @@ public class LoopFlowTests
         Assert.All(beside.Pairs, p => Assert.Equal(0.5, p.Share, 9));
     }
 
+    [Fact]
+    public void A_loop_holds_its_hose_by_bore_and_length_and_its_blocks_by_their_size()
+    {
+        var block = Sample.Block() with { Ports = [new Port("A", "G1/4", 0, 0, "front", null)] };
+        var shop = new ShopSettings
+        {
+            HoseM = 2,
+            HoseInnerMm = 10,
+            ReservoirMl = 100,
+            RadiatorMl = 50,
+        };
+        var volume = LoopVolume.Of(WorkOrder.Plain(Sample.Board(), block), shop)!;
+        Assert.Equal(2000 * Math.PI * 25 / 1000, volume.HoseMl, 9);
+        Assert.Equal(block.Plates[0].Outline.Area / 1000, volume.BlocksMl, 9);
+        Assert.Equal(volume.HoseMl + volume.BlocksMl + 150, volume.TotalMl, 0.5);
+        // what has no port holds none
+        Assert.Equal(0, LoopVolume.Of(WorkOrder.Plain(Sample.Board(), Sample.Block()), shop)!.BlocksMl);
+        Assert.Null(LoopVolume.Of(WorkOrder.Plain(Sample.Board()), shop));
+    }
+
     private static WorkOrder Two(Block first, Block second) =>
         new()
         {

@@ -284,6 +284,25 @@ public class OrderStepsTests
     }
 
     [Fact]
+    public void Small_turns_are_gone_round_several_times_in_a_step_and_no_more_than_six_are_signed()
+    {
+        var plan = Plan(WorkOrder.Plain(Sample.Board(), Sample.Block()), new() { ["increments"] = "quarter" });
+        var told = plan.Mount.Pairs[0].Tightening!;
+        var passes = plan.Mount.Sheet.Steps.Where(s => s.Pass is not null).ToList();
+        Assert.True(told.Passes > 6);
+        Assert.InRange(passes.Count, 2, 6);
+        Assert.All(passes, p => Assert.Equal(passes.Count, p.Passes));
+        // every turn of the simulation is in exactly one of them
+        foreach (var hole in told.Order)
+            Assert.Equal(
+                told.Moves.Where(m => m.Hole == hole).Sum(m => m.Turns) * 360,
+                passes.SelectMany(p => p.Turns).Where(t => t.Hole == hole).Sum(t => t.Target!.AngleDeg),
+                1e-6
+            );
+        Assert.Contains("times round", passes[0].Title, StringComparison.Ordinal);
+    }
+
+    [Fact]
     public void A_cooled_back_plate_takes_the_place_of_front_screws_that_go_through_the_same_holes()
     {
         var behind = Sample.Block() with

@@ -124,4 +124,26 @@ public class SchoolTests
             s => Assert.Equal((false, false, true), (Asks(card, s), Asks(Seated(false), s), Asks(Seated(true), s)))
         );
     }
+
+    [Fact]
+    public void What_the_job_does_not_do_is_not_asked()
+    {
+        var module = new WorkOrder
+        {
+            Pieces = [new("A", Demo.Board("shingle-16"))],
+            Pairs = [new("P", Demo.Block("lathe-loch-row-m"), "A")],
+        };
+        // no paste, one way with the films, no plate behind; its chips stand in a row
+        Assert.All(
+            (string[])["paste-die", "paste-lid", "films", "back-plate-screws", "stock-pads"],
+            s => Assert.False(Asks(module, s), s)
+        );
+        Assert.Equal("strips", Asked(module, "cut").Default);
+        Assert.Equal(PadCutting.Strips, Ways.Of(module, new Dictionary<string, string>()).Cut);
+        Assert.True(Asks(module, "modules-in"));
+        var card = WorkOrder.Plain(Sample.Board(), Sample.Block());
+        Assert.True(Asks(card, "paste-die"));
+        Assert.False(Asks(card, "paste-lid"));
+        Assert.False(Asks(card, "modules-in"));
+    }
 }

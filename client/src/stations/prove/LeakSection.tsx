@@ -23,6 +23,7 @@ export function LeakSection({ job, s }: Pick<RoomProps, 'job' | 's'>) {
   return (
     <Section title="Leak test by pressure">
       <Why tone="text-amber">Air at most 0.5 bar, never a compressor straight on; nothing powered but the pump.</Why>
+      {job.plan.prove.volume && <Why>{job.plan.prove.volume.text}</Why>}
       <div className="mt-1.5 flex flex-wrap items-end gap-2">
         <Figure
           name="air shut in, mL"

@@ -378,7 +378,7 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
             case StepKind.LeakTest:
                 Add(new(Verb.Press, ThingId.Loop));
                 break;
-            case StepKind.Fill:
+            case StepKind.Fill when step.Id.Target == "fill":
                 Add(new(Verb.Fill, ThingId.Loop));
                 Add(new(Verb.Bleed, ThingId.Loop));
                 break;

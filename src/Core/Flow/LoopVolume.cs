@@ -1,0 +1,45 @@
+using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Orders;
+
+namespace FaithfulBracket.Core.Flow;
+
+/// <summary>How much a loop holds, mL: hose by its bore and length, tank and radiator by the shop's word, blocks by their size.</summary>
+/// <param name="BlocksMl">Estimated from their outlines: half as much or half again.</param>
+public sealed record LoopVolume(double BlocksMl, double HoseMl, double ReservoirMl, double RadiatorMl)
+{
+    /// <summary>A block's channels, taken over the whole of its plates, mm.</summary>
+    private const double ChannelMm = 1;
+
+    /// <summary>How far the estimate of the blocks may be off, as a share.</summary>
+    private const double BlockShare = 0.5;
+
+    public double TotalMl => Math.Round(BlocksMl + HoseMl + ReservoirMl + RadiatorMl);
+
+    /// <summary>What the estimate of the blocks leaves open, mL to either side.</summary>
+    public double OffMl => Math.Ceiling(BlocksMl * BlockShare);
+
+    public string Text =>
+        FormattableString.Invariant(
+            $"About {TotalMl:0} ± {OffMl:0} mL: hose {HoseMl:0}, reservoir {ReservoirMl:0}, radiator {RadiatorMl:0}, {BlocksMl:0} in blocks by their size."
+        );
+
+    /// <returns>Null while no block is chosen.</returns>
+    public static LoopVolume? Of(WorkOrder order, ShopSettings shop) =>
+        order.Boxes.Count == 0
+            ? null
+            : new(
+                order.Boxes.Sum(p => Blocks(p.Block)),
+                // mm² times m is mL
+                Math.PI
+                    / 4
+                    * shop.HoseInnerMm
+                    * shop.HoseInnerMm
+                    * shop.HoseM,
+                shop.ReservoirMl,
+                shop.RadiatorMl
+            );
+
+    /// <summary>What has no port holds no coolant.</summary>
+    private static double Blocks(Block block) =>
+        block.Ports.Count == 0 ? 0 : block.Plates.Sum(p => p.Outline.Area) * ChannelMm / 1000;
+}
