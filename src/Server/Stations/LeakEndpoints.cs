@@ -78,8 +78,16 @@ internal static class LeakEndpoints
         job.MapGet("/leak-run", RunAsync).Produces<LeakSoFar>(200, "text/event-stream");
         job.MapGet(
             "/leak-tests",
-            (long id, LeakTests tests, FigureSources sources) =>
-                TypedResults.Ok(new JobLeaks(UsualMl, LeakTest.DefaultLimitMlPerMin, !sources.Practice, tests.All(id)))
+            (long id, LeakTests tests, FigureSources sources, JobPlans plans, CancellationToken cancel) =>
+                TypedResults.Ok(
+                    new JobLeaks(
+                        // tested dry, the whole loop is full of air
+                        plans.Of(id, cancel).Plan.Prove.Volume?.TotalMl ?? UsualMl,
+                        LeakTest.DefaultLimitMlPerMin,
+                        !sources.Practice,
+                        tests.All(id)
+                    )
+                )
         );
         job.MapPost("/leak-tests", WriteAsync).Accepts<LeakWritten>("application/json");
     }
