@@ -239,4 +239,47 @@ public sealed class SourceTests(DemoServer demo) : IClassFixture<DemoServer>
                 .Select(s => (s.GetProperty("what").GetString()!.Split(" 95")[0], s.GetProperty("agrees").GetBoolean()))
         );
     }
+
+    [Fact]
+    public async Task A_complaint_is_proved_at_its_own_sensor_and_known_offsets_are_taken_off()
+    {
+        var job = await _server.OpenAsync();
+        Task<HttpResponseMessage> Put(string body, string version) =>
+            _server.SendAsync(HttpMethod.Put, $"/api/jobs/{job}/proof", body, version);
+        async Task<JsonElement> Proof() =>
+            (await _server.JobAsync(job))
+                .GetProperty("plan")
+                .GetProperty("prove")
+                .GetProperty("pairs")[0]
+                .GetProperty("comparison");
+        await ReadAsync(job, "before", "", 90);
+        await ReadAsync(job, "after");
+        var before = await Proof();
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (
+                await Put("""{"by":"QA","complaint":"memory","offsets":[{"sensor":"die","readsHighK":5}]}""", "0")
+            ).StatusCode
+        );
+        var told = await Proof();
+        Assert.Equal("memory not read: complained of", told.GetProperty("verdict").GetString());
+        // 5 K less at the die, at 300 W
+        double Room(JsonElement c) => c.GetProperty("afterToRoom").GetProperty("kPerW").GetDouble();
+        Assert.Equal(5.0 / 300, Room(before) - Room(told), 3e-4);
+        Assert.Equal(HttpStatusCode.PreconditionFailed, (await Put("""{"by":"QA","offsets":[]}""", "0")).StatusCode);
+        Assert.Equal(
+            ["/complaint", "/offsets/0/readsHighK"],
+            (
+                await PointersAsync(
+                    await Put(
+                        """{"by":"QA","complaint":"inductor","offsets":[{"sensor":"die","readsHighK":50}]}""",
+                        "1"
+                    )
+                )
+            ).Order()
+        );
+        Assert.Equal(["/offsets"], await PointersAsync(await Put("""{"by":"QA"}""", "1")));
+        Assert.Equal(HttpStatusCode.OK, (await Put("""{"by":"QA","offsets":[]}""", "1")).StatusCode);
+        Assert.Equal(before.GetProperty("verdict").GetString(), (await Proof()).GetProperty("verdict").GetString());
+    }
 }

@@ -1,5 +1,6 @@
 using System.Net;
 using System.Text;
+using System.Text.Json;
 using Xunit;
 
 namespace FaithfulBracket.Server.Tests;
@@ -59,6 +60,17 @@ public class StrangersTests(DemoServer demo) : IClassFixture<DemoServer>
                 await SendAsync("/api/jobs", job, headers: [("Origin", own), ("Sec-Fetch-Site", "same-origin")])
             ).StatusCode
         );
+    }
+
+    [Fact]
+    public async Task A_parameter_that_is_missing_is_named()
+    {
+        var answer = await _server.Http.DeleteAsync("/api/settings/shop/mark");
+        Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
+        using var problem = JsonDocument.Parse(await answer.Content.ReadAsStringAsync());
+        var fault = problem.RootElement.GetProperty("errors")[0];
+        Assert.Equal("?by", fault.GetProperty("pointer").GetString());
+        Assert.StartsWith("The call needs ?by=", fault.GetProperty("message").GetString(), StringComparison.Ordinal);
     }
 
     [Theory]

@@ -422,6 +422,14 @@ test('a warm memory chip is told as a film left on a pad, with what to look at f
   const suspects = ledger(page).getByRole('list', { name: 'Suspects' })
   await expect(suspects.getByRole('listitem').first()).toContainText(/film left on a pad: one of 6/)
   await expect(ledger(page)).toContainText('Look along the edge at')
+  // what was complained of stands first, without what its sensor is known to be off by
+  const complained = ledger(page).getByRole('button', { name: 'memory', exact: true })
+  await complained.click()
+  await expect(complained).toHaveAttribute('aria-pressed', 'true')
+  await ledger(page).getByText('Sensors that read high or low').click()
+  await ledger(page).getByLabel('memory, K over').fill('0,5')
+  await ledger(page).getByRole('button', { name: 'Take them off' }).click()
+  await expect(ledger(page)).toContainText('Sensors that read high or low: 1')
   // once it runs as expected, nothing is suspected
   const form = page.getByRole('form', { name: 'New reading' })
   await form.getByRole('button', { name: 'after' }).click()

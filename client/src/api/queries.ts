@@ -231,6 +231,17 @@ export function useJobChanges(job: JobView) {
           }),
         ),
     }),
+    proof: useMutation({
+      ...again,
+      mutationFn: (body: Schemas['ProofChange']) =>
+        answer(
+          http.PUT('/api/jobs/{id}/proof', {
+            params: { path },
+            headers: ifMatch(job.sheets.versions.proof ?? 0),
+            body,
+          }),
+        ),
+    }),
     putAway: useMutation({
       onSettled: async () => {
         await again.onSettled()

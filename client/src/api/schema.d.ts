@@ -6005,6 +6005,47 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/proof": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ProofChange"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SheetVersion"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/as-found": {
         parameters: {
             query?: never;
@@ -10632,6 +10673,7 @@ export interface components {
             assembly?: null | components["schemas"]["Assembly"];
             order?: null | string[];
             imprint: components["schemas"]["KeptLook"][];
+            proof: components["schemas"]["KeptProof"];
             versions: {
                 [key: string]: number;
             };
@@ -10746,6 +10788,10 @@ export interface components {
             part: string;
             mark: components["schemas"]["ImprintMark"];
             board?: null | string;
+        };
+        KeptProof: {
+            complaint: null | components["schemas"]["PartKind"];
+            offsets: components["schemas"]["SensorOffset"][];
         };
         KeptVersion: {
             id: string;
@@ -11755,6 +11801,7 @@ export interface components {
             forecast: components["schemas"]["PassportForecast"];
             seen: components["schemas"]["PassportSeen"][];
             stand: components["schemas"]["ContactStand"];
+            ask?: null | string;
         };
         PassportForecast: {
             /** Format: double */
@@ -12183,6 +12230,11 @@ export interface components {
             /** Format: double */
             ambientKPa?: null | number;
         };
+        ProofChange: {
+            complaint: null | components["schemas"]["PartKind"];
+            offsets: components["schemas"]["SensorOffset"][];
+            by: string;
+        };
         ProveResult: {
             pairs: components["schemas"]["PairProof"][];
             sheet: components["schemas"]["StationPlan"];
@@ -12532,6 +12584,12 @@ export interface components {
             parts: string[];
             /** Format: double */
             c: number;
+        };
+        SensorOffset: {
+            board?: null | string;
+            sensor: components["schemas"]["PartKind"];
+            /** Format: double */
+            readsHighK: number;
         };
         SensorProof: {
             kind: components["schemas"]["PartKind"];

@@ -207,6 +207,14 @@ internal static class MountSteps
         /// <summary>Whose screws, where several blocks go on.</summary>
         private string OfBlock => _order.Pairs.Count > 1 ? $" of {_order.Name(_pair)}" : "";
 
+        /// <summary>"Block P, pass 1 of 3: …" where several blocks go on.</summary>
+        private string OfThis(string pass) =>
+            _order.Pairs.Count > 1
+                ? $"{Capital(_order.Name(_pair))}, {char.ToLowerInvariant(pass[0])}{pass[1..]}"
+                : pass;
+
+        private static string Capital(string text) => char.ToUpperInvariant(text[0]) + text[1..];
+
         private StepId Id(string target) => new(Station.Mount, _order.ScopeOf(_pair, _on.Board), target);
 
         public IEnumerable<WorkStep> Steps()
@@ -467,7 +475,7 @@ internal static class MountSteps
                 Kind = StepKind.Turn,
                 Board = _on.Board,
                 Pair = _pair.Key,
-                Title = PassWords.Title(turns, pass, passes, h => RingName(_first.First(x => x.Id == h))) + OfBlock,
+                Title = OfThis(PassWords.Title(turns, pass, passes, h => RingName(_first.First(x => x.Id == h)))),
                 Done = $"All {turns.Count} turned",
                 Pass = pass,
                 Passes = passes,

@@ -70,7 +70,8 @@ public static class Schools
             "stock-pads" => order
                 .Pieces.Select(p => p.Board.Assembly)
                 .Append(order.Assembly)
-                .Any(a => a?.Pieces.Any(p => p.Returns) == true),
+                .Any(a => a?.Pieces.Any(p => p.Returns || p.Face == Face.Back) == true)
+                && Any(b => b.Carriers.Count == 0),
             "increments" or "tightness" or "pressing" => Any(b => b.Plates.Any(p => p.Holes.Count > 0)),
             _ => true,
         };
@@ -161,8 +162,14 @@ public static class Schools
             "cleaning",
             Station.Prep,
             "What cleans the faces",
-            "alcohol",
+            "remover-on-paste",
             [
+                Way(
+                    "remover-on-paste",
+                    "remover on old paste, alcohol on the rest",
+                    "Paste lets go in one wipe; pads leave nothing that alcohol does not take.",
+                    w => w with { Cleaning = Cleaning.RemoverOnPaste }
+                ),
                 Way(
                     "alcohol",
                     "alcohol, every contact face",
@@ -171,7 +178,7 @@ public static class Schools
                 ),
                 Way(
                     "remover",
-                    "two-part remover first",
+                    "remover first, on every face",
                     "Old paste comes off in one wipe; it has to wait, and alcohol follows all the same.",
                     w => w with { Cleaning = Cleaning.Remover }
                 ),

@@ -2,6 +2,8 @@ namespace FaithfulBracket.Core.Orders;
 
 public enum Cleaning
 {
+    /// <summary>Remover where old paste is, alcohol after it and on everything else.</summary>
+    RemoverOnPaste,
     Alcohol,
     Remover,
 }

@@ -22,6 +22,9 @@ public sealed record JobContext
     public string? PasteId { get; init; }
     public IReadOnlyList<Reading> Readings { get; init; } = [];
 
+    /// <summary>What the client complained of; null where of nothing that a sensor reads.</summary>
+    public Boards.PartKind? Complaint { get; init; }
+
     /// <summary>Where cold plates are taken from that readings are compared with.</summary>
     public PlateOf Plates { get; init; } = ExpectedOf.FromNothing;
 

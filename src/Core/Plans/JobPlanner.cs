@@ -56,6 +56,7 @@ public static class JobPlanner
             c.Plates,
             StuckSinks.Of(match),
             volume,
+            c.Complaint,
             cancel
         );
         var stock = c.Drawer.PasteOr(c.PasteId);

@@ -133,7 +133,12 @@ public static class PrepStation
                     parts,
                     words
                 );
-            var soaks = kind is PartKind.Die or PartKind.Lid || ways.Cleaning == Cleaning.Remover;
+            var soaks = ways.Cleaning switch
+            {
+                Cleaning.Alcohol => false,
+                Cleaning.Remover => true,
+                _ => kind is PartKind.Die or PartKind.Lid,
+            };
             yield return new()
             {
                 Id = new(Station.Prep, scope, $"clean-{name}{(behind ? "-back" : "")}"),

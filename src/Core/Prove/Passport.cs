@@ -34,6 +34,14 @@ public sealed record PassportContact(string Contact, PassportForecast Forecast, 
         Seen.Count == 0 ? ContactStand.Open
         : Seen.All(s => s.Agrees) ? ContactStand.Confirmed
         : ContactStand.Doubted;
+
+    /// <summary>The picture that would decide it without a lift; null where it is confirmed, or no edge can be looked under.</summary>
+    public string? Ask =>
+        Stand != ContactStand.Confirmed && Forecast.EdgeGapMm is { } edge
+            ? FormattableString.Invariant(
+                $"Photograph the edge beside {Contact} with a feeler gauge in the picture: {edge:0.00} mm expected."
+            )
+            : null;
 }
 
 /// <summary>What a contact's evidence comes to.</summary>

@@ -49,13 +49,14 @@ public static class ProveStation
         PlateOf? plates = null,
         IReadOnlyList<StuckSink>? sinks = null,
         LoopVolume? volume = null,
+        PartKind? complaint = null,
         CancellationToken cancel = default
     )
     {
         // nothing to look at, fill or compare before a block is chosen
         if (order.Pairs.Count == 0)
             return new([], new(Station.Prove, "waits for a block", true, []));
-        var proofs = Proofs(order, pads, readings, plates ?? ExpectedOf.FromNothing, null, cancel);
+        var proofs = Proofs(order, pads, readings, plates ?? ExpectedOf.FromNothing, null, complaint, cancel);
         List<string> renewed =
         [
             .. pads.Pieces.Count > 0 ? [HowMany.Of(pads.Pieces.Count, "fresh pad")] : Array.Empty<string>(),
@@ -66,7 +67,7 @@ public static class ProveStation
         var cost = renewed.Count == 0 ? "a mounting" : string.Join(" and ", renewed);
         return Result(
             proofs,
-            [.. Steps(order, proofs, pads, ways, cost, seats ?? [], loop, leakHoldS, sinks ?? [], volume)]
+            [.. Steps(order, proofs, pads, ways, cost, seats ?? [], loop, leakHoldS, sinks ?? [], volume, complaint)]
         ) with
         {
             Volume = volume,
@@ -81,7 +82,7 @@ public static class ProveStation
         IReadOnlyList<Reading> readings,
         PlateOf plates
     ) =>
-        Result(Proofs(order, pads, readings, plates, signed, default), signed.Sheet.Steps) with
+        Result(Proofs(order, pads, readings, plates, signed, null, default), signed.Sheet.Steps) with
         {
             Volume = signed.Volume,
         };
@@ -110,6 +111,7 @@ public static class ProveStation
         IReadOnlyList<Reading> readings,
         PlateOf plates,
         ProveResult? signed,
+        PartKind? complaint,
         CancellationToken cancel
     ) =>
         [
@@ -135,7 +137,14 @@ public static class ProveStation
                     return new PairProof(
                         p.Pair,
                         p.Board,
-                        Comparison.Of(own, sensors, block.Flow?.ShopScale, part, trial),
+                        Complaint.On(
+                            Comparison.Of(own, sensors, block.Flow?.ShopScale, part, trial),
+                            // a module has no sensor but its own
+                            first && board.Kind != BoardKind.MemoryModule
+                                ? complaint
+                                : null,
+                            own
+                        ),
                         RepeatedRuns.Of(own),
                         trial
                     );
@@ -200,7 +209,8 @@ public static class ProveStation
         LoopResult? loop,
         int leakHoldS,
         IReadOnlyList<StuckSink> sinks,
-        LoopVolume? volume
+        LoopVolume? volume,
+        PartKind? complaint
     )
     {
         var lift = ways.Imprint == ImprintCheck.Lift;
@@ -306,7 +316,15 @@ public static class ProveStation
                 .Distinct(),
         ];
         foreach (var board in measured)
-            yield return Measure(order, proofs, order.Find(board)!, loop);
+        {
+            var step = Measure(order, proofs, order.Find(board)!, loop);
+            yield return complaint is { } of && board == order.First.Key
+                ? step with
+                {
+                    Detail = $"The {PartNames.Several(of)} first: that was complained of. {step.Detail}",
+                }
+                : step;
+        }
         if (sinks.Count > 0)
             yield return Sinks(sinks);
     }

@@ -74,6 +74,12 @@ internal sealed class Problems(ILogger<Problems> log, ShopDatabase shop) : IExce
                 JsonSentences.Of(j),
                 [new(JsonSentences.Pointer(j.Path), JsonSentences.Of(j))]
             ),
+            BadHttpRequestException e when ParameterSentences.Of(e) is { } told => Problem(
+                e.StatusCode,
+                "The request can not be read",
+                told.Sentence,
+                [new(told.Pointer, told.Sentence)]
+            ),
             BadHttpRequestException e => Problem(
                 e.StatusCode,
                 "The request can not be read",

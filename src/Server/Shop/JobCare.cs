@@ -27,7 +27,7 @@ internal sealed class JobCare(JobPlans plans, JobPapers papers, ShopMemory shop,
                 .. papers
                     .Readings(id)
                     .Where(r => (r.Board ?? job.Order.First.Key) == piece.Key)
-                    .Select(r => JobPlans.Reading(r, shop.Settings, times)),
+                    .Select(r => JobPlans.Reading(r, shop.Settings, times, job.Sheets, job.Order)),
             ],
             pair?.Block.Flow,
             job.Plan.Care.RepasteMonths,

@@ -128,7 +128,7 @@ internal sealed class JobPlans(
                     planned.Plan.Prove,
                     planned.Order,
                     planned.Plan.Pads,
-                    [.. readings.Select(r => Reading(r, shop.Settings, times))],
+                    [.. readings.Select(r => Reading(r, shop.Settings, times, planned.Sheets, planned.Order))],
                     plates.Of
                 ),
             },
@@ -178,7 +178,8 @@ internal sealed class JobPlans(
             Begun = set.Cutting,
             AsFound = set.AsFound,
             TeardownOrder = set.Order,
-            Readings = [.. papers.Readings(row.Id).Select(r => Reading(r, settings, times))],
+            Readings = [.. papers.Readings(row.Id).Select(r => Reading(r, settings, times, set, order))],
+            Complaint = set.Proof.Complaint,
             Plates = plates.Of,
         };
 
@@ -189,7 +190,16 @@ internal sealed class JobPlans(
         return JobPlanner.WeighCuts(Context(job.Row, job.Sheets, job.Order, shop.Settings), job.Plan, cancel);
     }
 
-    internal static Reading Reading(ReadingRow r, ShopSettings settings, LocalTimes times) =>
+    /// <summary>Without what the logger takes, and what the sensors are known to be off by.</summary>
+    internal static Reading Reading(
+        ReadingRow r,
+        ShopSettings settings,
+        LocalTimes times,
+        JobSheetSet sheets,
+        WorkOrder order
+    ) => SensorOffsets.Without(AsRead(r, settings, times), sheets.Proof.Offsets, order.First.Key);
+
+    private static Reading AsRead(ReadingRow r, ShopSettings settings, LocalTimes times) =>
         new(
             Enum.Parse<Phase>(r.Phase, ignoreCase: true),
             r.RoomC,

@@ -7,14 +7,13 @@ namespace FaithfulBracket.Server.Shop;
 /// <summary>Readings of a job, picked out by board.</summary>
 internal static class JobReadings
 {
-    /// <param name="first">Key of the job's first board: a reading without a board is its.</param>
     public static Reading? After(
         IReadOnlyList<ReadingRow> readings,
         string board,
-        string first,
+        PlannedJob job,
         ShopSettings settings
     ) =>
         readings
-            .Select(r => JobPlans.Reading(r, settings, LocalTimes.Utc))
-            .LastOrDefault(r => r.Phase == Phase.After && (r.Board ?? first) == board);
+            .Select(r => JobPlans.Reading(r, settings, LocalTimes.Utc, job.Sheets, job.Order))
+            .LastOrDefault(r => r.Phase == Phase.After && (r.Board ?? job.Order.First.Key) == board);
 }

@@ -2,6 +2,7 @@ using System.Text.Json;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Pads.Cutting;
 using FaithfulBracket.Core.Pads.Stock;
+using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Core.Prove.Faults;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Store;
@@ -12,6 +13,9 @@ namespace FaithfulBracket.Server.Shop;
 /// <param name="Board">Key of the board; null for the first.</param>
 internal sealed record KeptLook(string Part, ImprintMark Mark, string? Board = null);
 
+/// <param name="Complaint">Die, memory or power stage; null for none.</param>
+internal sealed record KeptProof(PartKind? Complaint, IReadOnlyList<SensorOffset> Offsets);
+
 /// <summary>The sheets of a job as Core types, with the version of each.</summary>
 internal sealed record JobSheetSet
 {
@@ -20,7 +24,8 @@ internal sealed record JobSheetSet
         AsFoundKind = "as-found",
         AssemblyKind = "assembly",
         OrderKind = "order",
-        ImprintKind = "imprint";
+        ImprintKind = "imprint",
+        ProofKind = "proof";
 
     /// <summary>Way chosen for each question on which installers disagree.</summary>
     public IReadOnlyDictionary<string, string> Ways { get; private init; } = new Dictionary<string, string>();
@@ -35,6 +40,9 @@ internal sealed record JobSheetSet
 
     /// <summary>What parts showed when they were looked at.</summary>
     public IReadOnlyList<KeptLook> Imprint { get; private init; } = [];
+
+    /// <summary>What was complained of, and what the sensors are known to be off by.</summary>
+    public KeptProof Proof { get; private init; } = new(null, []);
 
     /// <summary>Version of each sheet; 0 where there is none.</summary>
     public IReadOnlyDictionary<string, long> Versions { get; private init; } = new Dictionary<string, long>();
@@ -59,6 +67,7 @@ internal sealed record JobSheetSet
             Assembly = Read<Assembly>(AssemblyKind),
             Order = Read<List<string>>(OrderKind) is { Count: > 0 } order ? order : null,
             Imprint = Read<List<KeptLook>>(ImprintKind) ?? [],
+            Proof = Read<KeptProof>(ProofKind) ?? new(null, []),
             Versions = rows.ToDictionary(r => r.Kind, r => r.Version),
         };
     }

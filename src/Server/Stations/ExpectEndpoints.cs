@@ -83,7 +83,7 @@ internal static class ExpectEndpoints
                 (pair is null || p.Pair == pair) && (board is null || p.Board == board) && ExpectedOf.Possible(p)
             ) ?? throw new InputException("", "Choose a block and a paste first: nothing is seated yet.");
         var on = ExpectedOf.Board(pads);
-        var after = JobReadings.After(papers.Readings(id), pads.Board, job.Order.First.Key, shop.Settings);
+        var after = JobReadings.After(papers.Readings(id), pads.Board, job, shop.Settings);
         var asMeasured = JobConditions.Of(after, shop.Settings, on);
         var at = new HeatConditions(
             tried.PowerW ?? asMeasured.PowerW,

@@ -82,7 +82,8 @@ internal static class LeakEndpoints
                 TypedResults.Ok(
                     new JobLeaks(
                         // tested dry, the whole loop is full of air
-                        plans.Of(id, cancel).Plan.Prove.Volume?.TotalMl ?? UsualMl,
+                        plans.Of(id, cancel).Plan.Prove.Volume?.TotalMl
+                            ?? UsualMl,
                         LeakTest.DefaultLimitMlPerMin,
                         !sources.Practice,
                         tests.All(id)

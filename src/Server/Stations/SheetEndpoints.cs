@@ -3,6 +3,7 @@ using FaithfulBracket.Core;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads.Stock;
+using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Core.Prove.Faults;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
@@ -19,18 +20,24 @@ internal sealed record AsFoundChange(IReadOnlyList<AsFoundPad> Pads, string By);
 /// <param name="Looks">The whole list; empty strikes all.</param>
 internal sealed record ImprintChange(IReadOnlyList<KeptLook> Looks, string By);
 
+/// <param name="Complaint">die, memory or power-stage; null or absent for none.</param>
+/// <param name="Offsets">The whole list; empty strikes all.</param>
+internal sealed record ProofChange(PartKind? Complaint, IReadOnlyList<SensorOffset> Offsets, string By);
+
 internal sealed record SheetVersion(string Kind, long Version);
 
 /// <summary>What a job notes beside its sign-offs: ways chosen, stock pads as found.</summary>
 internal static class SheetEndpoints
 {
-    private const int MostPads = 500;
+    private const int MostPads = 500,
+        MostOffsets = 60;
 
     public static void Map(IEndpointRouteBuilder app)
     {
         var job = app.MapGroup("/api/jobs/{id:long}").WithTags("jobs").AddEndpointFilter(Summaries.RenewAsync);
         job.MapPut("/ways", ChooseAsync).Accepts<WayChosen>("application/json");
         job.MapPut("/imprint", ImprintAsync).Accepts<ImprintChange>("application/json");
+        job.MapPut("/proof", ProofAsync).Accepts<ProofChange>("application/json");
         job.MapPut("/as-found", AsFoundAsync).Accepts<AsFoundChange>("application/json");
     }
 
@@ -120,6 +127,58 @@ internal static class SheetEndpoints
             id,
             JobSheetSet.ImprintKind,
             JsonSerializer.Serialize(body.Looks, DocumentJson.Options),
+            request,
+            sheets,
+            body.By
+        );
+    }
+
+    /// <summary>What was complained of, and what the sensors are known to be off by. If-Match: the version of that sheet.</summary>
+    private static async Task<Ok<SheetVersion>> ProofAsync(
+        long id,
+        HttpRequest request,
+        Jobs jobs,
+        JobSheets sheets,
+        JobOrders orders
+    )
+    {
+        var order = orders.Of(jobs.Get(id));
+        var body = await Bodies.ReadAsync(
+            request,
+            o =>
+            {
+                if (!o.Has("offsets"))
+                    o.Fault("offsets", "Missing: expected the whole list, empty to strike all.");
+                PartKind? Sensor(ObjectReader from, string field)
+                {
+                    var kind = from.OptionalChoice<PartKind>(field);
+                    if (kind is { } k && !Complaint.Of.Contains(k))
+                        from.Fault(field, "Expected die, memory or power-stage: those have a sensor.");
+                    return kind;
+                }
+                var offsets = o.Objects(
+                    "offsets",
+                    p =>
+                    {
+                        var offset = new SensorOffset(
+                            p.OptionalText("board", 20),
+                            Sensor(p, "sensor") ?? PartKind.Die,
+                            p.Number("readsHighK", -SensorOffsets.MostK, SensorOffsets.MostK)
+                        );
+                        if (order.Find(offset.Board ?? order.First.Key) is null)
+                            p.Fault("board", $"The order has no board \"{offset.Board}\".");
+                        return offset;
+                    }
+                );
+                if (offsets.Count > MostOffsets)
+                    o.Fault("offsets", $"Expected at most {MostOffsets}, found {offsets.Count}.");
+                return new ProofChange(Sensor(o, "complaint"), offsets, By(o));
+            }
+        );
+        return Put(
+            id,
+            JobSheetSet.ProofKind,
+            JsonSerializer.Serialize(new KeptProof(body.Complaint, body.Offsets), DocumentJson.Options),
             request,
             sheets,
             body.By

@@ -123,7 +123,7 @@ internal static class WhatIfEndpoints
         var job = plans.Today(id, cancel);
         var seated = Seated(job.Plan, pair, board);
         var after =
-            JobReadings.After(papers.Readings(id), seated.Board, job.Order.First.Key, shop.Settings)
+            JobReadings.After(papers.Readings(id), seated.Board, job, shop.Settings)
             ?? throw new InputException("", "No after reading yet: measure under load first.");
         var first = job.Order.First.Key;
         var pads = seated.Pads;

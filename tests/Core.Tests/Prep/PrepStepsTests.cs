@@ -80,6 +80,10 @@ public class PrepStepsTests
         Assert.Null(alcohol.TimerS);
         Assert.Empty(alcohol.Facts);
         Assert.StartsWith("Alcohol and a lint-free cloth.", alcohol.Detail, StringComparison.Ordinal);
+        // alcohol chosen, no remover is asked of anybody, on no face
+        var chosen = Step(Prep(ways: new() { ["cleaning"] = "alcohol" }), "clean-die");
+        Assert.Null(chosen.TimerS);
+        Assert.StartsWith("Alcohol", chosen.Detail, StringComparison.Ordinal);
         var remover = Step(Prep(ways: new() { ["cleaning"] = "remover" }), "clean-memory");
         Assert.Equal(60, remover.TimerS);
     }

@@ -160,4 +160,31 @@ public class ProveStationTests
             one.Sheet.Steps.Single(s => s.Id.Target == "fill").Title
         );
     }
+
+    [Fact]
+    public void What_was_complained_of_is_read_first_and_without_it_nothing_is_proved()
+    {
+        ProveResult Told(PartKind? complaint, params Reading[] readings) =>
+            ProveStation.Of(Order, Plan.Pads, Plan.Paste, readings, new(), complaint: complaint);
+        Reading[] die = [At(Phase.Before, 80), At(Phase.After, 45)];
+        Reading[] both = [die[0] with { MemoryC = 90 }, die[1] with { MemoryC = 55 }];
+        Assert.False(Told(null, die).Pairs[0].Comparison.Trouble);
+        var unread = Told(PartKind.Memory, die);
+        Assert.Equal(("memory not read: complained of", true), (unread.Sheet.Summary, unread.Sheet.Trouble));
+        Assert.StartsWith("The memory first", After(unread)[0].Detail, StringComparison.Ordinal);
+        Assert.DoesNotContain("complained", Told(PartKind.Memory, both).Sheet.Summary, StringComparison.Ordinal);
+        // before the work there is nothing to miss
+        Assert.DoesNotContain("complained", Told(PartKind.Memory, die[0]).Sheet.Summary, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void What_a_sensor_is_known_to_be_off_by_is_taken_off_its_own_boards_readings()
+    {
+        SensorOffset[] offsets = [new(null, PartKind.Memory, 3), new("B", PartKind.Die, -2)];
+        var read = At(Phase.After, 50) with { MemoryC = 60, PowerStageC = 70, HotspotC = 55 };
+        var first = SensorOffsets.Without(read, offsets, "A");
+        Assert.Equal((50, 57, 70, 55), (first.DieC, first.MemoryC, first.PowerStageC, first.HotspotC));
+        var second = SensorOffsets.Without(read with { Board = "B" }, offsets, "A");
+        Assert.Equal((52, 60, 57), (second.DieC, second.MemoryC, second.HotspotC));
+    }
 }

@@ -29,7 +29,10 @@ public class ProveStepsTests
     public void A_card_is_looked_at_tested_for_leaks_booted_and_measured()
     {
         var plan = Plan();
-        Assert.Equal(["edges", "leak", "fill", "boot", "after"], plan.Prove.Sheet.Steps.Select(s => s.Id.Target));
+        Assert.Equal(
+            ["edges", "leak", "water-out", "fill", "boot", "after"],
+            plan.Prove.Sheet.Steps.Select(s => s.Id.Target)
+        );
         // coolant before current
         Assert.Equal([Prove(plan, "fill").Id], Prove(plan, "boot").Locks);
         Assert.Equal(900, Prove(plan, "leak").TimerS);

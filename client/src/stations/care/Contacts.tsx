@@ -46,6 +46,11 @@ export function Contacts({ job, by }: { job: JobView; by: string }) {
               .join('; ')}
           </Why>
         ))}
+      {contacts
+        .filter((c) => c.stand === 'doubted' && c.ask)
+        .map((c) => (
+          <Why key={`ask ${c.contact}`}>{c.ask}</Why>
+        ))}
       <details className="mt-1">
         <summary className="cursor-pointer text-copper underline underline-offset-3">Each contact as forecast</summary>
         {contacts.map((c) => (

@@ -4,6 +4,7 @@ import { Head, Row, Section, Why } from '../Ledger'
 import { LooseEnds } from '../LooseEnds'
 import type { RoomProps } from '../room'
 import { StepList } from '../StepList'
+import { Complaint } from './Complaint'
 import { Expected } from './Expected'
 import { ImprintSection } from './ImprintSection'
 import { LeakSection } from './LeakSection'
@@ -37,6 +38,7 @@ export function ProveLedger(props: RoomProps<ProveOwn>) {
         {c?.verdict ?? 'No readings yet'}
       </Head>
       {c && <Sensors sensors={c.sensors} />}
+      {!module && <Complaint job={job} here={here} s={s} />}
       {here.trial && <Trial trial={here.trial} />}
       {c && c.why.length > 0 && (
         <Section title="Figures">

@@ -67,6 +67,8 @@ function figures(
   scale: number,
 ): Figure[] {
   const readings = job.readings.filter((r) => (r.board ?? job.order.pieces[0].key) === boardKey)
+  // as they are judged: without what the sensors are known to be off by
+  const sensors = job.plan.prove.pairs.filter((x) => x.board === boardKey).flatMap((x) => x.comparison.sensors)
   const before = readings.findLast((r) => r.phase === 'before')
   const after = readings.findLast((r) => r.phase === 'after')
   const find = (id: string) => board.parts.find((x) => x.id === id)
@@ -88,13 +90,15 @@ function figures(
         expected: e.c,
         rangeK: e.rangeK,
         past: e.pastLimit ? (e.limitC ?? undefined) : undefined,
-        measured: own
-          ? after?.dieC
-          : memory
-            ? (after?.memoryC ?? undefined)
-            : k.kind === 'power-stage'
-              ? (after?.powerStageC ?? undefined)
-              : undefined,
+        measured:
+          sensors.find((x) => x.part === part.id)?.measuredC ??
+          (own
+            ? after?.dieC
+            : memory
+              ? (after?.memoryC ?? undefined)
+              : k.kind === 'power-stage'
+                ? (after?.powerStageC ?? undefined)
+                : undefined),
       })
     }
   }
