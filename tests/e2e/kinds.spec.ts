@@ -446,6 +446,20 @@ test('a warm memory chip is told as a film left on a pad, with what to look at f
   await expect(suspects.getByRole('listitem').first()).toContainText('nothing wrong')
 })
 
+test('a tool that is missing only on paper is written down from the kit with one press', async ({ page }) => {
+  const drawer = await (await page.request.get(`${server.address}/api/drawer`)).json()
+  const scale = drawer.versions.find((v: { kind: string; id: string }) => v.kind === 'tool' && v.id === 'scale')
+  const gone = await page.request.delete(`${server.address}/api/drawer/tool/scale?by=QA`, {
+    headers: { 'if-match': `"${scale.version}"` },
+  })
+  expect(gone.ok(), await gone.text()).toBe(true)
+  const job = await jobOf(page, 'memory')
+  await page.goto(`${server.address}/job/${job.id}/kit`)
+  await expect(ledger(page)).toContainText('1 item short')
+  await ledger(page).getByRole('button', { name: 'We have scale' }).click()
+  await expect(ledger(page)).toContainText('All here')
+})
+
 test('a press made while the last signature is on its way is not lost', async ({ page }) => {
   const fresh = await freshLike(page, await jobOf(page, 'plug-in-module'))
   const start = fresh.steps.findIndex((s) => s.stepId === 'mount.start')

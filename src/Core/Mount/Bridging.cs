@@ -13,8 +13,11 @@ internal static class Bridging
     /// <summary>Target of the step that lowers joined blocks as one.</summary>
     public const string AsOneTarget = "lower-joined";
 
-    /// <summary>Every pair that comes down with this one, itself among them, in the order of the job.</summary>
-    public static IReadOnlyList<Pair> With(WorkOrder order, Pair pair)
+    /// <summary>
+    /// Every pair that comes down with this one, itself among them, in the order of the job; itself alone where nothing
+    /// joins it, or where one of them is not laid on the one board they share.
+    /// </summary>
+    public static IReadOnlyList<Pair> With(WorkOrder order, MatchResult match, Pair pair)
     {
         var joins = Of(order).ToList();
         HashSet<string> found = [pair.Key];
@@ -25,9 +28,12 @@ internal static class Bridging
                 .SelectMany(j => new[] { j.From.Key, j.To.Key })
                 .ToList();
             if (more.Count == 0)
-                return [.. order.Pairs.Where(p => found.Contains(p.Key))];
+                break;
             found.UnionWith(more);
         }
+        var laid = match.Laid().Where(l => found.Contains(l.Pair.Key)).ToList();
+        var one = laid.Count == found.Count && laid.Select(l => l.On.Board).Distinct().Count() == 1;
+        return one ? [.. order.Pairs.Where(p => found.Contains(p.Key))] : [pair];
     }
 
     /// <summary>The steps of joined blocks as one: one lowering, every start, the passes of all by turns, the rest.</summary>
@@ -35,7 +41,7 @@ internal static class Bridging
     public static IEnumerable<WorkStep> AsOne(WorkOrder order, IReadOnlyList<IReadOnlyList<WorkStep>> each)
     {
         var lowers = each.SelectMany(s => s).Where(s => s.Id.Target == "lower").ToList();
-        var first = lowers.MinBy(s => each.SelectMany(x => x).ToList().IndexOf(s))!;
+        var first = lowers[0];
         // what lies under a block, or is laid before it, stays before it
         foreach (var step in each.SelectMany(s => s.TakeWhile(x => x.Id.Target != "lower")))
             yield return step;

@@ -46,13 +46,13 @@ internal static class MountSteps
             [
                 .. seat is null ? own : new SocketMount(order, seat, ways).Over([.. own], mount.Tightening),
             ];
-            var together = Bridging.With(order, pair);
+            var together = Bridging.With(order, match, pair);
             if (together.Count > 1)
             {
                 if (!joined.TryGetValue(together[0].Key, out var members))
                     joined[together[0].Key] = members = [];
                 members.Add(done);
-                if (pair != together[^1])
+                if (pair.Key != together[^1].Key)
                     continue;
                 steps.AddRange(Bridging.AsOne(order, members));
                 steps.AddRange(together.SelectMany(p => Finish(order, p)));

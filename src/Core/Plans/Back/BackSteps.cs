@@ -226,7 +226,8 @@ internal sealed class BackSteps(
         ThingId block = new(ThingKind.Block, pair.Key);
         if (kept.Contains(block) || !_loosened.Add((pair.Key, last.Board)))
             return;
-        var together = Bridging.With(order, pair).Select(p => p.Key).ToHashSet();
+        var blocks = Bridging.With(order, plan.Match, pair);
+        var together = blocks.Select(p => p.Key).ToHashSet();
         _loosened.UnionWith(together.Select(key => (key, last.Board)));
         var own = done.Where(s => s.Pair is { } key && together.Contains(key) && s.Board == last.Board)
             .Where(s => s.Kind is StepKind.Lower or StepKind.Start or StepKind.Turn)
@@ -248,7 +249,7 @@ internal sealed class BackSteps(
             Write(
                 acts.TrueForAll(a => a.Thing.Kind == ThingKind.Carrier)
                     ? BackWords.CarriersOff(order, pair, last.Board!)
-                    : BackWords.BlockOff(order, pair, last.Board!, screws),
+                    : BackWords.BlockOff(order, blocks, last.Board!, screws),
                 acts
             );
     }

@@ -1,6 +1,5 @@
 using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
-using FaithfulBracket.Core.Mount;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Teardown;
 
@@ -87,7 +86,7 @@ internal static class BackWords
         };
     }
 
-    public static WorkStep BlockOff(WorkOrder order, Pair pair, string board, int screws)
+    public static WorkStep BlockOff(WorkOrder order, IReadOnlyList<Pair> blocks, string board, int screws)
     {
         var die = order.Find(board)!.Board.Parts.Any(p => p.Kind is PartKind.Die or PartKind.Lid);
         var turned = screws switch
@@ -97,12 +96,12 @@ internal static class BackWords
             _ when die => $"{HowMany.Of(screws, "screw")}, outer ones first, the die ring last and in a cross",
             _ => $"{HowMany.Of(screws, "screw")}, outer ones first, then in a cross",
         };
-        var together = Bridging.With(order, pair);
+        var pair = blocks[0];
         var off = pair.BoardKeys(order).Count > 1 ? $" off board {board}" : " off";
         return Step(
             "block",
             StepKind.Unscrew,
-            $"Take {string.Join(" and ", together.Select(order.Name))}{(together.Count > 1 ? ", joined as they are," : "")}{off}: {turned}",
+            $"Take {string.Join(" and ", blocks.Select(order.Name))}{(blocks.Count > 1 ? ", joined as they are," : "")}{off}: {turned}",
             "Block is off",
             "A quarter turn each at first: the springs let go evenly.",
             "Rock and twist, never lever from one end: "

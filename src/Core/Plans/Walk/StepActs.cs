@@ -159,7 +159,7 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
             case StepKind.Lower when pair is not null:
                 foreach (
                     var each in step.Id.Target == Bridging.AsOneTarget
-                        ? Bridging.With(order, pair)
+                        ? Bridging.With(order, match, pair)
                         : (IReadOnlyList<Pair>)[pair]
                 )
                     Lower(step, each);
