@@ -175,7 +175,7 @@ export function Drawer() {
               </span>
             }
           >
-            Screws and drivers
+            Screws and tools
           </Title>
           <Table head={['screw', 'count']}>
             {d.screws.map((x) => (

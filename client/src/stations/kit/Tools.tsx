@@ -35,9 +35,9 @@ export function Tools({ lines }: { lines: Line[] }) {
           return (
             <li
               key={l.name}
-              className={`flex min-h-9 items-center justify-between border-b border-rule/60 ${l.short > 0 ? 'text-plum' : ''}`}
+              className={`flex min-h-9 items-center justify-between gap-2 border-b border-rule/60 ${l.short > 0 ? 'text-plum' : ''}`}
             >
-              <span>{name}</span>
+              <span className="min-w-0 leading-tight">{name}</span>
               {l.short > 0 ? (
                 <Button kind="quiet" aria-label={`We have ${name}`} onClick={() => have(name)}>
                   we have it
