@@ -279,6 +279,19 @@ public sealed class SourceTests(DemoServer demo) : IClassFixture<DemoServer>
             ).Order()
         );
         Assert.Equal(["/offsets"], await PointersAsync(await Put("""{"by":"QA"}""", "1")));
+        Assert.Equal(
+            ["/offsets/0/sensor"],
+            await PointersAsync(await Put("""{"by":"QA","offsets":[{"readsHighK":1}]}""", "1"))
+        );
+        Assert.Equal(
+            ["/offsets"],
+            await PointersAsync(
+                await Put(
+                    """{"by":"QA","offsets":[{"sensor":"die","readsHighK":1},{"sensor":"die","readsHighK":2}]}""",
+                    "1"
+                )
+            )
+        );
         Assert.Equal(HttpStatusCode.OK, (await Put("""{"by":"QA","offsets":[]}""", "1")).StatusCode);
         Assert.Equal(before.GetProperty("verdict").GetString(), (await Proof()).GetProperty("verdict").GetString());
     }

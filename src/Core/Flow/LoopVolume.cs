@@ -29,15 +29,13 @@ public sealed record LoopVolume(double BlocksMl, double HoseMl, double Reservoir
             ? null
             : new(
                 order.Boxes.Sum(p => Blocks(p.Block)),
-                // mm² times m is mL
-                Math.PI
-                    / 4
-                    * shop.HoseInnerMm
-                    * shop.HoseInnerMm
-                    * shop.HoseM,
+                Bore(shop.HoseInnerMm) * shop.HoseM,
                 shop.ReservoirMl,
                 shop.RadiatorMl
             );
+
+    /// <summary>mm²; times a length in m it is mL.</summary>
+    private static double Bore(double innerMm) => Math.PI / 4 * innerMm * innerMm;
 
     /// <summary>What has no port holds no coolant.</summary>
     private static double Blocks(Block block) =>

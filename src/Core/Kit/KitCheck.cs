@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Orders;
@@ -89,12 +90,13 @@ public static class KitCheck
     public static IEnumerable<KitLine> Used(WorkOrder order, Drawer drawer, IReadOnlyList<WorkStep> steps)
     {
         List<string> keys = [.. order.Boxes.SelectMany(p => p.Block.Kit?.Keys ?? [])];
-        foreach (var use in StepUses.Of(steps, drawer.Consumables.FirstOrDefault(c => c.WaitS is not null)?.Name))
+        var remover = drawer.Consumables.FirstOrDefault(c => c.WaitS is not null)?.Name;
+        foreach (var use in StepUses.Of(steps, remover, f => Thread(order, f)))
             yield return Line(
                 use.Group,
                 use.Name,
                 use.Amount,
-                use.Unit,
+                use.Amount == 1 ? use.Unit.TrimEnd('s') : use.Unit,
                 use.InBox + (use.Name == StepUses.Key && keys.Count > 0 ? 1 : 0),
                 use.Group == StepUses.ToolGroup
                     ? drawer.Tools.Any(t => Same(t.Name, use.Name))
@@ -103,6 +105,13 @@ public static class KitCheck
                     : drawer.Consumables.Where(c => Same(c.Name, use.Name)).Sum(c => c.Amount)
             );
     }
+
+    private static string Thread(WorkOrder order, ThingId fitting) =>
+        order
+            .Pairs.FirstOrDefault(p => p.Key == fitting.Owner)
+            ?.Block.Ports.FirstOrDefault(p => p.Id == fitting.Key)
+            ?.Thread
+        ?? "G1/4";
 
     /// <summary>One name or its plural, however it is written.</summary>
     private static bool Same(string held, string asked) =>

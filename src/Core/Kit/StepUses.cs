@@ -49,10 +49,11 @@ public static class StepUses
         AlloyMl = 0.2;
 
     /// <param name="remover">Name of the shop's remover; null where it has none.</param>
-    public static IReadOnlyList<Use> Of(IReadOnlyList<WorkStep> steps, string? remover) =>
+    /// <param name="thread">Thread of the port that a fitting is screwed into.</param>
+    public static IReadOnlyList<Use> Of(IReadOnlyList<WorkStep> steps, string? remover, Func<ThingId, string> thread) =>
         [
             .. steps
-                .SelectMany(s => Of(s, remover))
+                .SelectMany(s => Of(s, remover, thread))
                 .Concat(Worn(steps))
                 .GroupBy(u => (u.Group, u.Name, u.Unit))
                 .Select(g =>
@@ -69,7 +70,7 @@ public static class StepUses
 
     private static Use Tool(string name) => new(ToolGroup, name, 1);
 
-    private static IEnumerable<Use> Of(WorkStep step, string? remover)
+    private static IEnumerable<Use> Of(WorkStep step, string? remover, Func<ThingId, string> thread)
     {
         var metal = step.Kind == StepKind.Clean && step.Id.Target.StartsWith("metal-off", StringComparison.Ordinal);
         if (metal)
@@ -93,11 +94,11 @@ public static class StepUses
             yield break;
         }
         foreach (var act in step.Acts)
-        foreach (var use in Of(step, act, soaked ? remover ?? "remover" : null))
+        foreach (var use in Of(step, act, soaked ? remover ?? "remover" : null, thread))
             yield return use;
     }
 
-    private static IEnumerable<Use> Of(WorkStep step, Act act, string? remover)
+    private static IEnumerable<Use> Of(WorkStep step, Act act, string? remover, Func<ThingId, string> thread)
     {
         switch (act.Do, act.Thing.Kind)
         {
@@ -136,7 +137,7 @@ public static class StepUses
                 yield return Tool("paste spreader");
                 break;
             case (Verb.Fit, ThingKind.Fitting):
-                yield return new(FittingGroup, "G1/4 fitting", 1);
+                yield return new(FittingGroup, $"{thread(act.Thing)} fitting", 1);
                 break;
             case (Verb.Join, ThingKind.Link):
                 // a fitting between two blocks comes with the block that states it

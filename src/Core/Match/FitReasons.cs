@@ -88,31 +88,18 @@ internal static class FitReasons
         {
             var kept = laid.Uncovered.FindAll(p => board.FindPart(p)?.Kind is PartKind.Die or PartKind.Lid);
             var bare = laid.Uncovered.Except(kept).ToList();
-            string Needs(List<string> parts, string what) => $"{(parts.Count == 1 ? "it needs" : "they need")} {what}.";
-            yield return new(
-                Weight.Work,
-                new(
-                    "uncovered",
-                    string.Join(
-                            " ",
-                            new[]
-                            {
-                                bare.Count > 0
-                                    ? $"No land covers {List(bare)}: {Needs(bare, "passive sinks and airflow")}"
-                                    : "",
-                                kept.Count > 0
-                                    ? $"No land covers {List(kept)}: {Needs(kept, "a cooler of their own")}"
-                                    : "",
-                            }.Where(t => t.Length > 0)
-                        )
-                        .Replace(
-                            "it needs a cooler of their own",
-                            "it needs a cooler of its own",
-                            StringComparison.Ordinal
-                        ),
-                    laid.Uncovered
-                )
-            );
+            string Bare(List<string> parts, string one, string more) =>
+                $"No land covers {List(parts)}: {(parts.Count == 1 ? one : more)}.";
+            List<string> told =
+            [
+                .. bare.Count > 0
+                    ? [Bare(bare, "it needs passive sinks and airflow", "they need passive sinks and airflow")]
+                    : Array.Empty<string>(),
+                .. kept.Count > 0
+                    ? [Bare(kept, "it needs a cooler of its own", "they need coolers of their own")]
+                    : Array.Empty<string>(),
+            ];
+            yield return new(Weight.Work, new("uncovered", string.Join(" ", told), laid.Uncovered));
         }
         foreach (var j in Envelope.Judge(board, block))
             yield return j;

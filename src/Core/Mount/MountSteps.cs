@@ -386,7 +386,7 @@ internal static class MountSteps
         private WorkStep Turned(TighteningResult t, PassRounds round)
         {
             var (moves, pass) = (round.Moves, round.Pass);
-            List<ScrewTurn> turns = [.. moves.Select(m => Screw(t, m, round.Rounds))];
+            List<ScrewTurn> turns = [.. moves.Select(m => Screw(t, m, round.Each.Count(x => x.Hole == m.Hole)))];
             var strips = moves.Any(m => m.Strips);
             var hardest = moves.MaxBy(m => m.LoadN)!;
             return Pass($"turn-{pass}", turns, pass, round.Passes) with

@@ -35,7 +35,7 @@ internal static class SinkSteps
         {
             Id = new(
                 Station.Mount,
-                order.Pairs.Count > 1 || order.Pieces.Count > 1 ? first.Board : null,
+                order.ScopeOf(order.Find(first.Board)!),
                 FormattableString.Invariant(
                     $"sinks-{kind.Replace(' ', '-')}-{first.Sink.WidthMm:0.#}x{first.Sink.DepthMm:0.#}{(first.Part.Face == Face.Back ? "-back" : "")}"
                 )

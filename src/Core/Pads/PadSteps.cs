@@ -162,8 +162,7 @@ internal static class PadSteps
     /// <summary>Which board, where there are several, and which face of it.</summary>
     private static string At(WorkOrder order, PadPiece piece) =>
         piece.Face == Face.Front || piece.Where is not null ? order.On(piece.Board)
-        : order.Find(piece.Board)?.Board.Kind == BoardKind.MemoryModule
-            ? $" on the back{order.On(piece.Board).Replace(" on ", " of ", StringComparison.Ordinal)}"
+        : order.Find(piece.Board)?.Board.Kind == BoardKind.MemoryModule ? $" on the back of module {piece.Board}"
         : order.Pieces.Count > 1 ? $" behind board {piece.Board}"
         : " behind the board";
 

@@ -49,17 +49,14 @@ public static class PrepStation
         var steps = new List<WorkStep>();
         var pairs = new List<PairPrep>();
         var faces = 0;
+        var sinks = StuckSinks.Of(match);
         foreach (var (fit, on) in match.Laid())
         {
             var pair = order.Pairs.First(p => p.Key == fit.Key);
             var scope = order.ScopeOf(pair, on.Board);
             var checks = DryFit.Of(on.Laid, on.Fit);
             pairs.Add(new(fit.Key, on.Board, checks));
-            var stuck = StuckSinks
-                .Of(match)
-                .Where(s => s.Pair == fit.Key && s.Board == on.Board)
-                .Select(s => s.Part.Id)
-                .ToHashSet();
+            var stuck = sinks.Where(s => s.Pair == fit.Key && s.Board == on.Board).Select(s => s.Part.Id).ToHashSet();
             var cleaned = Clean(on, stuck, scope, drawer, ways, shop, MetalOn(order, on)).ToList();
             faces += cleaned.Count;
             var seat = seats?.FirstOrDefault(s => s.Pair == fit.Key && s.Board == on.Board);

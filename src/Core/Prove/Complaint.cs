@@ -6,7 +6,7 @@ namespace FaithfulBracket.Core.Prove;
 public static class Complaint
 {
     /// <summary>What can be complained of, because a sensor reads it.</summary>
-    public static IReadOnlyList<PartKind> Of { get; } = [PartKind.Die, PartKind.Memory, PartKind.PowerStage];
+    public static IReadOnlyList<PartKind> Kinds { get; } = [PartKind.Die, PartKind.Memory, PartKind.PowerStage];
 
     /// <summary>Its sensor first; where it was not read after the work, nothing is proved yet.</summary>
     internal static Comparison On(Comparison comparison, PartKind? complaint, IReadOnlyList<Reading> readings)

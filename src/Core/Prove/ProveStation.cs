@@ -346,8 +346,8 @@ public static class ProveStation
                 + FormattableString.Invariant($"{hottest[0].Sink.AirC:0} °C: ")
                 + string.Join(", ", hottest.Select(Expected))
                 + ". Hotter: more air over them, or a sink that does not sit.",
-            Caution = "Sinks are hot, and a metal tip between them is a short circuit.",
-            Feel = "A fingertip stays a moment on a sink of 50 °C, not on one of 60 °C.",
+            Caution = "Sinks are hot: no fingers. A metal tip between them is a short circuit.",
+            Feel = "The figure stands still within a minute, and none of them creeps on.",
             Done = "Within their limits",
             Targets = [.. hottest.Select(s => s.Part.Id)],
             Facts =

@@ -152,7 +152,7 @@ internal static class SheetEndpoints
                 PartKind? Sensor(ObjectReader from, string field)
                 {
                     var kind = from.OptionalChoice<PartKind>(field);
-                    if (kind is { } k && !Complaint.Of.Contains(k))
+                    if (kind is { } k && !Complaint.Kinds.Contains(k))
                         from.Fault(field, "Expected die, memory or power-stage: those have a sensor.");
                     return kind;
                 }
@@ -160,9 +160,11 @@ internal static class SheetEndpoints
                     "offsets",
                     p =>
                     {
+                        if (!p.Has("sensor"))
+                            p.Fault("sensor", "Missing: expected die, memory or power-stage.");
                         var offset = new SensorOffset(
                             p.OptionalText("board", 20),
-                            Sensor(p, "sensor") ?? PartKind.Die,
+                            Sensor(p, "sensor") ?? default,
                             p.Number("readsHighK", -SensorOffsets.MostK, SensorOffsets.MostK)
                         );
                         if (order.Find(offset.Board ?? order.First.Key) is null)
@@ -170,6 +172,8 @@ internal static class SheetEndpoints
                         return offset;
                     }
                 );
+                if (offsets.GroupBy(x => (x.Board ?? order.First.Key, x.Sensor)).Any(g => g.Count() > 1))
+                    o.Fault("offsets", "One sensor stands here twice: expected each once a board.");
                 if (offsets.Count > MostOffsets)
                     o.Fault("offsets", $"Expected at most {MostOffsets}, found {offsets.Count}.");
                 return new ProofChange(Sensor(o, "complaint"), offsets, By(o));

@@ -189,7 +189,7 @@ public class KitTests
     [Fact]
     public void Acts_need_each_tool_once_and_as_much_stuff_as_all_of_them_use()
     {
-        var order = WorkOrder.Plain(Sample.Board(), With(new() { Keys = ["HEX2"] }));
+        var order = WorkOrder.Plain(Sample.Board(), With(new() { Keys = ["HEX2"] }, ports: 1));
         ThingId lead = new(ThingKind.Lead, "A", "W1"),
             block = new(ThingKind.Block, "P");
         List<WorkStep> steps =
@@ -203,7 +203,7 @@ public class KitTests
             },
             Does(StepKind.Coat, new Act(Verb.Coat, OnBoard("C1"))),
             Does(StepKind.Rebuild, new Act(Verb.Open, block)),
-            Does(StepKind.Plug, new Act(Verb.Fit, new(ThingKind.Fitting, "P", "A"))),
+            Does(StepKind.Plug, new Act(Verb.Fit, new(ThingKind.Fitting, "P", "P1"))),
             Does(StepKind.LeakTest),
         ];
         var drawer = Holds(
@@ -224,7 +224,7 @@ public class KitTests
                 new("consumables", "lint-free cloth", 2, "pieces", 0, 0, 2),
                 new("consumables", "stripper", 1, "mL", 0, 20, 0),
                 new("consumables", "insulating coat", 1, "mL", 0, 0, 1),
-                new KitLine("consumables", "gloves", 1, "pairs", 0, 3, 0),
+                new KitLine("consumables", "gloves", 1, "pair", 0, 3, 0),
             ],
             KitCheck.Used(order, drawer, steps)
         );
