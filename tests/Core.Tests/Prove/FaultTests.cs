@@ -9,7 +9,7 @@ using Xunit;
 
 namespace FaithfulBracket.Core.Tests;
 
-/// <summary>The fault finder on cases worked by hand, and calibrated on seeded benches whose physics is not its own.</summary>
+/// <summary>The fault finder on cases worked by hand, in words and figures.</summary>
 public class FaultTests
 {
     private static readonly PadMaterial Soft = Sample.Soft with { ConductivityWPerMK = 3 };
@@ -43,9 +43,9 @@ public class FaultTests
         Assert.Equal(["U1", .. Chips], bench.Parts.Select(p => p.Id));
     }
 
-    /// <summary>The bench that the simulator runs: a plate of four times as many cells and another base than the drawing says.</summary>
-    private static readonly FaultBench Simulator = FaultBench.Of(
-        BlockHeat.Of(Stack(3.3).Laid, null, 3, 48_000, default),
+    /// <summary>The bench that the simulator runs: a plate of twice as many cells and another base than the drawing says.</summary>
+    internal static readonly FaultBench Simulator = FaultBench.Of(
+        BlockHeat.Of(Stack(3.3).Laid, null, 3, 24_000, default),
         Stack(3.3),
         new(null, 30, 3)
     );
@@ -206,105 +206,5 @@ public class FaultTests
     {
         var e = Assert.Throws<InputException>(() => FaultFinder.Find(Whole, [new(["Z9"], SensorKind.Mean, 40, 1)]));
         Assert.Equal("readings/0/parts", e.Faults[0].Field);
-    }
-
-    /// <summary>
-    /// One simulated bench: what is wrong is drawn by the priors; plate, film, board path, errors and each sensor's
-    /// offset are not those the
-    /// finder takes.
-    /// </summary>
-    private static (FaultKind Kind, string? Part, List<SensorReading> Readings) Simulated(int seed)
-    {
-        var rng = new Random(seed);
-        double Normal() => Math.Sqrt(-2 * Math.Log(1 - rng.NextDouble())) * Math.Cos(2 * Math.PI * rng.NextDouble());
-        var pick = rng.NextDouble();
-        var prior = FaultPriors.Default[^1];
-        foreach (var p in FaultPriors.Default)
-        {
-            if (pick < p.Prior)
-            {
-                prior = p;
-                break;
-            }
-            pick -= p.Prior;
-        }
-        var size = prior.Least + rng.NextDouble() * (prior.Most - prior.Least);
-        var onPad = prior.Kind is FaultKind.FilmLeft or FaultKind.PadMissing or FaultKind.PadThin;
-        var part =
-            onPad ? Chips[rng.Next(Chips.Length)]
-            : prior.Kind is FaultKind.PasteVoid or FaultKind.PumpOut ? "U1"
-            : null;
-        var corner = rng.Next(4);
-        var misread = rng.Next(8);
-        var sign = rng.Next(2) == 0 ? 1 : -1;
-        // another film, another board: within a sixth
-        var other = 1 + 0.15 * (2 * rng.NextDouble() - 1);
-        var common = 1 + 0.035 * Normal();
-        var readings = new List<SensorReading>();
-        var index = 0;
-        foreach (var p in Simulator.Parts)
-        {
-            var plain = Simulator.With(p, FaultKind.None, null, 0, 0);
-            var with = prior.Kind == FaultKind.Misread ? plain : Simulator.With(p, prior.Kind, part, corner, size);
-            var land = with.LandK * common * (1 + 0.035 * Normal());
-            var extra = with.OwnK - plain.OwnK;
-            var own = plain.OwnK * (1 + 0.12 * Normal()) + extra * (extra > 0 ? other : 1);
-            var c = with.C - with.LandK - with.OwnK + land + own;
-            if (prior.Kind == FaultKind.Misread)
-                c +=
-                    misread == 7 ? sign * size / 100 * (land + own)
-                    : misread == index ? sign * size
-                    : 0;
-            readings.Add(new([p.Id], SensorKind.Mean, c + 0.3 * (2 * rng.NextDouble() - 1) + 0.45 * Normal(), 0.5));
-            index++;
-        }
-        return (prior.Kind, prior.Kind == FaultKind.Misread && misread < 7 ? Whole.Parts[misread].Id : part, readings);
-    }
-
-    /// <summary>Chances mean what they say: stated seven in ten is right in six to eight of ten.</summary>
-    [Fact]
-    public void On_a_thousand_seeded_benches_stated_chances_hold()
-    {
-        int first = 0,
-            three = 0;
-        var bins = new (int Cases, int Right, double Stated)[10];
-        var brier = 0.0;
-        const int benches = 1000;
-        for (var seed = 1; seed <= benches; seed++)
-        {
-            var (kind, part, readings) = Simulated(seed);
-            var told = FaultFinder.Find(Whole, readings).Hypotheses;
-            bool Right(FaultHypothesis h) => h.Kind == kind && (part is null || h.Parts.Contains(part));
-            if (Right(told[0]))
-                first++;
-            if (told.Take(3).Any(Right))
-                three++;
-            foreach (var h in told)
-            {
-                var bin = Math.Min(9, (int)(h.Probability * 10));
-                bins[bin] = (
-                    bins[bin].Cases + 1,
-                    bins[bin].Right + (Right(h) ? 1 : 0),
-                    bins[bin].Stated + h.Probability
-                );
-                brier += Math.Pow(h.Probability - (Right(h) ? 1 : 0), 2);
-            }
-        }
-        TestContext.Current.TestOutputHelper?.WriteLine(
-            $"first {first}, among three {three}, Brier {brier / benches:0.000}; "
-                + string.Join(
-                    ", ",
-                    bins.Select(
-                        (b, i) =>
-                            b.Cases == 0
-                                ? ""
-                                : $"{b.Stated / b.Cases:0.00}: {(double)b.Right / b.Cases:0.00} of {b.Cases}"
-                    )
-                )
-        );
-        Assert.True(first >= 0.8 * benches, $"first right in {first}");
-        Assert.True(three >= 0.97 * benches, $"among three in {three}");
-        var seventy = bins[6..8].Aggregate((A: 0, B: 0), (x, b) => (x.A + b.Cases, x.B + b.Right));
-        Assert.InRange((double)seventy.B / seventy.A, 0.6, 0.8);
     }
 }

@@ -41,33 +41,48 @@ public class FaultWeightTests
         return -0.5 * (chi + log + n * Math.Log(2 * Math.PI));
     }
 
-    /// <summary>What each sensor would show, over its parts' means or their hottest, and its share of the land's and its own rise.</summary>
-    private static (double C, double Land, double Own) Shown(SensorReading s, FaultKind kind, string? at, double size)
-    {
-        var parts = s.Parts.Select(id => Bench.With(Bench.Parts.Single(p => p.Id == id), kind, at, 0, size)).ToList();
-        var n = parts.Count;
-        return s.Kind == SensorKind.Max
-            ? parts.MaxBy(p => p.C)
-            : (parts.Average(p => p.C), parts.Average(p => p.LandK), parts.Average(p => p.OwnK) / Math.Sqrt(n));
-    }
-
+    /// <summary>
+    /// Of all readings, the whole covariance over the parts: curve in common, paste and pads each in common, the rest each part's own.
+    /// A hottest sensor shows the part that is far the hottest.
+    /// </summary>
     private static double Log(List<SensorReading> readings, FaultKind kind, string? at, double size)
     {
-        var shown = readings.ConvertAll(s => Shown(s, kind, at, size));
+        var parts = Bench.Parts.Select(p => (p.Id, p.IsDie, With: Bench.With(p, kind, at, 0, size))).ToList();
+        double Cov(int i, int j)
+        {
+            var ((idI, dieI, a), (idJ, dieJ, b)) = (parts[i], parts[j]);
+            var cov = 0.05 * a.LandK * 0.05 * b.LandK;
+            if (dieI == dieJ)
+                cov += 0.12 * a.OwnK * 0.12 * b.OwnK / 2;
+            return idI != idJ ? cov : cov + Math.Pow(0.12 * a.OwnK, 2) / 2 + Math.Pow(0.03 * a.LandK, 2);
+        }
+        double[] Weights(SensorReading s)
+        {
+            var hottest = parts.Where(p => s.Parts.Contains(p.Id)).MaxBy(p => p.With.C).Id;
+            return
+            [
+                .. parts.Select(p =>
+                    !s.Parts.Contains(p.Id) ? 0
+                    : s.Kind == SensorKind.Mean ? 1.0 / s.Parts.Count
+                    : p.Id == hottest ? 1
+                    : 0
+                ),
+            ];
+        }
+        var weights = readings.ConvertAll(Weights);
         var n = readings.Count;
-        var cov = new double[n, n];
+        var whole = new double[n, n];
         for (var i = 0; i < n; i++)
         for (var j = 0; j < n; j++)
-        {
-            // half of the land's error is common to all, half each one's own
-            cov[i, j] = HeatError.Land * shown[i].Land * HeatError.Land * shown[j].Land / 2;
-            if (i == j)
-                cov[i, i] +=
-                    Math.Pow(readings[i].SigmaK, 2)
-                    + Math.Pow(HeatError.Land * shown[i].Land, 2) / 2
-                    + Math.Pow(HeatError.Own * shown[i].Own, 2);
-        }
-        return LogNormal([.. readings.Select((s, i) => s.C - shown[i].C)], cov);
+        for (var a = 0; a < parts.Count; a++)
+        for (var b = 0; b < parts.Count; b++)
+            whole[i, j] +=
+                weights[i][a] * weights[j][b] * Cov(a, b)
+                + (i == j && a == 0 && b == 0 ? Math.Pow(readings[i].SigmaK, 2) : 0);
+        return LogNormal(
+            [.. readings.Select((s, i) => s.C - parts.Select((p, a) => weights[i][a] * p.With.C).Sum())],
+            whole
+        );
     }
 
     [Fact]
@@ -110,32 +125,75 @@ public class FaultWeightTests
         }
     }
 
-    [Fact]
-    public void A_sensor_over_several_parts_shows_their_mean_or_their_hottest()
+    /// <summary>Sensors over several parts, one part under two of them.</summary>
+    private static List<SensorReading> Several(SensorKind kind) =>
+        [
+            new(["U1"], SensorKind.Mean, Expected("U1") + 1, 0.5),
+            new(["M1", "M2", "M3"], kind, Expected("M3") + 5, 0.7),
+            new(["M3", "M4"], SensorKind.Mean, Expected("M3") + 2, 0.4),
+        ];
+
+    [Theory]
+    [InlineData(SensorKind.Mean, 1e-9)]
+    [InlineData(SensorKind.Max, 1e-3)]
+    public void A_sensor_over_several_parts_shows_their_mean_or_their_hottest(SensorKind kind, double within)
     {
-        foreach (var kind in new[] { SensorKind.Mean, SensorKind.Max })
+        var readings = Several(kind);
+        FaultPrior[] priors =
+        [
+            new(FaultKind.FilmLeft, 0.6, 0.3, 0.3, "mm of film"),
+            new(FaultKind.PadMissing, 0.4, 1, 1, ""),
+        ];
+        double Of(FaultKind fault, double prior, double size, params string[] at) =>
+            at.Sum(c => prior / 4 * Math.Exp(Log(readings, fault, c, size)));
+        var r = FaultFinder.Find(Bench, readings, priors);
+        // M1 and M2 that no sensor tells apart are one line, M3 that another reads as well is not among them
+        double film = Of(FaultKind.FilmLeft, 0.6, 0.3, "M1", "M2"),
+            all = Of(FaultKind.FilmLeft, 0.6, 0.3, "M1", "M2", "M3", "M4") + Of(FaultKind.PadMissing, 0.4, 1, "M1", "M2", "M3", "M4");
+        var told = r.Hypotheses.Single(h => h.Kind == FaultKind.FilmLeft && h.Parts.Contains("M1"));
+        Assert.Equal(["M1", "M2"], told.Parts.Order());
+        Assert.Equal(film / all, told.Probability, within);
+        double[] three = [Expected("M1"), Expected("M2"), Expected("M3")];
+        Assert.Equal(kind == SensorKind.Max ? three.Max() : three.Average(), r.Expected[1].C, 9);
+    }
+
+    [Theory]
+    [InlineData(-0.5)]
+    [InlineData(0.5)]
+    [InlineData(1.5)]
+    public void The_hottest_of_several_alike_is_hotter_than_each(double over)
+    {
+        string[] chips = ["M1", "M2", "M3", "M4", "M5", "M6"];
+        List<SensorReading> readings = [new(chips, SensorKind.Max, chips.Max(Expected) + over, 0.6)];
+        FaultPrior[] priors = [new(FaultKind.None, 0.5, 0, 0, ""), new(FaultKind.PadMissing, 0.5, 1, 1, "")];
+        // beside it a film that is far the hottest, whose density is plain
+        FaultPrior[] film = [priors[0], new(FaultKind.FilmLeft, 0.5, 0.06, 0.06, "mm of film")];
+        var r = FaultFinder.Find(Bench, readings, film).Hypotheses;
+        var told =
+            r.Single(h => h.Kind == FaultKind.None).Probability / r.Single(h => h.Kind == FaultKind.FilmLeft).Probability;
+        var parts = chips.Select(c => Bench.With(Bench.Parts.Single(p => p.Id == c), FaultKind.None, null, 0, 0)).ToList();
+        double Normal(double z) => MathNet.Numerics.Distributions.Normal.CDF(0, 1, z);
+        double Phi(double z) => MathNet.Numerics.Distributions.Normal.PDF(0, 1, z);
+        // by levels of what is in common, and by where the hottest is
+        double none = 0;
+        const int levels = 15;
+        double Level(int i) => MathNet.Numerics.Distributions.Normal.InvCDF(0, 1, (i + 0.5) / levels);
+        for (var g = 0; g < levels; g++)
+        for (var a = 0; a < levels; a++)
+        for (var m = -40; m <= 40; m++)
         {
-            List<SensorReading> readings =
-            [
-                new(["U1"], SensorKind.Mean, Expected("U1") + 1, 0.5),
-                new(["M1", "M2", "M3"], kind, Expected("M3") + 3, 0.7),
-            ];
-            FaultPrior[] priors =
-            [
-                new(FaultKind.None, 0.6, 0, 0, ""),
-                new(FaultKind.FilmLeft, 0.4, 0.1, 0.1, "mm of film"),
-            ];
-            double none = 0.6 * Math.Exp(Log(readings, FaultKind.None, null, 0)),
-                film = new[] { "M1", "M2", "M3" }.Sum(c =>
-                    0.4 / 3 * Math.Exp(Log(readings, FaultKind.FilmLeft, c, 0.1))
-                );
-            var r = FaultFinder.Find(Bench, readings, priors);
-            // three that the sensor can not tell apart are one line
-            var told = r.Hypotheses.Single(h => h.Kind == FaultKind.FilmLeft);
-            Assert.Equal(["M1", "M2", "M3"], told.Parts.Order());
-            Assert.Equal(film / (film + none), told.Probability, 1e-9);
-            Assert.Equal(Shown(readings[1], FaultKind.None, null, 0).C, r.Expected[1].C, 9);
+            var (at, all, rate) = (readings[0].C + 0.06 * m, 1.0, 0.0);
+            foreach (var (c, land, own) in parts)
+            {
+                var sd = Math.Sqrt(Math.Pow(0.12 * own, 2) / 2 + Math.Pow(0.03 * land, 2));
+                var z = (at - c - 0.05 * land * Level(g) - 0.12 * Math.Sqrt(0.5) * own * Level(a)) / sd;
+                var below = Math.Max(1e-30, Normal(z));
+                (all, rate) = (all * below, rate + Phi(z) / sd / below);
+            }
+            none += all * rate * Phi(0.1 * m) / 0.6 * 0.06 / levels / levels;
         }
+        var hot = chips.Average(c => Math.Exp(Log(readings, FaultKind.FilmLeft, c, 0.06)));
+        Assert.Equal(1, told / (none / hot), 0.08);
     }
 
     [Fact]

@@ -243,7 +243,7 @@ public class SensorProofTests
                 // the card is off the model as the model says it may be, and its sensors are off
                 var true_ =
                     part.C
-                    + (part.C - told.CoolantMeanC - part.ThroughK) * HeatError.Land * draws.Next()
+                    + Math.Sqrt(HeatError.Variance(0, part.C - told.CoolantMeanC - part.ThroughK)) * draws.Next()
                     + part.ThroughK * HeatError.Own * draws.Next();
                 var read =
                     CoolantC + (true_ - CoolantC) * (1 + 0.03 * draws.Next()) + draws.Next() + 0.3 * draws.Next();

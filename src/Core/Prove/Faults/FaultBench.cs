@@ -31,6 +31,9 @@ public sealed record FaultPart(
 
     /// <summary>What it may stand at, °C; null where none is stated.</summary>
     public double? LimitC { get; init; }
+
+    /// <summary>What its pad is of; null under paste.</summary>
+    public string? Material { get; init; }
 }
 
 /// <summary>The card as it should run, and how each part's temperature changes when something is wrong.</summary>
@@ -169,6 +172,7 @@ public sealed class FaultBench
                 )
                 {
                     LimitC = e.LimitC,
+                    Material = id,
                 }
             );
         }
