@@ -6,32 +6,26 @@ using FaithfulBracket.Core.Prove.Logs;
 
 namespace FaithfulBracket.Instruments;
 
-/// <summary>What a simulated bench runs: the card as it is expected, one thing wrong with it or none, and the room.</summary>
+/// <summary>What a simulated bench runs: the card as it is expected, what is wrong with it, and the room.</summary>
+/// <param name="Faults">None, one, or two at once.</param>
 /// <param name="Kind">Of each part of the card.</param>
 /// <param name="Speed">Bench seconds in a second of the clock.</param>
-public sealed record BenchScene(
+public sealed record SimulatedCard(
     FaultBench Bench,
-    HiddenFault Fault,
+    IReadOnlyList<HiddenFault> Faults,
     HeatConditions At,
     IReadOnlyDictionary<string, PartKind> Kind,
     double RoomC,
     double Speed,
     int Seed
-)
-{
-    /// <summary>Wrong at the same time; null for one thing, or none.</summary>
-    public HiddenFault? Second { get; init; }
-
-    /// <summary>All that is wrong.</summary>
-    public IReadOnlyList<HiddenFault> Faults => Second is { } two ? [Fault, two] : [Fault];
-}
+);
 
 /// <summary>
 /// A logger on a card that warms up: every sensor settles by one exponential from the room to what the job's own
 /// physics and its hidden fault
 /// say, with the noise and the steps of a cheap sensor.
 /// </summary>
-public sealed class SimulatedBench(BenchScene scene, TimeProvider time) : IBenchLogger
+public sealed class SimulatedBench(SimulatedCard scene, TimeProvider time) : IBenchLogger
 {
     private const double TauS = 55,
         NoiseK = 0.15,
@@ -152,7 +146,7 @@ public sealed class SimulatedBench(BenchScene scene, TimeProvider time) : IBench
             : temperatures.Max();
     }
 
-    private static bool Has(BenchScene scene, PartKind kind) =>
+    private static bool Has(SimulatedCard scene, PartKind kind) =>
         scene.Bench.Parts.Any(p => p.Watts > 0 && scene.Kind.GetValueOrDefault(p.Id) == kind);
 
     private static double Gauss(Random random) =>

@@ -399,6 +399,7 @@ export interface paths {
                     pair?: string;
                     board?: string;
                     fault?: number;
+                    two?: boolean;
                     speed?: number;
                 };
                 header?: never;
@@ -10313,6 +10314,8 @@ export interface components {
             expected: components["schemas"]["SensorExpected"][];
             hypotheses: components["schemas"]["FaultHypothesis"][];
             bestCheck: string;
+            reading?: null | components["schemas"]["NextReading"];
+            unexplained?: null | string;
             lift?: null | components["schemas"]["LiftAdvice"];
             doubt: boolean;
             /** Format: int32 */
@@ -11442,6 +11445,17 @@ export interface components {
             by?: null | string;
             at: string;
         };
+        NextReading: {
+            of: components["schemas"]["NextReadingOf"];
+            parts: string[];
+            /** Format: double */
+            sureNow: number;
+            /** Format: double */
+            sureThen: number;
+            text: string;
+        };
+        /** @enum {unknown} */
+        NextReadingOf: "parts" | "flow" | "power";
         NoteRow: {
             /** Format: int64 */
             id: number;

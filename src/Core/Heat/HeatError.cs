@@ -20,7 +20,7 @@ public static class HeatError
     /// <summary>Half the 95 % range of a part's temperature, K; at least what a sensor tells.</summary>
     /// <param name="gapShare">Standard deviation of the gap its pad fills, as a share of the gap; 0 for a film.</param>
     public static double RangeK(double ownK, double landK, double gapShare) =>
-Math.Max(LeastRangeK, Wide * Math.Sqrt(Variance(ownK, landK) + Square(gapShare * ownK)));
+        Math.Max(LeastRangeK, Wide * Math.Sqrt(Variance(ownK, landK) + Square(gapShare * ownK)));
 
     /// <summary>K², of a part by its own way and its land's rise.</summary>
     public static double Variance(double ownK, double landK) =>

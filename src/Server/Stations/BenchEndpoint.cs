@@ -42,11 +42,13 @@ internal static class BenchEndpoint
             .Produces<LogVerdict>(200, "text/event-stream");
 
     /// <param name="fault">A number: that bench has something to find, the same for the same number; absent for a sound one.</param>
+    /// <param name="two">With a number: two things are wrong at once.</param>
     private static Task RunAsync(
         long id,
         string? pair,
         string? board,
         int? fault,
+        bool? two,
         double? speed,
         HttpContext context,
         JobPlans plans,
@@ -68,6 +70,7 @@ internal static class BenchEndpoint
             ?? Simulated(
                 seated,
                 fault,
+                two ?? false,
                 speed ?? Speed,
                 plates,
                 shop.Settings,
@@ -125,6 +128,7 @@ internal static class BenchEndpoint
     internal static SimulatedBench Simulated(
         Core.Pads.PairPads seated,
         int? fault,
+        bool two,
         double speed,
         PlateMemory plates,
         ShopSettings settings,
@@ -141,9 +145,7 @@ internal static class BenchEndpoint
         return new(
             new(
                 bench,
-                fault is { } f
-                    ? HiddenFault.Draw(bench, f, certain: true, FaultPriors.Of(usual.Faults))
-                    : HiddenFault.None,
+                fault is { } f ? HiddenFault.Several(bench, f, two, FaultPriors.Of(usual.Faults)) : [],
                 at,
                 stack.Board.Parts.ToDictionary(p => p.Id, p => p.Kind),
                 roomC,

@@ -74,7 +74,12 @@ public class FaultCalibrationTests
                 FaultTests.Whole,
                 [
                     .. bench.Readings,
-                    .. next.Parts.Select(p => new SensorReading([p], SensorKind.Mean, bench.TrueC[p] + random.Next(), 1)),
+                    .. next.Parts.Select(p => new SensorReading(
+                        [p],
+                        SensorKind.Mean,
+                        bench.TrueC[p] + random.Next(),
+                        1
+                    )),
                 ]
             );
             asked++;
@@ -83,7 +88,9 @@ public class FaultCalibrationTests
             then += more.Hypotheses[0].Probability;
         }
         TestContext.Current.TestOutputHelper?.WriteLine(
-            FormattableString.Invariant($"{asked}: before {before / asked:0.000}, said {said / asked:0.000}, then {then / asked:0.000}")
+            FormattableString.Invariant(
+                $"{asked}: before {before / asked:0.000}, said {said / asked:0.000}, then {then / asked:0.000}"
+            )
         );
         Assert.True(asked > 20);
         Assert.Equal(then / asked, said / asked, 0.05);
@@ -96,19 +103,21 @@ public class FaultCalibrationTests
             two = 0,
             benches = 0;
         for (var seed = 0; seed < 200; seed++)
-        foreach (var both in new[] { false, true })
-        {
-            var faults = HiddenFault.Several(FaultTests.Whole, seed, both);
-            var run = new BenchRun(FaultTests.Whole, faults, FaultTests.Whole.Conditions);
-            if (run.Held is not null)
-                continue;
-            benches += both ? 1 : 0;
-            var told = FaultFinder.Find(
-                FaultTests.Whole,
-                [.. FaultTests.Whole.Parts.Select(p => new SensorReading([p.Id], SensorKind.Mean, run.C(p), 0.5))]
-            );
-            (one, two) = both ? (one, two + (told.Unexplained is null ? 0 : 1)) : (one + (told.Unexplained is null ? 0 : 1), two);
-        }
+            foreach (var both in new[] { false, true })
+            {
+                var faults = HiddenFault.Several(FaultTests.Whole, seed, both);
+                var run = new BenchRun(FaultTests.Whole, faults, FaultTests.Whole.Conditions);
+                if (run.Held is not null)
+                    continue;
+                benches += both ? 1 : 0;
+                var told = FaultFinder.Find(
+                    FaultTests.Whole,
+                    [.. FaultTests.Whole.Parts.Select(p => new SensorReading([p.Id], SensorKind.Mean, run.C(p), 0.5))]
+                );
+                (one, two) = both
+                    ? (one, two + (told.Unexplained is null ? 0 : 1))
+                    : (one + (told.Unexplained is null ? 0 : 1), two);
+            }
         TestContext.Current.TestOutputHelper?.WriteLine($"unexplained: one {one}, two {two} of {benches}");
         Assert.Equal(0, one);
         Assert.True(two > 8, $"{two}");

@@ -136,7 +136,7 @@ public class FaultLookTests
     {
         var fault = new HiddenFault(FaultKind.FilmLeft, Chips[0], 0, 0.1);
         var at = new HeatConditions(null, 30, 3);
-        SimulatedBench Of(HiddenFault f) => new(new(Bench, f, at, Kinds, 21.5, 20, 3), TimeProvider.System);
+        SimulatedBench Of(params HiddenFault[] f) => new(new(Bench, f, at, Kinds, 21.5, 20, 3), TimeProvider.System);
         var verdict = LogReading.Of(Of(fault).Log(900), 95);
         Assert.NotNull(verdict.SteadyFromS);
         double Mean(Channel c) => verdict.Means.First(m => m.Channel == c).Mean;
@@ -145,8 +145,12 @@ public class FaultLookTests
         Assert.Equal(Bench.Parts.Where(p => p.IsDie).Average(p => fault.C(Bench, p)), Mean(Channel.Die), 0.2);
         Assert.Equal(30, Mean(Channel.CoolantIn), 0.05);
         Assert.Equal(30 + Coolant.RiseK(Bench.Parts.Sum(p => p.Watts), 3), Mean(Channel.CoolantOut), 0.15);
-        var low = LogReading.Of(Of(new(FaultKind.LowFlow, null, 0, 0.5)).Log(900), 95);
+        var low = LogReading.Of(Of(new HiddenFault(FaultKind.LowFlow, null, 0, 0.5)).Log(900), 95);
         Assert.Equal(1.5, low.Means.First(m => m.Channel == Channel.Flow).Mean, 0.01);
+        // two at once are both in the log
+        var both = LogReading.Of(Of(fault, new HiddenFault(FaultKind.LowFlow, null, 0, 0.5)).Log(900), 95);
+        Assert.Equal(1.5, both.Means.First(m => m.Channel == Channel.Flow).Mean, 0.01);
+        Assert.True(both.Means.First(m => m.Channel == Channel.Memory).Mean > hottest + 1);
     }
 
     [Fact]
@@ -166,14 +170,14 @@ public class FaultLookTests
         Assert.All(Bench.Parts, p => Assert.True(half.C(p) <= full));
 
         var log = new SimulatedBench(
-            new(Limited((30 + full) / 2), missing, at, Kinds, 21.5, 20, 3),
+            new(Limited((30 + full) / 2), [missing], at, Kinds, 21.5, 20, 3),
             TimeProvider.System
         ).Log(900);
         Assert.True(log.Of(Channel.Memory)!.Max() < (30 + full) / 2 + 2);
         Assert.Equal(2310 * Math.Cbrt(0.5), log.Of(Channel.Clock)![^1], 1.0);
 
         var off = new SimulatedBench(
-            new(Limited(30 + 0.1 * (full - 30)), missing, at, Kinds, 21.5, 20, 3),
+            new(Limited(30 + 0.1 * (full - 30)), [missing], at, Kinds, 21.5, 20, 3),
             TimeProvider.System
         ).Log(900);
         Assert.Equal(0, off.Of(Channel.Power)![^1], 1.0);

@@ -149,7 +149,9 @@ public class FaultWeightTests
         var r = FaultFinder.Find(Bench, readings, priors);
         // M1 and M2 that no sensor tells apart are one line, M3 that another reads as well is not among them
         double film = Of(FaultKind.FilmLeft, 0.6, 0.3, "M1", "M2"),
-            all = Of(FaultKind.FilmLeft, 0.6, 0.3, "M1", "M2", "M3", "M4") + Of(FaultKind.PadMissing, 0.4, 1, "M1", "M2", "M3", "M4");
+            all =
+                Of(FaultKind.FilmLeft, 0.6, 0.3, "M1", "M2", "M3", "M4")
+                + Of(FaultKind.PadMissing, 0.4, 1, "M1", "M2", "M3", "M4");
         var told = r.Hypotheses.Single(h => h.Kind == FaultKind.FilmLeft && h.Parts.Contains("M1"));
         Assert.Equal(["M1", "M2"], told.Parts.Order());
         Assert.Equal(film / all, told.Probability, within);
@@ -170,8 +172,11 @@ public class FaultWeightTests
         FaultPrior[] film = [priors[0], new(FaultKind.FilmLeft, 0.5, 0.06, 0.06, "mm of film")];
         var r = FaultFinder.Find(Bench, readings, film).Hypotheses;
         var told =
-            r.Single(h => h.Kind == FaultKind.None).Probability / r.Single(h => h.Kind == FaultKind.FilmLeft).Probability;
-        var parts = chips.Select(c => Bench.With(Bench.Parts.Single(p => p.Id == c), FaultKind.None, null, 0, 0)).ToList();
+            r.Single(h => h.Kind == FaultKind.None).Probability
+            / r.Single(h => h.Kind == FaultKind.FilmLeft).Probability;
+        var parts = chips
+            .Select(c => Bench.With(Bench.Parts.Single(p => p.Id == c), FaultKind.None, null, 0, 0))
+            .ToList();
         double Normal(double z) => MathNet.Numerics.Distributions.Normal.CDF(0, 1, z);
         double Phi(double z) => MathNet.Numerics.Distributions.Normal.PDF(0, 1, z);
         // by levels of what is in common, and by where the hottest is

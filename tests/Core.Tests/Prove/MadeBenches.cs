@@ -60,7 +60,9 @@ internal sealed record MadeBench(
         {
             FaultKind.FilmLeft or FaultKind.PadMissing or FaultKind.PadThin =>
             [
-                .. Chips.Where(c => set.Any(s => s.Item2.Contains(c))).Select(c => (prior, (string?)c, (int?)null, 0, 1.0)),
+                .. Chips
+                    .Where(c => set.Any(s => s.Item2.Contains(c)))
+                    .Select(c => (prior, (string?)c, (int?)null, 0, 1.0)),
             ],
             FaultKind.PasteVoid or FaultKind.PumpOut => [(prior, Die.Id, null, 0, 1)],
             FaultKind.Tilt => [.. Enumerable.Range(0, 4).Select(c => (prior, (string?)null, (int?)null, c, 1.0))],
@@ -78,7 +80,8 @@ internal sealed record MadeBench(
     {
         var random = new Random(seed);
         double Even(double most) => most * (2 * random.NextDouble() - 1);
-        double Gauss(double sd) => sd * Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
+        double Gauss(double sd) =>
+            sd * Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
         var set = Sets[seed % Sets.Length];
         var priors = FaultPriors.Default.Where(p => Places(p, set).Count > 0).ToList();
         var pick = random.NextDouble() * priors.Sum(p => p.Prior);
@@ -98,7 +101,8 @@ internal sealed record MadeBench(
                 return t
                     - land
                     - own
-                    + power * (land * (1 + curve + Gauss(Land)) + own * (p.IsDie ? 1 + paste : 1 + pads + Gauss(Contact)));
+                    + power
+                        * (land * (1 + curve + Gauss(Land)) + own * (p.IsDie ? 1 + paste : 1 + pads + Gauss(Contact)));
             }
         );
         return new(
@@ -131,7 +135,14 @@ internal sealed record MadeBench(
 
     private static readonly string[] Corners = ["lower left", "lower right", "upper right", "upper left"];
 
-    private static bool Is(FaultHypothesis h, FaultKind kind, string? at, int? misread, int corner, IReadOnlyList<SensorReading> readings) =>
+    private static bool Is(
+        FaultHypothesis h,
+        FaultKind kind,
+        string? at,
+        int? misread,
+        int corner,
+        IReadOnlyList<SensorReading> readings
+    ) =>
         h.Kind == kind
         && (at is null || h.Parts.Contains(at))
         && (kind != FaultKind.Tilt || h.Corner == Corners[corner])
@@ -198,7 +209,11 @@ internal sealed record MadeBench(
 
     private double OfDie(FaultKind kind, string? at, int corner, double size, int? misread, double power, int g)
     {
-        var same = power == 1 && misread != 0 && at != Die.Id && (at is not null || misread is not null || kind == FaultKind.None);
+        var same =
+            power == 1
+            && misread != 0
+            && at != Die.Id
+            && (at is not null || misread is not null || kind == FaultKind.None);
         if (same && _same.TryGetValue((0, g, 0), out var known))
             return known;
         var die = Real.With(Die, kind, at, corner, misread is null ? size : 0);
@@ -220,18 +235,30 @@ internal sealed record MadeBench(
     private readonly Dictionary<(int, int, int), double> _same = [];
 
     /// <summary>Density of one sensor over memory.</summary>
-    private double Chip(int i, FaultKind kind, string? at, int corner, double size, int? misread, double power, int g, int a)
+    private double Chip(
+        int i,
+        FaultKind kind,
+        string? at,
+        int corner,
+        double size,
+        int? misread,
+        double power,
+        int g,
+        int a
+    )
     {
         var reading = Readings[i];
         var here = at is not null && reading.Parts.Contains(at);
         // what concerns another part alone leaves this sensor as it is
-        var same = power == 1 && misread != i && !here && (at is not null || misread is not null || kind == FaultKind.None);
+        var same =
+            power == 1 && misread != i && !here && (at is not null || misread is not null || kind == FaultKind.None);
         if (same && _same.TryGetValue((i, g, a), out var known))
             return known;
         double curve = Node(Curve, g),
             pads = Level(a),
             r = reading.C - (misread == i ? size : 0);
-        var of = reading.Parts.Select(id =>
+        var of = reading
+            .Parts.Select(id =>
             {
                 var p = Real.With(Part[id], kind, at, corner, misread is null ? size : 0);
                 return (C: Mean(p, power, curve, pads), Sd: Sd(p, power));
@@ -256,7 +283,10 @@ internal sealed record MadeBench(
     }
 
     private const int Fine = 4096;
-    private static readonly double[] Table = [.. Enumerable.Range(0, Fine + 2).Select(i => Normal.CDF(0, 1, 16.0 * i / Fine - 8))];
+    private static readonly double[] Table =
+    [
+        .. Enumerable.Range(0, Fine + 2).Select(i => Normal.CDF(0, 1, 16.0 * i / Fine - 8)),
+    ];
 
     private static double Cdf(double z)
     {

@@ -23,6 +23,9 @@ export function LogSection({ job, s, own, here }: RoomProps<ProveOwn>) {
         <Button onClick={() => logs.bench.start(Math.floor(Math.random() * 1e6))} disabled={!ready}>
           A bench with a fault
         </Button>
+        <Button onClick={() => logs.bench.start(Math.floor(Math.random() * 1e6), true)} disabled={!ready}>
+          With two faults
+        </Button>
         <Button onClick={() => file.current?.click()}>Drop a CSV</Button>
         <input
           ref={file}

@@ -14,9 +14,10 @@ export function Suspects({ job, here }: Pick<RoomProps, 'job' | 'here'>) {
     )
   if (!found.data) return null
   const told = found.data.hypotheses.slice(0, found.data.worthTelling)
-  const { lift } = found.data
+  const { lift, reading, unexplained } = found.data
   return (
     <Section title="What could be wrong">
+      {unexplained && <Why tone="text-plum">{unexplained}</Why>}
       <ol aria-label="Suspects">
         {told.map((h) => (
           <li
@@ -32,7 +33,7 @@ export function Suspects({ job, here }: Pick<RoomProps, 'job' | 'here'>) {
               </b>
               {h.kind !== 'none' && (
                 <span className="num block text-[14.5px] text-soft">
-                  {h.unit && h.size !== 0 && `${h.size} ${h.unit}; `}
+                  {h.unit && h.size !== 0 && `${fixed(h.size, 2)} ${h.unit}; `}
                   {h.effectK
                     .filter((e) => Math.abs(e.k) >= 0.1)
                     .map(
@@ -47,6 +48,7 @@ export function Suspects({ job, here }: Pick<RoomProps, 'job' | 'here'>) {
         ))}
       </ol>
       <Why>First: {found.data.bestCheck}</Why>
+      {reading && <Why>{reading.text}</Why>}
       {lift && <Why tone={lift.lift ? 'text-plum' : undefined}>{lift.text}</Why>}
     </Section>
   )

@@ -36,13 +36,14 @@ export function useBench(job: JobView, here: Here) {
     set((r) => r && { ...r, running: false })
   }
   useEffect(() => () => source.current?.close(), [])
-  const start = (fault?: number) => {
+  const start = (fault?: number, two?: boolean) => {
     source.current?.close()
     const { pair, board } = asked(here)
     const query = new URLSearchParams({
       ...(pair ? { pair } : {}),
       board,
       ...(fault === undefined ? {} : { fault: String(fault) }),
+      ...(two ? { two: 'true' } : {}),
     })
     const s = new EventSource(`/api/jobs/${job.id}/bench-run?${query}`)
     source.current = s

@@ -38,7 +38,9 @@ internal sealed record FaultPlace(FaultKind Kind, string Group, string? At, int 
             FaultKind.PasteVoid or FaultKind.PumpOut => At(p => p.IsDie),
             FaultKind.Tilt =>
             [
-                .. Enumerable.Range(0, Corners.Count).Select(c => new FaultPlace(kind, $"{kind}@{c}", null, c, null, 1)),
+                .. Enumerable
+                    .Range(0, Corners.Count)
+                    .Select(c => new FaultPlace(kind, $"{kind}@{c}", null, c, null, 1)),
             ],
             // each sensor may show too much or too little; a power misread moves all alike
             FaultKind.Misread =>

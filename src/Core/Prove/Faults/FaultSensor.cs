@@ -33,6 +33,7 @@ internal sealed record FaultSensor(SensorReading Reading, IReadOnlyList<FaultPar
     public double With(FaultBench bench, FaultPlace place, double size)
     {
         var c = Parts.Select(p => place.Heat(bench, p, size).C);
-        return (Reading.Kind == SensorKind.Max ? c.Max() : c.Average()) + (place.Sensor == Index ? place.OffK(size) : 0);
+        return (Reading.Kind == SensorKind.Max ? c.Max() : c.Average())
+            + (place.Sensor == Index ? place.OffK(size) : 0);
     }
 }

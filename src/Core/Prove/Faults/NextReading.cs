@@ -42,7 +42,11 @@ public sealed record NextReading(
         MostParts = 12;
 
     /// <summary>A suspicion at its place, its chance, and its sizes with theirs.</summary>
-    internal sealed record Suspicion(FaultPlace Place, double Chance, IReadOnlyList<(double Size, double Chance)> Sizes);
+    internal sealed record Suspicion(
+        FaultPlace Place,
+        double Chance,
+        IReadOnlyList<(double Size, double Chance)> Sizes
+    );
 
     internal static NextReading? Best(
         FaultBench bench,
@@ -72,7 +76,13 @@ public sealed record NextReading(
             .MaxBy(c => c.Then);
         return told.Then - now < LeastGain
             ? null
-            : new(told.Of, [.. told.Parts.Select(p => p.Id)], now, told.Then, Words(told.Of, told.Parts, now, told.Then));
+            : new(
+                told.Of,
+                [.. told.Parts.Select(p => p.Id)],
+                now,
+                told.Then,
+                Words(told.Of, told.Parts, now, told.Then)
+            );
     }
 
     private static string Words(NextReadingOf of, IReadOnlyList<FaultPart> parts, double now, double then)
@@ -82,10 +92,10 @@ public sealed record NextReading(
             NextReadingOf.Flow => "the flow at a meter",
             NextReadingOf.Power => "the power at the plug or the cable",
             _ when parts.Count == 1 => $"{parts[0].Id} with a second sensor",
-            _ => $"{parts[0].Id} to {parts[^1].Id} each on its own, by probe or thermal camera",
+            _ => $"{parts[0].Id} to {parts[^1].Id} one by one, by probe or thermal camera",
         };
         return FormattableString.Invariant(
-            $"Read {what}: what is likeliest stands at {now * 100:0} % now, at about {Math.Min(then, 0.99) * 100:0} % after that."
+            $"To be surer, read {what}: the likeliest would then stand at about {Math.Round(then * 20) * 5:0} %, now {now * 100:0} %."
         );
     }
 
@@ -99,9 +109,8 @@ public sealed record NextReading(
         CancellationToken cancel
     )
     {
-        var shown = of == NextReadingOf.Parts
-            ? Read(bench, sensors, open, parts)
-            : open.ConvertAll(s => Metered(s, of));
+        var shown =
+            of == NextReadingOf.Parts ? Read(bench, sensors, open, parts) : open.ConvertAll(s => Metered(s, of));
         // a part that is read on its own is told apart from its neighbours
         var groups = open.ConvertAll(s =>
             s.Place.At is { } at && parts.Any(p => p.Id == at) ? $"{s.Place.Group}/{at}" : s.Place.Group

@@ -191,8 +191,7 @@ internal sealed class SensorLikelihood
     }
 
     /// <summary>Variance of a part by what is its own.</summary>
-    private static double Own(PartHeat p) =>
-Square(HeatError.Own * Half * p.OwnK) + Square(HeatError.Land * p.LandK);
+    private static double Own(PartHeat p) => Square(HeatError.Own * Half * p.OwnK) + Square(HeatError.Land * p.LandK);
 
     private static double Square(double v) => v * v;
 
