@@ -90,6 +90,7 @@ builder
     .AddSingleton<JobSheets>()
     .AddSingleton<JobLogs>()
     .AddSingleton<LeakTests>()
+    .AddSingleton<DriverTurns>()
     .AddSingleton<FigureSources>()
     .AddSingleton<Settings>()
     .AddSingleton<ShopCards>()

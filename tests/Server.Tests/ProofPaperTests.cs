@@ -186,33 +186,39 @@ public sealed class ProofPaperTests(DemoServer demo) : IClassFixture<DemoServer>
         Assert.Contains("<h2>What to do, and when</h2>", record, StringComparison.Ordinal);
     }
 
+    /// <summary>What an event stream says, up to and with the event that is waited for.</summary>
+    /// <param name="opened">Called once it is open.</param>
+    private static async Task<List<(string Name, JsonElement Data)>> ListenAsync(
+        ServerProcess server,
+        string path,
+        Func<string, JsonElement, bool> until,
+        Action? opened = null
+    )
+    {
+        using var cancel = new CancellationTokenSource(TimeSpan.FromSeconds(60));
+        using var answer = await server.Http.GetAsync(path, HttpCompletionOption.ResponseHeadersRead, cancel.Token);
+        Assert.Equal(HttpStatusCode.OK, answer.StatusCode);
+        opened?.Invoke();
+        using var lines = new StreamReader(await answer.Content.ReadAsStreamAsync(cancel.Token));
+        var events = new List<(string, JsonElement)>();
+        var name = "";
+        while (await lines.ReadLineAsync(cancel.Token) is { } line)
+            if (line.StartsWith("event: ", StringComparison.Ordinal))
+                name = line[7..];
+            else if (line.StartsWith("data: ", StringComparison.Ordinal) && line.Length > 6)
+            {
+                events.Add((name, JsonDocument.Parse(line[6..]).RootElement));
+                if (until(name, events[^1].Item2))
+                    break;
+            }
+        return events;
+    }
+
     [Fact]
     public async Task Live_a_bench_sends_rows_and_what_they_say_and_a_loop_its_pressure()
     {
-        using var cancel = new CancellationTokenSource(TimeSpan.FromSeconds(60));
-        async Task<List<(string Name, JsonElement Data)>> Listen(string path, Func<string, JsonElement, bool> until)
-        {
-            using var answer = await _server.Http.GetAsync(
-                path,
-                HttpCompletionOption.ResponseHeadersRead,
-                cancel.Token
-            );
-            Assert.Equal(HttpStatusCode.OK, answer.StatusCode);
-            using var lines = new StreamReader(await answer.Content.ReadAsStreamAsync(cancel.Token));
-            var events = new List<(string, JsonElement)>();
-            var name = "";
-            while (await lines.ReadLineAsync(cancel.Token) is { } line)
-                if (line.StartsWith("event: ", StringComparison.Ordinal))
-                    name = line[7..];
-                else if (line.StartsWith("data: ", StringComparison.Ordinal) && line.Length > 6)
-                {
-                    events.Add((name, JsonDocument.Parse(line[6..]).RootElement));
-                    if (until(name, events[^1].Item2))
-                        break;
-                }
-            return events;
-        }
-        var run = await Listen(
+        var run = await ListenAsync(
+            _server,
             "/api/jobs/1/bench-run?fault=7&speed=200",
             (n, d) =>
                 n == "verdict" && d.TryGetProperty("steadyFromS", out var s) && s.ValueKind == JsonValueKind.Number
@@ -221,7 +227,8 @@ public sealed class ProofPaperTests(DemoServer demo) : IClassFixture<DemoServer>
         Assert.Equal(200, logger.GetProperty("simulated").GetDouble());
         var row = run.Last(e => e.Name == "rows").Data.GetProperty("rows")[0];
         Assert.Equal(logger.GetProperty("channels").GetArrayLength(), row.GetProperty("values").GetArrayLength());
-        var hold = await Listen(
+        var hold = await ListenAsync(
+            _server,
             "/api/jobs/1/leak-run?practise=true&speed=200",
             (n, d) =>
                 n == "sample" && d.TryGetProperty("result", out var r) && r.GetProperty("verdict").GetString() == "fail"
@@ -408,5 +415,53 @@ public sealed class ProofPaperTests(DemoServer demo) : IClassFixture<DemoServer>
             TestContext.Current.CancellationToken
         );
         Assert.Equal(HttpStatusCode.UnprocessableEntity, elsewhere.StatusCode);
+        await TurnAsync(own, job, pass);
+    }
+
+    /// <summary>What a driver turns is kept with its source for whoever turned it, once however many watch.</summary>
+    private static async Task TurnAsync(ServerProcess own, long job, JsonElement pass)
+    {
+        var (id, turn) = (pass.GetProperty("id").GetString(), pass.GetProperty("turns")[0]);
+        var hole = turn.GetProperty("hole").GetString();
+        async Task Watched(string manner, string state, params string[] by)
+        {
+            var open = new SemaphoreSlim(0);
+            var watching = by.Select(who =>
+                    ListenAsync(
+                        own,
+                        $"/api/jobs/{job}/driver?stepId={id}&hole={hole}{who}",
+                        (n, d) => n == "turn" && d.GetProperty("state").GetString() == state,
+                        () => open.Release()
+                    )
+                )
+                .ToList();
+            foreach (var _ in by)
+                await open.WaitAsync();
+            using var turned = await own.Http.PostAsync(
+                "/api/instruments/driver/turn",
+                new StringContent(
+                    $$"""{"target":{{turn.GetProperty("target").GetRawText()}},"manner":"{{manner}}"}""",
+                    System.Text.Encoding.UTF8,
+                    "application/json"
+                )
+            );
+            Assert.Equal(HttpStatusCode.NoContent, turned.StatusCode);
+            await Task.WhenAll(watching);
+        }
+        await Watched("right", "met", "");
+        Assert.Empty((await own.JobAsync(job)).GetProperty("driverTurns").EnumerateArray());
+        await Watched("right", "met", "&by=QA", "&by=QA");
+        await Watched("skipped", "skipped", "&by=QA");
+        var kept = (await own.JobAsync(job)).GetProperty("driverTurns").EnumerateArray().ToList();
+        Assert.Equal(["met", "skipped"], kept.Select(t => t.GetProperty("state").GetString()));
+        Assert.All(kept, t => Assert.Equal("simulated", t.GetProperty("source").GetProperty("kind").GetString()));
+        Assert.Equal(
+            turn.GetProperty("target").GetProperty("angleDeg").GetDouble(),
+            kept[0].GetProperty("angleDeg").GetDouble(),
+            6
+        );
+        var record = await own.Http.GetStringAsync($"/api/jobs/{job}/record.html");
+        Assert.Contains("Turned with a torque driver", record, StringComparison.Ordinal);
+        Assert.Contains("met; simulated, nobody measured it", record, StringComparison.Ordinal);
     }
 }

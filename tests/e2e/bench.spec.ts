@@ -16,6 +16,7 @@ interface Job {
   }
   stations: { station: string; steps: { id: string; count?: number }[] }[]
   history: { stepId: string; kind: string; doneAt?: string }[]
+  driverTurns: { state: string }[]
 }
 const read = async (page: Page, id: number) =>
   (await (await page.request.get(`${server.address}/api/jobs/${id}`)).json()) as Job
@@ -240,6 +241,16 @@ test('the torque driver ticks a screw that is met, warns of one that went too fa
   // the next pass in one press
   await page.keyboard.press('Enter')
   await expect(bench(page)).toHaveAttribute('data-bench', mount[4].id)
+  // what it turned stays with the job, and says that nobody measured it
+  const { driverTurns } = await read(page, id)
+  expect(driverTurns.map((t) => t.state)).toEqual(['met', 'overshoot', 'skipped', 'cross-thread', 'met'])
+  await page.goto(`${server.address}/job/${id}/mount`)
+  const line = page.getByRole('contentinfo', { name: 'Step' })
+  for (const step of [mount[4], mount[3], mount[2]]) {
+    await expect(line).toHaveAttribute('data-step', step.id)
+    if (step !== mount[2]) await page.keyboard.press('ArrowLeft')
+  }
+  await expect(ledger(page).getByRole('list', { name: 'Driver turns' }).getByText('simulated')).toHaveCount(5)
 })
 
 test('back to stock is walked through at the bench, and photos are pinned where they belong', async ({ page }) => {

@@ -19,20 +19,21 @@ export function useCaliper(wanted: boolean, take: (r: CaliperReading) => void) {
 
 export type TurnVerdict = Schemas['TurnVerdict']
 
-/** Hands on what the torque driver's turn comes to, judged against the screw of the pass that it is for. */
+/** Hands on what the torque driver's turn comes to, judged against the screw of the pass that it is for, and kept with the job. */
 export function useDriver(
   jobId: number,
   stepId: string | undefined,
   hole: string | undefined,
+  by: string,
   take: (v: TurnVerdict) => void,
 ) {
   const current = useRef(take)
   current.current = take
   useEffect(() => {
     if (!stepId || !hole) return
-    const asked = `stepId=${encodeURIComponent(stepId)}&hole=${encodeURIComponent(hole)}`
+    const asked = `stepId=${encodeURIComponent(stepId)}&hole=${encodeURIComponent(hole)}&by=${encodeURIComponent(by)}`
     const source = new EventSource(`/api/jobs/${jobId}/driver?${asked}`)
     source.addEventListener('turn', (e) => current.current(JSON.parse((e as MessageEvent<string>).data) as TurnVerdict))
     return () => source.close()
-  }, [jobId, stepId, hole])
+  }, [jobId, stepId, hole, by])
 }

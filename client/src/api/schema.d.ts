@@ -133,6 +133,7 @@ export interface paths {
                 query: {
                     stepId: string;
                     hole: string;
+                    by?: string;
                 };
                 header?: never;
                 path: {
@@ -10187,6 +10188,24 @@ export interface components {
             target: components["schemas"]["TurnTarget"];
             manner: components["schemas"]["TurnManner"];
         };
+        DriverTurnRow: {
+            /** Format: int64 */
+            id: number;
+            stepId: string;
+            hole: string;
+            state: string;
+            /** Format: double */
+            angleDeg: number;
+            /** Format: double */
+            torqueNm: number;
+            /** Format: double */
+            targetDeg: number;
+            /** Format: double */
+            targetNm: number;
+            source: components["schemas"]["FigureSource"];
+            byInitials: string;
+            at: string;
+        };
         DryFitCheck: {
             id: string;
             state: components["schemas"]["DryFitState"];
@@ -10747,6 +10766,7 @@ export interface components {
             kindName?: null | string;
             logs: components["schemas"]["JobLogRow"][];
             leakTests: components["schemas"]["LeakTestRow"][];
+            driverTurns: components["schemas"]["DriverTurnRow"][];
             archived: boolean;
             newer: components["schemas"]["NewerDocument"][];
         };

@@ -52,6 +52,9 @@ public sealed record RecordJob(
     /// <summary>Leak tests in sentences.</summary>
     public IReadOnlyList<string> LeakTests { get; init; } = [];
 
+    /// <summary>What a torque driver turned, in its order.</summary>
+    public IReadOnlyList<RecordTurn> Turns { get; init; } = [];
+
     /// <summary>When it is due, and what the drift says; null where nothing is told.</summary>
     public CareDates? Care { get; init; }
 
@@ -96,6 +99,22 @@ public sealed record RecordReading(
     string? Conditions
 );
 
+/// <summary>A turn of a torque driver.</summary>
+/// <param name="Pass">The step it belongs to.</param>
+/// <param name="State">What it came to, in words.</param>
+public sealed record RecordTurn(
+    string Pass,
+    string Screw,
+    double AngleDeg,
+    double TargetDeg,
+    double TorqueNm,
+    double TargetNm,
+    string State,
+    string By,
+    string At,
+    string Source
+);
+
 /// <summary>
 /// The build record: one page that needs nothing else, for the client and for the day the card goes back to stock.
 /// </summary>
@@ -137,6 +156,7 @@ public static partial class BuildRecord
                 Contacts(s, job);
                 Readings(s, job);
                 LeakTests(s, job);
+                Turns(s, job);
                 Pads(s, job.Plan);
                 foreach (var station in job.Plan.Stations.Where(x => x.Steps.Count > 0))
                     StationTable(s, station, job);
@@ -163,6 +183,7 @@ public static partial class BuildRecord
                 Contacts(s, job);
                 Readings(s, job);
                 LeakTests(s, job);
+                Turns(s, job);
                 Kept(s, job.Plan);
                 Cautions(s, job.Plan);
                 WayBack(s, job.Plan);
@@ -221,6 +242,21 @@ public static partial class BuildRecord
     {
         if (job.LeakTests.Count > 0)
             s.Append("<h2>Leak tests</h2>").AppendJoin("", job.LeakTests.Select(t => $"<p>{E(t)}</p>"));
+    }
+
+    private static void Turns(StringBuilder s, RecordJob job)
+    {
+        if (job.Turns.Count == 0)
+            return;
+        s.Append(
+            "<h2>Turned with a torque driver</h2><table><tr><th>Pass<th>Screw<th class=n>Turned, due<th class=n>N·cm, due<th>Came to<th>Who"
+        );
+        foreach (var t in job.Turns)
+            s.Append(
+                CultureInfo.InvariantCulture,
+                $"<tr><td>{E(t.Pass)}<td>{E(t.Screw)}<td class=n>{t.AngleDeg:0}°, {t.TargetDeg:0}°<td class=n>{t.TorqueNm * 100:0.0}, {t.TargetNm * 100:0.0}<td>{E(t.State)}; {E(t.Source)}<td>{E(t.By)} {E(job.Times.Moment(t.At))}"
+            );
+        s.Append("</table>");
     }
 
     private static void Notes(StringBuilder s, RecordJob job)

@@ -108,6 +108,9 @@ internal sealed record JobView(
 
     public required IReadOnlyList<LeakTestRow> LeakTests { get; init; }
 
+    /// <summary>What a torque driver turned, without its samples.</summary>
+    public required IReadOnlyList<DriverTurnRow> DriverTurns { get; init; }
+
     /// <summary>Off the benches.</summary>
     public required bool Archived { get; init; }
 
@@ -122,6 +125,7 @@ internal sealed class JobViews(
     JobPapers papers,
     JobLogs logs,
     LeakTests leaks,
+    DriverTurns turns,
     Corrections corrections,
     NewerDocuments newer,
     TimeProvider time
@@ -179,6 +183,7 @@ internal sealed class JobViews(
             Newer = planned.Finished ? [] : newer.Of(id, planned.Order),
             Logs = logs.All(id),
             LeakTests = leaks.All(id),
+            DriverTurns = turns.All(id),
         };
     }
 

@@ -2,6 +2,7 @@ using System.Text.Json;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Mount;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Formats.Photos;
@@ -128,16 +129,26 @@ internal static class InstrumentEndpoints
 
     /// <summary>The driver's turn judged against the target of one screw of a pass while it is made.</summary>
     /// <param name="hole">The screw of the pass that is turned.</param>
+    /// <param name="by">Whose turns are kept with the job; absent for one who only watches.</param>
     private static Task WatchAsync(
         long id,
         string stepId,
         string hole,
+        string? by,
         HttpContext context,
         JobPlans plans,
+        DriverTurns kept,
+        FigureSources sources,
         ITorqueDriver driver,
         IHostApplicationLifetime life
     )
     {
+        if (by is not null)
+            JobEndpoints.CheckInitials(by);
+        var source = new FigureSource(
+            driver is SimulatedTorqueDriver ? SourceKind.Simulated : SourceKind.Device,
+            driver.Name
+        );
         var turns = plans.Of(id).Plan.Find(JobEndpoints.IdOf(stepId, "?stepId"))?.Turns ?? [];
         if (turns.Count == 0)
             throw new InputException("?stepId", $"\"{stepId}\" is not a pass of turns.");
@@ -159,9 +170,50 @@ internal static class InstrumentEndpoints
                     if (turn.Count == 0 && !DriverWatch.BeginsTurn(target, sample))
                         continue;
                     turn.Add(sample);
-                    await say("turn", DriverWatch.Judge(target, turn));
+                    var verdict = DriverWatch.Judge(target, turn);
+                    // on disk before it is said
+                    if (
+                        by is not null
+                        && sample.Stopped
+                        && verdict.State != TurnState.Turning
+                        && !sources.Faults(source).Any()
+                    )
+                        kept.Keep(id, Turn(stepId, hole, target, turn, verdict, source, by));
+                    await say("turn", verdict);
                 }
             }
+        );
+    }
+
+    private const int MostSamples = 2000;
+
+    private static NewDriverTurn Turn(
+        string stepId,
+        string hole,
+        TurnTarget target,
+        List<DriverSample> samples,
+        TurnVerdict verdict,
+        FigureSource source,
+        string by
+    )
+    {
+        // a long turn keeps as many samples evenly
+        var every = 1 + samples.Count / MostSamples;
+        return new(
+            stepId,
+            hole,
+            EnumNames<TurnState>.Of(verdict.State),
+            verdict.AngleDeg,
+            verdict.TorqueNm,
+            target.AngleDeg,
+            target.TorqueNm,
+            JsonSerializer.Serialize(
+                samples
+                    .Where((_, i) => i % every == 0 || i == samples.Count - 1)
+                    .SelectMany(s => new[] { Math.Round(s.AngleDeg, 1), Math.Round(s.TorqueNm, 4) })
+            ),
+            source,
+            by
         );
     }
 }

@@ -118,6 +118,8 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time, Func<byte[], st
             ("job_log", "id", "source"),
             ("leak_test", "id", "source"),
             ("photo", "id", "source"),
+            ("driver_turn", "id", "source"),
+            ("driver_turn", "id", "samples"),
         ];
         foreach (var (table, key, column) in columns)
         {

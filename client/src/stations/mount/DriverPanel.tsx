@@ -34,7 +34,7 @@ export function DriverPanel({
     setFault(undefined)
     ticked.current = false
   }, [step.id, at.hole])
-  useDriver(jobId, s.isSigned ? undefined : step.id, at.hole, (v) => {
+  useDriver(jobId, s.isSigned ? undefined : step.id, at.hole, s.by, (v) => {
     setTurn(v)
     if (v.state === 'met' && !ticked.current) {
       ticked.current = true

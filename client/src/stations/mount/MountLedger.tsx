@@ -10,6 +10,7 @@ import { Dies } from './Dies'
 import { HoleTable } from './HoleTable'
 import { LoadChart } from './LoadChart'
 import type { BowChoice } from './room'
+import { Turned } from './Turned'
 
 /** What the tightening does to the die, move by move, and why this order. */
 export function MountLedger({ job, here, s, select, own }: RoomProps<BowChoice>) {
@@ -69,6 +70,7 @@ export function MountLedger({ job, here, s, select, own }: RoomProps<BowChoice>)
           <Dies dies={move.dies} />
         </Section>
       )}
+      <Turned job={job} s={s} />
       <Section title="Why this order">
         <Row name="worst tilt, this order" value={fixed(t.worst.tiltDeg, 2)} unit="°" />
         {t.worstEdge && <Row name="worst edge pressure, this order" value={t.worstEdge} />}
