@@ -87,7 +87,11 @@ public sealed class RecordTests(DemoServer demo) : IClassFixture<DemoServer>
         // the block's document is replaced: the record stands, and says so
         var block = JsonNode.Parse(ServerProcess.DemoFile("blocks/lathe-loch-core-u.block.json"))!;
         block["model"] = "Core U, second make";
+        block["plates"]![0]!["baseStepMm"] = 3.1;
+        var passport = await server.Http.GetStringAsync("/api/jobs/5/passport");
         Assert.True((await server.PostAsync("/api/blocks?replace=true", block.ToJsonString())).IsSuccessStatusCode);
+        // what its contacts were forecast to be stays with the card
+        Assert.Equal(passport, await server.Http.GetStringAsync("/api/jobs/5/passport"));
         told = await CheckAsync(server, html);
         Assert.Equal("whole", told.GetProperty("verdict").GetString());
         Assert.Equal(

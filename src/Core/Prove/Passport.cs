@@ -23,6 +23,10 @@ public sealed record PassportForecast(double? GapMm, double? LoadN, double? Edge
             : UnknownSprings.NotTold;
 }
 
+/// <summary>A contact without what was seen of it.</summary>
+/// <param name="Board">Key of its board.</param>
+public sealed record ForecastContact(string Board, string Part, string Contact, PassportForecast Of);
+
 /// <summary>Something that confirms a contact, or doubts it.</summary>
 public sealed record PassportSeen(string What, FigureSource Source, bool Agrees);
 
@@ -56,17 +60,14 @@ public enum ContactStand
 /// <summary>Every contact of a job with its forecast.</summary>
 public static class Passport
 {
-    /// <summary>A contact without what was seen of it.</summary>
-    public sealed record Forecast(string Board, Part Part, string Contact, PassportForecast Of);
-
-    public static IReadOnlyList<Forecast> Contacts(WorkOrder order, IReadOnlyList<PairPads> pairs) =>
+    public static IReadOnlyList<ForecastContact> Contacts(WorkOrder order, IReadOnlyList<PairPads> pairs) =>
         [
             .. pairs.SelectMany(pair =>
                 pair is { Stack: { } stack, Seating: { } seated } ? Of(order, pair.Board, stack, seated) : []
             ),
         ];
 
-    private static IEnumerable<Forecast> Of(WorkOrder order, string key, StackUp stack, SeatingResult seated)
+    private static IEnumerable<ForecastContact> Of(WorkOrder order, string key, StackUp stack, SeatingResult seated)
     {
         var board = stack.Board;
         string Name(string part) => order.Pieces.Count > 1 ? $"{key}/{part}" : part;
@@ -74,7 +75,7 @@ public static class Passport
             if (board.FindPart(die.Part) is { } part)
                 yield return new(
                     key,
-                    part,
+                    part.Id,
                     Name(part.Id),
                     new(
                         die.LoadUnknown ? null : die.BondLinesUm.Average() / 1000,
@@ -86,7 +87,7 @@ public static class Passport
             if (board.FindPart(pad.Part) is { } part && stack.Pads.FirstOrDefault(p => p.Part == pad.Part) is { } laid)
                 yield return new(
                     key,
-                    part,
+                    part.Id,
                     Name(part.Id),
                     new(laid.ThicknessMm * (1 - pad.Squash), pad.LoadN, EdgeGap(stack, seated, part))
                 );

@@ -22,10 +22,20 @@ internal sealed record PlannedJob(
     IReadOnlyList<DocumentStand> Documents,
     JobSheetSet Sheets,
     bool Finished
-);
+)
+{
+    /// <summary>What every contact was forecast to be when the job was finished; null of an open one.</summary>
+    public IReadOnlyList<ForecastContact>? Contacts { get; init; }
+}
 
 /// <summary>A finished job as it was signed.</summary>
-internal sealed record JobRecord(WorkOrder Order, JobPlan Plan, IReadOnlyList<DocumentStand> Documents);
+/// <param name="Contacts">Forecast of every contact; null of a job that was finished before they were kept.</param>
+internal sealed record JobRecord(
+    WorkOrder Order,
+    JobPlan Plan,
+    IReadOnlyList<DocumentStand> Documents,
+    IReadOnlyList<ForecastContact>? Contacts = null
+);
 
 /// <summary>
 /// Plans of jobs, kept until something they rest on changes. A finished job's plan is the one it was signed with.
@@ -106,7 +116,7 @@ internal sealed class JobPlans(
     private static PlannedJob Signed(JobRow row, string stamp, JobSheetSet set, string record)
     {
         var signed = JsonSerializer.Deserialize<JobRecord>(record, DocumentJson.Options)!;
-        return new(row, stamp, signed.Order, signed.Plan, signed.Documents, set, true);
+        return new(row, stamp, signed.Order, signed.Plan, signed.Documents, set, true) { Contacts = signed.Contacts };
     }
 
     /// <summary>

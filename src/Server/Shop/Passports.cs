@@ -15,18 +15,18 @@ namespace FaithfulBracket.Server.Shop;
 internal sealed class Passports(JobPlans plans, SignOffs signOffs, JobPapers papers)
 {
     public IReadOnlyList<PassportContact> Of(long id, CancellationToken cancel) =>
-        [.. ByPart(id, plans.Today(id, cancel), cancel).Select(c => c.Contact)];
+        [.. ByPart(id, Job(id, cancel)).Select(c => c.Contact)];
+
+    /// <summary>A finished job with the forecast it was finished with; one from before that was kept as it comes out today.</summary>
+    private PlannedJob Job(long id, CancellationToken cancel) =>
+        plans.Of(id, cancel) is { Contacts: not null } finished ? finished : plans.Today(id, cancel);
 
     /// <summary>Every contact with its board's key and its part.</summary>
-    public IReadOnlyList<(string Board, string Part, PassportContact Contact)> ByPart(
-        long id,
-        PlannedJob job,
-        CancellationToken cancel
-    )
+    public IReadOnlyList<(string Board, string Part, PassportContact Contact)> ByPart(long id, PlannedJob job)
     {
         var first = job.Order.First.Key;
-        var forecasts = Passport.Contacts(job.Order, job.Plan.Pads.Pairs);
-        var seen = forecasts.ToDictionary(f => (f.Board, f.Part.Id), _ => new List<PassportSeen>());
+        var forecasts = job.Contacts ?? Passport.Contacts(job.Order, job.Plan.Pads.Pairs);
+        var seen = forecasts.ToDictionary(f => (f.Board, f.Part), _ => new List<PassportSeen>());
         void Say(string board, string part, PassportSeen what)
         {
             if (seen.TryGetValue((board, part), out var list))
@@ -47,8 +47,13 @@ internal sealed class Passports(JobPlans plans, SignOffs signOffs, JobPapers pap
         foreach (var piece in job.Order.Pieces)
             if (signed.Contains(new(Station.Prove, job.Order.ScopeOf(piece), "edges")))
                 foreach (var f in forecasts.Where(f => f.Board == piece.Key))
-                    Say(f.Board, f.Part.Id, new("edges: even all round", FigureSource.ByHand, true));
-        var readings = papers.Readings(id);
+                    Say(f.Board, f.Part, new("edges: even all round", FigureSource.ByHand, true));
+        // a finished job was proved by the readings that it was finished with
+        var until = job.Finished ? signOffs.FinishedAt(id) : null;
+        var readings = papers
+            .Readings(id)
+            .Where(r => until is null || string.CompareOrdinal(r.At, until) <= 0)
+            .ToList();
         foreach (var proof in job.Plan.Prove.Pairs)
             if (readings.LastOrDefault(r => r.Phase == "after" && (r.Board ?? first) == proof.Board) is { } row)
                 foreach (var sensor in proof.Comparison.Sensors)
@@ -65,9 +70,7 @@ internal sealed class Passports(JobPlans plans, SignOffs signOffs, JobPapers pap
                     );
         return
         [
-            .. forecasts.Select(f =>
-                (f.Board, f.Part.Id, new PassportContact(f.Contact, f.Of, seen[(f.Board, f.Part.Id)]))
-            ),
+            .. forecasts.Select(f => (f.Board, f.Part, new PassportContact(f.Contact, f.Of, seen[(f.Board, f.Part)]))),
         ];
     }
 }

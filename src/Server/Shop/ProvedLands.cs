@@ -33,7 +33,7 @@ internal sealed class ProvedLands(
     public IReadOnlyList<ProvedBlock> Of(long id, CancellationToken cancel)
     {
         var job = plans.Today(id, cancel);
-        var stands = passports.ByPart(id, job, cancel).ToDictionary(c => (c.Board, c.Part), c => c.Contact.Stand);
+        var stands = passports.ByPart(id, job).ToDictionary(c => (c.Board, c.Part), c => c.Contact.Stand);
         // what was mounted by an older version bears out nothing of the newest
         var older = held.Of(id).Where(h => h.Kind == "block").Select(h => h.Id).ToHashSet();
         var proved = new List<ProvedBlock>();

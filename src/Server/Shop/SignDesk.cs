@@ -4,6 +4,7 @@ using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads.Cutting;
 using FaithfulBracket.Core.Plans;
 using FaithfulBracket.Core.Plans.Walk;
+using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Core.Teardown;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Store;
@@ -328,7 +329,8 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs, LocalTimes tim
                     new JobRecord(
                         planned.Order,
                         plans.Stands(planned, StepStands.Signed(after)).Plan,
-                        planned.Documents
+                        planned.Documents,
+                        Passport.Contacts(planned.Order, planned.Plan.Pads.Pairs)
                     ),
                     DocumentJson.Options
                 ),
