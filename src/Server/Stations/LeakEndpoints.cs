@@ -81,9 +81,7 @@ internal static class LeakEndpoints
             (long id, LeakTests tests, FigureSources sources, JobPlans plans, CancellationToken cancel) =>
                 TypedResults.Ok(
                     new JobLeaks(
-                        // tested dry, the whole loop is full of air
-                        plans.Of(id, cancel).Plan.Prove.Volume?.TotalMl
-                            ?? UsualMl,
+                        AirMl(plans, id, cancel),
                         LeakTest.DefaultLimitMlPerMin,
                         !sources.Practice,
                         tests.All(id)
@@ -93,6 +91,10 @@ internal static class LeakEndpoints
         job.MapPost("/leak-tests", WriteAsync).Accepts<LeakWritten>("application/json");
     }
 
+    /// <summary>What is shut in where nobody says: tested dry, the whole loop is full of air.</summary>
+    private static double AirMl(JobPlans plans, long id, CancellationToken cancel) =>
+        plans.Of(id, cancel).Plan.Prove.Volume?.TotalMl ?? UsualMl;
+
     /// <param name="practise">Whether the stand-in leaks, well over the limit.</param>
     private static Task RunAsync(
         long id,
@@ -101,17 +103,16 @@ internal static class LeakEndpoints
         bool? practise,
         double? speed,
         HttpContext context,
-        Store.Jobs jobs,
+        JobPlans plans,
         [FromServices] IPressureGauge? device,
         TimeProvider time,
         IHostApplicationLifetime life
     )
     {
-        jobs.Get(id);
         Within("?volumeMl", volumeMl, 10, 20_000);
         Within("?limitMlPerMin", limitMlPerMin, 0.001, 100);
         Within("?speed", speed, 1, MostSpeed);
-        var volume = volumeMl ?? UsualMl;
+        var volume = volumeMl ?? AirMl(plans, id, context.RequestAborted);
         var gauge =
             device
             ?? new SimulatedGauge(
@@ -161,13 +162,13 @@ internal static class LeakEndpoints
     private static async Task<Created<LeakTestRow>> WriteAsync(
         long id,
         HttpRequest request,
-        Store.Jobs jobs,
+        JobPlans plans,
         FigureSources sources,
         LeakTests tests
     )
     {
-        jobs.Get(id);
-        var written = await Bodies.ReadAsync(request, Read);
+        var air = AirMl(plans, id, request.HttpContext.RequestAborted);
+        var written = await Bodies.ReadAsync(request, o => Read(o, air));
         JobEndpoints.CheckInitials(written.By);
         if (sources.Faults(written.Source).ToList() is { Count: > 0 } faults)
             throw new InputException(faults);
@@ -201,11 +202,11 @@ internal static class LeakEndpoints
         return TypedResults.Created($"/api/jobs/{id}/leak-tests", tests.All(id).First(t => t.Id == testId));
     }
 
-    private static LeakWritten Read(ObjectReader o) =>
+    private static LeakWritten Read(ObjectReader o, double airMl) =>
         new(
             o.Text("by", 8),
             o.OptionalChoice<LeakMethod>("method") ?? LeakMethod.Air,
-            o.Number("volumeMl", 10, 20_000, otherwise: UsualMl),
+            o.Number("volumeMl", 10, 20_000, otherwise: airMl),
             o.Number("limitMlPerMin", 0.001, 100, otherwise: LeakTest.DefaultLimitMlPerMin),
             o.Has("samples")
                 ? o.Objects(
