@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Pads.Cutting;
 using Xunit;
 
@@ -11,7 +12,7 @@ public class GreedyFillTests
         FreeChoice choice,
         SplitRule split,
         params (double, double)[] pieces
-    ) => GreedyFill.Run(pieces, [.. Enumerable.Range(0, pieces.Length)], sheets, choice, split);
+    ) => GreedyFill.Run(pieces, [.. Enumerable.Range(0, pieces.Length)], sheets, choice, split)!.Value;
 
     private static CutNode Placed(CutNode n, int piece) => Find(n, piece) ?? throw new InvalidOperationException();
 
@@ -167,5 +168,53 @@ public class GreedyFillTests
         Assert.Throws<OperationCanceledException>(() =>
             CutPlanner.Plan([One(0) with { Count = 40 }], [sheet], cancel: stop.Token)
         );
+    }
+
+    [Fact]
+    public void A_pass_that_is_given_up_could_not_have_been_better()
+    {
+        var draws = new NormalDraws(5);
+        int Whole(int most) => 1 + (int)(draws.Uniform() * most);
+        var given = 0;
+        for (var n = 0; n < 3000; n++)
+        {
+            var pieces = Enumerable.Range(0, 2 + n % 12).Select(_ => ((double)Whole(20), (double)Whole(20))).ToArray();
+            (double W, double H, int Count)[] sheets = [(Whole(30), Whole(30), 1), (40, 30, 3)];
+            bool[] offcut = [n % 2 == 0, false];
+            int[] order = [.. Enumerable.Range(0, pieces.Length)];
+            (int, int, double) Score((List<(int Sheet, CutNode Root)> Opened, List<int> Unplaced) run)
+            {
+                double Largest(CutNode c) =>
+                    c.First is not null ? Math.Max(Largest(c.First), Largest(c.Second!))
+                    : c.Piece < 0 ? c.Rect.Area
+                    : 0;
+                return (
+                    run.Unplaced.Count,
+                    run.Opened.Count(o => !offcut[o.Sheet]),
+                    -run.Opened.Max(o => Largest(o.Root))
+                );
+            }
+            (int Unplaced, int New, double Leftover) Of(FreeChoice c, SplitRule s) =>
+                Score(GreedyFill.Run(pieces, order, sheets, c, s)!.Value);
+            var best = Of(FreeChoice.BestArea, SplitRule.ShorterLeftover);
+            foreach (var split in Enum.GetValues<SplitRule>())
+            {
+                var run = GreedyFill.Run(
+                    pieces,
+                    order,
+                    sheets,
+                    FreeChoice.BestShortSide,
+                    split,
+                    new(offcut, best.Unplaced, best.New, -best.Leftover)
+                );
+                given += run is null ? 1 : 0;
+                var whole = Of(FreeChoice.BestShortSide, split);
+                if (run is null)
+                    Assert.True(whole.CompareTo(best) > 0);
+                else
+                    Assert.Equal(whole, Score(run.Value));
+            }
+        }
+        Assert.True(given > 500, $"{given}");
     }
 }

@@ -174,17 +174,21 @@ public static class CutPlanner
                 ? default
                 : Score([.. best.Opened.Select(o => (bins.IndexOf(o.Stock), o.Root))], []);
             var draws = new Match.NormalDraws(seed);
+            List<bool> offcut = [.. bins.Select(b => stock[b].Offcut)];
             for (var pass = 0; pass < passes; pass++)
             {
                 if ((pass & 15) == 0)
                     cancel.ThrowIfCancellationRequested();
-                var (opened, unplaced) = GreedyFill.Run(
+                var run = GreedyFill.Run(
                     _pieces,
                     Order(pass, draws),
                     _bins,
                     (FreeChoice)(pass % 3),
-                    (SplitRule)(pass / 3 % 3)
+                    (SplitRule)(pass / 3 % 3),
+                    best is null ? null : new(offcut, bestScore.Item1, bestScore.Item2, -bestScore.Item3)
                 );
+                if (run is not var (opened, unplaced))
+                    continue;
                 var score = Score(opened, unplaced);
                 if (best is not null && score.CompareTo(bestScore) >= 0)
                     continue;
@@ -213,26 +217,20 @@ public static class CutPlanner
         {
             var key = pass / 9 % 4;
             var noise = pass < 36 ? 0 : 0.05 + 0.35 * draws.Uniform();
-            double Rank(int i)
+            var ranks = new double[_pieces.Length];
+            for (var i = 0; i < ranks.Length; i++)
             {
                 var (w, h) = _pieces[i];
-                var size = key switch
+                var side = key switch
                 {
-                    0 => w * h,
-                    1 => Math.Pow(Math.Max(w, h), 2),
-                    2 => Math.Pow(Math.Min(w, h), 2),
-                    _ => Math.Pow((w + h) / 2, 2),
+                    1 => Math.Max(w, h),
+                    2 => Math.Min(w, h),
+                    _ => (w + h) / 2,
                 };
-                return size * (noise == 0 ? 1 : 1 + noise * draws.Next());
+                ranks[i] = -(key == 0 ? w * h : side * side) * (noise == 0 ? 1 : 1 + noise * draws.Next());
             }
-            return
-            [
-                .. Enumerable
-                    .Range(0, _pieces.Length)
-                    .Select(i => (i, Rank(i)))
-                    .OrderByDescending(x => x.Item2)
-                    .Select(x => x.i),
-            ];
+            // of equals the first comes first
+            return [.. Enumerable.Range(0, ranks.Length).OrderBy(i => ranks[i])];
         }
 
         private (int, int, double, int) Score(List<(int Sheet, CutNode Root)> opened, List<int> unplaced)

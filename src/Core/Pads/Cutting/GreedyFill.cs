@@ -17,15 +17,22 @@ internal enum SplitRule
 /// <summary>One pass of guillotine best fit over an order of pieces; sheets are opened as they are needed, offcuts first.</summary>
 internal static class GreedyFill
 {
+    /// <summary>What a pass has to beat; a pass that cannot is given up where that shows.</summary>
+    /// <param name="Offcut">Of each kind of sheet: whether it is no new one.</param>
+    /// <param name="LeftoverMm2">Largest single leftover.</param>
+    public sealed record Beat(IReadOnlyList<bool> Offcut, int Unplaced, int NewSheets, double LeftoverMm2);
+
     /// <param name="order">Indices into <paramref name="pieces"/>.</param>
     /// <param name="sheets">Kinds of sheet and how many there are of each, in the order in which they are opened.</param>
-    /// <returns>A tree per opened sheet, and the pieces that found no place.</returns>
-    public static (List<(int Sheet, CutNode Root)> Opened, List<int> Unplaced) Run(
+    /// <param name="beat">Null runs to the end.</param>
+    /// <returns>A tree per opened sheet, and the pieces that found no place; null where it was given up.</returns>
+    public static (List<(int Sheet, CutNode Root)> Opened, List<int> Unplaced)? Run(
         IReadOnlyList<(double W, double H)> pieces,
         IReadOnlyList<int> order,
         IReadOnlyList<(double W, double H, int Count)> sheets,
         FreeChoice choice,
-        SplitRule split
+        SplitRule split,
+        Beat? beat = null
     )
     {
         var opened = new List<(int, CutNode)>();
@@ -47,6 +54,8 @@ internal static class GreedyFill
                 if (sheet < 0)
                 {
                     unplaced.Add(i);
+                    if (unplaced.Count > beat?.Unplaced)
+                        return null;
                     continue;
                 }
                 var root = new CutNode(new(0, 0, sheets[sheet].W, sheets[sheet].H));
@@ -59,8 +68,27 @@ internal static class GreedyFill
             free.RemoveAt(at);
             var (pw, ph) = turned ? (h, w) : (w, h);
             free.AddRange(node.Lay(i, pw, ph, turned, FirstAxis(node.Rect, pw, ph, split)));
+            if (beat is not null && !Can(beat))
+                return null;
         }
         return (opened, unplaced);
+
+        // what is free is only ever cut smaller: its largest piece bounds the leftover
+        bool Can(Beat best)
+        {
+            var sheetsNow = opened.Count(o => !best.Offcut[o.Item1]);
+            if (unplaced.Count < best.Unplaced || sheetsNow < best.NewSheets || best.LeftoverMm2 <= 0)
+                return true;
+            if (sheetsNow > best.NewSheets)
+                return false;
+            for (var k = 0; k < free.Count; k++)
+                if (free[k].Rect.Area >= best.LeftoverMm2)
+                    return true;
+            for (var k = 0; k < closed.Length; k++)
+                if (best.Offcut[k] && closed[k] > 0 && sheets[k].W * sheets[k].H >= best.LeftoverMm2)
+                    return true;
+            return false;
+        }
     }
 
     public static bool Holds(double haveW, double haveH, double w, double h) =>
