@@ -108,6 +108,7 @@ builder
     .AddHostedService(s => s.GetRequiredService<HourlyBackup>())
     .AddSingleton<JobCare>()
     .AddSingleton<JobSearch>()
+    .AddSingleton<JobLists>()
     .AddSingleton<ShopSecrets>()
     .AddSingleton<Passports>()
     .AddSingleton<RecordRoom>()
@@ -183,11 +184,13 @@ app.Use(SafeHeaders.AddAsync);
 app.UseExceptionHandler();
 app.Use(new OwnPages(app.Configuration, lan.Names).CheckAsync);
 app.Use(app.Services.GetRequiredService<DeviceGate>().CheckAsync);
+app.Use(MethodRules.HeadAsync);
 app.UseRouting();
 app.UseRateLimiter();
 app.Use(Bodies.RefuseLargeAsync);
 app.Use(app.Services.GetRequiredService<ActorCheck>().CheckAsync);
-app.UseStatusCodePages();
+app.UseStatusCodePages(MethodRules.TellAsync);
+app.Use(MethodRules.NoStreamAsync);
 app.UseResponseCompression();
 app.MapOpenApi("/openapi/{documentName}.json");
 ComputeEndpoints.Map(app);
@@ -221,6 +224,7 @@ NewerEndpoints.Map(app);
 CuttingEndpoints.Map(app);
 StripEndpoints.Map(app);
 JobEndpoints.Map(app);
+JobListEndpoint.Map(app);
 CorrectionEndpoints.Map(app);
 PaperEndpoints.Map(app);
 CardEndpoints.Map(app);

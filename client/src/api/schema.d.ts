@@ -465,6 +465,73 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Jobs in parts. state: open (default), finished, archived, all. order: -opened (default, newest first) or opened. limit: 1 to 200, 50 where nothing is said. cursor: next of the part before. */
+        get: {
+            parameters: {
+                query?: {
+                    state?: string;
+                    bench?: string;
+                    board?: string;
+                    text?: string;
+                    order?: string;
+                    limit?: number;
+                    cursor?: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["JobPart"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NewJob"];
+                };
+            };
+            responses: {
+                /** @description Created */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Opened"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/photos": {
         parameters: {
             query?: never;
@@ -6548,45 +6615,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/jobs": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["NewJob"];
-                };
-            };
-            responses: {
-                /** @description Created */
-                201: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Opened"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/jobs/{id}": {
         parameters: {
             query?: never;
@@ -10670,6 +10698,10 @@ export interface components {
             verdict: components["schemas"]["LogVerdict"];
             drawn: components["schemas"]["DrawnLog"];
         };
+        JobPart: {
+            jobs: components["schemas"]["ListedJob"][];
+            next?: null | string;
+        };
         JobPlan: {
             match: components["schemas"]["MatchResult"];
             kit: components["schemas"]["KitResult"];
@@ -11134,6 +11166,20 @@ export interface components {
             /** Format: double */
             mostOffsetMm: number;
             fits: boolean;
+        };
+        ListedJob: {
+            /** Format: int64 */
+            id: number;
+            title: string;
+            client?: null | string;
+            bench: string;
+            boardId?: null | string;
+            blockId?: null | string;
+            cardId?: null | string;
+            openedBy: string;
+            openedAt: string;
+            finished: boolean;
+            archived: boolean;
         };
         LogColumn: {
             /** Format: int32 */

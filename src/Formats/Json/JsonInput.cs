@@ -26,14 +26,26 @@ public static class JsonInput
         }
         catch (JsonException e)
         {
-            var deep = e.Message.Contains("depth", StringComparison.OrdinalIgnoreCase);
+            bool Says(string words) => e.Message.Contains(words, StringComparison.OrdinalIgnoreCase);
             throw new MalformedJsonException(
-                deep
+                Says("maximum configured depth")
                     ? $"Nested more than {MostDepth} levels deep at line {e.LineNumber + 1}."
-                    : $"No JSON at line {e.LineNumber + 1}, byte {e.BytePositionInLine + 1}: {FirstSentence(e.Message)}"
+                : CutOffWords.Any(Says)
+                    ? $"The text ends in the middle, at line {e.LineNumber + 1}: what is open is never closed."
+                : $"No JSON at line {e.LineNumber + 1}, byte {e.BytePositionInLine + 1}: {FirstSentence(e.Message)}"
             );
         }
     }
+
+    /// <summary>What the reader says of text that is cut off.</summary>
+    public static readonly IReadOnlyList<string> CutOffWords =
+    [
+        "depth to be zero",
+        "reached end of data",
+        "end of string, but instead reached",
+        "isFinalBlock",
+        "but instead reached end",
+    ];
 
     /// <summary>Well-formed JSON may still hold half a character or a number without end; neither can be kept or compared.</summary>
     private static void RefuseWhatNobodyCanRead(ReadOnlySpan<byte> utf8)

@@ -1,4 +1,3 @@
-using FaithfulBracket.Store;
 using Microsoft.Extensions.FileProviders;
 
 namespace FaithfulBracket.Server.Http;
@@ -38,17 +37,21 @@ internal static class ClientFiles
                         : "no-cache",
             }
         );
-        app.MapFallback(
-            "{*path:nonfile}",
-            async context =>
+        app.Use(
+            async (context, next) =>
             {
-                if (context.Request.Path.StartsWithSegments("/api"))
-                    throw new NotHereException(
-                        $"There is no call {context.Request.Method} "
-                            + $"{context.Request.Path}{(context.Request.ContentType is { } type ? $" for {type}" : "")}. "
-                            + "Pictures are sent as image/jpeg or image/png, packs as application/zip, all else as "
-                            + "application/json."
-                    );
+                // a page of the client: whatever is no call, no file and nobody else's
+                var path = context.Request.Path;
+                if (
+                    context.GetEndpoint() is not null
+                    || path.StartsWithSegments("/api")
+                    || Path.HasExtension(path.Value)
+                    || !(HttpMethods.IsGet(context.Request.Method) || HttpMethods.IsHead(context.Request.Method))
+                )
+                {
+                    await next(context);
+                    return;
+                }
                 context.Response.Headers.CacheControl = "no-cache";
                 context.Response.ContentType = "text/html; charset=utf-8";
                 if (!demo)

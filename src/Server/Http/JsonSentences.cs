@@ -1,4 +1,5 @@
 using System.Text.Json;
+using FaithfulBracket.Formats.Json;
 
 namespace FaithfulBracket.Server.Http;
 
@@ -10,6 +11,8 @@ internal static class JsonSentences
         var said = e.Message.Split(" Path:", 2)[0].Split(" The JSON value", 2)[0];
         bool Says(string words) => said.Contains(words, StringComparison.Ordinal);
         var field = Pointer(e.Path).Split('/')[^1];
+        if (JsonInput.CutOffWords.Any(Says))
+            return $"The text ends in the middle, at line {e.LineNumber + 1}: what is open is never closed.";
         if (Says("could not be mapped"))
             return $"Unknown field \"{field}\": remove it.";
         if (Says("missing required properties"))

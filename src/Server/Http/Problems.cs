@@ -93,6 +93,19 @@ internal sealed class Problems(ILogger<Problems> log, ShopDatabase shop) : IExce
             ),
         };
 
+    /// <summary>Says a status in words, as every refusal is said.</summary>
+    public static Task WriteAsync(HttpContext context, int status, string title, string? detail)
+    {
+        var problem = Problem(status, title, detail);
+        problem.Instance = context.Request.Path;
+        return context.Response.WriteAsJsonAsync(
+            problem,
+            ToldText.Options(context),
+            "application/problem+json",
+            context.RequestAborted
+        );
+    }
+
     private static ProblemDetails Both(KeyTakenException e, ProblemDetails problem)
     {
         problem.Extensions["kept"] = e.Kept is null ? null : JsonSerializer.Deserialize<JsonElement>(e.Kept);
@@ -103,7 +116,7 @@ internal sealed class Problems(ILogger<Problems> log, ShopDatabase shop) : IExce
     private static ProblemDetails Problem(
         int status,
         string title,
-        string detail,
+        string? detail,
         IReadOnlyList<PointedFault>? errors = null,
         (string Name, object Value)? more = null
     )

@@ -19,5 +19,14 @@ internal static class Versions
             );
     }
 
+    /// <summary>Whether If-None-Match names the version: whoever asks has it already.</summary>
+    public static bool IsSeen(HttpRequest request, long version) =>
+        request
+            .Headers.IfNoneMatch.SelectMany(v => (v ?? "").Split(','))
+            .Any(t =>
+                t.Trim() is var tag
+                && (tag == "*" || tag.Replace("W/", "", StringComparison.Ordinal) == $"\"{version}\"")
+            );
+
     public static void Tag(HttpResponse response, long version) => response.Headers.ETag = $"\"{version}\"";
 }

@@ -82,7 +82,9 @@ internal static class DocumentEndpoints
     private static IResult Show(KeptDocument document, HttpResponse response)
     {
         Versions.Tag(response, document.Version);
-        return Results.Bytes(document.Document, "application/json");
+        return Versions.IsSeen(response.HttpContext.Request, document.Version)
+            ? Results.StatusCode(StatusCodes.Status304NotModified)
+            : Results.Bytes(document.Document, "application/json");
     }
 
     private static async Task<Ok<KeptVersion>> PutAsync(

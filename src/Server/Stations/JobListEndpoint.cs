@@ -1,0 +1,94 @@
+using System.Globalization;
+using FaithfulBracket.Core;
+using FaithfulBracket.Store;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace FaithfulBracket.Server.Stations;
+
+/// <summary>Which jobs: open ones, finished ones, those off the benches, or all.</summary>
+internal enum JobListState
+{
+    Open,
+    Finished,
+    Archived,
+    All,
+}
+
+/// <param name="Next">Cursor of the next part; absent where this was the last.</param>
+internal sealed record JobPart(IReadOnlyList<ListedJob> Jobs, string? Next);
+
+/// <summary>Jobs for a program: filtered, in order, part by part.</summary>
+internal static class JobListEndpoint
+{
+    private const int UsualLimit = 50,
+        MostLimit = 200,
+        MostText = 100;
+
+    public static void Map(IEndpointRouteBuilder app) =>
+        app.MapGet("/api/jobs", List)
+            .WithTags("jobs")
+            .WithDescription(
+                "Jobs in parts. state: open (default), finished, archived, all. order: -opened (default, newest first) or opened. "
+                    + $"limit: 1 to {MostLimit}, {UsualLimit} where nothing is said. cursor: next of the part before."
+            );
+
+    private static Ok<JobPart> List(
+        string? state,
+        string? bench,
+        string? board,
+        string? text,
+        string? order,
+        int? limit,
+        string? cursor,
+        JobLists jobs
+    )
+    {
+        var faults = new List<InputFault>();
+        var which = JobListState.Open;
+        if (state is not null && !Formats.Json.EnumNames<JobListState>.TryParse(state, out which))
+            faults.Add(new("?state", "Expected open, finished, archived or all."));
+        if (order is not (null or "opened" or "-opened"))
+            faults.Add(new("?order", "Expected opened or -opened."));
+        if (limit is not null and not (>= 1 and <= MostLimit))
+            faults.Add(new("?limit", $"Expected 1 to {MostLimit}."));
+        if (text is { Length: > MostText })
+            faults.Add(new("?text", $"Expected at most {MostText} characters."));
+        long after = 0;
+        if (
+            cursor is not null
+            && !(long.TryParse(cursor, NumberStyles.None, CultureInfo.InvariantCulture, out after) && after > 0)
+        )
+            faults.Add(new("?cursor", "Expected what the part before gave as next."));
+        if (faults.Count > 0)
+            throw new InputException(faults);
+        var most = limit ?? UsualLimit;
+        var found = jobs.List(
+            new(
+                bench,
+                board,
+                which switch
+                {
+                    JobListState.Open => false,
+                    JobListState.Finished => true,
+                    _ => null,
+                },
+                which switch
+                {
+                    JobListState.Archived => true,
+                    JobListState.All => null,
+                    _ => false,
+                },
+                text,
+                order != "opened",
+                cursor is null ? null : after,
+                most + 1
+            )
+        );
+        return TypedResults.Ok(
+            new JobPart(
+                [.. found.Take(most)],
+                found.Count > most ? found[most - 1].Id.ToString(CultureInfo.InvariantCulture) : null
+            )
+        );
+    }
+}
