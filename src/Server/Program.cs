@@ -225,6 +225,7 @@ CuttingEndpoints.Map(app);
 StripEndpoints.Map(app);
 JobEndpoints.Map(app);
 JobListEndpoint.Map(app);
+ProblemKinds.Map(app);
 CorrectionEndpoints.Map(app);
 PaperEndpoints.Map(app);
 CardEndpoints.Map(app);

@@ -96,6 +96,35 @@ public class HttpRuleTests(DemoServer demo) : IClassFixture<DemoServer>
         }
     }
 
+    [Theory]
+    [InlineData("GET", "/api/jobs/99999", null, "Not here")]
+    [InlineData("DELETE", "/api/bench", null, "Not by this method")]
+    [InlineData("POST", "/api/jobs", "{", "The input can not be read")]
+    [InlineData(
+        "POST",
+        "/api/jobs",
+        """{"title":"","bench":"A","by":"QA","boardId":"none"}""",
+        "The input breaks a rule"
+    )]
+    [InlineData(
+        "PUT",
+        "/api/jobs/1/ways",
+        """{"school":"films","way":"both","by":"QA"}""",
+        "The request can not be read"
+    )]
+    public async Task Each_refusal_names_the_page_of_its_kind(string method, string path, string? body, string title)
+    {
+        var problem = await ServerProcess.JsonAsync(await SendAsync(method, path, body));
+        Assert.Equal(title, problem.GetProperty("title").GetString());
+        var page = await SendAsync("GET", problem.GetProperty("type").GetString()!);
+        Assert.Equal(HttpStatusCode.OK, page.StatusCode);
+        Assert.Contains(
+            $"<h1>{title}</h1>",
+            await page.Content.ReadAsStringAsync(TestContext.Current.CancellationToken),
+            StringComparison.Ordinal
+        );
+    }
+
     [Fact]
     public async Task A_document_that_is_known_already_is_not_sent_again()
     {

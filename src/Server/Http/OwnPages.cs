@@ -87,6 +87,7 @@ internal sealed class OwnPages(IConfiguration configuration, IReadOnlyList<strin
             {
                 Status = status,
                 Title = "Refused",
+                Type = ProblemKinds.TypeOf("Refused"),
                 Detail = why,
                 Instance = context.Request.Path,
             },

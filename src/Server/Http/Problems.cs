@@ -126,7 +126,7 @@ internal sealed class Problems(ILogger<Problems> log, ShopDatabase shop) : IExce
             Status = status,
             Title = title,
             Detail = detail,
-            Type = "about:blank",
+            Type = ProblemKinds.TypeOf(title),
         };
         if (errors is not null)
             problem.Extensions["errors"] = errors;

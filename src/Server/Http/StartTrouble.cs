@@ -36,7 +36,7 @@ internal static class StartTrouble
                     : StatusCodes.Status503ServiceUnavailable,
             Title = "The shop's file",
             Detail = trouble.Sentence,
-            Type = "about:blank",
+            Type = ProblemKinds.TypeOf("The shop's file"),
             Extensions = { ["trouble"] = trouble.Code },
         };
 

@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using System.Net;
+using FaithfulBracket.Server.Http;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.Features;
 using Microsoft.AspNetCore.Mvc;
@@ -122,6 +123,7 @@ internal sealed class DeviceGate(Devices devices, StrangerDelay delay, TimeProvi
             {
                 Status = status,
                 Title = "Not paired",
+                Type = ProblemKinds.TypeOf("Not paired"),
                 Detail = why,
                 Instance = context.Request.Path,
             },
