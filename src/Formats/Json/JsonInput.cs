@@ -43,7 +43,6 @@ public static class JsonInput
         "depth to be zero",
         "reached end of data",
         "end of string, but instead reached",
-        "isFinalBlock",
         "but instead reached end",
     ];
 

@@ -15,6 +15,10 @@ public sealed class ObjectReader
     private const int MostCorners = 5000;
     private const double MostLength = 1e6;
 
+    /// <summary>What editors complete a document by; it says nothing about what is described.</summary>
+    private const string Schema = "$schema";
+    private const int MostSchema = 500;
+
     private readonly Dictionary<string, JsonElement> _fields = [];
     private readonly HashSet<string> _known = [];
     private readonly List<InputFault> _faults;
@@ -30,6 +34,8 @@ public sealed class ObjectReader
         foreach (var p in element.EnumerateObject())
             if (!_fields.TryAdd(p.Name, p.Value))
                 Fault(p.Name, "This field stands twice; keep one.");
+        if (pointer.Length == 0)
+            OptionalText(Schema, MostSchema);
     }
 
     public string Pointer { get; }

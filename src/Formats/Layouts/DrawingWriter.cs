@@ -93,7 +93,9 @@ public static class DrawingWriter
 
     private static string Dxf(List<Shape> shapes, List<Round> rounds)
     {
-        var s = new StringBuilder("0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n4\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n");
+        var s = new StringBuilder(
+            "0\nSECTION\n2\nHEADER\n9\n$ACADVER\n1\nAC1009\n9\n$INSUNITS\n70\n4\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n"
+        );
         foreach (var x in shapes)
         {
             s.Append(CultureInfo.InvariantCulture, $"0\nPOLYLINE\n8\n{x.Layer}\n66\n1\n10\n0\n20\n0\n30\n0\n70\n1\n");

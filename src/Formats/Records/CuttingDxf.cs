@@ -9,7 +9,9 @@ public static class CuttingDxf
 {
     public static string Draw(CutSheet sheet)
     {
-        var s = new StringBuilder("0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n4\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n");
+        var s = new StringBuilder(
+            "0\nSECTION\n2\nHEADER\n9\n$ACADVER\n1\nAC1009\n9\n$INSUNITS\n70\n4\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n"
+        );
         static string N(double v) => v.ToString("0.######", CultureInfo.InvariantCulture);
         void Rectangle(string layer, double x, double y, double w, double h)
         {

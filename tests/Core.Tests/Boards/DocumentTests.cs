@@ -28,7 +28,11 @@ public class DocumentTests
         var bytes = File.ReadAllBytes(Path.Combine(Root, file));
         var kind = KindOf(file)!;
         Read(kind, bytes);
-        var result = Schema(kind).Evaluate(JsonNode.Parse(bytes), new() { OutputFormat = OutputFormat.List });
+        // editors complete a document by the schema that it names
+        var named = JsonNode.Parse(bytes)!;
+        named["$schema"] = $"../formats/{kind}-1.schema.json";
+        Read(kind, Encoding.UTF8.GetBytes(named.ToJsonString()));
+        var result = Schema(kind).Evaluate(named, new() { OutputFormat = OutputFormat.List });
         Assert.True(
             result.IsValid,
             string.Join(
@@ -65,6 +69,7 @@ public class DocumentTests
     [InlineData("/kind", "\"toaster\"", "/kind", "Expected one of graphics-card")]
     [InlineData("/holes/0/diameterMm", "-1", "/holes/0/diameterMm", "from 0.1 to 50")]
     [InlineData("/parts/1/heigthMm", "1", "/parts/1/heigthMm", "did you mean \"heightMm\"")]
+    [InlineData("/$schema", "5", "/$schema", "Expected text")]
     [InlineData("/version", "2", "/version", "Expected version 1, found 2")]
     [InlineData("/format", "\"faithful-bracket/block\"", "/format", "Expected \"faithful-bracket/board\"")]
     [InlineData("/outline", "[[0,0],[10,10],[10,0],[0,10]]", "/outline", "crosses itself")]

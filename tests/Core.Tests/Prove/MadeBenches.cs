@@ -4,12 +4,13 @@ using MathNet.Numerics.Distributions;
 namespace FaithfulBracket.Core.Tests;
 
 /// <summary>
-/// Benches that the finder did not make: another plate, paste and pads that conduct up to a fifth better or worse than stated, a
-/// tilted die, contacts and lands of their own, a block's curve off by up to 10 %, sensors that are up to 0.8 K off; and the limit of
+/// Benches that the finder did not make: another plate, paste and pads that conduct a tenth better or worse than stated (one standard
+/// deviation), a tilted die, contacts and lands of their own, a block's curve off by up to 10 %, sensors that are up to 0.8 K off; and the limit of
 /// what can be said of them, by whoever knows all of this.
 /// </summary>
 /// <param name="Kind">What is wrong.</param>
-/// <param name="At">The part it sits at, or the index of the sensor that is read wrong.</param>
+/// <param name="At">The part it sits at; null for what concerns the whole.</param>
+/// <param name="Misread">The sensor that is read wrong, or one past the last for the power.</param>
 internal sealed record MadeBench(
     FaultKind Kind,
     string? At,
