@@ -26,6 +26,8 @@ public class ActorTests(DemoServer demo) : IClassFixture<DemoServer>
             { "PUT", "/api/settings", """{"values":{"leakHoldS":600},"reason":"x","by":"WHO"}""" },
             { "PUT", "/api/signers/NN", """{"name":"","colour":"ink","works":true,"left":false,"by":"WHO"}""" },
             { "DELETE", "/api/jobs/1/readings/1?by=WHO", "" },
+            // a stream that keeps what it hears
+            { "GET", "/api/jobs/1/driver?stepId=mount.turn-1&hole=S1&by=WHO", "" },
         };
 
     [Theory]

@@ -462,6 +462,6 @@ public sealed class ProofPaperTests(DemoServer demo) : IClassFixture<DemoServer>
         );
         var record = await own.Http.GetStringAsync($"/api/jobs/{job}/record.html");
         Assert.Contains("Turned with a torque driver", record, StringComparison.Ordinal);
-        Assert.Contains("met; simulated, nobody measured it", record, StringComparison.Ordinal);
+        Assert.Contains("<td>met; simulated, nobody measured it", record, StringComparison.Ordinal);
     }
 }

@@ -48,6 +48,23 @@ public class StrangersTests(DemoServer demo) : IClassFixture<DemoServer>
         Assert.Equal(HttpStatusCode.UnsupportedMediaType, (await SendAsync(path, "{}", "text/plain")).StatusCode);
     }
 
+    [Theory]
+    [InlineData("/api/jobs/1/driver?stepId=mount.turn-1&hole=S1&by=QA", HttpStatusCode.Forbidden)]
+    [InlineData("/api/jobs/1", HttpStatusCode.OK)]
+    public async Task A_page_of_another_site_opens_no_stream_that_keeps_what_it_hears(
+        string path,
+        HttpStatusCode status
+    )
+    {
+        var request = new HttpRequestMessage(HttpMethod.Get, path) { Headers = { { "Sec-Fetch-Site", "cross-site" } } };
+        var answer = await _server.Http.SendAsync(
+            request,
+            HttpCompletionOption.ResponseHeadersRead,
+            TestContext.Current.CancellationToken
+        );
+        Assert.Equal(status, answer.StatusCode);
+    }
+
     [Fact]
     public async Task Its_own_page_writes_and_a_program_without_an_origin_does()
     {

@@ -10216,12 +10216,12 @@ export interface components {
             target: components["schemas"]["TurnTarget"];
             manner: components["schemas"]["TurnManner"];
         };
-        DriverTurnRow: {
+        DriverTurnView: {
             /** Format: int64 */
             id: number;
             stepId: string;
             hole: string;
-            state: string;
+            state: components["schemas"]["TurnState"];
             /** Format: double */
             angleDeg: number;
             /** Format: double */
@@ -10230,6 +10230,11 @@ export interface components {
             targetDeg: number;
             /** Format: double */
             targetNm: number;
+            pass: string;
+            screw: string;
+            turned: string;
+            due: string;
+            cameTo: string;
             source: components["schemas"]["FigureSource"];
             byInitials: string;
             at: string;
@@ -10361,7 +10366,7 @@ export interface components {
             expected: components["schemas"]["SensorExpected"][];
             hypotheses: components["schemas"]["FaultHypothesis"][];
             bestCheck: string;
-            reading?: null | components["schemas"]["NextReading"];
+            nextReading?: null | components["schemas"]["NextReading"];
             unexplained?: null | string;
             lift?: null | components["schemas"]["LiftAdvice"];
             doubt: boolean;
@@ -10798,7 +10803,7 @@ export interface components {
             kindName?: null | string;
             logs: components["schemas"]["JobLogRow"][];
             leakTests: components["schemas"]["LeakTestRow"][];
-            driverTurns: components["schemas"]["DriverTurnRow"][];
+            driverTurns: components["schemas"]["DriverTurnView"][];
             archived: boolean;
             newer: components["schemas"]["NewerDocument"][];
         };

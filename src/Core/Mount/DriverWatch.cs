@@ -39,6 +39,22 @@ public static class DriverWatch
         HoldsFrom = 0.3,
         BeginsWithin = 0.3;
 
+    /// <summary>What a turn came to, as it is told.</summary>
+    public static string CameTo(TurnState state) =>
+        state switch
+        {
+            TurnState.Turning => "not there yet",
+            TurnState.Met => "met",
+            TurnState.Overshoot => "too far",
+            TurnState.CrossThread => "across the thread",
+            TurnState.Skipped => "skipped",
+            _ => "turned free",
+        };
+
+    /// <summary>How far and how hard, as it is told.</summary>
+    public static string Turned(double angleDeg, double torqueNm) =>
+        FormattableString.Invariant($"{angleDeg:0}°, {torqueNm * NcmPerNm:0.0} N·cm");
+
     /// <summary>Whether a turn may begin with this sample; one far along belongs to the turn before.</summary>
     public static bool BeginsTurn(TurnTarget target, DriverSample first) =>
         first.AngleDeg <= BeginsWithin * target.AngleDeg;

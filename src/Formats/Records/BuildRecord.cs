@@ -101,15 +101,14 @@ public sealed record RecordReading(
 
 /// <summary>A turn of a torque driver.</summary>
 /// <param name="Pass">The step it belongs to.</param>
-/// <param name="State">What it came to, in words.</param>
+/// <param name="Turned">How far and how hard.</param>
+/// <param name="CameTo">What it came to, in words.</param>
 public sealed record RecordTurn(
     string Pass,
     string Screw,
-    double AngleDeg,
-    double TargetDeg,
-    double TorqueNm,
-    double TargetNm,
-    string State,
+    string Turned,
+    string Due,
+    string CameTo,
     string By,
     string At,
     string Source
@@ -248,14 +247,10 @@ public static partial class BuildRecord
     {
         if (job.Turns.Count == 0)
             return;
-        s.Append(
-            "<h2>Turned with a torque driver</h2><table><tr><th>Pass<th>Screw<th class=n>Turned, due<th class=n>N·cm, due<th>Came to<th>Who"
-        );
+        s.Append("<h2>Turned with a torque driver</h2><table><tr><th>Pass<th>Screw<th>Turned<th>Due<th>Came to<th>Who");
         foreach (var t in job.Turns)
-            s.Append(
-                CultureInfo.InvariantCulture,
-                $"<tr><td>{E(t.Pass)}<td>{E(t.Screw)}<td class=n>{t.AngleDeg:0}°, {t.TargetDeg:0}°<td class=n>{t.TorqueNm * 100:0.0}, {t.TargetNm * 100:0.0}<td>{E(t.State)}; {E(t.Source)}<td>{E(t.By)} {E(job.Times.Moment(t.At))}"
-            );
+            s.Append($"<tr><td>{E(t.Pass)}<td>{E(t.Screw)}<td>{E(t.Turned)}<td>{E(t.Due)}")
+                .Append($"<td>{E(t.CameTo)}; {E(t.Source)}<td>{E(t.By)} {E(job.Times.Moment(t.At))}");
         s.Append("</table>");
     }
 

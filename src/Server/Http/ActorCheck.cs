@@ -45,12 +45,15 @@ internal sealed class ActorCheck(Signers signers, LocalTimes times)
         }
     }
 
+    /// <summary>Whether a call acts for somebody: one that only reads names nobody.</summary>
     private static bool IsWrite(HttpRequest request) =>
         request.Path.StartsWithSegments("/api")
         && !request.Path.StartsWithSegments("/api/compute")
-        && !HttpMethods.IsGet(request.Method)
-        && !HttpMethods.IsHead(request.Method)
+        && (!OwnPages.IsRead(request) || IsNamed(request))
         && !HttpMethods.IsOptions(request.Method);
+
+    /// <summary>Whether the address says who acts.</summary>
+    public static bool IsNamed(HttpRequest request) => request.Query.ContainsKey(By);
 
     /// <returns>Initials that nobody has entered yet; null where they are known, or none were sent.</returns>
     private string? CheckQuery(HttpRequest request)

@@ -32,7 +32,8 @@ internal sealed class OwnPages(IConfiguration configuration, IReadOnlyList<strin
                 StatusCodes.Status421MisdirectedRequest,
                 $"This shop does not answer to the name {request.Host.Host}. Say --hosts to add one."
             );
-        if (HttpMethods.IsGet(request.Method) || HttpMethods.IsHead(request.Method))
+        // a stream that keeps what it hears says for whom
+        if (IsRead(request) && !ActorCheck.IsNamed(request))
             return next(context);
         var origin = request.Headers.Origin.ToString();
         var site = request.Headers["Sec-Fetch-Site"].ToString();
@@ -70,6 +71,9 @@ internal sealed class OwnPages(IConfiguration configuration, IReadOnlyList<strin
             );
         return next(context);
     }
+
+    public static bool IsRead(HttpRequest request) =>
+        HttpMethods.IsGet(request.Method) || HttpMethods.IsHead(request.Method);
 
     private bool IsOwn(string host, bool isHttps) =>
         host is "localhost"

@@ -130,7 +130,8 @@ internal static class ProblemKinds
                     BySlug.TryGetValue(slug, out var kind)
                         ? Page(
                             kind.Title,
-                            $"<p>Status {kind.Status}.</p><p>{E(kind.Meaning)}</p><p>{E(kind.Do)}</p><p><a href=\"{Folder}\">All problems</a></p>"
+                            $"<p>Status {kind.Status}.</p><p>{Told(kind.Meaning)}</p><p>{Told(kind.Do)}</p>"
+                                + $"<p><a href=\"{Folder}\">All problems</a></p>"
                         )
                         : Results.NotFound()
             )
@@ -140,16 +141,18 @@ internal static class ProblemKinds
     private static string List()
     {
         var s = new StringBuilder("<ul>");
-        foreach (var k in All)
-            s.Append($"<li><a href=\"{Folder}/{k.Slug}\">{E(k.Title)}</a>, {k.Status}: {E(k.Meaning)}");
+        foreach (var kind in All)
+            s.Append(
+                $"<li><a href=\"{Folder}/{kind.Slug}\">{Told(kind.Title)}</a>, {kind.Status}: {Told(kind.Meaning)}"
+            );
         return s.Append("</ul>").ToString();
     }
 
     private static IResult Page(string title, string body) =>
         Results.Content(
-            $"<!doctype html><html lang=en><meta charset=utf-8><title>{E(title)}</title><h1>{E(title)}</h1>{body}",
+            $"<!doctype html><html lang=en><meta charset=utf-8><title>{Told(title)}</title><h1>{Told(title)}</h1>{body}",
             "text/html; charset=utf-8"
         );
 
-    private static string E(string text) => WebUtility.HtmlEncode(text);
+    private static string Told(string text) => WebUtility.HtmlEncode(text);
 }

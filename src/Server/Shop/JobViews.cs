@@ -109,7 +109,7 @@ internal sealed record JobView(
     public required IReadOnlyList<LeakTestRow> LeakTests { get; init; }
 
     /// <summary>What a torque driver turned, without its samples.</summary>
-    public required IReadOnlyList<DriverTurnRow> DriverTurns { get; init; }
+    public required IReadOnlyList<DriverTurnView> DriverTurns { get; init; }
 
     /// <summary>Off the benches.</summary>
     public required bool Archived { get; init; }
@@ -183,7 +183,7 @@ internal sealed class JobViews(
             Newer = planned.Finished ? [] : newer.Of(id, planned.Order),
             Logs = logs.All(id),
             LeakTests = leaks.All(id),
-            DriverTurns = turns.All(id),
+            DriverTurns = [.. turns.All(id).Select(t => DriverTurnView.Of(t, plan))],
         };
     }
 

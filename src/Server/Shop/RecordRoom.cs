@@ -41,7 +41,19 @@ internal sealed class RecordRoom(
             Corrections = [.. v.Corrections.Select(c => new RecordCorrection(c.ByInitials, c.At, Words(c), c.Why))],
             Earlier = [.. v.Gone.Select(g => new RecordSignature(g.By, g.At, null, null, g.Title))],
             LeakTests = [.. leaks.All(v.Id).Select(Words)],
-            Turns = [.. v.DriverTurns.Select(t => Told(v, t))],
+            Turns =
+            [
+                .. v.DriverTurns.Select(t => new RecordTurn(
+                    t.Pass,
+                    t.Screw,
+                    t.Turned,
+                    t.Due,
+                    t.CameTo,
+                    t.ByInitials,
+                    t.At,
+                    t.Source.InWords()
+                )),
+            ],
             Care = care.Of(v.Id, null, cancel),
             Contacts = Proved(v) ? passports.Of(v.Id, cancel) : [],
             Documents = plans.Of(v.Id, cancel).Documents,
@@ -98,24 +110,6 @@ internal sealed class RecordRoom(
         var from = t.Source?.InWords() ?? "not said where it comes from";
         return $"{t.ByInitials} {times.Moment(t.At)}: {(tight ? "tight" : "leaked")}{figure}{hold}{limit}{at}. "
             + $"{Capital(from)}.";
-    }
-
-    private static RecordTurn Told(JobView v, DriverTurnRow t)
-    {
-        var step = v.Plan.Steps.FirstOrDefault(s => s.Id.ToString() == t.StepId);
-        var screw = step?.Turns.FirstOrDefault(x => x.Hole == t.Hole);
-        return new(
-            step?.Title ?? t.StepId,
-            screw is { } s ? $"{s.Thing} {s.Number}, {t.Hole}" : t.Hole,
-            t.AngleDeg,
-            t.TargetDeg,
-            t.TorqueNm,
-            t.TargetNm,
-            t.State.Replace('-', ' '),
-            t.ByInitials,
-            t.At,
-            t.Source.InWords()
-        );
     }
 
     private static string Capital(string text) => char.ToUpperInvariant(text[0]) + text[1..];

@@ -103,12 +103,14 @@ internal static class LeakEndpoints
         bool? practise,
         double? speed,
         HttpContext context,
+        Store.Jobs jobs,
         JobPlans plans,
         [FromServices] IPressureGauge? device,
         TimeProvider time,
         IHostApplicationLifetime life
     )
     {
+        jobs.Get(id);
         Within("?volumeMl", volumeMl, 10, 20_000);
         Within("?limitMlPerMin", limitMlPerMin, 0.001, 100);
         Within("?speed", speed, 1, MostSpeed);
@@ -162,13 +164,17 @@ internal static class LeakEndpoints
     private static async Task<Created<LeakTestRow>> WriteAsync(
         long id,
         HttpRequest request,
+        Store.Jobs jobs,
         JobPlans plans,
         FigureSources sources,
         LeakTests tests
     )
     {
-        var air = AirMl(plans, id, request.HttpContext.RequestAborted);
-        var written = await Bodies.ReadAsync(request, o => Read(o, air));
+        jobs.Get(id);
+        var written = await Bodies.ReadAsync(
+            request,
+            o => Read(o, () => AirMl(plans, id, request.HttpContext.RequestAborted))
+        );
         JobEndpoints.CheckInitials(written.By);
         if (sources.Faults(written.Source).ToList() is { Count: > 0 } faults)
             throw new InputException(faults);
@@ -202,11 +208,11 @@ internal static class LeakEndpoints
         return TypedResults.Created($"/api/jobs/{id}/leak-tests", tests.All(id).First(t => t.Id == testId));
     }
 
-    private static LeakWritten Read(ObjectReader o, double airMl) =>
+    private static LeakWritten Read(ObjectReader o, Func<double> airMl) =>
         new(
             o.Text("by", 8),
             o.OptionalChoice<LeakMethod>("method") ?? LeakMethod.Air,
-            o.Number("volumeMl", 10, 20_000, otherwise: airMl),
+            o.OptionalNumber("volumeMl", 10, 20_000) ?? airMl(),
             o.Number("limitMlPerMin", 0.001, 100, otherwise: LeakTest.DefaultLimitMlPerMin),
             o.Has("samples")
                 ? o.Objects(

@@ -61,10 +61,8 @@ public class FaultCalibrationTests
         {
             var bench = MadeBench.Of(seed);
             var told = FaultFinder.Find(FaultTests.Whole, bench.Readings);
-            if (told.Reading is not { } next)
-            {
+            if (told.NextReading is not { } next)
                 continue;
-            }
             Assert.Equal(told.Hypotheses[0].Probability, next.SureNow, 9);
             Assert.InRange(next.SureThen, next.SureNow + 0.05, 1);
             if (next.Of != NextReadingOf.Parts)

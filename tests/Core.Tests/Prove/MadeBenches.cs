@@ -5,8 +5,8 @@ namespace FaithfulBracket.Core.Tests;
 
 /// <summary>
 /// Benches that the finder did not make: another plate, paste and pads that conduct a tenth better or worse than stated (one standard
-/// deviation), a tilted die, contacts and lands of their own, a block's curve off by up to 10 %, sensors that are up to 0.8 K off; and the limit of
-/// what can be said of them, by whoever knows all of this.
+/// deviation), a tilted die, contacts and lands of their own, a block's curve off by up to 10 %, sensors that are up to 0.8 K off;
+/// and the limit of what can be said of them, by whoever knows all of this.
 /// </summary>
 /// <param name="Kind">What is wrong.</param>
 /// <param name="At">The part it sits at; null for what concerns the whole.</param>

@@ -14,7 +14,7 @@ export function Suspects({ job, here }: Pick<RoomProps, 'job' | 'here'>) {
     )
   if (!found.data) return null
   const told = found.data.hypotheses.slice(0, found.data.worthTelling)
-  const { lift, reading, unexplained } = found.data
+  const { lift, nextReading, unexplained } = found.data
   return (
     <Section title="What could be wrong">
       {unexplained && <Why tone="text-plum">{unexplained}</Why>}
@@ -48,7 +48,7 @@ export function Suspects({ job, here }: Pick<RoomProps, 'job' | 'here'>) {
         ))}
       </ol>
       <Why>First: {found.data.bestCheck}</Why>
-      {reading && <Why>{reading.text}</Why>}
+      {nextReading && <Why>{nextReading.text}</Why>}
       {lift && <Why tone={lift.lift ? 'text-plum' : undefined}>{lift.text}</Why>}
     </Section>
   )

@@ -51,26 +51,29 @@ public static class FaultFinder
         var sensors = FaultSensor.Of(bench, readings);
         var seen = Looks(bench, looks ?? []);
         var errors = SensorLikelihood.Of(sensors);
-        var heat = new PartHeat[errors.Parts.Count];
+        SensorFit Fit(FaultPlace place, double size)
+        {
+            var heat = new PartHeat[errors.Parts.Count];
+            for (var i = 0; i < heat.Length; i++)
+                heat[i] = place.Heat(bench, errors.Parts[i], size);
+            return errors.Of(heat);
+        }
+        // a sensor that is read wrong warms nothing: all of them are told against the one state
+        var sound = Fit(FaultPlace.None, 0);
         var found = new List<Weighed>();
         foreach (var prior in priors ?? FaultPriors.Default)
         {
-            cancel.ThrowIfCancellationRequested();
             var places = FaultPlace.Of(bench, sensors, seen, prior.Kind);
             foreach (var place in places)
             {
+                cancel.ThrowIfCancellationRequested();
                 var odds = seen.Sum(l => Math.Log(ImprintOdds.Of(prior.Kind, place.At == l.Part, l.Mark)));
                 found.Add(
                     Weigh(
                         prior,
                         place,
                         Math.Log(prior.Prior / places.Count) + odds,
-                        size =>
-                        {
-                            for (var i = 0; i < heat.Length; i++)
-                                heat[i] = place.Heat(bench, errors.Parts[i], size);
-                            return errors.Of(heat, place.Sensor ?? -1, place.OffK(size));
-                        }
+                        size => place.Sensor is { } off ? sound.Told(off, place.OffK(size)) : Fit(place, size).Told()
                     )
                 );
             }
@@ -89,7 +92,7 @@ public static class FaultFinder
             FaultChecks.Between(grouped)
         )
         {
-            Reading = NextReading.Best(
+            NextReading = NextReading.Best(
                 bench,
                 sensors,
                 [.. found.Select(f => new NextReading.Suspicion(f.Place, Chance(f), f.Sizes))],

@@ -6,6 +6,9 @@ namespace FaithfulBracket.Core.Prove.Faults;
 /// <param name="Sign">Which way a reading is wrong; 1 otherwise.</param>
 internal sealed record FaultPlace(FaultKind Kind, string Group, string? At, int Corner, int? Sensor, double Sign)
 {
+    /// <summary>Nothing is wrong.</summary>
+    public static readonly FaultPlace None = new(FaultKind.None, $"{FaultKind.None}", null, 0, null, 1);
+
     public static readonly IReadOnlyList<string> Corners = ["lower left", "lower right", "upper right", "upper left"];
 
     /// <param name="seen">Looks tell parts apart that a sensor does not.</param>

@@ -27,7 +27,7 @@ public sealed record FaultResult(
 )
 {
     /// <summary>The one reading that would tell most; null where what is known is enough, or no reading would help.</summary>
-    public NextReading? Reading { get; init; }
+    public NextReading? NextReading { get; init; }
 
     /// <summary>Why no line is to be trusted: not one of them alone explains what was read; null where one does.</summary>
     public string? Unexplained { get; init; }

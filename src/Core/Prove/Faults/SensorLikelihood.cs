@@ -23,7 +23,7 @@ internal sealed class SensorLikelihood
     /// <summary>Of a part's own way half the variance is its stuff's, half what its contact adds.</summary>
     private static readonly double Half = Math.Sqrt(0.5);
 
-    /// <summary>All that are read, as <see cref="Of(ReadOnlySpan{PartHeat}, int, double)"/> takes their heat.</summary>
+    /// <summary>All that are read, as <see cref="Of(ReadOnlySpan{PartHeat})"/> takes their heat.</summary>
     public IReadOnlyList<FaultPart> Parts { get; }
 
     private readonly IReadOnlyList<SensorReading> _readings;
@@ -31,7 +31,13 @@ internal sealed class SensorLikelihood
     /// <summary>Of each sensor, as places in the list of parts.</summary>
     private readonly int[][] _parts;
 
-    /// <summary>Of each part: its stuff's column, and its own where several sensors read it, else −1.</summary>
+    /// <summary>Kinds of pad beyond so many are taken to err each part for itself.</summary>
+    public const int MostStuffs = 16;
+
+    /// <summary>
+    /// Of each part: the column of what it lies under, else −1 where nothing else does, and its own where several sensors read it,
+    /// else −1.
+    /// </summary>
     private readonly int[] _stuff;
     private readonly int[] _shared;
     private readonly int _columns;
@@ -56,8 +62,14 @@ internal sealed class SensorLikelihood
     )
     {
         (Parts, _readings, _parts) = (parts, readings, [.. of]);
-        var stuffs = parts.Select(p => p.Material ?? "").Distinct().ToList();
-        _stuff = [.. parts.Select(p => 1 + stuffs.IndexOf(p.Material ?? ""))];
+        var stuffs = parts
+            .GroupBy(p => p.Material ?? "")
+            .Where(g => g.Count() > 1)
+            .OrderByDescending(g => g.Count())
+            .Take(MostStuffs)
+            .Select(g => g.Key)
+            .ToList();
+        _stuff = [.. parts.Select(p => stuffs.IndexOf(p.Material ?? "") is var at && at < 0 ? -1 : 1 + at)];
         _columns = 1 + stuffs.Count;
         _shared = [.. parts.Select(_ => -1)];
         foreach (
@@ -70,57 +82,25 @@ internal sealed class SensorLikelihood
             _shared[part] = _columns++;
     }
 
+    /// <summary>All readings against one state of the parts.</summary>
     /// <param name="heat">Of every part, in the order of the parts.</param>
-    /// <param name="off">The sensor that is read wrong; −1 for none.</param>
-    /// <param name="offK">By how much.</param>
-    public (double Log, double Chi2) Of(ReadOnlySpan<PartHeat> heat, int off = -1, double offK = 0)
+    public SensorFit Of(ReadOnlySpan<PartHeat> heat) => Of(heat, _readings.Count);
+
+    private SensorFit Of(ReadOnlySpan<PartHeat> heat, int known)
     {
-        var k = _columns;
-        Span<double> inner = stackalloc double[k * k],
-            cross = stackalloc double[k],
-            row = stackalloc double[k];
-        inner.Clear();
-        cross.Clear();
-        for (var i = 0; i < k; i++)
-            inner[i * k + i] = 1;
-        double chi = 0,
-            logs = 0;
-        for (var s = 0; s < _readings.Count; s++)
+        var fit = new SensorFit(known, _columns);
+        for (var s = 0; s < known; s++)
         {
-            row.Clear();
-            var (mean, variance) = Sensed(s, heat, row);
-            var d = variance + _readings[s].SigmaK * _readings[s].SigmaK;
-            var r = _readings[s].C - mean - (s == off ? offK : 0);
-            chi += r * r / d;
-            logs += Math.Log(2 * Math.PI * d);
-            for (var i = 0; i < k; i++)
-            {
-                cross[i] += row[i] * r / d;
-                for (var j = 0; j <= i; j++)
-                    inner[i * k + j] += row[i] * row[j] / d;
-            }
+            var (mean, variance) = Sensed(s, heat, fit.Row(s));
+            fit.Take(s, _readings[s].C - mean, variance + _readings[s].SigmaK * _readings[s].SigmaK);
         }
-        for (var i = 0; i < k; i++)
-        {
-            for (var j = 0; j <= i; j++)
-            {
-                var sum = inner[i * k + j];
-                for (var m = 0; m < j; m++)
-                    sum -= inner[i * k + m] * inner[j * k + m];
-                inner[i * k + j] = i == j ? Math.Sqrt(sum) : sum / inner[j * k + j];
-            }
-            for (var m = 0; m < i; m++)
-                cross[i] -= inner[i * k + m] * cross[m];
-            cross[i] /= inner[i * k + i];
-            chi -= cross[i] * cross[i];
-            logs += 2 * Math.Log(inner[i * k + i]);
-        }
-        return (-0.5 * (chi + logs), chi);
+        fit.Factor();
+        return fit;
     }
 
     /// <summary>What the last sensors will show once the first have been read: mean and covariance.</summary>
     /// <param name="known">How many have been read.</param>
-    /// <param name="off">See <see cref="Of(ReadOnlySpan{PartHeat}, int, double)"/>; among the first.</param>
+    /// <param name="off">See <see cref="SensorFit.Told"/>.</param>
     public (Vector<double> Mean, Matrix<double> Covariance) Next(
         ReadOnlySpan<PartHeat> heat,
         int known,
@@ -128,31 +108,23 @@ internal sealed class SensorLikelihood
         double offK
     )
     {
-        var inner = Matrix<double>.Build.DenseIdentity(_columns);
-        var cross = Vector<double>.Build.Dense(_columns);
+        var fit = Of(heat, known);
         var later = _readings.Count - known;
         var mean = Vector<double>.Build.Dense(later);
+        var ways = Matrix<double>.Build.Dense(_columns, later);
         var own = Vector<double>.Build.Dense(later);
-        var rows = Matrix<double>.Build.Dense(later, _columns);
-        for (var s = 0; s < _readings.Count; s++)
+        var common = Vector<double>.Build.Dense(fit.Common(off, offK));
+        for (var s = 0; s < later; s++)
         {
             var row = new double[_columns];
-            var (c, variance) = Sensed(s, heat, row);
-            var d = variance + _readings[s].SigmaK * _readings[s].SigmaK;
-            if (s >= known)
-            {
-                (mean[s - known], own[s - known]) = (c, d);
-                rows.SetRow(s - known, row);
-                continue;
-            }
-            var r = Vector<double>.Build.Dense(row);
-            inner += r.OuterProduct(r) / d;
-            cross += r * ((_readings[s].C - c - (s == off ? offK : 0)) / d);
+            var (c, variance) = Sensed(known + s, heat, row);
+            fit.Solve(row);
+            (mean[s], own[s]) = (c, variance + _readings[known + s].SigmaK * _readings[known + s].SigmaK);
+            ways.SetColumn(s, row);
         }
-        var told = inner.Cholesky();
         return (
-            mean + rows * told.Solve(cross),
-            Matrix<double>.Build.DenseOfDiagonalVector(own) + rows * told.Solve(rows.Transpose())
+            mean + ways.TransposeThisAndMultiply(common),
+            Matrix<double>.Build.DenseOfDiagonalVector(own) + ways.TransposeThisAndMultiply(ways)
         );
     }
 
@@ -173,17 +145,18 @@ internal sealed class SensorLikelihood
             foreach (var p in of)
             {
                 mean += heat[p].C * share;
-                variance += Own(heat[p]) * share * share;
+                variance += Own(p, heat) * share * share;
             }
         }
         for (var i = 0; i < of.Length; i++)
         {
             var p = of[i];
             row[0] += weights[i] * HeatError.Curve * heat[p].LandK;
-            row[_stuff[p]] += weights[i] * HeatError.Own * Half * heat[p].OwnK;
+            if (_stuff[p] >= 0)
+                row[_stuff[p]] += weights[i] * HeatError.Own * Half * heat[p].OwnK;
             if (_shared[p] < 0)
                 continue;
-            var own = weights[i] * Math.Sqrt(Own(heat[p]));
+            var own = weights[i] * Math.Sqrt(Own(p, heat));
             row[_shared[p]] += own;
             variance -= own * own;
         }
@@ -191,18 +164,20 @@ internal sealed class SensorLikelihood
     }
 
     /// <summary>Variance of a part by what is its own.</summary>
-    private static double Own(PartHeat p) => Square(HeatError.Own * Half * p.OwnK) + Square(HeatError.Land * p.LandK);
+    private double Own(int part, ReadOnlySpan<PartHeat> heat) =>
+        Square(HeatError.Own * (_stuff[part] < 0 ? 1 : Half) * heat[part].OwnK)
+        + Square(HeatError.Land * heat[part].LandK);
 
     private static double Square(double v) => v * v;
 
-    private static (double Mean, double Variance) Hottest(int[] of, ReadOnlySpan<PartHeat> heat, Span<double> weights)
+    private (double Mean, double Variance) Hottest(int[] of, ReadOnlySpan<PartHeat> heat, Span<double> weights)
     {
-        var (mean, variance) = (heat[of[0]].C, Own(heat[of[0]]));
+        var (mean, variance) = (heat[of[0]].C, Own(of[0], heat));
         weights.Clear();
         weights[0] = 1;
         for (var i = 1; i < of.Length; i++)
         {
-            var (c, v) = (heat[of[i]].C, Own(heat[of[i]]));
+            var (c, v) = (heat[of[i]].C, Own(of[i], heat));
             var a = Math.Sqrt(variance + v);
             var z = a > 0 ? (mean - c) / a : Math.Sign(mean - c) * double.MaxValue;
             if (z > Far)
