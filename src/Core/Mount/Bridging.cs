@@ -54,7 +54,7 @@ internal static class Bridging
             Detail =
                 (
                     films > 0
-                        ? $"Peel the outer film off {(films == 1 ? "the pad" : $"all {films} pads")} first and count. "
+                        ? $"Peel the outer film off {HowMany.All(films, "pad")} first and count. "
                         : ""
                 ) + "A hand on each: neither leads, and the fitting carries nothing. Line up before contact.",
             Caution = "A block that hangs from its fitting bends it or rolls a ring.",

@@ -143,7 +143,7 @@ public static class MemoryBridge
                 Detail =
                     (
                         films > 0
-                            ? $"Peel the outer film off all {HowMany.Of(films, "narrow pad")} first and count. "
+                            ? $"Peel the outer film off {HowMany.All(films, "narrow pad")} first and count. "
                             : ""
                     ) + "A bolt that binds is crossed: back it out.",
                 Driver = Driver(first.Block, star),

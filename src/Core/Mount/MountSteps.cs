@@ -340,7 +340,7 @@ internal static class MountSteps
                 Detail =
                     (
                         films > 0
-                            ? $"Peel the outer film off {(films == 1 ? "the pad" : $"all {films} pads")} first and count. "
+                            ? $"Peel the outer film off {HowMany.All(films, "pad")} first and count. "
                             : ""
                     ) + "Line up before contact: sliding smears paste and drags pads. Leads routed out from under.",
                 Caution =
