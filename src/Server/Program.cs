@@ -91,6 +91,7 @@ builder
     .AddSingleton<JobLogs>()
     .AddSingleton<LeakTests>()
     .AddSingleton<DriverTurns>()
+    .AddSingleton<DriverHands>()
     .AddSingleton<FigureSources>()
     .AddSingleton<Settings>()
     .AddSingleton<ShopCards>()

@@ -198,13 +198,16 @@ public sealed class ProofPaperTests(DemoServer demo) : IClassFixture<DemoServer>
         using var cancel = new CancellationTokenSource(TimeSpan.FromSeconds(60));
         using var answer = await server.Http.GetAsync(path, HttpCompletionOption.ResponseHeadersRead, cancel.Token);
         Assert.Equal(HttpStatusCode.OK, answer.StatusCode);
-        opened?.Invoke();
         using var lines = new StreamReader(await answer.Content.ReadAsStreamAsync(cancel.Token));
         var events = new List<(string, JsonElement)>();
         var name = "";
         while (await lines.ReadLineAsync(cancel.Token) is { } line)
             if (line.StartsWith("event: ", StringComparison.Ordinal))
+            {
                 name = line[7..];
+                if (name == "listening")
+                    opened?.Invoke();
+            }
             else if (line.StartsWith("data: ", StringComparison.Ordinal) && line.Length > 6)
             {
                 events.Add((name, JsonDocument.Parse(line[6..]).RootElement));
@@ -423,20 +426,23 @@ public sealed class ProofPaperTests(DemoServer demo) : IClassFixture<DemoServer>
     {
         var (id, turn) = (pass.GetProperty("id").GetString(), pass.GetProperty("turns")[0]);
         var hole = turn.GetProperty("hole").GetString();
-        async Task Watched(string manner, string state, params string[] by)
+        var before = pass.GetProperty("turns")[1].GetProperty("hole").GetString();
+        async Task Watched(string manner, string state, params string[] watches)
         {
             var open = new SemaphoreSlim(0);
-            var watching = by.Select(who =>
+            var watching = new List<Task>();
+            foreach (var watch in watches)
+            {
+                watching.Add(
                     ListenAsync(
                         own,
-                        $"/api/jobs/{job}/driver?stepId={id}&hole={hole}{who}",
+                        $"/api/jobs/{job}/driver?stepId={id}&hole={watch}",
                         (n, d) => n == "turn" && d.GetProperty("state").GetString() == state,
                         () => open.Release()
                     )
-                )
-                .ToList();
-            foreach (var _ in by)
+                );
                 await open.WaitAsync();
+            }
             using var turned = await own.Http.PostAsync(
                 "/api/instruments/driver/turn",
                 new StringContent(
@@ -448,12 +454,14 @@ public sealed class ProofPaperTests(DemoServer demo) : IClassFixture<DemoServer>
             Assert.Equal(HttpStatusCode.NoContent, turned.StatusCode);
             await Task.WhenAll(watching);
         }
-        await Watched("right", "met", "");
+        await Watched("right", "met", $"{hole}");
         Assert.Empty((await own.JobAsync(job)).GetProperty("driverTurns").EnumerateArray());
-        await Watched("right", "met", "&by=QA", "&by=QA");
-        await Watched("skipped", "skipped", "&by=QA");
+        await Watched("right", "met", $"{hole}&by=QA", $"{hole}&by=QA");
+        // the page has moved on from the screw before, and that watch has not ended yet
+        await Watched("skipped", "skipped", $"{before}&by=QA", $"{hole}&by=QA");
         var kept = (await own.JobAsync(job)).GetProperty("driverTurns").EnumerateArray().ToList();
         Assert.Equal(["met", "skipped"], kept.Select(t => t.GetProperty("state").GetString()));
+        Assert.All(kept, t => Assert.Equal(hole, t.GetProperty("hole").GetString()));
         Assert.All(kept, t => Assert.Equal("simulated", t.GetProperty("source").GetProperty("kind").GetString()));
         Assert.Equal(
             turn.GetProperty("target").GetProperty("angleDeg").GetDouble(),

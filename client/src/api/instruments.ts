@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import type { Schemas } from './client'
 
 export type CaliperReading = Schemas['CaliperReading']
@@ -19,7 +19,7 @@ export function useCaliper(wanted: boolean, take: (r: CaliperReading) => void) {
 
 export type TurnVerdict = Schemas['TurnVerdict']
 
-/** Hands on what the torque driver's turn comes to, judged against the screw of the pass that it is for, and kept with the job. */
+/** Hands on what the torque driver's turn comes to, judged against the screw of the pass that it is for, and kept with the job. True once no turn can be missed. */
 export function useDriver(
   jobId: number,
   stepId: string | undefined,
@@ -29,11 +29,15 @@ export function useDriver(
 ) {
   const current = useRef(take)
   current.current = take
+  const [listening, setListening] = useState(false)
   useEffect(() => {
+    setListening(false)
     if (!stepId || !hole) return
     const asked = `stepId=${encodeURIComponent(stepId)}&hole=${encodeURIComponent(hole)}&by=${encodeURIComponent(by)}`
     const source = new EventSource(`/api/jobs/${jobId}/driver?${asked}`)
+    source.addEventListener('listening', () => setListening(true))
     source.addEventListener('turn', (e) => current.current(JSON.parse((e as MessageEvent<string>).data) as TurnVerdict))
     return () => source.close()
   }, [jobId, stepId, hole, by])
+  return listening
 }

@@ -46,4 +46,28 @@ internal static class EventStream
         { /* the page was left or the server stops */
         }
     }
+
+    /// <summary>Hands on what an instrument sends; says "listening" once none of it can be missed any more.</summary>
+    public static async Task ListenAsync<T>(
+        Func<CancellationToken, IAsyncEnumerable<T>> instrument,
+        Say say,
+        Func<T, Task> take,
+        CancellationToken cancel
+    )
+    {
+        using var stop = CancellationTokenSource.CreateLinkedTokenSource(cancel);
+        await using var sent = instrument(stop.Token).GetAsyncEnumerator(stop.Token);
+        var next = sent.MoveNextAsync().AsTask();
+        try
+        {
+            await say("listening", null);
+            for (; await next; next = sent.MoveNextAsync().AsTask())
+                await take(sent.Current);
+        }
+        finally
+        {
+            await stop.CancelAsync();
+            await Task.WhenAny(next);
+        }
+    }
 }

@@ -120,11 +120,7 @@ internal static class InstrumentEndpoints
         EventStream.RunAsync(
             context,
             life,
-            async (say, cancel) =>
-            {
-                await foreach (var r in caliper.Readings(cancel))
-                    await say("caliper", r);
-            }
+            (say, cancel) => EventStream.ListenAsync(caliper.Readings, say, r => say("caliper", r), cancel)
         );
 
     /// <summary>The driver's turn judged against the target of one screw of a pass while it is made.</summary>
@@ -138,6 +134,7 @@ internal static class InstrumentEndpoints
         HttpContext context,
         JobPlans plans,
         DriverTurns kept,
+        DriverHands hands,
         FigureSources sources,
         ITorqueDriver driver,
         IHostApplicationLifetime life
@@ -160,27 +157,33 @@ internal static class InstrumentEndpoints
             life,
             async (say, cancel) =>
             {
+                using var hand = by is null ? null : hands.Take(by);
                 var turn = new List<DriverSample>();
-                await foreach (var sample in driver.Samples(cancel))
-                {
-                    // a new turn begins where the angle starts over
-                    if (turn.Count > 0 && turn[^1].Stopped)
-                        turn.Clear();
-                    // the rest of the turn before this step is nobody's
-                    if (turn.Count == 0 && !DriverWatch.BeginsTurn(target, sample))
-                        continue;
-                    turn.Add(sample);
-                    var verdict = DriverWatch.Judge(target, turn);
-                    // on disk before it is said
-                    if (
-                        by is not null
-                        && sample.Stopped
-                        && verdict.State != TurnState.Turning
-                        && !sources.Faults(source).Any()
-                    )
-                        kept.Keep(id, Turn(stepId, hole, target, turn, verdict, source, by));
-                    await say("turn", verdict);
-                }
+                await EventStream.ListenAsync(
+                    driver.Samples,
+                    say,
+                    async sample =>
+                    {
+                        // a new turn begins where the angle starts over
+                        if (turn.Count > 0 && turn[^1].Stopped)
+                            turn.Clear();
+                        // the rest of the turn before this step is nobody's
+                        if (turn.Count == 0 && !DriverWatch.BeginsTurn(target, sample))
+                            return;
+                        turn.Add(sample);
+                        var verdict = DriverWatch.Judge(target, turn);
+                        // on disk before it is said
+                        if (
+                            hand is { IsLatest: true }
+                            && sample.Stopped
+                            && verdict.State != TurnState.Turning
+                            && !sources.Faults(source).Any()
+                        )
+                            kept.Keep(id, Turn(stepId, hole, target, turn, verdict, source, by!));
+                        await say("turn", verdict);
+                    },
+                    cancel
+                );
             }
         );
     }

@@ -34,7 +34,7 @@ export function DriverPanel({
     setFault(undefined)
     ticked.current = false
   }, [step.id, at.hole])
-  useDriver(jobId, s.isSigned ? undefined : step.id, at.hole, s.by, (v) => {
+  const listening = useDriver(jobId, s.isSigned ? undefined : step.id, at.hole, s.by, (v) => {
     setTurn(v)
     if (v.state === 'met' && !ticked.current) {
       ticked.current = true
@@ -84,7 +84,7 @@ export function DriverPanel({
           <button
             key={m}
             type="button"
-            disabled={busy || s.isSigned}
+            disabled={busy || !listening || s.isSigned}
             onClick={() => void drive(m)}
             className="min-h-11 rounded-[3px] border border-rule bg-raised px-3 text-[17px]"
           >
