@@ -1,4 +1,5 @@
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Store;
 using FaithfulBracket.Store.Keeping;
 
@@ -37,19 +38,19 @@ internal static class CommandLine
             Console.Error.WriteLine(trouble.Sentence);
             return 1;
         }
-        return Told("written and read back", file, Backup.Write(shop, file, TimeProvider.System));
+        return Told(CommandLineWords.WrittenAndReadBack, file, Backup.Write(shop, file, TimeProvider.System));
     }
 
     private static ShopTrouble? Missing(ShopDatabase shop) =>
-        File.Exists(shop.File) ? null : new("empty", $"There is no shop in {Path.GetDirectoryName(shop.File)}.");
+        File.Exists(shop.File) ? null : new("empty", CommandLineWords.ThereIsNoShop(Path.GetDirectoryName(shop.File)));
 
     private static int Told(string what, string file, BackupManifest m)
     {
         Console.WriteLine(
-            $"{what}: {file}, of {m.At}, {m.Rows} rows in {m.Tables.Count} tables, {m.Files.Count - 1} pictures, every hash right."
+            CommandLineWords.OfRowsInTablesPicturesEvery(what, file, m.At, m.Rows, m.Tables.Count, m.Files.Count - 1)
         );
         foreach (var missing in m.Missing)
-            Console.WriteLine($"not in it, because it was gone from the disk: {missing}");
+            Console.WriteLine(CommandLineWords.NotInItBecause(missing));
         return 0;
     }
 

@@ -8,6 +8,7 @@ using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Lan;
 using FaithfulBracket.Server.Shop;
 using FaithfulBracket.Server.Stations;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Store;
 using FaithfulBracket.Store.Keeping;
 using Microsoft.AspNetCore.Http.Json;
@@ -162,7 +163,7 @@ builder.Services.AddOpenApi(
                     {
                         Title = "Faithful Bracket",
                         Version = "1",
-                        Description = "Matching, planning, simulating and recording of water block fits.",
+                        Description = ProgramWords.MatchingPlanningSimulatingAndRecording,
                     };
                     doc.Servers?.Clear();
                     return Task.CompletedTask;

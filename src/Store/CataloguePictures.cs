@@ -1,5 +1,6 @@
 using System.Data.Common;
 using Dapper;
+using FaithfulBracket.Store.Words;
 using Microsoft.Data.Sqlite;
 
 namespace FaithfulBracket.Store;
@@ -47,7 +48,7 @@ public sealed class CataloguePictures(ShopDatabase database, PhotoShelf shelf, T
         return c.QuerySingleOrDefault<CataloguePictureRow>(
                 $"select {Columns} from catalogue_picture where id = @id",
                 new { id }
-            ) ?? throw new NotHereException($"There is no picture {id}.");
+            ) ?? throw new NotHereException(CataloguePicturesWords.ThereIsNoPicture(id));
     }
 
     public string PathOf(CataloguePictureRow picture) => shelf.PathOf(picture.File);

@@ -1,5 +1,6 @@
 using System.Data.Common;
 using Dapper;
+using FaithfulBracket.Store.Words;
 using Microsoft.Data.Sqlite;
 
 namespace FaithfulBracket.Store;
@@ -51,7 +52,7 @@ public sealed class Corrections(ShopDatabase database, TimeProvider time)
             {
                 var job = Jobs.Get(c, t, jobId);
                 if (!IsFinished(c, t, jobId))
-                    throw new JobOpenException("This job is open: change it as usual.");
+                    throw new JobOpenException(CorrectionsWords.ThisJobIsOpen);
                 c.Execute(
                     $"update job set {(field == Title ? "title" : "client")} = @after, version = version + 1 where id = @jobId",
                     new { after, jobId },
@@ -68,9 +69,7 @@ public sealed class Corrections(ShopDatabase database, TimeProvider time)
     internal static void RefuseFinished(SqliteConnection c, DbTransaction t, long jobId)
     {
         if (IsFinished(c, t, jobId))
-            throw new JobFinishedException(
-                "This job is finished and stays as it was signed. Add a correction with your reason, or undo its last sign-off first."
-            );
+            throw new JobFinishedException(CorrectionsWords.ThisJobIsFinishedAndStays);
     }
 
     /// <summary>

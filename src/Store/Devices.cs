@@ -1,6 +1,7 @@
 using System.Security.Cryptography;
 using System.Text;
 using Dapper;
+using FaithfulBracket.Store.Words;
 
 namespace FaithfulBracket.Store;
 
@@ -66,7 +67,7 @@ public sealed class Devices(ShopDatabase database, TimeProvider time)
                     t
                 ) == 1
                     ? 0
-                    : throw new NotHereException($"There is no device {id}.")
+                    : throw new NotHereException(DevicesWords.ThereIsNoDevice(id))
         );
 
     public void Seen(long id) =>

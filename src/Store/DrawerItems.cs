@@ -1,4 +1,5 @@
 using Dapper;
+using FaithfulBracket.Store.Words;
 
 namespace FaithfulBracket.Store;
 
@@ -176,13 +177,12 @@ public sealed class DrawerItems(ShopDatabase database, TimeProvider time)
                 change,
                 t
             ) > 0
-                ? new LostRaceException($"\"{change.Id}\" is archived: bring it back, or give this one another id.")
+                ? new LostRaceException(DrawerItemsWords.IsArchivedBringItBack(change.Id))
                 : Changed(change.Id);
         History(c, t, change.Kind, change.Id, change.Content, by, jobId);
     }
 
-    private static LostRaceException Changed(string id) =>
-        new($"\"{id}\" changed in the drawer since you looked. Look again, then do it once more.");
+    private static LostRaceException Changed(string id) => new(DrawerItemsWords.ChangedInDrawerSinceYouLooked(id));
 
     private void History(
         Microsoft.Data.Sqlite.SqliteConnection c,

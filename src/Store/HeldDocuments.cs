@@ -1,5 +1,6 @@
 using System.Data.Common;
 using Dapper;
+using FaithfulBracket.Store.Words;
 using Microsoft.Data.Sqlite;
 
 namespace FaithfulBracket.Store;
@@ -60,11 +61,9 @@ public sealed class HeldDocuments(ShopDatabase database, TimeProvider time)
                 Corrections.RefuseFinished(c, t, jobId);
                 var held =
                     c.Query<HeldDocument>(HeldSql, new { jobId }, t).FirstOrDefault(h => h.Kind == kind && h.Id == id)
-                    ?? throw new NotHereException($"Job {jobId} rests on the newest version of {kind} \"{id}\".");
+                    ?? throw new NotHereException(HeldDocumentsWords.JobRestsOnNewestVersion(jobId, kind, id));
                 if (held.Newest != version)
-                    throw new LostRaceException(
-                        $"The {kind} \"{id}\" is at version {held.Newest}, not {version}: look at what it changes, then take it."
-                    );
+                    throw new LostRaceException(HeldDocumentsWords.IsAtVersion(kind, id, held.Newest, version));
                 c.Execute(
                     "delete from job_held_document where job_id = @jobId and kind = @kind and id = @id",
                     new

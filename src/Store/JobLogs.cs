@@ -1,5 +1,6 @@
 using Dapper;
 using FaithfulBracket.Core.Prove;
+using FaithfulBracket.Store.Words;
 
 namespace FaithfulBracket.Store;
 
@@ -53,7 +54,7 @@ public sealed class JobLogs(ShopDatabase database, TimeProvider time)
             new { jobId, id }
         );
         return row is null
-            ? throw new NotHereException($"There is no log {id} in job {jobId}.")
+            ? throw new NotHereException(JobLogsWords.ThereIsNoLogInJob(id, jobId))
             : (row, c.QuerySingle<byte[]>("select content from job_log where id = @id", new { id }));
     }
 
@@ -116,7 +117,7 @@ public sealed class JobLogs(ShopDatabase database, TimeProvider time)
             }
         );
         if (!struck)
-            throw new NotHereException($"There is no log {id} in job {jobId}.");
+            throw new NotHereException(JobLogsWords.ThereIsNoLogInJob(id, jobId));
     }
 
     /// <summary>What the columns under this header were told to be, JSON; null where nobody told.</summary>

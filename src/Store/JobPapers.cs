@@ -1,6 +1,7 @@
 using System.Data.Common;
 using Dapper;
 using FaithfulBracket.Core.Prove;
+using FaithfulBracket.Store.Words;
 using Microsoft.Data.Sqlite;
 
 namespace FaithfulBracket.Store;
@@ -168,7 +169,7 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
             }
         );
         if (!struck)
-            throw new NotHereException($"There is no reading {id} in job {jobId}.");
+            throw new NotHereException(JobPapersWords.ThereIsNoReadingInJob(id, jobId));
     }
 
     public IReadOnlyList<NoteRow> Notes(long jobId)
@@ -233,7 +234,7 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
         return c.QuerySingleOrDefault<PhotoRow>(
                 "select id, job_id, step_id, file, media_type, bytes, by_initials, at, x_mm, y_mm, face, source from photo where id = @id",
                 new { id }
-            ) ?? throw new NotHereException($"There is no photo {id}.");
+            ) ?? throw new NotHereException(JobPapersWords.ThereIsNoPhoto(id));
     }
 
     /// <summary>The picture is on disk before its row is.</summary>
@@ -334,9 +335,7 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
                     t
                 );
                 if (last == StepEvent.Done)
-                    throw new StepSignedException(
-                        "This step is signed: no timer starts on it. Undo its sign-off first."
-                    );
+                    throw new StepSignedException(JobPapersWords.ThisStepIsSigned);
                 return c.ExecuteScalar<long>(
                     """
                     insert into timer (job_id, step_id, label, started_at, seconds, by_initials, device_at)
@@ -366,7 +365,7 @@ public sealed class JobPapers(ShopDatabase database, PhotoShelf shelf, TimeProvi
                 jobId,
                 at = Stamp.Of(time),
             },
-            $"Timer {id} of job {jobId} does not run."
+            JobPapersWords.TimerOfJobDoesNotRun(id, jobId)
         );
 
     private void Required(string sql, object values, string otherwise)

@@ -1,5 +1,6 @@
 using System.Data.Common;
 using Dapper;
+using FaithfulBracket.Store.Words;
 using Microsoft.Data.Sqlite;
 
 namespace FaithfulBracket.Store;
@@ -74,9 +75,7 @@ public sealed class JobSheets(ShopDatabase database, TimeProvider time)
                     t
                 );
         if (changed == 0)
-            throw new LostRaceException(
-                "Somebody changed this meanwhile. Look at their change, then make yours again."
-            );
+            throw new LostRaceException(JobSheetsWords.SomebodyChangedThisMeanwhile);
         c.Execute(
             "insert into job_sheet_event (job_id, kind, content, by_initials, at) values (@jobId, @kind, @content, @by, @at)",
             row,

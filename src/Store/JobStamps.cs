@@ -1,5 +1,6 @@
 using System.Data.Common;
 using Dapper;
+using FaithfulBracket.Store.Words;
 using Microsoft.Data.Sqlite;
 
 namespace FaithfulBracket.Store;
@@ -45,7 +46,7 @@ public sealed class JobStamps(ShopDatabase database)
 
     internal static string Of(SqliteConnection c, DbTransaction? t, long jobId) =>
         c.QuerySingleOrDefault<string>($"{StampSql} from job j where j.id = @jobId", new { jobId }, t)
-        ?? throw new NotHereException($"There is no job {jobId}.");
+        ?? throw new NotHereException(JobStampsWords.ThereIsNoJob(jobId));
 
     /// <summary>Jobs that are not finished and whose summary was made from another state, oldest work first.</summary>
     public IReadOnlyList<long> Stale()

@@ -1,5 +1,6 @@
 using System.Data.Common;
 using Dapper;
+using FaithfulBracket.Store.Words;
 using Microsoft.Data.Sqlite;
 
 namespace FaithfulBracket.Store;
@@ -82,7 +83,7 @@ public sealed class Jobs(ShopDatabase database, TimeProvider time)
 
     internal static JobRow Get(SqliteConnection c, DbTransaction? t, long id) =>
         c.QuerySingleOrDefault<JobRow>($"select {Columns} from job where id = @id", new { id }, t)
-        ?? throw new NotHereException($"There is no job {id}.");
+        ?? throw new NotHereException(JobsWords.ThereIsNoJob(id));
 
     /// <summary>Takes a job off the benches, or brings it back.</summary>
     /// <exception cref="NotHereException">No such job.</exception>
@@ -99,7 +100,7 @@ public sealed class Jobs(ShopDatabase database, TimeProvider time)
                 )
         );
         if (changed == 0)
-            throw new NotHereException($"There is no job {id}.");
+            throw new NotHereException(JobsWords.ThereIsNoJob(id));
     }
 
     /// <summary>Archived jobs, the newest first.</summary>
@@ -167,9 +168,7 @@ public sealed class Jobs(ShopDatabase database, TimeProvider time)
                 HeldDocuments.LetGoOfUnnamed(c, t, id);
                 return changed == 1
                     ? version + 1
-                    : throw new LostRaceException(
-                        "Somebody changed this job since you opened it. Look at their change, then make yours again."
-                    );
+                    : throw new LostRaceException(JobsWords.SomebodyChangedThisJobSinceYou);
             }
         );
 }

@@ -1,4 +1,5 @@
 using Dapper;
+using FaithfulBracket.Store.Words;
 using Microsoft.Data.Sqlite;
 
 namespace FaithfulBracket.Store;
@@ -62,7 +63,7 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
             : throw Missing(id);
     }
 
-    private NotHereException Missing(string id) => new($"The library has no {table} \"{id}\".");
+    private NotHereException Missing(string id) => new(LibraryWords.LibraryHasNo(table, id));
 
     /// <summary>Every version of a document, the newest first.</summary>
     /// <exception cref="NotHereException">No such document.</exception>
@@ -95,7 +96,7 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
                 select document from document_version where kind = '{table}' and id = @id and version = @version
                 """,
                 new { id, version }
-            ) ?? throw new NotHereException($"The {table} \"{id}\" has no version {version}.");
+            ) ?? throw new NotHereException(LibraryWords.HasNoVersion(table, id, version));
     }
 
     /// <summary>
@@ -119,10 +120,7 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
                 if (digest is null)
                     throw Missing(d.Id);
                 if (now != expected)
-                    throw new LostRaceException(
-                        $"The {table} \"{d.Id}\" is at version {now}, not {expected}: somebody changed it. "
-                            + "Look at their change, then make yours again."
-                    );
+                    throw new LostRaceException(LibraryWords.IsAtVersion(table, d.Id, now, expected));
                 if (digest == d.Digest)
                     return now;
                 HeldDocuments.Hold(c, t, table, d.Id, now, taken);
@@ -261,9 +259,7 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
                 continue;
             }
             if (known is not null && !replace)
-                throw new IdTakenException(
-                    $"The id \"{d.Id}\" stands already with other content. Give this one another id, or replace it with ?replace=true."
-                );
+                throw new IdTakenException(LibraryWords.IdStandsAlreadyWithOtherContent(d.Id));
             Write(c, t, d);
             if (known is null)
                 added++;

@@ -1,6 +1,7 @@
 using System.Data.Common;
 using System.Text.Json;
 using Dapper;
+using FaithfulBracket.Store.Words;
 using Microsoft.Data.Sqlite;
 
 namespace FaithfulBracket.Store;
@@ -33,8 +34,7 @@ internal static class SentPapers
             return found.Kind == kind && found.JobId == jobId && (found.Content ?? text) == text
                 ? found.PaperId
                 : throw new KeyTakenException(
-                    $"This key was used before for another {found.Kind} (number {found.PaperId} of job {found.JobId}), "
-                        + "which is saved. Send this with a key of its own.",
+                    SentPapersWords.ThisKeyWasUsedBefore(found.Kind, found.PaperId, found.JobId),
                     found.Content,
                     text
                 );

@@ -4,6 +4,7 @@ using System.Runtime.CompilerServices;
 using Dapper;
 using DbUp;
 using DbUp.Sqlite.Helpers;
+using FaithfulBracket.Store.Words;
 using Microsoft.Data.Sqlite;
 
 namespace FaithfulBracket.Store;
@@ -61,11 +62,7 @@ public sealed class ShopDatabase
     /// </summary>
     public ShopTrouble? Look() =>
         ReadOnly && !System.IO.File.Exists(File)
-            ? new(
-                "read-only",
-                $"The folder {Path.GetDirectoryName(File)} can not be written: no shop can be kept there. "
-                    + "Give this program the right to write, or name another folder with --data."
-            )
+            ? new("read-only", ShopDatabaseWords.FolderCanNotBeWritten(Path.GetDirectoryName(File)))
             : ShopTrouble.Look(File, Source);
 
     private static bool CanWrite(string folder)

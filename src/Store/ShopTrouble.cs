@@ -1,4 +1,5 @@
 using Dapper;
+using FaithfulBracket.Store.Words;
 using Microsoft.Data.Sqlite;
 
 namespace FaithfulBracket.Store;
@@ -17,12 +18,7 @@ public sealed record ShopTrouble(string Code, string Sentence)
         if (!File.Exists(file))
             return null;
         if (new FileInfo(file).Length == 0)
-            return new(
-                "empty",
-                $"{file} is empty, though a shop was kept here. Nothing was written to it. "
-                    + "Move it away and restore a backup (./run restore FILE; the newest lie in the folder backups beside it), "
-                    + "or take the empty file away to begin a new shop."
-            );
+            return new("empty", ShopTroubleWords.IsEmptyThoughShopWasKept(file));
         try
         {
             using var c = new SqliteConnection($"Data Source={source};Mode=ReadOnly;Pooling=False");
@@ -42,43 +38,30 @@ public sealed record ShopTrouble(string Code, string Sentence)
         {
             SqliteException { SqliteErrorCode: 11 or 26 } => new(
                 "damaged",
-                $"{file} is damaged. Nothing more is written to it. Copy its folder as it is, move the file away, "
-                    + "then restore the newest backup: ./run restore FILE. The hourly ones lie in the folder backups beside it."
+                ShopTroubleWords.IsDamagedNothingMoreIsWritten(file)
             ),
-            SqliteException { SqliteErrorCode: 13 } => new(
-                "full",
-                "The disk is full: nothing was changed. Free some space and do it again; reading goes on."
-            ),
+            SqliteException { SqliteErrorCode: 13 } => new("full", ShopTroubleWords.DiskIsFull),
             SqliteException { SqliteErrorCode: 8 or 14 or 10 } or UnauthorizedAccessException => new(
                 "read-only",
-                $"The folder {Path.GetDirectoryName(file)} can not be written: nothing was changed. Give "
-                    + "this program the right to write there; reading goes on."
+                ShopTroubleWords.FolderCanNotBeWritten(Path.GetDirectoryName(file))
             ),
             // ENOSPC and EDQUOT
             IOException { HResult: 28 or 122 or unchecked((int)0x80070070) } => new(
                 "full",
-                "The disk is full: nothing was changed. Free some space and do it again; reading goes on."
+                ShopTroubleWords.DiskIsFull
             ),
             _ => null,
         };
 
     /// <summary>The file is of an earlier version and cannot be migrated now.</summary>
     public static ShopTrouble NotMigrated(string file, string why) =>
-        new(
-            "not-migrated",
-            $"{file} is of an earlier version and has to be upgraded first, which failed: {why} "
-                + "Nothing was changed. Free some space or give this program the right to write, then start again."
-        );
+        new("not-migrated", ShopTroubleWords.IsOfEarlierVersion(file, why));
 
     private static ShopTrouble? Newer(SqliteConnection c, string file)
     {
         var known = MigrationScripts.All.ToHashSet();
         return MigrationScripts.Had(c).FirstOrDefault(s => !known.Contains(s)) is { } later
-            ? new(
-                "newer",
-                $"{file} was written by a newer version of this program ({later}). Nothing was written to "
-                    + "it. Start that version, or restore a backup of this one."
-            )
+            ? new("newer", ShopTroubleWords.WasWrittenByNewerVersion(file, later))
             : null;
     }
 }

@@ -1,6 +1,7 @@
 using System.Data.Common;
 using System.Text.Json;
 using Dapper;
+using FaithfulBracket.Store.Words;
 using Microsoft.Data.Sqlite;
 
 namespace FaithfulBracket.Store;
@@ -183,7 +184,7 @@ public sealed class SignOffs(ShopDatabase database, JobSheets sheets, TimeProvid
         return same
             ? sent
             : throw new KeyTakenException(
-                "This key was sent before with other content. A new press needs a new key; the first one stands.",
+                SignOffsWords.ThisKeyWasSentBefore,
                 Text(found.JobId, new(sent.StepId, sent.Kind, sent.ByInitials, sent.Count, sent.OverrideReason, null)),
                 Text(jobId, asked)
             );

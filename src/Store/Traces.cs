@@ -1,4 +1,5 @@
 using Dapper;
+using FaithfulBracket.Store.Words;
 
 namespace FaithfulBracket.Store;
 
@@ -30,7 +31,7 @@ public sealed class Traces(ShopDatabase database, PhotoShelf shelf, TimeProvider
     {
         using var c = database.Open();
         return c.QuerySingleOrDefault<TraceRow>($"select {Columns} from trace where id = @id", new { id })
-            ?? throw new NotHereException($"There is no trace {id}.");
+            ?? throw new NotHereException(TracesWords.ThereIsNoTrace(id));
     }
 
     public long Add(
@@ -82,9 +83,7 @@ public sealed class Traces(ShopDatabase database, PhotoShelf shelf, TimeProvider
                     t
                 ) == 1
                     ? version + 1
-                    : throw new LostRaceException(
-                        "Somebody changed this trace since you opened it. Look at their change, then make yours again."
-                    )
+                    : throw new LostRaceException(TracesWords.SomebodyChangedThisTraceSinceYou)
         );
     }
 }

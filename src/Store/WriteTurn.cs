@@ -1,3 +1,4 @@
+using FaithfulBracket.Store.Words;
 using Microsoft.Data.Sqlite;
 
 namespace FaithfulBracket.Store;
@@ -48,7 +49,7 @@ internal sealed class WriteTurn(TimeSpan most)
                 return new Turn(this);
             else
                 _waiting.Remove(place);
-        throw new SqliteException("Another change of the shop's file did not end in time.", Busy);
+        throw new SqliteException(WriteTurnWords.AnotherChangeOfShopsFileDid, Busy);
     }
 
     private void Pass()

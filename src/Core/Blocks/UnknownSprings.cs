@@ -1,10 +1,12 @@
+using FaithfulBracket.Core.Words.Blocks;
+
 namespace FaithfulBracket.Core.Blocks;
 
 /// <summary>What is said while nobody has looked at the springs that press a block down.</summary>
 public static class UnknownSprings
 {
     /// <summary>In place of a figure that they make.</summary>
-    public const string NotTold = "not told: springs not looked at";
+    public const string NotTold = UnknownSpringsWords.NotToldSpringsNotLooked;
 
     private const int MostNamed = 6;
 
@@ -14,7 +16,9 @@ public static class UnknownSprings
         List<string> unknown = [.. screws.Where(h => h.SpringUnknown).Select(h => h.Id).Distinct()];
         return unknown.Count == 0
             ? null
-            : $"nobody has looked whether {string.Join(", ", unknown.Take(MostNamed))}"
-                + $"{(unknown.Count > MostNamed ? " …" : "")} carry springs. Weigh one, or say that there are none.";
+            : UnknownSpringsWords.NobodyHasLookedWhetherCarrySprings(
+                string.Join(", ", unknown.Take(MostNamed)),
+                unknown.Count > MostNamed ? " …" : ""
+            );
     }
 }

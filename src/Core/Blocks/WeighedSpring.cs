@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Words.Blocks;
+
 namespace FaithfulBracket.Core.Blocks;
 
 /// <summary>How long a spring is under a load.</summary>
@@ -35,16 +37,14 @@ public static class WeighedSpring
         if (readings.Count is < LeastReadings or > MostReadings)
             throw new InputException(
                 "/readings",
-                $"Expected {LeastReadings} to {MostReadings} readings, found {readings.Count}."
+                WeighedSpringWords.ExpectedToReadingsFound(LeastReadings, MostReadings, readings.Count)
             );
         var sorted = readings.Select((r, i) => (Reading: r, Index: i)).OrderBy(x => x.Reading.LoadN).ToList();
         foreach (var (a, b) in sorted.Zip(sorted.Skip(1)))
             if (b.Reading.LengthMm >= a.Reading.LengthMm)
                 throw new InputException(
                     $"/readings/{b.Index}/lengthMm",
-                    FormattableString.Invariant(
-                        $"Expected less than {a.Reading.LengthMm:0.##} mm, its length under the lighter load: the spring gets shorter."
-                    )
+                    WeighedSpringWords.ExpectedLessThanLengthUnderLighter(a.Reading.LengthMm)
                 );
         var length = readings.Average(r => r.LengthMm);
         var load = readings.Average(r => r.LoadN);
@@ -54,10 +54,7 @@ public static class WeighedSpring
         var each = Math.Sqrt(LoadTolN * LoadTolN + rate * LengthTolMm * (rate * LengthTolMm));
         var tol = each / Math.Sqrt(spread);
         if (tol > rate / 2)
-            throw new InputException(
-                "/readings",
-                "These loads lie too near each other to tell the rate: take a heavier weight, so that it gets a millimetre shorter."
-            );
+            throw new InputException("/readings", WeighedSpringWords.TheseLoadsLieTooNearEach);
         var free = length + load / rate;
         return new(
             Math.Round(rate, 3),

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Words.Boards;
 
 namespace FaithfulBracket.Core.Boards;
 
@@ -17,7 +18,11 @@ public static class BoardDoubts
                         + $"{string.Join(", ", ids.Take(8))}{(ids.Count > 8 ? " …" : "")}."
                 );
         }
-        Outside("part has its middle", "parts have their middles", board.Parts.Select(p => (p.Id, p.At)));
+        Outside(
+            BoardDoubtsWords.PartHasMiddle,
+            BoardDoubtsWords.PartsHaveTheirMiddles,
+            board.Parts.Select(p => (p.Id, p.At))
+        );
         Outside("hole lies", "holes lie", board.Holes.Select(h => (h.Id, h.At)));
         return doubts;
     }

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Prove;
+using FaithfulBracket.Core.Words.Care;
 
 namespace FaithfulBracket.Core.Care;
 
@@ -62,12 +63,7 @@ public sealed record CareDates(DateOnly? Repaste, IReadOnlyList<DateOnly> Inspec
             looks.Add(on);
         return months is { } kind
             ? new(until, looks, drift, Words(drift, until, kind))
-            : new(
-                null,
-                looks,
-                null,
-                "No face took paste: nothing is renewed by the calendar. Look at the loop yearly."
-            );
+            : new(null, looks, null, CareDatesWords.NoFaceTookPaste);
     }
 
     private static List<DriftMark> Marks(IReadOnlyList<Reading> readings, FlowCurve? curve)
@@ -123,16 +119,19 @@ public sealed record CareDates(DateOnly? Repaste, IReadOnlyList<DateOnly> Inspec
     {
         string Date(DateOnly d) => d.ToString("d MMM yyyy", System.Globalization.CultureInfo.InvariantCulture);
         if (drift is null)
-            return $"Repaste on {Date(repaste)}, {months} months by the paste's kind. Proved again on "
-                + "another day, its drift tells it better.";
+            return CareDatesWords.RepasteOnMonthsByPastesKind(Date(repaste), months);
         var perYear = drift.Line.SlopePerDay * 365.25 / drift.Line.StartKPerW * 100;
         var rise = FormattableString.Invariant($"{Math.Abs(perYear):0} % a year {(perYear >= 0 ? "more" : "less")}");
         if (repaste == drift.Marks[^1].On)
-            return $"{drift.Marks.Count} proofs, {rise}: due since the last of them, {Date(repaste)}. Repaste now.";
+            return CareDatesWords.ProofsDueSinceLastOfThem(drift.Marks.Count, rise, Date(repaste));
         return drift.Line.Capped
-            ? $"{drift.Marks.Count} proofs, {rise}: the line does not reach its limit first. Repaste on "
-                + $"{Date(repaste)}, by the paste's kind."
-            : $"{drift.Marks.Count} proofs, {rise}: repaste on {Date(repaste)}, between "
-                + $"{Date(drift.DueLow)} and {Date(drift.DueHigh)} with 90 %.";
+            ? CareDatesWords.ProofsLineDoesNotReachLimit(drift.Marks.Count, rise, Date(repaste))
+            : CareDatesWords.ProofsRepasteOn(
+                drift.Marks.Count,
+                rise,
+                Date(repaste),
+                Date(drift.DueLow),
+                Date(drift.DueHigh)
+            );
     }
 }

@@ -6,6 +6,7 @@ using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Paste;
 using FaithfulBracket.Core.Sockets;
 using FaithfulBracket.Core.Teardown;
+using FaithfulBracket.Core.Words.Care;
 
 namespace FaithfulBracket.Core.Care;
 
@@ -45,15 +46,15 @@ public static class CareStation
             [],
             new(
                 Station.Care,
-                months is null ? "look at the loop yearly" : $"repaste in {months} months or by drift",
+                months is null ? CareStationWords.LookAtLoopYearly : CareStationWords.RepasteInMonthsOrByDrift(months),
                 false,
                 [
                     Step(
                         "stock",
                         StepKind.Store,
                         order.Pieces.All(p => p.Board.Kind == BoardKind.MemoryModule)
-                            ? "Store the stock spreaders in their tray cells"
-                            : "Store the stock cooler with its screws in their tray cells",
+                            ? CareStationWords.StoreStockSpreadersInTheirTray
+                            : CareStationWords.StoreStockCoolerWithScrews,
                         "Stored and labelled",
                         kept
                     ),
@@ -61,16 +62,16 @@ public static class CareStation
                         "offcuts",
                         StepKind.Store,
                         pads.Pieces.Count > 0
-                            ? "Put the offcuts in the drawer and note what was used"
-                            : "Put the rest in the drawer and note what was used",
+                            ? CareStationWords.PutOffcutsInDrawerAndNote
+                            : CareStationWords.PutRestInDrawerAndNote,
                         "Drawer is right",
                         Used(pads, paste)
                     ) with
                     {
                         Feel =
                             pads.Pieces.Count > 0
-                                ? "Every offcut lies flat in its bag, between films, with material and size on it."
-                                : "Caps are on, and every tube and box lies in its place.",
+                                ? CareStationWords.EveryOffcutLiesFlatInBag
+                                : CareStationWords.CapsAreOnAndEveryTube,
                     },
                     .. (seats ?? []).Any(s => s.Coat.Count > 0)
                         ?
@@ -78,9 +79,9 @@ public static class CareStation
                             Step(
                                 "coat-note",
                                 StepKind.Note,
-                                "Note on the record: bare die, parts coated, no alcohol on them",
+                                CareStationWords.NoteOnRecord,
                                 "Noted",
-                                "Alcohol strips the coat. The lid stays with the record; it can not go back on."
+                                CareStationWords.AlcoholStripsCoat
                             ),
                         ]
                         : Array.Empty<WorkStep>(),
@@ -88,17 +89,17 @@ public static class CareStation
                         "date",
                         StepKind.Note,
                         months is null
-                            ? "Note the yearly look at the loop"
-                            : $"Note the repaste date, {months} months, and the yearly look at the loop",
+                            ? CareStationWords.NoteYearlyLookAtLoop
+                            : CareStationWords.NoteRepasteDateMonthsAndYearly(months),
                         "Date noted",
                         months is null
-                            ? "No face took paste: nothing dries out. The loop is looked at all the same."
-                            : "Earlier if the measured resistance drifts."
+                            ? CareStationWords.NoFaceTookPaste
+                            : CareStationWords.EarlierIfMeasuredResistanceDrifts
                     ),
                     Step(
                         "hand-over",
                         StepKind.HandOver,
-                        "Hand over the build record and sign the traveller",
+                        CareStationWords.HandOverBuildRecordAndSign,
                         "Sign the traveller",
                         null
                     ),

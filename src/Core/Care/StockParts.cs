@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Mount;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Teardown;
+using FaithfulBracket.Core.Words.Care;
 
 namespace FaithfulBracket.Core.Care;
 
@@ -24,15 +25,15 @@ internal static class StockParts
             .SelectMany(p => Staying.Names(p.Board.Assembly!))
             .Distinct()
             .ToList();
-        List<string> words = [$"Needed to put the {OrderNames.Subject(order)} back for a warranty claim."];
+        List<string> words = [StockPartsWords.NeededToPutBackForWarranty(OrderNames.Subject(order))];
         if (again.Count > 0)
-            words.Add($"Fitted again, not to be stored: {string.Join(", ", again)}.");
+            words.Add(StockPartsWords.FittedAgainNotToBeStored(string.Join(", ", again)));
         if (stayed.Count > 0)
             words.Add($"Never came off: {string.Join(", ", stayed)}.");
         words.Add(
-            ways.StockPads == StockPads.Reuse ? "The back plate's pads stay with it, undisturbed."
+            ways.StockPads == StockPads.Reuse ? StockPartsWords.BackPlatesPadsStay
             : order.Pieces.Any(p => p.Seated is not null) ? ""
-            : "Its pads are replaced when it goes back."
+            : StockPartsWords.PadsAreReplacedWhenItGoes
         );
         return string.Join(" ", words.Where(w => w.Length > 0));
     }

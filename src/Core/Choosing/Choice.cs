@@ -5,6 +5,7 @@ using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
+using FaithfulBracket.Core.Words.Choosing;
 
 namespace FaithfulBracket.Core.Choosing;
 
@@ -162,7 +163,7 @@ public static class Comparing
     internal static IEnumerable<CostLine> Cost(Board board, Block block, KitPrices prices)
     {
         if (block.Price is { } price)
-            yield return new(block.BackPlate is null ? "block" : "block with its back plate", price.Amount);
+            yield return new(block.BackPlate is null ? "block" : ChoiceWords.BlockWithBackPlate, price.Amount);
         yield return new($"{FittingsPerLoop} fittings", FittingsPerLoop * prices.Fitting);
         var plugs = Math.Max(0, block.Ports.Count - FittingsPerLoop - (block.Kit?.Plugs ?? 0));
         if (plugs > 0)
@@ -171,7 +172,7 @@ public static class Comparing
             block.Plates.SelectMany(p => p.Lands).Where(l => l.Through == Through.Pad).Sum(l => l.Outline.Area) / 100;
         var kitArea = (block.Kit?.Pads ?? []).Sum(p => p.WidthMm * p.DepthMm * p.Count) / 100;
         if (padArea > kitArea)
-            yield return new("pads the kit lacks", (padArea - kitArea) * prices.PadCm2);
+            yield return new(ChoiceWords.PadsKitLacks, (padArea - kitArea) * prices.PadCm2);
         if ((block.Kit?.PasteG ?? 0) < 0.5)
             yield return new("paste, 1 g", prices.PasteGram);
         if (

@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Match.Identify;
+using FaithfulBracket.Core.Words.Choosing;
 
 namespace FaithfulBracket.Core.Choosing;
 
@@ -67,35 +68,41 @@ public sealed record MakerQuestion(
         var theirs = $"{block.Maker} {block.Model}";
         var mine = BoardLabel.HasCode(board) ? BoardLabel.Of(board) : $"{board.Maker} {board.Model}";
         if (fit.Reasons.FirstOrDefault(r => r.Code == "screw-misses" || r.Code == "hole-missing") is { } screw)
-            return $"Is {theirs} made for the hole pattern of {mine}? Here {Lower(screw.Text)}";
+            return MakerQuestionWords.IsMadeForHolePattern(theirs, mine, Lower(screw.Text));
         if (fit.Clashes.Count > 0)
         {
             var (part, over) = (board.FindPart(fit.Clashes[0].Part)!, -fit.Clashes[0].MarginMm);
-            return $"How deep is {theirs} over {part.Id}? "
-                + FormattableString.Invariant(
-                    $"On {mine} it stands {part.HeightMm:0.00} mm high, {over:0.00} more than there is room for."
-                );
+            return MakerQuestionWords.HowDeepIs(theirs, part.Id)
+                + MakerQuestionWords.OnItStandsHighMore(mine, part.HeightMm, over);
         }
         if (fit.Reasons.FirstOrDefault(r => r.Code == BlockEvidence.Assumed) is { } assumed)
-            return $"What are the steps of {theirs}'s lands against its die land? Nobody has measured "
-                + $"{HowMany.Of(assumed.Refs.Count, "of its lands and screws", "of its lands and screws")}.";
+            return MakerQuestionWords.WhatAreStepsOfSLands(
+                theirs,
+                HowMany.Of(assumed.Refs.Count, MakerQuestionWords.OfLandsAndScrews, MakerQuestionWords.OfLandsAndScrews)
+            );
         if (
             fit.Reasons.FirstOrDefault(r => r.Code is FitReasons.UnknownParts or FitReasons.AssumedParts) is { } unknown
         )
-            return $"How high do {string.Join(", ", unknown.Refs.Take(6))} stand on {mine}?";
+            return MakerQuestionWords.HowHighDoStand(string.Join(", ", unknown.Refs.Take(6)), mine);
         if (next.Count > 0 && next[0].What == "height")
-            return $"How high does {next[0].Id} stand on {mine}, to a tenth of a millimetre?";
+            return MakerQuestionWords.HowHighDoesStand(next[0].Id, mine);
         if (fit.Verdict == Verdict.Unproven && next.Count > 0)
-            return $"Where do the screw holes of {mine} lie? Ours were measured, not drawn: {theirs} seats with a chance of "
-                + $"{Fit.Percent(fit.ChanceOfSeating)} %, and hole {next[0].Id} would settle most.";
+            return MakerQuestionWords.WhereDoScrewHolesOfLie(
+                mine,
+                theirs,
+                Fit.Percent(fit.ChanceOfSeating),
+                next[0].Id
+            );
         if (fit.Tight.Count > 0)
-            return FormattableString.Invariant(
-                $"Does {theirs} clear {fit.Tight[0].Part}? There are {fit.Tight[0].MarginMm:0.00} mm between them on {mine}."
+            return MakerQuestionWords.DoesClearThereAreBetweenThem(
+                theirs,
+                fit.Tight[0].Part,
+                fit.Tight[0].MarginMm,
+                mine
             );
         if (twin is { Declared: true, Differences: [var first, ..] })
-            return $"{twin.Name} is stated to fit. On {mine} one thing differs: {Lower(first.Text)} Does it matter?";
-        return $"Is {theirs} made for {mine}? By its drawing it "
-            + $"{(fit.Verdict <= Verdict.SeatsWithWork ? "seats" : "does not")}, and no statement says so.";
+            return MakerQuestionWords.IsStatedToFit(twin.Name, mine, Lower(first.Text));
+        return MakerQuestionWords.IsMadeFor(theirs, mine, fit.Verdict <= Verdict.SeatsWithWork ? "seats" : "does not");
     }
 
     private static string Lower(string text) => char.ToLowerInvariant(text[0]) + text[1..];

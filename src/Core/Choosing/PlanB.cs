@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Words.Choosing;
 
 namespace FaithfulBracket.Core.Choosing;
 
@@ -71,12 +72,10 @@ public static class PlanB
         var fanFails = sinks.Where(s => s.LimitC is { } l && s.FanC > l).ToList();
         var name = $"{best.Block.Maker} {best.Block.Model}";
         var text =
-            fanFails.Count > 0
-                ? $"{name} on the die; {fanFails[0].Part} passes its limit even with a fan: not without a larger sink."
+            fanFails.Count > 0 ? PlanBWords.OnDiePassesLimitEven(name, fanFails[0].Part)
             : stillFails.Count > 0
-                ? $"{name} on the die, sinks on {HowMany.Of(sinks.Count, "part")}, and a fan on them: "
-                    + $"without it {stillFails[0].Part} passes its limit."
-            : $"{name} on the die, sinks on {HowMany.Of(sinks.Count, "part")}; case airflow is enough.";
+                ? PlanBWords.OnDieSinksOnAndFan(name, HowMany.Of(sinks.Count, "part"), stillFails[0].Part)
+            : PlanBWords.OnDieSinks(name, HowMany.Of(sinks.Count, "part"));
         return new(
             best.Block.Id,
             name,
@@ -86,14 +85,12 @@ public static class PlanB
             fanFails.Count == 0,
             text,
             [
-                $"{HowMany.Of(sinks.Count, "part stays on air and needs", "parts stay on air and need")} "
+                $"{HowMany.Of(sinks.Count, PlanBWords.PartStaysOnAirAndNeeds, PlanBWords.PartsStayOnAirAndNeed)} "
                     + $"{(stillFails.Count > 0 ? "a fan" : "case airflow")}.",
-                FormattableString.Invariant(
-                    $"{sinks.Sum(s => board.FindPart(s.Part)!.DissipationW):0} W stay in the case."
-                ),
+                PlanBWords.StayInCase(sinks.Sum(s => board.FindPart(s.Part)!.DissipationW)),
                 sinks.Any(s => s.HeightMm is > 12)
-                    ? "Tall sinks may meet the next card: keep a slot free."
-                    : "Sinks stay within the card's own height.",
+                    ? PlanBWords.TallSinksMayMeetNextCard
+                    : PlanBWords.SinksStayWithinCardsOwnHeight,
             ]
         );
     }
@@ -117,16 +114,16 @@ public static class PlanB
         var fanFails = sinks.Where(s => s.LimitC is { } l && s.FanC > l).ToList();
         var first =
             kept.Count > 0
-                ? "No core-only block of the library goes on it: "
-                    + $"{string.Join(", ", kept.Select(p => p.Id))} "
-                    + $"{(kept.Count == 1 ? "keeps its" : "keep their")} stock cooler"
-                : "No core-only block of the library goes on it";
+                ? PlanBWords.NoCoreOnlyBlockOfLibrary(
+                    string.Join(", ", kept.Select(p => p.Id)),
+                    kept.Count == 1 ? "keeps its" : "keep their"
+                )
+                : PlanBWords.NoCoreOnlyBlockOfLibraryGoes;
         var rest =
-            sinks.Count == 0 ? "nothing else is hot."
-            : fanFails.Count > 0 ? $"{fanFails[0].Part} passes its limit even with a fan: its stock sink stays."
-            : stillFails.Count > 0
-                ? $"sinks on {HowMany.Of(sinks.Count, "part")}, and a fan on them: without it {stillFails[0].Part} passes its limit."
-            : $"sinks on {HowMany.Of(sinks.Count, "part")}; case airflow is enough.";
+            sinks.Count == 0 ? PlanBWords.NothingElseIsHot
+            : fanFails.Count > 0 ? PlanBWords.PassesLimitEvenWithFan(fanFails[0].Part)
+            : stillFails.Count > 0 ? PlanBWords.SinksOnAndFanOnThem(HowMany.Of(sinks.Count, "part"), stillFails[0].Part)
+            : PlanBWords.SinksOnCaseAirflowIsEnough(HowMany.Of(sinks.Count, "part"));
         return new(
             null,
             null,
@@ -135,7 +132,7 @@ public static class PlanB
             stillFails.Count > 0 && fanFails.Count == 0,
             fanFails.Count == 0,
             $"{first}; {rest}",
-            [FormattableString.Invariant($"{hot.Sum(p => p.DissipationW):0} W stay in the case.")]
+            [PlanBWords.StayInCase(hot.Sum(p => p.DissipationW))]
         );
     }
 
@@ -153,7 +150,7 @@ public static class PlanB
             fan = airC + part.DissipationW * resistance * FanShare;
         var limit = part.LimitC is { } l ? FormattableString.Invariant($" of {l:0} °C allowed") : "";
         var what = sink is null
-            ? "no sink is left for it"
+            ? PlanBWords.NoSinkIsLeft
             : FormattableString.Invariant(
                 $"sink {sink.WidthMm:0.#} × {sink.DepthMm:0.#} × {sink.HeightMm:0.#}, fins along {airflow}"
             );
@@ -167,9 +164,7 @@ public static class PlanB
             fan,
             part.LimitC,
             airflow,
-            FormattableString.Invariant(
-                $"{part.Id}, {part.DissipationW:0.#} W: {what}: {still:0} °C in still air, {fan:0} °C with a fan{limit}."
-            )
+            PlanBWords.InStillAirWithFan(part.Id, part.DissipationW, what, still, fan, limit)
         );
     }
 }

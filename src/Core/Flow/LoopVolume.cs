@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Flow;
 
 namespace FaithfulBracket.Core.Flow;
 
@@ -19,9 +20,7 @@ public sealed record LoopVolume(double BlocksMl, double HoseMl, double Reservoir
     public double OffMl => Math.Ceiling(BlocksMl * BlockShare);
 
     public string Text =>
-        FormattableString.Invariant(
-            $"About {TotalMl:0} ± {OffMl:0} mL: hose {HoseMl:0}, reservoir {ReservoirMl:0}, radiator {RadiatorMl:0}, {BlocksMl:0} in blocks by their size."
-        );
+        LoopVolumeWords.AboutHoseReservoirRadiatorInBlocks(TotalMl, OffMl, HoseMl, ReservoirMl, RadiatorMl, BlocksMl);
 
     /// <returns>Null while no block is chosen.</returns>
     public static LoopVolume? Of(WorkOrder order, ShopSettings shop) =>

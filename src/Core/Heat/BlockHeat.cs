@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Words.Heat;
 
 namespace FaithfulBracket.Core.Heat;
 
@@ -86,11 +87,7 @@ public sealed class BlockHeat
     {
         var (board, block, placement) = laid;
         var curve =
-            block.Flow
-            ?? throw new InputException(
-                "block/flow",
-                "The block states no resistance over flow: nothing can be expected of it."
-            );
+            block.Flow ?? throw new InputException("block/flow", BlockHeatWords.BlockStatesNoResistanceOverFlow);
         var scale = Scale(board, powerW);
         var parts = block
             .Plates.Where(p => p.Face == Face.Front)
@@ -142,7 +139,7 @@ public sealed class BlockHeat
             var (plate, part) = land.First();
             return (plate, part with { Into = part.Pairing.Land.Outline });
         }
-        throw new InputException("block/plates", "No land of the block lies on a die: its curve says nothing here.");
+        throw new InputException("block/plates", BlockHeatWords.NoLandOfBlockLies);
     }
 
     private static SideSheet Sheet(
@@ -220,10 +217,7 @@ public sealed class BlockHeat
             return 1;
         return stated > 0
             ? asked / stated
-            : throw new InputException(
-                "board/parts",
-                "No part states the heat it gives: the power can not be shared out."
-            );
+            : throw new InputException("board/parts", BlockHeatWords.NoPartStatesHeatItGives);
     }
 
     private static HeatedPart Heated(Pairing pairing, double watts, Placement placement)
@@ -260,7 +254,7 @@ public sealed class BlockHeat
         {
             var watts =
                 plate.Spread(main.Into, 1)
-                ?? throw new InputException("block/plates", "The die's land lies beside the block's plate.");
+                ?? throw new InputException("block/plates", BlockHeatWords.DiesLandLiesBesideBlocksPlate);
             return Math.Log(plate.Mean(plate.Rise(watts), main.Into)!.Value / perWatt);
         }
         double low = Math.Log(LeastH),
@@ -286,12 +280,7 @@ public sealed class BlockHeat
             last = (x, miss);
             x = next > low && next < high ? next : (low + high) / 2;
         }
-        throw new InputException(
-            "block/flow",
-            FormattableString.Invariant(
-                $"No cooling of this plate gives the {perWatt:0.000} K/W that its curve says: base, fin area or curve do not go together."
-            )
-        );
+        throw new InputException("block/flow", BlockHeatWords.NoCoolingOfThisPlateGives(perWatt));
     }
 
     private static double[] Field(Block block, HeatGrid grid, double h)

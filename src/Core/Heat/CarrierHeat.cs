@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Pads;
+using FaithfulBracket.Core.Words.Heat;
 
 namespace FaithfulBracket.Core.Heat;
 
@@ -29,19 +30,12 @@ public static class CarrierHeat
     {
         var (board, block) = (module.Board, module.Block);
         var curve =
-            block.Flow
-            ?? throw new InputException(
-                "block/flow",
-                "The block states no resistance over flow: nothing can be expected of it."
-            );
+            block.Flow ?? throw new InputException("block/flow", CarrierHeatWords.BlockStatesNoResistanceOverFlow);
         var stated = board.Parts.Where(p => p.Kind != PartKind.Empty).Sum(p => p.DissipationW);
         var scale =
             at.PowerW is not { } asked ? 1
             : stated > 0 ? asked / stated
-            : throw new InputException(
-                "board/parts",
-                "No part states the heat it gives: the power can not be shared out."
-            );
+            : throw new InputException("board/parts", CarrierHeatWords.NoPartStatesHeatItGives);
         // the others under the block run as this one does
         var total = (stated + module.BesideW) * scale;
         var rise = Coolant.RiseK(total, at.FlowLMin);
@@ -56,11 +50,11 @@ public static class CarrierHeat
         [
             .. board.Parts.Where(p => p is { DissipationW: > 0, Kind: not PartKind.Empty } && !told.Contains(p.Id)),
         ];
-        warnings.AddRange(untold.Select(p => $"No carrier covers {p.Id}: its temperature cannot be calculated."));
+        warnings.AddRange(untold.Select(p => CarrierHeatWords.NoCarrierCovers(p.Id)));
         if (parts.Count > 0)
-            warnings.Add("The carriers state no thickness: 2 mm of aluminium is taken, and the range is the wider.");
+            warnings.Add(CarrierHeatWords.CarriersStateNoThickness);
         foreach (var p in parts.Where(p => p.LimitC is { } limit && p.C > limit))
-            warnings.Add(FormattableString.Invariant($"{p.Part} would run at {p.C:0} °C, {p.LimitC:0} allowed."));
+            warnings.Add(CarrierHeatWords.WouldRunAtAllowed(p.Part, p.C, p.LimitC));
         return new(rise, mean, parts, warnings) { Untold = untold };
     }
 
@@ -86,7 +80,7 @@ public static class CarrierHeat
         {
             if (PadKPerW(part, module) is not { } pad)
             {
-                warnings.Add($"{part.Id} has no pad: only the board carries its heat.");
+                warnings.Add(CarrierHeatWords.HasNoPad(part.Id));
                 continue;
             }
             var up = chips.Sum(c => c.Watts * Math.Min(c.DownMm, down)) / (UnstatedWPerMK * UnstatedMm * wide) * 1000;
@@ -119,10 +113,7 @@ public static class CarrierHeat
 
     private static double Way(CarriedModule module, string material, double gapMm, double areaMm2) =>
         !module.Materials.TryGetValue(material, out var known)
-            ? throw new InputException(
-                "pads",
-                $"Pad material \"{material}\" is not known: give it in materials or add it to the drawer."
-            )
+            ? throw new InputException("pads", CarrierHeatWords.PadMaterialIsNotKnown(material))
             : PadWay.KPerW(known, gapMm, areaMm2)
-                ?? throw new InputException("pads", $"{material} states no conductivity: its parts can not be told.");
+                ?? throw new InputException("pads", CarrierHeatWords.StatesNoConductivity(material));
 }

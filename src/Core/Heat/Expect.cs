@@ -4,6 +4,7 @@ using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Pads.Seating;
+using FaithfulBracket.Core.Words.Heat;
 
 namespace FaithfulBracket.Core.Heat;
 
@@ -43,7 +44,7 @@ public sealed record ExpectResult(
 /// <summary>What every covered part runs at: coolant, plate, and its own way to the land.</summary>
 public static class Expect
 {
-    public const string InWords = "Limits: a body of 4 MiB, and those of the board and block documents.";
+    public const string InWords = ExpectWords.LimitsBodyOfMiBAndThose;
 
     /// <param name="pads">Null takes what the block's maker supplies.</param>
     /// <exception cref="InputException">See <see cref="BlockHeat"/>; a pad of a material nobody knows.</exception>
@@ -91,11 +92,7 @@ public static class Expect
                 }
             );
             if (part.Part is { LimitC: { } limit, Kind: not PartKind.Lid } && mean + land + own > limit)
-                warnings.Add(
-                    FormattableString.Invariant(
-                        $"{part.Part.Id} would run at {mean + land + own:0} °C, {limit:0} allowed."
-                    )
-                );
+                warnings.Add(ExpectWords.WouldRunAtAllowed(part.Part.Id, mean + land + own, limit));
         }
         parts.AddRange(UnderLid.Dies(laid.Board, parts, mean, warnings));
         var told = parts.Select(p => p.Part).ToHashSet();
@@ -107,7 +104,7 @@ public static class Expect
             ),
         ];
         foreach (var part in untold.Where(p => !known.Contains(p.Id)))
-            warnings.Add($"No land of the block covers {part.Id}: its temperature cannot be calculated.");
+            warnings.Add(ExpectWords.NoLandOfBlockCovers(part.Id));
         return new(rise, mean, parts, warnings) { Untold = untold };
     }
 
@@ -150,19 +147,14 @@ public static class Expect
             }
             catch (InputException e)
             {
-                warnings.Add(
-                    $"How the block rests can not be told ({e.Faults[0].Message}): films of "
-                        + $"{PlaneHeight.DefaultBondLineMm * 1000:0} µm and drawn gaps are taken."
-                );
+                warnings.Add(ExpectWords.HowBlockRests(e.Faults[0].Message, PlaneHeight.DefaultBondLineMm * 1000));
             }
             foreach (var die in _seated?.Dies.Where(d => d.LoadUnknown) ?? [])
                 warnings.Add(
-                    FormattableString.Invariant(
-                        $"What presses {die.Part} is {UnknownSprings.NotTold}. Its film is taken between {Films(die).Least:0} and {Films(die).Most:0} µm."
-                    )
+                    ExpectWords.WhatPressesIs(die.Part, UnknownSprings.NotTold, Films(die).Least, Films(die).Most)
                 );
             if (_seated is { Floats: true })
-                warnings.Add("The block floats: the film over the die is thicker than it should be.");
+                warnings.Add(ExpectWords.BlockFloatsFilmOverDie);
         }
 
         /// <returns>Null where nothing carries the part's heat, which is said.</returns>
@@ -202,26 +194,23 @@ public static class Expect
             var id = part.Part.Id;
             if (!_pads.TryGetValue(id, out var pad))
             {
-                _warnings.Add($"{id} has no pad: only the board carries its heat.");
+                _warnings.Add(ExpectWords.HasNoPad(id));
                 return null;
             }
             if (!_materials.TryGetValue(pad.Material, out var material))
-                throw new InputException(
-                    "pads",
-                    $"Pad material \"{pad.Material}\" is not known: give it in materials or add it to the drawer."
-                );
+                throw new InputException("pads", ExpectWords.PadMaterialIsNotKnown(pad.Material));
             var squash = _seated?.Pads.FirstOrDefault(p => p.Part == id)?.Squash;
             var gap = squash is { } s
                 ? pad.ThicknessMm * (1 - s)
                 : _gaps.GetValueOrDefault(id)?.NominalMm ?? pad.ThicknessMm;
             if (squash is <= 0 || gap >= pad.ThicknessMm)
             {
-                _warnings.Add($"The pad on {id} does not touch: only the board carries its heat.");
+                _warnings.Add(ExpectWords.PadOnDoesNotTouch(id));
                 return null;
             }
             if (PadWay.KPerW(material, gap, part.CoveredMm2) is { } way)
                 return way;
-            _warnings.Add($"{pad.Material} states no conductivity: {id} can not be told.");
+            _warnings.Add(ExpectWords.StatesNoConductivity(pad.Material, id));
             return null;
         }
 

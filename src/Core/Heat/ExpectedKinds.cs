@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Words.Heat;
 
 namespace FaithfulBracket.Core.Heat;
 
@@ -40,7 +41,7 @@ public static class ExpectedKinds
                     if (g.Key == PartKind.Lid)
                         return new ExpectedKind(
                             g.Key,
-                            "top of the lid, the silicon is warmer",
+                            ExpectedKindsWords.TopOfLidSiliconIsWarmer,
                             worst.Part,
                             worst.C,
                             null,

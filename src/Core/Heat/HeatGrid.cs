@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Words.Heat;
 
 namespace FaithfulBracket.Core.Heat;
 
@@ -23,7 +24,7 @@ public sealed class HeatGrid
         Rows = Math.Max(2, (int)Math.Round(b.Height / cellMm));
         // a sliver has at least two rows: what is counted is what would be built
         if ((double)Columns * Rows > MostBuilt)
-            throw new InputException("cellMm", "The plate is too large for cells this small: take larger ones.");
+            throw new InputException("cellMm", HeatGridWords.PlateIsTooLargeForCells);
         (Dx, Dy) = (b.Width / Columns, b.Height / Rows);
         _metal = CellShares.Of(outline, MinX, MinY, Dx, Dy, Columns, Rows);
         _index = new int[Columns, Rows];

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Boards.Bow;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Words.Heat;
 
 namespace FaithfulBracket.Core.Heat;
 
@@ -29,11 +30,11 @@ public sealed class HeatPlate
     {
         Grid = grid;
         if (grid.Count > MostCells)
-            throw new InputException("cellMm", $"{grid.Count} cells; at most {MostCells}: take larger cells.");
+            throw new InputException("cellMm", HeatPlateWords.CellsAtMost(grid.Count, MostCells));
         Cooling = new double[grid.Count];
         grid.Each((n, i, j) => Cooling[n] = hWPerM2K[n] * 1e-6 * grid.Metal(i, j) * grid.CellMm2);
         if (!(Cooling.Sum() > 0))
-            throw new InputException("hWPerM2K", "Nothing cools the plate: its temperature has no end.");
+            throw new InputException("hWPerM2K", HeatPlateWords.NothingCoolsPlate);
         var first = new int[grid.Count];
         grid.Each(
             (n, i, j) =>
@@ -45,7 +46,7 @@ public sealed class HeatPlate
             }
         );
         if (EnvelopeCholesky.Work(first) > MostWork)
-            throw new InputException("cellMm", "The plate is too large for cells this small: take larger ones.");
+            throw new InputException("cellMm", HeatPlateWords.PlateIsTooLargeForCells);
         _matrix = new(first);
         var perSquare = kWPerMK / 1000 * thicknessMm;
         grid.Each(
@@ -62,10 +63,7 @@ public sealed class HeatPlate
         }
         catch (InputException)
         {
-            throw new InputException(
-                "cellMm",
-                "At this cell size a part of the plate is cut off from what cools it: take smaller cells."
-            );
+            throw new InputException("cellMm", HeatPlateWords.AtThisCellSizePart);
         }
     }
 

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Words.Heat;
 
 namespace FaithfulBracket.Core.Heat;
 
@@ -47,8 +48,7 @@ public static class PlateHeat
         MostAreas = 100,
         MostProbes = 2000;
 
-    public const string InWords =
-        "Limits: 60,000 cells, 500 sources, 100 cooled areas, 2,000 probes; a plate too large for its cells answers 422.";
+    public const string InWords = PlateHeatWords.LimitsCellsSourcesCooledAreasProbes;
 
     private const int UsualCells = 16_000;
 
@@ -68,13 +68,13 @@ public static class PlateHeat
         {
             var own =
                 plate.Spread(ask.Sources[i].Outline, ask.Sources[i].Watts)
-                ?? throw new InputException($"sources/{i}", "The source lies beside the plate.");
+                ?? throw new InputException($"sources/{i}", PlateHeatWords.SourceLiesBesidePlate);
             for (var n = 0; n < own.Length; n++)
                 watts[n] += own[n];
         }
         for (var i = 0; i < ask.Probes.Count; i++)
             if (!ask.Outline.Contains(ask.Probes[i]))
-                throw new InputException($"probes/{i}", "The probe lies beside the plate.");
+                throw new InputException($"probes/{i}", PlateHeatWords.ProbeLiesBesidePlate);
         var rise = plate.Rise(watts);
         double area = 0,
             sum = 0,
@@ -120,12 +120,8 @@ public static class PlateHeat
             ? (wanted, null)
             : (
                 allowed,
-                FormattableString.Invariant(
-                    $"The smallest source is {smallest:0.##} mm wide. It needs cells of {wanted:0.###} mm; "
-                )
-                    + FormattableString.Invariant(
-                        $"this call allows {allowed:0.###} mm, so temperatures under it can be up to 8 % low."
-                    )
+                PlateHeatWords.SmallestSourceIsWide(smallest, wanted)
+                    + PlateHeatWords.ThisCallAllowsSoTemperatures(allowed)
             );
     }
 
@@ -138,13 +134,9 @@ public static class PlateHeat
         var smallest = SmallestMm(ask);
         if (cell <= smallest / LeastAlongSource)
             return null;
-        var drawn = FormattableString.Invariant(
-            $"The smallest source is {smallest:0.##} mm wide and the cells are {cell:0.###} mm: "
-        );
-        var better = FormattableString.Invariant(
-            $"Leave out cellMm, or ask for {smallest / CellsAlongSource:0.###} mm."
-        );
-        return $"{drawn}temperatures under it are too low. {better}";
+        var drawn = PlateHeatWords.SmallestSourceIsWideAndCells(smallest, cell);
+        var better = PlateHeatWords.LeaveOutCellMmOrAsk(smallest / CellsAlongSource);
+        return PlateHeatWords.TemperaturesUnderItAreTooLow(drawn, better);
     }
 
     private static double[] Field(PlateHeatAsk ask, HeatGrid grid)

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Sockets;
+using FaithfulBracket.Core.Words.Heat;
 
 namespace FaithfulBracket.Core.Heat;
 
@@ -33,9 +34,7 @@ internal static class UnderLid
                 if ((die.BondMm ?? lid.BondMm) is { } bondMm && (lid.LidThicknessMm ?? die.LidThicknessMm) is { } lidMm)
                     dies.Add(Through(board, lid, die, top, coolantC, share, bondMm, lidMm));
                 else
-                    warnings.Add(
-                        $"{die.Id} lies under {lid.Id}, which states no bond or lid thickness: its temperature cannot be calculated."
-                    );
+                    warnings.Add(UnderLidWords.LiesUnderWhichStatesNoBond(die.Id, lid.Id));
             }
         }
         return dies;

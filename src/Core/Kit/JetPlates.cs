@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Words.Kit;
 
 namespace FaithfulBracket.Core.Kit;
 
@@ -23,23 +24,18 @@ public static class JetPlates
             .ToList();
         var nearest = known.Find(s => Math.Abs(s.JetPlateMm!.Value - measuredMm) <= WithinMm);
         if (nearest is null)
-            return new(
-                measuredMm,
-                null,
-                false,
-                FormattableString.Invariant(
-                    $"{measuredMm:0.00} mm is no jet plate of this block: measure again, flat between the jaws."
-                )
-            );
+            return new(measuredMm, null, false, JetPlatesWords.IsNoJetPlate(measuredMm));
         var right = known.Exists(s => s.Socket == socket && s.JetPlateMm == nearest.JetPlateMm);
         return new(
             measuredMm,
             nearest.JetPlate,
             right,
             right
-                ? FormattableString.Invariant($"{measuredMm:0.00} mm: {nearest.JetPlate}, the right one.")
-                : FormattableString.Invariant(
-                    $"{measuredMm:0.00} mm: {nearest.JetPlate}, made for socket {nameOf?.Invoke(nearest.Socket) ?? nearest.Socket}. Put it back in the bag."
+                ? JetPlatesWords.RightOne(measuredMm, nearest.JetPlate)
+                : JetPlatesWords.MadeForSocket(
+                    measuredMm,
+                    nearest.JetPlate,
+                    nameOf?.Invoke(nearest.Socket) ?? nearest.Socket
                 )
         );
     }

@@ -3,6 +3,7 @@ using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Sockets;
+using FaithfulBracket.Core.Words.Kit;
 
 namespace FaithfulBracket.Core.Kit;
 
@@ -40,8 +41,8 @@ public static class KitStation
                     Done = "Counted",
                     Title =
                         boxes > 1
-                            ? $"Open the boxes of the {order.Boxes.Count} blocks and count them against the list"
-                            : "Open the block's box and count it against the list",
+                            ? KitStationWords.OpenBoxesOfBlocksAndCount(order.Boxes.Count)
+                            : KitStationWords.OpenBlocksBoxAndCount,
                 },
                 .. (seats ?? []).SelectMany(seat => SocketKit.Steps(order, seat)),
                 new()
@@ -49,8 +50,8 @@ public static class KitStation
                     Id = new(Station.Kit, null, "manual"),
                     Kind = StepKind.Read,
                     Done = "Manual read",
-                    Title = "Read the manual's revision and the manual",
-                    Detail = "Kits change without notice. Where the manual says otherwise, the manual wins.",
+                    Title = KitStationWords.ReadManualsRevisionAndManual,
+                    Detail = KitStationWords.KitsChangeWithoutNotice,
                 },
                 .. SeatedBoard.Ran(order) ? [StockRun(order)] : Array.Empty<WorkStep>(),
             ]
@@ -82,8 +83,8 @@ public static class KitStation
         var told =
             (
                 missing.Count > 0 ? $"Short: {string.Join(", ", missing.Select(Amount))}."
-                : unlisted.Count == 0 ? "Kit and drawer hold everything the job needs."
-                : "The drawer holds what can be reckoned."
+                : unlisted.Count == 0 ? KitStationWords.KitAndDrawerHoldEverythingJob
+                : KitStationWords.DrawerHoldsWhatCanBeReckoned
             ) + Unlisted(unlisted);
         return new(
             lines,
@@ -98,10 +99,7 @@ public static class KitStation
 
     /// <summary>What is in a box whose list nobody has written down, and what can not be told without it.</summary>
     private static string Unlisted(List<string> models) =>
-        models.Count == 0
-            ? ""
-            : $" The list is the one in the box: nobody has written it into the document of {string.Join(" or ", models)} yet. "
-                + "Until then its screws are known by thread, not by length.";
+        models.Count == 0 ? "" : KitStationWords.ListIsOneInBox(string.Join(" or ", models));
 
     private static WorkStep StockRun(WorkOrder order) =>
         new()
@@ -110,10 +108,10 @@ public static class KitStation
             Kind = StepKind.Run,
             Done = "It runs, readings taken",
             Title = order.Pieces.Any(p => p.Seated is not null)
-                ? "Run the machine with its old cooler and take the before reading"
-                : $"Run the {OrderNames.Subject(order)} with its stock cooler and take the before reading",
-            Detail = "A dead part must be found before the seal is broken. Enter the reading at Prove.",
-            Caution = "Warranty may end when the seal is broken: check the terms and local consumer law first.",
+                ? KitStationWords.RunMachineWithOldCooler
+                : KitStationWords.RunWithStockCoolerAndTake(OrderNames.Subject(order)),
+            Detail = KitStationWords.DeadPartMustBeFoundBefore,
+            Caution = KitStationWords.WarrantyMayEndWhenSeal,
         };
 
     private static string Amount(KitLine l) =>

@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Sockets;
+using FaithfulBracket.Core.Words.Kit;
 
 namespace FaithfulBracket.Core.Kit;
 
@@ -16,16 +17,16 @@ internal static class SocketKit
         if (seat.Fit?.Kit is { Length: > 0 } kit)
             yield return Step(
                 "upgrade",
-                $"Open {kit} and lay it beside the block",
-                $"Socket {socket.Name} needs it; the parts in the block's own bag for other sockets stay closed.",
+                SocketKitWords.OpenAndLayItBesideBlock(kit),
+                SocketKitWords.SocketNeedsIt(socket.Name),
                 "Kit is here"
             );
         var posts = seat.Posts.Count;
         if (posts > 0)
             yield return Step(
                 "posts",
-                $"Pick {posts} posts for socket {socket.Name}: {SocketMatch.Words(socket.Posts)}",
-                "Told apart by their threads. Count springs and nuts with them; a washer may be stuck inside a nut.",
+                SocketKitWords.PickPostsForSocket(posts, socket.Name, SocketMatch.Words(socket.Posts)),
+                SocketKitWords.ToldApartByTheirThreads,
                 $"{posts} posts"
             ) with
             {
@@ -36,10 +37,8 @@ internal static class SocketKit
         if (seat.Fit is { JetPlate: { } jet } fit)
             yield return Step(
                 "jet-plate",
-                fit.JetPlateMm is { } mm
-                    ? FormattableString.Invariant($"Find jet plate {jet} at the caliper: {mm:0.00} mm")
-                    : $"Find jet plate {jet}",
-                "Jet plates carry no mark: their thickness tells them apart." + Others(pair.AsSold ?? pair.Block, fit),
+                fit.JetPlateMm is { } mm ? SocketKitWords.FindJetPlateAtCaliper(jet, mm) : $"Find jet plate {jet}",
+                SocketKitWords.JetPlatesCarryNoMark + Others(pair.AsSold ?? pair.Block, fit),
                 "Right jet plate"
             ) with
             {
@@ -48,28 +47,26 @@ internal static class SocketKit
         if (seat.Fit?.Insert is { } insert)
             yield return Step(
                 "insert",
-                $"Find insert {insert}, its mark is small",
-                seat.Fit.InsertBowMm is { } bow and > 0
-                    ? FormattableString.Invariant($"It crowns the block's face by {bow:0.00} mm over this lid.")
-                    : null,
+                SocketKitWords.FindInsertMarkIsSmall(insert),
+                seat.Fit.InsertBowMm is { } bow and > 0 ? SocketKitWords.ItCrownsBlocksFace(bow) : null,
                 "Right insert"
             );
         if (seat.Match.Shims.Count > 0)
             yield return Step(
                 "shims",
-                $"Lay out washers of {Shims.InWords(seat.Match.Shims)}, under each spring",
-                "The contact lies lower than the springs are made for; the washers give back their load.",
+                SocketKitWords.LayOutWashersOfUnderEach(Shims.InWords(seat.Match.Shims)),
+                SocketKitWords.ContactLiesLowerThanSprings,
                 "Washers laid out"
             );
         if (socket.Posts == Posts.BackPlate)
             yield return Step(
                 "back-plate",
                 socket.StockBackPlate
-                    ? "The board's own plate behind the socket stays: look that it is there"
-                    : $"Lay out the back plate{(socket.Gasket ? " and its rubber gasket" : "")}, and a plastic washer for each post",
+                    ? SocketKitWords.BoardsOwnPlateBehindSocketStays
+                    : SocketKitWords.LayOutBackPlateAndPlastic(socket.Gasket ? SocketKitWords.AndRubberGasket : ""),
                 socket.Gasket
-                    ? "The gasket's notch goes over the socket's own; the plate's cut-outs over the clamp's screws."
-                    : "The plate's cut-outs go over the clamp's screws.",
+                    ? SocketKitWords.GasketsNotchGoesOverSocketsOwn
+                    : SocketKitWords.PlatesCutOutsGoOverClamps,
                 "Laid out"
             );
     }

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Kit;
 
 namespace FaithfulBracket.Core.Kit;
 
@@ -142,14 +143,14 @@ public static class StepUses
             case (Verb.Join, ThingKind.Link):
                 // a fitting between two blocks comes with the block that states it
                 yield return act.To is null
-                    ? new(FittingGroup, $"bridging fitting {act.Thing.Owner} with its rings", 1, InBox: 1)
+                    ? new(FittingGroup, StepUsesWords.BridgingFittingWithRings(act.Thing.Owner), 1, InBox: 1)
                     : new(FittingGroup, "rigid link", 1);
                 break;
             case (Verb.Open, ThingKind.Block):
                 yield return Tool(Key);
                 break;
             case (Verb.Insert, ThingKind.Oring):
-                yield return new(FittingGroup, "O-ring of the block", 1, InBox: 1);
+                yield return new(FittingGroup, StepUsesWords.ORingOfBlock, 1, InBox: 1);
                 break;
         }
     }

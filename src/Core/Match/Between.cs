@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Match;
 
 namespace FaithfulBracket.Core.Match;
 
@@ -48,9 +49,7 @@ public static class Between
                     BetweenCode.Overlap,
                     a.Key,
                     b.Key,
-                    FormattableString.Invariant(
-                        $"Blocks {a.Key} and {b.Key} lie over each other on {area:0.#} mm² of the board."
-                    ),
+                    BetweenWords.BlocksAndLieOverEachOther(a.Key, b.Key, area),
                     AreaMm2: area
                 );
         }
@@ -79,8 +78,17 @@ public static class Between
                     BetweenCode.JoinMiss,
                     pair.Key,
                     other.Key,
-                    FormattableString.Invariant(
-                        $"Fitting {join.Id} is {join.LengthMm:0.0} mm long; ports {join.Port} of {pair.Key} and {join.To.Port} of {other.Key} lie {join.LengthMm + miss:0.0} mm apart, {Math.Abs(miss):0.0} mm too {(miss > 0 ? "far" : "near")} at ±{join.TolMm:0.0}."
+                    BetweenWords.FittingIsLong(
+                        join.Id,
+                        join.LengthMm,
+                        join.Port,
+                        pair.Key,
+                        join.To.Port,
+                        other.Key,
+                        join.LengthMm + miss,
+                        Math.Abs(miss),
+                        miss > 0 ? "far" : "near",
+                        join.TolMm
                     ),
                     MissMm: Math.Abs(miss)
                 );
@@ -118,8 +126,15 @@ public static class Between
                         BetweenCode.Spacing,
                         first.Board,
                         plate.Board,
-                        FormattableString.Invariant(
-                            $"Boards {first.Board} and {plate.Board} lie {pose.SpacingMm:0.00} mm apart; block {pair.Key} with its films is {a + core + b:0.00} mm thick, {Math.Abs(miss):0.00} mm too {(miss > 0 ? "thick" : "thin")} at ±{pose.SpacingTolMm:0.00}."
+                        BetweenWords.BoardsAndLieApart(
+                            first.Board,
+                            plate.Board,
+                            pose.SpacingMm,
+                            pair.Key,
+                            a + core + b,
+                            Math.Abs(miss),
+                            miss > 0 ? "thick" : "thin",
+                            pose.SpacingTolMm
                         ),
                         MissMm: miss
                     );
@@ -146,9 +161,7 @@ public static class Between
                         BetweenCode.Ribbon,
                         ribbon.Id,
                         pair.Key,
-                        FormattableString.Invariant(
-                            $"The {ribbon.Name} {ribbon.Id} lies under block {pair.Key} on {area:0.#} mm²: it would be pinched."
-                        ),
+                        BetweenWords.LiesUnderBlock(ribbon.Name, ribbon.Id, pair.Key, area),
                         AreaMm2: area
                     );
             }

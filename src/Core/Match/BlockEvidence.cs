@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Words.Match;
 
 namespace FaithfulBracket.Core.Match;
 
@@ -28,9 +29,10 @@ internal static class BlockEvidence
                 Weight.Work,
                 new(
                     Assumed,
-                    $"{HowMany.Of(assumed.Count, "land or screw is", "lands and screws are")} only assumed from the board: "
-                        + $"{Named(assumed)}. "
-                        + "Look at the block, measure it, or take its manual's table.",
+                    BlockEvidenceWords.OnlyAssumedFromBoard(
+                        HowMany.Of(assumed.Count, BlockEvidenceWords.LandOrScrew, BlockEvidenceWords.LandsAndScrews),
+                        Named(assumed)
+                    ),
                     assumed
                 )
             );
@@ -44,14 +46,18 @@ internal static class BlockEvidence
         if (UnknownSprings.Of(springs) is { } unknown)
             yield return new(
                 Weight.Note,
-                new("springs-unknown", $"What presses the die is not told: {unknown}", [.. springs.Select(h => h.Id)])
+                new(
+                    "springs-unknown",
+                    BlockEvidenceWords.WhatPressesDieIsNotTold(unknown),
+                    [.. springs.Select(h => h.Id)]
+                )
             );
         if (First(laid) is var (land, parts))
             yield return new(
                 Weight.Note,
                 new(
                     "measure-next",
-                    $"Measure {land.Id} first: {HowMany.Of(parts, "part rests", "parts rest")} on its step, "
+                    BlockEvidenceWords.MeasureFirstOnStep(land.Id, HowMany.Of(parts, "part rests", "parts rest"))
                         + FormattableString.Invariant($"{Word(land.Evidence)} to ±{land.StepTolMm:0.00} mm."),
                     [land.Id]
                 )

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Words.Match;
 
 namespace FaithfulBracket.Core.Match;
 
@@ -36,7 +37,7 @@ public static class Envelope
                     Weight.Clash,
                     new(
                         "socket",
-                        $"The board's socket is {socket}; the block is made for {string.Join(", ", block.Sockets.Select(s => s.Socket))}.",
+                        EnvelopeWords.BoardsSocketIs(socket, string.Join(", ", block.Sockets.Select(s => s.Socket))),
                         []
                     )
                 );
@@ -47,9 +48,11 @@ public static class Envelope
                     Weight.Note,
                     new(
                         "jet-plate",
-                        $"Socket {socket} takes jet plate "
-                            + $"{jet}{(fit.Insert is { } insert ? $" with insert {insert}" : "")}; the slit lies across "
-                            + "the fins.",
+                        EnvelopeWords.SocketTakesJetPlate(
+                            socket,
+                            jet,
+                            fit.Insert is { } insert ? $" with insert {insert}" : ""
+                        ),
                         []
                     )
                 );
@@ -57,11 +60,7 @@ public static class Envelope
         if (board.Slots is { } have && block.BracketSlots is { } need && need != have)
             yield return new(
                 Weight.Note,
-                new(
-                    "bracket",
-                    $"The bracket changes from {Slots(have)} to {Slots(need)}; the block brings its own.",
-                    []
-                )
+                new("bracket", EnvelopeWords.BracketChangesFrom(Slots(have), Slots(need)), [])
             );
         if (block.HeightMm is { } height)
         {
@@ -71,8 +70,11 @@ public static class Envelope
                     Weight.Note,
                     new(
                         "neighbour",
-                        FormattableString.Invariant(
-                            $"The block stands {height:0.#} mm over the board and reaches past its {bracket}-slot bracket: {slots - bracket} more {(slots - bracket == 1 ? "has" : "have")} to stay free."
+                        EnvelopeWords.BlockStandsOverBoardAndReaches(
+                            height,
+                            bracket,
+                            slots - bracket,
+                            slots - bracket == 1 ? "has" : "have"
                         ),
                         []
                     )
@@ -85,8 +87,9 @@ public static class Envelope
                     Weight.Note,
                     new(
                         "case-room",
-                        FormattableString.Invariant(
-                            $"Ports facing up rise to {up.Max(p => p.Y) - board.Outline.Bounds.MinY + FittingMm:0} mm above the slot with a {FittingMm:0} mm fitting: check the case's side panel."
+                        EnvelopeWords.PortsFacingUpRise(
+                            up.Max(p => p.Y) - board.Outline.Bounds.MinY + FittingMm,
+                            FittingMm
                         ),
                         [.. up.Select(p => p.Id)]
                     )
@@ -99,8 +102,10 @@ public static class Envelope
                 Weight.Note,
                 new(
                     "port-spacing",
-                    FormattableString.Invariant(
-                        $"Ports {a.Id} and {b.Id} are {Math.Sqrt((a.X - b.X) * (a.X - b.X) + (a.Y - b.Y) * (a.Y - b.Y)):0.0} mm apart: rigid links to a next card need the same."
+                    EnvelopeWords.PortsAndAreApart(
+                        a.Id,
+                        b.Id,
+                        Math.Sqrt((a.X - b.X) * (a.X - b.X) + (a.Y - b.Y) * (a.Y - b.Y))
                     ),
                     [a.Id, b.Id]
                 )
@@ -114,11 +119,7 @@ public static class Envelope
             if (block.Plates.Any(plate => plate.Face == Face.Front && plate.Outline.Contains(plug.At)))
                 yield return new(
                     Weight.Note,
-                    new(
-                        "connector-under",
-                        $"Connector {plug.Id} lies under the plate: see that its plug can still go in.",
-                        [plug.Id]
-                    )
+                    new("connector-under", EnvelopeWords.ConnectorLiesUnderPlate(plug.Id), [plug.Id])
                 );
         foreach (var kind in block.Headers.GroupBy(h => h))
         {
@@ -128,16 +129,13 @@ public static class Envelope
                     Weight.Note,
                     new(
                         "header",
-                        $"The block wants {HowMany.Of(kind.Count(), $"{kind.Key} header")}, the board has {free}: that lead goes elsewhere or stays dark.",
+                        EnvelopeWords.BlockWantsBoard(HowMany.Of(kind.Count(), $"{kind.Key} header"), free),
                         []
                     )
                 );
         }
         if (!board.UsableWithoutBlock)
-            yield return new(
-                Weight.Note,
-                new("not-without-block", "This board may not run without its block: plan the swap in one go.", [])
-            );
+            yield return new(Weight.Note, new("not-without-block", EnvelopeWords.ThisBoardMayNotRunWithout, []));
     }
 
     private static string Slots(int n) => n == 1 ? "1 slot" : $"{n} slots";

@@ -1,6 +1,7 @@
 using System.Globalization;
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Words.Match;
 
 namespace FaithfulBracket.Core.Match;
 
@@ -50,7 +51,7 @@ public static class Fit
             Grade = grade,
             Summary =
                 verdict == Verdict.Unproven && unknown > 0
-                    ? $"unproven: {HowMany.Of(unknown, "part")} without a height or a kind"
+                    ? FitWords.UnprovenWithoutHeightOrKind(HowMany.Of(unknown, "part"))
                 : verdict == Verdict.Unproven && taken > 0 ? $"unproven: {HowMany.Of(taken, "part")} only assumed"
                 : verdict == Verdict.Unproven && assumed > 0
                     ? $"unproven: {HowMany.Of(assumed, "land or screw", "lands and screws")} only assumed"
@@ -137,7 +138,7 @@ public static class Fit
     internal static readonly (string[] Codes, string Words)[] Hopeless =
     [
         (["socket"], WrongSocket),
-        (["hole-missing", "screw-misses", "screw-too-wide"], "screws do not line up"),
+        (["hole-missing", "screw-misses", "screw-too-wide"], FitWords.ScrewsDoNotLineUp),
     ];
 
     private static string Summarise(Verdict verdict, Laid laid, double chance, List<Judgement> judgements)
@@ -147,7 +148,7 @@ public static class Fit
         {
             case Verdict.Seats:
                 return laid.Margins.Count > 0 ? $"seats, tightest {Mm(laid.Margins[0].MarginMm)} mm"
-                    : laid.Alignment.Screws.Count > 0 ? "seats, all screws pass"
+                    : laid.Alignment.Screws.Count > 0 ? FitWords.SeatsAllScrewsPass
                     : "seats";
             case Verdict.SeatsWithWork:
                 return laid.Uncovered.Count > 0
@@ -164,8 +165,8 @@ public static class Fit
                 if (laid.Clashes.Count > 0)
                     return $"{laid.Clashes[0].Part} clashes by {Mm(-laid.Clashes[0].MarginMm)} mm";
                 return judgements.FirstOrDefault(j => j.Weight == Weight.Clash)?.Reason.Code == "no-plane"
-                    ? "the block misses the die"
-                    : $"seats in {Percent(chance)} % of cases";
+                    ? FitWords.BlockMissesDie
+                    : FitWords.SeatsInOfCases(Percent(chance));
         }
     }
 }

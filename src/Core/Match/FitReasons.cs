@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Words.Match;
 
 namespace FaithfulBracket.Core.Match;
 
@@ -20,14 +21,7 @@ internal static class FitReasons
         // a die that nobody has measured fixes the height all the same
         var waits = laid.Pairings.Any(p => p.Part.HeightUnknown && p.Land.Through != Through.Pad);
         if (laid.PlaneMm is null && !waits)
-            yield return new(
-                Weight.Clash,
-                new(
-                    "no-plane",
-                    "No paste land of the block lies over a die, and no standoff height is given: nothing fixes its height.",
-                    []
-                )
-            );
+            yield return new(Weight.Clash, new("no-plane", FitReasonsWords.NoPasteLandOfBlockLies, []));
         if (Unknown(board) is { } unknown)
             yield return new(Weight.Work, unknown);
         if (Assumed(board) is { } taken)
@@ -39,21 +33,13 @@ internal static class FitReasons
             yield return laid.Gaps.Any(g => g.Pairing.Part.Id == c.Part)
                 ? new(
                     Weight.Clash,
-                    new(
-                        "land-meets-part",
-                        FormattableString.Invariant(
-                            $"{c.Part} stands {-c.MarginMm:0.00} mm higher than its land: the block would rest on it and float off the die."
-                        ),
-                        [c.Part]
-                    )
+                    new("land-meets-part", FitReasonsWords.StandsHigherThanLand(c.Part, -c.MarginMm), [c.Part])
                 )
                 : new(
                     Weight.Clash,
                     new(
                         "clash",
-                        FormattableString.Invariant(
-                            $"{c.Part} ({Name(board, c.Part)}) meets the block's {Region(c.Region)}: {-c.MarginMm:0.00} mm too tall."
-                        ),
+                        FitReasonsWords.MeetsBlocksTooTall(c.Part, Name(board, c.Part), Region(c.Region), -c.MarginMm),
                         [c.Part]
                     )
                 );
@@ -63,9 +49,7 @@ internal static class FitReasons
                 Weight.Work,
                 new(
                     "tight",
-                    FormattableString.Invariant(
-                        $"{t.Part} clears the {Region(t.Region)} by only {t.MarginMm:0.00} mm, less than {settings.MinClearanceMm:0.0#}: measure it before mounting."
-                    ),
+                    FitReasonsWords.ClearsByOnlyLess(t.Part, Region(t.Region), t.MarginMm, settings.MinClearanceMm),
                     [t.Part]
                 )
             );
@@ -78,9 +62,7 @@ internal static class FitReasons
                 Weight.Work,
                 new(
                     "pad-too-thin",
-                    FormattableString.Invariant(
-                        $"{p.Part.Id}: gap {gap:0.00} mm, the supplied {p.Land.PadMm:0.0#} mm pad does not touch; a thicker one is needed."
-                    ),
+                    FitReasonsWords.GapSuppliedPadDoesNotTouch(p.Part.Id, gap, p.Land.PadMm),
                     [p.Part.Id, p.Land.Id]
                 )
             );
@@ -93,10 +75,17 @@ internal static class FitReasons
             List<string> told =
             [
                 .. bare.Count > 0
-                    ? [Bare(bare, "it needs passive sinks and airflow", "they need passive sinks and airflow")]
+                    ?
+                    [
+                        Bare(
+                            bare,
+                            FitReasonsWords.ItNeedsPassiveSinksAndAirflow,
+                            FitReasonsWords.TheyNeedPassiveSinksAndAirflow
+                        ),
+                    ]
                     : Array.Empty<string>(),
                 .. kept.Count > 0
-                    ? [Bare(kept, "it needs a cooler of its own", "they need coolers of their own")]
+                    ? [Bare(kept, FitReasonsWords.ItNeedsCoolerOfOwn, FitReasonsWords.TheyNeedCoolersOfTheirOwn)]
                     : Array.Empty<string>(),
             ];
             yield return new(Weight.Work, new("uncovered", string.Join(" ", told), laid.Uncovered));
@@ -106,13 +95,7 @@ internal static class FitReasons
         if (board.PositionSigmaMm > 0)
             yield return new(
                 Weight.Note,
-                new(
-                    "chance",
-                    FormattableString.Invariant(
-                        $"Positions are known to ±{3 * board.PositionSigmaMm:0.00} mm (3σ): chance of seating {Fit.Percent(chance)} %."
-                    ),
-                    []
-                )
+                new("chance", FitReasonsWords.PositionsAreKnown(3 * board.PositionSigmaMm, Fit.Percent(chance)), [])
             );
         yield return new(Weight.Note, new("evidence", Evidence(grade, board, block), []));
         if (laid.Clashes.Count == 0 && laid.Margins.Count > 0)
@@ -120,8 +103,10 @@ internal static class FitReasons
                 Weight.Note,
                 new(
                     "tightest",
-                    FormattableString.Invariant(
-                        $"Of {HowMany.Of(laid.Margins.Count, "part")} under the plate the tightest is {laid.Margins[0].Part}, {laid.Margins[0].MarginMm:0.00} mm clear."
+                    FitReasonsWords.OfUnderPlateTightestIsClear(
+                        HowMany.Of(laid.Margins.Count, "part"),
+                        laid.Margins[0].Part,
+                        laid.Margins[0].MarginMm
                     ),
                     [laid.Margins[0].Part]
                 )
@@ -136,8 +121,8 @@ internal static class FitReasons
         Waiting(
             UnknownParts,
             board.Parts.Where(p => p.IsUnknown),
-            n => $"{HowMany.Of(n, "part has", "parts have")} no height or no kind yet",
-            "Measure them, or take them from a board like this one."
+            n => FitReasonsWords.NoHeightOrNoKindYet(HowMany.Of(n, "part has", "parts have")),
+            FitReasonsWords.MeasureThemOrTakeThem
         );
 
     /// <summary>Code of the reason that makes any verdict wait for a look at parts.</summary>
@@ -148,8 +133,8 @@ internal static class FitReasons
         Waiting(
             AssumedParts,
             board.Parts.Where(p => p.Evidence == FigureGrade.Assumed),
-            n => $"{HowMany.Of(n, "part is", "parts are")} only assumed from a board like this one",
-            "Look at them, and measure those that stand high."
+            n => FitReasonsWords.OnlyAssumedFromBoardLike(HowMany.Of(n, "part is", "parts are")),
+            FitReasonsWords.LookAtThemAndMeasureThose
         );
 
     private static Reason? Waiting(string code, IEnumerable<Part> parts, Func<int, string> what, string then)
@@ -171,8 +156,11 @@ internal static class FitReasons
                     weight,
                     new(
                         "screw-too-wide",
-                        FormattableString.Invariant(
-                            $"Screw {s.BlockHole} is {-2 * s.SlackMm:0.00} mm too wide for hole {s.BoardHole}{(s.Required ? "" : "; it is optional and stays out")}."
+                        FitReasonsWords.ScrewIsTooWideForHole(
+                            s.BlockHole,
+                            -2 * s.SlackMm,
+                            s.BoardHole,
+                            s.Required ? "" : FitReasonsWords.ItIsOptionalAndStaysOut
                         ),
                         [s.BlockHole, s.BoardHole]
                     )
@@ -184,8 +172,11 @@ internal static class FitReasons
                     weight,
                     new(
                         "hole-missing",
-                        $"Screw {s.BlockHole} finds no hole in the board within {HoleAlignment.CaptureMm:0} "
-                            + $"mm{(s.Required ? "" : "; it is optional and stays out")}.",
+                        FitReasonsWords.ScrewFindsNoHoleInBoard(
+                            s.BlockHole,
+                            HoleAlignment.CaptureMm,
+                            s.Required ? "" : FitReasonsWords.ItIsOptionalAndStaysOut
+                        ),
                         [s.BlockHole]
                     )
                 )
@@ -193,8 +184,12 @@ internal static class FitReasons
                     weight,
                     new(
                         "screw-misses",
-                        FormattableString.Invariant(
-                            $"Screw {s.BlockHole} misses {s.BoardHole} by {s.MissMm:0.00} mm, slack {Math.Max(0, s.SlackMm ?? 0):0.00} mm{(s.Required ? "" : "; it is optional and stays out")}."
+                        FitReasonsWords.ScrewMissesBySlack(
+                            s.BlockHole,
+                            s.BoardHole,
+                            s.MissMm,
+                            Math.Max(0, s.SlackMm ?? 0),
+                            s.Required ? "" : FitReasonsWords.ItIsOptionalAndStaysOut
                         ),
                         [s.BlockHole, s.BoardHole]
                     )
@@ -208,8 +203,13 @@ internal static class FitReasons
                 Weight.Note,
                 new(
                     "screws-pass",
-                    FormattableString.Invariant(
-                        $"{(passing.Count == 1 ? "The one screw passes:" : $"All {passing.Count} screws pass; worst is")} {worst.BlockHole}, {worst.MissMm:0.00} of {worst.SlackMm:0.00} mm slack used."
+                    FitReasonsWords.OfSlackUsed(
+                        passing.Count == 1
+                            ? FitReasonsWords.OneScrewPasses
+                            : FitReasonsWords.AllScrewsPass(passing.Count),
+                        worst.BlockHole,
+                        worst.MissMm,
+                        worst.SlackMm
                     ),
                     [worst.BlockHole]
                 )
@@ -220,12 +220,11 @@ internal static class FitReasons
     private static string Evidence(EvidenceGrade grade, Board board, Block block) =>
         grade switch
         {
-            EvidenceGrade.A => $"Grade A: {block.Maker} states the fit for {board.BoardCode} {board.Revision}.",
-            EvidenceGrade.B =>
-                $"Grade B: no statement for {board.BoardCode} {board.Revision}; judged from the surveyed board.",
-            EvidenceGrade.C => "Grade C: judged from a board traced from a photo.",
-            EvidenceGrade.D => "Grade D: judged from a twin by resemblance.",
-            _ => "Grade E: the maker's opinion on pictures only.",
+            EvidenceGrade.A => FitReasonsWords.GradeStatesFit(block.Maker, board.BoardCode, board.Revision),
+            EvidenceGrade.B => FitReasonsWords.GradeBNoStatement(board.BoardCode, board.Revision),
+            EvidenceGrade.C => FitReasonsWords.GradeCJudgedFromBoardTraced,
+            EvidenceGrade.D => FitReasonsWords.GradeDJudgedFromTwin,
+            _ => FitReasonsWords.GradeEMakersOpinionOnPictures,
         };
 
     private static string Region(CeilingRegion r) =>

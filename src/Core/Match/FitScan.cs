@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Words.Match;
 
 namespace FaithfulBracket.Core.Match;
 
@@ -80,16 +81,11 @@ public static class FitScan
                 board,
                 block,
                 0,
-                $"The board's socket is {socket}; the block is made for {string.Join(", ", block.Sockets.Select(s => s.Socket))}."
+                FitScanWords.BoardsSocketIs(socket, string.Join(", ", block.Sockets.Select(s => s.Socket)))
             );
         // measured positions may lie anywhere near: only holes out of all reach settle those
         if (board.PositionSigmaMm > 0 ? !MayPair(board, block) : !distances.MayLineUp(block))
-            return Settled(
-                board,
-                block,
-                1,
-                "The block's pattern of holes is another: no choice of holes takes every required screw."
-            );
+            return Settled(board, block, 1, FitScanWords.BlocksPatternOfHolesIsAnother);
         return InFull(board, block, settings, cancel);
     }
 

@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Blocks.Depths;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Words.Match;
 
 namespace FaithfulBracket.Core.Match;
 
@@ -29,9 +30,9 @@ public static class LandDepths
     {
         var die =
             board.Parts.Where(p => p is { Kind: PartKind.Die, Face: Face.Front }).MaxBy(p => p.WidthMm * p.DepthMm)
-            ?? throw new InputException("/board", "The board has no die on its front.");
+            ?? throw new InputException("/board", LandDepthsWords.BoardHasNoDieOnFront);
         if (die.HeightUnknown)
-            throw new InputException("/board", $"Nobody has measured how high die {die.Id} stands: measure it first.");
+            throw new InputException("/board", LandDepthsWords.NobodyHasMeasuredHowHighDie(die.Id));
         var frame = new DepthFrame(die.HeightMm, Sigma(die));
         var parts = LaidBlock.Of(board, block).Pairings().ToLookup(p => p.Land.Id, p => p.Part);
         var known = block.Plates.SelectMany(p => p.Lands).Select(l => l.Id).ToHashSet();
@@ -40,14 +41,14 @@ public static class LandDepths
         {
             var at = $"/readings/lands/{land}";
             if (!known.Contains(land))
-                throw new InputException(at, "The block has no such land.");
+                throw new InputException(at, LandDepthsWords.BlockHasNoSuchLand);
             if (reading.GaugeMm is { } gauge)
                 sources.Add(
                     DepthReading.Gauge(
                         land,
                         gauge,
                         dieReadingMm
-                            ?? throw new InputException("/readings/dieReadingMm", "Read down to the die land first.")
+                            ?? throw new InputException("/readings/dieReadingMm", LandDepthsWords.ReadDownToDieLand)
                     )
                 );
             if (reading.LeftMm is { } left)
@@ -82,12 +83,9 @@ public static class LandDepths
     {
         List<Part> under = [.. parts];
         if (under.Count == 0 || under.Exists(p => p.HeightUnknown))
-            throw new InputException(
-                at,
-                "Nobody has measured how high the part under this land stands: use the gauge."
-            );
+            throw new InputException(at, LandDepthsWords.NobodyHasMeasuredHowHighPart);
         if (under.Max(p => p.HeightMm) - under.Min(p => p.HeightMm) > SameHeightMm)
-            throw new InputException(at, "The parts under this land are not equally high: use the gauge.");
+            throw new InputException(at, LandDepthsWords.PartsUnderThisLand);
         return under[0];
     }
 }

@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Match;
 
 namespace FaithfulBracket.Core.Match;
 
@@ -60,7 +61,7 @@ public static class MachineRoom
                     BetweenCode.Slot,
                     a.Card,
                     b.Card,
-                    $"Card {a.Card} with its block takes slots {a.Slot} to {a.Slot + a.Slots - 1}; card {b.Card} stands in slot {b.Slot}."
+                    MachineRoomWords.CardWithBlockTakesSlots(a.Card, a.Slot, a.Slot + a.Slots - 1, b.Card, b.Slot)
                 );
         foreach (var link in stand.Links.Where(l => !l.Fits))
             yield return new(
@@ -77,11 +78,22 @@ public static class MachineRoom
 
     private static string Text(LinkStand link) =>
         link.OffsetMm > link.MostOffsetMm
-            ? FormattableString.Invariant(
-                $"Port {link.From.Port} of card {link.From.Card} and port {link.To.Port} of card {link.To.Card} stand {link.OffsetMm:0.0} mm beside each other; a rigid link takes {link.MostOffsetMm:0.0} mm."
+            ? MachineRoomWords.PortOfCardAndPort(
+                link.From.Port,
+                link.From.Card,
+                link.To.Port,
+                link.To.Card,
+                link.OffsetMm,
+                link.MostOffsetMm
             )
-            : FormattableString.Invariant(
-                $"Port {link.From.Port} of card {link.From.Card} and port {link.To.Port} of card {link.To.Card} lie {link.DistanceMm:0.0} mm apart; the link reaches from {link.MinMm:0.0} to {link.MaxMm:0.0} mm."
+            : MachineRoomWords.PortOfCardAndPortOfCard(
+                link.From.Port,
+                link.From.Card,
+                link.To.Port,
+                link.To.Card,
+                link.DistanceMm,
+                link.MinMm,
+                link.MaxMm
             );
 
     private static PairFit? FitOn(WorkOrder order, IReadOnlyList<PairFit> pairs, string card) =>

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Match;
 
 namespace FaithfulBracket.Core.Match;
 
@@ -37,7 +38,7 @@ public static class MatchStation
                 {
                     Id = new(Station.Match, null, "between"),
                     Kind = StepKind.Read,
-                    Title = "Read what stands between the blocks and choose again, or sign knowing it",
+                    Title = MatchStationWords.ReadWhatStandsBetweenBlocks,
                     Detail = string.Join(" ", fit.Between.Select(b => b.Text)),
                     Done = "Read",
                 }
@@ -54,10 +55,10 @@ public static class MatchStation
             {
                 BetweenCode.Overlap => $"blocks {fit.Between[0].A} and {fit.Between[0].B} overlap",
                 BetweenCode.JoinMiss => "a bridging fitting misses",
-                BetweenCode.Spacing => "the block is not the boards' height",
-                BetweenCode.LinkMiss => "a rigid link does not reach",
-                BetweenCode.Slot => "two cards want one slot",
-                _ => "a ribbon would be pinched",
+                BetweenCode.Spacing => MatchStationWords.BlockIsNotBoardsHeight,
+                BetweenCode.LinkMiss => MatchStationWords.RigidLinkDoesNotReach,
+                BetweenCode.Slot => MatchStationWords.TwoCardsWantOneSlot,
+                _ => MatchStationWords.RibbonWouldBePinched,
             };
         var worst = fit.Pairs.MaxBy(p => p.Verdict)!;
         if (order.Pairs.Count == 1)
@@ -77,11 +78,9 @@ public static class MatchStation
             Kind = StepKind.Read,
             Board = piece.Key,
             Title = named
-                ? $"Compare the label on the {BoardLabel.Carrier(piece.Board.Kind)} with {BoardLabel.Of(piece.Board)}"
-                : $"No label on this board{order.On(piece.Key)}: compare it bare with the drawing on the mat",
-            Detail = named
-                ? "Board code and revision, not the model name: one model is sold on several boards."
-                : "Holes, die and the parts round it decide; look for a twin before anything is bought.",
+                ? MatchStationWords.CompareLabelOn(BoardLabel.Carrier(piece.Board.Kind), BoardLabel.Of(piece.Board))
+                : MatchStationWords.NoLabelOnThisBoard(order.On(piece.Key)),
+            Detail = named ? MatchStationWords.BoardCodeAndRevisionNotModel : MatchStationWords.HolesDieAndPartsRound,
             Done = named ? "The label agrees" : "The board agrees",
         };
     }
@@ -99,10 +98,10 @@ public static class MatchStation
             Board = worst?.Board,
             Pair = fit.Key,
             Title = trouble
-                ? $"Read the verdict on {block.Maker} {block.Model} and choose another block, or sign knowing it"
-                : $"Read the verdict on {block.Maker} {block.Model} and accept it",
-            Detail = worst?.Fit.Reasons[0].Text ?? "Its plates are made for a board that is not in this order.",
-            Caution = trouble ? "A block that does not seat can crack the die or bend the board." : null,
+                ? MatchStationWords.ReadVerdictOnAndChooseAnother(block.Maker, block.Model)
+                : MatchStationWords.ReadVerdictOnAndAccept(block.Maker, block.Model),
+            Detail = worst?.Fit.Reasons[0].Text ?? MatchStationWords.PlatesAreMadeForBoard,
+            Caution = trouble ? MatchStationWords.BlockThatDoesNotSeat : null,
             Done = "Accept this block",
             Face = block.Plates.Count > 0 && block.Plates.All(p => p.Face == Face.Back) ? Face.Back : Face.Front,
             Targets = [.. worst?.Fit.Reasons[0].Refs ?? []],

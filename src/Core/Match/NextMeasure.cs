@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Words.Match;
 
 namespace FaithfulBracket.Core.Match;
 
@@ -38,12 +39,14 @@ public static class NextMeasure
                     s.BoardHole!,
                     then,
                     spare >= 0
-                        ? FormattableString.Invariant(
-                            $"Hole {s.BoardHole}: {spare:0.00} mm to spare at ±{3 * board.PositionSigmaMm:0.00}. Where it was seen, the chance goes from {fit.ChanceOfSeating * 100:0} to {then * 100:0} %."
+                        ? NextMeasureWords.HoleToSpare(
+                            s.BoardHole,
+                            spare,
+                            3 * board.PositionSigmaMm,
+                            fit.ChanceOfSeating * 100,
+                            then * 100
                         )
-                        : FormattableString.Invariant(
-                            $"Hole {s.BoardHole} is {-spare:0.00} mm past its slack. If it is truly there, the chance goes from {fit.ChanceOfSeating * 100:0} to {then * 100:0} %."
-                        )
+                        : NextMeasureWords.HoleIsPastSlack(s.BoardHole, -spare, fit.ChanceOfSeating * 100, then * 100)
                 );
             })
             .OrderByDescending(m => Math.Abs(m.ChanceThen!.Value - fit.ChanceOfSeating))
@@ -54,9 +57,7 @@ public static class NextMeasure
                 "height",
                 m.Part,
                 null,
-                FormattableString.Invariant(
-                    $"Height of {m.Part}: {m.MarginMm:0.00} mm of room, known to ±{board.FindPart(m.Part)!.HeightTolMm:0.00}. Put the caliper on it."
-                )
+                NextMeasureWords.HeightOfOfRoomKnown(m.Part, m.MarginMm, board.FindPart(m.Part)!.HeightTolMm)
             ));
         return [.. heights.Take(2), .. holes];
     }

@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Match;
 
 namespace FaithfulBracket.Core.Match;
 
@@ -101,7 +102,7 @@ public static class OrderFits
             pair.Key,
             pair.Block.Id,
             worst?.Fit.Verdict ?? Verdict.Clashes,
-            worst is null ? "its board is not here"
+            worst is null ? OrderFitsWords.BoardIsNotHere
                 : boards.Count > 1 ? $"{worst.Board}: {worst.Fit.Summary}"
                 : worst.Fit.Summary,
             [.. plates.OrderBy(p => sequence.IndexOf(p.Plate))],

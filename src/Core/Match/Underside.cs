@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match.Identify;
+using FaithfulBracket.Core.Words.Match;
 
 namespace FaithfulBracket.Core.Match;
 
@@ -41,20 +42,19 @@ public static class Underside
     public static LaidUnderside Lay(Plate plate, DrawnUnderside drawn)
     {
         if (drawn.Holes.Count > MostHoles)
-            throw new InputException("/files", $"More than {MostHoles} holes are drawn: leave out what is no screw.");
+            throw new InputException("/files", UndersideWords.MoreThanHolesAreDrawn(MostHoles));
         if (drawn.Shapes.Count > MostShapes)
-            throw new InputException(
-                "/files",
-                $"More than {MostShapes} closed lines are drawn: leave out what is no land."
-            );
+            throw new InputException("/files", UndersideWords.MoreThanClosedLinesAreDrawn(MostShapes));
         var screws = plate.Holes;
         var (placement, mirrored, pairs) = Best(screws, drawn.Holes);
         if (pairs.Count < LeastPairs)
             throw new InputException(
                 "/files",
-                $"The drawing's {HowMany.Of(drawn.Holes.Count, "hole does", "holes do")} not lie as the block's screws, "
-                    + $"{screws.Count} of them: {HowMany.Of(pairs.Count, "agrees", "agree")}. "
-                    + "Look at its unit, or whether it is of this block."
+                UndersideWords.DrawingsNotLieAsBlocksScrews(
+                    HowMany.Of(drawn.Holes.Count, "hole does", "holes do"),
+                    screws.Count,
+                    HowMany.Of(pairs.Count, "agrees", "agree")
+                )
             );
         Point2 At(Point2 p) => placement.Apply(Seen(p, mirrored));
         Polygon Laid(Polygon shape) => new([.. shape.Points.Select(p => At(p)).Select(Rounded)]);
@@ -99,19 +99,23 @@ public static class Underside
     )
     {
         yield return $"{HowMany.Of(pairs.Count, "hole agrees", "holes agree")} with the screws"
-            + $"{(mirrored ? "; the drawing is seen from below and was turned about" : "")}.";
+            + $"{(mirrored ? UndersideWords.DrawingIsSeen : "")}.";
         List<string> unseen =
         [
             .. plate.Holes.Where((_, i) => pairs.TrueForAll(p => p.Screw != i)).Select(h => h.Id),
             .. plate.Lands.Where(l => !lands.ContainsKey(l.Id)).Select(l => l.Id),
         ];
         if (unseen.Count > 0)
-            yield return $"Not in the drawing, still assumed: {string.Join(", ", unseen.Take(MostNamed))}"
-                + $"{(unseen.Count > MostNamed ? $" and {unseen.Count - MostNamed} more" : "")}.";
+            yield return UndersideWords.NotInDrawingStillAssumed(
+                string.Join(", ", unseen.Take(MostNamed)),
+                unseen.Count > MostNamed ? $" and {unseen.Count - MostNamed} more" : ""
+            );
         if (drawn.Holes.Count > pairs.Count)
-            yield return $"{HowMany.Of(drawn.Holes.Count - pairs.Count, "hole is", "holes are")} drawn where no screw is assumed.";
+            yield return UndersideWords.DrawnWhereNoScrewIsAssumed(
+                HowMany.Of(drawn.Holes.Count - pairs.Count, "hole is", "holes are")
+            );
         if (unused > 0)
-            yield return $"{HowMany.Of(unused, "closed line is", "closed lines are")} no land of a part: a pocket, or a land over nothing.";
+            yield return UndersideWords.NoLandOfPart(HowMany.Of(unused, "closed line is", "closed lines are"));
     }
 
     /// <summary>Every two far screws laid on every two holes as far apart, both ways up; the pose in which most agree.</summary>

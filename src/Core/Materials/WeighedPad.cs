@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Words.Materials;
 
 namespace FaithfulBracket.Core.Materials;
 
@@ -28,7 +29,7 @@ public static class WeighedPad
             if (squash <= (points.Count == 0 ? 0 : points[^1].X))
                 throw new InputException(
                     $"/readings/{i}/leftMm",
-                    $"Expected less than under the lighter weight, found {reading.LeftMm:0.##} mm."
+                    WeighedPadWords.ExpectedLessThanUnderLighterWeight(reading.LeftMm)
                 );
             points.Add(new(Math.Round(squash, 4), Math.Round(reading.MassG / 1000 * GravityMPerS2 / areaMm2, 5)));
         }

@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Mount;
 
 namespace FaithfulBracket.Core.Mount;
 
@@ -50,14 +51,10 @@ internal static class Bridging
         yield return first with
         {
             Id = first.Id with { Target = AsOneTarget },
-            Title = $"Lower {names} onto the board as one, joined as they are",
+            Title = BridgingWords.LowerOntoBoardAsOneJoined(names),
             Detail =
-                (
-                    films > 0
-                        ? $"Peel the outer film off {HowMany.All(films, "pad")} first and count. "
-                        : ""
-                ) + "A hand on each: neither leads, and the fitting carries nothing. Line up before contact.",
-            Caution = "A block that hangs from its fitting bends it or rolls a ring.",
+                (films > 0 ? BridgingWords.PeelOuterFilmOff(HowMany.All(films, "pad")) : "") + BridgingWords.HandOnEach,
+            Caution = BridgingWords.BlockThatHangsFromFittingBends,
             Targets = [.. lowers.SelectMany(s => s.Targets)],
             Count = films > 0 ? films : null,
             Facts = films > 0 ? [new($"{films}", films == 1 ? "film" : "films")] : [],
@@ -97,13 +94,16 @@ internal static class Bridging
             Kind = StepKind.Fit,
             Board = BoardOf(order, j.From),
             Pair = j.From.Key,
-            Title =
-                $"Join {order.Name(j.From)} and {order.Name(j.To)} by fitting {j.Join.Id}, port {j.Join.Port} to port {j.Join.To.Port}",
-            Detail = FormattableString.Invariant(
-                $"In this order: spacer on the fitting, first O-ring in its groove, into port {j.Join.Port}; second O-ring, then the other block onto it by hand, both lying flat. {j.Join.LengthMm:0.0} mm from port to port, ±{j.Join.TolMm:0.0} mm."
+            Title = BridgingWords.JoinAndByFittingPort(
+                order.Name(j.From),
+                order.Name(j.To),
+                j.Join.Id,
+                j.Join.Port,
+                j.Join.To.Port
             ),
-            Caution = "An O-ring that rolls leaks later: wet it, push straight, look all round.",
-            Done = "Joined, both rings seated",
+            Detail = BridgingWords.InThisOrder(j.Join.Port, j.Join.LengthMm, j.Join.TolMm),
+            Caution = BridgingWords.ORingThatRollsLeaksLater,
+            Done = BridgingWords.JoinedBothRingsSeated,
             Facts =
             [
                 new("2", "O-rings"),
@@ -121,9 +121,8 @@ internal static class Bridging
             Kind = StepKind.Look,
             Board = BoardOf(order, j.From),
             Pair = j.From.Key,
-            Title = $"Even the {screws} screws of {order.Name(j.From)} and {order.Name(j.To)} against each other",
-            Detail =
-                "A joined block that is lower pulls the fitting askew: the fitting stands square to both, its rings not in sight.",
+            Title = BridgingWords.EvenScrewsOfAndAgainstEach(screws, order.Name(j.From), order.Name(j.To)),
+            Detail = BridgingWords.JoinedBlockThatIsLowerPulls,
             Done = "Square to both",
             Targets = [.. j.From.Block.Plates.Concat(j.To.Block.Plates).SelectMany(p => p.Holes).Select(h => h.Id)],
         };

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Mount;
 
 namespace FaithfulBracket.Core.Mount;
 
@@ -72,20 +73,19 @@ public static class DriverWatch
         );
         TurnVerdict Of(TurnState state, string say) => new(state, angle, peak, share, say);
         if (crossed)
-            return Of(
-                TurnState.CrossThread,
-                FormattableString.Invariant(
-                    $"Stop: {peak * NcmPerNm:0.0} N·cm after {angle:0}° of {target.AngleDeg:0}°. The thread is crossed or the screw has run out of depth. Back it out by hand."
-                )
-            );
+            return Of(TurnState.CrossThread, DriverWatchWords.StopAfterOf(peak * NcmPerNm, angle, target.AngleDeg));
         if (
             share > OverBy
             || peak > (target.LimitNm ?? Math.Max(OverBy * target.TorqueNm, 2 * TurnTarget.LeastTorqueNm))
         )
             return Of(
                 TurnState.Overshoot,
-                FormattableString.Invariant(
-                    $"Too far: {angle:0}° and {peak * NcmPerNm:0.0} N·cm, {target.AngleDeg:0}° and {target.TorqueNm * NcmPerNm:0.0} N·cm were due. Turn back {Math.Max(0, angle - target.AngleDeg):0}° before the next screw."
+                DriverWatchWords.TooFarAndAndWereDue(
+                    angle,
+                    peak * NcmPerNm,
+                    target.AngleDeg,
+                    target.TorqueNm * NcmPerNm,
+                    Math.Max(0, angle - target.AngleDeg)
                 )
             );
         if (share >= 1 - AngleTolerance)
@@ -94,16 +94,11 @@ public static class DriverWatch
             if (!stopped)
                 return Of(TurnState.Turning, "There. Let go.");
             return target.TorqueNm > TurnTarget.LeastTorqueNm && peak < HoldsFrom * target.TorqueNm
-                ? Of(
-                    TurnState.Free,
-                    FormattableString.Invariant(
-                        $"It turns without load: {peak * NcmPerNm:0.0} N·cm, {target.TorqueNm * NcmPerNm:0.0} expected. Is it in its hole, with its spring and washer?"
-                    )
-                )
+                ? Of(TurnState.Free, DriverWatchWords.ItTurnsWithoutLoad(peak * NcmPerNm, target.TorqueNm * NcmPerNm))
                 : Of(TurnState.Met, FormattableString.Invariant($"{angle:0}° and {peak * NcmPerNm:0.0} N·cm: met."));
         }
         if (stopped && share < BarelyTurned)
-            return Of(TurnState.Skipped, "This screw was not turned: it was skipped. Turn it before the next.");
+            return Of(TurnState.Skipped, DriverWatchWords.ThisScrewWasNotTurned);
         return Of(
             TurnState.Turning,
             stopped

@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Teardown;
+using FaithfulBracket.Core.Words.Mount;
 
 namespace FaithfulBracket.Core.Mount;
 
@@ -42,14 +43,14 @@ public static class FittedAgain
         {
             RestoreAction.Fasten => (
                 StepKind.Fasten,
-                $"Put {HowMany.Of(step.Count, "screw")} of group {step.Target} back, out of cell {step.Cell}",
+                FittedAgainWords.PutOfGroupBackOut(HowMany.Of(step.Count, "screw"), step.Target, step.Cell),
                 FormattableString.Invariant(
-                    $"{step.Name}{(length is { } mm ? $", {mm:0.#} mm: no longer one goes in here" : "")}.{(act.IntoBlock ? " What else they held stays off: the block takes its place." : "")}"
+                    $"{step.Name}{(length is { } mm ? FittedAgainWords.NoLongerOneGoesInHere(mm) : "")}.{(act.IntoBlock ? FittedAgainWords.WhatElseTheyHeldStaysOff : "")}"
                 ),
                 $"{step.Count} in"
             ),
             RestoreAction.Plug => Plug(assembly, act),
-            _ => (StepKind.Fit, $"Set the {step.Name} back on", "As it was; nothing pinched under it.", "On"),
+            _ => (StepKind.Fit, FittedAgainWords.SetBackOn(step.Name), FittedAgainWords.AsItWas, "On"),
         };
         return new()
         {
@@ -63,7 +64,7 @@ public static class FittedAgain
             Driver = step.Driver,
             Count = screws ? step.Count : null,
             Counted = screws ? CountOf.Screws : null,
-            Caution = screws && length is not null ? "A longer screw in a short hole cracks the board." : null,
+            Caution = screws && length is not null ? FittedAgainWords.LongerScrewInShortHoleCracks : null,
             Targets = [step.Target],
             Places = TeardownStation.Places(piece.Board, assembly, step.Target),
             Facts = screws
@@ -84,14 +85,14 @@ public static class FittedAgain
             return (
                 StepKind.Connect,
                 $"Plug the {act.Step.Name} in",
-                "Latch home, wires laid clear of every edge.",
+                FittedAgainWords.LatchHomeWiresLaidClear,
                 "Plugged"
             );
         var where = to == Block ? "block" : assembly.Pieces.FirstOrDefault(p => p.Id == to)?.Name ?? to;
         return (
             StepKind.Connect,
-            $"Move the {act.Step.Name} over to the {where}",
-            $"It was fastened to the {Left(assembly, lead)}. Slide it into its notch, wires pressed flat; pull once: it stays.",
+            FittedAgainWords.MoveOverTo(act.Step.Name, where),
+            FittedAgainWords.ItWasFastened(Left(assembly, lead)),
             "Moved over"
         );
     }

@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Mount;
 
 namespace FaithfulBracket.Core.Mount;
 
@@ -26,16 +27,15 @@ internal static class HalfSteps
                 Pair = pair.Key,
                 Face = first && fromBack ? Face.Back : Face.Front,
                 Title = first
-                    ? $"Lay the {Name(half)} half on its box and lower the board into it, supply plugs through their openings"
-                    : $"Close the {Name(half)} half over the board, holes in line",
+                    ? HalfStepsWords.LayHalfOnBoxAndLower(Name(half))
+                    : HalfStepsWords.CloseHalfOverBoardHoles(Name(half)),
                 Detail =
-                    first ? "Pads and paste are on. Look through every opening: no lead and no plug between the halves."
+                    first ? HalfStepsWords.PadsAndPaste
                     : dropped.Count > 0
-                        ? $"{Capital(string.Join(", ", dropped))} back in their seats before the halves meet. The "
-                            + "drive's plug stays in reach."
-                    : "The drive's plug stays in reach.",
-                Caution = "Straight down, no sliding: two faces smear at once.",
-                Done = first ? "Board lies in it" : "Closed, holes line up",
+                        ? HalfStepsWords.BackInTheirSeatsBeforeHalves(Capital(string.Join(", ", dropped)))
+                    : HalfStepsWords.DrivesPlugStaysInReach,
+                Caution = HalfStepsWords.StraightDownNoSliding,
+                Done = first ? HalfStepsWords.BoardLiesIn : HalfStepsWords.ClosedHolesLineUp,
                 Targets =
                 [
                     .. on.Laid.Block.Plates.Where(p => p.Id == half.Plate).SelectMany(p => p.Holes).Select(h => h.Id),

@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Mount;
 
 namespace FaithfulBracket.Core.Mount;
 
@@ -94,17 +95,17 @@ public static class HoleLedger
                         new(
                             HoleStage.Block,
                             own.Hole is null ? "empty"
-                                : back ? "empty until the back plate is on"
+                                : back ? HoleLedgerWords.EmptyUntilBackPlate
                                 : Screw(own.Hole, kit)
                         ),
                         new(
                             HoleStage.BackPlate,
                             own.Hole is null ? "empty"
-                                : back ? $"{Screw(own.Hole, kit)}, through the back plate"
+                                : back ? HoleLedgerWords.ThroughBackPlate(Screw(own.Hole, kit))
                                 : Screw(own.Hole, kit)
                         ),
                     ],
-                    own.Hole?.Washer is { } w ? $"{w} washer, {w} side to the board" : null,
+                    own.Hole?.Washer is { } w ? HoleLedgerWords.WasherSideToBoard(w) : null,
                     least,
                     most,
                     own.Hole is null ? null : Trouble(own.Hole, kit, stock, least, most)
@@ -147,17 +148,15 @@ public static class HoleLedger
     private static string? Trouble(BlockHole hole, KitScrew? kit, FastenerGroup? stock, double? least, double? most)
     {
         if (kit?.LengthMm is { } l && most is { } longest && l > longest)
-            return FormattableString.Invariant(
-                $"The kit's {l:0.#} mm screw is {l - longest:0.0} mm too long for {hole.Id}: it runs against the bottom before it holds."
-            );
+            return HoleLedgerWords.KitsScrewIsTooLong(l, l - longest, hole.Id);
         if (kit?.LengthMm is { } s && least is { } shortest && s < shortest)
-            return FormattableString.Invariant(
-                $"The kit's {s:0.#} mm screw reaches {Math.Max(0, s - shortest + 2 * ScrewThread.Of(hole.Thread, hole.ScrewMm).PitchMm):0.0} mm into {hole.Id}: too little thread."
+            return HoleLedgerWords.KitsScrewReaches(
+                s,
+                Math.Max(0, s - shortest + 2 * ScrewThread.Of(hole.Thread, hole.ScrewMm).PitchMm),
+                hole.Id
             );
         if (stock is { LengthMm: { } old } && stock.Thread == hole.Thread && most is { } m && old > m)
-            return FormattableString.Invariant(
-                $"The stock screw of group {stock.Id} is {old - m:0.0} mm too long for the block: keep it out of here."
-            );
+            return HoleLedgerWords.StockScrewOfGroupIsToo(stock.Id, old - m);
         return null;
     }
 }

@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Mount;
 
 namespace FaithfulBracket.Core.Mount;
 
@@ -21,13 +22,13 @@ internal static class MachineSteps
                 Id = new(Station.Mount, use.Card == order.First.Key ? null : use.Card, "slot"),
                 Kind = StepKind.Fit,
                 Board = use.Card,
-                Title = $"Stand card {use.Card} in slot {use.Slot}, its bracket screwed loosely",
+                Title = MachineStepsWords.StandCardInSlotBracketScrewed(use.Card, use.Slot),
                 Detail =
                     use.Slots > 1
-                        ? $"With its block it takes slots {use.Slot} to {use.Slot + use.Slots - 1}."
-                        : "With its block it takes this slot only.",
+                        ? MachineStepsWords.WithBlockItTakesSlots(use.Slot, use.Slot + use.Slots - 1)
+                        : MachineStepsWords.WithBlockItTakesThisSlot,
                 Done = "In its slot",
-                Feel = "It slides in level until the slot's latch clicks; the bracket meets the case without a pull.",
+                Feel = MachineStepsWords.ItSlidesInLevelUntilSlots,
                 Acts = [new(Verb.Insert, new(ThingKind.Board, use.Card))],
             };
         foreach (var (link, i) in stand.Links.Select((l, i) => (l, i)))
@@ -36,15 +37,22 @@ internal static class MachineSteps
                 Id = new(Station.Mount, null, $"link-{i + 1}"),
                 Kind = StepKind.Fit,
                 Board = order.First.Key,
-                Title = FormattableString.Invariant(
-                    $"Join port {link.From.Port} of card {link.From.Card} to port {link.To.Port} of card {link.To.Card} by a rigid link, drawn to {link.DistanceMm:0.0} mm"
+                Title = MachineStepsWords.JoinPortOfCardToPort(
+                    link.From.Port,
+                    link.From.Card,
+                    link.To.Port,
+                    link.To.Card,
+                    link.DistanceMm
                 ),
-                Detail = FormattableString.Invariant(
-                    $"It seals from {link.MinMm:0.0} to {link.MaxMm:0.0} mm and takes {link.MostOffsetMm:0.0} mm beside each other; here it is {link.OffsetMm:0.0} mm. Both O-rings wet, pushed straight; then the brackets firm."
+                Detail = MachineStepsWords.ItSealsFromToAndTakes(
+                    link.MinMm,
+                    link.MaxMm,
+                    link.MostOffsetMm,
+                    link.OffsetMm
                 ),
-                Caution = "A card that leans on its link pulls at both ports: brackets carry the cards.",
-                Done = "Joined, square to both",
-                Feel = "Pushed home it turns by hand and does not tip; neither ring is in sight.",
+                Caution = MachineStepsWords.CardThatLeansOnLinkPulls,
+                Done = MachineStepsWords.JoinedSquareToBoth,
+                Feel = MachineStepsWords.PushedHomeItTurnsByHand,
                 Acts = [new(Verb.Join, Link(i), new(ThingKind.Board, link.To.Card))],
                 Facts =
                 [

@@ -4,6 +4,7 @@ using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
+using FaithfulBracket.Core.Words.Mount;
 
 namespace FaithfulBracket.Core.Mount;
 
@@ -31,11 +32,12 @@ public static class MemoryBridge
             Kind = StepKind.Lower,
             Board = on.Board,
             Pair = pair.Key,
-            Title = $"Lay module {on.Board} between its carriers, {string.Join(" and ", carriers.Select(c => c.Id))}",
-            Detail =
-                "Pads butt against the top edge of the carrier; press over the chips, not over the bare "
-                + "rim. Every module the same way round as the first.",
-            Caution = "Two rows of tiny parts stand along the bottom edge: hold the module by its short sides.",
+            Title = MemoryBridgeWords.LayModuleBetweenCarriers(
+                on.Board,
+                string.Join(" and ", carriers.Select(c => c.Id))
+            ),
+            Detail = MemoryBridgeWords.PadsButtAgainstTopEdge,
+            Caution = MemoryBridgeWords.TwoRowsOfTinyPartsStand,
             Done = "Between its carriers",
             Targets = [.. on.Laid.Contacts()],
         };
@@ -93,10 +95,10 @@ public static class MemoryBridge
             Kind = StepKind.Cut,
             Board = on.Board,
             Pair = pair.Key,
-            Title = $"Trim the narrow pads of module {on.Board} flush with its carriers",
-            Detail = "Along the edge and at every bolt hole: what stands over is pressed into a thread or a slot.",
-            Caution = "Cut away from the hand, and from the gold contacts.",
-            Feel = "A fingertip along the edge meets no step; every bolt hole is open.",
+            Title = MemoryBridgeWords.TrimNarrowPadsOfModuleFlush(on.Board),
+            Detail = MemoryBridgeWords.AlongEdgeAndAtEveryBolt,
+            Caution = MemoryBridgeWords.CutAwayFromHand,
+            Feel = MemoryBridgeWords.FingertipAlongEdgeMeetsNoStep,
             Done = "Flush",
         };
 
@@ -125,27 +127,28 @@ public static class MemoryBridge
             yield return Step(
                 "row",
                 StepKind.Look,
-                inFirst ? "Sight along the slots: bolt holes of all carriers in one line, labels all one way"
-                    : pairs.Count == 1 ? "Stand the module up: bolt holes of its carriers in one line"
-                    : $"Stand the {pairs.Count} modules in a row: bolt holes of all carriers in one line, labels all one way",
+                inFirst ? MemoryBridgeWords.SightAlongSlots
+                    : pairs.Count == 1 ? MemoryBridgeWords.StandModuleUp
+                    : MemoryBridgeWords.StandModulesInRow(pairs.Count),
                 "In one line"
             ) with
             {
-                Detail = "Sight along the edge; a carrier that stands higher tilts the block over the others.",
+                Detail = MemoryBridgeWords.SightAlongEdge,
             };
             yield return Step(
                 "bridge",
                 StepKind.Lower,
-                $"Set {first.Block.Model} on {(pairs.Count == 1 ? "the module" : $"all {pairs.Count} modules")} and start {HowMany.Of(star.Count, "bolt")} loose",
+                MemoryBridgeWords.SetOnAndStartLoose(
+                    first.Block.Model,
+                    pairs.Count == 1 ? "the module" : $"all {pairs.Count} modules",
+                    HowMany.Of(star.Count, "bolt")
+                ),
                 $"{star.Count} started"
             ) with
             {
                 Detail =
-                    (
-                        films > 0
-                            ? $"Peel the outer film off {HowMany.All(films, "narrow pad")} first and count. "
-                            : ""
-                    ) + "A bolt that binds is crossed: back it out.",
+                    (films > 0 ? MemoryBridgeWords.PeelOuterFilmOff(HowMany.All(films, "narrow pad")) : "")
+                    + MemoryBridgeWords.BoltThatBindsIsCrossed,
                 Driver = Driver(first.Block, star),
                 Count = star.Count > 0 ? star.Count : null,
                 Counted = star.Count > 0 ? CountOf.Screws : null,
@@ -161,7 +164,7 @@ public static class MemoryBridge
     private static WorkStep Bolts(Block block, IReadOnlyList<BridgeBolt> star, int round, WorkStep step)
     {
         var driver = Driver(block, star);
-        var howFar = round == 1 ? "until it is snug" : "an eighth turn";
+        var howFar = round == 1 ? MemoryBridgeWords.UntilItIsSnug : "an eighth turn";
         List<ScrewTurn> turns =
         [
             .. star.Select(
@@ -180,8 +183,8 @@ public static class MemoryBridge
             Count = turns.Count,
             Counted = CountOf.Screws,
             Driver = driver,
-            Feel = "Snug: the head touches and the driver begins to resist.",
-            Caution = "These threads are in a thin plate. Snug, then an eighth turn, no more.",
+            Feel = MemoryBridgeWords.SnugHeadTouchesAndDriverBegins,
+            Caution = MemoryBridgeWords.TheseThreadsAreInThinPlate,
             Once = [.. star.Select(b => step.Id with { Target = $"{step.Id.Target}-{b.Id}" })],
         };
     }
@@ -191,16 +194,15 @@ public static class MemoryBridge
         step with
         {
             Title =
-                modules == 1 ? "Press the module into the second slot from the processor"
-                : modules == 2
-                    ? $"Press both modules, {How(way)}, into the second and the fourth slot from the processor"
-                : $"Press the {modules} modules, {How(way)}, into {modules} slots side by side"
+                modules == 1 ? MemoryBridgeWords.PressModuleIntoSecondSlot
+                : modules == 2 ? MemoryBridgeWords.PressBothModulesIntoSecond(How(way))
+                : MemoryBridgeWords.PressModulesIntoSlotsSide(modules, How(way))
                     + (way == ModulesIn.WithBlock ? $", {first.Block.Model} held level" : ""),
             Detail =
                 modules % 2 == 0 && modules > 2
-                    ? "Every slot taken. All notches to one side; both latches of every slot close by themselves."
-                    : "The notch fits one way only. Both latches close by themselves; the slots between stay free.",
-            Caution = "The mainboard's manual goes first: it numbers its slots and says which are filled when.",
+                    ? MemoryBridgeWords.EverySlotTaken
+                    : MemoryBridgeWords.NotchFitsOneWayOnly,
+            Caution = MemoryBridgeWords.MainboardsManualGoes,
             Facts = [new(modules.ToString(System.Globalization.CultureInfo.InvariantCulture), "latched")],
         };
 

@@ -6,6 +6,7 @@ using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Pads.Seating;
 using FaithfulBracket.Core.Sockets;
 using FaithfulBracket.Core.Teardown;
+using FaithfulBracket.Core.Words.Mount;
 
 namespace FaithfulBracket.Core.Mount;
 
@@ -95,7 +96,7 @@ internal static class MountSteps
                 Board = card,
                 Pair = pair.Key,
                 Done = "Bracket on",
-                Title = $"Fit the {slots}-slot bracket",
+                Title = MountStepsWords.FitSlotBracket(slots),
             };
         if (OpenPorts.Used(order, pair) is { Count: > 0 } used)
             yield return Fittings(order, pair, card, used);
@@ -109,7 +110,7 @@ internal static class MountSteps
                 Pair = pair.Key,
                 Done = $"{HowMany.Of(open.Count, "port")} plugged",
                 Title = $"Plug {(open.Count == 1 ? "port" : "ports")} {Names(open)} of {order.Name(pair)}",
-                Detail = "Nothing is joined to them. Fingers or a plastic tool, O-ring seated.",
+                Detail = MountStepsWords.NothingIsJoinedToThem,
                 Count = open.Count,
                 Counted = CountOf.Ports,
                 Targets = [.. open.Select(p => p.Id)],
@@ -122,8 +123,8 @@ internal static class MountSteps
                 Board = card,
                 Pair = pair.Key,
                 Done = "Lead plugged",
-                Title = $"Plug the {string.Join(" and ", block.Headers)} lead, polarity checked",
-                Caution = "A lighting plug the wrong way round kills the strip.",
+                Title = MountStepsWords.PlugLeadPolarityChecked(string.Join(" and ", block.Headers)),
+                Caution = MountStepsWords.LightingPlugWrongWayRoundKills,
             };
     }
 
@@ -137,11 +138,10 @@ internal static class MountSteps
             Board = card,
             Pair = pair.Key,
             Done = $"{HowMany.Of(used.Count, "fitting")} in",
-            Title = $"Screw a fitting into {(used.Count == 1 ? "port" : "ports")} {Names(used)} of {order.Name(pair)}",
-            Detail =
-                $"{string.Join(" and ", threads)}, O-ring wetted. {InAndOut(used)}Started by hand, then snug: the ring seals, not the force.",
-            Caution = "A fitting started crooked cuts the thread of its port, and that is the block.",
-            Feel = "It turns in by hand until the ring touches; then a short turn, and its collar lies flat.",
+            Title = MountStepsWords.ScrewFittingInto(used.Count == 1 ? "port" : "ports", Names(used), order.Name(pair)),
+            Detail = MountStepsWords.ORingWetted(string.Join(" and ", threads), InAndOut(used)),
+            Caution = MountStepsWords.FittingStartedCrookedCutsThread,
+            Feel = MountStepsWords.ItTurnsInByHand,
             Count = used.Count,
             Counted = CountOf.Ports,
             Targets = [.. used.Select(p => p.Id)],
@@ -154,7 +154,7 @@ internal static class MountSteps
     /// <summary>Which of two ports coolant goes in by, where the block says.</summary>
     private static string InAndOut(IReadOnlyList<Port> used) =>
         used.FirstOrDefault(p => p.Role is "in" or "inlet") is { } inlet && used.Count > 1
-            ? $"Coolant goes in by {inlet.Id}. "
+            ? MountStepsWords.CoolantGoesIn(inlet.Id)
             : "";
 
     /// <summary>The steps of one pair on one board.</summary>
@@ -298,16 +298,12 @@ internal static class MountSteps
                     Board = _on.Board,
                     Pair = _pair.Key,
                     Done = "Ribbon plugged",
-                    Title = $"Plug the {r.Name} in between board {r.From.Board} and board {r.To.Board}",
+                    Title = MountStepsWords.PlugInBetweenBoardAndBoard(r.Name, r.From.Board, r.To.Board),
                     Detail =
-                        "Lay the boards side by side"
-                        + (
-                            r.SlackMm is { } slack
-                                ? FormattableString.Invariant($"; the ribbon has {slack:0.#} mm of slack")
-                                : ""
-                        )
-                        + ". Close the latch and pull once: it stays.",
-                    Caution = "Once the boards close on the block nobody reaches it any more.",
+                        MountStepsWords.LayBoardsSideBySide
+                        + (r.SlackMm is { } slack ? MountStepsWords.RibbonHasOfSlack(slack) : "")
+                        + MountStepsWords.CloseLatchAndPullOnce,
+                    Caution = MountStepsWords.OnceBoardsCloseOnBlockNobody,
                 };
             }
         }
@@ -331,22 +327,19 @@ internal static class MountSteps
                 Kind = StepKind.Lower,
                 Board = _on.Board,
                 Pair = _pair.Key,
-                Done = "Lowered, holes line up",
+                Done = MountStepsWords.LoweredHolesLineUp,
                 Face = Seen,
                 Title =
-                    Behind ? $"Lay {_order.Name(_pair)} behind {TheBoard}, its holes over those left open"
-                    : FromBack ? $"Lower {TheBoard} onto {_order.Name(_pair)}, holes visible from above"
+                    Behind ? MountStepsWords.LayBehindHolesOverThoseLeft(_order.Name(_pair), TheBoard)
+                    : FromBack ? MountStepsWords.LowerOntoHolesVisible(TheBoard, _order.Name(_pair))
                     : $"Lower {_order.Name(_pair)} onto {TheBoard}",
                 Detail =
-                    (
-                        films > 0
-                            ? $"Peel the outer film off {HowMany.All(films, "pad")} first and count. "
-                            : ""
-                    ) + "Line up before contact: sliding smears paste and drags pads. Leads routed out from under.",
+                    (films > 0 ? MountStepsWords.PeelOuterFilmOff(HowMany.All(films, "pad")) : "")
+                    + MountStepsWords.LineUpBeforeContact,
                 Caution =
                     _ways.Pressing == Pressing.Light
-                        ? "Press lightly over the die only, never on a corner."
-                        : "Do not press down while screwing.",
+                        ? MountStepsWords.PressLightlyOverDieOnlyNever
+                        : MountStepsWords.DoNotPressDownWhileScrewing,
                 Targets = [.. _first.Select(h => h.Id)],
                 Count = films > 0 ? films : null,
                 Counted = films > 0 ? CountOf.Films : null,
@@ -368,8 +361,12 @@ internal static class MountSteps
                 Title = $"Start {HowMany.Of(_first.Count, "screw")}{OfBlock} loose{Washers()}",
                 Detail =
                     waits.Count > 0
-                        ? $"Leave {waits.Count} out: {string.Join(", ", waits.Select(h => h.Id))} {(waits.Count == 1 ? "holds" : "hold")} the back plate."
-                        : "No thread may bite yet; a screw that binds is crossed: back it out.",
+                        ? MountStepsWords.LeaveOutBackPlate(
+                            waits.Count,
+                            string.Join(", ", waits.Select(h => h.Id)),
+                            waits.Count == 1 ? "holds" : "hold"
+                        )
+                        : MountStepsWords.NoThreadMayBiteYet,
                 Targets = [.. _first.Select(h => h.Id)],
                 Driver = _first.Count > 0 ? Driver(_first[0]) : null,
                 Count = _first.Count,
@@ -394,8 +391,8 @@ internal static class MountSteps
                 Done = moves.All(m => m.Home) ? "All home" : $"All {turns.Count} turned",
                 Detail = PassWords.Order(turns),
                 Caution =
-                    strips ? "Stop before a screw strips. Check the heights of stops and die."
-                    : pass == 1 ? "Do not press down on the block. Stop if the board bends."
+                    strips ? MountStepsWords.StopBeforeScrewStrips
+                    : pass == 1 ? MountStepsWords.DoNotPressDownOnBlock
                     : null,
                 Facts =
                 [
@@ -433,7 +430,7 @@ internal static class MountSteps
                 ),
                 Facts =
                 [
-                    .. m.Home ? new[] { new Fact(TurnWords.Of(m.Turns), "about, to the end") } : [],
+                    .. m.Home ? new[] { new Fact(TurnWords.Of(m.Turns), MountStepsWords.AboutToEnd) } : [],
                     new(
                         ClampLoad.Figure(m.LoadN, m.HoldsN),
                         m.Strips ? "the screw strips"
@@ -442,7 +439,7 @@ internal static class MountSteps
                     ),
                     new(FormattableString.Invariant($"{m.AdvanceMm:0.00} mm"), "further in"),
                 ],
-                Caution = m.Strips ? "This screw strips first: stop." : null,
+                Caution = m.Strips ? MountStepsWords.ThisScrewStrips : null,
                 Home = m.Home,
             };
         }
@@ -461,10 +458,10 @@ internal static class MountSteps
                 1
             ) with
             {
-                Title = $"Turn {HowMany.Of(holes.Count, Thing)}{OfBlock} home in order, little by little",
-                Detail = "Never one home before the others: go round in small equal turns.",
+                Title = MountStepsWords.TurnHomeInOrderLittle(HowMany.Of(holes.Count, Thing), OfBlock),
+                Detail = MountStepsWords.NeverOneHomeBeforeOthers,
                 Done = "All home",
-                Caution = "Do not press down on the block. Stop if the board bends.",
+                Caution = MountStepsWords.DoNotPressDownOnBlock,
                 Once = [.. holes.Select(h => Id($"home-{h.Id}"))],
             };
 
@@ -508,10 +505,10 @@ internal static class MountSteps
                 Face = Face.Back,
                 Title =
                     _ways.BackPlateScrews == BackPlateScrews.All
-                        ? $"Take {HowMany.Of(_held.Count, "screw")} out again, set the back plate with its pads, and put them through it"
-                        : $"Set the back plate with its pads and {HowMany.Of(_held.Count, "screw")}, started loose, then firm",
-                Detail = BackFilms() + (Bridge() ?? "Its own pads and washers; nothing may short."),
-                Caution = "A back plate that touches a lead or a pin is a short circuit.",
+                        ? MountStepsWords.TakeOutAgainSetBackPlate(HowMany.Of(_held.Count, "screw"))
+                        : MountStepsWords.SetBackPlateWithPads(HowMany.Of(_held.Count, "screw")),
+                Detail = BackFilms() + (Bridge() ?? MountStepsWords.OwnPadsAndWashers),
+                Caution = MountStepsWords.BackPlateThatTouchesLead,
                 Targets = [.. _held.Select(h => h.Id)],
                 Count = _held.Count,
                 Counted = CountOf.Screws,
@@ -519,26 +516,23 @@ internal static class MountSteps
 
         private string BackFilms() =>
             OuterFilms(f => f == Face.Back) is var films and > 0
-                ? $"Peel the outer film off its {HowMany.Of(films, "pad")} first. "
+                ? MountStepsWords.PeelOuterFilmOff2(HowMany.Of(films, "pad"))
                 : "";
 
         /// <summary>A stock plate that the die ring goes through lies behind the board before the first screw.</summary>
         private WorkStep StockUnder(StockPlate plate) =>
             StockPlate(plate) with
             {
-                Title = $"Lay the {plate.Name} on the back of {TheBoard}, its holes over those of the block",
-                Detail =
-                    $"{Pads(plate)} The block's {plate.UsesHoles.Count} screws go through it: hold it with one hand while the first bite.",
-                Done = "Lies in its place",
+                Title = MountStepsWords.LayOnBackOfHoles(plate.Name, TheBoard),
+                Detail = MountStepsWords.BlocksScrewsGo(Pads(plate), plate.UsesHoles.Count),
+                Done = MountStepsWords.LiesInPlace,
             };
 
         private WorkStep StockBehind(StockPlate plate) =>
             StockPlate(plate) with
             {
-                Title =
-                    $"Set the {plate.Name} back with its pads and {plate.UsesHoles.Count} of the block's screws, started loose, then firm",
-                Detail =
-                    $"{Pads(plate)} The stock screws of these holes stay in the tray: they are not the block's length.",
+                Title = MountStepsWords.SetBackWithPads(plate.Name, plate.UsesHoles.Count),
+                Detail = MountStepsWords.StockScrewsOfTheseHolesStay(Pads(plate)),
                 Done = $"Back plate on, {HowMany.Of(plate.UsesHoles.Count, "screw")}",
                 Count = plate.UsesHoles.Count,
                 Counted = CountOf.Screws,
@@ -556,16 +550,16 @@ internal static class MountSteps
                 Title = plate.Name,
                 Done = "On",
                 Face = Face.Back,
-                Caution = "A back plate that touches a lead or a pin is a short circuit.",
+                Caution = MountStepsWords.BackPlateThatTouchesLead,
                 Targets = [.. plate.UsesHoles, .. plate.Pads],
             };
 
         private string Pads(StockPlate plate) =>
             plate.Pads.Count == 0 ? "It has no pads."
             : _ways.StockPads == StockPads.Reuse
-                ? plate.Pads.Count == 1 ? "Its stock pad stays on it: intact and undisturbed, it fits where it was."
-                    : $"Its {plate.Pads.Count} stock pads stay on it: intact and undisturbed, they fit where they were."
-            : $"New pads where its old ones tore: {plate.Pads.Count} behind the board, as found.";
+                ? plate.Pads.Count == 1 ? MountStepsWords.StockPadStays
+                    : MountStepsWords.StockPadsStay(plate.Pads.Count)
+            : MountStepsWords.NewPadsWhereOldOnesTore(plate.Pads.Count);
 
         private string Driver(BlockHole h) => MountScrews.Driver(_pair.Block, h);
 
@@ -574,22 +568,20 @@ internal static class MountSteps
             hole.TargetNm is { } nm ? FormattableString.Invariant($"to {nm:0.0#} N·m")
             : hole.Finish is "stop" or null && _ways.Tightness != Tightness.Grip ? "to the stop"
             : hole.Finish == "light" ? "lightly, no further"
-            : $"until it grips, then {AfterGrip}";
+            : MountStepsWords.UntilItGripsThen(AfterGrip);
 
         /// <summary>
         /// Pads give, a die does not: small blocks on pads are turned further after the grip, and never tight.
         /// </summary>
         private string AfterGrip =>
             _pair.Block.Kind is BlockKind.Chip or BlockKind.PowerStage
-                ? "a quarter turn, half at most"
+                ? MountStepsWords.QuarterTurnHalfAtMost
                 : "an eighth turn";
 
         /// <summary>Paste where the back plate meets the front block.</summary>
         private string? Bridge() =>
             _on.Laid.Block.BackPlate?.PasteBridge is { } area
-                ? FormattableString.Invariant(
-                    $"Paste first where it meets the block, {area.Area / 100:0.#} cm² spread thin: heat from behind goes over there. Its own pads and washers; nothing may short."
-                )
+                ? MountStepsWords.PasteFirstWhereItMeetsBlock(area.Area / 100)
                 : null;
 
         private string Where(BlockHole hole) => _places.Of(_on.Laid.Placement.Apply(hole.At));
@@ -601,7 +593,7 @@ internal static class MountSteps
 
         private string Washers() =>
             _first.Select(h => h.Washer).OfType<string>().Distinct().ToList() is { Count: > 0 } w
-                ? $", {string.Join(" and ", w)} washer to the board"
+                ? MountStepsWords.WasherToBoard(string.Join(" and ", w))
                 : "";
     }
 }

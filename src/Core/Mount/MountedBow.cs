@@ -5,6 +5,7 @@ using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads.Seating;
+using FaithfulBracket.Core.Words.Mount;
 
 namespace FaithfulBracket.Core.Mount;
 
@@ -60,7 +61,7 @@ public static class MountedBow
     )
     {
         if (UnknownSprings.Of(laid.Block.Plates.SelectMany(p => p.Holes)) is { } unknown)
-            return new(null, null, $"How the board bows is not told: {unknown}", Validity.Outside);
+            return new(null, null, MountedBowWords.HowBoardBowsIsNotTold(unknown), Validity.Outside);
         stiffness ??= new();
         var board = laid.Board;
         var backPlate = BackPlateLayer.Of(board, stiffness, laid.Block, laid.Placement);
@@ -73,21 +74,13 @@ public static class MountedBow
             return new(
                 null,
                 null,
-                FormattableString.Invariant(
-                    $"The board would bow more than {MostThicknesses:0} times its thickness: further than this model reaches. "
-                ) + "Use the back plate, or support the board while you turn the screws.",
+                MountedBowWords.BoardWouldBowMoreThanTimes(MostThicknesses)
+                    + MountedBowWords.UseBackPlateOrSupportBoard,
                 Validity.Outside
             );
         var limit = JointStrain.LimitMicro(board.ThicknessMm);
         if (worst.RimMicro is not { } strain)
-            return new(
-                bare,
-                backed,
-                FormattableString.Invariant(
-                    $"The board bows {Math.Abs(worst.PeakMm):0.00} mm. It carries no package whose joints could be judged."
-                ),
-                held
-            )
+            return new(bare, backed, MountedBowWords.BoardBowsItCarriesNoPackage(Math.Abs(worst.PeakMm)), held)
             {
                 LimitMicro = limit,
             };
@@ -132,19 +125,12 @@ public static class MountedBow
         var told = range.Max() <= JointStrain.MostTimes * limit ? Span(range) : JointStrain.InWords(strain, limit);
         var verdict = level switch
         {
-            StrainLevel.Risk => "Solder joints can crack. Use a stiffer back plate or thinner pads.",
-            StrainLevel.Watch => "That is safe while you turn the screws. Check it again after a year.",
-            _ => "The joints take that.",
+            StrainLevel.Risk => MountedBowWords.SolderJointsCanCrack,
+            StrainLevel.Watch => MountedBowWords.ThatIsSafeWhileYouTurn,
+            _ => MountedBowWords.JointsTakeThat,
         };
-        var weak =
-            held == Validity.Weak
-                ? " The screws lie nearly in a line and hold the board weakly, so this is a rough figure."
-                : "";
-        return FormattableString.Invariant(
-                $"The board bows {Math.Abs(worst.PeakMm):0.00} mm. Strain beside the packages: {told} (limit {limit:0} µε). "
-            )
-            + verdict
-            + weak;
+        var weak = held == Validity.Weak ? MountedBowWords.ScrewsLieNearlyInLine : "";
+        return MountedBowWords.BoardBowsStrainBesidePackages(Math.Abs(worst.PeakMm), told, limit) + verdict + weak;
     }
 
     private static string Span(double[] micro)

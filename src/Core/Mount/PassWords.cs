@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Mount;
 
 namespace FaithfulBracket.Core.Mount;
 
@@ -30,14 +31,12 @@ internal static class PassWords
     /// <summary>How the order goes.</summary>
     public static string Order(IReadOnlyList<ScrewTurn> turns) =>
         turns.Count == 2
-            ? $"Alternate between the two {turns[0].Thing}s, little by little. Never turn one home before the other."
-            : $"Turn the {turns[0].Thing}s in the order of their numbers.";
+            ? PassSentences.AlternateBetweenTwoLittleByLittle(turns[0].Thing)
+            : PassSentences.TurnInOrderOfTheirNumbers(turns[0].Thing);
 
     /// <summary>What a pass feels like.</summary>
     public static string Feel(bool last) =>
-        last
-            ? "Resistance rises to the end, the same on each. One that turns on freely does not hold."
-            : "Resistance grows softly and the same on each. One that is hard early is crossed: back it out.";
+        last ? PassSentences.ResistanceRisesToEndSame : PassSentences.ResistanceGrowsSoftlyAndSame;
 
     /// <summary>"half a turn each", "each until it grips, then an eighth turn".</summary>
     private static string Each(string howFar) =>

@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Mount;
 
 namespace FaithfulBracket.Core.Mount;
 
@@ -44,17 +45,19 @@ internal static class SinkSteps
             Board = first.Board,
             Pair = first.Pair,
             Face = first.Part.Face,
-            Title =
-                $"Stick {(sinks.Count == 1 ? "a sink" : $"{sinks.Count} sinks")} of {size} on the {kind}{order.On(first.Board)}",
+            Title = SinkStepsWords.StickOfOn(
+                sinks.Count == 1 ? "a sink" : $"{sinks.Count} sinks",
+                size,
+                kind,
+                order.On(first.Board)
+            ),
             Detail =
-                "Film off, straight down onto the clean face, fins along the air, ten seconds under a finger each."
-                + (turned.Count > 0 ? $" Its long side across on {string.Join(", ", turned)}." : "")
-                + FormattableString.Invariant(
-                    $" Hottest will be {hottest.Part.Id}, {hottest.Sink.TemperatureC:0} °C in air of {hottest.Sink.AirC:0} °C"
-                )
+                SinkStepsWords.FilmOffStraightDownOntoClean
+                + (turned.Count > 0 ? SinkStepsWords.LongSideAcross(string.Join(", ", turned)) : "")
+                + SinkStepsWords.HottestWillBeInAir(hottest.Part.Id, hottest.Sink.TemperatureC, hottest.Sink.AirC)
                 + (hottest.Sink.LimitC is { } limit ? FormattableString.Invariant($", {limit:0} °C allowed.") : "."),
-            Caution = "A sink that comes off falls onto bare solder: pull each once, gently.",
-            Feel = "It does not turn under a fingertip and touches neither its neighbours nor the block.",
+            Caution = SinkStepsWords.SinkThatComesOffFallsOnto,
+            Feel = SinkStepsWords.ItDoesNotTurnUnderFingertip,
             Done = sinks.Count == 1 ? "Sink is on" : $"{sinks.Count} sinks on",
             Targets = [.. sinks.Select(s => s.Part.Id)],
             Count = sinks.Count > 1 ? sinks.Count : null,

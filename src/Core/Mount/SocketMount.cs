@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Sockets;
+using FaithfulBracket.Core.Words.Mount;
 
 namespace FaithfulBracket.Core.Mount;
 
@@ -29,38 +30,36 @@ internal sealed class SocketMount(WorkOrder order, SeatPlan seat, Ways ways)
     private WorkStep Lower(WorkStep step) =>
         step with
         {
-            Title = FormattableString.Invariant(
-                $"Block straight down over its posts, turned {seat.TurnDeg:0}°, no sliding"
-            ),
-            Feel =
-                $"It comes down level over its {(seat.Bare ? "studs" : "posts")} and rests by its own weight; it does not rock.",
+            Title = SocketMountWords.BlockStraightDownOverPostsTurned(seat.TurnDeg),
+            Feel = SocketMountWords.ItComesDownLevel(seat.Bare ? "studs" : "posts"),
             Detail = seat.Way is { } way
-                ? $"{SeatedMatch.Ports(way)}. {Inlet()}Once it touches it stays: sliding smears the {(seat.Bare ? "metal" : "paste")}."
+                ? SocketMountWords.OnceItTouchesItStays(SeatedMatch.Ports(way), Inlet(), seat.Bare ? "metal" : "paste")
                 : step.Detail,
-            Caution = seat.Bare ? "Bare silicon: level all the way, no corner runs ahead, no knock." : step.Caution,
+            Caution = seat.Bare ? SocketMountWords.BareSiliconLevelAllWay : step.Caution,
         };
 
     private string Inlet() =>
         seat.InletTurnDeg is not { } inlet ? ""
-        : inlet == seat.TurnDeg ? "Only this way round does the inlet lie over the hot dies. "
-        : FormattableString.Invariant($"The inlet lies over the hot dies at {inlet:0}°, not so. ");
+        : inlet == seat.TurnDeg ? SocketMountWords.OnlyThisWayRoundDoesInlet
+        : SocketMountWords.InletLiesOverHotDies(inlet);
 
     private WorkStep Start(WorkStep step) =>
         step with
         {
             Picture = StepPicture.Grip,
-            Feel =
-                $"Each {Turned(seat).ToLowerInvariant()} turns two rounds with the fingers. One that binds is crossed: back it out.",
+            Feel = SocketMountWords.EachTurnsTwoRoundsWithFingers(Turned(seat).ToLowerInvariant()),
             Title = seat.Bare
-                ? $"Springs on, {step.Count} studs just gripping"
-                : $"Springs and nuts on, {step.Count} just "
-                    + $"gripping{(seat.Match.Shims.Count > 0 ? ", a washer under each spring" : "")}",
+                ? SocketMountWords.SpringsOnStudsJustGripping(step.Count)
+                : SocketMountWords.SpringsAndNutsOnJustGripping(
+                    step.Count,
+                    seat.Match.Shims.Count > 0 ? SocketMountWords.WasherUnderEachSpring : ""
+                ),
             Detail = seat.Bare
-                ? "From behind they turn the other way: anticlockwise there is in. How far the tips stand out tells how much is left."
-                : "A washer may be stuck inside a nut. None firm until all grip.",
+                ? SocketMountWords.FromBehindTheyTurnOtherWay
+                : SocketMountWords.WasherMayBeStuckInsideNut,
             Facts =
                 seat.Match.Shims.Count > 0
-                    ? [.. step.Facts, new(Shims.InWords(seat.Match.Shims), "washer under each spring")]
+                    ? [.. step.Facts, new(Shims.InWords(seat.Match.Shims), SocketMountWords.WasherUnderEachSpring2)]
                     : step.Facts,
         };
 
@@ -73,8 +72,8 @@ internal sealed class SocketMount(WorkOrder order, SeatPlan seat, Ways ways)
             Turns = byThumb ? [.. step.Turns.Select(t => t with { Driver = null })] : step.Turns,
             Caution =
                 step.Pass != 1 ? step.Caution
-                : seat.Bare ? "No corner runs ahead: one turned home first lifts the others and chips a die."
-                : "By equal turns to the stop; stop if the board bends.",
+                : seat.Bare ? SocketMountWords.NoCornerRunsAhead
+                : SocketMountWords.ByEqualTurnsToStop,
         };
         if (tightening is null)
             return words;
@@ -90,7 +89,7 @@ internal sealed class SocketMount(WorkOrder order, SeatPlan seat, Ways ways)
                 .. words.Facts.SkipWhile(f => f.Value == step.Driver),
                 new(
                     FormattableString.Invariant($"{left.DefaultIfEmpty(0).Max():0.0} mm"),
-                    seat.Bare ? "of tip still to come" : "still to go"
+                    seat.Bare ? SocketMountWords.OfTipStillToCome : "still to go"
                 ),
             ],
         };
@@ -107,25 +106,25 @@ internal sealed class SocketMount(WorkOrder order, SeatPlan seat, Ways ways)
         yield return Step(
             "tray",
             StepKind.Fasten,
-            "Board on its tray: outer corners first, all loose, then firm",
-            "Every standoff under a hole, none where there is no hole.",
-            "A standoff in the wrong place is a short circuit.",
+            SocketMountWords.BoardOnTray,
+            SocketMountWords.EveryStandoffUnderHoleNone,
+            SocketMountWords.StandoffInWrongPlaceIsShort,
             "Board is firm"
         ) with
         {
-            Feel = "Every screw finds its standoff at once; the board does not bow between them.",
+            Feel = SocketMountWords.EveryScrewFindsStandoffAtOnce,
             Acts = [new(Bench.Verb.Insert, new(Bench.ThingKind.Board, seat.Board))],
         };
         yield return Step(
             "memory",
             StepKind.Fit,
-            "Memory into the slots the manual names for this many modules",
-            "Both levers open, straight down until they close by themselves.",
-            "Do not press on the block to hold the board.",
+            SocketMountWords.MemoryIntoSlotsManualNames,
+            SocketMountWords.BothLeversOpenStraightDown,
+            SocketMountWords.DoNotPressOnBlock,
             "Memory is in"
         ) with
         {
-            Feel = "Both ends click, the levers stand upright, the edge is level.",
+            Feel = SocketMountWords.BothEndsClickLeversStandUpright,
         };
     }
 }

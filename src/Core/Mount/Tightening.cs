@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Pads.Seating;
+using FaithfulBracket.Core.Words.Mount;
 
 namespace FaithfulBracket.Core.Mount;
 
@@ -12,8 +13,7 @@ public static class Tightening
     public const int MostScrews = 64,
         MostMoves = 4000;
 
-    public const string InWords =
-        "Limits: 64 screws, 4,000 moves; screws times turns over the step may not ask for more.";
+    public const string InWords = TighteningWords.LimitsScrewsMoves;
 
     private static readonly double[] Steps = [2, 1.5, 1, 0.75, 0.5, 0.25, 0.125];
 
@@ -33,10 +33,7 @@ public static class Tightening
     {
         var plates = Plates(stack, order);
         if (turnsPerMove is { } asked && plates.Sum(p => p.MovesAt(asked)) is var many && many > MostMoves)
-            throw new InputException(
-                "turnsPerMove",
-                $"{many:0} moves at this step; at most {MostMoves}: take larger turns."
-            );
+            throw new InputException("turnsPerMove", TighteningWords.MovesAtThisStep(many, MostMoves));
         var steps = plates.ConvertAll(p => Recommended(p, tiltLimitDeg, cancel));
         var recommended = steps.Min(s => s.Turns);
         var taken = turnsPerMove ?? recommended;
@@ -184,7 +181,7 @@ public static class Tightening
             cancel.ThrowIfCancellationRequested();
             var plate = plates.Find(p => p.Order.Any(h => h.Id == turns[i].Hole));
             if (plate is null)
-                throw new InputException($"moves/{i}/hole", $"\"{turns[i].Hole}\" is no screw of this block.");
+                throw new InputException($"moves/{i}/hole", TighteningWords.IsNoScrewOfThisBlock(turns[i].Hole));
             moves.Add(plate.Turn(plate.Order.First(h => h.Id == turns[i].Hole), 1, turns[i].Turns));
         }
         double Score(IReadOnlyList<TighteningMove> m) =>
@@ -216,12 +213,9 @@ public static class Tightening
         var models = PlateModel.For(stack).Where(m => own.Contains(m.Plate.Id)).ToList();
         var screws = models.Sum(m => m.Plate.Holes.Count);
         if (screws > MostScrews)
-            throw new InputException(
-                "block/plates",
-                $"{screws} screws; the turning of at most {MostScrews} is simulated."
-            );
+            throw new InputException("block/plates", TighteningWords.ScrewsTurningOfAtMost(screws, MostScrews));
         if (UnknownSprings.Of(models.SelectMany(m => m.Plate.Holes)) is { } unknown)
-            throw new InputException("block/plates", $"How far to turn at a time is not told: {unknown}");
+            throw new InputException("block/plates", TighteningWords.HowFarToTurnAtTime(unknown));
         var ordered = Ordered([.. models.SelectMany(m => m.Plate.Holes)], order);
         return models.ConvertAll(m => new TurningPlate(
             m,
@@ -239,9 +233,9 @@ public static class Tightening
         var named = order.Select(id => holes.Find(h => h.Id == id)).ToList();
         var unknown = named.FindIndex(h => h is null);
         if (unknown >= 0)
-            throw new InputException($"order/{unknown}", $"\"{order[unknown]}\" is no screw of this block.");
+            throw new InputException($"order/{unknown}", TighteningWords.IsNoScrewOfThisBlock(order[unknown]));
         if (order.Distinct().Count() != holes.Count || order.Count != holes.Count)
-            throw new InputException("order", $"Name each of the {holes.Count} screws once.");
+            throw new InputException("order", TighteningWords.NameEachOfScrewsOnce(holes.Count));
         return named!;
     }
 

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Pads.Seating;
+using FaithfulBracket.Core.Words.Mount;
 
 namespace FaithfulBracket.Core.Mount;
 
@@ -144,29 +145,26 @@ public sealed record TighteningResult(
             );
             var bounds = FormattableString.Invariant($"tilt under {TiltLimitDeg:0.0}°");
             if (PressesDie && PeakLimitMPa is { } limit)
-                bounds += FormattableString.Invariant($" and the die's edge under {limit:0.#} MPa");
+                bounds += TighteningResultWords.AndDiesEdge(limit);
             if (Strips is { } strips)
                 return $"{count} {strips}";
             if (Fewest)
                 return Within
                     ? $"{count} No fewer passes keep {bounds}."
-                    : $"{count} No {Tightening.MostPasses} passes keep the {BrokenWords}. "
-                        + "Turn evenly, and hold the block level by hand until all screws grip.";
+                    : TighteningResultWords.NoPassesKeep(count, Tightening.MostPasses, BrokenWords);
             if (!RecommendedKeepsBounds)
-                return FormattableString.Invariant(
-                    $"{count} No even step keeps {bounds}: this one reaches {Worst.TiltDeg:0.00}°. Turn in the smallest steps and hold the block level by hand until all screws grip."
-                );
+                return TighteningResultWords.NoEvenStepKeeps(count, bounds, Worst.TiltDeg);
             return TakenTurns == RecommendedTurns
-                ? $"{count} The largest even step that keeps {bounds}."
-                : $"{count} Recommended is {RecommendedWords}, the largest even step that keeps {bounds}.";
+                ? TighteningResultWords.LargestEvenStepThatKeeps(count, bounds)
+                : TighteningResultWords.RecommendedIsLargestEvenStep(count, RecommendedWords, bounds);
         }
     }
 
     private string BrokenWords =>
         Broken switch
         {
-            "load" => "load within the part's limit",
-            "pressure" => "pressure at the die's edge within its limit",
+            "load" => TighteningResultWords.LoadWithinPartsLimit,
+            "pressure" => TighteningResultWords.PressureAtDiesEdgeWithinLimit,
             _ => FormattableString.Invariant($"tilt under {TiltLimitDeg:0.0}°"),
         };
 
@@ -177,20 +175,15 @@ public sealed record TighteningResult(
 
     /// <summary>Why the order is as it is, in a sentence.</summary>
     public string WhyThisOrder =>
-        !PressesDie
-            ? FormattableString.Invariant(
-                $"No die lies under this block: what counts is that it comes down level. One screw home first tilts it {OneCornerFirst?.TiltDeg ?? 0:0.00}°."
-            )
+        !PressesDie ? TighteningResultWords.NoDieLiesUnderThisBlock(OneCornerFirst?.TiltDeg ?? 0)
         : OneCornerFirst is { } corner
         && Worst.PeakMPa > 0
         && EdgePressure.Of(corner.PeakMPa, PeakLimitMPa) == Boards.Bow.Validity.Ok
         && corner.PeakMPa >= 1.5 * Worst.PeakMPa
-            ? FormattableString.Invariant(
-                $"The die ring goes in a cross, then outward: one corner home first presses the die's edge {corner.PeakMPa / Worst.PeakMPa:0.#} times as hard."
-            )
+            ? TighteningResultWords.DieRingGoesInCrossThen(corner.PeakMPa / Worst.PeakMPa)
         : OneCornerFirst is { } hard && EdgePressure.Of(hard.PeakMPa, PeakLimitMPa) == Boards.Bow.Validity.Outside
-            ? "The die ring goes in a cross, then outward: one corner home first chips the die's edge."
-        : "The die ring goes in a cross, then outward, so that no corner runs ahead.";
+            ? TighteningResultWords.DieRingGoesInCrossThenOutward
+        : TighteningResultWords.DieRingGoesInCrossThenOutwardSoThatNoCorner;
 
     /// <summary>
     /// The worst edge pressure of this order, and with one corner first, as it is told; null where no die is pressed.

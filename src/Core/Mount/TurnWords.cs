@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Words.Mount;
+
 namespace FaithfulBracket.Core.Mount;
 
 /// <summary>Turns of a screw in words that a hand can follow: whole turns and eighths, near home sixteenths.</summary>
@@ -37,7 +39,7 @@ public static class TurnWords
     public static string Of(double turns)
     {
         if (turns > MostTurns)
-            return "each to its stop";
+            return TurnSentences.EachToStop;
         var eighths = (int)Math.Round(turns * 8, MidpointRounding.AwayFromZero);
         if (turns < 0.09375 || eighths == 0)
             return turns <= 0.09375 ? "a sixteenth turn" : "an eighth turn";

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Words.Orders;
 
 namespace FaithfulBracket.Core.Orders;
 
@@ -22,19 +23,19 @@ public static class JobKinds
             JobKind.FullCover => "full-cover card",
             JobKind.CoreOnly => "core-only block",
             JobKind.TwinBoard => "twin-board card",
-            JobKind.TwoDies => "two dies on one board",
+            JobKind.TwoDies => JobKindsWords.TwoDiesOnOneBoard,
             JobKind.Workstation => "workstation card",
-            JobKind.PlugInModule => "card with a plug-in module",
-            JobKind.UnknownMake => "card of unknown make",
-            JobKind.Machine => "several cards in one machine",
-            JobKind.BackPlate => "back plate kept or cooled",
-            JobKind.MainboardOnePiece => "mainboard, one-piece block",
+            JobKind.PlugInModule => JobKindsWords.CardWithPlugInModule,
+            JobKind.UnknownMake => JobKindsWords.CardOfUnknownMake,
+            JobKind.Machine => JobKindsWords.SeveralCardsInOneMachine,
+            JobKind.BackPlate => JobKindsWords.BackPlateKeptOrCooled,
+            JobKind.MainboardOnePiece => JobKindsWords.MainboardOnePieceBlock,
             JobKind.MainboardSplit => "mainboard, separate blocks",
             JobKind.MainboardBridged => "mainboard, bridged blocks",
             JobKind.Socket => "processor block",
-            JobKind.SocketUpgrade => "processor block with a kit",
+            JobKind.SocketUpgrade => JobKindsWords.ProcessorBlockWithKit,
             JobKind.DirectDie => "direct die",
-            JobKind.DirectDieSeveral => "direct die, several dies",
+            JobKind.DirectDieSeveral => JobKindsWords.DirectDieSeveralDies,
             JobKind.Memory => "memory modules",
             _ => "console board",
         };

@@ -1,6 +1,7 @@
 using System.Text.Json.Serialization;
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Words.Orders;
 
 namespace FaithfulBracket.Core.Orders;
 
@@ -80,19 +81,19 @@ public static class Schools
     private static readonly School Modules = new(
         "modules-in",
         Station.Mount,
-        "When modules go into their slots",
+        SchoolWords.WhenModulesGoIntoTheirSlots,
         "first",
         [
             Way(
                 "first",
-                "one by one, the block after",
-                "Each latch is heard by itself, and nothing heavy hangs on a slot while it is pressed.",
+                SchoolWords.OneByOneBlockAfter,
+                SchoolWords.EachLatchIsHeardByItself,
                 w => w with { ModulesIn = ModulesIn.First }
             ),
             Way(
                 "with-block",
-                "all at once under their block",
-                "The bolts are turned on the bench, where there is room for the hand.",
+                SchoolWords.AllAtOnceUnderTheirBlock,
+                SchoolWords.BoltsAreTurnedOnBench,
                 w => w with { ModulesIn = ModulesIn.WithBlock }
             ),
         ]
@@ -108,13 +109,13 @@ public static class Schools
                 Way(
                     "board",
                     "board onto block",
-                    "Holes stay in sight from above, and a card is lighter than its block.",
+                    SchoolWords.HolesStayInSight,
                     w => w with { WhoMoves = WhoMoves.Board }
                 ),
                 Way(
                     "block",
                     "block onto board",
-                    "A mainboard lies still in its tray; pads on the board stay where they were laid.",
+                    SchoolWords.MainboardLiesStillInTray,
                     w => w with { WhoMoves = WhoMoves.Block }
                 ),
             ]
@@ -135,19 +136,19 @@ public static class Schools
         new(
             "loop",
             Station.Match,
-            "How the blocks follow each other",
+            SchoolWords.HowBlocksFollowEachOther,
             LoopOf(order) == LoopJoin.Parallel ? "parallel" : "series",
             [
                 Way(
                     "series",
-                    "one after the other",
-                    "Every block gets the whole flow; the later ones get it a little warmer.",
+                    SchoolWords.OneAfterOther,
+                    SchoolWords.EveryBlockGetsWholeFlow,
                     w => w with { Loop = LoopJoin.Series }
                 ),
                 Way(
                     "parallel",
                     "side by side",
-                    "Less drop, the same inlet for all; the freest block takes the most.",
+                    SchoolWords.LessDropSameInletForAll,
                     w => w with { Loop = LoopJoin.Parallel }
                 ),
             ]
@@ -161,25 +162,25 @@ public static class Schools
         new(
             "cleaning",
             Station.Prep,
-            "What cleans the faces",
+            SchoolWords.WhatCleansFaces,
             "remover-on-paste",
             [
                 Way(
                     "remover-on-paste",
-                    "remover on old paste, alcohol on the rest",
-                    "Paste lets go in one wipe; pads leave nothing that alcohol does not take.",
+                    SchoolWords.RemoverOnOldPasteAlcohol,
+                    SchoolWords.PasteLetsGoInOneWipe,
                     w => w with { Cleaning = Cleaning.RemoverOnPaste }
                 ),
                 Way(
                     "alcohol",
-                    "alcohol, every contact face",
-                    "Residue anywhere lifts a pad and tilts the block.",
+                    SchoolWords.AlcoholEveryContactFace,
+                    SchoolWords.ResidueAnywhereLiftsPadAndTilts,
                     w => w with { Cleaning = Cleaning.Alcohol }
                 ),
                 Way(
                     "remover",
-                    "remover first, on every face",
-                    "Old paste comes off in one wipe; it has to wait, and alcohol follows all the same.",
+                    SchoolWords.RemoverFirstOnEveryFace,
+                    SchoolWords.OldPasteComesOff,
                     w => w with { Cleaning = Cleaning.Remover }
                 ),
             ]
@@ -187,19 +188,19 @@ public static class Schools
         new(
             CutId,
             Station.Pads,
-            "How pads are cut",
+            SchoolWords.HowPadsAreCut,
             "each",
             [
                 Way(
                     "each",
-                    "a piece for each part",
-                    "Least waste, and each part's squash is its own.",
+                    SchoolWords.PieceForEachPart,
+                    SchoolWords.LeastWasteAndEachPartsSquash,
                     w => w with { Cut = PadCutting.Each }
                 ),
                 Way(
                     "strips",
-                    "whole strips over a row",
-                    "Fewer pieces to peel and lay; the strip also covers what lies between the chips.",
+                    SchoolWords.WholeStripsOverRow,
+                    SchoolWords.FewerPiecesToPeelAndLay,
                     w => w with { Cut = PadCutting.Strips }
                 ),
             ]
@@ -207,45 +208,40 @@ public static class Schools
         new(
             "films",
             Station.Pads,
-            "When the outer films come off",
+            SchoolWords.WhenOuterFilmsComeOff,
             "outer-last",
             [
                 Way(
                     "outer-last",
-                    "last, right before the block closes",
-                    "Nothing settles on an open pad; the films are counted at the block.",
+                    SchoolWords.LastRightBeforeBlockCloses,
+                    SchoolWords.NothingSettlesOnOpenPad,
                     w => w with { Films = PadFilms.OuterLast }
                 ),
-                Way(
-                    "both",
-                    "both at laying",
-                    "Each pad is finished in one go; keep dust and lint away until the block is on.",
-                    w => w with { Films = PadFilms.Both }
-                ),
+                Way("both", "both at laying", SchoolWords.EachPadIsFinished, w => w with { Films = PadFilms.Both }),
             ]
         ),
         new(
             "pads-on",
             Station.Pads,
-            "Where pads are laid",
+            SchoolWords.WherePadsAreLaid,
             "by-tack",
             [
                 Way(
                     "by-tack",
-                    "by the tacky side",
-                    "The tacky side holds where the part is turned over: that decides board or block.",
+                    SchoolWords.ByTackySide,
+                    SchoolWords.TackySideHoldsWherePart,
                     w => w with { PadsOn = PadsOn.ByTack }
                 ),
                 Way(
                     "board",
                     "on the board",
-                    "The part shows where the pad belongs; nothing falls when the plate comes down.",
+                    SchoolWords.PartShowsWherePadBelongs,
                     w => w with { PadsOn = PadsOn.Board }
                 ),
                 Way(
                     "block",
                     "on the block",
-                    "Marked pockets make placing easier, and a board that is turned over loses none.",
+                    SchoolWords.MarkedPocketsMakePlacingEasier,
                     w => w with { PadsOn = PadsOn.Block }
                 ),
             ]
@@ -253,25 +249,25 @@ public static class Schools
         new(
             "paste-die",
             Station.Paste,
-            "Paste on bare silicon",
+            SchoolWords.PasteOnBareSilicon,
             "spread",
             [
                 Way(
                     "spread",
-                    "spread to full cover",
-                    "Bare silicon has nothing that carries heat sideways: a corner without paste overheats.",
+                    SchoolWords.SpreadToFullCover,
+                    SchoolWords.BareSiliconHasNothingThatCarries,
                     w => w with { PasteDie = PasteWay.Spread }
                 ),
                 Way(
                     "cross",
                     "a cross, pressed out",
-                    "No air is shut in, and the clamp makes the film; look at what the simulation leaves bare.",
+                    SchoolWords.NoAirIsShut,
                     w => w with { PasteDie = PasteWay.Cross }
                 ),
                 Way(
                     "line",
-                    "one line, pressed out",
-                    "Right for a long narrow die.",
+                    SchoolWords.OneLinePressedOut,
+                    SchoolWords.RightForLongNarrowDie,
                     w => w with { PasteDie = PasteWay.Line }
                 ),
             ]
@@ -285,52 +281,42 @@ public static class Schools
                 Way(
                     "cross",
                     "a cross",
-                    "Reaches the corners of a square lid with the least excess.",
+                    SchoolWords.ReachesCornersOfSquareLid,
                     w => w with { PasteLid = PasteWay.Cross }
                 ),
-                Way(
-                    "dot",
-                    "one dot",
-                    "Cannot shut in air; leaves the corners of a large lid bare, which matters little.",
-                    w => w with { PasteLid = PasteWay.Dot }
-                ),
-                Way("line", "one line", "Follows a long die under the lid.", w => w with { PasteLid = PasteWay.Line }),
-                Way(
-                    "spread",
-                    "spread",
-                    "Sure of full cover; takes a steady hand.",
-                    w => w with { PasteLid = PasteWay.Spread }
-                ),
+                Way("dot", "one dot", SchoolWords.CannotShutInAir, w => w with { PasteLid = PasteWay.Dot }),
+                Way("line", "one line", SchoolWords.FollowsLongDieUnderLid, w => w with { PasteLid = PasteWay.Line }),
+                Way("spread", "spread", SchoolWords.SureOfFullCover, w => w with { PasteLid = PasteWay.Spread }),
             ]
         ),
         new(
             "increments",
             Station.Mount,
-            "How far at a time",
+            SchoolWords.HowFarAtTime,
             "simulated",
             [
                 Way(
                     "simulated",
-                    "the largest even step in bounds",
-                    "The simulation keeps tilt and edge pressure within limits with the fewest moves.",
+                    SchoolWords.LargestEvenStepInBounds,
+                    SchoolWords.SimulationKeepsTiltAndEdgePressure,
                     w => w with { Increments = Increments.Simulated }
                 ),
                 Way(
                     "quarter",
                     "quarter turns",
-                    "Slow and even whatever the springs are.",
+                    SchoolWords.SlowAndEvenWhateverSprings,
                     w => w with { Increments = Increments.Quarter }
                 ),
                 Way(
                     "two",
-                    "two turns, then the opposite",
-                    "Quick on long springs; watch the tilt it shows.",
+                    SchoolWords.TwoTurnsThenOpposite,
+                    SchoolWords.QuickOnLongSprings,
                     w => w with { Increments = Increments.Two }
                 ),
                 Way(
                     "home",
-                    "each to its stop",
-                    "Only where stops are short: see what the edge has to take.",
+                    SchoolWords.EachToStop,
+                    SchoolWords.OnlyWhereStopsAreShort,
                     w => w with { Increments = Increments.Home }
                 ),
             ]
@@ -343,14 +329,14 @@ public static class Schools
             [
                 Way(
                     "stop",
-                    "to the hard stop, else the simulated load",
-                    "Evenness matters more than tightness; a shank that stops makes every screw the same.",
+                    SchoolWords.ToHardStopElseSimulatedLoad,
+                    SchoolWords.EvennessMattersMoreThanTightness,
                     w => w with { Tightness = Tightness.Stop }
                 ),
                 Way(
                     "grip",
-                    "until it grips, then a little more",
-                    "For screws without a stop and without figures: the same little more on each.",
+                    SchoolWords.UntilItGripsThenLittleMore,
+                    SchoolWords.ForScrewsWithoutStopAndWithout,
                     w => w with { Tightness = Tightness.Grip }
                 ),
             ]
@@ -358,19 +344,14 @@ public static class Schools
         new(
             "pressing",
             Station.Mount,
-            "Pressing down while screwing",
+            SchoolWords.PressingDownWhileScrewing,
             "none",
             [
-                Way(
-                    "none",
-                    "none",
-                    "The springs do it; a thumb on one corner is a load nobody reckoned.",
-                    w => w with { Pressing = Pressing.None }
-                ),
+                Way("none", "none", SchoolWords.SpringsDoIt, w => w with { Pressing = Pressing.None }),
                 Way(
                     "light",
-                    "light, in the middle",
-                    "Helps short springs to catch; only over the die, never at a corner.",
+                    SchoolWords.LightInMiddle,
+                    SchoolWords.HelpsShortSpringsToCatch,
                     w => w with { Pressing = Pressing.Light }
                 ),
             ]
@@ -378,19 +359,19 @@ public static class Schools
         new(
             "back-plate-screws",
             Station.Mount,
-            "Screws that the back plate needs",
+            SchoolWords.ScrewsThatBackPlateNeeds,
             "out",
             [
                 Way(
                     "out",
-                    "left out until it is on",
-                    "They hold the back plate: put in early they have to come out again under load.",
+                    SchoolWords.LeftOutUntil,
+                    SchoolWords.TheyHoldBackPlate,
                     w => w with { BackPlateScrews = BackPlateScrews.Out }
                 ),
                 Way(
                     "all",
-                    "all in, then some out",
-                    "The block is held everywhere while the board is handled.",
+                    SchoolWords.AllInThenSomeOut,
+                    SchoolWords.BlockIsHeldEverywhereWhileBoard,
                     w => w with { BackPlateScrews = BackPlateScrews.All }
                 ),
             ]
@@ -398,19 +379,19 @@ public static class Schools
         new(
             "imprint",
             Station.Prove,
-            "Looking at the imprint",
+            SchoolWords.LookingAtImprint,
             "no-lift",
             [
                 Way(
                     "no-lift",
-                    "no lift unless proof is poor",
-                    "Every lift costs fresh pads and paste and another chance to chip a die.",
+                    SchoolWords.NoLiftUnlessProofIsPoor,
+                    SchoolWords.EveryLiftCostsFreshPads,
                     w => w with { Imprint = ImprintCheck.NoLift }
                 ),
                 Way(
                     "lift",
-                    "lift once, read it, mount again",
-                    "The imprint shows film and pads as they are; fresh pads and paste go on for the second time.",
+                    SchoolWords.LiftOnceReadItMountAgain,
+                    SchoolWords.ImprintShowsFilmAndPads,
                     w => w with { Imprint = ImprintCheck.Lift }
                 ),
             ]
@@ -424,13 +405,13 @@ public static class Schools
                 Way(
                     "replace",
                     "replace",
-                    "Pressed pads do not come back to their thickness.",
+                    SchoolWords.PressedPadsDoNotComeBack,
                     w => w with { StockPads = StockPads.Replace }
                 ),
                 Way(
                     "reuse",
-                    "keep those of the back plate",
-                    "Intact and undisturbed, they fit where they were.",
+                    SchoolWords.KeepThoseOfBackPlate,
+                    SchoolWords.IntactAndUndisturbedTheyFit,
                     w => w with { StockPads = StockPads.Reuse }
                 ),
             ]

@@ -1,4 +1,5 @@
 using System.Globalization;
+using FaithfulBracket.Core.Words.Orders;
 
 namespace FaithfulBracket.Core.Orders;
 
@@ -28,12 +29,12 @@ public static class Signer
         )
             return Expected;
         return initials.FirstOrDefault(IsLookAlike) is var odd and not '\0'
-            ? $"The letter {odd} (U+{(int)odd:X4}) can be mistaken for another letter. Use the plain letter."
+            ? SignerWords.LetterUCanBeMistaken(odd, (int)odd)
             : null;
     }
 
     /// <summary>The message for initials that are not valid.</summary>
-    public const string Expected = "Sign with one to four letters.";
+    public const string Expected = SignerWords.SignWithOneToFourLetters;
 
     /// <summary>Inks of a stamp, by name.</summary>
     public static IReadOnlyList<string> Colours { get; } = ["ink", "copper", "cool", "amber", "plum"];

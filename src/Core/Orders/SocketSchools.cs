@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Words.Orders;
 using static FaithfulBracket.Core.Orders.Schools;
 
 namespace FaithfulBracket.Core.Orders;
@@ -15,14 +16,14 @@ internal static class SocketSchools
             [
                 Way(
                     "processor-first",
-                    "processor in first, under its cover",
-                    "The cover keeps tools off the contacts until the package lies over them.",
+                    SocketSchoolsWords.ProcessorInFirstUnderCover,
+                    SocketSchoolsWords.CoverKeepsToolsOffContacts,
                     w => w with { Clamp = ProcessorAndClamp.ProcessorFirst }
                 ),
                 Way(
                     "clamp-off",
                     "clamp off first",
-                    "Nothing is in the way of the package; the contacts lie open meanwhile.",
+                    SocketSchoolsWords.NothingIsInWayOfPackage,
                     w => w with { Clamp = ProcessorAndClamp.ClampOff }
                 ),
             ]
@@ -30,19 +31,14 @@ internal static class SocketSchools
         new(
             "nuts-by",
             Station.Mount,
-            "Nuts by thumb or by driver",
+            SocketSchoolsWords.NutsByThumbOrByDriver,
             "thumb",
             [
-                Way(
-                    "thumb",
-                    "by thumb",
-                    "The hand feels the stop and can not overdo it.",
-                    w => w with { NutsBy = NutsBy.Thumb }
-                ),
+                Way("thumb", "by thumb", SocketSchoolsWords.HandFeelsStop, w => w with { NutsBy = NutsBy.Thumb }),
                 Way(
                     "driver",
                     "by driver",
-                    "Equal turns are easier to count; stop where it stops.",
+                    SocketSchoolsWords.EqualTurnsAreEasierToCount,
                     w => w with { NutsBy = NutsBy.Driver }
                 ),
             ]
@@ -50,19 +46,19 @@ internal static class SocketSchools
         new(
             "closing",
             Station.Mount,
-            "What the job ends with",
+            SocketSchoolsWords.WhatJobEnds,
             "block",
             [
                 Way(
                     "block",
-                    "the block on its board",
-                    "Whoever builds the machine puts the board on its tray.",
+                    SocketSchoolsWords.BlockOnBoard,
+                    SocketSchoolsWords.WhoeverBuildsMachinePutsBoard,
                     w => w with { Closing = Closing.Block }
                 ),
                 Way(
                     "tray",
-                    "board on its tray, memory in",
-                    "The board is handled once more while somebody still looks at the block.",
+                    SocketSchoolsWords.BoardOnTrayMemory,
+                    SocketSchoolsWords.BoardIsHandledOnceMoreWhile,
                     w => w with { Closing = Closing.Tray }
                 ),
             ]
@@ -79,16 +75,11 @@ internal static class SocketSchools
             [
                 Way(
                     "warm",
-                    "warm it right through",
-                    "Warm solder shears with less force, and the package bends less.",
+                    SocketSchoolsWords.WarmItRight,
+                    SocketSchoolsWords.WarmSolderShearsWithLessForce,
                     w => w with { WarmLid = WarmLid.Warm }
                 ),
-                Way(
-                    "cold",
-                    "cold",
-                    "A good jig shears it cold; nobody handles hot metal.",
-                    w => w with { WarmLid = WarmLid.Cold }
-                ),
+                Way("cold", "cold", SocketSchoolsWords.GoodJigShearsItCold, w => w with { WarmLid = WarmLid.Cold }),
             ]
         ),
         new(
@@ -97,16 +88,11 @@ internal static class SocketSchools
             "Polishing a die",
             "no",
             [
-                Way(
-                    "no",
-                    "clean enough",
-                    "Metal fills what is left of the solder.",
-                    w => w with { Polish = Polish.No }
-                ),
+                Way("no", "clean enough", SocketSchoolsWords.MetalFillsWhatIsLeft, w => w with { Polish = Polish.No }),
                 Way(
                     "yes",
                     "polish it flat",
-                    "A thinner film; every stroke takes silicon that does not come back.",
+                    SocketSchoolsWords.ThinnerFilmEveryStrokeTakesSilicon,
                     w => w with { Polish = Polish.Yes }
                 ),
             ]

@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Pads.Seating;
+using FaithfulBracket.Core.Words.Pads;
 
 namespace FaithfulBracket.Core.Pads;
 
@@ -44,7 +45,7 @@ public static class Alternatives
     {
         var ((board, _, _), pads, materials, _) = stack;
         if (parts.Count == 0 || parts.Any(p => !pads.Any(x => x.Part == p)))
-            throw new InputException("parts", "Name parts that have a pad.");
+            throw new InputException("parts", AlternativesWords.NamePartsThatHavePad);
         var covered = Gaps.Of(stack.Laid, materials).Pairs.First(g => g.Part == parts[0]).PadAreaMm2;
         var list = new List<Alternative>();
         foreach (var option in atHand.Distinct().Where(o => materials.ContainsKey(o.Material)))
@@ -95,12 +96,10 @@ public static class Alternatives
             !seated.LoadUnknown && seated.Dies.Any(d => d.MaxLoadN is { } max && d.LoadN > max)
             || pad.Squash > material.SquashMax;
         var text =
-            seated.Floats ? FormattableString.Invariant($"floats: film up to {film:0} µm, {limitUm:0} allowed")
+            seated.Floats ? AlternativesWords.FloatsFilmUpToAllowed(film, limitUm)
             : pad.Squash <= 0 ? "does not touch"
             : pad.Squash > material.SquashMax
-                ? FormattableString.Invariant(
-                    $"squashed {pad.Squash * 100:0} %, past the {material.SquashMax * 100:0} % it takes"
-                )
+                ? AlternativesWords.SquashedPastItTakes(pad.Squash * 100, material.SquashMax * 100)
             : FormattableString.Invariant(
                 $"{(seated.LoadUnknown ? "" : FormattableString.Invariant($"film up to {film:0} µm, "))}squash {pad.Squash * 100:0} %{(rise is { } r ? FormattableString.Invariant($", {place} {r:0.0} K over its land") : "")}"
             );

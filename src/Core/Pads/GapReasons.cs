@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Words.Pads;
 
 namespace FaithfulBracket.Core.Pads;
 
@@ -8,12 +9,11 @@ internal static class GapReasons
     public static string Why(Pairing p, double min, double max, PadFit? chosen, PadFit? declared)
     {
         var gap =
-            max < 0
-                ? FormattableString.Invariant($"{p.Part.Id} stands {-max:0.00} to {-min:0.00} mm into land {p.Land.Id}")
-            : min < 0 ? FormattableString.Invariant($"{p.Part.Id}: gap up to {max:0.00} mm, or none")
+            max < 0 ? GapReasonsWords.StandsToIntoLand(p.Part.Id, -max, -min, p.Land.Id)
+            : min < 0 ? GapReasonsWords.GapUpToOrNone(p.Part.Id, max)
             : FormattableString.Invariant($"{p.Part.Id}: gap {min:0.00}–{max:0.00} mm");
         if (chosen is null)
-            return $"{gap}; no pad is known for land {p.Land.Id}.";
+            return GapReasonsWords.NoPadIsKnownForLand(gap, p.Land.Id);
         var first =
             declared is not null && declared != chosen
                 ? $"; {Describe(declared)}. {Describe(chosen, capital: true)}"

@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Words.Pads;
 
 namespace FaithfulBracket.Core.Pads;
 
@@ -116,9 +117,7 @@ public static class Gaps
                 null,
                 null,
                 [],
-                FormattableString.Invariant(
-                    $"{p.Part.Id}: paste film {nominal:0.000} mm between the die and land {p.Land.Id}."
-                )
+                GapsWords.PasteFilmBetweenDieAndLand(p.Part.Id, nominal, p.Land.Id)
             );
         var (chosen, declared, wouldDo) = choice.For(p.Land, min, max);
         return new(

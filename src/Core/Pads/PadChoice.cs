@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Words.Pads;
 
 namespace FaithfulBracket.Core.Pads;
 
@@ -20,10 +21,7 @@ public sealed class PadChoice
         var unknown = _candidates.Select(c => c.Pad.Material).Distinct().Where(m => !materials.ContainsKey(m)).ToList();
         if (unknown.Count > 0)
             throw new InputException([
-                .. unknown.Select(m => new InputFault(
-                    "materials",
-                    $"Pad material \"{m}\" is not known: give it in materials or add it to the drawer."
-                )),
+                .. unknown.Select(m => new InputFault("materials", PadChoiceWords.PadMaterialIsNotKnown(m))),
             ]);
     }
 

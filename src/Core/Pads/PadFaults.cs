@@ -4,6 +4,7 @@ using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Pads.Seating;
+using FaithfulBracket.Core.Words.Pads;
 
 namespace FaithfulBracket.Core.Pads;
 
@@ -120,29 +121,23 @@ public static class PadFaults
         if (Edge(plate, before, after) is { } edge)
             yield return edge;
         else
-            yield return "The edges look as even as with good pads: the eye does not find this one.";
+            yield return PadFaultsWords.EdgesLookAsEven;
         // how thick a film is depends on what presses it
         double filmBefore = before.LoadUnknown ? double.PositiveInfinity : Worst(before),
             filmAfter = Worst(after);
         if (after.Floats && !before.Floats)
-            yield return FormattableString.Invariant(
-                $"The block floats: the film over the die is up to {filmAfter:0} µm instead of {filmBefore:0}. The imprint is pale at that corner, and the die runs hot."
-            );
+            yield return PadFaultsWords.BlockFloatsFilmOverDie(filmAfter, filmBefore);
         else if (filmAfter > filmBefore * 1.15 + 2)
-            yield return FormattableString.Invariant(
-                $"The film over the die thickens to {filmAfter:0} µm from {filmBefore:0}."
-            );
+            yield return PadFaultsWords.FilmOverDieThickens(filmAfter, filmBefore);
         var squash = after.Pads.FirstOrDefault(p => p.Part == part.Id)?.Squash;
         if (fault == PadFault.Missed || squash is <= 0)
             yield return part.DissipationW > 0
-                ? $"{part.Id} touches nothing: it climbs to its limit under load while its neighbours stay cool."
+                ? PadFaultsWords.TouchesNothingItClimbsToLimit(part.Id)
                 : $"{part.Id} touches nothing.";
         else if (rise is { } r && riseBefore is { } b)
             yield return r > b + 1
-                ? FormattableString.Invariant(
-                    $"{part.Id} stands {r:0} K over its land instead of {b:0}: {r - b:0} K hotter than its neighbours."
-                )
-                : FormattableString.Invariant($"{part.Id} stands {r:0} K over its land, about as before.");
+                ? PadFaultsWords.StandsOverLandInstead(part.Id, r, b, r - b)
+                : PadFaultsWords.StandsOverLandAboutAsBefore(part.Id, r);
     }
 
     private static IEnumerable<string> Felt(
@@ -155,13 +150,13 @@ public static class PadFaults
     {
         if (before.LoadUnknown)
         {
-            yield return $"How the screws feel is {UnknownSprings.NotTold}.";
+            yield return PadFaultsWords.HowScrewsFeel(UnknownSprings.NotTold);
             yield break;
         }
         double dieBefore = before.Dies.Sum(d => d.LoadN),
             dieAfter = after.Dies.Sum(d => d.LoadN);
         if (dieAfter < dieBefore - TellingN)
-            yield return FormattableString.Invariant($"The die keeps {dieAfter:0} N instead of {dieBefore:0}.");
+            yield return PadFaultsWords.DieKeepsInstead(dieAfter, dieBefore);
         var holes = block.Plates.SelectMany(p => p.Holes).Where(h => after.Screws.Any(s => s.Hole == h.Id)).ToList();
         if (holes.Count == 0)
             yield break;
@@ -169,15 +164,11 @@ public static class PadFaults
         double was = before.Screws.First(s => s.Hole == near.Id).LoadN,
             now = after.Screws.First(s => s.Hole == near.Id).LoadN;
         if (now > was + TellingN)
-            yield return FormattableString.Invariant(
-                $"Screw {near.Id} beside it grips early and ends at {now:0} N instead of {was:0}."
-            );
+            yield return PadFaultsWords.ScrewBesideItGripsEarly(near.Id, now, was);
         else if (now < was - TellingN)
-            yield return FormattableString.Invariant(
-                $"Screw {near.Id} beside it stays lighter, {now:0} N instead of {was:0}."
-            );
+            yield return PadFaultsWords.ScrewBesideItStaysLighterInstead(near.Id, now, was);
         else
-            yield return "The screws feel as always.";
+            yield return PadFaultsWords.ScrewsFeelAsAlways;
     }
 
     private static double Worst(SeatingResult s) => s.Dies.SelectMany(d => d.BondLinesUm).DefaultIfEmpty(0).Max();
@@ -200,10 +191,11 @@ public static class PadFaults
         var opens = Opens(worst);
         var closes = Height(after, worst.Across.X, worst.Across.Y) - Height(before, worst.Across.X, worst.Across.Y);
         return opens < TellingMm ? null
-            : opens - closes < TellingMm
-                ? FormattableString.Invariant($"The whole block stands {opens:0.00} mm higher.")
-            : FormattableString.Invariant(
-                $"The {worst.Name} edge stands {opens:0.00} mm higher than it should, the edge across {(closes < -0.01 ? FormattableString.Invariant($"{-closes:0.00} mm lower") : "hardly changes")}."
+            : opens - closes < TellingMm ? PadFaultsWords.WholeBlockStandsHigher(opens)
+            : PadFaultsWords.EdgeStandsHigherThanItShould(
+                worst.Name,
+                opens,
+                closes < -0.01 ? FormattableString.Invariant($"{-closes:0.00} mm lower") : "hardly changes"
             );
     }
 }

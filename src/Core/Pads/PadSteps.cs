@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads.Cutting;
+using FaithfulBracket.Core.Words.Pads;
 
 namespace FaithfulBracket.Core.Pads;
 
@@ -87,10 +88,8 @@ internal static class PadSteps
             Title =
                 $"Cut {HowMany.Of(pieces.Count, "piece")} from {(sheet.Offcut ? "offcut" : "sheet")} "
                 + $"{sheet.StockId}, {HowMany.Of(sheet.Cuts.Count, "cut")}",
-            Detail = FormattableString.Invariant(
-                $"{sheet.WidthMm:0.#} × {sheet.DepthMm:0.#} mm, letters {Letters(pieces)}. Follow the cutting sheet, edge to edge."
-            ),
-            Caution = "Cut away from the hand.",
+            Detail = PadStepsWords.LettersFollowCuttingSheetEdge(sheet.WidthMm, sheet.DepthMm, Letters(pieces)),
+            Caution = PadStepsWords.CutAwayFromHand,
             Count = sheet.Cuts.Count,
             Counted = CountOf.Cuts,
             Sheet = number,
@@ -128,23 +127,29 @@ internal static class PadSteps
             Board = first.Board,
             Pair = pair.Key,
             Done = $"{list.Count} laid, {HowMany.Of(films, "film")} off",
-            Title = FormattableString.Invariant(
-                $"Lay {list.Count} {pads} of {first.ThicknessMm:0.0#} mm {(first.Half is null ? "on" : "into the half for")} the {words}{At(order, first)}, {(one ? "letter" : "letters")} {Letters(ids)}"
+            Title = PadStepsWords.LayOf(
+                list.Count,
+                pads,
+                first.ThicknessMm,
+                first.Half is null ? "on" : PadStepsWords.IntoHalfFor,
+                words,
+                At(order, first),
+                one ? "letter" : "letters",
+                Letters(ids)
             ),
             Detail = first.Where is null
                 ? (
                     each == 1
-                        ? $"Peel the inner film of each, {HowMany.Of(films, "film")} in all; the outer one stays on. "
-                        : $"Film off both sides of each, {films} films in all. "
+                        ? PadStepsWords.PeelInnerFilmOfEach(HowMany.Of(films, "film"))
+                        : PadStepsWords.FilmOffBothSidesOfEach(films)
                 )
                     + (
                         first.Half is null
-                            ? $"Press each on its chip; {Where(ways, first)}."
-                            : "Each on its land, in the half that lies open: the board comes down on them."
+                            ? PadStepsWords.PressEachOnChip(Where(ways, first))
+                            : PadStepsWords.EachOnLandInHalf
                     )
-                : $"Inner film off each, {HowMany.Of(films, "film")} in all, drawn slowly: these stretch; the outer one "
-                    + "stays on. Clear of every bolt hole, with room to spread.",
-            Caution = "Film left on a pad cooks the chip under it: count the films.",
+                : PadStepsWords.InnerFilmOffEachInAll(HowMany.Of(films, "film")),
+            Caution = PadStepsWords.FilmLeftOnPadCooksChip,
             Face = first.Face,
             Targets = [.. list.SelectMany(p => p.Parts)],
             Count = films,
@@ -162,7 +167,7 @@ internal static class PadSteps
     /// <summary>Which board, where there are several, and which face of it.</summary>
     private static string At(WorkOrder order, PadPiece piece) =>
         piece.Face == Face.Front || piece.Where is not null ? order.On(piece.Board)
-        : order.Find(piece.Board)?.Board.Kind == BoardKind.MemoryModule ? $" on the back of module {piece.Board}"
+        : order.Find(piece.Board)?.Board.Kind == BoardKind.MemoryModule ? PadStepsWords.OnBackOfModule(piece.Board)
         : order.Pieces.Count > 1 ? $" behind board {piece.Board}"
         : " behind the board";
 
@@ -180,14 +185,14 @@ internal static class PadSteps
     private static string Where(Ways ways, PadPiece piece) =>
         ways.PadsOn switch
         {
-            PadsOn.Board => "on the board, where its part shows it",
-            PadsOn.Block => "on the block, in its pocket",
-            _ => piece.OnBlock ? "tacky side to the block" : "on the board",
+            PadsOn.Board => PadStepsWords.OnBoardWherePartShows,
+            PadsOn.Block => PadStepsWords.OnBlockInPocket,
+            _ => piece.OnBlock ? PadStepsWords.TackySideToBlock : "on the board",
         };
 
     private static string? Stripping(IReadOnlyList<PairPads> pairs) =>
         pairs.FirstOrDefault(p => p.Seating is { ScrewsStrip: true }) is not { } pair ? null
-        : pairs.Count > 1 ? $"screws of block {pair.Pair} strip"
+        : pairs.Count > 1 ? PadStepsWords.ScrewsOfBlockStrip(pair.Pair)
         : "screws strip first";
 
     private static (string, bool) Summary(IReadOnlyList<PairPads> pairs, CutPlan? cutting)

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Words.Paste;
 
 namespace FaithfulBracket.Core.Paste;
 
@@ -21,9 +22,8 @@ internal sealed class FilmGrid
         if (Math.Max(b.Width, b.Height) > MostTimesAsLong * Math.Min(b.Width, b.Height))
             throw new InputException(
                 "surface",
-                FormattableString.Invariant(
-                    $"The face is {b.Width:0.###} × {b.Height:0.###} mm, over {MostTimesAsLong} times as long as wide: "
-                ) + "the film is reckoned for wider ones only. Give its true outline."
+                FilmGridWords.FaceIsOverTimesAsLong(b.Width, b.Height, MostTimesAsLong)
+                    + FilmGridWords.FilmIsReckonedForWiderOnes
             );
         CellMm = Math.Min(Math.Max(b.Width, b.Height) / settings.Cells, Math.Min(b.Width, b.Height) / LeastCells);
         Columns = (int)Math.Round(b.Width / CellMm);
@@ -48,7 +48,7 @@ internal sealed class FilmGrid
             laid += share[i] * CellMm * CellMm;
         }
         if (laid <= 0)
-            throw new InputException("pattern", "The pattern lays no paste on the face.");
+            throw new InputException("pattern", FilmGridWords.PatternLaysNoPasteOnFace);
         var lowest = Rise.Min();
         for (var i = 0; i < n; i++)
             Rise[i] -= lowest;

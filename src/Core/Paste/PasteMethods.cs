@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Paste;
 
 namespace FaithfulBracket.Core.Paste;
 
@@ -41,20 +42,14 @@ public static class PasteMethods
     public static string Why(PasteSurface surface, PasteWay method, Part part) =>
         (surface, method) switch
         {
-            (PasteSurface.BareDie, PasteWay.Spread) =>
-                "Bare silicon: every square millimetre covered, thin and even; a pattern may leave a corner bare.",
-            (PasteSurface.BareDie, _) =>
-                "Bare silicon under a pattern: look in the simulation whether the corners are reached before you trust it.",
-            (PasteSurface.BridgeChip, PasteWay.Spread) => "A bridge chip gives little heat: a thin spread is enough.",
-            (PasteSurface.BridgeChip, _) => "A bridge chip gives little heat: a small amount pressed out does.",
-            (PasteSurface.LargePlate, PasteWay.Spread) =>
-                "A large lid: spread, and slightly more than a small one takes.",
-            (PasteSurface.LargePlate, _) =>
-                "A large lid: one dot does not reach its corners; arms do, with slightly more paste.",
-            (_, PasteWay.Line) => FormattableString.Invariant(
-                $"A lid of {part.WidthMm:0} × {part.DepthMm:0} mm: a line along the long side."
-            ),
-            _ => "A lid spreads the heat: a pattern or a spread both do.",
+            (PasteSurface.BareDie, PasteWay.Spread) => PasteMethodsWords.BareSiliconEverySquareMillimetreCovered,
+            (PasteSurface.BareDie, _) => PasteMethodsWords.BareSiliconUnderPattern,
+            (PasteSurface.BridgeChip, PasteWay.Spread) => PasteMethodsWords.BridgeChipGivesLittleHeat,
+            (PasteSurface.BridgeChip, _) => PasteMethodsWords.BridgeChipGivesLittleHeatSmall,
+            (PasteSurface.LargePlate, PasteWay.Spread) => PasteMethodsWords.LargeLidSpreadAndSlightlyMore,
+            (PasteSurface.LargePlate, _) => PasteMethodsWords.LargeLidOneDotDoes,
+            (_, PasteWay.Line) => PasteMethodsWords.LidOfLineAlongLongSide(part.WidthMm, part.DepthMm),
+            _ => PasteMethodsWords.LidSpreadsHeat,
         };
 
     /// <summary>Liquid metal on this face: what forbids it, what it asks for.</summary>
@@ -71,11 +66,11 @@ public static class PasteMethods
             cautions = [];
         var metal = block.ColdPlate?.Metal.ToLowerInvariant() ?? "";
         if (metal.Contains("alumin", StringComparison.Ordinal))
-            refusals.Add("The block's face is aluminium: gallium destroys it. Never.");
+            refusals.Add(PasteMethodsWords.BlocksFaceIsAluminium);
         else if (metal.Length == 0)
-            cautions.Add("The block does not say what its face is made of: make sure that it is no aluminium.");
+            cautions.Add(PasteMethodsWords.BlockDoesNotSayWhatFace);
         else if (!metal.Contains("nickel", StringComparison.Ordinal))
-            cautions.Add("Bare copper soaks liquid metal up: it stains, and a second coat is due after some weeks.");
+            cautions.Add(PasteMethodsWords.BareCopperSoaksLiquidMetalUp);
         var reach = die.Top().Bounds.Grown(ReachMm);
         var bare = board
             .Parts.Where(p =>
@@ -89,16 +84,14 @@ public static class PasteMethods
             .ToList();
         if (bare.Count > 0)
             refusals.Add(
-                "Bare parts in reach of a drop: "
-                    + $"{(bare.Count > 6 ? $"{string.Join(", ", bare.Take(6))} and {bare.Count - 6} more" : string.Join(", ", bare))}. "
-                    + "Coat them, let it dry, then choose it again as covered."
+                PasteMethodsWords.BarePartsInReachOfDrop(
+                    bare.Count > 6
+                        ? $"{string.Join(", ", bare.Take(6))} and {bare.Count - 6} more"
+                        : string.Join(", ", bare)
+                )
             );
-        cautions.Add(
-            "Conducts: a drop beside the die is a short circuit. Gloves and a tray; keep it off aluminium tools, laptops and jewellery."
-        );
-        cautions.Add(
-            "A film on the die and on the contact patch, and nowhere else. What is left over is not for the drain."
-        );
+        cautions.Add(PasteMethodsWords.ConductsDropBesideDieIsShort);
+        cautions.Add(PasteMethodsWords.FilmOnDieAndOnContact);
         return (refusals, cautions);
     }
 

@@ -5,6 +5,7 @@ using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Pads.Seating;
 using FaithfulBracket.Core.Prep;
 using FaithfulBracket.Core.Sockets;
+using FaithfulBracket.Core.Words.Paste;
 
 namespace FaithfulBracket.Core.Paste;
 
@@ -30,13 +31,13 @@ public static class PasteStation
         if (pads.Pairs.Count == 0)
             return new([], new(Station.Paste, "waits for a block", true, []));
         if (drawer.PasteOr(pasteId) is not { } paste)
-            return new([], new(Station.Paste, "no paste in the drawer", true, []));
+            return new([], new(Station.Paste, PasteStationWords.NoPasteInDrawer, true, []));
         var faces = new List<PasteFace>();
         foreach (var pair in pads.Pairs)
         foreach (var die in pair.Seating?.Dies.Where(d => d.LoadN > 0) ?? [])
             faces.Add(Face(pair, die, paste, ways, shop, Seat(seats, pair.Pair, pair.Board)));
         if (faces.Count == 0)
-            return new([], new(Station.Paste, "no face takes paste", false, []));
+            return new([], new(Station.Paste, PasteStationWords.NoFaceTakesPaste, false, []));
         return new(faces, Sheet(order, faces, paste, shop));
     }
 
@@ -79,9 +80,7 @@ public static class PasteStation
             die.LoadN,
             amount,
             method,
-            liquid
-                ? "Liquid metal: a thin film on the die and on the contact patch."
-                : PasteMethods.Why(surface, method, part),
+            liquid ? PasteStationWords.LiquidMetalThinFilmOnDie : PasteMethods.Why(surface, method, part),
             paste.GramsLeft,
             amount.MassG > 0 ? (int)Math.Floor(paste.GramsLeft / amount.MassG) : 0
         )
@@ -126,15 +125,14 @@ public static class PasteStation
             Caution =
                 f.Refusals.Count > 0 ? $"Not here: {f.Refusals[0]}"
                 : f.Cautions.Count > 0 ? string.Join(" ", f.Cautions.Take(2))
-                : f.Method == PasteWay.Spread
-                    ? "A bare corner overheats. Look from the side: no silicon may shine through."
+                : f.Method == PasteWay.Spread ? PasteStationWords.BareCornerOverheats
                 : null,
             Done = "Covered",
             Targets = [f.Part],
             Facts = f.LiquidPerFaceUl is { } drop
                 ?
                 [
-                    new(FormattableString.Invariant($"{drop:0} µL"), "on each of two faces"),
+                    new(FormattableString.Invariant($"{drop:0} µL"), PasteStationWords.OnEachOfTwoFaces),
                     new(FormattableString.Invariant($"{f.Amount.BondLineUm:0} µm"), "film"),
                     new(FormattableString.Invariant($"{f.Amount.PlungerMm:0.00} mm"), "of plunger"),
                 ]
@@ -154,19 +152,11 @@ public static class PasteStation
         var name = paste.Material.Id ?? paste.Id;
         return f.Method switch
         {
-            PasteWay.Film => FormattableString.Invariant(
-                $"A film of {name} on {part} and on its contact patch, {f.LiquidPerFaceUl:0} µL each"
-            ),
-            PasteWay.Cross => FormattableString.Invariant(
-                $"Draw a cross on {part}, arms {f.Amount.CrossArmMm:0} mm, bead {shop.BeadMm:0.0} mm"
-            ),
-            PasteWay.Line => FormattableString.Invariant(
-                $"Draw a line on {part}, {f.Amount.LineLengthMm:0} mm long, bead {shop.BeadMm:0.0} mm"
-            ),
-            PasteWay.Dot => FormattableString.Invariant(
-                $"One dot in the middle of {part}, {f.Amount.DotDiameterMm:0.0} mm across"
-            ),
-            _ => FormattableString.Invariant($"Spread {f.Amount.MassG:0.00} g of {name} over {part}, edge to edge"),
+            PasteWay.Film => PasteStationWords.FilmOfOnAndOnContact(name, part, f.LiquidPerFaceUl),
+            PasteWay.Cross => PasteStationWords.DrawCrossOnArmsBead(part, f.Amount.CrossArmMm, shop.BeadMm),
+            PasteWay.Line => PasteStationWords.DrawLineOnLongBead(part, f.Amount.LineLengthMm, shop.BeadMm),
+            PasteWay.Dot => PasteStationWords.OneDotInMiddleOfAcross(part, f.Amount.DotDiameterMm),
+            _ => PasteStationWords.SpreadOfOverEdgeToEdge(f.Amount.MassG, name, part),
         };
     }
 }

@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads.Seating;
+using FaithfulBracket.Core.Words.Plans;
 
 namespace FaithfulBracket.Core.Plans;
 
@@ -19,11 +20,11 @@ public static class JobRules
     public static IEnumerable<InputFault> Words(string? title, string? client, string? bench)
     {
         if (title is null || title.Trim().Length < 1 || title.Length > MostTitle)
-            yield return new("title", $"Expected 1 to {MostTitle} characters, found {title?.Length ?? 0}.");
+            yield return new("title", JobRulesWords.ExpectedToCharactersFound(MostTitle, title?.Length ?? 0));
         if (bench is null || bench.Trim().Length < 1 || bench.Length > MostBench)
-            yield return new("bench", $"Expected 1 to {MostBench} characters, found {bench?.Length ?? 0}.");
+            yield return new("bench", JobRulesWords.ExpectedToCharactersFound(MostBench, bench?.Length ?? 0));
         if (client is { Length: > MostClient })
-            yield return new("client", $"Expected at most {MostClient} characters, found {client.Length}.");
+            yield return new("client", JobRulesWords.ExpectedAtMostCharactersFound(MostClient, client.Length));
     }
 
     /// <summary>Chosen pads: each for a part that is there, once, of a material and thickness that can be.</summary>
@@ -31,7 +32,7 @@ public static class JobRules
     {
         if (choices.Count > MostPadChoices)
         {
-            yield return new("padChoices", $"Expected at most {MostPadChoices}, found {choices.Count}.");
+            yield return new("padChoices", JobRulesWords.ExpectedAtMostFound(MostPadChoices, choices.Count));
             yield break;
         }
         var materials = drawer.MaterialById();
@@ -40,29 +41,27 @@ public static class JobRules
         {
             if (choices[i] is not { Part: not null } c)
             {
-                yield return new($"padChoices/{i}", "Expected a pad for a part, found none.");
+                yield return new($"padChoices/{i}", JobRulesWords.ExpectedPadForPartFoundNone);
                 continue;
             }
             var key = c.Board ?? order.First.Key;
             if (order.Find(key) is not { } piece)
-                yield return new($"padChoices/{i}/board", $"The order has no board \"{key}\".");
+                yield return new($"padChoices/{i}/board", JobRulesWords.OrderHasNoBoard(key));
             else if (piece.Board.FindPart(c.Part) is null)
-                yield return new($"padChoices/{i}/part", $"The board has no part \"{c.Part}\".");
+                yield return new($"padChoices/{i}/part", JobRulesWords.BoardHasNoPart(c.Part));
             else if (!seen.Add((key, c.Part)))
-                yield return new($"padChoices/{i}/part", $"\"{c.Part}\" stands twice: one pad a part.");
+                yield return new($"padChoices/{i}/part", JobRulesWords.StandsTwiceOnePadPart(c.Part));
             if (!(c.ThicknessMm is >= ThinnestMm and <= ThickestMm))
                 yield return new(
                     $"padChoices/{i}/thicknessMm",
                     FormattableString.Invariant($"Expected {ThinnestMm} to {ThickestMm} mm.")
                 );
             if (c.Material is null || !materials.TryGetValue(c.Material, out var material))
-                yield return new($"padChoices/{i}/material", $"Pad material \"{c.Material}\" is not in the drawer.");
+                yield return new($"padChoices/{i}/material", JobRulesWords.PadMaterialIsNotInDrawer(c.Material));
             else if (c.ThicknessMm <= material.ThicknessTolMm)
                 yield return new(
                     $"padChoices/{i}/thicknessMm",
-                    FormattableString.Invariant(
-                        $"A {c.Material} pad varies by ±{material.ThicknessTolMm:0.0#} mm: one of {c.ThicknessMm:0.0##} mm may not be there at all."
-                    )
+                    JobRulesWords.PadVariesBy(c.Material, material.ThicknessTolMm, c.ThicknessMm)
                 );
         }
     }

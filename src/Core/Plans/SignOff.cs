@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Plans;
 
 namespace FaithfulBracket.Core.Plans;
 
@@ -40,20 +41,18 @@ public static class SignOff
     )
     {
         if (plan.Find(id) is not { } step)
-            return new SignOutcome.NotInPlan(
-                $"The plan has no step \"{id}\": the board, block or pads changed. Load the job again."
-            );
+            return new SignOutcome.NotInPlan(SignOffWords.PlanHasNoStep(id));
         if (!string.IsNullOrWhiteSpace(overrideReason))
             return new SignOutcome.Granted(step);
         if (step.CountsOpen)
         {
             if (count is not > 0)
-                return new SignOutcome.Locked("None counted: count them as they are done.", []);
+                return new SignOutcome.Locked(SignOffWords.NoneCountedCountThemAsThey, []);
         }
         else if (step.Count is { } need && count != need)
         {
             var counted = count ?? 0;
-            var missing = counted > need ? "one too many, count again" : $"{need - counted} still in";
+            var missing = counted > need ? SignOffWords.OneTooManyCountAgain : $"{need - counted} still in";
             return new SignOutcome.Locked($"{counted} of {need} counted: {missing}.", []);
         }
         List<StepId> open = [.. step.Locks.Where(l => !signed.Contains(l) && !IsOff(plan, signed, l))];
@@ -86,18 +85,22 @@ public static class SignOff
         if (named.SetEquals(resting))
             return plan.Find(id) is { } step
                 ? new SignOutcome.Granted(step)
-                : new SignOutcome.NotInPlan("The step is of an earlier plan.");
+                : new SignOutcome.NotInPlan(SignOffWords.StepIsOfEarlierPlan);
         if (named.Except(resting).ToList() is { Count: > 0 } other)
             return new SignOutcome.RestsOn(
-                $"{string.Join("; ", other)}: not undone with this step, because "
-                    + $"{(other.Count == 1 ? "it does" : "they do")} not rest on it. Name exactly the steps that do.",
+                SignOffWords.NotUndoneWithThisStepBecause(
+                    string.Join("; ", other),
+                    other.Count == 1 ? "it does" : "they do"
+                ),
                 resting
             );
         var names = resting.Select(r => plan.Find(r)?.Title ?? r.ToString());
         return new SignOutcome.RestsOn(
-            $"{string.Join("; ", names)}: signed, and "
-                + $"{(resting.Count == 1 ? "it rests" : "they rest")} on this. Take "
-                + $"{(resting.Count == 1 ? "it" : "them")} back together with it?",
+            SignOffWords.SignedAndOn(
+                string.Join("; ", names),
+                resting.Count == 1 ? "it rests" : "they rest",
+                resting.Count == 1 ? "it" : "them"
+            ),
             resting
         );
     }

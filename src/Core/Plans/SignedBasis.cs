@@ -1,5 +1,6 @@
 using System.Text.RegularExpressions;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Plans;
 
 namespace FaithfulBracket.Core.Plans;
 
@@ -50,11 +51,11 @@ public sealed partial record SignedBasis
         {
             var stands = now.Documents.FirstOrDefault(x => x.Role == d.Role && x.Key == d.Key);
             if (stands is null)
-                changed.Add($"The {d.Role} was {d.Id}; there is none now.");
+                changed.Add(SignedBasisWords.WasThereIsNoneNow(d.Role, d.Id));
             else if (stands.Id != d.Id)
-                changed.Add($"The {d.Role} was {d.Id}, now it is {stands.Id}.");
+                changed.Add(SignedBasisWords.WasNowIt(d.Role, d.Id, stands.Id));
             else if (stands.Digest != d.Digest)
-                changed.Add($"The document of {d.Role} {d.Id} changed.");
+                changed.Add(SignedBasisWords.DocumentOfChanged(d.Role, d.Id));
         }
         foreach (var d in now.Documents.Where(x => !then.Exists(d => d.Role == x.Role && d.Key == x.Key)))
             changed.Add($"The {d.Role} {d.Id} came since.");

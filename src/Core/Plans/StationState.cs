@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Plans;
 
 namespace FaithfulBracket.Core.Plans;
 
@@ -50,7 +51,7 @@ public static class RouteCard
     {
         if (station.Station == Station.Teardown && signed.Count > 0)
             return station.Steps.Sum(x => x.Count ?? 0) is > 0 and var screws
-                ? $"{signed.Sum(x => x.Count ?? 0)} of {screws} screws in tray"
+                ? StationStateWords.OfScrewsInTray(signed.Sum(x => x.Count ?? 0), screws)
                 : $"{signed.Count} of {station.Steps.Count} steps signed";
         return complete || signed.Count == 0 || station.Trouble
             ? station.Summary

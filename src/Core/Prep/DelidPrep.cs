@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Sockets;
+using FaithfulBracket.Core.Words.Prep;
 
 namespace FaithfulBracket.Core.Prep;
 
@@ -42,14 +43,14 @@ internal static class DelidPrep
                 Step(
                     "jig",
                     StepKind.Prepare,
-                    "Lay the processor in the jig, corner mark to the jig's mark",
-                    "The substrate lies flat in its bed; the slide meets the lid and nothing else.",
-                    "The wrong way round the slide cuts into the parts beside the die.",
+                    DelidPrepWords.LayProcessorInJigCornerMark,
+                    DelidPrepWords.SubstrateLiesFlatInBed,
+                    DelidPrepWords.WrongWayRoundSlideCuts,
                     "Mark to mark"
                 ) with
                 {
                     Picture = StepPicture.Jig,
-                    Feel = "It lies flat in its bed and does not rock; the slide just touches the lid.",
+                    Feel = DelidPrepWords.ItLiesFlatInBed,
                     Acts = [new(Verb.Insert, at.Processor, ThingId.Jig)],
                 }
             );
@@ -58,13 +59,9 @@ internal static class DelidPrep
                     Step(
                         "warm",
                         StepKind.Warm,
-                        FormattableString.Invariant(
-                            $"Warm it in the jig to {warm.ToC:0} °C, {Math.Ceiling(warm.Minutes):0} minutes"
-                        ),
-                        FormattableString.Invariant(
-                            $"Right through: {warm.MassG:0} g of package, estimated from its size, reckoned in still air; the jig itself takes longer. Where the jig states a temperature, that one."
-                        ),
-                        "Hot metal: gloves. No food oven that is used for food afterwards; no alcohol near the heat.",
+                        DelidPrepWords.WarmItInJigToMinutes(warm.ToC, Math.Ceiling(warm.Minutes)),
+                        DelidPrepWords.RightThroughOfPackageEstimated(warm.MassG),
+                        DelidPrepWords.HotMetalGloves,
                         "Warm through"
                     ) with
                     {
@@ -72,7 +69,7 @@ internal static class DelidPrep
                         Acts = [new(Verb.Warm, at.Processor)],
                         Facts =
                         [
-                            new(FormattableString.Invariant($"{warm.ToC:0} °C"), "the jig's word first"),
+                            new(FormattableString.Invariant($"{warm.ToC:0} °C"), DelidPrepWords.JigsWordFirst),
                             new(FormattableString.Invariant($"{Math.Ceiling(warm.Minutes):0} min"), "at least"),
                         ],
                     }
@@ -81,10 +78,9 @@ internal static class DelidPrep
                 Step(
                     "shear",
                     StepKind.Shear,
-                    "Shear the lid: a few turns one way, then the other, counted",
-                    "The far side is loosened first; alternate as often as it takes, "
-                        + $"{(soldered ? "solder gives slowly" : "glue gives at once")}. Stop at the end of travel.",
-                    "Eye protection. Never pry with steel; a lid that sticks is warmed again, not forced.",
+                    DelidPrepWords.ShearLidFewTurnsOneWay,
+                    DelidPrepWords.FarSideIsLoosened(soldered ? "solder gives slowly" : DelidPrepWords.GlueGivesAtOnce),
+                    DelidPrepWords.EyeProtectionNeverPryWithSteel,
                     "Lid is off"
                 ) with
                 {
@@ -98,9 +94,9 @@ internal static class DelidPrep
                 Step(
                     "glue",
                     StepKind.Scrape,
-                    "Glue off the substrate with blunt plastic",
-                    "Cut acrylic or a card's edge; slowly near the small parts.",
-                    "No steel: one scratch cuts a trace. A blade is cut away from the hand.",
+                    DelidPrepWords.GlueOffSubstrateWithBluntPlastic,
+                    DelidPrepWords.CutAcrylicOrCardsEdge,
+                    DelidPrepWords.NoSteelOneScratchCutsTrace,
                     "Glue is off"
                 ) with
                 {
@@ -114,11 +110,9 @@ internal static class DelidPrep
                     Step(
                         "solder",
                         StepKind.Scrape,
-                        FormattableString.Invariant(
-                            $"Scrape the bulk of the solder off with plastic, flood the rest with alloy, wait {shop.SolderSoakS / 60} minutes"
-                        ),
-                        "The alloy creeps into the solder and lets it go. The bare parts can be coated meanwhile.",
-                        "Gallium: gloves, a tray; off aluminium tools, trays and jewellery. Waste is not for the drain.",
+                        DelidPrepWords.ScrapeBulkOfSolderOff(shop.SolderSoakS / 60),
+                        DelidPrepWords.AlloyCreepsIntoSolderAndLets,
+                        DelidPrepWords.GalliumGlovesTray,
                         "Soaked"
                     ) with
                     {
@@ -131,9 +125,9 @@ internal static class DelidPrep
                     Step(
                         "swab",
                         StepKind.Clean,
-                        "Work it across and lift it off with a damp swab; repeat until the die is flat",
-                        "A damp swab, not a soaked wipe: nothing may run to the parts beside it. Count the rounds.",
-                        "What comes off conducts and is collected.",
+                        DelidPrepWords.WorkItAcrossAndLift,
+                        DelidPrepWords.DampSwabNotSoakedWipe,
+                        DelidPrepWords.WhatComesOffConducts,
                         "Flat and bright"
                     ) with
                     {
@@ -150,9 +144,9 @@ internal static class DelidPrep
                 Step(
                     "polish",
                     StepKind.Clean,
-                    "Polish the dies flat, on glass, even strokes",
-                    "Every stroke takes silicon that does not come back.",
-                    "Silicon dust: wet, and wiped up.",
+                    DelidPrepWords.PolishDiesFlatOnGlassEven,
+                    DelidPrepWords.EveryStrokeTakesSiliconThatDoes,
+                    DelidPrepWords.SiliconDustWetAndWipedUp,
                     "Polished"
                 ) with
                 {
@@ -176,29 +170,29 @@ internal static class DelidPrep
         {
             0 => "Clamp's screws loose",
             1 => "Lever up",
-            _ => "Levers up in their order",
+            _ => DelidPrepWords.LeversUpInTheirOrder,
         };
         return Step(
             order,
             seat,
             "clamp",
             StepKind.Seat,
-            lidded ? $"{up}, processor out by its edges, clamp off" : $"{up}, clamp off; the package stays",
+            lidded ? DelidPrepWords.ProcessorOutByEdgesClampOff(up) : DelidPrepWords.ClampOffPackageStays(up),
             (
-                !lidded ? "It lies loose until the frame holds it: the board stays as it is. "
-                : ways.Clamp == ProcessorAndClamp.ClampOff ? "The clamp's screws first, then the package. "
-                : "The package first, then the clamp's screws. "
+                !lidded ? DelidPrepWords.ItLiesLooseUntilFrameHolds
+                : ways.Clamp == ProcessorAndClamp.ClampOff ? DelidPrepWords.ClampsScrewsFirstThenPackage
+                : DelidPrepWords.PackageFirstThenClampsScrews
             )
-                + $"Something soft under the board first: the plate behind may drop. "
-                + (lidded ? "The cover goes over the contacts; " : "")
-                + "clamp and screws into the tray.",
-            "Contacts bend under a fingertip, and a screw that drops on them is a new board.",
+                + DelidPrepWords.SomethingSoftUnderBoard
+                + (lidded ? DelidPrepWords.CoverGoesOverContacts : "")
+                + DelidPrepWords.ClampAndScrewsIntoTray,
+            DelidPrepWords.ContactsBendUnderFingertipAndScrew,
             lidded ? "Out, contacts covered" : "Clamp is off"
         ) with
         {
             Feel = lidded
-                ? "The lever comes up under spring load; the package lifts straight out, nothing drags."
-                : "The lever comes up under spring load; the package does not move.",
+                ? DelidPrepWords.LeverComesUpUnderSpringLoad
+                : DelidPrepWords.LeverComesUpUnderSpringLoadPackage,
             Acts = [.. at.Unlatch(levers), .. outOf],
         };
     }
@@ -213,9 +207,9 @@ internal static class DelidPrep
             seat,
             CoatTarget,
             StepKind.Coat,
-            $"Coat the {seat.Coat.Count} bare parts round the dies, generously, and let it dry",
-            "Stay off the old glue line: the frame sits there. The metal stays closed until this is dry.",
-            "Alcohol strips a fresh coat: at the next cleaning keep it off these parts.",
+            DelidPrepWords.CoatBarePartsRoundDiesGenerously(seat.Coat.Count),
+            DelidPrepWords.StayOffOldGlueLine,
+            DelidPrepWords.AlcoholStripsFreshCoat,
             "Coat is dry"
         ) with
         {

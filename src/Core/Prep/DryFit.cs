@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Words.Prep;
 
 namespace FaithfulBracket.Core.Prep;
 
@@ -35,26 +36,24 @@ public static class DryFit
             missing.Count == 0
                 ? required.Count switch
                 {
-                    0 => "No screw of it has to find a hole in the board.",
-                    1 => "Its one hole in sight, the screw drops in by hand.",
-                    var all => $"All {all} holes in sight, each screw drops in by hand.",
+                    0 => DryFitWords.NoScrewOf,
+                    1 => DryFitWords.OneHoleInSightScrewDrops,
+                    var all => DryFitWords.AllHolesInSightEachScrew(all),
                 }
-                : $"{string.Join(", ", missing)} will not line up."
+                : DryFitWords.WillNotLineUp(string.Join(", ", missing))
         );
         if (fit.Clashes.Count > 0)
             Add(
                 "clash",
                 DryFitState.Trouble,
-                $"{string.Join(", ", fit.Clashes.Select(c => c.Part))} will meet the block.",
+                DryFitWords.WillMeetBlock(string.Join(", ", fit.Clashes.Select(c => c.Part))),
                 [.. fit.Clashes.Select(c => c.Part)]
             );
         else if (fit.Margins.Count > 0 && fit.Margins[0].MarginMm < TightMm)
             Add(
                 "tight",
                 DryFitState.Look,
-                FormattableString.Invariant(
-                    $"Look at {fit.Margins[0].Part} from the side: {fit.Margins[0].MarginMm:0.00} mm clear."
-                ),
+                DryFitWords.LookAtFromSide(fit.Margins[0].Part, fit.Margins[0].MarginMm),
                 fit.Margins[0].Part
             );
         List<Part> Under(PartKind kind) =>
@@ -69,21 +68,19 @@ public static class DryFit
             Add(
                 "leads",
                 DryFitState.Trouble,
-                $"{string.Join(", ", plugs.Select(p => p.Id))} {(plugs.Count == 1 ? "lies" : "lie")} "
-                    + "under the plate: a plug in it would be pinched. Its lead has to go round, or stay off.",
+                DryFitWords.UnderPlatePlugInItWould(
+                    string.Join(", ", plugs.Select(p => p.Id)),
+                    plugs.Count == 1 ? "lies" : "lie"
+                ),
                 [.. plugs.Select(p => p.Id)]
             );
         else
-            Add(
-                "leads",
-                DryFitState.Fine,
-                "No plug lies under the plate. Lay the leads clear of its edge all the same."
-            );
+            Add("leads", DryFitState.Fine, DryFitWords.NoPlugLiesUnderPlate);
         if (Under(PartKind.Cover) is { Count: > 0 } covers)
             Add(
                 "covers",
                 DryFitState.Trouble,
-                $"{string.Join(", ", covers.Select(p => p.Id))} has to come off first.",
+                DryFitWords.HasToComeOff(string.Join(", ", covers.Select(p => p.Id))),
                 [.. covers.Select(p => p.Id)]
             );
         var over = Overhang(board, plates);
@@ -91,24 +88,26 @@ public static class DryFit
             Add(
                 "overhang",
                 DryFitState.Look,
-                "The block reaches past the "
-                    + $"{string.Join(" and the ", over.Select(o => FormattableString.Invariant($"{o.Edge} edge by {o.Mm:0} mm")))}: "
-                    + "let the board overhang the bench there."
+                DryFitWords.BlockReachesPast(
+                    string.Join(
+                        " and the ",
+                        over.Select(o => FormattableString.Invariant($"{o.Edge} edge by {o.Mm:0} mm"))
+                    )
+                )
             );
         foreach (var port in block.Ports.Where(p => p.Facing is not null).GroupBy(p => p.Facing))
             Add(
                 $"ports-{port.Key}",
                 DryFitState.Look,
-                $"Ports {string.Join(" and ", port.Select(p => p.Id))} face {port.Key}: the fitting turns "
-                    + "there without touching board or case."
+                DryFitWords.PortsFaceFittingTurnsThereWithout(string.Join(" and ", port.Select(p => p.Id)), port.Key)
             );
         if (block.BracketSlots is { } slots && board.Slots is { } wide)
             Add(
                 "bracket",
                 slots == wide ? DryFitState.Fine : DryFitState.Look,
                 slots == wide
-                    ? "The bracket stays as it is."
-                    : $"The bracket changes from {wide} to {HowMany.Of(slots, "slot")}: try it on now."
+                    ? DryFitWords.BracketStaysAs
+                    : DryFitWords.BracketChangesFrom(wide, HowMany.Of(slots, "slot"))
             );
         if (
             block.BackPlate is { } back
@@ -121,9 +120,7 @@ public static class DryFit
                 back.StandoffMm is { } s && tallest.HeightMm > s && !back.Lands.Any(l => l.Part == tallest.Id)
                     ? DryFitState.Trouble
                     : DryFitState.Look,
-                FormattableString.Invariant(
-                    $"Lay the back plate on: {tallest.Id} is the tallest behind, {tallest.HeightMm:0.0} mm."
-                ),
+                DryFitWords.LayBackPlate(tallest.Id, tallest.HeightMm),
                 tallest.Id
             );
         }

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Prep;
 
 namespace FaithfulBracket.Core.Prep;
 
@@ -17,11 +18,11 @@ internal static class OpenedBlock
             Pair = pair.Key,
             Title =
                 parts.Count == 0
-                    ? $"Open {order.Name(pair)} over a tray and take its halves apart"
-                    : $"Open {order.Name(pair)} over a tray: {string.Join(", ", parts)} drop out",
-            Detail = parts.Count == 0 ? "Nothing falls out of it." : "Count them into a cell of the tray.",
-            Caution = parts.Count == 0 ? null : "A terminal or O-ring that rolls away is missed only under pressure.",
-            Done = parts.Count == 0 ? "Open" : $"Open, {HowMany.Of(parts.Count, "part")} in the tray",
+                    ? OpenedBlockWords.OpenOverTrayAndTakeHalves(order.Name(pair))
+                    : OpenedBlockWords.OpenOverTray(order.Name(pair), string.Join(", ", parts)),
+            Detail = parts.Count == 0 ? OpenedBlockWords.NothingFallsOut : OpenedBlockWords.CountThemIntoCellOfTray,
+            Caution = parts.Count == 0 ? null : OpenedBlockWords.TerminalOrORingThatRolls,
+            Done = parts.Count == 0 ? "Open" : OpenedBlockWords.OpenInTray(HowMany.Of(parts.Count, "part")),
             Count = parts.Count == 0 ? null : parts.Count,
             Counted = parts.Count == 0 ? null : CountOf.Checks,
         };

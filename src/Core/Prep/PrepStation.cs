@@ -3,6 +3,7 @@ using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Sockets;
+using FaithfulBracket.Core.Words.Prep;
 
 namespace FaithfulBracket.Core.Prep;
 
@@ -18,23 +19,13 @@ public static class PrepStation
 {
     private static readonly (PartKind Kind, string Name, string Words, string Detail)[] Faces =
     [
-        (
-            PartKind.Die,
-            "die",
-            "the die",
-            "Wipe from the edge inward with a fresh cloth face each time; no knocks from above, bare silicon chips."
-        ),
-        (PartKind.Lid, "lid", "the lid", "Wipe until the cloth stays clean."),
-        (PartKind.Memory, "memory", "the memory", "Residue lifts pads and tilts the block."),
-        (
-            PartKind.PowerStage,
-            "power-stage",
-            "the power stages",
-            "Old pad crumbs out of the corners with tweezers and cloth, no steel."
-        ),
-        (PartKind.Inductor, "inductor", "the inductors", "Only the top faces touch pads."),
-        (PartKind.BridgeChip, "bridge-chip", "the bridge chip", "Wipe until the cloth stays clean."),
-        (PartKind.Controller, "controller", "the controllers", "Only the top faces touch pads."),
+        (PartKind.Die, "die", "the die", PrepStationWords.WipeFromEdgeInwardWithFresh),
+        (PartKind.Lid, "lid", "the lid", PrepStationWords.WipeUntilClothStaysClean),
+        (PartKind.Memory, "memory", "the memory", PrepStationWords.ResidueLiftsPadsAndTiltsBlock),
+        (PartKind.PowerStage, "power-stage", "the power stages", PrepStationWords.OldPadCrumbsOutOfCorners),
+        (PartKind.Inductor, "inductor", "the inductors", PrepStationWords.OnlyTopFacesTouchPads),
+        (PartKind.BridgeChip, "bridge-chip", "the bridge chip", PrepStationWords.WipeUntilClothStaysClean),
+        (PartKind.Controller, "controller", "the controllers", PrepStationWords.OnlyTopFacesTouchPads),
     ];
 
     public static PrepResult Of(
@@ -83,7 +74,7 @@ public static class PrepStation
         }
         if (steps.Count == 0)
             return new([], new(Station.Prep, "waits for a block", true, []));
-        return new(pairs, new(Station.Prep, $"{HowMany.Of(faces, "face")} to clean, dry fit", false, steps));
+        return new(pairs, new(Station.Prep, PrepStationWords.ToCleanDryFit(HowMany.Of(faces, "face")), false, steps));
     }
 
     private static bool Stays(WorkOrder order, SeatPlan seat) =>
@@ -143,9 +134,9 @@ public static class PrepStation
                 Title =
                     $"Clean {words}{(behind ? " behind the board" : "")}{(parts.Count > 1 ? $", {parts.Count} faces" : "")}",
                 Detail = soaks
-                    ? $"{remover?.Name ?? "Remover"} on, wait {wait} s, wipe; then alcohol. {detail}"
-                    : $"Alcohol and a lint-free cloth. {detail}",
-                Caution = "Alcohol burns: no heat gun, oven or spark near it; ventilate.",
+                    ? PrepStationWords.OnWaitWipe(remover?.Name ?? "Remover", wait, detail)
+                    : PrepStationWords.AlcoholAndLintFreeCloth(detail),
+                Caution = PrepStationWords.AlcoholBurnsNoHeatGunOven,
                 Done = "Clean",
                 Face = parts[0].Face,
                 Targets = [.. parts.Select(p => p.Id)],
@@ -161,10 +152,9 @@ public static class PrepStation
         {
             Id = new(Station.Prep, scope, target),
             Kind = StepKind.Clean,
-            Title = $"Take the factory's liquid metal off {words}, then out of every corner round it",
-            Detail =
-                "Swab it together with plastic and lift it off; a wipe smears it under the small parts. Wipe until nothing shines.",
-            Caution = "Gallium: gloves and tray, off aluminium and jewellery; what you wipe off is not for the drain.",
+            Title = PrepStationWords.TakeFactorysLiquidMetalOffThen(words),
+            Detail = PrepStationWords.SwabItTogetherWithPlastic,
+            Caution = PrepStationWords.GalliumGlovesAndTrayOffAluminium,
             Done = "No metal left",
             Face = parts[0].Face,
             Targets = [.. parts.Select(p => p.Id)],
@@ -179,11 +169,11 @@ public static class PrepStation
             Kind = StepKind.Prepare,
             Pair = pair.Key,
             Done = "Block is clean",
-            Title = $"Take the protective sticker off {order.Name(pair)}, wipe its lands, no fingerprints",
+            Title = PrepStationWords.TakeProtectiveStickerOffWipeLands(order.Name(pair)),
             Detail =
                 metal is null ? null
                 : metal.Contains("nickel", StringComparison.OrdinalIgnoreCase) ? $"Cold plate: {metal}."
-                : $"Cold plate: {metal}. Bare copper tarnishes under fingers: gloves.",
+                : PrepStationWords.ColdPlateBareCopperTarnishes(metal),
         };
     }
 
@@ -201,15 +191,18 @@ public static class PrepStation
             Board = on.Board,
             Pair = pair.Key,
             Done = "Dry fit good",
-            Title =
-                $"Dry fit of {order.Name(pair)}{order.On(on.Board)} without pads or paste: {HowMany.Of(checks.Count, "thing")} to look at",
+            Title = PrepStationWords.DryFitOfWithoutPads(
+                order.Name(pair),
+                order.On(on.Board),
+                HowMany.Of(checks.Count, "thing")
+            ),
             Detail = string.Join(
                 " ",
                 checks
                     .Where(d => d.State == DryFitState.Look)
                     .Take(2)
                     .Select(d => d.Text)
-                    .DefaultIfEmpty("The documents see nothing in the way.")
+                    .DefaultIfEmpty(PrepStationWords.DocumentsSeeNothingInWay)
             ),
             Caution = checks.FirstOrDefault(d => d.State == DryFitState.Trouble)?.Text,
             Count = checks.Count,

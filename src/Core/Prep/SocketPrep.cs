@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Sockets;
+using FaithfulBracket.Core.Words.Prep;
 
 namespace FaithfulBracket.Core.Prep;
 
@@ -21,18 +22,18 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
         var socket = _seated.Socket;
         var isIn = SeatedBoard.IsIn(order.Find(seat.Board)!);
         var cover =
-            ways.Clamp == ProcessorAndClamp.ClampOff ? "Clamp off first; nothing may touch the open contacts."
-            : seat.Bare ? "Keep the cover on until the package lies over the contacts."
-            : "Under its cover, which comes off by itself when the clamp closes.";
+            ways.Clamp == ProcessorAndClamp.ClampOff ? SocketPrepWords.ClampOffFirst
+            : seat.Bare ? SocketPrepWords.KeepCoverOnUntilPackageLies
+            : SocketPrepWords.UnderCoverWhichComesOff;
         yield return Step(
             "processor",
             StepKind.Seat,
             $"Lay {(seat.Bare ? "the bare package" : "the processor")} in socket {socket.Name}{Mark()}",
             seat.Bare ? cover : $"{Levers(socket)} {cover}",
-            "Mark to mark, lies flat"
+            SocketPrepWords.MarkToMarkLiesFlat
         ) with
         {
-            Caution = "Contacts bend under a fingertip: hold the package by its edges, straight down, no sliding.",
+            Caution = SocketPrepWords.ContactsBendUnderFingertip,
             Places = seat.Mark is { } at ? [at] : [],
             Acts = Laid(socket, isIn),
         };
@@ -58,9 +59,9 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
     private static string Levers(Socket socket) =>
         socket.Levers switch
         {
-            0 => "Loosen the clamp's screws, swing it up, and close it the same way.",
-            1 => "Lever out and up, clamp open; afterwards clamp down, lever home.",
-            _ => $"Lever 1 up, then lever 2; afterwards lever 2 home first, lever 1 last.",
+            0 => SocketPrepWords.LoosenClampsScrewsSwingItUp,
+            1 => SocketPrepWords.LeverOutAndUpClampOpen,
+            _ => SocketPrepWords.LeverUpThenLever,
         };
 
     /// <summary>A frame in place of the clamp: it holds, it does not press.</summary>
@@ -70,18 +71,13 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
         return Step(
             "frame",
             StepKind.Fit,
-            nm is { } torque
-                ? FormattableString.Invariant(
-                    $"Frame in place of the clamp: screws loose, then to {torque:0.00} N·m each"
-                )
-                : "Frame in place of the clamp: screws loose, then just firm",
-            "Something soft under the board first, so that the back plate does not fall. The frame "
-                + "holds the package; it does not make the contact pressure.",
+            nm is { } torque ? SocketPrepWords.FrameInPlaceOfClamp(torque) : SocketPrepWords.FrameInPlaceOfClampScrews,
+            SocketPrepWords.SomethingSoftUnderBoard,
             "Frame holds"
         ) with
         {
-            Caution = "Well under 1 N·m: a frame drawn tight bends the package.",
-            Feel = "Each screw turns light and then stops; the package does not move under the frame.",
+            Caution = SocketPrepWords.WellUnderNM,
+            Feel = SocketPrepWords.EachScrewTurnsLightAndThen,
             Acts = [new(Verb.Fit, _at.Frame, _at.Board)],
             Facts =
             [
@@ -101,26 +97,24 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
         yield return Step(
             "fins",
             StepKind.Rebuild,
-            $"Open {order.Name(_pair)} and look at its fins",
-            "The sticker stays on the face meanwhile. The O-ring likes to stay behind in the lid; parts drop out: over a tray.",
-            "Fins clean and straight"
+            SocketPrepWords.OpenAndLookAtFins(order.Name(_pair)),
+            SocketPrepWords.StickerStaysOnFaceMeanwhile,
+            SocketPrepWords.FinsCleanAndStraight
         ) with
         {
-            Feel = "Light falls through every gap between the fins; nothing shines or sticks in them.",
+            Feel = SocketPrepWords.LightFallsThroughEveryGap,
             Acts = [new(Verb.Open, _at.Block), new(Verb.Look, _at.Block)],
         };
         if (fit.Insert is { } insert)
             yield return Step(
                 "insert",
                 StepKind.Rebuild,
-                $"Insert {insert} in, the outlet's path clear over it",
-                fit.InsertBowMm is { } bow and > 0
-                    ? FormattableString.Invariant($"It crowns the face by {bow:0.00} mm.")
-                    : null,
+                SocketPrepWords.InsertInOutletsPathClear(insert),
+                fit.InsertBowMm is { } bow and > 0 ? SocketPrepWords.ItCrownsFace(bow) : null,
                 "Insert in"
             ) with
             {
-                Feel = "It lies in its bed by its own weight and does not rock.",
+                Feel = SocketPrepWords.ItLiesInBedByOwn,
                 Acts = [new(Verb.Insert, _at.Insert, _at.Block)],
             };
         yield return Jet(jet);
@@ -128,42 +122,46 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
             "ports",
             StepKind.Rebuild,
             seat.Way is { } way
-                ? FormattableString.Invariant(
-                    $"Hold the block as it will sit, turned {seat.TurnDeg:0}°: {SeatedMatch.Ports(way)}"
-                )
-                : "Hold the block as it will sit and look where its ports point",
-            "Turning only the top moves the ports and leaves jet and fins. Does the loop reach them?",
+                ? SocketPrepWords.HoldBlockAsItWillSit(seat.TurnDeg, SeatedMatch.Ports(way))
+                : SocketPrepWords.HoldBlockAsItWillSitAndLook,
+            SocketPrepWords.TurningOnlyTopMovesPorts,
             "Ports are right"
         ) with
         {
-            Feel = "Both hoses reach their ports in an easy curve, none against board or case.",
+            Feel = SocketPrepWords.BothHosesReachTheirPorts,
             Acts = [new(Verb.Look, _at.Block)],
         };
         yield return Step(
             "o-ring",
             StepKind.Rebuild,
-            "O-ring into its groove, all round, no twist",
-            "A hair under it is a leak.",
+            SocketPrepWords.ORingIntoGrooveAllRound,
+            SocketPrepWords.HairUnderItIsLeak,
             "O-ring seated"
         ) with
         {
             Picture = StepPicture.Ring,
-            Feel = "A fingertip runs round it without a step or a soft spot.",
+            Feel = SocketPrepWords.FingertipRunsRoundItWithoutStep,
             Acts = [new(Verb.Insert, _at.LidRing, _at.Block)],
         };
         yield return Step(
             "close",
             StepKind.Rebuild,
-            "Close the block's screws evenly, almost home",
-            "Opposite ones by turns; the gap stays even all round.",
+            SocketPrepWords.CloseBlocksScrewsEvenlyAlmostHome,
+            SocketPrepWords.OppositeOnesByTurns,
             "Almost home"
         ) with
         {
             Picture = StepPicture.Evenly,
         };
-        yield return Step("close-home", StepKind.Rebuild, "Now each screw home, in turn", null, "Block closed") with
+        yield return Step(
+            "close-home",
+            StepKind.Rebuild,
+            SocketPrepWords.NowEachScrewHomeInTurn,
+            null,
+            "Block closed"
+        ) with
         {
-            Feel = "The gap is closed all round, no ring in sight; each screw stops hard.",
+            Feel = SocketPrepWords.GapIsClosedAllRound,
             Acts = [new(Verb.Close, _at.Block)],
         };
     }
@@ -175,16 +173,14 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
         return Step(
             "jet",
             StepKind.Rebuild,
-            $"Jet plate {jet} in, its slit across the fins{(across ? "" : ": turn it by a quarter")}",
-            across
-                ? "Across the fins coolant parts to both sides; along them it runs through one gap."
-                : "As it comes the slit lies along the fins: coolant would run through one gap and leave the rest warm.",
+            SocketPrepWords.JetPlateInSlitAcrossFins(jet, across ? "" : SocketPrepWords.TurnItByQuarter),
+            across ? SocketPrepWords.AcrossFinsCoolantPartsToBoth : SocketPrepWords.AsItComesSlitLiesAlong,
             "Slit lies across"
         ) with
         {
             Picture = StepPicture.Slit,
-            Caution = "Turned with the block, slit and fins stay as they are: only the plate itself can be wrong.",
-            Feel = "Through the inlet you see fins to the left and right of the slit, not one gap along it.",
+            Caution = SocketPrepWords.TurnedWithBlockSlitAndFins,
+            Feel = SocketPrepWords.ThroughInletYouSeeFins,
             Acts = [new(Verb.Insert, _at.Jet, _at.Block)],
             Facts = plate is { FinDirectionDeg: { } fins }
                 ?
@@ -207,27 +203,27 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
                 yield return Step(
                     "gasket",
                     StepKind.Fit,
-                    "Rubber gasket behind the board, its notch over the socket's own",
-                    "It keeps the metal plate off the solder.",
+                    SocketPrepWords.RubberGasketBehindBoardNotch,
+                    SocketPrepWords.ItKeepsMetalPlateOffSolder,
                     "Gasket lies flat"
                 ) with
                 {
                     Face = Face.Back,
                     Picture = StepPicture.Gasket,
-                    Feel = "It lies flat, no edge of the socket's plate under it.",
+                    Feel = SocketPrepWords.ItLiesFlatNoEdge,
                     Acts = [new(Verb.Fit, _at.Gasket, _at.Board)],
                 };
             yield return Step(
                 "plate",
                 StepKind.Fit,
-                "Back plate on it, its cut-outs over the clamp's screws",
-                "Hold it with one hand while the board is turned over; plastic washers in front.",
+                SocketPrepWords.BackPlateOnItCutOuts,
+                SocketPrepWords.HoldItWithOneHandWhile,
                 "Back plate sits"
             ) with
             {
                 Face = Face.Back,
-                Caution = "Metal on solder is a short circuit: no gasket, no plate.",
-                Feel = "It lies flat on the gasket; light falls through every post hole.",
+                Caution = SocketPrepWords.MetalOnSolderIsShortCircuit,
+                Feel = SocketPrepWords.ItLiesFlatOnGasket,
                 Acts = [new(Verb.Fit, _at.Plate, _at.Board)],
             };
         }
@@ -236,9 +232,9 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
                 "posts",
                 StepKind.Fit,
                 socket.Posts == Posts.Captive
-                    ? $"{posts} posts into the socket's frame, down to the shoulder, then tight"
-                    : $"{posts} posts into the back plate, then tight",
-                "Start each by hand, do not strip the plate's thread. A loose post comes out later instead of its nut.",
+                    ? SocketPrepWords.PostsIntoSocketsFrameDown(posts)
+                    : SocketPrepWords.PostsIntoBackPlateThenTight(posts),
+                SocketPrepWords.StartEachByHandDo,
                 $"{posts} posts tight"
             ) with
             {
@@ -246,7 +242,7 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
                 Counted = CountOf.Posts,
                 Places = [.. seat.Posts.Select(p => new Geometry.Point2(p.XMm, p.YMm))],
                 Facts = [new($"{posts}", "posts")],
-                Feel = "Each bites by hand and stops at its shoulder; none leans.",
+                Feel = SocketPrepWords.EachBitesByHandAndStops,
                 Acts = [new(Verb.Fit, _at.Posts, _at.Board, Count: posts)],
             };
     }

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Heat;
+using FaithfulBracket.Core.Words.Prove;
 
 namespace FaithfulBracket.Core.Prove;
 
@@ -58,9 +59,9 @@ public static class BeforeAfter
             gainSigma = null;
         if (before is null || after is null)
             reasons.Add(
-                before is null && after is null ? "Nothing was read yet."
-                : before is null ? "There is no reading from before: the gain can not be told."
-                : "There is no reading from afterwards yet."
+                before is null && after is null ? BeforeAfterWords.NothingWasReadYet
+                : before is null ? BeforeAfterWords.ThereIsNoReadingFromBefore
+                : BeforeAfterWords.ThereIsNoReadingFromAfterwards
             );
         else
         {
@@ -73,13 +74,9 @@ public static class BeforeAfter
             {
                 (gain, gainSigma) = Gain(before, after);
                 if (Math.Abs(after.PowerW - before.PowerW) > TellPowerShare * before.PowerW)
-                    reasons.Add(
-                        FormattableString.Invariant(
-                            $"Power differs, {before.PowerW:0} W before and {after.PowerW:0} W after: both are told at {before.PowerW:0} W. What the chip saves by being cooler is not the block's."
-                        )
-                    );
+                    reasons.Add(BeforeAfterWords.PowerDiffersBeforeAndAfter(before.PowerW, after.PowerW));
                 if (Math.Abs(gain.Value) < 2 * gainSigma)
-                    reasons.Add("The difference is within what the sensors can tell.");
+                    reasons.Add(BeforeAfterWords.DifferenceIsWithinWhatSensors);
             }
         }
         return new(Proven(before), Proven(after), rise, gain, gainSigma, comparable, reasons);
@@ -88,17 +85,11 @@ public static class BeforeAfter
     private static IEnumerable<string> Unlike(SteadyReading b, SteadyReading a)
     {
         if (Math.Abs(a.PowerW - b.PowerW) > UnlikePowerShare * b.PowerW)
-            yield return FormattableString.Invariant(
-                $"{b.PowerW:0} W before and {a.PowerW:0} W after are unlike loads: measure again at the same."
-            );
+            yield return BeforeAfterWords.BeforeAndAfterAreUnlikeLoads(b.PowerW, a.PowerW);
         if (Math.Abs(a.RoomC - b.RoomC) > UnlikeRoomK)
-            yield return FormattableString.Invariant(
-                $"Rooms of {b.RoomC:0} and {a.RoomC:0} °C are too far apart: fans and pumps behave otherwise."
-            );
+            yield return BeforeAfterWords.RoomsOfAndAreTooFar(b.RoomC, a.RoomC);
         if (a.CoolantInC is { } ai && b.CoolantInC is { } bi && Math.Abs(ai - a.RoomC - (bi - b.RoomC)) > UnlikeInletK)
-            yield return FormattableString.Invariant(
-                $"The inlets stand {bi - b.RoomC:0} and {ai - a.RoomC:0} K over their rooms: the loops are unlike."
-            );
+            yield return BeforeAfterWords.InletsStandAndOverTheirRooms(bi - b.RoomC, ai - a.RoomC);
     }
 
     private static double? RiseOf(SteadyReading? r) =>

@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Words.Prove;
+
 namespace FaithfulBracket.Core.Prove;
 
 /// <summary>Before against after and against what the block should do.</summary>
@@ -60,14 +62,22 @@ public sealed record Comparison(
         var expected = PerWatt(first?.ExpectedC - first?.At.CoolantInC - (rise ?? 0) / 2);
         if (beforeRoom is { } b)
             why.Add(
-                FormattableString.Invariant(
-                    $"Before: {part} {before!.DieC - before.RoomC:0.0} K over the room at {before.PowerW:0} W, {b.KPerW:0.000} ± {b.UncertaintyKPerW:0.000} K/W."
+                ComparisonWords.BeforeOverRoomAtW(
+                    part,
+                    before!.DieC - before.RoomC,
+                    before.PowerW,
+                    b.KPerW,
+                    b.UncertaintyKPerW
                 )
             );
         if (afterRoom is { } a)
             why.Add(
-                FormattableString.Invariant(
-                    $"After: {part} {after!.DieC - after.RoomC:0.0} K over the room at {after.PowerW:0} W, {a.KPerW:0.000} ± {a.UncertaintyKPerW:0.000} K/W."
+                ComparisonWords.AfterOverRoomAtW(
+                    part,
+                    after!.DieC - after.RoomC,
+                    after.PowerW,
+                    a.KPerW,
+                    a.UncertaintyKPerW
                 )
             );
         if (afterCoolant is { } ac)
@@ -77,11 +87,7 @@ public sealed record Comparison(
                 )
             );
         if (rise is { } k && k >= LeastRiseK)
-            why.Add(
-                FormattableString.Invariant(
-                    $"The coolant warms by {k:0.0} K through the block at {after!.FlowLMin:0.0} L/min."
-                )
-            );
+            why.Add(ComparisonWords.CoolantWarmsByThroughBlock(k, after!.FlowLMin));
         var (gain, gainU) = unlike.Count > 0 ? (null, null) : (proven.GainK, proven.GainPlusMinusK);
         if (trial is { } fit)
             (gain, gainU) = (fit.GainK, (fit.HighK - fit.LowK) / 2 / Student.Normal(0.95));
@@ -102,9 +108,7 @@ public sealed record Comparison(
     {
         if (kPerW is not { } expected)
             return "";
-        var by = scale is { } own
-            ? FormattableString.Invariant($" by this shop's own jobs, {own:0.00} of the maker's claim")
-            : "";
+        var by = scale is { } own ? ComparisonWords.ByThisShopsOwnJobs(own) : "";
         return FormattableString.Invariant($", expected {expected:0.000}{by}");
     }
 
@@ -124,7 +128,7 @@ public sealed record Comparison(
         if (sensors.Where(s => s.State == SensorState.Poor).MaxBy(s => s.OverK) is { } worst)
             return (
                 FormattableString.Invariant($"poor, {worst.Name} {worst.OverK:0} K over expected")
-                    + (alike ? "" : ", and not comparable with before"),
+                    + (alike ? "" : ComparisonWords.AndNotComparableWithBefore),
                 true
             );
         var against = Against(sensors);
@@ -144,7 +148,7 @@ public sealed record Comparison(
     private static string Against(IReadOnlyList<SensorProof> sensors) =>
         sensors.Count == 0 ? ""
         : sensors.FirstOrDefault(s => s.State == SensorState.Open) is { } open
-            ? $", {open.Name} at the edge of what is expected"
+            ? ComparisonWords.AtEdgeOfWhatIsExpected(open.Name)
         : sensors[0].State == SensorState.Better ? ", better than expected"
         : ", as expected";
 }

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Words.Prove;
 
 namespace FaithfulBracket.Core.Prove;
 
@@ -21,13 +22,9 @@ public static class Complaint
         return comparison with
         {
             Sensors = sensors,
-            Verdict = $"{name} not read: complained of",
+            Verdict = ComplaintWords.NotReadComplained(name),
             Trouble = true,
-            Why =
-            [
-                $"The complaint was about the {name}: read that sensor after the work, as before.",
-                .. comparison.Why,
-            ],
+            Why = [ComplaintWords.ComplaintWasAbout(name), .. comparison.Why],
         };
     }
 

@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Words.Prove;
+
 namespace FaithfulBracket.Core.Prove;
 
 /// <summary>A measured resistance on one day.</summary>
@@ -32,7 +34,7 @@ public static class Drift
     public const int LeastPoints = 2,
         MostPoints = 10_000;
 
-    public const string InWords = "Limits: 2 to 10,000 points, not all of one day.";
+    public const string InWords = DriftWords.LimitsToPointsNotAll;
 
     private const double Share = 0.9;
 

@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Heat;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Pads;
+using FaithfulBracket.Core.Words.Prove;
 
 namespace FaithfulBracket.Core.Prove;
 
@@ -30,7 +31,7 @@ public static class ExpectedOf
         if (pair.Carried is { } carried)
             return CarrierHeat.Of(materials is null ? carried : carried with { Materials = materials }, at);
         if (pair is not { Stack: { } stack, Seating: not null })
-            throw new InputException("", "Choose a block and a paste first: nothing is seated yet.");
+            throw new InputException("", ExpectedOfWords.ChooseBlockAndPaste);
         return Expect.Of(
             plates(stack.Laid, at.FlowLMin, cancel).At(at.PowerW),
             stack.Pads,

@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Text.Json.Serialization;
+using FaithfulBracket.Core.Words.Prove;
 
 namespace FaithfulBracket.Core.Prove;
 
@@ -38,16 +39,13 @@ public sealed record FigureSource(
     public IEnumerable<InputFault> Faults(bool practice, DateOnly today)
     {
         if (Kind == SourceKind.Simulated && !practice)
-            yield return new(
-                "/source/kind",
-                "Nobody measured this: figures of a stand-in are kept in the demo shop only."
-            );
+            yield return new("/source/kind", FigureSourceWords.NobodyMeasuredThis);
         if (Instrument is { Length: > MostName })
-            yield return new("/source/instrument", $"Expected at most {MostName} characters.");
+            yield return new("/source/instrument", FigureSourceWords.ExpectedAtMostCharacters(MostName));
         if (File is { Length: > MostName })
-            yield return new("/source/file", $"Expected at most {MostName} characters.");
+            yield return new("/source/file", FigureSourceWords.ExpectedAtMostCharacters(MostName));
         if (CheckedOn is { } day && !(Day(day) is { } on && on <= today && on.Year > 1990))
-            yield return new("/source/checkedOn", "Expected a day such as 2026-01-31, not after today.");
+            yield return new("/source/checkedOn", FigureSourceWords.ExpectedDaySuchAsNotAfter);
         if (Digest is { } digest && !(digest.Length == DigestLength && digest.All(char.IsAsciiHexDigit)))
             yield return new("/source/digest", $"Expected {DigestLength} hexadecimal digits.");
     }
@@ -67,7 +65,7 @@ public sealed record FigureSource(
             SourceKind.ByHand => $"by hand{with}{check}",
             SourceKind.File => $"from the file {File ?? "of a logger"}{with}{check}",
             SourceKind.Device => $"read from {Instrument ?? "a device"}{check}",
-            _ => "simulated, nobody measured it",
+            _ => FigureSourceWords.SimulatedNobodyMeasured,
         };
     }
 }

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Heat;
+using FaithfulBracket.Core.Words.Prove;
 
 namespace FaithfulBracket.Core.Prove;
 
@@ -135,7 +136,7 @@ public sealed record JobTrial(
     private static string InWords(TrialReference reference) =>
         reference switch
         {
-            TrialReference.CoolantMean => "the mean of the coolant",
+            TrialReference.CoolantMean => JobTrialWords.MeanOfCoolant,
             TrialReference.Inlet => "the coolant's inlet",
             _ => "the room",
         };
@@ -145,27 +146,26 @@ public sealed record JobTrial(
         int b = runs.Count(r => r.Phase == Phase.Before),
             a = runs.Count - b;
         var (low, high) = (fit.LowK, fit.HighK);
-        var told = FormattableString.Invariant(
-            $"At {power:0} W the {part} runs {Math.Abs(fit.GainK):0} K {(fit.GainK >= 0 ? "cooler" : "warmer")} than before"
+        var told = JobTrialWords.AtRunsThanBefore(
+            power,
+            part,
+            Math.Abs(fit.GainK),
+            fit.GainK >= 0 ? "cooler" : "warmer"
         );
         var range =
             low <= 0 && high >= 0
-                ? FormattableString.Invariant($", which may be chance: from {low:0} to {high:0} K with 95 %")
+                ? JobTrialWords.WhichMayBeChance(low, high)
                 : FormattableString.Invariant(
                     $", between {Math.Min(Math.Abs(low), Math.Abs(high)):0} and {Math.Max(Math.Abs(low), Math.Abs(high)):0} K with 95 %"
                 );
-        return $"{told}{range}; told over {over}, from {HowMany.Of(b, "run")} before and {a} after.";
+        return JobTrialWords.ToldOverFromBeforeAndAfter(told, range, over, HowMany.Of(b, "run"), a);
     }
 
     private static string Still(TrialResult fit) =>
         fit.RunsNeeded switch
         {
-            0 => FormattableString.Invariant($"The gain is told within ± {WantedK:0} K: no further run is needed."),
-            { } n => FormattableString.Invariant(
-                $"{HowMany.Of(n, "more run")} after, with a pause between, would tell the gain within ± {WantedK:0} K."
-            ),
-            null => FormattableString.Invariant(
-                $"No number of runs after tells the gain within ± {WantedK:0} K: the runs before were too few or too far apart."
-            ),
+            0 => JobTrialWords.GainIsToldWithin(WantedK),
+            { } n => JobTrialWords.AfterWithPauseBetweenWouldTell(HowMany.Of(n, "more run"), WantedK),
+            null => JobTrialWords.NoNumberOfRunsAfterTells(WantedK),
         };
 }

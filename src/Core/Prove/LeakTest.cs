@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Words.Prove;
+
 namespace FaithfulBracket.Core.Prove;
 
 public enum LeakVerdict
@@ -34,7 +36,7 @@ public static class LeakTest
     public const int LeastSamples = 3,
         MostSamples = 20_000;
 
-    public const string InWords = "Limits: 3 to 20,000 samples, times rising.";
+    public const string InWords = LeakTestWords.LimitsToSamplesTimesRising;
 
     private const double Share = 0.95,
         ZeroC = 273.15,

@@ -4,6 +4,7 @@ using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Pads.Seating;
+using FaithfulBracket.Core.Words.Prove;
 
 namespace FaithfulBracket.Core.Prove;
 
@@ -42,9 +43,7 @@ public sealed record PassportContact(string Contact, PassportForecast Forecast, 
     /// <summary>The picture that would decide it without a lift; null where it is confirmed, or no edge can be looked under.</summary>
     public string? Ask =>
         Stand != ContactStand.Confirmed && Forecast.EdgeGapMm is { } edge
-            ? FormattableString.Invariant(
-                $"Photograph the edge beside {Contact} with a feeler gauge in the picture: {edge:0.00} mm expected."
-            )
+            ? PassportWords.PhotographEdgeBesideWithFeelerGauge(Contact, edge)
             : null;
 }
 

@@ -7,6 +7,7 @@ using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Paste;
 using FaithfulBracket.Core.Sockets;
+using FaithfulBracket.Core.Words.Prove;
 
 namespace FaithfulBracket.Core.Prove;
 
@@ -226,12 +227,10 @@ public static class ProveStation
                 Board = piece.Key,
                 Done = "Even all round",
                 Title = piece.Seated is null
-                    ? $"Look along the edges{order.On(piece.Key)}: gap even{Touching(piece, pads)}"
-                    : $"Look along the edges{order.On(piece.Key)}: gap even all round, every spring as short as the others",
-                Feel = Dies(piece, pads)
-                    ? null
-                    : "The same sliver of light all along each edge; no pad stands proud of another.",
-                Detail = lift ? null : $"No lift to read the imprint unless the proof is poor: it costs {cost}.",
+                    ? ProveStationWords.LookAlongEdges(order.On(piece.Key), Touching(piece, pads))
+                    : ProveStationWords.LookAlongEdgesGapEvenAll(order.On(piece.Key)),
+                Feel = Dies(piece, pads) ? null : ProveStationWords.SameSliverOfLightAllAlong,
+                Detail = lift ? null : ProveStationWords.NoLiftToReadImprintUnless(cost),
             };
             if (lift)
                 yield return new()
@@ -239,11 +238,10 @@ public static class ProveStation
                     Id = new(Station.Prove, order.ScopeOf(piece), "imprint"),
                     Kind = StepKind.Look,
                     Board = piece.Key,
-                    Done = "Imprint read, mounted again",
-                    Title = $"Lift once{order.On(piece.Key)}, read the imprint of die and pads, mount again",
-                    Detail =
-                        $"Costs {cost}. Pale corners: film too thick there. A pad without a mark: it did not touch.",
-                    Caution = "Straight up: a tilted lift chips the die.",
+                    Done = ProveStationWords.ImprintReadMountedAgain,
+                    Title = ProveStationWords.LiftOnceReadImprintOfDie(order.On(piece.Key)),
+                    Detail = ProveStationWords.CostsPaleCorners(cost),
+                    Caution = ProveStationWords.StraightUpTiltedLiftChipsDie,
                 };
         }
         yield return new()
@@ -252,11 +250,9 @@ public static class ProveStation
             Kind = StepKind.LeakTest,
             Done = "Tight",
             TimerS = leakHoldS,
-            Title = inPlace
-                ? "Leak test where it stands, everything but the pump unplugged: pressure hold or plain water"
-                : "Leak test off the machine: pressure hold or a soak with plain water",
-            Detail = "Paper under every joint. A leak is recorded with its place: it may be a pump or a fitting.",
-            Caution = "Nothing powered but the pump. Air at most 0.5 bar, never with a compressor straight on.",
+            Title = inPlace ? ProveStationWords.LeakTestWhereItStandsEverything : ProveStationWords.LeakTestOffMachine,
+            Detail = ProveStationWords.PaperUnderEveryJoint,
+            Caution = ProveStationWords.NothingPoweredButPump,
             Facts =
             [
                 new(FormattableString.Invariant($"{Math.Max(1, Math.Round(leakHoldS / 60.0)):0} min"), "hold"),
@@ -269,12 +265,10 @@ public static class ProveStation
             Id = new(Station.Prove, null, "water-out"),
             Kind = StepKind.Fill,
             Done = "Out and weighed",
-            Title = "Let the test water out into a can and weigh it" + (about is null ? "" : $": about {about} g"),
-            Detail =
-                "As much as went in: a gram is a millilitre. What stays behind thins the coolant: tilt, and blow through "
-                + "from the highest port. After a test with air, open the valve slowly instead.",
-            Caution = "Away from the machine: what drips off a hose end finds the connector.",
-            Feel = "Nothing runs any more, and the block sounds hollow when you blow through it.",
+            Title = ProveStationWords.LetTestWaterOut + (about is null ? "" : $": about {about} g"),
+            Detail = ProveStationWords.AsMuchAsWent,
+            Caution = ProveStationWords.AwayFromMachine,
+            Feel = ProveStationWords.NothingRunsAnyMoreAndBlock,
             Facts = volume is null
                 ? []
                 : [new($"{about} mL", FormattableString.Invariant($"± {volume.OffMl:0}, as reckoned"))],
@@ -288,13 +282,11 @@ public static class ProveStation
             Done = "Filled, no bubbles",
             Title =
                 order.Boxes.Count > 1
-                    ? $"Fill the loop with coolant and bleed all {order.Boxes.Count} blocks"
-                    : "Fill the loop with coolant and bleed it",
-            Detail =
-                "Pump on, tilt until no bubble comes and flow and sound stay as they are. "
-                + "Air stays longest in the highest block and in the one with the least flow.",
+                    ? ProveStationWords.FillLoopWithCoolantAndBleed(order.Boxes.Count)
+                    : ProveStationWords.FillLoopWithCoolantAndBleed2,
+            Detail = ProveStationWords.PumpOnTiltUntilNoBubble,
             Facts = about is null ? [] : [new($"{about} mL", "coolant, about")],
-            Caution = "Do not power anything but the pump until the loop is filled and dry outside.",
+            Caution = ProveStationWords.DoNotPowerAnythingButPump,
             Once = order.Boxes.Count > 1 ? [bled] : [],
         };
         yield return new()
@@ -302,7 +294,7 @@ public static class ProveStation
             Id = new(Station.Prove, null, "boot"),
             Kind = StepKind.Boot,
             Done = "It boots",
-            Title = "Plug in the sensor leads and boot",
+            Title = ProveStationWords.PlugInSensorLeadsAndBoot,
         };
         foreach (var seat in seats)
             yield return MemorySpeed(order, seat);
@@ -321,7 +313,7 @@ public static class ProveStation
             yield return complaint is { } of && board == order.First.Key
                 ? step with
                 {
-                    Detail = $"The {PartNames.Several(of)} first: that was complained of. {step.Detail}",
+                    Detail = ProveStationWords.FirstThatWasComplained(PartNames.Several(of), step.Detail),
                 }
                 : step;
         }
@@ -339,15 +331,14 @@ public static class ProveStation
             Kind = StepKind.Look,
             Board = hottest[0].Board,
             Pair = hottest[0].Pair,
-            Title =
-                $"Read the parts under sinks at the same load: {string.Join(", ", hottest.Select(s => s.Part.Id))} first",
+            Title = ProveStationWords.ReadPartsUnderSinksAtSame(string.Join(", ", hottest.Select(s => s.Part.Id))),
             Detail =
-                "By their own sensors, else a probe against the foot of the sink. Expected in air of "
+                ProveStationWords.ByTheirOwnSensorsElseProbe
                 + FormattableString.Invariant($"{hottest[0].Sink.AirC:0} °C: ")
                 + string.Join(", ", hottest.Select(Expected))
-                + ". Hotter: more air over them, or a sink that does not sit.",
-            Caution = "Sinks are hot: no fingers. A metal tip between them is a short circuit.",
-            Feel = "The figure stands still within a minute, and none of them creeps on.",
+                + ProveStationWords.HotterMoreAirOverThem,
+            Caution = ProveStationWords.SinksAreHot,
+            Feel = ProveStationWords.FigureStandsStillWithinMinute,
             Done = "Within their limits",
             Targets = [.. hottest.Select(s => s.Part.Id)],
             Facts =
@@ -383,7 +374,7 @@ public static class ProveStation
             .Select(p => piece.Board.FindPart(p)?.Kind)
             .ToHashSet();
         List<string> at = [.. Padded.Where(k => kinds.Contains(k)).Select(PartNames.Several)];
-        var die = Dies(piece, pads) ? ", no light under the die" : "";
+        var die = Dies(piece, pads) ? ProveStationWords.NoLightUnderDie : "";
         return at.Count == 0
             ? die
             : $", pads touching at {(at.Count == 1 ? at[0] : $"{string.Join(", ", at.SkipLast(1))} and {at[^1]}")}{die}";
@@ -394,12 +385,7 @@ public static class ProveStation
         var own = proofs.Where(p => p.Board == piece.Key).ToList();
         var why = own.Find(p => p.Comparison.Why.Count > 0)?.Comparison.Why;
         var rise = loop?.Pairs.FirstOrDefault(p => own.Exists(o => o.Pair == p.Pair))?.InletRiseK ?? 0;
-        var inlet =
-            rise >= LeastRiseK
-                ? FormattableString.Invariant(
-                    $" Its coolant comes in {rise:0.0} K warmer than at the first block: read it there."
-                )
-                : "";
+        var inlet = rise >= LeastRiseK ? ProveStationWords.CoolantComesInWarmer(rise) : "";
         return new()
         {
             Id = new(Station.Prove, order.ScopeOf(piece), "after"),
@@ -408,11 +394,9 @@ public static class ProveStation
             Done = "Readings taken",
             Title =
                 piece.Board.Kind == BoardKind.MemoryModule
-                    ? "Read every module's own sensor at the same load, room and clocks as before, steady"
-                    : $"Measure{order.On(piece.Key)} at the same load, room and clocks as before, steady",
-            Detail =
-                (why is null ? "Coolant, room and flow noted; bubbles bled; same pump setting." : string.Join(" ", why))
-                + inlet,
+                    ? ProveStationWords.ReadEveryModulesOwnSensor
+                    : ProveStationWords.MeasureAtSameLoadRoom(order.On(piece.Key)),
+            Detail = (why is null ? ProveStationWords.CoolantRoomAndFlowNoted : string.Join(" ", why)) + inlet,
             Targets =
             [
                 .. piece
@@ -432,12 +416,10 @@ public static class ProveStation
             Kind = StepKind.Look,
             Board = seat.Board,
             Pair = seat.Pair,
-            Title = "Look whether all memory is there and runs at its speed",
-            Detail =
-                "Contacts pressed too little show there first. A module that is missing or slow: the "
-                + "same turn more on each, then look again.",
+            Title = ProveStationWords.LookWhetherAllMemoryIsThere,
+            Detail = ProveStationWords.ContactsPressedTooLittleShowThere,
             Done = "At its speed",
-            Feel = "Every module is listed, each at the speed it had before.",
+            Feel = ProveStationWords.EveryModuleIsListedEach,
             Facts =
             [
                 new(FormattableString.Invariant($"{seat.Match.SocketLoadN:0} N"), "on the contacts"),

@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Words.Prove;
+
 namespace FaithfulBracket.Core.Prove;
 
 /// <summary>What a reading can be; anything else was mistyped.</summary>
@@ -25,8 +27,8 @@ public static class ReadingRules
             if (value(reading) is { } v && !(v >= least && v <= most))
                 yield return new(field, FormattableString.Invariant($"Expected {least} to {most}, found {v}."));
         if (reading.DieC <= reading.RoomC)
-            yield return new("dieC", "The die is not warmer than the room: measure under load.");
+            yield return new("dieC", ReadingRulesWords.DieIsNotWarmerThanRoom);
         if (reading.Note is { Length: > MostNote } note)
-            yield return new("note", $"Expected at most {MostNote} characters, found {note.Length}.");
+            yield return new("note", ReadingRulesWords.ExpectedAtMostCharactersFound(MostNote, note.Length));
     }
 }

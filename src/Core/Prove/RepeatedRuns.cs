@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Words.Prove;
+
 namespace FaithfulBracket.Core.Prove;
 
 /// <summary>The same run several times: what they differ by, beside what one of them is good for by its sensors.</summary>
@@ -76,9 +78,8 @@ public sealed record RepeatedRuns(RunSpread? Spread, PowerSweep? Sweep)
             spread,
             sensors,
             repeatable,
-            FormattableString.Invariant(
-                $"{runs.Count} alike runs: {mean * 1000:0} K/kW, ± {spread * 1000:0.0} between them, ± {sensors * 1000:0.0} by the sensors of one."
-            ) + (repeatable ? "" : " They differ by more than the sensors explain: load, pump or room moved.")
+            RepeatedRunsWords.AlikeRunsKWBetweenThem(runs.Count, mean * 1000, spread * 1000, sensors * 1000)
+                + (repeatable ? "" : RepeatedRunsWords.TheyDifferByMoreThanSensors)
         );
     }
 
@@ -108,9 +109,8 @@ public sealed record RepeatedRuns(RunSpread? Spread, PowerSweep? Sweep)
             intercept,
             half,
             zero,
-            FormattableString.Invariant(
-                $"Sweep of {runs.Count} runs: {line.Slope * 1000:0} ± {slope * 1000:0} K/kW, {intercept:0.0} ± {half:0.0} K without power"
-            ) + (zero ? ": it passes 0." : ": it does not pass 0. A sensor is off, or heat comes from elsewhere.")
+            RepeatedRunsWords.SweepOfRuns(runs.Count, line.Slope * 1000, slope * 1000, intercept, half)
+                + (zero ? ": it passes 0." : RepeatedRunsWords.ItDoesNotPass)
         );
     }
 }

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using FaithfulBracket.Core.Words.Prove;
 
 namespace FaithfulBracket.Core.Prove;
 
@@ -53,9 +54,9 @@ public sealed record RunConditions(
                     FormattableString.Invariant($"Expected {least} to {most}, found {v}.")
                 );
         if (Load is { Length: > MostText })
-            yield return new("/conditions/load", $"Expected at most {MostText} characters.");
+            yield return new("/conditions/load", RunConditionsWords.ExpectedAtMostCharacters(MostText));
         if (Beside is { Length: > MostText })
-            yield return new("/conditions/beside", $"Expected at most {MostText} characters.");
+            yield return new("/conditions/beside", RunConditionsWords.ExpectedAtMostCharacters(MostText));
     }
 
     /// <summary>What is known of them, as a record says it.</summary>
@@ -94,13 +95,11 @@ public sealed record RunConditions(
         if (Apart(b.PowerLimitW, a.PowerLimitW, LimitShare))
             yield return Told("power limit", b.PowerLimitW, a.PowerLimitW, "W");
         if (b.VoltageV is { } bv && a.VoltageV is { } av && Math.Abs(bv - av) > VoltageApartV)
-            yield return FormattableString.Invariant(
-                $"The voltage differs: {bv:0.00} V before, {av:0.00} V after. Measure again at the same."
-            );
+            yield return RunConditionsWords.VoltageDiffersBeforeAfter(bv, av);
         if (Other(b.Load, a.Load))
-            yield return $"The load differs: {b.Load} before, {a.Load} after. Measure again under the same.";
+            yield return RunConditionsWords.LoadDiffersBeforeAfter(b.Load, a.Load);
         if (Other(b.Beside, a.Beside))
-            yield return $"What ran beside it differs: {b.Beside} before, {a.Beside} after. Measure again without.";
+            yield return RunConditionsWords.WhatRanBesideItDiffers(b.Beside, a.Beside);
     }
 
     private static bool Apart(double? before, double? after, double share) =>
@@ -110,7 +109,5 @@ public sealed record RunConditions(
         before is { } b && after is { } a && !string.Equals(b.Trim(), a.Trim(), StringComparison.OrdinalIgnoreCase);
 
     private static string Told(string name, double? before, double? after, string unit) =>
-        FormattableString.Invariant(
-            $"The {name} differs: {before:0} {unit} before, {after:0} {unit} after. Measure again at the same."
-        );
+        RunConditionsWords.DiffersBeforeAfter(name, before, unit, after);
 }

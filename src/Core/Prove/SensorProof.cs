@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Heat;
+using FaithfulBracket.Core.Words.Prove;
 
 namespace FaithfulBracket.Core.Prove;
 
@@ -50,8 +51,8 @@ public sealed record SensorProof(
     /// <summary>What would settle it; null where it is settled.</summary>
     public string? Advice =>
         State != SensorState.Open ? null
-        : MoreRuns is { } n ? $"{HowMany.Of(n, "more run")} under the same load would settle it."
-        : "More runs tell no more than the sensors do. Look along the edges, or read another sensor.";
+        : MoreRuns is { } n ? SensorProofWords.UnderSameLoadWouldSettle(HowMany.Of(n, "more run"))
+        : SensorProofWords.MoreRunsTellNoMore;
 
     /// <summary>All of it in a sentence.</summary>
     public string Text =>

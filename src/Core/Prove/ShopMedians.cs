@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Words.Prove;
 
 namespace FaithfulBracket.Core.Prove;
 
@@ -71,7 +72,12 @@ public static class ShopMedians
                 null,
                 null,
                 [],
-                $"{jobs.Count} proved {(jobs.Count == 1 ? "job" : "jobs")}{with}: from {LeastJobs} on the shop's own median says something."
+                ShopMediansWords.ProvedFromOnShopsOwnMedian(
+                    jobs.Count,
+                    jobs.Count == 1 ? "job" : "jobs",
+                    with,
+                    LeastJobs
+                )
             );
         var median = Median(jobs.Select(j => j.Ratio));
         var spread = Normal * Median(jobs.Select(j => Math.Abs(j.Ratio - median)));
@@ -82,9 +88,9 @@ public static class ShopMedians
         var off = Math.Round((median - 1) * 100);
         var against = off switch
         {
-            0 => "as the maker claims",
-            > 0 => FormattableString.Invariant($"{off:0} % over the maker's claim"),
-            _ => FormattableString.Invariant($"{-off:0} % under the maker's claim"),
+            0 => ShopMediansWords.AsMakerClaims,
+            > 0 => ShopMediansWords.OverMakersClaim(off),
+            _ => ShopMediansWords.UnderMakersClaim(-off),
         };
         var names = outliers.Count > 0 ? $" Far off: {string.Join(", ", outliers.Select(o => o.Title))}." : "";
         return new(

@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Words.Prove;
+
 namespace FaithfulBracket.Core.Prove;
 
 public sealed record LogSample(double TS, double C);
@@ -30,7 +32,7 @@ public static class SteadyState
     public const int LeastSamples = 4,
         MostSamples = 20_000;
 
-    public const string InWords = "Limits: 4 to 20,000 samples, times rising.";
+    public const string InWords = SteadyStateWords.LimitsToSamplesTimesRising;
 
     /// <summary>Longer logs are averaged down to so many before they are cut into regimes.</summary>
     private const int MostFitted = 400;

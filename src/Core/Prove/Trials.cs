@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Heat;
+using FaithfulBracket.Core.Words.Prove;
 
 namespace FaithfulBracket.Core.Prove;
 
@@ -67,7 +68,7 @@ public static class Trials
     /// <summary>Orders that vary less than this within a phase are one.</summary>
     private const double SameOrder = 1e-9;
 
-    public static readonly string InWords = $"Limits: {MostRuns} runs, a body of 4 MiB.";
+    public static readonly string InWords = TrialsWords.LimitsRunsBodyOfMiB(MostRuns);
 
     /// <param name="powerW">Power at which the gain is told.</param>
     /// <param name="plusMinusK">How narrow the interval is wanted; null where nobody asks.</param>
@@ -82,10 +83,7 @@ public static class Trials
     {
         foreach (var phase in Enum.GetValues<Phase>())
             if (runs.All(r => r.Phase != phase))
-                throw new InputException(
-                    "runs",
-                    $"There is no run {phase.ToString().ToLowerInvariant()} the work: the gain is told from both."
-                );
+                throw new InputException("runs", TrialsWords.ThereIsNoRunWork(phase.ToString().ToLowerInvariant()));
         var reference = ReferenceOf(runs);
         var model = Model.Of(runs);
         var resistance = runs.Select(r => (r.DieC - Over(r, reference)) / r.PowerW).ToList();
@@ -136,7 +134,7 @@ public static class Trials
         runs.All(r => r is { CoolantInC: not null, FlowLMin: not null }) ? TrialReference.CoolantMean
         : runs.All(r => r.CoolantInC is not null) ? TrialReference.Inlet
         : runs.All(r => r.RoomC is not null) ? TrialReference.Room
-        : throw new InputException("runs", "No reference is in all runs: coolant at the inlet, or the room.");
+        : throw new InputException("runs", TrialsWords.NoReferenceIsInAllRuns);
 
     internal static double Over(TrialRun r, TrialReference reference) =>
         reference switch

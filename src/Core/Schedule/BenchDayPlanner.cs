@@ -1,5 +1,6 @@
 using System.Globalization;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Schedule;
 
 namespace FaithfulBracket.Core.Schedule;
 
@@ -48,7 +49,7 @@ public static class BenchDayPlanner
                     null,
                     j.Promised,
                     0,
-                    j.Held is { } why ? $"held: {why}" : "not planned: too many jobs before it"
+                    j.Held is { } why ? $"held: {why}" : BenchDayPlannerWords.NotPlannedTooManyJobsBefore
                 )),
         ];
         return new(
@@ -269,16 +270,18 @@ public static class BenchDayPlanner
     private static string Headline(IReadOnlyList<DayJobEnd> ends, DayQuestion q)
     {
         if (!ends.Any(e => e.EndAt is not null))
-            return ends.Count == 0 ? "Nothing on the benches" : "Nothing can go on: every job is held";
+            return ends.Count == 0 ? BenchDayPlannerWords.NothingOnBenches : BenchDayPlannerWords.NothingCanGo;
         var last = ends.Where(e => e.EndAt is not null).MaxBy(e => e.EndAt)?.EndAt;
         var late = ends.Where(e => e.LateMin > 0).ToList();
         if (late.Count > 0)
-            return late.Count == 1 ? late[0].Text : $"{late.Count} jobs will be late";
+            return late.Count == 1 ? late[0].Text : BenchDayPlannerWords.JobsWillBeLate(late.Count);
         var done = last is { } at ? $"All done {DayWords.When(at, q.Now)}" : "All done";
         var slack = ends.Where(e => e is { Promised: not null, EndAt: not null })
             .Select(e => e.Promised - e.EndAt)
             .Min();
-        return slack is { } s ? $"{done}, every promise kept by {DayWords.Span(s.TotalMinutes)} or more" : done;
+        return slack is { } s
+            ? BenchDayPlannerWords.EveryPromiseKeptByOrMore(done, DayWords.Span(s.TotalMinutes))
+            : done;
     }
 
     private static IEnumerable<string> Warnings(IReadOnlyList<DayJobEnd> ends, DayPlan plan, DayQuestion q)
@@ -289,14 +292,13 @@ public static class BenchDayPlanner
             foreach (var e in late.Take(MostNamed))
                 yield return e.Text + ".";
         if (late.Count > MostNamed)
-            yield return $"{late.Count - MostNamed} more will be late: their cards say by how much.";
+            yield return BenchDayPlannerWords.MoreWillBeLate(late.Count - MostNamed);
         if (!plan.PinsHold)
-            yield return "Not every pin can be held: hands or work before it are not free then. "
-                + "Pinned work begins as soon after as it can.";
+            yield return BenchDayPlannerWords.NotEveryPinCanBeHeld;
         if (q.Jobs.Count(j => j.Held is null && j.Blocks.Any(b => !b.Done)) is var open && open > MostJobs)
-            yield return $"{MostJobs} of {open} open jobs are planned: those promised, then those begun.";
+            yield return BenchDayPlannerWords.OfOpenJobsArePlanned(MostJobs, open);
         if (q.Hands.Count == 0)
-            yield return "Nobody is at the bench: say in Settings who works.";
+            yield return BenchDayPlannerWords.NobodyIsAtBench;
     }
 
     private static IReadOnlyList<string> Sure(StepMinutes pace, DayPlan plan)
@@ -307,11 +309,11 @@ public static class BenchDayPlanner
         return
         [
             learned.Count == 0
-                ? $"Times are defaults: from {StepMinutes.LeastSeen} signed steps of a kind on, the shop's own median counts."
-                : $"Times are your own, medians of {named}{more}; the rest are defaults.",
+                ? BenchDayPlannerWords.TimesAreDefaults(StepMinutes.LeastSeen)
+                : BenchDayPlannerWords.TimesAreYourOwnMedians(named, more),
             plan.Proven
-                ? "No order of these jobs ends sooner or is less late."
-                : "The best order found in the time allowed; a better one may exist.",
+                ? BenchDayPlannerWords.NoOrderOfTheseJobsEnds
+                : BenchDayPlannerWords.BestOrderFoundInTimeAllowed,
         ];
     }
 
@@ -405,8 +407,11 @@ public static class BenchDayPlanner
                             minutes,
                             fits,
                             fits
-                                ? $"{DayWords.Span(minutes)}, ends before the wait"
-                                : $"{DayWords.Span(minutes)}, goes on {DayWords.Span(x.At.EndMin - wait.EndMin)} after the wait"
+                                ? BenchDayPlannerWords.EndsBeforeWait(DayWords.Span(minutes))
+                                : BenchDayPlannerWords.GoesOnAfterWait(
+                                    DayWords.Span(minutes),
+                                    DayWords.Span(x.At.EndMin - wait.EndMin)
+                                )
                         );
                     }),
             ];
@@ -433,8 +438,12 @@ public static class BenchDayPlanner
         private string Text(DayJob job, DateTime? endAt, double late) =>
             (endAt, job.Promised) switch
             {
-                ({ } end, { } due) when late > 0 => $"{job.Title}: done {DayWords.When(end, q.Now)}, "
-                    + $"{DayWords.Span(late)} of work past its promise of {DayWords.When(due, q.Now)}",
+                ({ } end, { } due) when late > 0 => BenchDayPlannerWords.DoneOfWorkPastPromise(
+                    job.Title,
+                    DayWords.When(end, q.Now),
+                    DayWords.Span(late),
+                    DayWords.When(due, q.Now)
+                ),
                 ({ } end, { } due) => $"done {DayWords.When(end, q.Now)}, promised {DayWords.When(due, q.Now)}",
                 ({ } end, null) => $"done {DayWords.When(end, q.Now)}",
                 _ => "not planned",

@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Words.Schedule;
+
 namespace FaithfulBracket.Core.Schedule;
 
 /// <summary>A day as whole numbers: operations in a row, who comes before whom, times in ticks.</summary>
@@ -99,11 +101,11 @@ internal sealed class DayGrid
                     else if (index.TryGetValue(name, out var other))
                         before.Add(other);
                     else
-                        faults.Add(new($"{at}/after/{k}", $"\"{name}\" is no operation of this day."));
+                        faults.Add(new($"{at}/after/{k}", DayGridWords.IsNoOperationOfThisDay(name)));
                 if (op.Hands > day.Hands)
-                    faults.Add(new($"{at}/hands", $"It needs {op.Hands} pairs of hands; the day has {day.Hands}."));
+                    faults.Add(new($"{at}/hands", DayGridWords.ItNeedsPairsOfHands(op.Hands, day.Hands)));
                 if (op.Tool is { } tool && !tools.ContainsKey(tool))
-                    faults.Add(new($"{at}/tool", $"\"{tool}\" is no tool of this day."));
+                    faults.Add(new($"{at}/tool", DayGridWords.IsNoToolOfThisDay(tool)));
                 ops.Add(
                     new(
                         job,
@@ -142,7 +144,7 @@ internal sealed class DayGrid
         if (Array.IndexOf(done, false) is >= 0 and var stuck)
             throw new InputException(
                 "jobs",
-                $"{Ops[stuck].Job.Id}/{Ops[stuck].Of.Id} waits for something that waits for it."
+                DayGridWords.WaitsForSomethingThatWaits(Ops[stuck].Job.Id, Ops[stuck].Of.Id)
             );
     }
 
@@ -154,10 +156,10 @@ internal sealed class DayGrid
         {
             var now = begun.Where(o => o.Begun <= at && at < o.Begun + o.Length).ToList();
             if (now.Sum(o => o.Of.Hands) > Day.Hands)
-                throw new InputException("jobs", "More has begun at once than there are hands.");
+                throw new InputException("jobs", DayGridWords.MoreHasBegunAtOnce);
             foreach (var tool in Day.Tools)
                 if (now.Count(o => o.Of.Tool == tool.Id) > tool.Count)
-                    throw new InputException("jobs", $"More has begun at once than there are tools \"{tool.Id}\".");
+                    throw new InputException("jobs", DayGridWords.MoreHasBegunAtOnceThanThere(tool.Id));
         }
     }
 }

@@ -1,4 +1,5 @@
 using System.Diagnostics;
+using FaithfulBracket.Core.Words.Schedule;
 using Google.OrTools.Sat;
 
 namespace FaithfulBracket.Core.Schedule;
@@ -14,8 +15,7 @@ public static class DayPlanner
         MostOperations = 1000,
         MostHands = 20;
     public const double MostMinutes = 20_000;
-    public const string InWords =
-        "Limits: a body of 4 MiB, 100 jobs, 1,000 operations, 20 pairs of hands, 20,000 minutes.";
+    public const string InWords = DayPlannerWords.LimitsBodyOfMiBJobsOperations;
 
     /// <summary>Deterministic work of the three questions, in the solver's own measure.</summary>
     private static readonly double[] Budget = [0.1, 0.05, 0.05];
@@ -245,8 +245,8 @@ public static class DayPlanner
         );
         using var solver = new CpSolver();
         var large = grid.Ops.Count > Large;
-        solver.StringParameters = FormattableString.Invariant(
-            $"num_workers:1 random_seed:1 max_deterministic_time:{Budget[(int)goal] * (large ? LargeShare : SmallShare)}"
+        solver.StringParameters = DayPlannerWords.NumWorkersRandomSeed(
+            Budget[(int)goal] * (large ? LargeShare : SmallShare)
         );
         // of a large day preparing the model takes longer than what it saves
         if (large)

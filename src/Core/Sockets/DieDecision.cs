@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Words.Sockets;
 
 namespace FaithfulBracket.Core.Sockets;
 
@@ -33,17 +34,11 @@ public sealed record DieDecision(
         var power = powerW ?? processor.Parts.Sum(p => p.DissipationW);
         var behind =
             BehindBase.KPerW(block, flowLPerMin, heated)
-            ?? throw new InputException(
-                "block",
-                "This block states no resistance over flow: the gain can not be told."
-            );
+            ?? throw new InputException("block", DieDecisionWords.ThisBlockStatesNoResistance);
         var metal = drawer.Pastes.FirstOrDefault(p => p.Material.LiquidMetal)?.Material;
         var paste = drawer.Pastes.FirstOrDefault(p => !p.Material.LiquidMetal)?.Material;
         if (metal is null || paste is null || power <= 0)
-            throw new InputException(
-                "block",
-                "Lay a paste and a liquid metal in the drawer, and give the processor its watts: both ways are reckoned with them."
-            );
+            throw new InputException("block", DieDecisionWords.LayPasteAndLiquidMetal);
         var ask = new DirectDieAsk(
             socket,
             processor,

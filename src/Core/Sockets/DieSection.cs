@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Words.Sockets;
 
 namespace FaithfulBracket.Core.Sockets;
 
@@ -40,7 +41,7 @@ public sealed record SectionWay(
         get
         {
             if (Chain.StopGapMm is < 0 and var early)
-                return FormattableString.Invariant($"stops come {-early:0.00} mm too early");
+                return DieSectionWords.StopsComeTooEarly(-early);
             var said = FormattableString.Invariant($"{Chain.LoadN:0} N");
             if (SpringMm is { } spring)
                 said = FormattableString.Invariant($"spring {spring:0.00} mm in, ") + said;

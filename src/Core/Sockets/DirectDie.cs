@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Words.Sockets;
 
 namespace FaithfulBracket.Core.Sockets;
 
@@ -94,23 +95,17 @@ public static class DirectDie
         var (socket, processor, block) = (ask.Socket, ask.Processor, ask.Block);
         var dies = HeightChain.Dies(processor);
         if (dies.Count == 0)
-            throw new InputException(
-                "processor/parts",
-                "Expected at least one die: without one nothing lies under the lid."
-            );
+            throw new InputException("processor/parts", DirectDieWords.ExpectedAtLeastOneDie);
         var lid =
             HeightChain.Lid(processor)
-            ?? throw new InputException("processor/parts", "Expected a lid: without one there is nothing to take off.");
+            ?? throw new InputException("processor/parts", DirectDieWords.ExpectedLidWithoutOneThere);
         var kit = SocketKits.Choose(block, socket, processor, lid: false, ask.Metal.BondLineUm / 1000);
         var lidded = HeightChain.Of(socket, processor, block, kit, lid: true, ask.PasteBondLineUm / 1000);
         var direct = HeightChain.Of(socket, processor, block, kit, lid: false, ask.Metal.BondLineUm / 1000);
         var stamp = SocketMatch.Stamp(socket, dies, block, kit, direct);
         var shares = PowerShares.Of(dies);
         if (Math.Abs(shares.Sum() - 1) > PowerShares.SumWithin)
-            throw new InputException(
-                "processor/parts",
-                FormattableString.Invariant($"The dies' power shares sum to {shares.Sum():0.###}; expected 1.")
-            );
+            throw new InputException("processor/parts", DirectDieWords.DiesPowerSharesSum(shares.Sum()));
         var meant = Gain(ask, lid, dies, shares, new(1, 1, 1, 1));
         var (low, high) = Range(ask, lid, dies, shares);
         var refusals = Refusals(block, processor).ToList();
@@ -279,103 +274,59 @@ public static class DirectDie
         foreach (var wrong in SocketMatch.Fits(ask.Socket, ask.Processor, ask.Block, kit))
             yield return wrong;
         if (direct.StopGapMm is < 0 and var gap)
-            yield return Say(
-                Weight.Clash,
-                "stop-before-contact",
-                FormattableString.Invariant(
-                    $"With the lid off the block lands on its stops {-gap:0.00} mm before it touches: the stops have to come down by as much."
-                )
-            );
+            yield return Say(Weight.Clash, "stop-before-contact", DirectDieWords.WithLidOffBlockLands(-gap));
         else if (direct.MissesHeight)
-            yield return SocketMatch.Shimmed(
-                direct,
-                FormattableString.Invariant(
-                    $"With the lid off the springs stand {direct.ShimMm:0.00} mm lower than they are made for: "
-                )
-            );
+            yield return SocketMatch.Shimmed(direct, DirectDieWords.WithLidOffSpringsStandLower(direct.ShimMm));
         if (!stamp.Balanced)
-            yield return Say(
-                Weight.Clash,
-                "overturns",
-                "The springs pull outside all dies: the block tips over. Turn it, or change the springs."
-            );
+            yield return Say(Weight.Clash, "overturns", DirectDieWords.SpringsPullOutsideAllDies);
         foreach (var d in stamp.Dies)
         {
             var part = dies.First(p => p.Id == d.Part);
             if (stamp.Balanced && direct.LoadN > 0 && d.Lifts)
-                yield return Say(
-                    Weight.Work,
-                    "lifts",
-                    $"{d.Part} is not pressed everywhere: the load lies too far off. {WhichWay(stamp)}"
-                );
+                yield return Say(Weight.Work, "lifts", DirectDieWords.IsNotPressedEverywhere(d.Part, WhichWay(stamp)));
             if (part.MaxLoadN is { } most && d.LoadN > most)
-                yield return Say(
-                    Weight.Clash,
-                    "over-load",
-                    FormattableString.Invariant($"{d.Part} would carry {d.LoadN:0} N of at most {most:0}.")
-                );
+                yield return Say(Weight.Clash, "over-load", DirectDieWords.WouldCarryOfAtMost(d.Part, d.LoadN, most));
             if (part.MaxPressureMPa is { } limit && d.PeakMPa > limit)
-                yield return Say(
-                    Weight.Clash,
-                    "over-load",
-                    FormattableString.Invariant(
-                        $"{d.Part} would be pressed with {d.PeakMPa:0.00} MPa of at most {limit:0.00}."
-                    )
-                );
+                yield return Say(Weight.Clash, "over-load", DirectDieWords.WouldBePressed(d.Part, d.PeakMPa, limit));
         }
         var turns = Orientations.Of(ask.Board, ask.Socket, ask.Block, kit, direct.HomeMm);
         if (turns.Count > 0 && turns.All(t => t.Clashes.Count > 0))
             yield return Say(
                 Weight.Clash,
                 "keep-out",
-                FormattableString.Invariant(
-                    $"With the lid off the block meets {turns[0].Clashes[0].Part} by {-turns[0].Clashes[0].MarginMm:0.00} mm, however it is turned."
-                )
+                DirectDieWords.WithLidOffBlockMeets(turns[0].Clashes[0].Part, -turns[0].Clashes[0].MarginMm)
             );
         if (direct.SocketLoadN < ask.Socket.ContactMinN)
             yield return Say(
                 Weight.Work,
                 "contact-low",
-                FormattableString.Invariant(
-                    $"{direct.SocketLoadN:0} N on the contacts, {ask.Socket.ContactMinN:0} at least: memory shows it first."
-                )
+                DirectDieWords.OnContactsAtLeast(direct.SocketLoadN, ask.Socket.ContactMinN)
             );
         else if (direct.SocketLoadN > ask.Socket.ContactMaxN)
             yield return Say(
                 Weight.Work,
                 "contact-high",
-                FormattableString.Invariant(
-                    $"{direct.SocketLoadN:0} N on the contacts, {ask.Socket.ContactMaxN:0} at most."
-                )
+                DirectDieWords.OnContactsAtMost(direct.SocketLoadN, ask.Socket.ContactMaxN)
             );
         if (dies.Max(d => d.HeightMm) - dies.Min(d => d.HeightMm) is > UnevenMm and var apart)
-            yield return Say(
-                Weight.Work,
-                "uneven-dies",
-                FormattableString.Invariant(
-                    $"The dies differ by {apart:0.00} mm: the lower ones get a film as much thicker."
-                )
-            );
+            yield return Say(Weight.Work, "uneven-dies", DirectDieWords.DiesDifferBy(apart));
     }
 
     private static string WhichWay(StampResult stamp)
     {
         var off = stamp.LoadCentre - stamp.AreaCentre;
-        return FormattableString.Invariant(
-            $"It pulls {off.Length:0.0} mm towards {Math.Atan2(off.Y, off.X) * 180 / Math.PI:0}°; turn the block so that its stiffer springs lie the other way."
-        );
+        return DirectDieWords.ItPullsTowards(off.Length, Math.Atan2(off.Y, off.X) * 180 / Math.PI);
     }
 
     private static IEnumerable<Told> Refusals(Block block, Board processor)
     {
         if (Metals(block).Any(m => m.Contains("alumin", StringComparison.OrdinalIgnoreCase)))
-            yield return new("aluminium", "The block's face is aluminium: gallium destroys it. Never.");
+            yield return new("aluminium", DirectDieWords.BlocksFaceIsAluminium);
         var bare = BareParts(processor);
         if (bare.Count > 0)
             yield return new(
                 "bare-parts",
-                $"{bare.Count} bare {(bare.Count == 1 ? "part lies" : "parts lie")} in reach of a drop: "
-                    + "coat them and let it dry before any metal is opened."
+                DirectDieWords.BareInReachOfDrop(bare.Count, bare.Count == 1 ? "part lies" : "parts lie")
             );
     }
 
@@ -399,21 +350,15 @@ public static class DirectDie
     {
         var metals = Metals(block).ToList();
         if (metals.Count == 0)
-            yield return new(
-                "metal-unknown",
-                "The block does not say what its face is made of: make sure that it is no aluminium."
-            );
+            yield return new("metal-unknown", DirectDieWords.BlockDoesNotSayWhatFace);
         else if (
             metals.Any(m =>
                 m.Contains("copper", StringComparison.OrdinalIgnoreCase)
                 && !m.Contains("nickel", StringComparison.OrdinalIgnoreCase)
             )
         )
-            yield return new(
-                "bare-copper",
-                "Bare copper soaks liquid metal up: it stains, and a second coat is due after some weeks."
-            );
-        yield return new("for-good", "A lid that is off stays off: nothing brings it back, nor the maker's warranty.");
+            yield return new("bare-copper", DirectDieWords.BareCopperSoaksLiquidMetalUp);
+        yield return new("for-good", DirectDieWords.LidThatIsOffStaysOff);
     }
 
     private static IEnumerable<string> Metals(Block block) =>

@@ -3,6 +3,7 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Sockets;
 
 namespace FaithfulBracket.Core.Sockets;
 
@@ -153,14 +154,7 @@ public static class SeatPlans
                 Verdict = Match.Verdict.Clashes,
                 Reasons =
                 [
-                    new(
-                        "lid-on",
-                        "This block is made for bare dies: on the lid it stands too high and presses wrong.",
-                        []
-                    )
-                    {
-                        Weight = Match.Weight.Clash,
-                    },
+                    new("lid-on", SeatPlanWords.ThisBlockIsMadeForBare, []) { Weight = Match.Weight.Clash },
                     .. match.Reasons,
                 ],
             };

@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Sockets;
 
 namespace FaithfulBracket.Core.Sockets;
 
@@ -59,18 +60,18 @@ public static class SeatedMatch
     /// <summary>The first reason in three or four words.</summary>
     private static string Summary(IReadOnlyList<Reason> reasons) =>
         reasons.Count == 0
-            ? "seats on its socket"
+            ? SeatedMatchWords.SeatsOnSocket
             : reasons[0].Code switch
             {
-                "wrong-socket" => "not for this socket",
-                "lid-on" => "made for bare dies",
+                "wrong-socket" => SeatedMatchWords.NotForThisSocket,
+                "lid-on" => SeatedMatchWords.MadeForBareDies,
                 "stop-before-contact" => "stops come first",
-                "shim" => "washers under the springs",
-                "contact-low" => "too little on the contacts",
-                "contact-high" => "too much on the contacts",
+                "shim" => SeatedMatchWords.WashersUnderSprings,
+                "contact-low" => SeatedMatchWords.TooLittleOnContacts,
+                "contact-high" => SeatedMatchWords.TooMuchOnContacts,
                 "over-load" => "presses too hard",
-                "keep-out" => "meets the socket's parts",
-                "slit-along-fins" => "slit to be turned",
+                "keep-out" => SeatedMatchWords.MeetsSocketsParts,
+                "slit-along-fins" => SeatedMatchWords.SlitToBeTurned,
                 _ => "seats with work",
             };
 
@@ -82,26 +83,17 @@ public static class SeatedMatch
         var m = seat.Match;
         yield return new(
             "height-chain",
-            FormattableString.Invariant(
-                $"{(seat.Bare ? "Die" : "Lid")} {m.ContactMm:0.00} mm above the mainboard; the block comes to rest at {m.HomeMm:0.00} mm{(m.StopGapMm is { } gap and >= 0 ? FormattableString.Invariant($", {gap:0.00} mm over its stops") : "")}."
+            SeatedMatchWords.AboveMainboardBlockComesToRest(
+                seat.Bare ? "Die" : "Lid",
+                m.ContactMm,
+                m.HomeMm,
+                m.StopGapMm is { } gap and >= 0 ? SeatedMatchWords.OverStops(gap) : ""
             ),
             []
         );
-        yield return new(
-            "loads",
-            FormattableString.Invariant(
-                $"Springs press with {m.LoadN:0} N, {m.PeakMPa:0.00} MPa at most; {m.SocketLoadN:0} N on the contacts."
-            ),
-            []
-        );
+        yield return new("loads", SeatedMatchWords.SpringsPressWithAtMost(m.LoadN, m.PeakMPa, m.SocketLoadN), []);
         if (seat.Bare && m.StopGapMm is null)
-            yield return new(
-                "no-stops",
-                FormattableString.Invariant(
-                    $"No stops: the block rests on the dies alone, {m.HomeMm:0.0} mm over the board, and the gap stays."
-                ),
-                []
-            );
+            yield return new("no-stops", SeatedMatchWords.NoStopsBlockRestsOnDies(m.HomeMm), []);
         foreach (var r in Room(seat))
             yield return r;
     }
@@ -113,15 +105,21 @@ public static class SeatedMatch
         if (room.Under.Count > 0)
             yield return new(
                 "slots-under",
-                $"{string.Join(", ", room.Under)} {(room.Under.Count == 1 ? "lies" : "lie")} under the "
-                    + "block turned so: look whether a module goes in.",
+                SeatedMatchWords.UnderBlockTurned(
+                    string.Join(", ", room.Under),
+                    room.Under.Count == 1 ? "lies" : "lie"
+                ),
                 room.Under
             );
         if (room.Nearest is { } nearest)
             yield return new(
                 "slots-free",
-                FormattableString.Invariant(
-                    $"{(room.Under.Count == 0 ? "Memory and expansion slots stay free" : "The others stay free")}; nearest is {nearest}, {room.RoomMm:0} mm from the block's edge."
+                SeatedMatchWords.NearestIsFromBlocksEdge(
+                    room.Under.Count == 0
+                        ? SeatedMatchWords.MemoryAndExpansionSlotsStayFree
+                        : SeatedMatchWords.OthersStayFree,
+                    nearest,
+                    room.RoomMm
                 ),
                 [nearest]
             );
@@ -140,17 +138,18 @@ public static class SeatedMatch
                 Title = FormattableString.Invariant($"Block turned {seat.TurnDeg:0}°: {Ports(way)}"),
                 Detail = seat.InletTurnDeg is { } inlet
                     ? inlet == seat.TurnDeg
-                        ? "The only right way round: here the inlet lies over the hot dies."
-                        : FormattableString.Invariant(
-                            $"The inlet does not lie over the hot dies: at {inlet:0}° it does."
-                        )
+                        ? SeatedMatchWords.OnlyRightWayRound
+                        : SeatedMatchWords.InletDoesNotLieOverHot(inlet)
                     : way.Best
-                        ? "The maker's word: this way round it cools best on this socket."
+                        ? SeatedMatchWords.MakersWordThisWayRound
                         : seat.Match.Orientations.FirstOrDefault(o => o.Best) is { } best
-                            ? FormattableString.Invariant(
-                                $"The maker's word is {best.RotationDeg:0}°{(best.Clashes.Count > 0 ? $"; there it meets {best.Clashes[0].Part}" : "; this was chosen instead")}."
+                            ? SeatedMatchWords.MakersWordIs(
+                                best.RotationDeg,
+                                best.Clashes.Count > 0
+                                    ? $"; there it meets {best.Clashes[0].Part}"
+                                    : SeatedMatchWords.ThisWasChosenInstead
                             )
-                            : "The maker prefers no turn; it is chosen by the loop.",
+                            : SeatedMatchWords.MakerPrefersNoTurn,
                 Caution =
                     way.Clashes.Count > 0
                         ? FormattableString.Invariant(
@@ -192,10 +191,8 @@ public static class SeatedMatch
 
     private static string Worth(SeatPlan seat) =>
         seat.Worth is { } worth
-            ? FormattableString.Invariant(
-                $"Weigh it against {worth.Amount:0} {worth.Currency} for another processor, and your hands."
-            )
-            : "Weigh it against the processor's price and your hands.";
+            ? SeatedMatchWords.WeighItAgainstForAnotherProcessor(worth.Amount, worth.Currency)
+            : SeatedMatchWords.WeighItAgainstProcessorsPrice;
 
     private static WorkStep Decide(string? scope, SeatPlan seat)
     {
@@ -207,16 +204,14 @@ public static class SeatedMatch
             Board = seat.Board,
             Pair = seat.Pair,
             Title = d is null
-                ? "Decide: lid off for good"
-                : FormattableString.Invariant(
-                    $"Decide: lid off for good, {d.Answer.GainLowK:0} to {d.Answer.GainHighK:0} K cooler"
-                ),
+                ? SeatedMatchWords.DecideLidOffForGood
+                : SeatedMatchWords.DecideLidOffForGoodToCooler(d.Answer.GainLowK, d.Answer.GainHighK),
             Detail = d is null
                 ? seat.NoDecision
                 : FormattableString.Invariant(
-                    $"{d.Answer.GainK:0} K at {d.PowerW:0} W and {d.FlowLPerMin:0.#} L/min{(d.Answer.MoreW is { } more ? FormattableString.Invariant($", or {more:0} W more at the same temperature") : "")}. {Worth(seat)}"
+                    $"{d.Answer.GainK:0} K at {d.PowerW:0} W and {d.FlowLPerMin:0.#} L/min{(d.Answer.MoreW is { } more ? SeatedMatchWords.OrMoreAtSameTemperature(more) : "")}. {Worth(seat)}"
                 ),
-            Caution = "Nothing brings the lid back, nor the maker's warranty.",
+            Caution = SeatedMatchWords.NothingBringsLidBackNorMakers,
             Done = "Decided: lid off",
             Facts = d is null
                 ? []

@@ -2,6 +2,7 @@ using System.Text.Json.Serialization;
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Words.Sockets;
 
 namespace FaithfulBracket.Core.Sockets;
 
@@ -116,22 +117,22 @@ public static class SocketMatch
     internal static IEnumerable<Judgement> Fits(Socket socket, Board processor, Block block, SocketFit? kit)
     {
         if (processor.Socket is { } own && own != socket.Id)
-            yield return Clash(
-                "wrong-socket",
-                $"The processor is made for socket {own}, this is {socket.Name} ({socket.Id})."
-            );
+            yield return Clash("wrong-socket", SocketMatchWords.ProcessorIsMadeForSocket(own, socket.Name, socket.Id));
         if (kit is null)
             yield return Clash(
                 "wrong-socket",
                 block.Sockets.Count == 0
-                    ? $"The block names no socket: nothing holds it to {socket.Name}."
-                    : $"The block is made for {string.Join(", ", block.Sockets.Select(s => s.Socket))}, not for "
-                        + $"{socket.Name} ({socket.Id}); no upgrade kit is known."
+                    ? SocketMatchWords.BlockNamesNoSocket(socket.Name)
+                    : SocketMatchWords.BlockIsMade(
+                        string.Join(", ", block.Sockets.Select(s => s.Socket)),
+                        socket.Name,
+                        socket.Id
+                    )
             );
         else if (PostsOf(kit.Posts) is { } posts && posts != socket.Posts)
             yield return Clash(
                 "wrong-socket",
-                $"The kit's posts are {Words(posts)}; socket {socket.Name} takes {Words(socket.Posts)}."
+                SocketMatchWords.KitsPostsAre(Words(posts), socket.Name, Words(socket.Posts))
             );
     }
 
@@ -144,24 +145,14 @@ public static class SocketMatch
         };
 
     public static string Words(Posts posts) =>
-        posts == Posts.Captive ? "captive, threaded all the way down" : "for a back plate, with a shoulder";
+        posts == Posts.Captive ? SocketMatchWords.CaptiveThreadedAllWayDown : SocketMatchWords.ForBackPlateWithShoulder;
 
     private static IEnumerable<Judgement> Heights(HeightChain c)
     {
         if (c.StopGapMm is < 0 and var gap)
-            yield return Clash(
-                "stop-before-contact",
-                FormattableString.Invariant(
-                    $"The block lands on its stops {-gap:0.00} mm before it touches: nothing presses. Washers do not help; the stops have to come down by {-gap:0.00} mm."
-                )
-            );
+            yield return Clash("stop-before-contact", SocketMatchWords.BlockLandsOnStopsBefore(-gap));
         else if (c.MissesHeight)
-            yield return Shimmed(
-                c,
-                FormattableString.Invariant(
-                    $"The contact lies {c.ShimMm:0.00} mm lower than the springs are made for: "
-                )
-            );
+            yield return Shimmed(c, SocketMatchWords.ContactLiesLowerThanSprings(c.ShimMm));
     }
 
     /// <summary>Washers that give back load, with what the springs pull with and without them.</summary>
@@ -169,9 +160,11 @@ public static class SocketMatch
     {
         var text =
             c.Shims.Count == 0
-                ? FormattableString.Invariant($"they pull {c.LoadN:0} N. No washer that thin exists.")
-                : FormattableString.Invariant(
-                    $"washers under each ({Sockets.Shims.InWords(c.Shims)}) make it {c.ShimmedLoadN:0} N, {c.LoadN:0} N without."
+                ? SocketMatchWords.TheyPullNoWasherThatThin(c.LoadN)
+                : SocketMatchWords.WashersUnderEachMakeItWithout(
+                    Sockets.Shims.InWords(c.Shims),
+                    c.ShimmedLoadN,
+                    c.LoadN
                 );
         return c.Shims.Count == 0 ? Note("shim", why + text) : Work("shim", why + text);
     }
@@ -179,38 +172,19 @@ public static class SocketMatch
     private static IEnumerable<Judgement> Loads(Socket socket, Board processor, HeightChain c, StampResult stamp)
     {
         if (!stamp.Balanced)
-            yield return Clash(
-                "over-load",
-                "The springs pull outside all that they press on: the block tips over. Another turn, or other springs."
-            );
+            yield return Clash("over-load", SocketMatchWords.SpringsPullOutsideAllThatThey);
         foreach (var d in stamp.Dies)
         {
             var part = processor.FindPart(d.Part)!;
             if (part.MaxLoadN is { } most && d.LoadN > most)
-                yield return Clash(
-                    "over-load",
-                    FormattableString.Invariant($"{d.Part} would carry {d.LoadN:0} N of at most {most:0}.")
-                );
+                yield return Clash("over-load", SocketMatchWords.WouldCarryOfAtMost(d.Part, d.LoadN, most));
             if (part.MaxPressureMPa is { } limit && d.PeakMPa > limit)
-                yield return Clash(
-                    "over-load",
-                    FormattableString.Invariant(
-                        $"{d.Part} would be pressed with {d.PeakMPa:0.00} MPa of at most {limit:0.00}."
-                    )
-                );
+                yield return Clash("over-load", SocketMatchWords.WouldBePressed(d.Part, d.PeakMPa, limit));
         }
         if (c.SocketLoadN < socket.ContactMinN)
-            yield return Work(
-                "contact-low",
-                FormattableString.Invariant(
-                    $"{c.SocketLoadN:0} N on the contacts, {socket.ContactMinN:0} at least: the first thing to show it is memory that no longer runs at its speed."
-                )
-            );
+            yield return Work("contact-low", SocketMatchWords.OnContactsAtLeast(c.SocketLoadN, socket.ContactMinN));
         else if (c.SocketLoadN > socket.ContactMaxN)
-            yield return Work(
-                "contact-high",
-                FormattableString.Invariant($"{c.SocketLoadN:0} N on the contacts, {socket.ContactMaxN:0} at most.")
-            );
+            yield return Work("contact-high", SocketMatchWords.OnContactsAtMost(c.SocketLoadN, socket.ContactMaxN));
     }
 
     private static IEnumerable<Judgement> Turns(IReadOnlyList<Orientation> turns)
@@ -218,15 +192,10 @@ public static class SocketMatch
         if (turns.Count > 0 && turns.All(t => t.Clashes.Count > 0))
             yield return Clash(
                 "keep-out",
-                FormattableString.Invariant(
-                    $"However it is turned the block meets something: {turns[0].Clashes[0].Part} by {-turns[0].Clashes[0].MarginMm:0.00} mm."
-                )
+                SocketMatchWords.HoweverItIsTurnedBlockMeets(turns[0].Clashes[0].Part, -turns[0].Clashes[0].MarginMm)
             );
         if (turns.Count > 0 && !turns[0].SlitAcrossFins)
-            yield return Work(
-                "slit-along-fins",
-                "The jet's slit lies along the fins: turn the jet plate by a quarter, so that coolant crosses them."
-            );
+            yield return Work("slit-along-fins", SocketMatchWords.JetsSlitLiesAlongFins);
     }
 
     private static Judgement Clash(string code, string text) => new(Weight.Clash, new(code, text, []));

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Words.Teardown;
 
 namespace FaithfulBracket.Core.Teardown;
 
@@ -53,7 +54,7 @@ internal sealed class AssemblyGraph
         if (acts.Count > MostActs)
             throw new InputException(
                 "board/assembly",
-                $"{acts.Count} screw groups, leads and pieces; at most {MostActs} can be planned."
+                AssemblyGraphWords.ScrewGroupsLeadsAndPieces(acts.Count, MostActs)
             );
         var graph = new AssemblyGraph(acts);
         var index = acts.Select((a, i) => (a.Target, i)).ToDictionary(x => x.Target, x => x.i);
@@ -61,9 +62,9 @@ internal sealed class AssemblyGraph
         void Add(string first, string second, string pointer)
         {
             if (!index.TryGetValue(first, out var f))
-                faults.Add(new(pointer, $"\"{first}\" is no piece, fastener group or lead of this assembly."));
+                faults.Add(new(pointer, AssemblyGraphWords.IsNoPieceFastenerGroup(first)));
             else if (!index.TryGetValue(second, out var s))
-                faults.Add(new(pointer, $"\"{second}\" is no piece, fastener group or lead of this assembly."));
+                faults.Add(new(pointer, AssemblyGraphWords.IsNoPieceFastenerGroup(second)));
             else
                 graph.Before[s] |= UInt128.One << f;
         }
@@ -73,10 +74,10 @@ internal sealed class AssemblyGraph
             if (assembly.Fasteners.FirstOrDefault(x => x.Id == source.Fasteners[i].Id) is not { } f)
                 continue;
             if (f.HiddenBy is { } cover)
-                Add(cover, f.Id, $"board/assembly/fasteners/{i}/hiddenBy");
+                Add(cover, f.Id, AssemblyGraphWords.BoardAssemblyFastenersHiddenBy(i));
             foreach (var p in f.Joins.Where(p => p != Assembly.BoardId))
             {
-                Add(f.Id, p, $"board/assembly/fasteners/{i}/joins");
+                Add(f.Id, p, AssemblyGraphWords.BoardAssemblyFastenersJoins(i));
                 if (index.TryGetValue(p, out var held))
                     graph.HeldBy[held] |= UInt128.One << index[f.Id];
             }
@@ -86,9 +87,9 @@ internal sealed class AssemblyGraph
             if (assembly.Leads.FirstOrDefault(x => x.Id == source.Leads[i].Id) is not { } l)
                 continue;
             if (l.HiddenBy is { } cover)
-                Add(cover, l.Id, $"board/assembly/leads/{i}/hiddenBy");
+                Add(cover, l.Id, AssemblyGraphWords.BoardAssemblyLeadsHiddenBy(i));
             foreach (var p in l.Between.Where(p => p != Assembly.BoardId))
-                Add(l.Id, p, $"board/assembly/leads/{i}/between");
+                Add(l.Id, p, AssemblyGraphWords.BoardAssemblyLeads(i));
         }
         for (var i = 0; i < source.After.Count; i++)
             if (assembly.After.Contains(source.After[i]))
@@ -161,7 +162,7 @@ internal sealed class AssemblyGraph
         if (stuck.Count > 0)
             throw new InputException(
                 "board/assembly",
-                $"These wait for each other and can never start: {string.Join(", ", stuck)}. Check hiddenBy and after."
+                AssemblyGraphWords.TheseWaitForEachOther(string.Join(", ", stuck))
             );
     }
 }

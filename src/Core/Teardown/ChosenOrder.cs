@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Words.Teardown;
 
 namespace FaithfulBracket.Core.Teardown;
 
@@ -11,7 +12,7 @@ public static class ChosenOrder
         var graph = AssemblyGraph.Of(assembly);
         var ids = graph.Acts.Select(a => a.Target).ToList();
         if (order.Distinct().Count() != ids.Count || order.Any(o => !ids.Contains(o)))
-            return $"Name each of the {ids.Count} screw groups, leads and pieces once.";
+            return ChosenOrderWords.NameEachOfScrewGroupsLeads(ids.Count);
         var done = new HashSet<string>();
         foreach (var target in order)
         {
@@ -28,22 +29,27 @@ public static class ChosenOrder
     {
         var group = a.Fasteners.FirstOrDefault(f => f.Id == target);
         if (group?.HiddenBy == first)
-            return $"{first} hides group {target}: it has to be gone first.";
+            return ChosenOrderWords.HidesGroupIt(first, target);
         if (a.Leads.FirstOrDefault(l => l.Id == target)?.HiddenBy == first)
-            return $"{first} hides the lead {target}: it has to be gone first.";
+            return ChosenOrderWords.HidesLeadIt(first, target);
         if (a.Pieces.Any(p => p.Id == target))
         {
             if (a.Fasteners.FirstOrDefault(f => f.Id == first) is { } holds)
-                return $"{HowMany.Of(holds.Count, "screw")} of group {first} still {(holds.Count == 1 ? "holds" : "hold")} the {target}.";
+                return ChosenOrderWords.OfGroupStill(
+                    HowMany.Of(holds.Count, "screw"),
+                    first,
+                    holds.Count == 1 ? "holds" : "hold",
+                    target
+                );
             if (a.Leads.Any(l => l.Id == first))
-                return $"The lead {first} still ties the {target} down.";
+                return ChosenOrderWords.LeadStillTiesDown(first, target);
         }
         if (
             group is not null
             && AssemblyGraph.IsRing(group)
             && !a.After.Any(x => x.First == first && x.Second == target)
         )
-            return $"The die ring {target} comes after its peer {first} on the same piece.";
+            return ChosenOrderWords.DieRingComesAfterPeer(target, first);
         return $"{target} comes after {first}.";
     }
 

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Words.Teardown;
 
 namespace FaithfulBracket.Core.Teardown;
 
@@ -33,15 +34,13 @@ internal static class LiftSide
                             ? "lower"
                             : "upper";
             yield return side is null
-                ? "Lift evenly: the leads leave in the middle."
-                : $"Open it like a book at the {side} edge: the leads leave on the other side.";
+                ? LiftSideWords.LiftEvenlyLeadsLeaveInMiddle
+                : LiftSideWords.OpenItLikeBookAtEdge(side);
         }
         else if (leads.Count > 0)
-            yield return "Lift on the side away from the leads.";
+            yield return LiftSideWords.LiftOnSideAwayFromLeads;
         if (leads.Where(l => l.SlackMm is < 50).MinBy(l => l.SlackMm) is { } shortest)
-            yield return FormattableString.Invariant(
-                $"The {shortest.Name} lead has only {shortest.SlackMm:0} mm of slack: do not lift further before it is off."
-            );
+            yield return LiftSideWords.LeadHasOnlyOfSlack(shortest.Name, shortest.SlackMm);
         if (!glued)
             yield break;
         (string Name, Func<Part, double> From)[] edges =
@@ -62,9 +61,12 @@ internal static class LiftSide
                 .Select(p => p.Id)
                 .ToList();
             if (near.Count > 0)
-                yield return $"No lever at the {name} edge: "
-                    + $"{string.Join(", ", near.Take(4))}{(near.Count > 4 ? " and more" : "")} "
-                    + $"{(near.Count == 1 ? "stands" : "stand")} there.";
+                yield return LiftSideWords.NoLeverAtEdge(
+                    name,
+                    string.Join(", ", near.Take(4)),
+                    near.Count > 4 ? " and more" : "",
+                    near.Count == 1 ? "stands" : "stand"
+                );
         }
     }
 }

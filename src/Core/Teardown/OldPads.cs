@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Teardown;
 
 namespace FaithfulBracket.Core.Teardown;
 
@@ -27,8 +28,8 @@ internal static class OldPads
             Id = TeardownStation.StepOf(scope, "photograph"),
             Kind = StepKind.Photograph,
             Board = piece.Key,
-            Title = $"Photograph the old {what} where they stick{order.On(piece.Key)}, on both sides",
-            Detail = "Before anything is wiped: where each lay, what it touched, where it was thin.",
+            Title = OldPadsWords.PhotographOldWhereTheyStick(what, order.On(piece.Key)),
+            Detail = OldPadsWords.BeforeAnythingIsWiped,
             Done = "Photographed",
             Targets = parts,
             Acts =
@@ -50,12 +51,10 @@ internal static class OldPads
                 Id = TeardownStation.StepOf(scope, "old-pads"),
                 Kind = StepKind.Note,
                 Board = piece.Key,
-                Title =
-                    $"Measure the old pads{order.On(piece.Key)}: at the rim where nothing pressed them, and in the middle",
-                Detail =
-                    "One of each kind will do. Their thickness tells the true gap, and what goes under the stock cooler when it goes back.",
+                Title = OldPadsWords.MeasureOldPads(order.On(piece.Key)),
+                Detail = OldPadsWords.OneOfEachKindWillDo,
                 Done = "Measured",
-                Feel = "The jaws just touch: a pad that gives under the caliper reads too thin.",
+                Feel = OldPadsWords.JawsJustTouch,
                 Targets = pads,
                 Acts = [new(Verb.Note, new(ThingKind.Board, piece.Key))],
             };

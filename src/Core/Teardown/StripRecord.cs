@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Teardown;
 
 namespace FaithfulBracket.Core.Teardown;
 
@@ -82,9 +83,9 @@ public static class StripRecord
     {
         var hidden = lifted.Count > 0 ? lifted[^1] : null;
         if (note.Holds == Assembly.BoardId || string.IsNullOrWhiteSpace(note.Holds))
-            throw new InputException("holds", "Name the piece that it held, such as cooler.");
+            throw new InputException("holds", StripRecordWords.NamePieceThatItHeldSuch);
         if (lifted.Contains(note.Holds))
-            throw new InputException("holds", $"The {note.Holds} is off already: nothing can still hold it.");
+            throw new InputException("holds", StripRecordWords.IsOffAlready(note.Holds));
         var pieces = assembly.Pieces.Any(p => p.Id == note.Holds)
             ? assembly.Pieces
             :
@@ -101,12 +102,9 @@ public static class StripRecord
         {
             case TeardownAction.Unscrew:
                 if (string.IsNullOrWhiteSpace(note.Driver))
-                    throw new InputException("driver", "Which driver turned them? T6, PH1, HEX1.5, NUT4.");
+                    throw new InputException("driver", StripRecordWords.WhichDriverTurnedThem);
                 if (note.Places.Count == 0)
-                    throw new InputException(
-                        "places",
-                        "Click each screw on the mat: a group needs one place at least."
-                    );
+                    throw new InputException("places", StripRecordWords.ClickEachScrewOnMat);
                 var id = Next("F", assembly);
                 var holes = note
                     .Places.Select(p => board.Holes.MinBy(h => (h.At - p).Length))

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Words.Teardown;
 
 namespace FaithfulBracket.Core.Teardown;
 
@@ -17,10 +18,7 @@ public static class TeardownPlanner
     )
     {
         if (board.Assembly is not { } assembly)
-            throw new InputException(
-                "board/assembly",
-                "The board has no assembly: describe its pieces, fasteners and leads first."
-            );
+            throw new InputException("board/assembly", TeardownPlannerWords.BoardHasNoAssembly);
         // pointers of faults are of the document as it stands; what stays is left alone after that
         var graph = AssemblyGraph.Of(assembly);
         assembly = Staying.Without(assembly);

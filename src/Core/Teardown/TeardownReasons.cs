@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Words.Teardown;
 
 namespace FaithfulBracket.Core.Teardown;
 
@@ -37,9 +38,10 @@ internal static class TeardownReasons
                     null,
                     l.Face,
                     1,
-                    $"It ties {Names(assembly, l.Between)} "
-                        + $"together{(l.SlackMm is { } s ? FormattableString.Invariant($" with {s:0} mm of slack") : "")}: "
-                        + "off before anything is lifted.",
+                    TeardownReasonsWords.ItTiesTogether(
+                        Names(assembly, l.Between),
+                        l.SlackMm is { } s ? TeardownReasonsWords.WithOfSlack(s) : ""
+                    ),
                     [],
                     [Latch(l.Latch)]
                 );
@@ -54,8 +56,8 @@ internal static class TeardownReasons
                     gone.Add($"{HowMany.Of(leads.Count, "lead is", "leads are")} off");
                 var held =
                     gone.Count == 0
-                        ? "Nothing holds it but its bonds."
-                        : $"{string.Join(" and ", gone)}: nothing holds it but its bonds.";
+                        ? TeardownReasonsWords.NothingHoldsItButBonds
+                        : TeardownReasonsWords.NothingHoldsItButBonds2(string.Join(" and ", gone));
                 return new(
                     act.Action,
                     p.Id,
@@ -78,18 +80,18 @@ internal static class TeardownReasons
     private static string WhyScrew(Assembly assembly, FastenerGroup f, IReadOnlyList<TeardownStep> before, bool changed)
     {
         if (f.Seal)
-            return "These sit under the warranty seal: check the terms before you break it.";
+            return TeardownReasonsWords.TheseSitUnderWarrantySeal;
         if (f.HiddenBy is { } cover)
-            return $"Now reachable: {Name(assembly, cover)} hid them.";
+            return TeardownReasonsWords.NowReachableHidThem(Name(assembly, cover));
         if (AssemblyGraph.IsRing(f) && before.Any(b => b.Action == TeardownAction.Unscrew))
-            return "The die ring comes after its peers: the cooler stays flat while its springs let go.";
+            return TeardownReasonsWords.DieRingComesAfterPeers;
         if (
             assembly.Fasteners.Any(x => x.HiddenBy == f.Id)
             || f.Joins.Any(j => assembly.Fasteners.Any(x => x.HiddenBy == j))
         )
-            return "Other screws lie behind what these hold.";
-        return before.Any(b => b.Driver is not null) && !changed ? "Same driver as before."
-            : changed ? $"Change to {f.Driver}: nothing is left that the last driver reaches."
+            return TeardownReasonsWords.OtherScrewsLie;
+        return before.Any(b => b.Driver is not null) && !changed ? TeardownReasonsWords.SameDriverAsBefore
+            : changed ? TeardownReasonsWords.ChangeToNothingIsLeft(f.Driver)
             : $"First driver: {f.Driver}.";
     }
 
@@ -100,18 +102,18 @@ internal static class TeardownReasons
     ) =>
         !AssemblyGraph.IsRing(f)
             ? LastHold(assembly, f, before) is { } piece
-                ? [$"Hold the {piece} as the last screws leave: hanging by one it bends the board."]
+                ? [TeardownReasonsWords.HoldAsLastScrewsLeave(piece)]
                 : []
             :
             [
                 .. f.Count switch
                 {
                     <= 1 => [],
-                    2 => new[] { "By turns, a turn each, before either comes out." },
-                    _ => new[] { "In a cross, a turn each, before any comes out." },
+                    2 => new[] { TeardownReasonsWords.ByTurnsTurnEachBeforeEither },
+                    _ => new[] { TeardownReasonsWords.InCrossTurnEachBeforeAny },
                 },
-                "Hold the cooler as the last screws leave: hanging by one it bends the board.",
-                .. f.SpringLoaded ? new[] { "Springs under load: eye protection." } : [],
+                TeardownReasonsWords.HoldCoolerAsLastScrewsLeave,
+                .. f.SpringLoaded ? new[] { TeardownReasonsWords.SpringsUnderLoad } : [],
             ];
 
     /// <summary>A piece on the front that nothing but these screws, put in from behind, still holds.</summary>
@@ -131,10 +133,10 @@ internal static class TeardownReasons
     private static string Latch(string latch) =>
         latch switch
         {
-            "squeeze" => "Squeeze the latch, pull the plug, never the wires.",
-            "pull-tab" => "Pull the tab straight out.",
-            "lift-bar" => "Lift the bar with a plastic tool, then draw the ribbon.",
-            _ => "Pull straight, plug held, never by the wires.",
+            "squeeze" => TeardownReasonsWords.SqueezeLatchPullPlugNeverWires,
+            "pull-tab" => TeardownReasonsWords.PullTabStraightOut,
+            "lift-bar" => TeardownReasonsWords.LiftBarWithPlasticToolThen,
+            _ => TeardownReasonsWords.PullStraightPlugHeldNever,
         };
 
     private static List<string> LiftAdvice(Board board, Assembly assembly, Piece piece, List<Lead> leads)
@@ -145,18 +147,16 @@ internal static class TeardownReasons
             advice.Add(
                 b.Kind switch
                 {
-                    BondKind.Clips => "Clips hold it: start at one end with plastic.",
-                    BondKind.Tape => "Tape holds it: peel slowly.",
-                    BondKind.Snug => "It sits snug: lift evenly.",
-                    _ => "Pads and paste glue it: rock and twist, never lever from one end.",
+                    BondKind.Clips => TeardownReasonsWords.ClipsHoldIt,
+                    BondKind.Tape => TeardownReasonsWords.TapeHoldsIt,
+                    BondKind.Snug => TeardownReasonsWords.ItSitsSnug,
+                    _ => TeardownReasonsWords.PadsAndPasteGlue,
                 }
             );
             if (b.Metal)
-                advice.Add(
-                    "Liquid metal lies under it: straight up, the board flat, gloves, nothing of aluminium near."
-                );
+                advice.Add(TeardownReasonsWords.LiquidMetalLies);
             if (b.Warm)
-                advice.Add("Warm it first, evenly, with a heat pad or ten minutes of load; use gloves.");
+                advice.Add(TeardownReasonsWords.WarmItFirstEvenlyWithHeat);
         }
         advice.AddRange(LiftSide.Advice(board, piece, leads, advice.Count > 0));
         return [.. advice.Distinct()];

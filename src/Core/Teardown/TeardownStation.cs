@@ -3,6 +3,7 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Sockets;
+using FaithfulBracket.Core.Words.Teardown;
 
 namespace FaithfulBracket.Core.Teardown;
 
@@ -61,13 +62,13 @@ public static class TeardownStation
         {
             Id = new(Station.Teardown, null, "power"),
             Kind = StepKind.PowerOff,
-            Done = ran ? "Power is off" : "Nothing is plugged in",
+            Done = ran ? "Power is off" : TeardownStationWords.NothingIsPlugged,
             Title = ran
-                ? "Power off, unplug, press the switch to drain"
-                : "Look that nothing is plugged in, and put the wrist strap on",
-            Feel = ran ? null : "The strap's cord ends on earthed metal, and the board lies on its own bag or a mat.",
-            Detail = "Touch earthed metal or wear a corded wrist strap; a strap without a cord does nothing.",
-            Caution = "Power supplies are never opened: that is licensed work.",
+                ? TeardownStationWords.PowerOffUnplugPressSwitch
+                : TeardownStationWords.LookThatNothingIsPlugged,
+            Feel = ran ? null : TeardownStationWords.StrapsCordEndsOnEarthedMetal,
+            Detail = TeardownStationWords.TouchEarthedMetalOrWearCorded,
+            Caution = TeardownStationWords.PowerSuppliesAreNeverOpened,
         };
 
     private static IEnumerable<WorkStep> Steps(WorkOrder order, BoardTeardown teardown)

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Formats.Words.Documents;
 
 namespace FaithfulBracket.Formats.Documents;
 
@@ -72,10 +73,10 @@ public static class AssemblyReader
         var pieces = assembly.Pieces.Select(p => p.Id).Append(Assembly.BoardId).Concat(keys).ToHashSet();
         for (var i = 0; i < assembly.Fasteners.Count; i++)
             foreach (var j in assembly.Fasteners[i].Joins.Where(j => !pieces.Contains(j)))
-                o.FaultAt($"fasteners/{i}/joins", $"\"{j}\" is no piece of this assembly.");
+                o.FaultAt($"fasteners/{i}/joins", AssemblyReaderWords.IsNoPieceOfThisAssembly(j));
         for (var i = 0; i < assembly.Leads.Count; i++)
             foreach (var j in assembly.Leads[i].Between.Where(j => !pieces.Contains(j)))
-                o.FaultAt($"leads/{i}/between", $"\"{j}\" is no piece of this assembly.");
+                o.FaultAt($"leads/{i}/between", AssemblyReaderWords.IsNoPieceOfThisAssembly(j));
         return keys.Count == 0 ? assembly : OnBoards(assembly, keys);
     }
 

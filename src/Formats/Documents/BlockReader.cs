@@ -3,6 +3,7 @@ using FaithfulBracket.Core;
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Formats.Words.Documents;
 
 namespace FaithfulBracket.Formats.Documents;
 
@@ -107,26 +108,26 @@ public static class BlockReader
             Gasket = o.Raw("gasket") is { ValueKind: not (JsonValueKind.False or JsonValueKind.Null) },
         };
         if (!o.Has("plates") && block.Kind != BlockKind.BackPlate && block.Carriers.Count == 0)
-            o.Fault("plates", "Missing: expected at least one plate.");
+            o.Fault("plates", BlockReaderWords.MissingExpectedAtLeastOnePlate);
         o.End();
         if (block.Carriers.Count > 0 && block.Kind != BlockKind.Memory)
-            o.Fault("carriers", "Only a block of kind memory has carriers.");
+            o.Fault("carriers", BlockReaderWords.OnlyBlockOfKindMemory);
         if (block.Halves.Count > 0 && block.Kind != BlockKind.TwoHalf)
-            o.Fault("halves", "Only a block of kind two-half has halves.");
+            o.Fault("halves", BlockReaderWords.OnlyBlockOfKindTwoHalf);
         if (block.Carriers.Count > MostCarriers)
-            o.Fault("carriers", $"Expected at most {MostCarriers}, found {block.Carriers.Count}.");
+            o.Fault("carriers", BlockReaderWords.ExpectedAtMostFound(MostCarriers, block.Carriers.Count));
         if (block.Halves.Count > MostHalves)
-            o.Fault("halves", $"Expected at most {MostHalves}, found {block.Halves.Count}.");
+            o.Fault("halves", BlockReaderWords.ExpectedAtMostFound(MostHalves, block.Halves.Count));
         DocumentRules.Unique(o, "carriers", block.Carriers.Select(c => c.Id));
         DocumentRules.Unique(o, "halves", block.Halves.Select(h => h.Id));
         for (var i = 0; i < block.Halves.Count; i++)
             if (!block.Plates.Any(p => p.Id == block.Halves[i].Plate))
-                o.FaultAt($"halves/{i}/plate", $"\"{block.Halves[i].Plate}\" is no plate of this block.");
+                o.FaultAt($"halves/{i}/plate", BlockReaderWords.IsNoPlateOfThisBlock(block.Halves[i].Plate));
         DocumentRules.Unique(o, "plates", block.Plates.Select(p => p.Id));
         DocumentRules.Unique(o, "plates", block.Plates.SelectMany(p => p.Holes).Select(h => h.Id));
         for (var i = 0; i < block.Joins.Count; i++)
             if (!block.Ports.Any(p => p.Id == block.Joins[i].Port))
-                o.FaultAt($"joins/{i}/port", $"\"{block.Joins[i].Port}\" is no port of this block.");
+                o.FaultAt($"joins/{i}/port", BlockReaderWords.IsNoPortOfThisBlock(block.Joins[i].Port));
         return block;
     }
 
@@ -142,9 +143,9 @@ public static class BlockReader
             o.OptionalNumber("topPadWidthMm", 0.5, 50)
         );
         if (carrier.TopPadMm is null != carrier.TopPadWidthMm is null)
-            o.Fault("topPadMm", "A top pad needs both its thickness and its width.");
+            o.Fault("topPadMm", BlockReaderWords.TopPadNeedsBothThickness);
         if (carrier.BoltHoles.Count > MostBolts)
-            o.Fault("boltHoles", $"Expected at most {MostBolts}, found {carrier.BoltHoles.Count}.");
+            o.Fault("boltHoles", BlockReaderWords.ExpectedAtMostFound(MostBolts, carrier.BoltHoles.Count));
         DocumentRules.Unique(o, "boltHoles", carrier.BoltHoles.Select(b => b.Id));
         return carrier;
     }
@@ -219,7 +220,7 @@ public static class BlockReader
             Holes = o.Objects("holes", Hole),
         };
         if (plate.Seat == Seat.Standoff && plate.StandoffMm is null)
-            o.Fault("standoffMm", "Missing: a plate that stands on standoffs needs their height.");
+            o.Fault("standoffMm", BlockReaderWords.MissingPlateThatStandsOnStandoffs);
         DocumentRules.Unique(o, "lands", plate.Lands.Select(l => l.Id));
         return plate;
     }
@@ -240,7 +241,7 @@ public static class BlockReader
             Evidence = o.OptionalChoice<FigureGrade>("evidence"),
         };
         if (land.For is null && land.Part is null)
-            o.Fault("for", "Missing: say which kind of part the land is for, or name one part in part.");
+            o.Fault("for", BlockReaderWords.MissingSayWhichKindOfPart);
         return land;
     }
 

@@ -2,6 +2,7 @@ using System.Text.Json;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Formats.Words.Documents;
 
 namespace FaithfulBracket.Formats.Documents;
 
@@ -51,7 +52,7 @@ public static class BoardReader
         DocumentRules.Unique(o, "parts", board.Parts.Select(p => p.Id));
         for (var i = 0; i < board.Parts.Count; i++)
             if (board.Parts[i].Under is { } lid && board.FindPart(lid) is null)
-                o.FaultAt($"parts/{i}/under", $"\"{lid}\" is no part of this board.");
+                o.FaultAt($"parts/{i}/under", BoardReaderWords.IsNoPartOfThisBoard(lid));
         return board;
     }
 

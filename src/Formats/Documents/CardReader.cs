@@ -1,6 +1,7 @@
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Formats.Words.Documents;
 
 namespace FaithfulBracket.Formats.Documents;
 
@@ -42,22 +43,22 @@ public static class CardReader
         };
         o.End();
         if (card.Boards.Count is < 1 or > MostBoards)
-            o.Fault("boards", $"Expected 1 to {MostBoards} boards, found {card.Boards.Count}.");
+            o.Fault("boards", CardReaderWords.ExpectedToBoardsFound(MostBoards, card.Boards.Count));
         DocumentRules.Unique(o, "boards", card.Boards.Select(b => b.Key));
         DocumentRules.Unique(o, "ribbons", card.Ribbons.Select(r => r.Id));
         if (card.Boards.Count > 0 && card.Boards[0].Pose is not null)
-            o.FaultAt("boards/0/pose", "The first board is the frame: it has no pose of its own.");
+            o.FaultAt("boards/0/pose", CardReaderWords.FirstBoardIsFrame);
         for (var i = 1; i < card.Boards.Count; i++)
             if (card.Boards[i].Pose is null)
-                o.FaultAt($"boards/{i}/pose", "Missing: say how this board sits to the first.");
+                o.FaultAt($"boards/{i}/pose", CardReaderWords.MissingSayHowThisBoardSits);
         var keys = card.Boards.Select(b => b.Key).ToHashSet();
         for (var i = 0; i < card.Ribbons.Count; i++)
             foreach (var (end, name) in new[] { (card.Ribbons[i].From, "from"), (card.Ribbons[i].To, "to") })
                 if (!keys.Contains(end.Board))
-                    o.FaultAt($"ribbons/{i}/{name}/board", $"\"{end.Board}\" is no board of this card.");
+                    o.FaultAt($"ribbons/{i}/{name}/board", CardReaderWords.IsNoBoardOfThisCard(end.Board));
         foreach (var (piece, i) in (card.Assembly?.Pieces ?? []).Select((p, i) => (p, i)))
             if (piece.Board is { } b && !keys.Contains(b))
-                o.FaultAt($"assembly/pieces/{i}/board", $"\"{b}\" is no board of this card.");
+                o.FaultAt($"assembly/pieces/{i}/board", CardReaderWords.IsNoBoardOfThisCard(b));
         return card;
     }
 

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Formats.Words.Documents;
 
 namespace FaithfulBracket.Formats.Documents;
 
@@ -16,7 +17,7 @@ public static class DocumentRules
         if (version is null && !o.Has("version"))
             o.Fault("version", "Missing: expected 1.");
         else if (version is > 1)
-            o.Fault("version", $"Expected version 1, found {version}: this reader is older than the document.");
+            o.Fault("version", DocumentRulesWords.ExpectedVersionFound(version));
     }
 
     /// <summary>Longest id of a document or of anything in it.</summary>
@@ -30,11 +31,11 @@ public static class DocumentRules
     {
         var id = o.Text("id");
         if (id.Length > MaxId)
-            o.Fault("id", $"Expected at most {MaxId} characters, found {id.Length}.");
+            o.Fault("id", DocumentRulesWords.ExpectedAtMostCharactersFound(MaxId, id.Length));
         if (!id.All(IsIdLetter))
-            o.Fault("id", $"Expected letters, digits and - _ . + only, found \"{id}\".");
+            o.Fault("id", DocumentRulesWords.ExpectedLettersDigits(id));
         else if (id.Length > 0 && id.All(c => c == '.'))
-            o.Fault("id", $"Expected a name, found \"{id}\": dots alone are a place in an address.");
+            o.Fault("id", DocumentRulesWords.ExpectedNameFound(id));
         return id;
     }
 
@@ -43,17 +44,14 @@ public static class DocumentRules
     {
         var key = o.Text(field, 12);
         if (key.Length > 0 && !key.All(char.IsAsciiLetterOrDigit))
-            o.Fault(field, $"Expected letters and digits only, found \"{key}\".");
+            o.Fault(field, DocumentRulesWords.ExpectedLettersAndDigitsOnlyFound(key));
         return key;
     }
 
     public static void Unique(ObjectReader o, string list, IEnumerable<string> ids)
     {
         foreach (var twice in ids.GroupBy(i => i).Where(g => g.Key.Length > 0 && g.Count() > 1))
-            o.Fault(
-                list.Length == 0 ? null : list,
-                $"The id \"{twice.Key}\" stands {twice.Count()} times; every id once."
-            );
+            o.Fault(list.Length == 0 ? null : list, DocumentRulesWords.IdStandsTimes(twice.Key, twice.Count()));
     }
 
     /// <summary>A board far from any real size was written in other units.</summary>
@@ -67,14 +65,9 @@ public static class DocumentRules
         var guess =
             longest < LeastBoardMm
                 ? longest < 1
-                    ? "it looks like metres: multiply by 1000"
-                    : "it looks like inches or centimetres: lengths are millimetres"
-                : "it looks like mils or micrometres: lengths are millimetres";
-        o.Fault(
-            "outline",
-            FormattableString.Invariant(
-                $"The board is {longest:0.###} mm long, expected {LeastBoardMm} to {MostBoardMm}; {guess}."
-            )
-        );
+                    ? DocumentRulesWords.ItLooksLikeMetres
+                    : DocumentRulesWords.ItLooksLikeInchesOrCentimetres
+                : DocumentRulesWords.ItLooksLikeMilsOrMicrometres;
+        o.Fault("outline", DocumentRulesWords.BoardIsLongExpected(longest, LeastBoardMm, MostBoardMm, guess));
     }
 }

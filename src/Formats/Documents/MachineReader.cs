@@ -3,6 +3,7 @@ using System.Text.Json;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Formats.Words.Documents;
 
 namespace FaithfulBracket.Formats.Documents;
 
@@ -50,7 +51,7 @@ public static class MachineReader
         };
         o.End();
         if (machine.Cards.Count is < 1 or > MostCards)
-            o.Fault("cards", $"Expected 1 to {MostCards} cards, found {machine.Cards.Count}.");
+            o.Fault("cards", MachineReaderWords.ExpectedToCardsFound(MostCards, machine.Cards.Count));
         DocumentRules.Unique(o, "cards", machine.Cards.Select(c => c.Key));
         for (var i = 0; i < machine.Links.Count; i++)
             Check(o, machine, i);
@@ -62,11 +63,11 @@ public static class MachineReader
         var link = machine.Links[i];
         foreach (var (end, name) in new[] { (link.From, "from"), (link.To, "to") })
             if (!machine.Cards.Any(c => c.Key == end.Card))
-                o.FaultAt($"links/{i}/{name}/card", $"\"{end.Card}\" is no card of this machine.");
+                o.FaultAt($"links/{i}/{name}/card", MachineReaderWords.IsNoCardOfThisMachine(end.Card));
         if (link.From.Card == link.To.Card)
-            o.FaultAt($"links/{i}/to/card", "A link joins two cards.");
+            o.FaultAt($"links/{i}/to/card", MachineReaderWords.LinkJoinsTwoCards);
         if (link.MaxMm < link.MinMm)
-            o.FaultAt($"links/{i}/maxMm", "Expected no less than minMm.");
+            o.FaultAt($"links/{i}/maxMm", MachineReaderWords.ExpectedNoLessThanMinMm);
     }
 
     private static MachineCard Card(ObjectReader o, int index)
@@ -80,9 +81,9 @@ public static class MachineReader
             o.Integer("slot", 1, MostSlots)
         );
         if (new object?[] { card.Job, card.Card, card.Board }.Count(x => x is not null) != 1)
-            o.Fault("board", "Say one of job, card or board.");
+            o.Fault("board", MachineReaderWords.SayOneOfJobCard);
         else if (card.Job is null && card.Block is null)
-            o.Fault("block", "Missing: name the block that goes on it.");
+            o.Fault("block", MachineReaderWords.MissingNameBlockThatGoes);
         return card;
     }
 

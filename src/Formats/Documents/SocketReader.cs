@@ -3,6 +3,7 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Sockets;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Formats.Words.Documents;
 
 namespace FaithfulBracket.Formats.Documents;
 
@@ -48,7 +49,7 @@ public static class SocketReader
         o.End();
         DocumentRules.Unique(o, "holes", socket.Holes.Select(h => h.Id));
         if (socket.ContactMaxN < socket.ContactMinN)
-            o.Fault("contactMaxN", "Expected no less than contactMinN.");
+            o.Fault("contactMaxN", SocketReaderWords.ExpectedNoLessThanContactMinN);
         return socket;
     }
 
@@ -57,7 +58,7 @@ public static class SocketReader
         if (o.OptionalPoint("cornerMark") is not { } mark)
             return null;
         if (Math.Abs(mark.X) != 1 || Math.Abs(mark.Y) != 1)
-            o.Fault("cornerMark", "Expected −1 or 1 along x and y, such as [-1, 1].");
+            o.Fault("cornerMark", SocketReaderWords.ExpectedOrAlongXAndY);
         return mark;
     }
 }

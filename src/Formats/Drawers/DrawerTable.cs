@@ -9,6 +9,7 @@ using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Formats.Layouts;
 using FaithfulBracket.Formats.Spreadsheets;
+using FaithfulBracket.Formats.Words.Drawers;
 
 namespace FaithfulBracket.Formats.Drawers;
 
@@ -89,10 +90,7 @@ public static class DrawerTable
     {
         var file = new TextFile("table", content, "", sheet);
         if (Header(file) is not var (at, separator, columns))
-            throw new InputException(
-                "",
-                $"No header with the columns id and count, amount or gramsLeft was found.{file.Elsewhere}"
-            );
+            throw new InputException("", DrawerTableWords.NoHeaderWithColumnsId(file.Elsewhere));
         var faults = new List<InputFault>();
         var rows = new List<DrawerRowRead>();
         for (var i = at + 1; i < file.Lines.Count; i++)
@@ -105,7 +103,7 @@ public static class DrawerTable
             rows.Add(Row(cells, columns, separator != ',', i + 1, faults));
         }
         return faults.Count > 0 ? throw new InputException(faults)
-            : rows.Count == 0 ? throw new InputException("", "The table has no rows.")
+            : rows.Count == 0 ? throw new InputException("", DrawerTableWords.TableHasNoRows)
             : rows;
     }
 
@@ -138,7 +136,7 @@ public static class DrawerTable
             faults.Add(
                 new(
                     $"/{line}/kind",
-                    $"Line {line}, kind: expected {string.Join(", ", Kinds)}, found \"{LayoutReader.Short(kind)}\"."
+                    DrawerTableWords.LineKindExpectedFound(line, string.Join(", ", Kinds), LayoutReader.Short(kind))
                 )
             );
         return new(line, kind, Cell("id"), fields);

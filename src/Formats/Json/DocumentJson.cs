@@ -4,6 +4,7 @@ using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Formats.Words.Json;
 
 namespace FaithfulBracket.Formats.Json;
 
@@ -48,7 +49,7 @@ public static class DocumentJson
         public override Polygon Read(ref Utf8JsonReader reader, Type type, JsonSerializerOptions options) =>
             JsonSerializer.Deserialize<Point2[]>(ref reader, options) is { Length: >= 3 } p
                 ? new(p)
-                : throw new JsonException("Expected at least three points.");
+                : throw new JsonException(DocumentJsonWords.ExpectedAtLeastThreePoints);
 
         public override void Write(Utf8JsonWriter writer, Polygon value, JsonSerializerOptions options) =>
             JsonSerializer.Serialize(writer, value.Points, options);
@@ -59,7 +60,7 @@ public static class DocumentJson
         public override StepId Read(ref Utf8JsonReader reader, Type type, JsonSerializerOptions options) =>
             StepId.TryParse(reader.GetString(), out var id)
                 ? id
-                : throw new JsonException("Expected the id of a step.");
+                : throw new JsonException(DocumentJsonWords.ExpectedIdOfStep);
 
         public override void Write(Utf8JsonWriter writer, StepId value, JsonSerializerOptions options) =>
             writer.WriteStringValue(value.ToString());
@@ -70,7 +71,7 @@ public static class DocumentJson
         public override ThingId Read(ref Utf8JsonReader reader, Type type, JsonSerializerOptions options) =>
             ThingId.TryParse(reader.GetString(), out var id)
                 ? id
-                : throw new JsonException("Expected the id of a thing.");
+                : throw new JsonException(DocumentJsonWords.ExpectedIdOfThing);
 
         public override void Write(Utf8JsonWriter writer, ThingId value, JsonSerializerOptions options) =>
             writer.WriteStringValue(value.ToString());

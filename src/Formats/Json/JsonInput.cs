@@ -1,6 +1,7 @@
 using System.Text;
 using System.Text.Json;
 using FaithfulBracket.Core;
+using FaithfulBracket.Formats.Words.Json;
 
 namespace FaithfulBracket.Formats.Json;
 
@@ -15,7 +16,7 @@ public static class JsonInput
     {
         if (utf8.Length > MostBytes)
             throw new MalformedJsonException(
-                $"The document has {utf8.Length / 1048576.0:0.0} MiB; at most {MostBytes / 1048576} MiB are read."
+                JsonInputWords.DocumentHasAtMostAreRead(utf8.Length / 1048576.0, MostBytes / 1048576)
             );
         if (utf8.Span.StartsWith(Encoding.UTF8.Preamble))
             utf8 = utf8[3..];
@@ -28,10 +29,8 @@ public static class JsonInput
         {
             bool Says(string words) => e.Message.Contains(words, StringComparison.OrdinalIgnoreCase);
             throw new MalformedJsonException(
-                Says("maximum configured depth")
-                    ? $"Nested more than {MostDepth} levels deep at line {e.LineNumber + 1}."
-                : CutOffWords.Any(Says)
-                    ? $"The text ends in the middle, at line {e.LineNumber + 1}: what is open is never closed."
+                Says("maximum configured depth") ? JsonInputWords.NestedMoreThanLevelsDeep(MostDepth, e.LineNumber + 1)
+                : CutOffWords.Any(Says) ? JsonInputWords.TextEndsInMiddleAtLine(e.LineNumber + 1)
                 : $"No JSON at line {e.LineNumber + 1}, byte {e.BytePositionInLine + 1}: {FirstSentence(e.Message)}"
             );
         }
@@ -40,10 +39,10 @@ public static class JsonInput
     /// <summary>What the reader says of text that is cut off.</summary>
     public static readonly IReadOnlyList<string> CutOffWords =
     [
-        "depth to be zero",
+        JsonInputWords.DepthToBeZero,
         "reached end of data",
-        "end of string, but instead reached",
-        "but instead reached end",
+        JsonInputWords.EndOfStringButInsteadReached,
+        JsonInputWords.ButInsteadReachedEnd,
     ];
 
     /// <summary>Well-formed JSON may still hold half a character or a number without end; neither can be kept or compared.</summary>
@@ -60,16 +59,14 @@ public static class JsonInput
                 }
                 catch (InvalidOperationException)
                 {
-                    throw new MalformedJsonException(
-                        $"{Line(utf8, reader)} holds text that is no whole Unicode: half of a pair, or broken UTF-8."
-                    );
+                    throw new MalformedJsonException(JsonInputWords.HoldsTextThatIsNoWhole(Line(utf8, reader)));
                 }
             }
             else if (
                 reader.TokenType == JsonTokenType.Number
                 && !(reader.TryGetDouble(out var number) && double.IsFinite(number))
             )
-                throw new MalformedJsonException($"{Line(utf8, reader)} holds a number too large to be one.");
+                throw new MalformedJsonException(JsonInputWords.HoldsNumberTooLarge(Line(utf8, reader)));
         }
     }
 

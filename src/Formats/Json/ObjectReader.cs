@@ -1,6 +1,7 @@
 using System.Text.Json;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Formats.Words.Json;
 
 namespace FaithfulBracket.Formats.Json;
 
@@ -28,12 +29,12 @@ public sealed class ObjectReader
         (Pointer, _faults) = (pointer, faults);
         if (element.ValueKind != JsonValueKind.Object)
         {
-            Fault(null, $"Expected an object, found {Describe(element)}.");
+            Fault(null, ObjectReaderWords.ExpectedObjectFound(Describe(element)));
             return;
         }
         foreach (var p in element.EnumerateObject())
             if (!_fields.TryAdd(p.Name, p.Value))
-                Fault(p.Name, "This field stands twice; keep one.");
+                Fault(p.Name, ObjectReaderWords.ThisFieldStandsTwice);
         if (pointer.Length == 0)
             OptionalText(Schema, MostSchema);
     }
@@ -67,7 +68,7 @@ public sealed class ObjectReader
         if (!Has(field))
             Fault(field, "Missing: expected text.");
         else if (_fields[field].ValueKind == JsonValueKind.String)
-            Fault(field, "Expected text, found an empty one.");
+            Fault(field, ObjectReaderWords.ExpectedTextFoundEmpty);
         return "";
     }
 
@@ -82,7 +83,7 @@ public sealed class ObjectReader
         }
         var text = e.GetString()!;
         if (text.Length > most)
-            Fault(field, $"Expected at most {most} characters, found {text.Length}.");
+            Fault(field, ObjectReaderWords.ExpectedAtMostCharactersFound(most, text.Length));
         return text;
     }
 
@@ -111,14 +112,14 @@ public sealed class ObjectReader
             return null;
         if (n == Math.Floor(n))
             return (int)n;
-        Fault(field, $"Expected a whole number, found {n}.");
+        Fault(field, ObjectReaderWords.ExpectedWholeNumberFound(n));
         return null;
     }
 
     public int Integer(string field, int least, int most)
     {
         if (!Has(field))
-            Fault(field, $"Missing: expected a whole number{Range(least, most)}.");
+            Fault(field, ObjectReaderWords.MissingExpectedWholeNumber(Range(least, most)));
         return OptionalInteger(field, least, most) ?? least;
     }
 
@@ -128,7 +129,7 @@ public sealed class ObjectReader
             return otherwise;
         if (e.ValueKind is JsonValueKind.True or JsonValueKind.False)
             return e.GetBoolean();
-        Fault(field, $"Expected true or false, found {Describe(e)}.");
+        Fault(field, ObjectReaderWords.ExpectedTrueOrFalseFound(Describe(e)));
         return otherwise;
     }
 
@@ -136,7 +137,7 @@ public sealed class ObjectReader
         where T : struct, Enum
     {
         if (!Has(field))
-            Fault(field, $"Missing: expected one of {string.Join(", ", EnumNames<T>.All)}.");
+            Fault(field, ObjectReaderWords.MissingExpectedOne(string.Join(", ", EnumNames<T>.All)));
         return OptionalChoice<T>(field) ?? default;
     }
 
@@ -147,7 +148,7 @@ public sealed class ObjectReader
             return null;
         if (EnumNames<T>.TryParse(text, out var value))
             return value;
-        Fault(field, $"Expected one of {string.Join(", ", EnumNames<T>.All)}, found \"{text}\".");
+        Fault(field, ObjectReaderWords.ExpectedOneOfFound(string.Join(", ", EnumNames<T>.All), text));
         return null;
     }
 
@@ -169,7 +170,7 @@ public sealed class ObjectReader
     {
         if (Find(field, out var e))
             return new(e, At(field), _faults);
-        Fault(field, "Missing: expected an object.");
+        Fault(field, ObjectReaderWords.MissingExpectedObject);
         return new(JsonDocument.Parse("{}").RootElement, At(field), []);
     }
 
@@ -227,9 +228,7 @@ public sealed class ObjectReader
                 -MostLength,
                 MostLength
             );
-        _faults.Add(
-            new($"{Pointer}/{field}", $"Expected a list of at most {MostItems} pairs [x, y], found {Describe(list)}.")
-        );
+        _faults.Add(new($"{Pointer}/{field}", ObjectReaderWords.ExpectedListOfAtMostPairs(MostItems, Describe(list))));
         return [];
     }
 
@@ -266,7 +265,7 @@ public sealed class ObjectReader
             )
                 list.Add((e[0].GetString()!, e[1].GetString()!));
             else
-                _faults.Add(new(pointer, $"Expected a pair of ids [first, second], found {Describe(e)}."));
+                _faults.Add(new(pointer, ObjectReaderWords.ExpectedPairOfIdsFirstSecond(Describe(e))));
         }
         return list;
     }
@@ -277,7 +276,7 @@ public sealed class ObjectReader
     {
         if (Has(field))
             return ReadPolygon(field) ?? Unit;
-        Fault(field, "Missing: expected an outline of at least three [x, y] points.");
+        Fault(field, ObjectReaderWords.MissingExpectedOutlineOfAtLeast);
         return Unit;
     }
 
@@ -297,8 +296,8 @@ public sealed class ObjectReader
             Fault(
                 name,
                 near is null
-                    ? $"Unknown field \"{name}\": remove it, or keep it as x-{name}."
-                    : $"Unknown field \"{name}\": did you mean \"{near}\"?"
+                    ? ObjectReaderWords.UnknownFieldRemoveItOrKeep(name)
+                    : ObjectReaderWords.UnknownFieldDidYouMean(name, near)
             );
         }
     }
@@ -334,7 +333,7 @@ public sealed class ObjectReader
         }
         if (e.GetArrayLength() > MostItems)
         {
-            Fault(field, $"Expected at most {MostItems} entries, found {e.GetArrayLength()}.");
+            Fault(field, ObjectReaderWords.ExpectedAtMostEntriesFound(MostItems, e.GetArrayLength()));
             yield break;
         }
         var i = 0;
@@ -365,23 +364,23 @@ public sealed class ObjectReader
             return null;
         if (points.Count < 3)
         {
-            Fault(field, $"Expected at least three points, found {points.Count}.");
+            Fault(field, ObjectReaderWords.ExpectedAtLeastThreePointsFound(points.Count));
             return null;
         }
         if (points.Count > MostCorners)
         {
-            Fault(field, $"Expected at most {MostCorners} corners, found {points.Count}.");
+            Fault(field, ObjectReaderWords.ExpectedAtMostCornersFound(MostCorners, points.Count));
             return null;
         }
         var polygon = new Polygon(points);
         if (SelfCrossing.Of(points))
         {
-            Fault(field, "The outline crosses itself: list its corners in order.");
+            Fault(field, ObjectReaderWords.OutlineCrossesItself);
             return null;
         }
         if (polygon.Area < 1e-6)
         {
-            Fault(field, "The outline encloses no area.");
+            Fault(field, ObjectReaderWords.OutlineEnclosesNoArea);
             return null;
         }
         return polygon;

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Formats.Words.Layouts;
 
 namespace FaithfulBracket.Formats.Layouts;
 
@@ -51,11 +52,11 @@ internal sealed class DrawnLines(TextFile file, LayoutDraft draft)
         _closed.AddRange(LoopChain.Loops(_loose).Select(l => ("0", l)));
         _closed.RemoveAll(c => Math.Abs(Polygon.Shoelace(c.Points)) < LeastAreaMm2);
         foreach (var (what, (count, line)) in _skipped)
-            draft.Warn(file, line, $"{count} × {what} is not understood and left out.");
+            draft.Warn(file, line, DrawnLinesWords.IsNotUnderstoodAndLeftOut(count, what));
         if (_closed.Count > 0)
             Outline();
         if (draft.Outline is null && draft.Holes.Count == 0)
-            draft.Warn(file, 1, "No circle and no closed line in this drawing.");
+            draft.Warn(file, 1, DrawnLinesWords.NoCircleAndNoClosedLine);
     }
 
     private void Outline()
@@ -66,9 +67,7 @@ internal sealed class DrawnLines(TextFile file, LayoutDraft draft)
         foreach (var c in _closed.Where(c => c != outer))
             AddPart(c.Layer, c.Points);
         if (_closed.Count > 1)
-            draft.Assume(
-                $"{file.Name}: the largest closed line is the outline, the other {_closed.Count - 1} are tops of parts."
-            );
+            draft.Assume(DrawnLinesWords.LargestClosedLineIsOutlineOther(file.Name, _closed.Count - 1));
     }
 
     private static Point2 Rounded(Point2 p) => new(Math.Round(p.X, 6), Math.Round(p.Y, 6));

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Formats.Words.Layouts;
 
 namespace FaithfulBracket.Formats.Layouts;
 
@@ -34,22 +35,14 @@ internal readonly record struct DrillDigits(int Integers, int Decimals, bool Lea
             .OrderBy(t => t.Miss)
             .FirstOrDefault();
         draft.Assume(
-            FormattableString.Invariant(
-                $"{file.Name}: how its numbers are written is not stated; read as {best.Digits.InWords}, which makes the holes span {s.Width:0.#} × {s.Height:0.#} mm"
-            )
-                + (
-                    rival.Size is { } r
-                        ? FormattableString.Invariant(
-                            $" ({rival.Digits.InWords} would make it {r.Width:0.#} × {r.Height:0.#} mm)"
-                        )
-                        : ""
-                )
+            DrillDigitsWords.HowNumbersAreWritten(file.Name, best.Digits.InWords, s.Width, s.Height)
+                + (rival.Size is { } r ? DrillDigitsWords.WouldMakeIt(rival.Digits.InWords, r.Width, r.Height) : "")
                 + ". Override with digits=."
         );
     }
 
     private string InWords =>
-        $"{Integers}.{Decimals} digits with {(LeadingKept ? "trailing" : "leading")} zeros left out";
+        DrillDigitsWords.DigitsWithZerosLeftOut(Integers, Decimals, LeadingKept ? "trailing" : "leading");
 
     /// <summary>How far a reading is from what can be believed; 0 when nothing speaks against it.</summary>
     private static double Miss(LayoutDraft alone, Bounds? size, IReadOnlyList<Point2> others)

@@ -1,4 +1,5 @@
 using System.Globalization;
+using FaithfulBracket.Formats.Words.Layouts;
 
 namespace FaithfulBracket.Formats.Layouts;
 
@@ -31,7 +32,7 @@ internal sealed record DxfEntity(TextFile File, string Type, int Line)
             ? v
             : throw File.Refuse(
                 group.Line,
-                $"group {group.Code}: expected a number, found \"{LayoutReader.Short(group.Value)}\"."
+                DxfFileWords.GroupExpectedNumberFound(group.Code, LayoutReader.Short(group.Value))
             );
 }
 
@@ -97,12 +98,10 @@ internal sealed class DxfFile
             if (code.Length == 0 && i + 2 >= file.Lines.Count)
                 break;
             if (!int.TryParse(code, NumberStyles.AllowLeadingSign, CultureInfo.InvariantCulture, out var n))
-                throw file.Refuse(i + 1, $"expected a group code, found \"{LayoutReader.Short(code)}\".");
+                throw file.Refuse(i + 1, DxfFileWords.ExpectedGroupCodeFound(LayoutReader.Short(code)));
             list.Add(new(n, file.Lines[i + 1].Trim(), i + 2));
             ends |= list[^1] is { Code: 0, Value: "EOF" };
         }
-        return ends
-            ? list
-            : throw file.Refuse(file.Lines.Count, "the drawing does not end with EOF: the file is cut off.");
+        return ends ? list : throw file.Refuse(file.Lines.Count, DxfFileWords.DrawingDoesNotEndWithEOF);
     }
 }

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Formats.Words.Layouts;
 
 namespace FaithfulBracket.Formats.Layouts;
 
@@ -36,7 +37,7 @@ internal sealed class DxfReader
         foreach (var e in entities)
         {
             if (++_entities > MostEntities)
-                throw _file.Refuse(e.Line, $"more than {MostEntities} entities, inserted blocks counted.");
+                throw _file.Refuse(e.Line, DxfReaderWords.MoreThanEntitiesInsertedBlocksCounted(MostEntities));
             // drawn on the sheet, not on the board
             if (e.Text(67) == "1")
                 continue;
@@ -55,7 +56,7 @@ internal sealed class DxfReader
                 _lines.Circle(frame.At(P(10, 20)), 2 * e.Number(40) * scale);
                 break;
             case "CIRCLE":
-                Skip("CIRCLE in a block that is stretched", e);
+                Skip(DxfReaderWords.CIRCLEInBlockThatIsStretched, e);
                 break;
             case "LINE":
                 _lines.Line(frame.At(P(10, 20)), frame.At(P(11, 21)));
@@ -112,11 +113,11 @@ internal sealed class DxfReader
             return;
         }
         if (depth >= DeepestInsert)
-            throw _file.Refuse(e.Line, $"blocks lie in each other more than {DeepestInsert} deep, or in themselves.");
+            throw _file.Refuse(e.Line, DxfReaderWords.BlocksLieInEachOtherMore(DeepestInsert));
         var columns = (int)Math.Clamp(e.Number(70, 1), 1, MostEntities);
         var rows = (int)Math.Clamp(e.Number(71, 1), 1, MostEntities);
         if ((long)columns * rows * Math.Max(1, block.Inner.Count) > MostEntities)
-            throw _file.Refuse(e.Line, $"more than {MostEntities} entities, inserted blocks counted.");
+            throw _file.Refuse(e.Line, DxfReaderWords.MoreThanEntitiesInsertedBlocksCounted(MostEntities));
         var basePoint = new Point2(block.Number(10, 0), block.Number(20, 0));
         for (var row = 0; row < rows; row++)
         for (var column = 0; column < columns; column++)
@@ -140,7 +141,7 @@ internal sealed class DxfReader
         {
             var fit = Points(11, 21);
             if (fit.Count < 2)
-                throw _file.Refuse(e.Line, "SPLINE has neither control points nor points to run through.");
+                throw _file.Refuse(e.Line, DxfReaderWords.SPLINEHasNeitherControlPoints);
             return DrawnCurves.Through(fit, (e.Flags & 1) == 1);
         }
         var degree = (int)e.Number(71, 3);
@@ -151,12 +152,17 @@ internal sealed class DxfReader
         if (degree is < 1 or > 15 || control.Count <= degree || knots.Count != control.Count + degree + 1)
             throw _file.Refuse(
                 e.Line,
-                $"SPLINE of degree {degree} with {control.Count} control points needs {control.Count + degree + 1} knots, found {knots.Count}."
+                DxfReaderWords.SPLINEOfDegreeWithControlPoints(
+                    degree,
+                    control.Count,
+                    control.Count + degree + 1,
+                    knots.Count
+                )
             );
         if (weights.Count != control.Count || weights.Exists(w => w <= 0))
-            throw _file.Refuse(e.Line, "SPLINE needs a weight above 0 for each control point.");
+            throw _file.Refuse(e.Line, DxfReaderWords.SPLINENeedsWeightAboveForEach);
         if (knots.Zip(knots.Skip(1)).Any(k => k.Second < k.First))
-            throw _file.Refuse(e.Line, "SPLINE: its knots do not rise.");
+            throw _file.Refuse(e.Line, DxfReaderWords.SPLINEKnotsDoNotRise);
         return DrawnCurves.Spline(degree, knots, control, weights);
     }
 

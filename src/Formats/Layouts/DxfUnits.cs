@@ -1,3 +1,5 @@
+using FaithfulBracket.Formats.Words.Layouts;
+
 namespace FaithfulBracket.Formats.Layouts;
 
 /// <summary>The unit that a drawing's lengths are in.</summary>
@@ -8,26 +10,20 @@ internal static class DxfUnits
     {
         if (options.Units is { } forced)
         {
-            draft.Assume($"{file.Name}: units taken as {forced.ToString().ToLowerInvariant()}, as asked.");
+            draft.Assume(DxfUnitsWords.UnitsTakenAsAsAsked(file.Name, forced.ToString().ToLowerInvariant()));
             return forced;
         }
         var stated = drawing.Variable("$INSUNITS");
         if (stated is not (null or "0" or ""))
             return Stated(stated)
-                ?? throw file.Refuse(
-                    1,
-                    $"the drawing states unit {LayoutReader.Short(stated)} ($INSUNITS), which no board is drawn in. "
-                        + "Say the right one with units=."
-                );
+                ?? throw file.Refuse(1, DxfUnitsWords.DrawingStatesUnitINSUNITS(LayoutReader.Short(stated)));
         if (drawing.Variable("$MEASUREMENT") is { } measurement)
         {
             var inches = measurement == "0";
-            draft.Assume(
-                $"{file.Name}: units taken as {(inches ? "inches" : "mm")} from the drawing's measurement system. Override with units=."
-            );
+            draft.Assume(DxfUnitsWords.UnitsTakenAsFromDrawingsMeasurement(file.Name, inches ? "inches" : "mm"));
             return inches ? LengthUnit.Inch : LengthUnit.Mm;
         }
-        draft.Assume($"{file.Name}: no unit is stated; taken as mm. Override with units=.");
+        draft.Assume(DxfUnitsWords.NoUnitIsStated(file.Name));
         return LengthUnit.Mm;
     }
 

@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
+using FaithfulBracket.Formats.Words.Layouts;
 
 namespace FaithfulBracket.Formats.Layouts;
 
@@ -111,7 +112,7 @@ internal sealed partial class ExcellonReader
             Command(text.ToUpperInvariant());
         }
         if (_draft.Holes.Count == before)
-            _draft.Warn(_file, 1, "No hole is drilled in this file.");
+            _draft.Warn(_file, 1, ExcellonReaderWords.NoHoleIsDrilled);
     }
 
     /// <summary>Units, number format and tool sizes are settled before any hole is read; some programs write them late.</summary>
@@ -144,20 +145,18 @@ internal sealed partial class ExcellonReader
         if (_options.Units is { } forced)
         {
             _unit = forced;
-            _draft.Assume($"{_file.Name}: units taken as {Name(forced)}, as asked.");
+            _draft.Assume(ExcellonReaderWords.UnitsTakenAsAsAsked(_file.Name, Name(forced)));
         }
         else if (_unit is null)
         {
             // a drill of more than half an inch is not likely: sizes tell the unit when nothing else does
             _unit = _toolTexts.Count > 0 && _toolTexts.Min(t => t.Value) >= 0.15 ? LengthUnit.Mm : LengthUnit.Inch;
-            _draft.Assume(
-                $"{_file.Name}: no unit is stated; taken as {Name(_unit.Value)} from the drill sizes. Override with units=."
-            );
+            _draft.Assume(ExcellonReaderWords.NoUnitIsStated(_file.Name, Name(_unit.Value)));
         }
         if (_options.DecimalDigits is { } d)
         {
             (_integers, _decimals) = (_options.IntegerDigits, d);
-            _draft.Assume($"{_file.Name}: numbers without a point read as {_integers}.{_decimals} digits, as asked.");
+            _draft.Assume(ExcellonReaderWords.NumbersWithoutPointRead(_file.Name, _integers, _decimals));
         }
         _draft.Units ??= _unit;
         foreach (var (tool, value, _) in _toolTexts)
@@ -317,7 +316,7 @@ internal sealed partial class ExcellonReader
         }
         if (text.StartsWith("G02", StringComparison.Ordinal) || text.StartsWith("G03", StringComparison.Ordinal))
         {
-            _draft.Warn(_file, _line, "A routed arc is left out.");
+            _draft.Warn(_file, _line, ExcellonReaderWords.RoutedArcIsLeftOut);
             Go(text[3..]);
             return;
         }
@@ -340,12 +339,12 @@ internal sealed partial class ExcellonReader
         }
         if (text is "M01" or "M02" or "M25" || text.StartsWith("M02X", StringComparison.Ordinal))
         {
-            _draft.Warn(_file, _line, "A repeated pattern is left out: export without step and repeat.");
+            _draft.Warn(_file, _line, ExcellonReaderWords.RepeatedPatternIsLeftOut);
             return;
         }
         if (KnownAndIdle(text))
             return;
-        _draft.Warn(_file, _line, $"\"{LayoutReader.Short(text)}\" is not understood and left out.");
+        _draft.Warn(_file, _line, ExcellonReaderWords.IsNotUnderstoodAndLeftOut(LayoutReader.Short(text)));
     }
 
     private static bool KnownAndIdle(string text) =>
@@ -373,7 +372,7 @@ internal sealed partial class ExcellonReader
     {
         _tool = tool;
         if (tool > 0 && !_tools.ContainsKey(tool))
-            _draft.Warn(_file, _line, $"Tool T{tool} has no size in this file: its holes come without a diameter.");
+            _draft.Warn(_file, _line, ExcellonReaderWords.ToolTHasNoSize(tool));
     }
 
     private double? Diameter => _tools.TryGetValue(_tool, out var d) ? d : null;
@@ -428,7 +427,7 @@ internal sealed partial class ExcellonReader
         var count = new string([.. text.Skip(1).TakeWhile(char.IsDigit)]);
         var n = int.Parse(count, CultureInfo.InvariantCulture);
         if (n > 10_000)
-            throw _file.Refuse(_line, $"{n} repeats are more than 10 000.");
+            throw _file.Refuse(_line, ExcellonReaderWords.RepeatsAreMore(n));
         var (dx, dy) = Words(text[(1 + count.Length)..], 0, 0, false);
         for (var k = 0; k < n; k++)
         {
@@ -450,7 +449,7 @@ internal sealed partial class ExcellonReader
                 (y, any) = (incremental ? y + value : value, true);
         }
         if (!any)
-            throw _file.Refuse(_line, $"expected X or Y with a number, found \"{LayoutReader.Short(text)}\".");
+            throw _file.Refuse(_line, ExcellonReaderWords.ExpectedXOrYWithNumber(LayoutReader.Short(text)));
         return (x, y);
     }
 
@@ -485,12 +484,11 @@ internal sealed partial class ExcellonReader
         _assumedFormat = true;
         if (_decimals is null)
             _draft.Assume(
-                $"{_file.Name}: numbers have no decimal point and no format is stated; read as "
-                    + $"{format.Item1}.{format.Item2} digits in {Name(unit)}. Override with digits=."
+                ExcellonReaderWords.NumbersHaveNoDecimalPoint(_file.Name, format.Item1, format.Item2, Name(unit))
             );
         if (_leadingKept is null)
         {
-            _draft.Assume($"{_file.Name}: which zeros are left out is not stated; taken as leading zeros left out.");
+            _draft.Assume(ExcellonReaderWords.WhichZerosAreLeftOut(_file.Name));
         }
         return format;
     }

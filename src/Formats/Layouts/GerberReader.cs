@@ -1,5 +1,6 @@
 using System.Globalization;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Formats.Words.Layouts;
 
 namespace FaithfulBracket.Formats.Layouts;
 
@@ -10,9 +11,7 @@ namespace FaithfulBracket.Formats.Layouts;
 internal sealed class GerberReader
 {
     private const int MostPoints = 200_000;
-    private const string NoProfile =
-        "this is a copper or mask layer (Gerber), which holds no holes, parts or outline. Export the drill file "
-        + "and the board's profile.";
+    private const string NoProfile = GerberReaderWords.ThisIsCopperOrMaskLayer;
 
     private readonly TextFile _file;
     private readonly List<(Point2 A, Point2 B)> _strokes = [];
@@ -54,25 +53,27 @@ internal sealed class GerberReader
         if (_flashes > 0)
             throw _file.Refuse(1, NoProfile);
         if (!_stated && options.Units is null)
-            draft.Assume($"{_file.Name}: no unit is stated; taken as mm. Override with units=.");
+            draft.Assume(GerberReaderWords.NoUnitIsStated(_file.Name));
         var scale = options.Units is { } forced ? forced.ToMm() / _unitMm : 1;
         if (options.Units is { } asked)
-            draft.Assume($"{_file.Name}: units taken as {asked.ToString().ToLowerInvariant()}, as asked.");
+            draft.Assume(GerberReaderWords.UnitsTakenAsAsAsked(_file.Name, asked.ToString().ToLowerInvariant()));
         var loops = LoopChain.Loops([.. _strokes.Select(s => (s.A * scale, s.B * scale))]);
         loops.AddRange(_regions.Select(r => r.ConvertAll(p => p * scale)));
         loops.RemoveAll(l => Math.Abs(Polygon.Shoelace(l)) <= 1);
         if (loops.MaxBy(l => Math.Abs(Polygon.Shoelace(l))) is not { } outer)
-            throw _file.Refuse(1, $"no closed line is drawn here: {NoProfile}");
+            throw _file.Refuse(1, GerberReaderWords.NoClosedLineIsDrawnHere(NoProfile));
         draft.Units ??= options.Units ?? _unit;
         draft.SetOutline(_file, new(outer.ConvertAll(p => new Point2(Math.Round(p.X, 6), Math.Round(p.Y, 6)))));
         if (_regions.Count == 0)
-            draft.Assume($"{_file.Name}: the board ends at the middle of the drawn line.");
+            draft.Assume(GerberReaderWords.BoardEndsAtMiddleOfDrawn(_file.Name));
         if (loops.Count > 1)
             draft.Warn(
                 _file,
                 1,
-                $"{Core.HowMany.Of(loops.Count - 1, "closed line", "closed lines")} inside the outline "
-                    + $"{(loops.Count == 2 ? "is" : "are")} taken as cut-outs and left out."
+                GerberReaderWords.InsideOutlineTakenAsCutOuts(
+                    Core.HowMany.Of(loops.Count - 1, "closed line", "closed lines"),
+                    loops.Count == 2 ? "is" : "are"
+                )
             );
     }
 
@@ -98,7 +99,7 @@ internal sealed class GerberReader
                         break;
                 }
         if (word.ToString().Trim().Length > 0)
-            throw _file.Refuse(_file.Lines.Count, "the last word has no asterisk: the file is cut off.");
+            throw _file.Refuse(_file.Lines.Count, GerberReaderWords.LastWordHasNoAsterisk);
     }
 
     private void Extended(int line, string word)
@@ -109,7 +110,7 @@ internal sealed class GerberReader
             _incremental = word.Contains('I', StringComparison.Ordinal);
             var x = word.IndexOf('X', StringComparison.Ordinal);
             if (x < 0 || x + 2 >= word.Length || !char.IsAsciiDigit(word[x + 1]) || !char.IsAsciiDigit(word[x + 2]))
-                throw _file.Refuse(line, "FS: expected digits before and after the point such as FSLAX46Y46.");
+                throw _file.Refuse(line, GerberReaderWords.FSExpectedDigitsBeforeAndAfter);
             (_integers, _decimals) = (word[x + 1] - '0', word[x + 2] - '0');
         }
         else if (word.StartsWith("MO", StringComparison.Ordinal))
@@ -121,7 +122,7 @@ internal sealed class GerberReader
         )
             throw _file.Refuse(line, NoProfile);
         else if (word.StartsWith("SR", StringComparison.Ordinal) && word is not ("SR" or "SRX1Y1I0J0"))
-            throw _file.Refuse(line, "SR: a panel of several boards. Export the profile of a single board.");
+            throw _file.Refuse(line, GerberReaderWords.SRPanelOfSeveralBoards);
     }
 
     private void SetUnit(LengthUnit unit) => (_unit, _unitMm, _stated) = (unit, unit.ToMm(), true);
@@ -173,7 +174,7 @@ internal sealed class GerberReader
                 case 'M':
                     return Whole(line, figure) is not (0 or 2 or 30);
                 default:
-                    throw _file.Refuse(line, $"\"{LayoutReader.Short(word)}\" is no Gerber word.");
+                    throw _file.Refuse(line, GerberReaderWords.IsNoGerberWord(LayoutReader.Short(word)));
             }
         }
         if (x is not null || y is not null || i is not null || j is not null)
@@ -219,7 +220,7 @@ internal sealed class GerberReader
         }
         List<Point2> path = _curve == 1 ? [from, to] : Arc(line, from, to, i, j);
         if (_strokes.Count + (_contour?.Count ?? 0) + path.Count > MostPoints)
-            throw _file.Refuse(line, $"more than {MostPoints} lines. Export the board's profile alone.");
+            throw _file.Refuse(line, GerberReaderWords.MoreThanLines(MostPoints));
         if (_region)
             (_contour ??= [from]).AddRange(path.Skip(1));
         else
@@ -239,7 +240,7 @@ internal sealed class GerberReader
                 .First();
         var radius = (from - centre).Length;
         if (radius < 1e-9)
-            throw _file.Refuse(line, "an arc without I and J.");
+            throw _file.Refuse(line, GerberReaderWords.ArcWithoutIAndJ);
         var sweep = Sweep(centre);
         if (_manyQuadrants && (from - to).Length < 1e-9)
             sweep = _curve == 3 ? 2 * Math.PI : -2 * Math.PI;
@@ -296,5 +297,8 @@ internal sealed class GerberReader
     private int Whole(int line, ReadOnlySpan<char> figure) =>
         int.TryParse(figure, CultureInfo.InvariantCulture, out var v)
             ? v
-            : throw _file.Refuse(line, $"expected a whole number, found \"{LayoutReader.Short(figure.ToString())}\".");
+            : throw _file.Refuse(
+                line,
+                GerberReaderWords.ExpectedWholeNumberFound(LayoutReader.Short(figure.ToString()))
+            );
 }

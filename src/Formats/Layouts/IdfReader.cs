@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Text.RegularExpressions;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Formats.Words.Layouts;
 
 namespace FaithfulBracket.Formats.Layouts;
 
@@ -22,7 +23,7 @@ internal static partial class IdfReader
         var header = sections[0];
         CheckVersion(file, header);
         if (header.Records.Count < 2 || header.Records[1].Words.Length < 2)
-            throw file.Refuse(header.Line + 2, "expected the board's name and its units, MM or THOU.");
+            throw file.Refuse(header.Line + 2, IdfReaderWords.ExpectedBoardsNameAndUnitsMM);
         var unit = Unit(file, header.Records[1].Words[^1], header.Records[1].Line, options, draft);
         draft.Units ??= unit.Name;
         foreach (var s in sections)
@@ -50,11 +51,11 @@ internal static partial class IdfReader
         foreach (var s in sections.Where(s => s.Name is ".ELECTRICAL" or ".MECHANICAL"))
         {
             if (s.Records.Count == 0 || s.Records[0].Words.Length < 4)
-                throw file.Refuse(s.Line + 1, "expected package name, part number, units and height.");
+                throw file.Refuse(s.Line + 1, IdfReaderWords.ExpectedPackageNamePartNumberUnits);
             var head = s.Records[0];
             var unit =
                 UnitOf(head.Words[2])
-                ?? throw file.Refuse(head.Line, $"unit: expected MM or THOU, found \"{head.Words[2]}\".");
+                ?? throw file.Refuse(head.Line, IdfReaderWords.UnitExpectedMMOrTHOUFound(head.Words[2]));
             var height = Number(file, head, 3, "height") * unit.Mm;
             var points = s
                 .Records.Skip(1)
@@ -78,7 +79,7 @@ internal static partial class IdfReader
     {
         var version = header.Records.Count > 0 && header.Records[0].Words.Length > 1 ? header.Records[0].Words[1] : "";
         if (!version.StartsWith('3'))
-            throw file.Refuse(header.Line + 1, $"version: expected 3.0, found \"{version}\". Export as IDF 3.0.");
+            throw file.Refuse(header.Line + 1, IdfReaderWords.VersionExpectedFound(version));
     }
 
     private static (double Mm, LengthUnit Name)? UnitOf(string text) =>
@@ -100,10 +101,10 @@ internal static partial class IdfReader
     {
         if (options.Units is { } forced)
         {
-            draft.Assume($"{file.Name}: units taken as {forced.ToString().ToLowerInvariant()}, as asked.");
+            draft.Assume(IdfReaderWords.UnitsTakenAsAsAsked(file.Name, forced.ToString().ToLowerInvariant()));
             return (forced.ToMm(), forced);
         }
-        return UnitOf(text) ?? throw file.Refuse(line, $"units: expected MM or THOU, found \"{text}\".");
+        return UnitOf(text) ?? throw file.Refuse(line, IdfReaderWords.UnitsExpectedMMOrTHOUFound(text));
     }
 
     private static List<Section> Sections(TextFile file)
@@ -122,25 +123,22 @@ internal static partial class IdfReader
             if (text.StartsWith(".END_", StringComparison.OrdinalIgnoreCase))
             {
                 if (open is null)
-                    throw file.Refuse(i + 1, $"{words[0]} ends a section that was not begun.");
+                    throw file.Refuse(i + 1, IdfReaderWords.EndsSectionThatWasNotBegun(words[0]));
                 open = null;
             }
             else if (open is null)
             {
                 if (!text.StartsWith('.'))
-                    throw file.Refuse(
-                        i + 1,
-                        $"expected a section such as .DRILLED_HOLES, found \"{LayoutReader.Short(text)}\"."
-                    );
+                    throw file.Refuse(i + 1, IdfReaderWords.ExpectedSectionSuch(LayoutReader.Short(text)));
                 list.Add(open = new(words[0].ToUpperInvariant(), i + 1, words[1..], []));
             }
             else if (text.StartsWith('.') && text.Length > 1 && char.IsLetter(text[1]))
-                throw file.Refuse(i + 1, $"{words[0]} begins before {open.Name} of line {open.Line} has ended.");
+                throw file.Refuse(i + 1, IdfReaderWords.BeginsBeforeOfLineHasEnded(words[0], open.Name, open.Line));
             else
                 open.Records.Add(new(i + 1, words, text.StartsWith('"')));
         }
         if (open is not null)
-            throw file.Refuse(file.Lines.Count, $"{open.Name} of line {open.Line} is not ended: the file is cut off.");
+            throw file.Refuse(file.Lines.Count, IdfReaderWords.OfLineIsNotEnded(open.Name, open.Line));
         if (list.Count == 0 || list[0].Name != ".HEADER")
             throw file.Refuse(1, "expected .HEADER first.");
         return list;
@@ -160,7 +158,7 @@ internal static partial class IdfReader
     private static void Outline(TextFile file, Section s, double mm, LayoutDraft draft)
     {
         if (s.Records.Count < 2)
-            throw file.Refuse(s.Line, "the outline has no points.");
+            throw file.Refuse(s.Line, IdfReaderWords.OutlineHasNoPoints);
         draft.ThicknessMm = Math.Round(Number(file, s.Records[0], 0, "thickness") * mm, 6);
         var loops = new Dictionary<string, List<Point2>>();
         foreach (var r in s.Records.Skip(1))
@@ -179,10 +177,10 @@ internal static partial class IdfReader
         if (outer.Count > 1 && (outer[0] - outer[^1]).Length < 1e-6)
             outer.RemoveAt(outer.Count - 1);
         if (outer.Count < 3)
-            throw file.Refuse(s.Line, "the outline needs three points at least.");
+            throw file.Refuse(s.Line, IdfReaderWords.OutlineNeedsThreePointsAtLeast);
         draft.Outline = new(outer.ConvertAll(p => new Point2(Math.Round(p.X, 6), Math.Round(p.Y, 6))));
         if (loops.Count > 1)
-            draft.Warn(file, s.Line, $"{loops.Count - 1} cut-outs inside the outline are left out.");
+            draft.Warn(file, s.Line, IdfReaderWords.CutOutsInsideOutlineAreLeft(loops.Count - 1));
     }
 
     /// <summary>
@@ -229,15 +227,15 @@ internal static partial class IdfReader
         {
             var name = s.Records[i];
             if (name.Words.Length < 3)
-                throw file.Refuse(name.Line, "expected package name, part number and designator.");
+                throw file.Refuse(name.Line, IdfReaderWords.ExpectedPackageNamePartNumber);
             if (i + 1 >= s.Records.Count)
-                throw file.Refuse(name.Line, $"{name.Words[2]} has no place: the line with x and y is missing.");
+                throw file.Refuse(name.Line, IdfReaderWords.HasNoPlace(name.Words[2]));
             var at = s.Records[i + 1];
             var side = at.Words.Length > 4 ? at.Words[4].ToUpperInvariant() : "";
             if (side is not ("TOP" or "BOTTOM"))
-                throw file.Refuse(at.Line, $"side: expected TOP or BOTTOM, found \"{LayoutReader.Short(side)}\".");
+                throw file.Refuse(at.Line, IdfReaderWords.SideExpectedTOPOrBOTTOMFound(LayoutReader.Short(side)));
             if (side == "BOTTOM")
-                draft.Assume($"{file.Name}: places on the back are taken in the same x and y as on the front.");
+                draft.Assume(IdfReaderWords.PlacesOnBackAreTaken(file.Name));
             draft.Parts.Add(
                 new(
                     name.Words[2],

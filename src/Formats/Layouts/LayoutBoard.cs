@@ -1,6 +1,7 @@
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Formats.Words.Layouts;
 
 namespace FaithfulBracket.Formats.Layouts;
 
@@ -23,17 +24,14 @@ public static class LayoutBoard
         var die = names.Die is null
             ? null
             : layout.Parts.FirstOrDefault(p => p.Id == names.Die)
-                ?? throw new Core.InputException("/die", $"\"{names.Die}\" is not among the parts of these files.");
+                ?? throw new Core.InputException("/die", LayoutBoardWords.IsNotAmongParts(names.Die));
         var origin = die is null ? default : new Point2(die.X, die.Y);
         var points = layout
             .Holes.Select(h => new Point2(h.X, h.Y))
             .Concat(layout.Parts.Select(p => new Point2(p.X, p.Y)))
             .ToList();
         if (layout.Outline is null && points.Count < 2)
-            throw new Core.InputException(
-                "/files",
-                "The files hold no outline and fewer than two holes and parts: there is nothing to make a board of."
-            );
+            throw new Core.InputException("/files", LayoutBoardWords.FilesHoldNoOutlineAndFewer);
         var outline = layout.Outline ?? Around(points);
         // designators of other programs may hold anything
         var taken = layout.Parts.Select(p => p.Id).Where(Documents.DocumentIds.IsValid).ToHashSet();
@@ -97,20 +95,15 @@ public static class LayoutBoard
                 ? $"{string.Join(", ", ids.Take(6))} and {ids.Count - 6} more"
                 : string.Join(", ", ids);
         if (layout.Parts.Where(p => p.HeightMm is null).ToList() is { Count: > 0 } flat)
-            yield return $"No height is stated for {Names(flat)}: it stays unknown, and no verdict says more than unproven "
-                + "until you say it or measure it.";
+            yield return LayoutBoardWords.NoHeightIsStated(Names(flat));
         if (layout.Parts.Where(p => p.WidthMm is null or <= 0).ToList() is { Count: > 0 } small)
-            yield return FormattableString.Invariant(
-                $"No size is stated for {Names(small)}: drawn {UnknownSizeMm:0} × {UnknownSizeMm:0} mm."
-            );
+            yield return LayoutBoardWords.NoSizeIsStated(Names(small), UnknownSizeMm);
         if (layout.Holes.Count(h => h.DiameterMm is not > 0) is > 0 and var nameless)
-            yield return $"{HowMany.Of(nameless, "hole")} without a diameter left out.";
+            yield return LayoutBoardWords.WithoutDiameterLeftOut(HowMany.Of(nameless, "hole"));
         if (layout.ThicknessMm is null)
-            yield return FormattableString.Invariant($"No thickness is stated: taken as {UnknownThicknessMm:0.0} mm.");
+            yield return LayoutBoardWords.NoThicknessIsStated(UnknownThicknessMm);
         if (layout.Outline is null)
-            yield return FormattableString.Invariant(
-                $"No outline is stated: a rectangle {RimMm:0} mm round everything."
-            );
+            yield return LayoutBoardWords.NoOutlineIsStated(RimMm);
     }
 
     private static Polygon Around(List<Point2> points)

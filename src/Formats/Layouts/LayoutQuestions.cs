@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Formats.Words.Layouts;
 
 namespace FaithfulBracket.Formats.Layouts;
 
@@ -54,10 +55,7 @@ public static class LayoutQuestions
         var there = layout.Parts.Select(p => p.Id).ToHashSet();
         for (var i = 0; i < answers.Count; i++)
             if (answers[i].Parts.FirstOrDefault(p => !there.Contains(p)) is { } lost)
-                throw new Core.InputException(
-                    $"/answers/{i}/parts",
-                    $"\"{lost}\" is not among the parts of these files."
-                );
+                throw new Core.InputException($"/answers/{i}/parts", LayoutQuestionsWords.IsNotAmongParts(lost));
         var said = new Dictionary<string, PartAnswer>();
         foreach (var answer in answers)
         foreach (var id in answer.Parts)
@@ -115,7 +113,7 @@ public static class LayoutQuestions
                         part,
                         AskedOf.Height,
                         q.GuessHeightMm,
-                        q.GuessHeightMm is null ? null : "such parts usually stand so"
+                        q.GuessHeightMm is null ? null : LayoutQuestionsWords.SuchPartsUsuallyStand
                     )
                 );
         }
@@ -161,7 +159,7 @@ public static class LayoutQuestions
         bool Within((double Least, double Most) range) => least >= range.Least && most <= range.Most;
         var near = die is { } at && parts.TrueForAll(p => (new Point2(p.X, p.Y) - at).Length <= NearDieMm);
         if (parts.Count >= Alike && Within(MemoryMm) && near)
-            return (PartKind.Memory, $"{parts.Count} alike of {size} near the die");
+            return (PartKind.Memory, LayoutQuestionsWords.AlikeOfNearDie(parts.Count, size));
         if (parts.Count >= StagesAlike && Within(StageMm) && Letters(first.Id) is "Q" or "U" or "T")
             return (PartKind.PowerStage, $"{parts.Count} alike of {size}");
         return (null, null);

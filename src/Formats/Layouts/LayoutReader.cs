@@ -1,5 +1,6 @@
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Formats.Words.Layouts;
 
 namespace FaithfulBracket.Formats.Layouts;
 
@@ -24,9 +25,9 @@ public static class LayoutReader
     {
         options ??= new();
         if (files.Count == 0)
-            throw new InputException("/files", "Expected at least one file in the field \"files\".");
+            throw new InputException("/files", LayoutReaderWords.ExpectedAtLeastOneFile);
         if (files.Count > MostFiles)
-            throw new InputException("/files", $"Expected at most {MostFiles} files, found {files.Count}.");
+            throw new InputException("/files", LayoutReaderWords.ExpectedAtMostFilesFound(MostFiles, files.Count));
         var draft = new LayoutDraft();
         var faults = new List<InputFault>();
         // drill files that leave their digits open are read last: the others then say how large the board is
@@ -66,7 +67,7 @@ public static class LayoutReader
                 if (draft.Holes.Count + draft.Parts.Count > LayoutDraft.MostItems)
                     throw new InputException(
                         text.Pointer,
-                        $"{text.Name}: more than {LayoutDraft.MostItems} holes and parts."
+                        LayoutReaderWords.MoreThanHolesAndParts(text.Name, LayoutDraft.MostItems)
                     );
             }
             catch (InputException e)
@@ -76,7 +77,7 @@ public static class LayoutReader
             // what no check foresaw in a broken file: numbers past all range, outlines without area
             catch (Exception e) when (e is FormatException or OverflowException or ArgumentException)
             {
-                faults.Add(new($"/files/{i}", $"{files[i].Name}: a number in this file can't be read: {e.Message}"));
+                faults.Add(new($"/files/{i}", LayoutReaderWords.NumberInThisFileCant(files[i].Name, e.Message)));
             }
         }
         foreach (var (text, unit) in open)
@@ -91,7 +92,7 @@ public static class LayoutReader
             }
             catch (Exception e) when (e is FormatException or OverflowException or ArgumentException)
             {
-                faults.Add(new(text.Pointer, $"{text.Name}: a number in this file can't be read: {e.Message}"));
+                faults.Add(new(text.Pointer, LayoutReaderWords.NumberInThisFileCant(text.Name, e.Message)));
             }
         }
         if (faults.Count > 0)
@@ -151,13 +152,7 @@ public static class LayoutReader
             || d.Holes.Min(h => h.Y) > d.Parts.Max(p => p.Y) + beside
             || d.Parts.Min(p => p.Y) > d.Holes.Max(h => h.Y) + beside
         )
-            d.Warnings.Add(
-                new(
-                    files[0].Name,
-                    1,
-                    "Holes and parts lie apart: the files were written with different origins. Export both with the same one."
-                )
-            );
+            d.Warnings.Add(new(files[0].Name, 1, LayoutReaderWords.HolesAndPartsLieApart));
     }
 
     /// <summary>Longest sides that a board may believably have, mm.</summary>
@@ -172,15 +167,7 @@ public static class LayoutReader
             : [.. d.Holes.Select(h => new Point2(h.X, h.Y)), .. d.Parts.Select(p => new Point2(p.X, p.Y))];
         if (places.Count > 1 && Bounds.Of(places) is var b && Math.Max(b.Width, b.Height) is var longest)
             if (longest is > MostBoardMm or < LeastBoardMm)
-                d.Warnings.Add(
-                    new(
-                        files[0].Name,
-                        1,
-                        FormattableString.Invariant(
-                            $"The board would be {b.Width:0.##} × {b.Height:0.##} mm, which no board is: look at the units and the digits."
-                        )
-                    )
-                );
+                d.Warnings.Add(new(files[0].Name, 1, LayoutReaderWords.BoardWouldBeWhichNoBoard(b.Width, b.Height)));
         if (d.Outline is not { } outline)
             return;
         var beside = d.Parts.Where(p => !outline.Contains(new(p.X, p.Y))).Select(p => p.Id).ToList();
@@ -204,12 +191,9 @@ public static class LayoutReader
     {
         var lines = file.Lines.Select(l => l.Trim()).Where(l => l.Length > 0).Take(400).ToList();
         if (lines.Count == 0)
-            throw file.Refuse(1, "the file is empty.");
+            throw file.Refuse(1, LayoutReaderWords.FileIsEmpty);
         if (lines.Any(l => l.Any(c => c == '\0')))
-            throw file.Refuse(
-                1,
-                "this is no text file. Expected Excellon drill, a Gerber profile, pick-and-place text or .xlsx, IDF 3.0, DXF, SVG or our own CSV."
-            );
+            throw file.Refuse(1, LayoutReaderWords.ThisIsNoTextFile);
         var first = lines.FirstOrDefault(l => !l.StartsWith('#')) ?? "";
         if (first.Equals(".HEADER", StringComparison.OrdinalIgnoreCase))
         {
@@ -223,10 +207,7 @@ public static class LayoutReader
             {
                 var k when k.StartsWith("BOARD_FILE", StringComparison.Ordinal) => Kind.IdfBoard,
                 var k when k.StartsWith("LIBRARY_FILE", StringComparison.Ordinal) => Kind.IdfLibrary,
-                _ => throw file.Refuse(
-                    2,
-                    $"expected BOARD_FILE or LIBRARY_FILE, found \"{Short(kind)}\". Export a single board as IDF 3.0."
-                ),
+                _ => throw file.Refuse(2, LayoutReaderWords.ExpectedBOARDFILEOrLIBRARYFILE(Short(kind))),
             };
         }
         if (lines.Contains("SECTION") && lines[0] is "0" or "999")
@@ -244,7 +225,7 @@ public static class LayoutReader
         )
             return Kind.Excellon;
         if (lines[0].StartsWith('{') || lines[0].StartsWith('['))
-            throw file.Refuse(1, "this is JSON. Board and block documents are dropped on the library, one file each.");
+            throw file.Refuse(1, LayoutReaderWords.ThisIsJSON);
         return Kind.Table;
     }
 

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Formats.Words.Layouts;
 
 namespace FaithfulBracket.Formats.Layouts;
 
@@ -106,7 +107,7 @@ internal sealed class LayoutDraft
     public void SetOutline(TextFile file, Polygon outline)
     {
         if (Outline is not null)
-            Assume($"{file.Name}: its outline takes the place of the one in the files before it.");
+            Assume(LayoutResultWords.OutlineTakesPlace(file.Name));
         Outline = outline;
     }
 

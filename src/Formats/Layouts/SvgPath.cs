@@ -1,6 +1,7 @@
 using System.Globalization;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Formats.Words.Layouts;
 
 namespace FaithfulBracket.Formats.Layouts;
 
@@ -111,7 +112,7 @@ internal sealed class SvgPath
                 Arc(here, _at = Place(), r, turn, large, sweep);
                 break;
             default:
-                throw _refuse($"path command \"{command}\" is not understood.");
+                throw _refuse(SvgPathWords.PathCommandIsNotUnderstood(command));
         }
         _before = kind == 'M' ? 'm' : kind;
     }
@@ -189,7 +190,7 @@ internal sealed class SvgPath
             return null;
         return char.IsAsciiLetter(_d[_i])
             ? _d[_i++]
-            : throw _refuse($"a path breaks off at \"{LayoutReader.Short(_d[_i..])}\".");
+            : throw _refuse(SvgPathWords.PathBreaksOff(LayoutReader.Short(_d[_i..])));
     }
 
     private bool HasNumber()
@@ -220,7 +221,7 @@ internal sealed class SvgPath
             double.TryParse(_d.AsSpan(from, _i - from), NumberStyles.Float, CultureInfo.InvariantCulture, out var v)
             && double.IsFinite(v)
             ? v
-            : throw _refuse($"a path lacks a number at \"{LayoutReader.Short(_d[from..])}\".");
+            : throw _refuse(SvgPathWords.PathLacksNumber(LayoutReader.Short(_d[from..])));
     }
 
     /// <summary>One digit, with or without anything after it.</summary>
@@ -229,6 +230,6 @@ internal sealed class SvgPath
         Space();
         return _i < _d.Length && _d[_i] is '0' or '1'
             ? _d[_i++] == '1'
-            : throw _refuse("an arc of a path lacks a flag of 0 or 1.");
+            : throw _refuse(SvgPathWords.ArcOfPathLacksFlag);
     }
 }

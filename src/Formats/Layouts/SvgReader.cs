@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Xml;
 using System.Xml.Linq;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Formats.Words.Layouts;
 
 namespace FaithfulBracket.Formats.Layouts;
 
@@ -15,7 +16,7 @@ internal sealed class SvgReader
         MostElements = 200_000,
         MostPoints = 2_000_000;
 
-    public static readonly string TooMany = $"more than {MostPoints} points in all curves together.";
+    public static readonly string TooMany = SvgReaderWords.MoreThanPointsInAllCurves(MostPoints);
 
     /// <summary>Shapes that hold nothing drawn at their own place.</summary>
     private static readonly HashSet<string> Unseen =
@@ -87,11 +88,11 @@ internal sealed class SvgReader
                 }
             );
             var root = XDocument.Load(xml, LoadOptions.SetLineInfo).Root!;
-            return root.Name.LocalName == "svg" ? root : throw _file.Refuse(1, "this is XML, but no SVG drawing.");
+            return root.Name.LocalName == "svg" ? root : throw _file.Refuse(1, SvgReaderWords.ThisIsXMLButNoSVG);
         }
         catch (XmlException e)
         {
-            throw _file.Refuse(e.LineNumber, $"this drawing breaks off or is no whole XML: {e.Message}");
+            throw _file.Refuse(e.LineNumber, SvgReaderWords.ThisDrawingBreaksOff(e.Message));
         }
     }
 
@@ -100,9 +101,9 @@ internal sealed class SvgReader
     private void One(XElement e, DrawnFrame world, string layer, int depth)
     {
         if (++_elements > MostElements)
-            throw _file.Refuse(LineOf(e), $"more than {MostElements} elements, used ones counted.");
+            throw _file.Refuse(LineOf(e), SvgReaderWords.MoreThanElementsUsedOnesCounted(MostElements));
         if (depth > Deepest)
-            throw _file.Refuse(LineOf(e), $"groups lie in each other more than {Deepest} deep, or in themselves.");
+            throw _file.Refuse(LineOf(e), SvgReaderWords.GroupsLieInEachOtherMore(Deepest));
         var name = e.Name.LocalName;
         if (Unseen.Contains(name) || IsHidden(e))
             return;
@@ -122,7 +123,7 @@ internal sealed class SvgReader
             case "use":
                 var href = e.Attributes().FirstOrDefault(a => a.Name.LocalName == "href")?.Value.TrimStart('#');
                 if (href is null || !_named.TryGetValue(href, out var used))
-                    _lines.Skip("use of something that the drawing does not hold", LineOf(e));
+                    _lines.Skip(SvgReaderWords.UseOfSomethingThatDrawingDoes, LineOf(e));
                 else
                     foreach (var inner in used.Name.LocalName == "symbol" ? used.Elements() : [used])
                         One(inner, DrawnFrame.Moved(N("x"), N("y")).Under(frame), layer, depth + 1);

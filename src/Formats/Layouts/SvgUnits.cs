@@ -4,6 +4,7 @@ using System.Xml;
 using System.Xml.Linq;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Formats.Words.Layouts;
 
 namespace FaithfulBracket.Formats.Layouts;
 
@@ -20,7 +21,7 @@ internal static partial class SvgUnits
     {
         if (options.Units is { } forced)
         {
-            draft.Assume($"{file.Name}: units taken as {forced.ToString().ToLowerInvariant()}, as asked.");
+            draft.Assume(SvgUnitsWords.UnitsTakenAsAsAsked(file.Name, forced.ToString().ToLowerInvariant()));
             return (forced.ToMm(), forced.ToMm());
         }
         var (width, height) = (Sized(root, "width"), Sized(root, "height"));
@@ -36,8 +37,7 @@ internal static partial class SvgUnits
         return (MmPerInch / PixelsPerInch, MmPerInch / PixelsPerInch);
     }
 
-    private static string InPixels(TextFile file) =>
-        $"{file.Name}: it states no length; taken as {PixelsPerInch} units an inch. Override with units=.";
+    private static string InPixels(TextFile file) => SvgUnitsWords.ItStatesNoLength(file.Name, PixelsPerInch);
 
     public static ViewBox? Box(XElement root)
     {
@@ -81,7 +81,7 @@ internal static partial class SvgUnits
                 ? first
                 : throw file.Refuse(
                     line,
-                    $"{attribute} of {e.Name.LocalName}: expected a number, found \"{LayoutReader.Short(text)}\"."
+                    SvgUnitsWords.OfExpectedNumberFound(attribute, e.Name.LocalName, LayoutReader.Short(text))
                 );
         var value = double.Parse(m.Groups[1].ValueSpan, CultureInfo.InvariantCulture);
         return m.Groups[2].Value switch
@@ -94,7 +94,7 @@ internal static partial class SvgUnits
             "pc" => value * PixelsPerInch / 6,
             _ => throw file.Refuse(
                 line,
-                $"{attribute} of {e.Name.LocalName}: \"{LayoutReader.Short(text)}\" has no length of its own."
+                SvgUnitsWords.OfHasNoLengthOfOwn(attribute, e.Name.LocalName, LayoutReader.Short(text))
             ),
         };
     }
@@ -123,7 +123,7 @@ internal static partial class SvgUnits
                 ("skewY", [var deg]) => new(new(1, Math.Tan(Rad(deg))), new(0, 1), default),
                 _ => (DrawnFrame?)null,
             };
-            all = step?.Under(all) ?? throw refuse($"transform \"{LayoutReader.Short(m.Value)}\" is not understood.");
+            all = step?.Under(all) ?? throw refuse(SvgUnitsWords.TransformIsNotUnderstood(LayoutReader.Short(m.Value)));
         }
         return all;
 

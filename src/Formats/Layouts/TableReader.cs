@@ -4,6 +4,7 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Formats.Spreadsheets;
+using FaithfulBracket.Formats.Words.Layouts;
 
 namespace FaithfulBracket.Formats.Layouts;
 
@@ -197,7 +198,7 @@ internal sealed partial class TableReader
                 && row.Cells.Count(c => c.Trim().Length > 0) < 3
             )
             {
-                _draft.Warn(_file, row.Line, "This line has no x and y and is left out.");
+                _draft.Warn(_file, row.Line, TableReaderWords.ThisLineHasNoX);
                 continue;
             }
             var at = new Point2(Length(row, Cell(Column.X), "x"), Length(row, Cell(Column.Y), "y"));
@@ -233,12 +234,12 @@ internal sealed partial class TableReader
                 default:
                     throw _file.Refuse(
                         row.Line,
-                        $"what: expected hole, part or outline, found \"{LayoutReader.Short(what)}\"."
+                        TableReaderWords.WhatExpectedHolePartOrOutline(LayoutReader.Short(what))
                     );
             }
         }
         if (outline.Count is > 0 and < 3)
-            throw _file.Refuse(outlineFrom, "the outline needs three points at least.");
+            throw _file.Refuse(outlineFrom, TableReaderWords.OutlineNeedsThreePointsAtLeast);
         if (outline.Count > 0)
             _draft.Outline = new(outline);
     }
@@ -266,7 +267,7 @@ internal sealed partial class TableReader
                 continue;
             columns[Column.Face] = i;
             var name = i < header.Cells.Length ? $"\"{header.Cells[i]}\"" : $"number {i + 1}";
-            _draft.Assume($"{_file.Name}: column {name} holds only top and bottom and is taken as the side.");
+            _draft.Assume(TableReaderWords.ColumnHoldsOnlyTopAndBottom(_file.Name, name));
             break;
         }
         return columns;
@@ -289,8 +290,11 @@ internal sealed partial class TableReader
         var rest = header.Cells.Where((c, i) => c.Trim().Length > 0 && !columns.Values.Contains(i)).ToList();
         if (rest.Count > 0)
             _draft.Assume(
-                $"{_file.Name}: {(rest.Count == 1 ? "column" : "columns")} not understood and left out: "
-                    + $"{string.Join(", ", rest.Select(LayoutReader.Short))}."
+                TableReaderWords.NotUnderstoodAndLeftOut(
+                    _file.Name,
+                    rest.Count == 1 ? "column" : "columns",
+                    string.Join(", ", rest.Select(LayoutReader.Short))
+                )
             );
     }
 
@@ -303,10 +307,10 @@ internal sealed partial class TableReader
             return;
         _sideFromZero = all.Contains("0");
         if (_sideFromZero && all.Contains("2"))
-            throw _file.Refuse(rows[0].Line, "side: 0, 1 and 2 stand together; which is top is not told.");
+            throw _file.Refuse(rows[0].Line, TableReaderWords.SideAndStandTogether);
         if (all.Count > 0)
             _draft.Assume(
-                $"{_file.Name}: sides are numbers; {(_sideFromZero ? "0 is taken as top, 1 as bottom" : "1 is taken as top, 2 as bottom")}."
+                $"{_file.Name}: sides are numbers; {(_sideFromZero ? TableReaderWords.IsTakenAsTopAsBottom : TableReaderWords.IsTakenAsTopAsBottom2)}."
             );
     }
 
@@ -314,7 +318,7 @@ internal sealed partial class TableReader
     {
         _clockwise = _file.Lines.Take(header.Line).Any(l => ClockwisePattern().IsMatch(l));
         if (_clockwise)
-            _draft.Assume($"{_file.Name}: turns run clockwise in this file and are turned about.");
+            _draft.Assume(TableReaderWords.TurnsRunClockwiseInThisFile(_file.Name));
     }
 
     private void Part(Row row, Point2 at, Func<Column, string?> cell)
@@ -325,19 +329,20 @@ internal sealed partial class TableReader
                 ? known
                 : throw _file.Refuse(
                     row.Line,
-                    $"kind: expected one of {string.Join(", ", EnumNames<PartKind>.All)}, found \"{LayoutReader.Short(k)}\"."
+                    TableReaderWords.KindExpectedOneOfFound(
+                        string.Join(", ", EnumNames<PartKind>.All),
+                        LayoutReader.Short(k)
+                    )
                 )
             : PartKinds.FromDesignator(id);
         var face = Side(row, cell(Column.Face));
         if (face == Face.Back)
-            _draft.Assume(
-                $"{_file.Name}: places on the back are taken in the same x and y as on the front, not mirrored."
-            );
+            _draft.Assume(TableReaderWords.PlacesOnBackAreTaken(_file.Name));
         var size = cell(Column.Package) is { } package ? PackageName.Size(package) : null;
         if (size is not null && !_sizedByName && (cell(Column.Width) is null || cell(Column.Depth) is null))
         {
             _sizedByName = true;
-            _draft.Assume($"{_file.Name}: sizes are taken from the packages' names, such as {size.Value.Read}.");
+            _draft.Assume(TableReaderWords.SizesAreTakenFromPackagesNames(_file.Name, size.Value.Read));
         }
         _draft.Parts.Add(
             new(
@@ -385,7 +390,7 @@ internal sealed partial class TableReader
             or "secondary" => Face.Back,
             var other => throw _file.Refuse(
                 row.Line,
-                $"side: expected top or bottom, found \"{LayoutReader.Short(other)}\"."
+                TableReaderWords.SideExpectedTopOrBottomFound(LayoutReader.Short(other))
             ),
         };
 
@@ -402,7 +407,7 @@ internal sealed partial class TableReader
         if (options.Units is { } asked)
         {
             (_unit, _forced) = (asked, true);
-            _draft.Assume($"{_file.Name}: units taken as {Name(asked)}, as asked.");
+            _draft.Assume(TableReaderWords.UnitsTakenAsAsAsked(_file.Name, Name(asked)));
         }
         else
         {
@@ -460,10 +465,7 @@ internal sealed partial class TableReader
             !m.Success
             || !double.TryParse(m.Groups[1].Value, NumberStyles.Float, CultureInfo.InvariantCulture, out var v)
         )
-            throw _file.Refuse(
-                row.Line,
-                $"{field}: expected a length such as 12.5 or 12.5mm, found \"{LayoutReader.Short(text)}\"."
-            );
+            throw _file.Refuse(row.Line, TableReaderWords.ExpectedLengthSuch(field, LayoutReader.Short(text)));
         if (m.Groups[2].Success && !_forced)
         {
             var own = LengthUnits.Parse(m.Groups[2].Value)!.Value;
@@ -474,7 +476,7 @@ internal sealed partial class TableReader
         {
             _unit = LengthUnit.Mm;
             _draft.Units ??= _unit;
-            _draft.Assume($"{_file.Name}: no unit is stated; taken as mm. Override with units=.");
+            _draft.Assume(TableReaderWords.NoUnitIsStated(_file.Name));
         }
         return Math.Round(v * _unit.Value.ToMm(), 6);
     }
@@ -512,9 +514,7 @@ internal sealed partial class TableReader
         var first = _file.Lines.TakeWhile(string.IsNullOrWhiteSpace).Count();
         throw _file.Refuse(
             Math.Min(first + 1, _file.Lines.Count),
-            "no header names the columns x and y. Expected Excellon drill, pick-and-place text, IDF "
-                + "3.0, DXF, or a table with columns such as what, id, x, y, diameterMm."
-                + _file.Elsewhere
+            TableReaderWords.NoHeaderNamesColumnsX + _file.Elsewhere
         );
     }
 

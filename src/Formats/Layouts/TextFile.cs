@@ -1,6 +1,7 @@
 using System.Text;
 using FaithfulBracket.Core;
 using FaithfulBracket.Formats.Spreadsheets;
+using FaithfulBracket.Formats.Words.Layouts;
 
 namespace FaithfulBracket.Formats.Layouts;
 
@@ -22,7 +23,7 @@ internal sealed class TextFile
         if (content.Length > MostBytes)
             throw new InputException(pointer, $"{name}: larger than {MostBytes / 1048576} MiB.");
         if (content.Span.StartsWith(Pdf))
-            throw new InputException(pointer, $"{name}: a PDF holds pictures of pages, no places of parts.");
+            throw new InputException(pointer, TextFileWords.PDFHoldsPicturesOfPages(name));
         IsSheet = SpreadsheetFile.Is(content.Span);
         Lines = IsSheet
             ? SpreadsheetFile.Lines(content, sheet, why => new(pointer, $"{name}: {why}"))

@@ -4,6 +4,7 @@ using CsvHelper.Configuration;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Prove.Logs;
 using FaithfulBracket.Formats.Layouts;
+using FaithfulBracket.Formats.Words.Logs;
 
 namespace FaithfulBracket.Formats.Logs;
 
@@ -30,7 +31,7 @@ public sealed class LogCsv
         _file = new("log", content, "");
         (_first, _separator, _names) =
             LogHead.Find(_file.Lines)
-            ?? throw new InputException("", $"No header with columns of numbers below it was found.{_file.Elsewhere}");
+            ?? throw new InputException("", LogCsvWords.NoHeaderWithColumnsOfNumbers(_file.Elsewhere));
         if (_names.Count > MostColumns)
             throw new InputException("", $"{_names.Count} columns; at most {MostColumns}.");
         var first = _file.Lines.Skip(_first).Where(l => l.Length > 0).Take(50).ToList();
@@ -81,12 +82,12 @@ public sealed class LogCsv
         var time = columns.FirstOrDefault(c => c.Channel is null);
         var own = columns.Where(c => c.Channel is not null).ToList();
         if (own.Count == 0)
-            throw new InputException("/columns", "Say which column holds a temperature.");
+            throw new InputException("/columns", LogCsvWords.SayWhichColumnHoldsTemperature);
         foreach (var c in columns)
             if (c.Index < 0 || c.Index >= _names.Count || !c.Fits)
                 throw new InputException(
                     "/columns",
-                    $"Column {c.Index + 1} can not be {c.Channel?.Name() ?? "times"} in that unit."
+                    LogCsvWords.ColumnCanNot(c.Index + 1, c.Channel?.Name() ?? "times")
                 );
         var times = new List<double>(Rows);
         var values = own.ConvertAll(_ => new List<double>(Rows));
@@ -113,7 +114,7 @@ public sealed class LogCsv
                 if (t == last || Math.Abs(t - last) < 1e-9)
                     t = last + 1e-3;
                 else
-                    throw _file.Refuse(line + 1, "the time goes back.");
+                    throw _file.Refuse(line + 1, LogCsvWords.TimeGoesBack);
             }
             last = t;
             times.Add(t - start);
@@ -121,7 +122,7 @@ public sealed class LogCsv
                 values[k].Add(Value(cells, own[k], line));
         }
         return times.Count < 2
-            ? throw new InputException("", "The log has fewer than two rows.")
+            ? throw new InputException("", LogCsvWords.LogHasFewerThanTwoRows)
             : new(times, [.. own.Select((c, k) => new LogSeries(c.Channel!.Value, values[k]))]);
     }
 
@@ -149,10 +150,7 @@ public sealed class LogCsv
             return double.NaN;
         return Number(text) is { } v
             ? column.Convert(v)
-            : throw _file.Refuse(
-                line + 1,
-                $"\"{Short(text)}\" in column \"{Short(_names[column.Index])}\" is no number."
-            );
+            : throw _file.Refuse(line + 1, LogCsvWords.InColumnIsNoNumber(Short(text), Short(_names[column.Index])));
     }
 
     private double TimeOf(string[] cells, LogColumn column, LogClock clock, int line)
@@ -164,7 +162,7 @@ public sealed class LogCsv
                 : throw _file.Refuse(line + 1, $"\"{Short(text)}\" is no time.");
         if (clock.Seconds(text) is { } seconds)
             return seconds;
-        throw _file.Refuse(line + 1, $"\"{Short(text)}\" is no time of the clock.");
+        throw _file.Refuse(line + 1, LogCsvWords.IsNoTimeOfClock(Short(text)));
     }
 
     private double? Number(string text)

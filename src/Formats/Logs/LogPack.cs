@@ -1,5 +1,6 @@
 using System.IO.Compression;
 using FaithfulBracket.Core.Prove.Logs;
+using FaithfulBracket.Formats.Words.Logs;
 
 namespace FaithfulBracket.Formats.Logs;
 
@@ -49,11 +50,11 @@ public static class LogPack
             using var deflate = new DeflateStream(new MemoryStream(content), CompressionMode.Decompress);
             using var r = new BinaryReader(deflate);
             if (r.ReadByte() != Version)
-                throw new InvalidDataException("This log was packed by a later version.");
+                throw new InvalidDataException(LogPackWords.ThisLogWasPackedByLater);
             int rows = r.ReadInt32(),
                 series = r.ReadByte();
             if (rows is < 0 or > BenchLog.MostRows || series > BenchLog.MostSeries)
-                throw new InvalidDataException("This is no packed log.");
+                throw new InvalidDataException(LogPackWords.ThisIsNoPackedLog);
             var times = new double[rows];
             var last = 0L;
             for (var i = 0; i < rows; i++)
@@ -71,7 +72,7 @@ public static class LogPack
         }
         catch (Exception e) when (e is EndOfStreamException or FormatException)
         {
-            throw new InvalidDataException("This log is cut off.", e);
+            throw new InvalidDataException(LogPackWords.ThisLogIsCutOff, e);
         }
     }
 }

@@ -5,6 +5,7 @@ using FaithfulBracket.Core;
 using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Formats.Photos;
+using FaithfulBracket.Formats.Words.Packs;
 
 namespace FaithfulBracket.Formats.Packs;
 
@@ -119,7 +120,7 @@ public static class CataloguePack
     public static IReadOnlyList<PackItem> Read(ReadOnlyMemory<byte> content)
     {
         if (content.Length > MostBytes)
-            throw new InputException("", $"The pack is larger than {MostBytes / 1048576} MiB.");
+            throw new InputException("", CataloguePackWords.PackIsLarger(MostBytes / 1048576));
         ZipArchive zip;
         try
         {
@@ -127,20 +128,17 @@ public static class CataloguePack
         }
         catch (InvalidDataException)
         {
-            throw new InputException("", "Expected a zip file with manifest.json, boards/ and blocks/.");
+            throw new InputException("", CataloguePackWords.ExpectedZipFileWithManifest);
         }
         using var open = zip;
         if (zip.Entries.Count > MostFiles)
-            throw new InputException("", $"The pack holds {zip.Entries.Count} files; at most {MostFiles} are read.");
+            throw new InputException("", CataloguePackWords.PackHoldsFiles(zip.Entries.Count, MostFiles));
         var entries = zip
             .Entries.Where(e => !e.FullName.EndsWith('/'))
             .GroupBy(e => e.FullName)
             .ToDictionary(g => g.Key, g => g.First());
         if (!entries.Remove(ManifestName, out var manifestEntry))
-            throw new InputException(
-                $"/{ManifestName}",
-                "Missing: a pack needs a manifest with the hash of every file."
-            );
+            throw new InputException($"/{ManifestName}", CataloguePackWords.MissingPackNeedsManifestWithHash);
         var budget = (long)MostBytes;
         var faults = new List<InputFault>();
         byte[] manifest;
@@ -150,7 +148,7 @@ public static class CataloguePack
         }
         catch (InvalidDataException)
         {
-            throw new InputException($"/{ManifestName}", "Can not be unpacked: the file is damaged.");
+            throw new InputException($"/{ManifestName}", CataloguePackWords.CanNotBeUnpacked);
         }
         var listed = Manifest(manifest, faults);
         var items = new List<PackItem>();
@@ -158,7 +156,7 @@ public static class CataloguePack
         {
             if (!entries.Remove(path, out var entry))
             {
-                faults.Add(new($"/{path}", "Stands in the manifest but not in the pack."));
+                faults.Add(new($"/{path}", CataloguePackWords.StandsInManifest));
                 continue;
             }
             byte[] bytes;
@@ -168,12 +166,12 @@ public static class CataloguePack
             }
             catch (InvalidDataException)
             {
-                faults.Add(new($"/{path}", "Can not be unpacked: the file is damaged."));
+                faults.Add(new($"/{path}", CataloguePackWords.CanNotBeUnpacked));
                 continue;
             }
             if (!string.Equals(Hash(bytes), sha, StringComparison.OrdinalIgnoreCase))
             {
-                faults.Add(new($"/{path}", "Its hash is not the manifest's: the file was changed or damaged."));
+                faults.Add(new($"/{path}", CataloguePackWords.HashIsNotManifests));
                 continue;
             }
             try
@@ -191,14 +189,12 @@ public static class CataloguePack
                 faults.AddRange(e.Faults.Select(f => new InputFault($"/{path}#{f.Field}", f.Message)));
             }
         }
-        faults.AddRange(
-            entries.Keys.Select(k => new InputFault($"/{k}", "Stands in the pack but not in the manifest."))
-        );
+        faults.AddRange(entries.Keys.Select(k => new InputFault($"/{k}", CataloguePackWords.StandsInPack)));
         faults.AddRange(
             items
                 .GroupBy(i => (i.Kind, i.Id))
                 .Where(g => g.Count() > 1)
-                .Select(g => new InputFault($"/{g.Last().Path}", $"The id \"{g.Key.Id}\" stands twice in this pack."))
+                .Select(g => new InputFault($"/{g.Last().Path}", CataloguePackWords.IdStandsTwiceInThisPack(g.Key.Id)))
         );
         return faults.Count > 0 ? throw new InputException(faults) : items;
     }
@@ -219,7 +215,7 @@ public static class CataloguePack
             of is not null
             && !(of.StartsWith("board/", StringComparison.Ordinal) || of.StartsWith("block/", StringComparison.Ordinal))
         )
-            throw new InputException("/of", $"Expected board/ or block/ and an id, found \"{of}\".");
+            throw new InputException("/of", CataloguePackWords.ExpectedBoardOrBlockAndId(of));
         return new(PackItemKind.Picture, path, Path.GetFileName(path), bytes, of)
         {
             Picture = PhotoIntake.Read(bytes) ?? throw new InputException("", "Expected a JPEG or PNG picture."),
@@ -236,7 +232,7 @@ public static class CataloguePack
         {
             budget -= n;
             if (budget < 0)
-                throw new InputException("", $"Unpacked, the pack is larger than {MostBytes / 1048576} MiB.");
+                throw new InputException("", CataloguePackWords.UnpackedPackIsLarger(MostBytes / 1048576));
             memory.Write(chunk, 0, n);
         }
         return memory.ToArray();

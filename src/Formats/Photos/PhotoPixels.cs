@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Match.Trace;
+using FaithfulBracket.Formats.Words.Photos;
 using SkiaSharp;
 
 namespace FaithfulBracket.Formats.Photos;
@@ -102,6 +103,5 @@ public static class PhotoPixels
         return data.ToArray();
     }
 
-    private static Core.InputException Broken() =>
-        new("", "The picture can't be decoded: save it as JPEG or PNG and drop it again.");
+    private static Core.InputException Broken() => new("", PhotoPixelsWords.PictureCantBeDecoded);
 }

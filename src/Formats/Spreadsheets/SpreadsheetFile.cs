@@ -2,6 +2,7 @@ using System.Globalization;
 using System.IO.Compression;
 using System.Xml;
 using FaithfulBracket.Core;
+using FaithfulBracket.Formats.Words.Spreadsheets;
 using MiniExcelLibs;
 
 namespace FaithfulBracket.Formats.Spreadsheets;
@@ -12,9 +13,7 @@ namespace FaithfulBracket.Formats.Spreadsheets;
 /// </summary>
 public static class SpreadsheetFile
 {
-    public const string InWords =
-        "Workbooks (.xlsx): the first sheet or the one named; at most 64 MiB unpacked, 200 columns, 400,000 rows; no macros, "
-        + "no password.";
+    public const string InWords = SpreadsheetFileWords.WorkbooksXlsxFirstSheet;
 
     private const long MostUnpacked = 64 * 1024 * 1024;
     private const int MostEntries = 500,
@@ -39,9 +38,7 @@ public static class SpreadsheetFile
     )
     {
         if (content.Span.StartsWith(Compound))
-            throw refuse(
-                "a workbook with a password, or one in the old .xls form. Save it as .xlsx without a password, or as CSV."
-            );
+            throw refuse(SpreadsheetFileWords.WorkbookWithPassword);
         Check(content, refuse);
         try
         {
@@ -49,7 +46,10 @@ public static class SpreadsheetFile
             var names = MiniExcel.GetSheetNames(stream);
             if (sheet is not null && !names.Contains(sheet))
                 throw refuse(
-                    $"no sheet is named \"{(sheet.Length > 40 ? sheet[..40] : sheet)}\"; there are {string.Join(", ", names.Take(ShownSheets))}."
+                    SpreadsheetFileWords.NoSheetIsNamed(
+                        sheet.Length > 40 ? sheet[..40] : sheet,
+                        string.Join(", ", names.Take(ShownSheets))
+                    )
                 );
             using var again = Stream(content);
             var lines = new List<string>();
@@ -65,9 +65,9 @@ public static class SpreadsheetFile
             {
                 cells += row.Count + 1;
                 if (row.Count > MostColumns)
-                    throw refuse($"row {lines.Count + 1} has more than {MostColumns} columns.");
+                    throw refuse(SpreadsheetFileWords.RowHasMoreThanColumns(lines.Count + 1, MostColumns));
                 if (lines.Count >= MostRows || cells > MostCells)
-                    throw refuse($"more than {MostRows} rows or {MostCells} cells.");
+                    throw refuse(SpreadsheetFileWords.MoreThanRowsOrCells(MostRows, MostCells));
                 lines.Add(string.Join('\t', row.Values.Select(Text)).TrimEnd('\t'));
             }
             return lines;
@@ -86,7 +86,7 @@ public static class SpreadsheetFile
                         or KeyNotFoundException
             )
         {
-            throw refuse("this workbook can't be read. Save the sheet again as .xlsx, or as CSV.");
+            throw refuse(SpreadsheetFileWords.ThisWorkbookCantBeRead);
         }
     }
 
@@ -96,7 +96,7 @@ public static class SpreadsheetFile
         using var stream = Stream(content);
         var names = MiniExcel.GetSheetNames(stream);
         var others = names.Where(n => n != (sheet ?? names[0])).Take(ShownSheets).ToList();
-        return others.Count == 0 ? "" : $" Other sheets: {string.Join(", ", others)}; choose one with sheet=.";
+        return others.Count == 0 ? "" : SpreadsheetFileWords.OtherSheetsChooseOneWithSheet(string.Join(", ", others));
     }
 
     private static void Check(ReadOnlyMemory<byte> content, Func<string, InputException> refuse)
@@ -106,11 +106,11 @@ public static class SpreadsheetFile
             using var stream = Stream(content);
             using var zip = new ZipArchive(stream);
             if (zip.Entries.Count > MostEntries)
-                throw refuse($"a workbook of more than {MostEntries} parts.");
+                throw refuse(SpreadsheetFileWords.WorkbookOfMoreThanParts(MostEntries));
             if (zip.Entries.Any(e => e.FullName.EndsWith("vbaProject.bin", StringComparison.OrdinalIgnoreCase)))
-                throw refuse("a workbook with macros is not opened. Save it as .xlsx without them.");
+                throw refuse(SpreadsheetFileWords.WorkbookWithMacrosIsNotOpened);
             if (zip.GetEntry("xl/workbook.xml") is null)
-                throw refuse("a zip archive that is no workbook. Unpack it and drop the files in it.");
+                throw refuse(SpreadsheetFileWords.ZipArchiveThatIsNoWorkbook);
             // sizes are counted as they unpack: what an archive says of them may be wrong
             long unpacked = 0;
             var buffer = new byte[81920];
@@ -119,12 +119,12 @@ public static class SpreadsheetFile
                 using var part = entry.Open();
                 for (int n; (n = part.Read(buffer, 0, buffer.Length)) > 0; )
                     if ((unpacked += n) > MostUnpacked)
-                        throw refuse($"the workbook unpacks to more than {MostUnpacked >> 20} MiB.");
+                        throw refuse(SpreadsheetFileWords.WorkbookUnpacksToMore(MostUnpacked >> 20));
             }
         }
         catch (InvalidDataException)
         {
-            throw refuse("the workbook is cut off or broken. Copy the file again.");
+            throw refuse(SpreadsheetFileWords.WorkbookIsCutOffOrBroken);
         }
     }
 

@@ -4,6 +4,7 @@ using System.Text.Json.Nodes;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Words.Http;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.Extensions;
 
@@ -124,7 +125,7 @@ internal sealed class ActorCheck(Signers signers, LocalTimes times)
                     if (reader.TokenType == JsonTokenType.String)
                         said = reader.GetString();
                 }
-            return times > 1 ? throw new InputException("/by", "Expected by once. Send one value.") : said;
+            return times > 1 ? throw new InputException("/by", ActorCheckWords.ExpectedByOnce) : said;
         }
         // said where the body is read for its fields
         catch (Exception e) when (e is JsonException or InvalidOperationException)
@@ -143,15 +144,9 @@ internal sealed class ActorCheck(Signers signers, LocalTimes times)
         if (found is null)
             return all.Count == 0
                 ? (initials, true)
-                : throw new InputException(
-                    "/by",
-                    $"{initials} is not known here. Enter the initials in Settings first."
-                );
+                : throw new InputException("/by", ActorCheckWords.IsNotKnownHere(initials));
         return found.LeftAt is { } left
-            ? throw new InputException(
-                "/by",
-                $"{found.Initials} left on {times.Day(left)} and can no longer sign or write."
-            )
+            ? throw new InputException("/by", ActorCheckWords.LeftOnAndCanNoLonger(found.Initials, times.Day(left)))
             : (found.Initials, false);
     }
 }

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using FaithfulBracket.Core;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Words.Http;
 using Microsoft.AspNetCore.Http.Features;
 
 namespace FaithfulBracket.Server.Http;
@@ -48,7 +49,7 @@ internal static class Bodies
             most >= mebi ? $"{most / mebi} MiB"
             : most >= kibi ? $"{most / kibi} KiB"
             : $"{most} bytes";
-        return new($"The body is larger than {limit}.", StatusCodes.Status413PayloadTooLarge);
+        return new(BodiesWords.BodyIsLarger(limit), StatusCodes.Status413PayloadTooLarge);
     }
 
     /// <summary>Reads the rest of a refused body and forgets it.</summary>

@@ -1,5 +1,6 @@
 using System.Buffers;
 using FaithfulBracket.Core;
+using FaithfulBracket.Server.Words.Http;
 
 namespace FaithfulBracket.Server.Http;
 
@@ -36,10 +37,7 @@ internal static class BodyLines
                 yield return l;
             }
             if (tooLong)
-                throw new InputException(
-                    $"/{line - 1}",
-                    $"Line {line} is longer than {mostBytes / 1048576} MiB: one document a line."
-                );
+                throw new InputException($"/{line - 1}", BodyLinesWords.LineIsLonger(line, mostBytes / 1048576));
             if (read.IsCompleted)
                 yield break;
         }

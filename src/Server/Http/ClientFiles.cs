@@ -1,3 +1,4 @@
+using FaithfulBracket.Server.Words.Http;
 using Microsoft.Extensions.FileProviders;
 
 namespace FaithfulBracket.Server.Http;
@@ -20,8 +21,7 @@ internal static class ClientFiles
         var root = folder is null ? null : Path.GetFullPath(folder);
         if (root is null || !Directory.Exists(root))
         {
-            app.MapGet("/", () => Results.Text("The server runs; the client is not built. ./run demo builds both."))
-                .ExcludeFromDescription();
+            app.MapGet("/", () => Results.Text(ClientFilesWords.ServerRunsClientIsNotBuilt)).ExcludeFromDescription();
             return;
         }
         var files = new PhysicalFileProvider(root);

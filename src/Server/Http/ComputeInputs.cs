@@ -7,6 +7,7 @@ using FaithfulBracket.Core.Pads.Seating;
 using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Http;
 
 namespace FaithfulBracket.Server.Http;
 
@@ -63,18 +64,18 @@ internal static class ComputeInputs
         if (material.FreshCurve is { } fresh)
             Rising(o, "freshCurve", fresh);
         if (material.SquashMax <= material.SquashMin)
-            o.Fault("squashMax", "Expected more than squashMin.");
+            o.Fault("squashMax", ComputeInputsWords.ExpectedMoreThanSquashMin);
         return material;
     }
 
     private static void Rising(ObjectReader o, string field, IReadOnlyList<Core.Geometry.Point2> c)
     {
         if (c.Count == 0 || c.Count == 1 && c[0].X <= 0)
-            o.Fault(field, "Expected at least one point [squash, MPa] above zero squash.");
+            o.Fault(field, ComputeInputsWords.ExpectedAtLeastOnePointSquash);
         for (var i = 1; i < c.Count; i++)
             if (c[i].X <= c[i - 1].X || c[i].Y < c[i - 1].Y)
             {
-                o.Fault($"{field}/{i}", "Squash has to rise and stress may not fall along the curve.");
+                o.Fault($"{field}/{i}", ComputeInputsWords.SquashHasToRiseAndStress);
                 break;
             }
     }
@@ -91,7 +92,7 @@ internal static class ComputeInputs
                 DefaultMaterials.Pastes.GetValueOrDefault(id)
                 ?? shop.Drawer.Pastes.FirstOrDefault(x => x.Material.Id == id || x.Id == id)?.Material;
             if (known is null)
-                p.Fault("id", $"Paste \"{id}\" is not known: give its values or add it to the drawer.");
+                p.Fault("id", ComputeInputsWords.PasteIsNotKnown(id));
             paste = known ?? new(id, 100, 100, 2.5);
         }
         else

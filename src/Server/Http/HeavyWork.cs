@@ -1,6 +1,7 @@
 using System.Diagnostics;
 using System.Globalization;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Words.Http;
 
 namespace FaithfulBracket.Server.Http;
 
@@ -42,9 +43,7 @@ internal sealed class HeavyWork : IDisposable
         try
         {
             if (ahead >= MostWaiting)
-                throw new BusyException(
-                    $"{AtOnce} computations run and {MostWaiting} wait already: ask again in a few seconds."
-                );
+                throw new BusyException(HeavyWorkWords.ComputationsRunAndWaitAlready(AtOnce, MostWaiting));
             if (!_places.Wait(0, CancellationToken.None))
             {
                 http.Response.Headers["Queued-Behind"] = (ahead + AtOnce).ToString(CultureInfo.InvariantCulture);

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Words.Http;
 
 namespace FaithfulBracket.Server.Http;
 
@@ -12,13 +13,13 @@ internal static class JsonSentences
         bool Says(string words) => said.Contains(words, StringComparison.Ordinal);
         var field = Pointer(e.Path).Split('/')[^1];
         if (JsonInput.CutOffWords.Any(Says))
-            return $"The text ends in the middle, at line {e.LineNumber + 1}: what is open is never closed.";
+            return JsonSentencesWords.TextEndsInMiddleAtLine(e.LineNumber + 1);
         if (Says("could not be mapped"))
-            return $"Unknown field \"{field}\": remove it.";
+            return JsonSentencesWords.UnknownFieldRemove(field);
         if (Says("missing required properties"))
             return $"Missing: {said[(said.LastIndexOf(':') + 1)..].Trim(' ', '.').Replace('\'', '"')}.";
         return Says("could not be converted")
-            ? $"The value of {(field.Length > 0 ? $"\"{field}\"" : "the body")} is of another kind than this call takes."
+            ? JsonSentencesWords.ValueOfIsOfAnotherKind(field.Length > 0 ? $"\"{field}\"" : "the body")
             : said;
     }
 

@@ -1,3 +1,4 @@
+using FaithfulBracket.Server.Words.Http;
 using Microsoft.AspNetCore.Http.Metadata;
 
 namespace FaithfulBracket.Server.Http;
@@ -59,7 +60,7 @@ internal static class MethodRules
             return Problems.WriteAsync(
                 context,
                 response.StatusCode,
-                "Not by this method",
+                MethodRulesWords.NotByThisMethod,
                 $"{request.Path} takes {response.Headers.Allow}, not {request.Method}."
             );
         }
@@ -70,13 +71,13 @@ internal static class MethodRules
                 context,
                 response.StatusCode,
                 "Not here",
-                $"There is no call {request.Method} {request.Path}{of}."
+                MethodRulesWords.ThereIsNoCall(request.Method, request.Path, of)
             ),
             StatusCodes.Status415UnsupportedMediaType => Problems.WriteAsync(
                 context,
                 response.StatusCode,
-                "Not in this form",
-                $"{request.Method} {request.Path} does not take {request.ContentType ?? "a body without a content type"}. Pictures are "
+                MethodRulesWords.NotInThisForm,
+                $"{request.Method} {request.Path} does not take {request.ContentType ?? MethodRulesWords.BodyWithoutContentType}. Pictures are "
                     + "sent as image/jpeg or image/png, packs as application/zip, all else as application/json."
             ),
             _ => Problems.WriteAsync(

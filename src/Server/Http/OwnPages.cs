@@ -1,4 +1,5 @@
 using System.Net;
+using FaithfulBracket.Server.Words.Http;
 using Microsoft.Net.Http.Headers;
 
 namespace FaithfulBracket.Server.Http;
@@ -30,7 +31,7 @@ internal sealed class OwnPages(IConfiguration configuration, IReadOnlyList<strin
             return RefuseAsync(
                 context,
                 StatusCodes.Status421MisdirectedRequest,
-                $"This shop does not answer to the name {request.Host.Host}. Say --hosts to add one."
+                OwnPagesWords.ThisShopDoesNotAnswer(request.Host.Host)
             );
         // a stream that keeps what it hears says for whom
         if (IsRead(request) && !ActorCheck.IsNamed(request))
@@ -42,11 +43,7 @@ internal sealed class OwnPages(IConfiguration configuration, IReadOnlyList<strin
             || origin.Length > 0
                 && !(Uri.TryCreate(origin, UriKind.Absolute, out var from) && from.Authority == request.Host.Value)
         )
-            return RefuseAsync(
-                context,
-                StatusCodes.Status403Forbidden,
-                "Only this shop's own pages and programs may write to it."
-            );
+            return RefuseAsync(context, StatusCodes.Status403Forbidden, OwnPagesWords.OnlyThisShopsOwnPages);
         // what a form of any site could send without asking first
         if (
             request.ContentType is { } type

@@ -1,5 +1,6 @@
 using System.Globalization;
 using FaithfulBracket.Core;
+using FaithfulBracket.Server.Words.Http;
 using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Http;
@@ -18,7 +19,7 @@ internal static class PaperSendings
     public static bool IsKey(string key) =>
         key.Length is >= MinKey and <= MaxKey && key.All(c => char.IsAsciiLetterOrDigit(c) || c == '-');
 
-    public static readonly string ExpectedKey = $"Expected {MinKey} to {MaxKey} letters, digits and dashes.";
+    public static readonly string ExpectedKey = PaperSendingsWords.ExpectedToLettersDigitsAndDashes(MinKey, MaxKey);
 
     /// <exception cref="InputException">A header that is not valid.</exception>
     public static Sending? Of(HttpRequest request, JobRow job, TimeProvider time)

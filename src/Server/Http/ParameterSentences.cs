@@ -1,4 +1,5 @@
 using System.Text.RegularExpressions;
+using FaithfulBracket.Server.Words.Http;
 
 namespace FaithfulBracket.Server.Http;
 
@@ -13,11 +14,8 @@ internal static partial class ParameterSentences
             var name = missing.Groups["name"].Value;
             return missing.Groups["from"].Value switch
             {
-                "route or query string" or "query string" => (
-                    $"?{name}",
-                    $"The call needs ?{name}=…, and it is not there."
-                ),
-                "header" => ("", $"The call needs the header {name}, and it is not there."),
+                "route or query string" or "query string" => ($"?{name}", ParameterSentencesWords.CallNeedsAnd(name)),
+                "header" => ("", ParameterSentencesWords.CallNeedsHeader(name)),
                 _ => null,
             };
         }

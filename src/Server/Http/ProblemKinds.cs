@@ -1,5 +1,6 @@
 using System.Net;
 using System.Text;
+using FaithfulBracket.Server.Words.Http;
 
 namespace FaithfulBracket.Server.Http;
 
@@ -19,100 +20,95 @@ internal static class ProblemKinds
     public static readonly IReadOnlyList<ProblemKind> All =
     [
         new(
-            "The input breaks a rule",
+            ProblemKindsWords.InputBreaksRule,
             422,
-            "The input could be read, and what it says cannot be: a figure out of its range, a name that nothing has.",
-            "Each entry of errors names a place by pointer and says what was expected there. Change it and send it again."
+            ProblemKindsWords.InputCouldBeRead,
+            ProblemKindsWords.EachEntryOfErrorsNamesPlace
         ),
         new(
-            "The input can not be read",
+            ProblemKindsWords.InputCanNotBeRead,
             400,
-            "The body is no whole JSON, is nested too deeply, or has fields that this call does not know.",
-            "The sentence names the line or the field. Nothing was changed."
+            ProblemKindsWords.BodyIsNoWholeJSON,
+            ProblemKindsWords.SentenceNamesLineOrField
         ),
         new(
-            "The request can not be read",
+            ProblemKindsWords.RequestCanNotBeRead,
             400,
-            "A parameter or a header is missing or of another kind.",
-            "The sentence names it."
+            ProblemKindsWords.ParameterOrHeaderIsMissing,
+            ProblemKindsWords.SentenceNamesIt
         ),
         new(
-            "Signed steps rest on this one",
+            ProblemKindsWords.SignedStepsRest,
             409,
-            "A step can be undone only together with the signed steps that rest on it.",
-            "restsOn lists them. Send them as with, or undo them first."
-        ),
-        new("This step is locked", 409, "Something else has to be signed first.", "waitsFor lists it."),
-        new(
-            "This step is signed",
-            409,
-            "What a signature rests on is not changed under it.",
-            "Undo the signature first."
+            ProblemKindsWords.StepCanBeUndoneOnlyTogether,
+            ProblemKindsWords.RestsOnListsThem
         ),
         new(
-            "The key is taken",
+            ProblemKindsWords.ThisStepIsLocked,
             409,
-            "The same key came with another content: one sending counts once.",
-            "kept is what stands, sent what came. Send it under a new key if both are meant."
+            ProblemKindsWords.SomethingElseHasToBeSigned,
+            ProblemKindsWords.WaitsForListsIt
         ),
         new(
-            "This job is finished",
+            ProblemKindsWords.ThisStepIsSigned,
             409,
-            "A finished job changes by corrections alone.",
-            "Send a correction with its reason."
+            ProblemKindsWords.WhatSignatureRests,
+            ProblemKindsWords.UndoSignatureFirst
         ),
-        new("This job is open", 409, "Corrections are for finished jobs.", "Change the job itself."),
+        new(
+            ProblemKindsWords.KeyIsTaken,
+            409,
+            ProblemKindsWords.SameKeyCameWithAnotherContent,
+            ProblemKindsWords.KeptIsWhatStandsSent
+        ),
+        new(
+            ProblemKindsWords.ThisJobIsFinished,
+            409,
+            ProblemKindsWords.FinishedJobChangesByCorrectionsAlone,
+            ProblemKindsWords.SendCorrectionWithReason
+        ),
+        new(
+            ProblemKindsWords.ThisJobIsOpen,
+            409,
+            ProblemKindsWords.CorrectionsAreForFinishedJobs,
+            ProblemKindsWords.ChangeJobItself
+        ),
         new(
             "Somebody was faster",
             412,
-            "The version in If-Match is no longer the newest.",
-            "Read it again, then send the change again."
+            ProblemKindsWords.VersionInIfMatch,
+            ProblemKindsWords.ReadItAgainThenSendChange
         ),
         new(
-            "Jobs rest on this document",
+            ProblemKindsWords.JobsRestOnThisDocument,
             409,
-            "A document that open jobs rest on is not taken away.",
-            "Finish or archive those jobs, or replace the document."
+            ProblemKindsWords.DocumentThatOpenJobsRest,
+            ProblemKindsWords.FinishOrArchiveThoseJobs
         ),
         new(
-            "The id is taken",
+            ProblemKindsWords.IdIsTaken,
             409,
-            "Another document has this id.",
-            "Choose another id, or replace the document on purpose."
+            ProblemKindsWords.AnotherDocumentHasThisId,
+            ProblemKindsWords.ChooseAnotherIdOrReplaceDocument
         ),
         new(
-            "Too much at once",
+            ProblemKindsWords.TooMuchAtOnce,
             503,
-            "More heavy work was asked for than is done at a time.",
-            "Wait as Retry-After says, then ask again. Nothing was changed."
+            ProblemKindsWords.MoreHeavyWorkWasAsked,
+            ProblemKindsWords.WaitAsRetryAfterSaysThen
         ),
+        new("Not here", 404, ProblemKindsWords.ThereIsNothingAtThisAddress, ProblemKindsWords.LookAtAddress),
+        new(ProblemKindsWords.NotByThisMethod, 405, ProblemKindsWords.AddressTakesOtherMethods, "Allow lists them."),
         new(
-            "Not here",
-            404,
-            "There is nothing at this address.",
-            "Look at the address; /openapi/v1.json lists every call."
+            ProblemKindsWords.NotInThisForm,
+            415,
+            ProblemKindsWords.CallTakesAnotherContentType,
+            ProblemKindsWords.SentenceSaysWhich
         ),
-        new("Not by this method", 405, "The address takes other methods.", "Allow lists them."),
-        new("Not in this form", 415, "The call takes another content type.", "The sentence says which."),
-        new(
-            "Refused",
-            403,
-            "Only this shop's own pages and programs write to it, under its own name.",
-            "Send from the shop's own address; start the server with --hosts for another name."
-        ),
-        new("Not paired", 401, "This device has not been paired with the shop.", "Pair it in Settings."),
-        new(
-            "The shop's file",
-            503,
-            "The database cannot be worked with: full, damaged, or newer than the program.",
-            "The sentence says what to do."
-        ),
-        new(
-            "Something broke",
-            500,
-            "The server failed on this request.",
-            "Nothing was changed. The server's log has the details."
-        ),
+        new("Refused", 403, ProblemKindsWords.OnlyThisShopsOwnPages, ProblemKindsWords.SendFromShopsOwnAddress),
+        new("Not paired", 401, ProblemKindsWords.ThisDeviceHasNotBeenPaired, ProblemKindsWords.PairItInSettings),
+        new("The shop's file", 503, ProblemKindsWords.DatabaseCannotBeWorked, ProblemKindsWords.SentenceSaysWhatToDo),
+        new("Something broke", 500, ProblemKindsWords.ServerFailedOnThisRequest, ProblemKindsWords.NothingWasChanged),
     ];
 
     private static readonly Dictionary<string, ProblemKind> BySlug = All.ToDictionary(k => k.Slug);

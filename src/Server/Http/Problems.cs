@@ -2,6 +2,7 @@ using System.Text.Json;
 using FaithfulBracket.Core;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Http;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Mvc;
@@ -39,58 +40,55 @@ internal sealed class Problems(ILogger<Problems> log, ShopDatabase shop) : IExce
     private static ProblemDetails Describe(Exception exception, char sign) =>
         exception switch
         {
-            InputException e => Problem(422, "The input breaks a rule", e.Message, PointedFault.All(e.Faults, sign)),
+            InputException e => Problem(
+                422,
+                ProblemsWords.InputBreaksRule,
+                e.Message,
+                PointedFault.All(e.Faults, sign)
+            ),
             MalformedJsonException e => Problem(
                 400,
-                "The input can not be read",
+                ProblemsWords.InputCanNotBeRead,
                 e.Message,
                 PointedFault.All([e.Fault])
             ),
             LockedException { RestsOn.Count: > 0 } e => Problem(
                 409,
-                "Signed steps rest on this one",
+                ProblemsWords.SignedStepsRest,
                 e.Message,
                 [],
                 ("restsOn", e.RestsOn)
             ),
-            LockedException e => Problem(409, "This step is locked", e.Message, [], ("waitsFor", e.WaitsFor)),
-            KeyTakenException e => Both(e, Problem(409, "The key is taken", e.Message, [new("/key", e.Message)])),
-            JobFinishedException e => Problem(409, "This job is finished", e.Message),
-            JobOpenException e => Problem(409, "This job is open", e.Message),
-            StepSignedException e => Problem(409, "This step is signed", e.Message),
+            LockedException e => Problem(409, ProblemsWords.ThisStepIsLocked, e.Message, [], ("waitsFor", e.WaitsFor)),
+            KeyTakenException e => Both(e, Problem(409, ProblemsWords.KeyIsTaken, e.Message, [new("/key", e.Message)])),
+            JobFinishedException e => Problem(409, ProblemsWords.ThisJobIsFinished, e.Message),
+            JobOpenException e => Problem(409, ProblemsWords.ThisJobIsOpen, e.Message),
+            StepSignedException e => Problem(409, ProblemsWords.ThisStepIsSigned, e.Message),
             LostRaceException e => Problem(412, "Somebody was faster", e.Message),
-            DocumentInUseException e => Problem(409, "Jobs rest on this document", e.Message),
-            IdTakenException e => Problem(409, "The id is taken", e.Message, [new("/id", e.Message)]),
-            BusyException e => Problem(503, "Too much at once", e.Message),
-            _ when IsContended(exception) => Problem(
-                503,
-                "Too much at once",
-                "The shop's file was in use by others for too long: nothing was changed. Do it again."
-            ),
+            DocumentInUseException e => Problem(409, ProblemsWords.JobsRestOnThisDocument, e.Message),
+            IdTakenException e => Problem(409, ProblemsWords.IdIsTaken, e.Message, [new("/id", e.Message)]),
+            BusyException e => Problem(503, ProblemsWords.TooMuchAtOnce, e.Message),
+            _ when IsContended(exception) => Problem(503, ProblemsWords.TooMuchAtOnce, ProblemsWords.ShopsFileWasInUse),
             NotHereException e => Problem(404, "Not here", e.Message),
             BadHttpRequestException { InnerException: JsonException j } => Problem(
                 400,
-                "The input can not be read",
+                ProblemsWords.InputCanNotBeRead,
                 JsonSentences.Of(j),
                 [new(JsonSentences.Pointer(j.Path), JsonSentences.Of(j))]
             ),
             BadHttpRequestException e when ParameterSentences.Of(e) is { } told => Problem(
                 e.StatusCode,
-                "The request can not be read",
+                ProblemsWords.RequestCanNotBeRead,
                 told.Sentence,
                 [new(told.Pointer, told.Sentence)]
             ),
             BadHttpRequestException e => Problem(
                 e.StatusCode,
-                "The request can not be read",
+                ProblemsWords.RequestCanNotBeRead,
                 e.Message,
                 [new("", e.Message)]
             ),
-            _ => Problem(
-                500,
-                "Something broke",
-                "The server failed on this request; nothing was changed. The log has the details."
-            ),
+            _ => Problem(500, "Something broke", ProblemsWords.ServerFailedOnThisRequest),
         };
 
     /// <summary>Says a status in words, as every refusal is said.</summary>

@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
 using FaithfulBracket.Core;
+using FaithfulBracket.Server.Words.Http;
 
 namespace FaithfulBracket.Server.Http;
 
@@ -40,15 +41,9 @@ internal static partial class SentAt
         if (text is null)
             return null;
         if (!TryParse(text, out var at))
-            faults.Add(new(pointer, "Expected an instant with its zone, such as 2026-01-31T10:20:30Z."));
+            faults.Add(new(pointer, SentAtWords.ExpectedInstantWithZoneSuch));
         else if (at < opened - Tolerance || at > now + Tolerance)
-            faults.Add(
-                new(
-                    pointer,
-                    $"Expected an instant between the opening of the job ({Told(opened)}) and now ({Told(now)}). "
-                        + "Check the device's clock."
-                )
-            );
+            faults.Add(new(pointer, SentAtWords.ExpectedInstantBetweenOpeningOfJob(Told(opened), Told(now))));
         else
             return at > now ? now
                 : at < opened ? opened
@@ -66,7 +61,7 @@ internal static partial class SentAt
             return null;
         if (TryParse(text, out var at) && (at - now).Duration() <= MaxOffset)
             return at;
-        faults.Add(new(pointer, "Expected what the device's clock said, such as 2026-01-31T10:20:30Z."));
+        faults.Add(new(pointer, SentAtWords.ExpectedWhatDevicesClockSaidSuch));
         return null;
     }
 

@@ -1,3 +1,5 @@
+using FaithfulBracket.Server.Words.Http;
+
 namespace FaithfulBracket.Server.Http;
 
 /// <summary>
@@ -22,8 +24,8 @@ internal sealed class StreamLimits
         place.Dispose();
         throw new BusyException(
             own > MaxOfOne
-                ? $"This machine has {MaxOfOne} streams open. Close pages that are not used, then try again."
-                : $"{MaxOfAll} streams are open. Close pages that are not used, then try again."
+                ? StreamLimitsWords.ThisMachineHasStreamsOpen(MaxOfOne)
+                : StreamLimitsWords.StreamsAreOpen(MaxOfAll)
         );
     }
 

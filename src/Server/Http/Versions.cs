@@ -1,4 +1,5 @@
 using System.Globalization;
+using FaithfulBracket.Server.Words.Http;
 using Microsoft.Net.Http.Headers;
 
 namespace FaithfulBracket.Server.Http;
@@ -14,7 +15,7 @@ internal static class Versions
         return long.TryParse(tag, NumberStyles.None, CultureInfo.InvariantCulture, out var v)
             ? v
             : throw new BadHttpRequestException(
-                "Say which version you saw in If-Match, such as \"3\".",
+                VersionsWords.SayWhichVersionYouSaw,
                 StatusCodes.Status428PreconditionRequired
             );
     }

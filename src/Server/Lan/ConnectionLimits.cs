@@ -1,5 +1,6 @@
 using System.Net;
 using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Words.Lan;
 using Microsoft.AspNetCore.Connections;
 using Microsoft.AspNetCore.Server.Kestrel.Core;
 
@@ -26,7 +27,9 @@ internal sealed class ConnectionLimits
                 try
                 {
                     if (own > MaxOfOne || all > MaxOfAll)
-                        connection.Abort(new ConnectionAbortedException("Too many connections are open."));
+                        connection.Abort(
+                            new ConnectionAbortedException(ConnectionLimitsWords.TooManyConnectionsAreOpen)
+                        );
                     else
                         await next(connection);
                 }

@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using System.Net;
 using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Words.Lan;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.Features;
 using Microsoft.AspNetCore.Mvc;
@@ -36,11 +37,7 @@ internal sealed class DeviceGate(Devices devices, StrangerDelay delay, TimeProvi
         }
         if (!context.Request.IsHttps)
         {
-            await RefuseAsync(
-                context,
-                StatusCodes.Status403Forbidden,
-                "Only HTTPS is answered from other machines: start with --lan."
-            );
+            await RefuseAsync(context, StatusCodes.Status403Forbidden, DeviceGateWords.OnlyHTTPSIsAnsweredFromOther);
             return;
         }
         context.Response.Headers.StrictTransportSecurity = "max-age=31536000";
@@ -65,11 +62,7 @@ internal sealed class DeviceGate(Devices devices, StrangerDelay delay, TimeProvi
     private async Task TurnAwayAsync(HttpContext context)
     {
         await delay.WaitAsync(context.Connection.RemoteIpAddress, context.RequestAborted);
-        await RefuseAsync(
-            context,
-            StatusCodes.Status401Unauthorized,
-            "This device is not paired with the shop, or was shut out. Pair it: Settings on the shop's own machine shows a code."
-        );
+        await RefuseAsync(context, StatusCodes.Status401Unauthorized, DeviceGateWords.ThisDeviceIsNotPaired);
     }
 
     /// <summary>Files that lie beside the page: its picture, and what keeps it on the device.</summary>

@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using System.Net;
 using System.Security.Cryptography;
+using FaithfulBracket.Server.Words.Lan;
 using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Lan;
@@ -62,8 +63,7 @@ internal sealed class PairingDesk(Devices devices, TimeProvider time)
 }
 
 /// <summary>Too many codes were tried from one place.</summary>
-internal sealed class TooManyTriesException(TimeSpan wait)
-    : Exception("Too many codes were tried. Wait a minute, then type the one on the screen.")
+internal sealed class TooManyTriesException(TimeSpan wait) : Exception(PairingDeskWords.TooManyCodesWereTried)
 {
     public TimeSpan Wait { get; } = wait;
 }

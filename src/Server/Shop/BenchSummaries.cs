@@ -9,6 +9,7 @@ using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Core.Schedule;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Words.Shop;
 using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Shop;
@@ -216,7 +217,7 @@ internal sealed class BenchSummaries(
 
     private static BenchJob Waiting(JobRow j) => Bare(j, "is being reckoned", false);
 
-    private static BenchJob Troubled(JobRow j, string why) => Bare(j, $"can not be planned: {why}", true);
+    private static BenchJob Troubled(JobRow j, string why) => Bare(j, BenchSummariesWords.CanNotBePlanned(why), true);
 
     private static BenchJob Bare(JobRow j, string waits, bool trouble) =>
         new(

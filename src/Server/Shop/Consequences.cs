@@ -1,5 +1,6 @@
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Server.Words.Shop;
 using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Shop;
@@ -29,7 +30,7 @@ internal static class Consequences
         }
         catch (Exception e) when (e is InputException or NotHereException)
         {
-            return [$"It can no longer be planned: {e.Message}"];
+            return [ConsequencesWords.ItCanNoLongerBePlanned(e.Message)];
         }
     }
 

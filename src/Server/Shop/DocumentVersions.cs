@@ -2,6 +2,7 @@ using System.Collections.Concurrent;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Words.Shop;
 using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Shop;
@@ -33,8 +34,7 @@ internal sealed class DocumentVersions(ShopMemory shop, IServiceProvider service
         catch (Exception e) when (e is InputException or MalformedJsonException)
         {
             throw new NotHereException(
-                $"The job rests on version {held.Version} of {held.Kind} \"{held.Id}\", which does not read by today's rules: "
-                    + $"{e.Message} Take version {held.Newest}."
+                DocumentVersionsWords.JobRestsOnVersion(held.Version, held.Kind, held.Id, e.Message, held.Newest)
             );
         }
     }

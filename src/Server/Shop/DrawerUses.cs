@@ -2,6 +2,7 @@ using System.Text.Json;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Kit;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Words.Shop;
 using FaithfulBracket.Store;
 using static System.FormattableString;
 
@@ -92,13 +93,13 @@ internal sealed class DrawerUses(DrawerItems items, JobPlans plans, ShopMemory s
             var take = takes[i];
             var row = rows.FirstOrDefault(r => r.Kind == take.Kind && r.Id == take.Id);
             if (DrawerLine.Read(take.Kind, take.Id, row?.Content) is not { Amount: { } lies } line)
-                faults.Add(new($"/lines/{i}/id", $"The drawer has no {take.Kind} \"{take.Id}\" that is counted."));
+                faults.Add(new($"/lines/{i}/id", DrawerUsesWords.DrawerHasNoThatIsCounted(take.Kind, take.Id)));
             else if (take.Amount > lies)
                 faults.Add(
                     new($"/lines/{i}/amount", Invariant($"{line.Name}: {lies:0.##} lie there, not {take.Amount:0.##}."))
                 );
             else if (line.Unit.Length == 0 && take.Amount != Math.Floor(take.Amount))
-                faults.Add(new($"/lines/{i}/amount", $"{line.Name}: counted in whole ones."));
+                faults.Add(new($"/lines/{i}/amount", DrawerUsesWords.CountedInWholeOnes(line.Name)));
             else
                 changes.Add(
                     new(

@@ -2,6 +2,7 @@ using FaithfulBracket.Core;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Words.Shop;
 
 namespace FaithfulBracket.Server.Shop;
 
@@ -17,7 +18,7 @@ internal sealed class FigureSources(IConfiguration asked, TimeProvider time, Loc
     {
         var known = otherwise.Kind;
         if (kind is not null && !EnumNames<SourceKind>.TryParse(kind, out known))
-            throw new InputException("?source", "Expected by-hand, file, device or simulated.");
+            throw new InputException("?source", FigureSourcesWords.ExpectedByHandFileDevice);
         var source = otherwise with { Kind = known };
         return Faults(source).ToList() is { Count: > 0 } faults ? throw new InputException(faults) : source;
     }

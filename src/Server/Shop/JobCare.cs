@@ -2,6 +2,7 @@ using System.Globalization;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Care;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Server.Words.Shop;
 using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Shop;
@@ -20,7 +21,7 @@ internal sealed class JobCare(JobPlans plans, JobPapers papers, ShopMemory shop,
         var job = plans.Of(id, cancel);
         var piece = board is null
             ? job.Order.First
-            : job.Order.Find(board) ?? throw new InputException("?board", $"The order has no board \"{board}\".");
+            : job.Order.Find(board) ?? throw new InputException("?board", JobCareWords.OrderHasNoBoard(board));
         var pair = job.Order.Pairs.FirstOrDefault(p => p.BoardKeys(job.Order).Contains(piece.Key));
         return CareDates.Of(
             [

@@ -6,6 +6,7 @@ using FaithfulBracket.Core.Pads.Seating;
 using FaithfulBracket.Core.Plans;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Stations;
+using FaithfulBracket.Server.Words.Shop;
 using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Shop;
@@ -52,7 +53,7 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jo
         var faults = new List<InputFault>(JobRules.Words(body.Title, body.Client, body.Bench));
         Pairs(body.BlockId, body.Pairs, faults);
         if (body.PasteId is { } p && shop.Drawer.Pastes.All(x => x.Material.Id != p))
-            faults.Add(new("/pasteId", $"The drawer has no paste \"{p}\"."));
+            faults.Add(new("/pasteId", JobIntakeWords.DrawerHasNoPaste(p)));
         Refuse(faults);
         var had = JobOrders.Work(row);
         // a change that speaks of one block only leaves the others as they are
@@ -101,7 +102,7 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jo
     {
         if (!shop.Machines.TryGetValue(body.MachineId!, out var machine))
         {
-            faults.Add(new("/machineId", $"The library has no machine \"{body.MachineId}\"."));
+            faults.Add(new("/machineId", JobIntakeWords.LibraryHasNoMachine(body.MachineId)));
             return body;
         }
         var pieces = new List<WorkPiece>();
@@ -111,12 +112,7 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jo
             var card = machine.Cards[i];
             var (board, block) = card.Job is { } number ? OfJob(number, i, faults) : (card.Board, card.Block);
             if (card.Card is not null)
-                faults.Add(
-                    new(
-                        "/machineId",
-                        $"Card {card.Key} is one of several boards: such cards are jobs of their own, not yet part of a machine."
-                    )
-                );
+                faults.Add(new("/machineId", JobIntakeWords.CardIsOneOfSeveralBoards(card.Key)));
             if (board is null)
                 continue;
             pieces.Add(new(card.Key, board));
@@ -148,11 +144,11 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jo
             var row = jobs.Get(number);
             if (row is { BoardId: not null } && JobOrders.Work(row) is null or { Pieces: null })
                 return (row.BoardId, row.BlockId);
-            faults.Add(new("/machineId", $"Job {number} is not about one board: it can not stand in a machine."));
+            faults.Add(new("/machineId", JobIntakeWords.JobIsNotAboutOneBoard(number)));
         }
         catch (NotHereException)
         {
-            faults.Add(new("/machineId", $"Its card {at + 1} is job {number}, which is not here."));
+            faults.Add(new("/machineId", JobIntakeWords.CardIsJob(at + 1, number)));
         }
         return (null, null);
     }
@@ -171,23 +167,23 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jo
         if (seat is null)
             return;
         if (seat.TurnDeg is not null and not (>= -360 and <= 360))
-            faults.Add(new("/seat/turnDeg", "Expected a turn from −360 to 360°."));
+            faults.Add(new("/seat/turnDeg", JobIntakeWords.ExpectedTurnFrom));
         if (!shop.Boards.TryGetValue(seat.ProcessorId ?? "", out var processor))
         {
-            faults.Add(new("/seat/processorId", $"The library has no processor \"{seat.ProcessorId}\"."));
+            faults.Add(new("/seat/processorId", JobIntakeWords.LibraryHasNoProcessor(seat.ProcessorId)));
             return;
         }
         if (processor.Kind != BoardKind.Processor)
             faults.Add(new("/seat/processorId", $"\"{processor.Id}\" is no processor."));
         if (pieces.Count == 0)
         {
-            faults.Add(new("/seat", "A card has no socket: leave the seat out."));
+            faults.Add(new("/seat", JobIntakeWords.CardHasNoSocket));
             return;
         }
         var at = seat.On is null ? pieces[0] : pieces.FirstOrDefault(p => p.Key == seat.On);
         if (at is null || !shop.Boards.TryGetValue(at.BoardId, out var board))
         {
-            faults.Add(new("/seat/on", $"The order has no board \"{seat.On}\"."));
+            faults.Add(new("/seat/on", JobIntakeWords.OrderHasNoBoard(seat.On)));
             return;
         }
         var socket = board.Kind == BoardKind.Processor ? processor.Socket : board.Socket;
@@ -195,9 +191,7 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jo
             faults.Add(
                 new(
                     "/seat/on",
-                    socket is null
-                        ? $"\"{board.Id}\" names no socket: a processor can not lie on it."
-                        : $"The library has no socket \"{socket}\": drop its document first."
+                    socket is null ? JobIntakeWords.NamesNoSocket(board.Id) : JobIntakeWords.LibraryHasNoSocket(socket)
                 )
             );
     }
@@ -224,22 +218,22 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jo
         if (body.CardId is { } card)
         {
             if (!shop.Cards.ContainsKey(card))
-                faults.Add(new("/cardId", $"The library has no card \"{card}\"."));
+                faults.Add(new("/cardId", JobIntakeWords.LibraryHasNoCard(card)));
             return;
         }
         if (body.Pieces is not { } pieces)
         {
             if (!shop.Boards.ContainsKey(body.BoardId ?? ""))
-                faults.Add(new("/boardId", $"The library has no board \"{body.BoardId}\"."));
+                faults.Add(new("/boardId", JobIntakeWords.LibraryHasNoBoard(body.BoardId)));
             return;
         }
         if (pieces.Count is < 1 or > WorkOrder.MostPieces)
-            faults.Add(new("/pieces", $"Expected 1 to {WorkOrder.MostPieces} boards, found {pieces.Count}."));
+            faults.Add(new("/pieces", JobIntakeWords.ExpectedToBoardsFound(WorkOrder.MostPieces, pieces.Count)));
         for (var i = 0; i < pieces.Count; i++)
         {
             Key(pieces[i]?.Key, $"/pieces/{i}/key", faults);
             if (!shop.Boards.ContainsKey(pieces[i]?.BoardId ?? ""))
-                faults.Add(new($"/pieces/{i}/boardId", $"The library has no board \"{pieces[i]?.BoardId}\"."));
+                faults.Add(new($"/pieces/{i}/boardId", JobIntakeWords.LibraryHasNoBoard(pieces[i]?.BoardId)));
         }
         if (pieces.Select(p => p?.Key).Distinct().Count() != pieces.Count)
             faults.Add(new("/pieces", "Every key once."));
@@ -250,16 +244,16 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jo
         if (pairs is null)
         {
             if (blockId is { } b && !shop.Blocks.ContainsKey(b))
-                faults.Add(new("/blockId", $"The library has no block \"{b}\"."));
+                faults.Add(new("/blockId", JobIntakeWords.LibraryHasNoBlock(b)));
             return;
         }
         if (pairs.Count > WorkOrder.MostPairs)
-            faults.Add(new("/pairs", $"Expected at most {WorkOrder.MostPairs} blocks, found {pairs.Count}."));
+            faults.Add(new("/pairs", JobIntakeWords.ExpectedAtMostBlocksFound(WorkOrder.MostPairs, pairs.Count)));
         for (var i = 0; i < pairs.Count; i++)
         {
             Key(pairs[i]?.Key, $"/pairs/{i}/key", faults);
             if (!shop.Blocks.ContainsKey(pairs[i]?.BlockId ?? ""))
-                faults.Add(new($"/pairs/{i}/blockId", $"The library has no block \"{pairs[i]?.BlockId}\"."));
+                faults.Add(new($"/pairs/{i}/blockId", JobIntakeWords.LibraryHasNoBlock2(pairs[i]?.BlockId)));
         }
         if (pairs.Select(p => p?.Key).Distinct().Count() != pairs.Count)
             faults.Add(new("/pairs", "Every key once."));
@@ -268,7 +262,7 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jo
     private static void Key(string? key, string pointer, List<InputFault> faults)
     {
         if (key is not { Length: >= 1 and <= 12 } || !key.All(char.IsAsciiLetterOrDigit))
-            faults.Add(new(pointer, "Expected 1 to 12 letters and digits."));
+            faults.Add(new(pointer, JobIntakeWords.ExpectedToLettersAndDigits));
     }
 
     /// <summary>Every plate has its board in the order.</summary>
@@ -278,7 +272,7 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jo
         {
             var pair = order.Pairs[i];
             if (pair.On is { } on && order.Find(on) is null)
-                faults.Add(new($"/pairs/{i}/on", $"The order has no board \"{on}\"."));
+                faults.Add(new($"/pairs/{i}/on", JobIntakeWords.OrderHasNoBoard2(on)));
         }
     }
 }

@@ -3,6 +3,7 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Prove.Logs;
 using FaithfulBracket.Formats.Logs;
+using FaithfulBracket.Server.Words.Shop;
 using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Shop;
@@ -49,7 +50,7 @@ internal sealed class JobLogViews(JobLogs logs, ShopMemory shop)
         }
         catch (InvalidDataException e)
         {
-            throw new InputException("", $"Log {logId} can not be read: {e.Message}");
+            throw new InputException("", JobLogViewsWords.LogCanNotBeRead(logId, e.Message));
         }
     }
 

@@ -5,6 +5,7 @@ using FaithfulBracket.Core.Plans;
 using FaithfulBracket.Core.Sockets;
 using FaithfulBracket.Core.Teardown;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Words.Shop;
 using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Shop;
@@ -104,7 +105,7 @@ internal sealed class JobOrders(ShopMemory shop, JobStamps stamps, HeldDocuments
             where T : class =>
             Tried is { Value: T value } && Tried.Id == id ? value
             : Held.FirstOrDefault(h => h.Kind == kind && h.Id == id) is { } held ? Versions.Find<T>(held)
-            : library.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no {kind} \"{id}\".");
+            : library.GetValueOrDefault(id) ?? throw new NotHereException(JobOrdersWords.LibraryHasNo(kind, id));
     }
 
     /// <summary>Every document of the job in the version that it rests on.</summary>

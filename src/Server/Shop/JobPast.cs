@@ -2,6 +2,7 @@ using System.Globalization;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Prove;
+using FaithfulBracket.Server.Words.Shop;
 using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Shop;
@@ -33,7 +34,7 @@ internal static class JobPast
         );
         wrong.AddRange(
             v.History.Where(h => h is { Kind: StepEvent.Done, OverrideReason: not null })
-                .Select(h => $"{Title(v, h)}: signed in spite of a lock, {h.OverrideReason}.")
+                .Select(h => JobPastWords.SignedInSpiteOfLock(Title(v, h), h.OverrideReason))
         );
         wrong.AddRange(
             v.History.Where(h => h is { Kind: StepEvent.Undone, OverrideReason: not null })

@@ -5,6 +5,7 @@ using FaithfulBracket.Core.Plans;
 using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Core.Prove.Faults;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Words.Shop;
 using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Shop;
@@ -47,7 +48,7 @@ internal sealed class Passports(JobPlans plans, SignOffs signOffs, JobPapers pap
         foreach (var piece in job.Order.Pieces)
             if (signed.Contains(new(Station.Prove, job.Order.ScopeOf(piece), "edges")))
                 foreach (var f in forecasts.Where(f => f.Board == piece.Key))
-                    Say(f.Board, f.Part, new("edges: even all round", FigureSource.ByHand, true));
+                    Say(f.Board, f.Part, new(PassportsWords.EdgesEvenAllRound, FigureSource.ByHand, true));
         // a finished job was proved by the readings that it was finished with
         var until = job.Finished ? signOffs.FinishedAt(id) : null;
         var readings = papers

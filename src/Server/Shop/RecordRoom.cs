@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Formats.Records;
+using FaithfulBracket.Server.Words.Shop;
 using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Shop;
@@ -85,9 +86,9 @@ internal sealed class RecordRoom(
     private static string Words(CorrectionRow c) =>
         c.Kind switch
         {
-            Corrections.Reading => $"The {c.Before} reading counts no more.",
-            Corrections.Log => $"The log “{c.Before}” and the readings from it count no more.",
-            _ => $"The {c.Kind} was “{c.Before}” and is “{c.After}”.",
+            Corrections.Reading => RecordRoomWords.ReadingCountsNoMore(c.Before),
+            Corrections.Log => RecordRoomWords.LogAndReadingsFromItCount(c.Before),
+            _ => RecordRoomWords.WasAndIs(c.Kind, c.Before, c.After),
         };
 
     private string Words(LeakTestRow t)
@@ -95,7 +96,7 @@ internal sealed class RecordRoom(
         var tight = t.Verdict == "pass";
         var seen =
             !tight ? ""
-            : t.HighMlMin > t.LimitMlMin ? " by eye, the pressure alone tells under"
+            : t.HighMlMin > t.LimitMlMin ? RecordRoomWords.ByEyePressureAloneTells
             : ", under";
         var figure = (tight ? t.HighMlMin : t.LeakMlMin) is { } ml ? $"{seen} {Two(ml)} mL/min" : "";
         var how = t.Method switch
@@ -107,7 +108,7 @@ internal sealed class RecordRoom(
         var hold = t.DurationS is { } s ? FormattableString.Invariant($" over {s / 60:0} min of {how}") : $" by {how}";
         var limit = t.LimitMlMin is { } most ? $", limit {Two(most)}" : "";
         var at = t.Place is { } place ? $", at {place}" : "";
-        var from = t.Source?.InWords() ?? "not said where it comes from";
+        var from = t.Source?.InWords() ?? RecordRoomWords.NotSaidWhereItComes;
         return $"{t.ByInitials} {times.Moment(t.At)}: {(tight ? "tight" : "leaked")}{figure}{hold}{limit}{at}. "
             + $"{Capital(from)}.";
     }

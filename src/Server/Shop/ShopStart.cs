@@ -1,3 +1,4 @@
+using FaithfulBracket.Server.Words.Shop;
 using FaithfulBracket.Store;
 using FaithfulBracket.Store.Keeping;
 
@@ -29,12 +30,12 @@ internal static class ShopStart
                 return cause;
             shop = new(shop.File, readOnly: true);
             return shop.NeedsMigration()
-                ? ShopTrouble.NotMigrated(shop.File, cause.Code == "full" ? "the disk is full." : CannotWrite)
+                ? ShopTrouble.NotMigrated(shop.File, cause.Code == "full" ? ShopStartWords.DiskIsFull : CannotWrite)
                 : null;
         }
     }
 
-    private const string CannotWrite = "nothing can be written there.";
+    private const string CannotWrite = ShopStartWords.NothingCanBeWrittenThere;
 
     private static ShopTrouble? Cause(Exception e, string file) =>
         e is BackupFaultException

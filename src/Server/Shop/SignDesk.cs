@@ -7,6 +7,7 @@ using FaithfulBracket.Core.Plans.Walk;
 using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Core.Teardown;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Words.Shop;
 using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Shop;
@@ -27,7 +28,7 @@ internal sealed class LockedException(string message, IReadOnlyList<StepId> wait
 internal sealed class SignDesk(JobPlans plans, SignOffs signOffs, LocalTimes times)
 {
     private const int MostTries = 6;
-    private const string Changing = "This job keeps changing while you are at it. Look at it again, then go on.";
+    private const string Changing = SignDeskWords.ThisJobKeepsChangingWhileYou;
 
     /// <summary>Sign-offs as the core reads them; an id that nobody can read is left out.</summary>
     public static IReadOnlyList<SignEvent> Read(JobPlan plan, IReadOnlyList<StepEvent> events) =>
@@ -129,7 +130,7 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs, LocalTimes tim
                     if (versions.TryGetValue(s.ToString(), out var version))
                         RefuseLostRace(stand.Events, s, version);
                 if (!signed.Contains(id))
-                    throw new LockedException("This step is not signed: nothing to take back.", [], []);
+                    throw new LockedException(SignDeskWords.ThisStepIsNotSigned, [], []);
                 if (SignOff.TakeBack(planned.Plan, signed, id, with) is SignOutcome.RestsOn resting)
                     throw new LockedException(resting.Why, [], resting.Steps);
                 List<NewStepEvent> events =
@@ -162,7 +163,7 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs, LocalTimes tim
             (planned, stand) =>
             {
                 if (planned.Finished)
-                    throw new JobFinishedException("This job is finished: nothing more comes off in it.");
+                    throw new JobFinishedException(SignDeskWords.ThisJobIsFinished);
                 if (stand.Stamp != planned.Stamp)
                     throw new LostRaceException(Changing);
                 (target, var write) = Noted(
@@ -199,7 +200,7 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs, LocalTimes tim
         if (teardown.Troubles.Count > 0 || step is null)
             throw new InputException(
                 "",
-                teardown.Troubles.Select(t => t.Text).FirstOrDefault("It can not be taken apart so.")
+                teardown.Troubles.Select(t => t.Text).FirstOrDefault(SignDeskWords.ItCanNotBeTakenApart)
             );
         var open = step.Locks.Where(l => !signed.Contains(l)).ToList();
         if (done && open.Count > 0)
@@ -360,9 +361,12 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs, LocalTimes tim
         var last = own.Count > 0 ? own[^1] : null;
         throw new LostRaceException(
             last is null
-                ? "This step changed meanwhile."
-                : $"{last.ByInitials} {(last.Kind == StepEvent.Done ? "signed" : "took back")} this step at "
-                    + $"{times.Clock(last.DoneAt ?? last.At)} while you were at it. Theirs stands; look, then go on."
+                ? SignDeskWords.ThisStepChangedMeanwhile
+                : SignDeskWords.ThisStepAtWhileYouWere(
+                    last.ByInitials,
+                    last.Kind == StepEvent.Done ? "signed" : "took back",
+                    times.Clock(last.DoneAt ?? last.At)
+                )
         );
     }
 
@@ -373,7 +377,7 @@ internal sealed class SignDesk(JobPlans plans, SignOffs signOffs, LocalTimes tim
             planned.Plan.Find(id) is { } step
             && StepStands.Of([step], events, planned.Documents)[0] is { Signed: true, LookAgain: false } stand
         )
-            throw new LockedException($"{stand.By} signed this already at {times.Clock(stand.At!)}.", [], []);
+            throw new LockedException(SignDeskWords.SignedThisAlready(stand.By, times.Clock(stand.At!)), [], []);
     }
 
     private static string? Reason(string? text) => string.IsNullOrWhiteSpace(text) ? null : text;

@@ -5,6 +5,7 @@ using FaithfulBracket.Core.Plans;
 using FaithfulBracket.Core.Plans.Back;
 using FaithfulBracket.Core.Plans.Walk;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Server.Words.Stations;
 
 namespace FaithfulBracket.Server.Stations;
 
@@ -29,17 +30,17 @@ internal sealed record BackAsk(StepId? After, IReadOnlyList<ThingId> Keep)
             if (StepId.TryParse(text, out var id))
                 after = id;
             else
-                back.Fault("after", $"\"{text}\" is not the id of a step, such as \"mount.lower\".");
+                back.Fault("after", BackAskWords.IsNotIdOfStepSuch(text));
         }
         var named = back.Has("keep") ? back.Texts("keep") : [];
         if (named.Count > MostKept)
-            back.Fault("keep", $"Expected at most {MostKept} things.");
+            back.Fault("keep", BackAskWords.ExpectedAtMostThings(MostKept));
         var keep = new List<ThingId>();
         for (var i = 0; i < named.Count; i++)
             if (ThingId.TryParse(named[i], out var thing))
                 keep.Add(thing);
             else
-                back.FaultAt($"keep/{i}", $"\"{named[i]}\" is not the id of a thing, such as \"frame:A\".");
+                back.FaultAt($"keep/{i}", BackAskWords.IsNotIdOfThingSuch(named[i]));
         back.End();
         return new(after, keep);
     }
@@ -50,11 +51,11 @@ internal sealed record BackAsk(StepId? After, IReadOnlyList<ThingId> Keep)
         List<WorkStep> steps = [.. plan.Steps];
         var last = After is { } after ? steps.FindIndex(s => s.Id == after) : steps.Count - 1;
         if (last < 0)
-            throw new InputException("/back/after", $"The plan has no step \"{After}\".");
+            throw new InputException("/back/after", BackAskWords.PlanHasNoStep(After));
         var scene = BenchScene.Of(context.Order, plan);
         for (var i = 0; i < Keep.Count; i++)
             if (scene.Find(Keep[i]) is null)
-                throw new InputException($"/back/keep/{i}", $"There is no {Keep[i]} on this bench.");
+                throw new InputException($"/back/keep/{i}", BackAskWords.ThereIsNoOnThisBench(Keep[i]));
         return BackPlan.Of(context.Order, plan, scene, context.AsFound, steps.GetRange(0, last + 1), Keep);
     }
 }

@@ -3,6 +3,7 @@ using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.Extensions.DependencyInjection;
@@ -38,7 +39,8 @@ internal static class CardEndpoints
     /// <summary>Blocks whose plates name boards of this card.</summary>
     private static Ok<List<CardMatch>> BlocksFor(string id, ShopMemory shop, CancellationToken cancel)
     {
-        var card = shop.Cards.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no card \"{id}\".");
+        var card =
+            shop.Cards.GetValueOrDefault(id) ?? throw new NotHereException(CardEndpointsWords.LibraryHasNoCard(id));
         var keys = card.Boards.SelectMany(b => new[] { b.Key, b.Board.Id }).ToHashSet();
         return TypedResults.Ok(
             shop.BlocksInUse.Values.Where(b => b.Plates.Any(p => p.Board is { } named && keys.Contains(named)))

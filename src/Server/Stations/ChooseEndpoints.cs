@@ -4,6 +4,7 @@ using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -35,7 +36,7 @@ internal static class ChooseEndpoints
     {
         var order = plans.Today(id, cancel).Order;
         if (order.Pieces.Count > 1)
-            throw new InputException("", "Only one board at a time is put together.");
+            throw new InputException("", ChooseEndpointsWords.OnlyOneBoardAtTime);
         var board = order.First.Board;
         List<Core.Blocks.Block> blocks =
         [
@@ -59,17 +60,20 @@ internal static class ChooseEndpoints
     )
     {
         var board =
-            shop.Boards.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no board \"{id}\".");
+            shop.Boards.GetValueOrDefault(id) ?? throw new NotHereException(ChooseEndpointsWords.LibraryHasNoBoard(id));
         var ids = (blocks ?? "")
             .Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
             .Distinct()
             .ToList();
         if (ids.Count is 0 or > MostCompared)
-            throw new InputException("?blocks", $"Expected one to {MostCompared} block ids, found {ids.Count}.");
+            throw new InputException(
+                "?blocks",
+                ChooseEndpointsWords.ExpectedOneToBlockIdsFound(MostCompared, ids.Count)
+            );
         if (flow is <= 0 or > 30)
-            throw new InputException("?flow", "Expected a flow from 0 to 30 L/min.");
+            throw new InputException("?flow", ChooseEndpointsWords.ExpectedFlowFromToLMin);
         var chosen = ids.ConvertAll(b =>
-            shop.Blocks.GetValueOrDefault(b) ?? throw new NotHereException($"The library has no block \"{b}\".")
+            shop.Blocks.GetValueOrDefault(b) ?? throw new NotHereException(ChooseEndpointsWords.LibraryHasNoBlock(b))
         );
         var owned = shop.Drawer.Pads.Select(p => new StockedPad(p.ThicknessMm, p.Material)).Distinct().ToList();
         return TypedResults.Ok(
@@ -96,9 +100,9 @@ internal static class ChooseEndpoints
     )
     {
         var board =
-            shop.Boards.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no board \"{id}\".");
+            shop.Boards.GetValueOrDefault(id) ?? throw new NotHereException(ChooseEndpointsWords.LibraryHasNoBoard(id));
         if (airC is < -20 or > 90)
-            throw new InputException("?airC", "Expected air from −20 to 90 °C.");
+            throw new InputException("?airC", ChooseEndpointsWords.ExpectedAirFromToC);
         if (airflow is not (null or "x" or "y"))
             throw new InputException("?airflow", "Expected x or y.");
         return TypedResults.Ok(PlanB.For(board, [.. shop.BlocksInUse.Values], airC ?? 40, airflow ?? "x", cancel));

@@ -3,6 +3,7 @@ using FaithfulBracket.Core;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Formats.Layouts;
 using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
@@ -56,12 +57,14 @@ internal static class ColumnEndpoints
                 c.End();
                 foreach (var (name, column) in (ReadOnlySpan<(string, Column)>)[("x", Column.X), ("y", Column.Y)])
                     if (!columns.ContainsKey(column))
-                        o.Fault("columns", $"Say which column holds {name}.");
+                        o.Fault("columns", ColumnEndpointsWords.SayWhichColumnHolds(name));
                 if (columns.GroupBy(k => k.Value).FirstOrDefault(g => g.Count() > 1) is { } twice)
                     o.Fault(
                         "columns",
-                        $"Column {twice.Key + 1} is told to be "
-                            + $"{string.Join(" and ", twice.Select(t => EnumNames<Column>.Of(t.Key)))}: one of them."
+                        ColumnEndpointsWords.ColumnIsTold(
+                            twice.Key + 1,
+                            string.Join(" and ", twice.Select(t => EnumNames<Column>.Of(t.Key)))
+                        )
                     );
                 return new ToldColumns(
                     o.Text("signature", LongestSignature),

@@ -9,6 +9,7 @@ using FaithfulBracket.Core.Teardown;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace FaithfulBracket.Server.Stations;
@@ -27,7 +28,7 @@ internal static class ComputeEndpoints
         Posted(compute.MapPost("/paste", PasteEndpoint.AnswerAsync), PasteEndpoint.InWords);
         Posted(
             compute.MapPost("/teardown", TeardownAsync),
-            $"Limits: {TeardownPlanner.MostActs} groups, leads and pieces together."
+            ComputeEndpointsWords.LimitsGroupsLeadsAndPiecesTogether(TeardownPlanner.MostActs)
         );
         Posted(compute.MapPost("/bow", BowEndpoint.AnswerAsync), BowLimits.InWords);
         Posted(compute.MapPost("/identify", IdentifyEndpoint.AnswerAsync), IdentifyEndpoint.InWords);
@@ -48,10 +49,9 @@ internal static class ComputeEndpoints
     }
 
     /// <summary>Limits that every document has.</summary>
-    private const string Documents = "Limits: a body of 4 MiB, and those of the board and block documents.";
+    private const string Documents = ComputeEndpointsWords.LimitsBodyOfMiBAndThose;
 
-    private const string Queue =
-        "At most two computations run at once; a waiting one answers with the header Queued-Behind, past 32 waiting it is 503.";
+    private const string Queue = ComputeEndpointsWords.AtMostTwoComputationsRun;
 
     private static async Task<Ok<FitResult>> FitAsync(HttpRequest request)
     {

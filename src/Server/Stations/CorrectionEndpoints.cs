@@ -1,6 +1,7 @@
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Plans;
 using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -46,9 +47,9 @@ internal static class CorrectionEndpoints
         var job = jobs.Get(id);
         var reason = Reason(body.By, body.Why)!;
         if (new object?[] { body.Reading, body.Log, body.Title, body.Client }.Count(f => f is not null) != 1)
-            throw new InputException("", "Expected exactly one of reading, log, title or client.");
+            throw new InputException("", CorrectionEndpointsWords.ExpectedExactlyOneOfReadingLog);
         if (signOffs.FinishedAt(id) is null)
-            throw new JobOpenException("This job is open: change it as usual.");
+            throw new JobOpenException(CorrectionEndpointsWords.ThisJobIsOpen);
         if (body.Reading is { } reading)
             papers.StrikeReading(id, reading, reason);
         else if (body.Log is { } log)
@@ -77,7 +78,7 @@ internal static class CorrectionEndpoints
             return null;
         JobEndpoints.CheckInitials(by);
         return why is null || why.Trim().Length is < 1 or > MaxWhy
-            ? throw new InputException("/why", $"Say why, in 1 to {MaxWhy} characters: it stays with the correction.")
+            ? throw new InputException("/why", CorrectionEndpointsWords.SayWhyInToCharacters(MaxWhy))
             : new(by!, why.Trim());
     }
 }

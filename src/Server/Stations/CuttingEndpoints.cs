@@ -9,6 +9,7 @@ using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Formats.Records;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -28,7 +29,7 @@ internal static class CuttingEndpoints
             (long id, int sheet, double? scale, int? cut, JobPlans plans, CancellationToken cancel) =>
             {
                 if (scale is { } s && !(s is > 0.9 and < 1.1))
-                    throw new InputException("?scale", "Expected a correction between 0.9 and 1.1.");
+                    throw new InputException("?scale", CuttingEndpointsWords.ExpectedCorrectionBetween);
                 return Results.Text(
                     CuttingSvg.Draw(Sheet(id, sheet, plans, cancel), scale ?? 1, cut),
                     "image/svg+xml",
@@ -62,7 +63,7 @@ internal static class CuttingEndpoints
         var sheets = plans.Of(id, cancel).Plan.Pads.Cutting?.Sheets ?? [];
         return sheet >= 1 && sheet <= sheets.Count
             ? sheets[sheet - 1]
-            : throw new NotHereException($"Job {id} has {sheets.Count} cutting sheets.");
+            : throw new NotHereException(CuttingEndpointsWords.JobHasCuttingSheets(id, sheets.Count));
     }
 
     /// <summary>Takes a cut sheet out of the drawer and lays its useful rests in as offcuts, all at once.</summary>
@@ -83,19 +84,11 @@ internal static class CuttingEndpoints
             && StepStands.Signed(SignDesk.Read(plans.Of(id).Plan, signOffs.Events(id))).Contains(step.Id);
         var set = JobSheetSet.Of(sheets.All(id));
         if (!signed)
-            throw new LockedException(
-                $"Sheet {sheet} is not cut yet: sign its cuts first.",
-                step is null ? [] : [step.Id],
-                []
-            );
+            throw new LockedException(CuttingEndpointsWords.SheetIsNotCutYet(sheet), step is null ? [] : [step.Id], []);
         if (set.Cutting is not { } begun || sheet > begun.Plan.Sheets.Count)
-            throw new LockedException(
-                "This sheet was cut before its plan was kept: lay its rests into the drawer by hand.",
-                [],
-                []
-            );
+            throw new LockedException(CuttingEndpointsWords.ThisSheetWasCutBeforePlan, [], []);
         if (begun.PutAway.Contains(sheet))
-            throw new LockedException($"The rests of sheet {sheet} lie in the drawer already.", [], []);
+            throw new LockedException(CuttingEndpointsWords.RestsOfSheetLieInDrawer(sheet), [], []);
         var items = drawer.All().Where(i => i.Kind == "pad").ToList();
         var pads = items.ConvertAll(i => JsonSerializer.Deserialize<PadStock>(i.Content, DocumentJson.Options)!);
         var away = Leftovers.PutAway(begun.Plan.Sheets[sheet - 1], pads, $"j{id}s{sheet}");

@@ -5,6 +5,7 @@ using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Schedule;
 using FaithfulBracket.Formats.Records;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -122,7 +123,7 @@ internal static class DayEndpoints
     {
         JobEndpoints.CheckInitials(body.By);
         if (body.Initials is { } initials && !signers.All().Any(s => s.Initials == initials && s.LeftAt is null))
-            throw new InputException("/initials", $"\"{initials}\" signs nothing in this shop.");
+            throw new InputException("/initials", DayEndpointsWords.SignsNothingInThisShop(initials));
         days.Give(id, body.Initials, body.By);
         return TypedResults.NoContent();
     }
@@ -136,7 +137,7 @@ internal static class DayEndpoints
             || !DateTime.TryParse(at, CultureInfo.InvariantCulture, DateTimeStyles.None, out var local)
             || (local - desk.Local(time.GetUtcNow())).Duration() > Farthest
         )
-            throw new InputException("/at", "Expected a time within two years, such as 2026-01-31T16:40.");
+            throw new InputException("/at", DayEndpointsWords.ExpectedTimeWithinTwoYearsSuch);
         return desk.Instant(local);
     }
 }

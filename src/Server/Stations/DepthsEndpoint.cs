@@ -2,6 +2,7 @@ using FaithfulBracket.Core;
 using FaithfulBracket.Core.Blocks.Depths;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Words.Stations;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace FaithfulBracket.Server.Stations;
@@ -28,12 +29,15 @@ internal static class DepthsEndpoint
                 );
                 var list = o.Objects("readings", r => Reading(r, frame));
                 if (list.Count is 0 or > StepDepths.MostReadings)
-                    o.Fault("readings", $"Expected 1 to {StepDepths.MostReadings} readings, found {list.Count}.");
+                    o.Fault(
+                        "readings",
+                        DepthsEndpointWords.ExpectedToReadingsFound(StepDepths.MostReadings, list.Count)
+                    );
                 var crowded = list.GroupBy(r => r.Land).FirstOrDefault(g => g.Count() > StepDepths.MostOfOneLand);
                 if (crowded is not null)
                     o.Fault(
                         "readings",
-                        $"Land \"{crowded.Key}\" has {crowded.Count()} readings; at most {StepDepths.MostOfOneLand} of one land."
+                        DepthsEndpointWords.LandHasReadings(crowded.Key, crowded.Count(), StepDepths.MostOfOneLand)
                     );
                 return (frame, list);
             }
@@ -74,7 +78,9 @@ internal static class DepthsEndpoint
         if (most <= least)
             r.Fault(
                 "squashMax",
-                $"Expected more than squashMin ({least.ToString(System.Globalization.CultureInfo.InvariantCulture)})."
+                DepthsEndpointWords.ExpectedMoreThanSquashMin(
+                    least.ToString(System.Globalization.CultureInfo.InvariantCulture)
+                )
             );
         return DepthReading.Manual(
             frame,

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core;
 using FaithfulBracket.Server.Lan;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Hosting.Server;
 using Microsoft.AspNetCore.Hosting.Server.Features;
@@ -60,7 +61,11 @@ internal static class DeviceEndpoints
     ) =>
         DeviceGate.IsHere(context.HttpContext)
             ? await next(context)
-            : TypedResults.Problem("Only the workshop's own machine may do this.", statusCode: 403, title: "Refused");
+            : TypedResults.Problem(
+                DeviceEndpointsWords.OnlyWorkshopsOwnMachineMayDo,
+                statusCode: 403,
+                title: "Refused"
+            );
 
     private static Ok<DevicesView> View(Devices devices, LanHosts lan, IServer server) =>
         TypedResults.Ok(
@@ -71,7 +76,7 @@ internal static class DeviceEndpoints
     {
         if (!lan.Open)
             return TypedResults.Problem(
-                "The shop's network is not served: start with ./run demo --lan, or set it in Settings and start again.",
+                DeviceEndpointsWords.ShopsNetworkIsNotServed,
                 statusCode: 409,
                 title: "Refused"
             );
@@ -88,19 +93,15 @@ internal static class DeviceEndpoints
     {
         var faults = new List<InputFault>();
         if (body.Code is not { Length: > 0 and <= MostCode })
-            faults.Add(new("/code", "Type the code that the shop's own machine shows."));
+            faults.Add(new("/code", DeviceEndpointsWords.TypeCodeThatShopsOwnMachine));
         if (string.IsNullOrWhiteSpace(body.Name) || body.Name.Length > MostName)
-            faults.Add(new("/name", "Say which device this is: Bench A, the blue tablet."));
+            faults.Add(new("/name", DeviceEndpointsWords.SayWhichDevice));
         if (faults.Count > 0)
             throw new InputException(faults);
         try
         {
             if (desk.Pair(body.Code!, body.Name.Trim(), context.Connection.RemoteIpAddress) is not { } paired)
-                return TypedResults.Problem(
-                    "This code lets nobody in: it was used, or is older than ten minutes. Ask for a new one.",
-                    statusCode: 403,
-                    title: "Refused"
-                );
+                return TypedResults.Problem(DeviceEndpointsWords.ThisCodeLetsNobody, statusCode: 403, title: "Refused");
             context.Response.Cookies.Append(
                 DeviceGate.Cookie,
                 paired.Token,

@@ -9,6 +9,7 @@ using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.Extensions.DependencyInjection;
@@ -73,9 +74,7 @@ internal static class DocumentEndpoints
         app.MapPost("/api/library/consequences", ConsequencesAsync)
             .WithTags("library")
             .Accepts<JsonElement>("application/json")
-            .WithDescription(
-                "Limits: a document of 4 MiB; jobs are planned for 8 s at most, the rest is counted in more."
-            )
+            .WithDescription(DocumentEndpointsWords.LimitsDocumentOfMiB)
             .AddEndpointFilter(queue.QueueAsync);
     }
 
@@ -99,7 +98,7 @@ internal static class DocumentEndpoints
         var expected = Versions.Expected(request);
         var document = kind.Read(await Bodies.BytesAsync(request, JsonInput.MostBytes));
         if (document.Id != id)
-            throw new InputException("/id", $"Expected \"{id}\" as in the address, found \"{document.Id}\".");
+            throw new InputException("/id", DocumentEndpointsWords.ExpectedAsInAddressFound(id, document.Id));
         shop.Offer(kind.Name, [(document.Digest, document.Parsed!)]);
         var version = library.Put(document, expected, by);
         Versions.Tag(request.HttpContext.Response, version);
@@ -118,9 +117,7 @@ internal static class DocumentEndpoints
     {
         library.Get(id);
         if (Resting(kind, id, use, jobs, orders).FirstOrDefault() is { } job)
-            throw new DocumentInUseException(
-                $"Job {job.Id}, \"{job.Title}\", rests on this {kind.Name}: archive it instead."
-            );
+            throw new DocumentInUseException(DocumentEndpointsWords.JobRestsOn(job.Id, job.Title, kind.Name));
         library.Delete(id);
         return TypedResults.NoContent();
     }

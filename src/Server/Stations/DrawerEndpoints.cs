@@ -5,6 +5,7 @@ using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Stations;
@@ -72,9 +73,9 @@ internal static class DrawerEndpoints
     {
         // what stands under an address carries its name: every kind alike
         if (o.Text("id") != id)
-            o.Fault("id", $"Expected the id of the address, \"{id}\".");
+            o.Fault("id", DrawerEndpointsWords.ExpectedIdOfAddress(id));
         if (id is "." or ".." || id.Any(char.IsControl))
-            o.Fault("id", "Expected letters, digits, dots and dashes.");
+            o.Fault("id", DrawerEndpointsWords.ExpectedLettersDigitsDotsAndDashes);
         return kind switch
         {
             "material" => ComputeInputs.Material(o),
@@ -113,10 +114,7 @@ internal static class DrawerEndpoints
                 o.Number("lowAt", 0, 1e6, otherwise: 0),
                 o.OptionalInteger("waitS", 1, 86400)
             ),
-            _ => throw new InputException(
-                "",
-                $"The drawer has no kind \"{kind}\": material, pad, paste, screw, tool or consumable."
-            ),
+            _ => throw new InputException("", DrawerEndpointsWords.DrawerHasNoKind(kind)),
         };
     }
 
@@ -126,7 +124,7 @@ internal static class DrawerEndpoints
             return null;
         if (DateOnly.TryParseExact(text, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day))
             return day;
-        o.Fault(field, $"Expected a date such as 2026-11-30, found \"{text}\".");
+        o.Fault(field, DrawerEndpointsWords.ExpectedDateSuchAsFound(text));
         return null;
     }
 

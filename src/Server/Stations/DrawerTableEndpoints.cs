@@ -6,6 +6,7 @@ using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Formats.Drawers;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -101,18 +102,18 @@ internal static class DrawerTableEndpoints
         var same = kept.Where(k => k.Id == row.Id && (row.Kind is null || k.Kind == row.Kind)).ToList();
         if (same.Count > 1)
         {
-            Fault($"several items have the id \"{row.Id}\": say the kind.");
+            Fault(DrawerTableEndpointsWords.SeveralItemsHaveId(row.Id));
             return null;
         }
         var was = same.Count == 1 ? same[0] : null;
         if ((was?.Kind ?? row.Kind ?? DrawerKinds.Guess(row.Fields)) is not { } kind)
         {
-            Fault("what kind of item this is can't be told: give the kind, or the id of an item in the drawer.");
+            Fault(DrawerTableEndpointsWords.WhatKindOfItem);
             return null;
         }
         if ((row.Id ?? DrawerKinds.IdFor(kind, row.Fields)) is not { } id)
         {
-            Fault("the id is missing.");
+            Fault(DrawerTableEndpointsWords.IdIsMissing);
             return null;
         }
         // a row without an id is the item that such a row became before
@@ -129,7 +130,7 @@ internal static class DrawerTableEndpoints
             var of = row.Fields["material"]?.GetValue<string>();
             if (Pastes(kept).FirstOrDefault(p => p["material"]?["id"]?.GetValue<string>() == of) is not { } like)
             {
-                Fault("a new paste needs a material that another tube has: add the first tube by hand.");
+                Fault(DrawerTableEndpointsWords.NewPasteNeedsMaterialThatAnother);
                 return null;
             }
             item["material"] = like["material"]!.DeepClone();
@@ -195,7 +196,10 @@ internal static class DrawerTableEndpoints
                     }
                 );
                 if (readings.Count is < 2 or > MostReadings)
-                    o.Fault("readings", $"Expected 2 to {MostReadings} readings, found {readings.Count}.");
+                    o.Fault(
+                        "readings",
+                        DrawerTableEndpointsWords.ExpectedToReadingsFound(MostReadings, readings.Count)
+                    );
                 return (o.Number("thicknessMm", 0.05, 20), o.Number("areaMm2", 1, 1e6), readings);
             }
         );

@@ -3,6 +3,7 @@ using FaithfulBracket.Core.Kit;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -83,7 +84,7 @@ internal static class DrawerUseEndpoints
                     l => new DrawerTake(l.Text("kind", 12), l.Text("id", 200), l.Number("amount", 0.001, 1e6))
                 );
                 if (lines.Count is < 1 or > MostLines)
-                    o.Fault("lines", $"Expected 1 to {MostLines} lines, found {lines.Count}.");
+                    o.Fault("lines", DrawerUseEndpointsWords.ExpectedToLinesFound(MostLines, lines.Count));
                 return new JobTakes(lines, SheetEndpoints.By(o));
             }
         );

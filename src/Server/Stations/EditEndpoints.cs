@@ -11,6 +11,7 @@ using FaithfulBracket.Formats.Documents.Editing;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.Extensions.DependencyInjection;
@@ -86,10 +87,10 @@ internal static class EditEndpoints
         var (layout, form) = await LayoutEndpoint.ReadAsync(request, units, null, null);
         var text = form["document"].ToString();
         if (text.Length == 0)
-            throw new InputException("/document", "Expected the block's document in the field \"document\".");
+            throw new InputException("/document", EditEndpointsWords.ExpectedBlocksDocumentInFieldDocument);
         var block = BlockReader.Read(DocumentText.Bytes(text));
         if (block.Plates.Count == 0)
-            throw new InputException("/document", "The block has no plate yet.");
+            throw new InputException("/document", EditEndpointsWords.BlockHasNoPlateYet);
         var laid = Underside.Lay(
             block.Plates[0],
             new(
@@ -108,7 +109,7 @@ internal static class EditEndpoints
     private static async Task<Ok<DraftAnswer>> AssumedAsync(string id, HttpRequest request, ShopMemory shop)
     {
         var board =
-            shop.Boards.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no board \"{id}\".");
+            shop.Boards.GetValueOrDefault(id) ?? throw new NotHereException(EditEndpointsWords.LibraryHasNoBoard(id));
         var names = await Bodies.ReadAsync(
             request,
             o =>

@@ -8,6 +8,7 @@ using FaithfulBracket.Formats.Layouts;
 using FaithfulBracket.Formats.Packs;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
@@ -44,7 +45,7 @@ internal static class ExchangeEndpoints
                 (string id, string? form, ShopMemory shop) =>
                     BoardExport(
                         shop.Boards.GetValueOrDefault(id)
-                            ?? throw new NotHereException($"The library has no board \"{id}\"."),
+                            ?? throw new NotHereException(ExchangeEndpointsWords.LibraryHasNoBoard(id)),
                         form
                     )
             )
@@ -54,7 +55,7 @@ internal static class ExchangeEndpoints
                 (string id, string? form, ShopMemory shop) =>
                     BlockExport(
                         shop.Blocks.GetValueOrDefault(id)
-                            ?? throw new NotHereException($"The library has no block \"{id}\"."),
+                            ?? throw new NotHereException(ExchangeEndpointsWords.LibraryHasNoBlock(id)),
                         form
                     )
             )
@@ -79,7 +80,7 @@ internal static class ExchangeEndpoints
             "emp" => Download(IdfWriter.Library(board), "text/plain", $"{board.Id}.emp"),
             "svg" => Download(DrawingWriter.Svg(board), "image/svg+xml", $"{board.Id}.svg"),
             "dxf" => Download(DrawingWriter.Dxf(board), "image/vnd.dxf", $"{board.Id}.dxf"),
-            _ => throw new InputException("?form", $"Expected csv, emn, emp, svg or dxf, found \"{form}\"."),
+            _ => throw new InputException("?form", ExchangeEndpointsWords.ExpectedCsvEmnEmpSvg(form)),
         };
 
     private static IResult BlockExport(Core.Blocks.Block block, string? form) =>
@@ -87,7 +88,7 @@ internal static class ExchangeEndpoints
         {
             "svg" => Download(DrawingWriter.Svg(block), "image/svg+xml", $"{block.Id}.svg"),
             "dxf" => Download(DrawingWriter.Dxf(block), "image/vnd.dxf", $"{block.Id}.dxf"),
-            _ => throw new InputException("?form", $"Expected svg or dxf, found \"{form}\"."),
+            _ => throw new InputException("?form", ExchangeEndpointsWords.ExpectedSvgOrDxfFound(form)),
         };
 
     private static IResult Download(string text, string type, string name) =>
@@ -155,17 +156,14 @@ internal static class ExchangeEndpoints
         {
             var said = JsonSerializer.Deserialize<List<PartAnswer>>(text, DocumentJson.Options);
             if (said is not { Count: <= MostAnswers } || said.Exists(a => a?.Parts is null))
-                throw new InputException(
-                    "/answers",
-                    $"Expected a list of at most {MostAnswers} answers with their parts."
-                );
+                throw new InputException("/answers", ExchangeEndpointsWords.ExpectedListOfAtMostAnswers(MostAnswers));
             if (said.FindIndex(a => a.HeightMm is { } h && !(h is > 0 and <= tallest)) is >= 0 and var at)
-                throw new InputException($"/answers/{at}/heightMm", $"Expected over 0 to {tallest} mm.");
+                throw new InputException($"/answers/{at}/heightMm", ExchangeEndpointsWords.ExpectedOverTo(tallest));
             return said;
         }
         catch (JsonException)
         {
-            throw new InputException("/answers", "Expected a list of { parts, kind?, heightMm? }.");
+            throw new InputException("/answers", ExchangeEndpointsWords.ExpectedListOfPartsKind);
         }
     }
 
@@ -293,10 +291,7 @@ internal static class ExchangeEndpoints
             .ToHashSet();
         var stray = items
             .Where(i => i.Of is not null && !known.Contains(i.Of))
-            .Select(i => new InputFault(
-                $"/{i.Path}",
-                $"It is a picture of \"{i.Of}\", which neither the pack nor the library holds."
-            ))
+            .Select(i => new InputFault($"/{i.Path}", ExchangeEndpointsWords.ItIsPictureOfWhichNeither(i.Of)))
             .ToList();
         if (stray.Count > 0)
             throw new InputException(stray);

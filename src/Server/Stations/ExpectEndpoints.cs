@@ -6,6 +6,7 @@ using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads.Seating;
 using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -39,7 +40,7 @@ internal sealed record TriedHeat(
 {
     public void Check()
     {
-        Within("flowLMin", FlowLMin, 0.1, 30, "a flow from 0.1 to 30 L/min");
+        Within("flowLMin", FlowLMin, 0.1, 30, ExpectEndpointsWords.FlowFromToLMin);
         Within("coolantInC", CoolantInC, -20, 90, "coolant from −20 to 90 °C");
         Within("powerW", PowerW, 1, 3000, "1 to 3,000 W");
         Within("padWPerMK", PadWPerMK, 0.2, 100, "pads of 0.2 to 100 W/(m·K)");
@@ -81,7 +82,7 @@ internal static class ExpectEndpoints
         var pads =
             job.Plan.Pads.Pairs.FirstOrDefault(p =>
                 (pair is null || p.Pair == pair) && (board is null || p.Board == board) && ExpectedOf.Possible(p)
-            ) ?? throw new InputException("", "Choose a block and a paste first: nothing is seated yet.");
+            ) ?? throw new InputException("", ExpectEndpointsWords.ChooseBlockAndPaste);
         var on = ExpectedOf.Board(pads);
         var after = JobReadings.After(papers.Readings(id), pads.Board, job, shop.Settings);
         var asMeasured = JobConditions.Of(after, shop.Settings, on);

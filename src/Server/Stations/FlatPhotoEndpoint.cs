@@ -3,6 +3,7 @@ using FaithfulBracket.Core;
 using FaithfulBracket.Core.Match.Trace;
 using FaithfulBracket.Formats.Photos;
 using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Words.Stations;
 using Microsoft.Extensions.DependencyInjection;
 
 namespace FaithfulBracket.Server.Stations;
@@ -15,10 +16,7 @@ internal static class FlatPhotoEndpoint
             .WithTags("library")
             .Accepts<byte[]>("image/jpeg", "image/png")
             .Produces<byte[]>(200, "image/jpeg")
-            .WithDescription(
-                "A picture of 16 MiB and 50 megapixels with the target in it; heightMm of the plane over the target, "
-                    + "fromBelow mirrors it. Millimetres in a pixel stand in Mm-Per-Px."
-            )
+            .WithDescription(FlatPhotoEndpointWords.PictureOfMiBAndMegapixels)
             .AddEndpointFilter(app.ServiceProvider.GetRequiredService<HeavyWork>().QueueAsync);
 
     private static async Task<IResult> AnswerAsync(

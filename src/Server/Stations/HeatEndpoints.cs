@@ -6,6 +6,7 @@ using FaithfulBracket.Core.Prove.Faults;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace FaithfulBracket.Server.Stations;
@@ -81,7 +82,7 @@ internal static class HeatEndpoints
             )
         );
         if (readings.Count is 0 or > FaultFinder.MostReadings)
-            o.Fault("readings", $"Expected 1 to {FaultFinder.MostReadings} readings, found {readings.Count}.");
+            o.Fault("readings", HeatEndpointsWords.ExpectedToReadingsFound(FaultFinder.MostReadings, readings.Count));
         return readings;
     }
 
@@ -179,13 +180,13 @@ internal static class HeatEndpoints
         Most("cooled", ask.Cooled.Count, PlateHeat.MostAreas);
         Most("probes", ask.Probes.Count, PlateHeat.MostProbes);
         if (ask.HWPerM2K is null && ask.Cooled.Count == 0)
-            o.Fault("hWPerM2K", "Expected hWPerM2K over the whole plate, or areas in cooled.");
+            o.Fault("hWPerM2K", HeatEndpointsWords.ExpectedHWPerM2KOverWholePlate);
         return ask;
 
         void Most(string field, int found, int most)
         {
             if (found > most)
-                o.Fault(field, $"Expected at most {most}, found {found}.");
+                o.Fault(field, HeatEndpointsWords.ExpectedAtMostFound(most, found));
         }
     }
 

@@ -4,6 +4,7 @@ using FaithfulBracket.Core.Match.Identify;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace FaithfulBracket.Server.Stations;
@@ -13,7 +14,7 @@ internal static class IdentifyEndpoint
 {
     private const int MostPoints = 5000;
 
-    public const string InWords = "Limits: 5,000 holes and parts together.";
+    public const string InWords = IdentifyEndpointWords.LimitsHolesAndPartsTogether;
 
     public static async Task<Ok<IdentifyResult>> AnswerAsync(HttpRequest request, TwinLibrary twins)
     {
@@ -24,12 +25,12 @@ internal static class IdentifyEndpoint
                 var holes = o.Objects("holes", Hole);
                 var parts = o.Objects("parts", Part).OfType<SeenPoint>().ToList();
                 if (holes.Count + parts.Count < 3)
-                    o.Fault(
-                        "holes",
-                        $"Expected at least three holes and parts together, found {holes.Count + parts.Count}."
-                    );
+                    o.Fault("holes", IdentifyEndpointWords.ExpectedAtLeastThreeHoles(holes.Count + parts.Count));
                 if (holes.Count + parts.Count > MostPoints)
-                    o.Fault("parts", $"Expected at most {MostPoints} points, found {holes.Count + parts.Count}.");
+                    o.Fault(
+                        "parts",
+                        IdentifyEndpointWords.ExpectedAtMostPointsFound(MostPoints, holes.Count + parts.Count)
+                    );
                 return (new Constellation([.. holes, .. parts]), o.Number("sigmaMm", 0, 5, otherwise: 0.1));
             }
         );

@@ -9,6 +9,7 @@ using FaithfulBracket.Formats.Photos;
 using FaithfulBracket.Instruments;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
@@ -54,10 +55,7 @@ internal static class InstrumentEndpoints
     internal static void OnlyInPractice(FigureSources sources, string instrument)
     {
         if (!sources.Practice)
-            throw new InputException(
-                "",
-                $"No {instrument} is connected. This stand-in is for practice in the demo shop; type what yours reads."
-            );
+            throw new InputException("", InstrumentEndpointsWords.NoIsConnected(instrument));
     }
 
     private static async Task<Ok<CaliperReading>> PressAsync(
@@ -109,10 +107,10 @@ internal static class InstrumentEndpoints
     {
         JobEndpoints.CheckInitials(by);
         if (camera is null)
-            throw new InputException("", "No camera is connected. Take the picture with any camera and drop the file.");
+            throw new InputException("", InstrumentEndpointsWords.NoCameraIsConnected);
         var photo =
             PhotoIntake.Read(await camera.ShootAsync(cancel))
-            ?? throw new InputException("", "The camera sent no picture. Take it again.");
+            ?? throw new InputException("", InstrumentEndpointsWords.CameraSentNoPicture);
         return await TraceStore.KeepAsync(photo, by, context, traces);
     }
 
@@ -148,10 +146,10 @@ internal static class InstrumentEndpoints
         );
         var turns = plans.Of(id).Plan.Find(JobEndpoints.IdOf(stepId, "?stepId"))?.Turns ?? [];
         if (turns.Count == 0)
-            throw new InputException("?stepId", $"\"{stepId}\" is not a pass of turns.");
+            throw new InputException("?stepId", InstrumentEndpointsWords.IsNotPassOfTurns(stepId));
         var target =
             turns.FirstOrDefault(t => t.Hole == hole)?.Target
-            ?? throw new InputException("?hole", $"\"{hole}\" is not a screw of this pass with a known torque.");
+            ?? throw new InputException("?hole", InstrumentEndpointsWords.IsNotScrewOfThisPass(hole));
         return EventStream.RunAsync(
             context,
             life,

@@ -7,6 +7,7 @@ using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
@@ -48,7 +49,7 @@ internal static class IntakeEndpoints
                         )
                 )
                 .WithMetadata(new RequestSizeLimitAttribute(MostBatchBytes))
-                .WithDescription("One document a line, each at most 4 MiB, 1 GiB together. All are kept or none.");
+                .WithDescription(IntakeEndpointsWords.OneDocumentLineEachAtMost);
         }
         api.MapPost("/library/check", CheckAsync).Accepts<JsonElement>("application/json");
     }

@@ -6,6 +6,7 @@ using FaithfulBracket.Core.Plans;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -191,7 +192,7 @@ internal static class JobEndpoints
         body.OverrideReason is { Length: > MostReason } r
             ? throw new InputException(
                 "/overrideReason",
-                $"Expected at most {MostReason} characters, found {r.Length}."
+                JobEndpointsWords.ExpectedAtMostCharactersFound(MostReason, r.Length)
             )
             : body.OverrideReason;
 

@@ -1,5 +1,6 @@
 using System.Globalization;
 using FaithfulBracket.Core;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -27,10 +28,7 @@ internal static class JobListEndpoint
     public static void Map(IEndpointRouteBuilder app) =>
         app.MapGet("/api/jobs", List)
             .WithTags("jobs")
-            .WithDescription(
-                "Jobs in parts. state: open (default), finished, archived, all. order: -opened (default, newest first) or opened. "
-                    + $"limit: 1 to {MostLimit}, {UsualLimit} where nothing is said. cursor: next of the part before."
-            );
+            .WithDescription(JobListEndpointWords.JobsInParts(MostLimit, UsualLimit));
 
     private static Ok<JobPart> List(
         string? state,
@@ -46,19 +44,19 @@ internal static class JobListEndpoint
         var faults = new List<InputFault>();
         var which = JobListState.Open;
         if (state is not null && !Formats.Json.EnumNames<JobListState>.TryParse(state, out which))
-            faults.Add(new("?state", "Expected open, finished, archived or all."));
+            faults.Add(new("?state", JobListEndpointWords.ExpectedOpenFinishedArchivedOrAll));
         if (order is not (null or "opened" or "-opened"))
-            faults.Add(new("?order", "Expected opened or -opened."));
+            faults.Add(new("?order", JobListEndpointWords.ExpectedOpenedOrOpened));
         if (limit is not null and not (>= 1 and <= MostLimit))
             faults.Add(new("?limit", $"Expected 1 to {MostLimit}."));
         if (text is { Length: > MostText })
-            faults.Add(new("?text", $"Expected at most {MostText} characters."));
+            faults.Add(new("?text", JobListEndpointWords.ExpectedAtMostCharacters(MostText)));
         long after = 0;
         if (
             cursor is not null
             && !(long.TryParse(cursor, NumberStyles.None, CultureInfo.InvariantCulture, out after) && after > 0)
         )
-            faults.Add(new("?cursor", "Expected what the part before gave as next."));
+            faults.Add(new("?cursor", JobListEndpointWords.ExpectedWhatPartBeforeGave));
         if (faults.Count > 0)
             throw new InputException(faults);
         var most = limit ?? UsualLimit;

@@ -1,5 +1,6 @@
 using System.Text.Json.Serialization;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using FaithfulBracket.Store.Keeping;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -78,7 +79,7 @@ internal static class KeepingEndpoints
         var writing = ring.AddAsync();
         await Task.WhenAny(writing, Task.Delay(MostWait, cancel));
         if (writing.IsCanceled)
-            throw new LostRaceException("The backup was stopped before it was whole: nothing of it was kept.");
+            throw new LostRaceException(KeepingEndpointsWords.BackupWasStoppedBefore);
         return writing.IsCompleted ? TypedResults.Ok(await writing) : TypedResults.Accepted("/api/keeping");
     }
 
@@ -110,13 +111,13 @@ internal static class KeepingEndpoints
         }
         var free = FreeMb(shop);
         if (free < LeastFreeMb)
-            why ??= $"{free} MB are free on the disk: free some space.";
-        why ??= hourly.Trouble is { } trouble ? $"The last backup failed: {trouble}" : null;
+            why ??= KeepingEndpointsWords.MBAreFreeOnDisk(free);
+        why ??= hourly.Trouble is { } trouble ? KeepingEndpointsWords.LastBackupFailed(trouble) : null;
         var last = ring.LastGood;
         if (ring.Overdue(hourly.StartedAt))
             why ??= last is null
-                ? "There is no good backup. Check the folder backups and the clock."
-                : "The hourly backup is overdue. Check the folder backups and the clock.";
+                ? KeepingEndpointsWords.ThereIsNoGoodBackup
+                : KeepingEndpointsWords.HourlyBackupIsOverdue;
         var view = new HealthView(
             why is null ? "well" : "ill",
             why,

@@ -4,6 +4,7 @@ using FaithfulBracket.Formats.Photos;
 using FaithfulBracket.Formats.Records;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -34,7 +35,7 @@ internal static class LabelEndpoints
         api.MapPost("/shoot", ShootAsync).Accepts<LabelShot>("application/json");
         api.MapPost("/read", ReadAsync)
             .Accepts<byte[]>("image/jpeg", "image/png")
-            .WithDescription("Limits: a picture of 16 MiB and 50 megapixels.")
+            .WithDescription(LabelEndpointsWords.LimitsPictureOfMiBAndMegapixels)
             .AddEndpointFilter(queue.QueueAsync);
     }
 
@@ -66,17 +67,17 @@ internal static class LabelEndpoints
     private static LabelPlace Find(string code, ShopMemory shop, Store.Jobs jobs)
     {
         if (Label.Parse(code) is not var (of, key))
-            throw new InputException("?code", "This is no code of a label of this shop.");
+            throw new InputException("?code", LabelEndpointsWords.ThisIsNoCodeOfLabel);
         if (of == LabelOf.Drawer)
         {
             var label =
                 OfDrawer(shop).FirstOrDefault(l => l.Key == key)
-                ?? throw new NotHereException($"The drawer has no {key}.");
+                ?? throw new NotHereException(LabelEndpointsWords.DrawerHasNo(key));
             return new(label.Code, $"{label.Title}, {label.Sub}", $"/drawer?item={Uri.EscapeDataString(key)}");
         }
         var (number, bag) = key.Split('/', 2) is [var first, var second] ? (first, second) : (key, "");
         if (!long.TryParse(number, CultureInfo.InvariantCulture, out var id) || of == LabelOf.Tray && bag.Length == 0)
-            throw new InputException("?code", "This label names no job, or no bag of its tray.");
+            throw new InputException("?code", LabelEndpointsWords.ThisLabelNamesNoJob);
         var job = jobs.Get(id);
         return of == LabelOf.Tray
             ? new(code, $"{job.Title}, bag {bag}", $"/job/{id}/teardown")
@@ -97,7 +98,7 @@ internal static class LabelEndpoints
         return TypedResults.Ok(Find(seen ?? throw NotSeen(), shop, jobs));
     }
 
-    private static InputException NotSeen() => new("", "No label is seen in this picture: hold it nearer and flat.");
+    private static InputException NotSeen() => new("", LabelEndpointsWords.NoLabelIsSeen);
 
     private static async Task<Ok<LabelPlace>> ReadAsync(HttpRequest request, ShopMemory shop, Store.Jobs jobs)
     {

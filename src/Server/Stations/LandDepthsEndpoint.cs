@@ -11,6 +11,7 @@ using FaithfulBracket.Formats.Documents.Editing;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -32,7 +33,7 @@ internal static class LandDepthsEndpoint
         app.MapPost("/api/library/depths", AnswerAsync)
             .WithTags("library")
             .Accepts<JsonElement>("application/json")
-            .WithDescription($"Limits: a document of 4 MiB, {MostLands} lands.");
+            .WithDescription(LandDepthsEndpointWords.LimitsDocumentOfMiBLands(MostLands));
 
     private static async Task<Ok<LandDepthsAnswer>> AnswerAsync(
         HttpRequest request,
@@ -57,7 +58,7 @@ internal static class LandDepthsEndpoint
         );
         var board =
             shop.Boards.GetValueOrDefault(boardId)
-            ?? throw new NotHereException($"The library has no board \"{boardId}\".");
+            ?? throw new NotHereException(LandDepthsEndpointWords.LibraryHasNoBoard(boardId));
         var block = BlockReader.Read(DocumentText.Bytes(text));
         var steps = LandDepths.Of(board, block, die, lands);
         var edits = new List<DocumentEdit> { new SetEdit($"/{Remembered}", DocumentText.Read(said, "/readings")) };
@@ -110,7 +111,7 @@ internal static class LandDepthsEndpoint
             );
             PadMaterial? material = null;
             if (land.OptionalText("material") is { } id && !materials.TryGetValue(id, out material))
-                land.Fault("material", $"The drawer has no pad material \"{id}\".");
+                land.Fault("material", LandDepthsEndpointWords.DrawerHasNoPadMaterial(id));
             land.End();
             lands[name] = new(gauge, left, pad, material);
         }

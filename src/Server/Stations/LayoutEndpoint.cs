@@ -1,6 +1,7 @@
 using System.Globalization;
 using FaithfulBracket.Core;
 using FaithfulBracket.Formats.Layouts;
+using FaithfulBracket.Server.Words.Stations;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace FaithfulBracket.Server.Stations;
@@ -10,7 +11,7 @@ internal static class LayoutEndpoint
 {
     private const long MostBytes = 32 * 1024 * 1024;
 
-    public const string InWords = "Limits: 32 MiB in all files together.";
+    public const string InWords = LayoutEndpointWords.LimitsMiBInAllFilesTogether;
 
     public static async Task<Ok<LayoutResult>> AnswerAsync(
         HttpRequest request,
@@ -29,7 +30,7 @@ internal static class LayoutEndpoint
     {
         if (!request.HasFormContentType)
             throw new BadHttpRequestException(
-                "Expected multipart/form-data with the layout's files in the field \"files\".",
+                LayoutEndpointWords.ExpectedMultipartFormDataWithLayouts,
                 StatusCodes.Status415UnsupportedMediaType
             );
         var options = new LayoutOptions(Units(units), Sheet: sheet);
@@ -43,7 +44,7 @@ internal static class LayoutEndpoint
     {
         if (!request.HasFormContentType)
             throw new BadHttpRequestException(
-                "Expected multipart/form-data with the layout's files in the field \"files\".",
+                LayoutEndpointWords.ExpectedMultipartFormDataWithLayouts,
                 StatusCodes.Status415UnsupportedMediaType
             );
         IFormCollection form;
@@ -56,7 +57,7 @@ internal static class LayoutEndpoint
         }
         catch (InvalidDataException e)
         {
-            throw new InputException("/files", $"The form can't be read: {e.Message}");
+            throw new InputException("/files", LayoutEndpointWords.FormCantBeRead(e.Message));
         }
         var files = new List<LayoutFile>();
         foreach (var f in form.Files.Where(f => f.Name == "files"))
@@ -72,7 +73,7 @@ internal static class LayoutEndpoint
         text is null
             ? null
             : LengthUnits.Parse(text)
-                ?? throw new InputException("?units", $"Expected mm, cm, m, inch or mil, found \"{text}\".");
+                ?? throw new InputException("?units", LayoutEndpointWords.ExpectedMmCmMInch(text));
 
     private static LayoutOptions Digits(LayoutOptions options, string digits)
     {
@@ -88,9 +89,6 @@ internal static class LayoutEndpoint
                 IntegerDigits = a,
                 DecimalDigits = b,
             }
-            : throw new InputException(
-                "?digits",
-                $"Expected digits before and after the point such as 2.4, found \"{digits}\"."
-            );
+            : throw new InputException("?digits", LayoutEndpointWords.ExpectedDigitsBeforeAndAfterPoint(digits));
     }
 }

@@ -5,6 +5,7 @@ using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Instruments;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
@@ -184,10 +185,10 @@ internal static class LeakEndpoints
         if (written.Result is { } seen && result is { Verdict: not LeakVerdict.Wait } && leaks != IsLeak(seen))
             throw new InputException(
                 "/result",
-                leaks ? "The pressure says that it leaks." : "The pressure says that it is tight."
+                leaks ? LeakEndpointsWords.PressureSaysThatItLeaks : LeakEndpointsWords.PressureSaysThatItIsTight
             );
         if (written.Place is not null && !leaks)
-            throw new InputException("/place", "A tight loop leaks nowhere.");
+            throw new InputException("/place", LeakEndpointsWords.TightLoopLeaksNowhere);
         var testId = tests.Add(
             id,
             new(
@@ -205,7 +206,7 @@ internal static class LeakEndpoints
                 written.By
             )
         );
-        return TypedResults.Created($"/api/jobs/{id}/leak-tests", tests.All(id).First(t => t.Id == testId));
+        return TypedResults.Created(LeakEndpointsWords.ApiJobsLeakTests(id), tests.All(id).First(t => t.Id == testId));
     }
 
     private static LeakWritten Read(ObjectReader o, Func<double> airMl) =>
@@ -254,10 +255,7 @@ internal static class LeakEndpoints
     private static bool Leaks(LeakWritten w) =>
         w.Result is { } seen
             ? IsLeak(seen)
-            : throw new InputException(
-                "/result",
-                "The figures do not tell yet. Hold longer, or say what you saw: tight or leaks."
-            );
+            : throw new InputException("/result", LeakEndpointsWords.FiguresDoNotTellYet);
 
     /// <summary>What the pressure says; null where none was read.</summary>
     private static LeakResult? Told(LeakWritten w)
@@ -270,22 +268,26 @@ internal static class LeakEndpoints
             if (w.Samples.Count is < LeakTest.LeastSamples or > LeakTest.MostSamples)
                 throw new InputException(
                     "/samples",
-                    $"Expected {LeakTest.LeastSamples} to {LeakTest.MostSamples} samples, found {w.Samples.Count}."
+                    LeakEndpointsWords.ExpectedToSamplesFound(
+                        LeakTest.LeastSamples,
+                        LeakTest.MostSamples,
+                        w.Samples.Count
+                    )
                 );
             ProofEndpoints.Rising([.. w.Samples.Select(s => s.TS)]);
             var told = LeakTest.Of(w.VolumeMl, AmbientKPa, w.Samples, w.LimitMlPerMin, vacuum);
             return told.Verdict == LeakVerdict.Wait && w.Result is null
-                ? throw new InputException("/samples", "The hold is not told yet: wait until it passes or fails.")
+                ? throw new InputException("/samples", LeakEndpointsWords.HoldIsNotToldYet)
                 : told;
         }
         if ((w.StartKPa, w.EndKPa, w.Minutes) is not ({ } start, { } end, { } minutes))
             return w.StartKPa is null && w.EndKPa is null
                 ? null
-                : throw new InputException("/endKPa", "Expected startKPa, endKPa and minutes together.");
+                : throw new InputException("/endKPa", LeakEndpointsWords.ExpectedStartKPaEndKPaAndMinutesTogether);
         if (vacuum ? start >= 0 : start <= 0)
             throw new InputException(
                 "/startKPa",
-                vacuum ? "A vacuum stands under 0 kPa." : "An air test stands over 0 kPa; at most 50 is usual."
+                vacuum ? "A vacuum stands under 0 kPa." : LeakEndpointsWords.AirTestStandsOverKPa
             );
         return LeakByTwo.Of(
             w.VolumeMl,

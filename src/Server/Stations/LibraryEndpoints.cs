@@ -8,6 +8,7 @@ using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
@@ -168,7 +169,8 @@ internal static class LibraryEndpoints
     )
     {
         var board =
-            shop.Boards.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no board \"{id}\".");
+            shop.Boards.GetValueOrDefault(id)
+            ?? throw new NotHereException(LibraryEndpointsWords.LibraryHasNoBoard(id));
         if (clearanceMm is not null and not (>= 0 and <= 5))
             throw new InputException("?clearanceMm", "Expected 0 to 5 mm.");
         if (bondLineUm is not null and not (>= 0 and <= 500))
@@ -218,7 +220,8 @@ internal static class LibraryEndpoints
         if (most is not null and not (>= 1 and <= MostAsked))
             throw new InputException("?most", $"Expected 1 to {MostAsked}.");
         var block =
-            shop.Blocks.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no block \"{id}\".");
+            shop.Blocks.GetValueOrDefault(id)
+            ?? throw new NotHereException(LibraryEndpointsWords.LibraryHasNoBlock(id));
         var boards = shop.BoardsInUse.Values.ToList();
         var settings = FitSettings.Of(shop.Settings);
         var entries = new (Board, ScanEntry)[boards.Count];
@@ -236,10 +239,10 @@ internal static class LibraryEndpoints
     {
         var board =
             shop.Boards.GetValueOrDefault(boardId)
-            ?? throw new NotHereException($"The library has no board \"{boardId}\".");
+            ?? throw new NotHereException(LibraryEndpointsWords.LibraryHasNoBoard(boardId));
         var block =
             shop.Blocks.GetValueOrDefault(blockId)
-            ?? throw new NotHereException($"The library has no block \"{blockId}\".");
+            ?? throw new NotHereException(LibraryEndpointsWords.LibraryHasNoBlock(blockId));
         return TypedResults.Ok(Fit.Judge(board, block, cancel: cancel));
     }
 

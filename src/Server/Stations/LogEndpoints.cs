@@ -7,6 +7,7 @@ using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Formats.Logs;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -78,14 +79,14 @@ internal static class LogEndpoints
     {
         JobEndpoints.CheckInitials(by);
         if (!EnumNames<Phase>.TryParse(phase, out var known))
-            throw new InputException("?phase", "Expected before or after.");
+            throw new InputException("?phase", LogEndpointsWords.ExpectedBeforeOrAfter);
         if (name is { Length: > MostName })
-            throw new InputException("?name", $"Expected at most {MostName} characters, found {name.Length}.");
+            throw new InputException("?name", LogEndpointsWords.ExpectedAtMostCharactersFound(MostName, name.Length));
         var order = plans.Of(id, cancel).Order;
         if (board is not null && order.Find(board) is null)
-            throw new InputException("?board", $"The order has no board \"{board}\".");
+            throw new InputException("?board", LogEndpointsWords.OrderHasNoBoard(board));
         if (kept.All(id).Count >= MostLogs)
-            throw new InputException("", $"A job keeps at most {MostLogs} logs: strike one first.");
+            throw new InputException("", LogEndpointsWords.JobKeepsAtMostLogs(MostLogs));
         var bytes = await Bodies.BytesAsync(request, MostBytes);
         var from = sources.Source(
             source,
@@ -136,13 +137,13 @@ internal static class LogEndpoints
             if (told.GroupBy(c => c.Channel).FirstOrDefault(g => g.Count() > 1) is { } twice)
                 throw new InputException(
                     "?columns",
-                    $"Two columns are told to be {(twice.Key is { } c ? c.Name() : "the time")}: one of them."
+                    LogEndpointsWords.TwoColumnsAreTold(twice.Key is { } c ? c.Name() : "the time")
                 );
             return told;
         }
         catch (JsonException)
         {
-            throw new InputException("?columns", "Expected a list of columns, each with index, channel and unit.");
+            throw new InputException("?columns", LogEndpointsWords.ExpectedListOfColumnsEach);
         }
     }
 

@@ -3,6 +3,7 @@ using FaithfulBracket.Core.Flow;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.Extensions.DependencyInjection;
@@ -43,7 +44,8 @@ internal static class MachineEndpoints
     private static Ok<MachineJudged> Stand(string id, ShopMemory shop, JobIntake intake, CancellationToken cancel)
     {
         var machine =
-            shop.Machines.GetValueOrDefault(id) ?? throw new NotHereException($"The library has no machine \"{id}\".");
+            shop.Machines.GetValueOrDefault(id)
+            ?? throw new NotHereException(MachineEndpointsWords.LibraryHasNoMachine(id));
         var (order, missing) = intake.Of(machine);
         if (order is null)
             return TypedResults.Ok(new MachineJudged(machine, null, null, [], null, missing));

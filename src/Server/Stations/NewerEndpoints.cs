@@ -1,5 +1,6 @@
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.Extensions.DependencyInjection;
@@ -18,7 +19,7 @@ internal static class NewerEndpoints
         var queue = app.ServiceProvider.GetRequiredService<HeavyWork>();
         var job = app.MapGroup("/api/jobs/{id:long}/newer").WithTags("jobs");
         job.MapGet("", OfferedAsync)
-            .WithDescription("One plan for each document that is offered, 5 s at most.")
+            .WithDescription(NewerEndpointsWords.OnePlanForEachDocument)
             .AddEndpointFilter(queue.QueueAsync);
         job.MapPost("", TakeAsync).Accepts<TakenDocument>("application/json").AddEndpointFilter(Summaries.RenewAsync);
     }

@@ -6,6 +6,7 @@ using FaithfulBracket.Core.Sockets;
 using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 
 namespace FaithfulBracket.Server.Stations;
 
@@ -43,7 +44,7 @@ internal static class OrderBodies
         {
             if (library.GetValueOrDefault(name.GetString()!) is { } kept)
                 return kept;
-            o.Fault(field, $"The library has no {field} \"{name.GetString()}\".");
+            o.Fault(field, OrderBodiesWords.LibraryHasNo(field, name.GetString()));
             return null;
         }
         return read(o.Object(field));
@@ -65,8 +66,8 @@ internal static class OrderBodies
                 o.FaultAt(
                     $"machine/cards/{i}/board",
                     card.Board is null
-                        ? "Expected the id of a board: jobs and cards of several boards are not read here."
-                        : $"The library has no board \"{card.Board}\"."
+                        ? OrderBodiesWords.ExpectedIdOfBoard
+                        : OrderBodiesWords.LibraryHasNoBoard(card.Board)
                 );
                 continue;
             }
@@ -89,7 +90,7 @@ internal static class OrderBodies
             : order.Find(on);
         if (at is null)
         {
-            seat!.Fault("on", $"There is no board \"{on}\" here.");
+            seat!.Fault("on", OrderBodiesWords.ThereIsNoBoardHere(on));
             return order;
         }
         var alone = at.Board.Kind == BoardKind.Processor;
@@ -105,16 +106,16 @@ internal static class OrderBodies
         var (bare, turn) = (seat?.Flag("bare", false) ?? false, seat?.OptionalNumber("turnDeg", -360, 360));
         seat?.End();
         if (processor is { Kind: not BoardKind.Processor })
-            seat!.Fault("processor", "Expected a board document of kind processor.");
+            seat!.Fault("processor", OrderBodiesWords.ExpectedBoardDocumentOfKindProcessor);
         if (socket is not null && !alone && at.Board.Socket is { } own && own != socket.Id)
-            seat!.Fault("socket", $"The board has socket \"{own}\", not \"{socket.Id}\".");
+            seat!.Fault("socket", OrderBodiesWords.BoardHasSocket(own, socket.Id));
         if (processor is null)
             return order;
         if (socket is null)
         {
             // a processor that nobody seats is worked on as it is
             if (seat is not null && !seat.Has("socket"))
-                seat.Fault("socket", $"Missing: the library has no socket \"{name}\".");
+                seat.Fault("socket", OrderBodiesWords.MissingLibraryHasNoSocket(name));
             return order;
         }
         var seated = new SeatedProcessor(socket, processor, alone ? null : at.Board, bare, turn);
@@ -151,7 +152,7 @@ internal static class OrderBodies
             }
         );
         if (items.Count > MostOfAKind)
-            drawer.Fault(field, $"Expected at most {MostOfAKind}, found {items.Count}.");
+            drawer.Fault(field, OrderBodiesWords.ExpectedAtMostFound(MostOfAKind, items.Count));
         return items;
     }
 }

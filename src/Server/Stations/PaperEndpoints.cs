@@ -3,6 +3,7 @@ using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -95,9 +96,9 @@ internal static class PaperEndpoints
         if (Signer.WhyNot(body.By) is { } who)
             faults.Add(new("/by", who));
         if (body.Board is { } board && order.Find(board) is null)
-            faults.Add(new("/board", $"The order has no board \"{board}\"."));
+            faults.Add(new("/board", PaperEndpointsWords.OrderHasNoBoard(board)));
         if (body.TakenAt is { } at && !Instant(at, time, out _))
-            faults.Add(new("/takenAt", "Expected an instant such as 2026-01-31T10:20:30Z, not after now."));
+            faults.Add(new("/takenAt", PaperEndpointsWords.ExpectedInstantSuch));
         if (faults.Count > 0)
             throw new InputException(faults);
         var reading = papers.AddReading(id, Row(body), PaperSendings.Of(request, job, time));
@@ -145,7 +146,7 @@ internal static class PaperEndpoints
         if (Signer.WhyNot(body.By) is { } who)
             faults.Add(new("/by", who));
         if (body.Text is null || body.Text.Trim().Length < 1 || body.Text.Length > MostNote)
-            faults.Add(new("/text", $"Expected 1 to {MostNote} characters, found {body.Text?.Length ?? 0}."));
+            faults.Add(new("/text", PaperEndpointsWords.ExpectedToCharactersFound(MostNote, body.Text?.Length ?? 0)));
         if (body.StepId is { } step && !StepId.TryParse(step, out _))
             faults.Add(new("/stepId", $"\"{step}\" names no step."));
         if (faults.Count > 0)
@@ -166,15 +167,16 @@ internal static class PaperEndpoints
         var planned = plans.Standing(id, request.HttpContext.RequestAborted);
         var step =
             planned.Plan.Find(JobEndpoints.IdOf(body.StepId, "/stepId"))
-            ?? throw new InputException("/stepId", $"The plan has no step \"{body.StepId}\".");
+            ?? throw new InputException("/stepId", PaperEndpointsWords.PlanHasNoStep(body.StepId));
         var seconds =
-            body.Seconds
-            ?? step.TimerS
-            ?? throw new InputException("/seconds", "This step has no wait: say how many seconds.");
+            body.Seconds ?? step.TimerS ?? throw new InputException("/seconds", PaperEndpointsWords.ThisStepHasNoWait);
         if (seconds is < 1 or > LongestTimerS)
-            throw new InputException("/seconds", $"Expected 1 s to 7 days, found {seconds}.");
+            throw new InputException("/seconds", PaperEndpointsWords.ExpectedSToDaysFound(seconds));
         if (body.Label is { Length: > MostLabel } label)
-            throw new InputException("/label", $"Expected at most {MostLabel} characters, found {label.Length}.");
+            throw new InputException(
+                "/label",
+                PaperEndpointsWords.ExpectedAtMostCharactersFound(MostLabel, label.Length)
+            );
         var timer = papers.StartTimer(
             id,
             step.Id.ToString(),

@@ -2,6 +2,7 @@ using FaithfulBracket.Core;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -76,13 +77,13 @@ internal static class PastEndpoints
     {
         JobEndpoints.CheckInitials(body.By);
         if (!shop.Blocks.ContainsKey(id))
-            throw new NotHereException($"The library has no block \"{id}\".");
+            throw new NotHereException(PastEndpointsWords.LibraryHasNoBlock(id));
         var own = ShopMedians.Of(Measured(id, search, summaries)) is [var all, ..] ? all : null;
         if (body.Take && own?.Ratio is not (>= ShopSettingList.LeastClaim and <= ShopSettingList.MostClaim))
-            throw new InputException("/take", own?.Text ?? "No job with this block has been proved yet.");
+            throw new InputException("/take", own?.Text ?? PastEndpointsWords.NoJobWithThisBlock);
         settings.Put(
             [new(ShopSettingList.ClaimPrefix + id, body.Take ? own!.Ratio : null)],
-            body.Take ? own!.Text : "the maker's claim again",
+            body.Take ? own!.Text : PastEndpointsWords.MakersClaimAgain,
             body.By
         );
         return Learned(id, search, summaries, shop);
@@ -91,7 +92,10 @@ internal static class PastEndpoints
     private static string Bounded(string text) =>
         text.Length <= MostText
             ? text
-            : throw new InputException("?text", $"Expected at most {MostText} characters, found {text.Length}.");
+            : throw new InputException(
+                "?text",
+                PastEndpointsWords.ExpectedAtMostCharactersFound(MostText, text.Length)
+            );
 
     /// <param name="but">A job that asks about those before it.</param>
     private static IReadOnlyList<PastJob> On(string document, long? but, JobSearch search, BenchSummaries summaries) =>

@@ -4,6 +4,7 @@ using FaithfulBracket.Core.Paste;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace FaithfulBracket.Server.Stations;
@@ -48,10 +49,7 @@ internal static class PasteEndpoint
     private const int MostStrokes = 500,
         MostStrokePoints = 5000;
 
-    public const string InWords =
-        "Limits: 256 cells along the face, more on one over 64 times as long as wide and none past 256 times, "
-        + "500 strokes of 5,000 points together, 2,000 corners; "
-        + "a squeeze past its budget of work answers as far as it came and says so in cutShort.";
+    public const string InWords = PasteEndpointWords.LimitsCellsAlongFaceMore;
 
     /// <summary>One squeeze to reckon.</summary>
     internal sealed record Asked(
@@ -122,10 +120,7 @@ internal static class PasteEndpoint
             squeeze?.VolumeErrorShare
         )
         {
-            CutShort = squeeze is { CutShort: true }
-                ? "Stopped before the film came to rest: the load is far beyond what this paste film is "
-                    + "reckoned for. The true film is thinner and covers more."
-                : null,
+            CutShort = squeeze is { CutShort: true } ? PasteEndpointWords.StoppedBeforeFilmCameToRest : null,
         };
     }
 
@@ -145,7 +140,7 @@ internal static class PasteEndpoint
         s.End();
         var tilt = o.Has("tiltDeg") ? o.Numbers("tiltDeg", -5, 5) : [];
         if (tilt.Count is not (0 or 2))
-            o.Fault("tiltDeg", "Expected two turns [x, y] in degrees.");
+            o.Fault("tiltDeg", PasteEndpointWords.ExpectedTwoTurnsXY);
         var settings = new SqueezeSettings(
             o.OptionalInteger("cells", 8, 256) ?? 96,
             tilt.Count == 2 ? new(-Math.Tan(tilt[1] * Math.PI / 180), Math.Tan(tilt[0] * Math.PI / 180)) : default,
@@ -178,15 +173,15 @@ internal static class PasteEndpoint
         if (p.Raw("strokes") is { } raw)
         {
             if (raw.ValueKind != System.Text.Json.JsonValueKind.Array || raw.GetArrayLength() > MostStrokes)
-                p.Fault("strokes", $"Expected at most {MostStrokes} strokes, each a list of [x, y] points.");
+                p.Fault("strokes", PasteEndpointWords.ExpectedAtMostStrokesEachList(MostStrokes));
             else
                 for (var i = 0; i < raw.GetArrayLength(); i++)
                     strokes.Add(p.PointList(raw[i], $"strokes/{i}"));
         }
         if (strokes.Sum(s => s.Count) > MostStrokePoints)
-            p.Fault("strokes", $"Expected at most {MostStrokePoints} points together.");
+            p.Fault("strokes", PasteEndpointWords.ExpectedAtMostPointsTogether(MostStrokePoints));
         if (kind == PatternKind.Strokes && strokes.All(s => s.Count == 0))
-            p.Fault("strokes", "Expected at least one stroke of at least one point.");
+            p.Fault("strokes", PasteEndpointWords.ExpectedAtLeastOneStroke);
         var at = p.Has("x") || p.Has("y") ? new Point2(p.Number("x"), p.Number("y")) : default;
         var pattern = new PastePattern(
             kind,

@@ -3,6 +3,7 @@ using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Formats.Photos;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Stations;
@@ -33,9 +34,7 @@ internal static class PhotoEndpoints
     internal static IResult Serve(HttpResponse response, string path, string mediaType)
     {
         if (!File.Exists(path))
-            throw new NotHereException(
-                "This picture's file is gone from the folder photos: put it back from a backup."
-            );
+            throw new NotHereException(PhotoEndpointsWords.ThisPicturesFileIsGone);
         response.Headers.ContentDisposition = "inline";
         response.Headers.XContentTypeOptions = "nosniff";
         response.Headers.ContentSecurityPolicy = "default-src 'none'; sandbox";
@@ -46,7 +45,7 @@ internal static class PhotoEndpoints
     /// <summary>The picture in the body, bounded and cleaned.</summary>
     internal static async Task<KeptPhoto> TakeAsync(HttpRequest request) =>
         PhotoIntake.Read((await Bodies.BytesAsync(request, MostBytes)).Span)
-        ?? throw new InputException("", "Expected a JPEG or PNG picture of at most 50 million pixels.");
+        ?? throw new InputException("", PhotoEndpointsWords.ExpectedJPEGOrPNGPicture);
 
     private static async Task<IResult> AddAsync(
         long id,
@@ -66,9 +65,9 @@ internal static class PhotoEndpoints
         var sending = PaperSendings.Of(request, jobs.Get(id), time);
         JobEndpoints.CheckInitials(by);
         if (face is not (null or "front" or "back"))
-            throw new InputException("?face", $"Expected front or back, found \"{face}\".");
+            throw new InputException("?face", PhotoEndpointsWords.ExpectedFrontOrBackFound(face));
         if (xMm is { } x && !(Math.Abs(x) <= 5000) || yMm is { } y && !(Math.Abs(y) <= 5000))
-            throw new InputException("?xMm", "Expected millimetres on the board.");
+            throw new InputException("?xMm", PhotoEndpointsWords.ExpectedMillimetresOnBoard);
         var from = sources.Source(source, FigureSource.ByHand);
         var photo = await TakeAsync(request);
         var added = papers.AddPhoto(

@@ -1,5 +1,6 @@
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -78,14 +79,14 @@ internal static class PictureEndpoints
     )
     {
         if (!known)
-            throw new NotHereException($"The library has no {kind} \"{id}\".");
+            throw new NotHereException(PictureEndpointsWords.LibraryHasNo(kind, id));
         if (caption?.Length > LongestCaption)
             throw new Core.InputException(
                 "?caption",
-                $"Expected at most {LongestCaption} characters, found {caption.Length}."
+                PictureEndpointsWords.ExpectedAtMostCharactersFound(LongestCaption, caption.Length)
             );
         if (pictures.Of(kind, id).Count >= MostOfOne)
-            throw new Core.InputException("", $"There are {MostOfOne} pictures of it: take one away first.");
+            throw new Core.InputException("", PictureEndpointsWords.ThereArePictures(MostOfOne));
         var photo = await PhotoEndpoints.TakeAsync(request);
         pictures.Add(
             new(

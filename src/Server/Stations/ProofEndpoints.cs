@@ -2,6 +2,7 @@ using FaithfulBracket.Core;
 using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Words.Stations;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace FaithfulBracket.Server.Stations;
@@ -54,7 +55,7 @@ internal static class ProofEndpoints
                     o.OptionalObject("after") is { } a ? Reading(a) : null
                 );
                 if (both is (null, null))
-                    o.Fault("before", "Expected before, after, or both.");
+                    o.Fault("before", ProofEndpointsWords.ExpectedBeforeAfterOrBoth);
                 return both;
             }
         );
@@ -95,7 +96,7 @@ internal static class ProofEndpoints
             {
                 var list = o.Objects("runs", Run);
                 if (list.Count is 0 or > Trials.MostRuns)
-                    o.Fault("runs", $"Expected 1 to {Trials.MostRuns} runs, found {list.Count}.");
+                    o.Fault("runs", ProofEndpointsWords.ExpectedToRunsFound(Trials.MostRuns, list.Count));
                 return (list, o.Number("powerW", 0.1, 10_000), o.OptionalNumber("wantPlusMinusK", 0.001, 1000));
             }
         );
@@ -163,10 +164,10 @@ internal static class ProofEndpoints
                 if (list.Count is < Drift.LeastPoints or > Drift.MostPoints)
                     o.Fault(
                         "points",
-                        $"Expected {Drift.LeastPoints} to {Drift.MostPoints} points, found {list.Count}."
+                        ProofEndpointsWords.ExpectedToPointsFound(Drift.LeastPoints, Drift.MostPoints, list.Count)
                     );
                 else if (list.Max(p => p.Day) - list.Min(p => p.Day) < 1e-6)
-                    o.Fault("points", "All of one day: a drift needs at least two.");
+                    o.Fault("points", ProofEndpointsWords.AllOfOneDay);
                 return (
                     list,
                     o.Number("limitShare", 0.001, 10, otherwise: Drift.DefaultLimitShare),
@@ -180,13 +181,13 @@ internal static class ProofEndpoints
     private static void Count(ObjectReader o, int found, int least, int most)
     {
         if (found < least || found > most)
-            o.Fault("samples", $"Expected {least} to {most} samples, found {found}.");
+            o.Fault("samples", ProofEndpointsWords.ExpectedToSamplesFound(least, most, found));
     }
 
     internal static void Rising(IReadOnlyList<double> times)
     {
         for (var i = 1; i < times.Count; i++)
             if (!(times[i] > times[i - 1]))
-                throw new InputException($"samples/{i}/tS", "Expected times that rise from sample to sample.");
+                throw new InputException($"samples/{i}/tS", ProofEndpointsWords.ExpectedTimesThatRiseFromSample);
     }
 }

@@ -6,6 +6,7 @@ using FaithfulBracket.Core.Match.Identify;
 using FaithfulBracket.Formats.Records;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.Extensions.DependencyInjection;
 
@@ -52,10 +53,10 @@ internal static class QuestionEndpoints
     {
         var board =
             shop.Boards.GetValueOrDefault(boardId)
-            ?? throw new NotHereException($"The library has no board \"{boardId}\".");
+            ?? throw new NotHereException(QuestionEndpointsWords.LibraryHasNoBoard(boardId));
         var block =
             shop.Blocks.GetValueOrDefault(blockId)
-            ?? throw new NotHereException($"The library has no block \"{blockId}\".");
+            ?? throw new NotHereException(QuestionEndpointsWords.LibraryHasNoBlock(blockId));
         var settings = FitSettings.Of(shop.Settings);
         var fit = Fit.Judge(board, block, settings, cancel);
         var next = NextMeasure.For(board, block, fit, settings, cancel);

@@ -2,6 +2,7 @@ using FaithfulBracket.Core;
 using FaithfulBracket.Formats.Records;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -30,7 +31,7 @@ internal static class RecordEndpoints
         app.MapPost("/api/records/check", CheckAsync)
             .WithTags("jobs")
             .Accepts<string>("text/html")
-            .WithDescription("A record as it was given out. Limits: a body of 32 MiB.");
+            .WithDescription(RecordEndpointsWords.RecordAsItWasGivenOut);
     }
 
     private const int MostBytes = 32 * 1024 * 1024;
@@ -38,7 +39,7 @@ internal static class RecordEndpoints
     private static IResult Record(long id, string? @for, JobViews views, RecordRoom room, CancellationToken cancel)
     {
         if (@for is not (null or BuildRecord.ForShop or BuildRecord.ForClient))
-            throw new InputException("?for", "Expected client or shop.");
+            throw new InputException("?for", RecordEndpointsWords.ExpectedClientOrShop);
         var parts = room.Html(views.View(id, cancel), @for ?? BuildRecord.ForShop, cancel);
         return Results.Stream(
             async stream =>
@@ -77,7 +78,7 @@ internal static class RecordEndpoints
         var (verdict, told) = RecordSeal.Check(html, secrets.Of(ShopSecrets.RecordKey, RecordSeal.KeyBytes));
         if (told is null)
             return TypedResults.Ok(
-                new RecordCheck(verdict, "This is no build record of this program.", null, null, null, [])
+                new RecordCheck(verdict, RecordEndpointsWords.ThisIsNoBuildRecord, null, null, null, [])
             );
         var row = verdict == SealVerdict.Whole ? jobs.All().FirstOrDefault(j => j.Id == told.Job) : null;
         var now = row is null ? (bool?)null : IsSame(html, room.Html(views.View(row.Id, cancel), told.For, cancel));
@@ -96,12 +97,10 @@ internal static class RecordEndpoints
     private static string Words(SealVerdict verdict, RecordSealing told, bool? now) =>
         verdict switch
         {
-            SealVerdict.Whole => $"Word for word what this shop gave out for job {told.Job}."
-                + (now == false ? " The job went on since: its record reads otherwise today." : ""),
-            SealVerdict.Changed =>
-                $"Not what was given out: something in this record of job {told.Job} was changed after it was sealed.",
-            _ =>
-                $"Whole in itself, but not sealed by this shop: job {told.Job} of another shop, or sealed by somebody else.",
+            SealVerdict.Whole => RecordEndpointsWords.WordForWordWhatThisShop(told.Job)
+                + (now == false ? RecordEndpointsWords.JobWentOnSince : ""),
+            SealVerdict.Changed => RecordEndpointsWords.NotWhatWasGivenOut(told.Job),
+            _ => RecordEndpointsWords.WholeInItselfButNotSealed(told.Job),
         };
 
     private static List<DocumentStanding> Standings(RecordSealing told, JobStamps stamps)
@@ -115,14 +114,19 @@ internal static class RecordEndpoints
             .. told.Documents.Select(d =>
                 now.GetValueOrDefault((Table(d.Role), d.Id)) switch
                 {
-                    null => new DocumentStanding(d.Role, d.Id, "gone", $"{d.Role} {d.Id} is not in the library now"),
+                    null => new DocumentStanding(
+                        d.Role,
+                        d.Id,
+                        "gone",
+                        RecordEndpointsWords.IsNotInLibraryNow(d.Role, d.Id)
+                    ),
                     var digest when digest == d.Digest => new(
                         d.Role,
                         d.Id,
                         "same",
-                        $"{d.Role} {d.Id} is the same in the library"
+                        RecordEndpointsWords.IsSameInLibrary(d.Role, d.Id)
                     ),
-                    _ => new(d.Role, d.Id, "changed", $"{d.Role} {d.Id} was changed in the library since"),
+                    _ => new(d.Role, d.Id, "changed", RecordEndpointsWords.WasChangedInLibrarySince(d.Role, d.Id)),
                 }
             ),
         ];

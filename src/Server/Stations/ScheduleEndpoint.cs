@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Schedule;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Words.Stations;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace FaithfulBracket.Server.Stations;
@@ -32,27 +33,24 @@ internal static class ScheduleEndpoint
         var jobs = o.Objects("jobs", Job);
         var tools = o.Objects("tools", t => new SharedTool(t.Text("id", 100), t.Integer("count", 1, 100)));
         if (!o.Has("jobs"))
-            o.Fault("jobs", "Missing: expected a list of jobs.");
+            o.Fault("jobs", ScheduleEndpointWords.MissingExpectedListOfJobs);
         if (jobs.Count > DayPlanner.MostJobs)
-            o.Fault("jobs", $"Expected at most {DayPlanner.MostJobs} jobs, found {jobs.Count}.");
+            o.Fault("jobs", ScheduleEndpointWords.ExpectedAtMostJobsFound(DayPlanner.MostJobs, jobs.Count));
         var operations = jobs.Sum(j => j.Operations.Count);
         if (operations > DayPlanner.MostOperations)
-            o.Fault("jobs", $"Expected at most {DayPlanner.MostOperations} operations, found {operations}.");
+            o.Fault("jobs", ScheduleEndpointWords.ExpectedAtMostOperationsFound(DayPlanner.MostOperations, operations));
         Once(o, "jobs", jobs.Select(j => j.Id));
         Once(o, "tools", tools.Select(t => t.Id));
         for (var i = 0; i < jobs.Count; i++)
             foreach (var twice in jobs[i].Operations.GroupBy(x => x.Id).Where(g => g.Count() > 1))
-                o.FaultAt(
-                    $"jobs/{i}/operations",
-                    $"The id \"{twice.Key}\" stands {twice.Count()} times; every id once."
-                );
+                o.FaultAt($"jobs/{i}/operations", ScheduleEndpointWords.IdStandsTimes(twice.Key, twice.Count()));
         return new(hands, jobs, tools);
     }
 
     private static void Once(ObjectReader o, string list, IEnumerable<string> ids)
     {
         foreach (var twice in ids.GroupBy(x => x).Where(g => g.Count() > 1))
-            o.Fault(list, $"The id \"{twice.Key}\" stands {twice.Count()} times; every id once.");
+            o.Fault(list, ScheduleEndpointWords.IdStandsTimes(twice.Key, twice.Count()));
     }
 
     private static BenchWork Job(ObjectReader o)

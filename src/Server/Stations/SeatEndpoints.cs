@@ -3,6 +3,7 @@ using FaithfulBracket.Core.Kit;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Sockets;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -30,7 +31,7 @@ internal static class SeatEndpoints
         var order = plans.Today(id, cancel).Order;
         var piece = (board is null ? order.First : order.Find(board)) is { Seated: not null } seated
             ? seated
-            : throw new NotHereException($"No processor lies on board \"{board ?? order.First.Key}\" of job {id}.");
+            : throw new NotHereException(SeatEndpointsWords.NoProcessorLiesOnBoard(board ?? order.First.Key, id));
         return TypedResults.Ok(
             SeatedChoice.Of(order, piece.Key, shop.BlocksInUse.Values, shop.Drawer, shop.Settings, cancel)
         );
@@ -48,13 +49,13 @@ internal static class SeatEndpoints
     )
     {
         if (!(mm is > 0 and <= 50))
-            throw new InputException("?mm", "Expected a thickness up to 50 mm.");
+            throw new InputException("?mm", SeatEndpointsWords.ExpectedThicknessUpToMm);
         var order = plans.Today(id, cancel).Order;
         var asked =
             order.Pairs.FirstOrDefault(p => pair is null || p.Key == pair)
-            ?? throw new NotHereException($"Job {id} has no block \"{pair}\".");
+            ?? throw new NotHereException(SeatEndpointsWords.JobHasNoBlock(id, pair));
         if (SeatedOrder.SeatOf(order, asked) is not { Seated: { } seated })
-            throw new NotHereException($"No processor lies under block \"{asked.Key}\" of job {id}.");
+            throw new NotHereException(SeatEndpointsWords.NoProcessorLiesUnderBlock(asked.Key, id));
         return TypedResults.Ok(
             JetPlates.Tell(
                 asked.AsSold ?? asked.Block,

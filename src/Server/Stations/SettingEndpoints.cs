@@ -4,6 +4,7 @@ using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -129,7 +130,7 @@ internal static class SettingEndpoints
                 }
                 v.End();
                 if (values.Count + defaults.Count == 0)
-                    o.Fault("values", "Name at least one setting.");
+                    o.Fault("values", SettingEndpointsWords.NameAtLeastOneSetting);
                 return new SettingsChange(
                     values,
                     defaults,
@@ -143,7 +144,7 @@ internal static class SettingEndpoints
     {
         var change = await ReadAsync(request);
         if (string.IsNullOrWhiteSpace(change.Reason))
-            throw new InputException("/reason", "Say why: it stays with the setting.");
+            throw new InputException("/reason", SettingEndpointsWords.SayWhyItStaysWithSetting);
         kept.Put(change.All(), change.Reason, change.By);
         return TypedResults.Ok(View(kept, shop));
     }

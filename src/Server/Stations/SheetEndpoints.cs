@@ -8,6 +8,7 @@ using FaithfulBracket.Core.Prove.Faults;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -64,11 +65,11 @@ internal static class SheetEndpoints
         );
         var school =
             Schools.For(orders.Of(jobs.Get(id))).FirstOrDefault(s => s.Id == body.School)
-            ?? throw new InputException("/school", $"There is no question \"{body.School}\".");
+            ?? throw new InputException("/school", SheetEndpointsWords.ThereIsNoQuestion(body.School));
         if (body.Way is { } way && school.Ways.All(w => w.Id != way))
             throw new InputException(
                 "/way",
-                $"Expected one of {string.Join(", ", school.Ways.Select(w => w.Id))}, found \"{way}\"."
+                SheetEndpointsWords.ExpectedOneOfFound(string.Join(", ", school.Ways.Select(w => w.Id)), way)
             );
         var ways = new Dictionary<string, string>(JobSheetSet.Of(sheets.All(id)).Ways);
         if (body.Way is null || body.Way == school.Default)
@@ -99,7 +100,7 @@ internal static class SheetEndpoints
             o =>
             {
                 if (!o.Has("looks"))
-                    o.Fault("looks", "Missing: expected the whole list, empty to strike all.");
+                    o.Fault("looks", SheetEndpointsWords.MissingExpectedWholeListEmpty);
                 var looks = o.Objects(
                     "looks",
                     l =>
@@ -110,16 +111,16 @@ internal static class SheetEndpoints
                             l.OptionalText("board", 20)
                         );
                         if (order.Find(look.Board ?? order.First.Key) is not { } piece)
-                            l.Fault("board", $"The order has no board \"{look.Board}\".");
+                            l.Fault("board", SheetEndpointsWords.OrderHasNoBoard(look.Board));
                         else if (piece.Board.FindPart(look.Part) is not { } part)
-                            l.Fault("part", $"The board has no part \"{look.Part}\".");
+                            l.Fault("part", SheetEndpointsWords.BoardHasNoPart(look.Part));
                         else if (!ImprintOdds.For(part.Kind is PartKind.Die or PartKind.Lid).Contains(look.Mark))
-                            l.Fault("mark", $"{look.Part} can not show that.");
+                            l.Fault("mark", SheetEndpointsWords.CanNotShow(look.Part));
                         return look;
                     }
                 );
                 if (looks.Count > MostPads)
-                    o.Fault("looks", $"Expected at most {MostPads}, found {looks.Count}.");
+                    o.Fault("looks", SheetEndpointsWords.ExpectedAtMostFound(MostPads, looks.Count));
                 return new ImprintChange(looks, By(o));
             }
         );
@@ -148,12 +149,12 @@ internal static class SheetEndpoints
             o =>
             {
                 if (!o.Has("offsets"))
-                    o.Fault("offsets", "Missing: expected the whole list, empty to strike all.");
+                    o.Fault("offsets", SheetEndpointsWords.MissingExpectedWholeListEmpty);
                 PartKind? Sensor(ObjectReader from, string field)
                 {
                     var kind = from.OptionalChoice<PartKind>(field);
                     if (kind is { } k && !Complaint.Kinds.Contains(k))
-                        from.Fault(field, "Expected die, memory or power-stage: those have a sensor.");
+                        from.Fault(field, SheetEndpointsWords.ExpectedDieMemoryOrPowerStage);
                     return kind;
                 }
                 var offsets = o.Objects(
@@ -161,21 +162,21 @@ internal static class SheetEndpoints
                     p =>
                     {
                         if (!p.Has("sensor"))
-                            p.Fault("sensor", "Missing: expected die, memory or power-stage.");
+                            p.Fault("sensor", SheetEndpointsWords.MissingExpectedDieMemoryOrPower);
                         var offset = new SensorOffset(
                             p.OptionalText("board", 20),
                             Sensor(p, "sensor") ?? default,
                             p.Number("readsHighK", -SensorOffsets.MostK, SensorOffsets.MostK)
                         );
                         if (order.Find(offset.Board ?? order.First.Key) is null)
-                            p.Fault("board", $"The order has no board \"{offset.Board}\".");
+                            p.Fault("board", SheetEndpointsWords.OrderHasNoBoard(offset.Board));
                         return offset;
                     }
                 );
                 if (offsets.GroupBy(x => (x.Board ?? order.First.Key, x.Sensor)).Any(g => g.Count() > 1))
-                    o.Fault("offsets", "One sensor stands here twice: expected each once a board.");
+                    o.Fault("offsets", SheetEndpointsWords.OneSensorStandsHereTwice);
                 if (offsets.Count > MostOffsets)
-                    o.Fault("offsets", $"Expected at most {MostOffsets}, found {offsets.Count}.");
+                    o.Fault("offsets", SheetEndpointsWords.ExpectedAtMostFound(MostOffsets, offsets.Count));
                 return new ProofChange(Sensor(o, "complaint"), offsets, By(o));
             }
         );
@@ -204,7 +205,7 @@ internal static class SheetEndpoints
             {
                 // a list that was forgotten must not empty the one that is kept
                 if (!o.Has("pads"))
-                    o.Fault("pads", "Missing: expected the whole list, empty to strike all.");
+                    o.Fault("pads", SheetEndpointsWords.MissingExpectedWholeListEmpty);
                 var pads = o.Objects(
                     "pads",
                     p =>
@@ -220,19 +221,16 @@ internal static class SheetEndpoints
                             Board = p.OptionalText("board", 20),
                         };
                         if (order.Find(pad.Board ?? order.First.Key) is not { } piece)
-                            p.Fault("board", $"The order has no board \"{pad.Board}\".");
+                            p.Fault("board", SheetEndpointsWords.OrderHasNoBoard(pad.Board));
                         else if (piece.Board.FindPart(pad.Part) is null)
-                            p.Fault("part", $"The board has no part \"{pad.Part}\".");
+                            p.Fault("part", SheetEndpointsWords.BoardHasNoPart(pad.Part));
                         if (pad.PressedMm > pad.NewMm)
-                            p.Fault(
-                                "pressedMm",
-                                "A pressed pad is not thicker than it was: the two are swapped, or the rim was pressed too."
-                            );
+                            p.Fault("pressedMm", SheetEndpointsWords.PressedPadIsNotThicker);
                         return pad;
                     }
                 );
                 if (pads.Count > MostPads)
-                    o.Fault("pads", $"Expected at most {MostPads}, found {pads.Count}.");
+                    o.Fault("pads", SheetEndpointsWords.ExpectedAtMostFound(MostPads, pads.Count));
                 return new AsFoundChange(pads, By(o));
             }
         );

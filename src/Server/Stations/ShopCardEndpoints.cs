@@ -1,6 +1,7 @@
 using FaithfulBracket.Core;
 using FaithfulBracket.Formats.Photos;
 using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -62,7 +63,7 @@ internal static class ShopCardEndpoints
         JobEndpoints.CheckInitials(by);
         var mark =
             PhotoIntake.Read((await Bodies.BytesAsync(request, MostMarkBytes)).Span)
-            ?? throw new InputException("", "Expected a PNG or JPEG picture of at most 300 KiB.");
+            ?? throw new InputException("", ShopCardEndpointsWords.ExpectedPNGOrJPEGPicture);
         cards.Put(c => c with { Mark = mark.Content, MarkType = mark.MediaType }, by);
         return TypedResults.Ok(View(cards.Now()));
     }

@@ -6,6 +6,7 @@ using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.Extensions.DependencyInjection;
@@ -35,11 +36,11 @@ internal static class SocketEndpoints
         compute
             .MapPost("/socket", MatchAsync)
             .Accepts<System.Text.Json.JsonElement>("application/json")
-            .WithDescription("Limits: a body of 4 MiB, and those of the documents.");
+            .WithDescription(SocketEndpointsWords.LimitsBodyOfMiBAndThose);
         compute
             .MapPost("/direct-die", DirectAsync)
             .Accepts<System.Text.Json.JsonElement>("application/json")
-            .WithDescription("Limits: a body of 4 MiB, and those of the documents.");
+            .WithDescription(SocketEndpointsWords.LimitsBodyOfMiBAndThose);
         var library = app.MapGroup("/api/sockets").WithTags("library");
         library.MapGet(
             "/",
@@ -88,7 +89,9 @@ internal static class SocketEndpoints
     }
 
     private static T Kept<T>(IReadOnlyDictionary<string, T> all, string what, string id) =>
-        all.TryGetValue(id, out var value) ? value : throw new NotHereException($"The library has no {what} \"{id}\".");
+        all.TryGetValue(id, out var value)
+            ? value
+            : throw new NotHereException(SocketEndpointsWords.LibraryHasNo(what, id));
 
     /// <summary>The call "socket" over documents of the library.</summary>
     private static Ok<SocketMatchResult> MatchKept(
@@ -132,7 +135,7 @@ internal static class SocketEndpoints
     {
         var processor = BoardReader.Read(o.Object("processor"));
         if (o.Has("processor") && processor.Kind != BoardKind.Processor)
-            o.FaultAt("processor/kind", "Expected a board document of kind processor.");
+            o.FaultAt("processor/kind", SocketEndpointsWords.ExpectedBoardDocumentOfKindProcessor);
         return processor;
     }
 

@@ -2,6 +2,7 @@ using System.Text.Json;
 using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Words.Stations;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace FaithfulBracket.Server.Stations;
@@ -14,8 +15,10 @@ internal static class SpringEndpoint
             .WithTags("compute")
             .Accepts<JsonElement>("application/json")
             .WithDescription(
-                "{readings:[{massG or loadN, lengthMm}], homeMm?}; "
-                    + $"{WeighedSpring.LeastReadings} to {WeighedSpring.MostReadings} readings."
+                SpringEndpointWords.ReadingsMassGOrLoadNLengthMmHomeMm(
+                    WeighedSpring.LeastReadings,
+                    WeighedSpring.MostReadings
+                )
             );
 
     private static async Task<Ok<MeasuredSpring>> AnswerAsync(HttpRequest request)

@@ -8,6 +8,7 @@ using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Formats.Records;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.Extensions.DependencyInjection;
@@ -41,7 +42,7 @@ internal static class StripEndpoints
                 (long id, double? scale, JobPlans plans, CancellationToken cancel) =>
                 {
                     if (scale is { } s && !(s is > 0.9 and < 1.1))
-                        throw new InputException("?scale", "Expected a correction between 0.9 and 1.1.");
+                        throw new InputException("?scale", StripEndpointsWords.ExpectedCorrectionBetween);
                     return Results.Text(
                         TraySvg.Draw(
                             [.. plans.Of(id, cancel).Plan.Teardown.Boards.SelectMany(b => b.Plan.Tray)],
@@ -145,7 +146,7 @@ internal static class StripEndpoints
         var row = jobs.Get(id);
         var recorded =
             JobSheetSet.Of(sheets.All(id)).Assembly
-            ?? throw new InputException("", "Nothing was recorded in this job: the board's own assembly stands.");
+            ?? throw new InputException("", StripEndpointsWords.NothingWasRecordedInThisJob);
         if (row.CardId is { } card)
         {
             var whole = DocumentWriter.Write(shop.Cards[card] with { Assembly = recorded });
@@ -176,16 +177,13 @@ internal static class StripEndpoints
             o =>
             {
                 if (!o.Has("order"))
-                    o.Fault(
-                        "order",
-                        "Missing: expected every screw group, lead and piece once, or an empty list for the best order."
-                    );
+                    o.Fault("order", StripEndpointsWords.MissingExpectedEveryScrewGroupLead);
                 return new OrderChange(o.Texts("order"), SheetEndpoints.By(o));
             }
         );
         var assembly = StripRecord.Begun(plans.Of(id).Order);
         if (assembly.Pieces.Count == 0)
-            throw new InputException("", "The board has no assembly: there is nothing to order.");
+            throw new InputException("", StripEndpointsWords.BoardHasNoAssembly);
         if (body.Order.Count > 0 && ChosenOrder.WhyNot(assembly, body.Order) is { } reason)
             throw new InputException("/order", reason);
         return SheetEndpoints.Put(

@@ -8,6 +8,7 @@ using FaithfulBracket.Core.Pads.Seating;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace FaithfulBracket.Server.Stations;
@@ -92,9 +93,9 @@ internal static class TighteningEndpoint
             return null;
         var amounts = o.Numbers("amounts", 0.001, 100);
         if (amounts.Count is 0 or > MaxAmounts)
-            o.Fault("amounts", $"Expected 1 to {MaxAmounts} turns, found {amounts.Count}.");
+            o.Fault("amounts", TighteningEndpointWords.ExpectedToTurnsFound(MaxAmounts, amounts.Count));
         if (o.Has("turnsPerMove"))
-            o.Fault("amounts", "Expected amounts or turnsPerMove, not both.");
+            o.Fault("amounts", TighteningEndpointWords.ExpectedAmountsOrTurnsPerMoveNotBoth);
         return amounts;
     }
 
@@ -105,7 +106,7 @@ internal static class TighteningEndpoint
         if (passes != Fewest)
             o.Fault("passes", $"Expected \"{Fewest}\", found \"{passes}\".");
         if (o.Has("amounts") || o.Has("turnsPerMove"))
-            o.Fault("passes", "Expected passes, amounts or turnsPerMove, one of them.");
+            o.Fault("passes", TighteningEndpointWords.ExpectedPassesAmountsOrTurnsPerMove);
         return true;
     }
 

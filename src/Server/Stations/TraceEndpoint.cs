@@ -2,6 +2,7 @@ using System.Text.Json;
 using FaithfulBracket.Core.Match.Trace;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Words.Stations;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace FaithfulBracket.Server.Stations;
@@ -39,11 +40,11 @@ internal static class TraceEndpoint
                 );
                 var size = o.Numbers("imageSize", 1, 100_000);
                 if (size.Count != 2)
-                    o.Fault("imageSize", "Expected the picture's width and height in pixels.");
+                    o.Fault("imageSize", TraceEndpointWords.ExpectedPicturesWidthAndHeight);
                 if (marks.Count is < 4 or > MostMarks)
-                    o.Fault("target", $"Expected 4 to {MostMarks} marks, found {marks.Count}.");
+                    o.Fault("target", TraceEndpointWords.ExpectedToMarksFound(MostMarks, marks.Count));
                 if (points.Count > MostPoints)
-                    o.Fault("points", $"Expected at most {MostPoints} points, found {points.Count}.");
+                    o.Fault("points", TraceEndpointWords.ExpectedAtMostPointsFound(MostPoints, points.Count));
                 return (marks, points, size, o.OptionalNumber("sigmaPx", 0.001, 100), Lens(o));
             }
         );

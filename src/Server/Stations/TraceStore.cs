@@ -11,6 +11,7 @@ using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Formats.Photos;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -125,10 +126,7 @@ internal static class TraceStore
         if (Recent.Count > 3)
             Recent.Clear();
         return Recent[r.File] = PhotoPixels.Grey(
-            shelf.Read(r.File)
-                ?? throw new NotHereException(
-                    "This photo's file is gone from the folder photos: put it back from a backup."
-                )
+            shelf.Read(r.File) ?? throw new NotHereException(TraceStoreWords.ThisPhotosFileIsGone)
         );
     }
 
@@ -185,11 +183,11 @@ internal static class TraceStore
         );
         var features = o.Objects("features", Feature);
         if (features.Count > MostFeatures)
-            o.Fault("features", $"Expected at most {MostFeatures} holes and parts, found {features.Count}.");
+            o.Fault("features", TraceStoreWords.ExpectedAtMostHolesAndParts(MostFeatures, features.Count));
         foreach (var twice in features.GroupBy(f => f.Id).Where(g => g.Count() > 1))
-            o.Fault("features", $"The name \"{twice.Key}\" stands twice: each hole and part needs its own.");
+            o.Fault("features", TraceStoreWords.NameStandsTwice(twice.Key));
         foreach (var twice in marks.GroupBy(m => m.Id).Where(g => g.Count() > 1))
-            o.Fault("marks", $"Mark {twice.Key} stands twice: keep one.");
+            o.Fault("marks", TraceStoreWords.MarkStandsTwice(twice.Key));
         return new(
             marks,
             features,
@@ -205,7 +203,7 @@ internal static class TraceStore
     {
         var hole = f.Flag("isHole", true);
         if (!hole && !(f.Has("oppositeUPx") && f.Has("oppositeVPx")))
-            f.Fault("oppositeUPx", "A part needs two opposite corners: give oppositeUPx and oppositeVPx.");
+            f.Fault("oppositeUPx", TraceStoreWords.PartNeedsTwoOppositeCorners);
         double Px(string name) => f.Number(name, -MostPx, MostPx);
         return new(
             f.Text("id", 50),
@@ -266,9 +264,9 @@ internal static class TraceStore
         try
         {
             var trouble =
-                s.Features.Count < 3 ? $"Mark holes and parts: {s.Features.Count} so far, three at least."
+                s.Features.Count < 3 ? TraceStoreWords.MarkHolesAndParts(s.Features.Count)
                 : s.Features.Select(f => f.Missing()).OfType<string>().Take(4).ToList() is { Count: > 0 } missing
-                    ? $"Put the caliper on it: {string.Join(", ", missing)}."
+                    ? TraceStoreWords.PutCaliperOn(string.Join(", ", missing))
                 : null;
             if (trouble is not null)
                 return TypedResults.Ok(
@@ -345,10 +343,10 @@ internal static class TraceStore
         var target = Target(s);
         var hole =
             s.Features.FirstOrDefault(f => f.Id == ask.FeatureId && f.IsHole)
-            ?? throw new InputException("/featureId", $"There is no hole \"{ask.FeatureId}\" in this trace.");
+            ?? throw new InputException("/featureId", TraceStoreWords.ThereIsNoHole(ask.FeatureId));
         var die =
             s.Features.FirstOrDefault(f => !f.IsHole && f.Kind is PartKind.Die or PartKind.Lid)
-            ?? throw new InputException("/featureId", "Mark the die first: the others lie about its middle.");
+            ?? throw new InputException("/featureId", TraceStoreWords.MarkDieFirst);
         var points = PhotoTrace.Run(target, [.. hole.Clicks(), .. die.Clicks()], row.WidthPx, row.HeightPx).Points;
         Point2 At(int i) => new(points[i].XMm, points[i].YMm);
         var centre = (At(1) + At(2)) * 0.5;

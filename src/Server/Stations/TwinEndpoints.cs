@@ -4,6 +4,7 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.Extensions.DependencyInjection;
@@ -51,10 +52,7 @@ internal static class TwinEndpoints
         );
         var job = views.View(id, cancel);
         if (job.Route.Any(r => !r.Complete))
-            throw new InputException(
-                "",
-                "A board counts as surveyed when its job is finished: sign the traveller first."
-            );
+            throw new InputException("", TwinEndpointsWords.BoardCountsAsSurveyedWhenJob);
         // with a processor in its socket the board itself is what was surveyed, not both as they lay
         var seated = job.Order.First.Seated;
         var board = (seated is null ? job.Board : seated.Mainboard ?? seated.Processor) with

@@ -8,6 +8,7 @@ using FaithfulBracket.Core.Plans.Walk;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace FaithfulBracket.Server.Stations;
@@ -40,7 +41,7 @@ internal static class WalkEndpoints
         MaxActs = 500,
         MaxHoles = 200;
 
-    public const string InWords = "Limits: a body of 4 MiB, 24 boards, 24 blocks; 2,000 steps of 500 acts.";
+    public const string InWords = WalkEndpointsWords.LimitsBodyOfMiBBoardsBlocks;
 
     public static async Task<Ok<TravellerAnswer>> TravellerAsync(HttpRequest request, ShopMemory shop)
     {
@@ -100,7 +101,7 @@ internal static class WalkEndpoints
     {
         var steps = o.Objects("steps", s => new WalkStep(s.Objects("acts", Act), Up(s)));
         if (steps.Count > MaxSteps || steps.Exists(s => s.Acts.Count > MaxActs))
-            o.Fault("steps", $"Expected at most {MaxSteps} steps of {MaxActs} acts.");
+            o.Fault("steps", WalkEndpointsWords.ExpectedAtMostStepsOfActs(MaxSteps, MaxActs));
         return steps;
     }
 
@@ -116,7 +117,7 @@ internal static class WalkEndpoints
             if (text == "edge")
                 continue;
             if (text is null || !EnumNames<Face>.TryParse(text, out var face))
-                step.FaultAt($"up/{board.Name}", "Expected front, back or edge.");
+                step.FaultAt($"up/{board.Name}", WalkEndpointsWords.ExpectedFrontBackOrEdge);
             else
                 up[board.Name] = face;
         }
@@ -127,7 +128,7 @@ internal static class WalkEndpoints
     {
         var at = a.Has("at") ? a.Texts("at") : null;
         if (at?.Count > MaxHoles)
-            a.Fault("at", $"Expected at most {MaxHoles} holes.");
+            a.Fault("at", WalkEndpointsWords.ExpectedAtMostHoles(MaxHoles));
         return new(
             a.Choice<Verb>("do"),
             Thing(a, "thing", a.Text("thing", ThingId.MaxLength)),
@@ -142,7 +143,7 @@ internal static class WalkEndpoints
     private static ThingId Thing(ObjectReader a, string field, string text)
     {
         if (!ThingId.TryParse(text, out var id))
-            a.Fault(field, $"\"{text}\" is not the id of a thing, such as \"screws:A/F1\".");
+            a.Fault(field, WalkEndpointsWords.IsNotIdOfThingSuch(text));
         return id;
     }
 }

@@ -11,6 +11,7 @@ using FaithfulBracket.Core.Prove.Faults;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -65,13 +66,13 @@ internal static class WhatIfEndpoints
     {
         foreach (var (name, v) in (ReadOnlySpan<(string, double)>)[("?x1", x1), ("?y1", y1), ("?x2", x2), ("?y2", y2)])
             if (!(Math.Abs(v) <= 5000))
-                throw new InputException(name, "Expected millimetres on the board.");
+                throw new InputException(name, WhatIfEndpointsWords.ExpectedMillimetresOnBoard);
         if (Math.Abs(x1 - x2) + Math.Abs(y1 - y2) < 1)
-            throw new InputException("?x2", "Choose two points at least a millimetre apart.");
+            throw new InputException("?x2", WhatIfEndpointsWords.ChooseTwoPointsAtLeastMillimetre);
         var job = plans.Today(id, cancel);
         var piece = board is null
             ? job.Order.First
-            : job.Order.Find(board) ?? throw new InputException("?board", $"The order has no board \"{board}\".");
+            : job.Order.Find(board) ?? throw new InputException("?board", WhatIfEndpointsWords.OrderHasNoBoard(board));
         var pads = job.Plan.Pads.Pairs.FirstOrDefault(p => p.Board == piece.Key && (pair is null || p.Pair == pair));
         var laid = job
             .Plan.Match.Laid()
@@ -103,7 +104,7 @@ internal static class WhatIfEndpoints
         if (!EnumNames<PadFault>.TryParse(fault, out var kind))
             throw new InputException(
                 "?fault",
-                $"Expected one of {string.Join(", ", EnumNames<PadFault>.All)}, found \"{fault}\"."
+                WhatIfEndpointsWords.ExpectedOneOfFound(string.Join(", ", EnumNames<PadFault>.All), fault)
             );
         var seated = Seated(plans.Today(id, cancel).Plan, pair, board);
         return TypedResults.Ok(PadFaults.Try(seated.Stack!.Finished(), part, kind));
@@ -124,7 +125,7 @@ internal static class WhatIfEndpoints
         var seated = Seated(job.Plan, pair, board);
         var after =
             JobReadings.After(papers.Readings(id), seated.Board, job, shop.Settings)
-            ?? throw new InputException("", "No after reading yet: measure under load first.");
+            ?? throw new InputException("", WhatIfEndpointsWords.NoAfterReadingYet);
         var first = job.Order.First.Key;
         var pads = seated.Pads;
         return TypedResults.Ok(
@@ -181,7 +182,7 @@ internal static class WhatIfEndpoints
                     c => new TrainingCheck(c.Choice<FaultKind>("kind"), c.OptionalText("part", 60))
                 );
                 if (checks.Count > FaultTrainer.MostChecks)
-                    o.Fault("checks", $"Expected at most {FaultTrainer.MostChecks}, found {checks.Count}.");
+                    o.Fault("checks", WhatIfEndpointsWords.ExpectedAtMostFound(FaultTrainer.MostChecks, checks.Count));
                 return new TrainingAsk(
                     o.Integer("seed", 0, int.MaxValue),
                     checks,
@@ -208,8 +209,7 @@ internal static class WhatIfEndpoints
     }
 
     internal static PairPads Seated(JobPlan plan, string? pair, string? board) =>
-        JobPlanner.Seated(plan, pair, board)
-        ?? throw new InputException("", "Choose a block and a paste first: nothing is seated yet.");
+        JobPlanner.Seated(plan, pair, board) ?? throw new InputException("", WhatIfEndpointsWords.ChooseBlockAndPaste);
 
     /// <summary>Every pad at hand tried on all places like this one.</summary>
     private static Ok<IReadOnlyList<Alternative>> OtherPads(
@@ -227,7 +227,7 @@ internal static class WhatIfEndpoints
         if (places.Count == 0)
             throw new InputException(
                 "?part",
-                part is null ? "Say whose pad: ?part= and the part's id." : $"\"{part}\" has no pad in this job."
+                part is null ? WhatIfEndpointsWords.SayWhosePad : WhatIfEndpointsWords.HasNoPadInThisJob(part)
             );
         var atHand = LikePads.AtHand(shop.Drawer, seated.Stack!.Block);
         return TypedResults.Ok(Alternatives.For(seated.Stack.Finished(), places, atHand));
@@ -247,10 +247,10 @@ internal static class WhatIfEndpoints
             o =>
             {
                 if (!o.Has("moves"))
-                    o.Fault("moves", "Missing: expected a list of turns, each with hole and turns.");
+                    o.Fault("moves", WhatIfEndpointsWords.MissingExpectedListOfTurnsEach);
                 var list = o.Objects("moves", m => (m.Text("hole"), m.Number("turns", 0.001, 100)));
                 if (list.Count > MostMoves)
-                    o.Fault("moves", $"Expected at most {MostMoves} moves, found {list.Count}.");
+                    o.Fault("moves", WhatIfEndpointsWords.ExpectedAtMostMovesFound(MostMoves, list.Count));
                 return list;
             }
         );

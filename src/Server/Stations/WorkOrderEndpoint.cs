@@ -5,6 +5,7 @@ using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Words.Stations;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace FaithfulBracket.Server.Stations;
@@ -22,7 +23,7 @@ internal sealed record OrderAnswer(
 /// <summary>Several blocks on several boards: where each goes, and what stands between them.</summary>
 internal static class WorkOrderEndpoint
 {
-    public const string InWords = "Limits: a body of 4 MiB, 24 boards, 24 blocks.";
+    public const string InWords = WorkOrderEndpointWords.LimitsBodyOfMiBBoardsBlocks;
 
     public static async Task<Ok<OrderAnswer>> AnswerAsync(HttpRequest request)
     {
@@ -62,7 +63,7 @@ internal static class WorkOrderEndpoint
     {
         var pairs = blocks ?? Pairs(o);
         if (pairs.Count is < 1 or > WorkOrder.MostPairs)
-            o.Fault("pairs", $"Expected 1 to {WorkOrder.MostPairs} blocks, found {pairs.Count}.");
+            o.Fault("pairs", WorkOrderEndpointWords.ExpectedToBlocksFound(WorkOrder.MostPairs, pairs.Count));
         var order = o.Has("card")
             ? WorkOrder.Of(CardReader.Read(o.Object("card")), pairs)
             : new WorkOrder { Pieces = boards ?? Boards(o), Pairs = pairs };
@@ -90,7 +91,7 @@ internal static class WorkOrderEndpoint
             )
         );
         if (boards.Count is < 1 or > WorkOrder.MostPieces)
-            o.Fault("boards", $"Expected 1 to {WorkOrder.MostPieces} boards or a card, found {boards.Count}.");
+            o.Fault("boards", WorkOrderEndpointWords.ExpectedToBoardsOrCardFound(WorkOrder.MostPieces, boards.Count));
         DocumentRules.Unique(o, "boards", boards.Select(b => b.Key));
         return boards;
     }
@@ -102,12 +103,12 @@ internal static class WorkOrderEndpoint
         {
             var pair = order.Pairs[i];
             if (pair.On is { } on && order.Find(on) is null)
-                o.FaultAt($"pairs/{i}/on", $"There is no board \"{on}\" here.");
+                o.FaultAt($"pairs/{i}/on", WorkOrderEndpointWords.ThereIsNoBoardHere(on));
             for (var k = 0; k < pair.Block.Plates.Count; k++)
                 if (order.KeyOf(pair, pair.Block.Plates[k]) is null)
                     o.FaultAt(
                         $"pairs/{i}/block/plates/{k}/board",
-                        $"There is no board \"{pair.Block.Plates[k].Board}\" here."
+                        WorkOrderEndpointWords.ThereIsNoBoardHere2(pair.Block.Plates[k].Board)
                     );
         }
     }

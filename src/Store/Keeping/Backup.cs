@@ -3,6 +3,7 @@ using System.Reflection;
 using System.Security.Cryptography;
 using System.Text.Json;
 using Dapper;
+using FaithfulBracket.Store.Words.Keeping;
 using Microsoft.Data.Sqlite;
 
 namespace FaithfulBracket.Store.Keeping;
@@ -196,9 +197,7 @@ public static class Backup
         var target = Path.GetFullPath(folder);
         // a log left beside a database that is gone would be played into the one put back
         if (Directory.Exists(target) && Directory.EnumerateFiles(target, $"{DatabaseName}*").Any())
-            throw new BackupFaultException(
-                $"{target} holds a shop already: nothing was changed. Name an empty folder, or move that shop away first."
-            );
+            throw new BackupFaultException(BackupWords.HoldsShopAlready(target));
         var parent = Path.GetDirectoryName(target)!;
         Directory.CreateDirectory(parent);
         // what an earlier try left that was killed
@@ -214,7 +213,7 @@ public static class Backup
             if (ShopTrouble.Look(database, database) is { } trouble)
                 throw new BackupFaultException(
                     trouble.Code == "newer"
-                        ? $"{file} was written by a newer version of this program: nothing was changed. Restore it with that version."
+                        ? BackupWords.WasWrittenByNewerVersion(file)
                         : $"{file} cannot be restored: {trouble.Sentence}"
                 );
             ShutOut(database, Stamp.Of(DateTimeOffset.UtcNow));
@@ -255,20 +254,20 @@ public static class Backup
                 Take(zip, f, folder, progress, keeps);
             using var c = ReadOnly(Path.Combine(folder, DatabaseName));
             if (c.ExecuteScalar<string>("pragma integrity_check") is var whole && whole != "ok")
-                throw new BackupFaultException($"The database in {file} is damaged: {whole}.");
+                throw new BackupFaultException(BackupWords.DatabaseInIsDamaged(file, whole));
             var rows = RowDigests.Of(c).ToDictionary(t => t.Table);
             foreach (var t in manifest.Tables)
                 if (rows.GetValueOrDefault(t.Table) != t)
-                    throw new BackupFaultException($"Table {t.Table} in {file} is not what was backed up.");
+                    throw new BackupFaultException(BackupWords.TableInIs(t.Table, file));
             return manifest;
         }
         catch (Exception e) when (e is InvalidDataException or SqliteException or JsonException)
         {
-            throw new BackupFaultException($"{file} is no whole backup: {e.Message}");
+            throw new BackupFaultException(BackupWords.IsNoWholeBackup(file, e.Message));
         }
         catch (FileNotFoundException)
         {
-            throw new BackupFaultException($"There is no file {file}.");
+            throw new BackupFaultException(BackupWords.ThereIsNoFile(file));
         }
     }
 
@@ -278,9 +277,9 @@ public static class Backup
         using var stream = entry?.Open();
         var manifest = stream is null ? null : JsonSerializer.Deserialize<BackupManifest>(stream, Json);
         if (manifest is not { Format: Format, Files: not null, Tables: not null })
-            throw new BackupFaultException($"{file} is no backup of a shop.");
+            throw new BackupFaultException(BackupWords.IsNoBackupOfShop(file));
         if (manifest.Version > FormatVersion)
-            throw new BackupFaultException($"{file} was written by a newer version of this program.");
+            throw new BackupFaultException(BackupWords.WasWrittenByNewerVersionOfThisProgram(file));
         return manifest;
     }
 
@@ -289,8 +288,8 @@ public static class Backup
         // a name may lead nowhere but into the folder
         var name = f.Name.StartsWith(PhotoPrefix, StringComparison.Ordinal) ? f.Name[PhotoPrefix.Length..] : f.Name;
         if (name != Path.GetFileName(name) || f.Name == name && name != DatabaseName)
-            throw new BackupFaultException($"\"{f.Name}\" is no file of a backup.");
-        var entry = zip.GetEntry(f.Name) ?? throw new BackupFaultException($"{f.Name} is missing in the backup.");
+            throw new BackupFaultException(BackupWords.IsNoFileOfBackup(f.Name));
+        var entry = zip.GetEntry(f.Name) ?? throw new BackupFaultException(BackupWords.IsMissingInBackup(f.Name));
         using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
         using var from = entry.Open();
         using var to =
@@ -300,7 +299,7 @@ public static class Backup
         var bytes = Copy(from, to, hash, progress);
         to?.Flush(flushToDisk: keeps);
         if (bytes != f.Bytes || Convert.ToHexStringLower(hash.GetHashAndReset()) != f.Sha256)
-            throw new BackupFaultException($"{f.Name} is not what was backed up: its hash is another.");
+            throw new BackupFaultException(BackupWords.IsNotWhatWasBackedUp(f.Name));
     }
 
     private static SqliteConnection ReadOnly(string file)

@@ -3,6 +3,7 @@ using System.Security.Cryptography;
 using System.Text.Json;
 using Dapper;
 using FaithfulBracket.Core;
+using FaithfulBracket.Store.Words.Keeping;
 using Microsoft.Data.Sqlite;
 
 namespace FaithfulBracket.Store.Keeping;
@@ -35,19 +36,14 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time, Func<byte[], st
         if (shop.Look() is { } trouble)
             return [new(trouble.Code, true, trouble.Sentence)];
         if (!File.Exists(shop.File))
-            return [new("empty", false, $"There is no shop in {Path.GetDirectoryName(shop.File)} yet.")];
+            return [new("empty", false, DoctorWords.ThereIsNoShopInYet(Path.GetDirectoryName(shop.File)))];
         using var c = shop.Open();
         var whole = c.Query<string>("pragma integrity_check").ToList();
         var findings = new List<Finding>
         {
             whole is ["ok"]
-                ? new("integrity", false, "The database is whole.")
-                : new(
-                    "integrity",
-                    true,
-                    $"The database is damaged: {string.Join("; ", whole.Take(MostNamed))}. "
-                        + "Copy its folder as it is, then restore the newest backup: ./run restore FILE."
-                ),
+                ? new("integrity", false, DoctorWords.DatabaseIsWhole)
+                : new("integrity", true, DoctorWords.DatabaseIsDamaged(string.Join("; ", whole.Take(MostNamed)))),
         };
         findings.AddRange(Schema(c));
         findings.AddRange(Orphans(c));
@@ -65,8 +61,8 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time, Func<byte[], st
         var had = MigrationScripts.Had(c);
         var open = MigrationScripts.Open(c);
         yield return open.Count == 0
-            ? new("schema", false, $"The schema is this version's: {had.Count} migrations.")
-            : new("schema", false, $"{open.Count} migrations are run at the next start.");
+            ? new("schema", false, DoctorWords.SchemaIsThisVersions(had.Count))
+            : new("schema", false, DoctorWords.MigrationsAreRunAtNextStart(open.Count));
     }
 
     private static IEnumerable<Finding> Orphans(SqliteConnection c)
@@ -74,13 +70,8 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time, Func<byte[], st
         var orphans = c.Query<(string Table, long? Row, string Parent, long Fk)>("pragma foreign_key_check").ToList();
         var tables = string.Join(", ", orphans.GroupBy(o => o.Table).Select(g => $"{g.Count()} of {g.Key}"));
         yield return orphans.Count == 0
-            ? new("orphans", false, "Every row has the job it belongs to.")
-            : new(
-                "orphans",
-                true,
-                $"{orphans.Count} rows belong to nothing: {tables}. "
-                    + "They are left as they are; restore a backup from before, or ask for help with this sentence."
-            );
+            ? new("orphans", false, DoctorWords.EveryRowHasJobItBelongs)
+            : new("orphans", true, DoctorWords.RowsBelongToNothing(orphans.Count, tables));
         var jobs = c.Query<(long Id, string What)>(
                 """
                 select j.id, 'board ' || j.board_id from job j
@@ -95,8 +86,10 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time, Func<byte[], st
             yield return new(
                 "documents",
                 true,
-                $"{HowMany.Of(jobs.Count, "job names", "jobs name")} documents that are gone: {Some(jobs.Select(j => $"job {j.Id}, {j.What}"))}. "
-                    + "Import those documents again."
+                DoctorWords.DocumentsThatAreGone(
+                    HowMany.Of(jobs.Count, "job names", "jobs name"),
+                    Some(jobs.Select(j => $"job {j.Id}, {j.What}"))
+                )
             );
     }
 
@@ -128,13 +121,9 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time, Func<byte[], st
                 )
                 .ToList();
             if (bad.Count > 0)
-                yield return new(
-                    "json",
-                    true,
-                    $"{table}.{column} does not read in {bad.Count} rows: {Some(bad)}. Restore a backup from before."
-                );
+                yield return new("json", true, DoctorWords.DoesNotReadInRows(table, column, bad.Count, Some(bad)));
         }
-        yield return new("json", false, $"{columns.Length} columns of JSON were read.");
+        yield return new("json", false, DoctorWords.ColumnsOfJSONWereRead(columns.Length));
     }
 
     /// <summary>Every document is what its digest says.</summary>
@@ -159,12 +148,11 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time, Func<byte[], st
                 other.Add(name);
         }
         yield return other.Count == 0
-            ? new("document-digests", false, $"All {read} documents match their digests.")
+            ? new("document-digests", false, DoctorWords.AllDocumentsMatchTheirDigests(read))
             : new(
                 "document-digests",
                 true,
-                $"{HowMany.Of(other.Count, "document does", "documents do")} not match the digest: {Some(other)}. "
-                    + "Import them again, or restore a backup from before."
+                DoctorWords.NotMatchDigest(HowMany.Of(other.Count, "document does", "documents do"), Some(other))
             );
     }
 
@@ -208,38 +196,30 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time, Func<byte[], st
             ? new(
                 "photos",
                 false,
-                named.Count == 1 ? "The one picture is there." : $"All {named.Count} pictures are there."
+                named.Count == 1 ? DoctorWords.OnePictureIsThere : DoctorWords.AllPicturesAreThere(named.Count)
             )
-            : new(
-                "photos-gone",
-                true,
-                $"{gone.Count} of {named.Count} pictures are gone: {Some(gone)}. Take them out of a backup, folder photos."
-            );
+            : new("photos-gone", true, DoctorWords.OfPicturesAreGone(gone.Count, named.Count, Some(gone)));
         if (read < named.Count - gone.Count)
-            yield return new(
-                "photos-unread",
-                false,
-                $"{read} of them were read through in the time a page waits; ./run doctor reads them all."
-            );
+            yield return new("photos-unread", false, DoctorWords.OfThemWereRead(read));
         if (spoilt.Count > 0)
             yield return new(
                 "photos-spoilt",
                 true,
-                $"{HowMany.Of(spoilt.Count, "picture is", "pictures are")} not what was kept: {Some(spoilt)}. Take them out of a backup, folder photos."
+                DoctorWords.NotWhatWasKept(HowMany.Of(spoilt.Count, "picture is", "pictures are"), Some(spoilt))
             );
         if (unclaimed.Count == 0)
             yield break;
         var text = $"{HowMany.Of(unclaimed.Count, "picture belongs", "pictures belong")} to no record";
         if (!mend)
         {
-            yield return new("photos-unclaimed", true, $"{text}. --mend lays them into {Unclaimed}.");
+            yield return new("photos-unclaimed", true, DoctorWords.MendLaysThem(text, Unclaimed));
             yield break;
         }
         var aside = Path.Combine(Path.GetDirectoryName(shop.File)!, Unclaimed);
         Directory.CreateDirectory(aside);
         foreach (var u in unclaimed)
             File.Move(Path.Combine(shop.PhotoFolder, u), Path.Combine(aside, u), overwrite: true);
-        yield return new("photos-unclaimed", false, $"{text}.", $"laid into {Unclaimed}; nothing was thrown away");
+        yield return new("photos-unclaimed", false, $"{text}.", DoctorWords.LaidIntoNothingWasThrownAway(Unclaimed));
     }
 
     /// <summary>A picture's name begins with the hash of its content.</summary>
@@ -270,7 +250,7 @@ public sealed class Doctor(ShopDatabase shop, TimeProvider time, Func<byte[], st
         yield return new(
             "leftovers",
             false,
-            $"{left.Count} half-written files of an earlier stop.",
+            DoctorWords.HalfWrittenFilesOfEarlierStop(left.Count),
             mend ? "taken away" : null
         );
     }

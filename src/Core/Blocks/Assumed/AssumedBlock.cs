@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Words.Blocks.Assumed;
 
 namespace FaithfulBracket.Core.Blocks.Assumed;
 
@@ -42,21 +43,15 @@ public static class AssumedBlock
     public static Block For(Board board, BlockNames names)
     {
         if (!Kinds.Contains(names.Kind))
-            throw new InputException(
-                "/kind",
-                "Expected full-cover or core-only: other kinds are described in a document."
-            );
+            throw new InputException("/kind", AssumedBlockWords.ExpectedFullCoverOrCoreOnly);
         var die =
             board.Parts.Where(p => p is { Kind: PartKind.Die, Face: Face.Front }).MaxBy(p => p.WidthMm * p.DepthMm)
-            ?? throw new InputException(
-                "/board",
-                "The board has no die on its front: say which part is its die first."
-            );
+            ?? throw new InputException("/board", AssumedBlockWords.BoardHasNoDieOnFront);
         if (die.HeightUnknown)
-            throw new InputException("/board", $"Nobody has measured how high die {die.Id} stands: measure it first.");
+            throw new InputException("/board", AssumedBlockWords.NobodyHasMeasuredHowHighDie(die.Id));
         var holes = Holes(board, names.Kind);
         if (holes.Count == 0)
-            throw new InputException("/board", "The board has no hole that a block's screw goes through.");
+            throw new InputException("/board", AssumedBlockWords.BoardHasNoHoleThatBlocks);
         List<Part> hot =
         [
             .. board.Parts.Where(p => p is { Face: Face.Front, Kind: not PartKind.Empty } && p.Cool != Cooling.No),

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Words.Blocks.Depths;
 using MathNet.Numerics.LinearAlgebra;
 
 namespace FaithfulBracket.Core.Blocks.Depths;
@@ -34,8 +35,7 @@ public static class StepDepths
     /// <summary>Readings are no more exact than this, mm².</summary>
     private const double LeastVariance = 1e-10;
 
-    public static readonly string InWords =
-        $"Limits: {MostReadings} readings, {MostOfOneLand} of one land, a body of 4 MiB.";
+    public static readonly string InWords = StepDepthsWords.LimitsReadingsOfOneLandBody(MostReadings, MostOfOneLand);
 
     /// <summary>
     /// Generalised least squares per land (Aitken 1935): die, film and the height of the land's part are errors that

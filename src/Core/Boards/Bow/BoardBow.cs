@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Words.Boards.Bow;
 
 namespace FaithfulBracket.Core.Boards.Bow;
 
@@ -60,7 +61,7 @@ public sealed class BoardBow
         var nodes = bow.Places();
         var held = near.Select(p => nodes.MinBy(n => (n.At - p).Length).Node).Distinct().ToArray();
         if (held.Length < 3)
-            throw new InputException("board/outline", "The outline is too narrow to bend.");
+            throw new InputException("board/outline", BoardBowWords.OutlineIsTooNarrowToBend);
         var fixedFreedoms = new bool[bow.Freedoms];
         foreach (var n in held)
             fixedFreedoms[3 * n] = true;
@@ -106,12 +107,9 @@ public sealed class BoardBow
     private BowResult Run(CancellationToken cancel)
     {
         if (_p.Edges == EdgeHold.Free && _p.Supports.Count == 0)
-            throw new InputException("supports", "The board is not held: give edges or supports.");
+            throw new InputException("supports", BoardBowWords.BoardIsNotHeld);
         if (BowHold.Of(_p) == Validity.Outside)
-            throw new InputException(
-                "supports",
-                "The supports lie in a line: the board can turn about it. Give one off the line, or a clamped one."
-            );
+            throw new InputException("supports", BoardBowWords.SupportsLieInLine);
         var load = new double[Freedoms];
         var held = new bool[Freedoms];
         HoldEdges(held);
@@ -235,7 +233,7 @@ public sealed class BoardBow
     }
 
     private static InputException OffBoard(string field, string what, double x, double y) =>
-        new(field, FormattableString.Invariant($"The {what} at {x:0.##}, {y:0.##} lies off the board."));
+        new(field, BoardBowWords.AtLiesOffBoard(what, x, y));
 
     private void Spread(Point2 p, double weight, Action<int, double> add)
     {

@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Words.Boards.Bow;
+
 namespace FaithfulBracket.Core.Boards.Bow;
 
 /// <summary>What a plate may ask for; past it the answer would take minutes, and is refused in words.</summary>
@@ -17,9 +19,7 @@ public static class BowLimits
     /// <summary>Work of one factoring: half the multiplications.</summary>
     private const double MostWork = 4e10;
 
-    public const string InWords =
-        "Limits: 20,000 elements, 2,000 corners, 100 supports, 500 loads, 200 layers, 1,000 probes, "
-        + "an outline at most 100 times as long as wide.";
+    public const string InWords = BowLimitsWords.LimitsElementsCornersSupportsLoads;
 
     /// <exception cref="InputException">Too much is asked.</exception>
     public static void Check(BowProblem p)
@@ -28,7 +28,7 @@ public static class BowLimits
         void AtMost(string field, int count, int most, string what)
         {
             if (count > most)
-                faults.Add(new(field, $"Expected at most {most} {what}, found {count}."));
+                faults.Add(new(field, BowLimitsWords.ExpectedAtMostFound(most, what, count)));
         }
         AtMost("outline", p.Outline.Points.Count, MostCorners, "corners");
         AtMost("supports", p.Supports.Count, MostSupports, "supports");
@@ -38,7 +38,7 @@ public static class BowLimits
         AtMost("elements", p.Elements, MostElements, "elements");
         var b = p.Outline.Bounds;
         if (Math.Max(b.Width, b.Height) > MostSlender * Math.Min(b.Width, b.Height))
-            faults.Add(new("outline", $"More than {MostSlender} times as long as wide: this is no plate."));
+            faults.Add(new("outline", BowLimitsWords.MoreThanTimesAsLong(MostSlender)));
         if (faults.Count > 0)
             throw new InputException(faults);
     }
@@ -46,6 +46,6 @@ public static class BowLimits
     internal static void CheckWork(double work)
     {
         if (work > MostWork)
-            throw new InputException("elements", "This outline with so many elements is too much work: ask for fewer.");
+            throw new InputException("elements", BowLimitsWords.ThisOutlineWithSoManyElements);
     }
 }

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Words.Boards.Bow;
 
 namespace FaithfulBracket.Core.Boards.Bow;
 
@@ -78,7 +79,7 @@ internal sealed class BowReport(BowProblem problem, PlateGrid grid, double[] u)
     private double Probe(Point2 p, int index) =>
         grid.Locate(p) is { } c
             ? Value(c.I, c.J, p.X - grid.X[c.I], p.Y - grid.Y[c.J], 0, 0)
-            : throw new InputException($"probes/{index}", "The probe lies off the board.");
+            : throw new InputException($"probes/{index}", BowReportWords.ProbeLiesOffBoard);
 
     private double Value(int i, int j, double x, double y, int dx, int dy)
     {

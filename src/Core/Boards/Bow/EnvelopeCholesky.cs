@@ -1,5 +1,6 @@
 using System.Numerics;
 using System.Runtime.CompilerServices;
+using FaithfulBracket.Core.Words.Boards.Bow;
 
 namespace FaithfulBracket.Core.Boards.Bow;
 
@@ -80,7 +81,7 @@ public sealed class EnvelopeCholesky
                 else if (sum > 0)
                     row[^1] = Math.Sqrt(sum);
                 else
-                    throw new InputException("supports", "The board is not held: add supports or edges.");
+                    throw new InputException("supports", EnvelopeCholeskyWords.BoardIsNotHeld);
             }
         }
         _factored = true;

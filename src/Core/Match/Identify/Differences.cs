@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Words.Match.Identify;
 
 namespace FaithfulBracket.Core.Match.Identify;
 
@@ -126,17 +127,14 @@ public static class Differences
     private static string Words(Found f, string name) =>
         f.Code switch
         {
-            "diameter" => FormattableString.Invariant(
-                $"{Call(f.Kept!)} is {f.Seen!.DiameterMm:0.0#} mm wide here, {f.Kept!.DiameterMm:0.0#} mm on {name}."
-            ),
+            "diameter" => DifferencesWords.IsWideHere(Call(f.Kept!), f.Seen!.DiameterMm, f.Kept!.DiameterMm, name),
             "kind" =>
                 $"{Call(f.Kept!)} is {PartNames.Of(f.Seen!.Kind!.Value)} here, {PartNames.Of(f.Kept!.Kind!.Value)} on {name}.",
-            "height" => FormattableString.Invariant(
-                $"{Call(f.Kept!)} stands {f.Seen!.HeightMm:0.00} mm here, {f.Kept!.HeightMm:0.00} mm on {name}: "
-            ) + FormattableString.Invariant($"{f.Seen.HeightMm - f.Kept.HeightMm:+0.00;−0.00} mm."),
-            "moved" => FormattableString.Invariant($"{Call(f.Kept!)} sits {f.Mm:0.00} mm from where {name} has it."),
-            "not-seen" => $"{Call(f.Kept!)} of {name} was not seen.",
-            _ => FormattableString.Invariant($"{Call(f.Seen!)} at {f.At.X:0.0}, {f.At.Y:0.0} is not on {name}."),
+            "height" => DifferencesWords.StandsHereOn(Call(f.Kept!), f.Seen!.HeightMm, f.Kept!.HeightMm, name)
+                + FormattableString.Invariant($"{f.Seen.HeightMm - f.Kept.HeightMm:+0.00;−0.00} mm."),
+            "moved" => DifferencesWords.SitsFromWhere(Call(f.Kept!), f.Mm, name),
+            "not-seen" => DifferencesWords.OfWasNotSeen(Call(f.Kept!), name),
+            _ => DifferencesWords.AtIsNot(Call(f.Seen!), f.At.X, f.At.Y, name),
         };
 
     private static string Call(SeenPoint p) =>

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Words.Match.Identify;
 
 namespace FaithfulBracket.Core.Match.Identify;
 
@@ -51,10 +52,7 @@ public static class TwinSearch
     )
     {
         if (seen.Points.Count < 3)
-            throw new InputException(
-                "holes",
-                $"Three points at least are needed to tell boards apart; {seen.Points.Count} given."
-            );
+            throw new InputException("holes", TwinSearchWords.ThreePointsAtLeastAreNeeded(seen.Points.Count));
         underBlock = Areas(underBlock);
         var sigma = Math.Max(0.05, sigmaMm);
         var finder = new PoseFinder(seen, Math.Max(0.25, 3.5 * sigma));
@@ -104,18 +102,22 @@ public static class TwinSearch
     private static string Sentence(List<TwinCandidate> shown, double none, Func<string, Board?> find)
     {
         if (shown.Count == 0)
-            return FormattableString.Invariant(
-                $"None is close: {none:0 %} that no board of the library is this one. Add holes, or survey it as a new board."
-            );
+            return TwinSearchWords.NoneIsClose(none);
         var (first, board) = (shown[0], find(shown[0].BoardId)!);
         // what was not seen was not compared: only what was seen otherwise differs
         var under = first.DifferencesUnderBlock.Count(d => d.Code != "not-seen");
-        return FormattableString.Invariant(
-                $"{board.Maker} {board.Model} {board.Revision}, {Math.Min(first.Chance, 0.999):0.# %}: {first.Met} of {first.Seen} points meet within {first.RmsMm:0.00} mm rms; "
+        return TwinSearchWords.OfPointsMeetWithinRms(
+                board.Maker,
+                board.Model,
+                board.Revision,
+                Math.Min(first.Chance, 0.999),
+                first.Met,
+                first.Seen,
+                first.RmsMm
             )
             + (
                 under == 0
-                    ? "nothing seen differs under the block."
+                    ? TwinSearchWords.NothingSeenDiffersUnderBlock
                     : $"{HowMany.Of(under, "difference")} under the block."
             );
     }

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Words.Match.Trace;
 
 namespace FaithfulBracket.Core.Match.Trace;
 
@@ -32,19 +33,13 @@ public static class FlatPhoto
     {
         List<TargetMark> target = [.. marks.Select(m => new TargetMark(m.XMm, m.YMm, m.UPx, m.VPx))];
         if (!PhotoTrace.DefineAView(target))
-            throw new InputException(
-                "",
-                "The target is not seen whole beside it: at least four of its marks, not in one line. Take the picture again from higher."
-            );
+            throw new InputException("", FlatPhotoWords.TargetIsNotSeenWholeBeside);
         var view = PhotoTrace.View(target, photo.Width, photo.Height);
         var focal = PhotoTrace.FocalOf(view, 1, Math.Max(photo.Width, photo.Height)).At(view.Theta);
         var camera = CameraPose.Of(view.Theta, focal);
         var raised = heightMm * PhotoView.PerMm / camera.Z;
         if (raised > 0.5)
-            throw new InputException(
-                "?heightMm",
-                "So high the plane would lie at the camera: give the height of the face over the target."
-            );
+            throw new InputException("?heightMm", FlatPhotoWords.SoHighPlaneWouldLie);
         var foot = new Point2(camera.X, camera.Y) * (1 / PhotoView.PerMm);
         // what lies higher seems to lie further from the foot of the camera
         Point2 Ground(Point2 p) => (p - foot * raised) * (1 / (1 - raised));

@@ -1,5 +1,6 @@
 using System.Text.Json.Serialization;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Words.Match.Trace;
 
 namespace FaithfulBracket.Core.Match.Trace;
 
@@ -69,14 +70,11 @@ public static class PhotoTrace
     )
     {
         if (target.Count < LeastMarks)
-            throw new InputException("target", $"Four marks at least are needed; {target.Count} given.");
+            throw new InputException("target", PhotoTraceWords.FourMarksAtLeastAreNeeded(target.Count));
         if (!DefineAView(target))
-            throw new InputException(
-                "target",
-                "The marks lie in one line, or fewer than four stand apart from it: spread them round the board."
-            );
+            throw new InputException("target", PhotoTraceWords.MarksLieInOneLine);
         if (lens == LensTerm.Radial && target.Count < LeastMarksOfLens)
-            throw new InputException("target", "The lens term needs five marks at least.");
+            throw new InputException("target", PhotoTraceWords.LensTermNeedsFiveMarks);
         var view = new PhotoView(target, widthPx, heightPx, lens == LensTerm.Radial);
         if (lens == LensTerm.Auto && target.Count >= MarksThatTellLens)
         {
@@ -116,7 +114,7 @@ public static class PhotoTrace
     )
     {
         if (!DefineAView(target))
-            throw new InputException("target", "Four marks at least, not in one line, are needed.");
+            throw new InputException("target", PhotoTraceWords.FourMarksAtLeast);
         return [.. placesMm.Select(View(target, widthPx, heightPx).Shown)];
     }
 

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Words.Match.Trace;
 
 namespace FaithfulBracket.Core.Match.Trace;
 
@@ -38,8 +39,7 @@ internal sealed class PhotoView
         Covariance = DenseSolve.Inverse(fit.Normal) ?? throw Undefined();
     }
 
-    private static InputException Undefined() =>
-        new("target", "The marks do not define a view: spread them round the board.");
+    private static InputException Undefined() => new("target", PhotoViewWords.MarksDoNotDefineView);
 
     /// <summary>Eight numbers of the homography, its ninth one, and the lens term where it is fitted.</summary>
     public double[] Theta { get; }

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Words.Match.Trace;
 
 namespace FaithfulBracket.Core.Match.Trace;
 
@@ -74,16 +75,17 @@ public static class TracedBoard
         if (features.Select(f => f.Missing()).OfType<string>().ToList() is { Count: > 0 } missing)
             throw new InputException(
                 "features",
-                "Not measured yet: "
-                    + $"{string.Join(", ", missing.Take(6))}{(missing.Count > 6 ? " and more" : "")}. Type the "
-                    + "caliper's values."
+                TracedBoardWords.NotMeasuredYet(
+                    string.Join(", ", missing.Take(6)),
+                    missing.Count > 6 ? " and more" : ""
+                )
             );
         var clicks = features.SelectMany(f => f.Clicks()).ToList();
         var trace = PhotoTrace.Run(marks, clicks, widthPx, heightPx);
         var at = trace.Points.ToDictionary(p => p.Id, p => new Point2(p.XMm, p.YMm));
         var holes = features.Where(f => f.IsHole).ToList();
         if (features.Count < 3)
-            throw new InputException("features", "Mark three holes or parts at least.");
+            throw new InputException("features", TracedBoardWords.MarkThreeHolesOrParts);
         var turn = -Squared([.. holes.Select(h => at[h.Id])]) + quarterTurns * Math.PI / 2;
         Point2 Middle(PhotoFeature f) => f.IsHole ? at[f.Id] : (at[f.FirstCorner] + at[f.SecondCorner]) * 0.5;
         var die = features.FirstOrDefault(f => !f.IsHole && f.Kind is PartKind.Die or PartKind.Lid);

@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Words.Pads.Cutting;
+
 namespace FaithfulBracket.Core.Pads.Cutting;
 
 /// <summary>
@@ -12,7 +14,7 @@ public static class CutPlanner
     public const int MostLines = 500,
         MostPieces = 1000;
 
-    public const string InWords = "Limits: 500 kinds of piece, 1,000 pieces together, 500 kinds of sheet.";
+    public const string InWords = CutPlannerWords.LimitsKindsOfPiecePiecesTogether;
 
     private const int DefaultPasses = 600,
         LeastPasses = 24;
@@ -79,12 +81,15 @@ public static class CutPlanner
     {
         List<InputFault> faults = [];
         if (pieces.Count > MostLines)
-            faults.Add(new("pieces", $"Expected at most {MostLines} kinds of piece, found {pieces.Count}."));
+            faults.Add(new("pieces", CutPlannerWords.ExpectedAtMostKindsOfPiece(MostLines, pieces.Count)));
         if (stock.Count > MostLines)
-            faults.Add(new("stock", $"Expected at most {MostLines} kinds of sheet, found {stock.Count}."));
+            faults.Add(new("stock", CutPlannerWords.ExpectedAtMostKindsOfSheet(MostLines, stock.Count)));
         if (pieces.Sum(p => (long)p.Count) > MostPieces)
             faults.Add(
-                new("pieces", $"Expected at most {MostPieces} pieces together, found {pieces.Sum(p => (long)p.Count)}.")
+                new(
+                    "pieces",
+                    CutPlannerWords.ExpectedAtMostPiecesTogetherFound(MostPieces, pieces.Sum(p => (long)p.Count))
+                )
             );
         if (faults.Count > 0)
             throw new InputException(faults);
@@ -103,10 +108,8 @@ public static class CutPlanner
             return $"No {what} is in stock.";
         var largest = usable.Any(i => Holds(stock[i], piece));
         return largest
-            ? $"The {what} in stock is used up: {count} of this piece left over."
-            : FormattableString.Invariant(
-                $"No {what} sheet is large enough for {piece.WidthMm:0.##} × {piece.DepthMm:0.##} mm."
-            );
+            ? CutPlannerWords.InStockIsUsedUp(what, count)
+            : CutPlannerWords.NoSheetIsLargeEnough(what, piece.WidthMm, piece.DepthMm);
     }
 
     private static CutSheet Describe(CutNode root, CutStock stock, List<CutPiece> items)

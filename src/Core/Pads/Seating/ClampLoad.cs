@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Blocks;
+using FaithfulBracket.Core.Words.Pads.Seating;
 
 namespace FaithfulBracket.Core.Pads.Seating;
 
@@ -21,9 +22,8 @@ public static class ClampLoad
 
     /// <param name="holdsN">The weakest of them.</param>
     public static string Strips(int screws, double holdsN) =>
-        FormattableString.Invariant(
-            $"{HowMany.Of(screws, "screw")} would have to pull over {holdsN:0} N and {(screws == 1 ? "strips" : "strip")} first: "
-        ) + "check the heights of stops and die.";
+        ClampLoadWords.WouldHaveToPull(HowMany.Of(screws, "screw"), holdsN, screws == 1 ? "strips" : "strip")
+        + ClampLoadWords.CheckHeightsOfStopsAndDie;
 
     public static string Figure(double loadN, double? holdsN) =>
         loadN > holdsN

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Boards.Bow;
+using FaithfulBracket.Core.Words.Pads.Seating;
 
 namespace FaithfulBracket.Core.Pads.Seating;
 
@@ -21,6 +22,6 @@ public static class EdgePressure
 
     public static string InWords(double peakMPa, double? limitMPa) =>
         peakMPa <= Most(limitMPa) ? FormattableString.Invariant($"{peakMPa:0.0} MPa")
-        : limitMPa is null ? FormattableString.Invariant($"over {MostMPa:0} MPa: the edge chips")
-        : FormattableString.Invariant($"over {MostTimes:0} times the limit: the edge chips");
+        : limitMPa is null ? EdgePressureWords.OverEdgeChips(MostMPa)
+        : EdgePressureWords.OverTimesLimit(MostTimes);
 }

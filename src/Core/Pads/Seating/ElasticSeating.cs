@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Boards.Bow;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Words.Pads.Seating;
 
 namespace FaithfulBracket.Core.Pads.Seating;
 
@@ -44,7 +45,7 @@ public sealed class ElasticSeating
             square[i, j] = (compliance[i, j] + compliance[j, i]) / 2 + (i == j ? LocalGiveMmPerN : 0);
         _stiffness =
             DenseSolve.Inverse(square)
-            ?? throw new InputException("board/outline", "The board's stiffness can't be reckoned from this outline.");
+            ?? throw new InputException("board/outline", ElasticSeatingWords.BoardsStiffnessCantBeReckoned);
         _lever = _at.Max(p => Math.Max(1, Math.Max(Math.Abs(p.X), Math.Abs(p.Y))));
     }
 
@@ -104,11 +105,7 @@ public sealed class ElasticSeating
 
     private static double Dot(double[] a, double[] b) => a.Zip(b, (x, y) => x * y).Sum();
 
-    private static InputException NoRest() =>
-        new(
-            "elasticBoard",
-            "The plate does not come to rest on the bending board. Check springs, stops and pad curves."
-        );
+    private static InputException NoRest() => new("elasticBoard", ElasticSeatingWords.PlateDoesNotComeToRest);
 
     private double Height(double[] v, int i) => v[_n] + (v[_n + 1] * _at[i].X + v[_n + 2] * _at[i].Y) / _lever - v[i];
 

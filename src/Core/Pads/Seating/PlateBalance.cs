@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Core.Words.Pads.Seating;
 
 namespace FaithfulBracket.Core.Pads.Seating;
 
@@ -42,10 +43,7 @@ public static class PlateBalance
             if (norm < Math.Max(ForceTolN, RoundingShare * gross))
                 return pose;
             if (!Newton(h, g, p))
-                throw new InputException(
-                    "block/plates",
-                    "Nothing pulls the plate down or nothing carries it: no balance exists."
-                );
+                throw new InputException("block/plates", PlateBalanceWords.NothingPullsPlateDownOrNothing);
             var slope = g[0] * p[0] + g[1] * p[1] + g[2] * p[2];
             double low = 0,
                 high = LongestStep(contacts, pose, p, lever),
@@ -73,12 +71,7 @@ public static class PlateBalance
     private static PlatePose Settled(PlatePose pose, double residual) =>
         residual < 1e-6
             ? pose
-            : throw new InputException(
-                "block/plates",
-                FormattableString.Invariant(
-                    $"The plate does not come to rest: {residual:g3} N are left over. Check springs, stops and pad curves."
-                )
-            );
+            : throw new InputException("block/plates", PlateBalanceWords.PlateDoesNotComeToRest(residual));
 
     private static double Norm(ReadOnlySpan<double> g) =>
         Math.Max(Math.Abs(g[0]), Math.Max(Math.Abs(g[1]), Math.Abs(g[2])));

@@ -3,6 +3,7 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Words.Pads.Seating;
 
 namespace FaithfulBracket.Core.Pads.Seating;
 
@@ -63,10 +64,7 @@ public sealed class PlateModel
                 if (!materials.TryGetValue(pads[index].Material, out var material))
                 {
                     faults.Add(
-                        new(
-                            $"pads/{index}/material",
-                            $"Pad material \"{pads[index].Material}\" is not known: give it in materials or add it to the drawer."
-                        )
+                        new($"pads/{index}/material", PlateModelWords.PadMaterialIsNotKnown(pads[index].Material))
                     );
                     continue;
                 }
@@ -87,20 +85,15 @@ public sealed class PlateModel
         }
         for (var i = 0; i < pads.Count; i++)
             if (!laid.Contains(pads[i].Part))
-                faults.Add(
-                    new(
-                        $"pads/{i}/part",
-                        $"\"{pads[i].Part}\" has no pad land under this block: take the pad off the list."
-                    )
-                );
+                faults.Add(new($"pads/{i}/part", PlateModelWords.HasNoPadLand(pads[i].Part)));
         if (models.Count == 0)
             faults.Add(
                 new(
                     "block/plates",
                     board.Parts.FirstOrDefault(p => p.HeightUnknown && p.Kind is PartKind.Die or PartKind.Lid)
                         is { } die
-                        ? $"The height of {die.Id} is not known yet: nothing fixes the block's height."
-                        : "Nothing fixes the block's height: no paste land lies over a die and no standoff is given."
+                        ? PlateModelWords.HeightOfIsNotKnownYet(die.Id)
+                        : PlateModelWords.NothingFixesBlocksHeight
                 )
             );
         return faults.Count > 0 ? throw new InputException(faults) : models;

@@ -3,6 +3,7 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Boards.Bow;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Words.Pads.Seating;
 
 namespace FaithfulBracket.Core.Pads.Seating;
 
@@ -31,10 +32,7 @@ public static class SeatingSolver
         {
             var screws = model.Screws().ToList();
             if (screws.Count == 0)
-                throw new InputException(
-                    "block/plates",
-                    $"Plate {model.Plate.Id} has no screws: nothing pulls it down."
-                );
+                throw new InputException("block/plates", SeatingSolverWords.PlateHasNoScrews(model.Plate.Id));
             var pose = PlateBalance.Solve(
                 [.. Contacts(model), .. screws.Select(s => s.Contact)],
                 new(model.HomeMm + 0.05, 0, 0)
@@ -274,28 +272,24 @@ public static class SeatingSolver
     }
 
     private static string WithoutLoad(List<DieContact> dies, List<PadContact> pads, string unknown) =>
-        FormattableString.Invariant($"The pads push back {pads.Sum(p => p.LoadN):0} N. ")
-        + $"What presses {(dies.Count > 1 ? "the dies" : "the die")} is not told: {unknown}";
+        SeatingSolverWords.PadsPushBack(pads.Sum(p => p.LoadN))
+        + SeatingSolverWords.WhatPressesIsNotTold(dies.Count > 1 ? "the dies" : "the die", unknown);
 
     private static string Why(List<DieContact> dies, List<PadContact> pads, bool floats, double limitUm)
     {
         if (dies.Count == 0)
-            return "No die is under paste: the plate stands on its standoffs.";
+            return SeatingSolverWords.NoDieIsUnderPaste;
         var films = dies.SelectMany(d => d.BondLinesUm).ToList();
         var film =
             films.Max() - films.Min() < 0.5
                 ? FormattableString.Invariant($"{films.Max():0}")
                 : FormattableString.Invariant($"{films.Min():0}–{films.Max():0}");
         var load = dies.Sum(d => d.LoadN);
-        var push = FormattableString.Invariant(
-            $"The pads push back {pads.Sum(p => p.LoadN):0} N, the die keeps {load:0} N"
-        );
+        var push = SeatingSolverWords.PadsPushBackDieKeeps(pads.Sum(p => p.LoadN), load);
         var limit =
             dies.Count == 1 && dies[0].MaxLoadN is { } max ? FormattableString.Invariant($" of {max:0} allowed") : "";
         return floats
-            ? FormattableString.Invariant(
-                $"{push}{limit}. Its film is {film} µm, more than {limitUm:0}: the block floats."
-            )
-            : $"{push}{limit}. Its film is {film} µm: it does not float.";
+            ? SeatingSolverWords.FilmIsMore(push, limit, film, limitUm)
+            : SeatingSolverWords.FilmIsItDoesNotFloat(push, limit, film);
     }
 }

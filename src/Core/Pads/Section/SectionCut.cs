@@ -3,6 +3,7 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Pads.Seating;
+using FaithfulBracket.Core.Words.Pads.Section;
 
 namespace FaithfulBracket.Core.Pads.Section;
 
@@ -47,7 +48,7 @@ public static class SectionCut
         var length = (to - from).Length;
         var (block, placement) = (laid?.Block, laid?.Placement ?? Placement.Identity);
         if (length < 1)
-            throw new InputException("x2", "Choose two points at least a millimetre apart.");
+            throw new InputException("x2", SectionCutWords.ChooseTwoPointsAtLeastMillimetre);
         var u = (to - from) * (1 / length);
         Point2 At(double s) => from + u * s;
         var shapes = new List<SectionShape>();
@@ -142,13 +143,8 @@ public static class SectionCut
                     pad.ThicknessMm,
                     squash,
                     gap < 0 ? TooTall(part, gap)
-                        : squash > 0
-                            ? FormattableString.Invariant(
-                                $"{part.Id}: gap {gap:0.00} mm, {pad.ThicknessMm:0.0} mm pad squashed {squash * 100:0} %."
-                            )
-                        : FormattableString.Invariant(
-                            $"{part.Id}: gap {gap:0.00} mm, the {pad.ThicknessMm:0.0} mm pad leaves {gap - pad.ThicknessMm:0.00} mm of air."
-                        )
+                        : squash > 0 ? SectionCutWords.GapPadSquashed(part.Id, gap, pad.ThicknessMm, squash * 100)
+                        : SectionCutWords.GapPadLeavesOfAir(part.Id, gap, pad.ThicknessMm, gap - pad.ThicknessMm)
                 )
             );
             return;
@@ -171,8 +167,7 @@ public static class SectionCut
         );
     }
 
-    private static string TooTall(Part part, double gap) =>
-        FormattableString.Invariant($"{part.Id} meets the plate: {-gap:0.00} mm too tall.");
+    private static string TooTall(Part part, double gap) => SectionCutWords.MeetsPlateTooTall(part.Id, -gap);
 
     private static SectionShape Box(SectionLayer layer, string id, double a, double b, double low, double high) =>
         new(layer, id, [new(a, low), new(b, low), new(b, high), new(a, high)]);

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Words.Pads.Stock;
 
 namespace FaithfulBracket.Core.Pads.Stock;
 
@@ -90,12 +91,16 @@ public static class StockEvidence
             : double.IsInfinity(wDocument) ? (part.HeightMm, 0)
             : ((wDocument * part.HeightMm + wFound * height) / (wDocument + wFound), 1 / Math.Sqrt(wDocument + wFound));
         var text = agrees
-            ? FormattableString.Invariant(
-                $"{part.Id}: {height:0.00} ± {tol:0.00} mm by the stock pad, {part.HeightMm:0.00} ± {part.HeightTolMm:0.00} by the document: {used:0.00} ± {usedTol:0.00} mm."
+            ? StockEvidenceWords.ByStockPadByDocument(
+                part.Id,
+                height,
+                tol,
+                part.HeightMm,
+                part.HeightTolMm,
+                used,
+                usedTol
             )
-            : FormattableString.Invariant(
-                $"{part.Id}: the stock pad says {height:0.00} ± {tol:0.00} mm, the document {part.HeightMm:0.00}: {apart:0.00} mm apart. The pad counts; put a caliper on the part."
-            );
+            : StockEvidenceWords.StockPadSaysDocument(part.Id, height, tol, part.HeightMm, apart);
         return new(
             part.Id,
             part.HeightMm,

@@ -5,6 +5,7 @@ using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Plans.Walk;
 using FaithfulBracket.Core.Sockets;
 using FaithfulBracket.Core.Teardown;
+using FaithfulBracket.Core.Words.Plans.Back;
 using Id = FaithfulBracket.Core.Plans.Walk.BenchScene.Id;
 
 namespace FaithfulBracket.Core.Plans.Back;
@@ -51,14 +52,9 @@ internal sealed class BackSteps(
             && scene.Things.All(t => !t.Hot || t.Under.Any(o => State.Is(o, Condition.On)))
         )
             Write(
-                Step(
-                    "run",
-                    StepKind.Run,
-                    "Run it with its stock cooler and compare with the before reading",
-                    "It runs"
-                ) with
+                Step("run", StepKind.Run, BackStepsWords.RunItWithStockCooler, "It runs") with
                 {
-                    Detail = plan.Prove.First?.Why is { Count: > 0 } why ? why[0] : "Same load, same room.",
+                    Detail = plan.Prove.First?.Why is { Count: > 0 } why ? why[0] : BackStepsWords.SameLoadSameRoom,
                 },
                 new(Verb.Run, ThingId.Power),
                 new(Verb.Measure, ThingId.Power)
@@ -94,28 +90,20 @@ internal sealed class BackSteps(
     {
         var wet = State.Is(ThingId.Loop, Condition.Tight, Condition.Filled, Condition.Bled);
         Write(
-            Step("power", StepKind.PowerOff, "Power off, unplug, press the switch to drain", "Power is off") with
+            Step("power", StepKind.PowerOff, BackStepsWords.PowerOffUnplugPressSwitch, "Power is off") with
             {
-                Detail = "Touch earthed metal or wear a corded wrist strap.",
-                Caution = wet
-                    ? "Coolant on a live board ends it."
-                    : "Power supplies are never opened: that is licensed work.",
+                Detail = BackStepsWords.TouchEarthedMetalOrWearCorded,
+                Caution = wet ? BackStepsWords.CoolantOnLiveBoardEnds : BackStepsWords.PowerSuppliesAreNeverOpened,
             },
             State.Is(ThingId.Power, Condition.PowerOn) ? [new(Verb.PowerOff, ThingId.Power)] : []
         );
         if (wet)
             Write(
-                Step(
-                    "drain",
-                    StepKind.Fill,
-                    "Drain the loop into a can, air in at its highest port",
-                    "Loop is empty"
-                ) with
+                Step("drain", StepKind.Fill, BackStepsWords.DrainLoopIntoCanAir, "Loop is empty") with
                 {
-                    Detail = "Tilt until nothing more runs. Quick couplings may be parted full, a cloth under them.",
-                    Caution =
-                        "What stays in the block runs out when its first fitting is opened: hold it over the can.",
-                    Feel = "Nothing runs any more, and the block sounds hollow when you blow through it.",
+                    Detail = BackStepsWords.TiltUntilNothingMoreRuns,
+                    Caution = BackStepsWords.WhatStaysInBlockRunsOut,
+                    Feel = BackStepsWords.NothingRunsAnyMoreAndBlock,
                 },
                 new Act(Verb.Drain, ThingId.Loop)
             );
@@ -196,14 +184,18 @@ internal sealed class BackSteps(
                     : StepKind.Lift,
                 Title =
                     screws
-                        ? $"Take out {HowMany.Of(step.Count ?? 1, "screw")}, group {target}, into cell {Cell(target)}"
+                        ? BackStepsWords.TakeOutGroupIntoCell(
+                            HowMany.Of(step.Count ?? 1, "screw"),
+                            target,
+                            Cell(target)
+                        )
                     : step.Kind == StepKind.Connect ? $"Unplug the {name}"
                     : $"Take the {name} off",
                 Done =
                     screws ? $"{step.Count} in the tray"
                     : step.Kind == StepKind.Connect ? "Unplugged"
                     : "Off",
-                Detail = "It was fitted again over the block.",
+                Detail = BackStepsWords.ItWasFittedAgainOverBlock,
                 Caution = null,
                 Locks = [],
                 Facts = [],

@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Teardown;
+using FaithfulBracket.Core.Words.Plans.Back;
 
 namespace FaithfulBracket.Core.Plans.Back;
 
@@ -37,42 +38,44 @@ internal static class BackWords
         {
             ThingKind.Fitting => (
                 StepKind.Plug,
-                $"Unscrew the {(count == 1 ? "fitting" : $"{count} fittings")} of {block}, over the can",
-                "Hoses off with them. What is left in the block runs out now."
+                BackSentences.UnscrewOfOver(count == 1 ? "fitting" : $"{count} fittings", block),
+                BackSentences.HosesOffWithThem
             ),
             ThingKind.Sink => (
                 StepKind.Fit,
-                $"Twist {(count == 1 ? "the sink" : $"the {count} sinks")} off, never lever",
-                "Warm ones let go sooner. The glue is rubbed off and the faces are cleaned."
+                BackSentences.TwistOffNeverLever(count == 1 ? "the sink" : $"the {count} sinks"),
+                BackSentences.WarmOnesLetGoSooner
             ),
-            ThingKind.Bracket => (StepKind.Fit, $"Take the block's bracket off", null),
-            ThingKind.Link => (StepKind.Fit, "Draw the rigid link out of both ports, straight", "A cloth under it."),
+            ThingKind.Bracket => (StepKind.Fit, BackSentences.TakeBlocksBracketOff, null),
+            ThingKind.Link => (StepKind.Fit, BackSentences.DrawRigidLinkOutOfBoth, "A cloth under it."),
             ThingKind.Board => (
                 StepKind.Lift,
-                $"Take {(order.Pieces.Count > 1 ? $"card {thing.Owner}" : "the board")} out of its machine",
-                "Bracket loose first, then the slot's latch; lift it straight."
+                BackSentences.TakeOutOfMachine(order.Pieces.Count > 1 ? $"card {thing.Owner}" : "the board"),
+                BackSentences.BracketLooseFirstThenSlotsLatch
             ),
-            ThingKind.Posts => (StepKind.Fit, "Take the posts out, hold the plate behind them", null),
+            ThingKind.Posts => (StepKind.Fit, BackSentences.TakePostsOutHoldPlate, null),
             ThingKind.Backplate when acts.Any(a => a.Do == Verb.Unscrew) => (
                 StepKind.BackPlate,
-                $"Take {HowMany.Of(acts.Where(a => a.Do == Verb.Unscrew).Sum(a => a.Count ?? step.Count ?? 0), "screw")} out and the block's back plate off",
-                "Its pads leave with it."
+                BackSentences.TakeOutAndBlocksBackPlate(
+                    HowMany.Of(acts.Where(a => a.Do == Verb.Unscrew).Sum(a => a.Count ?? step.Count ?? 0), "screw")
+                ),
+                BackSentences.PadsLeaveWith
             ),
-            ThingKind.Backplate => (StepKind.Fit, "Take the back plate off", null),
-            ThingKind.Gasket => (StepKind.Fit, "Take the rubber gasket off", null),
+            ThingKind.Backplate => (StepKind.Fit, BackSentences.TakeBackPlateOff, null),
+            ThingKind.Gasket => (StepKind.Fit, BackSentences.TakeRubberGasketOff, null),
             ThingKind.Piece => (
                 StepKind.BackPlate,
-                "Take the block's screws out of the stock plate, and the plate off",
-                "It goes back with its own screws."
+                BackSentences.TakeBlocksScrewsOutOfStock,
+                BackSentences.ItGoesBackWithOwnScrews
             ),
-            ThingKind.Lead => (StepKind.Unplug, $"Unplug the leads of {block}", null),
-            ThingKind.Ribbon => (StepKind.Unplug, "Unplug the ribbon between the boards", "Latch open first."),
+            ThingKind.Lead => (StepKind.Unplug, BackSentences.UnplugLeadsOf(block), null),
+            ThingKind.Ribbon => (StepKind.Unplug, BackSentences.UnplugRibbonBetweenBoards, "Latch open first."),
             ThingKind.Levers or ThingKind.Clamp or ThingKind.Processor => (
                 StepKind.Seat,
-                "Lever up, processor out by its edges, cover on the contacts, clamp down",
-                "It goes into its own box."
+                BackSentences.LeverUpProcessorOutByEdges,
+                BackSentences.ItGoesIntoOwnBox
             ),
-            _ => (StepKind.Fit, $"Take off what \"{step.Title}\" put on", (string?)null),
+            _ => (StepKind.Fit, BackSentences.TakeOffWhatPut(step.Title), (string?)null),
         };
         return Step($"undo-{step.Id.Target}", kind, title, "Off", detail, null, step.Id.Scope) with
         {
@@ -81,7 +84,7 @@ internal static class BackWords
             Face = step.Face,
             Targets = step.Targets,
             Feel = kind is StepKind.Fit or StepKind.Plug or StepKind.Seat or StepKind.BackPlate
-                ? "It comes without force. Where it does not, something still holds it: look."
+                ? BackSentences.ItComesWithoutForce
                 : null,
         };
     }
@@ -91,21 +94,20 @@ internal static class BackWords
         var die = order.Find(board)!.Board.Parts.Any(p => p.Kind is PartKind.Die or PartKind.Lid);
         var turned = screws switch
         {
-            0 => "what holds it let loose evenly, in a cross",
-            2 => "2 screws, by turns and little by little",
-            _ when die => $"{HowMany.Of(screws, "screw")}, outer ones first, the die ring last and in a cross",
-            _ => $"{HowMany.Of(screws, "screw")}, outer ones first, then in a cross",
+            0 => BackSentences.WhatHoldsItLetLooseEvenly,
+            2 => BackSentences.ScrewsByTurnsAndLittle,
+            _ when die => BackSentences.OuterOnesFirstDieRingLast(HowMany.Of(screws, "screw")),
+            _ => BackSentences.OuterOnesFirstThenInCross(HowMany.Of(screws, "screw")),
         };
         var pair = blocks[0];
         var off = pair.BoardKeys(order).Count > 1 ? $" off board {board}" : " off";
         return Step(
             "block",
             StepKind.Unscrew,
-            $"Take {string.Join(" and ", blocks.Select(order.Name))}{(blocks.Count > 1 ? ", joined as they are," : "")}{off}: {turned}",
+            $"Take {string.Join(" and ", blocks.Select(order.Name))}{(blocks.Count > 1 ? BackSentences.JoinedAsThey : "")}{off}: {turned}",
             "Block is off",
-            "A quarter turn each at first: the springs let go evenly.",
-            "Rock and twist, never lever from one end: "
-                + (die ? "bare silicon chips." : "it tears what is glued to it."),
+            BackSentences.QuarterTurnEach,
+            BackSentences.RockAndTwistNeverLever + (die ? "bare silicon chips." : BackSentences.ItTearsWhatIsGlued),
             order.ScopeOf(pair, board)
         ) with
         {
@@ -121,10 +123,10 @@ internal static class BackWords
         Step(
             "block",
             StepKind.Lift,
-            $"Part the carriers of module {board} and take it out",
+            BackSentences.PartCarriersOfModuleAndTake(board),
             "Module is out",
-            "Slide a thin plastic card along the pad from one end; the pad stays on one side.",
-            "Never bend the module to peel it: its solder cracks.",
+            BackSentences.SlideThinPlasticCardAlongPad,
+            BackSentences.NeverBendModuleToPeel,
             order.ScopeOf(pair, board)
         ) with
         {
@@ -153,10 +155,10 @@ internal static class BackWords
         return Step(
             face == Face.Back ? "clean-back" : "clean",
             StepKind.Clean,
-            $"Clean the {list}{(face == Face.Back ? " behind the board" : "")}{order.On(piece.Key)} of pads and paste",
+            BackSentences.CleanOfPadsAndPaste(list, face == Face.Back ? " behind the board" : "", order.On(piece.Key)),
             "Clean",
-            "Alcohol and a lint-free cloth, every contact face.",
-            "Alcohol burns: no heat gun, oven or spark near it; ventilate.",
+            BackSentences.AlcoholAndLintFreeClothEvery,
+            BackSentences.AlcoholBurnsNoHeatGunOven,
             order.ScopeOf(piece)
         ) with
         {
@@ -174,10 +176,10 @@ internal static class BackWords
         return Step(
             "pads",
             StepKind.Lay,
-            $"Cut and lay {HowMany.Of(pads.Count, "new pad")} under the {under}, as thick as the old ones were{order.On(contact.Board)}",
+            BackSentences.CutAndLayUnderAsThick(HowMany.Of(pads.Count, "new pad"), under, order.On(contact.Board)),
             "Pads laid",
-            $"{string.Join(". ", groups)}. The old ones were pressed once and do not fill the gap again.",
-            "Film left on a pad cooks the chip under it.",
+            BackSentences.OldOnesWerePressedOnce(string.Join(". ", groups)),
+            BackSentences.FilmLeftOnPadCooksChip,
             order.ScopeOf(piece)
         ) with
         {
@@ -201,9 +203,9 @@ internal static class BackWords
         return Step(
             "paste",
             StepKind.Spread,
-            $"Paste on {thing}, spread to full cover{order.On(contact.Board)}",
+            BackSentences.PasteOnSpreadToFullCover(thing, order.On(contact.Board)),
             "Covered",
-            "As much as the Paste station says for it.",
+            BackSentences.AsMuchAsPasteStationSays,
             null,
             order.ScopeOf(piece)
         ) with
@@ -224,7 +226,7 @@ internal static class BackWords
         {
             RestoreAction.Fasten => (
                 StepKind.Fasten,
-                $"Put {HowMany.Of(r.Count, "screw")} of group {r.Target} back, out of cell {r.Cell}",
+                BackSentences.PutOfGroupBackOut(HowMany.Of(r.Count, "screw"), r.Target, r.Cell),
                 $"{r.Count} in"
             ),
             RestoreAction.Plug => (StepKind.Connect, $"Plug the {r.Name} in", "Plugged"),
@@ -237,11 +239,11 @@ internal static class BackWords
             done,
             screws
                     ? FormattableString.Invariant(
-                        $"{r.Name}{(length is { } l ? $", {l:0.#} mm: no longer one goes in here" : "")}.{(group!.Ring is not null ? " All started by hand, then in a cross, a turn each." : "")}{(group.Seal ? " The seal over them stays broken." : "")}"
+                        $"{r.Name}{(length is { } l ? BackSentences.NoLongerOneGoesInHere(l) : "")}.{(group!.Ring is not null ? BackSentences.AllStartedByHandThen : "")}{(group.Seal ? BackSentences.SealOverThemStaysBroken : "")}"
                     )
-                : kind == StepKind.Fit ? "Outer films off and counted first; straight down, nothing pinched under it."
+                : kind == StepKind.Fit ? BackSentences.OuterFilmsOffAndCounted
                 : null,
-            screws && length is not null ? "A longer screw in a short hole cracks the board." : null,
+            screws && length is not null ? BackSentences.LongerScrewInShortHoleCracks : null,
             order.ScopeOf(piece)
         ) with
         {
@@ -267,17 +269,15 @@ internal static class BackWords
     {
         var blocks = order.Pairs.Where(p => acts.Any(a => a.Thing == new ThingId(ThingKind.Block, p.Key))).ToList();
         var what =
-            blocks.Count == 0 ? "what is left over"
-            : blocks.Count == 1 ? $"{order.Name(blocks[0])} with its screws and fittings"
-            : "the blocks with their screws and fittings";
+            blocks.Count == 0 ? BackSentences.WhatIsLeft
+            : blocks.Count == 1 ? BackSentences.WithScrewsAndFittings(order.Name(blocks[0]))
+            : BackSentences.BlocksWithTheirScrewsAndFittings;
         return Step(
             "pack",
             StepKind.Store,
-            $"Pack {what}, each with its label",
+            BackSentences.PackEachWithLabel(what),
             "Packed",
-            acts.Any(a => a.Thing.Kind == ThingKind.Clamp)
-                ? "The clamp goes with it: without its lid the package stays under the frame."
-                : null,
+            acts.Any(a => a.Thing.Kind == ThingKind.Clamp) ? BackSentences.ClampGoesWith : null,
             null,
             null
         );

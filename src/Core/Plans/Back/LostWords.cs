@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Plans.Walk;
+using FaithfulBracket.Core.Words.Plans.Back;
 
 namespace FaithfulBracket.Core.Plans.Back;
 
@@ -11,22 +12,16 @@ internal static class LostWords
     {
         List<string> words = [];
         if (cannot.Any(c => c.Thing.Kind == ThingKind.Lid))
-            words.Add("The lid does not go back on: the package stays under its frame, and its clamp is kept.");
+            words.Add(LostSentences.LidDoesNotGoBack);
         foreach (var c in cannot.Where(c => c is { Thing.Kind: ThingKind.Piece, Code: CannotCode.Voided }))
-            words.Add(
-                $"The {new ThingNames(order).Of(c.Thing)} finds nothing to rest on any more: it is handed over with its screws."
-            );
+            words.Add(LostSentences.FindsNothingToRestOnAny(new ThingNames(order).Of(c.Thing)));
         var pads = cannot.Count(c => c.Code == CannotCode.UsedUp);
         if (pads > 0)
-            words.Add(
-                pads == 1
-                    ? "Its one pad was pressed once: a new one, as thick as it was found."
-                    : $"Its {pads} pads were pressed once: new ones, as thick as they were found."
-            );
+            words.Add(pads == 1 ? LostSentences.OnePadWasPressedOnce : LostSentences.PadsWerePressedOnce(pads));
         var seals = cannot.Where(c => c.Thing.Kind == ThingKind.Screws).Select(c => c.Thing.Key).ToList();
         if (seals.Count > 0)
             words.Add(
-                $"The seal over {(seals.Count == 1 ? "group" : "groups")} {string.Join(" and ", seals)} stays broken; what it was worth is given up."
+                LostSentences.SealOverStaysBroken(seals.Count == 1 ? "group" : "groups", string.Join(" and ", seals))
             );
         return words;
     }

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Plans.Moment;
 
 namespace FaithfulBracket.Core.Plans.Moment;
 
@@ -55,9 +56,9 @@ public sealed record Exposure(string Text, string Since)
     private static string Words(Kind kind, int count) =>
         kind switch
         {
-            Kind.Paste => count == 1 ? "paste is spread" : $"paste is spread on {count} faces",
-            Kind.Metal => "liquid metal is on",
-            Kind.Pad => $"{HowMany.Of(count, "pad")} without the outer film",
-            _ => count == 1 ? "1 face is clean and open" : $"{count} faces are clean and open",
+            Kind.Paste => count == 1 ? "paste is spread" : ExposureWords.PasteIsSpreadOnFaces(count),
+            Kind.Metal => ExposureWords.LiquidMetalIs,
+            Kind.Pad => ExposureWords.WithoutOuterFilm(HowMany.Of(count, "pad")),
+            _ => count == 1 ? ExposureWords.FaceIsCleanAndOpen : ExposureWords.FacesAreCleanAndOpen(count),
         };
 }

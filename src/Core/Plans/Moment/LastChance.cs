@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Plans.Walk;
+using FaithfulBracket.Core.Words.Plans.Moment;
 
 namespace FaithfulBracket.Core.Plans.Moment;
 
@@ -68,7 +69,7 @@ public sealed record LastChance(string Title, IReadOnlyList<ChanceItem> Items)
             Verb.Spread,
             Verb.Coat
         );
-        return items.Count == 0 ? null : new($"Last chance before the {names.Of(Closing(act))} closes", items);
+        return items.Count == 0 ? null : new(LastChanceWords.LastChanceBeforeCloses(names.Of(Closing(act))), items);
     }
 
     private static ThingId Closing(Act act) => act.Thing.Kind == ThingKind.Board && act.To is { } to ? to : act.Thing;

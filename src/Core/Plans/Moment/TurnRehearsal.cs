@@ -4,6 +4,7 @@ using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Mount;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Plans.Walk;
+using FaithfulBracket.Core.Words.Plans.Moment;
 
 namespace FaithfulBracket.Core.Plans.Moment;
 
@@ -93,9 +94,9 @@ public sealed record TurnRehearsal(
             to,
             things,
             held is null ? null : (held.FromMm + held.ToMm) / 2,
-            held is not null ? "a hand stays on what no screw holds"
-                : die ? "both palms at the edges, nothing on the die"
-                : "both palms at the edges"
+            held is not null ? TurnRehearsalWords.HandStaysOnWhatNoScrew
+                : die ? TurnRehearsalWords.BothPalmsAtEdgesNothing
+                : TurnRehearsalWords.BothPalmsAtEdges
         );
     }
 
@@ -114,8 +115,8 @@ public sealed record TurnRehearsal(
         if (thing.Id.Kind is ThingKind.Plate)
             return Plate(plan, scene, state, name, thing);
         var (by, text) =
-            state.Held.Contains(thing.Id) ? (TurnHold.Hand, "a hand holds it: no screw does")
-            : loose.Contains(thing.Id) ? (TurnHold.Nothing, "nothing holds it: it falls")
+            state.Held.Contains(thing.Id) ? (TurnHold.Hand, TurnRehearsalWords.HandHoldsIt)
+            : loose.Contains(thing.Id) ? (TurnHold.Nothing, TurnRehearsalWords.NothingHoldsIt)
             : Screwed(scene, state, thing);
         // no document says where its edge runs: as far as the parts that it is known to lie over
         var over = thing.Closes.Select(f => board.FindPart(f.Key)).OfType<Part>().ToList();
@@ -130,9 +131,9 @@ public sealed record TurnRehearsal(
             .Where(s => state.Is(s.Id, Condition.Home, Condition.Turned, Condition.Started, Condition.On))
             .ToList();
         if (groups.Count == 0)
-            return (TurnHold.Tack, "its pads and the snug fit hold it");
+            return (TurnHold.Tack, TurnRehearsalWords.PadsAndSnugFitHold);
         if (thing.Id.Kind == ThingKind.Backplate)
-            return (TurnHold.Screws, "its screws hold it");
+            return (TurnHold.Screws, TurnRehearsalWords.ScrewsHoldIt);
         var names = string.Join(" and ", groups.Select(g => g.Id.Key));
         return (TurnHold.Screws, groups.Count == 1 ? $"group {names} holds it" : $"groups {names} hold it");
     }
@@ -170,10 +171,9 @@ public sealed record TurnRehearsal(
             from,
             to,
             screws,
-            screws.Count == 0 ? "nothing holds it: it falls"
+            screws.Count == 0 ? TurnRehearsalWords.NothingHoldsIt
                 : screws.Count <= 2 ? $"{HowMany.Of(screws.Count, "screw")} of it in"
-                : $"screws {screws[0].Number} and {screws[1].Number}, across from each other, hold it; "
-                    + $"{screws.Count} are in"
+                : TurnRehearsalWords.ScrewsAndAcrossFromEachOther(screws[0].Number, screws[1].Number, screws.Count)
         );
     }
 
@@ -193,7 +193,7 @@ public sealed record TurnRehearsal(
                     from,
                     Math.Max(to, from + LeastWideMm),
                     [],
-                    "their tack holds them"
+                    TurnRehearsalWords.TheirTackHoldsThem
                 )
                 {
                     Pads = true,

@@ -1,6 +1,7 @@
 using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Plans.Walk;
 
 namespace FaithfulBracket.Core.Plans.Walk;
 
@@ -55,15 +56,15 @@ internal sealed class ActWriter(WorkOrder order, Scene scene, BenchState start)
     /// <summary>What is switched off and turned over first, in sentences; null where nothing is.</summary>
     private string? Words(HashSet<string> turned)
     {
-        var off = _acts.Exists(a => a.Do == Verb.PowerOff) ? "Switch the power off and unplug it" : null;
+        var off = _acts.Exists(a => a.Do == Verb.PowerOff) ? ActWriterWords.SwitchPowerOffAndUnplug : null;
         if (turned.Count == 0)
             return off;
         var board = turned.First();
         var held = _acts.TakeWhile(a => a.Do == Verb.Hold).Select(a => NameOf(a.Thing)).ToList();
         var name = order.Pieces.Count > 1 ? $"board {board}" : "the board";
         return (off is null ? "" : $"{off}. ")
-            + $"Turn {name} over ({State.Up[board].ToString().ToLowerInvariant()} side up)"
-            + (held.Count > 0 ? $". Hold the {string.Join(" and the ", held)}: no screw holds it" : "");
+            + ActWriterWords.TurnOverSideUp(name, State.Up[board].ToString().ToLowerInvariant())
+            + (held.Count > 0 ? ActWriterWords.HoldNoScrewHolds(string.Join(" and the ", held)) : "");
     }
 
     private string NameOf(ThingId thing) => new ThingNames(order).Of(thing);

@@ -6,6 +6,7 @@ using FaithfulBracket.Core.Mount;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Teardown;
+using FaithfulBracket.Core.Words.Plans.Walk;
 using Id = FaithfulBracket.Core.Plans.Walk.BenchScene.Id;
 
 namespace FaithfulBracket.Core.Plans.Walk;
@@ -35,12 +36,7 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
             [
                 .. acts
                     ._writer.Beyond.Distinct()
-                    .Select(name => new Trouble(
-                        Station.Teardown,
-                        null,
-                        "More pieces hang by no screw than one person holds while the board is turned over: "
-                            + $"a second person holds the {name}."
-                    )),
+                    .Select(name => new Trouble(Station.Teardown, null, StepActsWords.MorePiecesHangByNoScrew(name))),
             ]
         );
     }

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Heat;
+using FaithfulBracket.Core.Words.Prove.Faults;
 
 namespace FaithfulBracket.Core.Prove.Faults;
 
@@ -64,11 +65,6 @@ public sealed class BenchRun
     /// <summary>In a sentence; null where nothing holds it back.</summary>
     public string? Words =>
         Held is not { } part ? null
-        : SwitchesOff
-            ? FormattableString.Invariant(
-                $"It switches off: {part.Id} reaches its limit of {part.LimitC:0} °C. Read just before."
-            )
-        : FormattableString.Invariant(
-            $"It throttles: {part.Id} stands at its limit of {part.LimitC:0} °C with {Share * 100:0} % of the power."
-        );
+        : SwitchesOff ? BenchRunWords.ItSwitchesOff(part.Id, part.LimitC)
+        : BenchRunWords.ItThrottlesStandsAtLimit(part.Id, part.LimitC, Share * 100);
 }

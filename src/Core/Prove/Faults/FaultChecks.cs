@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Words.Prove.Faults;
+
 namespace FaithfulBracket.Core.Prove.Faults;
 
 /// <summary>The one look or reading that settles a suspicion, and the one that tells two apart.</summary>
@@ -7,38 +9,34 @@ public static class FaultChecks
         kind switch
         {
             FaultKind.None => "nothing wrong",
-            FaultKind.FilmLeft => "film left on a pad",
+            FaultKind.FilmLeft => FaultChecksWords.FilmLeftOnPad,
             FaultKind.PadMissing => "pad missing",
             FaultKind.PadThin => "pad too thin",
             FaultKind.PasteVoid => "a corner without paste",
             FaultKind.Tilt => "block tilted",
             FaultKind.Floats => "block floats",
-            FaultKind.LowFlow => "less flow than told",
-            FaultKind.Air => "air in the fins",
+            FaultKind.LowFlow => FaultChecksWords.LessFlowThanTold,
+            FaultKind.Air => FaultChecksWords.AirInFins,
             FaultKind.PumpOut => "paste pumped out",
-            _ => "sensor or power misread",
+            _ => FaultChecksWords.SensorOrPowerMisread,
         };
 
     public static string Of(FaultKind kind, IReadOnlyList<string> parts, string? corner) =>
         kind switch
         {
-            FaultKind.None => "Nothing to look for: run it once more and keep the reading.",
-            FaultKind.FilmLeft =>
-                $"Look along the edge at {Named(parts)}: a film shows as a bright line. Lift only if it does.",
-            FaultKind.PadMissing => $"Look along the edge at {Named(parts)}: light comes through where no pad lies.",
-            FaultKind.PadThin =>
-                $"Look along the edge at {Named(parts)} with a feeler gauge: a pad that is too thin stays loose.",
-            FaultKind.PasteVoid => $"Lift and read the imprint on {Named(parts)}.",
-            FaultKind.Tilt => $"Measure the gap at all four corners: the {corner} one stands high.",
-            FaultKind.Floats =>
-                "Measure the gap under the block at two sides: more than drawn all round means a pad is too thick.",
-            FaultKind.LowFlow => "Read the flow at a meter, then the same load at another pump speed.",
-            FaultKind.Air => "Tilt the machine with the pump running until no bubble comes, then read again.",
-            FaultKind.PumpOut =>
-                $"Compare with the reading of the day it was pasted; lift and read the imprint on {Named(parts)}.",
+            FaultKind.None => FaultChecksWords.NothingToLook,
+            FaultKind.FilmLeft => FaultChecksWords.LookAlongEdge(Named(parts)),
+            FaultKind.PadMissing => FaultChecksWords.LookAlongEdgeAtLightComes(Named(parts)),
+            FaultKind.PadThin => FaultChecksWords.LookAlongEdgeAtWithFeeler(Named(parts)),
+            FaultKind.PasteVoid => FaultChecksWords.LiftAndReadImprint(Named(parts)),
+            FaultKind.Tilt => FaultChecksWords.MeasureGapAtAllFourCorners(corner),
+            FaultKind.Floats => FaultChecksWords.MeasureGapUnderBlockAtTwo,
+            FaultKind.LowFlow => FaultChecksWords.ReadFlowAtMeterThenSame,
+            FaultKind.Air => FaultChecksWords.TiltMachineWithPumpRunning,
+            FaultKind.PumpOut => FaultChecksWords.CompareWithReadingOfDay(Named(parts)),
             _ => parts.Count > 0
-                ? $"Read {Named(parts)} with a second sensor, or swap the two leads."
-                : "Measure the power at the plug or the cable, not in software.",
+                ? FaultChecksWords.ReadWithSecondSensorOrSwap(Named(parts))
+                : FaultChecksWords.MeasurePowerAtPlugOrCable,
         };
 
     /// <summary>Less likely than this the second is no matter.</summary>

@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Heat;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Pads.Seating;
+using FaithfulBracket.Core.Words.Prove.Faults;
 using MathNet.Numerics.Distributions;
 
 namespace FaithfulBracket.Core.Prove.Faults;
@@ -13,7 +14,7 @@ namespace FaithfulBracket.Core.Prove.Faults;
 public static class FaultFinder
 {
     public const int MostReadings = 200;
-    public const string InWords = "Limits: a body of 4 MiB, 200 readings, and those of the board and block documents.";
+    public const string InWords = FaultFinderWords.LimitsBodyOfMiBReadings;
 
     private const int Sizes = 24;
 
@@ -100,7 +101,7 @@ public static class FaultFinder
             ),
             Unexplained =
                 found.MaxBy(f => f.Log)!.Chi2 > ChiSquared.InvCDF(sensors.Count, Explained)
-                    ? "No single line explains what was read: two things may be wrong at once, or a reading is of something else."
+                    ? FaultFinderWords.NoSingleLineExplains
                     : null,
         };
     }
@@ -111,9 +112,9 @@ public static class FaultFinder
         var faults = new List<InputFault>();
         for (var i = 0; i < looks.Count; i++)
             if (bench.Parts.FirstOrDefault(p => p.Id == looks[i].Part) is not { } part)
-                faults.Add(new($"looks/{i}/part", $"{looks[i].Part}: the block covers no such part."));
+                faults.Add(new($"looks/{i}/part", FaultFinderWords.BlockCoversNoSuchPart(looks[i].Part)));
             else if (!ImprintOdds.For(part.IsDie).Contains(looks[i].Mark))
-                faults.Add(new($"looks/{i}/mark", $"{looks[i].Part} can not show that."));
+                faults.Add(new($"looks/{i}/mark", FaultFinderWords.CanNotShow(looks[i].Part)));
         return faults.Count > 0
             ? throw new InputException(faults)
             : [.. looks.GroupBy(l => l.Part).Select(g => g.Last())];

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Prove.Faults;
 
 namespace FaithfulBracket.Core.Prove.Faults;
 
@@ -35,12 +36,12 @@ public static class FaultPriors
             new(FaultKind.FilmLeft, met.FilmLeft, 0.03, 0.12, "mm of film"),
             new(FaultKind.PadMissing, met.PadMissing, 1, 1, ""),
             new(FaultKind.PadThin, met.PadThin, 0.2, 0.6, "mm too thin"),
-            new(FaultKind.PasteVoid, met.PasteVoid, 0.05, 0.4, "of the face bare"),
+            new(FaultKind.PasteVoid, met.PasteVoid, 0.05, 0.4, FaultKindWords.OfFaceBare),
             new(FaultKind.Tilt, met.Tilt, 0.05, 0.4, "° of tilt"),
             new(FaultKind.Floats, met.Floats, 0.05, 0.4, "mm too high"),
-            new(FaultKind.LowFlow, met.LowFlow, 0.15, 0.8, "of the flow that is believed"),
-            new(FaultKind.Air, met.Air, 0.1, 0.6, "of the fins in air"),
-            new(FaultKind.PumpOut, met.PumpedOut, 0.3, 3, "times more film resistance"),
+            new(FaultKind.LowFlow, met.LowFlow, 0.15, 0.8, FaultKindWords.OfFlowThatIsBelieved),
+            new(FaultKind.Air, met.Air, 0.1, 0.6, FaultKindWords.OfFinsInAir),
+            new(FaultKind.PumpOut, met.PumpedOut, 0.3, 3, FaultKindWords.TimesMoreFilmResistance),
             new(FaultKind.Misread, met.Misread, 3, 20, "K or % read wrong"),
         ];
 }

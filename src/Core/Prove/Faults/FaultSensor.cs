@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Words.Prove.Faults;
+
 namespace FaithfulBracket.Core.Prove.Faults;
 
 /// <summary>A reading with the covered parts it is of.</summary>
@@ -16,7 +18,7 @@ internal sealed record FaultSensor(SensorReading Reading, IReadOnlyList<FaultPar
                 faults.Add(
                     new(
                         $"readings/{i}/parts",
-                        $"{string.Join(", ", readings[i].Parts)}: the block covers none of these, nothing is expected there."
+                        FaultSensorWords.BlockCoversNoneOfTheseNothing(string.Join(", ", readings[i].Parts))
                     )
                 );
             else

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Words.Prove.Faults;
 
 namespace FaithfulBracket.Core.Prove.Faults;
 
@@ -70,7 +71,7 @@ public static class FaultTrainer
                 choices.FirstOrDefault(c => c.Kind == checks[i].Kind) is not { } choice
                 || !(checks[i].Part is { } part ? choice.Parts.Contains(part) : choice.Parts.Count == 0)
             )
-                throw new InputException($"checks/{i}", "This can not be looked for there.");
+                throw new InputException($"checks/{i}", FaultTrainerWords.ThisCanNotBeLooked);
         List<TrainingAnswer> answers = [.. checks.Select(c => Answer(faults, c))];
         var solved = faults.All(f => checks.Any(c => Same(f, c)));
         var best = Best(bench.With(run.Share), faults, readings, met);
@@ -84,11 +85,14 @@ public static class FaultTrainer
             solved || giveUp ? words : null,
             best,
             solved
-                    ? $"Found in {Looks(answers.FindLastIndex(a => a.Found) + 1)}; the likeliest first takes {Looks(best)}."
-                : giveUp ? $"It was: {words}. The likeliest first takes {Looks(best)}."
-                : $"{(two ? "Two things are" : "Something is")} wrong with this bench."
+                    ? FaultTrainerWords.FoundInLikeliestFirstTakes(
+                        Looks(answers.FindLastIndex(a => a.Found) + 1),
+                        Looks(best)
+                    )
+                : giveUp ? FaultTrainerWords.ItWasLikeliestFirstTakes(words, Looks(best))
+                : FaultTrainerWords.WrongWithThisBench(two ? "Two things are" : "Something is")
                     + (run.Words is { } held ? $" {held}" : "")
-                    + " Compare what was read with what was expected, then look."
+                    + FaultTrainerWords.CompareWhatWasRead
         );
     }
 

@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Heat;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads.Seating;
+using FaithfulBracket.Core.Words.Prove.Faults;
 
 namespace FaithfulBracket.Core.Prove.Faults;
 
@@ -22,7 +23,7 @@ public static class JobSuspects
     )
     {
         if (after.CoolantC is null)
-            throw new InputException("", "The after reading names no coolant: nothing can be expected of it.");
+            throw new InputException("", JobSuspectsWords.AfterReadingNamesNoCoolant);
         var at = JobConditions.Of(after, shop, stack.Board);
         var plate = BlockHeat.Of(stack.Laid, at.PowerW, at.FlowLMin, cancel);
         var bench = FaultBench.Of(plate, stack, at);
@@ -36,7 +37,7 @@ public static class JobSuspects
         if (after.PowerStageC is { } stage && Covered(PartKind.PowerStage) is { Count: > 0 } stages)
             readings.Add(new(stages, SensorKind.Max, stage, SigmaK));
         if (readings.Count == 0)
-            throw new InputException("", "Nothing that was read lies bare under this block: nothing can be compared.");
+            throw new InputException("", JobSuspectsWords.NothingThatWasReadLiesBare);
         // a look at what is covered no more says nothing
         var covered = bench.Parts.Select(p => p.Id).ToHashSet();
         var found = FaultFinder.Find(

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Heat;
 using FaithfulBracket.Core.Orders;
+using FaithfulBracket.Core.Words.Prove.Faults;
 
 namespace FaithfulBracket.Core.Prove.Faults;
 
@@ -35,19 +36,9 @@ public static class LiftOrNot
         List<FaultHypothesis> under = [.. found.Hypotheses.Where(h => Under(h.Kind))];
         var chance = under.Sum(h => h.Probability);
         var money = padsCm2 * prices.PadCm2 + pasteG * prices.PasteGram;
-        var cost = FormattableString.Invariant(
-            $"{pads} fresh pads, {pasteG:0.0} g of paste ({money:0} {prices.Currency}) and one more strip-down"
-        );
+        var cost = LiftAdviceWords.FreshPadsOfPaste(pads, pasteG, money, prices.Currency);
         if (under.Count == 0 || chance < LeastChance)
-            return new(
-                false,
-                chance,
-                money,
-                prices.Currency,
-                FormattableString.Invariant(
-                    $"Leave it down: {chance * 100:0} % that anything is wrong under the block. Lifting costs {cost}."
-                )
-            );
+            return new(false, chance, money, prices.Currency, LiftAdviceWords.LeaveItDown(chance * 100, cost));
         var first = under[0];
         var worst = first.EffectK.MaxBy(e => e.K)!;
         var part = expected
@@ -61,14 +52,19 @@ public static class LiftOrNot
         var left =
             margin is not { } m ? ""
             : m < 0 ? FormattableString.Invariant($", {-m:0} K over its limit")
-            : FormattableString.Invariant($", still {m:0} K under its limit");
+            : LiftAdviceWords.StillUnderLimit(m);
         return new(
             lift,
             chance,
             money,
             prices.Currency,
-            FormattableString.Invariant(
-                $"{(lift ? "Lift" : "Leave it down")}: {chance * 100:0} % that something is wrong under the block, {worst.K:0} K at {where}{left}. Lifting costs {cost}."
+            LiftAdviceWords.ThatSomethingIsWrongUnderBlock(
+                lift ? "Lift" : "Leave it down",
+                chance * 100,
+                worst.K,
+                where,
+                left,
+                cost
             )
         );
     }

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Words.Prove.Faults;
 using MathNet.Numerics.LinearAlgebra;
 using MathNet.Numerics.LinearAlgebra.Factorization;
 
@@ -89,14 +90,12 @@ public sealed record NextReading(
     {
         var what = of switch
         {
-            NextReadingOf.Flow => "the flow at a meter",
-            NextReadingOf.Power => "the power at the plug or the cable",
+            NextReadingOf.Flow => NextReadingWords.FlowAtMeter,
+            NextReadingOf.Power => NextReadingWords.PowerAtPlugOrCable,
             _ when parts.Count == 1 => $"{parts[0].Id} with a second sensor",
-            _ => $"{parts[0].Id} to {parts[^1].Id} one by one, by probe or thermal camera",
+            _ => NextReadingWords.ToOneByOneByProbe(parts[0].Id, parts[^1].Id),
         };
-        return FormattableString.Invariant(
-            $"To be surer, read {what}: the likeliest would then stand at about {Math.Round(then * 20) * 5:0} %, now {now * 100:0} %."
-        );
+        return NextReadingWords.ToBeSurerRead(what, Math.Round(then * 20) * 5, now * 100);
     }
 
     /// <summary>How sure one is on average of what is likeliest once it is read: drawn from what is thought now, always the same.</summary>

@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Words.Prove.Logs;
+
 namespace FaithfulBracket.Core.Prove.Logs;
 
 /// <summary>The reading that a log's steady part comes to.</summary>
@@ -8,12 +10,10 @@ public static class LogToReading
     public static Reading Of(LogVerdict verdict, Phase phase, double? roomC, string? board)
     {
         if (verdict.SteadyFromS is null)
-            throw new InputException("", $"The log is not steady. {verdict.Text}");
+            throw new InputException("", LogToReadingWords.LogIsNotSteady(verdict.Text));
         double? Mean(Channel c) => verdict.Means.FirstOrDefault(m => m.Channel == c)?.Mean;
         double Needed(Channel c, double? otherwise, string field) =>
-            Mean(c)
-            ?? otherwise
-            ?? throw new InputException(field, $"The log has no column of the {c.Name()}: say it.");
+            Mean(c) ?? otherwise ?? throw new InputException(field, LogToReadingWords.LogHasNoColumn(c.Name()));
         return new(
             phase,
             Round(Needed(Channel.Room, roomC, "/roomC"), 1),

@@ -1,3 +1,5 @@
+using FaithfulBracket.Core.Words.Prove.Logs;
+
 namespace FaithfulBracket.Core.Prove.Logs;
 
 /// <summary>A stretch in which the clock fell while the die stood at its limit.</summary>
@@ -166,23 +168,26 @@ public static class LogReading
     {
         var parts = new List<string>
         {
-            steady is null ? "Too short to tell anything."
+            steady is null ? LogVerdictWords.TooShortToTellAnything
             : steady.Settled
                 ? FormattableString.Invariant(
                     $"Steady: die {steady.SteadyC:0.0} ± {Math.Max(0.05, steady.PlusMinusC):0.0} °C."
                 )
-            : steady.MoreS >= 3600 ? "Not settling: something still changes. Look at pump, fans and load."
+            : steady.MoreS >= 3600 ? LogVerdictWords.NotSettlingSomethingStillChanges
             : $"Wait {Span(steady.MoreS)} more.",
         };
         if (steady is { Regimes.Count: > 1 })
             parts.Add(
-                $"Load, pump or fans changed {steady.Regimes.Count - 1} "
-                    + $"{(steady.Regimes.Count == 2 ? "time" : "times")}: only the last stretch counts."
+                LogVerdictWords.LoadPumpOrFansChanged(
+                    steady.Regimes.Count - 1,
+                    steady.Regimes.Count == 2 ? "time" : "times"
+                )
             );
         if (throttled.Count > 0)
             parts.Add(
-                FormattableString.Invariant(
-                    $"Throttled for {throttled.Sum(t => t.ToS - t.FromS):0} s, down to {throttled.Min(t => t.ClockShare) * 100:0} % of its clock: readings there are not at full load."
+                LogVerdictWords.ThrottledForDownToOfClock(
+                    throttled.Sum(t => t.ToS - t.FromS),
+                    throttled.Min(t => t.ClockShare) * 100
                 )
             );
         if (gaps.Count > 0)

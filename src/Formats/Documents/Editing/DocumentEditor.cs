@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using FaithfulBracket.Core;
+using FaithfulBracket.Formats.Words.Documents.Editing;
 
 namespace FaithfulBracket.Formats.Documents.Editing;
 
@@ -23,8 +24,7 @@ public sealed class DocumentEditor
         MostItems = 500,
         MostRow = 200;
 
-    public static readonly string InWords =
-        $"Limits: a document of 4 MiB; {MostEdits} edits, {MostItems} places in one, rows of {MostRow}.";
+    public static readonly string InWords = DocumentEditorWords.LimitsDocumentOfMiB(MostEdits, MostItems, MostRow);
 
     private readonly JsonNode _document;
     private readonly List<JsonNode> _made = [];
@@ -99,7 +99,7 @@ public sealed class DocumentEditor
                 ? Lengths.Parse(v.GetValue<string>())
                     ?? throw new InputException(
                         set.At,
-                        $"Expected a length such as 12.5, 12.5 mm or 0.5 in, found \"{Layouts.LayoutReader.Short(v.GetValue<string>())}\"."
+                        DocumentEditorWords.ExpectedLengthSuch(Layouts.LayoutReader.Short(v.GetValue<string>()))
                     )
                 : set.Value?.DeepClone();
         if (parent is JsonObject o)
@@ -132,7 +132,7 @@ public sealed class DocumentEditor
     private void Row(RowEdit row)
     {
         if (row.Count is < 1 or > MostRow)
-            throw new InputException("", $"Expected 1 to {MostRow} more, found {row.Count}.");
+            throw new InputException("", DocumentEditorWords.ExpectedToMoreFound(MostRow, row.Count));
         var item = Items([row.At])[0];
         var list = Beside(item);
         for (var n = 1; n <= row.Count; n++)
@@ -145,8 +145,7 @@ public sealed class DocumentEditor
 
     /// <summary>The list that an entry stands in.</summary>
     private static JsonArray Beside(JsonObject item) =>
-        item.Parent as JsonArray
-        ?? throw new InputException("", "It stands in no list, so that there can be no second of it.");
+        item.Parent as JsonArray ?? throw new InputException("", DocumentEditorWords.ItStandsInNoList);
 
     private void Add(JsonArray list, JsonNode item, bool like = false)
     {
@@ -165,7 +164,7 @@ public sealed class DocumentEditor
     private List<JsonObject> Items(IReadOnlyList<string> at) =>
         [
             .. at.Select(a =>
-                Item(a) as JsonObject ?? throw new InputException("", $"{a} is nothing that lies anywhere.")
+                Item(a) as JsonObject ?? throw new InputException("", DocumentEditorWords.IsNothingThatLiesAnywhere(a))
             ),
         ];
 
@@ -194,5 +193,5 @@ public sealed class DocumentEditor
         }
     }
 
-    private static InputException Nothing(string at) => new("", $"There is nothing at {at}.");
+    private static InputException Nothing(string at) => new("", DocumentEditorWords.ThereIsNothing(at));
 }

@@ -4,6 +4,7 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using FaithfulBracket.Core;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Formats.Words.Documents.Editing;
 
 namespace FaithfulBracket.Formats.Documents.Editing;
 
@@ -37,7 +38,7 @@ public static class DocumentText
             throw new InputException(
                 pointer,
                 e.Message.Contains("uplicate", StringComparison.Ordinal)
-                    ? "A field stands twice in it; keep one."
+                    ? DocumentTextWords.FieldStandsTwice
                     : "Expected a document as JSON."
             );
         }

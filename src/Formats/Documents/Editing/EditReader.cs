@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Formats.Json;
+using FaithfulBracket.Formats.Words.Documents.Editing;
 
 namespace FaithfulBracket.Formats.Documents.Editing;
 
@@ -14,7 +15,7 @@ public static class EditReader
     {
         var edits = o.Objects("edits", One);
         if (edits.Count is 0 or > DocumentEditor.MostEdits)
-            o.Fault("edits", $"Expected 1 to {DocumentEditor.MostEdits} edits, found {edits.Count}.");
+            o.Fault("edits", EditReaderWords.ExpectedToEditsFound(DocumentEditor.MostEdits, edits.Count));
         return edits;
     }
 
@@ -60,7 +61,7 @@ public static class EditReader
             case "grade":
                 var by = o.Text("by");
                 if (by is not ("scan" or "page"))
-                    o.Fault("by", $"Expected scan or page, found \"{by}\".");
+                    o.Fault("by", EditReaderWords.ExpectedScanOrPageFound(by));
                 edit = new GradeEdit(by == "page" ? GradeEdit.PageMm : GradeEdit.ScanMm);
                 break;
             default:
@@ -77,7 +78,7 @@ public static class EditReader
     {
         var at = o.Texts("at");
         if (at.Count is 0 or > DocumentEditor.MostItems)
-            o.Fault("at", $"Expected 1 to {DocumentEditor.MostItems} places, found {at.Count}.");
+            o.Fault("at", EditReaderWords.ExpectedToPlacesFound(DocumentEditor.MostItems, at.Count));
         return at;
     }
 

@@ -3,6 +3,7 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Formats.Words.Documents.Editing;
 
 namespace FaithfulBracket.Formats.Documents.Editing;
 
@@ -81,7 +82,7 @@ internal static class Geometry
     private static List<Point2> Points(JsonObject item)
     {
         if (item["outline"] is not JsonArray list || list.Count < 3)
-            throw new InputException("", $"{Places.NameOf(item)} has neither a place nor an outline.");
+            throw new InputException("", GeometryWords.HasNeitherPlaceNorOutline(Places.NameOf(item)));
         try
         {
             return [.. list.Select(p => new Point2(Figure(p![0]!), Figure(p[1]!)))];
@@ -94,7 +95,7 @@ internal static class Geometry
                         or FormatException
             )
         {
-            throw new InputException("", $"{Places.PointerOf(item)}/outline holds something that is no point.");
+            throw new InputException("", GeometryWords.OutlineHoldsSomething(Places.PointerOf(item)));
         }
     }
 

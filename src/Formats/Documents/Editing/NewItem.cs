@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using FaithfulBracket.Core;
+using FaithfulBracket.Formats.Words.Documents.Editing;
 
 namespace FaithfulBracket.Formats.Documents.Editing;
 
@@ -95,7 +96,7 @@ internal static class NewItem
                 ["name"] = "new lead",
                 ["between"] = new JsonArray("board", "board"),
             },
-            _ => throw new InputException("", $"Nothing is known of a new entry of {to}: send its value."),
+            _ => throw new InputException("", NewItemWords.NothingIsKnownOfNewEntry(to)),
         };
     }
 

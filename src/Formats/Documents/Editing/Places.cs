@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text.Json.Nodes;
 using FaithfulBracket.Core;
+using FaithfulBracket.Formats.Words.Documents.Editing;
 
 namespace FaithfulBracket.Formats.Documents.Editing;
 
@@ -28,18 +29,18 @@ internal static class Places
     {
         var keys = Keys(pointer);
         if (keys.Count == 0)
-            throw new InputException("", "Expected the place of a field, found the whole document.");
+            throw new InputException("", PlacesWords.ExpectedPlaceOfFieldFoundWhole);
         var node = document;
         foreach (var key in keys.SkipLast(1))
             node = node switch
             {
                 JsonObject o => o[key] ?? (o[key] = new JsonObject()),
                 JsonArray list when Index(key) is { } i && i < list.Count && list[i] is { } item => item,
-                _ => throw new InputException("", $"There is nothing at {pointer}."),
+                _ => throw new InputException("", PlacesWords.ThereIsNothing(pointer)),
             };
         return node is JsonObject or JsonArray
             ? (node, keys[^1])
-            : throw new InputException("", $"There is nothing at {pointer}.");
+            : throw new InputException("", PlacesWords.ThereIsNothing(pointer));
     }
 
     /// <summary>What a fault calls it.</summary>
@@ -91,10 +92,7 @@ internal static class Places
         if (pointer[0] != '/' || pointer.Length > 400)
             throw new InputException("", $"\"{Layouts.LayoutReader.Short(pointer)}\" is no JSON pointer.");
         if (pointer.AsSpan().Count('/') > MostDeep)
-            throw new InputException(
-                "",
-                $"\"{Layouts.LayoutReader.Short(pointer)}\" leads deeper than a document goes."
-            );
+            throw new InputException("", PlacesWords.LeadsDeeperThanDocumentGoes(Layouts.LayoutReader.Short(pointer)));
         return
         [
             .. pointer[1..]

@@ -1,0 +1,17 @@
+namespace FaithfulBracket.Core.Words.Heat;
+
+/// <summary>Sentences of block heat.</summary>
+internal static class BlockHeatWords
+{
+    public const string BlockStatesNoResistanceOverFlow =
+        "The block states no resistance over flow: nothing can be expected of it.";
+
+    public const string NoLandOfBlockLies = "No land of the block lies on a die: its curve says nothing here.";
+
+    public const string NoPartStatesHeatItGives = "No part states the heat it gives: the power can not be shared out.";
+
+    public const string DiesLandLiesBesideBlocksPlate = "The die's land lies beside the block's plate.";
+
+    public static string NoCoolingOfThisPlateGives(double perWatt) =>
+        $"No cooling of this plate gives the {perWatt:0.000} K/W that its curve says: base, fin area or curve do not go together.";
+}

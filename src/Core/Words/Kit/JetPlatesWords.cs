@@ -1,0 +1,14 @@
+namespace FaithfulBracket.Core.Words.Kit;
+
+/// <summary>Sentences of jet plates.</summary>
+internal static class JetPlatesWords
+{
+    public static string IsNoJetPlate(double measuredMm) =>
+        $"{measuredMm:0.00} mm is no jet plate of this block: measure again, flat between the jaws.";
+
+    public static string RightOne(double measuredMm, string? jetPlate) =>
+        $"{measuredMm:0.00} mm: {jetPlate}, the right one.";
+
+    public static string MadeForSocket(double measuredMm, string? jetPlate, string nameOf) =>
+        $"{measuredMm:0.00} mm: {jetPlate}, made for socket {nameOf}. Put it back in the bag.";
+}

@@ -1,0 +1,29 @@
+namespace FaithfulBracket.Core.Words.Match;
+
+/// <summary>Sentences of machine room.</summary>
+internal static class MachineRoomWords
+{
+    public static string CardWithBlockTakesSlots(string card, int slot, int otherSlot, string otherCard, int slot3) =>
+        $"Card {card} with its block takes slots {slot} to {otherSlot}; card {otherCard} stands in slot {slot3}.";
+
+    public static string PortOfCardAndPort(
+        string port,
+        string card,
+        string otherPort,
+        string otherCard,
+        double offsetMm,
+        double mostOffsetMm
+    ) =>
+        $"Port {port} of card {card} and port {otherPort} of card {otherCard} stand {offsetMm:0.0} mm beside each other; a rigid link takes {mostOffsetMm:0.0} mm.";
+
+    public static string PortOfCardAndPortOfCard(
+        string port,
+        string card,
+        string otherPort,
+        string otherCard,
+        double distanceMm,
+        double minMm,
+        double maxMm
+    ) =>
+        $"Port {port} of card {card} and port {otherPort} of card {otherCard} lie {distanceMm:0.0} mm apart; the link reaches from {minMm:0.0} to {maxMm:0.0} mm.";
+}

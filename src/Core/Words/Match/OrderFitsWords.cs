@@ -1,0 +1,7 @@
+namespace FaithfulBracket.Core.Words.Match;
+
+/// <summary>Sentences of order fits.</summary>
+internal static class OrderFitsWords
+{
+    public const string BoardIsNotHere = "its board is not here";
+}

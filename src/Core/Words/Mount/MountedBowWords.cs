@@ -1,0 +1,28 @@
+namespace FaithfulBracket.Core.Words.Mount;
+
+/// <summary>Sentences of mounted bow.</summary>
+internal static class MountedBowWords
+{
+    public static string HowBoardBowsIsNotTold(string unknown) => $"How the board bows is not told: {unknown}";
+
+    public static string BoardWouldBowMoreThanTimes(double mostThicknesses) =>
+        $"The board would bow more than {mostThicknesses:0} times its thickness: further than this model reaches. ";
+
+    public const string UseBackPlateOrSupportBoard =
+        "Use the back plate, or support the board while you turn the screws.";
+
+    public static string BoardBowsItCarriesNoPackage(double peakMm) =>
+        $"The board bows {peakMm:0.00} mm. It carries no package whose joints could be judged.";
+
+    public const string SolderJointsCanCrack = "Solder joints can crack. Use a stiffer back plate or thinner pads.";
+
+    public const string ThatIsSafeWhileYouTurn = "That is safe while you turn the screws. Check it again after a year.";
+
+    public const string JointsTakeThat = "The joints take that.";
+
+    public const string ScrewsLieNearlyInLine =
+        " The screws lie nearly in a line and hold the board weakly, so this is a rough figure.";
+
+    public static string BoardBowsStrainBesidePackages(double peakMm, string told, double limit) =>
+        $"The board bows {peakMm:0.00} mm. Strain beside the packages: {told} (limit {limit:0} µε). ";
+}

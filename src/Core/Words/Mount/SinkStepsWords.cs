@@ -1,0 +1,22 @@
+namespace FaithfulBracket.Core.Words.Mount;
+
+/// <summary>Sentences of sink steps.</summary>
+internal static class SinkStepsWords
+{
+    public static string StickOfOn(string aSink, string size, string kind, string on) =>
+        $"Stick {aSink} of {size} on the {kind}{on}";
+
+    public const string FilmOffStraightDownOntoClean =
+        "Film off, straight down onto the clean face, fins along the air, ten seconds under a finger each.";
+
+    public static string LongSideAcross(string turned) => $" Its long side across on {turned}.";
+
+    public static string HottestWillBeInAir(string part, double temperatureC, double airC) =>
+        $" Hottest will be {part}, {temperatureC:0} °C in air of {airC:0} °C";
+
+    public const string SinkThatComesOffFallsOnto =
+        "A sink that comes off falls onto bare solder: pull each once, gently.";
+
+    public const string ItDoesNotTurnUnderFingertip =
+        "It does not turn under a fingertip and touches neither its neighbours nor the block.";
+}

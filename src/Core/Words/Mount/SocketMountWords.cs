@@ -1,0 +1,63 @@
+namespace FaithfulBracket.Core.Words.Mount;
+
+/// <summary>Sentences of socket mount.</summary>
+internal static class SocketMountWords
+{
+    public static string BlockStraightDownOverPostsTurned(double turnDeg) =>
+        $"Block straight down over its posts, turned {turnDeg:0}°, no sliding";
+
+    public static string ItComesDownLevel(string posts) =>
+        $"It comes down level over its {posts} and rests by its own weight; it does not rock.";
+
+    public static string OnceItTouchesItStays(string ports, string inlet, string paste) =>
+        $"{ports}. {inlet}Once it touches it stays: sliding smears the {paste}.";
+
+    public const string BareSiliconLevelAllWay = "Bare silicon: level all the way, no corner runs ahead, no knock.";
+
+    public const string OnlyThisWayRoundDoesInlet = "Only this way round does the inlet lie over the hot dies. ";
+
+    public static string InletLiesOverHotDies(double inlet) =>
+        $"The inlet lies over the hot dies at {inlet:0}°, not so. ";
+
+    public static string EachTurnsTwoRoundsWithFingers(string turned) =>
+        $"Each {turned} turns two rounds with the fingers. One that binds is crossed: back it out.";
+
+    public static string SpringsOnStudsJustGripping(int? stepCount) => $"Springs on, {stepCount} studs just gripping";
+
+    public const string WasherUnderEachSpring = ", a washer under each spring";
+
+    public static string SpringsAndNutsOnJustGripping(int? stepCount, string aWasherUnderEachSpring) =>
+        $"Springs and nuts on, {stepCount} just " + $"gripping{aWasherUnderEachSpring}";
+
+    public const string FromBehindTheyTurnOtherWay =
+        "From behind they turn the other way: anticlockwise there is in. How far the tips stand out tells how much is left.";
+
+    public const string WasherMayBeStuckInsideNut = "A washer may be stuck inside a nut. None firm until all grip.";
+
+    public const string WasherUnderEachSpring2 = "washer under each spring";
+
+    public const string NoCornerRunsAhead =
+        "No corner runs ahead: one turned home first lifts the others and chips a die.";
+
+    public const string ByEqualTurnsToStop = "By equal turns to the stop; stop if the board bends.";
+
+    public const string OfTipStillToCome = "of tip still to come";
+
+    public const string BoardOnTray = "Board on its tray: outer corners first, all loose, then firm";
+
+    public const string EveryStandoffUnderHoleNone = "Every standoff under a hole, none where there is no hole.";
+
+    public const string StandoffInWrongPlaceIsShort = "A standoff in the wrong place is a short circuit.";
+
+    public const string EveryScrewFindsStandoffAtOnce =
+        "Every screw finds its standoff at once; the board does not bow between them.";
+
+    public const string MemoryIntoSlotsManualNames = "Memory into the slots the manual names for this many modules";
+
+    public const string BothLeversOpenStraightDown = "Both levers open, straight down until they close by themselves.";
+
+    public const string DoNotPressOnBlock = "Do not press on the block to hold the board.";
+
+    public const string BothEndsClickLeversStandUpright =
+        "Both ends click, the levers stand upright, the edge is level.";
+}

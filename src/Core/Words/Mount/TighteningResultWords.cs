@@ -1,0 +1,36 @@
+namespace FaithfulBracket.Core.Words.Mount;
+
+/// <summary>Sentences of tightening result.</summary>
+internal static class TighteningResultWords
+{
+    public static string AndDiesEdge(double limit) => $" and the die's edge under {limit:0.#} MPa";
+
+    public static string NoPassesKeep(string count, int mostPasses, string brokenWords) =>
+        $"{count} No {mostPasses} passes keep the {brokenWords}. "
+        + "Turn evenly, and hold the block level by hand until all screws grip.";
+
+    public static string NoEvenStepKeeps(string count, string bounds, double tiltDeg) =>
+        $"{count} No even step keeps {bounds}: this one reaches {tiltDeg:0.00}°. Turn in the smallest steps and hold the block level by hand until all screws grip.";
+
+    public static string LargestEvenStepThatKeeps(string count, string bounds) =>
+        $"{count} The largest even step that keeps {bounds}.";
+
+    public static string RecommendedIsLargestEvenStep(string count, string recommendedWords, string bounds) =>
+        $"{count} Recommended is {recommendedWords}, the largest even step that keeps {bounds}.";
+
+    public const string LoadWithinPartsLimit = "load within the part's limit";
+
+    public const string PressureAtDiesEdgeWithinLimit = "pressure at the die's edge within its limit";
+
+    public static string NoDieLiesUnderThisBlock(double tiltDeg) =>
+        $"No die lies under this block: what counts is that it comes down level. One screw home first tilts it {tiltDeg:0.00}°.";
+
+    public static string DieRingGoesInCrossThen(double peakMPa) =>
+        $"The die ring goes in a cross, then outward: one corner home first presses the die's edge {peakMPa:0.#} times as hard.";
+
+    public const string DieRingGoesInCrossThenOutward =
+        "The die ring goes in a cross, then outward: one corner home first chips the die's edge.";
+
+    public const string DieRingGoesInCrossThenOutwardSoThatNoCorner =
+        "The die ring goes in a cross, then outward, so that no corner runs ahead.";
+}

@@ -1,0 +1,20 @@
+namespace FaithfulBracket.Core.Words.Mount;
+
+/// <summary>Sentences of tightening.</summary>
+internal static class TighteningWords
+{
+    public const string LimitsScrewsMoves =
+        "Limits: 64 screws, 4,000 moves; screws times turns over the step may not ask for more.";
+
+    public static string MovesAtThisStep(double many, int mostMoves) =>
+        $"{many:0} moves at this step; at most {mostMoves}: take larger turns.";
+
+    public static string IsNoScrewOfThisBlock(string hole) => $"\"{hole}\" is no screw of this block.";
+
+    public static string ScrewsTurningOfAtMost(int screws, int mostScrews) =>
+        $"{screws} screws; the turning of at most {mostScrews} is simulated.";
+
+    public static string HowFarToTurnAtTime(string unknown) => $"How far to turn at a time is not told: {unknown}";
+
+    public static string NameEachOfScrewsOnce(int holeCount) => $"Name each of the {holeCount} screws once.";
+}

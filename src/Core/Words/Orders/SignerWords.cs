@@ -1,0 +1,10 @@
+namespace FaithfulBracket.Core.Words.Orders;
+
+/// <summary>Sentences of signer.</summary>
+internal static class SignerWords
+{
+    public static string LetterUCanBeMistaken(char odd, int otherOdd) =>
+        $"The letter {odd} (U+{otherOdd:X4}) can be mistaken for another letter. Use the plain letter.";
+
+    public const string SignWithOneToFourLetters = "Sign with one to four letters.";
+}

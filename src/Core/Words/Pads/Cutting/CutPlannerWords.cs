@@ -1,0 +1,23 @@
+namespace FaithfulBracket.Core.Words.Pads.Cutting;
+
+/// <summary>Sentences of cut planner.</summary>
+internal static class CutPlannerWords
+{
+    public const string LimitsKindsOfPiecePiecesTogether =
+        "Limits: 500 kinds of piece, 1,000 pieces together, 500 kinds of sheet.";
+
+    public static string ExpectedAtMostKindsOfPiece(int mostLines, int pieceCount) =>
+        $"Expected at most {mostLines} kinds of piece, found {pieceCount}.";
+
+    public static string ExpectedAtMostKindsOfSheet(int mostLines, int stockCount) =>
+        $"Expected at most {mostLines} kinds of sheet, found {stockCount}.";
+
+    public static string ExpectedAtMostPiecesTogetherFound(int mostPieces, long pieceCount) =>
+        $"Expected at most {mostPieces} pieces together, found {pieceCount}.";
+
+    public static string InStockIsUsedUp(string what, int count) =>
+        $"The {what} in stock is used up: {count} of this piece left over.";
+
+    public static string NoSheetIsLargeEnough(string what, double widthMm, double depthMm) =>
+        $"No {what} sheet is large enough for {widthMm:0.##} × {depthMm:0.##} mm.";
+}

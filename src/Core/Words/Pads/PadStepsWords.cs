@@ -1,0 +1,49 @@
+namespace FaithfulBracket.Core.Words.Pads;
+
+/// <summary>Sentences of pad steps.</summary>
+internal static class PadStepsWords
+{
+    public static string LettersFollowCuttingSheetEdge(double widthMm, double depthMm, string letters) =>
+        $"{widthMm:0.#} × {depthMm:0.#} mm, letters {letters}. Follow the cutting sheet, edge to edge.";
+
+    public const string CutAwayFromHand = "Cut away from the hand.";
+
+    public const string IntoHalfFor = "into the half for";
+
+    public static string LayOf(
+        int listCount,
+        string pads,
+        double thicknessMm,
+        string intoTheHalfFor,
+        string words,
+        string at,
+        string letters,
+        string otherLetters
+    ) => $"Lay {listCount} {pads} of {thicknessMm:0.0#} mm {intoTheHalfFor} the {words}{at}, {letters} {otherLetters}";
+
+    public static string PeelInnerFilmOfEach(string films) =>
+        $"Peel the inner film of each, {films} in all; the outer one stays on. ";
+
+    public static string FilmOffBothSidesOfEach(int films) => $"Film off both sides of each, {films} films in all. ";
+
+    public static string PressEachOnChip(string where) => $"Press each on its chip; {where}.";
+
+    public const string EachOnLandInHalf =
+        "Each on its land, in the half that lies open: the board comes down on them.";
+
+    public static string InnerFilmOffEachInAll(string films) =>
+        $"Inner film off each, {films} in all, drawn slowly: these stretch; the outer one "
+        + "stays on. Clear of every bolt hole, with room to spread.";
+
+    public const string FilmLeftOnPadCooksChip = "Film left on a pad cooks the chip under it: count the films.";
+
+    public static string OnBackOfModule(string board) => $" on the back of module {board}";
+
+    public const string OnBoardWherePartShows = "on the board, where its part shows it";
+
+    public const string OnBlockInPocket = "on the block, in its pocket";
+
+    public const string TackySideToBlock = "tacky side to the block";
+
+    public static string ScrewsOfBlockStrip(string pair) => $"screws of block {pair} strip";
+}

@@ -1,0 +1,17 @@
+namespace FaithfulBracket.Core.Words.Pads.Seating;
+
+/// <summary>Sentences of plate model.</summary>
+internal static class PlateModelWords
+{
+    public static string PadMaterialIsNotKnown(string material) =>
+        $"Pad material \"{material}\" is not known: give it in materials or add it to the drawer.";
+
+    public static string HasNoPadLand(string part) =>
+        $"\"{part}\" has no pad land under this block: take the pad off the list.";
+
+    public static string HeightOfIsNotKnownYet(string die) =>
+        $"The height of {die} is not known yet: nothing fixes the block's height.";
+
+    public const string NothingFixesBlocksHeight =
+        "Nothing fixes the block's height: no paste land lies over a die and no standoff is given.";
+}

@@ -1,0 +1,28 @@
+namespace FaithfulBracket.Core.Words.Plans;
+
+/// <summary>Sentences of job rules.</summary>
+internal static class JobRulesWords
+{
+    public static string ExpectedToCharactersFound(int mostTitle, int length) =>
+        $"Expected 1 to {mostTitle} characters, found {length}.";
+
+    public static string ExpectedAtMostCharactersFound(int mostClient, int clientCount) =>
+        $"Expected at most {mostClient} characters, found {clientCount}.";
+
+    public static string ExpectedAtMostFound(int mostPadChoices, int choiceCount) =>
+        $"Expected at most {mostPadChoices}, found {choiceCount}.";
+
+    public const string ExpectedPadForPartFoundNone = "Expected a pad for a part, found none.";
+
+    public static string OrderHasNoBoard(string key) => $"The order has no board \"{key}\".";
+
+    public static string BoardHasNoPart(string part) => $"The board has no part \"{part}\".";
+
+    public static string StandsTwiceOnePadPart(string part) => $"\"{part}\" stands twice: one pad a part.";
+
+    public static string PadMaterialIsNotInDrawer(string? material) =>
+        $"Pad material \"{material}\" is not in the drawer.";
+
+    public static string PadVariesBy(string material, double thicknessTolMm, double thicknessMm) =>
+        $"A {material} pad varies by ±{thicknessTolMm:0.0#} mm: one of {thicknessMm:0.0##} mm may not be there at all.";
+}

@@ -1,0 +1,46 @@
+namespace FaithfulBracket.Core.Words.Prep;
+
+/// <summary>Sentences of prep station.</summary>
+internal static class PrepStationWords
+{
+    public const string WipeFromEdgeInwardWithFresh =
+        "Wipe from the edge inward with a fresh cloth face each time; no knocks from above, bare silicon chips.";
+
+    public const string WipeUntilClothStaysClean = "Wipe until the cloth stays clean.";
+
+    public const string ResidueLiftsPadsAndTiltsBlock = "Residue lifts pads and tilts the block.";
+
+    public const string OldPadCrumbsOutOfCorners =
+        "Old pad crumbs out of the corners with tweezers and cloth, no steel.";
+
+    public const string OnlyTopFacesTouchPads = "Only the top faces touch pads.";
+
+    public static string ToCleanDryFit(string faces) => $"{faces} to clean, dry fit";
+
+    public static string OnWaitWipe(string name, int wait, string detail) =>
+        $"{name} on, wait {wait} s, wipe; then alcohol. {detail}";
+
+    public static string AlcoholAndLintFreeCloth(string detail) => $"Alcohol and a lint-free cloth. {detail}";
+
+    public const string AlcoholBurnsNoHeatGunOven = "Alcohol burns: no heat gun, oven or spark near it; ventilate.";
+
+    public static string TakeFactorysLiquidMetalOffThen(string words) =>
+        $"Take the factory's liquid metal off {words}, then out of every corner round it";
+
+    public const string SwabItTogetherWithPlastic =
+        "Swab it together with plastic and lift it off; a wipe smears it under the small parts. Wipe until nothing shines.";
+
+    public const string GalliumGlovesAndTrayOffAluminium =
+        "Gallium: gloves and tray, off aluminium and jewellery; what you wipe off is not for the drain.";
+
+    public static string TakeProtectiveStickerOffWipeLands(string pair) =>
+        $"Take the protective sticker off {pair}, wipe its lands, no fingerprints";
+
+    public static string ColdPlateBareCopperTarnishes(string metal) =>
+        $"Cold plate: {metal}. Bare copper tarnishes under fingers: gloves.";
+
+    public static string DryFitOfWithoutPads(string pair, string on, string things) =>
+        $"Dry fit of {pair}{on} without pads or paste: {things} to look at";
+
+    public const string DocumentsSeeNothingInWay = "The documents see nothing in the way.";
+}

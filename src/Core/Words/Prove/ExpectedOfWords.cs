@@ -1,0 +1,7 @@
+namespace FaithfulBracket.Core.Words.Prove;
+
+/// <summary>Sentences of expected of.</summary>
+internal static class ExpectedOfWords
+{
+    public const string ChooseBlockAndPaste = "Choose a block and a paste first: nothing is seated yet.";
+}

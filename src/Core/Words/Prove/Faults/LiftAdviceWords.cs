@@ -1,0 +1,23 @@
+namespace FaithfulBracket.Core.Words.Prove.Faults;
+
+/// <summary>Sentences of lift advice.</summary>
+internal static class LiftAdviceWords
+{
+    public static string FreshPadsOfPaste(int pads, double pasteG, double money, string currency) =>
+        $"{pads} fresh pads, {pasteG:0.0} g of paste ({money:0} {currency}) and one more strip-down";
+
+    public static string LeaveItDown(double chance, string cost) =>
+        $"Leave it down: {chance:0} % that anything is wrong under the block. Lifting costs {cost}.";
+
+    public static string StillUnderLimit(double m) => $", still {m:0} K under its limit";
+
+    public static string ThatSomethingIsWrongUnderBlock(
+        string leaveItDown,
+        double chance,
+        double k,
+        string where,
+        string left,
+        string cost
+    ) =>
+        $"{leaveItDown}: {chance:0} % that something is wrong under the block, {k:0} K at {where}{left}. Lifting costs {cost}.";
+}

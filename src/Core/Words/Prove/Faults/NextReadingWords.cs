@@ -1,0 +1,15 @@
+namespace FaithfulBracket.Core.Words.Prove.Faults;
+
+/// <summary>Sentences of next reading.</summary>
+internal static class NextReadingWords
+{
+    public const string FlowAtMeter = "the flow at a meter";
+
+    public const string PowerAtPlugOrCable = "the power at the plug or the cable";
+
+    public static string ToOneByOneByProbe(string part, string otherPart) =>
+        $"{part} to {otherPart} one by one, by probe or thermal camera";
+
+    public static string ToBeSurerRead(string what, double then, double now) =>
+        $"To be surer, read {what}: the likeliest would then stand at about {then:0} %, now {now:0} %.";
+}

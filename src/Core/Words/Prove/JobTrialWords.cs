@@ -1,0 +1,25 @@
+namespace FaithfulBracket.Core.Words.Prove;
+
+/// <summary>Sentences of job trial.</summary>
+internal static class JobTrialWords
+{
+    public const string MeanOfCoolant = "the mean of the coolant";
+
+    public static string AtRunsThanBefore(double power, string part, double gainK, string warmer) =>
+        $"At {power:0} W the {part} runs {gainK:0} K {warmer} than before";
+
+    public static string WhichMayBeChance(double low, double high) =>
+        $", which may be chance: from {low:0} to {high:0} K with 95 %";
+
+    public static string ToldOverFromBeforeAndAfter(string told, string range, string over, string runs, int a) =>
+        $"{told}{range}; told over {over}, from {runs} before and {a} after.";
+
+    public static string GainIsToldWithin(double wantedK) =>
+        $"The gain is told within ± {wantedK:0} K: no further run is needed.";
+
+    public static string AfterWithPauseBetweenWouldTell(string moreRuns, double wantedK) =>
+        $"{moreRuns} after, with a pause between, would tell the gain within ± {wantedK:0} K.";
+
+    public static string NoNumberOfRunsAfterTells(double wantedK) =>
+        $"No number of runs after tells the gain within ± {wantedK:0} K: the runs before were too few or too far apart.";
+}

@@ -1,0 +1,16 @@
+namespace FaithfulBracket.Core.Words.Prove;
+
+/// <summary>Sentences of repeated runs.</summary>
+internal static class RepeatedRunsWords
+{
+    public static string AlikeRunsKWBetweenThem(int runCount, double mean, double spread, double sensors) =>
+        $"{runCount} alike runs: {mean:0} K/kW, ± {spread:0.0} between them, ± {sensors:0.0} by the sensors of one.";
+
+    public const string TheyDifferByMoreThanSensors =
+        " They differ by more than the sensors explain: load, pump or room moved.";
+
+    public static string SweepOfRuns(int runCount, double slope, double otherSlope, double intercept, double half) =>
+        $"Sweep of {runCount} runs: {slope:0} ± {otherSlope:0} K/kW, {intercept:0.0} ± {half:0.0} K without power";
+
+    public const string ItDoesNotPass = ": it does not pass 0. A sensor is off, or heat comes from elsewhere.";
+}

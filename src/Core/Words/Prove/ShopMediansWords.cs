@@ -1,0 +1,14 @@
+namespace FaithfulBracket.Core.Words.Prove;
+
+/// <summary>Sentences of shop medians.</summary>
+internal static class ShopMediansWords
+{
+    public static string ProvedFromOnShopsOwnMedian(int jobCount, string jobs, string with, int leastJobs) =>
+        $"{jobCount} proved {jobs}{with}: from {leastJobs} on the shop's own median says something.";
+
+    public const string AsMakerClaims = "as the maker claims";
+
+    public static string OverMakersClaim(double off) => $"{off:0} % over the maker's claim";
+
+    public static string UnderMakersClaim(double off) => $"{off:0} % under the maker's claim";
+}

@@ -1,0 +1,20 @@
+namespace FaithfulBracket.Core.Words.Schedule;
+
+/// <summary>Sentences of day grid.</summary>
+internal static class DayGridWords
+{
+    public static string IsNoOperationOfThisDay(string name) => $"\"{name}\" is no operation of this day.";
+
+    public static string ItNeedsPairsOfHands(int hands, int otherHands) =>
+        $"It needs {hands} pairs of hands; the day has {otherHands}.";
+
+    public static string IsNoToolOfThisDay(string tool) => $"\"{tool}\" is no tool of this day.";
+
+    public static string WaitsForSomethingThatWaits(string job, string of) =>
+        $"{job}/{of} waits for something that waits for it.";
+
+    public const string MoreHasBegunAtOnce = "More has begun at once than there are hands.";
+
+    public static string MoreHasBegunAtOnceThanThere(string tool) =>
+        $"More has begun at once than there are tools \"{tool}\".";
+}

@@ -1,0 +1,23 @@
+namespace FaithfulBracket.Core.Words.Teardown;
+
+/// <summary>Sentences of chosen order.</summary>
+internal static class ChosenOrderWords
+{
+    public static string NameEachOfScrewGroupsLeads(int idCount) =>
+        $"Name each of the {idCount} screw groups, leads and pieces once.";
+
+    public static string HidesGroupIt(string first, string target) =>
+        $"{first} hides group {target}: it has to be gone first.";
+
+    public static string HidesLeadIt(string first, string target) =>
+        $"{first} hides the lead {target}: it has to be gone first.";
+
+    public static string OfGroupStill(string screws, string first, string hold, string target) =>
+        $"{screws} of group {first} still {hold} the {target}.";
+
+    public static string LeadStillTiesDown(string first, string target) =>
+        $"The lead {first} still ties the {target} down.";
+
+    public static string DieRingComesAfterPeer(string target, string first) =>
+        $"The die ring {target} comes after its peer {first} on the same piece.";
+}

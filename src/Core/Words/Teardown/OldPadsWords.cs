@@ -1,0 +1,19 @@
+namespace FaithfulBracket.Core.Words.Teardown;
+
+/// <summary>Sentences of old pads.</summary>
+internal static class OldPadsWords
+{
+    public static string PhotographOldWhereTheyStick(string what, string on) =>
+        $"Photograph the old {what} where they stick{on}, on both sides";
+
+    public const string BeforeAnythingIsWiped =
+        "Before anything is wiped: where each lay, what it touched, where it was thin.";
+
+    public static string MeasureOldPads(string on) =>
+        $"Measure the old pads{on}: at the rim where nothing pressed them, and in the middle";
+
+    public const string OneOfEachKindWillDo =
+        "One of each kind will do. Their thickness tells the true gap, and what goes under the stock cooler when it goes back.";
+
+    public const string JawsJustTouch = "The jaws just touch: a pad that gives under the caliper reads too thin.";
+}

@@ -1,0 +1,19 @@
+namespace FaithfulBracket.Core.Words.Teardown;
+
+/// <summary>Sentences of teardown station.</summary>
+internal static class TeardownStationWords
+{
+    public const string NothingIsPlugged = "Nothing is plugged in";
+
+    public const string PowerOffUnplugPressSwitch = "Power off, unplug, press the switch to drain";
+
+    public const string LookThatNothingIsPlugged = "Look that nothing is plugged in, and put the wrist strap on";
+
+    public const string StrapsCordEndsOnEarthedMetal =
+        "The strap's cord ends on earthed metal, and the board lies on its own bag or a mat.";
+
+    public const string TouchEarthedMetalOrWearCorded =
+        "Touch earthed metal or wear a corded wrist strap; a strap without a cord does nothing.";
+
+    public const string PowerSuppliesAreNeverOpened = "Power supplies are never opened: that is licensed work.";
+}

@@ -1,0 +1,39 @@
+namespace FaithfulBracket.Formats.Words.Layouts;
+
+/// <summary>Sentences of gerber reader.</summary>
+internal static class GerberReaderWords
+{
+    public const string ThisIsCopperOrMaskLayer =
+        "this is a copper or mask layer (Gerber), which holds no holes, parts or outline. Export the drill file "
+        + "and the board's profile.";
+
+    public static string NoUnitIsStated(string file) =>
+        $"{file}: no unit is stated; taken as mm. Override with units=.";
+
+    public static string UnitsTakenAsAsAsked(string file, string asked) => $"{file}: units taken as {asked}, as asked.";
+
+    public static string NoClosedLineIsDrawnHere(string noProfile) => $"no closed line is drawn here: {noProfile}";
+
+    public static string BoardEndsAtMiddleOfDrawn(string file) =>
+        $"{file}: the board ends at the middle of the drawn line.";
+
+    public static string InsideOutlineTakenAsCutOuts(string of, string are) =>
+        $"{of} inside the outline " + $"{are} taken as cut-outs and left out.";
+
+    public const string LastWordHasNoAsterisk = "the last word has no asterisk: the file is cut off.";
+
+    public const string FSExpectedDigitsBeforeAndAfter =
+        "FS: expected digits before and after the point such as FSLAX46Y46.";
+
+    public const string SRPanelOfSeveralBoards = "SR: a panel of several boards. Export the profile of a single board.";
+
+    public static string IsNoGerberWord(string shortText) => $"\"{shortText}\" is no Gerber word.";
+
+    public static string MoreThanLines(int mostPoints) =>
+        $"more than {mostPoints} lines. Export the board's profile alone.";
+
+    public const string ArcWithoutIAndJ = "an arc without I and J.";
+
+    public static string ExpectedWholeNumberFound(string shortText) =>
+        $"expected a whole number, found \"{shortText}\".";
+}

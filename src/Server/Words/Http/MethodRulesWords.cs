@@ -1,0 +1,14 @@
+namespace FaithfulBracket.Server.Words.Http;
+
+/// <summary>Sentences of method rules.</summary>
+internal static class MethodRulesWords
+{
+    public const string NotByThisMethod = "Not by this method";
+
+    public static string ThereIsNoCall(string method, object path, string of) =>
+        $"There is no call {method} {path}{of}.";
+
+    public const string NotInThisForm = "Not in this form";
+
+    public const string BodyWithoutContentType = "a body without a content type";
+}

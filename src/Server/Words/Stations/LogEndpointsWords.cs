@@ -1,0 +1,18 @@
+namespace FaithfulBracket.Server.Words.Stations;
+
+/// <summary>Sentences of log endpoints.</summary>
+internal static class LogEndpointsWords
+{
+    public const string ExpectedBeforeOrAfter = "Expected before or after.";
+
+    public static string ExpectedAtMostCharactersFound(int mostName, int nameCount) =>
+        $"Expected at most {mostName} characters, found {nameCount}.";
+
+    public static string OrderHasNoBoard(string board) => $"The order has no board \"{board}\".";
+
+    public static string JobKeepsAtMostLogs(int mostLogs) => $"A job keeps at most {mostLogs} logs: strike one first.";
+
+    public static string TwoColumnsAreTold(string theTime) => $"Two columns are told to be {theTime}: one of them.";
+
+    public const string ExpectedListOfColumnsEach = "Expected a list of columns, each with index, channel and unit.";
+}

@@ -1,0 +1,16 @@
+namespace FaithfulBracket.Server.Words.Stations;
+
+/// <summary>Sentences of schedule endpoint.</summary>
+internal static class ScheduleEndpointWords
+{
+    public const string MissingExpectedListOfJobs = "Missing: expected a list of jobs.";
+
+    public static string ExpectedAtMostJobsFound(int mostJobs, int jobCount) =>
+        $"Expected at most {mostJobs} jobs, found {jobCount}.";
+
+    public static string ExpectedAtMostOperationsFound(int mostOperations, int operations) =>
+        $"Expected at most {mostOperations} operations, found {operations}.";
+
+    public static string IdStandsTimes(string key, int twiceCount) =>
+        $"The id \"{key}\" stands {twiceCount} times; every id once.";
+}
