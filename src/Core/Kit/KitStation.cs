@@ -49,7 +49,7 @@ public static class KitStation
                 {
                     Id = new(Station.Kit, null, "manual"),
                     Kind = StepKind.Read,
-                    Done = "Manual read",
+                    Done = KitStationWords.ManualRead,
                     Title = KitStationWords.ReadManualsRevisionAndManual,
                     Detail = KitStationWords.KitsChangeWithoutNotice,
                 },
@@ -106,7 +106,7 @@ public static class KitStation
         {
             Id = new(Station.Kit, null, "stock-run"),
             Kind = StepKind.Run,
-            Done = "It runs, readings taken",
+            Done = KitStationWords.ItRunsReadingsTaken,
             Title = order.Pieces.Any(p => p.Seated is not null)
                 ? KitStationWords.RunMachineWithOldCooler
                 : KitStationWords.RunWithStockCoolerAndTake(OrderNames.Subject(order)),

@@ -81,7 +81,7 @@ public static class MatchStation
                 ? MatchStationWords.CompareLabelOn(BoardLabel.Carrier(piece.Board.Kind), BoardLabel.Of(piece.Board))
                 : MatchStationWords.NoLabelOnThisBoard(order.On(piece.Key)),
             Detail = named ? MatchStationWords.BoardCodeAndRevisionNotModel : MatchStationWords.HolesDieAndPartsRound,
-            Done = named ? "The label agrees" : "The board agrees",
+            Done = named ? MatchStationWords.LabelAgrees : MatchStationWords.BoardAgrees,
         };
     }
 
@@ -102,7 +102,7 @@ public static class MatchStation
                 : MatchStationWords.ReadVerdictOnAndAccept(block.Maker, block.Model),
             Detail = worst?.Fit.Reasons[0].Text ?? MatchStationWords.PlatesAreMadeForBoard,
             Caution = trouble ? MatchStationWords.BlockThatDoesNotSeat : null,
-            Done = "Accept this block",
+            Done = MatchStationWords.AcceptThisBlock,
             Face = block.Plates.Count > 0 && block.Plates.All(p => p.Face == Face.Back) ? Face.Back : Face.Front,
             Targets = [.. worst?.Fit.Reasons[0].Refs ?? []],
         };

@@ -123,7 +123,7 @@ internal static class Bridging
             Pair = j.From.Key,
             Title = BridgingWords.EvenScrewsOfAndAgainstEach(screws, order.Name(j.From), order.Name(j.To)),
             Detail = BridgingWords.JoinedBlockThatIsLowerPulls,
-            Done = "Square to both",
+            Done = BridgingWords.SquareToBoth,
             Targets = [.. j.From.Block.Plates.Concat(j.To.Block.Plates).SelectMany(p => p.Holes).Select(h => h.Id)],
         };
 

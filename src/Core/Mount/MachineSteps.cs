@@ -27,7 +27,7 @@ internal static class MachineSteps
                     use.Slots > 1
                         ? MachineStepsWords.WithBlockItTakesSlots(use.Slot, use.Slot + use.Slots - 1)
                         : MachineStepsWords.WithBlockItTakesThisSlot,
-                Done = "In its slot",
+                Done = MachineStepsWords.InSlot,
                 Feel = MachineStepsWords.ItSlidesInLevelUntilSlots,
                 Acts = [new(Verb.Insert, new(ThingKind.Board, use.Card))],
             };

@@ -38,7 +38,7 @@ public static class MemoryBridge
             ),
             Detail = MemoryBridgeWords.PadsButtAgainstTopEdge,
             Caution = MemoryBridgeWords.TwoRowsOfTinyPartsStand,
-            Done = "Between its carriers",
+            Done = MemoryBridgeWords.BetweenCarriers,
             Targets = [.. on.Laid.Contacts()],
         };
     }
@@ -174,7 +174,7 @@ public static class MemoryBridge
         return step with
         {
             Title = PassWords.Title(turns, round, Rounds, _ => ""),
-            Done = round == 1 ? "All snug" : "All home",
+            Done = round == 1 ? MemoryBridgeWords.AllSnug : MemoryBridgeWords.AllHome,
             Detail = PassWords.Order(turns),
             Pass = round,
             Passes = Rounds,
@@ -197,7 +197,7 @@ public static class MemoryBridge
                 modules == 1 ? MemoryBridgeWords.PressModuleIntoSecondSlot
                 : modules == 2 ? MemoryBridgeWords.PressBothModulesIntoSecond(How(way))
                 : MemoryBridgeWords.PressModulesIntoSlotsSide(modules, How(way))
-                    + (way == ModulesIn.WithBlock ? $", {first.Block.Model} held level" : ""),
+                    + (way == ModulesIn.WithBlock ? MemoryBridgeWords.HeldLevel(first.Block.Model) : ""),
             Detail =
                 modules % 2 == 0 && modules > 2
                     ? MemoryBridgeWords.EverySlotTaken

@@ -95,7 +95,7 @@ internal static class MountSteps
                 Kind = StepKind.Fit,
                 Board = card,
                 Pair = pair.Key,
-                Done = "Bracket on",
+                Done = MountStepsWords.BracketOn,
                 Title = MountStepsWords.FitSlotBracket(slots),
             };
         if (OpenPorts.Used(order, pair) is { Count: > 0 } used)
@@ -108,8 +108,8 @@ internal static class MountSteps
                 Kind = StepKind.Plug,
                 Board = card,
                 Pair = pair.Key,
-                Done = $"{HowMany.Of(open.Count, "port")} plugged",
-                Title = $"Plug {(open.Count == 1 ? "port" : "ports")} {Names(open)} of {order.Name(pair)}",
+                Done = MountStepsWords.Plugged(HowMany.Of(open.Count, "port")),
+                Title = MountStepsWords.PlugOf(open.Count == 1 ? "port" : "ports", Names(open), order.Name(pair)),
                 Detail = MountStepsWords.NothingIsJoinedToThem,
                 Count = open.Count,
                 Counted = CountOf.Ports,
@@ -122,7 +122,7 @@ internal static class MountSteps
                 Kind = StepKind.Connect,
                 Board = card,
                 Pair = pair.Key,
-                Done = "Lead plugged",
+                Done = MountStepsWords.LeadPlugged,
                 Title = MountStepsWords.PlugLeadPolarityChecked(string.Join(" and ", block.Headers)),
                 Caution = MountStepsWords.LightingPlugWrongWayRoundKills,
             };
@@ -297,7 +297,7 @@ internal static class MountSteps
                     Kind = StepKind.Connect,
                     Board = _on.Board,
                     Pair = _pair.Key,
-                    Done = "Ribbon plugged",
+                    Done = MountStepsWords.RibbonPlugged,
                     Title = MountStepsWords.PlugInBetweenBoardAndBoard(r.Name, r.From.Board, r.To.Board),
                     Detail =
                         MountStepsWords.LayBoardsSideBySide
@@ -332,7 +332,7 @@ internal static class MountSteps
                 Title =
                     Behind ? MountStepsWords.LayBehindHolesOverThoseLeft(_order.Name(_pair), TheBoard)
                     : FromBack ? MountStepsWords.LowerOntoHolesVisible(TheBoard, _order.Name(_pair))
-                    : $"Lower {_order.Name(_pair)} onto {TheBoard}",
+                    : MountStepsWords.LowerOnto(_order.Name(_pair), TheBoard),
                 Detail =
                     (films > 0 ? MountStepsWords.PeelOuterFilmOff(HowMany.All(films, "pad")) : "")
                     + MountStepsWords.LineUpBeforeContact,
@@ -356,9 +356,9 @@ internal static class MountSteps
                 Kind = StepKind.Start,
                 Board = _on.Board,
                 Pair = _pair.Key,
-                Done = $"All {_first.Count} started",
+                Done = MountStepsWords.AllStarted(_first.Count),
                 Face = Seen,
-                Title = $"Start {HowMany.Of(_first.Count, "screw")}{OfBlock} loose{Washers()}",
+                Title = MountStepsWords.StartLoose(HowMany.Of(_first.Count, "screw"), OfBlock, Washers()),
                 Detail =
                     waits.Count > 0
                         ? MountStepsWords.LeaveOutBackPlate(
@@ -388,7 +388,7 @@ internal static class MountSteps
             var hardest = moves.MaxBy(m => m.LoadN)!;
             return Pass($"turn-{pass}", turns, pass, round.Passes) with
             {
-                Done = moves.All(m => m.Home) ? "All home" : $"All {turns.Count} turned",
+                Done = moves.All(m => m.Home) ? MountStepsWords.AllHome : MountStepsWords.AllTurned(turns.Count),
                 Detail = PassWords.Order(turns),
                 Caution =
                     strips ? MountStepsWords.StopBeforeScrewStrips
@@ -460,7 +460,7 @@ internal static class MountSteps
             {
                 Title = MountStepsWords.TurnHomeInOrderLittle(HowMany.Of(holes.Count, Thing), OfBlock),
                 Detail = MountStepsWords.NeverOneHomeBeforeOthers,
-                Done = "All home",
+                Done = MountStepsWords.AllHome,
                 Caution = MountStepsWords.DoNotPressDownOnBlock,
                 Once = [.. holes.Select(h => Id($"home-{h.Id}"))],
             };
@@ -473,7 +473,7 @@ internal static class MountSteps
                 Board = _on.Board,
                 Pair = _pair.Key,
                 Title = OfThis(PassWords.Title(turns, pass, passes, h => RingName(_first.First(x => x.Id == h)))),
-                Done = $"All {turns.Count} turned",
+                Done = MountStepsWords.AllTurned(turns.Count),
                 Pass = pass,
                 Passes = passes,
                 Feel = PassWords.Feel(pass == passes),
@@ -501,7 +501,7 @@ internal static class MountSteps
                 Kind = StepKind.BackPlate,
                 Board = _on.Board,
                 Pair = _pair.Key,
-                Done = $"Back plate on, {HowMany.Of(_held.Count, "screw")}",
+                Done = MountStepsWords.BackPlateOn(HowMany.Of(_held.Count, "screw")),
                 Face = Face.Back,
                 Title =
                     _ways.BackPlateScrews == BackPlateScrews.All
@@ -533,7 +533,7 @@ internal static class MountSteps
             {
                 Title = MountStepsWords.SetBackWithPads(plate.Name, plate.UsesHoles.Count),
                 Detail = MountStepsWords.StockScrewsOfTheseHolesStay(Pads(plate)),
-                Done = $"Back plate on, {HowMany.Of(plate.UsesHoles.Count, "screw")}",
+                Done = MountStepsWords.BackPlateOn(HowMany.Of(plate.UsesHoles.Count, "screw")),
                 Count = plate.UsesHoles.Count,
                 Counted = CountOf.Screws,
             };

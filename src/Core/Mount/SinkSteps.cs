@@ -58,7 +58,7 @@ internal static class SinkSteps
                 + (hottest.Sink.LimitC is { } limit ? FormattableString.Invariant($", {limit:0} °C allowed.") : "."),
             Caution = SinkStepsWords.SinkThatComesOffFallsOnto,
             Feel = SinkStepsWords.ItDoesNotTurnUnderFingertip,
-            Done = sinks.Count == 1 ? "Sink is on" : $"{sinks.Count} sinks on",
+            Done = sinks.Count == 1 ? SinkStepsWords.SinkIsOn : SinkStepsWords.SinksOn(sinks.Count),
             Targets = [.. sinks.Select(s => s.Part.Id)],
             Count = sinks.Count > 1 ? sinks.Count : null,
             Counted = sinks.Count > 1 ? CountOf.Sinks : null,

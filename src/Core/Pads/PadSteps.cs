@@ -84,10 +84,13 @@ internal static class PadSteps
         {
             Id = CutStep(number),
             Kind = StepKind.Cut,
-            Done = $"{HowMany.Of(pieces.Count, "piece")} cut",
-            Title =
-                $"Cut {HowMany.Of(pieces.Count, "piece")} from {(sheet.Offcut ? "offcut" : "sheet")} "
-                + $"{sheet.StockId}, {HowMany.Of(sheet.Cuts.Count, "cut")}",
+            Done = PadStepsWords.Cut(HowMany.Of(pieces.Count, "piece")),
+            Title = PadStepsWords.CutFrom(
+                HowMany.Of(pieces.Count, "piece"),
+                sheet.Offcut ? "offcut" : "sheet",
+                sheet.StockId,
+                HowMany.Of(sheet.Cuts.Count, "cut")
+            ),
             Detail = PadStepsWords.LettersFollowCuttingSheetEdge(sheet.WidthMm, sheet.DepthMm, Letters(pieces)),
             Caution = PadStepsWords.CutAwayFromHand,
             Count = sheet.Cuts.Count,
@@ -126,7 +129,7 @@ internal static class PadSteps
             Kind = StepKind.Lay,
             Board = first.Board,
             Pair = pair.Key,
-            Done = $"{list.Count} laid, {HowMany.Of(films, "film")} off",
+            Done = PadStepsWords.LaidOff(list.Count, HowMany.Of(films, "film")),
             Title = PadStepsWords.LayOf(
                 list.Count,
                 pads,

@@ -123,7 +123,7 @@ public static class PasteStation
             Title = Title(f, f.Part + order.On(f.Board), paste, shop),
             Detail = f.Refusals.Count > 0 ? string.Join(" ", f.Refusals) : f.Why,
             Caution =
-                f.Refusals.Count > 0 ? $"Not here: {f.Refusals[0]}"
+                f.Refusals.Count > 0 ? PasteStationWords.NotHere(f.Refusals[0])
                 : f.Cautions.Count > 0 ? string.Join(" ", f.Cautions.Take(2))
                 : f.Method == PasteWay.Spread ? PasteStationWords.BareCornerOverheats
                 : null,

@@ -131,8 +131,11 @@ public static class PrepStation
             {
                 Id = new(Station.Prep, scope, $"clean-{name}{(behind ? "-back" : "")}"),
                 Kind = StepKind.Clean,
-                Title =
-                    $"Clean {words}{(behind ? " behind the board" : "")}{(parts.Count > 1 ? $", {parts.Count} faces" : "")}",
+                Title = PrepStationWords.Clean(
+                    words,
+                    behind ? PrepStationWords.BehindBoard : "",
+                    parts.Count > 1 ? PrepStationWords.Faces(parts.Count) : ""
+                ),
                 Detail = soaks
                     ? PrepStationWords.OnWaitWipe(remover?.Name ?? "Remover", wait, detail)
                     : PrepStationWords.AlcoholAndLintFreeCloth(detail),
@@ -155,7 +158,7 @@ public static class PrepStation
             Title = PrepStationWords.TakeFactorysLiquidMetalOffThen(words),
             Detail = PrepStationWords.SwabItTogetherWithPlastic,
             Caution = PrepStationWords.GalliumGlovesAndTrayOffAluminium,
-            Done = "No metal left",
+            Done = PrepStationWords.NoMetalLeft,
             Face = parts[0].Face,
             Targets = [.. parts.Select(p => p.Id)],
         };
@@ -168,11 +171,11 @@ public static class PrepStation
             Id = new(Station.Prep, order.ScopeOf(pair), "block"),
             Kind = StepKind.Prepare,
             Pair = pair.Key,
-            Done = "Block is clean",
+            Done = PrepStationWords.BlockIsClean,
             Title = PrepStationWords.TakeProtectiveStickerOffWipeLands(order.Name(pair)),
             Detail =
                 metal is null ? null
-                : metal.Contains("nickel", StringComparison.OrdinalIgnoreCase) ? $"Cold plate: {metal}."
+                : metal.Contains("nickel", StringComparison.OrdinalIgnoreCase) ? PrepStationWords.ColdPlate(metal)
                 : PrepStationWords.ColdPlateBareCopperTarnishes(metal),
         };
     }
@@ -190,7 +193,7 @@ public static class PrepStation
             Kind = StepKind.DryFit,
             Board = on.Board,
             Pair = pair.Key,
-            Done = "Dry fit good",
+            Done = PrepStationWords.DryFitGood,
             Title = PrepStationWords.DryFitOfWithoutPads(
                 order.Name(pair),
                 order.On(on.Board),

@@ -225,7 +225,7 @@ public static class ProveStation
                 Id = new(Station.Prove, order.ScopeOf(piece), "edges"),
                 Kind = StepKind.Look,
                 Board = piece.Key,
-                Done = "Even all round",
+                Done = ProveStationWords.EvenAllRound,
                 Title = piece.Seated is null
                     ? ProveStationWords.LookAlongEdges(order.On(piece.Key), Touching(piece, pads))
                     : ProveStationWords.LookAlongEdgesGapEvenAll(order.On(piece.Key)),
@@ -264,8 +264,8 @@ public static class ProveStation
         {
             Id = new(Station.Prove, null, "water-out"),
             Kind = StepKind.Fill,
-            Done = "Out and weighed",
-            Title = ProveStationWords.LetTestWaterOut + (about is null ? "" : $": about {about} g"),
+            Done = ProveStationWords.OutAndWeighed,
+            Title = ProveStationWords.LetTestWaterOut + (about is null ? "" : ProveStationWords.About(about)),
             Detail = ProveStationWords.AsMuchAsWent,
             Caution = ProveStationWords.AwayFromMachine,
             Feel = ProveStationWords.NothingRunsAnyMoreAndBlock,
@@ -279,7 +279,7 @@ public static class ProveStation
         {
             Id = filled,
             Kind = StepKind.Fill,
-            Done = "Filled, no bubbles",
+            Done = ProveStationWords.FilledNoBubbles,
             Title =
                 order.Boxes.Count > 1
                     ? ProveStationWords.FillLoopWithCoolantAndBleed(order.Boxes.Count)
@@ -293,7 +293,7 @@ public static class ProveStation
         {
             Id = new(Station.Prove, null, "boot"),
             Kind = StepKind.Boot,
-            Done = "It boots",
+            Done = ProveStationWords.ItBoots,
             Title = ProveStationWords.PlugInSensorLeadsAndBoot,
         };
         foreach (var seat in seats)
@@ -339,7 +339,7 @@ public static class ProveStation
                 + ProveStationWords.HotterMoreAirOverThem,
             Caution = ProveStationWords.SinksAreHot,
             Feel = ProveStationWords.FigureStandsStillWithinMinute,
-            Done = "Within their limits",
+            Done = ProveStationWords.WithinTheirLimits,
             Targets = [.. hottest.Select(s => s.Part.Id)],
             Facts =
             [
@@ -391,7 +391,7 @@ public static class ProveStation
             Id = new(Station.Prove, order.ScopeOf(piece), "after"),
             Kind = StepKind.Run,
             Board = piece.Key,
-            Done = "Readings taken",
+            Done = ProveStationWords.ReadingsTaken,
             Title =
                 piece.Board.Kind == BoardKind.MemoryModule
                     ? ProveStationWords.ReadEveryModulesOwnSensor
@@ -418,7 +418,7 @@ public static class ProveStation
             Pair = seat.Pair,
             Title = ProveStationWords.LookWhetherAllMemoryIsThere,
             Detail = ProveStationWords.ContactsPressedTooLittleShowThere,
-            Done = "At its speed",
+            Done = ProveStationWords.AtSpeed,
             Feel = ProveStationWords.EveryModuleIsListedEach,
             Facts =
             [

@@ -156,7 +156,7 @@ public static class SeatedMatch
                             $"It meets {way.Clashes[0].Part} by {-way.Clashes[0].MarginMm:0.00} mm."
                         )
                         : null,
-                Done = "This turn",
+                Done = SeatedMatchWords.ThisTurn,
                 Facts = [new(FormattableString.Invariant($"{seat.TurnDeg:0}°"), "turned")],
             };
         if (seat.Bare)
@@ -212,7 +212,7 @@ public static class SeatedMatch
                     $"{d.Answer.GainK:0} K at {d.PowerW:0} W and {d.FlowLPerMin:0.#} L/min{(d.Answer.MoreW is { } more ? SeatedMatchWords.OrMoreAtSameTemperature(more) : "")}. {Worth(seat)}"
                 ),
             Caution = SeatedMatchWords.NothingBringsLidBackNorMakers,
-            Done = "Decided: lid off",
+            Done = SeatedMatchWords.DecidedLidOff,
             Facts = d is null
                 ? []
                 :

@@ -62,7 +62,7 @@ public static class TeardownStation
         {
             Id = new(Station.Teardown, null, "power"),
             Kind = StepKind.PowerOff,
-            Done = ran ? "Power is off" : TeardownStationWords.NothingIsPlugged,
+            Done = ran ? TeardownStationWords.PowerIsOff : TeardownStationWords.NothingIsPlugged,
             Title = ran
                 ? TeardownStationWords.PowerOffUnplugPressSwitch
                 : TeardownStationWords.LookThatNothingIsPlugged,
@@ -105,18 +105,18 @@ public static class TeardownStation
             Board = BoardOf(order, piece, s.Target),
             Title = s.Action switch
             {
-                TeardownAction.Unscrew => $"Take out {HowMany.Of(s.Count, "screw")}, group {s.Target}",
-                TeardownAction.Unplug => $"Unplug the {s.Name}",
-                _ => $"Lift the {s.Name}",
+                TeardownAction.Unscrew => TeardownStationWords.TakeOutGroup(HowMany.Of(s.Count, "screw"), s.Target),
+                TeardownAction.Unplug => TeardownStationWords.Unplug(s.Name),
+                _ => TeardownStationWords.Lift(s.Name),
             },
             Detail = s.Why,
             Acts = Acts(order, piece, s),
             Caution = s.Advice.Count > 0 ? string.Join(" ", s.Advice) : null,
             Done = s.Action switch
             {
-                TeardownAction.Unscrew => $"{s.Count} in the tray",
-                TeardownAction.Unplug => "Unplugged and marked",
-                _ => $"Lift the {s.Name}",
+                TeardownAction.Unscrew => TeardownStationWords.InTray(s.Count),
+                TeardownAction.Unplug => TeardownStationWords.UnpluggedAndMarked,
+                _ => TeardownStationWords.Lift(s.Name),
             },
             Face = s.Face,
             Targets = [s.Target],

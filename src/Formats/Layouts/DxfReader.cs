@@ -106,10 +106,10 @@ internal sealed class DxfReader
 
     private void Insert(DxfEntity e, DrawnFrame world, string layer, int depth)
     {
-        var name = e.Text(2) ?? throw _file.Refuse(e.Line, "INSERT names no block (group 2).");
+        var name = e.Text(2) ?? throw _file.Refuse(e.Line, DxfReaderWords.InsertNamesNoBlock);
         if (!_drawing.Blocks.TryGetValue(name, out var block))
         {
-            Skip($"INSERT of block \"{LayoutReader.Short(name)}\", which the drawing does not hold,", e);
+            Skip(DxfReaderWords.InsertOfUnknownBlock(LayoutReader.Short(name)), e);
             return;
         }
         if (depth >= DeepestInsert)

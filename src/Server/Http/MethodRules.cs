@@ -77,8 +77,7 @@ internal static class MethodRules
                 context,
                 response.StatusCode,
                 MethodRulesWords.NotInThisForm,
-                $"{request.Method} {request.Path} does not take {request.ContentType ?? MethodRulesWords.BodyWithoutContentType}. Pictures are "
-                    + "sent as image/jpeg or image/png, packs as application/zip, all else as application/json."
+                MethodRulesWords.ContentTypeIsNotTaken(request.Method, request.Path, request.ContentType)
             ),
             _ => Problems.WriteAsync(
                 context,

@@ -52,8 +52,7 @@ internal sealed class OwnPages(IConfiguration configuration, IReadOnlyList<strin
             return RefuseAsync(
                 context,
                 StatusCodes.Status415UnsupportedMediaType,
-                $"Nothing is written from {type}. Send application/json, lines of JSON as "
-                    + "application/x-ndjson, files as multipart/form-data."
+                OwnPagesWords.NothingIsWrittenFrom(type)
             );
         if (
             MediaTypeHeaderValue.TryParse(request.ContentType, out var media)
@@ -61,11 +60,7 @@ internal sealed class OwnPages(IConfiguration configuration, IReadOnlyList<strin
             && !charset.Equals("utf-8", StringComparison.OrdinalIgnoreCase)
             && !charset.Equals("us-ascii", StringComparison.OrdinalIgnoreCase)
         )
-            return RefuseAsync(
-                context,
-                StatusCodes.Status415UnsupportedMediaType,
-                "Text is read as UTF-8: send it so, and say charset=utf-8 or nothing."
-            );
+            return RefuseAsync(context, StatusCodes.Status415UnsupportedMediaType, OwnPagesWords.TextIsReadAsUtf8);
         return next(context);
     }
 

@@ -13,6 +13,7 @@ public partial class ArrowTests
     private static readonly string[] Rooms =
     [
         "",
+        "Words",
         "Geometry",
         "Boards",
         "Bench",
@@ -125,6 +126,32 @@ public partial class ArrowTests
         foreach (var room in knows.Keys)
             Walk(room, []);
         Assert.Empty(circles.Distinct());
+    }
+
+    [GeneratedRegex("""(?<!\w)\$?"((?:[^"\\]|\\.)*[.?])"(?=[,;) ]|$)""")]
+    private static partial Regex Sentence();
+
+    [GeneratedRegex(@"\b[a-z]{2,}\b")]
+    private static partial Regex Word();
+
+    /// <summary>What people read is in the rooms of words, so that it is found, kept alike and translated there.</summary>
+    [Fact]
+    public void Sentences_for_people_are_in_the_rooms_of_words()
+    {
+        var src = Path.Combine(House(), "src");
+        string[] elsewhere = ["obj", "bin", "Words", "Demo", "Records"];
+        var found =
+            from file in Directory.EnumerateFiles(src, "*.cs", SearchOption.AllDirectories)
+            let at = Path.GetRelativePath(src, file)
+            where !at.Split(Path.DirectorySeparatorChar).Intersect(elsewhere).Any()
+            from line in File.ReadLines(file).Select((text, i) => (Text: text.Trim(), Number: i + 1))
+            where !line.Text.StartsWith('/') && !line.Text.StartsWith('[')
+            // a fault of the program is for whoever reads the log
+            where !Regex.IsMatch(line.Text, @"new (Argument|InvalidOperation)\w*Exception\(")
+            from System.Text.RegularExpressions.Match m in Sentence().Matches(line.Text)
+            where Word().Count(Regex.Replace(m.Groups[1].Value, @"\{[^}]*\}", " ")) >= 4
+            select $"{at}:{line.Number}: {m.Groups[1].Value}";
+        Assert.Empty(found);
     }
 
     /// <summary>What has no interface has none: no web, storage, files or clock.</summary>

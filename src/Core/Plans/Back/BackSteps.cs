@@ -189,10 +189,10 @@ internal sealed class BackSteps(
                             target,
                             Cell(target)
                         )
-                    : step.Kind == StepKind.Connect ? $"Unplug the {name}"
-                    : $"Take the {name} off",
+                    : step.Kind == StepKind.Connect ? BackStepsWords.Unplug(name)
+                    : BackStepsWords.TakeOff(name),
                 Done =
-                    screws ? $"{step.Count} in the tray"
+                    screws ? BackStepsWords.InTray(step.Count)
                     : step.Kind == StepKind.Connect ? "Unplugged"
                     : "Off",
                 Detail = BackStepsWords.ItWasFittedAgainOverBlock,

@@ -31,4 +31,8 @@ internal static class KitStationWords
 
     public const string WarrantyMayEndWhenSeal =
         "Warranty may end when the seal is broken: check the terms and local consumer law first.";
+
+    public const string ManualRead = "Manual read";
+
+    public const string ItRunsReadingsTaken = "It runs, readings taken";
 }

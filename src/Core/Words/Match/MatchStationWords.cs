@@ -34,4 +34,10 @@ internal static class MatchStationWords
     public const string PlatesAreMadeForBoard = "Its plates are made for a board that is not in this order.";
 
     public const string BlockThatDoesNotSeat = "A block that does not seat can crack the die or bend the board.";
+
+    public const string LabelAgrees = "The label agrees";
+
+    public const string BoardAgrees = "The board agrees";
+
+    public const string AcceptThisBlock = "Accept this block";
 }

@@ -30,4 +30,6 @@ internal static class BridgingWords
 
     public const string JoinedBlockThatIsLowerPulls =
         "A joined block that is lower pulls the fitting askew: the fitting stands square to both, its rings not in sight.";
+
+    public const string SquareToBoth = "Square to both";
 }

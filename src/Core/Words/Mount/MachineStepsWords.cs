@@ -33,4 +33,6 @@ internal static class MachineStepsWords
 
     public const string PushedHomeItTurnsByHand =
         "Pushed home it turns by hand and does not tip; neither ring is in sight.";
+
+    public const string InSlot = "In its slot";
 }

@@ -66,4 +66,12 @@ internal static class MemoryBridgeWords
 
     public const string MainboardsManualGoes =
         "The mainboard's manual goes first: it numbers its slots and says which are filled when.";
+
+    public const string BetweenCarriers = "Between its carriers";
+
+    public const string AllSnug = "All snug";
+
+    public const string AllHome = "All home";
+
+    public static string HeldLevel(string model) => $", {model} held level";
 }

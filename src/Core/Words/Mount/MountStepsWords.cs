@@ -113,4 +113,27 @@ internal static class MountStepsWords
         $"Paste first where it meets the block, {area:0.#} cm² spread thin: heat from behind goes over there. Its own pads and washers; nothing may short.";
 
     public static string WasherToBoard(string w) => $", {w} washer to the board";
+
+    public const string BracketOn = "Bracket on";
+
+    public static string Plugged(string ports) => $"{ports} plugged";
+
+    public static string PlugOf(string ports, string names, string pair) => $"Plug {ports} {names} of {pair}";
+
+    public const string LeadPlugged = "Lead plugged";
+
+    public const string RibbonPlugged = "Ribbon plugged";
+
+    public static string LowerOnto(string pair, string theBoard) => $"Lower {pair} onto {theBoard}";
+
+    public static string AllStarted(int firstCount) => $"All {firstCount} started";
+
+    public static string StartLoose(string screws, string ofBlock, string washers) =>
+        $"Start {screws}{ofBlock} loose{washers}";
+
+    public const string AllHome = "All home";
+
+    public static string AllTurned(int turnCount) => $"All {turnCount} turned";
+
+    public static string BackPlateOn(string screws) => $"Back plate on, {screws}";
 }

@@ -19,4 +19,8 @@ internal static class SinkStepsWords
 
     public const string ItDoesNotTurnUnderFingertip =
         "It does not turn under a fingertip and touches neither its neighbours nor the block.";
+
+    public const string SinkIsOn = "Sink is on";
+
+    public static string SinksOn(int sinkCount) => $"{sinkCount} sinks on";
 }

@@ -46,4 +46,11 @@ internal static class PadStepsWords
     public const string TackySideToBlock = "tacky side to the block";
 
     public static string ScrewsOfBlockStrip(string pair) => $"screws of block {pair} strip";
+
+    public static string Cut(string pieces) => $"{pieces} cut";
+
+    public static string CutFrom(string pieces, string sheet, string stockId, string cuts) =>
+        $"Cut {pieces} from {sheet} " + $"{stockId}, {cuts}";
+
+    public static string LaidOff(int listCount, string films) => $"{listCount} laid, {films} off";
 }

@@ -43,4 +43,19 @@ internal static class PrepStationWords
         $"Dry fit of {pair}{on} without pads or paste: {things} to look at";
 
     public const string DocumentsSeeNothingInWay = "The documents see nothing in the way.";
+
+    public const string BehindBoard = " behind the board";
+
+    public static string Faces(int partCount) => $", {partCount} faces";
+
+    public static string Clean(string words, string behindTheBoard, string text) =>
+        $"Clean {words}{behindTheBoard}{text}";
+
+    public const string NoMetalLeft = "No metal left";
+
+    public const string BlockIsClean = "Block is clean";
+
+    public static string ColdPlate(string metal) => $"Cold plate: {metal}.";
+
+    public const string DryFitGood = "Dry fit good";
 }

@@ -96,4 +96,20 @@ internal static class ProveStationWords
         + "same turn more on each, then look again.";
 
     public const string EveryModuleIsListedEach = "Every module is listed, each at the speed it had before.";
+
+    public const string EvenAllRound = "Even all round";
+
+    public const string OutAndWeighed = "Out and weighed";
+
+    public static string About(string about) => $": about {about} g";
+
+    public const string FilledNoBubbles = "Filled, no bubbles";
+
+    public const string ItBoots = "It boots";
+
+    public const string WithinTheirLimits = "Within their limits";
+
+    public const string ReadingsTaken = "Readings taken";
+
+    public const string AtSpeed = "At its speed";
 }

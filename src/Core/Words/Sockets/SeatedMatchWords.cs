@@ -71,4 +71,8 @@ internal static class SeatedMatchWords
     public static string OrMoreAtSameTemperature(double more) => $", or {more:0} W more at the same temperature";
 
     public const string NothingBringsLidBackNorMakers = "Nothing brings the lid back, nor the maker's warranty.";
+
+    public const string ThisTurn = "This turn";
+
+    public const string DecidedLidOff = "Decided: lid off";
 }

@@ -16,4 +16,16 @@ internal static class TeardownStationWords
         "Touch earthed metal or wear a corded wrist strap; a strap without a cord does nothing.";
 
     public const string PowerSuppliesAreNeverOpened = "Power supplies are never opened: that is licensed work.";
+
+    public const string PowerIsOff = "Power is off";
+
+    public static string TakeOutGroup(string screws, string target) => $"Take out {screws}, group {target}";
+
+    public static string Unplug(string s) => $"Unplug the {s}";
+
+    public static string Lift(string s) => $"Lift the {s}";
+
+    public static string InTray(int count) => $"{count} in the tray";
+
+    public const string UnpluggedAndMarked = "Unplugged and marked";
 }

@@ -24,4 +24,9 @@ internal static class DxfReaderWords
     public const string SPLINENeedsWeightAboveForEach = "SPLINE needs a weight above 0 for each control point.";
 
     public const string SPLINEKnotsDoNotRise = "SPLINE: its knots do not rise.";
+
+    public const string InsertNamesNoBlock = "INSERT names no block (group 2).";
+
+    public static string InsertOfUnknownBlock(string name) =>
+        $"INSERT of block \"{name}\", which the drawing does not hold,";
 }

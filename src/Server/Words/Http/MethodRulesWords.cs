@@ -10,5 +10,6 @@ internal static class MethodRulesWords
 
     public const string NotInThisForm = "Not in this form";
 
-    public const string BodyWithoutContentType = "a body without a content type";
+    public static string ContentTypeIsNotTaken(string method, object path, string? contentType) =>
+        $"{method} {path} does not take {contentType ?? "a body without a content type"}. Send pictures as image/jpeg or image/png, packs as application/zip and everything else as application/json.";
 }

@@ -30,4 +30,10 @@ internal static class BackStepsWords
         $"Take out {screws}, group {target}, into cell {cell}";
 
     public const string ItWasFittedAgainOverBlock = "It was fitted again over the block.";
+
+    public static string Unplug(string name) => $"Unplug the {name}";
+
+    public static string TakeOff(string name) => $"Take the {name} off";
+
+    public static string InTray(int? stepCount) => $"{stepCount} in the tray";
 }
