@@ -146,7 +146,7 @@ public sealed class BoardFamilies(int families, int classes, int members, int se
     public static Constellation Measure(Board board, double sigmaMm, double missing, double extra, Random r)
     {
         var (angle, shift) = (r.NextDouble() * 2 * Math.PI, new Point2(Mm(r, -200, 200), Mm(r, -200, 200)));
-        var all = Constellation.Of(board).Points;
+        var all = Constellation.From(board).Points;
         var seen = new List<SeenPoint>();
         foreach (var p in all.OrderBy(_ => r.Next()).Take((int)Math.Round(all.Count * (1 - missing))))
         {

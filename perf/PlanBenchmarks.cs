@@ -35,7 +35,7 @@ public class PlanBenchmarks
             },
         };
         var plan = JobPlanner.Plan(_context);
-        _scene = BenchScene.Of(order, plan);
+        _scene = BenchScene.Create(order, plan);
         _steps = [.. plan.Steps.Select(s => new WalkStep(s.Acts, s.Up))];
         _stack = plan.Pads.Pairs[0].Stack!.WhileMounting(false);
     }
@@ -62,7 +62,7 @@ public class PlanBenchmarks
     {
         var walked = 0;
         for (var i = 0; i < Rounds; i++)
-            walked += BenchWalk.Run(_scene, BenchState.Of(_scene), _steps).End.Conditions.Count;
+            walked += BenchWalk.Run(_scene, BenchState.Create(_scene), _steps).End.Conditions.Count;
         return walked;
     }
 
@@ -71,7 +71,9 @@ public class PlanBenchmarks
     {
         var walked = 0;
         for (var n = 1; n <= _steps.Count; n++)
-            walked += BenchWalk.Run(_scene, BenchState.Of(_scene), _steps[..n], toTheEnd: false).End.Conditions.Count;
+            walked += BenchWalk
+                .Run(_scene, BenchState.Create(_scene), _steps[..n], toTheEnd: false)
+                .End.Conditions.Count;
         return walked;
     }
 

@@ -16,7 +16,7 @@ public class SeatingBenchmarks
     public void Setup()
     {
         var (board, block, pads) = Demo.Large(40, 14);
-        var model = PlateModel.For(new(LaidBlock.Of(board, block), pads, Demo.Materials, Demo.Grey))[0];
+        var model = PlateModel.For(new(LaidBlock.Create(board, block), pads, Demo.Materials, Demo.Grey))[0];
         _contacts =
         [
             .. model.Films.Select(f => (Contact)f.Film),
@@ -103,7 +103,9 @@ public class SeatingBenchmarks
         var (board, block, pads) = Demo.Large(40, 14);
         return Tightening
             .Simulate(
-                new StackUp(LaidBlock.Of(board, block), pads, Demo.Materials, Demo.Grey).WhileMounting(screwsIn: true),
+                new StackUp(LaidBlock.Create(board, block), pads, Demo.Materials, Demo.Grey).WhileMounting(
+                    screwsIn: true
+                ),
                 0.5
             )
             .Moves.Count;

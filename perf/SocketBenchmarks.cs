@@ -36,7 +36,7 @@ public class SocketBenchmarks
     {
         double load = 0;
         for (var i = 0; i < Rounds; i++)
-            load = SocketMatch.Of(_mainboard, _socket, _processor, _block).LoadN;
+            load = SocketMatch.Compute(_mainboard, _socket, _processor, _block).LoadN;
         return load;
     }
 
@@ -49,7 +49,9 @@ public class SocketBenchmarks
     {
         double gain = 0;
         for (var i = 0; i < Rounds; i++)
-            gain = DirectDie.Of(new(_socket, _processor, _block, 260, 0.02, 4, new(30, 73), Board: _mainboard)).GainK;
+            gain = DirectDie
+                .Compute(new(_socket, _processor, _block, 260, 0.02, 4, new(30, 73), Board: _mainboard))
+                .GainK;
         return gain;
     }
 
@@ -65,7 +67,7 @@ public class SocketBenchmarks
     {
         double load = 0;
         for (var i = 0; i < Rounds; i++)
-            load = DieStamp.Of(_dies, 300, Off).Dies[0].LoadN;
+            load = DieStamp.Compute(_dies, 300, Off).Dies[0].LoadN;
         return load;
     }
 

@@ -15,7 +15,7 @@ public class TwinBenchmarks
     private static readonly Lazy<(Board[] Boards, TwinIndex Index)> Library = new(() =>
     {
         Board[] boards = [.. Enumerable.Range(0, Families.Count).AsParallel().AsOrdered().Select(Families.Make)];
-        return (boards, TwinIndex.Build([.. boards.Select(b => (b.Id, Constellation.Of(b)))]));
+        return (boards, TwinIndex.Build([.. boards.Select(b => (b.Id, Constellation.From(b)))]));
     });
 
     private Constellation[] _seen = [];
@@ -60,7 +60,7 @@ public class TwinBenchmarks
     {
         var best = 0;
         for (var b = 0; b < Scanned; b++)
-            best = Math.Max(best, Align(_seen[0].Points, Constellation.Of(Library.Value.Boards[b * 997]).Points));
+            best = Math.Max(best, Align(_seen[0].Points, Constellation.From(Library.Value.Boards[b * 997]).Points));
         return best;
     }
 
@@ -80,7 +80,7 @@ public class TwinBenchmarks
             {
                 if (ReferenceEquals(r, s) || Math.Abs((r.At - s.At).Length - d) > 2 * reach)
                     continue;
-                var pose = RigidFit.Of([(p.At, r.At), (q.At, s.At)]);
+                var pose = RigidFit.Fit([(p.At, r.At), (q.At, s.At)]);
                 var met = 0;
                 foreach (var x in seen)
                 {

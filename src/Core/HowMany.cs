@@ -11,11 +11,11 @@ public static class HowMany
         {
             1 => $"the {one}",
             2 => $"both {one}s",
-            _ => $"all {Of(count, one)}",
+            _ => $"all {Count(count, one)}",
         };
 
     /// <param name="one">What one of them is called.</param>
     /// <param name="more">What several are called; with an s when left out.</param>
-    public static string Of(int count, string one, string? more = null) =>
+    public static string Count(int count, string one, string? more = null) =>
         count == 1 ? $"1 {one}" : string.Create(CultureInfo.InvariantCulture, $"{count} {more ?? $"{one}s"}");
 }

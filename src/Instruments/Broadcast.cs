@@ -7,7 +7,7 @@ namespace FaithfulBracket.Instruments;
 /// <summary>Hands every listener what is sent from now on; a listener that falls far behind loses the oldest.</summary>
 public sealed class Broadcast<T>
 {
-    private const int MostWaiting = 1000;
+    private const int MaxWaiting = 1000;
     private readonly ConcurrentDictionary<Channel<T>, byte> _listeners = new();
 
     public void Send(T value)
@@ -19,7 +19,7 @@ public sealed class Broadcast<T>
     public async IAsyncEnumerable<T> Listen([EnumeratorCancellation] CancellationToken cancel)
     {
         var own = Channel.CreateBounded<T>(
-            new BoundedChannelOptions(MostWaiting) { FullMode = BoundedChannelFullMode.DropOldest }
+            new BoundedChannelOptions(MaxWaiting) { FullMode = BoundedChannelFullMode.DropOldest }
         );
         _listeners[own] = 0;
         try

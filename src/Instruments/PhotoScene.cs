@@ -24,7 +24,7 @@ public sealed record SceneCamera(
 public sealed class PhotoScene(Board board, Placement sheet, Point2 lookAt, SceneCamera camera, int seed)
 {
     /// <summary>No ray of the picture is flatter than this many millimetres along the board for each of height.</summary>
-    private const double MostLean = 2.5;
+    private const double MaxLean = 2.5;
 
     private readonly (double Height, Polygon Top, Bounds Seen, byte Shade)[] _raised =
     [
@@ -34,7 +34,7 @@ public sealed class PhotoScene(Board board, Placement sheet, Point2 lookAt, Scen
                 (
                     p.HeightMm,
                     p.Top(),
-                    p.Top().Bounds.Grown(MostLean * p.HeightMm),
+                    p.Top().Bounds.Grown(MaxLean * p.HeightMm),
                     (byte)(
                         p.Kind switch
                         {
@@ -50,7 +50,7 @@ public sealed class PhotoScene(Board board, Placement sheet, Point2 lookAt, Scen
             .OrderByDescending(p => p.HeightMm),
     ];
 
-    private readonly Bounds _reach = Bounds.Of([.. board.Parts.SelectMany(p => p.Top().Points)]).Grown(10);
+    private readonly Bounds _reach = Bounds.From([.. board.Parts.SelectMany(p => p.Top().Points)]).Grown(10);
 
     /// <summary>Where the camera sees a point of the board frame, px from the centre of the top left pixel.</summary>
     public Point2 See(double x, double y, double z)

@@ -85,7 +85,7 @@ public sealed class SimulatedBench(SimulatedCard scene, TimeProvider time) : IBe
         double Read(double c, double noise, double step) => Math.Round((c + noise * Gauss(random)) / step) * step;
         // it warms at full power until a part reaches its limit, and stays there or switches off
         var (heat, share) = State(t);
-        double Of(double fullC) => scene.RoomC + (fullC - scene.RoomC) * heat;
+        double Compute(double fullC) => scene.RoomC + (fullC - scene.RoomC) * heat;
         var watts = scene.Bench.Parts.Sum(p => p.Watts) * share;
         var flow =
             scene.At.FlowLMin
@@ -97,10 +97,14 @@ public sealed class SimulatedBench(SimulatedCard scene, TimeProvider time) : IBe
                 .. Channels.Select(c =>
                     c switch
                     {
-                        Channel.Die => Read(Of(die), NoiseK, StepK),
-                        Channel.Hotspot => Read(Of(die + HotspotShare * (die - scene.At.CoolantInC)), NoiseK, StepK),
-                        Channel.Memory => Read(Of(Sensor(PartKind.Memory, false)!.Value), NoiseK, StepK),
-                        Channel.PowerStages => Read(Of(Sensor(PartKind.PowerStage, false)!.Value), NoiseK, StepK),
+                        Channel.Die => Read(Compute(die), NoiseK, StepK),
+                        Channel.Hotspot => Read(
+                            Compute(die + HotspotShare * (die - scene.At.CoolantInC)),
+                            NoiseK,
+                            StepK
+                        ),
+                        Channel.Memory => Read(Compute(Sensor(PartKind.Memory, false)!.Value), NoiseK, StepK),
+                        Channel.PowerStages => Read(Compute(Sensor(PartKind.PowerStage, false)!.Value), NoiseK, StepK),
                         Channel.CoolantIn => Read(scene.At.CoolantInC, 0.05, 0.1),
                         Channel.CoolantOut => Read(
                             scene.At.CoolantInC + Coolant.RiseK(watts, flow) * Settled(t),

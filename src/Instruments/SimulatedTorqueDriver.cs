@@ -50,7 +50,7 @@ public sealed class SimulatedTorqueDriver(TimeProvider time) : ITorqueDriver
         var peak = manner switch
         {
             TurnManner.Overshoot => target.TorqueNm * OvershootBy,
-            TurnManner.CrossThread => Math.Max(target.TorqueNm, 2 * TurnTarget.LeastTorqueNm) * CrossThreadBy,
+            TurnManner.CrossThread => Math.Max(target.TorqueNm, 2 * TurnTarget.MinTorqueNm) * CrossThreadBy,
             TurnManner.Skipped => 0,
             _ => target.TorqueNm,
         };

@@ -1,7 +1,7 @@
 using FaithfulBracket.Server.Shop;
 using FaithfulBracket.Server.Words;
 using FaithfulBracket.Store;
-using FaithfulBracket.Store.Keeping;
+using FaithfulBracket.Store.Backups;
 
 namespace FaithfulBracket.Server;
 
@@ -16,17 +16,17 @@ internal static class CommandLine
             if (configuration["backup"] is { } to)
                 return BackUp(shop, to);
             if (configuration["check-backup"] is { } file)
-                return Told("whole", file, Backup.Check(file));
+                return Report("whole", file, Backup.Check(file));
             if (configuration["restore"] is { } from)
-                return Told("restored", from, Backup.Restore(from, Path.GetDirectoryName(shop.File)!));
+                return Report("restored", from, Backup.Restore(from, Path.GetDirectoryName(shop.File)!));
             return configuration["doctor"] is { } how ? Examine(shop, how == "mend") : null;
         }
         catch (Exception e)
             when (e is BackupFaultException or IOException or UnauthorizedAccessException
-                || ShopTrouble.Of(e, shop.File) is not null
+                || DatabaseError.From(e, shop.File) is not null
             )
         {
-            Console.Error.WriteLine(ShopTrouble.Of(e, shop.File)?.Sentence ?? e.Message);
+            Console.Error.WriteLine(DatabaseError.From(e, shop.File)?.Sentence ?? e.Message);
             return 1;
         }
     }
@@ -38,13 +38,13 @@ internal static class CommandLine
             Console.Error.WriteLine(trouble.Sentence);
             return 1;
         }
-        return Told(CommandLineWords.WrittenAndReadBack, file, Backup.Write(shop, file, TimeProvider.System));
+        return Report(CommandLineWords.WrittenAndReadBack, file, Backup.Write(shop, file, TimeProvider.System));
     }
 
-    private static ShopTrouble? Missing(ShopDatabase shop) =>
+    private static DatabaseError? Missing(ShopDatabase shop) =>
         File.Exists(shop.File) ? null : new("empty", CommandLineWords.ThereIsNoShop(Path.GetDirectoryName(shop.File)));
 
-    private static int Told(string what, string file, BackupManifest m)
+    private static int Report(string what, string file, BackupManifest m)
     {
         Console.WriteLine(
             CommandLineWords.OfRowsInTablesPicturesEvery(what, file, m.At, m.Rows, m.Tables.Count, m.Files.Count - 1)
@@ -64,7 +64,7 @@ internal static class CommandLine
         if (File.Exists(shop.File) && shop.Look() is null)
         {
             using var c = shop.Open();
-            foreach (var t in RowDigests.Of(c))
+            foreach (var t in RowDigests.Compute(c))
                 Console.WriteLine($"table  {t.Table} {t.Rows} {t.Sha256[..16]}");
         }
         return findings.Any(f => f.Fault) ? 1 : 0;

@@ -10,7 +10,7 @@ using FaithfulBracket.Server.Shop;
 using FaithfulBracket.Server.Stations;
 using FaithfulBracket.Server.Words;
 using FaithfulBracket.Store;
-using FaithfulBracket.Store.Keeping;
+using FaithfulBracket.Store.Backups;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.Extensions.DependencyInjection.Extensions;
 
@@ -35,7 +35,7 @@ if (CommandLine.Run(builder.Configuration, shop) is { } code)
     return code;
 if (ShopStart.Open(ref shop) is { } trouble)
 {
-    StartTrouble.Serve(builder.Build(), trouble);
+    StartupErrorPage.Serve(builder.Build(), trouble);
     return 1;
 }
 var lan = LanSetup.Add(builder, shop);
@@ -64,7 +64,7 @@ builder.Services.AddKeyedSingleton(
     (s, _) => new Library(s.GetRequiredService<ShopDatabase>(), "machine", s.GetRequiredService<TimeProvider>())
 );
 builder
-    .Services.AddSingleton<PhotoShelf>()
+    .Services.AddSingleton<PhotoFolder>()
     .AddSingleton<CataloguePictures>()
     .AddSingleton<ColumnMaps>()
     .AddSingleton<Traces>()
@@ -83,11 +83,11 @@ builder
     .AddSingleton<JobOrders>()
     .AddSingleton<JobIntake>()
     .AddSingleton<JobPlans>()
-    .AddSingleton<SignDesk>()
+    .AddSingleton<SignOffService>()
     .AddSingleton<BenchSummaries>()
     .AddSingleton<BenchRenewal>()
     .AddHostedService(s => s.GetRequiredService<BenchRenewal>())
-    .AddSingleton<JobPapers>()
+    .AddSingleton<JobEntries>()
     .AddSingleton<JobSheets>()
     .AddSingleton<JobLogs>()
     .AddSingleton<LeakTests>()
@@ -98,8 +98,8 @@ builder
     .AddSingleton<ShopCards>()
     .AddSingleton<Signers>()
     .AddSingleton<ActorCheck>()
-    .AddSingleton<DayPapers>()
-    .AddSingleton<DayDesk>()
+    .AddSingleton<DayEntries>()
+    .AddSingleton<DayService>()
     .AddSingleton(s => new Doctor(shop, s.GetRequiredService<TimeProvider>(), d => LibraryDocuments.Digest(d)))
     .AddSingleton(s => new BackupRing(
         shop,
@@ -115,7 +115,7 @@ builder
     .AddSingleton<Passports>()
     .AddSingleton<RecordRoom>()
     .AddSingleton<DrawerItems>()
-    .AddSingleton<ShopMemory>()
+    .AddSingleton<LibraryCache>()
     .AddSingleton<DocumentChecks>()
     .AddSingleton<ProvedLands>()
     .AddSingleton<TwinLibrary>()
@@ -124,12 +124,12 @@ builder
     .AddSingleton<DemoShop>()
     .AddSingleton<PlateMemory>()
     .AddSingleton<JobLogViews>()
-    .AddSingleton<HeavyWork>()
+    .AddSingleton<ConcurrencyLimiter>()
     .AddSingleton<StreamLimits>()
     .AddSingleton<ShopChanges>()
     .AddHostedService(s => s.GetRequiredService<ShopChanges>())
-    .AddSingleton<UnderWay>()
-    .AddSingleton<FirstLook>();
+    .AddSingleton<RequestTracker>()
+    .AddSingleton<Warmup>();
 builder
     .Services.AddSingleton(new SimulatedCaliper(Environment.TickCount))
     .AddSingleton<SimulatedTorqueDriver>()
@@ -139,14 +139,14 @@ if (InstrumentEndpoints.Camera(builder.Configuration["demo"]) is { } camera)
     builder.Services.AddSingleton<ICamera>(camera);
 builder
     .Services.AddOptions<JsonOptions>()
-    .Configure<ShopMemory>(
+    .Configure<LibraryCache>(
         (o, shop) =>
         {
             DocumentJson.Configure(o.SerializerOptions);
             // what a call says is said once and under its own name: whatever looks at a body reads the same of it
             o.SerializerOptions.PropertyNameCaseInsensitive = false;
             o.SerializerOptions.AllowDuplicateProperties = false;
-            o.SerializerOptions.TypeInfoResolver = ToldText.In(
+            o.SerializerOptions.TypeInfoResolver = ResponseText.In(
                 o.SerializerOptions.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver(),
                 () => shop.Figures
             );
@@ -181,7 +181,7 @@ if (!shop.ReadOnly)
 if (builder.Configuration["demo"] is { Length: > 0 } demo && !shop.ReadOnly)
     app.Services.GetRequiredService<DemoShop>().FillIfEmpty(demo);
 
-app.Use(app.Services.GetRequiredService<UnderWay>().CountAsync);
+app.Use(app.Services.GetRequiredService<RequestTracker>().CountAsync);
 app.Use(SafeHeaders.AddAsync);
 app.UseExceptionHandler();
 app.Use(new OwnPages(app.Configuration, lan.Names).CheckAsync);
@@ -242,7 +242,7 @@ BenchEndpoints.Map(app);
 DayEndpoints.Map(app);
 SignerEndpoints.Map(app);
 SetupEndpoint.Map(app);
-KeepingEndpoints.Map(app);
+BackupEndpoints.Map(app);
 PastEndpoints.Map(app);
 DeviceEndpoints.Map(app);
 DrawerEndpoints.Map(app);
@@ -254,7 +254,7 @@ LabelEndpoints.Map(app);
 QuestionEndpoints.Map(app);
 ClientFiles.Map(app, builder.Configuration["client"], builder.Configuration["demo"] is { Length: > 0 });
 if (builder.Configuration.GetValue("first-look", true))
-    app.Services.GetRequiredService<FirstLook>().Take();
+    app.Services.GetRequiredService<Warmup>().Take();
 app.Run();
 return 0;
 

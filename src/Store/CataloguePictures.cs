@@ -19,7 +19,7 @@ public sealed record CataloguePictureRow(
 public sealed record NewCataloguePicture(string Kind, string OfId, string File, string MediaType, string? Caption);
 
 /// <summary>Pictures of boards and blocks.</summary>
-public sealed class CataloguePictures(ShopDatabase database, PhotoShelf shelf, TimeProvider time)
+public sealed class CataloguePictures(ShopDatabase database, PhotoFolder shelf, TimeProvider time)
 {
     private const string Columns = "id, kind, of_id, file, media_type, caption, at";
 
@@ -29,7 +29,7 @@ public sealed class CataloguePictures(ShopDatabase database, PhotoShelf shelf, T
         return [.. c.Query<CataloguePictureRow>($"select {Columns} from catalogue_picture order by kind, of_id, id")];
     }
 
-    public IReadOnlyList<CataloguePictureRow> Of(string kind, string id)
+    public IReadOnlyList<CataloguePictureRow> List(string kind, string id)
     {
         using var c = database.Open();
         return
@@ -41,14 +41,14 @@ public sealed class CataloguePictures(ShopDatabase database, PhotoShelf shelf, T
         ];
     }
 
-    /// <exception cref="NotHereException">No such picture.</exception>
+    /// <exception cref="NotFoundException">No such picture.</exception>
     public CataloguePictureRow Get(long id)
     {
         using var c = database.Open();
         return c.QuerySingleOrDefault<CataloguePictureRow>(
                 $"select {Columns} from catalogue_picture where id = @id",
                 new { id }
-            ) ?? throw new NotHereException(CataloguePicturesWords.ThereIsNoPicture(id));
+            ) ?? throw new NotFoundException(CataloguePicturesWords.ThereIsNoPicture(id));
     }
 
     public string PathOf(CataloguePictureRow picture) => shelf.PathOf(picture.File);
@@ -68,7 +68,7 @@ public sealed class CataloguePictures(ShopDatabase database, PhotoShelf shelf, T
                 p.File,
                 p.MediaType,
                 p.Caption,
-                At = Stamp.Of(time),
+                At = Stamp.Format(time),
             },
             t
         );

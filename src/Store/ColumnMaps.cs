@@ -28,7 +28,7 @@ public sealed class ColumnMaps(ShopDatabase database, TimeProvider time)
                         row.Signature,
                         row.Columns,
                         row.Units,
-                        At = Stamp.Of(time),
+                        At = Stamp.Format(time),
                     },
                     t
                 )

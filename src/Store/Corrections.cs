@@ -117,7 +117,7 @@ public sealed class Corrections(ShopDatabase database, TimeProvider time)
                 after,
                 reason.Why,
                 reason.By,
-                at = Stamp.Of(time),
+                at = Stamp.Format(time),
             },
             t
         );

@@ -39,7 +39,7 @@ public sealed class Devices(ShopDatabase database, TimeProvider time)
                     {
                         name,
                         hash = Hash(token),
-                        at = Stamp.Of(time),
+                        at = Stamp.Format(time),
                     },
                     t
                 )
@@ -57,22 +57,23 @@ public sealed class Devices(ShopDatabase database, TimeProvider time)
         );
     }
 
-    /// <exception cref="NotHereException">No such device.</exception>
+    /// <exception cref="NotFoundException">No such device.</exception>
     public void Revoke(long id) =>
         database.Change(
             (c, t) =>
                 c.Execute(
                     "update device set revoked_at = coalesce(revoked_at, @at) where id = @id",
-                    new { id, at = Stamp.Of(time) },
+                    new { id, at = Stamp.Format(time) },
                     t
                 ) == 1
                     ? 0
-                    : throw new NotHereException(DevicesWords.ThereIsNoDevice(id))
+                    : throw new NotFoundException(DevicesWords.ThereIsNoDevice(id))
         );
 
     public void Seen(long id) =>
         database.Change(
-            (c, t) => c.Execute("update device set seen_at = @at where id = @id", new { id, at = Stamp.Of(time) }, t)
+            (c, t) =>
+                c.Execute("update device set seen_at = @at where id = @id", new { id, at = Stamp.Format(time) }, t)
         );
 
     private static string Hash(string token) =>

@@ -46,7 +46,7 @@ public sealed class DrawerItems(ShopDatabase database, TimeProvider time)
 
     /// <summary>Archives an item or brings it back.</summary>
     /// <param name="version">The version that the caller saw.</param>
-    /// <exception cref="LostRaceException">The item changed meanwhile.</exception>
+    /// <exception cref="ConcurrencyException">The item changed meanwhile.</exception>
     public void Archive(string kind, string id, bool archived, long version, string? by)
     {
         database.Change(
@@ -64,7 +64,7 @@ public sealed class DrawerItems(ShopDatabase database, TimeProvider time)
                         id,
                         version,
                         archived,
-                        at = Stamp.Of(time),
+                        at = Stamp.Format(time),
                     },
                     t
                 );
@@ -107,19 +107,19 @@ public sealed class DrawerItems(ShopDatabase database, TimeProvider time)
         "select kind, item_id as itemId, content, by_initials as by, at, job_id as jobId from drawer_event";
 
     /// <param name="version">0 for a new item, else the version the caller saw.</param>
-    /// <exception cref="LostRaceException">The item changed meanwhile, or a new one stands already.</exception>
+    /// <exception cref="ConcurrencyException">The item changed meanwhile, or a new one stands already.</exception>
     public long Put(string kind, string id, string content, long version, string? by = null)
     {
         PutTogether([new(kind, id, content, version)], by);
         return version + 1;
     }
 
-    /// <exception cref="LostRaceException">The item changed meanwhile.</exception>
+    /// <exception cref="ConcurrencyException">The item changed meanwhile.</exception>
     public void Remove(string kind, string id, long version, string? by = null) =>
         PutTogether([new(kind, id, null, version)], by);
 
     /// <summary>Several changes, all or none.</summary>
-    /// <exception cref="LostRaceException">An item changed meanwhile; nothing changed.</exception>
+    /// <exception cref="ConcurrencyException">An item changed meanwhile; nothing changed.</exception>
     /// <param name="jobId">The job that they are for; null for none.</param>
     public void PutTogether(IReadOnlyList<DrawerChange> changes, string? by, long? jobId = null)
     {
@@ -135,7 +135,7 @@ public sealed class DrawerItems(ShopDatabase database, TimeProvider time)
     }
 
     /// <summary>Several changes to the drawer and one to a job's sheet, all or none.</summary>
-    /// <exception cref="LostRaceException">An item or the sheet changed meanwhile; nothing changed.</exception>
+    /// <exception cref="ConcurrencyException">An item or the sheet changed meanwhile; nothing changed.</exception>
     public void ChangeTogether(
         IReadOnlyList<DrawerChange> changes,
         JobSheets sheets,
@@ -177,12 +177,12 @@ public sealed class DrawerItems(ShopDatabase database, TimeProvider time)
                 change,
                 t
             ) > 0
-                ? new LostRaceException(DrawerItemsWords.IsArchivedBringItBack(change.Id))
+                ? new ConcurrencyException(DrawerItemsWords.IsArchivedBringItBack(change.Id))
                 : Changed(change.Id);
         History(c, t, change.Kind, change.Id, change.Content, by, jobId);
     }
 
-    private static LostRaceException Changed(string id) => new(DrawerItemsWords.ChangedInDrawerSinceYouLooked(id));
+    private static ConcurrencyException Changed(string id) => new(DrawerItemsWords.ChangedInDrawerSinceYouLooked(id));
 
     private void History(
         Microsoft.Data.Sqlite.SqliteConnection c,
@@ -204,7 +204,7 @@ public sealed class DrawerItems(ShopDatabase database, TimeProvider time)
                 id,
                 content,
                 by,
-                at = Stamp.Of(time),
+                at = Stamp.Format(time),
                 jobId,
             },
             t

@@ -90,8 +90,8 @@ public sealed class DriverTurns(ShopDatabase database, TimeProvider time)
                         turn.Source,
                         turn.By,
                         digest = Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(turn.Samples))),
-                        at = Stamp.Of(time),
-                        since = Stamp.Of(time.GetUtcNow() - Watchers),
+                        at = Stamp.Format(time),
+                        since = Stamp.Format(time.GetUtcNow() - Watchers),
                     },
                     t
                 )

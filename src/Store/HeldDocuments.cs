@@ -42,7 +42,7 @@ public sealed class HeldDocuments(ShopDatabase database, TimeProvider time)
     );
 
     /// <summary>In no order that means anything.</summary>
-    public IReadOnlyList<HeldDocument> Of(long jobId)
+    public IReadOnlyList<HeldDocument> List(long jobId)
     {
         using var c = database.Open();
         return [.. c.Query<HeldDocument>(HeldSql, new { jobId })];
@@ -50,8 +50,8 @@ public sealed class HeldDocuments(ShopDatabase database, TimeProvider time)
 
     /// <summary>Lets a job rest on the newest version of a document.</summary>
     /// <param name="version">The newest version as it was seen.</param>
-    /// <exception cref="NotHereException">The job rests on the newest already.</exception>
-    /// <exception cref="LostRaceException">A newer one was kept since.</exception>
+    /// <exception cref="NotFoundException">The job rests on the newest already.</exception>
+    /// <exception cref="ConcurrencyException">A newer one was kept since.</exception>
     /// <exception cref="JobFinishedException">The job is finished.</exception>
     public void Take(long jobId, string kind, string id, long version, string by) =>
         database.Change(
@@ -61,9 +61,9 @@ public sealed class HeldDocuments(ShopDatabase database, TimeProvider time)
                 Corrections.RefuseFinished(c, t, jobId);
                 var held =
                     c.Query<HeldDocument>(HeldSql, new { jobId }, t).FirstOrDefault(h => h.Kind == kind && h.Id == id)
-                    ?? throw new NotHereException(HeldDocumentsWords.JobRestsOnNewestVersion(jobId, kind, id));
+                    ?? throw new NotFoundException(HeldDocumentsWords.JobRestsOnNewestVersion(jobId, kind, id));
                 if (held.Newest != version)
-                    throw new LostRaceException(HeldDocumentsWords.IsAtVersion(kind, id, held.Newest, version));
+                    throw new ConcurrencyException(HeldDocumentsWords.IsAtVersion(kind, id, held.Newest, version));
                 c.Execute(
                     "delete from job_held_document where job_id = @jobId and kind = @kind and id = @id",
                     new
@@ -87,7 +87,7 @@ public sealed class HeldDocuments(ShopDatabase database, TimeProvider time)
                         from = held.Version,
                         version,
                         by,
-                        at = Stamp.Of(time),
+                        at = Stamp.Format(time),
                     },
                     t
                 );

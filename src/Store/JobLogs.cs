@@ -45,7 +45,7 @@ public sealed class JobLogs(ShopDatabase database, TimeProvider time)
         ];
     }
 
-    /// <exception cref="NotHereException">No such log in this job.</exception>
+    /// <exception cref="NotFoundException">No such log in this job.</exception>
     public (JobLogRow Row, byte[] Content) Get(long jobId, long id)
     {
         using var c = database.Open();
@@ -54,7 +54,7 @@ public sealed class JobLogs(ShopDatabase database, TimeProvider time)
             new { jobId, id }
         );
         return row is null
-            ? throw new NotHereException(JobLogsWords.ThereIsNoLogInJob(id, jobId))
+            ? throw new NotFoundException(JobLogsWords.ThereIsNoLogInJob(id, jobId))
             : (row, c.QuerySingle<byte[]>("select content from job_log where id = @id", new { id }));
     }
 
@@ -77,7 +77,7 @@ public sealed class JobLogs(ShopDatabase database, TimeProvider time)
                         log.Content,
                         log.By,
                         log.Source,
-                        at = Stamp.Of(time),
+                        at = Stamp.Format(time),
                     },
                     t
                 )
@@ -97,7 +97,7 @@ public sealed class JobLogs(ShopDatabase database, TimeProvider time)
                 {
                     id,
                     jobId,
-                    at = Stamp.Of(time),
+                    at = Stamp.Format(time),
                 };
                 var name = c.ExecuteScalar<string?>(
                     "update job_log set struck_at = @at where id = @id and job_id = @jobId and struck_at is null "
@@ -117,11 +117,11 @@ public sealed class JobLogs(ShopDatabase database, TimeProvider time)
             }
         );
         if (!struck)
-            throw new NotHereException(JobLogsWords.ThereIsNoLogInJob(id, jobId));
+            throw new NotFoundException(JobLogsWords.ThereIsNoLogInJob(id, jobId));
     }
 
     /// <summary>What the columns under this header were told to be, JSON; null where nobody told.</summary>
-    public string? Told(string signature)
+    public string? Serialize(string signature)
     {
         using var c = database.Open();
         return c.QuerySingleOrDefault<string>(
@@ -142,7 +142,7 @@ public sealed class JobLogs(ShopDatabase database, TimeProvider time)
                     {
                         signature,
                         columns,
-                        at = Stamp.Of(time),
+                        at = Stamp.Format(time),
                     },
                     t
                 )

@@ -27,7 +27,7 @@ public sealed record FoundJob(long Id, string Title, string? Client, bool Finish
 /// <summary>Full-text search over every job ever done, kept with the jobs' summaries.</summary>
 public sealed class JobSearch(ShopDatabase database)
 {
-    public const int MostWords = 12;
+    public const int MaxWords = 12;
 
     /// <summary>Columns of the index, as they can be named in a search: signer:qa.</summary>
     public static readonly IReadOnlyList<string> Fields =
@@ -126,7 +126,7 @@ public sealed class JobSearch(ShopDatabase database)
     {
         var query = new StringBuilder();
         var printed = new string([.. text.Select(c => char.IsControl(c) ? ' ' : c)]);
-        foreach (var word in printed.Split(' ', StringSplitOptions.RemoveEmptyEntries).Take(MostWords))
+        foreach (var word in printed.Split(' ', StringSplitOptions.RemoveEmptyEntries).Take(MaxWords))
         {
             var colon = word.IndexOf(':', StringComparison.Ordinal);
             var field =

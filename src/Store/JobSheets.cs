@@ -30,7 +30,7 @@ public sealed class JobSheets(ShopDatabase database, TimeProvider time)
 
     /// <param name="version">0 for a new sheet, else the version the caller saw.</param>
     /// <returns>The new version.</returns>
-    /// <exception cref="LostRaceException">The sheet changed meanwhile.</exception>
+    /// <exception cref="ConcurrencyException">The sheet changed meanwhile.</exception>
     /// <exception cref="JobFinishedException">The job is finished.</exception>
     public long Put(long jobId, string kind, string content, long version, string by) =>
         database.Change(
@@ -58,7 +58,7 @@ public sealed class JobSheets(ShopDatabase database, TimeProvider time)
             content,
             version,
             by,
-            at = Stamp.Of(time),
+            at = Stamp.Format(time),
         };
         var changed =
             version == 0
@@ -75,7 +75,7 @@ public sealed class JobSheets(ShopDatabase database, TimeProvider time)
                     t
                 );
         if (changed == 0)
-            throw new LostRaceException(JobSheetsWords.SomebodyChangedThisMeanwhile);
+            throw new ConcurrencyException(JobSheetsWords.SomebodyChangedThisMeanwhile);
         c.Execute(
             "insert into job_sheet_event (job_id, kind, content, by_initials, at) values (@jobId, @kind, @content, @by, @at)",
             row,

@@ -37,16 +37,16 @@ public sealed class JobStamps(ShopDatabase database)
             || '|' || coalesce((select at from job_record where job_id = j.id), '')
         """;
 
-    /// <exception cref="NotHereException">No such job.</exception>
-    public string Of(long jobId)
+    /// <exception cref="NotFoundException">No such job.</exception>
+    public string Compute(long jobId)
     {
         using var c = database.Open();
-        return Of(c, null, jobId);
+        return Compute(c, null, jobId);
     }
 
-    internal static string Of(SqliteConnection c, DbTransaction? t, long jobId) =>
+    internal static string Compute(SqliteConnection c, DbTransaction? t, long jobId) =>
         c.QuerySingleOrDefault<string>($"{StampSql} from job j where j.id = @jobId", new { jobId }, t)
-        ?? throw new NotHereException(JobStampsWords.ThereIsNoJob(jobId));
+        ?? throw new NotFoundException(JobStampsWords.ThereIsNoJob(jobId));
 
     /// <summary>Jobs that are not finished and whose summary was made from another state, oldest work first.</summary>
     public IReadOnlyList<long> Stale()

@@ -75,7 +75,7 @@ public sealed class JobSummaries(ShopDatabase database)
         );
 
     /// <summary>Summaries of some jobs.</summary>
-    public IReadOnlyList<JobSummaryRow> Of(IReadOnlyCollection<long> jobs)
+    public IReadOnlyList<JobSummaryRow> List(IReadOnlyCollection<long> jobs)
     {
         using var c = database.Open();
         return

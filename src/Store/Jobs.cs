@@ -74,7 +74,7 @@ public sealed class Jobs(ShopDatabase database, TimeProvider time)
         return c.ExecuteScalar<long>("select count(*) from job");
     }
 
-    /// <exception cref="NotHereException">No such job.</exception>
+    /// <exception cref="NotFoundException">No such job.</exception>
     public JobRow Get(long id)
     {
         using var c = database.Open();
@@ -83,10 +83,10 @@ public sealed class Jobs(ShopDatabase database, TimeProvider time)
 
     internal static JobRow Get(SqliteConnection c, DbTransaction? t, long id) =>
         c.QuerySingleOrDefault<JobRow>($"select {Columns} from job where id = @id", new { id }, t)
-        ?? throw new NotHereException(JobsWords.ThereIsNoJob(id));
+        ?? throw new NotFoundException(JobsWords.ThereIsNoJob(id));
 
     /// <summary>Takes a job off the benches, or brings it back.</summary>
-    /// <exception cref="NotHereException">No such job.</exception>
+    /// <exception cref="NotFoundException">No such job.</exception>
     public void Archive(long id, bool archived)
     {
         var changed = database.Change(
@@ -95,12 +95,12 @@ public sealed class Jobs(ShopDatabase database, TimeProvider time)
                     archived
                         ? "update job set archived_at = coalesce(archived_at, @at) where id = @id"
                         : "update job set archived_at = null where id = @id",
-                    new { id, at = Stamp.Of(time) },
+                    new { id, at = Stamp.Format(time) },
                     t
                 )
         );
         if (changed == 0)
-            throw new NotHereException(JobsWords.ThereIsNoJob(id));
+            throw new NotFoundException(JobsWords.ThereIsNoJob(id));
     }
 
     /// <summary>Archived jobs, the newest first.</summary>
@@ -131,14 +131,14 @@ public sealed class Jobs(ShopDatabase database, TimeProvider time)
                         fields.PasteId,
                         fields.PadChoices,
                         by,
-                        at = Stamp.Of(at ?? time.GetUtcNow()),
+                        at = Stamp.Format(at ?? time.GetUtcNow()),
                     },
                     t
                 )
         );
 
     /// <summary>Changes everything but the boards, which a job keeps.</summary>
-    /// <exception cref="LostRaceException">Somebody changed the job since <paramref name="version"/>.</exception>
+    /// <exception cref="ConcurrencyException">Somebody changed the job since <paramref name="version"/>.</exception>
     /// <exception cref="JobFinishedException">The job is finished.</exception>
     public long Update(long id, long version, JobFields fields) =>
         database.Change(
@@ -168,7 +168,7 @@ public sealed class Jobs(ShopDatabase database, TimeProvider time)
                 HeldDocuments.LetGoOfUnnamed(c, t, id);
                 return changed == 1
                     ? version + 1
-                    : throw new LostRaceException(JobsWords.SomebodyChangedThisJobSinceYou);
+                    : throw new ConcurrencyException(JobsWords.SomebodyChangedThisJobSinceYou);
             }
         );
 }

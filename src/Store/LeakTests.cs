@@ -86,7 +86,7 @@ public sealed class LeakTests(ShopDatabase database, TimeProvider time)
                         test.Samples,
                         test.Source,
                         test.By,
-                        at = Stamp.Of(time),
+                        at = Stamp.Format(time),
                     },
                     t
                 )

@@ -49,7 +49,7 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
         return c.QuerySingleOrDefault<byte[]>($"select document from {table} where id = @id", new { id });
     }
 
-    /// <exception cref="NotHereException">No such document.</exception>
+    /// <exception cref="NotFoundException">No such document.</exception>
     public KeptDocument Get(string id)
     {
         using var c = _database.Open();
@@ -63,10 +63,10 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
             : throw Missing(id);
     }
 
-    private NotHereException Missing(string id) => new(LibraryWords.LibraryHasNo(table, id));
+    private NotFoundException Missing(string id) => new(LibraryWords.LibraryHasNo(table, id));
 
     /// <summary>Every version of a document, the newest first.</summary>
-    /// <exception cref="NotHereException">No such document.</exception>
+    /// <exception cref="NotFoundException">No such document.</exception>
     public IReadOnlyList<DocumentVersion> Versions(string id)
     {
         using var c = _database.Open();
@@ -85,7 +85,7 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
         return versions.Count > 0 ? versions : throw Missing(id);
     }
 
-    /// <exception cref="NotHereException">No such version.</exception>
+    /// <exception cref="NotFoundException">No such version.</exception>
     public byte[] Find(string id, long version)
     {
         using var c = _database.Open();
@@ -96,7 +96,7 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
                 select document from document_version where kind = '{table}' and id = @id and version = @version
                 """,
                 new { id, version }
-            ) ?? throw new NotHereException(LibraryWords.HasNoVersion(table, id, version));
+            ) ?? throw new NotFoundException(LibraryWords.HasNoVersion(table, id, version));
     }
 
     /// <summary>
@@ -105,8 +105,8 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
     /// <param name="expected">The version that was seen.</param>
     /// <param name="taken">A job that rests on the next version at once; null for none.</param>
     /// <returns>Its version; the expected one where the content is the same.</returns>
-    /// <exception cref="NotHereException">No such document.</exception>
-    /// <exception cref="LostRaceException">Another version stands there.</exception>
+    /// <exception cref="NotFoundException">No such document.</exception>
+    /// <exception cref="ConcurrencyException">Another version stands there.</exception>
     public long Put(LibraryDocument d, long expected, string? by, long? taken = null)
     {
         var version = _database.Change(
@@ -120,7 +120,7 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
                 if (digest is null)
                     throw Missing(d.Id);
                 if (now != expected)
-                    throw new LostRaceException(LibraryWords.IsAtVersion(table, d.Id, now, expected));
+                    throw new ConcurrencyException(LibraryWords.IsAtVersion(table, d.Id, now, expected));
                 if (digest == d.Digest)
                     return now;
                 HeldDocuments.Hold(c, t, table, d.Id, now, taken);
@@ -133,7 +133,7 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
     }
 
     /// <summary>Archives a document or brings it back.</summary>
-    /// <exception cref="NotHereException">No such document.</exception>
+    /// <exception cref="NotFoundException">No such document.</exception>
     public void Archive(string id, bool archived)
     {
         var changed = _database.Change(
@@ -142,7 +142,7 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
                     archived
                         ? $"update {table} set archived_at = coalesce(archived_at, @at) where id = @id"
                         : $"update {table} set archived_at = null where id = @id",
-                    new { id, at = Stamp.Of(time) },
+                    new { id, at = Stamp.Format(time) },
                     t
                 )
         );
@@ -159,7 +159,7 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
     }
 
     /// <summary>Takes a document with all its versions out of the library.</summary>
-    /// <exception cref="NotHereException">No such document.</exception>
+    /// <exception cref="NotFoundException">No such document.</exception>
     public void Delete(string id)
     {
         _database.Change(
@@ -290,7 +290,7 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
             d.Kind,
             d.Document,
             d.Digest,
-            At = Stamp.Of(time),
+            At = Stamp.Format(time),
             By = by,
         };
         c.Execute(

@@ -61,7 +61,7 @@ public sealed class Settings(ShopDatabase database, TimeProvider time)
                             s.Value,
                             reason,
                             by,
-                            at = Stamp.Of(time),
+                            at = Stamp.Format(time),
                         },
                         t
                     );

@@ -38,7 +38,7 @@ public sealed class ShopCards(ShopDatabase database, TimeProvider time)
                         next.Mark,
                         next.MarkType,
                         by,
-                        at = Stamp.Of(time),
+                        at = Stamp.Format(time),
                     },
                     t
                 );

@@ -15,7 +15,7 @@ namespace FaithfulBracket.Store;
 public sealed class ShopDatabase
 {
     private readonly string _connection;
-    private readonly ConnectionShelf _shelf;
+    private readonly ConnectionPool _shelf;
 
     private readonly long? _mostPages;
 
@@ -60,10 +60,10 @@ public sealed class ShopDatabase
     /// <summary>
     /// Why the file can not be worked with, looked at before anything is written; null when all is well.
     /// </summary>
-    public ShopTrouble? Look() =>
+    public DatabaseError? Look() =>
         ReadOnly && !System.IO.File.Exists(File)
             ? new("read-only", ShopDatabaseWords.FolderCanNotBeWritten(Path.GetDirectoryName(File)))
-            : ShopTrouble.Look(File, Source);
+            : DatabaseError.Look(File, Source);
 
     private static bool CanWrite(string folder)
     {
@@ -118,7 +118,7 @@ public sealed class ShopDatabase
         {
             c.Execute("pragma journal_mode = wal");
             if (MigrationScripts.Newest(c) is { } from && MigrationScripts.Open(c).Count > 0)
-                Keeping.UpgradeBackups.Write(this, from, time ?? TimeProvider.System);
+                Backups.UpgradeBackups.Write(this, from, time ?? TimeProvider.System);
         }
         // tables are rebuilt in migrations: what refers to them is checked once all is done
         var unchecked_ = new SqliteConnectionStringBuilder(_connection) { ForeignKeys = false }.ToString();
@@ -149,7 +149,7 @@ public sealed class ShopDatabase
             c.Execute($"pragma max_page_count = {most}");
     }
 
-    private readonly WriteTurn _turn = new(TimeSpan.FromSeconds(WaitsS));
+    private readonly FifoWriteLock _turn = new(TimeSpan.FromSeconds(WaitsS));
 
     /// <summary>Told of each change that took long, after it.</summary>
     public event Action<SlowChange>? Slow;

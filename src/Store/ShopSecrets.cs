@@ -8,7 +8,7 @@ public sealed class ShopSecrets(ShopDatabase database)
 {
     public const string RecordKey = "record";
 
-    public byte[] Of(string name, int bytes)
+    public byte[] Get(string name, int bytes)
     {
         using (var c = database.Open())
             if (Find(c, null, name) is { } kept)

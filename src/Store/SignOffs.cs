@@ -114,7 +114,7 @@ public sealed class SignOffs(ShopDatabase database, JobSheets sheets, TimeProvid
     }
 
     private static JobStandRow Stand(SqliteConnection c, DbTransaction t, long jobId) =>
-        new(Jobs.Get(c, t, jobId), JobStamps.Of(c, t, jobId), Events(c, t, jobId), JobSheets.All(c, t, jobId));
+        new(Jobs.Get(c, t, jobId), JobStamps.Compute(c, t, jobId), Events(c, t, jobId), JobSheets.All(c, t, jobId));
 
     /// <summary>Judges on what stands and writes what the judgement says.</summary>
     /// <param name="judge">
@@ -146,7 +146,7 @@ public sealed class SignOffs(ShopDatabase database, JobSheets sheets, TimeProvid
                         {
                             jobId,
                             record,
-                            at = Stamp.Of(time),
+                            at = Stamp.Format(time),
                         },
                         t
                     );
@@ -214,7 +214,7 @@ public sealed class SignOffs(ShopDatabase database, JobSheets sheets, TimeProvid
                 {
                     jobId,
                     e.StepId,
-                    at = Stamp.Of(time),
+                    at = Stamp.Format(time),
                 },
                 t
             );
@@ -229,7 +229,7 @@ public sealed class SignOffs(ShopDatabase database, JobSheets sheets, TimeProvid
                 e.StepId,
                 e.Kind,
                 e.By,
-                at = Stamp.Of(time),
+                at = Stamp.Format(time),
                 e.Count,
                 e.OverrideReason,
                 key = sending?.Key,
@@ -241,7 +241,7 @@ public sealed class SignOffs(ShopDatabase database, JobSheets sheets, TimeProvid
         );
     }
 
-    private static string? Text(DateTimeOffset? at) => at is { } instant ? Stamp.Of(instant) : null;
+    private static string? Text(DateTimeOffset? at) => at is { } instant ? Stamp.Format(instant) : null;
 
     /// <summary>The newest sign-offs of all jobs, as times are learned from them.</summary>
     public IReadOnlyList<PaceRow> Paces(int most)

@@ -67,7 +67,7 @@ public sealed class Signers(ShopDatabase database, TimeProvider time)
                     {
                         initials,
                         colour = UsualColour,
-                        at = Stamp.Of(time),
+                        at = Stamp.Format(time),
                     },
                     t
                 )
@@ -91,8 +91,8 @@ public sealed class Signers(ShopDatabase database, TimeProvider time)
                         name,
                         colour,
                         works = works ? 1 : 0,
-                        leftAt = left ? Stamp.Of(time) : null,
-                        now = Stamp.Of(time),
+                        leftAt = left ? Stamp.Format(time) : null,
+                        now = Stamp.Format(time),
                     },
                     t
                 )

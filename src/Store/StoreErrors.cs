@@ -1,7 +1,7 @@
 namespace FaithfulBracket.Store;
 
 /// <summary>The record changed since it was read.</summary>
-public sealed class LostRaceException(string message) : Exception(message);
+public sealed class ConcurrencyException(string message) : Exception(message);
 
 /// <summary>A key was sent before with other content.</summary>
 /// <param name="kept">What it was first used for, JSON; null where that is not known.</param>
@@ -28,4 +28,4 @@ public sealed class JobOpenException(string message) : Exception(message);
 public sealed class StepSignedException(string message) : Exception(message);
 
 /// <summary>There is no such record.</summary>
-public sealed class NotHereException(string message) : Exception(message);
+public sealed class NotFoundException(string message) : Exception(message);

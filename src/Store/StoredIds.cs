@@ -61,7 +61,11 @@ public sealed class StoredIds(ShopDatabase database, TimeProvider time)
                     Write(c, t, r);
                 if (renamed.Count > 0)
                     Open(c, t, All(renamed), text);
-                c.Execute("insert into upkeep (name, at) values (@Work, @at)", new { Work, at = Stamp.Of(time) }, t);
+                c.Execute(
+                    "insert into upkeep (name, at) values (@Work, @at)",
+                    new { Work, at = Stamp.Format(time) },
+                    t
+                );
                 return renamed;
             }
         );

@@ -16,7 +16,7 @@ public sealed record TraceRow(
 );
 
 /// <summary>Photos that boards are traced from, with what was clicked in them.</summary>
-public sealed class Traces(ShopDatabase database, PhotoShelf shelf, TimeProvider time)
+public sealed class Traces(ShopDatabase database, PhotoFolder shelf, TimeProvider time)
 {
     private const string Columns = "id, file, media_type, width_px, height_px, state, version, by_initials, at";
 
@@ -26,12 +26,12 @@ public sealed class Traces(ShopDatabase database, PhotoShelf shelf, TimeProvider
         return [.. c.Query<TraceRow>($"select {Columns} from trace order by id desc")];
     }
 
-    /// <exception cref="NotHereException">No such trace.</exception>
+    /// <exception cref="NotFoundException">No such trace.</exception>
     public TraceRow Get(long id)
     {
         using var c = database.Open();
         return c.QuerySingleOrDefault<TraceRow>($"select {Columns} from trace where id = @id", new { id })
-            ?? throw new NotHereException(TracesWords.ThereIsNoTrace(id));
+            ?? throw new NotFoundException(TracesWords.ThereIsNoTrace(id));
     }
 
     public long Add(
@@ -58,7 +58,7 @@ public sealed class Traces(ShopDatabase database, PhotoShelf shelf, TimeProvider
                         heightPx,
                         state,
                         by,
-                        at = Stamp.Of(time),
+                        at = Stamp.Format(time),
                     },
                     t
                 )
@@ -66,7 +66,7 @@ public sealed class Traces(ShopDatabase database, PhotoShelf shelf, TimeProvider
     }
 
     /// <returns>The new version.</returns>
-    /// <exception cref="LostRaceException">Somebody changed the trace since <paramref name="version"/>.</exception>
+    /// <exception cref="ConcurrencyException">Somebody changed the trace since <paramref name="version"/>.</exception>
     public long Change(long id, long version, string state)
     {
         Get(id);
@@ -83,7 +83,7 @@ public sealed class Traces(ShopDatabase database, PhotoShelf shelf, TimeProvider
                     t
                 ) == 1
                     ? version + 1
-                    : throw new LostRaceException(TracesWords.SomebodyChangedThisTraceSinceYou)
+                    : throw new ConcurrencyException(TracesWords.SomebodyChangedThisTraceSinceYou)
         );
     }
 }

@@ -3923,7 +3923,7 @@ export interface paths {
             };
             requestBody: {
                 content: {
-                    "application/json": components["schemas"]["ToldColumns"];
+                    "application/json": components["schemas"]["ColumnAnswer"];
                 };
             };
             responses: {
@@ -4702,7 +4702,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["TraceReckoning"];
+                        "application/json": components["schemas"]["TraceAnswer"];
                     };
                 };
             };
@@ -5979,7 +5979,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["JetPlateTold"];
+                        "application/json": components["schemas"]["JetPlateText"];
                     };
                 };
             };
@@ -8050,7 +8050,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["KeepingView"];
+                        "application/json": components["schemas"]["BackupView"];
                     };
                 };
             };
@@ -8778,7 +8778,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["DrawerChangeTold"][];
+                        "application/json": components["schemas"]["DrawerChangeView"][];
                     };
                 };
             };
@@ -9228,6 +9228,16 @@ export interface components {
             /** Format: double */
             standoffTolMm: number;
             pasteBridge?: null | components["schemas"]["Polygon"];
+        };
+        BackupView: {
+            folder: string;
+            backups: components["schemas"]["RingEntry"][];
+            trouble?: null | string;
+            readOnly: boolean;
+            /** Format: int64 */
+            freeMb: number;
+            /** Format: double */
+            writing?: null | number;
         };
         BareSpot: {
             where: string;
@@ -9724,6 +9734,10 @@ export interface components {
             /** Format: double */
             reachPx: number;
         };
+        CodedText: {
+            code: string;
+            text: string;
+        };
         ColdPlate: {
             metal: string;
             /** Format: double */
@@ -9736,6 +9750,13 @@ export interface components {
             flowArea?: null | components["schemas"]["Polygon"];
             /** Format: double */
             kwPerMK?: null | number;
+        };
+        ColumnAnswer: {
+            signature: string;
+            columns: {
+                [key: string]: number;
+            };
+            units: null | components["schemas"]["LengthUnit"];
         };
         Comparison: {
             beforeToRoom: null | components["schemas"]["Resistance"];
@@ -9990,6 +10011,11 @@ export interface components {
             fingerprint?: null | string;
             devices: components["schemas"]["DeviceRow"][];
         };
+        Diagnostic: {
+            station: components["schemas"]["Station"];
+            scope?: null | string;
+            text: string;
+        };
         DieContact: {
             part: string;
             bondLinesUm: number[];
@@ -10062,8 +10088,8 @@ export interface components {
             /** Format: double */
             directKPerW: number;
             verdict: components["schemas"]["Verdict"];
-            refusals: components["schemas"]["Told"][];
-            warnings: components["schemas"]["Told"][];
+            refusals: components["schemas"]["CodedText"][];
+            warnings: components["schemas"]["CodedText"][];
             /** Format: double */
             moreW?: null | number;
             liddedLayers: components["schemas"]["LayerRise"][];
@@ -10115,7 +10141,7 @@ export interface components {
             tools: components["schemas"]["Tool"][];
             consumables: components["schemas"]["Consumable"][];
         };
-        DrawerChangeTold: {
+        DrawerChangeView: {
             kind: string;
             id: string;
             name: string;
@@ -10633,7 +10659,7 @@ export interface components {
             c: number;
             lines: unknown[][];
         };
-        JetPlateTold: {
+        JetPlateText: {
             /** Format: double */
             measuredMm: number;
             name?: null | string;
@@ -10721,7 +10747,7 @@ export interface components {
             loop?: null | components["schemas"]["LoopResult"];
             evidence: components["schemas"]["BoardEvidence"][];
             schools: components["schemas"]["School"][];
-            troubles: components["schemas"]["Trouble"][];
+            troubles: components["schemas"]["Diagnostic"][];
         };
         JobSheetSet: {
             ways: {
@@ -10763,7 +10789,7 @@ export interface components {
         };
         JobUse: {
             lines: components["schemas"]["UsableLine"][];
-            used: components["schemas"]["DrawerChangeTold"][];
+            used: components["schemas"]["DrawerChangeView"][];
         };
         JobView: {
             /** Format: int64 */
@@ -10825,16 +10851,6 @@ export interface components {
             outline: components["schemas"]["Polygon"];
             /** Format: double */
             heightMm: number;
-        };
-        KeepingView: {
-            folder: string;
-            backups: components["schemas"]["RingEntry"][];
-            trouble?: null | string;
-            readOnly: boolean;
-            /** Format: int64 */
-            freeMb: number;
-            /** Format: double */
-            writing?: null | number;
         };
         KeptCount: {
             /** Format: int32 */
@@ -11412,7 +11428,7 @@ export interface components {
             pairs: components["schemas"]["PairMount"][];
             holes: components["schemas"]["BoardHoles"][];
             sheet: components["schemas"]["StationPlan"];
-            troubles: components["schemas"]["Trouble"][];
+            troubles: components["schemas"]["Diagnostic"][];
         };
         MountScrew: {
             hole: string;
@@ -11712,7 +11728,7 @@ export interface components {
             pieces: components["schemas"]["PadPiece"][];
             cutting?: null | components["schemas"]["CutPlan"];
             sheet: components["schemas"]["StationPlan"];
-            troubles: components["schemas"]["Trouble"][];
+            troubles: components["schemas"]["Diagnostic"][];
         };
         Pair: {
             key: string;
@@ -13153,7 +13169,7 @@ export interface components {
         TeardownResult: {
             boards: components["schemas"]["BoardTeardown"][];
             sheet: components["schemas"]["StationPlan"];
-            troubles: components["schemas"]["Trouble"][];
+            troubles: components["schemas"]["Diagnostic"][];
         };
         TeardownStep: {
             action: components["schemas"]["TeardownAction"];
@@ -13296,30 +13312,11 @@ export interface components {
             total?: null | number;
             currency: string;
         };
-        Told: {
-            code: string;
-            text: string;
-        };
-        ToldColumns: {
-            signature: string;
-            columns: {
-                [key: string]: number;
-            };
-            units: null | components["schemas"]["LengthUnit"];
-        };
         Tool: {
             id: string;
             name: string;
         };
-        TraceEntry: {
-            /** Format: int64 */
-            id: number;
-            model: string;
-            at: string;
-            /** Format: int32 */
-            features: number;
-        };
-        TraceReckoning: {
+        TraceAnswer: {
             board?: null | components["schemas"]["Board"];
             document?: null | string;
             trace: components["schemas"]["TraceResult"];
@@ -13329,6 +13326,14 @@ export interface components {
             fit?: null | components["schemas"]["FitResult"];
             next: components["schemas"]["Measure"][];
             trouble?: null | string;
+        };
+        TraceEntry: {
+            /** Format: int64 */
+            id: number;
+            model: string;
+            at: string;
+            /** Format: int32 */
+            features: number;
         };
         TraceResult: {
             points: components["schemas"]["TracedPoint"][];
@@ -13425,7 +13430,7 @@ export interface components {
         TravellerAnswer: {
             steps: components["schemas"]["PlannedStep"][];
             looseEnds: components["schemas"]["LooseEnd"][];
-            troubles: components["schemas"]["Trouble"][];
+            troubles: components["schemas"]["Diagnostic"][];
             cannot?: null | components["schemas"]["Cannot"][];
         };
         TravellerStep: {
@@ -13500,11 +13505,6 @@ export interface components {
             next: components["schemas"]["Phase"];
             /** Format: int32 */
             runsNeeded?: null | number;
-        };
-        Trouble: {
-            station: components["schemas"]["Station"];
-            scope?: null | string;
-            text: string;
         };
         /** @enum {unknown} */
         TurnHold: "screws" | "hand" | "tack" | "nothing";

@@ -83,7 +83,7 @@ public sealed record BenchState
     /// <summary>What a hand holds until the next turn.</summary>
     public ImmutableHashSet<ThingId> Held { get; init; } = [];
 
-    public static BenchState Of(Scene scene) =>
+    public static BenchState Create(Scene scene) =>
         new() { Conditions = scene.Things.ToImmutableDictionary(t => t.Id, t => t.Start) };
 
     /// <exception cref="KeyNotFoundException">The scene has no such thing.</exception>

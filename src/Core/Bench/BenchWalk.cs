@@ -26,7 +26,7 @@ public static class BenchWalk
             for (var k = 0; k < steps[i].Acts.Count; k++)
             {
                 var act = steps[i].Acts[k];
-                if (Needs.Of(scene, state, act) is { } unmet)
+                if (Needs.FirstUnmet(scene, state, act) is { } unmet)
                     return (state, new(i, k, unmet));
                 state = Apply(scene, state, act);
                 // what is up is told as it is after the turn with which a step begins

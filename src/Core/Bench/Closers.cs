@@ -23,6 +23,6 @@ internal static class Closers
                 .OfType<SceneThing>();
         var (block, board) =
             act.Thing.Kind == ThingKind.Board ? (act.To?.Owner, act.Thing.Owner) : (act.Thing.Owner, act.To?.Owner);
-        return block is null ? [] : scene.Of(block).Where(t => t.Id.Kind == ThingKind.Plate && t.Board == board);
+        return block is null ? [] : scene.OwnedBy(block).Where(t => t.Id.Kind == ThingKind.Plate && t.Board == board);
     }
 }

@@ -73,7 +73,7 @@ public static class Needs
     };
 
     /// <returns>The first need that fails; null where the act can be done.</returns>
-    public static Unmet? Of(Scene scene, BenchState state, Act act)
+    public static Unmet? FirstUnmet(Scene scene, BenchState state, Act act)
     {
         if (scene.Find(act.Thing) is not { } thing)
             return new(NeedCode.NotThere, [act.Thing]);
@@ -341,7 +341,7 @@ public static class Needs
         {
             var state = State;
             IEnumerable<ThingId> Own(ThingKind kind) =>
-                Scene.Of(Act.Thing.Owner).Where(t => t.Id.Kind == kind).Select(t => t.Id);
+                Scene.OwnedBy(Act.Thing.Owner).Where(t => t.Id.Kind == kind).Select(t => t.Id);
             Unmet? Without(ThingKind kind, params Condition[] any) =>
                 If(Own(kind).Where(t => !state.Is(t, any)), NeedCode.Order);
             return (Act.Do, Act.Thing.Kind) switch
@@ -495,7 +495,7 @@ public static class Needs
             var stickers = closing
                 .Select(c => c.Id.Owner)
                 .Distinct()
-                .SelectMany(scene.Of)
+                .SelectMany(scene.OwnedBy)
                 .Where(t => t.Id.Kind == ThingKind.Film && t.On.Count == 0);
             var films = closing
                 .SelectMany(c => c.Takes)

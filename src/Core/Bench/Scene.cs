@@ -107,13 +107,13 @@ public sealed class Scene(IReadOnlyList<SceneThing> things)
     public IEnumerable<SceneThing> FilmsOf(ThingId pad) => _on[pad].Where(t => t.Id.Kind == ThingKind.Film);
 
     /// <summary>Everything of one board or block, in the order of the documents.</summary>
-    public IEnumerable<SceneThing> Of(string owner) => _owned[owner];
+    public IEnumerable<SceneThing> OwnedBy(string owner) => _owned[owner];
 
     /// <summary>Plates of a block, half or carrier; nothing for any other thing.</summary>
     public IEnumerable<ThingId> Parts(SceneThing thing) =>
         thing.Id.Kind switch
         {
-            ThingKind.Block => Of(thing.Id.Owner).Where(t => t.Id.Kind == ThingKind.Plate).Select(t => t.Id),
+            ThingKind.Block => OwnedBy(thing.Id.Owner).Where(t => t.Id.Kind == ThingKind.Plate).Select(t => t.Id),
             ThingKind.Half or ThingKind.Carrier => thing.On,
             _ => [],
         };

@@ -8,11 +8,11 @@ namespace FaithfulBracket.Core.Blocks;
 public static class BackPlateLayer
 {
     /// <summary>Between the screws that hold it, those of the socket among them; null where it stiffens nothing.</summary>
-    public static BowLayer? Of(Board board, BoardStiffness laminate, Block block, Placement placement)
+    public static BowLayer? Compute(Board board, BoardStiffness laminate, Block block, Placement placement)
     {
         if (block.BackPlate is not { } back)
             return null;
-        var hull = ConvexHull.Of([
+        var hull = ConvexHull.Create([
             .. block
                 .Plates.SelectMany(p => p.Holes)
                 .Where(h => back.UsesHoles.Contains(h.Id) || h.Role == HoleRole.Retention)

@@ -15,7 +15,7 @@ public readonly record struct ScrewThread(string Name, double DiameterMm, double
     }.ToDictionary(t => t.Name);
 
     /// <summary>The named thread; an unnamed one is taken as M2.5 of the given diameter.</summary>
-    public static ScrewThread Of(string? name, double screwMm) =>
+    public static ScrewThread Parse(string? name, double screwMm) =>
         name is not null && Known.TryGetValue(name, out var t)
             ? t
             : Known.Values.MinBy(k => Math.Abs(k.DiameterMm - screwMm));

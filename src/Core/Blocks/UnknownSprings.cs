@@ -6,19 +6,19 @@ namespace FaithfulBracket.Core.Blocks;
 public static class UnknownSprings
 {
     /// <summary>In place of a figure that they make.</summary>
-    public const string NotTold = UnknownSpringsWords.NotToldSpringsNotLooked;
+    public const string NotStated = UnknownSpringsWords.NotToldSpringsNotLooked;
 
-    private const int MostNamed = 6;
+    private const int MaxNamed = 6;
 
     /// <summary>Whose they are, and what to do, in a sentence; null where everybody's are known.</summary>
-    public static string? Of(IEnumerable<BlockHole> screws)
+    public static string? Describe(IEnumerable<BlockHole> screws)
     {
         List<string> unknown = [.. screws.Where(h => h.SpringUnknown).Select(h => h.Id).Distinct()];
         return unknown.Count == 0
             ? null
             : UnknownSpringsWords.NobodyHasLookedWhetherCarrySprings(
-                string.Join(", ", unknown.Take(MostNamed)),
-                unknown.Count > MostNamed ? " …" : ""
+                string.Join(", ", unknown.Take(MaxNamed)),
+                unknown.Count > MaxNamed ? " …" : ""
             );
     }
 }

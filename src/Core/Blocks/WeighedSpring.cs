@@ -23,8 +23,8 @@ public static class WeighedSpring
     private const double LengthTolMm = 0.05,
         LoadTolN = 0.02;
 
-    public const int LeastReadings = 2,
-        MostReadings = 20;
+    public const int MinReadings = 2,
+        MaxReadings = 20;
 
     private const double GravityMPerS2 = 9.80665;
 
@@ -32,12 +32,12 @@ public static class WeighedSpring
 
     /// <param name="homeMm">Its length with the screw home and no bond line; null where nobody measured it.</param>
     /// <exception cref="InputException">Too few readings, or one that gets no shorter under more load.</exception>
-    public static MeasuredSpring Of(IReadOnlyList<SpringReading> readings, double? homeMm = null)
+    public static MeasuredSpring Fit(IReadOnlyList<SpringReading> readings, double? homeMm = null)
     {
-        if (readings.Count is < LeastReadings or > MostReadings)
+        if (readings.Count is < MinReadings or > MaxReadings)
             throw new InputException(
                 "/readings",
-                WeighedSpringWords.ExpectedToReadingsFound(LeastReadings, MostReadings, readings.Count)
+                WeighedSpringWords.ExpectedToReadingsFound(MinReadings, MaxReadings, readings.Count)
             );
         var sorted = readings.Select((r, i) => (Reading: r, Index: i)).OrderBy(x => x.Reading.LoadN).ToList();
         foreach (var (a, b) in sorted.Zip(sorted.Skip(1)))

@@ -6,7 +6,7 @@ namespace FaithfulBracket.Core.Boards;
 /// <summary>What is allowed in a board but hardly meant: told before the board is kept.</summary>
 public static class BoardDoubts
 {
-    public static IReadOnlyList<string> Of(Board board)
+    public static IReadOnlyList<string> Find(Board board)
     {
         var doubts = new List<string>();
         void Outside(string one, string more, IEnumerable<(string Id, Point2 At)> things)

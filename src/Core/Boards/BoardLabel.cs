@@ -9,10 +9,10 @@ public static class BoardLabel
     public static bool HasCode(Board board) => Says(board.BoardCode);
 
     /// <summary>Code and revision; "no label" where none can be read.</summary>
-    public static string Of(Board board) => Of(board.BoardCode, board.Revision);
+    public static string Format(Board board) => Format(board.BoardCode, board.Revision);
 
-    /// <inheritdoc cref="Of(Board)"/>
-    public static string Of(string boardCode, string revision) =>
+    /// <inheritdoc cref="Format(Board)"/>
+    public static string Format(string boardCode, string revision) =>
         !Says(boardCode) ? "no label"
         : Says(revision) ? $"{boardCode} {revision}"
         : boardCode;

@@ -3,7 +3,7 @@ namespace FaithfulBracket.Core.Boards;
 /// <summary>Driver tips in words.</summary>
 public static class DriverNames
 {
-    public static string Of(string driver) =>
+    public static string Describe(string driver) =>
         driver switch
         {
             ['T', ..] => "six-lobe",

@@ -3,7 +3,7 @@ namespace FaithfulBracket.Core.Boards;
 /// <summary>What the trade calls a kind of part in a sentence.</summary>
 public static class PartNames
 {
-    public static string Of(PartKind kind) =>
+    public static string Describe(PartKind kind) =>
         kind switch
         {
             PartKind.Memory => "memory",
@@ -17,7 +17,7 @@ public static class PartNames
 
     /// <summary>Several of a kind, or the kind as such.</summary>
     public static string Several(PartKind kind) =>
-        kind is PartKind.Memory or PartKind.BridgeChip ? Of(kind) : $"{Of(kind)}s";
+        kind is PartKind.Memory or PartKind.BridgeChip ? Describe(kind) : $"{Describe(kind)}s";
 
-    public static string Capital(PartKind kind) => Of(kind) is var n ? char.ToUpperInvariant(n[0]) + n[1..] : "";
+    public static string Capital(PartKind kind) => Describe(kind) is var n ? char.ToUpperInvariant(n[0]) + n[1..] : "";
 }

@@ -25,8 +25,8 @@ public sealed record Substrate(
     public const double SocketMm = 4;
 
     /// <summary>How far solder joints may make less or more of it than usual.</summary>
-    public const double LeastJoined = 0.3,
-        MostJoined = 0.8;
+    public const double MinJoined = 0.3,
+        MaxJoined = 0.8;
 
     private const double DieRimMm = 10,
         LidRimMm = 2,
@@ -35,7 +35,7 @@ public sealed record Substrate(
 
     /// <summary>What a part has: as stated, or as its kind usually has; null where it has none.</summary>
     /// <param name="board">The board it is soldered to.</param>
-    public static Substrate? Of(Part part, Board board) =>
+    public static Substrate? From(Part part, Board board) =>
         part.NoSubstrate ? null
         : part.Substrate is { } stated ? stated
         : part.Kind switch

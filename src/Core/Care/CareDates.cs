@@ -38,7 +38,7 @@ public sealed record CareDates(DateOnly? Repaste, IReadOnlyList<DateOnly> Inspec
     /// <param name="months">By the paste's kind; null where no face took paste.</param>
     /// <param name="opened">Counts where nothing was proved yet.</param>
     /// <param name="limitShare">How far the resistance may drift.</param>
-    public static CareDates Of(
+    public static CareDates Compute(
         IReadOnlyList<Reading> readings,
         FlowCurve? curve,
         int? months,
@@ -50,7 +50,7 @@ public sealed record CareDates(DateOnly? Repaste, IReadOnlyList<DateOnly> Inspec
         var from = marks.Count > 0 ? marks[0].On : opened;
         var cap = from.AddMonths(months ?? MonthsWithoutPaste);
         var drift =
-            months is not null && marks.Count >= Prove.Drift.LeastPoints && marks[^1].Day > marks[0].Day
+            months is not null && marks.Count >= Prove.Drift.MinPoints && marks[^1].Day > marks[0].Day
                 ? Seen(marks, cap, limitShare)
                 : null;
         var until = drift?.Due ?? (marks.Count > 0 && marks[^1].On > cap ? marks[^1].On : cap);
@@ -76,7 +76,7 @@ public sealed record CareDates(DateOnly? Repaste, IReadOnlyList<DateOnly> Inspec
             if (r is not { CoolantC: { } coolant, On: { } on })
                 continue;
             var proven = BeforeAfter
-                .Of(null, new SteadyReading(r.DieC, r.RoomC, coolant, r.FlowLMin, r.PowerW, new()))
+                .Compute(null, new SteadyReading(r.DieC, r.RoomC, coolant, r.FlowLMin, r.PowerW, new()))
                 .After!;
             if (proven is not { ToInletKPerW: { } k, InletPlusMinus: { } sigma })
                 continue;
@@ -96,7 +96,7 @@ public sealed record CareDates(DateOnly? Repaste, IReadOnlyList<DateOnly> Inspec
     {
         var first = marks[0].On;
         var capDays = Math.Max(1, cap.DayNumber - first.DayNumber);
-        var line = Prove.Drift.Of(
+        var line = Prove.Drift.Compute(
             [.. marks.Select(m => new DriftPoint(m.Day, m.KPerW, m.PlusMinus))],
             limitShare: limitShare,
             capDays: capDays

@@ -24,7 +24,7 @@ public sealed record CareResult(int? RepasteMonths, IReadOnlyList<WorkStep> Rest
 /// <summary>Care: what is kept, when to look again, the hand-over, and the way back to stock.</summary>
 public static class CareStation
 {
-    public static CareResult Of(
+    public static CareResult Plan(
         WorkOrder order,
         MatchResult match,
         TeardownResult teardown,

@@ -55,7 +55,7 @@ public static class Comparing
     /// <param name="flowLPerMin">Flow at which resistances are read.</param>
     /// <param name="owned">Pads in the drawer, which may fill what the kit lacks.</param>
     /// <param name="paste">Under which temperatures are told; null tells none.</param>
-    public static IReadOnlyList<Choice> Of(
+    public static IReadOnlyList<Choice> Compute(
         Board board,
         IReadOnlyList<Block> blocks,
         double flowLPerMin,
@@ -77,7 +77,7 @@ public static class Comparing
                         ? c
                         : c with
                         {
-                            Held = HeldParts.Of(board, b, c.Fit, materials, paste, at, cancel),
+                            Held = HeldParts.Compute(board, b, c.Fit, materials, paste, at, cancel),
                             CoolantInC = coolantInC,
                         }
             )
@@ -149,7 +149,7 @@ public static class Comparing
     {
         try
         {
-            var pads = Gaps.Of(LaidBlock.Of(board, block), materials, owned)
+            var pads = Gaps.Compute(LaidBlock.Create(board, block), materials, owned)
                 .Pairs.Where(p => p.Through == Through.Pad)
                 .ToList();
             return (pads.Count(p => p.Pad?.State == PadState.Good), pads.Count);
@@ -167,7 +167,7 @@ public static class Comparing
         yield return new($"{FittingsPerLoop} fittings", FittingsPerLoop * prices.Fitting);
         var plugs = Math.Max(0, block.Ports.Count - FittingsPerLoop - (block.Kit?.Plugs ?? 0));
         if (plugs > 0)
-            yield return new(HowMany.Of(plugs, "plug"), plugs * prices.Plug);
+            yield return new(HowMany.Count(plugs, "plug"), plugs * prices.Plug);
         var padArea =
             block.Plates.SelectMany(p => p.Lands).Where(l => l.Through == Through.Pad).Sum(l => l.Outline.Area) / 100;
         var kitArea = (block.Kit?.Pads ?? []).Sum(p => p.WidthMm * p.DepthMm * p.Count) / 100;

@@ -30,7 +30,7 @@ public sealed record Held(
 /// <summary>Dies, memory and power stages under a candidate: over water where a land covers them, on the kit's sinks beside it.</summary>
 internal static class HeldParts
 {
-    private static readonly PartKind[] Told =
+    private static readonly PartKind[] Stated =
     [
         PartKind.Die,
         PartKind.Lid,
@@ -39,7 +39,7 @@ internal static class HeldParts
         PartKind.BridgeChip,
     ];
 
-    public static IReadOnlyList<Held> Of(
+    public static IReadOnlyList<Held> Compute(
         Board board,
         Block block,
         FitResult fit,
@@ -53,7 +53,7 @@ internal static class HeldParts
             return [];
         var kinds = Expected(board, block, materials, paste, at, cancel);
         var list = new List<Held>();
-        foreach (var kind in Told)
+        foreach (var kind in Stated)
         {
             var parts = board.Parts.Where(p => p.Kind == kind && p.DissipationW > 0).Select(p => p.Id).ToHashSet();
             if (parts.Count == 0)
@@ -64,7 +64,7 @@ internal static class HeldParts
                 list.Add(
                     new(
                         kind,
-                        $"{PartNames.Of(kind)} on a sink",
+                        $"{PartNames.Describe(kind)} on a sink",
                         sink.Part,
                         HeldBy.Sink,
                         sink.TemperatureC,
@@ -74,7 +74,9 @@ internal static class HeldParts
                 );
             var bare = fit.Uncovered.FirstOrDefault(u => parts.Contains(u) && !fit.Sinks.Any(s => s.Part == u));
             if (bare is not null)
-                list.Add(new(kind, PartNames.Of(kind), bare, HeldBy.Nothing, null, null, board.FindPart(bare)!.LimitC));
+                list.Add(
+                    new(kind, PartNames.Describe(kind), bare, HeldBy.Nothing, null, null, board.FindPart(bare)!.LimitC)
+                );
         }
         return list;
     }
@@ -90,7 +92,10 @@ internal static class HeldParts
     {
         try
         {
-            return ExpectedKinds.Of(board, Expect.Of(LaidBlock.Of(board, block), null, materials, paste, at, cancel));
+            return ExpectedKinds.Compute(
+                board,
+                Expect.Compute(LaidBlock.Create(board, block), null, materials, paste, at, cancel)
+            );
         }
         catch (InputException)
         {

@@ -25,8 +25,8 @@ public sealed record MakerQuestion(
     AskedTwin? Twin
 )
 {
-    private const int MostHeights = 12,
-        MostWhy = 5;
+    private const int MaxHeights = 12,
+        MaxWhy = 5;
 
     public static MakerQuestion For(
         Board board,
@@ -38,17 +38,17 @@ public sealed record MakerQuestion(
         new(
             Decisive(board, block, fit, next, twin),
             fit.Verdict,
-            [.. fit.Reasons.Where(r => r.Weight > Weight.Note).Take(MostWhy).Select(r => r.Text)],
+            [.. fit.Reasons.Where(r => r.Weight > Weight.Note).Take(MaxWhy).Select(r => r.Text)],
             [
                 .. fit
                     .Margins.OrderBy(m => m.MarginMm)
                     .Select(m => (Part: board.FindPart(m.Part)!, Margin: (double?)m.MarginMm))
                     .Concat(board.Parts.Where(p => p.IsUnknown).Select(p => (Part: p, Margin: (double?)null)))
                     .DistinctBy(x => x.Part.Id)
-                    .Take(MostHeights)
+                    .Take(MaxHeights)
                     .Select(x => new AskedHeight(
                         x.Part.Id,
-                        PartNames.Of(x.Part.Kind),
+                        PartNames.Describe(x.Part.Kind),
                         x.Part.StatedHeightMm,
                         x.Part.HeightTolMm,
                         x.Margin
@@ -66,7 +66,7 @@ public sealed record MakerQuestion(
     )
     {
         var theirs = $"{block.Maker} {block.Model}";
-        var mine = BoardLabel.HasCode(board) ? BoardLabel.Of(board) : $"{board.Maker} {board.Model}";
+        var mine = BoardLabel.HasCode(board) ? BoardLabel.Format(board) : $"{board.Maker} {board.Model}";
         if (fit.Reasons.FirstOrDefault(r => r.Code == "screw-misses" || r.Code == "hole-missing") is { } screw)
             return MakerQuestionWords.IsMadeForHolePattern(theirs, mine, Lower(screw.Text));
         if (fit.Clashes.Count > 0)
@@ -78,7 +78,11 @@ public sealed record MakerQuestion(
         if (fit.Reasons.FirstOrDefault(r => r.Code == BlockEvidence.Assumed) is { } assumed)
             return MakerQuestionWords.WhatAreStepsOfSLands(
                 theirs,
-                HowMany.Of(assumed.Refs.Count, MakerQuestionWords.OfLandsAndScrews, MakerQuestionWords.OfLandsAndScrews)
+                HowMany.Count(
+                    assumed.Refs.Count,
+                    MakerQuestionWords.OfLandsAndScrews,
+                    MakerQuestionWords.OfLandsAndScrews
+                )
             );
         if (
             fit.Reasons.FirstOrDefault(r => r.Code is FitReasons.UnknownParts or FitReasons.AssumedParts) is { } unknown

@@ -74,8 +74,8 @@ public static class PlanB
         var text =
             fanFails.Count > 0 ? PlanBWords.OnDiePassesLimitEven(name, fanFails[0].Part)
             : stillFails.Count > 0
-                ? PlanBWords.OnDieSinksOnAndFan(name, HowMany.Of(sinks.Count, "part"), stillFails[0].Part)
-            : PlanBWords.OnDieSinks(name, HowMany.Of(sinks.Count, "part"));
+                ? PlanBWords.OnDieSinksOnAndFan(name, HowMany.Count(sinks.Count, "part"), stillFails[0].Part)
+            : PlanBWords.OnDieSinks(name, HowMany.Count(sinks.Count, "part"));
         return new(
             best.Block.Id,
             name,
@@ -85,7 +85,7 @@ public static class PlanB
             fanFails.Count == 0,
             text,
             [
-                $"{HowMany.Of(sinks.Count, PlanBWords.PartStaysOnAirAndNeeds, PlanBWords.PartsStayOnAirAndNeed)} "
+                $"{HowMany.Count(sinks.Count, PlanBWords.PartStaysOnAirAndNeeds, PlanBWords.PartsStayOnAirAndNeed)} "
                     + $"{(stillFails.Count > 0 ? "a fan" : "case airflow")}.",
                 PlanBWords.StayInCase(sinks.Sum(s => board.FindPart(s.Part)!.DissipationW)),
                 sinks.Any(s => s.HeightMm is > 12)
@@ -122,8 +122,9 @@ public static class PlanB
         var rest =
             sinks.Count == 0 ? PlanBWords.NothingElseIsHot
             : fanFails.Count > 0 ? PlanBWords.PassesLimitEvenWithFan(fanFails[0].Part)
-            : stillFails.Count > 0 ? PlanBWords.SinksOnAndFanOnThem(HowMany.Of(sinks.Count, "part"), stillFails[0].Part)
-            : PlanBWords.SinksOnCaseAirflowIsEnough(HowMany.Of(sinks.Count, "part"));
+            : stillFails.Count > 0
+                ? PlanBWords.SinksOnAndFanOnThem(HowMany.Count(sinks.Count, "part"), stillFails[0].Part)
+            : PlanBWords.SinksOnCaseAirflowIsEnough(HowMany.Count(sinks.Count, "part"));
         return new(
             null,
             null,

@@ -32,13 +32,13 @@ public static class Together
     /// <summary>Sets judged in full and told.</summary>
     public const int Most = 6;
 
-    private const int MostBlocks = 6,
-        MostSteps = 4000;
+    private const int MaxBlocks = 6,
+        MaxSteps = 4000;
 
     private sealed record Option(Block Block, IReadOnlySet<string> Covers);
 
     /// <param name="order">One board, a processor in its socket or none; its own pairs are left out.</param>
-    public static IReadOnlyList<TogetherChoice> Of(
+    public static IReadOnlyList<TogetherChoice> Compute(
         WorkOrder order,
         IReadOnlyList<Block> blocks,
         KitPrices prices,
@@ -46,7 +46,7 @@ public static class Together
         CancellationToken cancel = default
     )
     {
-        var settings = FitSettings.Of(shop);
+        var settings = FitSettings.From(shop);
         var hot = Hot(order.First);
         var options = Options(order, blocks, hot.Keys.ToHashSet(), settings, cancel);
         var sets = new Sets(hot, options).Found();
@@ -63,7 +63,7 @@ public static class Together
     /// <summary>Parts of the front that want cooling, with their heat, W.</summary>
     private static Dictionary<string, double> Hot(Workpiece piece)
     {
-        var board = piece.Seated is { } seated ? SeatedBoard.Of(seated, null, onlyProcessor: false) : piece.Board;
+        var board = piece.Seated is { } seated ? SeatedBoard.Create(seated, null, onlyProcessor: false) : piece.Board;
         return board
             .Parts.Where(p => p.Cool != Cooling.No && p.Face == Face.Front)
             .ToDictionary(p => p.Id, p => p.DissipationW);
@@ -102,7 +102,7 @@ public static class Together
             foreach (var place in Laying.Through(board, laid, settings, everywhere: !onSocket))
             {
                 var covers = place
-                    .Coverage.Where(c => c.Share >= LandPairing.LeastShare && hot.Contains(c.Part))
+                    .Coverage.Where(c => c.Share >= LandPairing.MinShare && hot.Contains(c.Part))
                     .Select(c => c.Part)
                     .ToHashSet();
                 if (place.Clashes.Count == 0 && covers.Count > 0)
@@ -122,12 +122,12 @@ public static class Together
     )
     {
         var tried = With(order, set);
-        var seats = SeatPlans.Of(tried, Materials.Drawer.Empty, shop, null, cancel);
-        var match = SeatedMatch.With(tried, MatchStation.Of(tried, shop, cancel), seats);
+        var seats = SeatPlans.Compute(tried, Materials.Drawer.Empty, shop, null, cancel);
+        var match = SeatedMatch.With(tried, MatchStation.Plan(tried, shop, cancel), seats);
         var covered = match
             .Order!.Pairs.SelectMany(p => p.On)
             .SelectMany(o => o.Fit.Coverage)
-            .Where(c => c.Share >= LandPairing.LeastShare)
+            .Where(c => c.Share >= LandPairing.MinShare)
             .Select(c => c.Part)
             .ToHashSet();
         var bare = hot.Keys.Where(p => !covered.Contains(p)).Order(StringComparer.Ordinal).ToList();
@@ -156,7 +156,7 @@ public static class Together
     {
         private readonly List<string> _order = [.. hot.OrderByDescending(h => h.Value).Select(h => h.Key)];
         private readonly Dictionary<string, (List<Block> Blocks, double LeftW, double Price)> _found = [];
-        private int _budget = MostSteps;
+        private int _budget = MaxSteps;
 
         public IEnumerable<IReadOnlyList<Block>> Found()
         {
@@ -180,7 +180,7 @@ public static class Together
                 return;
             }
             var part = _order[at];
-            if (chosen.Count < MostBlocks)
+            if (chosen.Count < MaxBlocks)
                 foreach (var option in options.Where(o => o.Covers.Contains(part) && !o.Covers.Overlaps(covered)))
                     Go(at + 1, [.. chosen, option], [.. covered, .. option.Covers]);
             // or it is left to what it has

@@ -13,7 +13,7 @@ public sealed class DropCurve
     private DropCurve(List<Point2> points) => _points = points;
 
     /// <summary>Null where no point states a flow and a drop above nothing.</summary>
-    public static DropCurve? Of(IReadOnlyList<Point2> points)
+    public static DropCurve? Compute(IReadOnlyList<Point2> points)
     {
         List<Point2> good = [.. points.Where(p => p is { X: > 0, Y: > 0 }).OrderBy(p => p.X).DistinctBy(p => p.X)];
         // a drop that does not rise with the flow is no drop curve

@@ -42,7 +42,7 @@ public sealed record LoopResult(
 public static class LoopFlow
 {
     /// <returns>Null without a block whose drop is known.</returns>
-    public static LoopResult? Of(IReadOnlyList<LoopBlock> blocks, bool parallel, Pump pump)
+    public static LoopResult? Compute(IReadOnlyList<LoopBlock> blocks, bool parallel, Pump pump)
     {
         if (blocks.Count == 0)
             return null;

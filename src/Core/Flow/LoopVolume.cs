@@ -23,7 +23,7 @@ public sealed record LoopVolume(double BlocksMl, double HoseMl, double Reservoir
         LoopVolumeWords.AboutHoseReservoirRadiatorInBlocks(TotalMl, OffMl, HoseMl, ReservoirMl, RadiatorMl, BlocksMl);
 
     /// <returns>Null while no block is chosen.</returns>
-    public static LoopVolume? Of(WorkOrder order, ShopSettings shop) =>
+    public static LoopVolume? Compute(WorkOrder order, ShopSettings shop) =>
         order.Boxes.Count == 0
             ? null
             : new(

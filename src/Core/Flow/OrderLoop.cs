@@ -8,17 +8,17 @@ namespace FaithfulBracket.Core.Flow;
 public static class OrderLoop
 {
     /// <returns>Null while no block is chosen or none states its drop.</returns>
-    public static LoopResult? Of(WorkOrder order, MatchResult match, Ways ways, ShopSettings shop)
+    public static LoopResult? Compute(WorkOrder order, MatchResult match, Ways ways, ShopSettings shop)
     {
         var blocks = new List<LoopBlock>();
         var unknown = new List<string>();
         foreach (var pair in order.Boxes)
-            if (pair.Block.Flow is { } flow && DropCurve.Of(flow.DropKPaAt) is { } drop)
+            if (pair.Block.Flow is { } flow && DropCurve.Compute(flow.DropKPaAt) is { } drop)
                 blocks.Add(new(pair.Key, drop, Watts(order, match, pair)));
             else
                 unknown.Add(pair.Key);
         var pump = new Pump(shop.PumpHeadKPa, shop.PumpFreeLMin, shop.LoopRestKPa);
-        return LoopFlow.Of(blocks, ways.Loop == LoopJoin.Parallel, pump) is { } loop
+        return LoopFlow.Compute(blocks, ways.Loop == LoopJoin.Parallel, pump) is { } loop
             ? loop with
             {
                 Unknown = unknown,
@@ -36,7 +36,7 @@ public static class OrderLoop
             .Laid()
             .Where(l => Own(l.Pair.Key))
             .Sum(l =>
-                l.On.Fit.Coverage.Where(c => c.Share >= LandPairing.LeastShare)
+                l.On.Fit.Coverage.Where(c => c.Share >= LandPairing.MinShare)
                     .Sum(c => l.On.Laid.Board.FindPart(c.Part)?.DissipationW ?? 0)
             );
     }

@@ -7,7 +7,7 @@ public readonly record struct Bounds(double MinX, double MinY, double MaxX, doub
     public double Height => MaxY - MinY;
     public Point2 Centre => new((MinX + MaxX) / 2, (MinY + MaxY) / 2);
 
-    public static Bounds Of(IReadOnlyList<Point2> points)
+    public static Bounds From(IReadOnlyList<Point2> points)
     {
         double x0 = double.PositiveInfinity,
             y0 = x0,

@@ -9,7 +9,15 @@ public static class CellShares
     /// <param name="minX">Lower left corner of the grid.</param>
     /// <param name="dx">Width of a column.</param>
     /// <returns>Shares 0 to 1, [column, row].</returns>
-    public static double[,] Of(Polygon outline, double minX, double minY, double dx, double dy, int columns, int rows)
+    public static double[,] Compute(
+        Polygon outline,
+        double minX,
+        double minY,
+        double dx,
+        double dy,
+        int columns,
+        int rows
+    )
     {
         var shares = new double[columns, rows];
         var box = outline.Bounds;

@@ -4,7 +4,7 @@ namespace FaithfulBracket.Core.Geometry;
 public static class ConvexHull
 {
     /// <summary>Monotone chain (Andrew 1979); null when the points span no area.</summary>
-    public static Polygon? Of(IReadOnlyList<Point2> points)
+    public static Polygon? Create(IReadOnlyList<Point2> points)
     {
         var sorted = points.Distinct().OrderBy(p => p.X).ThenBy(p => p.Y).ToList();
         if (sorted.Count < 3)

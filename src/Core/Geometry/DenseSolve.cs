@@ -59,7 +59,7 @@ public static class DenseSolve
     }
 
     /// <summary>Eigenvector of the smallest eigenvalue of a symmetric matrix, by cyclic rotations (Jacobi 1846).</summary>
-    public static double[] LeastEigenvector(double[,] symmetric)
+    public static double[] SmallestEigenvector(double[,] symmetric)
     {
         var n = symmetric.GetLength(0);
         var a = (double[,])symmetric.Clone();

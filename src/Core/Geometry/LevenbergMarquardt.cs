@@ -3,13 +3,13 @@ namespace FaithfulBracket.Core.Geometry;
 /// <summary>Least squares of several misses by several unknowns (Marquardt 1963), with numeric derivatives.</summary>
 internal static class LevenbergMarquardt
 {
-    private const int MostRounds = 60,
-        MostAttempts = 12;
+    private const int MaxRounds = 60,
+        MaxAttempts = 12;
     private const double FirstDamping = 1e-4,
-        LeastDamping = 1e-12;
+        MinDamping = 1e-12;
 
     /// <summary>It has ended where a step gains no more than this share.</summary>
-    private const double LeastGain = 1e-14;
+    private const double MinGain = 1e-14;
 
     /// <param name="Normal">JᵀJ before the last step; its inverse times the variance of a miss is the unknowns' covariance.</param>
     public sealed record Rest(double[] At, double Squares, double[,] Normal);
@@ -24,9 +24,9 @@ internal static class LevenbergMarquardt
         var least = Squares(r);
         var damping = FirstDamping;
         var normal = new double[n, n];
-        for (var round = 0; round < MostRounds; round++)
+        for (var round = 0; round < MaxRounds; round++)
         {
-            var j = NumericJacobian.Of(at, misses, function);
+            var j = NumericJacobian.Compute(at, misses, function);
             var g = new double[n];
             Array.Clear(normal);
             for (var i = 0; i < misses; i++)
@@ -37,7 +37,7 @@ internal static class LevenbergMarquardt
                     normal[a, b] += j[i, a] * j[i, b];
             }
             var better = false;
-            for (var attempt = 0; attempt < MostAttempts && !better; attempt++)
+            for (var attempt = 0; attempt < MaxAttempts && !better; attempt++)
             {
                 var damped = (double[,])normal.Clone();
                 for (var a = 0; a < n; a++)
@@ -49,9 +49,9 @@ internal static class LevenbergMarquardt
                     function(trial, rest);
                     if (Squares(rest) is var squares && squares <= least)
                     {
-                        better = least - squares > LeastGain * (least + 1e-12);
+                        better = least - squares > MinGain * (least + 1e-12);
                         (at, least, r) = (trial, squares, rest);
-                        damping = Math.Max(LeastDamping, damping / 10);
+                        damping = Math.Max(MinDamping, damping / 10);
                         break;
                     }
                 }

@@ -9,7 +9,11 @@ internal static class NumericJacobian
 
     /// <param name="function">Writes its values at some unknowns.</param>
     /// <returns>By value and unknown.</returns>
-    public static double[,] Of(ReadOnlySpan<double> at, int values, Action<ReadOnlySpan<double>, double[]> function)
+    public static double[,] Compute(
+        ReadOnlySpan<double> at,
+        int values,
+        Action<ReadOnlySpan<double>, double[]> function
+    )
     {
         var j = new double[values, at.Length];
         double[] up = new double[values],

@@ -18,7 +18,7 @@ public sealed class Polygon
 
     public IReadOnlyList<Point2> Points { get; }
 
-    public Bounds Bounds => _bounds ??= Bounds.Of(Points);
+    public Bounds Bounds => _bounds ??= Bounds.From(Points);
 
     /// <summary>Positive when the corners run counter-clockwise, mm².</summary>
     public double SignedArea => _signedArea ??= Shoelace(Points);

@@ -3,7 +3,7 @@ namespace FaithfulBracket.Core.Geometry;
 /// <summary>Whether a closed line crosses itself: sides are swept from left to right, and only those abreast are compared.</summary>
 public static class SelfCrossing
 {
-    public static bool Of(IReadOnlyList<Point2> corners)
+    public static bool Exists(IReadOnlyList<Point2> corners)
     {
         var n = corners.Count;
         var sides = Enumerable

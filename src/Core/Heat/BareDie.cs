@@ -13,7 +13,7 @@ internal static class BareDie
     /// <summary>The base's own part settles in a few rounds; something of the curve is always the water's.</summary>
     private const int Rounds = 4;
 
-    private const double LeastShare = 0.2;
+    private const double MinShare = 0.2;
 
     /// <summary>What the spreading in the base adds for one watt of the die, K/W; 0 for every other part and block.</summary>
     public static double KPerW(BlockHeat heat, HeatedPart part)
@@ -39,7 +39,7 @@ internal static class BareDie
             wet = whole;
         double Base(double from, double of) => Spreading.Layer(from, of * fins, mm, k, 1 / (wet * fins * 1e-6));
         for (var round = 0; round < Rounds; round++)
-            wet = Math.Max(LeastShare * whole, whole - Base(land, 1));
+            wet = Math.Max(MinShare * whole, whole - Base(land, 1));
         return Math.Max(0, Base(part.CoveredMm2, share) - Base(share * land, share));
     }
 }

@@ -29,12 +29,12 @@ public sealed class BlockHeat
 
     internal const double UnstatedBaseMm = 3;
 
-    private const double LeastH = 10,
-        MostH = 1e8,
+    private const double MinH = 10,
+        MaxH = 1e8,
         CloseShare = 1e-6;
 
     private const int UsualCells = 12_000,
-        MostRounds = 40;
+        MaxRounds = 40;
 
     private readonly Board _board;
 
@@ -79,11 +79,21 @@ public sealed class BlockHeat
     /// <param name="powerW">Scales what all parts of the board give to this sum; null takes it as it stands.</param>
     /// <param name="flowLMin">Flow, L/min.</param>
     /// <exception cref="InputException">No curve, no die under paste, or no cooling that reaches the curve.</exception>
-    public static BlockHeat Of(LaidBlock laid, double? powerW, double flowLMin, CancellationToken cancel = default) =>
-        Of(laid, powerW, flowLMin, UsualCells, cancel);
+    public static BlockHeat Compute(
+        LaidBlock laid,
+        double? powerW,
+        double flowLMin,
+        CancellationToken cancel = default
+    ) => Compute(laid, powerW, flowLMin, UsualCells, cancel);
 
     /// <param name="cells">More than the usual 12,000 give a finer plate; at most 60,000.</param>
-    public static BlockHeat Of(LaidBlock laid, double? powerW, double flowLMin, int cells, CancellationToken cancel)
+    public static BlockHeat Compute(
+        LaidBlock laid,
+        double? powerW,
+        double flowLMin,
+        int cells,
+        CancellationToken cancel
+    )
     {
         var (board, block, placement) = laid;
         var curve =
@@ -94,7 +104,7 @@ public sealed class BlockHeat
             .SelectMany(each =>
                 LandPairing
                     .Pair(ExposedParts.Measured(board, block, each.Face), each.Lands, placement)
-                    .Where(p => p.Share >= LandPairing.LeastShare)
+                    .Where(p => p.Share >= LandPairing.MinShare)
                     .Select(p => (Plate: each, Part: Heated(p, WattsOf(board, p.Part, block) * scale, placement)))
             )
             .ToList();
@@ -257,11 +267,11 @@ public sealed class BlockHeat
                 ?? throw new InputException("block/plates", BlockHeatWords.DiesLandLiesBesideBlocksPlate);
             return Math.Log(plate.Mean(plate.Rise(watts), main.Into)!.Value / perWatt);
         }
-        double low = Math.Log(LeastH),
-            high = Math.Log(MostH),
+        double low = Math.Log(MinH),
+            high = Math.Log(MaxH),
             x = Math.Log(guess ?? 1e4);
         var last = (X: double.NaN, Miss: double.NaN);
-        for (var round = 0; round < MostRounds; round++)
+        for (var round = 0; round < MaxRounds; round++)
         {
             cancel.ThrowIfCancellationRequested();
             var plate = Plate(Math.Exp(x));

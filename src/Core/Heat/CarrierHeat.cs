@@ -26,7 +26,7 @@ public static class CarrierHeat
     private const double BareContactMm2KPerW = 30;
 
     /// <exception cref="InputException">The block states no curve, or a pad's material states no conductivity.</exception>
-    public static ExpectResult Of(CarriedModule module, HeatConditions at)
+    public static ExpectResult Compute(CarriedModule module, HeatConditions at)
     {
         var (board, block) = (module.Board, module.Block);
         var curve =
@@ -105,7 +105,7 @@ public static class CarrierHeat
     /// <summary>From the carrier's edge into the block: its own strips of pad, or metal on metal.</summary>
     private static double EdgeKPerW(Carrier carrier, CarriedModule module)
     {
-        var strips = EdgePads.Of(carrier);
+        var strips = EdgePads.Compute(carrier);
         return strips.Count > 0 && EdgePads.Material(module.Block, strips[0].ThicknessMm) is { } material
             ? Way(module, material, strips[0].ThicknessMm * LeftShare, strips.Sum(s => s.LengthMm * s.WidthMm))
             : BareContactMm2KPerW / (carrier.Outline.Bounds.Width * UnstatedMm);

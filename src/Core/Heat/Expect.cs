@@ -48,18 +48,18 @@ public static class Expect
 
     /// <param name="pads">Null takes what the block's maker supplies.</param>
     /// <exception cref="InputException">See <see cref="BlockHeat"/>; a pad of a material nobody knows.</exception>
-    public static ExpectResult Of(
+    public static ExpectResult Compute(
         LaidBlock laid,
         IReadOnlyList<LaidPad>? pads,
         IReadOnlyDictionary<string, PadMaterial> materials,
         PasteMaterial paste,
         HeatConditions at,
         CancellationToken cancel = default
-    ) => Of(BlockHeat.Of(laid, at.PowerW, at.FlowLMin, cancel), pads, materials, paste, at);
+    ) => Compute(BlockHeat.Compute(laid, at.PowerW, at.FlowLMin, cancel), pads, materials, paste, at);
 
     /// <summary>The same on a plate that is reckoned already, at the flow it was reckoned for.</summary>
     /// <exception cref="InputException">A pad of a material nobody knows.</exception>
-    public static ExpectResult Of(
+    public static ExpectResult Compute(
         BlockHeat plate,
         IReadOnlyList<LaidPad>? pads,
         IReadOnlyDictionary<string, PadMaterial> materials,
@@ -127,7 +127,7 @@ public static class Expect
         )
         {
             (_materials, _paste, _warnings) = (materials, paste, warnings);
-            var gaps = Gaps.Of(laid, materials);
+            var gaps = Gaps.Compute(laid, materials);
             foreach (var gap in gaps.Pairs)
                 _gaps[gap.Part] = gap;
             var laidPads =
@@ -151,7 +151,7 @@ public static class Expect
             }
             foreach (var die in _seated?.Dies.Where(d => d.LoadUnknown) ?? [])
                 warnings.Add(
-                    ExpectWords.WhatPressesIs(die.Part, UnknownSprings.NotTold, Films(die).Least, Films(die).Most)
+                    ExpectWords.WhatPressesIs(die.Part, UnknownSprings.NotStated, Films(die).Least, Films(die).Most)
                 );
             if (_seated is { Floats: true })
                 warnings.Add(ExpectWords.BlockFloatsFilmOverDie);

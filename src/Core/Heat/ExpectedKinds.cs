@@ -24,7 +24,7 @@ public sealed record ExpectedKind(
 /// <summary>What is expected, told by kind: nobody reads twenty power stages one by one.</summary>
 public static class ExpectedKinds
 {
-    public static IReadOnlyList<ExpectedKind> Of(Board board, ExpectResult expected) =>
+    public static IReadOnlyList<ExpectedKind> Compute(Board board, ExpectResult expected) =>
         [
             .. expected
                 .Parts.Where(p => p.Watts > 0)
@@ -36,7 +36,7 @@ public static class ExpectedKinds
                     var worst = g.OrderBy(p => p.LimitC is { } l ? l - p.C : double.PositiveInfinity)
                         .ThenByDescending(p => p.C)
                         .First();
-                    var name = PartNames.Of(g.Key);
+                    var name = PartNames.Describe(g.Key);
                     // the limit is the silicon's, and that is warmer than its lid by bond and lid
                     if (g.Key == PartKind.Lid)
                         return new ExpectedKind(

@@ -15,12 +15,12 @@ public static class HeatError
     private const double Wide = 1.96;
 
     /// <summary>No sensor that a part is compared with tells less, K.</summary>
-    private const double LeastRangeK = 1;
+    private const double MinRangeK = 1;
 
     /// <summary>Half the 95 % range of a part's temperature, K; at least what a sensor tells.</summary>
     /// <param name="gapShare">Standard deviation of the gap its pad fills, as a share of the gap; 0 for a film.</param>
     public static double RangeK(double ownK, double landK, double gapShare) =>
-        Math.Max(LeastRangeK, Wide * Math.Sqrt(Variance(ownK, landK) + Square(gapShare * ownK)));
+        Math.Max(MinRangeK, Wide * Math.Sqrt(Variance(ownK, landK) + Square(gapShare * ownK)));
 
     /// <summary>K², of a part by its own way and its land's rise.</summary>
     public static double Variance(double ownK, double landK) =>

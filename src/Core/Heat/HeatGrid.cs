@@ -7,10 +7,10 @@ namespace FaithfulBracket.Core.Heat;
 public sealed class HeatGrid
 {
     /// <summary>Cells with less metal than this are left out.</summary>
-    private const double LeastShare = 0.02;
+    private const double MinShare = 0.02;
 
     /// <summary>Cells laid over an outline's bounds, metal or not.</summary>
-    private const double MostBuilt = 2.0 * HeatPlate.MostCells;
+    private const double MaxBuilt = 2.0 * HeatPlate.MaxCells;
 
     private readonly int[,] _index;
     private readonly double[,] _metal;
@@ -23,10 +23,10 @@ public sealed class HeatGrid
         Columns = Math.Max(2, (int)Math.Round(b.Width / cellMm));
         Rows = Math.Max(2, (int)Math.Round(b.Height / cellMm));
         // a sliver has at least two rows: what is counted is what would be built
-        if ((double)Columns * Rows > MostBuilt)
+        if ((double)Columns * Rows > MaxBuilt)
             throw new InputException("cellMm", HeatGridWords.PlateIsTooLargeForCells);
         (Dx, Dy) = (b.Width / Columns, b.Height / Rows);
-        _metal = CellShares.Of(outline, MinX, MinY, Dx, Dy, Columns, Rows);
+        _metal = CellShares.Compute(outline, MinX, MinY, Dx, Dy, Columns, Rows);
         _index = new int[Columns, Rows];
         // numbered along the short side, so that neighbours lie near one another
         Along = Columns >= Rows;
@@ -34,7 +34,7 @@ public sealed class HeatGrid
         for (var v = 0; v < (Along ? Rows : Columns); v++)
         {
             var (i, j) = Along ? (u, v) : (v, u);
-            _index[i, j] = _metal[i, j] < LeastShare ? -1 : Count++;
+            _index[i, j] = _metal[i, j] < MinShare ? -1 : Count++;
         }
     }
 
@@ -60,7 +60,7 @@ public sealed class HeatGrid
     /// <summary>Metal of each numbered cell under an outline, mm².</summary>
     public double[] Under(Polygon outline)
     {
-        var shares = CellShares.Of(outline, MinX, MinY, Dx, Dy, Columns, Rows);
+        var shares = CellShares.Compute(outline, MinX, MinY, Dx, Dy, Columns, Rows);
         var areas = new double[Count];
         Each((n, i, j) => areas[n] = Math.Min(shares[i, j], _metal[i, j]) * CellMm2);
         return areas;

@@ -23,18 +23,18 @@ public sealed record HeatMap(
 )
 {
     /// <summary>Columns and rows together are thinned to this many points.</summary>
-    private const int MostPoints = 2600;
+    private const int MaxPoints = 2600;
 
     private const int Levels = 7;
 
     /// <summary>A plate flatter than this is drawn without lines, K.</summary>
-    private const double LeastSpanK = 0.5;
+    private const double MinSpanK = 0.5;
 
     /// <param name="coolantMeanC">What the plate's rise counts from.</param>
-    public static HeatMap Of(BlockHeat heat, double coolantMeanC)
+    public static HeatMap From(BlockHeat heat, double coolantMeanC)
     {
         var grid = heat.Plate.Grid;
-        var every = Math.Max(1, (int)Math.Ceiling(Math.Sqrt((double)grid.Columns * grid.Rows / MostPoints)));
+        var every = Math.Max(1, (int)Math.Ceiling(Math.Sqrt((double)grid.Columns * grid.Rows / MaxPoints)));
         int columns = (grid.Columns + every - 1) / every,
             rows = (grid.Rows + every - 1) / every;
         var (sum, metal) = (new double[columns, rows], new double[columns, rows]);
@@ -72,7 +72,7 @@ public sealed record HeatMap(
             cells,
             least,
             most,
-            most - least < LeastSpanK
+            most - least < MinSpanK
                 ? []
                 :
                 [

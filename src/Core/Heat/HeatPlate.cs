@@ -10,10 +10,10 @@ namespace FaithfulBracket.Core.Heat;
 /// </summary>
 public sealed class HeatPlate
 {
-    public const int MostCells = 60_000;
+    public const int MaxCells = 60_000;
 
     /// <summary>Multiplications of a factoring, at most.</summary>
-    public const double MostWork = 3e9;
+    public const double MaxWork = 3e9;
 
     private readonly EnvelopeCholesky _matrix;
 
@@ -29,8 +29,8 @@ public sealed class HeatPlate
     )
     {
         Grid = grid;
-        if (grid.Count > MostCells)
-            throw new InputException("cellMm", HeatPlateWords.CellsAtMost(grid.Count, MostCells));
+        if (grid.Count > MaxCells)
+            throw new InputException("cellMm", HeatPlateWords.CellsAtMost(grid.Count, MaxCells));
         Cooling = new double[grid.Count];
         grid.Each((n, i, j) => Cooling[n] = hWPerM2K[n] * 1e-6 * grid.Metal(i, j) * grid.CellMm2);
         if (!(Cooling.Sum() > 0))
@@ -45,7 +45,7 @@ public sealed class HeatPlate
                         first[n] = Math.Min(first[n], other);
             }
         );
-        if (EnvelopeCholesky.Work(first) > MostWork)
+        if (EnvelopeCholesky.Work(first) > MaxWork)
             throw new InputException("cellMm", HeatPlateWords.PlateIsTooLargeForCells);
         _matrix = new(first);
         var perSquare = kWPerMK / 1000 * thicknessMm;

@@ -13,7 +13,7 @@ public sealed record PasteCost(string Id, double ThroughK, double DieC, double A
 public static class PasteCosts
 {
     /// <param name="at">The flow is the plate's.</param>
-    public static IReadOnlyList<PasteCost> Of(
+    public static IReadOnlyList<PasteCost> Compute(
         BlockHeat plate,
         StackUp stack,
         IReadOnlyList<PasteStock> pastes,
@@ -27,7 +27,7 @@ public static class PasteCosts
                 .Select(p => p.Part.Id)
                 .ToHashSet();
             return Expect
-                .Of(plate, stack.Pads, stack.Materials, paste, at)
+                .Compute(plate, stack.Pads, stack.Materials, paste, at)
                 .Parts.Where(p => dies.Contains(p.Part) && p.Watts > 0)
                 .MaxBy(p => p.C);
         }

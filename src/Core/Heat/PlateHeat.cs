@@ -44,21 +44,21 @@ public sealed record PlateHeatResult(
 /// <summary>One plate, its sources and what cools it.</summary>
 public static class PlateHeat
 {
-    public const int MostSources = 500,
-        MostAreas = 100,
-        MostProbes = 2000;
+    public const int MaxSources = 500,
+        MaxAreas = 100,
+        MaxProbes = 2000;
 
     public const string InWords = PlateHeatWords.LimitsCellsSourcesCooledAreasProbes;
 
     private const int UsualCells = 16_000;
 
-    private const double LeastCellMm = 0.1,
-        MostCellMm = 2;
+    private const double MinCellMm = 0.1,
+        MaxCellMm = 2;
 
     /// <exception cref="InputException">
     /// A source or probe beside the plate, nothing that cools it, or too fine.
     /// </exception>
-    public static PlateHeatResult Of(PlateHeatAsk ask, CancellationToken cancel = default)
+    public static PlateHeatResult Compute(PlateHeatAsk ask, CancellationToken cancel = default)
     {
         var (cell, warning) = ask.CellMm is { } asked ? (asked, Coarse(ask, asked)) : Cell(ask);
         var grid = new HeatGrid(ask.Outline, cell);
@@ -106,16 +106,16 @@ public static class PlateHeat
     private const int CellsAlongSource = 6;
 
     /// <summary>From fewer cells than these the rise under a source is more than 2 % low.</summary>
-    private const int LeastAlongSource = 4;
+    private const int MinAlongSource = 4;
 
     /// <summary>The cell that suits the plate and its smallest source, within what the call allows.</summary>
     private static (double Mm, string? Warning) Cell(PlateHeatAsk ask)
     {
-        var usual = Math.Clamp(Math.Sqrt(ask.Outline.Area / UsualCells), LeastCellMm, MostCellMm);
+        var usual = Math.Clamp(Math.Sqrt(ask.Outline.Area / UsualCells), MinCellMm, MaxCellMm);
         var smallest = SmallestMm(ask);
         var wanted = Math.Min(usual, smallest / CellsAlongSource);
         var bounds = ask.Outline.Bounds;
-        var allowed = Math.Max(LeastCellMm, Math.Sqrt(bounds.Width * bounds.Height / (0.95 * HeatPlate.MostCells)));
+        var allowed = Math.Max(MinCellMm, Math.Sqrt(bounds.Width * bounds.Height / (0.95 * HeatPlate.MaxCells)));
         return wanted >= allowed
             ? (wanted, null)
             : (
@@ -132,7 +132,7 @@ public static class PlateHeat
     private static string? Coarse(PlateHeatAsk ask, double cell)
     {
         var smallest = SmallestMm(ask);
-        if (cell <= smallest / LeastAlongSource)
+        if (cell <= smallest / MinAlongSource)
             return null;
         var drawn = PlateHeatWords.SmallestSourceIsWideAndCells(smallest, cell);
         var better = PlateHeatWords.LeaveOutCellMmOrAsk(smallest / CellsAlongSource);

@@ -28,7 +28,7 @@ internal static class UnderLid
             var shares =
                 stated > 0 && under.TrueForAll(d => d.PowerShare is null)
                     ? [.. under.Select(d => d.DissipationW / stated)]
-                    : PowerShares.Of(under);
+                    : PowerShares.Compute(under);
             foreach (var (die, share) in under.Zip(shares).Where(d => d.Second > 0))
             {
                 if ((die.BondMm ?? lid.BondMm) is { } bondMm && (lid.LidThicknessMm ?? die.LidThicknessMm) is { } lidMm)

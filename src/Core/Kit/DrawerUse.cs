@@ -11,7 +11,7 @@ public sealed record DrawerTake(string Kind, string Id, double Amount);
 public static class DrawerUse
 {
     /// <param name="pasteId">The paste that was chosen; null for the drawer's first.</param>
-    public static IReadOnlyList<DrawerTake> Of(KitResult kit, Drawer drawer, string? pasteId) =>
+    public static IReadOnlyList<DrawerTake> Compute(KitResult kit, Drawer drawer, string? pasteId) =>
         [
             .. kit
                 .Lines.Select(l => (Line: l, Own: Math.Round(l.Need - l.FromKit, 2)))

@@ -6,7 +6,7 @@ namespace FaithfulBracket.Core.Kit;
 /// <summary>Which jet plate lies in the caliper.</summary>
 /// <param name="Name">Null where it is none of the block's.</param>
 /// <param name="Right">Whether it is the one for this socket.</param>
-public sealed record JetPlateTold(double MeasuredMm, string? Name, bool Right, string Text);
+public sealed record JetPlateText(double MeasuredMm, string? Name, bool Right, string Text);
 
 /// <summary>Tells unmarked jet plates apart by their thickness.</summary>
 public static class JetPlates
@@ -16,7 +16,7 @@ public static class JetPlates
 
     /// <param name="block">With every kit it is sold with.</param>
     /// <param name="nameOf">A socket as it is called.</param>
-    public static JetPlateTold Tell(Block block, string socket, double measuredMm, Func<string, string>? nameOf = null)
+    public static JetPlateText Tell(Block block, string socket, double measuredMm, Func<string, string>? nameOf = null)
     {
         var known = block
             .Sockets.Where(s => s is { JetPlate: not null, JetPlateMm: not null })

@@ -35,7 +35,7 @@ public static class KitCheck
     private const double CuttingMargin = 1.15;
 
     /// <param name="others">Screw places of a block that another block's screws take.</param>
-    public static IReadOnlyList<KitLine> Of(
+    public static IReadOnlyList<KitLine> Check(
         WorkOrder order,
         Drawer drawer,
         KitNeeds needs,
@@ -74,7 +74,7 @@ public static class KitCheck
                 )
             );
         }
-        var open = order.Boxes.Sum(p => OpenPorts.Of(order, p));
+        var open = order.Boxes.Sum(p => OpenPorts.Count(order, p));
         if (open > 0)
             lines.Add(
                 Line(PlugGroup, "port plugs G1/4", open, "", kits.Sum(k => k.Plugs), Amount(drawer, "port plug"))
@@ -91,7 +91,7 @@ public static class KitCheck
     {
         List<string> keys = [.. order.Boxes.SelectMany(p => p.Block.Kit?.Keys ?? [])];
         var remover = drawer.Consumables.FirstOrDefault(c => c.WaitS is not null)?.Name;
-        foreach (var use in StepUses.Of(steps, remover, f => Thread(order, f)))
+        foreach (var use in StepUses.Find(steps, remover, f => Thread(order, f)))
             yield return Line(
                 use.Group,
                 use.Name,

@@ -17,7 +17,7 @@ public sealed record KitResult(IReadOnlyList<KitLine> Lines, StationPlan Sheet)
 public static class KitStation
 {
     /// <param name="match">Says where one block's screws take the place of another's.</param>
-    public static KitResult Of(
+    public static KitResult Plan(
         WorkOrder order,
         Drawer drawer,
         KitNeeds needs,
@@ -28,7 +28,7 @@ public static class KitStation
         var others = (match?.Laid() ?? [])
             .SelectMany(l => BehindScrews.OfOthers(l.On.Laid.Block).Select(h => (l.Pair.Key, h)))
             .ToHashSet();
-        var lines = order.Pairs.Count == 0 ? [] : KitCheck.Of(order, drawer, needs, seats, others);
+        var lines = order.Pairs.Count == 0 ? [] : KitCheck.Check(order, drawer, needs, seats, others);
         var boxes = order.Pairs.Select(p => p.Block.Id).Distinct().Count();
         return Counted(
             order,
@@ -84,7 +84,7 @@ public static class KitStation
             (
                 missing.Count > 0 ? $"Short: {string.Join(", ", missing.Select(Amount))}."
                 : unlisted.Count == 0 ? KitStationWords.KitAndDrawerHoldEverythingJob
-                : KitStationWords.DrawerHoldsWhatCanBeReckoned
+                : KitStationWords.DrawerHoldsWhatCanBeCalculated
             ) + Unlisted(unlisted);
         return new(
             lines,

@@ -13,7 +13,7 @@ internal static class SocketKit
         var pair = order.Pairs.First(p => p.Key == seat.Pair);
         var socket = order.Find(seat.Board)!.Seated!.Socket;
         WorkStep Step(string target, string title, string? detail, string done) =>
-            SeatSteps.Of(order, seat, Station.Kit, target, StepKind.Count, title, detail, done);
+            SeatSteps.Create(order, seat, Station.Kit, target, StepKind.Count, title, detail, done);
         if (seat.Fit?.Kit is { Length: > 0 } kit)
             yield return Step(
                 "upgrade",
@@ -26,7 +26,7 @@ internal static class SocketKit
             yield return Step(
                 "posts",
                 SocketKitWords.PickPostsForSocket(posts, socket.Name, SocketMatch.Words(socket.Posts)),
-                SocketKitWords.ToldApartByTheirThreads,
+                SocketKitWords.DistinguishedByTheirThreads,
                 $"{posts} posts"
             ) with
             {

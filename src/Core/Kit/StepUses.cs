@@ -51,10 +51,14 @@ public static class StepUses
 
     /// <param name="remover">Name of the shop's remover; null where it has none.</param>
     /// <param name="thread">Thread of the port that a fitting is screwed into.</param>
-    public static IReadOnlyList<Use> Of(IReadOnlyList<WorkStep> steps, string? remover, Func<ThingId, string> thread) =>
+    public static IReadOnlyList<Use> Find(
+        IReadOnlyList<WorkStep> steps,
+        string? remover,
+        Func<ThingId, string> thread
+    ) =>
         [
             .. steps
-                .SelectMany(s => Of(s, remover, thread))
+                .SelectMany(s => Find(s, remover, thread))
                 .Concat(Worn(steps))
                 .GroupBy(u => (u.Group, u.Name, u.Unit))
                 .Select(g =>
@@ -71,7 +75,7 @@ public static class StepUses
 
     private static Use Tool(string name) => new(ToolGroup, name, 1);
 
-    private static IEnumerable<Use> Of(WorkStep step, string? remover, Func<ThingId, string> thread)
+    private static IEnumerable<Use> Find(WorkStep step, string? remover, Func<ThingId, string> thread)
     {
         var metal = step.Kind == StepKind.Clean && step.Id.Target.StartsWith("metal-off", StringComparison.Ordinal);
         if (metal)
@@ -95,11 +99,11 @@ public static class StepUses
             yield break;
         }
         foreach (var act in step.Acts)
-        foreach (var use in Of(step, act, soaked ? remover ?? "remover" : null, thread))
+        foreach (var use in Find(step, act, soaked ? remover ?? "remover" : null, thread))
             yield return use;
     }
 
-    private static IEnumerable<Use> Of(WorkStep step, Act act, string? remover, Func<ThingId, string> thread)
+    private static IEnumerable<Use> Find(WorkStep step, Act act, string? remover, Func<ThingId, string> thread)
     {
         switch (act.Do, act.Thing.Kind)
         {

@@ -10,9 +10,9 @@ namespace FaithfulBracket.Core.Match;
 public static class Between
 {
     /// <summary>Plates of two pairs on one face may share this much, mm².</summary>
-    public const double MostOverlapMm2 = 0.5;
+    public const double MaxOverlapMm2 = 0.5;
 
-    public static IReadOnlyList<BetweenFault> Of(WorkOrder order, IReadOnlyList<PairFit> pairs) =>
+    public static IReadOnlyList<BetweenFault> Find(WorkOrder order, IReadOnlyList<PairFit> pairs) =>
         [
             .. Overlaps(order, pairs),
             .. Joins(order, pairs),
@@ -44,7 +44,7 @@ public static class Between
                 where y.Pair == b && x.Board == y.Board && x.Face == y.Face
                 select PolygonOverlap.Area(x.Outline, y.Outline)
             ).Sum();
-            if (area > MostOverlapMm2)
+            if (area > MaxOverlapMm2)
                 yield return new(
                     BetweenCode.Overlap,
                     a.Key,
@@ -156,7 +156,7 @@ public static class Between
                     .Select(x => PolygonOverlap.Area(InFirst(order.Find(x.Board)!, x.Outline), strip))
                     .DefaultIfEmpty(0)
                     .Max();
-                if (area > MostOverlapMm2)
+                if (area > MaxOverlapMm2)
                     yield return new(
                         BetweenCode.Ribbon,
                         ribbon.Id,

@@ -10,7 +10,7 @@ internal static class BlockEvidence
     /// <summary>Code of the reason that makes any verdict wait: lands or screws that nobody has looked at.</summary>
     public const string Assumed = "assumed-block";
 
-    private const int MostNamed = 5;
+    private const int MaxNamed = 5;
 
     /// <param name="block">With the plates that are judged.</param>
     public static IEnumerable<Judgement> For(Block block, Laid laid)
@@ -30,7 +30,7 @@ internal static class BlockEvidence
                 new(
                     Assumed,
                     BlockEvidenceWords.OnlyAssumedFromBoard(
-                        HowMany.Of(assumed.Count, BlockEvidenceWords.LandOrScrew, BlockEvidenceWords.LandsAndScrews),
+                        HowMany.Count(assumed.Count, BlockEvidenceWords.LandOrScrew, BlockEvidenceWords.LandsAndScrews),
                         Named(assumed)
                     ),
                     assumed
@@ -43,12 +43,12 @@ internal static class BlockEvidence
             yield return new(Weight.Note, new("block-evidence", $"Lands: {told}.", []));
         }
         List<BlockHole> springs = [.. block.Plates.SelectMany(p => p.Holes).Where(h => h.SpringUnknown)];
-        if (UnknownSprings.Of(springs) is { } unknown)
+        if (UnknownSprings.Describe(springs) is { } unknown)
             yield return new(
                 Weight.Note,
                 new(
                     "springs-unknown",
-                    BlockEvidenceWords.WhatPressesDieIsNotTold(unknown),
+                    BlockEvidenceWords.WhatPressesDieIsNotStated(unknown),
                     [.. springs.Select(h => h.Id)]
                 )
             );
@@ -57,7 +57,7 @@ internal static class BlockEvidence
                 Weight.Note,
                 new(
                     "measure-next",
-                    BlockEvidenceWords.MeasureFirstOnStep(land.Id, HowMany.Of(parts, "part rests", "parts rest"))
+                    BlockEvidenceWords.MeasureFirstOnStep(land.Id, HowMany.Count(parts, "part rests", "parts rest"))
                         + FormattableString.Invariant($"{Word(land.Evidence)} to ±{land.StepTolMm:0.00} mm."),
                     [land.Id]
                 )
@@ -69,7 +69,7 @@ internal static class BlockEvidence
     {
         var open = laid
             .Pairings.Where(p =>
-                p.Share >= LandPairing.LeastShare
+                p.Share >= LandPairing.MinShare
                 && p.Land is { Through: Through.Pad, Evidence: FigureGrade.Assumed or FigureGrade.Manual }
             )
             .GroupBy(p => p.Land)
@@ -91,7 +91,7 @@ internal static class BlockEvidence
         };
 
     private static string Named(List<string> ids) =>
-        ids.Count <= MostNamed + 1
+        ids.Count <= MaxNamed + 1
             ? string.Join(", ", ids)
-            : $"{string.Join(", ", ids.Take(MostNamed))} and {ids.Count - MostNamed} more";
+            : $"{string.Join(", ", ids.Take(MaxNamed))} and {ids.Count - MaxNamed} more";
 }

@@ -9,7 +9,7 @@ namespace FaithfulBracket.Core.Match;
 /// </summary>
 internal static class CooledBehind
 {
-    public static List<PairFit> Of(WorkOrder order, List<PairFit> pairs)
+    public static List<PairFit> Find(WorkOrder order, List<PairFit> pairs)
     {
         var behind = order.Pairs.Where(p => p.Block.Kind == BlockKind.BackPlate).ToList();
         return behind.Count == 0 ? pairs : pairs.ConvertAll(front => Held(order, front, behind, pairs));

@@ -129,7 +129,7 @@ public static class Envelope
                     Weight.Note,
                     new(
                         "header",
-                        EnvelopeWords.BlockWantsBoard(HowMany.Of(kind.Count(), $"{kind.Key} header"), free),
+                        EnvelopeWords.BlockWantsBoard(HowMany.Count(kind.Count(), $"{kind.Key} header"), free),
                         []
                     )
                 );

@@ -51,10 +51,10 @@ public static class Fit
             Grade = grade,
             Summary =
                 verdict == Verdict.Unproven && unknown > 0
-                    ? FitWords.UnprovenWithoutHeightOrKind(HowMany.Of(unknown, "part"))
-                : verdict == Verdict.Unproven && taken > 0 ? $"unproven: {HowMany.Of(taken, "part")} only assumed"
+                    ? FitWords.UnprovenWithoutHeightOrKind(HowMany.Count(unknown, "part"))
+                : verdict == Verdict.Unproven && taken > 0 ? $"unproven: {HowMany.Count(taken, "part")} only assumed"
                 : verdict == Verdict.Unproven && assumed > 0
-                    ? $"unproven: {HowMany.Of(assumed, "land or screw", "lands and screws")} only assumed"
+                    ? $"unproven: {HowMany.Count(assumed, "land or screw", "lands and screws")} only assumed"
                 : Summarise(verdict, best, chance, judgements),
             PlaneMm = best.PlaneMm,
             Placement = best.Alignment.Placement,
@@ -108,7 +108,7 @@ public static class Fit
     private static double Chance(Board board, Laid laid, FitSettings settings, CancellationToken cancel)
     {
         if (board.PositionSigmaMm > 0)
-            return SeatingChance.Of(board, laid.Alignment, laid.Loose, settings.Seed, cancel: cancel);
+            return SeatingChance.Compute(board, laid.Alignment, laid.Loose, settings.Seed, cancel: cancel);
         return laid.Alignment.Fits && laid.Clashes.Count == 0 ? 1 : 0;
     }
 
@@ -152,7 +152,7 @@ public static class Fit
                     : "seats";
             case Verdict.SeatsWithWork:
                 return laid.Uncovered.Count > 0
-                        ? $"seats, {HowMany.Of(laid.Uncovered.Count, "part needs a sink", "parts need sinks")}"
+                        ? $"seats, {HowMany.Count(laid.Uncovered.Count, "part needs a sink", "parts need sinks")}"
                     : laid.Tight.Count > 0 ? $"seats, {laid.Tight[0].Part} tight {Mm(laid.Tight[0].MarginMm)} mm"
                     : "seats, with work";
             case Verdict.Unproven:

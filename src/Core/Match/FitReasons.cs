@@ -104,7 +104,7 @@ internal static class FitReasons
                 new(
                     "tightest",
                     FitReasonsWords.OfUnderPlateTightestIsClear(
-                        HowMany.Of(laid.Margins.Count, "part"),
+                        HowMany.Count(laid.Margins.Count, "part"),
                         laid.Margins[0].Part,
                         laid.Margins[0].MarginMm
                     ),
@@ -121,7 +121,7 @@ internal static class FitReasons
         Waiting(
             UnknownParts,
             board.Parts.Where(p => p.IsUnknown),
-            n => FitReasonsWords.NoHeightOrNoKindYet(HowMany.Of(n, "part has", "parts have")),
+            n => FitReasonsWords.NoHeightOrNoKindYet(HowMany.Count(n, "part has", "parts have")),
             FitReasonsWords.MeasureThemOrTakeThem
         );
 
@@ -133,7 +133,7 @@ internal static class FitReasons
         Waiting(
             AssumedParts,
             board.Parts.Where(p => p.Evidence == FigureGrade.Assumed),
-            n => FitReasonsWords.OnlyAssumedFromBoardLike(HowMany.Of(n, "part is", "parts are")),
+            n => FitReasonsWords.OnlyAssumedFromBoardLike(HowMany.Count(n, "part is", "parts are")),
             FitReasonsWords.LookAtThemAndMeasureThose
         );
 

@@ -93,6 +93,6 @@ public sealed record FitSettings(
 )
 {
     /// <summary>As the shop judges.</summary>
-    public static FitSettings Of(Orders.ShopSettings shop) =>
+    public static FitSettings From(Orders.ShopSettings shop) =>
         new(MinClearanceMm: shop.MinClearanceMm, Passes: shop.SeatingPasses, Fails: shop.SeatingFails);
 }

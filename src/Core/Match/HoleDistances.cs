@@ -11,7 +11,7 @@ namespace FaithfulBracket.Core.Match;
 public sealed class HoleDistances
 {
     /// <summary>Choices looked at before the question is left open.</summary>
-    private const int MostChoices = 20_000;
+    private const int MaxChoices = 20_000;
     private const double RoundingMm = 1e-6;
 
     private readonly Board _board;
@@ -45,7 +45,7 @@ public sealed class HoleDistances
         // far screws tell patterns apart soonest
         required.Sort((a, b) => (b.At - anchor).Length.CompareTo((a.At - anchor).Length));
         Span<int> chosen = required.Count <= 64 ? stackalloc int[required.Count] : new int[required.Count];
-        var budget = MostChoices;
+        var budget = MaxChoices;
         return Choose(required, chosen, 0, ref budget);
     }
 

@@ -17,7 +17,7 @@ public readonly record struct HolePair(
 )
 {
     /// <summary>No slack is less than this, so that a ratio is never over nothing, mm.</summary>
-    public const double LeastSlackMm = 1e-6;
+    public const double MinSlackMm = 1e-6;
 
     /// <summary>From the nearest point of the hole's centre line to the screw, mm.</summary>
     public Point2 Miss(in Placement placement)

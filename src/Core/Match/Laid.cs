@@ -41,11 +41,11 @@ public sealed class Laid
         {
             var parts = ExposedParts.For(board, block, plate.Face).ToList();
             var pairings = LandPairing.Pair(parts, plate.Lands, alignment.Placement);
-            var plane = PlaneHeight.Of(
+            var plane = PlaneHeight.Compute(
                 plate.Seat,
                 plate.StandoffMm,
                 plate.StandoffTolMm,
-                pairings.Where(p => p.Share >= LandPairing.LeastShare && !p.Part.HeightUnknown),
+                pairings.Where(p => p.Share >= LandPairing.MinShare && !p.Part.HeightUnknown),
                 settings.BondLineMm
             );
             laid.Pairings.AddRange(pairings);
@@ -81,7 +81,7 @@ public sealed class Laid
         var ceiling = new Ceiling(plate, Alignment.Placement, height);
         foreach (var part in parts)
         {
-            var pairing = pairings.FirstOrDefault(p => p.Part.Id == part.Id && p.Share >= LandPairing.LeastShare);
+            var pairing = pairings.FirstOrDefault(p => p.Part.Id == part.Id && p.Share >= LandPairing.MinShare);
             if (pairing is not null)
             {
                 var gap = height + pairing.Land.StepMm - part.HeightMm;
@@ -111,7 +111,7 @@ public sealed class Laid
     private void Cover(Board board, Block block)
     {
         var faces = block.Plates.Select(p => p.Face).ToHashSet();
-        var stock = StockCooling.Of(board.Assembly);
+        var stock = StockCooling.Find(board.Assembly);
         foreach (
             var part in faces
                 .SelectMany(f => ExposedParts.For(board, block, f))
@@ -120,10 +120,10 @@ public sealed class Laid
         {
             var pairing = Pairings.Where(p => p.Part.Id == part.Id).MaxBy(p => p.Share);
             Coverage.Add(new(part.Id, pairing?.Land.Id, pairing?.Share ?? 0));
-            if ((pairing?.Share ?? 0) < LandPairing.LeastShare)
+            if ((pairing?.Share ?? 0) < LandPairing.MinShare)
                 Uncovered.Add(part.Id);
         }
-        var met = Pairings.Where(p => p.Share >= LandPairing.LeastShare).DistinctBy(p => p.Part.Id).ToList();
+        var met = Pairings.Where(p => p.Share >= LandPairing.MinShare).DistinctBy(p => p.Part.Id).ToList();
         Covered = (met.Sum(p => p.Share * p.Part.DissipationW), met.Count);
     }
 }

@@ -12,7 +12,7 @@ namespace FaithfulBracket.Core.Match;
 public sealed record LaidBlock(Board Board, Block Block, Placement Placement)
 {
     /// <summary>The block's plates for this board where it stands best.</summary>
-    public static LaidBlock Of(Board board, Block block, FitSettings? settings = null)
+    public static LaidBlock Create(Board board, Block block, FitSettings? settings = null)
     {
         var own = Plates(Orders.CarrierOrder.On(block, board), p => p.Board is null || p.Board == board.Id);
         return new(board, own, Laying.Best(board, own, settings ?? new()).Alignment.Placement);
@@ -24,7 +24,7 @@ public sealed record LaidBlock(Board Board, Block Block, Placement Placement)
             .Plates.Select(p => (p.Face, p.Lands))
             .Append((Face.Back, Block.BackPlate?.Lands ?? []))
             .SelectMany(x => LandPairing.Pair(ExposedParts.For(Board, Block, x.Item1), x.Item2, Placement))
-            .Where(p => p.Share >= LandPairing.LeastShare);
+            .Where(p => p.Share >= LandPairing.MinShare);
 
     /// <summary>Parts that a land meets: the faces that have to be clean.</summary>
     public IReadOnlySet<string> Contacts() => Pairings().Select(p => p.Part.Id).ToHashSet();

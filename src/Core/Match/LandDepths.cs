@@ -21,7 +21,7 @@ public static class LandDepths
 
     /// <param name="dieReadingMm">From the straight edge down to the die land; null where it was not read.</param>
     /// <exception cref="InputException">Something that a reading needs is not known.</exception>
-    public static IReadOnlyList<StepDepth> Of(
+    public static IReadOnlyList<StepDepth> Compute(
         Board board,
         Block block,
         double? dieReadingMm,
@@ -34,7 +34,7 @@ public static class LandDepths
         if (die.HeightUnknown)
             throw new InputException("/board", LandDepthsWords.NobodyHasMeasuredHowHighDie(die.Id));
         var frame = new DepthFrame(die.HeightMm, Sigma(die));
-        var parts = LaidBlock.Of(board, block).Pairings().ToLookup(p => p.Land.Id, p => p.Part);
+        var parts = LaidBlock.Create(board, block).Pairings().ToLookup(p => p.Land.Id, p => p.Part);
         var known = block.Plates.SelectMany(p => p.Lands).Select(l => l.Id).ToHashSet();
         var sources = new List<DepthReading>();
         foreach (var (land, reading) in readings)
@@ -72,7 +72,7 @@ public static class LandDepths
                 );
             }
         }
-        return StepDepths.Of(frame, sources);
+        return StepDepths.Compute(frame, sources);
     }
 
     /// <summary>Heights in documents are known to three standard deviations; of one without any, as well as a caliper tells.</summary>

@@ -13,7 +13,7 @@ public sealed record Pairing(Part Part, Land Land, double Share, Polygon LandOut
 public static class LandPairing
 {
     /// <summary>A part covered less than this is uncovered.</summary>
-    public const double LeastShare = 0.8;
+    public const double MinShare = 0.8;
 
     public static IReadOnlyList<Pairing> Pair(IEnumerable<Part> parts, IReadOnlyList<Land> lands, Placement placement)
     {

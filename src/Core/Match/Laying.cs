@@ -10,7 +10,7 @@ namespace FaithfulBracket.Core.Match;
 public static class Laying
 {
     /// <summary>Placements kept of one block on one board.</summary>
-    private const int MostPlacements = 24;
+    private const int MaxPlacements = 24;
 
     /// <summary>The placement to judge; one that does not go through where none does.</summary>
     public static Laid Best(Board board, Block block, FitSettings settings)
@@ -61,7 +61,7 @@ public static class Laying
             .ThenByDescending(l => Math.Round(l.Covered.Watts, 6))
             .ThenByDescending(l => l.Covered.Parts)
             .ThenBy(l => Math.Round(l.Alignment.Ratio, 6));
-        return [.. standing.Concat(searched).Take(MostPlacements)];
+        return [.. standing.Concat(searched).Take(MaxPlacements)];
     }
 
     private static bool SameHoles(Alignment a, Alignment b) =>

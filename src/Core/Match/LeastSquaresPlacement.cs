@@ -6,7 +6,7 @@ namespace FaithfulBracket.Core.Match;
 public static class LeastSquaresPlacement
 {
     /// <summary>Every pair counts alike.</summary>
-    public static Placement Of(ReadOnlySpan<HolePair> pairs, double startDeg)
+    public static Placement Fit(ReadOnlySpan<HolePair> pairs, double startDeg)
     {
         Point2 blockMean = default,
             boardMean = default;

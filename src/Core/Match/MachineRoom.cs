@@ -38,7 +38,7 @@ public sealed record MachineStand(
 /// <summary>Slots and links of the cards in one machine.</summary>
 public static class MachineRoom
 {
-    public static MachineStand? Of(WorkOrder order, IReadOnlyList<PairFit> pairs)
+    public static MachineStand? Compute(WorkOrder order, IReadOnlyList<PairFit> pairs)
     {
         if (order.Machine is not { } machine)
             return null;
@@ -48,12 +48,12 @@ public static class MachineRoom
             .OrderBy(s => s.Slot)
             .ToList();
         var links = machine.Links.Select(l => Stand(order, pairs, machine, l)).OfType<LinkStand>().ToList();
-        return new(slots, links, Free(slots, machine), order.Pairs.Sum(p => OpenPorts.Of(order, p)));
+        return new(slots, links, Free(slots, machine), order.Pairs.Sum(p => OpenPorts.Count(order, p)));
     }
 
     public static IEnumerable<BetweenFault> Faults(WorkOrder order, IReadOnlyList<PairFit> pairs)
     {
-        if (Of(order, pairs) is not { } stand)
+        if (Compute(order, pairs) is not { } stand)
             yield break;
         foreach (var (a, b) in stand.Slots.Zip(stand.Slots.Skip(1)))
             if (b.Slot < a.Slot + a.Slots)

@@ -17,15 +17,15 @@ public sealed record MatchResult(OrderFit? Order, StationPlan Sheet)
 /// <summary>Match: what is signed is that the label was compared and the verdict read and accepted.</summary>
 public static class MatchStation
 {
-    public static MatchResult Of(WorkOrder order, ShopSettings shop, CancellationToken cancel = default)
+    public static MatchResult Plan(WorkOrder order, ShopSettings shop, CancellationToken cancel = default)
     {
         if (order.Pairs.Count == 0)
             return new(null, new(Station.Match, "choose a block", true, []));
-        return Of(order, OrderFits.Judge(order, FitSettings.Of(shop), cancel));
+        return Plan(order, OrderFits.Judge(order, FitSettings.From(shop), cancel));
     }
 
     /// <summary>The station out of a fit that is judged already.</summary>
-    public static MatchResult Of(WorkOrder order, OrderFit fit)
+    public static MatchResult Plan(WorkOrder order, OrderFit fit)
     {
         List<WorkStep> steps =
         [
@@ -43,10 +43,10 @@ public static class MatchStation
                     Done = "Read",
                 }
             );
-        return new(fit, new(Station.Match, Summary(order, fit), IsTrouble(fit.Verdict), steps));
+        return new(fit, new(Station.Match, Summary(order, fit), IsFault(fit.Verdict), steps));
     }
 
-    private static bool IsTrouble(Verdict verdict) => verdict is Match.Verdict.Clashes or Match.Verdict.Unproven;
+    private static bool IsFault(Verdict verdict) => verdict is Match.Verdict.Clashes or Match.Verdict.Unproven;
 
     private static string Summary(WorkOrder order, OrderFit fit)
     {
@@ -63,9 +63,9 @@ public static class MatchStation
         var worst = fit.Pairs.MaxBy(p => p.Verdict)!;
         if (order.Pairs.Count == 1)
             return worst.Summary;
-        return IsTrouble(fit.Verdict) ? $"{worst.Key}: {worst.Summary}"
+        return IsFault(fit.Verdict) ? $"{worst.Key}: {worst.Summary}"
             : fit.Uncovered.Count > 0
-                ? $"all seat, {HowMany.Of(fit.Uncovered.Count, "part needs a sink", "parts need sinks")}"
+                ? $"all seat, {HowMany.Count(fit.Uncovered.Count, "part needs a sink", "parts need sinks")}"
             : $"all {fit.Pairs.Count} blocks seat";
     }
 
@@ -78,7 +78,7 @@ public static class MatchStation
             Kind = StepKind.Read,
             Board = piece.Key,
             Title = named
-                ? MatchStationWords.CompareLabelOn(BoardLabel.Carrier(piece.Board.Kind), BoardLabel.Of(piece.Board))
+                ? MatchStationWords.CompareLabelOn(BoardLabel.Carrier(piece.Board.Kind), BoardLabel.Format(piece.Board))
                 : MatchStationWords.NoLabelOnThisBoard(order.On(piece.Key)),
             Detail = named ? MatchStationWords.BoardCodeAndRevisionNotModel : MatchStationWords.HolesDieAndPartsRound,
             Done = named ? MatchStationWords.LabelAgrees : MatchStationWords.BoardAgrees,
@@ -89,7 +89,7 @@ public static class MatchStation
     {
         var pair = order.Pairs.First(p => p.Key == fit.Key);
         var block = pair.Block;
-        var trouble = IsTrouble(fit.Verdict);
+        var trouble = IsFault(fit.Verdict);
         var worst = fit.On.MaxBy(o => o.Fit.Verdict);
         return new()
         {

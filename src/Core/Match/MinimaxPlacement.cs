@@ -17,7 +17,7 @@ public static class MinimaxPlacement
     {
         if (pairs.Length == 0)
             return (new(0, 0, startDeg), 0);
-        var best = LeastSquaresPlacement.Of(pairs, startDeg);
+        var best = LeastSquaresPlacement.Fit(pairs, startDeg);
         var bestRatio = Ratio(pairs, best);
         // roughly while the turn still moves, then to the end
         var gap = RoughGap;
@@ -49,7 +49,7 @@ public static class MinimaxPlacement
     {
         double worst = 0;
         foreach (var pair in pairs)
-            worst = Math.Max(worst, pair.Miss(placement).Length / Math.Max(pair.SlackMm, HolePair.LeastSlackMm));
+            worst = Math.Max(worst, pair.Miss(placement).Length / Math.Max(pair.SlackMm, HolePair.MinSlackMm));
         return worst;
     }
 }

@@ -32,7 +32,7 @@ public static class NextMeasure
             .Screws.Where(s => open && s is { Required: true, BoardHole: not null })
             .Select(s =>
             {
-                var then = SeatingChance.Of(board, laid.Alignment, laid.Loose, settings.Seed, s.BoardHole, cancel);
+                var then = SeatingChance.Compute(board, laid.Alignment, laid.Loose, settings.Seed, s.BoardHole, cancel);
                 var spare = (s.SlackMm ?? 0) - (s.MissMm ?? 0);
                 return new Measure(
                     "hole",

@@ -15,7 +15,7 @@ public static class OrderFits
     public static OrderFit Judge(WorkOrder order, FitSettings? settings = null, CancellationToken cancel = default)
     {
         settings ??= new();
-        var laid = OrderPlacement.Of(order, settings, cancel);
+        var laid = OrderPlacement.Place(order, settings, cancel);
         var covered = Covered(laid, order.Assembly);
         var pairs = new List<PairFit>();
         foreach (var pair in order.Pairs)
@@ -23,8 +23,8 @@ public static class OrderFits
             cancel.ThrowIfCancellationRequested();
             pairs.Add(Judge(order, pair, [.. laid.Where(l => l.Pair.Key == pair.Key)], covered, settings, cancel));
         }
-        pairs = CooledBehind.Of(order, pairs);
-        var between = Between.Of(order, pairs);
+        pairs = CooledBehind.Find(order, pairs);
+        var between = Between.Find(order, pairs);
         var uncovered = order
             .Pieces.SelectMany(p =>
                 laid.Where(l => l.Piece.Key == p.Key)
@@ -46,7 +46,7 @@ public static class OrderFits
         var grades = pairs.SelectMany(p => p.On).Select(o => o.Fit.Grade).ToList();
         return new(verdict, grades.Count > 0 ? grades.Max() : null, pairs, uncovered, between, reasons)
         {
-            Machine = MachineRoom.Of(order, pairs),
+            Machine = MachineRoom.Compute(order, pairs),
         };
     }
 
@@ -56,10 +56,10 @@ public static class OrderFits
                 g => g.Key,
                 g =>
                     g.SelectMany(l => l.Laid.Coverage)
-                        .Where(c => c.Share >= LandPairing.LeastShare)
+                        .Where(c => c.Share >= LandPairing.MinShare)
                         .Select(c => c.Part)
                         // a card's own assembly names its boards
-                        .Concat(StockCooling.Of(card, g.Key))
+                        .Concat(StockCooling.Find(card, g.Key))
                         .ToHashSet()
             );
 
@@ -78,7 +78,7 @@ public static class OrderFits
         {
             laid.LeaveToOthers(covered[piece.Key]);
             var fit = Fit.Judge(piece.Board, block, laid, settings, cancel);
-            var carrying = block with { StockPlates = StockPlates.Of(order, piece, block, fit) };
+            var carrying = block with { StockPlates = StockPlates.Find(order, piece, block, fit) };
             boards.Add(new(piece.Key, fit) { Laid = new(piece.Board, carrying, fit.Placement) });
             foreach (var p in laid.Plates)
             {
@@ -102,7 +102,7 @@ public static class OrderFits
             pair.Key,
             pair.Block.Id,
             worst?.Fit.Verdict ?? Verdict.Clashes,
-            worst is null ? OrderFitsWords.BoardIsNotHere
+            worst is null ? OrderFitsWords.BoardIsMissing
                 : boards.Count > 1 ? $"{worst.Board}: {worst.Fit.Summary}"
                 : worst.Fit.Summary,
             [.. plates.OrderBy(p => sequence.IndexOf(p.Plate))],

@@ -16,13 +16,13 @@ internal sealed record LaidOn(Workpiece Piece, Pair Pair, Block Block, Laid Laid
 internal static class OrderPlacement
 {
     /// <summary>Combinations of placements looked at before the best so far is taken.</summary>
-    private const int MostTried = 20_000;
+    private const int MaxTried = 20_000;
 
     private sealed record Group(Workpiece Piece, Pair Pair, Block Block);
 
     private sealed record Option(Laid Laid, HashSet<string> Holes, List<Polygon> Outlines, bool Behind);
 
-    public static IReadOnlyList<LaidOn> Of(WorkOrder order, FitSettings settings, CancellationToken cancel)
+    public static IReadOnlyList<LaidOn> Place(WorkOrder order, FitSettings settings, CancellationToken cancel)
     {
         var groups = order.Pairs.SelectMany(pair => Groups(order, pair)).ToList();
         var laid = new List<LaidOn>();
@@ -115,7 +115,7 @@ internal static class OrderPlacement
     private static Option?[]? Choose(List<List<Option>> options, bool clear, int left)
     {
         var chosen = new Option?[options.Count];
-        var budget = MostTried;
+        var budget = MaxTried;
         bool Go(int at, int mayLeave)
         {
             if (at == options.Count)
@@ -153,7 +153,7 @@ internal static class OrderPlacement
         for (var j = 0; j < b.Outlines.Count; j++)
             if (
                 a.Laid.Plates[i].Plate.Face == b.Laid.Plates[j].Plate.Face
-                && PolygonOverlap.Area(a.Outlines[i], b.Outlines[j]) > Between.MostOverlapMm2
+                && PolygonOverlap.Area(a.Outlines[i], b.Outlines[j]) > Between.MaxOverlapMm2
             )
                 return true;
         return false;

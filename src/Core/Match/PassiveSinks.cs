@@ -67,7 +67,7 @@ public static class PassiveSinks
     )
     {
         /// <summary>More parts than this keep what they were given first.</summary>
-        private const int MostExchanged = 100;
+        private const int MaxExchanged = 100;
 
         private const double OverWeight = 10;
 
@@ -109,7 +109,7 @@ public static class PassiveSinks
         /// <summary>Two parts change their sinks as long as both are better for it together.</summary>
         public void Exchange()
         {
-            if (Placed.Count > MostExchanged)
+            if (Placed.Count > MaxExchanged)
                 return;
             for (var (again, rounds) = (true, 0); again && rounds < Placed.Count; rounds++)
             {

@@ -20,7 +20,7 @@ internal static class PlacementBarrier
         var start = 0.0;
         for (var i = 0; i < n; i++)
         {
-            rows[i] = PlacementRow.Of(pairs[i], at, lever);
+            rows[i] = PlacementRow.Create(pairs[i], at, lever);
             start = Math.Max(start, rows[i].Norm(0, 0, 0));
         }
         if (start < 1e-9)

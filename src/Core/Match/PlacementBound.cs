@@ -3,7 +3,7 @@ namespace FaithfulBracket.Core.Match;
 /// <summary>What the best placement's largest ratio can not go below, and whether it comes to one, without solving for it.</summary>
 public static class PlacementBound
 {
-    private const int MostReweightings = 80;
+    private const int MaxReweightings = 80;
 
     /// <summary>
     /// Whether some placement brings every miss/slack to at most one. Reweighted least squares (Lawson 1961): any
@@ -19,16 +19,16 @@ public static class PlacementBound
         var slotted = false;
         foreach (var p in pairs)
         {
-            if (p.SlackMm <= HolePair.LeastSlackMm)
+            if (p.SlackMm <= HolePair.MinSlackMm)
                 return MinimaxPlacement.Solve(pairs, startDeg).Ratio <= 1;
             slotted |= p.SlotHalfMm > 0;
         }
         if (slotted)
-            return MinimaxPlacement.Ratio(pairs, LeastSquaresPlacement.Of(pairs, startDeg)) <= 1
+            return MinimaxPlacement.Ratio(pairs, LeastSquaresPlacement.Fit(pairs, startDeg)) <= 1
                 || MinimaxPlacement.Solve(pairs, startDeg).Ratio <= 1;
         Span<double> weight = n <= 64 ? stackalloc double[n] : new double[n];
         weight.Fill(1.0 / n);
-        for (var round = 0; round < MostReweightings; round++)
+        for (var round = 0; round < MaxReweightings; round++)
         {
             var (least, worst) = Reweight(pairs, weight, startDeg);
             if (worst <= 1)
@@ -44,7 +44,7 @@ public static class PlacementBound
     {
         var n = pairs.Length;
         foreach (var p in pairs)
-            if (p.SlackMm <= HolePair.LeastSlackMm || p.SlotHalfMm > 0)
+            if (p.SlackMm <= HolePair.MinSlackMm || p.SlotHalfMm > 0)
                 return 0;
         if (n < 2)
             return 0;

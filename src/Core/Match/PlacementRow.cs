@@ -14,9 +14,9 @@ internal readonly record struct PlacementRow(
     double Vw
 )
 {
-    public static PlacementRow Of(in HolePair pair, in Placement at, double lever)
+    public static PlacementRow Create(in HolePair pair, in Placement at, double lever)
     {
-        var slack = 1 / Math.Max(pair.SlackMm, HolePair.LeastSlackMm);
+        var slack = 1 / Math.Max(pair.SlackMm, HolePair.MinSlackMm);
         var arm = pair.Block.Turned(at.Radians);
         Point2 miss = pair.Miss(at),
             turn = new Point2(-arm.Y, arm.X) * (1 / lever);

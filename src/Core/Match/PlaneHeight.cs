@@ -13,7 +13,7 @@ public sealed record PlaneHeight(double Mm, IReadOnlyList<double> TolerancesMm, 
 
     /// <summary>Die-seated: the largest of height − step + bond line over paired paste lands. Standoff-seated: the standoff.</summary>
     /// <returns>Null when nothing fixes the height.</returns>
-    public static PlaneHeight? Of(
+    public static PlaneHeight? Compute(
         Seat seat,
         double? standoffMm,
         double standoffTolMm,

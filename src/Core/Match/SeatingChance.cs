@@ -13,7 +13,7 @@ public static class SeatingChance
 
     /// <summary>Share of draws in which every required screw goes through and no part meets the plate.</summary>
     /// <param name="knownHole">A hole of the board whose place is taken as exact.</param>
-    public static double Of(
+    public static double Compute(
         Board board,
         Alignment alignment,
         IReadOnlyList<(Ceiling Ceiling, Part Part)> loose,

@@ -7,7 +7,7 @@ public static class StockCooling
 {
     /// <param name="assembly">Of the board or of its card; null where none is described.</param>
     /// <param name="board">Key of the board, where pieces and bonds name one; null for a board's own assembly.</param>
-    public static IReadOnlySet<string> Of(Assembly? assembly, string? board = null)
+    public static IReadOnlySet<string> Find(Assembly? assembly, string? board = null)
     {
         if (assembly is null)
             return new HashSet<string>();

@@ -11,7 +11,7 @@ internal static class StockPlates
     /// <summary>A stock screw this near a hole sits in it, mm.</summary>
     private const double SamePlaceMm = 1.2;
 
-    public static IReadOnlyList<StockPlate> Of(WorkOrder order, Workpiece piece, Block block, FitResult fit)
+    public static IReadOnlyList<StockPlate> Find(WorkOrder order, Workpiece piece, Block block, FitResult fit)
     {
         var assembly = order.Assembly ?? piece.Board.Assembly;
         if (assembly is null || !block.Plates.Any(p => p.Face == Face.Front))

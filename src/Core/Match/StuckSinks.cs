@@ -9,7 +9,7 @@ public sealed record StuckSink(string Pair, string Board, Part Part, PassiveSink
 /// <summary>The sinks that an order's verdict counts on, once for each part that no block covers.</summary>
 public static class StuckSinks
 {
-    public static IReadOnlyList<StuckSink> Of(MatchResult match) =>
+    public static IReadOnlyList<StuckSink> Find(MatchResult match) =>
         [.. Bare(match).Where(b => b.Sink is not null).Select(b => new StuckSink(b.Pair, b.Board, b.Part, b.Sink!))];
 
     /// <summary>

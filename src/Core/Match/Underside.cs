@@ -30,30 +30,30 @@ public static class Underside
 {
     /// <summary>Holes nearer than this, mm, are one; fewer pairs than this prove nothing.</summary>
     private const double ReachMm = 0.8;
-    private const int LeastPairs = 3,
-        MostHoles = 200,
-        MostShapes = 500,
-        MostNamed = 6;
+    private const int MinPairs = 3,
+        MaxHoles = 200,
+        MaxShapes = 500,
+        MaxNamed = 6;
 
     /// <summary>Of a land's area that has to lie under a drawn line for that to be the land.</summary>
-    private const double LeastShare = 0.5;
+    private const double MinShare = 0.5;
 
     /// <exception cref="InputException">Too few holes agree, or too many are drawn.</exception>
     public static LaidUnderside Lay(Plate plate, DrawnUnderside drawn)
     {
-        if (drawn.Holes.Count > MostHoles)
-            throw new InputException("/files", UndersideWords.MoreThanHolesAreDrawn(MostHoles));
-        if (drawn.Shapes.Count > MostShapes)
-            throw new InputException("/files", UndersideWords.MoreThanClosedLinesAreDrawn(MostShapes));
+        if (drawn.Holes.Count > MaxHoles)
+            throw new InputException("/files", UndersideWords.MoreThanHolesAreDrawn(MaxHoles));
+        if (drawn.Shapes.Count > MaxShapes)
+            throw new InputException("/files", UndersideWords.MoreThanClosedLinesAreDrawn(MaxShapes));
         var screws = plate.Holes;
         var (placement, mirrored, pairs) = Best(screws, drawn.Holes);
-        if (pairs.Count < LeastPairs)
+        if (pairs.Count < MinPairs)
             throw new InputException(
                 "/files",
                 UndersideWords.DrawingsNotLieAsBlocksScrews(
-                    HowMany.Of(drawn.Holes.Count, "hole does", "holes do"),
+                    HowMany.Count(drawn.Holes.Count, "hole does", "holes do"),
                     screws.Count,
-                    HowMany.Of(pairs.Count, "agrees", "agree")
+                    HowMany.Count(pairs.Count, "agrees", "agree")
                 )
             );
         Point2 At(Point2 p) => placement.Apply(Seen(p, mirrored));
@@ -63,7 +63,7 @@ public static class Underside
         var used = new HashSet<Polygon>();
         foreach (var land in plate.Lands)
         {
-            var found = Of(land, shapes);
+            var found = Compute(land, shapes);
             used.UnionWith(found);
             if (found.Count > 0)
                 lands[land.Id] = found;
@@ -74,22 +74,22 @@ public static class Underside
             pairs.ToDictionary(p => screws[p.Screw].Id, p => Rounded(At(drawn.Holes[p.Hole]))),
             lands,
             drawn.Outline is { } o ? Laid(o) : null,
-            [.. Told(plate, drawn, pairs, lands, shapes.Count - used.Count, mirrored)]
+            [.. Describe(plate, drawn, pairs, lands, shapes.Count - used.Count, mirrored)]
         );
     }
 
     /// <summary>The least line that covers the land, or those that lie in it side by side.</summary>
-    private static List<Polygon> Of(Land land, List<Polygon> shapes)
+    private static List<Polygon> Compute(Land land, List<Polygon> shapes)
     {
         var near = shapes.FindAll(s => s.Bounds.Meets(land.Outline.Bounds));
-        var whole = near.Where(s => PolygonOverlap.Area(s, land.Outline) >= LeastShare * land.Outline.Area)
+        var whole = near.Where(s => PolygonOverlap.Area(s, land.Outline) >= MinShare * land.Outline.Area)
             .MinBy(s => s.Area);
         if (whole is not null)
             return [whole];
-        return near.FindAll(s => PolygonOverlap.Area(s, land.Outline) >= LeastShare * s.Area);
+        return near.FindAll(s => PolygonOverlap.Area(s, land.Outline) >= MinShare * s.Area);
     }
 
-    private static IEnumerable<string> Told(
+    private static IEnumerable<string> Describe(
         Plate plate,
         DrawnUnderside drawn,
         List<(int Screw, int Hole)> pairs,
@@ -98,7 +98,7 @@ public static class Underside
         bool mirrored
     )
     {
-        yield return $"{HowMany.Of(pairs.Count, "hole agrees", "holes agree")} with the screws"
+        yield return $"{HowMany.Count(pairs.Count, "hole agrees", "holes agree")} with the screws"
             + $"{(mirrored ? UndersideWords.DrawingIsSeen : "")}.";
         List<string> unseen =
         [
@@ -107,15 +107,15 @@ public static class Underside
         ];
         if (unseen.Count > 0)
             yield return UndersideWords.NotInDrawingStillAssumed(
-                string.Join(", ", unseen.Take(MostNamed)),
-                unseen.Count > MostNamed ? $" and {unseen.Count - MostNamed} more" : ""
+                string.Join(", ", unseen.Take(MaxNamed)),
+                unseen.Count > MaxNamed ? $" and {unseen.Count - MaxNamed} more" : ""
             );
         if (drawn.Holes.Count > pairs.Count)
             yield return UndersideWords.DrawnWhereNoScrewIsAssumed(
-                HowMany.Of(drawn.Holes.Count - pairs.Count, "hole is", "holes are")
+                HowMany.Count(drawn.Holes.Count - pairs.Count, "hole is", "holes are")
             );
         if (unused > 0)
-            yield return UndersideWords.NoLandOfPart(HowMany.Of(unused, "closed line is", "closed lines are"));
+            yield return UndersideWords.NoLandOfPart(HowMany.Count(unused, "closed line is", "closed lines are"));
     }
 
     /// <summary>Every two far screws laid on every two holes as far apart, both ways up; the pose in which most agree.</summary>
@@ -142,11 +142,11 @@ public static class Underside
                     var apart = (seen[a] - seen[b]).Length - (screws[i].At - screws[j].At).Length;
                     if (a == b || Math.Abs(apart) > ReachMm)
                         continue;
-                    var pose = RigidFit.Of([(seen[a], screws[i].At), (seen[b], screws[j].At)]);
+                    var pose = RigidFit.Fit([(seen[a], screws[i].At), (seen[b], screws[j].At)]);
                     var pairs = Pairs(screws, seen, pose);
                     if (pairs.Count <= best.Pairs.Count)
                         continue;
-                    var refined = RigidFit.Of([.. pairs.Select(p => (seen[p.Hole], screws[p.Screw].At))]);
+                    var refined = RigidFit.Fit([.. pairs.Select(p => (seen[p.Hole], screws[p.Screw].At))]);
                     best = (refined, mirrored, Pairs(screws, seen, refined));
                 }
         }

@@ -20,7 +20,7 @@ internal static class Bridging
     /// </summary>
     public static IReadOnlyList<Pair> With(WorkOrder order, MatchResult match, Pair pair)
     {
-        var joins = Of(order).ToList();
+        var joins = Joins(order).ToList();
         HashSet<string> found = [pair.Key];
         while (true)
         {
@@ -77,7 +77,7 @@ internal static class Bridging
     }
 
     /// <summary>Joins that begin at a pair and find their other end in the order.</summary>
-    private static IEnumerable<(Pair From, Join Join, Pair To)> Of(WorkOrder order) =>
+    private static IEnumerable<(Pair From, Join Join, Pair To)> Joins(WorkOrder order) =>
         from pair in order.Pairs
         from fitting in pair.Block.Joins
         let other = OpenPorts.Other(order, pair, fitting)
@@ -86,7 +86,7 @@ internal static class Bridging
 
     /// <summary>Before the first of two joined blocks is lowered.</summary>
     public static IEnumerable<WorkStep> Before(WorkOrder order, Pair pair) =>
-        from j in Of(order)
+        from j in Joins(order)
         where FirstOf(order, j.From, j.To).Key == pair.Key
         select new WorkStep
         {
@@ -113,7 +113,7 @@ internal static class Bridging
 
     /// <summary>Once all screws are home.</summary>
     public static IEnumerable<WorkStep> Steps(WorkOrder order) =>
-        from j in Of(order)
+        from j in Joins(order)
         let screws = j.From.Block.Plates.Concat(j.To.Block.Plates).Sum(p => p.Holes.Count)
         select new WorkStep
         {

@@ -69,16 +69,16 @@ public static class DriverWatch
         var share = target.AngleDeg > 0 ? angle / target.AngleDeg : 1;
         var crossed = samples.Any(s =>
             s.AngleDeg < CrossedBefore * target.AngleDeg
-            && s.TorqueNm > Math.Max(OverBy * target.TorqueNm, 2 * TurnTarget.LeastTorqueNm)
+            && s.TorqueNm > Math.Max(OverBy * target.TorqueNm, 2 * TurnTarget.MinTorqueNm)
         );
-        TurnVerdict Of(TurnState state, string say) => new(state, angle, peak, share, say);
+        TurnVerdict Verdict(TurnState state, string say) => new(state, angle, peak, share, say);
         if (crossed)
-            return Of(TurnState.CrossThread, DriverWatchWords.StopAfterOf(peak * NcmPerNm, angle, target.AngleDeg));
-        if (
-            share > OverBy
-            || peak > (target.LimitNm ?? Math.Max(OverBy * target.TorqueNm, 2 * TurnTarget.LeastTorqueNm))
-        )
-            return Of(
+            return Verdict(
+                TurnState.CrossThread,
+                DriverWatchWords.StopAfterOf(peak * NcmPerNm, angle, target.AngleDeg)
+            );
+        if (share > OverBy || peak > (target.LimitNm ?? Math.Max(OverBy * target.TorqueNm, 2 * TurnTarget.MinTorqueNm)))
+            return Verdict(
                 TurnState.Overshoot,
                 DriverWatchWords.TooFarAndAndWereDue(
                     angle,
@@ -92,14 +92,20 @@ public static class DriverWatch
         {
             // it may still go too far: only a hand that let go has met it
             if (!stopped)
-                return Of(TurnState.Turning, "There. Let go.");
-            return target.TorqueNm > TurnTarget.LeastTorqueNm && peak < HoldsFrom * target.TorqueNm
-                ? Of(TurnState.Free, DriverWatchWords.ItTurnsWithoutLoad(peak * NcmPerNm, target.TorqueNm * NcmPerNm))
-                : Of(TurnState.Met, FormattableString.Invariant($"{angle:0}° and {peak * NcmPerNm:0.0} N·cm: met."));
+                return Verdict(TurnState.Turning, "There. Let go.");
+            return target.TorqueNm > TurnTarget.MinTorqueNm && peak < HoldsFrom * target.TorqueNm
+                ? Verdict(
+                    TurnState.Free,
+                    DriverWatchWords.ItTurnsWithoutLoad(peak * NcmPerNm, target.TorqueNm * NcmPerNm)
+                )
+                : Verdict(
+                    TurnState.Met,
+                    FormattableString.Invariant($"{angle:0}° and {peak * NcmPerNm:0.0} N·cm: met.")
+                );
         }
         if (stopped && share < BarelyTurned)
-            return Of(TurnState.Skipped, DriverWatchWords.ThisScrewWasNotTurned);
-        return Of(
+            return Verdict(TurnState.Skipped, DriverWatchWords.ThisScrewWasNotTurned);
+        return Verdict(
             TurnState.Turning,
             stopped
                 ? FormattableString.Invariant($"{angle:0}° of {target.AngleDeg:0}°: go on.")

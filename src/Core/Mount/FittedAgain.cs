@@ -16,7 +16,7 @@ public static class FittedAgain
     public static IReadOnlyList<BackAct> Acts(WorkOrder order, MatchResult match, BoardTeardown teardown)
     {
         var piece = TeardownStation.Pieces(order).First(p => p.Key == teardown.Board);
-        return ComesBack.Of(piece.Board.Assembly!, teardown.Plan, Carried(match));
+        return ComesBack.Find(piece.Board.Assembly!, teardown.Plan, Carried(match));
     }
 
     /// <summary>Stock plates that the blocks' own screws hold.</summary>
@@ -43,7 +43,7 @@ public static class FittedAgain
         {
             RestoreAction.Fasten => (
                 StepKind.Fasten,
-                FittedAgainWords.PutOfGroupBackOut(HowMany.Of(step.Count, "screw"), step.Target, step.Cell),
+                FittedAgainWords.PutOfGroupBackOut(HowMany.Count(step.Count, "screw"), step.Target, step.Cell),
                 FormattableString.Invariant(
                     $"{step.Name}{(length is { } mm ? FittedAgainWords.NoLongerOneGoesInHere(mm) : "")}.{(act.IntoBlock ? FittedAgainWords.WhatElseTheyHeldStaysOff : "")}"
                 ),
@@ -70,7 +70,7 @@ public static class FittedAgain
             Facts = screws
                 ?
                 [
-                    new(step.Driver!, DriverNames.Of(step.Driver!)),
+                    new(step.Driver!, DriverNames.Describe(step.Driver!)),
                     new($"{step.Count}", step.Count == 1 ? "screw" : "screws"),
                     new(step.Cell ?? "–", "tray cell"),
                 ]

@@ -55,7 +55,7 @@ public static class HoleLedger
 
     /// <param name="stockScrews">Stock screws that sit in this board.</param>
     /// <param name="pairs">Every block laid on this board, with how it fits.</param>
-    public static IReadOnlyList<HoleRow> Of(
+    public static IReadOnlyList<HoleRow> Create(
         Board board,
         IReadOnlyList<FastenerGroup> stockScrews,
         IReadOnlyList<(Block Block, FitResult Fit)> pairs
@@ -108,7 +108,7 @@ public static class HoleLedger
                     own.Hole?.Washer is { } w ? HoleLedgerWords.WasherSideToBoard(w) : null,
                     least,
                     most,
-                    own.Hole is null ? null : Trouble(own.Hole, kit, stock, least, most)
+                    own.Hole is null ? null : Fault(own.Hole, kit, stock, least, most)
                 );
             }),
         ];
@@ -140,19 +140,19 @@ public static class HoleLedger
             return (null, null);
         var through = board.ThicknessMm + height;
         return (
-            Math.Round(through + Math.Min(depth, 2 * ScrewThread.Of(hole.Thread, hole.ScrewMm).PitchMm), 2),
+            Math.Round(through + Math.Min(depth, 2 * ScrewThread.Parse(hole.Thread, hole.ScrewMm).PitchMm), 2),
             Math.Round(through + depth, 2)
         );
     }
 
-    private static string? Trouble(BlockHole hole, KitScrew? kit, FastenerGroup? stock, double? least, double? most)
+    private static string? Fault(BlockHole hole, KitScrew? kit, FastenerGroup? stock, double? least, double? most)
     {
         if (kit?.LengthMm is { } l && most is { } longest && l > longest)
             return HoleLedgerWords.KitsScrewIsTooLong(l, l - longest, hole.Id);
         if (kit?.LengthMm is { } s && least is { } shortest && s < shortest)
             return HoleLedgerWords.KitsScrewReaches(
                 s,
-                Math.Max(0, s - shortest + 2 * ScrewThread.Of(hole.Thread, hole.ScrewMm).PitchMm),
+                Math.Max(0, s - shortest + 2 * ScrewThread.Parse(hole.Thread, hole.ScrewMm).PitchMm),
                 hole.Id
             );
         if (stock is { LengthMm: { } old } && stock.Thread == hole.Thread && most is { } m && old > m)

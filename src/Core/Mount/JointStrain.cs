@@ -21,7 +21,7 @@ public static class JointStrain
     public const double HandRate = 100;
 
     /// <summary>Times the limit up to which a figure is told.</summary>
-    public const double MostTimes = 2;
+    public const double MaxTimes = 2;
 
     /// <summary>
     /// Largest principal strain beside a package that its joints take while a board is assembled, millionths:
@@ -38,7 +38,7 @@ public static class JointStrain
         : StrainLevel.Fine;
 
     public static string InWords(double micro, double limitMicro) =>
-        micro <= MostTimes * limitMicro
+        micro <= MaxTimes * limitMicro
             ? FormattableString.Invariant($"{micro:0} µε")
-            : FormattableString.Invariant($"over {MostTimes * limitMicro:0} µε");
+            : FormattableString.Invariant($"over {MaxTimes * limitMicro:0} µε");
 }

@@ -141,7 +141,7 @@ public static class MemoryBridge
                 MemoryBridgeWords.SetOnAndStartLoose(
                     first.Block.Model,
                     pairs.Count == 1 ? "the module" : $"all {pairs.Count} modules",
-                    HowMany.Of(star.Count, "bolt")
+                    HowMany.Count(star.Count, "bolt")
                 ),
                 $"{star.Count} started"
             ) with

@@ -25,21 +25,21 @@ internal static class MountScrews
 
     public static IEnumerable<BlockHole> Sequence(Block block, List<BlockHole> first, TighteningResult? tightening) =>
         tightening is null
-            ? block.Plates.SelectMany(p => ScrewOrder.Of([.. p.Holes.Intersect(first)]))
+            ? block.Plates.SelectMany(p => ScrewOrder.Compute([.. p.Holes.Intersect(first)]))
             : [.. tightening.Order.Select(id => first.First(h => h.Id == id)), .. Untold(first, tightening)];
 
     /// <summary>Screws that go in now and that the simulation does not turn: those of a second half, or behind the board.</summary>
     public static IReadOnlyList<BlockHole> Untold(List<BlockHole> first, TighteningResult tightening) =>
-        ScrewOrder.Of([.. first.Where(h => !tightening.Order.Contains(h.Id))]);
+        ScrewOrder.Compute([.. first.Where(h => !tightening.Order.Contains(h.Id))]);
 
     public static IEnumerable<BlockHole> Numbered(List<BlockHole> sequence, List<BlockHole> held) =>
-        sequence.Concat(ScrewOrder.Of([.. held.Except(sequence)]));
+        sequence.Concat(ScrewOrder.Compute([.. held.Except(sequence)]));
 
     /// <summary>The driver that turns a screw of this thread, by the block's kit.</summary>
     public static string Driver(Block block, BlockHole hole) =>
         block.Kit?.Screws.FirstOrDefault(s => s.Thread == hole.Thread)?.Driver ?? AnyDriver;
 
-    public static IReadOnlyList<MountScrew> Of(Block block, Ways ways, TighteningResult? tightening)
+    public static IReadOnlyList<MountScrew> Find(Block block, Ways ways, TighteningResult? tightening)
     {
         var (first, held) = Split(block, ways);
         List<BlockHole> sequence = [.. Sequence(block, first, tightening)];

@@ -23,7 +23,7 @@ public sealed record MountResult(
     IReadOnlyList<PairMount> Pairs,
     IReadOnlyList<BoardHoles> Holes,
     StationPlan Sheet,
-    IReadOnlyList<Trouble> Troubles
+    IReadOnlyList<Diagnostic> Troubles
 )
 {
     public PairMount? Find(string pair, string board) => Pairs.FirstOrDefault(p => p.Pair == pair && p.Board == board);
@@ -35,7 +35,7 @@ public static class MountStation
     /// <summary>A turn so large that every screw goes to its stop at once.</summary>
     private const double HomeTurns = 100;
 
-    public static MountResult Of(
+    public static MountResult Plan(
         WorkOrder order,
         MatchResult match,
         PadsResult pads,
@@ -46,7 +46,7 @@ public static class MountStation
         CancellationToken cancel = default
     )
     {
-        var troubles = new Troubles(Station.Mount);
+        var troubles = new Diagnostics(Station.Mount);
         var pairs = new List<PairMount>();
         foreach (var (fit, on) in match.Laid())
         {
@@ -64,20 +64,25 @@ public static class MountStation
                             : Tightening.InPasses(mounting, tiltLimitDeg, cancel);
                     }
                 );
-            pairs.Add(new(fit.Key, on.Board, tightening, MountScrews.Of(on.Laid.Block, ways, tightening)));
+            pairs.Add(new(fit.Key, on.Board, tightening, MountScrews.Find(on.Laid.Block, ways, tightening)));
         }
         List<BoardHoles> holes =
         [
             .. order.Pieces.Select(p => new BoardHoles(
                 p.Key,
-                HoleLedger.Of(
+                HoleLedger.Create(
                     p.Board,
                     order.StockScrews(p),
                     [.. match.Laid().Where(l => l.On.Board == p.Key).Select(l => (l.On.Laid.Block, l.On.Fit))]
                 )
             )),
         ];
-        return new(pairs, holes, MountSteps.Of(order, match, pads, pairs, ways, seats ?? [], teardown), troubles.List);
+        return new(
+            pairs,
+            holes,
+            MountSteps.Create(order, match, pads, pairs, ways, seats ?? [], teardown),
+            troubles.List
+        );
     }
 
     /// <summary>Turns at a time; null for the fewest passes.</summary>

@@ -13,7 +13,7 @@ namespace FaithfulBracket.Core.Mount;
 /// <summary>Lower, start the screws, turn by turn to home, back plate, bracket, plugs: pair by pair.</summary>
 internal static class MountSteps
 {
-    public static StationPlan Of(
+    public static StationPlan Create(
         WorkOrder order,
         MatchResult match,
         PadsResult pads,
@@ -66,7 +66,7 @@ internal static class MountSteps
         steps.AddRange(MemoryBridge.Steps(order, ways, pads.Pieces));
         steps.AddRange(order.Boxes.Where(p => p.Block.Carriers.Count > 0).SelectMany(p => Finish(order, p)));
         steps.AddRange(Bridging.Steps(order));
-        steps.AddRange(SinkSteps.Of(order, match));
+        steps.AddRange(SinkSteps.Create(order, match));
         steps.AddRange(FittedAgain.Steps(order, match, teardown));
         steps.AddRange(MachineSteps.Steps(order, match));
         foreach (var seat in ways.Closing == Closing.Tray ? seats : [])
@@ -108,7 +108,7 @@ internal static class MountSteps
                 Kind = StepKind.Plug,
                 Board = card,
                 Pair = pair.Key,
-                Done = MountStepsWords.Plugged(HowMany.Of(open.Count, "port")),
+                Done = MountStepsWords.Plugged(HowMany.Count(open.Count, "port")),
                 Title = MountStepsWords.PlugOf(open.Count == 1 ? "port" : "ports", Names(open), order.Name(pair)),
                 Detail = MountStepsWords.NothingIsJoinedToThem,
                 Count = open.Count,
@@ -137,7 +137,7 @@ internal static class MountSteps
             Kind = StepKind.Plug,
             Board = card,
             Pair = pair.Key,
-            Done = $"{HowMany.Of(used.Count, "fitting")} in",
+            Done = $"{HowMany.Count(used.Count, "fitting")} in",
             Title = MountStepsWords.ScrewFittingInto(used.Count == 1 ? "port" : "ports", Names(used), order.Name(pair)),
             Detail = MountStepsWords.ORingWetted(string.Join(" and ", threads), InAndOut(used)),
             Caution = MountStepsWords.FittingStartedCrookedCutsThread,
@@ -253,7 +253,7 @@ internal static class MountSteps
             yield return Start();
             if (_tightening is { } t)
             {
-                foreach (var pass in PassRounds.Of(t))
+                foreach (var pass in PassRounds.From(t))
                     yield return Turned(t, pass);
                 var turned = t.Moves.Select(m => m.Hole).ToHashSet();
                 if (_sequence.FindAll(h => !turned.Contains(h.Id)) is { Count: > 0 } rest)
@@ -281,7 +281,7 @@ internal static class MountSteps
                 .Pieces(_order)
                 .SelectMany(p =>
                     p.Board.Assembly!.Leads.Select(l =>
-                        RibbonEnds.Of(_order, l, TeardownStation.BoardOf(_order, p, l.Id))
+                        RibbonEnds.Find(_order, l, TeardownStation.BoardOf(_order, p, l.Id))
                     )
                 )
                 .OfType<Ribbon>()
@@ -358,7 +358,7 @@ internal static class MountSteps
                 Pair = _pair.Key,
                 Done = MountStepsWords.AllStarted(_first.Count),
                 Face = Seen,
-                Title = MountStepsWords.StartLoose(HowMany.Of(_first.Count, "screw"), OfBlock, Washers()),
+                Title = MountStepsWords.StartLoose(HowMany.Count(_first.Count, "screw"), OfBlock, Washers()),
                 Detail =
                     waits.Count > 0
                         ? MountStepsWords.LeaveOutBackPlate(
@@ -414,7 +414,7 @@ internal static class MountSteps
         {
             var hole = _first.First(h => h.Id == m.Hole);
             var start = t.Moves.LastOrDefault(x => x.Hole == m.Hole && x.Pass <= m.Pass - rounds)?.MostTorqueNm ?? 0;
-            var each = TurnWords.Of(m.Turns / rounds);
+            var each = TurnWords.Format(m.Turns / rounds);
             var howFar =
                 m.Home ? Home(hole)
                 : rounds == 1 ? each
@@ -430,7 +430,7 @@ internal static class MountSteps
                 ),
                 Facts =
                 [
-                    .. m.Home ? new[] { new Fact(TurnWords.Of(m.Turns), MountStepsWords.AboutToEnd) } : [],
+                    .. m.Home ? new[] { new Fact(TurnWords.Format(m.Turns), MountStepsWords.AboutToEnd) } : [],
                     new(
                         ClampLoad.Figure(m.LoadN, m.HoldsN),
                         m.Strips ? "the screw strips"
@@ -458,7 +458,7 @@ internal static class MountSteps
                 1
             ) with
             {
-                Title = MountStepsWords.TurnHomeInOrderLittle(HowMany.Of(holes.Count, Thing), OfBlock),
+                Title = MountStepsWords.TurnHomeInOrderLittle(HowMany.Count(holes.Count, Thing), OfBlock),
                 Detail = MountStepsWords.NeverOneHomeBeforeOthers,
                 Done = MountStepsWords.AllHome,
                 Caution = MountStepsWords.DoNotPressDownOnBlock,
@@ -490,7 +490,7 @@ internal static class MountSteps
             turns
                 .Where(t => t.Driver is not null)
                 .GroupBy(t => t.Driver!)
-                .Select(g => new Fact(g.Key, DriverNames.Of(g.Key)));
+                .Select(g => new Fact(g.Key, DriverNames.Describe(g.Key)));
 
         private string Thing => _turned.ToLowerInvariant();
 
@@ -501,12 +501,12 @@ internal static class MountSteps
                 Kind = StepKind.BackPlate,
                 Board = _on.Board,
                 Pair = _pair.Key,
-                Done = MountStepsWords.BackPlateOn(HowMany.Of(_held.Count, "screw")),
+                Done = MountStepsWords.BackPlateOn(HowMany.Count(_held.Count, "screw")),
                 Face = Face.Back,
                 Title =
                     _ways.BackPlateScrews == BackPlateScrews.All
-                        ? MountStepsWords.TakeOutAgainSetBackPlate(HowMany.Of(_held.Count, "screw"))
-                        : MountStepsWords.SetBackPlateWithPads(HowMany.Of(_held.Count, "screw")),
+                        ? MountStepsWords.TakeOutAgainSetBackPlate(HowMany.Count(_held.Count, "screw"))
+                        : MountStepsWords.SetBackPlateWithPads(HowMany.Count(_held.Count, "screw")),
                 Detail = BackFilms() + (Bridge() ?? MountStepsWords.OwnPadsAndWashers),
                 Caution = MountStepsWords.BackPlateThatTouchesLead,
                 Targets = [.. _held.Select(h => h.Id)],
@@ -516,7 +516,7 @@ internal static class MountSteps
 
         private string BackFilms() =>
             OuterFilms(f => f == Face.Back) is var films and > 0
-                ? MountStepsWords.PeelOuterFilmOff2(HowMany.Of(films, "pad"))
+                ? MountStepsWords.PeelOuterFilmOff2(HowMany.Count(films, "pad"))
                 : "";
 
         /// <summary>A stock plate that the die ring goes through lies behind the board before the first screw.</summary>
@@ -533,7 +533,7 @@ internal static class MountSteps
             {
                 Title = MountStepsWords.SetBackWithPads(plate.Name, plate.UsesHoles.Count),
                 Detail = MountStepsWords.StockScrewsOfTheseHolesStay(Pads(plate)),
-                Done = MountStepsWords.BackPlateOn(HowMany.Of(plate.UsesHoles.Count, "screw")),
+                Done = MountStepsWords.BackPlateOn(HowMany.Count(plate.UsesHoles.Count, "screw")),
                 Count = plate.UsesHoles.Count,
                 Counted = CountOf.Screws,
             };
@@ -584,7 +584,7 @@ internal static class MountSteps
                 ? MountStepsWords.PasteFirstWhereItMeetsBlock(area.Area / 100)
                 : null;
 
-        private string Where(BlockHole hole) => _places.Of(_on.Laid.Placement.Apply(hole.At));
+        private string Where(BlockHole hole) => _places.Describe(_on.Laid.Placement.Apply(hole.At));
 
         private static string RingName(BlockHole hole) =>
             ScrewOrder.Ring(hole) == 1 ? "inner"

@@ -44,7 +44,7 @@ public static class MountedBow
     /// <summary>
     /// Bending of thin plates holds for deflections of the thickness's order; free edges forgive twice that.
     /// </summary>
-    private const double MostThicknesses = 2;
+    private const double MaxThicknesses = 2;
     private const double WasherMm = 5;
     private const int Elements = 1200;
 
@@ -52,7 +52,7 @@ public static class MountedBow
     private const double BrittleMm = 2,
         BesideMm = 5;
 
-    public static MountedBowResult Of(
+    public static MountedBowResult Compute(
         LaidBlock laid,
         SeatingResult seated,
         BoardStiffness? stiffness = null,
@@ -60,22 +60,21 @@ public static class MountedBow
         CancellationToken cancel = default
     )
     {
-        if (UnknownSprings.Of(laid.Block.Plates.SelectMany(p => p.Holes)) is { } unknown)
-            return new(null, null, MountedBowWords.HowBoardBowsIsNotTold(unknown), Validity.Outside);
+        if (UnknownSprings.Describe(laid.Block.Plates.SelectMany(p => p.Holes)) is { } unknown)
+            return new(null, null, MountedBowWords.HowBoardBowsIsNotStated(unknown), Validity.Outside);
         stiffness ??= new();
         var board = laid.Board;
-        var backPlate = BackPlateLayer.Of(board, stiffness, laid.Block, laid.Placement);
+        var backPlate = BackPlateLayer.Compute(board, stiffness, laid.Block, laid.Placement);
         var problem = Problem(laid, seated, stiffness, stiffness.Joined);
-        var held = BowHold.Of(problem);
-        var bare = Told(BoardBow.Solve(problem, cancel), problem);
-        var backed = backPlate is { } plate ? Told(BoardBow.Solve(With(problem, plate), cancel), problem) : null;
+        var held = BowHold.Check(problem);
+        var bare = Describe(BoardBow.Solve(problem, cancel), problem);
+        var backed = backPlate is { } plate ? Describe(BoardBow.Solve(With(problem, plate), cancel), problem) : null;
         var worst = backed ?? bare;
-        if (Math.Abs(worst.PeakMm) > MostThicknesses * board.ThicknessMm)
+        if (Math.Abs(worst.PeakMm) > MaxThicknesses * board.ThicknessMm)
             return new(
                 null,
                 null,
-                MountedBowWords.BoardWouldBowMoreThanTimes(MostThicknesses)
-                    + MountedBowWords.UseBackPlateOrSupportBoard,
+                MountedBowWords.BoardWouldBowMoreThanTimes(MaxThicknesses) + MountedBowWords.UseBackPlateOrSupportBoard,
                 Validity.Outside
             );
         var limit = JointStrain.LimitMicro(board.ThicknessMm);
@@ -89,7 +88,7 @@ public static class MountedBow
             var other = Problem(laid, seated, stiffness, joined);
             return BoardBow.Solve(backPlate is { } p ? With(other, p) : other, cancel).RimMicro ?? strain;
         }
-        double[] range = [strain, Rim(Substrate.LeastJoined), Rim(Substrate.MostJoined)];
+        double[] range = [strain, Rim(Substrate.MinJoined), Rim(Substrate.MaxJoined)];
         var level = JointStrain.Level(strain, limit, settings ?? new());
         return new(bare, backed, Words(worst, strain, range, limit, level, held), held)
         {
@@ -102,13 +101,14 @@ public static class MountedBow
     }
 
     /// <summary>What standoffs hold beside the loads alone tilts as a whole: the tilt is no bow.</summary>
-    private static BowResult Told(BowResult bow, BowProblem problem)
+    private static BowResult Describe(BowResult bow, BowProblem problem)
     {
         if (problem.Loads.Count == 0 || problem.Supports.Any(s => s.Kind != SupportKind.Clamped))
             return bow;
         var middle = new Point2(problem.Loads.Average(l => l.X), problem.Loads.Average(l => l.Y));
         return
-            ConvexHull.Of([.. problem.Supports.Select(s => new Point2(s.X, s.Y))]) is { } hull && hull.Contains(middle)
+            ConvexHull.Create([.. problem.Supports.Select(s => new Point2(s.X, s.Y))]) is { } hull
+            && hull.Contains(middle)
             ? bow
             : bow.Levelled();
     }
@@ -122,7 +122,7 @@ public static class MountedBow
         Validity held
     )
     {
-        var told = range.Max() <= JointStrain.MostTimes * limit ? Span(range) : JointStrain.InWords(strain, limit);
+        var told = range.Max() <= JointStrain.MaxTimes * limit ? Span(range) : JointStrain.InWords(strain, limit);
         var verdict = level switch
         {
             StrainLevel.Risk => MountedBowWords.SolderJointsCanCrack,
@@ -176,8 +176,8 @@ public static class MountedBow
                     .Select(s => new BowLoad(s.At.X, s.At.Y, WasherMm, WasherMm, s.LoadN))
             );
         else
-            supports = Sprung(board, [.. screws.Where(s => s.LoadN > LeastPullN).Select(s => s.At)]);
-        var layers = BoardLayers.Of(board, joined);
+            supports = Sprung(board, [.. screws.Where(s => s.LoadN > MinPullN).Select(s => s.At)]);
+        var layers = BoardLayers.Compute(board, joined);
         return new(board.Outline, board.ThicknessMm, stiffness.EMPa, stiffness.Nu)
         {
             Supports = supports,
@@ -195,7 +195,7 @@ public static class MountedBow
     }
 
     /// <summary>Less pull than this holds nothing, N.</summary>
-    private const double LeastPullN = 0.1;
+    private const double MinPullN = 0.1;
 
     /// <summary>
     /// A part's force acts evenly over what it is built on; one without presses with its own outline.
@@ -214,7 +214,7 @@ public static class MountedBow
     {
         List<BowSupport> supports = [.. at.Select(p => new BowSupport(p.X, p.Y, SupportKind.Pinned, WasherMm))];
         BowProblem Held() => new(board.Outline, board.ThicknessMm, 1, 0) { Supports = supports };
-        if (at.Count == 0 || BowHold.Of(Held()) == Validity.Outside)
+        if (at.Count == 0 || BowHold.Check(Held()) == Validity.Outside)
         {
             var middle =
                 at.Count == 0 ? board.Outline.Centroid : new Point2(at.Average(p => p.X), at.Average(p => p.Y));

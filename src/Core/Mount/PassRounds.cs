@@ -14,18 +14,18 @@ internal sealed record PassRounds(
 )
 {
     /// <summary>More steps than this nobody signs: small turns are then gone round several times in one.</summary>
-    private const int MostSteps = 6;
+    private const int MaxSteps = 6;
 
-    public static IReadOnlyList<PassRounds> Of(TighteningResult t)
+    public static IReadOnlyList<PassRounds> From(TighteningResult t)
     {
         List<List<TighteningMove>> passes =
         [
             .. t.Moves.GroupBy(m => m.Pass).OrderBy(g => g.Key).Select(g => g.ToList()),
         ];
-        if (passes.Count <= MostSteps)
+        if (passes.Count <= MaxSteps)
             return [.. passes.Select((p, i) => new PassRounds(i + 1, passes.Count, 1, p, p))];
         // the pass in which screws come home stands by itself
-        var alike = (int)Math.Ceiling((passes.Count - 1) / (double)(MostSteps - 1));
+        var alike = (int)Math.Ceiling((passes.Count - 1) / (double)(MaxSteps - 1));
         List<List<List<TighteningMove>>> steps =
         [
             .. passes.SkipLast(1).Chunk(alike).Select(c => c.ToList()),

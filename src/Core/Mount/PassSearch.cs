@@ -25,7 +25,7 @@ internal sealed class PassSearch(TurningPlate plate, TighteningLimits limits, Ca
         Even = 1e-9;
 
     /// <summary>Moves simulated before the search gives up.</summary>
-    private const int MostMoves = 20_000;
+    private const int MaxMoves = 20_000;
 
     private readonly Dictionary<(long Depth, double Amount), bool> _keeps = [];
     private readonly HashSet<(long Depth, double Amount, int Passes)> _fails = [];
@@ -44,7 +44,7 @@ internal sealed class PassSearch(TurningPlate plate, TighteningLimits limits, Ca
         if (!Keeps(plate.AtRest()))
             return null;
         var most = (int)Math.Ceiling(whole / Smallest);
-        for (var passes = (int)Math.Ceiling(whole / LargestLast); passes <= most && _moves < MostMoves; passes++)
+        for (var passes = (int)Math.Ceiling(whole / LargestLast); passes <= most && _moves < MaxMoves; passes++)
         {
             var chain = new List<double>();
             if (Reaches(0, LargestLast, passes, chain))
@@ -65,7 +65,7 @@ internal sealed class PassSearch(TurningPlate plate, TighteningLimits limits, Ca
             chain.Add(left);
             return true;
         }
-        if (left > passes * largest + Even || !_fails.Add((Key(depth), largest, passes)) || _moves >= MostMoves)
+        if (left > passes * largest + Even || !_fails.Add((Key(depth), largest, passes)) || _moves >= MaxMoves)
             return false;
         foreach (var amount in Amounts)
         {

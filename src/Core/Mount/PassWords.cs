@@ -7,7 +7,7 @@ namespace FaithfulBracket.Core.Mount;
 internal static class PassWords
 {
     /// <summary>As many numbers are read at a glance; more are a run.</summary>
-    private const int MostNumbers = 8;
+    private const int MaxNumbers = 8;
 
     /// <param name="ring">Ring that a hole belongs to, as a word before "screws".</param>
     public static string Title(IReadOnlyList<ScrewTurn> turns, int pass, int passes, Func<string, string> ring)
@@ -56,8 +56,8 @@ internal static class PassWords
         return $"{Plural(turns)} "
             + (
                 numbers.Count > 2 && run ? $"{numbers[0]} to {numbers[^1]}"
-                : numbers.Count <= MostNumbers ? string.Join(" ", numbers)
-                : $"{string.Join(" ", numbers.Take(MostNumbers - 1))} and {numbers.Count - MostNumbers + 1} more"
+                : numbers.Count <= MaxNumbers ? string.Join(" ", numbers)
+                : $"{string.Join(" ", numbers.Take(MaxNumbers - 1))} and {numbers.Count - MaxNumbers + 1} more"
             );
     }
 }

@@ -43,7 +43,7 @@ public sealed record PracticeResult(
 public static class PracticeScore
 {
     /// <param name="least">Peak and tilt of the recommended way: doing as well is full marks, not doing better.</param>
-    public static double Of(
+    public static double Score(
         Worst worst,
         int moves,
         Worst least,

@@ -8,7 +8,7 @@ namespace FaithfulBracket.Core.Mount;
 public static class ScrewOrder
 {
     /// <summary>Holes of one ring lie in a cross round the centre: each next one is the furthest from the last, pairs opposite.</summary>
-    public static IReadOnlyList<BlockHole> Of(IReadOnlyList<BlockHole> holes)
+    public static IReadOnlyList<BlockHole> Compute(IReadOnlyList<BlockHole> holes)
     {
         var centre = Centre(holes.Where(h => Ring(h) == holes.Min(Ring)));
         return [.. holes.GroupBy(Ring).OrderBy(g => g.Key).SelectMany(g => Cross([.. g], centre))];

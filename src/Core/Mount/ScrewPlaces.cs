@@ -11,7 +11,7 @@ namespace FaithfulBracket.Core.Mount;
 internal sealed class ScrewPlaces
 {
     /// <summary>Offsets below this are level with the anchor, mm; smaller blocks have a smaller one.</summary>
-    private const double MostLevelMm = 8;
+    private const double MaxLevelMm = 8;
     private const double LevelShare = 0.3;
 
     private readonly Point2 _anchor;
@@ -38,11 +38,11 @@ internal sealed class ScrewPlaces
             : core.Kind == PartKind.Lid ? "the lid"
             : "the die";
         var reach = holes.Select(h => h - _anchor).Select(d => Math.Max(Math.Abs(d.X), Math.Abs(d.Y)));
-        _levelMm = Math.Min(MostLevelMm, LevelShare * reach.DefaultIfEmpty(0).Max());
+        _levelMm = Math.Min(MaxLevelMm, LevelShare * reach.DefaultIfEmpty(0).Max());
     }
 
     /// <param name="at">In the board's frame.</param>
-    public string Of(Point2 at)
+    public string Describe(Point2 at)
     {
         var (x, y) = (at.X - _anchor.X, at.Y - _anchor.Y);
         if (_fromBack)

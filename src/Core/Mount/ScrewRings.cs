@@ -13,7 +13,7 @@ public sealed record ScrewRing(string Plate, int Ring, bool Shared, IReadOnlyLis
 
 public static class ScrewRings
 {
-    public static IReadOnlyList<ScrewRing> Of(Block block, Plate plate)
+    public static IReadOnlyList<ScrewRing> Find(Block block, Plate plate)
     {
         var held = BehindScrews.Held(block);
         var others = BehindScrews.OfOthers(block);

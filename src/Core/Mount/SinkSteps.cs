@@ -15,9 +15,9 @@ internal static class SinkSteps
 
     private static ThingId On(StuckSink sink) => new(ThingKind.Face, sink.Board, sink.Part.Id);
 
-    public static IEnumerable<WorkStep> Of(WorkOrder order, MatchResult match) =>
+    public static IEnumerable<WorkStep> Create(WorkOrder order, MatchResult match) =>
         StuckSinks
-            .Of(match)
+            .Find(match)
             .GroupBy(s => (s.Board, s.Part.Face, s.Part.Kind, s.Sink.WidthMm, s.Sink.DepthMm, s.Sink.HeightMm))
             .OrderBy(g => g.Key.Board, StringComparer.Ordinal)
             .ThenBy(g => g.Key.Face)

@@ -99,7 +99,7 @@ internal sealed class SocketMount(WorkOrder order, SeatPlan seat, Ways ways)
     public IEnumerable<WorkStep> Close()
     {
         WorkStep Step(string target, StepKind kind, string title, string detail, string caution, string done) =>
-            SeatSteps.Of(order, seat, Station.Mount, target, kind, title, detail, done) with
+            SeatSteps.Create(order, seat, Station.Mount, target, kind, title, detail, done) with
             {
                 Caution = caution,
             };

@@ -10,8 +10,8 @@ public static class Tightening
     /// <summary>More tilt than this while tightening is out of bounds, degrees.</summary>
     public const double DefaultTiltLimitDeg = 0.5;
 
-    public const int MostScrews = 64,
-        MostMoves = 4000;
+    public const int MaxScrews = 64,
+        MaxMoves = 4000;
 
     public const string InWords = TighteningWords.LimitsScrewsMoves;
 
@@ -32,8 +32,8 @@ public static class Tightening
     )
     {
         var plates = Plates(stack, order);
-        if (turnsPerMove is { } asked && plates.Sum(p => p.MovesAt(asked)) is var many && many > MostMoves)
-            throw new InputException("turnsPerMove", TighteningWords.MovesAtThisStep(many, MostMoves));
+        if (turnsPerMove is { } asked && plates.Sum(p => p.MovesAt(asked)) is var many && many > MaxMoves)
+            throw new InputException("turnsPerMove", TighteningWords.MovesAtThisStep(many, MaxMoves));
         var steps = plates.ConvertAll(p => Recommended(p, tiltLimitDeg, cancel));
         var recommended = steps.Min(s => s.Turns);
         var taken = turnsPerMove ?? recommended;
@@ -131,7 +131,7 @@ public static class Tightening
     }
 
     /// <summary>Nobody makes more passes over a ring.</summary>
-    public const int MostPasses = 6;
+    public const int MaxPasses = 6;
 
     /// <summary>
     /// As it is done at the bench: the fewest passes that keep every limit; where none do, or only with more passes
@@ -140,10 +140,10 @@ public static class Tightening
     public static TighteningResult InPasses(StackUp stack, double tiltLimitDeg, CancellationToken cancel)
     {
         var fewest = Passes(stack, tiltLimitDeg: tiltLimitDeg, cancel: cancel);
-        if (fewest.PassCount <= MostPasses)
+        if (fewest.PassCount <= MaxPasses)
             return fewest;
         var whole = Plates(stack, null).Max(p => p.TurnsFromGrip);
-        var even = PassSearch.Amounts.Last(a => Math.Ceiling(whole / a - EvenTurns) <= MostPasses);
+        var even = PassSearch.Amounts.Last(a => Math.Ceiling(whole / a - EvenTurns) <= MaxPasses);
         List<double> amounts = [.. Enumerable.Repeat(even, (int)Math.Ceiling(whole / even - EvenTurns))];
         return Passes(stack, amounts, tiltLimitDeg: tiltLimitDeg, cancel: cancel) with
         {
@@ -158,7 +158,7 @@ public static class Tightening
     private static List<double> Smallest(double turns)
     {
         var step = PassSearch.Amounts[^1];
-        return [.. Enumerable.Repeat(step, Math.Min(MostMoves, (int)Math.Ceiling(turns / step - EvenTurns)))];
+        return [.. Enumerable.Repeat(step, Math.Min(MaxMoves, (int)Math.Ceiling(turns / step - EvenTurns)))];
     }
 
     /// <summary>Moves of one's own, from screws just started.</summary>
@@ -185,7 +185,7 @@ public static class Tightening
             moves.Add(plate.Turn(plate.Order.First(h => h.Id == turns[i].Hole), 1, turns[i].Turns));
         }
         double Score(IReadOnlyList<TighteningMove> m) =>
-            PracticeScore.Of(WorstOf(m), m.Count, cross.Worst, cross.Moves.Count, tiltLimitDeg, cross.PeakLimitMPa);
+            PracticeScore.Score(WorstOf(m), m.Count, cross.Worst, cross.Moves.Count, tiltLimitDeg, cross.PeakLimitMPa);
         var home = plates.TrueForAll(p => !p.Open.Any());
         return new(
             moves,
@@ -212,16 +212,16 @@ public static class Tightening
         var own = stack.Block.Plates.Select(p => p.Id).ToHashSet();
         var models = PlateModel.For(stack).Where(m => own.Contains(m.Plate.Id)).ToList();
         var screws = models.Sum(m => m.Plate.Holes.Count);
-        if (screws > MostScrews)
-            throw new InputException("block/plates", TighteningWords.ScrewsTurningOfAtMost(screws, MostScrews));
-        if (UnknownSprings.Of(models.SelectMany(m => m.Plate.Holes)) is { } unknown)
+        if (screws > MaxScrews)
+            throw new InputException("block/plates", TighteningWords.ScrewsTurningOfAtMost(screws, MaxScrews));
+        if (UnknownSprings.Describe(models.SelectMany(m => m.Plate.Holes)) is { } unknown)
             throw new InputException("block/plates", TighteningWords.HowFarToTurnAtTime(unknown));
         var ordered = Ordered([.. models.SelectMany(m => m.Plate.Holes)], order);
         return models.ConvertAll(m => new TurningPlate(
             m,
             stack.Paste,
             ordered is null
-                ? ScrewOrder.Of(m.Plate.Holes)
+                ? ScrewOrder.Compute(m.Plate.Holes)
                 : [.. ordered.Where(h => m.Plate.Holes.Any(x => x.Id == h.Id))]
         ));
     }

@@ -49,7 +49,7 @@ public sealed record TighteningMove(
 public sealed record DieMoment(string Part, double LoadN, string Edge, bool Over)
 {
     /// <summary>Less than this on a die is nothing, N.</summary>
-    private const double LeastPressN = 0.5;
+    private const double MinPressN = 0.5;
 
     /// <summary>What the plate's screws hold together, N; null where it was not looked at.</summary>
     public double? HoldsN { get; init; }
@@ -58,7 +58,7 @@ public sealed record DieMoment(string Part, double LoadN, string Edge, bool Over
     public string Load => ClampLoad.InWords(LoadN, HoldsN);
 
     /// <summary>Whether anything presses on it.</summary>
-    public bool Pressed => LoadN >= LeastPressN;
+    public bool Pressed => LoadN >= MinPressN;
 }
 
 public sealed record Worst(double TiltDeg, double PeakMPa);
@@ -102,8 +102,8 @@ public sealed record TighteningResult(
     public required double TakenTurns { get; init; }
 
     /// <summary>Both steps as they are said.</summary>
-    public string TakenWords => TurnWords.Of(TakenTurns);
-    public string RecommendedWords => TurnWords.Of(RecommendedTurns);
+    public string TakenWords => TurnWords.Format(TakenTurns);
+    public string RecommendedWords => TurnWords.Format(RecommendedTurns);
 
     /// <summary>
     /// How far at a time, such as "from two turns down to half a turn"; what is left of the last pass is told at its
@@ -116,7 +116,7 @@ public sealed record TighteningResult(
             List<double> whole = [.. PassList.SkipLast(1).Select(p => p.Turns)];
             return whole.Count == 0 || whole[0] == whole[^1]
                 ? $"{TakenWords} at a time"
-                : $"from {TurnWords.Of(whole[0])} down to {TurnWords.Of(whole[^1])}";
+                : $"from {TurnWords.Format(whole[0])} down to {TurnWords.Format(whole[^1])}";
         }
     }
 
@@ -151,7 +151,7 @@ public sealed record TighteningResult(
             if (Fewest)
                 return Within
                     ? $"{count} No fewer passes keep {bounds}."
-                    : TighteningResultWords.NoPassesKeep(count, Tightening.MostPasses, BrokenWords);
+                    : TighteningResultWords.NoPassesKeep(count, Tightening.MaxPasses, BrokenWords);
             if (!RecommendedKeepsBounds)
                 return TighteningResultWords.NoEvenStepKeeps(count, bounds, Worst.TiltDeg);
             return TakenTurns == RecommendedTurns
@@ -178,10 +178,10 @@ public sealed record TighteningResult(
         !PressesDie ? TighteningResultWords.NoDieLiesUnderThisBlock(OneCornerFirst?.TiltDeg ?? 0)
         : OneCornerFirst is { } corner
         && Worst.PeakMPa > 0
-        && EdgePressure.Of(corner.PeakMPa, PeakLimitMPa) == Boards.Bow.Validity.Ok
+        && EdgePressure.Check(corner.PeakMPa, PeakLimitMPa) == Boards.Bow.Validity.Ok
         && corner.PeakMPa >= 1.5 * Worst.PeakMPa
             ? TighteningResultWords.DieRingGoesInCrossThen(corner.PeakMPa / Worst.PeakMPa)
-        : OneCornerFirst is { } hard && EdgePressure.Of(hard.PeakMPa, PeakLimitMPa) == Boards.Bow.Validity.Outside
+        : OneCornerFirst is { } hard && EdgePressure.Check(hard.PeakMPa, PeakLimitMPa) == Boards.Bow.Validity.Outside
             ? TighteningResultWords.DieRingGoesInCrossThenOutward
         : TighteningResultWords.DieRingGoesInCrossThenOutwardSoThatNoCorner;
 

@@ -6,7 +6,7 @@ namespace FaithfulBracket.Core.Mount;
 public static class TurnWords
 {
     /// <summary>More than this is no turn that anybody counts: it ends where the screw ends.</summary>
-    private const double MostTurns = 10;
+    private const double MaxTurns = 10;
 
     private static readonly string[] Wholes =
     [
@@ -36,9 +36,9 @@ public static class TurnWords
     ];
 
     /// <summary>To the nearest eighth, below an eighth to the nearest sixteenth.</summary>
-    public static string Of(double turns)
+    public static string Format(double turns)
     {
-        if (turns > MostTurns)
+        if (turns > MaxTurns)
             return TurnSentences.EachToStop;
         var eighths = (int)Math.Round(turns * 8, MidpointRounding.AwayFromZero);
         if (turns < 0.09375 || eighths == 0)

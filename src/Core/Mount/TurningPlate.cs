@@ -47,7 +47,8 @@ internal sealed class TurningPlate
     public IEnumerable<BlockHole> Open => Order.Where(h => _remaining[h.Id] > 1e-9);
 
     /// <summary>Turns left until home.</summary>
-    public double TurnsLeft(BlockHole hole) => _remaining[hole.Id] / ScrewThread.Of(hole.Thread, hole.ScrewMm).PitchMm;
+    public double TurnsLeft(BlockHole hole) =>
+        _remaining[hole.Id] / ScrewThread.Parse(hole.Thread, hole.ScrewMm).PitchMm;
 
     /// <summary>Moves from just started to home by even steps, at most.</summary>
     public double MovesAt(double turns) => Order.Sum(h => Math.Ceiling(TurnsLeft(h) / turns) + 1);
@@ -73,7 +74,7 @@ internal sealed class TurningPlate
                     - _model.StopMm(hole)
             );
 
-    private double GripTurns(BlockHole hole) => GripMm(hole) / ScrewThread.Of(hole.Thread, hole.ScrewMm).PitchMm;
+    private double GripTurns(BlockHole hole) => GripMm(hole) / ScrewThread.Parse(hole.Thread, hole.ScrewMm).PitchMm;
 
     /// <summary>Turns from just gripping to home, of the screws that have most.</summary>
     public double TurnsFromGrip => Order.Select(GripTurns).DefaultIfEmpty(0).Max();
@@ -133,7 +134,7 @@ internal sealed class TurningPlate
     /// <exception cref="InputException">The plate has no resting place.</exception>
     public TighteningMove Turn(BlockHole hole, int pass, double turns)
     {
-        var thread = ScrewThread.Of(hole.Thread, hole.ScrewMm);
+        var thread = ScrewThread.Parse(hole.Thread, hole.ScrewMm);
         var advance = Math.Min(turns * thread.PitchMm, _remaining[hole.Id]);
         _remaining[hole.Id] -= advance;
         var screws = _model.Screws(h => _remaining[h.Id]).ToList();

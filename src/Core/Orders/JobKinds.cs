@@ -7,7 +7,7 @@ namespace FaithfulBracket.Core.Orders;
 /// <summary>Tells the kind of an order from its boards, its blocks and the stock assembly.</summary>
 public static class JobKinds
 {
-    public static JobKind Of(WorkOrder order) =>
+    public static JobKind Classify(WorkOrder order) =>
         order.Machine is not null ? JobKind.Machine
         : order.First.Board.Kind == BoardKind.MemoryModule ? JobKind.Memory
         : order.First.Board.Kind == BoardKind.ConsoleBoard ? JobKind.Console

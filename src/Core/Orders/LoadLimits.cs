@@ -6,7 +6,7 @@ namespace FaithfulBracket.Core.Orders;
 public static class LoadLimits
 {
     /// <param name="share">0 keeps what is stated; 0.2 uses at most four fifths of a stated most.</param>
-    public static WorkOrder KeepingAway(this WorkOrder order, double share) =>
+    public static WorkOrder Without(this WorkOrder order, double share) =>
         share <= 0
             ? order
             : order with

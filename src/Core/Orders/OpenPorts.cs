@@ -9,7 +9,7 @@ public static class OpenPorts
     private const int InAndOut = 2;
 
     /// <summary>How many ports of one pair are left open: those that neither a link or bridging fitting nor the loop takes.</summary>
-    public static int Of(WorkOrder order, Pair pair)
+    public static int Count(WorkOrder order, Pair pair)
     {
         var ports = pair.Block.Ports.Count;
         var joined = Joined(order);
@@ -28,11 +28,11 @@ public static class OpenPorts
 
     /// <summary>Ports that are closed with a plug: the last of those that nothing joins.</summary>
     public static IReadOnlyList<Port> Plugged(WorkOrder order, Pair pair) =>
-        [.. Free(order, pair).TakeLast(Of(order, pair))];
+        [.. Free(order, pair).TakeLast(Count(order, pair))];
 
     /// <summary>Ports that a fitting of the loop is screwed into.</summary>
     public static IReadOnlyList<Port> Used(WorkOrder order, Pair pair) =>
-        [.. Free(order, pair).SkipLast(Of(order, pair))];
+        [.. Free(order, pair).SkipLast(Count(order, pair))];
 
     /// <summary>Ports that neither a link nor a bridging fitting ends in.</summary>
     private static List<Port> Free(WorkOrder order, Pair pair)

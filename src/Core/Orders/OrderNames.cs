@@ -7,13 +7,13 @@ public static class OrderNames
 {
     public static string Boards(WorkOrder order) =>
         order.Card is { } card
-            ? $"{card.Model}, {BoardLabel.Of(card.BoardCode, card.Revision)}"
+            ? $"{card.Model}, {BoardLabel.Format(card.BoardCode, card.Revision)}"
             : string.Join(
                 " and ",
                 order
                     .Pieces.GroupBy(p => p.Board.Id)
                     .Select(g =>
-                        $"{(g.Count() > 1 ? $"{g.Count()} × " : "")}{g.First().Board.Model}, {BoardLabel.Of(g.First().Board)}"
+                        $"{(g.Count() > 1 ? $"{g.Count()} × " : "")}{g.First().Board.Model}, {BoardLabel.Format(g.First().Board)}"
                     )
             );
 

@@ -11,7 +11,7 @@ public static class RibbonEnds
 
     /// <param name="board">Key of the board that the lead is plugged into.</param>
     /// <returns>Null where the lead is no ribbon's.</returns>
-    public static Ribbon? Of(WorkOrder order, Lead lead, string board) =>
+    public static Ribbon? Find(WorkOrder order, Lead lead, string board) =>
         order.Ribbons.FirstOrDefault(r =>
             lead.At is { } at
                 ? ((RibbonEnd[])[r.From, r.To]).Any(e => e.Board == board && (e.At - at).Length <= SamePlugMm)
@@ -20,5 +20,5 @@ public static class RibbonEnds
 
     /// <summary>The lead as a thing on the bench, or the ribbon whose plug it is.</summary>
     public static ThingId ThingOf(WorkOrder order, Lead lead, string board) =>
-        Of(order, lead, board) is { } ribbon ? new(ThingKind.Ribbon, ribbon.Id) : new(ThingKind.Lead, board, lead.Id);
+        Find(order, lead, board) is { } ribbon ? new(ThingKind.Ribbon, ribbon.Id) : new(ThingKind.Lead, board, lead.Id);
 }

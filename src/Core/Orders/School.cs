@@ -194,7 +194,7 @@ public static class Schools
                 Way(
                     "each",
                     SchoolWords.PieceForEachPart,
-                    SchoolWords.LeastWasteAndEachPartsSquash,
+                    SchoolWords.MinWasteAndEachPartsSquash,
                     w => w with { Cut = PadCutting.Each }
                 ),
                 Way(

@@ -38,7 +38,7 @@ public static class ShopSettingList
     [
         new(
             "minClearanceMm",
-            ShopSettingListWords.LeastClearHeightOverParts,
+            ShopSettingListWords.MinClearHeightOverParts,
             "Match",
             "mm",
             0,
@@ -459,7 +459,7 @@ public static class ShopSettingList
         ),
         new(
             "squashLeast",
-            ShopSettingListWords.LeastSquashOfPad,
+            ShopSettingListWords.MinSquashOfPad,
             "Pads",
             "share",
             0,
@@ -470,7 +470,7 @@ public static class ShopSettingList
         ),
         new(
             "squashMost",
-            ShopSettingListWords.MostSquashOfPad,
+            ShopSettingListWords.MaxSquashOfPad,
             "Pads",
             "share",
             0.3,
@@ -714,8 +714,8 @@ public static class ShopSettingList
     public const string ClaimPrefix = "claim:";
 
     /// <summary>A claim is multiplied by no less and no more: beyond it something else is wrong.</summary>
-    public const double LeastClaim = 0.3,
-        MostClaim = 5;
+    public const double MinClaim = 0.3,
+        MaxClaim = 5;
 
     /// <summary>The settings with what was changed; an unknown key or a value that can not be is left out.</summary>
     public static ShopSettings With(IEnumerable<KeyValuePair<string, double>> changed)
@@ -729,7 +729,7 @@ public static class ShopSettingList
                     : s
         );
         var claims = all.Where(c =>
-                c.Key.StartsWith(ClaimPrefix, StringComparison.Ordinal) && c.Value is >= LeastClaim and <= MostClaim
+                c.Key.StartsWith(ClaimPrefix, StringComparison.Ordinal) && c.Value is >= MinClaim and <= MaxClaim
             )
             .ToDictionary(c => c.Key[ClaimPrefix.Length..], c => c.Value);
         return claims.Count == 0 ? settings : settings with { Claims = claims };

@@ -6,7 +6,7 @@ namespace FaithfulBracket.Core.Orders;
 public readonly record struct StepId(Station Station, string? Scope, string Target)
 {
     /// <summary>Longest text of an id.</summary>
-    public const int MostLength = 160;
+    public const int MaxLength = 160;
 
     /// <summary>station.target, or station@scope.target.</summary>
     public override string ToString() =>
@@ -18,7 +18,7 @@ public readonly record struct StepId(Station Station, string? Scope, string Targ
         id = default;
         if (
             text is null
-            || text.Length > MostLength
+            || text.Length > MaxLength
             || text.IndexOf('.', StringComparison.Ordinal) is not (> 0 and var dot)
         )
             return false;

@@ -7,5 +7,5 @@ namespace FaithfulBracket.Core.Orders;
 public sealed record TurnTarget(double AngleDeg, double StartTorqueNm, double TorqueNm, double? LimitNm = null)
 {
     /// <summary>Below this a hand driver's torque says nothing, N·m.</summary>
-    public const double LeastTorqueNm = 0.01;
+    public const double MinTorqueNm = 0.01;
 }

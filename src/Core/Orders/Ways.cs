@@ -161,7 +161,7 @@ public sealed record Ways
     public LoopJoin Loop { get; init; }
 
     /// <summary>The choices by question, over the defaults for this order; what no question knows any more is left out.</summary>
-    public static Ways Of(WorkOrder order, IReadOnlyDictionary<string, string> chosen)
+    public static Ways From(WorkOrder order, IReadOnlyDictionary<string, string> chosen)
     {
         var ways = new Ways
         {

@@ -39,8 +39,8 @@ public sealed record Pair(string Key, Block Block, string? On = null)
 public sealed record WorkOrder
 {
     /// <summary>Most boards and most blocks of one order.</summary>
-    public const int MostPieces = 24,
-        MostPairs = 24;
+    public const int MaxPieces = 24,
+        MaxPairs = 24;
 
     public required IReadOnlyList<Workpiece> Pieces { get; init; }
     public IReadOnlyList<Pair> Pairs { get; init; } = [];
@@ -106,7 +106,7 @@ public sealed record WorkOrder
         new() { Pieces = [new("A", board)], Pairs = block is null ? [] : [new(Pair.FirstKey, block)] };
 
     /// <summary>The boards of a card, and blocks on them.</summary>
-    public static WorkOrder Of(Card card, IReadOnlyList<Pair> pairs) =>
+    public static WorkOrder From(Card card, IReadOnlyList<Pair> pairs) =>
         new()
         {
             Pieces = [.. card.Boards.Select(b => new Workpiece(b.Key, b.Board, b.Pose))],

@@ -30,7 +30,7 @@ public sealed record WorkStep
     /// <summary>What it looks and feels like when it is right.</summary>
     public string? Feel
     {
-        get => field ?? WhatToFeel.Of(Kind);
+        get => field ?? ExpectedFeel.Find(Kind);
         init;
     }
 

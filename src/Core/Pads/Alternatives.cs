@@ -46,7 +46,7 @@ public static class Alternatives
         var ((board, _, _), pads, materials, _) = stack;
         if (parts.Count == 0 || parts.Any(p => !pads.Any(x => x.Part == p)))
             throw new InputException("parts", AlternativesWords.NamePartsThatHavePad);
-        var covered = Gaps.Of(stack.Laid, materials).Pairs.First(g => g.Part == parts[0]).PadAreaMm2;
+        var covered = Gaps.Compute(stack.Laid, materials).Pairs.First(g => g.Part == parts[0]).PadAreaMm2;
         var list = new List<Alternative>();
         foreach (var option in atHand.Distinct().Where(o => materials.ContainsKey(o.Material)))
         {

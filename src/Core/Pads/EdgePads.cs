@@ -20,7 +20,7 @@ public static class EdgePads
     /// <summary>Room beside a hole, mm: what the pad gives way when the block presses it.</summary>
     public static double SpreadMm(double thicknessMm) => Math.Max(0.5, thicknessMm);
 
-    public static IReadOnlyList<EdgePad> Of(Carrier carrier)
+    public static IReadOnlyList<EdgePad> Compute(Carrier carrier)
     {
         if (carrier is not { TopPadMm: { } thick, TopPadWidthMm: { } wide })
             return [];
@@ -50,7 +50,7 @@ public static class EdgePads
         var pieces = new List<PadPiece>();
         foreach (var pair in order.Pairs)
         foreach (var carrier in pair.Block.Carriers)
-        foreach (var pad in Of(carrier))
+        foreach (var pad in Compute(carrier))
         {
             if (Material(pair.Block, pad.ThicknessMm) is not { } material)
                 continue;

@@ -47,7 +47,7 @@ public static class Gaps
     /// <param name="materials">Every material named by kit or stock.</param>
     /// <param name="stock">What the drawer holds beside the kit.</param>
     /// <exception cref="InputException">Nothing fixes the block's height, or a material is unknown.</exception>
-    public static GapsResult Of(
+    public static GapsResult Compute(
         LaidBlock laid,
         IReadOnlyDictionary<string, PadMaterial> materials,
         IReadOnlyList<StockedPad>? stock = null,
@@ -61,22 +61,22 @@ public static class Gaps
         foreach (var plate in block.Plates)
         {
             var pairings = LandPairing.Pair(ExposedParts.Measured(board, block, plate.Face), plate.Lands, placement);
-            var plane = PlaneHeight.Of(
+            var plane = PlaneHeight.Compute(
                 plate.Seat,
                 plate.StandoffMm,
                 plate.StandoffTolMm,
-                pairings.Where(p => p.Share >= LandPairing.LeastShare),
+                pairings.Where(p => p.Share >= LandPairing.MinShare),
                 bondLineMm
             );
             if (plane is null)
                 continue;
             front ??= plane.Mm;
-            gaps.AddRange(pairings.Where(p => p.Share >= LandPairing.LeastShare).Select(p => Of(p, plane, choice)));
+            gaps.AddRange(pairings.Where(p => p.Share >= LandPairing.MinShare).Select(p => Compute(p, plane, choice)));
         }
         if (block.BackPlate is { } back)
         {
             var pairings = LandPairing.Pair(ExposedParts.Measured(board, block, Face.Back), back.Lands, placement);
-            var plane = PlaneHeight.Of(
+            var plane = PlaneHeight.Compute(
                 back.StandoffMm is null ? Seat.Die : Seat.Standoff,
                 back.StandoffMm,
                 back.StandoffTolMm,
@@ -84,14 +84,16 @@ public static class Gaps
                 bondLineMm
             );
             if (plane is not null)
-                gaps.AddRange(pairings.Where(p => p.Share >= LandPairing.LeastShare).Select(p => Of(p, plane, choice)));
+                gaps.AddRange(
+                    pairings.Where(p => p.Share >= LandPairing.MinShare).Select(p => Compute(p, plane, choice))
+                );
         }
         return FitReasons.Unknown(board) is { } unknown
             ? new(front, gaps) { Verdict = Match.Verdict.Unproven, Reasons = [unknown] }
             : new(front, gaps);
     }
 
-    private static Gap Of(Pairing p, PlaneHeight plane, PadChoice choice)
+    private static Gap Compute(Pairing p, PlaneHeight plane, PadChoice choice)
     {
         var nominal = plane.Mm + p.Land.StepMm - p.Part.HeightMm;
         // the die that carries the plate: its own height cancels out of its own gap

@@ -150,7 +150,7 @@ public static class PadFaults
     {
         if (before.LoadUnknown)
         {
-            yield return PadFaultsWords.HowScrewsFeel(UnknownSprings.NotTold);
+            yield return PadFaultsWords.HowScrewsFeel(UnknownSprings.NotStated);
             yield break;
         }
         double dieBefore = before.Dies.Sum(d => d.LoadN),

@@ -45,7 +45,7 @@ public static class PadLayout
     /// <param name="pair">Key of the pair.</param>
     /// <param name="on">Key of the board.</param>
     /// <param name="before">Letters given already: they are unique in the order.</param>
-    public static IReadOnlyList<PlacedPad> Of(
+    public static IReadOnlyList<PlacedPad> Compute(
         LaidBlock laid,
         GapsResult gaps,
         IReadOnlyDictionary<string, LaidPad> choices,

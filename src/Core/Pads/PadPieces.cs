@@ -42,7 +42,7 @@ public sealed record PadPiece(
 /// <summary>Which pieces are cut: one for each part, or strips over rows of parts.</summary>
 public static class PadPieces
 {
-    public static IReadOnlyList<PadPiece> Of(Board board, IReadOnlyList<PlacedPad> pads, bool strips) =>
+    public static IReadOnlyList<PadPiece> Compute(Board board, IReadOnlyList<PlacedPad> pads, bool strips) =>
         [
             .. (strips ? PadStrips.Rows(board, pads) : [.. pads.Select(p => (IReadOnlyList<PlacedPad>)[p])]).Select(r =>
                 Piece(board, r)
@@ -68,7 +68,7 @@ public static class PadPieces
                 Pair = first.Pair,
                 Board = first.Board,
             };
-        var b = Geometry.Bounds.Of([.. row.SelectMany(p => board.FindPart(p.Part)!.Top().Points)]);
+        var b = Geometry.Bounds.From([.. row.SelectMany(p => board.FindPart(p.Part)!.Top().Points)]);
         return new(
             $"{first.Letter}–{row[^1].Letter}",
             [.. row.Select(p => p.Part)],

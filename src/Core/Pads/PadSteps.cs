@@ -57,7 +57,7 @@ internal static class PadSteps
     /// <param name="sheet">Its number, from 1.</param>
     public static StepId CutStep(int sheet) => new(Station.Pads, null, $"cut-{sheet}");
 
-    public static StationPlan Of(
+    public static StationPlan Create(
         WorkOrder order,
         IReadOnlyList<PairPads> pairs,
         IReadOnlyList<PadPiece> pieces,
@@ -84,12 +84,12 @@ internal static class PadSteps
         {
             Id = CutStep(number),
             Kind = StepKind.Cut,
-            Done = PadStepsWords.Cut(HowMany.Of(pieces.Count, "piece")),
+            Done = PadStepsWords.Cut(HowMany.Count(pieces.Count, "piece")),
             Title = PadStepsWords.CutFrom(
-                HowMany.Of(pieces.Count, "piece"),
+                HowMany.Count(pieces.Count, "piece"),
                 sheet.Offcut ? "offcut" : "sheet",
                 sheet.StockId,
-                HowMany.Of(sheet.Cuts.Count, "cut")
+                HowMany.Count(sheet.Cuts.Count, "cut")
             ),
             Detail = PadStepsWords.LettersFollowCuttingSheetEdge(sheet.WidthMm, sheet.DepthMm, Letters(pieces)),
             Caution = PadStepsWords.CutAwayFromHand,
@@ -129,7 +129,7 @@ internal static class PadSteps
             Kind = StepKind.Lay,
             Board = first.Board,
             Pair = pair.Key,
-            Done = PadStepsWords.LaidOff(list.Count, HowMany.Of(films, "film")),
+            Done = PadStepsWords.LaidOff(list.Count, HowMany.Count(films, "film")),
             Title = PadStepsWords.LayOf(
                 list.Count,
                 pads,
@@ -143,7 +143,7 @@ internal static class PadSteps
             Detail = first.Where is null
                 ? (
                     each == 1
-                        ? PadStepsWords.PeelInnerFilmOfEach(HowMany.Of(films, "film"))
+                        ? PadStepsWords.PeelInnerFilmOfEach(HowMany.Count(films, "film"))
                         : PadStepsWords.FilmOffBothSidesOfEach(films)
                 )
                     + (
@@ -151,7 +151,7 @@ internal static class PadSteps
                             ? PadStepsWords.PressEachOnChip(Where(ways, first))
                             : PadStepsWords.EachOnLandInHalf
                     )
-                : PadStepsWords.InnerFilmOffEachInAll(HowMany.Of(films, "film")),
+                : PadStepsWords.InnerFilmOffEachInAll(HowMany.Count(films, "film")),
             Caution = PadStepsWords.FilmLeftOnPadCooksChip,
             Face = first.Face,
             Targets = [.. list.SelectMany(p => p.Parts)],
@@ -213,12 +213,12 @@ internal static class PadSteps
                 true
             );
         if (cutting is { Unplaced.Count: > 0 } cut)
-            return ($"{HowMany.Of(cut.Unplaced.Count, "pad lacks", "pads lack")} a sheet", true);
+            return ($"{HowMany.Count(cut.Unplaced.Count, "pad lacks", "pads lack")} a sheet", true);
         var sizes = pads.Select(p => p.ThicknessMm)
             .Distinct()
             .Order()
             .Select(t => FormattableString.Invariant($"{t:0.0#}"));
-        return ($"{HowMany.Of(pads.Count, "pad")}, {string.Join(" and ", sizes)} mm", false);
+        return ($"{HowMany.Count(pads.Count, "pad")}, {string.Join(" and ", sizes)} mm", false);
     }
 
     /// <summary>"A to F" for a run, else the letters.</summary>

@@ -17,7 +17,7 @@ public sealed record PadBridge(string From, string To, Polygon Outline);
 public static class PadStrips
 {
     /// <summary>Parts further apart than this get pieces of their own, mm.</summary>
-    public const double MostBetweenMm = 12;
+    public const double MaxBetweenMm = 12;
 
     /// <summary>Middles further out of line than this make no row, mm.</summary>
     public const double SameRowMm = 0.6;
@@ -79,7 +79,7 @@ public static class PadStrips
         var parts = row.ConvertAll(p => board.FindPart(p.Part)!);
         var (a, b) = (parts[index], parts[index + 1]);
         var (before, after) = (Along(a.Top().Bounds, alongX).High, Along(b.Top().Bounds, alongX).Low);
-        if (after - before > MostBetweenMm)
+        if (after - before > MaxBetweenMm)
             return false;
         // the squash that the material works in is all that takes up different heights
         var takesUp = row.Min(p => p.Fit is { } fit ? fit.FillsMaxMm - fit.FillsMinMm : 0);

@@ -32,7 +32,7 @@ public sealed record PairPads(
     public string Verdict =>
         Seating is { ScrewsStrip: true } ? "Screws strip first"
         : Seating is { Floats: true } ? "The block floats"
-        : Misfits > 0 ? $"{HowMany.Of(Misfits, "pad does", "pads do")} not fit"
+        : Misfits > 0 ? $"{HowMany.Count(Misfits, "pad does", "pads do")} not fit"
         : Pads.Count == 0 ? "No pads"
         : "Every pad touches";
 
@@ -49,7 +49,7 @@ public sealed record PadsResult(
     IReadOnlyList<PadPiece> Pieces,
     CutPlan? Cutting,
     StationPlan Sheet,
-    IReadOnlyList<Trouble> Troubles
+    IReadOnlyList<Diagnostic> Troubles
 )
 {
     /// <summary>Every pad of the order.</summary>
@@ -66,7 +66,7 @@ public static class PadsStation
     /// <param name="pasteId">Paste by id from the drawer; null takes the first.</param>
     /// <param name="begun">The cut plan that somebody has begun to cut; null while nothing is cut.</param>
     /// <param name="bridgeShare">What of a pad's stress a strip still has between two parts.</param>
-    public static PadsResult Of(
+    public static PadsResult Plan(
         WorkOrder order,
         MatchResult match,
         Drawer drawer,
@@ -78,7 +78,7 @@ public static class PadsStation
         CancellationToken cancel = default
     )
     {
-        var troubles = new Troubles(Station.Pads);
+        var troubles = new Diagnostics(Station.Pads);
         var materials = drawer.MaterialById();
         var paste = drawer.PasteOr(pasteId)?.Material;
         var stock = drawer.Pads.Select(p => new StockedPad(p.ThicknessMm, p.Material)).Distinct().ToList();
@@ -87,14 +87,14 @@ public static class PadsStation
         foreach (var (fit, on) in match.Laid())
         {
             var scope = order.ScopeOf(order.Pairs.First(p => p.Key == fit.Key), on.Board);
-            if (troubles.Try(scope, () => Gaps.Of(on.Laid, materials, stock)) is not { } gaps)
+            if (troubles.Try(scope, () => Gaps.Compute(on.Laid, materials, stock)) is not { } gaps)
                 continue;
             var own = choices
                 .Where(c => (c.Board ?? order.First.Key) == on.Board)
                 .DistinctBy(c => c.Part)
                 .ToDictionary(c => c.Part);
             var before = pairs.Sum(p => p.Pads.Count);
-            var pads = PadLayout.Of(on.Laid, gaps, own, materials, fit.Key, on.Board, before);
+            var pads = PadLayout.Compute(on.Laid, gaps, own, materials, fit.Key, on.Board, before);
             // carriers are held by their pads: nothing is screwed that could come to rest
             var screwed = on.Laid.Block.Plates.Any(p => p.Holes.Count > 0);
             var stack =
@@ -124,12 +124,12 @@ public static class PadsStation
         List<PadPiece> pieces =
         [
             .. pairs
-                .SelectMany(p => PadPieces.Of(order.Find(p.Board)!.Board, p.Pads, strips))
+                .SelectMany(p => PadPieces.Compute(order.Find(p.Board)!.Board, p.Pads, strips))
                 .Select(p => p with { Half = PadSteps.Into(order.Pairs.First(x => x.Key == p.Pair), p, ways)?.Id }),
             .. EdgePads.Pieces(order, i => PadLayout.Letter(pairs.Sum(p => p.Pads.Count) + i)),
         ];
         var cutting = pieces.Count == 0 ? null : Cut(order, pieces, drawer, begun, cancel);
-        var sheet = PadSteps.Of(order, pairs, pieces, cutting, ways);
+        var sheet = PadSteps.Create(order, pairs, pieces, cutting, ways);
         return new(pairs, pieces, cutting, sheet, troubles.List);
     }
 

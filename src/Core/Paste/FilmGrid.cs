@@ -7,25 +7,25 @@ namespace FaithfulBracket.Core.Paste;
 internal sealed class FilmGrid
 {
     /// <summary>Across the shorter side; a narrow face gets smaller cells, which stay square.</summary>
-    private const int LeastCells = 4;
+    private const int MinCells = 4;
 
     /// <summary>A cell this full takes part in the pressure; what it lacks is within the solver's tolerance.</summary>
     private const double FullShare = 0.97;
 
     /// <summary>A face longer than so many times its width is a thread: square cells would be without number.</summary>
-    public const int MostTimesAsLong = 256;
+    public const int MaxTimesAsLong = 256;
 
     /// <exception cref="InputException">The pattern misses the face, or the face is a thread.</exception>
     public FilmGrid(Polygon face, double volumeMm3, Func<Point2, bool> mask, SqueezeSettings settings)
     {
         var b = face.Bounds;
-        if (Math.Max(b.Width, b.Height) > MostTimesAsLong * Math.Min(b.Width, b.Height))
+        if (Math.Max(b.Width, b.Height) > MaxTimesAsLong * Math.Min(b.Width, b.Height))
             throw new InputException(
                 "surface",
-                FilmGridWords.FaceIsOverTimesAsLong(b.Width, b.Height, MostTimesAsLong)
-                    + FilmGridWords.FilmIsReckonedForWiderOnes
+                FilmGridWords.FaceIsOverTimesAsLong(b.Width, b.Height, MaxTimesAsLong)
+                    + FilmGridWords.FilmIsCalculatedForWiderOnes
             );
-        CellMm = Math.Min(Math.Max(b.Width, b.Height) / settings.Cells, Math.Min(b.Width, b.Height) / LeastCells);
+        CellMm = Math.Min(Math.Max(b.Width, b.Height) / settings.Cells, Math.Min(b.Width, b.Height) / MinCells);
         Columns = (int)Math.Round(b.Width / CellMm);
         Rows = (int)Math.Round(b.Height / CellMm);
         int n = Columns * Rows;

@@ -7,7 +7,7 @@ internal static class FilmLook
     private const int FrameCells = 48;
 
     /// <summary>Less of the face than this is not told as bare.</summary>
-    private const double LeastBare = 0.0005;
+    private const double MinBare = 0.0005;
 
     private static readonly string[] Ninths =
     [
@@ -32,15 +32,15 @@ internal static class FilmLook
     public static IReadOnlyList<string> Rows(FilmGrid film, int every = 1)
     {
         int Middle(int k, int of) => Math.Min(of - 1, k * every + every / 2);
-        int Told(int of) => (of + every - 1) / every;
+        int Score(int of) => (of + every - 1) / every;
         return
         [
             .. Enumerable
-                .Range(0, Told(film.Rows))
+                .Range(0, Score(film.Rows))
                 .Select(y =>
                     string.Concat(
                         Enumerable
-                            .Range(0, Told(film.Columns))
+                            .Range(0, Score(film.Columns))
                             .Select(x => Sign(film, Middle(y, film.Rows) * film.Columns + Middle(x, film.Columns)))
                     )
                 ),
@@ -70,7 +70,7 @@ internal static class FilmLook
         return
         [
             .. bare.Select((b, k) => new BareSpot(Ninths[k], b / face))
-                .Where(b => b.ShareOfFace > LeastBare)
+                .Where(b => b.ShareOfFace > MinBare)
                 .OrderByDescending(b => b.ShareOfFace),
         ];
     }

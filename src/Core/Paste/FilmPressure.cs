@@ -3,10 +3,10 @@ namespace FaithfulBracket.Core.Paste;
 /// <summary>Thin-film (Hele-Shaw) pressure in the cells that are full, zero at the paste's rim.</summary>
 internal sealed class FilmPressure(FilmGrid film, double viscosityPaS)
 {
-    private const int MostRounds = 3000;
+    private const int MaxRounds = 3000;
 
     /// <summary>How far past a cell the rim is looked for, cells.</summary>
-    private const int MostBeyond = 3;
+    private const int MaxBeyond = 3;
 
     private double _gapThen;
 
@@ -43,7 +43,7 @@ internal sealed class FilmPressure(FilmGrid film, double viscosityPaS)
         double reach = 0;
         var step = j - i;
         var columns = film.Columns;
-        for (var k = 0; k < MostBeyond; k++, j += step)
+        for (var k = 0; k < MaxBeyond; k++, j += step)
         {
             if (j < 0 || j >= film.Count || Math.Abs(step) == 1 && j / columns != i / columns)
                 break;
@@ -89,7 +89,7 @@ internal sealed class FilmPressure(FilmGrid film, double viscosityPaS)
             system.RightSide[k] = source * Math.Clamp(1 + (film.Volume[i] - film.Capacity(i)) / (area * sink), -1, 3);
         }
         var left = (mostWork - Work) / n + 1;
-        Work += (long)n * system.Solve(x, 1e-7 * source * source * n, (int)Math.Min(MostRounds, left));
+        Work += (long)n * system.Solve(x, 1e-7 * source * source * n, (int)Math.Min(MaxRounds, left));
         double load = 0;
         for (var k = 0; k < n; k++)
         {

@@ -18,7 +18,7 @@ public sealed record PasteResult(IReadOnlyList<PasteFace> Faces, StationPlan She
 /// <summary>Paste: on each die or lid, by the amount reckoned.</summary>
 public static class PasteStation
 {
-    public static PasteResult Of(
+    public static PasteResult Plan(
         WorkOrder order,
         PadsResult pads,
         Drawer drawer,
@@ -123,7 +123,7 @@ public static class PasteStation
             Title = Title(f, f.Part + order.On(f.Board), paste, shop),
             Detail = f.Refusals.Count > 0 ? string.Join(" ", f.Refusals) : f.Why,
             Caution =
-                f.Refusals.Count > 0 ? PasteStationWords.NotHere(f.Refusals[0])
+                f.Refusals.Count > 0 ? PasteStationWords.NotPossible(f.Refusals[0])
                 : f.Cautions.Count > 0 ? string.Join(" ", f.Cautions.Take(2))
                 : f.Method == PasteWay.Spread ? PasteStationWords.BareCornerOverheats
                 : null,

@@ -8,7 +8,7 @@ internal static class RimDistance
         Diagonal = 1.36930;
 
     /// <returns>Mm; 0 where a cell is not full.</returns>
-    public static double[] Of(FilmGrid film)
+    public static double[] Compute(FilmGrid film)
     {
         var (columns, rows) = (film.Columns, film.Rows);
         var r = new double[film.Count];

@@ -3,7 +3,7 @@ namespace FaithfulBracket.Core.Paste;
 /// <summary>Paste pressed over the edge, by the side it went over.</summary>
 internal sealed class SpillTally(FilmGrid film)
 {
-    private const double LeastMl = 1e-7;
+    private const double MinMl = 1e-7;
 
     /// <summary>In the order of <see cref="FilmGrid.Neighbours"/>, then what runs into a hole or past a corner of the outline.</summary>
     private static readonly string[] Names = ["left edge", "right edge", "lower edge", "upper edge", "notch"];
@@ -32,7 +32,7 @@ internal sealed class SpillTally(FilmGrid film)
         [
             .. Names
                 .Select((n, k) => new SpillEdge(n, _mm3[k] / 1000))
-                .Where(e => e.Ml > LeastMl)
+                .Where(e => e.Ml > MinMl)
                 .OrderByDescending(e => e.Ml),
         ];
 }

@@ -14,10 +14,10 @@ public sealed class SqueezeFlow
     /// Cells times rounds of the pressure's solver, over the whole squeeze; an ordinary one takes less even on the
     /// finest grid.
     /// </summary>
-    private const long MostWork = 150_000_000;
+    private const long MaxWork = 150_000_000;
 
-    private const int MostSteps = 2000,
-        MostMoments = 80;
+    private const int MaxSteps = 2000,
+        MaxMoments = 80;
 
     /// <summary>Share of the gap by which the plate sinks in one step.</summary>
     private const double LargestStep = 0.04;
@@ -69,14 +69,14 @@ public sealed class SqueezeFlow
             lastSink = 0;
         List<SqueezeMoment> history = [Moment(0)];
         List<FilmFrame> frames = [FilmLook.Frame(_film, 0)];
-        for (var step = 0; step < MostSteps; step++)
+        for (var step = 0; step < MaxSteps; step++)
         {
             cancel.ThrowIfCancellationRequested();
             var (gap, stop) = (_film.GapMm, StopGap());
-            if (gap <= stop * 1.0005 || time >= _settings.MaxTimeS || _pressure.Work > MostWork)
+            if (gap <= stop * 1.0005 || time >= _settings.MaxTimeS || _pressure.Work > MaxWork)
                 break;
             var sink = Math.Min(gap - stop, LargestStep * gap);
-            var resistance = _pressure.Solve(sink, MostWork);
+            var resistance = _pressure.Solve(sink, MaxWork);
             var carried = _settings.WithYield ? YieldForce() : 0;
             var driving = _forceN - carried;
             if (driving <= 1e-3 * _forceN)
@@ -113,16 +113,16 @@ public sealed class SqueezeFlow
             frames
         )
         {
-            CutShort = _pressure.Work > MostWork,
+            CutShort = _pressure.Work > MaxWork,
         };
     }
 
     private SqueezeMoment Moment(double time) => new(time, _film.GapMm * 1000, _film.Coverage());
 
     private static List<SqueezeMoment> Thin(List<SqueezeMoment> history) =>
-        history.Count <= MostMoments
+        history.Count <= MaxMoments
             ? history
-            : [.. Enumerable.Range(0, MostMoments).Select(k => history[k * (history.Count - 1) / (MostMoments - 1)])];
+            : [.. Enumerable.Range(0, MaxMoments).Select(k => history[k * (history.Count - 1) / (MaxMoments - 1)])];
 
     private double StopGap()
     {
@@ -135,7 +135,7 @@ public sealed class SqueezeFlow
     /// <summary>Load that the paste carries without flowing, N.</summary>
     private double YieldForce()
     {
-        var distance = RimDistance.Of(_film);
+        var distance = RimDistance.Compute(_film);
         double sum = 0;
         for (var i = 0; i < distance.Length; i++)
             if (distance[i] > 0)

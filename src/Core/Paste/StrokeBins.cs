@@ -18,7 +18,7 @@ internal sealed class StrokeBins
         var all = strokes.SelectMany(s => s).ToList();
         if (all.Count == 0)
             return;
-        var b = Bounds.Of(all);
+        var b = Bounds.From(all);
         _from = new(b.MinX, b.MinY);
         _size = Math.Max(Math.Max(b.Width, b.Height) / Across, reachMm);
         foreach (var s in strokes)

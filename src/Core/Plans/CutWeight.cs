@@ -27,14 +27,14 @@ public sealed record CutWeight(
     /// <summary>In words.</summary>
     public string Text =>
         FormattableString.Invariant(
-            $"{HowMany.Of(Pieces, "piece")}, {HowMany.Of(Cuts, "cut")}, about {Minutes:0} min, "
+            $"{HowMany.Count(Pieces, "piece")}, {HowMany.Count(Cuts, "cut")}, about {Minutes:0} min, "
         )
         + FormattableString.Invariant($"{PadMm2 / 100:0.#} cm² of pad")
         + (BridgesN is >= 0.5 ? FormattableString.Invariant($", {BridgesN:0} N between the parts") : "");
 
     /// <summary>The way chosen first; one entry where strips join nothing.</summary>
     /// <param name="plan">The pads of the order cut in a way.</param>
-    public static IReadOnlyList<CutWeight> Of(Func<PadCutting, PadsResult> plan, PadCutting chosen)
+    public static IReadOnlyList<CutWeight> Compute(Func<PadCutting, PadsResult> plan, PadCutting chosen)
     {
         var strips = plan(PadCutting.Strips);
         List<CutWeight> list = [For(strips, PadCutting.Strips, chosen)];

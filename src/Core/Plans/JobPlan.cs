@@ -44,7 +44,7 @@ public sealed record JobPlan
     public IReadOnlyList<School> Schools { get; init; } = [];
 
     /// <summary>What could not be reckoned, and why.</summary>
-    public IReadOnlyList<Trouble> Troubles { get; init; } = [];
+    public IReadOnlyList<Diagnostic> Troubles { get; init; } = [];
 
     /// <summary>The nine stations in working order.</summary>
     [JsonIgnore]

@@ -24,12 +24,12 @@ public static class JobPlanner
     public static JobPlan Plan(JobContext c, CancellationToken cancel = default)
     {
         var (order, evidence) = WithEvidence(c);
-        var ways = Ways.Of(order, c.Ways);
-        var seats = SeatPlans.Of(order, c.Drawer, c.Shop, c.PasteId, cancel);
-        var match = SeatedMatch.With(order, MatchStation.Of(order, c.Shop, cancel), seats);
-        var teardown = TeardownStation.Of(order, c.TeardownOrder, cancel);
-        var prep = PrepStation.Of(order, match, c.Drawer, ways, c.Shop, seats);
-        var pads = PadsStation.Of(
+        var ways = Ways.From(order, c.Ways);
+        var seats = SeatPlans.Compute(order, c.Drawer, c.Shop, c.PasteId, cancel);
+        var match = SeatedMatch.With(order, MatchStation.Plan(order, c.Shop, cancel), seats);
+        var teardown = TeardownStation.Plan(order, c.TeardownOrder, cancel);
+        var prep = PrepStation.Plan(order, match, c.Drawer, ways, c.Shop, seats);
+        var pads = PadsStation.Plan(
             order,
             match,
             c.Drawer,
@@ -40,11 +40,11 @@ public static class JobPlanner
             c.Shop.StripBridgeShare,
             cancel
         );
-        var paste = PasteStation.Of(order, pads, c.Drawer, c.PasteId, ways, c.Shop, seats);
-        var mount = MountStation.Of(order, match, pads, ways, teardown, seats, c.Shop.TiltLimitDeg, cancel);
-        var loop = OrderLoop.Of(order, match, ways, c.Shop);
-        var volume = LoopVolume.Of(order, c.Shop);
-        var prove = ProveStation.Of(
+        var paste = PasteStation.Plan(order, pads, c.Drawer, c.PasteId, ways, c.Shop, seats);
+        var mount = MountStation.Plan(order, match, pads, ways, teardown, seats, c.Shop.TiltLimitDeg, cancel);
+        var loop = OrderLoop.Compute(order, match, ways, c.Shop);
+        var volume = LoopVolume.Compute(order, c.Shop);
+        var prove = ProveStation.Plan(
             order,
             pads,
             paste,
@@ -54,7 +54,7 @@ public static class JobPlanner
             loop,
             c.Shop.LeakHoldS,
             c.Plates,
-            StuckSinks.Of(match),
+            StuckSinks.Find(match),
             volume,
             c.Complaint,
             cancel
@@ -66,14 +66,20 @@ public static class JobPlanner
             new()
             {
                 Match = match,
-                Kit = KitStation.Of(order, c.Drawer, Needs(order, pads, paste, stock?.Id, match, volume), seats, match),
+                Kit = KitStation.Plan(
+                    order,
+                    c.Drawer,
+                    Needs(order, pads, paste, stock?.Id, match, volume),
+                    seats,
+                    match
+                ),
                 Teardown = teardown,
                 Prep = prep,
                 Pads = pads,
                 Paste = paste,
                 Mount = mount,
                 Prove = prove,
-                Care = CareStation.Of(order, match, teardown, pads, paste, stock, ways, c.Shop, seats),
+                Care = CareStation.Plan(order, match, teardown, pads, paste, stock, ways, c.Shop, seats),
                 Seats = seats,
                 Loop = loop,
                 Evidence = evidence,
@@ -86,9 +92,9 @@ public static class JobPlanner
     /// <summary>The plan with the acts of every step.</summary>
     private static JobPlan Walked(WorkOrder order, Drawer drawer, JobPlan plan)
     {
-        var scene = BenchScene.Of(order, plan);
+        var scene = BenchScene.Create(order, plan);
         var (acted, beyond) = StepActs.On(order, plan, scene, plan.Steps);
-        var walked = new Queue<WorkStep>(WalkLocks.On(scene, BenchState.Of(scene), acted));
+        var walked = new Queue<WorkStep>(WalkLocks.On(scene, BenchState.Create(scene), acted));
         StationPlan On(StationPlan sheet) => sheet with { Steps = [.. sheet.Steps.Select(_ => walked.Dequeue())] };
         plan = plan with
         {
@@ -120,10 +126,10 @@ public static class JobPlanner
     public static IReadOnlyList<CutWeight> WeighCuts(JobContext c, JobPlan plan, CancellationToken cancel = default)
     {
         var (order, _) = WithEvidence(c);
-        var ways = Ways.Of(order, c.Ways);
-        return CutWeight.Of(
+        var ways = Ways.From(order, c.Ways);
+        return CutWeight.Compute(
             way =>
-                PadsStation.Of(
+                PadsStation.Plan(
                     order,
                     plan.Match,
                     c.Drawer,
@@ -189,7 +195,7 @@ public static class JobPlanner
         {
             Sinks =
             [
-                .. StuckSinks.Of(match).Select(s => new SinkNeed(s.Sink.WidthMm, s.Sink.DepthMm, s.Sink.HeightMm)),
+                .. StuckSinks.Find(match).Select(s => new SinkNeed(s.Sink.WidthMm, s.Sink.DepthMm, s.Sink.HeightMm)),
             ],
             CoolantMl = volume?.TotalMl ?? 0,
             SinksMissing = StuckSinks.Missing(order, match).Count,

@@ -8,10 +8,10 @@ namespace FaithfulBracket.Core.Plans;
 /// <summary>What a job may be opened or changed to: the rules that planning relies on.</summary>
 public static class JobRules
 {
-    public const int MostTitle = 120,
-        MostBench = 20,
-        MostClient = 200,
-        MostPadChoices = 1000;
+    public const int MaxTitle = 120,
+        MaxBench = 20,
+        MaxClient = 200,
+        MaxPadChoices = 1000;
 
     private const double ThinnestMm = 0.05,
         ThickestMm = 20;
@@ -19,20 +19,20 @@ public static class JobRules
     /// <summary>Every broken rule of the words, by field.</summary>
     public static IEnumerable<InputFault> Words(string? title, string? client, string? bench)
     {
-        if (title is null || title.Trim().Length < 1 || title.Length > MostTitle)
-            yield return new("title", JobRulesWords.ExpectedToCharactersFound(MostTitle, title?.Length ?? 0));
-        if (bench is null || bench.Trim().Length < 1 || bench.Length > MostBench)
-            yield return new("bench", JobRulesWords.ExpectedToCharactersFound(MostBench, bench?.Length ?? 0));
-        if (client is { Length: > MostClient })
-            yield return new("client", JobRulesWords.ExpectedAtMostCharactersFound(MostClient, client.Length));
+        if (title is null || title.Trim().Length < 1 || title.Length > MaxTitle)
+            yield return new("title", JobRulesWords.ExpectedToCharactersFound(MaxTitle, title?.Length ?? 0));
+        if (bench is null || bench.Trim().Length < 1 || bench.Length > MaxBench)
+            yield return new("bench", JobRulesWords.ExpectedToCharactersFound(MaxBench, bench?.Length ?? 0));
+        if (client is { Length: > MaxClient })
+            yield return new("client", JobRulesWords.ExpectedAtMostCharactersFound(MaxClient, client.Length));
     }
 
     /// <summary>Chosen pads: each for a part that is there, once, of a material and thickness that can be.</summary>
     public static IEnumerable<InputFault> PadChoices(WorkOrder order, IReadOnlyList<LaidPad?> choices, Drawer drawer)
     {
-        if (choices.Count > MostPadChoices)
+        if (choices.Count > MaxPadChoices)
         {
-            yield return new("padChoices", JobRulesWords.ExpectedAtMostFound(MostPadChoices, choices.Count));
+            yield return new("padChoices", JobRulesWords.ExpectedAtMostFound(MaxPadChoices, choices.Count));
             yield break;
         }
         var materials = drawer.MaterialById();

@@ -60,7 +60,7 @@ public static class SignOff
             return new SignOutcome.Granted(step);
         var names = open.Select(o => plan.Find(o)?.Title ?? o.ToString());
         return new SignOutcome.Locked(
-            $"Locked: {HowMany.Of(open.Count, "step is", "steps are")} open. {string.Join(". ", names)}.",
+            $"Locked: {HowMany.Count(open.Count, "step is", "steps are")} open. {string.Join(". ", names)}.",
             open
         );
     }

@@ -28,7 +28,7 @@ public sealed partial record SignedBasis
 
     /// <summary>What a step rests on as it is planned now.</summary>
     /// <param name="documents">Every document of the job as it stands now.</param>
-    public static SignedBasis Of(WorkStep step, IReadOnlyList<DocumentStand> documents) =>
+    public static SignedBasis From(WorkStep step, IReadOnlyList<DocumentStand> documents) =>
         new()
         {
             Title = step.Title,
@@ -44,7 +44,7 @@ public sealed partial record SignedBasis
     /// <param name="documents">Every document of the job as it stands now.</param>
     public IReadOnlyList<string> ChangedBy(WorkStep step, IReadOnlyList<DocumentStand> documents)
     {
-        var now = Of(step, documents);
+        var now = From(step, documents);
         var changed = new List<string>();
         var then = Documents.Where(d => RestsOn(step, d)).ToList();
         foreach (var d in then)
@@ -80,9 +80,9 @@ public sealed partial record SignedBasis
 
     /// <summary>Whether two sentences tell the same figures, parts and turns, in whatever words.</summary>
     internal static bool SaysTheSame(string then, string now) =>
-        then == now || Told(then).SequenceEqual(Told(now), StringComparer.Ordinal);
+        then == now || Figures(then).SequenceEqual(Figures(now), StringComparer.Ordinal);
 
-    private static IEnumerable<string> Told(string sentence) =>
+    private static IEnumerable<string> Figures(string sentence) =>
         Figure().Matches(sentence).Select(m => m.Value.ToUpperInvariant()).Order(StringComparer.Ordinal);
 
     /// <summary>Names with a hyphen or a number in them, numbers, and what tells how far and which way something is turned.</summary>

@@ -21,7 +21,7 @@ public sealed record StationState(
 /// <summary>The route card: nine stations with their outcome in words.</summary>
 public static class RouteCard
 {
-    public static IReadOnlyList<StationState> Of(JobPlan plan, IReadOnlyList<StepStand> stands) =>
+    public static IReadOnlyList<StationState> Create(JobPlan plan, IReadOnlyList<StepStand> stands) =>
         [.. plan.Stations.Select(s => State(plan, s, [.. stands.Where(x => x.Station == s.Station)]))];
 
     private static StationState State(JobPlan plan, StationPlan station, List<StepStand> stands)
@@ -36,7 +36,7 @@ public static class RouteCard
         var last = signed.MaxBy(x => x.At);
         return new(
             station.Station,
-            again > 0 ? $"look again at {HowMany.Of(again, "step")}" : Words(station, signed, complete),
+            again > 0 ? $"look again at {HowMany.Count(again, "step")}" : Words(station, signed, complete),
             again > 0 || station.Trouble && !complete,
             station.Steps.Count,
             signed.Count,

@@ -79,14 +79,14 @@ public static class StepStands
         last.Basis is { } basis ? basis with { Title = null, Facts = [], Count = step.Count } : null;
 
     /// <param name="documents">Every document of the job as it stands now.</param>
-    public static IReadOnlyList<StepStand> Of(
+    public static IReadOnlyList<StepStand> Compute(
         IEnumerable<WorkStep> steps,
         IReadOnlyList<SignEvent> events,
         IReadOnlyList<DocumentStand> documents
     )
     {
         var byStep = events.GroupBy(e => e.Step).ToDictionary(g => g.Key, g => g.ToList());
-        return [.. steps.Select(s => Of(s, byStep.GetValueOrDefault(s.Id) ?? [], documents))];
+        return [.. steps.Select(s => Compute(s, byStep.GetValueOrDefault(s.Id) ?? [], documents))];
     }
 
     /// <summary>
@@ -97,9 +97,9 @@ public static class StepStands
         JobPlan plan,
         IReadOnlyList<SignEvent> events,
         IReadOnlyList<DocumentStand> documents
-    ) => Of(plan.Steps, events, documents).All(s => s is { Signed: true, LookAgain: false });
+    ) => Compute(plan.Steps, events, documents).All(s => s is { Signed: true, LookAgain: false });
 
-    private static StepStand Of(WorkStep step, List<SignEvent> own, IReadOnlyList<DocumentStand> documents)
+    private static StepStand Compute(WorkStep step, List<SignEvent> own, IReadOnlyList<DocumentStand> documents)
     {
         var last = own.Count > 0 ? own[^1] : null;
         var signed = last is { Done: true };

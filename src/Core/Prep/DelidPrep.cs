@@ -230,5 +230,5 @@ internal static class DelidPrep
         string detail,
         string caution,
         string done
-    ) => SeatSteps.Of(order, seat, Station.Prep, target, kind, title, detail, done) with { Caution = caution };
+    ) => SeatSteps.Create(order, seat, Station.Prep, target, kind, title, detail, done) with { Caution = caution };
 }

@@ -21,7 +21,7 @@ public static class DryFit
     private const double TightMm = 1,
         OverhangMm = 0.5;
 
-    public static IReadOnlyList<DryFitCheck> Of(LaidBlock laid, FitResult fit)
+    public static IReadOnlyList<DryFitCheck> Create(LaidBlock laid, FitResult fit)
     {
         var (board, block, _) = laid;
         var checks = new List<DryFitCheck>();
@@ -107,7 +107,7 @@ public static class DryFit
                 slots == wide ? DryFitState.Fine : DryFitState.Look,
                 slots == wide
                     ? DryFitWords.BracketStaysAs
-                    : DryFitWords.BracketChangesFrom(wide, HowMany.Of(slots, "slot"))
+                    : DryFitWords.BracketChangesFrom(wide, HowMany.Count(slots, "slot"))
             );
         if (
             block.BackPlate is { } back

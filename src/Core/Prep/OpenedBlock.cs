@@ -22,7 +22,7 @@ internal static class OpenedBlock
                     : OpenedBlockWords.OpenOverTray(order.Name(pair), string.Join(", ", parts)),
             Detail = parts.Count == 0 ? OpenedBlockWords.NothingFallsOut : OpenedBlockWords.CountThemIntoCellOfTray,
             Caution = parts.Count == 0 ? null : OpenedBlockWords.TerminalOrORingThatRolls,
-            Done = parts.Count == 0 ? "Open" : OpenedBlockWords.OpenInTray(HowMany.Of(parts.Count, "part")),
+            Done = parts.Count == 0 ? "Open" : OpenedBlockWords.OpenInTray(HowMany.Count(parts.Count, "part")),
             Count = parts.Count == 0 ? null : parts.Count,
             Counted = parts.Count == 0 ? null : CountOf.Checks,
         };

@@ -28,7 +28,7 @@ public static class PrepStation
         (PartKind.Controller, "controller", "the controllers", PrepStationWords.OnlyTopFacesTouchPads),
     ];
 
-    public static PrepResult Of(
+    public static PrepResult Plan(
         WorkOrder order,
         MatchResult match,
         Drawer drawer,
@@ -40,12 +40,12 @@ public static class PrepStation
         var steps = new List<WorkStep>();
         var pairs = new List<PairPrep>();
         var faces = 0;
-        var sinks = StuckSinks.Of(match);
+        var sinks = StuckSinks.Find(match);
         foreach (var (fit, on) in match.Laid())
         {
             var pair = order.Pairs.First(p => p.Key == fit.Key);
             var scope = order.ScopeOf(pair, on.Board);
-            var checks = DryFit.Of(on.Laid, on.Fit);
+            var checks = DryFit.Create(on.Laid, on.Fit);
             pairs.Add(new(fit.Key, on.Board, checks));
             var stuck = sinks.Where(s => s.Pair == fit.Key && s.Board == on.Board).Select(s => s.Part.Id).ToHashSet();
             var cleaned = Clean(on, stuck, scope, drawer, ways, shop, MetalOn(order, on)).ToList();
@@ -74,7 +74,10 @@ public static class PrepStation
         }
         if (steps.Count == 0)
             return new([], new(Station.Prep, "waits for a block", true, []));
-        return new(pairs, new(Station.Prep, PrepStationWords.ToCleanDryFit(HowMany.Of(faces, "face")), false, steps));
+        return new(
+            pairs,
+            new(Station.Prep, PrepStationWords.ToCleanDryFit(HowMany.Count(faces, "face")), false, steps)
+        );
     }
 
     private static bool Stays(WorkOrder order, SeatPlan seat) =>
@@ -197,7 +200,7 @@ public static class PrepStation
             Title = PrepStationWords.DryFitOfWithoutPads(
                 order.Name(pair),
                 order.On(on.Board),
-                HowMany.Of(checks.Count, "thing")
+                HowMany.Count(checks.Count, "thing")
             ),
             Detail = string.Join(
                 " ",

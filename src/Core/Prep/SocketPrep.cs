@@ -14,7 +14,7 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
     private readonly SeatThings _at = new(seat);
 
     private WorkStep Step(string target, StepKind kind, string title, string? detail, string done) =>
-        SeatSteps.Of(order, seat, Station.Prep, target, kind, title, detail, done);
+        SeatSteps.Create(order, seat, Station.Prep, target, kind, title, detail, done);
 
     /// <summary>The processor into its socket, mark to mark, by the levers' order.</summary>
     public IEnumerable<WorkStep> Processor()

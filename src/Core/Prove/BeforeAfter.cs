@@ -50,7 +50,7 @@ public static class BeforeAfter
         UnlikeRoomK = 15,
         UnlikeInletK = 20;
 
-    public static BeforeAfterResult Of(SteadyReading? before, SteadyReading? after)
+    public static BeforeAfterResult Compute(SteadyReading? before, SteadyReading? after)
     {
         var reasons = new List<string>();
         var rise = RiseOf(after) ?? RiseOf(before);

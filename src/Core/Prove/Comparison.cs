@@ -23,7 +23,7 @@ public sealed record Comparison(
 )
 {
     /// <summary>Less warming of the coolant is not worth a word, K.</summary>
-    private const double LeastRiseK = 0.1;
+    private const double MinRiseK = 0.1;
 
     /// <summary>Each sensor against what is expected there.</summary>
     public IReadOnlyList<SensorProof> Sensors { get; init; } = [];
@@ -35,7 +35,7 @@ public sealed record Comparison(
     /// <param name="scale">The shop's own jobs over the maker's claim; null where the claim stands.</param>
     /// <param name="part">What the first sensor sits in.</param>
     /// <param name="trial">Of the same readings: its gain is the gain; null compares the last run of each side.</param>
-    public static Comparison Of(
+    public static Comparison Create(
         IReadOnlyList<Reading> readings,
         IReadOnlyList<SensorProof>? sensors = null,
         double? scale = null,
@@ -47,7 +47,7 @@ public sealed record Comparison(
         var before = readings.LastOrDefault(r => r.Phase == Phase.Before);
         var after = readings.LastOrDefault(r => r.Phase == Phase.After);
         var why = new List<string>();
-        var proven = BeforeAfter.Of(Steady(before), Steady(after));
+        var proven = BeforeAfter.Compute(Steady(before), Steady(after));
         List<string> unlike = [.. RunConditions.Unlike(before?.Conditions, after?.Conditions)];
         Resistance? beforeRoom = proven.Before is { } pb ? new(pb.ToRoomKPerW, pb.PlusMinus) : null;
         Resistance? afterRoom = proven.After is { } pa ? new(pa.ToRoomKPerW, pa.PlusMinus) : null;
@@ -86,7 +86,7 @@ public sealed record Comparison(
                     $"{char.ToUpperInvariant(part[0])}{part[1..]} to coolant {ac.KPerW:0.000} ± {ac.UncertaintyKPerW:0.000} K/W{Expected(expected, scale)}."
                 )
             );
-        if (rise is { } k && k >= LeastRiseK)
+        if (rise is { } k && k >= MinRiseK)
             why.Add(ComparisonWords.CoolantWarmsByThroughBlock(k, after!.FlowLMin));
         var (gain, gainU) = unlike.Count > 0 ? (null, null) : (proven.GainK, proven.GainPlusMinusK);
         if (trial is { } fit)

@@ -31,14 +31,14 @@ public static class Drift
     public const double DefaultLimitShare = 0.15,
         DefaultCapDays = 730;
 
-    public const int LeastPoints = 2,
-        MostPoints = 10_000;
+    public const int MinPoints = 2,
+        MaxPoints = 10_000;
 
     public const string InWords = DriftWords.LimitsToPointsNotAll;
 
     private const double Share = 0.9;
 
-    public static DriftResult Of(
+    public static DriftResult Compute(
         IReadOnlyList<DriftPoint> points,
         double limitShare = DefaultLimitShare,
         double capDays = DefaultCapDays

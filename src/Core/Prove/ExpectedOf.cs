@@ -10,7 +10,7 @@ namespace FaithfulBracket.Core.Prove;
 public static class ExpectedOf
 {
     /// <summary>Each cold plate from nothing.</summary>
-    public static readonly PlateOf FromNothing = (laid, flow, cancel) => BlockHeat.Of(laid, null, flow, cancel);
+    public static readonly PlateOf FromNothing = (laid, flow, cancel) => BlockHeat.Compute(laid, null, flow, cancel);
 
     /// <summary>Whether anything stands under the block that could be calculated.</summary>
     public static bool Possible(PairPads pair) =>
@@ -19,7 +19,7 @@ public static class ExpectedOf
     /// <param name="materials">Pads of other materials that are tried; null takes those of the plan.</param>
     /// <param name="paste">A paste that is tried; null takes that of the plan.</param>
     /// <exception cref="InputException">Nothing is seated, or the documents state too little.</exception>
-    public static ExpectResult Of(
+    public static ExpectResult Compute(
         PairPads pair,
         HeatConditions at,
         PlateOf plates,
@@ -29,10 +29,10 @@ public static class ExpectedOf
     )
     {
         if (pair.Carried is { } carried)
-            return CarrierHeat.Of(materials is null ? carried : carried with { Materials = materials }, at);
+            return CarrierHeat.Compute(materials is null ? carried : carried with { Materials = materials }, at);
         if (pair is not { Stack: { } stack, Seating: not null })
             throw new InputException("", ExpectedOfWords.ChooseBlockAndPaste);
-        return Expect.Of(
+        return Expect.Compute(
             plates(stack.Laid, at.FlowLMin, cancel).At(at.PowerW),
             stack.Pads,
             materials ?? stack.Materials,

@@ -31,7 +31,7 @@ public sealed record FigureSource(
 {
     public static readonly FigureSource ByHand = new(SourceKind.ByHand);
 
-    private const int MostName = 120,
+    private const int MaxName = 120,
         DigestLength = 64;
 
     /// <summary>Every broken rule, by field; empty where it can be.</summary>
@@ -40,10 +40,10 @@ public sealed record FigureSource(
     {
         if (Kind == SourceKind.Simulated && !practice)
             yield return new("/source/kind", FigureSourceWords.NobodyMeasuredThis);
-        if (Instrument is { Length: > MostName })
-            yield return new("/source/instrument", FigureSourceWords.ExpectedAtMostCharacters(MostName));
-        if (File is { Length: > MostName })
-            yield return new("/source/file", FigureSourceWords.ExpectedAtMostCharacters(MostName));
+        if (Instrument is { Length: > MaxName })
+            yield return new("/source/instrument", FigureSourceWords.ExpectedAtMostCharacters(MaxName));
+        if (File is { Length: > MaxName })
+            yield return new("/source/file", FigureSourceWords.ExpectedAtMostCharacters(MaxName));
         if (CheckedOn is { } day && !(Day(day) is { } on && on <= today && on.Year > 1990))
             yield return new("/source/checkedOn", FigureSourceWords.ExpectedDaySuchAsNotAfter);
         if (Digest is { } digest && !(digest.Length == DigestLength && digest.All(char.IsAsciiHexDigit)))

@@ -9,7 +9,7 @@ public static class FilmResistance
     /// Mean film thickness over conductivity and area of the hottest die, K/W; null where no die is under paste or
     /// nobody knows what presses it.
     /// </summary>
-    public static double? Of(PairPads pair)
+    public static double? Compute(PairPads pair)
     {
         if (pair is not { Seating: { Dies: { Count: > 0 } dies, LoadUnknown: false }, Stack: { } stack })
             return null;

@@ -12,12 +12,12 @@ internal sealed record FlatLog(double MeanC, double PlusMinusC, double LengthS)
     /// </summary>
     private const double Significant = 13.8;
 
-    private const int LeastFree = 2;
+    private const int MinFree = 2;
 
     /// <summary>The mean where an exponential explains no more of the stretch than chance would; else null.</summary>
     /// <param name="fit">The exponential that leaves least of it.</param>
     /// <param name="resolutionK">What the sensor tells apart.</param>
-    public static FlatLog? Of(IReadOnlyList<LogSample> log, Exponential fit, double resolutionK)
+    public static FlatLog? Fit(IReadOnlyList<LogSample> log, Exponential fit, double resolutionK)
     {
         var n = log.Count;
         var mean = log.Average(s => s.C);
@@ -32,7 +32,7 @@ internal sealed record FlatLog(double MeanC, double PlusMinusC, double LengthS)
         }
         // first-order correlation of what is left: neighbours that hang together tell less
         var together = squares > 0 ? Math.Clamp(neighbours / squares, 0, 0.99) : 0;
-        var free = Math.Max(LeastFree, n * (1 - together) / (1 + together));
+        var free = Math.Max(MinFree, n * (1 - together) / (1 + together));
         var variance = fit.Squares / Math.Max(1, n - 3) + LogNoise.Rounding(resolutionK) + SmallestVariance;
         if ((squares - fit.Squares) / (variance * n / free) > Significant)
             return null;

@@ -8,13 +8,13 @@ namespace FaithfulBracket.Core.Prove;
 public static class JobConditions
 {
     /// <param name="after">The last after reading; null before there is one.</param>
-    public static HeatConditions Of(Reading? after, ShopSettings shop, Board board) =>
+    public static HeatConditions From(Reading? after, ShopSettings shop, Board board) =>
         after is { CoolantC: { } coolant }
             ? new(BoardW(board, after.PowerW), coolant, after.FlowLMin ?? shop.FlowLPerMin)
             : new(null, shop.CoolantInC, shop.FlowLPerMin);
 
     /// <summary>Of a run with coolant and flow.</summary>
-    public static HeatConditions Of(Reading run, Board board) =>
+    public static HeatConditions From(Reading run, Board board) =>
         new(BoardW(board, run.PowerW), run.CoolantC!.Value, run.FlowLMin!.Value);
 
     /// <summary>

@@ -44,7 +44,7 @@ public sealed record JobTrial(
     /// <param name="sensors">Of the same readings.</param>
     /// <param name="part">What the first sensor sits in.</param>
     /// <returns>Null while a phase has no run, or the runs cannot be compared.</returns>
-    public static JobTrial? Of(IReadOnlyList<Reading> readings, IReadOnlyList<SensorProof> sensors, string part)
+    public static JobTrial? Compute(IReadOnlyList<Reading> readings, IReadOnlyList<SensorProof> sensors, string part)
     {
         var before = readings.Where(r => r.Phase == Phase.Before).ToList();
         var after = readings.Where(r => r.Phase == Phase.After).ToList();
@@ -57,7 +57,7 @@ public sealed record JobTrial(
             ),
         ];
         // runs at other powers are of the same line once one is at the power of before
-        if (!fitting.Exists(r => BeforeAfter.Of(Steady(before[^1]), Steady(r)).Comparable))
+        if (!fitting.Exists(r => BeforeAfter.Compute(Steady(before[^1]), Steady(r)).Comparable))
             return null;
         // what ran on air and what ran on water were not the same cooler
         List<Reading> runs =
@@ -70,7 +70,7 @@ public sealed record JobTrial(
         [
             .. runs.Select((r, i) => new TrialRun(r.Phase, i + 1, r.DieC, r.CoolantC, r.RoomC, r.FlowLMin, r.PowerW)),
         ];
-        var fit = Trials.Of(trial, power, WantedK, only: Phase.After);
+        var fit = Trials.Compute(trial, power, WantedK, only: Phase.After);
         List<TrialDot> dots =
         [
             .. runs.Select(
@@ -100,7 +100,7 @@ public sealed record JobTrial(
             Band(Phase.After),
             BandExpected(sensors, after, trial, fit.Reference, power),
             fit.RunsNeeded,
-            Told(fit, part, over, power, runs),
+            Describe(fit, part, over, power, runs),
             Still(fit)
         );
     }
@@ -141,7 +141,7 @@ public sealed record JobTrial(
             _ => "the room",
         };
 
-    private static string Told(TrialResult fit, string part, string over, double power, List<Reading> runs)
+    private static string Describe(TrialResult fit, string part, string over, double power, List<Reading> runs)
     {
         int b = runs.Count(r => r.Phase == Phase.Before),
             a = runs.Count - b;
@@ -158,14 +158,14 @@ public sealed record JobTrial(
                 : FormattableString.Invariant(
                     $", between {Math.Min(Math.Abs(low), Math.Abs(high)):0} and {Math.Max(Math.Abs(low), Math.Abs(high)):0} K with 95 %"
                 );
-        return JobTrialWords.ToldOverFromBeforeAndAfter(told, range, over, HowMany.Of(b, "run"), a);
+        return JobTrialWords.StatedOverFromBeforeAndAfter(told, range, over, HowMany.Count(b, "run"), a);
     }
 
     private static string Still(TrialResult fit) =>
         fit.RunsNeeded switch
         {
             0 => JobTrialWords.GainIsToldWithin(WantedK),
-            { } n => JobTrialWords.AfterWithPauseBetweenWouldTell(HowMany.Of(n, "more run"), WantedK),
+            { } n => JobTrialWords.AfterWithPauseBetweenWouldTell(HowMany.Count(n, "more run"), WantedK),
             null => JobTrialWords.NoNumberOfRunsAfterTells(WantedK),
         };
 }

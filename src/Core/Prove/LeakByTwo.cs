@@ -16,7 +16,7 @@ public static class LeakByTwo
 
     /// <param name="startKPa">Over ambient; under it for a vacuum.</param>
     /// <param name="startC">Null where nobody read the temperature.</param>
-    public static LeakResult Of(
+    public static LeakResult Compute(
         double volumeMl,
         double ambientKPa,
         double startKPa,

@@ -33,19 +33,19 @@ public static class LeakTest
 {
     public const double DefaultLimitMlPerMin = 0.1;
 
-    public const int LeastSamples = 3,
-        MostSamples = 20_000;
+    public const int MinSamples = 3,
+        MaxSamples = 20_000;
 
     public const string InWords = LeakTestWords.LimitsToSamplesTimesRising;
 
     private const double Share = 0.95,
         ZeroC = 273.15,
-        MostMoreS = 86_400;
+        MaxMoreS = 86_400;
 
     /// <param name="volumeMl">Air shut in, mL.</param>
     /// <param name="ambientKPa">Around the loop, kPa.</param>
     /// <param name="vacuum">Whether the loop is under less than ambient: what leaks comes in, and the pressure rises.</param>
-    public static LeakResult Of(
+    public static LeakResult Compute(
         double volumeMl,
         double ambientKPa,
         IReadOnlyList<PressureSample> samples,
@@ -79,10 +79,10 @@ public static class LeakTest
         var so = times[^1] - times[0];
         var apart = Math.Abs(limit - leak);
         if (!(apart > 0) || !double.IsFinite(half))
-            return MostMoreS;
+            return MaxMoreS;
         // half its way to the limit, so that the next look tells
         var longer = so * (Math.Pow(Math.Max(1, half / apart), 2.0 / 3) - 1);
         var step = so / Math.Max(1, times.Length - 1);
-        return Math.Clamp(Math.Max(longer, step), 1, MostMoreS);
+        return Math.Clamp(Math.Max(longer, step), 1, MaxMoreS);
     }
 }

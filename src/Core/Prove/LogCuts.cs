@@ -6,8 +6,8 @@ namespace FaithfulBracket.Core.Prove;
 /// </summary>
 internal sealed class LogCuts
 {
-    private const int LeastInStretch = 8,
-        MostStretches = 24;
+    private const int MinInStretch = 8,
+        MaxStretches = 24;
 
     /// <summary>The search knows time constants roughly: its cuts may lie this many samples off.</summary>
     private const int Reach = 3;
@@ -20,12 +20,16 @@ internal sealed class LogCuts
 
     /// <summary>The first sample of each stretch, from 0.</summary>
     /// <param name="resolutionK">What the sensor tells apart: its steps are no change of load.</param>
-    public static IReadOnlyList<int> Of(List<LogSample> log, double resolutionK = 0, CancellationToken cancel = default)
+    public static IReadOnlyList<int> Find(
+        List<LogSample> log,
+        double resolutionK = 0,
+        CancellationToken cancel = default
+    )
     {
         var n = log.Count;
-        if (n < 2 * LeastInStretch)
+        if (n < 2 * MinInStretch)
             return [0];
-        var noise = LogNoise.Of(log, resolutionK);
+        var noise = LogNoise.Compute(log, resolutionK);
         var cuts = new LogCuts(log, cancel);
         // what one exponential leaves has to be clearly more than noise
         return cuts.Squares(0, n) < noise * noise * (n + 6 * Math.Sqrt(2.0 * n)) ? [0] : cuts.Best(noise * noise * n);
@@ -48,22 +52,22 @@ internal sealed class LogCuts
     private IEnumerable<List<int>> ByNumber()
     {
         var n = _log.Count;
-        var rough = StretchSquares.Of(_log, _cancel);
+        var rough = StretchSquares.Compute(_log, _cancel);
         // the least that is left up to each sample by so many stretches, and where the last of them begins
         var left = Enumerable
             .Range(0, n + 1)
-            .Select(to => to < LeastInStretch ? double.PositiveInfinity : rough[0, to])
+            .Select(to => to < MinInStretch ? double.PositiveInfinity : rough[0, to])
             .ToArray();
         var begins = new List<int[]>();
         yield return [0];
-        for (var stretches = 2; stretches <= MostStretches && stretches * LeastInStretch <= n; stretches++)
+        for (var stretches = 2; stretches <= MaxStretches && stretches * MinInStretch <= n; stretches++)
         {
             var next = new double[n + 1];
             var from = new int[n + 1];
             for (var to = 0; to <= n; to++)
             {
                 next[to] = double.PositiveInfinity;
-                for (var i = LeastInStretch; i <= to - LeastInStretch; i++)
+                for (var i = MinInStretch; i <= to - MinInStretch; i++)
                     if (left[i] + rough[i + 1, to] is var sum && sum < next[to])
                         (next[to], from[to]) = (sum, i);
             }
@@ -86,8 +90,8 @@ internal sealed class LogCuts
             {
                 int before = cuts[k - 1],
                     after = k + 1 < cuts.Count ? cuts[k + 1] : _log.Count,
-                    first = Math.Max(before + LeastInStretch, cuts[k] - reach),
-                    last = Math.Min(after - LeastInStretch, cuts[k] + reach);
+                    first = Math.Max(before + MinInStretch, cuts[k] - reach),
+                    last = Math.Min(after - MinInStretch, cuts[k] + reach);
                 double Beside(int cut) => squares(before, cut) + squares(cut, after);
                 var best = Enumerable.Range(first, last - first + 1).MinBy(Beside);
                 if (Beside(best) >= Beside(cuts[k]))

@@ -41,7 +41,7 @@ internal static class LogNoise
     /// do not count.
     /// </summary>
     /// <param name="resolutionK">See <see cref="Resolution"/>.</param>
-    public static double Of(IReadOnlyList<LogSample> log, double resolutionK = 0)
+    public static double Compute(IReadOnlyList<LogSample> log, double resolutionK = 0)
     {
         var second = new List<double>(log.Count);
         for (var i = 1; i + 1 < log.Count; i++)

@@ -5,12 +5,12 @@ internal static class LogSlips
 {
     /// <summary>Standard deviations that chance does not reach, and steps that coarse sensors make by themselves, K.</summary>
     private const double Far = 6,
-        LeastK = 2;
+        MinK = 2;
 
     /// <summary>The log with each lone sample far off its two neighbours, which agree, taken as their mean.</summary>
     public static IReadOnlyList<LogSample> Without(IReadOnlyList<LogSample> log)
     {
-        var far = Math.Max(LeastK, Far * LogNoise.Of(log));
+        var far = Math.Max(MinK, Far * LogNoise.Compute(log));
         bool Slips(int i) =>
             i > 0
             && i + 1 < log.Count

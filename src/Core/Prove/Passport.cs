@@ -21,7 +21,7 @@ public sealed record PassportForecast(double? GapMm, double? LoadN, double? Edge
     public string Text =>
         GapMm is { } gap && LoadN is { } load
             ? FormattableString.Invariant($"{gap:0.00} mm, {load:0} N")
-            : UnknownSprings.NotTold;
+            : UnknownSprings.NotStated;
 }
 
 /// <summary>A contact without what was seen of it.</summary>
@@ -62,11 +62,16 @@ public static class Passport
     public static IReadOnlyList<ForecastContact> Contacts(WorkOrder order, IReadOnlyList<PairPads> pairs) =>
         [
             .. pairs.SelectMany(pair =>
-                pair is { Stack: { } stack, Seating: { } seated } ? Of(order, pair.Board, stack, seated) : []
+                pair is { Stack: { } stack, Seating: { } seated } ? Forecast(order, pair.Board, stack, seated) : []
             ),
         ];
 
-    private static IEnumerable<ForecastContact> Of(WorkOrder order, string key, StackUp stack, SeatingResult seated)
+    private static IEnumerable<ForecastContact> Forecast(
+        WorkOrder order,
+        string key,
+        StackUp stack,
+        SeatingResult seated
+    )
     {
         var board = stack.Board;
         string Name(string part) => order.Pieces.Count > 1 ? $"{key}/{part}" : part;

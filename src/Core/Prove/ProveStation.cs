@@ -36,9 +36,9 @@ public static class ProveStation
     public const int DefaultLeakHoldS = 900;
 
     /// <summary>Less warming on the way to a block is not worth a word, K.</summary>
-    private const double LeastRiseK = 0.2;
+    private const double MinRiseK = 0.2;
 
-    public static ProveResult Of(
+    public static ProveResult Plan(
         WorkOrder order,
         PadsResult pads,
         PasteResult paste,
@@ -60,7 +60,7 @@ public static class ProveStation
         var proofs = Proofs(order, pads, readings, plates ?? ExpectedOf.FromNothing, null, complaint, cancel);
         List<string> renewed =
         [
-            .. pads.Pieces.Count > 0 ? [HowMany.Of(pads.Pieces.Count, "fresh pad")] : Array.Empty<string>(),
+            .. pads.Pieces.Count > 0 ? [HowMany.Count(pads.Pieces.Count, "fresh pad")] : Array.Empty<string>(),
             .. paste.Faces.Count > 0
                 ? [FormattableString.Invariant($"{paste.MassG:0.00} g of paste")]
                 : Array.Empty<string>(),
@@ -125,7 +125,7 @@ public static class ProveStation
                     var first = p == pads.Pairs[0];
                     var own = readings.Where(r => r.Board is null ? first : r.Board == p.Board).ToList();
                     var before = signed?.Pairs.FirstOrDefault(x => x.Pair == p.Pair && x.Board == p.Board)?.Comparison;
-                    var sensors = SensorProofs.Of(
+                    var sensors = SensorProofs.Compute(
                         own,
                         board,
                         at =>
@@ -134,19 +134,19 @@ public static class ProveStation
                                 : OnBoard(order, pads, p, at, plates, cancel)
                     );
                     var part = board.Kind == BoardKind.MemoryModule ? "module" : "die";
-                    var trial = JobTrial.Of(own, sensors, part);
+                    var trial = JobTrial.Compute(own, sensors, part);
                     return new PairProof(
                         p.Pair,
                         p.Board,
                         Complaint.On(
-                            Comparison.Of(own, sensors, block.Flow?.ShopScale, part, trial),
+                            Comparison.Create(own, sensors, block.Flow?.ShopScale, part, trial),
                             // a module has no sensor but its own
                             first && board.Kind != BoardKind.MemoryModule
                                 ? complaint
                                 : null,
                             own
                         ),
-                        RepeatedRuns.Of(own),
+                        RepeatedRuns.Fit(own),
                         trial
                     );
                 }),
@@ -192,7 +192,7 @@ public static class ProveStation
             return null;
         try
         {
-            return ExpectedOf.Of(pair, at, plates, cancel: cancel);
+            return ExpectedOf.Compute(pair, at, plates, cancel: cancel);
         }
         catch (InputException)
         {
@@ -385,7 +385,7 @@ public static class ProveStation
         var own = proofs.Where(p => p.Board == piece.Key).ToList();
         var why = own.Find(p => p.Comparison.Why.Count > 0)?.Comparison.Why;
         var rise = loop?.Pairs.FirstOrDefault(p => own.Exists(o => o.Pair == p.Pair))?.InletRiseK ?? 0;
-        var inlet = rise >= LeastRiseK ? ProveStationWords.CoolantComesInWarmer(rise) : "";
+        var inlet = rise >= MinRiseK ? ProveStationWords.CoolantComesInWarmer(rise) : "";
         return new()
         {
             Id = new(Station.Prove, order.ScopeOf(piece), "after"),

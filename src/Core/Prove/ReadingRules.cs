@@ -6,7 +6,7 @@ namespace FaithfulBracket.Core.Prove;
 public static class ReadingRules
 {
     /// <summary>Longest note on a reading.</summary>
-    public const int MostNote = 500;
+    public const int MaxNote = 500;
 
     private static readonly (string Field, Func<Reading, double?> Value, double Least, double Most)[] Ranges =
     [
@@ -28,7 +28,7 @@ public static class ReadingRules
                 yield return new(field, FormattableString.Invariant($"Expected {least} to {most}, found {v}."));
         if (reading.DieC <= reading.RoomC)
             yield return new("dieC", ReadingRulesWords.DieIsNotWarmerThanRoom);
-        if (reading.Note is { Length: > MostNote } note)
-            yield return new("note", ReadingRulesWords.ExpectedAtMostCharactersFound(MostNote, note.Length));
+        if (reading.Note is { Length: > MaxNote } note)
+            yield return new("note", ReadingRulesWords.ExpectedAtMostCharactersFound(MaxNote, note.Length));
     }
 }

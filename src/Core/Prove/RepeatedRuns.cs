@@ -36,16 +36,16 @@ public sealed record RepeatedRuns(RunSpread? Spread, PowerSweep? Sweep)
     private const double AlikeShare = 0.06;
 
     /// <summary>A sweep reaches from its least power at least to so many times as much.</summary>
-    private const double LeastReach = 1.3;
+    private const double MinReach = 1.3;
 
-    private const int LeastSweep = 3;
+    private const int MinSweep = 3;
 
     /// <summary>95 % of a normal error, and how far a spread may be over the sensors' own before it is told.</summary>
     private const double Wide = 1.96,
         TellTimes = 2;
 
     /// <param name="readings">Of one board; those after, with an inlet, of the last one's day and flow count.</param>
-    public static RepeatedRuns Of(IReadOnlyList<Reading> readings)
+    public static RepeatedRuns Fit(IReadOnlyList<Reading> readings)
     {
         var after = readings.Where(r => r is { Phase: Phase.After, CoolantC: not null }).ToList();
         if (after.Count < 2)
@@ -64,7 +64,9 @@ public sealed record RepeatedRuns(RunSpread? Spread, PowerSweep? Sweep)
         List<ProvenResistance> proven =
         [
             .. runs.Select(r =>
-                BeforeAfter.Of(null, new SteadyReading(r.DieC, r.RoomC, r.CoolantC, r.FlowLMin, r.PowerW, new())).After!
+                BeforeAfter
+                    .Compute(null, new SteadyReading(r.DieC, r.RoomC, r.CoolantC, r.FlowLMin, r.PowerW, new()))
+                    .After!
             ),
         ];
         var values = proven.Select(p => p.ToInletKPerW!.Value).ToList();
@@ -85,7 +87,7 @@ public sealed record RepeatedRuns(RunSpread? Spread, PowerSweep? Sweep)
 
     private static PowerSweep? SweepOf(List<Reading> runs)
     {
-        if (runs.Count < LeastSweep || runs.Max(r => r.PowerW) < LeastReach * runs.Min(r => r.PowerW))
+        if (runs.Count < MinSweep || runs.Max(r => r.PowerW) < MinReach * runs.Min(r => r.PowerW))
             return null;
         var sigma = new SensorSigma();
         var line = StraightLine.Through(

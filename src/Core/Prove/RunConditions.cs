@@ -21,7 +21,7 @@ public sealed record RunConditions(
     string? Beside = null
 )
 {
-    private const int MostText = 200;
+    private const int MaxText = 200;
 
     /// <summary>Further apart than these, two runs are not the same load.</summary>
     private const double ClockShare = 0.03,
@@ -53,10 +53,10 @@ public sealed record RunConditions(
                     $"/conditions/{field}",
                     FormattableString.Invariant($"Expected {least} to {most}, found {v}.")
                 );
-        if (Load is { Length: > MostText })
-            yield return new("/conditions/load", RunConditionsWords.ExpectedAtMostCharacters(MostText));
-        if (Beside is { Length: > MostText })
-            yield return new("/conditions/beside", RunConditionsWords.ExpectedAtMostCharacters(MostText));
+        if (Load is { Length: > MaxText })
+            yield return new("/conditions/load", RunConditionsWords.ExpectedAtMostCharacters(MaxText));
+        if (Beside is { Length: > MaxText })
+            yield return new("/conditions/beside", RunConditionsWords.ExpectedAtMostCharacters(MaxText));
     }
 
     /// <summary>What is known of them, as a record says it.</summary>
@@ -89,11 +89,11 @@ public sealed record RunConditions(
         if (before is not { } b || after is not { } a)
             yield break;
         if (Apart(b.ClockMHz, a.ClockMHz, ClockShare))
-            yield return Told("clock", b.ClockMHz, a.ClockMHz, "MHz");
+            yield return Describe("clock", b.ClockMHz, a.ClockMHz, "MHz");
         if (Apart(b.MemoryClockMHz, a.MemoryClockMHz, ClockShare))
-            yield return Told("memory clock", b.MemoryClockMHz, a.MemoryClockMHz, "MHz");
+            yield return Describe("memory clock", b.MemoryClockMHz, a.MemoryClockMHz, "MHz");
         if (Apart(b.PowerLimitW, a.PowerLimitW, LimitShare))
-            yield return Told("power limit", b.PowerLimitW, a.PowerLimitW, "W");
+            yield return Describe("power limit", b.PowerLimitW, a.PowerLimitW, "W");
         if (b.VoltageV is { } bv && a.VoltageV is { } av && Math.Abs(bv - av) > VoltageApartV)
             yield return RunConditionsWords.VoltageDiffersBeforeAfter(bv, av);
         if (Other(b.Load, a.Load))
@@ -108,6 +108,6 @@ public sealed record RunConditions(
     private static bool Other(string? before, string? after) =>
         before is { } b && after is { } a && !string.Equals(b.Trim(), a.Trim(), StringComparison.OrdinalIgnoreCase);
 
-    private static string Told(string name, double? before, double? after, string unit) =>
+    private static string Describe(string name, double? before, double? after, string unit) =>
         RunConditionsWords.DiffersBeforeAfter(name, before, unit, after);
 }

@@ -15,7 +15,7 @@ public sealed record SensorOffset(string? Board, PartKind Sensor, double ReadsHi
 public static class SensorOffsets
 {
     /// <summary>More than this is no offset but a broken sensor, K.</summary>
-    public const double MostK = 20;
+    public const double MaxK = 20;
 
     /// <param name="first">Key of the job's first board: what names no board is its.</param>
     public static Reading Without(Reading reading, IReadOnlyList<SensorOffset> offsets, string first)

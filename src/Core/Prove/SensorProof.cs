@@ -51,7 +51,7 @@ public sealed record SensorProof(
     /// <summary>What would settle it; null where it is settled.</summary>
     public string? Advice =>
         State != SensorState.Open ? null
-        : MoreRuns is { } n ? SensorProofWords.UnderSameLoadWouldSettle(HowMany.Of(n, "more run"))
+        : MoreRuns is { } n ? SensorProofWords.UnderSameLoadWouldSettle(HowMany.Count(n, "more run"))
         : SensorProofWords.MoreRunsTellNoMore;
 
     /// <summary>All of it in a sentence.</summary>
@@ -77,7 +77,7 @@ public static class SensorProofs
     private const int SettlingRuns = 3;
 
     /// <summary>Runs of one day that count at most, the last ones: each flow takes a plate of its own.</summary>
-    private const int MostRuns = 8;
+    private const int MaxRuns = 8;
 
     /// <summary>Half of a 95 % interval, and what a sound sensor is under in 95 of 100, in standard errors.</summary>
     private static readonly double Wide = Student.Normal(0.95),
@@ -88,7 +88,7 @@ public static class SensorProofs
 
     /// <param name="readings">Of one board.</param>
     /// <param name="expect">What its parts run at; null where nothing can be told.</param>
-    public static IReadOnlyList<SensorProof> Of(
+    public static IReadOnlyList<SensorProof> Compute(
         IReadOnlyList<Reading> readings,
         Board board,
         Func<HeatConditions, ExpectResult?> expect
@@ -103,8 +103,10 @@ public static class SensorProofs
         [
             .. after
                 .Where(r => r.On == after[^1].On)
-                .TakeLast(MostRuns)
-                .Select(r => (Read: r, At: JobConditions.Of(r, board), Expected: expect(JobConditions.Of(r, board))))
+                .TakeLast(MaxRuns)
+                .Select(r =>
+                    (Read: r, At: JobConditions.From(r, board), Expected: expect(JobConditions.From(r, board)))
+                )
                 .Where(t => t.Expected is not null)
                 .Select(t => (t.Read, t.At, t.Expected!)),
         ];
@@ -175,7 +177,7 @@ public static class SensorProofs
         int? more = state == SensorState.Open && runs.Count < SettlingRuns ? SettlingRuns - runs.Count : null;
         return new(
             kind,
-            PartNames.Of(kind),
+            PartNames.Describe(kind),
             last.Expected.Part,
             last.Expected.C + mean,
             measured,

@@ -30,7 +30,7 @@ public sealed record ShopMedian(
 public static class ShopMedians
 {
     /// <summary>Fewer jobs say nothing; from so many on it is as good as it gets.</summary>
-    public const int LeastJobs = 4,
+    public const int MinJobs = 4,
         ManyJobs = 10;
 
     /// <summary>Makes the median deviation of a normal spread its standard deviation.</summary>
@@ -38,7 +38,7 @@ public static class ShopMedians
 
     /// <summary>Farther than so many deviations is an outlier; a deviation is at least what readings are good for.</summary>
     private const double Far = 3.5,
-        LeastSpread = 0.03;
+        MinSpread = 0.03;
 
     /// <summary>What a job says; null where nothing was measured, or the film alone explains all.</summary>
     public static double? RatioOf(double measuredKPerW, double expectedKPerW, double filmKPerW, double scale)
@@ -49,22 +49,22 @@ public static class ShopMedians
     }
 
     /// <summary>All pastes first, then each.</summary>
-    public static IReadOnlyList<ShopMedian> Of(IReadOnlyList<BlockMeasured> jobs) =>
+    public static IReadOnlyList<ShopMedian> Compute(IReadOnlyList<BlockMeasured> jobs) =>
         jobs.Count == 0
             ? []
             :
             [
-                Of(null, jobs),
+                Compute(null, jobs),
                 .. jobs.GroupBy(j => j.Paste)
                     .Where(_ => jobs.Select(j => j.Paste).Distinct().Count() > 1)
                     .OrderBy(g => g.Key, StringComparer.Ordinal)
-                    .Select(g => Of(g.Key, [.. g])),
+                    .Select(g => Compute(g.Key, [.. g])),
             ];
 
-    private static ShopMedian Of(string? paste, IReadOnlyList<BlockMeasured> jobs)
+    private static ShopMedian Compute(string? paste, IReadOnlyList<BlockMeasured> jobs)
     {
         var with = paste is null ? "" : $" with {paste}";
-        if (jobs.Count < LeastJobs)
+        if (jobs.Count < MinJobs)
             return new(
                 paste,
                 jobs.Count,
@@ -72,16 +72,11 @@ public static class ShopMedians
                 null,
                 null,
                 [],
-                ShopMediansWords.ProvedFromOnShopsOwnMedian(
-                    jobs.Count,
-                    jobs.Count == 1 ? "job" : "jobs",
-                    with,
-                    LeastJobs
-                )
+                ShopMediansWords.ProvedFromOnShopsOwnMedian(jobs.Count, jobs.Count == 1 ? "job" : "jobs", with, MinJobs)
             );
         var median = Median(jobs.Select(j => j.Ratio));
         var spread = Normal * Median(jobs.Select(j => Math.Abs(j.Ratio - median)));
-        var outliers = jobs.Where(j => Math.Abs(j.Ratio - median) > Far * Math.Max(spread, LeastSpread))
+        var outliers = jobs.Where(j => Math.Abs(j.Ratio - median) > Far * Math.Max(spread, MinSpread))
             .OrderByDescending(j => Math.Abs(j.Ratio - median))
             .Select(j => new MedianOutlier(j.Job, j.Title, j.Ratio))
             .ToList();

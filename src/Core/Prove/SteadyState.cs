@@ -29,18 +29,18 @@ public static class SteadyState
 {
     public const double DefaultWithinK = 0.5;
 
-    public const int LeastSamples = 4,
-        MostSamples = 20_000;
+    public const int MinSamples = 4,
+        MaxSamples = 20_000;
 
     public const string InWords = SteadyStateWords.LimitsToSamplesTimesRising;
 
     /// <summary>Longer logs are averaged down to so many before they are cut into regimes.</summary>
-    private const int MostFitted = 400;
+    private const int MaxFitted = 400;
 
-    private const double MostMoreS = 86_400,
+    private const double MaxMoreS = 86_400,
         Share = 0.95;
 
-    public static SteadyResult Of(
+    public static SteadyResult Compute(
         IReadOnlyList<LogSample> samples,
         double withinK = DefaultWithinK,
         CancellationToken cancel = default
@@ -51,7 +51,7 @@ public static class SteadyState
         samples = LogSlips.Without([.. samples.Select(s => s with { TS = s.TS - origin })]);
         var resolution = LogNoise.Resolution(samples);
         var log = Averaged(samples);
-        var cuts = LogCuts.Of(log, resolution, cancel);
+        var cuts = LogCuts.Find(log, resolution, cancel);
         int First(int averaged) => (int)((long)averaged * samples.Count / log.Count);
         var regimes = cuts.Select(
                 (_, i) =>
@@ -64,12 +64,12 @@ public static class SteadyState
         // an average over the change itself holds some of the load before
         var whole = cuts.Count == 1 || samples.Count == log.Count;
         var own = samples.Skip(whole ? First(cuts[^1]) : First(cuts[^1] + 1)).ToList();
-        var last = own.Count > MostFitted ? Averaged(own) : own;
+        var last = own.Count > MaxFitted ? Averaged(own) : own;
         var fit = Exponential.Fit(last, cancel);
-        if (FlatLog.Of(last, fit, resolution) is { } flat)
+        if (FlatLog.Fit(last, fit, resolution) is { } flat)
         {
             var stands = flat.PlusMinusC <= withinK;
-            return new(flat.MeanC, flat.PlusMinusC, 0, stands, stands ? 0 : flat.MoreS(withinK, MostMoreS), regimes);
+            return new(flat.MeanC, flat.PlusMinusC, 0, stands, stands ? 0 : flat.MoreS(withinK, MaxMoreS), regimes);
         }
         var (plusMinus, freedom) = fit.SteadyError(last, resolution);
         var half = plusMinus * Student.Times(Share, freedom);
@@ -85,18 +85,18 @@ public static class SteadyState
         var settle = away > withinK ? fit.TauS * Math.Log(away / withinK) : 0;
         // past a few time constants the ± falls with the root of the samples; before, by the exponential itself
         var certain = half > withinK ? Math.Min(2 * fit.TauS, so * (Math.Pow(half / withinK, 2.0 / 3) - 1)) : 0;
-        return Math.Clamp(Math.Max(settle, certain), 1, MostMoreS);
+        return Math.Clamp(Math.Max(settle, certain), 1, MaxMoreS);
     }
 
     private static List<LogSample> Averaged(IReadOnlyList<LogSample> samples)
     {
-        if (samples.Count <= MostFitted)
+        if (samples.Count <= MaxFitted)
             return [.. samples];
-        var list = new List<LogSample>(MostFitted);
-        for (var i = 0; i < MostFitted; i++)
+        var list = new List<LogSample>(MaxFitted);
+        for (var i = 0; i < MaxFitted; i++)
         {
-            int from = (int)((long)i * samples.Count / MostFitted),
-                to = (int)((long)(i + 1) * samples.Count / MostFitted);
+            int from = (int)((long)i * samples.Count / MaxFitted),
+                to = (int)((long)(i + 1) * samples.Count / MaxFitted);
             double t = 0,
                 c = 0;
             for (var k = from; k < to; k++)

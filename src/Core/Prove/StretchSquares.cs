@@ -10,19 +10,19 @@ internal static class StretchSquares
     /// <summary>Time constants tried, from a third of the log's mean pause to five times its length.</summary>
     private const int TimeConstants = 48;
 
-    private const double LeastPauses = 1 / 3.0,
-        MostLengths = 5;
+    private const double MinPauses = 1 / 3.0,
+        MaxLengths = 5;
 
     /// <returns>By first sample and the one after the last, K²; only where the last comes after the first.</returns>
-    public static double[,] Of(IReadOnlyList<LogSample> log, CancellationToken cancel = default)
+    public static double[,] Compute(IReadOnlyList<LogSample> log, CancellationToken cancel = default)
     {
         var n = log.Count;
         var mean = log.Average(s => s.C);
         var y = log.Select(s => s.C - mean).ToArray();
         var least = new double[n, n + 1];
         var so = log[^1].TS - log[0].TS;
-        double low = LeastPauses * so / (n - 1),
-            high = MostLengths * so;
+        double low = MinPauses * so / (n - 1),
+            high = MaxLengths * so;
         var factor = new double[n];
         for (var k = 0; k < TimeConstants; k++)
         {

@@ -56,11 +56,11 @@ public sealed record TrialResult(
 /// </summary>
 public static class Trials
 {
-    public const int MostRuns = 500,
-        MostFurther = 200;
+    public const int MaxRuns = 500,
+        MaxFurther = 200;
 
     private const double Share = 0.95;
-    private const int LeastRunsForDrift = 4;
+    private const int MinRunsForDrift = 4;
 
     /// <summary>Intervals nearer to each other than this share are as wide.</summary>
     private const double AsWide = 1e-12;
@@ -68,13 +68,13 @@ public static class Trials
     /// <summary>Orders that vary less than this within a phase are one.</summary>
     private const double SameOrder = 1e-9;
 
-    public static readonly string InWords = TrialsWords.LimitsRunsBodyOfMiB(MostRuns);
+    public static readonly string InWords = TrialsWords.LimitsRunsBodyOfMiB(MaxRuns);
 
     /// <param name="powerW">Power at which the gain is told.</param>
     /// <param name="plusMinusK">How narrow the interval is wanted; null where nobody asks.</param>
     /// <param name="only">The phase that can still be run; null while both can.</param>
     /// <exception cref="InputException">A phase has no run, or no reference is in all of them.</exception>
-    public static TrialResult Of(
+    public static TrialResult Compute(
         IReadOnlyList<TrialRun> runs,
         double powerW,
         double? plusMinusK = null,
@@ -85,7 +85,7 @@ public static class Trials
             if (runs.All(r => r.Phase != phase))
                 throw new InputException("runs", TrialsWords.ThereIsNoRunWork(phase.ToString().ToLowerInvariant()));
         var reference = ReferenceOf(runs);
-        var model = Model.Of(runs);
+        var model = Model.Compute(runs);
         var resistance = runs.Select(r => (r.DieC - Over(r, reference)) / r.PowerW).ToList();
         var drift = 0.0;
         var (before, after) = (Mean(runs, resistance, Phase.Before), Mean(runs, resistance, Phase.After));
@@ -155,7 +155,7 @@ public static class Trials
 
     private static int? Further(Model model, Phase next, double scaleK, double wantedK, Phase? only)
     {
-        for (var n = 0; n <= MostFurther; n++)
+        for (var n = 0; n <= MaxFurther; n++)
         {
             if (model.HalfWidth * scaleK <= wantedK)
                 return n;
@@ -168,7 +168,7 @@ public static class Trials
     /// <summary>Orders of one phase.</summary>
     private readonly record struct Orders(int Count, double Mean, double Spread)
     {
-        public static Orders Of(IEnumerable<double> orders)
+        public static Orders Compute(IEnumerable<double> orders)
         {
             var all = orders.ToList();
             var mean = all.Average();
@@ -182,10 +182,10 @@ public static class Trials
     /// <summary>All of a fit that goes by when the runs were, not by what they read.</summary>
     private readonly record struct Model(Orders Before, Orders After, double LastOrder)
     {
-        public static Model Of(IReadOnlyList<TrialRun> runs) =>
+        public static Model Compute(IReadOnlyList<TrialRun> runs) =>
             new(
-                Orders.Of(runs.Where(r => r.Phase == Phase.Before).Select(r => r.Order)),
-                Orders.Of(runs.Where(r => r.Phase == Phase.After).Select(r => r.Order)),
+                Orders.Compute(runs.Where(r => r.Phase == Phase.Before).Select(r => r.Order)),
+                Orders.Compute(runs.Where(r => r.Phase == Phase.After).Select(r => r.Order)),
                 runs.Max(r => r.Order)
             );
 
@@ -194,7 +194,7 @@ public static class Trials
         /// <summary>Of the orders within their phases.</summary>
         public double Spread => Before.Spread + After.Spread;
 
-        public bool HasDrift => Count >= LeastRunsForDrift && Spread > SameOrder;
+        public bool HasDrift => Count >= MinRunsForDrift && Spread > SameOrder;
 
         public int Freedom => Count - (HasDrift ? 3 : 2);
 

@@ -11,10 +11,10 @@ namespace FaithfulBracket.Core.Schedule;
 public static class BenchDayPlanner
 {
     /// <summary>Most jobs planned at once: those promised, then those begun, then the oldest.</summary>
-    public const int MostJobs = 40;
+    public const int MaxJobs = 40;
 
     /// <summary>What is told one by one; the rest is counted.</summary>
-    private const int MostNamed = 4;
+    private const int MaxNamed = 4;
 
     private const string WaitOf = "/wait";
 
@@ -88,7 +88,7 @@ public static class BenchDayPlanner
                 .ThenBy(j => j.Promised)
                 .ThenBy(j => j.LastBy is null)
                 .ThenBy(j => j.Id)
-                .Take(MostJobs)
+                .Take(MaxJobs)
                 .OrderBy(j => j.Id),
         ];
 
@@ -131,7 +131,7 @@ public static class BenchDayPlanner
 
     public static double Minutes(WorkBlock block, StepMinutes pace) =>
         block.Left.Sum(l =>
-            pace.Of(l.Kind).Minutes * (StepMinutes.PerPiece(l.Kind) ? l.Pieces : l.Steps) + l.WaitS / 60.0
+            pace.Estimate(l.Kind).Minutes * (StepMinutes.PerPiece(l.Kind) ? l.Pieces : l.Steps) + l.WaitS / 60.0
         );
 
     /// <summary>The block that each person is in the middle of: of the job they signed in last, not long ago.</summary>
@@ -289,14 +289,14 @@ public static class BenchDayPlanner
         // one alone stands in the headline
         var late = ends.Where(e => e.LateMin > 0).OrderByDescending(e => e.LateMin).ToList();
         if (late.Count > 1)
-            foreach (var e in late.Take(MostNamed))
+            foreach (var e in late.Take(MaxNamed))
                 yield return e.Text + ".";
-        if (late.Count > MostNamed)
-            yield return BenchDayPlannerWords.MoreWillBeLate(late.Count - MostNamed);
+        if (late.Count > MaxNamed)
+            yield return BenchDayPlannerWords.MoreWillBeLate(late.Count - MaxNamed);
         if (!plan.PinsHold)
             yield return BenchDayPlannerWords.NotEveryPinCanBeHeld;
-        if (q.Jobs.Count(j => j.Held is null && j.Blocks.Any(b => !b.Done)) is var open && open > MostJobs)
-            yield return BenchDayPlannerWords.OfOpenJobsArePlanned(MostJobs, open);
+        if (q.Jobs.Count(j => j.Held is null && j.Blocks.Any(b => !b.Done)) is var open && open > MaxJobs)
+            yield return BenchDayPlannerWords.OfOpenJobsArePlanned(MaxJobs, open);
         if (q.Hands.Count == 0)
             yield return BenchDayPlannerWords.NobodyIsAtBench;
     }
@@ -304,12 +304,12 @@ public static class BenchDayPlanner
     private static IReadOnlyList<string> Sure(StepMinutes pace, DayPlan plan)
     {
         var learned = pace.Learned.OrderByDescending(p => p.Seen).ToList();
-        var named = string.Join(", ", learned.Take(MostNamed).Select(p => $"{p.Seen} × {DayWords.Of(p.Kind)}"));
-        var more = learned.Count > MostNamed ? $" and {learned.Count - MostNamed} kinds more" : "";
+        var named = string.Join(", ", learned.Take(MaxNamed).Select(p => $"{p.Seen} × {DayWords.Format(p.Kind)}"));
+        var more = learned.Count > MaxNamed ? $" and {learned.Count - MaxNamed} kinds more" : "";
         return
         [
             learned.Count == 0
-                ? BenchDayPlannerWords.TimesAreDefaults(StepMinutes.LeastSeen)
+                ? BenchDayPlannerWords.TimesAreDefaults(StepMinutes.MinSeen)
                 : BenchDayPlannerWords.TimesAreYourOwnMedians(named, more),
             plan.Proven
                 ? BenchDayPlannerWords.NoOrderOfTheseJobsEnds
@@ -464,7 +464,7 @@ public static class DayWords
         };
 
     /// <summary>A kind of step: DryFit is dry fit.</summary>
-    public static string Of(StepKind kind) =>
+    public static string Format(StepKind kind) =>
         string.Concat(kind.ToString().Select((c, i) => i > 0 && char.IsUpper(c) ? $" {c}" : $"{c}")).ToLowerInvariant();
 
     public static string Span(double minutes) =>

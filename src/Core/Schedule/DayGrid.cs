@@ -67,7 +67,7 @@ internal sealed class DayGrid
     /// <exception cref="InputException">
     /// Names that lead nowhere, circles, more hands or tools asked than there are.
     /// </exception>
-    public static DayGrid Of(ShopDay day, bool shorter = false)
+    public static DayGrid Create(ShopDay day, bool shorter = false)
     {
         long Rounded(double ticks) => (long)(shorter ? Math.Floor(ticks + 1e-6) : Math.Ceiling(ticks - 1e-6));
         var faults = new List<InputFault>();

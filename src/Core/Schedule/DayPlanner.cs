@@ -11,10 +11,10 @@ namespace FaithfulBracket.Core.Schedule;
 /// </summary>
 public static class DayPlanner
 {
-    public const int MostJobs = 100,
-        MostOperations = 1000,
-        MostHands = 20;
-    public const double MostMinutes = 20_000;
+    public const int MaxJobs = 100,
+        MaxOperations = 1000,
+        MaxHands = 20;
+    public const double MaxMinutes = 20_000;
     public const string InWords = DayPlannerWords.LimitsBodyOfMiBJobsOperations;
 
     /// <summary>Deterministic work of the three questions, in the solver's own measure.</summary>
@@ -28,10 +28,10 @@ public static class DayPlanner
         SmallShare = 4;
 
     /// <summary>Shortest finish, then least lateness, then the earliest sum of the jobs' finishes.</summary>
-    /// <exception cref="InputException">See <see cref="DayGrid.Of"/>.</exception>
+    /// <exception cref="InputException">See <see cref="DayGrid.Create"/>.</exception>
     public static DayPlan Plan(ShopDay day, CancellationToken cancel = default)
     {
-        var grid = DayGrid.Of(day);
+        var grid = DayGrid.Create(day);
         if (grid.Ops.Count == 0)
             return new(0, 0, true, [], []);
         var finish = Asked(grid, new(ListRule.LongestFirst(grid)), Goal.Finish, cancel);
@@ -43,21 +43,21 @@ public static class DayPlanner
         var end = held.Finish!.Value;
         var bound = Math.Min(Math.Max(finish.Bound, Least(grid)), end);
         if (!grid.IsExact)
-            return Told(grid, sum.Starts, Math.Min(end, Least(DayGrid.Of(day, shorter: true))), proven: false);
-        return Told(grid, sum.Starts, bound, (finish.Proven || bound == end) && late.Proven && sum.Proven);
+            return ToPlan(grid, sum.Starts, Math.Min(end, Least(DayGrid.Create(day, shorter: true))), proven: false);
+        return ToPlan(grid, sum.Starts, bound, (finish.Proven || bound == end) && late.Proven && sum.Proven);
     }
 
     /// <summary>
     /// Least lateness, then the earliest sum of the jobs' finishes: whoever is promised something does not ask when
     /// the shop is empty. Another order than job by job is taken only where it is worth the going to and fro.
     /// </summary>
-    /// <exception cref="InputException">See <see cref="DayGrid.Of"/>.</exception>
+    /// <exception cref="InputException">See <see cref="DayGrid.Create"/>.</exception>
     /// <param name="search">
     /// Whether a better order than job by job is looked for; without, the answer comes at once.
     /// </param>
     public static DayPlan PlanPromises(ShopDay day, bool search = true, CancellationToken cancel = default)
     {
-        var grid = DayGrid.Of(day);
+        var grid = DayGrid.Create(day);
         if (grid.Ops.Count == 0)
             return new(0, 0, true, [], []);
         if (!search)
@@ -81,7 +81,7 @@ public static class DayPlanner
         var sum = Asked(grid, held, Goal.Sum, cancel);
         var better = Sum(grid, sum.Starts) < Sum(grid, held.Starts) * (1 - WorthShare);
         cancel.ThrowIfCancellationRequested();
-        return Told(
+        return ToPlan(
             grid,
             better ? sum.Starts : held.Starts,
             Least(grid),
@@ -96,7 +96,10 @@ public static class DayPlanner
     {
         var pinned = ListRule.JobByJob(grid, pins: true);
         var hold = ListRule.Holds(grid, pinned);
-        return Told(grid, hold ? pinned : ListRule.JobByJob(grid), Least(grid), proven: false) with { PinsHold = hold };
+        return ToPlan(grid, hold ? pinned : ListRule.JobByJob(grid), Least(grid), proven: false) with
+        {
+            PinsHold = hold,
+        };
     }
 
     /// <summary>
@@ -110,11 +113,11 @@ public static class DayPlanner
     private sealed class ScreenClock(double seconds)
     {
         /// <summary>What a question gets at least, s.</summary>
-        private const double LeastS = 0.05;
+        private const double MinS = 0.05;
 
         private readonly Stopwatch _since = Stopwatch.StartNew();
 
-        public double LeftS => Math.Max(LeastS, seconds - _since.Elapsed.TotalSeconds);
+        public double LeftS => Math.Max(MinS, seconds - _since.Elapsed.TotalSeconds);
     }
 
     /// <summary>
@@ -122,7 +125,7 @@ public static class DayPlanner
     /// </summary>
     private const double WorthShare = 0.02;
 
-    private static DayPlan Told(DayGrid grid, long[] starts, long bound, bool proven) =>
+    private static DayPlan ToPlan(DayGrid grid, long[] starts, long bound, bool proven) =>
         new(
             grid.Minutes(Finish(grid, starts)),
             grid.Minutes(bound),

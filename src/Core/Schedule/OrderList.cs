@@ -38,7 +38,7 @@ public static class OrderList
     /// <summary>A sheet that nobody stocks yet, mm.</summary>
     private const double UsualSheetMm = 100;
 
-    public static IReadOnlyList<OrderLine> Of(IReadOnlyList<JobNeeds> jobs, Drawer drawer, DateTime now) =>
+    public static IReadOnlyList<OrderLine> Compute(IReadOnlyList<JobNeeds> jobs, Drawer drawer, DateTime now) =>
         [
             .. jobs.SelectMany(j => j.Lines.Select(l => (Job: j, Line: l, At: UsedAt(j, l))))
                 .Where(x => x.At is not null)
@@ -131,7 +131,7 @@ public static class OrderList
                 .MaxBy(p => p.WidthMm * p.DepthMm);
             var (w, d) = whole is null ? (UsualSheetMm, UsualSheetMm) : (whole.WidthMm, whole.DepthMm);
             var sheets = (int)Math.Ceiling(missing / (w * d / 100));
-            return FormattableString.Invariant($"{HowMany.Of(sheets, "sheet")} of {w:0.#} × {d:0.#} mm");
+            return FormattableString.Invariant($"{HowMany.Count(sheets, "sheet")} of {w:0.#} × {d:0.#} mm");
         }
         var amount = line.Unit is "" or "g" ? missing : Math.Ceiling(missing);
         return FormattableString.Invariant($"{amount:0.##}{(line.Unit.Length > 0 ? " " + line.Unit : "")}");

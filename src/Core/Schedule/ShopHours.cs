@@ -8,13 +8,13 @@ namespace FaithfulBracket.Core.Schedule;
 public sealed record ShopHours(double FromH, double ToH, int DaysAWeek, DateOnly Today)
 {
     /// <summary>A day that closes before it opens is taken as this long.</summary>
-    private const double LeastMinutes = 60;
+    private const double MinMinutes = 60;
 
     /// <summary>Longest way ahead that is looked for.</summary>
-    private const int MostDays = 400;
+    private const int MaxDays = 400;
 
     /// <summary>Minutes of work in a day.</summary>
-    public double DayMinutes => Math.Max(LeastMinutes, (ToH - FromH) * 60);
+    public double DayMinutes => Math.Max(MinMinutes, (ToH - FromH) * 60);
 
     public bool Works(DateOnly day) => (int)(day.DayOfWeek + 6) % 7 < DaysAWeek;
 
@@ -30,7 +30,7 @@ public sealed record ShopHours(double FromH, double ToH, int DaysAWeek, DateOnly
             return (at - Opens(Today)).TotalMinutes;
         var minutes = 0.0;
         var day = Today;
-        for (var i = 0; i < MostDays && day < DateOnly.FromDateTime(at); i++, day = day.AddDays(1))
+        for (var i = 0; i < MaxDays && day < DateOnly.FromDateTime(at); i++, day = day.AddDays(1))
             minutes += Works(day) ? DayMinutes : 0;
         return minutes + (Works(day) ? Math.Clamp((at - Opens(day)).TotalMinutes, 0, DayMinutes) : 0);
     }
@@ -42,7 +42,7 @@ public sealed record ShopHours(double FromH, double ToH, int DaysAWeek, DateOnly
         if (minute < 0)
             return Opens(Today).AddMinutes(minute);
         var day = Today;
-        for (var i = 0; i < MostDays; i++, day = day.AddDays(1))
+        for (var i = 0; i < MaxDays; i++, day = day.AddDays(1))
         {
             if (!Works(day))
                 continue;

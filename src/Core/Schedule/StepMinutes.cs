@@ -11,7 +11,7 @@ public sealed record StepPace(StepKind Kind, double Minutes, int Seen);
 public sealed class StepMinutes
 {
     /// <summary>Fewer signed steps of a kind say nothing yet.</summary>
-    public const int LeastSeen = 5;
+    public const int MinSeen = 5;
 
     /// <summary>A pause longer than this was no work on the step.</summary>
     public static readonly TimeSpan Longest = TimeSpan.FromMinutes(45);
@@ -26,13 +26,14 @@ public sealed class StepMinutes
     /// <summary>Nothing learned yet.</summary>
     public static readonly StepMinutes Default = new([]);
 
-    public StepPace Of(StepKind kind) => _paces.GetValueOrDefault(kind) ?? new(kind, Usual(kind), 0);
+    public StepPace Estimate(StepKind kind) => _paces.GetValueOrDefault(kind) ?? new(kind, Usual(kind), 0);
 
     /// <summary>Kinds that were learned, in their order.</summary>
     public IReadOnlyList<StepPace> Learned => [.. _paces.Values.OrderBy(p => p.Kind)];
 
     /// <summary>Minutes of hands for one step; waits are not in it.</summary>
-    public double Of(StepKind kind, int? count) => Of(kind).Minutes * (PerPiece(kind) ? Math.Max(1, count ?? 1) : 1);
+    public double Estimate(StepKind kind, int? count) =>
+        Estimate(kind).Minutes * (PerPiece(kind) ? Math.Max(1, count ?? 1) : 1);
 
     /// <summary>Whether a kind's time goes with what is counted.</summary>
     public static bool PerPiece(StepKind kind) =>
@@ -66,7 +67,7 @@ public sealed class StepMinutes
             }
         }
         return new(
-            seen.Where(s => s.Value.Count >= LeastSeen)
+            seen.Where(s => s.Value.Count >= MinSeen)
                 .ToDictionary(s => s.Key, s => new StepPace(s.Key, Median(s.Value), s.Value.Count))
         );
     }

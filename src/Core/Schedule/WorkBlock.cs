@@ -44,7 +44,7 @@ public sealed record WorkBlock(
 public static class WorkBlocks
 {
     /// <summary>Hands stay with a wait shorter than this, s.</summary>
-    public const int LeastWaitS = 300;
+    public const int MinWaitS = 300;
 
     public const string Jig = "jig",
         TorqueDriver = "torque driver",
@@ -62,7 +62,7 @@ public static class WorkBlocks
 
     /// <param name="steps">In working order.</param>
     /// <param name="signedAt">Who signed a step and when; null for an open one.</param>
-    public static IReadOnlyList<WorkBlock> Of(
+    public static IReadOnlyList<WorkBlock> Create(
         IReadOnlyList<WorkStep> steps,
         Func<StepId, (string By, string At)?> signedAt
     )
@@ -86,7 +86,7 @@ public static class WorkBlocks
             if (
                 last is null
                 || last.Station != step.Station
-                || last.TimerS >= LeastWaitS
+                || last.TimerS >= MinWaitS
                 || ToolOf(last.Kind) != ToolOf(step.Kind)
             )
                 groups.Add([]);
@@ -118,7 +118,7 @@ public static class WorkBlocks
                         g.Key,
                         g.Count(),
                         g.Sum(s => Math.Max(1, s.Count ?? 1)),
-                        g.Sum(s => s.TimerS is { } w and < LeastWaitS ? w : 0)
+                        g.Sum(s => s.TimerS is { } w and < MinWaitS ? w : 0)
                     )),
             ],
             group.Count,
@@ -165,7 +165,7 @@ public static class WorkBlocks
         return behind;
     }
 
-    private static bool Waits(List<WorkStep> group) => group[^1].TimerS >= LeastWaitS;
+    private static bool Waits(List<WorkStep> group) => group[^1].TimerS >= MinWaitS;
 
     /// <summary>The blocks before it, but those that are behind a wait which it is not behind itself.</summary>
     private static IEnumerable<int> HandsBefore(List<SortedSet<int>> behind, int block) =>

@@ -7,7 +7,7 @@ namespace FaithfulBracket.Core.Sockets;
 public static class BehindBase
 {
     /// <summary>What is left is never less than this share of the curve: a base can not be all of it.</summary>
-    private const double LeastShare = 0.2;
+    private const double MinShare = 0.2;
 
     /// <param name="flowLPerMin">Flow at which the curve is read, L/min.</param>
     /// <param name="land">The face that was heated when the curve was taken.</param>
@@ -21,6 +21,6 @@ public static class BehindBase
         var fins = (plate?.FinArea ?? plate?.FlowArea)?.Area ?? land.Area;
         var behind = 1 / (whole * fins * 1e-6);
         var ownBase = Spreading.Layer(land.Area, fins, plate?.BaseMm ?? 3, plate?.KWPerMK ?? 390, behind);
-        return Math.Max(LeastShare * whole, whole - ownBase);
+        return Math.Max(MinShare * whole, whole - ownBase);
     }
 }

@@ -8,7 +8,7 @@ internal static class BothAssemblies
     /// <summary>Put before the ids of what stands on the processor: its groups are named like the board's.</summary>
     private const string Prefix = "U-";
 
-    public static Assembly? Of(Assembly? board, Assembly? processor)
+    public static Assembly? Merge(Assembly? board, Assembly? processor)
     {
         if (board is null || processor is null)
             return board ?? processor;

@@ -20,7 +20,7 @@ public sealed record DieDecision(
 {
     /// <param name="powerW">Null takes what the processor's parts give.</param>
     /// <exception cref="InputException">A curve, a paste, a metal, the watts or the lid is missing.</exception>
-    public static DieDecision Of(
+    public static DieDecision Compute(
         Socket socket,
         Board processor,
         Block block,
@@ -49,6 +49,6 @@ public sealed record DieDecision(
             new(MetalFilm.UsualUm, metal.ConductivityWPerMK),
             Board: board
         );
-        return new(DirectDie.Of(ask), power, behind, flowLPerMin, paste.Id, metal.Id);
+        return new(DirectDie.Compute(ask), power, behind, flowLPerMin, paste.Id, metal.Id);
     }
 }

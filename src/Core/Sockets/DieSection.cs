@@ -67,7 +67,13 @@ public sealed record DieSection(SectionWay Lidded, SectionWay Direct)
         FinMm = 3,
         UnstatedBaseMm = 3;
 
-    public static DieSection Of(Socket socket, Board processor, Block block, SocketFit? fit, DirectDieResult answer) =>
+    public static DieSection Create(
+        Socket socket,
+        Board processor,
+        Block block,
+        SocketFit? fit,
+        DirectDieResult answer
+    ) =>
         new(
             Way(socket, processor, block, fit, answer.Lidded, lid: true),
             Way(socket, processor, block, fit, answer.Direct, lid: false)

@@ -16,19 +16,19 @@ public sealed record StampResult(IReadOnlyList<DieLoad> Dies, Point2 LoadCentre,
 /// </summary>
 public static class DieStamp
 {
-    private const int MostRounds = 60;
+    private const int MaxRounds = 60;
 
     /// <param name="dies">Faces in one frame, mm.</param>
     /// <param name="forceN">Load on all of them.</param>
     /// <param name="at">Where it acts.</param>
-    public static StampResult Of(IReadOnlyList<(string Id, Polygon Face)> dies, double forceN, Point2 at)
+    public static StampResult Compute(IReadOnlyList<(string Id, Polygon Face)> dies, double forceN, Point2 at)
     {
-        var whole = dies.Select(d => PlaneIntegrals.Of(d.Face.Points, default)).Aggregate((a, b) => a + b);
+        var whole = dies.Select(d => PlaneIntegrals.Compute(d.Face.Points, default)).Aggregate((a, b) => a + b);
         var centre = new Point2(whole.X / whole.Area, whole.Y / whole.Area);
         DieLoad Nothing((string Id, Polygon) d) => new(d.Id, 0, 0, 0, true);
         if (!(forceN > 0))
             return new([.. dies.Select(Nothing)], at, centre, true);
-        var hull = ConvexHull.Of([.. dies.SelectMany(d => d.Face.Points)]);
+        var hull = ConvexHull.Create([.. dies.SelectMany(d => d.Face.Points)]);
         if (hull is null || !hull.Contains(at))
             return new([.. dies.Select(Nothing)], at, centre, false);
         if (Plane(dies, forceN, at, centre, whole.Area) is not { } plane)
@@ -38,7 +38,7 @@ public static class DieStamp
             [
                 .. dies.Select(d =>
                 {
-                    var pressed = PlaneIntegrals.Of(Pressed(d.Face.Points, P), centre);
+                    var pressed = PlaneIntegrals.Compute(Pressed(d.Face.Points, P), centre);
                     var corners = d.Face.Points.Select(P).ToList();
                     return new DieLoad(
                         d.Id,
@@ -71,7 +71,7 @@ public static class DieStamp
         (double Miss, PlaneIntegrals Pressed) Look(double[] p)
         {
             var pressed = dies.Select(d =>
-                    PlaneIntegrals.Of(
+                    PlaneIntegrals.Compute(
                         Pressed(d.Face.Points, q => p[0] + p[1] * (q.X - centre.X) + p[2] * (q.Y - centre.Y)),
                         centre
                     )
@@ -82,7 +82,7 @@ public static class DieStamp
             return (miss, pressed);
         }
         var (miss, now) = Look(plane);
-        for (var round = 0; round < MostRounds && miss > 1e-10 * forceN; round++)
+        for (var round = 0; round < MaxRounds && miss > 1e-10 * forceN; round++)
         {
             // the plane that balances on what presses now
             if (DenseSolve.Solve(now.Matrix, want) is not { } next)
@@ -126,7 +126,7 @@ internal readonly record struct PlaneIntegrals(double Area, double X, double Y, 
         new(a.Area + b.Area, a.X + b.X, a.Y + b.Y, a.XX + b.XX, a.XY + b.XY, a.YY + b.YY);
 
     /// <summary>Green's theorem, side by side; either winding.</summary>
-    public static PlaneIntegrals Of(IReadOnlyList<Point2> points, Point2 about)
+    public static PlaneIntegrals Compute(IReadOnlyList<Point2> points, Point2 about)
     {
         double area = 0,
             x = 0,

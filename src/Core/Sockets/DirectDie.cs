@@ -27,7 +27,7 @@ public sealed record DirectDieAsk(
     Board? Board = null
 );
 
-public sealed record Told(string Code, string Text);
+public sealed record CodedText(string Code, string Text);
 
 /// <param name="LoadCentre">Where the springs pull together, in the socket's frame.</param>
 /// <param name="GainK">Cooler hottest die at this power, K; between low and high by the films' spread and the
@@ -48,8 +48,8 @@ public sealed record DirectDieResult(
     double LiddedKPerW,
     double DirectKPerW,
     Verdict Verdict,
-    IReadOnlyList<Told> Refusals,
-    IReadOnlyList<Told> Warnings
+    IReadOnlyList<CodedText> Refusals,
+    IReadOnlyList<CodedText> Warnings
 )
 {
     /// <summary>
@@ -90,7 +90,7 @@ public static class DirectDie
     private const double ReachMm = 12;
 
     /// <exception cref="InputException">No die, no lid, or a figure that makes no resistance.</exception>
-    public static DirectDieResult Of(DirectDieAsk ask)
+    public static DirectDieResult Compute(DirectDieAsk ask)
     {
         var (socket, processor, block) = (ask.Socket, ask.Processor, ask.Block);
         var dies = HeightChain.Dies(processor);
@@ -100,10 +100,10 @@ public static class DirectDie
             HeightChain.Lid(processor)
             ?? throw new InputException("processor/parts", DirectDieWords.ExpectedLidWithoutOneThere);
         var kit = SocketKits.Choose(block, socket, processor, lid: false, ask.Metal.BondLineUm / 1000);
-        var lidded = HeightChain.Of(socket, processor, block, kit, lid: true, ask.PasteBondLineUm / 1000);
-        var direct = HeightChain.Of(socket, processor, block, kit, lid: false, ask.Metal.BondLineUm / 1000);
+        var lidded = HeightChain.Create(socket, processor, block, kit, lid: true, ask.PasteBondLineUm / 1000);
+        var direct = HeightChain.Create(socket, processor, block, kit, lid: false, ask.Metal.BondLineUm / 1000);
         var stamp = SocketMatch.Stamp(socket, dies, block, kit, direct);
-        var shares = PowerShares.Of(dies);
+        var shares = PowerShares.Compute(dies);
         if (Math.Abs(shares.Sum() - 1) > PowerShares.SumWithin)
             throw new InputException("processor/parts", DirectDieWords.DiesPowerSharesSum(shares.Sum()));
         var meant = Gain(ask, lid, dies, shares, new(1, 1, 1, 1));
@@ -130,7 +130,7 @@ public static class DirectDie
                 : Verdict.Seats,
             refusals,
             [
-                .. judged.OrderByDescending(j => j.Weight).Select(j => new Told(j.Reason.Code, j.Reason.Text)),
+                .. judged.OrderByDescending(j => j.Weight).Select(j => new CodedText(j.Reason.Code, j.Reason.Text)),
                 .. Warnings(block),
             ]
         )
@@ -219,12 +219,12 @@ public static class DirectDie
     }
 
     /// <summary>A bond that carries heat better than this is solder, W/(m·K).</summary>
-    private const double LeastSolderWPerMK = 20;
+    private const double MinSolderWPerMK = 20;
 
     /// <summary>Whether the lid is soldered, as far as the documents say.</summary>
     public static bool Soldered(Board processor) =>
         HeightChain.Lid(processor) is { } lid
-        && HeightChain.Dies(processor).Any(d => BondK(processor, lid, d) > LeastSolderWPerMK);
+        && HeightChain.Dies(processor).Any(d => BondK(processor, lid, d) > MinSolderWPerMK);
 
     /// <summary>Solder where nothing else is said; paste where the processor says so.</summary>
     internal static double BondK(Board processor, Part lid, Part die) =>
@@ -289,7 +289,7 @@ public static class DirectDie
             if (part.MaxPressureMPa is { } limit && d.PeakMPa > limit)
                 yield return Say(Weight.Clash, "over-load", DirectDieWords.WouldBePressed(d.Part, d.PeakMPa, limit));
         }
-        var turns = Orientations.Of(ask.Board, ask.Socket, ask.Block, kit, direct.HomeMm);
+        var turns = Orientations.Find(ask.Board, ask.Socket, ask.Block, kit, direct.HomeMm);
         if (turns.Count > 0 && turns.All(t => t.Clashes.Count > 0))
             yield return Say(
                 Weight.Clash,
@@ -318,7 +318,7 @@ public static class DirectDie
         return DirectDieWords.ItPullsTowards(off.Length, Math.Atan2(off.Y, off.X) * 180 / Math.PI);
     }
 
-    private static IEnumerable<Told> Refusals(Block block, Board processor)
+    private static IEnumerable<CodedText> Refusals(Block block, Board processor)
     {
         if (Metals(block).Any(m => m.Contains("alumin", StringComparison.OrdinalIgnoreCase)))
             yield return new("aluminium", DirectDieWords.BlocksFaceIsAluminium);
@@ -346,7 +346,7 @@ public static class DirectDie
         ];
     }
 
-    private static IEnumerable<Told> Warnings(Block block)
+    private static IEnumerable<CodedText> Warnings(Block block)
     {
         var metals = Metals(block).ToList();
         if (metals.Count == 0)

@@ -34,14 +34,21 @@ public sealed record HeightChain(
 
     /// <summary>The springs miss so much of their height that it is told.</summary>
     [JsonIgnore]
-    public bool MissesHeight => ShimMm >= Sockets.Shims.LeastMm;
+    public bool MissesHeight => ShimMm >= Sockets.Shims.MinMm;
 
     /// <summary>Heights closer than this are equal, mm.</summary>
     public const double EqualMm = 1e-6;
 
     /// <param name="lid">False where the lid is taken off.</param>
     /// <param name="bondMm">Film between contact and block.</param>
-    public static HeightChain Of(Socket socket, Board processor, Block block, SocketFit? kit, bool lid, double bondMm)
+    public static HeightChain Create(
+        Socket socket,
+        Board processor,
+        Block block,
+        SocketFit? kit,
+        bool lid,
+        double bondMm
+    )
     {
         var seat = lid ? socket.SeatMm : kit?.SeatMm ?? socket.SeatMm;
         var contact = seat + processor.ThicknessMm + TopMm(processor, lid);

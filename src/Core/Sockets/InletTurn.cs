@@ -11,12 +11,12 @@ public static class InletTurn
     private const double ClearlyMm = 1;
 
     /// <returns>Degrees; null where the block names no inlet, or two turns are as good.</returns>
-    public static double? Of(Board processor, Block block)
+    public static double? Find(Board processor, Block block)
     {
         var dies = HeightChain.Dies(processor);
         if (dies.Count == 0 || block.Ports.FirstOrDefault(p => p.Role == "in") is not { } inlet)
             return null;
-        var shares = PowerShares.Of(dies);
+        var shares = PowerShares.Compute(dies);
         var hot = dies.Zip(shares).Aggregate(default(Point2), (sum, d) => sum + d.First.Top().Centroid * d.Second);
         var turns = block
             .Rotations.Select(r => (Turn: r, Mm: (new Placement(0, 0, r).Apply(inlet.At) - hot).Length))

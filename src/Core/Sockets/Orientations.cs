@@ -39,7 +39,7 @@ public static class Orientations
 {
     private const double SlitToleranceDeg = 1;
 
-    public static IReadOnlyList<Orientation> Of(
+    public static IReadOnlyList<Orientation> Find(
         Board? board,
         Socket socket,
         Block block,

@@ -9,7 +9,7 @@ public static class PowerShares
     public const double SumWithin = 0.01;
 
     /// <summary>As stated; the rest by area, all by area where none is.</summary>
-    public static double[] Of(IReadOnlyList<Part> dies)
+    public static double[] Compute(IReadOnlyList<Part> dies)
     {
         var stated = dies.Sum(d => d.PowerShare ?? 0);
         var openArea = dies.Where(d => d.PowerShare is null).Sum(d => d.Top().Area);

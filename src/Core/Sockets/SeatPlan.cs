@@ -72,7 +72,7 @@ public sealed record SeatPlan(string Board, string Pair, double TurnDeg)
 public static class SeatPlans
 {
     /// <param name="order">With its processors seated.</param>
-    public static IReadOnlyList<SeatPlan> Of(
+    public static IReadOnlyList<SeatPlan> Compute(
         WorkOrder order,
         Drawer drawer,
         ShopSettings shop,
@@ -83,11 +83,11 @@ public static class SeatPlans
         var plans = new List<SeatPlan>();
         foreach (var pair in order.Pairs)
             if (SeatedOrder.SeatOf(order, pair) is { Seated: { } seated } piece)
-                plans.Add(Of(piece.Key, seated, pair, drawer, shop, pasteId, cancel));
+                plans.Add(Compute(piece.Key, seated, pair, drawer, shop, pasteId, cancel));
         return plans;
     }
 
-    private static SeatPlan Of(
+    private static SeatPlan Compute(
         string key,
         SeatedProcessor seated,
         Pair pair,
@@ -104,7 +104,7 @@ public static class SeatPlans
         var match = UnderLid(
             seated,
             block,
-            SocketMatch.Of(around, socket, SeatedBoard.Opened(seated), block, cancel: cancel)
+            SocketMatch.Compute(around, socket, SeatedBoard.Opened(seated), block, cancel: cancel)
         );
         var (decision, why) = Decide(seated, block, drawer, shop, around);
         var tol = Tolerance(seated);
@@ -122,17 +122,19 @@ public static class SeatPlans
             Decision = decision,
             NoDecision = why,
             Worth = seated.Processor.Price,
-            Section = decision is null ? null : DieSection.Of(socket, seated.Processor, block, fit, decision.Answer),
+            Section = decision is null
+                ? null
+                : DieSection.Create(socket, seated.Processor, block, fit, decision.Answer),
             Mark = MarkOf(socket),
             Coat = seated.Bare
                 ? [.. DirectDie.BareParts(seated.Processor).Select(id => SeatedBoard.NameOn(seated, id))]
                 : [],
             Warm =
                 seated.Bare && HeightChain.Lid(seated.Processor) is not null
-                    ? Warming.Of(seated.Processor, shop.WarmLidC, shop.RoomC)
+                    ? Warming.Compute(seated.Processor, shop.WarmLidC, shop.RoomC)
                     : null,
-            InletTurnDeg = seated.Bare ? InletTurn.Of(seated.Processor, block) : null,
-            Slots = SlotRoom.Of(around, block, turn),
+            InletTurnDeg = seated.Bare ? InletTurn.Find(seated.Processor, block) : null,
+            Slots = SlotRoom.Compute(around, block, turn),
             Crown = CrownOf(fit, seated, match, drawer.PasteOr(pasteId)?.Material),
         };
     }
@@ -169,7 +171,14 @@ public static class SeatPlans
     {
         try
         {
-            var d = DieDecision.Of(seated.Socket, seated.Processor, block, drawer, shop.FlowLPerMin, board: around);
+            var d = DieDecision.Compute(
+                seated.Socket,
+                seated.Processor,
+                block,
+                drawer,
+                shop.FlowLPerMin,
+                board: around
+            );
             return (d, null);
         }
         catch (InputException e)

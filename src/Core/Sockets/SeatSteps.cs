@@ -6,7 +6,7 @@ namespace FaithfulBracket.Core.Sockets;
 internal static class SeatSteps
 {
     /// <summary>A plain step; what else it has is added by the caller.</summary>
-    public static WorkStep Of(
+    public static WorkStep Create(
         WorkOrder order,
         SeatPlan seat,
         Station station,

@@ -20,7 +20,7 @@ public static class SeatedBoard
     /// <param name="fit">The block's kit for this socket; null without one.</param>
     /// <param name="onlyProcessor">Whether nothing but the processor is cooled: the rest keeps its own sinks.</param>
     /// <param name="cooled">Whether the processor stands under a cooler of its own that comes off too.</param>
-    public static Board Of(SeatedProcessor seated, SocketFit? fit, bool onlyProcessor, bool cooled = true)
+    public static Board Create(SeatedProcessor seated, SocketFit? fit, bool onlyProcessor, bool cooled = true)
     {
         var (socket, processor, bare) = (seated.Socket, Opened(seated), seated.Bare);
         var board = seated.Mainboard ?? Alone(socket, processor);
@@ -58,7 +58,7 @@ public static class SeatedBoard
             SocketFrame = FrameOf(socket),
             Assembly =
                 onlyProcessor ? processor.Assembly
-                : cooled ? BothAssemblies.Of(board.Assembly, processor.Assembly)
+                : cooled ? BothAssemblies.Merge(board.Assembly, processor.Assembly)
                 : board.Assembly,
         };
     }
@@ -106,7 +106,7 @@ public static class SeatedBoard
         if (!seated.Bare || lid is null)
             return processor;
         var dies = HeightChain.Dies(processor);
-        var shares = PowerShares.Of(dies);
+        var shares = PowerShares.Compute(dies);
         return processor with
         {
             Parts =

@@ -25,7 +25,7 @@ public static class SeatedChoice
 
     /// <param name="order">With its processor seated.</param>
     /// <param name="on">Key of the board it lies on.</param>
-    public static IReadOnlyList<SeatedBlock> Of(
+    public static IReadOnlyList<SeatedBlock> Compute(
         WorkOrder order,
         string on,
         IEnumerable<Block> blocks,
@@ -60,8 +60,8 @@ public static class SeatedChoice
     {
         cancel.ThrowIfCancellationRequested();
         var tried = SeatedOrder.Compose(order with { Pairs = [new(Pair.FirstKey, block, on)] });
-        var seats = SeatPlans.Of(tried, drawer, shop, null, cancel);
-        var match = SeatedMatch.With(tried, MatchStation.Of(tried, shop, cancel), seats);
+        var seats = SeatPlans.Compute(tried, drawer, shop, null, cancel);
+        var match = SeatedMatch.With(tried, MatchStation.Plan(tried, shop, cancel), seats);
         return new(
             block.Id,
             $"{block.Maker} {block.Model}",

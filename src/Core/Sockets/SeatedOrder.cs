@@ -50,7 +50,7 @@ public static class SeatedOrder
     {
         var own = order.PairsOn(piece).Where(p => GoesOnSockets(p.Block)).ToList();
         var processorOnly = own.TrueForAll(p => p.Block.Kind is BlockKind.Processor or BlockKind.DirectDie);
-        return SeatedBoard.Of(
+        return SeatedBoard.Create(
             seated,
             own.Select(p => FitOf(seated, p.Block)).FirstOrDefault(f => f is not null),
             processorOnly && own.Count == order.PairsOn(piece).Count(),
@@ -65,7 +65,7 @@ public static class SeatedOrder
     private static Block OnSocket(SeatedProcessor seated, Block block)
     {
         var fit = FitOf(seated, block);
-        var chain = HeightChain.Of(seated.Socket, SeatedBoard.Opened(seated), block, fit, !seated.Bare, 0);
+        var chain = HeightChain.Create(seated.Socket, SeatedBoard.Opened(seated), block, fit, !seated.Bare, 0);
         var lower = (fit?.DesignHeightMm ?? chain.ContactMm) - chain.ContactMm;
         // washers make good what the contact lies too low
         var travel = lower > 0 ? 0 : -lower;
@@ -107,7 +107,7 @@ public static class SeatedOrder
             return chosen;
         var turns = Turns(seated, block);
         var free = turns.Where(t => t.Clashes.Count == 0).ToList();
-        var inlet = seated.Bare ? InletTurn.Of(seated.Processor, block) : null;
+        var inlet = seated.Bare ? InletTurn.Find(seated.Processor, block) : null;
         return (
             free.Find(t => t.RotationDeg == inlet)
             ?? free.Find(t => t.Best)
@@ -122,8 +122,15 @@ public static class SeatedOrder
     {
         var fit = FitOf(seated, block);
         var processor = SeatedBoard.Opened(seated);
-        var chain = HeightChain.Of(seated.Socket, processor, block, fit, !seated.Bare, SocketMatch.DefaultBondLineMm);
-        return Orientations.Of(Around(seated), seated.Socket, block, fit, chain.HomeMm);
+        var chain = HeightChain.Create(
+            seated.Socket,
+            processor,
+            block,
+            fit,
+            !seated.Bare,
+            SocketMatch.DefaultBondLineMm
+        );
+        return Orientations.Find(Around(seated), seated.Socket, block, fit, chain.HomeMm);
     }
 
     /// <summary>The mainboard with what stands beside the socket; null where none is known.</summary>

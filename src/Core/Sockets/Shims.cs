@@ -7,14 +7,14 @@ public static class Shims
     public static readonly IReadOnlyList<double> Sizes = [0.3, 0.5, 0.8, 1];
 
     /// <summary>Less than this asked for makes no difference, mm.</summary>
-    public const double LeastMm = 0.1;
+    public const double MinMm = 0.1;
 
     /// <summary>The one or two washers that come closest from below; none where the thinnest is too thick.</summary>
     /// <param name="askedMm">What would give back the whole load, 0 or more.</param>
     public static IReadOnlyList<double> Under(double askedMm)
     {
         IReadOnlyList<double> best = [];
-        if (askedMm < LeastMm)
+        if (askedMm < MinMm)
             return best;
         // one rather than two of the same sum
         foreach (

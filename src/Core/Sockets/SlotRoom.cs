@@ -12,7 +12,7 @@ public sealed record SlotRoom(IReadOnlyList<string> Under, string? Nearest, doub
 {
     /// <param name="turnDeg">How the block is turned.</param>
     /// <returns>Null where no slot is known.</returns>
-    public static SlotRoom? Of(Board? board, Block block, double turnDeg)
+    public static SlotRoom? Compute(Board? board, Block block, double turnDeg)
     {
         var slots = (board?.Parts ?? []).Where(p => p is { Kind: PartKind.Connector, Face: Face.Front }).ToList();
         var turned = new Placement(0, 0, turnDeg);

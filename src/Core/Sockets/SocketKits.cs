@@ -12,7 +12,7 @@ public static class SocketKits
     public static SocketFit? Choose(Block block, Socket socket, Board processor, bool lid, double bondMm) =>
         block
             .Sockets.Where(s => s.Socket == socket.Id)
-            .OrderBy(s => Misfit(s, socket, HeightChain.Of(socket, processor, block, s, lid, bondMm)))
+            .OrderBy(s => Misfit(s, socket, HeightChain.Create(socket, processor, block, s, lid, bondMm)))
             .FirstOrDefault();
 
     /// <summary>The kit where nothing is known of the socket's posts or of the processor: the first.</summary>

@@ -35,7 +35,7 @@ public static class SocketMatch
 {
     public const double DefaultBondLineMm = 0.03;
 
-    public static SocketMatchResult Of(
+    public static SocketMatchResult Compute(
         Board? board,
         Socket socket,
         Board processor,
@@ -46,10 +46,10 @@ public static class SocketMatch
     {
         var lidded = HeightChain.Lid(processor) is not null;
         var kit = SocketKits.Choose(block, socket, processor, lidded, bondLineMm);
-        var chain = HeightChain.Of(socket, processor, block, kit, lidded, bondLineMm);
+        var chain = HeightChain.Create(socket, processor, block, kit, lidded, bondLineMm);
         var stamp = Stamp(socket, processor, block, kit, chain);
         var peak = stamp.Dies.Select(d => d.PeakMPa).DefaultIfEmpty(0).Max();
-        var turns = Orientations.Of(board, socket, block, kit, chain.HomeMm, cancel);
+        var turns = Orientations.Find(board, socket, block, kit, chain.HomeMm, cancel);
         List<Judgement> judged =
         [
             .. Fits(socket, processor, block, kit),
@@ -111,7 +111,7 @@ public static class SocketMatch
                 : default;
         return faces.Count == 0
             ? new([], at, at, true)
-            : DieStamp.Of([.. faces.Select(f => (f.Id, f.Top()))], chain.LoadN, at);
+            : DieStamp.Compute([.. faces.Select(f => (f.Id, f.Top()))], chain.LoadN, at);
     }
 
     internal static IEnumerable<Judgement> Fits(Socket socket, Board processor, Block block, SocketFit? kit)

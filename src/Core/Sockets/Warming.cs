@@ -20,7 +20,7 @@ public sealed record Warming(double MassG, double ToC, double Minutes)
         WithinK = 2;
 
     /// <param name="massG">Null estimates it.</param>
-    public static Warming Of(Board processor, double toC, double fromC, double? massG = null)
+    public static Warming Compute(Board processor, double toC, double fromC, double? massG = null)
     {
         var mass = massG ?? MassOf(processor);
         var seconds = toC - fromC <= WithinK ? 0 : mass * HeatJPerGK / AirWPerK * Math.Log((toC - fromC) / WithinK);

@@ -9,7 +9,7 @@ internal sealed record TeardownAct(TeardownAction Action, string Target, string?
 /// <summary>The stock assembly as acts and what has to come before each. At most 128 acts.</summary>
 internal sealed class AssemblyGraph
 {
-    private const int MostActs = TeardownPlanner.MostActs;
+    private const int MaxActs = TeardownPlanner.MaxActs;
 
     public IReadOnlyList<TeardownAct> Acts { get; }
 
@@ -38,7 +38,7 @@ internal sealed class AssemblyGraph
     }
 
     /// <exception cref="InputException">Unknown ids, too many acts, or acts that wait for each other.</exception>
-    public static AssemblyGraph Of(Assembly assembly)
+    public static AssemblyGraph Create(Assembly assembly)
     {
         // screws before leads before lifts where nothing else decides
         var source = assembly;
@@ -51,10 +51,10 @@ internal sealed class AssemblyGraph
                 .Pieces.Where(p => p.Id != Assembly.BoardId)
                 .Select(p => new TeardownAct(TeardownAction.Lift, p.Id, null, p.Face)),
         ];
-        if (acts.Count > MostActs)
+        if (acts.Count > MaxActs)
             throw new InputException(
                 "board/assembly",
-                AssemblyGraphWords.ScrewGroupsLeadsAndPieces(acts.Count, MostActs)
+                AssemblyGraphWords.ScrewGroupsLeadsAndPieces(acts.Count, MaxActs)
             );
         var graph = new AssemblyGraph(acts);
         var index = acts.Select((a, i) => (a.Target, i)).ToDictionary(x => x.Target, x => x.i);

@@ -9,7 +9,7 @@ public static class ChosenOrder
     /// <returns>Null when the order is legal.</returns>
     public static string? WhyNot(Assembly assembly, IReadOnlyList<string> order)
     {
-        var graph = AssemblyGraph.Of(assembly);
+        var graph = AssemblyGraph.Create(assembly);
         var ids = graph.Acts.Select(a => a.Target).ToList();
         if (order.Distinct().Count() != ids.Count || order.Any(o => !ids.Contains(o)))
             return ChosenOrderWords.NameEachOfScrewGroupsLeads(ids.Count);
@@ -36,7 +36,7 @@ public static class ChosenOrder
         {
             if (a.Fasteners.FirstOrDefault(f => f.Id == first) is { } holds)
                 return ChosenOrderWords.OfGroupStill(
-                    HowMany.Of(holds.Count, "screw"),
+                    HowMany.Count(holds.Count, "screw"),
                     first,
                     holds.Count == 1 ? "holds" : "hold",
                     target

@@ -12,7 +12,11 @@ public static class ComesBack
 {
     /// <summary>The teardown read backwards, of the pieces that return and what holds only them.</summary>
     /// <param name="carried">Pieces that the block's own screws hold, such as a stock back plate: they have a step of their own.</param>
-    public static IReadOnlyList<BackAct> Of(Assembly assembly, TeardownPlan plan, IReadOnlySet<string>? carried = null)
+    public static IReadOnlyList<BackAct> Find(
+        Assembly assembly,
+        TeardownPlan plan,
+        IReadOnlySet<string>? carried = null
+    )
     {
         var whole = Staying.Without(assembly);
         var back = whole.Pieces.Where(p => p.Returns && carried?.Contains(p.Id) != true).Select(p => p.Id).ToHashSet();

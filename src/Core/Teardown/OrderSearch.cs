@@ -51,14 +51,14 @@ internal sealed class OrderSearch
         var (found, cost, proven) = Best(start, least, cancel);
         var order = found ?? beam;
         return
-            MostLoose(order) > BenchState.Hands
+            MaxLoose(order) > BenchState.Hands
             && Best(start, (found is null ? least : cost) + 1, cancel, BenchState.Hands).Order is { } held
             ? (held, proven)
             : (order, proven);
     }
 
     /// <summary>Most pieces that hang by no screw while the board is turned over.</summary>
-    private int MostLoose(List<int> order)
+    private int MaxLoose(List<int> order)
     {
         var (done, most) = (UInt128.Zero, 0);
         for (var i = 0; i < order.Count; i++)
@@ -176,13 +176,13 @@ internal sealed class OrderSearch
         return (state, spent);
     }
 
-    private int Bound(State s) => LeastLeft(s.Done, s.Face, s.Driver);
+    private int Bound(State s) => MinLeft(s.Done, s.Face, s.Driver);
 
     /// <summary>At least this much is still to pay: a flip if the other face has work, a change for each driver not in hand.</summary>
     /// <param name="done">Acts done, one bit each.</param>
     /// <param name="face">That lies up; −1 before the first act.</param>
     /// <param name="driver">In hand, by its first act; −1 for none.</param>
-    internal int LeastLeft(UInt128 done, int face, int driver)
+    internal int MinLeft(UInt128 done, int face, int driver)
     {
         var open = _all & ~done;
         var bound = 0;

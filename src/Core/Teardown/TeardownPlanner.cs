@@ -7,7 +7,7 @@ namespace FaithfulBracket.Core.Teardown;
 public static class TeardownPlanner
 {
     /// <summary>Groups, leads and pieces that one order can hold: bits of a set.</summary>
-    public const int MostActs = 128;
+    public const int MaxActs = 128;
 
     /// <exception cref="InputException">The board has no assembly, or the assembly can not be taken apart as described.</exception>
     /// <param name="chosen">An order somebody chose; taken where it is legal.</param>
@@ -20,7 +20,7 @@ public static class TeardownPlanner
         if (board.Assembly is not { } assembly)
             throw new InputException("board/assembly", TeardownPlannerWords.BoardHasNoAssembly);
         // pointers of faults are of the document as it stands; what stays is left alone after that
-        var graph = AssemblyGraph.Of(assembly);
+        var graph = AssemblyGraph.Create(assembly);
         assembly = Staying.Without(assembly);
         var (order, proven) = ChosenOrder.Indices(graph, assembly, chosen) is { } own
             ? (own, false)

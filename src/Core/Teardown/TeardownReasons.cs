@@ -51,9 +51,9 @@ internal static class TeardownReasons
                 var leads = assembly.Leads.Where(x => x.Between.Contains(p.Id)).ToList();
                 List<string> gone = [];
                 if (screws.Count > 0)
-                    gone.Add($"{HowMany.Of(screws.Sum(x => x.Count), "screw is", "screws are")} out");
+                    gone.Add($"{HowMany.Count(screws.Sum(x => x.Count), "screw is", "screws are")} out");
                 if (leads.Count > 0)
-                    gone.Add($"{HowMany.Of(leads.Count, "lead is", "leads are")} off");
+                    gone.Add($"{HowMany.Count(leads.Count, "lead is", "leads are")} off");
                 var held =
                     gone.Count == 0
                         ? TeardownReasonsWords.NothingHoldsItButBonds

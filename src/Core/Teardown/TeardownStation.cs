@@ -15,7 +15,7 @@ public sealed record BoardTeardown(string Board, TeardownPlan Plan, TeardownPlan
 public sealed record TeardownResult(
     IReadOnlyList<BoardTeardown> Boards,
     StationPlan Sheet,
-    IReadOnlyList<Trouble> Troubles
+    IReadOnlyList<Diagnostic> Troubles
 );
 
 /// <summary>Teardown: power off, then each group counted, each lead marked, each piece lifted.</summary>
@@ -25,13 +25,13 @@ public static class TeardownStation
     public static StepId StepOf(string? scope, string target) => new(Station.Teardown, scope, target);
 
     /// <param name="chosen">An order that somebody chose for the first board; null takes the best.</param>
-    public static TeardownResult Of(
+    public static TeardownResult Plan(
         WorkOrder order,
         IReadOnlyList<string>? chosen = null,
         CancellationToken cancel = default
     )
     {
-        var troubles = new Troubles(Station.Teardown);
+        var troubles = new Diagnostics(Station.Teardown);
         var boards = new List<BoardTeardown>();
         foreach (var piece in Pieces(order))
         {
@@ -46,7 +46,7 @@ public static class TeardownStation
         var screws = boards.SelectMany(b => b.Plan.Tray).Sum(t => t.Count);
         return new(
             boards,
-            new(Station.Teardown, $"{HowMany.Of(screws, "screw")}, {HowMany.Of(flips, "flip")}", false, steps),
+            new(Station.Teardown, $"{HowMany.Count(screws, "screw")}, {HowMany.Count(flips, "flip")}", false, steps),
             troubles.List
         );
     }
@@ -86,7 +86,7 @@ public static class TeardownStation
         var cell = plan.Tray.FirstOrDefault(c => c.Fasteners.Contains(s.Target));
         List<Fact> facts = [];
         if (s.Driver is not null)
-            facts.Add(new(s.Driver, DriverNames.Of(s.Driver)));
+            facts.Add(new(s.Driver, DriverNames.Describe(s.Driver)));
         if (s.Action == TeardownAction.Unscrew)
             facts.Add(new($"{s.Count}", s.Count == 1 ? "screw" : "screws"));
         if (cell is not null)
@@ -105,7 +105,7 @@ public static class TeardownStation
             Board = BoardOf(order, piece, s.Target),
             Title = s.Action switch
             {
-                TeardownAction.Unscrew => TeardownStationWords.TakeOutGroup(HowMany.Of(s.Count, "screw"), s.Target),
+                TeardownAction.Unscrew => TeardownStationWords.TakeOutGroup(HowMany.Count(s.Count, "screw"), s.Target),
                 TeardownAction.Unplug => TeardownStationWords.Unplug(s.Name),
                 _ => TeardownStationWords.Lift(s.Name),
             },

@@ -12,9 +12,9 @@ public static class BlockReader
 {
     public const string Format = "faithful-bracket/block";
 
-    private const int MostCarriers = 8,
-        MostBolts = 40,
-        MostHalves = 4;
+    private const int MaxCarriers = 8,
+        MaxBolts = 40,
+        MaxHalves = 4;
 
     /// <summary>Parts of special kinds that are kept as they are.</summary>
     private static readonly string[] Kept = ["bodies"];
@@ -114,10 +114,10 @@ public static class BlockReader
             o.Fault("carriers", BlockReaderWords.OnlyBlockOfKindMemory);
         if (block.Halves.Count > 0 && block.Kind != BlockKind.TwoHalf)
             o.Fault("halves", BlockReaderWords.OnlyBlockOfKindTwoHalf);
-        if (block.Carriers.Count > MostCarriers)
-            o.Fault("carriers", BlockReaderWords.ExpectedAtMostFound(MostCarriers, block.Carriers.Count));
-        if (block.Halves.Count > MostHalves)
-            o.Fault("halves", BlockReaderWords.ExpectedAtMostFound(MostHalves, block.Halves.Count));
+        if (block.Carriers.Count > MaxCarriers)
+            o.Fault("carriers", BlockReaderWords.ExpectedAtMostFound(MaxCarriers, block.Carriers.Count));
+        if (block.Halves.Count > MaxHalves)
+            o.Fault("halves", BlockReaderWords.ExpectedAtMostFound(MaxHalves, block.Halves.Count));
         DocumentRules.Unique(o, "carriers", block.Carriers.Select(c => c.Id));
         DocumentRules.Unique(o, "halves", block.Halves.Select(h => h.Id));
         for (var i = 0; i < block.Halves.Count; i++)
@@ -144,8 +144,8 @@ public static class BlockReader
         );
         if (carrier.TopPadMm is null != carrier.TopPadWidthMm is null)
             o.Fault("topPadMm", BlockReaderWords.TopPadNeedsBothThickness);
-        if (carrier.BoltHoles.Count > MostBolts)
-            o.Fault("boltHoles", BlockReaderWords.ExpectedAtMostFound(MostBolts, carrier.BoltHoles.Count));
+        if (carrier.BoltHoles.Count > MaxBolts)
+            o.Fault("boltHoles", BlockReaderWords.ExpectedAtMostFound(MaxBolts, carrier.BoltHoles.Count));
         DocumentRules.Unique(o, "boltHoles", carrier.BoltHoles.Select(b => b.Id));
         return carrier;
     }

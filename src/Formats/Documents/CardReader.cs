@@ -10,7 +10,7 @@ public static class CardReader
 {
     public const string Format = "faithful-bracket/card";
 
-    private const int MostBoards = 8;
+    private const int MaxBoards = 8;
 
     /// <exception cref="MalformedJsonException">No JSON.</exception>
     /// <exception cref="InputException">Every broken rule with its place.</exception>
@@ -42,8 +42,8 @@ public static class CardReader
                 : null,
         };
         o.End();
-        if (card.Boards.Count is < 1 or > MostBoards)
-            o.Fault("boards", CardReaderWords.ExpectedToBoardsFound(MostBoards, card.Boards.Count));
+        if (card.Boards.Count is < 1 or > MaxBoards)
+            o.Fault("boards", CardReaderWords.ExpectedToBoardsFound(MaxBoards, card.Boards.Count));
         DocumentRules.Unique(o, "boards", card.Boards.Select(b => b.Key));
         DocumentRules.Unique(o, "ribbons", card.Ribbons.Select(r => r.Id));
         if (card.Boards.Count > 0 && card.Boards[0].Pose is not null)

@@ -7,8 +7,8 @@ namespace FaithfulBracket.Formats.Documents;
 /// <summary>Rules that every document keeps.</summary>
 public static class DocumentRules
 {
-    private const double LeastBoardMm = 15,
-        MostBoardMm = 700;
+    private const double MinBoardMm = 15,
+        MaxBoardMm = 700;
 
     public static void Head(ObjectReader o, string format)
     {
@@ -60,14 +60,14 @@ public static class DocumentRules
         if (!o.Has("outline") || outline.Area == 1)
             return;
         var longest = Math.Max(outline.Bounds.Width, outline.Bounds.Height);
-        if (longest is >= LeastBoardMm and <= MostBoardMm)
+        if (longest is >= MinBoardMm and <= MaxBoardMm)
             return;
         var guess =
-            longest < LeastBoardMm
+            longest < MinBoardMm
                 ? longest < 1
                     ? DocumentRulesWords.ItLooksLikeMetres
                     : DocumentRulesWords.ItLooksLikeInchesOrCentimetres
                 : DocumentRulesWords.ItLooksLikeMilsOrMicrometres;
-        o.Fault("outline", DocumentRulesWords.BoardIsLongExpected(longest, LeastBoardMm, MostBoardMm, guess));
+        o.Fault("outline", DocumentRulesWords.BoardIsLongExpected(longest, MinBoardMm, MaxBoardMm, guess));
     }
 }

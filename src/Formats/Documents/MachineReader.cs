@@ -12,8 +12,8 @@ public static class MachineReader
 {
     public const string Format = "faithful-bracket/machine";
 
-    private const int MostCards = 12,
-        MostSlots = 40;
+    private const int MaxCards = 12,
+        MaxSlots = 40;
 
     /// <exception cref="MalformedJsonException">No JSON.</exception>
     /// <exception cref="InputException">Every broken rule with its place.</exception>
@@ -37,7 +37,7 @@ public static class MachineReader
             Name = o.Text("name"),
             Cards = cards,
             SlotPitchMm = o.Number("slotPitchMm", 1, 200, otherwise: Machine.PlainPitchMm),
-            Slots = o.OptionalInteger("slots", 1, MostSlots),
+            Slots = o.OptionalInteger("slots", 1, MaxSlots),
             Links = o.Objects(
                 "links",
                 l => new MachineLink(
@@ -50,8 +50,8 @@ public static class MachineReader
             ),
         };
         o.End();
-        if (machine.Cards.Count is < 1 or > MostCards)
-            o.Fault("cards", MachineReaderWords.ExpectedToCardsFound(MostCards, machine.Cards.Count));
+        if (machine.Cards.Count is < 1 or > MaxCards)
+            o.Fault("cards", MachineReaderWords.ExpectedToCardsFound(MaxCards, machine.Cards.Count));
         DocumentRules.Unique(o, "cards", machine.Cards.Select(c => c.Key));
         for (var i = 0; i < machine.Links.Count; i++)
             Check(o, machine, i);
@@ -78,7 +78,7 @@ public static class MachineReader
             o.OptionalText("card"),
             o.OptionalText("board"),
             o.OptionalText("block"),
-            o.Integer("slot", 1, MostSlots)
+            o.Integer("slot", 1, MaxSlots)
         );
         if (new object?[] { card.Job, card.Card, card.Board }.Count(x => x is not null) != 1)
             o.Fault("board", MachineReaderWords.SayOneOfJobCard);

@@ -25,9 +25,9 @@ public sealed record DrawerRowRead(int Line, string? Kind, string? Id, JsonObjec
 /// </summary>
 public static class DrawerTable
 {
-    public const int MostRows = 5000;
+    public const int MaxRows = 5000;
 
-    public static readonly string InWords = $"Limits: 16 MiB, {MostRows} rows. {SpreadsheetFile.InWords}";
+    public static readonly string InWords = $"Limits: 16 MiB, {MaxRows} rows. {SpreadsheetFile.InWords}";
 
     public static readonly IReadOnlyList<string> Kinds = ["material", "pad", "paste", "screw", "tool", "consumable"];
 
@@ -98,8 +98,8 @@ public static class DrawerTable
             var cells = CsvLine.Cells(file.Lines[i], separator);
             if (cells.All(c => c.Length == 0))
                 continue;
-            if (rows.Count >= MostRows)
-                throw new InputException("", $"More than {MostRows} rows.");
+            if (rows.Count >= MaxRows)
+                throw new InputException("", $"More than {MaxRows} rows.");
             rows.Add(Row(cells, columns, separator != ',', i + 1, faults));
         }
         return faults.Count > 0 ? throw new InputException(faults)

@@ -10,15 +10,15 @@ namespace FaithfulBracket.Formats.Json;
 /// </summary>
 public sealed class ObjectReader
 {
-    public const int MostItems = 20_000;
+    public const int MaxItems = 20_000;
 
     /// <summary>Corners of one outline.</summary>
-    private const int MostCorners = 5000;
-    private const double MostLength = 1e6;
+    private const int MaxCorners = 5000;
+    private const double MaxLength = 1e6;
 
     /// <summary>What editors complete a document by; it says nothing about what is described.</summary>
     private const string Schema = "$schema";
-    private const int MostSchema = 500;
+    private const int MaxSchema = 500;
 
     private readonly Dictionary<string, JsonElement> _fields = [];
     private readonly HashSet<string> _known = [];
@@ -36,7 +36,7 @@ public sealed class ObjectReader
             if (!_fields.TryAdd(p.Name, p.Value))
                 Fault(p.Name, ObjectReaderWords.ThisFieldStandsTwice);
         if (pointer.Length == 0)
-            OptionalText(Schema, MostSchema);
+            OptionalText(Schema, MaxSchema);
     }
 
     public string Pointer { get; }
@@ -87,7 +87,7 @@ public sealed class ObjectReader
         return text;
     }
 
-    public double Number(string field, double least = -MostLength, double most = MostLength)
+    public double Number(string field, double least = -MaxLength, double most = MaxLength)
     {
         if (OptionalNumber(field, least, most) is { } n)
             return n;
@@ -99,7 +99,7 @@ public sealed class ObjectReader
     public double Number(string field, double least, double most, double otherwise) =>
         OptionalNumber(field, least, most) ?? otherwise;
 
-    public double? OptionalNumber(string field, double least = -MostLength, double most = MostLength)
+    public double? OptionalNumber(string field, double least = -MaxLength, double most = MaxLength)
     {
         if (!Find(field, out var e))
             return null;
@@ -202,11 +202,11 @@ public sealed class ObjectReader
         return list;
     }
 
-    public List<double> Numbers(string field, double least = -MostLength, double most = MostLength) =>
+    public List<double> Numbers(string field, double least = -MaxLength, double most = MaxLength) =>
         [.. Items(field).Select(i => ReadNumber(i.Element, i.Pointer, least, most) ?? 0)];
 
     /// <summary>A list of [x, y] pairs; empty when the field is missing.</summary>
-    public List<Point2> Points(string field, double least = -MostLength, double most = MostLength)
+    public List<Point2> Points(string field, double least = -MaxLength, double most = MaxLength)
     {
         return [.. Pairs(Items(field), least, most)];
     }
@@ -216,19 +216,15 @@ public sealed class ObjectReader
     {
         if (!Find(field, out var e) || e.ValueKind == JsonValueKind.Null)
             return null;
-        return Pairs([(e, At(field))], -MostLength, MostLength) is [var p] ? p : null;
+        return Pairs([(e, At(field))], -MaxLength, MaxLength) is [var p] ? p : null;
     }
 
     /// <summary>A list of [x, y] pairs inside a list.</summary>
     public List<Point2> PointList(JsonElement list, string field)
     {
-        if (list.ValueKind == JsonValueKind.Array && list.GetArrayLength() <= MostItems)
-            return Pairs(
-                list.EnumerateArray().Select((e, i) => (e, $"{Pointer}/{field}/{i}")),
-                -MostLength,
-                MostLength
-            );
-        _faults.Add(new($"{Pointer}/{field}", ObjectReaderWords.ExpectedListOfAtMostPairs(MostItems, Describe(list))));
+        if (list.ValueKind == JsonValueKind.Array && list.GetArrayLength() <= MaxItems)
+            return Pairs(list.EnumerateArray().Select((e, i) => (e, $"{Pointer}/{field}/{i}")), -MaxLength, MaxLength);
+        _faults.Add(new($"{Pointer}/{field}", ObjectReaderWords.ExpectedListOfAtMostPairs(MaxItems, Describe(list))));
         return [];
     }
 
@@ -331,9 +327,9 @@ public sealed class ObjectReader
             Fault(field, $"Expected a list, found {Describe(e)}.");
             yield break;
         }
-        if (e.GetArrayLength() > MostItems)
+        if (e.GetArrayLength() > MaxItems)
         {
-            Fault(field, ObjectReaderWords.ExpectedAtMostEntriesFound(MostItems, e.GetArrayLength()));
+            Fault(field, ObjectReaderWords.ExpectedAtMostEntriesFound(MaxItems, e.GetArrayLength()));
             yield break;
         }
         var i = 0;
@@ -367,13 +363,13 @@ public sealed class ObjectReader
             Fault(field, ObjectReaderWords.ExpectedAtLeastThreePointsFound(points.Count));
             return null;
         }
-        if (points.Count > MostCorners)
+        if (points.Count > MaxCorners)
         {
-            Fault(field, ObjectReaderWords.ExpectedAtMostCornersFound(MostCorners, points.Count));
+            Fault(field, ObjectReaderWords.ExpectedAtMostCornersFound(MaxCorners, points.Count));
             return null;
         }
         var polygon = new Polygon(points);
-        if (SelfCrossing.Of(points))
+        if (SelfCrossing.Exists(points))
         {
             Fault(field, ObjectReaderWords.OutlineCrossesItself);
             return null;
@@ -387,8 +383,8 @@ public sealed class ObjectReader
     }
 
     private static string Range(double least, double most) =>
-        least <= -MostLength && most >= MostLength ? ""
-        : most >= MostLength ? FormattableString.Invariant($" of at least {least}")
+        least <= -MaxLength && most >= MaxLength ? ""
+        : most >= MaxLength ? FormattableString.Invariant($" of at least {least}")
         : FormattableString.Invariant($" from {least} to {most}");
 
     private static string Short(string text) => text.Length <= 40 ? text : text[..39] + "…";

@@ -57,7 +57,7 @@ public static class DrawingWriter
     private static string Svg(List<Shape> shapes, List<Round> rounds)
     {
         var b = Bounds
-            .Of([
+            .From([
                 .. shapes.SelectMany(s => s.Points),
                 .. rounds.SelectMany(r =>
                     new[] { r.At - new Point2(r.RadiusMm, r.RadiusMm), r.At + new Point2(r.RadiusMm, r.RadiusMm) }

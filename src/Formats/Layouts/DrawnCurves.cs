@@ -7,7 +7,7 @@ namespace FaithfulBracket.Formats.Layouts;
 internal static class DrawnCurves
 {
     public const double SagMm = 0.01;
-    private const int MostPoints = 4000;
+    private const int MaxPoints = 4000;
 
     /// <summary>Into how many chords an arc is cut.</summary>
     /// <param name="mm">Millimetres in one unit of the coordinates.</param>
@@ -16,7 +16,7 @@ internal static class DrawnCurves
         var coarse = Math.PI / 30;
         var r = Math.Abs(radius) * mm;
         var step = r > SagMm ? Math.Min(coarse, 2 * Math.Acos(1 - SagMm / r)) : coarse;
-        return (int)Math.Clamp(Math.Ceiling(Math.Abs(sweepRad) / step - 1e-9), 2, MostPoints);
+        return (int)Math.Clamp(Math.Ceiling(Math.Abs(sweepRad) / step - 1e-9), 2, MaxPoints);
     }
 
     /// <summary>From <paramref name="from"/> about a centre, both ends with it; counter-clockwise for a positive sweep.</summary>
@@ -65,7 +65,7 @@ internal static class DrawnCurves
     )
     {
         var points = new List<Point2>();
-        var each = Math.Clamp(MostPoints / Math.Max(1, control.Count - degree), 2, 24);
+        var each = Math.Clamp(MaxPoints / Math.Max(1, control.Count - degree), 2, 24);
         for (var span = degree; span < control.Count; span++)
         {
             if (knots[span + 1] - knots[span] <= 1e-12)

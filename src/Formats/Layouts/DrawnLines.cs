@@ -9,8 +9,8 @@ namespace FaithfulBracket.Formats.Layouts;
 /// </summary>
 internal sealed class DrawnLines(TextFile file, LayoutDraft draft)
 {
-    private const double LeastAreaMm2 = 0.01,
-        LeastOutlineMm2 = 1;
+    private const double MinAreaMm2 = 0.01,
+        MinOutlineMm2 = 1;
 
     private readonly List<(string Layer, List<Point2> Points)> _closed = [];
     private readonly List<(Point2 A, Point2 B)> _loose = [];
@@ -50,7 +50,7 @@ internal sealed class DrawnLines(TextFile file, LayoutDraft draft)
     public void Finish()
     {
         _closed.AddRange(LoopChain.Loops(_loose).Select(l => ("0", l)));
-        _closed.RemoveAll(c => Math.Abs(Polygon.Shoelace(c.Points)) < LeastAreaMm2);
+        _closed.RemoveAll(c => Math.Abs(Polygon.Shoelace(c.Points)) < MinAreaMm2);
         foreach (var (what, (count, line)) in _skipped)
             draft.Warn(file, line, DrawnLinesWords.IsNotUnderstoodAndLeftOut(count, what));
         if (_closed.Count > 0)
@@ -62,7 +62,7 @@ internal sealed class DrawnLines(TextFile file, LayoutDraft draft)
     private void Outline()
     {
         var outer = _closed.MaxBy(c => Math.Abs(Polygon.Shoelace(c.Points)));
-        if (Math.Abs(Polygon.Shoelace(outer.Points)) > LeastOutlineMm2)
+        if (Math.Abs(Polygon.Shoelace(outer.Points)) > MinOutlineMm2)
             draft.SetOutline(file, new(outer.Points.ConvertAll(Rounded)));
         foreach (var c in _closed.Where(c => c != outer))
             AddPart(c.Layer, c.Points);

@@ -6,8 +6,8 @@ namespace FaithfulBracket.Formats.Layouts;
 /// <summary>How numbers without a point are read: digits before and after it, and which zeros stand.</summary>
 internal readonly record struct DrillDigits(int Integers, int Decimals, bool LeadingKept)
 {
-    private const double LeastBoardMm = LayoutReader.LeastBoardMm,
-        MostBoardMm = LayoutReader.MostBoardMm,
+    private const double MinBoardMm = LayoutReader.MinBoardMm,
+        MaxBoardMm = LayoutReader.MaxBoardMm,
         BesideMm = 15;
 
     /// <summary>
@@ -23,7 +23,9 @@ internal readonly record struct DrillDigits(int Integers, int Decimals, bool Lea
             var alone = new LayoutDraft();
             ExcellonReader.Read(file, options, alone, digits);
             var size =
-                alone.Holes.Count == 0 ? (Bounds?)null : Bounds.Of([.. alone.Holes.Select(h => new Point2(h.X, h.Y))]);
+                alone.Holes.Count == 0
+                    ? (Bounds?)null
+                    : Bounds.From([.. alone.Holes.Select(h => new Point2(h.X, h.Y))]);
             tried.Add((digits, alone, size, Miss(alone, size, others) + 0.05 * tried.Count));
         }
         var best = tried.MinBy(t => t.Miss);
@@ -51,12 +53,12 @@ internal readonly record struct DrillDigits(int Integers, int Decimals, bool Lea
             return 0;
         var longest = Math.Max(s.Width, s.Height);
         var miss =
-            longest < LeastBoardMm ? 1 + Math.Log(LeastBoardMm / Math.Max(longest, 1e-6))
-            : longest > MostBoardMm ? 1 + Math.Log(longest / MostBoardMm)
+            longest < MinBoardMm ? 1 + Math.Log(MinBoardMm / Math.Max(longest, 1e-6))
+            : longest > MaxBoardMm ? 1 + Math.Log(longest / MaxBoardMm)
             : 0;
         if (others.Count < 2)
             return miss;
-        var b = Bounds.Of(others);
+        var b = Bounds.From(others);
         var near = b.Grown(BesideMm);
         var inside = alone.Holes.Count(h =>
             h.X >= near.MinX && h.X <= near.MaxX && h.Y >= near.MinY && h.Y <= near.MaxY

@@ -10,7 +10,7 @@ namespace FaithfulBracket.Formats.Layouts;
 internal sealed class DxfReader
 {
     private const int DeepestInsert = 16,
-        MostEntities = 200_000;
+        MaxEntities = 200_000;
 
     private readonly TextFile _file;
     private readonly DxfFile _drawing;
@@ -26,7 +26,7 @@ internal sealed class DxfReader
 
     private void Run(LayoutOptions options)
     {
-        var unit = DxfUnits.Of(_file, _drawing, options, _draft);
+        var unit = DxfUnits.Read(_file, _drawing, options, _draft);
         _draft.Units ??= unit;
         Walk(_drawing.Entities, DrawnFrame.Scaled(unit.ToMm()), null, 0);
         _lines.Finish();
@@ -36,8 +36,8 @@ internal sealed class DxfReader
     {
         foreach (var e in entities)
         {
-            if (++_entities > MostEntities)
-                throw _file.Refuse(e.Line, DxfReaderWords.MoreThanEntitiesInsertedBlocksCounted(MostEntities));
+            if (++_entities > MaxEntities)
+                throw _file.Refuse(e.Line, DxfReaderWords.MoreThanEntitiesInsertedBlocksCounted(MaxEntities));
             // drawn on the sheet, not on the board
             if (e.Text(67) == "1")
                 continue;
@@ -114,10 +114,10 @@ internal sealed class DxfReader
         }
         if (depth >= DeepestInsert)
             throw _file.Refuse(e.Line, DxfReaderWords.BlocksLieInEachOtherMore(DeepestInsert));
-        var columns = (int)Math.Clamp(e.Number(70, 1), 1, MostEntities);
-        var rows = (int)Math.Clamp(e.Number(71, 1), 1, MostEntities);
-        if ((long)columns * rows * Math.Max(1, block.Inner.Count) > MostEntities)
-            throw _file.Refuse(e.Line, DxfReaderWords.MoreThanEntitiesInsertedBlocksCounted(MostEntities));
+        var columns = (int)Math.Clamp(e.Number(70, 1), 1, MaxEntities);
+        var rows = (int)Math.Clamp(e.Number(71, 1), 1, MaxEntities);
+        if ((long)columns * rows * Math.Max(1, block.Inner.Count) > MaxEntities)
+            throw _file.Refuse(e.Line, DxfReaderWords.MoreThanEntitiesInsertedBlocksCounted(MaxEntities));
         var basePoint = new Point2(block.Number(10, 0), block.Number(20, 0));
         for (var row = 0; row < rows; row++)
         for (var column = 0; column < columns; column++)

@@ -6,7 +6,7 @@ namespace FaithfulBracket.Formats.Layouts;
 internal static class DxfUnits
 {
     /// <exception cref="Core.InputException">The drawing states a unit that no board is drawn in.</exception>
-    public static LengthUnit Of(TextFile file, DxfFile drawing, LayoutOptions options, LayoutDraft draft)
+    public static LengthUnit Read(TextFile file, DxfFile drawing, LayoutOptions options, LayoutDraft draft)
     {
         if (options.Units is { } forced)
         {

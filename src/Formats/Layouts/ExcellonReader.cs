@@ -383,8 +383,8 @@ internal sealed partial class ExcellonReader
 
     private void Add(LayoutHole hole)
     {
-        if (_draft.Holes.Count > LayoutDraft.MostItems)
-            throw _file.Refuse(_line, $"more than {LayoutDraft.MostItems} holes.");
+        if (_draft.Holes.Count > LayoutDraft.MaxItems)
+            throw _file.Refuse(_line, $"more than {LayoutDraft.MaxItems} holes.");
         _draft.Holes.Add(hole with { X = Math.Round(hole.X, 6), Y = Math.Round(hole.Y, 6) });
     }
 

@@ -10,7 +10,7 @@ namespace FaithfulBracket.Formats.Layouts;
 /// </summary>
 internal sealed class GerberReader
 {
-    private const int MostPoints = 200_000;
+    private const int MaxPoints = 200_000;
     private const string NoProfile = GerberReaderWords.ThisIsCopperOrMaskLayer;
 
     private readonly TextFile _file;
@@ -71,7 +71,7 @@ internal sealed class GerberReader
                 _file,
                 1,
                 GerberReaderWords.InsideOutlineTakenAsCutOuts(
-                    Core.HowMany.Of(loops.Count - 1, "closed line", "closed lines"),
+                    Core.HowMany.Count(loops.Count - 1, "closed line", "closed lines"),
                     loops.Count == 2 ? "is" : "are"
                 )
             );
@@ -219,8 +219,8 @@ internal sealed class GerberReader
             return;
         }
         List<Point2> path = _curve == 1 ? [from, to] : Arc(line, from, to, i, j);
-        if (_strokes.Count + (_contour?.Count ?? 0) + path.Count > MostPoints)
-            throw _file.Refuse(line, GerberReaderWords.MoreThanLines(MostPoints));
+        if (_strokes.Count + (_contour?.Count ?? 0) + path.Count > MaxPoints)
+            throw _file.Refuse(line, GerberReaderWords.MoreThanLines(MaxPoints));
         if (_region)
             (_contour ??= [from]).AddRange(path.Skip(1));
         else

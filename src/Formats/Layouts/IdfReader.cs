@@ -66,7 +66,7 @@ internal static partial class IdfReader
                 depth = null;
             if (points.Count >= 3)
             {
-                var b = Bounds.Of(points);
+                var b = Bounds.From(points);
                 (width, depth) = (b.Width, b.Height);
             }
             draft.Packages[Key(head.Words[0], head.Words[1])] = (height, width, depth);

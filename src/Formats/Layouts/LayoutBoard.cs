@@ -99,7 +99,7 @@ public static class LayoutBoard
         if (layout.Parts.Where(p => p.WidthMm is null or <= 0).ToList() is { Count: > 0 } small)
             yield return LayoutBoardWords.NoSizeIsStated(Names(small), UnknownSizeMm);
         if (layout.Holes.Count(h => h.DiameterMm is not > 0) is > 0 and var nameless)
-            yield return LayoutBoardWords.WithoutDiameterLeftOut(HowMany.Of(nameless, "hole"));
+            yield return LayoutBoardWords.WithoutDiameterLeftOut(HowMany.Count(nameless, "hole"));
         if (layout.ThicknessMm is null)
             yield return LayoutBoardWords.NoThicknessIsStated(UnknownThicknessMm);
         if (layout.Outline is null)
@@ -108,7 +108,7 @@ public static class LayoutBoard
 
     private static Polygon Around(List<Point2> points)
     {
-        var b = Bounds.Of(points).Grown(RimMm);
+        var b = Bounds.From(points).Grown(RimMm);
         return new([new(b.MinX, b.MinY), new(b.MaxX, b.MinY), new(b.MaxX, b.MaxY), new(b.MinX, b.MaxY)]);
     }
 }

@@ -80,7 +80,7 @@ public static class LayoutQuestions
     }
 
     /// <param name="die">Designator of the main die, which is known to be one; null where nobody said.</param>
-    public static IReadOnlyList<PartQuestion> Of(LayoutResult layout, string? die)
+    public static IReadOnlyList<PartQuestion> Create(LayoutResult layout, string? die)
     {
         var at = layout.Parts.FirstOrDefault(p => p.Id == die) is { } d ? new Point2(d.X, d.Y) : (Point2?)null;
         return
@@ -106,7 +106,9 @@ public static class LayoutQuestions
         foreach (var part in q.Parts)
         {
             if (q.AsksKind)
-                list.Add(new(part, AskedOf.Kind, q.GuessKind is { } k ? Json.EnumNames<PartKind>.Of(k) : null, q.Why));
+                list.Add(
+                    new(part, AskedOf.Kind, q.GuessKind is { } k ? Json.EnumNames<PartKind>.Name(k) : null, q.Why)
+                );
             if (q.AsksHeight)
                 list.Add(
                     new(

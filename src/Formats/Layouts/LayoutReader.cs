@@ -7,7 +7,7 @@ namespace FaithfulBracket.Formats.Layouts;
 /// <summary>Reads the files of a layout export together; what each is, its content tells.</summary>
 public static class LayoutReader
 {
-    public const int MostFiles = 20;
+    public const int MaxFiles = 20;
 
     private enum Kind
     {
@@ -26,8 +26,8 @@ public static class LayoutReader
         options ??= new();
         if (files.Count == 0)
             throw new InputException("/files", LayoutReaderWords.ExpectedAtLeastOneFile);
-        if (files.Count > MostFiles)
-            throw new InputException("/files", LayoutReaderWords.ExpectedAtMostFilesFound(MostFiles, files.Count));
+        if (files.Count > MaxFiles)
+            throw new InputException("/files", LayoutReaderWords.ExpectedAtMostFilesFound(MaxFiles, files.Count));
         var draft = new LayoutDraft();
         var faults = new List<InputFault>();
         // drill files that leave their digits open are read last: the others then say how large the board is
@@ -64,10 +64,10 @@ public static class LayoutReader
                         TableReader.Read(text, options, draft);
                         break;
                 }
-                if (draft.Holes.Count + draft.Parts.Count > LayoutDraft.MostItems)
+                if (draft.Holes.Count + draft.Parts.Count > LayoutDraft.MaxItems)
                     throw new InputException(
                         text.Pointer,
-                        LayoutReaderWords.MoreThanHolesAndParts(text.Name, LayoutDraft.MostItems)
+                        LayoutReaderWords.MoreThanHolesAndParts(text.Name, LayoutDraft.MaxItems)
                     );
             }
             catch (InputException e)
@@ -128,7 +128,7 @@ public static class LayoutReader
     )
     {
         var tables = new List<TableLook>();
-        for (var i = 0; i < Math.Min(files.Count, MostFiles); i++)
+        for (var i = 0; i < Math.Min(files.Count, MaxFiles); i++)
         {
             try
             {
@@ -156,8 +156,8 @@ public static class LayoutReader
     }
 
     /// <summary>Longest sides that a board may believably have, mm.</summary>
-    internal const double LeastBoardMm = 20,
-        MostBoardMm = 700;
+    internal const double MinBoardMm = 20,
+        MaxBoardMm = 700;
 
     /// <summary>What no board is like is seen before it is kept.</summary>
     private static void WarnOfSize(LayoutDraft d, IReadOnlyList<LayoutFile> files)
@@ -165,8 +165,8 @@ public static class LayoutReader
         List<Point2> places = d.Outline is { } o
             ? [.. o.Points]
             : [.. d.Holes.Select(h => new Point2(h.X, h.Y)), .. d.Parts.Select(p => new Point2(p.X, p.Y))];
-        if (places.Count > 1 && Bounds.Of(places) is var b && Math.Max(b.Width, b.Height) is var longest)
-            if (longest is > MostBoardMm or < LeastBoardMm)
+        if (places.Count > 1 && Bounds.From(places) is var b && Math.Max(b.Width, b.Height) is var longest)
+            if (longest is > MaxBoardMm or < MinBoardMm)
                 d.Warnings.Add(new(files[0].Name, 1, LayoutReaderWords.BoardWouldBeWhichNoBoard(b.Width, b.Height)));
         if (d.Outline is not { } outline)
             return;
@@ -176,14 +176,14 @@ public static class LayoutReader
                 new(
                     files[0].Name,
                     1,
-                    $"{HowMany.Of(beside.Count, "part lies", "parts lie")} outside the outline: "
+                    $"{HowMany.Count(beside.Count, "part lies", "parts lie")} outside the outline: "
                         + $"{string.Join(", ", beside.Take(6))}{(beside.Count > 6 ? " …" : "")}."
                 )
             );
         var holes = d.Holes.Count(h => !outline.Contains(new(h.X, h.Y)));
         if (holes > 0)
             d.Warnings.Add(
-                new(files[0].Name, 1, $"{HowMany.Of(holes, "hole lies", "holes lie")} outside the outline.")
+                new(files[0].Name, 1, $"{HowMany.Count(holes, "hole lies", "holes lie")} outside the outline.")
             );
     }
 

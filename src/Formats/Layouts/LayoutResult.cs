@@ -77,7 +77,7 @@ public sealed record LayoutResult(
 /// <summary>Gathers what the files of one export say.</summary>
 internal sealed class LayoutDraft
 {
-    public const int MostItems = 50_000;
+    public const int MaxItems = 50_000;
 
     public List<LayoutHole> Holes { get; } = [];
     public List<LayoutPart> Parts { get; } = [];

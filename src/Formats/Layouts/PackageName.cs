@@ -6,8 +6,8 @@ namespace FaithfulBracket.Formats.Layouts;
 /// <summary>What the name of a package says of its size.</summary>
 internal static partial class PackageName
 {
-    private const double LeastMm = 0.3,
-        MostMm = 100;
+    private const double MinMm = 0.3,
+        MaxMm = 100;
 
     [GeneratedRegex(@"(?<![\d.,])(\d+(?:[.,]\d+)?)\s*[xX×]\s*(\d+(?:[.,]\d+)?)(?![\d.,])")]
     private static partial Regex SidesPattern();
@@ -24,7 +24,7 @@ internal static partial class PackageName
         double Side(int group) =>
             double.Parse(m.Groups[group].Value.Replace(',', '.'), NumberStyles.Float, CultureInfo.InvariantCulture);
         var (width, depth) = (Side(1), Side(2));
-        return width is >= LeastMm and <= MostMm && depth is >= LeastMm and <= MostMm
+        return width is >= MinMm and <= MaxMm && depth is >= MinMm and <= MaxMm
             ? (width, depth, $"\"{LayoutReader.Short(name)}\"")
             : null;
     }

@@ -13,10 +13,10 @@ namespace FaithfulBracket.Formats.Layouts;
 internal sealed class SvgReader
 {
     private const int Deepest = 64,
-        MostElements = 200_000,
-        MostPoints = 2_000_000;
+        MaxElements = 200_000,
+        MaxPoints = 2_000_000;
 
-    public static readonly string TooMany = SvgReaderWords.MoreThanPointsInAllCurves(MostPoints);
+    public static readonly string TooMany = SvgReaderWords.MoreThanPointsInAllCurves(MaxPoints);
 
     /// <summary>Shapes that hold nothing drawn at their own place.</summary>
     private static readonly HashSet<string> Unseen =
@@ -84,7 +84,7 @@ internal sealed class SvgReader
                 {
                     DtdProcessing = DtdProcessing.Ignore,
                     XmlResolver = null,
-                    MaxCharactersInDocument = TextFile.MostBytes,
+                    MaxCharactersInDocument = TextFile.MaxBytes,
                 }
             );
             var root = XDocument.Load(xml, LoadOptions.SetLineInfo).Root!;
@@ -100,8 +100,8 @@ internal sealed class SvgReader
 
     private void One(XElement e, DrawnFrame world, string layer, int depth)
     {
-        if (++_elements > MostElements)
-            throw _file.Refuse(LineOf(e), SvgReaderWords.MoreThanElementsUsedOnesCounted(MostElements));
+        if (++_elements > MaxElements)
+            throw _file.Refuse(LineOf(e), SvgReaderWords.MoreThanElementsUsedOnesCounted(MaxElements));
         if (depth > Deepest)
             throw _file.Refuse(LineOf(e), SvgReaderWords.GroupsLieInEachOtherMore(Deepest));
         var name = e.Name.LocalName;
@@ -147,7 +147,7 @@ internal sealed class SvgReader
                     var (chain, closed) in SvgPath.Read(
                         (string?)e.Attribute("d") ?? "",
                         frame.LargestScale,
-                        MostPoints - _points,
+                        MaxPoints - _points,
                         text => _file.Refuse(LineOf(e), text)
                     )
                 )
@@ -172,7 +172,7 @@ internal sealed class SvgReader
     {
         if (r.X <= 0 || r.Y <= 0)
             return;
-        if (_points > MostPoints)
+        if (_points > MaxPoints)
             throw _file.Refuse(1, TooMany);
         var points = DrawnCurves
             .Ellipse(default, new(r.X, 0), r.Y / r.X, 0, 2 * Math.PI, frame.LargestScale)
@@ -206,7 +206,7 @@ internal sealed class SvgReader
         var ends = points.Count > fewest && (points[0] - points[^1]).Length < LoopChain.JointMm;
         if ((closed || ends) && points.Count >= fewest)
         {
-            var bounds = Bounds.Of(points);
+            var bounds = Bounds.From(points);
             var centre = new Point2((bounds.MinX + bounds.MaxX) / 2, (bounds.MinY + bounds.MaxY) / 2);
             var radius = (bounds.Width + bounds.Height) / 4;
             if (radius > 0 && points.TrueForAll(p => Math.Abs((p - centre).Length - radius) <= share * radius + mm))

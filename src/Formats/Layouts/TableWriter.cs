@@ -66,7 +66,7 @@ public static class TableWriter
             Row(
                 "part",
                 p.Id,
-                EnumNames<Face>.Of(p.Face),
+                EnumNames<Face>.Name(p.Face),
                 p.X,
                 p.Y,
                 "",
@@ -74,7 +74,7 @@ public static class TableWriter
                 p.DepthMm,
                 p.RotationDeg,
                 p.HeightMm,
-                EnumNames<PartKind>.Of(p.Kind),
+                EnumNames<PartKind>.Name(p.Kind),
                 "",
                 ""
             );

@@ -8,8 +8,8 @@ namespace FaithfulBracket.Formats.Layouts;
 /// <summary>A text file or a sheet of a workbook as numbered lines, whatever its line ends and encoding.</summary>
 internal sealed class TextFile
 {
-    public const int MostBytes = 16 * 1024 * 1024;
-    private const int MostLines = 400_000;
+    public const int MaxBytes = 16 * 1024 * 1024;
+    private const int MaxLines = 400_000;
 
     private readonly ReadOnlyMemory<byte> _content;
     private readonly string? _sheet;
@@ -20,16 +20,16 @@ internal sealed class TextFile
     public TextFile(string name, ReadOnlyMemory<byte> content, string pointer, string? sheet = null)
     {
         (Name, Pointer, _content, _sheet) = (name, pointer, content, sheet);
-        if (content.Length > MostBytes)
-            throw new InputException(pointer, $"{name}: larger than {MostBytes / 1048576} MiB.");
+        if (content.Length > MaxBytes)
+            throw new InputException(pointer, $"{name}: larger than {MaxBytes / 1048576} MiB.");
         if (content.Span.StartsWith(Pdf))
             throw new InputException(pointer, TextFileWords.PDFHoldsPicturesOfPages(name));
         IsSheet = SpreadsheetFile.Is(content.Span);
         Lines = IsSheet
             ? SpreadsheetFile.Lines(content, sheet, why => new(pointer, $"{name}: {why}"))
             : Decode(content.Span).Split(["\r\n", "\n", "\r"], StringSplitOptions.None);
-        if (Lines.Count > MostLines)
-            throw new InputException(pointer, $"{name}: more than {MostLines} lines.");
+        if (Lines.Count > MaxLines)
+            throw new InputException(pointer, $"{name}: more than {MaxLines} lines.");
     }
 
     public string Name { get; }

@@ -15,7 +15,7 @@ internal sealed partial record LogClock(bool DayFirst)
     private static partial Regex TimePattern();
 
     /// <summary>From all cells of the column: a first number above 12 anywhere is a day.</summary>
-    public static LogClock Of(IEnumerable<string> cells) =>
+    public static LogClock Detect(IEnumerable<string> cells) =>
         new(
             cells.Any(t =>
                 TimePattern().Match(t) is { Success: true } m

@@ -16,7 +16,7 @@ public sealed class LogCsv
 {
     public const string InWords = "Limits: 16 MiB, 200,000 rows, 60 columns.";
 
-    private const int MostColumns = 60,
+    private const int MaxColumns = 60,
         Shown = 4;
 
     private readonly TextFile _file;
@@ -32,13 +32,13 @@ public sealed class LogCsv
         (_first, _separator, _names) =
             LogHead.Find(_file.Lines)
             ?? throw new InputException("", LogCsvWords.NoHeaderWithColumnsOfNumbers(_file.Elsewhere));
-        if (_names.Count > MostColumns)
-            throw new InputException("", $"{_names.Count} columns; at most {MostColumns}.");
+        if (_names.Count > MaxColumns)
+            throw new InputException("", $"{_names.Count} columns; at most {MaxColumns}.");
         var first = _file.Lines.Skip(_first).Where(l => l.Length > 0).Take(50).ToList();
         _decimalComma = _separator != ',' && first.Exists(l => l.Contains(',', StringComparison.Ordinal));
         Rows = _file.Lines.Skip(_first).Count(l => !string.IsNullOrWhiteSpace(l));
-        if (Rows > BenchLog.MostRows)
-            throw new InputException("", $"{Rows} rows; at most {BenchLog.MostRows}.");
+        if (Rows > BenchLog.MaxRows)
+            throw new InputException("", $"{Rows} rows; at most {BenchLog.MaxRows}.");
     }
 
     public int Rows { get; }
@@ -61,7 +61,7 @@ public sealed class LogCsv
                     {
                         List<string> samples = [.. rows.Select(r => i < r.Length ? r[i] : "")];
                         var guess = known is null
-                            ? LogGuess.Of(i, name, samples)
+                            ? LogGuess.Guess(i, name, samples)
                             : known.FirstOrDefault(k => k.Index == i);
                         // each channel once: the first that looks like it
                         if (guess is { Channel: { } c } && !taken.Add(c) || guess is { Channel: null } && timed)
@@ -93,7 +93,7 @@ public sealed class LogCsv
         var values = own.ConvertAll(_ => new List<double>(Rows));
         var clock =
             time?.Unit == LogUnit.ClockTime
-                ? LogClock.Of(Records().Select(r => time.Index < r.Cells.Length ? r.Cells[time.Index] : ""))
+                ? LogClock.Detect(Records().Select(r => time.Index < r.Cells.Length ? r.Cells[time.Index] : ""))
                 : new(false);
         double start = double.NaN,
             days = 0,

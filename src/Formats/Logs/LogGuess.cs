@@ -23,10 +23,10 @@ internal static class LogGuess
     /// <summary>What stands beside the sensors of a part and is none of them.</summary>
     private static readonly string[] Others = ["fan", "load", "usage", "voltage", "limit", "lüfter", "%", "rpm"];
 
-    public static LogColumn? Of(int index, string header, IReadOnlyList<string> samples)
+    public static LogColumn? Guess(int index, string header, IReadOnlyList<string> samples)
     {
         var name = $"{header.ToLowerInvariant()} ";
-        var clock = samples.Any(s => LogClock.Of(samples).Seconds(s) is not null);
+        var clock = samples.Any(s => LogClock.Detect(samples).Seconds(s) is not null);
         if (clock)
             return new(index, null, LogUnit.ClockTime);
         if (

@@ -7,7 +7,7 @@ namespace FaithfulBracket.Formats.Logs;
 /// <param name="Row">Index of the line of the first row of figures.</param>
 internal sealed partial record LogHead(int Row, char Separator, IReadOnlyList<string> Names)
 {
-    private const int MostBefore = 30,
+    private const int MaxBefore = 30,
         LongestLine = 8000;
 
     [GeneratedRegex(
@@ -18,7 +18,7 @@ internal sealed partial record LogHead(int Row, char Separator, IReadOnlyList<st
     /// <summary>The last line in front of the first one that is made of figures, with the separator that cuts both alike.</summary>
     public static LogHead? Find(IReadOnlyList<string> lines)
     {
-        for (var i = 0; i + 1 < Math.Min(lines.Count, MostBefore); i++)
+        for (var i = 0; i + 1 < Math.Min(lines.Count, MaxBefore); i++)
         {
             // no header is this long, and nobody cuts such a line into cells to find out
             if (lines[i].Length + lines[i + 1].Length > LongestLine)

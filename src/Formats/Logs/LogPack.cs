@@ -53,7 +53,7 @@ public static class LogPack
                 throw new InvalidDataException(LogPackWords.ThisLogWasPackedByLater);
             int rows = r.ReadInt32(),
                 series = r.ReadByte();
-            if (rows is < 0 or > BenchLog.MostRows || series > BenchLog.MostSeries)
+            if (rows is < 0 or > BenchLog.MaxRows || series > BenchLog.MaxSeries)
                 throw new InvalidDataException(LogPackWords.ThisIsNoPackedLog);
             var times = new double[rows];
             var last = 0L;

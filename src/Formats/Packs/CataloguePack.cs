@@ -31,8 +31,8 @@ public sealed record PackItem(PackItemKind Kind, string Path, string Id, byte[] 
 public static class CataloguePack
 {
     public const string Format = "faithful-bracket/pack";
-    public const int MostBytes = 64 * 1024 * 1024;
-    private const int MostFiles = 5000;
+    public const int MaxBytes = 64 * 1024 * 1024;
+    private const int MaxFiles = 5000;
 
     /// <summary>What a manifest of so many files takes at most.</summary>
     private const int ManifestRoom = 2 * 1024 * 1024;
@@ -44,7 +44,7 @@ public static class CataloguePack
     /// </summary>
     public static void Write(IEnumerable<(PackItemKind Kind, string Id, byte[] Content, string? Of)> items, Stream into)
     {
-        var room = (long)MostBytes - ManifestRoom;
+        var room = (long)MaxBytes - ManifestRoom;
         using (var zip = new ZipArchive(into, ZipArchiveMode.Create, leaveOpen: true))
         {
             var files = new List<object>();
@@ -74,14 +74,14 @@ public static class CataloguePack
                         ? new
                         {
                             path,
-                            kind = EnumNames<PackItemKind>.Of(kind),
+                            kind = EnumNames<PackItemKind>.Name(kind),
                             id,
                             sha256 = Hash(content),
                         }
                         : new
                         {
                             path,
-                            kind = EnumNames<PackItemKind>.Of(kind),
+                            kind = EnumNames<PackItemKind>.Name(kind),
                             id,
                             sha256 = Hash(content),
                             of,
@@ -119,8 +119,8 @@ public static class CataloguePack
     /// <exception cref="InputException">Anything is wrong, with the file it is wrong in.</exception>
     public static IReadOnlyList<PackItem> Read(ReadOnlyMemory<byte> content)
     {
-        if (content.Length > MostBytes)
-            throw new InputException("", CataloguePackWords.PackIsLarger(MostBytes / 1048576));
+        if (content.Length > MaxBytes)
+            throw new InputException("", CataloguePackWords.PackIsLarger(MaxBytes / 1048576));
         ZipArchive zip;
         try
         {
@@ -131,15 +131,15 @@ public static class CataloguePack
             throw new InputException("", CataloguePackWords.ExpectedZipFileWithManifest);
         }
         using var open = zip;
-        if (zip.Entries.Count > MostFiles)
-            throw new InputException("", CataloguePackWords.PackHoldsFiles(zip.Entries.Count, MostFiles));
+        if (zip.Entries.Count > MaxFiles)
+            throw new InputException("", CataloguePackWords.PackHoldsFiles(zip.Entries.Count, MaxFiles));
         var entries = zip
             .Entries.Where(e => !e.FullName.EndsWith('/'))
             .GroupBy(e => e.FullName)
             .ToDictionary(g => g.Key, g => g.First());
         if (!entries.Remove(ManifestName, out var manifestEntry))
             throw new InputException($"/{ManifestName}", CataloguePackWords.MissingPackNeedsManifestWithHash);
-        var budget = (long)MostBytes;
+        var budget = (long)MaxBytes;
         var faults = new List<InputFault>();
         byte[] manifest;
         try
@@ -232,7 +232,7 @@ public static class CataloguePack
         {
             budget -= n;
             if (budget < 0)
-                throw new InputException("", CataloguePackWords.UnpackedPackIsLarger(MostBytes / 1048576));
+                throw new InputException("", CataloguePackWords.UnpackedPackIsLarger(MaxBytes / 1048576));
             memory.Write(chunk, 0, n);
         }
         return memory.ToArray();

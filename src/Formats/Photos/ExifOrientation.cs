@@ -7,7 +7,7 @@ internal static class ExifOrientation
 {
     private const ushort Tag = 0x0112,
         Short = 3;
-    private const int MostEntries = 200;
+    private const int MaxEntries = 200;
 
     /// <summary>Whether the stored picture lies on its side.</summary>
     public static bool IsLying(int orientation) => orientation is >= 5 and <= 8;
@@ -27,7 +27,7 @@ internal static class ExifOrientation
             return 1;
         var directory = tiff[(int)start..];
         int count = Half(directory, little);
-        for (var i = 0; i < Math.Min(count, MostEntries) && 2 + (i + 1) * 12 <= directory.Length; i++)
+        for (var i = 0; i < Math.Min(count, MaxEntries) && 2 + (i + 1) * 12 <= directory.Length; i++)
         {
             var entry = directory.Slice(2 + i * 12, 12);
             if (Half(entry, little) == Tag && Half(entry[2..], little) == Short)

@@ -15,7 +15,7 @@ public static class LabelPicture
         Paper = 214,
         Noise = 9;
 
-    public static GreyPicture Of(string code, int seed)
+    public static GreyPicture Draw(string code, int seed)
     {
         var rows = LabelCode.Rows(code);
         var hand = new Random(seed);

@@ -11,7 +11,7 @@ public sealed record KeptPhoto(byte[] Content, string MediaType, string Extensio
 /// <summary>Tells a picture by its content, bounds its pixels, and leaves out every block of descriptive data.</summary>
 public static class PhotoIntake
 {
-    private const long MostPixels = 50_000_000;
+    private const long MaxPixels = 50_000_000;
     private static readonly byte[] PngHead = [0x89, 0x50, 0x4E, 0x47, 0x0D, 0x0A, 0x1A, 0x0A];
 
     /// <returns>Null when it is no JPEG or PNG, broken, or too large.</returns>
@@ -21,7 +21,7 @@ public static class PhotoIntake
             data.StartsWith(PngHead) ? Png(data)
             : data.Length > 4 && data[0] == 0xFF && data[1] == 0xD8 ? Jpeg(data)
             : null;
-        return photo is { WidthPx: > 0, HeightPx: > 0 } && (long)photo.WidthPx * photo.HeightPx <= MostPixels
+        return photo is { WidthPx: > 0, HeightPx: > 0 } && (long)photo.WidthPx * photo.HeightPx <= MaxPixels
             ? photo
             : null;
     }

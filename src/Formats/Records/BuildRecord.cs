@@ -204,13 +204,13 @@ public static partial class BuildRecord
             RecordFirstPage.RunsAt(s, job);
             RecordFirstPage.WhatToDo(s, job);
             s.Append("</section>");
-            yield return Told(s.ToString(), job.Figures);
+            yield return Encode(s.ToString(), job.Figures);
             foreach (var part in RecordPhotos.Html(job))
                 yield return part;
             s.Clear();
             body(s);
             Documents(s, job.Documents);
-            yield return Told(s.ToString(), job.Figures);
+            yield return Encode(s.ToString(), job.Figures);
         }
         return RecordSeal.Sealed(Parts(), job.Id, whom, job.Documents, key);
     }
@@ -219,7 +219,7 @@ public static partial class BuildRecord
     /// The words between tags with figures as the shop writes them; attributes, pictures and what a person wrote as
     /// they are.
     /// </summary>
-    private static string Told(string html, FigureStyle figures) =>
+    private static string Encode(string html, FigureStyle figures) =>
         figures.Plain
             ? html
             : BetweenTags()
@@ -294,8 +294,8 @@ public static partial class BuildRecord
     {
         if (job.Contacts.Count == 0)
             return;
-        static string Told(double? v, string form) =>
-            v?.ToString(form, CultureInfo.InvariantCulture) ?? UnknownSprings.NotTold;
+        static string Encode(double? v, string form) =>
+            v?.ToString(form, CultureInfo.InvariantCulture) ?? UnknownSprings.NotStated;
         s.Append(
             "<h2>Contacts</h2><p>As calculated: film or pad when pressed, its load, and the gap from the board to the "
                 + "block's edge beside it. Beside them what was seen.</p><table><tr><th>Contact<th class=n>Film or pad, mm"
@@ -304,9 +304,9 @@ public static partial class BuildRecord
         foreach (var c in job.Contacts)
         {
             var f = c.Forecast;
-            s.Append($"<tr><td>{E(c.Contact)}<td class=n>{Told(f.GapMm, "0.00")}<td class=n>")
-                .Append(Told(f.LoadN, "0"))
-                .Append($"<td class=n>{(f.EdgeGapMm is { } e ? Told(e, "0.00") : "not visible")}<td>")
+            s.Append($"<tr><td>{E(c.Contact)}<td class=n>{Encode(f.GapMm, "0.00")}<td class=n>")
+                .Append(Encode(f.LoadN, "0"))
+                .Append($"<td class=n>{(f.EdgeGapMm is { } e ? Encode(e, "0.00") : "not visible")}<td>")
                 .AppendJoin(
                     "<br>",
                     c.Seen.Select(x =>
@@ -360,7 +360,7 @@ public static partial class BuildRecord
 
     private static void Subject(StringBuilder s, WorkOrder order)
     {
-        var kind = JobKinds.Words(JobKinds.Of(order));
+        var kind = JobKinds.Words(JobKinds.Classify(order));
         s.Append($"<p>{E(char.ToUpperInvariant(kind[0]) + kind[1..])}.");
         if (order.Machine is { } machine)
             s.Append(
@@ -369,7 +369,7 @@ public static partial class BuildRecord
         foreach (var p in order.Pieces)
             s.Append(
                 $"<br>Board{(order.Pieces.Count > 1 ? $" {E(p.Key)}" : "")}: {E(p.Board.Maker)} "
-                    + $"{E(p.Board.Model)}, {E(BoardLabel.Of(p.Board))}."
+                    + $"{E(p.Board.Model)}, {E(BoardLabel.Format(p.Board))}."
             );
         foreach (var p in order.Pairs)
             s.Append(

@@ -12,7 +12,7 @@ public static class CareCalendar
     private const int ReminderDays = 7;
 
     /// <param name="uid">Names the job for ever: the file taken in again moves its dates and adds none.</param>
-    public static string Of(string uid, string title, string? client, CareDates dates, DateTimeOffset now)
+    public static string Write(string uid, string title, string? client, CareDates dates, DateTimeOffset now)
     {
         var calendar = new Calendar { ProductId = "-//Faithful Bracket//Care//EN", Method = "PUBLISH" };
         foreach (var e in Events(uid, title, client, dates, now))

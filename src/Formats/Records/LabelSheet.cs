@@ -7,7 +7,7 @@ namespace FaithfulBracket.Formats.Records;
 /// <summary>Labels on sheets of A4 at true size, to be cut or stuck: three in a row, nine rows.</summary>
 public static class LabelSheet
 {
-    public const int MostLabels = 500;
+    public const int MaxLabels = 500;
 
     private const double WidthMm = 64,
         HeightMm = 30,

@@ -10,7 +10,7 @@ public static class OrderCsv
 {
     private const string Header = "group,name,needed,in_drawer,short,unit,order,runs_out_at,jobs";
 
-    public static string Of(IEnumerable<OrderLine> lines)
+    public static string Write(IEnumerable<OrderLine> lines)
     {
         var text = new StringBuilder().Append(Header).Append("\r\n");
         foreach (var l in lines)

@@ -27,7 +27,10 @@ public static class QuestionSheet
     public static string Html(Board board, Block block, MakerQuestion q, DateOnly day)
     {
         var html = new StringBuilder();
-        var (mine, theirs) = ($"{board.Maker} {board.Model}, {BoardLabel.Of(board)}", $"{block.Maker} {block.Model}");
+        var (mine, theirs) = (
+            $"{board.Maker} {board.Model}, {BoardLabel.Format(board)}",
+            $"{block.Maker} {block.Model}"
+        );
         var revision = block.ManualRevision is { } m ? $", manual revision {m}" : "";
         html.Append("<!doctype html><html lang=\"en\"><head><meta charset=\"utf-8\">")
             .Append("<meta name=\"viewport\" content=\"width=device-width\">")
@@ -45,13 +48,13 @@ public static class QuestionSheet
                 .Append(
                     twin.Differences.Count == 0
                         ? "<p>Nothing that we have seen differs.</p>"
-                        : List(twin.Differences.Take(MostDifferences).Select(d => d.Text))
+                        : List(twin.Differences.Take(MaxDifferences).Select(d => d.Text))
                 );
         html.Append("<h2>The board as we know it, drawn to scale, mm</h2>").Append(DrawingWriter.Svg(board));
         return html.Append("</body></html>").ToString();
     }
 
-    private const int MostDifferences = 10;
+    private const int MaxDifferences = 10;
 
     private static void Heights(StringBuilder html, IReadOnlyList<AskedHeight> heights)
     {

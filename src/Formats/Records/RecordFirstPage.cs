@@ -66,7 +66,7 @@ internal static class RecordFirstPage
         )
             s.Append(
                 CultureInfo.InvariantCulture,
-                $"<li>{planned}{HowMany.Of(pads.Count(), "pad")} of {pads.Key.ThicknessMm:0.0#} mm {E(pads.Key.Material)}, new."
+                $"<li>{planned}{HowMany.Count(pads.Count(), "pad")} of {pads.Key.ThicknessMm:0.0#} mm {E(pads.Key.Material)}, new."
             );
         foreach (var paste in job.Plan.Paste.Faces.GroupBy(f => f.PasteId))
             s.Append(

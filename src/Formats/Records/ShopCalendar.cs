@@ -17,7 +17,7 @@ public static class ShopCalendar
 {
     private const int PromiseReminderHours = 2;
 
-    public static string Of(IEnumerable<CalendarJob> jobs, DateTimeOffset now)
+    public static string Write(IEnumerable<CalendarJob> jobs, DateTimeOffset now)
     {
         var calendar = new Calendar { ProductId = "-//Faithful Bracket//Shop//EN", Method = "PUBLISH" };
         foreach (var job in jobs)

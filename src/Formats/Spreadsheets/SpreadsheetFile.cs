@@ -15,11 +15,11 @@ public static class SpreadsheetFile
 {
     public const string InWords = SpreadsheetFileWords.WorkbooksXlsxFirstSheet;
 
-    private const long MostUnpacked = 64 * 1024 * 1024;
-    private const int MostEntries = 500,
-        MostColumns = 200,
-        MostRows = 400_000,
-        MostCells = 4_000_000,
+    private const long MaxUnpacked = 64 * 1024 * 1024;
+    private const int MaxEntries = 500,
+        MaxColumns = 200,
+        MaxRows = 400_000,
+        MaxCells = 4_000_000,
         ShownSheets = 12;
 
     private static readonly byte[] Zip = [0x50, 0x4B, 0x03, 0x04];
@@ -64,10 +64,10 @@ public static class SpreadsheetFile
             )
             {
                 cells += row.Count + 1;
-                if (row.Count > MostColumns)
-                    throw refuse(SpreadsheetFileWords.RowHasMoreThanColumns(lines.Count + 1, MostColumns));
-                if (lines.Count >= MostRows || cells > MostCells)
-                    throw refuse(SpreadsheetFileWords.MoreThanRowsOrCells(MostRows, MostCells));
+                if (row.Count > MaxColumns)
+                    throw refuse(SpreadsheetFileWords.RowHasMoreThanColumns(lines.Count + 1, MaxColumns));
+                if (lines.Count >= MaxRows || cells > MaxCells)
+                    throw refuse(SpreadsheetFileWords.MoreThanRowsOrCells(MaxRows, MaxCells));
                 lines.Add(string.Join('\t', row.Values.Select(Text)).TrimEnd('\t'));
             }
             return lines;
@@ -105,8 +105,8 @@ public static class SpreadsheetFile
         {
             using var stream = Stream(content);
             using var zip = new ZipArchive(stream);
-            if (zip.Entries.Count > MostEntries)
-                throw refuse(SpreadsheetFileWords.WorkbookOfMoreThanParts(MostEntries));
+            if (zip.Entries.Count > MaxEntries)
+                throw refuse(SpreadsheetFileWords.WorkbookOfMoreThanParts(MaxEntries));
             if (zip.Entries.Any(e => e.FullName.EndsWith("vbaProject.bin", StringComparison.OrdinalIgnoreCase)))
                 throw refuse(SpreadsheetFileWords.WorkbookWithMacrosIsNotOpened);
             if (zip.GetEntry("xl/workbook.xml") is null)
@@ -118,8 +118,8 @@ public static class SpreadsheetFile
             {
                 using var part = entry.Open();
                 for (int n; (n = part.Read(buffer, 0, buffer.Length)) > 0; )
-                    if ((unpacked += n) > MostUnpacked)
-                        throw refuse(SpreadsheetFileWords.WorkbookUnpacksToMore(MostUnpacked >> 20));
+                    if ((unpacked += n) > MaxUnpacked)
+                        throw refuse(SpreadsheetFileWords.WorkbookUnpacksToMore(MaxUnpacked >> 20));
             }
         }
         catch (InvalidDataException)

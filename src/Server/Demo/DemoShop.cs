@@ -25,12 +25,12 @@ internal sealed class DemoShop(
     [FromKeyedServices("machine")] Library machines,
     DrawerItems drawer,
     Jobs jobs,
-    JobPapers papers,
+    JobEntries papers,
     JobPlans plans,
     JobIntake intake,
-    SignDesk desk,
+    SignOffService desk,
     Traces traces,
-    DayPapers days,
+    DayEntries days,
     Signers signers,
     TimeProvider time
 )
@@ -66,7 +66,7 @@ internal sealed class DemoShop(
         }
         if (Directory.Exists(Path.Combine(folder, "photos")))
             foreach (var f in Files(folder, "photos", "*.jpg"))
-                LayOnDesk(File.ReadAllBytes(f));
+                StoreTrace(File.ReadAllBytes(f));
     }
 
     private static readonly (string Initials, string Name)[] People = [("QA", ""), ("RV", ""), ("ML", "")];
@@ -75,7 +75,7 @@ internal sealed class DemoShop(
     private const int OpenedDaysAgo = 3;
 
     /// <summary>A photo to trace, its marks found, nothing clicked yet.</summary>
-    private void LayOnDesk(byte[] photo)
+    private void StoreTrace(byte[] photo)
     {
         var kept = PhotoIntake.Read(photo) ?? throw new InvalidDataException("A demo photo is no picture.");
         var state = TraceState.Fresh(MarkFinder.Find(PhotoPixels.Grey(kept.Content))) with
@@ -146,14 +146,14 @@ internal sealed class DemoShop(
                 );
             }
         int Number(string name) => j.TryGetProperty(name, out var e) ? e.GetInt32() : 0;
-        var stations = plans.Of(id).Plan.Stations;
+        var stations = plans.Get(id).Plan.Stations;
         var steps = stations
             .Take(Number("signedStations"))
             .SelectMany(s => s.Steps)
             .Concat(
                 stations.Skip(Number("signedStations")).Take(1).SelectMany(s => s.Steps).Take(Number("signedSteps"))
             );
-        foreach (var (step, at) in times.Of(id, by, [.. steps], Number("lastMinAgo")))
+        foreach (var (step, at) in times.Compute(id, by, [.. steps], Number("lastMinAgo")))
             desk.Sign(id, step.Id, by, step.Count, null, 0, new(null, at), default);
         if (Number("promisedInMin") is > 0 and var minutes)
             days.Promise(id, time.GetUtcNow().AddMinutes(minutes), by);

@@ -11,7 +11,7 @@ internal sealed class DemoTimes(DateTimeOffset now)
 {
     private const int BetweenMin = 12,
         FirstMin = 150,
-        MostAgoMin = 24 * 60;
+        MaxAgoMin = 24 * 60;
 
     /// <summary>When each person began what is known so far.</summary>
     private readonly Dictionary<string, DateTimeOffset> _began = [];
@@ -19,7 +19,7 @@ internal sealed class DemoTimes(DateTimeOffset now)
     /// <param name="lastMinAgo">
     /// When the last one was signed; 0 for before whatever the same hands did after it.
     /// </param>
-    public IReadOnlyList<(WorkStep Step, DateTimeOffset At)> Of(
+    public IReadOnlyList<(WorkStep Step, DateTimeOffset At)> Compute(
         long job,
         string by,
         IReadOnlyList<WorkStep> steps,
@@ -37,11 +37,12 @@ internal sealed class DemoTimes(DateTimeOffset now)
         {
             done.Add((step, at));
             var minutes =
-                StepMinutes.Default.Of(step.Kind, step.Count) * (0.6 + hands.NextDouble()) + (step.TimerS ?? 0) / 60.0;
+                StepMinutes.Default.Estimate(step.Kind, step.Count) * (0.6 + hands.NextDouble())
+                + (step.TimerS ?? 0) / 60.0;
             at = at.AddMinutes(-minutes);
         }
         done.Reverse();
-        if (!_began.TryGetValue(by, out var before) || at < before && lastMinAgo < MostAgoMin)
+        if (!_began.TryGetValue(by, out var before) || at < before && lastMinAgo < MaxAgoMin)
             _began[by] = at;
         return done;
     }

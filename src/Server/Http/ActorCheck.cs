@@ -79,9 +79,9 @@ internal sealed class ActorCheck(Signers signers, LocalTimes times)
     private async Task<string?> CheckBodyAsync(HttpRequest request)
     {
         // a larger one is refused where it is read
-        if (!request.HasJsonContentType() || request.ContentLength > JsonInput.MostBytes)
+        if (!request.HasJsonContentType() || request.ContentLength > JsonInput.MaxBytes)
             return null;
-        var bytes = await Bodies.BytesAsync(request, JsonInput.MostBytes);
+        var bytes = await Bodies.BytesAsync(request, JsonInput.MaxBytes);
         // a mark of the byte order is no part of the text
         if (bytes.Span.StartsWith(Encoding.UTF8.Preamble))
             bytes = bytes[Encoding.UTF8.Preamble.Length..];

@@ -14,7 +14,7 @@ internal static class Bodies
     /// <exception cref="InputException">Broken rules.</exception>
     public static async Task<T> ReadAsync<T>(HttpRequest request, Func<ObjectReader, T> read)
     {
-        using var json = JsonInput.Parse(await BytesAsync(request, JsonInput.MostBytes));
+        using var json = JsonInput.Parse(await BytesAsync(request, JsonInput.MaxBytes));
         var faults = new List<InputFault>();
         var o = new ObjectReader(json.RootElement, "", faults);
         var value = read(o);
@@ -23,7 +23,7 @@ internal static class Bodies
     }
 
     /// <summary>What is poured away of a body that is refused, so that its sender is still there to read why.</summary>
-    private const long MostPouredBytes = 256L * 1024 * 1024;
+    private const long MaxPouredBytes = 256L * 1024 * 1024;
 
     private const long StrangersMost = 1 << 16;
 
@@ -53,7 +53,7 @@ internal static class Bodies
     }
 
     /// <summary>Reads the rest of a refused body and forgets it.</summary>
-    public static async Task PourAwayAsync(HttpRequest request)
+    public static async Task DiscardAsync(HttpRequest request)
     {
         using var stop = CancellationTokenSource.CreateLinkedTokenSource(request.HttpContext.RequestAborted);
         stop.CancelAfter(LongestPouring);
@@ -61,7 +61,7 @@ internal static class Bodies
         {
             var chunk = new byte[1 << 16];
             long poured = 0;
-            for (int n; poured < MostPouredBytes && (n = await request.Body.ReadAsync(chunk, stop.Token)) > 0; )
+            for (int n; poured < MaxPouredBytes && (n = await request.Body.ReadAsync(chunk, stop.Token)) > 0; )
                 poured += n;
         }
         catch (Exception e) when (e is IOException or OperationCanceledException or BadHttpRequestException)

@@ -21,7 +21,7 @@ internal sealed record StackInput(
 )
 {
     /// <exception cref="InputException">The block can not be laid on the board.</exception>
-    public StackUp Laid() => new(LaidBlock.Of(Board, Block), Pads, Materials, Paste);
+    public StackUp Laid() => new(LaidBlock.Create(Board, Block), Pads, Materials, Paste);
 }
 
 /// <summary>Fields that several computing calls share.</summary>
@@ -31,13 +31,13 @@ internal static class ComputeInputs
 
     public static Block Block(ObjectReader o) => BlockReader.Read(o.Object("block"));
 
-    public static StackInput Stack(ObjectReader o, ShopMemory shop) =>
+    public static StackInput Stack(ObjectReader o, LibraryCache shop) =>
         new(Board(o), Block(o), Pads(o), Materials(o, shop), Paste(o, shop));
 
     /// <summary>
     /// Materials given inline; names that are not among them are looked up, the documented defaults first.
     /// </summary>
-    public static IReadOnlyDictionary<string, PadMaterial> Materials(ObjectReader o, ShopMemory shop)
+    public static IReadOnlyDictionary<string, PadMaterial> Materials(ObjectReader o, LibraryCache shop)
     {
         var given = new Dictionary<string, PadMaterial>();
         foreach (var m in o.Objects("materials", Material))
@@ -81,7 +81,7 @@ internal static class ComputeInputs
     }
 
     /// <summary>Paste given inline or by id.</summary>
-    public static PasteMaterial Paste(ObjectReader o, ShopMemory shop)
+    public static PasteMaterial Paste(ObjectReader o, LibraryCache shop)
     {
         var p = o.Object("paste");
         var id = p.OptionalText("id");

@@ -28,7 +28,7 @@ internal static class EventStream
         context.Response.ContentType = "text/event-stream";
         context.Response.Headers.CacheControl = "no-store";
         context.Features.Get<IHttpResponseBodyFeature>()?.DisableBuffering();
-        var json = ToldText.Options(context);
+        var json = ResponseText.Options(context);
         async Task SayAsync(string name, object? value)
         {
             await context.Response.WriteAsync(

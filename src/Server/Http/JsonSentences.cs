@@ -7,7 +7,7 @@ namespace FaithfulBracket.Server.Http;
 /// <summary>What the reader of a body says of it, in words for whoever sent it: it speaks of types otherwise.</summary>
 internal static class JsonSentences
 {
-    public static string Of(JsonException e)
+    public static string Describe(JsonException e)
     {
         var said = e.Message.Split(" Path:", 2)[0].Split(" The JSON value", 2)[0];
         bool Says(string words) => said.Contains(words, StringComparison.Ordinal);

@@ -22,10 +22,10 @@ internal static class PaperSendings
     public static readonly string ExpectedKey = PaperSendingsWords.ExpectedToLettersDigitsAndDashes(MinKey, MaxKey);
 
     /// <exception cref="InputException">A header that is not valid.</exception>
-    public static Sending? Of(HttpRequest request, JobRow job, TimeProvider time)
+    public static Sending? Read(HttpRequest request, JobRow job, TimeProvider time)
     {
         string? Header(string name) => request.Headers[name].ToString() is { Length: > 0 } value ? value : null;
-        return Of(
+        return Read(
             (KeyHeader, Header(KeyHeader)),
             (DoneAtHeader, Header(DoneAtHeader)),
             (DeviceAtHeader, Header(DeviceAtHeader)),
@@ -36,7 +36,7 @@ internal static class PaperSendings
 
     /// <summary>The same out of a body's fields, each with its pointer.</summary>
     /// <exception cref="InputException">A field that is not valid.</exception>
-    public static Sending? Of(
+    public static Sending? Read(
         (string Pointer, string? Text) key,
         (string Pointer, string? Text) doneAt,
         (string Pointer, string? Text) deviceAt,

@@ -7,7 +7,7 @@ namespace FaithfulBracket.Server.Http;
 internal static partial class ParameterSentences
 {
     /// <returns>The parameter's pointer and the sentence; null where no parameter is meant.</returns>
-    public static (string Pointer, string Sentence)? Of(BadHttpRequestException e)
+    public static (string Pointer, string Sentence)? Describe(BadHttpRequestException e)
     {
         if (Missing().Match(e.Message) is { Success: true } missing)
         {

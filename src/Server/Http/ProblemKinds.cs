@@ -94,7 +94,7 @@ internal static class ProblemKinds
         new(
             ProblemKindsWords.TooMuchAtOnce,
             503,
-            ProblemKindsWords.MoreHeavyWorkWasAsked,
+            ProblemKindsWords.MoreWorkWasAsked,
             ProblemKindsWords.WaitAsRetryAfterSaysThen
         ),
         new("Not here", 404, ProblemKindsWords.ThereIsNothingAtThisAddress, ProblemKindsWords.LookAtAddress),
@@ -126,7 +126,7 @@ internal static class ProblemKinds
                     BySlug.TryGetValue(slug, out var kind)
                         ? Page(
                             kind.Title,
-                            $"<p>Status {kind.Status}.</p><p>{Told(kind.Meaning)}</p><p>{Told(kind.Do)}</p>"
+                            $"<p>Status {kind.Status}.</p><p>{Encode(kind.Meaning)}</p><p>{Encode(kind.Do)}</p>"
                                 + $"<p><a href=\"{Folder}\">All problems</a></p>"
                         )
                         : Results.NotFound()
@@ -139,16 +139,16 @@ internal static class ProblemKinds
         var s = new StringBuilder("<ul>");
         foreach (var kind in All)
             s.Append(
-                $"<li><a href=\"{Folder}/{kind.Slug}\">{Told(kind.Title)}</a>, {kind.Status}: {Told(kind.Meaning)}"
+                $"<li><a href=\"{Folder}/{kind.Slug}\">{Encode(kind.Title)}</a>, {kind.Status}: {Encode(kind.Meaning)}"
             );
         return s.Append("</ul>").ToString();
     }
 
     private static IResult Page(string title, string body) =>
         Results.Content(
-            $"<!doctype html><html lang=en><meta charset=utf-8><title>{Told(title)}</title><h1>{Told(title)}</h1>{body}",
+            $"<!doctype html><html lang=en><meta charset=utf-8><title>{Encode(title)}</title><h1>{Encode(title)}</h1>{body}",
             "text/html; charset=utf-8"
         );
 
-    private static string Told(string text) => WebUtility.HtmlEncode(text);
+    private static string Encode(string text) => WebUtility.HtmlEncode(text);
 }

@@ -18,18 +18,23 @@ internal sealed class Problems(ILogger<Problems> log, ShopDatabase shop) : IExce
     {
         if (exception is OperationCanceledException && context.RequestAborted.IsCancellationRequested)
             return true;
-        var problem = ShopTrouble.Of(exception, shop.File) is { } trouble
-            ? StartTrouble.Problem(trouble)
+        var problem = DatabaseError.From(exception, shop.File) is { } trouble
+            ? StartupErrorPage.Problem(trouble)
             : Describe(exception, HttpMethods.IsGet(context.Request.Method) ? '?' : '/');
         if (problem.Status >= 500)
             log.LogError(exception, "Unexpected failure at {Path}", context.Request.Path);
         if (problem.Status == StatusCodes.Status413PayloadTooLarge)
-            await Bodies.PourAwayAsync(context.Request);
+            await Bodies.DiscardAsync(context.Request);
         if (exception is BusyException || IsContended(exception))
             context.Response.Headers.RetryAfter = "5";
         problem.Instance = context.Request.Path;
         context.Response.StatusCode = problem.Status!.Value;
-        await context.Response.WriteAsJsonAsync(problem, ToldText.Options(context), "application/problem+json", cancel);
+        await context.Response.WriteAsJsonAsync(
+            problem,
+            ResponseText.Options(context),
+            "application/problem+json",
+            cancel
+        );
         return true;
     }
 
@@ -64,19 +69,19 @@ internal sealed class Problems(ILogger<Problems> log, ShopDatabase shop) : IExce
             JobFinishedException e => Problem(409, ProblemsWords.ThisJobIsFinished, e.Message),
             JobOpenException e => Problem(409, ProblemsWords.ThisJobIsOpen, e.Message),
             StepSignedException e => Problem(409, ProblemsWords.ThisStepIsSigned, e.Message),
-            LostRaceException e => Problem(412, "Somebody was faster", e.Message),
+            ConcurrencyException e => Problem(412, "Somebody was faster", e.Message),
             DocumentInUseException e => Problem(409, ProblemsWords.JobsRestOnThisDocument, e.Message),
             IdTakenException e => Problem(409, ProblemsWords.IdIsTaken, e.Message, [new("/id", e.Message)]),
             BusyException e => Problem(503, ProblemsWords.TooMuchAtOnce, e.Message),
             _ when IsContended(exception) => Problem(503, ProblemsWords.TooMuchAtOnce, ProblemsWords.ShopsFileWasInUse),
-            NotHereException e => Problem(404, "Not here", e.Message),
+            NotFoundException e => Problem(404, "Not here", e.Message),
             BadHttpRequestException { InnerException: JsonException j } => Problem(
                 400,
                 ProblemsWords.InputCanNotBeRead,
-                JsonSentences.Of(j),
-                [new(JsonSentences.Pointer(j.Path), JsonSentences.Of(j))]
+                JsonSentences.Describe(j),
+                [new(JsonSentences.Pointer(j.Path), JsonSentences.Describe(j))]
             ),
-            BadHttpRequestException e when ParameterSentences.Of(e) is { } told => Problem(
+            BadHttpRequestException e when ParameterSentences.Describe(e) is { } told => Problem(
                 e.StatusCode,
                 ProblemsWords.RequestCanNotBeRead,
                 told.Sentence,
@@ -98,7 +103,7 @@ internal sealed class Problems(ILogger<Problems> log, ShopDatabase shop) : IExce
         problem.Instance = context.Request.Path;
         return context.Response.WriteAsJsonAsync(
             problem,
-            ToldText.Options(context),
+            ResponseText.Options(context),
             "application/problem+json",
             context.RequestAborted
         );

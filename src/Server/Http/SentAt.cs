@@ -43,7 +43,9 @@ internal static partial class SentAt
         if (!TryParse(text, out var at))
             faults.Add(new(pointer, SentAtWords.ExpectedInstantWithZoneSuch));
         else if (at < opened - Tolerance || at > now + Tolerance)
-            faults.Add(new(pointer, SentAtWords.ExpectedInstantBetweenOpeningOfJob(Told(opened), Told(now))));
+            faults.Add(
+                new(pointer, SentAtWords.ExpectedInstantBetweenOpeningOfJob(DeviceTime(opened), DeviceTime(now)))
+            );
         else
             return at > now ? now
                 : at < opened ? opened
@@ -51,7 +53,7 @@ internal static partial class SentAt
         return null;
     }
 
-    private static string Told(DateTimeOffset at) =>
+    private static string DeviceTime(DateTimeOffset at) =>
         at.UtcDateTime.ToString("yyyy-MM-dd'T'HH:mm:ss'Z'", CultureInfo.InvariantCulture);
 
     /// <summary>Reads what the device's own clock said; null with a fault where it is not valid.</summary>

@@ -14,7 +14,7 @@ internal static class LanCertificate
     private const int Days = 397;
     private static readonly TimeSpan Spare = TimeSpan.FromDays(14);
 
-    public static X509Certificate2 Of(string folder, IReadOnlyList<string> names, DateTimeOffset now)
+    public static X509Certificate2 Load(string folder, IReadOnlyList<string> names, DateTimeOffset now)
     {
         Directory.CreateDirectory(folder);
         var file = Path.Combine(folder, "lan-certificate.pfx");

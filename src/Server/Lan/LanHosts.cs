@@ -16,7 +16,7 @@ internal sealed record LanHosts(bool Open, int Port, IReadOnlyList<string> Names
 
     public static readonly LanHosts Closed = new(false, 0, []);
 
-    public static LanHosts Of(bool open, int? port)
+    public static LanHosts Find(bool open, int? port)
     {
         if (!open)
             return Closed;

@@ -17,17 +17,17 @@ internal static class LanSetup
         PerSecond = 60;
 
     /// <summary>Requests of somebody who is not paired, in ten seconds.</summary>
-    private const int MostOfStrangers = 60;
+    private const int MaxOfStrangers = 60;
 
     public static LanHosts Add(WebApplicationBuilder builder, ShopDatabase shop)
     {
-        var lan = LanHosts.Of(
+        var lan = LanHosts.Find(
             builder.Configuration.GetValue<bool?>("lan") ?? IsSet(shop),
             builder.Configuration.GetValue<int?>("lan-port")
         );
         if (lan.Open)
         {
-            var certificate = LanCertificate.Of(Path.GetDirectoryName(shop.File)!, lan.Names, DateTimeOffset.UtcNow);
+            var certificate = LanCertificate.Load(Path.GetDirectoryName(shop.File)!, lan.Names, DateTimeOffset.UtcNow);
             builder.WebHost.UseKestrelHttpsConfiguration();
             var limits = new ConnectionLimits();
             builder.WebHost.ConfigureKestrel(k =>
@@ -48,7 +48,7 @@ internal static class LanSetup
         builder
             .Services.AddSingleton(lan)
             .AddSingleton<Devices>()
-            .AddSingleton<PairingDesk>()
+            .AddSingleton<PairingService>()
             .AddSingleton<StrangerDelay>()
             .AddSingleton<DeviceGate>()
             .AddRateLimiter(Limit);
@@ -74,7 +74,7 @@ internal static class LanSetup
                 )
             : RateLimitPartition.GetFixedWindowLimiter(
                 $"from {context.Connection.RemoteIpAddress}",
-                _ => new() { PermitLimit = MostOfStrangers, Window = TimeSpan.FromSeconds(10) }
+                _ => new() { PermitLimit = MaxOfStrangers, Window = TimeSpan.FromSeconds(10) }
             )
         );
     }

@@ -138,7 +138,7 @@ internal sealed class BenchSummaries(
         {
             Renew(id);
         }
-        catch (Exception e) when (e is Microsoft.Data.Sqlite.SqliteException or IOException or NotHereException)
+        catch (Exception e) when (e is Microsoft.Data.Sqlite.SqliteException or IOException or NotFoundException)
         {
             _later[id] = true;
             log.LogWarning(e, "The bench entry of job {Job} is renewed later", id);
@@ -152,7 +152,7 @@ internal sealed class BenchSummaries(
 
     private void RenewNow(long id, CancellationToken cancel)
     {
-        var stamp = stamps.Of(id);
+        var stamp = stamps.Compute(id);
         BenchJob entry;
         JobWords? words = null;
         try
@@ -161,7 +161,7 @@ internal sealed class BenchSummaries(
             var outcome = JobPast.Outcome(view, leaks.All(id), times);
             entry = Entry(view) with
             {
-                Care = care.Of(id, null, cancel),
+                Care = care.Compute(id, null, cancel),
                 Outcome = outcome,
                 Measured = JobPast.Measured(view),
             };
@@ -170,13 +170,13 @@ internal sealed class BenchSummaries(
         catch (Exception e) when (e is not OperationCanceledException)
         {
             log.LogWarning(e, "Job {Job} can not be planned", id);
-            entry = Troubled(jobs.Get(id), e.Message);
+            entry = Unplannable(jobs.Get(id), e.Message);
         }
         kept.Put(id, stamp, KeptBenchJob.Write(entry), entry.Finished, words);
     }
 
     /// <summary>Finished jobs that lie on the shelf; the rest is found by its words.</summary>
-    private const int MostFinished = 60;
+    private const int MaxFinished = 60;
 
     /// <summary>
     /// Every open job in the order of the benches, then the newest finished, as the index shows them; one without a
@@ -188,7 +188,7 @@ internal sealed class BenchSummaries(
         {
             if (_watch.Changed())
                 _shown = null;
-            return _shown ??= Ordered(kept.Lying(MostFinished), KeptBenchJob.ReadShown);
+            return _shown ??= Ordered(kept.Lying(MaxFinished), KeptBenchJob.ReadShown);
         }
     }
 
@@ -210,14 +210,15 @@ internal sealed class BenchSummaries(
     public IEnumerable<BenchJob> Finished() => kept.Finished().Select(s => KeptBenchJob.Read(s.Content));
 
     /// <summary>Some jobs; one without an entry yet is left out.</summary>
-    public IReadOnlyList<BenchJob> Of(IReadOnlyCollection<long> ids) =>
-        [.. kept.Of(ids).Select(s => KeptBenchJob.Read(s.Content))];
+    public IReadOnlyList<BenchJob> Compute(IReadOnlyCollection<long> ids) =>
+        [.. kept.List(ids).Select(s => KeptBenchJob.Read(s.Content))];
 
     public void Dispose() => _watch.Dispose();
 
     private static BenchJob Waiting(JobRow j) => Bare(j, "is being reckoned", false);
 
-    private static BenchJob Troubled(JobRow j, string why) => Bare(j, BenchSummariesWords.CanNotBePlanned(why), true);
+    private static BenchJob Unplannable(JobRow j, string why) =>
+        Bare(j, BenchSummariesWords.CanNotBePlanned(why), true);
 
     private static BenchJob Bare(JobRow j, string waits, bool trouble) =>
         new(
@@ -271,7 +272,7 @@ internal sealed class BenchSummaries(
         {
             Kind = v.Kind,
             KindName = v.KindName,
-            Work = station is null ? [] : WorkBlocks.Of([.. v.Plan.Steps], At),
+            Work = station is null ? [] : WorkBlocks.Create([.. v.Plan.Steps], At),
             Needs = station is null ? [] : v.Plan.Kit.Lines,
         };
     }
@@ -282,7 +283,7 @@ internal sealed class BenchRenewal(
     BenchSummaries summaries,
     JobStamps stamps,
     ShopDatabase database,
-    UnderWay calls,
+    RequestTracker calls,
     TimeProvider time,
     ILogger<BenchRenewal> log
 ) : BackgroundService

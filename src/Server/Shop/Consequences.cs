@@ -8,11 +8,11 @@ namespace FaithfulBracket.Server.Shop;
 /// <summary>What a change does to a job's plan, in words, before anything is kept.</summary>
 internal static class Consequences
 {
-    private const int MostChanges = 6;
+    private const int MaxChanges = 6;
 
     /// <param name="now">Plans the job as it is.</param>
     /// <param name="then">Plans it with the change.</param>
-    public static IReadOnlyList<string> Of(Func<JobPlan> now, Func<JobPlan> then)
+    public static IReadOnlyList<string> Compute(Func<JobPlan> now, Func<JobPlan> then)
     {
         JobPlan before;
         try
@@ -20,7 +20,7 @@ internal static class Consequences
             before = now();
         }
         // a job that cannot be planned has no consequences to tell, and never takes the others' down
-        catch (Exception e) when (e is InputException or NotHereException)
+        catch (Exception e) when (e is InputException or NotFoundException)
         {
             return [];
         }
@@ -28,7 +28,7 @@ internal static class Consequences
         {
             return Few(Between(before, then()));
         }
-        catch (Exception e) when (e is InputException or NotHereException)
+        catch (Exception e) when (e is InputException or NotFoundException)
         {
             return [ConsequencesWords.ItCanNoLongerBePlanned(e.Message)];
         }
@@ -55,7 +55,5 @@ internal static class Consequences
     }
 
     private static List<string> Few(List<string> changes) =>
-        changes.Count > MostChanges
-            ? [.. changes.Take(MostChanges), $"and {changes.Count - MostChanges} more"]
-            : changes;
+        changes.Count > MaxChanges ? [.. changes.Take(MaxChanges), $"and {changes.Count - MaxChanges} more"] : changes;
 }

@@ -26,8 +26,8 @@ internal sealed record Checked(
 {
     /// <summary>What is allowed but hardly meant.</summary>
     public IReadOnlyList<string> Doubts { get; } =
-        Board is { } b ? BoardDoubts.Of(b)
-        : Card is { } c ? [.. c.Boards.SelectMany(x => BoardDoubts.Of(x.Board).Select(d => $"Board {x.Key}: {d}"))]
+        Board is { } b ? BoardDoubts.Find(b)
+        : Card is { } c ? [.. c.Boards.SelectMany(x => BoardDoubts.Find(x.Board).Select(d => $"Board {x.Key}: {d}"))]
         : [];
 
     public static Checked Broken(IEnumerable<InputFault> faults) =>
@@ -43,7 +43,7 @@ internal sealed class DocumentChecks(IServiceProvider services)
     {
         LibraryKind kind;
         using (var json = JsonInput.Parse(bytes))
-            kind = LibraryKinds.Of(json.RootElement);
+            kind = LibraryKinds.Classify(json.RootElement);
         var document = kind.Read(bytes);
         var kept = services.GetRequiredKeyedService<Library>(kind.Name).Find(document.Id);
         var same = kept is not null && LibraryDocuments.Digest(kept) == document.Digest;

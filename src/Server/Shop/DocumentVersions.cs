@@ -8,17 +8,17 @@ using FaithfulBracket.Store;
 namespace FaithfulBracket.Server.Shop;
 
 /// <summary>Older versions of documents as Core types; a version never changes, so it is read once.</summary>
-internal sealed class DocumentVersions(ShopMemory shop, IServiceProvider services)
+internal sealed class DocumentVersions(LibraryCache shop, IServiceProvider services)
 {
-    private const int MostKept = 500;
+    private const int MaxKept = 500;
 
     private readonly ConcurrentDictionary<(string Kind, string Id, long Version), object> _read = new();
 
-    /// <exception cref="NotHereException">It does not read by today's rules, or is not there.</exception>
+    /// <exception cref="NotFoundException">It does not read by today's rules, or is not there.</exception>
     public T Find<T>(HeldDocument held)
         where T : class
     {
-        if (_read.Count > MostKept)
+        if (_read.Count > MaxKept)
             _read.Clear();
         var value = _read.GetOrAdd((held.Kind, held.Id, held.Version), _ => Read(held));
         return (T)(value is Block block ? shop.AsUsed(block) : value);
@@ -33,7 +33,7 @@ internal sealed class DocumentVersions(ShopMemory shop, IServiceProvider service
         }
         catch (Exception e) when (e is InputException or MalformedJsonException)
         {
-            throw new NotHereException(
+            throw new NotFoundException(
                 DocumentVersionsWords.JobRestsOnVersion(held.Version, held.Kind, held.Id, e.Message, held.Newest)
             );
         }

@@ -36,10 +36,10 @@ internal sealed record DrawerLine(
 
     public static IEnumerable<DrawerLine> All(Drawer d) =>
         [
-            .. d.Pads.Select(Of),
-            .. d.Pastes.Select(Of),
-            .. d.Screws.Select(Of),
-            .. d.Consumables.Select(Of),
+            .. d.Pads.Select(From),
+            .. d.Pastes.Select(From),
+            .. d.Screws.Select(From),
+            .. d.Consumables.Select(From),
             .. d.Tools.Select(t => new DrawerLine("tool", t.Id, t.Name, "tool")),
             .. d.Materials.Select(m => new DrawerLine(Material, m.Id, m.Id, "pad material")),
         ];
@@ -54,10 +54,10 @@ internal sealed record DrawerLine(
             ? null
             : kind switch
             {
-                Pad => Of(Item<PadStock>()),
-                Paste => Of(Item<PasteStock>()),
-                Screw => Of(Item<ScrewStock>()),
-                Consumable => Of(Item<Consumable>()),
+                Pad => From(Item<PadStock>()),
+                Paste => From(Item<PasteStock>()),
+                Screw => From(Item<ScrewStock>()),
+                Consumable => From(Item<Consumable>()),
                 "tool" => new(kind, id, Item<Tool>().Name, "tool"),
                 _ => new(kind, id, id, "pad material"),
             };
@@ -80,7 +80,7 @@ internal sealed record DrawerLine(
 
     private static string N(double v) => v.ToString("0.##", CultureInfo.InvariantCulture);
 
-    private static DrawerLine Of(PadStock p) =>
+    private static DrawerLine From(PadStock p) =>
         new(
             Pad,
             p.Id,
@@ -89,7 +89,7 @@ internal sealed record DrawerLine(
             Amount: p.Count
         );
 
-    private static DrawerLine Of(PasteStock p) =>
+    private static DrawerLine From(PasteStock p) =>
         new(
             Paste,
             p.Id,
@@ -99,9 +99,9 @@ internal sealed record DrawerLine(
             p.GramsLeft
         );
 
-    private static DrawerLine Of(ScrewStock s) =>
+    private static DrawerLine From(ScrewStock s) =>
         new(Screw, s.Id, $"{s.Thread} × {N(s.LengthMm)}", "screws", Amount: s.Count);
 
-    private static DrawerLine Of(Consumable c) =>
+    private static DrawerLine From(Consumable c) =>
         new(Consumable, c.Id, c.Name, $"low at {N(c.LowAt)} {c.Unit}".TrimEnd(), c.Unit, c.Amount);
 }

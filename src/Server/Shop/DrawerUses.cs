@@ -13,7 +13,7 @@ namespace FaithfulBracket.Server.Shop;
 /// <param name="Change">How much more there was after; null where it has no amount or none was told before.</param>
 /// <param name="Left">How much there was after; null where it was taken out.</param>
 /// <param name="JobId">The job that it was for; null for none.</param>
-internal sealed record DrawerChangeTold(
+internal sealed record DrawerChangeView(
     string Kind,
     string Id,
     string Name,
@@ -32,22 +32,22 @@ internal sealed record DrawerChangeTold(
 internal sealed record UsableLine(string Kind, string Id, string Name, string Unit, double Amount, double Lies);
 
 /// <param name="Lines">Every line that can be booked, what the plan needs first.</param>
-internal sealed record JobUse(IReadOnlyList<UsableLine> Lines, IReadOnlyList<DrawerChangeTold> Used);
+internal sealed record JobUse(IReadOnlyList<UsableLine> Lines, IReadOnlyList<DrawerChangeView> Used);
 
 /// <summary>What was taken out of the drawer, when, by whom and for which job.</summary>
-internal sealed class DrawerUses(DrawerItems items, JobPlans plans, ShopMemory shop)
+internal sealed class DrawerUses(DrawerItems items, JobPlans plans, LibraryCache shop)
 {
     /// <summary>The newest first.</summary>
-    public IReadOnlyList<DrawerChangeTold> History(string kind, string id) =>
-        [.. Told(items.Events(kind, id)).Reverse()];
+    public IReadOnlyList<DrawerChangeView> History(string kind, string id) =>
+        [.. Describe(items.Events(kind, id)).Reverse()];
 
-    /// <exception cref="NotHereException">No such job, or a document of it is gone.</exception>
+    /// <exception cref="NotFoundException">No such job, or a document of it is gone.</exception>
     public JobUse OfJob(long id, CancellationToken cancel)
     {
-        var job = plans.Of(id, cancel);
-        List<DrawerChangeTold> used = [.. Told(items.EventsOfJob(id)).Where(e => e.JobId == id)];
+        var job = plans.Get(id, cancel);
+        List<DrawerChangeView> used = [.. Describe(items.EventsOfJob(id)).Where(e => e.JobId == id)];
         var wanted = DrawerUse
-            .Of(job.Plan.Kit, shop.Drawer, job.Row.PasteId)
+            .Compute(job.Plan.Kit, shop.Drawer, job.Row.PasteId)
             .ToDictionary(
                 t => (t.Kind, t.Id),
                 t =>
@@ -84,7 +84,7 @@ internal sealed class DrawerUses(DrawerItems items, JobPlans plans, ShopMemory s
     /// <exception cref="InputException">A line is not there, or holds less.</exception>
     public void Book(long jobId, IReadOnlyList<DrawerTake> takes, string by, CancellationToken cancel)
     {
-        plans.Of(jobId, cancel);
+        plans.Get(jobId, cancel);
         var faults = new List<InputFault>();
         var rows = items.All();
         var changes = new List<DrawerChange>();
@@ -120,7 +120,7 @@ internal sealed class DrawerUses(DrawerItems items, JobPlans plans, ShopMemory s
         items.PutTogether(changes, by, jobId);
     }
 
-    private static IEnumerable<DrawerChangeTold> Told(IReadOnlyList<DrawerEvent> events)
+    private static IEnumerable<DrawerChangeView> Describe(IReadOnlyList<DrawerEvent> events)
     {
         var before = new Dictionary<(string, string), string?>();
         foreach (var e in events)

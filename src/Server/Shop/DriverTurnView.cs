@@ -31,7 +31,7 @@ internal sealed record DriverTurnView(
     string At
 )
 {
-    public static DriverTurnView Of(DriverTurnRow row, JobPlan plan)
+    public static DriverTurnView From(DriverTurnRow row, JobPlan plan)
     {
         var step = plan.Steps.FirstOrDefault(s => s.Id.ToString() == row.StepId);
         var screw = step?.Turns.FirstOrDefault(t => t.Hole == row.Hole);

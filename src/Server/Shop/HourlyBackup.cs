@@ -1,4 +1,4 @@
-using FaithfulBracket.Store.Keeping;
+using FaithfulBracket.Store.Backups;
 
 namespace FaithfulBracket.Server.Shop;
 

@@ -8,7 +8,7 @@ using FaithfulBracket.Store;
 namespace FaithfulBracket.Server.Shop;
 
 /// <summary>When a job is due again, by its proofs and its paste.</summary>
-internal sealed class JobCare(JobPlans plans, JobPapers papers, ShopMemory shop, LocalTimes times)
+internal sealed class JobCare(JobPlans plans, JobEntries papers, LibraryCache shop, LocalTimes times)
 {
     /// <summary>Names a job in calendars for ever.</summary>
     public static string Uid(JobRow row, string? board = null) =>
@@ -16,14 +16,14 @@ internal sealed class JobCare(JobPlans plans, JobPapers papers, ShopMemory shop,
 
     /// <param name="board">Key of the board; null for the first.</param>
     /// <exception cref="InputException">The order has no such board.</exception>
-    public CareDates Of(long id, string? board, CancellationToken cancel)
+    public CareDates Compute(long id, string? board, CancellationToken cancel)
     {
-        var job = plans.Of(id, cancel);
+        var job = plans.Get(id, cancel);
         var piece = board is null
             ? job.Order.First
             : job.Order.Find(board) ?? throw new InputException("?board", JobCareWords.OrderHasNoBoard(board));
         var pair = job.Order.Pairs.FirstOrDefault(p => p.BoardKeys(job.Order).Contains(piece.Key));
-        return CareDates.Of(
+        return CareDates.Compute(
             [
                 .. papers
                     .Readings(id)

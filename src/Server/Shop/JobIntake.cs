@@ -12,7 +12,7 @@ using FaithfulBracket.Store;
 namespace FaithfulBracket.Server.Shop;
 
 /// <summary>Reads what a job is opened with or changed to; what it lets through can be planned.</summary>
-internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jobs)
+internal sealed class JobIntake(LibraryCache shop, JobOrders orders, Store.Jobs jobs)
 {
     /// <exception cref="InputException">Every broken rule.</exception>
     public JobFields Read(NewJob body)
@@ -125,7 +125,7 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jo
     /// <summary>
     /// The order that a job on this machine would be about; null with what is missing where that can not be told.
     /// </summary>
-    public (WorkOrder? Order, IReadOnlyList<string> Missing) Of(Machine machine)
+    public (WorkOrder? Order, IReadOnlyList<string> Missing) Compute(Machine machine)
     {
         try
         {
@@ -146,7 +146,7 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jo
                 return (row.BoardId, row.BlockId);
             faults.Add(new("/machineId", JobIntakeWords.JobIsNotAboutOneBoard(number)));
         }
-        catch (NotHereException)
+        catch (NotFoundException)
         {
             faults.Add(new("/machineId", JobIntakeWords.CardIsJob(at + 1, number)));
         }
@@ -209,7 +209,7 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jo
 
     /// <param name="job">0 for one that is not opened yet.</param>
     private WorkOrder Order(JobFields f, long job = 0) =>
-        orders.Of(
+        orders.Create(
             new(job, f.Title, f.Client, f.Bench, f.BoardId, f.BlockId, f.CardId, f.Work, null, "[]", 0, "", "", null)
         );
 
@@ -227,8 +227,8 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jo
                 faults.Add(new("/boardId", JobIntakeWords.LibraryHasNoBoard(body.BoardId)));
             return;
         }
-        if (pieces.Count is < 1 or > WorkOrder.MostPieces)
-            faults.Add(new("/pieces", JobIntakeWords.ExpectedToBoardsFound(WorkOrder.MostPieces, pieces.Count)));
+        if (pieces.Count is < 1 or > WorkOrder.MaxPieces)
+            faults.Add(new("/pieces", JobIntakeWords.ExpectedToBoardsFound(WorkOrder.MaxPieces, pieces.Count)));
         for (var i = 0; i < pieces.Count; i++)
         {
             Key(pieces[i]?.Key, $"/pieces/{i}/key", faults);
@@ -247,8 +247,8 @@ internal sealed class JobIntake(ShopMemory shop, JobOrders orders, Store.Jobs jo
                 faults.Add(new("/blockId", JobIntakeWords.LibraryHasNoBlock(b)));
             return;
         }
-        if (pairs.Count > WorkOrder.MostPairs)
-            faults.Add(new("/pairs", JobIntakeWords.ExpectedAtMostBlocksFound(WorkOrder.MostPairs, pairs.Count)));
+        if (pairs.Count > WorkOrder.MaxPairs)
+            faults.Add(new("/pairs", JobIntakeWords.ExpectedAtMostBlocksFound(WorkOrder.MaxPairs, pairs.Count)));
         for (var i = 0; i < pairs.Count; i++)
         {
             Key(pairs[i]?.Key, $"/pairs/{i}/key", faults);

@@ -18,9 +18,9 @@ internal sealed record DrawnLog(IReadOnlyList<double> TimesS, IReadOnlyList<Draw
     /// <summary>Points of each series, about.</summary>
     private const int Points = 1600;
 
-    public static DrawnLog Of(BenchLog log)
+    public static DrawnLog Compute(BenchLog log)
     {
-        var thin = LogThinning.Of(log, Points);
+        var thin = LogThinning.Thin(log, Points);
         return new(
             [.. thin.TimesS.Select(t => Math.Round(t, 2))],
             [
@@ -39,7 +39,7 @@ internal sealed record DrawnLog(IReadOnlyList<double> TimesS, IReadOnlyList<Draw
 internal sealed record JobLogView(JobLogRow Log, LogVerdict Verdict, DrawnLog Drawn);
 
 /// <summary>Logs of a job as they are shown.</summary>
-internal sealed class JobLogViews(JobLogs logs, ShopMemory shop)
+internal sealed class JobLogViews(JobLogs logs, LibraryCache shop)
 {
     public (JobLogRow Row, BenchLog Log) Read(long jobId, long logId)
     {
@@ -57,13 +57,13 @@ internal sealed class JobLogViews(JobLogs logs, ShopMemory shop)
     public JobLogView View(long jobId, long logId, WorkOrder order, CancellationToken cancel)
     {
         var (row, log) = Read(jobId, logId);
-        return new(row, Judge(log, order, row.Board, cancel), DrawnLog.Of(log));
+        return new(row, Judge(log, order, row.Board, cancel), DrawnLog.Compute(log));
     }
 
     /// <summary>A log as the shop judges it.</summary>
     /// <param name="board">Key of the board it was taken of; null for the first.</param>
     public LogVerdict Judge(BenchLog log, WorkOrder order, string? board, CancellationToken cancel) =>
-        LogReading.Of(log, DieLimit(order, board), shop.Settings.SettledWithinK, cancel);
+        LogReading.Judge(log, DieLimit(order, board), shop.Settings.SettledWithinK, cancel);
 
     /// <summary>The least limit of the dies on a board; null where none is stated.</summary>
     private static double? DieLimit(WorkOrder order, string? board) =>

@@ -37,7 +37,7 @@ internal sealed record WorkText(
 internal sealed record TriedDocument(string Id, object Value);
 
 /// <summary>Puts a job's work order together from its row and the library.</summary>
-internal sealed class JobOrders(ShopMemory shop, JobStamps stamps, HeldDocuments held, DocumentVersions versions)
+internal sealed class JobOrders(LibraryCache shop, JobStamps stamps, HeldDocuments held, DocumentVersions versions)
 {
     public static WorkText? Work(JobRow row) =>
         row.Work is null ? null : JsonSerializer.Deserialize<WorkText>(row.Work, DocumentJson.Options);
@@ -45,8 +45,8 @@ internal sealed class JobOrders(ShopMemory shop, JobStamps stamps, HeldDocuments
     /// <param name="recorded">What was recorded while stripping; it stands in for what the document does not say.</param>
     /// <param name="settings">Null takes the shop's.</param>
     /// <param name="tried">Null takes every document from the library.</param>
-    /// <exception cref="NotHereException">A document of the job is not in the library.</exception>
-    public WorkOrder Of(
+    /// <exception cref="NotFoundException">A document of the job is not in the library.</exception>
+    public WorkOrder Create(
         JobRow row,
         Assembly? recorded = null,
         ShopSettings? settings = null,
@@ -54,7 +54,7 @@ internal sealed class JobOrders(ShopMemory shop, JobStamps stamps, HeldDocuments
     )
     {
         var work = Work(row);
-        var kept = new Kept(versions, held.Of(row.Id), tried);
+        var kept = new Kept(versions, held.List(row.Id), tried);
         List<Pair> pairs =
         [
             .. (work?.Pairs ?? (row.BlockId is { } only ? [new(Pair.FirstKey, only)] : [])).Select(p => new Pair(
@@ -64,7 +64,7 @@ internal sealed class JobOrders(ShopMemory shop, JobStamps stamps, HeldDocuments
             )),
         ];
         var order = row.CardId is { } cardId
-            ? WorkOrder.Of(kept.Find(shop.Cards, "card", cardId), pairs)
+            ? WorkOrder.From(kept.Find(shop.Cards, "card", cardId), pairs)
             : new()
             {
                 Pieces =
@@ -79,7 +79,7 @@ internal sealed class JobOrders(ShopMemory shop, JobStamps stamps, HeldDocuments
         if (work?.Machine is { } machine)
             order = order with { Machine = kept.Find(shop.Machines, "machine", machine) };
         order = CarrierOrder.Compose(
-            SeatedOrder.Compose(Seated(order, work?.Seat, kept).KeepingAway((settings ?? shop.Settings).LoadMargin))
+            SeatedOrder.Compose(Seated(order, work?.Seat, kept).Without((settings ?? shop.Settings).LoadMargin))
         );
         return recorded is null ? order : StripRecord.With(order, recorded);
     }
@@ -105,7 +105,7 @@ internal sealed class JobOrders(ShopMemory shop, JobStamps stamps, HeldDocuments
             where T : class =>
             Tried is { Value: T value } && Tried.Id == id ? value
             : Held.FirstOrDefault(h => h.Kind == kind && h.Id == id) is { } held ? Versions.Find<T>(held)
-            : library.GetValueOrDefault(id) ?? throw new NotHereException(JobOrdersWords.LibraryHasNo(kind, id));
+            : library.GetValueOrDefault(id) ?? throw new NotFoundException(JobOrdersWords.LibraryHasNo(kind, id));
     }
 
     /// <summary>Every document of the job in the version that it rests on.</summary>
@@ -139,7 +139,7 @@ internal sealed class JobOrders(ShopMemory shop, JobStamps stamps, HeldDocuments
             )
             .ToList();
         var rows = stamps.Documents(named.Select(n => (n.Table, n.Id)));
-        var rests = held.Of(row.Id);
+        var rests = held.List(row.Id);
         return
         [
             .. named.Select(n => new DocumentStand(

@@ -15,7 +15,7 @@ internal sealed record JobOutcome(string Verdict, IReadOnlyList<string> Wrong);
 /// <summary>What a job is remembered by: how it came out, and the words it is found by.</summary>
 internal static class JobPast
 {
-    private const int MostWrong = 6;
+    private const int MaxWrong = 6;
 
     public static JobOutcome Outcome(JobView v, IReadOnlyList<LeakTestRow> leaks, LocalTimes times)
     {
@@ -44,7 +44,7 @@ internal static class JobPast
             v.Plan.Prove.First is { BeforeToRoom: not null } or { AfterToRoom: not null } ? v.Plan.Prove.First.Verdict
                 : v.Route.FirstOrDefault(r => !r.Complete) is { } at ? $"stands at {at.Station}: {at.Summary}"
                 : "all signed",
-            [.. wrong.Distinct().Take(MostWrong)]
+            [.. wrong.Distinct().Take(MaxWrong)]
         );
     }
 
@@ -59,7 +59,7 @@ internal static class JobPast
                     && ShopMedians.RatioOf(
                         measured.KPerW,
                         expected,
-                        proof.Comparison.ExpectedThroughKPerW ?? FilmResistance.Of(pads) ?? 0,
+                        proof.Comparison.ExpectedThroughKPerW ?? FilmResistance.Compute(pads) ?? 0,
                         flow.ShopScale ?? 1
                     )
                         is { } ratio

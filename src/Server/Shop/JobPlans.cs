@@ -42,18 +42,18 @@ internal sealed record JobRecord(
 /// </summary>
 internal sealed class JobPlans(
     Store.Jobs jobs,
-    JobPapers papers,
+    JobEntries papers,
     JobSheets sheets,
     SignOffs signOffs,
     Corrections corrections,
     JobStamps stamps,
     JobOrders orders,
-    ShopMemory shop,
+    LibraryCache shop,
     PlateMemory plates,
     LocalTimes times
 )
 {
-    private const int MostKept = 500;
+    private const int MaxKept = 500;
 
     private readonly ConcurrentDictionary<long, PlannedJob> _kept = new();
     private readonly ConcurrentDictionary<long, Back> _standing = new();
@@ -62,11 +62,11 @@ internal sealed class JobPlans(
     private sealed record Back(PlannedJob From, IReadOnlySet<StepId> Signed, PlannedJob Planned);
 
     /// <summary>The job with the way back from where it stands now.</summary>
-    /// <exception cref="NotHereException">No such job, or a document of it is gone.</exception>
+    /// <exception cref="NotFoundException">No such job, or a document of it is gone.</exception>
     public PlannedJob Standing(long id, CancellationToken cancel)
     {
-        var planned = Of(id, cancel);
-        return Stands(planned, StepStands.Signed(SignDesk.Read(planned.Plan, signOffs.Events(id))));
+        var planned = Get(id, cancel);
+        return Stands(planned, StepStands.Signed(SignOffService.Read(planned.Plan, signOffs.Events(id))));
     }
 
     /// <summary>
@@ -84,23 +84,23 @@ internal sealed class JobPlans(
         )
             return kept.Planned;
         var stands = planned with { Plan = BackPlan.Onto(planned.Order, planned.Plan, planned.Sheets.AsFound, signed) };
-        if (_standing.Count > MostKept)
+        if (_standing.Count > MaxKept)
             _standing.Clear();
         _standing[planned.Row.Id] = new(planned, signed, stands);
         return stands;
     }
 
-    /// <exception cref="NotHereException">No such job, or a document of it is gone.</exception>
-    public PlannedJob Of(long id, CancellationToken cancel = default)
+    /// <exception cref="NotFoundException">No such job, or a document of it is gone.</exception>
+    public PlannedJob Get(long id, CancellationToken cancel = default)
     {
-        var stamp = stamps.Of(id);
+        var stamp = stamps.Compute(id);
         if (_kept.TryGetValue(id, out var kept) && kept.Stamp == stamp)
             return kept;
         var record = signOffs.RecordOf(id);
         var row = jobs.Get(id);
-        var set = JobSheetSet.Of(sheets.All(id));
-        var planned = record is null ? Reckon(row, stamp, set, cancel) : Corrected(Signed(row, stamp, set, record));
-        if (_kept.Count > MostKept)
+        var set = JobSheetSet.From(sheets.All(id));
+        var planned = record is null ? Plan(row, stamp, set, cancel) : Corrected(Signed(row, stamp, set, record));
+        if (_kept.Count > MaxKept)
             _kept.Clear();
         _kept[id] = planned;
         return planned;
@@ -109,8 +109,8 @@ internal sealed class JobPlans(
     /// <summary>The plan as it comes out today, also of a finished job: for questions that change nothing.</summary>
     public PlannedJob Today(long id, CancellationToken cancel = default)
     {
-        var planned = Of(id, cancel);
-        return planned.Finished ? Reckon(planned.Row, planned.Stamp, planned.Sheets, cancel) : planned;
+        var planned = Get(id, cancel);
+        return planned.Finished ? Plan(planned.Row, planned.Stamp, planned.Sheets, cancel) : planned;
     }
 
     private static PlannedJob Signed(JobRow row, string stamp, JobSheetSet set, string record)
@@ -139,7 +139,7 @@ internal sealed class JobPlans(
                     planned.Order,
                     planned.Plan.Pads,
                     [.. readings.Select(r => Reading(r, shop.Settings, times, planned.Sheets, planned.Order))],
-                    plates.Of
+                    plates.Compute
                 ),
             },
         };
@@ -149,21 +149,21 @@ internal sealed class JobPlans(
     public JobPlan With(long id, ShopSettings settings, CancellationToken cancel)
     {
         var row = jobs.Get(id);
-        var set = JobSheetSet.Of(sheets.All(id));
-        return Plan(row, set, orders.Of(row, set.Assembly, settings), settings, cancel);
+        var set = JobSheetSet.From(sheets.All(id));
+        return Plan(row, set, orders.Create(row, set.Assembly, settings), settings, cancel);
     }
 
     /// <summary>The plan of an open job as it would come out with another document in the library.</summary>
     public JobPlan With(long id, TriedDocument document, CancellationToken cancel)
     {
         var row = jobs.Get(id);
-        var set = JobSheetSet.Of(sheets.All(id));
-        return Plan(row, set, orders.Of(row, set.Assembly, tried: document), shop.Settings, cancel);
+        var set = JobSheetSet.From(sheets.All(id));
+        return Plan(row, set, orders.Create(row, set.Assembly, tried: document), shop.Settings, cancel);
     }
 
-    private PlannedJob Reckon(JobRow row, string stamp, JobSheetSet set, CancellationToken cancel)
+    private PlannedJob Plan(JobRow row, string stamp, JobSheetSet set, CancellationToken cancel)
     {
-        var order = orders.Of(row, set.Assembly);
+        var order = orders.Create(row, set.Assembly);
         var plan = Plan(row, set, order, shop.Settings, cancel);
         return new(row, stamp, order, plan, orders.Documents(row, order), set, false);
     }
@@ -190,7 +190,7 @@ internal sealed class JobPlans(
             TeardownOrder = set.Order,
             Readings = [.. papers.Readings(row.Id).Select(r => Reading(r, settings, times, set, order))],
             Complaint = set.Proof.Complaint,
-            Plates = plates.Of,
+            Plates = plates.Compute,
         };
 
     /// <summary>What each way of cutting the pads costs a job.</summary>

@@ -53,7 +53,7 @@ internal sealed record JobSheetSet
 
     public long VersionOf(string kind) => Versions.GetValueOrDefault(kind);
 
-    public static JobSheetSet Of(IReadOnlyList<JobSheetRow> rows)
+    public static JobSheetSet From(IReadOnlyList<JobSheetRow> rows)
     {
         T? Read<T>(string kind) =>
             rows.FirstOrDefault(r => r.Kind == kind) is { } row

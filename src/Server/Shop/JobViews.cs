@@ -122,7 +122,7 @@ internal sealed record JobView(
 internal sealed class JobViews(
     JobPlans plans,
     SignOffs signOffs,
-    JobPapers papers,
+    JobEntries papers,
     JobLogs logs,
     LeakTests leaks,
     DriverTurns turns,
@@ -133,12 +133,12 @@ internal sealed class JobViews(
 {
     public JobView View(long id, CancellationToken cancel = default)
     {
-        var planned = plans.Of(id, cancel);
+        var planned = plans.Get(id, cancel);
         var row = planned.Row;
         var events = signOffs.Events(id);
-        var read = SignDesk.Read(planned.Plan, events);
+        var read = SignOffService.Read(planned.Plan, events);
         var plan = plans.Stands(planned, StepStands.Signed(read)).Plan;
-        var stands = StepStands.Of(plan.Steps, read, planned.Documents);
+        var stands = StepStands.Compute(plan.Steps, read, planned.Documents);
         return new(
             row.Id,
             row.Title,
@@ -157,9 +157,9 @@ internal sealed class JobViews(
             planned.Order.Pairs.Count > 0 ? planned.Order.Pairs[0].Block : null,
             plan,
             plan.Stations,
-            RouteCard.Of(plan, stands),
+            RouteCard.Create(plan, stands),
             stands,
-            StepStands.Of(plan.Care.Restore, read, planned.Documents),
+            StepStands.Compute(plan.Care.Restore, read, planned.Documents),
             GoneFrom(plan, events),
             [
                 .. planned.Order.Pieces.Select(p => new BoardStage(
@@ -178,12 +178,12 @@ internal sealed class JobViews(
             Sheets = planned.Sheets,
             OpenEnds = LooseEnds.Open([.. plan.Steps], StepStands.Signed(read)),
             Corrections = corrections.All(id),
-            Kind = JobKinds.Of(planned.Order),
+            Kind = JobKinds.Classify(planned.Order),
             Archived = row.ArchivedAt is not null,
-            Newer = planned.Finished ? [] : newer.Of(id, planned.Order),
+            Newer = planned.Finished ? [] : newer.Find(id, planned.Order),
             Logs = logs.All(id),
             LeakTests = leaks.All(id),
-            DriverTurns = [.. turns.All(id).Select(t => DriverTurnView.Of(t, plan))],
+            DriverTurns = [.. turns.All(id).Select(t => DriverTurnView.From(t, plan))],
         };
     }
 
@@ -203,7 +203,7 @@ internal sealed class JobViews(
             e.OverrideReason,
             e.DoneAt,
             e.DeviceAt,
-            SignDesk.Basis(e.Signed)
+            SignOffService.Basis(e.Signed)
         );
 
     private static PhotoInfo Photo(PhotoRow p) =>
@@ -231,7 +231,7 @@ internal sealed class JobViews(
                 .Select(g => new GoneStep(
                     g.Key,
                     StepId.TryParse(g.Key, out var id) ? id.Station : null,
-                    SignDesk.Basis(g.Last().Signed)?.Title ?? g.Key,
+                    SignOffService.Basis(g.Last().Signed)?.Title ?? g.Key,
                     g.Last().ByInitials,
                     g.Last().At,
                     g.Count()

@@ -36,7 +36,7 @@ internal static class LibraryKinds
 
     /// <summary>Which kind a document says it is.</summary>
     /// <exception cref="InputException">None that the library keeps.</exception>
-    public static LibraryKind Of(JsonElement document) =>
+    public static LibraryKind Classify(JsonElement document) =>
         FormatOf(document) is { } format && All.FirstOrDefault(k => k.Format == format) is { } kind
             ? kind
             : throw new InputException([NoFormat(document)]);

@@ -6,8 +6,12 @@ namespace FaithfulBracket.Server.Shop;
 /// Reads the library and its index of boards after the start and after each change, so that no page has to wait for
 /// it.
 /// </summary>
-internal sealed class LibraryWarmup(ShopMemory shop, TwinLibrary twins, ShopChanges changes, ILogger<LibraryWarmup> log)
-    : BackgroundService
+internal sealed class LibraryWarmup(
+    LibraryCache shop,
+    TwinLibrary twins,
+    ShopChanges changes,
+    ILogger<LibraryWarmup> log
+) : BackgroundService
 {
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {

@@ -27,15 +27,15 @@ internal sealed record NewerDocument(
 internal sealed record OfferedDocument(NewerDocument Document, IReadOnlyList<string> Changed, int LookAgain);
 
 /// <summary>What is offered to open jobs in place of the versions that they rest on.</summary>
-internal sealed class NewerDocuments(HeldDocuments held, ShopMemory shop, JobPlans plans, SignOffs signOffs)
+internal sealed class NewerDocuments(HeldDocuments held, LibraryCache shop, JobPlans plans, SignOffs signOffs)
 {
     /// <param name="order">The job's; null where it cannot be put together: then everything that is held is told.</param>
-    public IReadOnlyList<NewerDocument> Of(long id, WorkOrder? order)
+    public IReadOnlyList<NewerDocument> Find(long id, WorkOrder? order)
     {
         var sockets = order?.Pieces.Select(p => p.Seated?.Socket.Id).ToHashSet();
         return
         [
-            .. held.Of(id)
+            .. held.List(id)
                 .Where(h => h.Kind != "socket" || sockets?.Contains(h.Id) != false)
                 .OrderBy(h => h.Kind, StringComparer.Ordinal)
                 .ThenBy(h => h.Id, StringComparer.Ordinal)
@@ -49,20 +49,20 @@ internal sealed class NewerDocuments(HeldDocuments held, ShopMemory shop, JobPla
         PlannedJob? job = null;
         try
         {
-            job = plans.Of(id, cancel);
+            job = plans.Get(id, cancel);
         }
         // a version that does not read any more can still be left for the newest
-        catch (NotHereException) { }
+        catch (NotFoundException) { }
         if (job?.Finished == true)
             return [];
         return
         [
-            .. Of(id, job?.Order)
+            .. Find(id, job?.Order)
                 .Select(d => new OfferedDocument(
                     d,
                     job is null || Newest(d.Kind, d.Id) is not { } newest
                         ? []
-                        : Consequences.Of(
+                        : Consequences.Compute(
                             () => job.Plan,
                             () => plans.With(id, new TriedDocument(d.Id, newest), cancel)
                         ),
@@ -73,9 +73,9 @@ internal sealed class NewerDocuments(HeldDocuments held, ShopMemory shop, JobPla
 
     private int LookAgain(PlannedJob job, NewerDocument newer)
     {
-        var read = SignDesk.Read(job.Plan, signOffs.Events(job.Row.Id));
+        var read = SignOffService.Read(job.Plan, signOffs.Events(job.Row.Id));
         int Count(IReadOnlyList<DocumentStand> documents) =>
-            StepStands.Of([.. job.Plan.Steps], read, documents).Count(s => s.LookAgain);
+            StepStands.Compute([.. job.Plan.Steps], read, documents).Count(s => s.LookAgain);
         return Count([.. job.Documents.Select(d => d.Id == newer.Id ? d with { Digest = "newest" } : d)])
             - Count(job.Documents);
     }
@@ -93,7 +93,7 @@ internal sealed class NewerDocuments(HeldDocuments held, ShopMemory shop, JobPla
     private string Name(HeldDocument h) =>
         h.Kind switch
         {
-            "board" when shop.Boards.TryGetValue(h.Id, out var b) => BoardLabel.Of(b) is { Length: > 0 } label
+            "board" when shop.Boards.TryGetValue(h.Id, out var b) => BoardLabel.Format(b) is { Length: > 0 } label
                 ? $"{b.Model}, {label}"
                 : b.Model,
             "block" when shop.Blocks.TryGetValue(h.Id, out var b) => $"{b.Maker} {b.Model}",

@@ -13,14 +13,14 @@ namespace FaithfulBracket.Server.Shop;
 /// <summary>
 /// The contact passport: what every contact is forecast to be, and what confirms or doubts it: edges, imprints, sensors.
 /// </summary>
-internal sealed class Passports(JobPlans plans, SignOffs signOffs, JobPapers papers)
+internal sealed class Passports(JobPlans plans, SignOffs signOffs, JobEntries papers)
 {
-    public IReadOnlyList<PassportContact> Of(long id, CancellationToken cancel) =>
+    public IReadOnlyList<PassportContact> Create(long id, CancellationToken cancel) =>
         [.. ByPart(id, Job(id, cancel)).Select(c => c.Contact)];
 
     /// <summary>A finished job with the forecast it was finished with; one from before that was kept as it comes out today.</summary>
     private PlannedJob Job(long id, CancellationToken cancel) =>
-        plans.Of(id, cancel) is { Contacts: not null } finished ? finished : plans.Today(id, cancel);
+        plans.Get(id, cancel) is { Contacts: not null } finished ? finished : plans.Today(id, cancel);
 
     /// <summary>Every contact with its board's key and its part.</summary>
     public IReadOnlyList<(string Board, string Part, PassportContact Contact)> ByPart(long id, PlannedJob job)
@@ -39,12 +39,12 @@ internal sealed class Passports(JobPlans plans, SignOffs signOffs, JobPapers pap
                 look.Board ?? first,
                 look.Part,
                 new(
-                    $"imprint: {EnumNames<ImprintMark>.Of(look.Mark).Replace('-', ' ')}",
+                    $"imprint: {EnumNames<ImprintMark>.Name(look.Mark).Replace('-', ' ')}",
                     FigureSource.ByHand,
                     look.Mark == ImprintMark.Even
                 )
             );
-        var signed = StepStands.Signed(SignDesk.Read(job.Plan, signOffs.Events(id)));
+        var signed = StepStands.Signed(SignOffService.Read(job.Plan, signOffs.Events(id)));
         foreach (var piece in job.Order.Pieces)
             if (signed.Contains(new(Station.Prove, job.Order.ScopeOf(piece), "edges")))
                 foreach (var f in forecasts.Where(f => f.Board == piece.Key))

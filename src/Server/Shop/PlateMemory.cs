@@ -13,7 +13,7 @@ namespace FaithfulBracket.Server.Shop;
 internal sealed class PlateMemory
 {
     /// <summary>Plates kept: the flows of a slider. A factored plate of 15,000 cells takes some 12 MB.</summary>
-    private const int MostKept = 16;
+    private const int MaxKept = 16;
 
     private readonly Lock _lock = new();
     private readonly LinkedList<(Key Key, BlockHeat Heat)> _kept = [];
@@ -38,7 +38,7 @@ internal sealed class PlateMemory
     }
 
     /// <exception cref="Core.InputException">See <see cref="BlockHeat"/>.</exception>
-    public BlockHeat Of(LaidBlock laid, double flowLMin, CancellationToken cancel)
+    public BlockHeat Compute(LaidBlock laid, double flowLMin, CancellationToken cancel)
     {
         var (board, block, placement) = laid;
         var key = new Key(board, block.Plates, block.ColdPlate, block.Flow, block.Kind, placement, flowLMin);
@@ -50,11 +50,11 @@ internal sealed class PlateMemory
                     _kept.AddFirst(node);
                     return node.Value.Heat.On(laid);
                 }
-        var heat = BlockHeat.Of(laid, null, flowLMin, cancel);
+        var heat = BlockHeat.Compute(laid, null, flowLMin, cancel);
         lock (_lock)
         {
             _kept.AddFirst((key, heat));
-            if (_kept.Count > MostKept)
+            if (_kept.Count > MaxKept)
                 _kept.RemoveLast();
         }
         return heat;

@@ -30,12 +30,12 @@ internal sealed class ProvedLands(
     [FromKeyedServices("block")] Library library
 )
 {
-    public IReadOnlyList<ProvedBlock> Of(long id, CancellationToken cancel)
+    public IReadOnlyList<ProvedBlock> Compute(long id, CancellationToken cancel)
     {
         var job = plans.Today(id, cancel);
         var stands = passports.ByPart(id, job).ToDictionary(c => (c.Board, c.Part), c => c.Contact.Stand);
         // what was mounted by an older version bears out nothing of the newest
-        var older = held.Of(id).Where(h => h.Kind == "block").Select(h => h.Id).ToHashSet();
+        var older = held.List(id).Where(h => h.Kind == "block").Select(h => h.Id).ToHashSet();
         var proved = new List<ProvedBlock>();
         foreach (var pair in job.Order.Pairs)
         {

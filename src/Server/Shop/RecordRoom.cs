@@ -7,12 +7,12 @@ namespace FaithfulBracket.Server.Shop;
 
 /// <summary>Writes a job's build record, for the client or for the shop, sealed.</summary>
 internal sealed class RecordRoom(
-    JobPapers papers,
+    JobEntries papers,
     LeakTests leaks,
     JobCare care,
     Passports passports,
     JobPlans plans,
-    ShopMemory shop,
+    LibraryCache shop,
     ShopSecrets secrets,
     ShopCards cards,
     LocalTimes times
@@ -55,9 +55,9 @@ internal sealed class RecordRoom(
                     t.Source.InWords()
                 )),
             ],
-            Care = care.Of(v.Id, null, cancel),
-            Contacts = Proved(v) ? passports.Of(v.Id, cancel) : [],
-            Documents = plans.Of(v.Id, cancel).Documents,
+            Care = care.Compute(v.Id, null, cancel),
+            Contacts = Proved(v) ? passports.Create(v.Id, cancel) : [],
+            Documents = plans.Get(v.Id, cancel).Documents,
             Readings =
             [
                 .. v.Readings.Select(r => new RecordReading(
@@ -76,7 +76,7 @@ internal sealed class RecordRoom(
                 )),
             ],
         };
-        var key = secrets.Of(ShopSecrets.RecordKey, RecordSeal.KeyBytes);
+        var key = secrets.Get(ShopSecrets.RecordKey, RecordSeal.KeyBytes);
         return whom == BuildRecord.ForClient ? BuildRecord.HtmlForClient(record, key) : BuildRecord.Html(record, key);
     }
 

@@ -1,6 +1,6 @@
 using FaithfulBracket.Server.Words.Shop;
 using FaithfulBracket.Store;
-using FaithfulBracket.Store.Keeping;
+using FaithfulBracket.Store.Backups;
 
 namespace FaithfulBracket.Server.Shop;
 
@@ -12,14 +12,14 @@ internal static class ShopStart
 {
     /// <param name="shop">Becomes read-only where the disk takes nothing more.</param>
     /// <returns>Why the file cannot be worked with; null where it can.</returns>
-    public static ShopTrouble? Open(ref ShopDatabase shop)
+    public static DatabaseError? Open(ref ShopDatabase shop)
     {
         if (shop.Look() is { } trouble)
             return trouble;
         try
         {
             if (shop.ReadOnly)
-                return shop.NeedsMigration() ? ShopTrouble.NotMigrated(shop.File, CannotWrite) : null;
+                return shop.NeedsMigration() ? DatabaseError.NotMigrated(shop.File, CannotWrite) : null;
             shop.Migrate();
             return null;
         }
@@ -30,15 +30,15 @@ internal static class ShopStart
                 return cause;
             shop = new(shop.File, readOnly: true);
             return shop.NeedsMigration()
-                ? ShopTrouble.NotMigrated(shop.File, cause.Code == "full" ? ShopStartWords.DiskIsFull : CannotWrite)
+                ? DatabaseError.NotMigrated(shop.File, cause.Code == "full" ? ShopStartWords.DiskIsFull : CannotWrite)
                 : null;
         }
     }
 
     private const string CannotWrite = ShopStartWords.NothingCanBeWrittenThere;
 
-    private static ShopTrouble? Cause(Exception e, string file) =>
+    private static DatabaseError? Cause(Exception e, string file) =>
         e is BackupFaultException
-            ? ShopTrouble.NotMigrated(file, e.Message)
-            : ShopTrouble.Of(e, file) ?? (e.InnerException is { } inner ? Cause(inner, file) : null);
+            ? DatabaseError.NotMigrated(file, e.Message)
+            : DatabaseError.From(e, file) ?? (e.InnerException is { } inner ? Cause(inner, file) : null);
 }

@@ -15,9 +15,9 @@ internal sealed record TwinIndexState(int Boards, double Megabytes, int WaitingT
 /// <summary>
 /// The index of boards for telling twins: a large part that stays, and a small one for what came since.
 /// </summary>
-internal sealed class TwinLibrary(ShopMemory shop, [FromKeyedServices("board")] Store.Library library)
+internal sealed class TwinLibrary(LibraryCache shop, [FromKeyedServices("board")] Store.Library library)
 {
-    private const int LeastMerged = 500;
+    private const int MinMerged = 500;
 
     private readonly Lock _gate = new();
     private IReadOnlyDictionary<string, Board>? _of;
@@ -34,7 +34,7 @@ internal sealed class TwinLibrary(ShopMemory shop, [FromKeyedServices("board")] 
             if (ReferenceEquals(boards, _of))
                 return [_main, _recent];
             var changed = boards.Values.Where(b => !ReferenceEquals(_inMain.GetValueOrDefault(b.Id), b)).ToList();
-            if (changed.Count > Math.Max(LeastMerged, _inMain.Count / 10))
+            if (changed.Count > Math.Max(MinMerged, _inMain.Count / 10))
                 (_main, _recent, _inMain) = (Build(boards.Values, cancel), Build([], cancel), new(boards));
             else
                 _recent = Build(changed, cancel);
@@ -129,5 +129,5 @@ internal sealed class TwinLibrary(ShopMemory shop, [FromKeyedServices("board")] 
     private static bool MayFit(Board board, Block block) => FitScan.MayPair(board, block);
 
     private static TwinIndex Build(IEnumerable<Board> boards, CancellationToken cancel) =>
-        TwinIndex.Build([.. boards.Select(b => (b.Id, Constellation.Of(b)))], cancel);
+        TwinIndex.Build([.. boards.Select(b => (b.Id, Constellation.From(b)))], cancel);
 }

@@ -14,7 +14,7 @@ namespace FaithfulBracket.Server.Stations;
 /// <param name="Keep">What stays as it is.</param>
 internal sealed record BackAsk(StepId? After, IReadOnlyList<ThingId> Keep)
 {
-    private const int MostKept = 200;
+    private const int MaxKept = 200;
 
     /// <returns>Null where no way back is asked for.</returns>
     public static BackAsk? Read(ObjectReader o)
@@ -33,8 +33,8 @@ internal sealed record BackAsk(StepId? After, IReadOnlyList<ThingId> Keep)
                 back.Fault("after", BackAskWords.IsNotIdOfStepSuch(text));
         }
         var named = back.Has("keep") ? back.Texts("keep") : [];
-        if (named.Count > MostKept)
-            back.Fault("keep", BackAskWords.ExpectedAtMostThings(MostKept));
+        if (named.Count > MaxKept)
+            back.Fault("keep", BackAskWords.ExpectedAtMostThings(MaxKept));
         var keep = new List<ThingId>();
         for (var i = 0; i < named.Count; i++)
             if (ThingId.TryParse(named[i], out var thing))
@@ -52,10 +52,10 @@ internal sealed record BackAsk(StepId? After, IReadOnlyList<ThingId> Keep)
         var last = After is { } after ? steps.FindIndex(s => s.Id == after) : steps.Count - 1;
         if (last < 0)
             throw new InputException("/back/after", BackAskWords.PlanHasNoStep(After));
-        var scene = BenchScene.Of(context.Order, plan);
+        var scene = BenchScene.Create(context.Order, plan);
         for (var i = 0; i < Keep.Count; i++)
             if (scene.Find(Keep[i]) is null)
                 throw new InputException($"/back/keep/{i}", BackAskWords.ThereIsNoOnThisBench(Keep[i]));
-        return BackPlan.Of(context.Order, plan, scene, context.AsFound, steps.GetRange(0, last + 1), Keep);
+        return BackPlan.Create(context.Order, plan, scene, context.AsFound, steps.GetRange(0, last + 1), Keep);
     }
 }

@@ -21,7 +21,7 @@ internal sealed record LoggerRows(IReadOnlyList<LoggerRow> Rows);
 /// <param name="Values">One for each channel; null where the logger had none.</param>
 internal sealed record LoggerRow(double TimeS, IReadOnlyList<double?> Values)
 {
-    public static LoggerRow Of(LogRow row) =>
+    public static LoggerRow From(LogRow row) =>
         new(row.TS, [.. row.Values.Select(v => double.IsFinite(v) ? Math.Round(v, 3) : (double?)null)]);
 }
 
@@ -30,7 +30,7 @@ internal static class BenchEndpoint
 {
     /// <summary>Bench seconds in a second of the clock, for the stand-in.</summary>
     private const double Speed = 20,
-        MostSpeed = 200;
+        MaxSpeed = 200;
 
     /// <summary>A run is judged so often, and ends by itself after so many bench hours.</summary>
     private static readonly TimeSpan Every = TimeSpan.FromMilliseconds(1000);
@@ -54,15 +54,15 @@ internal static class BenchEndpoint
         JobPlans plans,
         PlateMemory plates,
         JobLogViews views,
-        ShopMemory shop,
+        LibraryCache shop,
         [FromServices] IBenchLogger? device,
         TimeProvider time,
         IHostApplicationLifetime life,
         CancellationToken cancel
     )
     {
-        if (speed is not null and not (>= 1 and <= MostSpeed))
-            throw new InputException("?speed", $"Expected 1 to {MostSpeed}.");
+        if (speed is not null and not (>= 1 and <= MaxSpeed))
+            throw new InputException("?speed", $"Expected 1 to {MaxSpeed}.");
         var job = plans.Today(id, cancel);
         var seated = WhatIfEndpoints.Seated(job.Plan, pair, board);
         var logger =
@@ -105,7 +105,7 @@ internal static class BenchEndpoint
                     // what is judged has been sent: who keeps the log keeps what the verdict is of
                     if (due || time.GetElapsedTime(sent) >= Every / 4)
                     {
-                        await say("rows", new LoggerRows([.. fresh.Select(LoggerRow.Of)]));
+                        await say("rows", new LoggerRows([.. fresh.Select(LoggerRow.From)]));
                         fresh.Clear();
                         sent = time.GetTimestamp();
                     }
@@ -118,7 +118,7 @@ internal static class BenchEndpoint
                         await say("verdict", views.Judge(log, job.Order, seated.Board, stop));
                         judged = time.GetTimestamp();
                     }
-                    if (row.TS > LongestS || times.Count >= BenchLog.MostRows)
+                    if (row.TS > LongestS || times.Count >= BenchLog.MaxRows)
                         break;
                 }
             }
@@ -141,11 +141,11 @@ internal static class BenchEndpoint
         var usual = settings;
         var stack = seated.Stack!;
         var at = new Core.Heat.HeatConditions(null, usual.CoolantInC, usual.FlowLPerMin);
-        var bench = FaultBench.Of(plates.Of(stack.Laid, at.FlowLMin, cancel), stack, at);
+        var bench = FaultBench.Create(plates.Compute(stack.Laid, at.FlowLMin, cancel), stack, at);
         return new(
             new(
                 bench,
-                fault is { } f ? HiddenFault.Several(bench, f, two, FaultPriors.Of(usual.Faults)) : [],
+                fault is { } f ? HiddenFault.Several(bench, f, two, FaultPriors.From(usual.Faults)) : [],
                 at,
                 stack.Board.Parts.ToDictionary(p => p.Id, p => p.Kind),
                 roomC,

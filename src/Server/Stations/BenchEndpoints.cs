@@ -28,8 +28,8 @@ internal static class BenchEndpoints
                     BenchSummaries summaries,
                     JobSummaries kept,
                     BenchRenewal renewal,
-                    JobPapers papers,
-                    ShopMemory shop,
+                    JobEntries papers,
+                    LibraryCache shop,
                     JobViews views,
                     LocalTimes times
                 ) =>

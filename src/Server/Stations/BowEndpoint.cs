@@ -55,7 +55,7 @@ internal static class BowEndpoint
             ),
             PressureMPa = o.Number("pressureMPa", -1000, 1000, otherwise: 0),
             Probes = o.Points("probes"),
-            Elements = o.OptionalInteger("elements", BowLimits.LeastElements, BowLimits.MostElements) ?? 2500,
+            Elements = o.OptionalInteger("elements", BowLimits.MinElements, BowLimits.MaxElements) ?? 2500,
         };
     }
 }

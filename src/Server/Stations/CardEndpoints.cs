@@ -29,7 +29,7 @@ internal static class CardEndpoints
     public static void Map(IEndpointRouteBuilder app)
     {
         var api = app.MapGroup("/api/cards").WithTags("library");
-        api.MapGet("/", (ShopMemory shop) => TypedResults.Ok(shop.CardsInUse.Values.Select(Entry)));
+        api.MapGet("/", (LibraryCache shop) => TypedResults.Ok(shop.CardsInUse.Values.Select(Entry)));
         api.MapGet("/{id}/blocks", BlocksFor);
     }
 
@@ -37,16 +37,16 @@ internal static class CardEndpoints
         new(c.Id, c.Maker, c.Model, c.BoardCode, c.Revision, c.Kind, [.. c.Boards.Select(b => b.Key)]);
 
     /// <summary>Blocks whose plates name boards of this card.</summary>
-    private static Ok<List<CardMatch>> BlocksFor(string id, ShopMemory shop, CancellationToken cancel)
+    private static Ok<List<CardMatch>> BlocksFor(string id, LibraryCache shop, CancellationToken cancel)
     {
         var card =
-            shop.Cards.GetValueOrDefault(id) ?? throw new NotHereException(CardEndpointsWords.LibraryHasNoCard(id));
+            shop.Cards.GetValueOrDefault(id) ?? throw new NotFoundException(CardEndpointsWords.LibraryHasNoCard(id));
         var keys = card.Boards.SelectMany(b => new[] { b.Key, b.Board.Id }).ToHashSet();
         return TypedResults.Ok(
             shop.BlocksInUse.Values.Where(b => b.Plates.Any(p => p.Board is { } named && keys.Contains(named)))
                 .Select(b =>
                 {
-                    var fit = OrderFits.Judge(WorkOrder.Of(card, [new(Pair.FirstKey, b)]), cancel: cancel);
+                    var fit = OrderFits.Judge(WorkOrder.From(card, [new(Pair.FirstKey, b)]), cancel: cancel);
                     return new CardMatch(
                         b.Id,
                         $"{b.Maker} {b.Model}",

@@ -17,7 +17,7 @@ internal static class CareEndpoints
         job.MapGet(
             "/care",
             (long id, string? board, JobCare care, CancellationToken cancel) =>
-                TypedResults.Ok(care.Of(id, board, cancel))
+                TypedResults.Ok(care.Compute(id, board, cancel))
         );
         job.MapGet("/care.ics", Calendar).Produces<string>(200, "text/calendar");
     }
@@ -31,11 +31,11 @@ internal static class CareEndpoints
         CancellationToken cancel
     )
     {
-        var row = plans.Of(id, cancel).Row;
-        var dates = care.Of(id, board, cancel);
+        var row = plans.Get(id, cancel).Row;
+        var dates = care.Compute(id, board, cancel);
         var uid = JobCare.Uid(row, board);
         return TypedResults.File(
-            System.Text.Encoding.UTF8.GetBytes(CareCalendar.Of(uid, row.Title, row.Client, dates, time.GetUtcNow())),
+            System.Text.Encoding.UTF8.GetBytes(CareCalendar.Write(uid, row.Title, row.Client, dates, time.GetUtcNow())),
             "text/calendar; charset=utf-8",
             $"job-{id}-care.ics"
         );

@@ -13,7 +13,7 @@ namespace FaithfulBracket.Server.Stations;
 /// <summary>Choosing among blocks: side by side, and what to do when none seats.</summary>
 internal static class ChooseEndpoints
 {
-    private const int MostCompared = 3;
+    private const int MaxCompared = 3;
     private const double DefaultFlowLPerMin = 3;
 
     public static void Map(IEndpointRouteBuilder app)
@@ -25,12 +25,12 @@ internal static class ChooseEndpoints
     }
 
     /// <summary>Blocks judged for a whole board: those that state the fit first, then the rest.</summary>
-    private const int MostTogether = 300;
+    private const int MaxTogether = 300;
 
     private static Ok<IReadOnlyList<TogetherChoice>> TogetherFor(
         long id,
         JobPlans plans,
-        ShopMemory shop,
+        LibraryCache shop,
         CancellationToken cancel
     )
     {
@@ -45,9 +45,9 @@ internal static class ChooseEndpoints
                     b.DeclaredFor.Any(d => d.Maker == board.Maker && d.BoardCode == board.BoardCode)
                 )
                 .ThenBy(b => b.Id, StringComparer.Ordinal)
-                .Take(MostTogether),
+                .Take(MaxTogether),
         ];
-        return TypedResults.Ok(Together.Of(order, blocks, shop.Settings.Prices, shop.Settings, cancel));
+        return TypedResults.Ok(Together.Compute(order, blocks, shop.Settings.Prices, shop.Settings, cancel));
     }
 
     /// <param name="blocks">Up to three ids, comma between.</param>
@@ -55,29 +55,30 @@ internal static class ChooseEndpoints
         string id,
         string? blocks,
         double? flow,
-        ShopMemory shop,
+        LibraryCache shop,
         CancellationToken cancel
     )
     {
         var board =
-            shop.Boards.GetValueOrDefault(id) ?? throw new NotHereException(ChooseEndpointsWords.LibraryHasNoBoard(id));
+            shop.Boards.GetValueOrDefault(id)
+            ?? throw new NotFoundException(ChooseEndpointsWords.LibraryHasNoBoard(id));
         var ids = (blocks ?? "")
             .Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
             .Distinct()
             .ToList();
-        if (ids.Count is 0 or > MostCompared)
+        if (ids.Count is 0 or > MaxCompared)
             throw new InputException(
                 "?blocks",
-                ChooseEndpointsWords.ExpectedOneToBlockIdsFound(MostCompared, ids.Count)
+                ChooseEndpointsWords.ExpectedOneToBlockIdsFound(MaxCompared, ids.Count)
             );
         if (flow is <= 0 or > 30)
             throw new InputException("?flow", ChooseEndpointsWords.ExpectedFlowFromToLMin);
         var chosen = ids.ConvertAll(b =>
-            shop.Blocks.GetValueOrDefault(b) ?? throw new NotHereException(ChooseEndpointsWords.LibraryHasNoBlock(b))
+            shop.Blocks.GetValueOrDefault(b) ?? throw new NotFoundException(ChooseEndpointsWords.LibraryHasNoBlock(b))
         );
         var owned = shop.Drawer.Pads.Select(p => new StockedPad(p.ThicknessMm, p.Material)).Distinct().ToList();
         return TypedResults.Ok(
-            Comparing.Of(
+            Comparing.Compute(
                 board,
                 chosen,
                 flow ?? DefaultFlowLPerMin,
@@ -95,12 +96,13 @@ internal static class ChooseEndpoints
         string id,
         double? airC,
         string? airflow,
-        ShopMemory shop,
+        LibraryCache shop,
         CancellationToken cancel
     )
     {
         var board =
-            shop.Boards.GetValueOrDefault(id) ?? throw new NotHereException(ChooseEndpointsWords.LibraryHasNoBoard(id));
+            shop.Boards.GetValueOrDefault(id)
+            ?? throw new NotFoundException(ChooseEndpointsWords.LibraryHasNoBoard(id));
         if (airC is < -20 or > 90)
             throw new InputException("?airC", ChooseEndpointsWords.ExpectedAirFromToC);
         if (airflow is not (null or "x" or "y"))

@@ -10,19 +10,19 @@ using Microsoft.AspNetCore.Mvc;
 
 namespace FaithfulBracket.Server.Stations;
 
-internal sealed record ToldColumns(string Signature, IReadOnlyDictionary<Column, int> Columns, LengthUnit? Units);
+internal sealed record ColumnAnswer(string Signature, IReadOnlyDictionary<Column, int> Columns, LengthUnit? Units);
 
 /// <summary>What the columns of tables mean: told once, remembered.</summary>
 internal static class ColumnEndpoints
 {
-    private const int MostColumns = 200,
+    private const int MaxColumns = 200,
         LongestSignature = 4000;
 
     public static void Map(IEndpointRouteBuilder app)
     {
         var api = app.MapGroup("/api/library/columns").WithTags("exchange");
         api.MapPost("/look", LookAsync).Accepts<IFormFileCollection>("multipart/form-data").DisableAntiforgery();
-        api.MapPut("", PutAsync).Accepts<ToldColumns>("application/json");
+        api.MapPut("", PutAsync).Accepts<ColumnAnswer>("application/json");
         api.MapDelete("", Forget);
     }
 
@@ -51,8 +51,8 @@ internal static class ColumnEndpoints
             {
                 var columns = new Dictionary<Column, int>();
                 var c = o.Object("columns");
-                foreach (var (name, column) in Enum.GetValues<Column>().Select(v => (EnumNames<Column>.Of(v), v)))
-                    if (c.OptionalInteger(name, 0, MostColumns) is { } index)
+                foreach (var (name, column) in Enum.GetValues<Column>().Select(v => (EnumNames<Column>.Name(v), v)))
+                    if (c.OptionalInteger(name, 0, MaxColumns) is { } index)
                         columns[column] = index;
                 c.End();
                 foreach (var (name, column) in (ReadOnlySpan<(string, Column)>)[("x", Column.X), ("y", Column.Y)])
@@ -61,12 +61,12 @@ internal static class ColumnEndpoints
                 if (columns.GroupBy(k => k.Value).FirstOrDefault(g => g.Count() > 1) is { } twice)
                     o.Fault(
                         "columns",
-                        ColumnEndpointsWords.ColumnIsTold(
+                        ColumnEndpointsWords.ColumnIsStated(
                             twice.Key + 1,
-                            string.Join(" and ", twice.Select(t => EnumNames<Column>.Of(t.Key)))
+                            string.Join(" and ", twice.Select(t => EnumNames<Column>.Name(t.Key)))
                         )
                     );
-                return new ToldColumns(
+                return new ColumnAnswer(
                     o.Text("signature", LongestSignature),
                     columns,
                     o.OptionalChoice<LengthUnit>("units")
@@ -77,7 +77,7 @@ internal static class ColumnEndpoints
             new(
                 told.Signature,
                 JsonSerializer.Serialize(told.Columns, DocumentJson.Options),
-                told.Units is { } u ? EnumNames<LengthUnit>.Of(u) : null
+                told.Units is { } u ? EnumNames<LengthUnit>.Name(u) : null
             )
         );
         return TypedResults.NoContent();

@@ -19,7 +19,7 @@ internal static class ComputeEndpoints
 {
     public static void Map(IEndpointRouteBuilder app)
     {
-        var queue = app.ServiceProvider.GetRequiredService<HeavyWork>();
+        var queue = app.ServiceProvider.GetRequiredService<ConcurrencyLimiter>();
         var compute = app.MapGroup("/api/compute").WithTags("compute").AddEndpointFilter(queue.QueueAsync);
         Posted(compute.MapPost("/fit", FitAsync), Documents);
         Posted(compute.MapPost("/gaps", GapsAsync), Documents);
@@ -28,7 +28,7 @@ internal static class ComputeEndpoints
         Posted(compute.MapPost("/paste", PasteEndpoint.AnswerAsync), PasteEndpoint.InWords);
         Posted(
             compute.MapPost("/teardown", TeardownAsync),
-            ComputeEndpointsWords.LimitsGroupsLeadsAndPiecesTogether(TeardownPlanner.MostActs)
+            ComputeEndpointsWords.LimitsGroupsLeadsAndPiecesTogether(TeardownPlanner.MaxActs)
         );
         Posted(compute.MapPost("/bow", BowEndpoint.AnswerAsync), BowLimits.InWords);
         Posted(compute.MapPost("/identify", IdentifyEndpoint.AnswerAsync), IdentifyEndpoint.InWords);
@@ -71,7 +71,7 @@ internal static class ComputeEndpoints
         return TypedResults.Ok(Fit.Judge(board, block, settings, request.HttpContext.RequestAborted));
     }
 
-    private static async Task<Ok<GapsResult>> GapsAsync(HttpRequest request, ShopMemory shop)
+    private static async Task<Ok<GapsResult>> GapsAsync(HttpRequest request, LibraryCache shop)
     {
         var (board, block, bond, materials, stock) = await Bodies.ReadAsync(
             request,
@@ -84,7 +84,7 @@ internal static class ComputeEndpoints
                     o.Objects("stock", Stocked)
                 )
         );
-        return TypedResults.Ok(Gaps.Of(LaidBlock.Of(board, block, new(bond)), materials, stock, bond));
+        return TypedResults.Ok(Gaps.Compute(LaidBlock.Create(board, block, new(bond)), materials, stock, bond));
     }
 
     /// <summary>A stocked pad; sheet sizes and counts may stand beside it.</summary>
@@ -95,7 +95,7 @@ internal static class ComputeEndpoints
         return new(o.Number("thicknessMm", 0.05, 20), o.Text("material"));
     }
 
-    private static async Task<Ok<SeatingResult>> SeatingAsync(HttpRequest request, ShopMemory shop)
+    private static async Task<Ok<SeatingResult>> SeatingAsync(HttpRequest request, LibraryCache shop)
     {
         var (stack, limit, elastic) = await Bodies.ReadAsync(
             request,

@@ -38,7 +38,7 @@ internal static class CorrectionEndpoints
         NewCorrection body,
         Store.Jobs jobs,
         SignOffs signOffs,
-        JobPapers papers,
+        JobEntries papers,
         JobLogs logs,
         Corrections corrections
     )

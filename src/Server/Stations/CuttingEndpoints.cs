@@ -60,10 +60,10 @@ internal static class CuttingEndpoints
 
     private static CutSheet Sheet(long id, int sheet, JobPlans plans, CancellationToken cancel)
     {
-        var sheets = plans.Of(id, cancel).Plan.Pads.Cutting?.Sheets ?? [];
+        var sheets = plans.Get(id, cancel).Plan.Pads.Cutting?.Sheets ?? [];
         return sheet >= 1 && sheet <= sheets.Count
             ? sheets[sheet - 1]
-            : throw new NotHereException(CuttingEndpointsWords.JobHasCuttingSheets(id, sheets.Count));
+            : throw new NotFoundException(CuttingEndpointsWords.JobHasCuttingSheets(id, sheets.Count));
     }
 
     /// <summary>Takes a cut sheet out of the drawer and lays its useful rests in as offcuts, all at once.</summary>
@@ -78,11 +78,11 @@ internal static class CuttingEndpoints
     )
     {
         var by = await Bodies.ReadAsync(request, SheetEndpoints.By);
-        var step = plans.Of(id).Plan.Steps.FirstOrDefault(s => s.Kind == StepKind.Cut && s.Sheet == sheet);
+        var step = plans.Get(id).Plan.Steps.FirstOrDefault(s => s.Kind == StepKind.Cut && s.Sheet == sheet);
         var signed =
             step is not null
-            && StepStands.Signed(SignDesk.Read(plans.Of(id).Plan, signOffs.Events(id))).Contains(step.Id);
-        var set = JobSheetSet.Of(sheets.All(id));
+            && StepStands.Signed(SignOffService.Read(plans.Get(id).Plan, signOffs.Events(id))).Contains(step.Id);
+        var set = JobSheetSet.From(sheets.All(id));
         if (!signed)
             throw new LockedException(CuttingEndpointsWords.SheetIsNotCutYet(sheet), step is null ? [] : [step.Id], []);
         if (set.Cutting is not { } begun || sheet > begun.Plan.Sheets.Count)

@@ -49,9 +49,9 @@ internal static class DayEndpoints
     }
 
     private static async Task<Ok<DayView>> ViewAsync(
-        DayDesk desk,
+        DayService desk,
         Signers signers,
-        ShopMemory shop,
+        LibraryCache shop,
         CancellationToken cancel
     )
     {
@@ -61,9 +61,9 @@ internal static class DayEndpoints
         );
     }
 
-    private static async Task<FileContentHttpResult> OrderCsvAsync(DayDesk desk, CancellationToken cancel) =>
+    private static async Task<FileContentHttpResult> OrderCsvAsync(DayService desk, CancellationToken cancel) =>
         TypedResults.File(
-            Encoding.UTF8.GetBytes(OrderCsv.Of(desk.Orders((await desk.PlanAsync(cancel)).Plan))),
+            Encoding.UTF8.GetBytes(OrderCsv.Write(desk.Orders((await desk.PlanAsync(cancel)).Plan))),
             "text/csv; charset=utf-8",
             "to-order.csv"
         );
@@ -71,7 +71,7 @@ internal static class DayEndpoints
     private static FileContentHttpResult CalendarOf(
         BenchSummaries summaries,
         Store.Jobs jobs,
-        DayPapers days,
+        DayEntries days,
         TimeProvider time
     )
     {
@@ -79,7 +79,7 @@ internal static class DayEndpoints
         var entries = summaries.Open().Concat(summaries.Finished()).DistinctBy(j => j.Id).ToDictionary(j => j.Id);
         return TypedResults.File(
             Encoding.UTF8.GetBytes(
-                ShopCalendar.Of(
+                ShopCalendar.Write(
                     // a job that was opened while this was read is in the next one
                     jobs.All()
                         .Where(row => entries.ContainsKey(row.Id))
@@ -104,14 +104,14 @@ internal static class DayEndpoints
             job.Finished ? job.Care : null
         );
 
-    private static NoContent Promise(long id, DayTime body, DayPapers days, DayDesk desk, TimeProvider time)
+    private static NoContent Promise(long id, DayTime body, DayEntries days, DayService desk, TimeProvider time)
     {
         JobEndpoints.CheckInitials(body.By);
         days.Promise(id, Instant(body.At, desk, time), body.By);
         return TypedResults.NoContent();
     }
 
-    private static NoContent Pin(long id, PinTime body, DayPapers days, DayDesk desk, TimeProvider time)
+    private static NoContent Pin(long id, PinTime body, DayEntries days, DayService desk, TimeProvider time)
     {
         JobEndpoints.CheckInitials(body.By);
         _ = JobEndpoints.IdOf(body.Key, "/key");
@@ -119,7 +119,7 @@ internal static class DayEndpoints
         return TypedResults.NoContent();
     }
 
-    private static NoContent Hands(long id, JobHands body, DayPapers days, Signers signers)
+    private static NoContent Hands(long id, JobHands body, DayEntries days, Signers signers)
     {
         JobEndpoints.CheckInitials(body.By);
         if (body.Initials is { } initials && !signers.All().Any(s => s.Initials == initials && s.LeftAt is null))
@@ -128,7 +128,7 @@ internal static class DayEndpoints
         return TypedResults.NoContent();
     }
 
-    private static DateTimeOffset? Instant(string? at, DayDesk desk, TimeProvider time)
+    private static DateTimeOffset? Instant(string? at, DayService desk, TimeProvider time)
     {
         if (at is null)
             return null;

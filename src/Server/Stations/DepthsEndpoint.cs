@@ -12,9 +12,9 @@ internal sealed record DepthsAnswer(IReadOnlyList<StepDepth> Steps);
 /// <summary>Steps of a block's lands from what was measured, pressed or printed; nothing stored.</summary>
 internal static class DepthsEndpoint
 {
-    private const double MostMm = 100;
-    private const double LeastSigmaMm = 1e-4,
-        MostSigmaMm = 5;
+    private const double MaxMm = 100;
+    private const double MinSigmaMm = 1e-4,
+        MaxSigmaMm = 5;
 
     public static async Task<Ok<DepthsAnswer>> AnswerAsync(HttpRequest request)
     {
@@ -23,26 +23,26 @@ internal static class DepthsEndpoint
             o =>
             {
                 var frame = new DepthFrame(
-                    o.Number("dieHeightMm", 0, MostMm),
-                    o.Number("dieSigmaMm", 0, MostSigmaMm, otherwise: DepthFrame.UsualHeightSigmaMm),
-                    o.Number("filmMm", 0, MostMm, otherwise: DepthFrame.UsualFilmMm)
+                    o.Number("dieHeightMm", 0, MaxMm),
+                    o.Number("dieSigmaMm", 0, MaxSigmaMm, otherwise: DepthFrame.UsualHeightSigmaMm),
+                    o.Number("filmMm", 0, MaxMm, otherwise: DepthFrame.UsualFilmMm)
                 );
                 var list = o.Objects("readings", r => Reading(r, frame));
-                if (list.Count is 0 or > StepDepths.MostReadings)
+                if (list.Count is 0 or > StepDepths.MaxReadings)
                     o.Fault(
                         "readings",
-                        DepthsEndpointWords.ExpectedToReadingsFound(StepDepths.MostReadings, list.Count)
+                        DepthsEndpointWords.ExpectedToReadingsFound(StepDepths.MaxReadings, list.Count)
                     );
-                var crowded = list.GroupBy(r => r.Land).FirstOrDefault(g => g.Count() > StepDepths.MostOfOneLand);
+                var crowded = list.GroupBy(r => r.Land).FirstOrDefault(g => g.Count() > StepDepths.MaxOfOneLand);
                 if (crowded is not null)
                     o.Fault(
                         "readings",
-                        DepthsEndpointWords.LandHasReadings(crowded.Key, crowded.Count(), StepDepths.MostOfOneLand)
+                        DepthsEndpointWords.LandHasReadings(crowded.Key, crowded.Count(), StepDepths.MaxOfOneLand)
                     );
                 return (frame, list);
             }
         );
-        return TypedResults.Ok(new DepthsAnswer(StepDepths.Of(frame, readings)));
+        return TypedResults.Ok(new DepthsAnswer(StepDepths.Compute(frame, readings)));
     }
 
     private static DepthReading Reading(ObjectReader r, DepthFrame frame)
@@ -52,19 +52,19 @@ internal static class DepthsEndpoint
         {
             DepthKind.Gauge => DepthReading.Gauge(
                 land,
-                r.Number("readingMm", -MostMm, MostMm),
-                r.Number("dieReadingMm", -MostMm, MostMm),
-                r.Number("toolSigmaMm", LeastSigmaMm, MostSigmaMm, otherwise: DepthReading.UsualToolSigmaMm),
-                r.Number("edgeSigmaMm", 0, MostSigmaMm, otherwise: DepthReading.UsualEdgeSigmaMm)
+                r.Number("readingMm", -MaxMm, MaxMm),
+                r.Number("dieReadingMm", -MaxMm, MaxMm),
+                r.Number("toolSigmaMm", MinSigmaMm, MaxSigmaMm, otherwise: DepthReading.UsualToolSigmaMm),
+                r.Number("edgeSigmaMm", 0, MaxSigmaMm, otherwise: DepthReading.UsualEdgeSigmaMm)
             ),
             DepthKind.Impression => DepthReading.Impression(
                 frame,
                 land,
-                r.Number("leftMm", 0, MostMm),
+                r.Number("leftMm", 0, MaxMm),
                 r.Number("springBack", 0, 2, otherwise: 0),
-                r.Number("partHeightMm", 0, MostMm),
-                r.Number("sigmaMm", LeastSigmaMm, MostSigmaMm, otherwise: DepthReading.UsualImpressionSigmaMm),
-                r.Number("partSigmaMm", 0, MostSigmaMm, otherwise: DepthFrame.UsualHeightSigmaMm)
+                r.Number("partHeightMm", 0, MaxMm),
+                r.Number("sigmaMm", MinSigmaMm, MaxSigmaMm, otherwise: DepthReading.UsualImpressionSigmaMm),
+                r.Number("partSigmaMm", 0, MaxSigmaMm, otherwise: DepthFrame.UsualHeightSigmaMm)
             ),
             _ => Manual(r, frame, land),
         };
@@ -85,11 +85,11 @@ internal static class DepthsEndpoint
         return DepthReading.Manual(
             frame,
             land,
-            r.Number("padMm", 0.01, MostMm),
+            r.Number("padMm", 0.01, MaxMm),
             least,
             most,
-            r.Number("partHeightMm", 0, MostMm),
-            r.Number("partSigmaMm", 0, MostSigmaMm, otherwise: DepthFrame.UsualHeightSigmaMm)
+            r.Number("partHeightMm", 0, MaxMm),
+            r.Number("partSigmaMm", 0, MaxSigmaMm, otherwise: DepthFrame.UsualHeightSigmaMm)
         );
     }
 }

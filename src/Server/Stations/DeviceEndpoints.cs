@@ -34,8 +34,8 @@ internal static class DeviceEndpoints
     /// <summary>Bytes of a request to pair.</summary>
     private const long MaxBody = 4096;
 
-    private const int MostName = 60,
-        MostCode = 20;
+    private const int MaxName = 60,
+        MaxCode = 20;
 
     public static void Map(IEndpointRouteBuilder app)
     {
@@ -72,7 +72,11 @@ internal static class DeviceEndpoints
             new DevicesView(lan.Open, lan.Open ? lan.Address(PortOf(server)) : null, lan.Fingerprint, devices.All())
         );
 
-    private static Results<Ok<Pairing>, ProblemHttpResult> OpenPairing(PairingDesk desk, LanHosts lan, IServer server)
+    private static Results<Ok<Pairing>, ProblemHttpResult> OpenPairing(
+        PairingService desk,
+        LanHosts lan,
+        IServer server
+    )
     {
         if (!lan.Open)
             return TypedResults.Problem(
@@ -89,12 +93,16 @@ internal static class DeviceEndpoints
         );
     }
 
-    private static Results<NoContent, ProblemHttpResult> Pair(PairRequest body, PairingDesk desk, HttpContext context)
+    private static Results<NoContent, ProblemHttpResult> Pair(
+        PairRequest body,
+        PairingService desk,
+        HttpContext context
+    )
     {
         var faults = new List<InputFault>();
-        if (body.Code is not { Length: > 0 and <= MostCode })
+        if (body.Code is not { Length: > 0 and <= MaxCode })
             faults.Add(new("/code", DeviceEndpointsWords.TypeCodeThatShopsOwnMachine));
-        if (string.IsNullOrWhiteSpace(body.Name) || body.Name.Length > MostName)
+        if (string.IsNullOrWhiteSpace(body.Name) || body.Name.Length > MaxName)
             faults.Add(new("/name", DeviceEndpointsWords.SayWhichDevice));
         if (faults.Count > 0)
             throw new InputException(faults);

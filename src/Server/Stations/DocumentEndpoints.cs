@@ -38,7 +38,7 @@ internal static class DocumentEndpoints
 
     public static void Map(IEndpointRouteBuilder app)
     {
-        var queue = app.ServiceProvider.GetRequiredService<HeavyWork>();
+        var queue = app.ServiceProvider.GetRequiredService<ConcurrencyLimiter>();
         foreach (var kind in LibraryKinds.All)
         {
             var library = app.ServiceProvider.GetRequiredKeyedService<Library>(kind.Name);
@@ -47,7 +47,8 @@ internal static class DocumentEndpoints
                 .WithMetadata(new ProducesResponseTypeMetadata(200, kind.Shape, ["application/json"]));
             one.MapPut(
                     "",
-                    (string id, string? by, HttpRequest r, ShopMemory shop) => PutAsync(id, by, r, shop, library, kind)
+                    (string id, string? by, HttpRequest r, LibraryCache shop) =>
+                        PutAsync(id, by, r, shop, library, kind)
                 )
                 .Accepts<JsonElement>("application/json");
             one.MapDelete(
@@ -90,13 +91,13 @@ internal static class DocumentEndpoints
         string id,
         string? by,
         HttpRequest request,
-        ShopMemory shop,
+        LibraryCache shop,
         Library library,
         LibraryKind kind
     )
     {
         var expected = Versions.Expected(request);
-        var document = kind.Read(await Bodies.BytesAsync(request, JsonInput.MostBytes));
+        var document = kind.Read(await Bodies.BytesAsync(request, JsonInput.MaxBytes));
         if (document.Id != id)
             throw new InputException("/id", DocumentEndpointsWords.ExpectedAsInAddressFound(id, document.Id));
         shop.Offer(kind.Name, [(document.Digest, document.Parsed!)]);
@@ -137,9 +138,9 @@ internal static class DocumentEndpoints
             if (kind.Name == "socket")
                 try
                 {
-                    rests = orders.Of(jobs.Get(job.Id)).Pieces.Any(p => p.Seated?.Socket.Id == id);
+                    rests = orders.Create(jobs.Get(job.Id)).Pieces.Any(p => p.Seated?.Socket.Id == id);
                 }
-                catch (NotHereException)
+                catch (NotFoundException)
                 {
                     // what it rests on cannot be told: nothing is taken from it
                 }
@@ -154,13 +155,13 @@ internal static class DocumentEndpoints
         Store.Jobs jobs,
         JobOrders orders,
         JobPlans plans,
-        ShopMemory shop,
+        LibraryCache shop,
         CancellationToken cancel
     )
     {
-        ReadOnlyMemory<byte> bytes = await Bodies.BytesAsync(request, JsonInput.MostBytes);
+        ReadOnlyMemory<byte> bytes = await Bodies.BytesAsync(request, JsonInput.MaxBytes);
         using var json = JsonInput.Parse(bytes);
-        var kind = LibraryKinds.Of(json.RootElement);
+        var kind = LibraryKinds.Classify(json.RootElement);
         var document = kind.Read(bytes);
         var parsed = document.Parsed!;
         var tried = new TriedDocument(document.Id, parsed is Block block ? shop.AsUsed(block) : parsed);
@@ -174,7 +175,10 @@ internal static class DocumentEndpoints
                         .Select(j => new DocumentConsequence(
                             j.Id,
                             j.Title,
-                            Consequences.Of(() => plans.Today(j.Id, cancel).Plan, () => plans.With(j.Id, tried, cancel))
+                            Consequences.Compute(
+                                () => plans.Today(j.Id, cancel).Plan,
+                                () => plans.With(j.Id, tried, cancel)
+                            )
                         ))
                         .ToList();
                     return new DocumentConsequences(

@@ -22,7 +22,7 @@ internal static class DrawerEndpoints
         var drawer = app.MapGroup("/api/drawer").WithTags("drawer");
         drawer.MapGet(
             "/",
-            (ShopMemory shop, DrawerItems items) =>
+            (LibraryCache shop, DrawerItems items) =>
                 TypedResults.Ok(
                     new DrawerView(
                         shop.StatedDrawer,

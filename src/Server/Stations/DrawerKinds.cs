@@ -15,13 +15,13 @@ internal static class DrawerKinds
 
     public static string? IdFor(string kind, JsonObject fields)
     {
-        string? Of(params string[] names) =>
+        string? Name(params string[] names) =>
             names.All(fields.ContainsKey) ? string.Join('-', names.Select(n => fields[n]!.ToString())) : null;
         var words = kind switch
         {
-            "screw" => Of("thread", "lengthMm"),
-            "pad" => Of("material", "thicknessMm", "widthMm", "depthMm"),
-            "tool" or "consumable" => Of("name"),
+            "screw" => Name("thread", "lengthMm"),
+            "pad" => Name("material", "thicknessMm", "widthMm", "depthMm"),
+            "tool" or "consumable" => Name("name"),
             _ => null,
         };
         return words is null ? null : DocumentIds.Valid(words.ToLowerInvariant(), new HashSet<string>());

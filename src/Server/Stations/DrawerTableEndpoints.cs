@@ -32,8 +32,8 @@ internal sealed record PadCurve(IReadOnlyList<Core.Geometry.Point2> Curve);
 /// <summary>The drawer as a table: out to be counted, looked at, and back in whole or not at all.</summary>
 internal static class DrawerTableEndpoints
 {
-    private const int MostBytes = 16 * 1024 * 1024,
-        MostReadings = 20;
+    private const int MaxBytes = 16 * 1024 * 1024,
+        MaxReadings = 20;
 
     public static void Map(IEndpointRouteBuilder app)
     {
@@ -41,7 +41,7 @@ internal static class DrawerTableEndpoints
         drawer
             .MapGet(
                 "/table",
-                (Shop.ShopMemory shop) =>
+                (Shop.LibraryCache shop) =>
                     Results.File(Encoding.UTF8.GetBytes(DrawerTable.Write(shop.StatedDrawer)), "text/csv", "drawer.csv")
             )
             .Produces<string>(200, "text/csv");
@@ -62,7 +62,7 @@ internal static class DrawerTableEndpoints
         DrawerItems items
     )
     {
-        var rows = DrawerTable.Read(await Bodies.BytesAsync(request, MostBytes), sheet);
+        var rows = DrawerTable.Read(await Bodies.BytesAsync(request, MaxBytes), sheet);
         var kept = items.All();
         var faults = new List<InputFault>();
         var lines = new List<DrawerTableLine>();
@@ -195,11 +195,8 @@ internal static class DrawerTableEndpoints
                         return reading;
                     }
                 );
-                if (readings.Count is < 2 or > MostReadings)
-                    o.Fault(
-                        "readings",
-                        DrawerTableEndpointsWords.ExpectedToReadingsFound(MostReadings, readings.Count)
-                    );
+                if (readings.Count is < 2 or > MaxReadings)
+                    o.Fault("readings", DrawerTableEndpointsWords.ExpectedToReadingsFound(MaxReadings, readings.Count));
                 return (o.Number("thicknessMm", 0.05, 20), o.Number("areaMm2", 1, 1e6), readings);
             }
         );

@@ -20,14 +20,14 @@ internal sealed record JobTakes(IReadOnlyList<DrawerTake> Lines, string By);
 /// <summary>Lines of the drawer: archived and brought back, what became of them, and what a job used of them.</summary>
 internal static class DrawerUseEndpoints
 {
-    private const int MostLines = 50;
+    private const int MaxLines = 50;
 
     public static void Map(IEndpointRouteBuilder app)
     {
         var drawer = app.MapGroup("/api/drawer").WithTags("drawer");
         drawer.MapGet(
             "/lines",
-            (ShopMemory shop) =>
+            (LibraryCache shop) =>
                 TypedResults.Ok(
                     DrawerLine
                         .All(shop.StatedDrawer)
@@ -83,8 +83,8 @@ internal static class DrawerUseEndpoints
                     "lines",
                     l => new DrawerTake(l.Text("kind", 12), l.Text("id", 200), l.Number("amount", 0.001, 1e6))
                 );
-                if (lines.Count is < 1 or > MostLines)
-                    o.Fault("lines", DrawerUseEndpointsWords.ExpectedToLinesFound(MostLines, lines.Count));
+                if (lines.Count is < 1 or > MaxLines)
+                    o.Fault("lines", DrawerUseEndpointsWords.ExpectedToLinesFound(MaxLines, lines.Count));
                 return new JobTakes(lines, SheetEndpoints.By(o));
             }
         );

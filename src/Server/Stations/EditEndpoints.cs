@@ -106,10 +106,10 @@ internal static class EditEndpoints
         );
     }
 
-    private static async Task<Ok<DraftAnswer>> AssumedAsync(string id, HttpRequest request, ShopMemory shop)
+    private static async Task<Ok<DraftAnswer>> AssumedAsync(string id, HttpRequest request, LibraryCache shop)
     {
         var board =
-            shop.Boards.GetValueOrDefault(id) ?? throw new NotHereException(EditEndpointsWords.LibraryHasNoBoard(id));
+            shop.Boards.GetValueOrDefault(id) ?? throw new NotFoundException(EditEndpointsWords.LibraryHasNoBoard(id));
         var names = await Bodies.ReadAsync(
             request,
             o =>
@@ -131,7 +131,7 @@ internal static class EditEndpoints
     /// <summary>
     /// A document under another name, to change what differs; with assumed a board's parts wait for a look.
     /// </summary>
-    private static async Task<Ok<DraftAnswer>> LikeAsync(HttpRequest request, ShopMemory shop)
+    private static async Task<Ok<DraftAnswer>> LikeAsync(HttpRequest request, LibraryCache shop)
     {
         var (document, model, revision, assumed) = await Bodies.ReadAsync(
             request,
@@ -153,14 +153,14 @@ internal static class EditEndpoints
         document["x-like"] = from;
         if (assumed && document["parts"] is JsonArray parts)
             foreach (var part in parts.OfType<JsonObject>())
-                part["evidence"] = EnumNames<FigureGrade>.Of(FigureGrade.Assumed);
-        return TypedResults.Ok(new DraftAnswer(id, DocumentText.Of(document)));
+                part["evidence"] = EnumNames<FigureGrade>.Name(FigureGrade.Assumed);
+        return TypedResults.Ok(new DraftAnswer(id, DocumentText.Format(document)));
     }
 
     /// <summary>A document against the one that it was begun from; nothing where it was begun from none.</summary>
     private static async Task<Ok<LikeAnswer>> DifferencesAsync(HttpRequest request, IServiceProvider services)
     {
-        var bytes = await Bodies.BytesAsync(request, JsonInput.MostBytes);
+        var bytes = await Bodies.BytesAsync(request, JsonInput.MaxBytes);
         var document = DocumentText.Read(Encoding.UTF8.GetString(bytes.Span), "");
         if (
             (document["x-like"] as JsonValue)?.ToString() is not { } id
@@ -171,7 +171,7 @@ internal static class EditEndpoints
             return TypedResults.Ok(new LikeAnswer(null, null, []));
         var like = DocumentText.Read(Encoding.UTF8.GetString(kept), "");
         return TypedResults.Ok(
-            new LikeAnswer(id, (like["model"] as JsonValue)?.ToString() ?? id, LikeDifferences.Of(document, like))
+            new LikeAnswer(id, (like["model"] as JsonValue)?.ToString() ?? id, LikeDifferences.Find(document, like))
         );
     }
 

@@ -42,20 +42,20 @@ internal static class ExchangeEndpoints
         var api = app.MapGroup("/api").WithTags("exchange");
         api.MapGet(
                 "/boards/{id}/export",
-                (string id, string? form, ShopMemory shop) =>
+                (string id, string? form, LibraryCache shop) =>
                     BoardExport(
                         shop.Boards.GetValueOrDefault(id)
-                            ?? throw new NotHereException(ExchangeEndpointsWords.LibraryHasNoBoard(id)),
+                            ?? throw new NotFoundException(ExchangeEndpointsWords.LibraryHasNoBoard(id)),
                         form
                     )
             )
             .Produces<string>(200, "text/plain");
         api.MapGet(
                 "/blocks/{id}/export",
-                (string id, string? form, ShopMemory shop) =>
+                (string id, string? form, LibraryCache shop) =>
                     BlockExport(
                         shop.Blocks.GetValueOrDefault(id)
-                            ?? throw new NotHereException(ExchangeEndpointsWords.LibraryHasNoBlock(id)),
+                            ?? throw new NotFoundException(ExchangeEndpointsWords.LibraryHasNoBlock(id)),
                         form
                     )
             )
@@ -66,10 +66,10 @@ internal static class ExchangeEndpoints
         api.MapGet("/library/pack", WritePack).Produces<byte[]>(200, "application/zip");
         api.MapPost("/library/pack/check", CheckPackAsync)
             .Accepts<byte[]>("application/zip")
-            .WithMetadata(new RequestSizeLimitAttribute(CataloguePack.MostBytes));
+            .WithMetadata(new RequestSizeLimitAttribute(CataloguePack.MaxBytes));
         api.MapPost("/library/pack", KeepPackAsync)
             .Accepts<byte[]>("application/zip")
-            .WithMetadata(new RequestSizeLimitAttribute(CataloguePack.MostBytes));
+            .WithMetadata(new RequestSizeLimitAttribute(CataloguePack.MaxBytes));
     }
 
     private static IResult BoardExport(Board board, string? form) =>
@@ -129,7 +129,7 @@ internal static class ExchangeEndpoints
         var board = LayoutBoard.From(layout, new(Slug($"{model}-{revision}"), maker, model, code, revision, die));
         var document = DocumentWriter.Write(board);
         BoardReader.Read(document);
-        var questions = LayoutQuestions.Of(layout, die);
+        var questions = LayoutQuestions.Create(layout, die);
         return TypedResults.Ok(
             new LayoutDraftAnswer(
                 board,
@@ -144,7 +144,7 @@ internal static class ExchangeEndpoints
         );
     }
 
-    private const int MostAnswers = 2000;
+    private const int MaxAnswers = 2000;
 
     /// <summary>What somebody said of kinds and heights: the form's field "answers", JSON.</summary>
     private static List<PartAnswer> Answers(string text)
@@ -155,8 +155,8 @@ internal static class ExchangeEndpoints
         try
         {
             var said = JsonSerializer.Deserialize<List<PartAnswer>>(text, DocumentJson.Options);
-            if (said is not { Count: <= MostAnswers } || said.Exists(a => a?.Parts is null))
-                throw new InputException("/answers", ExchangeEndpointsWords.ExpectedListOfAtMostAnswers(MostAnswers));
+            if (said is not { Count: <= MaxAnswers } || said.Exists(a => a?.Parts is null))
+                throw new InputException("/answers", ExchangeEndpointsWords.ExpectedListOfAtMostAnswers(MaxAnswers));
             if (said.FindIndex(a => a.HeightMm is { } h && !(h is > 0 and <= tallest)) is >= 0 and var at)
                 throw new InputException($"/answers/{at}/heightMm", ExchangeEndpointsWords.ExpectedOverTo(tallest));
             return said;
@@ -181,7 +181,7 @@ internal static class ExchangeEndpoints
         [FromKeyedServices("card")] Library cards,
         [FromKeyedServices("socket")] Library sockets,
         [FromKeyedServices("machine")] Library machines,
-        PhotoShelf shelf,
+        PhotoFolder shelf,
         CataloguePictures pictures
     )
     {
@@ -220,7 +220,7 @@ internal static class ExchangeEndpoints
     /// <summary>One at a time; a picture whose file is gone is left out.</summary>
     private static IEnumerable<(PackItemKind, string, byte[], string?)> Pictures(
         CataloguePictures pictures,
-        PhotoShelf shelf
+        PhotoFolder shelf
     )
     {
         foreach (var p in pictures.All())
@@ -237,7 +237,7 @@ internal static class ExchangeEndpoints
         [FromKeyedServices("machine")] Library machines
     )
     {
-        var items = CataloguePack.Read(await Bodies.BytesAsync(request, CataloguePack.MostBytes));
+        var items = CataloguePack.Read(await Bodies.BytesAsync(request, CataloguePack.MaxBytes));
         var known = boards
             .Digests()
             .Select(d => (PackItemKind.Board, d))
@@ -274,7 +274,7 @@ internal static class ExchangeEndpoints
         HttpRequest request,
         bool? replace,
         CataloguePictures shelf,
-        PhotoShelf photos,
+        PhotoFolder photos,
         [FromKeyedServices("board")] Library boards,
         [FromKeyedServices("block")] Library blocks,
         [FromKeyedServices("card")] Library cards,
@@ -282,7 +282,7 @@ internal static class ExchangeEndpoints
         [FromKeyedServices("machine")] Library machines
     )
     {
-        var items = CataloguePack.Read(await Bodies.BytesAsync(request, CataloguePack.MostBytes));
+        var items = CataloguePack.Read(await Bodies.BytesAsync(request, CataloguePack.MaxBytes));
         // pictures of things that neither the pack nor the library holds belong to nobody
         var known = items
             .Select(i => $"{i.Kind}/{i.Id}".ToLowerInvariant())

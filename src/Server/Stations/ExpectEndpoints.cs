@@ -71,9 +71,9 @@ internal static class ExpectEndpoints
         string? board,
         bool? map,
         JobPlans plans,
-        JobPapers papers,
+        JobEntries papers,
         PlateMemory plates,
-        ShopMemory shop,
+        LibraryCache shop,
         CancellationToken cancel
     )
     {
@@ -85,7 +85,7 @@ internal static class ExpectEndpoints
             ) ?? throw new InputException("", ExpectEndpointsWords.ChooseBlockAndPaste);
         var on = ExpectedOf.Board(pads);
         var after = JobReadings.After(papers.Readings(id), pads.Board, job, shop.Settings);
-        var asMeasured = JobConditions.Of(after, shop.Settings, on);
+        var asMeasured = JobConditions.From(after, shop.Settings, on);
         var at = new HeatConditions(
             tried.PowerW ?? asMeasured.PowerW,
             tried.CoolantInC ?? asMeasured.CoolantInC,
@@ -97,19 +97,21 @@ internal static class ExpectEndpoints
         var paste = pads.Stack?.Paste;
         if (tried.PasteWPerMK is { } p)
             paste = paste is null ? null : paste with { ConductivityWPerMK = p };
-        var result = ExpectedOf.Of(pads, at, plates.Of, materials, paste, cancel);
+        var result = ExpectedOf.Compute(pads, at, plates.Compute, materials, paste, cancel);
         var plate =
-            map == true && pads.Stack is { } stack ? plates.Of(stack.Laid, at.FlowLMin, cancel).At(at.PowerW) : null;
+            map == true && pads.Stack is { } stack
+                ? plates.Compute(stack.Laid, at.FlowLMin, cancel).At(at.PowerW)
+                : null;
         return TypedResults.Ok(
             new JobExpectation(
                 at,
                 result.Parts.Where(x => on.FindPart(x.Part)?.Under is null).Sum(x => x.Watts),
                 result,
-                ExpectedKinds.Of(on, result),
+                ExpectedKinds.Compute(on, result),
                 at.PowerW ?? on.Parts.Where(x => x.Kind != PartKind.Empty).Sum(x => x.DissipationW),
                 tried.PadWPerMK ?? UsualPad(pads.Carried?.Pads ?? pads.Stack!.Pads, materials),
                 paste?.ConductivityWPerMK,
-                plate is null ? null : HeatMap.Of(plate, result.CoolantMeanC)
+                plate is null ? null : HeatMap.From(plate, result.CoolantMeanC)
             )
         );
     }
@@ -129,14 +131,14 @@ internal static class ExpectEndpoints
         string? board,
         JobPlans plans,
         PlateMemory plates,
-        ShopMemory shop,
+        LibraryCache shop,
         CancellationToken cancel
     )
     {
         var stack = WhatIfEndpoints.Seated(plans.Today(id, cancel).Plan, pair, board).Stack!;
         var usual = shop.Settings;
         var at = new HeatConditions(null, usual.CoolantInC, usual.FlowLPerMin);
-        var plate = plates.Of(stack.Laid, at.FlowLMin, cancel);
-        return TypedResults.Ok(PasteCosts.Of(plate, stack, shop.Drawer.Pastes, at));
+        var plate = plates.Compute(stack.Laid, at.FlowLMin, cancel);
+        return TypedResults.Ok(PasteCosts.Compute(plate, stack, shop.Drawer.Pastes, at));
     }
 }

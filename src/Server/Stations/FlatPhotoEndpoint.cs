@@ -17,7 +17,7 @@ internal static class FlatPhotoEndpoint
             .Accepts<byte[]>("image/jpeg", "image/png")
             .Produces<byte[]>(200, "image/jpeg")
             .WithDescription(FlatPhotoEndpointWords.PictureOfMiBAndMegapixels)
-            .AddEndpointFilter(app.ServiceProvider.GetRequiredService<HeavyWork>().QueueAsync);
+            .AddEndpointFilter(app.ServiceProvider.GetRequiredService<ConcurrencyLimiter>().QueueAsync);
 
     private static async Task<IResult> AnswerAsync(
         double? heightMm,
@@ -34,7 +34,7 @@ internal static class FlatPhotoEndpoint
             () =>
             {
                 var grey = PhotoPixels.Grey(photo.Content);
-                return FlatPhoto.Of(grey, MarkFinder.Find(grey, cancel), heightMm ?? 0, fromBelow == true, cancel);
+                return FlatPhoto.Create(grey, MarkFinder.Find(grey, cancel), heightMm ?? 0, fromBelow == true, cancel);
             },
             cancel
         );

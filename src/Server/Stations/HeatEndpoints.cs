@@ -16,7 +16,7 @@ internal static class HeatEndpoints
 {
     public static void Map(IEndpointRouteBuilder app)
     {
-        var queue = app.ServiceProvider.GetRequiredService<HeavyWork>();
+        var queue = app.ServiceProvider.GetRequiredService<ConcurrencyLimiter>();
         var compute = app.MapGroup("/api/compute").WithTags("compute").AddEndpointFilter(queue.QueueAsync);
         compute
             .MapPost("/plate-heat", PlateAsync)
@@ -32,7 +32,7 @@ internal static class HeatEndpoints
             .WithDescription(FaultFinder.InWords);
     }
 
-    private static async Task<Ok<FaultResult>> FaultsAsync(HttpRequest request, ShopMemory shop)
+    private static async Task<Ok<FaultResult>> FaultsAsync(HttpRequest request, LibraryCache shop)
     {
         var (board, block, pads, materials, paste, at, readings, looks) = await Bodies.ReadAsync(
             request,
@@ -55,13 +55,13 @@ internal static class HeatEndpoints
             await Task.Run(
                 () =>
                     FaultFinder.Find(
-                        LaidBlock.Of(board, block),
+                        LaidBlock.Create(board, block),
                         pads,
                         materials,
                         paste,
                         at,
                         readings,
-                        FaultPriors.Of(new ShopSettings().Faults),
+                        FaultPriors.From(new ShopSettings().Faults),
                         looks,
                         cancel: cancel
                     ),
@@ -81,8 +81,8 @@ internal static class HeatEndpoints
                 r.Number("sigmaK", 0.01, 100, otherwise: 1)
             )
         );
-        if (readings.Count is 0 or > FaultFinder.MostReadings)
-            o.Fault("readings", HeatEndpointsWords.ExpectedToReadingsFound(FaultFinder.MostReadings, readings.Count));
+        if (readings.Count is 0 or > FaultFinder.MaxReadings)
+            o.Fault("readings", HeatEndpointsWords.ExpectedToReadingsFound(FaultFinder.MaxReadings, readings.Count));
         return readings;
     }
 
@@ -123,7 +123,7 @@ internal static class HeatEndpoints
             r.Warnings
         );
 
-    private static async Task<Ok<ExpectAnswer>> ExpectAsync(HttpRequest request, ShopMemory shop)
+    private static async Task<Ok<ExpectAnswer>> ExpectAsync(HttpRequest request, LibraryCache shop)
     {
         var (board, block, pads, materials, paste, at) = await Bodies.ReadAsync(
             request,
@@ -140,7 +140,7 @@ internal static class HeatEndpoints
         var cancel = request.HttpContext.RequestAborted;
         return TypedResults.Ok(
             await Task.Run(
-                () => Answer(Expect.Of(LaidBlock.Of(board, block), pads, materials, paste, at, cancel)),
+                () => Answer(Expect.Compute(LaidBlock.Create(board, block), pads, materials, paste, at, cancel)),
                 cancel
             )
         );
@@ -160,7 +160,7 @@ internal static class HeatEndpoints
     private static async Task<Ok<PlateHeatResult>> PlateAsync(HttpRequest request)
     {
         var ask = await Bodies.ReadAsync(request, Read);
-        return TypedResults.Ok(await Task.Run(() => PlateHeat.Of(ask, request.HttpContext.RequestAborted)));
+        return TypedResults.Ok(await Task.Run(() => PlateHeat.Compute(ask, request.HttpContext.RequestAborted)));
     }
 
     private static PlateHeatAsk Read(ObjectReader o)
@@ -176,9 +176,9 @@ internal static class HeatEndpoints
             o.Has("probes") ? o.Points("probes") : [],
             o.OptionalNumber("cellMm", 0.02, 50)
         );
-        Most("sources", ask.Sources.Count, PlateHeat.MostSources);
-        Most("cooled", ask.Cooled.Count, PlateHeat.MostAreas);
-        Most("probes", ask.Probes.Count, PlateHeat.MostProbes);
+        Most("sources", ask.Sources.Count, PlateHeat.MaxSources);
+        Most("cooled", ask.Cooled.Count, PlateHeat.MaxAreas);
+        Most("probes", ask.Probes.Count, PlateHeat.MaxProbes);
         if (ask.HWPerM2K is null && ask.Cooled.Count == 0)
             o.Fault("hWPerM2K", HeatEndpointsWords.ExpectedHWPerM2KOverWholePlate);
         return ask;

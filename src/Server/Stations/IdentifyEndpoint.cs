@@ -12,7 +12,7 @@ namespace FaithfulBracket.Server.Stations;
 /// <summary>Whose twin is it: holes and parts in any frame against the library.</summary>
 internal static class IdentifyEndpoint
 {
-    private const int MostPoints = 5000;
+    private const int MaxPoints = 5000;
 
     public const string InWords = IdentifyEndpointWords.LimitsHolesAndPartsTogether;
 
@@ -26,10 +26,10 @@ internal static class IdentifyEndpoint
                 var parts = o.Objects("parts", Part).OfType<SeenPoint>().ToList();
                 if (holes.Count + parts.Count < 3)
                     o.Fault("holes", IdentifyEndpointWords.ExpectedAtLeastThreeHoles(holes.Count + parts.Count));
-                if (holes.Count + parts.Count > MostPoints)
+                if (holes.Count + parts.Count > MaxPoints)
                     o.Fault(
                         "parts",
-                        IdentifyEndpointWords.ExpectedAtMostPointsFound(MostPoints, holes.Count + parts.Count)
+                        IdentifyEndpointWords.ExpectedAtMostPointsFound(MaxPoints, holes.Count + parts.Count)
                     );
                 return (new Constellation([.. holes, .. parts]), o.Number("sigmaMm", 0, 5, otherwise: 0.1));
             }

@@ -144,7 +144,7 @@ internal static class InstrumentEndpoints
             driver is SimulatedTorqueDriver ? SourceKind.Simulated : SourceKind.Device,
             driver.Name
         );
-        var turns = plans.Of(id).Plan.Find(JobEndpoints.IdOf(stepId, "?stepId"))?.Turns ?? [];
+        var turns = plans.Get(id).Plan.Find(JobEndpoints.IdOf(stepId, "?stepId"))?.Turns ?? [];
         if (turns.Count == 0)
             throw new InputException("?stepId", InstrumentEndpointsWords.IsNotPassOfTurns(stepId));
         var target =
@@ -186,7 +186,7 @@ internal static class InstrumentEndpoints
         );
     }
 
-    private const int MostSamples = 2000;
+    private const int MaxSamples = 2000;
 
     private static NewDriverTurn Turn(
         string stepId,
@@ -199,11 +199,11 @@ internal static class InstrumentEndpoints
     )
     {
         // a long turn keeps as many samples evenly
-        var every = 1 + samples.Count / MostSamples;
+        var every = 1 + samples.Count / MaxSamples;
         return new(
             stepId,
             hole,
-            EnumNames<TurnState>.Of(verdict.State),
+            EnumNames<TurnState>.Name(verdict.State),
             verdict.AngleDeg,
             verdict.TorqueNm,
             target.AngleDeg,

@@ -18,7 +18,7 @@ namespace FaithfulBracket.Server.Stations;
 /// <summary>Documents into the library: checked, kept, kept in batches.</summary>
 internal static class IntakeEndpoints
 {
-    private const long MostBatchBytes = 1L << 30;
+    private const long MaxBatchBytes = 1L << 30;
 
     public static void Map(IEndpointRouteBuilder app)
     {
@@ -31,7 +31,7 @@ internal static class IntakeEndpoints
                         KeepAsync(
                             r,
                             s.GetRequiredKeyedService<Library>(kind.Name),
-                            s.GetRequiredService<ShopMemory>(),
+                            s.GetRequiredService<LibraryCache>(),
                             kind,
                             replace ?? false
                         )
@@ -43,12 +43,12 @@ internal static class IntakeEndpoints
                         BatchAsync(
                             r,
                             s.GetRequiredKeyedService<Library>(kind.Name),
-                            s.GetRequiredService<ShopMemory>(),
+                            s.GetRequiredService<LibraryCache>(),
                             kind,
                             replace ?? false
                         )
                 )
-                .WithMetadata(new RequestSizeLimitAttribute(MostBatchBytes))
+                .WithMetadata(new RequestSizeLimitAttribute(MaxBatchBytes))
                 .WithDescription(IntakeEndpointsWords.OneDocumentLineEachAtMost);
         }
         api.MapPost("/library/check", CheckAsync).Accepts<JsonElement>("application/json");
@@ -57,12 +57,12 @@ internal static class IntakeEndpoints
     private static async Task<IResult> KeepAsync(
         HttpRequest request,
         Library library,
-        ShopMemory shop,
+        LibraryCache shop,
         LibraryKind kind,
         bool replace
     )
     {
-        var document = kind.Read(await Bodies.BytesAsync(request, JsonInput.MostBytes));
+        var document = kind.Read(await Bodies.BytesAsync(request, JsonInput.MaxBytes));
         shop.Offer(kind.Name, [(document.Digest, document.Parsed!)]);
         var address = $"/api/{kind.Path}/{Uri.EscapeDataString(document.Id)}";
         if (library.Keep([document], replace).Added == 1)
@@ -77,7 +77,7 @@ internal static class IntakeEndpoints
     private static async Task<Ok<KeptCount>> BatchAsync(
         HttpRequest request,
         Library library,
-        ShopMemory shop,
+        LibraryCache shop,
         LibraryKind kind,
         bool replace
     )
@@ -87,7 +87,7 @@ internal static class IntakeEndpoints
         var faults = new List<InputFault>();
         using var aside = new DocumentSpool();
         var line = 0;
-        await foreach (var text in BodyLines.ReadAsync(request, JsonInput.MostBytes))
+        await foreach (var text in BodyLines.ReadAsync(request, JsonInput.MaxBytes))
         {
             line++;
             if (text.Span.Trim(" \t\r"u8).IsEmpty)
@@ -120,7 +120,7 @@ internal static class IntakeEndpoints
     /// <summary>Reads a dropped file and says what it is and what is wrong with it; keeps nothing.</summary>
     private static async Task<Ok<Checked>> CheckAsync(HttpRequest request, DocumentChecks checks)
     {
-        ReadOnlyMemory<byte> bytes = await Bodies.BytesAsync(request, JsonInput.MostBytes);
+        ReadOnlyMemory<byte> bytes = await Bodies.BytesAsync(request, JsonInput.MaxBytes);
         try
         {
             return TypedResults.Ok(checks.Read(bytes));

@@ -134,7 +134,7 @@ internal static class JobEndpoints
         string stepId,
         Signature body,
         HttpRequest request,
-        SignDesk desk,
+        SignOffService desk,
         Store.Jobs jobs,
         TimeProvider time,
         CancellationToken cancel
@@ -160,7 +160,7 @@ internal static class JobEndpoints
         string stepId,
         Signature body,
         HttpRequest request,
-        SignDesk desk,
+        SignOffService desk,
         Store.Jobs jobs,
         TimeProvider time,
         CancellationToken cancel
@@ -186,18 +186,18 @@ internal static class JobEndpoints
     internal static StepId IdOf(string? text, string pointer) =>
         StepId.TryParse(text, out var id) ? id : throw new InputException(pointer, $"\"{text}\" names no step.");
 
-    private const int MostReason = 1000;
+    private const int MaxReason = 1000;
 
     private static string? Reason(Signature body) =>
-        body.OverrideReason is { Length: > MostReason } r
+        body.OverrideReason is { Length: > MaxReason } r
             ? throw new InputException(
                 "/overrideReason",
-                JobEndpointsWords.ExpectedAtMostCharactersFound(MostReason, r.Length)
+                JobEndpointsWords.ExpectedAtMostCharactersFound(MaxReason, r.Length)
             )
             : body.OverrideReason;
 
     private static Sending? SendingOf(Signature body, JobRow job, TimeProvider time) =>
-        PaperSendings.Of(("/key", body.Key), ("/doneAt", body.DoneAt), ("/deviceAt", body.DeviceAt), job, time);
+        PaperSendings.Read(("/key", body.Key), ("/doneAt", body.DoneAt), ("/deviceAt", body.DeviceAt), job, time);
 
     internal static void CheckInitials(string? by)
     {

@@ -22,13 +22,13 @@ internal sealed record JobPart(IReadOnlyList<ListedJob> Jobs, string? Next);
 internal static class JobListEndpoint
 {
     private const int UsualLimit = 50,
-        MostLimit = 200,
-        MostText = 100;
+        MaxLimit = 200,
+        MaxText = 100;
 
     public static void Map(IEndpointRouteBuilder app) =>
         app.MapGet("/api/jobs", List)
             .WithTags("jobs")
-            .WithDescription(JobListEndpointWords.JobsInParts(MostLimit, UsualLimit));
+            .WithDescription(JobListEndpointWords.JobsInParts(MaxLimit, UsualLimit));
 
     private static Ok<JobPart> List(
         string? state,
@@ -47,10 +47,10 @@ internal static class JobListEndpoint
             faults.Add(new("?state", JobListEndpointWords.ExpectedOpenFinishedArchivedOrAll));
         if (order is not (null or "opened" or "-opened"))
             faults.Add(new("?order", JobListEndpointWords.ExpectedOpenedOrOpened));
-        if (limit is not null and not (>= 1 and <= MostLimit))
-            faults.Add(new("?limit", $"Expected 1 to {MostLimit}."));
-        if (text is { Length: > MostText })
-            faults.Add(new("?text", JobListEndpointWords.ExpectedAtMostCharacters(MostText)));
+        if (limit is not null and not (>= 1 and <= MaxLimit))
+            faults.Add(new("?limit", $"Expected 1 to {MaxLimit}."));
+        if (text is { Length: > MaxText })
+            faults.Add(new("?text", JobListEndpointWords.ExpectedAtMostCharacters(MaxText)));
         long after = 0;
         if (
             cursor is not null

@@ -21,9 +21,9 @@ internal static class LabelEndpoints
 {
     public static void Map(IEndpointRouteBuilder app)
     {
-        var queue = app.ServiceProvider.GetRequiredService<HeavyWork>();
+        var queue = app.ServiceProvider.GetRequiredService<ConcurrencyLimiter>();
         var api = app.MapGroup("/api/labels").WithTags("labels");
-        api.MapGet("/drawer.svg", (double? scale, ShopMemory shop) => Sheet(OfDrawer(shop), scale))
+        api.MapGet("/drawer.svg", (double? scale, LibraryCache shop) => Sheet(OfDrawer(shop), scale))
             .Produces<string>(200, "image/svg+xml");
         api.MapGet(
                 "/job.svg",
@@ -31,7 +31,10 @@ internal static class LabelEndpoints
                     Sheet(OfJob(jobs.Get(id), plans, cancel), scale)
             )
             .Produces<string>(200, "image/svg+xml");
-        api.MapGet("/find", (string code, ShopMemory shop, Store.Jobs jobs) => TypedResults.Ok(Find(code, shop, jobs)));
+        api.MapGet(
+            "/find",
+            (string code, LibraryCache shop, Store.Jobs jobs) => TypedResults.Ok(Find(code, shop, jobs))
+        );
         api.MapPost("/shoot", ShootAsync).Accepts<LabelShot>("application/json");
         api.MapPost("/read", ReadAsync)
             .Accepts<byte[]>("image/jpeg", "image/png")
@@ -43,19 +46,19 @@ internal static class LabelEndpoints
     {
         if (scale is not null and not (>= 0.8 and <= 1.25))
             throw new InputException("?scale", "Expected 0.8 to 1.25.");
-        return Results.Text(LabelSheet.Draw([.. labels.Take(LabelSheet.MostLabels)], scale ?? 1), "image/svg+xml");
+        return Results.Text(LabelSheet.Draw([.. labels.Take(LabelSheet.MaxLabels)], scale ?? 1), "image/svg+xml");
     }
 
     private static string N(double v) => v.ToString("0.##", CultureInfo.InvariantCulture);
 
-    private static IEnumerable<Label> OfDrawer(ShopMemory shop) =>
+    private static IEnumerable<Label> OfDrawer(LibraryCache shop) =>
         DrawerLine.All(shop.StatedDrawer).Select(l => l.Label).OfType<Label>();
 
     private static IEnumerable<Label> OfJob(JobRow job, JobPlans plans, CancellationToken cancel)
     {
         var id = job.Id;
         yield return new(LabelOf.Job, $"{id}", $"Job {id}", $"{job.Title}{(job.Client is { } c ? $", {c}" : "")}");
-        foreach (var cell in plans.Of(id, cancel).Plan.Teardown.Boards.SelectMany(b => b.Plan.Tray))
+        foreach (var cell in plans.Get(id, cancel).Plan.Teardown.Boards.SelectMany(b => b.Plan.Tray))
             yield return new(
                 LabelOf.Tray,
                 $"{id}/{cell.Cell}",
@@ -64,7 +67,7 @@ internal static class LabelEndpoints
             );
     }
 
-    private static LabelPlace Find(string code, ShopMemory shop, Store.Jobs jobs)
+    private static LabelPlace Find(string code, LibraryCache shop, Store.Jobs jobs)
     {
         if (Label.Parse(code) is not var (of, key))
             throw new InputException("?code", LabelEndpointsWords.ThisIsNoCodeOfLabel);
@@ -72,7 +75,7 @@ internal static class LabelEndpoints
         {
             var label =
                 OfDrawer(shop).FirstOrDefault(l => l.Key == key)
-                ?? throw new NotHereException(LabelEndpointsWords.DrawerHasNo(key));
+                ?? throw new NotFoundException(LabelEndpointsWords.DrawerHasNo(key));
             return new(label.Code, $"{label.Title}, {label.Sub}", $"/drawer?item={Uri.EscapeDataString(key)}");
         }
         var (number, bag) = key.Split('/', 2) is [var first, var second] ? (first, second) : (key, "");
@@ -88,19 +91,19 @@ internal static class LabelEndpoints
     private static async Task<Ok<LabelPlace>> ShootAsync(
         HttpRequest request,
         FigureSources sources,
-        ShopMemory shop,
+        LibraryCache shop,
         Store.Jobs jobs
     )
     {
         InstrumentEndpoints.OnlyInPractice(sources, "camera");
         var shot = await Bodies.ReadAsync(request, o => new LabelShot(o.Text("code", 300)));
-        var seen = await Task.Run(() => LabelReader.Read(LabelPicture.Of(shot.Code, Environment.TickCount)));
+        var seen = await Task.Run(() => LabelReader.Read(LabelPicture.Draw(shot.Code, Environment.TickCount)));
         return TypedResults.Ok(Find(seen ?? throw NotSeen(), shop, jobs));
     }
 
     private static InputException NotSeen() => new("", LabelEndpointsWords.NoLabelIsSeen);
 
-    private static async Task<Ok<LabelPlace>> ReadAsync(HttpRequest request, ShopMemory shop, Store.Jobs jobs)
+    private static async Task<Ok<LabelPlace>> ReadAsync(HttpRequest request, LibraryCache shop, Store.Jobs jobs)
     {
         var photo = await PhotoEndpoints.TakeAsync(request);
         var code = await Task.Run(() => LabelReader.Read(PhotoPixels.Grey(photo.Content)));

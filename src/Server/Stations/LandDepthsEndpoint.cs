@@ -23,8 +23,8 @@ internal sealed record LandDepthsAnswer(IReadOnlyList<StepDepth> Steps, string D
 /// <summary>Depths of a block that is being described, against the board it is for; nothing is kept.</summary>
 internal static class LandDepthsEndpoint
 {
-    private const int MostLands = 500;
-    private const double MostMm = 100;
+    private const int MaxLands = 500;
+    private const double MaxMm = 100;
 
     /// <summary>Where a document remembers what was read: the steps can be reckoned again.</summary>
     private const string Remembered = "x-depths";
@@ -33,11 +33,11 @@ internal static class LandDepthsEndpoint
         app.MapPost("/api/library/depths", AnswerAsync)
             .WithTags("library")
             .Accepts<JsonElement>("application/json")
-            .WithDescription(LandDepthsEndpointWords.LimitsDocumentOfMiBLands(MostLands));
+            .WithDescription(LandDepthsEndpointWords.LimitsDocumentOfMiBLands(MaxLands));
 
     private static async Task<Ok<LandDepthsAnswer>> AnswerAsync(
         HttpRequest request,
-        ShopMemory shop,
+        LibraryCache shop,
         DocumentChecks checks
     )
     {
@@ -47,7 +47,7 @@ internal static class LandDepthsEndpoint
             {
                 var readings = o.Object("readings");
                 var said = o.Raw("readings");
-                var die = readings.OptionalNumber("dieReadingMm", -MostMm, MostMm);
+                var die = readings.OptionalNumber("dieReadingMm", -MaxMm, MaxMm);
                 var lands = Lands(readings, shop);
                 readings.End();
                 var document = o.Raw("document");
@@ -58,9 +58,9 @@ internal static class LandDepthsEndpoint
         );
         var board =
             shop.Boards.GetValueOrDefault(boardId)
-            ?? throw new NotHereException(LandDepthsEndpointWords.LibraryHasNoBoard(boardId));
+            ?? throw new NotFoundException(LandDepthsEndpointWords.LibraryHasNoBoard(boardId));
         var block = BlockReader.Read(DocumentText.Bytes(text));
-        var steps = LandDepths.Of(board, block, die, lands);
+        var steps = LandDepths.Compute(board, block, die, lands);
         var edits = new List<DocumentEdit> { new SetEdit($"/{Remembered}", DocumentText.Read(said, "/readings")) };
         edits.AddRange(Taken(block, steps, die is not null));
         var edited = DocumentEditor.Apply(DocumentText.Read(text, "/document"), edits);
@@ -80,17 +80,17 @@ internal static class LandDepthsEndpoint
             {
                 yield return new SetEdit($"{at}/stepMm", Math.Round(step.StepMm, digits));
                 yield return new SetEdit($"{at}/stepTolMm", Math.Round(step.StepTolMm, digits));
-                yield return new SetEdit($"{at}/evidence", EnumNames<FigureGrade>.Of(step.Evidence));
+                yield return new SetEdit($"{at}/evidence", EnumNames<FigureGrade>.Name(step.Evidence));
             }
             else if (land is { Through: not Through.Pad, Evidence: FigureGrade.Assumed } && steps.Count > 0)
                 yield return new SetEdit(
                     $"{at}/evidence",
-                    EnumNames<FigureGrade>.Of(gauged ? FigureGrade.Measured : FigureGrade.Manual)
+                    EnumNames<FigureGrade>.Name(gauged ? FigureGrade.Measured : FigureGrade.Manual)
                 );
         }
     }
 
-    private static Dictionary<string, LandReading> Lands(ObjectReader readings, ShopMemory shop)
+    private static Dictionary<string, LandReading> Lands(ObjectReader readings, LibraryCache shop)
     {
         var materials = new MaterialDictionary(
             new Dictionary<string, PadMaterial>(),
@@ -101,12 +101,12 @@ internal static class LandDepthsEndpoint
             return lands;
         if (readings.Raw("lands") is not { ValueKind: JsonValueKind.Object } raw)
             return lands;
-        foreach (var name in raw.EnumerateObject().Select(p => p.Name).Distinct().Take(MostLands))
+        foreach (var name in raw.EnumerateObject().Select(p => p.Name).Distinct().Take(MaxLands))
         {
             var land = all.Object(name);
             var (gauge, left, pad) = (
-                land.OptionalNumber("gaugeMm", -MostMm, MostMm),
-                land.OptionalNumber("leftMm", 0, MostMm),
+                land.OptionalNumber("gaugeMm", -MaxMm, MaxMm),
+                land.OptionalNumber("leftMm", 0, MaxMm),
                 land.OptionalNumber("padMm", 0.05, 20)
             );
             PadMaterial? material = null;

@@ -9,7 +9,7 @@ namespace FaithfulBracket.Server.Stations;
 /// <summary>Holes and parts out of layout files; nothing is stored.</summary>
 internal static class LayoutEndpoint
 {
-    private const long MostBytes = 32 * 1024 * 1024;
+    private const long MaxBytes = 32 * 1024 * 1024;
 
     public const string InWords = LayoutEndpointWords.LimitsMiBInAllFilesTogether;
 
@@ -51,7 +51,7 @@ internal static class LayoutEndpoint
         try
         {
             form = await request.ReadFormAsync(
-                new Microsoft.AspNetCore.Http.Features.FormOptions { MultipartBodyLengthLimit = MostBytes },
+                new Microsoft.AspNetCore.Http.Features.FormOptions { MultipartBodyLengthLimit = MaxBytes },
                 request.HttpContext.RequestAborted
             );
         }

@@ -64,14 +64,14 @@ internal enum LeakSeen
 internal static class LeakEndpoints
 {
     private const double Speed = 30,
-        MostSpeed = 200,
+        MaxSpeed = 200,
         StartKPa = 50,
         UsualMl = 250,
         PractiseTimes = 5,
         AmbientKPa = 101.325,
         LongestS = 4 * 3600;
 
-    private const int MostPlace = 200;
+    private const int MaxPlace = 200;
 
     public static void Map(IEndpointRouteBuilder app)
     {
@@ -94,7 +94,7 @@ internal static class LeakEndpoints
 
     /// <summary>What is shut in where nobody says: tested dry, the whole loop is full of air.</summary>
     private static double AirMl(JobPlans plans, long id, CancellationToken cancel) =>
-        plans.Of(id, cancel).Plan.Prove.Volume?.TotalMl ?? UsualMl;
+        plans.Get(id, cancel).Plan.Prove.Volume?.TotalMl ?? UsualMl;
 
     /// <param name="practise">Whether the stand-in leaks, well over the limit.</param>
     private static Task RunAsync(
@@ -114,7 +114,7 @@ internal static class LeakEndpoints
         jobs.Get(id);
         Within("?volumeMl", volumeMl, 10, 20_000);
         Within("?limitMlPerMin", limitMlPerMin, 0.001, 100);
-        Within("?speed", speed, 1, MostSpeed);
+        Within("?speed", speed, 1, MaxSpeed);
         var volume = volumeMl ?? AirMl(plans, id, context.RequestAborted);
         var gauge =
             device
@@ -145,9 +145,9 @@ internal static class LeakEndpoints
                             sample.GaugeKPa,
                             sample.TempC,
                             sample.AmbientKPa,
-                            samples.Count < LeakTest.LeastSamples
+                            samples.Count < LeakTest.MinSamples
                                 ? null
-                                : LeakTest.Of(
+                                : LeakTest.Compute(
                                     volume,
                                     AmbientKPa,
                                     samples,
@@ -155,7 +155,7 @@ internal static class LeakEndpoints
                                 )
                         )
                     );
-                    if (sample.TS > LongestS || samples.Count >= LeakTest.MostSamples)
+                    if (sample.TS > LongestS || samples.Count >= LeakTest.MaxSamples)
                         break;
                 }
             }
@@ -179,7 +179,7 @@ internal static class LeakEndpoints
         JobEndpoints.CheckInitials(written.By);
         if (sources.Faults(written.Source).ToList() is { Count: > 0 } faults)
             throw new InputException(faults);
-        var result = Told(written);
+        var result = Describe(written);
         var leaks =
             result?.Verdict == LeakVerdict.Fail || result is not { Verdict: LeakVerdict.Pass } && Leaks(written);
         if (written.Result is { } seen && result is { Verdict: not LeakVerdict.Wait } && leaks != IsLeak(seen))
@@ -192,8 +192,8 @@ internal static class LeakEndpoints
         var testId = tests.Add(
             id,
             new(
-                EnumNames<LeakMethod>.Of(written.Method),
-                EnumNames<LeakVerdict>.Of(leaks ? LeakVerdict.Fail : LeakVerdict.Pass),
+                EnumNames<LeakMethod>.Name(written.Method),
+                EnumNames<LeakVerdict>.Name(leaks ? LeakVerdict.Fail : LeakVerdict.Pass),
                 result?.LeakMlPerMin,
                 result?.LowMlPerMin,
                 result?.HighMlPerMin,
@@ -232,7 +232,7 @@ internal static class LeakEndpoints
             o.OptionalNumber("tempStartC", -50, 150),
             o.OptionalNumber("tempEndC", -50, 150),
             o.OptionalChoice<LeakSeen>("result"),
-            o.Has("place") ? o.Text("place", MostPlace) : null,
+            o.Has("place") ? o.Text("place", MaxPlace) : null,
             o.OptionalObject("source") is { } s ? Source(s) : FigureSource.ByHand
         );
 
@@ -240,9 +240,9 @@ internal static class LeakEndpoints
     {
         var source = new FigureSource(
             o.Choice<SourceKind>("kind"),
-            o.OptionalText("instrument", MostPlace),
+            o.OptionalText("instrument", MaxPlace),
             o.OptionalText("checkedOn", 10),
-            o.OptionalText("file", MostPlace),
+            o.OptionalText("file", MaxPlace),
             o.OptionalText("digest", 64)
         );
         o.End();
@@ -258,24 +258,20 @@ internal static class LeakEndpoints
             : throw new InputException("/result", LeakEndpointsWords.FiguresDoNotTellYet);
 
     /// <summary>What the pressure says; null where none was read.</summary>
-    private static LeakResult? Told(LeakWritten w)
+    private static LeakResult? Describe(LeakWritten w)
     {
         var vacuum = w.Method == LeakMethod.Vacuum;
         if (w.Method == LeakMethod.Water)
             return null;
         if (w.Samples.Count > 0)
         {
-            if (w.Samples.Count is < LeakTest.LeastSamples or > LeakTest.MostSamples)
+            if (w.Samples.Count is < LeakTest.MinSamples or > LeakTest.MaxSamples)
                 throw new InputException(
                     "/samples",
-                    LeakEndpointsWords.ExpectedToSamplesFound(
-                        LeakTest.LeastSamples,
-                        LeakTest.MostSamples,
-                        w.Samples.Count
-                    )
+                    LeakEndpointsWords.ExpectedToSamplesFound(LeakTest.MinSamples, LeakTest.MaxSamples, w.Samples.Count)
                 );
             ProofEndpoints.Rising([.. w.Samples.Select(s => s.TS)]);
-            var told = LeakTest.Of(w.VolumeMl, AmbientKPa, w.Samples, w.LimitMlPerMin, vacuum);
+            var told = LeakTest.Compute(w.VolumeMl, AmbientKPa, w.Samples, w.LimitMlPerMin, vacuum);
             return told.Verdict == LeakVerdict.Wait && w.Result is null
                 ? throw new InputException("/samples", LeakEndpointsWords.HoldIsNotToldYet)
                 : told;
@@ -289,7 +285,7 @@ internal static class LeakEndpoints
                 "/startKPa",
                 vacuum ? "A vacuum stands under 0 kPa." : LeakEndpointsWords.AirTestStandsOverKPa
             );
-        return LeakByTwo.Of(
+        return LeakByTwo.Compute(
             w.VolumeMl,
             AmbientKPa,
             start,

@@ -76,15 +76,15 @@ internal static class LibraryEndpoints
         var api = app.MapGroup("/api").WithTags("library");
         api.MapGet(
             "/boards",
-            (string? text, int? most, bool? archived, ShopMemory shop, HttpResponse response) =>
+            (string? text, int? most, bool? archived, LibraryCache shop, HttpResponse response) =>
                 List(Asked(shop.Boards, shop.BoardsInUse, archived), Described, Entry, text, most, response)
         );
         api.MapGet(
             "/blocks",
-            (string? text, int? most, bool? archived, ShopMemory shop, HttpResponse response) =>
+            (string? text, int? most, bool? archived, LibraryCache shop, HttpResponse response) =>
                 List(Asked(shop.Blocks, shop.BlocksInUse, archived), Described, Entry, text, most, response)
         );
-        api.MapGet("/library/unread", (ShopMemory shop) => TypedResults.Ok(shop.Unread));
+        api.MapGet("/library/unread", (LibraryCache shop) => TypedResults.Ok(shop.Unread));
         api.MapGet("/boards/{id}/blocks", BlocksFor);
         api.MapGet("/blocks/{id}/boards", BoardsFor);
         api.MapGet("/match/{boardId}/{blockId}", MatchOne);
@@ -121,7 +121,7 @@ internal static class LibraryEndpoints
         return TypedResults.Ok(found.Take(most ?? int.MaxValue).Select(entry).ToList());
     }
 
-    private static string Described(Board b) => $"{b.Maker} {b.Model} {BoardLabel.Of(b)} {b.Kind} {b.Id}";
+    private static string Described(Board b) => $"{b.Maker} {b.Model} {BoardLabel.Format(b)} {b.Kind} {b.Id}";
 
     private static BoardEntry Entry(Board b) =>
         new(
@@ -130,7 +130,7 @@ internal static class LibraryEndpoints
             b.Model,
             b.BoardCode,
             b.Revision,
-            BoardLabel.Of(b),
+            BoardLabel.Format(b),
             b.Kind,
             b.Holes.Count,
             b.Parts.Count,
@@ -153,8 +153,8 @@ internal static class LibraryEndpoints
             b.Price
         );
 
-    private const int MostShown = 60,
-        MostAsked = 1000;
+    private const int MaxShown = 60,
+        MaxAsked = 1000;
 
     /// <summary>The shop's blocks judged against one board, narrowed by what is typed.</summary>
     /// <param name="text">Words that must all stand in maker, model, kind or socket.</param>
@@ -164,19 +164,19 @@ internal static class LibraryEndpoints
         double? clearanceMm,
         double? bondLineUm,
         int? most,
-        ShopMemory shop,
+        LibraryCache shop,
         CancellationToken cancel
     )
     {
         var board =
             shop.Boards.GetValueOrDefault(id)
-            ?? throw new NotHereException(LibraryEndpointsWords.LibraryHasNoBoard(id));
+            ?? throw new NotFoundException(LibraryEndpointsWords.LibraryHasNoBoard(id));
         if (clearanceMm is not null and not (>= 0 and <= 5))
             throw new InputException("?clearanceMm", "Expected 0 to 5 mm.");
         if (bondLineUm is not null and not (>= 0 and <= 500))
             throw new InputException("?bondLineUm", "Expected 0 to 500 µm.");
-        if (most is not null and not (>= 1 and <= MostAsked))
-            throw new InputException("?most", $"Expected 1 to {MostAsked}.");
+        if (most is not null and not (>= 1 and <= MaxAsked))
+            throw new InputException("?most", $"Expected 1 to {MaxAsked}.");
         var words = (text ?? "").Split(' ', StringSplitOptions.RemoveEmptyEntries);
         List<Block> blocks =
         [
@@ -184,7 +184,7 @@ internal static class LibraryEndpoints
                 words.All(w => Described(b).Contains(w, StringComparison.OrdinalIgnoreCase))
             ),
         ];
-        var plain = FitSettings.Of(shop.Settings);
+        var plain = FitSettings.From(shop.Settings);
         var settings = plain with
         {
             MinClearanceMm = clearanceMm ?? plain.MinClearanceMm,
@@ -193,7 +193,7 @@ internal static class LibraryEndpoints
         var scan = FitScan.Run(board, blocks, settings, cancel);
         var shown = Sorted(
             scan.Select(e => (board, e)),
-            most ?? MostShown,
+            most ?? MaxShown,
             e => FitScan.InFull(board, e.Block, settings, cancel)
         );
         return TypedResults.Ok(
@@ -206,24 +206,24 @@ internal static class LibraryEndpoints
     }
 
     private static string Described(Block b) =>
-        $"{b.Maker} {b.Model} {EnumNames<BlockKind>.Of(b.Kind)} {string.Join(' ', b.Sockets.Select(s => s.Socket))} {b.ColdPlate?.Metal}";
+        $"{b.Maker} {b.Model} {EnumNames<BlockKind>.Name(b.Kind)} {string.Join(' ', b.Sockets.Select(s => s.Socket))} {b.ColdPlate?.Metal}";
 
     /// <param name="most">How many are shown; how many there are stands in Total-Count.</param>
     private static Ok<List<MatchEntry>> BoardsFor(
         string id,
         int? most,
-        ShopMemory shop,
+        LibraryCache shop,
         HttpResponse response,
         CancellationToken cancel
     )
     {
-        if (most is not null and not (>= 1 and <= MostAsked))
-            throw new InputException("?most", $"Expected 1 to {MostAsked}.");
+        if (most is not null and not (>= 1 and <= MaxAsked))
+            throw new InputException("?most", $"Expected 1 to {MaxAsked}.");
         var block =
             shop.Blocks.GetValueOrDefault(id)
-            ?? throw new NotHereException(LibraryEndpointsWords.LibraryHasNoBlock(id));
+            ?? throw new NotFoundException(LibraryEndpointsWords.LibraryHasNoBlock(id));
         var boards = shop.BoardsInUse.Values.ToList();
-        var settings = FitSettings.Of(shop.Settings);
+        var settings = FitSettings.From(shop.Settings);
         var entries = new (Board, ScanEntry)[boards.Count];
         Parallel.For(
             0,
@@ -235,14 +235,14 @@ internal static class LibraryEndpoints
         return TypedResults.Ok(Sorted(entries, most ?? int.MaxValue));
     }
 
-    private static Ok<FitResult> MatchOne(string boardId, string blockId, ShopMemory shop, CancellationToken cancel)
+    private static Ok<FitResult> MatchOne(string boardId, string blockId, LibraryCache shop, CancellationToken cancel)
     {
         var board =
             shop.Boards.GetValueOrDefault(boardId)
-            ?? throw new NotHereException(LibraryEndpointsWords.LibraryHasNoBoard(boardId));
+            ?? throw new NotFoundException(LibraryEndpointsWords.LibraryHasNoBoard(boardId));
         var block =
             shop.Blocks.GetValueOrDefault(blockId)
-            ?? throw new NotHereException(LibraryEndpointsWords.LibraryHasNoBlock(blockId));
+            ?? throw new NotFoundException(LibraryEndpointsWords.LibraryHasNoBlock(blockId));
         return TypedResults.Ok(Fit.Judge(board, block, cancel: cancel));
     }
 

@@ -19,9 +19,9 @@ internal sealed record ReadingOfLog(string By, Phase Phase, double? RoomC = null
 /// <summary>Logs of a job: read from any table, kept packed, judged, taken as a reading.</summary>
 internal static class LogEndpoints
 {
-    private const int MostBytes = 16 * 1024 * 1024,
-        MostName = 120,
-        MostLogs = 60;
+    private const int MaxBytes = 16 * 1024 * 1024,
+        MaxName = 120,
+        MaxLogs = 60;
 
     public static void Map(IEndpointRouteBuilder app)
     {
@@ -46,12 +46,12 @@ internal static class LogEndpoints
 
     private static async Task<Ok<LogLook>> LookAsync(HttpRequest request, JobLogs kept)
     {
-        var csv = new LogCsv(await Bodies.BytesAsync(request, MostBytes));
-        return TypedResults.Ok(csv.Look(Told(kept, csv.Signature)));
+        var csv = new LogCsv(await Bodies.BytesAsync(request, MaxBytes));
+        return TypedResults.Ok(csv.Look(Columns(kept, csv.Signature)));
     }
 
-    private static List<LogColumn>? Told(JobLogs kept, string signature) =>
-        kept.Told(signature) is { } told
+    private static List<LogColumn>? Columns(JobLogs kept, string signature) =>
+        kept.Serialize(signature) is { } told
             ? JsonSerializer.Deserialize<List<LogColumn>>(told, DocumentJson.Options)
             : null;
 
@@ -80,14 +80,14 @@ internal static class LogEndpoints
         JobEndpoints.CheckInitials(by);
         if (!EnumNames<Phase>.TryParse(phase, out var known))
             throw new InputException("?phase", LogEndpointsWords.ExpectedBeforeOrAfter);
-        if (name is { Length: > MostName })
-            throw new InputException("?name", LogEndpointsWords.ExpectedAtMostCharactersFound(MostName, name.Length));
-        var order = plans.Of(id, cancel).Order;
+        if (name is { Length: > MaxName })
+            throw new InputException("?name", LogEndpointsWords.ExpectedAtMostCharactersFound(MaxName, name.Length));
+        var order = plans.Get(id, cancel).Order;
         if (board is not null && order.Find(board) is null)
             throw new InputException("?board", LogEndpointsWords.OrderHasNoBoard(board));
-        if (kept.All(id).Count >= MostLogs)
-            throw new InputException("", LogEndpointsWords.JobKeepsAtMostLogs(MostLogs));
-        var bytes = await Bodies.BytesAsync(request, MostBytes);
+        if (kept.All(id).Count >= MaxLogs)
+            throw new InputException("", LogEndpointsWords.JobKeepsAtMostLogs(MaxLogs));
+        var bytes = await Bodies.BytesAsync(request, MaxBytes);
         var from = sources.Source(
             source,
             new(
@@ -99,7 +99,9 @@ internal static class LogEndpoints
         var csv = new LogCsv(bytes);
         var told = columns is null ? null : Columns(columns);
         var own =
-            told ?? Told(kept, csv.Signature) ?? [.. csv.Look(null).Columns.Select(c => c.Guess).OfType<LogColumn>()];
+            told
+            ?? Columns(kept, csv.Signature)
+            ?? [.. csv.Look(null).Columns.Select(c => c.Guess).OfType<LogColumn>()];
         var log = await Task.Run(() => csv.Read(own, cancel), cancel);
         if (told is not null)
             kept.Tell(csv.Signature, JsonSerializer.Serialize(told, DocumentJson.Options));
@@ -107,7 +109,7 @@ internal static class LogEndpoints
             id,
             new(
                 board,
-                EnumNames<Phase>.Of(known),
+                EnumNames<Phase>.Name(known),
                 string.IsNullOrWhiteSpace(name) ? "log" : name,
                 log.TimesS.Count,
                 log.DurationS,
@@ -125,7 +127,7 @@ internal static class LogEndpoints
     private static List<LogColumn> Columns(string text)
     {
         const int longest = 8000,
-            most = BenchLog.MostSeries + 1;
+            most = BenchLog.MaxSeries + 1;
         try
         {
             if (
@@ -137,7 +139,7 @@ internal static class LogEndpoints
             if (told.GroupBy(c => c.Channel).FirstOrDefault(g => g.Count() > 1) is { } twice)
                 throw new InputException(
                     "?columns",
-                    LogEndpointsWords.TwoColumnsAreTold(twice.Key is { } c ? c.Name() : "the time")
+                    LogEndpointsWords.TwoColumnsAreStated(twice.Key is { } c ? c.Name() : "the time")
                 );
             return told;
         }
@@ -155,7 +157,7 @@ internal static class LogEndpoints
         CancellationToken cancel
     )
     {
-        var order = plans.Of(id, cancel).Order;
+        var order = plans.Get(id, cancel).Order;
         return TypedResults.Ok(await Task.Run(() => views.View(id, logId, order, cancel), cancel));
     }
 
@@ -166,18 +168,18 @@ internal static class LogEndpoints
         ReadingOfLog body,
         JobLogViews views,
         JobPlans plans,
-        JobPapers papers,
+        JobEntries papers,
         HttpRequest request,
         TimeProvider time,
         CancellationToken cancel
     )
     {
         JobEndpoints.CheckInitials(body.By);
-        var planned = plans.Of(id, cancel);
+        var planned = plans.Get(id, cancel);
         var order = planned.Order;
         var (row, log) = views.Read(id, logId);
         var reading = await Task.Run(
-            () => LogToReading.Of(views.Judge(log, order, row.Board, cancel), body.Phase, body.RoomC, row.Board),
+            () => LogToReading.Convert(views.Judge(log, order, row.Board, cancel), body.Phase, body.RoomC, row.Board),
             cancel
         );
         var faults = ReadingRules.Check(reading).ToList();
@@ -186,7 +188,7 @@ internal static class LogEndpoints
         var readingId = papers.AddReading(
             id,
             new(
-                EnumNames<Phase>.Of(reading.Phase),
+                EnumNames<Phase>.Name(reading.Phase),
                 reading.RoomC,
                 reading.CoolantC,
                 reading.DieC,
@@ -201,7 +203,7 @@ internal static class LogEndpoints
                 logId,
                 Source: row.Source
             ),
-            PaperSendings.Of(request, planned.Row, time)
+            PaperSendings.Read(request, planned.Row, time)
         );
         return TypedResults.Created(
             $"/api/jobs/{id}/readings/{readingId}",

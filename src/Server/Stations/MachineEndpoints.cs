@@ -33,7 +33,7 @@ internal static class MachineEndpoints
         var api = app.MapGroup("/api/machines").WithTags("library");
         api.MapGet(
             "/",
-            (ShopMemory shop) =>
+            (LibraryCache shop) =>
                 TypedResults.Ok(
                     shop.MachinesInUse.Values.Select(m => new MachineEntry(m.Id, m.Name, m.Cards.Count, m.Links.Count))
                 )
@@ -41,23 +41,23 @@ internal static class MachineEndpoints
         api.MapGet("/{id}/stand", Stand);
     }
 
-    private static Ok<MachineJudged> Stand(string id, ShopMemory shop, JobIntake intake, CancellationToken cancel)
+    private static Ok<MachineJudged> Stand(string id, LibraryCache shop, JobIntake intake, CancellationToken cancel)
     {
         var machine =
             shop.Machines.GetValueOrDefault(id)
-            ?? throw new NotHereException(MachineEndpointsWords.LibraryHasNoMachine(id));
-        var (order, missing) = intake.Of(machine);
+            ?? throw new NotFoundException(MachineEndpointsWords.LibraryHasNoMachine(id));
+        var (order, missing) = intake.Compute(machine);
         if (order is null)
             return TypedResults.Ok(new MachineJudged(machine, null, null, [], null, missing));
         var settings = shop.Settings;
-        var match = MatchStation.Of(order, settings, cancel);
+        var match = MatchStation.Plan(order, settings, cancel);
         return TypedResults.Ok(
             new MachineJudged(
                 machine,
                 match.Order?.Verdict,
                 match.Order?.Machine,
                 match.Order?.Between ?? [],
-                OrderLoop.Of(order, match, Ways.Of(order, new Dictionary<string, string>()), settings),
+                OrderLoop.Compute(order, match, Ways.From(order, new Dictionary<string, string>()), settings),
                 missing
             )
         );

@@ -16,7 +16,7 @@ internal static class NewerEndpoints
 {
     public static void Map(IEndpointRouteBuilder app)
     {
-        var queue = app.ServiceProvider.GetRequiredService<HeavyWork>();
+        var queue = app.ServiceProvider.GetRequiredService<ConcurrencyLimiter>();
         var job = app.MapGroup("/api/jobs/{id:long}/newer").WithTags("jobs");
         job.MapGet("", OfferedAsync)
             .WithDescription(NewerEndpointsWords.OnePlanForEachDocument)

@@ -16,9 +16,9 @@ namespace FaithfulBracket.Server.Stations;
 /// </summary>
 internal static class OrderBodies
 {
-    private const int MostOfAKind = 500;
+    private const int MaxOfAKind = 500;
 
-    public static WorkOrder Order(ObjectReader o, ShopMemory shop)
+    public static WorkOrder Order(ObjectReader o, LibraryCache shop)
     {
         var machine = Machine(o, shop);
         var order =
@@ -28,7 +28,7 @@ internal static class OrderBodies
         if (order.Pieces.Count == 0)
             return order;
         order = Seated(o, order with { Machine = machine }, shop);
-        return CarrierOrder.Compose(SeatedOrder.Compose(order.KeepingAway(shop.Settings.LoadMargin)));
+        return CarrierOrder.Compose(SeatedOrder.Compose(order.Without(shop.Settings.LoadMargin)));
     }
 
     /// <summary>A document of the body, or the one of that id in the library; null with a fault.</summary>
@@ -50,11 +50,11 @@ internal static class OrderBodies
         return read(o.Object(field));
     }
 
-    private static Machine? Machine(ObjectReader o, ShopMemory shop) =>
+    private static Machine? Machine(ObjectReader o, LibraryCache shop) =>
         o.Has("machine") ? Document(o, "machine", MachineReader.Read, shop.Machines) : null;
 
     /// <summary>The boards that a machine names, and the blocks of the body, or those that it names itself.</summary>
-    private static WorkOrder Cards(ObjectReader o, Machine machine, ShopMemory shop)
+    private static WorkOrder Cards(ObjectReader o, Machine machine, LibraryCache shop)
     {
         var pieces = new List<Workpiece>();
         var pairs = new List<Pair>();
@@ -79,7 +79,7 @@ internal static class OrderBodies
     }
 
     /// <summary>The processor of the body in the socket of one of its boards; one that is a board itself lies in its own.</summary>
-    private static WorkOrder Seated(ObjectReader o, WorkOrder order, ShopMemory shop)
+    private static WorkOrder Seated(ObjectReader o, WorkOrder order, LibraryCache shop)
     {
         var seat = o.OptionalObject("seat");
         if (seat is null && order.Pieces.All(p => p.Board.Kind != BoardKind.Processor))
@@ -123,7 +123,7 @@ internal static class OrderBodies
     }
 
     /// <summary>What the body says lies in the drawer; the shop's own where it says nothing.</summary>
-    public static Drawer Drawer(ObjectReader o, ShopMemory shop)
+    public static Drawer Drawer(ObjectReader o, LibraryCache shop)
     {
         if (o.OptionalObject("drawer") is not { } d)
             return shop.Drawer;
@@ -151,8 +151,8 @@ internal static class OrderBodies
                 return item;
             }
         );
-        if (items.Count > MostOfAKind)
-            drawer.Fault(field, OrderBodiesWords.ExpectedAtMostFound(MostOfAKind, items.Count));
+        if (items.Count > MaxOfAKind)
+            drawer.Fault(field, OrderBodiesWords.ExpectedAtMostFound(MaxOfAKind, items.Count));
         return items;
     }
 }

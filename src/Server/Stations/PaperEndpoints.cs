@@ -49,8 +49,8 @@ internal sealed record NewReading(
 /// <summary>What is clipped to a job: readings, notes, timers.</summary>
 internal static class PaperEndpoints
 {
-    private const int MostNote = 4000,
-        MostLabel = 200,
+    private const int MaxNote = 4000,
+        MaxLabel = 200,
         LongestTimerS = 86400 * 7;
 
     public static void Map(IEndpointRouteBuilder app)
@@ -59,7 +59,7 @@ internal static class PaperEndpoints
         jobs.MapPost("/readings", AddReading);
         jobs.MapDelete(
             "/readings/{readingId:long}",
-            (long id, long readingId, string? by, string? why, JobPapers papers) =>
+            (long id, long readingId, string? by, string? why, JobEntries papers) =>
             {
                 papers.StrikeReading(id, readingId, why is null ? null : CorrectionEndpoints.Reason(by, why));
                 return TypedResults.NoContent();
@@ -69,7 +69,7 @@ internal static class PaperEndpoints
         jobs.MapPost("/timers", StartTimer);
         jobs.MapDelete(
             "/timers/{timerId:long}",
-            (long id, long timerId, JobPapers papers) =>
+            (long id, long timerId, JobEntries papers) =>
             {
                 papers.StopTimer(id, timerId);
                 return TypedResults.NoContent();
@@ -82,14 +82,14 @@ internal static class PaperEndpoints
         NewReading body,
         Store.Jobs jobs,
         JobOrders orders,
-        JobPapers papers,
+        JobEntries papers,
         FigureSources sources,
         TimeProvider time,
         HttpRequest request
     )
     {
         var job = jobs.Get(id);
-        var order = orders.Of(job);
+        var order = orders.Create(job);
         var faults = ReadingRules.Check(body.ToReading()).ToList();
         faults.AddRange(sources.Faults(body.Source));
         faults.AddRange(body.Conditions?.Faults() ?? []);
@@ -101,7 +101,7 @@ internal static class PaperEndpoints
             faults.Add(new("/takenAt", PaperEndpointsWords.ExpectedInstantSuch));
         if (faults.Count > 0)
             throw new InputException(faults);
-        var reading = papers.AddReading(id, Row(body), PaperSendings.Of(request, job, time));
+        var reading = papers.AddReading(id, Row(body), PaperSendings.Read(request, job, time));
         return TypedResults.Created(
             $"/api/jobs/{id}/readings/{reading}",
             new Opened(reading, $"/api/jobs/{id}/readings/{reading}")
@@ -136,7 +136,7 @@ internal static class PaperEndpoints
         long id,
         NewNote body,
         Store.Jobs jobs,
-        JobPapers papers,
+        JobEntries papers,
         TimeProvider time,
         HttpRequest request
     )
@@ -145,20 +145,20 @@ internal static class PaperEndpoints
         var faults = new List<InputFault>();
         if (Signer.WhyNot(body.By) is { } who)
             faults.Add(new("/by", who));
-        if (body.Text is null || body.Text.Trim().Length < 1 || body.Text.Length > MostNote)
-            faults.Add(new("/text", PaperEndpointsWords.ExpectedToCharactersFound(MostNote, body.Text?.Length ?? 0)));
+        if (body.Text is null || body.Text.Trim().Length < 1 || body.Text.Length > MaxNote)
+            faults.Add(new("/text", PaperEndpointsWords.ExpectedToCharactersFound(MaxNote, body.Text?.Length ?? 0)));
         if (body.StepId is { } step && !StepId.TryParse(step, out _))
             faults.Add(new("/stepId", $"\"{step}\" names no step."));
         if (faults.Count > 0)
             throw new InputException(faults);
-        var note = papers.AddNote(id, body.StepId, body.Text!, body.By, PaperSendings.Of(request, job, time));
+        var note = papers.AddNote(id, body.StepId, body.Text!, body.By, PaperSendings.Read(request, job, time));
         return TypedResults.Created($"/api/jobs/{id}/notes/{note}", new Opened(note, $"/api/jobs/{id}/notes/{note}"));
     }
 
     private static Created<Opened> StartTimer(
         long id,
         NewTimer body,
-        JobPapers papers,
+        JobEntries papers,
         JobPlans plans,
         TimeProvider time,
         HttpRequest request
@@ -172,10 +172,10 @@ internal static class PaperEndpoints
             body.Seconds ?? step.TimerS ?? throw new InputException("/seconds", PaperEndpointsWords.ThisStepHasNoWait);
         if (seconds is < 1 or > LongestTimerS)
             throw new InputException("/seconds", PaperEndpointsWords.ExpectedSToDaysFound(seconds));
-        if (body.Label is { Length: > MostLabel } label)
+        if (body.Label is { Length: > MaxLabel } label)
             throw new InputException(
                 "/label",
-                PaperEndpointsWords.ExpectedAtMostCharactersFound(MostLabel, label.Length)
+                PaperEndpointsWords.ExpectedAtMostCharactersFound(MaxLabel, label.Length)
             );
         var timer = papers.StartTimer(
             id,
@@ -183,7 +183,7 @@ internal static class PaperEndpoints
             body.Label ?? step.Title,
             seconds,
             body.By,
-            PaperSendings.Of(request, planned.Row, time)
+            PaperSendings.Read(request, planned.Row, time)
         );
         return TypedResults.Created(
             $"/api/jobs/{id}/timers/{timer}",

@@ -10,12 +10,13 @@ internal static class PassportEndpoint
     {
         app.MapGet(
                 "/api/jobs/{id:long}/passport",
-                (long id, Passports passports, CancellationToken cancel) => TypedResults.Ok(passports.Of(id, cancel))
+                (long id, Passports passports, CancellationToken cancel) =>
+                    TypedResults.Ok(passports.Create(id, cancel))
             )
             .WithTags("jobs");
         app.MapGet(
                 "/api/jobs/{id:long}/proved-lands",
-                (long id, ProvedLands lands, CancellationToken cancel) => TypedResults.Ok(lands.Of(id, cancel))
+                (long id, ProvedLands lands, CancellationToken cancel) => TypedResults.Ok(lands.Compute(id, cancel))
             )
             .WithTags("jobs");
     }

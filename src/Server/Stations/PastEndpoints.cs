@@ -32,17 +32,17 @@ internal sealed record ClaimChange(bool Take, string By);
 /// <summary>Everything ever done: found by words, and what was done last time on the same board or block.</summary>
 internal static class PastEndpoints
 {
-    private const int MostText = 200,
-        MostFound = 40,
-        MostPast = 20,
-        MostLearned = 500;
+    private const int MaxText = 200,
+        MaxFound = 40,
+        MaxPast = 20,
+        MaxLearned = 500;
 
     public static void Map(IEndpointRouteBuilder app)
     {
         var past = app.MapGroup("/api").WithTags("past");
         past.MapGet(
             "/search",
-            (string text, JobSearch search) => TypedResults.Ok(search.Find(Bounded(text), MostFound))
+            (string text, JobSearch search) => TypedResults.Ok(search.Find(Bounded(text), MaxFound))
         );
         past.MapGet("/blocks/{id}/learned", Learned);
         past.MapPut("/blocks/{id}/claim", Claim);
@@ -54,16 +54,16 @@ internal static class PastEndpoints
     }
 
     /// <summary>What the shop's own jobs say of a block.</summary>
-    private static Ok<LearnedView> Learned(string id, JobSearch search, BenchSummaries summaries, ShopMemory shop) =>
+    private static Ok<LearnedView> Learned(string id, JobSearch search, BenchSummaries summaries, LibraryCache shop) =>
         TypedResults.Ok(
             new LearnedView(
-                ShopMedians.Of(Measured(id, search, summaries)),
+                ShopMedians.Compute(Measured(id, search, summaries)),
                 shop.Settings.Claims.TryGetValue(id, out var taken) ? taken : null
             )
         );
 
     private static List<BlockMeasured> Measured(string id, JobSearch search, BenchSummaries summaries) =>
-        [.. summaries.Of([.. search.On(id, MostLearned)]).SelectMany(j => j.Measured).Where(m => m.Block == id)];
+        [.. summaries.Compute([.. search.On(id, MaxLearned)]).SelectMany(j => j.Measured).Where(m => m.Block == id)];
 
     /// <summary>Takes the shop's own median for a maker's claim, or the claim again.</summary>
     private static Ok<LearnedView> Claim(
@@ -71,15 +71,15 @@ internal static class PastEndpoints
         ClaimChange body,
         JobSearch search,
         BenchSummaries summaries,
-        ShopMemory shop,
+        LibraryCache shop,
         Settings settings
     )
     {
         JobEndpoints.CheckInitials(body.By);
         if (!shop.Blocks.ContainsKey(id))
-            throw new NotHereException(PastEndpointsWords.LibraryHasNoBlock(id));
-        var own = ShopMedians.Of(Measured(id, search, summaries)) is [var all, ..] ? all : null;
-        if (body.Take && own?.Ratio is not (>= ShopSettingList.LeastClaim and <= ShopSettingList.MostClaim))
+            throw new NotFoundException(PastEndpointsWords.LibraryHasNoBlock(id));
+        var own = ShopMedians.Compute(Measured(id, search, summaries)) is [var all, ..] ? all : null;
+        if (body.Take && own?.Ratio is not (>= ShopSettingList.MinClaim and <= ShopSettingList.MaxClaim))
             throw new InputException("/take", own?.Text ?? PastEndpointsWords.NoJobWithThisBlock);
         settings.Put(
             [new(ShopSettingList.ClaimPrefix + id, body.Take ? own!.Ratio : null)],
@@ -90,18 +90,15 @@ internal static class PastEndpoints
     }
 
     private static string Bounded(string text) =>
-        text.Length <= MostText
+        text.Length <= MaxText
             ? text
-            : throw new InputException(
-                "?text",
-                PastEndpointsWords.ExpectedAtMostCharactersFound(MostText, text.Length)
-            );
+            : throw new InputException("?text", PastEndpointsWords.ExpectedAtMostCharactersFound(MaxText, text.Length));
 
     /// <param name="but">A job that asks about those before it.</param>
     private static IReadOnlyList<PastJob> On(string document, long? but, JobSearch search, BenchSummaries summaries) =>
         [
             .. summaries
-                .Of([.. search.On(document, MostPast + 1).Where(id => id != but).Take(MostPast)])
+                .Compute([.. search.On(document, MaxPast + 1).Where(id => id != but).Take(MaxPast)])
                 .OrderByDescending(j => j.Id)
                 .Select(j => new PastJob(
                     j.Id,

@@ -46,8 +46,8 @@ internal sealed record SpillAnswer(double Ml, double Share, IReadOnlyList<SpillE
 /// <summary>Paste for one face.</summary>
 internal static class PasteEndpoint
 {
-    private const int MostStrokes = 500,
-        MostStrokePoints = 5000;
+    private const int MaxStrokes = 500,
+        MaxStrokePoints = 5000;
 
     public const string InWords = PasteEndpointWords.LimitsCellsAlongFaceMore;
 
@@ -65,13 +65,13 @@ internal static class PasteEndpoint
         double PowerW
     );
 
-    public static async Task<Ok<PasteAnswer>> AnswerAsync(HttpRequest request, ShopMemory shop)
+    public static async Task<Ok<PasteAnswer>> AnswerAsync(HttpRequest request, LibraryCache shop)
     {
         var a = await Bodies.ReadAsync(request, o => Read(o, shop));
-        return TypedResults.Ok(await Task.Run(() => Reckon(a, null, request.HttpContext.RequestAborted)));
+        return TypedResults.Ok(await Task.Run(() => Compute(a, null, request.HttpContext.RequestAborted)));
     }
 
-    internal static PasteAnswer Reckon(Asked a, IProgress<double>? progress, CancellationToken cancel)
+    internal static PasteAnswer Compute(Asked a, IProgress<double>? progress, CancellationToken cancel)
     {
         var m = PasteAmount.For(
             a.AreaMm2,
@@ -124,7 +124,7 @@ internal static class PasteEndpoint
         };
     }
 
-    internal static Asked Read(ObjectReader o, ShopMemory shop)
+    internal static Asked Read(ObjectReader o, LibraryCache shop)
     {
         var s = o.Object("surface");
         s.OptionalText("kind");
@@ -172,14 +172,14 @@ internal static class PasteEndpoint
         var strokes = new List<IReadOnlyList<Point2>>();
         if (p.Raw("strokes") is { } raw)
         {
-            if (raw.ValueKind != System.Text.Json.JsonValueKind.Array || raw.GetArrayLength() > MostStrokes)
-                p.Fault("strokes", PasteEndpointWords.ExpectedAtMostStrokesEachList(MostStrokes));
+            if (raw.ValueKind != System.Text.Json.JsonValueKind.Array || raw.GetArrayLength() > MaxStrokes)
+                p.Fault("strokes", PasteEndpointWords.ExpectedAtMostStrokesEachList(MaxStrokes));
             else
                 for (var i = 0; i < raw.GetArrayLength(); i++)
                     strokes.Add(p.PointList(raw[i], $"strokes/{i}"));
         }
-        if (strokes.Sum(s => s.Count) > MostStrokePoints)
-            p.Fault("strokes", PasteEndpointWords.ExpectedAtMostPointsTogether(MostStrokePoints));
+        if (strokes.Sum(s => s.Count) > MaxStrokePoints)
+            p.Fault("strokes", PasteEndpointWords.ExpectedAtMostPointsTogether(MaxStrokePoints));
         if (kind == PatternKind.Strokes && strokes.All(s => s.Count == 0))
             p.Fault("strokes", PasteEndpointWords.ExpectedAtLeastOneStroke);
         var at = p.Has("x") || p.Has("y") ? new Point2(p.Number("x"), p.Number("y")) : default;

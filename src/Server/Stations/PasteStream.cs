@@ -12,11 +12,11 @@ internal static class PasteStream
         app.MapPost("/api/paste/simulate", RunAsync)
             .WithTags("paste")
             .WithDescription(PasteEndpoint.InWords)
-            .AddEndpointFilter(app.ServiceProvider.GetRequiredService<HeavyWork>().QueueAsync)
+            .AddEndpointFilter(app.ServiceProvider.GetRequiredService<ConcurrencyLimiter>().QueueAsync)
             .Accepts<JsonElement>("application/json")
             .Produces<PasteAnswer>(200, "application/x-ndjson");
 
-    private static async Task RunAsync(HttpContext context, ShopMemory shop)
+    private static async Task RunAsync(HttpContext context, LibraryCache shop)
     {
         var asked = await Bodies.ReadAsync(context.Request, o => PasteEndpoint.Read(o, shop));
         var cancel = context.RequestAborted;
@@ -24,7 +24,7 @@ internal static class PasteStream
         context.Response.Headers.CacheControl = "no-store";
         var latest = 0.0;
         var work = Task.Run(
-            () => PasteEndpoint.Reckon(asked, new Share(v => Volatile.Write(ref latest, v)), cancel),
+            () => PasteEndpoint.Compute(asked, new Share(v => Volatile.Write(ref latest, v)), cancel),
             cancel
         );
         var told = -1.0;
@@ -42,7 +42,7 @@ internal static class PasteStream
     private static async Task LineAsync<T>(HttpContext context, T value, CancellationToken cancel)
     {
         await context.Response.Body.WriteAsync(
-            JsonSerializer.SerializeToUtf8Bytes(value, ToldText.Options(context)),
+            JsonSerializer.SerializeToUtf8Bytes(value, ResponseText.Options(context)),
             cancel
         );
         await context.Response.Body.WriteAsync("\n"u8.ToArray(), cancel);

@@ -11,7 +11,7 @@ namespace FaithfulBracket.Server.Stations;
 /// <summary>Photos of a job: bounded, told by content, without where they were taken.</summary>
 internal static class PhotoEndpoints
 {
-    private const int MostBytes = 16 * 1024 * 1024;
+    private const int MaxBytes = 16 * 1024 * 1024;
 
     public static void Map(IEndpointRouteBuilder app)
     {
@@ -21,7 +21,7 @@ internal static class PhotoEndpoints
             .Produces<Opened>(201);
         app.MapGet(
                 "/api/photos/{id:long}",
-                (long id, JobPapers papers, HttpResponse response) =>
+                (long id, JobEntries papers, HttpResponse response) =>
                 {
                     var photo = papers.Photo(id);
                     return Serve(response, papers.PathOf(photo), photo.MediaType);
@@ -34,7 +34,7 @@ internal static class PhotoEndpoints
     internal static IResult Serve(HttpResponse response, string path, string mediaType)
     {
         if (!File.Exists(path))
-            throw new NotHereException(PhotoEndpointsWords.ThisPicturesFileIsGone);
+            throw new NotFoundException(PhotoEndpointsWords.ThisPicturesFileIsGone);
         response.Headers.ContentDisposition = "inline";
         response.Headers.XContentTypeOptions = "nosniff";
         response.Headers.ContentSecurityPolicy = "default-src 'none'; sandbox";
@@ -44,7 +44,7 @@ internal static class PhotoEndpoints
 
     /// <summary>The picture in the body, bounded and cleaned.</summary>
     internal static async Task<KeptPhoto> TakeAsync(HttpRequest request) =>
-        PhotoIntake.Read((await Bodies.BytesAsync(request, MostBytes)).Span)
+        PhotoIntake.Read((await Bodies.BytesAsync(request, MaxBytes)).Span)
         ?? throw new InputException("", PhotoEndpointsWords.ExpectedJPEGOrPNGPicture);
 
     private static async Task<IResult> AddAsync(
@@ -58,11 +58,11 @@ internal static class PhotoEndpoints
         HttpRequest request,
         FigureSources sources,
         Jobs jobs,
-        JobPapers papers,
+        JobEntries papers,
         TimeProvider time
     )
     {
-        var sending = PaperSendings.Of(request, jobs.Get(id), time);
+        var sending = PaperSendings.Read(request, jobs.Get(id), time);
         JobEndpoints.CheckInitials(by);
         if (face is not (null or "front" or "back"))
             throw new InputException("?face", PhotoEndpointsWords.ExpectedFrontOrBackFound(face));

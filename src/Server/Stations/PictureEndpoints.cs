@@ -14,22 +14,22 @@ internal static class PictureEndpoints
     private const int LongestCaption = 200;
 
     /// <summary>Pictures of one board or block.</summary>
-    private const int MostOfOne = 24;
+    private const int MaxOfOne = 24;
 
     public static void Map(IEndpointRouteBuilder app)
     {
         var api = app.MapGroup("/api").WithTags("library");
-        api.MapGet("/boards/{id}/pictures", (string id, CataloguePictures pictures) => Of("board", id, pictures));
-        api.MapGet("/blocks/{id}/pictures", (string id, CataloguePictures pictures) => Of("block", id, pictures));
+        api.MapGet("/boards/{id}/pictures", (string id, CataloguePictures pictures) => List("board", id, pictures));
+        api.MapGet("/blocks/{id}/pictures", (string id, CataloguePictures pictures) => List("block", id, pictures));
         api.MapPost(
                 "/boards/{id}/pictures",
                 (
                     string id,
                     string? caption,
                     HttpRequest r,
-                    ShopMemory shop,
+                    LibraryCache shop,
                     CataloguePictures pictures,
-                    PhotoShelf shelf
+                    PhotoFolder shelf
                 ) => AddAsync("board", id, shop.Boards.ContainsKey(id), caption, r, pictures, shelf)
             )
             .Accepts<IFormFile>("image/jpeg", "image/png");
@@ -39,9 +39,9 @@ internal static class PictureEndpoints
                     string id,
                     string? caption,
                     HttpRequest r,
-                    ShopMemory shop,
+                    LibraryCache shop,
                     CataloguePictures pictures,
-                    PhotoShelf shelf
+                    PhotoFolder shelf
                 ) => AddAsync("block", id, shop.Blocks.ContainsKey(id), caption, r, pictures, shelf)
             )
             .Accepts<IFormFile>("image/jpeg", "image/png");
@@ -63,9 +63,9 @@ internal static class PictureEndpoints
         );
     }
 
-    private static Ok<IEnumerable<CataloguePicture>> Of(string kind, string id, CataloguePictures pictures) =>
+    private static Ok<IEnumerable<CataloguePicture>> List(string kind, string id, CataloguePictures pictures) =>
         TypedResults.Ok(
-            pictures.Of(kind, id).Select(p => new CataloguePicture(p.Id, $"/api/pictures/{p.Id}", p.Caption, p.At))
+            pictures.List(kind, id).Select(p => new CataloguePicture(p.Id, $"/api/pictures/{p.Id}", p.Caption, p.At))
         );
 
     private static async Task<Ok<IEnumerable<CataloguePicture>>> AddAsync(
@@ -75,18 +75,18 @@ internal static class PictureEndpoints
         string? caption,
         HttpRequest request,
         CataloguePictures pictures,
-        PhotoShelf shelf
+        PhotoFolder shelf
     )
     {
         if (!known)
-            throw new NotHereException(PictureEndpointsWords.LibraryHasNo(kind, id));
+            throw new NotFoundException(PictureEndpointsWords.LibraryHasNo(kind, id));
         if (caption?.Length > LongestCaption)
             throw new Core.InputException(
                 "?caption",
                 PictureEndpointsWords.ExpectedAtMostCharactersFound(LongestCaption, caption.Length)
             );
-        if (pictures.Of(kind, id).Count >= MostOfOne)
-            throw new Core.InputException("", PictureEndpointsWords.ThereArePictures(MostOfOne));
+        if (pictures.List(kind, id).Count >= MaxOfOne)
+            throw new Core.InputException("", PictureEndpointsWords.ThereArePictures(MaxOfOne));
         var photo = await PhotoEndpoints.TakeAsync(request);
         pictures.Add(
             new(
@@ -97,6 +97,6 @@ internal static class PictureEndpoints
                 string.IsNullOrWhiteSpace(caption) ? null : caption.Trim()
             )
         );
-        return Of(kind, id, pictures);
+        return List(kind, id, pictures);
     }
 }

@@ -12,7 +12,7 @@ internal static class ProofEndpoints
 {
     public static void Map(IEndpointRouteBuilder app)
     {
-        var queue = app.ServiceProvider.GetRequiredService<HeavyWork>();
+        var queue = app.ServiceProvider.GetRequiredService<ConcurrencyLimiter>();
         var compute = app.MapGroup("/api/compute").WithTags("compute").AddEndpointFilter(queue.QueueAsync);
         Posted(compute.MapPost("/steady-state", SteadyAsync), SteadyState.InWords);
         Posted(compute.MapPost("/resistance", ResistanceAsync), "Limits: a body of 4 MiB.");
@@ -34,13 +34,13 @@ internal static class ProofEndpoints
                     "samples",
                     s => new LogSample(s.Number("tS", -1e9, 1e9), s.Number("c", -100, 300))
                 );
-                Count(o, list.Count, SteadyState.LeastSamples, SteadyState.MostSamples);
+                Count(o, list.Count, SteadyState.MinSamples, SteadyState.MaxSamples);
                 return (list, o.Number("withinK", 0.01, 50, otherwise: SteadyState.DefaultWithinK));
             }
         );
         Rising([.. samples.Select(s => s.TS)]);
         return TypedResults.Ok(
-            await Task.Run(() => SteadyState.Of(samples, within, request.HttpContext.RequestAborted))
+            await Task.Run(() => SteadyState.Compute(samples, within, request.HttpContext.RequestAborted))
         );
     }
 
@@ -59,7 +59,7 @@ internal static class ProofEndpoints
                 return both;
             }
         );
-        return TypedResults.Ok(BeforeAfter.Of(before, after));
+        return TypedResults.Ok(BeforeAfter.Compute(before, after));
     }
 
     private static SteadyReading Reading(ObjectReader o)
@@ -95,12 +95,12 @@ internal static class ProofEndpoints
             o =>
             {
                 var list = o.Objects("runs", Run);
-                if (list.Count is 0 or > Trials.MostRuns)
-                    o.Fault("runs", ProofEndpointsWords.ExpectedToRunsFound(Trials.MostRuns, list.Count));
+                if (list.Count is 0 or > Trials.MaxRuns)
+                    o.Fault("runs", ProofEndpointsWords.ExpectedToRunsFound(Trials.MaxRuns, list.Count));
                 return (list, o.Number("powerW", 0.1, 10_000), o.OptionalNumber("wantPlusMinusK", 0.001, 1000));
             }
         );
-        return TypedResults.Ok(Trials.Of(runs, power, wanted));
+        return TypedResults.Ok(Trials.Compute(runs, power, wanted));
 
         static TrialRun Run(ObjectReader r)
         {
@@ -134,7 +134,7 @@ internal static class ProofEndpoints
                         s.OptionalNumber("ambientKPa", 20, 200)
                     )
                 );
-                Count(o, list.Count, LeakTest.LeastSamples, LeakTest.MostSamples);
+                Count(o, list.Count, LeakTest.MinSamples, LeakTest.MaxSamples);
                 return (
                     o.Number("volumeMl", 0.1, 1e6),
                     o.Number("ambientKPa", 20, 200),
@@ -144,7 +144,7 @@ internal static class ProofEndpoints
             }
         );
         Rising([.. samples.Select(s => s.TS)]);
-        return TypedResults.Ok(LeakTest.Of(volume, ambient, samples, limit));
+        return TypedResults.Ok(LeakTest.Compute(volume, ambient, samples, limit));
     }
 
     private static async Task<Ok<DriftResult>> DriftAsync(HttpRequest request)
@@ -161,10 +161,10 @@ internal static class ProofEndpoints
                         p.Number("sigma", 1e-9, 1000)
                     )
                 );
-                if (list.Count is < Drift.LeastPoints or > Drift.MostPoints)
+                if (list.Count is < Drift.MinPoints or > Drift.MaxPoints)
                     o.Fault(
                         "points",
-                        ProofEndpointsWords.ExpectedToPointsFound(Drift.LeastPoints, Drift.MostPoints, list.Count)
+                        ProofEndpointsWords.ExpectedToPointsFound(Drift.MinPoints, Drift.MaxPoints, list.Count)
                     );
                 else if (list.Max(p => p.Day) - list.Min(p => p.Day) < 1e-6)
                     o.Fault("points", ProofEndpointsWords.AllOfOneDay);
@@ -175,7 +175,7 @@ internal static class ProofEndpoints
                 );
             }
         );
-        return TypedResults.Ok(Drift.Of(points, limit, cap));
+        return TypedResults.Ok(Drift.Compute(points, limit, cap));
     }
 
     private static void Count(ObjectReader o, int found, int least, int most)

@@ -17,11 +17,11 @@ internal static class QuestionEndpoints
 {
     public static void Map(IEndpointRouteBuilder app)
     {
-        var queue = app.ServiceProvider.GetRequiredService<HeavyWork>();
+        var queue = app.ServiceProvider.GetRequiredService<ConcurrencyLimiter>();
         var ask = app.MapGroup("/api/match/{boardId}/{blockId}").WithTags("match").AddEndpointFilter(queue.QueueAsync);
         ask.MapGet(
             "/question",
-            (string boardId, string blockId, ShopMemory shop, TwinLibrary twins, CancellationToken cancel) =>
+            (string boardId, string blockId, LibraryCache shop, TwinLibrary twins, CancellationToken cancel) =>
                 TypedResults.Ok(Ask(boardId, blockId, shop, twins, cancel).Question)
         );
         ask.MapGet(
@@ -29,7 +29,7 @@ internal static class QuestionEndpoints
                 (
                     string boardId,
                     string blockId,
-                    ShopMemory shop,
+                    LibraryCache shop,
                     TwinLibrary twins,
                     TimeProvider time,
                     CancellationToken cancel
@@ -46,18 +46,18 @@ internal static class QuestionEndpoints
     private static (Board Board, Block Block, MakerQuestion Question) Ask(
         string boardId,
         string blockId,
-        ShopMemory shop,
+        LibraryCache shop,
         TwinLibrary twins,
         CancellationToken cancel
     )
     {
         var board =
             shop.Boards.GetValueOrDefault(boardId)
-            ?? throw new NotHereException(QuestionEndpointsWords.LibraryHasNoBoard(boardId));
+            ?? throw new NotFoundException(QuestionEndpointsWords.LibraryHasNoBoard(boardId));
         var block =
             shop.Blocks.GetValueOrDefault(blockId)
-            ?? throw new NotHereException(QuestionEndpointsWords.LibraryHasNoBlock(blockId));
-        var settings = FitSettings.Of(shop.Settings);
+            ?? throw new NotFoundException(QuestionEndpointsWords.LibraryHasNoBlock(blockId));
+        var settings = FitSettings.From(shop.Settings);
         var fit = Fit.Judge(board, block, settings, cancel);
         var next = NextMeasure.For(board, block, fit, settings, cancel);
         return (board, block, MakerQuestion.For(board, block, fit, next, Twin(board, block, shop, twins, cancel)));
@@ -67,7 +67,7 @@ internal static class QuestionEndpoints
     private static AskedTwin? Twin(
         Board board,
         Block block,
-        ShopMemory shop,
+        LibraryCache shop,
         TwinLibrary twins,
         CancellationToken cancel
     )
@@ -77,7 +77,7 @@ internal static class QuestionEndpoints
         twins.IndexFew(cancel);
         var found = TwinSearch
             .Run(
-                Constellation.Of(board),
+                Constellation.From(board),
                 board.PositionSigmaMm,
                 twins.Indexes(cancel),
                 twins.Find,
@@ -93,7 +93,7 @@ internal static class QuestionEndpoints
         var (nearest, of) = found.FirstOrDefault(c => Declared(c.Board!), found[0]);
         return new(
             of!.Id,
-            $"{of.Maker} {of.Model}, {BoardLabel.Of(of)}",
+            $"{of.Maker} {of.Model}, {BoardLabel.Format(of)}",
             Declared(of),
             [.. nearest.DifferencesUnderBlock, .. nearest.OtherDifferences]
         );

@@ -34,7 +34,7 @@ internal static class RecordEndpoints
             .WithDescription(RecordEndpointsWords.RecordAsItWasGivenOut);
     }
 
-    private const int MostBytes = 32 * 1024 * 1024;
+    private const int MaxBytes = 32 * 1024 * 1024;
 
     private static IResult Record(long id, string? @for, JobViews views, RecordRoom room, CancellationToken cancel)
     {
@@ -74,8 +74,8 @@ internal static class RecordEndpoints
         CancellationToken cancel
     )
     {
-        var html = System.Text.Encoding.UTF8.GetString((await Bodies.BytesAsync(request, MostBytes)).Span);
-        var (verdict, told) = RecordSeal.Check(html, secrets.Of(ShopSecrets.RecordKey, RecordSeal.KeyBytes));
+        var html = System.Text.Encoding.UTF8.GetString((await Bodies.BytesAsync(request, MaxBytes)).Span);
+        var (verdict, told) = RecordSeal.Check(html, secrets.Get(ShopSecrets.RecordKey, RecordSeal.KeyBytes));
         if (told is null)
             return TypedResults.Ok(
                 new RecordCheck(verdict, RecordEndpointsWords.ThisIsNoBuildRecord, null, null, null, [])

@@ -11,7 +11,7 @@ internal static class ScheduleEndpoint
 {
     public static void Map(IEndpointRouteBuilder app)
     {
-        var queue = app.ServiceProvider.GetRequiredService<HeavyWork>();
+        var queue = app.ServiceProvider.GetRequiredService<ConcurrencyLimiter>();
         app.MapGroup("/api/compute")
             .WithTags("compute")
             .AddEndpointFilter(queue.QueueAsync)
@@ -29,16 +29,16 @@ internal static class ScheduleEndpoint
 
     private static ShopDay Read(ObjectReader o)
     {
-        var hands = o.Integer("hands", 1, DayPlanner.MostHands);
+        var hands = o.Integer("hands", 1, DayPlanner.MaxHands);
         var jobs = o.Objects("jobs", Job);
         var tools = o.Objects("tools", t => new SharedTool(t.Text("id", 100), t.Integer("count", 1, 100)));
         if (!o.Has("jobs"))
             o.Fault("jobs", ScheduleEndpointWords.MissingExpectedListOfJobs);
-        if (jobs.Count > DayPlanner.MostJobs)
-            o.Fault("jobs", ScheduleEndpointWords.ExpectedAtMostJobsFound(DayPlanner.MostJobs, jobs.Count));
+        if (jobs.Count > DayPlanner.MaxJobs)
+            o.Fault("jobs", ScheduleEndpointWords.ExpectedAtMostJobsFound(DayPlanner.MaxJobs, jobs.Count));
         var operations = jobs.Sum(j => j.Operations.Count);
-        if (operations > DayPlanner.MostOperations)
-            o.Fault("jobs", ScheduleEndpointWords.ExpectedAtMostOperationsFound(DayPlanner.MostOperations, operations));
+        if (operations > DayPlanner.MaxOperations)
+            o.Fault("jobs", ScheduleEndpointWords.ExpectedAtMostOperationsFound(DayPlanner.MaxOperations, operations));
         Once(o, "jobs", jobs.Select(j => j.Id));
         Once(o, "tools", tools.Select(t => t.Id));
         for (var i = 0; i < jobs.Count; i++)
@@ -55,7 +55,7 @@ internal static class ScheduleEndpoint
 
     private static BenchWork Job(ObjectReader o)
     {
-        const double most = DayPlanner.MostMinutes;
+        const double most = DayPlanner.MaxMinutes;
         return new(
             o.Text("id", 100),
             o.Objects(
@@ -63,7 +63,7 @@ internal static class ScheduleEndpoint
                 x => new BenchOperation(
                     x.Text("id", 100),
                     x.Number("minutes", 0, most),
-                    x.OptionalInteger("hands", 0, DayPlanner.MostHands) ?? 1,
+                    x.OptionalInteger("hands", 0, DayPlanner.MaxHands) ?? 1,
                     x.Has("after") ? x.Texts("after") : null,
                     x.OptionalText("tool", 100),
                     x.OptionalNumber("begun", -most, most)

@@ -24,27 +24,27 @@ internal static class SeatEndpoints
         long id,
         string? board,
         JobPlans plans,
-        ShopMemory shop,
+        LibraryCache shop,
         CancellationToken cancel
     )
     {
         var order = plans.Today(id, cancel).Order;
         var piece = (board is null ? order.First : order.Find(board)) is { Seated: not null } seated
             ? seated
-            : throw new NotHereException(SeatEndpointsWords.NoProcessorLiesOnBoard(board ?? order.First.Key, id));
+            : throw new NotFoundException(SeatEndpointsWords.NoProcessorLiesOnBoard(board ?? order.First.Key, id));
         return TypedResults.Ok(
-            SeatedChoice.Of(order, piece.Key, shop.BlocksInUse.Values, shop.Drawer, shop.Settings, cancel)
+            SeatedChoice.Compute(order, piece.Key, shop.BlocksInUse.Values, shop.Drawer, shop.Settings, cancel)
         );
     }
 
     /// <summary>Which jet plate lies in the caliper.</summary>
     /// <param name="mm">What the caliper reads.</param>
-    private static Ok<JetPlateTold> JetPlate(
+    private static Ok<JetPlateText> JetPlate(
         long id,
         double mm,
         string? pair,
         JobPlans plans,
-        ShopMemory shop,
+        LibraryCache shop,
         CancellationToken cancel
     )
     {
@@ -53,9 +53,9 @@ internal static class SeatEndpoints
         var order = plans.Today(id, cancel).Order;
         var asked =
             order.Pairs.FirstOrDefault(p => pair is null || p.Key == pair)
-            ?? throw new NotHereException(SeatEndpointsWords.JobHasNoBlock(id, pair));
+            ?? throw new NotFoundException(SeatEndpointsWords.JobHasNoBlock(id, pair));
         if (SeatedOrder.SeatOf(order, asked) is not { Seated: { } seated })
-            throw new NotHereException(SeatEndpointsWords.NoProcessorLiesUnderBlock(asked.Key, id));
+            throw new NotFoundException(SeatEndpointsWords.NoProcessorLiesUnderBlock(asked.Key, id));
         return TypedResults.Ok(
             JetPlates.Tell(
                 asked.AsSold ?? asked.Block,

@@ -56,16 +56,16 @@ internal sealed record SettingsChange(
 /// <summary>Working defaults: one page, their history, and what a change does to open jobs before it is kept.</summary>
 internal static class SettingEndpoints
 {
-    private const int MostReason = 500;
+    private const int MaxReason = 500;
 
     /// <summary>What one portion takes: the jobs that are left are asked for with the next.</summary>
     private static readonly TimeSpan Portion = TimeSpan.FromSeconds(1);
 
     public static void Map(IEndpointRouteBuilder app)
     {
-        var queue = app.ServiceProvider.GetRequiredService<HeavyWork>();
+        var queue = app.ServiceProvider.GetRequiredService<ConcurrencyLimiter>();
         var settings = app.MapGroup("/api/settings").WithTags("settings");
-        settings.MapGet("", (Settings kept, ShopMemory shop) => TypedResults.Ok(View(kept, shop)));
+        settings.MapGet("", (Settings kept, LibraryCache shop) => TypedResults.Ok(View(kept, shop)));
         settings.MapPut("", ChangeAsync).Accepts<SettingsChange>("application/json");
         settings
             .MapPost("/try", TryAsync)
@@ -73,11 +73,11 @@ internal static class SettingEndpoints
             .AddEndpointFilter(queue.QueueAsync);
         settings.MapGet(
             "/figures",
-            (ShopMemory shop) => TypedResults.Ok(new FiguresView(shop.Figures.Comma, shop.Figures.Inches))
+            (LibraryCache shop) => TypedResults.Ok(new FiguresView(shop.Figures.Comma, shop.Figures.Inches))
         );
         settings.MapGet(
             "/file",
-            (ShopMemory shop) =>
+            (LibraryCache shop) =>
                 TypedResults.Ok(
                     new SettingsFile(
                         SettingsFile.Name,
@@ -88,7 +88,7 @@ internal static class SettingEndpoints
         );
     }
 
-    private static SettingsView View(Settings kept, ShopMemory shop)
+    private static SettingsView View(Settings kept, LibraryCache shop)
     {
         var history = kept.History();
         return new(
@@ -134,13 +134,13 @@ internal static class SettingEndpoints
                 return new SettingsChange(
                     values,
                     defaults,
-                    o.OptionalText("reason", MostReason) ?? "",
+                    o.OptionalText("reason", MaxReason) ?? "",
                     SheetEndpoints.By(o)
                 );
             }
         );
 
-    private static async Task<Ok<SettingsView>> ChangeAsync(HttpRequest request, Settings kept, ShopMemory shop)
+    private static async Task<Ok<SettingsView>> ChangeAsync(HttpRequest request, Settings kept, LibraryCache shop)
     {
         var change = await ReadAsync(request);
         if (string.IsNullOrWhiteSpace(change.Reason))
@@ -172,14 +172,17 @@ internal static class SettingEndpoints
         var other = ShopSettingList.With(values);
         var open = summaries.Open().Where(j => before is null || j.Id < before).OrderByDescending(j => j.Id).ToList();
         var clock = Stopwatch.StartNew();
-        var left = Portion - HeavyWork.Waited(request.HttpContext);
+        var left = Portion - ConcurrencyLimiter.Waited(request.HttpContext);
         var looked = await Task.Run(
             () =>
                 open.TakeWhile((_, i) => i == 0 || clock.Elapsed < left)
                     .Select(j => new JobConsequence(
                         j.Id,
                         j.Title,
-                        Consequences.Of(() => plans.Today(j.Id, cancel).Plan, () => plans.With(j.Id, other, cancel))
+                        Consequences.Compute(
+                            () => plans.Today(j.Id, cancel).Plan,
+                            () => plans.With(j.Id, other, cancel)
+                        )
                     ))
                     .ToList(),
             cancel

@@ -14,7 +14,7 @@ internal static class SetupEndpoint
     public static void Map(IEndpointRouteBuilder app) =>
         app.MapGet(
                 "/api/setup",
-                (FigureSources sources, Signers signers, ShopMemory shop) =>
+                (FigureSources sources, Signers signers, LibraryCache shop) =>
                 {
                     (string Name, bool Done)[] all =
                     [

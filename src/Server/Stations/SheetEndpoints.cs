@@ -30,8 +30,8 @@ internal sealed record SheetVersion(string Kind, long Version);
 /// <summary>What a job notes beside its sign-offs: ways chosen, stock pads as found.</summary>
 internal static class SheetEndpoints
 {
-    private const int MostPads = 500,
-        MostOffsets = 60;
+    private const int MaxPads = 500,
+        MaxOffsets = 60;
 
     public static void Map(IEndpointRouteBuilder app)
     {
@@ -64,14 +64,14 @@ internal static class SheetEndpoints
             o => new WayChosen(o.Text("school", 50), o.OptionalText("way", 50), By(o))
         );
         var school =
-            Schools.For(orders.Of(jobs.Get(id))).FirstOrDefault(s => s.Id == body.School)
+            Schools.For(orders.Create(jobs.Get(id))).FirstOrDefault(s => s.Id == body.School)
             ?? throw new InputException("/school", SheetEndpointsWords.ThereIsNoQuestion(body.School));
         if (body.Way is { } way && school.Ways.All(w => w.Id != way))
             throw new InputException(
                 "/way",
                 SheetEndpointsWords.ExpectedOneOfFound(string.Join(", ", school.Ways.Select(w => w.Id)), way)
             );
-        var ways = new Dictionary<string, string>(JobSheetSet.Of(sheets.All(id)).Ways);
+        var ways = new Dictionary<string, string>(JobSheetSet.From(sheets.All(id)).Ways);
         if (body.Way is null || body.Way == school.Default)
             ways.Remove(school.Id);
         else
@@ -94,7 +94,7 @@ internal static class SheetEndpoints
         JobOrders orders
     )
     {
-        var order = orders.Of(jobs.Get(id));
+        var order = orders.Create(jobs.Get(id));
         var body = await Bodies.ReadAsync(
             request,
             o =>
@@ -119,8 +119,8 @@ internal static class SheetEndpoints
                         return look;
                     }
                 );
-                if (looks.Count > MostPads)
-                    o.Fault("looks", SheetEndpointsWords.ExpectedAtMostFound(MostPads, looks.Count));
+                if (looks.Count > MaxPads)
+                    o.Fault("looks", SheetEndpointsWords.ExpectedAtMostFound(MaxPads, looks.Count));
                 return new ImprintChange(looks, By(o));
             }
         );
@@ -143,7 +143,7 @@ internal static class SheetEndpoints
         JobOrders orders
     )
     {
-        var order = orders.Of(jobs.Get(id));
+        var order = orders.Create(jobs.Get(id));
         var body = await Bodies.ReadAsync(
             request,
             o =>
@@ -166,7 +166,7 @@ internal static class SheetEndpoints
                         var offset = new SensorOffset(
                             p.OptionalText("board", 20),
                             Sensor(p, "sensor") ?? default,
-                            p.Number("readsHighK", -SensorOffsets.MostK, SensorOffsets.MostK)
+                            p.Number("readsHighK", -SensorOffsets.MaxK, SensorOffsets.MaxK)
                         );
                         if (order.Find(offset.Board ?? order.First.Key) is null)
                             p.Fault("board", SheetEndpointsWords.OrderHasNoBoard(offset.Board));
@@ -175,8 +175,8 @@ internal static class SheetEndpoints
                 );
                 if (offsets.GroupBy(x => (x.Board ?? order.First.Key, x.Sensor)).Any(g => g.Count() > 1))
                     o.Fault("offsets", SheetEndpointsWords.OneSensorStandsHereTwice);
-                if (offsets.Count > MostOffsets)
-                    o.Fault("offsets", SheetEndpointsWords.ExpectedAtMostFound(MostOffsets, offsets.Count));
+                if (offsets.Count > MaxOffsets)
+                    o.Fault("offsets", SheetEndpointsWords.ExpectedAtMostFound(MaxOffsets, offsets.Count));
                 return new ProofChange(Sensor(o, "complaint"), offsets, By(o));
             }
         );
@@ -198,7 +198,7 @@ internal static class SheetEndpoints
         JobOrders orders
     )
     {
-        var order = orders.Of(jobs.Get(id));
+        var order = orders.Create(jobs.Get(id));
         var body = await Bodies.ReadAsync(
             request,
             o =>
@@ -229,8 +229,8 @@ internal static class SheetEndpoints
                         return pad;
                     }
                 );
-                if (pads.Count > MostPads)
-                    o.Fault("pads", SheetEndpointsWords.ExpectedAtMostFound(MostPads, pads.Count));
+                if (pads.Count > MaxPads)
+                    o.Fault("pads", SheetEndpointsWords.ExpectedAtMostFound(MaxPads, pads.Count));
                 return new AsFoundChange(pads, By(o));
             }
         );

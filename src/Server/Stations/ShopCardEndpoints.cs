@@ -18,9 +18,9 @@ internal sealed record NewShopCard(string Name, string Contact, string By);
 /// <summary>The shop's name, contact and mark, as the head of its records.</summary>
 internal static class ShopCardEndpoints
 {
-    private const int MostName = 80,
-        MostContact = 400,
-        MostMarkBytes = 300 * 1024;
+    private const int MaxName = 80,
+        MaxContact = 400,
+        MaxMarkBytes = 300 * 1024;
 
     public static void Map(IEndpointRouteBuilder app)
     {
@@ -40,8 +40,8 @@ internal static class ShopCardEndpoints
         var put = await Bodies.ReadAsync(
             request,
             o => new NewShopCard(
-                o.OptionalText("name", MostName) ?? "",
-                o.OptionalText("contact", MostContact) ?? "",
+                o.OptionalText("name", MaxName) ?? "",
+                o.OptionalText("contact", MaxContact) ?? "",
                 SheetEndpoints.By(o)
             )
         );
@@ -52,7 +52,7 @@ internal static class ShopCardEndpoints
     private static IResult Mark(ShopCards cards, HttpResponse response)
     {
         if (cards.Now() is not { Mark: { } mark, MarkType: { } type })
-            throw new NotHereException("No mark is kept.");
+            throw new NotFoundException("No mark is kept.");
         response.Headers.XContentTypeOptions = "nosniff";
         response.Headers.ContentSecurityPolicy = "default-src 'none'; sandbox";
         return Results.Bytes(mark, type);
@@ -62,7 +62,7 @@ internal static class ShopCardEndpoints
     {
         JobEndpoints.CheckInitials(by);
         var mark =
-            PhotoIntake.Read((await Bodies.BytesAsync(request, MostMarkBytes)).Span)
+            PhotoIntake.Read((await Bodies.BytesAsync(request, MaxMarkBytes)).Span)
             ?? throw new InputException("", ShopCardEndpointsWords.ExpectedPNGOrJPEGPicture);
         cards.Put(c => c with { Mark = mark.Content, MarkType = mark.MediaType }, by);
         return TypedResults.Ok(View(cards.Now()));

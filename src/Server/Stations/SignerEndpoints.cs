@@ -13,7 +13,7 @@ internal sealed record SignerChange(string Name, string Colour, bool Works, bool
 /// <summary>Who signs here: names, stamps, who works today, who left.</summary>
 internal static class SignerEndpoints
 {
-    private const int MostName = 80;
+    private const int MaxName = 80;
 
     public static void Map(IEndpointRouteBuilder app)
     {
@@ -27,8 +27,8 @@ internal static class SignerEndpoints
         var faults = new List<InputFault>();
         if (Signer.WhyNot(initials) is { } why)
             faults.Add(new("/initials", why));
-        if (body.Name is null or { Length: > MostName })
-            faults.Add(new("/name", SignerEndpointsWords.ExpectedAtMostCharacters(MostName)));
+        if (body.Name is null or { Length: > MaxName })
+            faults.Add(new("/name", SignerEndpointsWords.ExpectedAtMostCharacters(MaxName)));
         if (!Signer.Colours.Contains(body.Colour))
             faults.Add(new("/colour", $"Expected one of {string.Join(", ", Signer.Colours)}."));
         if (faults.Count > 0)

@@ -31,7 +31,7 @@ internal static class SocketEndpoints
 {
     public static void Map(IEndpointRouteBuilder app)
     {
-        var queue = app.ServiceProvider.GetRequiredService<HeavyWork>();
+        var queue = app.ServiceProvider.GetRequiredService<ConcurrencyLimiter>();
         var compute = app.MapGroup("/api/compute").WithTags("compute").AddEndpointFilter(queue.QueueAsync);
         compute
             .MapPost("/socket", MatchAsync)
@@ -44,7 +44,7 @@ internal static class SocketEndpoints
         var library = app.MapGroup("/api/sockets").WithTags("library");
         library.MapGet(
             "/",
-            (ShopMemory shop) =>
+            (LibraryCache shop) =>
                 TypedResults.Ok(
                     shop.SocketsInUse.Values.Select(s => new SocketEntry(
                         s.Id,
@@ -61,7 +61,7 @@ internal static class SocketEndpoints
     }
 
     /// <summary>Which processors of the library sit in a socket, and which blocks name one.</summary>
-    private static Ok<SocketWays> Ways(string id, ShopMemory shop)
+    private static Ok<SocketWays> Ways(string id, LibraryCache shop)
     {
         var socket = Kept(shop.Sockets, "socket", id);
         return TypedResults.Ok(
@@ -91,7 +91,7 @@ internal static class SocketEndpoints
     private static T Kept<T>(IReadOnlyDictionary<string, T> all, string what, string id) =>
         all.TryGetValue(id, out var value)
             ? value
-            : throw new NotHereException(SocketEndpointsWords.LibraryHasNo(what, id));
+            : throw new NotFoundException(SocketEndpointsWords.LibraryHasNo(what, id));
 
     /// <summary>The call "socket" over documents of the library.</summary>
     private static Ok<SocketMatchResult> MatchKept(
@@ -99,11 +99,11 @@ internal static class SocketEndpoints
         string processor,
         string block,
         string? board,
-        ShopMemory shop,
+        LibraryCache shop,
         CancellationToken cancel
     ) =>
         TypedResults.Ok(
-            SocketMatch.Of(
+            SocketMatch.Compute(
                 board is null ? null : Kept(shop.Boards, "board", board),
                 Kept(shop.Sockets, "socket", id),
                 Kept(shop.Boards, "board", processor),
@@ -120,14 +120,14 @@ internal static class SocketEndpoints
         string processor,
         string block,
         double? powerW,
-        ShopMemory shop
+        LibraryCache shop
     )
     {
         var (chip, cooler) = (Kept(shop.Boards, "board", processor), Kept(shop.Blocks, "block", block));
         if (powerW is not null and not (>= 1 and <= 2000))
             throw new InputException("powerW", "Expected 1 to 2,000 W.");
         return TypedResults.Ok(
-            DieDecision.Of(Kept(shop.Sockets, "socket", id), chip, cooler, shop.Drawer, Shop.FlowLPerMin, powerW)
+            DieDecision.Compute(Kept(shop.Sockets, "socket", id), chip, cooler, shop.Drawer, Shop.FlowLPerMin, powerW)
         );
     }
 
@@ -153,14 +153,14 @@ internal static class SocketEndpoints
                 )
         );
         return TypedResults.Ok(
-            SocketMatch.Of(board, socket, processor, block, bond, request.HttpContext.RequestAborted)
+            SocketMatch.Compute(board, socket, processor, block, bond, request.HttpContext.RequestAborted)
         );
     }
 
-    private static async Task<Ok<DirectDieResult>> DirectAsync(HttpRequest request, ShopMemory shop) =>
-        TypedResults.Ok(DirectDie.Of(await Bodies.ReadAsync(request, o => Read(o, shop))));
+    private static async Task<Ok<DirectDieResult>> DirectAsync(HttpRequest request, LibraryCache shop) =>
+        TypedResults.Ok(DirectDie.Compute(await Bodies.ReadAsync(request, o => Read(o, shop))));
 
-    private static DirectDieAsk Read(ObjectReader o, ShopMemory shop)
+    private static DirectDieAsk Read(ObjectReader o, LibraryCache shop)
     {
         var metal = o.Object("metal");
         var film = new MetalFilm(metal.Number("bondLineUm", 0.1, 1000), metal.Number("conductivityWPerMK", 0.1, 1000));

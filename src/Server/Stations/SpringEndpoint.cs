@@ -16,8 +16,8 @@ internal static class SpringEndpoint
             .Accepts<JsonElement>("application/json")
             .WithDescription(
                 SpringEndpointWords.ReadingsMassGOrLoadNLengthMmHomeMm(
-                    WeighedSpring.LeastReadings,
-                    WeighedSpring.MostReadings
+                    WeighedSpring.MinReadings,
+                    WeighedSpring.MaxReadings
                 )
             );
 
@@ -44,6 +44,6 @@ internal static class SpringEndpoint
                     o.OptionalNumber("homeMm", 0, mostMm)
                 )
         );
-        return TypedResults.Ok(WeighedSpring.Of(readings, home));
+        return TypedResults.Ok(WeighedSpring.Fit(readings, home));
     }
 }

@@ -45,7 +45,7 @@ internal static class StripEndpoints
                         throw new InputException("?scale", StripEndpointsWords.ExpectedCorrectionBetween);
                     return Results.Text(
                         TraySvg.Draw(
-                            [.. plans.Of(id, cancel).Plan.Teardown.Boards.SelectMany(b => b.Plan.Tray)],
+                            [.. plans.Get(id, cancel).Plan.Teardown.Boards.SelectMany(b => b.Plan.Tray)],
                             scale ?? 1
                         ),
                         "image/svg+xml",
@@ -60,7 +60,7 @@ internal static class StripEndpoints
     private static async Task<Ok<StripAnswer>> NoteAsync(
         long id,
         HttpRequest request,
-        SignDesk desk,
+        SignOffService desk,
         CancellationToken cancel
     )
     {
@@ -105,7 +105,7 @@ internal static class StripEndpoints
         JobOrders orders
     )
     {
-        var order = orders.Of(jobs.Get(id));
+        var order = orders.Create(jobs.Get(id));
         var body = await Bodies.ReadAsync(
             request,
             o => new AssemblyChange(
@@ -116,14 +116,14 @@ internal static class StripEndpoints
                 SheetEndpoints.By(o)
             )
         );
-        if (TeardownStation.Of(StripRecord.With(order, body.Assembly)).Troubles is [var trouble, ..])
+        if (TeardownStation.Plan(StripRecord.With(order, body.Assembly)).Troubles is [var trouble, ..])
             throw new InputException("/assembly", trouble.Text);
         return SheetEndpoints.Put(id, JobSheetSet.AssemblyKind, Write(body.Assembly), request, sheets, body.By);
     }
 
     private static IResult Export(long id, JobPlans plans)
     {
-        var order = plans.Of(id).Order;
+        var order = plans.Get(id).Order;
         return Results.File(
             JsonSerializer.SerializeToUtf8Bytes(StripRecord.Begun(order), DocumentJson.Options),
             "application/json",
@@ -137,7 +137,7 @@ internal static class StripEndpoints
         HttpRequest request,
         Store.Jobs jobs,
         JobSheets sheets,
-        ShopMemory shop,
+        LibraryCache shop,
         [FromKeyedServices("board")] Library boards,
         [FromKeyedServices("card")] Library cards
     )
@@ -145,7 +145,7 @@ internal static class StripEndpoints
         var by = await Bodies.ReadAsync(request, SheetEndpoints.By);
         var row = jobs.Get(id);
         var recorded =
-            JobSheetSet.Of(sheets.All(id)).Assembly
+            JobSheetSet.From(sheets.All(id)).Assembly
             ?? throw new InputException("", StripEndpointsWords.NothingWasRecordedInThisJob);
         if (row.CardId is { } card)
         {
@@ -181,7 +181,7 @@ internal static class StripEndpoints
                 return new OrderChange(o.Texts("order"), SheetEndpoints.By(o));
             }
         );
-        var assembly = StripRecord.Begun(plans.Of(id).Order);
+        var assembly = StripRecord.Begun(plans.Get(id).Order);
         if (assembly.Pieces.Count == 0)
             throw new InputException("", StripEndpointsWords.BoardHasNoAssembly);
         if (body.Order.Count > 0 && ChosenOrder.WhyNot(assembly, body.Order) is { } reason)

@@ -59,7 +59,7 @@ internal static class TighteningEndpoint
 
     private const string Fewest = "fewest";
 
-    public static async Task<Ok<TighteningAnswer>> AnswerAsync(HttpRequest request, ShopMemory shop)
+    public static async Task<Ok<TighteningAnswer>> AnswerAsync(HttpRequest request, LibraryCache shop)
     {
         var (input, turns, order, amounts, fewest) = await Bodies.ReadAsync(
             request,
@@ -113,9 +113,9 @@ internal static class TighteningEndpoint
     private static TighteningAnswer Answer(TighteningResult r)
     {
         TightenedMove Move(TighteningMove m) =>
-            new(m.Hole, m.Pass, m.Turns, m.LoadN, m.TorqueNm, m.TiltDeg, Told(m.PeakMPa, r), m.Plate, m.Home);
+            new(m.Hole, m.Pass, m.Turns, m.LoadN, m.TorqueNm, m.TiltDeg, Stated(m.PeakMPa, r), m.Plate, m.Home);
         TightenedWorst Worst(Worst w) =>
-            new(w.TiltDeg, Told(w.PeakMPa, r), r.PressesDie ? EdgePressure.InWords(w.PeakMPa, r.PeakLimitMPa) : null);
+            new(w.TiltDeg, Stated(w.PeakMPa, r), r.PressesDie ? EdgePressure.InWords(w.PeakMPa, r.PeakLimitMPa) : null);
         var passes =
             r.PassList.Count > 0
                 ? r.PassList
@@ -136,6 +136,6 @@ internal static class TighteningEndpoint
         );
     }
 
-    private static double? Told(double peakMPa, TighteningResult r) =>
-        EdgePressure.Of(peakMPa, r.PeakLimitMPa) == Validity.Ok ? peakMPa : null;
+    private static double? Stated(double peakMPa, TighteningResult r) =>
+        EdgePressure.Check(peakMPa, r.PeakLimitMPa) == Validity.Ok ? peakMPa : null;
 }

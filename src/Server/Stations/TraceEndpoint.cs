@@ -10,8 +10,8 @@ namespace FaithfulBracket.Server.Stations;
 /// <summary>Places on a board from a photo with the target beside it.</summary>
 internal static class TraceEndpoint
 {
-    private const int MostMarks = 2000,
-        MostPoints = 20_000;
+    private const int MaxMarks = 2000,
+        MaxPoints = 20_000;
 
     public const string InWords = "Limits: 2,000 marks, 20,000 points.";
 
@@ -41,10 +41,10 @@ internal static class TraceEndpoint
                 var size = o.Numbers("imageSize", 1, 100_000);
                 if (size.Count != 2)
                     o.Fault("imageSize", TraceEndpointWords.ExpectedPicturesWidthAndHeight);
-                if (marks.Count is < 4 or > MostMarks)
-                    o.Fault("target", TraceEndpointWords.ExpectedToMarksFound(MostMarks, marks.Count));
-                if (points.Count > MostPoints)
-                    o.Fault("points", TraceEndpointWords.ExpectedAtMostPointsFound(MostPoints, points.Count));
+                if (marks.Count is < 4 or > MaxMarks)
+                    o.Fault("target", TraceEndpointWords.ExpectedToMarksFound(MaxMarks, marks.Count));
+                if (points.Count > MaxPoints)
+                    o.Fault("points", TraceEndpointWords.ExpectedAtMostPointsFound(MaxPoints, points.Count));
                 return (marks, points, size, o.OptionalNumber("sigmaPx", 0.001, 100), Lens(o));
             }
         );

@@ -46,7 +46,7 @@ internal sealed record TraceEntry(long Id, string Model, string At, int Features
 
 /// <param name="Matches">Every block judged, least change first.</param>
 /// <param name="Next">What to measure for the best of them.</param>
-internal sealed record TraceReckoning(
+internal sealed record TraceAnswer(
     Board? Board,
     string? Document,
     TraceResult Trace,
@@ -95,7 +95,7 @@ internal static class TraceStore
         );
         api.MapGet(
             "/{id:long}/photo",
-            (long id, Traces traces, PhotoShelf shelf, HttpResponse response) =>
+            (long id, Traces traces, PhotoFolder shelf, HttpResponse response) =>
             {
                 var r = traces.Get(id);
                 return PhotoEndpoints.Serve(response, shelf.PathOf(r.File), r.MediaType);
@@ -104,7 +104,7 @@ internal static class TraceStore
         api.MapPut("/{id:long}", ChangeAsync).Accepts<TraceState>("application/json");
         api.MapPost("/{id:long}/snap", SnapAsync).Accepts<Click>("application/json");
         api.MapPost("/{id:long}/mirror", MirrorAsync).Accepts<MirrorAsk>("application/json");
-        api.MapGet("/{id:long}/reckon", Reckon);
+        api.MapGet("/{id:long}/reckon", Compute);
     }
 
     private static TraceState State(TraceRow r) =>
@@ -119,14 +119,14 @@ internal static class TraceStore
         return TypedResults.Ok(v);
     }
 
-    private static GreyPicture Picture(TraceRow r, PhotoShelf shelf)
+    private static GreyPicture Picture(TraceRow r, PhotoFolder shelf)
     {
         if (Recent.TryGetValue(r.File, out var known))
             return known;
         if (Recent.Count > 3)
             Recent.Clear();
         return Recent[r.File] = PhotoPixels.Grey(
-            shelf.Read(r.File) ?? throw new NotHereException(TraceStoreWords.ThisPhotosFileIsGone)
+            shelf.Read(r.File) ?? throw new NotFoundException(TraceStoreWords.ThisPhotosFileIsGone)
         );
     }
 
@@ -163,8 +163,8 @@ internal static class TraceStore
         return Tagged(View(traces.Get(id)), request.HttpContext.Response);
     }
 
-    private const int MostFeatures = 2000,
-        MostPx = 100_000;
+    private const int MaxFeatures = 2000,
+        MaxPx = 100_000;
 
     private static TraceState Read(ObjectReader o)
     {
@@ -177,13 +177,13 @@ internal static class TraceStore
                 m.Integer("id", 1, 1000),
                 m.Number("xMm", -5000, 5000),
                 m.Number("yMm", -5000, 5000),
-                m.Number("uPx", -MostPx, MostPx),
-                m.Number("vPx", -MostPx, MostPx)
+                m.Number("uPx", -MaxPx, MaxPx),
+                m.Number("vPx", -MaxPx, MaxPx)
             )
         );
         var features = o.Objects("features", Feature);
-        if (features.Count > MostFeatures)
-            o.Fault("features", TraceStoreWords.ExpectedAtMostHolesAndParts(MostFeatures, features.Count));
+        if (features.Count > MaxFeatures)
+            o.Fault("features", TraceStoreWords.ExpectedAtMostHolesAndParts(MaxFeatures, features.Count));
         foreach (var twice in features.GroupBy(f => f.Id).Where(g => g.Count() > 1))
             o.Fault("features", TraceStoreWords.NameStandsTwice(twice.Key));
         foreach (var twice in marks.GroupBy(m => m.Id).Where(g => g.Count() > 1))
@@ -204,14 +204,14 @@ internal static class TraceStore
         var hole = f.Flag("isHole", true);
         if (!hole && !(f.Has("oppositeUPx") && f.Has("oppositeVPx")))
             f.Fault("oppositeUPx", TraceStoreWords.PartNeedsTwoOppositeCorners);
-        double Px(string name) => f.Number(name, -MostPx, MostPx);
+        double Px(string name) => f.Number(name, -MaxPx, MaxPx);
         return new(
             f.Text("id", 50),
             hole,
             Px("uPx"),
             Px("vPx"),
-            f.OptionalNumber("oppositeUPx", -MostPx, MostPx),
-            f.OptionalNumber("oppositeVPx", -MostPx, MostPx),
+            f.OptionalNumber("oppositeUPx", -MaxPx, MaxPx),
+            f.OptionalNumber("oppositeVPx", -MaxPx, MaxPx),
             f.OptionalChoice<PartKind>("kind"),
             f.OptionalChoice<HoleRole>("role"),
             f.OptionalNumber("diameterMm", 0.1, 50),
@@ -220,15 +220,11 @@ internal static class TraceStore
         );
     }
 
-    private static async Task<Ok<SnapAnswer>> SnapAsync(long id, HttpRequest request, Traces traces, PhotoShelf shelf)
+    private static async Task<Ok<SnapAnswer>> SnapAsync(long id, HttpRequest request, Traces traces, PhotoFolder shelf)
     {
         var click = await Bodies.ReadAsync(
             request,
-            o => new Click(
-                o.Number("uPx", -MostPx, MostPx),
-                o.Number("vPx", -MostPx, MostPx),
-                o.Number("reachPx", 1, 1000)
-            )
+            o => new Click(o.Number("uPx", -MaxPx, MaxPx), o.Number("vPx", -MaxPx, MaxPx), o.Number("reachPx", 1, 1000))
         );
         var row = traces.Get(id);
         var snap = HoleSnap.Find(Picture(row, shelf), click.UPx, click.VPx, Math.Clamp(click.ReachPx, 4, 90));
@@ -256,7 +252,7 @@ internal static class TraceStore
     private static List<TargetMark> Target(TraceState s) =>
         s.Marks.Select(m => new TargetMark(m.XMm, m.YMm, m.UPx, m.VPx)).ToList();
 
-    private static Ok<TraceReckoning> Reckon(long id, Traces traces, ShopMemory shop, CancellationToken cancel)
+    private static Ok<TraceAnswer> Compute(long id, Traces traces, LibraryCache shop, CancellationToken cancel)
     {
         var row = traces.Get(id);
         var s = State(row);
@@ -270,7 +266,7 @@ internal static class TraceStore
                 : null;
             if (trouble is not null)
                 return TypedResults.Ok(
-                    new TraceReckoning(
+                    new TraceAnswer(
                         null,
                         null,
                         PhotoTrace.Run(target, [.. s.Features.SelectMany(f => f.Clicks())], row.WidthPx, row.HeightPx),
@@ -293,14 +289,14 @@ internal static class TraceStore
                 Outline = Polygon.Rectangle(default, 1, 1),
                 ThicknessMm = 1.6,
             };
-            var traced = TracedBoard.Of(target, s.Features, row.WidthPx, row.HeightPx, s.QuarterTurns, names);
-            var judged = FitSettings.Of(shop.Settings);
+            var traced = TracedBoard.Create(target, s.Features, row.WidthPx, row.HeightPx, s.QuarterTurns, names);
+            var judged = FitSettings.From(shop.Settings);
             var scan = FitScan.Run(traced.Board, [.. shop.BlocksInUse.Values], judged, cancel);
             var matches = LibraryEndpoints.Sorted(scan.Select(e => (traced.Board, e)));
             var best = scan.FirstOrDefault(e => e.Block.Id == matches.FirstOrDefault()?.BlockId && e.Fit is not null);
             var next = best is null ? [] : NextMeasure.For(traced.Board, best.Block, best.Fit!, judged, cancel);
             return TypedResults.Ok(
-                new TraceReckoning(
+                new TraceAnswer(
                     traced.Board,
                     Encoding.UTF8.GetString(DocumentWriter.Write(traced.Board)),
                     traced.Trace,
@@ -315,7 +311,7 @@ internal static class TraceStore
         catch (InputException e)
         {
             return TypedResults.Ok(
-                new TraceReckoning(
+                new TraceAnswer(
                     null,
                     null,
                     new([], 0, null, 0, 0, [0, 0, 0], 0),
@@ -334,7 +330,7 @@ internal static class TraceStore
         long id,
         HttpRequest request,
         Traces traces,
-        PhotoShelf shelf
+        PhotoFolder shelf
     )
     {
         var ask = await Bodies.ReadAsync(request, o => new MirrorAsk(o.Text("featureId", 50)));

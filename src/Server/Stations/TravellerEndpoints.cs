@@ -36,7 +36,7 @@ internal sealed record TravellerStep(
     IReadOnlyList<string>? Changed
 )
 {
-    public static TravellerStep Of(WorkStep step, StepStand stand) =>
+    public static TravellerStep From(WorkStep step, StepStand stand) =>
         new(
             step.Id,
             step.Station,
@@ -73,7 +73,7 @@ internal static class TravellerEndpoints
     }
 
     /// <summary>The bench as it lies right before a step, and what the step is about to do to it.</summary>
-    /// <exception cref="NotHereException">No such job.</exception>
+    /// <exception cref="NotFoundException">No such job.</exception>
     /// <exception cref="InputException">The plan has no such step.</exception>
     private static Ok<BenchMoment> Moment(
         long id,
@@ -83,7 +83,7 @@ internal static class TravellerEndpoints
         CancellationToken cancel
     )
     {
-        var planned = plans.Of(id, cancel);
+        var planned = plans.Get(id, cancel);
         var asked =
             planned.Plan.Steps.FirstOrDefault(s => s.Id.ToString() == step)
             ?? throw new InputException("/step", TravellerEndpointsWords.PlanHasNoStep(step));
@@ -91,10 +91,10 @@ internal static class TravellerEndpoints
         if (planned.Finished)
             return TypedResults.Ok(new BenchMoment(asked.Id, [], null, null, []));
         var signed = StepStands
-            .Of(planned.Plan.Steps, SignDesk.Read(planned.Plan, signOffs.Events(id)), planned.Documents)
+            .Compute(planned.Plan.Steps, SignOffService.Read(planned.Plan, signOffs.Events(id)), planned.Documents)
             .Where(s => s is { Signed: true, At: not null })
             .ToDictionary(s => s.StepId, s => s.At!);
-        return TypedResults.Ok(BenchMoment.Of(planned.Order, planned.Plan, asked, signed));
+        return TypedResults.Ok(BenchMoment.Create(planned.Order, planned.Plan, asked, signed));
     }
 
     private static Ok<IReadOnlyList<TravellerStep>> Steps(
@@ -107,12 +107,12 @@ internal static class TravellerEndpoints
         var stands = views.View(id, cancel).Steps.ToDictionary(s => s.StepId);
         return TypedResults.Ok<IReadOnlyList<TravellerStep>>([
             .. plans
-                .Of(id, cancel)
+                .Get(id, cancel)
                 .Plan.Steps.Where(s => stands.ContainsKey(s.Id))
-                .Select(s => TravellerStep.Of(s, stands[s.Id])),
+                .Select(s => TravellerStep.From(s, stands[s.Id])),
         ]);
     }
 
     private static Ok<IReadOnlyList<LooseEnd>> Open(long id, JobPlans plans, CancellationToken cancel) =>
-        TypedResults.Ok(LooseEnds.Of(plans.Of(id, cancel).Plan.Steps));
+        TypedResults.Ok(LooseEnds.Find(plans.Get(id, cancel).Plan.Steps));
 }

@@ -26,7 +26,7 @@ internal sealed record PlannedStep(
 internal sealed record TravellerAnswer(
     IReadOnlyList<PlannedStep> Steps,
     IReadOnlyList<LooseEnd> LooseEnds,
-    IReadOnlyList<Trouble> Troubles,
+    IReadOnlyList<Diagnostic> Troubles,
     IReadOnlyList<Cannot>? Cannot
 );
 
@@ -43,7 +43,7 @@ internal static class WalkEndpoints
 
     public const string InWords = WalkEndpointsWords.LimitsBodyOfMiBBoardsBlocks;
 
-    public static async Task<Ok<TravellerAnswer>> TravellerAsync(HttpRequest request, ShopMemory shop)
+    public static async Task<Ok<TravellerAnswer>> TravellerAsync(HttpRequest request, LibraryCache shop)
     {
         var (context, ask) = await Bodies.ReadAsync(request, o => (Context(o, shop), BackAsk.Read(o)));
         var plan = JobPlanner.Plan(context, request.HttpContext.RequestAborted);
@@ -52,14 +52,14 @@ internal static class WalkEndpoints
         return TypedResults.Ok(
             new TravellerAnswer(
                 steps.ConvertAll(s => new PlannedStep(s.Id, s.Station, s.Kind, s.Told, s.Up, s.Acts, s.Locks)),
-                LooseEnds.Of(steps),
+                LooseEnds.Find(steps),
                 plan.Troubles,
                 back?.Cannot
             )
         );
     }
 
-    public static async Task<Ok<WalkAnswer>> WalkAsync(HttpRequest request, ShopMemory shop)
+    public static async Task<Ok<WalkAnswer>> WalkAsync(HttpRequest request, LibraryCache shop)
     {
         var (context, ask, steps) = await Bodies.ReadAsync(request, o => (Context(o, shop), BackAsk.Read(o), Steps(o)));
         var plan = JobPlanner.Plan(context, request.HttpContext.RequestAborted);
@@ -74,11 +74,11 @@ internal static class WalkEndpoints
 
     private static (Scene, BenchState) Stock(JobContext context, JobPlan plan)
     {
-        var scene = BenchScene.Of(context.Order, plan);
-        return (scene, BenchState.Of(scene));
+        var scene = BenchScene.Create(context.Order, plan);
+        return (scene, BenchState.Create(scene));
     }
 
-    private static JobContext Context(ObjectReader o, ShopMemory shop) =>
+    private static JobContext Context(ObjectReader o, LibraryCache shop) =>
         new()
         {
             Order = OrderBodies.Order(o, shop),

@@ -36,7 +36,7 @@ internal sealed record PracticeAsk(IReadOnlyList<PracticeMove> Moves);
 /// </summary>
 internal static class WhatIfEndpoints
 {
-    private const int MostMoves = 2000;
+    private const int MaxMoves = 2000;
 
     public static void Map(IEndpointRouteBuilder app)
     {
@@ -78,7 +78,7 @@ internal static class WhatIfEndpoints
             .Plan.Match.Laid()
             .FirstOrDefault(l => l.On.Board == piece.Key && (pair is null || l.Pair.Key == pair));
         return TypedResults.Ok(
-            SectionCut.Of(
+            SectionCut.Compute(
                 pads?.Stack?.Board ?? piece.Board,
                 laid.On?.Laid,
                 pads?.Gaps.PlaneMm,
@@ -116,8 +116,8 @@ internal static class WhatIfEndpoints
         string? pair,
         string? board,
         JobPlans plans,
-        JobPapers papers,
-        ShopMemory shop,
+        JobEntries papers,
+        LibraryCache shop,
         CancellationToken cancel
     )
     {
@@ -129,7 +129,7 @@ internal static class WhatIfEndpoints
         var first = job.Order.First.Key;
         var pads = seated.Pads;
         return TypedResults.Ok(
-            JobSuspects.Of(
+            JobSuspects.Compute(
                 seated.Stack!,
                 after,
                 [
@@ -169,7 +169,7 @@ internal static class WhatIfEndpoints
         string? board,
         JobPlans plans,
         PlateMemory plates,
-        ShopMemory shop,
+        LibraryCache shop,
         CancellationToken cancel
     )
     {
@@ -181,8 +181,8 @@ internal static class WhatIfEndpoints
                     "checks",
                     c => new TrainingCheck(c.Choice<FaultKind>("kind"), c.OptionalText("part", 60))
                 );
-                if (checks.Count > FaultTrainer.MostChecks)
-                    o.Fault("checks", WhatIfEndpointsWords.ExpectedAtMostFound(FaultTrainer.MostChecks, checks.Count));
+                if (checks.Count > FaultTrainer.MaxChecks)
+                    o.Fault("checks", WhatIfEndpointsWords.ExpectedAtMostFound(FaultTrainer.MaxChecks, checks.Count));
                 return new TrainingAsk(
                     o.Integer("seed", 0, int.MaxValue),
                     checks,
@@ -194,15 +194,15 @@ internal static class WhatIfEndpoints
         var stack = Seated(plans.Today(id, cancel).Plan, pair, board).Stack!;
         var usual = shop.Settings;
         var at = new HeatConditions(null, usual.CoolantInC, usual.FlowLPerMin);
-        var bench = FaultBench.Of(plates.Of(stack.Laid, at.FlowLMin, cancel), stack, at);
+        var bench = FaultBench.Create(plates.Compute(stack.Laid, at.FlowLMin, cancel), stack, at);
         return TypedResults.Ok(
-            FaultTrainer.Of(
+            FaultTrainer.Create(
                 bench,
                 stack.Board.Parts.ToDictionary(p => p.Id, p => p.Kind),
                 ask.Seed,
                 ask.Checks,
                 ask.GiveUp,
-                FaultPriors.Of(usual.Faults),
+                FaultPriors.From(usual.Faults),
                 ask.Two
             )
         );
@@ -218,7 +218,7 @@ internal static class WhatIfEndpoints
         string? pair,
         string? board,
         JobPlans plans,
-        ShopMemory shop,
+        LibraryCache shop,
         CancellationToken cancel
     )
     {
@@ -249,13 +249,13 @@ internal static class WhatIfEndpoints
                 if (!o.Has("moves"))
                     o.Fault("moves", WhatIfEndpointsWords.MissingExpectedListOfTurnsEach);
                 var list = o.Objects("moves", m => (m.Text("hole"), m.Number("turns", 0.001, 100)));
-                if (list.Count > MostMoves)
-                    o.Fault("moves", WhatIfEndpointsWords.ExpectedAtMostMovesFound(MostMoves, list.Count));
+                if (list.Count > MaxMoves)
+                    o.Fault("moves", WhatIfEndpointsWords.ExpectedAtMostMovesFound(MaxMoves, list.Count));
                 return list;
             }
         );
         var job = plans.Today(id, cancel);
-        var all = Ways.Of(job.Order, job.Sheets.Ways).BackPlateScrews == BackPlateScrews.All;
+        var all = Ways.From(job.Order, job.Sheets.Ways).BackPlateScrews == BackPlateScrews.All;
         var seated = Seated(job.Plan, pair, board);
         return TypedResults.Ok(Tightening.Practise(seated.Stack!.WhileMounting(all), moves, cancel: cancel));
     }
@@ -265,13 +265,13 @@ internal static class WhatIfEndpoints
         string? pair,
         string? board,
         JobPlans plans,
-        ShopMemory shop,
+        LibraryCache shop,
         CancellationToken cancel
     )
     {
         var seated = Seated(plans.Today(id, cancel).Plan, pair, board);
         return TypedResults.Ok(
-            MountedBow.Of(seated.Stack!.Laid, seated.Seating!, settings: shop.Settings, cancel: cancel)
+            MountedBow.Compute(seated.Stack!.Laid, seated.Seating!, settings: shop.Settings, cancel: cancel)
         );
     }
 }

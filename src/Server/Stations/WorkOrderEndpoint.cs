@@ -62,10 +62,10 @@ internal static class WorkOrderEndpoint
     )
     {
         var pairs = blocks ?? Pairs(o);
-        if (pairs.Count is < 1 or > WorkOrder.MostPairs)
-            o.Fault("pairs", WorkOrderEndpointWords.ExpectedToBlocksFound(WorkOrder.MostPairs, pairs.Count));
+        if (pairs.Count is < 1 or > WorkOrder.MaxPairs)
+            o.Fault("pairs", WorkOrderEndpointWords.ExpectedToBlocksFound(WorkOrder.MaxPairs, pairs.Count));
         var order = o.Has("card")
-            ? WorkOrder.Of(CardReader.Read(o.Object("card")), pairs)
+            ? WorkOrder.From(CardReader.Read(o.Object("card")), pairs)
             : new WorkOrder { Pieces = boards ?? Boards(o), Pairs = pairs };
         DocumentRules.Unique(o, "pairs", pairs.Select(p => p.Key));
         if (order.Pieces.Count == 0)
@@ -90,8 +90,8 @@ internal static class WorkOrderEndpoint
                 b.OptionalObject("pose") is { } pose ? CardReader.Pose(pose) : null
             )
         );
-        if (boards.Count is < 1 or > WorkOrder.MostPieces)
-            o.Fault("boards", WorkOrderEndpointWords.ExpectedToBoardsOrCardFound(WorkOrder.MostPieces, boards.Count));
+        if (boards.Count is < 1 or > WorkOrder.MaxPieces)
+            o.Fault("boards", WorkOrderEndpointWords.ExpectedToBoardsOrCardFound(WorkOrder.MaxPieces, boards.Count));
         DocumentRules.Unique(o, "boards", boards.Select(b => b.Key));
         return boards;
     }

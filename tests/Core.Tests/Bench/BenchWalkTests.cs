@@ -29,12 +29,12 @@ public class BenchWalkTests
                 Ways = ways.ToDictionary(w => w.Item1, w => w.Item2),
             }
         );
-        var scene = BenchScene.Of(order, plan);
+        var scene = BenchScene.Create(order, plan);
         return (scene, [.. plan.Steps.Select(s => new WalkStep(s.Acts, s.Up))], plan);
     }
 
     private static Contradiction? Walk(Scene scene, IReadOnlyList<WalkStep> steps) =>
-        BenchWalk.Run(scene, BenchState.Of(scene), steps).Contradiction;
+        BenchWalk.Run(scene, BenchState.Create(scene), steps).Contradiction;
 
     private static readonly WorkOrder Plain = WorkOrder.Plain(
         Demo.Board("tern-460-r2"),
@@ -93,7 +93,7 @@ public class BenchWalkTests
         foreach (var after in plan.Steps.Where(s => s.Acts.Count > 0))
         {
             List<WorkStep> done = [.. plan.Steps.TakeWhile(s => s.Id != after.Id), after];
-            var back = BackPlan.Of(order, plan, scene, [], done);
+            var back = BackPlan.Create(order, plan, scene, [], done);
             var (end, contradiction) = BenchWalk.Run(
                 back.Scene,
                 back.Start,
@@ -113,14 +113,14 @@ public class BenchWalkTests
     public void What_cannot_go_back_is_named_and_what_is_kept_stays()
     {
         var (scene, _, plan) = Plan(Plain);
-        var back = BackPlan.Of(Plain, plan, scene, [new("M1", 1.8, 1.6, 0)]);
+        var back = BackPlan.Create(Plain, plan, scene, [new("M1", 1.8, 1.6, 0)]);
         Assert.Equal(Verb.Drain, back.Steps.SelectMany(s => s.Acts).First().Do);
         Assert.Contains(back.Cannot, c => c is { Thing: { Kind: ThingKind.Pad, Key: "M1" }, Code: CannotCode.UsedUp });
         Assert.Contains(back.Cannot, c => c is { Thing.Kind: ThingKind.Screws, Code: CannotCode.Voided });
         Assert.Contains(back.Steps, s => s.Detail?.Contains("1.8 mm on M1", StringComparison.Ordinal) == true);
         // a fitting that stays in its block is not opened
         ThingId fitting = new(ThingKind.Fitting, "P", "A");
-        var acts = BackPlan.Of(Plain, plan, scene, [], keep: [fitting]).Steps.SelectMany(s => s.Acts).ToList();
+        var acts = BackPlan.Create(Plain, plan, scene, [], keep: [fitting]).Steps.SelectMany(s => s.Acts).ToList();
         Assert.DoesNotContain(acts, a => a.Thing == fitting);
         Assert.Contains(acts, a => a.Thing == fitting with { Key = "B" });
     }
@@ -148,10 +148,10 @@ public class BenchWalkTests
                     .SelectMany(k => all[k].Acts)
                     .Where(a => a.Do is not (Verb.TurnOver or Verb.Hold)),
             ];
-            var state = BenchState.Of(scene);
+            var state = BenchState.Create(scene);
             foreach (var act in acts)
             {
-                if (Needs.Of(scene, state with { Up = state.Up.Clear() }, act) is { } unmet)
+                if (Needs.FirstUnmet(scene, state with { Up = state.Up.Clear() }, act) is { } unmet)
                     Assert.True(
                         unmet.Code is NeedCode.Powered || act.Do == Verb.PowerOff,
                         $"{all[i].Id}: {act.Do} {act.Thing} lacks {unmet.Code} {string.Join(", ", unmet.Things)}"
@@ -263,7 +263,7 @@ public class BenchWalkTests
     public void What_is_opened_has_a_fate_and_a_lack_of_it_is_told_at_the_end()
     {
         var (scene, steps, plan) = Plan(Plain);
-        var ends = LooseEnds.Of(plan.Steps);
+        var ends = LooseEnds.Find(plan.Steps);
         Assert.All(ends, e => Assert.NotNull(e.Fate));
         Assert.Contains(ends, e => e is { Thing.Kind: ThingKind.Screws, Fate: Fate.Kept });
         Assert.Contains(ends, e => e is { Thing.Kind: ThingKind.Film, Fate: Fate.Discarded });

@@ -135,7 +135,7 @@ internal sealed class DrawnOrder
             Assembly = Heads() ? Card.Assembly : Stock(Card.Boards[0].Board, Card.Boards[1]),
         };
         var block = One([.. fits, .. Heads(0.1) ? Blocks.Take(1) : []]);
-        return WorkOrder.Of(card, [new("P", block)]);
+        return WorkOrder.From(card, [new("P", block)]);
     }
 
     /// <summary>Two small cards in one, back to back, tied by a ribbon; a block on either or on both.</summary>
@@ -164,7 +164,7 @@ internal sealed class DrawnOrder
             Assembly = stock,
         };
         Pair[] both = [new("P", BlockOn() with { Id = "k1" }, "A"), new("R", BlockOn() with { Id = "k2" }, "B")];
-        return WorkOrder.Of(card, Heads() ? both : [One(both)]);
+        return WorkOrder.From(card, Heads() ? both : [One(both)]);
     }
 
     private WorkOrder Seated()

@@ -73,15 +73,15 @@ public class DrawnOrderTests
         if (plan.Troubles.Count > 0 || plan.Match.Order?.Verdict == Verdict.Clashes)
             return null;
         Interlocked.Increment(ref walked);
-        var scene = BenchScene.Of(order, plan);
-        var there = BenchWalk.Run(scene, BenchState.Of(scene), Walk(plan.Steps));
+        var scene = BenchScene.Create(order, plan);
+        var there = BenchWalk.Run(scene, BenchState.Create(scene), Walk(plan.Steps));
         if (there.Contradiction is { } c)
             return $"{Told([.. plan.Steps], c)} {order.Pieces[0].Board.Id} {string.Join("+", order.Pairs.Select(p => p.Block.Id))}";
         if (LaidOnItsFace(scene, plan.Steps) is { } lies)
             return lies;
         List<WorkStep> steps = [.. plan.Steps];
         var done = steps.GetRange(0, new Random(seed).Next(1, steps.Count + 1));
-        var back = BackPlan.Of(order, plan, scene, [], done);
+        var back = BackPlan.Create(order, plan, scene, [], done);
         var again = BenchWalk.Run(back.Scene, back.Start, Walk(back.Steps));
         return again.Contradiction is { } b ? $"back after {done[^1].Id}: {Told(back.Steps, b)}" : null;
     }
@@ -89,7 +89,7 @@ public class DrawnOrderTests
     /// <summary>A board that is turned over onto its own open pads or paste, unless it is lowered at once.</summary>
     internal static string? LaidOnItsFace(Scene scene, IEnumerable<WorkStep> steps)
     {
-        var state = BenchState.Of(scene);
+        var state = BenchState.Create(scene);
         foreach (var step in steps)
             for (var i = 0; i < step.Acts.Count; i++)
             {

@@ -11,7 +11,7 @@ public class StepDepthsTests
     [Fact]
     public void Each_source_alone_is_its_own_closed_form()
     {
-        var steps = StepDepths.Of(
+        var steps = StepDepths.Compute(
             Frame,
             [
                 DepthReading.Gauge("G", 1.37, 0.5),
@@ -40,7 +40,7 @@ public class StepDepthsTests
     {
         var impression = DepthReading.Impression(Frame, "L", 0.84, 0, 1.2);
         var manual = DepthReading.Manual(Frame, "L", 1, 0.1, 0.4, 1.2);
-        var step = Assert.Single(StepDepths.Of(Frame, [impression, manual]));
+        var step = Assert.Single(StepDepths.Compute(Frame, [impression, manual]));
         // own errors weigh them against each other; die, film and part stay whole
         var (a, b) = (impression.OwnVariance, manual.OwnVariance);
         Assert.Equal((b * impression.StepMm + a * manual.StepMm) / (a + b), step.StepMm, 12);
@@ -59,8 +59,8 @@ public class StepDepthsTests
                 DepthReading.Gauge("other", 1, 0),
                 DepthReading.Gauge("L", 0.9 + mm, 0),
             ];
-        Assert.Null(StepDepths.Of(Frame, Apart(2.99 * sigma))[1].Conflict);
-        var step = StepDepths.Of(Frame, Apart(3.01 * sigma))[1];
+        Assert.Null(StepDepths.Compute(Frame, Apart(2.99 * sigma))[1].Conflict);
+        var step = StepDepths.Compute(Frame, Apart(3.01 * sigma))[1];
         Assert.Equal([1, 3], step.Conflict!);
         Assert.Equal(0.9 + 3.01 * sigma / 2, step.StepMm, 9);
     }
@@ -91,7 +91,7 @@ public class StepDepthsTests
                 if (land >= 2)
                     readings.Add(DepthReading.Manual(Frame, id, 1, 0.1, 0.4, 1.2));
             }
-            foreach (var s in StepDepths.Of(Frame, readings))
+            foreach (var s in StepDepths.Compute(Frame, readings))
             {
                 var holds = Math.Abs(s.StepMm - truth[s.Land]) <= 1.96 * s.SigmaMm ? 1 : 0;
                 if (s.From is [DepthKind.Manual])

@@ -20,10 +20,10 @@ public class WeighedSpringTests
                 ]
         )
         {
-            var s = WeighedSpring.Of([.. lengths.Reverse().Select(At)], 8.5);
+            var s = WeighedSpring.Fit([.. lengths.Reverse().Select(At)], 8.5);
             Assert.Equal((4, 12, 3.5), (s.RateNPerMm, s.FreeMm, s.TravelMm!.Value));
         }
-        Assert.Null(WeighedSpring.Of([At(10), At(7)]).TravelMm);
+        Assert.Null(WeighedSpring.Fit([At(10), At(7)]).TravelMm);
         Assert.Equal(9.80665, WeighedSpring.Newton(1000), 6);
     }
 
@@ -39,7 +39,7 @@ public class WeighedSpringTests
         for (var n = 0; n < tries; n++)
         {
             var rate = 1 + 9 * random.NextDouble();
-            var s = WeighedSpring.Of([
+            var s = WeighedSpring.Fit([
                 .. new[] { 0.0, 2 + random.NextDouble(), 4.0 }
                     .Take(2 + n % 2)
                     .Select(x => new SpringReading(Math.Max(0, x * rate + Normal() * 0.01), 12 - x + Normal() * 0.025)),
@@ -54,7 +54,7 @@ public class WeighedSpringTests
     public void Readings_that_tell_no_rate_are_refused_at_their_place()
     {
         string Fault(params SpringReading[] r) =>
-            Assert.Throws<InputException>(() => WeighedSpring.Of(r)).Faults[0].Field;
+            Assert.Throws<InputException>(() => WeighedSpring.Fit(r)).Faults[0].Field;
         Assert.Equal("/readings", Fault(new SpringReading(5, 10)));
         Assert.Equal("/readings/0/lengthMm", Fault(new(9, 11), new(5, 10)));
         Assert.Equal("/readings", Fault(new(5, 10), new(5.05, 9.99)));

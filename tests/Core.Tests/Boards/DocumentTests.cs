@@ -122,7 +122,7 @@ public class DocumentTests
         );
         Assert.Contains(
             "MiB",
-            Assert.Throws<MalformedJsonException>(() => JsonInput.Parse(new byte[JsonInput.MostBytes + 1])).Message,
+            Assert.Throws<MalformedJsonException>(() => JsonInput.Parse(new byte[JsonInput.MaxBytes + 1])).Message,
             StringComparison.Ordinal
         );
     }

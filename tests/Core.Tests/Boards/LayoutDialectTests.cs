@@ -146,7 +146,7 @@ public class LayoutDialectTests
         Assert.DoesNotContain("\"cool\": \"no\"", document, StringComparison.Ordinal);
         Assert.Contains("\"cool\": \"must\"", document, StringComparison.Ordinal);
 
-        var questions = LayoutQuestions.Of(read, "U1");
+        var questions = LayoutQuestions.Create(read, "U1");
         var memory = questions.Single(q => q.Parts.Contains("U2"));
         Assert.Equal(["U2", "U3", "U4", "U5"], memory.Parts);
         Assert.Equal((PartKind.Memory, "4 alike of 14.0 × 12.0 mm near the die"), (memory.GuessKind, memory.Why));
@@ -171,7 +171,7 @@ public class LayoutDialectTests
         );
         // what is answered is asked no more, and memory has to be cooled
         var answered = LayoutQuestions.With(read, [new(["U2", "U3", "U4", "U5"], PartKind.Memory, 1.1)]);
-        Assert.DoesNotContain(LayoutQuestions.Of(answered, "U1"), q => q.Parts.Contains("U2"));
+        Assert.DoesNotContain(LayoutQuestions.Create(answered, "U1"), q => q.Parts.Contains("U2"));
         var chip = LayoutBoard.From(answered, new("b", "m", "x", "c", "r", "U1")).FindPart("U4")!;
         Assert.Equal(
             (PartKind.Memory, 1.1, Cooling.Must, false),

@@ -20,18 +20,18 @@ public class CareDatesTests
     [Fact]
     public void One_proof_is_due_by_the_pastes_kind_with_a_look_every_year()
     {
-        var dates = CareDates.Of([Proof(0, 0.1)], null, 30, First.AddDays(-3));
+        var dates = CareDates.Compute([Proof(0, 0.1)], null, 30, First.AddDays(-3));
         Assert.Equal(First.AddMonths(30), dates.Repaste);
         Assert.Equal([First.AddMonths(12), First.AddMonths(24)], dates.Inspections);
         Assert.Null(dates.Drift);
-        Assert.Equal(First.AddDays(-3).AddMonths(24), CareDates.Of([], null, 24, First.AddDays(-3)).Repaste);
+        Assert.Equal(First.AddDays(-3).AddMonths(24), CareDates.Compute([], null, 24, First.AddDays(-3)).Repaste);
     }
 
     [Fact]
     public void A_straight_rise_is_due_on_the_day_it_passes_fifteen_per_cent()
     {
         // 0.1 K/W that grows by 15 % in 400 days
-        var dates = CareDates.Of(
+        var dates = CareDates.Compute(
             [.. new[] { 0, 90, 180, 270, 360 }.Select(d => Proof(d, 0.1 * (1 + 0.15 * d / 400)))],
             null,
             36,
@@ -48,7 +48,7 @@ public class CareDatesTests
     {
         var curve = new FlowCurve(0.03, 0.06, 0.8, "L/min", []);
         double At(double flow) => 0.04 + curve.AKPerW + curve.BKPerW * Math.Pow(flow, -curve.N);
-        var dates = CareDates.Of(
+        var dates = CareDates.Compute(
             [Proof(0, At(3), 3), Proof(100, At(1.5), 1.5), Proof(200, At(2), 2), Proof(300, At(4), 4)],
             curve,
             24,
@@ -63,21 +63,21 @@ public class CareDatesTests
     {
         var before = Proof(50, 0.3) with { Phase = Phase.Before };
         var dry = Proof(70, 0.3) with { CoolantC = null };
-        Assert.Null(CareDates.Of([Proof(0, 0.1), before, dry], null, 24, First).Drift);
+        Assert.Null(CareDates.Compute([Proof(0, 0.1), before, dry], null, 24, First).Drift);
     }
 
     [Fact]
     public void Two_proofs_of_different_days_make_a_line_and_two_of_one_day_do_not()
     {
-        Assert.NotNull(CareDates.Of([Proof(0, 0.1), Proof(100, 0.101)], null, 24, First).Drift);
-        Assert.Null(CareDates.Of([Proof(0, 0.1), Proof(0, 0.101)], null, 24, First).Drift);
+        Assert.NotNull(CareDates.Compute([Proof(0, 0.1), Proof(100, 0.101)], null, 24, First).Drift);
+        Assert.Null(CareDates.Compute([Proof(0, 0.1), Proof(0, 0.101)], null, 24, First).Drift);
     }
 
     [Fact]
     public void A_date_is_never_before_the_proof_it_rests_on()
     {
         // 30 % in 400 days: past the limit of 15 % half way, and told at the last proof
-        var late = CareDates.Of(
+        var late = CareDates.Compute(
             [.. new[] { 0, 100, 200, 300, 400 }.Select(d => Proof(d, 0.1 * (1 + 0.3 * d / 400)))],
             null,
             36,
@@ -86,13 +86,13 @@ public class CareDatesTests
         Assert.Equal(First.AddDays(400), late.Repaste);
         Assert.EndsWith("due since the last of them, 14 Feb 2027. Repaste now.", late.Text, StringComparison.Ordinal);
         // proved again after its paste's kind was due
-        Assert.Equal(First.AddDays(900), CareDates.Of([Proof(0, 0.1), Proof(900, 0.1)], null, 24, First).Repaste);
+        Assert.Equal(First.AddDays(900), CareDates.Compute([Proof(0, 0.1), Proof(900, 0.1)], null, 24, First).Repaste);
     }
 
     [Fact]
     public void Where_no_face_took_paste_only_the_loop_is_looked_at()
     {
-        var dates = CareDates.Of([Proof(0, 0.1), Proof(100, 0.12)], null, null, First);
+        var dates = CareDates.Compute([Proof(0, 0.1), Proof(100, 0.12)], null, null, First);
         Assert.Null(dates.Repaste);
         Assert.Null(dates.Drift);
         Assert.Equal([First.AddMonths(12), First.AddMonths(24)], dates.Inspections);
@@ -100,13 +100,13 @@ public class CareDatesTests
 
     [Fact]
     public void The_day_of_the_new_paste_needs_no_look_of_its_own() =>
-        Assert.Equal([First.AddMonths(12)], CareDates.Of([Proof(0, 0.1)], null, 24, First).Inspections);
+        Assert.Equal([First.AddMonths(12)], CareDates.Compute([Proof(0, 0.1)], null, 24, First).Inspections);
 
     [Fact]
     public void The_sentence_says_the_yearly_rise_the_day_and_how_sure_it_is()
     {
         // 15 % in 400 days are 13.7 % a year
-        var dates = CareDates.Of(
+        var dates = CareDates.Compute(
             [.. new[] { 0, 90, 180, 270, 360 }.Select(d => Proof(d, 0.1 * (1 + 0.15 * d / 400)))],
             null,
             36,
@@ -123,7 +123,7 @@ public class CareDatesTests
     [Fact]
     public void A_film_that_gets_better_is_due_by_its_pastes_kind()
     {
-        var dates = CareDates.Of(
+        var dates = CareDates.Compute(
             [.. new[] { 0, 100, 200, 365 }.Select(d => Proof(d, 0.1 * (1 - 0.04 * d / 365.25)))],
             null,
             24,

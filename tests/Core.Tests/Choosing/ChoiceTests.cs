@@ -26,7 +26,7 @@ public class ChoiceTests
     [Fact]
     public void A_dearer_block_is_weighed_by_what_each_kelvin_costs()
     {
-        var choices = Comparing.Of(
+        var choices = Comparing.Compute(
             Sample.Board(),
             [Priced("a", 100, 0.02), Priced("b", 160, 0.01)],
             1,
@@ -45,7 +45,7 @@ public class ChoiceTests
     public void The_kit_is_costed_whole()
     {
         var prices = new KitPrices(Fitting: 10, Plug: 3, PadCm2: 1, PasteGram: 2);
-        var cost = Comparing.Of(Sample.Board(), [Priced("a", 100, 0.02)], 1, prices, Sample.Materials, [])[0];
+        var cost = Comparing.Compute(Sample.Board(), [Priced("a", 100, 0.02)], 1, prices, Sample.Materials, [])[0];
         // three ports: two take fittings, one a plug; the kit's strip is large enough; no paste in it
         Assert.Equal(100 + 20 + 3 + 2, cost.Total!.Value, 9);
     }

@@ -44,7 +44,7 @@ public class ComparingTests
         };
 
     private static IReadOnlyList<Choice> Compare(Board board, params Block[] blocks) =>
-        Comparing.Of(board, blocks, 1, Prices, Sample.Materials, []);
+        Comparing.Compute(board, blocks, 1, Prices, Sample.Materials, []);
 
     private static IEnumerable<string> Lines(Block block, Board? board = null) =>
         Compare(board ?? Sample.Board(), block)[0]
@@ -107,7 +107,7 @@ public class ComparingTests
     [Fact]
     public void Resistance_falls_with_the_flow_as_the_maker_states()
     {
-        var at2 = Comparing.Of(Sample.Board(), [Priced("a", 100)], 2, Prices, Sample.Materials, [])[0];
+        var at2 = Comparing.Compute(Sample.Board(), [Priced("a", 100)], 2, Prices, Sample.Materials, [])[0];
         Assert.Equal(0.02 + 0.03 * Math.Pow(2, -0.8), at2.ResistanceKPerW!.Value, 12);
         Assert.Equal(240 * at2.ResistanceKPerW.Value, at2.DieRiseK!.Value, 9);
         Assert.Equal(2, at2.FlowLPerMin);
@@ -172,7 +172,7 @@ public class ComparingTests
     };
 
     private static IReadOnlyList<Held> Holds(Board board, Block block, double coolantInC = 30) =>
-        Comparing.Of(board, [block], 1, Prices, Conducting, [], Sample.Grey, coolantInC)[0].Held;
+        Comparing.Compute(board, [block], 1, Prices, Conducting, [], Sample.Grey, coolantInC)[0].Held;
 
     [Fact]
     public void The_hottest_of_each_kind_is_told_by_what_carries_its_heat()

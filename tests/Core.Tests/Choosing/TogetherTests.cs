@@ -48,7 +48,7 @@ public class TogetherTests
         };
 
     private static IReadOnlyList<TogetherChoice> Choose(Board board, params Block[] blocks) =>
-        Together.Of(WorkOrder.Plain(board), blocks, Prices, new());
+        Together.Compute(WorkOrder.Plain(board), blocks, Prices, new());
 
     [Fact]
     public void What_leaves_least_heat_uncovered_comes_first_and_says_what_it_leaves()
@@ -120,7 +120,7 @@ public class TogetherTests
         using var gone = new CancellationTokenSource();
         gone.Cancel();
         Assert.ThrowsAny<OperationCanceledException>(() =>
-            Together.Of(WorkOrder.Plain(Card()), [Full()], Prices, new(), gone.Token)
+            Together.Compute(WorkOrder.Plain(Card()), [Full()], Prices, new(), gone.Token)
         );
     }
 }

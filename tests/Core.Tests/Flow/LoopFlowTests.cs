@@ -15,7 +15,7 @@ public class LoopFlowTests
         Gen.Double[0.5, 12],
         Gen.Double[1.1, 3],
         Gen.Double[0, 400],
-        (at2, n, watts) => new LoopBlock("P", DropCurve.Of([new(2, at2), new(4, at2 * Math.Pow(2, n))])!, watts)
+        (at2, n, watts) => new LoopBlock("P", DropCurve.Compute([new(2, at2), new(4, at2 * Math.Pow(2, n))])!, watts)
     );
 
     private static readonly Gen<List<LoopBlock>> Loops = LoopBlocks
@@ -29,7 +29,7 @@ public class LoopFlowTests
         Loops.Sample(
             blocks =>
             {
-                var loop = LoopFlow.Of(blocks, parallel: true, Pump)!;
+                var loop = LoopFlow.Compute(blocks, parallel: true, Pump)!;
                 Assert.Equal(loop.FlowLMin, loop.Pairs.Sum(p => p.FlowLMin), loop.FlowLMin * 1e-6);
                 Assert.Equal(1, loop.Pairs.Sum(p => p.Share), 6);
                 Assert.All(loop.Pairs, p => Assert.Equal(loop.BlocksKPa, p.DropKPa, loop.BlocksKPa * 1e-6));
@@ -43,7 +43,7 @@ public class LoopFlowTests
         Loops.Sample(
             blocks =>
             {
-                var loop = LoopFlow.Of(blocks, parallel: false, Pump)!;
+                var loop = LoopFlow.Compute(blocks, parallel: false, Pump)!;
                 Assert.All(loop.Pairs, p => Assert.Equal(loop.FlowLMin, p.FlowLMin, 12));
                 Assert.Equal(loop.BlocksKPa, loop.Pairs.Sum(p => p.DropKPa), loop.BlocksKPa * 1e-9);
                 // the pump's pressure is what loop and blocks take
@@ -52,7 +52,7 @@ public class LoopFlowTests
                 var before = blocks.SkipLast(1).Sum(b => b.Watts);
                 Assert.Equal(before / (0.997 * 4180 * loop.FlowLMin / 60), loop.Pairs[^1].InletRiseK, 9);
                 // never more flow than side by side
-                Assert.True(loop.FlowLMin <= LoopFlow.Of(blocks, true, Pump)!.FlowLMin + 1e-9);
+                Assert.True(loop.FlowLMin <= LoopFlow.Compute(blocks, true, Pump)!.FlowLMin + 1e-9);
             },
             iter: 300
         );
@@ -63,20 +63,20 @@ public class LoopFlowTests
         // Δp = k·Q² each; pump and rest square too: everything in Q², so Q² = head / (head/free² + rest/16 + 2k)
         var square = new Pump(40, 20, 0);
         var k = 3.0 / 4;
-        var curve = DropCurve.Of([new(2, k * 4), new(4, k * 16)])!;
-        var loop = LoopFlow.Of([new("P", curve, 0), new("Q", curve, 0)], parallel: false, square)!;
+        var curve = DropCurve.Compute([new(2, k * 4), new(4, k * 16)])!;
+        var loop = LoopFlow.Compute([new("P", curve, 0), new("Q", curve, 0)], parallel: false, square)!;
         Assert.Equal(Math.Sqrt(40 / (40 / 400.0 + 2 * k)), loop.FlowLMin, 9);
-        var beside = LoopFlow.Of([new("P", curve, 0), new("Q", curve, 0)], parallel: true, square)!;
+        var beside = LoopFlow.Compute([new("P", curve, 0), new("Q", curve, 0)], parallel: true, square)!;
         Assert.Equal(Math.Sqrt(40 / (40 / 400.0 + k / 4)), beside.FlowLMin, 9);
     }
 
     [Fact]
     public void A_drop_that_does_not_rise_is_no_drop_curve_and_a_single_point_is_turbulent()
     {
-        Assert.Null(DropCurve.Of([new(2, 5), new(4, 5)]));
-        Assert.Null(DropCurve.Of([]));
-        Assert.Equal(5 * Math.Pow(2, 1.75), DropCurve.Of([new(2, 5)])!.KPa(4), 9);
-        var curve = DropCurve.Of([new(2, 4.1), new(4, 13)])!;
+        Assert.Null(DropCurve.Compute([new(2, 5), new(4, 5)]));
+        Assert.Null(DropCurve.Compute([]));
+        Assert.Equal(5 * Math.Pow(2, 1.75), DropCurve.Compute([new(2, 5)])!.KPa(4), 9);
+        var curve = DropCurve.Compute([new(2, 4.1), new(4, 13)])!;
         Assert.Equal(4.1, curve.KPa(2), 9);
         Assert.Equal(13, curve.KPa(4), 9);
         Assert.Equal(3.3, curve.FlowAt(curve.KPa(3.3)), 9);
@@ -86,7 +86,7 @@ public class LoopFlowTests
     public void Between_its_points_a_curve_follows_each_pair_and_beyond_them_the_nearest()
     {
         // two laws that meet at 4 L/min: linear up to it, square after it; given out of order
-        var curve = DropCurve.Of([new(8, 40), new(2, 5), new(4, 10)])!;
+        var curve = DropCurve.Compute([new(8, 40), new(2, 5), new(4, 10)])!;
         Assert.Equal(7.5, curve.KPa(3), 9);
         Assert.Equal(10 * 1.5 * 1.5, curve.KPa(6), 9);
         Assert.Equal(2.5, curve.KPa(1), 9);
@@ -100,7 +100,7 @@ public class LoopFlowTests
     [InlineData(-3)]
     public void Nothing_flows_without_pressure_and_nothing_drops_without_flow(double none)
     {
-        var curve = DropCurve.Of([new(2, 5), new(4, 20)])!;
+        var curve = DropCurve.Compute([new(2, 5), new(4, 20)])!;
         Assert.Equal(0, curve.KPa(none));
         Assert.Equal(0, curve.FlowAt(none));
     }
@@ -108,13 +108,13 @@ public class LoopFlowTests
     [Fact]
     public void Points_of_no_flow_or_no_drop_are_left_out_and_one_flow_counts_once()
     {
-        Assert.Null(DropCurve.Of([new(0, 5), new(4, 0), new(-1, 3), new(3, -1)]));
-        var curve = DropCurve.Of([new(0, 0), new(2, 5), new(2, 5), new(4, 20)])!;
+        Assert.Null(DropCurve.Compute([new(0, 5), new(4, 0), new(-1, 3), new(3, -1)]));
+        var curve = DropCurve.Compute([new(0, 0), new(2, 5), new(2, 5), new(4, 20)])!;
         Assert.Equal(20 * 2.25, curve.KPa(6), 9);
         // one good point beside a bad one is a single point: turbulent
-        Assert.Equal(5 * Math.Pow(3, 1.75), DropCurve.Of([new(2, 5), new(4, 0)])!.KPa(6), 9);
-        Assert.Equal(6, DropCurve.Of([new(2, 5)])!.FlowAt(5 * Math.Pow(3, 1.75)), 9);
-        Assert.Null(DropCurve.Of([new(2, 5), new(4, 4.9)]));
+        Assert.Equal(5 * Math.Pow(3, 1.75), DropCurve.Compute([new(2, 5), new(4, 0)])!.KPa(6), 9);
+        Assert.Equal(6, DropCurve.Compute([new(2, 5)])!.FlowAt(5 * Math.Pow(3, 1.75)), 9);
+        Assert.Null(DropCurve.Compute([new(2, 5), new(4, 4.9)]));
     }
 
     [Fact]
@@ -131,8 +131,8 @@ public class LoopFlowTests
     [Fact]
     public void Each_blocks_coolant_comes_warmer_by_the_heat_of_those_before_it()
     {
-        var curve = DropCurve.Of([new(2, 2)])!;
-        var loop = LoopFlow.Of([new("P", curve, 100), new("Q", curve, 250), new("R", curve, 40)], false, Pump)!;
+        var curve = DropCurve.Compute([new(2, 2)])!;
+        var loop = LoopFlow.Compute([new("P", curve, 100), new("Q", curve, 250), new("R", curve, 40)], false, Pump)!;
         var perWatt = 60 / (0.997 * 4180 * loop.FlowLMin);
         Assert.Equal([0, 100 * perWatt, 350 * perWatt], loop.Pairs.Select(p => p.InletRiseK), Close);
         Assert.Equal(["P", "Q", "R"], loop.Pairs.Select(p => p.Pair));
@@ -140,8 +140,8 @@ public class LoopFlowTests
         Assert.Equal(Pump.Rest(loop.FlowLMin), loop.RestKPa, 12);
         Assert.False(loop.Parallel);
         Assert.Empty(loop.Unknown);
-        Assert.Null(LoopFlow.Of([], false, Pump));
-        Assert.True(LoopFlow.Of([new("P", curve, 1)], true, Pump)!.Parallel);
+        Assert.Null(LoopFlow.Compute([], false, Pump));
+        Assert.True(LoopFlow.Compute([new("P", curve, 1)], true, Pump)!.Parallel);
     }
 
     private static bool Close(double a, double b) => Math.Abs(a - b) < 1e-9;
@@ -157,7 +157,7 @@ public class LoopFlowTests
     private static readonly ShopSettings Shop = new();
 
     private static LoopResult? Loop(WorkOrder order, Ways? ways = null) =>
-        OrderLoop.Of(order, MatchStation.Of(order, Shop), ways ?? new(), Shop);
+        OrderLoop.Compute(order, MatchStation.Plan(order, Shop), ways ?? new(), Shop);
 
     [Fact]
     public void An_order_without_a_block_or_without_a_stated_drop_has_no_loop()
@@ -172,8 +172,8 @@ public class LoopFlowTests
     {
         var order = WorkOrder.Plain(Sample.Board(), With(new(2, 4), new(4, 14)));
         var loop = Loop(order)!;
-        var alone = LoopFlow.Of(
-            [new(Pair.FirstKey, DropCurve.Of([new(2, 4), new(4, 14)])!, 0)],
+        var alone = LoopFlow.Compute(
+            [new(Pair.FirstKey, DropCurve.Compute([new(2, 4), new(4, 14)])!, 0)],
             false,
             new(Shop.PumpHeadKPa, Shop.PumpFreeLMin, Shop.LoopRestKPa)
         )!;
@@ -209,13 +209,13 @@ public class LoopFlowTests
             ReservoirMl = 100,
             RadiatorMl = 50,
         };
-        var volume = LoopVolume.Of(WorkOrder.Plain(Sample.Board(), block), shop)!;
+        var volume = LoopVolume.Compute(WorkOrder.Plain(Sample.Board(), block), shop)!;
         Assert.Equal(2000 * Math.PI * 25 / 1000, volume.HoseMl, 9);
         Assert.Equal(block.Plates[0].Outline.Area / 1000, volume.BlocksMl, 9);
         Assert.Equal(volume.HoseMl + volume.BlocksMl + 150, volume.TotalMl, 0.5);
         // what has no port holds none
-        Assert.Equal(0, LoopVolume.Of(WorkOrder.Plain(Sample.Board(), Sample.Block()), shop)!.BlocksMl);
-        Assert.Null(LoopVolume.Of(WorkOrder.Plain(Sample.Board()), shop));
+        Assert.Equal(0, LoopVolume.Compute(WorkOrder.Plain(Sample.Board(), Sample.Block()), shop)!.BlocksMl);
+        Assert.Null(LoopVolume.Compute(WorkOrder.Plain(Sample.Board()), shop));
     }
 
     private static WorkOrder Two(Block first, Block second) =>

@@ -78,6 +78,6 @@ public class CataloguePackTests
             ["pictures/one.jpg", "pictures/two.jpg", "pictures/small.jpg", "boards/b.board.json", "manifest.json"],
             zip.Entries.Select(e => e.FullName)
         );
-        Assert.True(zip.Entries.Sum(e => e.Length) < CataloguePack.MostBytes);
+        Assert.True(zip.Entries.Sum(e => e.Length) < CataloguePack.MaxBytes);
     }
 }

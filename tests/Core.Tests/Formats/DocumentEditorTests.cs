@@ -195,18 +195,18 @@ public class DocumentEditorTests
         var begun = AssumedBlock.For(board, new("new-block", "Quayside", "Weir", BlockKind.FullCover, true));
         string[] Told(Block block)
         {
-            var seat = Reckon.Seat(board, block, [], Sample.Materials, Sample.Grey);
+            var seat = Compute.Seat(board, block, [], Sample.Materials, Sample.Grey);
             return
             [
                 seat.Why,
                 .. seat.Dies.SelectMany(d => new[] { d.LoadText, d.EdgeText }),
-                MountedBow.Of(LaidBlock.Of(board, block), seat).Text,
+                MountedBow.Compute(LaidBlock.Create(board, block), seat).Text,
             ];
         }
         double RangeK(Block block) =>
             Expect
-                .Of(
-                    LaidBlock.Of(
+                .Compute(
+                    LaidBlock.Create(
                         board,
                         block with
                         {
@@ -227,7 +227,7 @@ public class DocumentEditorTests
         Assert.Contains(
             "S1",
             Assert
-                .Throws<InputException>(() => Reckon.Tighten(board, waiting, [], Sample.Materials, Sample.Grey))
+                .Throws<InputException>(() => Compute.Tighten(board, waiting, [], Sample.Materials, Sample.Grey))
                 .Message,
             StringComparison.Ordinal
         );
@@ -244,7 +244,7 @@ public class DocumentEditorTests
             ],
         };
         Assert.All(Told(weighed), t => Assert.DoesNotContain("not told", t, StringComparison.Ordinal));
-        Assert.NotEmpty(Reckon.Tighten(board, weighed, [], Sample.Materials, Sample.Grey).Moves);
+        Assert.NotEmpty(Compute.Tighten(board, weighed, [], Sample.Materials, Sample.Grey).Moves);
         // what is expected keeps a range that holds every film it may have
         Assert.True(RangeK(waiting) > 2 * RangeK(weighed), $"{RangeK(waiting):0.0} beside {RangeK(weighed):0.0} K");
     }

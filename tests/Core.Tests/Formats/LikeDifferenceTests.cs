@@ -18,7 +18,7 @@ public class LikeDifferenceTests
         var other = like.DeepClone().AsObject();
         other["id"] = "another";
         other["model"] = "Another";
-        Assert.Empty(LikeDifferences.Of(other, like));
+        Assert.Empty(LikeDifferences.Find(other, like));
 
         var parts = other["parts"]!.AsArray();
         var (moved, changed, gone) = (parts[0]!, parts[1]!, parts[2]!);
@@ -29,7 +29,7 @@ public class LikeDifferenceTests
         added["id"] = "NEW1";
         parts.Add(added);
         other["thicknessMm"] = 1.2;
-        var told = LikeDifferences.Of(other, like).ToDictionary(d => d.Name);
+        var told = LikeDifferences.Find(other, like).ToDictionary(d => d.Name);
         Assert.Equal(5, told.Count);
 
         var m = told[$"part {moved["id"]}"];
@@ -57,7 +57,7 @@ public class LikeDifferenceTests
             p![1] = (double)p[1]! - 2;
         lands[1]!["outline"]![0]![0] = (double)lands[1]!["outline"]![0]![0]! - 3;
         lands[1]!["stepMm"] = 0.4;
-        var told = LikeDifferences.Of(other, like);
+        var told = LikeDifferences.Find(other, like);
         Assert.Equal("moved by 0, −2 mm", told.Single(d => d.At == "/plates/0/lands/0").Text);
         Assert.Contains("stepMm", told.Single(d => d.At == "/plates/0/lands/1").Text, StringComparison.Ordinal);
         Assert.Equal(2, told.Count);

@@ -22,7 +22,7 @@ public class AlgebraTests
             .Sample(points =>
             {
                 var theirs = new MultiPoint([.. points.Select(p => new Point(p.X, p.Y))]).ConvexHull();
-                var ours = ConvexHull.Of(points);
+                var ours = ConvexHull.Create(points);
                 Assert.Equal(theirs.Area, ours?.Area ?? 0, 1e-6 * Math.Max(1, theirs.Area));
             });
 
@@ -32,7 +32,7 @@ public class AlgebraTests
             .Array[4, 25]
             .Sample(points =>
             {
-                if (ConvexHull.Of(points) is not { } hull || hull.Area < 1)
+                if (ConvexHull.Create(points) is not { } hull || hull.Area < 1)
                     return;
                 Assert.True(hull.IsConvex);
                 Assert.True(hull.SignedArea > 0);
@@ -82,7 +82,7 @@ public class AlgebraTests
     public void The_least_eigenvector_of_a_known_matrix()
     {
         // eigenvalues 1 and 3, vectors (1, −1) and (1, 1)
-        var v = DenseSolve.LeastEigenvector(
+        var v = DenseSolve.SmallestEigenvector(
             new double[,]
             {
                 { 2, 1 },

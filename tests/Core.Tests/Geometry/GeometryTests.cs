@@ -98,7 +98,7 @@ public class SelfCrossingTests
             for (var i = 0; i < n; i++)
             for (var j = i + 2; j < n; j++)
                 plain |= !(i == 0 && j == n - 1) && Meet(p[i], p[(i + 1) % n], p[j], p[(j + 1) % n]);
-            Assert.Equal(plain, SelfCrossing.Of(p));
+            Assert.Equal(plain, SelfCrossing.Exists(p));
             crossing += plain ? 1 : 0;
         }
         Assert.InRange(crossing, 200, 1800);

@@ -13,7 +13,7 @@ public class NumericJacobianTests
     [InlineData(3000, -7)]
     public void It_is_the_derivative_whatever_the_unknowns_size(double x, double y)
     {
-        var j = NumericJacobian.Of(
+        var j = NumericJacobian.Compute(
             [x, y],
             3,
             (at, into) => (into[0], into[1], into[2]) = (at[0] * at[0] + 3 * at[1], Math.Sin(at[1]), at[0] * at[1] - 5)
@@ -34,7 +34,7 @@ public class NumericJacobianTests
     public void The_unknowns_are_left_as_they_were()
     {
         double[] at = [1, 2];
-        NumericJacobian.Of(at, 1, (v, into) => into[0] = v[0]);
+        NumericJacobian.Compute(at, 1, (v, into) => into[0] = v[0]);
         Assert.Equal([1, 2], at);
     }
 }

@@ -48,8 +48,8 @@ public class ExpectTests
         IReadOnlyList<LaidPad>? pads = null,
         IReadOnlyDictionary<string, PadMaterial>? materials = null
     ) =>
-        Expect.Of(
-            LaidBlock.Of(board, block ?? Block()),
+        Expect.Compute(
+            LaidBlock.Create(board, block ?? Block()),
             pads ?? Pads,
             materials ?? Materials,
             Paste,
@@ -69,7 +69,7 @@ public class ExpectTests
         Assert.Equal(30 + r.CoolantRiseK / 2, r.CoolantMeanC, 9);
         Assert.Equal(240 * (0.03 + 0.06 * Math.Pow(flow, -0.8)), die.LandC - r.CoolantMeanC, 1e-3);
         var film = SeatingSolver
-            .Solve(new(LaidBlock.Of(Board(), Block()), Pads, Materials, Paste))
+            .Solve(new(LaidBlock.Create(Board(), Block()), Pads, Materials, Paste))
             .Dies.Single()
             .BondLinesUm.Average();
         Assert.Equal(240 * film * 1e-6 / (4 * 24 * 22 * 1e-6), die.ThroughK, 6);
@@ -82,7 +82,7 @@ public class ExpectTests
         var r = Ask(Board(memoryW: 3));
         var memory = r.Parts.Single(p => p.Part == "M1");
         var squash = SeatingSolver
-            .Solve(new(LaidBlock.Of(Board(3), Block()), Pads, Materials, Paste))
+            .Solve(new(LaidBlock.Create(Board(3), Block()), Pads, Materials, Paste))
             .Pads.Single(p => p.Part == "M1")
             .Squash;
         var area = 14 * 12 * 1e-6;

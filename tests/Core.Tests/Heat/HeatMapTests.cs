@@ -9,14 +9,14 @@ namespace FaithfulBracket.Core.Tests;
 /// <summary>The plate as it is drawn, and what scales without a new plate.</summary>
 public sealed class HeatMapTests
 {
-    private static readonly LaidBlock Laid = LaidBlock.Of(Sample.Board(), ExpectTests.Block());
+    private static readonly LaidBlock Laid = LaidBlock.Create(Sample.Board(), ExpectTests.Block());
 
     [Fact]
     public void Twice_the_watts_is_twice_the_rise_everywhere_without_a_new_plate()
     {
-        var stated = BlockHeat.Of(Laid, null, 3);
+        var stated = BlockHeat.Compute(Laid, null, 3);
         var twice = stated.At(2 * stated.Laid.Board.Parts.Sum(p => p.DissipationW));
-        var afresh = BlockHeat.Of(Laid, 2 * stated.Laid.Board.Parts.Sum(p => p.DissipationW), 3);
+        var afresh = BlockHeat.Compute(Laid, 2 * stated.Laid.Board.Parts.Sum(p => p.DissipationW), 3);
         Assert.Equal(2 * stated.Watts, twice.Watts, 6);
         Assert.All(Enumerable.Range(0, stated.Rise.Count), n => Assert.Equal(afresh.Rise[n], twice.Rise[n], 4));
     }
@@ -55,8 +55,8 @@ public sealed class HeatMapTests
     [Fact]
     public void The_map_lies_between_the_coolest_and_the_warmest_and_keeps_the_mean()
     {
-        var heat = BlockHeat.Of(Laid, null, 3);
-        var map = HeatMap.Of(heat, 30);
+        var heat = BlockHeat.Compute(Laid, null, 3);
+        var map = HeatMap.From(heat, 30);
         var cells = map.C.OfType<double>().ToList();
         Assert.Equal(map.Columns * map.Rows, map.C.Count);
         Assert.All(cells, c => Assert.InRange(c, map.LeastC - 0.01, map.MostC + 0.01));
@@ -71,10 +71,10 @@ public sealed class HeatMapTests
     [Fact]
     public void A_better_paste_costs_fewer_kelvin_and_the_chosen_one_costs_none_against_itself()
     {
-        var heat = BlockHeat.Of(Laid, null, 3);
+        var heat = BlockHeat.Compute(Laid, null, 3);
         PasteStock Tube(string id, double k) => new(id, Sample.Grey with { Id = id, ConductivityWPerMK = k }, 5, 24);
         var chosen = Tube("middling", 4);
-        var costs = PasteCosts.Of(
+        var costs = PasteCosts.Compute(
             heat,
             new(Laid, [], Sample.Materials, chosen.Material),
             [Tube("poor", 2), chosen, Tube("good", 8)],

@@ -37,7 +37,7 @@ public class HeatTests
         var c = Math.Sinh(m * (l - s)) / Math.Sinh(m * l);
         double Under(double x) => q / h * (1 - c * Math.Cosh(m * x));
         double Beside(double x) => q / h * Math.Sinh(m * s) / Math.Sinh(m * l) * Math.Cosh(m * (l - x));
-        var r = PlateHeat.Of(Strip(0.5));
+        var r = PlateHeat.Compute(Strip(0.5));
         Assert.Equal(Under(0), r.ProbesC[0] - 30, 0.005 * Under(0));
         Assert.Equal(Under(0.010), r.ProbesC[1] - 30, 0.005 * Under(0.010));
         Assert.Equal(Beside(0.040), r.ProbesC[2] - 30, 0.005 * Under(0));
@@ -62,7 +62,7 @@ public class HeatTests
                         new(20, 50 * c + 30),
                         new(0, 50 * c + 30),
                     ]);
-                    var r = PlateHeat.Of(
+                    var r = PlateHeat.Compute(
                         new(
                             outline,
                             2 + d,
@@ -87,7 +87,7 @@ public class HeatTests
     {
         var outline = new Polygon([new(0, 0), new(90, 0), new(90, 30), new(50, 55), new(0, 55)]);
         PlateHeatResult At(double cell) =>
-            PlateHeat.Of(
+            PlateHeat.Compute(
                 new(
                     outline,
                     3,
@@ -123,7 +123,7 @@ public class HeatTests
         {
             double Rise(double? cell) =>
                 PlateHeat
-                    .Of(
+                    .Compute(
                         new(
                             Polygon.Rectangle(new(0, 0), 40, 30),
                             3,
@@ -147,7 +147,7 @@ public class HeatTests
     {
         // linear, and reciprocal: a watt at A warms B as a watt at B warms A
         PlateHeatResult With(params HeatSource[] sources) =>
-            PlateHeat.Of(
+            PlateHeat.Compute(
                 new(Polygon.Rectangle(new(0, 0), 60, 40), 2, 200, 3000, [], sources, 0, [new(-20, 10), new(18, -9)], 1)
             );
         HeatSource a = new(-20, 10, 1, 1, 10),
@@ -161,7 +161,7 @@ public class HeatTests
     public void What_can_not_be_reckoned_is_refused_with_its_place()
     {
         var plate = Strip(1);
-        string Field(PlateHeatAsk ask) => Assert.Throws<InputException>(() => PlateHeat.Of(ask)).Faults[0].Field!;
+        string Field(PlateHeatAsk ask) => Assert.Throws<InputException>(() => PlateHeat.Compute(ask)).Faults[0].Field!;
         Assert.Equal("sources/0", Field(plate with { Sources = [new(200, 10, 5, 5, 3)] }));
         Assert.Equal("probes/0", Field(plate with { Probes = [new(200, 10)] }));
         Assert.Equal("hWPerM2K", Field(plate with { HWPerM2K = 0 }));
@@ -186,7 +186,7 @@ public class HeatTests
     public void Shares_of_cells_add_up_to_the_outline(double dx, double dy)
     {
         var outline = new Polygon([new(0.3, 0.2), new(17, 1), new(9, 6), new(15, 12), new(2, 11)]);
-        var shares = CellShares.Of(outline, 0, 0, dx, dy, (int)(18 / dx) + 1, (int)(13 / dy) + 1);
+        var shares = CellShares.Compute(outline, 0, 0, dx, dy, (int)(18 / dx) + 1, (int)(13 / dy) + 1);
         Assert.Equal(outline.Area, shares.Cast<double>().Sum() * dx * dy, 9);
     }
 }

@@ -24,7 +24,7 @@ public class PlateOracleTests
         double D(JsonElement e, string field) => e.GetProperty(field).GetDouble();
         var probes = plate.GetProperty("probes").EnumerateArray().ToList();
         var coolant = D(plate, "coolantC");
-        var told = PlateHeat.Of(
+        var told = PlateHeat.Compute(
             new(
                 new([
                     .. plate

@@ -14,7 +14,7 @@ public class KitTests
     private static readonly KitNeeds Paste = new([], 0.3, null);
 
     private static IReadOnlyList<KitLine> Count(Block block, Drawer drawer, KitNeeds? needs = null) =>
-        KitCheck.Of(WorkOrder.Plain(Sample.Board(), block), drawer, needs ?? KitNeeds.Nothing);
+        KitCheck.Check(WorkOrder.Plain(Sample.Board(), block), drawer, needs ?? KitNeeds.Nothing);
 
     private static Block With(KitContents? kit, Func<BlockHole, BlockHole>? hole = null, int ports = 0)
     {
@@ -159,7 +159,7 @@ public class KitTests
             },
         };
         var kit = new KitContents { Screws = [new("M2.5", 6, 4, "T6", null)], Keys = ["H2"] };
-        var lines = KitCheck.Of(
+        var lines = KitCheck.Check(
             WorkOrder.Plain(board, With(kit)),
             new() { Tools = [new("t", "T6")] },
             KitNeeds.Nothing
@@ -235,7 +235,7 @@ public class KitTests
     {
         var order = WorkOrder.Plain(Sample.Board(), Sample.Block());
         HashSet<(string, string)> taken = [(Pair.FirstKey, "S1"), ("Q", "S2")];
-        Assert.Equal(3, KitCheck.Of(order, Drawer.Empty, KitNeeds.Nothing, null, taken)[0].Need);
+        Assert.Equal(3, KitCheck.Check(order, Drawer.Empty, KitNeeds.Nothing, null, taken)[0].Need);
     }
 
     [Theory]
@@ -246,7 +246,7 @@ public class KitTests
     {
         var kit = new KitContents { Screws = [new("M2.5", 6, missing > 0 ? 3 : 4, "T6", null)] };
         var drawer = missing > 1 ? Drawer.Empty : new Drawer { Tools = [new("t", "T6")] };
-        var result = KitStation.Of(
+        var result = KitStation.Plan(
             WorkOrder.Plain(Sample.Board(), With(kit)),
             drawer,
             missing > 1 ? Paste : KitNeeds.Nothing
@@ -265,7 +265,7 @@ public class KitTests
     {
         var drawer = new Drawer { Tools = [new("t", "T6")], Screws = [new("a", "M2.5", 6, 40)] };
         var bare = Sample.Block() with { Kit = null };
-        var result = KitStation.Of(WorkOrder.Plain(Sample.Board(), bare), drawer, KitNeeds.Nothing);
+        var result = KitStation.Plan(WorkOrder.Plain(Sample.Board(), bare), drawer, KitNeeds.Nothing);
         Assert.Empty(result.Short);
         Assert.Equal("box not listed", result.Sheet.Summary);
         Assert.Contains("by thread, not by length", result.Sheet.Steps[0].Detail, StringComparison.Ordinal);
@@ -274,7 +274,7 @@ public class KitTests
     [Fact]
     public void Without_a_block_nothing_is_counted()
     {
-        var result = KitStation.Of(WorkOrder.Plain(Sample.Board()), Drawer.Empty, Paste);
+        var result = KitStation.Plan(WorkOrder.Plain(Sample.Board()), Drawer.Empty, Paste);
         Assert.Equal("waits for a block", result.Sheet.Summary);
         Assert.Empty(result.Lines);
         Assert.False(result.Sheet.Trouble);
@@ -358,7 +358,7 @@ public class KitTests
             new("b", "port plug", 1, "", 0, null),
             new("c", "plastic washer", 1, "", 0, null)
         );
-        var lines = KitCheck.Of(order, drawer, new([], 1, null));
+        var lines = KitCheck.Check(order, drawer, new([], 1, null));
         Assert.Equal(0.35, lines.Single(l => l.Name == "paste").FromKit);
         // two of each block's ports are the loop's
         Assert.Equal(new KitLine("plugs", "port plugs G1/4", 5, "", 3, 2, 0), lines.Single(l => l.Group == "plugs"));
@@ -371,7 +371,7 @@ public class KitTests
     [Fact]
     public void Boxes_are_counted_by_block_and_the_first_run_is_named_by_what_lies_on_the_mat()
     {
-        var one = KitStation.Of(WorkOrder.Plain(Sample.Board(), With(null)), Drawer.Empty, Paste);
+        var one = KitStation.Plan(WorkOrder.Plain(Sample.Board(), With(null)), Drawer.Empty, Paste);
         Assert.Equal("Open the block's box and count it against the list", one.Sheet.Steps[0].Title);
         Assert.EndsWith(
             "with its stock cooler and take the before reading",
@@ -380,7 +380,7 @@ public class KitTests
         );
         Assert.Contains("0.3 g paste", one.Sheet.Steps[0].Detail, StringComparison.Ordinal);
         var plain = WorkOrder.Plain(Sample.Board(), With(null));
-        var two = KitStation.Of(
+        var two = KitStation.Plan(
             plain with
             {
                 Pieces = [.. plain.Pieces, new("B", Sample.Board())],

@@ -19,7 +19,7 @@ public class BlobTests
             int least = 1 + round % 4,
                 most = round % 3 == 0 ? 12 : w * h;
             var found = Blobs
-                .Of(dark, w, h, least, most)
+                .Find(dark, w, h, least, most)
                 .Select(b => (b.Area, b.SumX, b.SumY, b.SumXX, b.SumXY, b.SumYY, b.MinX, b.MaxX, b.MinY, b.MaxY))
                 .Order();
             Assert.Equal(Flooded(dark, w, h, least, most).Order(), found);

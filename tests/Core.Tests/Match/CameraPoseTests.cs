@@ -11,7 +11,7 @@ public class CameraPoseTests
     {
         foreach (var view in ViewOfPlane.Some())
         {
-            var pose = CameraPose.Of(view.Theta(), view.Focal);
+            var pose = CameraPose.From(view.Theta(), view.Focal);
             Assert.Equal(view.X, pose.X, 9);
             Assert.Equal(view.Y, pose.Y, 9);
             Assert.Equal(view.Z, pose.Z, 9);
@@ -27,7 +27,7 @@ public class CameraPoseTests
             var theta = view.Theta();
             for (var i = 0; i < 3; i++)
                 theta[i] = -theta[i];
-            var pose = CameraPose.Of(theta, view.Focal);
+            var pose = CameraPose.From(theta, view.Focal);
             Assert.Equal(view.Z, pose.Z, 9);
             Assert.Equal(view.TiltDeg, pose.TiltDeg, 1e-5);
         }
@@ -37,7 +37,7 @@ public class CameraPoseTests
     public void Taken_for_a_longer_lens_it_stood_farther_away()
     {
         var view = new ViewOfPlane(2, 0, 0, 4, 0, 0, 0);
-        Assert.Equal(6, CameraPose.Of(view.Theta(), 3).Z, 9);
-        Assert.Equal(2, CameraPose.Of(view.Theta(), 1).Z, 9);
+        Assert.Equal(6, CameraPose.From(view.Theta(), 3).Z, 9);
+        Assert.Equal(2, CameraPose.From(view.Theta(), 1).Z, 9);
     }
 }

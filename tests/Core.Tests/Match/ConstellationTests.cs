@@ -24,7 +24,7 @@ public class ConstellationTests
                 },
             ]
         );
-        var points = Constellation.Of(board).Points;
+        var points = Constellation.From(board).Points;
         Assert.Equal(["H1", "H2", "H3", "H4", "U1", "M1", "M2"], points.Select(p => p.Id));
         Assert.Equal(new SeenPoint(-29, -29, true, 2.8, Id: "H1"), points[0]);
         Assert.Equal(new SeenPoint(-15, 33, false, null, PartKind.Memory, 1.2, "M1"), points[5]);

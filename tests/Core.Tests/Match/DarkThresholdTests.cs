@@ -33,7 +33,7 @@ public class DarkThresholdTests
                     .Range(0, 300)
                     .Select(_ => (byte)Math.Clamp((d.Uniform() < share ? dark : light) + 14 * d.Next(), 0, 255)),
             ];
-            var threshold = DarkThreshold.Of(pixels);
+            var threshold = DarkThreshold.Compute(pixels);
             Assert.Equal(0.5, threshold % 1);
             var least = Enumerable.Range(0, 255).Min(t => Spread(pixels, t + 0.5));
             Assert.Equal(least, Spread(pixels, threshold), 1e-6 * least);
@@ -43,18 +43,18 @@ public class DarkThresholdTests
     [Fact]
     public void Of_two_levels_it_lies_just_over_the_darker_one()
     {
-        Assert.Equal(40.5, DarkThreshold.Of([40, 200, 200, 40, 200]));
-        Assert.Equal(0.5, DarkThreshold.Of([0, 255]));
-        Assert.Equal(0.5, DarkThreshold.Of([0, 0, 0, 1]));
+        Assert.Equal(40.5, DarkThreshold.Compute([40, 200, 200, 40, 200]));
+        Assert.Equal(0.5, DarkThreshold.Compute([0, 255]));
+        Assert.Equal(0.5, DarkThreshold.Compute([0, 0, 0, 1]));
         // three: the middle one goes with what it is nearer to
-        Assert.Equal(60.5, DarkThreshold.Of([20, 60, 200]));
-        Assert.Equal(20.5, DarkThreshold.Of([20, 160, 200]));
+        Assert.Equal(60.5, DarkThreshold.Compute([20, 60, 200]));
+        Assert.Equal(20.5, DarkThreshold.Compute([20, 160, 200]));
     }
 
     [Fact]
     public void Where_all_are_alike_it_is_the_middle()
     {
-        Assert.Equal(128, DarkThreshold.Of([7, 7, 7]));
-        Assert.Equal(128, DarkThreshold.Of([]));
+        Assert.Equal(128, DarkThreshold.Compute([7, 7, 7]));
+        Assert.Equal(128, DarkThreshold.Compute([]));
     }
 }

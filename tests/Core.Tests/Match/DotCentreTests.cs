@@ -28,7 +28,7 @@ public class DotCentreTests
                 v = 22 + 3 * d.Uniform(),
                 r = 3 + 4 * d.Uniform();
             var start = new Point2(u + 2 * d.Uniform() - 1, v + 2 * d.Uniform() - 1);
-            var (x, y) = DotCentre.Of(Dot(u, v, r, r), start, r, r, 0);
+            var (x, y) = DotCentre.Find(Dot(u, v, r, r), start, r, r, 0);
             Assert.Equal(u, x, 0.033);
             Assert.Equal(v, y, 0.033);
         }
@@ -50,7 +50,7 @@ public class DotCentreTests
                 : DrawnPicture.In(x, y, 29.3, 24.8, 9 * 1.7, 4.5 * 1.7, turn) || x < 29.3 ? 200
                 : 40
         );
-        var (u, v) = DotCentre.Of(picture, new(29.9, 24.2), 9, 4.5, turn);
+        var (u, v) = DotCentre.Find(picture, new(29.9, 24.2), 9, 4.5, turn);
         Assert.Equal(29.3, u, 0.03);
         Assert.Equal(24.8, v, 0.03);
     }
@@ -58,7 +58,7 @@ public class DotCentreTests
     [Fact]
     public void Started_farther_off_it_is_followed()
     {
-        var (u, v) = DotCentre.Of(Dot(30.4, 25.7, 6, 6), new(26.9, 28), 6, 6, 0);
+        var (u, v) = DotCentre.Find(Dot(30.4, 25.7, 6, 6), new(26.9, 28), 6, 6, 0);
         Assert.Equal(30.4, u, 0.02);
         Assert.Equal(25.7, v, 0.02);
     }
@@ -76,22 +76,22 @@ public class DotCentreTests
                     : x > 30 ? 200 - less
                     : 200
             );
-        Assert.Equal(30, DotCentre.Of(Beside(11), new(30.5, 25), 5, 5, 0).U, 0.04);
-        Assert.InRange(DotCentre.Of(Beside(30), new(30.5, 25), 5, 5, 0).U, 30.06, 30.6);
+        Assert.Equal(30, DotCentre.Find(Beside(11), new(30.5, 25), 5, 5, 0).U, 0.04);
+        Assert.InRange(DotCentre.Find(Beside(30), new(30.5, 25), 5, 5, 0).U, 30.06, 30.6);
     }
 
     [Fact]
     public void Where_nothing_is_dark_it_stays()
     {
-        Assert.Equal((20.25, 18.5), DotCentre.Of(Dot(0, 0, 0.1, 0.1), new(20.25, 18.5), 4, 4, 0));
+        Assert.Equal((20.25, 18.5), DotCentre.Find(Dot(0, 0, 0.1, 0.1), new(20.25, 18.5), 4, 4, 0));
         // lighter than round it is no dot
-        Assert.Equal((200.5, 18), DotCentre.Of(Dot(20, 18, 4, 4), new(200.5, 18), 4, 4, 0));
+        Assert.Equal((200.5, 18), DotCentre.Find(Dot(20, 18, 4, 4), new(200.5, 18), 4, 4, 0));
     }
 
     [Fact]
     public void Cut_by_the_edge_of_the_picture_what_is_seen_of_it_counts()
     {
-        var (u, v) = DotCentre.Of(Dot(0, 20, 6, 6), new(1, 20), 6, 6, 0);
+        var (u, v) = DotCentre.Find(Dot(0, 20, 6, 6), new(1, 20), 6, 6, 0);
         // half a disc's centre lies 4/3π of its radius in, near enough with half a pixel's column cut off
         Assert.Equal(20, v, 0.02);
         Assert.InRange(u, 2, 3);

@@ -20,7 +20,7 @@ public class HoleMeasureTests
         for (var j = 0; j < h; j++)
         for (var i = 0; i < w; i++)
             dark[j * w + i] = picture[x0 + i, y0 + j] < threshold;
-        return HoleMeasure.Of(picture, Blobs.Of(dark, w, h, 4, w * h).MaxBy(b => b.Area)!, x0, y0);
+        return HoleMeasure.Fit(picture, Blobs.Find(dark, w, h, 4, w * h).MaxBy(b => b.Area)!, x0, y0);
     }
 
     private static GreyPicture Hole(
@@ -110,7 +110,7 @@ public class HoleMeasureTests
         Assert.Equal((4, 3, 63), Of(all));
         // a core hardly darker than its light
         var faint = Hole(34, 30, 8, 8, dark: 189.4);
-        Assert.InRange(HoleMeasure.Of(faint, BlobOf(34, 30, 8), 0, 0).Area, 0, 500);
+        Assert.InRange(HoleMeasure.Fit(faint, BlobOf(34, 30, 8), 0, 0).Area, 0, 500);
     }
 
     private static Blob BlobOf(int u, int v, int r)

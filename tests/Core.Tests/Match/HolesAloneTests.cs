@@ -63,7 +63,7 @@ public class HolesAloneTests
     public void The_right_board_comes_first_and_a_stranger_is_refused(bool parts)
     {
         Board[] boards = [.. Enumerable.Range(0, Boards).Select(k => Make(k, parts))];
-        var index = TwinIndex.Build([.. boards.Select(b => (b.Id, Constellation.Of(b)))]);
+        var index = TwinIndex.Build([.. boards.Select(b => (b.Id, Constellation.From(b)))]);
         IdentifyResult Search(Constellation seen) =>
             TwinSearch.Run(seen, 0.08, [index], id => boards[int.Parse(id[1..])], _ => []);
         int right = 0,

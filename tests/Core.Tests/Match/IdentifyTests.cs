@@ -10,7 +10,7 @@ public class IdentifyTests
 {
     private static readonly BoardFamilies Families = new(150, 4, 3, 1);
     private static readonly Board[] Boards = [.. Enumerable.Range(0, Families.Count).Select(Families.Make)];
-    private static readonly TwinIndex Index = TwinIndex.Build([.. Boards.Select(b => (b.Id, Constellation.Of(b)))]);
+    private static readonly TwinIndex Index = TwinIndex.Build([.. Boards.Select(b => (b.Id, Constellation.From(b)))]);
 
     private static IdentifyResult Search(Constellation seen, double sigma = 0.1) =>
         TwinSearch.Run(seen, sigma, [Index], id => Boards[BoardFamilies.NumberOf(id)], _ => []);
@@ -39,10 +39,10 @@ public class IdentifyTests
         var board = Boards[77];
         var turn = new Placement(12.5, -40, 33);
         var seen = new Constellation([
-            .. Constellation.Of(board).Points.Select(p => p with { X = turn.Apply(p.At).X, Y = turn.Apply(p.At).Y }),
+            .. Constellation.From(board).Points.Select(p => p with { X = turn.Apply(p.At).X, Y = turn.Apply(p.At).Y }),
         ]);
         var first = Search(seen).Candidates[0];
-        foreach (var (s, k) in seen.Points.Zip(Constellation.Of(board).Points))
+        foreach (var (s, k) in seen.Points.Zip(Constellation.From(board).Points))
             Assert.True((first.Placement.Apply(s.At) - k.At).Length < 1e-3);
         Assert.Empty(first.DifferencesUnderBlock);
         Assert.True(first.Chance > 0.99);
@@ -51,7 +51,7 @@ public class IdentifyTests
     [Fact]
     public void Boards_that_differ_only_beside_the_block_are_one_class()
     {
-        var first = Search(Constellation.Of(Boards[30])).Candidates[0];
+        var first = Search(Constellation.From(Boards[30])).Candidates[0];
         Assert.Equal(new[] { "b30", "b31", "b32" }, first.Twins.Append(first.BoardId).Order());
     }
 
@@ -88,7 +88,7 @@ public class IdentifyTests
                 },
             ],
         };
-        var first = Search(Constellation.Of(changed)).Candidates[0];
+        var first = Search(Constellation.From(changed)).Candidates[0];
         Assert.Equal(["height"], first.DifferencesUnderBlock.Select(d => d.Code));
         Assert.Contains(capacitor.Id, first.DifferencesUnderBlock[0].Refs);
         Assert.Contains(first.OtherDifferences, d => d.Refs.Contains("J9"));

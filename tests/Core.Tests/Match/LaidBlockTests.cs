@@ -45,14 +45,14 @@ public class LaidBlockTests
     [Fact]
     public void Plates_of_another_board_are_left_out_and_the_back_plate_goes_with_its_holes()
     {
-        var first = LaidBlock.Of(Sample.Board(), Two("S1")).Block;
+        var first = LaidBlock.Create(Sample.Board(), Two("S1")).Block;
         Assert.Equal(["main"], first.Plates.Select(p => p.Id));
         Assert.Null(first.Plates[0].Board);
         Assert.NotNull(first.BackPlate);
-        Assert.Null(LaidBlock.Of(Sample.Board(), Two("OS1")).Block.BackPlate);
-        Assert.NotNull(LaidBlock.Of(Sample.Board(), Two("OS1", "S2")).Block.BackPlate);
+        Assert.Null(LaidBlock.Create(Sample.Board(), Two("OS1")).Block.BackPlate);
+        Assert.NotNull(LaidBlock.Create(Sample.Board(), Two("OS1", "S2")).Block.BackPlate);
         // one that uses no holes lies behind any
-        Assert.NotNull(LaidBlock.Of(Sample.Board(), Two()).Block.BackPlate);
+        Assert.NotNull(LaidBlock.Create(Sample.Board(), Two()).Block.BackPlate);
         Assert.Null(LaidBlock.Plates(Two("S1") with { BackPlate = null }, p => p.Board == "b").BackPlate);
         // all its plates belong here, and still they are told as this board's
         Assert.All(LaidBlock.Plates(Two("S1"), _ => true).Plates, p => Assert.Null(p.Board));
@@ -81,7 +81,7 @@ public class LaidBlockTests
             };
         IReadOnlySet<string> Of(double across) =>
             LaidBlock
-                .Of(
+                .Create(
                     board,
                     Sample.Block() with
                     {
@@ -96,6 +96,6 @@ public class LaidBlockTests
                 .Contacts();
         Assert.Equal(["B1", "M1", "M2", "U1"], Of(14).Order());
         Assert.Equal(["M1", "M2", "U1"], Of(10).Order());
-        Assert.Equal(["M1", "M2", "U1"], LaidBlock.Of(board, Sample.Block()).Contacts().Order());
+        Assert.Equal(["M1", "M2", "U1"], LaidBlock.Create(board, Sample.Block()).Contacts().Order());
     }
 }

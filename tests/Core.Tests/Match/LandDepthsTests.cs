@@ -17,7 +17,9 @@ public class LandDepthsTests
     private static readonly Block Begun = AssumedBlock.For(Tern, new("x", "Q", "W", BlockKind.FullCover, false));
 
     private static Blocks.Depths.StepDepth Step(string land, LandReading reading, Boards.Board? board = null) =>
-        Assert.Single(LandDepths.Of(board ?? Tern, Begun, 3, new Dictionary<string, LandReading> { [land] = reading }));
+        Assert.Single(
+            LandDepths.Compute(board ?? Tern, Begun, 3, new Dictionary<string, LandReading> { [land] = reading })
+        );
 
     /// <summary>
     /// engine: gauge 2.79 against 3.00; an impression of 0.66 under memory of 1.2 against a die of 2.1 with 0.03 of
@@ -42,7 +44,7 @@ public class LandDepthsTests
     {
         string Refused(Action act) => Assert.Throws<InputException>(act).Faults[0].Field;
         var gauge = new Dictionary<string, LandReading> { ["L-M1-M2"] = new(2.79, null, null, null) };
-        Assert.Equal("/readings/dieReadingMm", Refused(() => LandDepths.Of(Tern, Begun, null, gauge)));
+        Assert.Equal("/readings/dieReadingMm", Refused(() => LandDepths.Compute(Tern, Begun, null, gauge)));
         Boards.Board With(string part, Func<Boards.Part, Boards.Part> how) =>
             Tern with
             {

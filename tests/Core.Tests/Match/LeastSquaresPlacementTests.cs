@@ -49,7 +49,7 @@ public class LeastSquaresPlacementTests
             double Own(int i) => weight[i] / (pairs[i].SlackMm * pairs[i].SlackMm);
             foreach (
                 var (best, w) in ((Placement, Func<int, double>)[])
-                    [(LeastSquaresPlacement.Of(pairs, 0), _ => 1), (Weighted(pairs, weight), Own)]
+                    [(LeastSquaresPlacement.Fit(pairs, 0), _ => 1), (Weighted(pairs, weight), Own)]
             )
             {
                 var least = Left(best, w);
@@ -75,7 +75,7 @@ public class LeastSquaresPlacementTests
         ];
         Assert.Equal(0.4, Weighted(pairs, [1e6, 1e6, 1]).YMm, 4);
         Assert.Equal(0.4 * 2 / 3, Weighted(pairs, [1, 1, 1]).YMm, 9);
-        Assert.Equal(0.4 * 2 / 3, LeastSquaresPlacement.Of(pairs, 0).YMm, 9);
+        Assert.Equal(0.4 * 2 / 3, LeastSquaresPlacement.Fit(pairs, 0).YMm, 9);
         HolePair[] tight = [pairs[0] with { SlackMm = 1e-4 }, pairs[1] with { SlackMm = 1e-4 }, pairs[2]];
         Assert.Equal(0.4, Weighted(tight, [1, 1, 1]).YMm, 4);
     }
@@ -86,6 +86,6 @@ public class LeastSquaresPlacementTests
         HolePair[] one = [new(new(10, 0), new(3, 4), 0.1)];
         Assert.Equal(90, Weighted(one, [1], 90).RotationDeg, 9);
         Assert.Equal(-6, Weighted(one, [1], 90).YMm, 9);
-        Assert.Equal(90, LeastSquaresPlacement.Of(one, 90).RotationDeg, 9);
+        Assert.Equal(90, LeastSquaresPlacement.Fit(one, 90).RotationDeg, 9);
     }
 }

@@ -50,7 +50,7 @@ public class LikelihoodTests
         expected -= 300 * Math.Max(0, 0.5 - (double)met / seen);
         Assert.Equal(
             expected,
-            Likelihood.Of(holes, holesMet, parts, partsMet, squares, sigma, seen, area),
+            Likelihood.Compute(holes, holesMet, parts, partsMet, squares, sigma, seen, area),
             1e-6 * Math.Abs(expected)
         );
     }
@@ -67,7 +67,7 @@ public class LikelihoodTests
     {
         // ln B(m + 1, n − m + 1) by sums
         double Fact(int n) => Enumerable.Range(1, n).Sum(i => Math.Log(i));
-        double Of(int parts) => Likelihood.Of(0, 0, parts, 10, 0, 0.1, 12, 5000);
+        double Of(int parts) => Likelihood.Compute(0, 0, parts, 10, 0, 0.1, 12, 5000);
         double Share(int n) => Fact(10) + Fact(n - 10) - Fact(n + 1);
         foreach (var parts in new[] { 1998, 1999, 2000, 2009, 2010, 3000 })
             Assert.Equal(Share(parts) - Share(100), Of(parts) - Of(100), 1e-3);

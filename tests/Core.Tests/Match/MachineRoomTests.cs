@@ -56,7 +56,7 @@ public class MachineRoomTests
     public void An_order_that_stands_in_no_machine_has_no_slots()
     {
         var order = WorkOrder.Plain(Sample.Board(), Sample.Block());
-        Assert.Null(MachineRoom.Of(order, []));
+        Assert.Null(MachineRoom.Compute(order, []));
         Assert.Empty(MachineRoom.Faults(order, []));
     }
 
@@ -77,14 +77,14 @@ public class MachineRoomTests
     {
         var (order, pairs) = Two(6, Block(bracket, height), pitch: pitch);
         Assert.Equal(2.13, pairs[0].On[0].Fit.PlaneMm!.Value, 2);
-        Assert.Equal([new("A", 1, takes), new("B", 6, takes)], MachineRoom.Of(order, pairs)!.Slots);
+        Assert.Equal([new("A", 1, takes), new("B", 6, takes)], MachineRoom.Compute(order, pairs)!.Slots);
     }
 
     [Fact]
     public void A_card_without_a_block_takes_what_its_bracket_says()
     {
         var (order, _) = Two(4, second: Sample.Board() with { Slots = 3 });
-        Assert.Equal([1, 3], MachineRoom.Of(order, [])!.Slots.Select(s => s.Slots));
+        Assert.Equal([1, 3], MachineRoom.Compute(order, [])!.Slots.Select(s => s.Slots));
     }
 
     [Theory]
@@ -94,7 +94,7 @@ public class MachineRoomTests
     public void Slots_between_and_beside_the_cards_stay_free(int slot, int? slots, int[] free)
     {
         var (order, pairs) = Two(slot, slots: slots);
-        Assert.Equal(free, MachineRoom.Of(order, pairs)!.Free);
+        Assert.Equal(free, MachineRoom.Compute(order, pairs)!.Free);
     }
 
     [Fact]
@@ -118,7 +118,7 @@ public class MachineRoomTests
     public void A_link_reaches_between_its_shortest_and_its_longest(double min, double max, double? missMm)
     {
         var (order, pairs) = Two(4, links: Link(min, max));
-        var link = Assert.Single(MachineRoom.Of(order, pairs)!.Links);
+        var link = Assert.Single(MachineRoom.Compute(order, pairs)!.Links);
         Assert.Equal((60, 0), (link.DistanceMm, link.OffsetMm));
         Assert.Equal(missMm is null, link.Fits);
         var fault = MachineRoom.Faults(order, pairs).SingleOrDefault();
@@ -158,7 +158,7 @@ public class MachineRoomTests
         };
         Port[] ports = [new("in", "G1/4", 0, 0, "up", "in") { ZMm = 5 }, new("out", "G1/4", 20, 0, "up", "out")];
         var (order, pairs) = Two(4, Block(1, 12, ports), second: wide, links: [Link(to: "in"), Link(to: "out")]);
-        var links = MachineRoom.Of(order, pairs)!.Links;
+        var links = MachineRoom.Compute(order, pairs)!.Links;
         Assert.Equal(Math.Sqrt(10 * 10 + 4 * 4), links[0].OffsetMm, 9);
         Assert.Equal(60, links[0].DistanceMm, 9);
         // a port without a height lies halfway up the block: 6 mm, one more than the stated 5
@@ -169,7 +169,7 @@ public class MachineRoomTests
     public void A_link_to_a_card_or_port_that_is_not_there_is_no_link()
     {
         var (order, pairs) = Two(4, links: [Link(to: "none"), new(new("A", "in"), new("C", "in"), 1, 2, 3)]);
-        Assert.Empty(MachineRoom.Of(order, pairs)!.Links);
+        Assert.Empty(MachineRoom.Compute(order, pairs)!.Links);
     }
 
     [Theory]
@@ -179,7 +179,7 @@ public class MachineRoomTests
     public void Ports_that_links_and_loop_take_need_no_plug(int links, int plugs)
     {
         var (order, pairs) = Two(4, links: [.. Enumerable.Repeat(Link(), links)]);
-        Assert.Equal(plugs, MachineRoom.Of(order, pairs)!.Plugs);
+        Assert.Equal(plugs, MachineRoom.Compute(order, pairs)!.Plugs);
     }
 
     [Fact]
@@ -192,7 +192,7 @@ public class MachineRoomTests
         int Plugs(params MachineLink[] links)
         {
             var (order, pairs) = Two(4, Block(1, 12, four), links: links);
-            return MachineRoom.Of(order, pairs)!.Plugs;
+            return MachineRoom.Compute(order, pairs)!.Plugs;
         }
         MachineLink To(string a, string b) => new(new("A", a), new("B", b), 1, 99, 99);
         // each with its own in and out

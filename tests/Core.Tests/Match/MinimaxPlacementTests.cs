@@ -32,7 +32,7 @@ public class MinimaxPlacementTests
             new(new(0, 0), new(0, 0), 0.22),
             new(new(20, 0), new(20.4, 0), 0.22),
         ];
-        var squares = MinimaxPlacement.Ratio(pairs, LeastSquaresPlacement.Of(pairs, 0));
+        var squares = MinimaxPlacement.Ratio(pairs, LeastSquaresPlacement.Fit(pairs, 0));
         var (_, ratio) = MinimaxPlacement.Solve(pairs, 0);
         Assert.Equal(0.4 * 2 / 3 / 0.22, squares, 6);
         Assert.Equal(0.2 / 0.22, ratio, 6);
@@ -80,7 +80,7 @@ public class MinimaxPlacementTests
                         ),
                     ];
                     var (at, ratio) = MinimaxPlacement.Solve(pairs, 0);
-                    Assert.True(ratio <= MinimaxPlacement.Ratio(pairs, LeastSquaresPlacement.Of(pairs, 0)) + 1e-9);
+                    Assert.True(ratio <= MinimaxPlacement.Ratio(pairs, LeastSquaresPlacement.Fit(pairs, 0)) + 1e-9);
                     var draws = new NormalDraws(3);
                     for (var k = 0; k < 60; k++)
                     {

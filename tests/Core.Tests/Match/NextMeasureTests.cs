@@ -70,7 +70,10 @@ public class NextMeasureTests
         Assert.Equal(sure.OrderDescending(), sure);
         // as one draws with that hole held
         var laid = Laying.Best(Board, Sample.Block(), new());
-        Assert.All(told, m => Assert.Equal(SeatingChance.Of(Board, laid.Alignment, laid.Loose, 1, m.Id), m.ChanceThen));
+        Assert.All(
+            told,
+            m => Assert.Equal(SeatingChance.Compute(Board, laid.Alignment, laid.Loose, 1, m.Id), m.ChanceThen)
+        );
     }
 
     [Fact]

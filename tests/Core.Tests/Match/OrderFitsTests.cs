@@ -148,13 +148,13 @@ public class StockCoolingTests
     [InlineData(false, false, BondKind.Pads, false)]
     [InlineData(true, false, BondKind.Clips, false)]
     public void What_stays_or_comes_back_on_pads_or_paste_cools(bool stays, bool returns, BondKind kind, bool cools) =>
-        Assert.Equal(cools ? ["Q1", "Q2"] : [], StockCooling.Of(Stock(stays, returns, kind)).Order());
+        Assert.Equal(cools ? ["Q1", "Q2"] : [], StockCooling.Find(Stock(stays, returns, kind)).Order());
 
     [Fact]
     public void Of_a_card_only_the_pieces_of_that_board_count()
     {
-        Assert.Empty(StockCooling.Of(null));
-        Assert.Empty(StockCooling.Of(Stock(true, false, BondKind.Pads, "B"), "A"));
-        Assert.Equal(2, StockCooling.Of(Stock(true, false, BondKind.Pads, "B"), "B").Count);
+        Assert.Empty(StockCooling.Find(null));
+        Assert.Empty(StockCooling.Find(Stock(true, false, BondKind.Pads, "B"), "A"));
+        Assert.Equal(2, StockCooling.Find(Stock(true, false, BondKind.Pads, "B"), "B").Count);
     }
 }

@@ -112,7 +112,7 @@ public class PhotoTests
             .ToList();
         var traced = PhotoTrace.Run(marks, clicks, picture.Width, picture.Height);
         // the sheet's frame against the board's: best rigid fit, as an installer has no other frame
-        var pose = Match.Identify.RigidFit.Of([
+        var pose = Match.Identify.RigidFit.Fit([
             .. traced.Points.Zip(Dunlin.Holes, (t, h) => (new Point2(t.XMm, t.YMm), h.At)),
         ]);
         var rms = Math.Sqrt(
@@ -143,7 +143,7 @@ public class PhotoTests
         var scene = Scene(2400, tilt, turn, k1, 3);
         var photo = scene.Take();
         var marks = MarkFinder.Find(photo);
-        FlatPicture At(double heightMm) => FlatPhoto.Of(photo, marks, heightMm, below);
+        FlatPicture At(double heightMm) => FlatPhoto.Create(photo, marks, heightMm, below);
         // the sheet lies at (-70, -215) of the board
         Point2 Px(FlatPicture f, double x, double y)
         {
@@ -172,7 +172,7 @@ public class PhotoTests
                 Px(raised, x + dx * out_, y + dy * out_) is var p ? raised.Picture.At(p.X - 0.5, p.Y - 0.5) : 0;
             Assert.True(Shade(0.5) - Shade(-0.5) > 20, $"edge at {x}: {Shade(-0.5):0} in, {Shade(0.5):0} out");
         }
-        Assert.Throws<InputException>(() => FlatPhoto.Of(photo, [.. marks.Take(3)], 0, below));
+        Assert.Throws<InputException>(() => FlatPhoto.Create(photo, [.. marks.Take(3)], 0, below));
         Assert.Throws<InputException>(() => At(350));
     }
 }

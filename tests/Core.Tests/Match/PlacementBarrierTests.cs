@@ -76,12 +76,12 @@ public class PlacementBarrierTests
             double[] g = [7, 7, 7, 7],
                 h = [.. Enumerable.Repeat(7.0, 16)];
             PlacementBarrier.Derivatives(rows, weight, at[0], at[1], at[2], at[3], g, h);
-            var slope = NumericJacobian.Of(
+            var slope = NumericJacobian.Compute(
                 at,
                 1,
                 (v, into) => into[0] = PlacementBarrier.Value(rows, weight, v[0], v[1], v[2], v[3])
             );
-            var bend = NumericJacobian.Of(
+            var bend = NumericJacobian.Compute(
                 at,
                 4,
                 (v, into) =>
@@ -103,7 +103,7 @@ public class PlacementBarrierTests
     }
 
     private static double Worst(HolePair[] pairs, Placement at) =>
-        pairs.Max(p => p.Miss(at).Length / Math.Max(p.SlackMm, HolePair.LeastSlackMm));
+        pairs.Max(p => p.Miss(at).Length / Math.Max(p.SlackMm, HolePair.MinSlackMm));
 
     [Theory]
     [InlineData(1)]

@@ -97,7 +97,7 @@ public class PlacementBoundTests
             var pairs = Draw(d, 2 + k % 5, 0.3);
             double Squares(Placement at) =>
                 pairs.Sum(p => (at.Apply(p.Block) - p.Board).Dot(at.Apply(p.Block) - p.Board));
-            var best = LeastSquaresPlacement.Of(pairs, 0);
+            var best = LeastSquaresPlacement.Fit(pairs, 0);
             var least = Squares(best);
             foreach (var step in new[] { 1e-3, -1e-3 })
             {
@@ -112,7 +112,7 @@ public class PlacementBoundTests
     public void One_screw_shifts_and_does_not_turn()
     {
         HolePair[] one = [new(new(10, 0), new(3, 4), 0.1)];
-        foreach (var at in new[] { LeastSquaresPlacement.Of(one, 90), MinimaxPlacement.Solve(one, 90).Placement })
+        foreach (var at in new[] { LeastSquaresPlacement.Fit(one, 90), MinimaxPlacement.Solve(one, 90).Placement })
         {
             Assert.Equal(90, at.RotationDeg, 9);
             Assert.Equal(3, at.XMm, 9);
@@ -121,7 +121,7 @@ public class PlacementBoundTests
         Assert.Equal((new Placement(0, 0, 90), 0), MinimaxPlacement.Solve([], 90));
         // screws in one place tell nothing of the turn either
         HolePair[] same = [one[0], one[0] with { Board = new(3.2, 4) }];
-        Assert.Equal(180, LeastSquaresPlacement.Of(same, 180).RotationDeg, 9);
+        Assert.Equal(180, LeastSquaresPlacement.Fit(same, 180).RotationDeg, 9);
         Assert.Equal(1, MinimaxPlacement.Solve(same, 180).Ratio, 6);
         Assert.True(PlacementBound.CanReachOne([one[0], one[0] with { Board = new(3.19, 4) }], 180));
     }

@@ -25,7 +25,7 @@ public class PlaneHeightTests
         );
 
     private static PlaneHeight? Of(Seat seat, double? standoff, params Pairing[] pairings) =>
-        PlaneHeight.Of(seat, standoff, 0.1, pairings, 0.03);
+        PlaneHeight.Compute(seat, standoff, 0.1, pairings, 0.03);
 
     [Fact]
     public void On_a_die_it_is_the_dies_height_less_the_lands_step_and_the_paste()

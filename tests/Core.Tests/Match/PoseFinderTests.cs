@@ -67,7 +67,7 @@ public class PoseFinderTests
                 Assert.Null(refined);
                 continue;
             }
-            var expected = RigidFit.Of(pairs);
+            var expected = RigidFit.Fit(pairs);
             foreach (var s in seen)
                 Assert.True((expected.Apply(s.At) - refined!.Value.Apply(s.At)).Length < 1e-3);
         }

@@ -21,7 +21,7 @@ public class RigidFitTests
                 (turn, shift, points) =>
                 {
                     var pose = new Placement(shift.X, shift.Y, turn);
-                    var found = RigidFit.Of([.. points.Select(p => (p, pose.Apply(p)))]);
+                    var found = RigidFit.Fit([.. points.Select(p => (p, pose.Apply(p)))]);
                     // points all in one place fix no turn
                     if (points.Max(p => (p - points[0]).Length) < 1e-3)
                         return;
@@ -40,7 +40,7 @@ public class RigidFitTests
                     if (points.Max(p => (p - points[0]).Length) < 1)
                         return;
                     double Misses(Placement q) => pairs.Sum(x => Math.Pow((q.Apply(x.p) - x.Item2).Length, 2));
-                    var best = RigidFit.Of(pairs);
+                    var best = RigidFit.Fit(pairs);
                     foreach (
                         var (dx, dy, turn) in ((double, double, double)[])
                             [(0.01, 0, 0), (-0.01, 0, 0), (0, 0.01, 0), (0, -0.01, 0), (0, 0, 0.01), (0, 0, -0.01)]
@@ -55,13 +55,13 @@ public class RigidFitTests
     public void Far_from_the_origin_two_points_give_their_turn()
     {
         // 400 mm away, turned by a quarter about their own middle
-        var fit = RigidFit.Of([(new(400, 300), new(401, 301)), (new(402, 300), new(401, 303))]);
+        var fit = RigidFit.Fit([(new(400, 300), new(401, 301)), (new(402, 300), new(401, 303))]);
         Assert.Equal(90, fit.RotationDeg, 9);
         var middle = fit.Apply(new Point2(401, 300));
         Assert.Equal(401, middle.X, 9);
         Assert.Equal(302, middle.Y, 9);
         // a tenth too long is shared by both ends
-        var stretched = RigidFit.Of([(new(400, 300), new(-100.1, 50)), (new(402, 300), new(-97.9, 50))]);
+        var stretched = RigidFit.Fit([(new(400, 300), new(-100.1, 50)), (new(402, 300), new(-97.9, 50))]);
         Assert.Equal(0, stretched.RotationDeg, 9);
         Assert.Equal(-100, stretched.Apply(new Point2(400, 300)).X, 9);
     }
@@ -69,7 +69,7 @@ public class RigidFitTests
     [Fact]
     public void One_pair_gives_a_shift()
     {
-        var fit = RigidFit.Of([(new(3, 4), new(10, -2))]);
+        var fit = RigidFit.Fit([(new(3, 4), new(10, -2))]);
         Assert.Equal(new Placement(7, -6, 0), fit);
     }
 }

@@ -36,25 +36,28 @@ public class SeatingChanceTests
     [InlineData(0.5)]
     public void Two_screws_go_through_where_both_slacks_take_up_both_errors(double sigma)
     {
-        var chance = SeatingChance.Of(Board(sigma), Two(), [], 1);
+        var chance = SeatingChance.Compute(Board(sigma), Two(), [], 1);
         Assert.Equal(Within(2 * Slack / (Math.Sqrt(2) * sigma)), chance, 0.025);
         // the same seed, the same chance
-        Assert.Equal(chance, SeatingChance.Of(Board(sigma), Two(), [], 1));
+        Assert.Equal(chance, SeatingChance.Compute(Board(sigma), Two(), [], 1));
     }
 
     [Fact]
     public void A_hole_that_was_measured_moves_no_more()
     {
-        Assert.Equal(Within(2 * Slack / 0.2), SeatingChance.Of(Board(0.2), Two(), [], 1, "H1"), 0.025);
-        Assert.Equal(Within(2 * Slack / 0.2), SeatingChance.Of(Board(0.2), Two(), [], 1, "H2"), 0.025);
-        Assert.Equal(SeatingChance.Of(Board(0.2), Two(), [], 1), SeatingChance.Of(Board(0.2), Two(), [], 1, "H9"));
+        Assert.Equal(Within(2 * Slack / 0.2), SeatingChance.Compute(Board(0.2), Two(), [], 1, "H1"), 0.025);
+        Assert.Equal(Within(2 * Slack / 0.2), SeatingChance.Compute(Board(0.2), Two(), [], 1, "H2"), 0.025);
+        Assert.Equal(
+            SeatingChance.Compute(Board(0.2), Two(), [], 1),
+            SeatingChance.Compute(Board(0.2), Two(), [], 1, "H9")
+        );
     }
 
     [Fact]
     public void A_required_screw_without_a_hole_never_goes_through()
     {
-        Assert.Equal(0, SeatingChance.Of(Board(0.05), Two(secondFound: false), [], 1));
-        Assert.True(SeatingChance.Of(Board(0.05), Two(secondFound: false, secondRequired: false), [], 1) > 0.9);
+        Assert.Equal(0, SeatingChance.Compute(Board(0.05), Two(secondFound: false), [], 1));
+        Assert.True(SeatingChance.Compute(Board(0.05), Two(secondFound: false, secondRequired: false), [], 1) > 0.9);
     }
 
     [Theory]
@@ -72,12 +75,12 @@ public class SeatingChanceTests
             var at = new Point2(45 + 3 + besideMm, 0).Turned(turn * Math.PI / 180);
             var part = Sample.Part("C1", PartKind.Capacitor, at.X, at.Y, 6, 6, 6);
             var none = new Alignment(Placement.Identity, 0, [], []);
-            var chance = SeatingChance.Of(Board(sigma), none, [(ceiling, part)], 1);
+            var chance = SeatingChance.Compute(Board(sigma), none, [(ceiling, part)], 1);
             Assert.Equal(Normal.CDF(0, 1, besideMm / sigma), chance, 0.035);
         }
         // one that is lower than the plate is no trouble wherever it drifts
         var low = Sample.Part("C1", PartKind.Capacitor, 45, 0, 6, 6, 2);
-        Assert.Equal(1, SeatingChance.Of(Board(sigma), new(Placement.Identity, 0, [], []), [(ceiling, low)], 1));
+        Assert.Equal(1, SeatingChance.Compute(Board(sigma), new(Placement.Identity, 0, [], []), [(ceiling, low)], 1));
     }
 
     [Fact]
@@ -85,6 +88,8 @@ public class SeatingChanceTests
     {
         using var stop = new CancellationTokenSource();
         stop.Cancel();
-        Assert.Throws<OperationCanceledException>(() => SeatingChance.Of(Board(0.1), Two(), [], 1, cancel: stop.Token));
+        Assert.Throws<OperationCanceledException>(() =>
+            SeatingChance.Compute(Board(0.1), Two(), [], 1, cancel: stop.Token)
+        );
     }
 }

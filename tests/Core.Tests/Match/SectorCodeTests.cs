@@ -33,7 +33,7 @@ public class SectorCodeTests
         for (var turn = 0.01; turn < 2 * Math.PI; turn += 0.37)
             Assert.Equal(
                 TargetSheet.Canonical((byte)code),
-                TargetSheet.Canonical(SectorCode.Of(Mark((byte)code, turn), Threshold)!.Value)
+                TargetSheet.Canonical(SectorCode.Read(Mark((byte)code, turn), Threshold)!.Value)
             );
     }
 
@@ -41,14 +41,14 @@ public class SectorCodeTests
     public void Unturned_its_bits_run_from_the_first_sector_on() =>
         Assert.All(
             (byte[])[0b00010111, 0b01100101, 0b10110001],
-            code => Assert.Equal(code, SectorCode.Of(Mark(code, 0.001), Threshold))
+            code => Assert.Equal(code, SectorCode.Read(Mark(code, 0.001), Threshold))
         );
 
     [Fact]
     public void As_light_as_the_threshold_is_light()
     {
-        Assert.Equal((byte)0, SectorCode.Of((_, _) => Threshold, Threshold));
-        Assert.Equal((byte)255, SectorCode.Of((_, _) => Threshold - 0.01, Threshold));
+        Assert.Equal((byte)0, SectorCode.Read((_, _) => Threshold, Threshold));
+        Assert.Equal((byte)255, SectorCode.Read((_, _) => Threshold - 0.01, Threshold));
     }
 
     [Fact]
@@ -65,9 +65,9 @@ public class SectorCodeTests
                     return Half(on % 1) ? 40 : 200;
                 return (0b01010011 >> sector & 1) == 1 ? 40 : 200;
             };
-        Assert.NotNull(SectorCode.Of(Neither(5), Threshold));
-        Assert.Null(SectorCode.Of(Neither(0, 3, 6), Threshold));
-        Assert.Null(SectorCode.Of(Neither(0, 1, 2, 3, 4, 5, 6, 7), Threshold));
+        Assert.NotNull(SectorCode.Read(Neither(5), Threshold));
+        Assert.Null(SectorCode.Read(Neither(0, 3, 6), Threshold));
+        Assert.Null(SectorCode.Read(Neither(0, 1, 2, 3, 4, 5, 6, 7), Threshold));
     }
 
     [Fact]
@@ -82,6 +82,6 @@ public class SectorCodeTests
             var dark = (code >> sector & 1) == 1;
             return (at is < 0.15 or > 0.85 ? !dark : dark) ? 40 : 200;
         };
-        Assert.Equal(TargetSheet.Canonical(code), TargetSheet.Canonical(SectorCode.Of(blurred, Threshold)!.Value));
+        Assert.Equal(TargetSheet.Canonical(code), TargetSheet.Canonical(SectorCode.Read(blurred, Threshold)!.Value));
     }
 }

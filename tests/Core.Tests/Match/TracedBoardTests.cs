@@ -58,7 +58,7 @@ public class TracedBoardTests
     public void The_board_is_squared_by_its_rows_of_holes_and_centred_on_its_die(double turn)
     {
         var (marks, features) = View(turn, Sample.Board());
-        var traced = TracedBoard.Of(marks, features, 4000, 3000, 0, Names).Board;
+        var traced = TracedBoard.Create(marks, features, 4000, 3000, 0, Names).Board;
         foreach (var h in Sample.Board().Holes)
             Assert.True((traced.Holes.Single(x => x.Id == h.Id).At - h.At).Length < 0.01, h.Id);
         var die = traced.FindPart("U1")!;
@@ -85,7 +85,7 @@ public class TracedBoardTests
             ),
         ];
         var refused = Assert
-            .Throws<InputException>(() => TracedBoard.Of(marks, features, 4000, 3000, 0, Names))
+            .Throws<InputException>(() => TracedBoard.Create(marks, features, 4000, 3000, 0, Names))
             .Faults[0]
             .Message;
         Assert.Contains("the diameter of H2, the height of U1", refused, StringComparison.Ordinal);
@@ -95,7 +95,7 @@ public class TracedBoardTests
     public void Quarter_turns_turn_it_on()
     {
         var (marks, features) = View(0, Sample.Board(0, Sample.Part("M9", PartKind.Memory, 40, 10, 8, 4, 1)));
-        var turned = TracedBoard.Of(marks, features, 4000, 3000, 1, Names).Board.FindPart("M9")!;
+        var turned = TracedBoard.Create(marks, features, 4000, 3000, 1, Names).Board.FindPart("M9")!;
         Assert.Equal(-10, turned.X, 0.05);
         Assert.Equal(40, turned.Y, 0.05);
         Assert.Equal((4.0, 8.0), (Math.Round(turned.WidthMm, 1), Math.Round(turned.DepthMm, 1)));
@@ -188,7 +188,7 @@ public class TracedBoardTests
     )
     {
         var (marks, features) = View(turn, board ?? Sample.Board());
-        return TracedBoard.Of(
+        return TracedBoard.Create(
             marks,
             [.. features.Select(f => change is null ? f : change(f)).OfType<PhotoFeature>()],
             4000,

@@ -62,7 +62,7 @@ public class TriangleTests
         {
             var p = Drawn(seed, 4 + (int)seed, 0.4, span);
             var list = new List<Triangle> { default };
-            Triangles.Of(p.X, p.Y, p.Hole, 4, 6, list);
+            Triangles.Collect(p.X, p.Y, p.Hole, 4, 6, list);
             var plain = Plain(p, 4, holesOnly: false);
             if (!p.Hole.Contains(false))
                 plain.Clear();
@@ -87,7 +87,7 @@ public class TriangleTests
     {
         var p = Drawn(3, 12, 1, 60);
         var list = new List<Triangle>();
-        Triangles.Of(p.X, p.Y, p.Hole, 3, 6, list);
+        Triangles.Collect(p.X, p.Y, p.Hole, 3, 6, list);
         Assert.Equal(Plain(p, 6, holesOnly: true).Order(), Corners(list).Order());
     }
 

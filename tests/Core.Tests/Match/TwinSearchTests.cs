@@ -42,7 +42,7 @@ public class TwinSearchTests
 
     private static IdentifyResult Search(Constellation seen, int most = 5, params Board[] boards)
     {
-        var index = TwinIndex.Build([.. boards.Select(b => (b.Id, Constellation.Of(b)))]);
+        var index = TwinIndex.Build([.. boards.Select(b => (b.Id, Constellation.From(b)))]);
         return TwinSearch.Run(seen, 0.1, [index], id => boards.FirstOrDefault(b => b.Id == id), _ => [], most);
     }
 
@@ -51,7 +51,7 @@ public class TwinSearchTests
         var pose = new Placement(20, -35, 70);
         return new([
             .. Constellation
-                .Of(board)
+                .From(board)
                 .Points.Select(p => told?.Invoke(p) ?? p)
                 .Select(p => p with { X = pose.Apply(p.At).X, Y = pose.Apply(p.At).Y }),
         ]);
@@ -183,7 +183,7 @@ public class TwinSearchTests
             r.Text,
             StringComparison.Ordinal
         );
-        var index = TwinIndex.Build([.. boards.Select(b => (b.Id, Constellation.Of(b)))]);
+        var index = TwinIndex.Build([.. boards.Select(b => (b.Id, Constellation.From(b)))]);
         Assert.Empty(TwinSearch.Run(Seen(boards[0]), 0.1, [index], _ => null, _ => []).Candidates);
         Assert.Empty(TwinSearch.Run(Seen(boards[0]), 0.1, [], _ => null, _ => []).Candidates);
     }
@@ -193,7 +193,7 @@ public class TwinSearchTests
     {
         var d = new NormalDraws(seed);
         var pose = new Placement(20, -35, 70);
-        var all = Constellation.Of(board).Points;
+        var all = Constellation.From(board).Points;
         return new([
             .. all.Take(known)
                 .Select(p => p with { X = p.X + offMm * d.Next(), Y = p.Y + offMm * d.Next() })
@@ -259,7 +259,7 @@ public class TwinSearchTests
     public void Three_points_are_the_least()
     {
         var board = Make("a", 1);
-        Constellation First(int n) => new([.. Constellation.Of(board).Points.Take(n)]);
+        Constellation First(int n) => new([.. Constellation.From(board).Points.Take(n)]);
         Assert.Equal("holes", Assert.Throws<InputException>(() => Search(First(2), boards: board)).Faults[0].Field);
         // three are looked for, and too few to be sure by
         Assert.InRange(Search(First(3), boards: board).NoneChance, 0.01, 1);
@@ -276,7 +276,7 @@ public class TwinSearchTests
             };
         Board[] boards = [Alike("a", 10), Alike("b", 14), Alike("c", 18)];
         var seen = new Constellation([.. Seen(boards[0]).Points.Where((_, i) => i != 15)]);
-        var index = TwinIndex.Build([.. boards.Select(b => (b.Id, Constellation.Of(b)))]);
+        var index = TwinIndex.Build([.. boards.Select(b => (b.Id, Constellation.From(b)))]);
         IdentifyResult Of(int most, params string[] here) =>
             TwinSearch.Run(
                 seen,

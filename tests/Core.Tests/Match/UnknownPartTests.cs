@@ -30,11 +30,11 @@ public class UnknownPartTests
         Assert.Equal("unproven: 1 part without a height or a kind", fit.Summary);
         // it has its land: it is not bare, and its gap is not told
         Assert.Empty(fit.Uncovered);
-        var gaps = Reckon.Gaps(board, Sample.Block(), Sample.Materials);
+        var gaps = Compute.Gaps(board, Sample.Block(), Sample.Materials);
         Assert.Equal(["M2", "U1"], gaps.Pairs.Select(g => g.Part).Order());
         Assert.Equal(Verdict.Unproven, gaps.Verdict);
         Assert.Equal("unknown-parts", Assert.Single(gaps.Reasons!).Code);
-        Assert.Null(Reckon.Gaps(Sample.Board(), Sample.Block(), Sample.Materials).Verdict);
+        Assert.Null(Compute.Gaps(Sample.Board(), Sample.Block(), Sample.Materials).Verdict);
     }
 
     [Fact]

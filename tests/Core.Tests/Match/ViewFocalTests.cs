@@ -34,7 +34,7 @@ public class ViewFocalTests
     {
         foreach (var view in ViewOfPlane.Some().Where(v => v.TiltDeg > 0))
         {
-            var focal = ViewFocal.Of(view.Theta(), Sure(1e-14), 1, Typical);
+            var focal = ViewFocal.Compute(view.Theta(), Sure(1e-14), 1, Typical);
             Assert.Equal(view.Focal, focal.At(view.Theta()), 1e-4);
             Assert.InRange(focal.LogVariance, 0, 1e-8);
         }
@@ -45,7 +45,7 @@ public class ViewFocalTests
     {
         foreach (var view in ViewOfPlane.Some().Where(v => v.TiltDeg == 0))
         {
-            var focal = ViewFocal.Of(view.Theta(), Sure(1e-6), 1, Typical);
+            var focal = ViewFocal.Compute(view.Theta(), Sure(1e-6), 1, Typical);
             Assert.Equal(Typical, focal.At(view.Theta()), 3);
             Assert.Equal(SpreadShare * SpreadShare, focal.LogVariance, 3);
         }
@@ -73,7 +73,7 @@ public class ViewFocalTests
             ofTypical = Math.Pow(2 * SpreadShare * typical, 2),
             weight = a * a / ofB + 1 / ofTypical,
             w = (a * b / ofB + typical / ofTypical) / weight;
-        var focal = ViewFocal.Of(theta, covariance, sigma, Typical);
+        var focal = ViewFocal.Compute(theta, covariance, sigma, Typical);
         Assert.Equal(1 / Math.Sqrt(w), focal.At(theta), 1e-6);
         // d log f = −dw / 2w, and of w only what the typical one's own variance makes
         var expected = Math.Pow(1 / ofTypical / weight, 2) * ofTypical / (4 * w * w);
@@ -85,10 +85,10 @@ public class ViewFocalTests
     {
         // columns that ask for a negative 1/f²
         double[] theta = [1, 0, 0, 0, 2, 0, 0.0, 0.9];
-        var near = ViewFocal.Of(theta, Sure(1e-14), 1, Typical);
+        var near = ViewFocal.Compute(theta, Sure(1e-14), 1, Typical);
         Assert.Equal(5 * Typical, near.At(theta), 9);
         double[] steep = [2, 0, 0, 0, 1, 0, 0.0, 5];
-        var far = ViewFocal.Of(steep, Sure(1e-14), 1, Typical);
+        var far = ViewFocal.Compute(steep, Sure(1e-14), 1, Typical);
         Assert.Equal(Typical / 5, far.At(steep), 9);
     }
 }

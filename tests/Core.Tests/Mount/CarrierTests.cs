@@ -36,7 +36,7 @@ public class CarrierTests
         Carriers.Sample(
             carrier =>
             {
-                var pads = EdgePads.Of(carrier);
+                var pads = EdgePads.Compute(carrier);
                 var edge = carrier.Outline.Bounds;
                 foreach (var pad in pads)
                 {

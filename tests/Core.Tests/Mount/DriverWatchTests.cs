@@ -106,7 +106,7 @@ public class DriverWatchTests
     [InlineData(90, 0.021, TurnState.Overshoot)]
     [InlineData(90, 0, TurnState.Met)]
     public void Where_hardly_any_torque_is_due_a_hands_noise_is_none(double deg, double nm, TurnState state) =>
-        Assert.Equal(state, Judge(new(90, 0, TurnTarget.LeastTorqueNm), (deg, nm)).State);
+        Assert.Equal(state, Judge(new(90, 0, TurnTarget.MinTorqueNm), (deg, nm)).State);
 
     [Fact]
     public void A_stated_limit_goes_before_the_quarter()

@@ -64,7 +64,7 @@ public class HoleLedgerTests
     private static IReadOnlyList<HoleRow> Rows(double kit, double stock)
     {
         var (b, k) = (WithStock(stock), Block(kit));
-        return HoleLedger.Of(b, b.Assembly!.Fasteners, [(k, Fit.Judge(b, k))]);
+        return HoleLedger.Create(b, b.Assembly!.Fasteners, [(k, Fit.Judge(b, k))]);
     }
 
     [Fact]
@@ -126,7 +126,7 @@ public class HoleLedgerTests
     private static HoleRow First(Blocks.Block block, Board? board = null, IReadOnlyList<FastenerGroup>? stock = null)
     {
         var b = board ?? Sample.Board();
-        return HoleLedger.Of(b, stock ?? [], [(block, Fit.Judge(b, block))])[0];
+        return HoleLedger.Create(b, stock ?? [], [(block, Fit.Judge(b, block))])[0];
     }
 
     private static Blocks.Block With(Func<Blocks.BlockHole, Blocks.BlockHole> change, Blocks.KitContents? kit = null)
@@ -215,6 +215,6 @@ public class HoleLedgerTests
         Assert.Equal("The kit's 4.5 mm screw reaches 0.8 mm into S1: too little thread.", Rows(4.5, 5)[0].Trouble);
         var (b, k) = (WithStock(10), Block(6));
         var other = b.Assembly!.Fasteners.Select(f => f with { Thread = "M3" }).ToList();
-        Assert.Null(HoleLedger.Of(b, other, [(k, Fit.Judge(b, k))])[0].Trouble);
+        Assert.Null(HoleLedger.Create(b, other, [(k, Fit.Judge(b, k))])[0].Trouble);
     }
 }

@@ -176,7 +176,7 @@ public class MountStepsTests
         foreach (var (move, turn) in t.Moves.Zip(turns))
         {
             Assert.Equal(move.Turns * 360, turn.Target!.AngleDeg, 9);
-            Assert.Equal(move.Home ? "to the stop" : TurnWords.Of(move.Turns), turn.HowFar);
+            Assert.Equal(move.Home ? "to the stop" : TurnWords.Format(move.Turns), turn.HowFar);
             Assert.Contains(move.Home ? "at home" : "afterwards", turn.Facts.Select(f => f.Label));
             Assert.Equal(plan.Mount.Pairs[0].Screws.Single(x => x.Hole == turn.Hole).Number, turn.Number);
         }

@@ -24,9 +24,9 @@ public class MountedBowTests
                 StiffnessFactor = stiffness,
             },
         };
-        return MountedBow.Of(
-            LaidBlock.Of(Sample.Board(), block),
-            Reckon.Seat(Sample.Board(), block, Pads, Sample.Materials, Sample.Grey)
+        return MountedBow.Compute(
+            LaidBlock.Create(Sample.Board(), block),
+            Compute.Seat(Sample.Board(), block, Pads, Sample.Materials, Sample.Grey)
         );
     }
 
@@ -39,7 +39,7 @@ public class MountedBowTests
         Assert.True(Middle(bow.Without!) < -0.01);
         Assert.True(Math.Abs(Middle(bow.With!)) < 0.7 * Math.Abs(Middle(bow.Without!)));
         // what the screws hold is what die and pads press
-        var seated = Reckon.Seat(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey);
+        var seated = Compute.Seat(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey);
         Assert.Equal(
             seated.Dies.Sum(d => d.LoadN) + seated.Pads.Sum(p => p.LoadN),
             bow.Without!.Reactions.Sum(r => r.ForceN),
@@ -90,8 +90,8 @@ public class MountedBowTests
     )
     {
         var loads = screws ?? [dieN / 4, dieN / 4, dieN / 4, dieN / 4];
-        return MountedBow.Of(
-            LaidBlock.Of(board ?? Sample.Board(), block ?? Sample.Block()),
+        return MountedBow.Compute(
+            LaidBlock.Create(board ?? Sample.Board(), block ?? Sample.Block()),
             new(
                 [new("U1", [10, 10, 10, 10], dieN, 1, null, null)],
                 [0, 0],

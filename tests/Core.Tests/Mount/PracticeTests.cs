@@ -9,12 +9,12 @@ public class PracticeTests
     private static readonly LaidPad[] Pads = [new("M1", 1, "soft"), new("M2", 1, "soft")];
 
     private static PracticeResult Practise(params (string, double)[] moves) =>
-        Reckon.Practise(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey, moves);
+        Compute.Practise(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey, moves);
 
     [Fact]
     public void The_cross_by_hand_scores_as_the_cross_and_beats_corner_first()
     {
-        var plan = Reckon.Tighten(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey);
+        var plan = Compute.Tighten(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey);
         var own = Practise([.. plan.Moves.Select(m => (m.Hole, m.Turns))]);
         Assert.True(own.AllHome);
         Assert.Equal(own.CrossScore, own.Score!.Value, 6);
@@ -30,7 +30,7 @@ public class PracticeTests
     public void On_a_bare_die_no_order_of_the_four_screws_keeps_the_edge_lighter_than_the_cross()
     {
         TighteningResult Run(IReadOnlyList<string>? order, double? turns) =>
-            Reckon.Tighten(Sample.Board(), Sample.Block(), [], Sample.Materials, Sample.Grey, turns, order);
+            Compute.Tighten(Sample.Board(), Sample.Block(), [], Sample.Materials, Sample.Grey, turns, order);
         var cross = Run(null, null);
         foreach (var order in Orders(cross.Order))
         {

@@ -29,7 +29,7 @@ public class ScrewOrderTests
         BlockHole[] square = [Hole("a", 70, 20), Hole("b", 130, 20), Hole("c", 130, 80), Hole("d", 70, 80)];
         foreach (var turned in new[] { square, [.. square.Reverse()], [square[2], square[0], square[3], square[1]] })
         {
-            var order = ScrewOrder.Of(turned).Select(h => h.Id).ToList();
+            var order = ScrewOrder.Compute(turned).Select(h => h.Id).ToList();
             // begun at the lower left
             Assert.Equal(["a", "c", "b", "d"], order);
             Assert.Equal(4, order.Distinct().Count());
@@ -47,7 +47,7 @@ public class ScrewOrderTests
             .. Sample.Corners(40).Select((p, i) => Hole($"o{i}", p.X, p.Y, 3)),
             .. Sample.Corners(20).Select((p, i) => Hole($"i{i}", p.X, p.Y, 1)),
         ];
-        var order = ScrewOrder.Of(holes).ToList();
+        var order = ScrewOrder.Compute(holes).ToList();
         Assert.Equal([1, 1, 1, 1, 3, 3, 3, 3], order.Select(h => h.Ring!.Value));
         foreach (var (first, second) in order.Chunk(2).Select(c => (c[0], c[1])))
             Assert.True((first.At + second.At).Length < 1e-9, $"{first.Id} and {second.Id} do not lie opposite");
@@ -57,10 +57,10 @@ public class ScrewOrderTests
     public void A_screw_with_none_across_is_turned_alone()
     {
         // three round a centre at (0, 5): none lies exactly opposite, yet each is taken once
-        var order = ScrewOrder.Of([Hole("a", -20, 0), Hole("b", 20, 0), Hole("c", 0, 15)]);
+        var order = ScrewOrder.Compute([Hole("a", -20, 0), Hole("b", 20, 0), Hole("c", 0, 15)]);
         Assert.Equal(["a", "b", "c"], order.Select(h => h.Id).Order());
-        Assert.Empty(ScrewOrder.Of([]));
-        Assert.Single(ScrewOrder.Of([Hole("a", 1, 2)]));
+        Assert.Empty(ScrewOrder.Compute([]));
+        Assert.Single(ScrewOrder.Compute([Hole("a", 1, 2)]));
     }
 
     [Theory]
@@ -79,15 +79,15 @@ public class ScrewOrderTests
         {
             BackPlate = new() { Id = "back", UsesHoles = ["S2", "S4"] },
         };
-        var later = MountScrews.Of(block, new(), null);
+        var later = MountScrews.Find(block, new(), null);
         Assert.Equal(["S2", "S4"], later.Where(s => s.Held).Select(s => s.Hole).Order());
         Assert.Equal([1, 2, 3, 4], later.Select(s => s.Number));
         // what stays out is numbered after what goes in
         Assert.Equal([false, false, true, true], later.Select(s => s.Held));
         Assert.All(later, s => Assert.Equal("T6", s.Driver));
-        var all = MountScrews.Of(block, new() { BackPlateScrews = BackPlateScrews.All }, null);
+        var all = MountScrews.Find(block, new() { BackPlateScrews = BackPlateScrews.All }, null);
         Assert.DoesNotContain(all, s => s.Held);
-        Assert.All(MountScrews.Of(block with { Kit = null }, new(), null), s => Assert.Equal("PH1", s.Driver));
+        Assert.All(MountScrews.Find(block with { Kit = null }, new(), null), s => Assert.Equal("PH1", s.Driver));
     }
 
     [Theory]
@@ -107,7 +107,7 @@ public class ScrewOrderTests
     [InlineData(10, "ten turns")]
     [InlineData(10.5, "each to its stop")]
     public void Turns_are_said_as_a_hand_makes_them(double turns, string words) =>
-        Assert.Equal(words, TurnWords.Of(turns));
+        Assert.Equal(words, TurnWords.Format(turns));
 
     [Theory]
     [InlineData(5.9, 2.0, Validity.Ok, "5.9 MPa")]
@@ -117,7 +117,7 @@ public class ScrewOrderTests
     [InlineData(31.0, null, Validity.Outside, "over 30 MPa: the edge chips")]
     public void Far_past_the_limit_no_pressure_is_told(double peak, double? limit, Validity validity, string words)
     {
-        Assert.Equal(validity, EdgePressure.Of(peak, limit));
+        Assert.Equal(validity, EdgePressure.Check(peak, limit));
         Assert.Equal(words, EdgePressure.InWords(peak, limit));
     }
 
@@ -128,7 +128,7 @@ public class ScrewOrderTests
     {
         var least = Worst(1, 0.1);
         double Score(Worst worst, int moves, double? limit = null) =>
-            PracticeScore.Of(worst, moves, least, 8, 0.5, limit);
+            PracticeScore.Score(worst, moves, least, 8, 0.5, limit);
         Assert.Equal(100, Score(least, 8), 9);
         // doing better than the recommended way is full marks, no more
         Assert.Equal(100, Score(Worst(0.5, 0.05), 4), 9);
@@ -143,8 +143,8 @@ public class ScrewOrderTests
     [Fact]
     public void Tilt_below_a_fiftieth_of_the_limit_is_none()
     {
-        Assert.Equal(100, PracticeScore.Of(Worst(1, 0.01), 4, Worst(1, 0), 4, 0.5, null), 9);
-        Assert.Equal(85, PracticeScore.Of(Worst(1, 0.02), 4, Worst(1, 0), 4, 0.5, null), 9);
+        Assert.Equal(100, PracticeScore.Score(Worst(1, 0.01), 4, Worst(1, 0), 4, 0.5, null), 9);
+        Assert.Equal(85, PracticeScore.Score(Worst(1, 0.02), 4, Worst(1, 0), 4, 0.5, null), 9);
     }
 
     [Fact]
@@ -161,7 +161,7 @@ public class ScrewOrderTests
             Hole("below", 105, 25),
         ];
         // their centre is (100, 50)
-        Assert.Equal(["back", "near", "below", "aside", "far", "farther"], ScrewOrder.Of(ring).Select(h => h.Id));
+        Assert.Equal(["back", "near", "below", "aside", "far", "farther"], ScrewOrder.Compute(ring).Select(h => h.Id));
     }
 
     [Fact]
@@ -176,7 +176,7 @@ public class ScrewOrderTests
             Hole("o2", 60, 0, 3),
             Hole("o3", -25, 0, 3),
         ];
-        Assert.Equal(["i2", "i1", "o1", "o3", "o2"], ScrewOrder.Of(holes).Select(h => h.Id));
+        Assert.Equal(["i2", "i1", "o1", "o3", "o2"], ScrewOrder.Compute(holes).Select(h => h.Id));
     }
 
     [Theory]
@@ -191,7 +191,7 @@ public class ScrewOrderTests
         double pitch
     )
     {
-        var thread = ScrewThread.Of(name, mm);
+        var thread = ScrewThread.Parse(name, mm);
         Assert.Equal((is_, pitch), (thread.Name, thread.PitchMm));
     }
 
@@ -201,7 +201,7 @@ public class ScrewOrderTests
     [InlineData("M2.5", 1966)]
     [InlineData("M3", 2917)]
     public void A_screw_holds_what_its_stress_area_takes(string name, double holds) =>
-        Assert.Equal(holds, ScrewThread.Of(name, 0).HoldsN, 0.005 * holds);
+        Assert.Equal(holds, ScrewThread.Parse(name, 0).HoldsN, 0.005 * holds);
 
     [Fact]
     public void Past_what_screws_hold_no_load_is_told()
@@ -216,7 +216,7 @@ public class ScrewOrderTests
                 Thread = thread,
             };
         Assert.Equal(
-            ScrewThread.Of("M2", 0).HoldsN + ScrewThread.Of("M3", 0).HoldsN,
+            ScrewThread.Parse("M2", 0).HoldsN + ScrewThread.Parse("M3", 0).HoldsN,
             ClampLoad.HoldsN([M(2, "M2"), M(3, null)]),
             9
         );

@@ -12,7 +12,7 @@ public class TighteningTests
     private static readonly LaidPad[] Pads = [new("M1", 1, "soft"), new("M2", 1, "soft")];
 
     private static TighteningResult Simulate(double? turns = null, string[]? order = null) =>
-        Reckon.Tighten(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey, turns, order);
+        Compute.Tighten(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey, turns, order);
 
     [Fact]
     public void The_die_ring_goes_in_a_cross()
@@ -26,7 +26,7 @@ public class TighteningTests
     [Fact]
     public void It_ends_where_the_seating_says()
     {
-        var seated = Reckon.Seat(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey);
+        var seated = Compute.Seat(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey);
         var last = Simulate(0.25).Moves[^1];
         // the block's own weight rests on it too, five newtons of some hundred
         Assert.Equal(seated.Screws[0].LoadN, last.LoadN, 0.5);
@@ -107,7 +107,7 @@ public class TighteningTests
         // soft pads that give by 0.45 at most begin to squeeze at the height of their thickness: 1 mm over parts of
         // 1.2 mm
         var t = Simulate(0.5);
-        var seated = Reckon.Seat(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey);
+        var seated = Compute.Seat(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey);
         var turns = t.Moves.Where(m => m.Hole == "S1").Sum(m => m.Turns);
         // memory 1.2 + pad 1 + step 0.23 over the die land at 2.1: the first touch lies 0.33 mm up, home at no film
         Assert.Equal((1.2 + 0.33) / 0.45, turns, 2);
@@ -136,7 +136,7 @@ public class TighteningTests
     {
         // 3.4 turns each: a step of a thousandth asks for 13,600 moves
         Assert.Equal("turnsPerMove", Assert.Throws<InputException>(() => Simulate(0.001)).Faults[0].Field);
-        Assert.True(Simulate(0.02).Moves.Count is > 500 and < Tightening.MostMoves);
+        Assert.True(Simulate(0.02).Moves.Count is > 500 and < Tightening.MaxMoves);
     }
 
     [Fact]
@@ -158,12 +158,9 @@ public class TighteningTests
                 );
             return block with { Plates = [block.Plates[0] with { Holes = [.. ring] }] };
         }
-        TighteningResult Of(int n) => Reckon.Tighten(Sample.Board(), Many(n), [], Sample.Materials, Sample.Grey, 100);
-        Assert.Equal(Tightening.MostScrews, Of(Tightening.MostScrews).Moves.Count);
-        Assert.Equal(
-            "block/plates",
-            Assert.Throws<InputException>(() => Of(Tightening.MostScrews + 1)).Faults[0].Field
-        );
+        TighteningResult Of(int n) => Compute.Tighten(Sample.Board(), Many(n), [], Sample.Materials, Sample.Grey, 100);
+        Assert.Equal(Tightening.MaxScrews, Of(Tightening.MaxScrews).Moves.Count);
+        Assert.Equal("block/plates", Assert.Throws<InputException>(() => Of(Tightening.MaxScrews + 1)).Faults[0].Field);
     }
 
     private static TighteningResult Said(Worst worst, Worst? corner, double? limit = 3, double taken = 0.5) =>
@@ -243,10 +240,10 @@ public class TighteningTests
                 },
             ],
         };
-        var last = Reckon.Tighten(two, wide, Pads, Sample.Materials, Sample.Grey, 0.5).Moves[^1];
+        var last = Compute.Tighten(two, wide, Pads, Sample.Materials, Sample.Grey, 0.5).Moves[^1];
         Assert.Equal(["U1", "U2"], last.Dies.Select(d => d.Part).Order());
         // the more delicate of the two sets the limit
-        Assert.Equal(0.01, Reckon.Tighten(two, wide, Pads, Sample.Materials, Sample.Grey, 0.5).PeakLimitMPa);
+        Assert.Equal(0.01, Compute.Tighten(two, wide, Pads, Sample.Materials, Sample.Grey, 0.5).PeakLimitMPa);
         var small = last.Dies.Single(d => d.Part == "U2");
         Assert.True(small.LoadN > 0);
         Assert.True(small.Over);
@@ -255,7 +252,7 @@ public class TighteningTests
     }
 
     private static double TravelMm(params LaidPad[] pads) =>
-        Reckon
+        Compute
             .Tighten(Sample.Board(), Sample.Block(), pads, Sample.Materials, Sample.Grey, 0.5)
             .Moves.Where(m => m.Hole == "S1")
             .Sum(m => m.AdvanceMm);
@@ -284,7 +281,7 @@ public class TighteningTests
     {
         TighteningResult Of(double limit) =>
             Tightening.Simulate(
-                Reckon
+                Compute
                     .Stack(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey)
                     .WhileMounting(screwsIn: true),
                 tiltLimitDeg: limit
@@ -332,7 +329,7 @@ public class TighteningTests
     public void Every_plates_screws_are_turned_plate_by_plate_and_counted_together()
     {
         TighteningResult Of(int screws, string[]? order = null) =>
-            Reckon.Tighten(Sample.Board(), TwoPlates(screws), Pads, Sample.Materials, Sample.Grey, 100, order);
+            Compute.Tighten(Sample.Board(), TwoPlates(screws), Pads, Sample.Materials, Sample.Grey, 100, order);
         var t = Of(3);
         Assert.Equal(7, t.Order.Count);
         Assert.Equal(Enumerable.Repeat("main", 4).Concat(Enumerable.Repeat("second", 3)), t.Moves.Select(m => m.Plate));
@@ -373,7 +370,7 @@ public class TighteningTests
                 },
             ],
         };
-        var stack = Reckon
+        var stack = Compute
             .Stack(Sample.Board(), block, Pads, Sample.Materials, Sample.Grey)
             .WhileMounting(screwsIn: true);
         var fewest = Tightening.Passes(stack, tiltLimitDeg: tiltDeg);

@@ -35,7 +35,7 @@ public class ToldLoadTests
             ],
         };
         LaidPad[] pads = [new("M1", 1, "soft"), new("M2", 1, "soft")];
-        return Reckon.Tighten(Sample.Board(), stopped, pads, Sample.Materials, Sample.Grey);
+        return Compute.Tighten(Sample.Board(), stopped, pads, Sample.Materials, Sample.Grey);
     }
 
     [Fact]

@@ -33,7 +33,7 @@ public class OpenPortsTests
         };
     }
 
-    private static IEnumerable<int> Open(WorkOrder order) => order.Pairs.Select(p => OpenPorts.Of(order, p));
+    private static IEnumerable<int> Open(WorkOrder order) => order.Pairs.Select(p => OpenPorts.Count(order, p));
 
     [Theory]
     [InlineData(0, 0)]

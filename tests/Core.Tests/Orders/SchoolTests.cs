@@ -139,7 +139,7 @@ public class SchoolTests
             s => Assert.False(Asks(module, s), s)
         );
         Assert.Equal("strips", Asked(module, "cut").Default);
-        Assert.Equal(PadCutting.Strips, Ways.Of(module, new Dictionary<string, string>()).Cut);
+        Assert.Equal(PadCutting.Strips, Ways.From(module, new Dictionary<string, string>()).Cut);
         Assert.True(Asks(module, "modules-in"));
         var card = WorkOrder.Plain(Sample.Board(), Sample.Block());
         Assert.True(Asks(card, "paste-die"));

@@ -59,7 +59,7 @@ public class ShopSettingTests
     public void A_shop_that_changed_nothing_judges_as_the_plain_calls_do()
     {
         var shop = new ShopSettings();
-        Assert.Equal(new FitSettings(), FitSettings.Of(shop));
+        Assert.Equal(new FitSettings(), FitSettings.From(shop));
         Assert.Equal(PadWay.UnstatedContactMm2KPerW, shop.PadFaceMm2KPerW);
         Assert.Equal(SteadyState.DefaultWithinK, shop.SettledWithinK);
     }
@@ -84,7 +84,7 @@ public class ShopSettingTests
     [Fact]
     public void Faults_met_more_often_are_drawn_up_with_their_own_share()
     {
-        var met = FaultPriors.Of(new() { FilmLeft = 0.4 });
+        var met = FaultPriors.From(new() { FilmLeft = 0.4 });
         Assert.Equal(0.4, met.Single(p => p.Kind == FaultKind.FilmLeft).Prior);
         Assert.Equal(1, FaultPriors.Default.Sum(p => p.Prior), 9);
         Assert.Equal(Enum.GetValues<FaultKind>().Order(), met.Select(p => p.Kind).Order());
@@ -99,14 +99,14 @@ public class ShopSettingTests
             Pieces = [new("A", Sample.Board()) { Seated = new(socket, Sample.Board(), null) }],
             Pairs = [],
         };
-        Assert.Same(order, order.KeepingAway(0));
-        var tenth = order.KeepingAway(0.1).First;
+        Assert.Same(order, order.Without(0));
+        var tenth = order.Without(0.1).First;
         Assert.Equal(405, tenth.Board.FindPart("U1")!.MaxLoadN!.Value, 9);
         Assert.Equal(
             (330, 360),
             (Math.Round(tenth.Seated!.Socket.ContactMinN, 9), Math.Round(tenth.Seated.Socket.ContactMaxN, 9))
         );
-        var much = order.KeepingAway(0.4).First.Seated!.Socket;
+        var much = order.Without(0.4).First.Seated!.Socket;
         Assert.Equal((350, 350), (much.ContactMinN, much.ContactMaxN));
     }
 
@@ -143,7 +143,7 @@ public class ShopSettingTests
         var chance = Fit.Judge(board, block).ChanceOfSeating;
         Assert.InRange(chance, 0.06, 0.94);
         Verdict With(double fails, double passes) =>
-            Fit.Judge(board, block, FitSettings.Of(new() { SeatingFails = fails, SeatingPasses = passes })).Verdict;
+            Fit.Judge(board, block, FitSettings.From(new() { SeatingFails = fails, SeatingPasses = passes })).Verdict;
         Assert.Equal(Verdict.Unproven, With(0.05, 0.95));
         Assert.Equal(Verdict.Seats, With(0.01, chance - 0.01));
         Assert.Equal(Verdict.Clashes, With(chance + 0.01, 0.99));

@@ -22,7 +22,7 @@ public class AlternativesTests
         {
             Parts = [.. Sample.Board().Parts.Select(p => p.Id == "M1" ? p with { DissipationW = 3 } : p)],
         };
-        return Reckon.Others(
+        return Compute.Others(
             board,
             Sample.Block(),
             [new("M1", 1, "soft"), new("M2", 1, "soft")],
@@ -53,7 +53,7 @@ public class AlternativesTests
     [Fact]
     public void Places_without_a_pad_are_refused() =>
         Assert.Throws<InputException>(() =>
-            Reckon.Others(Sample.Board(), Sample.Block(), [new("M1", 1, "soft")], ["U9"], [], Materials, Sample.Grey)
+            Compute.Others(Sample.Board(), Sample.Block(), [new("M1", 1, "soft")], ["U9"], [], Materials, Sample.Grey)
         );
 
     private static Block Plain => Sample.Block();
@@ -74,7 +74,7 @@ public class AlternativesTests
         };
 
     private static IReadOnlyList<Alternative> On(Board board, string[] places, params StockedPad[] atHand) =>
-        Reckon.Others(
+        Compute.Others(
             board,
             Plain,
             [new("M1", 1, "soft"), new("M2", 1, "soft")],
@@ -94,7 +94,7 @@ public class AlternativesTests
     public void Each_is_told_as_the_block_rests_on_it(double mm, string material)
     {
         var told = Assert.Single(On(Board(3), ["M1"], new StockedPad(mm, material)));
-        var seated = Reckon.Seat(
+        var seated = Compute.Seat(
             Board(3),
             Plain,
             [new("M1", mm, material), new("M2", 1, "soft")],
@@ -154,7 +154,7 @@ public class AlternativesTests
         IReadOnlyList<Alternative> With(double maxN)
         {
             var (board, block) = Sample.Twins(maxN);
-            return Reckon.Others(
+            return Compute.Others(
                 board,
                 block,
                 [new("M1", 1, "soft")],
@@ -166,7 +166,7 @@ public class AlternativesTests
         }
         var free = With(9999)[0];
         var (b, k) = Sample.Twins(null);
-        var each = Reckon.Seat(b, k, [new("M1", 1, "soft")], Materials, Sample.Grey).Dies;
+        var each = Compute.Seat(b, k, [new("M1", 1, "soft")], Materials, Sample.Grey).Dies;
         Assert.Equal(each.Sum(d => d.LoadN), free.DieLoadN, 1e-6);
         Assert.False(free.TooMuch);
         Assert.True(With(each[0].LoadN - 1)[0].TooMuch);

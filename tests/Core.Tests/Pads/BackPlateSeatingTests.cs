@@ -33,7 +33,7 @@ public class BackPlateSeatingTests
     private static readonly LaidPad[] Front = [new("M1", 1, "soft"), new("M2", 1, "soft")];
 
     private static SeatingResult Solve(LaidPad[] pads, BoardStiffness? elastic = null) =>
-        Reckon.Seat(Board, Block, pads, Sample.Materials, Sample.Grey, elastic: elastic);
+        Compute.Seat(Board, Block, pads, Sample.Materials, Sample.Grey, elastic: elastic);
 
     [Fact]
     public void Pads_behind_are_squashed_by_the_standoffs_and_leave_a_stiff_boards_front_alone()
@@ -59,6 +59,6 @@ public class BackPlateSeatingTests
     [Fact]
     public void A_pad_behind_without_a_back_plate_is_refused() =>
         Assert.Throws<InputException>(() =>
-            Reckon.Seat(Board, Sample.Block(), [.. Front, new("B1", 1, "soft")], Sample.Materials, Sample.Grey)
+            Compute.Seat(Board, Sample.Block(), [.. Front, new("B1", 1, "soft")], Sample.Materials, Sample.Grey)
         );
 }

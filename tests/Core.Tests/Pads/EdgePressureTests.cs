@@ -17,6 +17,6 @@ public class EdgePressureTests
     public void Three_times_the_limit_or_thirty_megapascal(double peak, double? limit, string told, Validity validity)
     {
         Assert.Equal(told, EdgePressure.InWords(peak, limit));
-        Assert.Equal(validity, EdgePressure.Of(peak, limit));
+        Assert.Equal(validity, EdgePressure.Check(peak, limit));
     }
 }

@@ -15,7 +15,7 @@ public class GapsTests
         };
 
     private static IReadOnlyList<Gap> Of(Block block, Board? board = null, params StockedPad[] stock) =>
-        Reckon.Gaps(board ?? Sample.Board(), block, Sample.Materials, stock).Pairs;
+        Compute.Gaps(board ?? Sample.Board(), block, Sample.Materials, stock).Pairs;
 
     private static Block Chip(double across) =>
         Change(p => p with { Lands = [p.Lands[0], p.Lands[1] with { Outline = Sample.Rect(-15, 33, across, 13) }] });
@@ -84,14 +84,14 @@ public class GapsTests
             Holes = [],
         };
         var block = Sample.Block() with { Plates = [loose, plate with { Lands = [.. plate.Lands.Take(2)] }, beside] };
-        var result = Reckon.Gaps(Sample.Board(), block, Sample.Materials);
+        var result = Compute.Gaps(Sample.Board(), block, Sample.Materials);
         Assert.Equal(2.13, result.PlaneMm!.Value, 9);
         Assert.Equal(["U1", "M1", "M2"], result.Pairs.Select(g => g.Part));
         // 2.5 − 0.23 − 1.2 with 0.04 + 0.02 + 0.05
         var over = result.Pairs[2];
         Assert.Equal(1.07, over.NominalMm, 9);
         Assert.Equal(0.11, over.MaxMm - over.NominalMm, 9);
-        Assert.Null(Reckon.Gaps(Sample.Board(), block with { Plates = [loose] }, Sample.Materials).PlaneMm);
+        Assert.Null(Compute.Gaps(Sample.Board(), block with { Plates = [loose] }, Sample.Materials).PlaneMm);
     }
 
     private static Board Behind(PartKind kind, double height) =>

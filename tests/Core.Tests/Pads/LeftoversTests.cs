@@ -21,7 +21,7 @@ public class LeftoversTests
     public void Rests_of_eight_millimetres_both_ways_are_kept() =>
         Assert.Equal(
             [8, 30],
-            Leftovers.WorthKeeping(Sheet("s", (8, 8), (7.9, 60), (60, 7.9), (30, 20))).Select(l => l.WidthMm)
+            Leftovers.Usable(Sheet("s", (8, 8), (7.9, 60), (60, 7.9), (30, 20))).Select(l => l.WidthMm)
         );
 
     [Fact]

@@ -52,9 +52,9 @@ public class PadFaultsTests
             select p.Part == part ? p with { ThicknessMm = thickness!.Value } : p,
         ];
         SeatingResult Seat(IReadOnlyList<LaidPad> laid) =>
-            Reckon.Seat(Board(watts), Sample.Block(), laid, Materials, Sample.Grey);
+            Compute.Seat(Board(watts), Sample.Block(), laid, Materials, Sample.Grey);
         return (
-            Reckon.Fault(Board(watts), Sample.Block(), pads, part, fault, Materials, Sample.Grey),
+            Compute.Fault(Board(watts), Sample.Block(), pads, part, fault, Materials, Sample.Grey),
             Seat(pads),
             Seat(wrong)
         );
@@ -280,7 +280,7 @@ public class PadFaultsTests
                 },
             ],
         };
-        var told = Reckon.Fault(board, block, [new("M1", 1, "soft")], "M1", PadFault.Doubled, Materials, Sample.Grey);
+        var told = Compute.Fault(board, block, [new("M1", 1, "soft")], "M1", PadFault.Doubled, Materials, Sample.Grey);
         Assert.StartsWith($"The {edge} edge stands", told.Seen[0], StringComparison.Ordinal);
     }
 
@@ -297,9 +297,9 @@ public class PadFaultsTests
     {
         var (board, block) = Sample.Twins();
         LaidPad[] pads = [new("M1", 1, "stiff")];
-        var told = Reckon.Fault(board, block, pads, "M1", PadFault.Doubled, Materials, Sample.Grey);
-        SeatingResult before = Reckon.Seat(board, block, pads, Materials, Sample.Grey),
-            after = Reckon.Seat(board, block, [new("M1", 2, "stiff")], Materials, Sample.Grey);
+        var told = Compute.Fault(board, block, pads, "M1", PadFault.Doubled, Materials, Sample.Grey);
+        SeatingResult before = Compute.Seat(board, block, pads, Materials, Sample.Grey),
+            after = Compute.Seat(board, block, [new("M1", 2, "stiff")], Materials, Sample.Grey);
         Assert.Equal(
             FormattableString.Invariant($"The whole block stands {after.PlaneMm - before.PlaneMm:0.00} mm higher."),
             told.Seen[0]
@@ -319,7 +319,7 @@ public class PadFaultsTests
         {
             ["soft"] = Sample.Soft with { Curve = [new(0, 0), new(0.5, 0.004)], ConductivityWPerMK = 3 },
         };
-        var light = Reckon.Fault(
+        var light = Compute.Fault(
             Board(3),
             Sample.Block(),
             [new("M1", 1, "soft"), new("M2", 1, "soft")],
@@ -331,8 +331,8 @@ public class PadFaultsTests
         Assert.Equal(["The screws feel as always."], light.Felt);
         // pads that were uneven before: each screw was loaded otherwise
         LaidPad[] uneven = [new("M1", 1.2, "stiff"), new("M2", 0.8, "soft")];
-        var told = Reckon.Fault(Board(3), Sample.Block(), uneven, "M1", PadFault.Doubled, Materials, Sample.Grey);
-        var was = Reckon
+        var told = Compute.Fault(Board(3), Sample.Block(), uneven, "M1", PadFault.Doubled, Materials, Sample.Grey);
+        var was = Compute
             .Seat(Board(3), Sample.Block(), uneven, Materials, Sample.Grey)
             .Screws.Single(s => s.Hole == "S4")
             .LoadN;

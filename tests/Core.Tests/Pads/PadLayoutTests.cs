@@ -68,10 +68,10 @@ public class PadLayoutTests
             ],
         };
         block = change?.Invoke(block) ?? block;
-        var laid = LaidBlock.Of(board, block);
-        return PadLayout.Of(
+        var laid = LaidBlock.Create(board, block);
+        return PadLayout.Compute(
             laid,
-            Gaps.Of(laid, Materials),
+            Gaps.Compute(laid, Materials),
             (choices ?? []).ToDictionary(c => c.Part),
             Materials,
             "Q",

@@ -45,13 +45,13 @@ public class PadPiecesTests
     [Fact]
     public void Strips_join_a_row_that_stands_close_and_nothing_else()
     {
-        var pieces = PadPieces.Of(Board, Pads, strips: true);
+        var pieces = PadPieces.Compute(Board, Pads, strips: true);
         Assert.Equal(["A–C", "D", "E"], pieces.Select(p => p.Id));
         Assert.Equal(["Q1", "Q2", "Q3"], pieces[0].Parts);
         // from the left edge of the first to the right edge of the last, wide enough for the one that sits higher
         Assert.Equal(24, pieces[0].WidthMm, 3);
         Assert.Equal(6.2, pieces[0].DepthMm, 3);
-        Assert.Equal(5, PadPieces.Of(Board, Pads, strips: false).Count);
+        Assert.Equal(5, PadPieces.Compute(Board, Pads, strips: false).Count);
     }
 
     [Fact]
@@ -60,12 +60,12 @@ public class PadPiecesTests
         var pads = Pads;
         pads[1] = Pad("Q2", 1, 1.5);
         Assert.All(
-            PadPieces.Of(Board, pads, strips: true).Where(p => p.Parts.Count > 1),
+            PadPieces.Compute(Board, pads, strips: true).Where(p => p.Parts.Count > 1),
             p => Assert.DoesNotContain("Q2", p.Parts)
         );
         Assert.Equal(
             Places.Select(p => p.Id).Order(),
-            PadPieces.Of(Board, pads, strips: true).SelectMany(p => p.Parts).Order()
+            PadPieces.Compute(Board, pads, strips: true).SelectMany(p => p.Parts).Order()
         );
     }
 
@@ -114,9 +114,9 @@ public class PadPiecesTests
         var sheet = CutPlanner.Plan([new("A", 55, 40, 1, "soft", 1)], [new("s", 60, 40, 1, "soft", 1, false)]).Sheets[
             0
         ];
-        Assert.Empty(Leftovers.WorthKeeping(sheet));
+        Assert.Empty(Leftovers.Usable(sheet));
         Assert.Single(
-            Leftovers.WorthKeeping(
+            Leftovers.Usable(
                 CutPlanner.Plan([new("A", 40, 40, 1, "soft", 1)], [new("s", 60, 40, 1, "soft", 1, false)]).Sheets[0]
             )
         );
@@ -130,7 +130,7 @@ public class PadPiecesTests
     {
         var board = Bare([.. at.Select((p, i) => Sample.Part($"Q{i}", PartKind.PowerStage, p.X, p.Y, 6, 6, 0.9))]);
         PlacedPad[] pads = [.. at.Select((_, i) => (change ?? (p => p))(Pad($"Q{i}", i)))];
-        return [.. PadPieces.Of(board, pads, strips: true).Select(p => string.Join(" ", p.Parts))];
+        return [.. PadPieces.Compute(board, pads, strips: true).Select(p => string.Join(" ", p.Parts))];
     }
 
     [Fact]
@@ -184,7 +184,7 @@ public class PadPiecesTests
             Sample.Part("Q1", PartKind.PowerStage, 18, 0, 6, 6, 0.9),
             Sample.Part("C1", PartKind.Capacitor, x, y, 2, 2, height),
         ]);
-        Assert.Equal(pieces, PadPieces.Of(board, [Pad("Q0", 0), Pad("Q1", 1)], strips: true).Count);
+        Assert.Equal(pieces, PadPieces.Compute(board, [Pad("Q0", 0), Pad("Q1", 1)], strips: true).Count);
     }
 
     [Theory]
@@ -200,20 +200,20 @@ public class PadPiecesTests
         // a pad of 1 mm that works between 10 and 30 % takes up 0.2 mm
         var fit = new PadFit(1, "soft", 0.15, 0.25, PadState.Good, 0, "kit") { FillsMinMm = 0.7, FillsMaxMm = 0.9 };
         PlacedPad[] pads = [Pad("Q0", 0) with { Fit = fit }, Pad("Q1", 1) with { Fit = fit }];
-        Assert.Equal(pieces, PadPieces.Of(board, pads, strips: true).Count);
+        Assert.Equal(pieces, PadPieces.Compute(board, pads, strips: true).Count);
         pads[1] = pads[1] with { Fit = fit with { State = PadState.Starved } };
-        Assert.Equal(2, PadPieces.Of(board, pads, strips: true).Count);
+        Assert.Equal(2, PadPieces.Compute(board, pads, strips: true).Count);
     }
 
     [Fact]
     public void A_strip_carries_what_its_pads_are()
     {
-        var piece = PadPieces.Of(Board, Pads, strips: true)[0];
+        var piece = PadPieces.Compute(Board, Pads, strips: true)[0];
         Assert.Equal(
             (PartKind.PowerStage, Face.Front, 1, "soft", "P", "A", false),
             (piece.Kind, piece.Face, piece.ThicknessMm, piece.Material, piece.Pair, piece.Board, piece.OnBlock)
         );
-        var alone = PadPieces.Of(Board, Pads, strips: false)[1];
+        var alone = PadPieces.Compute(Board, Pads, strips: false)[1];
         Assert.Equal(("B", 6, 6, "P", "A"), (alone.Id, alone.WidthMm, alone.DepthMm, alone.Pair, alone.Board));
         Assert.Equal(["Q2"], alone.Parts);
     }

@@ -113,7 +113,7 @@ public class PadRuleTests
     public void The_reason_names_gap_pad_and_squash()
     {
         string Why(double step, params StockedPad[] stock) =>
-            Reckon
+            Compute
                 .Gaps(Sample.Board(), Sample.Block(step), Sample.Materials, stock)
                 .Pairs.Single(p => p.Part == "M1")
                 .Why;
@@ -124,7 +124,7 @@ public class PadRuleTests
             Why(0.03, new StockedPad(1.5, "soft"))
         );
         Assert.Equal("M1: gap 0.31–0.55 mm; the kit's 1.0 mm soft squashes 45 to 69 %, too much.", Why(-0.5));
-        var bare = Reckon.Gaps(
+        var bare = Compute.Gaps(
             Sample.Board(),
             Sample.Block() with
             {
@@ -176,7 +176,7 @@ public class PadRuleTests
         Assert.Equal("flat", Told(-0.3, 0));
         // and so in the sentence
         string Why(double step) =>
-            Reckon.Gaps(Sample.Board(), Sample.Block(step), Sample.Materials).Pairs.Single(p => p.Part == "M1").Why;
+            Compute.Gaps(Sample.Board(), Sample.Block(step), Sample.Materials).Pairs.Single(p => p.Part == "M1").Why;
         Assert.Equal("M1: gap 1.81–2.05 mm; the kit's 1.0 mm soft does not touch, too little.", Why(1));
         Assert.Equal(
             "M1 stands 0.15 to 0.39 mm into land L-m1; the kit's 1.0 mm soft is pressed flat, too much.",
@@ -220,15 +220,15 @@ public class PadRuleTests
     public void Strips_on_a_carriers_edge_keep_clear_of_its_bolts()
     {
         // out of order; half the hole and the pad's own spread stay free
-        var pads = EdgePads.Of(Carrier(1, (30, 2.2), (-20, 3)));
+        var pads = EdgePads.Compute(Carrier(1, (30, 2.2), (-20, 3)));
         Assert.Equal([(-50, -22.5), (-17.5, 27.9), (32.1, 50.0)], pads.Select(p => (p.FromMm, p.ToMm)));
         Assert.All(pads, p => Assert.Equal(("c1", 2, 1), (p.Carrier, p.WidthMm, p.ThicknessMm)));
         Assert.Equal(27.5, pads[0].LengthMm);
         // a thin pad gives way by half a millimetre
         Assert.Equal((0.5, 0.5, 0.8), (EdgePads.SpreadMm(0.3), EdgePads.SpreadMm(0.5), EdgePads.SpreadMm(0.8)));
-        Assert.Equal(28.4, EdgePads.Of(Carrier(0.3, (30, 2.2)))[0].ToMm, 9);
-        Assert.Empty(EdgePads.Of(Carrier(null, (30, 2.2))));
-        Assert.Equal([(-50, 50.0)], EdgePads.Of(Carrier(1)).Select(p => (p.FromMm, p.ToMm)));
+        Assert.Equal(28.4, EdgePads.Compute(Carrier(0.3, (30, 2.2)))[0].ToMm, 9);
+        Assert.Empty(EdgePads.Compute(Carrier(null, (30, 2.2))));
+        Assert.Equal([(-50, 50.0)], EdgePads.Compute(Carrier(1)).Select(p => (p.FromMm, p.ToMm)));
     }
 
     [Theory]
@@ -236,12 +236,12 @@ public class PadRuleTests
     [InlineData(-43.8, 2)]
     [InlineData(-44.2, 1)]
     public void A_strip_shorter_than_four_millimetres_is_not_cut(double x, int strips) =>
-        Assert.Equal(strips, EdgePads.Of(Carrier(1, (x, 2.2))).Count);
+        Assert.Equal(strips, EdgePads.Compute(Carrier(1, (x, 2.2))).Count);
 
     [Fact]
     public void Bolts_that_crowd_each_other_and_the_end_leave_what_is_left()
     {
-        var pads = EdgePads.Of(Carrier(1, (0, 2.2), (1, 2.2), (49, 2.2), (60, 2.2)));
+        var pads = EdgePads.Compute(Carrier(1, (0, 2.2), (1, 2.2), (49, 2.2), (60, 2.2)));
         Assert.Equal([(-50, -2.1), (3.1, 46.9)], pads.Select(p => (p.FromMm, p.ToMm)));
     }
 

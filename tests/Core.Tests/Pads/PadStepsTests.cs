@@ -42,7 +42,7 @@ public class PadStepsTests
     private static PairPads Pads(params PlacedPad[] pads) => new(Pair.FirstKey, "A", new(null, []), pads, null);
 
     private static StationPlan Steps(IReadOnlyList<PadPiece> pieces, Ways? ways = null, CutPlan? cut = null) =>
-        PadSteps.Of(Order, [Pads(Pad(PadState.Good))], pieces, cut, ways ?? new());
+        PadSteps.Create(Order, [Pads(Pad(PadState.Good))], pieces, cut, ways ?? new());
 
     private static WorkStep Lay(params string[] letters) => Steps([.. letters.Select(l => Piece(l))]).Steps.Single();
 
@@ -143,7 +143,7 @@ public class PadStepsTests
 
     private static (string, bool) Summary(CutPlan? cut, params PlacedPad[] pads)
     {
-        var plan = PadSteps.Of(Order, [Pads(pads)], [Piece("A")], cut, new());
+        var plan = PadSteps.Create(Order, [Pads(pads)], [Piece("A")], cut, new());
         return (plan.Summary, plan.Trouble);
     }
 
@@ -169,7 +169,7 @@ public class PadStepsTests
         PairPads Second(SeatingResult rest) => Pads(Pad(PadState.Crushed)) with { Pair = "Q", Seating = rest };
         (string, bool) Said(params PairPads[] pairs)
         {
-            var plan = PadSteps.Of(Order, pairs, [Piece("A")], null, new());
+            var plan = PadSteps.Create(Order, pairs, [Piece("A")], null, new());
             return (plan.Summary, plan.Trouble);
         }
         var good = Pads(Pad(PadState.Good));
@@ -183,9 +183,9 @@ public class PadStepsTests
     [Fact]
     public void Without_a_block_it_waits_and_without_pads_there_is_nothing_to_do()
     {
-        var waits = PadSteps.Of(Order, [], [], null, new());
+        var waits = PadSteps.Create(Order, [], [], null, new());
         Assert.Equal(("waits for a block", true), (waits.Summary, waits.Trouble));
-        var none = PadSteps.Of(Order, [Pads()], [], null, new());
+        var none = PadSteps.Create(Order, [Pads()], [], null, new());
         Assert.Equal(("no pads", false, 0), (none.Summary, none.Trouble, none.Steps.Count));
     }
 
@@ -210,7 +210,7 @@ public class PadStepsTests
         {
             Seating = Rest(false, 1001),
         };
-        StationPlan Sheet(params PairPads[] pairs) => PadSteps.Of(Order, pairs, [], null, new());
+        StationPlan Sheet(params PairPads[] pairs) => PadSteps.Create(Order, pairs, [], null, new());
         Assert.Equal("screws strip first", Sheet(strips).Summary);
         Assert.True(Sheet(strips).Trouble);
         Assert.Equal("screws of block Q strip", Sheet(good, strips with { Pair = "Q" }).Summary);

@@ -10,7 +10,7 @@ public class PadTests
     [Fact]
     public void Gap_bands_add_the_chain_straight_and_in_squares()
     {
-        var gap = Reckon.Gaps(Sample.Board(), Sample.Block(), Sample.Materials).Pairs.Single(p => p.Part == "M1");
+        var gap = Compute.Gaps(Sample.Board(), Sample.Block(), Sample.Materials).Pairs.Single(p => p.Part == "M1");
         // 2.1 + 0.03 − 0.23 − 1.2; chain: die 0.05, part 0.05, step 0.02
         Assert.Equal(0.70, gap.NominalMm, 9);
         Assert.Equal(0.58, gap.MinMm, 9);
@@ -21,7 +21,7 @@ public class PadTests
     [Fact]
     public void The_die_under_the_plate_keeps_its_bond_line_whatever_its_height()
     {
-        var die = Reckon
+        var die = Compute
             .Gaps(Sample.Board(), Sample.Block(), Sample.Materials, bondLineMm: 0.05)
             .Pairs.Single(p => p.Part == "U1");
         Assert.Equal(0.05, die.MinMm, 9);
@@ -52,7 +52,7 @@ public class PadTests
     [Fact]
     public void A_starved_kit_pad_gives_way_to_the_drawers_thicker_one()
     {
-        var gap = Reckon
+        var gap = Compute
             .Gaps(Sample.Board(), Sample.Block(memoryStepMm: 0.03), Sample.Materials, [new(1.5, "soft")])
             .Pairs.Single(p => p.Part == "M1");
         Assert.Equal(1.5, gap.Pad!.ThicknessMm);
@@ -64,7 +64,7 @@ public class PadTests
     public void Unknown_materials_are_all_named()
     {
         var e = Assert.Throws<InputException>(() =>
-            Reckon.Gaps(Sample.Board(), Sample.Block(), new Dictionary<string, PadMaterial>(), [new(1, "other")])
+            Compute.Gaps(Sample.Board(), Sample.Block(), new Dictionary<string, PadMaterial>(), [new(1, "other")])
         );
         Assert.Equal(2, e.Faults.Count);
     }

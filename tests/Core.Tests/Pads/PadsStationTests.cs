@@ -31,9 +31,9 @@ public class PadsStationTests
         Drawer? drawer = null,
         Ways? ways = null
     ) =>
-        PadsStation.Of(
+        PadsStation.Plan(
             order,
-            MatchStation.Of(order, new ShopSettings()),
+            MatchStation.Plan(order, new ShopSettings()),
             drawer ?? Drawer,
             ways ?? new(),
             [],
@@ -139,13 +139,13 @@ public class PadsStationTests
             + p.Pairs[0].Seating!.Pads.Sum(x => x.LoadN)
             + (p.Pairs[0].Seating!.BridgesN ?? 0);
         Assert.Equal(strips.Pairs[0].Seating!.Screws.Sum(s => s.LoadN), Up(strips), 1e-3);
-        var weighed = CutWeight.Of(Cut, PadCutting.Each);
+        var weighed = CutWeight.Compute(Cut, PadCutting.Each);
         Assert.Equal([PadCutting.Each, PadCutting.Strips], weighed.Select(w => w.Way));
         Assert.Equal((3, 2), (weighed[0].Pieces, weighed[1].Pieces));
         Assert.Equal(11 * 12, weighed[1].PadMm2 - weighed[0].PadMm2, 6);
         Assert.True(weighed[1].Minutes < weighed[0].Minutes);
         Assert.Equal(0, weighed[0].BridgesN);
         // one part a land: nothing to weigh
-        Assert.Single(CutWeight.Of(cut => Of(One, ways: new() { Cut = cut }), PadCutting.Each));
+        Assert.Single(CutWeight.Compute(cut => Of(One, ways: new() { Cut = cut }), PadCutting.Each));
     }
 }

@@ -269,19 +269,19 @@ public class PlateTests
     public void The_nearest_plane_is_the_plane_itself_and_of_points_in_a_line_their_mean()
     {
         Point2[] at = [new(0, 0), new(10, 0), new(0, 8), new(7, 5), new(-4, 2)];
-        var plane = LeastSquaresPlane.Of([.. at.Select(p => (p, 2 + 0.1 * p.X - 0.05 * p.Y))]);
+        var plane = LeastSquaresPlane.Fit([.. at.Select(p => (p, 2 + 0.1 * p.X - 0.05 * p.Y))]);
         Assert.Equal(
             (2, 0.1, -0.05),
             (Math.Round(plane.ZMm, 9), Math.Round(plane.SlopeX, 9), Math.Round(plane.SlopeY, 9))
         );
         // one point off: what is left hangs on neither place nor direction
         double[] mm = [2, 3.1, 1.4, 2.6, 1.2];
-        plane = LeastSquaresPlane.Of([.. at.Select((p, i) => (p, mm[i]))]);
+        plane = LeastSquaresPlane.Fit([.. at.Select((p, i) => (p, mm[i]))]);
         double[] rest = [.. at.Select((p, i) => mm[i] - plane.At(p))];
         Assert.Equal(0, rest.Sum(), 1e-9);
         Assert.Equal(0, rest.Zip(at, (r, p) => r * p.X).Sum(), 1e-9);
         Assert.Equal(0, rest.Zip(at, (r, p) => r * p.Y).Sum(), 1e-9);
-        var level = LeastSquaresPlane.Of([(new(0, 0), 1), (new(0, 0), 3)]);
+        var level = LeastSquaresPlane.Fit([(new(0, 0), 1), (new(0, 0), 3)]);
         Assert.Equal((2, 0, 0), (level.ZMm, level.SlopeX, level.SlopeY));
     }
 }

@@ -31,7 +31,7 @@ public class SeatingSolverTests
         BoardStiffness? stiffness,
         double most = SeatingSolver.DefaultMaxBondLineUm
     ) =>
-        Reckon.Seat(
+        Compute.Seat(
             board ?? Sample.Board(),
             block ?? Sample.Block(),
             pads ?? Pads,
@@ -90,7 +90,7 @@ public class SeatingSolverTests
         Assert.Equal(Load(usual), Load(usual, Coarse with { Joined = 0 }), 0.002 * Load(usual));
         // a lid on a card lies on a package of its own
         var lid = Hot(p => p with { Kind = PartKind.Lid });
-        Assert.Equal(28, Substrate.Of(lid.FindPart("U1")!, lid)!.WidthMm);
+        Assert.Equal(28, Substrate.From(lid.FindPart("U1")!, lid)!.WidthMm);
     }
 
     [Fact]

@@ -12,7 +12,7 @@ public class SeatingTests
     private static readonly LaidPad[] Pads = [new("M1", 1, "soft"), new("M2", 1, "soft")];
 
     private static SeatingResult Solve(Block? block = null, LaidPad[]? pads = null) =>
-        Reckon.Seat(Sample.Board(), block ?? Sample.Block(), pads ?? Pads, Sample.Materials, Sample.Grey);
+        Compute.Seat(Sample.Board(), block ?? Sample.Block(), pads ?? Pads, Sample.Materials, Sample.Grey);
 
     [Fact]
     public void Symmetric_seating_equals_the_closed_form()
@@ -71,13 +71,13 @@ public class SeatingTests
         Assert.True(Bent(new(EMPa: 8000)).Dies[0].LoadN < Bent(new()).Dies[0].LoadN);
 
     private static SeatingResult Bent(BoardStiffness stiffness) =>
-        Reckon.Seat(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey, elastic: stiffness);
+        Compute.Seat(Sample.Board(), Sample.Block(), Pads, Sample.Materials, Sample.Grey, elastic: stiffness);
 
     [Fact]
     public void Too_thick_pads_float_the_block_off_the_die()
     {
         var stiff = Sample.Soft with { Id = "stiff", Curve = [new(0, 0), new(0.5, 2)] };
-        var seated = Reckon.Seat(
+        var seated = Compute.Seat(
             Sample.Board(),
             Sample.Block(),
             [new("M1", 1.5, "stiff"), new("M2", 1.5, "stiff")],
@@ -117,7 +117,7 @@ public class SeatingTests
         Assert.Equal(FormattableString.Invariant($"{sound.Dies[0].LoadN:0} N"), sound.Dies[0].LoadText);
         Assert.Equal(FormattableString.Invariant($"{sound.Dies[0].PeakMPa:0.0} MPa"), sound.Dies[0].EdgeText);
         // and so are the turns that lead there
-        var turns = Reckon.Tighten(Sample.Board(), stopped, Pads, Sample.Materials, Sample.Grey);
+        var turns = Compute.Tighten(Sample.Board(), stopped, Pads, Sample.Materials, Sample.Grey);
         var last = turns.Moves[^1];
         Assert.True(last.Strips);
         Assert.EndsWith(
@@ -164,7 +164,7 @@ public class SeatingTests
     [Fact]
     public void The_start_does_not_matter()
     {
-        var model = Reckon.Models(
+        var model = Compute.Models(
             Sample.Board(),
             Sample.Block(),
             [new("M1", 1.5, "soft"), new("M2", 1, "soft")],

@@ -28,7 +28,7 @@ public class SectionShapeTests
     {
         board ??= Sample.Board();
         var block = Sample.Block() with { Plates = [plate ?? Main] };
-        return SectionCut.Of(board, LaidBlock.Of(Sample.Board(), block), planeMm, seating, pads, from, to);
+        return SectionCut.Compute(board, LaidBlock.Create(Sample.Board(), block), planeMm, seating, pads, from, to);
     }
 
     private static PlacedPad Pad(string part, double mm, Face face = Face.Front) =>
@@ -59,7 +59,7 @@ public class SectionShapeTests
     [Fact]
     public void Without_a_block_or_its_height_only_board_and_parts_are_drawn()
     {
-        var bare = SectionCut.Of(Sample.Board(), null, null, null, [], new(-60, 33), new(60, 33));
+        var bare = SectionCut.Compute(Sample.Board(), null, null, null, [], new(-60, 33), new(60, 33));
         Assert.Equal([SectionLayer.Board, SectionLayer.Part], bare.Shapes.Select(s => s.Layer));
         Assert.Empty(bare.Gaps);
         Assert.Equal(2, Cut(new(-60, 33), new(60, 33), planeMm: null).Shapes.Count);

@@ -12,15 +12,15 @@ public class SectionTests
     private static SectionResult Cut(Point2 from, Point2 to, double padMm = 1)
     {
         var (board, block) = (Sample.Board(), Sample.Block());
-        var gaps = Reckon.Gaps(board, block, Sample.Materials);
-        var laid = LaidBlock.Of(board, block);
-        var pads = PadLayout.Of(
+        var gaps = Compute.Gaps(board, block, Sample.Materials);
+        var laid = LaidBlock.Create(board, block);
+        var pads = PadLayout.Compute(
             laid,
             gaps,
             new Dictionary<string, Pads.Seating.LaidPad> { ["M1"] = new("M1", padMm, "soft") },
             Sample.Materials
         );
-        return SectionCut.Of(board, laid, gaps.PlaneMm, null, pads, from, to);
+        return SectionCut.Compute(board, laid, gaps.PlaneMm, null, pads, from, to);
     }
 
     [Fact]

@@ -9,7 +9,7 @@ namespace FaithfulBracket.Core.Tests;
 public class StackUpTests
 {
     private static StackUp Of(double? standoff, bool plate = true) =>
-        Reckon.Stack(
+        Compute.Stack(
             Sample.Board(
                 more: Sample.Part("B1", PartKind.Memory, 0, 0, 14, 12, 0.9, Cooling.Must) with
                 {

@@ -37,7 +37,7 @@ public class StockEvidenceTests
         var board = Sample.Board();
         double Width(Board b)
         {
-            var g = Reckon.Gaps(b, Sample.Block(), Sample.Materials).Pairs.Single(p => p.Part == "M1");
+            var g = Compute.Gaps(b, Sample.Block(), Sample.Materials).Pairs.Single(p => p.Part == "M1");
             return g.MaxMm - g.MinMm;
         }
         var found = StockEvidence.Apply(board, [new("M1", 1.0, 0.91, 0), new("M1", 1.0, 0.92, 0)]).Board;

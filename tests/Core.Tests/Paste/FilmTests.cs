@@ -71,7 +71,7 @@ public class FilmTests
     public void The_rim_lies_where_the_next_cell_ends()
     {
         var film = Film(9, 5, _ => true);
-        var d = RimDistance.Of(film);
+        var d = RimDistance.Compute(film);
         for (var y = 0; y < 5; y++)
         for (var x = 0; x < 9; x++)
             Assert.Equal(0.95509 * Math.Min(Math.Min(x, 8 - x), Math.Min(y, 4 - y)) + 0.95509, d[At(film, x, y)], 9);
@@ -81,7 +81,7 @@ public class FilmTests
     public void A_hole_in_the_film_is_a_rim_to_all_sides_alike()
     {
         var film = Film(11, 11, p => Math.Abs(p.X) > 0.5 || Math.Abs(p.Y) > 0.5);
-        var d = RimDistance.Of(film);
+        var d = RimDistance.Compute(film);
         Assert.Equal(0, d[At(film, 5, 5)]);
         foreach (var (x, y) in new[] { (1, 1), (-1, 1), (1, -1), (-1, -1) })
         {
@@ -93,7 +93,7 @@ public class FilmTests
             Assert.Equal(2 * 1.36930, d[At(film, 5 + 2 * x, 5 + 2 * y)], 9);
         }
         // twice as coarse, twice as far
-        var coarse = RimDistance.Of(new(Sample.Rect(0, 0, 22, 22), 40, _ => true, new(Cells: 11)));
+        var coarse = RimDistance.Compute(new(Sample.Rect(0, 0, 22, 22), 40, _ => true, new(Cells: 11)));
         Assert.Equal(2 * 6 * 0.95509, coarse[5 * 11 + 5], 9);
     }
 

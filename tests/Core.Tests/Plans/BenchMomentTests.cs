@@ -37,7 +37,7 @@ public class BenchMomentTests
     {
         List<WorkStep> steps = [.. job.Plan.Steps];
         var signed = steps.TakeWhile(s => s.Id.ToString() != (signedTo ?? step)).ToDictionary(s => s.Id, _ => Then);
-        return BenchMoment.Of(job.Order, job.Plan, steps.First(s => s.Id.ToString() == step), signed);
+        return BenchMoment.Create(job.Order, job.Plan, steps.First(s => s.Id.ToString() == step), signed);
     }
 
     [Fact]
@@ -86,7 +86,7 @@ public class BenchMomentTests
         Assert.StartsWith("paste.", early[3].Item2);
         Assert.Null(At(Plain, "mount.start").Closes);
         // a ribbon that nobody has opened yet will be: it is not done
-        var twin = Planned(WorkOrder.Of(Demo.Card("petrel-twin"), [new("P", Demo.Block("undertow-clamp-petrel"))]));
+        var twin = Planned(WorkOrder.From(Demo.Card("petrel-twin"), [new("P", Demo.Block("undertow-clamp-petrel"))]));
         var ribbon = At(twin, "mount.lower", "teardown.power").Closes!.Items[0];
         Assert.Equal((ChanceState.Open, "mount.ribbon-R1"), (ribbon.State, ribbon.By?.ToString()));
         Assert.Equal(ChanceState.Done, At(twin, "mount.lower").Closes!.Items[0].State);

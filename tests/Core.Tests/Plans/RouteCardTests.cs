@@ -27,7 +27,7 @@ public class RouteCardTests
         var pass = Plan.Steps.First(s => s.Turns.Count > 0);
         Assert.Equal(pass.Turns.Select(t => $"mount.turn-1-{t.Hole}"), pass.Once.Select(o => o.ToString()));
         List<SignEvent> events = [.. pass.Once.Select(id => new SignEvent(id, true, "QA", "2026-01-01", null, null))];
-        StepStand Stand(List<SignEvent> of) => StepStands.Of([pass], StepStands.Gathered(Plan, of), []).Single();
+        StepStand Stand(List<SignEvent> of) => StepStands.Compute([pass], StepStands.Gathered(Plan, of), []).Single();
         Assert.Equal(
             (true, "QA", 4, 0),
             (Stand(events).Signed, Stand(events).By, Stand(events).Count, Stand(events).Version)
@@ -40,9 +40,9 @@ public class RouteCardTests
     }
 
     private static IReadOnlyList<StationState> Card(IEnumerable<StepId> signed, params DocumentStand[] changed) =>
-        RouteCard.Of(
+        RouteCard.Create(
             Plan,
-            StepStands.Of(
+            StepStands.Compute(
                 Plan.Steps,
                 [
                     .. signed.Select(id => new SignEvent(
@@ -51,7 +51,7 @@ public class RouteCardTests
                         "QA",
                         "2026-01-01",
                         null,
-                        SignedBasis.Of(Plan.Find(id)!, [new("board", "A", "b", "d")])
+                        SignedBasis.From(Plan.Find(id)!, [new("board", "A", "b", "d")])
                     )),
                 ],
                 changed.Length > 0 ? changed : [new("board", "A", "b", "d")]

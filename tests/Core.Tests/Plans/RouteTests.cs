@@ -121,7 +121,11 @@ public class RouteTests
     public void What_is_short_is_named()
     {
         var block = Sample.Block() with { Kit = new() { Screws = [new("M2.5", 6, 3, "T8", "plastic")] } };
-        var lines = KitCheck.Of(WorkOrder.Plain(Card, block), new() { Tools = [new("t6", "T6")] }, new([], 0.3, null));
+        var lines = KitCheck.Check(
+            WorkOrder.Plain(Card, block),
+            new() { Tools = [new("t6", "T6")] },
+            new([], 0.3, null)
+        );
         Assert.Equal(1, lines.Single(l => l.Name == "screws M2.5").Short);
         Assert.Equal(1, lines.Single(l => l.Name == "driver T8").Short);
         Assert.Equal(0, lines.Single(l => l.Name == "driver T6").Short);

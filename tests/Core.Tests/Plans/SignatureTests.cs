@@ -34,12 +34,13 @@ public class SignatureTests
             TimerS = 30,
         };
 
-    private static IEnumerable<string> RestsOn(WorkStep step) => SignedBasis.Of(step, All).Documents.Select(d => d.Key);
+    private static IEnumerable<string> RestsOn(WorkStep step) =>
+        SignedBasis.From(step, All).Documents.Select(d => d.Key);
 
     [Fact]
     public void It_keeps_the_steps_words_figures_count_kind_and_wait()
     {
-        var basis = SignedBasis.Of(Step(), All);
+        var basis = SignedBasis.From(Step(), All);
         Assert.Equal(("Turn S1", 4, StepKind.Turn, 30), (basis.Title, basis.Count, basis.Kind, basis.WaitS));
         Assert.Equal(["0.5 N·m", "1.2 mm"], basis.Facts.Select(f => f.Value));
         Assert.False(basis.TiedLater);
@@ -82,13 +83,13 @@ public class SignatureTests
     public void Processor_socket_and_machine_count_like_the_board_they_sit_on(string role)
     {
         DocumentStand own = new(role, "A", "x", "d");
-        Assert.Contains(own, SignedBasis.Of(Step(board: "A"), [own]).Documents);
-        Assert.DoesNotContain(own, SignedBasis.Of(Step(board: "B"), [own]).Documents);
-        Assert.Contains(own, SignedBasis.Of(Step(Station.Teardown, StepKind.Lift), [own]).Documents);
+        Assert.Contains(own, SignedBasis.From(Step(board: "A"), [own]).Documents);
+        Assert.DoesNotContain(own, SignedBasis.From(Step(board: "B"), [own]).Documents);
+        Assert.Contains(own, SignedBasis.From(Step(Station.Teardown, StepKind.Lift), [own]).Documents);
     }
 
     private static IReadOnlyList<string> Changed(WorkStep now, params DocumentStand[] documents) =>
-        SignedBasis.Of(Step(), [BoardA, BlockP]).ChangedBy(now, documents);
+        SignedBasis.From(Step(), [BoardA, BlockP]).ChangedBy(now, documents);
 
     [Fact]
     public void Each_change_of_a_document_is_a_sentence_of_its_own()
@@ -110,7 +111,7 @@ public class SignatureTests
     public void A_step_that_names_its_pair_now_asks_no_more_of_the_others()
     {
         // signed when it rested on everything: what it no longer rests on does not trouble it
-        var basis = SignedBasis.Of(Step(), All);
+        var basis = SignedBasis.From(Step(), All);
         Assert.Empty(basis.ChangedBy(Step(board: "A", pair: "P"), [BoardA, BlockP]));
     }
 
@@ -125,7 +126,7 @@ public class SignatureTests
         );
         Assert.Equal(["4 to count became 6."], Changed(Step() with { Count = 6 }, same));
         Assert.Equal(["4 to count became nothing."], Changed(Step() with { Count = null }, same));
-        var none = SignedBasis.Of(Step() with { Count = null }, same);
+        var none = SignedBasis.From(Step() with { Count = null }, same);
         Assert.Equal(["nothing to count became 4."], none.ChangedBy(Step(), same));
         // another title says another count already
         Assert.Single(Changed(Step() with { Title = "Turn S2", Count = 6 }, same));
@@ -170,7 +171,7 @@ public class SignatureTests
     public void A_step_tells_who_signed_it_last_and_how_often_it_was_signed_or_taken_back()
     {
         var steps = new[] { Step(), Step() with { Id = Y }, Step() with { Id = Z } };
-        var stands = StepStands.Of(
+        var stands = StepStands.Compute(
             steps,
             [
                 Event(X, by: "ML"),
@@ -194,9 +195,9 @@ public class SignatureTests
     [Fact]
     public void Only_a_standing_signature_is_looked_at_again()
     {
-        var basis = SignedBasis.Of(Step(), [BoardA]);
+        var basis = SignedBasis.From(Step(), [BoardA]);
         StepStand Stand(params SignEvent[] events) =>
-            StepStands.Of([Step()], events, [BoardA with { Digest = "other" }])[0];
+            StepStands.Compute([Step()], events, [BoardA with { Digest = "other" }])[0];
         Assert.True(Stand(Event(X, on: basis)).LookAgain);
         Assert.Equal(["The document of board tern changed."], Stand(Event(X, on: basis)).Changed);
         Assert.False(Stand(Event(X, on: basis), Event(X, done: false)).LookAgain);

@@ -17,7 +17,7 @@ public class DryFitTests
     {
         var (b, k) = (board ?? Sample.Board(), block ?? Sample.Block());
         var fit = Fit.Judge(b, k);
-        return DryFit.Of(LaidBlock.Of(b, k), judged?.Invoke(fit) ?? fit).ToDictionary(c => c.Id);
+        return DryFit.Create(LaidBlock.Create(b, k), judged?.Invoke(fit) ?? fit).ToDictionary(c => c.Id);
     }
 
     private static Board With(params Part[] parts) => Sample.Board(more: parts);
@@ -199,7 +199,7 @@ public class DryFitTests
             Plates = [Sample.Block().Plates[0] with { Outline = Sample.Rect(0, -10, 90, 90) }],
         };
         var checks = DryFit
-            .Of(LaidBlock.Of(board with { Slots = 3 }, wide), Fit.Judge(board, wide))
+            .Create(LaidBlock.Create(board with { Slots = 3 }, wide), Fit.Judge(board, wide))
             .ToDictionary(c => c.Id);
         Assert.Equal(DryFitState.Fine, checks["holes"].State);
         Assert.Equal(DryFitState.Trouble, checks["leads"].State);

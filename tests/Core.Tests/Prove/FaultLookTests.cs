@@ -66,8 +66,8 @@ public class FaultLookTests
             / looked.Hypotheses.First(h => h.Kind == FaultKind.None).Probability
             / (Of(plain, FaultKind.FilmLeft, chip) / plain.Hypotheses.First(h => h.Kind == FaultKind.None).Probability);
         Assert.Equal(
-            ImprintOdds.Of(FaultKind.FilmLeft, true, ImprintMark.Even)
-                / ImprintOdds.Of(FaultKind.None, false, ImprintMark.Even),
+            ImprintOdds.Chance(FaultKind.FilmLeft, true, ImprintMark.Even)
+                / ImprintOdds.Chance(FaultKind.None, false, ImprintMark.Even),
             ratio,
             1e-9
         );
@@ -111,7 +111,7 @@ public class FaultLookTests
             ],
             []
         );
-        var advice = LiftOrNot.Of(
+        var advice = LiftOrNot.Compute(
             found,
             expected,
             Bench.Parts.Where(p => p.IsDie).Select(p => p.Id).ToHashSet(),
@@ -137,7 +137,7 @@ public class FaultLookTests
         var fault = new HiddenFault(FaultKind.FilmLeft, Chips[0], 0, 0.1);
         var at = new HeatConditions(null, 30, 3);
         SimulatedBench Of(params HiddenFault[] f) => new(new(Bench, f, at, Kinds, 21.5, 20, 3), TimeProvider.System);
-        var verdict = LogReading.Of(Of(fault).Log(900), 95);
+        var verdict = LogReading.Judge(Of(fault).Log(900), 95);
         Assert.NotNull(verdict.SteadyFromS);
         double Mean(Channel c) => verdict.Means.First(m => m.Channel == c).Mean;
         var hottest = Bench.Parts.Where(p => !p.IsDie && p.Watts > 0).Max(p => fault.C(Bench, p));
@@ -145,10 +145,10 @@ public class FaultLookTests
         Assert.Equal(Bench.Parts.Where(p => p.IsDie).Average(p => fault.C(Bench, p)), Mean(Channel.Die), 0.2);
         Assert.Equal(30, Mean(Channel.CoolantIn), 0.05);
         Assert.Equal(30 + Coolant.RiseK(Bench.Parts.Sum(p => p.Watts), 3), Mean(Channel.CoolantOut), 0.15);
-        var low = LogReading.Of(Of(new HiddenFault(FaultKind.LowFlow, null, 0, 0.5)).Log(900), 95);
+        var low = LogReading.Judge(Of(new HiddenFault(FaultKind.LowFlow, null, 0, 0.5)).Log(900), 95);
         Assert.Equal(1.5, low.Means.First(m => m.Channel == Channel.Flow).Mean, 0.01);
         // two at once are both in the log
-        var both = LogReading.Of(Of(fault, new HiddenFault(FaultKind.LowFlow, null, 0, 0.5)).Log(900), 95);
+        var both = LogReading.Judge(Of(fault, new HiddenFault(FaultKind.LowFlow, null, 0, 0.5)).Log(900), 95);
         Assert.Equal(1.5, both.Means.First(m => m.Channel == Channel.Flow).Mean, 0.01);
         Assert.True(both.Means.First(m => m.Channel == Channel.Memory).Mean > hottest + 1);
     }
@@ -173,15 +173,15 @@ public class FaultLookTests
             new(Limited((30 + full) / 2), [missing], at, Kinds, 21.5, 20, 3),
             TimeProvider.System
         ).Log(900);
-        Assert.True(log.Of(Channel.Memory)!.Max() < (30 + full) / 2 + 2);
-        Assert.Equal(2310 * Math.Cbrt(0.5), log.Of(Channel.Clock)![^1], 1.0);
+        Assert.True(log.Compute(Channel.Memory)!.Max() < (30 + full) / 2 + 2);
+        Assert.Equal(2310 * Math.Cbrt(0.5), log.Compute(Channel.Clock)![^1], 1.0);
 
         var off = new SimulatedBench(
             new(Limited(30 + 0.1 * (full - 30)), [missing], at, Kinds, 21.5, 20, 3),
             TimeProvider.System
         ).Log(900);
-        Assert.Equal(0, off.Of(Channel.Power)![^1], 1.0);
-        Assert.Equal(21.5, off.Of(Channel.Die)![^1], 1.0);
+        Assert.Equal(0, off.Compute(Channel.Power)![^1], 1.0);
+        Assert.Equal(21.5, off.Compute(Channel.Die)![^1], 1.0);
     }
 
     [Fact]
@@ -192,7 +192,7 @@ public class FaultLookTests
             var two = HiddenFault.Several(Bench, seed, two: true);
             Assert.NotEqual(two[0].Kind, two[1].Kind);
             TrainingBench Looked(params HiddenFault[] found) =>
-                FaultTrainer.Of(
+                FaultTrainer.Create(
                     Bench,
                     Kinds,
                     seed,
@@ -235,16 +235,18 @@ public class FaultLookTests
     {
         for (var seed = 0; seed < 60; seed++)
         {
-            var open = FaultTrainer.Of(Bench, Kinds, seed, [], false);
+            var open = FaultTrainer.Create(Bench, Kinds, seed, [], false);
             Assert.False(open.Solved);
             Assert.Null(open.Truth);
             var fault = HiddenFault.Draw(Bench, seed, certain: true);
-            var solved = FaultTrainer.Of(Bench, Kinds, seed, [new(fault.Kind, fault.Part)], false);
+            var solved = FaultTrainer.Create(Bench, Kinds, seed, [new(fault.Kind, fault.Part)], false);
             Assert.True(solved.Solved);
             Assert.Equal(fault.Words, solved.Truth);
             Assert.InRange(solved.BestLooks, 1, 40);
-            Assert.Equal(fault.Words, FaultTrainer.Of(Bench, Kinds, seed, [], true).Truth);
+            Assert.Equal(fault.Words, FaultTrainer.Create(Bench, Kinds, seed, [], true).Truth);
         }
-        Assert.Throws<InputException>(() => FaultTrainer.Of(Bench, Kinds, 1, [new(FaultKind.FilmLeft, "U1")], false));
+        Assert.Throws<InputException>(() =>
+            FaultTrainer.Create(Bench, Kinds, 1, [new(FaultKind.FilmLeft, "U1")], false)
+        );
     }
 }

@@ -21,7 +21,7 @@ public class FaultTests
     internal static FaultBench Bench(double flow = 3, params string[] dark)
     {
         var stack = Stack(3, dark);
-        return FaultBench.Of(stack.Laid, stack.Pads, stack.Materials, stack.Paste, new(null, 30, flow));
+        return FaultBench.Create(stack.Laid, stack.Pads, stack.Materials, stack.Paste, new(null, 30, flow));
     }
 
     [Fact]
@@ -38,14 +38,14 @@ public class FaultTests
             Lands = [main.Lands.First(l => l.For == PartKind.Memory)],
             Holes = [],
         };
-        var laid = LaidBlock.Of(stack.Laid.Board, block with { Plates = [main, beside] });
-        var bench = FaultBench.Of(laid, null, stack.Materials, stack.Paste, new(null, 30, 3));
+        var laid = LaidBlock.Create(stack.Laid.Board, block with { Plates = [main, beside] });
+        var bench = FaultBench.Create(laid, null, stack.Materials, stack.Paste, new(null, 30, 3));
         Assert.Equal(["U1", .. Chips], bench.Parts.Select(p => p.Id));
     }
 
     /// <summary>The bench that the simulator runs: a plate of twice as many cells and another base than the drawing says.</summary>
-    internal static readonly FaultBench Simulator = FaultBench.Of(
-        BlockHeat.Of(Stack(3.3).Laid, null, 3, 24_000, default),
+    internal static readonly FaultBench Simulator = FaultBench.Create(
+        BlockHeat.Compute(Stack(3.3).Laid, null, 3, 24_000, default),
         Stack(3.3),
         new(null, 30, 3)
     );
@@ -99,7 +99,7 @@ public class FaultTests
             ],
         };
         return new(
-            LaidBlock.Of(board, block),
+            LaidBlock.Create(board, block),
             [.. Chips.Select(c => new LaidPad(c, 1, "soft"))],
             new Dictionary<string, PadMaterial> { [Soft.Id] = Soft },
             Paste

@@ -19,7 +19,7 @@ public class FaultTrainerTests
         FaultBench? bench = null,
         bool giveUp = false,
         params TrainingCheck[] checks
-    ) => FaultTrainer.Of(bench ?? Bench, Kinds, seed, checks, giveUp);
+    ) => FaultTrainer.Create(bench ?? Bench, Kinds, seed, checks, giveUp);
 
     [Fact]
     public void Pads_dies_and_the_whole_are_looked_at_for_what_they_can_have()
@@ -121,7 +121,7 @@ public class FaultTrainerTests
             Assert.All(looked.Answers.SkipLast(1), a => Assert.False(a.Found));
             Assert.True(looked.Answers[^1].Found);
             Assert.Equal(
-                $"Found in {HowMany.Of(told.BestLooks, "look")}; the likeliest first takes {HowMany.Of(told.BestLooks, "look")}.",
+                $"Found in {HowMany.Count(told.BestLooks, "look")}; the likeliest first takes {HowMany.Count(told.BestLooks, "look")}.",
                 looked.Text
             );
         }

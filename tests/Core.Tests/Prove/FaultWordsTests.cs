@@ -17,7 +17,7 @@ public class FaultWordsTests
             "",
             chance,
             [new(["M1"], k)],
-            FaultChecks.Of(kind, ["M1"], null)
+            FaultChecks.Describe(kind, ["M1"], null)
         );
 
     private static string Between(params FaultHypothesis[] ranked) => FaultChecks.Between(ranked);
@@ -25,7 +25,7 @@ public class FaultWordsTests
     [Fact]
     public void What_costs_nothing_is_done_before_what_costs_a_look_and_that_before_a_lift()
     {
-        string Check(FaultKind kind) => FaultChecks.Of(kind, ["M1"], null);
+        string Check(FaultKind kind) => FaultChecks.Describe(kind, ["M1"], null);
         Assert.Equal(Check(FaultKind.None), Between());
         Assert.Equal(Check(FaultKind.FilmLeft), Between(Guess(FaultKind.FilmLeft, 1)));
         // a second that is hardly likely is no matter
@@ -50,11 +50,23 @@ public class FaultWordsTests
     {
         var kinds = Enum.GetValues<FaultKind>();
         Assert.Equal(kinds.Length, kinds.Select(FaultChecks.Name).Distinct().Count());
-        Assert.Equal(kinds.Length, kinds.Select(k => FaultChecks.Of(k, ["M1"], "upper left")).Distinct().Count());
-        Assert.Contains("upper left", FaultChecks.Of(FaultKind.Tilt, [], "upper left"), StringComparison.Ordinal);
-        Assert.Contains("M1 or M2", FaultChecks.Of(FaultKind.PadMissing, ["M1", "M2"], null), StringComparison.Ordinal);
-        Assert.Contains("power at the plug", FaultChecks.Of(FaultKind.Misread, [], null), StringComparison.Ordinal);
-        Assert.Contains("second sensor", FaultChecks.Of(FaultKind.Misread, ["U1"], null), StringComparison.Ordinal);
+        Assert.Equal(kinds.Length, kinds.Select(k => FaultChecks.Describe(k, ["M1"], "upper left")).Distinct().Count());
+        Assert.Contains("upper left", FaultChecks.Describe(FaultKind.Tilt, [], "upper left"), StringComparison.Ordinal);
+        Assert.Contains(
+            "M1 or M2",
+            FaultChecks.Describe(FaultKind.PadMissing, ["M1", "M2"], null),
+            StringComparison.Ordinal
+        );
+        Assert.Contains(
+            "power at the plug",
+            FaultChecks.Describe(FaultKind.Misread, [], null),
+            StringComparison.Ordinal
+        );
+        Assert.Contains(
+            "second sensor",
+            FaultChecks.Describe(FaultKind.Misread, ["U1"], null),
+            StringComparison.Ordinal
+        );
     }
 
     [Theory]
@@ -70,10 +82,10 @@ public class FaultWordsTests
     public void Each_mark_speaks_for_the_fault_that_leaves_it(ImprintMark mark, FaultKind fault, bool die)
     {
         Assert.Contains(mark, ImprintOdds.For(die));
-        var told = ImprintOdds.Of(fault, here: true, mark);
+        var told = ImprintOdds.Chance(fault, here: true, mark);
         Assert.All(
-            Enum.GetValues<FaultKind>().Where(k => k != fault && ImprintOdds.Of(k, true, ImprintMark.Even) < 0.9),
-            other => Assert.True(told > ImprintOdds.Of(other, true, mark), $"{mark}: {other} explains it as well")
+            Enum.GetValues<FaultKind>().Where(k => k != fault && ImprintOdds.Chance(k, true, ImprintMark.Even) < 0.9),
+            other => Assert.True(told > ImprintOdds.Chance(other, true, mark), $"{mark}: {other} explains it as well")
         );
     }
 
@@ -83,9 +95,9 @@ public class FaultWordsTests
         foreach (var kind in Enum.GetValues<FaultKind>())
         foreach (var mark in Enum.GetValues<ImprintMark>())
         {
-            Assert.InRange(ImprintOdds.Of(kind, true, mark), 0.004, 0.99);
+            Assert.InRange(ImprintOdds.Chance(kind, true, mark), 0.004, 0.99);
             if (kind is FaultKind.FilmLeft or FaultKind.PadMissing or FaultKind.PadThin or FaultKind.PasteVoid)
-                Assert.Equal(ImprintOdds.Of(FaultKind.None, false, mark), ImprintOdds.Of(kind, false, mark));
+                Assert.Equal(ImprintOdds.Chance(FaultKind.None, false, mark), ImprintOdds.Chance(kind, false, mark));
         }
     }
 
@@ -99,7 +111,7 @@ public class FaultWordsTests
     {
         var found = new FaultResult([], [Guess(kind, chance, effectK), Guess(FaultKind.LowFlow, 1 - chance)], "");
         var expected = new ExpectResult(1, 30, [new("M1", 60, 40, 20, limitC)], []);
-        return LiftOrNot.Of(
+        return LiftOrNot.Compute(
             found,
             expected,
             die ? new HashSet<string> { "M1" } : new HashSet<string>(),

@@ -13,7 +13,7 @@ public class FilmResistanceTests
         new("P", "A", new(null, []), [], new(dies, [0, 0], [], [], false, 2.1, ""))
         {
             Stack = new(
-                LaidBlock.Of(
+                LaidBlock.Create(
                     Sample.Board(
                         more: Sample.Part("U2", PartKind.Die, 40, 0, 10, 8, 2.1, Cooling.Must) with
                         {
@@ -38,7 +38,7 @@ public class FilmResistanceTests
         Assert.Equal(
             25e-6 / (4 * 528e-6),
             FilmResistance
-                .Of(
+                .Compute(
                     Pair(
                         new("U2", [90, 90, 90, 90], 50, 1, null, null),
                         new("U1", [10, 20, 30, 40], 200, 1, null, null)
@@ -47,7 +47,7 @@ public class FilmResistanceTests
                 .Value,
             12
         );
-        Assert.Null(FilmResistance.Of(Pair()));
-        Assert.Null(FilmResistance.Of(Pair(new DieContact("U1", [10], 200, 1, null, null)) with { Stack = null }));
+        Assert.Null(FilmResistance.Compute(Pair()));
+        Assert.Null(FilmResistance.Compute(Pair(new DieContact("U1", [10], 200, 1, null, null)) with { Stack = null }));
     }
 }

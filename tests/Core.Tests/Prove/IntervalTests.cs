@@ -28,7 +28,7 @@ public class IntervalTests
                     .Range(0, 120)
                     .Select(i => new PressureSample(i * 10, 50 + perSecond * i * 10 + 0.02 * Gauss(r), 22)),
             ];
-            var told = LeakTest.Of(250, 101.325, samples);
+            var told = LeakTest.Compute(250, 101.325, samples);
             return told.LowMlPerMin <= leak && leak <= told.HighMlPerMin;
         });
         Assert.InRange(held, 930, 970);
@@ -46,7 +46,7 @@ public class IntervalTests
                     .Range(0, 300)
                     .Select(i => new LogSample(i * 2, end - 25 * Math.Exp(-i * 2 / tau) + 0.15 * Gauss(r))),
             ];
-            var told = SteadyState.Of(samples);
+            var told = SteadyState.Compute(samples);
             return Math.Abs(told.SteadyC - end) <= told.PlusMinusC;
         });
         Assert.InRange(held, 930, 970);
@@ -72,7 +72,7 @@ public class IntervalTests
                     watts * (1 + sigma.PowerShare * Gauss(r)),
                     sigma
                 );
-            var told = BeforeAfter.Of(Read(before, powerBefore), Read(after, powerAfter));
+            var told = BeforeAfter.Compute(Read(before, powerBefore), Read(after, powerAfter));
             return Math.Abs(told.GainK!.Value - (before - after) * powerBefore) <= 1.96 * told.GainPlusMinusK!.Value;
         });
         Assert.InRange(held, 930, 970);
@@ -92,7 +92,7 @@ public class IntervalTests
                     .Range(0, 7)
                     .Select(i => new DriftPoint(i * 50, start + slope * i * 50 + 0.002 * Gauss(r), 0.002)),
             ];
-            var told = Drift.Of(points, capDays: 1e5);
+            var told = Drift.Compute(points, capDays: 1e5);
             return told.DueLowDay <= due && due <= told.DueHighDay;
         });
         Assert.InRange(held, 880, 920);

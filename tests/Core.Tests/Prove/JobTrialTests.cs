@@ -12,7 +12,7 @@ public class JobTrialTests
     private static Reading Run(Phase phase, double die, int day = 0, double? coolant = null, double power = 240) =>
         new(phase, 21, coolant, die, null, null, power, coolant is null ? null : 3, null) { On = Day.AddDays(day) };
 
-    private static JobTrial? Of(params Reading[] runs) => JobTrial.Of(runs, [], "die");
+    private static JobTrial? Of(params Reading[] runs) => JobTrial.Compute(runs, [], "die");
 
     [Fact]
     public void Every_run_of_the_work_counts_and_none_of_a_later_year()
@@ -25,7 +25,7 @@ public class JobTrialTests
             Run(Phase.After, 60, 300)
         )!;
         Assert.Equal([71, 70, 25, 24], trial.Runs.Select(r => r.OverK));
-        var own = Trials.Of(
+        var own = Trials.Compute(
             [
                 new(Phase.Before, 1, 92, null, 21, null, 240),
                 new(Phase.Before, 2, 91, null, 21, null, 240),
@@ -41,12 +41,12 @@ public class JobTrialTests
             StringComparison.Ordinal
         );
         // several runs are one fit, and the verdict is the fit's
-        Assert.Equal(own.GainK, Comparison.Of([Run(Phase.Before, 92), Run(Phase.After, 46)], trial: trial).GainK);
+        Assert.Equal(own.GainK, Comparison.Create([Run(Phase.Before, 92), Run(Phase.After, 46)], trial: trial).GainK);
         // a year later the gain is still the work's
         Assert.Equal(
             46,
             Comparison
-                .Of(
+                .Create(
                     [Run(Phase.Before, 92), Run(Phase.After, 46), Run(Phase.After, 60, 300)],
                     trial: Of(Run(Phase.Before, 92), Run(Phase.After, 46), Run(Phase.After, 60, 300))
                 )
@@ -71,7 +71,7 @@ public class JobTrialTests
             Run(Phase.After, 51, coolant: 27),
             Run(Phase.After, 39, coolant: 27, power: 120),
         };
-        var expected = JobTrial.Of(runs, [sensor], "die")!.Expected!;
+        var expected = JobTrial.Compute(runs, [sensor], "die")!.Expected!;
         Assert.Equal(24 + (6 + 12) / 2.0, expected.OverK, 9);
         Assert.Equal(3, expected.PlusMinusK, 9);
     }

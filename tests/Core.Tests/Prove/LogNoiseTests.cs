@@ -14,7 +14,7 @@ public class LogNoiseTests
         var log = new List<LogSample>();
         for (var (i, t) = (0, 0.0); i < n; i++, t += 1 + (uneven - 1) * random.Uniform())
             log.Add(new(t, c(t) + sigma * random.Next()));
-        return LogNoise.Of(log);
+        return LogNoise.Compute(log);
     }
 
     [Theory]
@@ -33,8 +33,8 @@ public class LogNoiseTests
     public void What_lies_in_a_line_or_is_too_short_flickers_by_what_a_sensor_resolves()
     {
         Assert.Equal(LogNoise.ResolutionK, Of(0, 300, t => 20 + 0.7 * t, 9));
-        Assert.Equal(LogNoise.ResolutionK, LogNoise.Of([new(0, 20), new(1, 60)]));
-        Assert.Equal(LogNoise.ResolutionK, LogNoise.Of([new(5, 20), new(5, 20), new(5, 20)]));
+        Assert.Equal(LogNoise.ResolutionK, LogNoise.Compute([new(0, 20), new(1, 60)]));
+        Assert.Equal(LogNoise.ResolutionK, LogNoise.Compute([new(5, 20), new(5, 20), new(5, 20)]));
     }
 
     [Fact]
@@ -42,6 +42,6 @@ public class LogNoiseTests
     {
         // a quarter of the way: the line is at 22.5, the sample at 24.5; weights 1, 3/4, 1/4
         LogSample[] three = [new(10, 20), new(11, 24.5), new(14, 30)];
-        Assert.Equal(2 / Math.Sqrt(1 + 0.0625 + 0.5625) / 0.6745, LogNoise.Of(three), 9);
+        Assert.Equal(2 / Math.Sqrt(1 + 0.0625 + 0.5625) / 0.6745, LogNoise.Compute(three), 9);
     }
 }

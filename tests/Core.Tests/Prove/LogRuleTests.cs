@@ -34,7 +34,8 @@ public class LogRuleTests
     public void A_dip_of_three_seconds_is_throttling(int samples, bool told) =>
         Assert.Equal(
             told,
-            LogReading.Of(Steady(300, clock: i => i >= 100 && i < 100 + samples ? 1600 : 2000), 61).Throttled.Count == 1
+            LogReading.Judge(Steady(300, clock: i => i >= 100 && i < 100 + samples ? 1600 : 2000), 61).Throttled.Count
+                == 1
         );
 
     [Theory]
@@ -48,7 +49,7 @@ public class LogRuleTests
         bool told
     )
     {
-        var spans = LogReading.Of(Steady(300, clock: i => i is >= 100 and < 120 ? mhz : 2000), limit).Throttled;
+        var spans = LogReading.Judge(Steady(300, clock: i => i is >= 100 and < 120 ? mhz : 2000), limit).Throttled;
         Assert.Equal(told, spans.Count == 1);
         if (told)
             Assert.Equal(new Throttled(100, 119, mhz / 2000), spans[0]);
@@ -61,7 +62,7 @@ public class LogRuleTests
             i == 105 ? double.NaN
             : i is >= 100 and < 120 or >= 290 ? 1600
             : 2000;
-        var verdict = LogReading.Of(Steady(300, clock: Clock), 61);
+        var verdict = LogReading.Judge(Steady(300, clock: Clock), 61);
         Assert.Equal([new(100, 119, 0.8), new Throttled(290, 299, 0.8)], verdict.Throttled);
         Assert.Contains("Throttled for 28 s, down to 80 % of its clock", verdict.Text, StringComparison.Ordinal);
     }
@@ -70,9 +71,9 @@ public class LogRuleTests
     public void The_hotspot_tells_of_the_limit_where_it_is_logged()
     {
         double Clock(int i) => i is >= 100 and < 120 ? 1600 : 2000;
-        Assert.Empty(LogReading.Of(Steady(300, clock: Clock), 90).Throttled);
-        Assert.Single(LogReading.Of(Steady(300, clock: Clock, hotspot: _ => 89), 90).Throttled);
-        Assert.Empty(LogReading.Of(Steady(300, clock: _ => double.NaN), 60).Throttled);
+        Assert.Empty(LogReading.Judge(Steady(300, clock: Clock), 90).Throttled);
+        Assert.Single(LogReading.Judge(Steady(300, clock: Clock, hotspot: _ => 89), 90).Throttled);
+        Assert.Empty(LogReading.Judge(Steady(300, clock: _ => double.NaN), 60).Throttled);
     }
 
     [Theory]
@@ -84,7 +85,7 @@ public class LogRuleTests
     public void A_pause_of_five_intervals_and_three_seconds_is_a_gap(double every, double pause, bool told)
     {
         double[] times = [.. Enumerable.Range(0, 200).Select(i => i * every + (i >= 100 ? pause - every : 0))];
-        var verdict = LogReading.Of(Steady(0, times: times), null);
+        var verdict = LogReading.Judge(Steady(0, times: times), null);
         Assert.Equal(told, verdict.Gaps.Count == 1);
         if (!told)
             return;
@@ -102,8 +103,8 @@ public class LogRuleTests
         Assert.Equal(
             (0, 1),
             (
-                LogReading.Of(Steady(0, times: [0, 100]), null).Gaps.Count,
-                LogReading.Of(Steady(0, times: [0, 1, 2, 100]), null).Gaps.Count
+                LogReading.Judge(Steady(0, times: [0, 100]), null).Gaps.Count,
+                LogReading.Judge(Steady(0, times: [0, 1, 2, 100]), null).Gaps.Count
             )
         );
 
@@ -111,7 +112,7 @@ public class LogRuleTests
     public void Means_are_of_the_steady_part_and_leave_out_what_is_missing()
     {
         // 30 K fall with 40 s: within half a kelvin after 40·ln 60 = 164 s
-        var verdict = LogReading.Of(
+        var verdict = LogReading.Judge(
             Steady(
                 600,
                 die: i => i == 300 ? double.NaN : 60 - 30 * Math.Exp(-i / 40.0),
@@ -132,7 +133,7 @@ public class LogRuleTests
     public void A_mean_needs_a_quarter_of_its_stretch()
     {
         // settled to within half a kelvin only at the end: what counts begins at three quarters
-        var verdict = LogReading.Of(Steady(200, die: i => 60 - 30 * Math.Exp(-i / 48.0)), null);
+        var verdict = LogReading.Judge(Steady(200, die: i => 60 - 30 * Math.Exp(-i / 48.0)), null);
         Assert.True(verdict.Steady!.Settled);
         Assert.Equal(0.75 * 199, verdict.SteadyFromS!.Value, 1.0);
     }
@@ -140,31 +141,32 @@ public class LogRuleTests
     [Fact]
     public void A_log_without_a_die_or_too_short_tells_nothing()
     {
-        Assert.Equal("Too short to tell anything.", LogReading.Of(Steady(3), null).Text);
-        Assert.Equal("Too short to tell anything.", LogReading.Of(Steady(100, die: _ => double.NaN), null).Text);
+        Assert.Equal("Too short to tell anything.", LogReading.Judge(Steady(3), null).Text);
+        Assert.Equal("Too short to tell anything.", LogReading.Judge(Steady(100, die: _ => double.NaN), null).Text);
         var blind = new BenchLog([0, 1, 2, 3, 4], [new(Channel.Clock, [1, 1, 1, 1, 1])]);
-        Assert.Null(LogReading.Of(blind, 90).Steady);
-        Assert.Empty(LogReading.Of(blind, 90).Means);
+        Assert.Null(LogReading.Judge(blind, 90).Steady);
+        Assert.Empty(LogReading.Judge(blind, 90).Means);
     }
 
     [Fact]
     public void How_long_to_wait_is_told_in_fives_of_seconds_then_in_minutes()
     {
-        string Wait(double tau, int n) => LogReading.Of(Steady(n, die: i => 60 - 30 * Math.Exp(-i / tau)), null).Text;
+        string Wait(double tau, int n) =>
+            LogReading.Judge(Steady(n, die: i => 60 - 30 * Math.Exp(-i / tau)), null).Text;
         // 40·ln(30·e^(−120/40)/0.5) = 43.8 s and the second that is looked at
         Assert.Equal("Wait 45 s more.", Wait(40, 121));
         // 200·ln(30·e^(−300/200)/0.5) = 519 s
         Assert.Equal("Wait 9 min more.", Wait(200, 301));
-        var drifting = LogReading.Of(Steady(400, die: i => 40 + 0.01 * i + (i % 2 == 0 ? 0.3 : -0.3)), null).Text;
+        var drifting = LogReading.Judge(Steady(400, die: i => 40 + 0.01 * i + (i % 2 == 0 ? 0.3 : -0.3)), null).Text;
         Assert.Equal("Not settling: something still changes. Look at pump, fans and load.", drifting);
     }
 
     [Fact]
     public void Changes_of_load_are_counted()
     {
-        var once = LogReading.Of(Steady(600, die: i => i < 300 ? 50 : 60), null);
+        var once = LogReading.Judge(Steady(600, die: i => i < 300 ? 50 : 60), null);
         Assert.Contains("changed 1 time: only the last stretch counts.", once.Text, StringComparison.Ordinal);
-        var twice = LogReading.Of(
+        var twice = LogReading.Judge(
             Steady(
                 900,
                 die: i =>
@@ -188,13 +190,13 @@ public class LogRuleTests
                 new(Channel.Room, [.. Enumerable.Repeat(double.NaN, 8)]),
             ]
         );
-        var thin = LogThinning.Of(log, 4);
+        var thin = LogThinning.Thin(log, 4);
         Assert.Equal([0, 1.5, 4, 5.5], thin.TimesS);
         Assert.Equal([9, 1, 2, 8], thin.Series[0].Values);
         Assert.All(thin.Series[1].Values, v => Assert.True(double.IsNaN(v)));
-        Assert.Same(log, LogThinning.Of(log, 8));
-        Assert.NotSame(log, LogThinning.Of(log, 7));
-        Assert.Equal(2, LogThinning.Of(log, 1).TimesS.Count);
+        Assert.Same(log, LogThinning.Thin(log, 8));
+        Assert.NotSame(log, LogThinning.Thin(log, 7));
+        Assert.Equal(2, LogThinning.Thin(log, 1).TimesS.Count);
     }
 
     [Fact]

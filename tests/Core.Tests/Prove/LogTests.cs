@@ -42,21 +42,21 @@ public class LogTests
     [Fact]
     public void A_log_that_still_rises_says_how_long_and_one_that_has_settled_says_where()
     {
-        var early = LogReading.Of(Settling(70), 95);
+        var early = LogReading.Judge(Settling(70), 95);
         Assert.Null(early.SteadyFromS);
         Assert.StartsWith("Wait", early.Text, StringComparison.Ordinal);
-        var late = LogReading.Of(Settling(900), 95);
+        var late = LogReading.Judge(Settling(900), 95);
         // 38 K fall within half a kelvin after τ·ln(76) = 260 s
         Assert.InRange(late.SteadyFromS!.Value, 200, 320);
         Assert.Equal(60, late.Means.First(m => m.Channel == Channel.Die).Mean, 0.15);
         Assert.Equal(60, late.Steady!.SteadyC, 0.15);
         Assert.Equal(240, late.Means.First(m => m.Channel == Channel.Power).Mean, 9);
-        var reading = LogToReading.Of(late, Phase.After, null, null);
+        var reading = LogToReading.Convert(late, Phase.After, null, null);
         Assert.Equal(
             (60, 240, 21.5, 30),
             (Math.Round(reading.DieC), reading.PowerW, reading.RoomC, reading.CoolantC!.Value)
         );
-        Assert.Throws<InputException>(() => LogToReading.Of(early, Phase.After, null, null));
+        Assert.Throws<InputException>(() => LogToReading.Convert(early, Phase.After, null, null));
     }
 
     [Fact]
@@ -64,19 +64,19 @@ public class LogTests
     {
         // from 500 to 560 s 20 % less, the die at 60 of 61 °C
         var held = Settling(900, clock: t => t is >= 500 and < 560 ? 1840 : 2300);
-        var span = Assert.Single(LogReading.Of(held, 61).Throttled);
+        var span = Assert.Single(LogReading.Judge(held, 61).Throttled);
         Assert.InRange(span.FromS, 499, 501);
         Assert.InRange(span.ToS, 558, 560);
         Assert.Equal(0.8, span.ClockShare, 3);
-        Assert.Empty(LogReading.Of(held, 95).Throttled);
-        Assert.Empty(LogReading.Of(held, null).Throttled);
+        Assert.Empty(LogReading.Judge(held, 95).Throttled);
+        Assert.Empty(LogReading.Judge(held, null).Throttled);
     }
 
     [Fact]
     public void A_change_of_load_cuts_the_log_and_only_the_last_stretch_counts()
     {
         var stepped = Settling(1800, extra: t => t > 900 ? 12 * (1 - Math.Exp(-(t - 900) / 60)) : 0);
-        var verdict = LogReading.Of(stepped, null);
+        var verdict = LogReading.Judge(stepped, null);
         Assert.True(verdict.Steady!.Regimes.Count > 1);
         Assert.Equal(72, verdict.Means.First(m => m.Channel == Channel.Die).Mean, 0.2);
         Assert.Contains("changed", verdict.Text, StringComparison.Ordinal);
@@ -91,9 +91,9 @@ public class LogTests
             [.. keep.Select(i => whole.TimesS[i])],
             [.. whole.Series.Select(s => s with { Values = [.. keep.Select(i => s.Values[i])] })]
         );
-        var gap = Assert.Single(LogReading.Of(cut, null).Gaps);
+        var gap = Assert.Single(LogReading.Judge(cut, null).Gaps);
         Assert.Equal((299, 361), (gap.FromS, gap.ToS));
-        Assert.Empty(LogReading.Of(whole, null).Gaps);
+        Assert.Empty(LogReading.Judge(whole, null).Gaps);
     }
 
     [Fact]
@@ -104,7 +104,7 @@ public class LogTests
                 (values, points) =>
                 {
                     var log = new BenchLog([.. values.Select((_, i) => (double)i)], [new(Channel.Die, values)]);
-                    var thin = LogThinning.Of(log, points);
+                    var thin = LogThinning.Thin(log, points);
                     Assert.InRange(thin.TimesS.Count, 1, points + 2);
                     Assert.Equal(values.Max(), thin.Series[0].Values.Max());
                     Assert.Equal(values.Min(), thin.Series[0].Values.Min());
@@ -163,8 +163,8 @@ public class LogTests
     {
         var log = Read(text, out _);
         Assert.Equal([0, 1], log.TimesS.Select(t => Math.Round(t, 6)));
-        Assert.Equal([40.5, 41.5], log.Of(Channel.Die)!.Select(v => Math.Round(v, 6)));
-        Assert.Equal([3, 3.2], log.Of(Channel.Flow)!.Select(v => Math.Round(v, 6)));
+        Assert.Equal([40.5, 41.5], log.Compute(Channel.Die)!.Select(v => Math.Round(v, 6)));
+        Assert.Equal([3, 3.2], log.Compute(Channel.Flow)!.Select(v => Math.Round(v, 6)));
     }
 
     [Fact]
@@ -172,7 +172,7 @@ public class LogTests
     {
         var log = Read("clock time,die,memory\n23:59:58,50,\n23:59:59,51,40\n00:00:01,52,n/a\n", out var look);
         Assert.Equal([0, 1, 3], log.TimesS);
-        Assert.Equal([true, false, true], log.Of(Channel.Memory)!.Select(double.IsNaN));
+        Assert.Equal([true, false, true], log.Compute(Channel.Memory)!.Select(double.IsNaN));
         Assert.Equal(LogUnit.ClockTime, look.Columns[0].Guess!.Unit);
     }
 
@@ -202,6 +202,6 @@ public class LogTests
         var log = Read(text.ToString(), out var look);
         Assert.Equal((36_000, 9), (log.TimesS.Count, log.Series.Count));
         Assert.Equal(36_000, look.Rows);
-        Assert.Equal(60, LogReading.Of(log, 95).Steady!.SteadyC, 0.05);
+        Assert.Equal(60, LogReading.Judge(log, 95).Steady!.SteadyC, 0.05);
     }
 }

@@ -40,14 +40,14 @@ public class ProofMathTests
     [Fact]
     public void A_clean_settling_gives_its_own_figures_back()
     {
-        var r = SteadyState.Of(Settling(61.5, 34, 95, 300, 2));
+        var r = SteadyState.Compute(Settling(61.5, 34, 95, 300, 2));
         Assert.Equal(61.5, r.SteadyC, 2);
         Assert.Equal(95, r.TauS, 0.1);
         Assert.Single(r.Regimes);
         // 27.5·e^(−300/95) = 1.17 K are left: not settled, and so long until half a kelvin is
         Assert.False(r.Settled);
         Assert.Equal(95 * Math.Log(27.5 * Math.Exp(-300.0 / 95) / 0.5), r.MoreS, 1.0);
-        var later = SteadyState.Of(Settling(61.5, 34, 95, 500, 2));
+        var later = SteadyState.Compute(Settling(61.5, 34, 95, 500, 2));
         Assert.True(later.Settled);
         Assert.Equal(0, later.MoreS);
     }
@@ -60,7 +60,7 @@ public class ProofMathTests
             .. Settling(55, 30, 60, 400, 2, 0.15),
             .. Settling(68, 55, 60, 400, 2, 0.15, seed: 2, fromS: 402),
         ];
-        var r = SteadyState.Of(log);
+        var r = SteadyState.Compute(log);
         Assert.Equal(2, r.Regimes.Count);
         Assert.Equal(402, r.Regimes[1].FromS, 12.0);
         Assert.Equal(68, r.SteadyC, 0.3);
@@ -77,7 +77,7 @@ public class ProofMathTests
         const int cases = 400;
         for (var seed = 0; seed < cases; seed++)
         {
-            var r = SteadyState.Of(Settling(60, 35, 80, 360, 3, 0.3, seed));
+            var r = SteadyState.Compute(Settling(60, 35, 80, 360, 3, 0.3, seed));
             if (Math.Abs(r.SteadyC - 60) <= r.PlusMinusC)
                 held++;
             if (r.Regimes.Count == 1)
@@ -116,7 +116,17 @@ public class ProofMathTests
     public void Two_looks_at_a_gauge_tell_a_leak_as_far_as_gauge_and_thermometer_are_good_for()
     {
         LeakResult Of(double end, double minutes, double? endC = 21, bool vacuum = false) =>
-            LeakByTwo.Of(250, 101.325, vacuum ? -60 : 40, end, minutes, endC is null ? null : 21, endC, 0.1, vacuum);
+            LeakByTwo.Compute(
+                250,
+                101.325,
+                vacuum ? -60 : 40,
+                end,
+                minutes,
+                endC is null ? null : 21,
+                endC,
+                0.1,
+                vacuum
+            );
         // 8 kPa of 250 mL in 20 minutes: 250·8/101.325/20 = 0.987 mL a minute
         Assert.Equal(0.987, Of(32, 20).LeakMlPerMin, 0.001);
         Assert.Equal(LeakVerdict.Fail, Of(32, 20).Verdict);
@@ -139,10 +149,10 @@ public class ProofMathTests
     [Fact]
     public void A_leak_without_noise_is_told_to_the_last_digit_also_while_the_loop_warms()
     {
-        var r = LeakTest.Of(500, 101.3, Hold(0.8, 500, 0, 1, driftC: 1.5));
+        var r = LeakTest.Compute(500, 101.3, Hold(0.8, 500, 0, 1, driftC: 1.5));
         Assert.Equal(0.8, r.LeakMlPerMin, 6);
         Assert.Equal(LeakVerdict.Fail, r.Verdict);
-        var tight = LeakTest.Of(500, 101.3, Hold(0, 500, 0, 1, driftC: -2));
+        var tight = LeakTest.Compute(500, 101.3, Hold(0, 500, 0, 1, driftC: -2));
         Assert.Equal(LeakVerdict.Pass, tight.Verdict);
         Assert.Equal(0, tight.LeakMlPerMin, 6);
     }
@@ -158,9 +168,9 @@ public class ProofMathTests
                 s.TempC,
                 101.3 - 0.1 * s.TS / 900
             ));
-        Assert.Equal(0, LeakTest.Of(500, 101.3, still).LeakMlPerMin, 6);
+        Assert.Equal(0, LeakTest.Compute(500, 101.3, still).LeakMlPerMin, 6);
         var blind = still.ConvertAll(s => s with { AmbientKPa = null });
-        Assert.True(LeakTest.Of(500, 101.3, blind).LeakMlPerMin < -0.02);
+        Assert.True(LeakTest.Compute(500, 101.3, blind).LeakMlPerMin < -0.02);
     }
 
     [Theory]
@@ -172,7 +182,7 @@ public class ProofMathTests
         const int cases = 1000;
         for (var seed = 0; seed < cases; seed++)
         {
-            var r = LeakTest.Of(400, 101.3, Hold(0.12, 400, 0.03, seed, rho: rho));
+            var r = LeakTest.Compute(400, 101.3, Hold(0.12, 400, 0.03, seed, rho: rho));
             if (r.LowMlPerMin <= 0.12 && 0.12 <= r.HighMlPerMin)
                 held++;
         }
@@ -188,11 +198,11 @@ public class ProofMathTests
                 .. Hold(0.02, 800, 0, 1, minutes)
                     .Select((s, i) => s with { GaugeKPa = s.GaugeKPa + (i % 2 == 0 ? 0.25 : -0.25) }),
             ];
-        var early = LeakTest.Of(800, 101.3, Flickering(3));
+        var early = LeakTest.Compute(800, 101.3, Flickering(3));
         Assert.Equal(LeakVerdict.Wait, early.Verdict);
         Assert.True(early.MoreS > 60);
-        Assert.Equal(LeakVerdict.Wait, LeakTest.Of(800, 101.3, Flickering(3 + 0.5 * early.MoreS / 60)).Verdict);
-        Assert.Equal(LeakVerdict.Pass, LeakTest.Of(800, 101.3, Flickering(3 + 1.2 * early.MoreS / 60)).Verdict);
+        Assert.Equal(LeakVerdict.Wait, LeakTest.Compute(800, 101.3, Flickering(3 + 0.5 * early.MoreS / 60)).Verdict);
+        Assert.Equal(LeakVerdict.Pass, LeakTest.Compute(800, 101.3, Flickering(3 + 1.2 * early.MoreS / 60)).Verdict);
     }
 
     private static SteadyReading Read(
@@ -206,7 +216,7 @@ public class ProofMathTests
     [Fact]
     public void Resistances_and_the_gain_are_those_by_hand()
     {
-        var r = BeforeAfter.Of(Read(84, 22, 200), Read(52, 23, 205, 30, 3));
+        var r = BeforeAfter.Compute(Read(84, 22, 200), Read(52, 23, 205, 30, 3));
         Assert.Equal(62.0 / 200, r.Before!.ToRoomKPerW, 9);
         Assert.Equal(29.0 / 205, r.After!.ToRoomKPerW, 9);
         // P/(ρcQ) = 205/(0.997·4180·0.05) = 0.984 K
@@ -228,7 +238,7 @@ public class ProofMathTests
         for (var i = 0; i < repeats; i++)
         {
             var k = BeforeAfter
-                .Of(
+                .Compute(
                     Read(Off(84, sigma.DieC), Off(22, sigma.RoomC), 200 * Off(1, sigma.PowerShare)),
                     Read(Off(52, sigma.DieC), Off(23, sigma.RoomC), 210 * Off(1, sigma.PowerShare))
                 )
@@ -236,18 +246,18 @@ public class ProofMathTests
             (sum, squares) = (sum + k, squares + k * k);
         }
         var spread = Math.Sqrt(squares / repeats - sum / repeats * (sum / repeats));
-        var told = BeforeAfter.Of(Read(84, 22, 200), Read(52, 23, 210)).GainPlusMinusK!.Value;
+        var told = BeforeAfter.Compute(Read(84, 22, 200), Read(52, 23, 210)).GainPlusMinusK!.Value;
         Assert.Equal(told, spread, 0.05 * told);
     }
 
     [Fact]
     public void Unlike_tests_are_refused_in_words()
     {
-        var r = BeforeAfter.Of(Read(84, 22, 200), Read(40, 22, 90));
+        var r = BeforeAfter.Compute(Read(84, 22, 200), Read(40, 22, 90));
         Assert.False(r.Comparable);
         Assert.Null(r.GainK);
         Assert.Contains("unlike loads", r.Reasons[0]);
-        Assert.False(BeforeAfter.Of(null, Read(52, 23, 210)).Comparable);
+        Assert.False(BeforeAfter.Compute(null, Read(52, 23, 210)).Comparable);
     }
 
     [Fact]
@@ -258,14 +268,14 @@ public class ProofMathTests
             .Range(0, 8)
             .Select(i => new DriftPoint(100 + 30 * i, 0.1 + 1e-4 * 30 * i, 1e-4))
             .ToList();
-        var r = Drift.Of(points);
+        var r = Drift.Compute(points);
         Assert.Equal(0.1, r.StartKPerW, 9);
         Assert.Equal(1e-4, r.SlopePerDay, 12);
         Assert.Equal(250, r.DueDay, 6);
         Assert.False(r.Capped);
         Assert.True(r.DueLowDay < 250 && r.DueHighDay > 250);
         // falling: the cap alone
-        var falling = Drift.Of(points.ConvertAll(p => p with { KPerW = 0.2 - p.KPerW }), capDays: 400);
+        var falling = Drift.Compute(points.ConvertAll(p => p with { KPerW = 0.2 - p.KPerW }), capDays: 400);
         Assert.True(falling.Capped);
         Assert.Equal(500, falling.DueDay, 9);
         Assert.Equal(500, falling.DueHighDay, 9);
@@ -283,7 +293,7 @@ public class ProofMathTests
                 .Range(0, 12)
                 .Select(k => new DriftPoint(30 * k, 0.1 + 6e-5 * 30 * k + 0.0012 * Normal(random), 0.0012))
                 .ToList();
-            var r = Drift.Of(points, capDays: 5000);
+            var r = Drift.Compute(points, capDays: 5000);
             if (r.DueLowDay <= 250 && 250 <= r.DueHighDay)
                 held++;
         }

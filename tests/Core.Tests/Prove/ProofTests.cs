@@ -35,7 +35,7 @@ public class ComparisonTests
     public void Resistances_carry_the_uncertainty_of_sensors_and_power()
     {
         // one kelvin at the die, three tenths at the room's sensor, three per cent of the power
-        var r = Comparison.Of([new(Phase.Before, 21, null, 81, null, null, 200, null, null)]).BeforeToRoom!.Value;
+        var r = Comparison.Create([new(Phase.Before, 21, null, 81, null, null, 200, null, null)]).BeforeToRoom!.Value;
         Assert.Equal(0.3, r.KPerW, 12);
         Assert.Equal(Math.Sqrt((1 + 0.09) / (200 * 200) + Math.Pow(0.3 * 0.03, 2)), r.UncertaintyKPerW, 12);
     }
@@ -44,8 +44,8 @@ public class ComparisonTests
     public void The_station_and_the_call_compare_alike()
     {
         var after = new Reading(Phase.After, 25, 30, 52, null, null, 150, 3, null);
-        var station = Comparison.Of([Before, after]);
-        var call = BeforeAfter.Of(new(83.5, 21, null, null, 180, new()), new(52, 25, 30, 3, 150, new()));
+        var station = Comparison.Create([Before, after]);
+        var call = BeforeAfter.Compute(new(83.5, 21, null, null, 180, new()), new(52, 25, 30, 3, 150, new()));
         Assert.Equal(call.GainK, station.GainK);
         Assert.Equal(call.GainPlusMinusK, station.GainUncertaintyK);
         Assert.Equal(call.After!.ToCoolantKPerW, station.AfterToCoolant!.Value.KPerW);
@@ -56,7 +56,7 @@ public class ComparisonTests
     public void The_gain_is_reckoned_at_the_before_power_room_for_room()
     {
         var after = new Reading(Phase.After, 25, 30, 52, null, null, 150, 3, null);
-        var c = Comparison.Of([Before, after]);
+        var c = Comparison.Create([Before, after]);
         Assert.Equal((62.5 / 180 - 27.0 / 150) * 180, c.GainK!.Value, 9);
         Assert.Contains(c.Why, w => w.Contains("Power differs", StringComparison.Ordinal));
     }

@@ -30,7 +30,7 @@ public class ProveStationTests
         LoopResult? loop = null,
         WorkOrder? order = null,
         params Reading[] readings
-    ) => ProveStation.Of(order ?? Order, pads ?? Plan.Pads, Plan.Paste, readings, new(), loop: loop);
+    ) => ProveStation.Plan(order ?? Order, pads ?? Plan.Pads, Plan.Paste, readings, new(), loop: loop);
 
     private static Reading At(Phase phase, double dieC, string? board = null) =>
         new(phase, 20, phase == Phase.After ? 30 : null, dieC, null, null, 200, phase == Phase.After ? 3 : null, null)
@@ -165,7 +165,7 @@ public class ProveStationTests
     public void What_was_complained_of_is_read_first_and_without_it_nothing_is_proved()
     {
         ProveResult Told(PartKind? complaint, params Reading[] readings) =>
-            ProveStation.Of(Order, Plan.Pads, Plan.Paste, readings, new(), complaint: complaint);
+            ProveStation.Plan(Order, Plan.Pads, Plan.Paste, readings, new(), complaint: complaint);
         Reading[] die = [At(Phase.Before, 80), At(Phase.After, 45)];
         Reading[] both = [die[0] with { MemoryC = 90 }, die[1] with { MemoryC = 55 }];
         Assert.False(Told(null, die).Pairs[0].Comparison.Trouble);

@@ -68,7 +68,7 @@ public class SensorProofTests
     }
 
     private static ExpectResult Expected(JobPlan plan, double powerW) =>
-        ExpectedOf.Of(plan.Pads.Pairs[0], new(powerW, CoolantC, Flow), ExpectedOf.FromNothing);
+        ExpectedOf.Compute(plan.Pads.Pairs[0], new(powerW, CoolantC, Flow), ExpectedOf.FromNothing);
 
     private static Reading Run(double dieC, double powerW = 200, double? memoryC = null) =>
         new(Phase.After, 21, CoolantC, dieC, null, memoryC, powerW, Flow, null);
@@ -78,11 +78,13 @@ public class SensorProofTests
         // the plates go with the power: one is enough
         var told = new Dictionary<HeatConditions, ExpectResult>();
         var pair = plan.Pads.Pairs[0];
-        return SensorProofs.Of(
+        return SensorProofs.Compute(
             runs,
             ExpectedOf.Board(pair),
             at =>
-                told.TryGetValue(at, out var known) ? known : told[at] = ExpectedOf.Of(pair, at, ExpectedOf.FromNothing)
+                told.TryGetValue(at, out var known)
+                    ? known
+                    : told[at] = ExpectedOf.Compute(pair, at, ExpectedOf.FromNothing)
         );
     }
 
@@ -97,7 +99,7 @@ public class SensorProofTests
         var flow = block.Flow!;
         var curve = flow.AKPerW + flow.BKPerW * Math.Pow(Flow, -flow.N);
         DirectDieResult At(double wet) =>
-            DirectDie.Of(
+            DirectDie.Compute(
                 new(socket, processor, block, watts, wet, Paste(Lidded), new(Film(Bare), Paste(Bare)), Film(Lidded))
             );
         var first = At(curve);
@@ -123,7 +125,7 @@ public class SensorProofTests
         var flow = block.Flow!;
         var chips = module.Parts.Where(p => p is { Kind: PartKind.Memory, Face: Face.Front }).ToList();
         var front = block.Carriers.Single(c => c.Face == Face.Front);
-        var edge = EdgePads.Of(front);
+        var edge = EdgePads.Compute(front);
         var soft = carried.Materials[carried.Pads[0].Material];
         double Way(double gap, double area) =>
             gap * 1e-3 / ((soft.ConductivityWPerMK ?? soft.ClaimedWPerMK)!.Value * area * 1e-6)
@@ -148,7 +150,7 @@ public class SensorProofTests
     [Fact]
     public void A_mainboards_meter_counts_the_package_and_a_cards_the_whole_card()
     {
-        double Board(Board b, double readW) => JobConditions.Of(Run(50, readW), b).PowerW!.Value;
+        double Board(Board b, double readW) => JobConditions.From(Run(50, readW), b).PowerW!.Value;
         var main = Sample.Board(
             0,
             Sample.Part("Q1", PartKind.PowerStage, -50, 0, 8, 8, 3) with
@@ -213,7 +215,10 @@ public class SensorProofTests
         Assert.Equal([SensorState.Open, SensorState.Poor], open.Select(p => p.State));
         Assert.Equal(2, open[0].MoreRuns);
         Assert.Null(open[1].MoreRuns);
-        Assert.Equal("poor, memory 9 K over expected", Comparison.Of([Run(die + 3, 200, memory + 9)], open).Verdict);
+        Assert.Equal(
+            "poor, memory 9 K over expected",
+            Comparison.Create([Run(die + 3, 200, memory + 9)], open).Verdict
+        );
         Assert.Null(Judge(Card, Run(die + 3), Run(die + 3), Run(die + 3))[0].MoreRuns);
         Assert.Equal(SensorState.Better, Judge(Card, Run(die - 6))[0].State);
         Assert.Empty(Judge(Card, Run(die) with { FlowLMin = null }));
@@ -248,7 +253,7 @@ public class SensorProofTests
                 var read =
                     CoolantC + (true_ - CoolantC) * (1 + 0.03 * draws.Next()) + draws.Next() + 0.3 * draws.Next();
                 SensorState State(double c) =>
-                    SensorProofs.Of([Run(c, watts)], board, _ => told).Single(p => p.Kind == kind).State;
+                    SensorProofs.Compute([Run(c, watts)], board, _ => told).Single(p => p.Kind == kind).State;
                 poor += State(read) == SensorState.Poor ? 1 : 0;
                 missed += State(read + 5) is SensorState.Poor or SensorState.Open ? 0 : 1;
             }

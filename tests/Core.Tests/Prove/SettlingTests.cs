@@ -178,7 +178,7 @@ public class SettlingTests
     [Fact]
     public void A_long_log_is_averaged_and_still_told_from_its_first_to_its_last_second()
     {
-        var r = SteadyState.Of(Log(60, -30, 70, 4001, 0.25));
+        var r = SteadyState.Compute(Log(60, -30, 70, 4001, 0.25));
         Assert.Equal(60, r.SteadyC, 0.01);
         Assert.Equal(70, r.TauS, 0.5);
         Assert.Equal(new Regime(0, 1000), Assert.Single(r.Regimes));
@@ -193,7 +193,7 @@ public class SettlingTests
             log.AddRange(Log(50 + 10 * (k % 2), k % 2 == 0 ? 10 : -10, 20, 40, 5, fromS: k * 200));
         foreach (var stretches in new[] { 2, 4, 8 })
         {
-            var r = SteadyState.Of(log[..(40 * stretches)]);
+            var r = SteadyState.Compute(log[..(40 * stretches)]);
             Assert.Equal(stretches, r.Regimes.Count);
             Assert.Equal(200 * (stretches - 1), r.Regimes[^1].FromS);
             Assert.Equal(200 * stretches - 5, r.Regimes[^1].ToS);
@@ -208,21 +208,21 @@ public class SettlingTests
     {
         // a step between the eighth and the ninth of sixteen, and one of fifteen
         List<LogSample> Step(int n) => [.. Enumerable.Range(0, n).Select(i => new LogSample(i, i < 8 ? 40 : 60))];
-        Assert.Equal(2, SteadyState.Of(Step(16)).Regimes.Count);
-        Assert.Single(SteadyState.Of(Step(15)).Regimes);
+        Assert.Equal(2, SteadyState.Compute(Step(16)).Regimes.Count);
+        Assert.Single(SteadyState.Compute(Step(15)).Regimes);
     }
 
     [Fact]
     public void What_is_left_to_wait_is_what_the_exponential_and_its_error_say()
     {
         // clean: only the settling counts
-        var clean = SteadyState.Of(Log(60, -30, 70, 40, 5), 0.1);
+        var clean = SteadyState.Compute(Log(60, -30, 70, 40, 5), 0.1);
         var away = Math.Abs(30 * Math.Exp(-195 / 70.0));
         Assert.False(clean.Settled);
         Assert.Equal(70 * Math.Log(away / 0.1), clean.MoreS, 3.0);
         // settled but coarse: the ± has to fall, with time to the power of two thirds
         var random = new Random(3);
-        var coarse = SteadyState.Of(Log(60, -30, 20, 60, 5, _ => 4 * (random.NextDouble() - 0.5)), 0.15);
+        var coarse = SteadyState.Compute(Log(60, -30, 20, 60, 5, _ => 4 * (random.NextDouble() - 0.5)), 0.15);
         Assert.True(coarse.PlusMinusC > 0.15);
         Assert.False(coarse.Settled);
         Assert.Equal(
@@ -230,7 +230,7 @@ public class SettlingTests
             coarse.MoreS,
             1e-6
         );
-        Assert.True(SteadyState.Of(Log(60, -30, 20, 60, 5, _ => 4 * (random.NextDouble() - 0.5)), 2).Settled);
+        Assert.True(SteadyState.Compute(Log(60, -30, 20, 60, 5, _ => 4 * (random.NextDouble() - 0.5)), 2).Settled);
     }
 
     [Fact]
@@ -243,7 +243,7 @@ public class SettlingTests
                 .Range(0, 40)
                 .Select(i => new PressureSample(10 * i, 40 - 0.01 * i + (i % 2 == 0 ? 0.2 : -0.2), 22)),
         ];
-        var r = LeakTest.Of(600, 101.3, hold, 0.3);
+        var r = LeakTest.Compute(600, 101.3, hold, 0.3);
         var line = StraightLine.Through([.. hold.Select(s => s.TS)], [.. hold.Select(s => s.GaugeKPa + 101.3)]);
         var per = 600 * 60 / 101.3;
         Assert.Equal(-per * line.Slope, r.LeakMlPerMin, 9);
@@ -255,20 +255,20 @@ public class SettlingTests
         Assert.Equal(390 * (Math.Pow(half / Math.Abs(0.3 - r.LeakMlPerMin), 2.0 / 3) - 1), r.MoreS, 6);
         Assert.Equal(
             (LeakVerdict.Pass, 0),
-            (LeakTest.Of(600, 101.3, hold, 5).Verdict, LeakTest.Of(600, 101.3, hold, 5).MoreS)
+            (LeakTest.Compute(600, 101.3, hold, 5).Verdict, LeakTest.Compute(600, 101.3, hold, 5).MoreS)
         );
-        Assert.Equal(LeakVerdict.Fail, LeakTest.Of(600, 101.3, hold, -5).Verdict);
+        Assert.Equal(LeakVerdict.Fail, LeakTest.Compute(600, 101.3, hold, -5).Verdict);
     }
 
     [Fact]
     public void Near_the_limit_the_next_sample_is_waited_for_and_at_it_a_day()
     {
         List<PressureSample> three = [new(0, 40, 22), new(10, 39.9, 22), new(20, 40, 22)];
-        var r = LeakTest.Of(500, 101.3, three, 0);
+        var r = LeakTest.Compute(500, 101.3, three, 0);
         Assert.Equal(LeakVerdict.Wait, r.Verdict);
         Assert.Equal(86_400, r.MoreS);
         // two samples at one moment tell no slope
-        Assert.Equal(86_400, LeakTest.Of(500, 101.3, [three[0], three[0], three[0]], 0.1).MoreS);
+        Assert.Equal(86_400, LeakTest.Compute(500, 101.3, [three[0], three[0], three[0]], 0.1).MoreS);
     }
 
     [Theory]
@@ -283,7 +283,7 @@ public class SettlingTests
                 (o, i) => new DriftPoint(200 + 20 * i, 0.1 + 4e-4 * 20 * i + 0.2 * sigma * o, sigma * (1 + i % 2))
             ),
         ];
-        var r = Drift.Of(points, 0.2, 10_000);
+        var r = Drift.Compute(points, 0.2, 10_000);
         // weighted normal equations by elimination, their inverse for the errors
         var a = new double[2, 2];
         var b = new double[2];
@@ -323,15 +323,15 @@ public class SettlingTests
         [
             .. Enumerable.Range(0, 6).Select(i => new DriftPoint(30 * i, 0.1 + 1e-5 * 30 * i, 0.002)),
         ];
-        var r = Drift.Of(points, capDays: 5000);
+        var r = Drift.Compute(points, capDays: 5000);
         Assert.Equal(5000, r.DueHighDay);
         Assert.Equal(1500, r.DueDay, 3);
         Assert.InRange(r.DueLowDay, 100, 1400);
         // at the cap it is capped
-        Assert.True(Drift.Of(points, capDays: 1400).Capped);
-        Assert.False(Drift.Of(points, capDays: 1600).Capped);
+        Assert.True(Drift.Compute(points, capDays: 1400).Capped);
+        Assert.False(Drift.Compute(points, capDays: 1600).Capped);
         // nothing below nothing
-        var below = Drift.Of(points.ConvertAll(p => p with { KPerW = p.KPerW - 1 }), capDays: 700);
+        var below = Drift.Compute(points.ConvertAll(p => p with { KPerW = p.KPerW - 1 }), capDays: 700);
         Assert.Equal((700, 700, 700, true), (below.DueDay, below.DueLowDay, below.DueHighDay, below.Capped));
     }
 }

@@ -16,9 +16,9 @@ public class SteadyStateTests
     private static int? Plain(List<LogSample> log)
     {
         var n = log.Count;
-        var floor = Math.Pow(LogNoise.Of(log), 2) * n;
+        var floor = Math.Pow(LogNoise.Compute(log), 2) * n;
         var whole = Exponential.Fit(log).Squares;
-        if (whole / n * n < floor + Math.Pow(LogNoise.Of(log), 2) * 6 * Math.Sqrt(2.0 * n))
+        if (whole / n * n < floor + Math.Pow(LogNoise.Compute(log), 2) * 6 * Math.Sqrt(2.0 * n))
             return null;
         var (squares, at) = Enumerable
             .Range(8, n - 15)
@@ -38,7 +38,7 @@ public class SteadyStateTests
             var (at, step) = (6 + (int)(38 * random.Uniform()), 0.12 + 0.9 * random.Uniform());
             var log = Log(50, i => (i < at ? 50 : 50 + step) + 0.1 * random.Next());
             var expected = Plain(log);
-            var told = SteadyState.Of(log);
+            var told = SteadyState.Compute(log);
             if (expected is { } place)
             {
                 cut++;
@@ -71,7 +71,7 @@ public class SteadyStateTests
     [InlineData(400, 201)]
     public void A_step_in_a_long_log_is_found_to_the_sample(int n, int at)
     {
-        var told = SteadyState.Of(Log(n, i => i < at ? 40 : 60));
+        var told = SteadyState.Compute(Log(n, i => i < at ? 40 : 60));
         Assert.Equal([new Regime(0, at - 1), new Regime(at, n - 1)], told.Regimes);
         Assert.Equal(60, told.SteadyC, 0.01);
     }
@@ -83,7 +83,7 @@ public class SteadyStateTests
         foreach (var steps in new[] { 3, 5, 8, 10, 16 })
         {
             var n = 40 * steps <= 400 ? 40 * steps : 25 * steps;
-            var told = SteadyState.Of(Log(n, i => 20 + 4 * (i / (n / steps)) + 0.05 * random.Next()));
+            var told = SteadyState.Compute(Log(n, i => 20 + 4 * (i / (n / steps)) + 0.05 * random.Next()));
             Assert.Equal(steps, told.Regimes.Count);
             // to the sample, or one before: the first of a stretch may be taken for its settling
             foreach (var (regime, k) in told.Regimes.Select((r, k) => (r, k)))
@@ -101,7 +101,7 @@ public class SteadyStateTests
     {
         var random = new NormalDraws(1);
         var each = 20_000 / loads;
-        var told = SteadyState.Of(
+        var told = SteadyState.Compute(
             Log(
                 each * loads,
                 i => 60 + i / each % 7 * 3 - 10 * Math.Exp(-(i % each) / (0.13 * each)) + 0.2 * random.Next()
@@ -123,12 +123,12 @@ public class SteadyStateTests
         foreach (var n in new[] { 60, 300, 20_000 })
         {
             var random = new NormalDraws(3);
-            var told = SteadyState.Of(Log(n, i => 60 + 0.2 * random.Next() + (i == n / 2 ? slip : 0)));
+            var told = SteadyState.Compute(Log(n, i => 60 + 0.2 * random.Next() + (i == n / 2 ? slip : 0)));
             Assert.Single(told.Regimes);
             Assert.Equal(60, told.SteadyC, 0.2);
         }
         // eleven samples are
-        var spell = SteadyState.Of(Log(300, i => 60 + (i is > 148 and < 160 ? slip : 0)));
+        var spell = SteadyState.Compute(Log(300, i => 60 + (i is > 148 and < 160 ? slip : 0)));
         Assert.Equal([0, 149, 160], spell.Regimes.Select(r => r.FromS));
     }
 
@@ -137,7 +137,7 @@ public class SteadyStateTests
     {
         // up and down by 30 K with 12 s, each for 60 s
         double C(int i) => 40 + (i / 60 % 2 == 0 ? -30 : 30) * (Math.Exp(-(i % 60) / 12.0) - 0.5);
-        var told = SteadyState.Of(Log(360, C));
+        var told = SteadyState.Compute(Log(360, C));
         Assert.Equal([0, 60, 120, 180, 240, 300], told.Regimes.Select(r => r.FromS));
         Assert.Equal(25, told.SteadyC, 0.1);
         Assert.Equal(12, told.TauS, 0.2);
@@ -152,15 +152,15 @@ public class SteadyStateTests
             var random = new NormalDraws(4);
             double[] off = [.. Enumerable.Range(0, 4000).Select(_ => random.Next())];
             double C(int i) => 60 - 20 * Math.Exp(-i / 8.0) + 0.6 * off[i];
-            var now = SteadyState.Of(Log(60, C), within);
+            var now = SteadyState.Compute(Log(60, C), within);
             Assert.True(now.PlusMinusC > within);
             var more = (int)Math.Ceiling(now.MoreS);
             Assert.InRange(more, 2, 3000);
             // the wait is bounded by two time constants as fitted; asked again it goes on from there
             var total = 60 + more;
-            for (var again = 0; again < 12 && !SteadyState.Of(Log(total, C), within).Settled; again++)
-                total += (int)Math.Ceiling(SteadyState.Of(Log(total, C), within).MoreS);
-            Assert.True(SteadyState.Of(Log(total, C), within).Settled);
+            for (var again = 0; again < 12 && !SteadyState.Compute(Log(total, C), within).Settled; again++)
+                total += (int)Math.Ceiling(SteadyState.Compute(Log(total, C), within).MoreS);
+            Assert.True(SteadyState.Compute(Log(total, C), within).Settled);
         }
     }
 
@@ -170,13 +170,13 @@ public class SteadyStateTests
         double C(int i) => 60 - 30 * Math.Exp(-i / 90.0);
         foreach (var (n, within) in new[] { (120, 0.5), (200, 0.25), (260, 1.0) })
         {
-            var now = SteadyState.Of(Log(n, C), within);
+            var now = SteadyState.Compute(Log(n, C), within);
             Assert.False(now.Settled);
             var until = n + now.MoreS;
-            Assert.True(SteadyState.Of(Log((int)until + 6, C), within).Settled);
-            Assert.False(SteadyState.Of(Log((int)until - 6, C), within).Settled);
+            Assert.True(SteadyState.Compute(Log((int)until + 6, C), within).Settled);
+            Assert.False(SteadyState.Compute(Log((int)until - 6, C), within).Settled);
         }
-        Assert.Equal(0, SteadyState.Of(Log(1200, C)).MoreS);
+        Assert.Equal(0, SteadyState.Compute(Log(1200, C)).MoreS);
     }
 
     [Fact]
@@ -187,7 +187,7 @@ public class SteadyStateTests
             4000,
             i => (i < 1500 ? 70 : 60) - 20 * Math.Exp(-(i < 1500 ? i : i - 1500) / 200.0) + 0.3 * random.Next()
         );
-        var told = SteadyState.Of(long4);
+        var told = SteadyState.Compute(long4);
         Assert.Equal(2, told.Regimes.Count);
         Assert.Equal(1500, told.Regimes[1].FromS, 10.0);
         // the last stretch alone, fitted whole
@@ -213,7 +213,7 @@ public class SteadyStateTests
                     .Range(0, 400)
                     .Select(i => new LogSample(fromS + 2 * i, Math.Round(steady - 27 * Math.Exp(-2 * i / 60.0)))),
             ];
-            var told = SteadyState.Of(log);
+            var told = SteadyState.Compute(log);
             Assert.Single(told.Regimes);
             Assert.Equal(steady, told.SteadyC, 0.6);
         }
@@ -225,7 +225,7 @@ public class SteadyStateTests
         for (var seed = 0; seed < 20; seed++)
         {
             var random = new NormalDraws((ulong)seed);
-            var told = SteadyState.Of(Log(300, _ => 60 + 0.5 * random.Next()));
+            var told = SteadyState.Compute(Log(300, _ => 60 + 0.5 * random.Next()));
             Assert.True(told.Settled, $"seed {seed}");
             Assert.Equal(60, told.SteadyC, 0.2);
         }

@@ -51,7 +51,7 @@ public class StretchSquaresTests
     public void Every_stretch_is_fitted_as_by_itself()
     {
         var log = Log(60, 5);
-        var told = StretchSquares.Of(log);
+        var told = StretchSquares.Compute(log);
         for (var from = 0; from < 60; from += 7)
         for (var to = from + 4; to <= 60; to += 5)
             Assert.Equal(Plain(log, from, to), told[from, to], 1e-4 + 1e-3 * told[from, to]);
@@ -64,7 +64,7 @@ public class StretchSquaresTests
     public void None_is_below_the_exact_fit_and_few_are_far_above()
     {
         var log = Log(90, 6);
-        var told = StretchSquares.Of(log);
+        var told = StretchSquares.Compute(log);
         for (var from = 0; from < 70; from += 9)
         {
             var exact = Exponential.Fit(log[from..(from + 20)]).Squares;

@@ -67,7 +67,7 @@ public class TrialsTests
                         )
                     ),
             ];
-            var told = Trials.Of(runs, 220);
+            var told = Trials.Compute(runs, 220);
             var (gain, half, drift) = Matrices(runs, 220, true);
             Assert.Equal(gain, told.GainK, 9);
             Assert.Equal(gain - half, told.LowK, 7);
@@ -83,7 +83,7 @@ public class TrialsTests
     [Fact]
     public void Few_runs_or_one_order_in_each_phase_tell_no_drift()
     {
-        var three = Trials.Of(Series((Phase.Before, 80), (Phase.Before, 81), (Phase.After, 60)), 200);
+        var three = Trials.Compute(Series((Phase.Before, 80), (Phase.Before, 81), (Phase.After, 60)), 200);
         Assert.Equal((0, 0, 0), (three.DriftKPerRun, three.DriftLowK, three.DriftHighK));
         Assert.Equal(20.5, three.GainK, 9);
         TrialRun[] blocks =
@@ -93,14 +93,14 @@ public class TrialsTests
             Run(Phase.After, 1, 60),
             Run(Phase.After, 1, 62),
         ];
-        Assert.Equal(Matrices(blocks, 200, false).Gain, Trials.Of(blocks, 200).GainK, 9);
-        Assert.Equal(0, Trials.Of(blocks, 200).DriftKPerRun);
+        Assert.Equal(Matrices(blocks, 200, false).Gain, Trials.Compute(blocks, 200).GainK, 9);
+        Assert.Equal(0, Trials.Compute(blocks, 200).DriftKPerRun);
     }
 
     [Fact]
     public void One_run_each_goes_by_the_stated_error_and_of_equals_the_next_is_before()
     {
-        var two = Trials.Of(Series((Phase.Before, 80), (Phase.After, 60)), 100);
+        var two = Trials.Compute(Series((Phase.Before, 80), (Phase.After, 60)), 100);
         // 20 K at 200 W are 10 K at 100 W
         Assert.Equal(10, two.GainK, 9);
         Assert.Equal(1.959963985 * 1.04 * Math.Sqrt(2) / 2, two.HighK - two.GainK, 6);
@@ -112,12 +112,12 @@ public class TrialsTests
     public void Runs_needed_are_enough_and_one_less_is_not()
     {
         var runs = Series((Phase.Before, 80), (Phase.After, 60.5), (Phase.Before, 80.9), (Phase.After, 59.9)).ToList();
-        var told = Trials.Of(runs, 200);
-        Assert.Equal(0, Trials.Of(runs, 200, (told.HighK - told.LowK) / 2 * 1.0001).RunsNeeded);
-        var needed = Trials.Of(runs, 200, 0.8).RunsNeeded!.Value;
+        var told = Trials.Compute(runs, 200);
+        Assert.Equal(0, Trials.Compute(runs, 200, (told.HighK - told.LowK) / 2 * 1.0001).RunsNeeded);
+        var needed = Trials.Compute(runs, 200, 0.8).RunsNeeded!.Value;
         Assert.InRange(needed, 1, 40);
-        Assert.True(Trials.Of(runs, 200, 0.4).RunsNeeded > needed);
-        Assert.Null(Trials.Of(runs, 200, 1e-3).RunsNeeded);
+        Assert.True(Trials.Compute(runs, 200, 0.4).RunsNeeded > needed);
+        Assert.Null(Trials.Compute(runs, 200, 1e-3).RunsNeeded);
     }
 
     [Fact]
@@ -134,12 +134,12 @@ public class TrialsTests
                 FlowLMin = 3,
             },
         ];
-        Assert.Equal(TrialReference.CoolantMean, Trials.Of(wet, 200).Reference);
+        Assert.Equal(TrialReference.CoolantMean, Trials.Compute(wet, 200).Reference);
         TrialRun[] mixed = [Run(Phase.Before, 0, 80) with { CoolantInC = null }, wet[1]];
-        Assert.Equal(TrialReference.Room, Trials.Of(mixed, 200).Reference);
+        Assert.Equal(TrialReference.Room, Trials.Compute(mixed, 200).Reference);
         var none = mixed.Select(r => r with { RoomC = null }).ToArray();
-        Assert.Throws<InputException>(() => Trials.Of(none, 200));
-        Assert.Throws<InputException>(() => Trials.Of([wet[0]], 200));
+        Assert.Throws<InputException>(() => Trials.Compute(none, 200));
+        Assert.Throws<InputException>(() => Trials.Compute([wet[0]], 200));
     }
 
     [Fact]
@@ -161,7 +161,7 @@ public class TrialsTests
                         Run(k % 2 == 0 ? Phase.Before : Phase.After, k, (k % 2 == 0 ? 80 : 65) + drift * k + Normal())
                     ),
             ];
-            var told = Trials.Of(runs, 200);
+            var told = Trials.Compute(runs, 200);
             held += told.LowK <= 15 && 15 <= told.HighK ? 1 : 0;
         }
         Assert.InRange(held / 2000.0, 0.93, 0.97);
@@ -186,7 +186,7 @@ public class TrialsTests
                 runs.Add(Run(phase, runs.Count, (phase == Phase.Before ? 80 : 65) + drift * runs.Count + draws.Next()));
             for (var k = 0; k < 4 + i % 9; k++)
                 Add(k % 2 == 0 ? Phase.Before : Phase.After);
-            var told = Trials.Of(runs, 200, wanted);
+            var told = Trials.Compute(runs, 200, wanted);
             if (told.RunsNeeded is not { } needed)
                 continue;
             asked++;
@@ -196,7 +196,7 @@ public class TrialsTests
                 Add(next);
                 next = next == Phase.Before ? Phase.After : Phase.Before;
             }
-            held += Math.Abs(Trials.Of(runs, 200).GainK - 15) <= wanted ? 1 : 0;
+            held += Math.Abs(Trials.Compute(runs, 200).GainK - 15) <= wanted ? 1 : 0;
         }
         Assert.True(asked > 1_900);
         Assert.True(held >= 0.9 * asked, $"{held} of {asked}");

@@ -35,7 +35,7 @@ public class BenchDayTests
         };
 
     private static IReadOnlyList<WorkBlock> Blocks(IReadOnlyList<WorkStep> steps, params string[] signed) =>
-        WorkBlocks.Of(steps, id => signed.Contains(id.ToString()) ? ("QA", "2026-11-26T09:00:00Z") : null);
+        WorkBlocks.Create(steps, id => signed.Contains(id.ToString()) ? ("QA", "2026-11-26T09:00:00Z") : null);
 
     private static DayJob Job(long id, IReadOnlyList<WorkBlock> blocks, DateTime? promised = null) =>
         new(id, $"Job {id}", blocks, [], promised, null, null, null, null);
@@ -89,9 +89,9 @@ public class BenchDayTests
         // somebody else's in between changes nothing
         signed.Add(new(2, "ML", StepKind.Clean, null, at.AddMinutes(-50), 0));
         var pace = StepMinutes.Learn(signed);
-        Assert.Equal(new StepPace(StepKind.Clean, 6, 5), pace.Of(StepKind.Clean));
-        Assert.Equal(0, pace.Of(StepKind.Read).Seen);
-        Assert.Equal(0, StepMinutes.Learn(signed.Take(5)).Of(StepKind.Clean).Seen);
+        Assert.Equal(new StepPace(StepKind.Clean, 6, 5), pace.Estimate(StepKind.Clean));
+        Assert.Equal(0, pace.Estimate(StepKind.Read).Seen);
+        Assert.Equal(0, StepMinutes.Learn(signed.Take(5)).Estimate(StepKind.Clean).Seen);
     }
 
     [Fact]
@@ -107,9 +107,9 @@ public class BenchDayTests
             signed.Add(new(1, "QA", StepKind.Unscrew, 8, at.AddMinutes(10 * i).AddSeconds(1), 0));
         }
         var pace = StepMinutes.Learn(signed);
-        Assert.Equal(10 * 0.4 / 5.6, pace.Of(StepKind.Turn).Minutes, 0.02);
-        Assert.Equal(10 * 0.5 / 5.6, pace.Of(StepKind.Unscrew).Minutes, 0.02);
-        Assert.Equal(8 * pace.Of(StepKind.Unscrew).Minutes, pace.Of(StepKind.Unscrew, 8));
+        Assert.Equal(10 * 0.4 / 5.6, pace.Estimate(StepKind.Turn).Minutes, 0.02);
+        Assert.Equal(10 * 0.5 / 5.6, pace.Estimate(StepKind.Unscrew).Minutes, 0.02);
+        Assert.Equal(8 * pace.Estimate(StepKind.Unscrew).Minutes, pace.Estimate(StepKind.Unscrew, 8));
     }
 
     [Fact]
@@ -361,7 +361,7 @@ public class BenchDayTests
                 new Dictionary<Station, DateTime> { [Station.Pads] = At(hour), [Station.Mount] = At(hour + 1) }
             );
         KitLine Pad(double need, double kit) => new("pads", "pad 1.0 mm soft", need, "cm²", kit, 45, 0);
-        var lines = OrderList.Of(
+        var lines = OrderList.Compute(
             [
                 Needs(3, 15, Pad(30, 0), new("screws", "screws M2.5", 8, "", 8, 0, 0)),
                 Needs(1, 9, Pad(30, 10)),

@@ -19,13 +19,13 @@ public class DieStampTests
     {
         // p = F/A·(1 ± 6e/b): at e = b/6 the far edge is just free
         (string, Polygon)[] one = [("D", Sample.Rect(0, 0, 12, 10))];
-        var even = DieStamp.Of(one, 240, default).Dies[0];
+        var even = DieStamp.Compute(one, 240, default).Dies[0];
         Assert.Equal((2, 2), (Math.Round(even.PeakMPa, 9), Math.Round(even.MinMPa, 9)));
-        var kern = DieStamp.Of(one, 240, new(2, 0)).Dies[0];
+        var kern = DieStamp.Compute(one, 240, new(2, 0)).Dies[0];
         Assert.Equal(4, kern.PeakMPa, 6);
         Assert.Equal(0, kern.MinMPa, 6);
         // outside it nothing pulls: a triangle of pressure 3·(b/2 − e) long, 2F/(3·d·(b/2 − e)) high
-        var beyond = DieStamp.Of(one, 240, new(4, 0)).Dies[0];
+        var beyond = DieStamp.Compute(one, 240, new(4, 0)).Dies[0];
         Assert.True(beyond.Lifts);
         Assert.Equal(2 * 240 / (3.0 * 10 * (6 - 4)), beyond.PeakMPa, 4);
         Assert.Equal(240, beyond.LoadN, 4);
@@ -38,7 +38,7 @@ public class DieStampTests
         for (var k = 0; k < 40; k++)
         {
             var at = new Point2(-8 + 17 * draws.Uniform(), -2 + 4 * draws.Uniform());
-            var stamp = DieStamp.Of(Two, 300, at);
+            var stamp = DieStamp.Compute(Two, 300, at);
             if (!stamp.Balanced)
                 continue;
             var grid = Grid(Two, 300, at);
@@ -54,9 +54,9 @@ public class DieStampTests
     [Fact]
     public void A_load_outside_all_dies_tips_the_block_over()
     {
-        Assert.False(DieStamp.Of(Two, 300, new(30, 0)).Balanced);
+        Assert.False(DieStamp.Compute(Two, 300, new(30, 0)).Balanced);
         // between the dies nothing stands, yet it balances
-        Assert.True(DieStamp.Of(Two, 300, new(0, 0)).Balanced);
+        Assert.True(DieStamp.Compute(Two, 300, new(0, 0)).Balanced);
     }
 
     /// <summary>Small squares on springs that do not pull: those that press are found by trying again.</summary>
@@ -210,7 +210,7 @@ public class DirectDieTests
     [Fact]
     public void The_gain_is_what_the_layers_add_up_to_by_hand()
     {
-        var r = DirectDie.Of(Ask());
+        var r = DirectDie.Compute(Ask());
         // D1, 0.6 of the power on 120 mm²; lid 36 × 34; fins 36 × 36
         double s = 0.6,
             area = 120,
@@ -236,7 +236,7 @@ public class DirectDieTests
     [Fact]
     public void Taking_the_lid_off_drops_the_contact_by_lid_and_bond()
     {
-        var r = DirectDie.Of(Ask());
+        var r = DirectDie.Compute(Ask());
         Assert.Equal(3.4 - 0.75, r.Lidded.ContactMm - r.Direct.ContactMm, 9);
         // 40·4·max(0, 2 + home − 6.5): the springs have run out of travel
         Assert.Equal(0, r.Direct.LoadN);
@@ -246,7 +246,7 @@ public class DirectDieTests
     [Fact]
     public void Power_and_area_have_their_centres()
     {
-        var r = DirectDie.Of(Ask());
+        var r = DirectDie.Compute(Ask());
         Assert.Equal(0.6 * -6 + 0.4 * 8, r.PowerCentre.X, 9);
         Assert.Equal((120 * -6 + 80 * 8) / 200.0, r.AreaCentre.X, 9);
         Assert.Equal(0, r.LoadCentre.X, 9);
@@ -260,9 +260,9 @@ public class DirectDieTests
         {
             Parts = [.. processor.Parts.Select(p => p.Id == "D1" ? p with { PowerShare = 0.595 } : p)],
         };
-        var r = DirectDie.Of(Ask() with { Processor = rounded });
+        var r = DirectDie.Compute(Ask() with { Processor = rounded });
         Assert.Equal((0.595 * -6 + 0.4 * 8) / 0.995, r.PowerCentre.X, 9);
-        var wrong = DirectDie.Of(Ask() with { Processor = processor with { Socket = "plover" } });
+        var wrong = DirectDie.Compute(Ask() with { Processor = processor with { Socket = "plover" } });
         Assert.Equal(Verdict.Clashes, wrong.Verdict);
         Assert.Contains(wrong.Warnings, w => w.Code == "wrong-socket");
     }
@@ -279,10 +279,10 @@ public class DirectDieTests
                 Parts = [.. processor.Parts, SocketTests.Part("C1", PartKind.Capacitor, 2, 8, 1, 0.5, 0.5)],
             },
         };
-        Assert.Equal(["aluminium", "bare-parts"], DirectDie.Of(ask).Refusals.Select(x => x.Code));
+        Assert.Equal(["aluminium", "bare-parts"], DirectDie.Compute(ask).Refusals.Select(x => x.Code));
         var copper = Ask() with { Block = SocketTests.Cooler() with { ColdPlate = new("copper", 3, 90, 0) } };
-        Assert.Contains(DirectDie.Of(copper).Warnings, w => w.Code == "bare-copper");
-        Assert.Empty(DirectDie.Of(copper).Refusals);
+        Assert.Contains(DirectDie.Compute(copper).Warnings, w => w.Code == "bare-copper");
+        Assert.Empty(DirectDie.Compute(copper).Refusals);
     }
 
     [Fact]
@@ -291,7 +291,12 @@ public class DirectDieTests
         var block = SocketTests.Cooler(design: 3.85);
         // only the right posts pull
         var right = block.Plates[0].Holes.Where(h => h.X > 0).ToList();
-        var r = DirectDie.Of(Ask() with { Block = block with { Plates = [block.Plates[0] with { Holes = right }] } });
+        var r = DirectDie.Compute(
+            Ask() with
+            {
+                Block = block with { Plates = [block.Plates[0] with { Holes = right }] },
+            }
+        );
         Assert.Equal(Verdict.Clashes, r.Verdict);
         Assert.Contains(r.Warnings, w => w.Code == "overturns");
     }
@@ -305,8 +310,8 @@ public class DirectDieTests
             Parts = [SocketTests.Part("C9", PartKind.Capacitor, 25, 0, 4, 60, 5)],
         };
         var ask = Ask() with { Block = SocketTests.Cooler() with { Rotations = [0] } };
-        Assert.DoesNotContain(DirectDie.Of(ask).Warnings, w => w.Code == "keep-out");
-        var r = DirectDie.Of(ask with { Board = board });
+        Assert.DoesNotContain(DirectDie.Compute(ask).Warnings, w => w.Code == "keep-out");
+        var r = DirectDie.Compute(ask with { Board = board });
         Assert.Equal(Verdict.Clashes, r.Verdict);
         Assert.Contains(
             r.Warnings,
@@ -317,9 +322,11 @@ public class DirectDieTests
     [Fact]
     public void Without_a_die_or_a_lid_there_is_nothing_to_decide()
     {
-        Assert.Throws<InputException>(() => DirectDie.Of(Ask() with { Processor = SocketTests.Processor(lid: false) }));
         Assert.Throws<InputException>(() =>
-            DirectDie.Of(
+            DirectDie.Compute(Ask() with { Processor = SocketTests.Processor(lid: false) })
+        );
+        Assert.Throws<InputException>(() =>
+            DirectDie.Compute(
                 Ask() with
                 {
                     Processor = SocketTests.Processor() with { Parts = [SocketTests.Processor().Parts[0]] },

@@ -246,7 +246,7 @@ public partial class SeatedJobTests
     public void The_plan_and_the_call_give_one_verdict_of_a_slit_along_the_fins()
     {
         var plan = Plan(Order(Cooler(slitDeg: 90)));
-        var asked = SocketMatch.Of(Mainboard(), Gull(), Processor(), Cooler(slitDeg: 90));
+        var asked = SocketMatch.Compute(Mainboard(), Gull(), Processor(), Cooler(slitDeg: 90));
         Assert.Equal(asked.Verdict, plan.Match.Order!.Verdict);
         Assert.Equal("slit to be turned", plan.Match.Sheet.Summary);
         var jet = plan.Find(new(Station.Prep, null, "jet"))!;
@@ -359,13 +359,13 @@ public partial class SeatedJobTests
                         ),
                 ],
             };
-        Assert.Equal(180, InletTurn.Of(Shared(0.9, 0.1), Cooler()));
+        Assert.Equal(180, InletTurn.Find(Shared(0.9, 0.1), Cooler()));
         Assert.Equal(
             180,
             Plan(Order(Cooler(frameNm: 0.35), bare: true, processor: Shared(0.9, 0.1)), "q").Seats[0].TurnDeg
         );
         // as much on both sides of the middle: no turn does more than another
-        Assert.Null(InletTurn.Of(Shared(0.5, 0.5), Cooler()));
+        Assert.Null(InletTurn.Find(Shared(0.5, 0.5), Cooler()));
     }
 
     [Fact]
@@ -385,9 +385,9 @@ public partial class SeatedJobTests
     public void Warming_through_takes_the_time_of_one_heat_store()
     {
         // 30 g of 0.4 J/(g·K) at 0.12 W/K: 100 s; from 22 to within 2 K of 65 °C: ln(43/2) of them
-        var w = Warming.Of(Processor(), 65, 22, massG: 30);
+        var w = Warming.Compute(Processor(), 65, 22, massG: 30);
         Assert.Equal(100 * Math.Log(43 / 2.0) / 60, w.Minutes, 9);
-        Assert.Equal(0, Warming.Of(Processor(), 24, 22).Minutes);
+        Assert.Equal(0, Warming.Compute(Processor(), 24, 22).Minutes);
     }
 
     [Fact]
@@ -436,7 +436,7 @@ public partial class SeatedJobTests
         var order = Order(Cooler());
         var slit = Cooler(slitDeg: 90) with { Id = "slit" };
         var bare = Cooler() with { Id = "bare", Kind = BlockKind.DirectDie };
-        var list = SeatedChoice.Of(order, "A", [Cooler(), slit, bare, Sample.Block()], Full, new());
+        var list = SeatedChoice.Compute(order, "A", [Cooler(), slit, bare, Sample.Block()], Full, new());
         Assert.Equal(3, list.Count);
         Assert.Equal(Plan(Order(slit)).Match.Order!.Verdict, list.Single(b => b.BlockId == "slit").Verdict);
         Assert.Equal(Verdict.Clashes, list.Single(b => b.BlockId == "bare").Verdict);

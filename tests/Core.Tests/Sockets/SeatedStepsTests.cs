@@ -219,9 +219,9 @@ public partial class SeatedJobTests
     /// <summary>The first act of a plan that cannot be done.</summary>
     private static Contradiction? Walk(WorkOrder order, JobPlan plan)
     {
-        var scene = BenchScene.Of(order, plan);
+        var scene = BenchScene.Create(order, plan);
         List<WalkStep> steps = [.. plan.Steps.Select(s => new WalkStep(s.Acts, s.Up))];
-        return BenchWalk.Run(scene, BenchState.Of(scene), steps).Contradiction;
+        return BenchWalk.Run(scene, BenchState.Create(scene), steps).Contradiction;
     }
 
     [Theory]
@@ -256,7 +256,7 @@ public partial class SeatedJobTests
             Back(order, plan, bare);
             var acts = plan.Steps.SelectMany(s => s.Acts).ToList();
             // what was taken off or out of it has a fate, and a new build was never run
-            Assert.All(LooseEnds.Of(plan.Steps), e => Assert.NotNull(e.Fate));
+            Assert.All(LooseEnds.Find(plan.Steps), e => Assert.NotNull(e.Fate));
             Assert.Equal(cooled, acts.Exists(a => a.Do == Verb.PowerOff && acts.IndexOf(a) < 3));
             Assert.Equal(bare, acts.Exists(a => a is { Do: Verb.Shear, Thing.Kind: ThingKind.Lid }));
         }
@@ -265,7 +265,7 @@ public partial class SeatedJobTests
     /// <summary>The way back walks too; without its lid the package stays under its frame.</summary>
     private static void Back(WorkOrder order, JobPlan plan, bool bare)
     {
-        var back = BackPlan.Of(order, plan, BenchScene.Of(order, plan), []);
+        var back = BackPlan.Create(order, plan, BenchScene.Create(order, plan), []);
         Assert.Null(
             BenchWalk.Run(back.Scene, back.Start, [.. back.Steps.Select(s => new WalkStep(s.Acts, s.Up))]).Contradiction
         );
@@ -291,9 +291,9 @@ public partial class SeatedJobTests
     public void A_seat_without_one_kind_of_act_stops_where_it_was_needed(Verb verb, NeedCode code)
     {
         var order = Order(Cooler(frameNm: 0.35), bare: true, processor: Cooled());
-        var scene = BenchScene.Of(order, Bare());
+        var scene = BenchScene.Create(order, Bare());
         List<WalkStep> less = [.. Bare().Steps.Select(s => new WalkStep([.. s.Acts.Where(a => a.Do != verb)]))];
-        Assert.Equal(code, BenchWalk.Run(scene, BenchState.Of(scene), less).Contradiction?.Unmet.Code);
+        Assert.Equal(code, BenchWalk.Run(scene, BenchState.Create(scene), less).Contradiction?.Unmet.Code);
     }
 
     [Fact]

@@ -100,7 +100,7 @@ public class SocketTests
         Socket? socket = null,
         Board? processor = null,
         Board? board = null
-    ) => SocketMatch.Of(board, socket ?? Gull(), processor ?? Processor(), block);
+    ) => SocketMatch.Compute(board, socket ?? Gull(), processor ?? Processor(), block);
 
     [Fact]
     public void Heights_add_up_and_springs_pull_as_far_as_they_are_pressed()

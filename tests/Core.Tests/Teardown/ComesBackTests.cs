@@ -79,7 +79,7 @@ public class ComesBackTests
                     // pieces that wait for each other can not come apart at all
                     return true;
                 }
-                var acts = ComesBack.Of(assembly, plan).Select(a => a.Step).ToList();
+                var acts = ComesBack.Find(assembly, plan).Select(a => a.Step).ToList();
                 var set = acts.Where(a => a.Action == RestoreAction.Set).Select(a => a.Target).ToHashSet();
                 Assert.Equal(assembly.Pieces.Where(p => p.Returns).Select(p => p.Id).ToHashSet(), set);
                 Assert.Equal(acts.Count, acts.Select(a => a.Target).Distinct().Count());
@@ -120,7 +120,7 @@ public class ComesBackTests
         };
         var plan = TeardownPlanner.Plan(Sample.Board() with { Assembly = assembly });
         Assert.Equal(["F1", "cooler"], plan.Steps.Select(s => s.Target));
-        Assert.Empty(ComesBack.Of(assembly, plan));
+        Assert.Empty(ComesBack.Find(assembly, plan));
     }
 
     [Fact]
@@ -150,7 +150,7 @@ public class ComesBackTests
         var targets = plan.Steps.Select(s => s.Target).ToList();
         Assert.True(targets.IndexOf("clip") < targets.IndexOf("W1"), "the lead is hidden until its bracket is off");
         Assert.Equal(2, plan.Tray.Count);
-        var acts = ComesBack.Of(assembly, plan);
+        var acts = ComesBack.Find(assembly, plan);
         Assert.Equal(["W1", "clip", "F2"], acts.Select(a => a.Step.Target));
         Assert.Equal([true, false, true], acts.Select(a => a.IntoBlock));
     }
@@ -185,7 +185,7 @@ public class ComesBackTests
             ],
             Leads = [new("W1", "fan", [one, other], "squeeze", 60, Face.Front)],
         };
-        var acts = ComesBack.Of(assembly, TeardownPlanner.Plan(Sample.Board() with { Assembly = assembly }));
+        var acts = ComesBack.Find(assembly, TeardownPlanner.Plan(Sample.Board() with { Assembly = assembly }));
         Assert.Equal(plugged, acts.Any(a => a.Step.Target == "W1"));
         Assert.All(acts, a => Assert.False(a.IntoBlock));
         Assert.Equal(["clip", "frame"], acts.Select(a => a.Step.Target).Where(t => t != "W1").Order());

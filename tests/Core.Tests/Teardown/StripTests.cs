@@ -75,7 +75,7 @@ public class StripTests
         var plan = TeardownPlanner.Plan(Bare with { Assembly = assembly }, record);
         Assert.Equal(record, plan.Steps.Select(s => s.Target));
         Assert.Equal(record.AsEnumerable().Reverse(), plan.Restore.Select(r => r.Target));
-        var asked = Reckon.Job(Bare with { Assembly = assembly }) with { TeardownOrder = record };
+        var asked = Compute.Job(Bare with { Assembly = assembly }) with { TeardownOrder = record };
         var job = BackPlan.Onto(asked.Order, JobPlanner.Plan(asked), []).Care;
         Assert.Equal(
             record.AsEnumerable().Reverse().Select(t => $"restore-back-{t}"),

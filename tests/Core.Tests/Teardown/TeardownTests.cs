@@ -159,7 +159,7 @@ public class TeardownTests
         for (var i = 0; i < 60; i++)
         {
             var assembly = Random(draws, 3 + i % 4).Assembly!;
-            var graph = AssemblyGraph.Of(assembly);
+            var graph = AssemblyGraph.Create(assembly);
             var best = Exhaustive(assembly);
             List<string> Ids((List<int> Order, bool Proven) found) =>
                 [.. found.Order.Select(a => graph.Acts[a].Target)];
@@ -184,7 +184,7 @@ public class TeardownTests
         var draws = new NormalDraws(48);
         for (var i = 0; i < 200; i++)
         {
-            var graph = AssemblyGraph.Of(Random(draws, 3 + i % 20).Assembly!);
+            var graph = AssemblyGraph.Create(Random(draws, 3 + i % 20).Assembly!);
             var search = new OrderSearch(graph);
             string[] drivers = [.. graph.Acts.Select(a => a.Driver).OfType<string>().Distinct()];
             var keep = draws.Uniform();
@@ -204,7 +204,7 @@ public class TeardownTests
                     .Distinct()
                     .Count(d => hand < 0 || d != drivers[hand]);
                 var changes = hand < 0 ? Math.Max(0, others - 1) : others;
-                Assert.Equal((flips ? OrderSearch.FlipCost : 0) + changes, search.LeastLeft(done, face, hand));
+                Assert.Equal((flips ? OrderSearch.FlipCost : 0) + changes, search.MinLeft(done, face, hand));
             }
         }
     }
@@ -216,7 +216,7 @@ public class TeardownTests
         for (var i = 0; i < 300; i++)
         {
             var assembly = Random(draws, 8 + i % 25).Assembly!;
-            var graph = AssemblyGraph.Of(assembly);
+            var graph = AssemblyGraph.Create(assembly);
             var (order, _) = new OrderSearch(graph, budget: 0, beamWidth: 1 + i % 3).Solve(default);
             Assert.Null(Violation(assembly, [.. order.Select(a => graph.Acts[a].Target)]));
         }
@@ -317,7 +317,7 @@ public class TeardownTests
                 Pieces = [new("cooler", "cooler", Face.Front)],
                 Fasteners = [.. Enumerable.Range(0, groups).Select(i => Group($"F{i}", "T6", Face.Back, 1, "cooler"))],
             };
-        Assert.Equal(TeardownPlanner.MostActs, TeardownPlanner.Plan(With(Of(127))).Steps.Count);
+        Assert.Equal(TeardownPlanner.MaxActs, TeardownPlanner.Plan(With(Of(127))).Steps.Count);
         Assert.StartsWith("129 ", Assert.Single(Faults(Of(128))).Message, StringComparison.Ordinal);
     }
 

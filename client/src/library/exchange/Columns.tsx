@@ -42,7 +42,7 @@ export function Columns({ table, onTold }: { table: Look; onTold: () => void }) 
           body: {
             signature: table.signature,
             columns,
-            units: (units || null) as Schemas['ToldColumns']['units'],
+            units: (units || null) as Schemas['ColumnAnswer']['units'],
           } as never,
         }),
       )

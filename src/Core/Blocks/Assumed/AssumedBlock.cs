@@ -25,7 +25,7 @@ public static class AssumedBlock
     private const double RimMm = 5,
         LandRimMm = 0.5,
         ClearMm = 1,
-        LeastBaseMm = 0.5;
+        MinBaseMm = 0.5;
 
     private const double PortsApartMm = 30;
 
@@ -60,10 +60,13 @@ public static class AssumedBlock
             hot.Insert(0, die);
         var served = names.Kind == BlockKind.CoreOnly ? hot.FindAll(p => p.Kind == PartKind.Die) : hot;
         var lands = LandGroups
-            .Of(served, board.Parts.Where(p => p is { Face: Face.Front, Kind: not PartKind.Empty } && p.Under is null))
+            .Group(
+                served,
+                board.Parts.Where(p => p is { Face: Face.Front, Kind: not PartKind.Empty } && p.Under is null)
+            )
             .ConvertAll(g => Land(g, die));
         var outline = Round(
-            Bounds.Of([.. lands.SelectMany(l => l.Outline.Points), .. holes.Select(h => h.At)]).Grown(RimMm)
+            Bounds.From([.. lands.SelectMany(l => l.Outline.Points), .. holes.Select(h => h.At)]).Grown(RimMm)
         );
         return new()
         {
@@ -160,7 +163,7 @@ public static class AssumedBlock
             .Select(p => p.HeightMm)
             .DefaultIfEmpty(0)
             .Max();
-        return Math.Round(Math.Max(LeastBaseMm, tallest + ClearMm - die.HeightMm), 2);
+        return Math.Round(Math.Max(MinBaseMm, tallest + ClearMm - die.HeightMm), 2);
     }
 
     private static Port Port(string id, Polygon outline, double aside) =>

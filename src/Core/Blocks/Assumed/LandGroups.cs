@@ -8,18 +8,18 @@ internal static class LandGroups
 {
     /// <summary>Room between neighbours of one land, mm, and the share of a land that may lie over nothing.</summary>
     private const double NeighbourMm = 8,
-        MostEmpty = 0.45,
+        MaxEmpty = 0.45,
         SameHeightMm = 0.05;
 
     /// <summary>Of more parts than these each has a land of its own.</summary>
-    private const int MostGrouped = 300;
+    private const int MaxGrouped = 300;
 
     /// <param name="all">Every part that stands on the face, served or not.</param>
-    public static List<IReadOnlyList<Part>> Of(IReadOnlyList<Part> served, IEnumerable<Part> all)
+    public static List<IReadOnlyList<Part>> Group(IReadOnlyList<Part> served, IEnumerable<Part> all)
     {
         List<Part> standing = [.. all];
         List<List<Part>> groups = [.. served.Select(p => new List<Part> { p })];
-        while (served.Count <= MostGrouped && Pair(groups, standing) is var (a, b))
+        while (served.Count <= MaxGrouped && Pair(groups, standing) is var (a, b))
         {
             groups[a].AddRange(groups[b]);
             groups.RemoveAt(b);
@@ -27,7 +27,7 @@ internal static class LandGroups
         return [.. groups];
     }
 
-    public static Bounds Around(IEnumerable<Part> parts) => Bounds.Of([.. parts.SelectMany(p => p.Top().Points)]);
+    public static Bounds Around(IEnumerable<Part> parts) => Bounds.From([.. parts.SelectMany(p => p.Top().Points)]);
 
     private static (int A, int B)? Pair(List<List<Part>> groups, List<Part> standing)
     {
@@ -51,7 +51,7 @@ internal static class LandGroups
             return false;
         List<Part> both = [.. a, .. b];
         var box = Around(both);
-        return both.Sum(p => p.Top().Area) >= (1 - MostEmpty) * box.Width * box.Height
+        return both.Sum(p => p.Top().Area) >= (1 - MaxEmpty) * box.Width * box.Height
             && !standing.Exists(p => !both.Contains(p) && box.Meets(p.Top().Bounds));
     }
 }

@@ -26,22 +26,22 @@ public sealed record StepDepth(
 /// <summary>Steps of a block's lands from gauge readings, impressions and a manual's pads.</summary>
 public static class StepDepths
 {
-    public const int MostReadings = 2_000,
-        MostOfOneLand = 50;
+    public const int MaxReadings = 2_000,
+        MaxOfOneLand = 50;
 
     /// <summary>Two sources further apart than this many σ of their difference disagree.</summary>
     private const double ConflictSigmas = 3;
 
     /// <summary>Readings are no more exact than this, mm².</summary>
-    private const double LeastVariance = 1e-10;
+    private const double MinVariance = 1e-10;
 
-    public static readonly string InWords = StepDepthsWords.LimitsReadingsOfOneLandBody(MostReadings, MostOfOneLand);
+    public static readonly string InWords = StepDepthsWords.LimitsReadingsOfOneLandBody(MaxReadings, MaxOfOneLand);
 
     /// <summary>
     /// Generalised least squares per land (Aitken 1935): die, film and the height of the land's part are errors that
     /// its impressions and manuals share, and drop out of the difference of two of them.
     /// </summary>
-    public static IReadOnlyList<StepDepth> Of(DepthFrame frame, IReadOnlyList<DepthReading> readings) =>
+    public static IReadOnlyList<StepDepth> Compute(DepthFrame frame, IReadOnlyList<DepthReading> readings) =>
         [
             .. readings
                 .Select((reading, index) => (reading, index))
@@ -69,7 +69,7 @@ public static class StepDepths
         );
     }
 
-    private static double Own(DepthReading r) => Math.Max(LeastVariance, r.OwnVariance);
+    private static double Own(DepthReading r) => Math.Max(MinVariance, r.OwnVariance);
 
     private static double Shared(DepthFrame frame, DepthReading a, DepthReading b) =>
         a.PartSigmaMm is { } pa && b.PartSigmaMm is { } pb ? frame.Variance + pa * pb : 0;

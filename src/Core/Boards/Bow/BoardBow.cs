@@ -26,7 +26,7 @@ public sealed class BoardBow
         _layers = [.. p.Layers.Select(l => (l, l.Adds(p.EMPa, p.Nu, p.ThicknessMm)))];
         _grid = new(
             p.Outline,
-            Math.Max(p.Elements, BowLimits.LeastElements),
+            Math.Max(p.Elements, BowLimits.MinElements),
             [
                 .. p
                     .Supports.Where(s => s.Kind == SupportKind.Clamped)
@@ -108,7 +108,7 @@ public sealed class BoardBow
     {
         if (_p.Edges == EdgeHold.Free && _p.Supports.Count == 0)
             throw new InputException("supports", BoardBowWords.BoardIsNotHeld);
-        if (BowHold.Of(_p) == Validity.Outside)
+        if (BowHold.Check(_p) == Validity.Outside)
             throw new InputException("supports", BoardBowWords.SupportsLieInLine);
         var load = new double[Freedoms];
         var held = new bool[Freedoms];
@@ -130,7 +130,7 @@ public sealed class BoardBow
         matrix.Solve(load);
         var reactions = Hold(matrix, pins, held, load, cancel);
         Press(clamped, applied, load, reactions);
-        return new BowReport(_p, _grid, load).Of(reactions);
+        return new BowReport(_p, _grid, load).Compute(reactions);
     }
 
     private void HoldEdges(bool[] held)
@@ -197,7 +197,7 @@ public sealed class BoardBow
         for (var n = 0; n < near.Count; n++)
         {
             within.AddRange(near[n].Select(p => p.At));
-            var off = Math.Abs((ConvexHull.Of(within)?.Area ?? 0) - Math.PI * r * r);
+            var off = Math.Abs((ConvexHull.Create(within)?.Area ?? 0) - Math.PI * r * r);
             if (off < miss)
                 (best, miss) = (n + 1, off);
         }

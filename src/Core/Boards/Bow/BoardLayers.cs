@@ -10,7 +10,7 @@ public static class BoardLayers
 {
     /// <summary>The board's packages and its socket with what holds it.</summary>
     /// <param name="joined">For packages and frames that do not state how well their solder joins, 0 to 1.</param>
-    public static IReadOnlyList<BowLayer> Of(Board board, double joined = Substrate.UsualJoined)
+    public static IReadOnlyList<BowLayer> Compute(Board board, double joined = Substrate.UsualJoined)
     {
         var layers = new List<BowLayer>();
         foreach (var part in board.Parts)
@@ -33,7 +33,7 @@ public static class BoardLayers
 
     /// <summary>What a part is built on and soldered with; null where it has none, or lies in a socket.</summary>
     public static Substrate? PackageOf(Part part, Board board) =>
-        InSocket(part, board) ? null : Substrate.Of(part, board);
+        InSocket(part, board) ? null : Substrate.From(part, board);
 
     /// <summary>Where a part's force comes upon the board: all over what it is built on.</summary>
     public static Polygon Under(Part part, Board board) =>

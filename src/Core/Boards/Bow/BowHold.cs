@@ -18,12 +18,12 @@ public enum Validity
 public static class BowHold
 {
     /// <summary>Supports that lie this near to one line hold nothing against turning about it, mm.</summary>
-    private const double LeastSpreadMm = 1;
+    private const double MinSpreadMm = 1;
 
     /// <summary>Share of the plate's own width across the line below which they hold it weakly.</summary>
     private const double WeakShare = 0.1;
 
-    public static Validity Of(BowProblem p)
+    public static Validity Check(BowProblem p)
     {
         if (p.Edges != EdgeHold.Free || p.Supports.Any(s => s.Kind == SupportKind.Clamped))
             return Validity.Ok;
@@ -38,7 +38,7 @@ public static class BowHold
         var along = 0.5 * Math.Atan2(2 * xy, xx - yy);
         double Across(Point2 q) => -(q.X * Math.Sin(along)) + q.Y * Math.Cos(along);
         var spread = points.Max(Across) - points.Min(Across);
-        if (spread < LeastSpreadMm)
+        if (spread < MinSpreadMm)
             return Validity.Outside;
         return spread < WeakShare * (p.Outline.Points.Max(Across) - p.Outline.Points.Min(Across))
             ? Validity.Weak

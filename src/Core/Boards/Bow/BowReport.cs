@@ -9,7 +9,7 @@ internal sealed class BowReport(BowProblem problem, PlateGrid grid, double[] u)
     /// <summary>Where a cell is looked at, as shares of its sides; strain at the corners only.</summary>
     private static readonly (double X, double Y)[] Looks = [(0, 0), (1, 0), (1, 1), (0, 1), (0.5, 0.5)];
 
-    public BowResult Of(Dictionary<int, double> reactions)
+    public BowResult Compute(Dictionary<int, double> reactions)
     {
         double peak = 0,
             strain = 0,

@@ -9,7 +9,7 @@ namespace FaithfulBracket.Core.Boards.Bow;
 internal sealed class PlateGrid
 {
     /// <summary>A cell with less board than this is none.</summary>
-    private const double LeastShare = 0.02;
+    private const double MinShare = 0.02;
 
     /// <summary>How fast cells may grow away from a disc, per mm.</summary>
     private const double Growth = 0.35;
@@ -200,7 +200,7 @@ internal sealed class PlateGrid
                 var part = PolygonOverlap.Area(outline, Polygon.Rectangle(centre, w, d)) / (w * d);
                 share[at] = part switch
                 {
-                    < LeastShare => 0,
+                    < MinShare => 0,
                     > 0.999999 => 1,
                     _ => part,
                 };

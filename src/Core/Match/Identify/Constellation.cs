@@ -27,7 +27,7 @@ public sealed class Constellation(IReadOnlyList<SeenPoint> points)
     public IReadOnlyList<SeenPoint> Points { get; } = points;
 
     /// <summary>What of a board can be seen from the die side; empty sites are left out.</summary>
-    public static Constellation Of(Board board) =>
+    public static Constellation From(Board board) =>
         new([
             .. board.Holes.Select(h => new SeenPoint(h.X, h.Y, true, h.DiameterMm, Id: h.Id)),
             .. board

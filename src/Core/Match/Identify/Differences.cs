@@ -129,7 +129,7 @@ public static class Differences
         {
             "diameter" => DifferencesWords.IsWideHere(Call(f.Kept!), f.Seen!.DiameterMm, f.Kept!.DiameterMm, name),
             "kind" =>
-                $"{Call(f.Kept!)} is {PartNames.Of(f.Seen!.Kind!.Value)} here, {PartNames.Of(f.Kept!.Kind!.Value)} on {name}.",
+                $"{Call(f.Kept!)} is {PartNames.Describe(f.Seen!.Kind!.Value)} here, {PartNames.Describe(f.Kept!.Kind!.Value)} on {name}.",
             "height" => DifferencesWords.StandsHereOn(Call(f.Kept!), f.Seen!.HeightMm, f.Kept!.HeightMm, name)
                 + FormattableString.Invariant($"{f.Seen.HeightMm - f.Kept.HeightMm:+0.00;−0.00} mm."),
             "moved" => DifferencesWords.SitsFromWhere(Call(f.Kept!), f.Mm, name),

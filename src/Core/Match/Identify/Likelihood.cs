@@ -12,11 +12,11 @@ internal static class Likelihood
     public static double None(int seen, double areaMm2) => Strangers(seen, areaMm2);
 
     /// <summary>Rows of memory and power stages look alike on many boards: a twin has to meet about half of what was seen.</summary>
-    private const double LeastShareMet = 0.5,
+    private const double MinShareMet = 0.5,
         ShareWeight = 300;
 
     /// <param name="sigmaMm">Standard deviation of a miss per axis.</param>
-    public static double Of(
+    public static double Compute(
         int holesOfBoard,
         int holesMet,
         int partsOfBoard,
@@ -35,7 +35,7 @@ internal static class Likelihood
             + Share(partsOfBoard, partsMet)
             + Strangers(seen - met, areaMm2)
             - PoseFreedom(areaMm2, variance, Math.Max(1, met))
-            - ShareWeight * Math.Max(0, LeastShareMet - (double)met / seen);
+            - ShareWeight * Math.Max(0, MinShareMet - (double)met / seen);
     }
 
     private static double Strangers(int n, double areaMm2) => n <= 0 ? 0 : n * Math.Log(n / areaMm2) - n;

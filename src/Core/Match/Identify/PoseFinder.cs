@@ -199,7 +199,7 @@ internal sealed class PoseFinder
             if (j >= 0)
                 pairs.Add((new(_x[j], _y[j]), new(x[i], y[i])));
         }
-        return pairs.Count < 2 ? null : RigidFit.Of(pairs);
+        return pairs.Count < 2 ? null : RigidFit.Fit(pairs);
     }
 
     private Placement? Rigid(in Triangle seen, in Triangle kept, ReadOnlySpan<float> x, ReadOnlySpan<float> y)
@@ -214,7 +214,7 @@ internal sealed class PoseFinder
         // a mirrored triangle has the same sides
         if ((b - a).Cross(c - a) * (q - p).Cross(r - p) < 0 && Math.Abs((q - p).Cross(r - p)) > 1)
             return null;
-        var pose = RigidFit.Of([(p, a), (q, b), (r, c)]);
+        var pose = RigidFit.Fit([(p, a), (q, b), (r, c)]);
         var worst = Math.Max(
             (pose.Apply(p) - a).Length,
             Math.Max((pose.Apply(q) - b).Length, (pose.Apply(r) - c).Length)

@@ -7,7 +7,7 @@ public static class RigidFit
 {
     /// <summary>Maps the first of each pair to the second (Umeyama 1991, in the plane, without scale).</summary>
     /// <param name="pairs">At least one; one pair gives a shift only.</param>
-    public static Placement Of(IReadOnlyList<(Point2 From, Point2 To)> pairs)
+    public static Placement Fit(IReadOnlyList<(Point2 From, Point2 To)> pairs)
     {
         double fx = 0,
             fy = 0,

@@ -14,7 +14,7 @@ internal static class Triangles
     /// <summary>Width of one step of a side length, mm.</summary>
     public const float StepMm = 0.6f;
 
-    private const float LeastSideMm = 1.0f,
+    private const float MinSideMm = 1.0f,
         LongestSideMm = 150;
 
     /// <summary>
@@ -22,7 +22,7 @@ internal static class Triangles
     /// <paramref name="holeNeighbours"/> nearest holes: holes alone are what a caliper gives, and among parts they are seldom neighbours.
     /// </summary>
     /// <param name="list">Cleared and filled; every triangle stands once.</param>
-    public static void Of(
+    public static void Collect(
         ReadOnlySpan<float> x,
         ReadOnlySpan<float> y,
         ReadOnlySpan<bool> hole,
@@ -127,7 +127,7 @@ internal static class Triangles
             (b, c, lb, lc) = (c, b, lc, lb);
         if (la > lb)
             (a, b, la, lb) = (b, a, lb, la);
-        if (la < LeastSideMm || lc > LongestSideMm)
+        if (la < MinSideMm || lc > LongestSideMm)
             return null;
         return new(a, b, c, la, lb, lc, (byte)((hole[a] ? 1 : 0) + (hole[b] ? 1 : 0) + (hole[c] ? 1 : 0)));
     }

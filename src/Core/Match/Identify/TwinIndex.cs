@@ -10,7 +10,7 @@ public sealed class TwinIndex
         NeighboursAsked = 8,
         HolesKept = 6,
         HolesAsked = 10;
-    private const int MostPostings = 600_000;
+    private const int MaxPostings = 600_000;
 
     private readonly int[] _start,
         _offsets,
@@ -79,7 +79,7 @@ public sealed class TwinIndex
             (b, _, bench) =>
             {
                 var (from, length) = (start[b], start[b + 1] - start[b]);
-                Triangles.Of(
+                Triangles.Collect(
                     x.AsSpan(from, length),
                     y.AsSpan(from, length),
                     hole.AsSpan(from, length),
@@ -156,7 +156,7 @@ public sealed class TwinIndex
         var spent = 0;
         foreach (var (count, bucket) in lookups)
         {
-            if ((spent += count) > MostPostings)
+            if ((spent += count) > MaxPostings)
                 break;
             var weight = MathF.Log(1 + (float)Ids.Count / count);
             foreach (var b in _postings.AsSpan(_offsets[bucket], count))
@@ -189,7 +189,7 @@ public sealed class TwinIndex
         ReadOnlySpan<float> y,
         ReadOnlySpan<bool> hole,
         List<Triangle> into
-    ) => Triangles.Of(x, y, hole, NeighboursAsked, HolesAsked, into);
+    ) => Triangles.Collect(x, y, hole, NeighboursAsked, HolesAsked, into);
 
     internal static void TrianglesKept(
         ReadOnlySpan<float> x,
@@ -202,6 +202,6 @@ public sealed class TwinIndex
         if (holesOnly)
             Triangles.OfHoles(x, y, hole, HolesKept, into);
         else
-            Triangles.Of(x, y, hole, NeighboursKept, HolesKept, into);
+            Triangles.Collect(x, y, hole, NeighboursKept, HolesKept, into);
     }
 }

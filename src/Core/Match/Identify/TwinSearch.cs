@@ -118,7 +118,7 @@ public static class TwinSearch
             + (
                 under == 0
                     ? TwinSearchWords.NothingSeenDiffersUnderBlock
-                    : $"{HowMany.Of(under, "difference")} under the block."
+                    : $"{HowMany.Count(under, "difference")} under the block."
             );
     }
 
@@ -166,7 +166,7 @@ public static class TwinSearch
             void Try(Placement candidate)
             {
                 var m = finder.Meet(candidate, x.Span, y.Span, hole.Span);
-                var s = Likelihood.Of(
+                var s = Likelihood.Compute(
                     holes,
                     m.Holes,
                     all - holes,
@@ -194,19 +194,19 @@ public static class TwinSearch
 
     private static Judgement Judge(Constellation seen, Board board, Placement pose, double sigma, double areaMm2)
     {
-        var points = Constellation.Of(board);
+        var points = Constellation.From(board);
         var kept = points.Points;
         var spread = Math.Sqrt(sigma * sigma + board.PositionSigmaMm * board.PositionSigmaMm);
         var reach = Math.Max(0.25, 3.5 * spread);
         var pairs = Differences.Pair(seen.Points, kept, pose, reach);
         for (var round = 0; round < 3 && pairs.Count >= 2; round++)
         {
-            pose = RigidFit.Of(pairs.ConvertAll(p => (seen.Points[p.Seen].At, kept[p.Kept].At)));
+            pose = RigidFit.Fit(pairs.ConvertAll(p => (seen.Points[p.Seen].At, kept[p.Kept].At)));
             pairs = Differences.Pair(seen.Points, kept, pose, reach);
         }
         var squares = pairs.Sum(p => p.Mm * p.Mm);
         var holes = pairs.Count(p => kept[p.Kept].IsHole);
-        var score = Likelihood.Of(
+        var score = Likelihood.Compute(
             kept.Count(k => k.IsHole),
             holes,
             kept.Count(k => !k.IsHole),
@@ -241,7 +241,7 @@ public static class TwinSearch
         var pairs = b.Points.Points.Select(p => (p.At, a.Pose.Apply(Inverse(b.Pose, p.At)))).ToList();
         if (pairs.Count == 0)
             return false;
-        var pose = RigidFit.Of(pairs);
+        var pose = RigidFit.Fit(pairs);
         if (Math.Abs(pose.XMm) < 0.5 && Math.Abs(pose.YMm) < 0.5 && Math.Abs(pose.RotationDeg) < 0.5)
             pose = Placement.Identity;
         var differences = Differences.Places(
@@ -292,7 +292,7 @@ public static class TwinSearch
     }
 
     private static IReadOnlyList<Polygon> Hull(Board board) =>
-        ConvexHull.Of([
+        ConvexHull.Create([
             .. board.Holes.Where(h => h.Role != HoleRole.Bracket).Select(h => h.At),
             .. board.Parts.Where(p => p.Cool != Cooling.No).SelectMany(p => p.Corners()),
         ])

@@ -62,7 +62,7 @@ public static class Blobs
     private readonly record struct Run(int From, int To, int Blob);
 
     /// <param name="most">Larger patches are dropped.</param>
-    public static List<Blob> Of(bool[] dark, int width, int height, int least, int most)
+    public static List<Blob> Find(bool[] dark, int width, int height, int least, int most)
     {
         var blobs = new List<Blob?>();
         var parent = new List<int>();

@@ -6,7 +6,7 @@ namespace FaithfulBracket.Core.Match.Trace;
 internal readonly record struct CameraPose(double X, double Y, double Z, double TiltDeg)
 {
     /// <param name="h">The homography's first eight numbers, its ninth one.</param>
-    public static CameraPose Of(ReadOnlySpan<double> h, double focal)
+    public static CameraPose From(ReadOnlySpan<double> h, double focal)
     {
         // the columns of K⁻¹H are scale·(r1, r2, t); the centre is −Rᵀt
         double[] r1 = [h[0] / focal, h[3] / focal, h[6]],

@@ -9,7 +9,7 @@ internal static class DarkThreshold
     private const double Middle = 128;
 
     /// <summary>Half between two levels, so that each pixel lies on one side.</summary>
-    public static double Of(ReadOnlySpan<byte> pixels)
+    public static double Compute(ReadOnlySpan<byte> pixels)
     {
         var histogram = new long[Levels];
         foreach (var p in pixels)

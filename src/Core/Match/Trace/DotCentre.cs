@@ -5,7 +5,7 @@ namespace FaithfulBracket.Core.Match.Trace;
 /// <summary>Centre of darkness of a mark's dot and the light around it, found anew until it stands still.</summary>
 internal static class DotCentre
 {
-    private const int MostRounds = 8;
+    private const int MaxRounds = 8;
 
     /// <summary>How far round the dot is looked, in its own radii: clear of the sectors.</summary>
     private const double Reach = 1.45;
@@ -19,10 +19,10 @@ internal static class DotCentre
     /// <param name="a">Its longer semi-axis, px.</param>
     /// <param name="b">Its shorter.</param>
     /// <param name="turn">Of the longer from u to v, radians.</param>
-    public static (double U, double V) Of(GreyPicture picture, Point2 start, double a, double b, double turn)
+    public static (double U, double V) Find(GreyPicture picture, Point2 start, double a, double b, double turn)
     {
         var at = start;
-        for (var round = 0; round < MostRounds; round++)
+        for (var round = 0; round < MaxRounds; round++)
         {
             var seen = Around(picture, at, a, b, turn);
             if (seen.Count == 0)

@@ -14,7 +14,7 @@ public static class FlatPhoto
     private const double FinestMm = 0.15,
         FarthestMm = 320;
 
-    private const int MostPx = 2600,
+    private const int MaxPx = 2600,
         // between these the view is interpolated: over a millimetre it bends by less than a hundredth of a pixel
         Grid = 8;
 
@@ -23,7 +23,7 @@ public static class FlatPhoto
     /// <param name="heightMm">Of the plane above the target.</param>
     /// <param name="fromBelow">Mirrored: what was seen from below lies as it is drawn from above.</param>
     /// <exception cref="InputException">The target is not seen, or the plane lies at the camera.</exception>
-    public static FlatPicture Of(
+    public static FlatPicture Create(
         GreyPicture photo,
         IReadOnlyList<FoundMark> marks,
         double heightMm,
@@ -36,7 +36,7 @@ public static class FlatPhoto
             throw new InputException("", FlatPhotoWords.TargetIsNotSeenWholeBeside);
         var view = PhotoTrace.View(target, photo.Width, photo.Height);
         var focal = PhotoTrace.FocalOf(view, 1, Math.Max(photo.Width, photo.Height)).At(view.Theta);
-        var camera = CameraPose.Of(view.Theta, focal);
+        var camera = CameraPose.From(view.Theta, focal);
         var raised = heightMm * PhotoView.PerMm / camera.Z;
         if (raised > 0.5)
             throw new InputException("?heightMm", FlatPhotoWords.SoHighPlaneWouldLie);
@@ -44,7 +44,7 @@ public static class FlatPhoto
         // what lies higher seems to lie further from the foot of the camera
         Point2 Ground(Point2 p) => (p - foot * raised) * (1 / (1 - raised));
         var bounds = Seen(view, photo, marks, p => p * (1 - raised) + foot * raised);
-        var mm = Math.Max(FinestMm, Math.Max(bounds.Width, bounds.Height) / MostPx);
+        var mm = Math.Max(FinestMm, Math.Max(bounds.Width, bounds.Height) / MaxPx);
         var (width, height) = ((int)Math.Ceiling(bounds.Width / mm), (int)Math.Ceiling(bounds.Height / mm));
         var corner = new Point2(bounds.MinX, bounds.MaxY);
         var across = width / Grid + 2;
@@ -91,7 +91,7 @@ public static class FlatPhoto
     )
     {
         const int steps = 12;
-        var near = Bounds.Of([.. marks.Select(m => new Point2(m.XMm, m.YMm))]);
+        var near = Bounds.From([.. marks.Select(m => new Point2(m.XMm, m.YMm))]);
         var far = near.Grown(FarthestMm);
         var seen = new List<Point2> { new(near.MinX, near.MinY), new(near.MaxX, near.MaxY) };
         for (var i = 0; i <= steps; i++)
@@ -104,6 +104,6 @@ public static class FlatPhoto
             if (p.X > far.MinX && p.X < far.MaxX && p.Y > far.MinY && p.Y < far.MaxY)
                 seen.Add(p);
         }
-        return Bounds.Of(seen);
+        return Bounds.From(seen);
     }
 }

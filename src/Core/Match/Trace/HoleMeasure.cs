@@ -17,7 +17,7 @@ internal static class HoleMeasure
     /// <param name="x0">The window's first column.</param>
     /// <param name="y0">The window's first row.</param>
     /// <returns>px and px², from the first pixel's centre.</returns>
-    public static (double X, double Y, double Area) Of(GreyPicture picture, Blob blob, int x0, int y0)
+    public static (double X, double Y, double Area) Fit(GreyPicture picture, Blob blob, int x0, int y0)
     {
         double cx = blob.X + x0,
             cy = blob.Y + y0,

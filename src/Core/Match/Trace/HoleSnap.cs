@@ -28,17 +28,17 @@ public static class HoleSnap
         for (var j = 0; j < h; j++)
         for (var i = 0; i < w; i++)
             window[j * w + i] = picture[x0 + i, y0 + j];
-        var threshold = DarkThreshold.Of(window);
+        var threshold = DarkThreshold.Compute(window);
         var dark = window.Select(v => v < threshold).ToArray();
         var best = Blobs
-            .Of(dark, w, h, 6, (int)(Math.PI * reachPx * reachPx * 1.5))
+            .Find(dark, w, h, 6, (int)(Math.PI * reachPx * reachPx * 1.5))
             .Where(b =>
                 b.MinX > 0 && b.MinY > 0 && b.MaxX < w - 1 && b.MaxY < h - 1 && b.Area > 0.55 * b.Width * b.Height
             )
             .MinBy(Away);
         if (best is null || Away(best) > reachPx)
             return new(uPx, vPx, 0, false);
-        var (x, y, area) = HoleMeasure.Of(picture, best, x0, y0);
+        var (x, y, area) = HoleMeasure.Fit(picture, best, x0, y0);
         return new(x + 0.5, y + 0.5, 2 * Math.Sqrt(area / Math.PI), true);
         double Away(Blob b) => Math.Sqrt(Math.Pow(b.X + x0 - u, 2) + Math.Pow(b.Y + y0 - v, 2));
     }

@@ -40,7 +40,7 @@ internal static class Homography
             for (var c = 0; c < 9; c++)
                 m[r, c] += r1[r] * r1[c] + r2[r] * r2[c];
         }
-        var n = DenseSolve.LeastEigenvector(m);
+        var n = DenseSolve.SmallestEigenvector(m);
         // undo: B⁻¹ · N · A
         double[] back = [1 / b.Scale, 0, b.Centre.X, 0, 1 / b.Scale, b.Centre.Y, 0, 0, 1],
             forth = [a.Scale, 0, -a.Scale * a.Centre.X, 0, a.Scale, -a.Scale * a.Centre.Y, 0, 0, 1];

@@ -6,7 +6,7 @@ public sealed record FoundMark(int Id, double XMm, double YMm, double UPx, doubl
 /// <summary>Finds the target's marks in a photo: rings among the dark patches, named by their sectors, centred on their dot.</summary>
 public static class MarkFinder
 {
-    private const int LeastRingPx = 14;
+    private const int MinRingPx = 14;
     private const double RingShare = TargetSheet.RingInnerMm / TargetSheet.RingOuterMm;
 
     /// <exception cref="OperationCanceledException">Stopped.</exception>
@@ -21,9 +21,9 @@ public static class MarkFinder
         {
             cancel.ThrowIfCancellationRequested();
             var dark = picture.Darker(window | 1);
-            foreach (var blob in Blobs.Of(dark, picture.Width, picture.Height, LeastRingPx, picture.Pixels.Length / 50))
+            foreach (var blob in Blobs.Find(dark, picture.Width, picture.Height, MinRingPx, picture.Pixels.Length / 50))
             {
-                if (blob.Width < LeastRingPx || blob.Height < LeastRingPx / 2 || Read(picture, blob) is not { } read)
+                if (blob.Width < MinRingPx || blob.Height < MinRingPx / 2 || Read(picture, blob) is not { } read)
                     continue;
                 if (!found.TryGetValue(read.Mark.Id, out var known) || read.Score > known.Score)
                     found[read.Mark.Id] = read;
@@ -74,10 +74,10 @@ public static class MarkFinder
             inner = Mean((TargetSheet.DotMm + TargetSheet.SectorInnerMm) / 2 / TargetSheet.RingOuterMm);
         if (!(gap - ringLight > 25 && inner - dot > 20))
             return null;
-        if (SectorCode.Of(At, (ringLight + gap) / 2) is not { } code || TargetSheet.Find(code) is not { } mark)
+        if (SectorCode.Read(At, (ringLight + gap) / 2) is not { } code || TargetSheet.Find(code) is not { } mark)
             return null;
         const double dotShare = TargetSheet.DotMm / TargetSheet.RingOuterMm;
-        var (u, v) = DotCentre.Of(picture, new(cx, cy), dotShare * a, dotShare * b, turn);
+        var (u, v) = DotCentre.Find(picture, new(cx, cy), dotShare * a, dotShare * b, turn);
         // from the corner of the picture, not from its first pixel's centre
         return (new(mark.Id, mark.XMm, mark.YMm, u + 0.5, v + 0.5), gap - ringLight);
     }

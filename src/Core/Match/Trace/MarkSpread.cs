@@ -13,7 +13,7 @@ internal static class MarkSpread
         var places = marks.Distinct().ToList();
         if (places.Count < 4)
             return false;
-        var b = Bounds.Of(places);
+        var b = Bounds.From(places);
         var flat = FlatShare * Math.Pow(Math.Max(b.Width, b.Height), 2);
         bool Turns(Point2 p, Point2 q, Point2 r) => Math.Abs((q - p).Cross(r - p)) > flat;
         // the two farthest apart, then whatever stands off their line; among those a pair that spans with both

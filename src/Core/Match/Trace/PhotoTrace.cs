@@ -44,11 +44,11 @@ public enum LensTerm
 public static class PhotoTrace
 {
     /// <summary>From <see cref="MarksThatTellLens"/> marks on the lens term is tried by itself.</summary>
-    private const int LeastMarks = 4,
-        LeastMarksOfLens = 5,
+    private const int MinMarks = 4,
+        MinMarksOfLens = 5,
         MarksThatTellLens = 8;
 
-    private const double LeastSigmaPx = 0.05,
+    private const double MinSigmaPx = 0.05,
         UnknownSigmaPx = 0.5;
 
     /// <summary>Fitting the lens term has to lower the squared misses by this many variances.</summary>
@@ -69,11 +69,11 @@ public static class PhotoTrace
         LensTerm lens = LensTerm.Auto
     )
     {
-        if (target.Count < LeastMarks)
+        if (target.Count < MinMarks)
             throw new InputException("target", PhotoTraceWords.FourMarksAtLeastAreNeeded(target.Count));
         if (!DefineAView(target))
             throw new InputException("target", PhotoTraceWords.MarksLieInOneLine);
-        if (lens == LensTerm.Radial && target.Count < LeastMarksOfLens)
+        if (lens == LensTerm.Radial && target.Count < MinMarksOfLens)
             throw new InputException("target", PhotoTraceWords.LensTermNeedsFiveMarks);
         var view = new PhotoView(target, widthPx, heightPx, lens == LensTerm.Radial);
         if (lens == LensTerm.Auto && target.Count >= MarksThatTellLens)
@@ -124,7 +124,7 @@ public static class PhotoTrace
 
     /// <summary>How long the lens of a view is, as the view says it.</summary>
     internal static ViewFocal FocalOf(PhotoView view, double sigmaPx, double largerPx) =>
-        ViewFocal.Of(view.Theta, view.Covariance, sigmaPx, TypicalFocal * largerPx / view.HalfPx);
+        ViewFocal.Compute(view.Theta, view.Covariance, sigmaPx, TypicalFocal * largerPx / view.HalfPx);
 
     internal static bool DefineAView(IReadOnlyList<TargetMark> target) =>
         MarkSpread.DefinesAView(target.Select(m => new Point2(m.XMm, m.YMm)));
@@ -132,7 +132,7 @@ public static class PhotoTrace
     /// <summary>What the marks' own misses tell of a click, px; where nothing is left over a guess.</summary>
     private static double SigmaOf(PhotoView view, int marks) =>
         2 * marks - view.Theta.Length is > 0 and var freedom
-            ? Math.Max(LeastSigmaPx, Math.Sqrt(view.Squares / freedom))
+            ? Math.Max(MinSigmaPx, Math.Sqrt(view.Squares / freedom))
             : UnknownSigmaPx;
 
     private static TraceResult Answer(
@@ -146,7 +146,7 @@ public static class PhotoTrace
         var sigma = sigmaPx ?? SigmaOf(view, marks);
         var focal = FocalOf(view, sigma, largerPx);
         var f = focal.At(view.Theta);
-        var camera = CameraPose.Of(view.Theta, f);
+        var camera = CameraPose.From(view.Theta, f);
         return new(
             [.. points.Select(p => Trace(view, focal, p, sigma))],
             Math.Sqrt(view.Squares / (2 * marks)),
@@ -171,7 +171,7 @@ public static class PhotoTrace
         }
         var at = new double[2];
         Place(all, at);
-        var j = NumericJacobian.Of(all, 2, Place);
+        var j = NumericJacobian.Compute(all, 2, Place);
         var cov = new double[3];
         for (var a = 0; a < n; a++)
         for (var b = 0; b < n; b++)
@@ -196,7 +196,7 @@ public static class PhotoTrace
     {
         if (height == 0)
             return ground;
-        var c = CameraPose.Of(theta, focal);
+        var c = CameraPose.From(theta, focal);
         return ground + (new Point2(c.X, c.Y) - ground) * (height / c.Z);
     }
 }

@@ -24,7 +24,7 @@ internal static class SectorCode
     /// taken backwards.</param>
     /// <param name="threshold">What is darker counts as dark.</param>
     /// <returns>Null where the sectors are not told apart.</returns>
-    public static byte? Of(Func<double, double, double> at, double threshold)
+    public static byte? Read(Func<double, double, double> at, double threshold)
     {
         var dark = new double[Samples];
         for (var k = 0; k < Samples; k++)

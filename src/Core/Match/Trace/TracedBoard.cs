@@ -56,14 +56,14 @@ public sealed record TracedBoardResult(Board Board, double SigmaMm, Placement Fr
 public static class TracedBoard
 {
     private const double RimMm = 4,
-        LeastSideMm = 0.5;
+        MinSideMm = 0.5;
 
     /// <summary>What a caliper is good for on a part's top, 3σ, mm.</summary>
     public const double CaliperTolMm = 0.05;
 
     /// <param name="quarterTurns">How often the board is turned on by 90°, counter-clockwise.</param>
     /// <exception cref="InputException">Marks or features do not suffice.</exception>
-    public static TracedBoardResult Of(
+    public static TracedBoardResult Create(
         IReadOnlyList<TargetMark> marks,
         IReadOnlyList<PhotoFeature> features,
         double widthPx,
@@ -116,8 +116,8 @@ public static class TracedBoard
                         Kind = f.Kind ?? PartKind.Other,
                         X = middle.X,
                         Y = middle.Y,
-                        WidthMm = Math.Max(LeastSideMm, Math.Round(Math.Abs(b.X - a.X), 2)),
-                        DepthMm = Math.Max(LeastSideMm, Math.Round(Math.Abs(b.Y - a.Y), 2)),
+                        WidthMm = Math.Max(MinSideMm, Math.Round(Math.Abs(b.X - a.X), 2)),
+                        DepthMm = Math.Max(MinSideMm, Math.Round(Math.Abs(b.Y - a.Y), 2)),
                         HeightMm = f.HeightMm!.Value,
                         HeightTolMm = f.HeightTolMm ?? CaliperTolMm,
                         Cool = f.Kind
@@ -131,7 +131,7 @@ public static class TracedBoard
                     };
                 }),
         ];
-        var bounds = Bounds.Of([.. boardHoles.Select(h => h.At), .. parts.SelectMany(p => p.Corners())]).Grown(RimMm);
+        var bounds = Bounds.From([.. boardHoles.Select(h => h.At), .. parts.SelectMany(p => p.Corners())]).Grown(RimMm);
         var own = trace.Points.Where(p => holes.Any(h => h.Id == p.Id)).DefaultIfEmpty(trace.Points[0]);
         var sigma = Math.Round(Math.Sqrt(own.Average(p => (p.CovMm2[0] + p.CovMm2[2]) / 2)), 4);
         var shift = Point2Zero(origin, turn);

@@ -17,18 +17,18 @@ internal sealed record ViewFocal(double W1, double W2, double W0, double Typical
     /// <summary>No camera's w is so many times what is typical, nor so small a part of it.</summary>
     private const double Farthest = 25;
 
-    private const double LeastVariance = 1e-18;
+    private const double MinVariance = 1e-18;
 
     /// <param name="theta">The homography's first eight numbers, its ninth one; more are left alone.</param>
     /// <param name="covariance">Of theta, for misses of one.</param>
     /// <param name="sigma">Of a miss.</param>
     /// <param name="typicalFocal">Of a camera nobody knows, in the view's own unit.</param>
-    public static ViewFocal Of(double[] theta, double[,] covariance, double sigma, double typicalFocal)
+    public static ViewFocal Compute(double[] theta, double[,] covariance, double sigma, double typicalFocal)
     {
         var typical = 1 / (typicalFocal * typicalFocal);
         var spread = 2 * Spread * typical;
         // variance of each condition at the typical focal length, from the fit's covariance
-        var j = NumericJacobian.Of(
+        var j = NumericJacobian.Compute(
             theta,
             2,
             (v, into) =>
@@ -43,8 +43,8 @@ internal sealed record ViewFocal(double W1, double W2, double W0, double Typical
         for (var b = 0; b < theta.Length; b++)
             variance[r] += j[r, a] * j[r, b] * covariance[a, b] * sigma * sigma;
         var (c1, _, c2, _) = Conditions(theta);
-        double w1 = 1 / Math.Max(LeastVariance, variance[0]),
-            w2 = 1 / Math.Max(LeastVariance, variance[1]),
+        double w1 = 1 / Math.Max(MinVariance, variance[0]),
+            w2 = 1 / Math.Max(MinVariance, variance[1]),
             w0 = 1 / (spread * spread);
         var view = new ViewFocal(w1, w2, w0, typical, 0);
         var w = view.Solve(theta);

@@ -46,7 +46,7 @@ public sealed record CutSheet(
     public string? Material { get; init; }
 
     /// <summary>How many of its rests are worth keeping.</summary>
-    public int RestsWorthKeeping => Cutting.Leftovers.WorthKeeping(this).Count;
+    public int RestsWorthKeeping => Cutting.Leftovers.Usable(this).Count;
 }
 
 public sealed record UnplacedPiece(string PieceId, string Reason);

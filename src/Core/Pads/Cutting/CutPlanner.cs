@@ -11,16 +11,16 @@ public static class CutPlanner
     /// <summary>Lengths closer than this are equal, mm.</summary>
     public const double Epsilon = 1e-6;
 
-    public const int MostLines = 500,
-        MostPieces = 1000;
+    public const int MaxLines = 500,
+        MaxPieces = 1000;
 
     public const string InWords = CutPlannerWords.LimitsKindsOfPiecePiecesTogether;
 
     private const int DefaultPasses = 600,
-        LeastPasses = 24;
+        MinPasses = 24;
 
     /// <summary>Passes times pieces squared: what a group may cost.</summary>
-    private const long MostGreedyWork = 100_000_000;
+    private const long MaxGreedyWork = 100_000_000;
     private const int PerfectBudget = 300_000;
 
     public static CutPlan Plan(
@@ -59,7 +59,7 @@ public static class CutPlanner
                 left,
                 stock,
                 seed,
-                Math.Clamp((int)(MostGreedyWork / ((long)items.Count * items.Count)), LeastPasses, passes),
+                Math.Clamp((int)(MaxGreedyWork / ((long)items.Count * items.Count)), MinPasses, passes),
                 cancel
             ).Solve();
             foreach (var s in result.Opened)
@@ -80,15 +80,15 @@ public static class CutPlanner
     private static void Check(IReadOnlyList<CutPiece> pieces, IReadOnlyList<CutStock> stock)
     {
         List<InputFault> faults = [];
-        if (pieces.Count > MostLines)
-            faults.Add(new("pieces", CutPlannerWords.ExpectedAtMostKindsOfPiece(MostLines, pieces.Count)));
-        if (stock.Count > MostLines)
-            faults.Add(new("stock", CutPlannerWords.ExpectedAtMostKindsOfSheet(MostLines, stock.Count)));
-        if (pieces.Sum(p => (long)p.Count) > MostPieces)
+        if (pieces.Count > MaxLines)
+            faults.Add(new("pieces", CutPlannerWords.ExpectedAtMostKindsOfPiece(MaxLines, pieces.Count)));
+        if (stock.Count > MaxLines)
+            faults.Add(new("stock", CutPlannerWords.ExpectedAtMostKindsOfSheet(MaxLines, stock.Count)));
+        if (pieces.Sum(p => (long)p.Count) > MaxPieces)
             faults.Add(
                 new(
                     "pieces",
-                    CutPlannerWords.ExpectedAtMostPiecesTogetherFound(MostPieces, pieces.Sum(p => (long)p.Count))
+                    CutPlannerWords.ExpectedAtMostPiecesTogetherFound(MaxPieces, pieces.Sum(p => (long)p.Count))
                 )
             );
         if (faults.Count > 0)
@@ -203,7 +203,7 @@ public static class CutPlanner
 
         private Result? Perfect()
         {
-            if (_pieces.Length > PerfectSets.MostPieces)
+            if (_pieces.Length > PerfectSets.MaxPieces)
                 return null;
             var area = _pieces.Sum(p => p.W * p.H);
             for (var b = 0; b < _bins.Length; b++)

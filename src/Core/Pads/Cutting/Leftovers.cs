@@ -13,10 +13,10 @@ public sealed record PutAwayResult(PadStock? Stock, bool StockGone, IReadOnlyLis
 public static class Leftovers
 {
     /// <summary>Narrower rests are thrown away, mm.</summary>
-    public const double LeastSideMm = 8;
+    public const double MinSideMm = 8;
 
-    public static IReadOnlyList<Leftover> WorthKeeping(CutSheet sheet) =>
-        [.. sheet.Leftovers.Where(l => l.WidthMm >= LeastSideMm && l.DepthMm >= LeastSideMm)];
+    public static IReadOnlyList<Leftover> Usable(CutSheet sheet) =>
+        [.. sheet.Leftovers.Where(l => l.WidthMm >= MinSideMm && l.DepthMm >= MinSideMm)];
 
     /// <summary>Takes a cut sheet out of the stock and names its useful rests.</summary>
     /// <param name="stock">Pads in the drawer.</param>
@@ -28,7 +28,7 @@ public static class Leftovers
         var material = own?.Material ?? sheet.Material ?? "";
         var names = stock.Select(s => s.Id).ToHashSet();
         var offcuts = new List<PadStock>();
-        foreach (var rest in WorthKeeping(sheet))
+        foreach (var rest in Usable(sheet))
         {
             var name = Name(material, sheet.ThicknessMm ?? 0, mark, names);
             offcuts.Add(

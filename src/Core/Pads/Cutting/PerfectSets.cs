@@ -12,7 +12,7 @@ internal sealed class PerfectSets(double width, double height, int budget)
     /// <summary>Lengths are whole steps of this, mm.</summary>
     private const double StepMm = 1e-4;
 
-    public const int MostPieces = 32;
+    public const int MaxPieces = 32;
 
     /// <summary>Pairs looked at for each rectangle of the budget.</summary>
     private const int Comparisons = 400;

@@ -11,7 +11,7 @@ public static class ClampLoad
 {
     /// <summary>What screws hold together, N.</summary>
     public static double HoldsN(IEnumerable<BlockHole> screws) =>
-        screws.Sum(h => ScrewThread.Of(h.Thread, h.ScrewMm).HoldsN);
+        screws.Sum(h => ScrewThread.Parse(h.Thread, h.ScrewMm).HoldsN);
 
     /// <summary>Which screws strip before the block is home, in a sentence; null where none does.</summary>
     public static string? Strips(IReadOnlyList<ScrewLoad> screws)
@@ -22,7 +22,7 @@ public static class ClampLoad
 
     /// <param name="holdsN">The weakest of them.</param>
     public static string Strips(int screws, double holdsN) =>
-        ClampLoadWords.WouldHaveToPull(HowMany.Of(screws, "screw"), holdsN, screws == 1 ? "strips" : "strip")
+        ClampLoadWords.WouldHaveToPull(HowMany.Count(screws, "screw"), holdsN, screws == 1 ? "strips" : "strip")
         + ClampLoadWords.CheckHeightsOfStopsAndDie;
 
     public static string Figure(double loadN, double? holdsN) =>

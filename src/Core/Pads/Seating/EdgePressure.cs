@@ -10,18 +10,18 @@ namespace FaithfulBracket.Core.Pads.Seating;
 public static class EdgePressure
 {
     /// <summary>Times the die's limit up to which a figure is told.</summary>
-    public const double MostTimes = 3;
+    public const double MaxTimes = 3;
 
     /// <summary>Where no die states a limit, more than this is no figure anybody can mean, MPa.</summary>
-    private const double MostMPa = 30;
+    private const double MaxMPa = 30;
 
-    public static Validity Of(double peakMPa, double? limitMPa) =>
+    public static Validity Check(double peakMPa, double? limitMPa) =>
         peakMPa <= Most(limitMPa) ? Validity.Ok : Validity.Outside;
 
-    private static double Most(double? limitMPa) => MostTimes * limitMPa ?? MostMPa;
+    private static double Most(double? limitMPa) => MaxTimes * limitMPa ?? MaxMPa;
 
     public static string InWords(double peakMPa, double? limitMPa) =>
         peakMPa <= Most(limitMPa) ? FormattableString.Invariant($"{peakMPa:0.0} MPa")
-        : limitMPa is null ? EdgePressureWords.OverEdgeChips(MostMPa)
-        : EdgePressureWords.OverTimesLimit(MostTimes);
+        : limitMPa is null ? EdgePressureWords.OverEdgeChips(MaxMPa)
+        : EdgePressureWords.OverTimesLimit(MaxTimes);
 }

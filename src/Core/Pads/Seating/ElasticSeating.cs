@@ -15,7 +15,7 @@ public sealed record ElasticPose(PlatePose Pose, IReadOnlyList<double> Deflectio
 /// </summary>
 public sealed class ElasticSeating
 {
-    private const int MostSteps = 300;
+    private const int MaxSteps = 300;
     private const double ForceTolN = 1e-7;
 
     /// <summary>Local give of laminate and solder under a contact, keeps C regular at the held points, mm/N.</summary>
@@ -45,7 +45,7 @@ public sealed class ElasticSeating
             square[i, j] = (compliance[i, j] + compliance[j, i]) / 2 + (i == j ? LocalGiveMmPerN : 0);
         _stiffness =
             DenseSolve.Inverse(square)
-            ?? throw new InputException("board/outline", ElasticSeatingWords.BoardsStiffnessCantBeReckoned);
+            ?? throw new InputException("board/outline", ElasticSeatingWords.BoardsStiffnessIsUnknown);
         _lever = _at.Max(p => Math.Max(1, Math.Max(Math.Abs(p.X), Math.Abs(p.Y))));
     }
 
@@ -62,7 +62,7 @@ public sealed class ElasticSeating
     /// <summary>A contact's patch as a rectangle of the same extent.</summary>
     public static BowLoad Patch(Contact contact, double leastMm = 4)
     {
-        var b = Bounds.Of([.. contact.Points.Select(q => new Point2(q.X, q.Y))]);
+        var b = Bounds.From([.. contact.Points.Select(q => new Point2(q.X, q.Y))]);
         var at = Middle(contact);
         return new(at.X, at.Y, Math.Max(leastMm, b.Width), Math.Max(leastMm, b.Height), 1);
     }
@@ -74,7 +74,7 @@ public sealed class ElasticSeating
         var v = new double[_n + 3];
         (v[_n], v[_n + 1], v[_n + 2]) = (start.ZMm, start.SlopeX * _lever, start.SlopeY * _lever);
         var g = Gradient(v, out var h);
-        for (var round = 0; round < MostSteps && g.Max(Math.Abs) > ForceTolN; round++)
+        for (var round = 0; round < MaxSteps && g.Max(Math.Abs) > ForceTolN; round++)
         {
             var p = DenseSolve.Solve(h, [.. g.Select(x => -x)]) ?? throw NoRest();
             var slope = Dot(g, p);

@@ -6,7 +6,7 @@ namespace FaithfulBracket.Core.Pads.Seating;
 public static class LeastSquaresPlane
 {
     /// <param name="heights">At least three points off one line; else the mean height, level.</param>
-    public static PlatePose Of(IReadOnlyList<(Point2 At, double Mm)> heights)
+    public static PlatePose Fit(IReadOnlyList<(Point2 At, double Mm)> heights)
     {
         var a = new double[3, 3];
         var b = new double[3];

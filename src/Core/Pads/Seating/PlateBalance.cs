@@ -20,7 +20,7 @@ public readonly record struct PlatePose(double ZMm, double SlopeX, double SlopeY
 /// </summary>
 public static class PlateBalance
 {
-    private const int MostSteps = 400;
+    private const int MaxSteps = 400;
 
     /// <summary>At rest within this, N; where thousands of newtons meet, within what rounding leaves of their sum.</summary>
     private const double ForceTolN = 1e-9,
@@ -37,7 +37,7 @@ public static class PlateBalance
             p = stackalloc double[3];
         Span<double> h = stackalloc double[6];
         var gross = Gradient(contacts, pose, lever, g, h);
-        for (var step = 0; step < MostSteps; step++)
+        for (var step = 0; step < MaxSteps; step++)
         {
             var norm = Norm(g);
             if (norm < Math.Max(ForceTolN, RoundingShare * gross))

@@ -39,9 +39,9 @@ public sealed class PlateModel
         {
             var pairings = LandPairing
                 .Pair(ExposedParts.Measured(board, block, plate.Face), plate.Lands, placement)
-                .Where(p => p.Share >= LandPairing.LeastShare)
+                .Where(p => p.Share >= LandPairing.MinShare)
                 .ToList();
-            var plane = PlaneHeight.Of(plate.Seat, plate.StandoffMm, plate.StandoffTolMm, pairings, 0);
+            var plane = PlaneHeight.Compute(plate.Seat, plate.StandoffMm, plate.StandoffTolMm, pairings, 0);
             if (plane is null)
                 continue;
             var model = new PlateModel

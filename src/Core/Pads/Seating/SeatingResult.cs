@@ -28,10 +28,10 @@ public sealed record DieContact(
     public bool LoadUnknown { get; init; }
 
     /// <summary>Its load as it is told.</summary>
-    public string LoadText => LoadUnknown ? UnknownSprings.NotTold : ClampLoad.InWords(LoadN, HoldsN);
+    public string LoadText => LoadUnknown ? UnknownSprings.NotStated : ClampLoad.InWords(LoadN, HoldsN);
 
     /// <summary>Its hardest edge as it is told.</summary>
-    public string EdgeText => LoadUnknown ? UnknownSprings.NotTold : EdgePressure.InWords(PeakMPa, MaxPressureMPa);
+    public string EdgeText => LoadUnknown ? UnknownSprings.NotStated : EdgePressure.InWords(PeakMPa, MaxPressureMPa);
 }
 
 public sealed record PadContact(string Part, double Squash, double LoadN);

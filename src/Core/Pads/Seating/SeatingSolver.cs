@@ -75,7 +75,7 @@ public static class SeatingSolver
         var (x, y) = main!.Value.TiltDeg;
         var floats = dies.Any(d => d.BondLinesUm.Any(b => b > maxBondLineUm));
         var holds = ClampLoad.HoldsN(holes.Values);
-        var unknown = UnknownSprings.Of(holes.Values);
+        var unknown = UnknownSprings.Describe(holes.Values);
         return new(
             [.. dies.Select(d => d with { HoldsN = holds, LoadUnknown = unknown is not null })],
             [x, y],
@@ -168,7 +168,7 @@ public static class SeatingSolver
         foreach (var f in films)
         {
             double load = 0;
-            var die = LeastSquaresPlane.Of([
+            var die = LeastSquaresPlane.Fit([
                 .. f.Pieces.Select((c, k) => (ElasticSeating.Middle(c), bent.Deflection[at + k])),
             ]);
             for (var k = 0; k < f.Pieces.Count; k++)
@@ -218,14 +218,14 @@ public static class SeatingSolver
     {
         List<BowLayer> layers =
         [
-            .. BoardLayers.Of(board, laminate.Joined),
+            .. BoardLayers.Compute(board, laminate.Joined),
             .. board
                 .Parts.Where(p =>
                     board.SocketFrame is null && p.Face == Face.Front && p.Kind is PartKind.Die or PartKind.Lid
                 )
                 .Select(p => BoardLayers.Times(p.Top(), DieTimes, board, laminate)),
         ];
-        if (BackPlateLayer.Of(board, laminate, block, model.Placement) is { } plate)
+        if (BackPlateLayer.Compute(board, laminate, block, model.Placement) is { } plate)
             layers.Add(plate);
         return layers;
     }
@@ -273,7 +273,7 @@ public static class SeatingSolver
 
     private static string WithoutLoad(List<DieContact> dies, List<PadContact> pads, string unknown) =>
         SeatingSolverWords.PadsPushBack(pads.Sum(p => p.LoadN))
-        + SeatingSolverWords.WhatPressesIsNotTold(dies.Count > 1 ? "the dies" : "the die", unknown);
+        + SeatingSolverWords.WhatPressesIsNotStated(dies.Count > 1 ? "the dies" : "the die", unknown);
 
     private static string Why(List<DieContact> dies, List<PadContact> pads, bool floats, double limitUm)
     {

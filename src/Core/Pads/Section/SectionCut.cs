@@ -31,11 +31,11 @@ public sealed record SectionResult(double LengthMm, IReadOnlyList<SectionShape> 
 public static class SectionCut
 {
     private const double PlateAboveMm = 1.5,
-        LeastStretchMm = 0.05;
+        MinStretchMm = 0.05;
 
     /// <param name="seating">Where the block rests; null lays it level on its nominal plane.</param>
     /// <exception cref="InputException">The two points are the same.</exception>
-    public static SectionResult Of(
+    public static SectionResult Compute(
         Board board,
         LaidBlock? laid,
         double? planeMm,
@@ -58,7 +58,7 @@ public static class SectionCut
         var parts = board
             .Parts.Where(p => p.Kind != PartKind.Empty)
             .SelectMany(p => LineCrossings.Inside(p.Top(), from, to).Select(s => (Part: p, s.From, s.To)))
-            .Where(x => x.To - x.From > LeastStretchMm)
+            .Where(x => x.To - x.From > MinStretchMm)
             .ToList();
         foreach (var (p, a, b) in parts)
             shapes.Add(
@@ -94,7 +94,7 @@ public static class SectionCut
                 {
                     double lo = Math.Max(a, x),
                         hi = Math.Min(b, y);
-                    if (hi - lo <= LeastStretchMm)
+                    if (hi - lo <= MinStretchMm)
                         continue;
                     Fill(
                         part,

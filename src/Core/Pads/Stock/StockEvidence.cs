@@ -53,7 +53,7 @@ public static class StockEvidence
             return (board, []);
         var evidence = found
             .GroupBy(f => f.Part)
-            .Select(g => Of(board, die, [.. g], filmMm, springBack))
+            .Select(g => Compute(board, die, [.. g], filmMm, springBack))
             .OfType<PartEvidence>()
             .ToDictionary(e => e.Part);
         var parts = board.Parts.Select(p =>
@@ -62,7 +62,7 @@ public static class StockEvidence
         return (board with { Parts = [.. parts] }, [.. evidence.Values]);
     }
 
-    private static PartEvidence? Of(
+    private static PartEvidence? Compute(
         Board board,
         Part die,
         IReadOnlyList<AsFoundPad> pads,

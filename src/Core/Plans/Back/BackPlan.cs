@@ -47,10 +47,10 @@ public sealed record BackPlan(
         // what nobody described cannot be put back
         if (plan.Teardown.Boards.Count == 0)
             return plan;
-        var back = Of(
+        var back = Create(
             order,
             plan,
-            BenchScene.Of(order, plan),
+            BenchScene.Create(order, plan),
             asFound,
             signed is null ? null : [.. plan.Steps.Where(s => signed.Contains(s.Id))]
         );
@@ -58,7 +58,11 @@ public sealed record BackPlan(
         var untouched = back.Steps.All(s => s.Kind is StepKind.PowerOff or StepKind.Run);
         return plan with
         {
-            Care = plan.Care with { Restore = untouched ? [] : back.Steps, Lost = LostWords.Of(order, back.Cannot) },
+            Care = plan.Care with
+            {
+                Restore = untouched ? [] : back.Steps,
+                Lost = LostWords.Describe(order, back.Cannot),
+            },
         };
     }
 
@@ -67,7 +71,7 @@ public sealed record BackPlan(
     /// <param name="scene">The bench on the way there.</param>
     /// <param name="done">Steps that were done, in working order; null for all of them.</param>
     /// <param name="keep">What stays as it is.</param>
-    public static BackPlan Of(
+    public static BackPlan Create(
         WorkOrder order,
         JobPlan plan,
         Scene scene,
@@ -77,8 +81,8 @@ public sealed record BackPlan(
     )
     {
         done ??= [.. plan.Steps];
-        var stands = BenchWalk.After(scene, BenchState.Of(scene), done.SelectMany(s => s.Acts));
-        var contacts = StockContacts.Of(order, asFound);
+        var stands = BenchWalk.After(scene, BenchState.Create(scene), done.SelectMany(s => s.Acts));
+        var contacts = StockContacts.Find(order, asFound);
         var kept = (keep ?? []).ToHashSet();
         var cannot = Lost(order, plan, scene, stands, contacts, kept);
         var gone = cannot
@@ -87,7 +91,7 @@ public sealed record BackPlan(
             .ToHashSet();
         gone.UnionWith(With(scene, gone));
         gone.UnionWith(kept);
-        var back = BackScene.Of(order, scene, stands, contacts, gone);
+        var back = BackScene.Create(order, scene, stands, contacts, gone);
         var start = BackScene.Start(back, stands);
         return new(
             WalkLocks.On(back, start, new BackSteps(order, plan, back, start, done, contacts, gone, kept).All()),

@@ -14,7 +14,7 @@ internal static class BackScene
     /// <param name="forward">The bench on the way there.</param>
     /// <param name="stands">What stands now.</param>
     /// <param name="gone">Stock pieces, screws and leads that cannot go back.</param>
-    public static Scene Of(
+    public static Scene Create(
         WorkOrder order,
         Scene forward,
         BenchState stands,

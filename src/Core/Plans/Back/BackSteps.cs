@@ -185,7 +185,7 @@ internal sealed class BackSteps(
                 Title =
                     screws
                         ? BackStepsWords.TakeOutGroupIntoCell(
-                            HowMany.Of(step.Count ?? 1, "screw"),
+                            HowMany.Count(step.Count ?? 1, "screw"),
                             target,
                             Cell(target)
                         )

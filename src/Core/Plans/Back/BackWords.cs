@@ -57,7 +57,7 @@ internal static class BackWords
             ThingKind.Backplate when acts.Any(a => a.Do == Verb.Unscrew) => (
                 StepKind.BackPlate,
                 BackSentences.TakeOutAndBlocksBackPlate(
-                    HowMany.Of(acts.Where(a => a.Do == Verb.Unscrew).Sum(a => a.Count ?? step.Count ?? 0), "screw")
+                    HowMany.Count(acts.Where(a => a.Do == Verb.Unscrew).Sum(a => a.Count ?? step.Count ?? 0), "screw")
                 ),
                 BackSentences.PadsLeaveWith
             ),
@@ -96,8 +96,8 @@ internal static class BackWords
         {
             0 => BackSentences.WhatHoldsItLetLooseEvenly,
             2 => BackSentences.ScrewsByTurnsAndLittle,
-            _ when die => BackSentences.OuterOnesFirstDieRingLast(HowMany.Of(screws, "screw")),
-            _ => BackSentences.OuterOnesFirstThenInCross(HowMany.Of(screws, "screw")),
+            _ when die => BackSentences.OuterOnesFirstDieRingLast(HowMany.Count(screws, "screw")),
+            _ => BackSentences.OuterOnesFirstThenInCross(HowMany.Count(screws, "screw")),
         };
         var pair = blocks[0];
         var off = pair.BoardKeys(order).Count > 1 ? $" off board {board}" : " off";
@@ -176,7 +176,7 @@ internal static class BackWords
         return Step(
             "pads",
             StepKind.Lay,
-            BackSentences.CutAndLayUnderAsThick(HowMany.Of(pads.Count, "new pad"), under, order.On(contact.Board)),
+            BackSentences.CutAndLayUnderAsThick(HowMany.Count(pads.Count, "new pad"), under, order.On(contact.Board)),
             "Pads laid",
             BackSentences.OldOnesWerePressedOnce(string.Join(". ", groups)),
             BackSentences.FilmLeftOnPadCooksChip,
@@ -226,7 +226,7 @@ internal static class BackWords
         {
             RestoreAction.Fasten => (
                 StepKind.Fasten,
-                BackSentences.PutOfGroupBackOut(HowMany.Of(r.Count, "screw"), r.Target, r.Cell),
+                BackSentences.PutOfGroupBackOut(HowMany.Count(r.Count, "screw"), r.Target, r.Cell),
                 $"{r.Count} in"
             ),
             RestoreAction.Plug => (StepKind.Connect, $"Plug the {r.Name} in", "Plugged"),
@@ -257,7 +257,7 @@ internal static class BackWords
             Facts = screws
                 ?
                 [
-                    new(r.Driver!, DriverNames.Of(r.Driver!)),
+                    new(r.Driver!, DriverNames.Describe(r.Driver!)),
                     new($"{r.Count}", r.Count == 1 ? "screw" : "screws"),
                     new(r.Cell ?? "–", "tray cell"),
                 ]

@@ -28,15 +28,15 @@ internal sealed record StockContact(
 /// <summary>What lies between the stock pieces of an order and its boards.</summary>
 internal static class StockContacts
 {
-    public static IReadOnlyList<StockContact> Of(WorkOrder order, IReadOnlyList<AsFoundPad> asFound)
+    public static IReadOnlyList<StockContact> Find(WorkOrder order, IReadOnlyList<AsFoundPad> asFound)
     {
         var contacts = new List<StockContact>();
         foreach (var piece in TeardownStation.Pieces(order))
-            contacts.AddRange(Of(order, piece, asFound));
+            contacts.AddRange(Find(order, piece, asFound));
         return contacts;
     }
 
-    private static IEnumerable<StockContact> Of(WorkOrder order, Workpiece on, IReadOnlyList<AsFoundPad> asFound)
+    private static IEnumerable<StockContact> Find(WorkOrder order, Workpiece on, IReadOnlyList<AsFoundPad> asFound)
     {
         var assembly = on.Board.Assembly!;
         // parts that somebody measured and no document names lie under the first piece with pads

@@ -20,15 +20,15 @@ public sealed record BenchMoment(
 )
 {
     /// <param name="signed">Steps that stand signed, and when.</param>
-    public static BenchMoment Of(
+    public static BenchMoment Create(
         WorkOrder order,
         JobPlan plan,
         WorkStep step,
         IReadOnlyDictionary<StepId, string> signed
     )
     {
-        var scene = BenchScene.Of(order, plan);
-        var stock = BenchState.Of(scene);
+        var scene = BenchScene.Create(order, plan);
+        var stock = BenchState.Create(scene);
         var before = BenchWalk.After(scene, stock, plan.Steps.TakeWhile(s => s.Id != step.Id).SelectMany(s => s.Acts));
         var stands = BenchWalk.After(
             scene,
@@ -38,10 +38,10 @@ public sealed record BenchMoment(
         var names = new ThingNames(order);
         return new(
             step.Id,
-            [.. order.Pieces.Select(p => BoardMoment.Of(order, plan, scene, before, names, p.Key))],
-            TurnRehearsal.Of(order, plan, scene, before, names, step),
-            LastChance.Of(plan, scene, stands, signed.Keys.ToHashSet(), names, step),
-            Exposure.Of(plan, scene, stands, signed)
+            [.. order.Pieces.Select(p => BoardMoment.Compute(order, plan, scene, before, names, p.Key))],
+            TurnRehearsal.Create(order, plan, scene, before, names, step),
+            LastChance.Find(plan, scene, stands, signed.Keys.ToHashSet(), names, step),
+            Exposure.Find(plan, scene, stands, signed)
         );
     }
 }
@@ -60,7 +60,7 @@ public sealed record BoardMoment(
     IReadOnlyList<LeadMoment> Leads
 )
 {
-    internal static BoardMoment Of(
+    internal static BoardMoment Compute(
         WorkOrder order,
         JobPlan plan,
         Scene scene,
@@ -83,7 +83,7 @@ public sealed record BoardMoment(
                     )
                     .Select(t => new LyingThing(
                         t.Id,
-                        names.Of(t.Id),
+                        names.Describe(t.Id),
                         t.Face,
                         t.Id.Kind == ThingKind.Piece,
                         [.. t.Closes.Where(f => f.Owner == board).Select(f => f.Key)]
@@ -99,7 +99,7 @@ public sealed record BoardMoment(
                     .Where(x => x.Item2.Count > 0)
                     .Select(x => new LeadMoment(
                         x.t.Id,
-                        names.Of(x.t.Id),
+                        names.Describe(x.t.Id),
                         x.t.Face,
                         state[x.t.Id] == Condition.Plugged,
                         x.Item2[0]

@@ -9,7 +9,7 @@ namespace FaithfulBracket.Core.Plans.Moment;
 /// <param name="Since">When the step that opened it was signed, the first of them.</param>
 public sealed record Exposure(string Text, string Since)
 {
-    internal static IReadOnlyList<Exposure> Of(
+    internal static IReadOnlyList<Exposure> Find(
         JobPlan plan,
         Scene scene,
         BenchState stands,
@@ -58,7 +58,7 @@ public sealed record Exposure(string Text, string Since)
         {
             Kind.Paste => count == 1 ? "paste is spread" : ExposureWords.PasteIsSpreadOnFaces(count),
             Kind.Metal => ExposureWords.LiquidMetalIs,
-            Kind.Pad => ExposureWords.WithoutOuterFilm(HowMany.Of(count, "pad")),
+            Kind.Pad => ExposureWords.WithoutOuterFilm(HowMany.Count(count, "pad")),
             _ => count == 1 ? ExposureWords.FaceIsCleanAndOpen : ExposureWords.FacesAreCleanAndOpen(count),
         };
 }

@@ -23,7 +23,7 @@ public sealed record ChanceItem(string Text, ChanceState State, StepId? By);
 public sealed record LastChance(string Title, IReadOnlyList<ChanceItem> Items)
 {
     /// <param name="stands">What the signed steps have made of the bench.</param>
-    internal static LastChance? Of(
+    internal static LastChance? Find(
         JobPlan plan,
         Scene scene,
         BenchState stands,
@@ -46,7 +46,7 @@ public sealed record LastChance(string Title, IReadOnlyList<ChanceItem> Items)
                 items.Add(look.At(things, words, done, by));
         }
         foreach (var tie in Ties(scene, closers, act))
-            Ask([tie], (_, _) => $"{Capital(names.Of(tie))} plugged", [Condition.Plugged], Verb.Plug);
+            Ask([tie], (_, _) => $"{Capital(names.Describe(tie))} plugged", [Condition.Plugged], Verb.Plug);
         List<ThingId> pads = [.. closers.SelectMany(c => c.Takes).Where(t => t.Kind == ThingKind.Pad).Distinct()];
         Ask(
             [.. closes.Select(f => f.Id)],
@@ -69,7 +69,9 @@ public sealed record LastChance(string Title, IReadOnlyList<ChanceItem> Items)
             Verb.Spread,
             Verb.Coat
         );
-        return items.Count == 0 ? null : new(LastChanceWords.LastChanceBeforeCloses(names.Of(Closing(act))), items);
+        return items.Count == 0
+            ? null
+            : new(LastChanceWords.LastChanceBeforeCloses(names.Describe(Closing(act))), items);
     }
 
     private static ThingId Closing(Act act) => act.Thing.Kind == ThingKind.Board && act.To is { } to ? to : act.Thing;
@@ -87,7 +89,7 @@ public sealed record LastChance(string Title, IReadOnlyList<ChanceItem> Items)
         closers
             .Select(c => c.Id.Owner)
             .Distinct()
-            .SelectMany(scene.Of)
+            .SelectMany(scene.OwnedBy)
             .Where(t => t.Id.Kind == ThingKind.Film && t.On.Count == 0);
 
     /// <summary>Leads under what closes, and ribbons between the boards that close on one block.</summary>
@@ -95,7 +97,7 @@ public sealed record LastChance(string Title, IReadOnlyList<ChanceItem> Items)
     {
         var over = closers.ConvertAll(c => c.Id);
         var boards = closers
-            .SelectMany(c => scene.Of(c.Id.Owner).Where(t => t.Id.Kind == ThingKind.Plate))
+            .SelectMany(c => scene.OwnedBy(c.Id.Owner).Where(t => t.Id.Kind == ThingKind.Plate))
             .Select(t => t.Board)
             .Distinct()
             .ToList();

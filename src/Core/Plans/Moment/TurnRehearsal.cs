@@ -54,9 +54,9 @@ public sealed record TurnRehearsal(
 )
 {
     /// <summary>Narrower things are drawn this wide, mm.</summary>
-    private const double LeastWideMm = 6;
+    private const double MinWideMm = 6;
 
-    internal static TurnRehearsal? Of(
+    internal static TurnRehearsal? Create(
         WorkOrder order,
         JobPlan plan,
         Scene scene,
@@ -111,7 +111,7 @@ public sealed record TurnRehearsal(
         (double From, double To) whole
     )
     {
-        var name = names.Of(thing.Id);
+        var name = names.Describe(thing.Id);
         if (thing.Id.Kind is ThingKind.Plate)
             return Plate(plan, scene, state, name, thing);
         var (by, text) =
@@ -145,7 +145,7 @@ public sealed record TurnRehearsal(
         var plate = laid.Block.Plates.First(p => p.Id == thing.Id.Key);
         var (from, to) = Extent(plate.Outline.Points.Select(p => laid.Placement.Apply(p).X));
         var rings = ScrewRings
-            .Of(laid.Block, plate)
+            .Find(laid.Block, plate)
             .Where(r => state.Is(r.Id(thing.Id.Owner), Condition.Started, Condition.Turned, Condition.Home))
             .SelectMany(r => r.Holes)
             .ToHashSet();
@@ -172,7 +172,7 @@ public sealed record TurnRehearsal(
             to,
             screws,
             screws.Count == 0 ? TurnRehearsalWords.NothingHoldsIt
-                : screws.Count <= 2 ? $"{HowMany.Of(screws.Count, "screw")} of it in"
+                : screws.Count <= 2 ? $"{HowMany.Count(screws.Count, "screw")} of it in"
                 : TurnRehearsalWords.ScrewsAndAcrossFromEachOther(screws[0].Number, screws[1].Number, screws.Count)
         );
     }
@@ -187,11 +187,11 @@ public sealed record TurnRehearsal(
             {
                 var (from, to) = Extent(g.SelectMany(p => p.Parts).Select(on.FindPart).OfType<Part>().Select(p => p.X));
                 return new TurnedThing(
-                    HowMany.Of(g.Count(), "pad"),
+                    HowMany.Count(g.Count(), "pad"),
                     g.Key,
                     TurnHold.Tack,
                     from,
-                    Math.Max(to, from + LeastWideMm),
+                    Math.Max(to, from + MinWideMm),
                     [],
                     TurnRehearsalWords.TheirTackHoldsThem
                 )

@@ -67,7 +67,7 @@ internal sealed class ActWriter(WorkOrder order, Scene scene, BenchState start)
             + (held.Count > 0 ? ActWriterWords.HoldNoScrewHolds(string.Join(" and the ", held)) : "");
     }
 
-    private string NameOf(ThingId thing) => new ThingNames(order).Of(thing);
+    private string NameOf(ThingId thing) => new ThingNames(order).Describe(thing);
 
     private IEnumerable<string> BoardsOf(Act act) =>
         // a pad is cut beside the board

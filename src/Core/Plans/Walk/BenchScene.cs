@@ -13,7 +13,7 @@ namespace FaithfulBracket.Core.Plans.Walk;
 /// <summary>Makes the things on the bench out of an order and what is planned for it.</summary>
 public static class BenchScene
 {
-    public static Scene Of(WorkOrder order, JobPlan plan)
+    public static Scene Create(WorkOrder order, JobPlan plan)
     {
         var (match, pads, paste) = (plan.Match, plan.Pads, plan.Paste);
         var things = Stock(order);
@@ -21,7 +21,7 @@ public static class BenchScene
         things.AddRange(
             Faces(order, laid.ConvertAll(l => (order.Pairs.First(p => p.Key == l.Pair.Key), l.On)), pads, paste)
         );
-        things.AddRange(StuckSinks.Of(match).SelectMany(s => Sink(order, s)));
+        things.AddRange(StuckSinks.Find(match).SelectMany(s => Sink(order, s)));
         things.AddRange(pads.Pieces.Where(p => p.Parts.Count > 0).SelectMany(p => Pad(order, p)));
         foreach (var box in laid.GroupBy(l => l.Pair.Key))
             things.AddRange(Block(order, order.Pairs.First(p => p.Key == box.Key), [.. box.Select(b => b.On)], pads));
@@ -51,7 +51,7 @@ public static class BenchScene
     public static IReadOnlyList<WorkStep> Locked(WorkOrder order, IReadOnlyList<WorkStep> teardown)
     {
         var scene = new Scene([.. Stock(order).DistinctBy(t => t.Id)]);
-        return WalkLocks.On(scene, BenchState.Of(scene), teardown);
+        return WalkLocks.On(scene, BenchState.Create(scene), teardown);
     }
 
     private static SceneThing Link(LinkStand link, int i) =>
@@ -92,7 +92,7 @@ public static class BenchScene
         foreach (var l in assembly.Leads)
             yield return new(Id.Plugged(order, l, Owner(l.Id)), Condition.Plugged)
             {
-                Wanted = RibbonEnds.Of(order, l, Owner(l.Id)) is not null,
+                Wanted = RibbonEnds.Find(order, l, Owner(l.Id)) is not null,
                 Board = Owner(l.Id),
                 Face = l.Face,
                 Under = Pieces(l.HiddenBy is { } h ? [h] : []),
@@ -266,7 +266,7 @@ public static class BenchScene
         };
         foreach (var land in plate.Lands)
             yield return new(Id.Land(pair.Key, plate.Id, land.Id), Condition.Dirty);
-        foreach (var ring in ScrewRings.Of(at.Laid.Block, plate))
+        foreach (var ring in ScrewRings.Find(at.Laid.Block, plate))
             yield return new(ring.Id(pair.Key), Condition.Out)
             {
                 Board = at.Board,

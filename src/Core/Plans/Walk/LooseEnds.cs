@@ -31,7 +31,7 @@ public sealed record OpenEnd(string Title, Fate? Fate);
 /// <summary>Screws taken out, leads unplugged, pieces and films taken off, over a whole plan.</summary>
 public static class LooseEnds
 {
-    public static IReadOnlyList<LooseEnd> Of(IEnumerable<WorkStep> steps)
+    public static IReadOnlyList<LooseEnd> Find(IEnumerable<WorkStep> steps)
     {
         var ends = new List<LooseEnd>();
         foreach (var step in steps)
@@ -55,7 +55,7 @@ public static class LooseEnds
     /// <param name="signed">Steps that stand signed.</param>
     public static IReadOnlyList<OpenEnd> Open(IReadOnlyList<WorkStep> steps, IReadOnlySet<StepId> signed) =>
         [
-            .. Of(steps)
+            .. Find(steps)
                 .Where(e => e.Fate != Walk.Fate.Discarded && signed.Contains(e.OpenedBy))
                 .Where(e => e.ClosedBy is not { } closed || !signed.Contains(closed))
                 .Select(e => new OpenEnd(steps.First(s => s.Id == e.OpenedBy).Title, e.Fate)),

@@ -16,12 +16,12 @@ namespace FaithfulBracket.Core.Plans.Walk;
 /// </summary>
 internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pads, Scene scene)
 {
-    private readonly ActWriter _writer = new(order, scene, BenchState.Of(scene));
+    private readonly ActWriter _writer = new(order, scene, BenchState.Create(scene));
 
     private BenchState State => _writer.State;
 
     /// <summary>All steps with their acts, in working order, and what one person cannot hold.</summary>
-    public static (IReadOnlyList<WorkStep> Steps, IReadOnlyList<Trouble> Troubles) On(
+    public static (IReadOnlyList<WorkStep> Steps, IReadOnlyList<Diagnostic> Troubles) On(
         WorkOrder order,
         JobPlan plan,
         Scene scene,
@@ -36,7 +36,11 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
             [
                 .. acts
                     ._writer.Beyond.Distinct()
-                    .Select(name => new Trouble(Station.Teardown, null, StepActsWords.MorePiecesHangByNoScrew(name))),
+                    .Select(name => new Diagnostic(
+                        Station.Teardown,
+                        null,
+                        StepActsWords.MorePiecesHangByNoScrew(name)
+                    )),
             ]
         );
     }
@@ -305,7 +309,7 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
     {
         var laid = match.Laid().First(l => l.Pair.Key == pair.Key && l.On.Board == step.Board).On.Laid.Block;
         foreach (var plate in laid.Plates)
-        foreach (var ring in ScrewRings.Of(laid, plate))
+        foreach (var ring in ScrewRings.Find(laid, plate))
         {
             List<string> own = [.. step.Targets.Where(ring.Holes.Contains)];
             if (own.Count > 0)

@@ -19,7 +19,7 @@ internal sealed class ThingNames(WorkOrder order)
     }
 
     /// <summary>Without an article: "fan shroud", "block", "screws of group F1".</summary>
-    public string Of(ThingId id) =>
+    public string Describe(ThingId id) =>
         Stock(id)
         ?? id.Kind switch
         {

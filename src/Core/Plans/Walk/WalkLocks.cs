@@ -38,7 +38,7 @@ internal static class WalkLocks
         var under = new List<HashSet<int>>(steps.Count);
         for (var i = 0; i < steps.Count; i++)
         {
-            var own = steps[i].Acts.Count == 0 ? [] : Of(scene, near, state, steps[i].Acts, last, marks);
+            var own = steps[i].Acts.Count == 0 ? [] : Find(scene, near, state, steps[i].Acts, last, marks);
             own.AddRange(PassBefore(steps, i));
             var deeper = own.SelectMany(k => under[k]).ToHashSet();
             under.Add([.. own, .. deeper]);
@@ -84,7 +84,7 @@ internal static class WalkLocks
                 )
             : [];
 
-    private static List<int> Of(
+    private static List<int> Find(
         Scene scene,
         Nearby near,
         BenchState state,
@@ -94,7 +94,7 @@ internal static class WalkLocks
     )
     {
         var can = Can(scene, state, acts, acts.Count);
-        var things = near.Of(acts);
+        var things = near.Find(acts);
         // what runs or is pressed asks for what is fitted, not for what lies between
         var earlier = (
             things is null
@@ -117,7 +117,7 @@ internal static class WalkLocks
     {
         for (var i = 0; i < most; i++)
         {
-            if (Needs.Of(scene, state, acts[i]) is { } unmet && !Free(scene, acts[i], unmet.Code))
+            if (Needs.FirstUnmet(scene, state, acts[i]) is { } unmet && !Free(scene, acts[i], unmet.Code))
                 return i;
             if (scene.Find(acts[i].Thing) is not null)
                 state = BenchWalk.Apply(scene, state, acts[i]);
@@ -134,7 +134,7 @@ internal static class WalkLocks
         ];
 
         /// <summary>Null where it may be any.</summary>
-        public HashSet<ThingId>? Of(IReadOnlyList<Act> acts)
+        public HashSet<ThingId>? Find(IReadOnlyList<Act> acts)
         {
             if (acts.Any(a => a.Do is Verb.Run or Verb.Press))
                 return null;
@@ -157,14 +157,14 @@ internal static class WalkLocks
                         Around(closed, things);
                 things.UnionWith(closer.Takes.SelectMany(scene.FilmsOf).Select(f => f.Id));
                 // stickers on its own faces
-                things.UnionWith(scene.Of(closer.Id.Owner).Select(t => t.Id).Where(t => t.Kind == ThingKind.Film));
+                things.UnionWith(scene.OwnedBy(closer.Id.Owner).Select(t => t.Id).Where(t => t.Kind == ThingKind.Film));
             }
             if (act.Do == Verb.Lower || act.Do == Verb.Fit && act.Thing.Kind == ThingKind.Backplate)
                 things.UnionWith(_screws);
             if (act.Do is Verb.Open or Verb.Close or Verb.Remove or Verb.Insert or Verb.Shear or Verb.Warm)
                 things.UnionWith(
                     scene
-                        .Of(act.Thing.Owner)
+                        .OwnedBy(act.Thing.Owner)
                         .Select(t => t.Id)
                         .Where(t =>
                             t.Kind

@@ -10,7 +10,7 @@ namespace FaithfulBracket.Core.Prove.Faults;
 public sealed class BenchRun
 {
     /// <summary>With less of its power than this a card gives up and switches off.</summary>
-    public const double LeastShare = 0.3;
+    public const double MinShare = 0.3;
 
     private readonly double _inletC;
     private readonly IReadOnlyList<HiddenFault> _faults;
@@ -38,7 +38,7 @@ public sealed class BenchRun
     /// <summary>The part at its limit; null where none is.</summary>
     public FaultPart? Held { get; }
 
-    public bool SwitchesOff => Share < LeastShare;
+    public bool SwitchesOff => Share < MinShare;
 
     /// <summary>As it runs, °C: at its limit at most.</summary>
     public double C(FaultPart part) => At(FullC(part));

@@ -76,7 +76,7 @@ public sealed class FaultBench
     }
 
     /// <exception cref="InputException">See <see cref="Expect"/>.</exception>
-    public static FaultBench Of(
+    public static FaultBench Create(
         LaidBlock laid,
         IReadOnlyList<LaidPad>? pads,
         IReadOnlyDictionary<string, PadMaterial> materials,
@@ -85,15 +85,15 @@ public sealed class FaultBench
         CancellationToken cancel = default
     )
     {
-        var plate = BlockHeat.Of(laid, at.PowerW, at.FlowLMin, cancel);
-        return Of(plate, pads, materials, paste, at);
+        var plate = BlockHeat.Compute(laid, at.PowerW, at.FlowLMin, cancel);
+        return Create(plate, pads, materials, paste, at);
     }
 
     /// <summary>On a plate that is reckoned already, at the flow it was reckoned for.</summary>
-    public static FaultBench Of(BlockHeat plate, StackUp stack, HeatConditions at) =>
-        Of(plate, stack.Pads, stack.Materials, stack.Paste, at);
+    public static FaultBench Create(BlockHeat plate, StackUp stack, HeatConditions at) =>
+        Create(plate, stack.Pads, stack.Materials, stack.Paste, at);
 
-    private static FaultBench Of(
+    private static FaultBench Create(
         BlockHeat plate,
         IReadOnlyList<LaidPad>? pads,
         IReadOnlyDictionary<string, PadMaterial> materials,
@@ -102,19 +102,19 @@ public sealed class FaultBench
     )
     {
         var laid = plate.Laid;
-        var expected = Expect.Of(plate, pads, materials, paste, at);
+        var expected = Expect.Compute(plate, pads, materials, paste, at);
         var contacts = LandPairing
             .Pair(
                 ExposedParts.Measured(laid.Board, laid.Block, Face.Front),
                 laid.Block.Plates.SelectMany(p => p.Lands).ToList(),
                 laid.Placement
             )
-            .Where(p => p.Share >= LandPairing.LeastShare)
+            .Where(p => p.Share >= LandPairing.MinShare)
             .GroupBy(p => p.Part.Id)
             .ToDictionary(g => g.Key, g => g.First());
         var given = (pads ?? []).GroupBy(p => p.Part).ToDictionary(g => g.Key, g => g.First());
         // two plates may reach over the same part
-        var supplied = Gaps.Of(laid, materials)
+        var supplied = Gaps.Compute(laid, materials)
             .Pairs.GroupBy(g => g.Part)
             .ToDictionary(g => g.Key, g => g.First().Pad ?? g.First().Declared);
         var parts = new List<FaultPart>();

@@ -15,13 +15,13 @@ public static class FaultChecks
             FaultKind.PasteVoid => "a corner without paste",
             FaultKind.Tilt => "block tilted",
             FaultKind.Floats => "block floats",
-            FaultKind.LowFlow => FaultChecksWords.LessFlowThanTold,
+            FaultKind.LowFlow => FaultChecksWords.LessFlowThanStated,
             FaultKind.Air => FaultChecksWords.AirInFins,
             FaultKind.PumpOut => "paste pumped out",
             _ => FaultChecksWords.SensorOrPowerMisread,
         };
 
-    public static string Of(FaultKind kind, IReadOnlyList<string> parts, string? corner) =>
+    public static string Describe(FaultKind kind, IReadOnlyList<string> parts, string? corner) =>
         kind switch
         {
             FaultKind.None => FaultChecksWords.NothingToLook,
@@ -46,7 +46,7 @@ public static class FaultChecks
     public static string Between(IReadOnlyList<FaultHypothesis> ranked)
     {
         if (ranked.Count == 0)
-            return Of(FaultKind.None, [], null);
+            return Describe(FaultKind.None, [], null);
         if (ranked.Count == 1 || ranked[1].Probability < WorthTelling)
             return ranked[0].Check;
         var (a, b) = (ranked[0], ranked[1]);

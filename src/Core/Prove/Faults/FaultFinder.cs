@@ -13,7 +13,7 @@ namespace FaithfulBracket.Core.Prove.Faults;
 /// </summary>
 public static class FaultFinder
 {
-    public const int MostReadings = 200;
+    public const int MaxReadings = 200;
     public const string InWords = FaultFinderWords.LimitsBodyOfMiBReadings;
 
     private const int Sizes = 24;
@@ -35,7 +35,7 @@ public static class FaultFinder
         CancellationToken cancel = default
     )
     {
-        return Find(FaultBench.Of(laid, pads, materials, paste, at, cancel), readings, priors, looks, cancel);
+        return Find(FaultBench.Create(laid, pads, materials, paste, at, cancel), readings, priors, looks, cancel);
     }
 
     /// <summary>The same on a bench that is calculated already.</summary>
@@ -49,32 +49,32 @@ public static class FaultFinder
         CancellationToken cancel = default
     )
     {
-        var sensors = FaultSensor.Of(bench, readings);
+        var sensors = FaultSensor.From(bench, readings);
         var seen = Looks(bench, looks ?? []);
-        var errors = SensorLikelihood.Of(sensors);
+        var errors = SensorLikelihood.Create(sensors);
         SensorFit Fit(FaultPlace place, double size)
         {
             var heat = new PartHeat[errors.Parts.Count];
             for (var i = 0; i < heat.Length; i++)
                 heat[i] = place.Heat(bench, errors.Parts[i], size);
-            return errors.Of(heat);
+            return errors.Create(heat);
         }
         // a sensor that is read wrong warms nothing: all of them are told against the one state
         var sound = Fit(FaultPlace.None, 0);
         var found = new List<Weighed>();
         foreach (var prior in priors ?? FaultPriors.Default)
         {
-            var places = FaultPlace.Of(bench, sensors, seen, prior.Kind);
+            var places = FaultPlace.Find(bench, sensors, seen, prior.Kind);
             foreach (var place in places)
             {
                 cancel.ThrowIfCancellationRequested();
-                var odds = seen.Sum(l => Math.Log(ImprintOdds.Of(prior.Kind, place.At == l.Part, l.Mark)));
+                var odds = seen.Sum(l => Math.Log(ImprintOdds.Chance(prior.Kind, place.At == l.Part, l.Mark)));
                 found.Add(
                     Weigh(
                         prior,
                         place,
                         Math.Log(prior.Prior / places.Count) + odds,
-                        size => place.Sensor is { } off ? sound.Told(off, place.OffK(size)) : Fit(place, size).Told()
+                        size => place.Sensor is { } off ? sound.Weigh(off, place.OffK(size)) : Fit(place, size).Weigh()
                     )
                 );
             }
@@ -84,7 +84,7 @@ public static class FaultFinder
         double Chance(Weighed f) => Math.Exp(f.Log - top) / total;
         var grouped = found
             .GroupBy(f => f.Place.Group)
-            .Select(g => Told(bench, sensors, [.. g], g.Sum(Chance)))
+            .Select(g => Hypothesis(bench, sensors, [.. g], g.Sum(Chance)))
             .OrderByDescending(h => h.Probability)
             .ToList();
         return new(
@@ -160,7 +160,7 @@ public static class FaultFinder
         );
     }
 
-    private static FaultHypothesis Told(
+    private static FaultHypothesis Hypothesis(
         FaultBench bench,
         IReadOnlyList<FaultSensor> sensors,
         List<Weighed> group,
@@ -186,7 +186,7 @@ public static class FaultFinder
                     Math.Round(s.With(bench, place, best.Size) - s.Expected(bench), 2)
                 )),
             ],
-            FaultChecks.Of(kind, parts, corner)
+            FaultChecks.Describe(kind, parts, corner)
         );
     }
 }

@@ -27,10 +27,10 @@ public sealed record FaultPrior(FaultKind Kind, double Prior, double Least, doub
 public static class FaultPriors
 {
     /// <summary>The working defaults.</summary>
-    public static readonly IReadOnlyList<FaultPrior> Default = Of(new());
+    public static readonly IReadOnlyList<FaultPrior> Default = From(new());
 
     /// <summary>Every kind with its share and the sizes it is looked for in.</summary>
-    public static IReadOnlyList<FaultPrior> Of(FaultShares met) =>
+    public static IReadOnlyList<FaultPrior> From(FaultShares met) =>
         [
             new(FaultKind.None, met.Nothing, 0, 0, ""),
             new(FaultKind.FilmLeft, met.FilmLeft, 0.03, 0.12, "mm of film"),

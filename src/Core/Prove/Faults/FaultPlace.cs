@@ -12,7 +12,7 @@ internal sealed record FaultPlace(FaultKind Kind, string Group, string? At, int 
     public static readonly IReadOnlyList<string> Corners = ["lower left", "lower right", "upper right", "upper left"];
 
     /// <param name="seen">Looks tell parts apart that a sensor does not.</param>
-    public static IReadOnlyList<FaultPlace> Of(
+    public static IReadOnlyList<FaultPlace> Find(
         FaultBench bench,
         IReadOnlyList<FaultSensor> sensors,
         IReadOnlyList<ImprintLook> seen,

@@ -36,16 +36,16 @@ public sealed record FaultResult(
     public LiftAdvice? Lift { get; init; }
 
     /// <summary>Likelier than not: it stands in the headline.</summary>
-    private const double LeastDoubt = 0.5;
+    private const double MinDoubt = 0.5;
 
     /// <summary>Whether the first suspicion is likelier than not, and is one.</summary>
-    public bool Doubt => Hypotheses is [{ Kind: not FaultKind.None, Probability: >= LeastDoubt }, ..];
+    public bool Doubt => Hypotheses is [{ Kind: not FaultKind.None, Probability: >= MinDoubt }, ..];
 
     /// <summary>Less likely than this is not worth a line; nor is a sixth.</summary>
-    private const double LeastWorth = 0.03;
-    private const int MostWorth = 5;
+    private const double MinWorth = 0.03;
+    private const int MaxWorth = 5;
 
     /// <summary>How many of the first are worth telling.</summary>
     public int WorthTelling =>
-        Hypotheses.Take(MostWorth).TakeWhile((h, i) => i == 0 || h.Probability >= LeastWorth).Count();
+        Hypotheses.Take(MaxWorth).TakeWhile((h, i) => i == 0 || h.Probability >= MinWorth).Count();
 }

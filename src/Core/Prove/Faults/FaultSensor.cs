@@ -6,7 +6,7 @@ namespace FaithfulBracket.Core.Prove.Faults;
 internal sealed record FaultSensor(SensorReading Reading, IReadOnlyList<FaultPart> Parts, int Index)
 {
     /// <exception cref="InputException">A reading of parts that the block does not cover.</exception>
-    public static IReadOnlyList<FaultSensor> Of(FaultBench bench, IReadOnlyList<SensorReading> readings)
+    public static IReadOnlyList<FaultSensor> From(FaultBench bench, IReadOnlyList<SensorReading> readings)
     {
         var faults = new List<InputFault>();
         var known = bench.Parts.ToDictionary(p => p.Id);

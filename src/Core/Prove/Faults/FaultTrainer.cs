@@ -37,7 +37,7 @@ public sealed record TrainingBench(
 /// </summary>
 public static class FaultTrainer
 {
-    public const int MostChecks = 60;
+    public const int MaxChecks = 60;
 
     private const double SigmaK = 0.5;
 
@@ -45,7 +45,7 @@ public static class FaultTrainer
     /// <param name="giveUp">Tells the truth without a look.</param>
     /// <param name="met">How often each fault is met; null takes the working defaults.</param>
     /// <param name="two">Whether two things are wrong at once.</param>
-    public static TrainingBench Of(
+    public static TrainingBench Create(
         FaultBench bench,
         IReadOnlyDictionary<string, PartKind> kinds,
         int seed,
@@ -96,7 +96,7 @@ public static class FaultTrainer
         );
     }
 
-    private static string Looks(int n) => $"{HowMany.Of(n, "look")}";
+    private static string Looks(int n) => $"{HowMany.Count(n, "look")}";
 
     private static List<TrainingChoice> Choices(List<FaultPart> parts)
     {

@@ -54,7 +54,7 @@ public static class ImprintOdds
             : [ImprintMark.Even, ImprintMark.Faint, ImprintMark.NoMark, ImprintMark.Film, ImprintMark.NoPad];
 
     /// <param name="here">Whether the suspicion sits at the part that was looked at.</param>
-    public static double Of(FaultKind kind, bool here, ImprintMark mark) =>
+    public static double Chance(FaultKind kind, bool here, ImprintMark mark) =>
         (mark, kind) switch
         {
             (ImprintMark.Film, FaultKind.FilmLeft) when here => 0.95,

@@ -13,7 +13,7 @@ public static class JobSuspects
     private const double SigmaK = 1;
 
     /// <exception cref="InputException">The reading names no coolant, or the block covers nothing that was read.</exception>
-    public static FaultResult Of(
+    public static FaultResult Compute(
         StackUp stack,
         Reading after,
         IReadOnlyList<ImprintLook> looks,
@@ -24,9 +24,9 @@ public static class JobSuspects
     {
         if (after.CoolantC is null)
             throw new InputException("", JobSuspectsWords.AfterReadingNamesNoCoolant);
-        var at = JobConditions.Of(after, shop, stack.Board);
-        var plate = BlockHeat.Of(stack.Laid, at.PowerW, at.FlowLMin, cancel);
-        var bench = FaultBench.Of(plate, stack, at);
+        var at = JobConditions.From(after, shop, stack.Board);
+        var plate = BlockHeat.Compute(stack.Laid, at.PowerW, at.FlowLMin, cancel);
+        var bench = FaultBench.Create(plate, stack, at);
         List<string> Covered(PartKind kind) =>
             [.. bench.Parts.Select(p => p.Id).Where(id => stack.Board.FindPart(id)?.Kind == kind)];
         List<SensorReading> readings = [];
@@ -43,15 +43,15 @@ public static class JobSuspects
         var found = FaultFinder.Find(
             bench,
             readings,
-            FaultPriors.Of(shop.Faults),
+            FaultPriors.From(shop.Faults),
             looks: [.. looks.Where(l => covered.Contains(l.Part))],
             cancel: cancel
         );
         return found with
         {
-            Lift = LiftOrNot.Of(
+            Lift = LiftOrNot.Compute(
                 found,
-                Expect.Of(plate, stack.Pads, stack.Materials, stack.Paste, at),
+                Expect.Compute(plate, stack.Pads, stack.Materials, stack.Paste, at),
                 bench.Parts.Where(p => p.IsDie).Select(p => p.Id).ToHashSet(),
                 lift.Pads,
                 lift.PadsCm2,

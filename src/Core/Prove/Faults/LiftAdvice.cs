@@ -20,10 +20,10 @@ public static class LiftOrNot
         WarmDieK = 5;
 
     /// <summary>Less likely than this the block stays down: look first.</summary>
-    private const double LeastChance = 0.5;
+    private const double MinChance = 0.5;
 
     /// <param name="padsCm2">Of fresh pads that a lift takes.</param>
-    public static LiftAdvice Of(
+    public static LiftAdvice Compute(
         FaultResult found,
         ExpectResult expected,
         IReadOnlySet<string> dies,
@@ -37,7 +37,7 @@ public static class LiftOrNot
         var chance = under.Sum(h => h.Probability);
         var money = padsCm2 * prices.PadCm2 + pasteG * prices.PasteGram;
         var cost = LiftAdviceWords.FreshPadsOfPaste(pads, pasteG, money, prices.Currency);
-        if (under.Count == 0 || chance < LeastChance)
+        if (under.Count == 0 || chance < MinChance)
             return new(false, chance, money, prices.Currency, LiftAdviceWords.LeaveItDown(chance * 100, cost));
         var first = under[0];
         var worst = first.EffectK.MaxBy(e => e.K)!;

@@ -29,18 +29,18 @@ public sealed record NextReading(
     private const double Enough = 0.9;
 
     /// <summary>A reading that makes it less surer than this is not worth its trouble.</summary>
-    private const double LeastGain = 0.05;
+    private const double MinGain = 0.05;
 
     /// <summary>A probe or a thermal camera, K; a flow meter and a power meter, as shares.</summary>
     private const double ProbeK = 1,
         Meter = 0.05;
 
     /// <summary>Less likely than this a suspicion does not change which reading is best.</summary>
-    private const double LeastChance = 1e-3;
+    private const double MinChance = 1e-3;
 
     private const int Draws = 200,
-        MostReadings = 6,
-        MostParts = 12;
+        MaxReadings = 6,
+        MaxParts = 12;
 
     /// <summary>A suspicion at its place, its chance, and its sizes with theirs.</summary>
     internal sealed record Suspicion(
@@ -59,7 +59,7 @@ public sealed record NextReading(
         var now = all.GroupBy(s => s.Place.Group).Max(g => g.Sum(s => s.Chance));
         if (now >= Enough)
             return null;
-        List<Suspicion> open = [.. all.Where(s => s.Chance >= LeastChance)];
+        List<Suspicion> open = [.. all.Where(s => s.Chance >= MinChance)];
         IEnumerable<(NextReadingOf Of, IReadOnlyList<FaultPart> Parts)> could =
         [
             (NextReadingOf.Flow, []),
@@ -67,15 +67,15 @@ public sealed record NextReading(
             .. sensors
                 .OrderByDescending(s => Math.Abs(s.Reading.C - s.Expected(bench)) / s.Reading.SigmaK)
                 .Select(s => s.Parts.Where(p => p.Watts > 0).ToList())
-                .Where(p => p.Count is > 0 and <= MostParts)
+                .Where(p => p.Count is > 0 and <= MaxParts)
                 .DistinctBy(p => string.Join(",", p.Select(x => x.Id)))
-                .Take(MostReadings)
+                .Take(MaxReadings)
                 .Select(p => (NextReadingOf.Parts, (IReadOnlyList<FaultPart>)p)),
         ];
         var told = could
             .Select(c => (c.Of, c.Parts, Then: Sure(bench, sensors, open, c.Of, c.Parts, cancel)))
             .MaxBy(c => c.Then);
-        return told.Then - now < LeastGain
+        return told.Then - now < MinGain
             ? null
             : new(
                 told.Of,
@@ -154,14 +154,14 @@ public sealed record NextReading(
             .. sensors,
             .. parts.Select(p => new FaultSensor(new([p.Id], SensorKind.Mean, 0, ProbeK), [p], -1)),
         ];
-        var errors = SensorLikelihood.Of(all);
+        var errors = SensorLikelihood.Create(all);
         return open.ConvertAll(s =>
         {
             PartHeat[] Heat(double size) => [.. errors.Parts.Select(p => s.Place.Heat(bench, p, size))];
             var mean = s.Sizes.Sum(x => x.Chance * x.Size);
             var (at, covariance) = errors.Next(Heat(mean), sensors.Count, s.Place.Sensor ?? -1, s.Place.OffK(mean));
             // how large it is stays open, too
-            foreach (var (size, chance) in s.Sizes.Where(x => x.Chance > LeastChance))
+            foreach (var (size, chance) in s.Sizes.Where(x => x.Chance > MinChance))
             {
                 var apart = Vector<double>.Build.DenseOfEnumerable(
                     parts.Select(p => s.Place.Heat(bench, p, size).C - s.Place.Heat(bench, p, mean).C)

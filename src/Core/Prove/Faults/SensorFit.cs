@@ -81,7 +81,7 @@ internal sealed class SensorFit(int sensors, int columns)
     /// <summary>Log density of all readings, and their χ².</summary>
     /// <param name="off">The sensor that is read wrong; −1 for none.</param>
     /// <param name="offK">By how much.</param>
-    public (double Log, double Chi2) Told(int off = -1, double offK = 0)
+    public (double Log, double Chi2) Weigh(int off = -1, double offK = 0)
     {
         var chi = _chi;
         if (off >= 0)

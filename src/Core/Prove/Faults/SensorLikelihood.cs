@@ -18,12 +18,12 @@ internal readonly record struct PartHeat(double C, double LandK, double OwnK);
 internal sealed class SensorLikelihood
 {
     /// <summary>Parts that several sensors read beyond so many are taken for parts of their own.</summary>
-    public const int MostShared = 16;
+    public const int MaxShared = 16;
 
     /// <summary>Of a part's own way half the variance is its stuff's, half what its contact adds.</summary>
     private static readonly double Half = Math.Sqrt(0.5);
 
-    /// <summary>All that are read, as <see cref="Of(ReadOnlySpan{PartHeat})"/> takes their heat.</summary>
+    /// <summary>All that are read, as <see cref="Create(ReadOnlySpan{PartHeat})"/> takes their heat.</summary>
     public IReadOnlyList<FaultPart> Parts { get; }
 
     private readonly IReadOnlyList<SensorReading> _readings;
@@ -32,7 +32,7 @@ internal sealed class SensorLikelihood
     private readonly int[][] _parts;
 
     /// <summary>Kinds of pad beyond so many are taken to err each part for itself.</summary>
-    public const int MostStuffs = 16;
+    public const int MaxStuffs = 16;
 
     /// <summary>
     /// Of each part: the column of what it lies under, else −1 where nothing else does, and its own where several sensors read it,
@@ -43,7 +43,7 @@ internal sealed class SensorLikelihood
     private readonly int _columns;
 
     /// <summary>Parts in the order in which the sensors first name them.</summary>
-    public static SensorLikelihood Of(IReadOnlyList<FaultSensor> sensors)
+    public static SensorLikelihood Create(IReadOnlyList<FaultSensor> sensors)
     {
         List<FaultPart> read = [.. sensors.SelectMany(s => s.Parts).Distinct()];
         return new(
@@ -66,7 +66,7 @@ internal sealed class SensorLikelihood
             .GroupBy(p => p.Material ?? "")
             .Where(g => g.Count() > 1)
             .OrderByDescending(g => g.Count())
-            .Take(MostStuffs)
+            .Take(MaxStuffs)
             .Select(g => g.Key)
             .ToList();
         _stuff = [.. parts.Select(p => stuffs.IndexOf(p.Material ?? "") is var at && at < 0 ? -1 : 1 + at)];
@@ -77,16 +77,16 @@ internal sealed class SensorLikelihood
                 .GroupBy(p => p)
                 .Where(g => g.Count() > 1)
                 .Select(g => g.Key)
-                .Take(MostShared)
+                .Take(MaxShared)
         )
             _shared[part] = _columns++;
     }
 
     /// <summary>All readings against one state of the parts.</summary>
     /// <param name="heat">Of every part, in the order of the parts.</param>
-    public SensorFit Of(ReadOnlySpan<PartHeat> heat) => Of(heat, _readings.Count);
+    public SensorFit Create(ReadOnlySpan<PartHeat> heat) => Create(heat, _readings.Count);
 
-    private SensorFit Of(ReadOnlySpan<PartHeat> heat, int known)
+    private SensorFit Create(ReadOnlySpan<PartHeat> heat, int known)
     {
         var fit = new SensorFit(known, _columns);
         for (var s = 0; s < known; s++)
@@ -100,7 +100,7 @@ internal sealed class SensorLikelihood
 
     /// <summary>What the last sensors will show once the first have been read: mean and covariance.</summary>
     /// <param name="known">How many have been read.</param>
-    /// <param name="off">See <see cref="SensorFit.Told"/>.</param>
+    /// <param name="off">See <see cref="SensorFit.Weigh"/>.</param>
     public (Vector<double> Mean, Matrix<double> Covariance) Next(
         ReadOnlySpan<PartHeat> heat,
         int known,
@@ -108,7 +108,7 @@ internal sealed class SensorLikelihood
         double offK
     )
     {
-        var fit = Of(heat, known);
+        var fit = Create(heat, known);
         var later = _readings.Count - known;
         var mean = Vector<double>.Build.Dense(later);
         var ways = Matrix<double>.Build.Dense(_columns, later);

@@ -46,10 +46,10 @@ public sealed record LogSeries(Channel Channel, IReadOnlyList<double> Values);
 public sealed record BenchLog(IReadOnlyList<double> TimesS, IReadOnlyList<LogSeries> Series)
 {
     /// <summary>Rows and channels of a log that is kept.</summary>
-    public const int MostRows = 200_000,
-        MostSeries = 16;
+    public const int MaxRows = 200_000,
+        MaxSeries = 16;
 
-    public IReadOnlyList<double>? Of(Channel channel) => Series.FirstOrDefault(s => s.Channel == channel)?.Values;
+    public IReadOnlyList<double>? Compute(Channel channel) => Series.FirstOrDefault(s => s.Channel == channel)?.Values;
 
     public double DurationS => TimesS.Count > 1 ? TimesS[^1] - TimesS[0] : 0;
 }

@@ -4,7 +4,7 @@ namespace FaithfulBracket.Core.Prove.Logs;
 public static class LogThinning
 {
     /// <param name="points">About how many points are left of each series.</param>
-    public static BenchLog Of(BenchLog log, int points)
+    public static BenchLog Thin(BenchLog log, int points)
     {
         var n = log.TimesS.Count;
         if (n <= points)

@@ -7,7 +7,7 @@ public static class LogToReading
 {
     /// <param name="roomC">Where the log has no column of it.</param>
     /// <exception cref="InputException">Not steady, or a channel that a reading needs is missing.</exception>
-    public static Reading Of(LogVerdict verdict, Phase phase, double? roomC, string? board)
+    public static Reading Convert(LogVerdict verdict, Phase phase, double? roomC, string? board)
     {
         if (verdict.SteadyFromS is null)
             throw new InputException("", LogToReadingWords.LogIsNotSteady(verdict.Text));

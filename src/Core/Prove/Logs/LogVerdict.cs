@@ -28,20 +28,20 @@ public sealed record LogVerdict(
 public static class LogReading
 {
     /// <summary>Samples that the fit is made of; longer logs are averaged down first.</summary>
-    private const int MostFitted = 4000;
+    private const int MaxFitted = 4000;
 
     /// <summary>A clock this far under its median while the die is within so many kelvin of its limit is throttled.</summary>
     private const double ThrottledShare = 0.95,
         AtLimitK = 2;
 
-    private const double LeastThrottledS = 3;
+    private const double MinThrottledS = 3;
 
     /// <summary>A pause of so many usual intervals is a gap, and of at least so many seconds.</summary>
     private const double GapIntervals = 5,
-        LeastGapS = 3;
+        MinGapS = 3;
 
     /// <param name="dieLimitC">Of the die; null where none is stated, and nothing is said of throttling.</param>
-    public static LogVerdict Of(
+    public static LogVerdict Judge(
         BenchLog log,
         double? dieLimitC,
         double withinK = SteadyState.DefaultWithinK,
@@ -65,10 +65,10 @@ public static class LogReading
 
     private static SteadyResult? Settling(BenchLog log, double withinK, CancellationToken cancel)
     {
-        if (log.Of(Channel.Die) is not { } die)
+        if (log.Compute(Channel.Die) is not { } die)
             return null;
         var samples = new List<LogSample>();
-        var bucket = Math.Max(1, log.TimesS.Count / MostFitted);
+        var bucket = Math.Max(1, log.TimesS.Count / MaxFitted);
         for (var i = 0; i < log.TimesS.Count; i += bucket)
         {
             double t = 0,
@@ -80,14 +80,14 @@ public static class LogReading
             if (n > 0)
                 samples.Add(new(t / n, c / n));
         }
-        return samples.Count < SteadyState.LeastSamples ? null : SteadyState.Of(samples, withinK, cancel);
+        return samples.Count < SteadyState.MinSamples ? null : SteadyState.Compute(samples, withinK, cancel);
     }
 
     /// <summary>From where on the settling curve of the last regime is within what was asked of its end.</summary>
     private static double SteadyFrom(BenchLog log, SteadyResult steady, double withinK)
     {
         var regime = steady.Regimes[^1];
-        var die = log.Of(Channel.Die)!;
+        var die = log.Compute(Channel.Die)!;
         var first = log
             .TimesS.Select((t, i) => (t, i))
             .FirstOrDefault(x => x.t >= regime.FromS && !double.IsNaN(die[x.i]));
@@ -120,7 +120,10 @@ public static class LogReading
 
     private static List<Throttled> Throttling(BenchLog log, double limitC)
     {
-        if (log.Of(Channel.Clock) is not { } clock || (log.Of(Channel.Hotspot) ?? log.Of(Channel.Die)) is not { } die)
+        if (
+            log.Compute(Channel.Clock) is not { } clock
+            || (log.Compute(Channel.Hotspot) ?? log.Compute(Channel.Die)) is not { } die
+        )
             return [];
         List<double> run = [.. clock.Where(c => !double.IsNaN(c)).Order()];
         if (run.Count == 0)
@@ -136,7 +139,7 @@ public static class LogReading
                 begun ??= i;
             else if (begun is { } b && (i == log.TimesS.Count || !double.IsNaN(clock[i])))
             {
-                if (log.TimesS[i - 1] - log.TimesS[b] >= LeastThrottledS)
+                if (log.TimesS[i - 1] - log.TimesS[b] >= MinThrottledS)
                     found.Add(
                         new(
                             log.TimesS[b],
@@ -156,7 +159,7 @@ public static class LogReading
         if (times.Count < 3)
             return [];
         List<double> steps = [.. times.Skip(1).Zip(times, (b, a) => b - a).Order()];
-        var least = Math.Max(LeastGapS, GapIntervals * steps[steps.Count / 2]);
+        var least = Math.Max(MinGapS, GapIntervals * steps[steps.Count / 2]);
         var gaps = new List<Regime>();
         for (var i = 1; i < times.Count; i++)
             if (times[i] - times[i - 1] > least)
@@ -193,7 +196,7 @@ public static class LogReading
         if (gaps.Count > 0)
             parts.Add(
                 FormattableString.Invariant(
-                    $"{HowMany.Of(gaps.Count, "gap")}, {gaps.Sum(g => g.ToS - g.FromS):0} s without samples."
+                    $"{HowMany.Count(gaps.Count, "gap")}, {gaps.Sum(g => g.ToS - g.FromS):0} s without samples."
                 )
             );
         return string.Join(' ', parts);

@@ -11,7 +11,7 @@ internal static class SocketKitWords
     public static string PickPostsForSocket(int posts, string socket, string words) =>
         $"Pick {posts} posts for socket {socket}: {words}";
 
-    public const string ToldApartByTheirThreads =
+    public const string DistinguishedByTheirThreads =
         "Told apart by their threads. Count springs and nuts with them; a washer may be stuck inside a nut.";
 
     public static string FindJetPlateAtCaliper(string jet, double mm) =>

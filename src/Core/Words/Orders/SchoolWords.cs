@@ -48,7 +48,7 @@ internal static class SchoolWords
 
     public const string PieceForEachPart = "a piece for each part";
 
-    public const string LeastWasteAndEachPartsSquash = "Least waste, and each part's squash is its own.";
+    public const string MinWasteAndEachPartsSquash = "Least waste, and each part's squash is its own.";
 
     public const string WholeStripsOverRow = "whole strips over a row";
 

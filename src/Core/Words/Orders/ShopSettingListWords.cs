@@ -3,7 +3,7 @@ namespace FaithfulBracket.Core.Words.Orders;
 /// <summary>Sentences of shop setting list.</summary>
 internal static class ShopSettingListWords
 {
-    public const string LeastClearHeightOverParts = "least clear height over parts";
+    public const string MinClearHeightOverParts = "least clear height over parts";
 
     public const string PartsStandUpToFewTenths =
         "Parts stand up to a few tenths higher than drawn; less than this is a margin nobody should rely on.";
@@ -130,11 +130,11 @@ internal static class ShopSettingListWords
 
     public const string GramOfPastePrice = "a gram of paste, price";
 
-    public const string LeastSquashOfPad = "least squash of a pad";
+    public const string MinSquashOfPad = "least squash of a pad";
 
     public const string OnTopOfWhatMakerAsks = "On top of what its maker asks for: 0 leaves that as it is.";
 
-    public const string MostSquashOfPad = "most squash of a pad";
+    public const string MaxSquashOfPad = "most squash of a pad";
 
     public const string HoweverMuchMakerAllows = "However much its maker allows: 1 leaves that as it is.";
 

@@ -6,7 +6,8 @@ internal static class FilmGridWords
     public static string FaceIsOverTimesAsLong(double width, double height, int mostTimesAsLong) =>
         $"The face is {width:0.###} × {height:0.###} mm, over {mostTimesAsLong} times as long as wide: ";
 
-    public const string FilmIsReckonedForWiderOnes = "the film is reckoned for wider ones only. Give its true outline.";
+    public const string FilmIsCalculatedForWiderOnes =
+        "the film is reckoned for wider ones only. Give its true outline.";
 
     public const string PatternLaysNoPasteOnFace = "The pattern lays no paste on the face.";
 }

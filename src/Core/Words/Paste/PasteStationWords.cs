@@ -29,5 +29,5 @@ internal static class PasteStationWords
     public static string SpreadOfOverEdgeToEdge(double massG, string name, string part) =>
         $"Spread {massG:0.00} g of {name} over {part}, edge to edge";
 
-    public static string NotHere(string refusal) => $"Not here: {refusal}";
+    public static string NotPossible(string refusal) => $"Not here: {refusal}";
 }

@@ -11,7 +11,7 @@ internal static class JobTrialWords
     public static string WhichMayBeChance(double low, double high) =>
         $", which may be chance: from {low:0} to {high:0} K with 95 %";
 
-    public static string ToldOverFromBeforeAndAfter(string told, string range, string over, string runs, int a) =>
+    public static string StatedOverFromBeforeAndAfter(string told, string range, string over, string runs, int a) =>
         $"{told}{range}; told over {over}, from {runs} before and {a} after.";
 
     public static string GainIsToldWithin(double wantedK) =>

@@ -11,7 +11,7 @@ namespace FaithfulBracket.Formats.Documents.Editing;
 public sealed record EditedDocument(JsonNode Document, IReadOnlyList<string> Made)
 {
     /// <summary>As it is kept: indented, letters as they are.</summary>
-    public string Text => DocumentText.Of(Document);
+    public string Text => DocumentText.Format(Document);
 }
 
 /// <summary>
@@ -20,11 +20,11 @@ public sealed record EditedDocument(JsonNode Document, IReadOnlyList<string> Mad
 /// </summary>
 public sealed class DocumentEditor
 {
-    public const int MostEdits = 200,
-        MostItems = 500,
-        MostRow = 200;
+    public const int MaxEdits = 200,
+        MaxItems = 500,
+        MaxRow = 200;
 
-    public static readonly string InWords = DocumentEditorWords.LimitsDocumentOfMiB(MostEdits, MostItems, MostRow);
+    public static readonly string InWords = DocumentEditorWords.LimitsDocumentOfMiB(MaxEdits, MaxItems, MaxRow);
 
     private readonly JsonNode _document;
     private readonly List<JsonNode> _made = [];
@@ -131,8 +131,8 @@ public sealed class DocumentEditor
 
     private void Row(RowEdit row)
     {
-        if (row.Count is < 1 or > MostRow)
-            throw new InputException("", DocumentEditorWords.ExpectedToMoreFound(MostRow, row.Count));
+        if (row.Count is < 1 or > MaxRow)
+            throw new InputException("", DocumentEditorWords.ExpectedToMoreFound(MaxRow, row.Count));
         var item = Items([row.At])[0];
         var list = Beside(item);
         for (var n = 1; n <= row.Count; n++)

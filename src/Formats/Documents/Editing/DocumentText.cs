@@ -20,10 +20,10 @@ public static class DocumentText
     private static readonly JsonDocumentOptions Once = new()
     {
         AllowDuplicateProperties = false,
-        MaxDepth = JsonInput.MostDepth,
+        MaxDepth = JsonInput.MaxDepth,
     };
 
-    public static string Of(JsonNode document) => document.ToJsonString(Indented);
+    public static string Format(JsonNode document) => document.ToJsonString(Indented);
 
     /// <exception cref="InputException">A field stands twice in it, or it is nothing with fields.</exception>
     public static JsonObject Read(string text, string pointer)

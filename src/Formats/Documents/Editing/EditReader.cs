@@ -14,8 +14,8 @@ public static class EditReader
     public static List<DocumentEdit> Read(ObjectReader o)
     {
         var edits = o.Objects("edits", One);
-        if (edits.Count is 0 or > DocumentEditor.MostEdits)
-            o.Fault("edits", EditReaderWords.ExpectedToEditsFound(DocumentEditor.MostEdits, edits.Count));
+        if (edits.Count is 0 or > DocumentEditor.MaxEdits)
+            o.Fault("edits", EditReaderWords.ExpectedToEditsFound(DocumentEditor.MaxEdits, edits.Count));
         return edits;
     }
 
@@ -47,7 +47,7 @@ public static class EditReader
             case "row":
                 edit = new RowEdit(
                     o.Text("at", 400),
-                    o.Integer("count", 1, DocumentEditor.MostRow),
+                    o.Integer("count", 1, DocumentEditor.MaxRow),
                     o.Number("x", -mostMm, mostMm),
                     o.Number("y", -mostMm, mostMm)
                 );
@@ -77,8 +77,8 @@ public static class EditReader
     private static List<string> Many(ObjectReader o)
     {
         var at = o.Texts("at");
-        if (at.Count is 0 or > DocumentEditor.MostItems)
-            o.Fault("at", EditReaderWords.ExpectedToPlacesFound(DocumentEditor.MostItems, at.Count));
+        if (at.Count is 0 or > DocumentEditor.MaxItems)
+            o.Fault("at", EditReaderWords.ExpectedToPlacesFound(DocumentEditor.MaxItems, at.Count));
         return at;
     }
 

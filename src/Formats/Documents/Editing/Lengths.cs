@@ -8,7 +8,7 @@ namespace FaithfulBracket.Formats.Documents.Editing;
 /// <summary>Lengths as hands type them: with a unit or without, point or comma.</summary>
 internal static partial class Lengths
 {
-    private const double MostMm = 1e6;
+    private const double MaxMm = 1e6;
 
     [GeneratedRegex(@"^([-+]?\d*[.,]?\d+)\s*(\D*)$")]
     private static partial Regex LengthPattern();
@@ -32,6 +32,6 @@ internal static partial class Lengths
         )
             return null;
         var mm = v * known.ToMm();
-        return Math.Abs(mm) < MostMm ? JsonValue.Create(Math.Round(mm, 6)) : null;
+        return Math.Abs(mm) < MaxMm ? JsonValue.Create(Math.Round(mm, 6)) : null;
     }
 }

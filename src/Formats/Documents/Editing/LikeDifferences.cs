@@ -38,8 +38,8 @@ public sealed record LikeDifference(
 /// <summary>What differs between a document and the one that it was begun from, thing by thing by its id.</summary>
 public static class LikeDifferences
 {
-    private const int MostFields = 6,
-        MostDifferences = 500;
+    private const int MaxFields = 6,
+        MaxDifferences = 500;
 
     /// <summary>Names a document has of its own, and remarks.</summary>
     private static readonly HashSet<string> OfItsOwn =
@@ -67,11 +67,11 @@ public static class LikeDifferences
         ["headers"] = "header",
     };
 
-    public static IReadOnlyList<LikeDifference> Of(JsonObject document, JsonObject like)
+    public static IReadOnlyList<LikeDifference> Find(JsonObject document, JsonObject like)
     {
         var all = new List<LikeDifference>();
         Things(document, like, "", "", null, all);
-        return [.. all.OrderBy(d => d.Change).Take(MostDifferences)];
+        return [.. all.OrderBy(d => d.Change).Take(MaxDifferences)];
     }
 
     private static void Things(
@@ -107,9 +107,9 @@ public static class LikeDifferences
             fields.RemoveAll(f => f.StartsWith("outline ", StringComparison.Ordinal) && SameShape(now, was));
         if (!moved && fields.Count == 0)
             return;
-        var words = fields.Take(MostFields).ToList();
-        if (fields.Count > MostFields)
-            words.Add($"and {fields.Count - MostFields} more");
+        var words = fields.Take(MaxFields).ToList();
+        if (fields.Count > MaxFields)
+            words.Add($"and {fields.Count - MaxFields} more");
         if (moved)
             words.Insert(0, MovedBy(before!.Value, after!.Value, Turn(was), Turn(now)));
         all.Add(
@@ -173,7 +173,7 @@ public static class LikeDifferences
     {
         if (Number(o["x"]) is { } x && Number(o["y"]) is { } y)
             return new(x, y);
-        return Points(o) is { Count: > 0 } points && Bounds.Of(points) is var b
+        return Points(o) is { Count: > 0 } points && Bounds.From(points) is var b
             ? new((b.MinX + b.MaxX) / 2, (b.MinY + b.MaxY) / 2)
             : null;
     }

@@ -8,7 +8,7 @@ namespace FaithfulBracket.Formats.Documents.Editing;
 /// <summary>JSON pointers (RFC 6901) into a document, and ids that are free in it.</summary>
 internal static class Places
 {
-    private const int MostDeep = 16;
+    private const int MaxDeep = 16;
 
     public static JsonNode? Find(JsonNode document, string pointer)
     {
@@ -91,7 +91,7 @@ internal static class Places
             return [];
         if (pointer[0] != '/' || pointer.Length > 400)
             throw new InputException("", $"\"{Layouts.LayoutReader.Short(pointer)}\" is no JSON pointer.");
-        if (pointer.AsSpan().Count('/') > MostDeep)
+        if (pointer.AsSpan().Count('/') > MaxDeep)
             throw new InputException("", PlacesWords.LeadsDeeperThanDocumentGoes(Layouts.LayoutReader.Short(pointer)));
         return
         [

@@ -81,7 +81,7 @@ internal static class ProblemKindsWords
 
     public const string TooMuchAtOnce = "Too much at once";
 
-    public const string MoreHeavyWorkWasAsked = "More heavy work was asked for than is done at a time.";
+    public const string MoreWorkWasAsked = "More heavy work was asked for than is done at a time.";
 
     public const string WaitAsRetryAfterSaysThen = "Wait as Retry-After says, then ask again. Nothing was changed.";
 

@@ -12,7 +12,7 @@ internal static class LogEndpointsWords
 
     public static string JobKeepsAtMostLogs(int mostLogs) => $"A job keeps at most {mostLogs} logs: strike one first.";
 
-    public static string TwoColumnsAreTold(string theTime) => $"Two columns are told to be {theTime}: one of them.";
+    public static string TwoColumnsAreStated(string theTime) => $"Two columns are told to be {theTime}: one of them.";
 
     public const string ExpectedListOfColumnsEach = "Expected a list of columns, each with index, channel and unit.";
 }

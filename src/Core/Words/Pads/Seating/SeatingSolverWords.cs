@@ -7,7 +7,7 @@ internal static class SeatingSolverWords
 
     public static string PadsPushBack(double padCount) => $"The pads push back {padCount:0} N. ";
 
-    public static string WhatPressesIsNotTold(string theDie, string unknown) =>
+    public static string WhatPressesIsNotStated(string theDie, string unknown) =>
         $"What presses {theDie} is not told: {unknown}";
 
     public const string NoDieIsUnderPaste = "No die is under paste: the plate stands on its standoffs.";

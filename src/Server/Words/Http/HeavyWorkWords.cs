@@ -1,8 +1,0 @@
-namespace FaithfulBracket.Server.Words.Http;
-
-/// <summary>Sentences of heavy work.</summary>
-internal static class HeavyWorkWords
-{
-    public static string ComputationsRunAndWaitAlready(int atOnce, int mostWaiting) =>
-        $"{atOnce} computations run and {mostWaiting} wait already: ask again in a few seconds.";
-}
