@@ -5,7 +5,7 @@ using Microsoft.Data.Sqlite;
 namespace FaithfulBracket.Store;
 
 /// <summary>
-/// Why the shop's file can not be worked with, and what to do, in a sentence for whoever stands before it.
+/// Why the shop's file cannot be worked with, and what to do, in a sentence for whoever stands before it.
 /// </summary>
 public sealed record DatabaseError(string Code, string Sentence)
 {

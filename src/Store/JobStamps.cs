@@ -5,12 +5,12 @@ using Microsoft.Data.Sqlite;
 
 namespace FaithfulBracket.Store;
 
-/// <summary>A document a job is reckoned from, as it stands in the library.</summary>
+/// <summary>A document a job is calculated from, as it stands in the library.</summary>
 /// <param name="Role">board, block, card, socket or machine.</param>
 public sealed record DocumentRow(string Role, string Id, string Digest);
 
 /// <summary>
-/// The state of everything a job is reckoned from, as text: its row, sheets and readings, the documents it names, the drawer. Two equal
+/// The state of everything a job is calculated from, as text: its row, sheets and readings, the documents it names, the drawer. Two equal
 /// stamps mean the same plan; it is read in the same transaction that writes a sign-off.
 /// </summary>
 public sealed class JobStamps(ShopDatabase database)

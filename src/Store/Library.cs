@@ -38,7 +38,7 @@ public sealed class Library(ShopDatabase database, string table, TimeProvider ti
     private readonly bool _hasCode = table is "board" or "card";
     private readonly ShopDatabase _database = database;
 
-    /// <summary>Counts changes, so that whatever was reckoned from the library can be told stale.</summary>
+    /// <summary>Counts changes, so that whatever was calculated from the library can be told stale.</summary>
     public long Edition => Interlocked.Read(ref _edition);
 
     private long _edition;

@@ -58,7 +58,7 @@ public sealed class ShopDatabase
     public bool ReadOnly { get; }
 
     /// <summary>
-    /// Why the file can not be worked with, looked at before anything is written; null when all is well.
+    /// Why the file cannot be worked with, looked at before anything is written; null when all is well.
     /// </summary>
     public DatabaseError? Look() =>
         ReadOnly && !System.IO.File.Exists(File)

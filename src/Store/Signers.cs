@@ -5,7 +5,7 @@ namespace FaithfulBracket.Store;
 /// <summary>Who signs in this shop.</summary>
 /// <param name="Name">Empty until somebody gives one.</param>
 /// <param name="Colour">Of the stamp, by name.</param>
-/// <param name="Works">Whether hands are reckoned with in the day.</param>
+/// <param name="Works">Whether hands are calculated with in the day.</param>
 /// <param name="LeftAt">Since when nothing more is signed with these initials; null for who is here.</param>
 /// <param name="Signatures">Sign-offs so far.</param>
 public sealed record SignerRow(

@@ -64,7 +64,7 @@ public sealed class BackupTests : IDisposable
         var job = await server.OpenAsync();
         await PhotoAsync(server, job);
         Assert.Equal(HttpStatusCode.OK, (await server.SignAsync(job, "match.label")).StatusCode);
-        await server.ReckonedAsync();
+        await server.CalculatedAsync();
         var (code, said) = Run("--data", server.Data, "--backup", At("shop.zip"));
         Assert.True(code == 0, said);
         server.Kill();

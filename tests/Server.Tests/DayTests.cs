@@ -11,14 +11,14 @@ public sealed class OpenShop : IAsyncLifetime
 
     public async ValueTask InitializeAsync()
     {
-        await Server.ReckonedAsync();
+        await Server.CalculatedAsync();
         var answer = await Server.SendAsync(
             HttpMethod.Put,
             "/api/settings",
             """{"values":{"dayFromH":0,"dayToH":24,"daysAWeek":7},"reason":"a shop by night","by":"QA"}"""
         );
         Assert.Equal(HttpStatusCode.OK, answer.StatusCode);
-        await Server.ReckonedAsync();
+        await Server.CalculatedAsync();
     }
 
     public ValueTask DisposeAsync()
@@ -215,7 +215,7 @@ public sealed class DayTests(OpenShop shop) : IClassFixture<OpenShop>
             StringComparison.Ordinal
         );
         Assert.Equal("KT", (await server.JobAsync(job)).Step("match.label").GetProperty("by").GetString());
-        // their hands are not reckoned with
+        // their hands are not calculated with
         Assert.DoesNotContain(
             (await PlanAsync(server)).GetProperty("hands").EnumerateArray(),
             h => h.GetString() == "KT"

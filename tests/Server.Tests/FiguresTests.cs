@@ -5,7 +5,7 @@ using Xunit;
 
 namespace FaithfulBracket.Server.Tests;
 
-/// <summary>No job of the demo shop tells a figure that its unit can not be.</summary>
+/// <summary>No job of the demo shop tells a figure that its unit cannot be.</summary>
 public partial class FiguresTests(DemoServer demo) : IClassFixture<DemoServer>
 {
     private static readonly Dictionary<string, double> Most = new()

@@ -99,7 +99,7 @@ public class HttpRuleTests(DemoServer demo) : IClassFixture<DemoServer>
     [Theory]
     [InlineData("GET", "/api/jobs/99999", null, "Not here")]
     [InlineData("DELETE", "/api/bench", null, "Not by this method")]
-    [InlineData("POST", "/api/jobs", "{", "The input can not be read")]
+    [InlineData("POST", "/api/jobs", "{", "The input cannot be read")]
     [InlineData(
         "POST",
         "/api/jobs",
@@ -110,7 +110,7 @@ public class HttpRuleTests(DemoServer demo) : IClassFixture<DemoServer>
         "PUT",
         "/api/jobs/1/ways",
         """{"school":"films","way":"both","by":"QA"}""",
-        "The request can not be read"
+        "The request cannot be read"
     )]
     public async Task Each_refusal_names_the_page_of_its_kind(string method, string path, string? body, string title)
     {

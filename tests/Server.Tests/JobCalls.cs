@@ -7,17 +7,17 @@ namespace FaithfulBracket.Server.Tests;
 /// <summary>What the tests ask of a job, over real HTTP.</summary>
 internal static class JobCalls
 {
-    /// <summary>Every job of the bench, once each has been reckoned.</summary>
-    public static async Task<IReadOnlyList<JsonElement>> ReckonedAsync(this ServerProcess server)
+    /// <summary>Every job of the bench, once each has been calculated.</summary>
+    public static async Task<IReadOnlyList<JsonElement>> CalculatedAsync(this ServerProcess server)
     {
         for (var tries = 0; tries < 600; tries++)
         {
             var jobs = (await server.GetAsync("/api/bench")).GetProperty("jobs").EnumerateArray().ToList();
-            if (jobs.TrueForAll(j => j.GetProperty("waits").GetString() != "is being reckoned"))
+            if (jobs.TrueForAll(j => j.GetProperty("waits").GetString() != "is being calculated"))
                 return jobs;
             await Task.Delay(100, TestContext.Current.CancellationToken);
         }
-        throw new TimeoutException("the bench was not reckoned within a minute");
+        throw new TimeoutException("the bench was not calculated within a minute");
     }
 
     public static async Task<long> OpenAsync(

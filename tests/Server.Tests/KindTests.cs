@@ -28,7 +28,7 @@ public sealed class KindTests(DemoServer demo) : IClassFixture<DemoServer>
             .. "mainboard-one-piece mainboard-split mainboard-bridged socket socket-upgrade direct-die".Split(' '),
             .. "direct-die-several memory console".Split(' '),
         ];
-        var bench = await _server.ReckonedAsync();
+        var bench = await _server.CalculatedAsync();
         Assert.Empty(kinds.Except(bench.Select(j => j.GetProperty("kind").GetString()!)));
         foreach (var entry in bench)
         {

@@ -48,7 +48,7 @@ public sealed class LearnedTests(DemoServer demo) : IClassFixture<DemoServer>
         );
 
     [Fact]
-    public async Task Four_proved_jobs_can_stand_for_the_makers_claim_and_the_next_is_reckoned_by_them()
+    public async Task Four_proved_jobs_can_stand_for_the_makers_claim_and_the_next_is_calculated_by_them()
     {
         // a block of its own: the demo's jobs say nothing of it
         var block = System.Text.Json.Nodes.JsonNode.Parse(

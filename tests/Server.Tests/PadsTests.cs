@@ -158,7 +158,7 @@ public sealed class PadsTests : IDisposable
     }
 
     [Fact]
-    public async Task Sections_and_faults_are_reckoned_and_nonsense_is_refused()
+    public async Task Sections_and_faults_are_calculated_and_nonsense_is_refused()
     {
         var cut = await _server.GetAsync("/api/jobs/1/section?x1=-60&y1=33&x2=120&y2=33");
         Assert.NotEmpty(cut.GetProperty("gaps").EnumerateArray());

@@ -242,7 +242,7 @@ public sealed class ProofPaperTests(DemoServer demo) : IClassFixture<DemoServer>
     [Fact]
     public async Task What_was_seen_changes_what_is_suspected_and_is_kept_with_a_version()
     {
-        var bench = await _server.ReckonedAsync();
+        var bench = await _server.CalculatedAsync();
         var job = bench
             .Single(j => j.GetProperty("title").GetString() == "Tern 460, memory runs warm")
             .GetProperty("id")
@@ -275,7 +275,7 @@ public sealed class ProofPaperTests(DemoServer demo) : IClassFixture<DemoServer>
     [Fact]
     public async Task A_year_of_proofs_is_due_by_its_drift_and_its_calendar_names_the_same_day()
     {
-        var job = (await _server.ReckonedAsync())
+        var job = (await _server.CalculatedAsync())
             .Single(j => j.GetProperty("title").GetString() == "Tern 460, a year on")
             .GetProperty("id")
             .GetInt64();

@@ -67,7 +67,7 @@ public sealed class RecordTests(DemoServer demo) : IClassFixture<DemoServer>
     public async Task A_record_brought_back_is_whole_until_it_is_touched_and_says_what_its_documents_are_now()
     {
         using var server = new ServerProcess();
-        await server.ReckonedAsync();
+        await server.CalculatedAsync();
         var forClient = await server.Http.GetStringAsync("/api/jobs/5/record.html?for=client");
         var html = await server.Http.GetStringAsync("/api/jobs/5/record.html?for=shop");
         Assert.Equal("whole", (await CheckAsync(server, forClient)).GetProperty("verdict").GetString());
@@ -142,7 +142,7 @@ public sealed class RecordTests(DemoServer demo) : IClassFixture<DemoServer>
     public async Task The_clients_record_tells_what_a_client_needs_and_no_talk_of_the_shop()
     {
         var server = demo.Server;
-        await server.ReckonedAsync();
+        await server.CalculatedAsync();
         var client = await server.Http.GetStringAsync("/api/jobs/5/record.html?for=client");
         var shop = await server.Http.GetStringAsync("/api/jobs/5/record.html");
         foreach (
@@ -172,7 +172,7 @@ public sealed class RecordTests(DemoServer demo) : IClassFixture<DemoServer>
     public async Task A_record_bears_the_shops_name_and_mark_and_is_a_draft_until_the_last_signature()
     {
         using var server = new ServerProcess();
-        await server.ReckonedAsync();
+        await server.CalculatedAsync();
         Assert.Equal("", (await server.GetAsync("/api/settings/shop")).GetProperty("name").GetString());
         var said = "";
         async Task<HttpStatusCode> Mark(byte[] bytes)
@@ -229,7 +229,7 @@ public sealed class RecordTests(DemoServer demo) : IClassFixture<DemoServer>
     public async Task A_job_is_found_by_client_board_block_part_fault_signer_date_and_note()
     {
         var server = demo.Server;
-        await server.ReckonedAsync();
+        await server.CalculatedAsync();
         Assert.Contains(5, await FoundAsync(server, "ferry wheel"));
         Assert.Contains(14, await FoundAsync(server, "board:pelican board:pro"));
         Assert.Equal([13], await FoundAsync(server, "board:gannet signer:rv"));
@@ -255,7 +255,7 @@ public sealed class RecordTests(DemoServer demo) : IClassFixture<DemoServer>
     public async Task What_was_done_last_time_on_a_board_comes_with_what_went_wrong()
     {
         var server = demo.Server;
-        await server.ReckonedAsync();
+        await server.CalculatedAsync();
         var job = await server.OpenAsync();
         var answer = await server.SignAsync(job, "prove.leak", by: "ML", reason: "gauge away, tissue held dry");
         Assert.Equal(HttpStatusCode.OK, answer.StatusCode);

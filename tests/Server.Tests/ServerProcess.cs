@@ -24,7 +24,7 @@ public sealed class ServerProcess : IDisposable
 
     /// <param name="mostMb">What its database may grow to.</param>
     /// <param name="firstLook">
-    /// Whether it reckons its first pages before it says where it is, as it does for everybody.
+    /// Whether it calculates its first pages before it says where it is, as it does for everybody.
     /// </param>
     /// <param name="zone">The workshop's time zone; the machine's when null.</param>
     /// <param name="lan">Whether the shop's network is served too, over HTTPS on a free port.</param>

@@ -6,7 +6,7 @@ using Xunit;
 
 namespace FaithfulBracket.Server.Tests;
 
-/// <summary>A shop's file that can not be worked with says so, on the screen and at every call, and is left as it is.</summary>
+/// <summary>A shop's file that cannot be worked with says so, on the screen and at every call, and is left as it is.</summary>
 public sealed class StoreErrorTests : IDisposable
 {
     private readonly string _data = Directory.CreateTempSubdirectory("fb-trouble-").FullName;

@@ -6,7 +6,7 @@ using Xunit;
 
 namespace FaithfulBracket.Server.Tests;
 
-/// <summary>Photos to trace from: taken in, kept, changed with versions, reckoned.</summary>
+/// <summary>Photos to trace from: taken in, kept, changed with versions, calculated.</summary>
 public class TraceTests(DemoServer demo) : IClassFixture<DemoServer>
 {
     private readonly ServerProcess server = demo.Server;
@@ -94,8 +94,8 @@ public class TraceTests(DemoServer demo) : IClassFixture<DemoServer>
             HttpStatusCode.OK,
             (await server.SendAsync(HttpMethod.Put, $"/api/traces/{id}", state.ToJsonString(), "1")).StatusCode
         );
-        var reckoned = await server.GetAsync($"/api/traces/{id}/reckon");
-        var holes = reckoned
+        var calculated = await server.GetAsync($"/api/traces/{id}/calculate");
+        var holes = calculated
             .GetProperty("board")
             .GetProperty("holes")
             .EnumerateArray()
@@ -116,8 +116,8 @@ public class TraceTests(DemoServer demo) : IClassFixture<DemoServer>
                 Math.Sqrt(Math.Pow(holes[a].X - holes[b].X, 2) + Math.Pow(holes[a].Y - holes[b].Y, 2)),
                 0.1
             );
-        Assert.NotEmpty(reckoned.GetProperty("matches").EnumerateArray());
-        Assert.True(reckoned.GetProperty("sigmaMm").GetDouble() < 0.2);
+        Assert.NotEmpty(calculated.GetProperty("matches").EnumerateArray());
+        Assert.True(calculated.GetProperty("sigmaMm").GetDouble() < 0.2);
     }
 
     [Fact]
@@ -260,7 +260,7 @@ public class TraceTests(DemoServer demo) : IClassFixture<DemoServer>
             Assert.True((int)answer.StatusCode is 400 or 412 or 422, $"{body}: {answer.StatusCode}");
             Assert.NotEqual("", (await ServerProcess.JsonAsync(answer)).GetProperty("detail").GetString());
         }
-        Assert.Equal(HttpStatusCode.OK, (await server.Http.GetAsync("/api/traces/1/reckon")).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await server.Http.GetAsync("/api/traces/1/calculate")).StatusCode);
     }
 
     [Fact]
@@ -276,9 +276,9 @@ public class TraceTests(DemoServer demo) : IClassFixture<DemoServer>
             HttpStatusCode.OK,
             (await server.SendAsync(HttpMethod.Put, $"/api/traces/{id}", state.ToJsonString(), "1")).StatusCode
         );
-        var reckoned = await server.GetAsync($"/api/traces/{id}/reckon");
-        Assert.Contains("the diameter of H3", reckoned.GetProperty("trouble").GetString(), StringComparison.Ordinal);
-        Assert.Equal(0, reckoned.GetProperty("matches").GetArrayLength());
-        Assert.Equal(8, reckoned.GetProperty("trace").GetProperty("points").GetArrayLength());
+        var calculated = await server.GetAsync($"/api/traces/{id}/calculate");
+        Assert.Contains("the diameter of H3", calculated.GetProperty("trouble").GetString(), StringComparison.Ordinal);
+        Assert.Equal(0, calculated.GetProperty("matches").GetArrayLength());
+        Assert.Equal(8, calculated.GetProperty("trace").GetProperty("points").GetArrayLength());
     }
 }

@@ -91,7 +91,7 @@ test('an unknown card is stripped and recorded, and the same card is planned fro
   }).toPass()
 })
 
-test('a lift stays locked for one screw, and an order of ones own is refused only where it can not be', async ({
+test('a lift stays locked for one screw, and an order of ones own is refused only where it cannot be', async ({
   page,
 }) => {
   const id = await open(page, 'tern-460-r2', 'brineworks-full-460')
@@ -190,7 +190,7 @@ test('ten steps without the network are kept, sent when it is back, and a confli
   await notice.getByRole('button', { name: 'Look' }).click()
   const dialog = page.getByRole('dialog')
   await expect(dialog).toContainText('RV signed this step')
-  await dialog.getByRole('button', { name: 'Let theirs stand' }).click()
+  await dialog.getByRole('button', { name: 'Keep theirs' }).click()
   await expect(notice).toHaveCount(0)
   await expect.poll(async () => (await atTheShop()).signed.sort()).toEqual([...done].sort())
   const kept = (await atTheShop()).history.filter((h) => done.slice(1).includes(h.stepId))

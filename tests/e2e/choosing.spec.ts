@@ -51,7 +51,7 @@ test('a photo of an unknown card becomes a board with a verdict', async ({ page 
   await expect(ledger(page)).toContainText('Undertow Slim 250: All 8 screws pass')
 
   // the holes are where they are: distances against the truth
-  const traced = (await (await page.request.get(`${server.address}/api/traces/2/reckon`)).json()) as {
+  const traced = (await (await page.request.get(`${server.address}/api/traces/2/calculate`)).json()) as {
     board: { holes: { x: number; y: number }[] }
     sigmaMm: number
   }
@@ -374,10 +374,10 @@ test('the camera reads a label, a photo lies to scale under an underside, a spri
     ['length with the screw home, mm', '8'],
   ])
     await ledger(page).getByLabel(label, { exact: true }).fill(value)
-  await ledger(page).getByRole('button', { name: 'Reckon the rate' }).click()
+  await ledger(page).getByRole('button', { name: 'Calculate the rate' }).click()
   await expect(ledger(page).getByRole('alert')).toContainText('the spring gets shorter')
   await ledger(page).getByLabel('length under it then, mm', { exact: true }).fill('8,3')
-  await ledger(page).getByRole('button', { name: 'Reckon the rate' }).click()
+  await ledger(page).getByRole('button', { name: 'Calculate the rate' }).click()
   await expect(ledger(page)).toContainText('3.98 ± 0.08 N/mm, free 12.00 mm, 4.00 mm pressed at home')
   await ledger(page).getByRole('button', { name: 'Take it for 2 screws' }).click()
   await expect(page.getByRole('button', { name: /^Undo/ })).toBeEnabled()

@@ -5,7 +5,7 @@ import { Server } from './server'
 const server = new Server({ filledNow: true })
 test.beforeAll(async () => {
   await server.start()
-  await reckoned()
+  await calculated()
   // a shop that never closes: the hour of the test is none of its business
   await put('/api/settings', { values: { dayFromH: 0, dayToH: 24, daysAWeek: 7 }, reason: 'by night', by: 'QA' })
 })
@@ -37,14 +37,14 @@ interface Told {
   plan: { now: string; work: Work[]; jobs: { job: number; title: string; by?: string; promised?: string }[] }
 }
 const day = async () => (await (await fetch(`${server.address}/api/day`)).json()) as Told
-const reckoned = () =>
+const calculated = () =>
   expect
     .poll(async () => (await (await fetch(`${server.address}/api/bench`)).json()).renewing, { timeout: 60_000 })
     .toBe(0)
 const signsAs = (page: Page, by: string) => page.addInitScript((who) => localStorage.setItem('fb.initials', who), by)
 
 test('a day is re-planned within seconds when a step is late, and nothing begun is moved', async ({ page }) => {
-  await reckoned()
+  await calculated()
   await signsAs(page, 'QA')
   await page.goto(server.address)
   const strip = page.getByRole('region', { name: 'The day by hands' })
@@ -82,7 +82,7 @@ test('a day is re-planned within seconds when a step is late, and nothing begun 
 })
 
 test('work is dragged to an hour, given to other hands and let go of again', async ({ page }) => {
-  await reckoned()
+  await calculated()
   await signsAs(page, 'ML')
   await page.goto(server.address)
   const strip = page.getByRole('region', { name: 'The day by hands' })
@@ -114,7 +114,7 @@ test('work is dragged to an hour, given to other hands and let go of again', asy
 })
 
 test('in a wait one key goes to the other work and the same key comes back', async ({ page }) => {
-  await reckoned()
+  await calculated()
   await signsAs(page, 'RV')
   await page.goto(`${server.address}/job/11/prep/bench`)
   await expect(page.locator('[data-bench="prep.solder"]')).toBeVisible()
@@ -159,7 +159,7 @@ test('a signer is named, inked and retired; the stamp on the day follows', async
       ),
     )
     .toMatchObject({ name: 'M. Loxley', colour: 'plum' })
-  await ml.getByRole('button', { name: 'Has left' }).click()
+  await ml.getByRole('button', { name: 'Deactivate' }).click()
   await expect(ml).toContainText('left')
   await page.goto(server.address)
   await expect(page.getByText('2 pairs of hands')).toBeVisible()

@@ -35,7 +35,7 @@ const sizes = [
   [2560, 1440],
 ]
 
-/** What a reader can not read or a finger can not reach: texts cut off, controls under others or beyond the edge. */
+/** What a reader cannot read or a finger cannot reach: texts cut off, controls under others or beyond the edge. */
 function hidden(): string[] {
   const faults: string[] = []
   if (document.documentElement.scrollWidth > innerWidth) faults.push('scrolls sideways')
@@ -59,7 +59,7 @@ function hidden(): string[] {
     const x = rect.left + rect.width / 2
     const y = rect.top + rect.height / 2
     if (x < 0 || y < 0 || x > innerWidth || y > innerHeight) {
-      faults.push(`${say(e)} can not be reached`)
+      faults.push(`${say(e)} cannot be reached`)
       continue
     }
     const top = document.elementFromPoint(x, y)

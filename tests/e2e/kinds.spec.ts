@@ -26,7 +26,7 @@ const fetchJob = async (page: Page, id: number) =>
 
 /** The demo job of a kind. */
 async function jobOf(page: Page, kind: string) {
-  // the bench reckons its jobs one after the other: the kind is there once this one's turn has come
+  // the bench calculates its jobs one after the other: the kind is there once this one's turn has come
   let found: Job | undefined
   await expect
     .poll(

@@ -10,7 +10,7 @@ test('two tablets are let in by a code, one is shut out, the other works on', as
   const tablets = page.getByRole('region', { name: 'Tablets' })
   await expect(tablets).toContainText('over HTTPS')
   const letIn = async (name: string, open: boolean) => {
-    await tablets.getByRole('button', { name: 'Let a tablet in' }).click()
+    await tablets.getByRole('button', { name: 'Pair a tablet' }).click()
     await expect(tablets.getByAltText(/read by the tablet/)).toBeVisible()
     const code = (await tablets.locator('[data-code]').textContent())!
     const context = await browser.newContext({ ignoreHTTPSErrors: true, viewport: { width: 1024, height: 700 } })
@@ -21,7 +21,7 @@ test('two tablets are let in by a code, one is shut out, the other works on', as
     await expect(tablet.getByRole('heading', { name: 'Pair this tablet with the shop' })).toBeVisible()
     if (!open) await tablet.getByLabel('Code').fill(code.toLowerCase())
     await tablet.getByLabel('Which tablet this is').fill(name)
-    await tablet.getByRole('button', { name: 'Let it in' }).click()
+    await tablet.getByRole('button', { name: 'Pair' }).click()
     await expect(tablet.getByText(/jobs on the benches/)).toBeVisible()
     await expect(tablets.locator(`[data-device="${name}"]`)).toBeVisible()
     return tablet
@@ -36,10 +36,10 @@ test('two tablets are let in by a code, one is shut out, the other works on', as
   await expect(second.getByRole('contentinfo', { name: 'Step' })).not.toHaveAttribute('data-step', 'match.label')
   // tablets have no say over tablets
   await second.goto(`${server.lan}/settings`)
-  await expect(second.getByRole('region', { name: 'Never lost' })).toBeVisible()
+  await expect(second.getByRole('region', { name: 'Backups' })).toBeVisible()
   await expect(second.getByRole('region', { name: 'Tablets' })).toHaveCount(0)
 
-  await tablets.locator('[data-device="Bench B"]').getByRole('button', { name: 'Shut out' }).click()
+  await tablets.locator('[data-device="Bench B"]').getByRole('button', { name: 'Revoke access' }).click()
   await expect(tablets.locator('[data-device="Bench B"]')).toContainText('shut out')
   await expect(async () => {
     const answer = await second.request.get(`${server.lan}/api/bench`)
@@ -58,7 +58,7 @@ test('a wrong code is refused in words', async ({ browser }) => {
   const tablet = await context.newPage()
   await tablet.goto(`${server.lan}/pair#WRONGONE`)
   await tablet.getByLabel('Which tablet this is').fill('Bench C')
-  await tablet.getByRole('button', { name: 'Let it in' }).click()
+  await tablet.getByRole('button', { name: 'Pair' }).click()
   await expect(tablet.getByRole('alert')).toContainText('lets nobody in')
   await context.close()
 })

@@ -222,7 +222,7 @@ test('the drawer of an empty shop is filled by hand and by a table, and its labe
     ['left under it then, mm', '0.65'],
   ])
     await dialog.getByLabel(label).fill(value)
-  await dialog.getByRole('button', { name: 'Reckon the curve' }).click()
+  await dialog.getByRole('button', { name: 'Calculate the curve' }).click()
   await expect(dialog.getByLabel('curve', { exact: true })).toHaveValue('0.2, 0.04903; 0.35, 0.09807')
   await dialog.getByRole('button', { name: 'Add to the drawer' }).click()
   await expect(dialog).toHaveCount(0)

@@ -18,7 +18,7 @@ test('a thicker pad on the memory is named before it is chosen, and seen when it
   await expect(thick).toContainText(/squashed \d+ %, past|floats/)
   await thick.click()
   await expect(ledger(page).getByRole('heading', { level: 2 })).toHaveText(/floats|do(es)? not fit/)
-  await ledger(page).getByRole('button', { name: 'as reckoned' }).click()
+  await ledger(page).getByRole('button', { name: 'as calculated' }).click()
   await expect(ledger(page).getByRole('heading', { level: 2 })).toHaveText('Every pad touches')
 })
 
@@ -75,7 +75,7 @@ test('1.5 for 1.0 at the memory floats the block, and the application says so', 
   await swap.click()
   await expect(ledger(page).getByRole('heading', { level: 2 })).toHaveText('The block floats')
   await expect(page.getByRole('navigation', { name: 'Route' })).toContainText('the block floats')
-  await ledger(page).getByRole('button', { name: 'as reckoned' }).click()
+  await ledger(page).getByRole('button', { name: 'as calculated' }).click()
   await expect(ledger(page).getByRole('heading', { level: 2 })).not.toHaveText('The block floats')
 })
 

@@ -34,7 +34,7 @@ export class Server {
       ...['--urls', 'http://127.0.0.1:0', '--data', this.data],
       ...(this.how.own ? [] : ['--demo', join(house, 'demo')]),
       ...['--client', join(house, 'client/dist')],
-      // what nobody looks at here need not be reckoned before the first page
+      // what nobody looks at here need not be calculated before the first page
       ...['--first-look', 'false'],
       ...(this.how.lan ? ['--lan', 'true', '--lan-port', '0'] : []),
     ]

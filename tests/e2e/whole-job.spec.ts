@@ -58,13 +58,13 @@ test('a board file becomes a signed traveller, and a restart keeps it', async ({
   await enter(page, 'Prep')
   await signStation(page)
 
-  // pads: another thickness answers at once, then back to what is reckoned
+  // pads: another thickness answers at once, then back to what is calculated
   await station(page, 'Pads').click()
   await expect(ledger.getByRole('heading', { level: 2 })).toHaveText('Every pad touches')
   await page.locator('[data-pad=M1]').click()
   await ledger.getByRole('button', { name: '1.5 soft-3' }).click()
   await expect(station(page, 'Pads')).toContainText('crushed')
-  await ledger.getByRole('button', { name: 'as reckoned' }).click()
+  await ledger.getByRole('button', { name: 'as calculated' }).click()
   await expect(ledger.getByRole('heading', { level: 2 })).toHaveText('Every pad touches')
   await page.keyboard.press('Escape')
   await ledger.getByRole('link', { name: 'Open the cutting sheets' }).click()
@@ -113,7 +113,7 @@ test('a board file becomes a signed traveller, and a restart keeps it', async ({
 })
 
 test('a second browser that signs the same step loses politely', async ({ browser }) => {
-  // without the worker that keeps jobs on the device: what it fetches can not be held back here
+  // without the worker that keeps jobs on the device: what it fetches cannot be held back here
   const alone = async () => (await browser.newContext({ serviceWorkers: 'block' })).newPage()
   const [a, b] = [await alone(), await alone()]
   for (const [page, initials] of [
@@ -175,7 +175,7 @@ test('a faulty file is drawn up fault by fault and not kept', async ({ page }) =
   await expect(article.getByRole('row', { name: /\/holes\/1\/diameterMm/ })).toContainText('found the text "wide"')
   await expect(article.getByRole('row', { name: /heigthMm/ })).toContainText('did you mean "heightMm"')
   await expect(page.getByRole('button', { name: 'Keep in the library' })).toHaveCount(0)
-  await page.getByRole('button', { name: 'Put aside' }).click()
+  await page.getByRole('button', { name: 'Discard' }).click()
   await expect(article).toHaveCount(0)
 })
 

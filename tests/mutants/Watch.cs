@@ -16,7 +16,7 @@ internal sealed class Watch(string folder, string classes, string coverage)
     /// <summary>What a worker's first round of all tests takes, unchanged.</summary>
     private readonly double _roundMs = Worker.Read(coverage).Sum(c => c.Ms);
 
-    /// <summary>Which test noticed each rule; null for none, <see cref="Worker.Spoilt"/> where it can not be told.</summary>
+    /// <summary>Which test noticed each rule; null for none, <see cref="Worker.Spoilt"/> where it cannot be told.</summary>
     public Task<IReadOnlyDictionary<int, string?>> RunAsync(IEnumerable<int> rules) =>
         EachAsync(
             rules,

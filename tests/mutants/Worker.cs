@@ -94,7 +94,7 @@ internal static class Worker
         var files = ReadFiles(coverage);
         var noticed = new Dictionary<string, int>();
         var here = new Dictionary<(string File, string Test), int>();
-        // what the tests keep once they have reckoned it is to be of unchanged rules
+        // what the tests keep once they have calculated it is to be of unchanged rules
         core.SwitchOn(-1);
         var made = new HashSet<int>();
         foreach (var c in Read(coverage).OrderBy(c => c.Ms).Where(c => c.Kept.Except(made).Any()))

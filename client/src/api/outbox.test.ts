@@ -154,7 +154,7 @@ describe('what waits on this device', () => {
     ])
   })
 
-  it('is nothing when what lies there can not be read', async () => {
+  it('is nothing when what lies there cannot be read', async () => {
     kept.set('fb.outbox', '{torn')
     kept.set('fb.outbox.x', '{torn')
     const box = await opened()

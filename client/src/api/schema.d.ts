@@ -4678,7 +4678,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/traces/{id}/reckon": {
+    "/api/traces/{id}/calculate": {
         parameters: {
             query?: never;
             header?: never;

@@ -170,7 +170,7 @@ function usePlaces(open: boolean, text: string): Place[] {
     { kind: 'place', text: 'Drawer', to: '/drawer' },
     { kind: 'place', text: 'Instruments: caliper, torque driver, camera, logger', to: '/instruments' },
     { kind: 'place', text: 'Settings: working defaults of the shop', to: '/settings' },
-    { kind: 'place', text: 'Whose twin is it', to: '/library/twin' },
+    { kind: 'place', text: 'Identify a board', to: '/library/twin' },
     { kind: 'place', text: 'Trace a photo', to: '/library/trace' },
   ]
 }

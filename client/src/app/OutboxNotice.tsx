@@ -84,7 +84,7 @@ export function OutboxNotice() {
             <p>{p.conflict}</p>
             <div className="mt-1.5 flex gap-2">
               <Button onClick={() => drop(p.key)}>
-                {p.kind === 'sign' || p.kind === 'undo' ? 'Let theirs stand' : 'Let it go'}
+                {p.kind === 'sign' || p.kind === 'undo' ? 'Keep theirs' : 'Discard mine'}
               </Button>
               <Button
                 onClick={() => {
@@ -93,7 +93,7 @@ export function OutboxNotice() {
                   void flush().then(() => client.invalidateQueries())
                 }}
               >
-                Send mine again
+                {p.kind === 'sign' || p.kind === 'undo' ? 'Replace with mine' : 'Retry'}
               </Button>
             </div>
           </div>

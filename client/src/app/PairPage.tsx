@@ -63,7 +63,7 @@ export function PairPage() {
           </p>
         )}
         <Button kind="go" type="submit" disabled={busy || !code || !name} className="mt-5 min-h-14 px-6 text-[20px]">
-          Let it in
+          Pair
         </Button>
       </form>
     </main>

@@ -326,7 +326,7 @@ function Pedals({
           disabled={s.busy || s.isSigned}
           className="bg-copper px-7 py-2 text-left text-[30px] font-bold leading-tight text-on-copper"
         >
-          {s.signed.get(step.id)?.lookAgain ? 'Looked at, sign again' : done}
+          {s.signed.get(step.id)?.lookAgain ? 'Confirm and sign again' : done}
           <kbd className="num block text-[18px] font-normal">Space, right pedal</kbd>
         </button>
       )}

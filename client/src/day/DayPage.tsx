@@ -57,7 +57,7 @@ export function DayPage() {
         <FirstRun />
         <div className="mb-2 flex flex-wrap items-baseline gap-x-3 gap-y-1">
           <h1 className="min-w-0 flex-1 text-balance text-[25px] font-bold leading-tight">
-            {d ? d.plan.headline : day.error ? 'The day can not be planned' : 'The day is being planned'}
+            {d ? d.plan.headline : day.error ? 'The day cannot be planned' : 'The day is being planned'}
           </h1>
           <a href="/api/day.ics" download="shop.ics" className="text-[15px] text-ink underline underline-offset-3">
             Calendar

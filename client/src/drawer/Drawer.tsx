@@ -199,7 +199,7 @@ export function Drawer() {
             head={[
               'material',
               'claimed, W/(m·K)',
-              'reckoned with',
+              'calculated with',
               'squash it works in, %',
               'thickness, ± mm',
               'at 30 % it pushes fresh, relaxed, MPa',

@@ -7,7 +7,7 @@ import { FigureField, figureOf as figure } from '../ui/FigureField'
 export function Weighed({ onCurve }: { onCurve: (curve: number[][]) => void }) {
   const [said, setSaid] = useState({ thickness: '', area: '', m1: '', t1: '', m2: '', t2: '' })
   const [fault, setFault] = useState<string>()
-  const reckon = async () => {
+  const calculate = async () => {
     setFault(undefined)
     try {
       const { curve } = await fetched<Schemas['PadCurve']>('/api/compute/pad-curve', {
@@ -46,8 +46,8 @@ export function Weighed({ onCurve }: { onCurve: (curve: number[][]) => void }) {
         {field('t2', 'left under it then, mm')}
       </div>
       {fault && <p className="mt-1 text-plum">{fault}</p>}
-      <Button className="mt-2" onClick={() => void reckon()}>
-        Reckon the curve
+      <Button className="mt-2" onClick={() => void calculate()}>
+        Calculate the curve
       </Button>
     </details>
   )

@@ -63,7 +63,7 @@ export function Intake({
                   Keep in the library
                 </Button>
               )}
-              <Button onClick={() => onDrop(d)}>Put aside</Button>
+              <Button onClick={() => onDrop(d)}>Discard</Button>
             </header>
             {whose && known && !sameContent && !faults.length && (
               <KeepChanged

@@ -6,7 +6,7 @@ import { Section, Why } from '../stations/Ledger'
 import { Button } from '../ui/Button'
 import { fixed } from '../ui/format'
 
-/** What the shop's own proved jobs say of a block, and whether it is reckoned by them. */
+/** What the shop's own proved jobs say of a block, and whether it is calculated by them. */
 export function Learned({ block }: { block: string }) {
   const client = useQueryClient()
   const [by] = useInitials()
@@ -37,11 +37,11 @@ export function Learned({ block }: { block: string }) {
       ))}
       {learned.taken != null && (
         <p className="mt-1 border-l-4 border-cool pl-2 text-[14.5px]">
-          Jobs are reckoned by the shop's own figure, {fixed(learned.taken, 2)} of the maker's claim.
+          Jobs are calculated by the shop's own figure, {fixed(learned.taken, 2)} of the maker's claim.
         </p>
       )}
       <p className="mt-2 flex flex-wrap gap-2">
-        {all?.ratio != null && <Button onClick={() => void take(true)}>Reckon by our own jobs</Button>}
+        {all?.ratio != null && <Button onClick={() => void take(true)}>Use our own jobs</Button>}
         {learned.taken != null && <Button onClick={() => void take(false)}>The maker's claim again</Button>}
       </p>
       {fault && (

@@ -151,7 +151,7 @@ export function Library() {
           />
           <p className="mt-2 flex flex-wrap gap-x-4 gap-y-1 text-[15px]">
             <Link className="text-copper underline underline-offset-3" to="/library/twin">
-              Whose twin is it
+              Identify a board
             </Link>
             <Link className="text-copper underline underline-offset-3" to="/library/trace">
               Trace a photo

@@ -36,7 +36,7 @@ export function RecordCheck({ file, onDone }: { file: File; onDone: () => void }
         {!check.data && !check.error && <Loading what="the record" />}
         {check.data && <Told c={check.data} />}
         <Button className="mt-4" onClick={onDone}>
-          Put aside
+          Close
         </Button>
       </div>
     </section>

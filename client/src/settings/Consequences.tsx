@@ -120,7 +120,7 @@ export function Consequences({
           <Button kind="go" type="submit" disabled={!reason.trim() || !tried.ended}>
             Keep it
           </Button>
-          <Button onClick={leave}>Leave it as it is</Button>
+          <Button onClick={leave}>Cancel</Button>
         </div>
       </form>
     </Dialog>

@@ -54,7 +54,7 @@ export function DevicesSection() {
             )
           }
         >
-          Let a tablet in
+          Pair a tablet
         </Button>
       )}
       {pairing && waits && (
@@ -100,7 +100,7 @@ export function DevicesSection() {
                     void act(() => answer(http.DELETE('/api/devices/{id}', { params: { path: { id: d.id } } })))
                   }
                 >
-                  Shut out
+                  Revoke access
                 </Button>
               )}
             </li>

@@ -5,9 +5,9 @@ import { useInitials } from '../app/settings'
 import { Button } from '../ui/Button'
 import { clock, day } from '../ui/format'
 import { ErrorNotice, Loading } from '../ui/Notice'
+import { BackupSection } from './BackupSection'
 import { Consequences, sent, type Values } from './Consequences'
 import { DevicesSection } from './DevicesSection'
-import { KeepingSection } from './KeepingSection'
 import { ShopSection } from './ShopSection'
 import { SignersSection } from './SignersSection'
 
@@ -75,7 +75,7 @@ export function SettingsPage() {
         >
           Save as a file
         </a>
-        <Button onClick={() => file.current?.click()}>Take from a file</Button>
+        <Button onClick={() => file.current?.click()}>Import</Button>
         <input
           ref={file}
           type="file"
@@ -99,7 +99,7 @@ export function SettingsPage() {
           <ShopSection />
           <SignersSection />
           <DevicesSection />
-          <KeepingSection />
+          <BackupSection />
         </>
       )}
       <div className="gap-4 xl:columns-2">
@@ -120,7 +120,7 @@ export function SettingsPage() {
           </section>
         ))}
       </div>
-      {found.length === 0 && <p className="text-[18px] text-soft">None is called so.</p>}
+      {found.length === 0 && <p className="text-[18px] text-soft">No matching settings.</p>}
       {all.data.history.length > 0 && (
         <section aria-label="History" className="mt-4 bg-card p-4 shadow-[inset_0_0_0_1px_var(--rule)]">
           <h2 className="mb-1 text-[18px] font-bold text-copper">History</h2>
@@ -215,7 +215,7 @@ function OneSetting({ s, change }: { s: Setting; change: (value: number | null) 
             Change
           </Button>
         )}
-        {!moved && s.value !== s.default && <Button onClick={() => change(null)}>Default again</Button>}
+        {!moved && s.value !== s.default && <Button onClick={() => change(null)}>Reset to default</Button>}
       </span>
     </form>
   )

@@ -114,7 +114,9 @@ function SignerLine({
       <span className="min-w-0 flex-1 text-[14px] text-soft">
         {s.signatures} signed{left && `, left ${day(s.leftAt)}`}
       </span>
-      <Button onClick={() => void put(s.initials, { ...kept, left: !left })}>{left ? 'Is back' : 'Has left'}</Button>
+      <Button onClick={() => void put(s.initials, { ...kept, left: !left })}>
+        {left ? 'Reactivate' : 'Deactivate'}
+      </Button>
     </li>
   )
 }

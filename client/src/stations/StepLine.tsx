@@ -146,7 +146,7 @@ function Doing({ job, here, s, onBench, setNote, selected }: Omit<Props, 'note'>
           onClick={step.turns.length > 0 ? s.tick : () => s.sign()}
           disabled={s.busy}
         >
-          {signed?.lookAgain ? 'Looked at, sign again' : doneOf(step, s.count)}
+          {signed?.lookAgain ? 'Confirm and sign again' : doneOf(step, s.count)}
         </Button>
       )}
     </div>

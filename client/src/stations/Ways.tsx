@@ -7,7 +7,7 @@ export function Ways({ job, station, s }: { job: JobView; station: Station; s: S
   const schools = job.plan.schools.filter((x) => x.station === station)
   if (schools.length === 0) return null
   return (
-    <Section title="Where installers disagree">
+    <Section title="Method options">
       {schools.map((q) => {
         const now = job.sheets.ways[q.id] ?? q.default
         return (

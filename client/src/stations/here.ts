@@ -7,7 +7,7 @@ export interface Choice {
   pair?: string
 }
 
-/** One board with one block on it, and what every station says of the two: picked out of the job, nothing reckoned. */
+/** One board with one block on it, and what every station says of the two: picked out of the job, nothing calculated. */
 export interface Here {
   boardKey: string
   pairKey?: string

@@ -56,7 +56,7 @@ export function lastSigned<T extends { id: string }>(steps: T[], signed: Readonl
   return steps.slice(0, here && signed.has(here.id) ? index + 1 : index).findLast((s) => signed.has(s.id))
 }
 
-/** What the shop would refuse, said while it can not be asked. */
+/** What the shop would refuse, said while it cannot be asked. */
 export function offlineRefusal(
   step: Pick<WorkStep, 'count' | 'locks'> & { countsOpen?: boolean },
   count: number | undefined,

@@ -117,7 +117,7 @@ public sealed record Part
     [JsonIgnore]
     public double HeightMm { get; init; }
 
-    /// <summary>Whether nobody has said yet how high it is: nothing is reckoned from its height.</summary>
+    /// <summary>Whether nobody has said yet how high it is: nothing is calculated from its height.</summary>
     [JsonIgnore]
     public bool HeightUnknown { get; init; }
 

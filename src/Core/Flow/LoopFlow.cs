@@ -34,7 +34,7 @@ public sealed record LoopResult(
     IReadOnlyList<LoopPair> Pairs
 )
 {
-    /// <summary>Keys of pairs whose maker states no drop: the loop is reckoned without them.</summary>
+    /// <summary>Keys of pairs whose maker states no drop: the loop is calculated without them.</summary>
     public IReadOnlyList<string> Unknown { get; init; } = [];
 }
 

@@ -57,7 +57,7 @@ public static class Expect
         CancellationToken cancel = default
     ) => Compute(BlockHeat.Compute(laid, at.PowerW, at.FlowLMin, cancel), pads, materials, paste, at);
 
-    /// <summary>The same on a plate that is reckoned already, at the flow it was reckoned for.</summary>
+    /// <summary>The same on a plate that is calculated already, at the flow it was calculated for.</summary>
     /// <exception cref="InputException">A pad of a material nobody knows.</exception>
     public static ExpectResult Compute(
         BlockHeat plate,

@@ -31,7 +31,7 @@ public static class KitCheck
 
     internal static string ScrewName(string thread) => $"screws {thread}";
 
-    /// <summary>Sheet reckoned for a given area of pads, over the pieces themselves.</summary>
+    /// <summary>Sheet calculated for a given area of pads, over the pieces themselves.</summary>
     private const double CuttingMargin = 1.15;
 
     /// <param name="others">Screw places of a block that another block's screws take.</param>

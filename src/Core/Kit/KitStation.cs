@@ -97,7 +97,7 @@ public static class KitStation
         );
     }
 
-    /// <summary>What is in a box whose list nobody has written down, and what can not be told without it.</summary>
+    /// <summary>What is in a box whose list nobody has written down, and what cannot be told without it.</summary>
     private static string Unlisted(List<string> models) =>
         models.Count == 0 ? "" : KitStationWords.ListIsOneInBox(string.Join(" or ", models));
 

@@ -77,7 +77,7 @@ public sealed record FitResult
     public required IReadOnlyList<Reason> Reasons { get; init; }
 }
 
-/// <param name="BondLineMm">Bond line reckoned with over the die, mm.</param>
+/// <param name="BondLineMm">Bond line calculated with over the die, mm.</param>
 /// <param name="MinClearanceMm">Less room than this is tight, mm.</param>
 /// <param name="Seed">Seed of the draws for measured boards.</param>
 /// <param name="AirC">Air around passive sinks, °C.</param>

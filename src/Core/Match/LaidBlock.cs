@@ -5,7 +5,7 @@ using FaithfulBracket.Core.Geometry;
 namespace FaithfulBracket.Core.Match;
 
 /// <summary>
-/// The plates of a block that lie on one board, and where they lie: what every later station reckons from, so that plan, what-if and
+/// The plates of a block that lie on one board, and where they lie: what every later station calculates from, so that plan, what-if and
 /// computing calls have one answer.
 /// </summary>
 /// <param name="Block">With only the plates, and the back plate, of this board.</param>

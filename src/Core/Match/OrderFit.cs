@@ -21,7 +21,7 @@ public sealed record PlateFit(
 /// <param name="Board">Key of the board.</param>
 public sealed record BoardFit(string Board, FitResult Fit)
 {
-    /// <summary>What later stations reckon from.</summary>
+    /// <summary>What later stations calculate from.</summary>
     [JsonIgnore]
     public LaidBlock Laid { get; init; } = null!;
 }

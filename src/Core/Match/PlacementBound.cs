@@ -1,6 +1,6 @@
 namespace FaithfulBracket.Core.Match;
 
-/// <summary>What the best placement's largest ratio can not go below, and whether it comes to one, without solving for it.</summary>
+/// <summary>What the best placement's largest ratio cannot go below, and whether it comes to one, without solving for it.</summary>
 public static class PlacementBound
 {
     private const int MaxReweightings = 80;

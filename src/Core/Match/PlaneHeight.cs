@@ -8,7 +8,7 @@ namespace FaithfulBracket.Core.Match;
 /// <param name="Controlling">The paste pairing the plate rests on; null when standoffs carry it.</param>
 public sealed record PlaneHeight(double Mm, IReadOnlyList<double> TolerancesMm, Pairing? Controlling)
 {
-    /// <summary>Bond line reckoned with where none is given, mm.</summary>
+    /// <summary>Bond line calculated with where none is given, mm.</summary>
     public const double DefaultBondLineMm = 0.03;
 
     /// <summary>Die-seated: the largest of height − step + bond line over paired paste lands. Standoff-seated: the standoff.</summary>

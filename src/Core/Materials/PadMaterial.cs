@@ -38,7 +38,7 @@ public sealed record PadMaterial(
             ConductivityWPerMK = ConductivityWPerMK ?? ClaimedWPerMK * claimShare,
         };
 
-    /// <summary>Conductivity the shop reckons with, W/(m·K).</summary>
+    /// <summary>Conductivity the shop calculates with, W/(m·K).</summary>
     public double? ConductivityWPerMK { get; init; }
 
     /// <summary>Resistance of one face against what it touches, mm²·K/W; 10 where not stated.</summary>

@@ -7,7 +7,7 @@ using FaithfulBracket.Core.Teardown;
 namespace FaithfulBracket.Core.Mount;
 
 /// <summary>How one pair is screwed down on one of its boards.</summary>
-/// <param name="Tightening">Null where no paste is known or the block can not come to rest.</param>
+/// <param name="Tightening">Null where no paste is known or the block cannot come to rest.</param>
 /// <param name="Screws">Every screw in the order in which it is turned.</param>
 public sealed record PairMount(
     string Pair,

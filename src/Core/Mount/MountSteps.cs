@@ -124,7 +124,7 @@ internal static class MountSteps
                 Pair = pair.Key,
                 Done = MountStepsWords.LeadPlugged,
                 Title = MountStepsWords.PlugLeadPolarityChecked(string.Join(" and ", block.Headers)),
-                Caution = MountStepsWords.LightingPlugWrongWayRoundKills,
+                Caution = MountStepsWords.ReversedPlugDestroysStrip,
             };
     }
 

@@ -72,7 +72,7 @@ internal sealed class SocketMount(WorkOrder order, SeatPlan seat, Ways ways)
             Turns = byThumb ? [.. step.Turns.Select(t => t with { Driver = null })] : step.Turns,
             Caution =
                 step.Pass != 1 ? step.Caution
-                : seat.Bare ? SocketMountWords.NoCornerRunsAhead
+                : seat.Bare ? SocketMountWords.TightenAllCornersEvenly
                 : SocketMountWords.ByEqualTurnsToStop,
         };
         if (tightening is null)

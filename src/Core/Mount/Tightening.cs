@@ -21,7 +21,7 @@ public static class Tightening
     /// <param name="order">Holes in the order to turn; the cross by default.</param>
     /// <param name="turnsPerMove">Step; the recommended one by default.</param>
     /// <exception cref="InputException">
-    /// The order does not name every screw once, or the seating can not be solved.
+    /// The order does not name every screw once, or the seating cannot be solved.
     /// </exception>
     public static TighteningResult Simulate(
         StackUp stack,

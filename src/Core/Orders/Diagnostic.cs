@@ -1,10 +1,10 @@
 namespace FaithfulBracket.Core.Orders;
 
-/// <summary>Something that could not be reckoned, and why; the rest of the plan goes on.</summary>
+/// <summary>Something that could not be calculated, and why; the rest of the plan goes on.</summary>
 /// <param name="Scope">Key of the board or pair it is about; null for the order as a whole.</param>
 public sealed record Diagnostic(Station Station, string? Scope, string Text);
 
-/// <summary>Gathers what could not be reckoned while a station is.</summary>
+/// <summary>Gathers what could not be calculated while a station is.</summary>
 public sealed class Diagnostics(Station station)
 {
     private readonly List<Diagnostic> _list = [];
@@ -14,12 +14,12 @@ public sealed class Diagnostics(Station station)
     public void Add(string? scope, string text) => _list.Add(new(station, scope, text));
 
     /// <summary>The value, or null and a trouble where the input breaks a rule of the trade.</summary>
-    public T? Try<T>(string? scope, Func<T> reckon)
+    public T? Try<T>(string? scope, Func<T> calculate)
         where T : class
     {
         try
         {
-            return reckon();
+            return calculate();
         }
         catch (InputException e)
         {

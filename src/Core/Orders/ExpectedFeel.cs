@@ -9,7 +9,7 @@ public static class ExpectedFeel
     public static string? Find(StepKind kind) =>
         kind switch
         {
-            StepKind.Read => ExpectedFeelWords.ReadItAloudToYourself,
+            StepKind.Read => ExpectedFeelWords.CompareCodeAndRevision,
             StepKind.Count => ExpectedFeelWords.PourBagIntoTraySort,
             StepKind.Run => ExpectedFeelWords.SteadyMeansNoTemperatureMoves,
             StepKind.PowerOff => ExpectedFeelWords.PressSwitchNoFanTwitches,
@@ -33,7 +33,7 @@ public static class ExpectedFeel
             StepKind.Photograph => ExpectedFeelWords.EveryChipIsSharp,
             StepKind.LeakTest => ExpectedFeelWords.DryPaperUnderEveryJoint,
             StepKind.Fill => ExpectedFeelWords.NoBubbleCrossesBlockForMinute,
-            StepKind.Boot => ExpectedFeelWords.PictureAndEverySensorShowsFigure,
+            StepKind.Boot => ExpectedFeelWords.ScreenShowsPictureAndSensors,
             StepKind.Store => ExpectedFeelWords.EveryCellOfTrayGoes,
             StepKind.Fasten => ExpectedFeelWords.LengthYouTookOutGoesBack,
             StepKind.Seat => ExpectedFeelWords.ItDropsInByOwnWeight,

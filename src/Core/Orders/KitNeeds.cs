@@ -4,7 +4,7 @@ namespace FaithfulBracket.Core.Orders;
 public sealed record PadNeed(double ThicknessMm, string Material, double AreaMm2);
 
 /// <summary>What an order needs of what is used up.</summary>
-/// <param name="PasteId">The paste it is reckoned with; null where none is.</param>
+/// <param name="PasteId">The paste it is calculated with; null where none is.</param>
 public sealed record KitNeeds(IReadOnlyList<PadNeed> Pads, double PasteG, string? PasteId)
 {
     /// <summary>Stick-on sinks that the verdict counts on, out of the blocks' boxes.</summary>

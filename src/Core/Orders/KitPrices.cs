@@ -10,7 +10,7 @@ public sealed record KitPrices(
     string Currency = "EUR"
 )
 {
-    /// <summary>What the shop can reckon in, as ISO 4217 has them; never put in another order: their places are kept.</summary>
+    /// <summary>What the shop can calculate in, as ISO 4217 has them; never put in another order: their places are kept.</summary>
     public static readonly IReadOnlyList<string> Currencies =
     [
         "EUR",

@@ -347,7 +347,7 @@ public static class Schools
             SchoolWords.PressingDownWhileScrewing,
             "none",
             [
-                Way("none", "none", SchoolWords.SpringsDoIt, w => w with { Pressing = Pressing.None }),
+                Way("none", "none", SchoolWords.SpringsSetLoad, w => w with { Pressing = Pressing.None }),
                 Way(
                     "light",
                     SchoolWords.LightInMiddle,

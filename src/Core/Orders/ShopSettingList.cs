@@ -241,7 +241,7 @@ public static class ShopSettingList
             "months",
             1,
             120,
-            ShopSettingListWords.HoweverGoodPasteIsSaid,
+            ShopSettingListWords.WhateverDataSheetStates,
             s => s.RepasteCapMonths,
             (s, v) => s with { RepasteCapMonths = (int)v }
         ),
@@ -717,7 +717,7 @@ public static class ShopSettingList
     public const double MinClaim = 0.3,
         MaxClaim = 5;
 
-    /// <summary>The settings with what was changed; an unknown key or a value that can not be is left out.</summary>
+    /// <summary>The settings with what was changed; an unknown key or a value that cannot be is left out.</summary>
     public static ShopSettings With(IEnumerable<KeyValuePair<string, double>> changed)
     {
         var all = changed.ToList();

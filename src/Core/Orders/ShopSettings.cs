@@ -62,7 +62,7 @@ public sealed record ShopSettings
     public bool ServeNetwork { get; init; }
 
     /// <summary>
-    /// Blocks that are reckoned by the shop's own jobs: what the maker's claim is multiplied by, by the block's id.
+    /// Blocks that are calculated by the shop's own jobs: what the maker's claim is multiplied by, by the block's id.
     /// </summary>
     public IReadOnlyDictionary<string, double> Claims { get; init; } = NoClaims;
 
@@ -79,7 +79,7 @@ public sealed record ShopSettings
     public double PadFaceMm2KPerW { get; init; } = 10;
 
     /// <summary>
-    /// What of a pad maker's claimed conductivity is reckoned with where nothing was measured, as a share.
+    /// What of a pad maker's claimed conductivity is calculated with where nothing was measured, as a share.
     /// </summary>
     public double PadClaimShare { get; init; } = 1;
 

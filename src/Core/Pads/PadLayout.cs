@@ -30,7 +30,7 @@ public sealed record PlacedPad(
     /// <summary>Parts whose pads change together with this one, itself among them.</summary>
     public IReadOnlyList<string> Like { get; init; } = [];
 
-    /// <summary>As the seating reckons it.</summary>
+    /// <summary>As the seating calculates it.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
     public LaidPad Laid => new(Part, ThicknessMm, Material);
 }
@@ -41,7 +41,7 @@ public sealed record PlacedPad(
 /// </summary>
 public static class PadLayout
 {
-    /// <param name="choices">Pads chosen instead of the reckoned ones, by part.</param>
+    /// <param name="choices">Pads chosen instead of the calculated ones, by part.</param>
     /// <param name="pair">Key of the pair.</param>
     /// <param name="on">Key of the board.</param>
     /// <param name="before">Letters given already: they are unique in the order.</param>

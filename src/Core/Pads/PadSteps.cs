@@ -152,7 +152,7 @@ internal static class PadSteps
                             : PadStepsWords.EachOnLandInHalf
                     )
                 : PadStepsWords.InnerFilmOffEachInAll(HowMany.Count(films, "film")),
-            Caution = PadStepsWords.FilmLeftOnPadCooksChip,
+            Caution = PadStepsWords.FilmLeftOnPadOverheatsChip,
             Face = first.Face,
             Targets = [.. list.SelectMany(p => p.Parts)],
             Count = films,

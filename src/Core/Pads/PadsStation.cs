@@ -11,7 +11,7 @@ namespace FaithfulBracket.Core.Pads;
 /// <summary>The pads of one pair on one of its boards, and how the block rests on them.</summary>
 /// <param name="Pair">Key of the pair.</param>
 /// <param name="Board">Key of the board.</param>
-/// <param name="Seating">Null where no paste is known or the block can not come to rest.</param>
+/// <param name="Seating">Null where no paste is known or the block cannot come to rest.</param>
 public sealed record PairPads(
     string Pair,
     string Board,
@@ -20,7 +20,7 @@ public sealed record PairPads(
     SeatingResult? Seating
 )
 {
-    /// <summary>What seating, tightening and every what-if reckon from; null without paste.</summary>
+    /// <summary>What seating, tightening and every what-if calculate from; null without paste.</summary>
     [JsonIgnore]
     public StackUp? Stack { get; init; }
 
@@ -62,7 +62,7 @@ public sealed record PadsResult(
 /// <summary>Pads: which pad fills which gap, how the block rests on them, and which pieces are cut from what.</summary>
 public static class PadsStation
 {
-    /// <param name="choices">Pads somebody chose instead of the reckoned ones.</param>
+    /// <param name="choices">Pads somebody chose instead of the calculated ones.</param>
     /// <param name="pasteId">Paste by id from the drawer; null takes the first.</param>
     /// <param name="begun">The cut plan that somebody has begun to cut; null while nothing is cut.</param>
     /// <param name="bridgeShare">What of a pad's stress a strip still has between two parts.</param>

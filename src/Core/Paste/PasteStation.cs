@@ -15,7 +15,7 @@ public sealed record PasteResult(IReadOnlyList<PasteFace> Faces, StationPlan She
     public double MassG => Faces.Sum(f => f.Amount.MassG);
 }
 
-/// <summary>Paste: on each die or lid, by the amount reckoned.</summary>
+/// <summary>Paste: on each die or lid, by the amount calculated.</summary>
 public static class PasteStation
 {
     public static PasteResult Plan(

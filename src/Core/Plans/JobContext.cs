@@ -8,14 +8,14 @@ using FaithfulBracket.Core.Prove;
 
 namespace FaithfulBracket.Core.Plans;
 
-/// <summary>Everything a plan for one job is reckoned from.</summary>
+/// <summary>Everything a plan for one job is calculated from.</summary>
 public sealed record JobContext
 {
     public required WorkOrder Order { get; init; }
     public Drawer Drawer { get; init; } = Drawer.Empty;
     public ShopSettings Shop { get; init; } = new();
 
-    /// <summary>Pads the installer chose instead of the reckoned ones.</summary>
+    /// <summary>Pads the installer chose instead of the calculated ones.</summary>
     public IReadOnlyList<LaidPad> PadChoices { get; init; } = [];
 
     /// <summary>Paste by id from the drawer; null takes the first.</summary>

@@ -18,7 +18,7 @@ namespace FaithfulBracket.Core.Plans;
 /// <summary>What the stock pads say of one board's parts.</summary>
 public sealed record BoardEvidence(string Board, IReadOnlyList<PartEvidence> Parts);
 
-/// <summary>Everything reckoned for one job, station by station.</summary>
+/// <summary>Everything calculated for one job, station by station.</summary>
 public sealed record JobPlan
 {
     public required MatchResult Match { get; init; }
@@ -43,7 +43,7 @@ public sealed record JobPlan
     /// <summary>Questions on which installers disagree, for this order.</summary>
     public IReadOnlyList<School> Schools { get; init; } = [];
 
-    /// <summary>What could not be reckoned, and why.</summary>
+    /// <summary>What could not be calculated, and why.</summary>
     public IReadOnlyList<Diagnostic> Troubles { get; init; } = [];
 
     /// <summary>The nine stations in working order.</summary>

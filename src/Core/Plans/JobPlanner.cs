@@ -17,7 +17,7 @@ using FaithfulBracket.Core.Teardown;
 
 namespace FaithfulBracket.Core.Plans;
 
-/// <summary>Reckons the nine stations of a job from its order, the drawer and its readings.</summary>
+/// <summary>Calculates the nine stations of a job from its order, the drawer and its readings.</summary>
 public static class JobPlanner
 {
     /// <exception cref="OperationCanceledException">The caller left.</exception>
@@ -113,7 +113,7 @@ public static class JobPlanner
     }
 
     /// <summary>What one pair of a job rests on: for the questions that change nothing.</summary>
-    /// <returns>Null while no block is chosen, no paste is known, or the block can not come to rest.</returns>
+    /// <returns>Null while no block is chosen, no paste is known, or the block cannot come to rest.</returns>
     public static PairPads? Seated(JobPlan plan, string? pair = null, string? board = null) =>
         plan.Pads.Pairs.FirstOrDefault(p =>
             (pair is null || p.Pair == pair)
@@ -122,7 +122,7 @@ public static class JobPlanner
         );
 
     /// <summary>What each way of cutting costs this job, nothing cut yet; those of the plan first.</summary>
-    /// <param name="plan">Reckoned from the same context.</param>
+    /// <param name="plan">Calculated from the same context.</param>
     public static IReadOnlyList<CutWeight> WeighCuts(JobContext c, JobPlan plan, CancellationToken cancel = default)
     {
         var (order, _) = WithEvidence(c);

@@ -10,7 +10,7 @@ namespace FaithfulBracket.Core.Plans;
 /// <param name="Digest">Of its content.</param>
 public sealed record DocumentStand(string Role, string Key, string Id, string Digest);
 
-/// <summary>What a step was signed on: its words and figures, and the documents it was reckoned from.</summary>
+/// <summary>What a step was signed on: its words and figures, and the documents it was calculated from.</summary>
 public sealed partial record SignedBasis
 {
     /// <summary>The step's title; null for a sign-off from before this was kept.</summary>
@@ -93,7 +93,7 @@ public sealed partial record SignedBasis
     private static partial Regex Figure();
 
     /// <summary>
-    /// The documents a step is reckoned from: its board and its block where it names them, else all that its station
+    /// The documents a step is calculated from: its board and its block where it names them, else all that its station
     /// reads.
     /// </summary>
     private static bool RestsOn(WorkStep step, DocumentStand d)

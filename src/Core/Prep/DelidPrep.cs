@@ -61,7 +61,7 @@ internal static class DelidPrep
                         StepKind.Warm,
                         DelidPrepWords.WarmItInJigToMinutes(warm.ToC, Math.Ceiling(warm.Minutes)),
                         DelidPrepWords.RightThroughOfPackageEstimated(warm.MassG),
-                        DelidPrepWords.HotMetalGloves,
+                        DelidPrepWords.JigIsHot,
                         "Warm through"
                     ) with
                     {
@@ -94,7 +94,7 @@ internal static class DelidPrep
                 Step(
                     "glue",
                     StepKind.Scrape,
-                    DelidPrepWords.GlueOffSubstrateWithBluntPlastic,
+                    DelidPrepWords.RemoveGlueFromSubstrate,
                     DelidPrepWords.CutAcrylicOrCardsEdge,
                     DelidPrepWords.NoSteelOneScratchCutsTrace,
                     "Glue is off"

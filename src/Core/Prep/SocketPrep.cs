@@ -135,7 +135,7 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
             "o-ring",
             StepKind.Rebuild,
             SocketPrepWords.ORingIntoGrooveAllRound,
-            SocketPrepWords.HairUnderItIsLeak,
+            SocketPrepWords.HairUnderORingCausesLeak,
             "O-ring seated"
         ) with
         {

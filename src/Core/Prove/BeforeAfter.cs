@@ -44,7 +44,7 @@ public sealed record BeforeAfterResult(
 /// <summary>What a block is worth: resistances with their uncertainty, and the gain at equal power.</summary>
 public static class BeforeAfter
 {
-    /// <summary>Apart by more than this the correction can not carry it.</summary>
+    /// <summary>Apart by more than this the correction cannot carry it.</summary>
     private const double UnlikePowerShare = 0.4,
         TellPowerShare = 0.05,
         UnlikeRoomK = 15,

@@ -252,7 +252,7 @@ public static class ProveStation
             TimerS = leakHoldS,
             Title = inPlace ? ProveStationWords.LeakTestWhereItStandsEverything : ProveStationWords.LeakTestOffMachine,
             Detail = ProveStationWords.PaperUnderEveryJoint,
-            Caution = ProveStationWords.NothingPoweredButPump,
+            Caution = ProveStationWords.PowerOnlyPump,
             Facts =
             [
                 new(FormattableString.Invariant($"{Math.Max(1, Math.Round(leakHoldS / 60.0)):0} min"), "hold"),
@@ -271,7 +271,7 @@ public static class ProveStation
             Feel = ProveStationWords.NothingRunsAnyMoreAndBlock,
             Facts = volume is null
                 ? []
-                : [new($"{about} mL", FormattableString.Invariant($"± {volume.OffMl:0}, as reckoned"))],
+                : [new($"{about} mL", FormattableString.Invariant($"± {volume.OffMl:0}, as calculated"))],
         };
         StepId bled = new(Station.Prove, null, "bleed"),
             filled = new(Station.Prove, null, "fill");
@@ -416,7 +416,7 @@ public static class ProveStation
             Kind = StepKind.Look,
             Board = seat.Board,
             Pair = seat.Pair,
-            Title = ProveStationWords.LookWhetherAllMemoryIsThere,
+            Title = ProveStationWords.CheckThatAllMemoryIsDetected,
             Detail = ProveStationWords.ContactsPressedTooLittleShowThere,
             Done = ProveStationWords.AtSpeed,
             Feel = ProveStationWords.EveryModuleIsListedEach,

@@ -46,7 +46,7 @@ public sealed record DayQuestion(
 
 /// <summary>One stretch of work in somebody's day.</summary>
 /// <param name="Title">The first thing to do in it.</param>
-/// <param name="Minutes">Of hands, as reckoned.</param>
+/// <param name="Minutes">Of hands, as calculated.</param>
 public sealed record DayWork(
     long Job,
     string JobTitle,

@@ -6,7 +6,7 @@ namespace FaithfulBracket.Core.Sockets;
 /// <summary>A block's resistance from the wet side of its base to the coolant, out of a curve measured from a die to the coolant.</summary>
 public static class BehindBase
 {
-    /// <summary>What is left is never less than this share of the curve: a base can not be all of it.</summary>
+    /// <summary>What is left is never less than this share of the curve: a base cannot be all of it.</summary>
     private const double MinShare = 0.2;
 
     /// <param name="flowLPerMin">Flow at which the curve is read, L/min.</param>

@@ -5,7 +5,7 @@ using FaithfulBracket.Core.Words.Sockets;
 
 namespace FaithfulBracket.Core.Sockets;
 
-/// <summary>Lid on or lid off, reckoned with what lies in the drawer.</summary>
+/// <summary>Lid on or lid off, calculated with what lies in the drawer.</summary>
 /// <param name="BlockKPerW">The block behind its base, at this flow.</param>
 /// <param name="Paste">Id of the paste of the lidded way.</param>
 /// <param name="Metal">Id of the liquid metal.</param>

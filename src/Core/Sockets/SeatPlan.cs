@@ -28,16 +28,16 @@ public sealed record SeatPlan(string Board, string Pair, double TurnDeg)
     /// <summary>The block's kit for this socket; null when it has none.</summary>
     public SocketFit? Fit { get; init; }
 
-    /// <summary>Lid on or off; null where it can not be told.</summary>
+    /// <summary>Lid on or off; null where it cannot be told.</summary>
     public DieDecision? Decision { get; init; }
 
     /// <summary>What the processor is worth; null where nobody says.</summary>
     public Money? Worth { get; init; }
 
-    /// <summary>Both ways cut through; null where the decision can not be told.</summary>
+    /// <summary>Both ways cut through; null where the decision cannot be told.</summary>
     public DieSection? Section { get; init; }
 
-    /// <summary>Why the decision can not be told.</summary>
+    /// <summary>Why the decision cannot be told.</summary>
     public string? NoDecision { get; init; }
 
     /// <summary>Where corner mark and corner mark meet, mm from the socket's centre; null without one.</summary>
@@ -68,7 +68,7 @@ public sealed record SeatPlan(string Board, string Pair, double TurnDeg)
     public IReadOnlyList<TurnedSpring> Posts => Way?.Springs ?? [];
 }
 
-/// <summary>Reckons every pair of an order that lies on a processor in its socket.</summary>
+/// <summary>Calculates every pair of an order that lies on a processor in its socket.</summary>
 public static class SeatPlans
 {
     /// <param name="order">With its processors seated.</param>

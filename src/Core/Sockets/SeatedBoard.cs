@@ -7,7 +7,7 @@ namespace FaithfulBracket.Core.Sockets;
 
 /// <summary>
 /// A mainboard with its processor in the socket, as one board: lid or dies at their height above the mainboard, the socket's holes.
-/// Every later station reckons from it as from any other board.
+/// Every later station calculates from it as from any other board.
 /// </summary>
 public static class SeatedBoard
 {

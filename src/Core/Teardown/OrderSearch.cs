@@ -7,7 +7,7 @@ namespace FaithfulBracket.Core.Teardown;
 /// The legal order with the fewest flips, then the fewest driver changes. An act that can be done with the board and the
 /// driver as they are costs nothing now and can only cost later, so it is done at once; between those, best-first search
 /// (A*, Hart, Nilsson and Raphael 1968) chooses the next face and driver. A beam of the best few orders goes ahead: nothing that
-/// can not beat its order is looked at, and when the budget is spent its order stands unproven.
+/// cannot beat its order is looked at, and when the budget is spent its order stands unproven.
 /// </summary>
 internal sealed class OrderSearch
 {

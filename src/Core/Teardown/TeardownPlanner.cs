@@ -9,7 +9,7 @@ public static class TeardownPlanner
     /// <summary>Groups, leads and pieces that one order can hold: bits of a set.</summary>
     public const int MaxActs = 128;
 
-    /// <exception cref="InputException">The board has no assembly, or the assembly can not be taken apart as described.</exception>
+    /// <exception cref="InputException">The board has no assembly, or the assembly cannot be taken apart as described.</exception>
     /// <param name="chosen">An order somebody chose; taken where it is legal.</param>
     public static TeardownPlan Plan(
         Board board,

@@ -64,7 +64,7 @@ public static class TeardownStation
             Kind = StepKind.PowerOff,
             Done = ran ? TeardownStationWords.PowerIsOff : TeardownStationWords.NothingIsPlugged,
             Title = ran
-                ? TeardownStationWords.PowerOffUnplugPressSwitch
+                ? TeardownStationWords.SwitchOffUnplugThenPressSwitch
                 : TeardownStationWords.LookThatNothingIsPlugged,
             Feel = ran ? null : TeardownStationWords.StrapsCordEndsOnEarthedMetal,
             Detail = TeardownStationWords.TouchEarthedMetalOrWearCorded,

@@ -64,7 +64,7 @@ public sealed record RecordJob(
     /// <summary>Every contact with its forecast and what was seen of it; empty before it was proved.</summary>
     public IReadOnlyList<PassportContact> Contacts { get; init; } = [];
 
-    /// <summary>What it was reckoned from.</summary>
+    /// <summary>What it was calculated from.</summary>
     public IReadOnlyList<DocumentStand> Documents { get; init; } = [];
 
     /// <summary>Whose record it is; null where nobody named the shop.</summary>

@@ -8,7 +8,7 @@ namespace FaithfulBracket.Formats.Records;
 
 /// <summary>What a record says of itself at its end.</summary>
 /// <param name="For">client or shop.</param>
-/// <param name="Documents">What it was reckoned from, with the hash of each.</param>
+/// <param name="Documents">What it was calculated from, with the hash of each.</param>
 /// <param name="Sha256">Over the whole file, with this and the seal taken as zeros.</param>
 /// <param name="Seal">That hash under the shop's own key: nobody else can make it.</param>
 public sealed record RecordSealing(

@@ -20,7 +20,7 @@ internal sealed record StackInput(
     PasteMaterial Paste
 )
 {
-    /// <exception cref="InputException">The block can not be laid on the board.</exception>
+    /// <exception cref="InputException">The block cannot be laid on the board.</exception>
     public StackUp Laid() => new(LaidBlock.Create(Board, Block), Pads, Materials, Paste);
 }
 

@@ -4,7 +4,7 @@ using Microsoft.AspNetCore.Mvc;
 
 namespace FaithfulBracket.Server.Http;
 
-/// <summary>A shop whose file can not be worked with: every page and every call says why and what to do.</summary>
+/// <summary>A shop whose file cannot be worked with: every page and every call says why and what to do.</summary>
 internal static class StartupErrorPage
 {
     public static void Serve(WebApplication app, DatabaseError trouble)
@@ -42,5 +42,5 @@ internal static class StartupErrorPage
 
     private static string Page(DatabaseError trouble) =>
         "<!doctype html><html lang=en><meta charset=utf-8><title>Faithful Bracket</title><h1>The "
-        + $"shop can not be opened</h1><p>{WebUtility.HtmlEncode(trouble.Sentence)}</p>";
+        + $"shop cannot be opened</h1><p>{WebUtility.HtmlEncode(trouble.Sentence)}</p>";
 }

@@ -34,11 +34,11 @@ internal sealed record BenchJob(
     string? LastAt
 )
 {
-    /// <summary>What kind of work it is, and in words; null for a job that can not be planned.</summary>
+    /// <summary>What kind of work it is, and in words; null for a job that cannot be planned.</summary>
     public JobKind? Kind { get; init; }
     public string? KindName { get; init; }
 
-    /// <summary>Its steps as blocks of work; empty for a job that can not be planned.</summary>
+    /// <summary>Its steps as blocks of work; empty for a job that cannot be planned.</summary>
     [JsonIgnore]
     public IReadOnlyList<WorkBlock> Work { get; init; } = [];
 
@@ -46,11 +46,11 @@ internal sealed record BenchJob(
     [JsonIgnore]
     public IReadOnlyList<KitLine> Needs { get; init; } = [];
 
-    /// <summary>When it is due again; null for a job that can not be planned.</summary>
+    /// <summary>When it is due again; null for a job that cannot be planned.</summary>
     [JsonIgnore]
     public CareDates? Care { get; init; }
 
-    /// <summary>How it came out so far; null for a job that can not be planned.</summary>
+    /// <summary>How it came out so far; null for a job that cannot be planned.</summary>
     [JsonIgnore]
     public JobOutcome? Outcome { get; init; }
 
@@ -119,7 +119,7 @@ internal sealed class BenchSummaries(
     private readonly Lock[] _gates = [.. Enumerable.Range(0, Gates).Select(_ => new Lock())];
     private const int Gates = 64;
 
-    /// <summary>Renews one job's summary; a job that can not be planned gets one that says so.</summary>
+    /// <summary>Renews one job's summary; a job that cannot be planned gets one that says so.</summary>
     public void Renew(long id, CancellationToken cancel = default)
     {
         // one after another: what was looked at first may not be written last
@@ -169,7 +169,7 @@ internal sealed class BenchSummaries(
         }
         catch (Exception e) when (e is not OperationCanceledException)
         {
-            log.LogWarning(e, "Job {Job} can not be planned", id);
+            log.LogWarning(e, "Job {Job} cannot be planned", id);
             entry = Unplannable(jobs.Get(id), e.Message);
         }
         kept.Put(id, stamp, KeptBenchJob.Write(entry), entry.Finished, words);
@@ -215,7 +215,7 @@ internal sealed class BenchSummaries(
 
     public void Dispose() => _watch.Dispose();
 
-    private static BenchJob Waiting(JobRow j) => Bare(j, "is being reckoned", false);
+    private static BenchJob Waiting(JobRow j) => Bare(j, "is being calculated", false);
 
     private static BenchJob Unplannable(JobRow j, string why) =>
         Bare(j, BenchSummariesWords.CanNotBePlanned(why), true);

@@ -123,7 +123,7 @@ internal sealed class JobIntake(LibraryCache shop, JobOrders orders, Store.Jobs 
     }
 
     /// <summary>
-    /// The order that a job on this machine would be about; null with what is missing where that can not be told.
+    /// The order that a job on this machine would be about; null with what is missing where that cannot be told.
     /// </summary>
     public (WorkOrder? Order, IReadOnlyList<string> Missing) Compute(Machine machine)
     {

@@ -11,7 +11,7 @@ using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Shop;
 
-/// <summary>A job's plan with the state it was reckoned from.</summary>
+/// <summary>A job's plan with the state it was calculated from.</summary>
 /// <param name="Stamp">See <see cref="JobStamps"/>; equal stamps, equal plans.</param>
 /// <param name="Documents">The documents as they stood.</param>
 internal sealed record PlannedJob(

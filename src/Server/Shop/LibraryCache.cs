@@ -42,7 +42,7 @@ internal sealed class LibraryCache(
         Fresh(ref _boards, boards.Edition, old => Read("board", boards, old, d => BoardReader.Read(d), _boardDigests));
 
     /// <summary>
-    /// Blocks as they are reckoned with: by the maker's claim, or by the shop's own jobs where it said so.
+    /// Blocks as they are calculated with: by the maker's claim, or by the shop's own jobs where it said so.
     /// </summary>
     public IReadOnlyDictionary<string, Block> Blocks
     {

@@ -21,9 +21,9 @@ internal sealed class LockedException(string message, IReadOnlyList<StepId> wait
 }
 
 /// <summary>
-/// Signs steps and takes them back. The plan is reckoned and its rules are judged before the writing transaction;
+/// Signs steps and takes them back. The plan is calculated and its rules are judged before the writing transaction;
 /// inside it the judgement holds if the same still stands, else it is judged there again. When anything the plan rests
-/// on changed meanwhile, it is reckoned again.
+/// on changed meanwhile, it is calculated again.
 /// </summary>
 internal sealed class SignOffService(JobPlans plans, SignOffs signOffs, LocalTimes times)
 {

@@ -28,7 +28,7 @@ internal sealed class Warmup(
 
     public void Take()
     {
-        // a record that can not be read is told where it is asked for
+        // a record that cannot be read is told where it is asked for
         Task.WaitAll([Task.Run(() => Look(Job)), Task.Run(() => Look(Bench))], Most);
     }
 

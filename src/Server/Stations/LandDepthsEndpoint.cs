@@ -26,7 +26,7 @@ internal static class LandDepthsEndpoint
     private const int MaxLands = 500;
     private const double MaxMm = 100;
 
-    /// <summary>Where a document remembers what was read: the steps can be reckoned again.</summary>
+    /// <summary>Where a document remembers what was read: the steps can be calculated again.</summary>
     private const string Remembered = "x-depths";
 
     public static void Map(IEndpointRouteBuilder app) =>

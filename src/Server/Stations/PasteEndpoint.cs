@@ -51,7 +51,7 @@ internal static class PasteEndpoint
 
     public const string InWords = PasteEndpointWords.LimitsCellsAlongFaceMore;
 
-    /// <summary>One squeeze to reckon.</summary>
+    /// <summary>One squeeze to calculate.</summary>
     internal sealed record Asked(
         Polygon Face,
         double AreaMm2,

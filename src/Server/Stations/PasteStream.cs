@@ -49,7 +49,7 @@ internal static class PasteStream
         await context.Response.Body.FlushAsync(cancel);
     }
 
-    /// <summary>Tells at once, on the thread that reckons.</summary>
+    /// <summary>Tells at once, on the thread that calculates.</summary>
     private sealed class Share(Action<double> tell) : IProgress<double>
     {
         public void Report(double value) => tell(value);

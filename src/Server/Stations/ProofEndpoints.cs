@@ -7,7 +7,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace FaithfulBracket.Server.Stations;
 
-/// <summary>What a proof is reckoned with: logs, resistances, leak tests, drift. Nothing stored.</summary>
+/// <summary>What a proof is calculated with: logs, resistances, leak tests, drift. Nothing stored.</summary>
 internal static class ProofEndpoints
 {
     public static void Map(IEndpointRouteBuilder app)

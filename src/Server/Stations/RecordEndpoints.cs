@@ -8,7 +8,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace FaithfulBracket.Server.Stations;
 
-/// <summary>How a document stands that a record was reckoned from.</summary>
+/// <summary>How a document stands that a record was calculated from.</summary>
 /// <param name="Standing">same, changed or gone.</param>
 internal sealed record DocumentStanding(string Role, string Id, string Standing, string Text);
 

@@ -64,7 +64,7 @@ internal sealed record SnapAnswer(double UPx, double VPx, double? DiameterMm, bo
 
 internal sealed record MirrorAsk(string FeatureId);
 
-/// <summary>Photos to trace boards from: kept with what was marked, reckoned on demand.</summary>
+/// <summary>Photos to trace boards from: kept with what was marked, calculated on demand.</summary>
 internal static class TraceStore
 {
     private static readonly ConcurrentDictionary<string, GreyPicture> Recent = new();
@@ -104,7 +104,7 @@ internal static class TraceStore
         api.MapPut("/{id:long}", ChangeAsync).Accepts<TraceState>("application/json");
         api.MapPost("/{id:long}/snap", SnapAsync).Accepts<Click>("application/json");
         api.MapPost("/{id:long}/mirror", MirrorAsync).Accepts<MirrorAsk>("application/json");
-        api.MapGet("/{id:long}/reckon", Compute);
+        api.MapGet("/{id:long}/calculate", Compute);
     }
 
     private static TraceState State(TraceRow r) =>

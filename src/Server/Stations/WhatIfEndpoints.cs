@@ -32,7 +32,7 @@ internal sealed record PracticeAsk(IReadOnlyList<PracticeMove> Moves);
 /// <summary>
 /// Questions about a job that change nothing: other pads, turns of one's own, how the board bows. Each is asked of
 /// the same laid pair that the
-/// plan was reckoned from; pair and board name it, absent for the first.
+/// plan was calculated from; pair and board name it, absent for the first.
 /// </summary>
 internal static class WhatIfEndpoints
 {

@@ -29,7 +29,7 @@ public sealed record BackupManifest(
     public long Rows => Tables.Sum(t => t.Rows);
 }
 
-/// <summary>A backup can not be read, or is not what it says.</summary>
+/// <summary>A backup cannot be read, or is not what it says.</summary>
 public sealed class BackupFaultException(string message) : Exception(message);
 
 /// <summary>

@@ -16,7 +16,7 @@ internal static class DatabaseErrorWords
         "The disk is full: nothing was changed. Free some space and do it again; reading goes on.";
 
     public static string FolderCanNotBeWritten(string? directoryName) =>
-        $"The folder {directoryName} can not be written: nothing was changed. Give "
+        $"The folder {directoryName} cannot be written: nothing was changed. Give "
         + "this program the right to write there; reading goes on.";
 
     public static string IsOfEarlierVersion(string file, string why) =>

@@ -117,7 +117,7 @@ public class ComparingTests
     }
 
     [Fact]
-    public void What_a_kelvin_costs_is_reckoned_against_the_cheapest_that_seats_and_is_known()
+    public void What_a_kelvin_costs_is_calculated_against_the_cheapest_that_seats_and_is_known()
     {
         var board = Sample.Board();
         Assert.Equal(Verdict.Clashes, Compare(board, Clashing(Priced("x", 10, 0.001)))[0].Fit.Verdict);

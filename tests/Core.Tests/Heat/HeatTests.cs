@@ -158,7 +158,7 @@ public class HeatTests
     }
 
     [Fact]
-    public void What_can_not_be_reckoned_is_refused_with_its_place()
+    public void What_can_not_be_calculated_is_refused_with_its_place()
     {
         var plate = Strip(1);
         string Field(PlateHeatAsk ask) => Assert.Throws<InputException>(() => PlateHeat.Compute(ask)).Faults[0].Field!;

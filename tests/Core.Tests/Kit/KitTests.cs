@@ -98,7 +98,7 @@ public class KitTests
     }
 
     [Fact]
-    public void Paste_comes_from_the_kit_and_from_the_tube_it_is_reckoned_with()
+    public void Paste_comes_from_the_kit_and_from_the_tube_it_is_calculated_with()
     {
         PasteStock Tube(string id, double grams) => new(id, Sample.Grey with { Id = id }, grams, 24);
         var kit = new KitContents { PasteG = 0.1 };

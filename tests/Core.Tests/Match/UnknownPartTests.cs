@@ -8,7 +8,7 @@ using Xunit;
 
 namespace FaithfulBracket.Core.Tests;
 
-/// <summary>A height or a kind that nobody knows yet is a value: nothing is reckoned from it, and no verdict hides it.</summary>
+/// <summary>A height or a kind that nobody knows yet is a value: nothing is calculated from it, and no verdict hides it.</summary>
 public class UnknownPartTests
 {
     private static Board With(string part, Func<Part, Part> changed) =>

@@ -3,7 +3,7 @@ using Xunit;
 
 namespace FaithfulBracket.Core.Tests;
 
-/// <summary>What lies in the drawer: what runs short, which paste is taken, and a pad as the shop reckons with it.</summary>
+/// <summary>What lies in the drawer: what runs short, which paste is taken, and a pad as the shop calculates with it.</summary>
 public class DrawerTests
 {
     private static readonly PasteMaterial Metal = new("metal", 8, 0.1, 6.4) { LiquidMetal = true };

@@ -94,7 +94,7 @@ public class PadRuleTests
     }
 
     [Fact]
-    public void A_thickness_that_is_nowhere_is_reckoned_in_the_kits_material()
+    public void A_thickness_that_is_nowhere_is_calculated_in_the_kits_material()
     {
         var asked = For(Kit(Sheet(1, "firm")), 3, 2.5, 2.6);
         Assert.Equal("declared 3.0 firm Good", Said(asked.Declared));
@@ -139,7 +139,7 @@ public class PadRuleTests
     }
 
     [Theory]
-    // a pad thinner than its own tolerance is reckoned as thin as makes no difference
+    // a pad thinner than its own tolerance is calculated as thin as makes no difference
     [InlineData(1, 1.2, 0.9, -89, 1 - 0.9 / 2.2)]
     [InlineData(1, 0.1, 0.9, 0, 1 - 0.9 / 1.1)]
     public void Squash_is_told_over_the_pads_own_tolerance(double mm, double tol, double gap, double least, double most)

@@ -14,7 +14,7 @@ public class SeatingSolverTests
 {
     private static readonly LaidPad[] Pads = [new("M1", 1, "soft"), new("M2", 1, "soft")];
 
-    /// <summary>A coarse plate: what is compared is reckoned on the same one.</summary>
+    /// <summary>A coarse plate: what is compared is calculated on the same one.</summary>
     private static readonly BoardStiffness Coarse = new(Elements: 150);
 
     private static SeatingResult Of(

@@ -91,7 +91,7 @@ public class JobTrialTests
     {
         var one = Of(Run(Phase.Before, 92), Run(Phase.After, 46))!;
         Assert.Equal(0, one.MoreRuns);
-        // runs before that are 8 K apart can not be made up for after
+        // runs before that are 8 K apart cannot be made up for after
         var wild = Of(Run(Phase.Before, 92), Run(Phase.Before, 84), Run(Phase.After, 46))!;
         Assert.True(wild.MoreRuns is null or > 0);
         Assert.True(wild.HighK - wild.LowK > one.HighK - one.LowK);

@@ -32,7 +32,7 @@ public class LogSlipsTests
             Assert.Equal(log, Within(log));
         double[] ends = [80, .. Enumerable.Repeat(60.0, 20), 80];
         Assert.Equal(ends, Of(ends));
-        // beside a step a slip can not be told from its middle
+        // beside a step a slip cannot be told from its middle
         Assert.Equal([40, 40, 75, 60, 60, 60], Within(40, 40, 75, 60, 60, 60));
     }
 

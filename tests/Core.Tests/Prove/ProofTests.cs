@@ -53,7 +53,7 @@ public class ComparisonTests
     }
 
     [Fact]
-    public void The_gain_is_reckoned_at_the_before_power_room_for_room()
+    public void The_gain_is_calculated_at_the_before_power_room_for_room()
     {
         var after = new Reading(Phase.After, 25, 30, 52, null, null, 150, 3, null);
         var c = Comparison.Create([Before, after]);

@@ -112,7 +112,7 @@ public class ProveStepsTests
             step.Facts.Select(f => f.Value)
         );
         Assert.Equal("of 1.5 mm bead", step.Facts[2].Label);
-        Assert.Contains("no silicon may shine through", step.Caution, StringComparison.Ordinal);
+        Assert.Contains("no bare silicon may be visible", step.Caution, StringComparison.Ordinal);
         Assert.Equal(["U1"], step.Targets);
         Assert.Equal((int)Math.Floor(5 / face.Amount.MassG), face.Applications);
         Assert.Equal(FormattableString.Invariant($"{face.Amount.MassG:0.00} g spread"), plan.Paste.Sheet.Summary);

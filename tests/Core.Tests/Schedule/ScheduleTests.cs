@@ -227,7 +227,7 @@ public class ScheduleTests
             };
             var (a, b) = (DayPlanner.Plan(whole), DayPlanner.Plan(parts));
             Assert.Equal(a.FinishMin * by, b.FinishMin, 1e-6);
-            // what can not be told in ticks is never called proven
+            // what cannot be told in ticks is never called proven
             Assert.True(b.BoundMin <= b.FinishMin + 1e-9);
             if (b.Proven)
                 Assert.Equal(b.FinishMin, b.BoundMin, 1e-6);

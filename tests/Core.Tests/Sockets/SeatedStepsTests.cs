@@ -391,6 +391,6 @@ public partial class SeatedJobTests
             StringComparison.Ordinal
         );
         Assert.StartsWith("By equal turns to the stop", First(lidded, StepKind.Turn).Caution, StringComparison.Ordinal);
-        Assert.StartsWith("No corner runs ahead", First(bare, StepKind.Turn).Caution, StringComparison.Ordinal);
+        Assert.StartsWith("Tighten all corners evenly", First(bare, StepKind.Turn).Caution, StringComparison.Ordinal);
     }
 }

@@ -76,7 +76,7 @@ public class ComesBackTests
                 }
                 catch (InputException)
                 {
-                    // pieces that wait for each other can not come apart at all
+                    // pieces that wait for each other cannot come apart at all
                     return true;
                 }
                 var acts = ComesBack.Find(assembly, plan).Select(a => a.Step).ToList();

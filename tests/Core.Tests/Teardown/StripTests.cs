@@ -301,7 +301,7 @@ public class StripTests
             After = [new("a", "b")],
         };
         Assert.Equal(reason, ChosenOrder.WhyNot(assembly, order.Split(' ')));
-        // an order that can not be is not taken
+        // an order that cannot be is not taken
         var plan = TeardownPlanner.Plan(Bare with { Assembly = assembly }, order.Split(' '));
         Assert.Equal(reason is not null, plan.Proven);
     }

@@ -21,7 +21,7 @@ export function SpringTool({ editor, screws }: { editor: Editor; screws: string[
       }}
     />
   )
-  const reckon = async () => {
+  const calculate = async () => {
     setFault(undefined)
     try {
       setSpring(
@@ -75,7 +75,7 @@ export function SpringTool({ editor, screws }: { editor: Editor; screws: string[
         </p>
       )}
       <div className="mt-2 flex gap-2">
-        <Button onClick={() => void reckon()}>Reckon the rate</Button>
+        <Button onClick={() => void calculate()}>Calculate the rate</Button>
         {spring?.travelMm != null && (
           <Button kind="go" onClick={() => void take(spring)}>
             Take it for {screws.length} {screws.length === 1 ? 'screw' : 'screws'}

@@ -27,7 +27,7 @@ export async function pdfPage(file: File, page: number) {
     canvas.height = Math.round(viewport.height)
     await shown.render({ canvas, viewport }).promise
     const picture = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/png'))
-    if (!picture) throw new Error(`Page ${page} of ${file.name} can not be drawn.`)
+    if (!picture) throw new Error(`Page ${page} of ${file.name} cannot be drawn.`)
     return { picture, pages: document.numPages, mmPerPx: mmPerUnit / scale }
   } finally {
     await document.destroy()

@@ -239,7 +239,7 @@ export function LayoutIntake({
           <Button kind="go" disabled={!draft?.document} onClick={() => void keep()}>
             Keep as a board
           </Button>
-          <Button onClick={onDone}>Put aside</Button>
+          <Button onClick={onDone}>Discard</Button>
         </div>
       </aside>
     </div>

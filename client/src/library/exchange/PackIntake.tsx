@@ -79,7 +79,7 @@ export function PackIntake({ file, onDone }: { file: File; onDone: (kept?: boole
             {preview.changed ? `Keep all, replace ${preview.changed}` : `Keep all ${preview.new}`}
           </Button>
         )}
-        <Button onClick={() => onDone()}>Put aside</Button>
+        <Button onClick={() => onDone()}>Discard</Button>
       </div>
     </div>
   )

@@ -28,12 +28,12 @@ export function TraceDesk({ id }: { id: number }) {
     queryFn: () => answer(http.GET('/api/traces/{id}', { params: path })),
   })
   const version = trace.data?.version ?? 0
-  const reckon = (of: number) => ({
-    queryKey: ['trace-reckon', id, of],
-    queryFn: () => answer(http.GET('/api/traces/{id}/reckon', { params: path })),
+  const calculate = (of: number) => ({
+    queryKey: ['trace-calculate', id, of],
+    queryFn: () => answer(http.GET('/api/traces/{id}/calculate', { params: path })),
   })
-  const reckoned = useQuery({
-    ...reckon(version),
+  const calculated = useQuery({
+    ...calculate(version),
     enabled: version > 0,
     placeholderData: (old) => old,
   }).data
@@ -199,7 +199,7 @@ export function TraceDesk({ id }: { id: number }) {
       // what was changed last may still be on its way
       await queue.current
       const last = await client.fetchQuery(
-        reckon(client.getQueryData<Schemas['TraceView']>(['trace', id])?.version ?? version),
+        calculate(client.getQueryData<Schemas['TraceView']>(['trace', id])?.version ?? version),
       )
       if (!last.document) return setFault(last.trouble ?? undefined)
       const made = (await answer(
@@ -211,17 +211,17 @@ export function TraceDesk({ id }: { id: number }) {
       setFault((e as Error).message)
     }
   }
-  const fit = reckoned?.fit
-  const best = reckoned?.matches[0]
+  const fit = calculated?.fit
+  const best = calculated?.matches[0]
   const points = () =>
-    reckoned?.board
+    calculated?.board
       ? [
-          ...reckoned.board.holes.map((h) => `hole ${h.x} ${h.y} ${h.diameterMm}`),
-          ...reckoned.board.parts.map((p) => `part ${p.x} ${p.y} ${p.heightMm} ${p.kind}`),
+          ...calculated.board.holes.map((h) => `hole ${h.x} ${h.y} ${h.diameterMm}`),
+          ...calculated.board.parts.map((p) => `part ${p.x} ${p.y} ${p.heightMm} ${p.kind}`),
         ].join('\n')
       : ''
   const within = (name: string) => {
-    const p = reckoned?.trace.points.find((x) => x.id === name || x.id === `${name}\u00011`)
+    const p = calculated?.trace.points.find((x) => x.id === name || x.id === `${name}\u00011`)
     return p ? `±${mm(2 * Math.sqrt((p.covMm2[0] + p.covMm2[2]) / 2))}` : ''
   }
   return (
@@ -293,7 +293,7 @@ export function TraceDesk({ id }: { id: number }) {
         ) : (
           <Head
             tone={marks.length < 4 ? 'text-plum' : ''}
-            sub={reckoned?.trouble ?? (best ? `${best.blockName}: ${best.topReason}` : 'Click holes, draw parts.')}
+            sub={calculated?.trouble ?? (best ? `${best.blockName}: ${best.topReason}` : 'Click holes, draw parts.')}
           >
             {marks.length < 4
               ? `Only ${marks.length} marks found`
@@ -307,9 +307,9 @@ export function TraceDesk({ id }: { id: number }) {
             {fault}
           </p>
         )}
-        {!!reckoned?.next.length && (
+        {!!calculated?.next.length && (
           <Section title="Measure next">
-            {reckoned.next.map((n) => (
+            {calculated.next.map((n) => (
               <Why key={n.id + n.what}>{n.text}</Why>
             ))}
           </Section>
@@ -369,20 +369,20 @@ export function TraceDesk({ id }: { id: number }) {
             </button>
           ))}
         </Section>
-        {reckoned && reckoned.trace.rmsPx > 0 && (
+        {calculated && calculated.trace.rmsPx > 0 && (
           <Section title="The picture">
-            <Row name="marks miss by" value={fixed(reckoned.trace.rmsPx, 2)} unit="px" />
-            <Row name="tilt of the camera" value={reckoned.trace.tiltDeg.toFixed(0)} unit="°" />
+            <Row name="marks miss by" value={fixed(calculated.trace.rmsPx, 2)} unit="px" />
+            <Row name="tilt of the camera" value={calculated.trace.tiltDeg.toFixed(0)} unit="°" />
             <Row
               name="lens bends"
-              value={reckoned.trace.lensK1 == null ? 'not seen' : fixed(reckoned.trace.lensK1, 3)}
+              value={calculated.trace.lensK1 == null ? 'not seen' : fixed(calculated.trace.lensK1, 3)}
             />
-            {reckoned.sigmaMm != null && (
-              <Row name="a hole is known to ± (1σ)" value={mm(reckoned.sigmaMm)} unit="mm" />
+            {calculated.sigmaMm != null && (
+              <Row name="a hole is known to ± (1σ)" value={mm(calculated.sigmaMm)} unit="mm" />
             )}
           </Section>
         )}
-        {reckoned?.board && (
+        {calculated?.board && (
           <Section title="What becomes of it">
             <div className="flex flex-wrap gap-2">
               <Button kind="go" onClick={keep}>
@@ -400,9 +400,9 @@ export function TraceDesk({ id }: { id: number }) {
             )}
           </Section>
         )}
-        {!!reckoned?.matches.length && (
+        {!!calculated?.matches.length && (
           <Section title="Blocks by verdict">
-            {reckoned.matches.slice(0, 6).map((m) => (
+            {calculated.matches.slice(0, 6).map((m) => (
               <div
                 key={m.blockId}
                 className="grid grid-cols-[20px_1fr_auto] items-baseline gap-2 border-b border-rule/60 py-1.5"

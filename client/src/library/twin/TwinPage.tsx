@@ -115,7 +115,7 @@ export function TwinPage() {
           <div className="grid flex-1 place-items-center bg-mat p-10">
             <div className="max-w-lg text-center">
               <p className={`text-[24px] font-bold ${found ? 'text-plum' : ''}`}>
-                {found ? 'None is close' : 'Whose twin is it'}
+                {found ? 'None is close' : 'Identify a board'}
               </p>
               <p className="mt-2 text-[16px] text-soft">
                 {found
@@ -200,7 +200,7 @@ export function TwinPage() {
             </p>
           </>
         )}
-        <Section title="What was seen">
+        <Section title="Inspection results">
           <label className="sr-only" htmlFor="seen">
             Holes and parts
           </label>

@@ -25,7 +25,7 @@ export function LoopFlow({ job }: { job: JobView }) {
         />
       ))}
       {loop.unknown.length > 0 && (
-        <Why>No drop is stated for {loop.unknown.join(', ')}: the loop is reckoned without it.</Why>
+        <Why>No drop is stated for {loop.unknown.join(', ')}: the loop is calculated without it.</Why>
       )}
     </Section>
   )

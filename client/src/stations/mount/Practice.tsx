@@ -152,7 +152,7 @@ export function Practice({ job, here, onClose }: { job: JobView; here: Here; onC
           <p className="text-[15px] text-soft">
             {r
               ? `To beat: cross ${r.crossScore.toFixed(0)}, one corner first ${r.cornerScore.toFixed(0)}`
-              : 'Reckoning both ways'}
+              : 'Calculation both ways'}
           </p>
         )}
         <Button disabled={moves.length === 0} onClick={() => setMoves(moves.slice(0, -1))}>

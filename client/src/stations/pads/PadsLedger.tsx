@@ -280,7 +280,7 @@ function OnePad({
         })}
         {pad.chosen && (
           <button type="button" onClick={() => choose(null, like)} className="px-2 py-1 text-copper underline">
-            as reckoned
+            as calculated
           </button>
         )}
       </div>

@@ -23,7 +23,7 @@ export function PasteLedger({ job, here, s }: RoomProps) {
   if (faces.length === 0)
     return (
       <Head tone="text-plum" sub="Paste needs a block that rests on a die, and a tube in the drawer.">
-        No paste reckoned
+        No paste calculated
       </Head>
     )
   const grams = faces.reduce((n, f) => n + f.amount.massG, 0)

@@ -10,7 +10,7 @@ export function Expected({ here, own, map = true }: { here: RoomProps['here']; o
   const e = own.expected
   const changed = Object.values(own.tried).some((v) => v !== undefined)
   return (
-    <Section title="What it will run at">
+    <Section title="Expected temperatures">
       {own.error && <p className="text-[14.5px] text-plum">{own.error.message}</p>}
       {!e && !own.error && <p className="text-[14.5px] text-soft">Calculating the plate</p>}
       {e && (

@@ -44,7 +44,7 @@ export function ImprintSection({ job, here, s, selected }: Pick<RoomProps, 'job'
       { onError: s.refuse },
     )
   return (
-    <Section title="What was seen">
+    <Section title="Inspection results">
       {marks ? (
         <fieldset className="flex flex-wrap gap-1.5">
           <legend className="mb-1 text-[15.5px]">

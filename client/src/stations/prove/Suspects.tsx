@@ -8,7 +8,7 @@ export function Suspects({ job, here }: Pick<RoomProps, 'job' | 'here'>) {
   const found = useSuspects(job, here)
   if (found.error)
     return (
-      <Section title="What could be wrong">
+      <Section title="Possible faults">
         <p className="text-[14.5px] text-soft">{(found.error as Error).message}</p>
       </Section>
     )
@@ -16,7 +16,7 @@ export function Suspects({ job, here }: Pick<RoomProps, 'job' | 'here'>) {
   const told = found.data.hypotheses.slice(0, found.data.worthTelling)
   const { lift, nextReading, unexplained } = found.data
   return (
-    <Section title="What could be wrong">
+    <Section title="Possible faults">
       {unexplained && <Why tone="text-plum">{unexplained}</Why>}
       <ol aria-label="Suspects">
         {told.map((h) => (

@@ -5,7 +5,7 @@ import { Button } from '../../ui/Button'
 import type { Here } from '../here'
 import type { Steps } from '../useSteps'
 
-/** Moves the step one place earlier or later; the shop refuses only what can not be done, and says why. */
+/** Moves the step one place earlier or later; the shop refuses only what cannot be done, and says why. */
 export function Reorder({ job, here, s }: { job: JobView; here: Here; s: Steps }) {
   const client = useQueryClient()
   const [fault, setFault] = useState<string>()

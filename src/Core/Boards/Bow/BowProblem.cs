@@ -114,7 +114,7 @@ public sealed record BowMap(
     }
 }
 
-/// <summary>What a bow is reckoned from. E in MPa.</summary>
+/// <summary>What a bow is calculated from. E in MPa.</summary>
 public sealed record BowProblem(Polygon Outline, double ThicknessMm, double EMPa, double Nu)
 {
     public EdgeHold Edges { get; init; }

@@ -3,7 +3,7 @@ using FaithfulBracket.Core.Geometry;
 namespace FaithfulBracket.Core.Boards.Bow;
 
 /// <summary>
-/// The cells a board is reckoned on: lines along both sides, closer where a disc is clamped so that it is as round whatever the
+/// The cells a board is calculated on: lines along both sides, closer where a disc is clamped so that it is as round whatever the
 /// number of cells, and the share of each cell that is board. Nodes off the board have no number.
 /// </summary>
 internal sealed class PlateGrid

@@ -65,7 +65,7 @@ public sealed class SpringScrew(Point2 at, double homeMm, double rateNPerMm, dou
     }
 }
 
-/// <summary>A screw the plate can not rise past, or a standoff it can not sink below.</summary>
+/// <summary>A screw the plate cannot rise past, or a standoff it cannot sink below.</summary>
 /// <param name="fromBelow">True for a standoff under the plate.</param>
 public sealed class StiffStop(Point2 at, double stopMm, bool fromBelow = false) : Contact([new(at.X, at.Y, 1)])
 {

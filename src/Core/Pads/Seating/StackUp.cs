@@ -5,7 +5,7 @@ using FaithfulBracket.Core.Materials;
 
 namespace FaithfulBracket.Core.Pads.Seating;
 
-/// <summary>A laid block with everything between it and its board: what seating, tightening and every what-if reckon from.</summary>
+/// <summary>A laid block with everything between it and its board: what seating, tightening and every what-if calculate from.</summary>
 /// <param name="Pads">On both faces; those behind the board count once a back plate carries them.</param>
 /// <param name="Materials">Every material the pads name.</param>
 public sealed record StackUp(

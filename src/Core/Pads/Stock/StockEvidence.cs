@@ -8,7 +8,7 @@ namespace FaithfulBracket.Core.Pads.Stock;
 /// <param name="FoundMm">Height by the pad, mm.</param>
 /// <param name="FoundTolMm">± mm, three standard deviations.</param>
 /// <param name="Agrees">Whether document and pad agree within both tolerances.</param>
-/// <param name="UsedMm">Height reckoned with from here on, mm.</param>
+/// <param name="UsedMm">Height calculated with from here on, mm.</param>
 public sealed record PartEvidence(
     string Part,
     double DocumentMm,

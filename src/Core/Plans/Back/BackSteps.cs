@@ -90,10 +90,10 @@ internal sealed class BackSteps(
     {
         var wet = State.Is(ThingId.Loop, Condition.Tight, Condition.Filled, Condition.Bled);
         Write(
-            Step("power", StepKind.PowerOff, BackStepsWords.PowerOffUnplugPressSwitch, "Power is off") with
+            Step("power", StepKind.PowerOff, BackStepsWords.SwitchOffUnplugThenPressSwitch, "Power is off") with
             {
                 Detail = BackStepsWords.TouchEarthedMetalOrWearCorded,
-                Caution = wet ? BackStepsWords.CoolantOnLiveBoardEnds : BackStepsWords.PowerSuppliesAreNeverOpened,
+                Caution = wet ? BackStepsWords.CoolantDestroysPoweredBoard : BackStepsWords.PowerSuppliesAreNeverOpened,
             },
             State.Is(ThingId.Power, Condition.PowerOn) ? [new(Verb.PowerOff, ThingId.Power)] : []
         );

@@ -179,7 +179,7 @@ internal static class BackWords
             BackSentences.CutAndLayUnderAsThick(HowMany.Count(pads.Count, "new pad"), under, order.On(contact.Board)),
             "Pads laid",
             BackSentences.OldOnesWerePressedOnce(string.Join(". ", groups)),
-            BackSentences.FilmLeftOnPadCooksChip,
+            BackSentences.FilmLeftOnPadOverheatsChip,
             order.ScopeOf(piece)
         ) with
         {

@@ -89,7 +89,7 @@ public sealed class FaultBench
         return Create(plate, pads, materials, paste, at);
     }
 
-    /// <summary>On a plate that is reckoned already, at the flow it was reckoned for.</summary>
+    /// <summary>On a plate that is calculated already, at the flow it was calculated for.</summary>
     public static FaultBench Create(BlockHeat plate, StackUp stack, HeatConditions at) =>
         Create(plate, stack.Pads, stack.Materials, stack.Paste, at);
 

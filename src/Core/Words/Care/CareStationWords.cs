@@ -23,7 +23,7 @@ internal static class CareStationWords
     public const string NoteOnRecord = "Note on the record: bare die, parts coated, no alcohol on them";
 
     public const string AlcoholStripsCoat =
-        "Alcohol strips the coat. The lid stays with the record; it can not go back on.";
+        "Alcohol strips the coat. The lid stays with the record; it cannot go back on.";
 
     public const string NoteYearlyLookAtLoop = "Note the yearly look at the loop";
 

@@ -4,11 +4,11 @@ namespace FaithfulBracket.Core.Words.Heat;
 internal static class BlockHeatWords
 {
     public const string BlockStatesNoResistanceOverFlow =
-        "The block states no resistance over flow: nothing can be expected of it.";
+        "Cannot predict temperatures: the block document has no resistance-versus-flow data.";
 
     public const string NoLandOfBlockLies = "No land of the block lies on a die: its curve says nothing here.";
 
-    public const string NoPartStatesHeatItGives = "No part states the heat it gives: the power can not be shared out.";
+    public const string NoPartStatesHeatItGives = "No part states the heat it gives: the power cannot be shared out.";
 
     public const string DiesLandLiesBesideBlocksPlate = "The die's land lies beside the block's plate.";
 

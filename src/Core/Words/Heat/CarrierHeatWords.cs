@@ -4,9 +4,9 @@ namespace FaithfulBracket.Core.Words.Heat;
 internal static class CarrierHeatWords
 {
     public const string BlockStatesNoResistanceOverFlow =
-        "The block states no resistance over flow: nothing can be expected of it.";
+        "Cannot predict temperatures: the block document has no resistance-versus-flow data.";
 
-    public const string NoPartStatesHeatItGives = "No part states the heat it gives: the power can not be shared out.";
+    public const string NoPartStatesHeatItGives = "No part states the heat it gives: the power cannot be shared out.";
 
     public static string NoCarrierCovers(string p) => $"No carrier covers {p}: its temperature cannot be calculated.";
 
@@ -22,5 +22,5 @@ internal static class CarrierHeatWords
         $"Pad material \"{material}\" is not known: give it in materials or add it to the drawer.";
 
     public static string StatesNoConductivity(string material) =>
-        $"{material} states no conductivity: its parts can not be told.";
+        $"{material} states no conductivity: its parts cannot be told.";
 }

@@ -15,7 +15,7 @@ internal static class KitStationWords
 
     public const string KitAndDrawerHoldEverythingJob = "Kit and drawer hold everything the job needs.";
 
-    public const string DrawerHoldsWhatCanBeCalculated = "The drawer holds what can be reckoned.";
+    public const string DrawerHoldsWhatCanBeCalculated = "The drawer holds what can be calculated.";
 
     public static string ListIsOneInBox(string models) =>
         $" The list is the one in the box: nobody has written it into the document of {models} yet. "

@@ -9,7 +9,7 @@ internal static class MountStepsWords
 
     public static string PlugLeadPolarityChecked(string headers) => $"Plug the {headers} lead, polarity checked";
 
-    public const string LightingPlugWrongWayRoundKills = "A lighting plug the wrong way round kills the strip.";
+    public const string ReversedPlugDestroysStrip = "A reversed plug destroys the LED strip.";
 
     public static string ScrewFittingInto(string ports, string names, string pair) =>
         $"Screw a fitting into {ports} {names} of {pair}";

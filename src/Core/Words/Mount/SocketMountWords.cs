@@ -36,8 +36,8 @@ internal static class SocketMountWords
 
     public const string WasherUnderEachSpring2 = "washer under each spring";
 
-    public const string NoCornerRunsAhead =
-        "No corner runs ahead: one turned home first lifts the others and chips a die.";
+    public const string TightenAllCornersEvenly =
+        "Tighten all corners evenly. If one corner is tightened first, the others lift and a die chips.";
 
     public const string ByEqualTurnsToStop = "By equal turns to the stop; stop if the board bends.";
 

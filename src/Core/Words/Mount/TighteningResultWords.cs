@@ -26,11 +26,11 @@ internal static class TighteningResultWords
         $"No die lies under this block: what counts is that it comes down level. One screw home first tilts it {tiltDeg:0.00}°.";
 
     public static string DieRingGoesInCrossThen(double peakMPa) =>
-        $"The die ring goes in a cross, then outward: one corner home first presses the die's edge {peakMPa:0.#} times as hard.";
+        $"Tighten the die screws in a cross pattern, then work outward. Tightening one corner first presses the die's edge {peakMPa:0.#} times as hard.";
 
     public const string DieRingGoesInCrossThenOutward =
-        "The die ring goes in a cross, then outward: one corner home first chips the die's edge.";
+        "Tighten the die screws in a cross pattern, then work outward. Tightening one corner first chips the die's edge.";
 
     public const string DieRingGoesInCrossThenOutwardSoThatNoCorner =
-        "The die ring goes in a cross, then outward, so that no corner runs ahead.";
+        "Tighten the die screws in a cross pattern, then work outward, so that all corners come down evenly.";
 }

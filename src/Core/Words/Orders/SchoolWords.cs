@@ -129,7 +129,7 @@ internal static class SchoolWords
 
     public const string PressingDownWhileScrewing = "Pressing down while screwing";
 
-    public const string SpringsDoIt = "The springs do it; a thumb on one corner is a load nobody reckoned.";
+    public const string SpringsSetLoad = "The springs set the load. Pressing on a corner adds an uncontrolled load.";
 
     public const string LightInMiddle = "light, in the middle";
 

@@ -6,7 +6,7 @@ internal static class ShopSettingListWords
     public const string MinClearHeightOverParts = "least clear height over parts";
 
     public const string PartsStandUpToFewTenths =
-        "Parts stand up to a few tenths higher than drawn; less than this is a margin nobody should rely on.";
+        "Parts can be a few tenths higher than drawn.";
 
     public const string CoolantAtBlocksInlet = "coolant at the block's inlet";
 
@@ -75,7 +75,7 @@ internal static class ShopSettingListWords
 
     public const string LongestTimeBetweenPastings = "longest time between pastings";
 
-    public const string HoweverGoodPasteIsSaid = "However good the paste is said to be.";
+    public const string WhateverDataSheetStates = "Applies whatever the paste's data sheet states.";
 
     public const string DayIsPlannedFromThen = "The day is planned from then on; by the shop's own clock.";
 
@@ -143,7 +143,7 @@ internal static class ShopSettingListWords
     public const string WhereDrawerStatesNoneWhatFace =
         "Where the drawer states none: what a face costs that is pressed, not glued.";
 
-    public const string ShareOfClaimedConductivity = "share of a claimed conductivity that is reckoned with";
+    public const string ShareOfClaimedConductivity = "share of a claimed conductivity that is calculated with";
 
     public const string WhereNothingWasMeasured = "Where nothing was measured: makers measure without the faces.";
 
@@ -206,5 +206,5 @@ internal static class ShopSettingListWords
     public const string AsShopsClientsReadThem =
         "As the shop's clients read them. Files for other programs keep the point.";
 
-    public const string ForWhoThinksInThem = "For who thinks in them. Nothing is reckoned in inches.";
+    public const string ForWhoThinksInThem = "For who thinks in them. Nothing is calculated in inches.";
 }

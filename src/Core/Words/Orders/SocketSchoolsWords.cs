@@ -13,7 +13,7 @@ internal static class SocketSchoolsWords
 
     public const string NutsByThumbOrByDriver = "Nuts by thumb or by driver";
 
-    public const string HandFeelsStop = "The hand feels the stop and can not overdo it.";
+    public const string HandFeelsStop = "The hand feels the stop and cannot overdo it.";
 
     public const string EqualTurnsAreEasierToCount = "Equal turns are easier to count; stop where it stops.";
 

@@ -35,7 +35,7 @@ internal static class PadStepsWords
         $"Inner film off each, {films} in all, drawn slowly: these stretch; the outer one "
         + "stays on. Clear of every bolt hole, with room to spread.";
 
-    public const string FilmLeftOnPadCooksChip = "Film left on a pad cooks the chip under it: count the films.";
+    public const string FilmLeftOnPadOverheatsChip = "A protective film left on a pad makes the chip under it overheat. Count the films.";
 
     public static string OnBackOfModule(string board) => $" on the back of module {board}";
 

@@ -7,7 +7,7 @@ internal static class FilmGridWords
         $"The face is {width:0.###} × {height:0.###} mm, over {mostTimesAsLong} times as long as wide: ";
 
     public const string FilmIsCalculatedForWiderOnes =
-        "the film is reckoned for wider ones only. Give its true outline.";
+        "the film is calculated for wider ones only. Give its true outline.";
 
     public const string PatternLaysNoPasteOnFace = "The pattern lays no paste on the face.";
 }

@@ -10,7 +10,7 @@ internal static class PasteStationWords
     public const string LiquidMetalThinFilmOnDie = "Liquid metal: a thin film on the die and on the contact patch.";
 
     public const string BareCornerOverheats =
-        "A bare corner overheats. Look from the side: no silicon may shine through.";
+        "A bare corner overheats. Look from the side: no bare silicon may be visible.";
 
     public const string OnEachOfTwoFaces = "on each of two faces";
 

@@ -16,10 +16,10 @@ internal static class DelidPrepWords
         $"Warm it in the jig to {toC:0} °C, {minutes:0} minutes";
 
     public static string RightThroughOfPackageEstimated(double massG) =>
-        $"Right through: {massG:0} g of package, estimated from its size, reckoned in still air; the jig itself takes longer. Where the jig states a temperature, that one.";
+        $"Right through: {massG:0} g of package, estimated from its size, calculated in still air; the jig itself takes longer. Where the jig states a temperature, that one.";
 
-    public const string HotMetalGloves =
-        "Hot metal: gloves. No food oven that is used for food afterwards; no alcohol near the heat.";
+    public const string JigIsHot =
+        "The jig is hot: wear gloves. Do not use an oven that is used for food, and keep alcohol away from the heat.";
 
     public const string JigsWordFirst = "the jig's word first";
 
@@ -34,7 +34,7 @@ internal static class DelidPrepWords
     public const string EyeProtectionNeverPryWithSteel =
         "Eye protection. Never pry with steel; a lid that sticks is warmed again, not forced.";
 
-    public const string GlueOffSubstrateWithBluntPlastic = "Glue off the substrate with blunt plastic";
+    public const string RemoveGlueFromSubstrate = "Remove the glue from the substrate with a blunt plastic tool";
 
     public const string CutAcrylicOrCardsEdge = "Cut acrylic or a card's edge; slowly near the small parts.";
 
@@ -84,7 +84,7 @@ internal static class DelidPrepWords
     public const string ClampAndScrewsIntoTray = "clamp and screws into the tray.";
 
     public const string ContactsBendUnderFingertipAndScrew =
-        "Contacts bend under a fingertip, and a screw that drops on them is a new board.";
+        "Contacts bend under a fingertip. A dropped screw can ruin the socket.";
 
     public const string LeverComesUpUnderSpringLoad =
         "The lever comes up under spring load; the package lifts straight out, nothing drags.";

@@ -38,7 +38,7 @@ internal static class SocketPrepWords
     public static string OpenAndLookAtFins(string pair) => $"Open {pair} and look at its fins";
 
     public const string StickerStaysOnFaceMeanwhile =
-        "The sticker stays on the face meanwhile. The O-ring likes to stay behind in the lid; parts drop out: over a tray.";
+        "Leave the sticker on the face. Work over a tray. The O-ring can stick to the lid and parts can drop out.";
 
     public const string FinsCleanAndStraight = "Fins clean and straight";
 
@@ -65,7 +65,7 @@ internal static class SocketPrepWords
 
     public const string ORingIntoGrooveAllRound = "O-ring into its groove, all round, no twist";
 
-    public const string HairUnderItIsLeak = "A hair under it is a leak.";
+    public const string HairUnderORingCausesLeak = "A hair under the O-ring causes a leak.";
 
     public const string FingertipRunsRoundItWithoutStep = "A fingertip runs round it without a step or a soft spot.";
 
@@ -106,7 +106,7 @@ internal static class SocketPrepWords
     public const string HoldItWithOneHandWhile =
         "Hold it with one hand while the board is turned over; plastic washers in front.";
 
-    public const string MetalOnSolderIsShortCircuit = "Metal on solder is a short circuit: no gasket, no plate.";
+    public const string MetalOnSolderIsShortCircuit = "Metal on solder causes a short circuit. Do not fit the plate without the gasket.";
 
     public const string ItLiesFlatOnGasket = "It lies flat on the gasket; light falls through every post hole.";
 

@@ -32,8 +32,8 @@ internal static class ProveStationWords
     public const string PaperUnderEveryJoint =
         "Paper under every joint. A leak is recorded with its place: it may be a pump or a fitting.";
 
-    public const string NothingPoweredButPump =
-        "Nothing powered but the pump. Air at most 0.5 bar, never with a compressor straight on.";
+    public const string PowerOnlyPump =
+        "Power only the pump. In an air test, use at most 0.5 bar and never connect a compressor directly.";
 
     public const string LetTestWaterOut = "Let the test water out into a can and weigh it";
 
@@ -89,7 +89,7 @@ internal static class ProveStationWords
 
     public const string CoolantRoomAndFlowNoted = "Coolant, room and flow noted; bubbles bled; same pump setting.";
 
-    public const string LookWhetherAllMemoryIsThere = "Look whether all memory is there and runs at its speed";
+    public const string CheckThatAllMemoryIsDetected = "Check that all memory is detected and runs at its normal speed";
 
     public const string ContactsPressedTooLittleShowThere =
         "Contacts pressed too little show there first. A module that is missing or slow: the "

@@ -4,8 +4,8 @@ namespace FaithfulBracket.Core.Words.Sockets;
 internal static class DieDecisionWords
 {
     public const string ThisBlockStatesNoResistance =
-        "This block states no resistance over flow: the gain can not be told.";
+        "This block states no resistance over flow: the gain cannot be told.";
 
     public const string LayPasteAndLiquidMetal =
-        "Lay a paste and a liquid metal in the drawer, and give the processor its watts: both ways are reckoned with them.";
+        "Lay a paste and a liquid metal in the drawer, and give the processor its watts: both ways are calculated with them.";
 }

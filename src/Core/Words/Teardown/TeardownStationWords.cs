@@ -5,7 +5,7 @@ internal static class TeardownStationWords
 {
     public const string NothingIsPlugged = "Nothing is plugged in";
 
-    public const string PowerOffUnplugPressSwitch = "Power off, unplug, press the switch to drain";
+    public const string SwitchOffUnplugThenPressSwitch = "Switch off, unplug, then press the power switch to discharge the board";
 
     public const string LookThatNothingIsPlugged = "Look that nothing is plugged in, and put the wrist strap on";
 
@@ -13,7 +13,7 @@ internal static class TeardownStationWords
         "The strap's cord ends on earthed metal, and the board lies on its own bag or a mat.";
 
     public const string TouchEarthedMetalOrWearCorded =
-        "Touch earthed metal or wear a corded wrist strap; a strap without a cord does nothing.";
+        "Touch earthed metal or wear a corded wrist strap. A cordless strap does not protect.";
 
     public const string PowerSuppliesAreNeverOpened = "Power supplies are never opened: that is licensed work.";
 

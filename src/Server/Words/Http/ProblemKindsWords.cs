@@ -11,14 +11,14 @@ internal static class ProblemKindsWords
     public const string EachEntryOfErrorsNamesPlace =
         "Each entry of errors names a place by pointer and says what was expected there. Change it and send it again.";
 
-    public const string InputCanNotBeRead = "The input can not be read";
+    public const string InputCanNotBeRead = "The input cannot be read";
 
     public const string BodyIsNoWholeJSON =
         "The body is no whole JSON, is nested too deeply, or has fields that this call does not know.";
 
     public const string SentenceNamesLineOrField = "The sentence names the line or the field. Nothing was changed.";
 
-    public const string RequestCanNotBeRead = "The request can not be read";
+    public const string RequestCanNotBeRead = "The request cannot be read";
 
     public const string ParameterOrHeaderIsMissing = "A parameter or a header is missing or of another kind.";
 

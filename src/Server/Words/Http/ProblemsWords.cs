@@ -5,7 +5,7 @@ internal static class ProblemsWords
 {
     public const string InputBreaksRule = "The input breaks a rule";
 
-    public const string InputCanNotBeRead = "The input can not be read";
+    public const string InputCanNotBeRead = "The input cannot be read";
 
     public const string SignedStepsRest = "Signed steps rest on this one";
 
@@ -28,7 +28,7 @@ internal static class ProblemsWords
     public const string ShopsFileWasInUse =
         "The shop's file was in use by others for too long: nothing was changed. Do it again.";
 
-    public const string RequestCanNotBeRead = "The request can not be read";
+    public const string RequestCanNotBeRead = "The request cannot be read";
 
     public const string ServerFailedOnThisRequest =
         "The server failed on this request; nothing was changed. The log has the details.";

@@ -3,5 +3,5 @@ namespace FaithfulBracket.Server.Words.Shop;
 /// <summary>Sentences of bench summaries.</summary>
 internal static class BenchSummariesWords
 {
-    public static string CanNotBePlanned(string why) => $"can not be planned: {why}";
+    public static string CanNotBePlanned(string why) => $"cannot be planned: {why}";
 }

@@ -11,7 +11,7 @@ internal static class JobIntakeWords
         $"Card {key} is one of several boards: such cards are jobs of their own, not yet part of a machine.";
 
     public static string JobIsNotAboutOneBoard(int number) =>
-        $"Job {number} is not about one board: it can not stand in a machine.";
+        $"Job {number} is not about one board: it cannot stand in a machine.";
 
     public static string CardIsJob(int at, int number) => $"Its card {at} is job {number}, which is not here.";
 
@@ -24,7 +24,7 @@ internal static class JobIntakeWords
 
     public static string OrderHasNoBoard(string? on) => $"The order has no board \"{on}\".";
 
-    public static string NamesNoSocket(string board) => $"\"{board}\" names no socket: a processor can not lie on it.";
+    public static string NamesNoSocket(string board) => $"\"{board}\" names no socket: a processor cannot lie on it.";
 
     public static string LibraryHasNoSocket(string socket) =>
         $"The library has no socket \"{socket}\": drop its document first.";

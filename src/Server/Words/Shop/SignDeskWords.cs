@@ -10,7 +10,7 @@ internal static class SignDeskWords
 
     public const string ThisJobIsFinished = "This job is finished: nothing more comes off in it.";
 
-    public const string ItCanNotBeTakenApart = "It can not be taken apart so.";
+    public const string ItCanNotBeTakenApart = "It cannot be taken apart so.";
 
     public const string ThisStepChangedMeanwhile = "This step changed meanwhile.";
 

@@ -10,7 +10,7 @@ internal static class PasteEndpointWords
 
     public const string StoppedBeforeFilmCameToRest =
         "Stopped before the film came to rest: the load is far beyond what this paste film is "
-        + "reckoned for. The true film is thinner and covers more.";
+        + "calculated for. The true film is thinner and covers more.";
 
     public const string ExpectedTwoTurnsXY = "Expected two turns [x, y] in degrees.";
 

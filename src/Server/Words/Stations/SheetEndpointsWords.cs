@@ -13,7 +13,7 @@ internal static class SheetEndpointsWords
 
     public static string BoardHasNoPart(string part) => $"The board has no part \"{part}\".";
 
-    public static string CanNotShow(string part) => $"{part} can not show that.";
+    public static string CanNotShow(string part) => $"{part} cannot show that.";
 
     public static string ExpectedAtMostFound(int mostPads, int lookCount) =>
         $"Expected at most {mostPads}, found {lookCount}.";

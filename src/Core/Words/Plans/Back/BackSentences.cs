@@ -90,7 +90,7 @@ internal static class BackSentences
     public static string OldOnesWerePressedOnce(string groups) =>
         $"{groups}. The old ones were pressed once and do not fill the gap again.";
 
-    public const string FilmLeftOnPadCooksChip = "Film left on a pad cooks the chip under it.";
+    public const string FilmLeftOnPadOverheatsChip = "A protective film left on a pad makes the chip under it overheat.";
 
     public static string PasteOnSpreadToFullCover(string thing, string on) =>
         $"Paste on {thing}, spread to full cover{on}";

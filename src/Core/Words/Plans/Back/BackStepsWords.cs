@@ -7,11 +7,11 @@ internal static class BackStepsWords
 
     public const string SameLoadSameRoom = "Same load, same room.";
 
-    public const string PowerOffUnplugPressSwitch = "Power off, unplug, press the switch to drain";
+    public const string SwitchOffUnplugThenPressSwitch = "Switch off, unplug, then press the power switch to discharge the board";
 
     public const string TouchEarthedMetalOrWearCorded = "Touch earthed metal or wear a corded wrist strap.";
 
-    public const string CoolantOnLiveBoardEnds = "Coolant on a live board ends it.";
+    public const string CoolantDestroysPoweredBoard = "Coolant destroys a powered board.";
 
     public const string PowerSuppliesAreNeverOpened = "Power supplies are never opened: that is licensed work.";
 

@@ -11,5 +11,5 @@ internal static class FaultFinderWords
 
     public static string BlockCoversNoSuchPart(string part) => $"{part}: the block covers no such part.";
 
-    public static string CanNotShow(string part) => $"{part} can not show that.";
+    public static string CanNotShow(string part) => $"{part} cannot show that.";
 }

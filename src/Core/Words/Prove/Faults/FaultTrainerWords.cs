@@ -3,7 +3,7 @@ namespace FaithfulBracket.Core.Words.Prove.Faults;
 /// <summary>Sentences of fault trainer.</summary>
 internal static class FaultTrainerWords
 {
-    public const string ThisCanNotBeLooked = "This can not be looked for there.";
+    public const string ThisCanNotBeLooked = "This cannot be looked for there.";
 
     public static string FoundInLikeliestFirstTakes(string looks, string otherLooks) =>
         $"Found in {looks}; the likeliest first takes {otherLooks}.";

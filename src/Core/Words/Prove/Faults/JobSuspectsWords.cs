@@ -4,7 +4,7 @@ namespace FaithfulBracket.Core.Words.Prove.Faults;
 internal static class JobSuspectsWords
 {
     public const string AfterReadingNamesNoCoolant =
-        "The after reading names no coolant: nothing can be expected of it.";
+        "Cannot predict temperatures: the after reading has no coolant temperature.";
 
     public const string NothingThatWasReadLiesBare =
         "Nothing that was read lies bare under this block: nothing can be compared.";

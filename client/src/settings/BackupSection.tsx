@@ -11,7 +11,7 @@ const STOPPED = 'Stopped: nothing of it was kept.'
 const written = (name: string) => `${name} is written and read back.`
 
 /** Backups beside the shop, one now, and the doctor's look. */
-export function KeepingSection() {
+export function BackupSection() {
   const client = useQueryClient()
   const all = useQuery({
     queryKey: ['keeping'],
@@ -58,8 +58,8 @@ export function KeepingSection() {
     await all.refetch()
   }
   return (
-    <section aria-label="Never lost" className="mb-6 bg-card p-4 shadow-[inset_0_0_0_1px_var(--rule)]">
-      <h2 className="text-[19px] font-bold">Never lost</h2>
+    <section aria-label="Backups" className="mb-6 bg-card p-4 shadow-[inset_0_0_0_1px_var(--rule)]">
+      <h2 className="text-[19px] font-bold">Backups</h2>
       <p className="mb-2 max-w-[80ch] text-[15px] text-soft">
         A backup an hour while the shop is at work, read back after it was written; the oldest go. Copy one to another
         machine now and then: ./run backup FILE. To put one back: ./run restore FILE.
@@ -80,7 +80,7 @@ export function KeepingSection() {
           {writing !== undefined ? `Backing up, ${Math.round(writing * 100)} %` : busy ? 'Backing up' : 'Back up now'}
         </Button>
         {writing !== undefined && <Button onClick={() => void stop()}>Stop it</Button>}
-        <Button onClick={() => (asked ? void doctor.refetch() : ask(true))}>Look the shop through</Button>
+        <Button onClick={() => (asked ? void doctor.refetch() : ask(true))}>Check data</Button>
       </div>
       {said && (
         <p role="status" className="mt-2">
