@@ -176,7 +176,7 @@ public sealed class SettingTests(DemoServer demo) : IClassFixture<DemoServer>
         Assert.Contains("pads.lay-memory-front-1.0-soft-3", told, StringComparison.Ordinal);
         Assert.Equal(document, await own.Http.GetStringAsync("/api/boards/tern-460-r2"));
         var record = await own.Http.GetStringAsync($"/api/jobs/{job}/record.html");
-        Assert.Contains("pads of 1,0 mm (0,039 in) on the memory", record, StringComparison.Ordinal);
+        Assert.Contains("pads (1,0 mm, 0,039 in) on the memory", record, StringComparison.Ordinal);
         using var form = new StringContent(record, System.Text.Encoding.UTF8, "text/html");
         var check = await own.Http.PostAsync("/api/records/check", form);
         Assert.Contains("whole", await check.Content.ReadAsStringAsync(), StringComparison.Ordinal);

@@ -9,7 +9,6 @@ public static class ExpectedFeel
     public static string? Find(StepKind kind) =>
         kind switch
         {
-            StepKind.Read => ExpectedFeelWords.CompareCodeAndRevision,
             StepKind.Count => ExpectedFeelWords.PourBagIntoTraySort,
             StepKind.Run => ExpectedFeelWords.SteadyMeansNoTemperatureMoves,
             StepKind.PowerOff => ExpectedFeelWords.PressSwitchNoFanTwitches,

@@ -21,9 +21,17 @@ public sealed partial record FigureStyle(bool Comma = false, bool Inches = false
         if (Plain || !text.Any(char.IsAsciiDigit))
             return text;
         if (Inches)
-            text = Millimetres()
-                .Replace(text, m => $"{m.Value} ({Inch().Replace(m.Groups["figures"].Value, InInches)} in)");
+            text = Millimetres().Replace(text, m => Beside(text, m));
         return Comma ? Decimal().Replace(text, "$1,$2") : text;
+    }
+
+    /// <summary>Inches in brackets, or after a comma where the millimetres stand in brackets already.</summary>
+    private static string Beside(string text, System.Text.RegularExpressions.Match mm)
+    {
+        var inches = $"{Inch().Replace(mm.Groups["figures"].Value, InInches)} in";
+        var end = mm.Index + mm.Length;
+        var bracketed = mm.Index > 0 && text[mm.Index - 1] == '(' && end < text.Length && text[end] == ')';
+        return bracketed ? $"{mm.Value}, {inches}" : $"{mm.Value} ({inches})";
     }
 
     /// <summary>Three places where the millimetres had decimals, else two: a thousandth of an inch is a fortieth of a millimetre.</summary>

@@ -87,8 +87,7 @@ internal static class PadSteps
             Done = PadStepsWords.Cut(HowMany.Count(pieces.Count, "piece")),
             Title = PadStepsWords.CutFrom(
                 HowMany.Count(pieces.Count, "piece"),
-                sheet.Offcut ? "offcut" : "sheet",
-                sheet.StockId,
+                Named(sheet.Offcut ? "offcut" : "sheet", sheet.StockId),
                 HowMany.Count(sheet.Cuts.Count, "cut")
             ),
             Detail = PadStepsWords.LettersFollowCuttingSheetEdge(sheet.WidthMm, sheet.DepthMm, Letters(pieces)),
@@ -101,10 +100,14 @@ internal static class PadSteps
         };
     }
 
+    /// <summary>What is cut, and its id; an id that says what it is does so once.</summary>
+    private static string Named(string kind, string id) =>
+        id.StartsWith(kind, StringComparison.OrdinalIgnoreCase) ? id : $"{kind} {id}";
+
     private static WorkStep Lay(WorkOrder order, Pair pair, List<PadPiece> list, Ways ways)
     {
         var first = list[0];
-        var words = first.Where ?? On(list);
+        var words = first.Where ?? On(list, PartNames.Several);
         var each = FilmsAtLaying(pair, first, ways);
         var films = list.Count * each;
         var one = list.Count == 1;
@@ -130,14 +133,13 @@ internal static class PadSteps
             Board = first.Board,
             Pair = pair.Key,
             Done = PadStepsWords.LaidOff(list.Count, HowMany.Count(films, "film")),
-            Title = PadStepsWords.LayOf(
+            Title = PadStepsWords.Place(
                 list.Count,
                 pads,
                 first.ThicknessMm,
                 first.Half is null ? "on" : PadStepsWords.IntoHalfFor,
-                words,
+                one && first.Where is null ? On(list, PartNames.Describe) : words,
                 At(order, first),
-                one ? "letter" : "letters",
                 Letters(ids)
             ),
             Detail = first.Where is null
@@ -175,14 +177,10 @@ internal static class PadSteps
         : " behind the board";
 
     /// <summary>What a group of pieces lies on; a strip over several kinds names each.</summary>
-    private static string On(List<PadPiece> list) =>
+    private static string On(List<PadPiece> list, Func<PartKind, string> name) =>
         string.Join(
             " and ",
-            list.SelectMany(p => p.Kinds.Count > 0 ? p.Kinds : [p.Kind])
-                .Distinct()
-                .Order()
-                .Select(PartNames.Several)
-                .Distinct()
+            list.SelectMany(p => p.Kinds.Count > 0 ? p.Kinds : [p.Kind]).Distinct().Order().Select(name).Distinct()
         );
 
     private static string Where(Ways ways, PadPiece piece) =>

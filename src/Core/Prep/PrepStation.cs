@@ -135,14 +135,14 @@ public static class PrepStation
                 Id = new(Station.Prep, scope, $"clean-{name}{(behind ? "-back" : "")}"),
                 Kind = StepKind.Clean,
                 Title = PrepStationWords.Clean(
-                    words,
+                    parts.Count == 1 ? $"the {PartNames.Describe(kind)}" : words,
                     behind ? PrepStationWords.BehindBoard : "",
                     parts.Count > 1 ? PrepStationWords.Faces(parts.Count) : ""
                 ),
                 Detail = soaks
-                    ? PrepStationWords.OnWaitWipe(remover?.Name ?? "Remover", wait, detail)
+                    ? PrepStationWords.OnWaitWipe(remover?.Name ?? "remover", wait, detail)
                     : PrepStationWords.AlcoholAndLintFreeCloth(detail),
-                Caution = PrepStationWords.AlcoholBurnsNoHeatGunOven,
+                Caution = PrepStationWords.AlcoholIsFlammable,
                 Done = "Clean",
                 Face = parts[0].Face,
                 Targets = [.. parts.Select(p => p.Id)],
@@ -197,11 +197,7 @@ public static class PrepStation
             Board = on.Board,
             Pair = pair.Key,
             Done = PrepStationWords.DryFitGood,
-            Title = PrepStationWords.DryFitOfWithoutPads(
-                order.Name(pair),
-                order.On(on.Board),
-                HowMany.Count(checks.Count, "thing")
-            ),
+            Title = PrepStationWords.DryFit(order.Name(pair), order.On(on.Board), HowMany.Count(checks.Count, "check")),
             Detail = string.Join(
                 " ",
                 checks

@@ -38,7 +38,7 @@ internal static class TeardownReasons
                     null,
                     l.Face,
                     1,
-                    TeardownReasonsWords.ItTiesTogether(
+                    TeardownReasonsWords.CableJoins(
                         Names(assembly, l.Between),
                         l.SlackMm is { } s ? TeardownReasonsWords.WithOfSlack(s) : ""
                     ),
@@ -56,8 +56,8 @@ internal static class TeardownReasons
                     gone.Add($"{HowMany.Count(leads.Count, "lead is", "leads are")} off");
                 var held =
                     gone.Count == 0
-                        ? TeardownReasonsWords.NothingHoldsItButBonds
-                        : TeardownReasonsWords.NothingHoldsItButBonds2(string.Join(" and ", gone));
+                        ? TeardownReasonsWords.OnlyBondsHoldIt
+                        : TeardownReasonsWords.OnlyBondsStillHoldIt(string.Join(" and ", gone));
                 return new(
                     act.Action,
                     p.Id,
@@ -91,7 +91,7 @@ internal static class TeardownReasons
         )
             return TeardownReasonsWords.OtherScrewsLie;
         return before.Any(b => b.Driver is not null) && !changed ? TeardownReasonsWords.SameDriverAsBefore
-            : changed ? TeardownReasonsWords.ChangeToNothingIsLeft(f.Driver)
+            : changed ? TeardownReasonsWords.ChangeDriver(f.Driver)
             : $"First driver: {f.Driver}.";
     }
 
@@ -102,7 +102,7 @@ internal static class TeardownReasons
     ) =>
         !AssemblyGraph.IsRing(f)
             ? LastHold(assembly, f, before) is { } piece
-                ? [TeardownReasonsWords.HoldAsLastScrewsLeave(piece)]
+                ? [TeardownReasonsWords.SupportWhileLastScrewsLeave(piece)]
                 : []
             :
             [
@@ -112,7 +112,7 @@ internal static class TeardownReasons
                     2 => new[] { TeardownReasonsWords.ByTurnsTurnEachBeforeEither },
                     _ => new[] { TeardownReasonsWords.InCrossTurnEachBeforeAny },
                 },
-                TeardownReasonsWords.HoldCoolerAsLastScrewsLeave,
+                TeardownReasonsWords.SupportCoolerWhileLastScrewsLeave,
                 .. f.SpringLoaded ? new[] { TeardownReasonsWords.SpringsUnderLoad } : [],
             ];
 

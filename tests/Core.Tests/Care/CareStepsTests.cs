@@ -135,7 +135,7 @@ public class CareStepsTests
             }
         );
         Assert.StartsWith("1.25 mm on M1, M2. ", Back(both, "pads").Detail, StringComparison.Ordinal);
-        Assert.Contains("Film left on a pad", Back(both, "pads").Caution, StringComparison.Ordinal);
+        Assert.Contains("film left on a pad", Back(both, "pads").Caution, StringComparison.Ordinal);
     }
 
     [Fact]

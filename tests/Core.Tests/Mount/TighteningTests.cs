@@ -188,13 +188,13 @@ public class TighteningTests
     }
 
     [Theory]
-    [InlineData(1, 2.5, "one corner home first presses the die's edge 2.5 times as hard.")]
-    [InlineData(1, 1.5, "one corner home first presses the die's edge 1.5 times as hard.")]
-    [InlineData(1, 1.4, "so that no corner runs ahead.")]
-    [InlineData(0, 2.5, "so that no corner runs ahead.")]
-    [InlineData(2, 2.5, "so that no corner runs ahead.")]
-    [InlineData(2, 5, "one corner home first presses the die's edge 2.5 times as hard.")]
-    [InlineData(1, 9.1, "one corner home first chips the die's edge.")]
+    [InlineData(1, 2.5, "Tightening one corner first presses the die's edge 2.5 times as hard.")]
+    [InlineData(1, 1.5, "Tightening one corner first presses the die's edge 1.5 times as hard.")]
+    [InlineData(1, 1.4, "so that all corners come down evenly.")]
+    [InlineData(0, 2.5, "so that all corners come down evenly.")]
+    [InlineData(2, 2.5, "so that all corners come down evenly.")]
+    [InlineData(2, 5, "Tightening one corner first presses the die's edge 2.5 times as hard.")]
+    [InlineData(1, 9.1, "Tightening one corner first chips the die's edge.")]
     public void Why_the_cross_is_said_by_what_one_corner_first_does(double cross, double corner, string ends) =>
         Assert.EndsWith(ends, Said(new(0.1, cross), new(0.4, corner)).WhyThisOrder, StringComparison.Ordinal);
 

@@ -47,13 +47,13 @@ public class PadStepsTests
     private static WorkStep Lay(params string[] letters) => Steps([.. letters.Select(l => Piece(l))]).Steps.Single();
 
     [Theory]
-    [InlineData(new[] { "A" }, "letter A")]
-    [InlineData(new[] { "A", "B" }, "letters A and B")]
-    [InlineData(new[] { "C", "A", "B" }, "letters A to C")]
-    [InlineData(new[] { "A", "B", "D" }, "letters A B D")]
-    [InlineData(new[] { "Y", "Z", "AA" }, "letters Y Z AA")]
-    [InlineData(new[] { "A", "C", "E", "G", "I", "K", "M", "O" }, "letters A C E G I K M O")]
-    [InlineData(new[] { "A", "C", "E", "G", "I", "K", "M", "O", "Q" }, "letters A C E G I K M and 2 more")]
+    [InlineData(new[] { "A" }, ": A")]
+    [InlineData(new[] { "A", "B" }, ": A and B")]
+    [InlineData(new[] { "C", "A", "B" }, ": A to C")]
+    [InlineData(new[] { "A", "B", "D" }, ": A B D")]
+    [InlineData(new[] { "Y", "Z", "AA" }, ": Y Z AA")]
+    [InlineData(new[] { "A", "C", "E", "G", "I", "K", "M", "O" }, ": A C E G I K M O")]
+    [InlineData(new[] { "A", "C", "E", "G", "I", "K", "M", "O", "Q" }, ": A C E G I K M and 2 more")]
     public void Letters_are_said_as_a_run_where_they_are_one(string[] letters, string words) =>
         Assert.EndsWith(words, Lay(letters).Title, StringComparison.Ordinal);
 
@@ -65,19 +65,19 @@ public class PadStepsTests
         Assert.Equal("3 laid, 3 films off", step.Done);
         Assert.Equal([new Fact("1.0 mm", "soft"), new Fact("3", "pieces"), new Fact("3", "films")], step.Facts);
         Assert.Equal("lay-memory-front-1.0-soft", step.Id.Target);
-        Assert.StartsWith("Lay 3 pads of 1.0 mm on the memory", step.Title, StringComparison.Ordinal);
-        Assert.Contains("count the films", step.Caution, StringComparison.Ordinal);
+        Assert.StartsWith("Place 3 pads (1.0 mm) on the memory", step.Title, StringComparison.Ordinal);
+        Assert.Contains("Count the films", step.Caution, StringComparison.Ordinal);
     }
 
     [Fact]
     public void A_piece_over_several_parts_is_a_strip()
     {
         var one = Steps([Piece("AB", parts: ["M1", "M2"])]).Steps.Single();
-        Assert.StartsWith("Lay 1 strip of 1.0 mm on", one.Title, StringComparison.Ordinal);
+        Assert.StartsWith("Place 1 strip (1.0 mm) on", one.Title, StringComparison.Ordinal);
         Assert.Equal(["M1", "M2"], one.Targets);
         var two = Steps([Piece("AB", parts: ["M1", "M2"]), Piece("C")]).Steps.Single();
-        Assert.StartsWith("Lay 2 strips of 1.0 mm on", two.Title, StringComparison.Ordinal);
-        Assert.StartsWith("Lay 1 pad of 1.0 mm on", Lay("A").Title, StringComparison.Ordinal);
+        Assert.StartsWith("Place 2 strips (1.0 mm) on", two.Title, StringComparison.Ordinal);
+        Assert.StartsWith("Place 1 pad (1.0 mm) on", Lay("A").Title, StringComparison.Ordinal);
     }
 
     [Fact]
@@ -90,7 +90,7 @@ public class PadStepsTests
         );
         Assert.Equal(["A", "D"], steps[0].Pieces);
         Assert.Contains(
-            "on the parts",
+            "on the part",
             Steps([Piece("A", kind: PartKind.Other)]).Steps[0].Title,
             StringComparison.Ordinal
         );
@@ -104,7 +104,7 @@ public class PadStepsTests
     public void Where_a_pad_is_laid_follows_the_shops_way(PadsOn on, bool tackyToBlock, string words)
     {
         var step = Steps([Piece("A") with { OnBlock = tackyToBlock }], new() { PadsOn = on }).Steps[0];
-        Assert.EndsWith($"; {words}.", step.Detail, StringComparison.Ordinal);
+        Assert.EndsWith($", {words}.", step.Detail, StringComparison.Ordinal);
     }
 
     [Fact]
@@ -134,8 +134,8 @@ public class PadStepsTests
             );
         var steps = Steps([Piece("A"), Piece("B")], cut: new([Sheet(true), Sheet(false)], [], 1, 0)).Steps;
         Assert.Equal(["cut-1", "cut-2"], steps.Take(2).Select(s => s.Id.Target));
-        Assert.Equal(("Cut 2 pieces from offcut s1, 3 cuts", 1), (steps[0].Title, steps[0].Sheet));
-        Assert.Equal("Cut 2 pieces from sheet s1, 3 cuts", steps[1].Title);
+        Assert.Equal(("Cut 2 pieces from offcut s1 (3 cuts)", 1), (steps[0].Title, steps[0].Sheet));
+        Assert.Equal("Cut 2 pieces from sheet s1 (3 cuts)", steps[1].Title);
         Assert.Equal((3, CountOf.Cuts, "2 pieces cut"), (steps[0].Count, steps[0].Counted, steps[0].Done));
         Assert.StartsWith("50 × 33.5 mm, letters A and B.", steps[0].Detail, StringComparison.Ordinal);
         Assert.Equal(PadSteps.CutStep(2), steps[1].Id);

@@ -206,7 +206,7 @@ public class SignatureTests
     }
 
     [Theory]
-    [InlineData("Lay 6 1.0 mm pads on the memory", "Lay 6 pads of 1.0 mm on the memory", true)]
+    [InlineData("Lay 6 1.0 mm pads on the memory", "Place 6 pads (1.0 mm) on the memory", true)]
     [InlineData("Start 2 screws loose", "Start 2 screws of block P loose", true)]
     [InlineData("Pass 1 of 3: one turn each, screws 1 to 4", "Pass 1 of 3: two turns each, screws 1 to 4", false)]
     [InlineData("Spread 0.05 g of grey-standard over U1", "Spread 0.05 g of white-standard over U1", false)]

@@ -51,7 +51,7 @@ public class PrepStepsTests
         Assert.Equal(["M1", "M2"], Step(prep, "clean-memory").Targets);
         Assert.All(
             prep.Sheet.Steps.Where(s => s.Kind == StepKind.Clean),
-            s => Assert.Contains("Alcohol burns", s.Caution, StringComparison.Ordinal)
+            s => Assert.Contains("Alcohol is flammable", s.Caution, StringComparison.Ordinal)
         );
     }
 
@@ -61,7 +61,7 @@ public class PrepStepsTests
         var shop = new ShopSettings { RemoverWaitS = 75 };
         var plain = Step(Prep(shop: shop), "clean-die");
         Assert.Equal(75, plain.TimerS);
-        Assert.StartsWith("Remover on, wait 75 s", plain.Detail, StringComparison.Ordinal);
+        Assert.StartsWith("Put the remover on, wait 75 s", plain.Detail, StringComparison.Ordinal);
         Assert.Equal([new Fact("75 s", "wait before wiping")], plain.Facts);
         var own = new Drawer
         {
@@ -70,7 +70,7 @@ public class PrepStepsTests
         };
         var named = Step(Prep(drawer: own, shop: shop), "clean-die");
         Assert.Equal(120, named.TimerS);
-        Assert.StartsWith("Citrus remover on, wait 120 s", named.Detail, StringComparison.Ordinal);
+        Assert.StartsWith("Put the Citrus remover on, wait 120 s", named.Detail, StringComparison.Ordinal);
     }
 
     [Fact]
@@ -79,11 +79,11 @@ public class PrepStepsTests
         var alcohol = Step(Prep(), "clean-memory");
         Assert.Null(alcohol.TimerS);
         Assert.Empty(alcohol.Facts);
-        Assert.StartsWith("Alcohol and a lint-free cloth.", alcohol.Detail, StringComparison.Ordinal);
+        Assert.StartsWith("Use alcohol and a lint-free cloth.", alcohol.Detail, StringComparison.Ordinal);
         // alcohol chosen, no remover is asked of anybody, on no face
         var chosen = Step(Prep(ways: new() { ["cleaning"] = "alcohol" }), "clean-die");
         Assert.Null(chosen.TimerS);
-        Assert.StartsWith("Alcohol", chosen.Detail, StringComparison.Ordinal);
+        Assert.StartsWith("Use alcohol", chosen.Detail, StringComparison.Ordinal);
         var remover = Step(Prep(ways: new() { ["cleaning"] = "remover" }), "clean-memory");
         Assert.Equal(60, remover.TimerS);
     }

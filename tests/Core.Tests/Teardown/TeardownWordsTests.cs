@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Teardown;
+using FaithfulBracket.Core.Words.Teardown;
 using Xunit;
 
 namespace FaithfulBracket.Core.Tests;
@@ -89,11 +90,15 @@ public class TeardownWordsTests
         Assert.Contains("under the warranty seal", Step(plan, "S").Why, StringComparison.Ordinal);
         Assert.Contains("after its peers", Step(plan, "R").Why, StringComparison.Ordinal);
         // the loosening order is told whatever else is
-        Assert.StartsWith("In a cross, a turn each", Step(plan, "R").Advice[0], StringComparison.Ordinal);
+        Assert.StartsWith(
+            "Loosen them in a cross pattern, one turn each",
+            Step(plan, "R").Advice[0],
+            StringComparison.Ordinal
+        );
         Assert.Equal("4 × M2.5 × 5, die ring", Step(plan, "R").Name);
-        Assert.Contains("Springs under load: eye protection.", Step(plan, "R").Advice);
+        Assert.Contains(TeardownReasonsWords.SpringsUnderLoad, Step(plan, "R").Advice);
         Assert.Contains(
-            "Hold the cooler as the last screws leave",
+            "Support the cooler while you remove the last screws",
             Step(plan, "R").Advice[1],
             StringComparison.Ordinal
         );
@@ -110,22 +115,22 @@ public class TeardownWordsTests
         );
         var screws = plan.Steps.Where(s => s.Action == TeardownAction.Unscrew).ToList();
         Assert.Empty(screws[0].Advice);
-        Assert.StartsWith("Hold the cooler", screws[1].Advice.Single(), StringComparison.Ordinal);
+        Assert.StartsWith("Support the cooler", screws[1].Advice.Single(), StringComparison.Ordinal);
         // from the front nothing falls
         Assert.Empty(Step(Plan(Cooler with { Fasteners = [Group("A", "T6", Face.Front, 4, "cooler")] }), "A").Advice);
     }
 
     [Theory]
-    [InlineData("squeeze", "Squeeze the latch")]
-    [InlineData("pull-tab", "Pull the tab")]
-    [InlineData("lift-bar", "Lift the bar")]
-    [InlineData("none", "Pull straight")]
+    [InlineData("squeeze", TeardownReasonsWords.SqueezeLatchPullPlugNeverWires)]
+    [InlineData("pull-tab", TeardownReasonsWords.PullTabStraightOut)]
+    [InlineData("lift-bar", TeardownReasonsWords.LiftBarWithPlasticToolThen)]
+    [InlineData("none", TeardownReasonsWords.PullStraightPlugHeldNever)]
     public void Each_latch_is_opened_its_own_way(string latch, string words)
     {
         var plan = Plan(Cooler with { Leads = [new("W", "fan", ["cooler", "board"], latch, 80, Face.Front)] });
         Assert.StartsWith(words, Step(plan, "W").Advice.Single(), StringComparison.Ordinal);
         Assert.Contains(
-            "It ties the cooler and the board together with 80 mm of slack: off before anything is lifted.",
+            "This cable joins the cooler and the board with 80 mm of slack. Unplug it before you lift anything.",
             Step(plan, "W").Why,
             StringComparison.Ordinal
         );
@@ -136,18 +141,18 @@ public class TeardownWordsTests
         Step(Plan(assembly, parts), "cooler").Advice;
 
     [Theory]
-    [InlineData(BondKind.Pads, "Pads and paste glue it")]
-    [InlineData(BondKind.Paste, "Pads and paste glue it")]
-    [InlineData(BondKind.Clips, "Clips hold it")]
-    [InlineData(BondKind.Tape, "Tape holds it")]
-    [InlineData(BondKind.Snug, "It sits snug")]
+    [InlineData(BondKind.Pads, TeardownReasonsWords.PadsAndPasteGlue)]
+    [InlineData(BondKind.Paste, TeardownReasonsWords.PadsAndPasteGlue)]
+    [InlineData(BondKind.Clips, TeardownReasonsWords.ClipsHoldIt)]
+    [InlineData(BondKind.Tape, TeardownReasonsWords.TapeHoldsIt)]
+    [InlineData(BondKind.Snug, TeardownReasonsWords.ItSitsSnug)]
     public void Each_bond_is_freed_its_own_way(BondKind kind, string words)
     {
         var bond = new Bond("b", ["cooler", "board"], kind, null, [], false);
         Assert.StartsWith(words, Lift(Cooler with { Bonds = [bond] })[0], StringComparison.Ordinal);
         Assert.Contains(
             Lift(Cooler with { Bonds = [bond with { Warm = true }] }),
-            a => a.StartsWith("Warm it first", StringComparison.Ordinal)
+            a => a == TeardownReasonsWords.WarmItFirstEvenlyWithHeat
         );
         Assert.Contains(
             Lift(Cooler with { Bonds = [bond with { Metal = true }] }),
@@ -159,7 +164,7 @@ public class TeardownWordsTests
     public void What_is_out_is_counted_before_a_lift()
     {
         Assert.EndsWith(
-            "6 screws are out: nothing holds it but its bonds.",
+            "6 screws are out. Only pads, paste, tape or clips can still hold it.",
             Step(Plan(Cooler), "cooler").Why,
             StringComparison.Ordinal
         );
@@ -181,18 +186,18 @@ public class TeardownWordsTests
         Assert.Equal(["P", "W", "V"], Step(Plan(leads), "cooler").Locks);
         var tied = one with { Fasteners = [] };
         Assert.EndsWith(
-            "1 lead is off: nothing holds it but its bonds.",
+            "1 lead is off. Only pads, paste, tape or clips can still hold it.",
             Step(Plan(tied), "cooler").Why,
             StringComparison.Ordinal
         );
         var screw = Cooler with { Fasteners = [Group("P", "T6", Face.Back, 1, "cooler")] };
         Assert.EndsWith(
-            "1 screw is out: nothing holds it but its bonds.",
+            "1 screw is out. Only pads, paste, tape or clips can still hold it.",
             Step(Plan(screw), "cooler").Why,
             StringComparison.Ordinal
         );
         Assert.EndsWith(
-            "Nothing holds it but its bonds.",
+            "Only pads, paste, tape or clips can still hold it.",
             Step(Plan(new() { Pieces = Cooler.Pieces }), "cooler").Why,
             StringComparison.Ordinal
         );

@@ -158,7 +158,7 @@ internal static class BackWords
             BackSentences.CleanOfPadsAndPaste(list, face == Face.Back ? " behind the board" : "", order.On(piece.Key)),
             "Clean",
             BackSentences.AlcoholAndLintFreeClothEvery,
-            BackSentences.AlcoholBurnsNoHeatGunOven,
+            BackSentences.AlcoholIsFlammable,
             order.ScopeOf(piece)
         ) with
         {

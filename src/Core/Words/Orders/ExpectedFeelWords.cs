@@ -3,8 +3,6 @@ namespace FaithfulBracket.Core.Words.Orders;
 /// <summary>Sentences of what to feel.</summary>
 internal static class ExpectedFeelWords
 {
-    public const string CompareCodeAndRevision = "Compare the code and revision, not the model name.";
-
     public const string PourBagIntoTraySort = "Pour the bag into the tray, sort by length, count each heap twice.";
 
     public const string SteadyMeansNoTemperatureMoves =
@@ -64,7 +62,8 @@ internal static class ExpectedFeelWords
     public const string NoBubbleCrossesBlockForMinute =
         "No bubble crosses the block for a minute, and the level in the reservoir stays.";
 
-    public const string ScreenShowsPictureAndSensors = "The screen shows a picture, and every sensor shows a plausible value.";
+    public const string ScreenShowsPictureAndSensors =
+        "The screen shows a picture, and every sensor shows a plausible value.";
 
     public const string EveryCellOfTrayGoes = "Every cell of the tray goes into its own bag with its label.";
 

@@ -5,8 +5,7 @@ internal static class ShopSettingListWords
 {
     public const string MinClearHeightOverParts = "least clear height over parts";
 
-    public const string PartsStandUpToFewTenths =
-        "Parts can be a few tenths higher than drawn.";
+    public const string PartsStandUpToFewTenths = "Parts can be a few tenths higher than drawn.";
 
     public const string CoolantAtBlocksInlet = "coolant at the block's inlet";
 

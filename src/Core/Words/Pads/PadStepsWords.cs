@@ -10,23 +10,22 @@ internal static class PadStepsWords
 
     public const string IntoHalfFor = "into the half for";
 
-    public static string LayOf(
+    public static string Place(
         int listCount,
         string pads,
         double thicknessMm,
-        string intoTheHalfFor,
+        string place,
         string words,
         string at,
-        string letters,
-        string otherLetters
-    ) => $"Lay {listCount} {pads} of {thicknessMm:0.0#} mm {intoTheHalfFor} the {words}{at}, {letters} {otherLetters}";
+        string letters
+    ) => $"Place {listCount} {pads} ({thicknessMm:0.0#} mm) {place} the {words}{at}: {letters}";
 
     public static string PeelInnerFilmOfEach(string films) =>
-        $"Peel the inner film of each, {films} in all; the outer one stays on. ";
+        $"Peel the inner film off each ({films}). The outer film stays on. ";
 
-    public static string FilmOffBothSidesOfEach(int films) => $"Film off both sides of each, {films} films in all. ";
+    public static string FilmOffBothSidesOfEach(int films) => $"Peel the film off both sides of each ({films} films). ";
 
-    public static string PressEachOnChip(string where) => $"Press each on its chip; {where}.";
+    public static string PressEachOnChip(string where) => $"Press each on its chip, {where}.";
 
     public const string EachOnLandInHalf =
         "Each on its land, in the half that lies open: the board comes down on them.";
@@ -35,7 +34,8 @@ internal static class PadStepsWords
         $"Inner film off each, {films} in all, drawn slowly: these stretch; the outer one "
         + "stays on. Clear of every bolt hole, with room to spread.";
 
-    public const string FilmLeftOnPadOverheatsChip = "A protective film left on a pad makes the chip under it overheat. Count the films.";
+    public const string FilmLeftOnPadOverheatsChip =
+        "A protective film left on a pad makes the chip under it overheat. Count the films.";
 
     public static string OnBackOfModule(string board) => $" on the back of module {board}";
 
@@ -49,8 +49,7 @@ internal static class PadStepsWords
 
     public static string Cut(string pieces) => $"{pieces} cut";
 
-    public static string CutFrom(string pieces, string sheet, string stockId, string cuts) =>
-        $"Cut {pieces} from {sheet} " + $"{stockId}, {cuts}";
+    public static string CutFrom(string pieces, string sheet, string cuts) => $"Cut {pieces} from {sheet} ({cuts})";
 
     public static string LaidOff(int listCount, string films) => $"{listCount} laid, {films} off";
 }

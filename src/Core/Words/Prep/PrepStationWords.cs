@@ -4,25 +4,25 @@ namespace FaithfulBracket.Core.Words.Prep;
 internal static class PrepStationWords
 {
     public const string WipeFromEdgeInwardWithFresh =
-        "Wipe from the edge inward with a fresh cloth face each time; no knocks from above, bare silicon chips.";
+        "Wipe from the edge inward with a fresh face of the cloth each time. Bare silicon chips easily: do not knock it.";
 
     public const string WipeUntilClothStaysClean = "Wipe until the cloth stays clean.";
 
     public const string ResidueLiftsPadsAndTiltsBlock = "Residue lifts pads and tilts the block.";
 
     public const string OldPadCrumbsOutOfCorners =
-        "Old pad crumbs out of the corners with tweezers and cloth, no steel.";
+        "Take old pad crumbs out of the corners with plastic tweezers and cloth.";
 
     public const string OnlyTopFacesTouchPads = "Only the top faces touch pads.";
 
     public static string ToCleanDryFit(string faces) => $"{faces} to clean, dry fit";
 
     public static string OnWaitWipe(string name, int wait, string detail) =>
-        $"{name} on, wait {wait} s, wipe; then alcohol. {detail}";
+        $"Put the {name} on, wait {wait} s and wipe, then use alcohol. {detail}";
 
-    public static string AlcoholAndLintFreeCloth(string detail) => $"Alcohol and a lint-free cloth. {detail}";
+    public static string AlcoholAndLintFreeCloth(string detail) => $"Use alcohol and a lint-free cloth. {detail}";
 
-    public const string AlcoholBurnsNoHeatGunOven = "Alcohol burns: no heat gun, oven or spark near it; ventilate.";
+    public const string AlcoholIsFlammable = "Alcohol is flammable. Keep heat guns, ovens and sparks away. Ventilate.";
 
     public static string TakeFactorysLiquidMetalOffThen(string words) =>
         $"Take the factory's liquid metal off {words}, then out of every corner round it";
@@ -39,8 +39,8 @@ internal static class PrepStationWords
     public static string ColdPlateBareCopperTarnishes(string metal) =>
         $"Cold plate: {metal}. Bare copper tarnishes under fingers: gloves.";
 
-    public static string DryFitOfWithoutPads(string pair, string on, string things) =>
-        $"Dry fit of {pair}{on} without pads or paste: {things} to look at";
+    public static string DryFit(string pair, string on, string things) =>
+        $"Dry-fit {pair}{on} without pads or paste ({things})";
 
     public const string DocumentsSeeNothingInWay = "The documents see nothing in the way.";
 

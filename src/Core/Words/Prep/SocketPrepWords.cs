@@ -106,7 +106,8 @@ internal static class SocketPrepWords
     public const string HoldItWithOneHandWhile =
         "Hold it with one hand while the board is turned over; plastic washers in front.";
 
-    public const string MetalOnSolderIsShortCircuit = "Metal on solder causes a short circuit. Do not fit the plate without the gasket.";
+    public const string MetalOnSolderIsShortCircuit =
+        "Metal on solder causes a short circuit. Do not fit the plate without the gasket.";
 
     public const string ItLiesFlatOnGasket = "It lies flat on the gasket; light falls through every post hole.";
 

@@ -5,7 +5,8 @@ internal static class TeardownStationWords
 {
     public const string NothingIsPlugged = "Nothing is plugged in";
 
-    public const string SwitchOffUnplugThenPressSwitch = "Switch off, unplug, then press the power switch to discharge the board";
+    public const string SwitchOffUnplugThenPressSwitch =
+        "Switch off, unplug, then press the power switch to discharge the board";
 
     public const string LookThatNothingIsPlugged = "Look that nothing is plugged in, and put the wrist strap on";
 

@@ -8,8 +8,7 @@ internal static class LogCsvWords
 
     public const string SayWhichColumnHoldsTemperature = "Say which column holds a temperature.";
 
-    public static string ColumnCanNot(int index, string channel) =>
-        $"Column {index} cannot be {channel} in that unit.";
+    public static string ColumnCanNot(int index, string channel) => $"Column {index} cannot be {channel} in that unit.";
 
     public const string TimeGoesBack = "the time goes back.";
 

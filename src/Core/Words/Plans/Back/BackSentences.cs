@@ -82,7 +82,7 @@ internal static class BackSentences
 
     public const string AlcoholAndLintFreeClothEvery = "Alcohol and a lint-free cloth, every contact face.";
 
-    public const string AlcoholBurnsNoHeatGunOven = "Alcohol burns: no heat gun, oven or spark near it; ventilate.";
+    public const string AlcoholIsFlammable = "Alcohol is flammable. Keep heat guns, ovens and sparks away. Ventilate.";
 
     public static string CutAndLayUnderAsThick(string newPads, string under, string on) =>
         $"Cut and lay {newPads} under the {under}, as thick as the old ones were{on}";
@@ -90,7 +90,8 @@ internal static class BackSentences
     public static string OldOnesWerePressedOnce(string groups) =>
         $"{groups}. The old ones were pressed once and do not fill the gap again.";
 
-    public const string FilmLeftOnPadOverheatsChip = "A protective film left on a pad makes the chip under it overheat.";
+    public const string FilmLeftOnPadOverheatsChip =
+        "A protective film left on a pad makes the chip under it overheat.";
 
     public static string PasteOnSpreadToFullCover(string thing, string on) =>
         $"Paste on {thing}, spread to full cover{on}";

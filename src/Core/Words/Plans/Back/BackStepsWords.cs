@@ -7,7 +7,8 @@ internal static class BackStepsWords
 
     public const string SameLoadSameRoom = "Same load, same room.";
 
-    public const string SwitchOffUnplugThenPressSwitch = "Switch off, unplug, then press the power switch to discharge the board";
+    public const string SwitchOffUnplugThenPressSwitch =
+        "Switch off, unplug, then press the power switch to discharge the board";
 
     public const string TouchEarthedMetalOrWearCorded = "Touch earthed metal or wear a corded wrist strap.";
 
