@@ -312,7 +312,7 @@ test('separate blocks on a mainboard: the heat sink held, the stock plate never 
   const record = await walk(page, sirocco, {
     Teardown: async () => {
       await step(page, /group F1/).click()
-      await expect(line(page)).toContainText('Hold the heat sink')
+      await expect(line(page)).toContainText('Support the heat sink')
     },
     Care: async () => {
       await step(page, /Store the stock cooler/).click()
