@@ -182,7 +182,7 @@ public sealed class BackupTests : IDisposable
         Refused(file, "shop.db is missing");
         file = Packed("c.zip");
         Spoil(file, zip => zip.GetEntry("manifest.json")!.Delete());
-        Refused(file, "is no backup");
+        Refused(file, "is not a backup");
         // a name that leads out of the folder
         file = Packed("d.zip");
         Spoil(
@@ -194,7 +194,7 @@ public sealed class BackupTests : IDisposable
                     b => Encoding.UTF8.GetBytes(Encoding.UTF8.GetString(b).Replace(photo, "photos/../../evil.png"))
                 )
         );
-        Refused(file, "is no file of a backup");
+        Refused(file, "is not a file of a backup");
         // a manifest that tells of other rows
         file = Packed("e.zip");
         Spoil(
@@ -214,12 +214,12 @@ public sealed class BackupTests : IDisposable
         );
         Refused(file, "Table job");
         File.WriteAllText(At("f.zip"), "no zip at all");
-        Refused(At("f.zip"), "is no whole backup");
+        Refused(At("f.zip"), "is not a complete backup");
         Refused(At("nowhere.zip"), "There is no file");
         // half a file, as a full disk leaves it
         file = Packed("g.zip");
         File.WriteAllBytes(At("h.zip"), File.ReadAllBytes(file)[..2000]);
-        Refused(At("h.zip"), "is no whole backup");
+        Refused(At("h.zip"), "is not a complete backup");
         // the whole one goes in, and never over a shop
         Backup.Restore(Packed("i.zip"), At("target"));
         Assert.Contains(

@@ -268,7 +268,7 @@ test('a one-piece block over processor and power stages: kit, washers, drive cov
       await reach(page, /Set the drive cover with its pad back on/)
       await expect(line(page)).toContainText('nothing pinched')
       await reach(page, /Plug the lighting and sensor and leak ring lead/)
-      await expect(line(page)).toContainText('the wrong way round')
+      await expect(line(page)).toContainText('A reversed plug')
     },
   })
 })

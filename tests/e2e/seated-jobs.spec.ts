@@ -70,7 +70,7 @@ test('a jet cooler on its socket goes from match to care: slit told, jet plate m
   await signBench(page)
   await page.keyboard.press('Escape')
   await enter(page, 'Prove')
-  await expect(ledger).toContainText('runs at its speed')
+  await expect(ledger).toContainText('runs at its normal speed')
   await signStation(page)
   await enter(page, 'Care')
   await signStation(page)

@@ -24,7 +24,7 @@ public static class JetPlates
             .ToList();
         var nearest = known.Find(s => Math.Abs(s.JetPlateMm!.Value - measuredMm) <= WithinMm);
         if (nearest is null)
-            return new(measuredMm, null, false, JetPlatesWords.IsNoJetPlate(measuredMm));
+            return new(measuredMm, null, false, JetPlatesWords.IsNotJetPlate(measuredMm));
         var right = known.Exists(s => s.Socket == socket && s.JetPlateMm == nearest.JetPlateMm);
         return new(
             measuredMm,

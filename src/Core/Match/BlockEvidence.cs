@@ -48,7 +48,7 @@ internal static class BlockEvidence
                 Weight.Note,
                 new(
                     "springs-unknown",
-                    BlockEvidenceWords.WhatPressesDieIsNotStated(unknown),
+                    BlockEvidenceWords.WhatPressesDieIsUnknown(unknown),
                     [.. springs.Select(h => h.Id)]
                 )
             );

@@ -61,7 +61,7 @@ public static class MountedBow
     )
     {
         if (UnknownSprings.Describe(laid.Block.Plates.SelectMany(p => p.Holes)) is { } unknown)
-            return new(null, null, MountedBowWords.HowBoardBowsIsNotStated(unknown), Validity.Outside);
+            return new(null, null, MountedBowWords.HowBoardBowsIsUnknown(unknown), Validity.Outside);
         stiffness ??= new();
         var board = laid.Board;
         var backPlate = BackPlateLayer.Compute(board, stiffness, laid.Block, laid.Placement);

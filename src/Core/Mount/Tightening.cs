@@ -181,7 +181,7 @@ public static class Tightening
             cancel.ThrowIfCancellationRequested();
             var plate = plates.Find(p => p.Order.Any(h => h.Id == turns[i].Hole));
             if (plate is null)
-                throw new InputException($"moves/{i}/hole", TighteningWords.IsNoScrewOfThisBlock(turns[i].Hole));
+                throw new InputException($"moves/{i}/hole", TighteningWords.IsNotScrewOfThisBlock(turns[i].Hole));
             moves.Add(plate.Turn(plate.Order.First(h => h.Id == turns[i].Hole), 1, turns[i].Turns));
         }
         double Score(IReadOnlyList<TighteningMove> m) =>
@@ -233,7 +233,7 @@ public static class Tightening
         var named = order.Select(id => holes.Find(h => h.Id == id)).ToList();
         var unknown = named.FindIndex(h => h is null);
         if (unknown >= 0)
-            throw new InputException($"order/{unknown}", TighteningWords.IsNoScrewOfThisBlock(order[unknown]));
+            throw new InputException($"order/{unknown}", TighteningWords.IsNotScrewOfThisBlock(order[unknown]));
         if (order.Distinct().Count() != holes.Count || order.Count != holes.Count)
             throw new InputException("order", TighteningWords.NameEachOfScrewsOnce(holes.Count));
         return named!;

@@ -101,11 +101,11 @@ internal sealed class DayGrid
                     else if (index.TryGetValue(name, out var other))
                         before.Add(other);
                     else
-                        faults.Add(new($"{at}/after/{k}", DayGridWords.IsNoOperationOfThisDay(name)));
+                        faults.Add(new($"{at}/after/{k}", DayGridWords.IsNotOperationOfThisDay(name)));
                 if (op.Hands > day.Hands)
                     faults.Add(new($"{at}/hands", DayGridWords.ItNeedsPairsOfHands(op.Hands, day.Hands)));
                 if (op.Tool is { } tool && !tools.ContainsKey(tool))
-                    faults.Add(new($"{at}/tool", DayGridWords.IsNoToolOfThisDay(tool)));
+                    faults.Add(new($"{at}/tool", DayGridWords.IsNotToolOfThisDay(tool)));
                 ops.Add(
                     new(
                         job,

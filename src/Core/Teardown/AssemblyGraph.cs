@@ -62,9 +62,9 @@ internal sealed class AssemblyGraph
         void Add(string first, string second, string pointer)
         {
             if (!index.TryGetValue(first, out var f))
-                faults.Add(new(pointer, AssemblyGraphWords.IsNoPieceFastenerGroup(first)));
+                faults.Add(new(pointer, AssemblyGraphWords.IsNotPieceFastenerGroup(first)));
             else if (!index.TryGetValue(second, out var s))
-                faults.Add(new(pointer, AssemblyGraphWords.IsNoPieceFastenerGroup(second)));
+                faults.Add(new(pointer, AssemblyGraphWords.IsNotPieceFastenerGroup(second)));
             else
                 graph.Before[s] |= UInt128.One << f;
         }

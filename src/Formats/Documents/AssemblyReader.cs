@@ -73,10 +73,10 @@ public static class AssemblyReader
         var pieces = assembly.Pieces.Select(p => p.Id).Append(Assembly.BoardId).Concat(keys).ToHashSet();
         for (var i = 0; i < assembly.Fasteners.Count; i++)
             foreach (var j in assembly.Fasteners[i].Joins.Where(j => !pieces.Contains(j)))
-                o.FaultAt($"fasteners/{i}/joins", AssemblyReaderWords.IsNoPieceOfThisAssembly(j));
+                o.FaultAt($"fasteners/{i}/joins", AssemblyReaderWords.IsNotPieceOfThisAssembly(j));
         for (var i = 0; i < assembly.Leads.Count; i++)
             foreach (var j in assembly.Leads[i].Between.Where(j => !pieces.Contains(j)))
-                o.FaultAt($"leads/{i}/between", AssemblyReaderWords.IsNoPieceOfThisAssembly(j));
+                o.FaultAt($"leads/{i}/between", AssemblyReaderWords.IsNotPieceOfThisAssembly(j));
         return keys.Count == 0 ? assembly : OnBoards(assembly, keys);
     }
 

@@ -122,12 +122,12 @@ public static class BlockReader
         DocumentRules.Unique(o, "halves", block.Halves.Select(h => h.Id));
         for (var i = 0; i < block.Halves.Count; i++)
             if (!block.Plates.Any(p => p.Id == block.Halves[i].Plate))
-                o.FaultAt($"halves/{i}/plate", BlockReaderWords.IsNoPlateOfThisBlock(block.Halves[i].Plate));
+                o.FaultAt($"halves/{i}/plate", BlockReaderWords.IsNotPlateOfThisBlock(block.Halves[i].Plate));
         DocumentRules.Unique(o, "plates", block.Plates.Select(p => p.Id));
         DocumentRules.Unique(o, "plates", block.Plates.SelectMany(p => p.Holes).Select(h => h.Id));
         for (var i = 0; i < block.Joins.Count; i++)
             if (!block.Ports.Any(p => p.Id == block.Joins[i].Port))
-                o.FaultAt($"joins/{i}/port", BlockReaderWords.IsNoPortOfThisBlock(block.Joins[i].Port));
+                o.FaultAt($"joins/{i}/port", BlockReaderWords.IsNotPortOfThisBlock(block.Joins[i].Port));
         return block;
     }
 

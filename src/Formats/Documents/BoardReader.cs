@@ -52,7 +52,7 @@ public static class BoardReader
         DocumentRules.Unique(o, "parts", board.Parts.Select(p => p.Id));
         for (var i = 0; i < board.Parts.Count; i++)
             if (board.Parts[i].Under is { } lid && board.FindPart(lid) is null)
-                o.FaultAt($"parts/{i}/under", BoardReaderWords.IsNoPartOfThisBoard(lid));
+                o.FaultAt($"parts/{i}/under", BoardReaderWords.IsNotPartOfThisBoard(lid));
         return board;
     }
 

@@ -55,10 +55,10 @@ public static class CardReader
         for (var i = 0; i < card.Ribbons.Count; i++)
             foreach (var (end, name) in new[] { (card.Ribbons[i].From, "from"), (card.Ribbons[i].To, "to") })
                 if (!keys.Contains(end.Board))
-                    o.FaultAt($"ribbons/{i}/{name}/board", CardReaderWords.IsNoBoardOfThisCard(end.Board));
+                    o.FaultAt($"ribbons/{i}/{name}/board", CardReaderWords.IsNotBoardOfThisCard(end.Board));
         foreach (var (piece, i) in (card.Assembly?.Pieces ?? []).Select((p, i) => (p, i)))
             if (piece.Board is { } b && !keys.Contains(b))
-                o.FaultAt($"assembly/pieces/{i}/board", CardReaderWords.IsNoBoardOfThisCard(b));
+                o.FaultAt($"assembly/pieces/{i}/board", CardReaderWords.IsNotBoardOfThisCard(b));
         return card;
     }
 

@@ -63,7 +63,7 @@ public static class MachineReader
         var link = machine.Links[i];
         foreach (var (end, name) in new[] { (link.From, "from"), (link.To, "to") })
             if (!machine.Cards.Any(c => c.Key == end.Card))
-                o.FaultAt($"links/{i}/{name}/card", MachineReaderWords.IsNoCardOfThisMachine(end.Card));
+                o.FaultAt($"links/{i}/{name}/card", MachineReaderWords.IsNotCardOfThisMachine(end.Card));
         if (link.From.Card == link.To.Card)
             o.FaultAt($"links/{i}/to/card", MachineReaderWords.LinkJoinsTwoCards);
         if (link.MaxMm < link.MinMm)

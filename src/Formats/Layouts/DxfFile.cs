@@ -19,7 +19,7 @@ internal sealed record DxfEntity(TextFile File, string Type, int Line)
 
     public int Flags => int.TryParse(Text(70), CultureInfo.InvariantCulture, out var flags) ? flags : 0;
 
-    /// <exception cref="Core.InputException">The group is missing and has no default, or is no number.</exception>
+    /// <exception cref="Core.InputException">The group is missing and has no default, or is not a number.</exception>
     public double Number(int code, double? otherwise = null) =>
         Groups.FirstOrDefault(g => g.Code == code) is { Value: not null } group
             ? Number(group)

@@ -459,13 +459,13 @@ internal sealed partial class ExcellonReader
         if (number.Contains('.'))
         {
             if (!double.TryParse(number, NumberStyles.Float, CultureInfo.InvariantCulture, out var v))
-                throw _file.Refuse(_line, $"\"{number}\" is no number.");
+                throw _file.Refuse(_line, $"\"{number}\" is not a number.");
             return v * unit.ToMm();
         }
         var (integers, decimals) = Format(unit);
         var digits = number.TrimStart('+', '-');
         if (digits.Length == 0 || digits.Length > 15)
-            throw _file.Refuse(_line, $"\"{number}\" is no number.");
+            throw _file.Refuse(_line, $"\"{number}\" is not a number.");
         if (_leadingKept == true && digits.Length < integers + decimals)
             digits = digits.PadRight(integers + decimals, '0');
         var value = long.Parse(digits, CultureInfo.InvariantCulture) / Math.Pow(10, decimals);

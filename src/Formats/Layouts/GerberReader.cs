@@ -174,7 +174,7 @@ internal sealed class GerberReader
                 case 'M':
                     return Whole(line, figure) is not (0 or 2 or 30);
                 default:
-                    throw _file.Refuse(line, GerberReaderWords.IsNoGerberWord(LayoutReader.Short(word)));
+                    throw _file.Refuse(line, GerberReaderWords.IsNotGerberWord(LayoutReader.Short(word)));
             }
         }
         if (x is not null || y is not null || i is not null || j is not null)

@@ -69,7 +69,7 @@ internal static partial class SvgUnits
     }
 
     /// <summary>A length in units of the drawing; 0 where it is not stated.</summary>
-    /// <exception cref="InputException">It is no number of a unit that can be told.</exception>
+    /// <exception cref="InputException">It is not a number of a unit that can be told.</exception>
     public static double Length(TextFile file, XElement e, string attribute)
     {
         if ((string?)e.Attribute(attribute) is not { } text)

@@ -76,7 +76,7 @@ public sealed class LogCsv
     }
 
     /// <summary>The log, by what the columns were told to be.</summary>
-    /// <exception cref="InputException">A cell that is no number, with its line; times that do not rise.</exception>
+    /// <exception cref="InputException">A cell that is not a number, with its line; times that do not rise.</exception>
     public BenchLog Read(IReadOnlyList<LogColumn> columns, CancellationToken cancel = default)
     {
         var time = columns.FirstOrDefault(c => c.Channel is null);
@@ -162,7 +162,7 @@ public sealed class LogCsv
                 : throw _file.Refuse(line + 1, $"\"{Short(text)}\" is no time.");
         if (clock.Seconds(text) is { } seconds)
             return seconds;
-        throw _file.Refuse(line + 1, LogCsvWords.IsNoTimeOfClock(Short(text)));
+        throw _file.Refuse(line + 1, LogCsvWords.IsNotTimeOfClock(Short(text)));
     }
 
     private double? Number(string text)

@@ -54,7 +54,7 @@ public static class LogPack
             int rows = r.ReadInt32(),
                 series = r.ReadByte();
             if (rows is < 0 or > BenchLog.MaxRows || series > BenchLog.MaxSeries)
-                throw new InvalidDataException(LogPackWords.ThisIsNoPackedLog);
+                throw new InvalidDataException(LogPackWords.ThisIsNotPackedLog);
             var times = new double[rows];
             var last = 0L;
             for (var i = 0; i < rows; i++)

@@ -70,7 +70,7 @@ internal static class LabelEndpoints
     private static LabelPlace Find(string code, LibraryCache shop, Store.Jobs jobs)
     {
         if (Label.Parse(code) is not var (of, key))
-            throw new InputException("?code", LabelEndpointsWords.ThisIsNoCodeOfLabel);
+            throw new InputException("?code", LabelEndpointsWords.ThisIsNotCodeOfLabel);
         if (of == LabelOf.Drawer)
         {
             var label =

@@ -78,7 +78,7 @@ internal static class RecordEndpoints
         var (verdict, told) = RecordSeal.Check(html, secrets.Get(ShopSecrets.RecordKey, RecordSeal.KeyBytes));
         if (told is null)
             return TypedResults.Ok(
-                new RecordCheck(verdict, RecordEndpointsWords.ThisIsNoBuildRecord, null, null, null, [])
+                new RecordCheck(verdict, RecordEndpointsWords.ThisIsNotBuildRecord, null, null, null, [])
             );
         var row = verdict == SealVerdict.Whole ? jobs.All().FirstOrDefault(j => j.Id == told.Job) : null;
         var now = row is null ? (bool?)null : IsSame(html, room.Html(views.View(row.Id, cancel), told.For, cancel));

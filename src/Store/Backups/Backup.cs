@@ -263,7 +263,7 @@ public static class Backup
         }
         catch (Exception e) when (e is InvalidDataException or SqliteException or JsonException)
         {
-            throw new BackupFaultException(BackupWords.IsNoWholeBackup(file, e.Message));
+            throw new BackupFaultException(BackupWords.IsNotWholeBackup(file, e.Message));
         }
         catch (FileNotFoundException)
         {
@@ -277,7 +277,7 @@ public static class Backup
         using var stream = entry?.Open();
         var manifest = stream is null ? null : JsonSerializer.Deserialize<BackupManifest>(stream, Json);
         if (manifest is not { Format: Format, Files: not null, Tables: not null })
-            throw new BackupFaultException(BackupWords.IsNoBackupOfShop(file));
+            throw new BackupFaultException(BackupWords.IsNotBackupOfShop(file));
         if (manifest.Version > FormatVersion)
             throw new BackupFaultException(BackupWords.WasWrittenByNewerVersionOfThisProgram(file));
         return manifest;
@@ -288,7 +288,7 @@ public static class Backup
         // a name may lead nowhere but into the folder
         var name = f.Name.StartsWith(PhotoPrefix, StringComparison.Ordinal) ? f.Name[PhotoPrefix.Length..] : f.Name;
         if (name != Path.GetFileName(name) || f.Name == name && name != DatabaseName)
-            throw new BackupFaultException(BackupWords.IsNoFileOfBackup(f.Name));
+            throw new BackupFaultException(BackupWords.IsNotFileOfBackup(f.Name));
         var entry = zip.GetEntry(f.Name) ?? throw new BackupFaultException(BackupWords.IsMissingInBackup(f.Name));
         using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
         using var from = entry.Open();

@@ -252,7 +252,7 @@ public class DrawingDialectTests
     [InlineData("""<g transform="bend(3)"/>""", "bend(3)")]
     [InlineData("""<circle r="50%"/>""", "no length of its own")]
     [InlineData("""<g id="a"><use xlink:href="#a"/></g>""", "in themselves")]
-    [InlineData("<g>", "no whole XML")]
+    [InlineData("<g>", "not complete XML")]
     public void A_vector_drawing_that_cannot_be_read_says_where(string inner, string says) =>
         Assert.Contains(says, Assert.Throws<InputException>(() => Read(Svg(inner))).Message, StringComparison.Ordinal);
 }

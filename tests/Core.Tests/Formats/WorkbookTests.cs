@@ -160,7 +160,7 @@ public class WorkbookTests
             { "macros", Workbook(new() { ["List"] = Placement }, ("xl/vbaProject.bin", [1, 2, 3])) },
             { "64 MiB", Workbook(new() { ["List"] = Placement }, ("xl/media/x.bin", new byte[70_000_000])) },
             { "cut off", good[..(good.Length / 2)] },
-            { "no workbook", Zipped("notes.txt") },
+            { "not a workbook", Zipped("notes.txt") },
             { "can't be read", Workbook(new() { ["<"] = Placement }) },
         };
     }

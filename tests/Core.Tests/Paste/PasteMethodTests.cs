@@ -43,7 +43,7 @@ public class PasteMethodTests
         );
         Assert.Contains(
             PasteMethods.LiquidMetal(far, Plated(null), die).Cautions,
-            c => c.Contains("no aluminium", StringComparison.Ordinal)
+            c => c.Contains("not aluminium", StringComparison.Ordinal)
         );
     }
 

@@ -273,7 +273,7 @@ public static class SeatingSolver
 
     private static string WithoutLoad(List<DieContact> dies, List<PadContact> pads, string unknown) =>
         SeatingSolverWords.PadsPushBack(pads.Sum(p => p.LoadN))
-        + SeatingSolverWords.WhatPressesIsNotStated(dies.Count > 1 ? "the dies" : "the die", unknown);
+        + SeatingSolverWords.WhatPressesIsUnknown(dies.Count > 1 ? "the dies" : "the die", unknown);
 
     private static string Why(List<DieContact> dies, List<PadContact> pads, bool floats, double limitUm)
     {

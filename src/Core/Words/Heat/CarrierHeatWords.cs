@@ -22,5 +22,5 @@ internal static class CarrierHeatWords
         $"Pad material \"{material}\" is not known: give it in materials or add it to the drawer.";
 
     public static string StatesNoConductivity(string material) =>
-        $"{material} states no conductivity: its parts cannot be told.";
+        $"{material} states no conductivity: its parts cannot be calculated.";
 }

@@ -13,7 +13,7 @@ internal static class ExpectWords
         $"No land of the block covers {part}: its temperature cannot be calculated.";
 
     public static string HowBlockRests(string message, double defaultBondLineMm) =>
-        $"How the block rests cannot be told ({message}): films of "
+        $"How the block rests cannot be calculated ({message}): films of "
         + $"{defaultBondLineMm:0} µm and drawn gaps are taken.";
 
     public static string WhatPressesIs(string part, string notTold, double least, double most) =>
@@ -31,5 +31,5 @@ internal static class ExpectWords
         $"The pad on {id} does not touch: only the board carries its heat.";
 
     public static string StatesNoConductivity(string material, string id) =>
-        $"{material} states no conductivity: {id} cannot be told.";
+        $"{material} states no conductivity: {id} cannot be calculated.";
 }

@@ -3,8 +3,8 @@ namespace FaithfulBracket.Core.Words.Kit;
 /// <summary>Sentences of jet plates.</summary>
 internal static class JetPlatesWords
 {
-    public static string IsNoJetPlate(double measuredMm) =>
-        $"{measuredMm:0.00} mm is no jet plate of this block: measure again, flat between the jaws.";
+    public static string IsNotJetPlate(double measuredMm) =>
+        $"{measuredMm:0.00} mm is not a jet plate of this block: measure again, flat between the jaws.";
 
     public static string RightOne(double measuredMm, string? jetPlate) =>
         $"{measuredMm:0.00} mm: {jetPlate}, the right one.";

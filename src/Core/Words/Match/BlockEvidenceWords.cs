@@ -12,7 +12,7 @@ internal static class BlockEvidenceWords
         + $"{named}. "
         + "Look at the block, measure it, or take its manual's table.";
 
-    public static string WhatPressesDieIsNotStated(string unknown) => $"What presses the die is not told: {unknown}";
+    public static string WhatPressesDieIsUnknown(string unknown) => $"What presses the die is not known: {unknown}";
 
     public static string MeasureFirstOnStep(string land, string partRests) =>
         $"Measure {land} first: {partRests} on its step, ";

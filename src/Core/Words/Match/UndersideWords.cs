@@ -4,10 +4,10 @@ namespace FaithfulBracket.Core.Words.Match;
 internal static class UndersideWords
 {
     public static string MoreThanHolesAreDrawn(int mostHoles) =>
-        $"More than {mostHoles} holes are drawn: leave out what is no screw.";
+        $"More than {mostHoles} holes are drawn: leave out what is not a screw.";
 
     public static string MoreThanClosedLinesAreDrawn(int mostShapes) =>
-        $"More than {mostShapes} closed lines are drawn: leave out what is no land.";
+        $"More than {mostShapes} closed lines are drawn: leave out what is not a land.";
 
     public static string DrawingsNotLieAsBlocksScrews(string holeDoes, int screwCount, string agrees) =>
         $"The drawing's {holeDoes} not lie as the block's screws, "

@@ -3,7 +3,7 @@ namespace FaithfulBracket.Core.Words.Mount;
 /// <summary>Sentences of mounted bow.</summary>
 internal static class MountedBowWords
 {
-    public static string HowBoardBowsIsNotStated(string unknown) => $"How the board bows is not told: {unknown}";
+    public static string HowBoardBowsIsUnknown(string unknown) => $"How the board bows is not known: {unknown}";
 
     public static string BoardWouldBowMoreThanTimes(double mostThicknesses) =>
         $"The board would bow more than {mostThicknesses:0} times its thickness: further than this model reaches. ";

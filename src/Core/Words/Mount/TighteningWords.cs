@@ -9,12 +9,12 @@ internal static class TighteningWords
     public static string MovesAtThisStep(double many, int mostMoves) =>
         $"{many:0} moves at this step; at most {mostMoves}: take larger turns.";
 
-    public static string IsNoScrewOfThisBlock(string hole) => $"\"{hole}\" is no screw of this block.";
+    public static string IsNotScrewOfThisBlock(string hole) => $"\"{hole}\" is not a screw of this block.";
 
     public static string ScrewsTurningOfAtMost(int screws, int mostScrews) =>
         $"{screws} screws; the turning of at most {mostScrews} is simulated.";
 
-    public static string HowFarToTurnAtTime(string unknown) => $"How far to turn at a time is not told: {unknown}";
+    public static string HowFarToTurnAtTime(string unknown) => $"How far to turn at a time is not known: {unknown}";
 
     public static string NameEachOfScrewsOnce(int holeCount) => $"Name each of the {holeCount} screws once.";
 }

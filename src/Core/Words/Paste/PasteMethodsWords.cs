@@ -28,7 +28,7 @@ internal static class PasteMethodsWords
     public const string BlocksFaceIsAluminium = "The block's face is aluminium: gallium destroys it. Never.";
 
     public const string BlockDoesNotSayWhatFace =
-        "The block does not say what its face is made of: make sure that it is no aluminium.";
+        "The block does not say what its face is made of: make sure that it is not aluminium.";
 
     public const string BareCopperSoaksLiquidMetalUp =
         "Bare copper soaks liquid metal up: it stains, and a second coat is due after some weeks.";

@@ -5,7 +5,7 @@ internal static class BeforeAfterWords
 {
     public const string NothingWasReadYet = "Nothing was read yet.";
 
-    public const string ThereIsNoReadingFromBefore = "There is no reading from before: the gain cannot be told.";
+    public const string ThereIsNoReadingFromBefore = "There is no reading from before: the gain cannot be calculated.";
 
     public const string ThereIsNoReadingFromAfterwards = "There is no reading from afterwards yet.";
 

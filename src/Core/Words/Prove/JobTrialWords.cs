@@ -15,11 +15,11 @@ internal static class JobTrialWords
         $"{told}{range}; told over {over}, from {runs} before and {a} after.";
 
     public static string GainIsToldWithin(double wantedK) =>
-        $"The gain is told within ± {wantedK:0} K: no further run is needed.";
+        $"The gain is known within ± {wantedK:0} K: no further run is needed.";
 
     public static string AfterWithPauseBetweenWouldTell(string moreRuns, double wantedK) =>
-        $"{moreRuns} after, with a pause between, would tell the gain within ± {wantedK:0} K.";
+        $"{moreRuns} after, with a pause between, would give the gain within ± {wantedK:0} K.";
 
     public static string NoNumberOfRunsAfterTells(double wantedK) =>
-        $"No number of runs after tells the gain within ± {wantedK:0} K: the runs before were too few or too far apart.";
+        $"No number of runs after gives the gain within ± {wantedK:0} K: the runs before were too few or too far apart.";
 }

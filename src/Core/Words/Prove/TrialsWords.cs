@@ -6,7 +6,7 @@ internal static class TrialsWords
     public static string LimitsRunsBodyOfMiB(int mostRuns) => $"Limits: {mostRuns} runs, a body of 4 MiB.";
 
     public static string ThereIsNoRunWork(string phase) =>
-        $"There is no run {phase} the work: the gain is told from both.";
+        $"There is no run {phase} the work: the gain is calculated from both.";
 
     public const string NoReferenceIsInAllRuns = "No reference is in all runs: coolant at the inlet, or the room.";
 }

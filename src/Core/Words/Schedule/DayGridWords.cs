@@ -3,12 +3,12 @@ namespace FaithfulBracket.Core.Words.Schedule;
 /// <summary>Sentences of day grid.</summary>
 internal static class DayGridWords
 {
-    public static string IsNoOperationOfThisDay(string name) => $"\"{name}\" is no operation of this day.";
+    public static string IsNotOperationOfThisDay(string name) => $"\"{name}\" is not an operation of this day.";
 
     public static string ItNeedsPairsOfHands(int hands, int otherHands) =>
         $"It needs {hands} pairs of hands; the day has {otherHands}.";
 
-    public static string IsNoToolOfThisDay(string tool) => $"\"{tool}\" is no tool of this day.";
+    public static string IsNotToolOfThisDay(string tool) => $"\"{tool}\" is not a tool of this day.";
 
     public static string WaitsForSomethingThatWaits(string job, string of) =>
         $"{job}/{of} waits for something that waits for it.";

@@ -49,7 +49,7 @@ internal static class DirectDieWords
         $"{bareCount} bare {partsLie} in reach of a drop: " + "coat them and let it dry before any metal is opened.";
 
     public const string BlockDoesNotSayWhatFace =
-        "The block does not say what its face is made of: make sure that it is no aluminium.";
+        "The block does not say what its face is made of: make sure that it is not aluminium.";
 
     public const string BareCopperSoaksLiquidMetalUp =
         "Bare copper soaks liquid metal up: it stains, and a second coat is due after some weeks.";

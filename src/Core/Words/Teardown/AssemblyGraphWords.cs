@@ -6,8 +6,8 @@ internal static class AssemblyGraphWords
     public static string ScrewGroupsLeadsAndPieces(int actCount, int mostActs) =>
         $"{actCount} screw groups, leads and pieces; at most {mostActs} can be planned.";
 
-    public static string IsNoPieceFastenerGroup(string first) =>
-        $"\"{first}\" is no piece, fastener group or lead of this assembly.";
+    public static string IsNotPieceFastenerGroup(string first) =>
+        $"\"{first}\" is not a piece, fastener group or lead of this assembly.";
 
     public static string BoardAssemblyFastenersHiddenBy(int i) => $"board/assembly/fasteners/{i}/hiddenBy";
 

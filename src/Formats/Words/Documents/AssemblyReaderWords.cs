@@ -3,5 +3,5 @@ namespace FaithfulBracket.Formats.Words.Documents;
 /// <summary>Sentences of assembly reader.</summary>
 internal static class AssemblyReaderWords
 {
-    public static string IsNoPieceOfThisAssembly(string j) => $"\"{j}\" is no piece of this assembly.";
+    public static string IsNotPieceOfThisAssembly(string j) => $"\"{j}\" is not a piece of this assembly.";
 }

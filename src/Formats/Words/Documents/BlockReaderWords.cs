@@ -12,9 +12,9 @@ internal static class BlockReaderWords
     public static string ExpectedAtMostFound(int mostCarriers, int carrierCount) =>
         $"Expected at most {mostCarriers}, found {carrierCount}.";
 
-    public static string IsNoPlateOfThisBlock(string plate) => $"\"{plate}\" is no plate of this block.";
+    public static string IsNotPlateOfThisBlock(string plate) => $"\"{plate}\" is not a plate of this block.";
 
-    public static string IsNoPortOfThisBlock(string port) => $"\"{port}\" is no port of this block.";
+    public static string IsNotPortOfThisBlock(string port) => $"\"{port}\" is not a port of this block.";
 
     public const string TopPadNeedsBothThickness = "A top pad needs both its thickness and its width.";
 

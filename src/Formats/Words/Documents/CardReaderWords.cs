@@ -10,5 +10,5 @@ internal static class CardReaderWords
 
     public const string MissingSayHowThisBoardSits = "Missing: say how this board sits to the first.";
 
-    public static string IsNoBoardOfThisCard(string board) => $"\"{board}\" is no board of this card.";
+    public static string IsNotBoardOfThisCard(string board) => $"\"{board}\" is not a board of this card.";
 }

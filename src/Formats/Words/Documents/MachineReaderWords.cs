@@ -6,7 +6,7 @@ internal static class MachineReaderWords
     public static string ExpectedToCardsFound(int mostCards, int cardCount) =>
         $"Expected 1 to {mostCards} cards, found {cardCount}.";
 
-    public static string IsNoCardOfThisMachine(string card) => $"\"{card}\" is no card of this machine.";
+    public static string IsNotCardOfThisMachine(string card) => $"\"{card}\" is not a card of this machine.";
 
     public const string LinkJoinsTwoCards = "A link joins two cards.";
 

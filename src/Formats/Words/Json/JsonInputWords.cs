@@ -19,7 +19,7 @@ internal static class JsonInputWords
     public const string ButInsteadReachedEnd = "but instead reached end";
 
     public static string HoldsTextThatIsNoWhole(string line) =>
-        $"{line} holds text that is no whole Unicode: half of a pair, or broken UTF-8.";
+        $"{line} holds text that is not complete Unicode: half of a pair, or broken UTF-8.";
 
     public static string HoldsNumberTooLarge(string line) => $"{line} holds a number too large to be one.";
 }

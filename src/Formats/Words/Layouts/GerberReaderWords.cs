@@ -27,7 +27,7 @@ internal static class GerberReaderWords
 
     public const string SRPanelOfSeveralBoards = "SR: a panel of several boards. Export the profile of a single board.";
 
-    public static string IsNoGerberWord(string shortText) => $"\"{shortText}\" is no Gerber word.";
+    public static string IsNotGerberWord(string shortText) => $"\"{shortText}\" is not a Gerber word.";
 
     public static string MoreThanLines(int mostPoints) =>
         $"more than {mostPoints} lines. Export the board's profile alone.";

@@ -23,7 +23,7 @@ internal static class LayoutReaderWords
     public const string FileIsEmpty = "the file is empty.";
 
     public const string ThisIsNoTextFile =
-        "this is no text file. Expected Excellon drill, a Gerber profile, pick-and-place text or .xlsx, IDF 3.0, DXF, SVG or our own CSV.";
+        "this is not a text file. Expected Excellon drill, a Gerber profile, pick-and-place text or .xlsx, IDF 3.0, DXF, SVG or our own CSV.";
 
     public static string ExpectedBOARDFILEOrLIBRARYFILE(string shortText) =>
         $"expected BOARD_FILE or LIBRARY_FILE, found \"{shortText}\". Export a single board as IDF 3.0.";

@@ -9,7 +9,7 @@ internal static class SvgReaderWords
     public const string ThisIsXMLButNoSVG = "this is XML, but no SVG drawing.";
 
     public static string ThisDrawingBreaksOff(string message) =>
-        $"this drawing breaks off or is no whole XML: {message}";
+        $"this drawing breaks off or is not complete XML: {message}";
 
     public static string MoreThanElementsUsedOnesCounted(int mostElements) =>
         $"more than {mostElements} elements, used ones counted.";

@@ -16,7 +16,7 @@ internal static class TableReaderWords
     public static string NotUnderstoodAndLeftOut(string file, string columns, string rest) =>
         $"{file}: {columns} not understood and left out: " + $"{rest}.";
 
-    public const string SideAndStandTogether = "side: 0, 1 and 2 stand together; which is top is not told.";
+    public const string SideAndStandTogether = "side: 0, 1 and 2 stand together; which is top is not stated.";
 
     public const string IsTakenAsTopAsBottom = "0 is taken as top, 1 as bottom";
 

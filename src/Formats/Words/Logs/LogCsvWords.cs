@@ -15,7 +15,7 @@ internal static class LogCsvWords
     public const string LogHasFewerThanTwoRows = "The log has fewer than two rows.";
 
     public static string InColumnIsNoNumber(string shortText, string otherShortText) =>
-        $"\"{shortText}\" in column \"{otherShortText}\" is no number.";
+        $"\"{shortText}\" in column \"{otherShortText}\" is not a number.";
 
-    public static string IsNoTimeOfClock(string shortText) => $"\"{shortText}\" is no time of the clock.";
+    public static string IsNotTimeOfClock(string shortText) => $"\"{shortText}\" is not a time of day.";
 }

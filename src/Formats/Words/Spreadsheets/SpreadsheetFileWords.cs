@@ -31,7 +31,7 @@ internal static class SpreadsheetFileWords
         "a workbook with macros is not opened. Save it as .xlsx without them.";
 
     public const string ZipArchiveThatIsNoWorkbook =
-        "a zip archive that is no workbook. Unpack it and drop the files in it.";
+        "a zip archive that is not a workbook. Unpack it and drop the files in it.";
 
     public static string WorkbookUnpacksToMore(long mostUnpacked) =>
         $"the workbook unpacks to more than {mostUnpacked} MiB.";

@@ -14,7 +14,7 @@ internal static class ProblemKindsWords
     public const string InputCanNotBeRead = "The input cannot be read";
 
     public const string BodyIsNoWholeJSON =
-        "The body is no whole JSON, is nested too deeply, or has fields that this call does not know.";
+        "The body is not complete JSON, is nested too deeply, or has fields that this call does not know.";
 
     public const string SentenceNamesLineOrField = "The sentence names the line or the field. Nothing was changed.";
 

@@ -5,7 +5,7 @@ internal static class LabelEndpointsWords
 {
     public const string LimitsPictureOfMiBAndMegapixels = "Limits: a picture of 16 MiB and 50 megapixels.";
 
-    public const string ThisIsNoCodeOfLabel = "This is no code of a label of this shop.";
+    public const string ThisIsNotCodeOfLabel = "This is not the code of a label of this shop.";
 
     public static string DrawerHasNo(string key) => $"The drawer has no {key}.";
 

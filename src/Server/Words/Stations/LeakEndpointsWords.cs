@@ -12,12 +12,12 @@ internal static class LeakEndpointsWords
     public static string ApiJobsLeakTests(long id) => $"/api/jobs/{id}/leak-tests";
 
     public const string FiguresDoNotTellYet =
-        "The figures do not tell yet. Hold longer, or say what you saw: tight or leaks.";
+        "The figures do not decide yet. Hold longer, or say what you saw: tight or leaks.";
 
     public static string ExpectedToSamplesFound(int leastSamples, int mostSamples, int sampleCount) =>
         $"Expected {leastSamples} to {mostSamples} samples, found {sampleCount}.";
 
-    public const string HoldIsNotToldYet = "The hold is not told yet: wait until it passes or fails.";
+    public const string HoldIsNotToldYet = "The hold is not decided yet: wait until it passes or fails.";
 
     public const string ExpectedStartKPaEndKPaAndMinutesTogether = "Expected startKPa, endKPa and minutes together.";
 

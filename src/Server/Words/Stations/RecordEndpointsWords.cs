@@ -7,7 +7,7 @@ internal static class RecordEndpointsWords
 
     public const string ExpectedClientOrShop = "Expected client or shop.";
 
-    public const string ThisIsNoBuildRecord = "This is no build record of this program.";
+    public const string ThisIsNotBuildRecord = "This is not a build record of this program.";
 
     public static string WordForWordWhatThisShop(long job) => $"Word for word what this shop gave out for job {job}.";
 

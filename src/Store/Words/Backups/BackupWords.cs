@@ -14,16 +14,16 @@ internal static class BackupWords
 
     public static string TableInIs(string table, string file) => $"Table {table} in {file} is not what was backed up.";
 
-    public static string IsNoWholeBackup(string file, string message) => $"{file} is no whole backup: {message}";
+    public static string IsNotWholeBackup(string file, string message) => $"{file} is not a complete backup: {message}";
 
     public static string ThereIsNoFile(string file) => $"There is no file {file}.";
 
-    public static string IsNoBackupOfShop(string file) => $"{file} is no backup of a shop.";
+    public static string IsNotBackupOfShop(string file) => $"{file} is not a backup of a shop.";
 
     public static string WasWrittenByNewerVersionOfThisProgram(string file) =>
         $"{file} was written by a newer version of this program.";
 
-    public static string IsNoFileOfBackup(string f) => $"\"{f}\" is no file of a backup.";
+    public static string IsNotFileOfBackup(string f) => $"\"{f}\" is not a file of a backup.";
 
     public static string IsMissingInBackup(string f) => $"{f} is missing in the backup.";
 

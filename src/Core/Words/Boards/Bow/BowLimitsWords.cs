@@ -11,7 +11,7 @@ internal static class BowLimitsWords
         $"Expected at most {most} {what}, found {count}.";
 
     public static string MoreThanTimesAsLong(double mostSlender) =>
-        $"More than {mostSlender} times as long as wide: this is no plate.";
+        $"More than {mostSlender} times as long as wide: this is not a plate.";
 
     public const string ThisOutlineWithSoManyElements =
         "This outline with so many elements is too much work: ask for fewer.";

@@ -7,8 +7,8 @@ internal static class SeatingSolverWords
 
     public static string PadsPushBack(double padCount) => $"The pads push back {padCount:0} N. ";
 
-    public static string WhatPressesIsNotStated(string theDie, string unknown) =>
-        $"What presses {theDie} is not told: {unknown}";
+    public static string WhatPressesIsUnknown(string theDie, string unknown) =>
+        $"What presses {theDie} is not known: {unknown}";
 
     public const string NoDieIsUnderPaste = "No die is under paste: the plate stands on its standoffs.";
 

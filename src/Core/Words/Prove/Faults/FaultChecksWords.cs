@@ -5,7 +5,7 @@ internal static class FaultChecksWords
 {
     public const string FilmLeftOnPad = "film left on a pad";
 
-    public const string LessFlowThanStated = "less flow than told";
+    public const string LessFlowThanStated = "less flow than stated";
 
     public const string AirInFins = "air in the fins";
 

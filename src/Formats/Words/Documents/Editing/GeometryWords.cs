@@ -6,5 +6,5 @@ internal static class GeometryWords
     public static string HasNeitherPlaceNorOutline(string nameOf) => $"{nameOf} has neither a place nor an outline.";
 
     public static string OutlineHoldsSomething(string pointerOf) =>
-        $"{pointerOf}/outline holds something that is no point.";
+        $"{pointerOf}/outline holds something that is not a point.";
 }
