@@ -222,7 +222,7 @@ public class DocumentEditorTests
                 .Parts.Single(p => board.FindPart(p.Part)!.Kind == Boards.PartKind.Die)
                 .RangeK;
         var waiting = BlockReader.Read(DocumentWriter.Write(begun));
-        Assert.All(Told(waiting), t => Assert.Contains("not told", t, StringComparison.Ordinal));
+        Assert.All(Told(waiting), t => Assert.Contains("not known", t, StringComparison.Ordinal));
         // nor by how much to turn at a time
         Assert.Contains(
             "S1",
@@ -243,7 +243,7 @@ public class DocumentEditorTests
                 ),
             ],
         };
-        Assert.All(Told(weighed), t => Assert.DoesNotContain("not told", t, StringComparison.Ordinal));
+        Assert.All(Told(weighed), t => Assert.DoesNotContain("not known", t, StringComparison.Ordinal));
         Assert.NotEmpty(Compute.Tighten(board, weighed, [], Sample.Materials, Sample.Grey).Moves);
         // what is expected keeps a range that holds every film it may have
         Assert.True(RangeK(waiting) > 2 * RangeK(weighed), $"{RangeK(waiting):0.0} beside {RangeK(weighed):0.0} K");
