@@ -40,7 +40,7 @@ internal static class PrepStationWords
         $"Cold plate: {metal}. Bare copper tarnishes under fingers: gloves.";
 
     public static string DryFit(string pair, string on, string things) =>
-        $"Dry-fit {pair}{on} without pads or paste ({things})";
+        $"Dry fit of {pair}{on} without pads or paste ({things})";
 
     public const string DocumentsSeeNothingInWay = "The documents see nothing in the way.";
 
