@@ -169,7 +169,7 @@ public sealed class JobEntries(ShopDatabase database, PhotoFolder shelf, TimePro
             }
         );
         if (!struck)
-            throw new NotFoundException(JobPapersWords.ThereIsNoReadingInJob(id, jobId));
+            throw new NotFoundException(JobEntriesWords.ThereIsNoReadingInJob(id, jobId));
     }
 
     public IReadOnlyList<NoteRow> Notes(long jobId)
@@ -234,7 +234,7 @@ public sealed class JobEntries(ShopDatabase database, PhotoFolder shelf, TimePro
         return c.QuerySingleOrDefault<PhotoRow>(
                 "select id, job_id, step_id, file, media_type, bytes, by_initials, at, x_mm, y_mm, face, source from photo where id = @id",
                 new { id }
-            ) ?? throw new NotFoundException(JobPapersWords.ThereIsNoPhoto(id));
+            ) ?? throw new NotFoundException(JobEntriesWords.ThereIsNoPhoto(id));
     }
 
     /// <summary>The picture is on disk before its row is.</summary>
@@ -335,7 +335,7 @@ public sealed class JobEntries(ShopDatabase database, PhotoFolder shelf, TimePro
                     t
                 );
                 if (last == StepEvent.Done)
-                    throw new StepSignedException(JobPapersWords.ThisStepIsSigned);
+                    throw new StepSignedException(JobEntriesWords.ThisStepIsSigned);
                 return c.ExecuteScalar<long>(
                     """
                     insert into timer (job_id, step_id, label, started_at, seconds, by_initials, device_at)
@@ -365,7 +365,7 @@ public sealed class JobEntries(ShopDatabase database, PhotoFolder shelf, TimePro
                 jobId,
                 at = Stamp.Format(time),
             },
-            JobPapersWords.TimerOfJobDoesNotRun(id, jobId)
+            JobEntriesWords.TimerOfJobDoesNotRun(id, jobId)
         );
 
     private void Required(string sql, object values, string otherwise)

@@ -83,7 +83,7 @@ public sealed class Jobs(ShopDatabase database, TimeProvider time)
 
     internal static JobRow Get(SqliteConnection c, DbTransaction? t, long id) =>
         c.QuerySingleOrDefault<JobRow>($"select {Columns} from job where id = @id", new { id }, t)
-        ?? throw new NotFoundException(JobsWords.ThereIsNoJob(id));
+        ?? throw new NotFoundException(JobStampsWords.ThereIsNoJob(id));
 
     /// <summary>Takes a job off the benches, or brings it back.</summary>
     /// <exception cref="NotFoundException">No such job.</exception>
@@ -100,7 +100,7 @@ public sealed class Jobs(ShopDatabase database, TimeProvider time)
                 )
         );
         if (changed == 0)
-            throw new NotFoundException(JobsWords.ThereIsNoJob(id));
+            throw new NotFoundException(JobStampsWords.ThereIsNoJob(id));
     }
 
     /// <summary>Archived jobs, the newest first.</summary>

@@ -34,7 +34,7 @@ internal static class SentEntries
             return found.Kind == kind && found.JobId == jobId && (found.Content ?? text) == text
                 ? found.PaperId
                 : throw new KeyTakenException(
-                    SentPapersWords.ThisKeyWasUsedBefore(found.Kind, found.PaperId, found.JobId),
+                    SentEntriesWords.ThisKeyWasUsedBefore(found.Kind, found.PaperId, found.JobId),
                     found.Content,
                     text
                 );

@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Words.Heat;
+using FaithfulBracket.Core.Words.Pads;
 
 namespace FaithfulBracket.Core.Heat;
 
@@ -30,12 +31,12 @@ public static class CarrierHeat
     {
         var (board, block) = (module.Board, module.Block);
         var curve =
-            block.Flow ?? throw new InputException("block/flow", CarrierHeatWords.BlockStatesNoResistanceOverFlow);
+            block.Flow ?? throw new InputException("block/flow", BlockHeatWords.BlockStatesNoResistanceOverFlow);
         var stated = board.Parts.Where(p => p.Kind != PartKind.Empty).Sum(p => p.DissipationW);
         var scale =
             at.PowerW is not { } asked ? 1
             : stated > 0 ? asked / stated
-            : throw new InputException("board/parts", CarrierHeatWords.NoPartStatesHeatItGives);
+            : throw new InputException("board/parts", BlockHeatWords.NoPartStatesHeatItGives);
         // the others under the block run as this one does
         var total = (stated + module.BesideW) * scale;
         var rise = Coolant.RiseK(total, at.FlowLMin);
@@ -113,7 +114,7 @@ public static class CarrierHeat
 
     private static double Way(CarriedModule module, string material, double gapMm, double areaMm2) =>
         !module.Materials.TryGetValue(material, out var known)
-            ? throw new InputException("pads", CarrierHeatWords.PadMaterialIsNotKnown(material))
+            ? throw new InputException("pads", PadChoiceWords.PadMaterialIsNotKnown(material))
             : PadWay.KPerW(known, gapMm, areaMm2)
                 ?? throw new InputException("pads", CarrierHeatWords.StatesNoConductivity(material));
 }

@@ -5,6 +5,7 @@ using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Pads.Seating;
 using FaithfulBracket.Core.Words.Heat;
+using FaithfulBracket.Core.Words.Pads;
 
 namespace FaithfulBracket.Core.Heat;
 
@@ -92,7 +93,7 @@ public static class Expect
                 }
             );
             if (part.Part is { LimitC: { } limit, Kind: not PartKind.Lid } && mean + land + own > limit)
-                warnings.Add(ExpectWords.WouldRunAtAllowed(part.Part.Id, mean + land + own, limit));
+                warnings.Add(CarrierHeatWords.WouldRunAtAllowed(part.Part.Id, mean + land + own, limit));
         }
         parts.AddRange(UnderLid.Dies(laid.Board, parts, mean, warnings));
         var told = parts.Select(p => p.Part).ToHashSet();
@@ -194,11 +195,11 @@ public static class Expect
             var id = part.Part.Id;
             if (!_pads.TryGetValue(id, out var pad))
             {
-                _warnings.Add(ExpectWords.HasNoPad(id));
+                _warnings.Add(CarrierHeatWords.HasNoPad(id));
                 return null;
             }
             if (!_materials.TryGetValue(pad.Material, out var material))
-                throw new InputException("pads", ExpectWords.PadMaterialIsNotKnown(pad.Material));
+                throw new InputException("pads", PadChoiceWords.PadMaterialIsNotKnown(pad.Material));
             var squash = _seated?.Pads.FirstOrDefault(p => p.Part == id)?.Squash;
             var gap = squash is { } s
                 ? pad.ThicknessMm * (1 - s)

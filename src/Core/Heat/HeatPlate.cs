@@ -46,7 +46,7 @@ public sealed class HeatPlate
             }
         );
         if (EnvelopeCholesky.Work(first) > MaxWork)
-            throw new InputException("cellMm", HeatPlateWords.PlateIsTooLargeForCells);
+            throw new InputException("cellMm", HeatGridWords.PlateIsTooLargeForCells);
         _matrix = new(first);
         var perSquare = kWPerMK / 1000 * thicknessMm;
         grid.Each(

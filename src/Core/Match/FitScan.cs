@@ -81,7 +81,7 @@ public static class FitScan
                 board,
                 block,
                 0,
-                FitScanWords.BoardsSocketIs(socket, string.Join(", ", block.Sockets.Select(s => s.Socket)))
+                EnvelopeWords.BoardsSocketIs(socket, string.Join(", ", block.Sockets.Select(s => s.Socket)))
             );
         // measured positions may lie anywhere near: only holes out of all reach settle those
         if (board.PositionSigmaMm > 0 ? !MayPair(board, block) : !distances.MayLineUp(block))

@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Blocks.Depths;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Words.Blocks.Assumed;
 using FaithfulBracket.Core.Words.Match;
 
 namespace FaithfulBracket.Core.Match;
@@ -32,7 +33,7 @@ public static class LandDepths
             board.Parts.Where(p => p is { Kind: PartKind.Die, Face: Face.Front }).MaxBy(p => p.WidthMm * p.DepthMm)
             ?? throw new InputException("/board", LandDepthsWords.BoardHasNoDieOnFront);
         if (die.HeightUnknown)
-            throw new InputException("/board", LandDepthsWords.NobodyHasMeasuredHowHighDie(die.Id));
+            throw new InputException("/board", AssumedBlockWords.NobodyHasMeasuredHowHighDie(die.Id));
         var frame = new DepthFrame(die.HeightMm, Sigma(die));
         var parts = LaidBlock.Create(board, block).Pairings().ToLookup(p => p.Land.Id, p => p.Part);
         var known = block.Plates.SelectMany(p => p.Lands).Select(l => l.Id).ToHashSet();

@@ -147,7 +147,7 @@ public static class MemoryBridge
             ) with
             {
                 Detail =
-                    (films > 0 ? MemoryBridgeWords.PeelOuterFilmOff(HowMany.All(films, "narrow pad")) : "")
+                    (films > 0 ? BridgingWords.PeelOuterFilmOff(HowMany.All(films, "narrow pad")) : "")
                     + MemoryBridgeWords.BoltThatBindsIsCrossed,
                 Driver = Driver(first.Block, star),
                 Count = star.Count > 0 ? star.Count : null,

@@ -334,7 +334,7 @@ internal static class MountSteps
                     : FromBack ? MountStepsWords.LowerOntoHolesVisible(TheBoard, _order.Name(_pair))
                     : MountStepsWords.LowerOnto(_order.Name(_pair), TheBoard),
                 Detail =
-                    (films > 0 ? MountStepsWords.PeelOuterFilmOff(HowMany.All(films, "pad")) : "")
+                    (films > 0 ? BridgingWords.PeelOuterFilmOff(HowMany.All(films, "pad")) : "")
                     + MountStepsWords.LineUpBeforeContact,
                 Caution =
                     _ways.Pressing == Pressing.Light
@@ -388,7 +388,7 @@ internal static class MountSteps
             var hardest = moves.MaxBy(m => m.LoadN)!;
             return Pass($"turn-{pass}", turns, pass, round.Passes) with
             {
-                Done = moves.All(m => m.Home) ? MountStepsWords.AllHome : MountStepsWords.AllTurned(turns.Count),
+                Done = moves.All(m => m.Home) ? MemoryBridgeWords.AllHome : MountStepsWords.AllTurned(turns.Count),
                 Detail = PassWords.Order(turns),
                 Caution =
                     strips ? MountStepsWords.StopBeforeScrewStrips
@@ -460,7 +460,7 @@ internal static class MountSteps
             {
                 Title = MountStepsWords.TurnHomeInOrderLittle(HowMany.Count(holes.Count, Thing), OfBlock),
                 Detail = MountStepsWords.NeverOneHomeBeforeOthers,
-                Done = MountStepsWords.AllHome,
+                Done = MemoryBridgeWords.AllHome,
                 Caution = MountStepsWords.DoNotPressDownOnBlock,
                 Once = [.. holes.Select(h => Id($"home-{h.Id}"))],
             };

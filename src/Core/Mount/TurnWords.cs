@@ -1,4 +1,4 @@
-using FaithfulBracket.Core.Words.Mount;
+using FaithfulBracket.Core.Words.Orders;
 
 namespace FaithfulBracket.Core.Mount;
 
@@ -39,7 +39,7 @@ public static class TurnWords
     public static string Format(double turns)
     {
         if (turns > MaxTurns)
-            return TurnSentences.EachToStop;
+            return SchoolWords.EachToStop;
         var eighths = (int)Math.Round(turns * 8, MidpointRounding.AwayFromZero);
         if (turns < 0.09375 || eighths == 0)
             return turns <= 0.09375 ? "a sixteenth turn" : "an eighth turn";

@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Words.Plans;
 using FaithfulBracket.Core.Words.Prove;
 
 namespace FaithfulBracket.Core.Prove;
@@ -29,6 +30,6 @@ public static class ReadingRules
         if (reading.DieC <= reading.RoomC)
             yield return new("dieC", ReadingRulesWords.DieIsNotWarmerThanRoom);
         if (reading.Note is { Length: > MaxNote } note)
-            yield return new("note", ReadingRulesWords.ExpectedAtMostCharactersFound(MaxNote, note.Length));
+            yield return new("note", JobRulesWords.ExpectedAtMostCharactersFound(MaxNote, note.Length));
     }
 }

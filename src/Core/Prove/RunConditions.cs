@@ -54,9 +54,9 @@ public sealed record RunConditions(
                     FormattableString.Invariant($"Expected {least} to {most}, found {v}.")
                 );
         if (Load is { Length: > MaxText })
-            yield return new("/conditions/load", RunConditionsWords.ExpectedAtMostCharacters(MaxText));
+            yield return new("/conditions/load", FigureSourceWords.ExpectedAtMostCharacters(MaxText));
         if (Beside is { Length: > MaxText })
-            yield return new("/conditions/beside", RunConditionsWords.ExpectedAtMostCharacters(MaxText));
+            yield return new("/conditions/beside", FigureSourceWords.ExpectedAtMostCharacters(MaxText));
     }
 
     /// <summary>What is known of them, as a record says it.</summary>

@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match;
+using FaithfulBracket.Core.Words.Paste;
 using FaithfulBracket.Core.Words.Sockets;
 
 namespace FaithfulBracket.Core.Sockets;
@@ -321,7 +322,7 @@ public static class DirectDie
     private static IEnumerable<CodedText> Refusals(Block block, Board processor)
     {
         if (Metals(block).Any(m => m.Contains("alumin", StringComparison.OrdinalIgnoreCase)))
-            yield return new("aluminium", DirectDieWords.BlocksFaceIsAluminium);
+            yield return new("aluminium", PasteMethodsWords.BlocksFaceIsAluminium);
         var bare = BareParts(processor);
         if (bare.Count > 0)
             yield return new(
@@ -350,14 +351,14 @@ public static class DirectDie
     {
         var metals = Metals(block).ToList();
         if (metals.Count == 0)
-            yield return new("metal-unknown", DirectDieWords.BlockDoesNotSayWhatFace);
+            yield return new("metal-unknown", PasteMethodsWords.BlockDoesNotSayWhatFace);
         else if (
             metals.Any(m =>
                 m.Contains("copper", StringComparison.OrdinalIgnoreCase)
                 && !m.Contains("nickel", StringComparison.OrdinalIgnoreCase)
             )
         )
-            yield return new("bare-copper", DirectDieWords.BareCopperSoaksLiquidMetalUp);
+            yield return new("bare-copper", PasteMethodsWords.BareCopperSoaksLiquidMetalUp);
         yield return new("for-good", DirectDieWords.LidThatIsOffStaysOff);
     }
 

@@ -177,14 +177,14 @@ public static class SocketMatch
         {
             var part = processor.FindPart(d.Part)!;
             if (part.MaxLoadN is { } most && d.LoadN > most)
-                yield return Clash("over-load", SocketMatchWords.WouldCarryOfAtMost(d.Part, d.LoadN, most));
+                yield return Clash("over-load", DirectDieWords.WouldCarryOfAtMost(d.Part, d.LoadN, most));
             if (part.MaxPressureMPa is { } limit && d.PeakMPa > limit)
-                yield return Clash("over-load", SocketMatchWords.WouldBePressed(d.Part, d.PeakMPa, limit));
+                yield return Clash("over-load", DirectDieWords.WouldBePressed(d.Part, d.PeakMPa, limit));
         }
         if (c.SocketLoadN < socket.ContactMinN)
             yield return Work("contact-low", SocketMatchWords.OnContactsAtLeast(c.SocketLoadN, socket.ContactMinN));
         else if (c.SocketLoadN > socket.ContactMaxN)
-            yield return Work("contact-high", SocketMatchWords.OnContactsAtMost(c.SocketLoadN, socket.ContactMaxN));
+            yield return Work("contact-high", DirectDieWords.OnContactsAtMost(c.SocketLoadN, socket.ContactMaxN));
     }
 
     private static IEnumerable<Judgement> Turns(IReadOnlyList<Orientation> turns)

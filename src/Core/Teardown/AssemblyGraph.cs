@@ -74,10 +74,10 @@ internal sealed class AssemblyGraph
             if (assembly.Fasteners.FirstOrDefault(x => x.Id == source.Fasteners[i].Id) is not { } f)
                 continue;
             if (f.HiddenBy is { } cover)
-                Add(cover, f.Id, AssemblyGraphWords.BoardAssemblyFastenersHiddenBy(i));
+                Add(cover, f.Id, $"board/assembly/fasteners/{i}/hiddenBy");
             foreach (var p in f.Joins.Where(p => p != Assembly.BoardId))
             {
-                Add(f.Id, p, AssemblyGraphWords.BoardAssemblyFastenersJoins(i));
+                Add(f.Id, p, $"board/assembly/fasteners/{i}/joins");
                 if (index.TryGetValue(p, out var held))
                     graph.HeldBy[held] |= UInt128.One << index[f.Id];
             }
@@ -87,9 +87,9 @@ internal sealed class AssemblyGraph
             if (assembly.Leads.FirstOrDefault(x => x.Id == source.Leads[i].Id) is not { } l)
                 continue;
             if (l.HiddenBy is { } cover)
-                Add(cover, l.Id, AssemblyGraphWords.BoardAssemblyLeadsHiddenBy(i));
+                Add(cover, l.Id, $"board/assembly/leads/{i}/hiddenBy");
             foreach (var p in l.Between.Where(p => p != Assembly.BoardId))
-                Add(l.Id, p, AssemblyGraphWords.BoardAssemblyLeads(i));
+                Add(l.Id, p, $"board/assembly/leads/{i}/between");
         }
         for (var i = 0; i < source.After.Count; i++)
             if (assembly.After.Contains(source.After[i]))

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Geometry;
+using FaithfulBracket.Formats.Words.Documents;
 using FaithfulBracket.Formats.Words.Json;
 
 namespace FaithfulBracket.Formats.Json;
@@ -83,7 +84,7 @@ public sealed class ObjectReader
         }
         var text = e.GetString()!;
         if (text.Length > most)
-            Fault(field, ObjectReaderWords.ExpectedAtMostCharactersFound(most, text.Length));
+            Fault(field, DocumentRulesWords.ExpectedAtMostCharactersFound(most, text.Length));
         return text;
     }
 

@@ -10,7 +10,7 @@ internal static class DxfUnits
     {
         if (options.Units is { } forced)
         {
-            draft.Assume(DxfUnitsWords.UnitsTakenAsAsAsked(file.Name, forced.ToString().ToLowerInvariant()));
+            draft.Assume(LayoutUnitWords.UnitsTakenAsAsAsked(file.Name, forced.ToString().ToLowerInvariant()));
             return forced;
         }
         var stated = drawing.Variable("$INSUNITS");
@@ -23,7 +23,7 @@ internal static class DxfUnits
             draft.Assume(DxfUnitsWords.UnitsTakenAsFromDrawingsMeasurement(file.Name, inches ? "inches" : "mm"));
             return inches ? LengthUnit.Inch : LengthUnit.Mm;
         }
-        draft.Assume(DxfUnitsWords.NoUnitIsStated(file.Name));
+        draft.Assume(LayoutUnitWords.NoUnitIsStated(file.Name));
         return LengthUnit.Mm;
     }
 

@@ -145,7 +145,7 @@ internal sealed partial class ExcellonReader
         if (_options.Units is { } forced)
         {
             _unit = forced;
-            _draft.Assume(ExcellonReaderWords.UnitsTakenAsAsAsked(_file.Name, Name(forced)));
+            _draft.Assume(LayoutUnitWords.UnitsTakenAsAsAsked(_file.Name, Name(forced)));
         }
         else if (_unit is null)
         {

@@ -53,10 +53,10 @@ internal sealed class GerberReader
         if (_flashes > 0)
             throw _file.Refuse(1, NoProfile);
         if (!_stated && options.Units is null)
-            draft.Assume(GerberReaderWords.NoUnitIsStated(_file.Name));
+            draft.Assume(LayoutUnitWords.NoUnitIsStated(_file.Name));
         var scale = options.Units is { } forced ? forced.ToMm() / _unitMm : 1;
         if (options.Units is { } asked)
-            draft.Assume(GerberReaderWords.UnitsTakenAsAsAsked(_file.Name, asked.ToString().ToLowerInvariant()));
+            draft.Assume(LayoutUnitWords.UnitsTakenAsAsAsked(_file.Name, asked.ToString().ToLowerInvariant()));
         var loops = LoopChain.Loops([.. _strokes.Select(s => (s.A * scale, s.B * scale))]);
         loops.AddRange(_regions.Select(r => r.ConvertAll(p => p * scale)));
         loops.RemoveAll(l => Math.Abs(Polygon.Shoelace(l)) <= 1);

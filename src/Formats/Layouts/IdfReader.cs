@@ -101,7 +101,7 @@ internal static partial class IdfReader
     {
         if (options.Units is { } forced)
         {
-            draft.Assume(IdfReaderWords.UnitsTakenAsAsAsked(file.Name, forced.ToString().ToLowerInvariant()));
+            draft.Assume(LayoutUnitWords.UnitsTakenAsAsAsked(file.Name, forced.ToString().ToLowerInvariant()));
             return (forced.ToMm(), forced);
         }
         return UnitOf(text) ?? throw file.Refuse(line, IdfReaderWords.UnitsExpectedMMOrTHOUFound(text));

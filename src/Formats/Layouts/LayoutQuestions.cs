@@ -55,7 +55,7 @@ public static class LayoutQuestions
         var there = layout.Parts.Select(p => p.Id).ToHashSet();
         for (var i = 0; i < answers.Count; i++)
             if (answers[i].Parts.FirstOrDefault(p => !there.Contains(p)) is { } lost)
-                throw new Core.InputException($"/answers/{i}/parts", LayoutQuestionsWords.IsNotAmongParts(lost));
+                throw new Core.InputException($"/answers/{i}/parts", LayoutBoardWords.IsNotAmongParts(lost));
         var said = new Dictionary<string, PartAnswer>();
         foreach (var answer in answers)
         foreach (var id in answer.Parts)

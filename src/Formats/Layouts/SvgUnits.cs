@@ -21,7 +21,7 @@ internal static partial class SvgUnits
     {
         if (options.Units is { } forced)
         {
-            draft.Assume(SvgUnitsWords.UnitsTakenAsAsAsked(file.Name, forced.ToString().ToLowerInvariant()));
+            draft.Assume(LayoutUnitWords.UnitsTakenAsAsAsked(file.Name, forced.ToString().ToLowerInvariant()));
             return (forced.ToMm(), forced.ToMm());
         }
         var (width, height) = (Sized(root, "width"), Sized(root, "height"));

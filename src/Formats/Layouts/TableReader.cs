@@ -239,7 +239,7 @@ internal sealed partial class TableReader
             }
         }
         if (outline.Count is > 0 and < 3)
-            throw _file.Refuse(outlineFrom, TableReaderWords.OutlineNeedsThreePointsAtLeast);
+            throw _file.Refuse(outlineFrom, IdfReaderWords.OutlineNeedsThreePointsAtLeast);
         if (outline.Count > 0)
             _draft.Outline = new(outline);
     }
@@ -407,7 +407,7 @@ internal sealed partial class TableReader
         if (options.Units is { } asked)
         {
             (_unit, _forced) = (asked, true);
-            _draft.Assume(TableReaderWords.UnitsTakenAsAsAsked(_file.Name, Name(asked)));
+            _draft.Assume(LayoutUnitWords.UnitsTakenAsAsAsked(_file.Name, Name(asked)));
         }
         else
         {
@@ -476,7 +476,7 @@ internal sealed partial class TableReader
         {
             _unit = LengthUnit.Mm;
             _draft.Units ??= _unit;
-            _draft.Assume(TableReaderWords.NoUnitIsStated(_file.Name));
+            _draft.Assume(LayoutUnitWords.NoUnitIsStated(_file.Name));
         }
         return Math.Round(v * _unit.Value.ToMm(), 6);
     }

@@ -98,9 +98,9 @@ internal static class ProblemKinds
             ProblemKindsWords.WaitAsRetryAfterSaysThen
         ),
         new("Not here", 404, ProblemKindsWords.ThereIsNothingAtThisAddress, ProblemKindsWords.LookAtAddress),
-        new(ProblemKindsWords.NotByThisMethod, 405, ProblemKindsWords.AddressTakesOtherMethods, "Allow lists them."),
+        new(MethodRulesWords.NotByThisMethod, 405, ProblemKindsWords.AddressTakesOtherMethods, "Allow lists them."),
         new(
-            ProblemKindsWords.NotInThisForm,
+            MethodRulesWords.NotInThisForm,
             415,
             ProblemKindsWords.CallTakesAnotherContentType,
             ProblemKindsWords.SentenceSaysWhich

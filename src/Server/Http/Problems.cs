@@ -47,49 +47,62 @@ internal sealed class Problems(ILogger<Problems> log, ShopDatabase shop) : IExce
         {
             InputException e => Problem(
                 422,
-                ProblemsWords.InputBreaksRule,
+                ProblemKindsWords.InputBreaksRule,
                 e.Message,
                 PointedFault.All(e.Faults, sign)
             ),
             MalformedJsonException e => Problem(
                 400,
-                ProblemsWords.InputCanNotBeRead,
+                ProblemKindsWords.InputCanNotBeRead,
                 e.Message,
                 PointedFault.All([e.Fault])
             ),
             LockedException { RestsOn.Count: > 0 } e => Problem(
                 409,
-                ProblemsWords.SignedStepsRest,
+                ProblemKindsWords.SignedStepsRest,
                 e.Message,
                 [],
                 ("restsOn", e.RestsOn)
             ),
-            LockedException e => Problem(409, ProblemsWords.ThisStepIsLocked, e.Message, [], ("waitsFor", e.WaitsFor)),
-            KeyTakenException e => Both(e, Problem(409, ProblemsWords.KeyIsTaken, e.Message, [new("/key", e.Message)])),
-            JobFinishedException e => Problem(409, ProblemsWords.ThisJobIsFinished, e.Message),
-            JobOpenException e => Problem(409, ProblemsWords.ThisJobIsOpen, e.Message),
-            StepSignedException e => Problem(409, ProblemsWords.ThisStepIsSigned, e.Message),
+            LockedException e => Problem(
+                409,
+                ProblemKindsWords.ThisStepIsLocked,
+                e.Message,
+                [],
+                ("waitsFor", e.WaitsFor)
+            ),
+            KeyTakenException e => Both(
+                e,
+                Problem(409, ProblemKindsWords.KeyIsTaken, e.Message, [new("/key", e.Message)])
+            ),
+            JobFinishedException e => Problem(409, ProblemKindsWords.ThisJobIsFinished, e.Message),
+            JobOpenException e => Problem(409, ProblemKindsWords.ThisJobIsOpen, e.Message),
+            StepSignedException e => Problem(409, ProblemKindsWords.ThisStepIsSigned, e.Message),
             ConcurrencyException e => Problem(412, "Somebody was faster", e.Message),
-            DocumentInUseException e => Problem(409, ProblemsWords.JobsRestOnThisDocument, e.Message),
-            IdTakenException e => Problem(409, ProblemsWords.IdIsTaken, e.Message, [new("/id", e.Message)]),
-            BusyException e => Problem(503, ProblemsWords.TooMuchAtOnce, e.Message),
-            _ when IsContended(exception) => Problem(503, ProblemsWords.TooMuchAtOnce, ProblemsWords.ShopsFileWasInUse),
+            DocumentInUseException e => Problem(409, ProblemKindsWords.JobsRestOnThisDocument, e.Message),
+            IdTakenException e => Problem(409, ProblemKindsWords.IdIsTaken, e.Message, [new("/id", e.Message)]),
+            BusyException e => Problem(503, ProblemKindsWords.TooMuchAtOnce, e.Message),
+            _ when IsContended(exception) => Problem(
+                503,
+                ProblemKindsWords.TooMuchAtOnce,
+                ProblemsWords.ShopsFileWasInUse
+            ),
             NotFoundException e => Problem(404, "Not here", e.Message),
             BadHttpRequestException { InnerException: JsonException j } => Problem(
                 400,
-                ProblemsWords.InputCanNotBeRead,
+                ProblemKindsWords.InputCanNotBeRead,
                 JsonSentences.Describe(j),
                 [new(JsonSentences.Pointer(j.Path), JsonSentences.Describe(j))]
             ),
             BadHttpRequestException e when ParameterSentences.Describe(e) is { } told => Problem(
                 e.StatusCode,
-                ProblemsWords.RequestCanNotBeRead,
+                ProblemKindsWords.RequestCanNotBeRead,
                 told.Sentence,
                 [new(told.Pointer, told.Sentence)]
             ),
             BadHttpRequestException e => Problem(
                 e.StatusCode,
-                ProblemsWords.RequestCanNotBeRead,
+                ProblemKindsWords.RequestCanNotBeRead,
                 e.Message,
                 [new("", e.Message)]
             ),

@@ -63,7 +63,7 @@ internal sealed class PairingService(Devices devices, TimeProvider time)
 }
 
 /// <summary>Too many codes were tried from one place.</summary>
-internal sealed class TooManyTriesException(TimeSpan wait) : Exception(PairingDeskWords.TooManyCodesWereTried)
+internal sealed class TooManyTriesException(TimeSpan wait) : Exception(PairingServiceWords.TooManyCodesWereTried)
 {
     public TimeSpan Wait { get; } = wait;
 }

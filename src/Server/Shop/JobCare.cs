@@ -2,7 +2,7 @@ using System.Globalization;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Care;
 using FaithfulBracket.Core.Orders;
-using FaithfulBracket.Server.Words.Shop;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Shop;
@@ -21,7 +21,7 @@ internal sealed class JobCare(JobPlans plans, JobEntries papers, LibraryCache sh
         var job = plans.Get(id, cancel);
         var piece = board is null
             ? job.Order.First
-            : job.Order.Find(board) ?? throw new InputException("?board", JobCareWords.OrderHasNoBoard(board));
+            : job.Order.Find(board) ?? throw new InputException("?board", MissingWords.OrderHasNoBoard(board));
         var pair = job.Order.Pairs.FirstOrDefault(p => p.BoardKeys(job.Order).Contains(piece.Key));
         return CareDates.Compute(
             [

@@ -6,6 +6,7 @@ using FaithfulBracket.Core.Pads.Seating;
 using FaithfulBracket.Core.Plans;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Stations;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Server.Words.Shop;
 using FaithfulBracket.Store;
 
@@ -102,7 +103,7 @@ internal sealed class JobIntake(LibraryCache shop, JobOrders orders, Store.Jobs 
     {
         if (!shop.Machines.TryGetValue(body.MachineId!, out var machine))
         {
-            faults.Add(new("/machineId", JobIntakeWords.LibraryHasNoMachine(body.MachineId)));
+            faults.Add(new("/machineId", MissingWords.LibraryHasNoMachine(body.MachineId)));
             return body;
         }
         var pieces = new List<WorkPiece>();
@@ -183,7 +184,7 @@ internal sealed class JobIntake(LibraryCache shop, JobOrders orders, Store.Jobs 
         var at = seat.On is null ? pieces[0] : pieces.FirstOrDefault(p => p.Key == seat.On);
         if (at is null || !shop.Boards.TryGetValue(at.BoardId, out var board))
         {
-            faults.Add(new("/seat/on", JobIntakeWords.OrderHasNoBoard(seat.On)));
+            faults.Add(new("/seat/on", MissingWords.OrderHasNoBoard(seat.On)));
             return;
         }
         var socket = board.Kind == BoardKind.Processor ? processor.Socket : board.Socket;
@@ -218,13 +219,13 @@ internal sealed class JobIntake(LibraryCache shop, JobOrders orders, Store.Jobs 
         if (body.CardId is { } card)
         {
             if (!shop.Cards.ContainsKey(card))
-                faults.Add(new("/cardId", JobIntakeWords.LibraryHasNoCard(card)));
+                faults.Add(new("/cardId", MissingWords.LibraryHasNoCard(card)));
             return;
         }
         if (body.Pieces is not { } pieces)
         {
             if (!shop.Boards.ContainsKey(body.BoardId ?? ""))
-                faults.Add(new("/boardId", JobIntakeWords.LibraryHasNoBoard(body.BoardId)));
+                faults.Add(new("/boardId", MissingWords.LibraryHasNoBoard(body.BoardId)));
             return;
         }
         if (pieces.Count is < 1 or > WorkOrder.MaxPieces)
@@ -233,7 +234,7 @@ internal sealed class JobIntake(LibraryCache shop, JobOrders orders, Store.Jobs 
         {
             Key(pieces[i]?.Key, $"/pieces/{i}/key", faults);
             if (!shop.Boards.ContainsKey(pieces[i]?.BoardId ?? ""))
-                faults.Add(new($"/pieces/{i}/boardId", JobIntakeWords.LibraryHasNoBoard(pieces[i]?.BoardId)));
+                faults.Add(new($"/pieces/{i}/boardId", MissingWords.LibraryHasNoBoard(pieces[i]?.BoardId)));
         }
         if (pieces.Select(p => p?.Key).Distinct().Count() != pieces.Count)
             faults.Add(new("/pieces", "Every key once."));
@@ -244,7 +245,7 @@ internal sealed class JobIntake(LibraryCache shop, JobOrders orders, Store.Jobs 
         if (pairs is null)
         {
             if (blockId is { } b && !shop.Blocks.ContainsKey(b))
-                faults.Add(new("/blockId", JobIntakeWords.LibraryHasNoBlock(b)));
+                faults.Add(new("/blockId", MissingWords.LibraryHasNoBlock(b)));
             return;
         }
         if (pairs.Count > WorkOrder.MaxPairs)
@@ -253,7 +254,7 @@ internal sealed class JobIntake(LibraryCache shop, JobOrders orders, Store.Jobs 
         {
             Key(pairs[i]?.Key, $"/pairs/{i}/key", faults);
             if (!shop.Blocks.ContainsKey(pairs[i]?.BlockId ?? ""))
-                faults.Add(new($"/pairs/{i}/blockId", JobIntakeWords.LibraryHasNoBlock2(pairs[i]?.BlockId)));
+                faults.Add(new($"/pairs/{i}/blockId", MissingWords.LibraryHasNoBlock(pairs[i]?.BlockId)));
         }
         if (pairs.Select(p => p?.Key).Distinct().Count() != pairs.Count)
             faults.Add(new("/pairs", "Every key once."));
@@ -272,7 +273,7 @@ internal sealed class JobIntake(LibraryCache shop, JobOrders orders, Store.Jobs 
         {
             var pair = order.Pairs[i];
             if (pair.On is { } on && order.Find(on) is null)
-                faults.Add(new($"/pairs/{i}/on", JobIntakeWords.OrderHasNoBoard2(on)));
+                faults.Add(new($"/pairs/{i}/on", MissingWords.OrderHasNoBoard(on)));
         }
     }
 }

@@ -5,7 +5,7 @@ using FaithfulBracket.Core.Plans;
 using FaithfulBracket.Core.Sockets;
 using FaithfulBracket.Core.Teardown;
 using FaithfulBracket.Formats.Json;
-using FaithfulBracket.Server.Words.Shop;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Store;
 
 namespace FaithfulBracket.Server.Shop;
@@ -105,7 +105,7 @@ internal sealed class JobOrders(LibraryCache shop, JobStamps stamps, HeldDocumen
             where T : class =>
             Tried is { Value: T value } && Tried.Id == id ? value
             : Held.FirstOrDefault(h => h.Kind == kind && h.Id == id) is { } held ? Versions.Find<T>(held)
-            : library.GetValueOrDefault(id) ?? throw new NotFoundException(JobOrdersWords.LibraryHasNo(kind, id));
+            : library.GetValueOrDefault(id) ?? throw new NotFoundException(MissingWords.LibraryHasNo(kind, id));
     }
 
     /// <summary>Every document of the job in the version that it rests on.</summary>

@@ -28,7 +28,7 @@ internal sealed class LockedException(string message, IReadOnlyList<StepId> wait
 internal sealed class SignOffService(JobPlans plans, SignOffs signOffs, LocalTimes times)
 {
     private const int MaxTries = 6;
-    private const string Changing = SignDeskWords.ThisJobKeepsChangingWhileYou;
+    private const string Changing = SignOffServiceWords.ThisJobKeepsChangingWhileYou;
 
     /// <summary>Sign-offs as the core reads them; an id that nobody can read is left out.</summary>
     public static IReadOnlyList<SignEvent> Read(JobPlan plan, IReadOnlyList<StepEvent> events) =>
@@ -130,7 +130,7 @@ internal sealed class SignOffService(JobPlans plans, SignOffs signOffs, LocalTim
                     if (versions.TryGetValue(s.ToString(), out var version))
                         ThrowConflict(stand.Events, s, version);
                 if (!signed.Contains(id))
-                    throw new LockedException(SignDeskWords.ThisStepIsNotSigned, [], []);
+                    throw new LockedException(SignOffServiceWords.ThisStepIsNotSigned, [], []);
                 if (SignOff.TakeBack(planned.Plan, signed, id, with) is SignOutcome.RestsOn resting)
                     throw new LockedException(resting.Why, [], resting.Steps);
                 List<NewStepEvent> events =
@@ -163,7 +163,7 @@ internal sealed class SignOffService(JobPlans plans, SignOffs signOffs, LocalTim
             (planned, stand) =>
             {
                 if (planned.Finished)
-                    throw new JobFinishedException(SignDeskWords.ThisJobIsFinished);
+                    throw new JobFinishedException(SignOffServiceWords.ThisJobIsFinished);
                 if (stand.Stamp != planned.Stamp)
                     throw new ConcurrencyException(Changing);
                 (target, var write) = Noted(
@@ -200,7 +200,7 @@ internal sealed class SignOffService(JobPlans plans, SignOffs signOffs, LocalTim
         if (teardown.Troubles.Count > 0 || step is null)
             throw new InputException(
                 "",
-                teardown.Troubles.Select(t => t.Text).FirstOrDefault(SignDeskWords.ItCanNotBeTakenApart)
+                teardown.Troubles.Select(t => t.Text).FirstOrDefault(SignOffServiceWords.ItCanNotBeTakenApart)
             );
         var open = step.Locks.Where(l => !signed.Contains(l)).ToList();
         if (done && open.Count > 0)
@@ -362,8 +362,8 @@ internal sealed class SignOffService(JobPlans plans, SignOffs signOffs, LocalTim
         var last = own.Count > 0 ? own[^1] : null;
         throw new ConcurrencyException(
             last is null
-                ? SignDeskWords.ThisStepChangedMeanwhile
-                : SignDeskWords.ThisStepAtWhileYouWere(
+                ? SignOffServiceWords.ThisStepChangedMeanwhile
+                : SignOffServiceWords.ThisStepAtWhileYouWere(
                     last.ByInitials,
                     last.Kind == StepEvent.Done ? "signed" : "took back",
                     times.Clock(last.DoneAt ?? last.At)
@@ -378,7 +378,7 @@ internal sealed class SignOffService(JobPlans plans, SignOffs signOffs, LocalTim
             planned.Plan.Find(id) is { } step
             && StepStands.Compute([step], events, planned.Documents)[0] is { Signed: true, LookAgain: false } stand
         )
-            throw new LockedException(SignDeskWords.SignedThisAlready(stand.By, times.Clock(stand.At!)), [], []);
+            throw new LockedException(SignOffServiceWords.SignedThisAlready(stand.By, times.Clock(stand.At!)), [], []);
     }
 
     private static string? Reason(string? text) => string.IsNullOrWhiteSpace(text) ? null : text;

@@ -3,7 +3,7 @@ using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
-using FaithfulBracket.Server.Words.Stations;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.Extensions.DependencyInjection;
@@ -39,8 +39,7 @@ internal static class CardEndpoints
     /// <summary>Blocks whose plates name boards of this card.</summary>
     private static Ok<List<CardMatch>> BlocksFor(string id, LibraryCache shop, CancellationToken cancel)
     {
-        var card =
-            shop.Cards.GetValueOrDefault(id) ?? throw new NotFoundException(CardEndpointsWords.LibraryHasNoCard(id));
+        var card = shop.Cards.GetValueOrDefault(id) ?? throw new NotFoundException(MissingWords.LibraryHasNoCard(id));
         var keys = card.Boards.SelectMany(b => new[] { b.Key, b.Board.Id }).ToHashSet();
         return TypedResults.Ok(
             shop.BlocksInUse.Values.Where(b => b.Plates.Any(p => p.Board is { } named && keys.Contains(named)))

@@ -4,6 +4,7 @@ using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -60,8 +61,7 @@ internal static class ChooseEndpoints
     )
     {
         var board =
-            shop.Boards.GetValueOrDefault(id)
-            ?? throw new NotFoundException(ChooseEndpointsWords.LibraryHasNoBoard(id));
+            shop.Boards.GetValueOrDefault(id) ?? throw new NotFoundException(MissingWords.LibraryHasNoBoard(id));
         var ids = (blocks ?? "")
             .Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
             .Distinct()
@@ -74,7 +74,7 @@ internal static class ChooseEndpoints
         if (flow is <= 0 or > 30)
             throw new InputException("?flow", ChooseEndpointsWords.ExpectedFlowFromToLMin);
         var chosen = ids.ConvertAll(b =>
-            shop.Blocks.GetValueOrDefault(b) ?? throw new NotFoundException(ChooseEndpointsWords.LibraryHasNoBlock(b))
+            shop.Blocks.GetValueOrDefault(b) ?? throw new NotFoundException(MissingWords.LibraryHasNoBlock(b))
         );
         var owned = shop.Drawer.Pads.Select(p => new StockedPad(p.ThicknessMm, p.Material)).Distinct().ToList();
         return TypedResults.Ok(
@@ -101,8 +101,7 @@ internal static class ChooseEndpoints
     )
     {
         var board =
-            shop.Boards.GetValueOrDefault(id)
-            ?? throw new NotFoundException(ChooseEndpointsWords.LibraryHasNoBoard(id));
+            shop.Boards.GetValueOrDefault(id) ?? throw new NotFoundException(MissingWords.LibraryHasNoBoard(id));
         if (airC is < -20 or > 90)
             throw new InputException("?airC", ChooseEndpointsWords.ExpectedAirFromToC);
         if (airflow is not (null or "x" or "y"))

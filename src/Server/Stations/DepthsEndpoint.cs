@@ -2,6 +2,7 @@ using FaithfulBracket.Core;
 using FaithfulBracket.Core.Blocks.Depths;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Server.Words.Stations;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -29,10 +30,7 @@ internal static class DepthsEndpoint
                 );
                 var list = o.Objects("readings", r => Reading(r, frame));
                 if (list.Count is 0 or > StepDepths.MaxReadings)
-                    o.Fault(
-                        "readings",
-                        DepthsEndpointWords.ExpectedToReadingsFound(StepDepths.MaxReadings, list.Count)
-                    );
+                    o.Fault("readings", LimitWords.ExpectedToReadingsFound(StepDepths.MaxReadings, list.Count));
                 var crowded = list.GroupBy(r => r.Land).FirstOrDefault(g => g.Count() > StepDepths.MaxOfOneLand);
                 if (crowded is not null)
                     o.Fault(

@@ -11,6 +11,7 @@ using FaithfulBracket.Formats.Documents.Editing;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -109,7 +110,7 @@ internal static class EditEndpoints
     private static async Task<Ok<DraftAnswer>> AssumedAsync(string id, HttpRequest request, LibraryCache shop)
     {
         var board =
-            shop.Boards.GetValueOrDefault(id) ?? throw new NotFoundException(EditEndpointsWords.LibraryHasNoBoard(id));
+            shop.Boards.GetValueOrDefault(id) ?? throw new NotFoundException(MissingWords.LibraryHasNoBoard(id));
         var names = await Bodies.ReadAsync(
             request,
             o =>

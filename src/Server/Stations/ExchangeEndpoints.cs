@@ -8,6 +8,7 @@ using FaithfulBracket.Formats.Layouts;
 using FaithfulBracket.Formats.Packs;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -45,7 +46,7 @@ internal static class ExchangeEndpoints
                 (string id, string? form, LibraryCache shop) =>
                     BoardExport(
                         shop.Boards.GetValueOrDefault(id)
-                            ?? throw new NotFoundException(ExchangeEndpointsWords.LibraryHasNoBoard(id)),
+                            ?? throw new NotFoundException(MissingWords.LibraryHasNoBoard(id)),
                         form
                     )
             )
@@ -55,7 +56,7 @@ internal static class ExchangeEndpoints
                 (string id, string? form, LibraryCache shop) =>
                     BlockExport(
                         shop.Blocks.GetValueOrDefault(id)
-                            ?? throw new NotFoundException(ExchangeEndpointsWords.LibraryHasNoBlock(id)),
+                            ?? throw new NotFoundException(MissingWords.LibraryHasNoBlock(id)),
                         form
                     )
             )

@@ -6,6 +6,7 @@ using FaithfulBracket.Core.Prove.Faults;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Server.Words.Stations;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -82,7 +83,7 @@ internal static class HeatEndpoints
             )
         );
         if (readings.Count is 0 or > FaultFinder.MaxReadings)
-            o.Fault("readings", HeatEndpointsWords.ExpectedToReadingsFound(FaultFinder.MaxReadings, readings.Count));
+            o.Fault("readings", LimitWords.ExpectedToReadingsFound(FaultFinder.MaxReadings, readings.Count));
         return readings;
     }
 
@@ -186,7 +187,7 @@ internal static class HeatEndpoints
         void Most(string field, int found, int most)
         {
             if (found > most)
-                o.Fault(field, HeatEndpointsWords.ExpectedAtMostFound(most, found));
+                o.Fault(field, LimitWords.ExpectedAtMostFound(most, found));
         }
     }
 

@@ -4,6 +4,7 @@ using FaithfulBracket.Core.Match.Identify;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Server.Words.Stations;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -27,10 +28,7 @@ internal static class IdentifyEndpoint
                 if (holes.Count + parts.Count < 3)
                     o.Fault("holes", IdentifyEndpointWords.ExpectedAtLeastThreeHoles(holes.Count + parts.Count));
                 if (holes.Count + parts.Count > MaxPoints)
-                    o.Fault(
-                        "parts",
-                        IdentifyEndpointWords.ExpectedAtMostPointsFound(MaxPoints, holes.Count + parts.Count)
-                    );
+                    o.Fault("parts", LimitWords.ExpectedAtMostPointsFound(MaxPoints, holes.Count + parts.Count));
                 return (new Constellation([.. holes, .. parts]), o.Number("sigmaMm", 0, 5, otherwise: 0.1));
             }
         );

@@ -6,7 +6,7 @@ using FaithfulBracket.Core.Plans;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
-using FaithfulBracket.Server.Words.Stations;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -190,10 +190,7 @@ internal static class JobEndpoints
 
     private static string? Reason(Signature body) =>
         body.OverrideReason is { Length: > MaxReason } r
-            ? throw new InputException(
-                "/overrideReason",
-                JobEndpointsWords.ExpectedAtMostCharactersFound(MaxReason, r.Length)
-            )
+            ? throw new InputException("/overrideReason", LimitWords.ExpectedAtMostCharactersFound(MaxReason, r.Length))
             : body.OverrideReason;
 
     private static Sending? SendingOf(Signature body, JobRow job, TimeProvider time) =>

@@ -1,5 +1,6 @@
 using System.Globalization;
 using FaithfulBracket.Core;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -50,7 +51,7 @@ internal static class JobListEndpoint
         if (limit is not null and not (>= 1 and <= MaxLimit))
             faults.Add(new("?limit", $"Expected 1 to {MaxLimit}."));
         if (text is { Length: > MaxText })
-            faults.Add(new("?text", JobListEndpointWords.ExpectedAtMostCharacters(MaxText)));
+            faults.Add(new("?text", LimitWords.ExpectedAtMostCharacters(MaxText)));
         long after = 0;
         if (
             cursor is not null

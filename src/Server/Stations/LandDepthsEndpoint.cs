@@ -11,6 +11,7 @@ using FaithfulBracket.Formats.Documents.Editing;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -58,7 +59,7 @@ internal static class LandDepthsEndpoint
         );
         var board =
             shop.Boards.GetValueOrDefault(boardId)
-            ?? throw new NotFoundException(LandDepthsEndpointWords.LibraryHasNoBoard(boardId));
+            ?? throw new NotFoundException(MissingWords.LibraryHasNoBoard(boardId));
         var block = BlockReader.Read(DocumentText.Bytes(text));
         var steps = LandDepths.Compute(board, block, die, lands);
         var edits = new List<DocumentEdit> { new SetEdit($"/{Remembered}", DocumentText.Read(said, "/readings")) };

@@ -5,6 +5,7 @@ using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Instruments;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -206,7 +207,7 @@ internal static class LeakEndpoints
                 written.By
             )
         );
-        return TypedResults.Created(LeakEndpointsWords.ApiJobsLeakTests(id), tests.All(id).First(t => t.Id == testId));
+        return TypedResults.Created($"/api/jobs/{id}/leak-tests", tests.All(id).First(t => t.Id == testId));
     }
 
     private static LeakWritten Read(ObjectReader o, Func<double> airMl) =>
@@ -268,7 +269,7 @@ internal static class LeakEndpoints
             if (w.Samples.Count is < LeakTest.MinSamples or > LeakTest.MaxSamples)
                 throw new InputException(
                     "/samples",
-                    LeakEndpointsWords.ExpectedToSamplesFound(LeakTest.MinSamples, LeakTest.MaxSamples, w.Samples.Count)
+                    LimitWords.ExpectedToSamplesFound(LeakTest.MinSamples, LeakTest.MaxSamples, w.Samples.Count)
                 );
             ProofEndpoints.Rising([.. w.Samples.Select(s => s.TS)]);
             var told = LeakTest.Compute(w.VolumeMl, AmbientKPa, w.Samples, w.LimitMlPerMin, vacuum);

@@ -8,7 +8,7 @@ using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
-using FaithfulBracket.Server.Words.Stations;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
@@ -169,8 +169,7 @@ internal static class LibraryEndpoints
     )
     {
         var board =
-            shop.Boards.GetValueOrDefault(id)
-            ?? throw new NotFoundException(LibraryEndpointsWords.LibraryHasNoBoard(id));
+            shop.Boards.GetValueOrDefault(id) ?? throw new NotFoundException(MissingWords.LibraryHasNoBoard(id));
         if (clearanceMm is not null and not (>= 0 and <= 5))
             throw new InputException("?clearanceMm", "Expected 0 to 5 mm.");
         if (bondLineUm is not null and not (>= 0 and <= 500))
@@ -220,8 +219,7 @@ internal static class LibraryEndpoints
         if (most is not null and not (>= 1 and <= MaxAsked))
             throw new InputException("?most", $"Expected 1 to {MaxAsked}.");
         var block =
-            shop.Blocks.GetValueOrDefault(id)
-            ?? throw new NotFoundException(LibraryEndpointsWords.LibraryHasNoBlock(id));
+            shop.Blocks.GetValueOrDefault(id) ?? throw new NotFoundException(MissingWords.LibraryHasNoBlock(id));
         var boards = shop.BoardsInUse.Values.ToList();
         var settings = FitSettings.From(shop.Settings);
         var entries = new (Board, ScanEntry)[boards.Count];
@@ -239,10 +237,10 @@ internal static class LibraryEndpoints
     {
         var board =
             shop.Boards.GetValueOrDefault(boardId)
-            ?? throw new NotFoundException(LibraryEndpointsWords.LibraryHasNoBoard(boardId));
+            ?? throw new NotFoundException(MissingWords.LibraryHasNoBoard(boardId));
         var block =
             shop.Blocks.GetValueOrDefault(blockId)
-            ?? throw new NotFoundException(LibraryEndpointsWords.LibraryHasNoBlock(blockId));
+            ?? throw new NotFoundException(MissingWords.LibraryHasNoBlock(blockId));
         return TypedResults.Ok(Fit.Judge(board, block, cancel: cancel));
     }
 

@@ -7,6 +7,7 @@ using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Formats.Logs;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -81,10 +82,10 @@ internal static class LogEndpoints
         if (!EnumNames<Phase>.TryParse(phase, out var known))
             throw new InputException("?phase", LogEndpointsWords.ExpectedBeforeOrAfter);
         if (name is { Length: > MaxName })
-            throw new InputException("?name", LogEndpointsWords.ExpectedAtMostCharactersFound(MaxName, name.Length));
+            throw new InputException("?name", LimitWords.ExpectedAtMostCharactersFound(MaxName, name.Length));
         var order = plans.Get(id, cancel).Order;
         if (board is not null && order.Find(board) is null)
-            throw new InputException("?board", LogEndpointsWords.OrderHasNoBoard(board));
+            throw new InputException("?board", MissingWords.OrderHasNoBoard(board));
         if (kept.All(id).Count >= MaxLogs)
             throw new InputException("", LogEndpointsWords.JobKeepsAtMostLogs(MaxLogs));
         var bytes = await Bodies.BytesAsync(request, MaxBytes);

@@ -3,7 +3,7 @@ using FaithfulBracket.Core.Flow;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Server.Shop;
-using FaithfulBracket.Server.Words.Stations;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.Extensions.DependencyInjection;
@@ -44,8 +44,7 @@ internal static class MachineEndpoints
     private static Ok<MachineJudged> Stand(string id, LibraryCache shop, JobIntake intake, CancellationToken cancel)
     {
         var machine =
-            shop.Machines.GetValueOrDefault(id)
-            ?? throw new NotFoundException(MachineEndpointsWords.LibraryHasNoMachine(id));
+            shop.Machines.GetValueOrDefault(id) ?? throw new NotFoundException(MissingWords.LibraryHasNoMachine(id));
         var (order, missing) = intake.Compute(machine);
         if (order is null)
             return TypedResults.Ok(new MachineJudged(machine, null, null, [], null, missing));

@@ -6,6 +6,7 @@ using FaithfulBracket.Core.Sockets;
 using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Server.Words.Stations;
 
 namespace FaithfulBracket.Server.Stations;
@@ -44,7 +45,7 @@ internal static class OrderBodies
         {
             if (library.GetValueOrDefault(name.GetString()!) is { } kept)
                 return kept;
-            o.Fault(field, OrderBodiesWords.LibraryHasNo(field, name.GetString()));
+            o.Fault(field, MissingWords.LibraryHasNo(field, name.GetString()));
             return null;
         }
         return read(o.Object(field));
@@ -65,9 +66,7 @@ internal static class OrderBodies
             {
                 o.FaultAt(
                     $"machine/cards/{i}/board",
-                    card.Board is null
-                        ? OrderBodiesWords.ExpectedIdOfBoard
-                        : OrderBodiesWords.LibraryHasNoBoard(card.Board)
+                    card.Board is null ? OrderBodiesWords.ExpectedIdOfBoard : MissingWords.LibraryHasNoBoard(card.Board)
                 );
                 continue;
             }
@@ -90,7 +89,7 @@ internal static class OrderBodies
             : order.Find(on);
         if (at is null)
         {
-            seat!.Fault("on", OrderBodiesWords.ThereIsNoBoardHere(on));
+            seat!.Fault("on", MissingWords.ThereIsNoBoardHere(on));
             return order;
         }
         var alone = at.Board.Kind == BoardKind.Processor;
@@ -152,7 +151,7 @@ internal static class OrderBodies
             }
         );
         if (items.Count > MaxOfAKind)
-            drawer.Fault(field, OrderBodiesWords.ExpectedAtMostFound(MaxOfAKind, items.Count));
+            drawer.Fault(field, LimitWords.ExpectedAtMostFound(MaxOfAKind, items.Count));
         return items;
     }
 }

@@ -3,6 +3,7 @@ using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -96,7 +97,7 @@ internal static class PaperEndpoints
         if (Signer.WhyNot(body.By) is { } who)
             faults.Add(new("/by", who));
         if (body.Board is { } board && order.Find(board) is null)
-            faults.Add(new("/board", PaperEndpointsWords.OrderHasNoBoard(board)));
+            faults.Add(new("/board", MissingWords.OrderHasNoBoard(board)));
         if (body.TakenAt is { } at && !Instant(at, time, out _))
             faults.Add(new("/takenAt", PaperEndpointsWords.ExpectedInstantSuch));
         if (faults.Count > 0)
@@ -167,16 +168,13 @@ internal static class PaperEndpoints
         var planned = plans.Standing(id, request.HttpContext.RequestAborted);
         var step =
             planned.Plan.Find(JobEndpoints.IdOf(body.StepId, "/stepId"))
-            ?? throw new InputException("/stepId", PaperEndpointsWords.PlanHasNoStep(body.StepId));
+            ?? throw new InputException("/stepId", MissingWords.PlanHasNoStep(body.StepId));
         var seconds =
             body.Seconds ?? step.TimerS ?? throw new InputException("/seconds", PaperEndpointsWords.ThisStepHasNoWait);
         if (seconds is < 1 or > LongestTimerS)
             throw new InputException("/seconds", PaperEndpointsWords.ExpectedSToDaysFound(seconds));
         if (body.Label is { Length: > MaxLabel } label)
-            throw new InputException(
-                "/label",
-                PaperEndpointsWords.ExpectedAtMostCharactersFound(MaxLabel, label.Length)
-            );
+            throw new InputException("/label", LimitWords.ExpectedAtMostCharactersFound(MaxLabel, label.Length));
         var timer = papers.StartTimer(
             id,
             step.Id.ToString(),

@@ -2,6 +2,7 @@ using FaithfulBracket.Core;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -77,7 +78,7 @@ internal static class PastEndpoints
     {
         JobEndpoints.CheckInitials(body.By);
         if (!shop.Blocks.ContainsKey(id))
-            throw new NotFoundException(PastEndpointsWords.LibraryHasNoBlock(id));
+            throw new NotFoundException(MissingWords.LibraryHasNoBlock(id));
         var own = ShopMedians.Compute(Measured(id, search, summaries)) is [var all, ..] ? all : null;
         if (body.Take && own?.Ratio is not (>= ShopSettingList.MinClaim and <= ShopSettingList.MaxClaim))
             throw new InputException("/take", own?.Text ?? PastEndpointsWords.NoJobWithThisBlock);
@@ -92,7 +93,7 @@ internal static class PastEndpoints
     private static string Bounded(string text) =>
         text.Length <= MaxText
             ? text
-            : throw new InputException("?text", PastEndpointsWords.ExpectedAtMostCharactersFound(MaxText, text.Length));
+            : throw new InputException("?text", LimitWords.ExpectedAtMostCharactersFound(MaxText, text.Length));
 
     /// <param name="but">A job that asks about those before it.</param>
     private static IReadOnlyList<PastJob> On(string document, long? but, JobSearch search, BenchSummaries summaries) =>

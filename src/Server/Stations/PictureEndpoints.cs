@@ -1,5 +1,6 @@
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -79,11 +80,11 @@ internal static class PictureEndpoints
     )
     {
         if (!known)
-            throw new NotFoundException(PictureEndpointsWords.LibraryHasNo(kind, id));
+            throw new NotFoundException(MissingWords.LibraryHasNo(kind, id));
         if (caption?.Length > LongestCaption)
             throw new Core.InputException(
                 "?caption",
-                PictureEndpointsWords.ExpectedAtMostCharactersFound(LongestCaption, caption.Length)
+                LimitWords.ExpectedAtMostCharactersFound(LongestCaption, caption.Length)
             );
         if (pictures.List(kind, id).Count >= MaxOfOne)
             throw new Core.InputException("", PictureEndpointsWords.ThereArePictures(MaxOfOne));

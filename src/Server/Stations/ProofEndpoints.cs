@@ -2,6 +2,7 @@ using FaithfulBracket.Core;
 using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Server.Words.Stations;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -181,7 +182,7 @@ internal static class ProofEndpoints
     private static void Count(ObjectReader o, int found, int least, int most)
     {
         if (found < least || found > most)
-            o.Fault("samples", ProofEndpointsWords.ExpectedToSamplesFound(least, most, found));
+            o.Fault("samples", LimitWords.ExpectedToSamplesFound(least, most, found));
     }
 
     internal static void Rising(IReadOnlyList<double> times)

@@ -6,7 +6,7 @@ using FaithfulBracket.Core.Match.Identify;
 using FaithfulBracket.Formats.Records;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
-using FaithfulBracket.Server.Words.Stations;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Store;
 using Microsoft.Extensions.DependencyInjection;
 
@@ -53,10 +53,10 @@ internal static class QuestionEndpoints
     {
         var board =
             shop.Boards.GetValueOrDefault(boardId)
-            ?? throw new NotFoundException(QuestionEndpointsWords.LibraryHasNoBoard(boardId));
+            ?? throw new NotFoundException(MissingWords.LibraryHasNoBoard(boardId));
         var block =
             shop.Blocks.GetValueOrDefault(blockId)
-            ?? throw new NotFoundException(QuestionEndpointsWords.LibraryHasNoBlock(blockId));
+            ?? throw new NotFoundException(MissingWords.LibraryHasNoBlock(blockId));
         var settings = FitSettings.From(shop.Settings);
         var fit = Fit.Judge(board, block, settings, cancel);
         var next = NextMeasure.For(board, block, fit, settings, cancel);

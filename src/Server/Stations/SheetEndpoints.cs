@@ -8,6 +8,7 @@ using FaithfulBracket.Core.Prove.Faults;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -111,7 +112,7 @@ internal static class SheetEndpoints
                             l.OptionalText("board", 20)
                         );
                         if (order.Find(look.Board ?? order.First.Key) is not { } piece)
-                            l.Fault("board", SheetEndpointsWords.OrderHasNoBoard(look.Board));
+                            l.Fault("board", MissingWords.OrderHasNoBoard(look.Board));
                         else if (piece.Board.FindPart(look.Part) is not { } part)
                             l.Fault("part", SheetEndpointsWords.BoardHasNoPart(look.Part));
                         else if (!ImprintOdds.For(part.Kind is PartKind.Die or PartKind.Lid).Contains(look.Mark))
@@ -120,7 +121,7 @@ internal static class SheetEndpoints
                     }
                 );
                 if (looks.Count > MaxPads)
-                    o.Fault("looks", SheetEndpointsWords.ExpectedAtMostFound(MaxPads, looks.Count));
+                    o.Fault("looks", LimitWords.ExpectedAtMostFound(MaxPads, looks.Count));
                 return new ImprintChange(looks, By(o));
             }
         );
@@ -169,14 +170,14 @@ internal static class SheetEndpoints
                             p.Number("readsHighK", -SensorOffsets.MaxK, SensorOffsets.MaxK)
                         );
                         if (order.Find(offset.Board ?? order.First.Key) is null)
-                            p.Fault("board", SheetEndpointsWords.OrderHasNoBoard(offset.Board));
+                            p.Fault("board", MissingWords.OrderHasNoBoard(offset.Board));
                         return offset;
                     }
                 );
                 if (offsets.GroupBy(x => (x.Board ?? order.First.Key, x.Sensor)).Any(g => g.Count() > 1))
                     o.Fault("offsets", SheetEndpointsWords.OneSensorStandsHereTwice);
                 if (offsets.Count > MaxOffsets)
-                    o.Fault("offsets", SheetEndpointsWords.ExpectedAtMostFound(MaxOffsets, offsets.Count));
+                    o.Fault("offsets", LimitWords.ExpectedAtMostFound(MaxOffsets, offsets.Count));
                 return new ProofChange(Sensor(o, "complaint"), offsets, By(o));
             }
         );
@@ -221,7 +222,7 @@ internal static class SheetEndpoints
                             Board = p.OptionalText("board", 20),
                         };
                         if (order.Find(pad.Board ?? order.First.Key) is not { } piece)
-                            p.Fault("board", SheetEndpointsWords.OrderHasNoBoard(pad.Board));
+                            p.Fault("board", MissingWords.OrderHasNoBoard(pad.Board));
                         else if (piece.Board.FindPart(pad.Part) is null)
                             p.Fault("part", SheetEndpointsWords.BoardHasNoPart(pad.Part));
                         if (pad.PressedMm > pad.NewMm)
@@ -230,7 +231,7 @@ internal static class SheetEndpoints
                     }
                 );
                 if (pads.Count > MaxPads)
-                    o.Fault("pads", SheetEndpointsWords.ExpectedAtMostFound(MaxPads, pads.Count));
+                    o.Fault("pads", LimitWords.ExpectedAtMostFound(MaxPads, pads.Count));
                 return new AsFoundChange(pads, By(o));
             }
         );

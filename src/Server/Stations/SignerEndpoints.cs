@@ -1,6 +1,6 @@
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Orders;
-using FaithfulBracket.Server.Words.Stations;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -28,7 +28,7 @@ internal static class SignerEndpoints
         if (Signer.WhyNot(initials) is { } why)
             faults.Add(new("/initials", why));
         if (body.Name is null or { Length: > MaxName })
-            faults.Add(new("/name", SignerEndpointsWords.ExpectedAtMostCharacters(MaxName)));
+            faults.Add(new("/name", LimitWords.ExpectedAtMostCharacters(MaxName)));
         if (!Signer.Colours.Contains(body.Colour))
             faults.Add(new("/colour", $"Expected one of {string.Join(", ", Signer.Colours)}."));
         if (faults.Count > 0)

@@ -6,6 +6,7 @@ using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -89,9 +90,7 @@ internal static class SocketEndpoints
     }
 
     private static T Kept<T>(IReadOnlyDictionary<string, T> all, string what, string id) =>
-        all.TryGetValue(id, out var value)
-            ? value
-            : throw new NotFoundException(SocketEndpointsWords.LibraryHasNo(what, id));
+        all.TryGetValue(id, out var value) ? value : throw new NotFoundException(MissingWords.LibraryHasNo(what, id));
 
     /// <summary>The call "socket" over documents of the library.</summary>
     private static Ok<SocketMatchResult> MatchKept(
@@ -135,7 +134,7 @@ internal static class SocketEndpoints
     {
         var processor = BoardReader.Read(o.Object("processor"));
         if (o.Has("processor") && processor.Kind != BoardKind.Processor)
-            o.FaultAt("processor/kind", SocketEndpointsWords.ExpectedBoardDocumentOfKindProcessor);
+            o.FaultAt("processor/kind", OrderBodiesWords.ExpectedBoardDocumentOfKindProcessor);
         return processor;
     }
 

@@ -42,7 +42,7 @@ internal static class StripEndpoints
                 (long id, double? scale, JobPlans plans, CancellationToken cancel) =>
                 {
                     if (scale is { } s && !(s is > 0.9 and < 1.1))
-                        throw new InputException("?scale", StripEndpointsWords.ExpectedCorrectionBetween);
+                        throw new InputException("?scale", CuttingEndpointsWords.ExpectedCorrectionBetween);
                     return Results.Text(
                         TraySvg.Draw(
                             [.. plans.Get(id, cancel).Plan.Teardown.Boards.SelectMany(b => b.Plan.Tray)],

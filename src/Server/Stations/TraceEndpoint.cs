@@ -2,6 +2,7 @@ using System.Text.Json;
 using FaithfulBracket.Core.Match.Trace;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Server.Words.Stations;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -44,7 +45,7 @@ internal static class TraceEndpoint
                 if (marks.Count is < 4 or > MaxMarks)
                     o.Fault("target", TraceEndpointWords.ExpectedToMarksFound(MaxMarks, marks.Count));
                 if (points.Count > MaxPoints)
-                    o.Fault("points", TraceEndpointWords.ExpectedAtMostPointsFound(MaxPoints, points.Count));
+                    o.Fault("points", LimitWords.ExpectedAtMostPointsFound(MaxPoints, points.Count));
                 return (marks, points, size, o.OptionalNumber("sigmaPx", 0.001, 100), Lens(o));
             }
         );

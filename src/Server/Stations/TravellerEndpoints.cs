@@ -6,7 +6,7 @@ using FaithfulBracket.Core.Plans;
 using FaithfulBracket.Core.Plans.Moment;
 using FaithfulBracket.Core.Plans.Walk;
 using FaithfulBracket.Server.Shop;
-using FaithfulBracket.Server.Words.Stations;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -86,7 +86,7 @@ internal static class TravellerEndpoints
         var planned = plans.Get(id, cancel);
         var asked =
             planned.Plan.Steps.FirstOrDefault(s => s.Id.ToString() == step)
-            ?? throw new InputException("/step", TravellerEndpointsWords.PlanHasNoStep(step));
+            ?? throw new InputException("/step", MissingWords.PlanHasNoStep(step));
         // a finished job stands as it was signed: nothing is about to be done
         if (planned.Finished)
             return TypedResults.Ok(new BenchMoment(asked.Id, [], null, null, []));

@@ -11,6 +11,7 @@ using FaithfulBracket.Core.Prove.Faults;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Shop;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Server.Words.Stations;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -66,13 +67,13 @@ internal static class WhatIfEndpoints
     {
         foreach (var (name, v) in (ReadOnlySpan<(string, double)>)[("?x1", x1), ("?y1", y1), ("?x2", x2), ("?y2", y2)])
             if (!(Math.Abs(v) <= 5000))
-                throw new InputException(name, WhatIfEndpointsWords.ExpectedMillimetresOnBoard);
+                throw new InputException(name, PhotoEndpointsWords.ExpectedMillimetresOnBoard);
         if (Math.Abs(x1 - x2) + Math.Abs(y1 - y2) < 1)
             throw new InputException("?x2", WhatIfEndpointsWords.ChooseTwoPointsAtLeastMillimetre);
         var job = plans.Today(id, cancel);
         var piece = board is null
             ? job.Order.First
-            : job.Order.Find(board) ?? throw new InputException("?board", WhatIfEndpointsWords.OrderHasNoBoard(board));
+            : job.Order.Find(board) ?? throw new InputException("?board", MissingWords.OrderHasNoBoard(board));
         var pads = job.Plan.Pads.Pairs.FirstOrDefault(p => p.Board == piece.Key && (pair is null || p.Pair == pair));
         var laid = job
             .Plan.Match.Laid()
@@ -104,7 +105,7 @@ internal static class WhatIfEndpoints
         if (!EnumNames<PadFault>.TryParse(fault, out var kind))
             throw new InputException(
                 "?fault",
-                WhatIfEndpointsWords.ExpectedOneOfFound(string.Join(", ", EnumNames<PadFault>.All), fault)
+                SheetEndpointsWords.ExpectedOneOfFound(string.Join(", ", EnumNames<PadFault>.All), fault)
             );
         var seated = Seated(plans.Today(id, cancel).Plan, pair, board);
         return TypedResults.Ok(PadFaults.Try(seated.Stack!.Finished(), part, kind));
@@ -182,7 +183,7 @@ internal static class WhatIfEndpoints
                     c => new TrainingCheck(c.Choice<FaultKind>("kind"), c.OptionalText("part", 60))
                 );
                 if (checks.Count > FaultTrainer.MaxChecks)
-                    o.Fault("checks", WhatIfEndpointsWords.ExpectedAtMostFound(FaultTrainer.MaxChecks, checks.Count));
+                    o.Fault("checks", LimitWords.ExpectedAtMostFound(FaultTrainer.MaxChecks, checks.Count));
                 return new TrainingAsk(
                     o.Integer("seed", 0, int.MaxValue),
                     checks,
@@ -209,7 +210,7 @@ internal static class WhatIfEndpoints
     }
 
     internal static PairPads Seated(JobPlan plan, string? pair, string? board) =>
-        JobPlanner.Seated(plan, pair, board) ?? throw new InputException("", WhatIfEndpointsWords.ChooseBlockAndPaste);
+        JobPlanner.Seated(plan, pair, board) ?? throw new InputException("", ExpectEndpointsWords.ChooseBlockAndPaste);
 
     /// <summary>Every pad at hand tried on all places like this one.</summary>
     private static Ok<IReadOnlyList<Alternative>> OtherPads(

@@ -5,6 +5,7 @@ using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Words;
 using FaithfulBracket.Server.Words.Stations;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -103,12 +104,12 @@ internal static class WorkOrderEndpoint
         {
             var pair = order.Pairs[i];
             if (pair.On is { } on && order.Find(on) is null)
-                o.FaultAt($"pairs/{i}/on", WorkOrderEndpointWords.ThereIsNoBoardHere(on));
+                o.FaultAt($"pairs/{i}/on", MissingWords.ThereIsNoBoardHere(on));
             for (var k = 0; k < pair.Block.Plates.Count; k++)
                 if (order.KeyOf(pair, pair.Block.Plates[k]) is null)
                     o.FaultAt(
                         $"pairs/{i}/block/plates/{k}/board",
-                        WorkOrderEndpointWords.ThereIsNoBoardHere2(pair.Block.Plates[k].Board)
+                        MissingWords.ThereIsNoBoardHere(pair.Block.Plates[k].Board)
                     );
         }
     }

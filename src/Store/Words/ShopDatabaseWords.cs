@@ -4,6 +4,6 @@ namespace FaithfulBracket.Store.Words;
 internal static class ShopDatabaseWords
 {
     public static string FolderCanNotBeWritten(string? directoryName) =>
-        $"The folder {directoryName} cannot be written: no shop can be kept there. "
-        + "Give this program the right to write, or name another folder with --data.";
+        $"The folder {directoryName} cannot be written: no shop can be kept there. Give this program the right to "
+        + "write, or name another folder with --data.";
 }

@@ -3,6 +3,7 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Words.Pads;
 using FaithfulBracket.Core.Words.Pads.Seating;
 
 namespace FaithfulBracket.Core.Pads.Seating;
@@ -64,7 +65,7 @@ public sealed class PlateModel
                 if (!materials.TryGetValue(pads[index].Material, out var material))
                 {
                     faults.Add(
-                        new($"pads/{index}/material", PlateModelWords.PadMaterialIsNotKnown(pads[index].Material))
+                        new($"pads/{index}/material", PadChoiceWords.PadMaterialIsNotKnown(pads[index].Material))
                     );
                     continue;
                 }

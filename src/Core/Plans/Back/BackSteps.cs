@@ -6,6 +6,8 @@ using FaithfulBracket.Core.Plans.Walk;
 using FaithfulBracket.Core.Sockets;
 using FaithfulBracket.Core.Teardown;
 using FaithfulBracket.Core.Words.Plans.Back;
+using FaithfulBracket.Core.Words.Prove;
+using FaithfulBracket.Core.Words.Teardown;
 using Id = FaithfulBracket.Core.Plans.Walk.BenchScene.Id;
 
 namespace FaithfulBracket.Core.Plans.Back;
@@ -90,10 +92,12 @@ internal sealed class BackSteps(
     {
         var wet = State.Is(ThingId.Loop, Condition.Tight, Condition.Filled, Condition.Bled);
         Write(
-            Step("power", StepKind.PowerOff, BackStepsWords.SwitchOffUnplugThenPressSwitch, "Power is off") with
+            Step("power", StepKind.PowerOff, TeardownStationWords.SwitchOffUnplugThenPressSwitch, "Power is off") with
             {
                 Detail = BackStepsWords.TouchEarthedMetalOrWearCorded,
-                Caution = wet ? BackStepsWords.CoolantDestroysPoweredBoard : BackStepsWords.PowerSuppliesAreNeverOpened,
+                Caution = wet
+                    ? BackStepsWords.CoolantDestroysPoweredBoard
+                    : TeardownStationWords.PowerSuppliesAreNeverOpened,
             },
             State.Is(ThingId.Power, Condition.PowerOn) ? [new(Verb.PowerOff, ThingId.Power)] : []
         );
@@ -103,7 +107,7 @@ internal sealed class BackSteps(
                 {
                     Detail = BackStepsWords.TiltUntilNothingMoreRuns,
                     Caution = BackStepsWords.WhatStaysInBlockRunsOut,
-                    Feel = BackStepsWords.NothingRunsAnyMoreAndBlock,
+                    Feel = ProveStationWords.NothingRunsAnyMoreAndBlock,
                 },
                 new Act(Verb.Drain, ThingId.Loop)
             );
@@ -189,10 +193,10 @@ internal sealed class BackSteps(
                             target,
                             Cell(target)
                         )
-                    : step.Kind == StepKind.Connect ? BackStepsWords.Unplug(name)
+                    : step.Kind == StepKind.Connect ? TeardownStationWords.Unplug(name)
                     : BackStepsWords.TakeOff(name),
                 Done =
-                    screws ? BackStepsWords.InTray(step.Count)
+                    screws ? TeardownStationWords.InTray(step.Count)
                     : step.Kind == StepKind.Connect ? "Unplugged"
                     : "Off",
                 Detail = BackStepsWords.ItWasFittedAgainOverBlock,

@@ -2,7 +2,9 @@ using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Teardown;
+using FaithfulBracket.Core.Words.Mount;
 using FaithfulBracket.Core.Words.Plans.Back;
+using FaithfulBracket.Core.Words.Prep;
 
 namespace FaithfulBracket.Core.Plans.Back;
 
@@ -158,7 +160,7 @@ internal static class BackWords
             BackSentences.CleanOfPadsAndPaste(list, face == Face.Back ? " behind the board" : "", order.On(piece.Key)),
             "Clean",
             BackSentences.AlcoholAndLintFreeClothEvery,
-            BackSentences.AlcoholIsFlammable,
+            PrepStationWords.AlcoholIsFlammable,
             order.ScopeOf(piece)
         ) with
         {
@@ -226,7 +228,7 @@ internal static class BackWords
         {
             RestoreAction.Fasten => (
                 StepKind.Fasten,
-                BackSentences.PutOfGroupBackOut(HowMany.Count(r.Count, "screw"), r.Target, r.Cell),
+                FittedAgainWords.PutOfGroupBackOut(HowMany.Count(r.Count, "screw"), r.Target, r.Cell),
                 $"{r.Count} in"
             ),
             RestoreAction.Plug => (StepKind.Connect, $"Plug the {r.Name} in", "Plugged"),
@@ -239,11 +241,11 @@ internal static class BackWords
             done,
             screws
                     ? FormattableString.Invariant(
-                        $"{r.Name}{(length is { } l ? BackSentences.NoLongerOneGoesInHere(l) : "")}.{(group!.Ring is not null ? BackSentences.AllStartedByHandThen : "")}{(group.Seal ? BackSentences.SealOverThemStaysBroken : "")}"
+                        $"{r.Name}{(length is { } l ? FittedAgainWords.NoLongerOneGoesInHere(l) : "")}.{(group!.Ring is not null ? BackSentences.AllStartedByHandThen : "")}{(group.Seal ? BackSentences.SealOverThemStaysBroken : "")}"
                     )
                 : kind == StepKind.Fit ? BackSentences.OuterFilmsOffAndCounted
                 : null,
-            screws && length is not null ? BackSentences.LongerScrewInShortHoleCracks : null,
+            screws && length is not null ? FittedAgainWords.LongerScrewInShortHoleCracks : null,
             order.ScopeOf(piece)
         ) with
         {

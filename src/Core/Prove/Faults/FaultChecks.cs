@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Words.Orders;
 using FaithfulBracket.Core.Words.Prove.Faults;
 
 namespace FaithfulBracket.Core.Prove.Faults;
@@ -9,16 +10,16 @@ public static class FaultChecks
         kind switch
         {
             FaultKind.None => "nothing wrong",
-            FaultKind.FilmLeft => FaultChecksWords.FilmLeftOnPad,
+            FaultKind.FilmLeft => ShopSettingListWords.FilmLeftOnPad,
             FaultKind.PadMissing => "pad missing",
             FaultKind.PadThin => "pad too thin",
             FaultKind.PasteVoid => "a corner without paste",
             FaultKind.Tilt => "block tilted",
             FaultKind.Floats => "block floats",
             FaultKind.LowFlow => FaultChecksWords.LessFlowThanStated,
-            FaultKind.Air => FaultChecksWords.AirInFins,
+            FaultKind.Air => ShopSettingListWords.AirInFins,
             FaultKind.PumpOut => "paste pumped out",
-            _ => FaultChecksWords.SensorOrPowerMisread,
+            _ => ShopSettingListWords.SensorOrPowerMisread,
         };
 
     public static string Describe(FaultKind kind, IReadOnlyList<string> parts, string? corner) =>

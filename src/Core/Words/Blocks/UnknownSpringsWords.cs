@@ -5,6 +5,6 @@ internal static class UnknownSpringsWords
 {
     public const string NotKnownSpringsNotLooked = "not known: springs not looked at";
 
-    public static string NobodyHasLookedWhetherCarrySprings(string unknown, string text) =>
-        $"nobody has looked whether {unknown}" + $"{text} carry springs. Weigh one, or say that there are none.";
+    public static string NobodyHasLookedWhetherCarrySprings(string screws, string more) =>
+        $"nobody has looked whether {screws}{more} carry springs. Weigh one, or say that there are none.";
 }

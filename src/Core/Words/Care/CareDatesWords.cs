@@ -7,16 +7,16 @@ internal static class CareDatesWords
         "No face took paste: nothing is renewed by the calendar. Look at the loop yearly.";
 
     public static string RepasteOnMonthsByPastesKind(string date, int months) =>
-        $"Repaste on {date}, {months} months by the paste's kind. Proved again on "
-        + "another day, its drift tells it better.";
+        $"Repaste on {date}, {months} months by the paste's kind. Proved again on another day, its drift tells it "
+        + "better.";
 
     public static string ProofsDueSinceLastOfThem(int markCount, string rise, string date) =>
         $"{markCount} proofs, {rise}: due since the last of them, {date}. Repaste now.";
 
     public static string ProofsLineDoesNotReachLimit(int markCount, string rise, string date) =>
-        $"{markCount} proofs, {rise}: the line does not reach its limit first. Repaste on "
-        + $"{date}, by the paste's kind.";
+        $"{markCount} proofs, {rise}: the line does not reach its limit first. Repaste on {date}, by the paste's "
+        + "kind.";
 
-    public static string ProofsRepasteOn(int markCount, string rise, string date, string otherDate, string date3) =>
-        $"{markCount} proofs, {rise}: repaste on {date}, between " + $"{otherDate} and {date3} with 90 %.";
+    public static string ProofsRepasteOn(int markCount, string rise, string due, string earliest, string latest) =>
+        $"{markCount} proofs, {rise}: repaste on {due}, between {earliest} and {latest} with 90 %.";
 }

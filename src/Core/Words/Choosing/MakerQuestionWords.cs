@@ -14,8 +14,7 @@ internal static class MakerQuestionWords
     public const string OfLandsAndScrews = "of its lands and screws";
 
     public static string WhatAreStepsOfSLands(string theirs, string ofItsLandsAndScrews) =>
-        $"What are the steps of {theirs}'s lands against its die land? Nobody has measured "
-        + $"{ofItsLandsAndScrews}.";
+        $"What are the steps of {theirs}'s lands against its die land? Nobody has measured {ofItsLandsAndScrews}.";
 
     public static string HowHighDoStand(string refs, string mine) => $"How high do {refs} stand on {mine}?";
 
@@ -33,5 +32,5 @@ internal static class MakerQuestionWords
         $"{twin} is stated to fit. On {mine} one thing differs: {lower} Does it matter?";
 
     public static string IsMadeFor(string theirs, string mine, string doesNot) =>
-        $"Is {theirs} made for {mine}? By its drawing it " + $"{doesNot}, and no statement says so.";
+        $"Is {theirs} made for {mine}? By its drawing it {doesNot}, and no statement says so.";
 }

@@ -7,7 +7,7 @@ internal static class PlanBWords
         $"{name} on the die; {part} passes its limit even with a fan: not without a larger sink.";
 
     public static string OnDieSinksOnAndFan(string name, string parts, string part) =>
-        $"{name} on the die, sinks on {parts}, and a fan on them: " + $"without it {part} passes its limit.";
+        $"{name} on the die, sinks on {parts}, and a fan on them: without it {part} passes its limit.";
 
     public static string OnDieSinks(string name, string parts) =>
         $"{name} on the die, sinks on {parts}; case airflow is enough.";
@@ -23,7 +23,7 @@ internal static class PlanBWords
     public const string SinksStayWithinCardsOwnHeight = "Sinks stay within the card's own height.";
 
     public static string NoCoreOnlyBlockOfLibrary(string kept, string keepTheir) =>
-        "No core-only block of the library goes on it: " + $"{kept} " + $"{keepTheir} stock cooler";
+        $"No core-only block of the library goes on it: {kept} {keepTheir} stock cooler";
 
     public const string NoCoreOnlyBlockOfLibraryGoes = "No core-only block of the library goes on it";
 

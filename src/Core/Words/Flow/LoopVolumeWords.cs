@@ -11,5 +11,6 @@ internal static class LoopVolumeWords
         double radiatorMl,
         double blocksMl
     ) =>
-        $"About {totalMl:0} ± {offMl:0} mL: hose {hoseMl:0}, reservoir {reservoirMl:0}, radiator {radiatorMl:0}, {blocksMl:0} in blocks by their size.";
+        $"About {totalMl:0} ± {offMl:0} mL: hose {hoseMl:0}, reservoir {reservoirMl:0}, radiator {radiatorMl:0}, "
+        + $"{blocksMl:0} in blocks by their size.";
 }

@@ -6,26 +6,18 @@ internal static class ExpectWords
     public const string LimitsBodyOfMiBAndThose =
         "Limits: a body of 4 MiB, and those of the board and block documents.";
 
-    public static string WouldRunAtAllowed(string part, double mean, double limit) =>
-        $"{part} would run at {mean:0} °C, {limit:0} allowed.";
-
     public static string NoLandOfBlockCovers(string part) =>
         $"No land of the block covers {part}: its temperature cannot be calculated.";
 
     public static string HowBlockRests(string message, double defaultBondLineMm) =>
-        $"How the block rests cannot be calculated ({message}): films of "
-        + $"{defaultBondLineMm:0} µm and drawn gaps are taken.";
+        $"How the block rests cannot be calculated ({message}): films of {defaultBondLineMm:0} µm and drawn gaps "
+        + "are taken.";
 
     public static string WhatPressesIs(string part, string notTold, double least, double most) =>
         $"What presses {part} is {notTold}. Its film is taken between {least:0} and {most:0} µm.";
 
     public const string BlockFloatsFilmOverDie =
         "The block floats: the film over the die is thicker than it should be.";
-
-    public static string HasNoPad(string id) => $"{id} has no pad: only the board carries its heat.";
-
-    public static string PadMaterialIsNotKnown(string material) =>
-        $"Pad material \"{material}\" is not known: give it in materials or add it to the drawer.";
 
     public static string PadOnDoesNotTouch(string id) =>
         $"The pad on {id} does not touch: only the board carries its heat.";

@@ -3,12 +3,10 @@ namespace FaithfulBracket.Core.Words.Heat;
 /// <summary>Sentences of heat plate.</summary>
 internal static class HeatPlateWords
 {
-    public static string CellsAtMost(int gridCount, int mostCells) =>
-        $"{gridCount} cells; at most {mostCells}: take larger cells.";
+    public static string CellsAtMost(int gridCount, int maxCells) =>
+        $"{gridCount} cells; at most {maxCells}: take larger cells.";
 
     public const string NothingCoolsPlate = "Nothing cools the plate: its temperature has no end.";
-
-    public const string PlateIsTooLargeForCells = "The plate is too large for cells this small: take larger ones.";
 
     public const string AtThisCellSizePart =
         "At this cell size a part of the plate is cut off from what cools it: take smaller cells.";

@@ -4,7 +4,8 @@ namespace FaithfulBracket.Core.Words.Heat;
 internal static class PlateHeatWords
 {
     public const string LimitsCellsSourcesCooledAreasProbes =
-        "Limits: 60,000 cells, 500 sources, 100 cooled areas, 2,000 probes; a plate too large for its cells answers 422.";
+        "Limits: 60,000 cells, 500 sources, 100 cooled areas, 2,000 probes; a plate too large for its cells "
+        + "answers 422.";
 
     public const string SourceLiesBesidePlate = "The source lies beside the plate.";
 

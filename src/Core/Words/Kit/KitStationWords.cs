@@ -18,8 +18,8 @@ internal static class KitStationWords
     public const string DrawerHoldsWhatCanBeCalculated = "The drawer holds what can be calculated.";
 
     public static string ListIsOneInBox(string models) =>
-        $" The list is the one in the box: nobody has written it into the document of {models} yet. "
-        + "Until then its screws are known by thread, not by length.";
+        $" The list is the one in the box: nobody has written it into the document of {models} yet. Until then "
+        + "its screws are known by thread, not by length.";
 
     public const string RunMachineWithOldCooler = "Run the machine with its old cooler and take the before reading";
 

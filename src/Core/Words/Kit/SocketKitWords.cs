@@ -8,8 +8,8 @@ internal static class SocketKitWords
     public static string SocketNeedsIt(string socket) =>
         $"Socket {socket} needs it; the parts in the block's own bag for other sockets stay closed.";
 
-    public static string PickPostsForSocket(int posts, string socket, string words) =>
-        $"Pick {posts} posts for socket {socket}: {words}";
+    public static string PickPostsForSocket(int posts, string socket, string kinds) =>
+        $"Pick {posts} posts for socket {socket}: {kinds}";
 
     public const string DistinguishedByTheirThreads =
         "Told apart by their threads. Count springs and nuts with them; a washer may be stuck inside a nut.";

@@ -8,9 +8,8 @@ internal static class BlockEvidenceWords
     public const string LandsAndScrews = "lands and screws are";
 
     public static string OnlyAssumedFromBoard(string landOrScrewIs, string named) =>
-        $"{landOrScrewIs} only assumed from the board: "
-        + $"{named}. "
-        + "Look at the block, measure it, or take its manual's table.";
+        $"{landOrScrewIs} only assumed from the board: {named}. Look at the block, measure it, or take its "
+        + "manual's table.";
 
     public static string WhatPressesDieIsUnknown(string unknown) => $"What presses the die is not known: {unknown}";
 

@@ -13,7 +13,8 @@ internal static class FitReasonsWords
         $"{part} ({name}) meets the block's {region}: {marginMm:0.00} mm too tall.";
 
     public static string ClearsByOnlyLess(string part, string region, double marginMm, double minClearanceMm) =>
-        $"{part} clears the {region} by only {marginMm:0.00} mm, less than {minClearanceMm:0.0#}: measure it before mounting.";
+        $"{part} clears the {region} by only {marginMm:0.00} mm, less than {minClearanceMm:0.0#}: measure it "
+        + "before mounting.";
 
     public static string GapSuppliedPadDoesNotTouch(string part, double gap, double? padMm) =>
         $"{part}: gap {gap:0.00} mm, the supplied {padMm:0.0#} mm pad does not touch; a thicker one is needed.";
@@ -50,15 +51,15 @@ internal static class FitReasonsWords
     ) => $"Screw {blockHole} is {slackMm:0.00} mm too wide for hole {boardHole}{itIsOptionalAndStaysOut}.";
 
     public static string ScrewFindsNoHoleInBoard(string blockHole, double captureMm, string itIsOptionalAndStaysOut) =>
-        $"Screw {blockHole} finds no hole in the board within {captureMm:0} " + $"mm{itIsOptionalAndStaysOut}.";
+        $"Screw {blockHole} finds no hole in the board within {captureMm:0} mm{itIsOptionalAndStaysOut}.";
 
     public static string ScrewMissesBySlack(
         string blockHole,
         string boardHole,
         double? missMm,
-        double text,
-        string itIsOptionalAndStaysOut
-    ) => $"Screw {blockHole} misses {boardHole} by {missMm:0.00} mm, slack {text:0.00} mm{itIsOptionalAndStaysOut}.";
+        double slackMm,
+        string optional
+    ) => $"Screw {blockHole} misses {boardHole} by {missMm:0.00} mm, slack {slackMm:0.00} mm{optional}.";
 
     public const string OneScrewPasses = "The one screw passes:";
 

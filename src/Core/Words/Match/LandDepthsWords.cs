@@ -5,9 +5,6 @@ internal static class LandDepthsWords
 {
     public const string BoardHasNoDieOnFront = "The board has no die on its front.";
 
-    public static string NobodyHasMeasuredHowHighDie(string die) =>
-        $"Nobody has measured how high die {die} stands: measure it first.";
-
     public const string BlockHasNoSuchLand = "The block has no such land.";
 
     public const string ReadDownToDieLand = "Read down to the die land first.";

@@ -3,8 +3,15 @@ namespace FaithfulBracket.Core.Words.Match;
 /// <summary>Sentences of machine room.</summary>
 internal static class MachineRoomWords
 {
-    public static string CardWithBlockTakesSlots(string card, int slot, int otherSlot, string otherCard, int slot3) =>
-        $"Card {card} with its block takes slots {slot} to {otherSlot}; card {otherCard} stands in slot {slot3}.";
+    public static string CardWithBlockTakesSlots(
+        string card,
+        int firstSlot,
+        int lastSlot,
+        string otherCard,
+        int otherCardSlot
+    ) =>
+        $"Card {card} with its block takes slots {firstSlot} to {lastSlot}; card {otherCard} stands in slot "
+        + $"{otherCardSlot}.";
 
     public static string PortOfCardAndPort(
         string port,
@@ -12,9 +19,10 @@ internal static class MachineRoomWords
         string otherPort,
         string otherCard,
         double offsetMm,
-        double mostOffsetMm
+        double maxOffsetMm
     ) =>
-        $"Port {port} of card {card} and port {otherPort} of card {otherCard} stand {offsetMm:0.0} mm beside each other; a rigid link takes {mostOffsetMm:0.0} mm.";
+        $"Port {port} of card {card} and port {otherPort} of card {otherCard} stand {offsetMm:0.0} mm beside each "
+        + $"other; a rigid link takes {maxOffsetMm:0.0} mm.";
 
     public static string PortOfCardAndPortOfCard(
         string port,
@@ -25,5 +33,6 @@ internal static class MachineRoomWords
         double minMm,
         double maxMm
     ) =>
-        $"Port {port} of card {card} and port {otherPort} of card {otherCard} lie {distanceMm:0.0} mm apart; the link reaches from {minMm:0.0} to {maxMm:0.0} mm.";
+        $"Port {port} of card {card} and port {otherPort} of card {otherCard} lie {distanceMm:0.0} mm apart; the "
+        + $"link reaches from {minMm:0.0} to {maxMm:0.0} mm.";
 }

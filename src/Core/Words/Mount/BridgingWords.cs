@@ -6,19 +6,23 @@ internal static class BridgingWords
     public static string LowerOntoBoardAsOneJoined(string names) =>
         $"Lower {names} onto the board as one, joined as they are";
 
-    public static string PeelOuterFilmOff(string pads) => $"Peel the outer film off {pads} first and count. ";
-
     public const string HandOnEach =
         "A hand on each: neither leads, and the fitting carries nothing. Line up before contact.";
 
     public const string BlockThatHangsFromFittingBends =
         "A block that hangs from its fitting bends it or rolls a ring.";
 
-    public static string JoinAndByFittingPort(string from, string toText, string join, string port, string otherPort) =>
-        $"Join {from} and {toText} by fitting {join}, port {port} to port {otherPort}";
+    public static string JoinAndByFittingPort(
+        string block,
+        string otherBlock,
+        string fitting,
+        string port,
+        string otherPort
+    ) => $"Join {block} and {otherBlock} by fitting {fitting}, port {port} to port {otherPort}";
 
     public static string InThisOrder(string port, double lengthMm, double tolMm) =>
-        $"In this order: spacer on the fitting, first O-ring in its groove, into port {port}; second O-ring, then the other block onto it by hand, both lying flat. {lengthMm:0.0} mm from port to port, ±{tolMm:0.0} mm.";
+        $"In this order: spacer on the fitting, first O-ring in its groove, into port {port}; second O-ring, then "
+        + $"the other block onto it by hand, both lying flat. {lengthMm:0.0} mm from port to port, ±{tolMm:0.0} mm.";
 
     public const string ORingThatRollsLeaksLater =
         "An O-ring that rolls leaks later: wet it, push straight, look all round.";
@@ -29,7 +33,11 @@ internal static class BridgingWords
         $"Even the {screws} screws of {from} and {toText} against each other";
 
     public const string JoinedBlockThatIsLowerPulls =
-        "A joined block that is lower pulls the fitting askew: the fitting stands square to both, its rings not in sight.";
+        "A joined block that is lower pulls the fitting askew: the fitting stands square to both, its rings not "
+        + "in sight.";
 
     public const string SquareToBoth = "Square to both";
+
+    public static string PeelOuterFilmOff(string narrowPads) =>
+        $"Peel the outer film off {narrowPads} first and count. ";
 }

@@ -4,19 +4,22 @@ namespace FaithfulBracket.Core.Words.Mount;
 internal static class DriverWatchWords
 {
     public static string StopAfterOf(double peak, double angle, double angleDeg) =>
-        $"Stop: {peak:0.0} N·cm after {angle:0}° of {angleDeg:0}°. The thread is crossed or the screw has run out of depth. Back it out by hand.";
+        $"Stop: {peak:0.0} N·cm after {angle:0}° of {angleDeg:0}°. The thread is crossed or the screw has run out "
+        + "of depth. Back it out by hand.";
 
     public static string TooFarAndAndWereDue(
-        double angle,
-        double peak,
-        double angleDeg,
-        double torqueNm,
-        double text
+        double turnedDeg,
+        double peakNcm,
+        double dueDeg,
+        double dueNcm,
+        double backDeg
     ) =>
-        $"Too far: {angle:0}° and {peak:0.0} N·cm, {angleDeg:0}° and {torqueNm:0.0} N·cm were due. Turn back {text:0}° before the next screw.";
+        $"Too far: {turnedDeg:0}° and {peakNcm:0.0} N·cm, {dueDeg:0}° and {dueNcm:0.0} N·cm were due. Turn back "
+        + $"{backDeg:0}° before the next screw.";
 
     public static string ItTurnsWithoutLoad(double peak, double torqueNm) =>
-        $"It turns without load: {peak:0.0} N·cm, {torqueNm:0.0} expected. Is it in its hole, with its spring and washer?";
+        $"It turns without load: {peak:0.0} N·cm, {torqueNm:0.0} expected. Is it in its hole, with its spring and "
+        + "washer?";
 
     public const string ThisScrewWasNotTurned = "This screw was not turned: it was skipped. Turn it before the next.";
 }

@@ -12,7 +12,7 @@ internal static class HalfStepsWords
         "Pads and paste are on. Look through every opening: no lead and no plug between the halves.";
 
     public static string BackInTheirSeatsBeforeHalves(string capital) =>
-        $"{capital} back in their seats before the halves meet. The " + "drive's plug stays in reach.";
+        $"{capital} back in their seats before the halves meet. The drive's plug stays in reach.";
 
     public const string DrivesPlugStaysInReach = "The drive's plug stays in reach.";
 

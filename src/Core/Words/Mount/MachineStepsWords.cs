@@ -6,8 +6,8 @@ internal static class MachineStepsWords
     public static string StandCardInSlotBracketScrewed(string card, int slot) =>
         $"Stand card {card} in slot {slot}, its bracket screwed loosely";
 
-    public static string WithBlockItTakesSlots(int slot, int otherSlot) =>
-        $"With its block it takes slots {slot} to {otherSlot}.";
+    public static string WithBlockItTakesSlots(int firstSlot, int lastSlot) =>
+        $"With its block it takes slots {firstSlot} to {lastSlot}.";
 
     public const string WithBlockItTakesThisSlot = "With its block it takes this slot only.";
 
@@ -21,10 +21,12 @@ internal static class MachineStepsWords
         string otherCard,
         double distanceMm
     ) =>
-        $"Join port {port} of card {card} to port {otherPort} of card {otherCard} by a rigid link, drawn to {distanceMm:0.0} mm";
+        $"Join port {port} of card {card} to port {otherPort} of card {otherCard} by a rigid link, drawn to "
+        + $"{distanceMm:0.0} mm";
 
-    public static string ItSealsFromToAndTakes(double minMm, double maxMm, double mostOffsetMm, double offsetMm) =>
-        $"It seals from {minMm:0.0} to {maxMm:0.0} mm and takes {mostOffsetMm:0.0} mm beside each other; here it is {offsetMm:0.0} mm. Both O-rings wet, pushed straight; then the brackets firm.";
+    public static string ItSealsFromToAndTakes(double minMm, double maxMm, double maxOffsetMm, double offsetMm) =>
+        $"It seals from {minMm:0.0} to {maxMm:0.0} mm and takes {maxOffsetMm:0.0} mm beside each other; here it "
+        + $"is {offsetMm:0.0} mm. Both O-rings wet, pushed straight; then the brackets firm.";
 
     public const string CardThatLeansOnLinkPulls =
         "A card that leans on its link pulls at both ports: brackets carry the cards.";

@@ -7,8 +7,8 @@ internal static class MemoryBridgeWords
         $"Lay module {board} between its carriers, {carriers}";
 
     public const string PadsButtAgainstTopEdge =
-        "Pads butt against the top edge of the carrier; press over the chips, not over the bare "
-        + "rim. Every module the same way round as the first.";
+        "Pads butt against the top edge of the carrier; press over the chips, not over the bare rim. Every "
+        + "module the same way round as the first.";
 
     public const string TwoRowsOfTinyPartsStand =
         "Two rows of tiny parts stand along the bottom edge: hold the module by its short sides.";
@@ -37,9 +37,6 @@ internal static class MemoryBridgeWords
 
     public static string SetOnAndStartLoose(string model, string theModule, string bolts) =>
         $"Set {model} on {theModule} and start {bolts} loose";
-
-    public static string PeelOuterFilmOff(string narrowPads) =>
-        $"Peel the outer film off {narrowPads} first and count. ";
 
     public const string BoltThatBindsIsCrossed = "A bolt that binds is crossed: back it out.";
 
@@ -71,7 +68,7 @@ internal static class MemoryBridgeWords
 
     public const string AllSnug = "All snug";
 
-    public const string AllHome = "All home";
-
     public static string HeldLevel(string model) => $", {model} held level";
+
+    public const string AllHome = "All home";
 }

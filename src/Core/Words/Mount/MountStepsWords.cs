@@ -25,8 +25,8 @@ internal static class MountStepsWords
 
     public static string CoolantGoesIn(string inlet) => $"Coolant goes in by {inlet}. ";
 
-    public static string PlugInBetweenBoardAndBoard(string r, string board, string otherBoard) =>
-        $"Plug the {r} in between board {board} and board {otherBoard}";
+    public static string PlugInBetweenBoardAndBoard(string ribbon, string board, string otherBoard) =>
+        $"Plug the {ribbon} in between board {board} and board {otherBoard}";
 
     public const string LayBoardsSideBySide = "Lay the boards side by side";
 
@@ -43,8 +43,6 @@ internal static class MountStepsWords
 
     public static string LowerOntoHolesVisible(string theBoard, string pair) =>
         $"Lower {theBoard} onto {pair}, holes visible from above";
-
-    public static string PeelOuterFilmOff(string pads) => $"Peel the outer film off {pads} first and count. ";
 
     public const string LineUpBeforeContact =
         "Line up before contact: sliding smears paste and drags pads. Leads routed out from under.";
@@ -66,8 +64,8 @@ internal static class MountStepsWords
 
     public const string ThisScrewStrips = "This screw strips first: stop.";
 
-    public static string TurnHomeInOrderLittle(string things, string ofBlock) =>
-        $"Turn {things}{ofBlock} home in order, little by little";
+    public static string TurnHomeInOrderLittle(string screws, string ofBlock) =>
+        $"Turn {screws}{ofBlock} home in order, little by little";
 
     public const string NeverOneHomeBeforeOthers = "Never one home before the others: go round in small equal turns.";
 
@@ -110,9 +108,10 @@ internal static class MountStepsWords
     public const string QuarterTurnHalfAtMost = "a quarter turn, half at most";
 
     public static string PasteFirstWhereItMeetsBlock(double area) =>
-        $"Paste first where it meets the block, {area:0.#} cm² spread thin: heat from behind goes over there. Its own pads and washers; nothing may short.";
+        $"Paste first where it meets the block, {area:0.#} cm² spread thin: heat from behind goes over there. Its "
+        + "own pads and washers; nothing may short.";
 
-    public static string WasherToBoard(string w) => $", {w} washer to the board";
+    public static string WasherToBoard(string sides) => $", {sides} washer to the board";
 
     public const string BracketOn = "Bracket on";
 
@@ -130,8 +129,6 @@ internal static class MountStepsWords
 
     public static string StartLoose(string screws, string ofBlock, string washers) =>
         $"Start {screws}{ofBlock} loose{washers}";
-
-    public const string AllHome = "All home";
 
     public static string AllTurned(int turnCount) => $"All {turnCount} turned";
 

@@ -5,8 +5,8 @@ internal static class MountedBowWords
 {
     public static string HowBoardBowsIsUnknown(string unknown) => $"How the board bows is not known: {unknown}";
 
-    public static string BoardWouldBowMoreThanTimes(double mostThicknesses) =>
-        $"The board would bow more than {mostThicknesses:0} times its thickness: further than this model reaches. ";
+    public static string BoardWouldBowMoreThanTimes(double maxThicknesses) =>
+        $"The board would bow more than {maxThicknesses:0} times its thickness: further than this model reaches. ";
 
     public const string UseBackPlateOrSupportBoard =
         "Use the back plate, or support the board while you turn the screws.";

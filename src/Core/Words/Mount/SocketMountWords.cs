@@ -27,10 +27,11 @@ internal static class SocketMountWords
     public const string WasherUnderEachSpring = ", a washer under each spring";
 
     public static string SpringsAndNutsOnJustGripping(int? stepCount, string aWasherUnderEachSpring) =>
-        $"Springs and nuts on, {stepCount} just " + $"gripping{aWasherUnderEachSpring}";
+        $"Springs and nuts on, {stepCount} just gripping{aWasherUnderEachSpring}";
 
     public const string FromBehindTheyTurnOtherWay =
-        "From behind they turn the other way: anticlockwise there is in. How far the tips stand out tells how much is left.";
+        "From behind they turn the other way: anticlockwise there is in. How far the tips stand out tells how "
+        + "much is left.";
 
     public const string WasherMayBeStuckInsideNut = "A washer may be stuck inside a nut. None firm until all grip.";
 

@@ -5,12 +5,13 @@ internal static class TighteningResultWords
 {
     public static string AndDiesEdge(double limit) => $" and the die's edge under {limit:0.#} MPa";
 
-    public static string NoPassesKeep(string count, int mostPasses, string brokenWords) =>
-        $"{count} No {mostPasses} passes keep the {brokenWords}. "
-        + "Turn evenly, and hold the block level by hand until all screws grip.";
+    public static string NoPassesKeep(string count, int maxPasses, string brokenWords) =>
+        $"{count} No {maxPasses} passes keep the {brokenWords}. Turn evenly, and hold the block level by hand "
+        + "until all screws grip.";
 
     public static string NoEvenStepKeeps(string count, string bounds, double tiltDeg) =>
-        $"{count} No even step keeps {bounds}: this one reaches {tiltDeg:0.00}°. Turn in the smallest steps and hold the block level by hand until all screws grip.";
+        $"{count} No even step keeps {bounds}: this one reaches {tiltDeg:0.00}°. Turn in the smallest steps and "
+        + "hold the block level by hand until all screws grip.";
 
     public static string LargestEvenStepThatKeeps(string count, string bounds) =>
         $"{count} The largest even step that keeps {bounds}.";
@@ -23,13 +24,16 @@ internal static class TighteningResultWords
     public const string PressureAtDiesEdgeWithinLimit = "pressure at the die's edge within its limit";
 
     public static string NoDieLiesUnderThisBlock(double tiltDeg) =>
-        $"No die lies under this block: what counts is that it comes down level. One screw home first tilts it {tiltDeg:0.00}°.";
+        "No die lies under this block: what counts is that it comes down level. One screw home first tilts it "
+        + $"{tiltDeg:0.00}°.";
 
     public static string DieRingGoesInCrossThen(double peakMPa) =>
-        $"Tighten the die screws in a cross pattern, then work outward. Tightening one corner first presses the die's edge {peakMPa:0.#} times as hard.";
+        "Tighten the die screws in a cross pattern, then work outward. Tightening one corner first presses the "
+        + $"die's edge {peakMPa:0.#} times as hard.";
 
     public const string DieRingGoesInCrossThenOutward =
-        "Tighten the die screws in a cross pattern, then work outward. Tightening one corner first chips the die's edge.";
+        "Tighten the die screws in a cross pattern, then work outward. Tightening one corner first chips the "
+        + "die's edge.";
 
     public const string DieRingGoesInCrossThenOutwardSoThatNoCorner =
         "Tighten the die screws in a cross pattern, then work outward, so that all corners come down evenly.";

@@ -12,13 +12,15 @@ internal static class ExpectedFeelWords
         "Press the switch: no fan twitches, no light glows. Wait half a minute.";
 
     public const string TipSitsFullInHeadBefore =
-        "The tip sits full in the head before it turns. A screw that comes easily is out; one that squeaks is still under load.";
+        "The tip sits full in the head before it turns. A screw that comes easily is out; one that squeaks is "
+        + "still under load.";
 
     public const string PlugGivesWithoutWiresMoving =
         "The plug gives without the wires moving. Mark where it sat and which way round.";
 
     public const string ItLetsGoWithSlowTack =
-        "It lets go with a slow tack, first at one corner. A hard stop means a screw or a lead: put it down and look.";
+        "It lets go with a slow tack, first at one corner. A hard stop means a screw or a lead: put it down and "
+        + "look.";
 
     public const string ClothComesAwayWhiteFaceShows =
         "The cloth comes away white, the face shows no film when you tilt it to the light.";

@@ -113,8 +113,6 @@ internal static class SchoolWords
 
     public const string QuickOnLongSprings = "Quick on long springs; watch the tilt it shows.";
 
-    public const string EachToStop = "each to its stop";
-
     public const string OnlyWhereStopsAreShort = "Only where stops are short: see what the edge has to take.";
 
     public const string ToHardStopElseSimulatedLoad = "to the hard stop, else the simulated load";
@@ -164,4 +162,6 @@ internal static class SchoolWords
     public const string KeepThoseOfBackPlate = "keep those of the back plate";
 
     public const string IntactAndUndisturbedTheyFit = "Intact and undisturbed, they fit where they were.";
+
+    public const string EachToStop = "each to its stop";
 }

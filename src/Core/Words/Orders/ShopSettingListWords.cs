@@ -103,7 +103,8 @@ internal static class ShopSettingListWords
     public const string StrainBesidePackagesToWatch = "strain beside packages to watch";
 
     public const string OfWhatJointsTakeForMoment =
-        "Of what joints take for a moment: what stays for years creeps, and half of it is held to be safe for good.";
+        "Of what joints take for a moment: what stays for years creeps, and half of it is held to be safe for "
+        + "good.";
 
     public const string StrainBesidePackagesThatIsRisk = "strain beside packages that is a risk";
 
@@ -162,13 +163,12 @@ internal static class ShopSettingListWords
     public const string HoldDownLoadKeptClear = "hold-down load kept clear of its limits";
 
     public const string SpringsAndDocumentsVary =
-        "Springs and documents vary: limits of dies and socket contacts are taken, and shown, narrower by this share.";
+        "Springs and documents vary: limits of dies and socket contacts are taken, and shown, narrower by this "
+        + "share.";
 
     public const string FaultsHowOftenMet = "Faults, how often met";
 
     public const string OfHundredCardsThatReadOdd = "Of a hundred cards that read odd, half are well.";
-
-    public const string FilmLeftOnPad = "film left on a pad";
 
     public const string CommonestSlipOneFaceOfPad = "The commonest slip: one face of a pad keeps its film.";
 
@@ -186,13 +186,9 @@ internal static class ShopSettingListWords
 
     public const string KinkFilterSlowPump = "A kink, a filter, a slow pump.";
 
-    public const string AirInFins = "air in the fins";
-
     public const string OfLoopThatWasFilledLately = "Of a loop that was filled lately.";
 
     public const string OfCardThatRanWarm = "Of a card that ran warm and cold for long.";
-
-    public const string SensorOrPowerMisread = "sensor or power misread";
 
     public const string LoggerCanBeWrongToo = "A logger can be wrong too.";
 
@@ -206,4 +202,10 @@ internal static class ShopSettingListWords
         "As the shop's clients read them. Files for other programs keep the point.";
 
     public const string ForWhoThinksInThem = "For who thinks in them. Nothing is calculated in inches.";
+
+    public const string FilmLeftOnPad = "film left on a pad";
+
+    public const string AirInFins = "air in the fins";
+
+    public const string SensorOrPowerMisread = "sensor or power misread";
 }

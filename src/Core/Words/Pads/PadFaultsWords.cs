@@ -6,7 +6,8 @@ internal static class PadFaultsWords
     public const string EdgesLookAsEven = "The edges look as even as with good pads: the eye does not find this one.";
 
     public static string BlockFloatsFilmOverDie(double filmAfter, double filmBefore) =>
-        $"The block floats: the film over the die is up to {filmAfter:0} µm instead of {filmBefore:0}. The imprint is pale at that corner, and the die runs hot.";
+        $"The block floats: the film over the die is up to {filmAfter:0} µm instead of {filmBefore:0}. The "
+        + "imprint is pale at that corner, and the die runs hot.";
 
     public static string FilmOverDieThickens(double filmAfter, double filmBefore) =>
         $"The film over the die thickens to {filmAfter:0} µm from {filmBefore:0}.";
@@ -14,11 +15,12 @@ internal static class PadFaultsWords
     public static string TouchesNothingItClimbsToLimit(string part) =>
         $"{part} touches nothing: it climbs to its limit under load while its neighbours stay cool.";
 
-    public static string StandsOverLandInstead(string part, double r, double b, double otherR) =>
-        $"{part} stands {r:0} K over its land instead of {b:0}: {otherR:0} K hotter than its neighbours.";
+    public static string StandsOverLandInstead(string part, double riseK, double beforeK, double hotterK) =>
+        $"{part} stands {riseK:0} K over its land instead of {beforeK:0}: {hotterK:0} K hotter than its "
+        + "neighbours.";
 
-    public static string StandsOverLandAboutAsBefore(string part, double r) =>
-        $"{part} stands {r:0} K over its land, about as before.";
+    public static string StandsOverLandAboutAsBefore(string part, double riseK) =>
+        $"{part} stands {riseK:0} K over its land, about as before.";
 
     public static string HowScrewsFeel(string notTold) => $"How the screws feel is {notTold}.";
 

@@ -11,14 +11,14 @@ internal static class PadStepsWords
     public const string IntoHalfFor = "into the half for";
 
     public static string Place(
-        int listCount,
+        int count,
         string pads,
         double thicknessMm,
         string place,
-        string words,
+        string parts,
         string at,
         string letters
-    ) => $"Place {listCount} {pads} ({thicknessMm:0.0#} mm) {place} the {words}{at}: {letters}";
+    ) => $"Place {count} {pads} ({thicknessMm:0.0#} mm) {place} the {parts}{at}: {letters}";
 
     public static string PeelInnerFilmOfEach(string films) =>
         $"Peel the inner film off each ({films}). The outer film stays on. ";
@@ -31,8 +31,8 @@ internal static class PadStepsWords
         "Each on its land, in the half that lies open: the board comes down on them.";
 
     public static string InnerFilmOffEachInAll(string films) =>
-        $"Inner film off each, {films} in all, drawn slowly: these stretch; the outer one "
-        + "stays on. Clear of every bolt hole, with room to spread.";
+        $"Inner film off each, {films} in all, drawn slowly: these stretch; the outer one stays on. Clear of "
+        + "every bolt hole, with room to spread.";
 
     public const string FilmLeftOnPadOverheatsChip =
         "A protective film left on a pad makes the chip under it overheat. Count the films.";

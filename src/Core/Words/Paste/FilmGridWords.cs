@@ -3,8 +3,8 @@ namespace FaithfulBracket.Core.Words.Paste;
 /// <summary>Sentences of film grid.</summary>
 internal static class FilmGridWords
 {
-    public static string FaceIsOverTimesAsLong(double width, double height, int mostTimesAsLong) =>
-        $"The face is {width:0.###} × {height:0.###} mm, over {mostTimesAsLong} times as long as wide: ";
+    public static string FaceIsOverTimesAsLong(double width, double height, int maxTimesAsLong) =>
+        $"The face is {width:0.###} × {height:0.###} mm, over {maxTimesAsLong} times as long as wide: ";
 
     public const string FilmIsCalculatedForWiderOnes =
         "the film is calculated for wider ones only. Give its true outline.";

@@ -3,14 +3,11 @@ namespace FaithfulBracket.Core.Words.Plans;
 /// <summary>Sentences of job rules.</summary>
 internal static class JobRulesWords
 {
-    public static string ExpectedToCharactersFound(int mostTitle, int length) =>
-        $"Expected 1 to {mostTitle} characters, found {length}.";
+    public static string ExpectedToCharactersFound(int maxTitle, int length) =>
+        $"Expected 1 to {maxTitle} characters, found {length}.";
 
-    public static string ExpectedAtMostCharactersFound(int mostClient, int clientCount) =>
-        $"Expected at most {mostClient} characters, found {clientCount}.";
-
-    public static string ExpectedAtMostFound(int mostPadChoices, int choiceCount) =>
-        $"Expected at most {mostPadChoices}, found {choiceCount}.";
+    public static string ExpectedAtMostFound(int maxPadChoices, int choiceCount) =>
+        $"Expected at most {maxPadChoices}, found {choiceCount}.";
 
     public const string ExpectedPadForPartFoundNone = "Expected a pad for a part, found none.";
 
@@ -24,5 +21,9 @@ internal static class JobRulesWords
         $"Pad material \"{material}\" is not in the drawer.";
 
     public static string PadVariesBy(string material, double thicknessTolMm, double thicknessMm) =>
-        $"A {material} pad varies by ±{thicknessTolMm:0.0#} mm: one of {thicknessMm:0.0##} mm may not be there at all.";
+        $"A {material} pad varies by ±{thicknessTolMm:0.0#} mm: one of {thicknessMm:0.0##} mm may not be there at "
+        + "all.";
+
+    public static string ExpectedAtMostCharactersFound(int maxClient, int clientCount) =>
+        $"Expected at most {maxClient} characters, found {clientCount}.";
 }

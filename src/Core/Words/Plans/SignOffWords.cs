@@ -13,8 +13,8 @@ internal static class SignOffWords
     public const string StepIsOfEarlierPlan = "The step is of an earlier plan.";
 
     public static string NotUndoneWithThisStepBecause(string other, string theyDo) =>
-        $"{other}: not undone with this step, because " + $"{theyDo} not rest on it. Name exactly the steps that do.";
+        $"{other}: not undone with this step, because {theyDo} not rest on it. Name exactly the steps that do.";
 
     public static string SignedAndOn(string names, string theyRest, string them) =>
-        $"{names}: signed, and " + $"{theyRest} on this. Take " + $"{them} back together with it?";
+        $"{names}: signed, and {theyRest} on this. Take {them} back together with it?";
 }

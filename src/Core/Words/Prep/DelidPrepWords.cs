@@ -16,10 +16,12 @@ internal static class DelidPrepWords
         $"Warm it in the jig to {toC:0} °C, {minutes:0} minutes";
 
     public static string RightThroughOfPackageEstimated(double massG) =>
-        $"Right through: {massG:0} g of package, estimated from its size, calculated in still air; the jig itself takes longer. Where the jig states a temperature, that one.";
+        $"Right through: {massG:0} g of package, estimated from its size, calculated in still air; the jig itself "
+        + "takes longer. Where the jig states a temperature, that one.";
 
     public const string JigIsHot =
-        "The jig is hot: wear gloves. Do not use an oven that is used for food, and keep alcohol away from the heat.";
+        "The jig is hot: wear gloves. Do not use an oven that is used for food, and keep alcohol away from the "
+        + "heat.";
 
     public const string JigsWordFirst = "the jig's word first";
 
@@ -28,8 +30,8 @@ internal static class DelidPrepWords
     public const string GlueGivesAtOnce = "glue gives at once";
 
     public static string FarSideIsLoosened(string glueGivesAtOnce) =>
-        "The far side is loosened first; alternate as often as it takes, "
-        + $"{glueGivesAtOnce}. Stop at the end of travel.";
+        $"The far side is loosened first; alternate as often as it takes, {glueGivesAtOnce}. Stop at the end of "
+        + "travel.";
 
     public const string EyeProtectionNeverPryWithSteel =
         "Eye protection. Never pry with steel; a lid that sticks is warmed again, not forced.";

@@ -17,7 +17,7 @@ internal static class DryFitWords
         $"Look at {part} from the side: {marginMm:0.00} mm clear.";
 
     public static string UnderPlatePlugInItWould(string plugs, string lie) =>
-        $"{plugs} {lie} " + "under the plate: a plug in it would be pinched. Its lead has to go round, or stay off.";
+        $"{plugs} {lie} under the plate: a plug in it would be pinched. Its lead has to go round, or stay off.";
 
     public const string NoPlugLiesUnderPlate =
         "No plug lies under the plate. Lay the leads clear of its edge all the same.";
@@ -25,10 +25,10 @@ internal static class DryFitWords
     public static string HasToComeOff(string covers) => $"{covers} has to come off first.";
 
     public static string BlockReachesPast(string over) =>
-        "The block reaches past the " + $"{over}: " + "let the board overhang the bench there.";
+        $"The block reaches past the {over}: let the board overhang the bench there.";
 
     public static string PortsFaceFittingTurnsThereWithout(string port, string? key) =>
-        $"Ports {port} face {key}: the fitting turns " + "there without touching board or case.";
+        $"Ports {port} face {key}: the fitting turns there without touching board or case.";
 
     public const string BracketStaysAs = "The bracket stays as it is.";
 

@@ -4,7 +4,8 @@ namespace FaithfulBracket.Core.Words.Prep;
 internal static class PrepStationWords
 {
     public const string WipeFromEdgeInwardWithFresh =
-        "Wipe from the edge inward with a fresh face of the cloth each time. Bare silicon chips easily: do not knock it.";
+        "Wipe from the edge inward with a fresh face of the cloth each time. Bare silicon chips easily: do not "
+        + "knock it.";
 
     public const string WipeUntilClothStaysClean = "Wipe until the cloth stays clean.";
 
@@ -22,13 +23,12 @@ internal static class PrepStationWords
 
     public static string AlcoholAndLintFreeCloth(string detail) => $"Use alcohol and a lint-free cloth. {detail}";
 
-    public const string AlcoholIsFlammable = "Alcohol is flammable. Keep heat guns, ovens and sparks away. Ventilate.";
-
-    public static string TakeFactorysLiquidMetalOffThen(string words) =>
-        $"Take the factory's liquid metal off {words}, then out of every corner round it";
+    public static string TakeFactorysLiquidMetalOffThen(string parts) =>
+        $"Take the factory's liquid metal off {parts}, then out of every corner round it";
 
     public const string SwabItTogetherWithPlastic =
-        "Swab it together with plastic and lift it off; a wipe smears it under the small parts. Wipe until nothing shines.";
+        "Swab it together with plastic and lift it off; a wipe smears it under the small parts. Wipe until "
+        + "nothing shines.";
 
     public const string GalliumGlovesAndTrayOffAluminium =
         "Gallium: gloves and tray, off aluminium and jewellery; what you wipe off is not for the drain.";
@@ -39,8 +39,8 @@ internal static class PrepStationWords
     public static string ColdPlateBareCopperTarnishes(string metal) =>
         $"Cold plate: {metal}. Bare copper tarnishes under fingers: gloves.";
 
-    public static string DryFit(string pair, string on, string things) =>
-        $"Dry fit of {pair}{on} without pads or paste ({things})";
+    public static string DryFit(string pair, string on, string checks) =>
+        $"Dry fit of {pair}{on} without pads or paste ({checks})";
 
     public const string DocumentsSeeNothingInWay = "The documents see nothing in the way.";
 
@@ -48,8 +48,7 @@ internal static class PrepStationWords
 
     public static string Faces(int partCount) => $", {partCount} faces";
 
-    public static string Clean(string words, string behindTheBoard, string text) =>
-        $"Clean {words}{behindTheBoard}{text}";
+    public static string Clean(string parts, string where, string faces) => $"Clean {parts}{where}{faces}";
 
     public const string NoMetalLeft = "No metal left";
 
@@ -58,4 +57,6 @@ internal static class PrepStationWords
     public static string ColdPlate(string metal) => $"Cold plate: {metal}.";
 
     public const string DryFitGood = "Dry fit good";
+
+    public const string AlcoholIsFlammable = "Alcohol is flammable. Keep heat guns, ovens and sparks away. Ventilate.";
 }

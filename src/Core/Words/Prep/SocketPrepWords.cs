@@ -27,8 +27,8 @@ internal static class SocketPrepWords
     public const string FrameInPlaceOfClampScrews = "Frame in place of the clamp: screws loose, then just firm";
 
     public const string SomethingSoftUnderBoard =
-        "Something soft under the board first, so that the back plate does not fall. The frame "
-        + "holds the package; it does not make the contact pressure.";
+        "Something soft under the board first, so that the back plate does not fall. The frame holds the "
+        + "package; it does not make the contact pressure.";
 
     public const string WellUnderNM = "Well under 1 N·m: a frame drawn tight bends the package.";
 

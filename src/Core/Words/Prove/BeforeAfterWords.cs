@@ -9,16 +9,17 @@ internal static class BeforeAfterWords
 
     public const string ThereIsNoReadingFromAfterwards = "There is no reading from afterwards yet.";
 
-    public static string PowerDiffersBeforeAndAfter(double powerW, double otherPowerW) =>
-        $"Power differs, {powerW:0} W before and {otherPowerW:0} W after: both are told at {powerW:0} W. What the chip saves by being cooler is not the block's.";
+    public static string PowerDiffersBeforeAndAfter(double beforeW, double afterW) =>
+        $"Power differs, {beforeW:0} W before and {afterW:0} W after: both are told at {beforeW:0} W. What the "
+        + "chip saves by being cooler is not the block's.";
 
     public const string DifferenceIsWithinWhatSensors = "The difference is within what the sensors can tell.";
 
-    public static string BeforeAndAfterAreUnlikeLoads(double powerW, double otherPowerW) =>
-        $"{powerW:0} W before and {otherPowerW:0} W after are unlike loads: measure again at the same.";
+    public static string BeforeAndAfterAreUnlikeLoads(double beforeW, double afterW) =>
+        $"{beforeW:0} W before and {afterW:0} W after are unlike loads: measure again at the same.";
 
-    public static string RoomsOfAndAreTooFar(double roomC, double otherRoomC) =>
-        $"Rooms of {roomC:0} and {otherRoomC:0} °C are too far apart: fans and pumps behave otherwise.";
+    public static string RoomsOfAndAreTooFar(double beforeC, double afterC) =>
+        $"Rooms of {beforeC:0} and {afterC:0} °C are too far apart: fans and pumps behave otherwise.";
 
     public static string InletsStandAndOverTheirRooms(double bi, double ai) =>
         $"The inlets stand {bi:0} and {ai:0} K over their rooms: the loops are unlike.";

@@ -19,8 +19,8 @@ internal static class ComparisonWords
         double uncertaintyKPerW
     ) => $"After: {part} {dieC:0.0} K over the room at {powerW:0} W, {kPerW:0.000} ± {uncertaintyKPerW:0.000} K/W.";
 
-    public static string CoolantWarmsByThroughBlock(double k, double? flowLMin) =>
-        $"The coolant warms by {k:0.0} K through the block at {flowLMin:0.0} L/min.";
+    public static string CoolantWarmsByThroughBlock(double riseK, double? flowLMin) =>
+        $"The coolant warms by {riseK:0.0} K through the block at {flowLMin:0.0} L/min.";
 
     public static string ByThisShopsOwnJobs(double own) => $" by this shop's own jobs, {own:0.00} of the maker's claim";
 

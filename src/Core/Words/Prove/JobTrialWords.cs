@@ -11,8 +11,13 @@ internal static class JobTrialWords
     public static string WhichMayBeChance(double low, double high) =>
         $", which may be chance: from {low:0} to {high:0} K with 95 %";
 
-    public static string StatedOverFromBeforeAndAfter(string told, string range, string over, string runs, int a) =>
-        $"{told}{range}; told over {over}, from {runs} before and {a} after.";
+    public static string StatedOverFromBeforeAndAfter(
+        string gain,
+        string range,
+        string over,
+        string before,
+        int after
+    ) => $"{gain}{range}; told over {over}, from {before} before and {after} after.";
 
     public static string GainIsToldWithin(double wantedK) =>
         $"The gain is known within ± {wantedK:0} K: no further run is needed.";
@@ -21,5 +26,6 @@ internal static class JobTrialWords
         $"{moreRuns} after, with a pause between, would give the gain within ± {wantedK:0} K.";
 
     public static string NoNumberOfRunsAfterTells(double wantedK) =>
-        $"No number of runs after gives the gain within ± {wantedK:0} K: the runs before were too few or too far apart.";
+        $"No number of runs after gives the gain within ± {wantedK:0} K: the runs before were too few or too far "
+        + "apart.";
 }

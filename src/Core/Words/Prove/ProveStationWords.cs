@@ -43,17 +43,14 @@ internal static class ProveStationWords
 
     public const string AwayFromMachine = "Away from the machine: what drips off a hose end finds the connector.";
 
-    public const string NothingRunsAnyMoreAndBlock =
-        "Nothing runs any more, and the block sounds hollow when you blow through it.";
-
     public static string FillLoopWithCoolantAndBleed(int boxeCount) =>
         $"Fill the loop with coolant and bleed all {boxeCount} blocks";
 
     public const string FillLoopWithCoolantAndBleed2 = "Fill the loop with coolant and bleed it";
 
     public const string PumpOnTiltUntilNoBubble =
-        "Pump on, tilt until no bubble comes and flow and sound stay as they are. "
-        + "Air stays longest in the highest block and in the one with the least flow.";
+        "Pump on, tilt until no bubble comes and flow and sound stay as they are. Air stays longest in the "
+        + "highest block and in the one with the least flow.";
 
     public const string DoNotPowerAnythingButPump =
         "Do not power anything but the pump until the loop is filled and dry outside.";
@@ -92,8 +89,8 @@ internal static class ProveStationWords
     public const string CheckThatAllMemoryIsDetected = "Check that all memory is detected and runs at its normal speed";
 
     public const string ContactsPressedTooLittleShowThere =
-        "Contacts pressed too little show there first. A module that is missing or slow: the "
-        + "same turn more on each, then look again.";
+        "Contacts pressed too little show there first. A module that is missing or slow: the same turn more on "
+        + "each, then look again.";
 
     public const string EveryModuleIsListedEach = "Every module is listed, each at the speed it had before.";
 
@@ -112,4 +109,7 @@ internal static class ProveStationWords
     public const string ReadingsTaken = "Readings taken";
 
     public const string AtSpeed = "At its speed";
+
+    public const string NothingRunsAnyMoreAndBlock =
+        "Nothing runs any more, and the block sounds hollow when you blow through it.";
 }

@@ -4,7 +4,4 @@ namespace FaithfulBracket.Core.Words.Prove;
 internal static class ReadingRulesWords
 {
     public const string DieIsNotWarmerThanRoom = "The die is not warmer than the room: measure under load.";
-
-    public static string ExpectedAtMostCharactersFound(int mostNote, int noteCount) =>
-        $"Expected at most {mostNote} characters, found {noteCount}.";
 }

@@ -3,16 +3,14 @@ namespace FaithfulBracket.Core.Words.Prove;
 /// <summary>Sentences of run conditions.</summary>
 internal static class RunConditionsWords
 {
-    public static string ExpectedAtMostCharacters(int mostText) => $"Expected at most {mostText} characters.";
-
     public static string VoltageDiffersBeforeAfter(double bv, double av) =>
         $"The voltage differs: {bv:0.00} V before, {av:0.00} V after. Measure again at the same.";
 
-    public static string LoadDiffersBeforeAfter(string? load, string? otherLoad) =>
-        $"The load differs: {load} before, {otherLoad} after. Measure again under the same.";
+    public static string LoadDiffersBeforeAfter(string? before, string? after) =>
+        $"The load differs: {before} before, {after} after. Measure again under the same.";
 
-    public static string WhatRanBesideItDiffers(string? beside, string? otherBeside) =>
-        $"What ran beside it differs: {beside} before, {otherBeside} after. Measure again without.";
+    public static string WhatRanBesideItDiffers(string? before, string? after) =>
+        $"What ran beside it differs: {before} before, {after} after. Measure again without.";
 
     public static string DiffersBeforeAfter(string name, double? before, string unit, double? after) =>
         $"The {name} differs: {before:0} {unit} before, {after:0} {unit} after. Measure again at the same.";

@@ -3,8 +3,8 @@ namespace FaithfulBracket.Core.Words.Prove;
 /// <summary>Sentences of shop medians.</summary>
 internal static class ShopMediansWords
 {
-    public static string ProvedFromOnShopsOwnMedian(int jobCount, string jobs, string with, int leastJobs) =>
-        $"{jobCount} proved {jobs}{with}: from {leastJobs} on the shop's own median says something.";
+    public static string ProvedFromOnShopsOwnMedian(int jobCount, string jobs, string with, int minJobs) =>
+        $"{jobCount} proved {jobs}{with}: from {minJobs} on the shop's own median says something.";
 
     public const string AsMakerClaims = "as the maker claims";
 

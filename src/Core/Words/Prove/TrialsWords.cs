@@ -3,7 +3,7 @@ namespace FaithfulBracket.Core.Words.Prove;
 /// <summary>Sentences of trials.</summary>
 internal static class TrialsWords
 {
-    public static string LimitsRunsBodyOfMiB(int mostRuns) => $"Limits: {mostRuns} runs, a body of 4 MiB.";
+    public static string LimitsRunsBodyOfMiB(int maxRuns) => $"Limits: {maxRuns} runs, a body of 4 MiB.";
 
     public static string ThereIsNoRunWork(string phase) =>
         $"There is no run {phase} the work: the gain is calculated from both.";

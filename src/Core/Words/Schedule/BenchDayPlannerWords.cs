@@ -18,16 +18,16 @@ internal static class BenchDayPlannerWords
         $"{lateCount} more will be late: their cards say by how much.";
 
     public const string NotEveryPinCanBeHeld =
-        "Not every pin can be held: hands or work before it are not free then. "
-        + "Pinned work begins as soon after as it can.";
+        "Not every pin can be held: hands or work before it are not free then. Pinned work begins as soon after "
+        + "as it can.";
 
-    public static string OfOpenJobsArePlanned(int mostJobs, int open) =>
-        $"{mostJobs} of {open} open jobs are planned: those promised, then those begun.";
+    public static string OfOpenJobsArePlanned(int maxJobs, int open) =>
+        $"{maxJobs} of {open} open jobs are planned: those promised, then those begun.";
 
     public const string NobodyIsAtBench = "Nobody is at the bench: say in Settings who works.";
 
-    public static string TimesAreDefaults(int leastSeen) =>
-        $"Times are defaults: from {leastSeen} signed steps of a kind on, the shop's own median counts.";
+    public static string TimesAreDefaults(int minSeen) =>
+        $"Times are defaults: from {minSeen} signed steps of a kind on, the shop's own median counts.";
 
     public static string TimesAreYourOwnMedians(string named, string more) =>
         $"Times are your own, medians of {named}{more}; the rest are defaults.";
@@ -39,9 +39,8 @@ internal static class BenchDayPlannerWords
 
     public static string EndsBeforeWait(string span) => $"{span}, ends before the wait";
 
-    public static string GoesOnAfterWait(string span, string otherSpan) =>
-        $"{span}, goes on {otherSpan} after the wait";
+    public static string GoesOnAfterWait(string begins, string goesOn) => $"{begins}, goes on {goesOn} after the wait";
 
-    public static string DoneOfWorkPastPromise(string job, string when, string span, string otherWhen) =>
-        $"{job}: done {when}, " + $"{span} of work past its promise of {otherWhen}";
+    public static string DoneOfWorkPastPromise(string job, string done, string late, string promised) =>
+        $"{job}: done {done}, {late} of work past its promise of {promised}";
 }

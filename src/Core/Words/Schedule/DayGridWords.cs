@@ -5,8 +5,8 @@ internal static class DayGridWords
 {
     public static string IsNotOperationOfThisDay(string name) => $"\"{name}\" is not an operation of this day.";
 
-    public static string ItNeedsPairsOfHands(int hands, int otherHands) =>
-        $"It needs {hands} pairs of hands; the day has {otherHands}.";
+    public static string ItNeedsPairsOfHands(int needed, int present) =>
+        $"It needs {needed} pairs of hands; the day has {present}.";
 
     public static string IsNotToolOfThisDay(string tool) => $"\"{tool}\" is not a tool of this day.";
 

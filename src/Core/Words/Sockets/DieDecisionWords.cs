@@ -7,5 +7,6 @@ internal static class DieDecisionWords
         "This block states no resistance over flow: the gain cannot be calculated.";
 
     public const string LayPasteAndLiquidMetal =
-        "Lay a paste and a liquid metal in the drawer, and give the processor its watts: both ways are calculated with them.";
+        "Lay a paste and a liquid metal in the drawer, and give the processor its watts: both ways are "
+        + "calculated with them.";
 }

@@ -11,7 +11,8 @@ internal static class DirectDieWords
         $"The dies' power shares sum to {shareCount:0.###}; expected 1.";
 
     public static string WithLidOffBlockLands(double gap) =>
-        $"With the lid off the block lands on its stops {gap:0.00} mm before it touches: the stops have to come down by as much.";
+        $"With the lid off the block lands on its stops {gap:0.00} mm before it touches: the stops have to come "
+        + "down by as much.";
 
     public static string WithLidOffSpringsStandLower(double shimMm) =>
         $"With the lid off the springs stand {shimMm:0.00} mm lower than they are made for: ";
@@ -22,38 +23,31 @@ internal static class DirectDieWords
     public static string IsNotPressedEverywhere(string part, string whichWay) =>
         $"{part} is not pressed everywhere: the load lies too far off. {whichWay}";
 
-    public static string WouldCarryOfAtMost(string part, double loadN, double most) =>
-        $"{part} would carry {loadN:0} N of at most {most:0}.";
-
-    public static string WouldBePressed(string part, double peakMPa, double limit) =>
-        $"{part} would be pressed with {peakMPa:0.00} MPa of at most {limit:0.00}.";
-
     public static string WithLidOffBlockMeets(string part, double marginMm) =>
         $"With the lid off the block meets {part} by {marginMm:0.00} mm, however it is turned.";
 
     public static string OnContactsAtLeast(double socketLoadN, double contactMinN) =>
         $"{socketLoadN:0} N on the contacts, {contactMinN:0} at least: memory shows it first.";
 
-    public static string OnContactsAtMost(double socketLoadN, double contactMaxN) =>
-        $"{socketLoadN:0} N on the contacts, {contactMaxN:0} at most.";
-
     public static string DiesDifferBy(double apart) =>
         $"The dies differ by {apart:0.00} mm: the lower ones get a film as much thicker.";
 
-    public static string ItPullsTowards(double offCount, double y) =>
-        $"It pulls {offCount:0.0} mm towards {y:0}°; turn the block so that its stiffer springs lie the other way.";
-
-    public const string BlocksFaceIsAluminium = "The block's face is aluminium: gallium destroys it. Never.";
+    public static string ItPullsTowards(double offMm, double directionDeg) =>
+        $"It pulls {offMm:0.0} mm towards {directionDeg:0}°; turn the block so that its stiffer springs lie the "
+        + "other way.";
 
     public static string BareInReachOfDrop(int bareCount, string partsLie) =>
-        $"{bareCount} bare {partsLie} in reach of a drop: " + "coat them and let it dry before any metal is opened.";
-
-    public const string BlockDoesNotSayWhatFace =
-        "The block does not say what its face is made of: make sure that it is not aluminium.";
-
-    public const string BareCopperSoaksLiquidMetalUp =
-        "Bare copper soaks liquid metal up: it stains, and a second coat is due after some weeks.";
+        $"{bareCount} bare {partsLie} in reach of a drop: coat them and let it dry before any metal is opened.";
 
     public const string LidThatIsOffStaysOff =
         "A lid that is off stays off: nothing brings it back, nor the maker's warranty.";
+
+    public static string WouldCarryOfAtMost(string part, double loadN, double most) =>
+        $"{part} would carry {loadN:0} N of at most {most:0}.";
+
+    public static string WouldBePressed(string part, double peakMPa, double limit) =>
+        $"{part} would be pressed with {peakMPa:0.00} MPa of at most {limit:0.00}.";
+
+    public static string OnContactsAtMost(double socketLoadN, double contactMaxN) =>
+        $"{socketLoadN:0} N on the contacts, {contactMaxN:0} at most.";
 }

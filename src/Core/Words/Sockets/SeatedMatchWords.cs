@@ -21,12 +21,8 @@ internal static class SeatedMatchWords
 
     public static string OverStops(double gap) => $", {gap:0.00} mm over its stops";
 
-    public static string AboveMainboardBlockComesToRest(
-        string lid,
-        double contactMm,
-        double homeMm,
-        string invariant
-    ) => $"{lid} {contactMm:0.00} mm above the mainboard; the block comes to rest at {homeMm:0.00} mm{invariant}.";
+    public static string AboveMainboardBlockComesToRest(string face, double contactMm, double homeMm, string rest) =>
+        $"{face} {contactMm:0.00} mm above the mainboard; the block comes to rest at {homeMm:0.00} mm{rest}.";
 
     public static string SpringsPressWithAtMost(double loadN, double peakMPa, double socketLoadN) =>
         $"Springs press with {loadN:0} N, {peakMPa:0.00} MPa at most; {socketLoadN:0} N on the contacts.";
@@ -35,7 +31,7 @@ internal static class SeatedMatchWords
         $"No stops: the block rests on the dies alone, {homeMm:0.0} mm over the board, and the gap stays.";
 
     public static string UnderBlockTurned(string under, string lie) =>
-        $"{under} {lie} under the " + "block turned so: look whether a module goes in.";
+        $"{under} {lie} under the block turned so: look whether a module goes in.";
 
     public const string MemoryAndExpansionSlotsStayFree = "Memory and expansion slots stay free";
 

@@ -3,24 +3,25 @@ namespace FaithfulBracket.Core.Words.Sockets;
 /// <summary>Sentences of socket match.</summary>
 internal static class SocketMatchWords
 {
-    public static string ProcessorIsMadeForSocket(string own, string socket, string otherSocket) =>
-        $"The processor is made for socket {own}, this is {socket} ({otherSocket}).";
+    public static string ProcessorIsMadeForSocket(string own, string name, string id) =>
+        $"The processor is made for socket {own}, this is {name} ({id}).";
 
     public static string BlockNamesNoSocket(string socket) =>
         $"The block names no socket: nothing holds it to {socket}.";
 
-    public static string BlockIsMade(string sockets, string socket, string otherSocket) =>
-        $"The block is made for {sockets}, not for " + $"{socket} ({otherSocket}); no upgrade kit is known.";
+    public static string BlockIsMade(string sockets, string name, string id) =>
+        $"The block is made for {sockets}, not for {name} ({id}); no upgrade kit is known.";
 
-    public static string KitsPostsAre(string words, string socket, string otherWords) =>
-        $"The kit's posts are {words}; socket {socket} takes {otherWords}.";
+    public static string KitsPostsAre(string kitThread, string socket, string socketThread) =>
+        $"The kit's posts are {kitThread}; socket {socket} takes {socketThread}.";
 
     public const string CaptiveThreadedAllWayDown = "captive, threaded all the way down";
 
     public const string ForBackPlateWithShoulder = "for a back plate, with a shoulder";
 
     public static string BlockLandsOnStopsBefore(double gap) =>
-        $"The block lands on its stops {gap:0.00} mm before it touches: nothing presses. Washers do not help; the stops have to come down by {gap:0.00} mm.";
+        $"The block lands on its stops {gap:0.00} mm before it touches: nothing presses. Washers do not help; the "
+        + $"stops have to come down by {gap:0.00} mm.";
 
     public static string ContactLiesLowerThanSprings(double shimMm) =>
         $"The contact lies {shimMm:0.00} mm lower than the springs are made for: ";
@@ -34,17 +35,9 @@ internal static class SocketMatchWords
     public const string SpringsPullOutsideAllThatThey =
         "The springs pull outside all that they press on: the block tips over. Another turn, or other springs.";
 
-    public static string WouldCarryOfAtMost(string part, double loadN, double most) =>
-        $"{part} would carry {loadN:0} N of at most {most:0}.";
-
-    public static string WouldBePressed(string part, double peakMPa, double limit) =>
-        $"{part} would be pressed with {peakMPa:0.00} MPa of at most {limit:0.00}.";
-
     public static string OnContactsAtLeast(double socketLoadN, double contactMinN) =>
-        $"{socketLoadN:0} N on the contacts, {contactMinN:0} at least: the first thing to show it is memory that no longer runs at its speed.";
-
-    public static string OnContactsAtMost(double socketLoadN, double contactMaxN) =>
-        $"{socketLoadN:0} N on the contacts, {contactMaxN:0} at most.";
+        $"{socketLoadN:0} N on the contacts, {contactMinN:0} at least: the first thing to show it is memory that "
+        + "no longer runs at its speed.";
 
     public static string HoweverItIsTurnedBlockMeets(string part, double marginMm) =>
         $"However it is turned the block meets something: {part} by {marginMm:0.00} mm.";

@@ -14,5 +14,5 @@ internal static class LiftSideWords
         $"The {shortest} lead has only {slackMm:0} mm of slack: do not lift further before it is off.";
 
     public static string NoLeverAtEdge(string name, string near, string andMore, string stand) =>
-        $"No lever at the {name} edge: " + $"{near}{andMore} " + $"{stand} there.";
+        $"No lever at the {name} edge: {near}{andMore} {stand} there.";
 }

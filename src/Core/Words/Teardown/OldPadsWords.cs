@@ -13,7 +13,8 @@ internal static class OldPadsWords
         $"Measure the old pads{on}: at the rim where nothing pressed them, and in the middle";
 
     public const string OneOfEachKindWillDo =
-        "One of each kind will do. Their thickness tells the true gap, and what goes under the stock cooler when it goes back.";
+        "One of each kind will do. Their thickness tells the true gap, and what goes under the stock cooler when "
+        + "it goes back.";
 
     public const string JawsJustTouch = "The jaws just touch: a pad that gives under the caliper reads too thin.";
 }

@@ -3,7 +3,7 @@ namespace FaithfulBracket.Core.Words.Teardown;
 /// <summary>Sentences of teardown reasons.</summary>
 internal static class TeardownReasonsWords
 {
-    public static string WithOfSlack(double s) => $" with {s:0} mm of slack";
+    public static string WithOfSlack(double slackMm) => $" with {slackMm:0} mm of slack";
 
     public static string CableJoins(string names, string slack) =>
         $"This cable joins {names}{slack}. Unplug it before you lift anything.";

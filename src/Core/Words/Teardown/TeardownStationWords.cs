@@ -5,9 +5,6 @@ internal static class TeardownStationWords
 {
     public const string NothingIsPlugged = "Nothing is plugged in";
 
-    public const string SwitchOffUnplugThenPressSwitch =
-        "Switch off, unplug, then press the power switch to discharge the board";
-
     public const string LookThatNothingIsPlugged = "Look that nothing is plugged in, and put the wrist strap on";
 
     public const string StrapsCordEndsOnEarthedMetal =
@@ -16,17 +13,20 @@ internal static class TeardownStationWords
     public const string TouchEarthedMetalOrWearCorded =
         "Touch earthed metal or wear a corded wrist strap. A cordless strap does not protect.";
 
-    public const string PowerSuppliesAreNeverOpened = "Power supplies are never opened: that is licensed work.";
-
     public const string PowerIsOff = "Power is off";
 
     public static string TakeOutGroup(string screws, string target) => $"Take out {screws}, group {target}";
 
-    public static string Unplug(string s) => $"Unplug the {s}";
-
-    public static string Lift(string s) => $"Lift the {s}";
-
-    public static string InTray(int count) => $"{count} in the tray";
+    public static string Lift(string piece) => $"Lift the {piece}";
 
     public const string UnpluggedAndMarked = "Unplugged and marked";
+
+    public static string Unplug(string name) => $"Unplug the {name}";
+
+    public static string InTray(int? stepCount) => $"{stepCount} in the tray";
+
+    public const string SwitchOffUnplugThenPressSwitch =
+        "Switch off, unplug, then press the power switch to discharge the board";
+
+    public const string PowerSuppliesAreNeverOpened = "Power supplies are never opened: that is licensed work.";
 }

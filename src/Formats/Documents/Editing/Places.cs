@@ -36,11 +36,11 @@ internal static class Places
             {
                 JsonObject o => o[key] ?? (o[key] = new JsonObject()),
                 JsonArray list when Index(key) is { } i && i < list.Count && list[i] is { } item => item,
-                _ => throw new InputException("", PlacesWords.ThereIsNothing(pointer)),
+                _ => throw new InputException("", DocumentEditorWords.ThereIsNothing(pointer)),
             };
         return node is JsonObject or JsonArray
             ? (node, keys[^1])
-            : throw new InputException("", PlacesWords.ThereIsNothing(pointer));
+            : throw new InputException("", DocumentEditorWords.ThereIsNothing(pointer));
     }
 
     /// <summary>What a fault calls it.</summary>

@@ -3,5 +3,5 @@ namespace FaithfulBracket.Formats.Words.Documents;
 /// <summary>Sentences of assembly reader.</summary>
 internal static class AssemblyReaderWords
 {
-    public static string IsNotPieceOfThisAssembly(string j) => $"\"{j}\" is not a piece of this assembly.";
+    public static string IsNotPieceOfThisAssembly(string piece) => $"\"{piece}\" is not a piece of this assembly.";
 }

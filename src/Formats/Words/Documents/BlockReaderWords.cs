@@ -9,8 +9,8 @@ internal static class BlockReaderWords
 
     public const string OnlyBlockOfKindTwoHalf = "Only a block of kind two-half has halves.";
 
-    public static string ExpectedAtMostFound(int mostCarriers, int carrierCount) =>
-        $"Expected at most {mostCarriers}, found {carrierCount}.";
+    public static string ExpectedAtMostFound(int maxCarriers, int carrierCount) =>
+        $"Expected at most {maxCarriers}, found {carrierCount}.";
 
     public static string IsNotPlateOfThisBlock(string plate) => $"\"{plate}\" is not a plate of this block.";
 

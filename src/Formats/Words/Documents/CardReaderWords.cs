@@ -3,8 +3,8 @@ namespace FaithfulBracket.Formats.Words.Documents;
 /// <summary>Sentences of card reader.</summary>
 internal static class CardReaderWords
 {
-    public static string ExpectedToBoardsFound(int mostBoards, int boardCount) =>
-        $"Expected 1 to {mostBoards} boards, found {boardCount}.";
+    public static string ExpectedToBoardsFound(int maxBoards, int boardCount) =>
+        $"Expected 1 to {maxBoards} boards, found {boardCount}.";
 
     public const string FirstBoardIsFrame = "The first board is the frame: it has no pose of its own.";
 

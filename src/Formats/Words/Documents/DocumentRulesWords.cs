@@ -6,9 +6,6 @@ internal static class DocumentRulesWords
     public static string ExpectedVersionFound(int? version) =>
         $"Expected version 1, found {version}: this reader is older than the document.";
 
-    public static string ExpectedAtMostCharactersFound(int maxId, int idCount) =>
-        $"Expected at most {maxId} characters, found {idCount}.";
-
     public static string ExpectedLettersDigits(string id) =>
         $"Expected letters, digits and - _ . + only, found \"{id}\".";
 
@@ -27,6 +24,9 @@ internal static class DocumentRulesWords
 
     public const string ItLooksLikeMilsOrMicrometres = "it looks like mils or micrometres: lengths are millimetres";
 
-    public static string BoardIsLongExpected(double longest, double leastBoardMm, double mostBoardMm, string guess) =>
-        $"The board is {longest:0.###} mm long, expected {leastBoardMm} to {mostBoardMm}; {guess}.";
+    public static string BoardIsLongExpected(double longest, double minBoardMm, double maxBoardMm, string guess) =>
+        $"The board is {longest:0.###} mm long, expected {minBoardMm} to {maxBoardMm}; {guess}.";
+
+    public static string ExpectedAtMostCharactersFound(int most, int textCount) =>
+        $"Expected at most {most} characters, found {textCount}.";
 }

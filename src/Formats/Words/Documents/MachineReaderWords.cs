@@ -3,8 +3,8 @@ namespace FaithfulBracket.Formats.Words.Documents;
 /// <summary>Sentences of machine reader.</summary>
 internal static class MachineReaderWords
 {
-    public static string ExpectedToCardsFound(int mostCards, int cardCount) =>
-        $"Expected 1 to {mostCards} cards, found {cardCount}.";
+    public static string ExpectedToCardsFound(int maxCards, int cardCount) =>
+        $"Expected 1 to {maxCards} cards, found {cardCount}.";
 
     public static string IsNotCardOfThisMachine(string card) => $"\"{card}\" is not a card of this machine.";
 

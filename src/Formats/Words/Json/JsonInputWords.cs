@@ -3,11 +3,11 @@ namespace FaithfulBracket.Formats.Words.Json;
 /// <summary>Sentences of json input.</summary>
 internal static class JsonInputWords
 {
-    public static string DocumentHasAtMostAreRead(double utf8Count, int mostBytes) =>
-        $"The document has {utf8Count:0.0} MiB; at most {mostBytes} MiB are read.";
+    public static string DocumentHasAtMostAreRead(double utf8Count, int maxBytes) =>
+        $"The document has {utf8Count:0.0} MiB; at most {maxBytes} MiB are read.";
 
-    public static string NestedMoreThanLevelsDeep(int mostDepth, long? lineNumber) =>
-        $"Nested more than {mostDepth} levels deep at line {lineNumber}.";
+    public static string NestedMoreThanLevelsDeep(int maxDepth, long? lineNumber) =>
+        $"Nested more than {maxDepth} levels deep at line {lineNumber}.";
 
     public static string TextEndsInMiddleAtLine(long? lineNumber) =>
         $"The text ends in the middle, at line {lineNumber}: what is open is never closed.";

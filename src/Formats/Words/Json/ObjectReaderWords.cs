@@ -9,10 +9,7 @@ internal static class ObjectReaderWords
 
     public const string ExpectedTextFoundEmpty = "Expected text, found an empty one.";
 
-    public static string ExpectedAtMostCharactersFound(int most, int textCount) =>
-        $"Expected at most {most} characters, found {textCount}.";
-
-    public static string ExpectedWholeNumberFound(double n) => $"Expected a whole number, found {n}.";
+    public static string ExpectedWholeNumberFound(double found) => $"Expected a whole number, found {found}.";
 
     public static string MissingExpectedWholeNumber(string range) => $"Missing: expected a whole number{range}.";
 
@@ -20,12 +17,12 @@ internal static class ObjectReaderWords
 
     public static string MissingExpectedOne(string all) => $"Missing: expected one of {all}.";
 
-    public static string ExpectedOneOfFound(string all, string text) => $"Expected one of {all}, found \"{text}\".";
+    public static string ExpectedOneOfFound(string all, string found) => $"Expected one of {all}, found \"{found}\".";
 
     public const string MissingExpectedObject = "Missing: expected an object.";
 
-    public static string ExpectedListOfAtMostPairs(int mostItems, string describe) =>
-        $"Expected a list of at most {mostItems} pairs [x, y], found {describe}.";
+    public static string ExpectedListOfAtMostPairs(int maxItems, string describe) =>
+        $"Expected a list of at most {maxItems} pairs [x, y], found {describe}.";
 
     public static string ExpectedPairOfIdsFirstSecond(string describe) =>
         $"Expected a pair of ids [first, second], found {describe}.";
@@ -39,14 +36,14 @@ internal static class ObjectReaderWords
     public static string UnknownFieldDidYouMean(string name, string near) =>
         $"Unknown field \"{name}\": did you mean \"{near}\"?";
 
-    public static string ExpectedAtMostEntriesFound(int mostItems, int arrayLength) =>
-        $"Expected at most {mostItems} entries, found {arrayLength}.";
+    public static string ExpectedAtMostEntriesFound(int maxItems, int arrayLength) =>
+        $"Expected at most {maxItems} entries, found {arrayLength}.";
 
     public static string ExpectedAtLeastThreePointsFound(int pointCount) =>
         $"Expected at least three points, found {pointCount}.";
 
-    public static string ExpectedAtMostCornersFound(int mostCorners, int pointCount) =>
-        $"Expected at most {mostCorners} corners, found {pointCount}.";
+    public static string ExpectedAtMostCornersFound(int maxCorners, int pointCount) =>
+        $"Expected at most {maxCorners} corners, found {pointCount}.";
 
     public const string OutlineCrossesItself = "The outline crosses itself: list its corners in order.";
 

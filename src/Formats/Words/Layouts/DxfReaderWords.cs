@@ -3,8 +3,8 @@ namespace FaithfulBracket.Formats.Words.Layouts;
 /// <summary>Sentences of dxf reader.</summary>
 internal static class DxfReaderWords
 {
-    public static string MoreThanEntitiesInsertedBlocksCounted(int mostEntities) =>
-        $"more than {mostEntities} entities, inserted blocks counted.";
+    public static string MoreThanEntitiesInsertedBlocksCounted(int maxEntities) =>
+        $"more than {maxEntities} entities, inserted blocks counted.";
 
     public const string CIRCLEInBlockThatIsStretched = "CIRCLE in a block that is stretched";
 
@@ -16,10 +16,11 @@ internal static class DxfReaderWords
     public static string SPLINEOfDegreeWithControlPoints(
         int degree,
         int controlCount,
-        int otherControlCount,
+        int neededKnots,
         int knotCount
     ) =>
-        $"SPLINE of degree {degree} with {controlCount} control points needs {otherControlCount} knots, found {knotCount}.";
+        $"SPLINE of degree {degree} with {controlCount} control points needs {neededKnots} knots, found "
+        + $"{knotCount}.";
 
     public const string SPLINENeedsWeightAboveForEach = "SPLINE needs a weight above 0 for each control point.";
 

@@ -3,16 +3,10 @@ namespace FaithfulBracket.Formats.Words.Layouts;
 /// <summary>Sentences of dxf units.</summary>
 internal static class DxfUnitsWords
 {
-    public static string UnitsTakenAsAsAsked(string file, string forced) =>
-        $"{file}: units taken as {forced}, as asked.";
-
     public static string DrawingStatesUnitINSUNITS(string shortText) =>
-        $"the drawing states unit {shortText} ($INSUNITS), which no board is drawn in. "
-        + "Say the right one with units=.";
+        $"the drawing states unit {shortText} ($INSUNITS), which no board is drawn in. Say the right one with "
+        + "units=.";
 
     public static string UnitsTakenAsFromDrawingsMeasurement(string file, string mm) =>
         $"{file}: units taken as {mm} from the drawing's measurement system. Override with units=.";
-
-    public static string NoUnitIsStated(string file) =>
-        $"{file}: no unit is stated; taken as mm. Override with units=.";
 }

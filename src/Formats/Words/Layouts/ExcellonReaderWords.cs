@@ -5,8 +5,6 @@ internal static class ExcellonReaderWords
 {
     public const string NoHoleIsDrilled = "No hole is drilled in this file.";
 
-    public static string UnitsTakenAsAsAsked(string file, string name) => $"{file}: units taken as {name}, as asked.";
-
     public static string NoUnitIsStated(string file, string name) =>
         $"{file}: no unit is stated; taken as {name} from the drill sizes. Override with units=.";
 
@@ -23,14 +21,14 @@ internal static class ExcellonReaderWords
     public static string ToolTHasNoSize(int tool) =>
         $"Tool T{tool} has no size in this file: its holes come without a diameter.";
 
-    public static string RepeatsAreMore(int n) => $"{n} repeats are more than 10 000.";
+    public static string RepeatsAreMore(int repeats) => $"{repeats} repeats are more than 10 000.";
 
     public static string ExpectedXOrYWithNumber(string shortText) =>
         $"expected X or Y with a number, found \"{shortText}\".";
 
-    public static string NumbersHaveNoDecimalPoint(string file, int item1, int item2, string name) =>
-        $"{file}: numbers have no decimal point and no format is stated; read as "
-        + $"{item1}.{item2} digits in {name}. Override with digits=.";
+    public static string NumbersHaveNoDecimalPoint(string file, int integers, int decimals, string unit) =>
+        $"{file}: numbers have no decimal point and no format is stated; read as {integers}.{decimals} digits in "
+        + $"{unit}. Override with digits=.";
 
     public static string WhichZerosAreLeftOut(string file) =>
         $"{file}: which zeros are left out is not stated; taken as leading zeros left out.";

@@ -7,18 +7,13 @@ internal static class GerberReaderWords
         "this is a copper or mask layer (Gerber), which holds no holes, parts or outline. Export the drill file "
         + "and the board's profile.";
 
-    public static string NoUnitIsStated(string file) =>
-        $"{file}: no unit is stated; taken as mm. Override with units=.";
-
-    public static string UnitsTakenAsAsAsked(string file, string asked) => $"{file}: units taken as {asked}, as asked.";
-
     public static string NoClosedLineIsDrawnHere(string noProfile) => $"no closed line is drawn here: {noProfile}";
 
     public static string BoardEndsAtMiddleOfDrawn(string file) =>
         $"{file}: the board ends at the middle of the drawn line.";
 
     public static string InsideOutlineTakenAsCutOuts(string of, string are) =>
-        $"{of} inside the outline " + $"{are} taken as cut-outs and left out.";
+        $"{of} inside the outline {are} taken as cut-outs and left out.";
 
     public const string LastWordHasNoAsterisk = "the last word has no asterisk: the file is cut off.";
 
@@ -29,8 +24,8 @@ internal static class GerberReaderWords
 
     public static string IsNotGerberWord(string shortText) => $"\"{shortText}\" is not a Gerber word.";
 
-    public static string MoreThanLines(int mostPoints) =>
-        $"more than {mostPoints} lines. Export the board's profile alone.";
+    public static string MoreThanLines(int maxPoints) =>
+        $"more than {maxPoints} lines. Export the board's profile alone.";
 
     public const string ArcWithoutIAndJ = "an arc without I and J.";
 

@@ -12,10 +12,7 @@ internal static class IdfReaderWords
     public static string VersionExpectedFound(string version) =>
         $"version: expected 3.0, found \"{version}\". Export as IDF 3.0.";
 
-    public static string UnitsTakenAsAsAsked(string file, string forced) =>
-        $"{file}: units taken as {forced}, as asked.";
-
-    public static string UnitsExpectedMMOrTHOUFound(string text) => $"units: expected MM or THOU, found \"{text}\".";
+    public static string UnitsExpectedMMOrTHOUFound(string found) => $"units: expected MM or THOU, found \"{found}\".";
 
     public static string EndsSectionThatWasNotBegun(string word) => $"{word} ends a section that was not begun.";
 
@@ -30,8 +27,6 @@ internal static class IdfReaderWords
 
     public const string OutlineHasNoPoints = "the outline has no points.";
 
-    public const string OutlineNeedsThreePointsAtLeast = "the outline needs three points at least.";
-
     public static string CutOutsInsideOutlineAreLeft(int loopCount) =>
         $"{loopCount} cut-outs inside the outline are left out.";
 
@@ -44,4 +39,6 @@ internal static class IdfReaderWords
 
     public static string PlacesOnBackAreTaken(string file) =>
         $"{file}: places on the back are taken in the same x and y as on the front.";
+
+    public const string OutlineNeedsThreePointsAtLeast = "the outline needs three points at least.";
 }

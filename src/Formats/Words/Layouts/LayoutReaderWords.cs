@@ -5,11 +5,11 @@ internal static class LayoutReaderWords
 {
     public const string ExpectedAtLeastOneFile = "Expected at least one file in the field \"files\".";
 
-    public static string ExpectedAtMostFilesFound(int mostFiles, int fileCount) =>
-        $"Expected at most {mostFiles} files, found {fileCount}.";
+    public static string ExpectedAtMostFilesFound(int maxFiles, int fileCount) =>
+        $"Expected at most {maxFiles} files, found {fileCount}.";
 
-    public static string MoreThanHolesAndParts(string text, int mostItems) =>
-        $"{text}: more than {mostItems} holes and parts.";
+    public static string MoreThanHolesAndParts(string file, int maxItems) =>
+        $"{file}: more than {maxItems} holes and parts.";
 
     public static string NumberInThisFileCant(string file, string message) =>
         $"{file}: a number in this file can't be read: {message}";
@@ -23,7 +23,8 @@ internal static class LayoutReaderWords
     public const string FileIsEmpty = "the file is empty.";
 
     public const string ThisIsNoTextFile =
-        "this is not a text file. Expected Excellon drill, a Gerber profile, pick-and-place text or .xlsx, IDF 3.0, DXF, SVG or our own CSV.";
+        "this is not a text file. Expected Excellon drill, a Gerber profile, pick-and-place text or .xlsx, IDF "
+        + "3.0, DXF, SVG or our own CSV.";
 
     public static string ExpectedBOARDFILEOrLIBRARYFILE(string shortText) =>
         $"expected BOARD_FILE or LIBRARY_FILE, found \"{shortText}\". Export a single board as IDF 3.0.";

@@ -3,9 +3,6 @@ namespace FaithfulBracket.Formats.Words.Layouts;
 /// <summary>Sentences of svg units.</summary>
 internal static class SvgUnitsWords
 {
-    public static string UnitsTakenAsAsAsked(string file, string forced) =>
-        $"{file}: units taken as {forced}, as asked.";
-
     public static string ItStatesNoLength(string file, double pixelsPerInch) =>
         $"{file}: it states no length; taken as {pixelsPerInch} units an inch. Override with units=.";
 

@@ -8,13 +8,11 @@ internal static class TableReaderWords
     public static string WhatExpectedHolePartOrOutline(string shortText) =>
         $"what: expected hole, part or outline, found \"{shortText}\".";
 
-    public const string OutlineNeedsThreePointsAtLeast = "the outline needs three points at least.";
-
     public static string ColumnHoldsOnlyTopAndBottom(string file, string name) =>
         $"{file}: column {name} holds only top and bottom and is taken as the side.";
 
     public static string NotUnderstoodAndLeftOut(string file, string columns, string rest) =>
-        $"{file}: {columns} not understood and left out: " + $"{rest}.";
+        $"{file}: {columns} not understood and left out: {rest}.";
 
     public const string SideAndStandTogether = "side: 0, 1 and 2 stand together; which is top is not stated.";
 
@@ -37,15 +35,10 @@ internal static class TableReaderWords
     public static string SideExpectedTopOrBottomFound(string shortText) =>
         $"side: expected top or bottom, found \"{shortText}\".";
 
-    public static string UnitsTakenAsAsAsked(string file, string name) => $"{file}: units taken as {name}, as asked.";
-
     public static string ExpectedLengthSuch(string field, string shortText) =>
         $"{field}: expected a length such as 12.5 or 12.5mm, found \"{shortText}\".";
 
-    public static string NoUnitIsStated(string file) =>
-        $"{file}: no unit is stated; taken as mm. Override with units=.";
-
     public const string NoHeaderNamesColumnsX =
-        "no header names the columns x and y. Expected Excellon drill, pick-and-place text, IDF "
-        + "3.0, DXF, or a table with columns such as what, id, x, y, diameterMm.";
+        "no header names the columns x and y. Expected Excellon drill, pick-and-place text, IDF 3.0, DXF, or a "
+        + "table with columns such as what, id, x, y, diameterMm.";
 }

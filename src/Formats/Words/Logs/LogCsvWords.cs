@@ -14,8 +14,8 @@ internal static class LogCsvWords
 
     public const string LogHasFewerThanTwoRows = "The log has fewer than two rows.";
 
-    public static string InColumnIsNoNumber(string shortText, string otherShortText) =>
-        $"\"{shortText}\" in column \"{otherShortText}\" is not a number.";
+    public static string InColumnIsNoNumber(string cell, string column) =>
+        $"\"{cell}\" in column \"{column}\" is not a number.";
 
     public static string IsNotTimeOfClock(string shortText) => $"\"{shortText}\" is not a time of day.";
 }

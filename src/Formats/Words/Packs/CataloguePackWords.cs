@@ -3,12 +3,12 @@ namespace FaithfulBracket.Formats.Words.Packs;
 /// <summary>Sentences of catalogue pack.</summary>
 internal static class CataloguePackWords
 {
-    public static string PackIsLarger(int mostBytes) => $"The pack is larger than {mostBytes} MiB.";
+    public static string PackIsLarger(int maxBytes) => $"The pack is larger than {maxBytes} MiB.";
 
     public const string ExpectedZipFileWithManifest = "Expected a zip file with manifest.json, boards/ and blocks/.";
 
-    public static string PackHoldsFiles(int entrieCount, int mostFiles) =>
-        $"The pack holds {entrieCount} files; at most {mostFiles} are read.";
+    public static string PackHoldsFiles(int entrieCount, int maxFiles) =>
+        $"The pack holds {entrieCount} files; at most {maxFiles} are read.";
 
     public const string MissingPackNeedsManifestWithHash =
         "Missing: a pack needs a manifest with the hash of every file.";
@@ -26,5 +26,5 @@ internal static class CataloguePackWords
     public static string ExpectedBoardOrBlockAndId(string of) =>
         $"Expected board/ or block/ and an id, found \"{of}\".";
 
-    public static string UnpackedPackIsLarger(int mostBytes) => $"Unpacked, the pack is larger than {mostBytes} MiB.";
+    public static string UnpackedPackIsLarger(int maxBytes) => $"Unpacked, the pack is larger than {maxBytes} MiB.";
 }

@@ -3,6 +3,6 @@ namespace FaithfulBracket.Server.Words.Http;
 /// <summary>Sentences of body lines.</summary>
 internal static class BodyLinesWords
 {
-    public static string LineIsLonger(int line, int mostBytes) =>
-        $"Line {line} is longer than {mostBytes} MiB: one document a line.";
+    public static string LineIsLonger(int line, int maxBytes) =>
+        $"Line {line} is longer than {maxBytes} MiB: one document a line.";
 }

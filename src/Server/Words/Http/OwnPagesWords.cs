@@ -9,7 +9,8 @@ internal static class OwnPagesWords
     public const string OnlyThisShopsOwnPages = "Only this shop's own pages and programs may write to it.";
 
     public static string NothingIsWrittenFrom(string contentType) =>
-        $"Nothing is written from {contentType}. Send application/json, lines of JSON as application/x-ndjson, files as multipart/form-data.";
+        $"Nothing is written from {contentType}. Send application/json, lines of JSON as application/x-ndjson, "
+        + "files as multipart/form-data.";
 
     public const string TextIsReadAsUtf8 = "Text is read as UTF-8: send it so, and say charset=utf-8 or nothing.";
 }

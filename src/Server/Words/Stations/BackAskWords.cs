@@ -3,10 +3,9 @@ namespace FaithfulBracket.Server.Words.Stations;
 /// <summary>Sentences of back ask.</summary>
 internal static class BackAskWords
 {
-    public static string IsNotIdOfStepSuch(string text) =>
-        $"\"{text}\" is not the id of a step, such as \"mount.lower\".";
+    public static string IsNotIdOfStepSuch(string id) => $"\"{id}\" is not the id of a step, such as \"mount.lower\".";
 
-    public static string ExpectedAtMostThings(int mostKept) => $"Expected at most {mostKept} things.";
+    public static string ExpectedAtMostThings(int maxKept) => $"Expected at most {maxKept} things.";
 
     public static string IsNotIdOfThingSuch(string named) =>
         $"\"{named}\" is not the id of a thing, such as \"frame:A\".";

@@ -9,6 +9,6 @@ internal static class DocumentEndpointsWords
     public static string ExpectedAsInAddressFound(string id, string document) =>
         $"Expected \"{id}\" as in the address, found \"{document}\".";
 
-    public static string JobRestsOn(long job, string otherJob, string kind) =>
-        $"Job {job}, \"{otherJob}\", rests on this {kind}: archive it instead.";
+    public static string JobRestsOn(long job, string title, string kind) =>
+        $"Job {job}, \"{title}\", rests on this {kind}: archive it instead.";
 }

@@ -10,6 +10,6 @@ internal static class DrawerEndpointsWords
     public static string DrawerHasNoKind(string kind) =>
         $"The drawer has no kind \"{kind}\": material, pad, paste, screw, tool or consumable.";
 
-    public static string ExpectedDateSuchAsFound(string text) =>
-        $"Expected a date such as 2026-11-30, found \"{text}\".";
+    public static string ExpectedDateSuchAsFound(string found) =>
+        $"Expected a date such as 2026-11-30, found \"{found}\".";
 }

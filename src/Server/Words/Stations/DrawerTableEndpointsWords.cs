@@ -13,6 +13,6 @@ internal static class DrawerTableEndpointsWords
     public const string NewPasteNeedsMaterialThatAnother =
         "a new paste needs a material that another tube has: add the first tube by hand.";
 
-    public static string ExpectedToReadingsFound(int mostReadings, int readingCount) =>
-        $"Expected 2 to {mostReadings} readings, found {readingCount}.";
+    public static string ExpectedToReadingsFound(int maxReadings, int readingCount) =>
+        $"Expected 2 to {maxReadings} readings, found {readingCount}.";
 }

@@ -7,6 +7,4 @@ internal static class EditEndpointsWords
         "Expected the block's document in the field \"document\".";
 
     public const string BlockHasNoPlateYet = "The block has no plate yet.";
-
-    public static string LibraryHasNoBoard(string id) => $"The library has no board \"{id}\".";
 }

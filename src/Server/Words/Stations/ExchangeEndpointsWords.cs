@@ -3,16 +3,12 @@ namespace FaithfulBracket.Server.Words.Stations;
 /// <summary>Sentences of exchange endpoints.</summary>
 internal static class ExchangeEndpointsWords
 {
-    public static string LibraryHasNoBoard(string id) => $"The library has no board \"{id}\".";
-
-    public static string LibraryHasNoBlock(string id) => $"The library has no block \"{id}\".";
-
     public static string ExpectedCsvEmnEmpSvg(string? form) => $"Expected csv, emn, emp, svg or dxf, found \"{form}\".";
 
     public static string ExpectedSvgOrDxfFound(string? form) => $"Expected svg or dxf, found \"{form}\".";
 
-    public static string ExpectedListOfAtMostAnswers(int mostAnswers) =>
-        $"Expected a list of at most {mostAnswers} answers with their parts.";
+    public static string ExpectedListOfAtMostAnswers(int maxAnswers) =>
+        $"Expected a list of at most {maxAnswers} answers with their parts.";
 
     public static string ExpectedOverTo(double tallest) => $"Expected over 0 to {tallest} mm.";
 

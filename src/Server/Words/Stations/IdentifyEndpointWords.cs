@@ -7,7 +7,4 @@ internal static class IdentifyEndpointWords
 
     public static string ExpectedAtLeastThreeHoles(int holeCount) =>
         $"Expected at least three holes and parts together, found {holeCount}.";
-
-    public static string ExpectedAtMostPointsFound(int mostPoints, int holeCount) =>
-        $"Expected at most {mostPoints} points, found {holeCount}.";
 }

@@ -10,7 +10,7 @@ internal static class LayoutEndpointWords
 
     public static string FormCantBeRead(string message) => $"The form can't be read: {message}";
 
-    public static string ExpectedMmCmMInch(string text) => $"Expected mm, cm, m, inch or mil, found \"{text}\".";
+    public static string ExpectedMmCmMInch(string found) => $"Expected mm, cm, m, inch or mil, found \"{found}\".";
 
     public static string ExpectedDigitsBeforeAndAfterPoint(string digits) =>
         $"Expected digits before and after the point such as 2.4, found \"{digits}\".";

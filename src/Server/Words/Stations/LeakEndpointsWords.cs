@@ -9,13 +9,8 @@ internal static class LeakEndpointsWords
 
     public const string TightLoopLeaksNowhere = "A tight loop leaks nowhere.";
 
-    public static string ApiJobsLeakTests(long id) => $"/api/jobs/{id}/leak-tests";
-
     public const string FiguresDoNotTellYet =
         "The figures do not decide yet. Hold longer, or say what you saw: tight or leaks.";
-
-    public static string ExpectedToSamplesFound(int leastSamples, int mostSamples, int sampleCount) =>
-        $"Expected {leastSamples} to {mostSamples} samples, found {sampleCount}.";
 
     public const string HoldIsNotToldYet = "The hold is not decided yet: wait until it passes or fails.";
 

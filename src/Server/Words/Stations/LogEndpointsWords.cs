@@ -5,12 +5,7 @@ internal static class LogEndpointsWords
 {
     public const string ExpectedBeforeOrAfter = "Expected before or after.";
 
-    public static string ExpectedAtMostCharactersFound(int mostName, int nameCount) =>
-        $"Expected at most {mostName} characters, found {nameCount}.";
-
-    public static string OrderHasNoBoard(string board) => $"The order has no board \"{board}\".";
-
-    public static string JobKeepsAtMostLogs(int mostLogs) => $"A job keeps at most {mostLogs} logs: strike one first.";
+    public static string JobKeepsAtMostLogs(int maxLogs) => $"A job keeps at most {maxLogs} logs: strike one first.";
 
     public static string TwoColumnsAreStated(string theTime) => $"Two columns are told to be {theTime}: one of them.";
 

@@ -19,10 +19,10 @@ internal static class RecordEndpointsWords
     public static string WholeInItselfButNotSealed(long job) =>
         $"Whole in itself, but not sealed by this shop: job {job} of another shop, or sealed by somebody else.";
 
-    public static string IsNotInLibraryNow(string role, string d) => $"{role} {d} is not in the library now";
+    public static string IsNotInLibraryNow(string role, string id) => $"{role} {id} is not in the library now";
 
-    public static string IsSameInLibrary(string role, string d) => $"{role} {d} is the same in the library";
+    public static string IsSameInLibrary(string role, string id) => $"{role} {id} is the same in the library";
 
-    public static string WasChangedInLibrarySince(string role, string d) =>
-        $"{role} {d} was changed in the library since";
+    public static string WasChangedInLibrarySince(string role, string id) =>
+        $"{role} {id} was changed in the library since";
 }

@@ -5,18 +5,11 @@ internal static class SheetEndpointsWords
 {
     public static string ThereIsNoQuestion(string school) => $"There is no question \"{school}\".";
 
-    public static string ExpectedOneOfFound(string ways, string way) => $"Expected one of {ways}, found \"{way}\".";
-
     public const string MissingExpectedWholeListEmpty = "Missing: expected the whole list, empty to strike all.";
-
-    public static string OrderHasNoBoard(string? board) => $"The order has no board \"{board}\".";
 
     public static string BoardHasNoPart(string part) => $"The board has no part \"{part}\".";
 
     public static string CanNotShow(string part) => $"{part} cannot show that.";
-
-    public static string ExpectedAtMostFound(int mostPads, int lookCount) =>
-        $"Expected at most {mostPads}, found {lookCount}.";
 
     public const string ExpectedDieMemoryOrPowerStage = "Expected die, memory or power-stage: those have a sensor.";
 
@@ -26,4 +19,6 @@ internal static class SheetEndpointsWords
 
     public const string PressedPadIsNotThicker =
         "A pressed pad is not thicker than it was: the two are swapped, or the rim was pressed too.";
+
+    public static string ExpectedOneOfFound(string all, string fault) => $"Expected one of {all}, found \"{fault}\".";
 }

@@ -4,8 +4,4 @@ namespace FaithfulBracket.Server.Words.Stations;
 internal static class SocketEndpointsWords
 {
     public const string LimitsBodyOfMiBAndThose = "Limits: a body of 4 MiB, and those of the documents.";
-
-    public static string LibraryHasNo(string what, string id) => $"The library has no {what} \"{id}\".";
-
-    public const string ExpectedBoardDocumentOfKindProcessor = "Expected a board document of kind processor.";
 }

@@ -3,8 +3,6 @@ namespace FaithfulBracket.Server.Words.Stations;
 /// <summary>Sentences of strip endpoints.</summary>
 internal static class StripEndpointsWords
 {
-    public const string ExpectedCorrectionBetween = "Expected a correction between 0.9 and 1.1.";
-
     public const string NothingWasRecordedInThisJob =
         "Nothing was recorded in this job: the board's own assembly stands.";
 

@@ -5,9 +5,6 @@ internal static class TraceEndpointWords
 {
     public const string ExpectedPicturesWidthAndHeight = "Expected the picture's width and height in pixels.";
 
-    public static string ExpectedToMarksFound(int mostMarks, int markCount) =>
-        $"Expected 4 to {mostMarks} marks, found {markCount}.";
-
-    public static string ExpectedAtMostPointsFound(int mostPoints, int pointCount) =>
-        $"Expected at most {mostPoints} points, found {pointCount}.";
+    public static string ExpectedToMarksFound(int maxMarks, int markCount) =>
+        $"Expected 4 to {maxMarks} marks, found {markCount}.";
 }

@@ -6,8 +6,8 @@ internal static class TraceStoreWords
     public const string ThisPhotosFileIsGone =
         "This photo's file is gone from the folder photos: put it back from a backup.";
 
-    public static string ExpectedAtMostHolesAndParts(int mostFeatures, int featureCount) =>
-        $"Expected at most {mostFeatures} holes and parts, found {featureCount}.";
+    public static string ExpectedAtMostHolesAndParts(int maxFeatures, int featureCount) =>
+        $"Expected at most {maxFeatures} holes and parts, found {featureCount}.";
 
     public static string NameStandsTwice(string key) =>
         $"The name \"{key}\" stands twice: each hole and part needs its own.";

@@ -13,6 +13,6 @@ internal static class WalkEndpointsWords
 
     public static string ExpectedAtMostHoles(int maxHoles) => $"Expected at most {maxHoles} holes.";
 
-    public static string IsNotIdOfThingSuch(string text) =>
-        $"\"{text}\" is not the id of a thing, such as \"screws:A/F1\".";
+    public static string IsNotIdOfThingSuch(string id) =>
+        $"\"{id}\" is not the id of a thing, such as \"screws:A/F1\".";
 }

@@ -7,7 +7,8 @@ internal static class BackupWords
         $"{target} holds a shop already: nothing was changed. Name an empty folder, or move that shop away first.";
 
     public static string WasWrittenByNewerVersion(string file) =>
-        $"{file} was written by a newer version of this program: nothing was changed. Restore it with that version.";
+        $"{file} was written by a newer version of this program: nothing was changed. Restore it with that "
+        + "version.";
 
     public static string DatabaseInIsDamaged(string file, string? whole) =>
         $"The database in {file} is damaged: {whole}.";
@@ -23,9 +24,9 @@ internal static class BackupWords
     public static string WasWrittenByNewerVersionOfThisProgram(string file) =>
         $"{file} was written by a newer version of this program.";
 
-    public static string IsNotFileOfBackup(string f) => $"\"{f}\" is not a file of a backup.";
+    public static string IsNotFileOfBackup(string file) => $"\"{file}\" is not a file of a backup.";
 
-    public static string IsMissingInBackup(string f) => $"{f} is missing in the backup.";
+    public static string IsMissingInBackup(string file) => $"{file} is missing in the backup.";
 
-    public static string IsNotWhatWasBackedUp(string f) => $"{f} is not what was backed up: its hash is another.";
+    public static string IsNotWhatWasBackedUp(string file) => $"{file} is not what was backed up: its hash is another.";
 }

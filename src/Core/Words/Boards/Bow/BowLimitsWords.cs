@@ -4,14 +4,14 @@ namespace FaithfulBracket.Core.Words.Boards.Bow;
 internal static class BowLimitsWords
 {
     public const string LimitsElementsCornersSupportsLoads =
-        "Limits: 20,000 elements, 2,000 corners, 100 supports, 500 loads, 200 layers, 1,000 probes, "
-        + "an outline at most 100 times as long as wide.";
+        "Limits: 20,000 elements, 2,000 corners, 100 supports, 500 loads, 200 layers, 1,000 probes, an outline "
+        + "at most 100 times as long as wide.";
 
     public static string ExpectedAtMostFound(int most, string what, int count) =>
         $"Expected at most {most} {what}, found {count}.";
 
-    public static string MoreThanTimesAsLong(double mostSlender) =>
-        $"More than {mostSlender} times as long as wide: this is not a plate.";
+    public static string MoreThanTimesAsLong(double maxSlender) =>
+        $"More than {maxSlender} times as long as wide: this is not a plate.";
 
     public const string ThisOutlineWithSoManyElements =
         "This outline with so many elements is too much work: ask for fewer.";

@@ -7,7 +7,8 @@ internal static class TwinSearchWords
         $"Three points at least are needed to tell boards apart; {pointCount} given.";
 
     public static string NoneIsClose(double none) =>
-        $"None is close: {none:0 %} that no board of the library is this one. Add holes, or survey it as a new board.";
+        $"None is close: {none:0 %} that no board of the library is this one. Add holes, or survey it as a new "
+        + "board.";
 
     public static string OfPointsMeetWithinRms(
         string maker,

@@ -4,7 +4,8 @@ namespace FaithfulBracket.Core.Words.Match.Trace;
 internal static class FlatPhotoWords
 {
     public const string TargetIsNotSeenWholeBeside =
-        "The target is not seen whole beside it: at least four of its marks, not in one line. Take the picture again from higher.";
+        "The target is not seen whole beside it: at least four of its marks, not in one line. Take the picture "
+        + "again from higher.";
 
     public const string SoHighPlaneWouldLie =
         "So high the plane would lie at the camera: give the height of the face over the target.";

@@ -4,7 +4,7 @@ namespace FaithfulBracket.Core.Words.Match.Trace;
 internal static class TracedBoardWords
 {
     public static string NotMeasuredYet(string missing, string andMore) =>
-        "Not measured yet: " + $"{missing}{andMore}. Type the " + "caliper's values.";
+        $"Not measured yet: {missing}{andMore}. Type the caliper's values.";
 
     public const string MarkThreeHolesOrParts = "Mark three holes or parts at least.";
 }

@@ -6,14 +6,14 @@ internal static class CutPlannerWords
     public const string LimitsKindsOfPiecePiecesTogether =
         "Limits: 500 kinds of piece, 1,000 pieces together, 500 kinds of sheet.";
 
-    public static string ExpectedAtMostKindsOfPiece(int mostLines, int pieceCount) =>
-        $"Expected at most {mostLines} kinds of piece, found {pieceCount}.";
+    public static string ExpectedAtMostKindsOfPiece(int maxLines, int pieceCount) =>
+        $"Expected at most {maxLines} kinds of piece, found {pieceCount}.";
 
-    public static string ExpectedAtMostKindsOfSheet(int mostLines, int stockCount) =>
-        $"Expected at most {mostLines} kinds of sheet, found {stockCount}.";
+    public static string ExpectedAtMostKindsOfSheet(int maxLines, int stockCount) =>
+        $"Expected at most {maxLines} kinds of sheet, found {stockCount}.";
 
-    public static string ExpectedAtMostPiecesTogetherFound(int mostPieces, long pieceCount) =>
-        $"Expected at most {mostPieces} pieces together, found {pieceCount}.";
+    public static string ExpectedAtMostPiecesTogetherFound(int maxPieces, long pieceCount) =>
+        $"Expected at most {maxPieces} pieces together, found {pieceCount}.";
 
     public static string InStockIsUsedUp(string what, int count) =>
         $"The {what} in stock is used up: {count} of this piece left over.";

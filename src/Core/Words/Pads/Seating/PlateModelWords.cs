@@ -3,9 +3,6 @@ namespace FaithfulBracket.Core.Words.Pads.Seating;
 /// <summary>Sentences of plate model.</summary>
 internal static class PlateModelWords
 {
-    public static string PadMaterialIsNotKnown(string material) =>
-        $"Pad material \"{material}\" is not known: give it in materials or add it to the drawer.";
-
     public static string HasNoPadLand(string part) =>
         $"\"{part}\" has no pad land under this block: take the pad off the list.";
 

@@ -8,8 +8,8 @@ internal static class SectionCutWords
     public static string GapPadSquashed(string part, double gap, double thicknessMm, double squash) =>
         $"{part}: gap {gap:0.00} mm, {thicknessMm:0.0} mm pad squashed {squash:0} %.";
 
-    public static string GapPadLeavesOfAir(string part, double gap, double thicknessMm, double otherGap) =>
-        $"{part}: gap {gap:0.00} mm, the {thicknessMm:0.0} mm pad leaves {otherGap:0.00} mm of air.";
+    public static string GapPadLeavesOfAir(string part, double gapMm, double thicknessMm, double airMm) =>
+        $"{part}: gap {gapMm:0.00} mm, the {thicknessMm:0.0} mm pad leaves {airMm:0.00} mm of air.";
 
     public static string MeetsPlateTooTall(string part, double gap) =>
         $"{part} meets the plate: {gap:0.00} mm too tall.";

@@ -12,8 +12,10 @@ internal static class StockEvidenceWords
         double used,
         double usedTol
     ) =>
-        $"{part}: {height:0.00} ± {tol:0.00} mm by the stock pad, {heightMm:0.00} ± {heightTolMm:0.00} by the document: {used:0.00} ± {usedTol:0.00} mm.";
+        $"{part}: {height:0.00} ± {tol:0.00} mm by the stock pad, {heightMm:0.00} ± {heightTolMm:0.00} by the "
+        + $"document: {used:0.00} ± {usedTol:0.00} mm.";
 
     public static string StockPadSaysDocument(string part, double height, double tol, double heightMm, double apart) =>
-        $"{part}: the stock pad says {height:0.00} ± {tol:0.00} mm, the document {heightMm:0.00}: {apart:0.00} mm apart. The pad counts; put a caliper on the part.";
+        $"{part}: the stock pad says {height:0.00} ± {tol:0.00} mm, the document {heightMm:0.00}: {apart:0.00} mm "
+        + "apart. The pad counts; put a caliper on the part.";
 }

@@ -82,8 +82,6 @@ internal static class BackSentences
 
     public const string AlcoholAndLintFreeClothEvery = "Alcohol and a lint-free cloth, every contact face.";
 
-    public const string AlcoholIsFlammable = "Alcohol is flammable. Keep heat guns, ovens and sparks away. Ventilate.";
-
     public static string CutAndLayUnderAsThick(string newPads, string under, string on) =>
         $"Cut and lay {newPads} under the {under}, as thick as the old ones were{on}";
 
@@ -98,19 +96,12 @@ internal static class BackSentences
 
     public const string AsMuchAsPasteStationSays = "As much as the Paste station says for it.";
 
-    public static string PutOfGroupBackOut(string screws, string target, string? cell) =>
-        $"Put {screws} of group {target} back, out of cell {cell}";
-
-    public static string NoLongerOneGoesInHere(double l) => $", {l:0.#} mm: no longer one goes in here";
-
     public const string AllStartedByHandThen = " All started by hand, then in a cross, a turn each.";
 
     public const string SealOverThemStaysBroken = " The seal over them stays broken.";
 
     public const string OuterFilmsOffAndCounted =
         "Outer films off and counted first; straight down, nothing pinched under it.";
-
-    public const string LongerScrewInShortHoleCracks = "A longer screw in a short hole cracks the board.";
 
     public const string WhatIsLeft = "what is left over";
 

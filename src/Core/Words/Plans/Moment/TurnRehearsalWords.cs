@@ -17,8 +17,8 @@ internal static class TurnRehearsalWords
 
     public const string ScrewsHoldIt = "its screws hold it";
 
-    public static string ScrewsAndAcrossFromEachOther(int? number, int? otherNumber, int screwCount) =>
-        $"screws {number} and {otherNumber}, across from each other, hold it; " + $"{screwCount} are in";
+    public static string ScrewsAndAcrossFromEachOther(int? screw, int? opposite, int screwCount) =>
+        $"screws {screw} and {opposite}, across from each other, hold it; {screwCount} are in";
 
     public const string TheirTackHoldsThem = "their tack holds them";
 }

@@ -4,6 +4,6 @@ namespace FaithfulBracket.Core.Words.Plans.Walk;
 internal static class StepActsWords
 {
     public static string MorePiecesHangByNoScrew(string name) =>
-        "More pieces hang by no screw than one person holds while the board is turned over: "
-        + $"a second person holds the {name}.";
+        "More pieces hang by no screw than one person holds while the board is turned over: a second person "
+        + $"holds the {name}.";
 }

@@ -3,13 +3,7 @@ namespace FaithfulBracket.Core.Words.Prove.Faults;
 /// <summary>Sentences of fault checks.</summary>
 internal static class FaultChecksWords
 {
-    public const string FilmLeftOnPad = "film left on a pad";
-
     public const string LessFlowThanStated = "less flow than stated";
-
-    public const string AirInFins = "air in the fins";
-
-    public const string SensorOrPowerMisread = "sensor or power misread";
 
     public const string NothingToLook = "Nothing to look for: run it once more and keep the reading.";
 

@@ -7,7 +7,8 @@ internal static class FaultFinderWords
         "Limits: a body of 4 MiB, 200 readings, and those of the board and block documents.";
 
     public const string NoSingleLineExplains =
-        "No single line explains what was read: two things may be wrong at once, or a reading is of something else.";
+        "No single line explains what was read: two things may be wrong at once, or a reading is of something "
+        + "else.";
 
     public static string BlockCoversNoSuchPart(string part) => $"{part}: the block covers no such part.";
 

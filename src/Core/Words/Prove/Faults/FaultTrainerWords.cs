@@ -5,11 +5,11 @@ internal static class FaultTrainerWords
 {
     public const string ThisCanNotBeLooked = "This cannot be looked for there.";
 
-    public static string FoundInLikeliestFirstTakes(string looks, string otherLooks) =>
-        $"Found in {looks}; the likeliest first takes {otherLooks}.";
+    public static string FoundInLikeliestFirstTakes(string looks, string likeliestFirst) =>
+        $"Found in {looks}; the likeliest first takes {likeliestFirst}.";
 
-    public static string ItWasLikeliestFirstTakes(string words, string looks) =>
-        $"It was: {words}. The likeliest first takes {looks}.";
+    public static string ItWasLikeliestFirstTakes(string fault, string looks) =>
+        $"It was: {fault}. The likeliest first takes {looks}.";
 
     public static string WrongWithThisBench(string somethingIs) => $"{somethingIs} wrong with this bench.";
 

@@ -9,15 +9,16 @@ internal static class LiftAdviceWords
     public static string LeaveItDown(double chance, string cost) =>
         $"Leave it down: {chance:0} % that anything is wrong under the block. Lifting costs {cost}.";
 
-    public static string StillUnderLimit(double m) => $", still {m:0} K under its limit";
+    public static string StillUnderLimit(double marginK) => $", still {marginK:0} K under its limit";
 
     public static string ThatSomethingIsWrongUnderBlock(
-        string leaveItDown,
-        double chance,
-        double k,
+        string advice,
+        double percent,
+        double riseK,
         string where,
         string left,
         string cost
     ) =>
-        $"{leaveItDown}: {chance:0} % that something is wrong under the block, {k:0} K at {where}{left}. Lifting costs {cost}.";
+        $"{advice}: {percent:0} % that something is wrong under the block, {riseK:0} K at {where}{left}. Lifting "
+        + $"costs {cost}.";
 }

@@ -7,8 +7,8 @@ internal static class NextReadingWords
 
     public const string PowerAtPlugOrCable = "the power at the plug or the cable";
 
-    public static string ToOneByOneByProbe(string part, string otherPart) =>
-        $"{part} to {otherPart} one by one, by probe or thermal camera";
+    public static string ToOneByOneByProbe(string first, string last) =>
+        $"{first} to {last} one by one, by probe or thermal camera";
 
     public static string ToBeSurerRead(string what, double then, double now) =>
         $"To be surer, read {what}: the likeliest would then stand at about {then:0} %, now {now:0} %.";

@@ -9,7 +9,7 @@ internal static class LogVerdictWords
         "Not settling: something still changes. Look at pump, fans and load.";
 
     public static string LoadPumpOrFansChanged(int regimeCount, string times) =>
-        $"Load, pump or fans changed {regimeCount} " + $"{times}: only the last stretch counts.";
+        $"Load, pump or fans changed {regimeCount} {times}: only the last stretch counts.";
 
     public static string ThrottledForDownToOfClock(double throttledCount, double min) =>
         $"Throttled for {throttledCount:0} s, down to {min:0} % of its clock: readings there are not at full load.";

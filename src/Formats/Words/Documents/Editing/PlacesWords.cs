@@ -5,8 +5,6 @@ internal static class PlacesWords
 {
     public const string ExpectedPlaceOfFieldFoundWhole = "Expected the place of a field, found the whole document.";
 
-    public static string ThereIsNothing(string pointer) => $"There is nothing at {pointer}.";
-
     public static string LeadsDeeperThanDocumentGoes(string shortText) =>
         $"\"{shortText}\" leads deeper than a document goes.";
 }

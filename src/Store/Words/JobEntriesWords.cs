@@ -1,7 +1,7 @@
 namespace FaithfulBracket.Store.Words;
 
-/// <summary>Sentences of job papers.</summary>
-internal static class JobPapersWords
+/// <summary>Sentences of job entries.</summary>
+internal static class JobEntriesWords
 {
     public static string ThereIsNoReadingInJob(long id, long jobId) => $"There is no reading {id} in job {jobId}.";
 

@@ -1,7 +1,7 @@
 namespace FaithfulBracket.Server.Words.Shop;
 
-/// <summary>Sentences of sign desk.</summary>
-internal static class SignDeskWords
+/// <summary>Sentences of sign off service.</summary>
+internal static class SignOffServiceWords
 {
     public const string ThisJobKeepsChangingWhileYou =
         "This job keeps changing while you are at it. Look at it again, then go on.";
@@ -15,7 +15,7 @@ internal static class SignDeskWords
     public const string ThisStepChangedMeanwhile = "This step changed meanwhile.";
 
     public static string ThisStepAtWhileYouWere(string byInitials, string tookBack, string clock) =>
-        $"{byInitials} {tookBack} this step at " + $"{clock} while you were at it. Theirs stands; look, then go on.";
+        $"{byInitials} {tookBack} this step at {clock} while you were at it. Theirs stands; look, then go on.";
 
     public static string SignedThisAlready(string? by, string clock) => $"{by} signed this already at {clock}.";
 }
