@@ -47,22 +47,39 @@ internal static class EventStream
         }
     }
 
+    /// <summary>How long what an instrument has begun may go on once its caller has left.</summary>
+    private static readonly TimeSpan MaxRest = TimeSpan.FromSeconds(30);
+
     /// <summary>Hands on what an instrument sends; says "listening" once none of it can be missed any more.</summary>
+    /// <param name="unfinished">What is heard to its end even if the caller leaves meanwhile; nothing where absent.</param>
     public static async Task ListenAsync<T>(
         Func<CancellationToken, IAsyncEnumerable<T>> instrument,
         Say say,
         Func<T, Task> take,
-        CancellationToken cancel
+        CancellationToken cancel,
+        Func<bool>? unfinished = null
     )
     {
-        using var stop = CancellationTokenSource.CreateLinkedTokenSource(cancel);
+        bool IsUnfinished() => unfinished?.Invoke() == true;
+        using var stop = new CancellationTokenSource();
+        await using var left = cancel.Register(() => stop.CancelAfter(IsUnfinished() ? MaxRest : TimeSpan.Zero));
         await using var sent = instrument(stop.Token).GetAsyncEnumerator(stop.Token);
         var next = sent.MoveNextAsync().AsTask();
         try
         {
             await say("listening", null);
             for (; await next; next = sent.MoveNextAsync().AsTask())
-                await take(sent.Current);
+            {
+                try
+                {
+                    await take(sent.Current);
+                }
+                catch (OperationCanceledException) when (IsUnfinished())
+                { /* nobody is told any more */
+                }
+                if (cancel.IsCancellationRequested && !IsUnfinished())
+                    break;
+            }
         }
         finally
         {

@@ -156,65 +156,26 @@ internal static class InstrumentEndpoints
             async (say, cancel) =>
             {
                 using var hand = by is null ? null : hands.Take(by);
-                var turn = new List<DriverSample>();
+                var watch = new ScrewWatch(target, hand);
                 await EventStream.ListenAsync(
                     driver.Samples,
                     say,
                     async sample =>
                     {
-                        // a new turn begins where the angle starts over
-                        if (turn.Count > 0 && turn[^1].Stopped)
-                            turn.Clear();
-                        // the rest of the turn before this step is nobody's
-                        if (turn.Count == 0 && !DriverWatch.BeginsTurn(target, sample))
+                        if (watch.Take(sample) is not { } verdict)
                             return;
-                        turn.Add(sample);
-                        var verdict = DriverWatch.Judge(target, turn);
                         // on disk before it is said
                         if (
-                            hand is { IsLatest: true }
-                            && sample.Stopped
-                            && verdict.State != TurnState.Turning
+                            watch.Finished(verdict, stepId, hole, source, by) is { } turn
                             && !sources.Faults(source).Any()
                         )
-                            kept.Keep(id, Turn(stepId, hole, target, turn, verdict, source, by!));
+                            kept.Keep(id, turn);
                         await say("turn", verdict);
                     },
-                    cancel
+                    cancel,
+                    () => watch.Unfinished && !life.ApplicationStopping.IsCancellationRequested
                 );
             }
-        );
-    }
-
-    private const int MaxSamples = 2000;
-
-    private static NewDriverTurn Turn(
-        string stepId,
-        string hole,
-        TurnTarget target,
-        List<DriverSample> samples,
-        TurnVerdict verdict,
-        FigureSource source,
-        string by
-    )
-    {
-        // a long turn keeps as many samples evenly
-        var every = 1 + samples.Count / MaxSamples;
-        return new(
-            stepId,
-            hole,
-            EnumNames<TurnState>.Name(verdict.State),
-            verdict.AngleDeg,
-            verdict.TorqueNm,
-            target.AngleDeg,
-            target.TorqueNm,
-            JsonSerializer.Serialize(
-                samples
-                    .Where((_, i) => i % every == 0 || i == samples.Count - 1)
-                    .SelectMany(s => new[] { Math.Round(s.AngleDeg, 1), Math.Round(s.TorqueNm, 4) })
-            ),
-            source,
-            by
         );
     }
 }
