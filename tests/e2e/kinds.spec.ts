@@ -261,7 +261,7 @@ test('a one-piece block over processor and power stages: kit, washers, drive cov
     },
     Mount: async () => {
       // one spring short is one nut too loose: eight posts, eight nuts
-      await reach(page, /Springs and nuts on, 8 just gripping/)
+      await reach(page, /Fit the springs and nuts, 8 just gripping/)
       await countAll(page, 7)
       await page.keyboard.press('Space')
       await expect(page.getByRole('alert')).toContainText('7 of 8')

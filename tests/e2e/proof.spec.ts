@@ -253,7 +253,7 @@ test('a leak test and four runs by hand are kept with their sources, and the pri
   // the four runs are one fit, in one sentence and one picture; the run on air was another cooler's
   await expect(page.getByRole('img', { name: '4 runs before and after' })).toBeVisible()
   const sentence =
-    /At \d+ W the die runs \d+ K cooler than before, .* told over the mean of the coolant, from 2 runs before and 2 after\./
+    /At \d+ W the die runs \d+ K cooler than before, .* measured over the mean of the coolant, from 2 runs before and 2 after\./
   await expect(page.getByText(sentence).first()).toBeVisible()
 
   // whose record it is

@@ -52,7 +52,7 @@ test('a jet cooler on its socket goes from match to care: slit told, jet plate m
   for (const name of ['Teardown', 'Prep']) {
     await enter(page, name)
     if (name === 'Prep') {
-      await ledger.getByRole('button', { name: /Jet plate J2 in/ }).click()
+      await ledger.getByRole('button', { name: /Fit jet plate J2/ }).click()
       await expect(ledger.getByRole('img', { name: /slit across the fins; not: along them/ })).toBeVisible()
       // it is in its socket already, under the old cooler, and stays there
       await expect(ledger.getByRole('button', { name: /Lay the processor in socket/ })).toHaveCount(0)
@@ -66,7 +66,7 @@ test('a jet cooler on its socket goes from match to care: slit told, jet plate m
   // nuts at the bench, by keyboard
   await enter(page, 'Mount')
   await page.keyboard.press('g')
-  await expect(page.locator('[data-bench="mount.lower"]')).toContainText('turned 0°, no sliding')
+  await expect(page.locator('[data-bench="mount.lower"]')).toContainText('turned 0°. Do not slide it.')
   await signBench(page)
   await page.keyboard.press('Escape')
   await enter(page, 'Prove')

@@ -516,7 +516,7 @@ internal static class MountSteps
 
         private string BackFilms() =>
             OuterFilms(f => f == Face.Back) is var films and > 0
-                ? MountStepsWords.PeelOuterFilmOff2(HowMany.Count(films, "pad"))
+                ? MountStepsWords.PeelOuterFilmOffItsPads(HowMany.Count(films, "pad"))
                 : "";
 
         /// <summary>A stock plate that the die ring goes through lies behind the board before the first screw.</summary>

@@ -35,7 +35,7 @@ internal sealed class SocketMount(WorkOrder order, SeatPlan seat, Ways ways)
             Detail = seat.Way is { } way
                 ? SocketMountWords.OnceItTouchesItStays(SeatedMatch.Ports(way), Inlet(), seat.Bare ? "metal" : "paste")
                 : step.Detail,
-            Caution = seat.Bare ? SocketMountWords.BareSiliconLevelAllWay : step.Caution,
+            Caution = seat.Bare ? SocketMountWords.BareSiliconChipsEasily : step.Caution,
         };
 
     private string Inlet() =>
@@ -52,14 +52,14 @@ internal sealed class SocketMount(WorkOrder order, SeatPlan seat, Ways ways)
                 ? SocketMountWords.SpringsOnStudsJustGripping(step.Count)
                 : SocketMountWords.SpringsAndNutsOnJustGripping(
                     step.Count,
-                    seat.Match.Shims.Count > 0 ? SocketMountWords.WasherUnderEachSpring : ""
+                    seat.Match.Shims.Count > 0 ? SocketMountWords.AndWasherUnderEachSpring : ""
                 ),
             Detail = seat.Bare
                 ? SocketMountWords.FromBehindTheyTurnOtherWay
                 : SocketMountWords.WasherMayBeStuckInsideNut,
             Facts =
                 seat.Match.Shims.Count > 0
-                    ? [.. step.Facts, new(Shims.InWords(seat.Match.Shims), SocketMountWords.WasherUnderEachSpring2)]
+                    ? [.. step.Facts, new(Shims.InWords(seat.Match.Shims), SocketMountWords.WasherUnderEachSpring)]
                     : step.Facts,
         };
 
@@ -73,7 +73,7 @@ internal sealed class SocketMount(WorkOrder order, SeatPlan seat, Ways ways)
             Caution =
                 step.Pass != 1 ? step.Caution
                 : seat.Bare ? SocketMountWords.TightenAllCornersEvenly
-                : SocketMountWords.ByEqualTurnsToStop,
+                : SocketMountWords.TurnEachBySameAmount,
         };
         if (tightening is null)
             return words;

@@ -134,7 +134,7 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
         yield return Step(
             "o-ring",
             StepKind.Rebuild,
-            SocketPrepWords.ORingIntoGrooveAllRound,
+            SocketPrepWords.FitORingIntoGroove,
             SocketPrepWords.HairUnderORingCausesLeak,
             "O-ring seated"
         ) with
@@ -153,13 +153,7 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
         {
             Picture = StepPicture.Evenly,
         };
-        yield return Step(
-            "close-home",
-            StepKind.Rebuild,
-            SocketPrepWords.NowEachScrewHomeInTurn,
-            null,
-            "Block closed"
-        ) with
+        yield return Step("close-home", StepKind.Rebuild, SocketPrepWords.TurnEachScrewHome, null, "Block closed") with
         {
             Feel = SocketPrepWords.GapIsClosedAllRound,
             Acts = [new(Verb.Close, _at.Block)],
@@ -173,7 +167,7 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
         return Step(
             "jet",
             StepKind.Rebuild,
-            SocketPrepWords.JetPlateInSlitAcrossFins(jet, across ? "" : SocketPrepWords.TurnItByQuarter),
+            SocketPrepWords.FitJetPlateWithSlitAcrossFins(jet, across ? "" : SocketPrepWords.QuarterTurn),
             across ? SocketPrepWords.AcrossFinsCoolantPartsToBoth : SocketPrepWords.AsItComesSlitLiesAlong,
             "Slit lies across"
         ) with
@@ -203,7 +197,7 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
                 yield return Step(
                     "gasket",
                     StepKind.Fit,
-                    SocketPrepWords.RubberGasketBehindBoardNotch,
+                    SocketPrepWords.FitRubberGasketBehindBoard,
                     SocketPrepWords.ItKeepsMetalPlateOffSolder,
                     "Gasket lies flat"
                 ) with
@@ -216,7 +210,7 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
             yield return Step(
                 "plate",
                 StepKind.Fit,
-                SocketPrepWords.BackPlateOnItCutOuts,
+                SocketPrepWords.LayBackPlateOnIt,
                 SocketPrepWords.HoldItWithOneHandWhile,
                 "Back plate sits"
             ) with

@@ -283,7 +283,7 @@ public static class ProveStation
             Title =
                 order.Boxes.Count > 1
                     ? ProveStationWords.FillLoopWithCoolantAndBleed(order.Boxes.Count)
-                    : ProveStationWords.FillLoopWithCoolantAndBleed2,
+                    : ProveStationWords.FillLoopAndBleedIt,
             Detail = ProveStationWords.PumpOnTiltUntilNoBubble,
             Facts = about is null ? [] : [new($"{about} mL", "coolant, about")],
             Caution = ProveStationWords.DoNotPowerAnythingButPump,

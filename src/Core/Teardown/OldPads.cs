@@ -28,7 +28,7 @@ internal static class OldPads
             Id = TeardownStation.StepOf(scope, "photograph"),
             Kind = StepKind.Photograph,
             Board = piece.Key,
-            Title = OldPadsWords.PhotographOldWhereTheyStick(what, order.On(piece.Key)),
+            Title = OldPadsWords.PhotographOldPadsAndPaste(what, order.On(piece.Key)),
             Detail = OldPadsWords.BeforeAnythingIsWiped,
             Done = "Photographed",
             Targets = parts,

@@ -310,7 +310,7 @@ internal sealed partial class TableReader
             throw _file.Refuse(rows[0].Line, TableReaderWords.SideAndStandTogether);
         if (all.Count > 0)
             _draft.Assume(
-                $"{_file.Name}: sides are numbers; {(_sideFromZero ? TableReaderWords.IsTakenAsTopAsBottom : TableReaderWords.IsTakenAsTopAsBottom2)}."
+                $"{_file.Name}: sides are numbers; {(_sideFromZero ? TableReaderWords.ZeroIsTopOneIsBottom : TableReaderWords.OneIsTopTwoIsBottom)}."
             );
     }
 

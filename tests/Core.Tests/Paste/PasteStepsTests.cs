@@ -96,7 +96,7 @@ public class PasteStepsTests
     public void Liquid_metal_is_told_by_microlitres_and_its_two_first_cautions_stand_at_the_step()
     {
         var step = Step(Plan(Metal, 1));
-        Assert.Equal("A film of silverfish on U1 and on its contact patch, 16 µL each", step.Title);
+        Assert.Equal("Put a film of silverfish on U1 and on its contact patch, 16 µL each", step.Title);
         Assert.Equal(["on each of two faces", "film", "of plunger"], step.Facts.Select(f => f.Label));
         Assert.Contains("short circuit", step.Caution, StringComparison.Ordinal);
         Assert.Contains("not for the drain", step.Caution, StringComparison.Ordinal);

@@ -206,6 +206,37 @@ public class SignatureTests
     }
 
     [Theory]
+    [InlineData(
+        "Power off, unplug, press the switch to drain",
+        "Switch off, unplug, then press the power switch to discharge the board",
+        true
+    )]
+    [InlineData(
+        "Dry fit of the block without pads or paste: 6 things to look at",
+        "Dry fit of the block without pads or paste (6 checks)",
+        true
+    )]
+    [InlineData(
+        "Block straight down over its posts, turned 90°, no sliding",
+        "Set the block straight onto its posts, turned 90°. Do not slide it.",
+        true
+    )]
+    [InlineData("Cut 5 pieces from offcut offcut-17, 7 cuts", "Cut 5 pieces from offcut-17 (7 cuts)", true)]
+    [InlineData(
+        "Jet plate J2 in, its slit across the fins: turn it by a quarter",
+        "Fit jet plate J2 with its slit across the fins (rotate it a quarter turn)",
+        true
+    )]
+    [InlineData(
+        "A film of silverfish on U1 and on its contact patch, 16 µL each",
+        "Put a film of silverfish on U1 and on its contact patch, 16 µL each",
+        true
+    )]
+    [InlineData(
+        "Frame in place of the clamp: screws loose, then to 0.35 N·m each",
+        "Fit the frame in place of the clamp: screws loose, then to 0.35 N·m each",
+        true
+    )]
     [InlineData("Lay 6 1.0 mm pads on the memory", "Place 6 pads (1.0 mm) on the memory", true)]
     [InlineData("Start 2 screws loose", "Start 2 screws of block P loose", true)]
     [InlineData("Pass 1 of 3: one turn each, screws 1 to 4", "Pass 1 of 3: two turns each, screws 1 to 4", false)]

@@ -36,7 +36,7 @@ public class JobTrialTests
         );
         Assert.Equal((own.GainK, own.LowK, own.HighK), (trial.GainK, trial.LowK, trial.HighK));
         Assert.EndsWith(
-            "told over the room, from 2 runs before and 2 after.",
+            "measured over the room, from 2 runs before and 2 after.",
             trial.Sentence,
             StringComparison.Ordinal
         );

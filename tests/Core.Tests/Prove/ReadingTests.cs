@@ -128,7 +128,7 @@ public class ReadingTests
         // 60 K at 200 W, and 33 K at 220 W, which is 30 K at 200 W
         var told = BeforeAfter.Compute(new(80, 20, null, null, 200, new()), new(53, 20, null, null, 220, new()));
         Assert.Equal(30, told.GainK!.Value, 9);
-        Assert.Contains("both are told at 200 W", Assert.Single(told.Reasons), StringComparison.Ordinal);
+        Assert.Contains("both are given at 200 W", Assert.Single(told.Reasons), StringComparison.Ordinal);
         // within 5 % nothing is said of it
         Assert.Empty(
             BeforeAfter.Compute(new(80, 20, null, null, 200, new()), new(53, 20, null, null, 210, new())).Reasons

@@ -250,7 +250,7 @@ public partial class SeatedJobTests
         Assert.Equal(asked.Verdict, plan.Match.Order!.Verdict);
         Assert.Equal("slit to be turned", plan.Match.Sheet.Summary);
         var jet = plan.Find(new(Station.Prep, null, "jet"))!;
-        Assert.EndsWith("turn it by a quarter", jet.Title, StringComparison.Ordinal);
+        Assert.EndsWith("rotate it a quarter turn)", jet.Title, StringComparison.Ordinal);
         Assert.Equal(StepPicture.Slit, jet.Picture);
         Assert.DoesNotContain("quarter", Plan(Order(Cooler())).Find(new(Station.Prep, null, "jet"))!.Title);
     }

@@ -129,7 +129,7 @@ public partial class SeatedJobTests
             StringComparison.Ordinal
         );
         var frame = Step(plan, Station.Prep, "frame");
-        Assert.Equal("Frame in place of the clamp: screws loose, then to 0.35 N·m each", frame.Title);
+        Assert.Equal("Fit the frame in place of the clamp: screws loose, then to 0.35 N·m each", frame.Title);
         Assert.Equal([new Fact("0.35 N·m", "each screw"), new Fact("240 N", "it holds with")], frame.Facts);
         var plain = Step(Plan(Order(Cooler(), bare: true), "q"), Station.Prep, "frame");
         Assert.EndsWith("then just firm", plain.Title, StringComparison.Ordinal);
@@ -173,7 +173,7 @@ public partial class SeatedJobTests
         Assert.Equal(Face.Back, Step(plan, Station.Prep, "gasket").Face);
         Assert.Equal(Face.Back, Step(plan, Station.Prep, "plate").Face);
         var posts = Step(plan, Station.Prep, "posts");
-        Assert.Equal(("4 posts into the back plate, then tight", 4), (posts.Title, posts.Count!.Value));
+        Assert.Equal(("Screw 4 posts into the back plate, then tighten them", 4), (posts.Title, posts.Count!.Value));
         Assert.Equal(4, posts.Places.Count);
         Assert.Equal(38, Math.Abs(posts.Places[0].X), 6);
         // the board's own plate stays: nothing is laid behind
@@ -312,15 +312,19 @@ public partial class SeatedJobTests
         var left = moves.Where(m => m.Pass > 1 && m.Hole == moves[0].Hole).Sum(m => m.AdvanceMm);
         Assert.Equal(FormattableString.Invariant($"{left:0.0} mm"), first.Facts[^1].Value);
         Assert.Equal(3, first.Facts.Count);
-        Assert.EndsWith("turned 180°, no sliding", Step(plan, Station.Mount, "lower").Title, StringComparison.Ordinal);
-        Assert.Equal("Springs and nuts on, 4 just gripping", Step(plan, Station.Mount, "start").Title);
+        Assert.EndsWith(
+            "turned 180°. Do not slide it.",
+            Step(plan, Station.Mount, "lower").Title,
+            StringComparison.Ordinal
+        );
+        Assert.Equal("Fit the springs and nuts, 4 just gripping", Step(plan, Station.Mount, "start").Title);
         var bare = Bare();
         Assert.All(
             bare.Mount.Sheet.Steps.Where(s => s.Kind == StepKind.Turn),
             s => Assert.Equal("of tip still to come", s.Facts[^1].Label)
         );
         Assert.StartsWith(
-            "Springs on, 4 studs just gripping",
+            "Fit the springs, 4 studs just gripping",
             Step(bare, Station.Mount, "start").Title,
             StringComparison.Ordinal
         );
@@ -362,7 +366,7 @@ public partial class SeatedJobTests
         );
         Assert.EndsWith("wait 20 minutes", Step(Bare(), Station.Prep, "solder").Title, StringComparison.Ordinal);
         Assert.Equal(
-            "4 posts into the socket's frame, down to the shoulder, then tight",
+            "Screw 4 posts into the socket's frame, down to the shoulder, then tighten them",
             Step(Plan(Order(Cooler(), socket: Gull(Posts.Captive))), Station.Prep, "posts").Title
         );
     }
@@ -379,7 +383,7 @@ public partial class SeatedJobTests
         var onto = First(bare, StepKind.Lower);
         Assert.StartsWith("It comes down level over its studs", onto.Feel, StringComparison.Ordinal);
         Assert.EndsWith("sliding smears the metal.", onto.Detail, StringComparison.Ordinal);
-        Assert.StartsWith("Bare silicon: level all the way", onto.Caution, StringComparison.Ordinal);
+        Assert.StartsWith("Bare silicon chips easily", onto.Caution, StringComparison.Ordinal);
         Assert.StartsWith("A washer may be stuck", First(lidded, StepKind.Start).Detail, StringComparison.Ordinal);
         Assert.DoesNotContain(
             First(lidded, StepKind.Start).Facts,
@@ -390,7 +394,11 @@ public partial class SeatedJobTests
             First(bare, StepKind.Start).Detail,
             StringComparison.Ordinal
         );
-        Assert.StartsWith("By equal turns to the stop", First(lidded, StepKind.Turn).Caution, StringComparison.Ordinal);
+        Assert.StartsWith(
+            "Turn each by the same amount",
+            First(lidded, StepKind.Turn).Caution,
+            StringComparison.Ordinal
+        );
         Assert.StartsWith("Tighten all corners evenly", First(bare, StepKind.Turn).Caution, StringComparison.Ordinal);
     }
 }

@@ -12,7 +12,7 @@ internal static class SocketKitWords
         $"Pick {posts} posts for socket {socket}: {kinds}";
 
     public const string DistinguishedByTheirThreads =
-        "Told apart by their threads. Count springs and nuts with them; a washer may be stuck inside a nut.";
+        "Distinguish them by their threads. Count springs and nuts with them; a washer may be stuck inside a nut.";
 
     public static string FindJetPlateAtCaliper(string jet, double mm) =>
         $"Find jet plate {jet} at the caliper: {mm:0.00} mm";
@@ -30,7 +30,7 @@ internal static class SocketKitWords
         "The contact lies lower than the springs are made for; the washers give back their load.";
 
     public const string BoardsOwnPlateBehindSocketStays =
-        "The board's own plate behind the socket stays: look that it is there";
+        "The board's own plate behind the socket stays: check that it is there";
 
     public const string AndRubberGasket = " and its rubber gasket";
 

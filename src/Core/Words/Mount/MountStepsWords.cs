@@ -79,7 +79,7 @@ internal static class MountStepsWords
 
     public const string BackPlateThatTouchesLead = "A back plate that touches a lead or a pin is a short circuit.";
 
-    public static string PeelOuterFilmOff2(string pads) => $"Peel the outer film off its {pads} first. ";
+    public static string PeelOuterFilmOffItsPads(string pads) => $"Peel the outer film off its {pads} first. ";
 
     public static string LayOnBackOfHoles(string plate, string theBoard) =>
         $"Lay the {plate} on the back of {theBoard}, its holes over those of the block";

@@ -4,7 +4,7 @@ namespace FaithfulBracket.Core.Words.Mount;
 internal static class SocketMountWords
 {
     public static string BlockStraightDownOverPostsTurned(double turnDeg) =>
-        $"Block straight down over its posts, turned {turnDeg:0}°, no sliding";
+        $"Set the block straight onto its posts, turned {turnDeg:0}°. Do not slide it.";
 
     public static string ItComesDownLevel(string posts) =>
         $"It comes down level over its {posts} and rests by its own weight; it does not rock.";
@@ -12,7 +12,8 @@ internal static class SocketMountWords
     public static string OnceItTouchesItStays(string ports, string inlet, string paste) =>
         $"{ports}. {inlet}Once it touches it stays: sliding smears the {paste}.";
 
-    public const string BareSiliconLevelAllWay = "Bare silicon: level all the way, no corner runs ahead, no knock.";
+    public const string BareSiliconChipsEasily =
+        "Bare silicon chips easily. Lower the block level, and do not knock it.";
 
     public const string OnlyThisWayRoundDoesInlet = "Only this way round does the inlet lie over the hot dies. ";
 
@@ -22,12 +23,13 @@ internal static class SocketMountWords
     public static string EachTurnsTwoRoundsWithFingers(string turned) =>
         $"Each {turned} turns two rounds with the fingers. One that binds is crossed: back it out.";
 
-    public static string SpringsOnStudsJustGripping(int? stepCount) => $"Springs on, {stepCount} studs just gripping";
+    public static string SpringsOnStudsJustGripping(int? stepCount) =>
+        $"Fit the springs, {stepCount} studs just gripping";
 
-    public const string WasherUnderEachSpring = ", a washer under each spring";
+    public const string AndWasherUnderEachSpring = ", a washer under each spring";
 
     public static string SpringsAndNutsOnJustGripping(int? stepCount, string aWasherUnderEachSpring) =>
-        $"Springs and nuts on, {stepCount} just gripping{aWasherUnderEachSpring}";
+        $"Fit the springs and nuts, {stepCount} just gripping{aWasherUnderEachSpring}";
 
     public const string FromBehindTheyTurnOtherWay =
         "From behind they turn the other way: anticlockwise there is in. How far the tips stand out tells how "
@@ -35,12 +37,13 @@ internal static class SocketMountWords
 
     public const string WasherMayBeStuckInsideNut = "A washer may be stuck inside a nut. None firm until all grip.";
 
-    public const string WasherUnderEachSpring2 = "washer under each spring";
+    public const string WasherUnderEachSpring = "washer under each spring";
 
     public const string TightenAllCornersEvenly =
         "Tighten all corners evenly. If one corner is tightened first, the others lift and a die chips.";
 
-    public const string ByEqualTurnsToStop = "By equal turns to the stop; stop if the board bends.";
+    public const string TurnEachBySameAmount =
+        "Turn each by the same amount until it reaches its hard stop. If the board bends, stop turning.";
 
     public const string OfTipStillToCome = "of tip still to come";
 

@@ -15,7 +15,7 @@ internal static class PasteStationWords
     public const string OnEachOfTwoFaces = "on each of two faces";
 
     public static string FilmOfOnAndOnContact(string name, string part, double? liquidPerFaceUl) =>
-        $"A film of {name} on {part} and on its contact patch, {liquidPerFaceUl:0} µL each";
+        $"Put a film of {name} on {part} and on its contact patch, {liquidPerFaceUl:0} µL each";
 
     public static string DrawCrossOnArmsBead(string part, double crossArmMm, double beadMm) =>
         $"Draw a cross on {part}, arms {crossArmMm:0} mm, bead {beadMm:0.0} mm";

@@ -22,9 +22,9 @@ internal static class SocketPrepWords
     public const string LeverUpThenLever = "Lever 1 up, then lever 2; afterwards lever 2 home first, lever 1 last.";
 
     public static string FrameInPlaceOfClamp(double torque) =>
-        $"Frame in place of the clamp: screws loose, then to {torque:0.00} N·m each";
+        $"Fit the frame in place of the clamp: screws loose, then to {torque:0.00} N·m each";
 
-    public const string FrameInPlaceOfClampScrews = "Frame in place of the clamp: screws loose, then just firm";
+    public const string FrameInPlaceOfClampScrews = "Fit the frame in place of the clamp: screws loose, then just firm";
 
     public const string SomethingSoftUnderBoard =
         "Something soft under the board first, so that the back plate does not fall. The frame holds the "
@@ -46,7 +46,7 @@ internal static class SocketPrepWords
         "Light falls through every gap between the fins; nothing shines or sticks in them.";
 
     public static string InsertInOutletsPathClear(string insert) =>
-        $"Insert {insert} in, the outlet's path clear over it";
+        $"Fit insert {insert}, the outlet's path clear over it";
 
     public static string ItCrownsFace(double bow) => $"It crowns the face by {bow:0.00} mm.";
 
@@ -63,7 +63,7 @@ internal static class SocketPrepWords
     public const string BothHosesReachTheirPorts =
         "Both hoses reach their ports in an easy curve, none against board or case.";
 
-    public const string ORingIntoGrooveAllRound = "O-ring into its groove, all round, no twist";
+    public const string FitORingIntoGroove = "Fit the O-ring into its groove, all round, without a twist";
 
     public const string HairUnderORingCausesLeak = "A hair under the O-ring causes a leak.";
 
@@ -73,14 +73,14 @@ internal static class SocketPrepWords
 
     public const string OppositeOnesByTurns = "Opposite ones by turns; the gap stays even all round.";
 
-    public const string NowEachScrewHomeInTurn = "Now each screw home, in turn";
+    public const string TurnEachScrewHome = "Turn each screw home, in turn";
 
     public const string GapIsClosedAllRound = "The gap is closed all round, no ring in sight; each screw stops hard.";
 
-    public const string TurnItByQuarter = ": turn it by a quarter";
+    public const string QuarterTurn = " (rotate it a quarter turn)";
 
-    public static string JetPlateInSlitAcrossFins(string jet, string turnItByAQuarter) =>
-        $"Jet plate {jet} in, its slit across the fins{turnItByAQuarter}";
+    public static string FitJetPlateWithSlitAcrossFins(string jet, string quarterTurn) =>
+        $"Fit jet plate {jet} with its slit across the fins{quarterTurn}";
 
     public const string AcrossFinsCoolantPartsToBoth =
         "Across the fins coolant parts to both sides; along them it runs through one gap.";
@@ -94,14 +94,14 @@ internal static class SocketPrepWords
     public const string ThroughInletYouSeeFins =
         "Through the inlet you see fins to the left and right of the slit, not one gap along it.";
 
-    public const string RubberGasketBehindBoardNotch =
-        "Rubber gasket behind the board, its notch over the socket's own";
+    public const string FitRubberGasketBehindBoard =
+        "Fit the rubber gasket behind the board, its notch over the socket's own";
 
     public const string ItKeepsMetalPlateOffSolder = "It keeps the metal plate off the solder.";
 
     public const string ItLiesFlatNoEdge = "It lies flat, no edge of the socket's plate under it.";
 
-    public const string BackPlateOnItCutOuts = "Back plate on it, its cut-outs over the clamp's screws";
+    public const string LayBackPlateOnIt = "Lay the back plate on it, its cut-outs over the clamp's screws";
 
     public const string HoldItWithOneHandWhile =
         "Hold it with one hand while the board is turned over; plastic washers in front.";
@@ -112,9 +112,10 @@ internal static class SocketPrepWords
     public const string ItLiesFlatOnGasket = "It lies flat on the gasket; light falls through every post hole.";
 
     public static string PostsIntoSocketsFrameDown(int posts) =>
-        $"{posts} posts into the socket's frame, down to the shoulder, then tight";
+        $"Screw {posts} posts into the socket's frame, down to the shoulder, then tighten them";
 
-    public static string PostsIntoBackPlateThenTight(int posts) => $"{posts} posts into the back plate, then tight";
+    public static string PostsIntoBackPlateThenTight(int posts) =>
+        $"Screw {posts} posts into the back plate, then tighten them";
 
     public const string StartEachByHandDo =
         "Start each by hand, do not strip the plate's thread. A loose post comes out later instead of its nut.";

@@ -10,7 +10,7 @@ internal static class BeforeAfterWords
     public const string ThereIsNoReadingFromAfterwards = "There is no reading from afterwards yet.";
 
     public static string PowerDiffersBeforeAndAfter(double beforeW, double afterW) =>
-        $"Power differs, {beforeW:0} W before and {afterW:0} W after: both are told at {beforeW:0} W. What the "
+        $"Power differs, {beforeW:0} W before and {afterW:0} W after: both are given at {beforeW:0} W. What the "
         + "chip saves by being cooler is not the block's.";
 
     public const string DifferenceIsWithinWhatSensors = "The difference is within what the sensors can tell.";

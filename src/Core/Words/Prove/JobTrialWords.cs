@@ -17,7 +17,7 @@ internal static class JobTrialWords
         string over,
         string before,
         int after
-    ) => $"{gain}{range}; told over {over}, from {before} before and {after} after.";
+    ) => $"{gain}{range}; measured over {over}, from {before} before and {after} after.";
 
     public static string GainIsToldWithin(double wantedK) =>
         $"The gain is known within ± {wantedK:0} K: no further run is needed.";

@@ -46,7 +46,7 @@ internal static class ProveStationWords
     public static string FillLoopWithCoolantAndBleed(int boxeCount) =>
         $"Fill the loop with coolant and bleed all {boxeCount} blocks";
 
-    public const string FillLoopWithCoolantAndBleed2 = "Fill the loop with coolant and bleed it";
+    public const string FillLoopAndBleedIt = "Fill the loop with coolant and bleed it";
 
     public const string PumpOnTiltUntilNoBubble =
         "Pump on, tilt until no bubble comes and flow and sound stay as they are. Air stays longest in the "

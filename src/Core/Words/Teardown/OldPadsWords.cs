@@ -3,8 +3,8 @@ namespace FaithfulBracket.Core.Words.Teardown;
 /// <summary>Sentences of old pads.</summary>
 internal static class OldPadsWords
 {
-    public static string PhotographOldWhereTheyStick(string what, string on) =>
-        $"Photograph the old {what} where they stick{on}, on both sides";
+    public static string PhotographOldPadsAndPaste(string what, string on) =>
+        $"Photograph the old {what} in place{on}, on both sides";
 
     public const string BeforeAnythingIsWiped =
         "Before anything is wiped: where each lay, what it touched, where it was thin.";

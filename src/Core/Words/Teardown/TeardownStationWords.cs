@@ -5,7 +5,7 @@ internal static class TeardownStationWords
 {
     public const string NothingIsPlugged = "Nothing is plugged in";
 
-    public const string LookThatNothingIsPlugged = "Look that nothing is plugged in, and put the wrist strap on";
+    public const string LookThatNothingIsPlugged = "Check that nothing is plugged in, and put the wrist strap on";
 
     public const string StrapsCordEndsOnEarthedMetal =
         "The strap's cord ends on earthed metal, and the board lies on its own bag or a mat.";

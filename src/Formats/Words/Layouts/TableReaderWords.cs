@@ -16,9 +16,9 @@ internal static class TableReaderWords
 
     public const string SideAndStandTogether = "side: 0, 1 and 2 stand together; which is top is not stated.";
 
-    public const string IsTakenAsTopAsBottom = "0 is taken as top, 1 as bottom";
+    public const string ZeroIsTopOneIsBottom = "0 is taken as top, 1 as bottom";
 
-    public const string IsTakenAsTopAsBottom2 = "1 is taken as top, 2 as bottom";
+    public const string OneIsTopTwoIsBottom = "1 is taken as top, 2 as bottom";
 
     public static string TurnsRunClockwiseInThisFile(string file) =>
         $"{file}: turns run clockwise in this file and are turned about.";
