@@ -2,12 +2,24 @@ using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Materials;
+using FaithfulBracket.Core.Orders;
+using Xunit;
 
 namespace FaithfulBracket.Core.Tests;
 
 /// <summary>A small card and a block that fits it: one die, two memory chips, four sprung screws.</summary>
 internal static class Sample
 {
+    public static PlanContext Context(WorkOrder order, Drawer drawer, Ways? ways = null) =>
+        new()
+        {
+            Order = order,
+            Shop = new(),
+            Drawer = drawer,
+            Ways = ways ?? new(),
+            Cancel = TestContext.Current.CancellationToken,
+        };
+
     /// <summary>Folder of the demo shop's documents.</summary>
     public static string Demo
     {

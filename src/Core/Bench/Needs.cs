@@ -314,7 +314,10 @@ public static class Needs
         private IEnumerable<ThingId> BeforePlate()
         {
             var (state, act) = (State, Act);
-            return act is { Do: Verb.Fit, Thing.Kind: ThingKind.Backplate }
+            // a plate that the screws start through lies there before them
+            return
+                act is { Do: Verb.Fit, Thing.Kind: ThingKind.Backplate }
+                && !Scene.HoldersOf(act.Thing).Any(s => s.On.Contains(act.Thing))
                 ? Scene
                     .Things.Where(t =>
                         t.Id.Kind == ThingKind.Screws

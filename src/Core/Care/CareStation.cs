@@ -22,25 +22,17 @@ public sealed record CareResult(int? RepasteMonths, IReadOnlyList<WorkStep> Rest
 }
 
 /// <summary>Care: what is kept, when to look again, the hand-over, and the way back to stock.</summary>
-public static class CareStation
+public sealed class CareStation : IStation<CareResult>
 {
-    public static CareResult Plan(
-        WorkOrder order,
-        MatchResult match,
-        TeardownResult teardown,
-        PadsResult pads,
-        PasteResult paste,
-        PasteStock? stock,
-        Ways ways,
-        ShopSettings shop,
-        IReadOnlyList<SeatPlan>? seats = null
-    )
+    public CareResult Plan(PlanContext context, EarlierResults earlier)
     {
+        var (order, shop) = (context.Order, context.Shop);
+        var (pads, paste) = (earlier.Get<PadsResult>(), earlier.Get<PasteResult>());
         int? months =
             order.Pairs.Count > 0 && paste.Faces.Count == 0
                 ? null
-                : Math.Min(shop.RepasteCapMonths, stock?.MonthsToRepaste ?? shop.RepasteCapMonths);
-        var kept = StockParts.Words(order, match, teardown, ways);
+                : Math.Min(shop.RepasteCapMonths, context.Paste?.MonthsToRepaste ?? shop.RepasteCapMonths);
+        var kept = StockParts.Words(order, earlier.Get<MatchResult>(), earlier.Get<TeardownResult>(), context.Ways);
         return new CareResult(
             months,
             [],
@@ -73,7 +65,7 @@ public static class CareStation
                                 ? CareStationWords.EveryOffcutLiesFlatInBag
                                 : CareStationWords.CapsAreOnAndEveryTube,
                     },
-                    .. (seats ?? []).Any(s => s.Coat.Count > 0)
+                    .. earlier.Seats().Any(s => s.Coat.Count > 0)
                         ?
                         [
                             Step(

@@ -123,7 +123,7 @@ public static class Together
     {
         var tried = With(order, set);
         var seats = SeatPlans.Compute(tried, Materials.Drawer.Empty, shop, null, cancel);
-        var match = SeatedMatch.With(tried, MatchStation.Plan(tried, shop, cancel), seats);
+        var match = SeatedMatch.With(tried, MatchStation.Judge(tried, shop, cancel), seats);
         var covered = match
             .Order!.Pairs.SelectMany(p => p.On)
             .SelectMany(o => o.Fit.Coverage)

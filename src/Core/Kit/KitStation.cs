@@ -14,21 +14,19 @@ public sealed record KitResult(IReadOnlyList<KitLine> Lines, StationPlan Sheet)
 }
 
 /// <summary>Kit: boxes counted, manuals read, the card run with its stock cooler.</summary>
-public static class KitStation
+public sealed class KitStation : IStation<KitResult>
 {
-    /// <param name="match">Says where one block's screws take the place of another's.</param>
-    public static KitResult Plan(
-        WorkOrder order,
-        Drawer drawer,
-        KitNeeds needs,
-        IReadOnlyList<SeatPlan>? seats = null,
-        MatchResult? match = null
-    )
+    /// <summary>What the stations after this one use up.</summary>
+    public required KitNeeds Needs { get; init; }
+
+    public KitResult Plan(PlanContext context, EarlierResults earlier)
     {
-        var others = (match?.Laid() ?? [])
+        var (order, drawer, seats) = (context.Order, context.Drawer, earlier.Seats());
+        // one block's screws may take the place of another's
+        var others = (earlier.Find<MatchResult>()?.Laid() ?? [])
             .SelectMany(l => BehindScrews.OfOthers(l.On.Laid.Block).Select(h => (l.Pair.Key, h)))
             .ToHashSet();
-        var lines = order.Pairs.Count == 0 ? [] : KitCheck.Check(order, drawer, needs, seats, others);
+        var lines = order.Pairs.Count == 0 ? [] : KitCheck.Check(order, drawer, Needs, seats, others);
         var boxes = order.Pairs.Select(p => p.Block.Id).Distinct().Count();
         return Counted(
             order,
@@ -44,7 +42,7 @@ public static class KitStation
                             ? KitStationWords.OpenBoxesOfBlocksAndCount(order.Boxes.Count)
                             : KitStationWords.OpenBlocksBoxAndCount,
                 },
-                .. (seats ?? []).SelectMany(seat => SocketKit.Steps(order, seat)),
+                .. seats.SelectMany(seat => SocketKit.Steps(order, seat)),
                 new()
                 {
                     Id = new(Station.Kit, null, "manual"),

@@ -15,17 +15,21 @@ public sealed record MatchResult(OrderFit? Order, StationPlan Sheet)
 }
 
 /// <summary>Match: what is signed is that the label was compared and the verdict read and accepted.</summary>
-public static class MatchStation
+public sealed class MatchStation : IStation<MatchResult>
 {
-    public static MatchResult Plan(WorkOrder order, ShopSettings shop, CancellationToken cancel = default)
+    public MatchResult Plan(PlanContext context, EarlierResults earlier) =>
+        Judge(context.Order, context.Shop, context.Cancel);
+
+    /// <summary>The station by itself: it rests on no other.</summary>
+    public static MatchResult Judge(WorkOrder order, ShopSettings shop, CancellationToken cancel = default)
     {
         if (order.Pairs.Count == 0)
             return new(null, new(Station.Match, "choose a block", true, []));
-        return Plan(order, OrderFits.Judge(order, FitSettings.From(shop), cancel));
+        return From(order, OrderFits.Judge(order, FitSettings.From(shop), cancel));
     }
 
     /// <summary>The station out of a fit that is judged already.</summary>
-    public static MatchResult Plan(WorkOrder order, OrderFit fit)
+    public static MatchResult From(WorkOrder order, OrderFit fit)
     {
         List<WorkStep> steps =
         [

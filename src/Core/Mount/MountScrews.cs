@@ -20,7 +20,7 @@ internal static class MountScrews
         var holes = block.Plates.SelectMany(p => p.Holes).ToList();
         var uses = BehindScrews.Held(block);
         var held = holes.Where(h => uses.Contains(h.Id)).ToList();
-        return (ways.BackPlateScrews == BackPlateScrews.All ? holes : [.. holes.Except(held)], held);
+        return (ways.AllScrewsIn ? holes : [.. holes.Except(held)], held);
     }
 
     public static IEnumerable<BlockHole> Sequence(Block block, List<BlockHole> first, TighteningResult? tightening) =>

@@ -30,22 +30,16 @@ public sealed record MountResult(
 }
 
 /// <summary>Mount: every plate's screws from started to home, and what is put on afterwards.</summary>
-public static class MountStation
+public sealed class MountStation : IStation<MountResult>
 {
     /// <summary>A turn so large that every screw goes to its stop at once.</summary>
     private const double HomeTurns = 100;
 
-    public static MountResult Plan(
-        WorkOrder order,
-        MatchResult match,
-        PadsResult pads,
-        Ways ways,
-        TeardownResult teardown,
-        IReadOnlyList<SeatPlan>? seats = null,
-        double tiltLimitDeg = Tightening.DefaultTiltLimitDeg,
-        CancellationToken cancel = default
-    )
+    public MountResult Plan(PlanContext context, EarlierResults earlier)
     {
+        var (order, ways, cancel) = (context.Order, context.Ways, context.Cancel);
+        var (match, pads) = (earlier.Get<MatchResult>(), earlier.Get<PadsResult>());
+        var tiltLimitDeg = context.Shop.TiltLimitDeg;
         var troubles = new Diagnostics(Station.Mount);
         var pairs = new List<PairMount>();
         foreach (var (fit, on) in match.Laid())
@@ -58,10 +52,15 @@ public static class MountStation
                     scope,
                     () =>
                     {
-                        var mounting = stack.WhileMounting(ways.BackPlateScrews == BackPlateScrews.All);
+                        var mounting = stack.WhileMounting(ways.AllScrewsIn);
                         return Turns(ways.Increments) is { } turns
                             ? Tightening.Simulate(mounting, turns, tiltLimitDeg: tiltLimitDeg, cancel: cancel)
-                            : Tightening.InPasses(mounting, tiltLimitDeg, cancel);
+                            : Tightening.InPasses(
+                                mounting,
+                                tiltLimitDeg,
+                                ByTwo(earlier.SeatOf(fit.Key, on.Board), ways),
+                                cancel
+                            );
                     }
                 );
             pairs.Add(new(fit.Key, on.Board, tightening, MountScrews.Find(on.Laid.Block, ways, tightening)));
@@ -77,13 +76,11 @@ public static class MountStation
                 )
             )),
         ];
-        return new(
-            pairs,
-            holes,
-            MountSteps.Create(order, match, pads, pairs, ways, seats ?? [], teardown),
-            troubles.List
-        );
+        return new(pairs, holes, MountSteps.Create(context, earlier, pairs), troubles.List);
     }
+
+    /// <summary>Nuts on a lid are turned by hand, and so by two of them at once.</summary>
+    private static bool ByTwo(SeatPlan? seat, Ways ways) => seat is { Bare: false } && ways.NutsBy == NutsBy.TwoThumbs;
 
     /// <summary>Turns at a time; null for the fewest passes.</summary>
     private static double? Turns(Increments way) =>

@@ -62,16 +62,18 @@ public static class Tightening
     /// The fewest passes from just gripping to home that keep every limit, each of an amount that a hand can turn.
     /// </summary>
     /// <param name="amounts">Simulates just these passes instead.</param>
+    /// <param name="byTwo">Two opposite screws are turned at once, where the order crosses from each to its opposite.</param>
     /// <exception cref="InputException">As for <see cref="Simulate"/>.</exception>
     public static TighteningResult Passes(
         StackUp stack,
         IReadOnlyList<double>? amounts = null,
         IReadOnlyList<string>? order = null,
         double tiltLimitDeg = DefaultTiltLimitDeg,
+        bool byTwo = false,
         CancellationToken cancel = default
     )
     {
-        var plates = Plates(stack, order);
+        var plates = Plates(stack, order, byTwo);
         var limits = new TighteningLimits(tiltLimitDeg);
         var passes = new List<TighteningPass>();
         var (within, home) = (true, true);
@@ -137,15 +139,15 @@ public static class Tightening
     /// As it is done at the bench: the fewest passes that keep every limit; where none do, or only with more passes
     /// than anybody makes, even passes of a hand's turn, and the limit that they do not keep.
     /// </summary>
-    public static TighteningResult InPasses(StackUp stack, double tiltLimitDeg, CancellationToken cancel)
+    public static TighteningResult InPasses(StackUp stack, double tiltLimitDeg, bool byTwo, CancellationToken cancel)
     {
-        var fewest = Passes(stack, tiltLimitDeg: tiltLimitDeg, cancel: cancel);
+        var fewest = Passes(stack, tiltLimitDeg: tiltLimitDeg, byTwo: byTwo, cancel: cancel);
         if (fewest.PassCount <= MaxPasses)
             return fewest;
         var whole = Plates(stack, null).Max(p => p.TurnsFromGrip);
         var even = PassSearch.Amounts.Last(a => Math.Ceiling(whole / a - EvenTurns) <= MaxPasses);
         List<double> amounts = [.. Enumerable.Repeat(even, (int)Math.Ceiling(whole / even - EvenTurns))];
-        return Passes(stack, amounts, tiltLimitDeg: tiltLimitDeg, cancel: cancel) with
+        return Passes(stack, amounts, tiltLimitDeg: tiltLimitDeg, byTwo: byTwo, cancel: cancel) with
         {
             Broken = fewest.Broken ?? "tilt",
             Fewest = true,
@@ -207,7 +209,7 @@ public static class Tightening
     }
 
     /// <summary>The block's own plates; a back plate goes on afterwards.</summary>
-    private static List<TurningPlate> Plates(StackUp stack, IReadOnlyList<string>? order)
+    private static List<TurningPlate> Plates(StackUp stack, IReadOnlyList<string>? order, bool byTwo = false)
     {
         var own = stack.Block.Plates.Select(p => p.Id).ToHashSet();
         var models = PlateModel.For(stack).Where(m => own.Contains(m.Plate.Id)).ToList();
@@ -223,7 +225,10 @@ public static class Tightening
             ordered is null
                 ? ScrewOrder.Compute(m.Plate.Holes)
                 : [.. ordered.Where(h => m.Plate.Holes.Any(x => x.Id == h.Id))]
-        ));
+        )
+        {
+            ByTwo = byTwo,
+        });
     }
 
     private static List<BlockHole>? Ordered(List<BlockHole> holes, IReadOnlyList<string>? order)

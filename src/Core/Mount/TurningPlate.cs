@@ -37,6 +37,9 @@ internal sealed class TurningPlate
     }
 
     public string Id => _model.Plate.Id;
+
+    /// <summary>Whether two opposite screws are turned at once.</summary>
+    public bool ByTwo { get; init; }
     public IReadOnlyList<BlockHole> Order { get; }
     public double? PeakLimitMPa { get; }
     public bool PressesDie => Dies.Any();
@@ -90,10 +93,20 @@ internal sealed class TurningPlate
         foreach (var hole in Order)
             _remaining[hole.Id] = Math.Max(0, GripMm(hole) * (1 - depth / whole));
         _pose = new(_startMm, 0, 0);
-        foreach (var hole in Order)
-            if (_remaining[hole.Id] > HomeMm)
-                yield return Turn(hole, pass, GripTurns(hole) * amount / whole);
+        foreach (var together in Hands)
+        {
+            List<BlockHole> open = [.. together.Where(h => _remaining[h.Id] > HomeMm)];
+            foreach (var move in Turn([.. open.Select(h => (h, GripTurns(h) * amount / whole))], pass))
+                yield return move;
+        }
     }
+
+    /// <summary>
+    /// What is turned at once: each screw by itself, or two opposite ones where both hands turn and the order crosses the
+    /// plate from each to its opposite.
+    /// </summary>
+    private IEnumerable<IReadOnlyList<BlockHole>> Hands =>
+        ByTwo && Opposite.InOrder(Order) is { } pairs ? pairs : Order.Select(h => (IReadOnlyList<BlockHole>)[h]);
 
     /// <summary>Every screw home.</summary>
     public PlateState AtRest()
@@ -132,49 +145,63 @@ internal sealed class TurningPlate
 
     /// <summary>Turns one screw, at most home, and lets the plate come to rest.</summary>
     /// <exception cref="InputException">The plate has no resting place.</exception>
-    public TighteningMove Turn(BlockHole hole, int pass, double turns)
+    public TighteningMove Turn(BlockHole hole, int pass, double turns) => Turn([(hole, turns)], pass)[0];
+
+    /// <summary>Turns screws at the same time; every move tells the plate as it stands after all of them.</summary>
+    private List<TighteningMove> Turn(IReadOnlyList<(BlockHole Hole, double Turns)> together, int pass)
     {
-        var thread = ScrewThread.Parse(hole.Thread, hole.ScrewMm);
-        var advance = Math.Min(turns * thread.PitchMm, _remaining[hole.Id]);
-        _remaining[hole.Id] -= advance;
+        if (together.Count == 0)
+            return [];
+        var advances = new List<double>();
+        foreach (var (hole, turns) in together)
+        {
+            var pitch = ScrewThread.Parse(hole.Thread, hole.ScrewMm).PitchMm;
+            advances.Add(Math.Min(turns * pitch, _remaining[hole.Id]));
+            _remaining[hole.Id] -= advances[^1];
+        }
         var screws = _model.Screws(h => _remaining[h.Id]).ToList();
         // at home the screws hold it, and nothing else does
         var held = Open.Any() ? [_weight] : Array.Empty<Contact>();
         _pose = PlateBalance.Solve([.. _fixed, .. screws.Select(s => s.Contact), .. held], _pose);
-        var load = Math.Max(0, -SeatingSolver.Load(screws.First(s => s.Hole.Id == hole.Id).Contact, _pose));
         var dies = _model.Films.ConvertAll(f => SeatingSolver.Die(f.Part, f.Film, _pose, _paste));
         var films = dies.SelectMany(d => d.BondLinesUm).ToList();
         var tilt = TiltOf(_pose);
         var bare = dies.Where(d => Dies.Any(f => f.Part.Id == d.Part)).Select(d => d.PeakMPa).DefaultIfEmpty(0).Max();
-        return new(
-            hole.Id,
-            pass,
-            advance / thread.PitchMm,
-            load,
-            thread.TorqueNm(load),
-            tilt,
-            bare,
-            advance,
-            films.Count == 0 ? [] : [films.Min(), films.Max()]
-        )
+        return [.. together.Select((t, i) => Move(t.Hole, advances[i]))];
+        TighteningMove Move(BlockHole hole, double advance)
         {
-            Plate = Id,
-            State = new(tilt, dies),
-            Home = _remaining[hole.Id] <= 1e-9,
-            HoldsN = thread.HoldsN,
-            Dies =
-                dies.Count < 2
-                    ? []
-                    : dies.ConvertAll(d => new DieMoment(
-                        d.Part,
-                        d.LoadN,
-                        EdgePressure.InWords(d.PeakMPa, d.MaxPressureMPa),
-                        d.MaxPressureMPa is { } most && d.PeakMPa > most
-                    )
-                    {
-                        HoldsN = ClampLoad.HoldsN(Order),
-                    }),
-        };
+            var thread = ScrewThread.Parse(hole.Thread, hole.ScrewMm);
+            var load = Math.Max(0, -SeatingSolver.Load(screws.First(s => s.Hole.Id == hole.Id).Contact, _pose));
+            return new(
+                hole.Id,
+                pass,
+                advance / thread.PitchMm,
+                load,
+                thread.TorqueNm(load),
+                tilt,
+                bare,
+                advance,
+                films.Count == 0 ? [] : [films.Min(), films.Max()]
+            )
+            {
+                Plate = Id,
+                State = new(tilt, dies),
+                Home = _remaining[hole.Id] <= 1e-9,
+                HoldsN = thread.HoldsN,
+                Dies =
+                    dies.Count < 2
+                        ? []
+                        : dies.ConvertAll(d => new DieMoment(
+                            d.Part,
+                            d.LoadN,
+                            EdgePressure.InWords(d.PeakMPa, d.MaxPressureMPa),
+                            d.MaxPressureMPa is { } most && d.PeakMPa > most
+                        )
+                        {
+                            HoldsN = ClampLoad.HoldsN(Order),
+                        }),
+            };
+        }
     }
 
     /// <summary>

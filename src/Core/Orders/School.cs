@@ -73,6 +73,10 @@ public static class Schools
                 .Append(order.Assembly)
                 .Any(a => a?.Pieces.Any(p => p.Returns || p.Face == Face.Back) == true)
                 && Any(b => b.Carriers.Count == 0),
+            "loosening" => order
+                .Pieces.Select(p => p.Board.Assembly)
+                .Append(order.Assembly)
+                .Any(a => a is not null && Rings.HasPeers(a)),
             "increments" or "tightness" or "pressing" => Any(b => b.Plates.Any(p => p.Holes.Count > 0)),
             _ => true,
         };
@@ -373,6 +377,32 @@ public static class Schools
                     SchoolWords.AllInThenSomeOut,
                     SchoolWords.BlockIsHeldEverywhereWhileBoard,
                     w => w with { BackPlateScrews = BackPlateScrews.All }
+                ),
+                Way(
+                    "first",
+                    SchoolWords.PlateBehindBeforeAnyScrew,
+                    SchoolWords.EveryScrewIsTurnedOnce,
+                    w => w with { BackPlateScrews = BackPlateScrews.First }
+                ),
+            ]
+        ),
+        new(
+            "loosening",
+            Station.Teardown,
+            SchoolWords.InWhichOrderScrewsComeOut,
+            "ring-last",
+            [
+                Way(
+                    "ring-last",
+                    SchoolWords.DieRingLast,
+                    SchoolWords.CoolerStaysFlatWhileSpringsLetGo,
+                    w => w with { Loosening = Loosening.RingLast }
+                ),
+                Way(
+                    "core-outward",
+                    SchoolWords.FromCoreOutward,
+                    SchoolWords.StandoffsCarryCooler,
+                    w => w with { Loosening = Loosening.CoreOutward }
                 ),
             ]
         ),

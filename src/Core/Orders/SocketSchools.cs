@@ -36,6 +36,12 @@ internal static class SocketSchools
             [
                 Way("thumb", "by thumb", SocketSchoolsWords.HandFeelsStop, w => w with { NutsBy = NutsBy.Thumb }),
                 Way(
+                    "two-thumbs",
+                    SocketSchoolsWords.TwoOppositeAtOnce,
+                    SocketSchoolsWords.BlockStaysLevelAndGoesDown,
+                    w => w with { NutsBy = NutsBy.TwoThumbs }
+                ),
+                Way(
                     "driver",
                     "by driver",
                     SocketSchoolsWords.EqualTurnsAreEasierToCount,

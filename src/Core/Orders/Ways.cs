@@ -65,10 +65,26 @@ public enum Pressing
     Light,
 }
 
+/// <summary>When a block's own back plate goes on, and its screws with it.</summary>
 public enum BackPlateScrews
 {
+    /// <summary>Its screws stay out until every other one is home.</summary>
     Out,
+
+    /// <summary>All are in at first; those that it needs come out again for it.</summary>
     All,
+
+    /// <summary>It lies behind the board before any screw.</summary>
+    First,
+}
+
+public enum Loosening
+{
+    /// <summary>The screws round the die after all others of the same cooler.</summary>
+    RingLast,
+
+    /// <summary>The screws round the die first, then outward.</summary>
+    CoreOutward,
 }
 
 public enum ImprintCheck
@@ -104,6 +120,9 @@ public enum Polish
 public enum NutsBy
 {
     Thumb,
+
+    /// <summary>Two opposite nuts at once, one in each hand.</summary>
+    TwoThumbs,
     Driver,
 }
 
@@ -148,6 +167,15 @@ public sealed record Ways
     public Tightness Tightness { get; init; }
     public Pressing Pressing { get; init; }
     public BackPlateScrews BackPlateScrews { get; init; }
+
+    /// <summary>
+    /// Whether a back plate lies behind the board before any screw: only where the board is lowered, so that its back is up.
+    /// </summary>
+    public bool PlateFirst => BackPlateScrews == BackPlateScrews.First && WhoMoves == WhoMoves.Board;
+
+    /// <summary>Whether a back plate's screws go in with the others.</summary>
+    public bool AllScrewsIn => PlateFirst || BackPlateScrews == BackPlateScrews.All;
+    public Loosening Loosening { get; init; }
     public ImprintCheck Imprint { get; init; }
     public StockPads StockPads { get; init; }
     public ProcessorAndClamp Clamp { get; init; }

@@ -60,27 +60,21 @@ public sealed record PadsResult(
 }
 
 /// <summary>Pads: which pad fills which gap, how the block rests on them, and which pieces are cut from what.</summary>
-public static class PadsStation
+public sealed class PadsStation : IStation<PadsResult>
 {
-    /// <param name="choices">Pads somebody chose instead of the calculated ones.</param>
-    /// <param name="pasteId">Paste by id from the drawer; null takes the first.</param>
-    /// <param name="begun">The cut plan that somebody has begun to cut; null while nothing is cut.</param>
-    /// <param name="bridgeShare">What of a pad's stress a strip still has between two parts.</param>
-    public static PadsResult Plan(
-        WorkOrder order,
-        MatchResult match,
-        Drawer drawer,
-        Ways ways,
-        IReadOnlyList<LaidPad> choices,
-        string? pasteId,
-        BegunCutting? begun,
-        double bridgeShare = StackUp.DefaultBridgeShare,
-        CancellationToken cancel = default
-    )
+    /// <summary>Pads that somebody chose instead of the calculated ones.</summary>
+    public IReadOnlyList<LaidPad> Choices { get; init; } = [];
+
+    /// <summary>The cut plan that somebody has begun to cut; null while nothing is cut.</summary>
+    public BegunCutting? Begun { get; init; }
+
+    public PadsResult Plan(PlanContext context, EarlierResults earlier)
     {
+        var (order, drawer, ways, cancel) = (context.Order, context.Drawer, context.Ways, context.Cancel);
+        var match = earlier.Get<MatchResult>();
         var troubles = new Diagnostics(Station.Pads);
         var materials = drawer.MaterialById();
-        var paste = drawer.PasteOr(pasteId)?.Material;
+        var paste = context.Paste?.Material;
         var stock = drawer.Pads.Select(p => new StockedPad(p.ThicknessMm, p.Material)).Distinct().ToList();
         var pairs = new List<PairPads>();
         var strips = ways.Cut == PadCutting.Strips;
@@ -89,7 +83,7 @@ public static class PadsStation
             var scope = order.ScopeOf(order.Pairs.First(p => p.Key == fit.Key), on.Board);
             if (troubles.Try(scope, () => Gaps.Compute(on.Laid, materials, stock)) is not { } gaps)
                 continue;
-            var own = choices
+            var own = Choices
                 .Where(c => (c.Board ?? order.First.Key) == on.Board)
                 .DistinctBy(c => c.Part)
                 .ToDictionary(c => c.Part);
@@ -103,7 +97,7 @@ public static class PadsStation
                     : new StackUp(on.Laid, [.. pads.Select(p => p.Laid)], materials, paste)
                     {
                         Bridges = strips ? Bridges(on.Laid.Board, pads) : [],
-                        BridgeShare = bridgeShare,
+                        BridgeShare = context.Shop.StripBridgeShare,
                     };
             pairs.Add(
                 new(
@@ -128,7 +122,7 @@ public static class PadsStation
                 .Select(p => p with { Half = PadSteps.Into(order.Pairs.First(x => x.Key == p.Pair), p, ways)?.Id }),
             .. EdgePads.Pieces(order, i => PadLayout.Letter(pairs.Sum(p => p.Pads.Count) + i)),
         ];
-        var cutting = pieces.Count == 0 ? null : Cut(order, pieces, drawer, begun, cancel);
+        var cutting = pieces.Count == 0 ? null : Cut(order, pieces, drawer, Begun, cancel);
         var sheet = PadSteps.Create(order, pairs, pieces, cutting, ways);
         return new(pairs, pieces, cutting, sheet, troubles.List);
     }

@@ -16,33 +16,24 @@ public sealed record PasteResult(IReadOnlyList<PasteFace> Faces, StationPlan She
 }
 
 /// <summary>Paste: on each die or lid, by the amount calculated.</summary>
-public static class PasteStation
+public sealed class PasteStation : IStation<PasteResult>
 {
-    public static PasteResult Plan(
-        WorkOrder order,
-        PadsResult pads,
-        Drawer drawer,
-        string? pasteId,
-        Ways ways,
-        ShopSettings shop,
-        IReadOnlyList<SeatPlan>? seats = null
-    )
+    public PasteResult Plan(PlanContext context, EarlierResults earlier)
     {
+        var (order, ways, shop) = (context.Order, context.Ways, context.Shop);
+        var pads = earlier.Get<PadsResult>();
         if (pads.Pairs.Count == 0)
             return new([], new(Station.Paste, "waits for a block", true, []));
-        if (drawer.PasteOr(pasteId) is not { } paste)
+        if (context.Paste is not { } paste)
             return new([], new(Station.Paste, PasteStationWords.NoPasteInDrawer, true, []));
         var faces = new List<PasteFace>();
         foreach (var pair in pads.Pairs)
         foreach (var die in pair.Seating?.Dies.Where(d => d.LoadN > 0) ?? [])
-            faces.Add(Face(pair, die, paste, ways, shop, Seat(seats, pair.Pair, pair.Board)));
+            faces.Add(Face(pair, die, paste, ways, shop, earlier.SeatOf(pair.Pair, pair.Board)));
         if (faces.Count == 0)
             return new([], new(Station.Paste, PasteStationWords.NoFaceTakesPaste, false, []));
         return new(faces, Sheet(order, faces, paste, shop));
     }
-
-    private static SeatPlan? Seat(IReadOnlyList<SeatPlan>? seats, string pair, string board) =>
-        seats?.FirstOrDefault(s => s.Pair == pair && s.Board == board);
 
     private static PasteFace Face(
         PairPads pair,

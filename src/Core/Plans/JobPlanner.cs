@@ -24,63 +24,51 @@ public static class JobPlanner
     public static JobPlan Plan(JobContext c, CancellationToken cancel = default)
     {
         var (order, evidence) = WithEvidence(c);
-        var ways = Ways.From(order, c.Ways);
-        var seats = SeatPlans.Compute(order, c.Drawer, c.Shop, c.PasteId, cancel);
-        var match = SeatedMatch.With(order, MatchStation.Plan(order, c.Shop, cancel), seats);
-        var teardown = TeardownStation.Plan(order, c.TeardownOrder, cancel);
-        var prep = PrepStation.Plan(order, match, c.Drawer, ways, c.Shop, seats);
-        var pads = PadsStation.Plan(
-            order,
-            match,
-            c.Drawer,
-            ways,
-            c.PadChoices,
-            c.PasteId,
-            c.Begun,
-            c.Shop.StripBridgeShare,
-            cancel
-        );
-        var paste = PasteStation.Plan(order, pads, c.Drawer, c.PasteId, ways, c.Shop, seats);
-        var mount = MountStation.Plan(order, match, pads, ways, teardown, seats, c.Shop.TiltLimitDeg, cancel);
-        var loop = OrderLoop.Compute(order, match, ways, c.Shop);
+        var context = Context(c, order, cancel);
+        var earlier = EarlierResults.None.With(SeatPlans.Compute(order, c.Drawer, c.Shop, c.PasteId, cancel));
+        TResult Keep<TResult>(TResult result)
+            where TResult : class
+        {
+            earlier = earlier.With(result);
+            return result;
+        }
+        TResult Next<TResult>(IStation<TResult> station)
+            where TResult : class => Keep(station.Plan(context, earlier));
+        var match = Keep(SeatedMatch.With(order, new MatchStation().Plan(context, earlier), earlier.Seats()));
+        var teardown = Next(new TeardownStation { Chosen = c.TeardownOrder });
+        var prep = Next(new PrepStation());
+        var pads = Next(new PadsStation { Choices = c.PadChoices, Begun = c.Begun });
+        var paste = Next(new PasteStation());
+        var mount = Next(new MountStation());
+        var loop = OrderLoop.Compute(order, match, context.Ways, c.Shop);
+        if (loop is not null)
+            Keep(loop);
         var volume = LoopVolume.Compute(order, c.Shop);
-        var prove = ProveStation.Plan(
-            order,
-            pads,
-            paste,
-            c.Readings,
-            ways,
-            seats,
-            loop,
-            c.Shop.LeakHoldS,
-            c.Plates,
-            StuckSinks.Find(match),
-            volume,
-            c.Complaint,
-            cancel
+        if (volume is not null)
+            Keep(volume);
+        var prove = Next(
+            new ProveStation
+            {
+                Readings = c.Readings,
+                Plates = c.Plates,
+                ComplainedOf = c.Complaint,
+            }
         );
-        var stock = c.Drawer.PasteOr(c.PasteId);
         return Walked(
             order,
             c.Drawer,
             new()
             {
                 Match = match,
-                Kit = KitStation.Plan(
-                    order,
-                    c.Drawer,
-                    Needs(order, pads, paste, stock?.Id, match, volume),
-                    seats,
-                    match
-                ),
+                Kit = Next(new KitStation { Needs = Needs(order, pads, paste, context.Paste?.Id, match, volume) }),
                 Teardown = teardown,
                 Prep = prep,
                 Pads = pads,
                 Paste = paste,
                 Mount = mount,
                 Prove = prove,
-                Care = CareStation.Plan(order, match, teardown, pads, paste, stock, ways, c.Shop, seats),
-                Seats = seats,
+                Care = Next(new CareStation()),
+                Seats = earlier.Seats(),
                 Loop = loop,
                 Evidence = evidence,
                 Schools = Schools.For(order),
@@ -88,6 +76,17 @@ public static class JobPlanner
             }
         );
     }
+
+    private static PlanContext Context(JobContext c, WorkOrder order, CancellationToken cancel) =>
+        new()
+        {
+            Order = order,
+            Shop = c.Shop,
+            Drawer = c.Drawer,
+            Ways = Ways.From(order, c.Ways),
+            PasteId = c.PasteId,
+            Cancel = cancel,
+        };
 
     /// <summary>The plan with the acts of every step.</summary>
     private static JobPlan Walked(WorkOrder order, Drawer drawer, JobPlan plan)
@@ -126,24 +125,12 @@ public static class JobPlanner
     public static IReadOnlyList<CutWeight> WeighCuts(JobContext c, JobPlan plan, CancellationToken cancel = default)
     {
         var (order, _) = WithEvidence(c);
-        var ways = Ways.From(order, c.Ways);
+        var context = Context(c, order, cancel);
+        var earlier = EarlierResults.None.With(plan.Match);
+        var pads = new PadsStation { Choices = c.PadChoices };
         return CutWeight.Compute(
-            way =>
-                PadsStation.Plan(
-                    order,
-                    plan.Match,
-                    c.Drawer,
-                    ways with
-                    {
-                        Cut = way,
-                    },
-                    c.PadChoices,
-                    c.PasteId,
-                    null,
-                    c.Shop.StripBridgeShare,
-                    cancel
-                ),
-            ways.Cut
+            way => pads.Plan(context with { Ways = context.Ways with { Cut = way } }, earlier),
+            context.Ways.Cut
         );
     }
 

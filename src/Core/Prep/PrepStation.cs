@@ -15,7 +15,7 @@ public sealed record PrepResult(IReadOnlyList<PairPrep> Pairs, StationPlan Sheet
 /// <summary>
 /// Prep: every contact face cleaned, with the remover's stated wait; the block made ready; the dry fit.
 /// </summary>
-public static class PrepStation
+public sealed class PrepStation : IStation<PrepResult>
 {
     private static readonly (PartKind Kind, string Name, string Words, string Detail)[] Faces =
     [
@@ -28,15 +28,10 @@ public static class PrepStation
         (PartKind.Controller, "controller", "the controllers", PrepStationWords.OnlyTopFacesTouchPads),
     ];
 
-    public static PrepResult Plan(
-        WorkOrder order,
-        MatchResult match,
-        Drawer drawer,
-        Ways ways,
-        ShopSettings shop,
-        IReadOnlyList<SeatPlan>? seats = null
-    )
+    public PrepResult Plan(PlanContext context, EarlierResults earlier)
     {
+        var (order, drawer, ways, shop) = (context.Order, context.Drawer, context.Ways, context.Shop);
+        var match = earlier.Get<MatchResult>();
         var steps = new List<WorkStep>();
         var pairs = new List<PairPrep>();
         var faces = 0;
@@ -50,7 +45,7 @@ public static class PrepStation
             var stuck = sinks.Where(s => s.Pair == fit.Key && s.Board == on.Board).Select(s => s.Part.Id).ToHashSet();
             var cleaned = Clean(on, stuck, scope, drawer, ways, shop, MetalOn(order, on)).ToList();
             faces += cleaned.Count;
-            var seat = seats?.FirstOrDefault(s => s.Pair == fit.Key && s.Board == on.Board);
+            var seat = earlier.SeatOf(fit.Key, on.Board);
             var socket = seat is null ? null : new SocketPrep(order, seat, ways);
             if (seat is not null)
                 steps.AddRange(DelidPrep.Opening(order, seat, ways, shop));

@@ -31,33 +31,26 @@ public sealed record ProveResult(IReadOnlyList<PairProof> Pairs, StationPlan She
 }
 
 /// <summary>Prove: look, leak test, boot, measure.</summary>
-public static class ProveStation
+public sealed class ProveStation : IStation<ProveResult>
 {
-    public const int DefaultLeakHoldS = 900;
+    public IReadOnlyList<Reading> Readings { get; init; } = [];
+
+    /// <summary>Where cold plates are taken from that readings are compared with.</summary>
+    public PlateOf Plates { get; init; } = ExpectedOf.FromNothing;
+
+    /// <summary>What the client complained of; null where of nothing that a sensor reads.</summary>
+    public PartKind? ComplainedOf { get; init; }
 
     /// <summary>Less warming on the way to a block is not worth a word, K.</summary>
     private const double MinRiseK = 0.2;
 
-    public static ProveResult Plan(
-        WorkOrder order,
-        PadsResult pads,
-        PasteResult paste,
-        IReadOnlyList<Reading> readings,
-        Ways ways,
-        IReadOnlyList<SeatPlan>? seats = null,
-        LoopResult? loop = null,
-        int leakHoldS = DefaultLeakHoldS,
-        PlateOf? plates = null,
-        IReadOnlyList<StuckSink>? sinks = null,
-        LoopVolume? volume = null,
-        PartKind? complaint = null,
-        CancellationToken cancel = default
-    )
+    public ProveResult Plan(PlanContext context, EarlierResults earlier)
     {
+        var (order, pads, paste) = (context.Order, earlier.Get<PadsResult>(), earlier.Get<PasteResult>());
         // nothing to look at, fill or compare before a block is chosen
         if (order.Pairs.Count == 0)
             return new([], new(Station.Prove, "waits for a block", true, []));
-        var proofs = Proofs(order, pads, readings, plates ?? ExpectedOf.FromNothing, null, complaint, cancel);
+        var proofs = Proofs(order, pads, Readings, Plates, null, ComplainedOf, context.Cancel);
         List<string> renewed =
         [
             .. pads.Pieces.Count > 0 ? [HowMany.Count(pads.Pieces.Count, "fresh pad")] : Array.Empty<string>(),
@@ -66,13 +59,7 @@ public static class ProveStation
                 : Array.Empty<string>(),
         ];
         var cost = renewed.Count == 0 ? "a mounting" : string.Join(" and ", renewed);
-        return Result(
-            proofs,
-            [.. Steps(order, proofs, pads, ways, cost, seats ?? [], loop, leakHoldS, sinks ?? [], volume, complaint)]
-        ) with
-        {
-            Volume = volume,
-        };
+        return Result(proofs, [.. Steps(context, earlier, proofs, cost)]) with { Volume = earlier.Find<LoopVolume>() };
     }
 
     /// <summary>The verdict anew from other readings; the steps stay as they were signed.</summary>
@@ -200,20 +187,16 @@ public static class ProveStation
         }
     }
 
-    private static IEnumerable<WorkStep> Steps(
-        WorkOrder order,
+    private IEnumerable<WorkStep> Steps(
+        PlanContext context,
+        EarlierResults earlier,
         List<PairProof> proofs,
-        PadsResult pads,
-        Ways ways,
-        string cost,
-        IReadOnlyList<SeatPlan> seats,
-        LoopResult? loop,
-        int leakHoldS,
-        IReadOnlyList<StuckSink> sinks,
-        LoopVolume? volume,
-        PartKind? complaint
+        string cost
     )
     {
+        var (order, ways, leakHoldS) = (context.Order, context.Ways, context.Shop.LeakHoldS);
+        var (pads, volume) = (earlier.Get<PadsResult>(), earlier.Find<LoopVolume>());
+        var sinks = StuckSinks.Find(earlier.Get<MatchResult>());
         var lift = ways.Imprint == ImprintCheck.Lift;
         // what stands in its machine by now is not taken out again for the test
         var inPlace =
@@ -296,7 +279,7 @@ public static class ProveStation
             Done = ProveStationWords.ItBoots,
             Title = ProveStationWords.PlugInSensorLeadsAndBoot,
         };
-        foreach (var seat in seats)
+        foreach (var seat in earlier.Seats())
             yield return MemorySpeed(order, seat);
         // each board that carries a die of its own is proved on its own
         List<string> measured =
@@ -309,8 +292,8 @@ public static class ProveStation
         ];
         foreach (var board in measured)
         {
-            var step = Measure(order, proofs, order.Find(board)!, loop);
-            yield return complaint is { } of && board == order.First.Key
+            var step = Measure(order, proofs, order.Find(board)!, earlier.Find<LoopResult>());
+            yield return ComplainedOf is { } of && board == order.First.Key
                 ? step with
                 {
                     Detail = ProveStationWords.FirstThatWasComplained(PartNames.Several(of), step.Detail),

@@ -71,6 +71,14 @@ public sealed record SeatPlan(string Board, string Pair, double TurnDeg)
 /// <summary>Calculates every pair of an order that lies on a processor in its socket.</summary>
 public static class SeatPlans
 {
+    /// <summary>Those of a plan; none where no processor is seated.</summary>
+    public static IReadOnlyList<SeatPlan> Seats(this EarlierResults earlier) =>
+        earlier.Find<IReadOnlyList<SeatPlan>>() ?? [];
+
+    /// <summary>The one of a pair on a board; null where it lies on no socket.</summary>
+    public static SeatPlan? SeatOf(this EarlierResults earlier, string pair, string board) =>
+        earlier.Seats().FirstOrDefault(s => s.Pair == pair && s.Board == board);
+
     /// <param name="order">With its processors seated.</param>
     public static IReadOnlyList<SeatPlan> Compute(
         WorkOrder order,

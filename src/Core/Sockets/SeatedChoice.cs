@@ -61,7 +61,7 @@ public static class SeatedChoice
         cancel.ThrowIfCancellationRequested();
         var tried = SeatedOrder.Compose(order with { Pairs = [new(Pair.FirstKey, block, on)] });
         var seats = SeatPlans.Compute(tried, drawer, shop, null, cancel);
-        var match = SeatedMatch.With(tried, MatchStation.Plan(tried, shop, cancel), seats);
+        var match = SeatedMatch.With(tried, MatchStation.Judge(tried, shop, cancel), seats);
         return new(
             block.Id,
             $"{block.Maker} {block.Model}",

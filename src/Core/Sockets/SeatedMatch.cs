@@ -21,7 +21,7 @@ public static class SeatedMatch
             Verdict = worst,
             Reasons = [.. seats.SelectMany(s => s.Match.Reasons), .. fit.Reasons],
         };
-        var station = MatchStation.Plan(order, all);
+        var station = MatchStation.From(order, all);
         var own = seats.SelectMany(s => Steps(order, s)).ToList();
         return station with { Sheet = station.Sheet with { Steps = [.. station.Sheet.Steps, .. own] } };
     }

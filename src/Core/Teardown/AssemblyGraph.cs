@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Words.Teardown;
 
 namespace FaithfulBracket.Core.Teardown;
@@ -38,7 +39,7 @@ internal sealed class AssemblyGraph
     }
 
     /// <exception cref="InputException">Unknown ids, too many acts, or acts that wait for each other.</exception>
-    public static AssemblyGraph Create(Assembly assembly)
+    public static AssemblyGraph Create(Assembly assembly, Loosening loosening = Loosening.RingLast)
     {
         // screws before leads before lifts where nothing else decides
         var source = assembly;
@@ -96,33 +97,32 @@ internal sealed class AssemblyGraph
                 Add(source.After[i].First, source.After[i].Second, $"board/assembly/after/{i}");
         if (faults.Count > 0)
             throw new InputException(faults);
-        graph.RetentionRingLast(assembly);
+        graph.OrderRing(assembly, loosening);
         graph.RefuseCycles();
         return graph;
     }
 
-    /// <summary>The ring round the die after its peers on the same piece, unless the assembly makes a peer wait for the ring.</summary>
-    private void RetentionRingLast(Assembly assembly)
+    /// <summary>
+    /// The ring round the die after its peers on the same piece, or before them from the core outward, unless the assembly
+    /// itself demands the other.
+    /// </summary>
+    private void OrderRing(Assembly assembly, Loosening loosening)
     {
         var fasteners = assembly.Fasteners;
         for (var r = 0; r < fasteners.Count; r++)
         {
-            if (!IsRing(fasteners[r]))
+            if (!Rings.IsRing(fasteners[r]))
                 continue;
             for (var p = 0; p < fasteners.Count; p++)
             {
-                if (
-                    IsRing(fasteners[p])
-                    || !fasteners[p].Joins.Any(x => x != Assembly.BoardId && fasteners[r].Joins.Contains(x))
-                )
+                if (!Rings.ArePeers(fasteners[r], fasteners[p]))
                     continue;
-                if (!MustPrecede(r, p))
-                    Before[r] |= UInt128.One << p;
+                var (first, second) = loosening == Loosening.RingLast ? (p, r) : (r, p);
+                if (!MustPrecede(second, first))
+                    Before[second] |= UInt128.One << first;
             }
         }
     }
-
-    internal static bool IsRing(FastenerGroup f) => f.Ring == "retention";
 
     /// <summary>Whether <paramref name="first"/> comes before <paramref name="second"/> along some chain.</summary>
     private bool MustPrecede(int first, int second)

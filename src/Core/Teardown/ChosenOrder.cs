@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Words.Teardown;
 
 namespace FaithfulBracket.Core.Teardown;
@@ -7,9 +8,13 @@ namespace FaithfulBracket.Core.Teardown;
 public static class ChosenOrder
 {
     /// <returns>Null when the order is legal.</returns>
-    public static string? WhyNot(Assembly assembly, IReadOnlyList<string> order)
+    public static string? WhyNot(
+        Assembly assembly,
+        IReadOnlyList<string> order,
+        Loosening loosening = Loosening.RingLast
+    )
     {
-        var graph = AssemblyGraph.Create(assembly);
+        var graph = AssemblyGraph.Create(assembly, loosening);
         var ids = graph.Acts.Select(a => a.Target).ToList();
         if (order.Distinct().Count() != ids.Count || order.Any(o => !ids.Contains(o)))
             return ChosenOrderWords.NameEachOfScrewGroupsLeads(ids.Count);
@@ -19,13 +24,13 @@ public static class ChosenOrder
             var before = graph.Before[ids.IndexOf(target)];
             for (var i = 0; i < ids.Count; i++)
                 if ((before >> i & 1) != 0 && !done.Contains(ids[i]))
-                    return Reason(assembly, target, ids[i]);
+                    return Reason(assembly, target, ids[i], loosening);
             done.Add(target);
         }
         return null;
     }
 
-    private static string Reason(Assembly a, string target, string first)
+    private static string Reason(Assembly a, string target, string first, Loosening loosening)
     {
         var group = a.Fasteners.FirstOrDefault(f => f.Id == target);
         if (group?.HiddenBy == first)
@@ -46,17 +51,25 @@ public static class ChosenOrder
         }
         if (
             group is not null
-            && AssemblyGraph.IsRing(group)
+            && a.Fasteners.FirstOrDefault(f => f.Id == first) is { } peer
+            && (Rings.IsRing(group) || Rings.IsRing(peer))
             && !a.After.Any(x => x.First == first && x.Second == target)
         )
-            return ChosenOrderWords.DieRingComesAfterPeer(target, first);
+            return loosening == Loosening.RingLast
+                ? ChosenOrderWords.DieRingComesAfterPeer(target, first)
+                : ChosenOrderWords.DieRingComesBeforePeer(first, target);
         return $"{target} comes after {first}.";
     }
 
     /// <summary>Positions of the acts in the order asked; null when it is not legal.</summary>
-    internal static List<int>? Indices(AssemblyGraph graph, Assembly assembly, IReadOnlyList<string>? order)
+    internal static List<int>? Indices(
+        AssemblyGraph graph,
+        Assembly assembly,
+        IReadOnlyList<string>? order,
+        Loosening loosening
+    )
     {
-        if (order is null || WhyNot(assembly, order) is not null)
+        if (order is null || WhyNot(assembly, order, loosening) is not null)
             return null;
         var ids = graph.Acts.Select(a => a.Target).ToList();
         return [.. order.Select(o => ids.IndexOf(o))];

@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Words.Teardown;
 
 namespace FaithfulBracket.Core.Teardown;
@@ -14,15 +15,16 @@ public static class TeardownPlanner
     public static TeardownPlan Plan(
         Board board,
         IReadOnlyList<string>? chosen = null,
+        Loosening loosening = Loosening.RingLast,
         CancellationToken cancel = default
     )
     {
         if (board.Assembly is not { } assembly)
             throw new InputException("board/assembly", TeardownPlannerWords.BoardHasNoAssembly);
         // pointers of faults are of the document as it stands; what stays is left alone after that
-        var graph = AssemblyGraph.Create(assembly);
+        var graph = AssemblyGraph.Create(assembly, loosening);
         assembly = Staying.Without(assembly);
-        var (order, proven) = ChosenOrder.Indices(graph, assembly, chosen) is { } own
+        var (order, proven) = ChosenOrder.Indices(graph, assembly, chosen, loosening) is { } own
             ? (own, false)
             : new OrderSearch(graph).Solve(cancel);
         var tray = Tray(assembly);
@@ -35,7 +37,7 @@ public static class TeardownPlanner
         {
             var flipped = face is { } f && f != act.Face;
             var changed = act.Driver is not null && driver is not null && driver != act.Driver;
-            steps.Add(TeardownReasons.Describe(board, assembly, act, steps, changed));
+            steps.Add(TeardownReasons.Describe(board, assembly, act, steps, changed, loosening));
             if (flipped)
                 flips++;
             if (changed)
@@ -43,7 +45,9 @@ public static class TeardownPlanner
             face = act.Face;
             driver = act.Driver ?? driver;
         }
-        return new(steps, flips, changes, proven, tray, Restore(steps, tray));
+        // however it came off, a cooler is set down by its die ring first
+        var back = loosening == Loosening.RingLast ? Restore(steps, tray) : Plan(board, null, cancel: cancel).Restore;
+        return new(steps, flips, changes, proven, tray, back);
     }
 
     /// <summary>One cell for each driver, thread and length: two lengths never share.</summary>

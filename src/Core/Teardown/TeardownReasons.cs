@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Words.Teardown;
 
 namespace FaithfulBracket.Core.Teardown;
@@ -11,7 +12,8 @@ internal static class TeardownReasons
         Assembly assembly,
         TeardownAct act,
         IReadOnlyList<TeardownStep> before,
-        bool changed
+        bool changed,
+        Loosening loosening
     )
     {
         switch (act.Action)
@@ -25,7 +27,7 @@ internal static class TeardownReasons
                     f.Driver,
                     f.Face,
                     f.Count,
-                    WhyScrew(assembly, f, before, changed),
+                    WhyScrew(assembly, f, before, changed, loosening),
                     [],
                     ScrewAdvice(assembly, f, before)
                 );
@@ -74,16 +76,28 @@ internal static class TeardownReasons
 
     private static string ScrewName(FastenerGroup f) =>
         FormattableString.Invariant(
-            $"{f.Count} × {f.Thread ?? f.Driver}{(f.LengthMm is { } l ? $" × {l:0.#}" : "")}{(AssemblyGraph.IsRing(f) ? ", die ring" : "")}"
+            $"{f.Count} × {f.Thread ?? f.Driver}{(f.LengthMm is { } l ? $" × {l:0.#}" : "")}{(Rings.IsRing(f) ? ", die ring" : "")}"
         );
 
-    private static string WhyScrew(Assembly assembly, FastenerGroup f, IReadOnlyList<TeardownStep> before, bool changed)
+    private static string WhyScrew(
+        Assembly assembly,
+        FastenerGroup f,
+        IReadOnlyList<TeardownStep> before,
+        bool changed,
+        Loosening loosening
+    )
     {
         if (f.Seal)
             return TeardownReasonsWords.TheseSitUnderWarrantySeal;
         if (f.HiddenBy is { } cover)
             return TeardownReasonsWords.NowReachableHidThem(Name(assembly, cover));
-        if (AssemblyGraph.IsRing(f) && before.Any(b => b.Action == TeardownAction.Unscrew))
+        if (
+            loosening == Loosening.CoreOutward
+            && Rings.IsRing(f)
+            && assembly.Fasteners.Any(p => Rings.ArePeers(f, p) && !before.Any(b => b.Target == p.Id))
+        )
+            return TeardownReasonsWords.CoreLetsGoFirst;
+        if (Rings.IsRing(f) && before.Any(b => b.Action == TeardownAction.Unscrew))
             return TeardownReasonsWords.DieRingComesAfterPeers;
         if (
             assembly.Fasteners.Any(x => x.HiddenBy == f.Id)
@@ -100,7 +114,7 @@ internal static class TeardownReasons
         FastenerGroup f,
         IReadOnlyList<TeardownStep> before
     ) =>
-        !AssemblyGraph.IsRing(f)
+        !Rings.IsRing(f)
             ? LastHold(assembly, f, before) is { } piece
                 ? [TeardownReasonsWords.SupportWhileLastScrewsLeave(piece)]
                 : []
@@ -112,7 +126,9 @@ internal static class TeardownReasons
                     2 => new[] { TeardownReasonsWords.ByTurnsTurnEachBeforeEither },
                     _ => new[] { TeardownReasonsWords.InCrossTurnEachBeforeAny },
                 },
-                TeardownReasonsWords.SupportCoolerWhileLastScrewsLeave,
+                .. assembly.Fasteners.Any(p => Rings.ArePeers(f, p) && !before.Any(b => b.Target == p.Id))
+                    ? Array.Empty<string>()
+                    : [TeardownReasonsWords.SupportCoolerWhileLastScrewsLeave],
                 .. f.SpringLoaded ? new[] { TeardownReasonsWords.SpringsUnderLoad } : [],
             ];
 

@@ -19,15 +19,22 @@ public sealed record TeardownResult(
 );
 
 /// <summary>Teardown: power off, then each group counted, each lead marked, each piece lifted.</summary>
-public static class TeardownStation
+public sealed class TeardownStation : IStation<TeardownResult>
 {
+    /// <summary>An order that somebody chose for the first board; null takes the best.</summary>
+    public IReadOnlyList<string>? Chosen { get; init; }
+
+    public TeardownResult Plan(PlanContext context, EarlierResults earlier) =>
+        TakeApart(context.Order, Chosen, context.Ways.Loosening, context.Cancel);
+
     /// <summary>Target of the step that counts out a group, marks a lead or lifts a piece.</summary>
     public static StepId StepOf(string? scope, string target) => new(Station.Teardown, scope, target);
 
     /// <param name="chosen">An order that somebody chose for the first board; null takes the best.</param>
-    public static TeardownResult Plan(
+    public static TeardownResult TakeApart(
         WorkOrder order,
         IReadOnlyList<string>? chosen = null,
+        Loosening loosening = Loosening.RingLast,
         CancellationToken cancel = default
     )
     {
@@ -36,8 +43,17 @@ public static class TeardownStation
         foreach (var piece in Pieces(order))
         {
             var own = piece.Key == order.First.Key ? chosen : null;
-            if (troubles.Try(order.ScopeOf(piece), () => TeardownPlanner.Plan(piece.Board, own, cancel)) is { } plan)
-                boards.Add(new(piece.Key, plan, own is null ? null : TeardownPlanner.Plan(piece.Board, null, cancel)));
+            if (
+                troubles.Try(order.ScopeOf(piece), () => TeardownPlanner.Plan(piece.Board, own, loosening, cancel)) is
+                { } plan
+            )
+                boards.Add(
+                    new(
+                        piece.Key,
+                        plan,
+                        own is null ? null : TeardownPlanner.Plan(piece.Board, null, loosening, cancel)
+                    )
+                );
         }
         if (boards.Count == 0)
             return new([], new(Station.Teardown, "no assembly described", true, []), troubles.List);

@@ -194,7 +194,7 @@ internal sealed class SignOffService(JobPlans plans, SignOffs signOffs, LocalTim
         var signed = StepStands.Signed(Read(planned.Plan, stand.Events));
         var (noted, target) = StripRecord.Note(order, signed, note);
         var after = StripRecord.With(order, noted);
-        var teardown = TeardownStation.Plan(after);
+        var teardown = TeardownStation.TakeApart(after);
         var id = TeardownStation.StepOf(null, target);
         var step = BenchScene.Locked(after, teardown.Sheet.Steps).FirstOrDefault(s => s.Id == id);
         if (teardown.Troubles.Count > 0 || step is null)

@@ -164,6 +164,6 @@ internal static class ComputeEndpoints
     private static async Task<Ok<TeardownPlan>> TeardownAsync(HttpRequest request)
     {
         var board = await Bodies.ReadAsync(request, ComputeInputs.Board);
-        return TypedResults.Ok(TeardownPlanner.Plan(board, null, request.HttpContext.RequestAborted));
+        return TypedResults.Ok(TeardownPlanner.Plan(board, cancel: request.HttpContext.RequestAborted));
     }
 }

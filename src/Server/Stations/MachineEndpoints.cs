@@ -49,7 +49,7 @@ internal static class MachineEndpoints
         if (order is null)
             return TypedResults.Ok(new MachineJudged(machine, null, null, [], null, missing));
         var settings = shop.Settings;
-        var match = MatchStation.Plan(order, settings, cancel);
+        var match = MatchStation.Judge(order, settings, cancel);
         return TypedResults.Ok(
             new MachineJudged(
                 machine,

@@ -2,6 +2,7 @@ using System.Text;
 using System.Text.Json;
 using FaithfulBracket.Core;
 using FaithfulBracket.Core.Boards;
+using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Teardown;
 using FaithfulBracket.Formats.Documents;
 using FaithfulBracket.Formats.Json;
@@ -116,7 +117,7 @@ internal static class StripEndpoints
                 SheetEndpoints.By(o)
             )
         );
-        if (TeardownStation.Plan(StripRecord.With(order, body.Assembly)).Troubles is [var trouble, ..])
+        if (TeardownStation.TakeApart(StripRecord.With(order, body.Assembly)).Troubles is [var trouble, ..])
             throw new InputException("/assembly", trouble.Text);
         return SheetEndpoints.Put(id, JobSheetSet.AssemblyKind, Write(body.Assembly), request, sheets, body.By);
     }
@@ -181,10 +182,12 @@ internal static class StripEndpoints
                 return new OrderChange(o.Texts("order"), SheetEndpoints.By(o));
             }
         );
-        var assembly = StripRecord.Begun(plans.Get(id).Order);
+        var job = plans.Get(id);
+        var assembly = StripRecord.Begun(job.Order);
         if (assembly.Pieces.Count == 0)
             throw new InputException("", StripEndpointsWords.BoardHasNoAssembly);
-        if (body.Order.Count > 0 && ChosenOrder.WhyNot(assembly, body.Order) is { } reason)
+        var loosening = Ways.From(job.Order, job.Sheets.Ways).Loosening;
+        if (body.Order.Count > 0 && ChosenOrder.WhyNot(assembly, body.Order, loosening) is { } reason)
             throw new InputException("/order", reason);
         return SheetEndpoints.Put(
             id,

@@ -256,7 +256,7 @@ internal static class WhatIfEndpoints
             }
         );
         var job = plans.Today(id, cancel);
-        var all = Ways.From(job.Order, job.Sheets.Ways).BackPlateScrews == BackPlateScrews.All;
+        var all = Ways.From(job.Order, job.Sheets.Ways).AllScrewsIn;
         var seated = Seated(job.Plan, pair, board);
         return TypedResults.Ok(Tightening.Practise(seated.Stack!.WhileMounting(all), moves, cancel: cancel));
     }

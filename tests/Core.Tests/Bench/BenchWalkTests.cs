@@ -65,6 +65,7 @@ public class BenchWalkTests
                     [("films", "both")],
                     [("cut", "strips")],
                     [("back-plate-screws", "all")],
+                    [("back-plate-screws", "first"), ("loosening", "core-outward")],
                 ]
         )
         {

@@ -157,7 +157,7 @@ public class LoopFlowTests
     private static readonly ShopSettings Shop = new();
 
     private static LoopResult? Loop(WorkOrder order, Ways? ways = null) =>
-        OrderLoop.Compute(order, MatchStation.Plan(order, Shop), ways ?? new(), Shop);
+        OrderLoop.Compute(order, MatchStation.Judge(order, Shop), ways ?? new(), Shop);
 
     [Fact]
     public void An_order_without_a_block_or_without_a_stated_drop_has_no_loop()

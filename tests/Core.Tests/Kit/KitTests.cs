@@ -246,7 +246,7 @@ public class KitTests
     {
         var kit = new KitContents { Screws = [new("M2.5", 6, missing > 0 ? 3 : 4, "T6", null)] };
         var drawer = missing > 1 ? Drawer.Empty : new Drawer { Tools = [new("t", "T6")] };
-        var result = KitStation.Plan(
+        var result = Planned(
             WorkOrder.Plain(Sample.Board(), With(kit)),
             drawer,
             missing > 1 ? Paste : KitNeeds.Nothing
@@ -265,7 +265,7 @@ public class KitTests
     {
         var drawer = new Drawer { Tools = [new("t", "T6")], Screws = [new("a", "M2.5", 6, 40)] };
         var bare = Sample.Block() with { Kit = null };
-        var result = KitStation.Plan(WorkOrder.Plain(Sample.Board(), bare), drawer, KitNeeds.Nothing);
+        var result = Planned(WorkOrder.Plain(Sample.Board(), bare), drawer, KitNeeds.Nothing);
         Assert.Empty(result.Short);
         Assert.Equal("box not listed", result.Sheet.Summary);
         Assert.Contains("by thread, not by length", result.Sheet.Steps[0].Detail, StringComparison.Ordinal);
@@ -274,11 +274,14 @@ public class KitTests
     [Fact]
     public void Without_a_block_nothing_is_counted()
     {
-        var result = KitStation.Plan(WorkOrder.Plain(Sample.Board()), Drawer.Empty, Paste);
+        var result = Planned(WorkOrder.Plain(Sample.Board()), Drawer.Empty, Paste);
         Assert.Equal("waits for a block", result.Sheet.Summary);
         Assert.Empty(result.Lines);
         Assert.False(result.Sheet.Trouble);
     }
+
+    private static KitResult Planned(WorkOrder order, Drawer drawer, KitNeeds needs) =>
+        new KitStation { Needs = needs }.Plan(Sample.Context(order, drawer), EarlierResults.None);
 
     private static SocketFit Fit(string socket, string? jet, double? mm) =>
         new(socket, null, null, jet, null, null, null) { JetPlateMm = mm };
@@ -371,7 +374,7 @@ public class KitTests
     [Fact]
     public void Boxes_are_counted_by_block_and_the_first_run_is_named_by_what_lies_on_the_mat()
     {
-        var one = KitStation.Plan(WorkOrder.Plain(Sample.Board(), With(null)), Drawer.Empty, Paste);
+        var one = Planned(WorkOrder.Plain(Sample.Board(), With(null)), Drawer.Empty, Paste);
         Assert.Equal("Open the block's box and count it against the list", one.Sheet.Steps[0].Title);
         Assert.EndsWith(
             "with its stock cooler and take the before reading",
@@ -380,7 +383,7 @@ public class KitTests
         );
         Assert.Contains("0.3 g paste", one.Sheet.Steps[0].Detail, StringComparison.Ordinal);
         var plain = WorkOrder.Plain(Sample.Board(), With(null));
-        var two = KitStation.Plan(
+        var two = Planned(
             plain with
             {
                 Pieces = [.. plain.Pieces, new("B", Sample.Board())],

@@ -27,7 +27,7 @@ public class MatchStationTests
             ],
         };
 
-    private static MatchResult Of(WorkOrder order) => MatchStation.Plan(order, new ShopSettings());
+    private static MatchResult Of(WorkOrder order) => MatchStation.Judge(order, new ShopSettings());
 
     [Fact]
     public void All_that_seat_are_counted_and_the_worst_is_named()

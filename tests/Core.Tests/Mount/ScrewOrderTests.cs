@@ -87,6 +87,10 @@ public class ScrewOrderTests
         Assert.All(later, s => Assert.Equal("T6", s.Driver));
         var all = MountScrews.Find(block, new() { BackPlateScrews = BackPlateScrews.All }, null);
         Assert.DoesNotContain(all, s => s.Held);
+        Assert.DoesNotContain(
+            MountScrews.Find(block, new() { BackPlateScrews = BackPlateScrews.First }, null),
+            s => s.Held
+        );
         Assert.All(MountScrews.Find(block with { Kit = null }, new(), null), s => Assert.Equal("PH1", s.Driver));
     }
 

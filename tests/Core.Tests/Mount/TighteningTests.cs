@@ -382,6 +382,11 @@ public class TighteningTests
             shorter,
             c => Assert.False(Tightening.Passes(stack, c, tiltLimitDeg: tiltDeg) is { Within: true, Home: true })
         );
+        // two opposite ones at once keep it level, and that never takes more passes
+        var byTwo = Tightening.Passes(stack, tiltLimitDeg: tiltDeg, byTwo: true);
+        Assert.True(byTwo is { Within: true, Home: true } && byTwo.Passes <= fewest.Passes);
+        Assert.Equal(fewest.Order, byTwo.Order);
+        Assert.True(byTwo.Worst.TiltDeg < fewest.Worst.TiltDeg / 2);
         // amounts never grow, and the moves of a pass keep both limits
         Assert.Equal(fewest.PassList.Select(p => p.Turns).OrderDescending(), fewest.PassList.Select(p => p.Turns));
         Assert.True(fewest.Worst.TiltDeg <= tiltDeg + 1e-9);

@@ -62,7 +62,10 @@ public class SchoolTests
                 .Ways.Select(w =>
                     typeof(Ways)
                         .GetProperties(BindingFlags.Public | BindingFlags.Instance)
-                        .Where(p => school.Ways.Any(x => !Equals(p.GetValue(x.Take(new())), p.GetValue(w.Take(new())))))
+                        .Where(p =>
+                            p.CanWrite
+                            && school.Ways.Any(x => !Equals(p.GetValue(x.Take(new())), p.GetValue(w.Take(new()))))
+                        )
                         .Select(p => p.Name)
                         .ToList()
                 )

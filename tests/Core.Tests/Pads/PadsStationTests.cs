@@ -31,15 +31,9 @@ public class PadsStationTests
         Drawer? drawer = null,
         Ways? ways = null
     ) =>
-        PadsStation.Plan(
-            order,
-            MatchStation.Plan(order, new ShopSettings()),
-            drawer ?? Drawer,
-            ways ?? new(),
-            [],
-            null,
-            begun,
-            cancel: TestContext.Current.CancellationToken
+        new PadsStation { Begun = begun }.Plan(
+            Sample.Context(order, drawer ?? Drawer, ways),
+            EarlierResults.None.With(MatchStation.Judge(order, new ShopSettings()))
         );
 
     private static readonly WorkOrder One = WorkOrder.Plain(Sample.Board(), Sample.Block() with { Kit = null });

@@ -1,5 +1,6 @@
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Flow;
+using FaithfulBracket.Core.Materials;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Paste;
@@ -30,7 +31,22 @@ public class ProveStationTests
         LoopResult? loop = null,
         WorkOrder? order = null,
         params Reading[] readings
-    ) => ProveStation.Plan(order ?? Order, pads ?? Plan.Pads, Plan.Paste, readings, new(), loop: loop);
+    ) => Of(null, readings, pads, loop, order);
+
+    private static ProveResult Of(
+        PartKind? complaint,
+        Reading[] readings,
+        PadsResult? pads = null,
+        LoopResult? loop = null,
+        WorkOrder? order = null
+    )
+    {
+        var earlier = EarlierResults.None.With(Plan.Match).With(pads ?? Plan.Pads).With(Plan.Paste);
+        return new ProveStation { Readings = readings, ComplainedOf = complaint }.Plan(
+            Sample.Context(order ?? Order, Drawer.Empty),
+            loop is null ? earlier : earlier.With(loop)
+        );
+    }
 
     private static Reading At(Phase phase, double dieC, string? board = null) =>
         new(phase, 20, phase == Phase.After ? 30 : null, dieC, null, null, 200, phase == Phase.After ? 3 : null, null)
@@ -164,8 +180,7 @@ public class ProveStationTests
     [Fact]
     public void What_was_complained_of_is_read_first_and_without_it_nothing_is_proved()
     {
-        ProveResult Told(PartKind? complaint, params Reading[] readings) =>
-            ProveStation.Plan(Order, Plan.Pads, Plan.Paste, readings, new(), complaint: complaint);
+        ProveResult Told(PartKind? complaint, params Reading[] readings) => Of(complaint, readings);
         Reading[] die = [At(Phase.Before, 80), At(Phase.After, 45)];
         Reading[] both = [die[0] with { MemoryC = 90 }, die[1] with { MemoryC = 55 }];
         Assert.False(Told(null, die).Pairs[0].Comparison.Trouble);

@@ -228,7 +228,7 @@ public class TeardownTests
         using var stop = new CancellationTokenSource();
         stop.Cancel();
         var board = Random(new NormalDraws(99), 40);
-        Assert.Throws<OperationCanceledException>(() => TeardownPlanner.Plan(board, null, stop.Token));
+        Assert.Throws<OperationCanceledException>(() => TeardownPlanner.Plan(board, cancel: stop.Token));
     }
 
     [Fact]

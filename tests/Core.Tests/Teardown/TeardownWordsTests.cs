@@ -266,7 +266,7 @@ public class TeardownWordsTests
         {
             Assembly = Cooler with { Leads = [new("W", "fan", ["cooler", "board"], "squeeze", 80, Face.Front)] },
         };
-        var result = TeardownStation.Plan(WorkOrder.Plain(board));
+        var result = TeardownStation.TakeApart(WorkOrder.Plain(board));
         var screws = result.Sheet.Steps.Single(s => s.Id.Target == "P");
         Assert.Equal(
             [new Fact("6", "screws"), new Fact("A1", "tray cell"), new Fact("5 mm", "long")],
@@ -282,8 +282,43 @@ public class TeardownWordsTests
         Assert.Null(lift.Count);
         Assert.Equal("power", result.Sheet.Steps[0].Id.Target);
         Assert.Equal(("6 screws, 1 flip", false), (result.Sheet.Summary, result.Sheet.Trouble));
-        var bare = TeardownStation.Plan(WorkOrder.Plain(Sample.Board()));
+        var bare = TeardownStation.TakeApart(WorkOrder.Plain(Sample.Board()));
         Assert.Equal(("no assembly described", true), (bare.Sheet.Summary, bare.Sheet.Trouble));
+    }
+
+    [Fact]
+    public void From_the_core_outward_the_die_ring_lets_go_first_and_still_takes_hold_first()
+    {
+        var boards = Demo.All("boards")
+            .Select(Demo.Board)
+            .Where(b => b.Assembly is { } a && Rings.HasPeers(a))
+            .ToList();
+        Assert.True(boards.Count > 3);
+        foreach (var board in boards)
+        {
+            var last = TeardownPlanner.Plan(board);
+            var first = TeardownPlanner.Plan(board, loosening: Loosening.CoreOutward);
+            var (before, after) = (Targets(last), Targets(first));
+            var groups = board.Assembly!.Fasteners;
+            // a ring under a cover has no choice
+            foreach (var ring in groups.Where(g => Rings.IsRing(g) && g.HiddenBy is null))
+            foreach (var peer in groups.Where(g => Rings.ArePeers(ring, g) && before.Contains(g.Id)))
+            {
+                Assert.True(before.IndexOf(ring.Id) > before.IndexOf(peer.Id));
+                Assert.True(after.IndexOf(ring.Id) < after.IndexOf(peer.Id));
+            }
+            var (act, group) = first
+                .Steps.Select(x => (x, groups.FirstOrDefault(g => g.Id == x.Target)))
+                .First(x => x.Item2 is { } g && Rings.IsRing(g));
+            if (group is { Seal: false, HiddenBy: null })
+                Assert.StartsWith("From the core outward", act.Why, StringComparison.Ordinal);
+            Assert.Equal(last.Restore, first.Restore);
+            Assert.Equal(
+                before.First(t => groups.Any(g => g.Id == t && Rings.IsRing(g))),
+                after.First(t => groups.Any(g => g.Id == t && Rings.IsRing(g)))
+            );
+        }
+        static List<string> Targets(TeardownPlan plan) => [.. plan.Steps.Select(s => s.Target)];
     }
 
     [Fact]
@@ -345,14 +380,14 @@ public class TeardownWordsTests
     public void Each_board_comes_apart_by_itself_and_an_order_of_ones_own_is_the_first_boards()
     {
         var two = new WorkOrder { Pieces = [new("A", Stripped), new("B", Stripped), new("C", Sample.Board())] };
-        var result = TeardownStation.Plan(two, ["P", "cooler"]);
+        var result = TeardownStation.TakeApart(two, ["P", "cooler"]);
         Assert.Equal(["A", "B"], result.Boards.Select(b => b.Board));
         Assert.NotNull(result.Boards[0].Best);
         Assert.Null(result.Boards[1].Best);
         Assert.Equal("12 screws, 2 flips", result.Sheet.Summary);
         Assert.Equal([null, null, null, "B", "B"], result.Sheet.Steps.Select(s => s.Id.Scope));
         Assert.Equal(["A", "A", "B", "B"], result.Sheet.Steps.Skip(1).Select(s => s.Board));
-        Assert.Null(TeardownStation.Plan(two).Boards[0].Best);
+        Assert.Null(TeardownStation.TakeApart(two).Boards[0].Best);
         Assert.Equal(new StepId(Station.Teardown, "B", "cooler"), TeardownStation.StepOf("B", "cooler"));
     }
 
@@ -360,7 +395,7 @@ public class TeardownWordsTests
     public void One_board_that_can_not_be_planned_is_told_and_the_other_comes_apart()
     {
         var stuck = Stripped with { Assembly = Cooler with { After = [new("cooler", "P")] } };
-        var result = TeardownStation.Plan(new() { Pieces = [new("A", stuck), new("B", Stripped)] });
+        var result = TeardownStation.TakeApart(new() { Pieces = [new("A", stuck), new("B", Stripped)] });
         Assert.Equal(["B"], result.Boards.Select(b => b.Board));
         Assert.StartsWith("These wait for each other", Assert.Single(result.Troubles).Text, StringComparison.Ordinal);
     }
@@ -387,7 +422,7 @@ public class TeardownWordsTests
             Leads = [new("W", "fan", ["cooler", "board"], "squeeze", 80, Face.Front) { At = new(3, 4), Board = "B" }],
         };
         var order = new WorkOrder { Pieces = [new("A", Sample.Board()), new("B", Sample.Board())], Assembly = whole };
-        var steps = TeardownStation.Plan(order).Sheet.Steps;
+        var steps = TeardownStation.TakeApart(order).Sheet.Steps;
         WorkStep At(string target) => steps.Single(s => s.Id.Target == target);
         Assert.Equal(["B", "A", "B", "B"], new[] { "P", "Q", "W", "cooler" }.Select(t => At(t).Board));
         // by named holes, by places of their own, by the plug; a piece has none
@@ -479,9 +514,11 @@ public class TeardownWordsTests
         {
             Assembly = Cooler with { Fasteners = [Group("P", "T6", Face.Front, 2, "cooler")] },
         };
-        Assert.Null(TeardownStation.Plan(WorkOrder.Plain(board)).Sheet.Steps.Single(s => s.Id.Target == "P").Caution);
         Assert.Null(
-            TeardownStation.Plan(WorkOrder.Plain(board)).Sheet.Steps.Single(s => s.Kind == StepKind.Lift).Counted
+            TeardownStation.TakeApart(WorkOrder.Plain(board)).Sheet.Steps.Single(s => s.Id.Target == "P").Caution
+        );
+        Assert.Null(
+            TeardownStation.TakeApart(WorkOrder.Plain(board)).Sheet.Steps.Single(s => s.Kind == StepKind.Lift).Counted
         );
     }
 }

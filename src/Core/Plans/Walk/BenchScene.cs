@@ -24,7 +24,10 @@ public static class BenchScene
         things.AddRange(StuckSinks.Find(match).SelectMany(s => Sink(order, s)));
         things.AddRange(pads.Pieces.Where(p => p.Parts.Count > 0).SelectMany(p => Pad(order, p)));
         foreach (var box in laid.GroupBy(l => l.Pair.Key))
-            things.AddRange(Block(order, order.Pairs.First(p => p.Key == box.Key), [.. box.Select(b => b.On)], pads));
+        {
+            var block = Block(order, order.Pairs.First(p => p.Key == box.Key), [.. box.Select(b => b.On)], pads);
+            things.AddRange(PlateFirst(plan, box.Key) ? block.Select(ThroughPlate) : block);
+        }
         foreach (var seat in plan.Seats)
             things = SeatScene.With(
                 order,
@@ -37,6 +40,23 @@ public static class BenchScene
             things.Add(new(ThingId.Loop, Condition.Empty));
         return new([.. things.DistinctBy(t => t.Id)]);
     }
+
+    /// <summary>Whether the plan lays a block's own back plate before its screws are started.</summary>
+    private static bool PlateFirst(JobPlan plan, string pair)
+    {
+        List<WorkStep> own = [.. plan.Mount.Sheet.Steps.Where(s => s.Pair == pair)];
+        var plate = own.FindIndex(s => s.Kind == StepKind.BackPlate && s.Id.Target == "back-plate");
+        return plate >= 0 && plate < own.FindIndex(s => s.Kind == StepKind.Start);
+    }
+
+    /// <summary>Screws that hold a back plate which lies there first need it, as they need what else they go through.</summary>
+    private static SceneThing ThroughPlate(SceneThing thing) =>
+        thing.Id.Kind == ThingKind.Screws
+            ? thing with
+            {
+                On = [.. thing.On, .. thing.Holds.Where(h => h.Kind == ThingKind.Backplate)],
+            }
+            : thing;
 
     /// <summary>Boards, what holds their stock coolers, ribbons, power: all there is before anything new is laid out.</summary>
     private static List<SceneThing> Stock(WorkOrder order) =>

@@ -164,4 +164,20 @@ internal static class SchoolWords
     public const string IntactAndUndisturbedTheyFit = "Intact and undisturbed, they fit where they were.";
 
     public const string EachToStop = "each to its stop";
+
+    public const string InWhichOrderScrewsComeOut = "In which order a cooler's screws come out";
+
+    public const string DieRingLast = "the die ring last, in a cross";
+
+    public const string CoolerStaysFlatWhileSpringsLetGo = "The cooler stays flat on the die while its springs let go.";
+
+    public const string FromCoreOutward = "from the core outward";
+
+    public const string StandoffsCarryCooler =
+        "Where standoffs carry the cooler, the die is free of load before the outer screws come out.";
+
+    public const string PlateBehindBeforeAnyScrew = "the plate behind the board before any screw";
+
+    public const string EveryScrewIsTurnedOnce =
+        "Every screw is turned once, through the plate. It lies loose until they hold it.";
 }

@@ -39,4 +39,9 @@ internal static class SocketSchoolsWords
 
     public const string ThinnerFilmEveryStrokeTakesSilicon =
         "A thinner film; every stroke takes silicon that does not come back.";
+
+    public const string TwoOppositeAtOnce = "two opposite nuts at once, one in each hand";
+
+    public const string BlockStaysLevelAndGoesDown =
+        "The block goes down level. It needs both hands and room for them.";
 }

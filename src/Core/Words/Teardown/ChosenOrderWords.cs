@@ -20,4 +20,7 @@ internal static class ChosenOrderWords
 
     public static string DieRingComesAfterPeer(string target, string first) =>
         $"The die ring {target} comes after its peer {first} on the same piece.";
+
+    public static string DieRingComesBeforePeer(string ring, string peer) =>
+        $"From the core outward, the die ring {ring} comes before its peer {peer} on the same piece.";
 }

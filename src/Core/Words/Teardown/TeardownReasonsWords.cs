@@ -62,4 +62,7 @@ internal static class TeardownReasonsWords
 
     public const string WarmItFirstEvenlyWithHeat =
         "Warm it evenly first, with a heat pad or ten minutes of load. Wear gloves.";
+
+    public const string CoreLetsGoFirst =
+        "From the core outward: the standoffs carry the cooler, so the die is free of load first.";
 }

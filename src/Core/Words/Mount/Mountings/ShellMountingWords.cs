@@ -1,7 +1,7 @@
-namespace FaithfulBracket.Core.Words.Mount;
+namespace FaithfulBracket.Core.Words.Mount.Mountings;
 
 /// <summary>Sentences of half steps.</summary>
-internal static class HalfStepsWords
+internal static class ShellMountingWords
 {
     public static string LayHalfOnBoxAndLower(string name) =>
         $"Lay the {name} half on its box and lower the board into it, supply plugs through their openings";

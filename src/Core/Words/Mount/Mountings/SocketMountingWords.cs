@@ -1,7 +1,7 @@
-namespace FaithfulBracket.Core.Words.Mount;
+namespace FaithfulBracket.Core.Words.Mount.Mountings;
 
 /// <summary>Sentences of socket mount.</summary>
-internal static class SocketMountWords
+internal static class SocketMountingWords
 {
     public static string BlockStraightDownOverPostsTurned(double turnDeg) =>
         $"Set the block straight onto its posts, turned {turnDeg:0}°. Do not slide it.";
@@ -64,4 +64,7 @@ internal static class SocketMountWords
 
     public const string BothEndsClickLeversStandUpright =
         "Both ends click, the levers stand upright, the edge is level.";
+
+    public static string TwoOppositeNutsAtOnce(string numbers) =>
+        $"Turn two opposite nuts at the same time, one in each hand: {numbers}. Both turn by the same amount.";
 }
