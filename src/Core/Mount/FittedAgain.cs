@@ -56,6 +56,7 @@ public static class FittedAgain
         {
             Id = new(Station.Mount, order.ScopeOf(piece), $"again-{step.Target}"),
             Kind = kind,
+            Thread = FormattableString.Invariant($"again {piece.Key} {act.Thread}"),
             Board = TeardownStation.BoardOf(order, piece, step.Target),
             Title = title,
             Detail = detail,

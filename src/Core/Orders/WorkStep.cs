@@ -76,6 +76,13 @@ public sealed record WorkStep
     [System.Text.Json.Serialization.JsonIgnore]
     public IReadOnlyList<StepId> Once { get; init; } = [];
 
+    /// <summary>
+    /// What it belongs to inside its station: steps of one thread keep their order, those of several may be done in any
+    /// that their acts allow. Null where block and board say it.
+    /// </summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public string? Thread { get; init; }
+
     /// <summary>How paste is put on; null where none is.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
     public PasteWay? Paste { get; init; }

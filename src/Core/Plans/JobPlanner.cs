@@ -73,7 +73,8 @@ public static class JobPlanner
                 Evidence = evidence,
                 Schools = Schools.For(order),
                 Troubles = [.. teardown.Troubles, .. pads.Troubles, .. mount.Troubles],
-            }
+            },
+            cancel
         );
     }
 
@@ -89,10 +90,10 @@ public static class JobPlanner
         };
 
     /// <summary>The plan with the acts of every step.</summary>
-    private static JobPlan Walked(WorkOrder order, Drawer drawer, JobPlan plan)
+    private static JobPlan Walked(WorkOrder order, Drawer drawer, JobPlan plan, CancellationToken cancel)
     {
         var scene = BenchScene.Create(order, plan);
-        var (acted, beyond) = StepActs.On(order, plan, scene, plan.Steps);
+        var (acted, beyond) = StepActs.On(order, plan, scene, cancel);
         var walked = new Queue<WorkStep>(WalkLocks.On(scene, BenchState.Create(scene), acted));
         StationPlan On(StationPlan sheet) => sheet with { Steps = [.. sheet.Steps.Select(_ => walked.Dequeue())] };
         plan = plan with

@@ -5,7 +5,11 @@ namespace FaithfulBracket.Core.Teardown;
 /// <summary>One act of fitting stock pieces again after the block.</summary>
 /// <param name="Step">As it is on the way back to stock.</param>
 /// <param name="IntoBlock">Whether its screws or its end find their hold in the block now, no longer in the stock cooler.</param>
-public sealed record BackAct(RestoreStep Step, bool IntoBlock);
+public sealed record BackAct(RestoreStep Step, bool IntoBlock)
+{
+    /// <summary>Acts of one thread hold or hide each other; between threads the order is free.</summary>
+    public int Thread { get; init; }
+}
 
 /// <summary>Stock pieces, leads and screws that are fitted again after the block, in an order the assembly allows.</summary>
 public static class ComesBack
@@ -36,7 +40,24 @@ public static class ComesBack
             if (own is not null)
                 acts.Add(own);
         }
-        return acts;
+        return Threaded(AssemblyGraph.Create(assembly), acts);
+    }
+
+    /// <summary>Threads by what has to come before what, of the acts that are done again.</summary>
+    private static List<BackAct> Threaded(AssemblyGraph graph, List<BackAct> acts)
+    {
+        var index = acts.ConvertAll(a => graph.Acts.ToList().FindIndex(x => x.Target == a.Step.Target));
+        int[] thread = [.. Enumerable.Range(0, acts.Count)];
+        for (var i = 0; i < acts.Count; i++)
+        for (var k = 0; k < acts.Count; k++)
+            if ((graph.Before[index[i]] >> index[k] & 1) != 0 && thread[i] != thread[k])
+            {
+                var (keep, merged) = (Math.Min(thread[i], thread[k]), Math.Max(thread[i], thread[k]));
+                for (var m = 0; m < thread.Length; m++)
+                    if (thread[m] == merged)
+                        thread[m] = keep;
+            }
+        return [.. acts.Select((a, i) => a with { Thread = thread[i] })];
     }
 
     /// <summary>Screws of a piece that returns; where they held it to the stock cooler, the block takes them now.</summary>

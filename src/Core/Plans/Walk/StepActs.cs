@@ -14,9 +14,9 @@ namespace FaithfulBracket.Core.Plans.Walk;
 /// <summary>
 /// The acts of each step of a plan, in working order, from the stock state on.
 /// </summary>
-internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pads, Scene scene)
+internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pads, Scene scene, BenchState start)
 {
-    private readonly ActWriter _writer = new(order, scene, BenchState.Create(scene));
+    private readonly ActWriter _writer = new(order, scene, start);
 
     private BenchState State => _writer.State;
 
@@ -25,12 +25,17 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
         WorkOrder order,
         JobPlan plan,
         Scene scene,
-        IEnumerable<WorkStep> steps
+        CancellationToken cancel
     )
     {
-        var acts = new StepActs(order, plan.Match, plan.Pads, scene);
-        foreach (var step in steps)
+        var acts = new StepActs(order, plan.Match, plan.Pads, scene, BenchState.Create(scene));
+        string? driver = null;
+        foreach (var steps in plan.Stations.SelectMany(s => StepThreads.Stretches(s.Steps)))
+        foreach (var step in acts.Ordered(steps, driver, cancel))
+        {
             acts._writer.Write(step, () => acts.Do(step));
+            driver = step.Driver ?? driver;
+        }
         return (
             acts._writer.Steps,
             [
@@ -44,6 +49,55 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
             ]
         );
     }
+
+    /// <summary>
+    /// Steps of a station in the order that costs least from where the bench stands. A strip-down is planned exactly by its
+    /// own search; where several boards come apart, one follows the other.
+    /// </summary>
+    private IReadOnlyList<WorkStep> Ordered(IReadOnlyList<WorkStep> steps, string? driver, CancellationToken cancel)
+    {
+        if (steps[0].Station == Station.Teardown)
+            return steps;
+        var threads = StepThreads.Split(steps);
+        return threads.Count > 1 && new Sequencer(Move).Order(threads, State, driver, cancel) is { } best
+            ? best.Steps
+            : steps;
+    }
+
+    /// <summary>A step done from a state, with what it costs; null where one of its acts lacks something.</summary>
+    public SequenceMove? Move(BenchState from, string? driver, WorkStep step)
+    {
+        var alone = new StepActs(order, match, pads, scene, from);
+        alone._writer.Write(step, () => alone.Do(step));
+        var (state, turns) = (from, 0);
+        foreach (var act in alone._writer.Steps[0].Acts)
+        {
+            if (Needs.FirstUnmet(scene, state, act) is not null)
+                return null;
+            if (act.Do == Verb.TurnOver)
+                turns++;
+            state = BenchWalk.Apply(scene, state, act);
+        }
+        var changed = step.Driver is { } next && driver is not null && next != driver;
+        return new(
+            alone.State,
+            step.Driver ?? driver,
+            new(alone._writer.Beyond.Count, turns, changed ? 1 : 0, 0, Exposed(alone.State), 0)
+        );
+    }
+
+    /// <summary>Faces that wait clean or pasted under nothing, and pads without their outer film.</summary>
+    private int Exposed(BenchState state) =>
+        scene.Things.Count(t =>
+            t.Id.Kind == ThingKind.Face
+                && t.Board is not null
+                && state.Is(t.Id, Condition.Clean, Condition.Taken)
+                && !t.Under.Any(o => state.Is(o, Condition.On))
+            || t is { Id.Kind: ThingKind.Film, On: [{ Kind: ThingKind.Pad } pad] }
+                && state.Is(t.Id, Condition.FilmOff)
+                && t.Id.Key.EndsWith("/outer", StringComparison.Ordinal)
+                && state.Is(pad, Condition.Laid)
+        );
 
     private void Do(WorkStep step)
     {
@@ -361,7 +415,8 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
         foreach (var ring in shared.Where(r => !State.Is(r.Id, Condition.Out)))
             Add(new(Verb.Unscrew, ring.Id, From: Face.Back));
         Add(new(Verb.Fit, plate));
-        foreach (var ring in shared)
+        // one that lies there before any screw waits for the block's own
+        foreach (var ring in step.Count is null ? [] : shared)
         {
             Add(new(Verb.Start, ring.Id, From: Face.Back));
             Add(new(Verb.Fasten, ring.Id, From: Face.Back));
