@@ -12986,6 +12986,15 @@ export interface components {
             /** Format: double */
             coverage: number;
         };
+        StandingOut: {
+            part: string;
+            /** Format: double */
+            heightMm: number;
+            /** Format: double */
+            fromMm: number;
+            /** Format: double */
+            toMm: number;
+        };
         /** @enum {unknown} */
         Station: "match" | "kit" | "teardown" | "prep" | "pads" | "paste" | "mount" | "prove" | "care";
         StationPlan: {
@@ -13521,6 +13530,8 @@ export interface components {
             /** Format: double */
             handMm?: null | number;
             hand: string;
+            below: components["schemas"]["StandingOut"][];
+            rest: string;
         };
         /** @enum {unknown} */
         TurnState: "turning" | "met" | "overshoot" | "cross-thread" | "skipped" | "free";

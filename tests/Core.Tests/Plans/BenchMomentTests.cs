@@ -57,6 +57,26 @@ public class BenchMomentTests
         var pads = Assert.Single(At(Plain, "mount.lower").Turn!.Things);
         Assert.Equal(("23 pads", TurnHold.Tack), (pads.Name, pads.HeldBy));
         Assert.Null(At(Plain, "mount.start").Turn);
+        // while the cooler is on, the board comes down on it; with open pads it is not laid down at all
+        Assert.EndsWith("on the fin stack", screwed.Rest, StringComparison.Ordinal);
+        Assert.Empty(screwed.Below);
+        Assert.StartsWith("it stays in both hands", At(Plain, "mount.lower").Turn!.Rest, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_bare_face_comes_down_on_support_deeper_than_its_tallest_part()
+    {
+        var job = Planned(WorkOrder.Plain(Demo.Board("lantern-l2"), Demo.Block("undertow-shell-l")));
+        var turn = At(job, "prep.clean-memory-back").Turn!;
+        var front = job.Order.First.Board.Parts.Where(p => p.Face == Face.Front && p.HeightMm > 0).ToList();
+        Assert.Equal(front.Count, turn.Below.Count);
+        var tallest = front.MaxBy(p => p.HeightMm)!;
+        Assert.Equal(tallest.HeightMm, turn.Below[^1].HeightMm);
+        Assert.Contains(
+            FormattableString.Invariant($"deeper than {tallest.HeightMm:0.0} mm"),
+            turn.Rest,
+            StringComparison.Ordinal
+        );
     }
 
     [Fact]

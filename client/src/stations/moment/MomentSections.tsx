@@ -41,6 +41,7 @@ export const TurnList = ({ turn, big }: { turn: NonNullable<Moment['turn']>; big
       </li>
     ))}
     <li className="text-soft">{capital(turn.hand)}</li>
+    <li>{capital(turn.rest)}</li>
   </ul>
 )
 

@@ -8,6 +8,9 @@ type Thing = Schemas['TurnedThing']
 const HIGH = { pad: 8, piece: 30 }
 const [W, H, BOARD, WIDE] = [480, 204, 9, 190]
 
+/** Parts that stand out of the face below: so many units a millimetre, up to where a piece would be drawn. */
+const [PER_MM, TALLEST] = [3, 40]
+
 /** Most that is drawn on one face. */
 const MOST = 48
 
@@ -36,7 +39,7 @@ export function TurnPicture({ turn }: { turn: Turn }) {
 }
 
 const told = (turn: Turn) =>
-  `From the side, before and after the turn. ${turn.things.map((t) => `${t.name}, ${t.face}: ${t.text}`).join('. ')}`
+  `From the side, before and after the turn. ${turn.things.map((t) => `${t.name}, ${t.face}: ${t.text}`).join('. ')} ${turn.rest}`
 
 function Side({ turn, up, x, y, after }: { turn: Turn; up: string; x: number; y: number; after?: boolean }) {
   const span = turn.toMm - turn.fromMm
@@ -63,8 +66,29 @@ function Side({ turn, up, x, y, after }: { turn: Turn; up: string; x: number; y:
   const below = stacked(up === 'front' ? 'back' : 'front')
   const depth = (list: { h: number }[]) => list.reduce((n, s) => n + s.h, 0)
   const hand = turn.things.find((t) => t.heldBy === 'hand')
+  const tall = (mm: number) => Math.min(TALLEST, mm * PER_MM)
+  const foam =
+    after && turn.below.length > 0 ? y + BOARD + depth(below) + tall(turn.below[turn.below.length - 1].heightMm) : null
   return (
     <g>
+      {foam != null && (
+        <path d={`M${x - 8} ${foam + 3}h${WIDE + 16}`} stroke="var(--copper)" strokeWidth={6} strokeDasharray="2 5" />
+      )}
+      {turn.below.map((p) => {
+        const [a, b, h] = [at(p.fromMm), at(p.toMm), tall(p.heightMm)]
+        return (
+          <rect
+            key={p.part}
+            x={Math.min(a, b)}
+            y={after ? y + BOARD : y - h}
+            width={Math.max(2, Math.abs(b - a))}
+            height={h}
+            fill="var(--raised)"
+            stroke="var(--ink)"
+            strokeWidth={1.4}
+          />
+        )
+      })}
       <rect x={x} y={y} width={WIDE} height={BOARD} fill="var(--ink)" />
       {above.map((s) => (
         <Slab key={s.t.name + s.t.face} {...s} top={y - s.from - s.h} at={at} />

@@ -40,9 +40,15 @@ public sealed record TurnedThing(
 /// <param name="Number">Its place in the order in which it is turned; null for a stock screw.</param>
 public sealed record TurnedScrew(int? Number, double AtMm);
 
+/// <summary>A part that stands out of the face that comes to lie below, seen from the side.</summary>
+/// <param name="HeightMm">Above its face.</param>
+public sealed record StandingOut(string Part, double HeightMm, double FromMm, double ToMm);
+
 /// <summary>What a turn of a board does to everything on it.</summary>
 /// <param name="HandMm">Along the board, the middle of what a hand holds; null where no hand has to.</param>
 /// <param name="Hand">Where the hands go, in words.</param>
+/// <param name="Below">Parts that stand out of the face that comes to lie below; empty where something on it lies below them.</param>
+/// <param name="Rest">What the board comes to rest on, in words.</param>
 public sealed record TurnRehearsal(
     string Board,
     Face Up,
@@ -50,7 +56,9 @@ public sealed record TurnRehearsal(
     double ToMm,
     IReadOnlyList<TurnedThing> Things,
     double? HandMm,
-    string Hand
+    string Hand,
+    IReadOnlyList<StandingOut> Below,
+    string Rest
 )
 {
     /// <summary>Narrower things are drawn this wide, mm.</summary>
@@ -87,6 +95,9 @@ public sealed record TurnRehearsal(
         var held = things.Find(t => t.HeldBy == TurnHold.Hand);
         var die = piece.Board.Parts.Any(p => p.Kind is PartKind.Die or PartKind.Lid);
         var up = state.Up.TryGetValue(board, out var was) && was == Face.Back ? Face.Front : Face.Back;
+        var down = up == Face.Back ? Face.Front : Face.Back;
+        List<TurnedThing> under = [.. things.Where(t => t.Face == down)];
+        var below = under.Exists(t => !t.Pads) ? [] : Standing(piece.Board, down);
         return new(
             board,
             up,
@@ -96,8 +107,36 @@ public sealed record TurnRehearsal(
             held is null ? null : (held.FromMm + held.ToMm) / 2,
             held is not null ? TurnRehearsalWords.HandStaysOnWhatNoScrew
                 : die ? TurnRehearsalWords.BothPalmsAtEdgesNothing
-                : TurnRehearsalWords.BothPalmsAtEdges
+                : TurnRehearsalWords.BothPalmsAtEdges,
+            below,
+            Resting(piece.Board, down, under, below)
         );
+    }
+
+    /// <summary>Parts of a face with a known height, the lowest first.</summary>
+    private static List<StandingOut> Standing(Board board, Face face) =>
+        [
+            .. board
+                .Parts.Where(p => p.Face == face && p is { HeightUnknown: false, HeightMm: > 0 })
+                .OrderBy(p => p.HeightMm)
+                .Select(p =>
+                {
+                    var (from, to) = Extent(p.Corners().Select(c => c.X));
+                    return new StandingOut(p.Id, p.HeightMm, from, to);
+                }),
+        ];
+
+    /// <summary>On what lies on the face below, on nothing while pads or paste are open, else on soft support over its tallest part.</summary>
+    private static string Resting(Board board, Face down, List<TurnedThing> under, List<StandingOut> below)
+    {
+        if (under.Exists(t => t.Pads))
+            return TurnRehearsalWords.StaysInHandsUntilLowered;
+        if (under.Count > 0)
+            return TurnRehearsalWords.RestsOn(string.Join(" and the ", under.Select(t => t.Name)));
+        var unknown = board.Parts.Count(p => p.Face == down && p.HeightUnknown);
+        return below.Count > 0
+            ? TurnRehearsalWords.SoftSupportOverTallest(below[^1].Part, below[^1].HeightMm, unknown)
+            : TurnRehearsalWords.SoftSupport(unknown);
     }
 
     private static TurnedThing Thing(

@@ -42,7 +42,7 @@ internal sealed record SequenceMove(BenchState After, string? Driver, SequenceCo
 internal sealed class Sequencer(Func<BenchState, string?, WorkStep, SequenceMove?> move)
 {
     /// <summary>Where the threads can stand in more ways than this, the station's own order is kept.</summary>
-    public const int MaxStands = 4000;
+    public const int MaxStands = 300;
 
     private sealed record Node(IReadOnlyList<int> At, int Last, BenchState State, string? Driver)
     {

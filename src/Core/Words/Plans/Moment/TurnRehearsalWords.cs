@@ -21,4 +21,17 @@ internal static class TurnRehearsalWords
         $"screws {screw} and {opposite}, across from each other, hold it; {screwCount} are in";
 
     public const string TheirTackHoldsThem = "their tack holds them";
+
+    public const string StaysInHandsUntilLowered =
+        "it stays in both hands until it is lowered: a board never lies on its pads";
+
+    public static string RestsOn(string names) => $"it comes to rest on the {names}";
+
+    public static string SoftSupportOverTallest(string part, double heightMm, int unknown) =>
+        $"lay it on soft foam deeper than {heightMm:0.0} mm: {part} stands out most{NotKnown(unknown)}";
+
+    public static string SoftSupport(int unknown) => $"lay it on soft foam{NotKnown(unknown)}";
+
+    private static string NotKnown(int unknown) =>
+        unknown == 0 ? "" : $"; the height of {HowMany.Count(unknown, "part")} is not known";
 }
