@@ -1,4 +1,5 @@
 using System.Text.RegularExpressions;
+using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Words.Plans;
 
@@ -23,6 +24,11 @@ public sealed partial record SignedBasis
     public StepKind? Kind { get; init; }
     public int? WaitS { get; init; }
 
+    /// <summary>
+    /// What was done to which thing, turns of the board, hands and films aside; null in a sign-off from before this was kept.
+    /// </summary>
+    public IReadOnlyList<string>? Acts { get; init; }
+
     /// <summary>Whether it was tied afterwards to what the job held then, because nothing was kept when it was signed.</summary>
     public bool TiedLater { get; init; }
 
@@ -36,6 +42,7 @@ public sealed partial record SignedBasis
             Count = step.Count,
             Kind = step.Kind,
             WaitS = step.TimerS,
+            Acts = [.. step.Acts.Where(a => !Aside.Contains(a.Do)).Select(Describe)],
             Documents = [.. documents.Where(d => RestsOn(step, d))],
         };
 
@@ -61,7 +68,8 @@ public sealed partial record SignedBasis
             changed.Add($"The {d.Role} {d.Id} came since.");
         if (Title is null)
             return changed;
-        if (!SaysTheSame(Title, now.Title!))
+        var same = SaysTheSame(Title, now.Title!) || DoesTheSame(step.Kind, now);
+        if (!same)
             changed.Add($"It said “{Title}”, now “{now.Title}”.");
         // when the films of a pad come off is a choice of how: the pad that was laid is the same
         var films = step.Kind == StepKind.Lay && Kind == StepKind.Lay;
@@ -73,10 +81,41 @@ public sealed partial record SignedBasis
         }
         // films were once counted where pads are laid: a block lowered then went over the same pads
         var counted = step.Kind == StepKind.Lower && (Count is null || now.Count is null);
-        if (Count != now.Count && SaysTheSame(Title, now.Title!) && !films && !counted)
+        if (Count != now.Count && same && !films && !counted)
             changed.Add($"{Count?.ToString() ?? "nothing"} to count became {now.Count?.ToString() ?? "nothing"}.");
         return changed;
     }
+
+    /// <summary>
+    /// Whether the same is done to the same things by the same numbers: then no wording makes it another step. How a screw
+    /// ends and how paste is laid is in no act, so of those the words decide.
+    /// </summary>
+    private bool DoesTheSame(StepKind kind, SignedBasis now) =>
+        kind is not (StepKind.Turn or StepKind.Spread)
+        && Acts is { Count: > 0 } acts
+        && acts.SequenceEqual(now.Acts!, StringComparer.Ordinal)
+        && Numbers(Title!).SequenceEqual(Numbers(now.Title!), StringComparer.Ordinal);
+
+    /// <summary>Acts that go with a step or with another one by how the bench stands.</summary>
+    private static readonly HashSet<Verb> Aside =
+    [
+        Verb.TurnOver,
+        Verb.Hold,
+        Verb.PowerOff,
+        Verb.PeelInner,
+        Verb.PeelOuter,
+    ];
+
+    private static string Describe(Act act) =>
+        FormattableString.Invariant(
+            $"{act.Do} {act.Thing} {act.To} {act.Count} {act.Turns} {(act.At is null ? "" : string.Join(",", act.At))}"
+        );
+
+    private static IEnumerable<string> Numbers(string sentence) =>
+        Number().Matches(sentence).Select(m => m.Value).Order(StringComparer.Ordinal);
+
+    [GeneratedRegex(@"[\w.,-]*\d\w*", RegexOptions.CultureInvariant)]
+    private static partial Regex Number();
 
     /// <summary>Whether two sentences tell the same figures, parts and turns, in whatever words.</summary>
     internal static bool SaysTheSame(string then, string now) =>

@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Plans;
@@ -45,6 +46,26 @@ public class SignatureTests
         Assert.Equal(["0.5 N·m", "1.2 mm"], basis.Facts.Select(f => f.Value));
         Assert.False(basis.TiedLater);
         Assert.Empty(basis.ChangedBy(Step(), All));
+    }
+
+    [Theory]
+    [InlineData(StepKind.Lower, "Lower the left half of block P", "Set block P down", true)]
+    // a number, or another thing, is another step whatever the words are
+    [InlineData(StepKind.Lower, "Lower block P, 2 films", "Set block P down, 3 films", false)]
+    [InlineData(StepKind.Turn, "Turn each to the stop", "Turn each until it grips", false)]
+    public void What_is_done_to_what_stands_in_whatever_words(StepKind kind, string then, string now, bool stands)
+    {
+        ThingId block = new(ThingKind.Block, "P"),
+            board = new(ThingKind.Board, "A");
+        WorkStep At(string title, params Act[] acts) => Step(kind: kind) with { Title = title, Acts = acts };
+        Act lower = new(Verb.Lower, block, board);
+        var signed = SignedBasis.From(At(then, lower), All);
+        Assert.Equal(stands, signed.ChangedBy(At(now, lower), All).Count == 0);
+        // a turn of the board before it changes nothing, another thing does
+        Assert.Equal(stands, signed.ChangedBy(At(now, new(Verb.TurnOver, board), lower), All).Count == 0);
+        Assert.NotEmpty(signed.ChangedBy(At(now, lower with { Thing = board, To = block }), All));
+        // one from before acts were kept goes by its words
+        Assert.NotEmpty((signed with { Acts = null }).ChangedBy(At(now, lower), All));
     }
 
     [Fact]
