@@ -30,6 +30,7 @@ var summary = BenchmarkSwitcher
         typeof(SocketBenchmarks),
         typeof(HeatBenchmarks),
         typeof(PlanBenchmarks),
+        typeof(SequenceBenchmarks),
     ])
     .Run(args.Length == 0 ? ["--filter", "*"] : args, quiet);
 Table.Write(summary);
