@@ -74,6 +74,7 @@ builder
     .AddSingleton<StoredDocumentIds>()
     .AddSingleton<Corrections>()
     .AddSingleton<JobStamps>()
+    .AddSingleton<JobShells>()
     .AddSingleton<DocumentUse>()
     .AddSingleton<HeldDocuments>()
     .AddSingleton<DocumentVersions>()

@@ -48,6 +48,31 @@ public sealed class JobStamps(ShopDatabase database)
         c.QuerySingleOrDefault<string>($"{StampSql} from job j where j.id = @jobId", new { jobId }, t)
         ?? throw new NotFoundException(JobStampsWords.ThereIsNoJob(jobId));
 
+    /// <summary>What is kept with a job besides what its plan rests on: everything that a page of it can show.</summary>
+    private const string KeptSql = """
+        select coalesce((select max(id) from step_event where job_id = j.id), 0)
+            || '|' || j.title || '|' || coalesce(j.client, '') || '|' || j.bench || '|' || coalesce(j.archived_at, '')
+            || '|' || coalesce((select max(id) from note where job_id = j.id), 0)
+            || '|' || coalesce((select max(id) from photo where job_id = j.id), 0)
+            || '|' || coalesce((select group_concat(id || coalesce(stopped_at, '')) from timer where job_id = j.id), '')
+            || '|' || coalesce((select group_concat(id || coalesce(struck_at, '')) from job_log where job_id = j.id), '')
+            || '|' || coalesce((select max(id) from leak_test where job_id = j.id), 0)
+            || '|' || coalesce((select max(id) from correction where job_id = j.id), 0)
+            || '|' || coalesce((select max(id) from driver_turn where job_id = j.id), 0)
+            || '|' || coalesce((select max(row_id) from job_document_taken where job_id = j.id), 0)
+            || '|' || coalesce((select count(*) || max(at) from document_version), '')
+        """;
+
+    /// <summary>Equal for two looks at a job between which nothing that is shown of it changed.</summary>
+    /// <exception cref="NotFoundException">No such job.</exception>
+    public string ComputeShown(long jobId)
+    {
+        using var c = database.Open();
+        return Compute(c, null, jobId)
+            + '|'
+            + c.QuerySingle<string>($"{KeptSql} from job j where j.id = @jobId", new { jobId });
+    }
+
     /// <summary>Jobs that are not finished and whose summary was made from another state, oldest work first.</summary>
     public IReadOnlyList<long> Stale()
     {

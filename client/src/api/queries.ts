@@ -1,4 +1,5 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useEffect } from 'react'
 import { answer, http, ifMatch, type JobView, type Schemas } from './client'
 import { sendNote, sendPhoto, sendReading, startTimer, stopTimer } from './papers'
 import { timed } from './shopClock'
@@ -116,12 +117,30 @@ export const useMatch = (boardId?: string, blockId?: string) =>
 export const useDrawer = () => useQuery({ queryKey: ['drawer'], queryFn: () => answer(http.GET('/api/drawer')) })
 export const useDrawerLines = (enabled = true) =>
   useQuery({ queryKey: ['drawer', 'lines'], enabled, queryFn: () => answer(http.GET('/api/drawer/lines')) })
-export const useJob = (id: number) =>
-  useQuery({
+/** For which state of its shell a job was read anew: once for each, however many parts of the page show it. */
+const asked = new Map<number, string>()
+
+/** A job, whole. Only its shell is asked for again and again; the whole is read anew when that has changed. */
+export function useJob(id: number) {
+  const client = useQueryClient()
+  const job = useQuery({
     queryKey: ['job', id],
     queryFn: () => timed(() => http.GET('/api/jobs/{id}', { params: { path: { id } } })),
+  })
+  const shell = useQuery({
+    queryKey: ['shell', id],
+    enabled: job.isSuccess,
+    queryFn: () => answer(http.GET('/api/jobs/{id}/shell', { params: { path: { id } } })),
     refetchInterval: 10_000,
   })
+  const [seen, held] = [shell.data?.tag, job.data?.tag]
+  useEffect(() => {
+    if (!seen || !held || seen === held || asked.get(id) === seen) return
+    asked.set(id, seen)
+    void client.invalidateQueries({ queryKey: ['job', id] })
+  }, [client, id, seen, held])
+  return job
+}
 
 /** Under which key and when something was first sent: sent again, it counts once. */
 interface Sending {
@@ -251,7 +270,7 @@ export function useJobChanges(job: JobView) {
         answer(
           http.POST('/api/jobs/{id}/cutting/{sheet}/put-away', {
             params: { path: { ...path, sheet: v.sheet } },
-            body: { by: v.by } as never,
+            body: { by: v.by },
           }),
         ),
     }),

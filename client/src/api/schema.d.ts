@@ -6677,6 +6677,43 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/shell": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["JobShell"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/archived": {
         parameters: {
             query?: never;
@@ -10763,6 +10800,25 @@ export interface components {
                 [key: string]: number;
             };
         };
+        JobShell: {
+            /** Format: int64 */
+            id: number;
+            title: string;
+            client?: null | string;
+            bench: string;
+            /** Format: int64 */
+            version: number;
+            finished: boolean;
+            archived: boolean;
+            kind: components["schemas"]["JobKind"];
+            kindName: string;
+            boardName: string;
+            blockName?: null | string;
+            route: components["schemas"]["StationState"][];
+            steps: components["schemas"]["StepStand"][];
+            timers: components["schemas"]["RunningTimer"][];
+            tag: string;
+        };
         JobTakes: {
             lines: components["schemas"]["DrawerTake"][];
             by: string;
@@ -10831,6 +10887,7 @@ export interface components {
             leakTests: components["schemas"]["LeakTestRow"][];
             driverTurns: components["schemas"]["DriverTurnView"][];
             archived: boolean;
+            tag: string;
             newer: components["schemas"]["NewerDocument"][];
         };
         Join: {
@@ -12827,6 +12884,7 @@ export interface components {
             kind: null | components["schemas"]["StepKind"];
             /** Format: int32 */
             waitS?: null | number;
+            acts?: null | string[];
             tiedLater: boolean;
         };
         SignerChange: {

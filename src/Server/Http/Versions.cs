@@ -22,12 +22,19 @@ internal static class Versions
 
     /// <summary>Whether If-None-Match names the version: whoever asks has it already.</summary>
     public static bool IsSeen(HttpRequest request, long version) =>
+        IsSeen(request, version.ToString(CultureInfo.InvariantCulture));
+
+    /// <summary>Whether If-None-Match names the state: whoever asks has it already.</summary>
+    public static bool IsSeen(HttpRequest request, string tag) =>
         request
             .Headers.IfNoneMatch.SelectMany(v => (v ?? "").Split(','))
             .Any(t =>
-                t.Trim() is var tag
-                && (tag == "*" || tag.Replace("W/", "", StringComparison.Ordinal) == $"\"{version}\"")
+                t.Trim() is var seen
+                && (seen == "*" || seen.Replace("W/", "", StringComparison.Ordinal) == $"\"{tag}\"")
             );
 
-    public static void Tag(HttpResponse response, long version) => response.Headers.ETag = $"\"{version}\"";
+    public static void Tag(HttpResponse response, long version) =>
+        Tag(response, version.ToString(CultureInfo.InvariantCulture));
+
+    public static void Tag(HttpResponse response, string tag) => response.Headers.ETag = $"\"{tag}\"";
 }

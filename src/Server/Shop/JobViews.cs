@@ -114,6 +114,9 @@ internal sealed record JobView(
     /// <summary>Off the benches.</summary>
     public required bool Archived { get; init; }
 
+    /// <summary>Of everything above; <see cref="JobShell"/> has another one as soon as something of it changes.</summary>
+    public required string Tag { get; init; }
+
     /// <summary>Documents that were kept anew since the job was planned from them; none of a finished job.</summary>
     public required IReadOnlyList<NewerDocument> Newer { get; init; }
 }
@@ -128,11 +131,14 @@ internal sealed class JobViews(
     DriverTurns turns,
     Corrections corrections,
     NewerDocuments newer,
+    JobShells shells,
     TimeProvider time
 )
 {
     public JobView View(long id, CancellationToken cancel = default)
     {
+        // before anything is read: what changes meanwhile makes it old, never new
+        var tag = shells.Tag(id);
         var planned = plans.Get(id, cancel);
         var row = planned.Row;
         var events = signOffs.Events(id);
@@ -175,6 +181,7 @@ internal sealed class JobViews(
             Now()
         )
         {
+            Tag = tag,
             Sheets = planned.Sheets,
             OpenEnds = LooseEnds.Open([.. plan.Steps], StepStands.Signed(read)),
             Corrections = corrections.All(id),
