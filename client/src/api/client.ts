@@ -31,6 +31,20 @@ export class Refusal extends Error {
 
 type Answer<T> = { data?: T; error?: unknown; response: Response }
 
+/** A document that is sent as it was written. */
+export const asJson = (text: string, headers?: Record<string, string>): RequestInit => ({
+  method: 'POST',
+  headers: { 'Content-Type': 'application/json', ...headers },
+  body: text,
+})
+
+/** A table that is sent as the file has it. */
+export const asCsv = (text: string): RequestInit => ({
+  method: 'POST',
+  headers: { 'Content-Type': 'text/csv' },
+  body: text,
+})
+
 /** A call that the described ones do not carry: forms, and one for every kind of document. */
 export const fetched = async <T>(path: string, init?: RequestInit): Promise<T> => {
   const asked = async () => {

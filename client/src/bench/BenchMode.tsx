@@ -35,7 +35,7 @@ export function BenchMode() {
 }
 
 function Bench({ job, station }: { job: JobView; station: Station | 'restore' }) {
-  const room: Room<never> = station === 'restore' ? wayBack : (rooms[station] ?? rooms.match)
+  const room: Room = station === 'restore' ? wayBack : (rooms[station] ?? rooms.match)
   const s = useSteps(job, station)
   const go = useNavigate()
   const [turned, setTurned] = useState<Face | null>(null)
@@ -45,7 +45,7 @@ function Bench({ job, station }: { job: JobView; station: Station | 'restore' })
   const here = hereOf(job, { board: step?.board ?? undefined, pair: step?.pair ?? undefined })
   const own = room.useOwn({ job, here, face })
   const moment = useMoment(job, s.isSigned ? undefined : step?.id)
-  const props = { job, here, s, face, select: () => {}, own: own as never }
+  const props = { job, here, s, face, select: () => {}, own }
   const timer = useTimers(job).find((t) => t.stepId === step?.id)
   // biome-ignore lint/correctness/useExhaustiveDependencies: every step begins on its own face
   useEffect(() => setTurned(null), [step?.id])
@@ -80,7 +80,7 @@ function Bench({ job, station }: { job: JobView; station: Station | 'restore' })
     ArrowRight: () => s.look(1),
   })
   if (!step) return <NoSteps station={station} desk={desk} />
-  const lit = { ...props, own: (hand?.parts ? { ...(own as object | undefined), lit: hand.parts } : own) as never }
+  const lit = { ...props, own: hand?.parts ? { ...(own as object | undefined), lit: hand.parts } : own }
   return (
     <div className="bench bg-card text-ink" data-bench={step.id}>
       <Words
@@ -166,8 +166,8 @@ function Words({
   station: string
   step: WorkStep
   hand: AtHand | null
-  room: Room<never>
-  props: RoomProps<never>
+  room: Room
+  props: RoomProps
   moment?: Moment
   timerEnds?: string
   start: () => void

@@ -31,7 +31,7 @@ export function Drawer() {
         http.PUT('/api/drawer/{kind}/{id}', {
           params: { path: { kind, id: item.id }, query: { by: by || undefined } },
           headers: ifMatch(version),
-          body: item as never,
+          body: item,
         }),
       )
     } catch (e) {

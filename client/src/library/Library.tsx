@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { answer, http, type Schemas } from '../api/client'
+import { asJson, fetched, type Schemas } from '../api/client'
 import { useBlocks, useBoards, useCards, useMachines, useSockets, useUnread } from '../api/queries'
 import { Link, useNavigate, useParams } from '../app/router'
 import { useInitials } from '../app/settings'
@@ -59,9 +59,7 @@ export function Library() {
           read.push({
             name: file.name,
             text,
-            checked: await answer(
-              http.POST('/api/library/check', { body: text as never, bodySerializer: (b) => b as unknown as string }),
-            ),
+            checked: await fetched<Schemas['Checked']>('/api/library/check', asJson(text)),
           })
         } catch (e) {
           read.push({ name: file.name, text, fault: (e as Error).message })
@@ -72,9 +70,7 @@ export function Library() {
   }
   const keepBoard = async (text: string) => {
     try {
-      const kept = (await answer(
-        http.POST('/api/boards', { body: text as never, bodySerializer: (b: unknown) => b as string }),
-      )) as unknown as { id: string }
+      const kept = await fetched<{ id: string }>('/api/boards', asJson(text))
       await client.invalidateQueries()
       go(`/library/boards/${kept.id}`)
     } catch (e) {
@@ -82,20 +78,12 @@ export function Library() {
     }
   }
   const keep = async (d: Dropped, seen?: number) => {
-    const options = { body: d.text as never, bodySerializer: (b: unknown) => b as string }
-    const post = {
-      board: () => http.POST('/api/boards', options),
-      block: () => http.POST('/api/blocks', options),
-      card: () => http.POST('/api/cards', options),
-      socket: () => http.POST('/api/sockets', options),
-      machine: () => http.POST('/api/machines', options),
-    }[d.checked!.kind]!
     try {
       const path = `${d.checked!.kind}s` as DocumentPath
       const { board, block, card, socket, machine } = d.checked!
       const id = (board ?? block ?? card ?? socket ?? machine)!.id
       if (seen) await putDocument(path, id, d.text, seen, by)
-      else await answer(post())
+      else await fetched(`/api/${path}`, asJson(d.text))
       await client.invalidateQueries()
       setDropped((list) => list.filter((x) => x !== d))
       go(`/library/${path}/${id}`)

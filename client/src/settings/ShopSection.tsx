@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { answer, http, type Schemas, told } from '../api/client'
+import { answer, fetched, http, type Schemas, told } from '../api/client'
 import { useInitials } from '../app/settings'
 import { Button } from '../ui/Button'
 import { day } from '../ui/format'
@@ -36,14 +36,11 @@ function Form({ card }: { card: Card }) {
   const put = () => keep(() => answer(http.PUT('/api/settings/shop', { body: { name, contact, by } })))
   const mark = (file: File) =>
     keep(() =>
-      answer(
-        http.PUT('/api/settings/shop/mark', {
-          params: { query: { by } },
-          body: file as never,
-          bodySerializer: (f) => f,
-          headers: { 'content-type': file.type },
-        }),
-      ),
+      fetched(`/api/settings/shop/mark?by=${encodeURIComponent(by)}`, {
+        method: 'PUT',
+        headers: { 'Content-Type': file.type },
+        body: file,
+      }),
     )
   const changed = name !== card.name || contact !== card.contact
   const box = 'mt-0.5 block w-full border border-rule bg-raised px-2 text-[17px] text-ink'

@@ -20,8 +20,8 @@ export function RoomMat({
   moment,
   big,
 }: {
-  room: Room<never>
-  props: RoomProps<never>
+  room: Room
+  props: RoomProps
   label: string
   onFlip: () => void
   /** Turns to another board of the order; without it the board lies alone. */

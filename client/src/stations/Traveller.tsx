@@ -51,7 +51,7 @@ function Sheet({ job, station }: { job: JobView; station: Station }) {
     pair: chosen.pair ?? s.step?.pair ?? undefined,
   })
   const own = room.useOwn({ job, here, face: shown })
-  const props: RoomProps<never> = { job, here, s, face: shown, selected, select, own: own as never }
+  const props: RoomProps = { job, here, s, face: shown, selected, select, own }
   const moment = useMoment(job, s.step?.id)
   const bench = () => go(`/job/${job.id}/${station}/bench`)
   const running = useTimers(job).find((t) => t.stepId === s.step?.id)

@@ -46,22 +46,22 @@ export interface AtHand {
 /** A view that takes the mat's place: a laboratory, a practice. */
 export interface RoomView<Own> {
   open: string
-  shows: (here: Here) => boolean
-  View: (p: RoomProps<Own> & { onClose: () => void }) => ReactNode
+  shows(here: Here): boolean
+  View(p: RoomProps<Own> & { onClose: () => void }): ReactNode
 }
 
 /** A station as the traveller knows it: the same furniture in every room. */
 export interface Room<Own = unknown> {
   /** What the room remembers while it is open, a hook. */
-  useOwn: (ctx: { job: JobView; here: Here; face: Face }) => Own
-  Ledger: (p: RoomProps<Own>) => ReactNode
-  Overlay?: (p: OverlayProps<Own>) => ReactNode
+  useOwn(ctx: { job: JobView; here: Here; face: Face }): Own
+  Ledger(p: RoomProps<Own>): ReactNode
+  Overlay?(p: OverlayProps<Own>): ReactNode
   /** Under the mat. */
-  Below?: (p: RoomProps<Own>) => ReactNode
+  Below?(p: RoomProps<Own>): ReactNode
   legend: ReactNode
   block?: BlockLook
   /** Parts to tint; the step's targets in copper when absent. */
-  tint?: (p: RoomProps<Own>) => Tint
+  tint?(p: RoomProps<Own>): Tint
   /** Whether the mat shows how the bench lies at the step: what is over the board, which faces are clean. */
   lies?: boolean
   /** Whether the whole block has to be in view. */
@@ -69,18 +69,18 @@ export interface Room<Own = unknown> {
   /** Whether parts go unlabelled, because the overlay labels them. */
   quiet?: boolean
   view?: RoomView<Own>
-  keys?: (p: RoomProps<Own>) => Keys
+  keys?(p: RoomProps<Own>): Keys
   /** Whether there is work for the hands: bench mode is offered. */
   hands?: boolean
   bench?: {
     /** What the next press is, when a step is done piece by piece. */
-    atHand?: (p: RoomProps<Own>, count: number) => AtHand | null
+    atHand?(p: RoomProps<Own>, count: number): AtHand | null
     /** Beside the words. */
-    Panel?: (p: RoomProps<Own>) => ReactNode
+    Panel?(p: RoomProps<Own>): ReactNode
     /** Under the bench's mat. */
-    Below?: (p: RoomProps<Own>) => ReactNode
+    Below?(p: RoomProps<Own>): ReactNode
     /** Points to look at closely, mm; the whole board when absent. */
-    focus?: (p: RoomProps<Own>) => number[][] | undefined
+    focus?(p: RoomProps<Own>): number[][] | undefined
   }
 }
 

@@ -43,7 +43,7 @@ export function Columns({ table, onTold }: { table: Look; onTold: () => void }) 
             signature: table.signature,
             columns,
             units: (units || null) as Schemas['ColumnAnswer']['units'],
-          } as never,
+          },
         }),
       )
       onTold()

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useRef, useState } from 'react'
-import { answer, http, ifMatch, type Schemas } from '../../api/client'
+import { answer, asJson, fetched, http, ifMatch, type Schemas } from '../../api/client'
 import { useKeys } from '../../app/keys'
 import { useNavigate } from '../../app/router'
 import { Head, Row, Section, Why } from '../../stations/Ledger'
@@ -202,9 +202,7 @@ export function TraceDesk({ id }: { id: number }) {
         calculate(client.getQueryData<Schemas['TraceView']>(['trace', id])?.version ?? version),
       )
       if (!last.document) return setFault(last.trouble ?? undefined)
-      const made = (await answer(
-        http.POST('/api/boards', { body: last.document as never, bodySerializer: (b: unknown) => b as string }),
-      )) as unknown as { id: string }
+      const made = await fetched<{ id: string }>('/api/boards', asJson(last.document))
       await client.invalidateQueries()
       setKept(made.id)
     } catch (e) {

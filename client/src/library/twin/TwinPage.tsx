@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useMemo, useState } from 'react'
-import { answer, http, type Schemas } from '../../api/client'
+import { answer, asJson, fetched, http, type Schemas } from '../../api/client'
 import { useBoard } from '../../api/queries'
 import { Link, useHandedOver } from '../../app/router'
 import { Mat } from '../../mat/Mat'
@@ -20,9 +20,10 @@ export function TwinPage() {
   const [read, fault] = useMemo(() => readPoints(text), [text])
   const search = useMutation({
     mutationFn: (b: { seen: Seen; sigmaMm: number }) =>
-      answer(
-        http.POST('/api/compute/identify', { body: { ...b.seen, sigmaMm: b.sigmaMm } as never }),
-      ) as unknown as Promise<Schemas['IdentifyResult']>,
+      fetched<Schemas['IdentifyResult']>(
+        '/api/compute/identify',
+        asJson(JSON.stringify({ ...b.seen, sigmaMm: b.sigmaMm })),
+      ),
   })
   const ask = () => search.mutate({ seen: read, sigmaMm: Number(sigma) || 0.1 })
   // biome-ignore lint/correctness/useExhaustiveDependencies: what came along is searched for once

@@ -46,7 +46,7 @@ export function DriverPanel({
     setBusy(true)
     setFault(undefined)
     try {
-      await answer(http.POST('/api/instruments/driver/turn', { body: { target, manner } as never }))
+      await answer(http.POST('/api/instruments/driver/turn', { body: { target, manner } }))
     } catch (e) {
       setFault((e as Error).message)
     }

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
-import { answer, http, type JobView, type Schemas, told } from '../../api/client'
+import { answer, asJson, fetched, http, type JobView, type Schemas, told } from '../../api/client'
 
 export type LeakSoFar = Schemas['LeakSoFar']
 
@@ -43,7 +43,7 @@ export function useLeak(job: JobView) {
   const send = async (body: Omit<Partial<Schemas['LeakWritten']>, 'samples'> & { samples?: object[] }) => {
     setFault(undefined)
     try {
-      await answer(http.POST('/api/jobs/{id}/leak-tests', { params: { path: { id: job.id } }, body: body as never }))
+      await fetched(`/api/jobs/${job.id}/leak-tests`, asJson(JSON.stringify(body)))
       await client.invalidateQueries({ queryKey: ['leak-tests', job.id] })
       return true
     } catch (e) {

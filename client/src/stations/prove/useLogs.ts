@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { answer, http, told as inWords, type JobView, type Schemas } from '../../api/client'
+import { answer, asCsv, fetched, http, told as inWords, type JobView, type Schemas } from '../../api/client'
 import type { Here } from '../here'
 import { runAsCsv, useBench } from './useBench'
 
@@ -38,24 +38,9 @@ export function useLogs(job: JobView, here: Here) {
     columns?: Schemas['LogColumn'][],
     source: Schemas['SourceKind'] = 'file',
   ) => {
-    const made = await answer(
-      http.POST('/api/jobs/{id}/logs', {
-        params: {
-          path,
-          query: {
-            by,
-            phase: 'after',
-            name,
-            board: here.boardKey,
-            source,
-            ...(columns ? { columns: JSON.stringify(columns) } : {}),
-          },
-        },
-        body: text as never,
-        bodySerializer: (b: unknown) => b as string,
-        headers: { 'Content-Type': 'text/csv' },
-      }),
-    )
+    const query = new URLSearchParams({ by, phase: 'after', name, board: here.boardKey, source })
+    if (columns) query.set('columns', JSON.stringify(columns))
+    const made = await fetched<Schemas['JobLogView']>(`/api/jobs/${job.id}/logs?${query}`, asCsv(text))
     await client.invalidateQueries({ queryKey: ['logs', job.id] })
     return made
   }
@@ -72,13 +57,7 @@ export function useLogs(job: JobView, here: Here) {
     drop: (file: File, by: string) =>
       told(async () => {
         const text = await file.text()
-        const look = await answer(
-          http.POST('/api/logs/look', {
-            body: text as never,
-            bodySerializer: (b: unknown) => b as string,
-            headers: { 'Content-Type': 'text/csv' },
-          }),
-        )
+        const look = await fetched<Schemas['LogLook']>('/api/logs/look', asCsv(text))
         if (look.known) show((await post(text, by, file.name)).log.id)
         else ask({ text, name: file.name, look })
       }),

@@ -24,7 +24,7 @@ export function Reorder({ job, here, s }: { job: JobView; here: Here; s: Steps }
         http.PUT('/api/jobs/{id}/order', {
           params: { path: { id: job.id } },
           headers: ifMatch(job.sheets.versions.order ?? 0),
-          body: { order: next, by: s.by } as never,
+          body: { order: next, by: s.by },
         }),
       )
       if (s.step) s.lookAt(s.step.id)

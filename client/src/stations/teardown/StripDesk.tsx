@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { answer, type Face, http, ifMatch, type JobView, type Schemas, told } from '../../api/client'
+import { answer, asJson, type Face, fetched, http, ifMatch, type JobView, type Schemas, told } from '../../api/client'
 import { useTradeWords } from '../../api/queries'
 import { Button } from '../../ui/Button'
 import type { Here } from '../here'
@@ -76,21 +76,19 @@ export function StripDesk({ job, here, s, strip }: { job: JobView; here: Here; s
       const [{ places }, { name }] = [strip, said]
       strip.set({ on: true, places: [] })
       setSaid((x) => ({ ...x, name: '' }))
-      await answer(
-        http.POST('/api/jobs/{id}/strip', { params: { path }, headers: ifMatch(version), body: body as never }),
-      ).catch((e) => {
+      await fetched(`/api/jobs/${job.id}/strip`, asJson(JSON.stringify(body), ifMatch(version))).catch((e) => {
         strip.set({ on: true, places })
         setSaid((x) => ({ ...x, name: x.name || (name ?? '') }))
         throw e
       })
     })
-  const put = (next: unknown) =>
+  const put = (next: Schemas['Assembly']) =>
     guard(() =>
       answer(
         http.PUT('/api/jobs/{id}/assembly', {
           params: { path },
           headers: ifMatch(version),
-          body: { assembly: next, by: s.by } as never,
+          body: { assembly: next, by: s.by },
         }),
       ),
     )
@@ -262,7 +260,7 @@ export function StripDesk({ job, here, s, strip }: { job: JobView; here: Here; s
             <Button
               onClick={() =>
                 void guard(() =>
-                  answer(http.POST('/api/jobs/{id}/assembly/keep', { params: { path }, body: { by: s.by } as never })),
+                  answer(http.POST('/api/jobs/{id}/assembly/keep', { params: { path }, body: { by: s.by } })),
                 )
               }
             >
