@@ -163,10 +163,10 @@ function HeaderTimers({ job }: { job: JobView }) {
       return (
         <span
           key={t.id}
-          className="flex min-w-0 items-center gap-2 rounded-[3px] border border-rule bg-card px-2.5 py-1"
+          className="flex min-w-[11.5rem] items-center justify-between gap-2 rounded-[3px] border border-rule bg-card px-2.5 py-1 max-[1100px]:min-w-[9rem]"
         >
-          <span className="truncate text-soft">{t.label}</span>
-          <b className={`num text-[19px] ${over ? 'text-plum' : ''}`}>{over ? `over ${text}` : text}</b>
+          <span className="min-w-0 truncate text-soft">{t.label}</span>
+          <b className={`num shrink-0 text-[19px] ${over ? 'text-plum' : ''}`}>{over ? `over ${text}` : text}</b>
         </span>
       )
     })
