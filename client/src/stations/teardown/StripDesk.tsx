@@ -6,6 +6,7 @@ import { Button } from '../../ui/Button'
 import type { Here } from '../here'
 import { Section, Why } from '../Ledger'
 import type { Steps } from '../useSteps'
+import { StripFiles, StripList } from './StripFiles'
 
 export interface Strip {
   on: boolean
@@ -83,7 +84,7 @@ export function StripDesk({ job, here, s, strip }: { job: JobView; here: Here; s
       })
     })
   const put = (next: Schemas['Assembly']) =>
-    guard(() =>
+    void guard(() =>
       answer(
         http.PUT('/api/jobs/{id}/assembly', {
           params: { path },
@@ -224,81 +225,16 @@ export function StripDesk({ job, here, s, strip }: { job: JobView; here: Here; s
             {fault}
           </p>
         )}
-        {assembly &&
-          [
-            ...assembly.fasteners.map((f) => ({
-              id: f.id,
-              text: `${f.count} × ${f.thread ?? f.driver}${f.lengthMm ? ` × ${f.lengthMm}` : ''}`,
-            })),
-            ...assembly.leads.map((l) => ({ id: l.id, text: `${l.name} lead` })),
-          ]
-            .filter((x) => open(x.id))
-            .map((x) => (
-              <p key={x.id} className="mt-1 flex items-baseline gap-2 border-b border-rule/60 text-[14.5px]">
-                <span className="flex-1">
-                  {x.id}, {x.text}
-                </span>
-                <button
-                  type="button"
-                  className="min-h-7 text-copper underline"
-                  aria-label={`Strike ${x.id}`}
-                  onClick={() =>
-                    void put({
-                      ...assembly,
-                      fasteners: assembly.fasteners.filter((f) => f.id !== x.id),
-                      leads: assembly.leads.filter((l) => l.id !== x.id),
-                      after: assembly.after.filter((a) => !(a as unknown as string[]).includes(x.id)),
-                    })
-                  }
-                >
-                  strike
-                </button>
-              </p>
-            ))}
-        <div className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-1 text-[14.5px]">
-          {version > 0 && (
-            <Button
-              onClick={() =>
-                void guard(() =>
-                  answer(http.POST('/api/jobs/{id}/assembly/keep', { params: { path }, body: { by: s.by } })),
-                )
-              }
-            >
-              Keep it with the board
-            </Button>
-          )}
-          <a className="text-copper underline underline-offset-3" href={`/api/jobs/${job.id}/assembly.json`} download>
-            save as a file
-          </a>
-          <label className="cursor-pointer text-copper underline underline-offset-3 focus-within:outline-3">
-            read from a file
-            <input
-              type="file"
-              accept="application/json,.json"
-              aria-label="Assembly file"
-              className="sr-only"
-              onChange={(e) => {
-                const f = e.target.files?.[0]
-                e.target.value = ''
-                if (f)
-                  void f.text().then((t) => {
-                    try {
-                      void put(JSON.parse(t))
-                    } catch {
-                      setFault(`${f.name} is no JSON.`)
-                    }
-                  })
-              }}
-            />
-          </label>
-          <button
-            type="button"
-            className="text-copper underline underline-offset-3"
-            onClick={() => strip.set({ on: false, places: [] })}
-          >
-            close
-          </button>
-        </div>
+        {assembly && <StripList assembly={assembly} open={open} put={put} />}
+        <StripFiles
+          job={job}
+          by={s.by}
+          version={version}
+          guard={guard}
+          put={put}
+          refuse={setFault}
+          close={() => strip.set({ on: false, places: [] })}
+        />
         <Why>
           What is found after a lift lies under that piece; four screws in retention holes are the die ring. Kept with
           the board, this record is the plan of the next strip-down.
