@@ -167,6 +167,7 @@ builder.Services.AddOpenApi(
                         Description = ProgramWords.MatchingPlanningSimulatingAndRecording,
                     };
                     doc.Servers?.Clear();
+                    OpenApiShapes.Mend(doc);
                     return Task.CompletedTask;
                 }
             )

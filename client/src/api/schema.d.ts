@@ -9244,7 +9244,7 @@ export interface components {
             fasteners: components["schemas"]["FastenerGroup"][];
             leads: components["schemas"]["Lead"][];
             bonds: components["schemas"]["Bond"][];
-            after: unknown[];
+            after: string[][];
         };
         AssemblyChange: {
             assembly: components["schemas"]["Assembly"];
@@ -10398,7 +10398,7 @@ export interface components {
             lengthMm?: null | number;
             /** Format: int32 */
             count: number;
-            places: unknown[];
+            places: number[][];
             holes: string[];
             face: components["schemas"]["Face"];
             joins: string[];
@@ -10492,7 +10492,7 @@ export interface components {
             /** Format: double */
             n: number;
             unit: string;
-            dropKPaAt: unknown[];
+            dropKPaAt: number[][];
             /** Format: double */
             shopScale?: null | number;
         };
@@ -10599,7 +10599,7 @@ export interface components {
             /** Format: double */
             mostC: number;
             isolines: components["schemas"]["Isoline"][];
-            outline: unknown[];
+            outline: number[][];
         };
         HeightChain: {
             /** Format: double */
@@ -10694,7 +10694,7 @@ export interface components {
         Isoline: {
             /** Format: double */
             c: number;
-            lines: unknown[][];
+            lines: number[][][];
         };
         JetPlateText: {
             /** Format: double */
@@ -11695,7 +11695,7 @@ export interface components {
             loadN: number;
         };
         PadCurve: {
-            curve: unknown[];
+            curve: number[][];
         };
         /** @enum {unknown} */
         PadCutting: "each" | "strips";
@@ -11731,14 +11731,14 @@ export interface components {
         };
         PadMaterial: {
             id: string;
-            curve: unknown[];
+            curve: number[][];
             /** Format: double */
             squashMin: number;
             /** Format: double */
             squashMax: number;
             /** Format: double */
             thicknessTolMm: number;
-            freshCurve?: null | unknown[];
+            freshCurve?: number[][];
             /** Format: double */
             conductivityWPerMK?: null | number;
             /** Format: double */
@@ -12255,7 +12255,7 @@ export interface components {
                 [key: string]: components["schemas"]["Face"];
             };
             acts: components["schemas"]["Act"][];
-            locks: unknown[];
+            locks: string[];
         };
         Plate: {
             id: string;
@@ -12303,7 +12303,7 @@ export interface components {
             /** Format: double */
             stepMm: number;
         };
-        Point2: number[][];
+        Point2: number[];
         PointedFault: {
             pointer: string;
             message: string;
@@ -12722,7 +12722,7 @@ export interface components {
         SectionShape: {
             layer: components["schemas"]["SectionLayer"];
             id: string;
-            points: unknown[];
+            points: number[][];
         };
         SectionWay: {
             boxes: components["schemas"]["SectionBox"][];
@@ -13168,7 +13168,7 @@ export interface components {
             thread?: null | string;
             /** Format: double */
             lengthMm?: null | number;
-            places: unknown[];
+            places: number[][];
             springLoaded: boolean;
             latch?: null | string;
             /** Format: double */
@@ -13519,7 +13519,7 @@ export interface components {
             pass?: null | number;
             /** Format: int32 */
             passes?: null | number;
-            locks: unknown[];
+            locks: string[];
             signed: boolean;
             by?: null | string;
             at?: null | string;
@@ -13719,7 +13719,7 @@ export interface components {
             /** Format: int32 */
             act?: null | number;
             needs: null | components["schemas"]["NeedCode"];
-            things?: null | unknown[];
+            things?: string[];
         };
         Warming: {
             /** Format: double */
@@ -13776,7 +13776,7 @@ export interface components {
             pair?: null | string;
             face: components["schemas"]["Face"];
             targets: string[];
-            places: unknown[];
+            places: number[][];
             driver?: null | string;
             /** Format: int32 */
             count?: null | number;
@@ -13798,7 +13798,7 @@ export interface components {
             up?: null | {
                 [key: string]: components["schemas"]["Face"];
             };
-            locks: unknown[];
+            locks: string[];
         };
         Workpiece: {
             key: string;

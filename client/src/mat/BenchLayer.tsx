@@ -45,7 +45,7 @@ export function BenchLayer({
       {!quiet &&
         lies.leads
           .filter((x) => x.face === p.face)
-          .map((x) => ({ x, at: x.at as unknown as [number, number] }))
+          .map((x) => ({ x, at: x.at }))
           .map(({ x, at }) => <Plug key={x.thing} x={p.x(at[0])} y={p.y(at[1])} in={x.plugged} />)}
     </g>
   )

@@ -96,9 +96,5 @@ export function seatPoints(here: Here, step?: WorkStep): Points | undefined {
   ]
   const box = boundsOf(around)
   const rim = 14
-  return [
-    [box.minX - rim, box.minY - rim],
-    [box.maxX + rim, box.maxY + rim],
-    ...((step?.places ?? []) as unknown as Points),
-  ]
+  return [[box.minX - rim, box.minY - rim], [box.maxX + rim, box.maxY + rim], ...(step?.places ?? [])]
 }

@@ -20,7 +20,7 @@ export function StepPlaces({ step, here, p }: { step: WorkStep; here: Here; p: P
         />
       )}
       {lead &&
-        (step.places as unknown as number[][]).map(([x, y]) => (
+        step.places.map(([x, y]) => (
           <g key={`${x},${y}`} transform={`translate(${p.x(x)} ${p.y(y)})`}>
             <circle r={30} fill="var(--copper)" fillOpacity={0.16} stroke="var(--copper)" strokeWidth={5} />
             <path

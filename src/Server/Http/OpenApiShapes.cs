@@ -13,28 +13,17 @@ internal sealed class OpenApiShapes : IOpenApiSchemaTransformer
     public Task TransformAsync(OpenApiSchema schema, OpenApiSchemaTransformerContext context, CancellationToken cancel)
     {
         var type = context.JsonTypeInfo.Type;
-        if (type == typeof(Point2) || type == typeof(Point2?))
-            ArrayOf(schema, new OpenApiSchema { Type = JsonSchemaType.Number });
-        else if (type == typeof(Polygon))
-            ArrayOf(
-                schema,
-                new OpenApiSchema
-                {
-                    Type = JsonSchemaType.Array,
-                    Items = new OpenApiSchema { Type = JsonSchemaType.Number },
-                }
-            );
-        else if (
-            (Nullable.GetUnderlyingType(type) ?? type) is var plain
-            && (plain == typeof(StepId) || plain == typeof(ThingId))
-        )
+        if (Own(Nullable.GetUnderlyingType(type) ?? type) is { } own)
+            ArrayOf(schema, (OpenApiSchema)own.Items!);
+        // lists of such types lose what they are lists of
+        else if (ItemOf(type) is { } item && (Own(item) ?? Id(item)) is { } items)
+            ArrayOf(schema, items);
+        else if ((Nullable.GetUnderlyingType(type) ?? type) is var plain && Id(plain) is not null)
         {
             schema.Type = JsonSchemaType.String;
             schema.Properties?.Clear();
             schema.Required?.Clear();
         }
-        else if (type == typeof(Precedence))
-            ArrayOf(schema, new OpenApiSchema { Type = JsonSchemaType.String });
         // the shared schema of an enum is the same whether it was first met where it may be missing
         else if ((Nullable.GetUnderlyingType(type) ?? type).IsEnum)
             schema.Enum = schema
@@ -53,6 +42,36 @@ internal sealed class OpenApiShapes : IOpenApiSchemaTransformer
                 .ToHashSet();
         }
         return Task.CompletedTask;
+    }
+
+    /// <summary>A point is [x, y], an outline is points, a precedence [first, second]; null for any other type.</summary>
+    private static OpenApiSchema? Own(Type type) =>
+        type == typeof(Point2) ? Array(new() { Type = JsonSchemaType.Number })
+        : type == typeof(Polygon) ? Array(Array(new() { Type = JsonSchemaType.Number }))
+        : type == typeof(Precedence) ? Array(new() { Type = JsonSchemaType.String })
+        : null;
+
+    /// <summary>Names of steps and things are text; null for any other type.</summary>
+    private static OpenApiSchema? Id(Type type) =>
+        type == typeof(StepId) || type == typeof(ThingId) ? new() { Type = JsonSchemaType.String } : null;
+
+    private static OpenApiSchema Array(OpenApiSchema items) => new() { Type = JsonSchemaType.Array, Items = items };
+
+    private static Type? ItemOf(Type type) =>
+        type.IsGenericType && type.GetGenericTypeDefinition() == typeof(IReadOnlyList<>)
+            ? type.GetGenericArguments()[0]
+            : null;
+
+    /// <summary>
+    /// The shared schema of a point: types with their own JSON look alike to the exporter, which may give it an outline's.
+    /// </summary>
+    public static void Mend(OpenApiDocument document)
+    {
+        if (
+            document.Components?.Schemas?.TryGetValue(nameof(Point2), out var point) == true
+            && point is OpenApiSchema p
+        )
+            p.Items = Own(typeof(Point2))!.Items;
     }
 
     private static bool MayBeNull(IOpenApiSchema s) =>

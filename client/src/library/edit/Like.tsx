@@ -80,9 +80,7 @@ export const LikeLayer = ({ p, face, differences }: { p: Projection; face: Face;
     {differences
       .filter((d) => !d.face || d.face === face)
       .map((d) => {
-        const [was, is] = [d.was, d.is].map(
-          (q) => q && [p.x((q as unknown as number[])[0]), p.y((q as unknown as number[])[1])],
-        )
+        const [was, is] = [d.was, d.is].map((q) => q && [p.x(q[0]), p.y(q[1])])
         return (
           <g key={`${d.change} ${d.at}`} data-difference={d.change}>
             {was && !is && <path d={`M${was[0] - 9} ${was[1] - 9}l18 18m0 -18l-18 18`} strokeDasharray="3 3" />}

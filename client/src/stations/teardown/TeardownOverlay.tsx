@@ -25,7 +25,7 @@ function Screws({ here, s, p, big, out: away }: Pick<OverlayProps, 'here' | 's' 
         .filter((g) => g.f.face === p.face)
         .sort((a, b) => Number(a.now) - Number(b.now))
         .map((g) =>
-          (g.step.places as unknown as number[][]).map(([x, y], i) => {
+          g.step.places.map(([x, y], i) => {
             const counted = g.done || (g.now && i < g.counted)
             // taken out at teardown, put in on the way back
             const out = away ? counted : !counted && !g.now
