@@ -108,7 +108,7 @@ public sealed partial record SignedBasis
 
     private static string Describe(Act act) =>
         FormattableString.Invariant(
-            $"{act.Do} {act.Thing} {act.To} {act.Count} {act.Turns} {(act.At is null ? "" : string.Join(",", act.At))}"
+            $"{act.Do} {act.Thing} {act.To} {act.Count} {act.Turns:0.##} {(act.At is null ? "" : string.Join(",", act.At))}"
         );
 
     private static IEnumerable<string> Numbers(string sentence) =>

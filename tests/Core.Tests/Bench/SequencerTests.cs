@@ -9,22 +9,6 @@ namespace FaithfulBracket.Core.Tests;
 /// <summary>The order of a station's steps against every order there is.</summary>
 public class SequencerTests
 {
-    private const int MostFree = 7;
-
-    /// <summary>Every order that keeps each thread's own.</summary>
-    private static IEnumerable<List<int>> Interleavings(int[] left)
-    {
-        if (left.All(n => n == 0))
-        {
-            yield return [];
-            yield break;
-        }
-        for (var t = 0; t < left.Length; t++)
-            if (left[t] > 0)
-                foreach (var rest in Interleavings([.. left.Select((n, i) => i == t ? n - 1 : n)]))
-                    yield return [t, .. rest];
-    }
-
     /// <summary>The least cost of all orders whose every act can be done; null where there is none.</summary>
     private static SequenceCost? Exhaustive(
         IReadOnlyList<IReadOnlyList<WorkStep>> threads,
@@ -34,34 +18,32 @@ public class SequencerTests
     )
     {
         SequenceCost? least = null;
-        foreach (var order in Interleavings([.. threads.Select(t => t.Count)]))
+        var at = new int[threads.Count];
+        Try(start, driver, default, -1, threads.Sum(t => t.Count));
+        return least;
+        // whatever begins with a step that cannot be done is no order
+        void Try(BenchState state, string? hand, SequenceCost cost, int last, int left)
         {
-            var (state, hand, cost, last) = (start, driver, default(SequenceCost), -1);
-            var at = new int[threads.Count];
-            var done = true;
-            foreach (var t in order)
+            if (left == 0 && (least is null || cost.CompareTo(least.Value) < 0))
+                least = cost;
+            for (var t = 0; t < threads.Count; t++)
             {
-                if (acts.Move(state, hand, threads[t][at[t]]) is not { } move)
-                {
-                    done = false;
-                    break;
-                }
-                cost += move.Cost with
+                if (at[t] == threads[t].Count || acts.Move(state, hand, threads[t][at[t]]) is not { } move)
+                    continue;
+                var paid = move.Cost with
                 {
                     Left = last >= 0 && last != t && at[last] < threads[last].Count ? 1 : 0,
                     Moved = Enumerable.Range(0, t).Sum(o => threads[o].Count - at[o]),
                 };
                 at[t]++;
-                (state, hand, last) = (move.After, move.Driver, t);
+                Try(move.After, move.Driver, cost + paid, t, left - 1);
+                at[t]--;
             }
-            if (done && (least is null || cost.CompareTo(least.Value) < 0))
-                least = cost;
         }
-        return least;
     }
 
     /// <returns>How many stretches were compared.</returns>
-    private static int Compare(WorkOrder order, JobPlan plan, bool free)
+    private static int Compare(WorkOrder order, JobPlan plan, int most, bool free)
     {
         var scene = BenchScene.Create(order, plan);
         var state = BenchState.Create(scene);
@@ -71,7 +53,7 @@ public class SequencerTests
         {
             var acts = new StepActs(order, plan.Match, plan.Pads, scene, state);
             // every step by itself leaves all to the needs
-            List<WorkStep> few = [.. steps.Take(free ? MostFree : MostFree + 2)];
+            List<WorkStep> few = [.. steps.Take(most)];
             IReadOnlyList<IReadOnlyList<WorkStep>> threads = free
                 ? few.ConvertAll(s => (IReadOnlyList<WorkStep>)[s])
                 : StepThreads.Split(few);
@@ -109,25 +91,25 @@ public class SequencerTests
         );
 
     [Theory]
-    [InlineData("tern-460-r2", "brineworks-full-460")]
-    [InlineData("gannet-duo-r1", "copperwell-broad-duo")]
-    [InlineData("lantern-l2", "undertow-shell-l")]
-    public void Free_steps_come_in_an_order_that_no_other_betters(string board, string block)
+    [InlineData("tern-460-r2", "brineworks-full-460", 7)]
+    [InlineData("gannet-duo-r1", "copperwell-broad-duo", 5)]
+    [InlineData("lantern-l2", "undertow-shell-l", 5)]
+    public void Free_steps_come_in_an_order_that_no_other_betters(string board, string block, int most)
     {
         var order = WorkOrder.Plain(Demo.Board(board), Demo.Block(block));
-        Assert.True(Compare(order, Plan(order), free: true) >= 5);
+        Assert.True(Compare(order, Plan(order), most, free: true) >= 5);
     }
 
     [Fact]
     public void Threads_of_drawn_orders_come_in_an_order_that_no_other_betters()
     {
         var compared = 0;
-        for (var seed = 0; seed < 60; seed++)
+        for (var seed = 0; seed < 25; seed++)
         {
             var (order, ways) = DrawnOrder.Of(seed);
-            compared += Compare(order, Plan(order, ways), free: false);
+            compared += Compare(order, Plan(order, ways), 9, free: false);
         }
-        Assert.True(compared > 20, $"{compared} compared");
+        Assert.True(compared > 10, $"{compared} compared");
     }
 
     [Fact]

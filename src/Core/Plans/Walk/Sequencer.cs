@@ -34,9 +34,9 @@ internal sealed record SequenceMove(BenchState After, string? Driver, SequenceCo
 
 /// <summary>
 /// Orders what one station asks for: by what each act needs, then by the fewest turns of a board, the fewest changes of
-/// driver, one thing finished before the next is begun, and the shortest wait of an open face. Steps that belong together keep their order among themselves
-/// (<see cref="StepThreads"/>). Shortest path (Dijkstra 1959) over how far each thread has come, which face of each board is up
-/// and which driver is in the hand.
+/// driver, one thread finished before the next is begun, and the shortest wait of an open face. Steps that belong together
+/// keep their order among themselves (<see cref="StepThreads"/>). Shortest path (Dijkstra 1959) over how far each thread has
+/// come, which face of each board is up and which driver is in the hand.
 /// </summary>
 /// <param name="move">A step done from a state; null where a need fails.</param>
 internal sealed class Sequencer(Func<BenchState, string?, WorkStep, SequenceMove?> move)
