@@ -121,6 +121,9 @@ try {
   assert.deepEqual(notes, [])
   assert.ok(readdirSync(home).some((f) => f.startsWith('data-of-99.0.0')), 'the newer data was not kept')
   console.log(`back at ${version} with its data; the newer data is kept aside`)
+  // no server that was started on the way is still there
+  const left = execFileSync('ps', ['-eo', 'args'], { encoding: 'utf8' }).split('\n').filter((l) => l.includes(`${home}/`))
+  assert.deepEqual(left.filter((l) => l.includes('FaithfulBracket.Server')), [])
   console.log('the release holds')
 } finally {
   rmSync(home, { recursive: true, force: true })
