@@ -53,14 +53,16 @@ public sealed class MountStation : IStation<MountResult>
                     () =>
                     {
                         var mounting = stack.WhileMounting(ways.AllScrewsIn);
+                        var byTwo = ByTwo(earlier.SeatOf(fit.Key, on.Board), ways);
                         return Turns(ways.Increments) is { } turns
-                            ? Tightening.Simulate(mounting, turns, tiltLimitDeg: tiltLimitDeg, cancel: cancel)
-                            : Tightening.InPasses(
+                            ? Tightening.Simulate(
                                 mounting,
-                                tiltLimitDeg,
-                                ByTwo(earlier.SeatOf(fit.Key, on.Board), ways),
-                                cancel
-                            );
+                                turns,
+                                tiltLimitDeg: tiltLimitDeg,
+                                byTwo: byTwo,
+                                cancel: cancel
+                            )
+                            : Tightening.InPasses(mounting, tiltLimitDeg, byTwo, cancel);
                     }
                 );
             pairs.Add(new(fit.Key, on.Board, tightening, MountScrews.Find(on.Laid.Block, ways, tightening)));

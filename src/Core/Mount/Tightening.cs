@@ -20,6 +20,7 @@ public static class Tightening
     /// <param name="stack">As it is while mounting: see <see cref="StackUp.WhileMounting"/>.</param>
     /// <param name="order">Holes in the order to turn; the cross by default.</param>
     /// <param name="turnsPerMove">Step; the recommended one by default.</param>
+    /// <param name="byTwo">As for <see cref="Passes"/>.</param>
     /// <exception cref="InputException">
     /// The order does not name every screw once, or the seating cannot be solved.
     /// </exception>
@@ -28,10 +29,11 @@ public static class Tightening
         double? turnsPerMove = null,
         IReadOnlyList<string>? order = null,
         double tiltLimitDeg = DefaultTiltLimitDeg,
+        bool byTwo = false,
         CancellationToken cancel = default
     )
     {
-        var plates = Plates(stack, order);
+        var plates = Plates(stack, order, byTwo);
         if (turnsPerMove is { } asked && plates.Sum(p => p.MovesAt(asked)) is var many && many > MaxMoves)
             throw new InputException("turnsPerMove", TighteningWords.MovesAtThisStep(many, MaxMoves));
         var steps = plates.ConvertAll(p => Recommended(p, tiltLimitDeg, cancel));
@@ -273,10 +275,10 @@ public static class Tightening
         plate.Loosen();
         for (var pass = 1; plate.Open.ToList() is { Count: > 0 } open; pass++)
         {
-            foreach (var hole in open)
+            foreach (var move in plate.Turn(open, pass, turnsPerMove))
             {
                 cancel.ThrowIfCancellationRequested();
-                yield return plate.Turn(hole, pass, turnsPerMove);
+                yield return move;
             }
         }
     }

@@ -93,13 +93,16 @@ internal sealed class TurningPlate
         foreach (var hole in Order)
             _remaining[hole.Id] = Math.Max(0, GripMm(hole) * (1 - depth / whole));
         _pose = new(_startMm, 0, 0);
-        foreach (var together in Hands)
-        {
-            List<BlockHole> open = [.. together.Where(h => _remaining[h.Id] > HomeMm)];
-            foreach (var move in Turn([.. open.Select(h => (h, GripTurns(h) * amount / whole))], pass))
-                yield return move;
-        }
+        foreach (var move in Turn([.. Open], pass, h => GripTurns(h) * amount / whole))
+            yield return move;
     }
+
+    /// <summary>Each of the screws named, by so many turns, in their order; two at once where both hands turn.</summary>
+    public IEnumerable<TighteningMove> Turn(IReadOnlyList<BlockHole> open, int pass, double turns) =>
+        Turn(open, pass, _ => turns);
+
+    private IEnumerable<TighteningMove> Turn(IReadOnlyList<BlockHole> open, int pass, Func<BlockHole, double> turns) =>
+        Hands.SelectMany(together => Turn([.. together.Where(open.Contains).Select(h => (h, turns(h)))], pass));
 
     /// <summary>
     /// What is turned at once: each screw by itself, or two opposite ones where both hands turn and the order crosses the

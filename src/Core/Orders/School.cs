@@ -45,8 +45,20 @@ public static class Schools
                 .Concat(order.Pieces.Any(p => p.Seated is not null) ? SocketSchools.Socket : [])
                 .Concat(order.Pieces.Any(p => p.Seated is { Bare: true }) ? SocketSchools.BareDie : [])
                 .Where(s => Matters(order, s.Id))
+                .Select(s => Possible(order, s))
                 .OrderBy(s => s.Station),
         ];
+
+    /// <summary>A plate can lie behind the board before any screw only where the board is lowered.</summary>
+    private static School Possible(WorkOrder order, School school) =>
+        school.Id == BackPlateScrewsId && Mover(order) == WhoMoves.Block
+            ? school with
+            {
+                Ways = [.. school.Ways.Where(w => !w.Take(new()).PlateFirst)],
+            }
+            : school;
+
+    private const string BackPlateScrewsId = "back-plate-screws";
 
     /// <summary>Whether anything on the bench is done one way or the other; all are asked while no block is chosen.</summary>
     private static bool Matters(WorkOrder order, string school)
@@ -67,7 +79,9 @@ public static class Schools
             "paste-lid" => pasted && (Parts(PartKind.Lid) || order.Pieces.Any(p => p.Seated is { Bare: false })),
             CutId or "pads-on" => Any(b => Has(b, Through.Pad) || b.Carriers.Count > 0),
             "films" => Any(b => Has(b, Through.Pad) && b.Carriers.Count == 0 && b.Halves.Count == 0),
-            "back-plate-screws" => Any(b => b.BackPlate is not null),
+            BackPlateScrewsId => Any(b => b.BackPlate is not null),
+            // a bare die is pressed by studs from behind, which no thumb turns
+            "nuts-by" => order.Pieces.Any(p => p.Seated is { Bare: false }),
             "stock-pads" => order
                 .Pieces.Select(p => p.Board.Assembly)
                 .Append(order.Assembly)
@@ -361,7 +375,7 @@ public static class Schools
             ]
         ),
         new(
-            "back-plate-screws",
+            BackPlateScrewsId,
             Station.Mount,
             SchoolWords.ScrewsThatBackPlateNeeds,
             "out",

@@ -387,6 +387,13 @@ public class TighteningTests
         Assert.True(byTwo is { Within: true, Home: true } && byTwo.Passes <= fewest.Passes);
         Assert.Equal(fewest.Order, byTwo.Order);
         Assert.True(byTwo.Worst.TiltDeg < fewest.Worst.TiltDeg / 2);
+        // the same by a step of one's own
+        TighteningResult By(bool two) => Tightening.Simulate(stack, 0.25, tiltLimitDeg: tiltDeg, byTwo: two);
+        Assert.True(By(two: true).Worst.TiltDeg < By(two: false).Worst.TiltDeg / 2);
+        Assert.Equal(
+            By(two: false).Moves.Select(m => (m.Hole, m.Pass)),
+            By(two: true).Moves.Select(m => (m.Hole, m.Pass))
+        );
         // amounts never grow, and the moves of a pass keep both limits
         Assert.Equal(fewest.PassList.Select(p => p.Turns).OrderDescending(), fewest.PassList.Select(p => p.Turns));
         Assert.True(fewest.Worst.TiltDeg <= tiltDeg + 1e-9);

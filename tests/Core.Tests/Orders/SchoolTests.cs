@@ -89,6 +89,20 @@ public class SchoolTests
     }
 
     [Fact]
+    public void What_would_change_nothing_is_not_asked()
+    {
+        var plated = Sample.Block() with
+        {
+            BackPlate = new() { Id = "back", UsesHoles = ["S1"] },
+        };
+        var card = WorkOrder.Plain(Sample.Board(), plated);
+        Assert.Contains(Asked(card, "back-plate-screws").Ways, w => w.Id == "first");
+        // a block that is lowered leaves the back of its board below
+        var mainboard = WorkOrder.Plain(Sample.Board() with { Kind = BoardKind.Mainboard }, plated);
+        Assert.DoesNotContain(Asked(mainboard, "back-plate-screws").Ways, w => w.Id == "first");
+    }
+
+    [Fact]
     public void A_card_is_lowered_onto_its_block_and_a_block_onto_a_mainboard()
     {
         Assert.Equal("board", Asked(WorkOrder.Plain(Sample.Board()), "who-moves").Default);
@@ -115,7 +129,16 @@ public class SchoolTests
     [Fact]
     public void Sockets_ask_of_clamp_and_nuts_and_bare_dies_of_lid_and_polish()
     {
-        string[] socket = ["processor-clamp", "nuts-by", "closing"],
+        // nuts are on a lid alone
+        Assert.Equal(
+            (false, true, false),
+            (
+                Asks(WorkOrder.Plain(Sample.Board()), "nuts-by"),
+                Asks(Seated(false), "nuts-by"),
+                Asks(Seated(true), "nuts-by")
+            )
+        );
+        string[] socket = ["processor-clamp", "closing"],
             bare = ["warm-lid", "polish"];
         var card = WorkOrder.Plain(Sample.Board());
         Assert.All(

@@ -179,5 +179,5 @@ internal static class SchoolWords
     public const string PlateBehindBeforeAnyScrew = "the plate behind the board before any screw";
 
     public const string EveryScrewIsTurnedOnce =
-        "Every screw is turned once, through the plate. It lies loose until they hold it.";
+        "Every screw is turned once, through the plate. Where the block is lowered instead, it goes on last.";
 }
