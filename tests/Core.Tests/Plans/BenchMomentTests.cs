@@ -64,6 +64,15 @@ public class BenchMomentTests
     }
 
     [Fact]
+    public void Paste_alone_keeps_a_board_in_the_hands_too()
+    {
+        var core = Planned(WorkOrder.Plain(Demo.Board("skua-380-r1"), Demo.Block("lathe-loch-core-u")));
+        var turn = At(core, "mount.lower").Turn!;
+        Assert.DoesNotContain(turn.Things, t => t.Pads);
+        Assert.StartsWith("it stays in both hands", turn.Rest, StringComparison.Ordinal);
+    }
+
+    [Fact]
     public void A_bare_face_comes_down_on_support_deeper_than_its_tallest_part()
     {
         var job = Planned(WorkOrder.Plain(Demo.Board("lantern-l2"), Demo.Block("undertow-shell-l")));

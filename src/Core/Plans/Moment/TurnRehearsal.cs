@@ -109,7 +109,7 @@ public sealed record TurnRehearsal(
                 : die ? TurnRehearsalWords.BothPalmsAtEdgesNothing
                 : TurnRehearsalWords.BothPalmsAtEdges,
             below,
-            Resting(piece.Board, down, under, below)
+            Resting(piece.Board, down, under, below, Pasted(scene, state, board, down))
         );
     }
 
@@ -126,10 +126,22 @@ public sealed record TurnRehearsal(
                 }),
         ];
 
-    /// <summary>On what lies on the face below, on nothing while pads or paste are open, else on soft support over its tallest part.</summary>
-    private static string Resting(Board board, Face down, List<TurnedThing> under, List<StandingOut> below)
+    /// <summary>Whether paste or metal lies open on a face of a board.</summary>
+    private static bool Pasted(Scene scene, BenchState state, string board, Face face) =>
+        scene.Things.Any(t =>
+            t.Id.Kind == ThingKind.Face
+            && t.Board == board
+            && t.Face == face
+            && state.Is(t.Id, Condition.Taken)
+            && !t.Under.Any(o => state.Is(o, Condition.On))
+        );
+
+    /// <summary>
+    /// On what lies on the face below, on nothing while pads or paste are open, else on soft support over its tallest part.
+    /// </summary>
+    private static string Resting(Board board, Face down, List<TurnedThing> under, List<StandingOut> below, bool pasted)
     {
-        if (under.Exists(t => t.Pads))
+        if (pasted || under.Exists(t => t.Pads))
             return TurnRehearsalWords.StaysInHandsUntilLowered;
         if (under.Count > 0)
             return TurnRehearsalWords.RestsOn(string.Join(" and the ", under.Select(t => t.Name)));

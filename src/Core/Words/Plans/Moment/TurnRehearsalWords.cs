@@ -23,7 +23,7 @@ internal static class TurnRehearsalWords
     public const string TheirTackHoldsThem = "their tack holds them";
 
     public const string StaysInHandsUntilLowered =
-        "it stays in both hands until it is lowered: a board never lies on its pads";
+        "it stays in both hands until it is lowered: a board never lies on its pads or paste";
 
     public static string RestsOn(string names) => $"it comes to rest on the {names}";
 
