@@ -129,16 +129,20 @@ export function useJob(id: number) {
   })
   const shell = useQuery({
     queryKey: ['shell', id],
-    enabled: job.isSuccess,
+    // also while the last reading of the job failed
+    enabled: !!job.data,
     queryFn: () => answer(http.GET('/api/jobs/{id}/shell', { params: { path: { id } } })),
     refetchInterval: 10_000,
   })
-  const [seen, held] = [shell.data?.tag, job.data?.tag]
+  const [seen, held, looked] = [shell.data?.tag, job.data?.tag, shell.dataUpdatedAt]
   useEffect(() => {
-    if (!seen || !held || seen === held || asked.get(id) === seen) return
+    if (!looked || !seen || !held || seen === held || asked.get(id) === seen) return
     asked.set(id, seen)
-    void client.invalidateQueries({ queryKey: ['job', id] })
-  }, [client, id, seen, held])
+    // where that does not arrive, the next look at the shell asks again
+    void client.invalidateQueries({ queryKey: ['job', id] }).then(() => {
+      if (client.getQueryState(['job', id])?.error) asked.delete(id)
+    })
+  }, [client, id, seen, held, looked])
   return job
 }
 
