@@ -97,17 +97,20 @@ try {
     )
   console.log(`${version} runs from an empty folder and signs ${step}`)
 
+  // data that no installed version knows yet is backed up all the same
+  const backups = () => readdirSync(join(to, 'backups')).sort()
   kept(root, 'install')
   assert.equal(current(), version)
+  assert.equal(backups().length, 1)
   assert.deepEqual(await signed(join(to, 'current')), [step])
   assert.throws(() => kept(root, 'install'), /installed already/)
 
   kept(versioned(root, '99.0.0'), 'install')
   assert.equal(current(), '99.0.0')
-  const backups = readdirSync(join(to, 'backups'))
-  assert.equal(backups.length, 1)
+  const before = backups().filter((f) => f.startsWith('before-99.0.0-'))
+  assert.equal(before.length, 1)
   await running(join(to, 'current'), (call) => call('POST', `/api/jobs/${id}/notes`, { text: 'after the upgrade', by: 'QA' }))
-  console.log(`upgraded to 99.0.0 behind ${backups[0]}`)
+  console.log(`upgraded to 99.0.0 behind ${before[0]}`)
 
   const broken = versioned(root, '99.1.0', (r) => writeFileSync(join(r, 'app/FaithfulBracket.Server'), '#!/bin/sh\nexit 1\n'))
   assert.throws(() => kept(broken, 'install'), /does not start; version 99\.0\.0 stays/)
